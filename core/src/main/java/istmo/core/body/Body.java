@@ -1,0 +1,143 @@
+package istmo.core.body;
+
+import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Segments;
+import istmo.core.quantity.Allowed;
+
+/**
+ * One person, as the mechanics needs them: lengths in m, masses in kg, limits in rad, moments in N m.
+ *
+ * @param thighM hip centre to knee centre
+ * @param shankM knee centre to ankle centre
+ * @param trunkM hip centres to shoulder centres
+ * @param strength factor on all muscle volumes; 1 is the reference adult scaled by mass and stature
+ * @param dorsiflexionLimitRad most dorsiflexion under load
+ * @param hipFlexionLimitRad hip flexion at which the pelvis begins to tuck
+ * @param kneeFlexionLimitRad most knee flexion under load
+ * @param lumbarNm largest extension moment of the back about L5/S1
+ */
+public record Body(
+    double statureM,
+    double massKg,
+    Sex sex,
+    double thighM,
+    double shankM,
+    double trunkM,
+    double footM,
+    double armM,
+    double strength,
+    double dorsiflexionLimitRad,
+    double hipFlexionLimitRad,
+    double kneeFlexionLimitRad,
+    double lumbarNm) {
+
+  public static final Allowed THIGH_M = new Allowed(0.25, 0.65, "m");
+  public static final Allowed SHANK_M = new Allowed(0.25, 0.65, "m");
+  public static final Allowed TRUNK_M = new Allowed(0.30, 0.75, "m");
+  public static final Allowed STRENGTH = new Allowed(0.3, 4, "");
+  public static final Allowed DORSIFLEXION_DEG = new Allowed(5, 60, "deg");
+  public static final Allowed HIP_FLEXION_DEG = new Allowed(70, 150, "deg");
+  public static final Allowed KNEE_FLEXION_DEG = new Allowed(60, 160, "deg");
+  public static final Allowed LUMBAR_NM = new Allowed(30, 1200, "N m");
+
+  /** Lumbar extension capacity of a trained adult of 75 kg and 1.75 m; scaled by mass times stature. An input, not a measurement (docs/model.md, 6). */
+  static final double REFERENCE_LUMBAR_NM = 400;
+
+  public Body {
+    Intake.STATURE_M.check("statureM", statureM);
+    Intake.MASS_KG.check("massKg", massKg);
+    THIGH_M.check("thighM", thighM);
+    SHANK_M.check("shankM", shankM);
+    TRUNK_M.check("trunkM", trunkM);
+    STRENGTH.check("strength", strength);
+    DORSIFLEXION_DEG.check("dorsiflexionLimitDeg", Math.toDegrees(dorsiflexionLimitRad));
+    HIP_FLEXION_DEG.check("hipFlexionLimitDeg", Math.toDegrees(hipFlexionLimitRad));
+    KNEE_FLEXION_DEG.check("kneeFlexionLimitDeg", Math.toDegrees(kneeFlexionLimitRad));
+    LUMBAR_NM.check("lumbarNm", lumbarNm);
+  }
+
+  /** A body of usual proportions and mobility. */
+  public static Body estimated(double statureM, double massKg, Sex sex) {
+    Intake.STATURE_M.check("statureM", statureM);
+    Intake.MASS_KG.check("massKg", massKg);
+    return new Body(
+        statureM,
+        massKg,
+        sex,
+        Segments.THIGH_LENGTH * statureM,
+        Segments.SHANK_LENGTH * statureM,
+        Segments.HIP_TO_SHOULDER * statureM,
+        Segments.FOOT_LENGTH * statureM,
+        Segments.SHOULDER_TO_GRIP * statureM,
+        1,
+        Math.toRadians(36),
+        Math.toRadians(120),
+        Math.toRadians(145),
+        REFERENCE_LUMBAR_NM * massKg * statureM / (75 * 1.75));
+  }
+
+  /** The same stature with another thigh: what the thigh gains the trunk gives. */
+  public Body withThighFactor(double factor) {
+    double thigh = thighM * factor;
+    return new Body(statureM, massKg, sex, thigh, shankM, trunkM - (thigh - thighM), footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, lumbarNm);
+  }
+
+  public Body withLengths(double thigh, double shank, double trunk) {
+    return new Body(statureM, massKg, sex, thigh, shank, trunk, footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, lumbarNm);
+  }
+
+  public Body withDorsiflexionLimit(double limitRad) {
+    return withLimits(limitRad, hipFlexionLimitRad, kneeFlexionLimitRad);
+  }
+
+  public Body withLimits(double dorsiflexionRad, double hipFlexionRad, double kneeFlexionRad) {
+    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, strength, dorsiflexionRad, hipFlexionRad, kneeFlexionRad, lumbarNm);
+  }
+
+  public Body withStrength(double factor, double lumbar) {
+    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, factor, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, lumbar);
+  }
+
+  public double ankleHeightM() {
+    return Segments.ANKLE_HEIGHT * statureM;
+  }
+
+  public double hipHalfDistanceM() {
+    return Segments.HIP_HALF_DISTANCE * statureM;
+  }
+
+  public double thighMassKg() {
+    return massKg * (sex == Sex.MALE ? Segments.THIGH_MASS_MALE : Segments.THIGH_MASS_FEMALE);
+  }
+
+  public double shankMassKg() {
+    return massKg * (sex == Sex.MALE ? Segments.SHANK_MASS_MALE : Segments.SHANK_MASS_FEMALE);
+  }
+
+  public double footMassKg() {
+    return massKg * (sex == Sex.MALE ? Segments.FOOT_MASS_MALE : Segments.FOOT_MASS_FEMALE);
+  }
+
+  /** Head, arms and trunk: the rest. */
+  public double upperMassKg() {
+    return massKg - 2 * (thighMassKg() + shankMassKg() + footMassKg());
+  }
+
+  public double thighComFraction() {
+    return sex == Sex.MALE ? Segments.THIGH_COM_MALE : Segments.THIGH_COM_FEMALE;
+  }
+
+  public double shankComFraction() {
+    return sex == Sex.MALE ? Segments.SHANK_COM_MALE : Segments.SHANK_COM_FEMALE;
+  }
+
+  /** Factor from the reference adult's muscle volumes to this person's: mass times stature (Handsfield et al. 2014), times strength. */
+  public double volumeFactor() {
+    return strength * massKg * statureM / (Muscles.REFERENCE_MASS_KG * Muscles.REFERENCE_STATURE_M);
+  }
+
+  /** Factor from the reference adult's lengths and moment arms to this person's. */
+  public double lengthFactor() {
+    return statureM / Muscles.REFERENCE_STATURE_M;
+  }
+}

@@ -1,0 +1,160 @@
+package istmo.core.catalogue;
+
+import istmo.core.body.PainFlag;
+import istmo.core.equipment.Equipment;
+import istmo.core.movement.Family;
+import istmo.core.movement.Setup;
+import istmo.core.movement.family.Families;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.resource.TextTable;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+
+/** All exercises, read from {@code catalogue/*.txt} and checked: families, equipment, set-ups and names must exist, or the application does not start. */
+public final class Catalogue {
+  private static final Catalogue STANDARD = new Catalogue();
+  private final Map<String, Exercise> exercises = new LinkedHashMap<>();
+  private final Map<String, Candidate> candidates = new LinkedHashMap<>();
+
+  private Catalogue() {
+    for (String file : TextTable.lines("catalogue/index.txt")) {
+      if (!file.isBlank() && !file.startsWith("#")) {
+        Exercise e = read(file.trim());
+        if (exercises.put(e.id(), e) != null) {
+          throw new IllegalStateException("exercise " + e.id() + " stands twice");
+        }
+        for (Candidate c : e.candidates()) {
+          if (candidates.put(c.id(), c) != null) {
+            throw new IllegalStateException("candidate " + c.id() + " stands twice");
+          }
+        }
+      }
+    }
+  }
+
+  public static Catalogue standard() {
+    return STANDARD;
+  }
+
+  public List<Exercise> exercises() {
+    return List.copyOf(exercises.values());
+  }
+
+  public List<Candidate> candidates() {
+    return List.copyOf(candidates.values());
+  }
+
+  public Exercise exercise(String id) {
+    Exercise e = exercises.get(id);
+    if (e == null) {
+      throw new InvalidInput("exercise", "\"" + id + "\" is not in the catalogue");
+    }
+    return e;
+  }
+
+  public Candidate candidate(String id) {
+    Candidate c = candidates.get(id);
+    if (c == null) {
+      throw new InvalidInput("candidate", "\"" + id + "\" is not in the catalogue");
+    }
+    return c;
+  }
+
+  public Exercise exerciseOf(Candidate candidate) {
+    return exercise(candidate.exerciseId());
+  }
+
+  /** Exercises found by name, nickname or id, letter case aside. */
+  public List<Exercise> find(String words) {
+    String w = words.toLowerCase(Locale.ROOT).trim();
+    return exercises.values().stream()
+        .filter(
+            e ->
+                e.name().toLowerCase(Locale.ROOT).contains(w)
+                    || e.alsoCalled().stream().anyMatch(a -> a.toLowerCase(Locale.ROOT).contains(w))
+                    || e.candidates().stream().anyMatch(c -> c.name().toLowerCase(Locale.ROOT).contains(w)))
+        .toList();
+  }
+
+  private static Exercise read(String file) {
+    String resource = "catalogue/" + file;
+    Map<String, String> one = new LinkedHashMap<>();
+    List<String> cues = new ArrayList<>();
+    List<String> stops = new ArrayList<>();
+    List<String> cautions = new ArrayList<>();
+    List<String> candidateLines = new ArrayList<>();
+    Map<PainFlag, String> exclusions = new EnumMap<>(PainFlag.class);
+    for (Map.Entry<String, String> entry : TextTable.entries(resource)) {
+      switch (entry.getKey()) {
+        case "cue" -> cues.add(entry.getValue());
+        case "stop" -> stops.add(entry.getValue());
+        case "caution" -> cautions.add(entry.getValue());
+        case "candidate" -> candidateLines.add(entry.getValue());
+        case "out" -> {
+          String[] part = entry.getValue().split("\\|", 2);
+          exclusions.put(PainFlag.valueOf(part[0].trim()), part[1].trim());
+        }
+        default -> {
+          if (one.put(entry.getKey(), entry.getValue()) != null) {
+            throw new IllegalStateException(resource + ": \"" + entry.getKey() + "\" stands twice");
+          }
+        }
+      }
+    }
+    Family family = Families.get(need(one, "family", resource));
+    String id = need(one, "id", resource);
+    List<Candidate> candidates = new ArrayList<>();
+    for (String line : candidateLines) {
+      String[] part = line.split("\\|", -1);
+      Map<String, Double> changes = new LinkedHashMap<>();
+      for (String pair : part[2].trim().split(",")) {
+        if (!pair.isBlank()) {
+          String[] kv = pair.split("=");
+          changes.put(kv[0].trim(), Double.parseDouble(kv[1].trim()));
+        }
+      }
+      candidates.add(new Candidate(id + "/" + part[0].trim(), id, part[1].trim(), Setup.of(family.parameters(), changes)));
+    }
+    if (candidates.isEmpty()) {
+      throw new IllegalStateException(resource + ": no candidate");
+    }
+    return new Exercise(
+        id,
+        need(one, "name", resource),
+        list(one.getOrDefault("also", "")),
+        family,
+        Equipment.check(Set.copyOf(list(need(one, "needs", resource)))),
+        one.getOrDefault("group", ""),
+        Map.copyOf(exclusions),
+        number(one, "stability", resource),
+        number(one, "set-up-minutes", resource),
+        number(one, "ease-of-learning", resource),
+        number(one, "model-error", resource),
+        need(one, "repetitions", resource),
+        List.copyOf(cues),
+        List.copyOf(stops),
+        List.copyOf(cautions),
+        List.copyOf(candidates));
+  }
+
+  private static String need(Map<String, String> map, String key, String resource) {
+    String v = map.get(key);
+    if (v == null) {
+      throw new IllegalStateException(resource + ": \"" + key + "\" is missing");
+    }
+    return v;
+  }
+
+  private static double number(Map<String, String> map, String key, String resource) {
+    return Double.parseDouble(need(map, key, resource));
+  }
+
+  private static List<String> list(String cell) {
+    return cell.isBlank() ? List.of() : java.util.Arrays.stream(cell.split(";")).map(String::trim).toList();
+  }
+}

@@ -1,0 +1,37 @@
+package istmo.core.catalogue;
+
+import istmo.core.body.PainFlag;
+import istmo.core.movement.Family;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * An exercise as the trade knows it: one file in {@code catalogue/}.
+ *
+ * @param alsoCalled nicknames, so that it is found
+ * @param needs equipment ids
+ * @param group the region group of an isolated machine, for the face check; empty otherwise
+ * @param exclusions pain flag to the reason why it takes the exercise out
+ * @param stability how little of the effort goes into balance, 0 to 1 (common practice)
+ * @param setUpMinutes time to set up and load (common practice)
+ * @param easeOfLearning 0 to 1 (common practice)
+ * @param modelError standard deviation of ln(stimulus) that the model leaves open for this family (docs/validation.md)
+ */
+public record Exercise(
+    String id,
+    String name,
+    List<String> alsoCalled,
+    Family family,
+    Set<String> needs,
+    String group,
+    Map<PainFlag, String> exclusions,
+    double stability,
+    double setUpMinutes,
+    double easeOfLearning,
+    double modelError,
+    String repetitions,
+    List<String> cues,
+    List<String> stopSigns,
+    List<String> cautions,
+    List<Candidate> candidates) {}

@@ -1,0 +1,47 @@
+package istmo.core.mechanics;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.movement.Posture;
+
+/**
+ * One point of the repetition at the working load.
+ *
+ * @param limitKg load that could just be held here; {@link StrengthLimit#HIGHEST_KG} for more than that
+ * @param externalNm moment of loads about each coordinate in its positive direction, N m; muscles supply the opposite
+ * @param activation of each muscle, 0 to 1
+ * @param fibreLength of each muscle over optimal
+ * @param activeTension active tension of each muscle over its peak force: activation times force-length factor
+ * @param passiveTension passive tension over peak force
+ * @param momentArmM [muscle][leg coordinate], m
+ * @param backActivation of the lower back, 0 to 1; zero where the back is supported
+ * @param residualNm moment left unbalanced about each coordinate, N m
+ */
+public record AnalysisPoint(
+    Posture posture,
+    double limitKg,
+    double[] externalNm,
+    double[] activation,
+    double[] fibreLength,
+    double[] activeTension,
+    double[] passiveTension,
+    double[][] momentArmM,
+    double backActivation,
+    double[] residualNm) {
+
+  public double phase() {
+    return posture.phase();
+  }
+
+  /** Moment that muscles and passive tissue supply about a coordinate, N m. */
+  public double suppliedNm(Coordinate c) {
+    return -externalNm[c.ordinal()];
+  }
+
+  public double worstResidualNm() {
+    double worst = 0;
+    for (double r : residualNm) {
+      worst = Math.max(worst, Math.abs(r));
+    }
+    return worst;
+  }
+}

@@ -1,0 +1,180 @@
+package istmo.core.mechanics;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.body.Body;
+import istmo.core.movement.FreeContact;
+import istmo.core.movement.Load;
+import istmo.core.movement.Posture;
+import istmo.core.quantity.Vec3;
+import java.util.List;
+
+/**
+ * The balance of moments at one posture, linear in everything unknown: A x = b0 + W b1, rows the carried coordinates, x the activations (0..1) of muscles, of the back and trunk, and what free contacts do as a share of their bound.
+ *
+ * <p>External moment about coordinate j: e_j . sum over loads distal to j of [(p - J) x F + M]; for the lower back, over loads above it. A workspace: {@link #set} overwrites it.
+ */
+public final class Equilibrium {
+  /** Trunk flexors over extensors by strength (trunk-strength literature, from memory). */
+  private static final double ABDOMINAL_SHARE = 0.55;
+  /** Hip rotation that capsule and small rotators add, N m (own estimate). */
+  private static final double ROTATION_RESERVE_NM = 15;
+  /** Peak force per cross-section turns a moment into a cross-section for its price: 1 m2 of muscle at 5 cm. */
+  private static final double NM_PER_M2 = Musculature.SPECIFIC_TENSION * 0.05;
+
+  /** Columns beside muscles: back, abdominals, rotation reserve; then free contacts. */
+  static final int SOURCES = 3;
+
+  private static final int MOST_FREE = 8;
+
+  final int muscles;
+  private final Musculature musculature;
+  private final Body body;
+  int rows;
+  int columns;
+  final int[] rowOf = new int[Coordinate.ALL];
+  final Coordinate[] coordinate = new Coordinate[Coordinate.ALL];
+  /** A[row][column], N m at the column's full amount; free contacts hold moment per unit of x. */
+  final double[][] a;
+
+  final double[] b0 = new double[Coordinate.ALL];
+  final double[] b1 = new double[Coordinate.ALL];
+  /** Price weight of each column: cross-section, m2. */
+  final double[] weight;
+
+  int free;
+  final double[] freeBound = new double[MOST_FREE];
+  final double[] freeBoundPerKg = new double[MOST_FREE];
+  final boolean[] freeOneSided = new boolean[MOST_FREE];
+  final double[] external0 = new double[Coordinate.ALL];
+  final double[] external1 = new double[Coordinate.ALL];
+  final double[] passive = new double[Coordinate.ALL];
+
+  public Equilibrium(Body body, Musculature musculature) {
+    this.body = body;
+    this.musculature = musculature;
+    this.muscles = musculature.size();
+    int most = muscles + SOURCES + MOST_FREE;
+    this.a = new double[Coordinate.ALL][most];
+    this.weight = new double[most];
+  }
+
+  /** Rows and columns for a posture; also sets the musculature to it. */
+  public void set(Posture posture) {
+    musculature.at(posture.angles());
+    rows = 0;
+    for (Coordinate c : Coordinate.values()) {
+      rowOf[c.ordinal()] = -1;
+      externalMoment(posture, c);
+      if (posture.carried().contains(c)) {
+        coordinate[rows] = c;
+        rowOf[c.ordinal()] = rows++;
+      }
+    }
+    List<FreeContact> contacts = posture.freeContacts();
+    if (contacts.size() > MOST_FREE) {
+      throw new IllegalStateException(contacts.size() + " free contacts; at most " + MOST_FREE);
+    }
+    free = contacts.size();
+    columns = muscles + SOURCES + free;
+    double spring = ABDOMINAL_SHARE * body.lumbarNm();
+    for (int r = 0; r < rows; r++) {
+      Coordinate c = coordinate[r];
+      int j = c.ordinal();
+      double rest = 0;
+      for (int i = 0; i < muscles; i++) {
+        double arm = j < Coordinate.LEG ? musculature.arm(i, c) : 0;
+        a[r][i] = arm * musculature.activeForceN(i);
+        rest += arm * musculature.passiveForceN(i);
+      }
+      passive[j] = rest;
+      a[r][muscles] = c == Coordinate.LUMBAR_FLEXION ? -body.lumbarNm() : 0;
+      a[r][muscles + 1] = c == Coordinate.LUMBAR_FLEXION ? spring : 0;
+      a[r][muscles + 2] = c == Coordinate.HIP_INTERNAL_ROTATION ? 1 : 0;
+      for (int f = 0; f < free; f++) {
+        a[r][muscles + SOURCES + f] = freeMoment(posture, contacts.get(f), c);
+      }
+      b0[r] = -external0[j] - rest;
+      b1[r] = -external1[j];
+    }
+    for (int i = 0; i < muscles; i++) {
+      weight[i] = musculature.pcsaM2(i);
+    }
+    weight[muscles] = body.lumbarNm() / 2 / NM_PER_M2; // half to each side
+    weight[muscles + 1] = spring / 2 / NM_PER_M2;
+    weight[muscles + 2] = ROTATION_RESERVE_NM / NM_PER_M2;
+    for (int f = 0; f < free; f++) {
+      FreeContact c = contacts.get(f);
+      freeBound[f] = c.bound();
+      freeBoundPerKg[f] = c.boundPerKg();
+      freeOneSided[f] = c.oneSided();
+      weight[muscles + SOURCES + f] = 0;
+    }
+  }
+
+  /** The rotation reserve is a two-sided source of its own: its bound, N m. */
+  double rotationReserve() {
+    return ROTATION_RESERVE_NM;
+  }
+
+  /** Makes the back stronger or weaker by a factor until the next {@link #set}. */
+  void scaleBack(double factor) {
+    int r = rowOf[Coordinate.LUMBAR_FLEXION.ordinal()];
+    if (r >= 0) {
+      a[r][muscles] = -factor * body.lumbarNm();
+    }
+  }
+
+  private void externalMoment(Posture posture, Coordinate c) {
+    double t0 = 0;
+    double t1 = 0;
+    Vec3 axis = posture.axes()[c.ordinal()];
+    Vec3 joint = joint(posture, c);
+    for (Load load : posture.loads()) {
+      if (!acts(load.on(), c)) {
+        continue;
+      }
+      Vec3 r = load.at().minus(joint);
+      t0 += axis.dot(r.cross(load.force()));
+      t1 += axis.dot(r.cross(load.forcePerKg()).plus(load.couplePerKg()));
+    }
+    external0[c.ordinal()] = t0;
+    external1[c.ordinal()] = t1;
+  }
+
+  private static double freeMoment(Posture posture, FreeContact contact, Coordinate c) {
+    if (contact.joint() != null) {
+      return contact.joint() == c ? 1 : 0;
+    }
+    if (!acts(contact.on(), c)) {
+      return 0;
+    }
+    return posture.axes()[c.ordinal()].dot(contact.at().minus(joint(posture, c)).cross(contact.direction()).plus(contact.couple()));
+  }
+
+  private static Vec3 joint(Posture p, Coordinate c) {
+    return switch (c) {
+      case HIP_FLEXION, HIP_ABDUCTION, HIP_INTERNAL_ROTATION -> p.points().hip();
+      case KNEE_FLEXION -> p.points().knee();
+      case ANKLE_DORSIFLEXION -> p.points().ankle();
+      case LUMBAR_FLEXION -> p.points().l5();
+    };
+  }
+
+  private static boolean acts(Load.Segment on, Coordinate c) {
+    return switch (c) {
+      case HIP_FLEXION, HIP_ABDUCTION, HIP_INTERNAL_ROTATION -> on != Load.Segment.UPPER;
+      case KNEE_FLEXION -> on == Load.Segment.SHANK || on == Load.Segment.FOOT;
+      case ANKLE_DORSIFLEXION -> on == Load.Segment.FOOT;
+      case LUMBAR_FLEXION -> on == Load.Segment.UPPER;
+    };
+  }
+
+  /** Moment of external loads about a coordinate at load W, N m, in its positive direction; what muscles and passive tissue supply is the opposite. */
+  public double externalNm(Coordinate c, double loadKg) {
+    return external0[c.ordinal()] + loadKg * external1[c.ordinal()];
+  }
+
+  double freeBoundAt(int f, double loadKg) {
+    return Math.max(0, freeBound[f] + loadKg * freeBoundPerKg[f]);
+  }
+}

@@ -1,0 +1,254 @@
+package istmo.core.mechanics;
+
+import istmo.core.anatomy.Coordinate;
+import java.util.Arrays;
+
+/**
+ * How muscles share a load: least sum of w(a^3/3 + eps a^2/2) with w the cross-section (Crowninshield and Brand 1981 for the exponent; the price is additive, so a muscle cut in two shares as one), activations in 0..1, free contacts
+ * within their bounds at a small quadratic price, and a residual moment at price 1/(2 rho).
+ *
+ * <p>Solved in the dual, at most six unknowns: every column answers a price vector lam in closed form, and a semismooth Newton method with line search and damping finds the lam for which A x(lam) + rho lam = b. The residual that is left is
+ * rho lam, and it is reported. No allocation per solve. A workspace.
+ */
+public final class LoadSharing {
+  /** Price of a residual, per (N m)^2, is 1 / (2 RHO) with weights in cm2. */
+  public static final double RHO = 1e-3;
+
+  /** Share of a square in the price, which keeps the answer smooth near zero activation. */
+  public static final double SMOOTHING = 0.05;
+
+  /** Price weight of a free contact at its whole bound, cm2: far below any muscle's. */
+  static final double CONTACT_WEIGHT = 0.5;
+
+  /** Weights are cross-sections in cm2. */
+  static final double WEIGHT_SCALE = 1e4;
+
+  private static final int MOST_ROUNDS = 300;
+  private static final double TOLERANCE = 1e-9;
+
+  private final Equilibrium eq;
+  private final double[] x;
+  private final double[] bound;
+  private final double[] slope;
+  private final double[] lam = new double[Coordinate.ALL];
+  private final double[] trial = new double[Coordinate.ALL];
+  private final double[] gradient = new double[Coordinate.ALL];
+  private final double[] step = new double[Coordinate.ALL];
+  private final double[] b = new double[Coordinate.ALL];
+  private final double[][] hessian = new double[Coordinate.ALL][Coordinate.ALL];
+  private final double[][] factor = new double[Coordinate.ALL][Coordinate.ALL];
+  private int rounds;
+
+  public LoadSharing(Equilibrium eq) {
+    this.eq = eq;
+    int most = eq.weight.length;
+    this.x = new double[most];
+    this.bound = new double[most];
+    this.slope = new double[most];
+  }
+
+  /** Forgets the prices of the last solve; otherwise they are the start of the next. */
+  public void reset() {
+    Arrays.fill(lam, 0);
+  }
+
+  /** Shares the moments of load W at the posture that the equilibrium is set to. Throws when it does not settle. */
+  public void solve(double loadKg) {
+    int m = eq.rows;
+    for (int r = 0; r < m; r++) {
+      b[r] = eq.b0[r] + loadKg * eq.b1[r];
+    }
+    for (int f = 0; f < eq.free; f++) {
+      bound[eq.muscles + Equilibrium.SOURCES + f] = eq.freeBoundAt(f, loadKg);
+    }
+    bound[eq.muscles + 2] = eq.rotationReserve();
+    double value = evaluate(lam);
+    if (!Double.isFinite(value)) {
+      reset();
+      value = evaluate(lam);
+    }
+    double damping = 0;
+    for (rounds = 0; rounds < MOST_ROUNDS; rounds++) {
+      double norm = 0;
+      double scale = 1;
+      for (int r = 0; r < m; r++) {
+        norm = Math.max(norm, Math.abs(gradient[r]));
+        scale = Math.max(scale, Math.abs(b[r]));
+      }
+      if (norm <= TOLERANCE * scale) {
+        return;
+      }
+      buildHessian(m);
+      if (!newtonStep(m, damping)) {
+        damping = Math.max(1e-6, damping * 10);
+        continue;
+      }
+      double descent = 0;
+      for (int r = 0; r < m; r++) {
+        descent += gradient[r] * step[r];
+      }
+      double size = 1;
+      double next = Double.NaN;
+      boolean found = false;
+      for (int k = 0; k < 40 && !found; k++) {
+        for (int r = 0; r < m; r++) {
+          trial[r] = lam[r] - size * step[r];
+        }
+        next = evaluate(trial);
+        if (next <= value - 1e-4 * size * descent + 1e-14 * Math.abs(value)) {
+          found = true;
+        } else {
+          size *= 0.5;
+        }
+      }
+      if (!found) {
+        value = evaluate(lam);
+        if (norm <= 1e-6 * scale) { // rounding: no further descent can be measured
+          return;
+        }
+        damping = Math.max(1e-6, damping * 10);
+        continue;
+      }
+      damping = size == 1 ? damping * 0.1 : damping;
+      System.arraycopy(trial, 0, lam, 0, m);
+      value = next;
+    }
+    throw new IllegalStateException("load sharing did not settle in " + MOST_ROUNDS + " rounds");
+  }
+
+  /** Newton steps of the last solve. */
+  public int rounds() {
+    return rounds;
+  }
+
+  /** Activation of muscle or torque source {@code column}, or the amount of a free contact. */
+  public double value(int column) {
+    return x[column];
+  }
+
+  /** Moment that is left unbalanced about a carried coordinate, N m; zero for one that is not carried. */
+  public double residualNm(Coordinate c) {
+    int r = eq.rowOf[c.ordinal()];
+    return r < 0 ? 0 : RHO * lam[r];
+  }
+
+  /** Dual function: sum of conjugates + rho/2 |lam|^2 - b lam; fills x, slope and gradient. */
+  private double evaluate(double[] at) {
+    int m = eq.rows;
+    double value = 0;
+    for (int r = 0; r < m; r++) {
+      gradient[r] = RHO * at[r] - b[r];
+      value += 0.5 * RHO * at[r] * at[r] - b[r] * at[r];
+    }
+    int activations = eq.muscles + 2;
+    for (int j = 0; j < eq.columns; j++) {
+      double g = 0;
+      for (int r = 0; r < m; r++) {
+        g += eq.a[r][j] * at[r];
+      }
+      double xj;
+      double cost;
+      slope[j] = 0;
+      if (j < activations) {
+        double wj = eq.weight[j] * WEIGHT_SCALE;
+        if (g <= 0) {
+          xj = 0;
+          cost = 0;
+        } else { // w (a^2 + eps a) = g
+          double root = Math.sqrt(SMOOTHING * SMOOTHING + 4 * g / wj);
+          xj = 0.5 * (root - SMOOTHING);
+          if (xj >= 1) {
+            xj = 1;
+          } else {
+            slope[j] = 1 / (wj * root);
+          }
+          cost = wj * (xj * xj * xj / 3 + SMOOTHING * xj * xj / 2);
+        }
+      } else { // two-sided or one-sided amount at a quadratic price
+        double limit = bound[j];
+        boolean oneSided = j >= eq.muscles + Equilibrium.SOURCES && eq.freeOneSided[j - eq.muscles - Equilibrium.SOURCES];
+        double wj = (j == eq.muscles + 2 ? eq.weight[j] * WEIGHT_SCALE : CONTACT_WEIGHT) / (limit * limit);
+        if (limit <= 0) {
+          xj = 0;
+          cost = 0;
+        } else {
+          xj = g / wj;
+          double low = oneSided ? 0 : -limit;
+          if (xj > limit) {
+            xj = limit;
+          } else if (xj < low) {
+            xj = low;
+          } else {
+            slope[j] = 1 / wj;
+          }
+          cost = 0.5 * wj * xj * xj;
+        }
+      }
+      x[j] = xj;
+      value += g * xj - cost;
+      if (xj != 0) {
+        for (int r = 0; r < m; r++) {
+          gradient[r] += eq.a[r][j] * xj;
+        }
+      }
+    }
+    return value;
+  }
+
+  private void buildHessian(int m) {
+    for (int r = 0; r < m; r++) {
+      Arrays.fill(hessian[r], 0, m, 0);
+    }
+    for (int j = 0; j < eq.columns; j++) {
+      double s = slope[j];
+      if (s != 0) {
+        for (int r = 0; r < m; r++) {
+          double ar = s * eq.a[r][j];
+          if (ar != 0) {
+            for (int c = 0; c <= r; c++) {
+              hessian[r][c] += ar * eq.a[c][j];
+            }
+          }
+        }
+      }
+    }
+    for (int r = 0; r < m; r++) {
+      hessian[r][r] += RHO;
+    }
+  }
+
+  /** Cholesky solve of (H + damping diag) step = gradient; false when a pivot fails. */
+  private boolean newtonStep(int m, double damping) {
+    for (int r = 0; r < m; r++) {
+      for (int c = 0; c <= r; c++) {
+        double sum = hessian[r][c] + (r == c ? damping * (1 + hessian[r][r]) : 0);
+        for (int k = 0; k < c; k++) {
+          sum -= factor[r][k] * factor[c][k];
+        }
+        if (r == c) {
+          if (!(sum > 0)) {
+            return false;
+          }
+          factor[r][r] = Math.sqrt(sum);
+        } else {
+          factor[r][c] = sum / factor[c][c];
+        }
+      }
+    }
+    for (int r = 0; r < m; r++) {
+      double sum = gradient[r];
+      for (int k = 0; k < r; k++) {
+        sum -= factor[r][k] * step[k];
+      }
+      step[r] = sum / factor[r][r];
+    }
+    for (int r = m - 1; r >= 0; r--) {
+      double sum = step[r];
+      for (int k = r + 1; k < m; k++) {
+        sum -= factor[k][r] * step[k];
+      }
+      step[r] = sum / factor[r][r];
+    }
+    return true;
+  }
+}

@@ -1,0 +1,29 @@
+package istmo.core.movement;
+
+import istmo.core.body.Body;
+import java.util.List;
+import java.util.Optional;
+
+/** A family of exercises that share how the posture follows from the set-up. Implementations keep no state. */
+public interface Family {
+  String id();
+
+  /** Everything that can be moved, with usual values for the family. */
+  List<SetupParameter> parameters();
+
+  /** Whether the posture depends on the external load, as it does where the body must balance. */
+  boolean balances();
+
+  /** The parameter that says how deep the repetition goes, if depth can be lowered for a body that does not reach it. */
+  default Optional<SetupParameter> depth() {
+    return Optional.empty();
+  }
+
+  /**
+   * Posture at a phase of the repetition under an external load.
+   *
+   * @param phase 0 top or shortened end, 1 bottom or lengthened end
+   * @param loadKg external load W, kg; counts for both legs together
+   */
+  PostureResult posture(Body body, Setup setup, double phase, double loadKg);
+}

@@ -1,0 +1,28 @@
+package istmo.core.movement;
+
+import static istmo.core.movement.SetupParameter.Kind.MACHINE;
+import static istmo.core.movement.SetupParameter.Kind.SETUP;
+import static istmo.core.movement.SetupParameter.Kind.TECHNIQUE;
+
+/** Set-up parameters that several families share. Ranges and usual values are common practice unless the note names a source. */
+public final class Parameters {
+  public static final SetupParameter STANCE =
+      SetupParameter.of("stance", "Stance width", "m", 0.10, 1.00, 0.40, 0.02, SETUP, "between the ankle centres");
+  public static final SetupParameter TOE_OUT =
+      SetupParameter.of("toeOut", "Toes out", "deg", -10, 50, 20, 5, SETUP, "each foot from straight ahead");
+  public static final SetupParameter WEDGE =
+      SetupParameter.of("wedge", "Heel wedge", "deg", 0, 30, 0, 5, SETUP, "slope under the foot, heel higher");
+  public static final SetupParameter KNEE_DEPTH =
+      SetupParameter.of("kneeDepth", "Knee bend at the bottom", "deg", 50, 140, 110, 5, SETUP, "knee flexion at the deepest point; straight is 0");
+  public static final SetupParameter THIGH_DEPTH =
+      SetupParameter.of("depth", "Depth", "deg", 45, 125, 100, 5, SETUP, "thigh from the vertical at the bottom; 90 is parallel");
+  public static final SetupParameter PRESSURE =
+      SetupParameter.of("pressure", "Pressure under the foot", "m", -0.06, 0.08, 0, 0.01, TECHNIQUE, "centre of pressure in front of mid-foot");
+  /** Bound, not a value: the model may use anything up to it. Cleats on dry floor could hold more; .12 to .5 is the range of the trials behind docs/model.md, 5. */
+  public static final SetupParameter FOOT_SHEAR =
+      SetupParameter.of("footShear", "Sideways grip of the foot", "", 0, 0.6, 0.35, 0.05, TECHNIQUE, "most sideways force as a share of the force under the foot");
+  public static final SetupParameter SLED_MASS =
+      SetupParameter.of("sledMass", "Empty sled", "kg", 0, 120, 45, 5, MACHINE, "mass that moves with no plates on");
+
+  private Parameters() {}
+}

@@ -1,0 +1,47 @@
+package istmo.core.movement;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.quantity.Vec3;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * The right leg and trunk at one point of a repetition, with everything that pushes on them. World frame: x forward, y up, z right; m, rad, N.
+ *
+ * @param phase 0 at the top or shortened end, 1 at the bottom or lengthened end
+ * @param angles joint angles in the order of {@link Coordinate}, rad; the sixth is the part of hip flexion beyond the limit that the lower back takes
+ * @param points joint centres and landmarks
+ * @param axes unit axes about which each coordinate turns, order of {@link Coordinate}
+ * @param trunkLeanRad lean of the trunk from the vertical, forward positive
+ * @param carried coordinates that muscles must hold; the others are braced by a seat or pad
+ * @param notes what the coach should know: pelvis tucks, heels at their limit
+ */
+public record Posture(
+    double phase,
+    double[] angles,
+    Points points,
+    Vec3[] axes,
+    double trunkLeanRad,
+    List<Load> loads,
+    List<FreeContact> freeContacts,
+    Set<Coordinate> carried,
+    List<Prop> props,
+    List<String> notes)
+    implements PostureResult {
+
+  /** Landmarks, m. {@code ball}: ball of the foot; {@code pressure}: where the foot is pushed. */
+  public record Points(Vec3 heel, Vec3 ball, Vec3 toe, Vec3 ankle, Vec3 knee, Vec3 hip, Vec3 l5, Vec3 shoulder, Vec3 pressure) {}
+
+  public Posture {
+    loads = List.copyOf(loads);
+    freeContacts = List.copyOf(freeContacts);
+    carried = EnumSet.copyOf(carried);
+    props = List.copyOf(props);
+    notes = List.copyOf(notes);
+  }
+
+  public double angle(Coordinate c) {
+    return angles[c.ordinal()];
+  }
+}

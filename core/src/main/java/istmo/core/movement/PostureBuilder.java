@@ -1,0 +1,212 @@
+package istmo.core.movement;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.Segments;
+import istmo.core.body.Body;
+import istmo.core.quantity.Vec3;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+
+/**
+ * Gathers a posture: joint centres first, then what pushes, then {@link #build}. Angles, axes and mobility limits are worked out once from the joint centres, the same way for every family.
+ */
+public final class PostureBuilder {
+  private final Body body;
+  private final double phase;
+  private final List<Load> loads = new ArrayList<>();
+  private final List<FreeContact> free = new ArrayList<>();
+  private final List<Prop> props = new ArrayList<>();
+  private final List<String> notes = new ArrayList<>();
+  private Vec3 toeDirection = Vec3.FORWARD;
+  private Vec3 soleNormal = Vec3.UP;
+  private Vec3 ankle = Vec3.ZERO;
+  private Vec3 knee = Vec3.ZERO;
+  private Vec3 hip = Vec3.ZERO;
+  private Vec3 pressure = Vec3.ZERO;
+  private double leanRad;
+
+  public PostureBuilder(Body body, double phase) {
+    this.body = body;
+    this.phase = phase;
+  }
+
+  /** Foot by its ankle, unit toe direction along the sole, and unit normal of the sole towards the shank. */
+  public PostureBuilder foot(Vec3 ankleAt, Vec3 toe, Vec3 normal) {
+    ankle = ankleAt;
+    toeDirection = toe;
+    soleNormal = normal;
+    return this;
+  }
+
+  public PostureBuilder leg(Vec3 kneeAt, Vec3 hipAt) {
+    knee = kneeAt;
+    hip = hipAt;
+    return this;
+  }
+
+  /** Trunk lean from the vertical, rad, forward positive. */
+  public PostureBuilder trunk(double lean) {
+    leanRad = lean;
+    return this;
+  }
+
+  /** Centre of pressure: so far in front of mid-foot along the sole, m. */
+  public PostureBuilder pressureAhead(double ahead) {
+    pressure = sole((Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM() + ahead);
+    return this;
+  }
+
+  public Vec3 pressure() {
+    return pressure;
+  }
+
+  public PostureBuilder load(Load load) {
+    loads.add(load);
+    return this;
+  }
+
+  public PostureBuilder free(FreeContact contact) {
+    free.add(contact);
+    return this;
+  }
+
+  public PostureBuilder prop(String kind, Vec3... points) {
+    props.add(Prop.of(kind, points));
+    return this;
+  }
+
+  public PostureBuilder note(String note) {
+    notes.add(note);
+    return this;
+  }
+
+  /** Adds the weights of thigh, shank and foot. */
+  public PostureBuilder legWeights() {
+    loads.add(Load.weight(Load.Segment.THIGH, hip.plus(body.thighComFraction(), knee.minus(hip)), body.thighMassKg()));
+    loads.add(Load.weight(Load.Segment.SHANK, knee.plus(body.shankComFraction(), ankle.minus(knee)), body.shankMassKg()));
+    loads.add(Load.weight(Load.Segment.FOOT, ankle.plus(0.5, sole((Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM()).minus(ankle)), body.footMassKg()));
+    return this;
+  }
+
+  /** Adds the weight of the trunk above L5/S1, for the lumbar moment; the centre of mass of head, arms and trunk lies {@code comFraction} of the trunk above the hips. */
+  public PostureBuilder upperWeight(double comFraction) {
+    double upper = body.upperMassKg();
+    double pelvis = Segments.PELVIS_MASS * body.massKg();
+    Vec3 hipMiddle = new Vec3(hip.x(), hip.y(), 0);
+    Vec3 com = hipMiddle.plus(comFraction * body.trunkM(), trunkAxis());
+    Vec3 pelvisCom = hipMiddle.plus(0.5 * Segments.L5_UP * body.statureM(), trunkAxis());
+    Vec3 above = com.times(upper).minus(pelvisCom.times(pelvis)).times(1 / (upper - pelvis));
+    loads.add(Load.weight(Load.Segment.UPPER, above, upper - pelvis));
+    return this;
+  }
+
+  /**
+   * What the floor or plate may do sideways beside the main force: shear up to {@code grip} times it, the centre of pressure up to 2 cm to a side, and a twisting moment of 3 cm times it (rubber on rubber; own estimate).
+   *
+   * @param force main force on the foot, N, with no external load
+   * @param forcePerKg and what each kg adds
+   */
+  public PostureBuilder footGrip(double grip, double force, double forcePerKg) {
+    Vec3 side = toeDirection.cross(soleNormal);
+    if (grip > 0) {
+      free.add(FreeContact.atFoot("sideways force under the foot", pressure, side, Vec3.ZERO, grip * force, grip * forcePerKg));
+    }
+    free.add(FreeContact.atFoot("pressure to a side", pressure, Vec3.ZERO, side.cross(soleNormal), 0.02 * force, 0.02 * forcePerKg));
+    free.add(FreeContact.atFoot("twist under the foot", pressure, Vec3.ZERO, soleNormal, 0.03 * force, 0.03 * forcePerKg));
+    return this;
+  }
+
+  private Vec3 trunkAxis() {
+    return new Vec3(Math.sin(leanRad), Math.cos(leanRad), 0);
+  }
+
+  /** Point of the sole so far in front of the ankle, m. */
+  private Vec3 sole(double aheadOfAnkle) {
+    return ankle.plus(-body.ankleHeightM(), soleNormal).plus(aheadOfAnkle, toeDirection);
+  }
+
+  /**
+   * The posture, or the reason why this body cannot take it: knee closed beyond its limit, ankle bent beyond its limit. A pelvis that tucks is a note, not an impossibility: the hip stays at its limit and the lower back flexes by the rest.
+   */
+  public PostureResult build(Set<Coordinate> carried) {
+    Vec3 thighUp = hip.minus(knee).unit();
+    Vec3 shankUp = knee.minus(ankle).unit();
+    double kneeFlexion = Math.acos(Math.max(-1, Math.min(1, thighUp.dot(shankUp))));
+    double dorsiflexion = Math.atan2(shankUp.dot(toeDirection), shankUp.dot(soleNormal));
+    if (kneeFlexion > body.kneeFlexionLimitRad() + 1e-9) {
+      return new Impossible(
+          String.format(Locale.ROOT, "The knee would have to close to %.0f°.", Math.toDegrees(kneeFlexion)),
+          String.format(Locale.ROOT, "%.0f° of knee flexion beyond this client's %.0f°", Math.toDegrees(kneeFlexion - body.kneeFlexionLimitRad()), Math.toDegrees(body.kneeFlexionLimitRad())));
+    }
+    if (carried.contains(Coordinate.ANKLE_DORSIFLEXION) && dorsiflexion > body.dorsiflexionLimitRad() + 1e-9) {
+      return new Impossible(
+          String.format(Locale.ROOT, "The heels would lift: the ankle would have to bend to %.0f°.", Math.toDegrees(dorsiflexion)),
+          String.format(Locale.ROOT, "%.0f° of ankle beyond this client's %.0f°", Math.toDegrees(dorsiflexion - body.dorsiflexionLimitRad()), Math.toDegrees(body.dorsiflexionLimitRad())));
+    }
+
+    Vec3 kneeAxis = kneeAxis(thighUp, shankUp, kneeFlexion);
+    Vec3 femurForward = thighUp.cross(kneeAxis);
+    double pelvisPitch = leanRad;
+    double[] hipAngles = hipAngles(pelvisPitch, femurForward, thighUp, kneeAxis);
+    double tuck = Math.max(0, hipAngles[0] - body.hipFlexionLimitRad());
+    if (tuck > 0) {
+      pelvisPitch -= tuck; // posterior tilt gives back what the hip lacks
+      hipAngles = hipAngles(pelvisPitch, femurForward, thighUp, kneeAxis);
+    }
+
+    Vec3 pelvisForward = Vec3.FORWARD.turnedAboutZ(-pelvisPitch);
+    Vec3 pelvisUp = Vec3.UP.turnedAboutZ(-pelvisPitch);
+    double c = Math.cos(hipAngles[0]);
+    double s = Math.sin(hipAngles[0]);
+    Vec3[] axes = {
+      Vec3.RIGHT,
+      pelvisForward.times(-c).plus(-s, pelvisUp),
+      thighUp,
+      kneeAxis.times(-1),
+      toeDirection.cross(soleNormal),
+      Vec3.RIGHT.times(-1)
+    };
+    Vec3 l5 = new Vec3(hip.x(), hip.y(), 0).plus(-Segments.L5_BACK_M, pelvisForward).plus(Segments.L5_UP * body.statureM(), pelvisUp);
+    double foot = body.footM();
+    Posture.Points points =
+        new Posture.Points(
+            sole(-Segments.ANKLE_FROM_HEEL * foot),
+            sole((Segments.BALL_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * foot),
+            sole((1 - Segments.ANKLE_FROM_HEEL) * foot),
+            ankle,
+            knee,
+            hip,
+            l5,
+            new Vec3(hip.x(), hip.y(), 0).plus(body.trunkM(), trunkAxis()),
+            pressure);
+    return new Posture(phase, new double[] {hipAngles[0], hipAngles[1], hipAngles[2], kneeFlexion, dorsiflexion, tuck}, points, axes, leanRad, loads, free, EnumSet.copyOf(carried), props, notes);
+  }
+
+  /**
+   * Medio-lateral axis of the knee: normal of the plane of the leg when the knee is well bent, square to the toes when it is nearly straight (the plane is then ill-defined), blended between 29 and 69 deg.
+   */
+  private Vec3 kneeAxis(Vec3 thighUp, Vec3 shankUp, double kneeFlexion) {
+    Vec3 fromToes = toeDirection.cross(soleNormal);
+    double t = Math.max(0, Math.min(1, (kneeFlexion - Math.toRadians(29)) / Math.toRadians(40)));
+    double blend = t * t * (3 - 2 * t);
+    Vec3 raw = fromToes;
+    if (blend > 0) {
+      Vec3 normal = shankUp.cross(thighUp).unit();
+      raw = fromToes.times(1 - blend).plus(blend, normal);
+    }
+    return raw.plus(-raw.dot(thighUp), thighUp).unit();
+  }
+
+  /** Hip flexion, abduction, internal rotation (rad) from R = Rp^T Rf, sequence flexion-abduction-rotation. */
+  private static double[] hipAngles(double pelvisPitch, Vec3 femurX, Vec3 femurY, Vec3 femurZ) {
+    Vec3 px = Vec3.FORWARD.turnedAboutZ(-pelvisPitch);
+    Vec3 py = Vec3.UP.turnedAboutZ(-pelvisPitch);
+    double abduction = -Math.asin(Math.max(-1, Math.min(1, femurY.z())));
+    double flexion = Math.atan2(-px.dot(femurY), py.dot(femurY));
+    double rotation = Math.atan2(-femurX.z(), femurZ.z());
+    return new double[] {flexion, abduction, rotation};
+  }
+}

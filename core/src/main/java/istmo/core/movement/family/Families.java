@@ -1,0 +1,45 @@
+package istmo.core.movement.family;
+
+import istmo.core.movement.Family;
+import istmo.core.quantity.InvalidInput;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** All families by id. */
+public final class Families {
+  private static final Map<String, Family> BY_ID = new LinkedHashMap<>();
+
+  static {
+    for (Family f :
+        List.of(
+            new SquatFamily(),
+            new GuidedSquatFamily(),
+            new HackFamily(),
+            new PressFamily(),
+            new HingeFamily(),
+            new DeadliftFamily(),
+            new KneeMachineFamily(KneeMachineFamily.Machine.LEG_EXTENSION),
+            new KneeMachineFamily(KneeMachineFamily.Machine.SEATED_CURL),
+            new KneeMachineFamily(KneeMachineFamily.Machine.LYING_CURL),
+            new CalfFamily(false),
+            new CalfFamily(true))) {
+      BY_ID.put(f.id(), f);
+    }
+  }
+
+  private Families() {}
+
+  public static List<Family> all() {
+    return List.copyOf(BY_ID.values());
+  }
+
+  /** The family, or {@link InvalidInput} that lists what there is. */
+  public static Family get(String id) {
+    Family f = BY_ID.get(id);
+    if (f == null) {
+      throw new InvalidInput("family", "\"" + id + "\" is not a family; there are " + BY_ID.keySet());
+    }
+    return f;
+  }
+}

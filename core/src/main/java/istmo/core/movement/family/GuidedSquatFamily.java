@@ -1,0 +1,138 @@
+package istmo.core.movement.family;
+
+import static istmo.core.movement.Parameters.FOOT_SHEAR;
+import static istmo.core.movement.Parameters.PRESSURE;
+import static istmo.core.movement.Parameters.STANCE;
+import static istmo.core.movement.Parameters.THIGH_DEPTH;
+import static istmo.core.movement.Parameters.TOE_OUT;
+import static istmo.core.movement.Parameters.WEDGE;
+
+import istmo.core.anatomy.Segments;
+import istmo.core.body.Body;
+import istmo.core.movement.Family;
+import istmo.core.movement.Impossible;
+import istmo.core.movement.Load;
+import istmo.core.movement.PostureBuilder;
+import istmo.core.movement.PostureResult;
+import istmo.core.movement.Setup;
+import istmo.core.movement.SetupParameter;
+import istmo.core.movement.family.Standing.BarPlace;
+import istmo.core.quantity.Allowed;
+import istmo.core.quantity.Vec3;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Squat under a bar on a vertical track. The track carries horizontal force, so the trunk lean is free: it is an input, and the shank follows from the bar staying on the track.
+ * The track's push and the centre of pressure are jointly indeterminate; the pressure is an input and the push follows from balance about it.
+ */
+public final class GuidedSquatFamily implements Family {
+  static final SetupParameter FORWARD =
+      new SetupParameter("feetForward", "Feet in front of the bar", "m", new Allowed(-0.10, 0.50, "m"), 0.0, 0.02, SetupParameter.Kind.SETUP, List.of(), "mid-foot in front of the track");
+  static final SetupParameter LEAN =
+      new SetupParameter("lean", "Trunk lean at the bottom", "deg", new Allowed(0, 60, "deg"), 32, 5, SetupParameter.Kind.TECHNIQUE, List.of(), "trunk from the vertical at the bottom");
+
+  /** Knee flexion at the top. */
+  private static final double TOP = Math.toRadians(10);
+  /** Dry rubber on rubber; beyond it the feet are said to slip (common practice). */
+  private static final double MOST_FRICTION = 0.7;
+
+  @Override
+  public String id() {
+    return "guided-squat";
+  }
+
+  @Override
+  public List<SetupParameter> parameters() {
+    return List.of(FORWARD, STANCE, TOE_OUT, WEDGE, THIGH_DEPTH, LEAN, BarPlace.PARAMETER, PRESSURE, FOOT_SHEAR);
+  }
+
+  @Override
+  public boolean balances() {
+    return false;
+  }
+
+  @Override
+  public Optional<SetupParameter> depth() {
+    return Optional.of(THIGH_DEPTH);
+  }
+
+  @Override
+  public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
+    double bottom = setup.rad(THIGH_DEPTH);
+    LegGeometry.Foot foot = LegGeometry.Foot.onFloor(body, setup.get(STANCE), setup.rad(TOE_OUT), setup.rad(WEDGE));
+    BarPlace bar = BarPlace.values()[(int) setup.get(BarPlace.PARAMETER)];
+    double railX = foot.middleX(body) - setup.get(FORWARD);
+    ShankOf shankOf =
+        thighAngle -> {
+          Vec3 barFromHip = bar.at(body, Vec3.ZERO, LegGeometry.follow(setup.rad(LEAN), thighAngle, bottom));
+          return shank(body, foot, railX - barFromHip.x(), thighAngle);
+        };
+    // with the feet forward a straight leg already slopes back, so the top is where the knee is nearly straight, not where the thigh is upright
+    Optional<Double> top =
+        Roots.between(
+            Math.toRadians(-25),
+            bottom,
+            angle -> {
+              double s = shankOf.at(angle);
+              return (Double.isNaN(s) ? -Math.PI / 2 : s) + angle - TOP;
+            });
+    if (top.isEmpty()) {
+      return new Impossible("With the feet there no leg position follows the track.", "move the feet, or change the trunk lean");
+    }
+    double thigh = top.get() + phase * (bottom - top.get());
+    double lean = LegGeometry.follow(setup.rad(LEAN), thigh, bottom);
+    double shank = shankOf.at(thigh);
+    if (Double.isNaN(shank)) {
+      return new Impossible("With the feet there the shin cannot follow the track.", "move the feet, or change the trunk lean");
+    }
+    Optional<Vec3[]> leg = LegGeometry.standingLeg(body, foot, shank, thigh);
+    if (leg.isEmpty()) {
+      return new Impossible("The stance is too wide for this thigh.", "a narrower stance, or toes further out");
+    }
+    Vec3 knee = leg.get()[0];
+    Vec3 hip = leg.get()[1];
+    PostureBuilder p = new PostureBuilder(body, phase).foot(foot.ankle(), foot.toe(), foot.normal()).leg(knee, hip).trunk(lean).pressureAhead(setup.get(PRESSURE));
+    Vec3 barAt = bar.at(body, hip, lean);
+    double pressureX = p.pressure().x();
+    double bodyMoment = Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body)) + body.upperMassKg() * hip.x() + Standing.hipMiddleMass(body) * Math.sin(lean) - body.massKg() * pressureX;
+    // moments about the centre of pressure: -(sum m (x - p)) g - W (xb - p) g - yb R = 0
+    double height = barAt.y() - p.pressure().y();
+    double push = -bodyMoment * Load.G / height;
+    double pushPerKg = -(barAt.x() - pressureX) * Load.G / height;
+    double horizontal = Math.abs(push + loadKg * pushPerKg);
+    if (horizontal > MOST_FRICTION * (body.massKg() + loadKg) * Load.G) {
+      return new Impossible("The feet would slip away under the push of the track.", "feet nearer the track");
+    }
+    Standing.floorForce(p, body, -push / 2, -pushPerKg / 2, setup.get(FOOT_SHEAR));
+    p.legWeights().upperWeight(Segments.UPPER_COM_HANDS_UP);
+    p.load(Load.force(Load.Segment.UPPER, barAt, new Vec3(push, 0, 0), new Vec3(pushPerKg, -Load.G, 0)));
+    p.prop("rail", new Vec3(railX, 0, 0), new Vec3(railX, 2.1, 0)).prop("bar", barAt).prop("floor", new Vec3(-0.8, 0, 0), new Vec3(0.7, 0, 0));
+    return p.build(Standing.ALL_ROWS);
+  }
+
+  /** Shank angle, rad, for a thigh angle; NaN when the shank does not reach. */
+  private interface ShankOf {
+    double at(double thighAngle);
+  }
+
+  /** The knee's x is the hip's plus l sin(thigh); l depends a little on the knee's place sideways, so it is repeated until it settles. */
+  private static double shank(Body body, LegGeometry.Foot foot, double hipX, double thigh) {
+    double shank = 0;
+    for (int round = 0; round < 30; round++) {
+      double kneeZ = foot.ankle().z() + body.shankM() * Math.sin(shank) * foot.heading().z();
+      double dz = body.hipHalfDistanceM() - kneeZ;
+      double l = Math.sqrt(Math.max(0, body.thighM() * body.thighM() - dz * dz));
+      double sine = (hipX + l * Math.sin(thigh) - foot.ankle().x()) / (body.shankM() * foot.heading().x());
+      if (!(Math.abs(sine) < 0.95)) {
+        return Double.NaN;
+      }
+      double next = Math.asin(sine);
+      if (Math.abs(next - shank) < 1e-13) {
+        return next;
+      }
+      shank = next;
+    }
+    return shank;
+  }
+}

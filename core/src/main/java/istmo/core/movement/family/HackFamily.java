@@ -1,0 +1,96 @@
+package istmo.core.movement.family;
+
+import static istmo.core.movement.Parameters.FOOT_SHEAR;
+import static istmo.core.movement.Parameters.KNEE_DEPTH;
+import static istmo.core.movement.Parameters.PRESSURE;
+import static istmo.core.movement.Parameters.SLED_MASS;
+import static istmo.core.movement.Parameters.STANCE;
+import static istmo.core.movement.Parameters.TOE_OUT;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.body.Body;
+import istmo.core.movement.Family;
+import istmo.core.movement.Impossible;
+import istmo.core.movement.Load;
+import istmo.core.movement.PostureBuilder;
+import istmo.core.movement.PostureResult;
+import istmo.core.movement.Setup;
+import istmo.core.movement.SetupParameter;
+import istmo.core.quantity.Allowed;
+import istmo.core.quantity.Vec3;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Hack squat: the back lies on a sled that runs along a straight rail, the feet stand on a fixed plate. The back pad carries only what is square to the rail,
+ * so the force under the feet runs along the rail (closing assumption; docs/model.md, 5).
+ */
+public final class HackFamily implements Family {
+  static final SetupParameter RAIL =
+      new SetupParameter("railAngle", "Rail angle", "deg", new Allowed(25, 75, "deg"), 45, 5, SetupParameter.Kind.MACHINE, List.of(), "rail from the horizontal");
+  static final SetupParameter PLATE =
+      new SetupParameter("plateAngle", "Foot plate angle", "deg", new Allowed(0, 60, "deg"), 25, 5, SetupParameter.Kind.MACHINE, List.of(), "foot plate from the horizontal, toes higher");
+  static final SetupParameter FORWARD =
+      new SetupParameter("feetForward", "Feet in front of the hips", "m", new Allowed(-0.10, 0.45, "m"), 0.16, 0.02, SetupParameter.Kind.SETUP, List.of(), "ankles in front of the line on which the hips travel");
+
+  private static final double TOP = Math.toRadians(8);
+  static final Set<Coordinate> LEG_ROWS = EnumSet.complementOf(EnumSet.of(Coordinate.LUMBAR_FLEXION));
+
+  @Override
+  public String id() {
+    return "hack";
+  }
+
+  @Override
+  public List<SetupParameter> parameters() {
+    return List.of(FORWARD, STANCE.usually(0.35), TOE_OUT.usually(15), KNEE_DEPTH, RAIL, PLATE, SLED_MASS, PRESSURE, FOOT_SHEAR);
+  }
+
+  @Override
+  public boolean balances() {
+    return false;
+  }
+
+  @Override
+  public Optional<SetupParameter> depth() {
+    return Optional.of(KNEE_DEPTH);
+  }
+
+  @Override
+  public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
+    double rail = setup.rad(RAIL);
+    Vec3 up = new Vec3(-Math.cos(rail), Math.sin(rail), 0);
+    Vec3 ahead = new Vec3(Math.sin(rail), Math.cos(rail), 0);
+    double tilt = setup.rad(PLATE);
+    double out = setup.rad(TOE_OUT);
+    Vec3 alongPlate = new Vec3(Math.cos(tilt), Math.sin(tilt), 0);
+    Vec3 normal = new Vec3(-Math.sin(tilt), Math.cos(tilt), 0);
+    Vec3 toe = alongPlate.times(Math.cos(out)).plus(Math.sin(out), Vec3.RIGHT);
+    double kneeFlexion = TOP + phase * (setup.rad(KNEE_DEPTH) - TOP);
+    double reach = LegGeometry.hipToAnkle(body, kneeFlexion);
+    double side = setup.get(STANCE) / 2 - body.hipHalfDistanceM();
+    double square = reach * reach - setup.get(FORWARD) * setup.get(FORWARD) - side * side;
+    if (!(square > 0)) {
+      return new Impossible("The feet are further out than the leg reaches at this knee bend.", "feet nearer the hips, or less knee bend");
+    }
+    Vec3 hip = up.times(Math.sqrt(square)).plus(body.hipHalfDistanceM(), Vec3.RIGHT);
+    Vec3 ankle = ahead.times(setup.get(FORWARD)).plus(setup.get(STANCE) / 2, Vec3.RIGHT);
+    Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, toe);
+    if (knee.isEmpty()) {
+      return new Impossible("The leg does not reach.", "feet nearer the hips");
+    }
+    PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, toe, normal).leg(knee.get(), hip).trunk(rail - Math.PI / 2).pressureAhead(setup.get(PRESSURE));
+    double force = (body.massKg() + setup.get(SLED_MASS)) * Load.G * Math.sin(rail) / 2;
+    double perKg = Load.G * Math.sin(rail) / 2;
+    p.load(Load.force(Load.Segment.FOOT, p.pressure(), up.times(force), up.times(perKg)));
+    p.footGrip(setup.get(FOOT_SHEAR), force, perKg).legWeights().free(Stops.knee(kneeFlexion));
+    Vec3 pad = ahead.times(-0.11);
+    Vec3 plate = new Vec3(p.pressure().x(), p.pressure().y(), 0);
+    p.prop("pad", pad.plus(up.dot(hip) - 0.1, up), pad.plus(up.dot(hip) + body.trunkM() + 0.15, up));
+    p.prop("rail", pad.plus(-0.16, ahead).plus(-0.1, up), pad.plus(-0.16, ahead).plus(1.75, up));
+    p.prop("plate", plate.plus(-0.28, alongPlate), plate.plus(0.34, alongPlate));
+    return p.build(LEG_ROWS);
+  }
+}

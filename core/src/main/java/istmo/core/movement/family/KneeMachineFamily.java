@@ -1,0 +1,112 @@
+package istmo.core.movement.family;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.body.Body;
+import istmo.core.movement.Family;
+import istmo.core.movement.Impossible;
+import istmo.core.movement.Load;
+import istmo.core.movement.PostureBuilder;
+import istmo.core.movement.PostureResult;
+import istmo.core.movement.Setup;
+import istmo.core.movement.SetupParameter;
+import istmo.core.quantity.Allowed;
+import istmo.core.quantity.Vec3;
+import java.util.EnumSet;
+import java.util.List;
+
+/**
+ * Leg extension and leg curls: seat and pads brace the hip, only the knee turns. The stack pulls through a round pulley, so its moment about the knee is the same over the range; the weight of shank and foot is added.
+ * The ankle is braced by the lifter, so gastrocnemius can help (docs/model.md, 5).
+ */
+public final class KneeMachineFamily implements Family {
+  /** Which machine. */
+  public enum Machine {
+    LEG_EXTENSION("leg-extension"),
+    SEATED_CURL("seated-curl"),
+    LYING_CURL("lying-curl");
+
+    private final String id;
+
+    Machine(String id) {
+      this.id = id;
+    }
+  }
+
+  /** Moment about the knee axis for each kg on the stack over g: the effective radius of the machine's pulley, m. Generic: machines differ, so loads of two machines do not compare. */
+  static final SetupParameter PULLEY =
+      new SetupParameter("pulley", "Effective lever of the stack", "m", new Allowed(0.05, 0.50, "m"), 0.20, 0.01, SetupParameter.Kind.MACHINE, List.of(), "moment about the knee for each newton of the stack");
+
+  private final Machine machine;
+  private final SetupParameter hip;
+  private final SetupParameter bent;
+  private final SetupParameter straight;
+
+  public KneeMachineFamily(Machine machine) {
+    this.machine = machine;
+    boolean extension = machine == Machine.LEG_EXTENSION;
+    boolean lying = machine == Machine.LYING_CURL;
+    this.hip =
+        new SetupParameter(
+            "hipAngle",
+            lying ? "Hip bend on the bench" : "Seat-back (hip bend)",
+            "deg",
+            lying ? new Allowed(0, 45, "deg") : new Allowed(20, 110, "deg"),
+            lying ? 15 : 85,
+            5,
+            SetupParameter.Kind.SETUP,
+            List.of(),
+            "hip flexion; smaller is leaned back");
+    this.bent = new SetupParameter("kneeBent", "Most knee bend", "deg", new Allowed(60, 130, "deg"), extension ? 105 : 115, 5, SetupParameter.Kind.SETUP, List.of(), "knee flexion at the bent end");
+    this.straight =
+        new SetupParameter("kneeStraight", "Least knee bend", "deg", new Allowed(0, 50, "deg"), 8, 5, SetupParameter.Kind.SETUP, List.of(), "knee flexion at the straight end");
+  }
+
+  @Override
+  public String id() {
+    return machine.id;
+  }
+
+  @Override
+  public List<SetupParameter> parameters() {
+    return List.of(hip, bent, straight, PULLEY);
+  }
+
+  @Override
+  public boolean balances() {
+    return false;
+  }
+
+  @Override
+  public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
+    double least = setup.rad(straight);
+    double most = setup.rad(bent);
+    if (!(most > least)) {
+      return new Impossible("The range is empty.", "a bent end beyond the straight end");
+    }
+    boolean extension = machine == Machine.LEG_EXTENSION;
+    double share = extension ? phase : 1 - phase;
+    double kneeFlexion = least + share * (most - least);
+    double hipFlexion = setup.rad(hip);
+    // seated: thigh level; lying face down: trunk level
+    double pitch = machine == Machine.LYING_CURL ? Math.PI / 2 : hipFlexion - Math.PI / 2;
+    PostureBuilder p = LegGeometry.chain(new PostureBuilder(body, phase), body, new Vec3(0, 0.55, body.hipHalfDistanceM()), pitch, hipFlexion, kneeFlexion, 0);
+    double momentPerKg = setup.get(PULLEY) * Load.G / 2;
+    p.legWeights().load(Load.couple(Load.Segment.SHANK, new Vec3(0, 0, extension ? -momentPerKg : momentPerKg)));
+    Vec3 thighUp = Vec3.UP.turnedAboutZ(hipFlexion - pitch);
+    Vec3 hipAt = new Vec3(0, 0.55, 0);
+    Vec3 kneeAt = hipAt.plus(-body.thighM(), thighUp);
+    Vec3 shankUp = thighUp.turnedAboutZ(-kneeFlexion);
+    Vec3 front = shankUp.turnedAboutZ(-Math.PI / 2);
+    Vec3 roller = kneeAt.plus(-0.88 * body.shankM(), shankUp).plus(extension ? 0.07 : -0.07, front);
+    Vec3 trunk = Vec3.UP.turnedAboutZ(-pitch);
+    if (machine == Machine.LYING_CURL) {
+      p.prop("pad", kneeAt.plus(new Vec3(0.06, -0.09, 0)), hipAt.plus(new Vec3(0.05, -0.12, 0)), hipAt.plus(new Vec3(body.trunkM() + 0.1, -0.11, 0)));
+    } else {
+      Vec3 back = trunk.turnedAboutZ(Math.PI / 2);
+      p.prop("pad", hipAt.plus(new Vec3(-0.08, -0.10, 0)), kneeAt.plus(new Vec3(-0.08, -0.09, 0)));
+      p.prop("pad", hipAt.plus(0.11, back).plus(-0.05, trunk), hipAt.plus(0.11, back).plus(body.trunkM() + 0.05, trunk));
+    }
+    p.prop("roller", roller).prop("pivot", kneeAt).prop("lever", kneeAt, roller);
+    return p.build(EnumSet.of(Coordinate.KNEE_FLEXION));
+  }
+}

@@ -1,0 +1,93 @@
+package istmo.core.movement.family;
+
+import istmo.core.anatomy.Segments;
+import istmo.core.body.Body;
+import istmo.core.movement.PostureBuilder;
+import istmo.core.quantity.Vec3;
+import java.util.Optional;
+
+/** Positions of the leg's joint centres from angles or end points. Lengths in m, angles in rad. */
+final class LegGeometry {
+  private LegGeometry() {}
+
+  /** Distance between hip and ankle at a knee flexion. */
+  static double hipToAnkle(Body body, double kneeFlexion) {
+    double t = body.thighM();
+    double s = body.shankM();
+    return Math.sqrt(t * t + s * s + 2 * t * s * Math.cos(kneeFlexion));
+  }
+
+  /** Knee between ankle and hip, bent to the side of {@code pole}; empty when the two are further apart than the leg is long or closer than it folds. */
+  static Optional<Vec3> knee(Vec3 ankle, Vec3 hip, Body body, Vec3 pole) {
+    Vec3 line = hip.minus(ankle);
+    double d = line.norm();
+    double along = (body.shankM() * body.shankM() - body.thighM() * body.thighM() + d * d) / (2 * d);
+    double square = body.shankM() * body.shankM() - along * along;
+    if (!(square >= -1e-9)) {
+      return Optional.empty();
+    }
+    Vec3 u = line.times(1 / d);
+    Vec3 side = pole.plus(-pole.dot(u), u).unit();
+    return Optional.of(ankle.plus(along, u).plus(Math.sqrt(Math.max(0, square)), side));
+  }
+
+  /** Hip, knee, ankle and foot of a leg in the plane of the picture, from the hip outwards: pelvis pitch, hip flexion, knee flexion, dorsiflexion. */
+  static PostureBuilder chain(PostureBuilder b, Body body, Vec3 hip, double pelvisPitch, double hipFlexion, double kneeFlexion, double dorsiflexion) {
+    Vec3 thighUp = Vec3.UP.turnedAboutZ(hipFlexion - pelvisPitch);
+    Vec3 shankUp = thighUp.turnedAboutZ(-kneeFlexion);
+    Vec3 knee = hip.plus(-body.thighM(), thighUp);
+    Vec3 ankle = knee.plus(-body.shankM(), shankUp);
+    Vec3 normal = shankUp.turnedAboutZ(dorsiflexion);
+    return b.trunk(pelvisPitch).leg(knee, hip).foot(ankle, normal.turnedAboutZ(-Math.PI / 2), normal);
+  }
+
+  /**
+   * A foot on the floor, turned out and on a wedge, with mid-foot of the flat foot's line at x = 0 of its ankle.
+   *
+   * @param ankle ankle centre
+   * @param toe unit direction of the toes along the sole
+   * @param normal unit normal of the sole
+   * @param heading unit direction of the toes seen from above
+   */
+  record Foot(Vec3 ankle, Vec3 toe, Vec3 normal, Vec3 heading) {
+    static Foot onFloor(Body body, double stanceM, double toeOut, double wedge) {
+      Vec3 heading = new Vec3(Math.cos(toeOut), 0, Math.sin(toeOut));
+      double cw = Math.cos(wedge);
+      double sw = Math.sin(wedge);
+      double ballAhead = (Segments.BALL_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM();
+      Vec3 toe = heading.times(cw).plus(-sw, Vec3.UP);
+      Vec3 normal = heading.times(sw).plus(cw, Vec3.UP);
+      // the ball stays where it was on the flat floor; the ankle turns about it
+      Vec3 ball = new Vec3(0, 0, stanceM / 2).plus(ballAhead, heading);
+      Vec3 ankle = ball.plus(-ballAhead, toe).plus(body.ankleHeightM(), normal);
+      return new Foot(ankle, toe, normal, heading);
+    }
+
+    /** x of the point so far in front of the ankle along the sole. */
+    double soleX(Body body, double aheadOfAnkle) {
+      return ankle.plus(-body.ankleHeightM(), normal).plus(aheadOfAnkle, toe).x();
+    }
+
+    double middleX(Body body) {
+      return soleX(body, (Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM());
+    }
+  }
+
+  /** Knee over the toes at a shank angle from the vertical, then the hip behind it at a thigh angle from the vertical; empty when the stance is too wide for the thigh. */
+  static Optional<Vec3[]> standingLeg(Body body, Foot foot, double shankAngle, double thighAngle) {
+    Vec3 knee = foot.ankle().plus(body.shankM() * Math.sin(shankAngle), foot.heading()).plus(body.shankM() * Math.cos(shankAngle), Vec3.UP);
+    double dz = body.hipHalfDistanceM() - knee.z();
+    double square = body.thighM() * body.thighM() - dz * dz;
+    if (!(square > 0.25 * body.thighM() * body.thighM())) {
+      return Optional.empty();
+    }
+    double l = Math.sqrt(square);
+    return Optional.of(new Vec3[] {knee, knee.plus(new Vec3(-l * Math.sin(thighAngle), l * Math.cos(thighAngle), dz))});
+  }
+
+  /** Shank angle that goes with a thigh angle: grows with the sine of the thigh angle up to parallel, then stays. */
+  static double follow(double atBottom, double thighAngle, double bottom) {
+    double right = Math.PI / 2;
+    return atBottom * Math.sin(Math.min(thighAngle, right)) / Math.sin(Math.min(bottom, right));
+  }
+}

@@ -1,0 +1,99 @@
+package istmo.core.movement.family;
+
+import static istmo.core.movement.Parameters.FOOT_SHEAR;
+import static istmo.core.movement.Parameters.KNEE_DEPTH;
+import static istmo.core.movement.Parameters.PRESSURE;
+import static istmo.core.movement.Parameters.SLED_MASS;
+import static istmo.core.movement.Parameters.STANCE;
+import static istmo.core.movement.Parameters.TOE_OUT;
+
+import istmo.core.body.Body;
+import istmo.core.movement.Family;
+import istmo.core.movement.FreeContact;
+import istmo.core.movement.Impossible;
+import istmo.core.movement.Load;
+import istmo.core.movement.PostureBuilder;
+import istmo.core.movement.PostureResult;
+import istmo.core.movement.Setup;
+import istmo.core.movement.SetupParameter;
+import istmo.core.quantity.Allowed;
+import istmo.core.quantity.Vec3;
+import java.util.List;
+import java.util.Optional;
+
+/** Leg press on a sled. The pelvis rests; the plate moves along the rail; the knee bend is the phase. The plate pushes along the rail, with an optional part along the plate as an input. */
+public final class PressFamily implements Family {
+  static final SetupParameter RAIL =
+      new SetupParameter("railAngle", "Rail angle", "deg", new Allowed(0, 90, "deg"), 45, 5, SetupParameter.Kind.MACHINE, List.of(), "rail from the horizontal; 0 needs a stack, not a sled");
+  static final SetupParameter BACK =
+      new SetupParameter("backAngle", "Back rest", "deg", new Allowed(60, 135, "deg"), 110, 5, SetupParameter.Kind.SETUP, List.of(), "between the back rest and the rail; smaller is more upright and deeper at the hip");
+  static final SetupParameter HEIGHT =
+      new SetupParameter("footHeight", "Feet up the plate", "m", new Allowed(-0.20, 0.45, "m"), 0.15, 0.02, SetupParameter.Kind.SETUP, List.of(), "ankles above the rail line through the hips, along the plate");
+  static final SetupParameter PUSH =
+      new SetupParameter(
+          "push", "Push along the plate", "", new Allowed(-0.3, 0.3, ""), 0, 0.05, SetupParameter.Kind.TECHNIQUE, List.of(), "part of the foot force along the plate, up the plate positive, as a share of the main force");
+
+  /** Knee flexion at the top: not locked (common practice). */
+  private static final double TOP = Math.toRadians(20);
+
+  /** How far the push along the plate may differ from the input by itself, as a share of the main force (own estimate). */
+  private static final double PLATE_GRIP = 0.10;
+
+  @Override
+  public String id() {
+    return "press";
+  }
+
+  @Override
+  public List<SetupParameter> parameters() {
+    return List.of(HEIGHT, STANCE.usually(0.35), TOE_OUT.usually(15), KNEE_DEPTH.usually(105), BACK, RAIL, SLED_MASS, PRESSURE, PUSH, FOOT_SHEAR);
+  }
+
+  @Override
+  public boolean balances() {
+    return false;
+  }
+
+  @Override
+  public Optional<SetupParameter> depth() {
+    return Optional.of(KNEE_DEPTH);
+  }
+
+  @Override
+  public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
+    double rail = setup.rad(RAIL);
+    Vec3 u = new Vec3(Math.cos(rail), Math.sin(rail), 0);
+    Vec3 v = new Vec3(-Math.sin(rail), Math.cos(rail), 0);
+    double out = setup.rad(TOE_OUT);
+    Vec3 toe = v.times(Math.cos(out)).plus(Math.sin(out), Vec3.RIGHT);
+    double kneeFlexion = TOP + phase * (setup.rad(KNEE_DEPTH) - TOP);
+    double reach = LegGeometry.hipToAnkle(body, kneeFlexion);
+    double side = setup.get(STANCE) / 2 - body.hipHalfDistanceM();
+    double square = reach * reach - setup.get(HEIGHT) * setup.get(HEIGHT) - side * side;
+    if (!(square > 0)) {
+      return new Impossible("The feet are further up the plate than the leg reaches at this knee bend.", "feet lower, or less knee bend");
+    }
+    Vec3 hip = new Vec3(0, 0, body.hipHalfDistanceM());
+    Vec3 ankle = u.times(Math.sqrt(square)).plus(setup.get(HEIGHT), v).plus(setup.get(STANCE) / 2, Vec3.RIGHT);
+    Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, toe);
+    if (knee.isEmpty()) {
+      return new Impossible("The leg does not reach the plate.", "feet lower");
+    }
+    double back = setup.rad(BACK);
+    Vec3 trunk = u.times(Math.cos(back)).plus(Math.sin(back), v);
+    PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, toe, u.times(-1)).leg(knee.get(), hip).trunk(Math.atan2(trunk.x(), trunk.y())).pressureAhead(setup.get(PRESSURE));
+    Vec3 direction = u.times(-1).plus(setup.get(PUSH), v);
+    double force = setup.get(SLED_MASS) * Load.G * Math.sin(rail) / 2;
+    double perKg = Load.G * Math.sin(rail) / 2;
+    p.load(Load.force(Load.Segment.FOOT, p.pressure(), direction.times(force), direction.times(perKg)));
+    p.free(FreeContact.atFoot("push along the plate", p.pressure(), v, Vec3.ZERO, PLATE_GRIP * force, PLATE_GRIP * perKg));
+    p.footGrip(setup.get(FOOT_SHEAR), force, perKg).legWeights().free(Stops.knee(kneeFlexion));
+    Vec3 plate = new Vec3(p.pressure().x(), p.pressure().y(), 0);
+    Vec3 plateFoot = plate.plus(-plate.dot(v), v);
+    Vec3 behind = new Vec3(trunk.y(), -trunk.x(), 0).times(-0.12);
+    p.prop("plate", plateFoot.plus(-0.15, v), plateFoot.plus(0.50, v));
+    p.prop("rail", u.times(0.35).plus(-0.22, v), u.times(1.35).plus(-0.22, v));
+    p.prop("pad", behind.plus(-0.05, trunk), behind.plus(body.trunkM() + 0.15, trunk));
+    return p.build(HackFamily.LEG_ROWS);
+  }
+}

@@ -1,0 +1,96 @@
+package istmo.core.movement.family;
+
+import static istmo.core.movement.Parameters.FOOT_SHEAR;
+import static istmo.core.movement.Parameters.PRESSURE;
+import static istmo.core.movement.Parameters.STANCE;
+import static istmo.core.movement.Parameters.THIGH_DEPTH;
+import static istmo.core.movement.Parameters.TOE_OUT;
+import static istmo.core.movement.Parameters.WEDGE;
+
+import istmo.core.anatomy.Segments;
+import istmo.core.body.Body;
+import istmo.core.movement.Family;
+import istmo.core.movement.Impossible;
+import istmo.core.movement.Load;
+import istmo.core.movement.PostureBuilder;
+import istmo.core.movement.PostureResult;
+import istmo.core.movement.Setup;
+import istmo.core.movement.SetupParameter;
+import istmo.core.movement.family.Standing.BarPlace;
+import istmo.core.quantity.Vec3;
+import java.util.List;
+import java.util.Optional;
+
+/** Free squat with a bar. The thigh angle is the phase; the shank follows the chosen knee travel; the trunk leans so that everything balances over the centre of pressure. */
+public final class SquatFamily implements Family {
+  /** Share of the ankle's range used at the bottom: what the lifter does, never a result (docs/model.md, 5). */
+  static final SetupParameter KNEE_TRAVEL =
+      new SetupParameter(
+          "kneeTravel", "Knee travel", "", new istmo.core.quantity.Allowed(0.2, 1, ""), 0.95, 0.05, SetupParameter.Kind.TECHNIQUE, List.of(), "share of the ankle's range used at the bottom");
+
+  private static final double TOP = Math.toRadians(6);
+  private static final double MOST_LEAN = Math.toRadians(75);
+
+  @Override
+  public String id() {
+    return "squat";
+  }
+
+  @Override
+  public List<SetupParameter> parameters() {
+    return List.of(STANCE, TOE_OUT, WEDGE, THIGH_DEPTH, BarPlace.PARAMETER, KNEE_TRAVEL, PRESSURE, FOOT_SHEAR);
+  }
+
+  @Override
+  public boolean balances() {
+    return true;
+  }
+
+  @Override
+  public Optional<SetupParameter> depth() {
+    return Optional.of(THIGH_DEPTH);
+  }
+
+  @Override
+  public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
+    double bottom = setup.rad(THIGH_DEPTH);
+    double thigh = TOP + phase * (bottom - TOP);
+    double shank = LegGeometry.follow(setup.get(KNEE_TRAVEL) * (body.dorsiflexionLimitRad() + setup.rad(WEDGE)), thigh, bottom);
+    LegGeometry.Foot foot = LegGeometry.Foot.onFloor(body, setup.get(STANCE), setup.rad(TOE_OUT), setup.rad(WEDGE));
+    Optional<Vec3[]> leg = LegGeometry.standingLeg(body, foot, shank, thigh);
+    if (leg.isEmpty()) {
+      return new Impossible("The stance is too wide for this thigh.", "a narrower stance, or toes further out");
+    }
+    Vec3 knee = leg.get()[0];
+    Vec3 hip = leg.get()[1];
+    BarPlace bar = BarPlace.values()[(int) setup.get(BarPlace.PARAMETER)];
+
+    double pressureX = foot.soleX(body, (Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM() + setup.get(PRESSURE));
+    // balance: sum of m (x - pressure) = 0 with x = hip + up sin(lean) + ahead cos(lean)  ->  a sin + b cos = c
+    double a = Standing.hipMiddleMass(body) + loadKg * bar.along * body.trunkM();
+    double b = loadKg * bar.aheadM;
+    double c = (body.massKg() + loadKg) * pressureX - Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body)) - (body.upperMassKg() + loadKg) * hip.x();
+    double r = Math.hypot(a, b);
+    if (!(Math.abs(c) <= r)) {
+      return cannotBalance();
+    }
+    double lean = Math.asin(c / r) - Math.atan2(b, a);
+    if (lean > MOST_LEAN) {
+      return cannotBalance();
+    }
+    PostureBuilder p = new PostureBuilder(body, phase).foot(foot.ankle(), foot.toe(), foot.normal()).leg(knee, hip).trunk(lean).pressureAhead(setup.get(PRESSURE));
+    Vec3 barAt = bar.at(body, hip, lean);
+    Standing.floorForce(p, body, 0, 0, setup.get(FOOT_SHEAR));
+    p.legWeights().upperWeight(Segments.UPPER_COM_HANDS_UP);
+    p.load(Load.force(Load.Segment.UPPER, barAt, Vec3.ZERO, new Vec3(0, -Load.G, 0)));
+    p.prop("bar", barAt).prop("floor", new Vec3(-0.7, 0, 0), new Vec3(0.7, 0, 0));
+    if (setup.get(WEDGE) > 0) {
+      p.prop("block", new Vec3(foot.soleX(body, -Segments.ANKLE_FROM_HEEL * body.footM()), 0, 0), new Vec3(foot.soleX(body, 0.4 * body.footM()), 0, 0), foot.ankle().plus(-body.ankleHeightM(), foot.normal()).plus(-Segments.ANKLE_FROM_HEEL * body.footM(), foot.toe()));
+    }
+    return p.build(Standing.ALL_ROWS);
+  }
+
+  private static Impossible cannotBalance() {
+    return new Impossible("This build would fall backwards: no trunk lean brings the weight over the feet.", "more knee travel, a heel wedge, or less depth");
+  }
+}

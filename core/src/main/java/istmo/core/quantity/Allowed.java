@@ -1,0 +1,29 @@
+package istmo.core.quantity;
+
+import java.util.Locale;
+
+/** A closed range of allowed values, with its unit as shown to people. */
+public record Allowed(double min, double max, String unit) {
+  public Allowed {
+    if (!(min <= max)) {
+      throw new IllegalArgumentException("range " + min + " to " + max);
+    }
+  }
+
+  /** Positive test, so that NaN fails by itself. */
+  public boolean contains(double value) {
+    return value >= min && value <= max;
+  }
+
+  /** Returns the value, or throws {@link InvalidInput} naming the field, what was found and what is allowed. */
+  public double check(String field, double value) {
+    if (!contains(value)) {
+      throw new InvalidInput(field, String.format(Locale.ROOT, "%s is not within %s to %s%s", number(value), number(min), number(max), unit.isEmpty() ? "" : " " + unit));
+    }
+    return value;
+  }
+
+  private static String number(double v) {
+    return v == Math.rint(v) && Math.abs(v) < 1e9 ? Long.toString((long) v) : String.format(Locale.ROOT, "%.3g", v);
+  }
+}
