@@ -4,6 +4,7 @@ import istmo.core.body.PainFlag;
 import istmo.core.equipment.Equipment;
 import istmo.core.movement.Family;
 import istmo.core.movement.Setup;
+import istmo.core.movement.SetupParameter;
 import istmo.core.movement.family.Families;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.resource.TextTable;
@@ -13,6 +14,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** All exercises, read from {@code catalogue/*.txt} and checked: families, equipment, set-ups and names must exist, or the application does not start. */
@@ -118,7 +120,12 @@ public final class Catalogue {
           changes.put(kv[0].trim(), Double.parseDouble(kv[1].trim()));
         }
       }
-      candidates.add(new Candidate(id + "/" + part[0].trim(), id, part[1].trim(), Setup.of(family.parameters(), changes)));
+      Optional<SetupParameter> yields = Optional.empty();
+      if (part.length > 3) {
+        String name = part[3].trim().replace("yields ", "");
+        yields = Optional.of(family.parameters().stream().filter(p -> p.id().equals(name)).findFirst().orElseThrow(() -> new IllegalStateException(resource + ": no parameter \"" + name + "\" to yield")));
+      }
+      candidates.add(new Candidate(id + "/" + part[0].trim(), id, part[1].trim(), Setup.of(family.parameters(), changes), yields));
     }
     if (candidates.isEmpty()) {
       throw new IllegalStateException(resource + ": no candidate");

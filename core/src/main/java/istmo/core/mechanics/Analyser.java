@@ -147,7 +147,7 @@ public final class Analyser {
   private double limitAt(Family family, Setup setup, double phase, double loadKg) {
     equilibrium.set(posture(family, setup, phase, loadKg));
     if (!strength.solve()) {
-      throw new NoPosture(phase, new Impossible("No load in a sensible range can be held here.", "another set-up"));
+      throw new NoPosture(phase, new Impossible(Impossible.Limit.GEOMETRY, "No load in a sensible range can be held here.", "another set-up"));
     }
     return strength.limitKg();
   }

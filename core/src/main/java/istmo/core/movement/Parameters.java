@@ -21,6 +21,12 @@ public final class Parameters {
   /** Bound, not a value: the model may use anything up to it. Cleats on dry floor could hold more; .12 to .5 is the range of the trials behind docs/model.md, 5. */
   public static final SetupParameter FOOT_SHEAR =
       SetupParameter.of("footShear", "Sideways grip of the foot", "", 0, 0.6, 0.35, 0.05, TECHNIQUE, "most sideways force as a share of the force under the foot");
+  /**
+   * Bound, not a value: on a sled the force along the foot plate is not settled by statics, only by friction. People turn the force towards the hip within it, which is why foot height on a press changes less than a force square to the
+   * plate would say (compare Escamilla et al. 2001, small effects of foot height; from memory).
+   */
+  public static final SetupParameter PLATE_GRIP =
+      SetupParameter.of("plateGrip", "Grip along the plate", "", 0, 0.5, 0.25, 0.05, TECHNIQUE, "most force along the plate by itself, as a share of the main force");
   public static final SetupParameter SLED_MASS =
       SetupParameter.of("sledMass", "Empty sled", "kg", 0, 120, 45, 5, MACHINE, "mass that moves with no plates on");
 

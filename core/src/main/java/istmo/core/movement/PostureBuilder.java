@@ -137,13 +137,11 @@ public final class PostureBuilder {
     double kneeFlexion = Math.acos(Math.max(-1, Math.min(1, thighUp.dot(shankUp))));
     double dorsiflexion = Math.atan2(shankUp.dot(toeDirection), shankUp.dot(soleNormal));
     if (kneeFlexion > body.kneeFlexionLimitRad() + 1e-9) {
-      return new Impossible(
-          String.format(Locale.ROOT, "The knee would have to close to %.0f°.", Math.toDegrees(kneeFlexion)),
+      return new Impossible(Impossible.Limit.KNEE, String.format(Locale.ROOT, "The knee would have to close to %.0f°.", Math.toDegrees(kneeFlexion)),
           String.format(Locale.ROOT, "%.0f° of knee flexion beyond this client's %.0f°", Math.toDegrees(kneeFlexion - body.kneeFlexionLimitRad()), Math.toDegrees(body.kneeFlexionLimitRad())));
     }
     if (carried.contains(Coordinate.ANKLE_DORSIFLEXION) && dorsiflexion > body.dorsiflexionLimitRad() + 1e-9) {
-      return new Impossible(
-          String.format(Locale.ROOT, "The heels would lift: the ankle would have to bend to %.0f°.", Math.toDegrees(dorsiflexion)),
+      return new Impossible(Impossible.Limit.ANKLE, String.format(Locale.ROOT, "The heels would lift: the ankle would have to bend to %.0f°.", Math.toDegrees(dorsiflexion)),
           String.format(Locale.ROOT, "%.0f° of ankle beyond this client's %.0f°", Math.toDegrees(dorsiflexion - body.dorsiflexionLimitRad()), Math.toDegrees(body.dorsiflexionLimitRad())));
     }
 

@@ -2,63 +2,95 @@ package istmo.core.movement;
 
 import istmo.core.anatomy.Coordinate;
 import istmo.core.body.Body;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
 /**
- * A set-up as deep as this body can take it.
+ * A set-up as far as this body can take it.
  *
- * @param setup the wished set-up, or the same with less depth
- * @param lessened what was lessened and why, in words; empty when the wished depth is reached
+ * @param setup the wished set-up, or the nearest that this body takes
+ * @param changes what was changed and why, in words; empty when the wished set-up is reached
  */
-public record Reach(Setup setup, Optional<String> lessened) {
+public record Reach(Setup setup, List<String> changes) {
   /** Pelvis tuck beyond which depth is taken back, rad: a stop sign of the trade, with a little tolerance. */
   public static final double MOST_TUCK = Math.toRadians(10);
+  /** The same where the depth is the floor's and cannot be taken back: some flexion of the back is then the rule; it is noted. */
+  public static final double MOST_TUCK_FIXED_DEPTH = Math.toRadians(20);
 
   /** Load under which balance is tried, kg; balance of all families eases with load. */
   private static final double TRIAL_KG = 100;
 
   private static final int POINTS = 11;
+  private static final double YIELD_STEP = 0.25;
 
-  /** The deepest set-up up to the wished one without an impossible posture or a tucking pelvis; empty with the reason inside when even the least depth is impossible. */
-  public static Optional<Reach> of(Body body, Family family, Setup wished) {
-    Optional<String> obstacle = obstacle(body, family, wished);
+  public Reach {
+    changes = List.copyOf(changes);
+  }
+
+  /**
+   * The nearest set-up to the wished one without an impossible posture or a tucking pelvis: first a parameter that may yield goes up until the heels stay down, then depth is taken back. Empty when even the least depth is impossible.
+   */
+  public static Optional<Reach> of(Body body, Family family, Setup wished, Optional<SetupParameter> yields) {
+    List<String> changes = new ArrayList<>();
+    Setup setup = wished;
+    Optional<Impossible> obstacle = obstacle(body, family, setup);
+    if (yields.isPresent() && obstacle.isPresent() && obstacle.get().limit() == Impossible.Limit.ANKLE) {
+      SetupParameter p = yields.get();
+      String why = obstacle.get().reason();
+      while (obstacle.isPresent() && obstacle.get().limit() == Impossible.Limit.ANKLE && setup.get(p) + YIELD_STEP * p.step() <= p.allowed().max()) {
+        setup = setup.with(p, setup.get(p) + YIELD_STEP * p.step());
+        obstacle = obstacle(body, family, setup);
+      }
+      changes.add(p.label() + " " + inCoachUnits(p, setup.get(p)) + " instead of " + inCoachUnits(p, wished.get(p)) + ". " + why);
+    }
     if (obstacle.isEmpty()) {
-      return Optional.of(new Reach(wished, Optional.empty()));
+      return Optional.of(new Reach(setup, changes));
     }
     if (family.depth().isEmpty()) {
       return Optional.empty();
     }
     SetupParameter depth = family.depth().get();
-    double high = wished.get(depth);
+    double high = setup.get(depth);
     double low = depth.allowed().min();
-    if (obstacle(body, family, wished.with(depth, low)).isPresent()) {
+    if (obstacle(body, family, setup.with(depth, low)).isPresent()) {
       return Optional.empty();
     }
     while (high - low > 0.5) {
       double middle = 0.5 * (low + high);
-      if (obstacle(body, family, wished.with(depth, middle)).isEmpty()) {
+      if (obstacle(body, family, setup.with(depth, middle)).isEmpty()) {
         low = middle;
       } else {
         high = middle;
       }
     }
-    double reached = Math.floor(low);
-    String text = String.format(Locale.ROOT, "%s %.0f° instead of %.0f°: %s", depth.label(), reached, wished.get(depth), obstacle.get());
-    return Optional.of(new Reach(wished.with(depth, Math.max(reached, depth.allowed().min())), Optional.of(text)));
+    double reached = Math.max(Math.floor(low), depth.allowed().min());
+    changes.add(depth.label() + " " + inCoachUnits(depth, reached) + " instead of " + inCoachUnits(depth, setup.get(depth)) + ". " + obstacle.get().reason());
+    return Optional.of(new Reach(setup.with(depth, reached), changes));
   }
 
-  /** What stands in the way of the set-up on this body, in words; empty when nothing does. */
-  public static Optional<String> obstacle(Body body, Family family, Setup setup) {
+  /** What stands in the way of the set-up on this body; empty when nothing does. */
+  public static Optional<Impossible> obstacle(Body body, Family family, Setup setup) {
+    double mostTuck = family.depth().isPresent() ? MOST_TUCK : MOST_TUCK_FIXED_DEPTH;
     for (int k = POINTS - 1; k >= 0; k--) {
       PostureResult result = family.posture(body, setup, k / (POINTS - 1.0), TRIAL_KG);
       if (result instanceof Impossible impossible) {
-        return Optional.of(impossible.reason() + " Missing: " + impossible.missing() + ".");
+        return Optional.of(impossible);
       }
-      if (result instanceof Posture posture && posture.angle(Coordinate.LUMBAR_FLEXION) > MOST_TUCK) {
-        return Optional.of(String.format(Locale.ROOT, "below that the pelvis would tuck by more than %.0f°", Math.toDegrees(MOST_TUCK)));
+      if (result instanceof Posture posture && posture.angle(Coordinate.LUMBAR_FLEXION) > mostTuck) {
+        double tuck = Math.toDegrees(posture.angle(Coordinate.LUMBAR_FLEXION));
+        return Optional.of(new Impossible(Impossible.Limit.PELVIS, String.format(Locale.ROOT, "Deeper, the pelvis would tuck by more than %.0f°.", Math.toDegrees(mostTuck)), String.format(Locale.ROOT, "%.0f° of hip flexion", tuck)));
       }
     }
     return Optional.empty();
+  }
+
+  private static String inCoachUnits(SetupParameter p, double value) {
+    return switch (p.unit()) {
+      case "m" -> String.format(Locale.ROOT, "%.0f cm", 100 * value);
+      case "deg" -> String.format(Locale.ROOT, "%.0f°", value);
+      default -> String.format(Locale.ROOT, "%.2g %s", value, p.unit()).trim();
+    };
   }
 }

@@ -78,7 +78,7 @@ public final class CalfFamily implements Family {
               return Standing.legMassMoment(body, l.ankle, l.knee, l.hip, -ballFromMiddle) + body.upperMassKg() * upperX + loadKg * shoulderX;
             });
     if (lean.isEmpty()) {
-      return new Impossible("The body cannot be brought over the balls of the feet.", "less knee bend");
+      return new Impossible(Impossible.Limit.BALANCE, "The body cannot be brought over the balls of the feet.", "less knee bend");
     }
     Limb limb = limb(body, lean.get(), bend, dorsiflexion, ballAhead);
     p.foot(limb.ankle, limb.toe, limb.normal).leg(limb.knee, limb.hip).trunk(lean.get()).pressureAhead(ballFromMiddle);

@@ -71,7 +71,7 @@ public final class DeadliftFamily implements Family {
     double along = (l * l - body.trunkM() * body.trunkM() + d * d) / (2 * d);
     double square = l * l - along * along;
     if (!(square >= 0)) {
-      return new Impossible("These arms do not reach the bar from there.", "a higher bar, or more shin lean");
+      return new Impossible(Impossible.Limit.GEOMETRY, "These arms do not reach the bar from there.", "a higher bar, or more shin lean");
     }
     double away = Math.sqrt(square);
     Vec3 hip = new Vec3(knee.x() + (along * dx - away * dy) / d, knee.y() + (along * dy + away * dx) / d, body.hipHalfDistanceM());
@@ -85,7 +85,7 @@ public final class DeadliftFamily implements Family {
     double pressureX = massMoment / (body.massKg() + loadKg);
     double ahead0 = (pressureX - foot.middleX(body)) / foot.heading().x();
     if (ahead0 < -Segments.MIDDLE_FROM_HEEL * body.footM() || ahead0 > (1 - Segments.MIDDLE_FROM_HEEL) * body.footM()) {
-      return new Impossible(ahead0 < 0 ? "The weight would fall behind the heels." : "The bar would pull over the toes.", "another shin lean or shoulder place");
+      return new Impossible(Impossible.Limit.BALANCE, ahead0 < 0 ? "The weight would fall behind the heels." : "The bar would pull over the toes.", "another shin lean or shoulder place");
     }
     PostureBuilder p = new PostureBuilder(body, phase).foot(foot.ankle(), foot.toe(), foot.normal()).leg(knee, hip).trunk(lean).pressureAhead(ahead0);
     Standing.floorForce(p, body, 0, 0, setup.get(FOOT_SHEAR));

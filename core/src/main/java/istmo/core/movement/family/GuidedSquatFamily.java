@@ -78,17 +78,17 @@ public final class GuidedSquatFamily implements Family {
               return (Double.isNaN(s) ? -Math.PI / 2 : s) + angle - TOP;
             });
     if (top.isEmpty()) {
-      return new Impossible("With the feet there no leg position follows the track.", "move the feet, or change the trunk lean");
+      return new Impossible(Impossible.Limit.GEOMETRY, "With the feet there no leg position follows the track.", "move the feet, or change the trunk lean");
     }
     double thigh = top.get() + phase * (bottom - top.get());
     double lean = LegGeometry.follow(setup.rad(LEAN), thigh, bottom);
     double shank = shankOf.at(thigh);
     if (Double.isNaN(shank)) {
-      return new Impossible("With the feet there the shin cannot follow the track.", "move the feet, or change the trunk lean");
+      return new Impossible(Impossible.Limit.GEOMETRY, "With the feet there the shin cannot follow the track.", "move the feet, or change the trunk lean");
     }
     Optional<Vec3[]> leg = LegGeometry.standingLeg(body, foot, shank, thigh);
     if (leg.isEmpty()) {
-      return new Impossible("The stance is too wide for this thigh.", "a narrower stance, or toes further out");
+      return new Impossible(Impossible.Limit.GEOMETRY, "The stance is too wide for this thigh.", "a narrower stance, or toes further out");
     }
     Vec3 knee = leg.get()[0];
     Vec3 hip = leg.get()[1];
@@ -102,7 +102,7 @@ public final class GuidedSquatFamily implements Family {
     double pushPerKg = -(barAt.x() - pressureX) * Load.G / height;
     double horizontal = Math.abs(push + loadKg * pushPerKg);
     if (horizontal > MOST_FRICTION * (body.massKg() + loadKg) * Load.G) {
-      return new Impossible("The feet would slip away under the push of the track.", "feet nearer the track");
+      return new Impossible(Impossible.Limit.GEOMETRY, "The feet would slip away under the push of the track.", "feet nearer the track");
     }
     Standing.floorForce(p, body, -push / 2, -pushPerKg / 2, setup.get(FOOT_SHEAR));
     p.legWeights().upperWeight(Segments.UPPER_COM_HANDS_UP);

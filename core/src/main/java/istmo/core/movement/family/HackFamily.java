@@ -2,6 +2,7 @@ package istmo.core.movement.family;
 
 import static istmo.core.movement.Parameters.FOOT_SHEAR;
 import static istmo.core.movement.Parameters.KNEE_DEPTH;
+import static istmo.core.movement.Parameters.PLATE_GRIP;
 import static istmo.core.movement.Parameters.PRESSURE;
 import static istmo.core.movement.Parameters.SLED_MASS;
 import static istmo.core.movement.Parameters.STANCE;
@@ -10,6 +11,7 @@ import static istmo.core.movement.Parameters.TOE_OUT;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
+import istmo.core.movement.FreeContact;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.PostureBuilder;
@@ -25,7 +27,7 @@ import java.util.Set;
 
 /**
  * Hack squat: the back lies on a sled that runs along a straight rail, the feet stand on a fixed plate. The back pad carries only what is square to the rail,
- * so the force under the feet runs along the rail (closing assumption; docs/model.md, 5).
+ * so the force under the feet runs along the rail, give or take what friction under the foot and the pad hold together (docs/model.md, 5).
  */
 public final class HackFamily implements Family {
   static final SetupParameter RAIL =
@@ -45,7 +47,7 @@ public final class HackFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(FORWARD, STANCE.usually(0.35), TOE_OUT.usually(15), KNEE_DEPTH, RAIL, PLATE, SLED_MASS, PRESSURE, FOOT_SHEAR);
+    return List.of(FORWARD, STANCE.usually(0.35), TOE_OUT.usually(15), KNEE_DEPTH, RAIL, PLATE, SLED_MASS, PRESSURE, PLATE_GRIP, FOOT_SHEAR);
   }
 
   @Override
@@ -73,18 +75,19 @@ public final class HackFamily implements Family {
     double side = setup.get(STANCE) / 2 - body.hipHalfDistanceM();
     double square = reach * reach - setup.get(FORWARD) * setup.get(FORWARD) - side * side;
     if (!(square > 0)) {
-      return new Impossible("The feet are further out than the leg reaches at this knee bend.", "feet nearer the hips, or less knee bend");
+      return new Impossible(Impossible.Limit.GEOMETRY, "The feet are further out than the leg reaches at this knee bend.", "feet nearer the hips, or less knee bend");
     }
     Vec3 hip = up.times(Math.sqrt(square)).plus(body.hipHalfDistanceM(), Vec3.RIGHT);
     Vec3 ankle = ahead.times(setup.get(FORWARD)).plus(setup.get(STANCE) / 2, Vec3.RIGHT);
     Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, toe);
     if (knee.isEmpty()) {
-      return new Impossible("The leg does not reach.", "feet nearer the hips");
+      return new Impossible(Impossible.Limit.GEOMETRY, "The leg does not reach.", "feet nearer the hips");
     }
     PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, toe, normal).leg(knee.get(), hip).trunk(rail - Math.PI / 2).pressureAhead(setup.get(PRESSURE));
     double force = (body.massKg() + setup.get(SLED_MASS)) * Load.G * Math.sin(rail) / 2;
     double perKg = Load.G * Math.sin(rail) / 2;
     p.load(Load.force(Load.Segment.FOOT, p.pressure(), up.times(force), up.times(perKg)));
+    p.free(FreeContact.atFoot("push along the plate", p.pressure(), ahead, Vec3.ZERO, setup.get(PLATE_GRIP) * force, setup.get(PLATE_GRIP) * perKg));
     p.footGrip(setup.get(FOOT_SHEAR), force, perKg).legWeights().free(Stops.knee(kneeFlexion));
     Vec3 pad = ahead.times(-0.11);
     Vec3 plate = new Vec3(p.pressure().x(), p.pressure().y(), 0);

@@ -73,14 +73,14 @@ public final class HingeFamily implements Family {
                   - target;
             });
     if (shank.isEmpty()) {
-      return new Impossible("No shin angle brings bar and body over the feet.", "less trunk lean or more knee bend");
+      return new Impossible(Impossible.Limit.BALANCE, "No shin angle brings bar and body over the feet.", "less trunk lean or more knee bend");
     }
     Vec3[] leg = LegGeometry.standingLeg(body, foot, shank.get(), bend - shank.get()).orElseThrow();
     double shoulderX = leg[1].x() + body.trunkM() * Math.sin(lean);
     double barX = barX(middle, shoulderX, loadKg);
     double drop = body.armM() * body.armM() - (shoulderX - barX) * (shoulderX - barX);
     if (!(drop > 0)) {
-      return new Impossible("The arms do not reach the bar.", "less trunk lean");
+      return new Impossible(Impossible.Limit.GEOMETRY, "The arms do not reach the bar.", "less trunk lean");
     }
     Vec3 barAt = new Vec3(barX, leg[1].y() + body.trunkM() * Math.cos(lean) - Math.sqrt(drop), 0);
     PostureBuilder p = new PostureBuilder(body, phase).foot(foot.ankle(), foot.toe(), foot.normal()).leg(leg[0], leg[1]).trunk(lean).pressureAhead(setup.get(PRESSURE));

@@ -81,7 +81,7 @@ public final class KneeMachineFamily implements Family {
     double least = setup.rad(straight);
     double most = setup.rad(bent);
     if (!(most > least)) {
-      return new Impossible("The range is empty.", "a bent end beyond the straight end");
+      return new Impossible(Impossible.Limit.GEOMETRY, "The range is empty.", "a bent end beyond the straight end");
     }
     boolean extension = machine == Machine.LEG_EXTENSION;
     double share = extension ? phase : 1 - phase;

@@ -2,6 +2,7 @@ package istmo.core.movement.family;
 
 import static istmo.core.movement.Parameters.FOOT_SHEAR;
 import static istmo.core.movement.Parameters.KNEE_DEPTH;
+import static istmo.core.movement.Parameters.PLATE_GRIP;
 import static istmo.core.movement.Parameters.PRESSURE;
 import static istmo.core.movement.Parameters.SLED_MASS;
 import static istmo.core.movement.Parameters.STANCE;
@@ -36,9 +37,6 @@ public final class PressFamily implements Family {
   /** Knee flexion at the top: not locked (common practice). */
   private static final double TOP = Math.toRadians(20);
 
-  /** How far the push along the plate may differ from the input by itself, as a share of the main force (own estimate). */
-  private static final double PLATE_GRIP = 0.10;
-
   @Override
   public String id() {
     return "press";
@@ -46,7 +44,7 @@ public final class PressFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(HEIGHT, STANCE.usually(0.35), TOE_OUT.usually(15), KNEE_DEPTH.usually(105), BACK, RAIL, SLED_MASS, PRESSURE, PUSH, FOOT_SHEAR);
+    return List.of(HEIGHT, STANCE.usually(0.35), TOE_OUT.usually(15), KNEE_DEPTH.usually(105), BACK, RAIL, SLED_MASS, PRESSURE, PUSH, PLATE_GRIP, FOOT_SHEAR);
   }
 
   @Override
@@ -71,13 +69,13 @@ public final class PressFamily implements Family {
     double side = setup.get(STANCE) / 2 - body.hipHalfDistanceM();
     double square = reach * reach - setup.get(HEIGHT) * setup.get(HEIGHT) - side * side;
     if (!(square > 0)) {
-      return new Impossible("The feet are further up the plate than the leg reaches at this knee bend.", "feet lower, or less knee bend");
+      return new Impossible(Impossible.Limit.GEOMETRY, "The feet are further up the plate than the leg reaches at this knee bend.", "feet lower, or less knee bend");
     }
     Vec3 hip = new Vec3(0, 0, body.hipHalfDistanceM());
     Vec3 ankle = u.times(Math.sqrt(square)).plus(setup.get(HEIGHT), v).plus(setup.get(STANCE) / 2, Vec3.RIGHT);
     Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, toe);
     if (knee.isEmpty()) {
-      return new Impossible("The leg does not reach the plate.", "feet lower");
+      return new Impossible(Impossible.Limit.GEOMETRY, "The leg does not reach the plate.", "feet lower");
     }
     double back = setup.rad(BACK);
     Vec3 trunk = u.times(Math.cos(back)).plus(Math.sin(back), v);
@@ -86,7 +84,7 @@ public final class PressFamily implements Family {
     double force = setup.get(SLED_MASS) * Load.G * Math.sin(rail) / 2;
     double perKg = Load.G * Math.sin(rail) / 2;
     p.load(Load.force(Load.Segment.FOOT, p.pressure(), direction.times(force), direction.times(perKg)));
-    p.free(FreeContact.atFoot("push along the plate", p.pressure(), v, Vec3.ZERO, PLATE_GRIP * force, PLATE_GRIP * perKg));
+    p.free(FreeContact.atFoot("push along the plate", p.pressure(), v, Vec3.ZERO, setup.get(PLATE_GRIP) * force, setup.get(PLATE_GRIP) * perKg));
     p.footGrip(setup.get(FOOT_SHEAR), force, perKg).legWeights().free(Stops.knee(kneeFlexion));
     Vec3 plate = new Vec3(p.pressure().x(), p.pressure().y(), 0);
     Vec3 plateFoot = plate.plus(-plate.dot(v), v);

@@ -59,7 +59,7 @@ public final class SquatFamily implements Family {
     LegGeometry.Foot foot = LegGeometry.Foot.onFloor(body, setup.get(STANCE), setup.rad(TOE_OUT), setup.rad(WEDGE));
     Optional<Vec3[]> leg = LegGeometry.standingLeg(body, foot, shank, thigh);
     if (leg.isEmpty()) {
-      return new Impossible("The stance is too wide for this thigh.", "a narrower stance, or toes further out");
+      return new Impossible(Impossible.Limit.GEOMETRY, "The stance is too wide for this thigh.", "a narrower stance, or toes further out");
     }
     Vec3 knee = leg.get()[0];
     Vec3 hip = leg.get()[1];
@@ -91,6 +91,6 @@ public final class SquatFamily implements Family {
   }
 
   private static Impossible cannotBalance() {
-    return new Impossible("This build would fall backwards: no trunk lean brings the weight over the feet.", "more knee travel, a heel wedge, or less depth");
+    return new Impossible(Impossible.Limit.BALANCE, "This build would fall backwards: no trunk lean brings the weight over the feet.", "more knee travel, a heel wedge, or less depth");
   }
 }

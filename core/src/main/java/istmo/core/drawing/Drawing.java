@@ -1,0 +1,30 @@
+package istmo.core.drawing;
+
+import java.util.List;
+
+/**
+ * A technical figure as plain shapes in metres, to be painted by whoever has a brush. Side view: x forward, y up. Plan view: x along the feet, y to the right.
+ * Roles say what a shape is (thigh, bar, force, lever-knee ...); the painter decides colour and width.
+ */
+public record Drawing(List<Line> lines, List<Circle> circles, List<Lever> levers) {
+  public record Point(double x, double y) {}
+
+  /** An open or closed run of points. */
+  public record Line(String role, List<Point> points, boolean closed) {}
+
+  /** A circle of radius m. */
+  public record Circle(String role, Point centre, double radius) {}
+
+  /**
+   * A lever arm: the distance from a joint to the line of the force, square to it.
+   *
+   * @param metres its length
+   */
+  public record Lever(String joint, Point from, Point to, double metres) {}
+
+  public Drawing {
+    lines = List.copyOf(lines);
+    circles = List.copyOf(circles);
+    levers = List.copyOf(levers);
+  }
+}

@@ -1,0 +1,148 @@
+package istmo.core.drawing;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.body.Body;
+import istmo.core.drawing.Drawing.Circle;
+import istmo.core.drawing.Drawing.Lever;
+import istmo.core.drawing.Drawing.Line;
+import istmo.core.drawing.Drawing.Point;
+import istmo.core.movement.Load;
+import istmo.core.movement.Posture;
+import istmo.core.movement.Prop;
+import istmo.core.quantity.Vec3;
+import java.util.ArrayList;
+import java.util.List;
+
+/** The stage: one client at one point of the repetition, to scale, from the right side, and the feet from above. */
+public final class Stage {
+  private static final double HEAD_RADIUS = 0.075; // of stature: half the head's length, about
+  private static final double FOOT_WIDTH = 0.055; // of stature (Drillis and Contini 1966)
+  private static final double FORCE_LENGTH_M = 0.85;
+  private static final double PLATE_RADIUS_M = 0.225;
+
+  private Stage() {}
+
+  /** Side view at a load. The force line is that of the force under the foot, or of the roller on a knee machine. */
+  public static Drawing side(Body body, Posture posture, double loadKg) {
+    List<Line> lines = new ArrayList<>();
+    List<Circle> circles = new ArrayList<>();
+    List<Lever> levers = new ArrayList<>();
+    Posture.Points p = posture.points();
+    for (Prop prop : posture.props()) {
+      if (prop.kind().equals("bar")) {
+        circles.add(new Circle("bar", flat(prop.points().get(0)), PLATE_RADIUS_M));
+        circles.add(new Circle("bar-sleeve", flat(prop.points().get(0)), 0.025));
+      } else if (prop.points().size() == 1) {
+        circles.add(new Circle(prop.kind(), flat(prop.points().get(0)), prop.kind().equals("pivot") ? 0.02 : 0.045));
+      } else {
+        lines.add(new Line(prop.kind(), prop.points().stream().map(Stage::flat).toList(), prop.kind().equals("block")));
+      }
+    }
+    Vec3 trunk = p.shoulder().minus(new Vec3(p.hip().x(), p.hip().y(), 0)).unit();
+    lines.add(line("trunk", p.hip(), p.shoulder()));
+    lines.add(line("thigh", p.hip(), p.knee()));
+    lines.add(line("shank", p.knee(), p.ankle()));
+    lines.add(new Line("foot", List.of(flat(p.heel()), flat(p.toe()), flat(p.ankle())), true));
+    circles.add(new Circle("head", flat(p.shoulder().plus((HEAD_RADIUS + 0.045) * body.statureM(), trunk)), HEAD_RADIUS * body.statureM()));
+    circles.add(new Circle("joint-hip", flat(p.hip()), 0.022));
+    circles.add(new Circle("joint-knee", flat(p.knee()), 0.022));
+    circles.add(new Circle("joint-ankle", flat(p.ankle()), 0.018));
+
+    double[] force = footForce(posture, loadKg);
+    double size = Math.hypot(force[0], force[1]);
+    Vec3 from = p.pressure();
+    if (size < 1e-6) { // knee machine: the roller pushes square to the shank
+      Prop roller = posture.props().stream().filter(x -> x.kind().equals("roller")).findFirst().orElse(null);
+      if (roller == null) {
+        return new Drawing(lines, circles, levers);
+      }
+      from = roller.points().get(0);
+      Vec3 shank = p.knee().minus(p.ankle()).unit();
+      boolean bends = posture.loads().stream().anyMatch(l -> l.couplePerKg().z() < 0);
+      Vec3 push = shank.turnedAboutZ(bends ? Math.PI / 2 : -Math.PI / 2);
+      force = new double[] {push.x(), push.y()};
+      size = 1;
+    }
+    Vec3 direction = new Vec3(force[0] / size, force[1] / size, 0);
+    Vec3 start = new Vec3(from.x(), from.y(), 0);
+    lines.add(line("force", start, start.plus(FORCE_LENGTH_M, direction)));
+    if (posture.carried().contains(Coordinate.KNEE_FLEXION)) {
+      lever(levers, "knee", p.knee(), start, direction);
+    }
+    if (posture.carried().contains(Coordinate.HIP_FLEXION)) {
+      lever(levers, "hip", p.hip(), start, direction);
+    }
+    if (posture.carried().contains(Coordinate.ANKLE_DORSIFLEXION)) {
+      lever(levers, "ankle", p.ankle(), start, direction);
+    }
+    return new Drawing(lines, circles, levers);
+  }
+
+  /** Both feet from above, or square to the foot plate: x along the feet, y to the right. */
+  public static Drawing plan(Body body, Posture posture) {
+    List<Line> lines = new ArrayList<>();
+    List<Circle> circles = new ArrayList<>();
+    Posture.Points p = posture.points();
+    Vec3 toe = p.toe().minus(p.heel()).unit();
+    Vec3 along = new Vec3(toe.x(), toe.y(), 0);
+    along = along.norm() > 1e-6 ? along.unit() : Vec3.FORWARD;
+    double half = FOOT_WIDTH * body.statureM() / 2;
+    double length = body.footM();
+    for (int side : new int[] {1, -1}) {
+      Point heel = planPoint(p.heel(), along, side);
+      double cos = toe.dot(along);
+      double sin = toe.z() * side;
+      List<Point> outline = new ArrayList<>();
+      // a plain sole: round heel, narrow waist, broad ball, round toes (fractions of length and half width)
+      double[][] shape = {{0, 0.45}, {0.08, 0.62}, {0.35, 0.58}, {0.70, 1}, {0.88, 0.85}, {1, 0.4}, {1, -0.35}, {0.88, -0.8}, {0.68, -0.95}, {0.35, -0.75}, {0.08, -0.62}, {0, -0.45}};
+      for (double[] s : shape) {
+        double a = s[0] * length;
+        double b = -s[1] * half * side; // the big toe is on the inside
+        outline.add(new Point(heel.x() + a * cos - b * sin, heel.y() + a * sin + b * cos));
+      }
+      lines.add(new Line(side == 1 ? "foot-right" : "foot-left", outline, true));
+      circles.add(new Circle("pressure", planPoint(p.pressure(), along, side), 0.012));
+    }
+    for (Prop prop : posture.props()) {
+      if (prop.kind().equals("bar") && posture.points().heel().y() < 0.2) {
+        double x = prop.points().get(0).dot(along);
+        lines.add(new Line("bar-plan", List.of(new Point(x, -0.5), new Point(x, 0.5)), false));
+      }
+    }
+    return new Drawing(lines, circles, List.of());
+  }
+
+  private static Point planPoint(Vec3 v, Vec3 along, int side) {
+    return new Point(v.dot(along), side * v.z());
+  }
+
+  private static void lever(List<Lever> levers, String joint, Vec3 at, Vec3 start, Vec3 direction) {
+    Vec3 flatAt = new Vec3(at.x(), at.y(), 0);
+    Vec3 foot = start.plus(flatAt.minus(start).dot(direction), direction);
+    double length = foot.minus(flatAt).norm();
+    if (length > 0.005) {
+      levers.add(new Lever(joint, flat(flatAt), flat(foot), length));
+    }
+  }
+
+  private static double[] footForce(Posture posture, double loadKg) {
+    double x = 0;
+    double y = 0;
+    for (Load l : posture.loads()) {
+      boolean weight = l.forcePerKg().norm() == 0 && l.couplePerKg().norm() == 0;
+      if (l.on() == Load.Segment.FOOT && !weight) {
+        x += l.force().x() + loadKg * l.forcePerKg().x();
+        y += l.force().y() + loadKg * l.forcePerKg().y();
+      }
+    }
+    return new double[] {x, y};
+  }
+
+  private static Line line(String role, Vec3 a, Vec3 b) {
+    return new Line(role, List.of(flat(a), flat(b)), false);
+  }
+
+  private static Point flat(Vec3 v) {
+    return new Point(v.x(), v.y());
+  }
+}

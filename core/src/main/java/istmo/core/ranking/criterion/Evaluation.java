@@ -1,0 +1,56 @@
+package istmo.core.ranking.criterion;
+
+import istmo.core.body.Body;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Exercise;
+import istmo.core.mechanics.Analyser;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.AnalysisResult;
+import istmo.core.mechanics.CannotAnalyse;
+import istmo.core.mechanics.LoadRule;
+import istmo.core.movement.Reach;
+import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** What the mechanics says of one candidate on one body, in its usual set-up as deep as this body takes it. */
+public sealed interface Evaluation {
+  /**
+   * Computed and fit to be ranked.
+   *
+   * @param reach the set-up used, and what was changed for this body
+   * @param stimulus by region id
+   */
+  record Computed(Candidate candidate, Reach reach, Analysis analysis, Map<String, Double> stimulus) implements Evaluation {}
+
+  /** This body cannot take the posture. */
+  record OutOfReach(Candidate candidate, String reason) implements Evaluation {}
+
+  /** Computed, but it fails the face check of its kind of machine, so it is not shown in an order. */
+  record NotComputedWellEnough(Candidate candidate, String reason) implements Evaluation {}
+
+  /** Evaluates a candidate with a given analyser, which must be one for {@code body}. */
+  static Evaluation of(Body body, Analyser analyser, Candidate candidate, School school) {
+    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    Optional<Reach> reach = Reach.of(body, exercise.family(), candidate.usual(), candidate.yields());
+    if (reach.isEmpty()) {
+      return new OutOfReach(candidate, Reach.obstacle(body, exercise.family(), candidate.usual()).map(i -> i.reason() + " Missing: " + i.missing() + ".").orElse("Out of reach."));
+    }
+    AnalysisResult result = analyser.analyse(exercise.family(), reach.get().setup(), LoadRule.USUAL);
+    if (result instanceof CannotAnalyse cannot) {
+      return new OutOfReach(candidate, cannot.reason() + " Missing: " + cannot.missing() + ".");
+    }
+    Analysis analysis = (Analysis) result;
+    Map<String, Double> stimulus = Stimulus.byRegion(analysis, school);
+    if (!exercise.group().isEmpty()) {
+      List<String> misses = Stimulus.faceCheckMisses(stimulus, exercise.group());
+      if (!misses.isEmpty()) {
+        return new NotComputedWellEnough(candidate, "The model gives " + String.join(" and ", misses) + " more than half of what " + exercise.group() + " get; that is not believable for this machine.");
+      }
+    }
+    return new Computed(candidate, reach.get(), analysis, stimulus);
+  }
+}

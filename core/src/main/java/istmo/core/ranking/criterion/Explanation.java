@@ -1,0 +1,92 @@
+package istmo.core.ranking.criterion;
+
+import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.AnalysisPoint;
+import istmo.core.mechanics.Limiter;
+import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/** Sentences about an evaluation, made from its figures: what it does, where in the range, what gives out first, what it costs, how sure. */
+public final class Explanation {
+  private Explanation() {}
+
+  /**
+   * @param bestByRegion greatest stimulus of each region over all candidates of the brief
+   */
+  static List<String> why(Evaluation.Computed e, Aim aim, School school, Map<String, Double> bestByRegion, double modelError) {
+    List<String> sentences = new ArrayList<>();
+    List<String> does = new ArrayList<>();
+    List<Map.Entry<String, Integer>> aimed = aim.weights().entrySet().stream().sorted(Map.Entry.<String, Integer>comparingByValue().reversed().thenComparing(Map.Entry.comparingByKey())).toList();
+    for (Map.Entry<String, Integer> a : aimed) {
+      double share = e.stimulus().get(a.getKey()) / Math.max(1e-9, bestByRegion.get(a.getKey()));
+      does.add(String.format(Locale.ROOT, "%s %s", name(a.getKey()), share > 0.95 ? "about as much as anything here" : String.format(Locale.ROOT, "%.0f %% of the best here", 100 * share)));
+    }
+    if (!does.isEmpty()) {
+      sentences.add("Gives " + String.join("; ", does) + ".");
+      sentences.add(where(e, aimed.get(0).getKey(), school));
+    }
+    sentences.add(givesOut(e.analysis().limiters()));
+    e.reach().changes().forEach(text -> sentences.add("For this client: " + text));
+    e.analysis().notes().forEach(sentences::add);
+    sentences.add(String.format(Locale.ROOT, "Mechanics only, no study used. The model is trusted to about ±%.0f %% here.", 100 * (Math.exp(modelError) - 1)));
+    return sentences;
+  }
+
+  private static String where(Evaluation.Computed e, String regionId, School school) {
+    int muscle = Muscles.standard().indexOf(Regions.standard().get(regionId).muscleShares().keySet().iterator().next());
+    AnalysisPoint peak = e.analysis().points().stream().max(Comparator.comparingDouble(p -> Stimulus.tension(p, school, muscle))).orElseThrow();
+    String place = peak.phase() > 0.75 ? "near the bottom or start" : peak.phase() < 0.25 ? "near the top or end" : "in the middle";
+    double length = peak.fibreLength()[muscle];
+    String state = length > 1.1 ? "long" : length < 0.9 ? "short" : "near its best length";
+    return String.format(Locale.ROOT, "Counts most for the %s %s of the repetition, where it is %s (%.2f of its best length).", name(regionId), place, state, length);
+  }
+
+  /** What gives out first, as shares. */
+  static String givesOut(List<Limiter> limiters) {
+    Map<String, Double> byName = new java.util.LinkedHashMap<>();
+    for (Limiter l : limiters) {
+      byName.merge(limiterGroup(l.id()), l.share(), Double::sum);
+    }
+    List<String> parts = byName.entrySet().stream().sorted(Map.Entry.<String, Double>comparingByValue().reversed()).limit(3).filter(x -> x.getValue() >= 0.05).map(x -> String.format(Locale.ROOT, "%s %.0f %%", x.getKey(), 100 * x.getValue())).toList();
+    return "Gives out first: " + String.join(", ", parts) + ".";
+  }
+
+  /** Group by which limiters are named: the region's group, or lower back. */
+  public static String limiterGroup(String id) {
+    if (id.equals(Regions.LOWER_BACK)) {
+      return "lower back";
+    }
+    if (id.equals("ABDOMINALS")) {
+      return "abdominals";
+    }
+    return Regions.standard().has(id) ? Regions.standard().get(id).group() : Muscles.standard().get(id).label();
+  }
+
+  /** Coach's name of a region, or lower back. */
+  static String name(String regionId) {
+    if (regionId.equals(Regions.LOWER_BACK)) {
+      return "lower back";
+    }
+    Region r = Regions.standard().get(regionId);
+    return r.coachName();
+  }
+
+  static String costs(Evaluation.Computed e, double setUpMinutes) {
+    double back = backActivation(e.analysis());
+    String spine = back > 0.6 ? "heavy on the back" : back > 0.3 ? "some back" : "back spared";
+    return String.format(Locale.ROOT, "%s · %s min to set up", spine, setUpMinutes == Math.rint(setUpMinutes) ? String.valueOf((int) setUpMinutes) : String.valueOf(setUpMinutes));
+  }
+
+  /** Greatest activation of the lower back over the range at the working load. */
+  static double backActivation(Analysis a) {
+    return a.points().stream().mapToDouble(AnalysisPoint::backActivation).max().orElse(0);
+  }
+}

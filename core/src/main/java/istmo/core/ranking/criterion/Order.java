@@ -1,0 +1,33 @@
+package istmo.core.ranking.criterion;
+
+import istmo.core.ranking.Ranked;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The order for a brief.
+ *
+ * @param entries best first
+ * @param firstPick the one to do, and what decided it; empty when nothing is left
+ */
+public record Order(List<Entry> entries, List<Excluded> excluded, Optional<FirstPick> firstPick) {
+  /**
+   * One strip.
+   *
+   * @param why sentences generated from the figures
+   * @param costs what it costs, in a few words
+   */
+  public record Entry(Ranked ranked, Evaluation.Computed evaluation, List<String> why, String costs) {}
+
+  /** Why a candidate is not in the order. */
+  public enum Kind {
+    GYM,
+    PAIN,
+    BODY,
+    NOT_COMPUTED
+  }
+
+  public record Excluded(String candidateId, String name, Kind kind, String reason) {}
+
+  public record FirstPick(String candidateId, String decidedBy) {}
+}

@@ -1,0 +1,53 @@
+package istmo.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** Who may import whom in the core. What is not listed is not allowed. */
+@AnalyzeClasses(packages = "istmo.core", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+  @ArchTest
+  static final ArchRule plainJava =
+      noClasses().should().dependOnClassesThat().resideInAnyPackage("org.springframework..", "jakarta..", "javax..", "tools.jackson..", "com.fasterxml..", "java.sql..", "java.net..");
+
+  @ArchTest
+  static final ArchRule noCycles = slices().matching("istmo.core.(**)").should().beFreeOfCycles();
+
+  @ArchTest
+  static final ArchRule directions =
+      layeredArchitecture()
+          .consideringOnlyDependenciesInLayers()
+          .layer("quantity").definedBy("istmo.core.quantity")
+          .layer("resource").definedBy("istmo.core.resource")
+          .layer("anatomy").definedBy("istmo.core.anatomy")
+          .layer("body").definedBy("istmo.core.body")
+          .layer("equipment").definedBy("istmo.core.equipment")
+          .layer("movement").definedBy("istmo.core.movement")
+          .layer("family").definedBy("istmo.core.movement.family")
+          .layer("mechanics").definedBy("istmo.core.mechanics")
+          .layer("stimulus").definedBy("istmo.core.stimulus")
+          .layer("catalogue").definedBy("istmo.core.catalogue")
+          .layer("drawing").definedBy("istmo.core.drawing")
+          .layer("ranking").definedBy("istmo.core.ranking")
+          .layer("criterion").definedBy("istmo.core.ranking.criterion")
+          .layer("training").definedBy("istmo.core.training")
+          .whereLayer("quantity").mayNotAccessAnyLayer()
+          .whereLayer("resource").mayNotAccessAnyLayer()
+          .whereLayer("anatomy").mayOnlyAccessLayers("quantity", "resource")
+          .whereLayer("body").mayOnlyAccessLayers("quantity", "anatomy")
+          .whereLayer("equipment").mayOnlyAccessLayers("quantity", "resource")
+          .whereLayer("movement").mayOnlyAccessLayers("quantity", "anatomy", "body", "equipment")
+          .whereLayer("family").mayOnlyAccessLayers("quantity", "anatomy", "body", "equipment", "movement")
+          .whereLayer("mechanics").mayOnlyAccessLayers("quantity", "anatomy", "body", "movement")
+          .whereLayer("stimulus").mayOnlyAccessLayers("quantity", "anatomy", "mechanics")
+          .whereLayer("catalogue").mayOnlyAccessLayers("quantity", "resource", "body", "equipment", "movement", "family")
+          .whereLayer("drawing").mayOnlyAccessLayers("quantity", "anatomy", "body", "movement", "mechanics")
+          .whereLayer("ranking").mayOnlyAccessLayers("quantity")
+          .whereLayer("training").mayOnlyAccessLayers("quantity", "movement", "stimulus");
+}

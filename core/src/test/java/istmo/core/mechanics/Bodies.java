@@ -1,0 +1,34 @@
+package istmo.core.mechanics;
+
+import istmo.core.body.Body;
+import istmo.core.body.Sex;
+import istmo.core.movement.Family;
+import istmo.core.movement.Posture;
+import istmo.core.movement.Setup;
+import istmo.core.movement.family.Families;
+import java.util.Map;
+
+/** Bodies and short cuts for tests. */
+public final class Bodies {
+  public static final Body MAN = Body.estimated(1.78, 80, Sex.MALE);
+  public static final Body WOMAN = Body.estimated(1.65, 62, Sex.FEMALE);
+
+  private Bodies() {}
+
+  public static Setup setup(String family, Map<String, Double> changes) {
+    return Setup.of(Families.get(family).parameters(), changes);
+  }
+
+  public static Posture posture(Body body, String family, Map<String, Double> changes, double phase, double load) {
+    Family f = Families.get(family);
+    return (Posture) f.posture(body, setup(family, changes), phase, load);
+  }
+
+  public static Analysis analysis(Body body, String family, Map<String, Double> changes) {
+    AnalysisResult r = new Analyser(body).analyse(Families.get(family), setup(family, changes), LoadRule.USUAL);
+    if (r instanceof CannotAnalyse c) {
+      throw new AssertionError(family + " " + changes + ": " + c);
+    }
+    return (Analysis) r;
+  }
+}

@@ -1,0 +1,225 @@
+package istmo.core.mechanics;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
+
+import istmo.core.body.Body;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.movement.Posture;
+import istmo.core.movement.PostureResult;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.ojalgo.optimisation.Expression;
+import org.ojalgo.optimisation.ExpressionsBasedModel;
+import org.ojalgo.optimisation.Optimisation;
+import org.ojalgo.optimisation.Variable;
+
+/** The tailored solvers against a general-purpose optimiser (ojAlgo): same optimum. */
+class SolverTest {
+  private static final Body BODY = Bodies.MAN;
+
+  static Stream<Object[]> postures() {
+    List<Object[]> list = new ArrayList<>();
+    for (Candidate c : Catalogue.standard().candidates()) {
+      for (double phase : new double[] {0.1, 0.6, 1}) {
+        PostureResult p = Catalogue.standard().exerciseOf(c).family().posture(BODY, c.usual(), phase, 60);
+        if (p instanceof Posture posture) {
+          list.add(new Object[] {c.id(), posture});
+        }
+      }
+    }
+    return list.stream();
+  }
+
+  @ParameterizedTest(name = "{0}")
+  @MethodSource("postures")
+  void theStrengthLimitIsThatOfAGeneralLinearProgramme(String id, Posture posture) {
+    Equilibrium eq = new Equilibrium(BODY, new Musculature(BODY));
+    eq.set(posture);
+    StrengthLimit limit = new StrengthLimit(eq);
+    boolean solved = limit.solve();
+
+    ExpressionsBasedModel model = new ExpressionsBasedModel();
+    List<Variable> x = new ArrayList<>();
+    for (int j = 0; j < eq.columns; j++) {
+      Variable v = model.newVariable("x" + j);
+      if (j < eq.muscles + 2) {
+        v.lower(0).upper(1);
+      } else if (j == eq.muscles + 2) {
+        v.lower(-eq.rotationReserve()).upper(eq.rotationReserve());
+      }
+      x.add(v);
+    }
+    Variable w = model.newVariable("W").lower(StrengthLimit.LOWEST_KG).upper(StrengthLimit.HIGHEST_KG).weight(1);
+    for (int r = 0; r < eq.rows; r++) {
+      Expression row = model.newExpression("row" + r).level(eq.b0[r]);
+      for (int j = 0; j < eq.columns; j++) {
+        row.set(x.get(j), eq.a[r][j]);
+      }
+      row.set(w, -eq.b1[r]);
+    }
+    for (int f = 0; f < eq.free; f++) {
+      Variable v = x.get(eq.muscles + Equilibrium.SOURCES + f);
+      model.newExpression("up" + f).upper(eq.freeBound[f]).set(v, 1).set(w, -eq.freeBoundPerKg[f]);
+      if (eq.freeOneSided[f]) {
+        v.lower(0);
+      } else {
+        model.newExpression("down" + f).lower(-eq.freeBound[f]).set(v, 1).set(w, eq.freeBoundPerKg[f]);
+      }
+    }
+    Optimisation.Result result = model.maximise();
+    assertThat(solved).isEqualTo(result.getState().isFeasible());
+    if (solved) {
+      assertThat(limit.limitKg()).isCloseTo(result.getValue(), within(1e-6 * Math.max(1, Math.abs(result.getValue()))));
+    }
+  }
+
+  /** Sensitivities against a rerun with one muscle a little stronger. */
+  @Test
+  void limiterSensitivitiesAreDerivatives() {
+    Posture posture = Bodies.posture(BODY, "press", java.util.Map.of("kneeDepth", 85.0), 1, 100);
+    Equilibrium eq = new Equilibrium(BODY, new Musculature(BODY));
+    eq.set(posture);
+    StrengthLimit limit = new StrengthLimit(eq);
+    assertThat(limit.solve()).isTrue();
+    double base = limit.limitKg();
+    double[] sensitivity = new double[eq.muscles];
+    for (int j = 0; j < eq.muscles; j++) {
+      sensitivity[j] = limit.sensitivity(j);
+    }
+    double h = 1e-5;
+    for (int j = 0; j < eq.muscles; j++) {
+      eq.set(posture);
+      for (int r = 0; r < eq.rows; r++) {
+        eq.a[r][j] *= 1 + h;
+      }
+      limit.solve();
+      assertThat(sensitivity[j]).as("muscle %d", j).isCloseTo((limit.limitKg() - base) / h, within(0.01));
+    }
+  }
+
+  /** The cubic price by sequential quadratic programmes of the general optimiser, to convergence. Residual and free contacts are variables there too, so it is the same problem. */
+  @ParameterizedTest(name = "{0}")
+  @MethodSource("postures")
+  void loadSharingIsTheOptimumOfAGeneralQuadraticProgramme(String id, Posture posture) {
+    Equilibrium eq = new Equilibrium(BODY, new Musculature(BODY));
+    eq.set(posture);
+    StrengthLimit limit = new StrengthLimit(eq);
+    assumeTrue(limit.solve() && limit.limitKg() > 0, "no load can be held at this posture under the trial load");
+    double load = Math.min(150, 0.75 * limit.limitKg());
+    LoadSharing sharing = new LoadSharing(eq);
+    sharing.solve(load);
+
+    double[] x = new double[eq.columns];
+    for (int j = 0; j < eq.muscles + 2; j++) {
+      x[j] = 0.3;
+    }
+    double step = Double.MAX_VALUE;
+    for (int round = 0; round < 60 && step > 1e-9; round++) {
+      double[] next = quadraticStep(eq, load, x);
+      step = 0;
+      for (int j = 0; j < eq.columns; j++) {
+        step = Math.max(step, Math.abs(next[j] - x[j]) / (j < eq.muscles + 2 ? 1 : 1000));
+      }
+      x = next;
+    }
+    // compare the price of the whole: the optimum, not one of several equal answers
+    assertThat(price(eq, load, sharing)).isCloseTo(price(eq, load, x), within(1e-6 * Math.max(1, price(eq, load, x))));
+    for (int j = 0; j < eq.muscles + 2; j++) {
+      assertThat(sharing.value(j)).as("column %d", j).isCloseTo(x[j], within(2e-4));
+    }
+  }
+
+  private static double[] quadraticStep(Equilibrium eq, double load, double[] x) {
+    ExpressionsBasedModel model = new ExpressionsBasedModel();
+    model.options.solution = org.ojalgo.type.context.NumberContext.of(14, 14);
+    List<Variable> v = new ArrayList<>();
+    Expression cost = model.newExpression("cost").weight(1);
+    for (int j = 0; j < eq.columns; j++) {
+      Variable a = model.newVariable("x" + j);
+      double lower;
+      double upper;
+      double hessian;
+      double gradient;
+      if (j < eq.muscles + 2) {
+        double w = eq.weight[j] * LoadSharing.WEIGHT_SCALE;
+        lower = 0;
+        upper = 1;
+        hessian = w * (2 * x[j] + LoadSharing.SMOOTHING);
+        gradient = w * (x[j] * x[j] + LoadSharing.SMOOTHING * x[j]);
+      } else {
+        double bound = bound(eq, load, j);
+        lower = oneSided(eq, j) ? 0 : -bound;
+        upper = bound;
+        hessian = contactWeight(eq, j) / Math.max(1e-12, bound * bound);
+        gradient = hessian * x[j];
+      }
+      a.lower(lower).upper(upper);
+      cost.set(a, a, 0.5 * hessian);
+      cost.set(a, gradient - hessian * x[j]);
+      v.add(a);
+    }
+    for (int r = 0; r < eq.rows; r++) {
+      Variable s = model.newVariable("s" + r);
+      cost.set(s, s, 0.5 / LoadSharing.RHO);
+      Expression row = model.newExpression("row" + r).level(eq.b0[r] + load * eq.b1[r]);
+      for (int j = 0; j < eq.columns; j++) {
+        row.set(v.get(j), eq.a[r][j]);
+      }
+      row.set(s, 1);
+    }
+    Optimisation.Result result = model.minimise();
+    assertThat(result.getState().isFeasible()).isTrue();
+    double[] next = new double[eq.columns];
+    for (int j = 0; j < eq.columns; j++) {
+      next[j] = result.doubleValue(j);
+    }
+    return next;
+  }
+
+  private static boolean oneSided(Equilibrium eq, int j) {
+    return j >= eq.muscles + Equilibrium.SOURCES && eq.freeOneSided[j - eq.muscles - Equilibrium.SOURCES];
+  }
+
+  private static double bound(Equilibrium eq, double load, int j) {
+    return j == eq.muscles + 2 ? eq.rotationReserve() : eq.freeBoundAt(j - eq.muscles - Equilibrium.SOURCES, load);
+  }
+
+  private static double contactWeight(Equilibrium eq, int j) {
+    return j == eq.muscles + 2 ? eq.weight[j] * LoadSharing.WEIGHT_SCALE : LoadSharing.CONTACT_WEIGHT;
+  }
+
+  private static double price(Equilibrium eq, double load, LoadSharing s) {
+    double[] x = new double[eq.columns];
+    for (int j = 0; j < eq.columns; j++) {
+      x[j] = s.value(j);
+    }
+    return price(eq, load, x);
+  }
+
+  private static double price(Equilibrium eq, double load, double[] x) {
+    double sum = 0;
+    for (int j = 0; j < eq.columns; j++) {
+      if (j < eq.muscles + 2) {
+        sum += eq.weight[j] * LoadSharing.WEIGHT_SCALE * (x[j] * x[j] * x[j] / 3 + LoadSharing.SMOOTHING * x[j] * x[j] / 2);
+      } else {
+        double bound = bound(eq, load, j);
+        sum += bound > 0 ? 0.5 * contactWeight(eq, j) * x[j] * x[j] / bound / bound : 0;
+      }
+    }
+    for (int r = 0; r < eq.rows; r++) {
+      double rest = eq.b0[r] + load * eq.b1[r];
+      for (int j = 0; j < eq.columns; j++) {
+        rest -= eq.a[r][j] * x[j];
+      }
+      sum += rest * rest / 2 / LoadSharing.RHO;
+    }
+    return sum;
+  }
+}

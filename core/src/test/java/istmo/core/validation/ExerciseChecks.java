@@ -1,0 +1,229 @@
+package istmo.core.validation;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.Muscles;
+import istmo.core.body.Body;
+import istmo.core.body.Intake;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Exercise;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.AnalysisPoint;
+import istmo.core.mechanics.Bodies;
+import istmo.core.movement.Load;
+import istmo.core.movement.Posture;
+import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.mechanics.Analyser;
+import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/** What exercises and set-ups do, against published findings and facts of the trade. Directions, not sizes, unless a number is published. */
+final class ExerciseChecks {
+  private static final Body MAN = Bodies.MAN;
+  private static final String PRACTICE = "common practice";
+
+  private ExerciseChecks() {}
+
+  static List<Row> rows() {
+    List<Row> rows = new ArrayList<>();
+    squats(rows);
+    tracks(rows);
+    presses(rows);
+    hinges(rows);
+    machines(rows);
+    return rows;
+  }
+
+  private static void squats(List<Row> rows) {
+    // load = body mass, as in the study
+    Posture free = Bodies.posture(MAN, "squat", Map.of("kneeTravel", 0.95, "depth", 90.0), 1, MAN.massKg());
+    Posture held = Bodies.posture(MAN, "squat", Map.of("kneeTravel", 0.35, "depth", 90.0), 1, MAN.massKg());
+    String fry = "Fry et al. 2003, load = body mass";
+    rows.add(Row.more("C066", "knee moment, knees free against held back (N m, both legs)", fry, 2 * knee(free, 80), 2 * knee(held, 80)));
+    rows.add(Row.more("C067", "hip moment, knees held back against free", fry, 2 * hip(held, 80), 2 * hip(free, 80)));
+    rows.add(Row.within("C066", "knee moment, knees free (both legs; the study's pair does not add up to a balanced posture with its hip moment)", fry, 100, 200, 2 * knee(free, 80), "N m"));
+    String statics = "Fuglsang et al. 2017; Sato et al. 2012; statics";
+    Posture flat = Bodies.posture(MAN, "squat", Map.of("depth", 90.0), 1, 70);
+    Posture wedge = Bodies.posture(MAN, "squat", Map.of("depth", 90.0, "wedge", 10.0), 1, 70);
+    rows.add(Row.more("C102", "trunk lean, flat against heel wedge (°)", statics, lean(flat), lean(wedge)));
+    rows.add(Row.more("C102", "knee moment over hip moment, heel wedge against flat", statics, knee(wedge, 70) / hip(wedge, 70), knee(flat, 70) / hip(flat, 70)));
+    Body longThigh = MAN.withThighFactor(Intake.Thigh.LONG.factor());
+    Body shortThigh = MAN.withThighFactor(Intake.Thigh.SHORT.factor());
+    Posture onLong = Bodies.posture(longThigh, "squat", Map.of("depth", 90.0), 1, 70);
+    Posture onShort = Bodies.posture(shortThigh, "squat", Map.of("depth", 90.0), 1, 70);
+    rows.add(Row.more("C102", "trunk lean, long thigh against short (°)", statics, lean(onLong), lean(onShort)));
+    Posture stiff = Bodies.posture(MAN.withDorsiflexionLimit(Intake.Ankle.STIFF.dorsiflexionRad()), "squat", Map.of("depth", 90.0), 1, 70);
+    rows.add(Row.more("C102", "trunk lean, stiff ankle against usual (°)", statics, lean(stiff), lean(flat)));
+    Posture low = Bodies.posture(MAN, "squat", Map.of("depth", 90.0, "bar", 1.0, "kneeTravel", 0.75), 1, 70);
+    rows.add(Row.more("C102", "trunk lean, low bar against high (°; with the knee travel that lifters choose)", statics, lean(low), lean(flat)));
+    Posture lowSame = Bodies.posture(MAN, "squat", Map.of("depth", 90.0, "bar", 1.0), 1, 70);
+    rows.add(Row.alike("", "knee moment, low bar against high at the same knee travel: the bar's place alone changes only the lean", statics, knee(lowSame, 70), knee(flat, 70)));
+
+    Map<String, Double> deep = stimulus("squat", Map.of("depth", 95.0));
+    Map<String, Double> half = stimulus("squat", Map.of("depth", 62.0));
+    String kubo = "Kubo et al. 2019, ten weeks, MRI";
+    rows.add(Row.more("C101", "gluteus maximus, deep squat against half", kubo, gmax(deep), gmax(half)));
+    rows.add(Row.more("C101", "adductors, deep squat against half", kubo, adductors(deep), adductors(half)));
+    rows.add(Row.alike("C101", "quadriceps, deep squat against half", kubo, vasti(deep), vasti(half)));
+    rows.add(Row.within("C101", "vasti over rectus femoris in the deep squat (the study saw no growth of rectus femoris)", kubo, 2, 99, vasti(deep) / deep.get("RF"), ""));
+    rows.add(Row.within("C101", "vasti over hamstrings in the deep squat (the study saw no growth of hamstrings)", kubo, 2, 99, vasti(deep) / hamstrings(deep), ""));
+    Map<String, Double> narrow = stimulus("squat", Map.of("depth", 85.0, "stance", 0.32, "toeOut", 10.0));
+    Map<String, Double> wide = stimulus("squat", Map.of("depth", 85.0, "stance", 0.58, "toeOut", 25.0));
+    String paoli = "McCaw and Melrose 1999; Paoli et al. 2009 (EMG)";
+    rows.add(Row.alike("C100", "vastus lateralis over medialis, wide stance against narrow", paoli, wide.get("VL") / wide.get("VM"), narrow.get("VL") / narrow.get("VM")));
+    rows.add(Row.more("C100", "adductor longus, wide stance against narrow (hangs on the sideways grip of the foot)", paoli, wide.get("AL"), narrow.get("AL")));
+    rows.add(Row.more("C100", "gluteus maximus, wide stance against narrow", paoli, gmax(wide), gmax(narrow)));
+    Posture front = Bodies.posture(MAN, "squat", Map.of("depth", 90.0, "bar", 2.0, "kneeTravel", 1.0), 1, 60);
+    Posture back = Bodies.posture(MAN, "squat", Map.of("depth", 90.0), 1, 80);
+    rows.add(Row.more("C072", "knee moment, back squat against front at equal effort (front about three quarters of the load)", "Gullett et al. 2009", knee(back, 80), knee(front, 60)));
+  }
+
+  private static void tracks(List<Row> rows) {
+    String statics = "free body of a bar on a track (statics)";
+    Posture under = Bodies.posture(MAN, "guided-squat", Map.of("depth", 85.0, "lean", 36.0), 1, 70);
+    Posture upright = Bodies.posture(MAN, "guided-squat", Map.of("depth", 85.0, "feetForward", 0.22, "lean", 12.0), 1, 70);
+    Posture back = Bodies.posture(MAN, "guided-squat", Map.of("depth", 85.0, "feetForward", 0.22, "lean", 36.0), 1, 70);
+    rows.add(Row.more("C103", "knee moment, feet forward and trunk upright against feet under the bar", statics, knee(upright, 70), knee(under, 70)));
+    rows.add(Row.more("C103", "hip moment, feet under the bar against feet forward and trunk upright", statics, hip(under, 70), hip(upright, 70)));
+    rows.add(Row.more("C103", "hip moment, feet forward with the free squat's lean against feet under the bar", statics, hip(back, 70), hip(under, 70)));
+  }
+
+  private static void presses(List<Row> rows) {
+    Posture p = Bodies.posture(MAN, "press", Map.of("kneeDepth", 80.0, "sledMass", 0.0), 0.5, 100);
+    Load foot = p.loads().get(0);
+    rows.add(Row.within("C088", "force along a 45° rail for 100 kg, both feet", "Newtonian statics", 693.2, 693.7, 2 * foot.forcePerKg().norm() * 100, "N"));
+    rows.add(Row.within("T11", "hip angle of the leg press at the start, knees nearly straight", PRACTICE, 80, 100, 180 - Math.toDegrees(Bodies.posture(MAN, "press", Map.of("kneeDepth", 80.0), 0, 100).angle(Coordinate.HIP_FLEXION)), "°"));
+    Analysis high = Bodies.analysis(MAN, "press", Map.of("footHeight", 0.28, "kneeDepth", 75.0));
+    Analysis low = Bodies.analysis(MAN, "press", Map.of("footHeight", 0.10, "kneeDepth", 75.0));
+    rows.add(Row.more("NOTES", "hip over knee moment on the press, feet high against low", "statics; EMG agrees for gluteus maximus and rectus femoris", ratio(high), ratio(low)));
+    Map<String, Double> h = Stimulus.byRegion(high, School.STRETCH);
+    Map<String, Double> l = Stimulus.byRegion(low, School.STRETCH);
+    rows.add(Row.more("T", "gluteus maximus, feet high against low at the same knee bend", PRACTICE, gmax(h), gmax(l)));
+    rows.add(Row.more("T", "rectus femoris, feet low against high at the same knee bend", PRACTICE, l.get("RF"), h.get("RF")));
+    Evaluation usual = evaluate(MAN, "leg-press/low");
+    Evaluation stiff = evaluate(MAN.withDorsiflexionLimit(Intake.Ankle.STIFF.dorsiflexionRad()), "leg-press/low");
+    rows.add(Row.more("T12", "lowest foot place on the press follows from the ankle: stiff against usual (cm)", PRACTICE, height(stiff), height(usual)));
+  }
+
+  private static void hinges(List<Row> rows) {
+    Posture straighter = atHipFlexion("hinge", Map.of("kneeBend", 10.0), 90);
+    Posture bent = atHipFlexion("hinge", Map.of("kneeBend", 35.0), 90);
+    rows.add(Row.within("C106", "biceps femoris at 90° of hip flexion: fibre length gained with the knee at 10° instead of 35°, optimal lengths", "statics; RDL EMG", 0.02, 0.5, fibre(straighter, "BFL") - fibre(bent, "BFL"), ""));
+    rows.add(Row.more("C106", "knee flexor moment in the Romanian deadlift, straighter knee against more bent", "statics", -knee(straighter, 70), -knee(bent, 70)));
+    Posture bottom = Bodies.posture(MAN, "hinge", Map.of(), 1, 80);
+    double bar = bottom.props().get(0).points().get(0).y() - bottom.points().knee().y();
+    rows.add(Row.within("T08", "bar at the turning point, above the knee joint (just below the knee)", PRACTICE, -15, 2, 100 * bar, "cm"));
+    Analysis rdl = Bodies.analysis(MAN, "hinge", Map.of());
+    Analysis squat = Bodies.analysis(MAN, "squat", Map.of("depth", 90.0));
+    rows.add(Row.more("NOTES", "hamstrings, Romanian deadlift against squat", "EMG, several; " + PRACTICE, hamstrings(Stimulus.byRegion(rdl, School.STRETCH)), hamstrings(Stimulus.byRegion(squat, School.STRETCH))));
+    rows.add(Row.more("NOTES", "vasti, squat against Romanian deadlift", PRACTICE, vasti(Stimulus.byRegion(squat, School.STRETCH)), vasti(Stimulus.byRegion(rdl, School.STRETCH))));
+    rows.add(Row.within("C095", "moment about L5/S1 in the Romanian deadlift at 75 % of the limit", "trunk-strength literature, capacity 150 to 350", 150, 350, rdl.points().get(20).suppliedNm(Coordinate.LUMBAR_FLEXION) * -1, "N m"));
+  }
+
+  private static void machines(List<Row> rows) {
+    Analysis seated = Bodies.analysis(MAN, "seated-curl", Map.of());
+    Analysis lying = Bodies.analysis(MAN, "lying-curl", Map.of());
+    Map<String, Double> s = Stimulus.byRegion(seated, School.STRETCH);
+    Map<String, Double> l = Stimulus.byRegion(lying, School.STRETCH);
+    String maeo = "Maeo et al. 2021, twelve weeks, MRI";
+    rows.add(Row.more("T30", "semimembranosus length at the start, seated against lying", PRACTICE, seated.points().get(20).fibreLength()[index("SM")], lying.points().get(20).fibreLength()[index("SM")]));
+    rows.add(Row.more("C108", "two-joint hamstrings, seated curl against lying (14 against 9 % growth of all)", maeo, (s.get("BFL") + s.get("ST") + s.get("SM")) / 3, (l.get("BFL") + l.get("ST") + l.get("SM")) / 3));
+    rows.add(Row.alike("C108", "biceps femoris short head, seated against lying", maeo, s.get("BFS"), l.get("BFS")));
+    Map<String, Double> upright = stimulus("leg-extension", Map.of());
+    Map<String, Double> reclined = stimulus("leg-extension", Map.of("hipAngle", 40.0));
+    rows.add(Row.more("T", "rectus femoris, leg extension leaned back against upright", PRACTICE, reclined.get("RF"), upright.get("RF")));
+    rows.add(Row.alike("T", "vasti, leg extension leaned back against upright", PRACTICE, vasti(reclined), vasti(upright)));
+    Map<String, Double> squat = stimulus("squat", Map.of("depth", 90.0));
+    rows.add(Row.more("NOTES", "rectus femoris, leg extension leaned back against squat", "Kubo et al. 2019 saw none in squats; " + PRACTICE, reclined.get("RF"), squat.get("RF")));
+    Map<String, Double> standing = stimulus("standing-calf", Map.of());
+    Map<String, Double> seatedCalf = stimulus("seated-calf", Map.of());
+    rows.add(Row.more("T", "gastrocnemius, straight-knee calf raise against seated", "Kinoshita et al. 2023 (MRI, from memory); " + PRACTICE, standing.get("GASM"), seatedCalf.get("GASM")));
+    rows.add(Row.alike("T", "soleus, straight-knee calf raise against seated", "Kinoshita et al. 2023 (MRI, from memory)", standing.get("SOL"), seatedCalf.get("SOL")));
+    for (Exercise x : Catalogue.standard().exercises()) {
+      if (!x.group().isEmpty()) {
+        Map<String, Double> byRegion = Stimulus.byRegion(((Evaluation.Computed) evaluate(MAN, x.candidates().get(0).id())).analysis(), School.STRETCH);
+        Map<String, Double> groups = Stimulus.byGroup(byRegion);
+        double next = groups.entrySet().stream().filter(e -> !e.getKey().equals(x.group())).mapToDouble(Map.Entry::getValue).max().orElse(0);
+        rows.add(Row.holds("face", x.name() + ": " + x.group() + " get at least twice any other group", PRACTICE, "≥ 2", String.format(Locale.ROOT, "%.1f", groups.get(x.group()) / next), Stimulus.faceCheckMisses(byRegion, x.group()).isEmpty()));
+      }
+    }
+  }
+
+  private static Evaluation evaluate(Body body, String candidate) {
+    return Evaluation.of(body, new Analyser(body), Catalogue.standard().candidate(candidate), School.STRETCH);
+  }
+
+  private static double height(Evaluation e) {
+    return 100 * ((Evaluation.Computed) e).reach().setup().values().get("footHeight");
+  }
+
+  /** The point of a repetition at which the hip is nearest to a flexion. */
+  private static Posture atHipFlexion(String family, Map<String, Double> changes, double deg) {
+    Posture best = null;
+    for (int k = 0; k <= 200; k++) {
+      Posture p = Bodies.posture(MAN, family, changes, k / 200.0, 70);
+      if (best == null || Math.abs(p.angle(Coordinate.HIP_FLEXION) - Math.toRadians(deg)) < Math.abs(best.angle(Coordinate.HIP_FLEXION) - Math.toRadians(deg))) {
+        best = p;
+      }
+    }
+    return best;
+  }
+
+  private static double fibre(Posture p, String muscle) {
+    istmo.core.mechanics.Musculature m = new istmo.core.mechanics.Musculature(MAN);
+    m.at(p.angles());
+    return m.length(index(muscle));
+  }
+
+  private static int index(String muscle) {
+    return Muscles.standard().indexOf(muscle);
+  }
+
+  private static Map<String, Double> stimulus(String family, Map<String, Double> changes) {
+    return Stimulus.byRegion(Bodies.analysis(MAN, family, changes), School.STRETCH);
+  }
+
+  /** Knee extension moment of one leg, N m. */
+  private static double knee(Posture p, double load) {
+    return moment(p, Coordinate.KNEE_FLEXION, load);
+  }
+
+  private static double hip(Posture p, double load) {
+    return moment(p, Coordinate.HIP_FLEXION, load);
+  }
+
+  private static double moment(Posture p, Coordinate c, double load) {
+    istmo.core.mechanics.Equilibrium eq = new istmo.core.mechanics.Equilibrium(MAN, new istmo.core.mechanics.Musculature(MAN));
+    eq.set(p);
+    return eq.externalNm(c, load);
+  }
+
+  private static double ratio(Analysis a) {
+    AnalysisPoint p = a.points().get(a.points().size() - 1);
+    return p.suppliedNm(Coordinate.HIP_FLEXION) / p.suppliedNm(Coordinate.KNEE_FLEXION);
+  }
+
+  private static double lean(Posture p) {
+    return Math.toDegrees(p.trunkLeanRad());
+  }
+
+  private static double gmax(Map<String, Double> s) {
+    return (s.get("GMAXU") + s.get("GMAXM") + s.get("GMAXL")) / 3;
+  }
+
+  private static double vasti(Map<String, Double> s) {
+    return (s.get("VL") + s.get("VM") + s.get("VI")) / 3;
+  }
+
+  private static double hamstrings(Map<String, Double> s) {
+    return (s.get("BFL") + s.get("BFS") + s.get("ST") + s.get("SM")) / 4;
+  }
+
+  private static double adductors(Map<String, Double> s) {
+    return (s.get("AL") + s.get("AB") + s.get("GRA") + s.get("AMA") + s.get("AMI")) / 5;
+  }
+
+}
