@@ -15,7 +15,7 @@ import java.util.List;
 
 /** The stage: one client at one point of the repetition, to scale, from the right side, and the feet from above. */
 public final class Stage {
-  private static final double HEAD_RADIUS = 0.075; // of stature: half the head's length, about
+  private static final double HEAD_RADIUS = 0.06; // of stature: half the head's length, about
   private static final double FOOT_WIDTH = 0.055; // of stature (Drillis and Contini 1966)
   private static final double FORCE_LENGTH_M = 0.85;
   private static final double PLATE_RADIUS_M = 0.225;
@@ -42,7 +42,7 @@ public final class Stage {
     lines.add(line("trunk", p.hip(), p.shoulder()));
     lines.add(line("thigh", p.hip(), p.knee()));
     lines.add(line("shank", p.knee(), p.ankle()));
-    lines.add(new Line("foot", List.of(flat(p.heel()), flat(p.toe()), flat(p.ankle())), true));
+    lines.add(new Line("foot", List.of(flat(p.heel()), flat(p.ball()), flat(p.toe()), flat(p.ankle())), true));
     circles.add(new Circle("head", flat(p.shoulder().plus((HEAD_RADIUS + 0.045) * body.statureM(), trunk)), HEAD_RADIUS * body.statureM()));
     circles.add(new Circle("joint-hip", flat(p.hip()), 0.022));
     circles.add(new Circle("joint-knee", flat(p.knee()), 0.022));
@@ -83,7 +83,7 @@ public final class Stage {
     List<Line> lines = new ArrayList<>();
     List<Circle> circles = new ArrayList<>();
     Posture.Points p = posture.points();
-    Vec3 toe = p.toe().minus(p.heel()).unit();
+    Vec3 toe = p.ball().minus(p.heel()).unit();
     Vec3 along = new Vec3(toe.x(), toe.y(), 0);
     along = along.norm() > 1e-6 ? along.unit() : Vec3.FORWARD;
     double half = FOOT_WIDTH * body.statureM() / 2;

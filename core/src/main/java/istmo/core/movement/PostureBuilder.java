@@ -22,6 +22,7 @@ public final class PostureBuilder {
   private final List<String> notes = new ArrayList<>();
   private Vec3 toeDirection = Vec3.FORWARD;
   private Vec3 soleNormal = Vec3.UP;
+  private Vec3 toesDirection = Vec3.FORWARD;
   private Vec3 ankle = Vec3.ZERO;
   private Vec3 knee = Vec3.ZERO;
   private Vec3 hip = Vec3.ZERO;
@@ -37,7 +38,14 @@ public final class PostureBuilder {
   public PostureBuilder foot(Vec3 ankleAt, Vec3 toe, Vec3 normal) {
     ankle = ankleAt;
     toeDirection = toe;
+    toesDirection = toe;
     soleNormal = normal;
+    return this;
+  }
+
+  /** The toes in front of the ball of the foot lie in another direction than the sole: flat, when the heel is raised. */
+  public PostureBuilder toesAlong(Vec3 direction) {
+    toesDirection = direction;
     return this;
   }
 
@@ -173,7 +181,7 @@ public final class PostureBuilder {
         new Posture.Points(
             sole(-Segments.ANKLE_FROM_HEEL * foot),
             sole((Segments.BALL_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * foot),
-            sole((1 - Segments.ANKLE_FROM_HEEL) * foot),
+            sole((Segments.BALL_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * foot).plus((1 - Segments.BALL_FROM_HEEL) * foot, toesDirection),
             ankle,
             knee,
             hip,

@@ -59,7 +59,7 @@ public final class CalfFamily implements Family {
     double ballFromMiddle = (Segments.BALL_FROM_HEEL - Segments.MIDDLE_FROM_HEEL) * body.footM();
     if (seated) {
       Limb limb = limb(body, 0, Math.PI / 2, dorsiflexion, ballAhead);
-      p.foot(limb.ankle, limb.toe, limb.normal).leg(limb.knee, limb.hip).trunk(0).pressureAhead(ballFromMiddle);
+      p.foot(limb.ankle, limb.toe, limb.normal).toesAlong(Vec3.FORWARD).leg(limb.knee, limb.hip).trunk(0).pressureAhead(ballFromMiddle);
       double legShare = (body.shankMassKg() + body.footMassKg() + body.thighComFraction() * body.thighMassKg()) * Load.G;
       p.load(Load.force(Load.Segment.FOOT, p.pressure(), new Vec3(0, legShare, 0), new Vec3(0, Load.G / 2, 0))).legWeights();
       p.prop("pad", limb.knee.plus(new Vec3(-0.16, 0.08, 0)), limb.knee.plus(new Vec3(-0.02, 0.08, 0))).prop("pad", limb.hip.plus(new Vec3(-0.12, -0.1, 0)), limb.hip.plus(new Vec3(0.2, -0.1, 0)));
@@ -81,7 +81,7 @@ public final class CalfFamily implements Family {
       return new Impossible(Impossible.Limit.BALANCE, "The body cannot be brought over the balls of the feet.", "less knee bend");
     }
     Limb limb = limb(body, lean.get(), bend, dorsiflexion, ballAhead);
-    p.foot(limb.ankle, limb.toe, limb.normal).leg(limb.knee, limb.hip).trunk(lean.get()).pressureAhead(ballFromMiddle);
+    p.foot(limb.ankle, limb.toe, limb.normal).toesAlong(Vec3.FORWARD).leg(limb.knee, limb.hip).trunk(lean.get()).pressureAhead(ballFromMiddle);
     p.load(Load.force(Load.Segment.FOOT, p.pressure(), new Vec3(0, body.massKg() * Load.G / 2, 0), new Vec3(0, Load.G / 2, 0))).legWeights();
     p.free(Stops.knee(bend));
     Vec3 shoulder = new Vec3(limb.hip.x() + body.trunkM() * Math.sin(lean.get()), limb.hip.y() + body.trunkM() * Math.cos(lean.get()), 0);

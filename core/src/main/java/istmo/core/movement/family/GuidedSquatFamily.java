@@ -92,7 +92,7 @@ public final class GuidedSquatFamily implements Family {
     }
     Vec3 knee = leg.get()[0];
     Vec3 hip = leg.get()[1];
-    PostureBuilder p = new PostureBuilder(body, phase).foot(foot.ankle(), foot.toe(), foot.normal()).leg(knee, hip).trunk(lean).pressureAhead(setup.get(PRESSURE));
+    PostureBuilder p = new PostureBuilder(body, phase).foot(foot.ankle(), foot.toe(), foot.normal()).toesAlong(foot.heading()).leg(knee, hip).trunk(lean).pressureAhead(setup.get(PRESSURE));
     Vec3 barAt = bar.at(body, hip, lean);
     double pressureX = p.pressure().x();
     double bodyMoment = Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body)) + body.upperMassKg() * hip.x() + Standing.hipMiddleMass(body) * Math.sin(lean) - body.massKg() * pressureX;

@@ -78,7 +78,7 @@ public final class SquatFamily implements Family {
     if (lean > MOST_LEAN) {
       return cannotBalance();
     }
-    PostureBuilder p = new PostureBuilder(body, phase).foot(foot.ankle(), foot.toe(), foot.normal()).leg(knee, hip).trunk(lean).pressureAhead(setup.get(PRESSURE));
+    PostureBuilder p = new PostureBuilder(body, phase).foot(foot.ankle(), foot.toe(), foot.normal()).toesAlong(foot.heading()).leg(knee, hip).trunk(lean).pressureAhead(setup.get(PRESSURE));
     Vec3 barAt = bar.at(body, hip, lean);
     Standing.floorForce(p, body, 0, 0, setup.get(FOOT_SHEAR));
     p.legWeights().upperWeight(Segments.UPPER_COM_HANDS_UP);

@@ -10,6 +10,7 @@ import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -51,12 +52,27 @@ public final class Explanation {
 
   /** What gives out first, as shares. */
   static String givesOut(List<Limiter> limiters) {
-    Map<String, Double> byName = new java.util.LinkedHashMap<>();
+    List<String> parts = byGroup(limiters).stream().limit(3).filter(x -> x.getValue() >= 0.05).map(x -> String.format(Locale.ROOT, "%s %.0f %%", x.getKey(), 100 * x.getValue())).toList();
+    return "Gives out first: " + String.join(", ", parts) + ".";
+  }
+
+  /** The group that limits most: alone, or with the next when that is not far behind. */
+  static String firstLimiter(List<Limiter> limiters) {
+    List<Map.Entry<String, Double>> groups = byGroup(limiters);
+    if (groups.isEmpty()) {
+      return "nothing in range";
+    }
+    boolean shared = groups.size() > 1 && groups.get(1).getValue() > 0.6 * groups.get(0).getValue();
+    return shared ? groups.get(0).getKey() + " and " + groups.get(1).getKey() : groups.get(0).getKey();
+  }
+
+  /** Shares by group, greatest first. */
+  private static List<Map.Entry<String, Double>> byGroup(List<Limiter> limiters) {
+    Map<String, Double> byName = new LinkedHashMap<>();
     for (Limiter l : limiters) {
       byName.merge(limiterGroup(l.id()), l.share(), Double::sum);
     }
-    List<String> parts = byName.entrySet().stream().sorted(Map.Entry.<String, Double>comparingByValue().reversed()).limit(3).filter(x -> x.getValue() >= 0.05).map(x -> String.format(Locale.ROOT, "%s %.0f %%", x.getKey(), 100 * x.getValue())).toList();
-    return "Gives out first: " + String.join(", ", parts) + ".";
+    return byName.entrySet().stream().sorted(Map.Entry.<String, Double>comparingByValue().reversed()).toList();
   }
 
   /** Group by which limiters are named: the region's group, or lower back. */
@@ -82,7 +98,12 @@ public final class Explanation {
   static String costs(Evaluation.Computed e, double setUpMinutes) {
     double back = backActivation(e.analysis());
     String spine = back > 0.6 ? "heavy on the back" : back > 0.3 ? "some back" : "back spared";
-    return String.format(Locale.ROOT, "%s · %s min to set up", spine, setUpMinutes == Math.rint(setUpMinutes) ? String.valueOf((int) setUpMinutes) : String.valueOf(setUpMinutes));
+    return String.format(Locale.ROOT, "%s · %s min to set up", spine, minutes(setUpMinutes));
+  }
+
+  /** Minutes without a needless ".0". */
+  static String minutes(double m) {
+    return m == Math.rint(m) ? String.valueOf((int) m) : String.valueOf(m);
   }
 
   /** Greatest activation of the lower back over the range at the working load. */

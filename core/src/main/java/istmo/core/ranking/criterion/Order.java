@@ -16,8 +16,9 @@ public record Order(List<Entry> entries, List<Excluded> excluded, Optional<First
    *
    * @param why sentences generated from the figures
    * @param costs what it costs, in a few words
+   * @param limiter what gives out first, in a few words
    */
-  public record Entry(Ranked ranked, Evaluation.Computed evaluation, List<String> why, String costs) {}
+  public record Entry(Ranked ranked, Evaluation.Computed evaluation, List<String> why, String costs, String limiter) {}
 
   /** Why a candidate is not in the order. */
   public enum Kind {

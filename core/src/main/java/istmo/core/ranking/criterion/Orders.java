@@ -66,12 +66,12 @@ public final class Orders {
       best.put(r.id(), open.values().stream().mapToDouble(e -> e.stimulus().get(r.id())).max().orElse(0));
     }
     List<Alternative> alternatives = open.values().stream().map(e -> alternative(brief, e)).toList();
-    List<Ranked> ranked = Ranking.rank(alternatives, FIT_WEIGHT, "serves the aim", SEED);
+    List<Ranked> ranked = Ranking.rank(alternatives, FIT_WEIGHT, "how it serves the aim", SEED);
     List<Order.Entry> entries = new ArrayList<>();
     for (Ranked r : ranked) {
       Evaluation.Computed e = open.get(r.id());
       Exercise x = Catalogue.standard().exerciseOf(e.candidate());
-      entries.add(new Order.Entry(r, e, Explanation.why(e, brief.aim(), brief.school(), best, x.modelError()), Explanation.costs(e, x.setUpMinutes())));
+      entries.add(new Order.Entry(r, e, Explanation.why(e, brief.aim(), brief.school(), best, x.modelError()), Explanation.costs(e, x.setUpMinutes()), Explanation.firstLimiter(e.analysis().limiters())));
     }
     return new Order(List.copyOf(entries), List.copyOf(excluded), firstPick(entries));
   }
@@ -119,7 +119,7 @@ public final class Orders {
     double back = Explanation.backActivation(e.analysis());
     criteria.add(new Criterion("spine", "load on the back", 0.4, 1 - Math.min(1, back), String.format(Locale.ROOT, "The lower back works at %.0f %% of what it can.", 100 * back)));
     criteria.add(progression(x, e));
-    criteria.add(new Criterion("time", "time to set up", 0.3, Math.max(0, 1 - x.setUpMinutes() / 5), String.format(Locale.ROOT, "About %s min to set up and load.", x.setUpMinutes())));
+    criteria.add(new Criterion("time", "time to set up", 0.3, Math.max(0, 1 - x.setUpMinutes() / 5), "About " + Explanation.minutes(x.setUpMinutes()) + " min to set up and load."));
     criteria.add(new Criterion("learning", "ease of learning", 0.3, x.easeOfLearning(), x.easeOfLearning() >= 0.8 ? "Learnt in one session." : "Takes practice."));
     return new Alternative(e.candidate().id(), fit(brief.aim(), e), x.modelError(), x.id(), criteria);
   }

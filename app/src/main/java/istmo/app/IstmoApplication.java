@@ -1,0 +1,12 @@
+package istmo.app;
+
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+
+/** The application: the core behind a JSON interface, the screens, and the records. */
+@SpringBootApplication
+public class IstmoApplication {
+  public static void main(String[] args) {
+    SpringApplication.run(IstmoApplication.class, args);
+  }
+}

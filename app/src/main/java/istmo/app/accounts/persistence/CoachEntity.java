@@ -1,0 +1,36 @@
+package istmo.app.accounts.persistence;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+
+/** A coach's account. */
+@Entity
+@Table(name = "coach")
+public class CoachEntity {
+  @Id private UUID id;
+  private String name;
+  private Instant createdAt;
+
+  protected CoachEntity() {}
+
+  public CoachEntity(UUID id, String name, Instant createdAt) {
+    this.id = id;
+    this.name = name;
+    this.createdAt = createdAt;
+  }
+
+  public UUID getId() {
+    return id;
+  }
+
+  public String getName() {
+    return name;
+  }
+
+  public Instant getCreatedAt() {
+    return createdAt;
+  }
+}

@@ -1,0 +1,97 @@
+package istmo.app.bench;
+
+import istmo.app.clients.Client;
+import istmo.app.clients.Clients;
+import istmo.core.body.Body;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Exercise;
+import istmo.core.mechanics.Analyser;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.AnalysisResult;
+import istmo.core.mechanics.CannotAnalyse;
+import istmo.core.mechanics.LoadRule;
+import istmo.core.movement.Posture;
+import istmo.core.movement.Reach;
+import istmo.core.movement.Setup;
+import istmo.core.ranking.criterion.Difference;
+import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/** One or two set-ups on the bench: of one client before and after a move, or of two clients. Nothing is stored. */
+@Service
+public class Bench {
+  private static final double TRIAL_KG = 60;
+
+  private final Clients clients;
+
+  Bench(Clients clients) {
+    this.clients = clients;
+  }
+
+  /** What to put on the bench; without a set-up, the usual one as far as this client takes it. */
+  public record Wish(UUID clientId, String candidateId, Optional<Map<String, Double>> setup) {}
+
+  /**
+   * One side of the bench.
+   *
+   * @param result the analysis, or why there is none
+   * @param postures what can be shown of the repetition: all of it, or the part that is possible
+   * @param changes what was changed of the usual set-up for this client
+   */
+  public record Side(Client client, Body body, Candidate candidate, Setup setup, AnalysisResult result, List<Posture> postures, Map<String, Double> stimulus, List<String> changes) {
+    public Optional<Analysis> analysis() {
+      return result instanceof Analysis a ? Optional.of(a) : Optional.empty();
+    }
+  }
+
+  public Side side(Wish wish, School school) {
+    Client client = clients.get(wish.clientId());
+    Body body = client.intake().body();
+    Candidate candidate = Catalogue.standard().candidate(wish.candidateId());
+    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    List<String> changes = List.of();
+    Setup setup = candidate.usual();
+    if (wish.setup().isPresent()) {
+      Map<String, Double> values = new java.util.LinkedHashMap<>(candidate.usual().values());
+      values.putAll(wish.setup().get());
+      setup = Setup.of(exercise.family().parameters(), values);
+    } else {
+      Optional<Reach> reach = Reach.of(body, exercise.family(), setup, candidate.yields());
+      if (reach.isPresent()) {
+        setup = reach.get().setup();
+        changes = reach.get().changes();
+      }
+    }
+    AnalysisResult result = new Analyser(body).analyse(exercise.family(), setup, LoadRule.USUAL);
+    if (result instanceof Analysis a) {
+      return new Side(client, body, candidate, setup, a, a.points().stream().map(p -> p.posture()).toList(), Stimulus.byRegion(a, school), changes);
+    }
+    List<Posture> possible = new ArrayList<>();
+    for (int k = 0; k < Analyser.POINTS; k++) {
+      if (exercise.family().posture(body, setup, k / (Analyser.POINTS - 1.0), TRIAL_KG) instanceof Posture p) {
+        possible.add(p);
+      }
+    }
+    return new Side(client, body, candidate, setup, result, possible, Map.of(), changes);
+  }
+
+  /** What truly differs from the first to the second; empty when one of them is impossible. */
+  public Optional<Difference> difference(Side first, Side second) {
+    boolean sameClient = first.client().id().equals(second.client().id());
+    String firstName = sameClient ? "pinned" : first.client().name();
+    String secondName = sameClient ? "now" : second.client().name();
+    return first.analysis().flatMap(a -> second.analysis().map(b -> Difference.between(firstName, a, first.stimulus(), secondName, b, second.stimulus())));
+  }
+
+  /** Why a side cannot be computed, if it cannot. */
+  public static Optional<CannotAnalyse> obstacle(Side side) {
+    return side.result() instanceof CannotAnalyse c ? Optional.of(c) : Optional.empty();
+  }
+}

@@ -1,0 +1,190 @@
+package istmo.app.bench.web;
+
+import istmo.app.platform.MayBeMissing;
+import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.Muscle;
+import istmo.core.anatomy.Muscles;
+import istmo.core.body.Body;
+import istmo.core.body.Sex;
+import istmo.core.mechanics.Analyser;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.AnalysisPoint;
+import istmo.core.mechanics.AnalysisResult;
+import istmo.core.mechanics.CannotAnalyse;
+import istmo.core.mechanics.LoadRule;
+import istmo.core.movement.Family;
+import istmo.core.movement.Setup;
+import istmo.core.movement.family.Families;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/**
+ * The model itself, for whoever wants to test it from outside: any body, any set-up. Metres, kilograms, newtons, newton metres; angles in degrees. docs/api.md lists the parameters of each family.
+ */
+@RestController
+class AnalysisController {
+  /** Stature, mass and sex are needed; the rest is estimated when left out. */
+  record BodyInput(
+      Double statureM,
+      Double massKg,
+      Sex sex,
+      Double thighM,
+      Double shankM,
+      Double trunkM,
+      Double dorsiflexionLimitDeg,
+      Double hipFlexionLimitDeg,
+      Double kneeFlexionLimitDeg,
+      Double strength,
+      Double lumbarNm) {
+    Body body() {
+      if (statureM == null || massKg == null || sex == null) {
+        throw new InvalidInput("body", "needs statureM, massKg and sex");
+      }
+      Body b = Body.estimated(statureM, massKg, sex);
+      b = b.withLengths(or(thighM, b.thighM()), or(shankM, b.shankM()), or(trunkM, b.trunkM()));
+      b = b.withLimits(rad(dorsiflexionLimitDeg, b.dorsiflexionLimitRad()), rad(hipFlexionLimitDeg, b.hipFlexionLimitRad()), rad(kneeFlexionLimitDeg, b.kneeFlexionLimitRad()));
+      return b.withStrength(or(strength, b.strength()), or(lumbarNm, b.lumbarNm()));
+    }
+
+    private static double or(Double value, double otherwise) {
+      return value == null ? otherwise : value;
+    }
+
+    private static double rad(Double deg, double otherwise) {
+      return deg == null ? otherwise : Math.toRadians(deg);
+    }
+  }
+
+  /** One of the two, or none for 75 % of the limit. */
+  record LoadRuleInput(Double shareOfLimit, Double loadKg) {
+    LoadRule rule() {
+      if (shareOfLimit != null && loadKg != null) {
+        throw new InvalidInput("loadRule", "give shareOfLimit or loadKg, not both");
+      }
+      return loadKg != null ? new LoadRule.Fixed(loadKg) : shareOfLimit != null ? new LoadRule.ShareOfLimit(shareOfLimit) : LoadRule.USUAL;
+    }
+  }
+
+  record AnalysisInput(BodyInput body, String family, Map<String, Double> setup, LoadRuleInput loadRule, String school) {}
+
+  record MuscleLimiterView(String id, double share, double kgPerPercent) {}
+
+  /**
+   * suppliedNm: moment of muscles and passive tissue about each coordinate in its positive direction. activation, fibreLength, activeTension, passiveTension by muscle id; momentArmM by muscle id and coordinate. residualNm: what is left
+   * unbalanced.
+   */
+  record AnalysisPointView(
+      double phase,
+      Map<String, Double> anglesDeg,
+      double trunkLeanDeg,
+      double limitKg,
+      Map<String, Double> suppliedNm,
+      Map<String, Double> residualNm,
+      Map<String, Double> activation,
+      Map<String, Double> fibreLength,
+      Map<String, Double> activeTension,
+      Map<String, Double> passiveTension,
+      Map<String, Map<String, Double>> momentArmM,
+      double backActivation) {}
+
+  enum Status {
+    COMPUTED,
+    IMPOSSIBLE
+  }
+
+  /** Either computed, with everything but obstacle, or impossible, with phase, reason and what is missing. */
+  record AnalysisView(
+      Status status,
+      @MayBeMissing BenchController.ObstacleView obstacle,
+      Map<String, Double> setup,
+      @MayBeMissing Double limitKg,
+      @MayBeMissing Double workingKg,
+      @MayBeMissing Double stickingPhase,
+      List<MuscleLimiterView> limiters,
+      @MayBeMissing Double worstResidualNm,
+      Map<String, Double> regionStimulus,
+      List<String> notes,
+      List<AnalysisPointView> points) {}
+
+  @PostMapping("/api/analyses")
+  AnalysisView analyse(@RequestBody AnalysisInput input) {
+    if (input.body() == null) {
+      throw new InvalidInput("body", "is needed");
+    }
+    if (input.family() == null) {
+      throw new InvalidInput("family", "is needed; there are " + Families.all().stream().map(Family::id).toList());
+    }
+    Family family = Families.get(input.family());
+    Setup setup = Setup.of(family.parameters(), input.setup() == null ? Map.of() : input.setup());
+    LoadRule rule = input.loadRule() == null ? LoadRule.USUAL : input.loadRule().rule();
+    School school = input.school() == null ? School.STRETCH : School.get(input.school());
+    AnalysisResult result = new Analyser(input.body().body()).analyse(family, setup, rule);
+    if (result instanceof CannotAnalyse c) {
+      return new AnalysisView(Status.IMPOSSIBLE, new BenchController.ObstacleView(c.phase(), c.reason(), c.missing()), setup.values(), null, null, null, List.of(), null, Map.of(), List.of(), List.of());
+    }
+    Analysis a = (Analysis) result;
+    return new AnalysisView(
+        Status.COMPUTED,
+        null,
+        setup.values(),
+        a.limitKg(),
+        a.workingKg(),
+        a.stickingPhase(),
+        a.limiters().stream().map(l -> new MuscleLimiterView(l.id(), l.share(), l.kgPerPercent())).toList(),
+        a.worstResidualNm(),
+        Stimulus.byRegion(a, school),
+        a.notes(),
+        a.points().stream().map(AnalysisController::point).toList());
+  }
+
+  private static AnalysisPointView point(AnalysisPoint p) {
+    Map<String, Double> angles = new LinkedHashMap<>();
+    Map<String, Double> supplied = new LinkedHashMap<>();
+    Map<String, Double> residual = new LinkedHashMap<>();
+    for (Coordinate c : Coordinate.values()) {
+      angles.put(c.name(), Math.toDegrees(p.posture().angle(c)));
+      if (p.posture().carried().contains(c)) {
+        supplied.put(c.name(), p.suppliedNm(c));
+        residual.put(c.name(), p.residualNm()[c.ordinal()]);
+      }
+    }
+    Map<String, Map<String, Double>> arms = new LinkedHashMap<>();
+    List<Muscle> muscles = Muscles.standard().all();
+    for (int i = 0; i < muscles.size(); i++) {
+      Map<String, Double> byAxis = new LinkedHashMap<>();
+      for (int c = 0; c < Coordinate.LEG; c++) {
+        byAxis.put(Coordinate.values()[c].name(), p.momentArmM()[i][c]);
+      }
+      arms.put(muscles.get(i).id(), byAxis);
+    }
+    return new AnalysisPointView(
+        p.phase(),
+        angles,
+        Math.toDegrees(p.posture().trunkLeanRad()),
+        p.limitKg(),
+        supplied,
+        residual,
+        byMuscle(p.activation()),
+        byMuscle(p.fibreLength()),
+        byMuscle(p.activeTension()),
+        byMuscle(p.passiveTension()),
+        arms,
+        p.backActivation());
+  }
+
+  private static Map<String, Double> byMuscle(double[] values) {
+    Map<String, Double> map = new LinkedHashMap<>();
+    List<Muscle> muscles = Muscles.standard().all();
+    for (int i = 0; i < muscles.size(); i++) {
+      map.put(muscles.get(i).id(), values[i]);
+    }
+    return map;
+  }
+}

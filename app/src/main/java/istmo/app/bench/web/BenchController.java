@@ -1,0 +1,207 @@
+package istmo.app.bench.web;
+
+import istmo.app.platform.MayBeMissing;
+import istmo.app.bench.Bench;
+import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
+import istmo.core.drawing.Drawing;
+import istmo.core.drawing.Stage;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.AnalysisPoint;
+import istmo.core.mechanics.CannotAnalyse;
+import istmo.core.movement.Posture;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.ranking.criterion.Difference;
+import istmo.core.ranking.criterion.Explanation;
+import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The bench over HTTP: everything that one screen needs for one move of the hand. Lengths m, angles deg. */
+@RestController
+class BenchController {
+  private final Bench bench;
+
+  BenchController(Bench bench) {
+    this.bench = bench;
+  }
+
+  record SideInput(UUID clientId, String candidateId, Map<String, Double> setup) {}
+
+  /** One side, or two: the pinned start and now, or two clients. */
+  record BenchInput(List<SideInput> sides, String school) {}
+
+  record PointView(double x, double y) {
+    static PointView of(Drawing.Point p) {
+      return new PointView(mm(p.x()), mm(p.y()));
+    }
+  }
+
+  record LineView(String role, List<PointView> points, boolean closed) {}
+
+  record CircleView(String role, PointView centre, double radius) {}
+
+  record LeverView(String joint, PointView from, PointView to, double metres) {}
+
+  record DrawingView(List<LineView> lines, List<CircleView> circles, List<LeverView> levers) {
+    static DrawingView of(Drawing d) {
+      return new DrawingView(
+          d.lines().stream().map(l -> new LineView(l.role(), l.points().stream().map(PointView::of).toList(), l.closed())).toList(),
+          d.circles().stream().map(c -> new CircleView(c.role(), PointView.of(c.centre()), mm(c.radius()))).toList(),
+          d.levers().stream().map(l -> new LeverView(l.joint(), PointView.of(l.from()), PointView.of(l.to()), mm(l.metres()))).toList());
+    }
+  }
+
+  /**
+   * One point of the repetition. demand: share of the momentary limit that the working load takes; moments: what muscles supply, as a share of the largest moment of any joint in this repetition, extension, plantarflexion and back
+   * extension positive.
+   */
+  record PhaseView(double phase, DrawingView side, Map<String, Double> anglesDeg, double leanDeg, @MayBeMissing Double demand, Map<String, Double> moments) {}
+
+  /** Length strip of one region: fibre length over optimal, and weighted tension, at each phase. */
+  record StripView(List<Double> length, List<Double> tension) {}
+
+  record LimiterView(String name, double share) {}
+
+  record ObstacleView(double phase, String reason, String missing) {}
+
+  record SideView(
+      UUID clientId,
+      String clientName,
+      String candidateId,
+      String name,
+      Map<String, Double> setup,
+      List<String> changes,
+      @MayBeMissing ObstacleView obstacle,
+      List<PhaseView> phases,
+      @MayBeMissing DrawingView plan,
+      @MayBeMissing Double stickingPhase,
+      List<LimiterView> limiters,
+      List<String> notes,
+      Map<String, Double> stimulus,
+      Map<String, StripView> strips) {}
+
+  record ChangeView(String regionId, double from, double to, boolean toldApart) {}
+
+  record BenchView(List<SideView> sides, List<ChangeView> changes, List<String> sentences) {}
+
+  @PostMapping("/api/bench")
+  BenchView bench(@RequestBody BenchInput input) {
+    if (input.sides() == null || input.sides().isEmpty() || input.sides().size() > 2) {
+      throw new InvalidInput("sides", "needs one side or two");
+    }
+    School school = input.school() == null ? School.STRETCH : School.get(input.school());
+    List<Bench.Side> sides = new ArrayList<>();
+    for (SideInput s : input.sides()) {
+      if (s.clientId() == null || s.candidateId() == null) {
+        throw new InvalidInput("sides", "each needs clientId and candidateId");
+      }
+      sides.add(bench.side(new Bench.Wish(s.clientId(), s.candidateId(), Optional.ofNullable(s.setup())), school));
+    }
+    Optional<Difference> difference = sides.size() == 2 ? bench.difference(sides.get(0), sides.get(1)) : Optional.empty();
+    return new BenchView(
+        sides.stream().map(s -> view(s, school)).toList(),
+        difference.map(d -> d.changes().stream().map(c -> new ChangeView(c.regionId(), round(c.from()), round(c.to()), c.toldApart())).toList()).orElse(List.of()),
+        difference.map(Difference::sentences).orElse(List.of()));
+  }
+
+  private static SideView view(Bench.Side s, School school) {
+    Optional<Analysis> analysis = s.analysis();
+    double working = analysis.map(Analysis::workingKg).orElse(0.0);
+    double greatest = analysis.map(BenchController::greatestMoment).orElse(1.0);
+    List<PhaseView> phases = new ArrayList<>();
+    for (int k = 0; k < s.postures().size(); k++) {
+      Posture p = s.postures().get(k);
+      AnalysisPoint point = analysis.isPresent() ? analysis.get().points().get(k) : null;
+      phases.add(phase(s, p, point, working, greatest));
+    }
+    CannotAnalyse obstacle = Bench.obstacle(s).orElse(null);
+    return new SideView(
+        s.client().id(),
+        s.client().name(),
+        s.candidate().id(),
+        s.candidate().name(),
+        s.setup().values(),
+        s.changes(),
+        obstacle == null ? null : new ObstacleView(obstacle.phase(), obstacle.reason(), obstacle.missing()),
+        phases,
+        s.postures().isEmpty() ? null : DrawingView.of(Stage.plan(s.body(), s.postures().get(s.postures().size() - 1))),
+        analysis.map(Analysis::stickingPhase).orElse(null),
+        analysis.map(a -> limiters(a)).orElse(List.of()),
+        analysis.map(Analysis::notes).orElse(List.of()),
+        rounded(s.stimulus()),
+        analysis.map(a -> strips(a, school)).orElse(Map.of()));
+  }
+
+  private static PhaseView phase(Bench.Side s, Posture p, AnalysisPoint point, double working, double greatest) {
+    Map<String, Double> angles = new LinkedHashMap<>();
+    for (Coordinate c : Coordinate.values()) {
+      angles.put(c.label(), Math.round(10 * Math.toDegrees(p.angle(c))) / 10.0);
+    }
+    Map<String, Double> moments = new LinkedHashMap<>();
+    if (point != null) {
+      for (Coordinate c : new Coordinate[] {Coordinate.HIP_FLEXION, Coordinate.KNEE_FLEXION, Coordinate.ANKLE_DORSIFLEXION, Coordinate.LUMBAR_FLEXION}) {
+        if (p.carried().contains(c)) {
+          moments.put(c.label(), round(sideShare(c) * point.externalNm()[c.ordinal()] / greatest));
+        }
+      }
+    }
+    return new PhaseView(p.phase(), DrawingView.of(Stage.side(s.body(), p, working)), angles, Math.round(10 * Math.toDegrees(p.trunkLeanRad())) / 10.0, point == null ? null : round(Math.min(1, working / point.limitKg())), moments);
+  }
+
+  /** The back's moment is of both sides; half of it compares with one leg's. */
+  private static double sideShare(Coordinate c) {
+    return c == Coordinate.LUMBAR_FLEXION ? 0.5 : 1;
+  }
+
+  private static double greatestMoment(Analysis a) {
+    double greatest = 1;
+    for (AnalysisPoint p : a.points()) {
+      for (Coordinate c : p.posture().carried()) {
+        if (c != Coordinate.HIP_ABDUCTION && c != Coordinate.HIP_INTERNAL_ROTATION) {
+          greatest = Math.max(greatest, Math.abs(sideShare(c) * p.externalNm()[c.ordinal()]));
+        }
+      }
+    }
+    return greatest;
+  }
+
+  private static List<LimiterView> limiters(Analysis a) {
+    Map<String, Double> byGroup = new LinkedHashMap<>();
+    a.limiters().forEach(l -> byGroup.merge(Explanation.limiterGroup(l.id()), l.share(), Double::sum));
+    return byGroup.entrySet().stream().sorted(Map.Entry.<String, Double>comparingByValue().reversed()).map(e -> new LimiterView(e.getKey(), round(e.getValue()))).toList();
+  }
+
+  private static Map<String, StripView> strips(Analysis a, School school) {
+    Map<String, StripView> strips = new LinkedHashMap<>();
+    for (Region r : Regions.standard().all()) {
+      int muscle = Muscles.standard().indexOf(r.muscleShares().keySet().iterator().next());
+      strips.put(r.id(), new StripView(a.points().stream().map(p -> round(p.fibreLength()[muscle])).toList(), a.points().stream().map(p -> round(Stimulus.tension(p, school, muscle))).toList()));
+    }
+    return strips;
+  }
+
+  private static Map<String, Double> rounded(Map<String, Double> map) {
+    Map<String, Double> result = new LinkedHashMap<>();
+    map.forEach((k, v) -> result.put(k, round(v)));
+    return result;
+  }
+
+  private static double round(double v) {
+    return Math.round(v * 1000) / 1000.0;
+  }
+
+  private static double mm(double metres) {
+    return Math.round(metres * 1000) / 1000.0;
+  }
+}

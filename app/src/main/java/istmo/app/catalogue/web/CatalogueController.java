@@ -1,0 +1,79 @@
+package istmo.app.catalogue.web;
+
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
+import istmo.core.body.PainFlag;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Exercise;
+import istmo.core.equipment.Equipment;
+import istmo.core.movement.SetupParameter;
+import istmo.core.stimulus.School;
+import java.util.Arrays;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What there is to choose from: regions, equipment, schools, exercises and what can be moved in each. The same for every coach. */
+@RestController
+class CatalogueController {
+  record RegionView(String id, String coachName, String anatomicalName, String group, String steer, String column, String row) {}
+
+  record EquipmentView(String id, String name, List<String> alsoCalled, String group) {}
+
+  record SchoolView(String id, String label, String reason) {}
+
+  record PainFlagView(PainFlag id, String label) {}
+
+  record CandidateView(String id, String name) {}
+
+  /** A parameter of a set-up: unit m, deg, kg or none; a choice when choices are given, its value then their index. */
+  public record ParameterView(String id, String label, String unit, double min, double max, double usual, double step, SetupParameter.Kind kind, List<String> choices, String note) {
+    public static ParameterView of(SetupParameter p) {
+      return new ParameterView(p.id(), p.label(), p.unit(), p.allowed().min(), p.allowed().max(), p.usual(), p.step(), p.kind(), p.choices(), p.note());
+    }
+  }
+
+  record ExerciseView(
+      String id,
+      String name,
+      List<String> alsoCalled,
+      String family,
+      List<String> needs,
+      String repetitions,
+      List<String> cues,
+      List<String> stopSigns,
+      List<String> cautions,
+      List<CandidateView> candidates,
+      List<ParameterView> parameters) {
+    static ExerciseView of(Exercise x) {
+      return new ExerciseView(
+          x.id(),
+          x.name(),
+          x.alsoCalled(),
+          x.family().id(),
+          x.needs().stream().sorted().toList(),
+          x.repetitions(),
+          x.cues(),
+          x.stopSigns(),
+          x.cautions(),
+          x.candidates().stream().map(c -> new CandidateView(c.id(), c.name())).toList(),
+          x.family().parameters().stream().map(ParameterView::of).toList());
+    }
+  }
+
+  record CatalogueView(List<RegionView> regions, List<EquipmentView> equipment, List<SchoolView> schools, List<PainFlagView> painFlags, List<ExerciseView> exercises) {}
+
+  @GetMapping("/api/catalogue")
+  CatalogueView catalogue() {
+    return new CatalogueView(
+        Regions.standard().all().stream().map(CatalogueController::region).toList(),
+        Equipment.all().stream().map(i -> new EquipmentView(i.id(), i.name(), i.alsoCalled(), i.group())).toList(),
+        School.all().stream().map(s -> new SchoolView(s.id(), s.label(), s.reason())).toList(),
+        Arrays.stream(PainFlag.values()).map(f -> new PainFlagView(f, f.label())).toList(),
+        Catalogue.standard().exercises().stream().map(ExerciseView::of).toList());
+  }
+
+  private static RegionView region(Region r) {
+    return new RegionView(r.id(), r.coachName(), r.anatomicalName(), r.group(), r.steer(), r.column(), r.row());
+  }
+}

@@ -1,0 +1,94 @@
+package istmo.app.clients.persistence;
+
+import istmo.core.body.Intake;
+import istmo.core.body.PainFlag;
+import istmo.core.body.Sex;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+
+/** A client of one coach, as the intake left it. */
+@Entity
+@Table(name = "client")
+public class ClientEntity {
+  @Id private UUID id;
+  private UUID coachId;
+  @Version private int version;
+  private String name;
+
+  @Column(name = "stature_m")
+  private double statureM;
+
+  private double massKg;
+
+  @Enumerated(EnumType.STRING)
+  private Sex sex;
+
+  @Enumerated(EnumType.STRING)
+  private Intake.Thigh thigh;
+
+  @Enumerated(EnumType.STRING)
+  private Intake.Ankle ankle;
+
+  @JdbcTypeCode(SqlTypes.JSON)
+  private List<PainFlag> pain;
+
+  private Instant createdAt;
+
+  protected ClientEntity() {}
+
+  public ClientEntity(UUID id, UUID coachId, Instant createdAt) {
+    this.id = id;
+    this.coachId = coachId;
+    this.createdAt = createdAt;
+  }
+
+  public void write(String newName, Intake intake, Set<PainFlag> newPain) {
+    name = newName;
+    statureM = intake.statureM();
+    massKg = intake.massKg();
+    sex = intake.sex();
+    thigh = intake.thigh();
+    ankle = intake.ankle();
+    pain = List.copyOf(new TreeSet<>(newPain));
+  }
+
+  public UUID getId() {
+    return id;
+  }
+
+  public UUID getCoachId() {
+    return coachId;
+  }
+
+  public int getVersion() {
+    return version;
+  }
+
+  public String getName() {
+    return name;
+  }
+
+  public Intake intake() {
+    return new Intake(statureM, massKg, sex, thigh, ankle);
+  }
+
+  public Set<PainFlag> pain() {
+    return Set.copyOf(pain);
+  }
+
+  public Instant getCreatedAt() {
+    return createdAt;
+  }
+}

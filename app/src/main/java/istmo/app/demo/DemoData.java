@@ -1,0 +1,86 @@
+package istmo.app.demo;
+
+import istmo.app.clients.Client;
+import istmo.app.clients.Clients;
+import istmo.app.gyms.Gym;
+import istmo.app.gyms.Gyms;
+import istmo.app.plans.Plans;
+import istmo.app.plans.Session;
+import istmo.core.body.Intake;
+import istmo.core.body.Intake.Ankle;
+import istmo.core.body.Intake.Thigh;
+import istmo.core.body.PainFlag;
+import istmo.core.body.Sex;
+import istmo.core.equipment.Equipment;
+import istmo.core.ranking.criterion.Aim;
+import istmo.core.stimulus.School;
+import istmo.core.training.PerformedSet;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.boot.context.event.ApplicationStartedEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+
+/** An invented island town: two gyms, a few clients of different build, three weeks of records. Loaded once, into an empty account. Nobody here exists. */
+@Component
+@ConditionalOnProperty("istmo.demo")
+class DemoData {
+  private final Clients clients;
+  private final Gyms gyms;
+  private final Plans plans;
+  private final Clock clock;
+
+  DemoData(Clients clients, Gyms gyms, Plans plans, Clock clock) {
+    this.clients = clients;
+    this.gyms = gyms;
+    this.plans = plans;
+    this.clock = clock;
+  }
+
+  @EventListener(ApplicationStartedEvent.class)
+  @Order(2)
+  public void load() {
+    if (!clients.all().isEmpty() || !gyms.all().isEmpty()) {
+      return;
+    }
+    Set<String> everything = Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
+    Gym quayside = gyms.add("Quayside Hall", everything);
+    Gym boatshed = gyms.add("Boatshed", Set.of("barbell", "rack", "wedge", "fixed-track", "standing-calf", "lying-curl"));
+    Client oda = clients.add("Oda Fenwick", new Intake(1.66, 63, Sex.FEMALE, Thigh.SHORT, Ankle.FREE), Set.of());
+    Client tarn = clients.add("Tarn Holloway", new Intake(1.90, 94, Sex.MALE, Thigh.LONG, Ankle.STIFF), Set.of());
+    clients.add("Pia Lindqvale", new Intake(1.72, 70, Sex.FEMALE, Thigh.USUAL, Ankle.USUAL), Set.of(PainFlag.KNEE));
+    clients.add("Joss Merrow", new Intake(1.76, 81, Sex.MALE, Thigh.USUAL, Ankle.USUAL), Set.of(PainFlag.LOWER_BACK));
+    clients.add("Wren Calloway", new Intake(1.58, 54, Sex.FEMALE, Thigh.USUAL, Ankle.STIFF), Set.of());
+    clients.add("Bo Harkness", new Intake(1.83, 105, Sex.MALE, Thigh.SHORT, Ankle.USUAL), Set.of());
+
+    Aim quads = new Aim(Map.of("VL", 3, "RF", 2), Set.of());
+    Instant now = clock.instant();
+    for (int week = 3; week >= 1; week--) {
+      Instant day = now.minus(Duration.ofDays(7L * week));
+      Session s = plans.start(oda.id(), quayside.id(), quads, School.STRETCH, day);
+      done(s, "heel-raised-squat/wedge", day, 32.5 + 2.5 * (3 - week), new int[] {10, 9, 8});
+      done(s, "leg-extension-reclined/reclined", day.plus(Duration.ofMinutes(15)), 35, new int[] {12 + 3 - week, 12, 11});
+      plans.finish(s.id(), day.plus(Duration.ofMinutes(40)));
+    }
+    Instant day = now.minus(Duration.ofDays(4));
+    Session s = plans.start(tarn.id(), boatshed.id(), new Aim(Map.of("GMAXM", 3, "BFL", 2), Set.of()), School.STRETCH, day);
+    done(s, "romanian-deadlift/usual", day, 80, new int[] {10, 10, 9});
+    plans.finish(s.id(), day.plus(Duration.ofMinutes(30)));
+  }
+
+  private void done(Session session, String candidate, Instant at, double loadKg, int[] repetitions) {
+    Session pinned = plans.pin(session.id(), candidate, Optional.empty());
+    UUID item = pinned.items().get(pinned.items().size() - 1).id();
+    for (int k = 0; k < repetitions.length; k++) {
+      plans.log(session.id(), item, UUID.randomUUID(), new PerformedSet(loadKg, repetitions[k], repetitions.length - 1 - k), at.plus(Duration.ofMinutes(3L * k)));
+    }
+  }
+}

@@ -1,0 +1,65 @@
+package istmo.app.gyms.persistence;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+
+/** A gym of one coach: what is there. */
+@Entity
+@Table(name = "gym")
+public class GymEntity {
+  @Id private UUID id;
+  private UUID coachId;
+  @Version private int version;
+  private String name;
+
+  @JdbcTypeCode(SqlTypes.JSON)
+  private List<String> equipment;
+
+  private Instant createdAt;
+
+  protected GymEntity() {}
+
+  public GymEntity(UUID id, UUID coachId, Instant createdAt) {
+    this.id = id;
+    this.coachId = coachId;
+    this.createdAt = createdAt;
+  }
+
+  public void write(String newName, Set<String> newEquipment) {
+    name = newName;
+    equipment = List.copyOf(new TreeSet<>(newEquipment));
+  }
+
+  public UUID getId() {
+    return id;
+  }
+
+  public UUID getCoachId() {
+    return coachId;
+  }
+
+  public int getVersion() {
+    return version;
+  }
+
+  public String getName() {
+    return name;
+  }
+
+  public Set<String> equipment() {
+    return Set.copyOf(equipment);
+  }
+
+  public Instant getCreatedAt() {
+    return createdAt;
+  }
+}

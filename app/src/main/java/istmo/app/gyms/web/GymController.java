@@ -1,0 +1,65 @@
+package istmo.app.gyms.web;
+
+import istmo.app.gyms.Gym;
+import istmo.app.gyms.Gyms;
+import istmo.core.quantity.InvalidInput;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Gyms over HTTP. */
+@RestController
+@RequestMapping("/api/gyms")
+class GymController {
+  private final Gyms gyms;
+
+  GymController(Gyms gyms) {
+    this.gyms = gyms;
+  }
+
+  record GymInput(Integer version, String name, Set<String> equipment) {
+    Set<String> equipmentOrNone() {
+      return equipment == null ? Set.of() : equipment;
+    }
+  }
+
+  record GymView(UUID id, int version, String name, Set<String> equipment) {
+    static GymView of(Gym g) {
+      return new GymView(g.id(), g.version(), g.name(), new TreeSet<>(g.equipment()));
+    }
+  }
+
+  @GetMapping
+  List<GymView> all() {
+    return gyms.all().stream().map(GymView::of).toList();
+  }
+
+  @GetMapping("/{id}")
+  GymView one(@PathVariable UUID id) {
+    return GymView.of(gyms.get(id));
+  }
+
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  GymView add(@RequestBody GymInput input) {
+    return GymView.of(gyms.add(input.name(), input.equipmentOrNone()));
+  }
+
+  @PutMapping("/{id}")
+  GymView change(@PathVariable UUID id, @RequestBody GymInput input) {
+    if (input.version() == null) {
+      throw new InvalidInput("version", "is needed: the version that was shown");
+    }
+    return GymView.of(gyms.change(id, input.version(), input.name(), input.equipmentOrNone()));
+  }
+}

@@ -1,0 +1,41 @@
+package istmo.app.orders;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import istmo.app.clients.Client;
+import istmo.app.clients.Clients;
+import istmo.app.gyms.Gyms;
+import istmo.core.body.Body;
+import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.criterion.Brief;
+import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.ranking.criterion.Order;
+import istmo.core.ranking.criterion.Orders;
+import istmo.core.stimulus.School;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/** Orders for a client in a gym. What the mechanics say of a body is kept by the body itself, so a changed aim orders again without new mechanics; the cache may be lost at any time. */
+@Service
+public class OrderBook {
+  private record Key(Body body, School school) {}
+
+  private static final int KEPT_BODIES = 60;
+
+  private final Cache<Key, Map<String, Evaluation>> evaluations = Caffeine.newBuilder().maximumSize(KEPT_BODIES).build();
+  private final Clients clients;
+  private final Gyms gyms;
+
+  OrderBook(Clients clients, Gyms gyms) {
+    this.clients = clients;
+    this.gyms = gyms;
+  }
+
+  public Order order(UUID clientId, UUID gymId, Aim aim, School school) {
+    Client client = clients.get(clientId);
+    Body body = client.intake().body();
+    Brief brief = new Brief(body, client.pain(), gyms.get(gymId).equipment(), aim, school);
+    return Orders.order(brief, evaluations.get(new Key(body, school), k -> Orders.evaluate(k.body(), k.school())));
+  }
+}

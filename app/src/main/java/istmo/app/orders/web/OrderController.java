@@ -1,0 +1,107 @@
+package istmo.app.orders.web;
+
+import istmo.app.platform.MayBeMissing;
+import istmo.app.orders.OrderBook;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.ranking.Ranked;
+import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.criterion.Order;
+import istmo.core.stimulus.School;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The order for a brief. */
+@RestController
+class OrderController {
+  private final OrderBook orders;
+
+  OrderController(OrderBook orders) {
+    this.orders = orders;
+  }
+
+  /** aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS. */
+  record BriefInput(UUID clientId, UUID gymId, Map<String, Integer> aim, Set<String> keepOut, String school) {}
+
+  record ContributionView(String criterion, String label, double points, double value, String reason) {}
+
+  record EntryView(
+      String candidateId,
+      String exerciseId,
+      String name,
+      double utility,
+      double low,
+      double high,
+      int rankLow,
+      int rankHigh,
+      double chanceOfBest,
+      int band,
+      List<ContributionView> contributions,
+      List<String> why,
+      String costs,
+      String limiter,
+      Map<String, Double> stimulus,
+      Map<String, Double> setup,
+      List<String> changes) {}
+
+  record ExcludedView(String candidateId, String name, Order.Kind kind, String reason) {}
+
+  record FirstPickView(String candidateId, String decidedBy) {}
+
+  record OrderView(List<EntryView> entries, List<ExcludedView> excluded, @MayBeMissing FirstPickView firstPick) {}
+
+  @PostMapping("/api/orders")
+  OrderView order(@RequestBody BriefInput input) {
+    if (input.clientId() == null) {
+      throw new InvalidInput("clientId", "is needed");
+    }
+    if (input.gymId() == null) {
+      throw new InvalidInput("gymId", "is needed");
+    }
+    Aim aim = new Aim(input.aim() == null ? Map.of() : input.aim(), input.keepOut() == null ? Set.of() : input.keepOut());
+    School school = input.school() == null ? School.STRETCH : School.get(input.school());
+    Order order = orders.order(input.clientId(), input.gymId(), aim, school);
+    return new OrderView(
+        order.entries().stream().map(OrderController::entry).toList(),
+        order.excluded().stream().map(x -> new ExcludedView(x.candidateId(), x.name(), x.kind(), x.reason())).toList(),
+        order.firstPick().map(f -> new FirstPickView(f.candidateId(), f.decidedBy())).orElse(null));
+  }
+
+  private static EntryView entry(Order.Entry e) {
+    Ranked r = e.ranked();
+    var c = e.evaluation().candidate();
+    return new EntryView(
+        c.id(),
+        c.exerciseId(),
+        c.name(),
+        round(r.utility()),
+        round(r.low()),
+        round(r.high()),
+        r.rankLow(),
+        r.rankHigh(),
+        round(r.chanceOfBest()),
+        r.band(),
+        r.contributions().stream().map(x -> new ContributionView(x.criterion(), x.label(), round(x.points()), round(x.value()), x.reason())).toList(),
+        e.why(),
+        e.costs(),
+        e.limiter(),
+        rounded(e.evaluation().stimulus()),
+        e.evaluation().reach().setup().values(),
+        e.evaluation().reach().changes());
+  }
+
+  private static Map<String, Double> rounded(Map<String, Double> map) {
+    Map<String, Double> result = new LinkedHashMap<>();
+    map.forEach((k, v) -> result.put(k, round(v)));
+    return result;
+  }
+
+  private static double round(double v) {
+    return Math.round(v * 1000) / 1000.0;
+  }
+}

@@ -1,0 +1,15 @@
+package istmo.app.plans.persistence;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+/** Sessions, always through their coach. */
+public interface SessionRepository extends JpaRepository<SessionEntity, UUID> {
+  List<SessionEntity> findTop100ByCoachIdAndClientIdOrderByCreatedAtDesc(UUID coachId, UUID clientId);
+
+  List<SessionEntity> findTop100ByCoachIdOrderByCreatedAtDesc(UUID coachId);
+
+  Optional<SessionEntity> findByIdAndCoachId(UUID id, UUID coachId);
+}

@@ -1,0 +1,171 @@
+package istmo.app.plans.web;
+
+import istmo.app.platform.MayBeMissing;
+import istmo.app.plans.Plans;
+import istmo.app.plans.Session;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Exercise;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.ranking.criterion.Aim;
+import istmo.core.stimulus.School;
+import istmo.core.training.PerformedSet;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Sessions over HTTP. Loads in kg; set-ups in the parameters' units. */
+@RestController
+@RequestMapping("/api/sessions")
+class SessionController {
+  private final Plans plans;
+
+  SessionController(Plans plans) {
+    this.plans = plans;
+  }
+
+  record SessionInput(UUID clientId, UUID gymId, Map<String, Integer> aim, Set<String> keepOut, String school) {}
+
+  record ItemInput(String candidateId, Map<String, Double> setup) {}
+
+  record SetupInput(Map<String, Double> setup) {}
+
+  record SetInput(Double loadKg, Integer repetitions, Double reserve) {
+    PerformedSet set() {
+      List<InvalidInput.Fault> faults = new ArrayList<>();
+      need(faults, "loadKg", loadKg);
+      need(faults, "repetitions", repetitions);
+      need(faults, "reserve", reserve);
+      if (!faults.isEmpty()) {
+        throw new InvalidInput(faults);
+      }
+      return new PerformedSet(loadKg, repetitions, reserve);
+    }
+
+    private static void need(List<InvalidInput.Fault> faults, String field, Object value) {
+      if (value == null) {
+        faults.add(new InvalidInput.Fault(field, "is needed"));
+      }
+    }
+  }
+
+  record SessionLine(UUID id, UUID clientId, UUID gymId, Instant createdAt, @MayBeMissing Instant finishedAt, List<String> names) {}
+
+  record SetView(UUID id, double loadKg, int repetitions, double reserve, Instant performedAt) {
+    static SetView of(Session.LoggedSet s) {
+      return new SetView(s.id(), s.set().loadKg(), s.set().repetitions(), s.set().reserve(), s.performedAt());
+    }
+  }
+
+  record LastTimeView(Instant performedAt, boolean sameSetup, Map<String, Double> setup, List<SetView> sets) {}
+
+  record ItemView(
+      UUID id, int position, String candidateId, String exerciseId, String name, String repetitions, Map<String, Double> setup, List<String> cues, List<String> stopSigns, List<String> cautions, List<SetView> sets, @MayBeMissing LastTimeView lastTime) {}
+
+  record SessionBriefView(Map<String, Integer> aim, List<String> keepOut, String school) {}
+
+  record SessionView(UUID id, UUID clientId, String clientName, UUID gymId, String gymName, SessionBriefView brief, Instant createdAt, @MayBeMissing Instant finishedAt, List<ItemView> items) {}
+
+  @GetMapping
+  List<SessionLine> list(@RequestParam Optional<UUID> clientId) {
+    return plans.list(clientId).stream().map(l -> new SessionLine(l.id(), l.clientId(), l.gymId(), l.createdAt(), l.finishedAt().orElse(null), l.candidateIds().stream().map(c -> Catalogue.standard().candidate(c).name()).toList())).toList();
+  }
+
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  SessionView start(@RequestBody SessionInput input) {
+    if (input.clientId() == null || input.gymId() == null) {
+      throw new InvalidInput(input.clientId() == null ? "clientId" : "gymId", "is needed");
+    }
+    Aim aim = new Aim(input.aim() == null ? Map.of() : input.aim(), input.keepOut() == null ? Set.of() : input.keepOut());
+    return view(plans.start(input.clientId(), input.gymId(), aim, input.school() == null ? School.STRETCH : School.get(input.school())));
+  }
+
+  @GetMapping("/{id}")
+  SessionView one(@PathVariable UUID id) {
+    return view(plans.get(id));
+  }
+
+  @PostMapping("/{id}/items")
+  @ResponseStatus(HttpStatus.CREATED)
+  SessionView pin(@PathVariable UUID id, @RequestBody ItemInput input) {
+    if (input.candidateId() == null) {
+      throw new InvalidInput("candidateId", "is needed");
+    }
+    return view(plans.pin(id, input.candidateId(), Optional.ofNullable(input.setup())));
+  }
+
+  @PutMapping("/{id}/items/{itemId}/setup")
+  SessionView changeSetup(@PathVariable UUID id, @PathVariable UUID itemId, @RequestBody SetupInput input) {
+    if (input.setup() == null) {
+      throw new InvalidInput("setup", "is needed");
+    }
+    return view(plans.changeSetup(id, itemId, input.setup()));
+  }
+
+  @DeleteMapping("/{id}/items/{itemId}")
+  SessionView unpin(@PathVariable UUID id, @PathVariable UUID itemId) {
+    return view(plans.unpin(id, itemId));
+  }
+
+  @PutMapping("/{id}/items/{itemId}/sets/{setId}")
+  SessionView log(@PathVariable UUID id, @PathVariable UUID itemId, @PathVariable UUID setId, @RequestBody SetInput input) {
+    return view(plans.log(id, itemId, setId, input.set()));
+  }
+
+  @DeleteMapping("/{id}/items/{itemId}/sets/{setId}")
+  SessionView removeSet(@PathVariable UUID id, @PathVariable UUID itemId, @PathVariable UUID setId) {
+    return view(plans.removeSet(id, itemId, setId));
+  }
+
+  @PostMapping("/{id}/finish")
+  SessionView finish(@PathVariable UUID id) {
+    return view(plans.finish(id));
+  }
+
+  private static SessionView view(Session s) {
+    return new SessionView(
+        s.id(),
+        s.client().id(),
+        s.client().name(),
+        s.gym().id(),
+        s.gym().name(),
+        new SessionBriefView(s.brief().aim(), s.brief().keepOut(), s.brief().school()),
+        s.createdAt(),
+        s.finishedAt().orElse(null),
+        s.items().stream().map(SessionController::item).toList());
+  }
+
+  private static ItemView item(Session.Item i) {
+    Candidate c = Catalogue.standard().candidate(i.candidateId());
+    Exercise x = Catalogue.standard().exerciseOf(c);
+    return new ItemView(
+        i.id(),
+        i.position(),
+        c.id(),
+        x.id(),
+        c.name(),
+        x.repetitions(),
+        i.setup(),
+        x.cues(),
+        x.stopSigns(),
+        x.cautions(),
+        i.sets().stream().map(SetView::of).toList(),
+        i.lastTime().map(l -> new LastTimeView(l.performedAt(), l.sameSetup(), l.setup(), l.sets().stream().map(SetView::of).toList())).orElse(null));
+  }
+}

@@ -1,0 +1,85 @@
+package istmo.app.platform;
+
+import istmo.core.quantity.InvalidInput;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
+
+/** Every error as problem+json; faults of the input name their field and what is allowed, under "faults". */
+@RestControllerAdvice
+class ProblemHandler extends ResponseEntityExceptionHandler {
+  private static final Logger LOG = LoggerFactory.getLogger(ProblemHandler.class);
+
+  @ExceptionHandler
+  ProblemDetail invalid(InvalidInput e) {
+    return problem(HttpStatus.UNPROCESSABLE_CONTENT, "Some of the input cannot be used.", e.faults());
+  }
+
+  @ExceptionHandler
+  ProblemDetail notFound(NotFound e) {
+    return ProblemDetail.forStatusAndDetail(HttpStatus.NOT_FOUND, e.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail conflict(Conflict e) {
+    return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, e.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail badPath(MethodArgumentTypeMismatchException e) {
+    return problem(HttpStatus.BAD_REQUEST, "The address is not right.", List.of(new InvalidInput.Fault(e.getName(), "\"" + e.getValue() + "\" is not of the right kind")));
+  }
+
+  @ExceptionHandler
+  ProblemDetail unexpected(Exception e) {
+    LOG.error("unexpected", e);
+    return ProblemDetail.forStatusAndDetail(HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong here; nothing was changed. The details are in the server's log.");
+  }
+
+  @Override
+  protected ResponseEntity<Object> handleHttpMessageNotReadable(HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+    List<InvalidInput.Fault> faults = new ArrayList<>();
+    for (Throwable cause = e.getCause(); cause != null; cause = cause.getCause()) {
+      if (cause instanceof InvalidInput invalid) {
+        return ResponseEntity.unprocessableContent().body(invalid(invalid));
+      }
+    }
+    if (e.getCause() instanceof JacksonException j) {
+      String field = j.getPath().stream().map(r -> r.getPropertyName() == null ? "[" + r.getIndex() + "]" : r.getPropertyName()).collect(Collectors.joining("."));
+      faults.add(new InvalidInput.Fault(field.isEmpty() ? "body" : field, explain(j)));
+    }
+    return ResponseEntity.badRequest().body(problem(HttpStatus.BAD_REQUEST, "The JSON cannot be read.", faults));
+  }
+
+  private static String explain(JacksonException e) {
+    if (e instanceof UnrecognizedPropertyException u) {
+      return "is not known here; known are " + u.getKnownPropertyIds();
+    }
+    if (e instanceof InvalidFormatException f && f.getTargetType() != null && f.getTargetType().isEnum()) {
+      return "\"" + f.getValue() + "\" must be one of " + List.of(f.getTargetType().getEnumConstants());
+    }
+    return e.getOriginalMessage();
+  }
+
+  private static ProblemDetail problem(HttpStatus status, String detail, List<InvalidInput.Fault> faults) {
+    ProblemDetail p = ProblemDetail.forStatusAndDetail(status, detail);
+    p.setProperty("faults", faults);
+    return p;
+  }
+}

@@ -1,0 +1,66 @@
+package istmo.app.platform;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.Set;
+import java.util.concurrent.TimeUnit;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.CacheControl;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.servlet.resource.PathResourceResolver;
+
+/** Serves the screens from the jar and keeps other sites out. */
+@Configuration
+class WebConfig implements WebMvcConfigurer {
+  private static final String HOME = "classpath:/META-INF/resources/";
+
+  @Override
+  public void addResourceHandlers(ResourceHandlerRegistry registry) {
+    registry.addResourceHandler("/assets/**").addResourceLocations(HOME + "assets/").setCacheControl(CacheControl.maxAge(365, TimeUnit.DAYS).cachePublic().immutable());
+    registry.addResourceHandler("/**").addResourceLocations(HOME).setCacheControl(CacheControl.noCache()).resourceChain(false).addResolver(new ScreenResolver());
+  }
+
+  /** A path without a dot in its last part is a screen's address: it gets index.html. Paths of the server stay what they are. */
+  static final class ScreenResolver extends PathResourceResolver {
+    @Override
+    protected Resource getResource(String path, Resource location) throws IOException {
+      Resource found = path.isEmpty() ? null : super.getResource(path, location);
+      if (found != null) {
+        return found;
+      }
+      boolean server = path.startsWith("api/") || path.startsWith("actuator/") || path.startsWith("v3/");
+      boolean file = path.substring(path.lastIndexOf('/') + 1).contains(".");
+      return server || file ? null : new ClassPathResource("META-INF/resources/index.html");
+    }
+  }
+
+  /**
+   * Until there is a sign-in, the application answers only to this machine's own names, so that a foreign page cannot reach client notes through a name of its own that points here; and it tells browsers to load nothing from outside.
+   */
+  @Component
+  static final class OwnMachineOnly extends OncePerRequestFilter {
+    private static final Set<String> NAMES = Set.of("127.0.0.1", "localhost", "[::1]");
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+      String origin = request.getHeader("Origin");
+      boolean foreign = origin != null && !origin.equals(request.getScheme() + "://" + request.getHeader("Host"));
+      if (!NAMES.contains(request.getServerName()) || foreign) {
+        response.sendError(HttpServletResponse.SC_FORBIDDEN);
+        return;
+      }
+      response.setHeader("Content-Security-Policy", "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'; base-uri 'none'; form-action 'self'");
+      response.setHeader("X-Content-Type-Options", "nosniff");
+      response.setHeader("Referrer-Policy", "no-referrer");
+      chain.doFilter(request, response);
+    }
+  }
+}

@@ -1,0 +1,28 @@
+# shellcheck shell=bash
+# What the command and its helpers share. Sourced, not run; $tools is the caller's.
+: "${tools:?}"
+
+say() { printf 'istmo: %s\n' "$*" >&2; }
+fail() { printf 'istmo: %s\n' "$*" >&2; exit 1; }
+
+# Installs missing Debian packages, or says which are missing when that needs root.
+need_packages() {
+  local missing=() p
+  for p in "$@"; do
+    dpkg-query -W -f '${db:Status-Status}' "$p" 2>/dev/null | grep -qx installed || missing+=("$p")
+  done
+  [ ${#missing[@]} -gt 0 ] || return 0
+  [ "$(id -u)" = 0 ] || fail "these Debian packages are missing: ${missing[*]}. Install them as root (apt-get install ${missing[*]}) and call again."
+  say "installing ${missing[*]}"
+  if ! { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}"; } >"$tools/apt.log" 2>&1; then
+    tail -5 "$tools/apt.log" >&2
+    fail "Debian's packages could not be installed (${missing[*]}). Is the package registry reached?"
+  fi
+}
+
+# Stops early when the disk is nearly full: a build and a database need room.
+need_disk() { # PATH MEGABYTES
+  local free
+  free=$(df -Pm "$1" | awk 'NR==2{print $4}')
+  [ "$free" -ge "$2" ] || fail "only $free MB are free for $1; $2 MB are needed. Free some space and call again."
+}

@@ -1,0 +1,48 @@
+import { useQuery } from '@tanstack/react-query'
+import { answer, api } from './client'
+import type { Schemas } from './client'
+
+export const keys = {
+  catalogue: ['catalogue'] as const,
+  clients: ['clients'] as const,
+  gyms: ['gyms'] as const,
+  sessions: (clientId?: string) => ['sessions', clientId ?? 'all'] as const,
+  session: (id: string) => ['session', id] as const,
+  order: (brief: Schemas['BriefInput']) => ['order', brief] as const,
+  bench: (input: Schemas['BenchInput']) => ['bench', input] as const,
+}
+
+export const useCatalogue = () =>
+  useQuery({ queryKey: keys.catalogue, queryFn: () => answer(api.GET('/api/catalogue')), staleTime: Infinity })
+
+export const useClients = () => useQuery({ queryKey: keys.clients, queryFn: () => answer(api.GET('/api/clients')) })
+
+export const useGyms = () => useQuery({ queryKey: keys.gyms, queryFn: () => answer(api.GET('/api/gyms')) })
+
+export const fetchSessions = (clientId?: string) => answer(api.GET('/api/sessions', { params: { query: clientId ? { clientId } : {} } }))
+
+export const fetchSession = (id: string) => answer(api.GET('/api/sessions/{id}', { params: { path: { id } } }))
+
+export const useSessions = (clientId?: string, enabled = true) =>
+  useQuery({ queryKey: keys.sessions(clientId), queryFn: () => fetchSessions(clientId), enabled })
+
+export const useSession = (id: string) => useQuery({ queryKey: keys.session(id), queryFn: () => fetchSession(id) })
+
+/** The order for a brief; the old order stays in sight while a new one is computed. */
+export const useOrder = (brief: Schemas['BriefInput'] | null) =>
+  useQuery({
+    queryKey: keys.order(brief ?? {}),
+    queryFn: ({ signal }) => answer(api.POST('/api/orders', { body: brief!, signal })),
+    enabled: brief !== null,
+    placeholderData: (previous) => previous,
+  })
+
+export const postBench = (input: Schemas['BenchInput'], signal?: AbortSignal) => answer(api.POST('/api/bench', { body: input, signal }))
+
+export const useBenchOnce = (input: Schemas['BenchInput'] | null) =>
+  useQuery({
+    queryKey: keys.bench(input ?? {}),
+    queryFn: ({ signal }) => postBench(input!, signal),
+    enabled: input !== null,
+    placeholderData: (previous) => previous,
+  })

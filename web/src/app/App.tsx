@@ -1,0 +1,120 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { lazy, Suspense, useEffect, useState } from 'react'
+import { createBrowserRouter, NavLink, Outlet, RouterProvider, useLocation } from 'react-router'
+import { HomePage } from '../features/order/HomePage'
+import { Problem } from '../api/client'
+import { Waiting } from '../ui/Notice'
+import { Shortcuts } from './Shortcuts'
+import { useTheme } from './theme'
+
+const BenchPage = lazy(() => import('../features/bench/BenchPage').then((m) => ({ default: m.BenchPage })))
+const ComparePage = lazy(() => import('../features/compare/ComparePage').then((m) => ({ default: m.ComparePage })))
+const ClientsPage = lazy(() => import('../features/clients/ClientsPage').then((m) => ({ default: m.ClientsPage })))
+const GymsPage = lazy(() => import('../features/gyms/GymsPage').then((m) => ({ default: m.GymsPage })))
+const SessionsPage = lazy(() => import('../features/sessions/SessionsPage').then((m) => ({ default: m.SessionsPage })))
+const SessionPage = lazy(() => import('../features/sessions/SessionPage').then((m) => ({ default: m.SessionPage })))
+
+const SCREENS = [
+  { to: '/', label: 'Order', keepsBrief: true },
+  { to: '/bench', label: 'Bench', keepsBrief: true },
+  { to: '/side-by-side', label: 'Side by side', keepsBrief: true },
+  { to: '/clients', label: 'Clients', keepsBrief: false },
+  { to: '/gyms', label: 'Gyms', keepsBrief: false },
+  { to: '/sessions', label: 'Sessions', keepsBrief: false },
+]
+
+const BRIEF_KEYS = ['client', 'gym', 'aim', 'out', 'school', 'candidate']
+
+/** The part of an address that says the brief, so that it goes along from screen to screen. */
+function briefOf(search: string): string {
+  const from = new URLSearchParams(search)
+  const p = new URLSearchParams()
+  for (const key of BRIEF_KEYS) {
+    const v = from.get(key)
+    if (v) p.set(key, v)
+  }
+  return p.toString()
+}
+
+function Frame() {
+  const { search, pathname } = useLocation()
+  const [theme, toggle] = useTheme()
+  const [brief, setBrief] = useState(() => briefOf(search))
+  const now = briefOf(search)
+  if (now !== '' && now !== brief) setBrief(now)
+  useEffect(() => {
+    const screen = SCREENS.find((s) => s.to !== '/' && pathname.startsWith(s.to))
+    document.title = `${screen?.label ?? 'Order'} · Istmo`
+  }, [pathname])
+  return (
+    <div className="mx-auto flex min-h-dvh max-w-[1500px] flex-col px-4 pb-3 lg:h-dvh print:h-auto print:px-0">
+      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-2">
+        To the content
+      </a>
+      <header className="no-print flex flex-wrap items-baseline gap-x-5 border-b-2 border-ink py-1.5">
+        <span className="font-serif text-xl font-semibold tracking-tight">Istmo</span>
+        <nav aria-label="Screens" className="flex flex-wrap gap-x-4 text-sm">
+          {SCREENS.map((s) => (
+            <NavLink
+              key={s.to}
+              to={s.keepsBrief && brief ? `${s.to}?${brief}` : s.to}
+              end={s.to === '/'}
+              className={({ isActive }) => `py-1 ${isActive ? 'font-semibold underline decoration-accent decoration-2 underline-offset-4' : 'text-ink-2 hover:text-ink'}`}
+            >
+              {s.label}
+            </NavLink>
+          ))}
+        </nav>
+        <span className="ml-auto flex items-baseline gap-3 text-sm">
+          <Shortcuts />
+          <button type="button" className="text-ink-2 hover:text-ink" onClick={toggle}>
+            {theme === 'dark' ? 'Light paper' : 'Dark paper'}
+          </button>
+        </span>
+      </header>
+      <main id="main" className="flex min-h-0 flex-1 flex-col pt-2">
+        <Suspense fallback={<Waiting what="Loading" />}>
+          <Outlet />
+        </Suspense>
+      </main>
+      <footer className="no-print border-t border-rule pt-1 text-xs text-ink-2">
+        Coaching is not treatment. Pain that is sharp, new, at rest, with swelling, locking or numbness: stop, and see a licensed clinician.
+      </footer>
+    </div>
+  )
+}
+
+const router = createBrowserRouter([
+  {
+    element: <Frame />,
+    children: [
+      { path: '/', element: <HomePage /> },
+      { path: '/bench', element: <BenchPage /> },
+      { path: '/side-by-side', element: <ComparePage /> },
+      { path: '/clients', element: <ClientsPage /> },
+      { path: '/gyms', element: <GymsPage /> },
+      { path: '/sessions', element: <SessionsPage /> },
+      { path: '/sessions/:id', element: <SessionPage /> },
+      {
+        path: '*',
+        element: (
+          <div className="py-16 text-center">
+            <h1 className="text-2xl">There is no such page.</h1>
+          </div>
+        ),
+      },
+    ],
+  },
+])
+
+const queries = new QueryClient({
+  defaultOptions: { queries: { retry: (count, error) => count < 2 && !(error instanceof Problem && error.status >= 400 && error.status < 500), staleTime: 10_000 } },
+})
+
+export function App() {
+  return (
+    <QueryClientProvider client={queries}>
+      <RouterProvider router={router} />
+    </QueryClientProvider>
+  )
+}

@@ -1,0 +1,84 @@
+import type { Drawing } from '../../api/client'
+
+export type Box = { x: number; y: number; width: number; height: number }
+export type Point = { x: number; y: number }
+
+/** The smallest frame, in metres with y up turned to y down, that holds every drawing, with some air. */
+export function frame(drawings: Drawing[], air = 0.08): Box {
+  let [left, right, low, high] = [Infinity, -Infinity, Infinity, -Infinity]
+  const add = (p: Point, r = 0) => {
+    left = Math.min(left, p.x - r)
+    right = Math.max(right, p.x + r)
+    low = Math.min(low, p.y - r)
+    high = Math.max(high, p.y + r)
+  }
+  for (const d of drawings) {
+    for (const l of d.lines) if (l.role !== 'floor' && l.role !== 'force' && l.role !== 'rail') l.points.forEach((p) => add(p))
+    for (const c of d.circles) add(c.centre, c.radius)
+  }
+  if (left > right) return { x: -1, y: -2, width: 2, height: 2 }
+  return { x: left - air, y: -high - air, width: right - left + 2 * air, height: high - low + 2 * air }
+}
+
+/** Where a part of a drawing is: the centre of a circle, or a point of a line. */
+export function place(d: Drawing, role: string, index = 0): Point | undefined {
+  return d.circles.find((c) => c.role === role)?.centre ?? d.lines.find((l) => l.role === role)?.points[index]
+}
+
+export type Handle = {
+  parameter: string
+  /** part of the drawing that is held */
+  role: string
+  index?: number
+  /** direction of the drag that raises the value; y up */
+  axis: [number, number]
+  /** change of the value for each metre dragged along the axis */
+  perMetre: number
+}
+
+/** What can be taken hold of on the stage, by family. Everything else moves by its slider. */
+export const HANDLES: Record<string, Handle[]> = {
+  squat: [
+    { parameter: 'depth', role: 'joint-hip', axis: [0, -1], perMetre: 140 },
+    { parameter: 'kneeTravel', role: 'joint-knee', axis: [1, 0], perMetre: 4.5 },
+    { parameter: 'wedge', role: 'foot', index: 0, axis: [0, 1], perMetre: 500 },
+  ],
+  'guided-squat': [
+    { parameter: 'depth', role: 'joint-hip', axis: [0, -1], perMetre: 140 },
+    { parameter: 'lean', role: 'trunk', index: 1, axis: [1, 0], perMetre: 110 },
+    { parameter: 'feetForward', role: 'foot', index: 2, axis: [1, 0], perMetre: 1 },
+  ],
+  hack: [
+    { parameter: 'kneeDepth', role: 'joint-hip', axis: [0.7, -0.7], perMetre: 140 },
+    { parameter: 'feetForward', role: 'foot', index: 2, axis: [0.7, 0.7], perMetre: 1 },
+  ],
+  press: [
+    { parameter: 'footHeight', role: 'foot', index: 2, axis: [-0.7, 0.7], perMetre: 1 },
+    { parameter: 'kneeDepth', role: 'joint-ankle', axis: [-0.7, -0.7], perMetre: 140 },
+  ],
+  hinge: [
+    { parameter: 'lean', role: 'trunk', index: 1, axis: [0.7, -0.7], perMetre: 110 },
+    { parameter: 'kneeBend', role: 'joint-knee', axis: [1, 0], perMetre: 120 },
+  ],
+  deadlift: [
+    { parameter: 'shin', role: 'joint-knee', axis: [1, 0], perMetre: 130 },
+    { parameter: 'barHeight', role: 'bar-sleeve', axis: [0, 1], perMetre: 1 },
+  ],
+  'leg-extension': [
+    { parameter: 'hipAngle', role: 'trunk', index: 1, axis: [1, 0], perMetre: 110 },
+    { parameter: 'kneeBent', role: 'joint-ankle', axis: [-1, 0], perMetre: 140 },
+  ],
+  'seated-curl': [
+    { parameter: 'hipAngle', role: 'trunk', index: 1, axis: [1, 0], perMetre: 110 },
+    { parameter: 'kneeStraight', role: 'joint-ankle', axis: [0, -1], perMetre: 140 },
+  ],
+  'lying-curl': [{ parameter: 'kneeStraight', role: 'joint-ankle', axis: [0, 1], perMetre: 140 }],
+  'standing-calf': [{ parameter: 'stretch', role: 'foot', index: 0, axis: [0, -1], perMetre: 330 }],
+  'seated-calf': [{ parameter: 'stretch', role: 'foot', index: 0, axis: [0, -1], perMetre: 330 }],
+}
+
+/** In the plan view: x to the right, y along the feet. */
+export const PLAN_HANDLES: Handle[] = [
+  { parameter: 'stance', role: 'pressure', axis: [1, 0], perMetre: 2 },
+  { parameter: 'toeOut', role: 'foot-right', index: 5, axis: [1, 0], perMetre: 230 },
+]

@@ -1,0 +1,217 @@
+import { useMemo, useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import type { BenchSide, Catalogue, Schemas } from '../../api/client'
+import { postBench, useCatalogue, useClients, useGyms } from '../../api/queries'
+import { Stage } from '../../chart/stage/Stage'
+import { HANDLES, PLAN_HANDLES, frame } from '../../chart/stage/scene'
+import { LengthStrip, MomentStrip } from '../../chart/Strips'
+import { Button } from '../../ui/Button'
+import { Quiet, Trouble, Waiting } from '../../ui/Notice'
+import { WordMenu } from '../../ui/WordMenu'
+import { BriefLine } from '../brief/BriefLine'
+import { useBrief } from '../brief/brief'
+import type { Brief } from '../brief/brief'
+import { usePin } from '../order/pin'
+import { Changes } from './Changes'
+import { Controls } from './Controls'
+import { parseSetup, writeSetup } from './address'
+import { useLatest } from './useLatest'
+
+/** The bench: one exercise, this client to scale, and what each move does. */
+export function BenchPage() {
+  const catalogue = useCatalogue()
+  const clients = useClients()
+  const gyms = useGyms()
+  const [brief, change] = useBrief()
+  const [params, setParams] = useSearchParams()
+  const failed = [catalogue, clients, gyms].find((q) => q.isError)
+  if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
+  if (!catalogue.data || !clients.data || !gyms.data) return <Waiting what="Loading" />
+  const candidateId = params.get('candidate') ?? catalogue.data.exercises[0]!.candidates[0]!.id
+  const client = brief.client ?? clients.data[0]?.id
+  if (!client) return <Quiet>Take in a client first.</Quiet>
+  const candidates = catalogue.data.exercises.flatMap((x) => x.candidates.map((c) => ({ value: c.id, label: c.name, note: x.alsoCalled.join(', ') })))
+  const choose = (id: string) =>
+    setParams((old) => {
+      const p = new URLSearchParams(old)
+      p.set('candidate', id)
+      p.delete('set')
+      return p
+    })
+  return (
+    <div className="flex min-h-0 flex-1 flex-col gap-1">
+      <BriefLine brief={{ ...brief, client }} change={change} catalogue={catalogue.data} clients={clients.data} gyms={gyms.data} />
+      <div className="flex flex-wrap items-baseline gap-3 font-serif text-lg">
+        <span>
+          On the bench: <WordMenu label="Exercise" text={candidates.find((c) => c.value === candidateId)?.label ?? candidateId} value={candidateId} options={candidates} onChange={choose} />
+        </span>
+      </div>
+      <OneBench key={`${client} ${candidateId} ${brief.school}`} catalogue={catalogue.data} brief={{ ...brief, client }} candidateId={candidateId} />
+    </div>
+  )
+}
+
+function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; brief: Brief & { client: string }; candidateId: string }) {
+  const [params, setParams] = useSearchParams()
+  const moved = parseSetup(params.get('set'))
+  const [pinned, setPinned] = useState<Record<string, number> | null>(null)
+  const [at, setAt] = useState(20)
+  const exercise = catalogue.exercises.find((x) => x.candidates.some((c) => c.id === candidateId))!
+  const side = (setup: Record<string, number> | null): Schemas['SideInput'] => ({ clientId: brief.client, candidateId, ...(setup ? { setup } : {}) })
+  const wish: Schemas['BenchInput'] = { sides: [side(pinned), side(moved ?? pinned)], school: brief.school }
+  const answer = useLatest(wish, (w: Schemas['BenchInput']) => postBench(w))
+  const pin = usePin(brief)
+
+  const bench = answer.data
+  const start = bench?.sides[0]
+  const now = bench?.sides[1]
+  const box = useMemo(() => frame([...(start?.phases ?? []), ...(now?.phases ?? [])].map((p) => p.side)), [start, now])
+  if (answer.error && !bench) return <Trouble error={answer.error} />
+  if (!start || !now) return <Waiting what="Setting up the stage" />
+
+  const setup = { ...now.setup, ...(moved ?? {}) }
+  const onMove = (id: string, value: number) =>
+    setParams(
+      (old) => {
+        const p = new URLSearchParams(old)
+        p.set('set', writeSetup({ ...setup, [id]: value }))
+        return p
+      },
+      { replace: true },
+    )
+  const reset = () => {
+    setPinned(null)
+    setParams((old) => {
+      const p = new URLSearchParams(old)
+      p.delete('set')
+      return p
+    })
+  }
+  const k = Math.min(at, now.phases.length - 1)
+  const phase = now.phases[k]
+  const aimed = Object.keys(brief.aim).filter((id) => now.strips[id])
+  const strips = (aimed.length > 0 ? aimed.sort((a, b) => brief.aim[b]! - brief.aim[a]!) : strongest(now)).slice(0, 3)
+  const top = Math.max(1, ...strips.flatMap((id) => [...(now.strips[id]?.tension ?? []), ...(start.strips[id]?.tension ?? [])]))
+  const hasStance = exercise.parameters.some((p) => p.id === 'stance')
+  return (
+    <div className="grid min-h-0 flex-1 gap-4 lg:grid-cols-[minmax(0,1fr)_17rem_19rem]" aria-busy={answer.pending}>
+      <section aria-label="Stage" className="flex min-h-[26rem] flex-col">
+        <div className="relative grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-2 sm:grid-cols-[minmax(0,1fr)_11rem]">
+          {phase ? (
+            <Stage
+              drawing={phase.side}
+              ghost={moved ? start.phases[Math.min(at, start.phases.length - 1)]?.side : undefined}
+              box={box}
+              label={`Side view of ${now.clientName}, ${now.name}`}
+              handles={HANDLES[exercise.family] ?? []}
+              parameters={exercise.parameters}
+              setup={setup}
+              onMove={onMove}
+              className="h-full max-h-[62vh] min-h-0 w-full"
+            />
+          ) : (
+            <Quiet>No part of this repetition can be shown.</Quiet>
+          )}
+          {now.plan && hasStance && (
+            <figure className="flex min-h-0 flex-col">
+              <figcaption className="text-xs text-ink-2">Feet {exercise.family === 'press' || exercise.family === 'hack' ? 'on the plate' : 'from above'}</figcaption>
+              <Stage
+                plan
+                drawing={now.plan}
+                ghost={moved ? start.plan : undefined}
+                box={planBox(now)}
+                label="The feet in plan"
+                handles={PLAN_HANDLES}
+                parameters={exercise.parameters}
+                setup={setup}
+                onMove={onMove}
+                className="max-h-60 w-full"
+              />
+            </figure>
+          )}
+        </div>
+        {now.obstacle && (
+          <p role="alert" className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm" data-testid="obstacle">
+            <b>Not possible for {now.clientName}:</b> {now.obstacle.reason} Missing: {now.obstacle.missing}.
+          </p>
+        )}
+        {[...now.changes.map((c) => `For this client: ${c}`), ...now.notes].map((n) => (
+          <p key={n} className="text-sm text-ink-2">
+            {n}
+          </p>
+        ))}
+        <label className="mt-1 flex items-center gap-3 border-t border-rule pt-1 text-sm">
+          <span>top</span>
+          <input type="range" aria-label="Place in the repetition" min={0} max={20} value={at} onChange={(e) => setAt(Number(e.target.value))} className="h-6 flex-1 accent-[var(--accent)]" aria-valuetext={`${Math.round((at / 20) * 100)} % of the way down`} />
+          <span>bottom</span>
+        </label>
+        {phase && (
+          <p className="text-sm text-ink-2" data-testid="angles">
+            trunk {Math.round(phase.leanDeg)}° · hip {Math.round(phase.anglesDeg['hip flexion'] ?? 0)}° · knee {Math.round(phase.anglesDeg['knee flexion'] ?? 0)}° · ankle {Math.round(phase.anglesDeg['ankle dorsiflexion'] ?? 0)}°
+            {phase.demand !== undefined && <> · this point takes {Math.round(100 * phase.demand)} % of what it could</>}
+          </p>
+        )}
+      </section>
+      <section aria-label="Strips" className="min-h-0 overflow-auto">
+        {now.obstacle ? (
+          <Quiet>No figures for a posture that cannot be taken.</Quiet>
+        ) : (
+          <>
+            {strips.map((id) => (
+              <LengthStrip key={id} title={catalogue.regions.find((r) => r.id === id)?.coachName ?? id} now={now.strips[id]!} ghost={moved ? start.strips[id] : undefined} at={k} top={top} />
+            ))}
+            <MomentStrip moments={now.phases.map((p) => p.moments)} ghost={moved ? start.phases.map((p) => p.moments) : undefined} at={k} sticking={now.stickingPhase} />
+            <p className="mt-1 text-xs">
+              <b>Gives out first:</b> {now.limiters.filter((l) => l.share >= 0.05).slice(0, 3).map((l) => `${l.name} ${Math.round(100 * l.share)} %`).join(', ')}
+            </p>
+          </>
+        )}
+      </section>
+      <section aria-label="Controls" className="min-h-0 overflow-auto">
+        <div className="mb-1 flex flex-wrap gap-2">
+          <Button look="ink" disabled={pin.isPending || now.obstacle !== undefined || !brief.gym} onClick={() => pin.mutate({ candidateId, setup })}>
+            Pin to session
+          </Button>
+          <Button disabled={!moved} onClick={() => setPinned(setup)}>
+            Start here
+          </Button>
+          <Button disabled={!moved && !pinned} onClick={reset}>
+            Usual
+          </Button>
+        </div>
+        {pin.isError && <Trouble error={pin.error} />}
+        {pin.isSuccess && (
+          <p role="status" className="text-sm">
+            Pinned with this set-up.{' '}
+            <Link className="text-accent-2 underline" to={`/sessions/${pin.data.id}`}>
+              Open the session
+            </Link>
+          </p>
+        )}
+        {answer.error ? <Trouble error={answer.error} /> : null}
+        {moved && !now.obstacle && bench && (
+          <div className="mb-2">
+            <Changes bench={bench} regions={catalogue.regions} aimed={aimed} from="start" to="now" />
+            {bench.changes.every((c) => !c.toldApart) && <p className="mt-1 text-sm">The model cannot tell these two set-ups apart.</p>}
+          </div>
+        )}
+        <Controls parameters={exercise.parameters} setup={setup} pinned={start.setup} onMove={onMove} />
+      </section>
+    </div>
+  )
+}
+
+function strongest(side: BenchSide): string[] {
+  return Object.entries(side.stimulus)
+    .sort((a, b) => b[1] - a[1])
+    .map(([id]) => id)
+}
+
+/** A frame for the feet that does not jump while the stance is moved. */
+function planBox(side: BenchSide) {
+  const b = frame([side.plan!], 0.04)
+  const half = Math.max(0.36, ...side.plan!.lines.flatMap((l) => (l.role.startsWith('foot') ? l.points.map((p) => Math.abs(p.y)) : [])))
+  const along = side.plan!.lines.filter((l) => l.role.startsWith('foot')).flatMap((l) => l.points.map((p) => p.x))
+  const [low, high] = [Math.min(...along) - 0.06, Math.max(...along) + 0.06]
+  return { ...b, x: -half - 0.05, width: 2 * half + 0.1, y: -high, height: high - low }
+}

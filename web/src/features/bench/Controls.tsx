@@ -1,0 +1,67 @@
+import { useId } from 'react'
+import type { Parameter } from '../../api/client'
+import { setupValue } from '../../quantity/format'
+
+type Props = { parameters: Parameter[]; setup: Record<string, number>; pinned: Record<string, number> | null; onMove: (id: string, value: number) => void }
+
+/** Every parameter in natural steps: the set-up first, then technique, then the machine. */
+export function Controls({ parameters, setup, pinned, onMove }: Props) {
+  const of = (kind: Parameter['kind']) => parameters.filter((p) => p.kind === kind)
+  const group = (list: Parameter[]) => list.map((p) => <Control key={p.id} parameter={p} value={setup[p.id] ?? p.usual} was={pinned?.[p.id]} onMove={onMove} />)
+  return (
+    <div>
+      {group(of('SETUP'))}
+      {of('TECHNIQUE').length > 0 && (
+        <details className="mt-2" open={of('SETUP').length < 4}>
+          <summary className="border-b border-ink py-1 font-serif text-base font-semibold">What the lifter does</summary>
+          {group(of('TECHNIQUE'))}
+        </details>
+      )}
+      {of('MACHINE').length > 0 && (
+        <details className="mt-2">
+          <summary className="border-b border-ink py-1 font-serif text-base font-semibold">This machine (generic until measured)</summary>
+          {group(of('MACHINE'))}
+        </details>
+      )}
+    </div>
+  )
+}
+
+function Control({ parameter: p, value, was, onMove }: { parameter: Parameter; value: number; was?: number; onMove: (id: string, value: number) => void }) {
+  const id = useId()
+  const moved = was !== undefined && Math.abs(was - value) > 1e-6
+  return (
+    <div className="border-b border-rule/60 py-1">
+      <div className="flex items-baseline justify-between gap-2">
+        <label htmlFor={id} className="text-sm" title={p.note}>
+          {p.label}
+        </label>
+        <span className="text-sm font-semibold whitespace-nowrap">
+          {moved && <span className="mr-2 font-normal text-ink-2">was {setupValue(p, was)}</span>}
+          {p.choices.length === 0 && setupValue(p, value)}
+        </span>
+      </div>
+      {p.choices.length > 0 ? (
+        <select id={id} className="mt-0.5 w-full border border-rule px-1 py-1 text-sm" value={value} onChange={(e) => onMove(p.id, Number(e.target.value))}>
+          {p.choices.map((c, k) => (
+            <option key={c} value={k}>
+              {c}
+            </option>
+          ))}
+        </select>
+      ) : (
+        <input
+          id={id}
+          type="range"
+          className="h-6 w-full accent-[var(--accent)]"
+          min={p.min}
+          max={p.max}
+          step={p.unit === 'deg' ? 1 : p.unit === 'kg' ? p.step : p.step / 2}
+          value={value}
+          aria-valuetext={setupValue(p, value)}
+          onChange={(e) => onMove(p.id, Number(e.target.value))}
+        />
+      )}
+    </div>
+  )
+}

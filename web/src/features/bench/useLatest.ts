@@ -1,0 +1,45 @@
+import { useEffect, useRef, useState } from 'react'
+
+/** Asks for each wish in turn, one request in flight at a time; wishes that were overtaken while waiting are dropped, the newest always comes last. */
+export function useLatest<Wish, Answer>(wish: Wish | null, ask: (wish: Wish) => Promise<Answer>): { data: Answer | null; error: unknown; pending: boolean } {
+  const [state, setState] = useState<{ data: Answer | null; error: unknown; pending: boolean }>({ data: null, error: null, pending: false })
+  const busy = useRef(false)
+  const waiting = useRef<Wish | null>(null)
+  const alive = useRef(true)
+  const askNow = useRef(ask)
+  const key = JSON.stringify(wish)
+
+  useEffect(() => {
+    alive.current = true
+    return () => {
+      alive.current = false
+    }
+  }, [])
+
+  useEffect(() => {
+    askNow.current = ask
+  })
+
+  useEffect(() => {
+    if (wish === null) return
+    const run = async (w: Wish) => {
+      busy.current = true
+      setState((s) => ({ ...s, pending: true }))
+      try {
+        const data = await askNow.current(w)
+        if (alive.current) setState({ data, error: null, pending: waiting.current !== null })
+      } catch (error) {
+        if (alive.current) setState((s) => ({ ...s, error, pending: waiting.current !== null }))
+      }
+      busy.current = false
+      const next = waiting.current
+      waiting.current = null
+      if (next !== null && alive.current) void run(next)
+    }
+    if (busy.current) waiting.current = wish
+    else void run(wish)
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the wish by its content
+  }, [key])
+
+  return state
+}

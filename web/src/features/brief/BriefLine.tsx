@@ -1,0 +1,56 @@
+import type { Catalogue, Client, Gym } from '../../api/client'
+import { WordMenu } from '../../ui/WordMenu'
+import type { Brief } from './brief'
+import { regionWords } from './names'
+
+type Props = { brief: Brief; change: (c: Partial<Brief>) => void; catalogue: Catalogue; clients: Client[]; gyms: Gym[] }
+
+/** The whole context as one sentence whose underlined words are controls. */
+export function BriefLine({ brief, change, catalogue, clients, gyms }: Props) {
+  const client = clients.find((c) => c.id === brief.client)
+  const gym = gyms.find((g) => g.id === brief.gym)
+  const groups = [...new Set(catalogue.regions.map((r) => r.group))]
+  const school = catalogue.schools.find((s) => s.id === brief.school) ?? catalogue.schools[0]!
+  const ofGroup = (group: string) => catalogue.regions.filter((r) => r.group === group).map((r) => r.id)
+  const aimGroup = (group: string) =>
+    change(group === '' ? { aim: {} } : { aim: Object.fromEntries(ofGroup(group).map((id) => [id, 2])), keepOut: brief.keepOut.filter((id) => !ofGroup(group).includes(id)) })
+  const keepGroup = (group: string) => {
+    if (group === '') return change({ keepOut: [] })
+    if (group === 'ERECTORS') return change({ keepOut: [...new Set([...brief.keepOut, 'ERECTORS'])] })
+    const ids = ofGroup(group)
+    change({ keepOut: [...new Set([...brief.keepOut, ...ids])], aim: Object.fromEntries(Object.entries(brief.aim).filter(([id]) => !ids.includes(id))) })
+  }
+  return (
+    <p className="font-serif text-lg leading-relaxed" data-testid="brief">
+      For{' '}
+      <WordMenu label="Client" text={client?.name ?? 'a client'} value={brief.client ?? ''} options={clients.map((c) => ({ value: c.id, label: c.name }))} onChange={(id) => change({ client: id })} /> at{' '}
+      <WordMenu label="Gym" text={gym?.name ?? 'a gym'} value={brief.gym ?? ''} options={gyms.map((g) => ({ value: g.id, label: g.name }))} onChange={(id) => change({ gym: id })} />: bring up{' '}
+      <WordMenu
+        label="Bring up"
+        text={regionWords(catalogue.regions, Object.keys(brief.aim))}
+        options={[...groups.map((g) => ({ value: g, label: `all ${g}` })), { value: '', label: 'nothing yet', note: 'then paint single regions on the chart' }]}
+        onChange={aimGroup}
+      />
+      ; keep out{' '}
+      <WordMenu
+        label="Keep out"
+        text={brief.keepOut.length === 0 ? 'nothing' : regionWords(catalogue.regions, brief.keepOut)}
+        options={[{ value: 'ERECTORS', label: 'lower back' }, ...groups.map((g) => ({ value: g, label: `all ${g}` })), { value: '', label: 'nothing' }]}
+        onChange={keepGroup}
+      />
+      ; judged{' '}
+      <WordMenu label="School" text={school.label} value={school.id} options={catalogue.schools.map((s) => ({ value: s.id, label: s.label, note: s.reason }))} onChange={(id) => change({ school: id })} />.
+    </p>
+  )
+}
+
+/** The same sentence to read and to print. */
+export function BriefWords({ catalogue, clientName, gymName, brief }: { catalogue: Catalogue; clientName: string; gymName: string; brief: { aim: Record<string, number>; keepOut: string[]; school: string } }) {
+  const school = catalogue.schools.find((s) => s.id === brief.school)
+  return (
+    <p className="font-serif text-lg leading-relaxed">
+      For <b>{clientName}</b> at <b>{gymName}</b>: bring up <b>{regionWords(catalogue.regions, Object.keys(brief.aim))}</b>; keep out{' '}
+      <b>{brief.keepOut.length === 0 ? 'nothing' : regionWords(catalogue.regions, brief.keepOut)}</b>; judged <b>{school?.label}</b>.
+    </p>
+  )
+}

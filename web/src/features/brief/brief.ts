@@ -1,0 +1,69 @@
+import { useMemo } from 'react'
+import { useSearchParams } from 'react-router'
+import type { Schemas } from '../../api/client'
+import type { Paint } from '../../chart/limb/LimbChart'
+
+/** The whole context of an order. It lives in the address, so back, reload and a sent link keep it. */
+export type Brief = {
+  client: string | null
+  gym: string | null
+  aim: Record<string, number>
+  keepOut: string[]
+  school: string
+}
+
+export const DEFAULT_SCHOOL = 'stretch'
+
+export function parseBrief(params: URLSearchParams): Brief {
+  const aim: Record<string, number> = {}
+  for (const part of (params.get('aim') ?? '').split('~')) {
+    const [id, weight] = part.split('.')
+    const w = Number(weight)
+    if (id && w >= 1 && w <= 3 && Number.isInteger(w)) aim[id] = w
+  }
+  return {
+    client: params.get('client'),
+    gym: params.get('gym'),
+    aim,
+    keepOut: (params.get('out') ?? '').split('~').filter(Boolean),
+    school: params.get('school') ?? DEFAULT_SCHOOL,
+  }
+}
+
+/** Writes a brief into search parameters, leaving others as they are. */
+export function writeBrief(brief: Brief, into: URLSearchParams): URLSearchParams {
+  const p = new URLSearchParams(into)
+  const put = (key: string, value: string | null) => (value ? p.set(key, value) : p.delete(key))
+  put('client', brief.client)
+  put('gym', brief.gym)
+  put('aim', Object.entries(brief.aim).map(([id, w]) => `${id}.${w}`).sort().join('~'))
+  put('out', [...brief.keepOut].sort().join('~'))
+  put('school', brief.school === DEFAULT_SCHOOL ? null : brief.school)
+  return p
+}
+
+export function useBrief(): [Brief, (change: Partial<Brief>, replace?: boolean) => void] {
+  const [params, setParams] = useSearchParams()
+  const brief = useMemo(() => parseBrief(params), [params])
+  const change = (c: Partial<Brief>, replace = false) => setParams((old) => writeBrief({ ...parseBrief(old), ...c }, old), { replace })
+  return [brief, change]
+}
+
+export function paintOf(brief: Brief, id: string): Paint {
+  if (brief.keepOut.includes(id)) return -1
+  return (brief.aim[id] ?? 0) as Paint
+}
+
+export function painted(brief: Brief, id: string, paint: Paint): Partial<Brief> {
+  const aim = { ...brief.aim }
+  delete aim[id]
+  if (paint > 0) aim[id] = paint
+  const keepOut = brief.keepOut.filter((k) => k !== id)
+  return { aim, keepOut: paint === -1 ? [...keepOut, id] : keepOut }
+}
+
+/** What the server needs for an order, or null while something is missing. */
+export function orderInput(brief: Brief): Schemas['BriefInput'] | null {
+  if (!brief.client || !brief.gym || Object.keys(brief.aim).length === 0) return null
+  return { clientId: brief.client, gymId: brief.gym, aim: brief.aim, keepOut: brief.keepOut, school: brief.school }
+}

@@ -1,0 +1,152 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import type { FormEvent } from 'react'
+import { Link } from 'react-router'
+import { Problem, answer, api } from '../../api/client'
+import type { Catalogue, Client, Schemas } from '../../api/client'
+import { keys, useCatalogue, useClients } from '../../api/queries'
+import { Button } from '../../ui/Button'
+import { Choice, Field, Tick } from '../../ui/Field'
+import { Quiet, Trouble, Waiting } from '../../ui/Notice'
+
+const THIGH = [
+  { value: 'SHORT', label: 'short' },
+  { value: 'USUAL', label: 'usual' },
+  { value: 'LONG', label: 'long' },
+] as const
+const ANKLE = [
+  { value: 'STIFF', label: 'stiff' },
+  { value: 'USUAL', label: 'usual' },
+  { value: 'FREE', label: 'free' },
+] as const
+
+/** Clients and the sixty-second intake. */
+export function ClientsPage() {
+  const clients = useClients()
+  const catalogue = useCatalogue()
+  const [chosen, setChosen] = useState<string | 'new' | null>(null)
+  const failed = [clients, catalogue].find((q) => q.isError)
+  if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
+  if (!clients.data || !catalogue.data) return <Waiting what="Loading" />
+  const client = clients.data.find((c) => c.id === chosen)
+  const flags = catalogue.data.painFlags
+  return (
+    <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
+      <section aria-label="Clients">
+        <div className="flex items-baseline justify-between border-b border-ink pb-1">
+          <h1 className="text-xl">Clients</h1>
+          <Button look="ink" onClick={() => setChosen('new')}>
+            New client
+          </Button>
+        </div>
+        {clients.data.length === 0 && <Quiet>No client yet. The intake takes sixty seconds.</Quiet>}
+        <div className="overflow-x-auto">
+          <table className="w-full">
+            <thead>
+              <tr className="border-b border-rule text-left text-xs text-ink-2">
+                <th scope="col" className="py-1 font-normal">Name</th>
+                <th scope="col" className="text-right font-normal">Stature</th>
+                <th scope="col" className="text-right font-normal">Mass</th>
+                <th scope="col" className="pl-4 font-normal">Thigh</th>
+                <th scope="col" className="font-normal">Ankle</th>
+                <th scope="col" className="font-normal">Sore</th>
+                <th scope="col" />
+              </tr>
+            </thead>
+            <tbody>
+              {clients.data.map((c) => (
+                <tr key={c.id} className={`border-b border-rule/60 ${c.id === chosen ? 'bg-paper-2' : ''}`}>
+                  <th scope="row" className="py-1.5 text-left font-semibold">
+                    {c.name}
+                  </th>
+                  <td className="text-right">{Math.round(100 * c.statureM)} cm</td>
+                  <td className="text-right">{c.massKg} kg</td>
+                  <td className="pl-4">{c.thigh.toLowerCase()}</td>
+                  <td>{c.ankle.toLowerCase()}</td>
+                  <td className={c.pain.length > 0 ? 'text-warn' : 'text-ink-2'}>{c.pain.length === 0 ? '–' : c.pain.map((p) => flags.find((f) => f.id === p)?.label.replace('sore ', '')).join(', ')}</td>
+                  <td className="text-right whitespace-nowrap">
+                    <Button look="bare" aria-label={`Change ${c.name}`} onClick={() => setChosen(c.id)}>
+                      Change
+                    </Button>
+                    <Link className="px-2 text-sm text-accent-2 underline" to={`/sessions?client=${c.id}`}>
+                      Sessions
+                    </Link>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      </section>
+      {chosen !== null && <Intake key={`${chosen} ${client?.version}`} client={client} flags={flags} onDone={() => setChosen(null)} />}
+    </div>
+  )
+}
+
+/** Stature in cm and mass in kg as the coach says them; sent in m and kg. */
+function Intake({ client, flags, onDone }: { client?: Client; flags: Catalogue['painFlags']; onDone: () => void }) {
+  const queries = useQueryClient()
+  const [name, setName] = useState(client?.name ?? '')
+  const [stature, setStature] = useState(client ? String(Math.round(100 * client.statureM)) : '')
+  const [mass, setMass] = useState(client ? String(client.massKg) : '')
+  const [sex, setSex] = useState<Schemas['ClientView']['sex'] | null>(client?.sex ?? null)
+  const [thigh, setThigh] = useState<Client['thigh']>(client?.thigh ?? 'USUAL')
+  const [ankle, setAnkle] = useState<Client['ankle']>(client?.ankle ?? 'USUAL')
+  const [pain, setPain] = useState<Client['pain']>(client?.pain ?? [])
+  const save = useMutation({
+    mutationFn: () => {
+      const number = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')))
+      const cm = number(stature)
+      const body: Schemas['ClientInput'] = { name, statureM: cm === undefined ? undefined : cm / 100, massKg: number(mass), sex: sex ?? undefined, thigh, ankle, pain }
+      return client
+        ? answer(api.PUT('/api/clients/{id}', { params: { path: { id: client.id } }, body: { ...body, version: client.version } }))
+        : answer(api.POST('/api/clients', { body }))
+    },
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: keys.clients })
+      void queries.invalidateQueries({ queryKey: ['order'] })
+      onDone()
+    },
+  })
+  const problem = save.error instanceof Problem ? save.error : null
+  const onSubmit = (e: FormEvent) => {
+    e.preventDefault()
+    save.mutate()
+  }
+  return (
+    <form onSubmit={onSubmit} aria-label="Intake" noValidate className="space-y-3 border-l border-rule pl-5">
+      <h2 className="text-xl">{client ? client.name : 'New client: sixty seconds'}</h2>
+      <Field label="Name" value={name} onChange={(e) => setName(e.target.value)} fault={problem?.fault('name')} autoFocus />
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="Stature" unit="cm" inputMode="decimal" value={stature} onChange={(e) => setStature(e.target.value)} fault={inCentimetres(problem?.fault('statureM'))} />
+        <Field label="Mass" unit="kg" inputMode="decimal" value={mass} onChange={(e) => setMass(e.target.value)} fault={problem?.fault('massKg')} />
+      </div>
+      <Choice label="Body tables that fit better" value={sex} onChange={setSex} fault={problem?.fault('sex')} options={[{ value: 'FEMALE', label: 'female' }, { value: 'MALE', label: 'male' }]} />
+      <Choice label="Thigh, for the stature" value={thigh} onChange={setThigh} options={[...THIGH]} />
+      <Choice label="Ankle, knee to the wall" value={ankle} onChange={setAnkle} options={[...ANKLE]} />
+      <fieldset>
+        <legend className="text-sm text-ink-2">Hurts today: takes exercises out, with the reason</legend>
+        {flags.map((f) => (
+          <Tick key={f.id} label={f.label} checked={pain.includes(f.id)} onChange={(on) => setPain(on ? [...pain, f.id] : pain.filter((p) => p !== f.id))} />
+        ))}
+      </fieldset>
+      {pain.length > 0 && (
+        <p className="border-l-2 border-warn pl-2 text-sm">
+          Sharp, new, at rest, with swelling, locking, giving way or numbness: stop, and see a licensed clinician. A clinician's word goes first. Nothing here is a diagnosis. Only you see these notes.
+        </p>
+      )}
+      {save.isError && <Trouble error={save.error} />}
+      <div className="flex gap-2">
+        <Button look="ink" type="submit" disabled={save.isPending}>
+          Save
+        </Button>
+        <Button onClick={onDone}>Cancel</Button>
+      </div>
+    </form>
+  )
+}
+
+/** The server speaks metres; the coach typed centimetres. */
+function inCentimetres(fault?: string): string | undefined {
+  return fault?.replace(/([\d.]+)(?= (?:is not|to)| m$)/g, (n) => String(Math.round(100 * Number(n)))).replace(/ m$/, ' cm')
+}

@@ -1,0 +1,98 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import type { FormEvent } from 'react'
+import { Problem, answer, api } from '../../api/client'
+import type { Catalogue, Gym } from '../../api/client'
+import { keys, useCatalogue, useGyms } from '../../api/queries'
+import { Button } from '../../ui/Button'
+import { Field, Tick } from '../../ui/Field'
+import { Quiet, Trouble, Waiting } from '../../ui/Notice'
+
+/** Gyms: a tick list of what is there. */
+export function GymsPage() {
+  const gyms = useGyms()
+  const catalogue = useCatalogue()
+  const [chosen, setChosen] = useState<string | 'new' | null>(null)
+  const failed = [gyms, catalogue].find((q) => q.isError)
+  if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
+  if (!gyms.data || !catalogue.data) return <Waiting what="Loading" />
+  const gym = gyms.data.find((g) => g.id === chosen)
+  const words = (ids: string[]) => catalogue.data.equipment.filter((i) => ids.includes(i.id)).map((i) => i.name).join(', ')
+  return (
+    <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_26rem]">
+      <section aria-label="Gyms">
+        <div className="flex items-baseline justify-between border-b border-ink pb-1">
+          <h1 className="text-xl">Gyms</h1>
+          <Button look="ink" onClick={() => setChosen('new')}>
+            New gym
+          </Button>
+        </div>
+        {gyms.data.length === 0 && <Quiet>No gym yet. Tick what is there; measures come later.</Quiet>}
+        <ul>
+          {gyms.data.map((g) => (
+            <li key={g.id} className={`flex items-baseline gap-3 border-b border-rule/60 py-2 ${g.id === chosen ? 'bg-paper-2' : ''}`}>
+              <span className="flex-1">
+                <b>{g.name}</b>
+                <span className="block text-sm text-ink-2">{words(g.equipment) || 'nothing ticked yet'}</span>
+              </span>
+              <Button look="bare" aria-label={`Change ${g.name}`} onClick={() => setChosen(g.id)}>
+                Change
+              </Button>
+            </li>
+          ))}
+        </ul>
+      </section>
+      {chosen !== null && <GymForm key={`${chosen} ${gym?.version}`} gym={gym} catalogue={catalogue.data} onDone={() => setChosen(null)} />}
+    </div>
+  )
+}
+
+function GymForm({ gym, catalogue, onDone }: { gym?: Gym; catalogue: Catalogue; onDone: () => void }) {
+  const queries = useQueryClient()
+  const [name, setName] = useState(gym?.name ?? '')
+  const [equipment, setEquipment] = useState<string[]>(gym?.equipment ?? [])
+  const [find, setFind] = useState('')
+  const save = useMutation({
+    mutationFn: () =>
+      gym
+        ? answer(api.PUT('/api/gyms/{id}', { params: { path: { id: gym.id } }, body: { version: gym.version, name, equipment } }))
+        : answer(api.POST('/api/gyms', { body: { name, equipment } })),
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: keys.gyms })
+      void queries.invalidateQueries({ queryKey: ['order'] })
+      onDone()
+    },
+  })
+  const problem = save.error instanceof Problem ? save.error : null
+  const groups = [...new Set(catalogue.equipment.map((i) => i.group))]
+  const matches = (i: Catalogue['equipment'][number]) => [i.name, ...i.alsoCalled].some((w) => w.toLowerCase().includes(find.trim().toLowerCase()))
+  const onSubmit = (e: FormEvent) => {
+    e.preventDefault()
+    save.mutate()
+  }
+  return (
+    <form onSubmit={onSubmit} aria-label="Gym" noValidate className="space-y-3 border-l border-rule pl-5">
+      <h2 className="text-xl">{gym ? gym.name : 'New gym: tick what is there'}</h2>
+      <Field label="Name" value={name} onChange={(e) => setName(e.target.value)} fault={problem?.fault('name')} autoFocus />
+      <Field label="Find by name or nickname" value={find} onChange={(e) => setFind(e.target.value)} placeholder="the 45" />
+      {groups.map((group) => {
+        const items = catalogue.equipment.filter((i) => i.group === group && matches(i))
+        return items.length === 0 ? null : (
+          <fieldset key={group}>
+            <legend className="w-full border-b border-rule text-sm text-ink-2">{group}</legend>
+            {items.map((i) => (
+              <Tick key={i.id} label={i.name} note={i.alsoCalled.join(', ')} checked={equipment.includes(i.id)} onChange={(on) => setEquipment(on ? [...equipment, i.id] : equipment.filter((e) => e !== i.id))} />
+            ))}
+          </fieldset>
+        )
+      })}
+      {save.isError && <Trouble error={save.error} />}
+      <div className="flex gap-2">
+        <Button look="ink" type="submit" disabled={save.isPending}>
+          Save
+        </Button>
+        <Button onClick={onDone}>Cancel</Button>
+      </div>
+    </form>
+  )
+}

@@ -1,0 +1,95 @@
+import { useEffect, useState } from 'react'
+import { Link } from 'react-router'
+import { fetchSession, fetchSessions, useCatalogue, useClients, useGyms, useOrder } from '../../api/queries'
+import { LimbChart } from '../../chart/limb/LimbChart'
+import { Quiet, Trouble, Waiting } from '../../ui/Notice'
+import { BriefLine } from '../brief/BriefLine'
+import { orderInput, paintOf, painted, useBrief } from '../brief/brief'
+import { OrderList } from './OrderList'
+import { WhyPanel } from './WhyPanel'
+
+/** Brief, limb chart, order, why: the planning screen. */
+export function HomePage() {
+  const catalogue = useCatalogue()
+  const clients = useClients()
+  const gyms = useGyms()
+  const [brief, change] = useBrief()
+  const [picked, setPicked] = useState<string | null>(null)
+  const input = orderInput(brief)
+  const order = useOrder(input)
+
+  // a bare address begins where the newest session was
+  const bare = !brief.client && !brief.gym
+  useEffect(() => {
+    if (!bare || !clients.data?.length || !gyms.data?.length) return
+    let current = true
+    const begin = async () => {
+      const newest = (await fetchSessions())[0]
+      const session = newest && (await fetchSession(newest.id))
+      if (!current) return
+      if (session) change({ client: session.clientId, gym: session.gymId, aim: session.brief.aim, keepOut: session.brief.keepOut, school: session.brief.school }, true)
+      else change({ client: clients.data[0]!.id, gym: gyms.data[0]!.id }, true)
+    }
+    begin().catch(() => current && change({ client: clients.data[0]!.id, gym: gyms.data[0]!.id }, true))
+    return () => {
+      current = false
+    }
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when there is something to begin with
+  }, [bare, clients.data, gyms.data])
+
+  const failed = [catalogue, clients, gyms].find((q) => q.isError)
+  if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
+  if (!catalogue.data || !clients.data || !gyms.data) return <Waiting what="Loading" />
+  if (clients.data.length === 0 || gyms.data.length === 0) {
+    return (
+      <div className="mx-auto max-w-xl py-16 text-lg">
+        <h1 className="text-2xl">A client and a gym first</h1>
+        <p className="mt-2">
+          {clients.data.length === 0 && (
+            <>
+              <Link className="text-accent-2 underline" to="/clients">
+                Take in a client
+              </Link>{' '}
+              (sixty seconds).{' '}
+            </>
+          )}
+          {gyms.data.length === 0 && (
+            <>
+              <Link className="text-accent-2 underline" to="/gyms">
+                Tick what a gym has
+              </Link>
+              .
+            </>
+          )}
+        </p>
+      </div>
+    )
+  }
+
+  const entries = order.data?.entries ?? []
+  const chosen = entries.find((e) => e.candidateId === picked) ?? entries.find((e) => e.candidateId === order.data?.firstPick?.candidateId) ?? entries[0]
+  return (
+    <div className="flex min-h-0 flex-1 flex-col gap-2">
+      <BriefLine brief={brief} change={change} catalogue={catalogue.data} clients={clients.data} gyms={gyms.data} />
+      <div className="grid min-h-0 flex-1 gap-4 lg:grid-cols-[27rem_minmax(0,1fr)_21rem]">
+        <section aria-label="Aim" className="h-[34rem] min-h-0 lg:h-auto">
+          <LimbChart regions={catalogue.data.regions} paint={(id) => paintOf(brief, id)} onPaint={(id, p) => change(painted(brief, id, p))} />
+        </section>
+        <section aria-label="Order" aria-busy={order.isFetching} className="flex min-h-0 flex-col border-rule lg:border-x lg:px-3">
+          {input === null ? (
+            <Quiet>Paint on the chart what should grow, or choose a group in the sentence above. The order follows at once.</Quiet>
+          ) : order.isError ? (
+            <Trouble error={order.error} retry={() => void order.refetch()} />
+          ) : order.data ? (
+            <OrderList order={order.data} regions={catalogue.data.regions} chosen={chosen?.candidateId} onChoose={setPicked} stale={order.isPlaceholderData} />
+          ) : (
+            <Waiting what="Computing the order for this body" />
+          )}
+        </section>
+        <section aria-label="Why" className="min-h-0 overflow-auto">
+          {input && chosen && <WhyPanel entry={chosen} catalogue={catalogue.data} brief={brief} />}
+        </section>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,81 @@
+import { Link, useLocation } from 'react-router'
+import type { Catalogue, Entry } from '../../api/client'
+import { useSessions } from '../../api/queries'
+import { Button } from '../../ui/Button'
+import { Trouble } from '../../ui/Notice'
+import type { Brief } from '../brief/brief'
+import { usePin } from './pin'
+import { SetupTable } from './SetupTable'
+
+/** The chosen strip in words and figures, with what to do next. */
+export function WhyPanel({ entry, catalogue, brief }: { entry: Entry; catalogue: Catalogue; brief: Brief }) {
+  const exercise = catalogue.exercises.find((x) => x.id === entry.exerciseId)
+  const pin = usePin(brief)
+  const { search } = useLocation()
+  const sessions = useSessions(brief.client ?? undefined, brief.client !== null)
+  const open = sessions.data?.find((l) => !l.finishedAt && l.gymId === brief.gym)
+  const isPinned = open?.names.includes(entry.name) ?? false
+  const benchAddress = (() => {
+    const p = new URLSearchParams(search)
+    p.set('candidate', entry.candidateId)
+    return `/bench?${p}`
+  })()
+  const most = Math.max(...entry.contributions.map((c) => c.points))
+  return (
+    <div>
+      <h2 className="text-xl leading-tight">{entry.name}</h2>
+      {exercise && <p className="text-xs text-ink-2">also: {exercise.alsoCalled.join(', ')}</p>}
+      <div className="mt-2 flex flex-wrap items-center gap-2">
+        {isPinned ? (
+          <span className="text-sm" data-testid="pinned">
+            Pinned to the session.
+          </span>
+        ) : (
+          <Button look="ink" disabled={pin.isPending} onClick={() => pin.mutate({ candidateId: entry.candidateId, setup: entry.setup })}>
+            Pin to session
+          </Button>
+        )}
+        <Link className="inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink" to={benchAddress}>
+          Set up on the bench
+        </Link>
+      </div>
+      {open && (
+        <p className="mt-1 text-sm">
+          <Link className="text-accent-2 underline" to={`/sessions/${open.id}`}>
+            Open session: {open.names.length} {open.names.length === 1 ? 'exercise' : 'exercises'}
+          </Link>
+        </p>
+      )}
+      {pin.isError && <Trouble error={pin.error} />}
+
+      <h3 className="mt-3 border-b border-ink text-base">Why</h3>
+      <ul className="mt-1 space-y-1 text-sm leading-snug">
+        {entry.why.map((w) => (
+          <li key={w}>{w}</li>
+        ))}
+      </ul>
+
+      <h3 className="mt-3 border-b border-ink text-base">Set-up for this client</h3>
+      {exercise && <SetupTable parameters={exercise.parameters} setup={entry.setup} />}
+
+      <h3 className="mt-3 border-b border-ink text-base">What made its score of {Math.round(100 * entry.utility)}</h3>
+      <table className="w-full text-sm">
+        <tbody>
+          {entry.contributions.map((c) => (
+            <tr key={c.criterion} className="border-b border-rule/60 align-baseline">
+              <th scope="row" className="py-0.5 text-left font-normal">
+                {c.label}
+                {c.reason && <span className="block text-xs text-ink-2">{c.reason}</span>}
+              </th>
+              <td className="w-16">
+                <span className="block h-1.5 bg-accent-2" style={{ width: `${Math.max(0, (100 * c.points) / most)}%` }} />
+              </td>
+              <td className="py-0.5 pl-2 text-right">{(100 * c.points).toFixed(0)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {exercise && exercise.cautions.length > 0 && <p className="mt-3 border-l-2 border-warn pl-2 text-sm">{exercise.cautions.join(' ')}</p>}
+    </div>
+  )
+}

@@ -1,0 +1,23 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { answer, api } from '../../api/client'
+import { fetchSessions, keys } from '../../api/queries'
+import type { Brief } from '../brief/brief'
+
+/** Pins a candidate to the client's open session, which is begun when there is none. */
+export function usePin(brief: Brief) {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: async ({ candidateId, setup }: { candidateId: string; setup: Record<string, number> }) => {
+      const lines = await fetchSessions(brief.client!)
+      const open = lines.find((l) => !l.finishedAt && l.gymId === brief.gym)
+      const id =
+        open?.id ??
+        (await answer(api.POST('/api/sessions', { body: { clientId: brief.client!, gymId: brief.gym!, aim: brief.aim, keepOut: brief.keepOut, school: brief.school } }))).id
+      return answer(api.POST('/api/sessions/{id}/items', { params: { path: { id } }, body: { candidateId, setup } }))
+    },
+    onSuccess: (session) => {
+      queries.setQueryData(keys.session(session.id), session)
+      void queries.invalidateQueries({ queryKey: ['sessions'] })
+    },
+  })
+}

@@ -1,0 +1,172 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { Link, useParams } from 'react-router'
+import { answer, api } from '../../api/client'
+import type { Catalogue, Session, SessionItem } from '../../api/client'
+import { keys, useBenchOnce, useCatalogue, useSession } from '../../api/queries'
+import { Stage } from '../../chart/stage/Stage'
+import { frame } from '../../chart/stage/scene'
+import { day, setWords } from '../../quantity/format'
+import { Button } from '../../ui/Button'
+import { Trouble, Waiting } from '../../ui/Notice'
+import { writeSetup } from '../bench/address'
+import { writeBrief } from '../brief/brief'
+import { BriefWords } from '../brief/BriefLine'
+import { SetupTable } from '../order/SetupTable'
+import { LogSet } from './LogSet'
+
+/** One session: its sheet to print, and its sets to log. */
+export function SessionPage() {
+  const { id } = useParams()
+  const session = useSession(id!)
+  const catalogue = useCatalogue()
+  const queries = useQueryClient()
+  const put = (s: Session) => {
+    queries.setQueryData(keys.session(s.id), s)
+    void queries.invalidateQueries({ queryKey: ['sessions'] })
+  }
+  const finish = useMutation({ mutationFn: () => answer(api.POST('/api/sessions/{id}/finish', { params: { path: { id: id! } } })), onSuccess: put })
+  const failed = [session, catalogue].find((q) => q.isError)
+  if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
+  if (!session.data || !catalogue.data) return <Waiting what="Loading the session" />
+  const s = session.data
+  const back = writeBrief({ client: s.clientId, gym: s.gymId, aim: s.brief.aim, keepOut: s.brief.keepOut, school: s.brief.school }, new URLSearchParams())
+  return (
+    <article>
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
+        <h1 className="text-xl">
+          {s.finishedAt ? 'Session' : 'Open session'} · {day(s.createdAt)}
+        </h1>
+        <span className="no-print ml-auto flex flex-wrap gap-2">
+          <Link className="inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink" to={`/?${back}`}>
+            Back to the order
+          </Link>
+          <Button onClick={() => window.print()} disabled={s.items.length === 0}>
+            Print the sheet
+          </Button>
+          {!s.finishedAt && (
+            <Button look="ink" disabled={finish.isPending || s.items.every((i) => i.sets.length === 0)} onClick={() => finish.mutate()}>
+              Finish
+            </Button>
+          )}
+        </span>
+      </div>
+      {finish.isError && <Trouble error={finish.error} />}
+      <BriefWords catalogue={catalogue.data} clientName={s.clientName} gymName={s.gymName} brief={s.brief} />
+      {s.items.length === 0 && <p className="py-4">Nothing pinned yet. Choose from the order, and pin.</p>}
+      {s.items.map((item, k) => (
+        <Item key={item.id} number={k + 1} item={item} session={s} catalogue={catalogue.data} onChange={put} />
+      ))}
+      <p className="print-only mt-2 text-xs">
+        Sharp or new pain, swelling, locking, numbness: stop, and see a licensed clinician. Safeties set before loading.
+      </p>
+    </article>
+  )
+}
+
+function Item({ number, item, session, catalogue, onChange }: { number: number; item: SessionItem; session: Session; catalogue: Catalogue; onChange: (s: Session) => void }) {
+  const exercise = catalogue.exercises.find((x) => x.id === item.exerciseId)
+  const path = { id: session.id, itemId: item.id }
+  const unpin = useMutation({ mutationFn: () => answer(api.DELETE('/api/sessions/{id}/items/{itemId}', { params: { path } })), onSuccess: onChange })
+  const remove = useMutation({ mutationFn: (setId: string) => answer(api.DELETE('/api/sessions/{id}/items/{itemId}/sets/{setId}', { params: { path: { ...path, setId } } })), onSuccess: onChange })
+  const bench = new URLSearchParams({ client: session.clientId, gym: session.gymId, candidate: item.candidateId, set: writeSetup(item.setup) })
+  return (
+    <section aria-label={item.name} className="grid gap-x-5 gap-y-1 border-b border-rule py-3 break-inside-avoid lg:grid-cols-[13rem_minmax(0,1fr)_minmax(0,1.1fr)] print:grid-cols-[9rem_minmax(0,1fr)_minmax(0,1fr)] print:py-2">
+      <Picture item={item} clientId={session.clientId} />
+      <div>
+        <h2 className="text-lg leading-tight">
+          {number}. {item.name}
+        </h2>
+        <p className="text-sm text-ink-2">{item.repetitions} repetitions a set</p>
+        {exercise && <SetupTable parameters={exercise.parameters} setup={item.setup} />}
+        <ul className="mt-1 text-sm">
+          {item.cues.slice(0, 2).map((c) => (
+            <li key={c}>{c}</li>
+          ))}
+          <li>
+            <b className="text-warn">Stop signs:</b> {item.stopSigns.join(' ')}
+          </li>
+          {item.cautions.map((c) => (
+            <li key={c} className="text-ink-2">
+              {c}
+            </li>
+          ))}
+        </ul>
+        <p className="no-print mt-1 flex gap-3">
+          <Link className="text-sm text-accent-2 underline" to={`/bench?${bench}`}>
+            See it on the bench
+          </Link>
+          {item.sets.length === 0 && !session.finishedAt && (
+            <Button look="bare" className="!min-h-0 !p-0" disabled={unpin.isPending} onClick={() => unpin.mutate()}>
+              Take out
+            </Button>
+          )}
+        </p>
+        {unpin.isError && <Trouble error={unpin.error} />}
+      </div>
+      <div>
+        <p className="text-sm" data-testid="last-time">
+          <b>Last time:</b>{' '}
+          {item.lastTime ? (
+            <>
+              {day(item.lastTime.performedAt)}
+              {item.lastTime.sameSetup ? '' : ', in another set-up'}: {item.lastTime.sets.map(setWords).join('; ')}
+            </>
+          ) : (
+            'never done before'
+          )}
+        </p>
+        <ol className="mt-1">
+          {item.sets.map((x, k) => (
+            <li key={x.id} className="flex items-baseline gap-2 border-b border-rule/60 py-0.5" data-testid="set">
+              <span className="text-ink-2">{k + 1}</span>
+              <span className="flex-1">{setWords(x)}</span>
+              {!session.finishedAt && (
+                <Button look="bare" className="no-print !min-h-6 !py-0" aria-label={`Remove set ${k + 1} of ${item.name}`} onClick={() => remove.mutate(x.id)}>
+                  Remove
+                </Button>
+              )}
+            </li>
+          ))}
+        </ol>
+        {remove.isError && <Trouble error={remove.error} />}
+        {!session.finishedAt && <LogSet sessionId={session.id} item={item} onLogged={onChange} />}
+        <WritingLines from={item.sets.length} />
+      </div>
+    </section>
+  )
+}
+
+/** Lines to write on, on paper only. */
+function WritingLines({ from }: { from: number }) {
+  const rows = Math.max(0, 4 - from)
+  return (
+    <table className="print-only mt-1 w-full text-left">
+      <thead>
+        <tr>
+          <th className="w-8 font-normal">set</th>
+          <th className="font-normal">load</th>
+          <th className="font-normal">repetitions</th>
+          <th className="font-normal">in reserve</th>
+          <th className="font-normal">felt where, pain</th>
+        </tr>
+      </thead>
+      <tbody>
+        {Array.from({ length: rows }, (_, k) => (
+          <tr key={k} className="h-6 border-b border-rule">
+            <td>{from + k + 1}</td>
+            <td colSpan={4} />
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}
+
+/** The client at the bottom of this set-up. */
+function Picture({ item, clientId }: { item: SessionItem; clientId: string }) {
+  const bench = useBenchOnce({ sides: [{ clientId, candidateId: item.candidateId, setup: item.setup }] })
+  const side = bench.data?.sides[0]
+  const bottom = side?.phases.at(-1)
+  if (!bottom || !side) return <div className="h-40" />
+  return <Stage drawing={{ ...bottom.side, levers: [] }} box={frame([bottom.side])} label={`${item.name}, bottom position`} className="h-44 w-full print:h-32" />
+}

@@ -1,0 +1,42 @@
+/** Stored in SI, shown in the coach's units. */
+
+export type Quantity = { label: string; unit: string; choices: string[] }
+
+/** A set-up value in the coach's units: cm for lengths, whole degrees, a word for a choice. */
+export function setupValue(parameter: Quantity, value: number): string {
+  if (parameter.choices.length > 0) return parameter.choices[Math.round(value)] ?? String(value)
+  switch (parameter.unit) {
+    case 'm':
+      return `${centimetres(value)} cm`
+    case 'deg':
+      return `${Math.round(value)}°`
+    case 'kg':
+      return `${trim(value, 1)} kg`
+    default:
+      return `${Math.round(100 * value)} %`
+  }
+}
+
+/** Whole centimetres, or halves where the number has them. */
+export function centimetres(metres: number): string {
+  return trim(Math.round(metres * 200) / 2, 1)
+}
+
+export function trim(value: number, digits: number): string {
+  return Number(value.toFixed(digits)).toString()
+}
+
+export function percent(share: number): string {
+  return `${Math.round(100 * share)} %`
+}
+
+const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
+
+export function day(iso: string): string {
+  return DAY.format(new Date(iso))
+}
+
+export function setWords(s: { loadKg: number; repetitions: number; reserve: number }): string {
+  const load = s.loadKg > 0 ? `${trim(s.loadKg, 2)} kg` : 'body weight'
+  return `${load} × ${s.repetitions}, ${trim(s.reserve, 1)} in reserve`
+}

@@ -1,0 +1,29 @@
+import type { ReactNode } from 'react'
+import { Button } from './Button'
+
+/** Something went wrong: what, what was kept, and what to do. */
+export function Trouble({ error, retry }: { error: unknown; retry?: () => void }) {
+  const message = error instanceof Error ? error.message : 'Something went wrong.'
+  return (
+    <div role="alert" className="border-l-2 border-warn bg-paper-2 px-3 py-2 text-sm">
+      <p>{message}</p>
+      {retry && (
+        <Button className="mt-2" onClick={retry}>
+          Try again
+        </Button>
+      )}
+    </div>
+  )
+}
+
+export function Quiet({ children }: { children: ReactNode }) {
+  return <p className="px-1 py-3 text-sm text-ink-2">{children}</p>
+}
+
+export function Waiting({ what }: { what: string }) {
+  return (
+    <p role="status" className="px-1 py-3 text-sm text-ink-2">
+      {what} …
+    </p>
+  )
+}

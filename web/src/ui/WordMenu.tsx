@@ -1,0 +1,27 @@
+import { DropdownMenu } from 'radix-ui'
+
+export type WordOption = { value: string; label: string; note?: string }
+
+/** A word of a sentence that is a control: underlined, opens a menu. */
+export function WordMenu({ label, text, options, value, onChange }: { label: string; text: string; options: WordOption[]; value?: string; onChange: (value: string) => void }) {
+  return (
+    <DropdownMenu.Root modal={false}>
+      <DropdownMenu.Trigger
+        aria-label={`${label}: ${text}`}
+        className="border-b-2 border-dotted border-accent font-semibold text-ink hover:bg-paper-2 data-[state=open]:bg-paper-2"
+      >
+        {text}
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content align="start" sideOffset={6} className="z-50 max-h-96 min-w-48 overflow-auto border border-ink bg-paper py-1 text-sm shadow-sm">
+          {options.map((o) => (
+            <DropdownMenu.Item key={o.value} onSelect={() => onChange(o.value)} className="max-w-80 px-3 py-1.5 outline-none data-[highlighted]:bg-paper-2">
+              <span className={o.value === value ? 'font-semibold' : ''}>{o.label}</span>
+              {o.note && <span className="block text-xs text-ink-2">{o.note}</span>}
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  )
+}
