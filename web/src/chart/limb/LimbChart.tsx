@@ -200,11 +200,11 @@ function Graticule() {
 }
 
 /** The small limb chart beside an exercise: how much each region gets, 1 being full tension at the best length. */
-export function Fingerprint({ regions, amount, label, className = '' }: { regions: Region[]; amount: Record<string, number>; label: string; className?: string }) {
+export function Fingerprint({ regions, amount, label, className = '' }: { regions: Region[]; amount: Record<string, number>; label?: string; className?: string }) {
   const prefix = useId()
   const groups = new Map(regions.map((r) => [r.id, r.group]))
   return (
-    <svg viewBox={`-0.1 ${TOP} ${WIDTH + 0.2} ${HEIGHT - 0.2}`} className={className} role="img" aria-label={label}>
+    <svg viewBox={`-0.1 ${TOP} ${WIDTH + 0.2} ${HEIGHT - 0.2}`} className={className} {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}>
       <Hatches prefix={prefix} bold />
       {TERRITORIES.map((t) => {
         const group = groups.get(t.id) ?? 'shin'

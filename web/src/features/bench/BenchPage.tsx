@@ -89,6 +89,8 @@ function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; bri
   }
   const k = Math.min(at, now.phases.length - 1)
   const phase = now.phases[k]
+  const startPhase = start.phases[Math.min(at, start.phases.length - 1)]
+  const stage = phase ?? startPhase // where nothing is possible, the start stays to be held
   const aimed = Object.keys(brief.aim).filter((id) => now.strips[id])
   const strips = (aimed.length > 0 ? aimed.sort((a, b) => brief.aim[b]! - brief.aim[a]!) : strongest(now)).slice(0, 3)
   const top = Math.max(1, ...strips.flatMap((id) => [...(now.strips[id]?.tension ?? []), ...(start.strips[id]?.tension ?? [])]))
@@ -97,10 +99,10 @@ function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; bri
     <div className="grid min-h-0 flex-1 gap-4 lg:grid-cols-[minmax(0,1fr)_17rem_19rem]" aria-busy={answer.pending}>
       <section aria-label="Stage" className="flex min-h-[26rem] flex-col">
         <div className="relative grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-2 sm:grid-cols-[minmax(0,1fr)_11rem]">
-          {phase ? (
+          {stage ? (
             <Stage
-              drawing={phase.side}
-              ghost={moved ? start.phases[Math.min(at, start.phases.length - 1)]?.side : undefined}
+              drawing={stage.side}
+              ghost={moved && phase ? startPhase?.side : undefined}
               box={box}
               label={`Side view of ${now.clientName}, ${now.name}`}
               handles={HANDLES[exercise.family] ?? []}
@@ -132,7 +134,7 @@ function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; bri
         </div>
         {now.obstacle && (
           <p role="alert" className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm" data-testid="obstacle">
-            <b>Not possible for {now.clientName}:</b> {now.obstacle.reason} Missing: {now.obstacle.missing}.
+            <b>Not possible for {now.clientName}:</b> {now.obstacle.reason} Missing: {now.obstacle.missing}.{!phase && ' The stage still shows the start.'}
           </p>
         )}
         {[...now.changes.map((c) => `For this client: ${c}`), ...now.notes].map((n) => (

@@ -63,7 +63,7 @@ function Strip({ entry, rank, regions, chosen, onChoose, at }: { entry: Entry; r
       className={`grid w-full grid-cols-[1.4rem_2.9rem_minmax(0,1fr)_minmax(0,9.5rem)] items-center gap-x-2 border-b border-rule/60 px-1 py-1 text-left hover:bg-paper-2 ${chosen ? 'bg-paper-2 shadow-[inset_3px_0_0_var(--accent)]' : ''}`}
     >
       <span className="text-right font-serif text-base text-ink-2">{rank}</span>
-      <Fingerprint regions={regions} amount={entry.stimulus} label="" className="h-14 w-11" />
+      <Fingerprint regions={regions} amount={entry.stimulus} className="h-14 w-11" />
       <span className="min-w-0">
         <span className="block truncate font-medium">{entry.name}</span>
         <span className="block truncate text-xs text-ink-2">

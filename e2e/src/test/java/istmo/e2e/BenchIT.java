@@ -1,0 +1,132 @@
+package istmo.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Moving things on the bench by mouse and keyboard, and the other screens in both papers and on a phone. */
+@ExtendWith(Istmo.class)
+class BenchIT {
+  private static Locator handle(Coach coach, String parameter) {
+    return coach.page.locator("[data-handle='" + parameter + "']");
+  }
+
+  private static double value(Locator handle) {
+    return Double.parseDouble(handle.getAttribute("aria-valuenow"));
+  }
+
+  private static Coach onTheBench(Coach coach, String candidate) {
+    coach.opens("/").order();
+    coach.opens("/bench" + coach.page.url().substring(coach.page.url().indexOf('?')) + "&candidate=" + candidate);
+    assertThat(coach.page.getByTestId("angles")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
+    return coach;
+  }
+
+  @Test
+  void theHipIsDraggedAndTheFiguresFollow() {
+    try (Coach coach = onTheBench(Coach.atTheDesk(), "back-squat/high-bar")) {
+      coach.says("Client", "Oda Fenwick");
+      Locator hip = handle(coach, "depth");
+      assertThat(hip).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
+      double before = value(hip);
+      BoundingBox box = hip.boundingBox();
+      List<Integer> inFlight = new ArrayList<>();
+      int[] open = {0};
+      coach.page.onRequest(r -> inFlight.add(r.url().endsWith("/api/bench") ? ++open[0] : 0));
+      coach.page.onRequestFinished(r -> open[0] -= r.url().endsWith("/api/bench") ? 1 : 0);
+      coach.page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+      coach.page.mouse().down();
+      for (int k = 1; k <= 12; k++) {
+        coach.page.mouse().move(box.x + box.width / 2, box.y + box.height / 2 - 5 * k);
+      }
+      coach.page.mouse().up();
+      assertThat(value(hip)).isLessThan(before - 5);
+      assertThat(coach.page.getByTestId("changes")).isVisible();
+      assertThat(coach.page.locator("[aria-label='Controls']").getByText(Pattern.compile("^was ")).first()).isVisible();
+      assertThat(inFlight.stream().mapToInt(i -> i).max().orElse(0)).as("requests in flight at once").isEqualTo(1);
+      assertThat(coach.page.url()).contains("set=");
+    }
+  }
+
+  @Test
+  void keysMoveAHandleAndAnImpossiblePostureSaysWhatIsMissing() {
+    try (Coach coach = onTheBench(Coach.atTheDesk(), "track-squat/under")) {
+      Locator lean = handle(coach, "lean");
+      double before = value(lean);
+      lean.focus();
+      lean.press("ArrowRight");
+      assertThat(lean).hasAttribute("aria-valuenow", Pattern.compile("^" + (int) (before + 5)));
+      for (int k = 0; k < 6; k++) {
+        lean.press("Shift+ArrowLeft");
+      }
+      assertThat(coach.page.getByTestId("obstacle")).containsText("Missing:");
+      coach.presses("Usual");
+      assertThat(coach.page.getByTestId("obstacle")).hasCount(0);
+      coach.findsNoSeriousFault("bench").needsNoPageScroll();
+    }
+  }
+
+  @Test
+  void aMoveInsideTheNoiseIsSaidToBeNone() {
+    try (Coach coach = onTheBench(Coach.atTheDesk(), "leg-press/high")) {
+      Locator stance = handle(coach, "stance");
+      stance.focus();
+      stance.press("ArrowRight");
+      assertThat(coach.page.getByText("The model cannot tell these two set-ups apart.")).isVisible();
+    }
+  }
+
+  @Test
+  void twoClientsOfDifferentBuildAreSetSideBySide() {
+    try (Coach coach = Coach.atTheDesk()) {
+      coach.opens("/side-by-side").says("First client", "Oda Fenwick").says("Second client", "Tarn Holloway").says("Exercise", "Back squat, high bar");
+      assertThat(coach.page.getByTestId("differences")).containsText(Pattern.compile("Trunk lean at the bottom: Oda Fenwick \\d+°, Tarn Holloway \\d+°"), new LocatorAssertions.ContainsTextOptions().setTimeout(20_000));
+      assertThat(coach.page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Tarn Holloway"))).containsText("instead of");
+      coach.findsNoSeriousFault("side by side").keepsAPicture("side-by-side");
+    }
+  }
+
+  @Test
+  void theLimbChartIsAListOfSlidersForTheKeyboard() {
+    try (Coach coach = Coach.atTheDesk()) {
+      coach.opens("/").order();
+      Locator soleus = coach.region("SOL");
+      soleus.focus();
+      soleus.press("+");
+      assertThat(soleus).hasAttribute("aria-valuetext", "a little");
+      soleus.press("3");
+      assertThat(soleus).hasAttribute("aria-valuetext", "most");
+      soleus.press("x");
+      assertThat(soleus).hasAttribute("aria-valuetext", "keep out");
+      assertThat(coach.page.getByTestId("brief")).containsText("keep out lower calf");
+    }
+  }
+
+  @Test
+  void bothPapersAndThePhoneHoldEveryScreen() {
+    try (Coach night = Coach.atTheDeskAtNight();
+        Coach phone = Coach.withAPhone()) {
+      for (String path : List.of("/", "/bench", "/side-by-side", "/clients", "/gyms", "/sessions")) {
+        for (Coach coach : List.of(night, phone)) {
+          coach.opens(path);
+          assertThat(coach.page.locator("main").getByText(Pattern.compile("\\w")).first()).isVisible();
+          coach.page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+          coach.findsNoSeriousFault(path);
+        }
+        phone.needsNoSideScroll();
+        phone.keepsAPicture("phone" + path.replace('/', '-'));
+        night.keepsAPicture("night" + path.replace('/', '-'));
+      }
+    }
+  }
+}

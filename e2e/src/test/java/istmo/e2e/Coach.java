@@ -1,0 +1,125 @@
+package istmo.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+
+/** A coach at the screen: page acts named after what a coach does. */
+final class Coach implements AutoCloseable {
+  final Page page;
+  private final BrowserContext context;
+
+  private Coach(int width, int height, ColorScheme paper) {
+    context = Istmo.browser().newContext(new Browser.NewContextOptions().setViewportSize(width, height).setLocale("en-GB").setColorScheme(paper));
+    page = context.newPage();
+  }
+
+  static Coach atTheDesk() {
+    return new Coach(1280, 800, ColorScheme.LIGHT);
+  }
+
+  static Coach atTheDeskAtNight() {
+    return new Coach(1280, 800, ColorScheme.DARK);
+  }
+
+  static Coach withAPhone() {
+    return new Coach(390, 844, ColorScheme.LIGHT);
+  }
+
+  @Override
+  public void close() {
+    context.close();
+  }
+
+  Coach opens(String path) {
+    page.navigate(Istmo.address() + path);
+    return this;
+  }
+
+  Coach goesTo(String screen) {
+    page.getByRole(AriaRole.NAVIGATION).getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(screen).setExact(true)).click();
+    return this;
+  }
+
+  Coach presses(String button) {
+    button(button).click();
+    return this;
+  }
+
+  Locator button(String name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  Coach fills(String label, String text) {
+    page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).fill(text);
+    return this;
+  }
+
+  Coach ticks(String label) {
+    page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^" + label))).check();
+    return this;
+  }
+
+  Coach picksChoice(String group, String choice) {
+    page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName(group)).getByText(choice, new Locator.GetByTextOptions().setExact(true)).click();
+    return this;
+  }
+
+  /** Changes an underlined word of the brief line. */
+  Coach says(String word, String choice) {
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + word + ": "))).click();
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(Pattern.compile("^" + choice))).click();
+    return this;
+  }
+
+  Locator region(String id) {
+    return page.locator("[data-region='" + id + "']");
+  }
+
+  /** Paints a territory by clicking it so many times: 1 a little, 2 much, 3 most, 4 keep out. */
+  Coach paints(String region, int clicks) {
+    for (int k = 0; k < clicks; k++) {
+      region(region).click();
+    }
+    return this;
+  }
+
+  Locator strip(String candidate) {
+    return page.locator("[data-candidate='" + candidate + "']");
+  }
+
+  /** Candidates of the order, best first. */
+  List<String> order() {
+    assertThat(page.getByTestId("first-pick")).isVisible();
+    return page.locator("[data-candidate]").all().stream().map(l -> l.getAttribute("data-candidate")).toList();
+  }
+
+  Coach findsNoSeriousFault(String screen) {
+    List<String> faults = new AxeBuilder(page).analyze().getViolations().stream().filter(v -> "serious".equals(v.getImpact()) || "critical".equals(v.getImpact())).map(v -> v.getId() + ": " + v.getNodes().get(0).getHtml()).toList();
+    Assertions.assertThat(faults).as("axe, %s", screen).isEmpty();
+    return this;
+  }
+
+  /** Keeps a picture among the build's output, to be looked at. */
+  Coach keepsAPicture(String name) {
+    page.screenshot(new Page.ScreenshotOptions().setPath(Istmo.output(name + ".png")));
+    return this;
+  }
+
+  void needsNoSideScroll() {
+    Assertions.assertThat((Integer) page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth")).as("page wider than the screen by").isLessThanOrEqualTo(0);
+  }
+
+  void needsNoPageScroll() {
+    Assertions.assertThat((Integer) page.evaluate("document.documentElement.scrollHeight - document.documentElement.clientHeight")).as("page taller than the screen by").isLessThanOrEqualTo(0);
+  }
+}

@@ -1,0 +1,65 @@
+import { fireEvent, render, screen } from '@testing-library/react'
+import { readFileSync } from 'node:fs'
+import { describe, expect, test, vi } from 'vitest'
+import type { Region } from '../../api/client'
+import { LimbChart } from './LimbChart'
+import type { Paint } from './LimbChart'
+import { TERRITORIES } from './territories'
+
+const regions: Region[] = readFileSync('../core/src/main/resources/istmo/core/anatomy/regions.csv', 'utf8')
+  .split('\n')
+  .filter((l) => l && !l.startsWith('#'))
+  .slice(1)
+  .map((l) => l.split(','))
+  .map(([id, coachName, anatomicalName, group, , steer, column, row]) => ({ id: id!, coachName: coachName!, anatomicalName: anatomicalName!, group: group!, steer: steer!, column: column!, row: row! }))
+
+function chart(value: Paint) {
+  const onPaint = vi.fn()
+  render(<LimbChart regions={regions} paint={() => value} onPaint={onPaint} />)
+  return onPaint
+}
+
+describe('limb chart', () => {
+  test('has a territory for every region of the core, and no other', () => {
+    expect(TERRITORIES.map((t) => t.id).sort()).toEqual(regions.map((r) => r.id).sort())
+  })
+
+  test('lies on the map in the columns that the region list says', () => {
+    const columns: Record<string, [number, number]> = { front: [0, 2], 'front-outer': [1, 3], 'front-inner': [0, 1.5], outer: [2, 4], 'back-outer': [3, 5.6], back: [4, 6.5], 'back-inner': [5, 7.1], inner: [6.5, 8] }
+    for (const t of TERRITORIES.filter((t) => !t.inset)) {
+      const [low, high] = columns[regions.find((r) => r.id === t.id)!.column]!
+      const x = t.points.reduce((sum, p) => sum + p[0], 0) / t.points.length
+      expect(x, t.id).toBeGreaterThanOrEqual(low)
+      expect(x, t.id).toBeLessThanOrEqual(high)
+    }
+  })
+
+  test('reads as sliders with both names', () => {
+    chart(2)
+    const sweep = screen.getByRole('slider', { name: 'outer quad (sweep), vastus lateralis' })
+    expect(sweep).toHaveAttribute('aria-valuetext', 'much')
+    expect(screen.getAllByRole('slider')).toHaveLength(regions.length + 1)
+  })
+
+  test.each([
+    [0, '+', 1],
+    [3, '+', 3],
+    [0, '-', -1],
+    [3, 'Enter', -1],
+    [-1, ' ', 0],
+    [1, 'x', -1],
+    [0, '3', 3],
+  ] as [Paint, string, Paint][])('from %s, key "%s" paints %s', (from, key, to) => {
+    const onPaint = chart(from)
+    fireEvent.keyDown(screen.getByRole('slider', { name: /soleus/ }), { key })
+    expect(onPaint).toHaveBeenCalledWith('SOL', to)
+  })
+
+  test('the lower back can be kept out but never aimed at', () => {
+    const onPaint = chart(0)
+    fireEvent.keyDown(screen.getByRole('slider', { name: /lower back/ }), { key: '+' })
+    expect(onPaint).toHaveBeenCalledWith('ERECTORS', 0)
+    fireEvent.click(screen.getByRole('slider', { name: /lower back/ }))
+    expect(onPaint).toHaveBeenLastCalledWith('ERECTORS', -1)
+  })
+})
