@@ -269,6 +269,9 @@ export interface components {
             };
             /** Format: double */
             backActivation: number;
+            contactNm: {
+                [key: string]: number;
+            };
             fibreLength: {
                 [key: string]: number;
             };

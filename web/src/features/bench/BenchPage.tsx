@@ -11,6 +11,7 @@ import { WordMenu } from '../../ui/WordMenu'
 import { BriefLine } from '../brief/BriefLine'
 import { useBrief } from '../brief/brief'
 import type { Brief } from '../brief/brief'
+import { useBeginning } from '../brief/useBeginning'
 import { usePin } from '../order/pin'
 import { Changes } from './Changes'
 import { Controls } from './Controls'
@@ -24,12 +25,13 @@ export function BenchPage() {
   const gyms = useGyms()
   const [brief, change] = useBrief()
   const [params, setParams] = useSearchParams()
+  useBeginning(brief, change, clients.data, gyms.data)
   const failed = [catalogue, clients, gyms].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!catalogue.data || !clients.data || !gyms.data) return <Waiting what="Loading" />
   const candidateId = params.get('candidate') ?? catalogue.data.exercises[0]!.candidates[0]!.id
-  const client = brief.client ?? clients.data[0]?.id
-  if (!client) return <Quiet>Take in a client first.</Quiet>
+  const client = brief.client
+  if (!client) return clients.data.length === 0 || gyms.data.length === 0 ? <Quiet>Take in a client and a gym first.</Quiet> : <Waiting what="Beginning where you left off" />
   const candidates = catalogue.data.exercises.flatMap((x) => x.candidates.map((c) => ({ value: c.id, label: c.name, note: x.alsoCalled.join(', ') })))
   const choose = (id: string) =>
     setParams((old) => {

@@ -32,7 +32,7 @@ export function ClientsPage() {
   const flags = catalogue.data.painFlags
   return (
     <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
-      <section aria-label="Clients">
+      <section aria-label="Clients" className="min-w-0">
         <div className="flex items-baseline justify-between border-b border-ink pb-1">
           <h1 className="text-xl">Clients</h1>
           <Button look="ink" onClick={() => setChosen('new')}>

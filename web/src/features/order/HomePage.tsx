@@ -1,10 +1,11 @@
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { Link } from 'react-router'
-import { fetchSession, fetchSessions, useCatalogue, useClients, useGyms, useOrder } from '../../api/queries'
+import { useCatalogue, useClients, useGyms, useOrder } from '../../api/queries'
 import { LimbChart } from '../../chart/limb/LimbChart'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { BriefLine } from '../brief/BriefLine'
 import { orderInput, paintOf, painted, useBrief } from '../brief/brief'
+import { useBeginning } from '../brief/useBeginning'
 import { OrderList } from './OrderList'
 import { WhyPanel } from './WhyPanel'
 
@@ -18,24 +19,7 @@ export function HomePage() {
   const input = orderInput(brief)
   const order = useOrder(input)
 
-  // a bare address begins where the newest session was
-  const bare = !brief.client && !brief.gym
-  useEffect(() => {
-    if (!bare || !clients.data?.length || !gyms.data?.length) return
-    let current = true
-    const begin = async () => {
-      const newest = (await fetchSessions())[0]
-      const session = newest && (await fetchSession(newest.id))
-      if (!current) return
-      if (session) change({ client: session.clientId, gym: session.gymId, aim: session.brief.aim, keepOut: session.brief.keepOut, school: session.brief.school }, true)
-      else change({ client: clients.data[0]!.id, gym: gyms.data[0]!.id }, true)
-    }
-    begin().catch(() => current && change({ client: clients.data[0]!.id, gym: gyms.data[0]!.id }, true))
-    return () => {
-      current = false
-    }
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when there is something to begin with
-  }, [bare, clients.data, gyms.data])
+  useBeginning(brief, change, clients.data, gyms.data)
 
   const failed = [catalogue, clients, gyms].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />

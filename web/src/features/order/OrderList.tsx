@@ -60,17 +60,17 @@ function Strip({ entry, rank, regions, chosen, onChoose, at }: { entry: Entry; r
       onClick={onChoose}
       aria-pressed={chosen}
       data-candidate={entry.candidateId}
-      className={`grid w-full grid-cols-[1.4rem_2.9rem_minmax(0,1fr)_minmax(0,9.5rem)] items-center gap-x-2 border-b border-rule/60 px-1 py-1 text-left hover:bg-paper-2 ${chosen ? 'bg-paper-2 shadow-[inset_3px_0_0_var(--accent)]' : ''}`}
+      className={`grid w-full grid-cols-[1.4rem_2.9rem_minmax(0,1fr)] items-center sm:grid-cols-[1.4rem_2.9rem_minmax(0,1fr)_minmax(0,9.5rem)] gap-x-2 border-b border-rule/60 px-1 py-1 text-left hover:bg-paper-2 ${chosen ? 'bg-paper-2 shadow-[inset_3px_0_0_var(--accent)]' : ''}`}
     >
       <span className="text-right font-serif text-base text-ink-2">{rank}</span>
       <Fingerprint regions={regions} amount={entry.stimulus} className="h-14 w-11" />
       <span className="min-w-0">
-        <span className="block truncate font-medium">{entry.name}</span>
-        <span className="block truncate text-xs text-ink-2">
+        <span className="block font-medium sm:truncate">{entry.name}</span>
+        <span className="block text-xs text-ink-2 sm:truncate">
           limited by {entry.limiter} · {entry.costs}
         </span>
       </span>
-      <span>
+      <span className="col-start-3 sm:col-start-auto">
         <svg viewBox="0 0 100 14" preserveAspectRatio="none" className="h-3.5 w-full" aria-hidden>
           <line x1={0} x2={100} y1={7} y2={7} stroke="var(--rule)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
           <line x1={at(entry.low)} x2={at(entry.high)} y1={7} y2={7} stroke="var(--accent-2)" strokeWidth={3} vectorEffect="non-scaling-stroke" />

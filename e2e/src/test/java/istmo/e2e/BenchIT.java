@@ -123,7 +123,7 @@ class BenchIT {
           coach.page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
           coach.findsNoSeriousFault(path);
         }
-        phone.needsNoSideScroll();
+        phone.needsNoSideScroll(path);
         phone.keepsAPicture("phone" + path.replace('/', '-'));
         night.keepsAPicture("night" + path.replace('/', '-'));
       }

@@ -115,8 +115,8 @@ final class Coach implements AutoCloseable {
     return this;
   }
 
-  void needsNoSideScroll() {
-    Assertions.assertThat((Integer) page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth")).as("page wider than the screen by").isLessThanOrEqualTo(0);
+  void needsNoSideScroll(String screen) {
+    Assertions.assertThat((Integer) page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth")).as("%s wider than the screen by", screen).isLessThanOrEqualTo(0);
   }
 
   void needsNoPageScroll() {

@@ -236,7 +236,7 @@ public final class Analyser {
       }
     }
     double back = posture.carried().contains(Coordinate.LUMBAR_FLEXION) ? sharing.value(n) : 0;
-    return new AnalysisPoint(posture, limit, external, activation, length, active, passive, arms, back, residual);
+    return new AnalysisPoint(posture, limit, external, activation, length, active, passive, arms, back, sharing.contactNm(), residual);
   }
 
   private static int weakest(double[] limits) {

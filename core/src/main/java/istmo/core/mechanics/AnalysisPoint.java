@@ -14,6 +14,7 @@ import istmo.core.movement.Posture;
  * @param passiveTension passive tension over peak force
  * @param momentArmM [muscle][leg coordinate], m
  * @param backActivation of the lower back, 0 to 1; zero where the back is supported
+ * @param contactNm moment of contact forces that statics does not settle, and of the rotation reserve, about each coordinate, N m: supplied = muscles + contacts + residual
  * @param residualNm moment left unbalanced about each coordinate, N m
  */
 public record AnalysisPoint(
@@ -26,13 +27,14 @@ public record AnalysisPoint(
     double[] passiveTension,
     double[][] momentArmM,
     double backActivation,
+    double[] contactNm,
     double[] residualNm) {
 
   public double phase() {
     return posture.phase();
   }
 
-  /** Moment that muscles and passive tissue supply about a coordinate, N m. */
+  /** Moment that muscles, passive tissue and unsettled contacts supply about a coordinate, N m. */
   public double suppliedNm(Coordinate c) {
     return -externalNm[c.ordinal()];
   }

@@ -132,6 +132,17 @@ public final class LoadSharing {
     return r < 0 ? 0 : RHO * lam[r];
   }
 
+  /** Moment of free contacts and of the rotation reserve about each coordinate, N m; zero for those not carried. A new array. */
+  public double[] contactNm() {
+    double[] moment = new double[Coordinate.ALL];
+    for (int r = 0; r < eq.rows; r++) {
+      for (int j = eq.muscles + 2; j < eq.columns; j++) {
+        moment[eq.coordinate[r].ordinal()] += eq.a[r][j] * x[j];
+      }
+    }
+    return moment;
+  }
+
   /** Dual function: sum of conjugates + rho/2 |lam|^2 - b lam; fills x, slope and gradient. */
   private double evaluate(double[] at) {
     int m = eq.rows;

@@ -1,5 +1,7 @@
 package istmo.core.quantity;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.Locale;
 
 /** A closed range of allowed values, with its unit as shown to people. */
@@ -24,6 +26,6 @@ public record Allowed(double min, double max, String unit) {
   }
 
   private static String number(double v) {
-    return v == Math.rint(v) && Math.abs(v) < 1e9 ? Long.toString((long) v) : String.format(Locale.ROOT, "%.3g", v);
+    return Double.isFinite(v) ? new BigDecimal(v).round(new MathContext(4)).stripTrailingZeros().toPlainString() : String.valueOf(v);
   }
 }

@@ -77,7 +77,7 @@ class AnalysisController {
   record MuscleLimiterView(String id, double share, double kgPerPercent) {}
 
   /**
-   * suppliedNm: moment of muscles and passive tissue about each coordinate in its positive direction. activation, fibreLength, activeTension, passiveTension by muscle id; momentArmM by muscle id and coordinate. residualNm: what is left
+   * suppliedNm: moment about each coordinate in its positive direction that muscles, passive tissue and contacts supply; contactNm: the part of it that contact forces supply which statics does not settle. activation, fibreLength, activeTension, passiveTension by muscle id; momentArmM by muscle id and coordinate. residualNm: what is left
    * unbalanced.
    */
   record AnalysisPointView(
@@ -86,6 +86,7 @@ class AnalysisController {
       double trunkLeanDeg,
       double limitKg,
       Map<String, Double> suppliedNm,
+      Map<String, Double> contactNm,
       Map<String, Double> residualNm,
       Map<String, Double> activation,
       Map<String, Double> fibreLength,
@@ -147,11 +148,13 @@ class AnalysisController {
   private static AnalysisPointView point(AnalysisPoint p) {
     Map<String, Double> angles = new LinkedHashMap<>();
     Map<String, Double> supplied = new LinkedHashMap<>();
+    Map<String, Double> contact = new LinkedHashMap<>();
     Map<String, Double> residual = new LinkedHashMap<>();
     for (Coordinate c : Coordinate.values()) {
       angles.put(c.name(), Math.toDegrees(p.posture().angle(c)));
       if (p.posture().carried().contains(c)) {
         supplied.put(c.name(), p.suppliedNm(c));
+        contact.put(c.name(), p.contactNm()[c.ordinal()]);
         residual.put(c.name(), p.residualNm()[c.ordinal()]);
       }
     }
@@ -170,6 +173,7 @@ class AnalysisController {
         Math.toDegrees(p.posture().trunkLeanRad()),
         p.limitKg(),
         supplied,
+        contact,
         residual,
         byMuscle(p.activation()),
         byMuscle(p.fibreLength()),

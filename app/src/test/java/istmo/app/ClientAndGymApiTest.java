@@ -1,0 +1,102 @@
+package istmo.app;
+
+import static istmo.app.RunningApp.get;
+import static istmo.app.RunningApp.post;
+import static istmo.app.RunningApp.put;
+import static istmo.app.RunningApp.send;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import istmo.app.RunningApp.Answer;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+@ExtendWith(RunningApp.class)
+class ClientAndGymApiTest {
+  static Map<String, Object> intake(String name) {
+    return new HashMap<>(Map.of("name", name, "statureM", 1.72, "massKg", 68, "sex", "FEMALE", "thigh", "LONG", "ankle", "STIFF", "pain", List.of("KNEE")));
+  }
+
+  @Test
+  void aClientIsStoredAndComesBackAsItWasGiven() {
+    Answer added = post("/api/clients", intake("Nessa Thorne"));
+    assertThat(added.status()).isEqualTo(201);
+    Answer found = get("/api/clients/" + added.at("/id").asString());
+    assertThat(found.at("/statureM").asDouble()).isEqualTo(1.72);
+    assertThat(found.at("/thigh").asString()).isEqualTo("LONG");
+    assertThat(found.at("/pain/0").asString()).isEqualTo("KNEE");
+  }
+
+  @Test
+  void everyFaultOfAnIntakeIsNamedAtOnceWithWhatIsAllowed() {
+    Map<String, Object> input = intake("Faulty");
+    input.put("statureM", 17.2);
+    input.put("massKg", null);
+    input.remove("sex");
+    Answer answer = post("/api/clients", input);
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.contentType()).contains("application/problem+json");
+    assertThat(answer.fault("statureM")).contains("1.3 to 2.2 m");
+    assertThat(answer.fault("massKg")).isEqualTo("is needed");
+    assertThat(answer.fault("sex")).isEqualTo("is needed");
+    assertThat(get("/api/clients").body().toString()).doesNotContain("Faulty");
+  }
+
+  @Test
+  void jsonThatCannotBeReadSaysWhereAndWhatIsKnown() {
+    Map<String, Object> input = intake("Typo");
+    input.put("ankle", "WOBBLY");
+    Answer answer = post("/api/clients", input);
+    assertThat(answer.status()).isEqualTo(400);
+    assertThat(answer.fault("ankle")).contains("STIFF");
+    input.put("ankle", "FREE");
+    input.put("staturem", 1.7);
+    assertThat(post("/api/clients", input).fault("staturem")).contains("statureM");
+    assertThat(post("/api/clients", "{").status()).isEqualTo(400);
+  }
+
+  @Test
+  void aChangeMadeElsewhereMeanwhileIsNotOverwritten() {
+    Answer added = post("/api/clients", intake("Version Vane"));
+    String path = "/api/clients/" + added.at("/id").asString();
+    Map<String, Object> change = intake("Version Vane");
+    change.put("version", added.at("/version").asInt());
+    change.put("massKg", 70);
+    assertThat(put(path, change).status()).isEqualTo(200);
+    change.put("massKg", 75);
+    Answer late = put(path, change);
+    assertThat(late.status()).isEqualTo(409);
+    assertThat(late.at("/detail").asString()).contains("nothing was overwritten");
+    assertThat(get(path).at("/massKg").asDouble()).isEqualTo(70);
+  }
+
+  @Test
+  void twoClientsOfOneNameAreRefused() {
+    post("/api/clients", intake("Same Name"));
+    assertThat(post("/api/clients", intake(" Same Name ")).fault("name")).contains("already");
+  }
+
+  @Test
+  void aGymKeepsItsTickListAndRefusesWhatDoesNotExist() {
+    Answer added = post("/api/gyms", Map.of("name", "Slipway", "equipment", List.of("barbell", "rack")));
+    assertThat(added.status()).isEqualTo(201);
+    assertThat(get("/api/gyms/" + added.at("/id").asString()).at("/equipment").toString()).isEqualTo("[\"barbell\",\"rack\"]");
+    assertThat(post("/api/gyms", Map.of("name", "Odd", "equipment", List.of("trampoline"))).fault("equipment")).contains("leg-press");
+    assertThat(post("/api/gyms", Map.of("name", "  ")).fault("name")).contains("1 to 120");
+  }
+
+  @Test
+  void whatIsNotThereIsNotFound() {
+    assertThat(get("/api/clients/" + UUID.randomUUID()).status()).isEqualTo(404);
+    assertThat(get("/api/clients/not-an-id").status()).isEqualTo(400);
+    assertThat(get("/api/nothing").status()).isEqualTo(404);
+  }
+
+  @Test
+  void otherSitesCannotReachTheNotes() {
+    assertThat(send("GET", "/api/clients", null, "Origin", "http://elsewhere.example").status()).isEqualTo(403);
+  }
+}
