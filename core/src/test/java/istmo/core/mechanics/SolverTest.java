@@ -116,83 +116,12 @@ class SolverTest {
     LoadSharing sharing = new LoadSharing(eq);
     sharing.solve(load);
 
-    double[] x = new double[eq.columns];
-    for (int j = 0; j < eq.muscles + 2; j++) {
-      x[j] = 0.3;
-    }
-    double step = Double.MAX_VALUE;
-    for (int round = 0; round < 60 && step > 1e-9; round++) {
-      double[] next = quadraticStep(eq, load, x);
-      step = 0;
-      for (int j = 0; j < eq.columns; j++) {
-        step = Math.max(step, Math.abs(next[j] - x[j]) / (j < eq.muscles + 2 ? 1 : 1000));
-      }
-      x = next;
-    }
+    double[] x = GeneralSharing.solve(eq, load);
     // compare the price of the whole: the optimum, not one of several equal answers
     assertThat(price(eq, load, sharing)).isCloseTo(price(eq, load, x), within(1e-6 * Math.max(1, price(eq, load, x))));
     for (int j = 0; j < eq.muscles + 2; j++) {
       assertThat(sharing.value(j)).as("column %d", j).isCloseTo(x[j], within(2e-4));
     }
-  }
-
-  private static double[] quadraticStep(Equilibrium eq, double load, double[] x) {
-    ExpressionsBasedModel model = new ExpressionsBasedModel();
-    model.options.solution = org.ojalgo.type.context.NumberContext.of(14, 14);
-    List<Variable> v = new ArrayList<>();
-    Expression cost = model.newExpression("cost").weight(1);
-    for (int j = 0; j < eq.columns; j++) {
-      Variable a = model.newVariable("x" + j);
-      double lower;
-      double upper;
-      double hessian;
-      double gradient;
-      if (j < eq.muscles + 2) {
-        double w = eq.weight[j] * LoadSharing.WEIGHT_SCALE;
-        lower = 0;
-        upper = 1;
-        hessian = w * (2 * x[j] + LoadSharing.SMOOTHING);
-        gradient = w * (x[j] * x[j] + LoadSharing.SMOOTHING * x[j]);
-      } else {
-        double bound = bound(eq, load, j);
-        lower = oneSided(eq, j) ? 0 : -bound;
-        upper = bound;
-        hessian = contactWeight(eq, j) / Math.max(1e-12, bound * bound);
-        gradient = hessian * x[j];
-      }
-      a.lower(lower).upper(upper);
-      cost.set(a, a, 0.5 * hessian);
-      cost.set(a, gradient - hessian * x[j]);
-      v.add(a);
-    }
-    for (int r = 0; r < eq.rows; r++) {
-      Variable s = model.newVariable("s" + r);
-      cost.set(s, s, 0.5 / LoadSharing.RHO);
-      Expression row = model.newExpression("row" + r).level(eq.b0[r] + load * eq.b1[r]);
-      for (int j = 0; j < eq.columns; j++) {
-        row.set(v.get(j), eq.a[r][j]);
-      }
-      row.set(s, 1);
-    }
-    Optimisation.Result result = model.minimise();
-    assertThat(result.getState().isFeasible()).isTrue();
-    double[] next = new double[eq.columns];
-    for (int j = 0; j < eq.columns; j++) {
-      next[j] = result.doubleValue(j);
-    }
-    return next;
-  }
-
-  private static boolean oneSided(Equilibrium eq, int j) {
-    return j >= eq.muscles + Equilibrium.SOURCES && eq.freeOneSided[j - eq.muscles - Equilibrium.SOURCES];
-  }
-
-  private static double bound(Equilibrium eq, double load, int j) {
-    return j == eq.muscles + 2 ? eq.rotationReserve() : eq.freeBoundAt(j - eq.muscles - Equilibrium.SOURCES, load);
-  }
-
-  private static double contactWeight(Equilibrium eq, int j) {
-    return j == eq.muscles + 2 ? eq.weight[j] * LoadSharing.WEIGHT_SCALE : LoadSharing.CONTACT_WEIGHT;
   }
 
   private static double price(Equilibrium eq, double load, LoadSharing s) {
@@ -209,8 +138,8 @@ class SolverTest {
       if (j < eq.muscles + 2) {
         sum += eq.weight[j] * LoadSharing.WEIGHT_SCALE * (x[j] * x[j] * x[j] / 3 + LoadSharing.SMOOTHING * x[j] * x[j] / 2);
       } else {
-        double bound = bound(eq, load, j);
-        sum += bound > 0 ? 0.5 * contactWeight(eq, j) * x[j] * x[j] / bound / bound : 0;
+        double bound = GeneralSharing.bound(eq, load, j);
+        sum += bound > 0 ? 0.5 * GeneralSharing.contactWeight(eq, j) * x[j] * x[j] / bound / bound : 0;
       }
     }
     for (int r = 0; r < eq.rows; r++) {

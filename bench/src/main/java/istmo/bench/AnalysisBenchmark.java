@@ -1,0 +1,86 @@
+package istmo.bench;
+
+import istmo.core.body.Body;
+import istmo.core.body.Sex;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.drawing.Stage;
+import istmo.core.mechanics.Analyser;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.AnalysisPoint;
+import istmo.core.mechanics.LoadRule;
+import istmo.core.movement.Family;
+import istmo.core.movement.Reach;
+import istmo.core.movement.Setup;
+import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.criterion.Brief;
+import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.ranking.criterion.Orders;
+import istmo.core.equipment.Equipment;
+import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import org.openjdk.jmh.infra.Blackhole;
+
+/** One analysis at 21 points; one move on the bench (two sides, drawings and stimuli); one re-ordering of kept evaluations. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MICROSECONDS)
+@Warmup(iterations = 3, time = 2)
+@Measurement(iterations = 4, time = 2)
+@Fork(1)
+public class AnalysisBenchmark {
+  private static final Body BODY = Body.estimated(1.78, 80, Sex.MALE);
+
+  @Param({"back-squat/high-bar", "leg-press/high", "romanian-deadlift/usual", "seated-leg-curl/usual"})
+  public String candidate;
+
+  private Family family;
+  private Setup setup;
+  private Map<String, Evaluation> evaluations;
+  private Brief brief;
+
+  @org.openjdk.jmh.annotations.Setup
+  public void prepare() {
+    Candidate c = Catalogue.standard().candidate(candidate);
+    family = Catalogue.standard().exerciseOf(c).family();
+    setup = Reach.of(BODY, family, c.usual(), c.yields()).orElseThrow().setup();
+    evaluations = Orders.evaluate(BODY, School.STRETCH);
+    brief = new Brief(BODY, Set.of(), Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()), new Aim(Map.of("VL", 3, "RF", 2), Set.of()), School.STRETCH);
+  }
+
+  @Benchmark
+  public void analysis(Blackhole hole) {
+    hole.consume(new Analyser(BODY).analyse(family, setup, LoadRule.USUAL));
+  }
+
+  /** What the server computes for one move: start and now, with every drawing of the repetition. */
+  @Benchmark
+  public void benchMove(Blackhole hole) {
+    for (int side = 0; side < 2; side++) {
+      Analysis a = (Analysis) new Analyser(BODY).analyse(family, setup, LoadRule.USUAL);
+      for (AnalysisPoint p : a.points()) {
+        hole.consume(Stage.side(BODY, p.posture(), a.workingKg()));
+      }
+      hole.consume(Stimulus.byRegion(a, School.STRETCH));
+    }
+  }
+
+  @Benchmark
+  public void reorder(Blackhole hole) {
+    hole.consume(Orders.order(brief, evaluations));
+  }
+}
