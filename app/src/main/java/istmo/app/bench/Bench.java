@@ -1,5 +1,7 @@
 package istmo.app.bench;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.core.body.Body;
@@ -28,6 +30,12 @@ import org.springframework.stereotype.Service;
 @Service
 public class Bench {
   private static final double TRIAL_KG = 60;
+
+  /** What an analysis depends on. */
+  private record Key(Body body, String familyId, Map<String, Double> setup) {}
+
+  /** The start of a move stays the same while the hand moves, so it need not be computed again. May be lost at any time. */
+  private final Cache<Key, AnalysisResult> analyses = Caffeine.newBuilder().maximumSize(500).build();
 
   private final Clients clients;
 
@@ -69,7 +77,7 @@ public class Bench {
         changes = reach.get().changes();
       }
     }
-    AnalysisResult result = new Analyser(body).analyse(exercise.family(), setup, LoadRule.USUAL);
+    AnalysisResult result = analyses.get(new Key(body, exercise.family().id(), setup.values()), k -> new Analyser(k.body()).analyse(exercise.family(), Setup.of(exercise.family().parameters(), k.setup()), LoadRule.USUAL));
     if (result instanceof Analysis a) {
       return new Side(client, body, candidate, setup, a, a.points().stream().map(p -> p.posture()).toList(), Stimulus.byRegion(a, school), changes);
     }

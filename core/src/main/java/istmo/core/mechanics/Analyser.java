@@ -30,6 +30,8 @@ public final class Analyser {
 
   private static final double LOAD_TOLERANCE_KG = 0.02;
   private static final double FIRST_GUESS_KG = 100;
+  /** Phases whose limit is more than this many times the smallest do not decide it at a nearby load. */
+  private static final double NEAR = 1.5;
   /** Backs of a quarter more and a fifth less strength than stated, and how much each counts (own estimate of what is not known). */
   private static final double[] BACK_FACTORS = {0.8, 1, 1.25};
 
@@ -61,7 +63,7 @@ public final class Analyser {
         int weakest = weakest(limits);
         return new CannotAnalyse(weakest / (pointCount - 1.0), "Body weight alone is more than this posture can hold.", String.format(Locale.ROOT, "about %.0f kg of help", -limit));
       }
-      List<Limiter> limiters = limiters(family, setup, limit);
+      List<Limiter> limiters = limiters(family, setup, limits, limit);
       double working = rule.loadKg(limit);
       List<AnalysisPoint> points = new ArrayList<>(pointCount);
       Set<String> notes = new LinkedHashSet<>();
@@ -92,8 +94,9 @@ public final class Analyser {
    */
   private double limit(Family family, Setup setup, double[] limits) {
     if (!family.balances()) {
-      return smallest(family, setup, limits, 0);
+      return smallest(family, setup, limits, 0, Double.POSITIVE_INFINITY);
     }
+    double ceiling = Double.POSITIVE_INFINITY; // after a first look, only phases near the smallest are followed
     double low = Double.NaN;
     double atLow = Double.NaN;
     double high = Double.NaN;
@@ -101,11 +104,16 @@ public final class Analyser {
     double x = FIRST_GUESS_KG;
     double g = x;
     for (int round = 0; round < 60; round++) {
-      g = smallest(family, setup, limits, x);
+      g = smallest(family, setup, limits, x, ceiling);
       double f = g - x;
+      if (Math.abs(f) < LOAD_TOLERANCE_KG && ceiling < Double.POSITIVE_INFINITY) {
+        g = smallest(family, setup, limits, x, Double.POSITIVE_INFINITY);
+        f = g - x;
+      }
       if (Math.abs(f) < LOAD_TOLERANCE_KG) {
         return g;
       }
+      ceiling = NEAR * Math.max(g, 1);
       if (f > 0) {
         low = x;
         atLow = f;
@@ -125,6 +133,7 @@ public final class Analyser {
         x = Math.max(LOAD_TOLERANCE_KG, Math.min(g, x / 2));
       } else {
         if (high - low < LOAD_TOLERANCE_KG) {
+          smallest(family, setup, limits, x, Double.POSITIVE_INFINITY);
           return x;
         }
         double secant = low + (high - low) * atLow / (atLow - atHigh);
@@ -135,9 +144,13 @@ public final class Analyser {
     throw new IllegalStateException("the load at which posture and limit agree was not found");
   }
 
-  private double smallest(Family family, Setup setup, double[] limits, double loadKg) {
+  /** The smallest limit at a load; phases whose limit was above {@code ceiling} last time keep it. */
+  private double smallest(Family family, Setup setup, double[] limits, double loadKg, double ceiling) {
     double least = StrengthLimit.HIGHEST_KG;
     for (int k = 0; k < limits.length; k++) {
+      if (limits[k] > ceiling) {
+        continue;
+      }
       limits[k] = limitAt(family, setup, k / (limits.length - 1.0), loadKg);
       least = Math.min(least, limits[k]);
     }
@@ -155,12 +168,18 @@ public final class Analyser {
   /**
    * Shares of what limits, at the sticking point. How strong a back is, is known least of all, so the shares are a mean over a weaker, the stated and a stronger back; phases that nearly tie are blended.
    */
-  private List<Limiter> limiters(Family family, Setup setup, double limit) {
+  private List<Limiter> limiters(Family family, Setup setup, double[] fresh, double limit) {
     int columns = equilibrium.muscles + 2;
-    int phases = POINTS;
+    int phases = fresh.length;
     double[][][] sensitivity = new double[BACK_FACTORS.length][phases][columns];
     double[][] limits = new double[BACK_FACTORS.length][phases];
+    for (double[] l : limits) {
+      Arrays.fill(l, StrengthLimit.HIGHEST_KG);
+    }
     for (int k = 0; k < phases; k++) {
+      if (fresh[k] > NEAR * limit) {
+        continue;
+      }
       equilibrium.set(posture(family, setup, k / (phases - 1.0), limit));
       for (int b = 0; b < BACK_FACTORS.length; b++) {
         equilibrium.scaleBack(BACK_FACTORS[b]);
