@@ -22,7 +22,7 @@ record Row(String id, String what, String source, String expected, String comput
   }
 
   static String number(double v) {
-    return Math.abs(v) >= 100 || Math.abs(v) >= 20 && Math.abs(v - Math.rint(v)) < 0.005 ? String.format(Locale.ROOT, "%.0f", v) : Math.abs(v) >= 10 ? String.format(Locale.ROOT, "%.1f", v) : String.format(Locale.ROOT, "%.2f", v);
+    return Math.abs(v) >= 100 || Math.abs(v) >= 20 && Math.abs(v - Math.rint(v)) < 0.005 ? String.format(Locale.ROOT, "%.0f", v) : Math.abs(v) >= 10 ? String.format(Locale.ROOT, "%.1f", v) : Math.abs(v) >= 1 ? String.format(Locale.ROOT, "%.2f", v) : String.format(Locale.ROOT, "%.3f", v);
   }
 
   String markdown() {

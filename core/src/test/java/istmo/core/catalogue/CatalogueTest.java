@@ -1,0 +1,60 @@
+package istmo.core.catalogue;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Regions;
+import istmo.core.body.Body;
+import istmo.core.body.Intake;
+import istmo.core.body.Sex;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.training.PerformedSet;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class CatalogueTest {
+  @ParameterizedTest
+  @CsvSource({"the 45,leg-press", "RDL,romanian-deadlift", "squat,back-squat", "prone curl,lying-leg-curl", "bent-knee calf,seated-calf-raise", "feet high,leg-press"})
+  void exercisesAreFoundByTheGymsNicknames(String words, String exercise) {
+    assertThat(Catalogue.standard().find(words)).extracting(Exercise::id).contains(exercise);
+  }
+
+  @Test
+  void everyExerciseSaysWhatACoachNeeds() {
+    for (Exercise x : Catalogue.standard().exercises()) {
+      assertThat(x.cues()).as(x.id()).isNotEmpty();
+      assertThat(x.stopSigns()).as(x.id()).isNotEmpty();
+      assertThat(x.alsoCalled()).as(x.id()).isNotEmpty();
+      assertThat(x.repetitions()).matches("\\d+-\\d+");
+      if (!x.group().isEmpty()) {
+        assertThat(Regions.standard().all()).anyMatch(r -> r.group().equals(x.group()));
+      }
+    }
+    assertThatThrownBy(() -> Catalogue.standard().candidate("none/such")).isInstanceOf(InvalidInput.class);
+  }
+
+  @Test
+  void regionsCoverOnlyMusclesThatExistAndEachMuscleHasItsSource() {
+    assertThat(Regions.standard().all()).hasSize(23);
+    Muscles.standard().all().forEach(m -> assertThat(m.source()).as(m.id()).contains("from memory"));
+  }
+
+  @Test
+  void aLongThighTakesFromTheTrunkNotFromTheStature() {
+    Body usual = new Intake(1.75, 75, Sex.MALE, Intake.Thigh.USUAL, Intake.Ankle.USUAL).body();
+    Body longThigh = new Intake(1.75, 75, Sex.MALE, Intake.Thigh.LONG, Intake.Ankle.USUAL).body();
+    assertThat(longThigh.thighM()).isGreaterThan(usual.thighM());
+    assertThat(longThigh.thighM() + longThigh.trunkM()).isEqualTo(usual.thighM() + usual.trunkM());
+    assertThatThrownBy(() -> new Intake(175, 75, Sex.MALE, Intake.Thigh.USUAL, Intake.Ankle.USUAL)).hasMessageContaining("1.3 to 2.2 m");
+    assertThatThrownBy(() -> usual.withLengths(0.82, usual.shankM(), usual.trunkM())).hasMessageContaining("thighM");
+  }
+
+  @Test
+  void setsAreCheckedWhole() {
+    assertThat(new PerformedSet(0, 12, 0.5).loadKg()).isZero();
+    assertThatThrownBy(() -> new PerformedSet(-1, 0, 11)).isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).hasSize(3));
+    assertThatThrownBy(() -> new PerformedSet(50, 8, Double.NaN)).hasMessageContaining("reserve");
+  }
+}

@@ -1,0 +1,106 @@
+package istmo.core.movement;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.body.Body;
+import istmo.core.body.Intake;
+import istmo.core.body.Sex;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.mechanics.Bodies;
+import istmo.core.movement.family.Families;
+import istmo.core.quantity.InvalidInput;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class SetupAndReachTest {
+  private static final Body STIFF = new Intake(1.90, 94, Sex.MALE, Intake.Thigh.LONG, Intake.Ankle.STIFF).body();
+
+  static Stream<Candidate> candidates() {
+    return Catalogue.standard().candidates().stream();
+  }
+
+  @Test
+  void everyFaultOfASetUpIsGathered() {
+    assertThatThrownBy(() -> Bodies.setup("squat", Map.of("depth", 300.0, "stanze", 1.0, "bar", 1.5)))
+        .isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).extracting(InvalidInput.Fault::field).containsExactlyInAnyOrder("setup.depth", "setup.stanze", "setup.bar"));
+  }
+
+  /** Bones keep their length, the foot stays on its support, and what the posture says of the knee is what its joint centres say. */
+  @ParameterizedTest
+  @MethodSource("candidates")
+  void posturesAreThoseOfThisBody(Candidate c) {
+    Family family = Catalogue.standard().exerciseOf(c).family();
+    for (Body body : new Body[] {Bodies.MAN, Bodies.WOMAN, STIFF}) {
+      Setup setup = Reach.of(body, family, c.usual(), c.yields()).orElseThrow().setup();
+      for (double phase = 0; phase <= 1; phase += 0.125) {
+        Posture p = (Posture) family.posture(body, setup, phase, 100);
+        assertThat(p.points().hip().minus(p.points().knee()).norm()).isCloseTo(body.thighM(), within(1e-9));
+        assertThat(p.points().knee().minus(p.points().ankle()).norm()).isCloseTo(body.shankM(), within(1e-9));
+        assertThat(p.angle(Coordinate.KNEE_FLEXION)).isBetween(0.0, body.kneeFlexionLimitRad() + 1e-6);
+        for (int a = 0; a < p.axes().length; a++) {
+          assertThat(p.axes()[a].norm()).isCloseTo(1, within(1e-9));
+        }
+        assertThat(p.angle(Coordinate.LUMBAR_FLEXION)).isLessThanOrEqualTo(Reach.MOST_TUCK_FIXED_DEPTH);
+      }
+    }
+  }
+
+  /** Standing families balance: the weight of body and bar lies over the pressure point. Checked on the free squat with everything that has weight. */
+  @Test
+  void theFreeSquatBalancesOverItsPressurePoint() {
+    for (double load : new double[] {0, 60, 180}) {
+      Posture p = Bodies.posture(Bodies.MAN, "squat", Map.of("depth", 85.0), 1, load);
+      double moment = 0;
+      for (Load l : p.loads()) {
+        if (l.on() == Load.Segment.FOOT && l.forcePerKg().norm() > 0) {
+          continue; // the floor's own force
+        }
+        double both = l.on() == Load.Segment.UPPER ? 1 : 2;
+        moment += both * (l.at().x() - p.points().pressure().x()) * (l.force().y() + load * l.forcePerKg().y());
+      }
+      // the pelvis below L5/S1 is not among the loads of the lower back
+      double pelvis = istmo.core.anatomy.Segments.PELVIS_MASS * Bodies.MAN.massKg() * Load.G;
+      double pelvisX = p.points().hip().x() + 0.5 * istmo.core.anatomy.Segments.L5_UP * Bodies.MAN.statureM() * Math.sin(p.trunkLeanRad());
+      moment -= pelvis * (pelvisX - p.points().pressure().x());
+      assertThat(moment).as("with %s kg", load).isCloseTo(0, within(0.5));
+    }
+  }
+
+  @Test
+  void aStiffAnkleYieldsFirstThenDepthAndBothAreSaid() {
+    Candidate low = Catalogue.standard().candidate("leg-press/low");
+    Reach reach = Reach.of(STIFF, Families.get("press"), low.usual(), low.yields()).orElseThrow();
+    assertThat(reach.setup().values().get("footHeight")).isGreaterThan(low.usual().values().get("footHeight"));
+    assertThat(reach.changes()).anyMatch(c -> c.startsWith("Feet up the plate") && c.contains("heels would lift")).anyMatch(c -> c.startsWith("Knee bend at the bottom"));
+    assertThat(Reach.obstacle(STIFF, Families.get("press"), reach.setup())).isEmpty();
+  }
+
+  @Test
+  void aSetUpWithinReachIsLeftAlone() {
+    Setup wished = Bodies.setup("squat", Map.of("depth", 80.0));
+    assertThat(Reach.of(Bodies.MAN, Families.get("squat"), wished, Optional.empty()).orElseThrow()).satisfies(r -> {
+      assertThat(r.setup().values()).isEqualTo(wished.values());
+      assertThat(r.changes()).isEmpty();
+    });
+  }
+
+  @Test
+  void impossiblePosturesSayWhatIsMissing() {
+    Family press = Families.get("press");
+    PostureResult r = press.posture(Bodies.MAN, Bodies.setup("press", Map.of("footHeight", -0.1, "kneeDepth", 130.0)), 1, 100);
+    assertThat(r).isInstanceOfSatisfying(Impossible.class, i -> {
+      assertThat(i.limit()).isEqualTo(Impossible.Limit.ANKLE);
+      assertThat(i.missing()).matches("\\d+° of ankle beyond this client's 36°");
+    });
+    PostureResult wide = Families.get("squat").posture(Bodies.MAN, Bodies.setup("squat", Map.of("stance", 1.0)), 1, 100);
+    assertThat(wide).isInstanceOfSatisfying(Impossible.class, i -> assertThat(i.limit()).isEqualTo(Impossible.Limit.GEOMETRY));
+  }
+}

@@ -1,0 +1,135 @@
+package istmo.core.ranking;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import istmo.core.anatomy.Regions;
+import istmo.core.body.Body;
+import istmo.core.body.Intake;
+import istmo.core.body.PainFlag;
+import istmo.core.body.Sex;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.equipment.Equipment;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.Bodies;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.criterion.Brief;
+import istmo.core.ranking.criterion.Difference;
+import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.ranking.criterion.Order;
+import istmo.core.ranking.criterion.Orders;
+import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class OrdersTest {
+  private static final Set<String> EVERYTHING = Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
+  private static final Map<String, Evaluation> MAN = Orders.evaluate(Bodies.MAN, School.STRETCH);
+
+  private static Order order(Body body, Map<String, Evaluation> evaluations, Set<PainFlag> pain, Set<String> equipment, Map<String, Integer> aim, Set<String> out) {
+    return Orders.order(new Brief(body, pain, equipment, new Aim(aim, out), School.STRETCH), evaluations);
+  }
+
+  private static Order order(Map<String, Integer> aim, Set<String> out) {
+    return order(Bodies.MAN, MAN, Set.of(), EVERYTHING, aim, out);
+  }
+
+  private static int rank(Order o, String candidate) {
+    for (int k = 0; k < o.entries().size(); k++) {
+      if (o.entries().get(k).ranked().id().equals(candidate)) {
+        return k + 1;
+      }
+    }
+    throw new AssertionError(candidate + " is not in the order");
+  }
+
+  /** Every candidate is computed for bodies far apart, and fit to be shown: the face check holds for all of them. */
+  @ParameterizedTest
+  @EnumSource(Intake.Thigh.class)
+  void everyCandidateIsComputedForBodiesFarApart(Intake.Thigh thigh) {
+    for (Intake.Ankle ankle : Intake.Ankle.values()) {
+      for (Sex sex : Sex.values()) {
+        double stature = sex == Sex.MALE ? 1.92 : 1.55;
+        Body body = new Intake(stature, sex == Sex.MALE ? 100 : 52, sex, thigh, ankle).body();
+        Map<String, Evaluation> evaluations = Orders.evaluate(body, School.STRETCH);
+        assertThat(evaluations).hasSize(Catalogue.standard().candidates().size());
+        evaluations.values().forEach(e -> {
+          assertThat(e).as("%s %s %s: %s", sex, thigh, ankle, e).isNotInstanceOf(Evaluation.NotComputedWellEnough.class);
+          if (e instanceof Evaluation.Computed c) {
+            assertThat(c.analysis().worstResidualNm()).isLessThan(0.01);
+          }
+        });
+        assertThat(evaluations.values().stream().filter(e -> e instanceof Evaluation.Computed).count()).as("computed for %s %s %s", sex, thigh, ankle).isGreaterThanOrEqualTo(17);
+      }
+    }
+  }
+
+  /** Facts of the trade (common practice): which kind of exercise comes first for a region, and which can never. */
+  @ParameterizedTest
+  @CsvSource({"RF,leg-extension-reclined,seated-leg-curl", "BFL,seated-leg-curl,leg-extension", "SOL,seated-calf-raise,leg-extension", "GASM,standing-calf-raise,leg-press", "SM,seated-leg-curl,hack-squat"})
+  void aCoachRecognisesFirstAndLast(String region, String first, String never) {
+    Order o = order(Map.of(region, 3), Set.of());
+    assertThat(o.firstPick().orElseThrow().candidateId()).startsWith(first);
+    o.entries().stream().filter(e -> e.evaluation().candidate().exerciseId().equals(never)).forEach(e -> assertThat(e.ranked().band()).isGreaterThan(1));
+  }
+
+  @Test
+  void painTakesOutWithItsReasonAndSoDoesTheGym() {
+    Order o = order(Bodies.MAN, MAN, Set.of(PainFlag.LOWER_BACK), Set.of("barbell", "rack", "seated-curl"), Map.of("BFL", 2), Set.of());
+    assertThat(o.excluded()).anySatisfy(x -> {
+      assertThat(x.candidateId()).isEqualTo("deadlift/conventional");
+      assertThat(x.kind()).isEqualTo(Order.Kind.PAIN);
+      assertThat(x.reason()).startsWith("Sore lower back: ");
+    }).anySatisfy(x -> {
+      assertThat(x.candidateId()).isEqualTo("hack-squat/usual");
+      assertThat(x.reason()).isEqualTo("Not here: hack squat.");
+    });
+    assertThat(o.entries()).extracting(e -> e.ranked().id()).containsExactly("seated-leg-curl/usual");
+    assertThat(o.entries().size() + o.excluded().size()).isEqualTo(Catalogue.standard().candidates().size());
+  }
+
+  @Test
+  void keepingTheBackOutMovesHingesDownAndMachinesUp() {
+    Order with = order(Map.of("BFL", 2, "GMAXM", 2), Set.of());
+    Order without = order(Map.of("BFL", 2, "GMAXM", 2), Set.of(Regions.LOWER_BACK));
+    assertThat(rank(without, "deadlift/conventional")).isGreaterThan(rank(with, "deadlift/conventional"));
+    assertThat(without.entries().get(0).costs()).contains("back spared");
+  }
+
+  @Test
+  void everyStripSaysWhyFromItsOwnFigures() {
+    Order o = order(Map.of("VL", 3), Set.of());
+    o.entries().forEach(e -> {
+      assertThat(e.why()).anyMatch(w -> w.startsWith("Gives outer quad")).anyMatch(w -> w.startsWith("Gives out first: ")).anyMatch(w -> w.startsWith("Mechanics only"));
+      assertThat(e.limiter()).isNotBlank();
+    });
+    assertThat(o.entries().get(0).why().get(0)).contains("about as much as anything here");
+  }
+
+  @Test
+  void anAimNeedsARegionAndAContradictionIsRefused() {
+    assertThatThrownBy(() -> order(Map.of(), Set.of())).isInstanceOf(InvalidInput.class).hasMessageContaining("aim");
+    assertThatThrownBy(() -> new Aim(Map.of("VL", 2), Set.of("VL"))).hasMessageContaining("at once");
+    assertThatThrownBy(() -> new Aim(Map.of("VL", 4, "NOSE", 1), Set.of())).hasMessageContaining("1, 2 or 3").hasMessageContaining("aim.NOSE");
+  }
+
+  @Test
+  void aChangeInsideTheNoiseIsNoDifference() {
+    Analysis a = Bodies.analysis(Bodies.MAN, "squat", Map.of("depth", 88.0));
+    Analysis b = Bodies.analysis(Bodies.MAN, "squat", Map.of("depth", 89.0));
+    Difference none = Difference.between("pinned", a, Stimulus.byRegion(a, School.STRETCH), "now", b, Stimulus.byRegion(b, School.STRETCH));
+    assertThat(none.changes()).noneMatch(Difference.RegionChange::toldApart);
+    assertThat(none.sentences()).contains("The model cannot tell these two apart for any region.");
+    Analysis c = Bodies.analysis(Bodies.MAN, "squat", Map.of("depth", 88.0, "wedge", 15.0));
+    Difference some = Difference.between("pinned", a, Stimulus.byRegion(a, School.STRETCH), "now", c, Stimulus.byRegion(c, School.STRETCH));
+    assertThat(some.changes()).anyMatch(x -> x.toldApart() && x.regionId().equals("GMAXM") && x.to() < x.from());
+    assertThat(some.sentences()).anyMatch(s -> s.startsWith("Trunk lean at the bottom: pinned"));
+  }
+}
