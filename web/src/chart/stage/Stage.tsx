@@ -45,7 +45,7 @@ export function Stage({ drawing, ghost, box, label, plan = false, handles = [], 
   const to = plan ? planPoint : sidePoint
   const held = handles.filter((h) => parameters.some((p) => p.id === h.parameter))
   return (
-    <svg ref={svg} viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`} className={`touch-none ${className}`} role="group" aria-label={label}>
+    <svg ref={svg} viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`} className={className} role="group" aria-label={label}>
       {ghost && (
         <g opacity={0.45} aria-hidden>
           <Shapes drawing={ghost} to={to} ghost />
@@ -187,7 +187,7 @@ function Grip({ handle, at, parameter, value, onMove, svg }: { handle: Handle; a
       aria-valuenow={value}
       aria-valuetext={setupValue(parameter, value)}
       data-handle={parameter.id}
-      className="group cursor-grab outline-none active:cursor-grabbing"
+      className="group cursor-grab touch-none outline-none active:cursor-grabbing"
       onPointerDown={onDown}
       onPointerMove={onDrag}
       onPointerUp={() => (start.current = null)}

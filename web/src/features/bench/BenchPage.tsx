@@ -139,6 +139,7 @@ function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; bri
             <b>Not possible for {now.clientName}:</b> {now.obstacle.reason} Missing: {now.obstacle.missing}.{!phase && ' The stage still shows the start.'}
           </p>
         )}
+        <p className="text-xs text-ink-2">{moved && phase && 'Dashed: the start. '}Circles can be dragged, or moved with the arrow keys.</p>
         {[...now.changes.map((c) => `For this client: ${c}`), ...now.notes].map((n) => (
           <p key={n} className="text-sm text-ink-2">
             {n}

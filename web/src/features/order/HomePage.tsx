@@ -56,7 +56,7 @@ export function HomePage() {
     <div className="flex min-h-0 flex-1 flex-col gap-2">
       <BriefLine brief={brief} change={change} catalogue={catalogue.data} clients={clients.data} gyms={gyms.data} />
       <div className="grid min-h-0 flex-1 gap-4 lg:grid-cols-[27rem_minmax(0,1fr)_21rem]">
-        <section aria-label="Aim" className="h-[34rem] min-h-0 lg:h-auto">
+        <section aria-label="Aim" className="h-[46rem] min-h-0 lg:h-auto">
           <LimbChart regions={catalogue.data.regions} paint={(id) => paintOf(brief, id)} onPaint={(id, p) => change(painted(brief, id, p))} />
         </section>
         <section aria-label="Order" aria-busy={order.isFetching} className="flex min-h-0 flex-col border-rule lg:border-x lg:px-3">

@@ -62,6 +62,10 @@ final class ExerciseChecks {
     Posture lowSame = Bodies.posture(MAN, "squat", Map.of("depth", 90.0, "bar", 1.0), 1, 70);
     rows.add(Row.alike("", "knee moment, low bar against high at the same knee travel: the bar's place alone changes only the lean", statics, knee(lowSame, 70), knee(flat, 70)));
 
+    Posture lifter = Bodies.posture(MAN, "squat", Map.of("depth", 95.0), 1, 0.65 * 150);
+    rows.add(Row.within("C068", "hip over knee moment, deep high-bar squat with a moderate load (230 over 191 N m in the study)", "Wretenberg et al. 1996", 1, 1.5, hip(lifter, 0.65 * 150) / knee(lifter, 0.65 * 150), ""));
+    Posture heavy = Bodies.posture(MAN, "squat", Map.of("depth", 90.0, "stance", 0.35, "toeOut", 10.0), 1, 150);
+    rows.add(Row.within("C071", "plantarflexor moment of one ankle, narrow stance, heavy", "Escamilla et al. 2001", 10, 51, moment(heavy, Coordinate.ANKLE_DORSIFLEXION, 150), "N m"));
     Map<String, Double> deep = stimulus("squat", Map.of("depth", 95.0));
     Map<String, Double> half = stimulus("squat", Map.of("depth", 62.0));
     String kubo = "Kubo et al. 2019, ten weeks, MRI";
@@ -92,9 +96,12 @@ final class ExerciseChecks {
   }
 
   private static void presses(List<Row> rows) {
-    Posture p = Bodies.posture(MAN, "press", Map.of("kneeDepth", 80.0, "sledMass", 0.0), 0.5, 100);
-    Load foot = p.loads().get(0);
-    rows.add(Row.within("C088", "force along a 45° rail for 100 kg, both feet", "Newtonian statics", 693.2, 693.7, 2 * foot.forcePerKg().norm() * 100, "N"));
+    double[][] rails = {{30, 490.5}, {35, 562.7}, {45, 693.7}, {60, 849.6}, {90, 981.0}};
+    for (double[] rail : rails) {
+      Posture p = Bodies.posture(MAN, "press", Map.of("kneeDepth", 80.0, "sledMass", 0.0, "railAngle", rail[0]), 0.5, 100);
+      Load foot = p.loads().get(0);
+      rows.add(Row.within("C088", String.format(Locale.ROOT, "force along a %.0f° rail for 100 kg, both feet", rail[0]), "Newtonian statics (g = 9.81)", 0.999 * rail[1], 1.001 * rail[1], 2 * foot.forcePerKg().norm() * 100, "N"));
+    }
     rows.add(Row.within("T11", "hip angle of the leg press at the start, knees nearly straight", PRACTICE, 80, 100, 180 - Math.toDegrees(Bodies.posture(MAN, "press", Map.of("kneeDepth", 80.0), 0, 100).angle(Coordinate.HIP_FLEXION)), "°"));
     Analysis high = Bodies.analysis(MAN, "press", Map.of("footHeight", 0.28, "kneeDepth", 75.0));
     Analysis low = Bodies.analysis(MAN, "press", Map.of("footHeight", 0.10, "kneeDepth", 75.0));
@@ -136,6 +143,8 @@ final class ExerciseChecks {
     Map<String, Double> reclined = stimulus("leg-extension", Map.of("hipAngle", 40.0));
     rows.add(Row.more("T", "rectus femoris, leg extension leaned back against upright", PRACTICE, reclined.get("RF"), upright.get("RF")));
     rows.add(Row.alike("T", "vasti, leg extension leaned back against upright", PRACTICE, vasti(reclined), vasti(upright)));
+    Map<String, Double> shortEnd = stimulus("leg-extension", Map.of("kneeBent", 60.0));
+    rows.add(Row.within("T23", "share of the vasti's stimulus lost with the short half of the leg extension only", PRACTICE, 0, 0.2, 1 - vasti(shortEnd) / vasti(upright), ""));
     Map<String, Double> squat = stimulus("squat", Map.of("depth", 90.0));
     rows.add(Row.more("NOTES", "rectus femoris, leg extension leaned back against squat", "Kubo et al. 2019 saw none in squats; " + PRACTICE, reclined.get("RF"), squat.get("RF")));
     Map<String, Double> standing = stimulus("standing-calf", Map.of());

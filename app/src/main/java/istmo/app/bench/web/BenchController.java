@@ -1,6 +1,7 @@
 package istmo.app.bench.web;
 
 import istmo.app.platform.MayBeMissing;
+import istmo.app.platform.Rounded;
 import istmo.app.bench.Bench;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Muscles;
@@ -43,7 +44,7 @@ class BenchController {
 
   record PointView(double x, double y) {
     static PointView of(Drawing.Point p) {
-      return new PointView(mm(p.x()), mm(p.y()));
+      return new PointView(Rounded.of(p.x()), Rounded.of(p.y()));
     }
   }
 
@@ -57,8 +58,8 @@ class BenchController {
     static DrawingView of(Drawing d) {
       return new DrawingView(
           d.lines().stream().map(l -> new LineView(l.role(), l.points().stream().map(PointView::of).toList(), l.closed())).toList(),
-          d.circles().stream().map(c -> new CircleView(c.role(), PointView.of(c.centre()), mm(c.radius()))).toList(),
-          d.levers().stream().map(l -> new LeverView(l.joint(), PointView.of(l.from()), PointView.of(l.to()), mm(l.metres()))).toList());
+          d.circles().stream().map(c -> new CircleView(c.role(), PointView.of(c.centre()), Rounded.of(c.radius()))).toList(),
+          d.levers().stream().map(l -> new LeverView(l.joint(), PointView.of(l.from()), PointView.of(l.to()), Rounded.of(l.metres()))).toList());
     }
   }
 
@@ -111,7 +112,7 @@ class BenchController {
     Optional<Difference> difference = sides.size() == 2 ? bench.difference(sides.get(0), sides.get(1)) : Optional.empty();
     return new BenchView(
         sides.stream().map(s -> view(s, school)).toList(),
-        difference.map(d -> d.changes().stream().map(c -> new ChangeView(c.regionId(), round(c.from()), round(c.to()), c.toldApart())).toList()).orElse(List.of()),
+        difference.map(d -> d.changes().stream().map(c -> new ChangeView(c.regionId(), Rounded.of(c.from()), Rounded.of(c.to()), c.toldApart())).toList()).orElse(List.of()),
         difference.map(Difference::sentences).orElse(List.of()));
   }
 
@@ -139,7 +140,7 @@ class BenchController {
         analysis.map(Analysis::stickingPhase).orElse(null),
         analysis.map(a -> limiters(a)).orElse(List.of()),
         analysis.map(Analysis::notes).orElse(List.of()),
-        rounded(s.stimulus()),
+        Rounded.of(s.stimulus()),
         analysis.map(a -> strips(a, school)).orElse(Map.of()));
   }
 
@@ -152,11 +153,11 @@ class BenchController {
     if (point != null) {
       for (Coordinate c : new Coordinate[] {Coordinate.HIP_FLEXION, Coordinate.KNEE_FLEXION, Coordinate.ANKLE_DORSIFLEXION, Coordinate.LUMBAR_FLEXION}) {
         if (p.carried().contains(c)) {
-          moments.put(c.label(), round(sideShare(c) * point.externalNm()[c.ordinal()] / greatest));
+          moments.put(c.label(), Rounded.of(sideShare(c) * point.externalNm()[c.ordinal()] / greatest));
         }
       }
     }
-    return new PhaseView(p.phase(), DrawingView.of(Stage.side(s.body(), p, working)), angles, Math.round(10 * Math.toDegrees(p.trunkLeanRad())) / 10.0, point == null ? null : round(Math.min(1, working / point.limitKg())), moments);
+    return new PhaseView(p.phase(), DrawingView.of(Stage.side(s.body(), p, working)), angles, Math.round(10 * Math.toDegrees(p.trunkLeanRad())) / 10.0, point == null ? null : Rounded.of(Math.min(1, working / point.limitKg())), moments);
   }
 
   /** The back's moment is of both sides; half of it compares with one leg's. */
@@ -177,31 +178,15 @@ class BenchController {
   }
 
   private static List<LimiterView> limiters(Analysis a) {
-    Map<String, Double> byGroup = new LinkedHashMap<>();
-    a.limiters().forEach(l -> byGroup.merge(Explanation.limiterGroup(l.id()), l.share(), Double::sum));
-    return byGroup.entrySet().stream().sorted(Map.Entry.<String, Double>comparingByValue().reversed()).map(e -> new LimiterView(e.getKey(), round(e.getValue()))).toList();
+    return Explanation.limitersByGroup(a.limiters()).stream().map(e -> new LimiterView(e.getKey(), Rounded.of(e.getValue()))).toList();
   }
 
   private static Map<String, StripView> strips(Analysis a, School school) {
     Map<String, StripView> strips = new LinkedHashMap<>();
     for (Region r : Regions.standard().all()) {
       int muscle = Muscles.standard().indexOf(r.muscleShares().keySet().iterator().next());
-      strips.put(r.id(), new StripView(a.points().stream().map(p -> round(p.fibreLength()[muscle])).toList(), a.points().stream().map(p -> round(Stimulus.tension(p, school, muscle))).toList()));
+      strips.put(r.id(), new StripView(a.points().stream().map(p -> Rounded.of(p.fibreLength()[muscle])).toList(), a.points().stream().map(p -> Rounded.of(Stimulus.tension(p, school, muscle))).toList()));
     }
     return strips;
-  }
-
-  private static Map<String, Double> rounded(Map<String, Double> map) {
-    Map<String, Double> result = new LinkedHashMap<>();
-    map.forEach((k, v) -> result.put(k, round(v)));
-    return result;
-  }
-
-  private static double round(double v) {
-    return Math.round(v * 1000) / 1000.0;
-  }
-
-  private static double mm(double metres) {
-    return Math.round(metres * 1000) / 1000.0;
   }
 }

@@ -1,13 +1,13 @@
 package istmo.app.orders.web;
 
 import istmo.app.platform.MayBeMissing;
+import istmo.app.platform.Rounded;
 import istmo.app.orders.OrderBook;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.Ranked;
 import istmo.core.ranking.criterion.Aim;
 import istmo.core.ranking.criterion.Order;
 import istmo.core.stimulus.School;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -79,29 +79,19 @@ class OrderController {
         c.id(),
         c.exerciseId(),
         c.name(),
-        round(r.utility()),
-        round(r.low()),
-        round(r.high()),
+        Rounded.of(r.utility()),
+        Rounded.of(r.low()),
+        Rounded.of(r.high()),
         r.rankLow(),
         r.rankHigh(),
-        round(r.chanceOfBest()),
+        Rounded.of(r.chanceOfBest()),
         r.band(),
-        r.contributions().stream().map(x -> new ContributionView(x.criterion(), x.label(), round(x.points()), round(x.value()), x.reason())).toList(),
+        r.contributions().stream().map(x -> new ContributionView(x.criterion(), x.label(), Rounded.of(x.points()), Rounded.of(x.value()), x.reason())).toList(),
         e.why(),
         e.costs(),
         e.limiter(),
-        rounded(e.evaluation().stimulus()),
+        Rounded.of(e.evaluation().stimulus()),
         e.evaluation().reach().setup().values(),
         e.evaluation().reach().changes());
-  }
-
-  private static Map<String, Double> rounded(Map<String, Double> map) {
-    Map<String, Double> result = new LinkedHashMap<>();
-    map.forEach((k, v) -> result.put(k, round(v)));
-    return result;
-  }
-
-  private static double round(double v) {
-    return Math.round(v * 1000) / 1000.0;
   }
 }

@@ -95,7 +95,7 @@ public final class GuidedSquatFamily implements Family {
     PostureBuilder p = new PostureBuilder(body, phase).foot(foot.ankle(), foot.toe(), foot.normal()).toesAlong(foot.heading()).leg(knee, hip).trunk(lean).pressureAhead(setup.get(PRESSURE));
     Vec3 barAt = bar.at(body, hip, lean);
     double pressureX = p.pressure().x();
-    double bodyMoment = Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body)) + body.upperMassKg() * hip.x() + Standing.hipMiddleMass(body) * Math.sin(lean) - body.massKg() * pressureX;
+    double bodyMoment = Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body)) + body.upperMassKg() * hip.x() + Standing.upperMassMoment(body) * Math.sin(lean) - body.massKg() * pressureX;
     // moments about the centre of pressure: -(sum m (x - p)) g - W (xb - p) g - yb R = 0
     double height = barAt.y() - p.pressure().y();
     double push = -bodyMoment * Load.G / height;

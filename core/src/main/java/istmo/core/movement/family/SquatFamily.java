@@ -67,7 +67,7 @@ public final class SquatFamily implements Family {
 
     double pressureX = foot.soleX(body, (Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM() + setup.get(PRESSURE));
     // balance: sum of m (x - pressure) = 0 with x = hip + up sin(lean) + ahead cos(lean)  ->  a sin + b cos = c
-    double a = Standing.hipMiddleMass(body) + loadKg * bar.along * body.trunkM();
+    double a = Standing.upperMassMoment(body) + loadKg * bar.along * body.trunkM();
     double b = loadKg * bar.aheadM;
     double c = (body.massKg() + loadKg) * pressureX - Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body)) - (body.upperMassKg() + loadKg) * hip.x();
     double r = Math.hypot(a, b);

@@ -62,7 +62,8 @@ final class Standing {
   }
 
 
-  static double hipMiddleMass(Body body) {
+  /** Mass of head, arms and trunk times the height of its centre above the hips along the trunk, hands at the shoulders, kg m. */
+  static double upperMassMoment(Body body) {
     return body.upperMassKg() * Segments.UPPER_COM_HANDS_UP * body.trunkM();
   }
 }

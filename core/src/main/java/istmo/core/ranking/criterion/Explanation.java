@@ -52,13 +52,13 @@ public final class Explanation {
 
   /** What gives out first, as shares. */
   static String givesOut(List<Limiter> limiters) {
-    List<String> parts = byGroup(limiters).stream().limit(3).filter(x -> x.getValue() >= 0.05).map(x -> String.format(Locale.ROOT, "%s %.0f %%", x.getKey(), 100 * x.getValue())).toList();
+    List<String> parts = limitersByGroup(limiters).stream().limit(3).filter(x -> x.getValue() >= 0.05).map(x -> String.format(Locale.ROOT, "%s %.0f %%", x.getKey(), 100 * x.getValue())).toList();
     return "Gives out first: " + String.join(", ", parts) + ".";
   }
 
   /** The group that limits most: alone, or with the next when that is not far behind. */
   static String firstLimiter(List<Limiter> limiters) {
-    List<Map.Entry<String, Double>> groups = byGroup(limiters);
+    List<Map.Entry<String, Double>> groups = limitersByGroup(limiters);
     if (groups.isEmpty()) {
       return "nothing in range";
     }
@@ -66,8 +66,8 @@ public final class Explanation {
     return shared ? groups.get(0).getKey() + " and " + groups.get(1).getKey() : groups.get(0).getKey();
   }
 
-  /** Shares by group, greatest first. */
-  private static List<Map.Entry<String, Double>> byGroup(List<Limiter> limiters) {
+  /** Shares of what limits by group (quads, lower back ...), greatest first; they add up to 1. */
+  public static List<Map.Entry<String, Double>> limitersByGroup(List<Limiter> limiters) {
     Map<String, Double> byName = new LinkedHashMap<>();
     for (Limiter l : limiters) {
       byName.merge(limiterGroup(l.id()), l.share(), Double::sum);
@@ -76,7 +76,7 @@ public final class Explanation {
   }
 
   /** Group by which limiters are named: the region's group, or lower back. */
-  public static String limiterGroup(String id) {
+  static String limiterGroup(String id) {
     if (id.equals(Regions.LOWER_BACK)) {
       return "lower back";
     }

@@ -1,0 +1,20 @@
+package istmo.app.platform;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/** Figures for screens: three decimals, never more than is known. */
+public final class Rounded {
+  private Rounded() {}
+
+  public static double of(double v) {
+    return Math.round(v * 1000) / 1000.0;
+  }
+
+  /** The same map, rounded, in the same order. */
+  public static Map<String, Double> of(Map<String, Double> map) {
+    Map<String, Double> result = new LinkedHashMap<>();
+    map.forEach((k, v) -> result.put(k, of(v)));
+    return result;
+  }
+}
