@@ -35,7 +35,7 @@ export class Problem extends Error {
   }
 }
 
-export const api = createClient<paths>({ baseUrl: typeof window === 'undefined' ? '' : window.location.origin })
+export const api = createClient<paths>({ baseUrl: window.location.origin, fetch: (request) => globalThis.fetch(request) })
 
 type Answer<T> = { data?: T; error?: unknown; response: Response }
 

@@ -77,6 +77,24 @@ class BenchIT {
   }
 
   @Test
+  void aFingerMovesTheFeetApartOnAPhone() {
+    try (Coach coach = onTheBench(Coach.withAPhone(), "leg-press/high")) {
+      Locator stance = handle(coach, "stance");
+      stance.scrollIntoViewIfNeeded();
+      double before = value(stance);
+      BoundingBox box = stance.boundingBox();
+      double x = box.x + box.width / 2;
+      double y = box.y + box.height / 2;
+      coach.touches("touchStart", x, y);
+      for (int k = 1; k <= 8; k++) {
+        coach.touches("touchMove", x + 4 * k, y);
+      }
+      coach.touches("touchEnd", x + 32, y);
+      assertThat(value(stance)).isGreaterThan(before + 0.03);
+    }
+  }
+
+  @Test
   void aMoveInsideTheNoiseIsSaidToBeNone() {
     try (Coach coach = onTheBench(Coach.atTheDesk(), "leg-press/high")) {
       Locator stance = handle(coach, "stance");

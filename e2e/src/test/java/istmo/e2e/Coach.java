@@ -3,8 +3,11 @@ package istmo.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
-import com.microsoft.playwright.BrowserContext;
+import com.google.gson.JsonArray;
+import com.google.gson.JsonObject;
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -17,9 +20,10 @@ import org.assertj.core.api.Assertions;
 final class Coach implements AutoCloseable {
   final Page page;
   private final BrowserContext context;
+  private CDPSession touch;
 
   private Coach(int width, int height, ColorScheme paper) {
-    context = Istmo.browser().newContext(new Browser.NewContextOptions().setViewportSize(width, height).setLocale("en-GB").setColorScheme(paper));
+    context = Istmo.browser().newContext(new Browser.NewContextOptions().setViewportSize(width, height).setLocale("en-GB").setColorScheme(paper).setHasTouch(width < 600));
     page = context.newPage();
   }
 
@@ -107,6 +111,24 @@ final class Coach implements AutoCloseable {
     List<String> faults = new AxeBuilder(page).analyze().getViolations().stream().filter(v -> "serious".equals(v.getImpact()) || "critical".equals(v.getImpact())).map(v -> v.getId() + ": " + v.getNodes().get(0).getHtml()).toList();
     Assertions.assertThat(faults).as("axe, %s", screen).isEmpty();
     return this;
+  }
+
+  /** One touch event of a finger, as the browser gets it from a screen. */
+  void touches(String type, double x, double y) {
+    JsonObject event = new JsonObject();
+    event.addProperty("type", type);
+    JsonArray points = new JsonArray();
+    if (!type.equals("touchEnd")) {
+      JsonObject point = new JsonObject();
+      point.addProperty("x", x);
+      point.addProperty("y", y);
+      points.add(point);
+    }
+    event.add("touchPoints", points);
+    if (touch == null) {
+      touch = context.newCDPSession(page);
+    }
+    touch.send("Input.dispatchTouchEvent", event);
   }
 
   /** Keeps a picture among the build's output, to be looked at. */

@@ -145,6 +145,9 @@ public class Plans {
       }
       known.get().write(set);
     } else {
+      if (sets.existsById(setId)) {
+        throw new Conflict("This set's id is in use. Send it under a new one.");
+      }
       sets.save(new PerformedSetEntity(setId, coach.id(), session.getClientId(), itemId, item.getCandidateId(), set, at));
     }
     sets.flush();

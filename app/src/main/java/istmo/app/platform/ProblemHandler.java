@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -39,6 +40,12 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
   @ExceptionHandler
   ProblemDetail conflict(Conflict e) {
     return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, e.getMessage());
+  }
+
+  /** Two changes at the same moment: the database let one through. */
+  @ExceptionHandler
+  ProblemDetail clash(DataIntegrityViolationException e) {
+    return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, "This clashes with what is there already. Load again; nothing was overwritten.");
   }
 
   @ExceptionHandler

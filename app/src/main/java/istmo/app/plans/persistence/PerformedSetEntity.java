@@ -3,14 +3,18 @@ package istmo.app.plans.persistence;
 import istmo.core.training.PerformedSet;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
+import jakarta.persistence.PostLoad;
+import jakarta.persistence.PostPersist;
 import jakarta.persistence.Table;
+import jakarta.persistence.Transient;
 import java.time.Instant;
 import java.util.UUID;
+import org.springframework.data.domain.Persistable;
 
 /** A set as it was done. Its id is made by the device, so that sending it twice stores it once. */
 @Entity
 @Table(name = "performed_set")
-public class PerformedSetEntity {
+public class PerformedSetEntity implements Persistable<UUID> {
   @Id private UUID id;
   private UUID coachId;
   private UUID clientId;
@@ -20,6 +24,8 @@ public class PerformedSetEntity {
   private int repetitions;
   private double reserve;
   private Instant performedAt;
+  /** A new set is inserted, never merged over a row that has its id already. */
+  @Transient private boolean stored;
 
   protected PerformedSetEntity() {}
 
@@ -39,8 +45,20 @@ public class PerformedSetEntity {
     reserve = set.reserve();
   }
 
+  @Override
   public UUID getId() {
     return id;
+  }
+
+  @Override
+  public boolean isNew() {
+    return !stored;
+  }
+
+  @PostLoad
+  @PostPersist
+  void markStored() {
+    stored = true;
   }
 
   public UUID getCoachId() {

@@ -1,0 +1,32 @@
+package istmo.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** Demo data is loaded once, into an empty account, however often the application starts; another instance on the same database finds it. */
+class DemoDataTest {
+  private static ConfigurableApplicationContext start() {
+    SpringApplication application = new SpringApplication(IstmoApplication.class);
+    application.setDefaultProperties(Map.of("logging.level.root", "WARN", "spring.main.banner-mode", "off"));
+    return application.run("--server.port=0", "--spring.datasource.url=" + System.getenv("DB_URL") + "?currentSchema=demo_test", "--spring.flyway.default-schema=demo_test", "--istmo.demo=true");
+  }
+
+  @Test
+  void itIsLoadedOnce() {
+    try (ConfigurableApplicationContext first = start()) {
+      var clients = first.getBean(istmo.app.clients.Clients.class);
+      assertThat(clients.all()).hasSizeGreaterThanOrEqualTo(6).anyMatch(c -> c.name().equals("Oda Fenwick"));
+      clients.all().forEach(c -> assertThat(c.intake().body()).isNotNull());
+      var plans = first.getBean(istmo.app.plans.Plans.class);
+      assertThat(plans.list(java.util.Optional.empty())).hasSize(4).allMatch(s -> s.finishedAt().isPresent());
+    }
+    try (ConfigurableApplicationContext again = start()) {
+      assertThat(again.getBean(istmo.app.plans.Plans.class).list(java.util.Optional.empty())).hasSize(4);
+      assertThat(again.getBean(istmo.app.gyms.Gyms.class).all()).hasSize(2);
+    }
+  }
+}

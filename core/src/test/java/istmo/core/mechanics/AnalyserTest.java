@@ -1,0 +1,166 @@
+package istmo.core.mechanics;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Segments;
+import istmo.core.body.Body;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.movement.Family;
+import istmo.core.movement.Load;
+import istmo.core.movement.Posture;
+import istmo.core.movement.Reach;
+import istmo.core.movement.Setup;
+import istmo.core.movement.family.Families;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.quantity.Vec3;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class AnalyserTest {
+  private static final Body MAN = Bodies.MAN;
+
+  static Stream<Candidate> candidates() {
+    return Catalogue.standard().candidates().stream();
+  }
+
+  /** The limit is where posture and strength agree: at the posture of that load, the weakest phase holds just that load. */
+  @ParameterizedTest
+  @MethodSource("candidates")
+  void theLimitHoldsAtItsOwnPosture(Candidate c) {
+    Family family = Catalogue.standard().exerciseOf(c).family();
+    Setup setup = Reach.of(MAN, family, c.usual(), c.yields()).orElseThrow().setup();
+    Analysis a = (Analysis) new Analyser(MAN).analyse(family, setup, LoadRule.USUAL);
+    Equilibrium eq = new Equilibrium(MAN, new Musculature(MAN));
+    StrengthLimit limit = new StrengthLimit(eq);
+    double least = Double.MAX_VALUE;
+    for (int k = 0; k < Analyser.POINTS; k++) {
+      eq.set((Posture) family.posture(MAN, setup, k / (Analyser.POINTS - 1.0), a.limitKg()));
+      assertThat(limit.solve()).isTrue();
+      least = Math.min(least, limit.limitKg());
+    }
+    assertThat(least).isCloseTo(a.limitKg(), within(0.06));
+    assertThat(a.worstResidualNm()).isLessThan(0.01);
+    assertThat(a.limiters().stream().mapToDouble(Limiter::share).sum()).isCloseTo(1, within(1e-9));
+    a.points().forEach(p -> {
+      for (double activation : p.activation()) {
+        assertThat(activation).isBetween(0.0, 1.0);
+      }
+    });
+  }
+
+  /**
+   * Work of the muscles themselves, force times change of length, against potential energy: no moment and no moment arm in it. What moments and arms get wrong would show here.
+   */
+  @Test
+  void theWorkOfMusclesIsTheChangeOfPotentialEnergy() {
+    Map<String, Double> planar = Map.of("stance", 2 * MAN.hipHalfDistanceM(), "toeOut", 0.0, "depth", 70.0); // shallow enough that the pelvis does not tuck, which would be work of the back
+    double load = 60;
+    int steps = 600;
+    Musculature m = new Musculature(MAN);
+    Equilibrium eq = new Equilibrium(MAN, m);
+    LoadSharing sharing = new LoadSharing(eq);
+    double[] lengthBefore = new double[m.size()];
+    double[] forceBefore = new double[m.size()];
+    double work = 0;
+    double first = 0;
+    double last = 0;
+    for (int k = 0; k <= steps; k++) {
+      Posture p = Bodies.posture(MAN, "squat", planar, k / (double) steps, load);
+      eq.set(p);
+      sharing.solve(load);
+      for (int i = 0; i < m.size(); i++) {
+        double force = sharing.value(i) * m.activeForceN(i) + m.passiveForceN(i);
+        if (k > 0) {
+          work -= 2 * 0.5 * (force + forceBefore[i]) * (m.excursionM(i) - lengthBefore[i]);
+        }
+        forceBefore[i] = force;
+        lengthBefore[i] = m.excursionM(i);
+      }
+      last = energy(p, load);
+      first = k == 0 ? last : first;
+    }
+    assertThat(work).isCloseTo(last - first, within(0.005 * Math.abs(last - first)));
+  }
+
+  private static double energy(Posture p, double load) {
+    Vec3 hip = p.points().hip();
+    Vec3 hipMiddle = new Vec3(hip.x(), hip.y(), 0);
+    double legs = MAN.thighMassKg() * between(hip, p.points().knee(), MAN.thighComFraction()) + MAN.shankMassKg() * between(p.points().knee(), p.points().ankle(), MAN.shankComFraction());
+    double upper = MAN.upperMassKg() * (hip.y() + Segments.UPPER_COM_HANDS_UP * p.points().shoulder().minus(hipMiddle).y());
+    return Load.G * (2 * legs + upper + load * p.props().get(0).points().get(0).y());
+  }
+
+  private static double between(Vec3 a, Vec3 b, double share) {
+    return a.y() + share * (b.y() - a.y());
+  }
+
+  /** By hand: on the curl the stack's moment on one knee is lever x g x W / 2, and the hanging lower leg helps or hinders by its weight. */
+  @Test
+  void theStacksMomentIsItsLeverTimesHalfTheLoad() {
+    Posture p = Bodies.posture(MAN, "leg-extension", Map.of("pulley", 0.25, "kneeBent", 90.0), 1, 40); // shank hangs straight down: no moment of its own but the foot's
+    Equilibrium eq = new Equilibrium(MAN, new Musculature(MAN));
+    eq.set(p);
+    double stack = 0.25 * Load.G * 40 / 2;
+    double own = eq.externalNm(Coordinate.KNEE_FLEXION, 0);
+    assertThat(eq.externalNm(Coordinate.KNEE_FLEXION, 40) - own).isCloseTo(stack, within(1e-9));
+    assertThat(Math.abs(own)).as("weight of the foot in front of the hanging ankle").isLessThan(1);
+    Posture level = Bodies.posture(MAN, "leg-extension", Map.of("kneeStraight", 0.0), 0, 40);
+    eq.set(level);
+    double leg = Load.G * (MAN.shankMassKg() * MAN.shankComFraction() * MAN.shankM() + MAN.footMassKg() * MAN.shankM());
+    assertThat(eq.externalNm(Coordinate.KNEE_FLEXION, 0)).as("level shank: weight pulls into flexion").isCloseTo(leg, within(0.15 * leg));
+  }
+
+  @Test
+  void strongerQuadricepsLiftMoreInTheSquatAndNothingMoreInTheHinge() {
+    Analysis squat = Bodies.analysis(MAN, "squat", Map.of("depth", 85.0));
+    double quads = squat.limiters().stream().filter(l -> Muscles.standard().all().stream().anyMatch(m -> m.id().equals(l.id()) && m.group().equals("quads"))).mapToDouble(Limiter::kgPerPercent).sum();
+    assertThat(quads * 20 / squat.limitKg()).as("+20 %% quadriceps").isBetween(0.08, 0.4);
+    Analysis hinge = Bodies.analysis(MAN, "hinge", Map.of());
+    assertThat(hinge.limiters()).noneMatch(l -> l.share() > 0.02 && (l.id().startsWith("V") || l.id().equals("RF")));
+    assertThat(hinge.limiters()).anyMatch(l -> l.id().equals("ERECTORS"));
+  }
+
+  @Test
+  void aGivenLoadIsTakenAndOneAboveTheLimitIsSaid() {
+    Family press = Families.get("press");
+    Setup setup = Bodies.setup("press", Map.of("kneeDepth", 85.0));
+    Analysis at = (Analysis) new Analyser(MAN).analyse(press, setup, new LoadRule.Fixed(50));
+    assertThat(at.workingKg()).isEqualTo(50);
+    assertThat(at.notes()).noneMatch(n -> n.contains("limit"));
+    Analysis over = (Analysis) new Analyser(MAN).analyse(press, setup, new LoadRule.Fixed(at.limitKg() * 1.2));
+    assertThat(over.notes()).anyMatch(n -> n.contains("above the fresh limit"));
+    assertThat(over.worstResidualNm()).as("what cannot be held is left over, not hidden").isGreaterThan(1);
+    assertThatThrownBy(() -> new LoadRule.ShareOfLimit(1.2)).isInstanceOf(InvalidInput.class);
+  }
+
+  @Test
+  void aBodyTooWeakForItsOwnWeightIsToldHowMuchHelpItNeeds() {
+    AnalysisResult r = new Analyser(MAN.withStrength(0.3, 100)).analyse(Families.get("squat"), Bodies.setup("squat", Map.of("depth", 85.0)), LoadRule.USUAL);
+    assertThat(r).isInstanceOfSatisfying(CannotAnalyse.class, c -> {
+      assertThat(c.reason()).contains("Body weight alone");
+      assertThat(c.missing()).matches("about \\d+ kg of help");
+    });
+  }
+
+  @Test
+  void theSameQuestionHasTheSameAnswer() {
+    Family family = Families.get("hinge");
+    Setup setup = Bodies.setup("hinge", Map.of());
+    Analyser reused = new Analyser(MAN);
+    reused.analyse(Families.get("squat"), Bodies.setup("squat", Map.of("depth", 85.0)), LoadRule.USUAL);
+    Analysis one = (Analysis) reused.analyse(family, setup, LoadRule.USUAL);
+    Analysis two = (Analysis) new Analyser(MAN).analyse(family, setup, LoadRule.USUAL);
+    assertThat(one.limitKg()).isEqualTo(two.limitKg());
+    for (int k = 0; k < one.points().size(); k++) {
+      assertThat(one.points().get(k).activation()).containsExactly(two.points().get(k).activation(), within(1e-9));
+    }
+  }
+}
