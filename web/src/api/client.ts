@@ -14,6 +14,8 @@ export type Session = Schemas['SessionView']
 export type SessionItem = Schemas['ItemView']
 export type Bench = Schemas['BenchView']
 export type BenchSide = Schemas['SideView']
+export type Measurements = Schemas['MeasurementsView']
+export type MeasuredKind = Schemas['KindView']
 export type Drawing = Schemas['DrawingView']
 
 export type Fault = { field: string; message: string }

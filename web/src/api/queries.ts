@@ -9,6 +9,8 @@ export const keys = {
   sessions: (clientId?: string) => ['sessions', clientId ?? 'all'] as const,
   session: (id: string) => ['session', id] as const,
   order: (brief: Schemas['BriefInput']) => ['order', brief] as const,
+  measuring: (brief: Schemas['BriefInput']) => ['order', 'measuring', brief] as const,
+  measurements: (clientId: string) => ['measurements', clientId] as const,
   bench: (input: Schemas['BenchInput']) => ['bench', input] as const,
 }
 
@@ -46,3 +48,15 @@ export const useBenchOnce = (input: Schemas['BenchInput'] | null) =>
     enabled: input !== null,
     placeholderData: (previous) => previous,
   })
+
+/** Which missing measurements would move this order; asked once the order itself is there. */
+export const useMeasuring = (brief: Schemas['BriefInput'] | null, enabled: boolean) =>
+  useQuery({
+    queryKey: keys.measuring(brief ?? {}),
+    queryFn: ({ signal }) => answer(api.POST('/api/orders/measuring', { body: brief!, signal })),
+    enabled: enabled && brief !== null,
+    staleTime: 60_000,
+  })
+
+export const useMeasurements = (clientId: string) =>
+  useQuery({ queryKey: keys.measurements(clientId), queryFn: () => answer(api.GET('/api/clients/{clientId}/measurements', { params: { path: { clientId } } })) })

@@ -68,6 +68,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/measurements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_2"];
+        put?: never;
+        post: operations["add_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/measurements/{readingId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}": {
         parameters: {
             query?: never;
@@ -126,6 +158,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["order"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/measuring": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["measuring"];
         delete?: never;
         options?: never;
         head?: never;
@@ -533,6 +581,20 @@ export interface components {
             };
             stopSigns: string[];
         };
+        KindView: {
+            /** Format: double */
+            error?: number;
+            how: string;
+            /** @enum {string} */
+            kind: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "THIGH_GIRTH" | "CALF_GIRTH";
+            label: string;
+            measured: boolean;
+            readings: components["schemas"]["ReadingView"][];
+            twoSided: boolean;
+            unit: string;
+            /** Format: double */
+            used?: number;
+        };
         LastTimeView: {
             /** Format: date-time */
             performedAt: string;
@@ -564,6 +626,32 @@ export interface components {
             loadKg?: number;
             /** Format: double */
             shareOfLimit?: number;
+        };
+        MeasurementInput: {
+            /** @enum {string} */
+            kind?: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "THIGH_GIRTH" | "CALF_GIRTH";
+            /** Format: date */
+            on?: string;
+            /** @enum {string} */
+            side?: "LEFT" | "RIGHT" | "NONE";
+            /** Format: double */
+            value?: number;
+        };
+        MeasurementsView: {
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            /** Format: double */
+            dorsiflexionDeg: number;
+            kinds: components["schemas"]["KindView"][];
+        };
+        MeasuringView: {
+            /** Format: int32 */
+            affected: number;
+            /** @enum {string} */
+            kind: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "THIGH_GIRTH" | "CALF_GIRTH";
+            label: string;
+            sentence: string;
         };
         MuscleLimiterView: {
             id: string;
@@ -625,6 +713,16 @@ export interface components {
             x: number;
             /** Format: double */
             y: number;
+        };
+        ReadingView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            on: string;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "NONE";
+            /** Format: double */
+            value: number;
         };
         RegionView: {
             anatomicalName: string;
@@ -869,6 +967,77 @@ export interface operations {
             };
         };
     };
+    all_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeasurementsView"];
+                };
+            };
+        };
+    };
+    add_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeasurementInput"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeasurementsView"];
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                readingId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeasurementsView"];
+                };
+            };
+        };
+    };
     one_1: {
         parameters: {
             query?: never;
@@ -1029,6 +1198,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OrderView"];
+                };
+            };
+        };
+    };
+    measuring: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BriefInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeasuringView"][];
                 };
             };
         };

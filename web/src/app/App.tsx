@@ -10,6 +10,7 @@ import { useTheme } from './theme'
 const BenchPage = lazy(() => import('../features/bench/BenchPage').then((m) => ({ default: m.BenchPage })))
 const ComparePage = lazy(() => import('../features/compare/ComparePage').then((m) => ({ default: m.ComparePage })))
 const ClientsPage = lazy(() => import('../features/clients/ClientsPage').then((m) => ({ default: m.ClientsPage })))
+const MeasurePage = lazy(() => import('../features/clients/MeasurePage').then((m) => ({ default: m.MeasurePage })))
 const GymsPage = lazy(() => import('../features/gyms/GymsPage').then((m) => ({ default: m.GymsPage })))
 const SessionsPage = lazy(() => import('../features/sessions/SessionsPage').then((m) => ({ default: m.SessionsPage })))
 const SessionPage = lazy(() => import('../features/sessions/SessionPage').then((m) => ({ default: m.SessionPage })))
@@ -92,6 +93,7 @@ const router = createBrowserRouter([
       { path: '/bench', element: <BenchPage /> },
       { path: '/side-by-side', element: <ComparePage /> },
       { path: '/clients', element: <ClientsPage /> },
+      { path: '/clients/:id', element: <MeasurePage /> },
       { path: '/gyms', element: <GymsPage /> },
       { path: '/sessions', element: <SessionsPage /> },
       { path: '/sessions/:id', element: <SessionPage /> },

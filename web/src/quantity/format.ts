@@ -40,3 +40,13 @@ export function setWords(s: { loadKg: number; repetitions: number; reserve: numb
   const load = s.loadKg > 0 ? `${trim(s.loadKg, 2)} kg` : 'body weight'
   return `${load} × ${s.repetitions}, ${trim(s.reserve, 1)} in reserve`
 }
+
+/** A reading in the coach's units, with half a centimetre as the finest that a tape gives. */
+export function readingValue(unit: string, value: number): string {
+  return unit === 'm' ? `${centimetres(value)} cm` : unit === 'deg' ? `${Math.round(value)}°` : `${trim(value, 1)} kg`
+}
+
+/** The coach's unit of a kind of reading, and how many of it make one stored. */
+export function coachUnit(unit: string): { unit: string; perStored: number } {
+  return unit === 'm' ? { unit: 'cm', perStored: 100 } : { unit: unit === 'deg' ? 'degrees' : unit, perStored: 1 }
+}

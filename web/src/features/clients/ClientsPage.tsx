@@ -68,6 +68,9 @@ export function ClientsPage() {
                     <Button look="bare" aria-label={`Change ${c.name}`} onClick={() => setChosen(c.id)}>
                       Change
                     </Button>
+                    <Link className="px-2 text-sm text-accent-2 underline" aria-label={`Measure ${c.name}`} to={`/clients/${c.id}`}>
+                      Measure
+                    </Link>
                     <Link className="px-2 text-sm text-accent-2 underline" to={`/sessions?client=${c.id}`}>
                       Sessions
                     </Link>

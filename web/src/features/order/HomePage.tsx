@@ -6,6 +6,7 @@ import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { BriefLine } from '../brief/BriefLine'
 import { orderInput, paintOf, painted, useBrief } from '../brief/brief'
 import { useBeginning } from '../brief/useBeginning'
+import { MeasuringHint } from './MeasuringHint'
 import { OrderList } from './OrderList'
 import { WhyPanel } from './WhyPanel'
 
@@ -65,7 +66,10 @@ export function HomePage() {
           ) : order.isError ? (
             <Trouble error={order.error} retry={() => void order.refetch()} />
           ) : order.data ? (
-            <OrderList order={order.data} regions={catalogue.data.regions} chosen={chosen?.candidateId} onChoose={setPicked} stale={order.isPlaceholderData} />
+            <>
+              <OrderList order={order.data} regions={catalogue.data.regions} chosen={chosen?.candidateId} onChoose={setPicked} stale={order.isPlaceholderData} />
+              <MeasuringHint input={input} ready={!order.isFetching} />
+            </>
           ) : (
             <Waiting what="Computing the order for this body" />
           )}

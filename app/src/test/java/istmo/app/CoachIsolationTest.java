@@ -31,6 +31,7 @@ class CoachIsolationTest {
   private static final UUID SESSION = UUID.randomUUID();
   private static final UUID ITEM = UUID.randomUUID();
   private static final UUID SET = UUID.randomUUID();
+  private static final UUID READING = UUID.randomUUID();
   private static String ownClient;
   private static String ownGym;
 
@@ -42,6 +43,7 @@ class CoachIsolationTest {
       run(c, "insert into gym values (?, ?, 0, 'Secret Gym', '[]', ?)", GYM, COACH, now());
       run(c, "insert into training_session values (?, ?, ?, ?, '{\"aim\":{},\"keepOut\":[],\"school\":\"stretch\"}', ?, null)", SESSION, COACH, CLIENT, GYM, now());
       run(c, "insert into session_item values (?, ?, ?, 1, 'seated-calf-raise/usual', '{\"stretch\":20,\"rise\":35}', ?)", ITEM, COACH, SESSION, now());
+      run(c, "insert into measurement values (?, ?, ?, 'MASS', 'NONE', 70, '2026-11-01', ?)", READING, COACH, CLIENT, now());
       run(c, "insert into performed_set values (?, ?, ?, ?, 'seated-calf-raise/usual', 99, 9, 1, ?)", SET, COACH, CLIENT, ITEM, now());
     }
     ownClient = post("/api/clients", ClientAndGymApiTest.intake("Own " + UUID.randomUUID())).at("/id").asString();
@@ -71,6 +73,11 @@ class CoachIsolationTest {
     return Stream.of(
         get("/api/clients/" + CLIENT),
         put("/api/clients/" + CLIENT, intake),
+        get("/api/clients/" + CLIENT + "/measurements"),
+        post("/api/clients/" + CLIENT + "/measurements", Map.of("kind", "MASS", "value", 70, "on", "2026-11-01")),
+        delete("/api/clients/" + CLIENT + "/measurements/" + READING),
+        delete("/api/clients/" + ownClient + "/measurements/" + READING),
+        post("/api/orders/measuring", Map.of("clientId", CLIENT, "gymId", ownGym, "aim", aim)),
         get("/api/gyms/" + GYM),
         put("/api/gyms/" + GYM, Map.of("version", 0, "name", "Stolen", "equipment", List.of())),
         post("/api/orders", Map.of("clientId", CLIENT, "gymId", ownGym, "aim", aim)),

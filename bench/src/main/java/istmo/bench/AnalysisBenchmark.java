@@ -1,6 +1,7 @@
 package istmo.bench;
 
 import istmo.core.body.Body;
+import istmo.core.body.Cautions;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
@@ -59,7 +60,7 @@ public class AnalysisBenchmark {
     family = Catalogue.standard().exerciseOf(c).family();
     setup = Reach.of(BODY, family, c.usual(), c.yields()).orElseThrow().setup();
     evaluations = Orders.evaluate(BODY, School.STRETCH);
-    brief = new Brief(BODY, Set.of(), Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()), new Aim(Map.of("VL", 3, "RF", 2), Set.of()), School.STRETCH);
+    brief = new Brief(BODY, Set.of(), Cautions.none(), Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()), new Aim(Map.of("VL", 3, "RF", 2), Set.of()), School.STRETCH);
   }
 
   @Benchmark

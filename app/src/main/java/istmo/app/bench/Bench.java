@@ -61,7 +61,7 @@ public class Bench {
 
   public Side side(Wish wish, School school) {
     Client client = clients.get(wish.clientId());
-    Body body = client.intake().body();
+    Body body = client.body();
     Candidate candidate = Catalogue.standard().candidate(wish.candidateId());
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);
     List<String> changes = List.of();

@@ -4,14 +4,17 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
+import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
 import istmo.core.body.Body;
 import istmo.core.ranking.criterion.Aim;
 import istmo.core.ranking.criterion.Brief;
 import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.ranking.criterion.MeasuringValue;
 import istmo.core.ranking.criterion.Order;
 import istmo.core.ranking.criterion.Orders;
 import istmo.core.stimulus.School;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -21,7 +24,7 @@ import org.springframework.stereotype.Service;
 public class OrderBook {
   private record Key(Body body, School school) {}
 
-  private static final int KEPT_BODIES = 60;
+  private static final int KEPT_BODIES = 120;
 
   private final Cache<Key, Map<String, Evaluation>> evaluations = Caffeine.newBuilder().maximumSize(KEPT_BODIES).build();
   private final Clients clients;
@@ -34,8 +37,17 @@ public class OrderBook {
 
   public Order order(UUID clientId, UUID gymId, Aim aim, School school) {
     Client client = clients.get(clientId);
-    Body body = client.intake().body();
-    Brief brief = new Brief(body, client.pain(), gyms.get(gymId).equipment(), aim, school);
-    return Orders.order(brief, evaluations.get(new Key(body, school), k -> Orders.evaluate(k.body(), k.school())));
+    return order(client, gyms.get(gymId), aim, school, client.body());
+  }
+
+  /** Which missing measurements would change this order, most first. Some seconds of mechanics the first time, then kept. */
+  public List<MeasuringValue> measuring(UUID clientId, UUID gymId, Aim aim, School school) {
+    Client client = clients.get(clientId);
+    Gym gym = gyms.get(gymId);
+    return MeasuringValue.of(client.estimate(), body -> order(client, gym, aim, school, body));
+  }
+
+  private Order order(Client client, Gym gym, Aim aim, School school, Body body) {
+    return Orders.order(new Brief(body, client.pain(), gym.equipment(), aim, school), evaluations.get(new Key(body, school), k -> Orders.evaluate(k.body(), k.school())));
   }
 }

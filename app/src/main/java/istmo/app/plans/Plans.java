@@ -184,7 +184,7 @@ public class Plans {
       values.putAll(wished.get());
       return Setup.of(exercise.family().parameters(), values);
     }
-    return Reach.of(clients.get(session.getClientId()).intake().body(), exercise.family(), candidate.usual(), candidate.yields()).map(Reach::setup).orElseThrow(() -> new Conflict(candidate.name() + " is out of reach for this client."));
+    return Reach.of(clients.get(session.getClientId()).body(), exercise.family(), candidate.usual(), candidate.yields()).map(Reach::setup).orElseThrow(() -> new Conflict(candidate.name() + " is out of reach for this client."));
   }
 
   private SessionEntity entity(UUID id) {

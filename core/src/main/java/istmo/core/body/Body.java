@@ -86,6 +86,10 @@ public record Body(
     return new Body(statureM, massKg, sex, thigh, shank, trunk, footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, lumbarNm);
   }
 
+  public Body withFoot(double foot) {
+    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, foot, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, lumbarNm);
+  }
+
   public Body withDorsiflexionLimit(double limitRad) {
     return withLimits(limitRad, hipFlexionLimitRad, kneeFlexionLimitRad);
   }

@@ -138,6 +138,7 @@ public final class Catalogue {
         Equipment.check(Set.copyOf(list(need(one, "needs", resource)))),
         one.getOrDefault("group", ""),
         Map.copyOf(exclusions),
+        one.getOrDefault("position", "").equals("prone"),
         number(one, "stability", resource),
         number(one, "set-up-minutes", resource),
         number(one, "ease-of-learning", resource),

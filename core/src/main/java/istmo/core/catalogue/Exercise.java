@@ -13,6 +13,7 @@ import java.util.Set;
  * @param needs equipment ids
  * @param group the region group of an isolated machine, for the face check; empty otherwise
  * @param exclusions pain flag to the reason why it takes the exercise out
+ * @param prone done lying face down
  * @param stability how little of the effort goes into balance, 0 to 1 (common practice)
  * @param setUpMinutes time to set up and load (common practice)
  * @param easeOfLearning 0 to 1 (common practice)
@@ -26,6 +27,7 @@ public record Exercise(
     Set<String> needs,
     String group,
     Map<PainFlag, String> exclusions,
+    boolean prone,
     double stability,
     double setUpMinutes,
     double easeOfLearning,

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Body;
+import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.PainFlag;
 import istmo.core.body.Sex;
@@ -34,7 +35,7 @@ class OrdersTest {
   private static final Map<String, Evaluation> MAN = Orders.evaluate(Bodies.MAN, School.STRETCH);
 
   private static Order order(Body body, Map<String, Evaluation> evaluations, Set<PainFlag> pain, Set<String> equipment, Map<String, Integer> aim, Set<String> out) {
-    return Orders.order(new Brief(body, pain, equipment, new Aim(aim, out), School.STRETCH), evaluations);
+    return Orders.order(new Brief(body, pain, Cautions.none(), equipment, new Aim(aim, out), School.STRETCH), evaluations);
   }
 
   private static Order order(Map<String, Integer> aim, Set<String> out) {

@@ -3,6 +3,7 @@ package istmo.app.orders.web;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.app.orders.OrderBook;
+import istmo.core.body.MeasurementKind;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.Ranked;
 import istmo.core.ranking.criterion.Aim;
@@ -26,7 +27,21 @@ class OrderController {
   }
 
   /** aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS. */
-  record BriefInput(UUID clientId, UUID gymId, Map<String, Integer> aim, Set<String> keepOut, String school) {}
+  record BriefInput(UUID clientId, UUID gymId, Map<String, Integer> aim, Set<String> keepOut, String school) {
+    void checkPlace() {
+      if (clientId == null || gymId == null) {
+        throw new InvalidInput(clientId == null ? "clientId" : "gymId", "is needed");
+      }
+    }
+
+    Aim toAim() {
+      return new Aim(aim == null ? Map.of() : aim, keepOut == null ? Set.of() : keepOut);
+    }
+
+    School toSchool() {
+      return school == null ? School.STRETCH : School.get(school);
+    }
+  }
 
   record ContributionView(String criterion, String label, double points, double value, String reason) {}
 
@@ -55,17 +70,19 @@ class OrderController {
 
   record OrderView(List<EntryView> entries, List<ExcludedView> excluded, @MayBeMissing FirstPickView firstPick) {}
 
+  /** A measurement that is missing, and how many of the first ten it would move. */
+  record MeasuringView(MeasurementKind kind, String label, int affected, String sentence) {}
+
+  @PostMapping("/api/orders/measuring")
+  List<MeasuringView> measuring(@RequestBody BriefInput input) {
+    input.checkPlace();
+    return orders.measuring(input.clientId(), input.gymId(), input.toAim(), input.toSchool()).stream().map(m -> new MeasuringView(m.kind(), m.kind().label(), m.affected(), m.sentence())).toList();
+  }
+
   @PostMapping("/api/orders")
   OrderView order(@RequestBody BriefInput input) {
-    if (input.clientId() == null) {
-      throw new InvalidInput("clientId", "is needed");
-    }
-    if (input.gymId() == null) {
-      throw new InvalidInput("gymId", "is needed");
-    }
-    Aim aim = new Aim(input.aim() == null ? Map.of() : input.aim(), input.keepOut() == null ? Set.of() : input.keepOut());
-    School school = input.school() == null ? School.STRETCH : School.get(input.school());
-    Order order = orders.order(input.clientId(), input.gymId(), aim, school);
+    input.checkPlace();
+    Order order = orders.order(input.clientId(), input.gymId(), input.toAim(), input.toSchool());
     return new OrderView(
         order.entries().stream().map(OrderController::entry).toList(),
         order.excluded().stream().map(x -> new ExcludedView(x.candidateId(), x.name(), x.kind(), x.reason())).toList(),

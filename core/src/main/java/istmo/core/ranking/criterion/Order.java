@@ -24,6 +24,7 @@ public record Order(List<Entry> entries, List<Excluded> excluded, Optional<First
   public enum Kind {
     GYM,
     PAIN,
+    CAUTION,
     BODY,
     NOT_COMPUTED
   }

@@ -46,7 +46,7 @@ public final class Orders {
     return result;
   }
 
-  /** Orders evaluations for a brief; throws {@link InvalidInput} when nothing is aimed at. */
+  /** Orders evaluations, which must be those of the brief's limited body; throws {@link InvalidInput} when nothing is aimed at. */
   public static Order order(Brief brief, Map<String, Evaluation> evaluations) {
     if (brief.aim().isEmpty()) {
       throw new InvalidInput("aim", "paint at least one region that should grow");
@@ -86,6 +86,11 @@ public final class Orders {
     List<String> missing = x.needs().stream().filter(id -> !brief.equipment().contains(id)).map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT)).sorted().toList();
     if (!missing.isEmpty()) {
       return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.GYM, "Not here: " + String.join(", ", missing) + "."));
+    }
+    double back = evaluation instanceof Evaluation.Computed computed ? Explanation.backActivation(computed.analysis()) : 0;
+    Optional<String> caution = brief.cautions().excludes(x.prone(), back);
+    if (caution.isPresent()) {
+      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.CAUTION, caution.get()));
     }
     if (evaluation instanceof Evaluation.OutOfReach o) {
       return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.BODY, o.reason()));

@@ -1,0 +1,81 @@
+package istmo.app;
+
+import static istmo.app.RunningApp.delete;
+import static istmo.app.RunningApp.get;
+import static istmo.app.RunningApp.post;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import istmo.app.RunningApp.Answer;
+import istmo.core.equipment.Equipment;
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+@ExtendWith(RunningApp.class)
+class MeasurementApiTest {
+  private static String client() {
+    return post("/api/clients", ClientAndGymApiTest.intake("Tape " + UUID.randomUUID())).at("/id").asString();
+  }
+
+  private static JsonNode kind(Answer a, String kind) {
+    for (JsonNode k : a.at("/kinds")) {
+      if (k.path("kind").asString().equals(kind)) {
+        return k;
+      }
+    }
+    throw new AssertionError(kind);
+  }
+
+  private static Map<String, Object> reading(String kind, String side, double value) {
+    return Map.of("kind", kind, "side", side, "value", value, "on", "2026-11-02");
+  }
+
+  @Test
+  void anEstimateIsMarkedUntilItIsMeasuredAndMeasuringChangesTheBody() {
+    String path = "/api/clients/" + client() + "/measurements";
+    Answer before = get(path);
+    assertThat(kind(before, "THIGH").path("measured").asBoolean()).isFalse();
+    double estimated = kind(before, "THIGH").path("used").asDouble();
+    assertThat(estimated).as("172 cm, long thigh").isCloseTo(0.245 * 1.72 * 1.045, within(1e-9));
+    assertThat(before.at("/dorsiflexionDeg").asDouble()).isEqualTo(25);
+    post(path, reading("THIGH", "LEFT", 0.43));
+    Answer after = post(path, reading("THIGH", "LEFT", 0.44));
+    assertThat(after.status()).isEqualTo(201);
+    assertThat(kind(after, "THIGH").path("measured").asBoolean()).isTrue();
+    assertThat(kind(after, "THIGH").path("used").asDouble()).isCloseTo(0.435, within(1e-12));
+    assertThat(kind(after, "THIGH").path("error").asDouble()).isCloseTo(0.01 / Math.sqrt(2), within(1e-9));
+    Answer wall = post(path, reading("KNEE_TO_WALL", "RIGHT", 0.11));
+    assertThat(wall.at("/dorsiflexionDeg").asDouble()).isBetween(33.0, 42.0);
+    String first = kind(wall, "THIGH").at("/readings/0/id").asString();
+    assertThat(kind(delete(path + "/" + first), "THIGH").path("readings").size()).isEqualTo(1);
+  }
+
+  @Test
+  void mistypedReadingsAreRefusedByField() {
+    String path = "/api/clients/" + client() + "/measurements";
+    assertThat(post(path, reading("THIGH", "LEFT", 0.60)).fault("value")).contains("not believable for a stature of 172 cm");
+    assertThat(post(path, reading("THIGH", "NONE", 0.43)).fault("side")).contains("LEFT or RIGHT");
+    assertThat(post(path, Map.of("kind", "MASS", "value", 70, "on", LocalDate.now().plusDays(9).toString())).fault("on")).contains("day to come");
+    Answer nothing = post(path, Map.of());
+    assertThat(nothing.fault("kind")).contains("KNEE_TO_WALL");
+    assertThat(nothing.fault("value")).isEqualTo("is needed");
+    assertThat(get("/api/clients/" + UUID.randomUUID() + "/measurements").status()).isEqualTo(404);
+  }
+
+  @Test
+  void theOrderSaysWhichMeasurementWouldMoveIt() {
+    String client = client();
+    String gym = post("/api/gyms", Map.of("name", "Tape gym " + UUID.randomUUID(), "equipment", Equipment.all().stream().map(Equipment.Item::id).toList())).at("/id").asString();
+    Map<String, Object> brief = Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 2, "GMAXM", 2));
+    Answer open = post("/api/orders/measuring", brief);
+    assertThat(open.status()).isEqualTo(200);
+    assertThat(open.at("/0/affected").asInt()).isPositive();
+    assertThat(open.body().toString()).contains("KNEE_TO_WALL");
+    post("/api/clients/" + client + "/measurements", reading("KNEE_TO_WALL", "LEFT", 0.08));
+    assertThat(post("/api/orders/measuring", brief).body().toString()).doesNotContain("KNEE_TO_WALL");
+  }
+}

@@ -1,0 +1,79 @@
+package istmo.core.body;
+
+/**
+ * Something that asks for caution: what it limits or leaves out until the clinician in charge has cleared it, and what to say. Common conventions, not medical advice; a clinician's written word goes first ({@link Restriction}).
+ */
+public enum Caution {
+  KNEE_REPLACEMENT("knee replacement", true, 90, No.LIMIT, 1, false, false, "Deep knee bend under load waits for the surgeon's word.", "Controlled range, no impact; kneeling as tolerated."),
+  HIP_REPLACEMENT("hip replacement", true, No.LIMIT, 90, 1, false, false, "Hip bend beyond 90° waits for the surgeon's word: which movements are barred depends on the approach.", "Mind the movements that the surgeon named."),
+  RECENT_SURGERY("recent surgery or injury", true, No.LIMIT, No.LIMIT, 1, false, true, "Nothing is proposed before the clinician in charge has cleared training.", "The treating clinician sets the timetable."),
+  BACK_CONDITION("known back condition", true, No.LIMIT, No.LIMIT, 0.5, false, false, "More than half of what the lower back can waits for clearance.", "A repeatable, roughly neutral back; no end-range rounding under load."),
+  PREGNANCY("pregnancy", true, No.LIMIT, No.LIMIT, 1, true, false, "Lying face down is left out.", "Moderate effort, no breath-holding, no long work on the back after mid-pregnancy. Bleeding, fluid loss, contractions, dizziness, headache, chest or calf pain: stop, and call the clinician."),
+  HIGH_BLOOD_PRESSURE("high blood pressure", true, No.LIMIT, No.LIMIT, 1, false, false, "", "No breath-holding and no grinding maxima: heavy leg presses drive the pressure highest. Breathe out on the effort."),
+  YOUTH("growing up", false, No.LIMIT, No.LIMIT, 1, false, false, "", "Supervised, technique first, no maximal singles. Pain at the bump below the knee or at the heel: less load."),
+  LAY_OFF("back after a lay-off", false, No.LIMIT, No.LIMIT, 1, false, false, "", "Begin at about half and add about a tenth a week; soreness is no aim.");
+
+  private final String label;
+  private final boolean asksClearance;
+  private final double kneeLimitDeg;
+  private final double hipLimitDeg;
+  private final double backShare;
+  private final boolean noProne;
+  private final boolean nothing;
+  private final String reason;
+  private final String advice;
+
+  Caution(String label, boolean asksClearance, double kneeLimitDeg, double hipLimitDeg, double backShare, boolean noProne, boolean nothing, String reason, String advice) {
+    this.label = label;
+    this.asksClearance = asksClearance;
+    this.kneeLimitDeg = kneeLimitDeg;
+    this.hipLimitDeg = hipLimitDeg;
+    this.backShare = backShare;
+    this.noProne = noProne;
+    this.nothing = nothing;
+    this.reason = reason;
+    this.advice = advice;
+  }
+
+  /** No limit on an angle. A constant of an enum cannot be used by its own members, so it lives in a class of its own. */
+  private static final class No {
+    private static final double LIMIT = Double.POSITIVE_INFINITY;
+  }
+
+  public String label() {
+    return label;
+  }
+
+  public boolean asksClearance() {
+    return asksClearance;
+  }
+
+  /** Why it limits or leaves out; empty when it does neither. */
+  public String reason() {
+    return reason;
+  }
+
+  public String advice() {
+    return advice;
+  }
+
+  double kneeLimitDeg() {
+    return kneeLimitDeg;
+  }
+
+  double hipLimitDeg() {
+    return hipLimitDeg;
+  }
+
+  double backShare() {
+    return backShare;
+  }
+
+  boolean noProne() {
+    return noProne;
+  }
+
+  boolean nothing() {
+    return nothing;
+  }
+}

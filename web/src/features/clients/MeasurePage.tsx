@@ -1,0 +1,147 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import type { FormEvent } from 'react'
+import { Link, useParams, useSearchParams } from 'react-router'
+import { Problem, answer, api } from '../../api/client'
+import type { MeasuredKind, Measurements } from '../../api/client'
+import { keys, useMeasurements } from '../../api/queries'
+import { Landmarks, ReadingsPlot } from '../../chart/Readings'
+import { coachUnit, day, readingValue } from '../../quantity/format'
+import { Button } from '../../ui/Button'
+import { Choice, FaultText, Field } from '../../ui/Field'
+import { Trouble, Waiting } from '../../ui/Notice'
+
+const SIDES = [
+  { value: 'LEFT', label: 'left' },
+  { value: 'RIGHT', label: 'right' },
+] as const
+
+/** A client's dated readings: what is measured, what is only estimated, and how to measure it. */
+export function MeasurePage() {
+  const { id } = useParams()
+  const measurements = useMeasurements(id!)
+  const queries = useQueryClient()
+  const [params, setParams] = useSearchParams()
+  const put = (m: Measurements) => {
+    queries.setQueryData(keys.measurements(m.clientId), m)
+    void queries.invalidateQueries({ queryKey: ['order'] })
+    void queries.invalidateQueries({ queryKey: ['bench'] })
+  }
+  const remove = useMutation({ mutationFn: (readingId: string) => answer(api.DELETE('/api/clients/{clientId}/measurements/{readingId}', { params: { path: { clientId: id!, readingId } } })), onSuccess: put })
+  if (measurements.isError) return <Trouble error={measurements.error} retry={() => void measurements.refetch()} />
+  if (!measurements.data) return <Waiting what="Loading" />
+  const m = measurements.data
+  const chosen = m.kinds.find((k) => k.kind === params.get('kind')) ?? m.kinds.find((k) => !k.measured && k.kind === 'THIGH') ?? m.kinds[0]!
+  const choose = (kind: string) => setParams({ kind }, { replace: true })
+  return (
+    <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
+      <section aria-label="Measurements" className="min-w-0">
+        <div className="flex flex-wrap items-baseline justify-between gap-2 border-b border-ink pb-1">
+          <h1 className="text-xl">{m.clientName}: measurements</h1>
+          <Link className="text-sm text-accent-2 underline" to="/clients">
+            All clients
+          </Link>
+        </div>
+        <p className="py-1 text-sm text-ink-2">
+          The ankle bends to {Math.round(m.dorsiflexionDeg)}° under load{m.kinds.some((k) => k.kind === 'KNEE_TO_WALL' && k.measured) ? ', from the knee to the wall; the stiffer side counts.' : ', by the intake’s word: measure the knee to the wall.'}
+        </p>
+        <div className="overflow-x-auto">
+          <table className="w-full text-sm">
+            <thead>
+              <tr className="border-b border-rule text-left text-xs text-ink-2">
+                <th scope="col" className="py-1 font-normal">What</th>
+                <th scope="col" className="text-right font-normal">Used</th>
+                <th scope="col" className="pl-3 font-normal">From</th>
+                <th scope="col" className="font-normal">Readings (ring: left)</th>
+                <th scope="col" />
+              </tr>
+            </thead>
+            <tbody>
+              {m.kinds.map((k) => (
+                <tr key={k.kind} className={`border-b border-rule/60 ${k.kind === chosen.kind ? 'bg-paper-2' : ''}`} data-kind={k.kind}>
+                  <th scope="row" className="py-1 text-left font-medium">{k.label}</th>
+                  <td className="text-right font-semibold whitespace-nowrap">{k.used === undefined ? '–' : readingValue(k.unit, k.used)}</td>
+                  <td className="pl-3 whitespace-nowrap">
+                    {k.measured ? (
+                      <>
+                        measured {day(k.readings.at(-1)!.on)}
+                        {k.error !== undefined && k.error > 0 && <span className="text-ink-2"> ± {spread(k)}</span>}
+                      </>
+                    ) : (
+                      <span className="text-ink-2">{k.used === undefined ? 'not measured' : 'estimated'}</span>
+                    )}
+                  </td>
+                  <td>
+                    <ReadingsPlot readings={k.readings} label={`${k.label}: ${k.readings.map((r) => `${readingValue(k.unit, r.value)} ${r.side === 'NONE' ? '' : r.side.toLowerCase()} ${day(r.on)}`).join(', ')}`} />
+                  </td>
+                  <td className="text-right whitespace-nowrap">
+                    {k.readings.length > 0 && (
+                      <Button look="bare" aria-label={`Remove the last reading of ${k.label}`} onClick={() => remove.mutate(k.readings.at(-1)!.id)}>
+                        Remove last
+                      </Button>
+                    )}
+                    <Button look="bare" aria-label={`Measure ${k.label}`} onClick={() => choose(k.kind)}>
+                      Measure
+                    </Button>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+        {remove.isError && <Trouble error={remove.error} />}
+      </section>
+      <NewReading key={chosen.kind} clientId={m.clientId} kind={chosen} onDone={put} />
+    </div>
+  )
+}
+
+function spread(k: MeasuredKind): string {
+  return k.unit === 'm' ? `${(100 * k.error!).toFixed(1)} cm` : k.unit === 'deg' ? `${k.error!.toFixed(0)}°` : `${k.error!.toFixed(1)} kg`
+}
+
+function NewReading({ clientId, kind, onDone }: { clientId: string; kind: MeasuredKind; onDone: (m: Measurements) => void }) {
+  const [side, setSide] = useState<'LEFT' | 'RIGHT' | null>(null)
+  const [text, setText] = useState('')
+  const [on, setOn] = useState(() => new Date().toISOString().slice(0, 10))
+  const unit = coachUnit(kind.unit)
+  const save = useMutation({
+    mutationFn: () => {
+      const typed = text.trim() === '' ? undefined : Number(text.replace(',', '.')) / unit.perStored
+      return answer(api.POST('/api/clients/{clientId}/measurements', { params: { path: { clientId } }, body: { kind: kind.kind, side: kind.twoSided ? (side ?? undefined) : 'NONE', value: typed, on: on || undefined } }))
+    },
+    onSuccess: (m) => {
+      setText('')
+      onDone(m)
+    },
+  })
+  const problem = save.error instanceof Problem ? save.error : null
+  const onSubmit = (e: FormEvent) => {
+    e.preventDefault()
+    save.mutate()
+  }
+  return (
+    <form onSubmit={onSubmit} noValidate aria-label="New reading" className="space-y-3 border-l border-rule pl-5">
+      <h2 className="text-xl first-letter:uppercase">{kind.label}</h2>
+      <p className="text-sm">{kind.how}</p>
+      <Landmarks kind={kind.kind} />
+      {kind.twoSided && <Choice label="Side" value={side} onChange={setSide} options={[...SIDES]} fault={problem?.fault('side')} />}
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="Reading" unit={unit.unit} inputMode="decimal" value={text} onChange={(e) => setText(e.target.value)} fault={inCoachUnit(kind.unit, problem?.fault('value'))} />
+        <Field label="Day" type="date" value={on} onChange={(e) => setOn(e.target.value)} fault={problem?.fault('on')} />
+      </div>
+      <FaultText text={problem?.fault('kind')} />
+      {save.isError && (problem?.faults.length ?? 0) === 0 && <Trouble error={save.error} />}
+      <Button look="ink" type="submit" disabled={save.isPending}>
+        Add the reading
+      </Button>
+      <p className="text-xs text-ink-2">Two readings of one day show how well they repeat. Left and right: lengths are averaged; for movements the lesser side counts.</p>
+    </form>
+  )
+}
+
+/** Plain ranges come in metres; the coach typed centimetres. */
+function inCoachUnit(unit: string, fault?: string): string | undefined {
+  if (unit !== 'm' || !fault?.includes(' is not within ')) return fault
+  return fault.replace(/[\d.]+/g, (n) => String(Math.round(1000 * Number(n)) / 10)).replace(/ m$/, ' cm')
+}

@@ -1,0 +1,27 @@
+import { Link } from 'react-router'
+import type { Schemas } from '../../api/client'
+import { useMeasuring } from '../../api/queries'
+
+/** The one missing measurement that would move this order most. */
+export function MeasuringHint({ input, ready }: { input: Schemas['BriefInput']; ready: boolean }) {
+  const measuring = useMeasuring(input, ready)
+  const most = measuring.data?.[0]
+  return (
+    <p className="border-t border-rule pt-1 text-sm text-ink-2" aria-live="polite" data-testid="measuring">
+      {measuring.isPending ? (
+        'Looking which measurement would settle it …'
+      ) : measuring.isError ? (
+        'Which measurement would settle it could not be computed.'
+      ) : most ? (
+        <>
+          {most.sentence}{' '}
+          <Link className="text-accent-2 underline" to={`/clients/${input.clientId}?kind=${most.kind}`}>
+            Measure
+          </Link>
+        </>
+      ) : (
+        'No missing measurement would move the first ten.'
+      )}
+    </p>
+  )
+}
