@@ -415,11 +415,27 @@ export interface components {
             name: string;
         };
         CatalogueView: {
+            cautions: components["schemas"]["CautionView"][];
             equipment: components["schemas"]["EquipmentView"][];
             exercises: components["schemas"]["ExerciseView"][];
             painFlags: components["schemas"]["PainFlagView"][];
             regions: components["schemas"]["RegionView"][];
             schools: components["schemas"]["SchoolView"][];
+        };
+        CautionInput: {
+            /** @enum {string} */
+            caution?: "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
+            clearedBy?: string;
+            /** Format: date */
+            clearedOn?: string;
+        };
+        CautionView: {
+            advice: string;
+            asksClearance: boolean;
+            /** @enum {string} */
+            id: "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
+            label: string;
+            reason: string;
         };
         ChangeView: {
             /** Format: double */
@@ -435,13 +451,22 @@ export interface components {
             radius: number;
             role: string;
         };
+        ClientCautionView: {
+            /** @enum {string} */
+            caution: "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
+            clearedBy?: string;
+            /** Format: date */
+            clearedOn?: string;
+        };
         ClientInput: {
             /** @enum {string} */
             ankle?: "STIFF" | "USUAL" | "FREE";
+            cautions?: components["schemas"]["CautionInput"][];
             /** Format: double */
             massKg?: number;
             name?: string;
             pain?: ("KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER")[];
+            restrictions?: components["schemas"]["RestrictionInput"][];
             /** @enum {string} */
             sex?: "FEMALE" | "MALE";
             /** Format: double */
@@ -454,12 +479,14 @@ export interface components {
         ClientView: {
             /** @enum {string} */
             ankle: "STIFF" | "USUAL" | "FREE";
+            cautions: components["schemas"]["ClientCautionView"][];
             /** Format: uuid */
             id: string;
             /** Format: double */
             massKg: number;
             name: string;
             pain: ("KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER")[];
+            restrictions: components["schemas"]["RestrictionView"][];
             /** @enum {string} */
             sex: "FEMALE" | "MALE";
             /** Format: double */
@@ -522,7 +549,7 @@ export interface components {
         ExcludedView: {
             candidateId: string;
             /** @enum {string} */
-            kind: "GYM" | "PAIN" | "BODY" | "NOT_COMPUTED";
+            kind: "GYM" | "PAIN" | "CAUTION" | "BODY" | "NOT_COMPUTED";
             name: string;
             reason: string;
         };
@@ -588,7 +615,8 @@ export interface components {
             /** @enum {string} */
             kind: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "THIGH_GIRTH" | "CALF_GIRTH";
             label: string;
-            measured: boolean;
+            /** @enum {string} */
+            origin: "MEASURED" | "INTAKE" | "ESTIMATED" | "UNKNOWN";
             readings: components["schemas"]["ReadingView"][];
             twoSided: boolean;
             unit: string;
@@ -670,6 +698,7 @@ export interface components {
             entries: components["schemas"]["EntryView"][];
             excluded: components["schemas"]["ExcludedView"][];
             firstPick?: components["schemas"]["FirstPickView"];
+            statements: string[];
         };
         PainFlagView: {
             /** @enum {string} */
@@ -732,6 +761,28 @@ export interface components {
             id: string;
             row: string;
             steer: string;
+        };
+        RestrictionInput: {
+            by?: string;
+            /** Format: double */
+            hipMaxDeg?: number;
+            /** Format: double */
+            kneeMaxDeg?: number;
+            noLoadedBack?: boolean;
+            /** Format: date */
+            on?: string;
+            text?: string;
+        };
+        RestrictionView: {
+            by: string;
+            /** Format: double */
+            hipMaxDeg?: number;
+            /** Format: double */
+            kneeMaxDeg?: number;
+            noLoadedBack: boolean;
+            /** Format: date */
+            on: string;
+            text: string;
         };
         SchoolView: {
             id: string;

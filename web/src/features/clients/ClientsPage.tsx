@@ -8,6 +8,7 @@ import { keys, useCatalogue, useClients } from '../../api/queries'
 import { Button } from '../../ui/Button'
 import { Choice, Field, Tick } from '../../ui/Field'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
+import { CautionsField } from './CautionsField'
 
 const THIGH = [
   { value: 'SHORT', label: 'short' },
@@ -50,6 +51,7 @@ export function ClientsPage() {
                 <th scope="col" className="pl-4 font-normal">Thigh</th>
                 <th scope="col" className="font-normal">Ankle</th>
                 <th scope="col" className="font-normal">Sore</th>
+                <th scope="col" className="font-normal">Cautions</th>
                 <th scope="col" />
               </tr>
             </thead>
@@ -64,6 +66,7 @@ export function ClientsPage() {
                   <td className="pl-4">{c.thigh.toLowerCase()}</td>
                   <td>{c.ankle.toLowerCase()}</td>
                   <td className={c.pain.length > 0 ? 'text-warn' : 'text-ink-2'}>{c.pain.length === 0 ? '–' : c.pain.map((p) => flags.find((f) => f.id === p)?.label.replace('sore ', '')).join(', ')}</td>
+                  <td className="text-sm">{cautionWords(c, catalogue.data.cautions)}</td>
                   <td className="text-right whitespace-nowrap">
                     <Button look="bare" aria-label={`Change ${c.name}`} onClick={() => setChosen(c.id)}>
                       Change
@@ -81,13 +84,23 @@ export function ClientsPage() {
           </table>
         </div>
       </section>
-      {chosen !== null && <Intake key={`${chosen} ${client?.version}`} client={client} flags={flags} onDone={() => setChosen(null)} />}
+      {chosen !== null && <Intake key={`${chosen} ${client?.version}`} client={client} flags={flags} known={catalogue.data.cautions} onDone={() => setChosen(null)} />}
     </div>
   )
 }
 
+/** Cautions in a few words; what still waits for a clinician says so. */
+function cautionWords(c: Client, known: Catalogue['cautions']): string {
+  const words = c.cautions.map((x) => {
+    const k = known.find((k) => k.id === x.caution)
+    return `${k?.label ?? x.caution}${k?.asksClearance && !x.clearedBy ? ' (not cleared)' : ''}`
+  })
+  if (c.restrictions.length > 0) words.push(c.restrictions.length === 1 ? 'a written restriction' : `${c.restrictions.length} written restrictions`)
+  return words.join(', ') || '–'
+}
+
 /** Stature in cm and mass in kg as the coach says them; sent in m and kg. */
-function Intake({ client, flags, onDone }: { client?: Client; flags: Catalogue['painFlags']; onDone: () => void }) {
+function Intake({ client, flags, known, onDone }: { client?: Client; flags: Catalogue['painFlags']; known: Catalogue['cautions']; onDone: () => void }) {
   const queries = useQueryClient()
   const [name, setName] = useState(client?.name ?? '')
   const [stature, setStature] = useState(client ? String(Math.round(100 * client.statureM)) : '')
@@ -96,11 +109,13 @@ function Intake({ client, flags, onDone }: { client?: Client; flags: Catalogue['
   const [thigh, setThigh] = useState<Client['thigh']>(client?.thigh ?? 'USUAL')
   const [ankle, setAnkle] = useState<Client['ankle']>(client?.ankle ?? 'USUAL')
   const [pain, setPain] = useState<Client['pain']>(client?.pain ?? [])
+  const [cautions, setCautions] = useState<Client['cautions']>(client?.cautions ?? [])
+  const [restrictions, setRestrictions] = useState<Client['restrictions']>(client?.restrictions ?? [])
   const save = useMutation({
     mutationFn: () => {
       const number = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')))
       const cm = number(stature)
-      const body: Schemas['ClientInput'] = { name, statureM: cm === undefined ? undefined : cm / 100, massKg: number(mass), sex: sex ?? undefined, thigh, ankle, pain }
+      const body: Schemas['ClientInput'] = { name, statureM: cm === undefined ? undefined : cm / 100, massKg: number(mass), sex: sex ?? undefined, thigh, ankle, pain, cautions, restrictions: restrictions.map((r) => ({ ...r, on: r.on || undefined })) }
       return client
         ? answer(api.PUT('/api/clients/{id}', { params: { path: { id: client.id } }, body: { ...body, version: client.version } }))
         : answer(api.POST('/api/clients', { body }))
@@ -135,9 +150,10 @@ function Intake({ client, flags, onDone }: { client?: Client; flags: Catalogue['
       </fieldset>
       {pain.length > 0 && (
         <p className="border-l-2 border-warn pl-2 text-sm">
-          Sharp, new, at rest, with swelling, locking, giving way or numbness: stop, and see a licensed clinician. A clinician's word goes first. Nothing here is a diagnosis. Only you see these notes.
+          Two schools for a sore joint: less load at the full range first, or less range first. Try the one that is comfortable; pain decides. Sharp, new, at rest, with swelling, locking, giving way or numbness: stop, and see a licensed clinician. A clinician's word goes first. Nothing here is a diagnosis. Only you see these notes.
         </p>
       )}
+      <CautionsField known={known} cautions={cautions} restrictions={restrictions} onCautions={setCautions} onRestrictions={setRestrictions} fault={(f) => problem?.fault(f)} />
       {save.isError && <Trouble error={save.error} />}
       <div className="flex gap-2">
         <Button look="ink" type="submit" disabled={save.isPending}>

@@ -5,7 +5,7 @@ import { afterEach, expect, test, vi } from 'vitest'
 import type { MeasuredKind, Measurements } from '../../api/client'
 import { MeasurePage } from './MeasurePage'
 
-const kind = (k: Partial<MeasuredKind>): MeasuredKind => ({ kind: 'THIGH', label: 'thigh length', unit: 'm', twoSided: true, how: 'From the hip to the knee.', measured: false, readings: [], ...k })
+const kind = (k: Partial<MeasuredKind>): MeasuredKind => ({ kind: 'THIGH', label: 'thigh length', unit: 'm', twoSided: true, how: 'From the hip to the knee.', origin: 'ESTIMATED', readings: [], ...k })
 
 const measurements: Measurements = {
   clientId: 'c',
@@ -13,7 +13,7 @@ const measurements: Measurements = {
   dorsiflexionDeg: 36,
   kinds: [
     kind({ used: 0.4288 }),
-    kind({ kind: 'MASS', label: 'mass', unit: 'kg', twoSided: false, measured: true, used: 63.4, error: 0.2, readings: [{ id: 'r', side: 'NONE', value: 63.4, on: '2026-11-02' }] }),
+    kind({ kind: 'MASS', label: 'mass', unit: 'kg', twoSided: false, origin: 'MEASURED', used: 63.4, error: 0.2, readings: [{ id: 'r', side: 'NONE', value: 63.4, on: '2026-11-02' }] }),
   ],
 }
 

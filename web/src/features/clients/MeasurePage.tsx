@@ -16,6 +16,8 @@ const SIDES = [
   { value: 'RIGHT', label: 'right' },
 ] as const
 
+const ORIGIN: Record<MeasuredKind['origin'], string> = { MEASURED: 'measured', INTAKE: 'from the intake', ESTIMATED: 'estimated', UNKNOWN: 'not measured' }
+
 /** A client's dated readings: what is measured, what is only estimated, and how to measure it. */
 export function MeasurePage() {
   const { id } = useParams()
@@ -31,7 +33,7 @@ export function MeasurePage() {
   if (measurements.isError) return <Trouble error={measurements.error} retry={() => void measurements.refetch()} />
   if (!measurements.data) return <Waiting what="Loading" />
   const m = measurements.data
-  const chosen = m.kinds.find((k) => k.kind === params.get('kind')) ?? m.kinds.find((k) => !k.measured && k.kind === 'THIGH') ?? m.kinds[0]!
+  const chosen = m.kinds.find((k) => k.kind === params.get('kind')) ?? m.kinds.find((k) => k.origin !== 'MEASURED' && k.kind === 'THIGH') ?? m.kinds[0]!
   const choose = (kind: string) => setParams({ kind }, { replace: true })
   return (
     <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
@@ -43,7 +45,7 @@ export function MeasurePage() {
           </Link>
         </div>
         <p className="py-1 text-sm text-ink-2">
-          The ankle bends to {Math.round(m.dorsiflexionDeg)}° under load{m.kinds.some((k) => k.kind === 'KNEE_TO_WALL' && k.measured) ? ', from the knee to the wall; the stiffer side counts.' : ', by the intake’s word: measure the knee to the wall.'}
+          The ankle bends to {Math.round(m.dorsiflexionDeg)}° under load{m.kinds.some((k) => k.kind === 'KNEE_TO_WALL' && k.origin === 'MEASURED') ? ', from the knee to the wall; the stiffer side counts.' : ', by the intake’s word: measure the knee to the wall.'}
         </p>
         <div className="overflow-x-auto">
           <table className="w-full text-sm">
@@ -62,13 +64,13 @@ export function MeasurePage() {
                   <th scope="row" className="py-1 text-left font-medium">{k.label}</th>
                   <td className="text-right font-semibold whitespace-nowrap">{k.used === undefined ? '–' : readingValue(k.unit, k.used)}</td>
                   <td className="pl-3 whitespace-nowrap">
-                    {k.measured ? (
+                    {k.origin === 'MEASURED' ? (
                       <>
                         measured {day(k.readings.at(-1)!.on)}
                         {k.error !== undefined && k.error > 0 && <span className="text-ink-2"> ± {spread(k)}</span>}
                       </>
                     ) : (
-                      <span className="text-ink-2">{k.used === undefined ? 'not measured' : 'estimated'}</span>
+                      <span className="text-ink-2">{ORIGIN[k.origin]}</span>
                     )}
                   </td>
                   <td>

@@ -8,6 +8,7 @@ const entry = (candidateId: string, name: string, band: number, utility: number)
 })
 
 const order: Order = {
+  statements: ['Pregnancy: ask the clinician in charge first.'],
   entries: [entry('a', 'First', 1, 0.8), entry('b', 'Second', 1, 0.75), entry('c', 'Third', 2, 0.3)],
   excluded: [{ candidateId: 'd', name: 'Fourth', kind: 'PAIN', reason: 'Sore knee: deep knee bend.' }],
   firstPick: { candidateId: 'a', decidedBy: 'The first 2 cannot be told apart by the model; decided by: stability.' },
@@ -18,6 +19,7 @@ test('names a first pick, says what cannot be told apart, and drops nothing sile
   render(<OrderList order={order} regions={[]} chosen="a" onChoose={onChoose} stale={false} />)
   expect(screen.getByTestId('first-pick')).toHaveTextContent('First pick: First. The first 2 cannot be told apart')
   expect(screen.getByText('2 that cannot be told apart')).toBeInTheDocument()
+  expect(screen.getByTestId('cautions')).toHaveTextContent('ask the clinician in charge first')
   expect(screen.getByText('stands alone')).toBeInTheDocument()
   expect(screen.getByText(/Sore knee: deep knee bend/)).toBeInTheDocument()
   const strips = screen.getAllByRole('button')

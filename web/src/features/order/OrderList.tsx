@@ -5,13 +5,14 @@ import { Fingerprint } from '../../chart/limb/LimbChart'
 
 type Props = { order: Order; regions: Region[]; chosen?: string; onChoose: (id: string) => void; stale: boolean }
 
-const KIND: Record<string, string> = { GYM: 'not in this gym', PAIN: 'left out', BODY: 'out of reach', NOT_COMPUTED: 'not computed well enough' }
+const KIND: Record<string, string> = { GYM: 'not in this gym', PAIN: 'left out', CAUTION: 'left out', BODY: 'out of reach', NOT_COMPUTED: 'not computed well enough' }
 
 /** The order as strips on one scale. What cannot be told apart shares a band. */
 export function OrderList({ order, regions, chosen, onChoose, stale }: Props) {
   if (order.entries.length === 0) {
     return (
       <div>
+        <Statements order={order} />
         <p className="py-3">Nothing here is left for this aim.</p>
         <Excluded order={order} />
       </div>
@@ -23,6 +24,7 @@ export function OrderList({ order, regions, chosen, onChoose, stale }: Props) {
   const bands = [...new Set(order.entries.map((e) => e.band))]
   return (
     <div className={`flex min-h-0 flex-col ${stale ? 'opacity-60' : ''}`}>
+      <Statements order={order} />
       {first && order.firstPick && (
         <p className="border-b border-ink pb-1.5" data-testid="first-pick">
           <span className="font-serif text-lg font-semibold">First pick: {first.name}.</span> <span className="text-sm text-ink-2">{order.firstPick.decidedBy}</span>
@@ -50,6 +52,18 @@ export function OrderList({ order, regions, chosen, onChoose, stale }: Props) {
         <Excluded order={order} />
       </div>
     </div>
+  )
+}
+
+/** What to ask or to know about this client before anything is done. */
+function Statements({ order }: { order: Order }) {
+  if (order.statements.length === 0) return null
+  return (
+    <ul className="mb-1 max-h-28 overflow-auto border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm" aria-label="Cautions" data-testid="cautions" tabIndex={0}>
+      {order.statements.map((s) => (
+        <li key={s}>{s}</li>
+      ))}
+    </ul>
   )
 }
 

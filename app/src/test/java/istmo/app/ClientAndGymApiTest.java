@@ -74,6 +74,33 @@ class ClientAndGymApiTest {
   }
 
   @Test
+  void cautionsAndRestrictionsAreKeptAndEveryOrderRespectsThem() {
+    Map<String, Object> input = intake("Careful " + UUID.randomUUID());
+    input.put("pain", List.of());
+    input.put("cautions", List.of(Map.of("caution", "KNEE_REPLACEMENT"), Map.of("caution", "LAY_OFF")));
+    input.put("restrictions", List.of(Map.of("by", "Dr Amsel", "on", "2026-10-30", "text", "No load on the back before January.", "noLoadedBack", true)));
+    Answer added = post("/api/clients", input);
+    assertThat(added.status()).isEqualTo(201);
+    String client = added.at("/id").asString();
+    assertThat(get("/api/clients/" + client).at("/restrictions/0/by").asString()).isEqualTo("Dr Amsel");
+    String gym = post("/api/gyms", Map.of("name", "Careful gym " + UUID.randomUUID(), "equipment", List.of("barbell", "rack", "leg-press", "leg-extension"))).at("/id").asString();
+    Answer order = post("/api/orders", Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 2)));
+    assertThat(order.at("/statements").toString()).contains("Knee replacement: ask the clinician in charge first", "Restriction by Dr Amsel, 2026-10-30", "Begin at about half");
+    assertThat(order.at("/excluded").toString()).contains("No load on the back before January.");
+    order.at("/entries").forEach(e -> {
+      if (e.path("setup").has("kneeDepth")) {
+        assertThat(e.path("setup").path("kneeDepth").asDouble()).isLessThanOrEqualTo(90);
+      }
+    });
+    input.put("cautions", List.of(Map.of("caution", "KNEE_REPLACEMENT", "clearedBy", "Dr Amsel")));
+    input.put("version", added.at("/version").asInt());
+    assertThat(put("/api/clients/" + client, input).fault("cautions.clearance")).contains("the day");
+    input.put("restrictions", List.of(Map.of("by", "Dr Amsel", "on", "2026-10-30")));
+    input.put("cautions", List.of());
+    assertThat(put("/api/clients/" + client, input).fault("restrictions.text")).contains("what it says");
+  }
+
+  @Test
   void twoClientsOfOneNameAreRefused() {
     post("/api/clients", intake("Same Name"));
     assertThat(post("/api/clients", intake(" Same Name ")).fault("name")).contains("already");

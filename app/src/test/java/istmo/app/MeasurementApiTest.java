@@ -38,14 +38,14 @@ class MeasurementApiTest {
   void anEstimateIsMarkedUntilItIsMeasuredAndMeasuringChangesTheBody() {
     String path = "/api/clients/" + client() + "/measurements";
     Answer before = get(path);
-    assertThat(kind(before, "THIGH").path("measured").asBoolean()).isFalse();
+    assertThat(kind(before, "THIGH").path("origin").asString()).isEqualTo("ESTIMATED");
     double estimated = kind(before, "THIGH").path("used").asDouble();
     assertThat(estimated).as("172 cm, long thigh").isCloseTo(0.245 * 1.72 * 1.045, within(1e-9));
     assertThat(before.at("/dorsiflexionDeg").asDouble()).isEqualTo(25);
     post(path, reading("THIGH", "LEFT", 0.43));
     Answer after = post(path, reading("THIGH", "LEFT", 0.44));
     assertThat(after.status()).isEqualTo(201);
-    assertThat(kind(after, "THIGH").path("measured").asBoolean()).isTrue();
+    assertThat(kind(after, "THIGH").path("origin").asString()).isEqualTo("MEASURED");
     assertThat(kind(after, "THIGH").path("used").asDouble()).isCloseTo(0.435, within(1e-12));
     assertThat(kind(after, "THIGH").path("error").asDouble()).isCloseTo(0.01 / Math.sqrt(2), within(1e-9));
     Answer wall = post(path, reading("KNEE_TO_WALL", "RIGHT", 0.11));

@@ -8,6 +8,7 @@ import istmo.app.clients.persistence.MeasurementRepository;
 import istmo.app.platform.Conflict;
 import istmo.app.platform.Names;
 import istmo.app.platform.NotFound;
+import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Measurement;
 import istmo.core.body.PainFlag;
@@ -50,21 +51,21 @@ public class Clients {
   }
 
   @Transactional
-  public Client add(String name, Intake intake, Set<PainFlag> pain) {
+  public Client add(String name, Intake intake, Set<PainFlag> pain, Cautions cautions) {
     String trimmed = checkName(name, null);
     ClientEntity e = new ClientEntity(UUID.randomUUID(), coach.id(), clock.instant());
-    e.write(trimmed, intake, pain);
+    e.write(trimmed, intake, pain, cautions);
     return view(repository.saveAndFlush(e));
   }
 
   /** Changes a client; {@code version} is the one that the coach saw, so that a change made elsewhere meanwhile is not lost. */
   @Transactional
-  public Client change(UUID id, int version, String name, Intake intake, Set<PainFlag> pain) {
+  public Client change(UUID id, int version, String name, Intake intake, Set<PainFlag> pain, Cautions cautions) {
     ClientEntity e = entity(id);
     if (e.getVersion() != version) {
       throw new Conflict(e.getName() + " was changed elsewhere meanwhile. Load again; nothing was overwritten.");
     }
-    e.write(checkName(name, e.getName()), intake, pain);
+    e.write(checkName(name, e.getName()), intake, pain, cautions);
     return view(repository.saveAndFlush(e));
   }
 
@@ -117,6 +118,6 @@ public class Clients {
   }
 
   private static Client view(ClientEntity e, List<MeasurementEntity> readings) {
-    return new Client(e.getId(), e.getVersion(), e.getName(), e.intake(), e.pain(), new Readings(readings.stream().map(MeasurementEntity::measurement).toList()));
+    return new Client(e.getId(), e.getVersion(), e.getName(), e.intake(), e.pain(), e.cautions(), new Readings(readings.stream().map(MeasurementEntity::measurement).toList()));
   }
 }

@@ -37,7 +37,7 @@ public class OrderBook {
 
   public Order order(UUID clientId, UUID gymId, Aim aim, School school) {
     Client client = clients.get(clientId);
-    return order(client, gyms.get(gymId), aim, school, client.body());
+    return order(client, gyms.get(gymId), aim, school, client.estimate().body());
   }
 
   /** Which missing measurements would change this order, most first. Some seconds of mechanics the first time, then kept. */
@@ -47,7 +47,13 @@ public class OrderBook {
     return MeasuringValue.of(client.estimate(), body -> order(client, gym, aim, school, body));
   }
 
+  /** What to ask or to know about this client before anything is done. */
+  public List<String> statements(UUID clientId) {
+    return clients.get(clientId).cautions().statements();
+  }
+
   private Order order(Client client, Gym gym, Aim aim, School school, Body body) {
-    return Orders.order(new Brief(body, client.pain(), gym.equipment(), aim, school), evaluations.get(new Key(body, school), k -> Orders.evaluate(k.body(), k.school())));
+    Brief brief = new Brief(body, client.pain(), client.cautions(), gym.equipment(), aim, school);
+    return Orders.order(brief, evaluations.get(new Key(brief.limitedBody(), school), k -> Orders.evaluate(k.body(), k.school())));
   }
 }

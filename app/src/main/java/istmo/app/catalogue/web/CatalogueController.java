@@ -2,6 +2,7 @@ package istmo.app.catalogue.web;
 
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
+import istmo.core.body.Caution;
 import istmo.core.body.PainFlag;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
@@ -23,6 +24,8 @@ class CatalogueController {
   record SchoolView(String id, String label, String reason) {}
 
   record PainFlagView(PainFlag id, String label) {}
+
+  record CautionView(Caution id, String label, boolean asksClearance, String reason, String advice) {}
 
   record CandidateView(String id, String name) {}
 
@@ -61,7 +64,7 @@ class CatalogueController {
     }
   }
 
-  record CatalogueView(List<RegionView> regions, List<EquipmentView> equipment, List<SchoolView> schools, List<PainFlagView> painFlags, List<ExerciseView> exercises) {}
+  record CatalogueView(List<RegionView> regions, List<EquipmentView> equipment, List<SchoolView> schools, List<PainFlagView> painFlags, List<CautionView> cautions, List<ExerciseView> exercises) {}
 
   @GetMapping("/api/catalogue")
   CatalogueView catalogue() {
@@ -70,6 +73,7 @@ class CatalogueController {
         Equipment.all().stream().map(i -> new EquipmentView(i.id(), i.name(), i.alsoCalled(), i.group())).toList(),
         School.all().stream().map(s -> new SchoolView(s.id(), s.label(), s.reason())).toList(),
         Arrays.stream(PainFlag.values()).map(f -> new PainFlagView(f, f.label())).toList(),
+        Arrays.stream(Caution.values()).map(c -> new CautionView(c, c.label(), c.asksClearance(), c.reason(), c.advice())).toList(),
         Catalogue.standard().exercises().stream().map(ExerciseView::of).toList());
   }
 

@@ -1,5 +1,6 @@
 package istmo.app.clients.persistence;
 
+import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.PainFlag;
 import istmo.core.body.Sex;
@@ -44,6 +45,12 @@ public class ClientEntity {
   @JdbcTypeCode(SqlTypes.JSON)
   private List<PainFlag> pain;
 
+  @JdbcTypeCode(SqlTypes.JSON)
+  private List<StoredCaution> cautions;
+
+  @JdbcTypeCode(SqlTypes.JSON)
+  private List<StoredRestriction> restrictions;
+
   private Instant createdAt;
 
   protected ClientEntity() {}
@@ -54,7 +61,7 @@ public class ClientEntity {
     this.createdAt = createdAt;
   }
 
-  public void write(String newName, Intake intake, Set<PainFlag> newPain) {
+  public void write(String newName, Intake intake, Set<PainFlag> newPain, Cautions newCautions) {
     name = newName;
     statureM = intake.statureM();
     massKg = intake.massKg();
@@ -62,6 +69,8 @@ public class ClientEntity {
     thigh = intake.thigh();
     ankle = intake.ankle();
     pain = List.copyOf(new TreeSet<>(newPain));
+    cautions = newCautions.entries().stream().map(StoredCaution::of).toList();
+    restrictions = newCautions.restrictions().stream().map(StoredRestriction::of).toList();
   }
 
   public UUID getId() {
@@ -86,6 +95,10 @@ public class ClientEntity {
 
   public Set<PainFlag> pain() {
     return Set.copyOf(pain);
+  }
+
+  public Cautions cautions() {
+    return new Cautions(cautions.stream().map(StoredCaution::entry).toList(), restrictions.stream().map(StoredRestriction::restriction).toList());
   }
 
   public Instant getCreatedAt() {

@@ -2,12 +2,18 @@ package istmo.app.clients.web;
 
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
+import istmo.app.platform.MayBeMissing;
+import istmo.core.body.Caution;
+import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.PainFlag;
+import istmo.core.body.Restriction;
 import istmo.core.body.Sex;
 import istmo.core.quantity.InvalidInput;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
@@ -32,7 +38,7 @@ class ClientController {
   }
 
   /** The sixty-second intake; null is "not answered". */
-  record ClientInput(Integer version, String name, Double statureM, Double massKg, Sex sex, Intake.Thigh thigh, Intake.Ankle ankle, Set<PainFlag> pain) {
+  record ClientInput(Integer version, String name, Double statureM, Double massKg, Sex sex, Intake.Thigh thigh, Intake.Ankle ankle, Set<PainFlag> pain, List<CautionInput> cautions, List<RestrictionInput> restrictions) {
     Intake intake() {
       List<InvalidInput.Fault> faults = new ArrayList<>();
       check(faults, "statureM", statureM, Intake.STATURE_M);
@@ -67,12 +73,39 @@ class ClientController {
     Set<PainFlag> painOrNone() {
       return pain == null ? Set.of() : pain;
     }
+
+    Cautions cautionsOrNone() {
+      return new Cautions(cautions == null ? List.of() : cautions.stream().map(CautionInput::entry).toList(), restrictions == null ? List.of() : restrictions.stream().map(RestrictionInput::restriction).toList());
+    }
   }
 
-  record ClientView(UUID id, int version, String name, double statureM, double massKg, Sex sex, Intake.Thigh thigh, Intake.Ankle ankle, Set<PainFlag> pain) {
+  /** Cleared when a clinician's name or a day is given; then both are needed. */
+  record CautionInput(Caution caution, String clearedBy, LocalDate clearedOn) {
+    Cautions.Entry entry() {
+      if (caution == null) {
+        throw new InvalidInput("cautions.caution", "is needed");
+      }
+      boolean cleared = clearedBy != null && !clearedBy.isBlank() || clearedOn != null;
+      return new Cautions.Entry(caution, cleared ? Optional.of(new Cautions.Clearance(clearedBy, clearedOn)) : Optional.empty());
+    }
+  }
+
+  record RestrictionInput(String by, LocalDate on, String text, Double kneeMaxDeg, Double hipMaxDeg, Boolean noLoadedBack) {
+    Restriction restriction() {
+      return new Restriction(by, on, text, Optional.ofNullable(kneeMaxDeg), Optional.ofNullable(hipMaxDeg), Boolean.TRUE.equals(noLoadedBack));
+    }
+  }
+
+  record ClientCautionView(Caution caution, @MayBeMissing String clearedBy, @MayBeMissing LocalDate clearedOn) {}
+
+  record RestrictionView(String by, LocalDate on, String text, @MayBeMissing Double kneeMaxDeg, @MayBeMissing Double hipMaxDeg, boolean noLoadedBack) {}
+
+  record ClientView(UUID id, int version, String name, double statureM, double massKg, Sex sex, Intake.Thigh thigh, Intake.Ankle ankle, Set<PainFlag> pain, List<ClientCautionView> cautions, List<RestrictionView> restrictions) {
     static ClientView of(Client c) {
       Intake i = c.intake();
-      return new ClientView(c.id(), c.version(), c.name(), i.statureM(), i.massKg(), i.sex(), i.thigh(), i.ankle(), new TreeSet<>(c.pain()));
+      return new ClientView(c.id(), c.version(), c.name(), i.statureM(), i.massKg(), i.sex(), i.thigh(), i.ankle(), new TreeSet<>(c.pain()),
+          c.cautions().entries().stream().map(e -> new ClientCautionView(e.caution(), e.clearance().map(Cautions.Clearance::by).orElse(null), e.clearance().map(Cautions.Clearance::on).orElse(null))).toList(),
+          c.cautions().restrictions().stream().map(r -> new RestrictionView(r.by(), r.on(), r.text(), r.kneeMaxDeg().orElse(null), r.hipMaxDeg().orElse(null), r.noLoadedBack())).toList());
     }
   }
 
@@ -89,7 +122,7 @@ class ClientController {
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   ClientView add(@RequestBody ClientInput input) {
-    return ClientView.of(clients.add(input.name(), input.intake(), input.painOrNone()));
+    return ClientView.of(clients.add(input.name(), input.intake(), input.painOrNone(), input.cautionsOrNone()));
   }
 
   @PutMapping("/{id}")
@@ -97,6 +130,6 @@ class ClientController {
     if (input.version() == null) {
       throw new InvalidInput("version", "is needed: the version that was shown");
     }
-    return ClientView.of(clients.change(id, input.version(), input.name(), input.intake(), input.painOrNone()));
+    return ClientView.of(clients.change(id, input.version(), input.name(), input.intake(), input.painOrNone(), input.cautionsOrNone()));
   }
 }

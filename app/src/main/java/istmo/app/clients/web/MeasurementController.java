@@ -56,8 +56,16 @@ class MeasurementController {
 
   record ReadingView(UUID id, Side side, double value, LocalDate on) {}
 
-  /** What the model uses for one kind: value, and whether it was measured or is an estimate; error is that of one reading, where a day has two. */
-  record KindView(MeasurementKind kind, String label, String unit, boolean twoSided, String how, boolean measured, @MayBeMissing Double used, @MayBeMissing Double error, List<ReadingView> readings) {}
+  /** What the model uses for one kind: value and origin; error is that of one reading, where a day has two. */
+  record KindView(MeasurementKind kind, String label, String unit, boolean twoSided, String how, Origin origin, @MayBeMissing Double used, @MayBeMissing Double error, List<ReadingView> readings) {}
+
+  /** Where the value that is used comes from. */
+  enum Origin {
+    MEASURED,
+    INTAKE,
+    ESTIMATED,
+    UNKNOWN
+  }
 
   record MeasurementsView(UUID clientId, String clientName, double dorsiflexionDeg, List<KindView> kinds) {}
 
@@ -84,9 +92,20 @@ class MeasurementController {
     for (MeasurementKind k : MeasurementKind.values()) {
       List<ReadingView> of = readings.stream().filter(r -> r.measurement().kind() == k).map(r -> new ReadingView(r.id(), r.measurement().side(), r.measurement().value(), r.measurement().on())).toList();
       Double error = c.readings().repeatError(k).isPresent() ? c.readings().repeatError(k).getAsDouble() : null;
-      kinds.add(new KindView(k, k.label(), k.unit(), k.twoSided(), k.how(), !of.isEmpty(), used(k, estimate.body(), c), error, of));
+      kinds.add(new KindView(k, k.label(), k.unit(), k.twoSided(), k.how(), origin(k, !of.isEmpty()), used(k, estimate.body(), c), error, of));
     }
     return new MeasurementsView(c.id(), c.name(), Rounded.of(Math.toDegrees(estimate.body().dorsiflexionLimitRad())), kinds);
+  }
+
+  private static Origin origin(MeasurementKind k, boolean measured) {
+    if (measured) {
+      return Origin.MEASURED;
+    }
+    return switch (k) {
+      case STATURE, MASS -> Origin.INTAKE;
+      case KNEE_TO_WALL, THIGH_GIRTH, CALF_GIRTH -> Origin.UNKNOWN;
+      default -> Origin.ESTIMATED;
+    };
   }
 
   /** Null where nothing is estimated: girths, and the knee to the wall until it is measured. */

@@ -68,7 +68,7 @@ class OrderController {
 
   record FirstPickView(String candidateId, String decidedBy) {}
 
-  record OrderView(List<EntryView> entries, List<ExcludedView> excluded, @MayBeMissing FirstPickView firstPick) {}
+  record OrderView(List<String> statements, List<EntryView> entries, List<ExcludedView> excluded, @MayBeMissing FirstPickView firstPick) {}
 
   /** A measurement that is missing, and how many of the first ten it would move. */
   record MeasuringView(MeasurementKind kind, String label, int affected, String sentence) {}
@@ -84,6 +84,7 @@ class OrderController {
     input.checkPlace();
     Order order = orders.order(input.clientId(), input.gymId(), input.toAim(), input.toSchool());
     return new OrderView(
+        orders.statements(input.clientId()),
         order.entries().stream().map(OrderController::entry).toList(),
         order.excluded().stream().map(x -> new ExcludedView(x.candidateId(), x.name(), x.kind(), x.reason())).toList(),
         order.firstPick().map(f -> new FirstPickView(f.candidateId(), f.decidedBy())).orElse(null));
