@@ -548,6 +548,7 @@ export interface components {
         };
         ExcludedView: {
             candidateId: string;
+            instead?: components["schemas"]["SubstituteView"];
             /** @enum {string} */
             kind: "GYM" | "PAIN" | "CAUTION" | "BODY" | "NOT_COMPUTED";
             name: string;
@@ -896,6 +897,13 @@ export interface components {
         StripView: {
             length: number[];
             tension: number[];
+        };
+        SubstituteView: {
+            /** Format: double */
+            alikeness: number;
+            candidateId: string;
+            lost: string;
+            name: string;
         };
     };
     responses: never;

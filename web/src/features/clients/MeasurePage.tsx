@@ -9,12 +9,14 @@ import { Landmarks, ReadingsPlot } from '../../chart/Readings'
 import { coachUnit, day, readingValue } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Choice, FaultText, Field } from '../../ui/Field'
-import { Trouble, Waiting } from '../../ui/Notice'
+import { Trouble, Undo, Waiting } from '../../ui/Notice'
 
 const SIDES = [
   { value: 'LEFT', label: 'left' },
   { value: 'RIGHT', label: 'right' },
 ] as const
+
+type Reading = MeasuredKind['readings'][number]
 
 const ORIGIN: Record<MeasuredKind['origin'], string> = { MEASURED: 'measured', INTAKE: 'from the intake', ESTIMATED: 'estimated', UNKNOWN: 'not measured' }
 
@@ -29,7 +31,22 @@ export function MeasurePage() {
     void queries.invalidateQueries({ queryKey: ['order'] })
     void queries.invalidateQueries({ queryKey: ['bench'] })
   }
-  const remove = useMutation({ mutationFn: (readingId: string) => answer(api.DELETE('/api/clients/{clientId}/measurements/{readingId}', { params: { path: { clientId: id!, readingId } } })), onSuccess: put })
+  const [removed, setRemoved] = useState<{ kind: MeasuredKind; reading: Reading } | null>(null)
+  const remove = useMutation({
+    mutationFn: (r: { kind: MeasuredKind; reading: Reading }) => answer(api.DELETE('/api/clients/{clientId}/measurements/{readingId}', { params: { path: { clientId: id!, readingId: r.reading.id } } })),
+    onSuccess: (m, r) => {
+      setRemoved(r)
+      put(m)
+    },
+  })
+  const restore = useMutation({
+    mutationFn: (r: { kind: MeasuredKind; reading: Reading }) =>
+      answer(api.POST('/api/clients/{clientId}/measurements', { params: { path: { clientId: id! } }, body: { kind: r.kind.kind, side: r.reading.side, value: r.reading.value, on: r.reading.on } })),
+    onSuccess: (m) => {
+      setRemoved(null)
+      put(m)
+    },
+  })
   if (measurements.isError) return <Trouble error={measurements.error} retry={() => void measurements.refetch()} />
   if (!measurements.data) return <Waiting what="Loading" />
   const m = measurements.data
@@ -78,7 +95,7 @@ export function MeasurePage() {
                   </td>
                   <td className="text-right whitespace-nowrap">
                     {k.readings.length > 0 && (
-                      <Button look="bare" aria-label={`Remove the last reading of ${k.label}`} onClick={() => remove.mutate(k.readings.at(-1)!.id)}>
+                      <Button look="bare" aria-label={`Remove the last reading of ${k.label}`} onClick={() => remove.mutate({ kind: k, reading: k.readings.at(-1)! })}>
                         Remove last
                       </Button>
                     )}
@@ -91,7 +108,8 @@ export function MeasurePage() {
             </tbody>
           </table>
         </div>
-        {remove.isError && <Trouble error={remove.error} />}
+        {removed && <Undo text={`Removed: ${removed.kind.label} ${readingValue(removed.kind.unit, removed.reading.value)}.`} pending={restore.isPending} onUndo={() => restore.mutate(removed)} />}
+        {[remove, restore].map((x, k) => x.isError && <Trouble key={k} error={x.error} />)}
       </section>
       <NewReading key={chosen.kind} clientId={m.clientId} kind={chosen} onDone={put} />
     </div>

@@ -7,6 +7,7 @@ import { keys, useCatalogue, useGyms } from '../../api/queries'
 import { Button } from '../../ui/Button'
 import { Field, Tick } from '../../ui/Field'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
+import { WordMenu } from '../../ui/WordMenu'
 
 /** Gyms: a tick list of what is there. */
 export function GymsPage() {
@@ -42,12 +43,12 @@ export function GymsPage() {
           ))}
         </ul>
       </section>
-      {chosen !== null && <GymForm key={`${chosen} ${gym?.version}`} gym={gym} catalogue={catalogue.data} onDone={() => setChosen(null)} />}
+      {chosen !== null && <GymForm key={`${chosen} ${gym?.version}`} gym={gym} others={gyms.data.filter((g) => g.id !== chosen)} catalogue={catalogue.data} onDone={() => setChosen(null)} />}
     </div>
   )
 }
 
-function GymForm({ gym, catalogue, onDone }: { gym?: Gym; catalogue: Catalogue; onDone: () => void }) {
+function GymForm({ gym, others, catalogue, onDone }: { gym?: Gym; others: Gym[]; catalogue: Catalogue; onDone: () => void }) {
   const queries = useQueryClient()
   const [name, setName] = useState(gym?.name ?? '')
   const [equipment, setEquipment] = useState<string[]>(gym?.equipment ?? [])
@@ -74,6 +75,11 @@ function GymForm({ gym, catalogue, onDone }: { gym?: Gym; catalogue: Catalogue; 
     <form onSubmit={onSubmit} aria-label="Gym" noValidate className="space-y-3 border-l border-rule pl-5">
       <h2 className="text-xl">{gym ? gym.name : 'New gym: tick what is there'}</h2>
       <Field label="Name" value={name} onChange={(e) => setName(e.target.value)} fault={problem?.fault('name')} autoFocus />
+      {!gym && others.length > 0 && (
+        <p className="text-sm">
+          <WordMenu label="Copy from" text="Copy what another gym has" options={others.map((g) => ({ value: g.id, label: g.name }))} onChange={(id) => setEquipment(others.find((g) => g.id === id)!.equipment)} />, then untick what is missing.
+        </p>
+      )}
       <Field label="Find by name or nickname" value={find} onChange={(e) => setFind(e.target.value)} placeholder="the 45" />
       {groups.map((group) => {
         const items = catalogue.equipment.filter((i) => i.group === group && matches(i))

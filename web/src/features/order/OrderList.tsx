@@ -111,6 +111,11 @@ function Excluded({ order }: { order: Order }) {
         {order.excluded.map((x) => (
           <li key={x.candidateId}>
             <b className="font-medium">{x.name}</b> <span className="text-ink-2">— {KIND[x.kind]}: {x.reason}</span>
+            {x.instead && (
+              <span className="block pl-3 text-ink-2">
+                Here instead: <b className="font-medium text-ink">{x.instead.name}</b>, {x.instead.lost}.
+              </span>
+            )}
           </li>
         ))}
       </ul>

@@ -1,4 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { answer, api } from '../../api/client'
 import type { Catalogue, Session, SessionItem } from '../../api/client'
@@ -7,12 +8,14 @@ import { Stage } from '../../chart/stage/Stage'
 import { frame } from '../../chart/stage/scene'
 import { day, setWords } from '../../quantity/format'
 import { Button } from '../../ui/Button'
-import { Trouble, Waiting } from '../../ui/Notice'
+import { Trouble, Undo, Waiting } from '../../ui/Notice'
 import { writeSetup } from '../bench/address'
 import { writeBrief } from '../brief/brief'
 import { BriefWords } from '../brief/BriefLine'
 import { SetupTable } from '../order/SetupTable'
 import { LogSet } from './LogSet'
+
+type LoggedSet = SessionItem['sets'][number]
 
 /** One session: its sheet to print, and its sets to log. */
 export function SessionPage() {
@@ -24,6 +27,14 @@ export function SessionPage() {
     queries.setQueryData(keys.session(s.id), s)
     void queries.invalidateQueries({ queryKey: ['sessions'] })
   }
+  const [takenOut, setTakenOut] = useState<SessionItem | null>(null)
+  const putBack = useMutation({
+    mutationFn: (item: SessionItem) => answer(api.POST('/api/sessions/{id}/items', { params: { path: { id: id! } }, body: { candidateId: item.candidateId, setup: item.setup } })),
+    onSuccess: (s: Session) => {
+      setTakenOut(null)
+      put(s)
+    },
+  })
   const finish = useMutation({ mutationFn: () => answer(api.POST('/api/sessions/{id}/finish', { params: { path: { id: id! } } })), onSuccess: put })
   const failed = [session, catalogue].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
@@ -54,8 +65,10 @@ export function SessionPage() {
       <BriefWords catalogue={catalogue.data} clientName={s.clientName} gymName={s.gymName} brief={s.brief} />
       {s.items.length === 0 && <p className="py-4">Nothing pinned yet. Choose from the order, and pin.</p>}
       {s.items.map((item, k) => (
-        <Item key={item.id} number={k + 1} item={item} session={s} catalogue={catalogue.data} onChange={put} />
+        <Item key={item.id} number={k + 1} item={item} session={s} catalogue={catalogue.data} onChange={put} onTakenOut={setTakenOut} />
       ))}
+      {takenOut && <Undo text={`${takenOut.name} was taken out.`} pending={putBack.isPending} onUndo={() => putBack.mutate(takenOut)} />}
+      {putBack.isError && <Trouble error={putBack.error} />}
       <p className="print-only mt-2 text-xs">
         Sharp or new pain, swelling, locking, numbness: stop, and see a licensed clinician. Safeties set before loading.
       </p>
@@ -63,11 +76,31 @@ export function SessionPage() {
   )
 }
 
-function Item({ number, item, session, catalogue, onChange }: { number: number; item: SessionItem; session: Session; catalogue: Catalogue; onChange: (s: Session) => void }) {
+function Item({ number, item, session, catalogue, onChange, onTakenOut }: { number: number; item: SessionItem; session: Session; catalogue: Catalogue; onChange: (s: Session) => void; onTakenOut: (item: SessionItem) => void }) {
   const exercise = catalogue.exercises.find((x) => x.id === item.exerciseId)
   const path = { id: session.id, itemId: item.id }
-  const unpin = useMutation({ mutationFn: () => answer(api.DELETE('/api/sessions/{id}/items/{itemId}', { params: { path } })), onSuccess: onChange })
-  const remove = useMutation({ mutationFn: (setId: string) => answer(api.DELETE('/api/sessions/{id}/items/{itemId}/sets/{setId}', { params: { path: { ...path, setId } } })), onSuccess: onChange })
+  const unpin = useMutation({
+    mutationFn: () => answer(api.DELETE('/api/sessions/{id}/items/{itemId}', { params: { path } })),
+    onSuccess: (s: Session) => {
+      onTakenOut(item)
+      onChange(s)
+    },
+  })
+  const [removed, setRemoved] = useState<LoggedSet | null>(null)
+  const remove = useMutation({
+    mutationFn: (set: LoggedSet) => answer(api.DELETE('/api/sessions/{id}/items/{itemId}/sets/{setId}', { params: { path: { ...path, setId: set.id } } })),
+    onSuccess: (s: Session, set) => {
+      setRemoved(set)
+      onChange(s)
+    },
+  })
+  const restore = useMutation({
+    mutationFn: (set: LoggedSet) => answer(api.PUT('/api/sessions/{id}/items/{itemId}/sets/{setId}', { params: { path: { ...path, setId: set.id } }, body: { loadKg: set.loadKg, repetitions: set.repetitions, reserve: set.reserve } })),
+    onSuccess: (s: Session) => {
+      setRemoved(null)
+      onChange(s)
+    },
+  })
   const bench = new URLSearchParams({ client: session.clientId, gym: session.gymId, candidate: item.candidateId, set: writeSetup(item.setup) })
   return (
     <section aria-label={item.name} className="grid gap-x-5 gap-y-1 border-b border-rule py-3 break-inside-avoid lg:grid-cols-[13rem_minmax(0,1fr)_minmax(0,1.1fr)] print:grid-cols-[9rem_minmax(0,1fr)_minmax(0,1fr)] print:py-2">
@@ -121,14 +154,15 @@ function Item({ number, item, session, catalogue, onChange }: { number: number; 
               <span className="text-ink-2">{k + 1}</span>
               <span className="flex-1">{setWords(x)}</span>
               {!session.finishedAt && (
-                <Button look="bare" className="no-print !min-h-6 !py-0" aria-label={`Remove set ${k + 1} of ${item.name}`} onClick={() => remove.mutate(x.id)}>
+                <Button look="bare" className="no-print !min-h-6 !py-0" aria-label={`Remove set ${k + 1} of ${item.name}`} onClick={() => remove.mutate(x)}>
                   Remove
                 </Button>
               )}
             </li>
           ))}
         </ol>
-        {remove.isError && <Trouble error={remove.error} />}
+        {removed && <Undo text={`Removed: ${setWords(removed)}.`} pending={restore.isPending} onUndo={() => restore.mutate(removed)} />}
+        {[remove, restore].map((x, k) => x.isError && <Trouble key={k} error={x.error} />)}
         {!session.finishedAt && <LogSet sessionId={session.id} item={item} onLogged={onChange} />}
         <WritingLines from={item.sets.length} />
       </div>

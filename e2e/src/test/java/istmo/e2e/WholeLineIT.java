@@ -47,6 +47,7 @@ class WholeLineIT {
       page.getByText("not in the order, and why").click();
       assertThat(page.getByText("Sore lower back: The back holds the whole load at a long lever.").first()).isVisible();
       assertThat(page.getByText("Not here: hack squat.")).isVisible();
+      assertThat(page.getByText("Here instead: Seated leg curl").first()).isVisible();
       coach.strip("seated-leg-curl/usual").click();
       assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Seated leg curl"))).isVisible();
       assertThat(page.getByText("Gives out first: hamstrings").first()).isVisible();
@@ -86,6 +87,10 @@ class WholeLineIT {
       assertThat(curl.getByRole(AriaRole.ALERT)).containsText("0 to 1000 kg");
       curl.getByLabel("Load (kg)").fill("30");
       curl.getByRole(AriaRole.BUTTON, new com.microsoft.playwright.Locator.GetByRoleOptions().setName("Log set 1")).click();
+      assertThat(curl.getByTestId("set")).hasText(Pattern.compile("30 kg × 12, 2 in reserve"));
+      coach.presses("Remove set 1 of Seated leg curl");
+      assertThat(curl.getByTestId("set")).hasCount(0);
+      coach.presses("Undo");
       assertThat(curl.getByTestId("set")).hasText(Pattern.compile("30 kg × 12, 2 in reserve"));
       coach.presses("Finish");
       assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile("^Session ·")))).isVisible();

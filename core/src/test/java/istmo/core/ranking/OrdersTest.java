@@ -96,6 +96,25 @@ class OrdersTest {
     assertThat(o.entries().size() + o.excluded().size()).isEqualTo(Catalogue.standard().candidates().size());
   }
 
+  /** Facts of the trade (common practice): what stands in for what. */
+  @ParameterizedTest
+  @CsvSource({"leg-press,leg-press/high,squat", "seated-curl,seated-leg-curl/usual,lying-leg-curl", "hack-squat,hack-squat/usual,press|squat", "leg-extension-reclining,leg-extension-reclined/reclined,leg-extension/"})
+  void whatIsMissingHasANearSubstituteThatSaysWhatIsLost(String without, String candidate, String kind) {
+    Set<String> gym = EVERYTHING.stream().filter(i -> !i.equals(without)).collect(Collectors.toSet());
+    Order o = order(Bodies.MAN, MAN, Set.of(), gym, Map.of("VL", 1, "BFL", 1), Set.of());
+    Order.Excluded x = o.excluded().stream().filter(e -> e.candidateId().equals(candidate)).findFirst().orElseThrow();
+    assertThat(x.instead()).isPresent();
+    assertThat(x.instead().get().candidateId()).matches(".*(" + kind + ").*");
+    assertThat(x.instead().get().alikeness()).isBetween(0.5, 1.0);
+    assertThat(x.instead().get().lost()).isNotBlank();
+  }
+
+  @Test
+  void nothingIsOfferedThatDoesAnotherJob() {
+    Order o = order(Bodies.MAN, MAN, Set.of(), Set.of("seated-calf"), Map.of("VL", 1), Set.of());
+    assertThat(o.excluded()).filteredOn(e -> e.candidateId().startsWith("leg-extension")).allSatisfy(e -> assertThat(e.instead()).isEmpty());
+  }
+
   @Test
   void keepingTheBackOutMovesHingesDownAndMachinesUp() {
     Order with = order(Map.of("BFL", 2, "GMAXM", 2), Set.of());

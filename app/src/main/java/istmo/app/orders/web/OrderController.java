@@ -64,7 +64,9 @@ class OrderController {
       Map<String, Double> setup,
       List<String> changes) {}
 
-  record ExcludedView(String candidateId, String name, Order.Kind kind, String reason) {}
+  record SubstituteView(String candidateId, String name, double alikeness, String lost) {}
+
+  record ExcludedView(String candidateId, String name, Order.Kind kind, String reason, @MayBeMissing SubstituteView instead) {}
 
   record FirstPickView(String candidateId, String decidedBy) {}
 
@@ -86,7 +88,7 @@ class OrderController {
     return new OrderView(
         orders.statements(input.clientId()),
         order.entries().stream().map(OrderController::entry).toList(),
-        order.excluded().stream().map(x -> new ExcludedView(x.candidateId(), x.name(), x.kind(), x.reason())).toList(),
+        order.excluded().stream().map(x -> new ExcludedView(x.candidateId(), x.name(), x.kind(), x.reason(), x.instead().map(i -> new SubstituteView(i.candidateId(), i.name(), Rounded.of(i.alikeness()), i.lost())).orElse(null))).toList(),
         order.firstPick().map(f -> new FirstPickView(f.candidateId(), f.decidedBy())).orElse(null));
   }
 

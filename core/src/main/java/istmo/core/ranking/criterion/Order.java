@@ -29,7 +29,8 @@ public record Order(List<Entry> entries, List<Excluded> excluded, Optional<First
     NOT_COMPUTED
   }
 
-  public record Excluded(String candidateId, String name, Kind kind, String reason) {}
+  /** @param instead what to do here instead, where only the equipment is missing */
+  public record Excluded(String candidateId, String name, Kind kind, String reason, Optional<Substitute> instead) {}
 
   public record FirstPick(String candidateId, String decidedBy) {}
 }

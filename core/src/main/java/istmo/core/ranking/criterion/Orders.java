@@ -61,6 +61,7 @@ public final class Orders {
         open.put(c.id(), (Evaluation.Computed) evaluations.get(c.id()));
       }
     }
+    excluded.replaceAll(x -> withSubstitute(x, evaluations.get(x.candidateId()), open, brief.school()));
     Map<String, Double> best = new LinkedHashMap<>();
     for (Region r : Regions.standard().all()) {
       best.put(r.id(), open.values().stream().mapToDouble(e -> e.stimulus().get(r.id())).max().orElse(0));
@@ -76,27 +77,34 @@ public final class Orders {
     return new Order(List.copyOf(entries), List.copyOf(excluded), firstPick(entries));
   }
 
+  private static Order.Excluded withSubstitute(Order.Excluded x, Evaluation evaluation, Map<String, Evaluation.Computed> open, School school) {
+    if (x.kind() == Order.Kind.GYM && evaluation instanceof Evaluation.Computed missing) {
+      return new Order.Excluded(x.candidateId(), x.name(), x.kind(), x.reason(), Substitute.of(missing, open.values(), school));
+    }
+    return x;
+  }
+
   private static Optional<Order.Excluded> exclusion(Brief brief, Candidate c, Evaluation evaluation) {
     Exercise x = Catalogue.standard().exerciseOf(c);
     for (PainFlag flag : PainFlag.values()) {
       if (brief.pain().contains(flag) && x.exclusions().containsKey(flag)) {
-        return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.PAIN, capital(flag.label()) + ": " + x.exclusions().get(flag)));
+        return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.PAIN, capital(flag.label()) + ": " + x.exclusions().get(flag), Optional.empty()));
       }
     }
     List<String> missing = x.needs().stream().filter(id -> !brief.equipment().contains(id)).map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT)).sorted().toList();
     if (!missing.isEmpty()) {
-      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.GYM, "Not here: " + String.join(", ", missing) + "."));
+      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.GYM, "Not here: " + String.join(", ", missing) + ".", Optional.empty()));
     }
     double back = evaluation instanceof Evaluation.Computed computed ? Explanation.backActivation(computed.analysis()) : 0;
     Optional<String> caution = brief.cautions().excludes(x.prone(), back);
     if (caution.isPresent()) {
-      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.CAUTION, caution.get()));
+      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.CAUTION, caution.get(), Optional.empty()));
     }
     if (evaluation instanceof Evaluation.OutOfReach o) {
-      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.BODY, o.reason()));
+      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.BODY, o.reason(), Optional.empty()));
     }
     if (evaluation instanceof Evaluation.NotComputedWellEnough n) {
-      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.NOT_COMPUTED, n.reason()));
+      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.NOT_COMPUTED, n.reason(), Optional.empty()));
     }
     return Optional.empty();
   }

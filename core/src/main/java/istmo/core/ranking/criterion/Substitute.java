@@ -1,0 +1,92 @@
+package istmo.core.ranking.criterion;
+
+import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
+import istmo.core.mechanics.AnalysisPoint;
+import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What to do here instead of an exercise whose equipment is missing.
+ *
+ * @param alikeness 1 for the same regions at the same lengths, falling towards 0
+ * @param lost what is lost or added with it, in words
+ */
+public record Substitute(String candidateId, String name, double alikeness, String lost) {
+  /** Below this the nearest is no substitute. */
+  static final double LEAST = 0.5;
+  /** How much a difference of one optimal fibre length counts beside the whole stimulus. */
+  private static final double LENGTH_WEIGHT = 1;
+
+  private static final double TELLABLE = 0.2;
+
+  /** The nearest of the available candidates by region fingerprint and by the length at which each region is loaded; empty when nothing here comes near. */
+  static Optional<Substitute> of(Evaluation.Computed missing, Collection<Evaluation.Computed> available, School school) {
+    return available.stream()
+        .map(a -> new Substitute(a.candidate().id(), a.candidate().name(), alike(missing, a, school), lost(missing, a)))
+        .filter(s -> s.alikeness() >= LEAST)
+        .max(Comparator.comparingDouble((Substitute s) -> s.alikeness()).thenComparing(Substitute::candidateId));
+  }
+
+  /** exp(-d), d the distance of the fingerprints over the length of the missing one's, plus the mean difference of loaded lengths. */
+  static double alike(Evaluation.Computed a, Evaluation.Computed b, School school) {
+    double squares = 0;
+    double size = 0;
+    double lengths = 0;
+    double weight = 0;
+    Map<String, Double> la = loadedLengths(a, school);
+    Map<String, Double> lb = loadedLengths(b, school);
+    for (Region r : Regions.standard().all()) {
+      double sa = a.stimulus().get(r.id());
+      double sb = b.stimulus().get(r.id());
+      squares += (sa - sb) * (sa - sb);
+      size += sa * sa;
+      double shared = Math.min(sa, sb);
+      lengths += shared * Math.abs(la.get(r.id()) - lb.get(r.id()));
+      weight += shared;
+    }
+    double distance = Math.sqrt(squares / Math.max(1e-9, size)) + (weight > 0 ? LENGTH_WEIGHT * lengths / weight : 0);
+    return Math.exp(-distance);
+  }
+
+  /** Mean fibre length of each region over the range, weighted by what counts there. */
+  private static Map<String, Double> loadedLengths(Evaluation.Computed e, School school) {
+    Map<String, Double> result = new HashMap<>();
+    for (Region r : Regions.standard().all()) {
+      int muscle = Muscles.standard().indexOf(r.muscleShares().keySet().iterator().next());
+      double sum = 0;
+      double weight = 1e-9;
+      for (AnalysisPoint p : e.analysis().points()) {
+        double t = Stimulus.tension(p, school, muscle);
+        sum += t * p.fibreLength()[muscle];
+        weight += t;
+      }
+      result.put(r.id(), sum / weight);
+    }
+    return result;
+  }
+
+  private static String lost(Evaluation.Computed missing, Evaluation.Computed here) {
+    List<String> parts = new ArrayList<>();
+    Regions.standard().all().stream()
+        .filter(r -> missing.stimulus().get(r.id()) > 0.3)
+        .sorted(Comparator.comparingDouble((Region r) -> here.stimulus().get(r.id()) / missing.stimulus().get(r.id())))
+        .limit(2)
+        .forEach(r -> {
+          double change = here.stimulus().get(r.id()) / missing.stimulus().get(r.id()) - 1;
+          if (change < -TELLABLE) {
+            parts.add(String.format(Locale.ROOT, "%.0f %% less for the %s", -100 * change, r.coachName()));
+          }
+        });
+    return parts.isEmpty() ? "nothing lost that the model can tell" : String.join(", ", parts);
+  }
+}
