@@ -30,7 +30,9 @@ public final class Analyser {
 
   private static final double LOAD_TOLERANCE_KG = 0.02;
   private static final double FIRST_GUESS_KG = 100;
-  /** Phases whose limit is more than this many times the smallest do not decide it at a nearby load. */
+  /** Phases whose limit is more than this many times the smallest do not decide it at a nearby load; a last look at all phases makes sure. */
+  private static final double FOLLOWED = 1.15;
+  /** Phases that could decide with a weaker back. */
   private static final double NEAR = 1.5;
   /** Backs of a quarter more and a fifth less strength than stated, and how much each counts (own estimate of what is not known). */
   private static final double[] BACK_FACTORS = {0.8, 1, 1.25};
@@ -113,7 +115,7 @@ public final class Analyser {
       if (Math.abs(f) < LOAD_TOLERANCE_KG) {
         return g;
       }
-      ceiling = NEAR * Math.max(g, 1);
+      ceiling = FOLLOWED * Math.max(g, 1);
       if (f > 0) {
         low = x;
         atLow = f;
@@ -181,7 +183,13 @@ public final class Analyser {
         continue;
       }
       equilibrium.set(posture(family, setup, k / (phases - 1.0), limit));
+      boolean backCarries = equilibrium.carries(Coordinate.LUMBAR_FLEXION);
       for (int b = 0; b < BACK_FACTORS.length; b++) {
+        if (b > 0 && !backCarries) { // the back's strength does not matter here
+          limits[b][k] = limits[0][k];
+          sensitivity[b][k] = sensitivity[0][k];
+          continue;
+        }
         equilibrium.scaleBack(BACK_FACTORS[b]);
         limits[b][k] = strength.solve() ? strength.limitKg() : StrengthLimit.HIGHEST_KG;
         for (int j = 0; j < columns; j++) {

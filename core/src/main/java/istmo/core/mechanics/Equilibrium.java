@@ -116,6 +116,11 @@ public final class Equilibrium {
     return ROTATION_RESERVE_NM;
   }
 
+  /** Whether muscles have to hold this coordinate at the posture that is set. */
+  boolean carries(Coordinate c) {
+    return rowOf[c.ordinal()] >= 0;
+  }
+
   /** Makes the back stronger or weaker by a factor until the next {@link #set}. */
   void scaleBack(double factor) {
     int r = rowOf[Coordinate.LUMBAR_FLEXION.ordinal()];
