@@ -110,6 +110,22 @@ export interface paths {
         get: operations["one_1"];
         put: operations["change_1"];
         post?: never;
+        delete: operations["erase"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["export"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -458,6 +474,29 @@ export interface components {
             /** Format: date */
             clearedOn?: string;
         };
+        ClientFileView: {
+            /** @enum {string} */
+            ankle: "STIFF" | "USUAL" | "FREE";
+            cautions: components["schemas"]["FileCautionView"][];
+            /** Format: date-time */
+            exportedAt: string;
+            format: string;
+            /** Format: double */
+            massKg: number;
+            measurements: components["schemas"]["FileReadingView"][];
+            name: string;
+            pain: ("KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER")[];
+            restrictions: components["schemas"]["FileRestrictionView"][];
+            sessions: components["schemas"]["FileSessionView"][];
+            /** @enum {string} */
+            sex: "FEMALE" | "MALE";
+            /** Format: double */
+            statureM: number;
+            /** @enum {string} */
+            thigh: "SHORT" | "USUAL" | "LONG";
+            /** Format: int32 */
+            version: number;
+        };
         ClientInput: {
             /** @enum {string} */
             ankle?: "STIFF" | "USUAL" | "FREE";
@@ -566,6 +605,66 @@ export interface components {
             parameters: components["schemas"]["ParameterView"][];
             repetitions: string;
             stopSigns: string[];
+        };
+        FileCautionView: {
+            /** @enum {string} */
+            caution: "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
+            clearedBy?: string;
+            /** Format: date */
+            clearedOn?: string;
+        };
+        FileItemView: {
+            candidateId: string;
+            sets: components["schemas"]["FileSetView"][];
+            setup: {
+                [key: string]: number;
+            };
+        };
+        FileReadingView: {
+            /** @enum {string} */
+            kind: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "THIGH_GIRTH" | "CALF_GIRTH";
+            /** Format: date */
+            on: string;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "NONE";
+            /** Format: double */
+            value: number;
+        };
+        FileRestrictionView: {
+            by: string;
+            /** Format: double */
+            hipMaxDeg?: number;
+            /** Format: double */
+            kneeMaxDeg?: number;
+            noLoadedBack: boolean;
+            /** Format: date */
+            on: string;
+            text: string;
+        };
+        FileSessionView: {
+            aim: {
+                [key: string]: number;
+            };
+            /** Format: date-time */
+            createdAt: string;
+            /** Format: date-time */
+            finishedAt?: string;
+            gym: string;
+            items: components["schemas"]["FileItemView"][];
+            keepOut: string[];
+            school: string;
+        };
+        FileSetView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: double */
+            loadKg: number;
+            /** Format: date-time */
+            performedAt: string;
+            /** Format: int32 */
+            repetitions: number;
+            /** Format: double */
+            reserve: number;
         };
         FirstPickView: {
             candidateId: string;
@@ -1141,6 +1240,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClientView"];
+                };
+            };
+        };
+    };
+    erase: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientFileView"];
                 };
             };
         };

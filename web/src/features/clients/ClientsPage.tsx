@@ -9,6 +9,7 @@ import { Button } from '../../ui/Button'
 import { Choice, Field, Tick } from '../../ui/Field'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { CautionsField } from './CautionsField'
+import { OwnData } from './OwnData'
 
 const THIGH = [
   { value: 'SHORT', label: 'short' },
@@ -161,6 +162,7 @@ function Intake({ client, flags, known, onDone }: { client?: Client; flags: Cata
         </Button>
         <Button onClick={onDone}>Cancel</Button>
       </div>
+      {client && <OwnData client={client} onErased={onDone} />}
     </form>
   )
 }

@@ -73,6 +73,8 @@ class CoachIsolationTest {
     return Stream.of(
         get("/api/clients/" + CLIENT),
         put("/api/clients/" + CLIENT, intake),
+        get("/api/clients/" + CLIENT + "/file"),
+        delete("/api/clients/" + CLIENT + "?name=Secret%20Client"),
         get("/api/clients/" + CLIENT + "/measurements"),
         post("/api/clients/" + CLIENT + "/measurements", Map.of("kind", "MASS", "value", 70, "on", "2026-11-01")),
         delete("/api/clients/" + CLIENT + "/measurements/" + READING),

@@ -61,4 +61,21 @@ class BodyIT {
       assertThat(coach.order()).contains("deadlift/conventional");
     }
   }
+
+  @Test
+  void aClientIsErasedOnlyByName() {
+    try (Coach coach = Coach.atTheDesk()) {
+      Page page = coach.page;
+      coach.opens("/clients").presses("New client").fills("Name", "Gone Tomorrow").fills("Stature (cm)", "170").fills("Mass (kg)", "70").picksChoice("Body tables that fit better", "female").presses("Save");
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change Gone Tomorrow")).click();
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Erase for good")).click();
+      Locator dialog = page.getByRole(AriaRole.ALERTDIALOG);
+      Locator erase = dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Erase for good"));
+      assertThat(erase).isDisabled();
+      coach.findsNoSeriousFault("erase dialog");
+      dialog.getByRole(AriaRole.TEXTBOX).fill("Gone Tomorrow");
+      erase.click();
+      assertThat(page.getByRole(AriaRole.ROWHEADER, new Page.GetByRoleOptions().setName("Gone Tomorrow"))).hasCount(0);
+    }
+  }
 }

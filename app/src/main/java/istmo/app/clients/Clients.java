@@ -97,6 +97,15 @@ public class Clients {
     return view(e);
   }
 
+  /** Erases a client with every reading; sessions must be gone. */
+  @Transactional
+  public void erase(UUID clientId) {
+    ClientEntity e = entity(clientId);
+    measurements.deleteAllInBatch(readingsOf(e));
+    repository.delete(e);
+    repository.flush();
+  }
+
   private List<MeasurementEntity> readingsOf(ClientEntity e) {
     return measurements.findByCoachIdAndClientIdOrderByTakenOnAscCreatedAtAsc(coach.id(), e.getId());
   }

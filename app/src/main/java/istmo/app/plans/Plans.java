@@ -13,7 +13,6 @@ import istmo.app.plans.persistence.PerformedSetEntity;
 import istmo.app.plans.persistence.PerformedSetRepository;
 import istmo.app.plans.persistence.SessionEntity;
 import istmo.app.plans.persistence.SessionRepository;
-import istmo.app.plans.persistence.StoredBrief;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
@@ -69,6 +68,27 @@ public class Plans {
     return found.stream().map(s -> new Line(s.getId(), s.getClientId(), s.getGymId(), s.getCreatedAt(), Optional.ofNullable(s.getFinishedAt()), bySession.getOrDefault(s.getId(), List.of()).stream().map(ItemEntity::getCandidateId).toList())).toList();
   }
 
+  /** Every session of a client with its sets, oldest first, without looking back to last times; four queries however many there are. */
+  @Transactional(readOnly = true)
+  public List<Session> history(UUID clientId) {
+    List<SessionEntity> found = sessions.findByCoachIdAndClientIdOrderByCreatedAtAsc(coach.id(), clientId);
+    if (found.isEmpty()) {
+      return List.of();
+    }
+    Client client = clients.get(clientId);
+    Map<UUID, Gym> places = gyms.all().stream().collect(Collectors.toMap(Gym::id, g -> g));
+    List<ItemEntity> own = items.findByCoachIdAndSessionIdInOrderByPosition(coach.id(), found.stream().map(SessionEntity::getId).toList());
+    Map<UUID, List<Session.LoggedSet>> done = setsOf(own.stream().map(ItemEntity::getId).toList());
+    Map<UUID, List<Session.Item>> bySession = own.stream().collect(Collectors.groupingBy(ItemEntity::getSessionId, Collectors.mapping(i -> new Session.Item(i.getId(), i.getPosition(), i.getCandidateId(), i.getSetup(), done.getOrDefault(i.getId(), List.of()), Optional.empty()), Collectors.toList())));
+    return found.stream().map(s -> new Session(s.getId(), client, places.get(s.getGymId()), s.getBrief(), s.getCreatedAt(), Optional.ofNullable(s.getFinishedAt()), bySession.getOrDefault(s.getId(), List.of()))).toList();
+  }
+
+  /** Erases every session of a client with its exercises and sets (they go with it in the database). */
+  @Transactional
+  public void erase(UUID clientId) {
+    sessions.deleteAllInBatch(sessions.findByCoachIdAndClientIdOrderByCreatedAtAsc(coach.id(), clientId));
+  }
+
   @Transactional(readOnly = true)
   public Session get(UUID id) {
     return view(entity(id));
@@ -84,7 +104,7 @@ public class Plans {
   public Session start(UUID clientId, UUID gymId, Aim aim, School school, Instant at) {
     Client client = clients.get(clientId);
     Gym gym = gyms.get(gymId);
-    StoredBrief brief = new StoredBrief(aim.weights(), List.copyOf(aim.keepOut()), school.id());
+    SessionBrief brief = new SessionBrief(aim.weights(), List.copyOf(aim.keepOut()), school.id());
     return view(sessions.save(new SessionEntity(UUID.randomUUID(), coach.id(), client.id(), gym.id(), brief, at)));
   }
 

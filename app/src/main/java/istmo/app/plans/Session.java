@@ -2,7 +2,6 @@ package istmo.app.plans;
 
 import istmo.app.clients.Client;
 import istmo.app.gyms.Gym;
-import istmo.app.plans.persistence.StoredBrief;
 import istmo.core.training.PerformedSet;
 import java.time.Instant;
 import java.util.List;
@@ -11,7 +10,7 @@ import java.util.Optional;
 import java.util.UUID;
 
 /** A session with everything that its sheet shows. */
-public record Session(UUID id, Client client, Gym gym, StoredBrief brief, Instant createdAt, Optional<Instant> finishedAt, List<Item> items) {
+public record Session(UUID id, Client client, Gym gym, SessionBrief brief, Instant createdAt, Optional<Instant> finishedAt, List<Item> items) {
   /** One exercise: set-up in the parameters' units, sets in the order in which they were done. */
   public record Item(UUID id, int position, String candidateId, Map<String, Double> setup, List<LoggedSet> sets, Optional<LastTime> lastTime) {}
 

@@ -1,5 +1,6 @@
 package istmo.app.plans.persistence;
 
+import istmo.app.plans.SessionBrief;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -18,14 +19,14 @@ public class SessionEntity {
   private UUID gymId;
 
   @JdbcTypeCode(SqlTypes.JSON)
-  private StoredBrief brief;
+  private SessionBrief brief;
 
   private Instant createdAt;
   private Instant finishedAt;
 
   protected SessionEntity() {}
 
-  public SessionEntity(UUID id, UUID coachId, UUID clientId, UUID gymId, StoredBrief brief, Instant createdAt) {
+  public SessionEntity(UUID id, UUID coachId, UUID clientId, UUID gymId, SessionBrief brief, Instant createdAt) {
     this.id = id;
     this.coachId = coachId;
     this.clientId = clientId;
@@ -54,7 +55,7 @@ public class SessionEntity {
     return gymId;
   }
 
-  public StoredBrief getBrief() {
+  public SessionBrief getBrief() {
     return brief;
   }
 

@@ -11,5 +11,7 @@ public interface SessionRepository extends JpaRepository<SessionEntity, UUID> {
 
   List<SessionEntity> findTop100ByCoachIdOrderByCreatedAtDesc(UUID coachId);
 
+  List<SessionEntity> findByCoachIdAndClientIdOrderByCreatedAtAsc(UUID coachId, UUID clientId);
+
   Optional<SessionEntity> findByIdAndCoachId(UUID id, UUID coachId);
 }

@@ -1,0 +1,38 @@
+package istmo.app.exchange;
+
+import istmo.app.clients.Client;
+import istmo.app.clients.Clients;
+import istmo.app.plans.Plans;
+import istmo.app.plans.Session;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Everything that is kept of one client: taken out as one document, or erased for good. */
+@Service
+public class ClientFile {
+  private final Clients clients;
+  private final Plans plans;
+
+  ClientFile(Clients clients, Plans plans) {
+    this.clients = clients;
+    this.plans = plans;
+  }
+
+  /** @param sessions oldest first */
+  public record Contents(Client client, List<Clients.Reading> readings, List<Session> sessions) {}
+
+  @Transactional(readOnly = true)
+  public Contents contents(UUID clientId) {
+    return new Contents(clients.get(clientId), clients.readings(clientId), plans.history(clientId));
+  }
+
+  /** Client, readings, sessions and sets. Nothing of it is left, and there is no way back. */
+  @Transactional
+  public void erase(UUID clientId) {
+    clients.get(clientId);
+    plans.erase(clientId);
+    clients.erase(clientId);
+  }
+}

@@ -1,0 +1,121 @@
+package istmo.app.exchange.web;
+
+import istmo.app.clients.Client;
+import istmo.app.exchange.ClientFile;
+import istmo.app.plans.Session;
+import istmo.app.platform.MayBeMissing;
+import istmo.core.body.Caution;
+import istmo.core.body.Cautions;
+import istmo.core.body.Intake;
+import istmo.core.body.Measurement.Side;
+import istmo.core.body.MeasurementKind;
+import istmo.core.body.PainFlag;
+import istmo.core.body.Sex;
+import istmo.core.quantity.InvalidInput;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** One client's file, docs/formats.md. */
+@RestController
+class ClientFileController {
+  static final String FORMAT = "istmo-client";
+  static final int VERSION = 1;
+
+  private final ClientFile file;
+  private final Clock clock;
+
+  ClientFileController(ClientFile file, Clock clock) {
+    this.file = file;
+    this.clock = clock;
+  }
+
+  record FileCautionView(Caution caution, @MayBeMissing String clearedBy, @MayBeMissing LocalDate clearedOn) {}
+
+  record FileRestrictionView(String by, LocalDate on, String text, @MayBeMissing Double kneeMaxDeg, @MayBeMissing Double hipMaxDeg, boolean noLoadedBack) {}
+
+  record FileReadingView(MeasurementKind kind, Side side, double value, LocalDate on) {}
+
+  record FileSetView(UUID id, double loadKg, int repetitions, double reserve, Instant performedAt) {}
+
+  record FileItemView(String candidateId, Map<String, Double> setup, List<FileSetView> sets) {}
+
+  record FileSessionView(String gym, Map<String, Integer> aim, List<String> keepOut, String school, Instant createdAt, @MayBeMissing Instant finishedAt, List<FileItemView> items) {}
+
+  record ClientFileView(
+      String format,
+      int version,
+      Instant exportedAt,
+      String name,
+      double statureM,
+      double massKg,
+      Sex sex,
+      Intake.Thigh thigh,
+      Intake.Ankle ankle,
+      Set<PainFlag> pain,
+      List<FileCautionView> cautions,
+      List<FileRestrictionView> restrictions,
+      List<FileReadingView> measurements,
+      List<FileSessionView> sessions) {}
+
+  @GetMapping("/api/clients/{id}/file")
+  ResponseEntity<ClientFileView> export(@PathVariable UUID id) {
+    ClientFile.Contents c = file.contents(id);
+    Client client = c.client();
+    Intake i = client.intake();
+    ClientFileView view =
+        new ClientFileView(
+            FORMAT,
+            VERSION,
+            clock.instant(),
+            client.name(),
+            i.statureM(),
+            i.massKg(),
+            i.sex(),
+            i.thigh(),
+            i.ankle(),
+            new TreeSet<>(client.pain()),
+            client.cautions().entries().stream().map(e -> new FileCautionView(e.caution(), e.clearance().map(Cautions.Clearance::by).orElse(null), e.clearance().map(Cautions.Clearance::on).orElse(null))).toList(),
+            client.cautions().restrictions().stream().map(r -> new FileRestrictionView(r.by(), r.on(), r.text(), r.kneeMaxDeg().orElse(null), r.hipMaxDeg().orElse(null), r.noLoadedBack())).toList(),
+            c.readings().stream().map(r -> new FileReadingView(r.measurement().kind(), r.measurement().side(), r.measurement().value(), r.measurement().on())).toList(),
+            c.sessions().stream().map(ClientFileController::session).toList());
+    ContentDisposition download = ContentDisposition.attachment().filename(client.name() + ".json", java.nio.charset.StandardCharsets.UTF_8).build();
+    return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, download.toString()).body(view);
+  }
+
+  private static FileSessionView session(Session s) {
+    return new FileSessionView(
+        s.gym().name(),
+        s.brief().aim(),
+        s.brief().keepOut(),
+        s.brief().school(),
+        s.createdAt(),
+        s.finishedAt().orElse(null),
+        s.items().stream().map(i -> new FileItemView(i.candidateId(), i.setup(), i.sets().stream().map(x -> new FileSetView(x.id(), x.set().loadKg(), x.set().repetitions(), x.set().reserve(), x.performedAt())).toList())).toList());
+  }
+
+  /** Erases for good; {@code name} must be the client's, so that nobody is erased by a slip. */
+  @DeleteMapping("/api/clients/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void erase(@PathVariable UUID id, @RequestParam String name) {
+    if (!file.contents(id).client().name().equals(name)) {
+      throw new InvalidInput("name", "is not this client's name; nothing was erased");
+    }
+    file.erase(id);
+  }
+}

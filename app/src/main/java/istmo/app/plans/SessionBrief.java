@@ -1,0 +1,7 @@
+package istmo.app.plans;
+
+import java.util.List;
+import java.util.Map;
+
+/** The brief that a session was made for. */
+public record SessionBrief(Map<String, Integer> aim, List<String> keepOut, String school) {}
