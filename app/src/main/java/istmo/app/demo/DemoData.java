@@ -11,6 +11,9 @@ import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Intake.Ankle;
 import istmo.core.body.Intake.Thigh;
+import istmo.core.body.Measurement;
+import istmo.core.body.Measurement.Side;
+import istmo.core.body.MeasurementKind;
 import istmo.core.body.PainFlag;
 import istmo.core.body.Sex;
 import istmo.core.equipment.Equipment;
@@ -20,6 +23,7 @@ import istmo.core.training.PerformedSet;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -64,6 +68,16 @@ class DemoData {
     clients.add("Wren Calloway", new Intake(1.58, 54, Sex.FEMALE, Thigh.USUAL, Ankle.STIFF), Set.of(), Cautions.none());
     clients.add("Bo Harkness", new Intake(1.83, 105, Sex.MALE, Thigh.SHORT, Ankle.USUAL), Set.of(), new Cautions(List.of(new Cautions.Entry(Caution.HIGH_BLOOD_PRESSURE, Optional.empty())), List.of()));
 
+    LocalDate today = LocalDate.now(clock);
+    for (int week = 8; week >= 0; week -= 4) {
+      measure(oda, MeasurementKind.MASS, Side.NONE, 63.6 - 0.1 * week, today.minusWeeks(week));
+      measure(oda, MeasurementKind.THIGH_GIRTH, Side.LEFT, 0.556 - 0.0015 * week, today.minusWeeks(week));
+      measure(oda, MeasurementKind.THIGH_GIRTH, Side.RIGHT, 0.561 - 0.001 * week, today.minusWeeks(week));
+    }
+    measure(oda, MeasurementKind.THIGH, Side.LEFT, 0.392, today.minusWeeks(8));
+    measure(oda, MeasurementKind.THIGH, Side.LEFT, 0.396, today.minusWeeks(8));
+    measure(oda, MeasurementKind.THIGH, Side.RIGHT, 0.395, today.minusWeeks(8));
+
     Aim quads = new Aim(Map.of("VL", 3, "RF", 2), Set.of());
     Instant now = clock.instant();
     for (int week = 3; week >= 1; week--) {
@@ -77,6 +91,10 @@ class DemoData {
     Session s = plans.start(tarn.id(), boatshed.id(), new Aim(Map.of("GMAXM", 3, "BFL", 2), Set.of()), School.STRETCH, day);
     done(s, "romanian-deadlift/usual", day, 80, new int[] {10, 10, 9});
     plans.finish(s.id(), day.plus(Duration.ofMinutes(30)));
+  }
+
+  private void measure(Client client, MeasurementKind kind, Side side, double value, LocalDate on) {
+    clients.measure(client.id(), new Measurement(kind, side, value, on));
   }
 
   private void done(Session session, String candidate, Instant at, double loadKg, int[] repetitions) {

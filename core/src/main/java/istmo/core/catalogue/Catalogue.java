@@ -12,7 +12,6 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -69,18 +68,6 @@ public final class Catalogue {
 
   public Exercise exerciseOf(Candidate candidate) {
     return exercise(candidate.exerciseId());
-  }
-
-  /** Exercises found by name, nickname or id, letter case aside. */
-  public List<Exercise> find(String words) {
-    String w = words.toLowerCase(Locale.ROOT).trim();
-    return exercises.values().stream()
-        .filter(
-            e ->
-                e.name().toLowerCase(Locale.ROOT).contains(w)
-                    || e.alsoCalled().stream().anyMatch(a -> a.toLowerCase(Locale.ROOT).contains(w))
-                    || e.candidates().stream().anyMatch(c -> c.name().toLowerCase(Locale.ROOT).contains(w)))
-        .toList();
   }
 
   private static Exercise read(String file) {

@@ -13,10 +13,8 @@ import istmo.core.movement.Setup;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 
 /**
  * From a body, a family with its set-up and a load rule to posture over the range, moments, strength limit with its limiters, and load sharing. Holds the workspaces for one body; one thread.
@@ -68,7 +66,7 @@ public final class Analyser {
       List<Limiter> limiters = limiters(family, setup, limits, limit);
       double working = rule.loadKg(limit);
       List<AnalysisPoint> points = new ArrayList<>(pointCount);
-      Set<String> notes = new LinkedHashSet<>();
+      List<String> notes = new ArrayList<>();
       double tuck = 0;
       sharing.reset();
       for (int k = 0; k < pointCount; k++) {
@@ -76,7 +74,6 @@ public final class Analyser {
         equilibrium.set(posture);
         sharing.solve(working);
         points.add(point(posture, limits[k], working));
-        notes.addAll(posture.notes());
         tuck = Math.max(tuck, posture.angle(Coordinate.LUMBAR_FLEXION));
       }
       if (tuck > Math.toRadians(1)) {
@@ -85,7 +82,7 @@ public final class Analyser {
       if (working > limit * 1.001) {
         notes.add(String.format(Locale.ROOT, "%.0f kg is above the fresh limit of %.0f kg.", working, limit));
       }
-      return new Analysis(limit, working, weakest(limits) / (pointCount - 1.0), limiters, points, List.copyOf(notes));
+      return new Analysis(limit, working, weakest(limits) / (pointCount - 1.0), limiters, points, notes);
     } catch (NoPosture e) {
       return new CannotAnalyse(e.phase, e.impossible.reason(), e.impossible.missing());
     }

@@ -37,7 +37,6 @@ public final class LoadSharing {
   private final double[] b = new double[Coordinate.ALL];
   private final double[][] hessian = new double[Coordinate.ALL][Coordinate.ALL];
   private final double[][] factor = new double[Coordinate.ALL][Coordinate.ALL];
-  private int rounds;
 
   public LoadSharing(Equilibrium eq) {
     this.eq = eq;
@@ -68,7 +67,7 @@ public final class LoadSharing {
       value = evaluate(lam);
     }
     double damping = 0;
-    for (rounds = 0; rounds < MOST_ROUNDS; rounds++) {
+    for (int rounds = 0; rounds < MOST_ROUNDS; rounds++) {
       double norm = 0;
       double scale = 1;
       for (int r = 0; r < m; r++) {
@@ -114,11 +113,6 @@ public final class LoadSharing {
       value = next;
     }
     throw new IllegalStateException("load sharing did not settle in " + MOST_ROUNDS + " rounds");
-  }
-
-  /** Newton steps of the last solve. */
-  public int rounds() {
-    return rounds;
   }
 
   /** Activation of muscle or torque source {@code column}, or the amount of a free contact. */

@@ -27,7 +27,7 @@ public final class StrengthLimit {
   private final boolean[] flipped;
   private final boolean[] basic;
   private final double[] sign;
-  private double[] value;
+  private final double[] value;
   private int m;
   private int n;
   private int w;
@@ -72,11 +72,6 @@ public final class StrengthLimit {
   /** dW / d(relative strength) of muscle or torque source {@code column}, kg; zero for one that does not limit. */
   public double sensitivity(int column) {
     return sensitivity[column];
-  }
-
-  /** Activation or amount of a column at the limit. */
-  public double value(int column) {
-    return value[column];
   }
 
   private void setUp() {

@@ -15,7 +15,6 @@ import java.util.Set;
  * @param axes unit axes about which each coordinate turns, order of {@link Coordinate}
  * @param trunkLeanRad lean of the trunk from the vertical, forward positive
  * @param carried coordinates that muscles must hold; the others are braced by a seat or pad
- * @param notes what the coach should know: pelvis tucks, heels at their limit
  */
 public record Posture(
     double phase,
@@ -26,8 +25,7 @@ public record Posture(
     List<Load> loads,
     List<FreeContact> freeContacts,
     Set<Coordinate> carried,
-    List<Prop> props,
-    List<String> notes)
+    List<Prop> props)
     implements PostureResult {
 
   /** Landmarks, m. {@code ball}: ball of the foot; {@code pressure}: where the foot is pushed. */
@@ -38,7 +36,6 @@ public record Posture(
     freeContacts = List.copyOf(freeContacts);
     carried = EnumSet.copyOf(carried);
     props = List.copyOf(props);
-    notes = List.copyOf(notes);
   }
 
   public double angle(Coordinate c) {

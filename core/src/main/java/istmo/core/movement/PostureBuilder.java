@@ -19,7 +19,6 @@ public final class PostureBuilder {
   private final List<Load> loads = new ArrayList<>();
   private final List<FreeContact> free = new ArrayList<>();
   private final List<Prop> props = new ArrayList<>();
-  private final List<String> notes = new ArrayList<>();
   private Vec3 toeDirection = Vec3.FORWARD;
   private Vec3 soleNormal = Vec3.UP;
   private Vec3 toesDirection = Vec3.FORWARD;
@@ -86,11 +85,6 @@ public final class PostureBuilder {
     return this;
   }
 
-  public PostureBuilder note(String note) {
-    notes.add(note);
-    return this;
-  }
-
   /** Adds the weights of thigh, shank and foot. */
   public PostureBuilder legWeights() {
     loads.add(Load.weight(Load.Segment.THIGH, hip.plus(body.thighComFraction(), knee.minus(hip)), body.thighMassKg()));
@@ -137,7 +131,7 @@ public final class PostureBuilder {
   }
 
   /**
-   * The posture, or the reason why this body cannot take it: knee closed beyond its limit, ankle bent beyond its limit. A pelvis that tucks is a note, not an impossibility: the hip stays at its limit and the lower back flexes by the rest.
+   * The posture, or the reason why this body cannot take it: knee closed beyond its limit, ankle bent beyond its limit. A pelvis that tucks is reported, not an impossibility: the hip stays at its limit and the lower back flexes by the rest.
    */
   public PostureResult build(Set<Coordinate> carried) {
     Vec3 thighUp = hip.minus(knee).unit();
@@ -188,7 +182,7 @@ public final class PostureBuilder {
             l5,
             new Vec3(hip.x(), hip.y(), 0).plus(body.trunkM(), trunkAxis()),
             pressure);
-    return new Posture(phase, new double[] {hipAngles[0], hipAngles[1], hipAngles[2], kneeFlexion, dorsiflexion, tuck}, points, axes, leanRad, loads, free, EnumSet.copyOf(carried), props, notes);
+    return new Posture(phase, new double[] {hipAngles[0], hipAngles[1], hipAngles[2], kneeFlexion, dorsiflexion, tuck}, points, axes, leanRad, loads, free, EnumSet.copyOf(carried), props);
   }
 
   /**

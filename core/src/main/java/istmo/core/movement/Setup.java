@@ -2,6 +2,7 @@ package istmo.core.movement;
 
 import istmo.core.quantity.InvalidInput;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -59,7 +60,7 @@ public final class Setup {
   }
 
   public Map<String, Double> values() {
-    return Map.copyOf(values);
+    return Collections.unmodifiableMap(values);
   }
 
   /** This set-up with one value changed; the range is the caller's to keep. */
