@@ -49,7 +49,7 @@ export function ClientsPage() {
                 <th scope="col" className="py-1 font-normal">Name</th>
                 <th scope="col" className="text-right font-normal">Stature</th>
                 <th scope="col" className="text-right font-normal">Mass</th>
-                <th scope="col" className="pl-4 font-normal">Thigh</th>
+                <th scope="col" className="px-4 font-normal">Thigh</th>
                 <th scope="col" className="font-normal">Ankle</th>
                 <th scope="col" className="font-normal">Sore</th>
                 <th scope="col" className="font-normal">Cautions</th>
@@ -64,9 +64,9 @@ export function ClientsPage() {
                   </th>
                   <td className="text-right">{Math.round(100 * c.statureM)} cm</td>
                   <td className="text-right">{c.massKg} kg</td>
-                  <td className="pl-4">{c.thigh.toLowerCase()}</td>
-                  <td>{c.ankle.toLowerCase()}</td>
-                  <td className={c.pain.length > 0 ? 'text-warn' : 'text-ink-2'}>{c.pain.length === 0 ? '–' : c.pain.map((p) => flags.find((f) => f.id === p)?.label.replace('sore ', '')).join(', ')}</td>
+                  <td className="px-4">{c.thigh.toLowerCase()}</td>
+                  <td className="pr-4">{c.ankle.toLowerCase()}</td>
+                  <td className={`pr-4 ${c.pain.length > 0 ? 'text-warn' : 'text-ink-2'}`}>{c.pain.length === 0 ? '–' : c.pain.map((p) => flags.find((f) => f.id === p)?.label.replace('sore ', '')).join(', ')}</td>
                   <td className="text-sm">{cautionWords(c, catalogue.data.cautions)}</td>
                   <td className="text-right whitespace-nowrap">
                     <Button look="bare" aria-label={`Change ${c.name}`} onClick={() => setChosen(c.id)}>

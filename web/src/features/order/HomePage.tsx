@@ -17,7 +17,9 @@ export function HomePage() {
   const gyms = useGyms()
   const [brief, change] = useBrief()
   const [picked, setPicked] = useState<string | null>(null)
-  const input = orderInput(brief)
+  // a link may name a client or gym that is not here any more
+  const known = (clients.data ?? []).some((c) => c.id === brief.client) && (gyms.data ?? []).some((g) => g.id === brief.gym)
+  const input = known ? orderInput(brief) : null
   const order = useOrder(input)
 
   useBeginning(brief, change, clients.data, gyms.data)
@@ -62,7 +64,7 @@ export function HomePage() {
         </section>
         <section aria-label="Order" aria-busy={order.isFetching} className="flex min-h-0 flex-col border-rule lg:border-x lg:px-3">
           {input === null ? (
-            <Quiet>Paint on the chart what should grow, or choose a group in the sentence above. The order follows at once.</Quiet>
+            <Quiet>{known ? 'Paint on the chart what should grow, or choose a group in the sentence above. The order follows at once.' : 'Choose a client and a gym in the sentence above.'}</Quiet>
           ) : order.isError ? (
             <Trouble error={order.error} retry={() => void order.refetch()} />
           ) : order.data ? (
