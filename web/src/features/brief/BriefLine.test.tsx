@@ -1,0 +1,28 @@
+import { render, screen } from '@testing-library/react'
+import { expect, test } from 'vitest'
+import type { Catalogue, Client, Gym, Region } from '../../api/client'
+import { BriefLine, BriefWords } from './BriefLine'
+
+const region = (id: string, group: string, coachName: string) => ({ id, group, coachName }) as Region
+const catalogue = {
+  regions: [region('VL', 'quads', 'outer quad (sweep)'), region('RF', 'quads', 'upper quad'), region('SOL', 'calves', 'lower calf')],
+  schools: [{ id: 'stretch', label: 'by stretch under load', reason: '' }],
+} as unknown as Catalogue
+const brief = { client: 'c', gym: 'g', aim: { VL: 3, RF: 2 }, keepOut: ['ERECTORS'], school: 'stretch' }
+
+test('is one sentence that reads aloud, with its words as controls', () => {
+  render(<BriefLine brief={brief} change={() => {}} catalogue={catalogue} clients={[{ id: 'c', name: 'Oda Fenwick' } as Client]} gyms={[{ id: 'g', name: 'Quayside Hall' } as Gym]} />)
+  expect(screen.getByTestId('brief')).toHaveTextContent('For Oda Fenwick at Quayside Hall: bring up all quads; keep out lower back; judged by stretch under load.')
+  expect(screen.getAllByRole('button').map((b) => b.getAttribute('aria-label'))).toEqual(['Client: Oda Fenwick', 'Gym: Quayside Hall', 'Bring up: all quads', 'Keep out: lower back', 'School: by stretch under load'])
+})
+
+test('an unknown client or gym is asked for, not shown as an id', () => {
+  render(<BriefLine brief={{ ...brief, aim: {}, keepOut: [] }} change={() => {}} catalogue={catalogue} clients={[]} gyms={[]} />)
+  expect(screen.getByTestId('brief')).toHaveTextContent('For a client at a gym: bring up nothing yet; keep out nothing;')
+})
+
+test('prints as the same sentence without controls', () => {
+  render(<BriefWords catalogue={catalogue} clientName="Oda Fenwick" gymName="Quayside Hall" brief={brief} />)
+  expect(screen.getByText(/^For/).textContent).toBe('For Oda Fenwick at Quayside Hall: bring up all quads; keep out lower back; judged by stretch under load.')
+  expect(screen.queryByRole('button')).toBeNull()
+})
