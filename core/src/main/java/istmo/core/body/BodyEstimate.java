@@ -46,7 +46,7 @@ public record BodyEstimate(Body body, Set<MeasurementKind> measured) {
   public static double dorsiflexion(double toeToWallM, double shankM, double footM) {
     double ahead = toeToWallM + (1 - Segments.ANKLE_FROM_HEEL) * footM - KNEECAP_M;
     double angle = Math.asin(Math.max(-1, Math.min(1, ahead / shankM)));
-    return Math.toRadians(Math.max(Body.DORSIFLEXION_DEG.min(), Math.min(Body.DORSIFLEXION_DEG.max(), Math.toDegrees(angle))));
+    return Math.toRadians(Body.DORSIFLEXION_DEG.nearest(Math.toDegrees(angle)));
   }
 
   private static double take(OptionalDouble reading, MeasurementKind kind, Set<MeasurementKind> measured, double estimate) {

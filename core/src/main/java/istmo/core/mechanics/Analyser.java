@@ -52,25 +52,21 @@ public final class Analyser {
   }
 
   public AnalysisResult analyse(Family family, Setup setup, LoadRule rule) {
-    return analyse(family, setup, rule, POINTS);
-  }
-
-  public AnalysisResult analyse(Family family, Setup setup, LoadRule rule, int pointCount) {
-    double[] limits = new double[pointCount];
+    double[] limits = new double[POINTS];
     try {
       double limit = limit(family, setup, limits);
       if (!(limit > 0)) {
         int weakest = weakest(limits);
-        return new CannotAnalyse(weakest / (pointCount - 1.0), "Body weight alone is more than this posture can hold.", String.format(Locale.ROOT, "about %.0f kg of help", -limit));
+        return new CannotAnalyse(weakest / (POINTS - 1.0), "Body weight alone is more than this posture can hold.", String.format(Locale.ROOT, "about %.0f kg of help", -limit));
       }
       List<Limiter> limiters = limiters(family, setup, limits, limit);
       double working = rule.loadKg(limit);
-      List<AnalysisPoint> points = new ArrayList<>(pointCount);
+      List<AnalysisPoint> points = new ArrayList<>(POINTS);
       List<String> notes = new ArrayList<>();
       double tuck = 0;
       sharing.reset();
-      for (int k = 0; k < pointCount; k++) {
-        Posture posture = posture(family, setup, k / (pointCount - 1.0), working);
+      for (int k = 0; k < POINTS; k++) {
+        Posture posture = posture(family, setup, k / (POINTS - 1.0), working);
         equilibrium.set(posture);
         sharing.solve(working);
         points.add(point(posture, limits[k], working));
@@ -82,7 +78,7 @@ public final class Analyser {
       if (working > limit * 1.001) {
         notes.add(String.format(Locale.ROOT, "%.0f kg is above the fresh limit of %.0f kg.", working, limit));
       }
-      return new Analysis(limit, working, weakest(limits) / (pointCount - 1.0), limiters, points, notes);
+      return new Analysis(limit, working, weakest(limits) / (POINTS - 1.0), limiters, points, notes);
     } catch (NoPosture e) {
       return new CannotAnalyse(e.phase, e.impossible.reason(), e.impossible.missing());
     }

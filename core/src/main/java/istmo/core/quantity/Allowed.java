@@ -25,6 +25,11 @@ public record Allowed(double min, double max, String unit) {
     return value;
   }
 
+  /** The allowed value nearest to this one: for estimates only, never for what a person entered. */
+  public double nearest(double value) {
+    return Math.max(min, Math.min(max, value));
+  }
+
   private static String number(double v) {
     return Double.isFinite(v) ? new BigDecimal(v).round(new MathContext(4)).stripTrailingZeros().toPlainString() : String.valueOf(v);
   }

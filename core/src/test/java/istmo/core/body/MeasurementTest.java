@@ -98,4 +98,14 @@ class MeasurementTest {
     Readings ankle = new Readings(List.of(reading(MeasurementKind.KNEE_TO_WALL, Side.LEFT, 0.1), reading(MeasurementKind.HIP_FLEXION, Side.LEFT, 120)));
     assertThat(MeasuringValue.of(BodyEstimate.of(USUAL, ankle), order)).extracting(MeasuringValue::kind).doesNotContain(MeasurementKind.KNEE_TO_WALL, MeasurementKind.HIP_FLEXION);
   }
+
+  @ParameterizedTest
+  @CsvSource({"KNEE_TO_WALL, 0.0, HIP_FLEXION, 72", "HIP_FLEXION, 148, KNEE_FLEXION, 140", "KNEE_TO_WALL, 0.0, KNEE_FLEXION, 140"})
+  void aBodyAtTheEdgeOfWhatIsAllowedIsStillToldWhatToMeasure(MeasurementKind one, double oneValue, MeasurementKind other, double otherValue) {
+    Set<String> everything = Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
+    Aim aim = new Aim(Map.of("VL", 2, "GMAXM", 2), Set.of());
+    BodyEstimate edge = BodyEstimate.of(USUAL, new Readings(List.of(reading(one, Side.LEFT, oneValue), reading(other, Side.LEFT, otherValue))));
+    List<MeasuringValue> open = MeasuringValue.of(edge, b -> Orders.order(new Brief(b, Set.of(), Cautions.none(), everything, aim, School.STRETCH), Orders.evaluate(b, School.STRETCH)));
+    assertThat(open).extracting(MeasuringValue::kind).isNotEmpty().doesNotContain(one, other);
+  }
 }

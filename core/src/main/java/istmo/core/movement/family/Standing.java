@@ -16,19 +16,16 @@ final class Standing {
 
   /** Place of the bar: along the trunk (fraction of hip to shoulder) and in front of it (m). High and low bar and front rack by common practice. */
   enum BarPlace {
-    HIGH(1.02, -0.06, 1.0),
-    LOW(0.92, -0.10, 0.75),
-    FRONT(0.97, 0.09, 1.0);
+    HIGH(1.02, -0.06),
+    LOW(0.92, -0.10),
+    FRONT(0.97, 0.09);
 
     final double along;
     final double aheadM;
-    /** Share of the ankle's range that lifters usually let the knee travel with this bar: technique, not mechanics. */
-    final double usualTravel;
 
-    BarPlace(double along, double aheadM, double usualTravel) {
+    BarPlace(double along, double aheadM) {
       this.along = along;
       this.aheadM = aheadM;
-      this.usualTravel = usualTravel;
     }
 
     static final SetupParameter PARAMETER =
@@ -60,7 +57,6 @@ final class Standing {
     b.load(Load.force(Load.Segment.FOOT, b.pressure(), new Vec3(horizontal, n, 0), new Vec3(horizontalPerKg, perKg, 0)));
     b.footGrip(grip, n, perKg);
   }
-
 
   /** Mass of head, arms and trunk times the height of its centre above the hips along the trunk, hands at the shoulders, kg m. */
   static double upperMassMoment(Body body) {

@@ -5,10 +5,8 @@ import istmo.core.body.BodyEstimate;
 import istmo.core.body.MeasurementKind;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.function.Function;
 
 /**
@@ -18,10 +16,11 @@ import java.util.function.Function;
  */
 public record MeasuringValue(MeasurementKind kind, int affected, String sentence) {
   private static final int FIRST = 10;
-  /** Standard deviation of an ankle's range that is only known as stiff, usual or free, and of a hip's (own estimate), rad. */
-  private static final double ANKLE_SPREAD = Math.toRadians(4);
+  private static final List<MeasurementKind> ASKED = List.of(MeasurementKind.THIGH, MeasurementKind.SHANK, MeasurementKind.TRUNK, MeasurementKind.KNEE_TO_WALL, MeasurementKind.HIP_FLEXION);
+  /** Standard deviation of an ankle's range that is only known as stiff, usual or free, and of a hip's (own estimate). */
+  private static final double ANKLE_SPREAD_DEG = 4;
 
-  private static final double HIP_SPREAD = Math.toRadians(7);
+  private static final double HIP_SPREAD_DEG = 7;
 
   private record Variant(Body low, Body high, String spread) {}
 
@@ -33,32 +32,42 @@ public record MeasuringValue(MeasurementKind kind, int affected, String sentence
   public static List<MeasuringValue> of(BodyEstimate estimate, Function<Body, Order> orderOf) {
     List<MeasuringValue> result = new ArrayList<>();
     List<String> first = ids(orderOf.apply(estimate.body())).stream().limit(FIRST).toList();
-    for (Map.Entry<MeasurementKind, Variant> v : variants(estimate.body()).entrySet()) {
-      if (estimate.measured().contains(v.getKey())) {
+    for (MeasurementKind kind : ASKED) {
+      if (estimate.measured().contains(kind)) {
         continue;
       }
-      List<String> low = ids(orderOf.apply(v.getValue().low()));
-      List<String> high = ids(orderOf.apply(v.getValue().high()));
+      Variant variant = variant(kind, estimate.body());
+      List<String> low = ids(orderOf.apply(variant.low()));
+      List<String> high = ids(orderOf.apply(variant.high()));
       int affected = (int) first.stream().filter(id -> low.indexOf(id) != high.indexOf(id)).count();
       if (affected > 0) {
-        result.add(new MeasuringValue(v.getKey(), affected, String.format(Locale.ROOT, "Measure the %s: between %s less and %s more, %d of the first %d change their place.", v.getKey().label(), v.getValue().spread(), v.getValue().spread(), affected, first.size())));
+        result.add(new MeasuringValue(kind, affected, String.format(Locale.ROOT, "Measure the %s: between %s less and %s more, %d of the first %d change their place.", kind.label(), variant.spread(), variant.spread(), affected, first.size())));
       }
     }
     result.sort(Comparator.comparingInt(MeasuringValue::affected).reversed().thenComparing(MeasuringValue::kind));
     return List.copyOf(result);
   }
 
-  private static Map<MeasurementKind, Variant> variants(Body b) {
-    Map<MeasurementKind, Variant> map = new LinkedHashMap<>();
-    double thigh = MeasurementKind.THIGH.spreadM(b.statureM());
-    map.put(MeasurementKind.THIGH, new Variant(b.withLengths(b.thighM() - thigh, b.shankM(), b.trunkM() + thigh), b.withLengths(b.thighM() + thigh, b.shankM(), b.trunkM() - thigh), cm(thigh)));
-    double shank = MeasurementKind.SHANK.spreadM(b.statureM());
-    map.put(MeasurementKind.SHANK, new Variant(b.withLengths(b.thighM(), b.shankM() - shank, b.trunkM() + shank), b.withLengths(b.thighM(), b.shankM() + shank, b.trunkM() - shank), cm(shank)));
-    double trunk = MeasurementKind.TRUNK.spreadM(b.statureM());
-    map.put(MeasurementKind.TRUNK, new Variant(b.withLengths(b.thighM(), b.shankM(), b.trunkM() - trunk), b.withLengths(b.thighM(), b.shankM(), b.trunkM() + trunk), cm(trunk)));
-    map.put(MeasurementKind.KNEE_TO_WALL, new Variant(b.withDorsiflexionLimit(b.dorsiflexionLimitRad() - ANKLE_SPREAD), b.withDorsiflexionLimit(b.dorsiflexionLimitRad() + ANKLE_SPREAD), deg(ANKLE_SPREAD)));
-    map.put(MeasurementKind.HIP_FLEXION, new Variant(b.withLimits(b.dorsiflexionLimitRad(), b.hipFlexionLimitRad() - HIP_SPREAD, b.kneeFlexionLimitRad()), b.withLimits(b.dorsiflexionLimitRad(), b.hipFlexionLimitRad() + HIP_SPREAD, b.kneeFlexionLimitRad()), deg(HIP_SPREAD)));
-    return map;
+  /** The body with one kind below and above its estimate; joint limits stay within what a body may have. */
+  private static Variant variant(MeasurementKind kind, Body b) {
+    double m = kind.spreadM(b.statureM());
+    return switch (kind) {
+      case THIGH -> new Variant(b.withLengths(b.thighM() - m, b.shankM(), b.trunkM() + m), b.withLengths(b.thighM() + m, b.shankM(), b.trunkM() - m), cm(m));
+      case SHANK -> new Variant(b.withLengths(b.thighM(), b.shankM() - m, b.trunkM() + m), b.withLengths(b.thighM(), b.shankM() + m, b.trunkM() - m), cm(m));
+      case TRUNK -> new Variant(b.withLengths(b.thighM(), b.shankM(), b.trunkM() - m), b.withLengths(b.thighM(), b.shankM(), b.trunkM() + m), cm(m));
+      case KNEE_TO_WALL -> new Variant(ankle(b, -ANKLE_SPREAD_DEG), ankle(b, ANKLE_SPREAD_DEG), deg(ANKLE_SPREAD_DEG));
+      case HIP_FLEXION -> new Variant(hip(b, -HIP_SPREAD_DEG), hip(b, HIP_SPREAD_DEG), deg(HIP_SPREAD_DEG));
+      default -> throw new IllegalArgumentException("no spread is known for " + kind);
+    };
+  }
+
+  private static Body ankle(Body b, double moreDeg) {
+    return b.withDorsiflexionLimit(Math.toRadians(Body.DORSIFLEXION_DEG.nearest(Math.toDegrees(b.dorsiflexionLimitRad()) + moreDeg)));
+  }
+
+  private static Body hip(Body b, double moreDeg) {
+    double limit = Body.HIP_FLEXION_DEG.nearest(Math.toDegrees(b.hipFlexionLimitRad()) + moreDeg);
+    return b.withLimits(b.dorsiflexionLimitRad(), Math.toRadians(limit), b.kneeFlexionLimitRad());
   }
 
   private static List<String> ids(Order order) {
@@ -69,7 +78,7 @@ public record MeasuringValue(MeasurementKind kind, int affected, String sentence
     return String.format(Locale.ROOT, "%.1f cm", 100 * m);
   }
 
-  private static String deg(double rad) {
-    return String.format(Locale.ROOT, "%.0f°", Math.toDegrees(rad));
+  private static String deg(double deg) {
+    return String.format(Locale.ROOT, "%.0f°", deg);
   }
 }
