@@ -16,6 +16,13 @@ export type Bench = Schemas['BenchView']
 export type BenchSide = Schemas['SideView']
 export type Measurements = Schemas['MeasurementsView']
 export type MeasuredKind = Schemas['KindView']
+export type Machines = Schemas['MachinesView']
+export type Machine = Schemas['MachineView']
+export type MachineDetail = Schemas['DetailView']
+export type Fit = Schemas['FitView']
+export type Lifts = Schemas['LiftsView']
+export type Load = Schemas['LoadView']
+export type GadgetLink = Schemas['LinkView']
 export type Drawing = Schemas['DrawingView']
 
 export type Fault = { field: string; message: string }
@@ -37,7 +44,19 @@ export class Problem extends Error {
   }
 }
 
-export const api = createClient<paths>({ baseUrl: window.location.origin, fetch: (request) => globalThis.fetch(request) })
+/** Told when the server no longer knows who is signed in. */
+export const SIGNED_OUT = 'istmo:signed-out'
+
+/** Sends a request as this page's own: with the token that the server gave it in a cookie. */
+async function own(request: Request): Promise<Response> {
+  const token = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1]
+  if (token && request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token))
+  const response = await globalThis.fetch(request)
+  if (response.status === 401 && !request.url.includes('/api/account/')) window.dispatchEvent(new Event(SIGNED_OUT))
+  return response
+}
+
+export const api = createClient<paths>({ baseUrl: window.location.origin, fetch: own })
 
 type Answer<T> = { data?: T; error?: unknown; response: Response }
 

@@ -11,6 +11,12 @@ export const keys = {
   order: (brief: Schemas['BriefInput']) => ['order', brief] as const,
   measuring: (brief: Schemas['BriefInput']) => ['order', 'measuring', brief] as const,
   measurements: (clientId: string) => ['measurements', clientId] as const,
+  lifts: (clientId: string) => ['lifts', clientId] as const,
+  machines: (gymId: string) => ['machines', gymId] as const,
+  machinesWorth: (brief: Schemas['BriefInput']) => ['order', 'machines', brief] as const,
+  account: ['account'] as const,
+  signedIn: ['account', 'sessions'] as const,
+  starts: (candidateId: string) => ['starts', candidateId] as const,
   bench: (input: Schemas['BenchInput']) => ['bench', input] as const,
 }
 
@@ -60,3 +66,21 @@ export const useMeasuring = (brief: Schemas['BriefInput'] | null, enabled: boole
 
 export const useMeasurements = (clientId: string) =>
   useQuery({ queryKey: keys.measurements(clientId), queryFn: () => answer(api.GET('/api/clients/{clientId}/measurements', { params: { path: { clientId } } })) })
+
+export const useLifts = (clientId: string) => useQuery({ queryKey: keys.lifts(clientId), queryFn: () => answer(api.GET('/api/clients/{clientId}/lifts', { params: { path: { clientId } } })) })
+
+export const useMachines = (gymId: string) => useQuery({ queryKey: keys.machines(gymId), queryFn: () => answer(api.GET('/api/gyms/{gymId}/machines', { params: { path: { gymId } } })) })
+
+/** Which generic values of this gym's machines would move this order. */
+export const useMachinesWorth = (brief: Schemas['BriefInput'] | null, enabled: boolean) =>
+  useQuery({
+    queryKey: keys.machinesWorth(brief ?? {}),
+    queryFn: ({ signal }) => answer(api.POST('/api/orders/machines', { body: brief!, signal })),
+    enabled: enabled && brief !== null,
+    staleTime: 60_000,
+  })
+
+export const useAccount = () => useQuery({ queryKey: keys.account, queryFn: () => answer(api.GET('/api/account')), staleTime: Infinity })
+
+export const useStarts = (candidateId: string) =>
+  useQuery({ queryKey: keys.starts(candidateId), queryFn: () => answer(api.GET('/api/starts', { params: { query: { candidateId } } })), staleTime: Infinity })

@@ -4,6 +4,150 @@
  */
 
 export interface paths {
+    "/api/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["account"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/coaches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["add_4"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/demo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["demo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/first": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["first"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changePassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sessions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/sessions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["end"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/sign-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/analyses": {
         parameters: {
             query?: never;
@@ -63,6 +207,38 @@ export interface paths {
         put?: never;
         post: operations["add_1"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/lifts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_3"];
+        put?: never;
+        post: operations["add_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/lifts/{liftId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -132,6 +308,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/gadget-links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["open"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gadget-links/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["state"];
+        put?: never;
+        post?: never;
+        delete: operations["close"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gadget-links/{code}/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lines"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gadget-links/{code}/stand-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["standIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/gyms": {
         parameters: {
             query?: never;
@@ -142,6 +382,70 @@ export interface paths {
         get: operations["all"];
         put?: never;
         post: operations["add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gyms/{gymId}/machines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_4"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gyms/{gymId}/machines/{item}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["know"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gyms/{gymId}/machines/{item}/fit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["fit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gyms/{gymId}/machines/{item}/pulls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["pull"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -180,6 +484,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/machines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["machines"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/measuring": {
         parameters: {
             query?: never;
@@ -190,6 +510,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["measuring"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/with-machine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["withMachine"];
         delete?: never;
         options?: never;
         head?: never;
@@ -308,10 +644,32 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/starts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ways"];
+        put?: never;
+        post: operations["find"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AccountView: {
+            demo: boolean;
+            firstRun: boolean;
+            name?: string;
+            signedIn: boolean;
+        };
         AnalysisInput: {
             body?: components["schemas"]["BodyInput"];
             family?: string;
@@ -382,6 +740,11 @@ export interface components {
             /** Format: double */
             worstResidualNm?: number;
         };
+        ApproachView: {
+            /** @enum {string} */
+            id: "LEAVE_OUT" | "LESS_LOAD" | "LESS_RANGE";
+            label: string;
+        };
         BenchInput: {
             school?: string;
             sides?: components["schemas"]["SideInput"][];
@@ -425,22 +788,26 @@ export interface components {
             gymId?: string;
             keepOut?: string[];
             school?: string;
+            stiffToday?: boolean;
         };
         CandidateView: {
             id: string;
             name: string;
         };
         CatalogueView: {
+            approaches: components["schemas"]["ApproachView"][];
             cautions: components["schemas"]["CautionView"][];
             equipment: components["schemas"]["EquipmentView"][];
             exercises: components["schemas"]["ExerciseView"][];
+            habits: components["schemas"]["HabitView"][];
             painFlags: components["schemas"]["PainFlagView"][];
+            redFlags: string[];
             regions: components["schemas"]["RegionView"][];
             schools: components["schemas"]["SchoolView"][];
         };
         CautionInput: {
             /** @enum {string} */
-            caution?: "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
+            caution?: "RED_FLAG" | "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
             clearedBy?: string;
             /** Format: date */
             clearedOn?: string;
@@ -449,7 +816,7 @@ export interface components {
             advice: string;
             asksClearance: boolean;
             /** @enum {string} */
-            id: "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
+            id: "RED_FLAG" | "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
             label: string;
             reason: string;
         };
@@ -469,7 +836,7 @@ export interface components {
         };
         ClientCautionView: {
             /** @enum {string} */
-            caution: "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
+            caution: "RED_FLAG" | "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
             clearedBy?: string;
             /** Format: date */
             clearedOn?: string;
@@ -481,11 +848,13 @@ export interface components {
             /** Format: date-time */
             exportedAt: string;
             format: string;
+            lifts: components["schemas"]["FileLiftView"][];
             /** Format: double */
             massKg: number;
             measurements: components["schemas"]["FileReadingView"][];
             name: string;
-            pain: ("KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER")[];
+            pain: components["schemas"]["FileSorenessView"][];
+            profile: components["schemas"]["FileProfileView"];
             restrictions: components["schemas"]["FileRestrictionView"][];
             sessions: components["schemas"]["FileSessionView"][];
             /** @enum {string} */
@@ -504,7 +873,8 @@ export interface components {
             /** Format: double */
             massKg?: number;
             name?: string;
-            pain?: ("KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER")[];
+            pain?: components["schemas"]["SorenessInput"][];
+            profile?: components["schemas"]["ProfileInput"];
             restrictions?: components["schemas"]["RestrictionInput"][];
             /** @enum {string} */
             sex?: "FEMALE" | "MALE";
@@ -524,7 +894,8 @@ export interface components {
             /** Format: double */
             massKg: number;
             name: string;
-            pain: ("KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER")[];
+            pain: components["schemas"]["SorenessView"][];
+            profile: components["schemas"]["ProfileView"];
             restrictions: components["schemas"]["RestrictionView"][];
             /** @enum {string} */
             sex: "FEMALE" | "MALE";
@@ -541,6 +912,21 @@ export interface components {
             /** Format: double */
             points: number;
             reason: string;
+            /** Format: double */
+            value: number;
+        };
+        DetailView: {
+            /** Format: double */
+            generic: number;
+            how: string;
+            id: string;
+            label: string;
+            /** Format: double */
+            max: number;
+            measured: boolean;
+            /** Format: double */
+            min: number;
+            unit: string;
             /** Format: double */
             value: number;
         };
@@ -562,6 +948,7 @@ export interface components {
             /** Format: double */
             high: number;
             limiter: string;
+            load?: components["schemas"]["LoadView"];
             /** Format: double */
             low: number;
             name: string;
@@ -587,6 +974,7 @@ export interface components {
         };
         ExcludedView: {
             candidateId: string;
+            improvised: components["schemas"]["ImprovisationView"][];
             instead?: components["schemas"]["SubstituteView"];
             /** @enum {string} */
             kind: "GYM" | "PAIN" | "CAUTION" | "BODY" | "NOT_COMPUTED";
@@ -608,7 +996,7 @@ export interface components {
         };
         FileCautionView: {
             /** @enum {string} */
-            caution: "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
+            caution: "RED_FLAG" | "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
             clearedBy?: string;
             /** Format: date */
             clearedOn?: string;
@@ -620,9 +1008,34 @@ export interface components {
                 [key: string]: number;
             };
         };
+        FileLiftView: {
+            candidateId: string;
+            /** Format: double */
+            loadKg: number;
+            /** Format: date */
+            on: string;
+            /** Format: int32 */
+            repetitions: number;
+            /** Format: double */
+            reserve: number;
+        };
+        FileProfileView: {
+            /** Format: int32 */
+            daysAWeek?: number;
+            dislikes: string[];
+            habits: ("HINGE_TO_GLUTES" | "HINGE_TO_HAMSTRINGS" | "HINGE_TO_BACK" | "SQUAT_TO_QUADS" | "PRESS_TO_QUADS")[];
+            likes: string[];
+            /** Format: int32 */
+            minutes?: number;
+            notes: string;
+            /** @enum {string} */
+            strongerSide?: "LEFT" | "RIGHT" | "NONE";
+            /** @enum {string} */
+            trainingAge?: "WEEKS" | "MONTHS" | "YEARS";
+        };
         FileReadingView: {
             /** @enum {string} */
-            kind: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "THIGH_GIRTH" | "CALF_GIRTH";
+            kind: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "HIP_OPENING" | "THIGH_GIRTH" | "CALF_GIRTH";
             /** Format: date */
             on: string;
             /** @enum {string} */
@@ -653,6 +1066,7 @@ export interface components {
             items: components["schemas"]["FileItemView"][];
             keepOut: string[];
             school: string;
+            stiffToday: boolean;
         };
         FileSetView: {
             /** Format: uuid */
@@ -666,9 +1080,49 @@ export interface components {
             /** Format: double */
             reserve: number;
         };
+        FileSorenessView: {
+            /** @enum {string} */
+            approach: "LEAVE_OUT" | "LESS_LOAD" | "LESS_RANGE";
+            /** @enum {string} */
+            joint: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
+            movements: ("DEEP_KNEE" | "STRAIGHT_KNEE" | "DEEP_HIP" | "WIDE_HIP" | "LEANING" | "DEEP_ANKLE")[];
+        };
         FirstPickView: {
             candidateId: string;
             decidedBy: string;
+        };
+        FitPointView: {
+            /** Format: double */
+            at: number;
+            /** Format: double */
+            fitted: number;
+            /** Format: double */
+            generic: number;
+            /** Format: double */
+            measured: number;
+        };
+        FitView: {
+            /** Format: double */
+            genericError: number;
+            notes: string[];
+            points: components["schemas"]["FitPointView"][];
+            /** Format: double */
+            repeatError: number;
+            unit: string;
+            values: {
+                [key: string]: number;
+            };
+        };
+        FittedView: {
+            fit?: components["schemas"]["FitView"];
+            machines: components["schemas"]["MachinesView"];
+        };
+        FoundView: {
+            notes: string[];
+            sentence: string;
+            setup: {
+                [key: string]: number;
+            };
         };
         GymInput: {
             equipment?: string[];
@@ -684,6 +1138,16 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        HabitView: {
+            /** @enum {string} */
+            id: "HINGE_TO_GLUTES" | "HINGE_TO_HAMSTRINGS" | "HINGE_TO_BACK" | "SQUAT_TO_QUADS" | "PRESS_TO_QUADS";
+            label: string;
+        };
+        ImprovisationView: {
+            safety: string[];
+            setUp: string[];
+            title: string;
+        };
         ItemInput: {
             candidateId?: string;
             setup?: {
@@ -698,9 +1162,11 @@ export interface components {
             /** Format: uuid */
             id: string;
             lastTime?: components["schemas"]["LastTimeView"];
+            load?: components["schemas"]["LoadView"];
             name: string;
             /** Format: int32 */
             position: number;
+            refusal?: string;
             repetitions: string;
             sets: components["schemas"]["SetView"][];
             setup: {
@@ -713,7 +1179,7 @@ export interface components {
             error?: number;
             how: string;
             /** @enum {string} */
-            kind: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "THIGH_GIRTH" | "CALF_GIRTH";
+            kind: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "HIP_OPENING" | "THIGH_GIRTH" | "CALF_GIRTH";
             label: string;
             /** @enum {string} */
             origin: "MEASURED" | "INTAKE" | "ESTIMATED" | "UNKNOWN";
@@ -739,6 +1205,35 @@ export interface components {
             metres: number;
             to: components["schemas"]["PointView"];
         };
+        LiftInput: {
+            candidateId?: string;
+            /** Format: double */
+            loadKg?: number;
+            /** Format: date */
+            on?: string;
+            /** Format: int32 */
+            repetitions?: number;
+            /** Format: double */
+            reserve?: number;
+        };
+        LiftView: {
+            candidateId: string;
+            /** Format: uuid */
+            id: string;
+            /** Format: double */
+            loadKg: number;
+            name: string;
+            /** Format: date */
+            on: string;
+            /** Format: int32 */
+            repetitions: number;
+            /** Format: double */
+            reserve: number;
+        };
+        LiftsView: {
+            lifts: components["schemas"]["LiftView"][];
+            strength?: components["schemas"]["StrengthView"];
+        };
         LimiterView: {
             name: string;
             /** Format: double */
@@ -749,15 +1244,76 @@ export interface components {
             points: components["schemas"]["PointView"][];
             role: string;
         };
+        LinkInput: {
+            /** @enum {string} */
+            kind?: "FORCE" | "ANGLE" | "LENGTH";
+        };
+        LinkView: {
+            code: string;
+            /** Format: int32 */
+            dropouts: number;
+            fault?: string;
+            /** @enum {string} */
+            kind: "FORCE" | "ANGLE" | "LENGTH";
+            /** Format: double */
+            last?: number;
+            /** Format: date-time */
+            lastAt?: string;
+            /** Format: int32 */
+            lines: number;
+            /** Format: int32 */
+            refused: number;
+            stable?: components["schemas"]["StableView"];
+            standIns: boolean;
+            unit: string;
+        };
         LoadRuleInput: {
             /** Format: double */
             loadKg?: number;
             /** Format: double */
             shareOfLimit?: number;
         };
+        LoadView: {
+            basis: string;
+            /** Format: double */
+            highKg: number;
+            /** Format: double */
+            lowKg: number;
+            repetitions: string;
+        };
+        MachineMeasuringView: {
+            /** Format: int32 */
+            affected: number;
+            detail: string;
+            item: string;
+            sentence: string;
+        };
+        MachineView: {
+            details: components["schemas"]["DetailView"][];
+            item: string;
+            name: string;
+            pulls: components["schemas"]["PullView"][];
+            /** @enum {string} */
+            travel: "LEVER" | "RAIL" | "NONE";
+        };
+        MachinesView: {
+            /** Format: uuid */
+            gymId: string;
+            gymName: string;
+            machines: components["schemas"]["MachineView"][];
+            /** Format: int32 */
+            version: number;
+        };
+        MeasuredInput: {
+            measured?: {
+                [key: string]: number;
+            };
+            /** Format: int32 */
+            version?: number;
+        };
         MeasurementInput: {
             /** @enum {string} */
-            kind?: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "THIGH_GIRTH" | "CALF_GIRTH";
+            kind?: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "HIP_OPENING" | "THIGH_GIRTH" | "CALF_GIRTH";
             /** Format: date */
             on?: string;
             /** @enum {string} */
@@ -772,12 +1328,13 @@ export interface components {
             /** Format: double */
             dorsiflexionDeg: number;
             kinds: components["schemas"]["KindView"][];
+            notes: string[];
         };
         MeasuringView: {
             /** Format: int32 */
             affected: number;
             /** @enum {string} */
-            kind: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "THIGH_GIRTH" | "CALF_GIRTH";
+            kind: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "HIP_OPENING" | "THIGH_GIRTH" | "CALF_GIRTH";
             label: string;
             sentence: string;
         };
@@ -788,11 +1345,21 @@ export interface components {
             /** Format: double */
             share: number;
         };
+        NewCoachInput: {
+            name?: string;
+            password?: string;
+            signInName?: string;
+        };
         ObstacleView: {
             missing: string;
             /** Format: double */
             phase: number;
             reason: string;
+        };
+        OrderChangeView: {
+            /** Format: int32 */
+            moved: number;
+            sentences: string[];
         };
         OrderView: {
             entries: components["schemas"]["EntryView"][];
@@ -804,6 +1371,7 @@ export interface components {
             /** @enum {string} */
             id: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
             label: string;
+            movements: components["schemas"]["SoreMovementView"][];
         };
         ParameterView: {
             choices: string[];
@@ -821,6 +1389,10 @@ export interface components {
             unit: string;
             /** Format: double */
             usual: number;
+        };
+        PasswordInput: {
+            newPassword?: string;
+            oldPassword?: string;
         };
         PhaseView: {
             anglesDeg: {
@@ -843,6 +1415,76 @@ export interface components {
             /** Format: double */
             y: number;
         };
+        ProfileInput: {
+            /** Format: int32 */
+            daysAWeek?: number;
+            dislikes?: string[];
+            habits?: ("HINGE_TO_GLUTES" | "HINGE_TO_HAMSTRINGS" | "HINGE_TO_BACK" | "SQUAT_TO_QUADS" | "PRESS_TO_QUADS")[];
+            likes?: string[];
+            /** Format: int32 */
+            minutes?: number;
+            notes?: string;
+            /** @enum {string} */
+            strongerSide?: "LEFT" | "RIGHT" | "NONE";
+            /** @enum {string} */
+            trainingAge?: "WEEKS" | "MONTHS" | "YEARS";
+        };
+        ProfileView: {
+            /** Format: int32 */
+            daysAWeek?: number;
+            dislikes: string[];
+            habits: ("HINGE_TO_GLUTES" | "HINGE_TO_HAMSTRINGS" | "HINGE_TO_BACK" | "SQUAT_TO_QUADS" | "PRESS_TO_QUADS")[];
+            likes: string[];
+            /** Format: int32 */
+            minutes?: number;
+            notes: string;
+            /** @enum {string} */
+            strongerSide?: "LEFT" | "RIGHT" | "NONE";
+            /** @enum {string} */
+            trainingAge?: "WEEKS" | "MONTHS" | "YEARS";
+        };
+        PullInput: {
+            /** Format: double */
+            at?: number;
+            /** @enum {string} */
+            direction?: "UP" | "DOWN" | "STILL";
+            /** Format: double */
+            forceN?: number;
+            /** Format: double */
+            leverM?: number;
+            /** Format: double */
+            loadKg?: number;
+        };
+        PullView: {
+            /** Format: double */
+            at: number;
+            /** @enum {string} */
+            direction: "UP" | "DOWN" | "STILL";
+            /** Format: double */
+            forceN: number;
+            /** Format: double */
+            leverM: number;
+            /** Format: double */
+            loadKg: number;
+        };
+        PullsInput: {
+            pulls?: components["schemas"]["PullInput"][];
+            /** Format: int32 */
+            version?: number;
+        };
+        QuestionView: {
+            id: string;
+            label: string;
+            /** Format: double */
+            max: number;
+            /** Format: double */
+            min: number;
+            /** Format: double */
+            step: number;
+            unit: string;
+            /** Format: double */
+            usual: number;
+        };
         ReadingView: {
             /** Format: uuid */
             id: string;
@@ -852,6 +1494,11 @@ export interface components {
             side: "LEFT" | "RIGHT" | "NONE";
             /** Format: double */
             value: number;
+        };
+        RefusedView: {
+            fault: string;
+            /** Format: int32 */
+            line: number;
         };
         RegionView: {
             anatomicalName: string;
@@ -895,6 +1542,7 @@ export interface components {
             };
             keepOut: string[];
             school: string;
+            stiffToday: boolean;
         };
         SessionInput: {
             aim?: {
@@ -906,6 +1554,7 @@ export interface components {
             gymId?: string;
             keepOut?: string[];
             school?: string;
+            stiffToday?: boolean;
         };
         SessionLine: {
             /** Format: uuid */
@@ -935,6 +1584,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             items: components["schemas"]["ItemView"][];
+            statements: string[];
         };
         SetInput: {
             /** Format: double */
@@ -965,9 +1615,12 @@ export interface components {
             candidateId?: string;
             /** Format: uuid */
             clientId?: string;
+            /** Format: uuid */
+            gymId?: string;
             setup?: {
                 [key: string]: number;
             };
+            stiffToday?: boolean;
         };
         SideView: {
             candidateId: string;
@@ -976,14 +1629,17 @@ export interface components {
             clientId: string;
             clientName: string;
             limiters: components["schemas"]["LimiterView"][];
+            load?: components["schemas"]["LoadView"];
             name: string;
             notes: string[];
             obstacle?: components["schemas"]["ObstacleView"];
             phases: components["schemas"]["PhaseView"][];
             plan?: components["schemas"]["DrawingView"];
+            refusal?: string;
             setup: {
                 [key: string]: number;
             };
+            statements: string[];
             /** Format: double */
             stickingPhase?: number;
             stimulus: {
@@ -992,6 +1648,85 @@ export interface components {
             strips: {
                 [key: string]: components["schemas"]["StripView"];
             };
+        };
+        SignInInput: {
+            password?: string;
+            signInName?: string;
+        };
+        SignedInView: {
+            current: boolean;
+            device: string;
+            id: string;
+            /** Format: date-time */
+            lastUsed: string;
+            /** Format: date-time */
+            since: string;
+        };
+        SoreMovementView: {
+            /** @enum {string} */
+            id: "DEEP_KNEE" | "STRAIGHT_KNEE" | "DEEP_HIP" | "WIDE_HIP" | "LEANING" | "DEEP_ANKLE";
+            label: string;
+        };
+        SorenessInput: {
+            /** @enum {string} */
+            approach?: "LEAVE_OUT" | "LESS_LOAD" | "LESS_RANGE";
+            /** @enum {string} */
+            joint?: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
+            movements?: ("DEEP_KNEE" | "STRAIGHT_KNEE" | "DEEP_HIP" | "WIDE_HIP" | "LEANING" | "DEEP_ANKLE")[];
+        };
+        SorenessView: {
+            /** @enum {string} */
+            approach: "LEAVE_OUT" | "LESS_LOAD" | "LESS_RANGE";
+            /** @enum {string} */
+            joint: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
+            movements: ("DEEP_KNEE" | "STRAIGHT_KNEE" | "DEEP_HIP" | "WIDE_HIP" | "LEANING" | "DEEP_ANKLE")[];
+        };
+        StableView: {
+            /** Format: double */
+            spread: number;
+            /** Format: double */
+            value: number;
+        };
+        StandInInput: {
+            /** Format: double */
+            at?: number;
+            /** @enum {string} */
+            direction?: "UP" | "DOWN" | "STILL";
+            dropout?: boolean;
+            /** Format: uuid */
+            gymId?: string;
+            item?: string;
+            /** Format: double */
+            leverM?: number;
+            /** Format: double */
+            loadKg?: number;
+        };
+        StartInput: {
+            answers?: {
+                [key: string]: number;
+            };
+            candidateId?: string;
+            /** Format: uuid */
+            clientId?: string;
+            /** Format: uuid */
+            gymId?: string;
+            stiffToday?: boolean;
+            /** @enum {string} */
+            way?: "JUMP_AND_LAND" | "HEELS_STAY_DOWN" | "SIT_AND_REACH";
+        };
+        StartWayView: {
+            label: string;
+            questions: components["schemas"]["QuestionView"][];
+            steps: string[];
+            /** @enum {string} */
+            way: "JUMP_AND_LAND" | "HEELS_STAY_DOWN" | "SIT_AND_REACH";
+        };
+        StrengthView: {
+            /** Format: double */
+            back: number;
+            basis: string;
+            /** Format: double */
+            legs: number;
         };
         StripView: {
             length: number[];
@@ -1004,6 +1739,18 @@ export interface components {
             lost: string;
             name: string;
         };
+        TakenView: {
+            refused: components["schemas"]["RefusedView"][];
+            /** Format: int32 */
+            taken: number;
+        };
+        WithMachineInput: {
+            brief?: components["schemas"]["BriefInput"];
+            item?: string;
+            measured?: {
+                [key: string]: number;
+            };
+        };
     };
     responses: never;
     parameters: never;
@@ -1013,6 +1760,196 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    account: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountView"];
+                };
+            };
+        };
+    };
+    add_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCoachInput"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    demo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountView"];
+                };
+            };
+        };
+    };
+    first: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCoachInput"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountView"];
+                };
+            };
+        };
+    };
+    changePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordInput"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    sessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SignedInView"][];
+                };
+            };
+        };
+    };
+    end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    signIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignInInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+        };
+    };
+    signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     analyse: {
         parameters: {
             query?: never;
@@ -1121,6 +2058,77 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClientView"];
+                };
+            };
+        };
+    };
+    all_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LiftsView"];
+                };
+            };
+        };
+    };
+    add_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LiftInput"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LiftsView"];
+                };
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                liftId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LiftsView"];
                 };
             };
         };
@@ -1288,6 +2296,120 @@ export interface operations {
             };
         };
     };
+    open: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LinkInput"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkView"];
+                };
+            };
+        };
+    };
+    state: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkView"];
+                };
+            };
+        };
+    };
+    close: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenView"];
+                };
+            };
+        };
+    };
+    standIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandInInput"];
+            };
+        };
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkView"];
+                };
+            };
+        };
+    };
     all: {
         parameters: {
             query?: never;
@@ -1328,6 +2450,109 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GymView"];
+                };
+            };
+        };
+    };
+    all_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                gymId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MachinesView"];
+                };
+            };
+        };
+    };
+    know: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                gymId: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeasuredInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MachinesView"];
+                };
+            };
+        };
+    };
+    fit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                gymId: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PullsInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FitView"];
+                };
+            };
+        };
+    };
+    pull: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                gymId: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PullsInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FittedView"];
                 };
             };
         };
@@ -1404,6 +2629,30 @@ export interface operations {
             };
         };
     };
+    machines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BriefInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MachineMeasuringView"][];
+                };
+            };
+        };
+    };
     measuring: {
         parameters: {
             query?: never;
@@ -1424,6 +2673,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MeasuringView"][];
+                };
+            };
+        };
+    };
+    withMachine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithMachineInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderChangeView"];
                 };
             };
         };
@@ -1642,6 +2915,52 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionView"];
+                };
+            };
+        };
+    };
+    ways: {
+        parameters: {
+            query?: {
+                candidateId?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StartWayView"][];
+                };
+            };
+        };
+    };
+    find: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StartInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundView"];
                 };
             };
         };

@@ -2,7 +2,9 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { lazy, Suspense, useEffect, useState } from 'react'
 import { createBrowserRouter, NavLink, Outlet, RouterProvider, useLocation } from 'react-router'
 import { HomePage } from '../features/order/HomePage'
+import { Gate } from '../features/account/Gate'
 import { Problem } from '../api/client'
+import { useAccount } from '../api/queries'
 import { Waiting } from '../ui/Notice'
 import { Shortcuts } from './Shortcuts'
 import { useTheme } from './theme'
@@ -12,6 +14,8 @@ const ComparePage = lazy(() => import('../features/compare/ComparePage').then((m
 const ClientsPage = lazy(() => import('../features/clients/ClientsPage').then((m) => ({ default: m.ClientsPage })))
 const MeasurePage = lazy(() => import('../features/clients/MeasurePage').then((m) => ({ default: m.MeasurePage })))
 const GymsPage = lazy(() => import('../features/gyms/GymsPage').then((m) => ({ default: m.GymsPage })))
+const MachinesPage = lazy(() => import('../features/gyms/MachinesPage').then((m) => ({ default: m.MachinesPage })))
+const AccountPage = lazy(() => import('../features/account/AccountPage').then((m) => ({ default: m.AccountPage })))
 const SessionsPage = lazy(() => import('../features/sessions/SessionsPage').then((m) => ({ default: m.SessionsPage })))
 const SessionPage = lazy(() => import('../features/sessions/SessionPage').then((m) => ({ default: m.SessionPage })))
 
@@ -20,11 +24,11 @@ const SCREENS = [
   { to: '/bench', label: 'Bench', keepsBrief: true },
   { to: '/side-by-side', label: 'Side by side', keepsBrief: true },
   { to: '/clients', label: 'Clients', keepsBrief: false },
-  { to: '/gyms', label: 'Gyms', keepsBrief: false },
+  { to: '/gyms', label: 'Gyms', keepsBrief: true },
   { to: '/sessions', label: 'Sessions', keepsBrief: false },
 ]
 
-const BRIEF_KEYS = ['client', 'gym', 'aim', 'out', 'school', 'candidate']
+const BRIEF_KEYS = ['client', 'gym', 'aim', 'out', 'school', 'stiff', 'candidate']
 
 /** The part of an address that says the brief, so that it goes along from screen to screen. */
 function briefOf(search: string): string {
@@ -35,6 +39,17 @@ function briefOf(search: string): string {
     if (v) p.set(key, v)
   }
   return p.toString()
+}
+
+/** Who is signed in; the demo says that it signed in by itself. */
+function AccountLink() {
+  const account = useAccount()
+  if (!account.data?.signedIn) return null
+  return (
+    <NavLink to="/account" className="text-ink-2 hover:text-ink" title={account.data.demo ? 'The demo signs in by itself, on this machine only' : undefined}>
+      {account.data.demo ? 'Demo, signed in by itself' : account.data.name}
+    </NavLink>
+  )
 }
 
 function Frame() {
@@ -67,6 +82,7 @@ function Frame() {
           ))}
         </nav>
         <span className="ml-auto flex items-baseline gap-3 text-sm">
+          <AccountLink />
           <Shortcuts />
           <button type="button" className="text-ink-2 hover:text-ink" onClick={toggle}>
             {theme === 'dark' ? 'Light paper' : 'Dark paper'}
@@ -75,7 +91,9 @@ function Frame() {
       </header>
       <main id="main" className="flex min-h-0 flex-1 flex-col pt-2">
         <Suspense fallback={<Waiting what="Loading" />}>
-          <Outlet />
+          <Gate>
+            <Outlet />
+          </Gate>
         </Suspense>
       </main>
       <footer className="no-print border-t border-rule pt-1 text-xs text-ink-2">
@@ -95,6 +113,8 @@ const router = createBrowserRouter([
       { path: '/clients', element: <ClientsPage /> },
       { path: '/clients/:id', element: <MeasurePage /> },
       { path: '/gyms', element: <GymsPage /> },
+      { path: '/gyms/:id', element: <MachinesPage /> },
+      { path: '/account', element: <AccountPage /> },
       { path: '/sessions', element: <SessionsPage /> },
       { path: '/sessions/:id', element: <SessionPage /> },
       {

@@ -50,3 +50,8 @@ export function readingValue(unit: string, value: number): string {
 export function coachUnit(unit: string): { unit: string; perStored: number } {
   return unit === 'm' ? { unit: 'cm', perStored: 100 } : { unit: unit === 'deg' ? 'degrees' : unit, perStored: 1 }
 }
+
+/** The coach's unit of a machine's value, and how many of it make one stored; ratios as per cent. */
+export function detailUnit(unit: string): { unit: string; perStored: number } {
+  return unit === '' ? { unit: '%', perStored: 100 } : unit === 'yes' ? { unit: '', perStored: 1 } : coachUnit(unit)
+}

@@ -12,9 +12,11 @@ import { BriefLine } from '../brief/BriefLine'
 import { useBrief } from '../brief/brief'
 import type { Brief } from '../brief/brief'
 import { useBeginning } from '../brief/useBeginning'
+import { ClientWarnings, LoadWords } from '../order/ForClient'
 import { usePin } from '../order/pin'
 import { Changes } from './Changes'
 import { Controls } from './Controls'
+import { TapelessStarts } from './TapelessStarts'
 import { parseSetup, writeSetup } from './address'
 import { useLatest } from './useLatest'
 
@@ -48,7 +50,7 @@ export function BenchPage() {
           On the bench: <WordMenu label="Exercise" text={candidates.find((c) => c.value === candidateId)?.label ?? candidateId} value={candidateId} options={candidates} onChange={choose} />
         </span>
       </div>
-      <OneBench key={`${client} ${candidateId} ${brief.school}`} catalogue={catalogue.data} brief={{ ...brief, client }} candidateId={candidateId} />
+      <OneBench key={`${client} ${brief.gym} ${candidateId} ${brief.school} ${brief.stiff}`} catalogue={catalogue.data} brief={{ ...brief, client }} candidateId={candidateId} />
     </div>
   )
 }
@@ -59,7 +61,7 @@ function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; bri
   const [pinned, setPinned] = useState<Record<string, number> | null>(null)
   const [at, setAt] = useState(20)
   const exercise = catalogue.exercises.find((x) => x.candidates.some((c) => c.id === candidateId))!
-  const side = (setup: Record<string, number> | null): Schemas['SideInput'] => ({ clientId: brief.client, candidateId, ...(setup ? { setup } : {}) })
+  const side = (setup: Record<string, number> | null): Schemas['SideInput'] => ({ clientId: brief.client, candidateId, stiffToday: brief.stiff, ...(brief.gym ? { gymId: brief.gym } : {}), ...(setup ? { setup } : {}) })
   const wish: Schemas['BenchInput'] = { sides: [side(pinned), side(moved ?? pinned)], school: brief.school }
   const answer = useLatest(wish, (w: Schemas['BenchInput']) => postBench(w))
   const pin = usePin(brief)
@@ -72,15 +74,16 @@ function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; bri
   if (!start || !now) return <Waiting what="Setting up the stage" />
 
   const setup = { ...now.setup, ...(moved ?? {}) }
-  const onMove = (id: string, value: number) =>
+  const move = (values: Record<string, number>) =>
     setParams(
       (old) => {
         const p = new URLSearchParams(old)
-        p.set('set', writeSetup({ ...setup, [id]: value }))
+        p.set('set', writeSetup({ ...setup, ...values }))
         return p
       },
       { replace: true },
     )
+  const onMove = (id: string, value: number) => move({ [id]: value })
   const reset = () => {
     setPinned(null)
     setParams((old) => {
@@ -134,6 +137,7 @@ function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; bri
             </figure>
           )}
         </div>
+        <ClientWarnings refusal={now.refusal} statements={now.statements} who={now.clientName} />
         {now.obstacle && (
           <p role="alert" className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm" data-testid="obstacle">
             <b>Not possible for {now.clientName}:</b> {now.obstacle.reason} Missing: {now.obstacle.missing}.{!phase && ' The stage still shows the start.'}
@@ -174,7 +178,7 @@ function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; bri
       </section>
       <section aria-label="Controls" className="min-h-0 overflow-auto">
         <div className="mb-1 flex flex-wrap gap-2">
-          <Button look="ink" disabled={pin.isPending || now.obstacle !== undefined || !brief.gym} onClick={() => pin.mutate({ candidateId, setup })}>
+          <Button look="ink" disabled={pin.isPending || now.obstacle !== undefined || now.refusal !== undefined || !brief.gym} onClick={() => pin.mutate({ candidateId, setup })}>
             Pin to session
           </Button>
           <Button disabled={!moved} onClick={() => setPinned(setup)}>
@@ -200,6 +204,8 @@ function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; bri
             {bench.changes.every((c) => !c.toldApart) && <p className="mt-1 text-sm">The model cannot tell these two set-ups apart.</p>}
           </div>
         )}
+        {now.load && <LoadWords load={now.load} />}
+        <TapelessStarts key={candidateId} brief={brief} candidateId={candidateId} onFound={move} />
         <Controls parameters={exercise.parameters} setup={setup} pinned={start.setup} onMove={onMove} />
       </section>
     </div>

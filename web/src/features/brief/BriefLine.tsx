@@ -39,18 +39,29 @@ export function BriefLine({ brief, change, catalogue, clients, gyms }: Props) {
         onChange={keepGroup}
       />
       ; judged{' '}
-      <WordMenu label="School" text={school.label} value={school.id} options={catalogue.schools.map((s) => ({ value: s.id, label: s.label, note: s.reason }))} onChange={(id) => change({ school: id })} />.
+      <WordMenu label="School" text={school.label} value={school.id} options={catalogue.schools.map((s) => ({ value: s.id, label: s.label, note: s.reason }))} onChange={(id) => change({ school: id })} />;{' '}
+      <WordMenu
+        label="Today"
+        text={brief.stiff ? 'stiff today' : 'as usual today'}
+        value={brief.stiff ? '1' : ''}
+        options={[
+          { value: '', label: 'as usual today' },
+          { value: '1', label: 'stiff today', note: 'less ankle and hip for this session only' },
+        ]}
+        onChange={(v) => change({ stiff: v === '1' })}
+      />
+      .
     </p>
   )
 }
 
 /** The same sentence to read and to print. */
-export function BriefWords({ catalogue, clientName, gymName, brief }: { catalogue: Catalogue; clientName: string; gymName: string; brief: { aim: Record<string, number>; keepOut: string[]; school: string } }) {
+export function BriefWords({ catalogue, clientName, gymName, brief }: { catalogue: Catalogue; clientName: string; gymName: string; brief: { aim: Record<string, number>; keepOut: string[]; school: string; stiffToday: boolean } }) {
   const school = catalogue.schools.find((s) => s.id === brief.school)
   return (
     <p className="font-serif text-lg leading-relaxed">
       For <b>{clientName}</b> at <b>{gymName}</b>: bring up <b>{regionWords(catalogue.regions, Object.keys(brief.aim))}</b>; keep out{' '}
-      <b>{brief.keepOut.length === 0 ? 'nothing' : regionWords(catalogue.regions, brief.keepOut)}</b>; judged <b>{school?.label}</b>.
+      <b>{brief.keepOut.length === 0 ? 'nothing' : regionWords(catalogue.regions, brief.keepOut)}</b>; judged <b>{school?.label}</b>{brief.stiffToday && <>; <b>stiff today</b></>}.
     </p>
   )
 }

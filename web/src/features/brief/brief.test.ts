@@ -3,7 +3,7 @@ import type { Region } from '../../api/client'
 import { orderInput, painted, paintOf, parseBrief, writeBrief } from './brief'
 import { regionWords } from './names'
 
-const brief = { client: 'c', gym: 'g', aim: { VL: 3, RF: 1 }, keepOut: ['ERECTORS', 'AL'], school: 'squeeze' }
+const brief = { client: 'c', gym: 'g', aim: { VL: 3, RF: 1 }, keepOut: ['ERECTORS', 'AL'], school: 'squeeze', stiff: true }
 
 describe('the brief in the address', () => {
   test('comes back as it was written, and leaves other parameters alone', () => {

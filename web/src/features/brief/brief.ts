@@ -10,6 +10,8 @@ export type Brief = {
   aim: Record<string, number>
   keepOut: string[]
   school: string
+  /** this client is stiff today: less range, for this session only */
+  stiff: boolean
 }
 
 export const DEFAULT_SCHOOL = 'stretch'
@@ -27,6 +29,7 @@ export function parseBrief(params: URLSearchParams): Brief {
     aim,
     keepOut: (params.get('out') ?? '').split('~').filter(Boolean),
     school: params.get('school') ?? DEFAULT_SCHOOL,
+    stiff: params.get('stiff') === '1',
   }
 }
 
@@ -39,6 +42,7 @@ export function writeBrief(brief: Brief, into: URLSearchParams): URLSearchParams
   put('aim', Object.entries(brief.aim).map(([id, w]) => `${id}.${w}`).sort().join('~'))
   put('out', [...brief.keepOut].sort().join('~'))
   put('school', brief.school === DEFAULT_SCHOOL ? null : brief.school)
+  put('stiff', brief.stiff ? '1' : null)
   return p
 }
 
@@ -65,5 +69,5 @@ export function painted(brief: Brief, id: string, paint: Paint): Partial<Brief> 
 /** What the server needs for an order, or null while something is missing. */
 export function orderInput(brief: Brief): Schemas['BriefInput'] | null {
   if (!brief.client || !brief.gym || Object.keys(brief.aim).length === 0) return null
-  return { clientId: brief.client, gymId: brief.gym, aim: brief.aim, keepOut: brief.keepOut, school: brief.school }
+  return { clientId: brief.client, gymId: brief.gym, aim: brief.aim, keepOut: brief.keepOut, school: brief.school, stiffToday: brief.stiff }
 }

@@ -11,7 +11,7 @@ const known: Catalogue['cautions'] = [
 function field(cautions: Client['cautions'], restrictions: Client['restrictions'] = [], fault: (f: string) => string | undefined = () => undefined) {
   const onCautions = vi.fn()
   const onRestrictions = vi.fn()
-  render(<CautionsField known={known} cautions={cautions} restrictions={restrictions} onCautions={onCautions} onRestrictions={onRestrictions} fault={fault} />)
+  render(<CautionsField known={known} redFlags={["a joint that swells"]} cautions={cautions} restrictions={restrictions} onCautions={onCautions} onRestrictions={onRestrictions} fault={fault} />)
   return { onCautions, onRestrictions }
 }
 

@@ -7,6 +7,7 @@ type Restriction = Client['restrictions'][number]
 
 type Props = {
   known: Catalogue['cautions']
+  redFlags: string[]
   cautions: Caution[]
   restrictions: Restriction[]
   onCautions: (c: Caution[]) => void
@@ -15,7 +16,7 @@ type Props = {
 }
 
 /** Cautions with their clearances, and a clinician's written restrictions, which go before everything. */
-export function CautionsField({ known, cautions, restrictions, onCautions, onRestrictions, fault }: Props) {
+export function CautionsField({ known, redFlags, cautions, restrictions, onCautions, onRestrictions, fault }: Props) {
   const change = (id: Caution['caution'], c: Partial<Caution>) => onCautions(cautions.map((x) => (x.caution === id ? { ...x, ...c } : x)))
   const changeRestriction = (k: number, r: Partial<Restriction>) => onRestrictions(restrictions.map((x, i) => (i === k ? { ...x, ...r } : x)))
   return (
@@ -23,6 +24,16 @@ export function CautionsField({ known, cautions, restrictions, onCautions, onRes
       <summary className="border-b border-rule py-1 text-sm">
         Cautions and restrictions{cautions.length + restrictions.length > 0 ? ` (${cautions.length + restrictions.length})` : ''}
       </summary>
+      {redFlags.length > 0 && (
+        <details className="my-1 border-l-2 border-warn pl-2 text-sm" open={cautions.some((c) => c.caution === 'RED_FLAG')}>
+          <summary className="py-1">Red flags: any one of these, stop and send to a licensed clinician</summary>
+          <ul className="list-disc pl-4">
+            {redFlags.map((f) => (
+              <li key={f}>{f}</li>
+            ))}
+          </ul>
+        </details>
+      )}
       {known.map((k) => {
         const mine = cautions.find((c) => c.caution === k.id)
         return (

@@ -6,10 +6,12 @@ import { Problem, answer, api } from '../../api/client'
 import type { Catalogue, Client, Schemas } from '../../api/client'
 import { keys, useCatalogue, useClients } from '../../api/queries'
 import { Button } from '../../ui/Button'
-import { Choice, Field, Tick } from '../../ui/Field'
+import { Choice, Field } from '../../ui/Field'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { CautionsField } from './CautionsField'
 import { OwnData } from './OwnData'
+import { PainField } from './PainField'
+import { ProfileField, UNKNOWN } from './ProfileField'
 
 const THIGH = [
   { value: 'SHORT', label: 'short' },
@@ -31,7 +33,6 @@ export function ClientsPage() {
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!clients.data || !catalogue.data) return <Waiting what="Loading" />
   const client = clients.data.find((c) => c.id === chosen)
-  const flags = catalogue.data.painFlags
   return (
     <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
       <section aria-label="Clients" className="min-w-0">
@@ -66,7 +67,7 @@ export function ClientsPage() {
                   <td className="text-right">{c.massKg} kg</td>
                   <td className="px-4">{c.thigh.toLowerCase()}</td>
                   <td className="pr-4">{c.ankle.toLowerCase()}</td>
-                  <td className={`pr-4 ${c.pain.length > 0 ? 'text-warn' : 'text-ink-2'}`}>{c.pain.length === 0 ? '–' : c.pain.map((p) => flags.find((f) => f.id === p)?.label.replace('sore ', '')).join(', ')}</td>
+                  <td className={`pr-4 ${c.pain.length > 0 ? 'text-warn' : 'text-ink-2'}`}>{c.pain.length === 0 ? '–' : c.pain.map((p) => catalogue.data.painFlags.find((f) => f.id === p.joint)?.label.replace('sore ', '')).join(', ')}</td>
                   <td className="text-sm">{cautionWords(c, catalogue.data.cautions)}</td>
                   <td className="text-right whitespace-nowrap">
                     <Button look="bare" aria-label={`Change ${c.name}`} onClick={() => setChosen(c.id)}>
@@ -85,7 +86,7 @@ export function ClientsPage() {
           </table>
         </div>
       </section>
-      {chosen !== null && <Intake key={`${chosen} ${client?.version}`} client={client} flags={flags} known={catalogue.data.cautions} onDone={() => setChosen(null)} />}
+      {chosen !== null && <Intake key={`${chosen} ${client?.version}`} client={client} catalogue={catalogue.data} onDone={() => setChosen(null)} />}
     </div>
   )
 }
@@ -101,7 +102,7 @@ function cautionWords(c: Client, known: Catalogue['cautions']): string {
 }
 
 /** Stature in cm and mass in kg as the coach says them; sent in m and kg. */
-function Intake({ client, flags, known, onDone }: { client?: Client; flags: Catalogue['painFlags']; known: Catalogue['cautions']; onDone: () => void }) {
+function Intake({ client, catalogue, onDone }: { client?: Client; catalogue: Catalogue; onDone: () => void }) {
   const queries = useQueryClient()
   const [name, setName] = useState(client?.name ?? '')
   const [stature, setStature] = useState(client ? String(Math.round(100 * client.statureM)) : '')
@@ -110,20 +111,21 @@ function Intake({ client, flags, known, onDone }: { client?: Client; flags: Cata
   const [thigh, setThigh] = useState<Client['thigh']>(client?.thigh ?? 'USUAL')
   const [ankle, setAnkle] = useState<Client['ankle']>(client?.ankle ?? 'USUAL')
   const [pain, setPain] = useState<Client['pain']>(client?.pain ?? [])
+  const [profile, setProfile] = useState<Client['profile']>(client?.profile ?? UNKNOWN)
   const [cautions, setCautions] = useState<Client['cautions']>(client?.cautions ?? [])
   const [restrictions, setRestrictions] = useState<Client['restrictions']>(client?.restrictions ?? [])
   const save = useMutation({
     mutationFn: () => {
       const number = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')))
       const cm = number(stature)
-      const body: Schemas['ClientInput'] = { name, statureM: cm === undefined ? undefined : cm / 100, massKg: number(mass), sex: sex ?? undefined, thigh, ankle, pain, cautions, restrictions: restrictions.map((r) => ({ ...r, on: r.on || undefined })) }
+      const body: Schemas['ClientInput'] = { name, statureM: cm === undefined ? undefined : cm / 100, massKg: number(mass), sex: sex ?? undefined, thigh, ankle, pain, profile, cautions, restrictions: restrictions.map((r) => ({ ...r, on: r.on || undefined })) }
       return client
         ? answer(api.PUT('/api/clients/{id}', { params: { path: { id: client.id } }, body: { ...body, version: client.version } }))
         : answer(api.POST('/api/clients', { body }))
     },
     onSuccess: () => {
       void queries.invalidateQueries({ queryKey: keys.clients })
-      void queries.invalidateQueries({ queryKey: ['order'] })
+      for (const key of ['order', 'bench', 'session']) void queries.invalidateQueries({ queryKey: [key] })
       onDone()
     },
   })
@@ -143,18 +145,9 @@ function Intake({ client, flags, known, onDone }: { client?: Client; flags: Cata
       <Choice label="Body tables that fit better" value={sex} onChange={setSex} fault={problem?.fault('sex')} options={[{ value: 'FEMALE', label: 'female' }, { value: 'MALE', label: 'male' }]} />
       <Choice label="Thigh, for the stature" value={thigh} onChange={setThigh} options={[...THIGH]} />
       <Choice label="Ankle, knee to the wall" value={ankle} onChange={setAnkle} options={[...ANKLE]} />
-      <fieldset>
-        <legend className="text-sm text-ink-2">Hurts today: takes exercises out, with the reason</legend>
-        {flags.map((f) => (
-          <Tick key={f.id} label={f.label} checked={pain.includes(f.id)} onChange={(on) => setPain(on ? [...pain, f.id] : pain.filter((p) => p !== f.id))} />
-        ))}
-      </fieldset>
-      {pain.length > 0 && (
-        <p className="border-l-2 border-warn pl-2 text-sm">
-          Two schools for a sore joint: less load at the full range first, or less range first. Try the one that is comfortable; pain decides. Sharp, new, at rest, with swelling, locking, giving way or numbness: stop, and see a licensed clinician. A clinician's word goes first. Nothing here is a diagnosis. Only you see these notes.
-        </p>
-      )}
-      <CautionsField known={known} cautions={cautions} restrictions={restrictions} onCautions={setCautions} onRestrictions={setRestrictions} fault={(f) => problem?.fault(f)} />
+      <PainField catalogue={catalogue} pain={pain} onPain={setPain} fault={(f) => problem?.fault(f)} />
+      <ProfileField catalogue={catalogue} profile={profile} onProfile={setProfile} fault={(f) => problem?.fault(f)} />
+      <CautionsField known={catalogue.cautions} redFlags={catalogue.redFlags} cautions={cautions} restrictions={restrictions} onCautions={setCautions} onRestrictions={setRestrictions} fault={(f) => problem?.fault(f)} />
       {save.isError && <Trouble error={save.error} />}
       <div className="flex gap-2">
         <Button look="ink" type="submit" disabled={save.isPending}>

@@ -10,6 +10,7 @@ const kind = (k: Partial<MeasuredKind>): MeasuredKind => ({ kind: 'THIGH', label
 const measurements: Measurements = {
   clientId: 'c',
   clientName: 'Oda Fenwick',
+  notes: ['The knee-to-wall reading would say 63°.'],
   dorsiflexionDeg: 36,
   kinds: [
     kind({ used: 0.4288 }),
@@ -17,10 +18,12 @@ const measurements: Measurements = {
   ],
 }
 
+const BY_PATH: Record<string, object> = { '/api/clients/c/lifts': { lifts: [] }, '/api/catalogue': { exercises: [] } }
+
 afterEach(() => vi.unstubAllGlobals())
 
 function page(answers: (body: unknown) => Response) {
-  vi.stubGlobal('fetch', async (request: Request) => (request.method === 'GET' ? Response.json(measurements) : answers(await request.json())))
+  vi.stubGlobal('fetch', async (request: Request) => (request.method === 'GET' ? Response.json(BY_PATH[new URL(request.url).pathname] ?? measurements) : answers(await request.json())))
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
       <MemoryRouter initialEntries={['/clients/c']}>
@@ -39,6 +42,8 @@ test('marks what is estimated and what is measured, with its error', async () =>
   expect(within(thigh).getByText('estimated')).toBeInTheDocument()
   const mass = screen.getByRole('rowheader', { name: 'mass' }).closest('tr')!
   expect(mass).toHaveTextContent('measured Mon 2 Nov ± 0.2 kg')
+  expect(screen.getByRole('alert')).toHaveTextContent('63°')
+  expect(await screen.findByTestId('strength')).toHaveTextContent('no loads are shown')
 })
 
 test('centimetres are sent as metres, and a fault comes back in centimetres with nothing lost', async () => {

@@ -10,6 +10,7 @@ import { coachUnit, day, readingValue } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Choice, FaultText, Field } from '../../ui/Field'
 import { Trouble, Undo, Waiting } from '../../ui/Notice'
+import { KnownLifts } from './KnownLifts'
 
 const SIDES = [
   { value: 'LEFT', label: 'left' },
@@ -108,8 +109,14 @@ export function MeasurePage() {
             </tbody>
           </table>
         </div>
+        {m.notes.map((n) => (
+          <p key={n} role="alert" className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm">
+            {n}
+          </p>
+        ))}
         {removed && <Undo text={`Removed: ${removed.kind.label} ${readingValue(removed.kind.unit, removed.reading.value)}.`} pending={restore.isPending} onUndo={() => restore.mutate(removed)} />}
         {[remove, restore].map((x, k) => x.isError && <Trouble key={k} error={x.error} />)}
+        <KnownLifts clientId={m.clientId} />
       </section>
       <NewReading key={chosen.kind} clientId={m.clientId} kind={chosen} onDone={put} />
     </div>

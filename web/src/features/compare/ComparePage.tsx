@@ -21,7 +21,7 @@ export function ComparePage() {
   const first = params.get('client') ?? list[0]?.id
   const second = params.get('other') ?? list.find((c) => c.id !== first)?.id
   const candidateId = params.get('candidate') ?? catalogue.data?.exercises[0]?.candidates[0]?.id
-  const bench = useBenchOnce(first && second && candidateId ? { sides: [{ clientId: first, candidateId }, { clientId: second, candidateId }], school: brief.school } : null)
+  const bench = useBenchOnce(first && second && candidateId ? { sides: [first, second].map((clientId) => ({ clientId, candidateId, ...(brief.gym ? { gymId: brief.gym } : {}) })), school: brief.school } : null)
   const failed = [catalogue, clients].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!catalogue.data || !clients.data) return <Waiting what="Loading" />

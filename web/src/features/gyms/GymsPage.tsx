@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { FormEvent } from 'react'
+import { Link, useLocation } from 'react-router'
 import { Problem, answer, api } from '../../api/client'
 import type { Catalogue, Gym } from '../../api/client'
 import { keys, useCatalogue, useGyms } from '../../api/queries'
@@ -14,6 +15,7 @@ export function GymsPage() {
   const gyms = useGyms()
   const catalogue = useCatalogue()
   const [chosen, setChosen] = useState<string | 'new' | null>(null)
+  const { search } = useLocation()
   const failed = [gyms, catalogue].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!gyms.data || !catalogue.data) return <Waiting what="Loading" />
@@ -36,6 +38,9 @@ export function GymsPage() {
                 <b>{g.name}</b>
                 <span className="block text-sm text-ink-2">{words(g.equipment) || 'nothing ticked yet'}</span>
               </span>
+              <Link className="px-2 text-sm text-accent-2 underline" aria-label={`Machines of ${g.name}`} to={`/gyms/${g.id}${search}`}>
+                Machines
+              </Link>
               <Button look="bare" aria-label={`Change ${g.name}`} onClick={() => setChosen(g.id)}>
                 Change
               </Button>
@@ -60,7 +65,7 @@ function GymForm({ gym, others, catalogue, onDone }: { gym?: Gym; others: Gym[];
         : answer(api.POST('/api/gyms', { body: { name, equipment } })),
     onSuccess: () => {
       void queries.invalidateQueries({ queryKey: keys.gyms })
-      void queries.invalidateQueries({ queryKey: ['order'] })
+      for (const key of ['order', 'bench', 'machines']) void queries.invalidateQueries({ queryKey: [key] })
       onDone()
     },
   })

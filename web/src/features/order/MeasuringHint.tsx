@@ -1,11 +1,14 @@
-import { Link } from 'react-router'
+import { Link, useLocation } from 'react-router'
 import type { Schemas } from '../../api/client'
-import { useMeasuring } from '../../api/queries'
+import { useMachinesWorth, useMeasuring } from '../../api/queries'
 
 /** The one missing measurement that would move this order most. */
 export function MeasuringHint({ input, ready }: { input: Schemas['BriefInput']; ready: boolean }) {
+  const search = useLocation().search.replace(/^\?/, '')
   const measuring = useMeasuring(input, ready)
+  const machines = useMachinesWorth(input, ready && measuring.isFetched)
   const most = measuring.data?.[0]
+  const machine = machines.data?.[0]
   return (
     <p className="border-t border-rule pt-1 text-sm text-ink-2" aria-live="polite" data-testid="measuring">
       {measuring.isPending ? (
@@ -21,6 +24,15 @@ export function MeasuringHint({ input, ready }: { input: Schemas['BriefInput']; 
         </>
       ) : (
         'No missing measurement would move the first ten.'
+      )}
+      {machine && (
+        <>
+          {' '}
+          {machine.sentence}{' '}
+          <Link className="text-accent-2 underline" to={`/gyms/${input.gymId}?${search}&item=${machine.item}`}>
+            Refine the gym
+          </Link>
+        </>
       )}
     </p>
   )

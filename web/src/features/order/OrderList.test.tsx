@@ -10,7 +10,7 @@ const entry = (candidateId: string, name: string, band: number, utility: number)
 const order: Order = {
   statements: ['Pregnancy: ask the clinician in charge first.'],
   entries: [entry('a', 'First', 1, 0.8), entry('b', 'Second', 1, 0.75), entry('c', 'Third', 2, 0.3)],
-  excluded: [{ candidateId: 'd', name: 'Fourth', kind: 'PAIN', reason: 'Sore knee: deep knee bend.' }],
+  excluded: [{ candidateId: 'd', name: 'Fourth', kind: 'PAIN', improvised: [], reason: 'Sore knee: deep knee bend.' }],
   firstPick: { candidateId: 'a', decidedBy: 'The first 2 cannot be told apart by the model; decided by: stability.' },
 }
 

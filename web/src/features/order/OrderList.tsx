@@ -2,6 +2,7 @@ import { scaleLinear } from 'd3-scale'
 import { Fragment } from 'react'
 import type { Entry, Order, Region } from '../../api/client'
 import { Fingerprint } from '../../chart/limb/LimbChart'
+import { ClientWarnings } from './ForClient'
 
 type Props = { order: Order; regions: Region[]; chosen?: string; onChoose: (id: string) => void; stale: boolean }
 
@@ -12,7 +13,7 @@ export function OrderList({ order, regions, chosen, onChoose, stale }: Props) {
   if (order.entries.length === 0) {
     return (
       <div>
-        <Statements order={order} />
+        <ClientWarnings statements={order.statements} who="" />
         <p className="py-3">Nothing here is left for this aim.</p>
         <Excluded order={order} />
       </div>
@@ -24,7 +25,7 @@ export function OrderList({ order, regions, chosen, onChoose, stale }: Props) {
   const bands = [...new Set(order.entries.map((e) => e.band))]
   return (
     <div className={`flex min-h-0 flex-col ${stale ? 'opacity-60' : ''}`}>
-      <Statements order={order} />
+      <ClientWarnings statements={order.statements} who="" />
       {first && order.firstPick && (
         <p className="border-b border-ink pb-1.5" data-testid="first-pick">
           <span className="font-serif text-lg font-semibold">First pick: {first.name}.</span> <span className="text-sm text-ink-2">{order.firstPick.decidedBy}</span>
@@ -52,18 +53,6 @@ export function OrderList({ order, regions, chosen, onChoose, stale }: Props) {
         <Excluded order={order} />
       </div>
     </div>
-  )
-}
-
-/** What to ask or to know about this client before anything is done. */
-function Statements({ order }: { order: Order }) {
-  if (order.statements.length === 0) return null
-  return (
-    <ul className="mb-1 max-h-28 overflow-auto border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm" aria-label="Cautions" data-testid="cautions" tabIndex={0}>
-      {order.statements.map((s) => (
-        <li key={s}>{s}</li>
-      ))}
-    </ul>
   )
 }
 
@@ -111,6 +100,9 @@ function Excluded({ order }: { order: Order }) {
         {order.excluded.map((x) => (
           <li key={x.candidateId}>
             <b className="font-medium">{x.name}</b> <span className="text-ink-2">— {KIND[x.kind]}: {x.reason}</span>
+            {x.improvised.map((i) => (
+              <Improvised key={i.title} way={i} />
+            ))}
             {x.instead && (
               <span className="block pl-3 text-ink-2">
                 Here instead: <b className="font-medium text-ink">{x.instead.name}</b>, {x.instead.lost}.
@@ -119,6 +111,26 @@ function Excluded({ order }: { order: Order }) {
           </li>
         ))}
       </ul>
+    </details>
+  )
+}
+
+/** How it is done without the equipment: common practice, not computed. */
+function Improvised({ way }: { way: Order['excluded'][number]['improvised'][number] }) {
+  return (
+    <details className="pl-3">
+      <summary className="py-0.5">Without it: {way.title}</summary>
+      <ol className="list-decimal pl-5">
+        {way.setUp.map((s) => (
+          <li key={s}>{s}</li>
+        ))}
+      </ol>
+      <ul className="border-l-2 border-warn pl-2">
+        {way.safety.map((s) => (
+          <li key={s}>{s}</li>
+        ))}
+      </ul>
+      <p className="text-xs text-ink-2">Common practice; the model does not compute it.</p>
     </details>
   )
 }

@@ -4,6 +4,7 @@ import { useSessions } from '../../api/queries'
 import { Button } from '../../ui/Button'
 import { Trouble } from '../../ui/Notice'
 import type { Brief } from '../brief/brief'
+import { LoadWords } from './ForClient'
 import { usePin } from './pin'
 import { SetupTable } from './SetupTable'
 
@@ -56,6 +57,7 @@ export function WhyPanel({ entry, catalogue, brief }: { entry: Entry; catalogue:
       </ul>
 
       <h3 className="mt-3 border-b border-ink text-base">Set-up for this client</h3>
+      {entry.load && <LoadWords load={entry.load} />}
       {exercise && <SetupTable parameters={exercise.parameters} setup={entry.setup} />}
 
       <h3 className="mt-3 border-b border-ink text-base">What made its score of {Math.round(100 * entry.utility)}</h3>

@@ -12,7 +12,7 @@ export function usePin(brief: Brief) {
       const open = lines.find((l) => !l.finishedAt && l.gymId === brief.gym)
       const id =
         open?.id ??
-        (await answer(api.POST('/api/sessions', { body: { clientId: brief.client!, gymId: brief.gym!, aim: brief.aim, keepOut: brief.keepOut, school: brief.school } }))).id
+        (await answer(api.POST('/api/sessions', { body: { clientId: brief.client!, gymId: brief.gym!, aim: brief.aim, keepOut: brief.keepOut, school: brief.school, stiffToday: brief.stiff } }))).id
       return answer(api.POST('/api/sessions/{id}/items', { params: { path: { id } }, body: { candidateId, setup } }))
     },
     onSuccess: (session) => {

@@ -12,6 +12,7 @@ import { Trouble, Undo, Waiting } from '../../ui/Notice'
 import { writeSetup } from '../bench/address'
 import { writeBrief } from '../brief/brief'
 import { BriefWords } from '../brief/BriefLine'
+import { ClientWarnings, LoadWords } from '../order/ForClient'
 import { SetupTable } from '../order/SetupTable'
 import { LogSet } from './LogSet'
 
@@ -40,7 +41,7 @@ export function SessionPage() {
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!session.data || !catalogue.data) return <Waiting what="Loading the session" />
   const s = session.data
-  const back = writeBrief({ client: s.clientId, gym: s.gymId, aim: s.brief.aim, keepOut: s.brief.keepOut, school: s.brief.school }, new URLSearchParams())
+  const back = writeBrief({ client: s.clientId, gym: s.gymId, aim: s.brief.aim, keepOut: s.brief.keepOut, school: s.brief.school, stiff: s.brief.stiffToday }, new URLSearchParams())
   return (
     <article>
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
@@ -63,6 +64,7 @@ export function SessionPage() {
       </div>
       {finish.isError && <Trouble error={finish.error} />}
       <BriefWords catalogue={catalogue.data} clientName={s.clientName} gymName={s.gymName} brief={s.brief} />
+      <ClientWarnings statements={s.statements} who={s.clientName} />
       {s.items.length === 0 && <p className="py-4">Nothing pinned yet. Choose from the order, and pin.</p>}
       {s.items.map((item, k) => (
         <Item key={item.id} number={k + 1} item={item} session={s} catalogue={catalogue.data} onChange={put} onTakenOut={setTakenOut} />
@@ -104,12 +106,14 @@ function Item({ number, item, session, catalogue, onChange, onTakenOut }: { numb
   const bench = new URLSearchParams({ client: session.clientId, gym: session.gymId, candidate: item.candidateId, set: writeSetup(item.setup) })
   return (
     <section aria-label={item.name} className="grid gap-x-5 gap-y-1 border-b border-rule py-3 break-inside-avoid lg:grid-cols-[13rem_minmax(0,1fr)_minmax(0,1.1fr)] print:grid-cols-[9rem_minmax(0,1fr)_minmax(0,1fr)] print:py-2">
-      <Picture item={item} clientId={session.clientId} />
+      <Picture item={item} session={session} />
       <div>
         <h2 className="text-lg leading-tight">
           {number}. {item.name}
         </h2>
         <p className="text-sm text-ink-2">{item.repetitions} repetitions a set</p>
+        {item.refusal && <ClientWarnings refusal={item.refusal} statements={[]} who={session.clientName} />}
+        {item.load && <LoadWords load={item.load} />}
         {exercise && <SetupTable parameters={exercise.parameters} setup={item.setup} />}
         <ul className="mt-1 text-sm">
           {item.cues.slice(0, 2).map((c) => (
@@ -197,8 +201,8 @@ function WritingLines({ from }: { from: number }) {
 }
 
 /** The client at the bottom of this set-up. */
-function Picture({ item, clientId }: { item: SessionItem; clientId: string }) {
-  const bench = useBenchOnce({ sides: [{ clientId, candidateId: item.candidateId, setup: item.setup }] })
+function Picture({ item, session }: { item: SessionItem; session: Session }) {
+  const bench = useBenchOnce({ sides: [{ clientId: session.clientId, gymId: session.gymId, candidateId: item.candidateId, setup: item.setup, stiffToday: session.brief.stiffToday }] })
   const side = bench.data?.sides[0]
   const bottom = side?.phases.at(-1)
   if (!bottom || !side) return <div className="h-40" />

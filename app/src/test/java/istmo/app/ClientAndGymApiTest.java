@@ -17,7 +17,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith(RunningApp.class)
 class ClientAndGymApiTest {
   static Map<String, Object> intake(String name) {
-    return new HashMap<>(Map.of("name", name, "statureM", 1.72, "massKg", 68, "sex", "FEMALE", "thigh", "LONG", "ankle", "STIFF", "pain", List.of("KNEE")));
+    return new HashMap<>(Map.of("name", name, "statureM", 1.72, "massKg", 68, "sex", "FEMALE", "thigh", "LONG", "ankle", "STIFF", "pain", List.of(Map.of("joint", "KNEE"))));
   }
 
   @Test
@@ -27,7 +27,7 @@ class ClientAndGymApiTest {
     Answer found = get("/api/clients/" + added.at("/id").asString());
     assertThat(found.at("/statureM").asDouble()).isEqualTo(1.72);
     assertThat(found.at("/thigh").asString()).isEqualTo("LONG");
-    assertThat(found.at("/pain/0").asString()).isEqualTo("KNEE");
+    assertThat(found.at("/pain/0/joint").asString()).isEqualTo("KNEE");
   }
 
   @Test

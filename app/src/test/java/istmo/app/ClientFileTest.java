@@ -35,9 +35,11 @@ class ClientFileTest {
     String name = "File " + UUID.randomUUID();
     Map<String, Object> intake = ClientAndGymApiTest.intake(name);
     intake.put("cautions", List.of(Map.of("caution", "LAY_OFF")));
+    intake.put("profile", Map.of("trainingAge", "YEARS", "daysAWeek", 3, "notes", "bar hurts the hip bones", "likes", List.of("seated-calf-raise")));
     String client = post("/api/clients", intake).at("/id").asString();
     String gym = post("/api/gyms", Map.of("name", "File gym " + UUID.randomUUID(), "equipment", List.of("seated-calf"))).at("/id").asString();
     post("/api/clients/" + client + "/measurements", Map.of("kind", "THIGH", "side", "LEFT", "value", 0.43, "on", "2026-11-02"));
+    post("/api/clients/" + client + "/lifts", Map.of("candidateId", "back-squat/high-bar", "loadKg", 70, "repetitions", 5, "reserve", 1, "on", "2026-11-03"));
     for (double load : new double[] {40, 45}) {
       String session = post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("SOL", 2))).at("/id").asString();
       String item = post("/api/sessions/" + session + "/items", Map.of("candidateId", "seated-calf-raise/usual")).at("/items/0/id").asString();
@@ -47,10 +49,14 @@ class ClientFileTest {
     Answer file = get("/api/clients/" + client + "/file");
     assertThat(file.status()).isEqualTo(200);
     assertThat(file.at("/format").asString()).isEqualTo("istmo-client");
-    assertThat(file.at("/version").asInt()).isEqualTo(1);
+    assertThat(file.at("/version").asInt()).isEqualTo(2);
     assertThat(file.at("/name").asString()).isEqualTo(name);
     assertThat(file.at("/cautions/0/caution").asString()).isEqualTo("LAY_OFF");
     assertThat(file.at("/measurements/0/value").asDouble()).isEqualTo(0.43);
+    assertThat(file.at("/pain/0/joint").asString()).isEqualTo("KNEE");
+    assertThat(file.at("/profile/notes").asString()).isEqualTo("bar hurts the hip bones");
+    assertThat(file.at("/profile/likes/0").asString()).isEqualTo("seated-calf-raise");
+    assertThat(file.at("/lifts/0/loadKg").asDouble()).isEqualTo(70);
     assertThat(file.at("/sessions").size()).isEqualTo(2);
     assertThat(file.at("/sessions/0/items/0/sets/0/loadKg").asDouble()).as("oldest first").isEqualTo(40);
     assertThat(file.at("/sessions/1/aim/SOL").asInt()).isEqualTo(2);
@@ -59,7 +65,7 @@ class ClientFileTest {
     assertThat(get("/api/clients/" + client).status()).isEqualTo(200);
     assertThat(delete("/api/clients/" + client + "?name=" + name.replace(" ", "%20")).status()).isEqualTo(204);
     assertThat(get("/api/clients/" + client).status()).isEqualTo(404);
-    for (String table : List.of("client", "measurement", "training_session", "performed_set")) {
+    for (String table : List.of("client", "measurement", "known_lift", "training_session", "performed_set")) {
       assertThat(rows(table, client)).as(table).isZero();
     }
   }

@@ -1,119 +1,177 @@
 package istmo.app;
 
-import static istmo.app.RunningApp.delete;
 import static istmo.app.RunningApp.get;
 import static istmo.app.RunningApp.post;
 import static istmo.app.RunningApp.put;
+import static istmo.app.RunningApp.send;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import istmo.app.RunningApp.Answer;
-import java.sql.Connection;
-import java.sql.PreparedStatement;
-import java.sql.Timestamp;
-import java.time.Instant;
+import istmo.app.RunningApp.Visitor;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
-import javax.sql.DataSource;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import tools.jackson.databind.JsonNode;
 
-/** Another coach's rows, written straight into the database, are as if they did not exist. */
+/**
+ * Another coach's clients, gyms and sessions are as if they did not exist. Goes through every endpoint of the API description: one that is new and not said here how to try fails the test.
+ */
 @ExtendWith(RunningApp.class)
 class CoachIsolationTest {
-  private static final UUID COACH = UUID.randomUUID();
-  private static final UUID CLIENT = UUID.randomUUID();
-  private static final UUID GYM = UUID.randomUUID();
-  private static final UUID SESSION = UUID.randomUUID();
-  private static final UUID ITEM = UUID.randomUUID();
-  private static final UUID SET = UUID.randomUUID();
-  private static final UUID READING = UUID.randomUUID();
+  /** Endpoints that know no coach's data, or are tested by AccountApiTest and GadgetApiTest. */
+  private static final Set<String> WITHOUT_DATA =
+      Set.of(
+          "GET /api/account", "POST /api/account/sign-in", "POST /api/account/demo", "POST /api/account/first", "POST /api/account/coaches", "POST /api/account/sign-out", "PUT /api/account/password", "GET /api/account/sessions",
+          "DELETE /api/account/sessions/{id}", "GET /api/catalogue", "GET /api/starts", "POST /api/analyses", "POST /api/clients", "POST /api/gyms");
+
+  private static final Set<String> LISTS = Set.of("GET /api/clients", "GET /api/gyms", "GET /api/sessions");
+  private static final Map<String, String> IDS = new LinkedHashMap<>();
+  private static Visitor other;
+  private static String before;
   private static String ownClient;
   private static String ownGym;
 
   @BeforeAll
-  static void anotherCoachWithAWholeLine() throws Exception {
-    try (Connection c = RunningApp.bean(DataSource.class).getConnection()) {
-      run(c, "insert into coach values (?, 'Another coach', ?)", COACH, now());
-      run(c, "insert into client values (?, ?, 0, 'Secret Client', 1.7, 70, 'MALE', 'USUAL', 'USUAL', '[]', ?)", CLIENT, COACH, now());
-      run(c, "insert into gym values (?, ?, 0, 'Secret Gym', '[]', ?)", GYM, COACH, now());
-      run(c, "insert into training_session values (?, ?, ?, ?, '{\"aim\":{},\"keepOut\":[],\"school\":\"stretch\"}', ?, null)", SESSION, COACH, CLIENT, GYM, now());
-      run(c, "insert into session_item values (?, ?, ?, 1, 'seated-calf-raise/usual', '{\"stretch\":20,\"rise\":35}', ?)", ITEM, COACH, SESSION, now());
-      run(c, "insert into measurement values (?, ?, ?, 'MASS', 'NONE', 70, '2026-11-01', ?)", READING, COACH, CLIENT, now());
-      run(c, "insert into performed_set values (?, ?, ?, ?, 'seated-calf-raise/usual', 99, 9, 1, ?)", SET, COACH, CLIENT, ITEM, now());
-    }
+  static void anotherCoachWithAWholeLine() {
+    other = RunningApp.anotherCoach("isolated");
+    Map<String, Object> intake = ClientAndGymApiTest.intake("Secret Client");
+    intake.put("pain", List.of());
+    String client = other.post("/api/clients", intake).at("/id").asString();
+    String gym = other.post("/api/gyms", Map.of("name", "Secret Gym", "equipment", List.of("seated-calf", "leg-press"))).at("/id").asString();
+    String reading = other.post("/api/clients/" + client + "/measurements", Map.of("kind", "MASS", "value", 68, "on", "2026-11-01")).body().findValue("readings") == null ? "" : firstReading(client);
+    String lift = other.post("/api/clients/" + client + "/lifts", lift()).at("/lifts/0/id").asString();
+    String session = other.post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("SOL", 1))).at("/id").asString();
+    String item = other.post("/api/sessions/" + session + "/items", Map.of("candidateId", "seated-calf-raise/usual")).at("/items/0/id").asString();
+    String set = UUID.randomUUID().toString();
+    assertThat(other.send("PUT", "/api/sessions/" + session + "/items/" + item + "/sets/" + set, done()).status()).isEqualTo(200);
+    IDS.putAll(Map.of("client", client, "gym", gym, "readingId", reading, "liftId", lift, "session", session, "itemId", item, "setId", set, "item", "leg-press"));
+    assertThat(IDS.values()).allMatch(v -> !v.isEmpty());
+    before = everything();
     ownClient = post("/api/clients", ClientAndGymApiTest.intake("Own " + UUID.randomUUID())).at("/id").asString();
     ownGym = post("/api/gyms", Map.of("name", "Own " + UUID.randomUUID(), "equipment", List.of("seated-calf"))).at("/id").asString();
   }
 
-  private static Timestamp now() {
-    return Timestamp.from(Instant.now());
-  }
-
-  private static void run(Connection c, String sql, Object... values) throws Exception {
-    try (PreparedStatement s = c.prepareStatement(sql)) {
-      for (int k = 0; k < values.length; k++) {
-        s.setObject(k + 1, values[k]);
+  private static String firstReading(String client) {
+    for (JsonNode kind : other.get("/api/clients/" + client + "/measurements").at("/kinds")) {
+      if (kind.at("/readings").size() > 0) {
+        return kind.at("/readings/0/id").asString();
       }
-      s.executeUpdate();
     }
+    return "";
   }
 
-  static Stream<Answer> doors() {
+  private static Map<String, Object> lift() {
+    return Map.of("candidateId", "back-squat/high-bar", "loadKg", 60, "repetitions", 5, "on", "2026-11-01");
+  }
+
+  private static Map<String, Object> done() {
+    return Map.of("loadKg", 40, "repetitions", 12, "reserve", 1);
+  }
+
+  /** All that the other coach has. */
+  private static String everything() {
+    return other.get("/api/clients").body() + " " + other.get("/api/clients/" + IDS.get("client") + "/measurements").body() + other.get("/api/clients/" + IDS.get("client") + "/lifts").body() + other.get("/api/gyms").body()
+        + other.get("/api/gyms/" + IDS.get("gym") + "/machines").body() + other.get("/api/sessions/" + IDS.get("session")).body();
+  }
+
+  @AfterAll
+  static void nothingOfTheOthersHasChanged() {
+    assertThat(everything()).isEqualTo(before);
+  }
+
+  /** Bodies with which an endpoint would do something to the other coach's data. */
+  private static List<Object> bodies(String endpoint) {
     Map<String, Object> intake = ClientAndGymApiTest.intake("Stolen");
     intake.put("version", 0);
     Map<String, Integer> aim = Map.of("SOL", 1);
-    String session = "/api/sessions/" + SESSION;
-    String set = session + "/items/" + ITEM + "/sets/" + SET;
-    Map<String, Object> done = Map.of("loadKg", 1, "repetitions", 1, "reserve", 0);
-    return Stream.of(
-        get("/api/clients/" + CLIENT),
-        put("/api/clients/" + CLIENT, intake),
-        get("/api/clients/" + CLIENT + "/file"),
-        delete("/api/clients/" + CLIENT + "?name=Secret%20Client"),
-        get("/api/clients/" + CLIENT + "/measurements"),
-        post("/api/clients/" + CLIENT + "/measurements", Map.of("kind", "MASS", "value", 70, "on", "2026-11-01")),
-        delete("/api/clients/" + CLIENT + "/measurements/" + READING),
-        delete("/api/clients/" + ownClient + "/measurements/" + READING),
-        post("/api/orders/measuring", Map.of("clientId", CLIENT, "gymId", ownGym, "aim", aim)),
-        get("/api/gyms/" + GYM),
-        put("/api/gyms/" + GYM, Map.of("version", 0, "name", "Stolen", "equipment", List.of())),
-        post("/api/orders", Map.of("clientId", CLIENT, "gymId", ownGym, "aim", aim)),
-        post("/api/orders", Map.of("clientId", ownClient, "gymId", GYM, "aim", aim)),
-        post("/api/bench", Map.of("sides", List.of(Map.of("clientId", CLIENT, "candidateId", "leg-press/high")))),
-        post("/api/sessions", Map.of("clientId", CLIENT, "gymId", ownGym, "aim", aim)),
-        post("/api/sessions", Map.of("clientId", ownClient, "gymId", GYM, "aim", aim)),
-        get(session),
-        post(session + "/items", Map.of("candidateId", "seated-calf-raise/usual")),
-        put(session + "/items/" + ITEM + "/setup", Map.of("setup", Map.of("stretch", 10))),
-        delete(session + "/items/" + ITEM),
-        put(set, done),
-        delete(set),
-        post(session + "/finish", Map.of()));
+    Map<String, Object> theirClient = Map.of("clientId", IDS.get("client"), "gymId", ownGym, "aim", aim);
+    Map<String, Object> theirGym = Map.of("clientId", ownClient, "gymId", IDS.get("gym"), "aim", aim);
+    List<Map<String, Object>> pulls = List.of(Map.of("at", 0.2, "forceN", 400, "loadKg", 0));
+    return switch (endpoint) {
+      case "PUT /api/clients/{id}" -> List.of(intake);
+      case "POST /api/clients/{clientId}/measurements" -> List.of(Map.of("kind", "MASS", "value", 70, "on", "2026-11-01"));
+      case "POST /api/clients/{clientId}/lifts" -> List.of(lift());
+      case "PUT /api/gyms/{id}" -> List.of(Map.of("version", 0, "name", "Stolen", "equipment", List.of()));
+      case "PUT /api/gyms/{gymId}/machines/{item}" -> List.of(Map.of("version", 0, "measured", Map.of("railAngle", 40)));
+      case "POST /api/gyms/{gymId}/machines/{item}/fit", "PUT /api/gyms/{gymId}/machines/{item}/pulls" -> List.of(Map.of("version", 0, "pulls", pulls));
+      case "POST /api/orders", "POST /api/orders/measuring", "POST /api/orders/machines", "POST /api/sessions" -> List.of(theirClient, theirGym);
+      case "POST /api/orders/with-machine" -> List.of(Map.of("brief", theirClient, "item", "leg-press", "measured", Map.of()), Map.of("brief", theirGym, "item", "leg-press", "measured", Map.of()));
+      case "POST /api/bench" ->
+          List.of(
+              Map.of("sides", List.of(Map.of("clientId", IDS.get("client"), "candidateId", "leg-press/high"))),
+              Map.of("sides", List.of(Map.of("clientId", ownClient, "gymId", IDS.get("gym"), "candidateId", "leg-press/high"))));
+      case "POST /api/starts" ->
+          List.of(
+              Map.of("clientId", IDS.get("client"), "candidateId", "leg-press/low", "way", "HEELS_STAY_DOWN"),
+              Map.of("clientId", ownClient, "gymId", IDS.get("gym"), "candidateId", "leg-press/low", "way", "HEELS_STAY_DOWN"));
+      case "POST /api/sessions/{id}/items" -> List.of(Map.of("candidateId", "seated-calf-raise/usual"));
+      case "PUT /api/sessions/{id}/items/{itemId}/setup" -> List.of(Map.of("setup", Map.of("stretch", 10)));
+      case "PUT /api/sessions/{id}/items/{itemId}/sets/{setId}" -> List.of(done());
+      case "POST /api/sessions/{id}/finish" -> List.of("");
+      default -> {
+        if (!endpoint.startsWith("GET ") && !endpoint.startsWith("DELETE ")) {
+          throw new IllegalStateException("say here how to try " + endpoint);
+        }
+        yield new ArrayList<>(java.util.Collections.singletonList(null));
+      }
+    };
+  }
+
+  private static String address(String path) {
+    String kind = path.startsWith("/api/clients") ? "client" : path.startsWith("/api/gyms") ? "gym" : "session";
+    String filled = path.replace("{id}", IDS.get(kind)).replace("{clientId}", IDS.get("client")).replace("{gymId}", IDS.get("gym"));
+    for (String name : List.of("readingId", "liftId", "itemId", "setId", "item")) {
+      filled = filled.replace("{" + name + "}", IDS.get(name));
+    }
+    if (filled.contains("{")) {
+      throw new IllegalStateException("say here what stands for " + filled);
+    }
+    return path.equals("/api/clients/{id}") ? filled + "?name=Secret%20Client" : filled;
+  }
+
+  static Stream<String> endpoints() {
+    List<String> all = new ArrayList<>();
+    get("/v3/api-docs").at("/paths").properties().forEach(path -> path.getValue().propertyNames().forEach(method -> all.add(method.toUpperCase(java.util.Locale.ROOT) + " " + path.getKey())));
+    assertThat(all).hasSizeGreaterThan(30);
+    return all.stream().filter(e -> !WITHOUT_DATA.contains(e) && !LISTS.contains(e) && !e.contains("/api/gadget-links"));
   }
 
   @ParameterizedTest
-  @MethodSource("doors")
-  void everyDoorAnswersAsIfItDidNotExist(Answer answer) {
-    assertThat(answer.status()).isEqualTo(404);
-    assertThat(answer.body().toString()).doesNotContain("Secret");
+  @MethodSource("endpoints")
+  void everyEndpointAnswersAsIfItDidNotExist(String endpoint) {
+    String method = endpoint.substring(0, endpoint.indexOf(' '));
+    String path = endpoint.substring(endpoint.indexOf(' ') + 1);
+    for (Object body : bodies(endpoint)) {
+      Answer answer = send(method, address(path), body);
+      assertThat(answer.status()).as("%s with %s", endpoint, body).isEqualTo(404);
+      assertThat(answer.body().toString()).doesNotContain("Secret");
+    }
   }
 
   @Test
   void listsShowOnlyOwnRowsAndLastTimeIsOwn() {
     assertThat(get("/api/clients").body().toString()).doesNotContain("Secret");
     assertThat(get("/api/gyms").body().toString()).doesNotContain("Secret");
-    assertThat(get("/api/sessions").body().toString()).doesNotContain(SESSION.toString());
-    assertThat(get("/api/sessions?clientId=" + CLIENT).body().size()).isZero();
+    assertThat(get("/api/sessions").body().toString()).doesNotContain(IDS.get("session"));
+    assertThat(get("/api/sessions?clientId=" + IDS.get("client")).body().size()).isZero();
+    // another coach's reading and lift are not reached through an own client
+    assertThat(RunningApp.delete("/api/clients/" + ownClient + "/measurements/" + IDS.get("readingId")).status()).isEqualTo(404);
+    assertThat(RunningApp.delete("/api/clients/" + ownClient + "/lifts/" + IDS.get("liftId")).status()).isEqualTo(404);
     String session = post("/api/sessions", Map.of("clientId", ownClient, "gymId", ownGym, "aim", Map.of("SOL", 1))).at("/id").asString();
     Answer pinned = post("/api/sessions/" + session + "/items", Map.of("candidateId", "seated-calf-raise/usual"));
     assertThat(pinned.at("/items/0").has("lastTime")).isFalse();
     // a set id that another coach used is not found again, and cannot be taken over
-    Answer taken = put("/api/sessions/" + session + "/items/" + pinned.at("/items/0/id").asString() + "/sets/" + SET, Map.of("loadKg", 1, "repetitions", 1, "reserve", 0));
+    Answer taken = put("/api/sessions/" + session + "/items/" + pinned.at("/items/0/id").asString() + "/sets/" + IDS.get("setId"), Map.of("loadKg", 1, "repetitions", 1, "reserve", 0));
     assertThat(taken.status()).isEqualTo(409);
     assertThat(taken.body().toString()).doesNotContain("loadKg");
   }

@@ -15,18 +15,22 @@ class DemoDataTest {
     return application.run("--server.port=0", "--spring.datasource.url=" + System.getenv("DB_URL") + "?currentSchema=demo_test", "--spring.flyway.default-schema=demo_test", "--istmo.demo=true");
   }
 
+  private static <T> T asCoach(ConfigurableApplicationContext app, java.util.function.Supplier<T> act) {
+    return app.getBean(istmo.app.accounts.CurrentCoach.class).as(istmo.app.accounts.Accounts.FIRST, act);
+  }
+
   @Test
   void itIsLoadedOnce() {
     try (ConfigurableApplicationContext first = start()) {
-      var clients = first.getBean(istmo.app.clients.Clients.class);
-      assertThat(clients.all()).hasSizeGreaterThanOrEqualTo(6).anyMatch(c -> c.name().equals("Oda Fenwick"));
-      clients.all().forEach(c -> assertThat(c.intake().body()).isNotNull());
+      var clients = asCoach(first, () -> first.getBean(istmo.app.clients.Clients.class).all());
+      assertThat(clients).hasSizeGreaterThanOrEqualTo(6).anyMatch(c -> c.name().equals("Oda Fenwick"));
+      clients.forEach(c -> assertThat(c.intake().body()).isNotNull());
       var plans = first.getBean(istmo.app.plans.Plans.class);
-      assertThat(plans.list(java.util.Optional.empty())).hasSize(4).allMatch(s -> s.finishedAt().isPresent());
+      assertThat(asCoach(first, () -> plans.list(java.util.Optional.empty()))).hasSize(4).allMatch(s -> s.finishedAt().isPresent());
     }
     try (ConfigurableApplicationContext again = start()) {
-      assertThat(again.getBean(istmo.app.plans.Plans.class).list(java.util.Optional.empty())).hasSize(4);
-      assertThat(again.getBean(istmo.app.gyms.Gyms.class).all()).hasSize(2);
+      assertThat(asCoach(again, () -> again.getBean(istmo.app.plans.Plans.class).list(java.util.Optional.empty()))).hasSize(4);
+      assertThat(asCoach(again, () -> again.getBean(istmo.app.gyms.Gyms.class).all())).hasSize(2);
     }
   }
 }

@@ -26,7 +26,7 @@ class OrderAndSessionApiTest {
   @BeforeAll
   static void aClientAndAGym() {
     Map<String, Object> input = intake("Sorrel Keane " + UUID.randomUUID());
-    input.put("pain", List.of("LOWER_BACK"));
+    input.put("pain", List.of(Map.of("joint", "LOWER_BACK")));
     client = post("/api/clients", input).at("/id").asString();
     gym = post("/api/gyms", Map.of("name", "Pier " + UUID.randomUUID(), "equipment", Equipment.all().stream().map(Equipment.Item::id).filter(id -> !id.equals("hack-squat")).toList())).at("/id").asString();
   }
@@ -115,6 +115,93 @@ class OrderAndSessionApiTest {
     assertThat(answer.status()).isEqualTo(422);
     assertThat(answer.fault("setup.kneeDepth")).contains("50 to 140 deg");
     assertThat(answer.fault("setup.footheight")).contains("footHeight");
+  }
+
+  /** What the client's cautions leave out is left out everywhere: order, bench and session say the same; a caution that comes later marks what was pinned before. */
+  @Test
+  void aCautionHoldsInTheOrderOnTheBenchAndInTheSession() {
+    Map<String, Object> input = intake("Cautious " + UUID.randomUUID());
+    input.put("pain", List.of());
+    Answer added = post("/api/clients", input);
+    String id = added.at("/id").asString();
+    Map<String, Object> brief = Map.of("clientId", id, "gymId", gym, "aim", Map.of("BFL", 3));
+    String session = post("/api/sessions", brief).at("/id").asString();
+    assertThat(post("/api/sessions/" + session + "/items", Map.of("candidateId", "lying-leg-curl/usual")).status()).isEqualTo(201);
+
+    input.put("version", added.at("/version").asInt());
+    input.put("cautions", List.of(Map.of("caution", "PREGNANCY"), Map.of("caution", "BACK_CONDITION")));
+    assertThat(put("/api/clients/" + id, input).status()).isEqualTo(200);
+    Answer after = get("/api/sessions/" + session);
+    assertThat(after.at("/statements").toString()).contains("Pregnancy: ask the clinician in charge first");
+    assertThat(after.at("/items/0/refusal").asString()).contains("Lying face down");
+    for (String candidate : List.of("lying-leg-curl/usual", "romanian-deadlift/usual")) {
+      Answer bench = post("/api/bench", Map.of("sides", List.of(Map.of("clientId", id, "candidateId", candidate))));
+      assertThat(bench.at("/sides/0/refusal").asString()).as(candidate).isNotEmpty();
+      assertThat(bench.at("/sides/0/statements").size()).isPositive();
+      assertThat(post("/api/orders", brief).at("/excluded").toString()).contains(candidate);
+    }
+    Answer refused = post("/api/sessions/" + session + "/items", Map.of("candidateId", "romanian-deadlift/usual"));
+    assertThat(refused.status()).isEqualTo(409);
+    assertThat(refused.at("/detail").asString()).contains("is left out for").contains("Known back condition");
+    Answer deep = post("/api/sessions/" + session + "/items", Map.of("candidateId", "leg-press/high", "setup", Map.of("footHeight", -0.2, "kneeDepth", 130)));
+    assertThat(deep.status()).as("nor is what the body cannot take").isEqualTo(409);
+    assertThat(post("/api/sessions/" + session + "/items", Map.of("candidateId", "seated-leg-curl/usual")).status()).isEqualTo(201);
+  }
+
+  @Test
+  void aStiffDayLastsForOneSession() {
+    Map<String, Object> input = intake("Stiff " + UUID.randomUUID());
+    input.put("pain", List.of());
+    String id = post("/api/clients", input).at("/id").asString();
+    Map<String, Object> brief = new java.util.HashMap<>(Map.of("clientId", id, "gymId", gym, "aim", Map.of("VL", 2)));
+    double usual = depth(brief);
+    brief.put("stiffToday", true);
+    assertThat(depth(brief)).isLessThan(usual);
+    String stiff = post("/api/sessions", brief).at("/id").asString();
+    brief.remove("stiffToday");
+    String next = post("/api/sessions", brief).at("/id").asString();
+    assertThat(pinnedDepth(stiff)).isLessThan(pinnedDepth(next));
+    assertThat(get("/api/sessions/" + stiff).at("/brief/stiffToday").asBoolean()).isTrue();
+  }
+
+  private static double depth(Map<String, Object> brief) {
+    for (JsonNode e : post("/api/orders", brief).at("/entries")) {
+      if (e.path("candidateId").asString().equals("back-squat/high-bar")) {
+        return e.at("/setup/depth").asDouble();
+      }
+    }
+    throw new AssertionError("no back squat");
+  }
+
+  private static double pinnedDepth(String session) {
+    return post("/api/sessions/" + session + "/items", Map.of("candidateId", "back-squat/high-bar")).at("/items/0/setup/depth").asDouble();
+  }
+
+  /** Before one known lift no load is shown anywhere; after it, everywhere but on stacks that nobody has measured. */
+  @Test
+  void oneKnownLiftBringsLoads() {
+    Map<String, Object> input = intake("Strong " + UUID.randomUUID());
+    input.put("pain", List.of());
+    String id = post("/api/clients", input).at("/id").asString();
+    Map<String, Object> brief = Map.of("clientId", id, "gymId", gym, "aim", Map.of("VL", 2));
+    post("/api/orders", brief).at("/entries").forEach(e -> assertThat(e.has("load")).isFalse());
+    String lifts = "/api/clients/" + id + "/lifts";
+    assertThat(post(lifts, Map.of("candidateId", "back-squat/high-bar", "loadKg", 900, "repetitions", 5, "on", "2026-11-01")).fault("loadKg")).contains("is it mistyped?");
+    assertThat(post(lifts, Map.of("candidateId", "back-squat/high-bar", "loadKg", 60, "repetitions", 5, "on", "2099-11-01")).fault("on")).contains("day to come");
+    assertThat(post(lifts, Map.of("loadKg", 60)).fault("repetitions")).isEqualTo("is needed");
+    Answer known = post(lifts, Map.of("candidateId", "back-squat/high-bar", "loadKg", 60, "repetitions", 5, "reserve", 1, "on", "2026-11-01"));
+    assertThat(known.status()).isEqualTo(201);
+    assertThat(known.at("/strength/legs").asDouble()).isBetween(0.35, 3.5);
+    int with = 0;
+    for (JsonNode e : post("/api/orders", brief).at("/entries")) {
+      boolean stack = e.path("exerciseId").asString().matches("leg-extension.*|.*curl|standing-calf.*");
+      assertThat(e.has("load")).as(e.path("name").asString()).isEqualTo(!stack);
+      with += stack ? 0 : 1;
+    }
+    assertThat(with).isGreaterThan(4);
+    String session = post("/api/sessions", brief).at("/id").asString();
+    assertThat(post("/api/sessions/" + session + "/items", Map.of("candidateId", "back-squat/high-bar")).at("/items/0/load/basis").asString()).contains("own lift");
+    assertThat(delete(lifts + "/" + known.at("/lifts/0/id").asString()).body().has("strength")).isFalse();
   }
 
   @Test

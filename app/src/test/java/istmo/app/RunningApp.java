@@ -1,11 +1,16 @@
 package istmo.app;
 
 import java.io.IOException;
+import java.net.CookieManager;
+import java.net.CookiePolicy;
+import java.net.HttpCookie;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.boot.SpringApplication;
@@ -13,15 +18,18 @@ import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The real application on a free port and a schema of its own in the database that ./istmo test started; once for all tests, spoken to over HTTP. */
+/** The real application on a free port and a schema of its own in the database that ./istmo test started; once for all tests, spoken to over HTTP by a coach who is signed in. */
 public final class RunningApp implements BeforeAllCallback {
   private static final JsonMapper JSON = JsonMapper.builder().build();
-  private static final HttpClient HTTP = HttpClient.newHttpClient();
+  /** Every account's password in these tests. */
+  public static final String PASSWORD = "a long enough password";
+
+  private static Visitor owner;
   private static ConfigurableApplicationContext context;
   private static String address;
 
   /** An answer: status, JSON body (missing node when empty), content type. */
-  public record Answer(int status, JsonNode body, String contentType) {
+  public record Answer(int status, JsonNode body, String contentType, Map<String, List<String>> headers) {
     public JsonNode at(String pointer) {
       return body.at(pointer);
     }
@@ -51,6 +59,11 @@ public final class RunningApp implements BeforeAllCallback {
     context =
         application.run("--server.port=0", "--spring.datasource.url=" + url + "?currentSchema=app_test", "--spring.flyway.default-schema=app_test", "--istmo.demo=false");
     address = "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
+    owner = visitor();
+    Answer first = owner.post("/api/account/first", Map.of("name", "Own coach", "signInName", "Owner", "password", PASSWORD));
+    if (first.status() != 201) {
+      throw new IllegalStateException("no first account: " + first);
+    }
     Runtime.getRuntime().addShutdownHook(new Thread(context::close));
   }
 
@@ -58,39 +71,86 @@ public final class RunningApp implements BeforeAllCallback {
     return context.getBean(type);
   }
 
+  /** Somebody with a browser of their own: cookies are kept, and sent back as Istmo's own page does. */
+  public static final class Visitor {
+    private final CookieManager cookies = new CookieManager(null, CookiePolicy.ACCEPT_ALL);
+    private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+
+    /** @param body an object to write as JSON, or a String that is sent as it is */
+    public Answer send(String method, String path, Object body, String... headers) {
+      HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path)).header("content-type", "application/json");
+      token().ifPresent(t -> request.header("X-XSRF-TOKEN", t));
+      for (int k = 0; k < headers.length; k += 2) {
+        request.setHeader(headers[k], headers[k + 1]);
+      }
+      String text = body == null ? "" : body instanceof String s ? s : JSON.writeValueAsString(body);
+      request.method(method, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(text));
+      try {
+        HttpResponse<String> r = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+        String type = r.headers().firstValue("content-type").orElse("");
+        return new Answer(r.statusCode(), type.contains("json") ? JSON.readTree(r.body()) : JSON.missingNode(), type, r.headers().map());
+      } catch (IOException e) {
+        throw new java.io.UncheckedIOException(e);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        throw new IllegalStateException(e);
+      }
+    }
+
+    public Answer get(String path) {
+      return send("GET", path, null);
+    }
+
+    public Answer post(String path, Object body) {
+      return send("POST", path, body);
+    }
+
+    /** The cookie of that name, if there is one. */
+    public Optional<String> cookie(String name) {
+      return cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals(name)).map(HttpCookie::getValue).findFirst();
+    }
+
+    private Optional<String> token() {
+      return cookie("XSRF-TOKEN");
+    }
+  }
+
+  /** Somebody who has loaded the page and is not signed in. */
+  public static Visitor visitor() {
+    Visitor v = new Visitor();
+    v.get("/api/account");
+    return v;
+  }
+
+  /** Another coach with an account of their own, signed in. */
+  public static Visitor anotherCoach(String signInName) {
+    Answer added = post("/api/account/coaches", Map.of("name", "Coach " + signInName, "signInName", signInName, "password", PASSWORD));
+    if (added.status() != 204) {
+      throw new IllegalStateException("not added: " + added);
+    }
+    Visitor v = visitor();
+    v.post("/api/account/sign-in", Map.of("signInName", signInName, "password", PASSWORD));
+    return v;
+  }
+
   public static Answer get(String path) {
-    return send("GET", path, null);
+    return owner.get(path);
   }
 
   public static Answer post(String path, Object body) {
-    return send("POST", path, body);
+    return owner.post(path, body);
   }
 
   public static Answer put(String path, Object body) {
-    return send("PUT", path, body);
+    return owner.send("PUT", path, body);
   }
 
   public static Answer delete(String path) {
-    return send("DELETE", path, null);
+    return owner.send("DELETE", path, null);
   }
 
   /** @param body an object to write as JSON, or a String that is sent as it is */
   public static Answer send(String method, String path, Object body, String... headers) {
-    HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path)).header("content-type", "application/json");
-    if (headers.length > 0) {
-      request.headers(headers);
-    }
-    String text = body == null ? "" : body instanceof String s ? s : JSON.writeValueAsString(body);
-    request.method(method, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(text));
-    try {
-      HttpResponse<String> r = HTTP.send(request.build(), HttpResponse.BodyHandlers.ofString());
-      String type = r.headers().firstValue("content-type").orElse("");
-      return new Answer(r.statusCode(), type.contains("json") ? JSON.readTree(r.body()) : JSON.missingNode(), type);
-    } catch (IOException e) {
-      throw new java.io.UncheckedIOException(e);
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      throw new IllegalStateException(e);
-    }
+    return owner.send(method, path, body, headers);
   }
 }

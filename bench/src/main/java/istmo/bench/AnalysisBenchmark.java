@@ -2,6 +2,7 @@ package istmo.bench;
 
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
+import istmo.core.body.Profile;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
@@ -18,9 +19,11 @@ import istmo.core.ranking.criterion.Brief;
 import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.ranking.criterion.Orders;
 import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Place;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
@@ -59,8 +62,9 @@ public class AnalysisBenchmark {
     Candidate c = Catalogue.standard().candidate(candidate);
     family = Catalogue.standard().exerciseOf(c).family();
     setup = Reach.of(BODY, family, c.usual(), c.yields()).orElseThrow().setup();
-    evaluations = Orders.evaluate(BODY, School.STRETCH);
-    brief = new Brief(BODY, Set.of(), Cautions.none(), Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()), new Aim(Map.of("VL", 3, "RF", 2), Set.of()), School.STRETCH);
+    Place place = Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+    evaluations = Orders.evaluate(BODY, place, School.STRETCH);
+    brief = new Brief(BODY, Cautions.none(), Profile.unknown(), place, new Aim(Map.of("VL", 3, "RF", 2), Set.of()), School.STRETCH, Optional.empty());
   }
 
   @Benchmark

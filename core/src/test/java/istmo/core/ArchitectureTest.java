@@ -36,6 +36,7 @@ class ArchitectureTest {
           .layer("drawing").definedBy("istmo.core.drawing")
           .layer("ranking").definedBy("istmo.core.ranking")
           .layer("criterion").definedBy("istmo.core.ranking.criterion")
+          .layer("measuring").definedBy("istmo.core.measuring")
           .layer("training").definedBy("istmo.core.training")
           .whereLayer("quantity").mayNotAccessAnyLayer()
           .whereLayer("resource").mayNotAccessAnyLayer()
@@ -49,5 +50,6 @@ class ArchitectureTest {
           .whereLayer("catalogue").mayOnlyAccessLayers("quantity", "resource", "body", "equipment", "movement", "family")
           .whereLayer("drawing").mayOnlyAccessLayers("quantity", "anatomy", "body", "movement", "mechanics")
           .whereLayer("ranking").mayOnlyAccessLayers("quantity")
-          .whereLayer("training").mayOnlyAccessLayers("quantity", "movement", "stimulus");
+          .whereLayer("measuring").mayOnlyAccessLayers("quantity", "anatomy", "equipment", "movement")
+          .whereLayer("training").mayOnlyAccessLayers("quantity", "anatomy", "body", "equipment", "movement", "mechanics", "catalogue");
 }

@@ -1,37 +1,42 @@
 package istmo.app.accounts;
 
-import istmo.app.accounts.persistence.CoachEntity;
-import istmo.app.accounts.persistence.CoachRepository;
-import java.time.Clock;
+import istmo.app.platform.NotFound;
+import java.util.List;
 import java.util.UUID;
-import org.springframework.boot.context.event.ApplicationStartedEvent;
-import org.springframework.context.event.EventListener;
-import org.springframework.core.annotation.Order;
+import java.util.function.Supplier;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
-/** Who is signed in. For now there is one coach on this machine and no sign-in; every query already asks with the coach's id. */
+/** Who is signed in; every query asks with this coach's id. */
 @Service
 public class CurrentCoach {
-  private static final UUID ONLY = UUID.fromString("0f3e3a52-9d0b-4c1c-8a58-5b7c3f1d2e01");
-  private final CoachRepository coaches;
-  private final Clock clock;
-
-  CurrentCoach(CoachRepository coaches, Clock clock) {
-    this.coaches = coaches;
-    this.clock = clock;
-  }
-
+  /** The signed-in coach; throws {@link NotFound} where nobody is, so that nothing is found. */
   public UUID id() {
-    return ONLY;
+    Authentication a = SecurityContextHolder.getContext().getAuthentication();
+    if (a == null || !(a.getPrincipal() instanceof String id) || a.getAuthorities().iterator().hasNext()) {
+      throw new NotFound("coach");
+    }
+    return UUID.fromString(id);
   }
 
-  @EventListener(ApplicationStartedEvent.class)
-  @Order(1)
-  @Transactional
-  public void ensureThere() {
-    if (!coaches.existsById(ONLY)) {
-      coaches.save(new CoachEntity(ONLY, "Coach on this machine", clock.instant()));
+  /** Does something in a coach's name, outside of any request: data that is brought in at the start. */
+  public <T> T as(UUID coachId, Supplier<T> act) {
+    SecurityContext before = SecurityContextHolder.getContext();
+    try {
+      SecurityContext own = SecurityContextHolder.createEmptyContext();
+      own.setAuthentication(signedIn(coachId));
+      SecurityContextHolder.setContext(own);
+      return act.get();
+    } finally {
+      SecurityContextHolder.setContext(before);
     }
+  }
+
+  /** Everybody who is signed in may do the same, so there are no authorities; an anonymous visitor has one. */
+  public static Authentication signedIn(UUID coachId) {
+    return UsernamePasswordAuthenticationToken.authenticated(coachId.toString(), null, List.of());
   }
 }

@@ -4,10 +4,14 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
+import istmo.app.gyms.Gyms;
 import istmo.core.body.Body;
+import istmo.core.body.Cautions;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
+import istmo.core.catalogue.TapelessStart;
+import istmo.core.equipment.Place;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisResult;
@@ -16,13 +20,17 @@ import istmo.core.mechanics.LoadRule;
 import istmo.core.movement.Posture;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
+import istmo.core.ranking.criterion.Admission;
 import istmo.core.ranking.criterion.Difference;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
+import istmo.core.training.LoadEstimate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
@@ -30,6 +38,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class Bench {
   private static final double TRIAL_KG = 60;
+  private static final Place GENERIC = Place.generic(Set.of());
 
   /** What an analysis depends on. */
   private record Key(Body body, String familyId, Map<String, Double> setup) {}
@@ -38,13 +47,15 @@ public class Bench {
   private final Cache<Key, AnalysisResult> analyses = Caffeine.newBuilder().maximumSize(500).build();
 
   private final Clients clients;
+  private final Gyms gyms;
 
-  Bench(Clients clients) {
+  Bench(Clients clients, Gyms gyms) {
     this.clients = clients;
+    this.gyms = gyms;
   }
 
-  /** What to put on the bench; without a set-up, the usual one as far as this client takes it. */
-  public record Wish(UUID clientId, String candidateId, Optional<Map<String, Double>> setup) {}
+  /** What to put on the bench; without a set-up, the usual one on that gym's machines as far as this client takes it. Without a gym, machines are generic. */
+  public record Wish(UUID clientId, Optional<UUID> gymId, String candidateId, Optional<Map<String, Double>> setup, boolean stiffToday) {}
 
   /**
    * One side of the bench.
@@ -52,22 +63,48 @@ public class Bench {
    * @param result the analysis, or why there is none
    * @param postures what can be shown of the repetition: all of it, or the part that is possible
    * @param changes what was changed of the usual set-up for this client
+   * @param refusal why this client's cautions leave it out in this set-up, if they do
+   * @param load a first load, once a lift is known
    */
-  public record Side(Client client, Body body, Candidate candidate, Setup setup, AnalysisResult result, List<Posture> postures, Map<String, Double> stimulus, List<String> changes) {
+  public record Side(
+      Client client,
+      Body body,
+      Candidate candidate,
+      Setup setup,
+      AnalysisResult result,
+      List<Posture> postures,
+      Map<String, Double> stimulus,
+      List<String> changes,
+      Optional<Cautions.Refusal> refusal,
+      Optional<LoadEstimate> load) {
     public Optional<Analysis> analysis() {
       return result instanceof Analysis a ? Optional.of(a) : Optional.empty();
     }
   }
 
   public Side side(Wish wish, School school) {
-    Client client = clients.get(wish.clientId());
-    Body body = client.body();
+    return side(clients.get(wish.clientId()), place(wish), wish, school);
+  }
+
+  /** A start found without a tape. */
+  public TapelessStart.Found start(Wish wish, TapelessStart way, Map<String, Double> answers) {
+    Body body = clients.get(wish.clientId()).body(wish.stiffToday());
+    return way.found(body, place(wish), Catalogue.standard().candidate(wish.candidateId()), answers);
+  }
+
+  private Place place(Wish wish) {
+    return wish.gymId().map(id -> gyms.get(id).place()).orElse(GENERIC);
+  }
+
+  /** The same for a client and a place that are at hand. */
+  public Side side(Client client, Place place, Wish wish, School school) {
+    Body body = client.body(wish.stiffToday());
     Candidate candidate = Catalogue.standard().candidate(wish.candidateId());
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);
     List<String> changes = List.of();
-    Setup setup = candidate.usual();
+    Setup setup = candidate.usualAt(place);
     if (wish.setup().isPresent()) {
-      Map<String, Double> values = new java.util.LinkedHashMap<>(candidate.usual().values());
+      Map<String, Double> values = new LinkedHashMap<>(setup.values());
       values.putAll(wish.setup().get());
       setup = Setup.of(exercise.family().parameters(), values);
     } else {
@@ -79,7 +116,8 @@ public class Bench {
     }
     AnalysisResult result = analyses.get(new Key(body, exercise.family().id(), setup.values()), k -> new Analyser(k.body()).analyse(exercise.family(), Setup.of(exercise.family().parameters(), k.setup()), LoadRule.USUAL));
     if (result instanceof Analysis a) {
-      return new Side(client, body, candidate, setup, a, a.points().stream().map(p -> p.posture()).toList(), Stimulus.byRegion(a, school), changes);
+      Optional<LoadEstimate> load = LoadEstimate.of(candidate, setup, a, client.strength(), place, client.cautions().loadShare());
+      return new Side(client, body, candidate, setup, a, a.points().stream().map(p -> p.posture()).toList(), Stimulus.byRegion(a, school), changes, Admission.refusal(client.cautions(), exercise, Optional.of(a)), load);
     }
     List<Posture> possible = new ArrayList<>();
     for (int k = 0; k < Analyser.POINTS; k++) {
@@ -87,7 +125,7 @@ public class Bench {
         possible.add(p);
       }
     }
-    return new Side(client, body, candidate, setup, result, possible, Map.of(), changes);
+    return new Side(client, body, candidate, setup, result, possible, Map.of(), changes, Admission.refusal(client.cautions(), exercise, Optional.empty()), Optional.empty());
   }
 
   /** What truly differs from the first to the second; empty when one of them is impossible. */

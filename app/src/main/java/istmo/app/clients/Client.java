@@ -4,19 +4,26 @@ import istmo.core.body.Body;
 import istmo.core.body.BodyEstimate;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
-import istmo.core.body.PainFlag;
+import istmo.core.body.Profile;
 import istmo.core.body.Readings;
-import java.util.Set;
+import istmo.core.training.Calibration;
+import java.util.Optional;
 import java.util.UUID;
 
-/** A client, as other features see it: the intake, cautions and every reading. */
-public record Client(UUID id, int version, String name, Intake intake, Set<PainFlag> pain, Cautions cautions, Readings readings) {
-  public BodyEstimate estimate() {
-    return BodyEstimate.of(intake, readings);
+/**
+ * A client, as other features see it.
+ *
+ * @param estimate body from the intake and every reading, as strong as known lifts say
+ * @param strength empty until a lift is known
+ */
+public record Client(UUID id, int version, String name, Intake intake, Profile profile, Cautions cautions, Readings readings, BodyEstimate estimate, Optional<Calibration> strength) {
+  /** The body that postures and orders use: measured or estimated, and no further than cautions allow, nor than a stiff day does. */
+  public Body body(boolean stiffToday) {
+    return cautions.limited(unlimitedBody(stiffToday));
   }
 
-  /** The body that postures and orders use: measured or estimated, and no further than cautions allow. */
-  public Body body() {
-    return cautions.limited(estimate().body());
+  /** The same without the limits of cautions. */
+  public Body unlimitedBody(boolean stiffToday) {
+    return stiffToday ? estimate.body().stiffToday() : estimate.body();
   }
 }

@@ -1,24 +1,33 @@
 package istmo.app.clients;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import istmo.app.accounts.CurrentCoach;
 import istmo.app.clients.persistence.ClientEntity;
 import istmo.app.clients.persistence.ClientRepository;
+import istmo.app.clients.persistence.KnownLiftEntity;
+import istmo.app.clients.persistence.KnownLiftRepository;
 import istmo.app.clients.persistence.MeasurementEntity;
 import istmo.app.clients.persistence.MeasurementRepository;
 import istmo.app.platform.Conflict;
 import istmo.app.platform.Names;
 import istmo.app.platform.NotFound;
+import istmo.core.body.Body;
+import istmo.core.body.BodyEstimate;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Measurement;
-import istmo.core.body.PainFlag;
+import istmo.core.body.Profile;
 import istmo.core.body.Readings;
+import istmo.core.catalogue.Catalogue;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.training.Calibration;
+import istmo.core.training.KnownLift;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -29,12 +38,19 @@ import org.springframework.transaction.annotation.Transactional;
 public class Clients {
   private final ClientRepository repository;
   private final MeasurementRepository measurements;
+  private final KnownLiftRepository lifts;
   private final CurrentCoach coach;
   private final Clock clock;
 
-  Clients(ClientRepository repository, MeasurementRepository measurements, CurrentCoach coach, Clock clock) {
+  /** What a body and its known lifts say of strength; may be lost at any time. */
+  private final Cache<StrengthKey, Optional<Calibration>> strengths = Caffeine.newBuilder().maximumSize(500).build();
+
+  private record StrengthKey(Body usual, List<KnownLift> lifts) {}
+
+  Clients(ClientRepository repository, MeasurementRepository measurements, KnownLiftRepository lifts, CurrentCoach coach, Clock clock) {
     this.repository = repository;
     this.measurements = measurements;
+    this.lifts = lifts;
     this.coach = coach;
     this.clock = clock;
   }
@@ -42,7 +58,8 @@ public class Clients {
   @Transactional(readOnly = true)
   public List<Client> all() {
     Map<UUID, List<MeasurementEntity>> readings = measurements.findByCoachIdOrderByTakenOnAscCreatedAtAsc(coach.id()).stream().collect(Collectors.groupingBy(MeasurementEntity::getClientId));
-    return repository.findByCoachIdOrderByName(coach.id()).stream().map(e -> view(e, readings.getOrDefault(e.getId(), List.of()))).toList();
+    Map<UUID, List<KnownLiftEntity>> known = lifts.findByCoachIdOrderByDoneOnAscCreatedAtAsc(coach.id()).stream().collect(Collectors.groupingBy(KnownLiftEntity::getClientId));
+    return repository.findByCoachIdOrderByName(coach.id()).stream().map(e -> view(e, readings.getOrDefault(e.getId(), List.of()), known.getOrDefault(e.getId(), List.of()))).toList();
   }
 
   @Transactional(readOnly = true)
@@ -51,21 +68,21 @@ public class Clients {
   }
 
   @Transactional
-  public Client add(String name, Intake intake, Set<PainFlag> pain, Cautions cautions) {
+  public Client add(String name, Intake intake, Profile profile, Cautions cautions) {
     String trimmed = checkName(name, null);
     ClientEntity e = new ClientEntity(UUID.randomUUID(), coach.id(), clock.instant());
-    e.write(trimmed, intake, pain, cautions);
+    e.write(trimmed, intake, checked(profile), cautions);
     return view(repository.saveAndFlush(e));
   }
 
   /** Changes a client; {@code version} is the one that the coach saw, so that a change made elsewhere meanwhile is not lost. */
   @Transactional
-  public Client change(UUID id, int version, String name, Intake intake, Set<PainFlag> pain, Cautions cautions) {
+  public Client change(UUID id, int version, String name, Intake intake, Profile profile, Cautions cautions) {
     ClientEntity e = entity(id);
     if (e.getVersion() != version) {
       throw new Conflict(e.getName() + " was changed elsewhere meanwhile. Load again; nothing was overwritten.");
     }
-    e.write(checkName(name, e.getName()), intake, pain, cautions);
+    e.write(checkName(name, e.getName()), intake, checked(profile), cautions);
     return view(repository.saveAndFlush(e));
   }
 
@@ -81,10 +98,8 @@ public class Clients {
   @Transactional
   public Client measure(UUID clientId, Measurement m) {
     ClientEntity e = entity(clientId);
-    m.kind().check(m.value(), view(e).body().statureM());
-    if (m.on().isAfter(LocalDate.now(clock).plusDays(1))) { // a day of grace for clocks east of here
-      throw new InvalidInput("on", "is a day to come");
-    }
+    m.kind().check(m.value(), view(e).estimate().body().statureM());
+    checkDay(m.on());
     measurements.saveAndFlush(new MeasurementEntity(UUID.randomUUID(), coach.id(), e.getId(), m, clock.instant()));
     return view(e);
   }
@@ -97,11 +112,44 @@ public class Clients {
     return view(e);
   }
 
-  /** Erases a client with every reading; sessions must be gone. */
+  /** A lift with its id, for lists. */
+  public record Lift(UUID id, KnownLift lift) {}
+
+  @Transactional(readOnly = true)
+  public List<Lift> lifts(UUID clientId) {
+    return liftsOf(entity(clientId)).stream().map(l -> new Lift(l.getId(), l.lift())).toList();
+  }
+
+  /** Adds a known lift; one that this body could not have done is refused, and so is a day to come. */
+  @Transactional
+  public Client addLift(UUID clientId, KnownLift lift) {
+    ClientEntity e = entity(clientId);
+    checkDay(lift.on());
+    Calibration.check(BodyEstimate.of(e.intake(), readings(readingsOf(e))).body(), lift);
+    lifts.saveAndFlush(new KnownLiftEntity(UUID.randomUUID(), coach.id(), e.getId(), lift, clock.instant()));
+    return view(e);
+  }
+
+  @Transactional
+  public Client removeLift(UUID clientId, UUID liftId) {
+    ClientEntity e = entity(clientId);
+    lifts.delete(lifts.findByIdAndClientIdAndCoachId(liftId, e.getId(), coach.id()).orElseThrow(() -> new NotFound("lift")));
+    lifts.flush();
+    return view(e);
+  }
+
+  private void checkDay(LocalDate on) {
+    if (on.isAfter(LocalDate.now(clock).plusDays(1))) { // a day of grace for clocks east of here
+      throw new InvalidInput("on", "is a day to come");
+    }
+  }
+
+  /** Erases a client with every reading and lift; sessions must be gone. */
   @Transactional
   public void erase(UUID clientId) {
     ClientEntity e = entity(clientId);
     measurements.deleteAllInBatch(readingsOf(e));
+    lifts.deleteAllInBatch(liftsOf(e));
     repository.delete(e);
     repository.flush();
   }
@@ -122,11 +170,31 @@ public class Clients {
     return trimmed;
   }
 
-  private Client view(ClientEntity e) {
-    return view(e, readingsOf(e));
+  private List<KnownLiftEntity> liftsOf(ClientEntity e) {
+    return lifts.findByCoachIdAndClientIdOrderByDoneOnAscCreatedAtAsc(coach.id(), e.getId());
   }
 
-  private static Client view(ClientEntity e, List<MeasurementEntity> readings) {
-    return new Client(e.getId(), e.getVersion(), e.getName(), e.intake(), e.pain(), e.cautions(), new Readings(readings.stream().map(MeasurementEntity::measurement).toList()));
+  /** Likes and dislikes name exercises that there are. */
+  private static Profile checked(Profile profile) {
+    profile.likes().forEach(Catalogue.standard()::exercise);
+    profile.dislikes().forEach(Catalogue.standard()::exercise);
+    return profile;
+  }
+
+  private Client view(ClientEntity e) {
+    return view(e, readingsOf(e), liftsOf(e));
+  }
+
+  private Client view(ClientEntity e, List<MeasurementEntity> measured, List<KnownLiftEntity> known) {
+    Readings readings = readings(measured);
+    BodyEstimate usual = BodyEstimate.of(e.intake(), readings);
+    List<KnownLift> own = known.stream().map(KnownLiftEntity::lift).toList();
+    Optional<Calibration> strength = own.isEmpty() ? Optional.empty() : strengths.get(new StrengthKey(usual.body(), own), k -> Calibration.of(k.usual(), k.lifts()));
+    BodyEstimate estimate = strength.map(s -> new BodyEstimate(s.applied(usual.body()), usual.measured(), usual.notes())).orElse(usual);
+    return new Client(e.getId(), e.getVersion(), e.getName(), e.intake(), e.profile(), e.cautions(), readings, estimate, strength);
+  }
+
+  private static Readings readings(List<MeasurementEntity> measured) {
+    return new Readings(measured.stream().map(MeasurementEntity::measurement).toList());
   }
 }

@@ -1,5 +1,7 @@
 package istmo.app.demo;
 
+import istmo.app.accounts.Accounts;
+import istmo.app.accounts.CurrentCoach;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
@@ -8,6 +10,7 @@ import istmo.app.plans.Plans;
 import istmo.app.plans.Session;
 import istmo.core.body.Caution;
 import istmo.core.body.Cautions;
+import istmo.core.body.Habit;
 import istmo.core.body.Intake;
 import istmo.core.body.Intake.Ankle;
 import istmo.core.body.Intake.Thigh;
@@ -15,10 +18,16 @@ import istmo.core.body.Measurement;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.MeasurementKind;
 import istmo.core.body.PainFlag;
+import istmo.core.body.Profile;
+import istmo.core.body.Profile.TrainingAge;
 import istmo.core.body.Sex;
+import istmo.core.body.SoreMovement;
+import istmo.core.body.Soreness;
+import istmo.core.body.Soreness.Approach;
 import istmo.core.equipment.Equipment;
 import istmo.core.ranking.criterion.Aim;
 import istmo.core.stimulus.School;
+import istmo.core.training.KnownLift;
 import istmo.core.training.PerformedSet;
 import java.time.Clock;
 import java.time.Duration;
@@ -43,9 +52,11 @@ class DemoData {
   private final Clients clients;
   private final Gyms gyms;
   private final Plans plans;
+  private final CurrentCoach coach;
   private final Clock clock;
 
-  DemoData(Clients clients, Gyms gyms, Plans plans, Clock clock) {
+  DemoData(Clients clients, Gyms gyms, Plans plans, CurrentCoach coach, Clock clock) {
+    this.coach = coach;
     this.clients = clients;
     this.gyms = gyms;
     this.plans = plans;
@@ -55,18 +66,26 @@ class DemoData {
   @EventListener(ApplicationStartedEvent.class)
   @Order(2)
   public void load() {
-    if (!clients.all().isEmpty() || !gyms.all().isEmpty()) {
-      return;
+    coach.as(Accounts.FIRST, this::loadOnce);
+  }
+
+  private Void loadOnce() {
+    if (clients.all().isEmpty() && gyms.all().isEmpty()) {
+      write();
     }
+    return null;
+  }
+
+  private void write() {
     Set<String> everything = Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
     Gym quayside = gyms.add("Quayside Hall", everything);
-    Gym boatshed = gyms.add("Boatshed", Set.of("barbell", "rack", "wedge", "fixed-track", "standing-calf", "lying-curl"));
-    Client oda = clients.add("Oda Fenwick", new Intake(1.66, 63, Sex.FEMALE, Thigh.SHORT, Ankle.FREE), Set.of(), Cautions.none());
-    Client tarn = clients.add("Tarn Holloway", new Intake(1.90, 94, Sex.MALE, Thigh.LONG, Ankle.STIFF), Set.of(), Cautions.none());
-    clients.add("Pia Lindqvale", new Intake(1.72, 70, Sex.FEMALE, Thigh.USUAL, Ankle.USUAL), Set.of(PainFlag.KNEE), Cautions.none());
-    clients.add("Joss Merrow", new Intake(1.76, 81, Sex.MALE, Thigh.USUAL, Ankle.USUAL), Set.of(PainFlag.LOWER_BACK), Cautions.none());
-    clients.add("Wren Calloway", new Intake(1.58, 54, Sex.FEMALE, Thigh.USUAL, Ankle.STIFF), Set.of(), Cautions.none());
-    clients.add("Bo Harkness", new Intake(1.83, 105, Sex.MALE, Thigh.SHORT, Ankle.USUAL), Set.of(), new Cautions(List.of(new Cautions.Entry(Caution.HIGH_BLOOD_PRESSURE, Optional.empty())), List.of()));
+    Gym boatshed = gyms.add("Boatshed", Set.of("barbell", "rack", "wedge", "fixed-track", "lying-curl", "bench", "dumbbells", "pull-down"));
+    Client oda = clients.add("Oda Fenwick", new Intake(1.66, 63, Sex.FEMALE, Thigh.SHORT, Ankle.FREE), new Profile(Optional.of(TrainingAge.YEARS), Optional.of(3), Optional.of(60), Set.of(Habit.SQUAT_TO_QUADS), Optional.of(Side.RIGHT), "Likes to see the plates go on.", Set.of("heel-raised-squat"), Set.of()), Cautions.none());
+    Client tarn = clients.add("Tarn Holloway", new Intake(1.90, 94, Sex.MALE, Thigh.LONG, Ankle.STIFF), new Profile(Optional.of(TrainingAge.MONTHS), Optional.of(2), Optional.of(50), Set.of(Habit.HINGE_TO_BACK), Optional.empty(), "", Set.of(), Set.of("deadlift")), Cautions.none());
+    clients.add("Pia Lindqvale", new Intake(1.72, 70, Sex.FEMALE, Thigh.USUAL, Ankle.USUAL), Profile.unknown(), sore(new Soreness(PainFlag.KNEE, Set.of(SoreMovement.DEEP_KNEE), Approach.LESS_RANGE)));
+    clients.add("Joss Merrow", new Intake(1.76, 81, Sex.MALE, Thigh.USUAL, Ankle.USUAL), Profile.unknown(), sore(new Soreness(PainFlag.LOWER_BACK, Set.of(SoreMovement.LEANING), Approach.LEAVE_OUT)));
+    clients.add("Wren Calloway", new Intake(1.58, 54, Sex.FEMALE, Thigh.USUAL, Ankle.STIFF), Profile.unknown(), Cautions.none());
+    clients.add("Bo Harkness", new Intake(1.83, 105, Sex.MALE, Thigh.SHORT, Ankle.USUAL), Profile.unknown(), new Cautions(List.of(), List.of(new Cautions.Entry(Caution.HIGH_BLOOD_PRESSURE, Optional.empty())), List.of()));
 
     LocalDate today = LocalDate.now(clock);
     for (int week = 8; week >= 0; week -= 4) {
@@ -78,19 +97,28 @@ class DemoData {
     measure(oda, MeasurementKind.THIGH, Side.LEFT, 0.396, today.minusWeeks(8));
     measure(oda, MeasurementKind.THIGH, Side.RIGHT, 0.395, today.minusWeeks(8));
 
+    clients.addLift(oda.id(), new KnownLift("heel-raised-squat/wedge", new PerformedSet(40, 8, 2), today.minusWeeks(2)));
+    clients.addLift(tarn.id(), new KnownLift("romanian-deadlift/usual", new PerformedSet(80, 10, 2), today.minusDays(4)));
+    quayside = gyms.know(quayside.id(), quayside.version(), "leg-press", Map.of("railAngle", 42.0, "sledMass", 52.0, "stop", 0.62));
+    gyms.know(quayside.id(), quayside.version(), "seated-curl", Map.of("step", 2.5, "thighPad", 1.0));
+
     Aim quads = new Aim(Map.of("VL", 3, "RF", 2), Set.of());
     Instant now = clock.instant();
     for (int week = 3; week >= 1; week--) {
       Instant day = now.minus(Duration.ofDays(7L * week));
-      Session s = plans.start(oda.id(), quayside.id(), quads, School.STRETCH, day);
+      Session s = plans.start(oda.id(), quayside.id(), quads, School.STRETCH, false, day);
       done(s, "heel-raised-squat/wedge", day, 32.5 + 2.5 * (3 - week), new int[] {10, 9, 8});
       done(s, "leg-extension-reclined/reclined", day.plus(Duration.ofMinutes(15)), 35, new int[] {12 + 3 - week, 12, 11});
       plans.finish(s.id(), day.plus(Duration.ofMinutes(40)));
     }
     Instant day = now.minus(Duration.ofDays(4));
-    Session s = plans.start(tarn.id(), boatshed.id(), new Aim(Map.of("GMAXM", 3, "BFL", 2), Set.of()), School.STRETCH, day);
+    Session s = plans.start(tarn.id(), boatshed.id(), new Aim(Map.of("GMAXM", 3, "BFL", 2), Set.of()), School.STRETCH, false, day);
     done(s, "romanian-deadlift/usual", day, 80, new int[] {10, 10, 9});
     plans.finish(s.id(), day.plus(Duration.ofMinutes(30)));
+  }
+
+  private static Cautions sore(Soreness s) {
+    return new Cautions(List.of(s), List.of(), List.of());
   }
 
   private void measure(Client client, MeasurementKind kind, Side side, double value, LocalDate on) {

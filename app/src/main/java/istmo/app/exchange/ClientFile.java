@@ -21,14 +21,14 @@ public class ClientFile {
   }
 
   /** @param sessions oldest first */
-  public record Contents(Client client, List<Clients.Reading> readings, List<Session> sessions) {}
+  public record Contents(Client client, List<Clients.Reading> readings, List<Clients.Lift> lifts, List<Session> sessions) {}
 
   @Transactional(readOnly = true)
   public Contents contents(UUID clientId) {
-    return new Contents(clients.get(clientId), clients.readings(clientId), plans.history(clientId));
+    return new Contents(clients.get(clientId), clients.readings(clientId), clients.lifts(clientId), plans.history(clientId));
   }
 
-  /** Client, readings, sessions and sets. Nothing of it is left, and there is no way back. */
+  /** Client, readings, lifts, sessions and sets. Nothing of it is left, and there is no way back. */
   @Transactional
   public void erase(UUID clientId) {
     clients.get(clientId);

@@ -1,7 +1,14 @@
 package istmo.app.gyms;
 
-import java.util.Set;
+import istmo.core.equipment.Place;
+import istmo.core.measuring.Pull;
+import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 
-/** A gym, as other features see it: equipment ids. */
-public record Gym(UUID id, int version, String name, Set<String> equipment) {}
+/**
+ * A gym, as other features see it.
+ *
+ * @param pulls item id to the pulls with a hanging scale that its resistance was fitted from
+ */
+public record Gym(UUID id, int version, String name, Place place, Map<String, List<Pull>> pulls) {}

@@ -7,9 +7,14 @@ import istmo.app.platform.Conflict;
 import istmo.app.platform.Names;
 import istmo.app.platform.NotFound;
 import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Place;
+import istmo.core.measuring.Pull;
+import istmo.core.measuring.ResistanceFit;
 import istmo.core.quantity.InvalidInput;
 import java.time.Clock;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -48,12 +53,62 @@ public class Gyms {
 
   @Transactional
   public Gym change(UUID id, int version, String name, Set<String> equipment) {
+    GymEntity e = seen(id, version);
+    e.write(checkName(name, e.getName()), Equipment.check(equipment));
+    return view(repository.saveAndFlush(e));
+  }
+
+  /** Keeps what is known of one thing: its values as they are given, all of them. Pulls of it are forgotten where a value that came from them is changed by hand. */
+  @Transactional
+  public Gym know(UUID id, int version, String item, Map<String, Double> values) {
+    GymEntity e = seen(id, version);
+    Map<String, List<Pull>> pulls = new LinkedHashMap<>(e.pulls());
+    if (pulls.containsKey(item) && !fitted(e.place(), item, pulls.get(item)).entrySet().stream().allMatch(f -> near(f.getValue(), values.get(f.getKey())))) {
+      pulls.remove(item);
+    }
+    return keep(e, item, values, pulls);
+  }
+
+  /** Keeps pulls with a hanging scale and what they say; no pulls takes both away. */
+  @Transactional
+  public Gym pull(UUID id, int version, String item, List<Pull> pulls) {
+    GymEntity e = seen(id, version);
+    Map<String, Double> values = new LinkedHashMap<>(e.place().measured().getOrDefault(item, Map.of()));
+    Map<String, List<Pull>> all = new LinkedHashMap<>(e.pulls());
+    if (all.containsKey(item)) {
+      values.keySet().removeAll(fitted(e.place(), item, all.get(item)).keySet());
+    }
+    if (pulls.isEmpty()) {
+      all.remove(item);
+    } else {
+      all.put(item, pulls);
+      values.putAll(fitted(e.place(), item, pulls));
+    }
+    return keep(e, item, values, all);
+  }
+
+  private static Map<String, Double> fitted(Place place, String item, List<Pull> pulls) {
+    return ResistanceFit.of(item, place, pulls).values();
+  }
+
+  private static boolean near(double a, Double b) {
+    return b != null && Math.abs(a - b) < 1e-9;
+  }
+
+  private Gym keep(GymEntity e, String item, Map<String, Double> values, Map<String, List<Pull>> pulls) {
+    Equipment.get(item);
+    Map<String, Map<String, Double>> measured = new LinkedHashMap<>(e.place().measured());
+    measured.put(item, values);
+    e.know(new Place(e.place().equipment(), measured), pulls);
+    return view(repository.saveAndFlush(e));
+  }
+
+  private GymEntity seen(UUID id, int version) {
     GymEntity e = entity(id);
     if (e.getVersion() != version) {
       throw new Conflict(e.getName() + " was changed elsewhere meanwhile. Load again; nothing was overwritten.");
     }
-    e.write(checkName(name, e.getName()), Equipment.check(equipment));
-    return view(repository.saveAndFlush(e));
+    return e;
   }
 
   private GymEntity entity(UUID id) {
@@ -69,6 +124,6 @@ public class Gyms {
   }
 
   private static Gym view(GymEntity e) {
-    return new Gym(e.getId(), e.getVersion(), e.getName(), e.equipment());
+    return new Gym(e.getId(), e.getVersion(), e.getName(), e.place(), e.pulls());
   }
 }

@@ -7,11 +7,14 @@ import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
 import istmo.core.body.Body;
+import istmo.core.equipment.Place;
 import istmo.core.ranking.criterion.Aim;
 import istmo.core.ranking.criterion.Brief;
 import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.ranking.criterion.MachineMeasuringValue;
 import istmo.core.ranking.criterion.MeasuringValue;
 import istmo.core.ranking.criterion.Order;
+import istmo.core.ranking.criterion.OrderChange;
 import istmo.core.ranking.criterion.Orders;
 import istmo.core.stimulus.School;
 import java.util.List;
@@ -19,10 +22,10 @@ import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
-/** Orders for a client in a gym. What the mechanics say of a body is kept by the body itself, so a changed aim orders again without new mechanics; the cache may be lost at any time. */
+/** Orders for a client in a gym. What the mechanics say of a body on measured machines is kept by these themselves, so a changed aim orders again without new mechanics; the cache may be lost at any time. */
 @Service
 public class OrderBook {
-  private record Key(Body body, School school) {}
+  private record Key(Body body, Map<String, Map<String, Double>> machines, School school) {}
 
   private static final int KEPT_BODIES = 120;
 
@@ -35,25 +38,49 @@ public class OrderBook {
     this.gyms = gyms;
   }
 
-  public Order order(UUID clientId, UUID gymId, Aim aim, School school) {
-    Client client = clients.get(clientId);
-    return order(client, gyms.get(gymId), aim, school, client.estimate().body());
+  /** Who, where, what for, and by which school; stiffToday takes some range for one day. */
+  public record Wish(UUID clientId, UUID gymId, Aim aim, School school, boolean stiffToday) {}
+
+  /** An order, and what to ask or to know about this client before anything is done. */
+  public record Answer(Order order, List<String> statements) {}
+
+  public Answer order(Wish wish) {
+    Client client = clients.get(wish.clientId());
+    return new Answer(order(brief(client, gyms.get(wish.gymId()), wish)), client.cautions().statements());
   }
 
-  /** Which missing measurements would change this order, most first. Some seconds of mechanics the first time, then kept. */
-  public List<MeasuringValue> measuring(UUID clientId, UUID gymId, Aim aim, School school) {
-    Client client = clients.get(clientId);
-    Gym gym = gyms.get(gymId);
-    return MeasuringValue.of(client.estimate(), body -> order(client, gym, aim, school, body));
+  /** Which missing measurements of the client would change this order, most first. Some seconds of mechanics the first time, then kept. */
+  public List<MeasuringValue> measuring(Wish wish) {
+    Client client = clients.get(wish.clientId());
+    Brief brief = brief(client, gyms.get(wish.gymId()), wish);
+    return MeasuringValue.of(client.estimate(), body -> order(brief.of(body)));
   }
 
-  /** What to ask or to know about this client before anything is done. */
-  public List<String> statements(UUID clientId) {
-    return clients.get(clientId).cautions().statements();
+  /** Which generic values of this gym's machines would change this order, most first. */
+  public List<MachineMeasuringValue> machines(Wish wish) {
+    Brief brief = brief(clients.get(wish.clientId()), gyms.get(wish.gymId()), wish);
+    return MachineMeasuringValue.of(brief, evaluated(brief));
   }
 
-  private Order order(Client client, Gym gym, Aim aim, School school, Body body) {
-    Brief brief = new Brief(body, client.pain(), client.cautions(), gym.equipment(), aim, school);
-    return Orders.order(brief, evaluations.get(new Key(brief.limitedBody(), school), k -> Orders.evaluate(k.body(), k.school())));
+  /** What other values of one machine do to this order. */
+  public OrderChange withMachine(Wish wish, String item, Map<String, Double> values) {
+    Brief before = brief(clients.get(wish.clientId()), gyms.get(wish.gymId()), wish);
+    Place place = before.place();
+    for (Map.Entry<String, Double> v : values.entrySet()) {
+      place = place.with(item, v.getKey(), v.getValue());
+    }
+    return OrderChange.between(order(before), order(before.at(place)));
+  }
+
+  private static Brief brief(Client client, Gym gym, Wish wish) {
+    return new Brief(client.unlimitedBody(wish.stiffToday()), client.cautions(), client.profile(), gym.place(), wish.aim(), wish.school(), client.strength());
+  }
+
+  private Order order(Brief brief) {
+    return Orders.order(brief, evaluated(brief));
+  }
+
+  private Map<String, Evaluation> evaluated(Brief brief) {
+    return evaluations.get(new Key(brief.limitedBody(), brief.place().measured(), brief.school()), k -> Orders.evaluate(k.body(), brief.place(), k.school()));
   }
 }

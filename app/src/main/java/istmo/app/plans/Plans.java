@@ -1,6 +1,7 @@
 package istmo.app.plans;
 
 import istmo.app.accounts.CurrentCoach;
+import istmo.app.bench.Bench;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
@@ -12,11 +13,10 @@ import istmo.app.plans.persistence.ItemRepository;
 import istmo.app.plans.persistence.PerformedSetEntity;
 import istmo.app.plans.persistence.PerformedSetRepository;
 import istmo.app.plans.persistence.SessionEntity;
-import istmo.app.plans.persistence.SessionRepository;
+import istmo.app.plans.persistence.TrainingSessionRepository;
+import istmo.core.body.Cautions;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
-import istmo.core.catalogue.Exercise;
-import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.criterion.Aim;
@@ -26,7 +26,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -39,20 +38,22 @@ import org.springframework.transaction.annotation.Transactional;
 /** Sessions: what was chosen, in which set-up, and what was done. */
 @Service
 public class Plans {
-  private final SessionRepository sessions;
+  private final TrainingSessionRepository sessions;
   private final ItemRepository items;
   private final PerformedSetRepository sets;
   private final Clients clients;
   private final Gyms gyms;
+  private final Bench bench;
   private final CurrentCoach coach;
   private final Clock clock;
 
-  Plans(SessionRepository sessions, ItemRepository items, PerformedSetRepository sets, Clients clients, Gyms gyms, CurrentCoach coach, Clock clock) {
+  Plans(TrainingSessionRepository sessions, ItemRepository items, PerformedSetRepository sets, Clients clients, Gyms gyms, Bench bench, CurrentCoach coach, Clock clock) {
     this.sessions = sessions;
     this.items = items;
     this.sets = sets;
     this.clients = clients;
     this.gyms = gyms;
+    this.bench = bench;
     this.coach = coach;
     this.clock = clock;
   }
@@ -79,7 +80,7 @@ public class Plans {
     Map<UUID, Gym> places = gyms.all().stream().collect(Collectors.toMap(Gym::id, g -> g));
     List<ItemEntity> own = items.findByCoachIdAndSessionIdInOrderByPosition(coach.id(), found.stream().map(SessionEntity::getId).toList());
     Map<UUID, List<Session.LoggedSet>> done = setsOf(own.stream().map(ItemEntity::getId).toList());
-    Map<UUID, List<Session.Item>> bySession = own.stream().collect(Collectors.groupingBy(ItemEntity::getSessionId, Collectors.mapping(i -> new Session.Item(i.getId(), i.getPosition(), i.getCandidateId(), i.getSetup(), done.getOrDefault(i.getId(), List.of()), Optional.empty()), Collectors.toList())));
+    Map<UUID, List<Session.Item>> bySession = own.stream().collect(Collectors.groupingBy(ItemEntity::getSessionId, Collectors.mapping(i -> new Session.Item(i.getId(), i.getPosition(), i.getCandidateId(), i.getSetup(), done.getOrDefault(i.getId(), List.of()), Optional.empty(), Optional.empty(), Optional.empty()), Collectors.toList())));
     return found.stream().map(s -> new Session(s.getId(), client, places.get(s.getGymId()), s.getBrief(), s.getCreatedAt(), Optional.ofNullable(s.getFinishedAt()), bySession.getOrDefault(s.getId(), List.of()))).toList();
   }
 
@@ -95,20 +96,20 @@ public class Plans {
   }
 
   @Transactional
-  public Session start(UUID clientId, UUID gymId, Aim aim, School school) {
-    return start(clientId, gymId, aim, school, clock.instant());
+  public Session start(UUID clientId, UUID gymId, Aim aim, School school, boolean stiffToday) {
+    return start(clientId, gymId, aim, school, stiffToday, clock.instant());
   }
 
   /** A session that began at a given moment, for records that are brought in. */
   @Transactional
-  public Session start(UUID clientId, UUID gymId, Aim aim, School school, Instant at) {
+  public Session start(UUID clientId, UUID gymId, Aim aim, School school, boolean stiffToday, Instant at) {
     Client client = clients.get(clientId);
     Gym gym = gyms.get(gymId);
-    SessionBrief brief = new SessionBrief(aim.weights(), List.copyOf(aim.keepOut()), school.id());
+    SessionBrief brief = new SessionBrief(aim.weights(), List.copyOf(aim.keepOut()), school.id(), stiffToday);
     return view(sessions.save(new SessionEntity(UUID.randomUUID(), coach.id(), client.id(), gym.id(), brief, at)));
   }
 
-  /** Pins a candidate; without a set-up, in the usual one as far as this client takes it. */
+  /** Pins a candidate; without a set-up, in the usual one on this gym's machines as far as this client takes it. What the client's cautions leave out is not pinned. */
   @Transactional
   public Session pin(UUID sessionId, String candidateId, Optional<Map<String, Double>> wished) {
     SessionEntity session = entity(sessionId);
@@ -118,7 +119,9 @@ public class Plans {
       throw new Conflict(candidate.name() + " is in this session already.");
     }
     int position = there.stream().mapToInt(ItemEntity::getPosition).max().orElse(0) + 1;
-    Setup setup = setup(session, candidate, wished);
+    Bench.Side side = side(session, candidate.id(), wished);
+    admit(side);
+    Setup setup = side.setup();
     items.save(new ItemEntity(UUID.randomUUID(), coach.id(), session.getId(), position, candidateId, setup.values(), clock.instant()));
     return view(session);
   }
@@ -131,7 +134,9 @@ public class Plans {
     if (sets.existsByCoachIdAndItemId(coach.id(), item.getId())) {
       throw new Conflict("Sets are logged with this set-up; another set-up is another record.");
     }
-    item.setSetup(setup(session, Catalogue.standard().candidate(item.getCandidateId()), Optional.of(wished)).values());
+    Bench.Side side = side(session, item.getCandidateId(), Optional.of(wished));
+    admit(side);
+    item.setSetup(side.setup().values());
     items.save(item);
     return view(session);
   }
@@ -197,14 +202,18 @@ public class Plans {
     return view(sessions.save(session));
   }
 
-  private Setup setup(SessionEntity session, Candidate candidate, Optional<Map<String, Double>> wished) {
-    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
-    if (wished.isPresent()) {
-      Map<String, Double> values = new LinkedHashMap<>(candidate.usual().values());
-      values.putAll(wished.get());
-      return Setup.of(exercise.family().parameters(), values);
+  private Bench.Side side(SessionEntity session, String candidateId, Optional<Map<String, Double>> wished) {
+    return bench.side(new Bench.Wish(session.getClientId(), Optional.of(session.getGymId()), candidateId, wished, session.getBrief().stiffDay()), School.get(session.getBrief().school()));
+  }
+
+  /** Throws where the client cannot take the set-up, or should not. */
+  private static void admit(Bench.Side side) {
+    if (Bench.obstacle(side).isPresent()) {
+      throw new Conflict(side.candidate().name() + " is not possible for " + side.client().name() + " in this set-up. " + Bench.obstacle(side).get().reason());
     }
-    return Reach.of(clients.get(session.getClientId()).body(), exercise.family(), candidate.usual(), candidate.yields()).map(Reach::setup).orElseThrow(() -> new Conflict(candidate.name() + " is out of reach for this client."));
+    if (side.refusal().isPresent()) {
+      throw new Conflict(side.candidate().name() + " is left out for " + side.client().name() + ". " + side.refusal().get().reason());
+    }
   }
 
   private SessionEntity entity(UUID id) {
@@ -224,10 +233,13 @@ public class Plans {
     Map<String, Session.LastTime> last = lastTimes(s, own);
     Map<UUID, List<Session.LoggedSet>> done = setsOf(own.stream().map(ItemEntity::getId).toList());
     List<Session.Item> views = new ArrayList<>();
+    Client client = clients.get(s.getClientId());
+    Gym gym = gyms.get(s.getGymId());
     for (ItemEntity i : own) {
-      views.add(new Session.Item(i.getId(), i.getPosition(), i.getCandidateId(), i.getSetup(), done.getOrDefault(i.getId(), List.of()), Optional.ofNullable(last.get(i.getCandidateId())).map(l -> new Session.LastTime(l.performedAt(), l.setup(), l.setup().equals(i.getSetup()), l.sets()))));
+      Bench.Side side = bench.side(client, gym.place(), new Bench.Wish(client.id(), Optional.of(gym.id()), i.getCandidateId(), Optional.of(i.getSetup()), s.getBrief().stiffDay()), School.get(s.getBrief().school()));
+      views.add(new Session.Item(i.getId(), i.getPosition(), i.getCandidateId(), i.getSetup(), done.getOrDefault(i.getId(), List.of()), Optional.ofNullable(last.get(i.getCandidateId())).map(l -> new Session.LastTime(l.performedAt(), l.setup(), l.setup().equals(i.getSetup()), l.sets())), side.refusal().map(Cautions.Refusal::reason), side.load()));
     }
-    return new Session(s.getId(), clients.get(s.getClientId()), gyms.get(s.getGymId()), s.getBrief(), s.getCreatedAt(), Optional.ofNullable(s.getFinishedAt()), views);
+    return new Session(s.getId(), client, gym, s.getBrief(), s.getCreatedAt(), Optional.ofNullable(s.getFinishedAt()), views);
   }
 
   private Map<UUID, List<Session.LoggedSet>> setsOf(List<UUID> itemIds) {

@@ -2,6 +2,7 @@ package istmo.app.plans;
 
 import istmo.app.clients.Client;
 import istmo.app.gyms.Gym;
+import istmo.core.training.LoadEstimate;
 import istmo.core.training.PerformedSet;
 import java.time.Instant;
 import java.util.List;
@@ -11,8 +12,13 @@ import java.util.UUID;
 
 /** A session with everything that its sheet shows. */
 public record Session(UUID id, Client client, Gym gym, SessionBrief brief, Instant createdAt, Optional<Instant> finishedAt, List<Item> items) {
-  /** One exercise: set-up in the parameters' units, sets in the order in which they were done. */
-  public record Item(UUID id, int position, String candidateId, Map<String, Double> setup, List<LoggedSet> sets, Optional<LastTime> lastTime) {}
+  /**
+   * One exercise: set-up in the parameters' units, sets in the order in which they were done.
+   *
+   * @param refusal why the client's cautions leave it out now, if they do
+   * @param load a first load, once a lift is known
+   */
+  public record Item(UUID id, int position, String candidateId, Map<String, Double> setup, List<LoggedSet> sets, Optional<LastTime> lastTime, Optional<String> refusal, Optional<LoadEstimate> load) {}
 
   public record LoggedSet(UUID id, PerformedSet set, Instant performedAt) {}
 

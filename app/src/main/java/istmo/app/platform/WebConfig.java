@@ -8,6 +8,8 @@ import java.io.IOException;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
@@ -43,9 +45,10 @@ class WebConfig implements WebMvcConfigurer {
   }
 
   /**
-   * Until there is a sign-in, the application answers only to this machine's own names, so that a foreign page cannot reach client notes through a name of its own that points here; and it tells browsers to load nothing from outside.
+   * The application answers only to this machine's own names, so that a foreign page cannot reach client notes through a name of its own that points here; and it tells browsers to load nothing from outside. Stands before everything else.
    */
   @Component
+  @Order(Ordered.HIGHEST_PRECEDENCE)
   static final class OwnMachineOnly extends OncePerRequestFilter {
     private static final Set<String> NAMES = Set.of("127.0.0.1", "localhost", "[::1]");
 

@@ -14,6 +14,7 @@ import istmo.core.quantity.Allowed;
  * @param dorsiflexionLimitRad most dorsiflexion under load
  * @param hipFlexionLimitRad hip flexion at which the pelvis begins to tuck
  * @param kneeFlexionLimitRad most knee flexion under load
+ * @param hipOpeningLimitRad most hip abduction in a wide stance
  * @param lumbarNm largest extension moment of the back about L5/S1
  */
 public record Body(
@@ -29,6 +30,7 @@ public record Body(
     double dorsiflexionLimitRad,
     double hipFlexionLimitRad,
     double kneeFlexionLimitRad,
+    double hipOpeningLimitRad,
     double lumbarNm) {
 
   public static final Allowed THIGH_M = new Allowed(0.25, 0.65, "m");
@@ -38,7 +40,14 @@ public record Body(
   public static final Allowed DORSIFLEXION_DEG = new Allowed(5, 60, "deg");
   public static final Allowed HIP_FLEXION_DEG = new Allowed(70, 150, "deg");
   public static final Allowed KNEE_FLEXION_DEG = new Allowed(60, 160, "deg");
+  public static final Allowed HIP_OPENING_DEG = new Allowed(15, 90, "deg");
   public static final Allowed LUMBAR_NM = new Allowed(30, 1200, "N m");
+
+  /** How much a stiff day takes from the ankle, the hip's bend and its opening, deg (common practice says "stiff today"; the sizes are own estimates, near one and a half times what such readings repeat to). */
+  private static final double STIFF_ANKLE_DEG = 5;
+
+  private static final double STIFF_HIP_DEG = 10;
+  private static final double STIFF_OPENING_DEG = 5;
 
   /** Lumbar extension capacity of a trained adult of 75 kg and 1.75 m; scaled by mass times stature. An input, not a measurement (docs/model.md, 6). */
   static final double REFERENCE_LUMBAR_NM = 400;
@@ -53,6 +62,7 @@ public record Body(
     DORSIFLEXION_DEG.check("dorsiflexionLimitDeg", Math.toDegrees(dorsiflexionLimitRad));
     HIP_FLEXION_DEG.check("hipFlexionLimitDeg", Math.toDegrees(hipFlexionLimitRad));
     KNEE_FLEXION_DEG.check("kneeFlexionLimitDeg", Math.toDegrees(kneeFlexionLimitRad));
+    HIP_OPENING_DEG.check("hipOpeningLimitDeg", Math.toDegrees(hipOpeningLimitRad));
     LUMBAR_NM.check("lumbarNm", lumbarNm);
   }
 
@@ -73,21 +83,22 @@ public record Body(
         Math.toRadians(36),
         Math.toRadians(120),
         Math.toRadians(145),
+        Math.toRadians(60),
         REFERENCE_LUMBAR_NM * massKg * statureM / (75 * 1.75));
   }
 
   /** The same stature with another thigh: what the thigh gains the trunk gives. */
   public Body withThighFactor(double factor) {
     double thigh = thighM * factor;
-    return new Body(statureM, massKg, sex, thigh, shankM, trunkM - (thigh - thighM), footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, lumbarNm);
+    return new Body(statureM, massKg, sex, thigh, shankM, trunkM - (thigh - thighM), footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbarNm);
   }
 
   public Body withLengths(double thigh, double shank, double trunk) {
-    return new Body(statureM, massKg, sex, thigh, shank, trunk, footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, lumbarNm);
+    return new Body(statureM, massKg, sex, thigh, shank, trunk, footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbarNm);
   }
 
   public Body withFoot(double foot) {
-    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, foot, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, lumbarNm);
+    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, foot, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbarNm);
   }
 
   public Body withDorsiflexionLimit(double limitRad) {
@@ -95,11 +106,23 @@ public record Body(
   }
 
   public Body withLimits(double dorsiflexionRad, double hipFlexionRad, double kneeFlexionRad) {
-    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, strength, dorsiflexionRad, hipFlexionRad, kneeFlexionRad, lumbarNm);
+    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, strength, dorsiflexionRad, hipFlexionRad, kneeFlexionRad, hipOpeningLimitRad, lumbarNm);
+  }
+
+  public Body withHipOpening(double limitRad) {
+    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, limitRad, lumbarNm);
+  }
+
+  /** This body on a stiff day: less range at ankle and hip, for one session. */
+  public Body stiffToday() {
+    double ankle = DORSIFLEXION_DEG.nearest(Math.toDegrees(dorsiflexionLimitRad) - STIFF_ANKLE_DEG);
+    double hip = HIP_FLEXION_DEG.nearest(Math.toDegrees(hipFlexionLimitRad) - STIFF_HIP_DEG);
+    double opening = HIP_OPENING_DEG.nearest(Math.toDegrees(hipOpeningLimitRad) - STIFF_OPENING_DEG);
+    return withLimits(Math.toRadians(ankle), Math.toRadians(hip), kneeFlexionLimitRad).withHipOpening(Math.toRadians(opening));
   }
 
   public Body withStrength(double factor, double lumbar) {
-    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, factor, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, lumbar);
+    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, factor, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbar);
   }
 
   public double ankleHeightM() {

@@ -1,7 +1,10 @@
 package istmo.core.body;
 
 import istmo.core.anatomy.Segments;
+import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.Set;
 
@@ -9,13 +12,15 @@ import java.util.Set;
  * A body from the intake and whatever has been measured.
  *
  * @param measured kinds that come from readings; everything else is estimated from stature, mass and the intake's words
+ * @param notes readings that could not be used as they are, in words
  */
-public record BodyEstimate(Body body, Set<MeasurementKind> measured) {
+public record BodyEstimate(Body body, Set<MeasurementKind> measured, List<String> notes) {
   /** Front of the kneecap in front of the knee's centre when the knee is bent against a wall, m (own estimate). */
   static final double KNEECAP_M = 0.05;
 
   public BodyEstimate {
     measured = Set.copyOf(measured);
+    notes = List.copyOf(notes);
   }
 
   public static BodyEstimate of(Intake intake, Readings readings) {
@@ -29,24 +34,30 @@ public record BodyEstimate(Body body, Set<MeasurementKind> measured) {
     double trunk = take(readings.value(MeasurementKind.TRUNK), MeasurementKind.TRUNK, measured, base.trunkM() - (thigh - base.thighM()) - (shank - base.shankM()));
     double foot = take(readings.value(MeasurementKind.FOOT), MeasurementKind.FOOT, measured, base.footM());
     Body body = base.withLengths(thigh, shank, trunk).withFoot(foot);
+    List<String> notes = new ArrayList<>();
     double ankle = base.dorsiflexionLimitRad();
     OptionalDouble wall = readings.lesser(MeasurementKind.KNEE_TO_WALL);
     if (wall.isPresent()) {
       measured.add(MeasurementKind.KNEE_TO_WALL);
-      ankle = dorsiflexion(wall.getAsDouble(), shank, foot);
+      double angleDeg = Math.toDegrees(dorsiflexion(wall.getAsDouble(), shank, foot));
+      double used = Body.DORSIFLEXION_DEG.nearest(angleDeg);
+      if (used != angleDeg) {
+        notes.add(String.format(Locale.ROOT, "The knee-to-wall reading would say %.0f° at the ankle; %.0f° is used, the %s that the model takes. Measure again.", angleDeg, used, used > angleDeg ? "least" : "most"));
+      }
+      ankle = Math.toRadians(used);
     }
     double hip = Math.toRadians(take(readings.lesser(MeasurementKind.HIP_FLEXION), MeasurementKind.HIP_FLEXION, measured, Math.toDegrees(base.hipFlexionLimitRad())));
     double knee = Math.toRadians(take(readings.lesser(MeasurementKind.KNEE_FLEXION), MeasurementKind.KNEE_FLEXION, measured, Math.toDegrees(base.kneeFlexionLimitRad())));
-    return new BodyEstimate(body.withLimits(ankle, hip, knee), measured);
+    double opening = Math.toRadians(take(readings.lesser(MeasurementKind.HIP_OPENING), MeasurementKind.HIP_OPENING, measured, Math.toDegrees(base.hipOpeningLimitRad())));
+    return new BodyEstimate(body.withLimits(ankle, hip, knee).withHipOpening(opening), measured, notes);
   }
 
   /**
-   * Dorsiflexion in the knee-to-wall lunge, rad, by geometry: the knee's centre stands a kneecap behind the wall, the ankle three quarters of a foot behind the toes, the shank between them. Kept within what a body may have.
+   * Dorsiflexion in the knee-to-wall lunge, rad, by geometry: the knee's centre stands a kneecap behind the wall, the ankle three quarters of a foot behind the toes, the shank between them.
    */
   public static double dorsiflexion(double toeToWallM, double shankM, double footM) {
     double ahead = toeToWallM + (1 - Segments.ANKLE_FROM_HEEL) * footM - KNEECAP_M;
-    double angle = Math.asin(Math.max(-1, Math.min(1, ahead / shankM)));
-    return Math.toRadians(Body.DORSIFLEXION_DEG.nearest(Math.toDegrees(angle)));
+    return Math.asin(Math.max(-1, Math.min(1, ahead / shankM)));
   }
 
   private static double take(OptionalDouble reading, MeasurementKind kind, Set<MeasurementKind> measured, double estimate) {

@@ -4,6 +4,7 @@ package istmo.core.body;
  * Something that asks for caution: what it limits or leaves out until the clinician in charge has cleared it, and what to say. Common conventions, not medical advice; a clinician's written word goes first ({@link Restriction}).
  */
 public enum Caution {
+  RED_FLAG("a red flag", true, No.LIMIT, No.LIMIT, 1, false, true, "Stop: a sign that a licensed clinician should see first. Nothing is proposed until the clinician has cleared training.", ""),
   KNEE_REPLACEMENT("knee replacement", true, 90, No.LIMIT, 1, false, false, "Deep knee bend under load waits for the surgeon's word.", "Controlled range, no impact; kneeling as tolerated."),
   HIP_REPLACEMENT("hip replacement", true, No.LIMIT, 90, 1, false, false, "Hip bend beyond 90° waits for the surgeon's word: which movements are barred depends on the approach.", "Mind the movements that the surgeon named."),
   RECENT_SURGERY("recent surgery or injury", true, No.LIMIT, No.LIMIT, 1, false, true, "Nothing is proposed before the clinician in charge has cleared training.", "The treating clinician sets the timetable."),
@@ -12,6 +13,18 @@ public enum Caution {
   HIGH_BLOOD_PRESSURE("high blood pressure", true, No.LIMIT, No.LIMIT, 1, false, false, "", "No breath-holding and no grinding maxima: heavy leg presses drive the pressure highest. Breathe out on the effort."),
   YOUTH("growing up", false, No.LIMIT, No.LIMIT, 1, false, false, "", "Supervised, technique first, no maximal singles. Pain at the bump below the knee or at the heel: less load."),
   LAY_OFF("back after a lay-off", false, No.LIMIT, No.LIMIT, 1, false, false, "", "Begin at about half and add about a tenth a week; soreness is no aim.");
+
+  /** Signs with which training stops until a clinician has looked (common practice; from memory of guidance for coaches). */
+  public static final java.util.List<String> RED_FLAGS =
+      java.util.List.of(
+          "pain that is sharp, new and strong, or there at rest and at night",
+          "a joint that swells, locks or gives way",
+          "numbness, tingling or weakness in a leg, or numbness in the saddle area",
+          "trouble with bladder or bowel together with back pain",
+          "calf pain with warmth, redness and swelling",
+          "chest pain, breathlessness out of proportion, fainting on effort",
+          "a fall or blow after which the leg cannot be stood on",
+          "fever or unexplained loss of weight with bone or joint pain");
 
   private final String label;
   private final boolean asksClearance;

@@ -1,17 +1,17 @@
 package istmo.core.body;
 
+import istmo.core.body.Soreness.Approach;
 import istmo.core.quantity.InvalidInput;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * A client's cautions and written restrictions, and what follows from them. A cleared caution keeps its advice and loses its limits; a restriction always holds.
+ * What a client's sore joints, cautions and written restrictions ask for, and what follows from them. A cleared caution keeps its advice and loses its limits; a restriction always holds.
  */
-public record Cautions(List<Entry> entries, List<Restriction> restrictions) {
-  /** A share of the back's strength that counts as no load: standing upright takes about this much. */
-  private static final double UNLOADED_BACK = 0.15;
+public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restriction> restrictions) {
 
   /** One caution, cleared or not. */
   public record Entry(Caution caution, Optional<Clearance> clearance) {
@@ -30,18 +30,30 @@ public record Cautions(List<Entry> entries, List<Restriction> restrictions) {
   }
 
   public Cautions {
+    sores = sores.stream().sorted(Comparator.comparing(Soreness::joint)).toList();
+    if (sores.stream().map(Soreness::joint).distinct().count() < sores.size()) {
+      throw new InvalidInput("pain", "names a joint twice");
+    }
     entries = List.copyOf(entries);
     restrictions = List.copyOf(restrictions);
   }
 
   public static Cautions none() {
-    return new Cautions(List.of(), List.of());
+    return new Cautions(List.of(), List.of(), List.of());
   }
 
   /** The body with its ranges no larger than cautions and restrictions allow. */
   public Body limited(Body body) {
     double knee = Math.toDegrees(body.kneeFlexionLimitRad());
     double hip = Math.toDegrees(body.hipFlexionLimitRad());
+    double ankle = Math.toDegrees(body.dorsiflexionLimitRad());
+    for (Soreness s : sores) {
+      if (s.approach() == Approach.LESS_RANGE) {
+        knee = s.joint() == PainFlag.KNEE ? Math.min(knee, Soreness.LESS_KNEE_DEG) : knee;
+        hip = s.joint() == PainFlag.HIP ? Math.min(hip, Soreness.LESS_HIP_DEG) : hip;
+        ankle = s.joint() == PainFlag.ANKLE ? Math.min(ankle, Soreness.LESS_ANKLE_DEG) : ankle;
+      }
+    }
     for (Entry e : entries) {
       if (e.limits()) {
         knee = Math.min(knee, e.caution().kneeLimitDeg());
@@ -52,28 +64,38 @@ public record Cautions(List<Entry> entries, List<Restriction> restrictions) {
       knee = Math.min(knee, r.kneeMaxDeg().orElse(knee));
       hip = Math.min(hip, r.hipMaxDeg().orElse(hip));
     }
-    return body.withLimits(body.dorsiflexionLimitRad(), Math.toRadians(hip), Math.toRadians(knee));
+    return body.withLimits(Math.toRadians(ankle), Math.toRadians(hip), Math.toRadians(knee));
   }
 
-  /**
-   * Why an exercise is left out, if it is.
-   *
-   * @param prone whether it is done lying face down
-   * @param backActivation most of the lower back's strength that it takes at a working load, 0 to 1
-   */
-  public Optional<String> excludes(boolean prone, double backActivation) {
+  /** Why an exercise is left out, if it is, and by what. Restrictions speak first, then sore joints, then cautions that are not cleared. */
+  public Optional<Refusal> refusal(Demand d) {
     for (Restriction r : restrictions) {
-      if (r.noLoadedBack() && backActivation > UNLOADED_BACK) {
-        return Optional.of("Restriction by " + r.by() + ": " + r.text());
+      if (r.noLoadedBack() && d.backShare() > Demand.UNLOADED_BACK) {
+        return Optional.of(new Refusal(false, "Restriction by " + r.by() + ": " + r.text()));
+      }
+    }
+    for (Soreness s : sores) {
+      Optional<String> reason = s.refuses(d);
+      if (reason.isPresent()) {
+        return Optional.of(new Refusal(true, capital(s.joint().label()) + ": " + reason.get()));
       }
     }
     for (Entry e : entries) {
       Caution c = e.caution();
-      if (e.limits() && (c.nothing() || c.noProne() && prone || backActivation > c.backShare())) {
-        return Optional.of(capital(c.label()) + ": " + c.reason());
+      if (e.limits() && (c.nothing() || c.noProne() && d.prone() || d.backShare() > c.backShare())) {
+        return Optional.of(new Refusal(false, capital(c.label()) + ": " + c.reason()));
       }
     }
     return Optional.empty();
+  }
+
+  /** Why an exercise is left out. */
+  public record Refusal(boolean byPain, String reason) {}
+
+  /** Share of a usual load to begin with: half where a sore joint asks for less load first, or after a lay-off. */
+  public double loadShare() {
+    boolean half = sores.stream().anyMatch(s -> s.approach() == Approach.LESS_LOAD) || entries.stream().anyMatch(e -> e.caution() == Caution.LAY_OFF);
+    return half ? 0.5 : 1;
   }
 
   /** What to ask or to know before anything is done: open clearances first, then restrictions, then advice. */
@@ -87,7 +109,8 @@ public record Cautions(List<Entry> entries, List<Restriction> restrictions) {
     for (Restriction r : restrictions) {
       list.add("Restriction by " + r.by() + ", " + r.on() + ": " + r.text());
     }
-    entries.forEach(e -> list.add(e.caution().advice()));
+    sores.forEach(x -> x.statement().ifPresent(text -> list.add(capital(x.joint().label()) + ": " + text)));
+    entries.stream().map(e -> e.caution().advice()).filter(a -> !a.isEmpty()).forEach(list::add);
     return list;
   }
 

@@ -21,6 +21,7 @@ public enum MeasurementKind {
   KNEE_TO_WALL("knee to wall", "m", true, new Allowed(0, 0.25, "m"), 0, 0, "Toes so far from the wall that the knee just touches it with the heel down: toe to wall."),
   HIP_FLEXION("hip bend before the pelvis tucks", "deg", true, Body.HIP_FLEXION_DEG, 0, 0, "On the back, knee to the chest: where the other thigh or the lower back begins to move."),
   KNEE_FLEXION("knee bend", "deg", true, Body.KNEE_FLEXION_DEG, 0, 0, "On the front, heel to the seat, by hand, without pain."),
+  HIP_OPENING("hip opening", "deg", true, Body.HIP_OPENING_DEG, 0, 0, "On the back, knee bent and foot off the bench: thigh out to the side until the pelvis tips; angle of the thigh from straight down."),
   THIGH_GIRTH("thigh girth", "m", true, new Allowed(0.25, 1.0, "m"), 0, 0, "Half-way between the crease of the groin and the top of the kneecap, standing, muscle loose."),
   CALF_GIRTH("calf girth", "m", true, new Allowed(0.18, 0.65, "m"), 0, 0, "At the thickest place, standing, weight on both feet.");
 

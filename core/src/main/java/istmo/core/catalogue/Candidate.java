@@ -1,7 +1,9 @@
 package istmo.core.catalogue;
 
+import istmo.core.equipment.Place;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -10,4 +12,17 @@ import java.util.Optional;
  * @param id "exercise/variant"
  * @param yields parameter that gives way upwards when the ankle does not allow the usual set-up ("as low as the heels stay down"), before depth is taken back
  */
-public record Candidate(String id, String exerciseId, String name, Setup usual, Optional<SetupParameter> yields) {}
+public record Candidate(String id, String exerciseId, String name, Setup usual, Optional<SetupParameter> yields) {
+  /** The usual set-up on the machines of a place: what is measured there stands instead of what is generic. */
+  public Setup usualAt(Place place) {
+    Exercise exercise = Catalogue.standard().exercise(exerciseId);
+    Setup setup = usual;
+    for (Map.Entry<String, Double> known : place.measuredOf(exercise.needs()).entrySet()) {
+      Optional<SetupParameter> p = exercise.family().parameters().stream().filter(x -> x.id().equals(known.getKey())).findFirst();
+      if (p.isPresent()) {
+        setup = setup.with(p.get(), known.getValue());
+      }
+    }
+    return setup;
+  }
+}

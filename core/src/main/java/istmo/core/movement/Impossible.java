@@ -13,6 +13,11 @@ public record Impossible(Limit limit, String reason, String missing) implements 
     ANKLE,
     KNEE,
     PELVIS,
+    HIP_OPENING,
+    /** the machine's stop */
+    STOP,
+    /** the foot plate ends */
+    PLATE,
     BALANCE,
     GEOMETRY
   }

@@ -30,5 +30,9 @@ public final class Parameters {
   public static final SetupParameter SLED_MASS =
       SetupParameter.of("sledMass", "Empty sled", "kg", 0, 120, 45, 5, MACHINE, "mass that moves with no plates on");
 
+  /** Lifting against friction counts as that much more load; measured as half the difference between a slow pull up and a slow let-down. Not counted until measured. */
+  public static final SetupParameter FRICTION =
+      SetupParameter.of("friction", "Friction", "", 0, 0.4, 0, 0.01, MACHINE, "share of the moving weight that a slow lift takes more");
+
   private Parameters() {}
 }

@@ -3,9 +3,11 @@ package istmo.core.movement;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.body.Body;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * A set-up as far as this body can take it.
@@ -23,6 +25,7 @@ public record Reach(Setup setup, List<String> changes) {
   private static final double TRIAL_KG = 100;
 
   private static final int POINTS = 11;
+  private static final Set<Impossible.Limit> YIELDS_TO = EnumSet.of(Impossible.Limit.ANKLE, Impossible.Limit.PLATE);
   private static final double YIELD_STEP = 0.25;
 
   public Reach {
@@ -30,16 +33,16 @@ public record Reach(Setup setup, List<String> changes) {
   }
 
   /**
-   * The nearest set-up to the wished one without an impossible posture or a tucking pelvis: first a parameter that may yield goes up until the heels stay down, then depth is taken back. Empty when even the least depth is impossible.
+   * The nearest set-up to the wished one without an impossible posture or a tucking pelvis: first a parameter that may yield goes up until the heels stay down and the feet are on the plate, then depth is taken back. Empty when even the least depth is impossible.
    */
   public static Optional<Reach> of(Body body, Family family, Setup wished, Optional<SetupParameter> yields) {
     List<String> changes = new ArrayList<>();
     Setup setup = wished;
     Optional<Impossible> obstacle = obstacle(body, family, setup);
-    if (yields.isPresent() && obstacle.isPresent() && obstacle.get().limit() == Impossible.Limit.ANKLE) {
+    if (yields.isPresent() && obstacle.isPresent() && YIELDS_TO.contains(obstacle.get().limit())) {
       SetupParameter p = yields.get();
       String why = obstacle.get().reason();
-      while (obstacle.isPresent() && obstacle.get().limit() == Impossible.Limit.ANKLE && setup.get(p) + YIELD_STEP * p.step() <= p.allowed().max()) {
+      while (obstacle.isPresent() && YIELDS_TO.contains(obstacle.get().limit()) && setup.get(p) + YIELD_STEP * p.step() <= p.allowed().max()) {
         setup = setup.with(p, setup.get(p) + YIELD_STEP * p.step());
         obstacle = obstacle(body, family, setup);
       }
@@ -77,6 +80,11 @@ public record Reach(Setup setup, List<String> changes) {
       PostureResult result = family.posture(body, setup, k / (POINTS - 1.0), TRIAL_KG);
       if (result instanceof Impossible impossible) {
         return Optional.of(impossible);
+      }
+      if (result instanceof Posture posture && posture.angle(Coordinate.HIP_ABDUCTION) > body.hipOpeningLimitRad()) {
+        double open = Math.toDegrees(posture.angle(Coordinate.HIP_ABDUCTION));
+        double most = Math.toDegrees(body.hipOpeningLimitRad());
+        return Optional.of(new Impossible(Impossible.Limit.HIP_OPENING, String.format(Locale.ROOT, "The hip would open to %.0f°; this client's opens to %.0f°.", open, most), String.format(Locale.ROOT, "%.0f° of hip opening, or a narrower stance", open - most)));
       }
       if (result instanceof Posture posture && posture.angle(Coordinate.LUMBAR_FLEXION) > mostTuck) {
         double tuck = Math.toDegrees(posture.angle(Coordinate.LUMBAR_FLEXION));

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import istmo.core.body.Measurement.Side;
 import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Place;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.criterion.Aim;
 import istmo.core.ranking.criterion.Brief;
@@ -15,6 +16,7 @@ import istmo.core.stimulus.School;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -70,6 +72,14 @@ class MeasurementTest {
     assertThat(b.dorsiflexionLimitRad()).isEqualTo(BodyEstimate.dorsiflexion(0.06, b.shankM(), b.footM()));
   }
 
+  @Test
+  void aReadingBeyondWhatTheModelTakesIsSaid() {
+    BodyEstimate far = BodyEstimate.of(USUAL, new Readings(List.of(reading(MeasurementKind.KNEE_TO_WALL, Side.LEFT, 0.25))));
+    assertThat(Math.toDegrees(far.body().dorsiflexionLimitRad())).isCloseTo(60, within(1e-9));
+    assertThat(far.notes()).singleElement().asString().contains("60° is used");
+    assertThat(BodyEstimate.of(USUAL, new Readings(List.of(reading(MeasurementKind.KNEE_TO_WALL, Side.LEFT, 0.10)))).notes()).isEmpty();
+  }
+
   /**
    * Against geometry done another way (a triangle by coordinates), and against the field's rule that 10 cm is about 36 degrees (Bennell et al. 1998, from memory). The rule's 3.6 degrees a centimetre is not a slope: by geometry a centimetre
    * is worth between 1.5 and 2 degrees.
@@ -91,7 +101,7 @@ class MeasurementTest {
   void aMissingMeasurementSaysWhatItWouldSettleAndAMadeOneIsNotAskedAgain() {
     Set<String> everything = Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
     Aim aim = new Aim(Map.of("VL", 2, "GMAXM", 2), Set.of());
-    java.util.function.Function<Body, istmo.core.ranking.criterion.Order> order = b -> Orders.order(new Brief(b, Set.of(), Cautions.none(), everything, aim, School.STRETCH), Orders.evaluate(b, School.STRETCH));
+    java.util.function.Function<Body, istmo.core.ranking.criterion.Order> order = b -> Orders.order(new Brief(b, Cautions.none(), Profile.unknown(), Place.generic(everything), aim, School.STRETCH, Optional.empty()), Orders.evaluate(b, Place.generic(everything), School.STRETCH));
     List<MeasuringValue> open = MeasuringValue.of(BodyEstimate.of(USUAL, Readings.none()), order);
     assertThat(open).isNotEmpty().isSortedAccordingTo((a, b) -> Integer.compare(b.affected(), a.affected()));
     assertThat(open.get(0).sentence()).contains("of the first 10 change their place");
@@ -105,7 +115,7 @@ class MeasurementTest {
     Set<String> everything = Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
     Aim aim = new Aim(Map.of("VL", 2, "GMAXM", 2), Set.of());
     BodyEstimate edge = BodyEstimate.of(USUAL, new Readings(List.of(reading(one, Side.LEFT, oneValue), reading(other, Side.LEFT, otherValue))));
-    List<MeasuringValue> open = MeasuringValue.of(edge, b -> Orders.order(new Brief(b, Set.of(), Cautions.none(), everything, aim, School.STRETCH), Orders.evaluate(b, School.STRETCH)));
+    List<MeasuringValue> open = MeasuringValue.of(edge, b -> Orders.order(new Brief(b, Cautions.none(), Profile.unknown(), Place.generic(everything), aim, School.STRETCH, Optional.empty()), Orders.evaluate(b, Place.generic(everything), School.STRETCH)));
     assertThat(open).extracting(MeasuringValue::kind).isNotEmpty().doesNotContain(one, other);
   }
 }

@@ -39,6 +39,26 @@ class FamilyTest {
     assertThat(bar(p).x()).isCloseTo(rail, within(1e-9));
   }
 
+  /** On a leaning track too; and the floor, the track and gravity are in balance: all forces and all moments about the floor's push add up to nothing. */
+  @ParameterizedTest
+  @ValueSource(doubles = {-10, -5, 5, 10})
+  void theBarStaysOnALeaningTrackAndEverythingIsInBalance(double track) {
+    for (double phase : new double[] {0, 0.5, 1}) {
+      Posture p = Bodies.posture(MAN, "guided-squat", Map.of("depth", 80.0, "feetForward", 0.15, "lean", 15.0, "trackAngle", track), phase, 80);
+      Vec3 foot = p.props().stream().filter(x -> x.kind().equals("rail")).findFirst().orElseThrow().points().get(0);
+      assertThat((bar(p).x() - foot.x()) / bar(p).y()).isCloseTo(Math.tan(Math.toRadians(track)), within(1e-9));
+      Load floor = p.loads().get(0);
+      Load atBar = p.loads().get(p.loads().size() - 1);
+      Vec3 floorForce = floor.force().plus(80, floor.forcePerKg());
+      Vec3 barForce = atBar.force().plus(80, atBar.forcePerKg());
+      assertThat(2 * floorForce.x() + barForce.x()).isCloseTo(0, within(1e-9));
+      assertThat(2 * floorForce.y() + barForce.y() - MAN.massKg() * Load.G).isCloseTo(0, within(1e-6));
+      // the track's own push has no part along the track: what acts along it is the bar's weight
+      double along = barForce.x() * Math.sin(Math.toRadians(track)) + (barForce.y() + 80 * Load.G) * Math.cos(Math.toRadians(track));
+      assertThat(along).isCloseTo(0, within(1e-9));
+    }
+  }
+
   @Test
   void theTrackSquatBeginsWithANearlyStraightKneeHoweverFarForwardTheFeetAre() {
     for (double forward : new double[] {0, 0.1, 0.25}) {

@@ -4,10 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import istmo.core.anatomy.Coordinate;
+import istmo.core.body.Body;
 import istmo.core.body.Caution;
 import istmo.core.body.Cautions;
+import istmo.core.body.PainFlag;
+import istmo.core.body.Profile;
 import istmo.core.body.Restriction;
+import istmo.core.body.SoreMovement;
+import istmo.core.body.Soreness;
+import istmo.core.body.Soreness.Approach;
 import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Place;
 import istmo.core.mechanics.Bodies;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.criterion.Aim;
@@ -31,16 +38,20 @@ class CautionsTest {
   private static final LocalDate DAY = LocalDate.of(2026, 11, 1);
 
   private static Order order(Cautions cautions) {
-    Brief brief = new Brief(Bodies.MAN, Set.of(), cautions, EVERYTHING, new Aim(Map.of("VL", 2, "BFL", 2), Set.of()), School.STRETCH);
-    return Orders.order(brief, Orders.evaluate(brief.limitedBody(), School.STRETCH));
+    return order(cautions, Bodies.MAN);
+  }
+
+  private static Order order(Cautions cautions, Body body) {
+    Brief brief = new Brief(body, cautions, Profile.unknown(), Place.generic(EVERYTHING), new Aim(Map.of("VL", 2, "BFL", 2), Set.of()), School.STRETCH, Optional.empty());
+    return Orders.order(brief, Orders.evaluate(brief.limitedBody(), brief.place(), School.STRETCH));
   }
 
   private static Cautions open(Caution c) {
-    return new Cautions(List.of(new Cautions.Entry(c, Optional.empty())), List.of());
+    return new Cautions(List.of(), List.of(new Cautions.Entry(c, Optional.empty())), List.of());
   }
 
   private static Cautions cleared(Caution c) {
-    return new Cautions(List.of(new Cautions.Entry(c, Optional.of(new Cautions.Clearance("Dr Amsel", DAY)))), List.of());
+    return new Cautions(List.of(), List.of(new Cautions.Entry(c, Optional.of(new Cautions.Clearance("Dr Amsel", DAY)))), List.of());
   }
 
   private static double deepest(Order o, Coordinate joint) {
@@ -96,12 +107,77 @@ class CautionsTest {
   @EnumSource(Caution.class)
   void everyOpenCautionThatAsksForClearanceSaysSoAndAClearedOneDoesNot(Caution c) {
     assertThat(open(c).statements().stream().anyMatch(s -> s.contains("ask the clinician in charge first"))).isEqualTo(c.asksClearance());
-    assertThat(cleared(c).statements()).noneMatch(s -> s.contains("ask the clinician")).contains(c.advice());
+    assertThat(cleared(c).statements()).noneMatch(s -> s.contains("ask the clinician")).containsAll(c.advice().isEmpty() ? List.of() : List.of(c.advice()));
+  }
+
+  private static Cautions sore(PainFlag joint, Approach approach, SoreMovement... movements) {
+    return new Cautions(List.of(new Soreness(joint, Set.of(movements), approach)), List.of(), List.of());
+  }
+
+  private static List<String> outByPain(Order o) {
+    return o.excluded().stream().filter(x -> x.kind() == Order.Kind.PAIN).map(Order.Excluded::candidateId).toList();
+  }
+
+  /** Facts of the trade (common practice): deep bends trouble one knee, the last degrees of a leg extension another; a curl troubles neither. */
+  @Test
+  void aSoreKneeLeavesOutWhatMakesItHurtAndNothingElse() {
+    List<String> deep = outByPain(order(sore(PainFlag.KNEE, Approach.LEAVE_OUT, SoreMovement.DEEP_KNEE)));
+    assertThat(deep).contains("back-squat/high-bar", "hack-squat/usual").doesNotContain("romanian-deadlift/usual", "standing-calf-raise/usual");
+    List<String> straight = outByPain(order(sore(PainFlag.KNEE, Approach.LEAVE_OUT, SoreMovement.STRAIGHT_KNEE)));
+    assertThat(straight).contains("leg-extension/upright").doesNotContain("back-squat/high-bar", "seated-leg-curl/usual");
+    assertThat(outByPain(order(sore(PainFlag.KNEE, Approach.LEAVE_OUT)))).contains("leg-extension/upright", "back-squat/high-bar");
+  }
+
+  @Test
+  void aSoreBackThatMindsLeaningKeepsUprightWork() {
+    List<String> out = outByPain(order(sore(PainFlag.LOWER_BACK, Approach.LEAVE_OUT, SoreMovement.LEANING)));
+    assertThat(out).contains("romanian-deadlift/usual", "deadlift/conventional").doesNotContain("track-squat/forward", "leg-press/low");
+  }
+
+  @Test
+  void theTwoSchoolsForASoreKneeKeepTheExerciseAndSaySo() {
+    Order range = order(sore(PainFlag.KNEE, Approach.LESS_RANGE));
+    assertThat(outByPain(range)).isEmpty();
+    assertThat(deepest(range, Coordinate.KNEE_FLEXION)).isLessThanOrEqualTo(80.01);
+    Cautions load = sore(PainFlag.KNEE, Approach.LESS_LOAD);
+    assertThat(deepest(order(load), Coordinate.KNEE_FLEXION)).isGreaterThan(100);
+    assertThat(load.loadShare()).isEqualTo(0.5);
+    assertThat(load.statements()).singleElement().asString().contains("less load first").contains("Pain decides");
+  }
+
+  @Test
+  void aJointStandsOnceAndWithItsOwnMovements() {
+    Soreness knee = Soreness.leaveOut(PainFlag.KNEE);
+    assertThatThrownBy(() -> new Cautions(List.of(knee, knee), List.of(), List.of())).isInstanceOf(InvalidInput.class).hasMessageContaining("twice");
+    assertThatThrownBy(() -> new Soreness(PainFlag.HIP, Set.of(SoreMovement.DEEP_KNEE), Approach.LEAVE_OUT)).isInstanceOf(InvalidInput.class).hasMessageContaining("not a movement");
+    assertThatThrownBy(() -> new Soreness(PainFlag.LOWER_BACK, Set.of(), Approach.LESS_RANGE)).isInstanceOf(InvalidInput.class).hasMessageContaining("less range");
+  }
+
+  @Test
+  void aRedFlagStopsEverything() {
+    Order o = order(open(Caution.RED_FLAG));
+    assertThat(o.entries()).isEmpty();
+    assertThat(o.excluded()).allSatisfy(x -> assertThat(x.reason()).contains("licensed clinician"));
+    assertThat(Caution.RED_FLAGS).hasSizeGreaterThanOrEqualTo(6).anyMatch(s -> s.contains("calf")).anyMatch(s -> s.contains("bladder"));
+  }
+
+  @Test
+  void aStiffDayTakesDepthForTheDayOnly() {
+    Order stiff = order(Cautions.none(), Bodies.MAN.stiffToday());
+    assertThat(deepest(stiff, Coordinate.ANKLE_DORSIFLEXION)).isLessThan(deepest(order(Cautions.none()), Coordinate.ANKLE_DORSIFLEXION));
+    assertThat(Bodies.MAN.stiffToday().dorsiflexionLimitRad()).isLessThan(Bodies.MAN.dorsiflexionLimitRad());
+  }
+
+  @Test
+  void hipsThatOpenLittleTakeNoWideStance() {
+    Order o = order(Cautions.none(), Bodies.MAN.withHipOpening(Math.toRadians(20)));
+    assertThat(deepest(o, Coordinate.HIP_ABDUCTION)).isLessThanOrEqualTo(20.01);
+    assertThat(deepest(order(Cautions.none()), Coordinate.HIP_ABDUCTION)).isGreaterThan(20);
   }
 
   @Test
   void aWrittenRestrictionGoesBeforeAClearance() {
-    Cautions both = new Cautions(cleared(Caution.KNEE_REPLACEMENT).entries(), List.of(new Restriction("Dr Amsel", DAY, "Not beyond 80 degrees of knee bend, nothing on the back.", Optional.of(80.0), Optional.empty(), true)));
+    Cautions both = new Cautions(List.of(), cleared(Caution.KNEE_REPLACEMENT).entries(), List.of(new Restriction("Dr Amsel", DAY, "Not beyond 80 degrees of knee bend, nothing on the back.", Optional.of(80.0), Optional.empty(), true)));
     Order o = order(both);
     assertThat(deepest(o, Coordinate.KNEE_FLEXION)).isLessThanOrEqualTo(80.01);
     assertThat(out(o)).contains("romanian-deadlift/usual");

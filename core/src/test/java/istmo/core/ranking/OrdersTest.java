@@ -8,9 +8,12 @@ import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.PainFlag;
+import istmo.core.body.Profile;
+import istmo.core.body.Soreness;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Place;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.Bodies;
 import istmo.core.quantity.InvalidInput;
@@ -22,7 +25,9 @@ import istmo.core.ranking.criterion.Order;
 import istmo.core.ranking.criterion.Orders;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -32,10 +37,11 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 class OrdersTest {
   private static final Set<String> EVERYTHING = Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
-  private static final Map<String, Evaluation> MAN = Orders.evaluate(Bodies.MAN, School.STRETCH);
+  private static final Place GENERIC = Place.generic(Set.of());
+  private static final Map<String, Evaluation> MAN = Orders.evaluate(Bodies.MAN, GENERIC, School.STRETCH);
 
   private static Order order(Body body, Map<String, Evaluation> evaluations, Set<PainFlag> pain, Set<String> equipment, Map<String, Integer> aim, Set<String> out) {
-    return Orders.order(new Brief(body, pain, Cautions.none(), equipment, new Aim(aim, out), School.STRETCH), evaluations);
+    return Orders.order(new Brief(body, new Cautions(pain.stream().map(Soreness::leaveOut).toList(), List.of(), List.of()), Profile.unknown(), Place.generic(equipment), new Aim(aim, out), School.STRETCH, Optional.empty()), evaluations);
   }
 
   private static Order order(Map<String, Integer> aim, Set<String> out) {
@@ -59,7 +65,7 @@ class OrdersTest {
       for (Sex sex : Sex.values()) {
         double stature = sex == Sex.MALE ? 1.92 : 1.55;
         Body body = new Intake(stature, sex == Sex.MALE ? 100 : 52, sex, thigh, ankle).body();
-        Map<String, Evaluation> evaluations = Orders.evaluate(body, School.STRETCH);
+        Map<String, Evaluation> evaluations = Orders.evaluate(body, GENERIC, School.STRETCH);
         assertThat(evaluations).hasSize(Catalogue.standard().candidates().size());
         evaluations.values().forEach(e -> {
           assertThat(e).as("%s %s %s: %s", sex, thigh, ankle, e).isNotInstanceOf(Evaluation.NotComputedWellEnough.class);

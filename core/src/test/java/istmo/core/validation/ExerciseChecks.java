@@ -12,6 +12,7 @@ import istmo.core.mechanics.Bodies;
 import istmo.core.movement.Load;
 import istmo.core.movement.Posture;
 import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.equipment.Place;
 import istmo.core.mechanics.Analyser;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
@@ -19,6 +20,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 
 /** What exercises and set-ups do, against published findings and facts of the trade. Directions, not sizes, unless a number is published. */
 final class ExerciseChecks {
@@ -162,7 +164,7 @@ final class ExerciseChecks {
   }
 
   private static Evaluation evaluate(Body body, String candidate) {
-    return Evaluation.of(body, new Analyser(body), Catalogue.standard().candidate(candidate), School.STRETCH);
+    return Evaluation.of(body, new Analyser(body), Catalogue.standard().candidate(candidate), Place.generic(Set.of()), School.STRETCH);
   }
 
   private static double height(Evaluation e) {

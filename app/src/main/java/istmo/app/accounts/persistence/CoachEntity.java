@@ -6,12 +6,14 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
 
-/** A coach's account. */
+/** A coach's account. Without a password nobody can sign in to it by name. */
 @Entity
 @Table(name = "coach")
 public class CoachEntity {
   @Id private UUID id;
   private String name;
+  private String signInName;
+  private String passwordHash;
   private Instant createdAt;
 
   protected CoachEntity() {}
@@ -28,6 +30,23 @@ public class CoachEntity {
 
   public String getName() {
     return name;
+  }
+
+  public void setName(String newName) {
+    name = newName;
+  }
+
+  public String getSignInName() {
+    return signInName;
+  }
+
+  public String getPasswordHash() {
+    return passwordHash;
+  }
+
+  public void setPassword(String newSignInName, String newHash) {
+    signInName = newSignInName;
+    passwordHash = newHash;
   }
 
   public Instant getCreatedAt() {

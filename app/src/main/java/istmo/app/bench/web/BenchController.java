@@ -1,5 +1,6 @@
 package istmo.app.bench.web;
 
+import istmo.app.platform.LoadView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.app.bench.Bench;
@@ -7,6 +8,7 @@ import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
+import istmo.core.body.Cautions;
 import istmo.core.drawing.Drawing;
 import istmo.core.drawing.Stage;
 import istmo.core.mechanics.Analysis;
@@ -37,7 +39,8 @@ class BenchController {
     this.bench = bench;
   }
 
-  record SideInput(UUID clientId, String candidateId, Map<String, Double> setup) {}
+  /** Without a gym, machines are generic; stiffToday takes some range for one day. */
+  record SideInput(UUID clientId, UUID gymId, String candidateId, Map<String, Double> setup, Boolean stiffToday) {}
 
   /** One side, or two: the pinned start and now, or two clients. */
   record BenchInput(List<SideInput> sides, String school) {}
@@ -83,6 +86,9 @@ class BenchController {
       String name,
       Map<String, Double> setup,
       List<String> changes,
+      List<String> statements,
+      @MayBeMissing String refusal,
+      @MayBeMissing LoadView load,
       @MayBeMissing ObstacleView obstacle,
       List<PhaseView> phases,
       @MayBeMissing DrawingView plan,
@@ -107,7 +113,7 @@ class BenchController {
       if (s.clientId() == null || s.candidateId() == null) {
         throw new InvalidInput("sides", "each needs clientId and candidateId");
       }
-      sides.add(bench.side(new Bench.Wish(s.clientId(), s.candidateId(), Optional.ofNullable(s.setup())), school));
+      sides.add(bench.side(new Bench.Wish(s.clientId(), Optional.ofNullable(s.gymId()), s.candidateId(), Optional.ofNullable(s.setup()), Boolean.TRUE.equals(s.stiffToday())), school));
     }
     Optional<Difference> difference = sides.size() == 2 ? bench.difference(sides.get(0), sides.get(1)) : Optional.empty();
     return new BenchView(
@@ -134,6 +140,9 @@ class BenchController {
         s.candidate().name(),
         s.setup().values(),
         s.changes(),
+        s.client().cautions().statements(),
+        s.refusal().map(Cautions.Refusal::reason).orElse(null),
+        LoadView.of(s.load()),
         obstacle == null ? null : new ObstacleView(obstacle.phase(), obstacle.reason(), obstacle.missing()),
         phases,
         s.postures().isEmpty() ? null : DrawingView.of(Stage.plan(s.body(), s.postures().get(s.postures().size() - 1))),

@@ -3,7 +3,10 @@ package istmo.app.catalogue.web;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Caution;
+import istmo.core.body.Habit;
 import istmo.core.body.PainFlag;
+import istmo.core.body.SoreMovement;
+import istmo.core.body.Soreness;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Equipment;
@@ -23,7 +26,13 @@ class CatalogueController {
 
   record SchoolView(String id, String label, String reason) {}
 
-  record PainFlagView(PainFlag id, String label) {}
+  record SoreMovementView(SoreMovement id, String label) {}
+
+  record PainFlagView(PainFlag id, String label, List<SoreMovementView> movements) {}
+
+  record ApproachView(Soreness.Approach id, String label) {}
+
+  record HabitView(Habit id, String label) {}
 
   record CautionView(Caution id, String label, boolean asksClearance, String reason, String advice) {}
 
@@ -64,7 +73,7 @@ class CatalogueController {
     }
   }
 
-  record CatalogueView(List<RegionView> regions, List<EquipmentView> equipment, List<SchoolView> schools, List<PainFlagView> painFlags, List<CautionView> cautions, List<ExerciseView> exercises) {}
+  record CatalogueView(List<RegionView> regions, List<EquipmentView> equipment, List<SchoolView> schools, List<PainFlagView> painFlags, List<ApproachView> approaches, List<CautionView> cautions, List<String> redFlags, List<HabitView> habits, List<ExerciseView> exercises) {}
 
   @GetMapping("/api/catalogue")
   CatalogueView catalogue() {
@@ -72,8 +81,11 @@ class CatalogueController {
         Regions.standard().all().stream().map(CatalogueController::region).toList(),
         Equipment.all().stream().map(i -> new EquipmentView(i.id(), i.name(), i.alsoCalled(), i.group())).toList(),
         School.all().stream().map(s -> new SchoolView(s.id(), s.label(), s.reason())).toList(),
-        Arrays.stream(PainFlag.values()).map(f -> new PainFlagView(f, f.label())).toList(),
+        Arrays.stream(PainFlag.values()).map(f -> new PainFlagView(f, f.label(), Arrays.stream(SoreMovement.values()).filter(m -> m.joint() == f).map(m -> new SoreMovementView(m, m.label())).toList())).toList(),
+        Arrays.stream(Soreness.Approach.values()).map(a -> new ApproachView(a, a.label())).toList(),
         Arrays.stream(Caution.values()).map(c -> new CautionView(c, c.label(), c.asksClearance(), c.reason(), c.advice())).toList(),
+        Caution.RED_FLAGS,
+        Arrays.stream(Habit.values()).map(h -> new HabitView(h, h.label())).toList(),
         Catalogue.standard().exercises().stream().map(ExerciseView::of).toList());
   }
 

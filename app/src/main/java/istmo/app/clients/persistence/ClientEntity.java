@@ -2,7 +2,7 @@ package istmo.app.clients.persistence;
 
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
-import istmo.core.body.PainFlag;
+import istmo.core.body.Profile;
 import istmo.core.body.Sex;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -13,8 +13,6 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.List;
-import java.util.Set;
-import java.util.TreeSet;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -43,13 +41,16 @@ public class ClientEntity {
   private Intake.Ankle ankle;
 
   @JdbcTypeCode(SqlTypes.JSON)
-  private List<PainFlag> pain;
+  private List<StoredSoreness> pain;
 
   @JdbcTypeCode(SqlTypes.JSON)
   private List<StoredCaution> cautions;
 
   @JdbcTypeCode(SqlTypes.JSON)
   private List<StoredRestriction> restrictions;
+
+  @JdbcTypeCode(SqlTypes.JSON)
+  private StoredProfile profile;
 
   private Instant createdAt;
 
@@ -61,14 +62,15 @@ public class ClientEntity {
     this.createdAt = createdAt;
   }
 
-  public void write(String newName, Intake intake, Set<PainFlag> newPain, Cautions newCautions) {
+  public void write(String newName, Intake intake, Profile newProfile, Cautions newCautions) {
     name = newName;
     statureM = intake.statureM();
     massKg = intake.massKg();
     sex = intake.sex();
     thigh = intake.thigh();
     ankle = intake.ankle();
-    pain = List.copyOf(new TreeSet<>(newPain));
+    profile = StoredProfile.of(newProfile);
+    pain = newCautions.sores().stream().map(StoredSoreness::of).toList();
     cautions = newCautions.entries().stream().map(StoredCaution::of).toList();
     restrictions = newCautions.restrictions().stream().map(StoredRestriction::of).toList();
   }
@@ -93,12 +95,12 @@ public class ClientEntity {
     return new Intake(statureM, massKg, sex, thigh, ankle);
   }
 
-  public Set<PainFlag> pain() {
-    return Set.copyOf(pain);
+  public Profile profile() {
+    return profile.profile();
   }
 
   public Cautions cautions() {
-    return new Cautions(cautions.stream().map(StoredCaution::entry).toList(), restrictions.stream().map(StoredRestriction::restriction).toList());
+    return new Cautions(pain.stream().map(StoredSoreness::soreness).toList(), cautions.stream().map(StoredCaution::entry).toList(), restrictions.stream().map(StoredRestriction::restriction).toList());
   }
 
   public Instant getCreatedAt() {

@@ -5,17 +5,21 @@ import istmo.app.clients.Clients;
 import istmo.app.platform.MayBeMissing;
 import istmo.core.body.Caution;
 import istmo.core.body.Cautions;
+import istmo.core.body.Habit;
 import istmo.core.body.Intake;
+import istmo.core.body.Measurement;
 import istmo.core.body.PainFlag;
+import istmo.core.body.Profile;
 import istmo.core.body.Restriction;
 import istmo.core.body.Sex;
+import istmo.core.body.SoreMovement;
+import istmo.core.body.Soreness;
 import istmo.core.quantity.InvalidInput;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -38,7 +42,7 @@ class ClientController {
   }
 
   /** The sixty-second intake; null is "not answered". */
-  record ClientInput(Integer version, String name, Double statureM, Double massKg, Sex sex, Intake.Thigh thigh, Intake.Ankle ankle, Set<PainFlag> pain, List<CautionInput> cautions, List<RestrictionInput> restrictions) {
+  record ClientInput(Integer version, String name, Double statureM, Double massKg, Sex sex, Intake.Thigh thigh, Intake.Ankle ankle, List<SorenessInput> pain, List<CautionInput> cautions, List<RestrictionInput> restrictions, ProfileInput profile) {
     Intake intake() {
       List<InvalidInput.Fault> faults = new ArrayList<>();
       check(faults, "statureM", statureM, Intake.STATURE_M);
@@ -70,12 +74,36 @@ class ClientController {
       }
     }
 
-    Set<PainFlag> painOrNone() {
-      return pain == null ? Set.of() : pain;
+    Profile profileOrUnknown() {
+      return profile == null ? Profile.unknown() : profile.profile();
     }
 
     Cautions cautionsOrNone() {
-      return new Cautions(cautions == null ? List.of() : cautions.stream().map(CautionInput::entry).toList(), restrictions == null ? List.of() : restrictions.stream().map(RestrictionInput::restriction).toList());
+      return new Cautions(
+          pain == null ? List.of() : pain.stream().map(SorenessInput::soreness).toList(),
+          cautions == null ? List.of() : cautions.stream().map(CautionInput::entry).toList(),
+          restrictions == null ? List.of() : restrictions.stream().map(RestrictionInput::restriction).toList());
+    }
+  }
+
+  /** A sore joint; without movements whatever troubles it, without an approach it is left out. */
+  record SorenessInput(PainFlag joint, Set<SoreMovement> movements, Soreness.Approach approach) {
+    Soreness soreness() {
+      if (joint == null) {
+        throw new InvalidInput("pain.joint", "is needed");
+      }
+      return new Soreness(joint, movements == null ? Set.of() : movements, approach == null ? Soreness.Approach.LEAVE_OUT : approach);
+    }
+  }
+
+  /** Null is "not said". likes and dislikes: exercise ids. */
+  record ProfileInput(Profile.TrainingAge trainingAge, Integer daysAWeek, Integer minutes, Set<Habit> habits, Measurement.Side strongerSide, String notes, Set<String> likes, Set<String> dislikes) {
+    Profile profile() {
+      return new Profile(Optional.ofNullable(trainingAge), Optional.ofNullable(daysAWeek), Optional.ofNullable(minutes), orNone(habits), Optional.ofNullable(strongerSide), notes == null ? "" : notes, orNone(likes), orNone(dislikes));
+    }
+
+    private static <T> Set<T> orNone(Set<T> set) {
+      return set == null ? Set.of() : set;
     }
   }
 
@@ -100,12 +128,24 @@ class ClientController {
 
   record RestrictionView(String by, LocalDate on, String text, @MayBeMissing Double kneeMaxDeg, @MayBeMissing Double hipMaxDeg, boolean noLoadedBack) {}
 
-  record ClientView(UUID id, int version, String name, double statureM, double massKg, Sex sex, Intake.Thigh thigh, Intake.Ankle ankle, Set<PainFlag> pain, List<ClientCautionView> cautions, List<RestrictionView> restrictions) {
+  record SorenessView(PainFlag joint, Set<SoreMovement> movements, Soreness.Approach approach) {}
+
+  record ProfileView(
+      @MayBeMissing Profile.TrainingAge trainingAge, @MayBeMissing Integer daysAWeek, @MayBeMissing Integer minutes, Set<Habit> habits, @MayBeMissing Measurement.Side strongerSide, String notes, Set<String> likes, Set<String> dislikes) {
+    static ProfileView of(Profile p) {
+      return new ProfileView(p.trainingAge().orElse(null), p.daysAWeek().orElse(null), p.minutes().orElse(null), p.habits(), p.strongerSide().orElse(null), p.notes(), p.likes(), p.dislikes());
+    }
+  }
+
+  record ClientView(
+      UUID id, int version, String name, double statureM, double massKg, Sex sex, Intake.Thigh thigh, Intake.Ankle ankle, List<SorenessView> pain, List<ClientCautionView> cautions, List<RestrictionView> restrictions, ProfileView profile) {
     static ClientView of(Client c) {
       Intake i = c.intake();
-      return new ClientView(c.id(), c.version(), c.name(), i.statureM(), i.massKg(), i.sex(), i.thigh(), i.ankle(), new TreeSet<>(c.pain()),
+      return new ClientView(c.id(), c.version(), c.name(), i.statureM(), i.massKg(), i.sex(), i.thigh(), i.ankle(),
+          c.cautions().sores().stream().map(x -> new SorenessView(x.joint(), x.movements(), x.approach())).toList(),
           c.cautions().entries().stream().map(e -> new ClientCautionView(e.caution(), e.clearance().map(Cautions.Clearance::by).orElse(null), e.clearance().map(Cautions.Clearance::on).orElse(null))).toList(),
-          c.cautions().restrictions().stream().map(r -> new RestrictionView(r.by(), r.on(), r.text(), r.kneeMaxDeg().orElse(null), r.hipMaxDeg().orElse(null), r.noLoadedBack())).toList());
+          c.cautions().restrictions().stream().map(r -> new RestrictionView(r.by(), r.on(), r.text(), r.kneeMaxDeg().orElse(null), r.hipMaxDeg().orElse(null), r.noLoadedBack())).toList(),
+          ProfileView.of(c.profile()));
     }
   }
 
@@ -122,7 +162,7 @@ class ClientController {
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   ClientView add(@RequestBody ClientInput input) {
-    return ClientView.of(clients.add(input.name(), input.intake(), input.painOrNone(), input.cautionsOrNone()));
+    return ClientView.of(clients.add(input.name(), input.intake(), input.profileOrUnknown(), input.cautionsOrNone()));
   }
 
   @PutMapping("/{id}")
@@ -130,6 +170,6 @@ class ClientController {
     if (input.version() == null) {
       throw new InvalidInput("version", "is needed: the version that was shown");
     }
-    return ClientView.of(clients.change(id, input.version(), input.name(), input.intake(), input.painOrNone(), input.cautionsOrNone()));
+    return ClientView.of(clients.change(id, input.version(), input.name(), input.intake(), input.profileOrUnknown(), input.cautionsOrNone()));
   }
 }

@@ -67,7 +67,7 @@ class MeasurementController {
     UNKNOWN
   }
 
-  record MeasurementsView(UUID clientId, String clientName, double dorsiflexionDeg, List<KindView> kinds) {}
+  record MeasurementsView(UUID clientId, String clientName, double dorsiflexionDeg, List<String> notes, List<KindView> kinds) {}
 
   @GetMapping
   MeasurementsView all(@PathVariable UUID clientId) {
@@ -94,7 +94,7 @@ class MeasurementController {
       Double error = c.readings().repeatError(k).isPresent() ? c.readings().repeatError(k).getAsDouble() : null;
       kinds.add(new KindView(k, k.label(), k.unit(), k.twoSided(), k.how(), origin(k, !of.isEmpty()), used(k, estimate.body(), c), error, of));
     }
-    return new MeasurementsView(c.id(), c.name(), Rounded.of(Math.toDegrees(estimate.body().dorsiflexionLimitRad())), kinds);
+    return new MeasurementsView(c.id(), c.name(), Rounded.of(Math.toDegrees(estimate.body().dorsiflexionLimitRad())), estimate.notes(), kinds);
   }
 
   private static Origin origin(MeasurementKind k, boolean measured) {
@@ -118,6 +118,7 @@ class MeasurementController {
       case TRUNK -> b.trunkM();
       case FOOT -> b.footM();
       case HIP_FLEXION -> Math.toDegrees(b.hipFlexionLimitRad());
+      case HIP_OPENING -> Math.toDegrees(b.hipOpeningLimitRad());
       case KNEE_FLEXION -> Math.toDegrees(b.kneeFlexionLimitRad());
       case KNEE_TO_WALL -> c.readings().lesser(k).isPresent() ? c.readings().lesser(k).getAsDouble() : null;
       case THIGH_GIRTH, CALF_GIRTH -> c.readings().value(k).isPresent() ? c.readings().value(k).getAsDouble() : null;

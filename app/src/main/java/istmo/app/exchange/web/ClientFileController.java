@@ -6,11 +6,15 @@ import istmo.app.plans.Session;
 import istmo.app.platform.MayBeMissing;
 import istmo.core.body.Caution;
 import istmo.core.body.Cautions;
+import istmo.core.body.Habit;
 import istmo.core.body.Intake;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.MeasurementKind;
 import istmo.core.body.PainFlag;
+import istmo.core.body.Profile;
 import istmo.core.body.Sex;
+import istmo.core.body.SoreMovement;
+import istmo.core.body.Soreness;
 import istmo.core.quantity.InvalidInput;
 import java.time.Clock;
 import java.time.Instant;
@@ -18,7 +22,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -35,7 +38,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class ClientFileController {
   static final String FORMAT = "istmo-client";
-  static final int VERSION = 1;
+  static final int VERSION = 2;
 
   private final ClientFile file;
   private final Clock clock;
@@ -44,6 +47,13 @@ class ClientFileController {
     this.file = file;
     this.clock = clock;
   }
+
+  record FileSorenessView(PainFlag joint, Set<SoreMovement> movements, Soreness.Approach approach) {}
+
+  record FileProfileView(
+      @MayBeMissing Profile.TrainingAge trainingAge, @MayBeMissing Integer daysAWeek, @MayBeMissing Integer minutes, Set<Habit> habits, @MayBeMissing Side strongerSide, String notes, Set<String> likes, Set<String> dislikes) {}
+
+  record FileLiftView(String candidateId, double loadKg, int repetitions, double reserve, LocalDate on) {}
 
   record FileCautionView(Caution caution, @MayBeMissing String clearedBy, @MayBeMissing LocalDate clearedOn) {}
 
@@ -55,7 +65,7 @@ class ClientFileController {
 
   record FileItemView(String candidateId, Map<String, Double> setup, List<FileSetView> sets) {}
 
-  record FileSessionView(String gym, Map<String, Integer> aim, List<String> keepOut, String school, Instant createdAt, @MayBeMissing Instant finishedAt, List<FileItemView> items) {}
+  record FileSessionView(String gym, Map<String, Integer> aim, List<String> keepOut, String school, boolean stiffToday, Instant createdAt, @MayBeMissing Instant finishedAt, List<FileItemView> items) {}
 
   record ClientFileView(
       String format,
@@ -67,10 +77,12 @@ class ClientFileController {
       Sex sex,
       Intake.Thigh thigh,
       Intake.Ankle ankle,
-      Set<PainFlag> pain,
+      List<FileSorenessView> pain,
       List<FileCautionView> cautions,
       List<FileRestrictionView> restrictions,
+      FileProfileView profile,
       List<FileReadingView> measurements,
+      List<FileLiftView> lifts,
       List<FileSessionView> sessions) {}
 
   @GetMapping("/api/clients/{id}/file")
@@ -89,13 +101,19 @@ class ClientFileController {
             i.sex(),
             i.thigh(),
             i.ankle(),
-            new TreeSet<>(client.pain()),
+            client.cautions().sores().stream().map(x -> new FileSorenessView(x.joint(), x.movements(), x.approach())).toList(),
             client.cautions().entries().stream().map(e -> new FileCautionView(e.caution(), e.clearance().map(Cautions.Clearance::by).orElse(null), e.clearance().map(Cautions.Clearance::on).orElse(null))).toList(),
             client.cautions().restrictions().stream().map(r -> new FileRestrictionView(r.by(), r.on(), r.text(), r.kneeMaxDeg().orElse(null), r.hipMaxDeg().orElse(null), r.noLoadedBack())).toList(),
+            profile(client.profile()),
             c.readings().stream().map(r -> new FileReadingView(r.measurement().kind(), r.measurement().side(), r.measurement().value(), r.measurement().on())).toList(),
+            c.lifts().stream().map(l -> new FileLiftView(l.lift().candidateId(), l.lift().set().loadKg(), l.lift().set().repetitions(), l.lift().set().reserve(), l.lift().on())).toList(),
             c.sessions().stream().map(ClientFileController::session).toList());
     ContentDisposition download = ContentDisposition.attachment().filename(client.name() + ".json", java.nio.charset.StandardCharsets.UTF_8).build();
     return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, download.toString()).body(view);
+  }
+
+  private static FileProfileView profile(Profile p) {
+    return new FileProfileView(p.trainingAge().orElse(null), p.daysAWeek().orElse(null), p.minutes().orElse(null), p.habits(), p.strongerSide().orElse(null), p.notes(), p.likes(), p.dislikes());
   }
 
   private static FileSessionView session(Session s) {
@@ -104,6 +122,7 @@ class ClientFileController {
         s.brief().aim(),
         s.brief().keepOut(),
         s.brief().school(),
+        s.brief().stiffDay(),
         s.createdAt(),
         s.finishedAt().orElse(null),
         s.items().stream().map(i -> new FileItemView(i.candidateId(), i.setup(), i.sets().stream().map(x -> new FileSetView(x.id(), x.set().loadKg(), x.set().repetitions(), x.set().reserve(), x.performedAt())).toList())).toList());

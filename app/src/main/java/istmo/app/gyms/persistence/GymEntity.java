@@ -1,18 +1,21 @@
 package istmo.app.gyms.persistence;
 
+import istmo.core.equipment.Place;
+import istmo.core.measuring.Pull;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 
-/** A gym of one coach: what is there. */
+/** A gym of one coach: what is there, and what is measured of it. */
 @Entity
 @Table(name = "gym")
 public class GymEntity {
@@ -23,6 +26,12 @@ public class GymEntity {
 
   @JdbcTypeCode(SqlTypes.JSON)
   private List<String> equipment;
+
+  @JdbcTypeCode(SqlTypes.JSON)
+  private Map<String, Map<String, Double>> measured = Map.of();
+
+  @JdbcTypeCode(SqlTypes.JSON)
+  private Map<String, List<Pull>> pulls = Map.of();
 
   private Instant createdAt;
 
@@ -37,6 +46,11 @@ public class GymEntity {
   public void write(String newName, Set<String> newEquipment) {
     name = newName;
     equipment = List.copyOf(new TreeSet<>(newEquipment));
+  }
+
+  public void know(Place place, Map<String, List<Pull>> newPulls) {
+    measured = place.measured();
+    pulls = newPulls;
   }
 
   public UUID getId() {
@@ -55,8 +69,12 @@ public class GymEntity {
     return name;
   }
 
-  public Set<String> equipment() {
-    return Set.copyOf(equipment);
+  public Place place() {
+    return new Place(Set.copyOf(equipment), measured);
+  }
+
+  public Map<String, List<Pull>> pulls() {
+    return pulls;
   }
 
   public Instant getCreatedAt() {

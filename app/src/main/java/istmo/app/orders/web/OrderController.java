@@ -1,5 +1,6 @@
 package istmo.app.orders.web;
 
+import istmo.app.platform.LoadView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.app.orders.OrderBook;
@@ -8,6 +9,7 @@ import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.Ranked;
 import istmo.core.ranking.criterion.Aim;
 import istmo.core.ranking.criterion.Order;
+import istmo.core.ranking.criterion.OrderChange;
 import istmo.core.stimulus.School;
 import java.util.List;
 import java.util.Map;
@@ -27,19 +29,13 @@ class OrderController {
   }
 
   /** aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS. */
-  record BriefInput(UUID clientId, UUID gymId, Map<String, Integer> aim, Set<String> keepOut, String school) {
-    void checkPlace() {
+  record BriefInput(UUID clientId, UUID gymId, Map<String, Integer> aim, Set<String> keepOut, String school, Boolean stiffToday) {
+    OrderBook.Wish wish() {
       if (clientId == null || gymId == null) {
         throw new InvalidInput(clientId == null ? "clientId" : "gymId", "is needed");
       }
-    }
-
-    Aim toAim() {
-      return new Aim(aim == null ? Map.of() : aim, keepOut == null ? Set.of() : keepOut);
-    }
-
-    School toSchool() {
-      return school == null ? School.STRETCH : School.get(school);
+      Aim wanted = new Aim(aim == null ? Map.of() : aim, keepOut == null ? Set.of() : keepOut);
+      return new OrderBook.Wish(clientId, gymId, wanted, school == null ? School.STRETCH : School.get(school), Boolean.TRUE.equals(stiffToday));
     }
   }
 
@@ -62,11 +58,15 @@ class OrderController {
       String limiter,
       Map<String, Double> stimulus,
       Map<String, Double> setup,
-      List<String> changes) {}
+      List<String> changes,
+      @MayBeMissing LoadView load) {}
 
   record SubstituteView(String candidateId, String name, double alikeness, String lost) {}
 
-  record ExcludedView(String candidateId, String name, Order.Kind kind, String reason, @MayBeMissing SubstituteView instead) {}
+  record ExcludedView(String candidateId, String name, Order.Kind kind, String reason, @MayBeMissing SubstituteView instead, List<ImprovisationView> improvised) {}
+
+  /** How it is done without the equipment: common practice, not computed. Measures in cm are this client's. */
+  record ImprovisationView(String title, List<String> setUp, List<String> safety) {}
 
   record FirstPickView(String candidateId, String decidedBy) {}
 
@@ -75,20 +75,41 @@ class OrderController {
   /** A measurement that is missing, and how many of the first ten it would move. */
   record MeasuringView(MeasurementKind kind, String label, int affected, String sentence) {}
 
+  /** A generic value of a machine, and how many of the first ten it would move. */
+  record MachineMeasuringView(String item, String detail, int affected, String sentence) {}
+
+  record WithMachineInput(BriefInput brief, String item, Map<String, Double> measured) {}
+
+  record OrderChangeView(int moved, List<String> sentences) {}
+
   @PostMapping("/api/orders/measuring")
   List<MeasuringView> measuring(@RequestBody BriefInput input) {
-    input.checkPlace();
-    return orders.measuring(input.clientId(), input.gymId(), input.toAim(), input.toSchool()).stream().map(m -> new MeasuringView(m.kind(), m.kind().label(), m.affected(), m.sentence())).toList();
+    return orders.measuring(input.wish()).stream().map(m -> new MeasuringView(m.kind(), m.kind().label(), m.affected(), m.sentence())).toList();
+  }
+
+  @PostMapping("/api/orders/machines")
+  List<MachineMeasuringView> machines(@RequestBody BriefInput input) {
+    return orders.machines(input.wish()).stream().map(m -> new MachineMeasuringView(m.itemId(), m.detailId(), m.affected(), m.sentence())).toList();
+  }
+
+  /** What other values of one machine would do to the order; nothing is kept. */
+  @PostMapping("/api/orders/with-machine")
+  OrderChangeView withMachine(@RequestBody WithMachineInput input) {
+    if (input.brief() == null || input.item() == null || input.measured() == null) {
+      throw new InvalidInput(input.brief() == null ? "brief" : input.item() == null ? "item" : "measured", "is needed");
+    }
+    OrderChange c = orders.withMachine(input.brief().wish(), input.item(), input.measured());
+    return new OrderChangeView(c.moved(), c.sentences());
   }
 
   @PostMapping("/api/orders")
   OrderView order(@RequestBody BriefInput input) {
-    input.checkPlace();
-    Order order = orders.order(input.clientId(), input.gymId(), input.toAim(), input.toSchool());
+    OrderBook.Answer answer = orders.order(input.wish());
+    Order order = answer.order();
     return new OrderView(
-        orders.statements(input.clientId()),
+        answer.statements(),
         order.entries().stream().map(OrderController::entry).toList(),
-        order.excluded().stream().map(x -> new ExcludedView(x.candidateId(), x.name(), x.kind(), x.reason(), x.instead().map(i -> new SubstituteView(i.candidateId(), i.name(), Rounded.of(i.alikeness()), i.lost())).orElse(null))).toList(),
+        order.excluded().stream().map(x -> new ExcludedView(x.candidateId(), x.name(), x.kind(), x.reason(), x.instead().map(i -> new SubstituteView(i.candidateId(), i.name(), Rounded.of(i.alikeness()), i.lost())).orElse(null), x.improvised().stream().map(i -> new ImprovisationView(i.title(), i.setUp(), i.safety())).toList())).toList(),
         order.firstPick().map(f -> new FirstPickView(f.candidateId(), f.decidedBy())).orElse(null));
   }
 
@@ -112,6 +133,7 @@ class OrderController {
         e.limiter(),
         Rounded.of(e.evaluation().stimulus()),
         e.evaluation().reach().setup().values(),
-        e.evaluation().reach().changes());
+        e.evaluation().reach().changes(),
+        LoadView.of(e.load()));
   }
 }

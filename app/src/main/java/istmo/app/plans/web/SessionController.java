@@ -1,5 +1,6 @@
 package istmo.app.plans.web;
 
+import istmo.app.platform.LoadView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.plans.Plans;
 import istmo.app.plans.Session;
@@ -39,7 +40,7 @@ class SessionController {
     this.plans = plans;
   }
 
-  record SessionInput(UUID clientId, UUID gymId, Map<String, Integer> aim, Set<String> keepOut, String school) {}
+  record SessionInput(UUID clientId, UUID gymId, Map<String, Integer> aim, Set<String> keepOut, String school, Boolean stiffToday) {}
 
   record ItemInput(String candidateId, Map<String, Double> setup) {}
 
@@ -75,11 +76,11 @@ class SessionController {
   record LastTimeView(Instant performedAt, boolean sameSetup, Map<String, Double> setup, List<SetView> sets) {}
 
   record ItemView(
-      UUID id, int position, String candidateId, String exerciseId, String name, String repetitions, Map<String, Double> setup, List<String> cues, List<String> stopSigns, List<String> cautions, List<SetView> sets, @MayBeMissing LastTimeView lastTime) {}
+      UUID id, int position, String candidateId, String exerciseId, String name, String repetitions, Map<String, Double> setup, List<String> cues, List<String> stopSigns, List<String> cautions, List<SetView> sets, @MayBeMissing LastTimeView lastTime, @MayBeMissing String refusal, @MayBeMissing LoadView load) {}
 
-  record SessionBriefView(Map<String, Integer> aim, List<String> keepOut, String school) {}
+  record SessionBriefView(Map<String, Integer> aim, List<String> keepOut, String school, boolean stiffToday) {}
 
-  record SessionView(UUID id, UUID clientId, String clientName, UUID gymId, String gymName, SessionBriefView brief, Instant createdAt, @MayBeMissing Instant finishedAt, List<ItemView> items) {}
+  record SessionView(UUID id, UUID clientId, String clientName, UUID gymId, String gymName, SessionBriefView brief, List<String> statements, Instant createdAt, @MayBeMissing Instant finishedAt, List<ItemView> items) {}
 
   @GetMapping
   List<SessionLine> list(@RequestParam Optional<UUID> clientId) {
@@ -93,7 +94,7 @@ class SessionController {
       throw new InvalidInput(input.clientId() == null ? "clientId" : "gymId", "is needed");
     }
     Aim aim = new Aim(input.aim() == null ? Map.of() : input.aim(), input.keepOut() == null ? Set.of() : input.keepOut());
-    return view(plans.start(input.clientId(), input.gymId(), aim, input.school() == null ? School.STRETCH : School.get(input.school())));
+    return view(plans.start(input.clientId(), input.gymId(), aim, input.school() == null ? School.STRETCH : School.get(input.school()), Boolean.TRUE.equals(input.stiffToday())));
   }
 
   @GetMapping("/{id}")
@@ -145,7 +146,8 @@ class SessionController {
         s.client().name(),
         s.gym().id(),
         s.gym().name(),
-        new SessionBriefView(s.brief().aim(), s.brief().keepOut(), s.brief().school()),
+        new SessionBriefView(s.brief().aim(), s.brief().keepOut(), s.brief().school(), s.brief().stiffDay()),
+        s.client().cautions().statements(),
         s.createdAt(),
         s.finishedAt().orElse(null),
         s.items().stream().map(SessionController::item).toList());
@@ -166,6 +168,8 @@ class SessionController {
         x.stopSigns(),
         x.cautions(),
         i.sets().stream().map(SetView::of).toList(),
-        i.lastTime().map(l -> new LastTimeView(l.performedAt(), l.sameSetup(), l.setup(), l.sets().stream().map(SetView::of).toList())).orElse(null));
+        i.lastTime().map(l -> new LastTimeView(l.performedAt(), l.sameSetup(), l.setup(), l.sets().stream().map(SetView::of).toList())).orElse(null),
+        i.refusal().orElse(null),
+        LoadView.of(i.load()));
   }
 }

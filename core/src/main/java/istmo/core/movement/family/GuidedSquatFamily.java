@@ -1,6 +1,7 @@
 package istmo.core.movement.family;
 
 import static istmo.core.movement.Parameters.FOOT_SHEAR;
+import static istmo.core.movement.Parameters.FRICTION;
 import static istmo.core.movement.Parameters.PRESSURE;
 import static istmo.core.movement.Parameters.STANCE;
 import static istmo.core.movement.Parameters.THIGH_DEPTH;
@@ -23,19 +24,27 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Squat under a bar on a vertical track. The track carries horizontal force, so the trunk lean is free: it is an input, and the shank follows from the bar staying on the track.
+ * Squat under a bar on a track, vertical or at an angle. The track carries horizontal force, so the trunk lean is free: it is an input, and the shank follows from the bar staying on the track.
  * The track's push and the centre of pressure are jointly indeterminate; the pressure is an input and the push follows from balance about it.
  */
 public final class GuidedSquatFamily implements Family {
   static final SetupParameter FORWARD =
-      new SetupParameter("feetForward", "Feet in front of the bar", "m", new Allowed(-0.10, 0.50, "m"), 0.0, 0.02, SetupParameter.Kind.SETUP, List.of(), "mid-foot in front of the track");
+      new SetupParameter("feetForward", "Feet in front of the bar", "m", new Allowed(-0.10, 0.50, "m"), 0.0, 0.02, SetupParameter.Kind.SETUP, List.of(), "mid-foot in front of the bar at a height of one metre");
   static final SetupParameter LEAN =
       new SetupParameter("lean", "Trunk lean at the bottom", "deg", new Allowed(0, 60, "deg"), 32, 5, SetupParameter.Kind.TECHNIQUE, List.of(), "trunk from the vertical at the bottom");
+
+  static final SetupParameter TRACK =
+      new SetupParameter("trackAngle", "Track angle", "deg", new Allowed(-15, 15, "deg"), 0, 1, SetupParameter.Kind.MACHINE, List.of(), "from the vertical; positive when the bar goes forward as it goes up");
+
+  /** Height of the bar at which the feet's place in front of it is measured, m. */
+  private static final double WAIST_M = 1;
 
   /** Knee flexion at the top. */
   private static final double TOP = Math.toRadians(10);
   /** Dry rubber on rubber; beyond it the feet are said to slip (common practice). */
   private static final double MOST_FRICTION = 0.7;
+  /** Rounds in which the bar's height on a leaning track settles. */
+  private static final int ROUNDS = 60;
 
   @Override
   public String id() {
@@ -44,7 +53,7 @@ public final class GuidedSquatFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(FORWARD, STANCE, TOE_OUT, WEDGE, THIGH_DEPTH, LEAN, BarPlace.PARAMETER, PRESSURE, FOOT_SHEAR);
+    return List.of(FORWARD, STANCE, TOE_OUT, WEDGE, THIGH_DEPTH, LEAN, BarPlace.PARAMETER, TRACK, FRICTION, PRESSURE, FOOT_SHEAR);
   }
 
   @Override
@@ -62,11 +71,22 @@ public final class GuidedSquatFamily implements Family {
     double bottom = setup.rad(THIGH_DEPTH);
     LegGeometry.Foot foot = LegGeometry.Foot.onFloor(body, setup.get(STANCE), setup.rad(TOE_OUT), setup.rad(WEDGE));
     BarPlace bar = BarPlace.values()[(int) setup.get(BarPlace.PARAMETER)];
-    double railX = foot.middleX(body) - setup.get(FORWARD);
+    double tangent = Math.tan(setup.rad(TRACK));
+    double railX = foot.middleX(body) - setup.get(FORWARD) - tangent * WAIST_M; // where the track meets the floor
     ShankOf shankOf =
         thighAngle -> {
           Vec3 barFromHip = bar.at(body, Vec3.ZERO, LegGeometry.follow(setup.rad(LEAN), thighAngle, bottom));
-          return shank(body, foot, railX - barFromHip.x(), thighAngle);
+          double shank = 0;
+          for (int round = 0; round < ROUNDS; round++) {
+            Optional<Vec3[]> leg = LegGeometry.standingLeg(body, foot, shank, thighAngle);
+            double barY = leg.map(l -> l[1].y()).orElse(Double.NaN) + barFromHip.y();
+            double next = shank(body, foot, railX + (tangent == 0 ? 0 : tangent * barY) - barFromHip.x(), thighAngle);
+            if (Double.isNaN(next) || tangent == 0 || Math.abs(next - shank) < 1e-13) {
+              return next;
+            }
+            shank = next;
+          }
+          return shank;
         };
     // with the feet forward a straight leg already slopes back, so the top is where the knee is nearly straight, not where the thigh is upright
     Optional<Double> top =
@@ -96,18 +116,24 @@ public final class GuidedSquatFamily implements Family {
     Vec3 barAt = bar.at(body, hip, lean);
     double pressureX = p.pressure().x();
     double bodyMoment = Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body)) + body.upperMassKg() * hip.x() + Standing.upperMassMoment(body) * Math.sin(lean) - body.massKg() * pressureX;
-    // moments about the centre of pressure: -(sum m (x - p)) g - W (xb - p) g - yb R = 0
-    double height = barAt.y() - p.pressure().y();
-    double push = -bodyMoment * Load.G / height;
-    double pushPerKg = -(barAt.x() - pressureX) * Load.G / height;
-    double horizontal = Math.abs(push + loadKg * pushPerKg);
-    if (horizontal > MOST_FRICTION * (body.massKg() + loadKg) * Load.G) {
+    // The track pushes square to itself, R along (cos t, -sin t). Moments about the centre of pressure: -(sum m (x - p)) g - W (xb - p) g - (xb - p) R sin t - yb R cos t = 0
+    double sine = Math.sin(setup.rad(TRACK));
+    double cosine = Math.cos(setup.rad(TRACK));
+    double lever = (barAt.y() - p.pressure().y()) * cosine + (barAt.x() - pressureX) * sine;
+    double weightPerKg = (1 + setup.get(FRICTION)) * Load.G;
+    double push = -bodyMoment * Load.G / lever;
+    double pushPerKg = -(barAt.x() - pressureX) * weightPerKg / lever;
+    double all = push + loadKg * pushPerKg;
+    double down = body.massKg() * Load.G + loadKg * weightPerKg + all * sine;
+    if (!(Math.abs(all * cosine) <= MOST_FRICTION * down)) {
       return new Impossible(Impossible.Limit.GEOMETRY, "The feet would slip away under the push of the track.", "feet nearer the track");
     }
-    Standing.floorForce(p, body, -push / 2, -pushPerKg / 2, setup.get(FOOT_SHEAR));
+    Vec3 floor = new Vec3(-push * cosine / 2, (body.massKg() * Load.G + push * sine) / 2, 0);
+    Vec3 floorPerKg = new Vec3(-pushPerKg * cosine / 2, (weightPerKg + pushPerKg * sine) / 2, 0);
+    Standing.floorForce(p, floor, floorPerKg, setup.get(FOOT_SHEAR));
     p.legWeights().upperWeight(Segments.UPPER_COM_HANDS_UP);
-    p.load(Load.force(Load.Segment.UPPER, barAt, new Vec3(push, 0, 0), new Vec3(pushPerKg, -Load.G, 0)));
-    p.prop("rail", new Vec3(railX, 0, 0), new Vec3(railX, 2.1, 0)).prop("bar", barAt).prop("floor", new Vec3(-0.8, 0, 0), new Vec3(0.7, 0, 0));
+    p.load(Load.force(Load.Segment.UPPER, barAt, new Vec3(push * cosine, -push * sine, 0), new Vec3(pushPerKg * cosine, -weightPerKg - pushPerKg * sine, 0)));
+    p.prop("rail", new Vec3(railX, 0, 0), new Vec3(railX + 2.1 * tangent, 2.1, 0)).prop("bar", barAt).prop("floor", new Vec3(-0.8, 0, 0), new Vec3(0.7, 0, 0));
     return p.build(Standing.ALL_ROWS);
   }
 

@@ -84,7 +84,7 @@ public final class HingeFamily implements Family {
     }
     Vec3 barAt = new Vec3(barX, leg[1].y() + body.trunkM() * Math.cos(lean) - Math.sqrt(drop), 0);
     PostureBuilder p = new PostureBuilder(body, phase).foot(foot.ankle(), foot.toe(), foot.normal()).leg(leg[0], leg[1]).trunk(lean).pressureAhead(setup.get(PRESSURE));
-    Standing.floorForce(p, body, 0, 0, setup.get(FOOT_SHEAR));
+    Standing.floorForce(p, body, setup.get(FOOT_SHEAR));
     p.legWeights().upperWeight(Segments.UPPER_COM_HANGING);
     p.load(Load.force(Load.Segment.UPPER, barAt, Vec3.ZERO, new Vec3(0, -Load.G, 0)));
     p.free(Stops.knee(bend));

@@ -1,5 +1,7 @@
 package istmo.core.movement.family;
 
+import static istmo.core.movement.Parameters.FRICTION;
+
 import istmo.core.anatomy.Coordinate;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
@@ -7,15 +9,18 @@ import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
+import istmo.core.movement.ResistanceCurve;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.Vec3;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 
 /**
- * Leg extension and leg curls: seat and pads brace the hip, only the knee turns. The stack pulls through a round pulley, so its moment about the knee is the same over the range; the weight of shank and foot is added.
+ * Leg extension and leg curls: seat and pads brace the hip, only the knee turns. The stack pulls through a pulley whose lever over the range is round until it is measured ({@link ResistanceCurve}); the weight of shank and foot is added.
  * The ankle is braced by the lifter, so gastrocnemius can help (docs/model.md, 5).
  */
 public final class KneeMachineFamily implements Family {
@@ -35,6 +40,9 @@ public final class KneeMachineFamily implements Family {
   /** Moment about the knee axis for each kg on the stack over g: the effective radius of the machine's pulley, m. Generic: machines differ, so loads of two machines do not compare. */
   static final SetupParameter PULLEY =
       new SetupParameter("pulley", "Effective lever of the stack", "m", new Allowed(0.05, 0.50, "m"), 0.20, 0.01, SetupParameter.Kind.MACHINE, List.of(), "moment about the knee for each newton of the stack");
+
+  static final SetupParameter MOST_BEND =
+      new SetupParameter("mostBend", "Most bend that the machine gives", "deg", new Allowed(60, 140, "deg"), 130, 5, SetupParameter.Kind.MACHINE, List.of(), "knee bend at which the roller meets its stop, or the furthest setting of the lever");
 
   private final Machine machine;
   private final SetupParameter hip;
@@ -68,12 +76,19 @@ public final class KneeMachineFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(hip, bent, straight, PULLEY);
+    List<SetupParameter> list = new ArrayList<>(List.of(hip, bent, straight, PULLEY, MOST_BEND, FRICTION));
+    list.addAll(ResistanceCurve.PARAMETERS);
+    return List.copyOf(list);
   }
 
   @Override
   public boolean balances() {
     return false;
+  }
+
+  @Override
+  public Optional<SetupParameter> depth() {
+    return Optional.of(bent);
   }
 
   @Override
@@ -83,6 +98,9 @@ public final class KneeMachineFamily implements Family {
     if (!(most > least)) {
       return new Impossible(Impossible.Limit.GEOMETRY, "The range is empty.", "a bent end beyond the straight end");
     }
+    if (most > setup.rad(MOST_BEND) + 1e-9) {
+      return new Impossible(Impossible.Limit.STOP, "The machine's stop ends the repetition before that.", String.format(java.util.Locale.ROOT, "%.0f° of travel", Math.toDegrees(most) - setup.get(MOST_BEND)));
+    }
     boolean extension = machine == Machine.LEG_EXTENSION;
     double share = extension ? phase : 1 - phase;
     double kneeFlexion = least + share * (most - least);
@@ -90,7 +108,7 @@ public final class KneeMachineFamily implements Family {
     // seated: thigh level; lying face down: trunk level
     double pitch = machine == Machine.LYING_CURL ? Math.PI / 2 : hipFlexion - Math.PI / 2;
     PostureBuilder p = LegGeometry.chain(new PostureBuilder(body, phase), body, new Vec3(0, 0.55, body.hipHalfDistanceM()), pitch, hipFlexion, kneeFlexion, 0);
-    double momentPerKg = setup.get(PULLEY) * Load.G / 2;
+    double momentPerKg = setup.get(PULLEY) * ResistanceCurve.factor(setup, kneeFlexion) * (1 + setup.get(FRICTION)) * Load.G / 2;
     p.legWeights().load(Load.couple(Load.Segment.SHANK, new Vec3(0, 0, extension ? -momentPerKg : momentPerKg)));
     Vec3 thighUp = Vec3.UP.turnedAboutZ(hipFlexion - pitch);
     Vec3 hipAt = new Vec3(0, 0.55, 0);

@@ -1,6 +1,7 @@
 package istmo.core.movement.family;
 
 import static istmo.core.movement.Parameters.FOOT_SHEAR;
+import static istmo.core.movement.Parameters.FRICTION;
 import static istmo.core.movement.Parameters.KNEE_DEPTH;
 import static istmo.core.movement.Parameters.PLATE_GRIP;
 import static istmo.core.movement.Parameters.PRESSURE;
@@ -34,6 +35,14 @@ public final class PressFamily implements Family {
       new SetupParameter(
           "push", "Push along the plate", "", new Allowed(-0.3, 0.3, ""), 0, 0.05, SetupParameter.Kind.TECHNIQUE, List.of(), "part of the foot force along the plate, up the plate positive, as a share of the main force");
 
+  static final SetupParameter STOP =
+      new SetupParameter("stop", "Plate to back rest at the stop", "m", new Allowed(0, 1.2, "m"), 0, 0.02, SetupParameter.Kind.MACHINE, List.of(), "least distance along the rail between foot plate and the foot of the back rest; 0 for none in the way");
+  static final SetupParameter PLATE_LOW =
+      new SetupParameter("plateLow", "Lowest heels on the plate", "m", new Allowed(-0.30, 0.30, "m"), -0.30, 0.02, SetupParameter.Kind.MACHINE, List.of(), "lower end of the foot plate, measured as feet up the plate");
+
+  /** Hip centre in front of the foot of the back rest along the rail, m (own estimate). */
+  private static final double HIP_FROM_REST = 0.12;
+
   /** Knee flexion at the top: not locked (common practice). */
   private static final double TOP = Math.toRadians(20);
 
@@ -44,7 +53,7 @@ public final class PressFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(HEIGHT, STANCE.usually(0.35), TOE_OUT.usually(15), KNEE_DEPTH.usually(105), BACK, RAIL, SLED_MASS, PRESSURE, PUSH, PLATE_GRIP, FOOT_SHEAR);
+    return List.of(HEIGHT, STANCE.usually(0.35), TOE_OUT.usually(15), KNEE_DEPTH.usually(105), BACK, RAIL, SLED_MASS, STOP, PLATE_LOW, FRICTION, PRESSURE, PUSH, PLATE_GRIP, FOOT_SHEAR);
   }
 
   @Override
@@ -71,6 +80,13 @@ public final class PressFamily implements Family {
     if (!(square > 0)) {
       return new Impossible(Impossible.Limit.GEOMETRY, "The feet are further up the plate than the leg reaches at this knee bend.", "feet lower, or less knee bend");
     }
+    double gap = Math.sqrt(square) + body.ankleHeightM() + HIP_FROM_REST;
+    if (gap < setup.get(STOP)) {
+      return Stops.ofMachine(setup.get(STOP) - gap);
+    }
+    if (setup.get(HEIGHT) < setup.get(PLATE_LOW)) {
+      return new Impossible(Impossible.Limit.PLATE, "The foot plate ends above the heels.", String.format(java.util.Locale.ROOT, "%.0f cm of plate", 100 * (setup.get(PLATE_LOW) - setup.get(HEIGHT))));
+    }
     Vec3 hip = new Vec3(0, 0, body.hipHalfDistanceM());
     Vec3 ankle = u.times(Math.sqrt(square)).plus(setup.get(HEIGHT), v).plus(setup.get(STANCE) / 2, Vec3.RIGHT);
     Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, toe);
@@ -81,8 +97,8 @@ public final class PressFamily implements Family {
     Vec3 trunk = u.times(Math.cos(back)).plus(Math.sin(back), v);
     PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, toe, u.times(-1)).leg(knee.get(), hip).trunk(Math.atan2(trunk.x(), trunk.y())).pressureAhead(setup.get(PRESSURE));
     Vec3 direction = u.times(-1).plus(setup.get(PUSH), v);
-    double force = setup.get(SLED_MASS) * Load.G * Math.sin(rail) / 2;
-    double perKg = Load.G * Math.sin(rail) / 2;
+    double perKg = (1 + setup.get(FRICTION)) * Load.G * Math.sin(rail) / 2;
+    double force = setup.get(SLED_MASS) * perKg;
     p.load(Load.force(Load.Segment.FOOT, p.pressure(), direction.times(force), direction.times(perKg)));
     p.free(FreeContact.atFoot("push along the plate", p.pressure(), v, Vec3.ZERO, setup.get(PLATE_GRIP) * force, setup.get(PLATE_GRIP) * perKg));
     p.footGrip(setup.get(FOOT_SHEAR), force, perKg).legWeights().free(Stops.knee(kneeFlexion));

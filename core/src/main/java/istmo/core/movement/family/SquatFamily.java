@@ -80,7 +80,7 @@ public final class SquatFamily implements Family {
     }
     PostureBuilder p = new PostureBuilder(body, phase).foot(foot.ankle(), foot.toe(), foot.normal()).toesAlong(foot.heading()).leg(knee, hip).trunk(lean).pressureAhead(setup.get(PRESSURE));
     Vec3 barAt = bar.at(body, hip, lean);
-    Standing.floorForce(p, body, 0, 0, setup.get(FOOT_SHEAR));
+    Standing.floorForce(p, body, setup.get(FOOT_SHEAR));
     p.legWeights().upperWeight(Segments.UPPER_COM_HANDS_UP);
     p.load(Load.force(Load.Segment.UPPER, barAt, Vec3.ZERO, new Vec3(0, -Load.G, 0)));
     p.prop("bar", barAt).prop("floor", new Vec3(-0.7, 0, 0), new Vec3(0.7, 0, 0));

@@ -50,12 +50,15 @@ final class Standing {
     return 2 * (body.thighMassKg() * thigh + body.shankMassKg() * shank + body.footMassKg() * foot);
   }
 
-  /** Half of everything pushes up under the right foot, with an optional horizontal part that is linear in W. */
-  static void floorForce(PostureBuilder b, Body body, double horizontal, double horizontalPerKg, double grip) {
-    double n = body.massKg() * Load.G / 2;
-    double perKg = Load.G / 2;
-    b.load(Load.force(Load.Segment.FOOT, b.pressure(), new Vec3(horizontal, n, 0), new Vec3(horizontalPerKg, perKg, 0)));
-    b.footGrip(grip, n, perKg);
+  /** Half of everything pushes up under the right foot. */
+  static void floorForce(PostureBuilder b, Body body, double grip) {
+    floorForce(b, new Vec3(0, body.massKg() * Load.G / 2, 0), new Vec3(0, Load.G / 2, 0), grip);
+  }
+
+  /** A force under the right foot that is linear in W, N and N/kg. */
+  static void floorForce(PostureBuilder b, Vec3 force, Vec3 perKg, double grip) {
+    b.load(Load.force(Load.Segment.FOOT, b.pressure(), force, perKg));
+    b.footGrip(grip, force.y(), perKg.y());
   }
 
   /** Mass of head, arms and trunk times the height of its centre above the hips along the trunk, hands at the shoulders, kg m. */

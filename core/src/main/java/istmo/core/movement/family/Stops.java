@@ -2,8 +2,9 @@ package istmo.core.movement.family;
 
 import istmo.core.anatomy.Coordinate;
 import istmo.core.movement.FreeContact;
+import istmo.core.movement.Impossible;
 
-/** Ligament stops. */
+/** Stops of the body and of machines. */
 final class Stops {
   /** What the back of the knee holds without muscle at full extension, one side, N m (own estimate; capped so that it cannot replace muscle). */
   private static final double KNEE_NM = 70;
@@ -14,5 +15,10 @@ final class Stops {
   static FreeContact knee(double kneeFlexionRad) {
     double ramp = Math.max(0, Math.min(1, (15 - Math.toDegrees(kneeFlexionRad)) / 12));
     return FreeContact.stop("ligaments behind the knee", Coordinate.KNEE_FLEXION, KNEE_NM * ramp);
+  }
+
+  /** The machine ends the repetition before this depth. */
+  static Impossible ofMachine(double shortM) {
+    return new Impossible(Impossible.Limit.STOP, "The machine's stop ends the repetition before that.", String.format(java.util.Locale.ROOT, "%.0f cm of travel", Math.ceil(100 * shortM)));
   }
 }

@@ -9,14 +9,16 @@ import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisResult;
 import istmo.core.mechanics.CannotAnalyse;
 import istmo.core.mechanics.LoadRule;
+import istmo.core.equipment.Place;
 import istmo.core.movement.Reach;
+import istmo.core.movement.Setup;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** What the mechanics says of one candidate on one body, in its usual set-up as deep as this body takes it. */
+/** What the mechanics says of one candidate on one body, in its usual set-up on these machines, as deep as this body takes it. */
 public sealed interface Evaluation {
   /**
    * Computed and fit to be ranked.
@@ -33,11 +35,12 @@ public sealed interface Evaluation {
   record NotComputedWellEnough(Candidate candidate, String reason) implements Evaluation {}
 
   /** Evaluates a candidate with a given analyser, which must be one for {@code body}. */
-  static Evaluation of(Body body, Analyser analyser, Candidate candidate, School school) {
+  static Evaluation of(Body body, Analyser analyser, Candidate candidate, Place place, School school) {
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);
-    Optional<Reach> reach = Reach.of(body, exercise.family(), candidate.usual(), candidate.yields());
+    Setup wished = candidate.usualAt(place);
+    Optional<Reach> reach = Reach.of(body, exercise.family(), wished, candidate.yields());
     if (reach.isEmpty()) {
-      return new OutOfReach(candidate, Reach.obstacle(body, exercise.family(), candidate.usual()).map(i -> i.reason() + " Missing: " + i.missing() + ".").orElse("Out of reach."));
+      return new OutOfReach(candidate, Reach.obstacle(body, exercise.family(), wished).map(i -> i.reason() + " Missing: " + i.missing() + ".").orElse("Out of reach."));
     }
     AnalysisResult result = analyser.analyse(exercise.family(), reach.get().setup(), LoadRule.USUAL);
     if (result instanceof CannotAnalyse cannot) {

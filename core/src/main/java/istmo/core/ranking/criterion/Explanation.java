@@ -3,6 +3,7 @@ package istmo.core.ranking.criterion;
 import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
+import istmo.core.catalogue.Exercise;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.mechanics.Limiter;
@@ -22,7 +23,8 @@ public final class Explanation {
   /**
    * @param bestByRegion greatest stimulus of each region over all candidates of the brief
    */
-  static List<String> why(Evaluation.Computed e, Aim aim, School school, Map<String, Double> bestByRegion, double modelError) {
+  static List<String> why(Evaluation.Computed e, Brief brief, Map<String, Double> bestByRegion, Exercise x) {
+    Aim aim = brief.aim();
     List<String> sentences = new ArrayList<>();
     List<String> does = new ArrayList<>();
     List<Map.Entry<String, Integer>> aimed = aim.weights().entrySet().stream().sorted(Map.Entry.<String, Integer>comparingByValue().reversed().thenComparing(Map.Entry.comparingByKey())).toList();
@@ -32,13 +34,18 @@ public final class Explanation {
     }
     if (!does.isEmpty()) {
       sentences.add("Gives " + String.join("; ", does) + ".");
-      sentences.add(where(e, aimed.get(0).getKey(), school));
+      sentences.add(where(e, aimed.get(0).getKey(), brief.school()));
     }
     sentences.add(givesOut(e.analysis().limiters()));
     e.reach().changes().forEach(text -> sentences.add("For this client: " + text));
     e.analysis().notes().forEach(sentences::add);
-    sentences.add(String.format(Locale.ROOT, "Mechanics only, no study used. The model is trusted to about ±%.0f %% here.", 100 * (Math.exp(modelError) - 1)));
+    brief.profile().habits().stream().filter(h -> h.family().equals(x.family().id()) && aimsAtGroup(aim, h.group())).forEach(h -> sentences.add(h.change()));
+    sentences.add(String.format(Locale.ROOT, "Mechanics only, no study used. The model is trusted to about ±%.0f %% here.", 100 * (Math.exp(x.modelError()) - 1)));
     return sentences;
+  }
+
+  private static boolean aimsAtGroup(Aim aim, String group) {
+    return aim.weights().keySet().stream().anyMatch(id -> Regions.standard().get(id).group().equals(group));
   }
 
   private static String where(Evaluation.Computed e, String regionId, School school) {

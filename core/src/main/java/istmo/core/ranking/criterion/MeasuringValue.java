@@ -31,7 +31,7 @@ public record MeasuringValue(MeasurementKind kind, int affected, String sentence
    */
   public static List<MeasuringValue> of(BodyEstimate estimate, Function<Body, Order> orderOf) {
     List<MeasuringValue> result = new ArrayList<>();
-    List<String> first = ids(orderOf.apply(estimate.body())).stream().limit(FIRST).toList();
+    List<String> first = first(orderOf.apply(estimate.body()));
     for (MeasurementKind kind : ASKED) {
       if (estimate.measured().contains(kind)) {
         continue;
@@ -39,7 +39,7 @@ public record MeasuringValue(MeasurementKind kind, int affected, String sentence
       Variant variant = variant(kind, estimate.body());
       List<String> low = ids(orderOf.apply(variant.low()));
       List<String> high = ids(orderOf.apply(variant.high()));
-      int affected = (int) first.stream().filter(id -> low.indexOf(id) != high.indexOf(id)).count();
+      int affected = moved(first, low, high);
       if (affected > 0) {
         result.add(new MeasuringValue(kind, affected, String.format(Locale.ROOT, "Measure the %s: between %s less and %s more, %d of the first %d change their place.", kind.label(), variant.spread(), variant.spread(), affected, first.size())));
       }
@@ -70,7 +70,17 @@ public record MeasuringValue(MeasurementKind kind, int affected, String sentence
     return b.withLimits(b.dorsiflexionLimitRad(), Math.toRadians(limit), b.kneeFlexionLimitRad());
   }
 
-  private static List<String> ids(Order order) {
+  /** The first ten of an order. */
+  static List<String> first(Order order) {
+    return ids(order).stream().limit(FIRST).toList();
+  }
+
+  /** How many of these stand elsewhere in one order than in another. */
+  static int moved(List<String> first, List<String> low, List<String> high) {
+    return (int) first.stream().filter(id -> low.indexOf(id) != high.indexOf(id)).count();
+  }
+
+  static List<String> ids(Order order) {
     return order.entries().stream().map(e -> e.ranked().id()).toList();
   }
 

@@ -1,6 +1,8 @@
 package istmo.core.ranking.criterion;
 
+import istmo.core.catalogue.Improvisation;
 import istmo.core.ranking.Ranked;
+import istmo.core.training.LoadEstimate;
 import java.util.List;
 import java.util.Optional;
 
@@ -17,8 +19,9 @@ public record Order(List<Entry> entries, List<Excluded> excluded, Optional<First
    * @param why sentences generated from the figures
    * @param costs what it costs, in a few words
    * @param limiter what gives out first, in a few words
+   * @param load a first load, once a lift is known
    */
-  public record Entry(Ranked ranked, Evaluation.Computed evaluation, List<String> why, String costs, String limiter) {}
+  public record Entry(Ranked ranked, Evaluation.Computed evaluation, List<String> why, String costs, String limiter, Optional<LoadEstimate> load) {}
 
   /** Why a candidate is not in the order. */
   public enum Kind {
@@ -29,8 +32,11 @@ public record Order(List<Entry> entries, List<Excluded> excluded, Optional<First
     NOT_COMPUTED
   }
 
-  /** @param instead what to do here instead, where only the equipment is missing */
-  public record Excluded(String candidateId, String name, Kind kind, String reason, Optional<Substitute> instead) {}
+  /**
+   * @param instead what to do here instead, where only the equipment is missing
+   * @param improvised how it is done here without it (common practice, not computed)
+   */
+  public record Excluded(String candidateId, String name, Kind kind, String reason, Optional<Substitute> instead, List<Improvisation> improvised) {}
 
   public record FirstPick(String candidateId, String decidedBy) {}
 }

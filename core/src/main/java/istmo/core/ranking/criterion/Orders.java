@@ -3,19 +3,21 @@ package istmo.core.ranking.criterion;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Body;
-import istmo.core.body.PainFlag;
+import istmo.core.equipment.Place;
+import istmo.core.body.Cautions;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
+import istmo.core.catalogue.Improvisation;
 import istmo.core.equipment.Equipment;
 import istmo.core.mechanics.Analyser;
-import istmo.core.mechanics.Limiter;
+import istmo.core.mechanics.Analysis;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.Alternative;
-import istmo.core.ranking.Alternative.Criterion;
 import istmo.core.ranking.Ranked;
 import istmo.core.ranking.Ranking;
 import istmo.core.stimulus.School;
+import istmo.core.training.LoadEstimate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -36,13 +38,20 @@ public final class Orders {
 
   private Orders() {}
 
-  /** Every candidate of the catalogue on this body, by candidate id. Takes some milliseconds a candidate. */
-  public static Map<String, Evaluation> evaluate(Body body, School school) {
+  /** Every candidate of the catalogue on this body and the machines of this place, by candidate id. Takes some milliseconds a candidate. */
+  public static Map<String, Evaluation> evaluate(Body body, Place place, School school) {
     Analyser analyser = new Analyser(body);
     Map<String, Evaluation> result = new LinkedHashMap<>();
     for (Candidate c : Catalogue.standard().candidates()) {
-      result.put(c.id(), Evaluation.of(body, analyser, c, school));
+      result.put(c.id(), Evaluation.of(body, analyser, c, place, school));
     }
+    return result;
+  }
+
+  /** The same evaluations, with some candidates evaluated anew for another place. */
+  static Map<String, Evaluation> again(Map<String, Evaluation> evaluations, Body body, Analyser analyser, List<Candidate> candidates, Place place, School school) {
+    Map<String, Evaluation> result = new LinkedHashMap<>(evaluations);
+    candidates.forEach(c -> result.put(c.id(), Evaluation.of(body, analyser, c, place, school)));
     return result;
   }
 
@@ -61,7 +70,7 @@ public final class Orders {
         open.put(c.id(), (Evaluation.Computed) evaluations.get(c.id()));
       }
     }
-    excluded.replaceAll(x -> withSubstitute(x, evaluations.get(x.candidateId()), open, brief.school()));
+    excluded.replaceAll(x -> x.kind() == Order.Kind.GYM ? withSubstitute(brief, x, evaluations.get(x.candidateId()), open) : x);
     Map<String, Double> best = new LinkedHashMap<>();
     for (Region r : Regions.standard().all()) {
       best.put(r.id(), open.values().stream().mapToDouble(e -> e.stimulus().get(r.id())).max().orElse(0));
@@ -72,39 +81,34 @@ public final class Orders {
     for (Ranked r : ranked) {
       Evaluation.Computed e = open.get(r.id());
       Exercise x = Catalogue.standard().exerciseOf(e.candidate());
-      entries.add(new Order.Entry(r, e, Explanation.why(e, brief.aim(), brief.school(), best, x.modelError()), Explanation.costs(e, x.setUpMinutes()), Explanation.firstLimiter(e.analysis().limiters())));
+      Optional<LoadEstimate> load = LoadEstimate.of(e.candidate(), e.reach().setup(), e.analysis(), brief.strength(), brief.place(), brief.cautions().loadShare());
+      entries.add(new Order.Entry(r, e, Explanation.why(e, brief, best, x), Explanation.costs(e, x.setUpMinutes()), Explanation.firstLimiter(e.analysis().limiters()), load));
     }
     return new Order(List.copyOf(entries), List.copyOf(excluded), firstPick(entries));
   }
 
-  private static Order.Excluded withSubstitute(Order.Excluded x, Evaluation evaluation, Map<String, Evaluation.Computed> open, School school) {
-    if (x.kind() == Order.Kind.GYM && evaluation instanceof Evaluation.Computed missing) {
-      return new Order.Excluded(x.candidateId(), x.name(), x.kind(), x.reason(), Substitute.of(missing, open.values(), school));
-    }
-    return x;
+  private static Order.Excluded withSubstitute(Brief brief, Order.Excluded x, Evaluation evaluation, Map<String, Evaluation.Computed> open) {
+    Optional<Substitute> instead = evaluation instanceof Evaluation.Computed missing ? Substitute.of(missing, open.values(), brief.school()) : Optional.empty();
+    List<String> lacking = Catalogue.standard().exerciseOf(Catalogue.standard().candidate(x.candidateId())).needs().stream().filter(id -> !brief.place().equipment().contains(id)).toList();
+    return new Order.Excluded(x.candidateId(), x.name(), x.kind(), x.reason(), instead, Improvisation.instead(lacking, brief.place().equipment(), brief.body(), brief.cautions()));
   }
 
   private static Optional<Order.Excluded> exclusion(Brief brief, Candidate c, Evaluation evaluation) {
     Exercise x = Catalogue.standard().exerciseOf(c);
-    for (PainFlag flag : PainFlag.values()) {
-      if (brief.pain().contains(flag) && x.exclusions().containsKey(flag)) {
-        return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.PAIN, capital(flag.label()) + ": " + x.exclusions().get(flag), Optional.empty()));
-      }
+    Optional<Analysis> analysis = evaluation instanceof Evaluation.Computed computed ? Optional.of(computed.analysis()) : Optional.empty();
+    Optional<Cautions.Refusal> refusal = Admission.refusal(brief.cautions(), x, analysis);
+    if (refusal.isPresent()) {
+      return Optional.of(new Order.Excluded(c.id(), c.name(), refusal.get().byPain() ? Order.Kind.PAIN : Order.Kind.CAUTION, refusal.get().reason(), Optional.empty(), List.of()));
     }
-    List<String> missing = x.needs().stream().filter(id -> !brief.equipment().contains(id)).map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT)).sorted().toList();
+    List<String> missing = x.needs().stream().filter(id -> !brief.place().equipment().contains(id)).map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT)).sorted().toList();
     if (!missing.isEmpty()) {
-      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.GYM, "Not here: " + String.join(", ", missing) + ".", Optional.empty()));
-    }
-    double back = evaluation instanceof Evaluation.Computed computed ? Explanation.backActivation(computed.analysis()) : 0;
-    Optional<String> caution = brief.cautions().excludes(x.prone(), back);
-    if (caution.isPresent()) {
-      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.CAUTION, caution.get(), Optional.empty()));
+      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.GYM, "Not here: " + String.join(", ", missing) + ".", Optional.empty(), List.of()));
     }
     if (evaluation instanceof Evaluation.OutOfReach o) {
-      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.BODY, o.reason(), Optional.empty()));
+      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.BODY, o.reason(), Optional.empty(), List.of()));
     }
     if (evaluation instanceof Evaluation.NotComputedWellEnough n) {
-      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.NOT_COMPUTED, n.reason(), Optional.empty()));
+      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.NOT_COMPUTED, n.reason(), Optional.empty(), List.of()));
     }
     return Optional.empty();
   }
@@ -126,26 +130,7 @@ public final class Orders {
 
   private static Alternative alternative(Brief brief, Evaluation.Computed e) {
     Exercise x = Catalogue.standard().exerciseOf(e.candidate());
-    List<Criterion> criteria = new ArrayList<>();
-    criteria.add(targetLimits(brief.aim(), e));
-    criteria.add(new Criterion("stability", "stability", 0.6, x.stability(), x.stability() >= 0.9 ? "Pads and rails hold the body." : x.stability() >= 0.7 ? "A track or pad helps." : "Free: some of the effort goes into balance."));
-    double back = Explanation.backActivation(e.analysis());
-    criteria.add(new Criterion("spine", "load on the back", 0.4, 1 - Math.min(1, back), String.format(Locale.ROOT, "The lower back works at %.0f %% of what it can.", 100 * back)));
-    criteria.add(progression(x, e));
-    criteria.add(new Criterion("time", "time to set up", 0.3, Math.max(0, 1 - x.setUpMinutes() / 5), "About " + Explanation.minutes(x.setUpMinutes()) + " min to set up and load."));
-    criteria.add(new Criterion("learning", "ease of learning", 0.3, x.easeOfLearning(), x.easeOfLearning() >= 0.8 ? "Learnt in one session." : "Takes practice."));
-    return new Alternative(e.candidate().id(), fit(brief.aim(), e), x.modelError(), x.id(), criteria);
-  }
-
-  private static Criterion targetLimits(Aim aim, Evaluation.Computed e) {
-    double share = e.analysis().limiters().stream().filter(l -> aim.weights().containsKey(l.id())).mapToDouble(Limiter::share).sum();
-    return new Criterion("target", "the target gives out first", 0.7, Math.min(1, share), String.format(Locale.ROOT, "%s The aimed regions are %.0f %% of it.", Explanation.givesOut(e.analysis().limiters()), 100 * share));
-  }
-
-  private static Criterion progression(Exercise x, Evaluation.Computed e) {
-    double step = x.needs().stream().mapToDouble(id -> Equipment.get(id).smallestStepKg()).max().orElse(0);
-    double relative = step / Math.max(1, e.analysis().workingKg());
-    return new Criterion("progression", "small steps in load", 0.3, Math.max(0, Math.min(1, (0.10 - relative) / 0.09)), String.format(Locale.ROOT, "The smallest step is about %.0f %% of a working load.", Math.max(1, 100 * relative)));
+    return new Alternative(e.candidate().id(), fit(brief.aim(), e), x.modelError(), x.id(), Practical.criteria(brief, x, e));
   }
 
   /** The first strip; when its band holds others, what decided between them. */

@@ -6,7 +6,7 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 /** Sessions, always through their coach. */
-public interface SessionRepository extends JpaRepository<SessionEntity, UUID> {
+public interface TrainingSessionRepository extends JpaRepository<SessionEntity, UUID> {
   List<SessionEntity> findTop100ByCoachIdAndClientIdOrderByCreatedAtDesc(UUID coachId, UUID clientId);
 
   List<SessionEntity> findTop100ByCoachIdOrderByCreatedAtDesc(UUID coachId);

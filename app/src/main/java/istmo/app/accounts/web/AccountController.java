@@ -1,0 +1,159 @@
+package istmo.app.accounts.web;
+
+import istmo.app.accounts.Accounts;
+import istmo.app.accounts.Coach;
+import istmo.app.accounts.CurrentCoach;
+import istmo.app.accounts.TooManyTries;
+import istmo.app.platform.MayBeMissing;
+import istmo.app.platform.NotFound;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.net.InetAddress;
+import java.net.UnknownHostException;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Signing in and out, the first account, passwords, and where one is signed in. */
+@RestController
+@RequestMapping("/api/account")
+class AccountController {
+  private static final int LONGEST_DEVICE = 200;
+
+  private final Accounts accounts;
+  private final CurrentCoach current;
+  private final SignedInSessions sessions;
+  private final SecurityContextRepository contexts;
+
+  AccountController(Accounts accounts, CurrentCoach current, SignedInSessions sessions, SecurityContextRepository contexts) {
+    this.accounts = accounts;
+    this.current = current;
+    this.sessions = sessions;
+    this.contexts = contexts;
+  }
+
+  /** demo: this is the demo, which signs in by itself on this machine; firstRun: nobody has an account yet. */
+  record AccountView(boolean signedIn, @MayBeMissing String name, boolean demo, boolean firstRun) {}
+
+  record SignInInput(String signInName, String password) {}
+
+  record NewCoachInput(String name, String signInName, String password) {}
+
+  record PasswordInput(String oldPassword, String newPassword) {}
+
+  record SignedInView(String id, boolean current, String device, Instant since, Instant lastUsed) {}
+
+  @GetMapping
+  AccountView account() {
+    Optional<Coach> coach = signedIn().flatMap(accounts::coach);
+    return new AccountView(coach.isPresent(), coach.map(Coach::name).orElse(null), accounts.isDemo(), accounts.isFirstRun());
+  }
+
+  @PostMapping("/sign-in")
+  ResponseEntity<?> signIn(@RequestBody SignInInput input, HttpServletRequest request, HttpServletResponse response) {
+    Optional<Coach> coach = accounts.check(input.signInName(), input.password());
+    if (coach.isEmpty()) {
+      return ResponseEntity.status(HttpStatus.UNAUTHORIZED).body(ProblemDetail.forStatusAndDetail(HttpStatus.UNAUTHORIZED, "Name or password is not right."));
+    }
+    begin(coach.get(), request, response);
+    return ResponseEntity.ok(account());
+  }
+
+  /** The demo's coach, from this machine only. */
+  @PostMapping("/demo")
+  AccountView demo(HttpServletRequest request, HttpServletResponse response) throws UnknownHostException {
+    if (!accounts.isDemo() || !InetAddress.getByName(request.getRemoteAddr()).isLoopbackAddress()) {
+      throw new NotFound("demo");
+    }
+    begin(accounts.coach(Accounts.FIRST).orElseThrow(() -> new NotFound("demo")), request, response);
+    return account();
+  }
+
+  @PostMapping("/first")
+  @ResponseStatus(HttpStatus.CREATED)
+  AccountView first(@RequestBody NewCoachInput input, HttpServletRequest request, HttpServletResponse response) {
+    begin(accounts.createFirst(input.name(), input.signInName(), input.password()), request, response);
+    return account();
+  }
+
+  @PostMapping("/coaches")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void add(@RequestBody NewCoachInput input) {
+    accounts.add(input.name(), input.signInName(), input.password());
+  }
+
+  @PostMapping("/sign-out")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void signOut(HttpServletRequest request) {
+    HttpSession session = request.getSession(false);
+    if (session != null) {
+      session.invalidate();
+    }
+    SecurityContextHolder.clearContext();
+  }
+
+  /** Changes the password, and signs out everywhere else. */
+  @PutMapping("/password")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void changePassword(@RequestBody PasswordInput input, HttpServletRequest request) {
+    accounts.changePassword(current.id(), input.oldPassword(), input.newPassword());
+    sessions.endOthers(current.id(), request.getSession().getId());
+  }
+
+  @GetMapping("/sessions")
+  List<SignedInView> sessions(HttpServletRequest request) {
+    return sessions.of(current.id(), request.getSession().getId()).stream().map(s -> new SignedInView(s.handle(), s.current(), s.device(), s.since(), s.lastUsed())).toList();
+  }
+
+  @DeleteMapping("/sessions/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void end(@PathVariable String id) {
+    sessions.end(current.id(), id);
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> wait(TooManyTries e) {
+    return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS).header(HttpHeaders.RETRY_AFTER, String.valueOf(e.seconds())).body(ProblemDetail.forStatusAndDetail(HttpStatus.TOO_MANY_REQUESTS, e.getMessage()));
+  }
+
+  private Optional<UUID> signedIn() {
+    try {
+      return Optional.of(current.id());
+    } catch (NotFound nobody) {
+      return Optional.empty();
+    }
+  }
+
+  /** A new session under a new id, so that an id from before signing in is worth nothing. */
+  private void begin(Coach coach, HttpServletRequest request, HttpServletResponse response) {
+    HttpSession old = request.getSession(false);
+    if (old != null) {
+      old.invalidate();
+    }
+    String device = Optional.ofNullable(request.getHeader(HttpHeaders.USER_AGENT)).orElse("unknown");
+    request.getSession(true).setAttribute(SignedInSessions.DEVICE, device.substring(0, Math.min(LONGEST_DEVICE, device.length())));
+    SecurityContext context = SecurityContextHolder.createEmptyContext();
+    context.setAuthentication(CurrentCoach.signedIn(coach.id()));
+    SecurityContextHolder.setContext(context);
+    contexts.saveContext(context, request, response);
+  }
+}

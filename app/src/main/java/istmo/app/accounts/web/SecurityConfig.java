@@ -1,0 +1,59 @@
+package istmo.app.accounts.web;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Everything of the interface asks for a signed-in coach but what is needed to sign in, the model that knows no client, and gadgets, which bring a code of their own. */
+@Configuration
+class SecurityConfig {
+  /** The model without any client's data: for programs. */
+  private static final String MODEL = "/api/analyses";
+
+  private static final String GADGETS = "/api/gadget-links/*/lines";
+
+  @Bean
+  SecurityContextRepository securityContextRepository() {
+    return new HttpSessionSecurityContextRepository();
+  }
+
+  @Bean
+  SecurityFilterChain security(HttpSecurity http, SecurityContextRepository contexts, JsonMapper json) throws Exception {
+    PathPatternRequestMatcher.Builder path = PathPatternRequestMatcher.withDefaults();
+    return http.authorizeHttpRequests(
+            a ->
+                a.requestMatchers(HttpMethod.GET, "/api/account").permitAll()
+                    .requestMatchers(HttpMethod.POST, "/api/account/sign-in", "/api/account/demo", "/api/account/first", MODEL, GADGETS).permitAll()
+                    .requestMatchers("/api/**").authenticated()
+                    .anyRequest().permitAll())
+        .csrf(c -> c.spa().ignoringRequestMatchers(path.matcher(HttpMethod.POST, MODEL), path.matcher(HttpMethod.POST, GADGETS)))
+        .securityContext(c -> c.securityContextRepository(contexts))
+        .requestCache(c -> c.disable())
+        .formLogin(f -> f.disable())
+        .httpBasic(b -> b.disable())
+        .logout(l -> l.disable())
+        .exceptionHandling(
+            e ->
+                e.authenticationEntryPoint((request, response, x) -> answer(json, response, HttpStatus.UNAUTHORIZED, "Sign in first. What you typed is kept."))
+                    .accessDeniedHandler((request, response, x) -> answer(json, response, HttpStatus.FORBIDDEN, "This request did not come from Istmo's own page. Load the page again.")))
+        .headers(h -> h.frameOptions(f -> f.deny()))
+        .build();
+  }
+
+  private static void answer(JsonMapper json, HttpServletResponse response, HttpStatus status, String detail) throws IOException {
+    response.setStatus(status.value());
+    response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+    response.getOutputStream().write(json.writeValueAsBytes(ProblemDetail.forStatusAndDetail(status, detail)));
+  }
+}

@@ -1,0 +1,53 @@
+package istmo.app.bench.web;
+
+import istmo.app.bench.Bench;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.TapelessStart;
+import istmo.core.quantity.InvalidInput;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Starts without a tape. What is found stands in the set-up's units: m and deg. */
+@RestController
+class StartController {
+  private final Bench bench;
+
+  StartController(Bench bench) {
+    this.bench = bench;
+  }
+
+  record QuestionView(String id, String label, String unit, double min, double max, double usual, double step) {}
+
+  record StartWayView(TapelessStart way, String label, List<String> steps, List<QuestionView> questions) {}
+
+  record StartInput(UUID clientId, UUID gymId, String candidateId, TapelessStart way, Map<String, Double> answers, Boolean stiffToday) {}
+
+  record FoundView(Map<String, Double> setup, String sentence, List<String> notes) {}
+
+  /** The ways that suit a candidate; without one, all. */
+  @GetMapping("/api/starts")
+  List<StartWayView> ways(@RequestParam Optional<String> candidateId) {
+    List<TapelessStart> ways = candidateId.map(id -> TapelessStart.of(Catalogue.standard().candidate(id))).orElseGet(() -> Arrays.asList(TapelessStart.values()));
+    return ways.stream()
+        .map(w -> new StartWayView(w, w.label(), w.steps(), w.questions().stream().map(q -> new QuestionView(q.id(), q.label(), q.unit(), q.allowed().min(), q.allowed().max(), q.usual(), q.step())).toList()))
+        .toList();
+  }
+
+  @PostMapping("/api/starts")
+  FoundView find(@RequestBody StartInput input) {
+    if (input.clientId() == null || input.candidateId() == null || input.way() == null) {
+      throw new InvalidInput(input.clientId() == null ? "clientId" : input.candidateId() == null ? "candidateId" : "way", "is needed");
+    }
+    Bench.Wish wish = new Bench.Wish(input.clientId(), Optional.ofNullable(input.gymId()), input.candidateId(), Optional.empty(), Boolean.TRUE.equals(input.stiffToday()));
+    TapelessStart.Found found = bench.start(wish, input.way(), input.answers() == null ? Map.of() : input.answers());
+    return new FoundView(found.setup(), found.sentence(), found.notes());
+  }
+}

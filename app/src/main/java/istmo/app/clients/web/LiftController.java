@@ -1,0 +1,85 @@
+package istmo.app.clients.web;
+
+import istmo.app.clients.Client;
+import istmo.app.clients.Clients;
+import istmo.app.platform.MayBeMissing;
+import istmo.app.platform.Rounded;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.training.KnownLift;
+import istmo.core.training.PerformedSet;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** A client's known lifts, and how strong they say the client is. Loads in kg. */
+@RestController
+@RequestMapping("/api/clients/{clientId}/lifts")
+class LiftController {
+  private final Clients clients;
+
+  LiftController(Clients clients) {
+    this.clients = clients;
+  }
+
+  record LiftInput(String candidateId, Double loadKg, Integer repetitions, Double reserve, LocalDate on) {
+    KnownLift lift() {
+      List<InvalidInput.Fault> faults = new ArrayList<>();
+      need(faults, "candidateId", candidateId);
+      need(faults, "loadKg", loadKg);
+      need(faults, "repetitions", repetitions);
+      need(faults, "on", on);
+      if (!faults.isEmpty()) {
+        throw new InvalidInput(faults);
+      }
+      return new KnownLift(candidateId, new PerformedSet(loadKg, repetitions, reserve == null ? 0 : reserve), on);
+    }
+
+    private static void need(List<InvalidInput.Fault> faults, String field, Object value) {
+      if (value == null) {
+        faults.add(new InvalidInput.Fault(field, "is needed"));
+      }
+    }
+  }
+
+  record LiftView(UUID id, String candidateId, String name, double loadKg, int repetitions, double reserve, LocalDate on) {}
+
+  /** Factors on what is usual for the mass and stature. */
+  record StrengthView(double legs, double back, String basis) {}
+
+  record LiftsView(List<LiftView> lifts, @MayBeMissing StrengthView strength) {}
+
+  @GetMapping
+  LiftsView all(@PathVariable UUID clientId) {
+    return view(clients.get(clientId));
+  }
+
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  LiftsView add(@PathVariable UUID clientId, @RequestBody LiftInput input) {
+    return view(clients.addLift(clientId, input.lift()));
+  }
+
+  @DeleteMapping("/{liftId}")
+  LiftsView remove(@PathVariable UUID clientId, @PathVariable UUID liftId) {
+    return view(clients.removeLift(clientId, liftId));
+  }
+
+  private LiftsView view(Client c) {
+    List<LiftView> lifts =
+        clients.lifts(c.id()).stream()
+            .map(l -> new LiftView(l.id(), l.lift().candidateId(), Catalogue.standard().candidate(l.lift().candidateId()).name(), l.lift().set().loadKg(), l.lift().set().repetitions(), l.lift().set().reserve(), l.lift().on()))
+            .toList();
+    return new LiftsView(lifts, c.strength().map(s -> new StrengthView(Rounded.of(s.legs()), Rounded.of(s.back()), s.basis())).orElse(null));
+  }
+}

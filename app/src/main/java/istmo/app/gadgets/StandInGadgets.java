@@ -1,0 +1,81 @@
+package istmo.app.gadgets;
+
+import istmo.core.measuring.Gauge;
+import istmo.core.measuring.StandIn;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.PipedInputStream;
+import java.io.PipedOutputStream;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.Locale;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.boot.web.server.context.WebServerInitializedEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/** Stand-in gadgets of the demo: they speak the same lines over the same HTTP as a real gadget, from a thread of this process. */
+@Component
+public class StandInGadgets implements DisposableBean {
+  private static final Logger LOG = LoggerFactory.getLogger(StandInGadgets.class);
+  private static final long LASTS_MS = 20_000;
+  /** A gap in the stream, so that a dropout is seen. */
+  private static final long DROPOUT_FROM_MS = 400;
+
+  private static final long DROPOUT_TO_MS = 2_100;
+
+  private final HttpClient http = HttpClient.newHttpClient();
+  private final ExecutorService threads = Executors.newCachedThreadPool(r -> {
+    Thread t = new Thread(r, "stand-in gadget");
+    t.setDaemon(true);
+    return t;
+  });
+  private volatile int port;
+
+  @EventListener
+  public void started(WebServerInitializedEvent e) {
+    port = e.getWebServer().getPort();
+  }
+
+  /** Begins to send to a link; ends by itself, or when the link is closed. */
+  public void send(String code, Gauge gauge, double truth, boolean withDropout) {
+    StandIn gadget = new StandIn(gauge, truth, code.hashCode());
+    threads.execute(() -> {
+      try (PipedOutputStream out = new PipedOutputStream()) {
+        PipedInputStream in = new PipedInputStream(out, 1 << 16);
+        HttpRequest request =
+            HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/api/gadget-links/" + code + "/lines")).header("content-type", "application/x-ndjson").POST(HttpRequest.BodyPublishers.ofInputStream(() -> in)).build();
+        var answer = http.sendAsync(request, HttpResponse.BodyHandlers.discarding());
+        for (long t = 0; t <= LASTS_MS && !answer.isDone(); t += StandIn.EVERY_MS) {
+          if (!withDropout || t <= DROPOUT_FROM_MS || t >= DROPOUT_TO_MS) {
+            line(out, gauge, gadget.reading(t), t);
+          }
+          Thread.sleep(StandIn.EVERY_MS);
+        }
+      } catch (IOException | UncheckedIOException e) {
+        LOG.debug("the link of a stand-in gadget ended", e);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+      }
+    });
+  }
+
+  private static void line(OutputStream out, Gauge gauge, double value, long t) throws IOException {
+    String text = String.format(Locale.ROOT, "{\"kind\":\"%s\",\"unit\":\"%s\",\"value\":%.4f,\"t\":%d}%n", gauge.name().toLowerCase(Locale.ROOT), gauge.unit(), value, t);
+    out.write(text.getBytes(StandardCharsets.UTF_8));
+    out.flush();
+  }
+
+  @Override
+  public void destroy() {
+    threads.shutdownNow();
+  }
+}

@@ -1,0 +1,190 @@
+package istmo.app.gadgets.web;
+
+import istmo.app.accounts.Accounts;
+import istmo.app.gadgets.GadgetLinks;
+import istmo.app.gadgets.StandInGadgets;
+import istmo.app.gyms.Gyms;
+import istmo.app.platform.MayBeMissing;
+import istmo.app.platform.NotFound;
+import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Place;
+import istmo.core.measuring.Gauge;
+import istmo.core.measuring.Pull;
+import istmo.core.measuring.StandIn;
+import istmo.core.quantity.InvalidInput;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Gadgets over HTTP: a link with a code, lines of JSON into it (docs/gadgets.md), and what it knows. Values in N, deg or m. */
+@RestController
+@RequestMapping("/api/gadget-links")
+class GadgetController {
+  private static final int LONGEST_LINE = 500;
+  private static final int MOST_TOLD = 20;
+
+  private final GadgetLinks links;
+  private final StandInGadgets standIns;
+  private final Gyms gyms;
+  private final Accounts accounts;
+  private final JsonMapper json;
+
+  GadgetController(GadgetLinks links, StandInGadgets standIns, Gyms gyms, Accounts accounts, JsonMapper json) {
+    this.links = links;
+    this.standIns = standIns;
+    this.gyms = gyms;
+    this.accounts = accounts;
+    this.json = json;
+  }
+
+  record LinkInput(Gauge kind) {}
+
+  record StableView(double value, double spread) {}
+
+  record LinkView(
+      String code, Gauge kind, String unit, boolean standIns, @MayBeMissing Double last, @MayBeMissing StableView stable, int lines, int dropouts, int refused, @MayBeMissing String fault, @MayBeMissing Instant lastAt) {}
+
+  /** Where the stand-in is held: on a machine of a gym at a place of its travel. */
+  record StandInInput(UUID gymId, String item, Double at, Double leverM, Double loadKg, Pull.Direction direction, Boolean dropout) {}
+
+  record RefusedView(int line, String fault) {}
+
+  record TakenView(int taken, List<RefusedView> refused) {}
+
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  LinkView open(@RequestBody LinkInput input) {
+    if (input.kind() == null) {
+      throw new InvalidInput("kind", "must be FORCE, ANGLE or LENGTH");
+    }
+    return view(links.open(input.kind()));
+  }
+
+  @GetMapping("/{code}")
+  LinkView state(@PathVariable String code) {
+    return view(links.state(code));
+  }
+
+  @DeleteMapping("/{code}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void close(@PathVariable String code) {
+    links.close(code);
+  }
+
+  /** Lines as they come, for as long as the gadget sends; whoever knows the code may. Bad lines are told and do not stop the others. */
+  @PostMapping(path = "/{code}/lines", consumes = "application/x-ndjson")
+  TakenView lines(@PathVariable String code, InputStream body) throws IOException {
+    links.find(code);
+    List<RefusedView> refused = new ArrayList<>();
+    int number = 0;
+    int taken = 0;
+    BufferedReader reader = new BufferedReader(new InputStreamReader(body, StandardCharsets.UTF_8));
+    for (String line = read(reader); line != null; line = read(reader)) {
+      number++;
+      if (line.isBlank()) {
+        continue;
+      }
+      String fault = take(code, line);
+      if (fault == null) {
+        taken++;
+      } else if (refused.size() < MOST_TOLD) {
+        refused.add(new RefusedView(number, fault));
+      }
+    }
+    return new TakenView(taken, refused);
+  }
+
+  /** Null when the line was taken. */
+  private String take(String code, String line) {
+    if (line.length() > LONGEST_LINE) {
+      return refuse(code, "is longer than " + LONGEST_LINE + " characters");
+    }
+    try {
+      links.take(code, json.readValue(line, GadgetLinks.Line.class));
+      return null;
+    } catch (JacksonException e) {
+      return refuse(code, "is no JSON of a reading: " + e.getOriginalMessage());
+    } catch (InvalidInput e) {
+      return e.getMessage();
+    }
+  }
+
+  private String refuse(String code, String fault) {
+    links.refuse(code, fault);
+    return fault;
+  }
+
+  /** A line, or what of it is needed to see that it is too long. */
+  private static String read(BufferedReader reader) throws IOException {
+    StringBuilder line = new StringBuilder();
+    int c = reader.read();
+    if (c < 0) {
+      return null;
+    }
+    for (; c >= 0 && c != '\n'; c = reader.read()) {
+      if (line.length() <= LONGEST_LINE) {
+        line.append((char) c);
+      }
+    }
+    return line.toString();
+  }
+
+  /** The demo's stand-in begins to send to this link. */
+  @PostMapping("/{code}/stand-in")
+  @ResponseStatus(HttpStatus.ACCEPTED)
+  LinkView standIn(@PathVariable String code, @RequestBody StandInInput input) {
+    GadgetLinks.State state = links.state(code);
+    if (!accounts.isDemo()) {
+      throw new NotFound("stand-in outside the demo");
+    }
+    if (input.at() == null || state.gauge() == Gauge.FORCE && (input.gymId() == null || input.item() == null || input.loadKg() == null)) {
+      throw new InvalidInput(input.at() == null ? "at" : input.gymId() == null ? "gymId" : input.item() == null ? "item" : "loadKg", "is needed");
+    }
+    standIns.send(code, state.gauge(), truth(state.gauge(), input), Boolean.TRUE.equals(input.dropout()));
+    return view(links.state(code));
+  }
+
+  private double truth(Gauge gauge, StandInInput input) {
+    if (gauge != Gauge.FORCE) {
+      return input.at();
+    }
+    Place place = gyms.get(input.gymId()).place();
+    Equipment.get(input.item());
+    boolean track = input.item().equals("fixed-track");
+    double angle = track || Equipment.get(input.item()).details().stream().anyMatch(d -> d.id().equals("railAngle")) ? Math.toRadians(place.value(input.item(), track ? "trackAngle" : "railAngle")) : 0;
+    Pull pull = new Pull(input.at(), 0, input.leverM() == null ? 0 : input.leverM(), input.loadKg(), input.direction() == null ? Pull.Direction.STILL : input.direction());
+    return StandIn.forceN(input.item(), pull, track ? Math.cos(angle) : Math.sin(angle));
+  }
+
+  private LinkView view(GadgetLinks.State s) {
+    return new LinkView(
+        s.code(),
+        s.gauge(),
+        s.gauge().unit(),
+        accounts.isDemo(),
+        s.last().orElse(null),
+        s.stable().map(v -> new StableView(v.value(), v.spread())).orElse(null),
+        s.lines(),
+        s.dropouts(),
+        s.refused(),
+        s.fault().orElse(null),
+        s.lastAt().orElse(null));
+  }
+}

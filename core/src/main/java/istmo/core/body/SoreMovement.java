@@ -1,0 +1,66 @@
+package istmo.core.body;
+
+/** What makes a joint hurt, where it is known: a rule on what an exercise asks, so that every exercise is covered without being named. The angles are common practice. */
+public enum SoreMovement {
+  DEEP_KNEE(PainFlag.KNEE, "bending it deep", "It bends the knee to %.0f° under load.") {
+    @Override
+    double asked(Demand d) {
+      return d.kneeBendDeg() > 90 ? d.kneeBendDeg() : 0;
+    }
+  },
+  STRAIGHT_KNEE(PainFlag.KNEE, "the last part of straightening it", "It keeps %.0f %% of its knee moment in the last part of straightening.") {
+    @Override
+    double asked(Demand d) {
+      return d.straightKneeShare() > 0.4 ? 100 * d.straightKneeShare() : 0;
+    }
+  },
+  DEEP_HIP(PainFlag.HIP, "bending it deep", "It bends the hip to %.0f°.") {
+    @Override
+    double asked(Demand d) {
+      return d.hipBendDeg() > 90 ? d.hipBendDeg() : 0;
+    }
+  },
+  WIDE_HIP(PainFlag.HIP, "a wide stance", "It opens the hip to %.0f°.") {
+    @Override
+    double asked(Demand d) {
+      return d.hipOpenDeg() > 25 ? d.hipOpenDeg() : 0;
+    }
+  },
+  LEANING(PainFlag.LOWER_BACK, "leaning forward under load", "The back works leaning forward by %.0f°.") {
+    @Override
+    double asked(Demand d) {
+      return d.backShare() > Demand.UNLOADED_BACK && d.leanDeg() > 35 ? d.leanDeg() : 0;
+    }
+  },
+  DEEP_ANKLE(PainFlag.ANKLE, "bending it deep", "It bends the ankle to %.0f°.") {
+    @Override
+    double asked(Demand d) {
+      return d.ankleBendDeg() > 18 ? d.ankleBendDeg() : 0;
+    }
+  };
+
+  private final PainFlag joint;
+  private final String label;
+  private final String sentence;
+
+  SoreMovement(PainFlag joint, String label, String sentence) {
+    this.joint = joint;
+    this.label = label;
+    this.sentence = sentence;
+  }
+
+  public PainFlag joint() {
+    return joint;
+  }
+
+  public String label() {
+    return label;
+  }
+
+  /** How much of it an exercise asks, in the unit of the sentence; zero for none that counts. */
+  abstract double asked(Demand d);
+
+  String sentence(Demand d) {
+    return String.format(java.util.Locale.ROOT, sentence, asked(d));
+  }
+}

@@ -1,0 +1,87 @@
+package istmo.core.equipment;
+
+import istmo.core.quantity.InvalidInput;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+
+/**
+ * What a gym has, and what is known of it.
+ *
+ * @param equipment item ids
+ * @param measured item id to detail id to value in the detail's unit; what is not there is generic
+ */
+public record Place(Set<String> equipment, Map<String, Map<String, Double>> measured) {
+  public Place {
+    equipment = Collections.unmodifiableSet(new TreeSet<>(Equipment.check(equipment)));
+    List<InvalidInput.Fault> faults = new ArrayList<>();
+    Map<String, Map<String, Double>> copy = new TreeMap<>();
+    measured.forEach(
+        (item, values) -> {
+          Map<String, Double> own = new TreeMap<>();
+          values.forEach((id, value) -> check(faults, item, id, value, own));
+          if (!own.isEmpty()) {
+            copy.put(item, Collections.unmodifiableMap(own));
+          }
+        });
+    if (!faults.isEmpty()) {
+      throw new InvalidInput(faults);
+    }
+    measured = Collections.unmodifiableMap(copy);
+  }
+
+  /** A place of which nothing is measured. */
+  public static Place generic(Set<String> equipment) {
+    return new Place(equipment, Map.of());
+  }
+
+  private static void check(List<InvalidInput.Fault> faults, String item, String id, Double value, Map<String, Double> into) {
+    String field = "measured." + item + "." + id;
+    try {
+      Detail d = Equipment.detail(item, id);
+      if (value == null || d.isYesOrNo() && value != 0 && value != 1) {
+        throw new InvalidInput(field, d.isYesOrNo() ? "is 1 for yes or 0 for no" : "needs a number");
+      }
+      into.put(id, d.allowed().check(field, value));
+    } catch (InvalidInput e) {
+      faults.addAll(e.faults());
+    }
+  }
+
+  public OptionalDouble measured(String item, String detail) {
+    Double v = measured.getOrDefault(item, Map.of()).get(detail);
+    return v == null ? OptionalDouble.empty() : OptionalDouble.of(v);
+  }
+
+  /** Measured, or the generic value. */
+  public double value(String item, String detail) {
+    return measured(item, detail).orElse(Equipment.detail(item, detail).usual());
+  }
+
+  /** Everything measured of these items, by detail id. */
+  public Map<String, Double> measuredOf(Set<String> items) {
+    Map<String, Double> all = new LinkedHashMap<>();
+    items.stream().sorted().forEach(item -> all.putAll(measured.getOrDefault(item, Map.of())));
+    return all;
+  }
+
+  /** Smallest step in load of an exercise that needs these items, kg; 0 where no load is added. */
+  public double smallestStepKg(Set<String> items) {
+    return items.stream().mapToDouble(item -> measured(item, "step").orElse(Equipment.get(item).smallestStepKg())).max().orElse(0);
+  }
+
+  /** The same place with one value known. */
+  public Place with(String item, String detail, double value) {
+    Map<String, Map<String, Double>> changed = new LinkedHashMap<>(measured);
+    Map<String, Double> own = new LinkedHashMap<>(changed.getOrDefault(item, Map.of()));
+    own.put(detail, value);
+    changed.put(item, own);
+    return new Place(equipment, changed);
+  }
+}

@@ -1,0 +1,51 @@
+package istmo.core.ranking.criterion;
+
+import istmo.core.body.Body;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.equipment.Detail;
+import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Place;
+import istmo.core.mechanics.Analyser;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/**
+ * What a generic value of a machine costs: how many of the first ten would stand elsewhere between the values that such machines usually have.
+ *
+ * @param itemId and detailId: what to measure
+ * @param affected how many of the first ten change their place
+ */
+public record MachineMeasuringValue(String itemId, String detailId, int affected, String sentence) {
+  /** Everything generic here that would change this order, most first. {@code evaluations} are those of the brief. */
+  public static List<MachineMeasuringValue> of(Brief brief, Map<String, Evaluation> evaluations) {
+    Body body = brief.limitedBody();
+    Analyser analyser = new Analyser(body);
+    List<String> first = MeasuringValue.first(Orders.order(brief, evaluations));
+    List<MachineMeasuringValue> result = new ArrayList<>();
+    for (String itemId : brief.place().equipment()) {
+      List<Candidate> users = Catalogue.standard().candidates().stream().filter(c -> Catalogue.standard().exerciseOf(c).needs().contains(itemId)).toList();
+      for (Detail d : Equipment.get(itemId).details()) {
+        if (users.isEmpty() || d.between().isEmpty() || brief.place().measured(itemId, d.id()).isPresent()) {
+          continue;
+        }
+        List<String> low = ids(brief, evaluations, analyser, users, brief.place().with(itemId, d.id(), d.between().get().min()));
+        List<String> high = ids(brief, evaluations, analyser, users, brief.place().with(itemId, d.id(), d.between().get().max()));
+        int affected = MeasuringValue.moved(first, low, high);
+        if (affected > 0) {
+          String sentence = String.format(Locale.ROOT, "%s, %s: between what such machines have, %d of the first %d change their place.", Equipment.get(itemId).name(), d.label().toLowerCase(Locale.ROOT), affected, first.size());
+          result.add(new MachineMeasuringValue(itemId, d.id(), affected, sentence));
+        }
+      }
+    }
+    result.sort(Comparator.comparingInt(MachineMeasuringValue::affected).reversed().thenComparing(MachineMeasuringValue::itemId).thenComparing(MachineMeasuringValue::detailId));
+    return List.copyOf(result);
+  }
+
+  private static List<String> ids(Brief brief, Map<String, Evaluation> evaluations, Analyser analyser, List<Candidate> users, Place place) {
+    return MeasuringValue.ids(Orders.order(brief.at(place), Orders.again(evaluations, brief.limitedBody(), analyser, users, place, brief.school())));
+  }
+}

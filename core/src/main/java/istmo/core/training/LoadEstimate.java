@@ -1,0 +1,60 @@
+package istmo.core.training;
+
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Exercise;
+import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Equipment.LoadKind;
+import istmo.core.equipment.Place;
+import istmo.core.mechanics.Analysis;
+import istmo.core.movement.Setup;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * A first load for an exercise: begin at the low end.
+ *
+ * @param lowKg and highKg: in steps that this place has; without an empty sled, with a bar
+ * @param repetitions for which it is meant, two in reserve
+ */
+public record LoadEstimate(double lowKg, double highKg, String repetitions, String basis) {
+  /** Error of a load that comes from another lift through the model, and of one that comes from this exercise's own lift: shares (judgement; docs/model.md, 11). */
+  static final double FROM_MODEL = 0.25;
+
+  static final double FROM_ITSELF = 0.10;
+  private static final double RESERVE = 2;
+
+  /**
+   * The estimate, or empty where no lift says enough: nothing calibrated, or a stack whose loads do not compare.
+   *
+   * @param analysis of the candidate in this set-up on the calibrated body
+   * @param share of a usual load that the client's cautions allow to begin with
+   */
+  public static Optional<LoadEstimate> of(Candidate candidate, Setup setup, Analysis analysis, Optional<Calibration> calibration, Place place, double share) {
+    if (calibration.isEmpty()) {
+      return Optional.empty();
+    }
+    Exercise x = Catalogue.standard().exerciseOf(candidate);
+    Double own = calibration.get().maxima().get(candidate.id());
+    boolean stack = x.needs().stream().anyMatch(item -> Equipment.get(item).load() == LoadKind.STACK);
+    boolean measured = x.needs().stream().anyMatch(item -> place.measured(item, "pulley").isPresent());
+    if (own == null && stack && !measured) {
+      return Optional.empty();
+    }
+    double empty = Calibration.emptyKg(setup);
+    double maximum = (own == null ? analysis.limitKg() : own) + empty;
+    double middle = OneRepetition.load(maximum, middle(x.repetitions()) + RESERVE) * share;
+    double error = own == null ? FROM_MODEL : FROM_ITSELF;
+    double step = Math.max(0.5, place.smallestStepKg(x.needs()));
+    double low = Math.max(0, Math.floor((middle * (1 - error) - empty) / step) * step);
+    double high = Math.max(low, Math.floor((middle * (1 + error) - empty) / step) * step);
+    String basis = own == null ? "by the model from another lift, ±25 %" : "from this exercise's own lift, ±10 %";
+    return Optional.of(new LoadEstimate(low, high, x.repetitions(), share < 1 ? basis + String.format(Locale.ROOT, "; %.0f %% of it to begin with", 100 * share) : basis));
+  }
+
+  /** Middle of a range such as "8-12". */
+  static double middle(String repetitions) {
+    String[] ends = repetitions.split("-");
+    return ends.length == 1 ? Double.parseDouble(ends[0]) : 0.5 * (Double.parseDouble(ends[0]) + Double.parseDouble(ends[1]));
+  }
+}

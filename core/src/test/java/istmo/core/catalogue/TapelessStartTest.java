@@ -1,0 +1,115 @@
+package istmo.core.catalogue;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.body.Body;
+import istmo.core.body.Cautions;
+import istmo.core.body.PainFlag;
+import istmo.core.body.Soreness;
+import istmo.core.equipment.Place;
+import istmo.core.mechanics.Bodies;
+import istmo.core.movement.Posture;
+import istmo.core.movement.Setup;
+import istmo.core.quantity.InvalidInput;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Starts without a tape and improvisations, against geometry and facts of the trade. */
+class TapelessStartTest {
+  private static final Body MAN = Bodies.MAN;
+  private static final Place PLACE = Place.generic(Set.of());
+
+  private static Candidate candidate(String id) {
+    return Catalogue.standard().candidate(id);
+  }
+
+  /** Trade (common practice): toes at eleven and one o'clock is a turn-out of 30 degrees. By hand: one and three quarters of a foot of 27 cm are 47 cm. */
+  @Test
+  void aJumpAndLandBecomesCentimetresAndDegrees() {
+    Body body = MAN.withFoot(0.27);
+    TapelessStart.Found f = TapelessStart.JUMP_AND_LAND.found(body, PLACE, candidate("back-squat/high-bar"), Map.of("footLengths", 1.75, "minutes", 5.0));
+    assertThat(f.setup().get("stance")).isCloseTo(0.4725, within(1e-9));
+    assertThat(f.setup().get("toeOut")).isEqualTo(30);
+    assertThat(f.sentence()).isEqualTo("Ankles 47 cm apart, toes 30° out.");
+  }
+
+  /** As low as the heels stay down: a step lower and the heels would lift; a stiffer ankle stands higher. */
+  @ParameterizedTest
+  @ValueSource(doubles = {26, 32, 38})
+  void theLowestFeetAreThoseWhoseHeelsJustStayDown(double ankle) {
+    Body body = MAN.withDorsiflexionLimit(Math.toRadians(ankle));
+    Candidate low = candidate("leg-press/low");
+    double height = TapelessStart.HEELS_STAY_DOWN.found(body, PLACE, low, Map.of()).setup().get("footHeight");
+    assertThat(dorsiflexion(height)).isLessThanOrEqualTo(ankle + 1e-6);
+    assertThat(dorsiflexion(height - 0.02)).isGreaterThan(ankle);
+    double stiffer = TapelessStart.HEELS_STAY_DOWN.found(body.withDorsiflexionLimit(Math.toRadians(ankle - 6)), PLACE, low, Map.of()).setup().get("footHeight");
+    assertThat(stiffer).isGreaterThan(height);
+  }
+
+  /** At the deepest point, on a body whose ankle never stops. */
+  private static double dorsiflexion(double height) {
+    Candidate low = candidate("leg-press/low");
+    Map<String, Double> values = new LinkedHashMap<>(low.usual().values());
+    values.put("footHeight", height);
+    var family = Catalogue.standard().exerciseOf(low).family();
+    Posture p = (Posture) family.posture(MAN.withDorsiflexionLimit(Math.toRadians(60)), Setup.of(family.parameters(), values), 1, 100);
+    return Math.toDegrees(p.angle(Coordinate.ANKLE_DORSIFLEXION));
+  }
+
+  @Test
+  void aShortPlateEndsTheSearchBeforeTheAnkleDoes() {
+    Place small = Place.generic(Set.of("leg-press")).with("leg-press", "plateLow", 0.2);
+    assertThat(TapelessStart.HEELS_STAY_DOWN.found(MAN, small, candidate("leg-press/low"), Map.of()).setup().get("footHeight")).isGreaterThanOrEqualTo(0.2 - 1e-9);
+  }
+
+  /** By the triangle of straight leg, bench and floor; a higher bench brings the heel nearer, a longer leg further. */
+  @Test
+  void theReachedHeelFollowsTheStraightLeg() {
+    double stride = TapelessStart.strideM(MAN, 0.43);
+    double across = stride + 0.10 + istmo.core.anatomy.Segments.ANKLE_FROM_HEEL * MAN.footM();
+    double down = 0.43 + 0.09 - MAN.ankleHeightM();
+    assertThat(Math.hypot(across, down)).isCloseTo(MAN.thighM() + MAN.shankM(), within(1e-9));
+    assertThat(stride).as("within what coaches set up").isBetween(0.4, 0.8);
+    assertThat(TapelessStart.strideM(MAN, 0.55)).isLessThan(stride);
+    assertThat(TapelessStart.strideM(MAN.withLengths(MAN.thighM() + 0.03, MAN.shankM(), MAN.trunkM()), 0.43)).isGreaterThan(stride);
+    assertThat(TapelessStart.SIT_AND_REACH.found(MAN, PLACE, candidate("back-squat/high-bar"), Map.of("benchHeight", 43.0)).notes()).anyMatch(n -> n.contains("not compute"));
+  }
+
+  @Test
+  void eachExerciseOffersWhatSuitsItAndBadAnswersAreNamed() {
+    assertThat(TapelessStart.of(candidate("back-squat/high-bar"))).containsExactly(TapelessStart.JUMP_AND_LAND);
+    assertThat(TapelessStart.of(candidate("leg-press/low"))).containsExactly(TapelessStart.HEELS_STAY_DOWN);
+    assertThat(TapelessStart.of(candidate("seated-leg-curl/usual"))).isEmpty();
+    assertThatThrownBy(() -> TapelessStart.JUMP_AND_LAND.found(MAN, PLACE, candidate("back-squat/high-bar"), Map.of("footLengths", 9.0)))
+        .isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).extracting(InvalidInput.Fault::field).containsExactly("answers.footLengths", "answers.minutes"));
+    assertThatThrownBy(() -> TapelessStart.JUMP_AND_LAND.found(MAN, PLACE, candidate("back-squat/high-bar"), Map.of("footLengths", 4.0, "minutes", 3.0))).isInstanceOf(InvalidInput.class).hasMessageContaining("setup.stance");
+  }
+
+  /** Trade (common practice): a plate of about 4 cm for an improvised standing calf raise; 15 cm between the feet on the press. */
+  @Test
+  void anImprovisationHasItsCentimetresAndItsSafetyPoints() {
+    List<Improvisation> calf = Improvisation.instead(List.of("standing-calf"), Set.of("fixed-track", "leg-press"), MAN, Cautions.none());
+    assertThat(calf).extracting(Improvisation::title).containsExactly("Calf raise under the fixed-track bar, on a plate", "Calf raise on the leg press");
+    double shoulder = 100 * (MAN.ankleHeightM() + MAN.shankM() + MAN.thighM() + MAN.trunkM());
+    assertThat(calf.get(0).setUp().get(0)).contains("4 cm");
+    assertThat(calf.get(0).setUp().get(1)).contains(String.format(java.util.Locale.ROOT, "%.0f cm from the floor", shoulder - 2));
+    assertThat(calf.get(1).setUp().get(0)).contains("15 cm");
+    assertThat(calf).allSatisfy(i -> assertThat(i.safety()).isNotEmpty());
+    assertThat(Improvisation.all()).allSatisfy(i -> assertThat(i.setUp()).isNotEmpty()).allSatisfy(i -> assertThat(i.safety()).isNotEmpty());
+  }
+
+  @Test
+  void anImprovisationNeedsWhatItNeedsAndSparesSoreJoints() {
+    assertThat(Improvisation.instead(List.of("standing-calf"), Set.of("barbell"), MAN, Cautions.none())).isEmpty();
+    Cautions ankle = new Cautions(List.of(Soreness.leaveOut(PainFlag.ANKLE)), List.of(), List.of());
+    assertThat(Improvisation.instead(List.of("standing-calf"), Set.of("fixed-track", "leg-press"), MAN, ankle)).isEmpty();
+  }
+}

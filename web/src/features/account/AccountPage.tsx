@@ -1,0 +1,129 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import type { FormEvent } from 'react'
+import { Problem, answer, api } from '../../api/client'
+import { keys, useAccount } from '../../api/queries'
+import { day } from '../../quantity/format'
+import { Button } from '../../ui/Button'
+import { Field } from '../../ui/Field'
+import { Quiet, Trouble, Waiting } from '../../ui/Notice'
+import { NewCoachFields, useNewCoach } from './Gate'
+import { stayOut } from './signOut'
+
+const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
+
+/** The coach's own account: where it is signed in, its password, other coaches. */
+export function AccountPage() {
+  const account = useAccount()
+  if (!account.data) return <Waiting what="Loading" />
+  const demo = account.data.demo
+  return (
+    <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
+      <SignedIn name={account.data.name ?? ''} demo={demo} />
+      {demo ? (
+        <Quiet>The demo’s coach has no password, and the demo has no other coaches. An installation of your own asks for the first account when it starts.</Quiet>
+      ) : (
+        <div className="space-y-8">
+          <Password />
+          <AnotherCoach />
+        </div>
+      )}
+    </div>
+  )
+}
+
+function SignedIn({ name, demo }: { name: string; demo: boolean }) {
+  const queries = useQueryClient()
+  const sessions = useQuery({ queryKey: keys.signedIn, queryFn: () => answer(api.GET('/api/account/sessions')) })
+  const end = useMutation({ mutationFn: (id: string) => answer(api.DELETE('/api/account/sessions/{id}', { params: { path: { id } } })), onSuccess: () => queries.invalidateQueries({ queryKey: keys.signedIn }) })
+  const out = useMutation({
+    mutationFn: () => answer(api.POST('/api/account/sign-out')),
+    onSuccess: () => {
+      if (demo) stayOut(true)
+      window.location.assign('/')
+    },
+  })
+  return (
+    <section aria-label="Signed in">
+      <div className="flex items-baseline justify-between border-b border-ink pb-1">
+        <h1 className="text-xl">{name}</h1>
+        <Button disabled={out.isPending} onClick={() => out.mutate()}>
+          Sign out
+        </Button>
+      </div>
+      <p className="py-1 text-sm text-ink-2">{demo ? 'The demo signs in by itself, on this machine only. ' : ''}Signed in here:</p>
+      {sessions.isError && <Trouble error={sessions.error} retry={() => void sessions.refetch()} />}
+      <ul>
+        {(sessions.data ?? []).map((s) => (
+          <li key={s.id} className="flex items-baseline gap-3 border-b border-rule/60 py-1.5 text-sm">
+            <span className="min-w-0 flex-1">
+              <span className="block truncate">{s.device}</span>
+              <span className="text-ink-2">
+                since {day(s.since)}, last used {day(s.lastUsed)} {TIME.format(new Date(s.lastUsed))}
+              </span>
+            </span>
+            {s.current ? (
+              <b>this one</b>
+            ) : (
+              <Button look="bare" disabled={end.isPending} onClick={() => end.mutate(s.id)}>
+                Sign out there
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {[end, out].map((x, k) => x.isError && <Trouble key={k} error={x.error} />)}
+    </section>
+  )
+}
+
+function Password() {
+  const queries = useQueryClient()
+  const [oldPassword, setOld] = useState('')
+  const [newPassword, setNew] = useState('')
+  const change = useMutation({
+    mutationFn: () => answer(api.PUT('/api/account/password', { body: { oldPassword, newPassword } })),
+    onSuccess: () => {
+      setOld('')
+      setNew('')
+      void queries.invalidateQueries({ queryKey: keys.signedIn })
+    },
+  })
+  const problem = change.error instanceof Problem ? change.error : null
+  const onSubmit = (e: FormEvent) => {
+    e.preventDefault()
+    change.mutate()
+  }
+  return (
+    <form onSubmit={onSubmit} noValidate aria-label="Password" className="space-y-3">
+      <h2 className="text-lg">Change the password</h2>
+      <Field label="Password now" type="password" autoComplete="current-password" value={oldPassword} onChange={(e) => setOld(e.target.value)} fault={problem?.fault('oldPassword')} />
+      <Field label="New password" type="password" autoComplete="new-password" value={newPassword} onChange={(e) => setNew(e.target.value)} fault={problem?.fault('newPassword')} />
+      {change.isError && (problem?.faults.length ?? 0) === 0 && <Trouble error={change.error} />}
+      {change.isSuccess && <p role="status" className="text-sm">Changed, and signed out everywhere else.</p>}
+      <Button type="submit" disabled={change.isPending}>
+        Change it
+      </Button>
+    </form>
+  )
+}
+
+function AnotherCoach() {
+  const form = useNewCoach()
+  const add = useMutation({ mutationFn: () => answer(api.POST('/api/account/coaches', { body: form.body })), onSuccess: form.clear })
+  const onSubmit = (e: FormEvent) => {
+    e.preventDefault()
+    add.mutate()
+  }
+  return (
+    <form onSubmit={onSubmit} noValidate aria-label="Another coach" className="space-y-3">
+      <h2 className="text-lg">Add another coach</h2>
+      <p className="text-sm text-ink-2">With clients, gyms and sessions of their own. Nobody sees anybody else’s.</p>
+      <NewCoachFields form={form} error={add.error} />
+      {add.isSuccess && <p role="status" className="text-sm">Added.</p>}
+      <Button type="submit" disabled={add.isPending}>
+        Add
+      </Button>
+    </form>
+  )
+}

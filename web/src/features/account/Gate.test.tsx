@@ -1,0 +1,69 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { act, fireEvent, render, screen, waitFor } from '@testing-library/react'
+import { afterEach, expect, test, vi } from 'vitest'
+import { SIGNED_OUT } from '../../api/client'
+import { Gate } from './Gate'
+import { stayOut } from './signOut'
+
+afterEach(() => {
+  vi.unstubAllGlobals()
+  stayOut(false)
+})
+
+function gate(account: () => object, posts: string[] = []) {
+  vi.stubGlobal('fetch', (request: Request) => {
+    const path = new URL(request.url).pathname
+    if (request.method === 'POST') posts.push(path)
+    if (path === '/api/account/sign-in') return Promise.resolve(new Response(JSON.stringify({ detail: 'Name or password is not right.' }), { status: 401 }))
+    return Promise.resolve(Response.json(account()))
+  })
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <Gate>
+        <input aria-label="typed" />
+      </Gate>
+    </QueryClientProvider>,
+  )
+}
+
+test('the demo signs in by itself, but not after somebody signed out', async () => {
+  const posts: string[] = []
+  let signedIn = false
+  gate(() => {
+    if (posts.length > 0) signedIn = true
+    return { signedIn, demo: true, firstRun: false }
+  }, posts)
+  expect(await screen.findByLabelText('typed')).toBeInTheDocument()
+  expect(posts).toEqual(['/api/account/demo'])
+})
+
+test('who signed out of the demo stays out until asked in', async () => {
+  stayOut(true)
+  const posts: string[] = []
+  gate(() => ({ signedIn: posts.length > 0, demo: true, firstRun: false }), posts)
+  fireEvent.click(await screen.findByRole('button', { name: 'Enter the demo' }))
+  expect(await screen.findByLabelText('typed')).toBeInTheDocument()
+})
+
+test('a wrong password is said, and a first run asks for the first account', async () => {
+  gate(() => ({ signedIn: false, demo: false, firstRun: false }))
+  fireEvent.change(await screen.findByLabelText('Name'), { target: { value: 'me' } })
+  fireEvent.click(screen.getByRole('button', { name: 'Sign in' }))
+  expect(await screen.findByRole('alert')).toHaveTextContent('Name or password is not right.')
+  expect(screen.getByLabelText('Name')).toHaveValue('me')
+})
+
+test('a first run asks for the first account', async () => {
+  gate(() => ({ signedIn: false, demo: false, firstRun: true }))
+  expect(await screen.findByText('The first coach on this machine')).toBeInTheDocument()
+})
+
+test('a session that ends asks on top of the screen, which keeps what was typed', async () => {
+  let signedIn = true
+  gate(() => ({ signedIn, demo: false, firstRun: false }))
+  fireEvent.change(await screen.findByLabelText('typed'), { target: { value: 'half a note' } })
+  signedIn = false
+  act(() => void window.dispatchEvent(new Event(SIGNED_OUT)))
+  expect(await screen.findByText('You were signed out. What you typed is kept.')).toBeInTheDocument()
+  await waitFor(() => expect(document.querySelector<HTMLInputElement>('input[aria-label="typed"]')!.value).toBe('half a note'))
+})

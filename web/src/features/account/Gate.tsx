@@ -1,0 +1,128 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { Dialog } from 'radix-ui'
+import { useEffect, useState } from 'react'
+import type { FormEvent, ReactNode } from 'react'
+import { Problem, SIGNED_OUT, answer, api } from '../../api/client'
+import { keys, useAccount } from '../../api/queries'
+import { Button } from '../../ui/Button'
+import { Field } from '../../ui/Field'
+import { Trouble, Waiting } from '../../ui/Notice'
+import { staysOut } from './signOut'
+
+/** Lets the screens in once somebody is signed in. A session that ends while a screen is open asks on top of it, so that nothing typed is lost. */
+export function Gate({ children }: { children: ReactNode }) {
+  const queries = useQueryClient()
+  const account = useAccount()
+  const [wasIn, setWasIn] = useState(false)
+  const enter = useMutation({ mutationFn: () => answer(api.POST('/api/account/demo')), onSuccess: (a) => queries.setQueryData(keys.account, a) })
+  useEffect(() => {
+    const out = () => void queries.invalidateQueries({ queryKey: keys.account, exact: true })
+    window.addEventListener(SIGNED_OUT, out)
+    return () => window.removeEventListener(SIGNED_OUT, out)
+  }, [queries])
+  const a = account.data
+  const byItself = a !== undefined && a.demo && !a.signedIn && !staysOut()
+  const { mutate, isIdle } = enter
+  useEffect(() => {
+    if (byItself && isIdle) mutate()
+  }, [byItself, isIdle, mutate])
+  if (a?.signedIn && !wasIn) setWasIn(true)
+  if (account.isError) return <Trouble error={account.error} retry={() => void account.refetch()} />
+  if (!a || (byItself && !enter.isError)) return <Waiting what="Opening" />
+  if (a.signedIn) return children
+  const ask = a.demo ? <EnterDemo pending={enter.isPending} error={enter.error} onEnter={() => enter.mutate()} /> : a.firstRun ? <FirstAccount /> : <SignIn />
+  if (!wasIn) return <div className="mx-auto w-full max-w-md py-16">{ask}</div>
+  return (
+    <>
+      {children}
+      <Dialog.Root open>
+        <Dialog.Portal>
+          <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
+          <Dialog.Content aria-describedby={undefined} className="fixed top-24 left-1/2 z-50 w-[26rem] max-w-[calc(100vw-2rem)] -translate-x-1/2 border border-ink bg-paper p-4">
+            <Dialog.Title className="mb-2 text-lg">You were signed out. What you typed is kept.</Dialog.Title>
+            {ask}
+          </Dialog.Content>
+        </Dialog.Portal>
+      </Dialog.Root>
+    </>
+  )
+}
+
+function EnterDemo({ pending, error, onEnter }: { pending: boolean; error: Error | null; onEnter: () => void }) {
+  return (
+    <div className="space-y-3">
+      <h1 className="text-2xl">The demo</h1>
+      <p>Everybody in it is invented. It signs in by itself, on this machine only.</p>
+      {error && <Trouble error={error} />}
+      <Button look="ink" disabled={pending} onClick={onEnter}>
+        Enter the demo
+      </Button>
+    </div>
+  )
+}
+
+function SignIn() {
+  const queries = useQueryClient()
+  const [signInName, setName] = useState('')
+  const [password, setPassword] = useState('')
+  const enter = useMutation({ mutationFn: () => answer(api.POST('/api/account/sign-in', { body: { signInName, password } })), onSuccess: () => queries.invalidateQueries() })
+  const onSubmit = (e: FormEvent) => {
+    e.preventDefault()
+    enter.mutate()
+  }
+  return (
+    <form onSubmit={onSubmit} noValidate aria-label="Sign in" className="space-y-3">
+      <h1 className="text-2xl">Sign in</h1>
+      <Field label="Name" autoComplete="username" value={signInName} onChange={(e) => setName(e.target.value)} autoFocus />
+      <Field label="Password" type="password" autoComplete="current-password" value={password} onChange={(e) => setPassword(e.target.value)} />
+      {enter.isError && <Trouble error={enter.error} />}
+      <Button look="ink" type="submit" disabled={enter.isPending}>
+        Sign in
+      </Button>
+    </form>
+  )
+}
+
+function FirstAccount() {
+  const queries = useQueryClient()
+  const form = useNewCoach()
+  const create = useMutation({ mutationFn: () => answer(api.POST('/api/account/first', { body: form.body })), onSuccess: () => queries.invalidateQueries() })
+  const onSubmit = (e: FormEvent) => {
+    e.preventDefault()
+    create.mutate()
+  }
+  return (
+    <form onSubmit={onSubmit} noValidate aria-label="First account" className="space-y-3">
+      <h1 className="text-2xl">The first coach on this machine</h1>
+      <p className="text-sm text-ink-2">There is nobody to send a forgotten password to: keep it somewhere safe.</p>
+      <NewCoachFields form={form} error={create.error} />
+      <Button look="ink" type="submit" disabled={create.isPending}>
+        Begin
+      </Button>
+    </form>
+  )
+}
+
+export function useNewCoach() {
+  const [name, setName] = useState('')
+  const [signInName, setSignInName] = useState('')
+  const [password, setPassword] = useState('')
+  const clear = () => {
+    setName('')
+    setSignInName('')
+    setPassword('')
+  }
+  return { body: { name, signInName, password }, setName, setSignInName, setPassword, clear }
+}
+
+export function NewCoachFields({ form, error }: { form: ReturnType<typeof useNewCoach>; error: Error | null }) {
+  const problem = error instanceof Problem ? error : null
+  return (
+    <>
+      <Field label="Coach's name" autoComplete="name" value={form.body.name} onChange={(e) => form.setName(e.target.value)} fault={problem?.fault('name')} />
+      <Field label="Name to sign in with" autoComplete="username" value={form.body.signInName} onChange={(e) => form.setSignInName(e.target.value)} fault={problem?.fault('signInName')} />
+      <Field label="Password" type="password" autoComplete="new-password" value={form.body.password} onChange={(e) => form.setPassword(e.target.value)} fault={problem?.fault('password')} />
+      {error && (problem?.faults.length ?? 0) === 0 && <Trouble error={error} />}
+    </>
+  )
+}

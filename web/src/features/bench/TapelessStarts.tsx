@@ -1,0 +1,58 @@
+import { useMutation } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Problem, answer, api } from '../../api/client'
+import type { Schemas } from '../../api/client'
+import { useStarts } from '../../api/queries'
+import { Button } from '../../ui/Button'
+import { Field } from '../../ui/Field'
+import { Trouble } from '../../ui/Notice'
+import type { Brief } from '../brief/brief'
+
+type Way = Schemas['StartWayView']
+type Props = { brief: Brief & { client: string }; candidateId: string; onFound: (setup: Record<string, number>) => void }
+
+/** Ways to find a start without a tape, turned into the set-up's centimetres and degrees. */
+export function TapelessStarts(props: Props) {
+  const ways = useStarts(props.candidateId)
+  if (!ways.data || ways.data.length === 0) return null
+  return (
+    <details className="my-1">
+      <summary className="border-b border-rule py-1 text-sm">Find a start without a tape</summary>
+      {ways.data.map((w) => (
+        <OneWay key={w.way} way={w} {...props} />
+      ))}
+    </details>
+  )
+}
+
+function OneWay({ way, brief, candidateId, onFound }: Props & { way: Way }) {
+  const [answers, setAnswers] = useState<Record<string, string>>(() => Object.fromEntries(way.questions.map((q) => [q.id, String(q.usual)])))
+  const find = useMutation({
+    mutationFn: () =>
+      answer(
+        api.POST('/api/starts', {
+          body: { clientId: brief.client, candidateId, way: way.way, stiffToday: brief.stiff, ...(brief.gym ? { gymId: brief.gym } : {}), answers: Object.fromEntries(Object.entries(answers).map(([id, t]) => [id, Number(t.replace(',', '.'))])) },
+        }),
+      ),
+    onSuccess: (f) => onFound(f.setup),
+  })
+  const problem = find.error instanceof Problem ? find.error : null
+  return (
+    <section aria-label={way.label} className="space-y-1 py-1 text-sm">
+      <h3 className="text-base">{way.label}</h3>
+      <ol className="list-decimal space-y-0.5 pl-5">
+        {way.steps.map((s) => (
+          <li key={s}>{s}</li>
+        ))}
+      </ol>
+      {way.questions.map((q) => (
+        <Field key={q.id} label={q.label} unit={q.unit} type="number" min={q.min} max={q.max} step={q.step} value={answers[q.id]} onChange={(e) => setAnswers({ ...answers, [q.id]: e.target.value })} fault={problem?.fault(`answers.${q.id}`)} />
+      ))}
+      <Button disabled={find.isPending} onClick={() => find.mutate()}>
+        Set it up so
+      </Button>
+      {find.isSuccess && <p role="status">{find.data.sentence}</p>}
+      {find.isError && !way.questions.some((q) => problem?.fault(`answers.${q.id}`)) && <Trouble error={find.error} />}
+    </section>
+  )
+}
