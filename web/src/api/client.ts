@@ -44,7 +44,7 @@ export class Problem extends Error {
   }
 }
 
-/** Told when the server no longer knows who is signed in. */
+/** Told when the server no longer knows who is signed in, or this page: asking for the account again gives a fresh token. */
 export const SIGNED_OUT = 'istmo:signed-out'
 
 /** Sends a request as this page's own: with the token that the server gave it in a cookie. */
@@ -52,7 +52,7 @@ async function own(request: Request): Promise<Response> {
   const token = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1]
   if (token && request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token))
   const response = await globalThis.fetch(request)
-  if (response.status === 401 && !request.url.includes('/api/account/')) window.dispatchEvent(new Event(SIGNED_OUT))
+  if ((response.status === 401 || response.status === 403) && !request.url.includes('/api/account/')) window.dispatchEvent(new Event(SIGNED_OUT))
   return response
 }
 

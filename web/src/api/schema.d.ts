@@ -203,7 +203,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_1"];
+        get: operations["all_2"];
         put?: never;
         post: operations["add_1"];
         delete?: never;
@@ -219,7 +219,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_3"];
+        get: operations["all_4"];
         put?: never;
         post: operations["add_3"];
         delete?: never;
@@ -251,7 +251,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_2"];
+        get: operations["all_3"];
         put?: never;
         post: operations["add_2"];
         delete?: never;
@@ -379,7 +379,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all"];
+        get: operations["all_1"];
         put?: never;
         post: operations["add"];
         delete?: never;
@@ -395,8 +395,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_4"];
-        put?: never;
+        get: operations["all"];
+        put: operations["plates"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1301,6 +1301,7 @@ export interface components {
             gymId: string;
             gymName: string;
             machines: components["schemas"]["MachineView"][];
+            plates: components["schemas"]["PlatesView"][];
             /** Format: int32 */
             version: number;
         };
@@ -1408,6 +1409,23 @@ export interface components {
             /** Format: double */
             phase: number;
             side: components["schemas"]["DrawingView"];
+        };
+        PlateInput: {
+            /** Format: double */
+            kg?: number;
+            /** Format: int32 */
+            pairs?: number;
+        };
+        PlatesInput: {
+            plates?: components["schemas"]["PlateInput"][];
+            /** Format: int32 */
+            version?: number;
+        };
+        PlatesView: {
+            /** Format: double */
+            kg: number;
+            /** Format: int32 */
+            pairs: number;
         };
         PointView: {
             /** Format: double */
@@ -1630,6 +1648,7 @@ export interface components {
             clientName: string;
             limiters: components["schemas"]["LimiterView"][];
             load?: components["schemas"]["LoadView"];
+            measured: string[];
             name: string;
             notes: string[];
             obstacle?: components["schemas"]["ObstacleView"];
@@ -2018,7 +2037,7 @@ export interface operations {
             };
         };
     };
-    all_1: {
+    all_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2062,7 +2081,7 @@ export interface operations {
             };
         };
     };
-    all_3: {
+    all_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -2133,7 +2152,7 @@ export interface operations {
             };
         };
     };
-    all_2: {
+    all_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -2410,7 +2429,7 @@ export interface operations {
             };
         };
     };
-    all: {
+    all_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -2454,7 +2473,7 @@ export interface operations {
             };
         };
     };
-    all_4: {
+    all: {
         parameters: {
             query?: never;
             header?: never;
@@ -2464,6 +2483,32 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MachinesView"];
+                };
+            };
+        };
+    };
+    plates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                gymId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlatesInput"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {

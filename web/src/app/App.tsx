@@ -89,7 +89,7 @@ function Frame() {
           </button>
         </span>
       </header>
-      <main id="main" className="flex min-h-0 flex-1 flex-col pt-2">
+      <main id="main" className="-mx-1 flex min-h-0 flex-1 flex-col px-1 pt-2 lg:overflow-auto print:overflow-visible">
         <Suspense fallback={<Waiting what="Loading" />}>
           <Gate>
             <Outlet />

@@ -17,7 +17,8 @@ export function FitPlot({ points, unit, atUnit, perAt }: { points: Point[]; unit
   const path = (of: (p: Point) => number) => sorted.map((p, k) => `${k === 0 ? 'M' : 'L'}${x(p.at * perAt)},${y(of(p))}`).join('')
   const words = sorted.map((p) => `${Math.round(p.at * perAt)} ${atUnit}: ${shown(p.measured)}, fit ${shown(p.fitted)}, generic ${shown(p.generic)}`).join('; ')
   return (
-    <svg viewBox={`0 0 ${W} ${H}`} className="w-full max-w-72" role="img" aria-label={`Resistance over the travel. ${words}`}>
+    <figure>
+      <svg viewBox={`0 0 ${W} ${H}`} className="w-full max-w-72" role="img" aria-label={`Resistance over the travel. ${words}`}>
       {y.ticks(3).map((t) => (
         <g key={t}>
           <line x1={34} x2={W - 8} y1={y(t)} y2={y(t)} stroke="var(--rule)" />
@@ -28,7 +29,7 @@ export function FitPlot({ points, unit, atUnit, perAt }: { points: Point[]; unit
       ))}
       {x.ticks(5).map((t) => (
         <text key={t} x={x(t)} y={H - 8} textAnchor="middle" fontSize={9} fill="var(--ink-2)">
-          {t} {atUnit === 'degrees' ? '°' : atUnit}
+          {t} {atUnit}
         </text>
       ))}
       <path d={path((p) => p.generic)} fill="none" stroke="var(--ink-2)" strokeDasharray="4 3" />
@@ -36,9 +37,8 @@ export function FitPlot({ points, unit, atUnit, perAt }: { points: Point[]; unit
       {sorted.map((p, k) => (
         <circle key={k} cx={x(p.at * perAt)} cy={y(p.measured)} r={3} fill="var(--accent)" />
       ))}
-      <text x={W - 8} y={14} textAnchor="end" fontSize={9} fill="var(--ink-2)">
-        {unit === 'm' ? 'lever: dots pulls, line fit, dashed generic' : 'force: dots pulls, line fit, dashed generic'}
-      </text>
     </svg>
+      <figcaption className="text-xs text-ink-2">{unit === 'm' ? 'Lever of the stack' : 'Force, as weight'}: dots pulls, line the fit, dashed the generic type.</figcaption>
+    </figure>
   )
 }

@@ -53,5 +53,5 @@ export function coachUnit(unit: string): { unit: string; perStored: number } {
 
 /** The coach's unit of a machine's value, and how many of it make one stored; ratios as per cent. */
 export function detailUnit(unit: string): { unit: string; perStored: number } {
-  return unit === '' ? { unit: '%', perStored: 100 } : unit === 'yes' ? { unit: '', perStored: 1 } : coachUnit(unit)
+  return unit === '' ? { unit: '%', perStored: 100 } : unit === 'yes' ? { unit: '', perStored: 1 } : unit === 'deg' ? { unit: '°', perStored: 1 } : coachUnit(unit)
 }

@@ -57,7 +57,7 @@ function SignedIn({ name, demo }: { name: string; demo: boolean }) {
         {(sessions.data ?? []).map((s) => (
           <li key={s.id} className="flex items-baseline gap-3 border-b border-rule/60 py-1.5 text-sm">
             <span className="min-w-0 flex-1">
-              <span className="block truncate">{s.device}</span>
+              <span className="block truncate" title={s.device}>{deviceWords(s.device)}</span>
               <span className="text-ink-2">
                 since {day(s.since)}, last used {day(s.lastUsed)} {TIME.format(new Date(s.lastUsed))}
               </span>
@@ -126,4 +126,11 @@ function AnotherCoach() {
       </Button>
     </form>
   )
+}
+
+/** A browser and its machine in two words, from what it says of itself. */
+function deviceWords(agent: string): string {
+  const browser = [['Edg/', 'Edge'], ['Firefox/', 'Firefox'], ['Chrome/', 'Chrome or alike'], ['Safari/', 'Safari']].find(([mark]) => agent.includes(mark!))?.[1]
+  const machine = [['iPhone', 'iPhone'], ['iPad', 'iPad'], ['Android', 'Android'], ['Windows', 'Windows'], ['Mac OS', 'Mac'], ['Linux', 'Linux']].find(([mark]) => agent.includes(mark!))?.[1]
+  return browser && machine ? `${browser} on ${machine}` : agent
 }

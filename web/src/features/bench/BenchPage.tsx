@@ -206,7 +206,7 @@ function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; bri
         )}
         {now.load && <LoadWords load={now.load} />}
         <TapelessStarts key={candidateId} brief={brief} candidateId={candidateId} onFound={move} />
-        <Controls parameters={exercise.parameters} setup={setup} pinned={start.setup} onMove={onMove} />
+        <Controls parameters={exercise.parameters} setup={setup} pinned={start.setup} measured={now.measured} onMove={onMove} />
       </section>
     </div>
   )

@@ -2,12 +2,13 @@ import { useId } from 'react'
 import type { Parameter } from '../../api/client'
 import { setupValue } from '../../quantity/format'
 
-type Props = { parameters: Parameter[]; setup: Record<string, number>; pinned: Record<string, number> | null; onMove: (id: string, value: number) => void }
+type Props = { parameters: Parameter[]; setup: Record<string, number>; pinned: Record<string, number> | null; measured: string[]; onMove: (id: string, value: number) => void }
 
 /** Every parameter in natural steps: the set-up first, then technique, then the machine. */
-export function Controls({ parameters, setup, pinned, onMove }: Props) {
+export function Controls({ parameters, setup, pinned, measured, onMove }: Props) {
   const of = (kind: Parameter['kind']) => parameters.filter((p) => p.kind === kind)
-  const group = (list: Parameter[]) => list.map((p) => <Control key={p.id} parameter={p} value={setup[p.id] ?? p.usual} was={pinned?.[p.id]} onMove={onMove} />)
+  const group = (list: Parameter[]) => list.map((p) => <Control key={p.id} parameter={p} measured={measured.includes(p.id)} value={setup[p.id] ?? p.usual} was={pinned?.[p.id]} onMove={onMove} />)
+  const known = of('MACHINE').filter((p) => measured.includes(p.id)).length
   return (
     <div>
       {group(of('SETUP'))}
@@ -19,7 +20,7 @@ export function Controls({ parameters, setup, pinned, onMove }: Props) {
       )}
       {of('MACHINE').length > 0 && (
         <details className="mt-2">
-          <summary className="border-b border-ink py-1 font-serif text-base font-semibold">This machine (generic until measured)</summary>
+          <summary className="border-b border-ink py-1 font-serif text-base font-semibold">This machine ({known === 0 ? 'generic until measured' : `${known} of ${of('MACHINE').length} measured here`})</summary>
           {group(of('MACHINE'))}
         </details>
       )}
@@ -27,7 +28,7 @@ export function Controls({ parameters, setup, pinned, onMove }: Props) {
   )
 }
 
-function Control({ parameter: p, value, was, onMove }: { parameter: Parameter; value: number; was?: number; onMove: (id: string, value: number) => void }) {
+function Control({ parameter: p, value, was, measured, onMove }: { parameter: Parameter; value: number; measured: boolean; was?: number; onMove: (id: string, value: number) => void }) {
   const id = useId()
   const moved = was !== undefined && Math.abs(was - value) > 1e-6
   return (
@@ -35,6 +36,7 @@ function Control({ parameter: p, value, was, onMove }: { parameter: Parameter; v
       <div className="flex items-baseline justify-between gap-2">
         <label htmlFor={id} className="text-sm" title={p.note}>
           {p.label}
+          {measured && <span className="ml-1 text-xs text-accent-2">measured</span>}
         </label>
         <span className="text-sm font-semibold whitespace-nowrap">
           {moved && <span className="mr-2 font-normal text-ink-2">was {setupValue(p, was)}</span>}

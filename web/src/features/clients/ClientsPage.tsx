@@ -48,10 +48,10 @@ export function ClientsPage() {
             <thead>
               <tr className="border-b border-rule text-left text-xs text-ink-2">
                 <th scope="col" className="py-1 font-normal">Name</th>
-                <th scope="col" className="text-right font-normal">Stature</th>
-                <th scope="col" className="text-right font-normal">Mass</th>
-                <th scope="col" className="px-4 font-normal">Thigh</th>
-                <th scope="col" className="font-normal">Ankle</th>
+                <th scope="col" className="hidden text-right font-normal sm:table-cell">Stature</th>
+                <th scope="col" className="hidden text-right font-normal sm:table-cell">Mass</th>
+                <th scope="col" className="hidden px-4 font-normal sm:table-cell">Thigh</th>
+                <th scope="col" className="hidden font-normal sm:table-cell">Ankle</th>
                 <th scope="col" className="font-normal">Sore</th>
                 <th scope="col" className="font-normal">Cautions</th>
                 <th scope="col" />
@@ -63,13 +63,13 @@ export function ClientsPage() {
                   <th scope="row" className="py-1.5 text-left font-semibold">
                     {c.name}
                   </th>
-                  <td className="text-right">{Math.round(100 * c.statureM)} cm</td>
-                  <td className="text-right">{c.massKg} kg</td>
-                  <td className="px-4">{c.thigh.toLowerCase()}</td>
-                  <td className="pr-4">{c.ankle.toLowerCase()}</td>
+                  <td className="hidden text-right whitespace-nowrap sm:table-cell">{Math.round(100 * c.statureM)} cm</td>
+                  <td className="hidden text-right whitespace-nowrap sm:table-cell">{c.massKg} kg</td>
+                  <td className="hidden px-4 sm:table-cell">{c.thigh.toLowerCase()}</td>
+                  <td className="hidden pr-4 sm:table-cell">{c.ankle.toLowerCase()}</td>
                   <td className={`pr-4 ${c.pain.length > 0 ? 'text-warn' : 'text-ink-2'}`}>{c.pain.length === 0 ? '–' : c.pain.map((p) => catalogue.data.painFlags.find((f) => f.id === p.joint)?.label.replace('sore ', '')).join(', ')}</td>
                   <td className="text-sm">{cautionWords(c, catalogue.data.cautions)}</td>
-                  <td className="text-right whitespace-nowrap">
+                  <td className="text-right sm:whitespace-nowrap">
                     <Button look="bare" aria-label={`Change ${c.name}`} onClick={() => setChosen(c.id)}>
                       Change
                     </Button>
@@ -149,7 +149,7 @@ function Intake({ client, catalogue, onDone }: { client?: Client; catalogue: Cat
       <ProfileField catalogue={catalogue} profile={profile} onProfile={setProfile} fault={(f) => problem?.fault(f)} />
       <CautionsField known={catalogue.cautions} redFlags={catalogue.redFlags} cautions={cautions} restrictions={restrictions} onCautions={setCautions} onRestrictions={setRestrictions} fault={(f) => problem?.fault(f)} />
       {save.isError && <Trouble error={save.error} />}
-      <div className="flex gap-2">
+      <div className="sticky bottom-0 z-10 flex gap-2 border-t border-rule bg-paper py-2">
         <Button look="ink" type="submit" disabled={save.isPending}>
           Save
         </Button>

@@ -19,6 +19,7 @@ type Props = {
 
 const EVERY_MS = 400
 const WORD: Record<GadgetLink['kind'], string> = { FORCE: 'scale', ANGLE: 'inclinometer', LENGTH: 'tape' }
+const FROM: Record<GadgetLink['kind'], string> = { FORCE: 'From a scale', ANGLE: 'From an inclinometer', LENGTH: 'From a tape' }
 
 /** A value that is typed, or taken from a gadget once it stands still. */
 export function GadgetField({ kind, label, unit, perInside, text, onText, standIn }: Props) {
@@ -53,7 +54,7 @@ export function GadgetField({ kind, label, unit, perInside, text, onText, standI
       <input id={id} inputMode="decimal" className="mt-0.5 w-full border border-rule px-2 py-1 text-base" value={text} onChange={(e) => onText(e.target.value)} />
       {code === null ? (
         <Button look="bare" className="!min-h-6 !p-0 text-xs" onClick={() => void open()}>
-          From a {WORD[kind]}
+          {FROM[kind]}
         </Button>
       ) : (
         <div className="mt-1 space-y-1 border-l-2 border-accent pl-2 text-xs" aria-live="polite" data-testid={`gadget-${kind}`}>

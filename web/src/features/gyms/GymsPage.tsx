@@ -98,7 +98,7 @@ function GymForm({ gym, others, catalogue, onDone }: { gym?: Gym; others: Gym[];
         )
       })}
       {save.isError && <Trouble error={save.error} />}
-      <div className="flex gap-2">
+      <div className="sticky bottom-0 z-10 flex gap-2 border-t border-rule bg-paper py-2">
         <Button look="ink" type="submit" disabled={save.isPending}>
           Save
         </Button>

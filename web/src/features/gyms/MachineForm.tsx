@@ -72,10 +72,10 @@ function Detail({ detail: d, text, onText, fault }: { detail: MachineDetail; tex
   const id = useId()
   const unit = detailUnit(d.unit)
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)_8rem] items-center gap-x-3 border-b border-rule/60 py-1" data-detail={d.id}>
+    <div className="grid grid-cols-[minmax(0,1fr)_8.5rem] items-center gap-x-3 border-b border-rule/60 py-1" data-detail={d.id}>
       <label htmlFor={id} className="min-w-0">
         {d.label}
-        <span className={`ml-2 text-xs ${text.trim() === '' ? 'text-ink-2' : 'font-semibold text-accent-2'}`}>{text.trim() === '' ? `generic: ${d.unit === 'yes' ? (d.generic ? 'yes' : 'no') : `${shown(d, d.generic)} ${unit.unit}`}` : 'measured'}</span>
+        <span className={`ml-2 text-xs ${text.trim() === '' ? 'text-ink-2' : 'font-semibold text-accent-2'}`}>{text.trim() === '' ? `generic: ${d.unit === 'yes' ? (d.generic ? 'yes' : 'no') : `${shown(d, d.generic)}${unit.unit === '°' ? '' : ' '}${unit.unit}`}` : 'measured'}</span>
         <span className="block text-xs text-ink-2">{d.how}</span>
       </label>
       {d.unit === 'yes' ? (

@@ -3,6 +3,7 @@ import { useMachines, useMachinesWorth } from '../../api/queries'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { orderInput, parseBrief } from '../brief/brief'
 import { MachineForm } from './MachineForm'
+import { PlatesField } from './PlatesField'
 
 /** What is known of a gym's machines: generic until measured, and what is worth measuring for the brief at hand. */
 export function MachinesPage() {
@@ -47,6 +48,7 @@ export function MachinesPage() {
             )
           })}
         </ul>
+        <PlatesField key={m.version} machines={m} />
         {brief && (
           <div className="mt-3 text-sm" data-testid="worth">
             <h2 className="border-b border-ink text-base">What would change the order at hand</h2>
@@ -56,7 +58,7 @@ export function MachinesPage() {
             <ol className="list-decimal pl-5">
               {(worth.data ?? []).slice(0, 3).map((w) => (
                 <li key={w.item + w.detail}>
-                  <button type="button" className="text-left text-accent-2 underline" onClick={() => choose(w.item)}>
+                  <button type="button" className="inline-block align-top text-left text-accent-2 underline" onClick={() => choose(w.item)}>
                     {w.sentence}
                   </button>
                 </li>

@@ -68,7 +68,7 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
       <form
         aria-label="Add a pull"
         noValidate
-        className="grid grid-cols-2 items-end gap-2 sm:grid-cols-[repeat(5,minmax(0,1fr))_auto]"
+        className="grid grid-cols-2 items-start gap-2 sm:grid-cols-[repeat(5,minmax(0,1fr))_auto]"
         onSubmit={(e) => {
           e.preventDefault()
           change([...rows, next])
@@ -98,7 +98,7 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
             <option value="STILL">not at all</option>
           </select>
         </label>
-        <Button type="submit" className="!min-h-9">
+        <Button type="submit" className="!min-h-9 sm:mt-5">
           Add
         </Button>
       </form>

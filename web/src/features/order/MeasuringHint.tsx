@@ -10,30 +10,29 @@ export function MeasuringHint({ input, ready }: { input: Schemas['BriefInput']; 
   const most = measuring.data?.[0]
   const machine = machines.data?.[0]
   return (
-    <p className="border-t border-rule pt-1 text-sm text-ink-2" aria-live="polite" data-testid="measuring">
+    <div className="border-t border-rule pt-1 text-sm text-ink-2" aria-live="polite" data-testid="measuring">
       {measuring.isPending ? (
         'Looking which measurement would settle it …'
       ) : measuring.isError ? (
         'Which measurement would settle it could not be computed.'
       ) : most ? (
-        <>
+        <p>
           {most.sentence}{' '}
           <Link className="text-accent-2 underline" to={`/clients/${input.clientId}?kind=${most.kind}`}>
             Measure
           </Link>
-        </>
+        </p>
       ) : (
         'No missing measurement would move the first ten.'
       )}
       {machine && (
-        <>
-          {' '}
+        <p>
           {machine.sentence}{' '}
           <Link className="text-accent-2 underline" to={`/gyms/${input.gymId}?${search}&item=${machine.item}`}>
             Refine the gym
           </Link>
-        </>
+        </p>
       )}
-    </p>
+    </div>
   )
 }

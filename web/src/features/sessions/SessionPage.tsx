@@ -113,7 +113,7 @@ function Item({ number, item, session, catalogue, onChange, onTakenOut }: { numb
         </h2>
         <p className="text-sm text-ink-2">{item.repetitions} repetitions a set</p>
         {item.refusal && <ClientWarnings refusal={item.refusal} statements={[]} who={session.clientName} />}
-        {item.load && <LoadWords load={item.load} />}
+        {item.load && !session.finishedAt && <LoadWords load={item.load} />}
         {exercise && <SetupTable parameters={exercise.parameters} setup={item.setup} />}
         <ul className="mt-1 text-sm">
           {item.cues.slice(0, 2).map((c) => (

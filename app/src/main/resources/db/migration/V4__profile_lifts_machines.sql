@@ -21,3 +21,4 @@ create index known_lift_by_client on known_lift (coach_id, client_id, done_on);
 -- What is measured of a gym's machines (item to detail to value), and the pulls with a hanging scale that some of it comes from.
 alter table gym add column measured jsonb not null default '{}';
 alter table gym add column pulls jsonb not null default '{}';
+alter table gym add column plates jsonb not null default '[]';

@@ -103,6 +103,7 @@ class CoachIsolationTest {
       case "POST /api/clients/{clientId}/lifts" -> List.of(lift());
       case "PUT /api/gyms/{id}" -> List.of(Map.of("version", 0, "name", "Stolen", "equipment", List.of()));
       case "PUT /api/gyms/{gymId}/machines/{item}" -> List.of(Map.of("version", 0, "measured", Map.of("railAngle", 40)));
+      case "PUT /api/gyms/{gymId}/machines" -> List.of(Map.of("version", 0, "plates", List.of()));
       case "POST /api/gyms/{gymId}/machines/{item}/fit", "PUT /api/gyms/{gymId}/machines/{item}/pulls" -> List.of(Map.of("version", 0, "pulls", pulls));
       case "POST /api/orders", "POST /api/orders/measuring", "POST /api/orders/machines", "POST /api/sessions" -> List.of(theirClient, theirGym);
       case "POST /api/orders/with-machine" -> List.of(Map.of("brief", theirClient, "item", "leg-press", "measured", Map.of()), Map.of("brief", theirGym, "item", "leg-press", "measured", Map.of()));

@@ -71,6 +71,7 @@ class MachineApiTest {
     Answer bench = post("/api/bench", Map.of("sides", List.of(Map.of("clientId", client, "gymId", gym, "candidateId", "leg-press/high"), Map.of("clientId", client, "candidateId", "leg-press/high"))));
     assertThat(bench.at("/sides/0/setup/railAngle").asDouble()).isEqualTo(38);
     assertThat(bench.at("/sides/0/changes").toString()).contains("machine's stop");
+    assertThat(bench.at("/sides/0/measured").toString()).contains("railAngle", "stop").doesNotContain("sledMass");
     assertThat(bench.at("/sides/1/setup/railAngle").asDouble()).as("without a gym it is generic").isEqualTo(45);
     String session = post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 1))).at("/id").asString();
     assertThat(post("/api/sessions/" + session + "/items", Map.of("candidateId", "leg-press/high")).at("/items/0/setup/railAngle").asDouble()).isEqualTo(38);
@@ -80,6 +81,18 @@ class MachineApiTest {
     assertThat(bad.fault("measured.leg-press.colour")).contains("railAngle");
     Answer generic = put(machines + "/leg-press", Map.of("version", version(), "measured", Map.of()));
     assertThat(detail(generic.body(), "leg-press", "railAngle").path("measured").asBoolean()).isFalse();
+  }
+
+  @Test
+  void thePlatesOwnedAreKept() {
+    String machines = "/api/gyms/" + gym + "/machines";
+    Answer kept = put(machines, Map.of("version", version(), "plates", List.of(Map.of("kg", 20, "pairs", 4), Map.of("kg", 1.25, "pairs", 1))));
+    assertThat(kept.at("/plates/0/kg").asDouble()).isEqualTo(1.25);
+    assertThat(get(machines).at("/plates").size()).isEqualTo(2);
+    put(machines + "/leg-press", Map.of("version", version(), "measured", Map.of("railAngle", 40)));
+    assertThat(get(machines).at("/plates").size()).as("other changes leave them").isEqualTo(2);
+    assertThat(put(machines, Map.of("version", version(), "plates", List.of(Map.of("kg", 20, "pairs", 1), Map.of("kg", 20, "pairs", 2)))).fault("plates")).contains("once");
+    assertThat(put(machines, Map.of("version", version(), "plates", List.of(Map.of("kg", -5, "pairs", 1)))).fault("plates")).contains("0.1 to 100 kg");
   }
 
   @Test

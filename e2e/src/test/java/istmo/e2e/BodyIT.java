@@ -63,6 +63,68 @@ class BodyIT {
   }
 
   @Test
+  void aCautionHoldsOnTheBenchToo() {
+    try (Coach coach = Coach.atTheDesk()) {
+      Page page = coach.page;
+      coach.opens("/").order();
+      coach.says("Client", "Joss Merrow").says("Gym", "Quayside Hall").says("Bring up", "all hamstrings");
+      coach.order();
+      coach.opens("/bench" + page.url().substring(page.url().indexOf('?')) + "&candidate=romanian-deadlift/usual");
+      assertThat(page.getByTestId("refusal")).containsText("Left out for Joss Merrow: Sore lower back", SLOWLY);
+      assertThat(coach.button("Pin to session")).isDisabled();
+      coach.findsNoSeriousFault("bench with a refusal");
+    }
+  }
+
+  @Test
+  void oneKnownLiftBringsLoadsAndAStiffDayLessDepth() {
+    try (Coach coach = Coach.atTheDesk()) {
+      Page page = coach.page;
+      coach.opens("/clients");
+      page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Measure Wren Calloway")).click();
+      assertThat(page.getByTestId("strength")).containsText("no loads are shown");
+      Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Add a known lift"));
+      form.getByLabel("Load (kg)").fill("450");
+      form.getByLabel("Repetitions").fill("5");
+      form.getByRole(AriaRole.BUTTON).click();
+      assertThat(form.getByRole(AriaRole.ALERT)).containsText("is it mistyped?", SLOWLY);
+      form.getByLabel("Load (kg)").fill("45");
+      form.getByRole(AriaRole.BUTTON).click();
+      assertThat(page.getByTestId("strength")).containsText("From Back squat, high bar", SLOWLY);
+      coach.findsNoSeriousFault("known lifts");
+      coach.goesTo("Order").order();
+      coach.says("Client", "Wren Calloway").says("Gym", "Quayside Hall").says("Bring up", "all quads");
+      assertThat(coach.strip("back-squat/high-bar")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
+      coach.strip("back-squat/high-bar").click();
+      assertThat(page.getByTestId("load")).containsText("from this exercise's own lift", SLOWLY);
+      coach.strip("leg-press/low").click();
+      Locator height = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Why")).getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("Feet up the plate"));
+      assertThat(height).isVisible();
+      String asUsual = height.textContent();
+      coach.says("Today", "stiff today");
+      assertThat(page.getByTestId("brief")).containsText("stiff today");
+      assertThat(height).not().hasText(asUsual, new LocatorAssertions.HasTextOptions().setTimeout(30_000));
+      assertThat(page.url()).contains("stiff=1");
+    }
+  }
+
+  @Test
+  void aStartIsFoundWithoutATape() {
+    try (Coach coach = Coach.atTheDesk()) {
+      Page page = coach.page;
+      coach.opens("/").order();
+      coach.opens("/bench" + page.url().substring(page.url().indexOf('?')) + "&candidate=back-squat/high-bar");
+      page.getByText("Find a start without a tape").click();
+      Locator way = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Jump and land"));
+      way.getByLabel("Foot lengths from heel to heel").fill("2");
+      way.getByLabel("The right foot points at").fill("5");
+      way.getByRole(AriaRole.BUTTON).click();
+      assertThat(way.getByRole(AriaRole.STATUS)).containsText("toes 30° out", SLOWLY);
+      assertThat(page.url()).contains("toeOut.30");
+    }
+  }
+
+  @Test
   void aClientIsErasedOnlyByName() {
     try (Coach coach = Coach.atTheDesk()) {
       Page page = coach.page;

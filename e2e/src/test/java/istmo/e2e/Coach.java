@@ -21,6 +21,7 @@ final class Coach implements AutoCloseable {
   final Page page;
   private final BrowserContext context;
   private CDPSession touch;
+  private String home = Istmo.address();
 
   private Coach(int width, int height, ColorScheme paper) {
     context = Istmo.browser().newContext(new Browser.NewContextOptions().setViewportSize(width, height).setLocale("en-GB").setColorScheme(paper).setHasTouch(width < 600));
@@ -44,8 +45,15 @@ final class Coach implements AutoCloseable {
     context.close();
   }
 
+  /** Somebody at another installation. */
+  static Coach at(String address) {
+    Coach coach = atTheDesk();
+    coach.home = address;
+    return coach;
+  }
+
   Coach opens(String path) {
-    page.navigate(Istmo.address() + path);
+    page.navigate(home + path);
     return this;
   }
 
@@ -137,8 +145,9 @@ final class Coach implements AutoCloseable {
     return this;
   }
 
-  void needsNoSideScroll(String screen) {
+  Coach needsNoSideScroll(String screen) {
     Assertions.assertThat((Integer) page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth")).as("%s wider than the screen by", screen).isLessThanOrEqualTo(0);
+    return this;
   }
 
   void needsNoPageScroll() {

@@ -47,7 +47,20 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
     return REPO.resolve("e2e/target").resolve(file);
   }
 
+  /** An application of its own without demo data, over another schema; its address is the answer. Ends with the tests. */
+  static String withoutDemo(String schema) throws Exception {
+    Istmo another = new Istmo();
+    another.launch(false, schema);
+    Runtime.getRuntime().addShutdownHook(new Thread(another::close));
+    return another.address;
+  }
+
   private void start() throws Exception {
+    launch(true, "browser");
+    openBrowser();
+  }
+
+  private void launch(boolean demo, String schema) throws Exception {
     String url = System.getenv("DB_URL");
     if (url == null) {
       throw new IllegalStateException("DB_URL is not set: browser tests run under ./istmo test, which starts a throw-away database");
@@ -59,8 +72,8 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
     address = "http://127.0.0.1:" + port;
     ProcessBuilder b = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-jar", REPO.resolve("app/target/istmo.jar").toString());
     // a schema of its own, so that other tests' rows are not in sight
-    b.environment().putAll(Map.of("PORT", "" + port, "ISTMO_DEMO", "true", "DB_URL", url + "?currentSchema=browser", "SPRING_FLYWAY_DEFAULT_SCHEMA", "browser"));
-    b.redirectErrorStream(true).redirectOutput(output("app.log").toFile());
+    b.environment().putAll(Map.of("PORT", "" + port, "ISTMO_DEMO", "" + demo, "DB_URL", url + "?currentSchema=" + schema, "SPRING_FLYWAY_DEFAULT_SCHEMA", schema));
+    b.redirectErrorStream(true).redirectOutput(output(schema + ".log").toFile());
     app = b.start();
     HttpClient http = HttpClient.newHttpClient();
     long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(180);
@@ -71,11 +84,14 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
         }
       } catch (IOException notYet) {
         if (!app.isAlive() || System.nanoTime() > end) {
-          throw new IllegalStateException("the application did not start, see e2e/target/app.log", notYet);
+          throw new IllegalStateException("the application did not start, see e2e/target/" + schema + ".log", notYet);
         }
       }
       Thread.sleep(200);
     }
+  }
+
+  private void openBrowser() {
     playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
     browser =
         playwright

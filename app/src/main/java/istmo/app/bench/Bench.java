@@ -31,6 +31,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
@@ -63,6 +64,7 @@ public class Bench {
    * @param result the analysis, or why there is none
    * @param postures what can be shown of the repetition: all of it, or the part that is possible
    * @param changes what was changed of the usual set-up for this client
+   * @param measured parameters whose value is measured at this place
    * @param refusal why this client's cautions leave it out in this set-up, if they do
    * @param load a first load, once a lift is known
    */
@@ -75,6 +77,7 @@ public class Bench {
       List<Posture> postures,
       Map<String, Double> stimulus,
       List<String> changes,
+      Set<String> measured,
       Optional<Cautions.Refusal> refusal,
       Optional<LoadEstimate> load) {
     public Optional<Analysis> analysis() {
@@ -103,6 +106,8 @@ public class Bench {
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);
     List<String> changes = List.of();
     Setup setup = candidate.usualAt(place);
+    Set<String> measured = new TreeSet<>(place.measuredOf(exercise.needs()).keySet());
+    measured.retainAll(setup.values().keySet());
     if (wish.setup().isPresent()) {
       Map<String, Double> values = new LinkedHashMap<>(setup.values());
       values.putAll(wish.setup().get());
@@ -117,7 +122,7 @@ public class Bench {
     AnalysisResult result = analyses.get(new Key(body, exercise.family().id(), setup.values()), k -> new Analyser(k.body()).analyse(exercise.family(), Setup.of(exercise.family().parameters(), k.setup()), LoadRule.USUAL));
     if (result instanceof Analysis a) {
       Optional<LoadEstimate> load = LoadEstimate.of(candidate, setup, a, client.strength(), place, client.cautions().loadShare());
-      return new Side(client, body, candidate, setup, a, a.points().stream().map(p -> p.posture()).toList(), Stimulus.byRegion(a, school), changes, Admission.refusal(client.cautions(), exercise, Optional.of(a)), load);
+      return new Side(client, body, candidate, setup, a, a.points().stream().map(p -> p.posture()).toList(), Stimulus.byRegion(a, school), changes, measured, Admission.refusal(client.cautions(), exercise, Optional.of(a)), load);
     }
     List<Posture> possible = new ArrayList<>();
     for (int k = 0; k < Analyser.POINTS; k++) {
@@ -125,7 +130,7 @@ public class Bench {
         possible.add(p);
       }
     }
-    return new Side(client, body, candidate, setup, result, possible, Map.of(), changes, Admission.refusal(client.cautions(), exercise, Optional.empty()), Optional.empty());
+    return new Side(client, body, candidate, setup, result, possible, Map.of(), changes, measured, Admission.refusal(client.cautions(), exercise, Optional.empty()), Optional.empty());
   }
 
   /** What truly differs from the first to the second; empty when one of them is impossible. */

@@ -8,6 +8,7 @@ import istmo.app.platform.Names;
 import istmo.app.platform.NotFound;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Place;
+import istmo.core.equipment.Plates;
 import istmo.core.measuring.Pull;
 import istmo.core.measuring.ResistanceFit;
 import istmo.core.quantity.InvalidInput;
@@ -87,6 +88,14 @@ public class Gyms {
     return keep(e, item, values, all);
   }
 
+  /** Keeps which plates there are. */
+  @Transactional
+  public Gym plates(UUID id, int version, Plates plates) {
+    GymEntity e = seen(id, version);
+    e.know(new Place(e.place().equipment(), e.place().measured(), plates), e.pulls());
+    return view(repository.saveAndFlush(e));
+  }
+
   private static Map<String, Double> fitted(Place place, String item, List<Pull> pulls) {
     return ResistanceFit.of(item, place, pulls).values();
   }
@@ -99,7 +108,7 @@ public class Gyms {
     Equipment.get(item);
     Map<String, Map<String, Double>> measured = new LinkedHashMap<>(e.place().measured());
     measured.put(item, values);
-    e.know(new Place(e.place().equipment(), measured), pulls);
+    e.know(new Place(e.place().equipment(), measured, e.place().plates()), pulls);
     return view(repository.saveAndFlush(e));
   }
 

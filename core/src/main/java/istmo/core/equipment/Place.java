@@ -1,5 +1,6 @@
 package istmo.core.equipment;
 
+import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.quantity.InvalidInput;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -16,8 +17,9 @@ import java.util.TreeSet;
  *
  * @param equipment item ids
  * @param measured item id to detail id to value in the detail's unit; what is not there is generic
+ * @param plates that go on bars and sleds
  */
-public record Place(Set<String> equipment, Map<String, Map<String, Double>> measured) {
+public record Place(Set<String> equipment, Map<String, Map<String, Double>> measured, Plates plates) {
   public Place {
     equipment = Collections.unmodifiableSet(new TreeSet<>(Equipment.check(equipment)));
     List<InvalidInput.Fault> faults = new ArrayList<>();
@@ -38,7 +40,7 @@ public record Place(Set<String> equipment, Map<String, Map<String, Double>> meas
 
   /** A place of which nothing is measured. */
   public static Place generic(Set<String> equipment) {
-    return new Place(equipment, Map.of());
+    return new Place(equipment, Map.of(), Plates.unknown());
   }
 
   private static void check(List<InvalidInput.Fault> faults, String item, String id, Double value, Map<String, Double> into) {
@@ -73,7 +75,11 @@ public record Place(Set<String> equipment, Map<String, Map<String, Double>> meas
 
   /** Smallest step in load of an exercise that needs these items, kg; 0 where no load is added. */
   public double smallestStepKg(Set<String> items) {
-    return items.stream().mapToDouble(item -> measured(item, "step").orElse(Equipment.get(item).smallestStepKg())).max().orElse(0);
+    return items.stream().mapToDouble(item -> measured(item, "step").orElse(genericStepKg(Equipment.get(item)))).max().orElse(0);
+  }
+
+  private double genericStepKg(Equipment.Item item) {
+    return item.smallestStepKg() > 0 && (item.load() == LoadKind.BAR || item.load() == LoadKind.SLED) ? plates.smallestStepKg().orElse(item.smallestStepKg()) : item.smallestStepKg();
   }
 
   /** The same place with one value known. */
@@ -82,6 +88,6 @@ public record Place(Set<String> equipment, Map<String, Map<String, Double>> meas
     Map<String, Double> own = new LinkedHashMap<>(changed.getOrDefault(item, Map.of()));
     own.put(detail, value);
     changed.put(item, own);
-    return new Place(equipment, changed);
+    return new Place(equipment, changed, plates);
   }
 }

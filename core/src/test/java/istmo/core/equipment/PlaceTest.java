@@ -120,6 +120,25 @@ class PlaceTest {
     assertThat(criterion(noPad, "seated-leg-curl/usual", "progression").value()).isGreaterThan(criterion(order(EVERYTHING), "seated-leg-curl/usual", "progression").value());
   }
 
+  /** Small plates make small steps on bars and sleds, and change nothing on a stack. */
+  @Test
+  void thePlatesOwnedMakeTheStep() {
+    Place micro = new Place(EVERYTHING.equipment(), Map.of(), new Plates(Map.of(0.5, 1, 20.0, 4)));
+    assertThat(micro.smallestStepKg(Set.of("barbell", "rack"))).isEqualTo(1);
+    assertThat(micro.smallestStepKg(Set.of("leg-press"))).isEqualTo(1);
+    assertThat(micro.smallestStepKg(Set.of("seated-curl"))).isEqualTo(5);
+    assertThat(micro.with("barbell", "step", 5).smallestStepKg(Set.of("barbell", "rack"))).as("what is said of the bar itself goes first").isEqualTo(5);
+    assertThat(EVERYTHING.smallestStepKg(Set.of("barbell", "rack"))).isEqualTo(2.5);
+    assertThatThrownBy(() -> new Plates(Map.of(0.0, 2, 20.0, 0))).isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).hasSize(2));
+  }
+
+  @Test
+  void aSeatThatDoesNotGoBackFarEnoughIsSaid() {
+    Order o = order(EVERYTHING.with("leg-extension", "thighMost", 0.35));
+    assertThat(criterion(o, "leg-extension/upright", "stability").reason()).contains("in front of the pivot");
+    assertThat(criterion(o, "leg-extension/upright", "stability").value()).isLessThan(criterion(order(EVERYTHING), "leg-extension/upright", "stability").value());
+  }
+
   @Test
   void whatWouldBeWorthMeasuringIsComputedAndNotAskedTwice() {
     Brief brief = brief(EVERYTHING, Profile.unknown());
@@ -146,7 +165,7 @@ class PlaceTest {
 
   @Test
   void valuesThatCannotBeAreNamedAllAtOnce() {
-    assertThatThrownBy(() -> new Place(Set.of("leg-press"), Map.of("leg-press", Map.of("railAngle", 120.0, "colour", 1.0), "seated-curl", Map.of("thighPad", 0.5))))
+    assertThatThrownBy(() -> new Place(Set.of("leg-press"), Map.of("leg-press", Map.of("railAngle", 120.0, "colour", 1.0), "seated-curl", Map.of("thighPad", 0.5)), Plates.unknown()))
         .isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).extracting(InvalidInput.Fault::field).containsExactlyInAnyOrder("measured.leg-press.railAngle", "measured.leg-press.colour", "measured.seated-curl.thighPad"));
     assertThatThrownBy(() -> new Profile(Optional.empty(), Optional.of(9), Optional.of(5), Set.of(), Optional.empty(), "", Set.of("deadlift"), Set.of("deadlift"))).isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).hasSize(3));
   }

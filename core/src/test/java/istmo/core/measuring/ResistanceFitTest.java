@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import istmo.core.anatomy.MonotoneCurve;
 import istmo.core.equipment.Place;
+import istmo.core.equipment.Plates;
 import istmo.core.measuring.Pull.Direction;
 import istmo.core.movement.Load;
 import istmo.core.quantity.InvalidInput;
@@ -109,6 +110,6 @@ class ResistanceFitTest {
     assertThatThrownBy(() -> ResistanceFit.of("seated-curl", place, List.of(new Pull(200, 9999, 0, 0, Direction.UP))))
         .isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).extracting(InvalidInput.Fault::field).containsExactly("pulls.0.at", "pulls.0.leverM", "pulls.0.forceN", "pulls.0.loadKg"));
     assertThatThrownBy(() -> ResistanceFit.of("barbell", place, List.of())).isInstanceOf(InvalidInput.class).hasMessageContaining("nothing to measure");
-    assertThatThrownBy(() -> ResistanceFit.of("leg-press", new Place(Set.of(), Map.of("leg-press", Map.of("railAngle", 0.0))), List.of(new Pull(0, 100, 0, 0, Direction.STILL)))).isInstanceOf(InvalidInput.class).hasMessageContaining("level rail");
+    assertThatThrownBy(() -> ResistanceFit.of("leg-press", new Place(Set.of(), Map.of("leg-press", Map.of("railAngle", 0.0)), Plates.unknown()), List.of(new Pull(0, 100, 0, 0, Direction.STILL)))).isInstanceOf(InvalidInput.class).hasMessageContaining("level rail");
   }
 }

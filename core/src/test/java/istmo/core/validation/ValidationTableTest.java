@@ -21,6 +21,7 @@ class ValidationTableTest {
   void thePublishedTableIsWhatTheModelSays() throws Exception {
     List<Row> rows = new ArrayList<>(AnatomyChecks.rows());
     rows.addAll(ExerciseChecks.rows());
+    rows.addAll(LoadChecks.rows());
     StringBuilder table = new StringBuilder(BEGIN + "\n\n");
     long hits = rows.stream().filter(Row::hit).count();
     table.append(hits).append(" of ").append(rows.size()).append(" checks hit.\n\n| id | what | source | expected | computed | verdict |\n|---|---|---|---|---|---|\n");

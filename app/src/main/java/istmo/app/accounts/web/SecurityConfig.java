@@ -46,7 +46,7 @@ class SecurityConfig {
         .exceptionHandling(
             e ->
                 e.authenticationEntryPoint((request, response, x) -> answer(json, response, HttpStatus.UNAUTHORIZED, "Sign in first. What you typed is kept."))
-                    .accessDeniedHandler((request, response, x) -> answer(json, response, HttpStatus.FORBIDDEN, "This request did not come from Istmo's own page. Load the page again.")))
+                    .accessDeniedHandler((request, response, x) -> answer(json, response, HttpStatus.FORBIDDEN, "This request did not carry this page's token. Nothing was changed; try once more.")))
         .headers(h -> h.frameOptions(f -> f.deny()))
         .build();
   }

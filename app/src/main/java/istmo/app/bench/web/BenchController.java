@@ -25,6 +25,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -86,6 +87,7 @@ class BenchController {
       String name,
       Map<String, Double> setup,
       List<String> changes,
+      Set<String> measured,
       List<String> statements,
       @MayBeMissing String refusal,
       @MayBeMissing LoadView load,
@@ -140,6 +142,7 @@ class BenchController {
         s.candidate().name(),
         s.setup().values(),
         s.changes(),
+        s.measured(),
         s.client().cautions().statements(),
         s.refusal().map(Cautions.Refusal::reason).orElse(null),
         LoadView.of(s.load()),

@@ -33,6 +33,9 @@ public class GymEntity {
   @JdbcTypeCode(SqlTypes.JSON)
   private Map<String, List<Pull>> pulls = Map.of();
 
+  @JdbcTypeCode(SqlTypes.JSON)
+  private List<StoredPlates> plates = List.of();
+
   private Instant createdAt;
 
   protected GymEntity() {}
@@ -50,6 +53,7 @@ public class GymEntity {
 
   public void know(Place place, Map<String, List<Pull>> newPulls) {
     measured = place.measured();
+    plates = StoredPlates.of(place.plates());
     pulls = newPulls;
   }
 
@@ -70,7 +74,7 @@ public class GymEntity {
   }
 
   public Place place() {
-    return new Place(Set.copyOf(equipment), measured);
+    return new Place(Set.copyOf(equipment), measured, StoredPlates.plates(plates));
   }
 
   public Map<String, List<Pull>> pulls() {

@@ -6,10 +6,12 @@ import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.core.equipment.Detail;
 import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Plates;
 import istmo.core.measuring.Pull;
 import istmo.core.measuring.ResistanceFit;
 import istmo.core.quantity.InvalidInput;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -48,7 +50,24 @@ class MachineController {
 
   record MachineView(String item, String name, Travel travel, List<DetailView> details, List<PullView> pulls) {}
 
-  record MachinesView(UUID gymId, String gymName, int version, List<MachineView> machines) {}
+  record MachinesView(UUID gymId, String gymName, int version, List<PlatesView> plates, List<MachineView> machines) {}
+
+  /** Plates of one mass, kg, and how many pairs of them. */
+  record PlatesView(double kg, int pairs) {}
+
+  record PlateInput(Double kg, Integer pairs) {}
+
+  record PlatesInput(Integer version, List<PlateInput> plates) {
+    Plates checked() {
+      Map<Double, Integer> pairs = new LinkedHashMap<>();
+      for (PlateInput p : plates == null ? List.<PlateInput>of() : plates) {
+        if (p.kg() == null || p.pairs() == null || pairs.put(p.kg(), p.pairs()) != null) {
+          throw new InvalidInput("plates", "needs each mass once, with its pairs");
+        }
+      }
+      return new Plates(pairs);
+    }
+  }
 
   record MeasuredInput(Integer version, Map<String, Double> measured) {}
 
@@ -95,6 +114,12 @@ class MachineController {
     return view(gyms.know(gymId, version(input.version()), item, input.measured() == null ? Map.of() : input.measured()));
   }
 
+  /** Keeps which plates there are; smallest step of bars and sleds that say nothing themselves. */
+  @PutMapping
+  MachinesView plates(@PathVariable UUID gymId, @RequestBody PlatesInput input) {
+    return view(gyms.plates(gymId, version(input.version()), input.checked()));
+  }
+
   /** What pulls say, without keeping it. */
   @PostMapping("/{item}/fit")
   FitView fit(@PathVariable UUID gymId, @PathVariable String item, @RequestBody PullsInput input) {
@@ -130,7 +155,7 @@ class MachineController {
                 g.pulls().getOrDefault(i.id(), List.of()).stream().map(p -> new PullView(p.at(), p.forceN(), p.leverM(), p.loadKg(), p.direction())).toList()));
       }
     }
-    return new MachinesView(g.id(), g.name(), g.version(), machines);
+    return new MachinesView(g.id(), g.name(), g.version(), g.place().plates().pairs().entrySet().stream().map(e -> new PlatesView(e.getKey(), e.getValue())).toList(), machines);
   }
 
   private static DetailView detail(Gym g, String item, Detail d) {

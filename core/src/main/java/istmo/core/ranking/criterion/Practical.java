@@ -8,11 +8,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** The practical criteria: each 0 to 1 with a weight (judgement; docs/model.md, 9) and a reason in words. */
 final class Practical {
   /** How stable a curl is without a pad that holds the thigh (common practice: pull yourself down, or skip it). */
   private static final double WITHOUT_PAD = 0.5;
+
+  /** How stable a machine is whose seat does not go back far enough for the knee to be in line with the pivot (judgement). */
+  private static final double OFF_THE_PIVOT = 0.7;
 
   private Practical() {}
 
@@ -38,6 +42,10 @@ final class Practical {
     boolean noPad = x.needs().stream().anyMatch(item -> brief.place().measured(item, "thighPad").orElse(1) == 0);
     if (noPad) {
       return new Criterion("stability", "stability", 0.6, Math.min(WITHOUT_PAD, x.stability()), "No pad holds the thigh here: pull yourself down by the handles.");
+    }
+    OptionalDouble seat = x.needs().stream().map(item -> brief.place().measured(item, "thighMost")).filter(OptionalDouble::isPresent).findFirst().orElse(OptionalDouble.empty());
+    if (seat.isPresent() && seat.getAsDouble() < brief.body().thighM()) {
+      return new Criterion("stability", "stability", 0.6, Math.min(OFF_THE_PIVOT, x.stability()), String.format(Locale.ROOT, "This seat takes thighs to %.0f cm, this client's is %.0f: the knee stands in front of the pivot.", 100 * seat.getAsDouble(), 100 * brief.body().thighM()));
     }
     return new Criterion("stability", "stability", 0.6, x.stability(), x.stability() >= 0.9 ? "Pads and rails hold the body." : x.stability() >= 0.7 ? "A track or pad helps." : "Free: some of the effort goes into balance.");
   }
