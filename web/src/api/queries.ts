@@ -16,7 +16,7 @@ export const keys = {
   machinesWorth: (brief: Schemas['BriefInput']) => ['order', 'machines', brief] as const,
   account: ['account'] as const,
   signedIn: ['account', 'sessions'] as const,
-  starts: (candidateId: string) => ['starts', candidateId] as const,
+  starts: (candidateId?: string) => ['starts', candidateId ?? 'all'] as const,
   bench: (input: Schemas['BenchInput']) => ['bench', input] as const,
 }
 
@@ -82,5 +82,5 @@ export const useMachinesWorth = (brief: Schemas['BriefInput'] | null, enabled: b
 
 export const useAccount = () => useQuery({ queryKey: keys.account, queryFn: () => answer(api.GET('/api/account')), staleTime: Infinity })
 
-export const useStarts = (candidateId: string) =>
-  useQuery({ queryKey: keys.starts(candidateId), queryFn: () => answer(api.GET('/api/starts', { params: { query: { candidateId } } })), staleTime: Infinity })
+export const useStarts = (candidateId?: string) =>
+  useQuery({ queryKey: keys.starts(candidateId), queryFn: () => answer(api.GET('/api/starts', { params: { query: candidateId ? { candidateId } : {} } })), staleTime: Infinity })

@@ -1232,6 +1232,8 @@ export interface components {
         };
         LiftsView: {
             lifts: components["schemas"]["LiftView"][];
+            /** Format: double */
+            lumbarNm: number;
             strength?: components["schemas"]["StrengthView"];
         };
         LimiterView: {

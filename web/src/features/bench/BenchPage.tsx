@@ -205,7 +205,7 @@ function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; bri
           </div>
         )}
         {now.load && <LoadWords load={now.load} />}
-        <TapelessStarts key={candidateId} brief={brief} candidateId={candidateId} onFound={move} />
+        <TapelessStarts key={candidateId} title="Find a start without a tape" clientId={brief.client} gymId={brief.gym} stiffToday={brief.stiff} candidateId={candidateId} onFound={move} />
         <Controls parameters={exercise.parameters} setup={setup} pinned={start.setup} measured={now.measured} onMove={onMove} />
       </section>
     </div>

@@ -6,35 +6,34 @@ import { useStarts } from '../../api/queries'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
-import type { Brief } from '../brief/brief'
 
 type Way = Schemas['StartWayView']
-type Props = { brief: Brief & { client: string }; candidateId: string; onFound: (setup: Record<string, number>) => void }
+type Props = { clientId: string; gymId?: string | null; stiffToday?: boolean; candidateId?: string; title: string; onFound?: (setup: Record<string, number>) => void }
 
-/** Ways to find a start without a tape, turned into the set-up's centimetres and degrees. */
+/** Ways to find a start without a tape, turned into the set-up's centimetres and degrees; without an exercise, those that need none. */
 export function TapelessStarts(props: Props) {
   const ways = useStarts(props.candidateId)
   if (!ways.data || ways.data.length === 0) return null
   return (
     <details className="my-1">
-      <summary className="border-b border-rule py-1 text-sm">Find a start without a tape</summary>
-      {ways.data.map((w) => (
+      <summary className="border-b border-rule py-1 text-sm">{props.title}</summary>
+      {ways.data.filter((w) => props.candidateId || w.way === 'SIT_AND_REACH').map((w) => (
         <OneWay key={w.way} way={w} {...props} />
       ))}
     </details>
   )
 }
 
-function OneWay({ way, brief, candidateId, onFound }: Props & { way: Way }) {
+function OneWay({ way, clientId, gymId, stiffToday, candidateId, onFound }: Props & { way: Way }) {
   const [answers, setAnswers] = useState<Record<string, string>>(() => Object.fromEntries(way.questions.map((q) => [q.id, String(q.usual)])))
   const find = useMutation({
     mutationFn: () =>
       answer(
         api.POST('/api/starts', {
-          body: { clientId: brief.client, candidateId, way: way.way, stiffToday: brief.stiff, ...(brief.gym ? { gymId: brief.gym } : {}), answers: Object.fromEntries(Object.entries(answers).map(([id, t]) => [id, Number(t.replace(',', '.'))])) },
+          body: { clientId, candidateId, way: way.way, stiffToday, ...(gymId ? { gymId } : {}), answers: Object.fromEntries(Object.entries(answers).map(([id, t]) => [id, Number(t.replace(',', '.'))])) },
         }),
       ),
-    onSuccess: (f) => onFound(f.setup),
+    onSuccess: (f) => onFound?.(f.setup),
   })
   const problem = find.error instanceof Problem ? find.error : null
   return (
@@ -49,9 +48,9 @@ function OneWay({ way, brief, candidateId, onFound }: Props & { way: Way }) {
         <Field key={q.id} label={q.label} unit={q.unit} type="number" min={q.min} max={q.max} step={q.step} value={answers[q.id]} onChange={(e) => setAnswers({ ...answers, [q.id]: e.target.value })} fault={problem?.fault(`answers.${q.id}`)} />
       ))}
       <Button disabled={find.isPending} onClick={() => find.mutate()}>
-        Set it up so
+        {onFound ? 'Set it up so' : 'In centimetres'}
       </Button>
-      {find.isSuccess && <p role="status">{find.data.sentence}</p>}
+      {find.isSuccess && <p role="status">{[find.data.sentence, ...find.data.notes].join(' ')}</p>}
       {find.isError && !way.questions.some((q) => problem?.fault(`answers.${q.id}`)) && <Trouble error={find.error} />}
     </section>
   )

@@ -61,7 +61,8 @@ export function KnownLifts({ clientId }: { clientId: string }) {
     <section aria-label="Known lifts" className="mt-4">
       <h2 className="border-b border-ink text-lg">Known lifts</h2>
       <p className="py-1 text-sm text-ink-2" data-testid="strength">
-        {lifts.data.strength ? lifts.data.strength.basis : 'None that says how strong this client is: until one is known, no loads are shown, only shares and ranges.'}
+        {lifts.data.strength ? lifts.data.strength.basis : 'None that says how strong this client is: until one is known, no loads are shown, only shares and ranges.'}{' '}
+        The lower back holds about {Math.round(lifts.data.lumbarNm / 10) * 10} N m ({lifts.data.strength ? 'by these lifts' : 'estimated from mass and stature'}).
       </p>
       <ul>
         {lifts.data.lifts.map((l) => (

@@ -18,7 +18,7 @@ const measurements: Measurements = {
   ],
 }
 
-const BY_PATH: Record<string, object> = { '/api/clients/c/lifts': { lifts: [] }, '/api/catalogue': { exercises: [] } }
+const BY_PATH: Record<string, object> = { '/api/clients/c/lifts': { lifts: [], lumbarNm: 402 }, '/api/catalogue': { exercises: [] }, '/api/starts': [] }
 
 afterEach(() => vi.unstubAllGlobals())
 
@@ -43,7 +43,7 @@ test('marks what is estimated and what is measured, with its error', async () =>
   const mass = screen.getByRole('rowheader', { name: 'mass' }).closest('tr')!
   expect(mass).toHaveTextContent('measured Mon 2 Nov ± 0.2 kg')
   expect(screen.getByRole('alert')).toHaveTextContent('63°')
-  expect(await screen.findByTestId('strength')).toHaveTextContent('no loads are shown')
+  expect(await screen.findByTestId('strength')).toHaveTextContent('no loads are shown, only shares and ranges. The lower back holds about 400 N m (estimated')
 })
 
 test('centimetres are sent as metres, and a fault comes back in centimetres with nothing lost', async () => {

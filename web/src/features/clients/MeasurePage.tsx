@@ -10,6 +10,7 @@ import { coachUnit, day, readingValue } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Choice, FaultText, Field } from '../../ui/Field'
 import { Trouble, Undo, Waiting } from '../../ui/Notice'
+import { TapelessStarts } from '../bench/TapelessStarts'
 import { KnownLifts } from './KnownLifts'
 
 const SIDES = [
@@ -117,6 +118,7 @@ export function MeasurePage() {
         {removed && <Undo text={`Removed: ${removed.kind.label} ${readingValue(removed.kind.unit, removed.reading.value)}.`} pending={restore.isPending} onUndo={() => restore.mutate(removed)} />}
         {[remove, restore].map((x, k) => x.isError && <Trouble key={k} error={x.error} />)}
         <KnownLifts clientId={m.clientId} />
+        <TapelessStarts clientId={m.clientId} title="Stride of a split squat without a tape" />
       </section>
       <NewReading key={chosen.kind} clientId={m.clientId} kind={chosen} onDone={put} />
     </div>

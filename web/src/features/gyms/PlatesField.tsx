@@ -31,7 +31,7 @@ export function PlatesField({ machines }: { machines: Machines }) {
     <form onSubmit={onSubmit} noValidate aria-label="Plates" className="mt-3 flex items-end gap-2">
       <Field className="min-w-0 flex-1" label="Plates owned: kg x pairs" placeholder="20 x 4, 10 x 2, 2.5 x 2" value={text} onChange={(e) => setText(e.target.value)} fault={read === null ? 'write each mass with its pairs, as 20 x 4, 2.5 x 2' : problem?.fault('plates')} />
       <Button type="submit" className="!min-h-9" disabled={save.isPending || read === null || text === before}>
-        Save
+        Save plates
       </Button>
       {save.isError && (problem?.faults.length ?? 0) === 0 && <Trouble error={save.error} />}
     </form>

@@ -86,17 +86,17 @@ public class Bench {
   }
 
   public Side side(Wish wish, School school) {
-    return side(clients.get(wish.clientId()), place(wish), wish, school);
+    return side(clients.get(wish.clientId()), place(wish.gymId()), wish, school);
   }
 
   /** A start found without a tape. */
-  public TapelessStart.Found start(Wish wish, TapelessStart way, Map<String, Double> answers) {
-    Body body = clients.get(wish.clientId()).body(wish.stiffToday());
-    return way.found(body, place(wish), Catalogue.standard().candidate(wish.candidateId()), answers);
+  public TapelessStart.Found start(UUID clientId, Optional<UUID> gymId, Optional<String> candidateId, boolean stiffToday, TapelessStart way, Map<String, Double> answers) {
+    Body body = clients.get(clientId).body(stiffToday);
+    return way.found(body, place(gymId), candidateId.map(Catalogue.standard()::candidate), answers);
   }
 
-  private Place place(Wish wish) {
-    return wish.gymId().map(id -> gyms.get(id).place()).orElse(GENERIC);
+  private Place place(Optional<UUID> gymId) {
+    return gymId.map(id -> gyms.get(id).place()).orElse(GENERIC);
   }
 
   /** The same for a client and a place that are at hand. */

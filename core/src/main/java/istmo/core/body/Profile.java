@@ -35,8 +35,8 @@ public record Profile(Optional<TrainingAge> trainingAge, Optional<Integer> daysA
     likes = Collections.unmodifiableSet(new TreeSet<>(likes));
     dislikes = Collections.unmodifiableSet(new TreeSet<>(dislikes));
     List<InvalidInput.Fault> faults = new ArrayList<>();
-    daysAWeek.ifPresent(d -> check(faults, "daysAWeek", DAYS, d));
-    minutes.ifPresent(m -> check(faults, "minutes", MINUTES, m));
+    daysAWeek.ifPresent(d -> DAYS.check(faults, "daysAWeek", d));
+    minutes.ifPresent(m -> MINUTES.check(faults, "minutes", m));
     if (notes == null || notes.length() > LONGEST) {
       faults.add(new InvalidInput.Fault("notes", "takes at most " + LONGEST + " characters"));
     }
@@ -53,13 +53,5 @@ public record Profile(Optional<TrainingAge> trainingAge, Optional<Integer> daysA
 
   public static Profile unknown() {
     return new Profile(Optional.empty(), Optional.empty(), Optional.empty(), Set.of(), Optional.empty(), "", Set.of(), Set.of());
-  }
-
-  private static void check(List<InvalidInput.Fault> faults, String field, Allowed allowed, double value) {
-    try {
-      allowed.check(field, value);
-    } catch (InvalidInput e) {
-      faults.addAll(e.faults());
-    }
   }
 }

@@ -32,7 +32,8 @@ public enum TapelessStart {
     }
 
     @Override
-    Found find(Body body, Place place, Candidate c, Exercise x, Map<String, Double> answers) {
+    Found find(Body body, Place place, Optional<Candidate> candidate, Map<String, Double> answers) {
+      Exercise x = Catalogue.standard().exerciseOf(candidate.orElseThrow());
       double stance = answers.get("footLengths") * body.footM();
       double toeOut = 6 * answers.get("minutes");
       return checked(x, Map.of("stance", stance, "toeOut", toeOut), String.format(Locale.ROOT, "Ankles %.0f cm apart, toes %.0f° out.", 100 * stance, toeOut));
@@ -52,7 +53,9 @@ public enum TapelessStart {
 
     /** The lowest feet at which the wished depth is reached without the heels lifting or the plate ending. */
     @Override
-    Found find(Body body, Place place, Candidate c, Exercise x, Map<String, Double> answers) {
+    Found find(Body body, Place place, Optional<Candidate> candidate, Map<String, Double> answers) {
+      Candidate c = candidate.orElseThrow();
+      Exercise x = Catalogue.standard().exerciseOf(c);
       SetupParameter height = parameter(x, "footHeight").orElseThrow();
       Setup lowest = c.usualAt(place).with(height, height.allowed().min());
       Optional<Reach> reach = Reach.of(body, x.family(), lowest, Optional.of(height));
@@ -69,11 +72,11 @@ public enum TapelessStart {
       List.of(new Question("benchHeight", "Height of the bench", "cm", new Allowed(20, 70, "cm"), 43, 1))) {
     @Override
     boolean suits(Candidate c, Exercise x) {
-      return false; // the split squats are not computed yet: offered for the client, not for an exercise
+      return false; // the split squats are not computed yet: it is offered for the client, not for an exercise
     }
 
     @Override
-    Found find(Body body, Place place, Candidate c, Exercise x, Map<String, Double> answers) {
+    Found find(Body body, Place place, Optional<Candidate> candidate, Map<String, Double> answers) {
       double stride = strideM(body, answers.get("benchHeight") / 100);
       return new Found(Map.of(), String.format(Locale.ROOT, "Front heel about %.0f cm in front of the bench.", 100 * stride), List.of("For split squats with the rear foot raised, which the model does not compute yet."));
     }
@@ -128,9 +131,12 @@ public enum TapelessStart {
     return list;
   }
 
-  /** What the answers say; throws {@link InvalidInput} naming an answer that is missing, out of range, or leads beyond what the set-up takes. */
-  public Found found(Body body, Place place, Candidate c, Map<String, Double> answers) {
+  /** What the answers say of a candidate, or of the client alone where the way needs none; throws {@link InvalidInput} naming an answer that is missing, out of range, or leads beyond what the set-up takes. */
+  public Found found(Body body, Place place, Optional<Candidate> candidate, Map<String, Double> answers) {
     List<InvalidInput.Fault> faults = new ArrayList<>();
+    if (this != SIT_AND_REACH && candidate.filter(c -> suits(c, Catalogue.standard().exerciseOf(c))).isEmpty()) {
+      faults.add(new InvalidInput.Fault("candidateId", "needs an exercise that takes this start"));
+    }
     Map<String, Double> complete = new LinkedHashMap<>();
     for (Question q : questions) {
       Double v = answers.get(q.id());
@@ -143,12 +149,12 @@ public enum TapelessStart {
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);
     }
-    return find(body, place, c, Catalogue.standard().exerciseOf(c), complete);
+    return find(body, place, candidate, complete);
   }
 
   abstract boolean suits(Candidate c, Exercise x);
 
-  abstract Found find(Body body, Place place, Candidate c, Exercise x, Map<String, Double> answers);
+  abstract Found find(Body body, Place place, Optional<Candidate> candidate, Map<String, Double> answers);
 
   /** Edge of the bench to the heel, by the straight leg from the hip to the floor, m. */
   static double strideM(Body body, double benchM) {

@@ -23,40 +23,25 @@ public record Pull(double at, double forceN, double leverM, double loadKg, Direc
 
   private static final Allowed FORCE_N = new Allowed(5, 6000, "N");
   private static final Allowed LOAD_KG = new Allowed(0, 600, "kg");
+  /** A lever's moment is set against the stack's weight, so there has to be some. */
+  private static final Allowed STACK_KG = new Allowed(1, 600, "kg");
+
   private static final Allowed LEVER_M = new Allowed(0.1, 0.8, "m");
   private static final Allowed ANGLE_DEG = new Allowed(-10, 150, "deg");
   private static final Allowed TRAVEL_M = new Allowed(0, 2, "m");
-
-  void checkOnLever(int number, List<InvalidInput.Fault> faults) {
-    check(faults, number, "at", ANGLE_DEG, at);
-    check(faults, number, "leverM", LEVER_M, leverM);
-    check(faults, number, "forceN", FORCE_N, forceN);
-    check(faults, number, "loadKg", new Allowed(1, LOAD_KG.max(), "kg"), loadKg);
-  }
-
-  void checkOnRail(int number, List<InvalidInput.Fault> faults) {
-    check(faults, number, "at", TRAVEL_M, at);
-    check(faults, number, "forceN", FORCE_N, forceN);
-    check(faults, number, "loadKg", LOAD_KG, loadKg);
-  }
-
-  private static void check(List<InvalidInput.Fault> faults, int number, String field, Allowed allowed, double value) {
-    try {
-      allowed.check("pulls." + number + "." + field, value);
-    } catch (InvalidInput e) {
-      faults.addAll(e.faults());
-    }
-  }
 
   /** Throws with every fault of every pull. */
   static void check(List<Pull> pulls, boolean lever) {
     List<InvalidInput.Fault> faults = new ArrayList<>();
     for (int k = 0; k < pulls.size(); k++) {
+      Pull p = pulls.get(k);
+      String field = "pulls." + k + ".";
+      (lever ? ANGLE_DEG : TRAVEL_M).check(faults, field + "at", p.at);
       if (lever) {
-        pulls.get(k).checkOnLever(k, faults);
-      } else {
-        pulls.get(k).checkOnRail(k, faults);
+        LEVER_M.check(faults, field + "leverM", p.leverM);
       }
+      FORCE_N.check(faults, field + "forceN", p.forceN);
+      (lever ? STACK_KG : LOAD_KG).check(faults, field + "loadKg", p.loadKg);
     }
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);

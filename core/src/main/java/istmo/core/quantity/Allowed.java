@@ -2,6 +2,7 @@ package istmo.core.quantity;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
+import java.util.List;
 import java.util.Locale;
 
 /** A closed range of allowed values, with its unit as shown to people. */
@@ -23,6 +24,15 @@ public record Allowed(double min, double max, String unit) {
       throw new InvalidInput(field, String.format(Locale.ROOT, "%s is not within %s to %s%s", number(value), number(min), number(max), unit.isEmpty() ? "" : " " + unit));
     }
     return value;
+  }
+
+  /** The same check, with the fault added to a list instead of thrown, so that all of them can be told at once. */
+  public void check(List<InvalidInput.Fault> faults, String field, double value) {
+    try {
+      check(field, value);
+    } catch (InvalidInput e) {
+      faults.addAll(e.faults());
+    }
   }
 
   /** The allowed value nearest to this one: for estimates only, never for what a person entered. */

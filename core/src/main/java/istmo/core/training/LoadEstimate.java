@@ -18,10 +18,10 @@ import java.util.Optional;
  * @param repetitions for which it is meant, two in reserve
  */
 public record LoadEstimate(double lowKg, double highKg, String repetitions, String basis) {
-  /** Error of a load that comes from another lift through the model, and of one that comes from this exercise's own lift: shares (judgement; docs/model.md, 11). */
-  static final double FROM_MODEL = 0.25;
+  /** Shares of the figure between which a first load is told. From this exercise's own lift, ten per cent either way; from another through the model, which errs by about a quarter (docs/validation.md, loads), never above its figure: a first load that is too light costs a set (judgement). */
+  private static final double[] FROM_ITSELF = {0.9, 1.1};
 
-  static final double FROM_ITSELF = 0.10;
+  private static final double[] FROM_MODEL = {0.6, 1.0};
   private static final double RESERVE = 2;
 
   /**
@@ -44,11 +44,11 @@ public record LoadEstimate(double lowKg, double highKg, String repetitions, Stri
     double empty = Calibration.emptyKg(setup);
     double maximum = (own == null ? analysis.limitKg() : own) + empty;
     double middle = OneRepetition.load(maximum, middle(x.repetitions()) + RESERVE) * share;
-    double error = own == null ? FROM_MODEL : FROM_ITSELF;
+    double[] between = own == null ? FROM_MODEL : FROM_ITSELF;
     double step = Math.max(0.5, place.smallestStepKg(x.needs()));
-    double low = Math.max(0, Math.floor((middle * (1 - error) - empty) / step) * step);
-    double high = Math.max(low, Math.floor((middle * (1 + error) - empty) / step) * step);
-    String basis = own == null ? "by the model from another lift, ±25 %" : "from this exercise's own lift, ±10 %";
+    double low = Math.max(0, Math.floor((middle * between[0] - empty) / step) * step);
+    double high = Math.max(low, Math.floor((middle * between[1] - empty) / step) * step);
+    String basis = own == null ? "by the model from another lift: 60 to 100 % of its figure, which errs by about a quarter" : "from this exercise's own lift, ±10 %";
     return Optional.of(new LoadEstimate(low, high, x.repetitions(), share < 1 ? basis + String.format(Locale.ROOT, "; %.0f %% of it to begin with", 100 * share) : basis));
   }
 

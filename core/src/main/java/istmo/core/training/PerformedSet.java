@@ -19,22 +19,14 @@ public record PerformedSet(double loadKg, int repetitions, double reserve) {
 
   public PerformedSet {
     List<InvalidInput.Fault> faults = new ArrayList<>();
-    check(faults, LOAD_KG, "loadKg", loadKg);
-    check(faults, REPETITIONS, "repetitions", repetitions);
-    check(faults, RESERVE, "reserve", reserve);
+    LOAD_KG.check(faults, "loadKg", loadKg);
+    REPETITIONS.check(faults, "repetitions", repetitions);
+    RESERVE.check(faults, "reserve", reserve);
     if (faults.isEmpty() && Math.rint(2 * reserve) != 2 * reserve) {
       faults.add(new InvalidInput.Fault("reserve", "counts in halves: 0, 0.5, 1 ..."));
     }
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);
-    }
-  }
-
-  private static void check(List<InvalidInput.Fault> faults, Allowed allowed, String field, double value) {
-    try {
-      allowed.check(field, value);
-    } catch (InvalidInput e) {
-      faults.addAll(e.faults());
     }
   }
 }

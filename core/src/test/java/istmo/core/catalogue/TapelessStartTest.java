@@ -17,6 +17,7 @@ import istmo.core.quantity.InvalidInput;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -35,7 +36,7 @@ class TapelessStartTest {
   @Test
   void aJumpAndLandBecomesCentimetresAndDegrees() {
     Body body = MAN.withFoot(0.27);
-    TapelessStart.Found f = TapelessStart.JUMP_AND_LAND.found(body, PLACE, candidate("back-squat/high-bar"), Map.of("footLengths", 1.75, "minutes", 5.0));
+    TapelessStart.Found f = TapelessStart.JUMP_AND_LAND.found(body, PLACE, Optional.of(candidate("back-squat/high-bar")), Map.of("footLengths", 1.75, "minutes", 5.0));
     assertThat(f.setup().get("stance")).isCloseTo(0.4725, within(1e-9));
     assertThat(f.setup().get("toeOut")).isEqualTo(30);
     assertThat(f.sentence()).isEqualTo("Ankles 47 cm apart, toes 30° out.");
@@ -47,10 +48,10 @@ class TapelessStartTest {
   void theLowestFeetAreThoseWhoseHeelsJustStayDown(double ankle) {
     Body body = MAN.withDorsiflexionLimit(Math.toRadians(ankle));
     Candidate low = candidate("leg-press/low");
-    double height = TapelessStart.HEELS_STAY_DOWN.found(body, PLACE, low, Map.of()).setup().get("footHeight");
+    double height = TapelessStart.HEELS_STAY_DOWN.found(body, PLACE, Optional.of(low), Map.of()).setup().get("footHeight");
     assertThat(dorsiflexion(height)).isLessThanOrEqualTo(ankle + 1e-6);
     assertThat(dorsiflexion(height - 0.02)).isGreaterThan(ankle);
-    double stiffer = TapelessStart.HEELS_STAY_DOWN.found(body.withDorsiflexionLimit(Math.toRadians(ankle - 6)), PLACE, low, Map.of()).setup().get("footHeight");
+    double stiffer = TapelessStart.HEELS_STAY_DOWN.found(body.withDorsiflexionLimit(Math.toRadians(ankle - 6)), PLACE, Optional.of(low), Map.of()).setup().get("footHeight");
     assertThat(stiffer).isGreaterThan(height);
   }
 
@@ -67,7 +68,7 @@ class TapelessStartTest {
   @Test
   void aShortPlateEndsTheSearchBeforeTheAnkleDoes() {
     Place small = Place.generic(Set.of("leg-press")).with("leg-press", "plateLow", 0.2);
-    assertThat(TapelessStart.HEELS_STAY_DOWN.found(MAN, small, candidate("leg-press/low"), Map.of()).setup().get("footHeight")).isGreaterThanOrEqualTo(0.2 - 1e-9);
+    assertThat(TapelessStart.HEELS_STAY_DOWN.found(MAN, small, Optional.of(candidate("leg-press/low")), Map.of()).setup().get("footHeight")).isGreaterThanOrEqualTo(0.2 - 1e-9);
   }
 
   /** By the triangle of straight leg, bench and floor; a higher bench brings the heel nearer, a longer leg further. */
@@ -80,7 +81,7 @@ class TapelessStartTest {
     assertThat(stride).as("within what coaches set up").isBetween(0.4, 0.8);
     assertThat(TapelessStart.strideM(MAN, 0.55)).isLessThan(stride);
     assertThat(TapelessStart.strideM(MAN.withLengths(MAN.thighM() + 0.03, MAN.shankM(), MAN.trunkM()), 0.43)).isGreaterThan(stride);
-    assertThat(TapelessStart.SIT_AND_REACH.found(MAN, PLACE, candidate("back-squat/high-bar"), Map.of("benchHeight", 43.0)).notes()).anyMatch(n -> n.contains("not compute"));
+    assertThat(TapelessStart.SIT_AND_REACH.found(MAN, PLACE, Optional.empty(), Map.of("benchHeight", 43.0)).notes()).anyMatch(n -> n.contains("not compute"));
   }
 
   @Test
@@ -88,9 +89,10 @@ class TapelessStartTest {
     assertThat(TapelessStart.of(candidate("back-squat/high-bar"))).containsExactly(TapelessStart.JUMP_AND_LAND);
     assertThat(TapelessStart.of(candidate("leg-press/low"))).containsExactly(TapelessStart.HEELS_STAY_DOWN);
     assertThat(TapelessStart.of(candidate("seated-leg-curl/usual"))).isEmpty();
-    assertThatThrownBy(() -> TapelessStart.JUMP_AND_LAND.found(MAN, PLACE, candidate("back-squat/high-bar"), Map.of("footLengths", 9.0)))
+    assertThatThrownBy(() -> TapelessStart.JUMP_AND_LAND.found(MAN, PLACE, Optional.of(candidate("back-squat/high-bar")), Map.of("footLengths", 9.0)))
         .isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).extracting(InvalidInput.Fault::field).containsExactly("answers.footLengths", "answers.minutes"));
-    assertThatThrownBy(() -> TapelessStart.JUMP_AND_LAND.found(MAN, PLACE, candidate("back-squat/high-bar"), Map.of("footLengths", 4.0, "minutes", 3.0))).isInstanceOf(InvalidInput.class).hasMessageContaining("setup.stance");
+    assertThatThrownBy(() -> TapelessStart.JUMP_AND_LAND.found(MAN, PLACE, Optional.of(candidate("back-squat/high-bar")), Map.of("footLengths", 4.0, "minutes", 3.0))).isInstanceOf(InvalidInput.class).hasMessageContaining("setup.stance");
+    assertThatThrownBy(() -> TapelessStart.HEELS_STAY_DOWN.found(MAN, PLACE, Optional.of(candidate("back-squat/high-bar")), Map.of())).isInstanceOf(InvalidInput.class).hasMessageContaining("candidateId");
   }
 
   /** Trade (common practice): a plate of about 4 cm for an improvised standing calf raise; 15 cm between the feet on the press. */

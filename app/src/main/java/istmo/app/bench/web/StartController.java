@@ -1,9 +1,9 @@
 package istmo.app.bench.web;
 
 import istmo.app.bench.Bench;
+import istmo.app.platform.Needed;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.TapelessStart;
-import istmo.core.quantity.InvalidInput;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -43,11 +43,9 @@ class StartController {
 
   @PostMapping("/api/starts")
   FoundView find(@RequestBody StartInput input) {
-    if (input.clientId() == null || input.candidateId() == null || input.way() == null) {
-      throw new InvalidInput(input.clientId() == null ? "clientId" : input.candidateId() == null ? "candidateId" : "way", "is needed");
-    }
-    Bench.Wish wish = new Bench.Wish(input.clientId(), Optional.ofNullable(input.gymId()), input.candidateId(), Optional.empty(), Boolean.TRUE.equals(input.stiffToday()));
-    TapelessStart.Found found = bench.start(wish, input.way(), input.answers() == null ? Map.of() : input.answers());
+    new Needed().field("clientId", input.clientId()).field("way", input.way()).check();
+    TapelessStart.Found found =
+        bench.start(input.clientId(), Optional.ofNullable(input.gymId()), Optional.ofNullable(input.candidateId()), Boolean.TRUE.equals(input.stiffToday()), input.way(), input.answers() == null ? Map.of() : input.answers());
     return new FoundView(found.setup(), found.sentence(), found.notes());
   }
 }

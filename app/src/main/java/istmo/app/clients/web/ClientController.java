@@ -61,11 +61,7 @@ class ClientController {
         required(faults, field, null);
         return;
       }
-      try {
-        allowed.check(field, value);
-      } catch (InvalidInput e) {
-        faults.addAll(e.faults());
-      }
+      allowed.check(faults, field, value);
     }
 
     private static void required(List<InvalidInput.Fault> faults, String field, Object value) {

@@ -3,13 +3,12 @@ package istmo.app.clients.web;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.platform.MayBeMissing;
+import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
 import istmo.core.catalogue.Catalogue;
-import istmo.core.quantity.InvalidInput;
 import istmo.core.training.KnownLift;
 import istmo.core.training.PerformedSet;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -34,21 +33,8 @@ class LiftController {
 
   record LiftInput(String candidateId, Double loadKg, Integer repetitions, Double reserve, LocalDate on) {
     KnownLift lift() {
-      List<InvalidInput.Fault> faults = new ArrayList<>();
-      need(faults, "candidateId", candidateId);
-      need(faults, "loadKg", loadKg);
-      need(faults, "repetitions", repetitions);
-      need(faults, "on", on);
-      if (!faults.isEmpty()) {
-        throw new InvalidInput(faults);
-      }
+      new Needed().field("candidateId", candidateId).field("loadKg", loadKg).field("repetitions", repetitions).field("on", on).check();
       return new KnownLift(candidateId, new PerformedSet(loadKg, repetitions, reserve == null ? 0 : reserve), on);
-    }
-
-    private static void need(List<InvalidInput.Fault> faults, String field, Object value) {
-      if (value == null) {
-        faults.add(new InvalidInput.Fault(field, "is needed"));
-      }
     }
   }
 
@@ -57,7 +43,8 @@ class LiftController {
   /** Factors on what is usual for the mass and stature. */
   record StrengthView(double legs, double back, String basis) {}
 
-  record LiftsView(List<LiftView> lifts, @MayBeMissing StrengthView strength) {}
+  /** lumbarNm: what the lower back holds, N m; estimated from mass and stature until a lift says. */
+  record LiftsView(List<LiftView> lifts, double lumbarNm, @MayBeMissing StrengthView strength) {}
 
   @GetMapping
   LiftsView all(@PathVariable UUID clientId) {
@@ -80,6 +67,6 @@ class LiftController {
         clients.lifts(c.id()).stream()
             .map(l -> new LiftView(l.id(), l.lift().candidateId(), Catalogue.standard().candidate(l.lift().candidateId()).name(), l.lift().set().loadKg(), l.lift().set().repetitions(), l.lift().set().reserve(), l.lift().on()))
             .toList();
-    return new LiftsView(lifts, c.strength().map(s -> new StrengthView(Rounded.of(s.legs()), Rounded.of(s.back()), s.basis())).orElse(null));
+    return new LiftsView(lifts, Math.rint(c.estimate().body().lumbarNm()), c.strength().map(s -> new StrengthView(Rounded.of(s.legs()), Rounded.of(s.back()), s.basis())).orElse(null));
   }
 }

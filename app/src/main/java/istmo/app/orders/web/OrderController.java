@@ -2,10 +2,10 @@ package istmo.app.orders.web;
 
 import istmo.app.platform.LoadView;
 import istmo.app.platform.MayBeMissing;
+import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
 import istmo.app.orders.OrderBook;
 import istmo.core.body.MeasurementKind;
-import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.Ranked;
 import istmo.core.ranking.criterion.Aim;
 import istmo.core.ranking.criterion.Order;
@@ -31,9 +31,7 @@ class OrderController {
   /** aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS. */
   record BriefInput(UUID clientId, UUID gymId, Map<String, Integer> aim, Set<String> keepOut, String school, Boolean stiffToday) {
     OrderBook.Wish wish() {
-      if (clientId == null || gymId == null) {
-        throw new InvalidInput(clientId == null ? "clientId" : "gymId", "is needed");
-      }
+      new Needed().field("clientId", clientId).field("gymId", gymId).check();
       Aim wanted = new Aim(aim == null ? Map.of() : aim, keepOut == null ? Set.of() : keepOut);
       return new OrderBook.Wish(clientId, gymId, wanted, school == null ? School.STRETCH : School.get(school), Boolean.TRUE.equals(stiffToday));
     }
@@ -95,9 +93,7 @@ class OrderController {
   /** What other values of one machine would do to the order; nothing is kept. */
   @PostMapping("/api/orders/with-machine")
   OrderChangeView withMachine(@RequestBody WithMachineInput input) {
-    if (input.brief() == null || input.item() == null || input.measured() == null) {
-      throw new InvalidInput(input.brief() == null ? "brief" : input.item() == null ? "item" : "measured", "is needed");
-    }
+    new Needed().field("brief", input.brief()).field("item", input.item()).field("measured", input.measured()).check();
     OrderChange c = orders.withMachine(input.brief().wish(), input.item(), input.measured());
     return new OrderChangeView(c.moved(), c.sentences());
   }

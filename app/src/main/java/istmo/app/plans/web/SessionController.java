@@ -2,17 +2,16 @@ package istmo.app.plans.web;
 
 import istmo.app.platform.LoadView;
 import istmo.app.platform.MayBeMissing;
+import istmo.app.platform.Needed;
 import istmo.app.plans.Plans;
 import istmo.app.plans.Session;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
-import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.criterion.Aim;
 import istmo.core.stimulus.School;
 import istmo.core.training.PerformedSet;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -48,20 +47,8 @@ class SessionController {
 
   record SetInput(Double loadKg, Integer repetitions, Double reserve) {
     PerformedSet set() {
-      List<InvalidInput.Fault> faults = new ArrayList<>();
-      need(faults, "loadKg", loadKg);
-      need(faults, "repetitions", repetitions);
-      need(faults, "reserve", reserve);
-      if (!faults.isEmpty()) {
-        throw new InvalidInput(faults);
-      }
+      new Needed().field("loadKg", loadKg).field("repetitions", repetitions).field("reserve", reserve).check();
       return new PerformedSet(loadKg, repetitions, reserve);
-    }
-
-    private static void need(List<InvalidInput.Fault> faults, String field, Object value) {
-      if (value == null) {
-        faults.add(new InvalidInput.Fault(field, "is needed"));
-      }
     }
   }
 
@@ -90,9 +77,7 @@ class SessionController {
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   SessionView start(@RequestBody SessionInput input) {
-    if (input.clientId() == null || input.gymId() == null) {
-      throw new InvalidInput(input.clientId() == null ? "clientId" : "gymId", "is needed");
-    }
+    new Needed().field("clientId", input.clientId()).field("gymId", input.gymId()).check();
     Aim aim = new Aim(input.aim() == null ? Map.of() : input.aim(), input.keepOut() == null ? Set.of() : input.keepOut());
     return view(plans.start(input.clientId(), input.gymId(), aim, input.school() == null ? School.STRETCH : School.get(input.school()), Boolean.TRUE.equals(input.stiffToday())));
   }
@@ -105,17 +90,13 @@ class SessionController {
   @PostMapping("/{id}/items")
   @ResponseStatus(HttpStatus.CREATED)
   SessionView pin(@PathVariable UUID id, @RequestBody ItemInput input) {
-    if (input.candidateId() == null) {
-      throw new InvalidInput("candidateId", "is needed");
-    }
+    new Needed().field("candidateId", input.candidateId()).check();
     return view(plans.pin(id, input.candidateId(), Optional.ofNullable(input.setup())));
   }
 
   @PutMapping("/{id}/items/{itemId}/setup")
   SessionView changeSetup(@PathVariable UUID id, @PathVariable UUID itemId, @RequestBody SetupInput input) {
-    if (input.setup() == null) {
-      throw new InvalidInput("setup", "is needed");
-    }
+    new Needed().field("setup", input.setup()).check();
     return view(plans.changeSetup(id, itemId, input.setup()));
   }
 
