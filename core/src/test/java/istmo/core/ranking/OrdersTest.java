@@ -87,6 +87,14 @@ class OrdersTest {
     o.entries().stream().filter(e -> e.evaluation().candidate().exerciseId().equals(never)).forEach(e -> assertThat(e.ranked().band()).isGreaterThan(1));
   }
 
+  /** A gym without anything for the calves still has a best of what is there, and says what that is worth. */
+  @Test
+  void aFirstPickThatOtherMusclesEndSaysSo() {
+    Order o = order(Bodies.MAN, MAN, Set.of(), Set.of("barbell", "rack"), Map.of("SOL", 3), Set.of());
+    assertThat(o.firstPick().orElseThrow().decidedBy()).contains("But other muscles end it");
+    assertThat(order(Bodies.MAN, MAN, Set.of(), Set.of("barbell", "rack", "seated-calf"), Map.of("SOL", 3), Set.of()).firstPick().orElseThrow().decidedBy()).doesNotContain("But other");
+  }
+
   @Test
   void painTakesOutWithItsReasonAndSoDoesTheGym() {
     Order o = order(Bodies.MAN, MAN, Set.of(PainFlag.LOWER_BACK), Set.of("barbell", "rack", "seated-curl"), Map.of("BFL", 2), Set.of());

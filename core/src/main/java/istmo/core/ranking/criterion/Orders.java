@@ -34,6 +34,9 @@ public final class Orders {
   /** How much of a kept-out region's stimulus is taken from the fit. */
   static final double KEEP_OUT_SHARE = 0.5;
 
+  /** Share of what gives out first under which an exercise hardly is one for the aim. */
+  private static final double HARDLY = 0.15;
+
   private static final long SEED = 20261124;
 
   private Orders() {}
@@ -140,14 +143,21 @@ public final class Orders {
     }
     Order.Entry first = entries.get(0);
     List<Order.Entry> band = entries.stream().filter(e -> e.ranked().band() == 1).toList();
+    String butOthersEndIt = othersEndIt(first);
     if (band.size() == 1) {
-      return Optional.of(new Order.FirstPick(first.ranked().id(), "It clearly leads for this aim."));
+      return Optional.of(new Order.FirstPick(first.ranked().id(), "It clearly leads for this aim." + butOthersEndIt));
     }
     Map<String, Double> mean = band.stream().skip(1).flatMap(e -> e.ranked().contributions().stream()).collect(Collectors.groupingBy(Ranked.Contribution::criterion, Collectors.averagingDouble(Ranked.Contribution::points)));
     List<Ranked.Contribution> lead =
         first.ranked().contributions().stream().filter(c -> c.points() - mean.getOrDefault(c.criterion(), 0.0) > 0.004).sorted(Comparator.comparingDouble((Ranked.Contribution c) -> mean.getOrDefault(c.criterion(), 0.0) - c.points())).limit(2).toList();
     String by = lead.isEmpty() ? "nothing in particular: take the one this client likes" : lead.stream().map(Ranked.Contribution::label).collect(Collectors.joining(", then "));
-    return Optional.of(new Order.FirstPick(first.ranked().id(), String.format(Locale.ROOT, "The first %d cannot be told apart by the model; decided by: %s.", band.size(), by)));
+    return Optional.of(new Order.FirstPick(first.ranked().id(), String.format(Locale.ROOT, "The first %d cannot be told apart by the model; decided by: %s.%s", band.size(), by, butOthersEndIt)));
+  }
+
+  /** A first pick that is ended by other muscles than those aimed at says so: the best of what is here may still be no exercise for them. */
+  private static String othersEndIt(Order.Entry first) {
+    double share = first.ranked().contributions().stream().filter(c -> c.criterion().equals(Practical.TARGET)).mapToDouble(Ranked.Contribution::value).sum();
+    return share < HARDLY ? String.format(Locale.ROOT, " But other muscles end it: what is aimed at is %.0f %% of what gives out first.", 100 * share) : "";
   }
 
   private static String capital(String s) {

@@ -12,6 +12,9 @@ import java.util.OptionalDouble;
 
 /** The practical criteria: each 0 to 1 with a weight (judgement; docs/model.md, 9) and a reason in words. */
 final class Practical {
+  /** Id of the criterion whether the target gives out first. */
+  static final String TARGET = "target";
+
   /** How stable a curl is without a pad that holds the thigh (common practice: pull yourself down, or skip it). */
   private static final double WITHOUT_PAD = 0.5;
 
@@ -35,7 +38,7 @@ final class Practical {
 
   private static Criterion targetLimits(Aim aim, Evaluation.Computed e) {
     double share = e.analysis().limiters().stream().filter(l -> aim.weights().containsKey(l.id())).mapToDouble(Limiter::share).sum();
-    return new Criterion("target", "the target gives out first", 0.7, Math.min(1, share), String.format(Locale.ROOT, "%s The aimed regions are %.0f %% of it.", Explanation.givesOut(e.analysis().limiters()), 100 * share));
+    return new Criterion(TARGET, "the target gives out first", 0.7, Math.min(1, share), String.format(Locale.ROOT, "%s The aimed regions are %.0f %% of it.", Explanation.givesOut(e.analysis().limiters()), 100 * share));
   }
 
   private static Criterion stability(Brief brief, Exercise x) {
