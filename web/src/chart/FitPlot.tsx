@@ -29,7 +29,7 @@ export function FitPlot({ points, unit, atUnit, perAt }: { points: Point[]; unit
       ))}
       {x.ticks(5).map((t) => (
         <text key={t} x={x(t)} y={H - 8} textAnchor="middle" fontSize={9} fill="var(--ink-2)">
-          {t} {atUnit}
+          {`${t}${atUnit === '°' ? '' : ' '}${atUnit}`}
         </text>
       ))}
       <path d={path((p) => p.generic)} fill="none" stroke="var(--ink-2)" strokeDasharray="4 3" />

@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { Problem, answer, api } from '../../api/client'
 import type { Fit, Machine, Machines, Schemas } from '../../api/client'
 import { FitPlot } from '../../chart/FitPlot'
@@ -35,12 +35,17 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
   const path = { gymId, item: machine.item }
   const [effect, setEffect] = useState<Schemas['OrderChangeView'] | null>(null)
   const fit = useMutation({
-    mutationFn: async (list: Row[]) => {
+    mutationFn: async ({ list, isNew }: { list: Row[]; isNew: boolean }) => {
       const f: Fit = await answer(api.POST('/api/gyms/{gymId}/machines/{item}/fit', { params: { path }, body: body(list) }))
-      setEffect(brief ? await answer(api.POST('/api/orders/with-machine', { body: { brief, item: machine.item, measured: f.values } })) : null)
+      setEffect(brief && isNew ? await answer(api.POST('/api/orders/with-machine', { body: { brief, item: machine.item, measured: f.values } })) : null)
       return f
     },
   })
+  const { mutate } = fit
+  useEffect(() => {
+    if (machine.pulls.length > 0) mutate({ list: rows, isNew: false })
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once: what was kept is shown with its fit
+  }, [])
   const save = useMutation({
     mutationFn: () => answer(api.PUT('/api/gyms/{gymId}/machines/{item}/pulls', { params: { path }, body: { version, ...body(rows) } })),
     onSuccess: (r) => onSaved(r.machines),
@@ -48,7 +53,7 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
   const change = (list: Row[]) => {
     setRows(list)
     setChanged(true)
-    if (list.length > 0) fit.mutate(list)
+    if (list.length > 0) fit.mutate({ list, isNew: true })
   }
   const problem = fit.error instanceof Problem ? fit.error : null
   const shown = rows.length > 0 ? fit.data : undefined

@@ -25,6 +25,9 @@ import istmo.core.body.SoreMovement;
 import istmo.core.body.Soreness;
 import istmo.core.body.Soreness.Approach;
 import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Plates;
+import istmo.core.measuring.Pull;
+import istmo.core.measuring.StandIn;
 import istmo.core.ranking.criterion.Aim;
 import istmo.core.stimulus.School;
 import istmo.core.training.KnownLift;
@@ -33,6 +36,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -100,7 +104,9 @@ class DemoData {
     clients.addLift(oda.id(), new KnownLift("heel-raised-squat/wedge", new PerformedSet(40, 8, 2), today.minusWeeks(2)));
     clients.addLift(tarn.id(), new KnownLift("romanian-deadlift/usual", new PerformedSet(80, 10, 2), today.minusDays(4)));
     quayside = gyms.know(quayside.id(), quayside.version(), "leg-press", Map.of("railAngle", 42.0, "sledMass", 52.0, "stop", 0.62));
-    gyms.know(quayside.id(), quayside.version(), "seated-curl", Map.of("step", 2.5, "thighPad", 1.0));
+    quayside = gyms.know(quayside.id(), quayside.version(), "seated-curl", Map.of("step", 2.5, "thighPad", 1.0));
+    quayside = gyms.plates(quayside.id(), quayside.version(), new Plates(Map.of(20.0, 4, 15.0, 2, 10.0, 3, 5.0, 2, 2.5, 2, 1.25, 1)));
+    gyms.pull(quayside.id(), quayside.version(), "leg-extension", pulls());
 
     Aim quads = new Aim(Map.of("VL", 3, "RF", 2), Set.of());
     Instant now = clock.instant();
@@ -115,6 +121,19 @@ class DemoData {
     Session s = plans.start(tarn.id(), boatshed.id(), new Aim(Map.of("GMAXM", 3, "BFL", 2), Set.of()), School.STRETCH, false, day);
     done(s, "romanian-deadlift/usual", day, 80, new int[] {10, 10, 9});
     plans.finish(s.id(), day.plus(Duration.ofMinutes(30)));
+  }
+
+  /** Pulls with the stand-in scale on the stand-in's cam, each a little off as by hand. */
+  private static List<Pull> pulls() {
+    List<Pull> pulls = new ArrayList<>();
+    double[] off = {0.015, 0.004, -0.012, -0.02, 0.01, 0.018, -0.006, 0.002, 0.012, -0.011};
+    for (double at : new double[] {8, 35, 62, 90, 112}) {
+      for (Pull.Direction d : List.of(Pull.Direction.UP, Pull.Direction.DOWN)) {
+        Pull exact = new Pull(at, 0, 0.38, 40, d);
+        pulls.add(new Pull(at, (1 + off[pulls.size()]) * StandIn.forceN("leg-extension", exact, 0), 0.38, 40, d));
+      }
+    }
+    return pulls;
   }
 
   private static Cautions sore(Soreness s) {

@@ -29,7 +29,9 @@ public enum SoreMovement {
   LEANING(PainFlag.LOWER_BACK, "leaning forward under load", "The back works leaning forward by %.0f°.") {
     @Override
     double asked(Demand d) {
-      return d.backShare() > Demand.UNLOADED_BACK && d.leanDeg() > 35 ? d.leanDeg() : 0;
+      boolean far = d.leanDeg() > 35 && d.backShare() > Demand.UNLOADED_BACK;
+      boolean heavy = d.leanDeg() > 20 && d.backShare() > 0.4;
+      return far || heavy ? d.leanDeg() : 0;
     }
   },
   DEEP_ANKLE(PainFlag.ANKLE, "bending it deep", "It bends the ankle to %.0f°.") {

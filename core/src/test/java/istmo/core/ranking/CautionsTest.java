@@ -132,6 +132,8 @@ class CautionsTest {
   void aSoreBackThatMindsLeaningKeepsUprightWork() {
     List<String> out = outByPain(order(sore(PainFlag.LOWER_BACK, Approach.LEAVE_OUT, SoreMovement.LEANING)));
     assertThat(out).contains("romanian-deadlift/usual", "deadlift/conventional").doesNotContain("track-squat/forward", "leg-press/low");
+    assertThat(order(sore(PainFlag.LOWER_BACK, Approach.LEAVE_OUT, SoreMovement.LEANING)).entries())
+        .allSatisfy(e -> assertThat(e.evaluation().analysis().points()).noneMatch(p -> p.backActivation() > 0.4 && Math.toDegrees(p.posture().trunkLeanRad()) > 20));
   }
 
   @Test
