@@ -2,13 +2,24 @@ import { DropdownMenu } from 'radix-ui'
 
 export type WordOption = { value: string; label: string; note?: string }
 
+const WORD = 'border-b-2 border-dotted border-accent font-semibold text-ink hover:bg-paper-2'
+
+/** A word of a sentence that one tap turns over. */
+export function WordToggle({ label, text, note, on, onChange }: { label: string; text: string; note: string; on: boolean; onChange: (on: boolean) => void }) {
+  return (
+    <button type="button" aria-label={`${label}: ${text}`} aria-pressed={on} title={note} className={WORD} onClick={() => onChange(!on)}>
+      {text}
+    </button>
+  )
+}
+
 /** A word of a sentence that is a control: underlined, opens a menu. */
 export function WordMenu({ label, text, options, value, onChange }: { label: string; text: string; options: WordOption[]; value?: string; onChange: (value: string) => void }) {
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger
         aria-label={`${label}: ${text}`}
-        className="border-b-2 border-dotted border-accent font-semibold text-ink hover:bg-paper-2 data-[state=open]:bg-paper-2"
+        className={`${WORD} data-[state=open]:bg-paper-2`}
       >
         {text}
       </DropdownMenu.Trigger>

@@ -1,5 +1,5 @@
 import type { Catalogue, Client, Gym } from '../../api/client'
-import { WordMenu } from '../../ui/WordMenu'
+import { WordMenu, WordToggle } from '../../ui/WordMenu'
 import type { Brief } from './brief'
 import { regionWords } from './names'
 
@@ -40,16 +40,7 @@ export function BriefLine({ brief, change, catalogue, clients, gyms }: Props) {
       />
       ; judged{' '}
       <WordMenu label="School" text={school.label} value={school.id} options={catalogue.schools.map((s) => ({ value: s.id, label: s.label, note: s.reason }))} onChange={(id) => change({ school: id })} />;{' '}
-      <WordMenu
-        label="Today"
-        text={brief.stiff ? 'stiff today' : 'as usual today'}
-        value={brief.stiff ? '1' : ''}
-        options={[
-          { value: '', label: 'as usual today' },
-          { value: '1', label: 'stiff today', note: 'less ankle and hip for this session only' },
-        ]}
-        onChange={(v) => change({ stiff: v === '1' })}
-      />
+      <WordToggle label="Today" text={brief.stiff ? 'stiff today' : 'as usual today'} note="Less ankle and hip, for this session only" on={brief.stiff} onChange={(stiff) => change({ stiff })} />
       .
     </p>
   )

@@ -101,7 +101,7 @@ class BodyIT {
       Locator height = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Why")).getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("Feet up the plate"));
       assertThat(height).isVisible();
       String asUsual = height.textContent();
-      coach.says("Today", "stiff today");
+      coach.presses("Today: as usual today");
       assertThat(page.getByTestId("brief")).containsText("stiff today");
       assertThat(height).not().hasText(asUsual, new LocatorAssertions.HasTextOptions().setTimeout(30_000));
       assertThat(page.url()).contains("stiff=1");

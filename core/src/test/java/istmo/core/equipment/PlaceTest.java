@@ -140,6 +140,13 @@ class PlaceTest {
   }
 
   @Test
+  void aRollerThatDoesNotReachTheAnkleIsSaid() {
+    Order o = order(EVERYTHING.with("seated-curl", "rollerMost", 0.3));
+    assertThat(criterion(o, "seated-leg-curl/usual", "stability").reason()).contains("presses on the shin");
+    assertThat(criterion(order(EVERYTHING.with("seated-curl", "rollerMost", 0.5)), "seated-leg-curl/usual", "stability").reason()).doesNotContain("shin");
+  }
+
+  @Test
   void whatWouldBeWorthMeasuringIsComputedAndNotAskedTwice() {
     Brief brief = brief(EVERYTHING, Profile.unknown());
     Map<String, Evaluation> evaluations = Orders.evaluate(MAN, EVERYTHING, School.STRETCH);

@@ -18,8 +18,11 @@ final class Practical {
   /** How stable a curl is without a pad that holds the thigh (common practice: pull yourself down, or skip it). */
   private static final double WITHOUT_PAD = 0.5;
 
-  /** How stable a machine is whose seat does not go back far enough for the knee to be in line with the pivot (judgement). */
-  private static final double OFF_THE_PIVOT = 0.7;
+  /** How stable a machine is whose seat or roller does not fit this leg (judgement). */
+  private static final double OUT_OF_LINE = 0.7;
+
+  /** Place of the roller on the shank, as the families have it: a share of knee to ankle. */
+  private static final double ROLLER_ON_SHANK = 0.88;
 
   private Practical() {}
 
@@ -46,11 +49,21 @@ final class Practical {
     if (noPad) {
       return new Criterion("stability", "stability", 0.6, Math.min(WITHOUT_PAD, x.stability()), "No pad holds the thigh here: pull yourself down by the handles.");
     }
-    OptionalDouble seat = x.needs().stream().map(item -> brief.place().measured(item, "thighMost")).filter(OptionalDouble::isPresent).findFirst().orElse(OptionalDouble.empty());
-    if (seat.isPresent() && seat.getAsDouble() < brief.body().thighM()) {
-      return new Criterion("stability", "stability", 0.6, Math.min(OFF_THE_PIVOT, x.stability()), String.format(Locale.ROOT, "This seat takes thighs to %.0f cm, this client's is %.0f: the knee stands in front of the pivot.", 100 * seat.getAsDouble(), 100 * brief.body().thighM()));
+    OptionalDouble seat = measured(brief, x, "thighMost");
+    double thigh = brief.body().thighM();
+    if (seat.orElse(thigh) < thigh) {
+      return new Criterion("stability", "stability", 0.6, Math.min(OUT_OF_LINE, x.stability()), String.format(Locale.ROOT, "This seat takes thighs to %.0f cm, this client's is %.0f: the knee stands in front of the pivot.", 100 * seat.getAsDouble(), 100 * thigh));
+    }
+    OptionalDouble roller = measured(brief, x, "rollerMost");
+    double ankle = ROLLER_ON_SHANK * brief.body().shankM();
+    if (roller.orElse(ankle) < ankle) {
+      return new Criterion("stability", "stability", 0.6, Math.min(OUT_OF_LINE, x.stability()), String.format(Locale.ROOT, "The roller reaches %.0f cm from the pivot, this client's ankle is at %.0f: it presses on the shin.", 100 * roller.getAsDouble(), 100 * ankle));
     }
     return new Criterion("stability", "stability", 0.6, x.stability(), x.stability() >= 0.9 ? "Pads and rails hold the body." : x.stability() >= 0.7 ? "A track or pad helps." : "Free: some of the effort goes into balance.");
+  }
+
+  private static OptionalDouble measured(Brief brief, Exercise x, String detail) {
+    return x.needs().stream().map(item -> brief.place().measured(item, detail)).filter(OptionalDouble::isPresent).findFirst().orElse(OptionalDouble.empty());
   }
 
   private static Criterion progression(Brief brief, Exercise x, Evaluation.Computed e) {
