@@ -9,11 +9,13 @@ import static org.assertj.core.api.Assertions.within;
 
 import istmo.app.RunningApp.Answer;
 import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Place;
 import istmo.core.measuring.Pull;
 import istmo.core.measuring.StandIn;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -52,7 +54,7 @@ class MachineApiTest {
     List<Map<String, Object>> list = new ArrayList<>();
     for (double at : new double[] {10, 40, 70, 100}) {
       for (Pull.Direction d : new Pull.Direction[] {Pull.Direction.UP, Pull.Direction.DOWN}) {
-        list.add(Map.of("at", at, "forceN", StandIn.forceN("leg-extension", new Pull(at, 0, 0.38, 40, d), 0), "leverM", 0.38, "loadKg", 40, "direction", d.name()));
+        list.add(Map.of("at", at, "forceN", StandIn.forceN("leg-extension", Place.generic(Set.of()), new Pull(at, 0, 0.38, 40, d)), "leverM", 0.38, "loadKg", 40, "direction", d.name()));
       }
     }
     return list;

@@ -25,6 +25,7 @@ import istmo.core.body.SoreMovement;
 import istmo.core.body.Soreness;
 import istmo.core.body.Soreness.Approach;
 import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Place;
 import istmo.core.equipment.Plates;
 import istmo.core.measuring.Pull;
 import istmo.core.measuring.StandIn;
@@ -130,7 +131,7 @@ class DemoData {
     for (double at : new double[] {8, 35, 62, 90, 112}) {
       for (Pull.Direction d : List.of(Pull.Direction.UP, Pull.Direction.DOWN)) {
         Pull exact = new Pull(at, 0, 0.38, 40, d);
-        pulls.add(new Pull(at, (1 + off[pulls.size()]) * StandIn.forceN("leg-extension", exact, 0), 0.38, 40, d));
+        pulls.add(new Pull(at, (1 + off[pulls.size()]) * StandIn.forceN("leg-extension", Place.generic(Set.of()), exact), 0.38, 40, d));
       }
     }
     return pulls;

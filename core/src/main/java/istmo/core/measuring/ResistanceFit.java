@@ -46,7 +46,7 @@ public record ResistanceFit(Map<String, Double> values, List<Point> points, Stri
   }
 
   private static boolean rail(String itemId) {
-    return Equipment.get(itemId).load() == LoadKind.SLED || itemId.equals("fixed-track");
+    return Equipment.get(itemId).load() == LoadKind.SLED || isTrack(itemId);
   }
 
   /** Whether the travel is an angle of a lever (deg) and each pull needs its lever arm. */
@@ -104,10 +104,8 @@ public record ResistanceFit(Map<String, Double> values, List<Point> points, Stri
     if (pulls.isEmpty()) {
       throw new InvalidInput("pulls", "need at least one");
     }
-    boolean track = itemId.equals("fixed-track");
-    String mass = track ? "barMass" : "sledMass";
-    double angle = Math.toRadians(place.value(itemId, track ? "trackAngle" : "railAngle"));
-    double share = track ? Math.cos(angle) : Math.sin(angle);
+    String mass = isTrack(itemId) ? "barMass" : "sledMass";
+    double share = alongTravel(itemId, place);
     if (share < 0.1) {
       throw new InvalidInput("pulls", "a level rail has no weight to measure; measure its stack instead");
     }
@@ -122,12 +120,26 @@ public record ResistanceFit(Map<String, Double> values, List<Point> points, Stri
     } else {
       notes.add("Friction is not known: pull up and let down slowly at one place at least.");
     }
-    if (place.measured(itemId, track ? "trackAngle" : "railAngle").isEmpty()) {
+    if (place.measured(itemId, angleOf(itemId)).isEmpty()) {
       notes.add("The angle is still generic; the mass hangs on it.");
     }
     double generic = Equipment.detail(itemId, mass).usual();
     List<Point> points = pulls.stream().map(p -> new Point(p.at(), still(p, friction, p.forceN()), (moving + p.loadKg()) * Load.G * share, (generic + p.loadKg()) * Load.G * share)).toList();
     return finish(values, points, "N", notes);
+  }
+
+  private static boolean isTrack(String itemId) {
+    return itemId.equals("fixed-track");
+  }
+
+  private static String angleOf(String itemId) {
+    return isTrack(itemId) ? "trackAngle" : "railAngle";
+  }
+
+  /** The part of a weight that acts along the rail or track. */
+  static double alongTravel(String itemId, Place place) {
+    double angle = Math.toRadians(place.value(itemId, angleOf(itemId)));
+    return isTrack(itemId) ? Math.cos(angle) : Math.sin(angle);
   }
 
   private static ResistanceFit finish(Map<String, Double> values, List<Point> points, String unit, List<String> notes) {

@@ -1,6 +1,7 @@
 package istmo.core.measuring;
 
 import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Place;
 import istmo.core.measuring.Pull.Direction;
 import istmo.core.movement.Load;
 import java.util.Random;
@@ -13,7 +14,9 @@ public final class StandIn {
   public static final long EVERY_MS = 100;
 
   private static final double SLED_KG = 38;
+  private static final double TRACK_BAR_KG = 12;
   private static final double FRICTION = 0.07;
+  private static final double SHORTEST_LEVER_M = 0.05;
   private static final double SWING_MS = 500;
   private static final double PERIOD_MS = 120;
 
@@ -33,15 +36,15 @@ public final class StandIn {
     return 0.19 * (0.72 + 0.45 * Math.sin(Math.toRadians(Math.min(180, 25 + atDeg))));
   }
 
-  /** What a scale would show, N: on a lever machine at an angle and a lever arm, on a rail along it. */
-  public static double forceN(String itemId, Pull p, double railShare) {
+  /** What a scale would show, N: on a lever machine at an angle and a lever arm, on a rail or track along it. */
+  public static double forceN(String itemId, Place place, Pull p) {
     double way = p.direction() == Direction.UP ? 1 + FRICTION : p.direction() == Direction.DOWN ? 1 - FRICTION : 1;
-    double still = ResistanceFit.onLever(itemId) ? cam(p.at()) * p.loadKg() * Load.G / Math.max(0.05, p.leverM()) : (emptyKg(itemId) + p.loadKg()) * Load.G * railShare;
-    return way * still;
+    double weight = p.loadKg() * Load.G;
+    return way * (ResistanceFit.onLever(itemId) ? cam(p.at()) * weight / Math.max(SHORTEST_LEVER_M, p.leverM()) : (emptyKg(itemId) * Load.G + weight) * ResistanceFit.alongTravel(itemId, place));
   }
 
   private static double emptyKg(String itemId) {
-    return Equipment.get(itemId).load() == Equipment.LoadKind.SLED ? SLED_KG : 12;
+    return Equipment.get(itemId).load() == Equipment.LoadKind.SLED ? SLED_KG : TRACK_BAR_KG;
   }
 
   /** The reading at a time, ms, since it began: swings at first, then stands still but for noise. */

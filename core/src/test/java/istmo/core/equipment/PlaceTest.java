@@ -139,6 +139,14 @@ class PlaceTest {
     assertThat(criterion(o, "leg-extension/upright", "stability").value()).isLessThan(criterion(order(EVERYTHING), "leg-extension/upright", "stability").value());
   }
 
+  /** What is not measured is marked, on every strip that hangs on it. */
+  @Test
+  void everyMachineSaysHowMuchOfItIsKnown() {
+    assertThat(entry(order(EVERYTHING), "leg-press/high").why()).contains("Computed for a generic machine: nothing of this one is measured.");
+    assertThat(entry(order(EVERYTHING.with("leg-press", "railAngle", 40)), "leg-press/high").why()).contains("Of this machine 1 of 6 values that matter are measured; the rest is generic.");
+    assertThat(entry(order(EVERYTHING), "back-squat/high-bar").why()).noneMatch(w -> w.contains("machine"));
+  }
+
   @Test
   void aRollerThatDoesNotReachTheAnkleIsSaid() {
     Order o = order(EVERYTHING.with("seated-curl", "rollerMost", 0.3));

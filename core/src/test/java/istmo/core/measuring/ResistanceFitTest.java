@@ -94,6 +94,21 @@ class ResistanceFitTest {
     assertThat(unsure.notes()).anyMatch(n -> n.contains("Friction")).anyMatch(n -> n.contains("angle is still generic"));
   }
 
+  /** The stand-in's own truth comes back from its pulls: a sled of 38 kg, a bar of 12 kg on a leaning track, friction of 7 %. */
+  @Test
+  void theStandInsTruthComesBack() {
+    Place place = Place.generic(Set.of()).with("leg-press", "railAngle", 38).with("fixed-track", "trackAngle", 7);
+    for (String item : List.of("leg-press", "fixed-track")) {
+      List<Pull> pulls = new ArrayList<>();
+      for (Direction d : new Direction[] {Direction.UP, Direction.DOWN}) {
+        pulls.add(new Pull(0.3, StandIn.forceN(item, place, new Pull(0.3, 0, 0, 0, d)), 0, 0, d));
+      }
+      ResistanceFit fit = ResistanceFit.of(item, place, pulls);
+      assertThat(fit.values().get(item.equals("leg-press") ? "sledMass" : "barMass")).isCloseTo(item.equals("leg-press") ? 38 : 12, within(1e-9));
+      assertThat(fit.values().get("friction")).isCloseTo(0.07, within(1e-9));
+    }
+  }
+
   @Test
   void frictionComparesOnlyPullsWithTheSameLoad() {
     double up = 80 * Load.G * Math.sin(Math.PI / 4);

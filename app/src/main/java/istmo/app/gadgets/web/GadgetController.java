@@ -6,10 +6,9 @@ import istmo.app.gadgets.StandInGadgets;
 import istmo.app.gyms.Gyms;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.NotFound;
-import istmo.core.equipment.Equipment;
-import istmo.core.equipment.Place;
 import istmo.core.measuring.Gauge;
 import istmo.core.measuring.Pull;
+import istmo.core.measuring.ResistanceFit;
 import istmo.core.measuring.StandIn;
 import istmo.core.quantity.InvalidInput;
 import java.io.BufferedReader;
@@ -165,12 +164,11 @@ class GadgetController {
     if (gauge != Gauge.FORCE) {
       return input.at();
     }
-    Place place = gyms.get(input.gymId()).place();
-    Equipment.get(input.item());
-    boolean track = input.item().equals("fixed-track");
-    double angle = track || Equipment.get(input.item()).details().stream().anyMatch(d -> d.id().equals("railAngle")) ? Math.toRadians(place.value(input.item(), track ? "trackAngle" : "railAngle")) : 0;
+    if (!ResistanceFit.possible(input.item())) {
+      throw new InvalidInput("item", "has no resistance to measure");
+    }
     Pull pull = new Pull(input.at(), 0, input.leverM() == null ? 0 : input.leverM(), input.loadKg(), input.direction() == null ? Pull.Direction.STILL : input.direction());
-    return StandIn.forceN(input.item(), pull, track ? Math.cos(angle) : Math.sin(angle));
+    return StandIn.forceN(input.item(), gyms.get(input.gymId()).place(), pull);
   }
 
   private LinkView view(GadgetLinks.State s) {

@@ -4,6 +4,8 @@ import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.catalogue.Exercise;
+import istmo.core.equipment.Detail;
+import istmo.core.equipment.Equipment;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.mechanics.Limiter;
@@ -15,6 +17,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 
 /** Sentences about an evaluation, made from its figures: what it does, where in the range, what gives out first, what it costs, how sure. */
 public final class Explanation {
@@ -40,8 +43,27 @@ public final class Explanation {
     e.reach().changes().forEach(text -> sentences.add("For this client: " + text));
     e.analysis().notes().forEach(sentences::add);
     brief.profile().habits().stream().filter(h -> h.family().equals(x.family().id()) && aimsAtGroup(aim, h.group())).forEach(h -> sentences.add(h.change()));
+    machine(brief, x).ifPresent(sentences::add);
     sentences.add(String.format(Locale.ROOT, "Mechanics only, no study used. The model is trusted to about ±%.0f %% here.", 100 * (Math.exp(x.modelError()) - 1)));
     return sentences;
+  }
+
+  /** How much of the machine is known here; empty for what no order hangs on. */
+  private static Optional<String> machine(Brief brief, Exercise x) {
+    long matters = 0;
+    long known = 0;
+    for (String item : x.needs()) {
+      for (Detail d : Equipment.get(item).details()) {
+        if (d.between().isPresent()) {
+          matters++;
+          known += brief.place().measured(item, d.id()).isPresent() ? 1 : 0;
+        }
+      }
+    }
+    if (matters == 0) {
+      return Optional.empty();
+    }
+    return Optional.of(known == 0 ? "Computed for a generic machine: nothing of this one is measured." : String.format(Locale.ROOT, "Of this machine %d of %d values that matter are measured; the rest is generic.", known, matters));
   }
 
   private static boolean aimsAtGroup(Aim aim, String group) {
