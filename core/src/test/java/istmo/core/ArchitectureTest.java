@@ -47,7 +47,7 @@ class ArchitectureTest {
           .whereLayer("family").mayOnlyAccessLayers("quantity", "anatomy", "body", "equipment", "movement")
           .whereLayer("mechanics").mayOnlyAccessLayers("quantity", "anatomy", "body", "movement")
           .whereLayer("stimulus").mayOnlyAccessLayers("quantity", "anatomy", "mechanics")
-          .whereLayer("catalogue").mayOnlyAccessLayers("quantity", "resource", "body", "equipment", "movement", "family")
+          .whereLayer("catalogue").mayOnlyAccessLayers("quantity", "resource", "anatomy", "body", "equipment", "movement", "family")
           .whereLayer("drawing").mayOnlyAccessLayers("quantity", "anatomy", "body", "movement", "mechanics")
           .whereLayer("ranking").mayOnlyAccessLayers("quantity")
           .whereLayer("measuring").mayOnlyAccessLayers("quantity", "anatomy", "equipment", "movement")
