@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { fireEvent, render, screen, waitFor } from '@testing-library/react'
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
 import { afterEach, expect, test, vi } from 'vitest'
 import type { Session, SessionItem } from '../../api/client'
 import { LogSet } from './LogSet'
@@ -9,10 +9,10 @@ const item: SessionItem = {
   lastTime: { performedAt: '2026-11-01T10:00:00Z', sameSetup: true, setup: {}, sets: [{ id: 's', loadKg: 32.5, repetitions: 12, reserve: 1, performedAt: '2026-11-01T10:00:00Z' }] },
 }
 
-function form(onLogged: (s: Session) => void = () => {}) {
+function form(onLogged: (s: Session) => void = () => {}, shown: SessionItem = item) {
   render(
     <QueryClientProvider client={new QueryClient()}>
-      <LogSet sessionId="s" item={item} onLogged={onLogged} />
+      <LogSet sessionId="s" item={shown} onLogged={onLogged} />
     </QueryClientProvider>,
   )
 }
@@ -25,6 +25,14 @@ test('starts from last time', () => {
   form()
   expect(screen.getByLabelText('Load (kg)')).toHaveValue('32.5')
   expect(screen.getByLabelText('Repetitions')).toHaveValue('12')
+})
+
+test('does not start from last time where today asks for less, or leaves it out', () => {
+  form(undefined, { ...item, load: { lowKg: 12.5, highKg: 17.5, repetitions: '10-18', basis: '' } })
+  expect(screen.getByLabelText('Load (kg)')).toHaveValue('12.5')
+  cleanup()
+  form(undefined, { ...item, refusal: 'Sore knee: …' })
+  expect(screen.getByLabelText('Load (kg)')).toHaveValue('')
 })
 
 test('a set that the server did not answer is sent again under the same id, and a new set gets a new one', async () => {

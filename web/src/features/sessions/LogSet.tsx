@@ -8,10 +8,16 @@ import { Field } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
 import { trim } from '../../quantity/format'
 
+/** The load to begin with: the last one, but no more than today's first load where cautions ask for less, and none for what is left out. */
+function startLoad(item: SessionItem, before?: number): string {
+  const less = item.sets.length === 0 && item.load && before !== undefined && before > item.load.highKg ? item.load.lowKg : before
+  return less === undefined || (item.refusal && item.sets.length === 0) ? '' : trim(less, 2)
+}
+
 /** One set into the record. Starts from the last set, or from last time. The set's id is made here, so sending it again stores it once. */
 export function LogSet({ sessionId, item, onLogged }: { sessionId: string; item: SessionItem; onLogged: (s: Session) => void }) {
   const before = item.sets.at(-1) ?? item.lastTime?.sets[Math.min(item.sets.length, (item.lastTime?.sets.length ?? 1) - 1)]
-  const [load, setLoad] = useState(before ? trim(before.loadKg, 2) : '')
+  const [load, setLoad] = useState(startLoad(item, before?.loadKg))
   const [repetitions, setRepetitions] = useState(before ? String(before.repetitions) : '')
   const [reserve, setReserve] = useState(before ? trim(before.reserve, 1) : '2')
   const [setId, setSetId] = useState(() => crypto.randomUUID())

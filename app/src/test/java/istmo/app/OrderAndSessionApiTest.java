@@ -201,6 +201,11 @@ class OrderAndSessionApiTest {
     assertThat(with).isGreaterThan(4);
     String session = post("/api/sessions", brief).at("/id").asString();
     assertThat(post("/api/sessions/" + session + "/items", Map.of("candidateId", "back-squat/high-bar")).at("/items/0/load/basis").asString()).contains("own lift");
+    input.put("version", get("/api/clients/" + id).at("/version").asInt());
+    input.put("cautions", List.of(Map.of("caution", "RED_FLAG")));
+    put("/api/clients/" + id, input);
+    assertThat(get("/api/sessions/" + session).at("/items/0/refusal").asString()).contains("Stop");
+    assertThat(get("/api/sessions/" + session).at("/items/0").has("load")).as("no load for what is left out").isFalse();
     assertThat(delete(lifts + "/" + known.at("/lifts/0/id").asString()).body().has("strength")).isFalse();
   }
 

@@ -66,7 +66,7 @@ public class Bench {
    * @param changes what was changed of the usual set-up for this client
    * @param measured parameters whose value is measured at this place
    * @param refusal why this client's cautions leave it out in this set-up, if they do
-   * @param load a first load, once a lift is known
+   * @param load a first load, once a lift is known; none for what is left out
    */
   public record Side(
       Client client,
@@ -121,8 +121,9 @@ public class Bench {
     }
     AnalysisResult result = analyses.get(new Key(body, exercise.family().id(), setup.values()), k -> new Analyser(k.body()).analyse(exercise.family(), Setup.of(exercise.family().parameters(), k.setup()), LoadRule.USUAL));
     if (result instanceof Analysis a) {
-      Optional<LoadEstimate> load = LoadEstimate.of(candidate, setup, a, client.strength(), place, client.cautions().loadShare());
-      return new Side(client, body, candidate, setup, a, a.points().stream().map(p -> p.posture()).toList(), Stimulus.byRegion(a, school), changes, measured, Admission.refusal(client.cautions(), exercise, Optional.of(a)), load);
+      Optional<Cautions.Refusal> refusal = Admission.refusal(client.cautions(), exercise, Optional.of(a));
+      Optional<LoadEstimate> load = refusal.isPresent() ? Optional.empty() : LoadEstimate.of(candidate, setup, a, client.strength(), place, client.cautions().loadShare());
+      return new Side(client, body, candidate, setup, a, a.points().stream().map(p -> p.posture()).toList(), Stimulus.byRegion(a, school), changes, measured, refusal, load);
     }
     List<Posture> possible = new ArrayList<>();
     for (int k = 0; k < Analyser.POINTS; k++) {
