@@ -19,25 +19,25 @@ export function FitPlot({ points, unit, atUnit, perAt }: { points: Point[]; unit
   return (
     <figure>
       <svg viewBox={`0 0 ${W} ${H}`} className="w-full max-w-72" role="img" aria-label={`Resistance over the travel. ${words}`}>
-      {y.ticks(3).map((t) => (
-        <g key={t}>
-          <line x1={34} x2={W - 8} y1={y(t)} y2={y(t)} stroke="var(--rule)" />
-          <text x={30} y={y(t) + 3} textAnchor="end" fontSize={9} fill="var(--ink-2)">
-            {shown(t)}
+        {y.ticks(3).map((t) => (
+          <g key={t}>
+            <line x1={34} x2={W - 8} y1={y(t)} y2={y(t)} stroke="var(--rule)" />
+            <text x={30} y={y(t) + 3} textAnchor="end" fontSize={9} fill="var(--ink-2)">
+              {shown(t)}
+            </text>
+          </g>
+        ))}
+        {x.ticks(5).map((t) => (
+          <text key={t} x={x(t)} y={H - 8} textAnchor="middle" fontSize={9} fill="var(--ink-2)">
+            {`${t}${atUnit === '°' ? '' : ' '}${atUnit}`}
           </text>
-        </g>
-      ))}
-      {x.ticks(5).map((t) => (
-        <text key={t} x={x(t)} y={H - 8} textAnchor="middle" fontSize={9} fill="var(--ink-2)">
-          {`${t}${atUnit === '°' ? '' : ' '}${atUnit}`}
-        </text>
-      ))}
-      <path d={path((p) => p.generic)} fill="none" stroke="var(--ink-2)" strokeDasharray="4 3" />
-      <path d={path((p) => p.fitted)} fill="none" stroke="var(--accent-2)" strokeWidth={2} />
-      {sorted.map((p, k) => (
-        <circle key={k} cx={x(p.at * perAt)} cy={y(p.measured)} r={3} fill="var(--accent)" />
-      ))}
-    </svg>
+        ))}
+        <path d={path((p) => p.generic)} fill="none" stroke="var(--ink-2)" strokeDasharray="4 3" />
+        <path d={path((p) => p.fitted)} fill="none" stroke="var(--accent-2)" strokeWidth={2} />
+        {sorted.map((p, k) => (
+          <circle key={k} cx={x(p.at * perAt)} cy={y(p.measured)} r={3} fill="var(--accent)" />
+        ))}
+      </svg>
       <figcaption className="text-xs text-ink-2">{unit === 'm' ? 'Lever of the stack' : 'Force, as weight'}: dots pulls, line the fit, dashed the generic type.</figcaption>
     </figure>
   )

@@ -37,6 +37,17 @@ test('the demo signs in by itself, but not after somebody signed out', async () 
   expect(posts).toEqual(['/api/account/demo'])
 })
 
+test('a demo whose session ends enters again by itself, under a screen that keeps what was typed', async () => {
+  const posts: string[] = []
+  let lost = false
+  gate(() => ({ signedIn: posts.length > (lost ? 1 : 0), demo: true, firstRun: false }), posts)
+  fireEvent.change(await screen.findByLabelText('typed'), { target: { value: 'half a note' } })
+  lost = true
+  act(() => void window.dispatchEvent(new Event(SIGNED_OUT)))
+  await waitFor(() => expect(posts).toEqual(['/api/account/demo', '/api/account/demo']))
+  expect(screen.getByLabelText('typed')).toHaveValue('half a note')
+})
+
 test('who signed out of the demo stays out until asked in', async () => {
   stayOut(true)
   const posts: string[] = []

@@ -22,14 +22,15 @@ export function Gate({ children }: { children: ReactNode }) {
   }, [queries])
   const a = account.data
   const byItself = a !== undefined && a.demo && !a.signedIn && !staysOut()
-  const { mutate, isIdle } = enter
+  const { mutate, isPending, isError } = enter
   useEffect(() => {
-    if (byItself && isIdle) mutate()
-  }, [byItself, isIdle, mutate])
+    if (byItself && !isPending && !isError) mutate()
+  }, [byItself, isPending, isError, mutate])
   if (a?.signedIn && !wasIn) setWasIn(true)
-  if (account.isError) return <Trouble error={account.error} retry={() => void account.refetch()} />
-  if (!a || (byItself && !enter.isError)) return <Waiting what="Opening" />
-  if (a.signedIn) return children
+  const entering = byItself && !isError
+  if (!a) return account.isError ? <Trouble error={account.error} retry={() => void account.refetch()} /> : <Waiting what="Opening" />
+  if (a.signedIn || (entering && wasIn)) return children
+  if (entering) return <Waiting what="Opening" />
   const ask = a.demo ? <EnterDemo pending={enter.isPending} error={enter.error} onEnter={() => enter.mutate()} /> : a.firstRun ? <FirstAccount /> : <SignIn />
   if (!wasIn) return <div className="mx-auto w-full max-w-md py-16">{ask}</div>
   return (

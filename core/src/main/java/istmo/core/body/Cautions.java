@@ -12,7 +12,6 @@ import java.util.Optional;
  * What a client's sore joints, cautions and written restrictions ask for, and what follows from them. A cleared caution keeps its advice and loses its limits; a restriction always holds.
  */
 public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restriction> restrictions) {
-
   /** One caution, cleared or not. */
   public record Entry(Caution caution, Optional<Clearance> clearance) {
     boolean limits() {
