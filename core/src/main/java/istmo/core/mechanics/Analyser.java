@@ -2,7 +2,6 @@ package istmo.core.mechanics;
 
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Muscle;
-import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
@@ -15,6 +14,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * From a body, a family with its set-up and a load rule to posture over the range, moments, strength limit with its limiters, and load sharing. Holds the workspaces for one body; one thread.
@@ -28,6 +28,9 @@ public final class Analyser {
 
   private static final double LOAD_TOLERANCE_KG = 0.02;
   private static final double FIRST_GUESS_KG = 100;
+  private static final double REPETITION_TOLERANCE = 0.01;
+  /** First guess of what share of the limit a repetition more costs. */
+  private static final double FALL_A_REPETITION = 0.026;
   /** Phases whose limit is more than this many times the smallest do not decide it at a nearby load; a last look at all phases makes sure. */
   private static final double FOLLOWED = 1.15;
   /** Phases that could decide with a weaker back. */
@@ -42,16 +45,27 @@ public final class Analyser {
   private final Equilibrium equilibrium;
   private final StrengthLimit strength;
   private final LoadSharing sharing;
+  private final SetSimulation simulation;
 
   public Analyser(Body body) {
+    this(body, new Musculature(body));
+  }
+
+  /** With other muscles than the standard ones; {@code musculature} must be this body's, and is used up by this analyser. */
+  public Analyser(Body body, Musculature musculature) {
     this.body = body;
-    this.musculature = new Musculature(body);
+    this.musculature = musculature;
     this.equilibrium = new Equilibrium(body, musculature);
     this.strength = new StrengthLimit(equilibrium);
     this.sharing = new LoadSharing(equilibrium);
+    this.simulation = new SetSimulation(body, musculature);
   }
 
   public AnalysisResult analyse(Family family, Setup setup, LoadRule rule) {
+    return analyse(family, setup, rule, Tempo.USUAL);
+  }
+
+  public AnalysisResult analyse(Family family, Setup setup, LoadRule rule, Tempo tempo) {
     double[] limits = new double[POINTS];
     try {
       double limit = limit(family, setup, limits);
@@ -60,7 +74,7 @@ public final class Analyser {
         return new CannotAnalyse(weakest / (POINTS - 1.0), "Body weight alone is more than this posture can hold.", String.format(Locale.ROOT, "about %.0f kg of help", -limit));
       }
       List<Limiter> limiters = limiters(family, setup, limits, limit);
-      double working = rule.loadKg(limit);
+      double working = working(family, setup, rule, tempo, limit);
       List<AnalysisPoint> points = new ArrayList<>(POINTS);
       List<String> notes = new ArrayList<>();
       double tuck = 0;
@@ -78,10 +92,130 @@ public final class Analyser {
       if (working > limit * 1.001) {
         notes.add(String.format(Locale.ROOT, "%.0f kg is above the fresh limit of %.0f kg.", working, limit));
       }
-      return new Analysis(limit, working, weakest(limits) / (POINTS - 1.0), limiters, points, notes);
+      SimulatedSet set = set(family, setup, working, tempo, null);
+      if (working == 0) {
+        notes.add(String.format(Locale.ROOT, "Body weight alone ends it after %.0f repetitions.", Math.floor(set.repetitions())));
+      }
+      return new Analysis(limit, working, weakest(limits) / (POINTS - 1.0), limiters, set, points, notes);
     } catch (NoPosture e) {
       return new CannotAnalyse(e.phase, e.impossible.reason(), e.impossible.missing());
     }
+  }
+
+  /**
+   * The fresh limit alone, without a set.
+   *
+   * @param limitKg not above zero where body weight alone is more than can be held
+   */
+  public record Fresh(double limitKg, List<Limiter> limiters) {}
+
+  /** The fresh limit alone; empty where the posture cannot be taken. */
+  public Optional<Fresh> fresh(Family family, Setup setup) {
+    double[] limits = new double[POINTS];
+    try {
+      double limit = limit(family, setup, limits);
+      return Optional.of(new Fresh(limit, limit > 0 ? limiters(family, setup, limits, limit) : List.of()));
+    } catch (NoPosture e) {
+      return Optional.empty();
+    }
+  }
+
+  private double working(Family family, Setup setup, LoadRule rule, Tempo tempo, double limit) {
+    if (rule instanceof LoadRule.Fixed f) {
+      return f.kg();
+    }
+    if (rule instanceof LoadRule.ShareOfLimit s) {
+      return s.share() * limit;
+    }
+    return loadFor(family, setup, ((LoadRule.Repetitions) rule).repetitions(), tempo, limit);
+  }
+
+  /** The load that gives so many repetitions, kg: a root between nothing and the fresh limit, by regula falsi with halving (Illinois); nothing where body weight alone gives fewer. */
+  private double loadFor(Family family, Setup setup, int repetitions, Tempo tempo, double limit) {
+    double high = limit;
+    double atHigh = 1 - repetitions;
+    if (atHigh >= 0) {
+      return limit;
+    }
+    double low = 0;
+    double atLow = Double.NaN;
+    double x = Math.max(0.3, 1 - FALL_A_REPETITION * (repetitions - 1)) * limit;
+    for (int round = 0; round < 40; round++) {
+      double f = repetitions(family, setup, x, tempo, null) - repetitions;
+      if (Math.abs(f) < REPETITION_TOLERANCE) {
+        return x;
+      }
+      if (f > 0) {
+        atHigh = !Double.isNaN(atLow) && x > low ? atHigh / 2 : atHigh;
+        low = x;
+        atLow = f;
+      } else {
+        atLow = x < high ? atLow / 2 : atLow;
+        high = x;
+        atHigh = f;
+      }
+      if (Double.isNaN(atLow)) {
+        if (x == 0) {
+          return 0;
+        }
+        x = x < 0.15 * limit ? 0 : x - Math.max(0.1 * limit, FALL_A_REPETITION * limit * -f);
+        x = Math.max(0, x);
+      } else {
+        x = Math.max(low + 0.02 * (high - low), Math.min(high - 0.02 * (high - low), low + (high - low) * atLow / (atLow - atHigh)));
+      }
+      if (high - low < LOAD_TOLERANCE_KG / 2) {
+        return low;
+      }
+    }
+    throw new IllegalStateException("the load for " + repetitions + " repetitions was not found");
+  }
+
+  private double repetitions(Family family, Setup setup, double loadKg, Tempo tempo, double[] start) {
+    for (int k = 0; k < SetSimulation.POINTS; k++) {
+      simulation.set(k, posture(family, setup, k / (SetSimulation.POINTS - 1.0), loadKg));
+    }
+    return simulation.run(loadKg, tempo, family.legs(setup), start);
+  }
+
+  private SimulatedSet set(Family family, Setup setup, double loadKg, Tempo tempo, double[] start) {
+    double done = repetitions(family, setup, loadKg, tempo, start);
+    List<Limiter> gaveOut =
+        switch (simulation.end()) {
+          case STRENGTH -> gaveOut(family, setup, loadKg, simulation.leftAtEnd());
+          case BREATH -> List.of(new Limiter(SimulatedSet.BREATH, 1, 0));
+          case LIGHT -> List.of();
+        };
+    return simulation.result(loadKg, done, gaveOut);
+  }
+
+  /** What has given out when a set ended: capacity lost times sensitivity, phases that nearly tie blended. */
+  private List<Limiter> gaveOut(Family family, Setup setup, double loadKg, double[] left) {
+    int columns = equilibrium.muscles + 2;
+    double[][] sensitivity = new double[SetSimulation.POINTS][columns];
+    double[] limits = new double[SetSimulation.POINTS];
+    for (int k = 0; k < limits.length; k++) {
+      equilibrium.set(posture(family, setup, k / (limits.length - 1.0), loadKg));
+      equilibrium.tire(left);
+      limits[k] = strength.solve() ? strength.limitKg() : StrengthLimit.HIGHEST_KG;
+      for (int j = 0; j < columns; j++) {
+        sensitivity[k][j] = (1 - left[j]) * strength.sensitivity(j);
+      }
+    }
+    double[] kg = blended(limits, sensitivity);
+    double sum = Arrays.stream(kg).sum();
+    return sum > 0 ? named(Arrays.stream(kg).map(v -> v / sum).toArray(), kg) : List.of();
+  }
+
+  /** A drop set: each load to failure with what the last left, without rest. */
+  public List<SimulatedSet> dropSet(Family family, Setup setup, List<Double> loadsKg, Tempo tempo) {
+    List<SimulatedSet> sets = new ArrayList<>();
+    double[] left = null;
+    for (double load : loadsKg) {
+      SimulatedSet set = set(family, setup, load, tempo, left);
+      sets.add(set);
+      left = simulation.leftAtEnd().clone();
+    }
+    return List.copyOf(sets);
   }
 
   /**
@@ -193,32 +327,43 @@ public final class Analyser {
     double[] share = new double[columns];
     double[] kg = new double[columns];
     for (int b = 0; b < BACK_FACTORS.length; b++) {
-      double least = Arrays.stream(limits[b]).min().orElseThrow();
-      double[] total = new double[columns];
-      double weightSum = 0;
-      for (int k = 0; k < phases; k++) {
-        double weight = Math.exp(-(limits[b][k] - least) / Math.max(1, Math.abs(least)) / TIE);
-        weightSum += weight;
-        for (int j = 0; j < columns; j++) {
-          total[j] += weight * sensitivity[b][k][j];
-        }
-      }
-      double sum = Arrays.stream(total).sum();
+      double[] mean = blended(limits[b], sensitivity[b]);
+      double sum = Arrays.stream(mean).sum();
       for (int j = 0; j < columns && sum > 0; j++) {
-        share[j] += BACK_WEIGHTS[b] * total[j] / sum;
-        kg[j] += BACK_WEIGHTS[b] * total[j] / weightSum / 100;
+        share[j] += BACK_WEIGHTS[b] * mean[j] / sum;
+        kg[j] += BACK_WEIGHTS[b] * mean[j];
       }
     }
-    List<Limiter> result = new ArrayList<>();
-    List<Muscle> muscles = Muscles.standard().all();
-    double named = 0;
-    for (int j = 0; j < columns; j++) {
-      named += share[j] > 0.005 ? share[j] : 0;
+    return named(share, kg);
+  }
+
+  /** Mean sensitivity over phases, those nearest to the smallest limit weighing most. */
+  private static double[] blended(double[] limits, double[][] sensitivity) {
+    double least = Arrays.stream(limits).min().orElseThrow();
+    double[] mean = new double[sensitivity[0].length];
+    double weightSum = 0;
+    for (int k = 0; k < limits.length; k++) {
+      double weight = Math.exp(-(limits[k] - least) / Math.max(1, Math.abs(least)) / TIE);
+      weightSum += weight;
+      for (int j = 0; j < mean.length; j++) {
+        mean[j] += weight * sensitivity[k][j];
+      }
     }
-    for (int j = 0; j < columns; j++) {
+    for (int j = 0; j < mean.length; j++) {
+      mean[j] /= weightSum;
+    }
+    return mean;
+  }
+
+  /** Shares above a half of one per cent, greatest first. */
+  private List<Limiter> named(double[] share, double[] kg) {
+    List<Limiter> result = new ArrayList<>();
+    List<Muscle> muscles = musculature.muscles();
+    double named = Arrays.stream(share).filter(v -> v > 0.005).sum();
+    for (int j = 0; j < share.length; j++) {
       if (share[j] > 0.005) {
         String id = j < muscles.size() ? muscles.get(j).id() : j == muscles.size() ? Regions.LOWER_BACK : "ABDOMINALS";
-        result.add(new Limiter(id, share[j] / named, kg[j]));
+        result.add(new Limiter(id, share[j] / named, kg[j] / 100));
       }
     }
     result.sort(Comparator.comparingDouble(Limiter::share).reversed().thenComparing(Limiter::id));

@@ -36,6 +36,8 @@ public final class Equilibrium {
   /** A[row][column], N m at the column's full amount; free contacts hold moment per unit of x. */
   final double[][] a;
 
+  /** The columns of rested muscles, back and trunk. */
+  private final double[][] rested;
   final double[] b0 = new double[Coordinate.ALL];
   final double[] b1 = new double[Coordinate.ALL];
   /** Price weight of each column: cross-section, m2. */
@@ -55,6 +57,7 @@ public final class Equilibrium {
     this.muscles = musculature.size();
     int most = muscles + SOURCES + MOST_FREE;
     this.a = new double[Coordinate.ALL][most];
+    this.rested = new double[Coordinate.ALL][muscles + 2];
     this.weight = new double[most];
   }
 
@@ -89,6 +92,7 @@ public final class Equilibrium {
       passive[j] = rest;
       a[r][muscles] = c == Coordinate.LUMBAR_FLEXION ? -body.lumbarNm() : 0;
       a[r][muscles + 1] = c == Coordinate.LUMBAR_FLEXION ? spring : 0;
+      System.arraycopy(a[r], 0, rested[r], 0, muscles + 2);
       a[r][muscles + 2] = c == Coordinate.HIP_INTERNAL_ROTATION ? 1 : 0;
       for (int f = 0; f < free; f++) {
         a[r][muscles + SOURCES + f] = freeMoment(posture, contacts.get(f), c);
@@ -121,11 +125,20 @@ public final class Equilibrium {
     return rowOf[c.ordinal()] >= 0;
   }
 
-  /** Makes the back stronger or weaker by a factor until the next {@link #set}. */
+  /** Makes the back stronger or weaker by a factor until the next {@link #set} or {@link #tire}. */
   void scaleBack(double factor) {
     int r = rowOf[Coordinate.LUMBAR_FLEXION.ordinal()];
     if (r >= 0) {
-      a[r][muscles] = -factor * body.lumbarNm();
+      a[r][muscles] = factor * rested[r][muscles];
+    }
+  }
+
+  /** Leaves each muscle, the back and the trunk only a share of its rested active force, until the next {@link #set}. */
+  void tire(double[] capacity) {
+    for (int r = 0; r < rows; r++) {
+      for (int i = 0; i < muscles + 2; i++) {
+        a[r][i] = capacity[i] * rested[r][i];
+      }
     }
   }
 

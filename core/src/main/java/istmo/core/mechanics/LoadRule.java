@@ -2,22 +2,14 @@ package istmo.core.mechanics;
 
 import istmo.core.quantity.Allowed;
 
-/** At which load muscles share the work. */
+/** At which load a set is looked at. */
 public sealed interface LoadRule {
-  /** The load, kg, for a fresh limit. */
-  double loadKg(double limitKg);
-
-  /** Share of the fresh limit. The default is 75 %: a load near that of ten repetitions; at the limit itself every muscle with leverage saturates, which is not how a set works (docs/model.md, 8). */
+  /** Share of the fresh limit. */
   record ShareOfLimit(double share) implements LoadRule {
     public static final Allowed SHARE = new Allowed(0.05, 1, "");
 
     public ShareOfLimit {
       SHARE.check("loadRule.shareOfLimit", share);
-    }
-
-    @Override
-    public double loadKg(double limitKg) {
-      return share * limitKg;
     }
   }
 
@@ -28,12 +20,16 @@ public sealed interface LoadRule {
     public Fixed {
       LOAD_KG.check("loadRule.loadKg", kg);
     }
+  }
 
-    @Override
-    public double loadKg(double limitKg) {
-      return kg;
+  /** The load that gives so many repetitions to failure: what compares exercises of which some lift the body too (docs/model.md, 8). */
+  record Repetitions(int repetitions) implements LoadRule {
+    public static final Allowed REPETITIONS = new Allowed(1, 40, "repetitions");
+
+    public Repetitions {
+      REPETITIONS.check("loadRule.repetitions", repetitions);
     }
   }
 
-  LoadRule USUAL = new ShareOfLimit(0.75);
+  LoadRule USUAL = new Repetitions(SetSimulation.COMPARED_REPETITIONS);
 }

@@ -25,6 +25,8 @@ public final class LoadSharing {
 
   private static final int MOST_ROUNDS = 300;
   private static final double TOLERANCE = 1e-9;
+  /** Residual, as a share of the greatest moment, below which rounding of the dual function can hide descent: cheap contacts make it steep. */
+  private static final double ROUNDING = 1e-5;
 
   private final Equilibrium eq;
   private final double[] x;
@@ -100,11 +102,12 @@ public final class LoadSharing {
           size *= 0.5;
         }
       }
+      if (norm <= ROUNDING * scale && !(found && next < value)) { // no further descent can be measured
+        evaluate(lam);
+        return;
+      }
       if (!found) {
         value = evaluate(lam);
-        if (norm <= 1e-6 * scale) { // rounding: no further descent can be measured
-          return;
-        }
         damping = Math.max(1e-6, damping * 10);
         continue;
       }

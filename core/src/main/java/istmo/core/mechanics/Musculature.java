@@ -32,28 +32,52 @@ public final class Musculature {
 
   private static final double ROTATION_LIMIT = 0.8;
 
-  private final List<Muscle> muscles = Muscles.standard().all();
-  private final int n = muscles.size();
-  private final MonotoneCurve[] hipFlexionArm = new MonotoneCurve[n];
-  private final MonotoneCurve[] abductionArm = new MonotoneCurve[n];
-  private final MonotoneCurve[] rotationArm = new MonotoneCurve[n];
-  private final MonotoneCurve[] kneeArm = new MonotoneCurve[n];
-  private final MonotoneCurve[] ankleArm = new MonotoneCurve[n];
-  private final double[] peakForce = new double[n];
-  private final double[] pcsa = new double[n];
-  private final double[] perMetre = new double[n];
-  private final double[] sinPennation = new double[n];
-  private final double[] lengthAtZero = new double[n];
+  private final List<Muscle> muscles;
+  private final int n;
+  private final MonotoneCurve[] hipFlexionArm;
+  private final MonotoneCurve[] abductionArm;
+  private final MonotoneCurve[] rotationArm;
+  private final MonotoneCurve[] kneeArm;
+  private final MonotoneCurve[] ankleArm;
+  private final double[] peakForce;
+  private final double[] pcsa;
+  private final double[] perMetre;
+  private final double[] sinPennation;
+  private final double[] lengthAtZero;
 
-  private final double[][] arm = new double[n][Coordinate.LEG];
-  private final double[] length = new double[n];
-  private final double[] activeFactor = new double[n];
-  private final double[] passiveFactor = new double[n];
-  private final double[] activeForce = new double[n];
-  private final double[] passiveForce = new double[n];
-  private final double[] excursion = new double[n];
+  private final double[][] arm;
+  private final double[] length;
+  private final double[] activeFactor;
+  private final double[] passiveFactor;
+  private final double[] activeForce;
+  private final double[] passiveForce;
+  private final double[] excursion;
 
   public Musculature(Body body) {
+    this(body, Muscles.standard().all());
+  }
+
+  /** Other muscles than the standard ones, given for the reference adult. */
+  public Musculature(Body body, List<Muscle> muscles) {
+    this.muscles = List.copyOf(muscles);
+    this.n = muscles.size();
+    this.hipFlexionArm = new MonotoneCurve[n];
+    this.abductionArm = new MonotoneCurve[n];
+    this.rotationArm = new MonotoneCurve[n];
+    this.kneeArm = new MonotoneCurve[n];
+    this.ankleArm = new MonotoneCurve[n];
+    this.peakForce = new double[n];
+    this.pcsa = new double[n];
+    this.perMetre = new double[n];
+    this.sinPennation = new double[n];
+    this.lengthAtZero = new double[n];
+    this.length = new double[n];
+    this.activeFactor = new double[n];
+    this.passiveFactor = new double[n];
+    this.activeForce = new double[n];
+    this.passiveForce = new double[n];
+    this.excursion = new double[n];
+    this.arm = new double[n][Coordinate.LEG];
     double volume = body.volumeFactor();
     double size = body.lengthFactor();
     for (int i = 0; i < n; i++) {
@@ -122,6 +146,10 @@ public final class Musculature {
       activeForce[i] = peakForce[i] * cos * activeFactor[i];
       passiveForce[i] = peakForce[i] * cos * passiveFactor[i];
     }
+  }
+
+  public List<Muscle> muscles() {
+    return muscles;
   }
 
   public int size() {

@@ -19,6 +19,11 @@ public interface Family {
     return Optional.empty();
   }
 
+  /** How many legs carry the external load alike: two, or one where the leg works alone or for the most part. */
+  default int legs(Setup setup) {
+    return 2;
+  }
+
   /**
    * Posture at a phase of the repetition under an external load.
    *

@@ -6,16 +6,20 @@ import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
+import istmo.core.mechanics.SetSimulation;
+import istmo.core.mechanics.SimulatedSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * What each region gets from one repetition at the working load: [mean over the range of ((a fl + c fp) clip(1 + bias (l - 1), 0, 3))^p]^(1/p). 1 is full active tension at optimal length over the whole range; comparable across muscles and
- * exercises. Differences under about a fifth are inside the noise (docs/validation.md).
+ * What each region gets from a set to failure: sum over its repetitions of [mean over the range of (u^q (c u fl + w fp) clip(1 + bias (l - 1), 0, 3))^p]^(1/p), with drive u, capacity left c, force-length fl, passive tension fp and fibre length l;
+ * 1 is what a muscle gets that works alone at optimal length under a constant load for ten repetitions to failure. Comparable across muscles and exercises. Differences under about a fifth are inside the noise (docs/validation.md).
  */
 public final class Stimulus {
   private static final double MOST_LENGTH_WEIGHT = 3;
+  private static final Map<Double, Double> ALONE = new ConcurrentHashMap<>();
 
   private Stimulus() {}
 
@@ -25,25 +29,65 @@ public final class Stimulus {
     for (Region region : Regions.standard().all()) {
       double sum = 0;
       for (Map.Entry<String, Double> share : region.muscleShares().entrySet()) {
-        sum += share.getValue() * ofMuscle(analysis, school, Muscles.standard().indexOf(share.getKey()));
+        sum += share.getValue() * ofMuscle(analysis.set(), school, Muscles.standard().indexOf(share.getKey()));
       }
       result.put(region.id(), sum);
     }
     return result;
   }
 
-  static double ofMuscle(Analysis analysis, School school, int muscle) {
-    double sum = 0;
-    for (AnalysisPoint p : analysis.points()) {
-      sum += Math.pow(tension(p, school, muscle), school.powerMean());
+  static double ofMuscle(SimulatedSet set, School school, int muscle) {
+    double total = 0;
+    int last = set.drive().length - 1;
+    for (int r = 0; r <= last; r++) {
+      double sum = 0;
+      for (int k = 0; k < set.points(); k++) {
+        double u = set.drive()[r][k][muscle];
+        double tension = set.capacity()[r][muscle] * u * set.activeFactor()[k][muscle] + school.passiveWeight() * set.passiveFactor()[k][muscle];
+        sum += Math.pow(recruited(u, school) * tension * lengthWeight(school, set.fibreLength()[k][muscle]), school.powerMean());
+      }
+      total += (r == last ? set.lastShare() : 1) * Math.pow(sum / set.points(), 1 / school.powerMean());
     }
-    return Math.pow(sum / analysis.points().size(), 1 / school.powerMean());
+    return total / ALONE.computeIfAbsent(school.recruitment(), Stimulus::alone);
   }
 
-  /** Weighted tension of a muscle at one point of the range. */
+  /** Weighted tension of a muscle at one point of the first repetition: where in the range it works. */
   public static double tension(AnalysisPoint p, School school, int muscle) {
-    double length = Math.max(0, Math.min(MOST_LENGTH_WEIGHT, 1 + school.lengthBias() * (p.fibreLength()[muscle] - 1)));
-    return (p.activeTension()[muscle] + school.passiveWeight() * p.passiveTension()[muscle]) * length;
+    return (p.activeTension()[muscle] + school.passiveWeight() * p.passiveTension()[muscle]) * lengthWeight(school, p.fibreLength()[muscle]);
+  }
+
+  private static double lengthWeight(School school, double length) {
+    return Math.max(0, Math.min(MOST_LENGTH_WEIGHT, 1 + school.lengthBias() * (length - 1)));
+  }
+
+  private static double recruited(double drive, School school) {
+    return school.recruitment() == 2 ? drive * drive : Math.pow(drive, school.recruitment());
+  }
+
+  /** What one muscle alone at optimal length gets from ten repetitions to failure under a constant load. */
+  private static double alone(double recruitment) {
+    double low = 0;
+    double high = 1;
+    for (int step = 0; step < 60; step++) { // the load with which the tenth repetition takes all that is left
+      double load = 0.5 * (low + high);
+      double left = 1;
+      for (int r = 1; r < SetSimulation.COMPARED_REPETITIONS && left > load; r++) {
+        left -= SetSimulation.FATIGUE * load / left;
+      }
+      if (left > load) {
+        low = load;
+      } else {
+        high = load;
+      }
+    }
+    double left = 1;
+    double sum = 0;
+    for (int r = 0; r < SetSimulation.COMPARED_REPETITIONS; r++) {
+      double u = low / left;
+      sum += Math.pow(u, recruitment) * low;
+      left -= SetSimulation.FATIGUE * u;
+    }
+    return sum;
   }
 
   /** Mean stimulus of each group of regions, weighted by muscle volume, in the order of the region list. */

@@ -8,8 +8,6 @@ import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.mechanics.Analyser;
-import istmo.core.mechanics.Analysis;
-import istmo.core.mechanics.LoadRule;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.quantity.InvalidInput;
@@ -114,19 +112,19 @@ public record Calibration(double legs, double back, Map<String, Double> maxima, 
     }
     Tried t = tried.get();
     double factor = new BracketingNthOrderBrentSolver(TOLERANCE, 5).solve(100, s -> over(usual, t.x(), t.setup(), s, t.target()), LEAST, MOST);
-    Analysis a = analysis(usual, t.x(), t.setup(), factor).orElseThrow();
+    Analyser.Fresh a = fresh(usual, t.x(), t.setup(), factor).orElseThrow();
     double backShare = a.limiters().stream().filter(m -> m.id().equals(Regions.LOWER_BACK)).mapToDouble(m -> m.share()).sum();
     return Optional.of(new Fit(l.candidateId(), factor, backShare > 0.5));
   }
 
   /** How far the model's limit at a factor is over the lift, kg; where body weight alone is too much, as if nothing could be lifted. */
   private static double over(Body usual, Exercise x, Setup setup, double factor, double target) {
-    return analysis(usual, x, setup, factor).map(Analysis::limitKg).orElse(0.0) - target;
+    return Math.max(0, fresh(usual, x, setup, factor).map(Analyser.Fresh::limitKg).orElse(0.0)) - target;
   }
 
-  private static Optional<Analysis> analysis(Body usual, Exercise x, Setup setup, double factor) {
+  private static Optional<Analyser.Fresh> fresh(Body usual, Exercise x, Setup setup, double factor) {
     Body body = usual.withStrength(factor * usual.strength(), Body.LUMBAR_NM.nearest(factor * usual.lumbarNm()));
-    return new Analyser(body).analyse(x.family(), setup, LoadRule.USUAL) instanceof Analysis a ? Optional.of(a) : Optional.empty();
+    return new Analyser(body).fresh(x.family(), setup);
   }
 
   /** Geometric mean of the factors of one kind; NaN without one. */

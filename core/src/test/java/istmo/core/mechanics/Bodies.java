@@ -13,6 +13,8 @@ public final class Bodies {
   public static final Body MAN = Body.estimated(1.78, 80, Sex.MALE);
   public static final Body WOMAN = Body.estimated(1.65, 62, Sex.FEMALE);
 
+  public static final int MUSCLES = istmo.core.anatomy.Muscles.standard().all().size();
+
   private Bodies() {}
 
   public static Setup setup(String family, Map<String, Double> changes) {

@@ -80,10 +80,10 @@ class OrdersTest {
 
   /** Facts of the trade (common practice): which kind of exercise comes first for a region, and which can never. */
   @ParameterizedTest
-  @CsvSource({"RF,leg-extension-reclined,seated-leg-curl", "BFL,seated-leg-curl,leg-extension", "SOL,seated-calf-raise,leg-extension", "GASM,standing-calf-raise,leg-press", "SM,seated-leg-curl,hack-squat"})
+  @CsvSource({"RF,leg-extension-reclined,seated-leg-curl", "BFL,seated-leg-curl|romanian-deadlift,leg-extension", "SOL,seated-calf-raise,leg-extension", "GASM,standing-calf-raise,leg-press", "SM,seated-leg-curl,hack-squat"})
   void aCoachRecognisesFirstAndLast(String region, String first, String never) {
     Order o = order(Map.of(region, 3), Set.of());
-    assertThat(o.firstPick().orElseThrow().candidateId()).startsWith(first);
+    assertThat(o.firstPick().orElseThrow().candidateId()).matches("(" + first + ").*");
     o.entries().stream().filter(e -> e.evaluation().candidate().exerciseId().equals(never)).forEach(e -> assertThat(e.ranked().band()).isGreaterThan(1));
   }
 
@@ -144,7 +144,8 @@ class OrdersTest {
       assertThat(e.why()).anyMatch(w -> w.startsWith("Gives outer quad")).anyMatch(w -> w.startsWith("Gives out first: ")).anyMatch(w -> w.startsWith("Mechanics only"));
       assertThat(e.limiter()).isNotBlank();
     });
-    assertThat(o.entries().get(0).why().get(0)).contains("about as much as anything here");
+    Order.Entry most = o.entries().stream().max(java.util.Comparator.comparingDouble(e -> e.evaluation().stimulus().get("VL"))).orElseThrow();
+    assertThat(most.why().get(0)).contains("about as much as anything here");
   }
 
   @Test

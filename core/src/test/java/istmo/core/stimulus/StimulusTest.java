@@ -5,56 +5,88 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import istmo.core.anatomy.Regions;
-import istmo.core.mechanics.Analysis;
-import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.mechanics.Bodies;
+import istmo.core.mechanics.SetSimulation;
+import istmo.core.mechanics.SimulatedSet;
 import istmo.core.quantity.InvalidInput;
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 class StimulusTest {
-  private static final Analysis SQUAT = Bodies.analysis(Bodies.MAN, "squat", Map.of("depth", 85.0));
+  private static final int MUSCLES = Bodies.MUSCLES;
 
-  /** The same repetition with every muscle at a length and an active tension of our choosing, no passive part. */
-  private static Analysis with(double[] length, double[] tension) {
-    List<AnalysisPoint> points = new ArrayList<>();
+  /** A set of equal repetitions with every muscle at lengths, a drive and a capacity of our choosing, no passive part. */
+  private static SimulatedSet with(int repetitions, double lastShare, double[] length, double[] drive, double[] capacity) {
+    double[][][] u = new double[repetitions][length.length][MUSCLES];
+    double[][] c = new double[repetitions][MUSCLES];
+    double[][] l = new double[length.length][MUSCLES];
+    double[][] one = new double[length.length][MUSCLES];
     for (int k = 0; k < length.length; k++) {
-      AnalysisPoint p = SQUAT.points().get(k);
-      int n = p.activation().length;
-      double[] l = new double[n];
-      double[] t = new double[n];
-      java.util.Arrays.fill(l, length[k]);
-      java.util.Arrays.fill(t, tension[k]);
-      points.add(new AnalysisPoint(p.posture(), p.limitKg(), p.externalNm(), p.activation(), l, t, new double[n], p.momentArmM(), 0, p.contactNm(), p.residualNm()));
+      Arrays.fill(l[k], length[k]);
+      Arrays.fill(one[k], 1);
+      for (int r = 0; r < repetitions; r++) {
+        Arrays.fill(u[r][k], drive[k]);
+        Arrays.fill(c[r], capacity[r]);
+      }
     }
-    return new Analysis(1, 1, 1, List.of(), points, List.of());
+    return new SimulatedSet(1, repetitions - 1 + lastShare, SimulatedSet.End.STRENGTH, List.of(), u, c, lastShare, l, one, new double[length.length][MUSCLES], 0);
   }
 
+  /** What one muscle alone does: a constant load at optimal length, the tenth repetition taking all that is left. Worked out here by stepping, as the definition says. */
   @Test
-  void fullTensionAtOptimalLengthCountsOneInEverySchool() {
-    Analysis full = with(new double[] {1, 1, 1}, new double[] {1, 1, 1});
+  void tenRepetitionsOfAMuscleAloneCountOneInEverySchool() {
+    double load = 0.7;
+    for (double step = 0.1; step > 1e-13; step /= 2) {
+      double left = 1;
+      for (int r = 1; r < 10; r++) {
+        left -= SetSimulation.FATIGUE * load / left;
+      }
+      load += left > load ? step : -step;
+    }
+    double[] left = new double[10];
+    left[0] = 1;
+    for (int r = 1; r < 10; r++) {
+      left[r] = left[r - 1] - SetSimulation.FATIGUE * load / left[r - 1];
+    }
     for (School school : School.all()) {
-      assertThat(Stimulus.byRegion(full, school).values()).allSatisfy(v -> assertThat(v).isCloseTo(1, within(1e-12)));
+      double sum = 0;
+      for (int r = 0; r < 10; r++) {
+        sum += Stimulus.ofMuscle(with(1, 1, new double[] {1, 1, 1}, new double[] {load / left[r], load / left[r], load / left[r]}, new double[] {left[r]}), school, 0);
+      }
+      assertThat(sum).as(school.id()).isCloseTo(1, within(1e-9));
     }
   }
 
-  /** By hand: lengths 0.8 and 1.4 at half tension. Stretch: ((0.5 x 0.7)^3 + (0.5 x 1.6)^3) / 2, cube root; squeeze: (0.5 x 1.2 + 0.5 x 0.6) / 2. */
+  /** By hand: lengths 0.8 and 1.4, drive a half of a rested muscle. Stretch: half squared x half x (0.7 + 1.6) / 2; squeeze: x (1.2 + 0.6) / 2; a peak school with exponent 3 takes the cube mean. */
   @Test
   void lengthCountsAsTheSchoolSays() {
-    Analysis two = with(new double[] {0.8, 1.4}, new double[] {0.5, 0.5});
-    assertThat(Stimulus.byRegion(two, School.STRETCH).get("VL")).isCloseTo(Math.cbrt((Math.pow(0.35, 3) + Math.pow(0.8, 3)) / 2), within(1e-12));
-    assertThat(Stimulus.byRegion(two, School.WHOLE_RANGE).get("VL")).isCloseTo(0.5, within(1e-12));
-    assertThat(Stimulus.byRegion(two, School.SQUEEZE).get("VL")).isCloseTo((0.5 * 1.2 + 0.5 * 0.6) / 2, within(1e-12));
+    SimulatedSet two = with(1, 1, new double[] {0.8, 1.4}, new double[] {0.5, 0.5}, new double[] {1});
+    double flat = Stimulus.ofMuscle(two, School.WHOLE_RANGE, 0);
+    assertThat(Stimulus.ofMuscle(two, School.STRETCH, 0) / flat).isCloseTo((0.7 + 1.6) / 2, within(1e-12));
+    assertThat(Stimulus.ofMuscle(two, School.SQUEEZE, 0) / flat).isCloseTo((1.2 + 0.6) / 2, within(1e-12));
+    School peak = new School("x", "", "", 2, 1.5, 3, 0.5);
+    assertThat(Stimulus.ofMuscle(two, peak, 0) / flat).isCloseTo(Math.cbrt((Math.pow(0.7, 3) + Math.pow(1.6, 3)) / 2), within(1e-12));
+  }
+
+  @Test
+  void theLastRepetitionCountsByItsShareAndATiredMuscleByWhatIsLeft() {
+    double[] length = {1, 1};
+    double[] drive = {0.6, 0.6};
+    double one = Stimulus.ofMuscle(with(1, 1, length, drive, new double[] {1}), School.STRETCH, 0);
+    assertThat(Stimulus.ofMuscle(with(3, 0.25, length, drive, new double[] {1, 1, 1}), School.STRETCH, 0)).isCloseTo(2.25 * one, within(1e-12));
+    assertThat(Stimulus.ofMuscle(with(1, 1, length, drive, new double[] {0.8}), School.STRETCH, 0)).isCloseTo(0.8 * one, within(1e-12));
   }
 
   @Test
   void theLengthWeightNeitherTurnsNegativeNorRunsAway() {
-    Analysis extremes = with(new double[] {0.35, 3}, new double[] {1, 1});
-    assertThat(Stimulus.tension(extremes.points().get(0), new School("x", "", "", 3, 1, 0), 0)).isZero();
-    assertThat(Stimulus.tension(extremes.points().get(1), School.STRETCH, 0)).isEqualTo(3);
+    SimulatedSet shortest = with(1, 1, new double[] {0.35}, new double[] {1}, new double[] {1});
+    SimulatedSet longest = with(1, 1, new double[] {9}, new double[] {1}, new double[] {1});
+    School steep = new School("x", "", "", 2, 3, 1, 0);
+    assertThat(Stimulus.ofMuscle(shortest, steep, 0)).isZero();
+    assertThat(Stimulus.ofMuscle(longest, steep, 0) / Stimulus.ofMuscle(longest, School.WHOLE_RANGE, 0)).isCloseTo(3, within(1e-12));
   }
 
   @Test

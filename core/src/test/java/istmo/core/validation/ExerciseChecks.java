@@ -129,7 +129,7 @@ final class ExerciseChecks {
     Analysis squat = Bodies.analysis(MAN, "squat", Map.of("depth", 90.0));
     rows.add(Row.more("NOTES", "hamstrings, Romanian deadlift against squat", "EMG, several; " + PRACTICE, hamstrings(Stimulus.byRegion(rdl, School.STRETCH)), hamstrings(Stimulus.byRegion(squat, School.STRETCH))));
     rows.add(Row.more("NOTES", "vasti, squat against Romanian deadlift", PRACTICE, vasti(Stimulus.byRegion(squat, School.STRETCH)), vasti(Stimulus.byRegion(rdl, School.STRETCH))));
-    rows.add(Row.within("C095", "moment about L5/S1 in the Romanian deadlift at 75 % of the limit", "trunk-strength literature, capacity 150 to 350", 150, 350, rdl.points().get(20).suppliedNm(Coordinate.LUMBAR_FLEXION) * -1, "N m"));
+    rows.add(Row.within("C095", "moment about L5/S1 in the Romanian deadlift at the load of ten repetitions", "trunk-strength literature, capacity 150 to 350", 150, 350, rdl.points().get(20).suppliedNm(Coordinate.LUMBAR_FLEXION) * -1, "N m"));
   }
 
   private static void machines(List<Row> rows) {

@@ -8,7 +8,9 @@ import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.Bodies;
 import istmo.core.mechanics.LoadRule;
+import istmo.core.mechanics.SimulatedSet;
 import istmo.core.movement.Reach;
+import istmo.core.movement.family.Families;
 import istmo.core.training.Calibration;
 import istmo.core.training.KnownLift;
 import istmo.core.training.OneRepetition;
@@ -16,6 +18,7 @@ import istmo.core.training.PerformedSet;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
 /** Repetitions against published charts, and what one known squat says of other lifts, against what lifters lift. */
 final class LoadChecks {
@@ -30,6 +33,17 @@ final class LoadChecks {
     for (double[] c : new double[][] {{2, 95}, {5, 87}, {8, 80}, {10, 75}, {12, 67}}) {
       rows.add(Row.within("C082", String.format(java.util.Locale.ROOT, "load of %.0f repetitions to failure, share of one repetition", c[0]), chart, c[1] - 2.5, c[1] + 2.5, 100 * OneRepetition.load(1, c[0]), "%"));
     }
+    String charted = "percentage chart (NSCA type; Zourdos et al. 2016), from memory; the one rate of fatigue was fitted to this chart";
+    for (double[] c : new double[][] {{95, 2}, {90, 4}, {85, 6}, {80, 8}, {75, 10}, {70, 12}, {65, 15}}) {
+      rows.add(Row.within("C082", String.format(java.util.Locale.ROOT, "repetitions of the simulated leg extension at %.0f %% of the limit", c[0]), charted, c[1] - 1, c[1] + 1, repetitions("leg-extension", Map.of(), c[0]), ""));
+    }
+    double squat = repetitions("squat", Map.of("depth", 90.0), 80);
+    String hoeger = "Hoeger et al. 1990, from memory";
+    rows.add(Row.more("C083", "repetitions at 80 %, leg press against squat", hoeger, repetitions("press", Map.of("kneeDepth", 80.0), 80), squat));
+    rows.add(Row.more("C083", "repetitions at 80 %, squat against lying leg curl", hoeger, squat, repetitions("lying-curl", Map.of(), 80)));
+    SimulatedSet long60 = set("squat", Map.of("depth", 90.0), 60);
+    rows.add(Row.holds("T01", "a free squat beyond ten to fifteen repetitions is ended by breath", PRACTICE, "BREATH, 10 to 15", String.format(java.util.Locale.ROOT, "%s, %.1f", long60.end(), long60.repetitions()), long60.end() == SimulatedSet.End.BREATH && long60.repetitions() >= 10 && long60.repetitions() <= 15));
+    rows.add(Row.holds("T01", "a leg press and a hack squat are not", PRACTICE, "STRENGTH", set("press", Map.of("kneeDepth", 80.0), 65).end() + ", " + set("hack", Map.of(), 65).end(), set("press", Map.of("kneeDepth", 80.0), 65).end() == SimulatedSet.End.STRENGTH && set("hack", Map.of(), 65).end() == SimulatedSet.End.STRENGTH));
     Body strong = Calibration.of(Bodies.MAN, List.of(new KnownLift("back-squat/high-bar", new PerformedSet(SQUAT_KG, 1, 0), LocalDate.of(2026, 11, 1)))).orElseThrow().applied(Bodies.MAN);
     rows.add(Row.within("loads", "front squat over back squat, one repetition", "Gullett et al. 2009 (48.5 and 61.8 kg), from memory", 0.70, 0.90, maximum(strong, "front-squat/front") / SQUAT_KG, ""));
     rows.add(Row.within("loads", "conventional deadlift over high-bar squat", PRACTICE, 1.0, 1.35, maximum(strong, "deadlift/conventional") / SQUAT_KG, ""));
@@ -38,6 +52,14 @@ final class LoadChecks {
     rows.add(Row.within("loads", "leg press at 45°, sled and plates, over high-bar squat", PRACTICE, 1.6, 3.2, (maximum(strong, "leg-press/high") + 45) / SQUAT_KG, ""));
     rows.add(Row.within("loads", "hack squat, sled and plates, over high-bar squat", PRACTICE, 0.9, 1.8, (maximum(strong, "hack-squat/usual") + 40) / SQUAT_KG, ""));
     return rows;
+  }
+
+  private static double repetitions(String family, Map<String, Double> setup, double percent) {
+    return set(family, setup, percent).repetitions();
+  }
+
+  private static SimulatedSet set(String family, Map<String, Double> setup, double percent) {
+    return ((Analysis) new Analyser(Bodies.MAN).analyse(Families.get(family), Bodies.setup(family, setup), new LoadRule.ShareOfLimit(percent / 100))).set();
   }
 
   private static double maximum(Body body, String candidate) {

@@ -11,7 +11,10 @@ import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.mechanics.AnalysisResult;
 import istmo.core.mechanics.CannotAnalyse;
+import istmo.core.mechanics.Limiter;
 import istmo.core.mechanics.LoadRule;
+import istmo.core.mechanics.SimulatedSet;
+import istmo.core.mechanics.Tempo;
 import istmo.core.movement.Family;
 import istmo.core.movement.Setup;
 import istmo.core.movement.family.Families;
@@ -21,6 +24,8 @@ import istmo.core.stimulus.Stimulus;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -62,19 +67,37 @@ class AnalysisController {
     }
   }
 
-  /** One of the two, or none for 75 % of the limit. */
-  record LoadRuleInput(Double shareOfLimit, Double loadKg) {
+  /** One of the three, or none for ten repetitions to failure. */
+  record LoadRuleInput(Double shareOfLimit, Double loadKg, Integer repetitions) {
     LoadRule rule() {
-      if (shareOfLimit != null && loadKg != null) {
-        throw new InvalidInput("loadRule", "give shareOfLimit or loadKg, not both");
+      if (Stream.of(shareOfLimit, loadKg, repetitions).filter(Objects::nonNull).count() > 1) {
+        throw new InvalidInput("loadRule", "give one of shareOfLimit, loadKg and repetitions");
       }
-      return loadKg != null ? new LoadRule.Fixed(loadKg) : shareOfLimit != null ? new LoadRule.ShareOfLimit(shareOfLimit) : LoadRule.USUAL;
+      return loadKg != null ? new LoadRule.Fixed(loadKg) : shareOfLimit != null ? new LoadRule.ShareOfLimit(shareOfLimit) : repetitions != null ? new LoadRule.Repetitions(repetitions) : LoadRule.USUAL;
     }
   }
 
-  record AnalysisInput(BodyInput body, String family, Map<String, Double> setup, LoadRuleInput loadRule, String school) {}
+  /** Seconds of each part of a repetition; what is missing is as usual (2, 0, 1, 0). */
+  record TempoInput(Double loweringS, Double lowS, Double liftingS, Double topS) {
+    Tempo tempo() {
+      return new Tempo(or(loweringS, Tempo.USUAL.loweringS()), or(lowS, Tempo.USUAL.lowS()), or(liftingS, Tempo.USUAL.liftingS()), or(topS, Tempo.USUAL.topS()));
+    }
+
+    private static double or(Double value, double otherwise) {
+      return value == null ? otherwise : value;
+    }
+  }
+
+  record AnalysisInput(BodyInput body, String family, Map<String, Double> setup, LoadRuleInput loadRule, TempoInput tempo, String school) {}
 
   record MuscleLimiterView(String id, double share, double kgPerPercent) {}
+
+  /** The set at the working load: repetitions to failure, what ends it, what has given out, and how much of the bearable oxygen debt it made. capacityLeft by muscle id at the start of the last repetition, 1 rested. */
+  record SetView(double repetitions, SimulatedSet.End end, List<MuscleLimiterView> gaveOut, double oxygenShare, Map<String, Double> capacityLeft) {
+    static SetView of(SimulatedSet set) {
+      return new SetView(set.repetitions(), set.end(), limiters(set.gaveOut()), set.oxygenShare(), byMuscle(set.capacity()[set.capacity().length - 1]));
+    }
+  }
 
   /**
    * suppliedNm: moment about each coordinate in its positive direction that muscles, passive tissue and contacts supply; contactNm: the part of it that contact forces supply which statics does not settle. activation, fibreLength, activeTension, passiveTension by muscle id; momentArmM by muscle id and coordinate. residualNm: what is left
@@ -109,6 +132,7 @@ class AnalysisController {
       @MayBeMissing Double workingKg,
       @MayBeMissing Double stickingPhase,
       List<MuscleLimiterView> limiters,
+      @MayBeMissing SetView set,
       @MayBeMissing Double worstResidualNm,
       Map<String, Double> regionStimulus,
       List<String> notes,
@@ -125,10 +149,11 @@ class AnalysisController {
     Family family = Families.get(input.family());
     Setup setup = Setup.of(family.parameters(), input.setup() == null ? Map.of() : input.setup());
     LoadRule rule = input.loadRule() == null ? LoadRule.USUAL : input.loadRule().rule();
+    Tempo tempo = input.tempo() == null ? Tempo.USUAL : input.tempo().tempo();
     School school = input.school() == null ? School.STRETCH : School.get(input.school());
-    AnalysisResult result = new Analyser(input.body().body()).analyse(family, setup, rule);
+    AnalysisResult result = new Analyser(input.body().body()).analyse(family, setup, rule, tempo);
     if (result instanceof CannotAnalyse c) {
-      return new AnalysisView(Status.IMPOSSIBLE, new BenchController.ObstacleView(c.phase(), c.reason(), c.missing()), setup.values(), null, null, null, List.of(), null, Map.of(), List.of(), List.of());
+      return new AnalysisView(Status.IMPOSSIBLE, new BenchController.ObstacleView(c.phase(), c.reason(), c.missing()), setup.values(), null, null, null, List.of(), null, null, Map.of(), List.of(), List.of());
     }
     Analysis a = (Analysis) result;
     return new AnalysisView(
@@ -138,11 +163,16 @@ class AnalysisController {
         a.limitKg(),
         a.workingKg(),
         a.stickingPhase(),
-        a.limiters().stream().map(l -> new MuscleLimiterView(l.id(), l.share(), l.kgPerPercent())).toList(),
+        limiters(a.limiters()),
+        SetView.of(a.set()),
         a.worstResidualNm(),
         Stimulus.byRegion(a, school),
         a.notes(),
         a.points().stream().map(AnalysisController::point).toList());
+  }
+
+  private static List<MuscleLimiterView> limiters(List<Limiter> of) {
+    return of.stream().map(l -> new MuscleLimiterView(l.id(), l.share(), l.kgPerPercent())).toList();
   }
 
   private static AnalysisPointView point(AnalysisPoint p) {

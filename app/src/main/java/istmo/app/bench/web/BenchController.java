@@ -190,7 +190,7 @@ class BenchController {
   }
 
   private static List<LimiterView> limiters(Analysis a) {
-    return Explanation.limitersByGroup(a.limiters()).stream().map(e -> new LimiterView(e.getKey(), Rounded.of(e.getValue()))).toList();
+    return Explanation.limitersByGroup(a.set().gaveOut()).stream().map(e -> new LimiterView(e.getKey(), Rounded.of(e.getValue()))).toList();
   }
 
   private static Map<String, StripView> strips(Analysis a, School school) {

@@ -41,7 +41,7 @@ public record Difference(List<RegionChange> changes, List<String> sentences) {
     angle(sentences, "Knee bend at the bottom", deg(a, Coordinate.KNEE_FLEXION), deg(b, Coordinate.KNEE_FLEXION), firstName, secondName);
     angle(sentences, "Hip bend at the bottom", deg(a, Coordinate.HIP_FLEXION), deg(b, Coordinate.HIP_FLEXION), firstName, secondName);
     hipOverKnee(sentences, a, b, firstName, secondName);
-    sentences.add("For " + firstName + " " + lowerFirst(Explanation.givesOut(first.limiters())) + " For " + secondName + " " + lowerFirst(Explanation.givesOut(second.limiters())));
+    sentences.add("For " + firstName + " " + lowerFirst(Explanation.givesOut(first.set().gaveOut())) + " For " + secondName + " " + lowerFirst(Explanation.givesOut(second.set().gaveOut())));
     List<RegionChange> told = changes.stream().filter(RegionChange::toldApart).sorted(Comparator.comparingDouble(c -> -Math.abs(c.to() - c.from()))).toList();
     if (told.isEmpty()) {
       sentences.add("The model cannot tell these two apart for any region.");

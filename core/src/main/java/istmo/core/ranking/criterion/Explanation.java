@@ -9,6 +9,7 @@ import istmo.core.equipment.Equipment;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.mechanics.Limiter;
+import istmo.core.mechanics.SimulatedSet;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
@@ -39,7 +40,7 @@ public final class Explanation {
       sentences.add("Gives " + String.join("; ", does) + ".");
       sentences.add(where(e, aimed.get(0).getKey(), brief.school()));
     }
-    sentences.add(givesOut(e.analysis().limiters()));
+    sentences.add(givesOut(e.analysis().set().gaveOut()));
     e.reach().changes().forEach(text -> sentences.add("For this client: " + text));
     e.analysis().notes().forEach(sentences::add);
     brief.profile().habits().stream().filter(h -> h.family().equals(x.family().id()) && aimsAtGroup(aim, h.group())).forEach(h -> sentences.add(h.change()));
@@ -82,7 +83,7 @@ public final class Explanation {
   /** What gives out first, as shares. */
   static String givesOut(List<Limiter> limiters) {
     List<String> parts = limitersByGroup(limiters).stream().limit(3).filter(x -> x.getValue() >= 0.05).map(x -> String.format(Locale.ROOT, "%s %.0f %%", x.getKey(), 100 * x.getValue())).toList();
-    return "Gives out first: " + String.join(", ", parts) + ".";
+    return parts.isEmpty() ? "Nothing gives out within the repetitions that are counted." : "Gives out first: " + String.join(", ", parts) + ".";
   }
 
   /** The group that limits most: alone, or with the next when that is not far behind. */
@@ -108,6 +109,9 @@ public final class Explanation {
   static String limiterGroup(String id) {
     if (id.equals(Regions.LOWER_BACK)) {
       return "lower back";
+    }
+    if (id.equals(SimulatedSet.BREATH)) {
+      return "breath";
     }
     if (id.equals("ABDOMINALS")) {
       return "abdominals";

@@ -85,7 +85,7 @@ public final class Orders {
       Evaluation.Computed e = open.get(r.id());
       Exercise x = Catalogue.standard().exerciseOf(e.candidate());
       Optional<LoadEstimate> load = LoadEstimate.of(e.candidate(), e.reach().setup(), e.analysis(), brief.strength(), brief.place(), brief.cautions().loadShare());
-      entries.add(new Order.Entry(r, e, Explanation.why(e, brief, best, x), Explanation.costs(e, x.setUpMinutes()), Explanation.firstLimiter(e.analysis().limiters()), load));
+      entries.add(new Order.Entry(r, e, Explanation.why(e, brief, best, x), Explanation.costs(e, x.setUpMinutes()), Explanation.firstLimiter(e.analysis().set().gaveOut()), load));
     }
     return new Order(List.copyOf(entries), List.copyOf(excluded), firstPick(entries));
   }

@@ -40,8 +40,8 @@ final class Practical {
   }
 
   private static Criterion targetLimits(Aim aim, Evaluation.Computed e) {
-    double share = e.analysis().limiters().stream().filter(l -> aim.weights().containsKey(l.id())).mapToDouble(Limiter::share).sum();
-    return new Criterion(TARGET, "the target gives out first", 0.7, Math.min(1, share), String.format(Locale.ROOT, "%s The aimed regions are %.0f %% of it.", Explanation.givesOut(e.analysis().limiters()), 100 * share));
+    double share = e.analysis().set().gaveOut().stream().filter(l -> aim.weights().containsKey(l.id())).mapToDouble(Limiter::share).sum();
+    return new Criterion(TARGET, "the target gives out first", 0.7, Math.min(1, share), String.format(Locale.ROOT, "%s The aimed regions are %.0f %% of it.", Explanation.givesOut(e.analysis().set().gaveOut()), 100 * share));
   }
 
   private static Criterion stability(Brief brief, Exercise x) {

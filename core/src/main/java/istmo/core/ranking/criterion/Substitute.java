@@ -1,12 +1,15 @@
 package istmo.core.ranking.criterion;
 
+import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
+import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -28,6 +31,8 @@ public record Substitute(String candidateId, String name, double alikeness, Stri
   private static final double LENGTH_WEIGHT = 1;
 
   private static final double TELLABLE = 0.2;
+  /** Weight of the joints beside the regions (judgement): a curl is no hinge though both train hamstrings. */
+  private static final double JOINT_WEIGHT = 0.5;
 
   /** The nearest of the available candidates by region fingerprint and by the length at which each region is loaded; empty when nothing here comes near. */
   static Optional<Substitute> of(Evaluation.Computed missing, Collection<Evaluation.Computed> available, School school) {
@@ -37,7 +42,7 @@ public record Substitute(String candidateId, String name, double alikeness, Stri
         .max(Comparator.comparingDouble((Substitute s) -> s.alikeness()).thenComparing(Substitute::candidateId));
   }
 
-  /** exp(-d), d the distance of the fingerprints over the length of the missing one's, plus the mean difference of loaded lengths. */
+  /** exp(-d), d the distance of the fingerprints over the length of the missing one's, plus the mean difference of loaded lengths, plus how differently the work is spread over the joints. */
   static double alike(Evaluation.Computed a, Evaluation.Computed b, School school) {
     double squares = 0;
     double size = 0;
@@ -54,8 +59,30 @@ public record Substitute(String candidateId, String name, double alikeness, Stri
       lengths += shared * Math.abs(la.get(r.id()) - lb.get(r.id()));
       weight += shared;
     }
-    double distance = Math.sqrt(squares / Math.max(1e-9, size)) + (weight > 0 ? LENGTH_WEIGHT * lengths / weight : 0);
+    double distance = Math.sqrt(squares / Math.max(1e-9, size)) + (weight > 0 ? LENGTH_WEIGHT * lengths / weight : 0) + JOINT_WEIGHT * jointDistance(a.analysis(), b.analysis());
     return Math.exp(-distance);
+  }
+
+  /** 0 where the same joints work in the same direction and proportion, 1 where none does: half the sum of differences of mean moments, each set of moments made to add up to one. */
+  private static double jointDistance(Analysis a, Analysis b) {
+    double[] ma = jointShares(a);
+    double[] mb = jointShares(b);
+    double sum = 0;
+    for (int j = 0; j < ma.length; j++) {
+      sum += Math.abs(ma[j] - mb[j]);
+    }
+    return sum / 2;
+  }
+
+  private static double[] jointShares(Analysis a) {
+    double[] mean = new double[Coordinate.LEG];
+    for (AnalysisPoint p : a.points()) {
+      for (int j = 0; j < mean.length; j++) {
+        mean[j] += p.posture().carried().contains(Coordinate.values()[j]) ? p.suppliedNm(Coordinate.values()[j]) : 0;
+      }
+    }
+    double all = Math.max(1e-9, Arrays.stream(mean).map(Math::abs).sum());
+    return Arrays.stream(mean).map(m -> m / all).toArray();
   }
 
   /** Mean fibre length of each region over the range, weighted by what counts there. */

@@ -1,0 +1,53 @@
+package istmo.core.mechanics;
+
+import java.util.List;
+
+/**
+ * A set taken to the repetition that fails, as {@link SetSimulation} sees it.
+ *
+ * @param loadKg external load, kg
+ * @param repetitions completed, as a real number: 1 at the fresh limit
+ * @param end what ends it
+ * @param gaveOut what has given out: capacity lost times how much the load would rise with it; shares add up to 1, greatest first; {@link #BREATH} alone where breath ends the set; empty where nothing does
+ * @param drive [repetition][point][muscle], 0 to 1: how much of what is left of it a muscle is driven. The last repetition counts only by {@code lastShare}
+ * @param capacity [repetition][muscle], 1 rested: active force left at the start of each repetition
+ * @param lastShare how much of the last listed repetition counts, 0 to 1
+ * @param fibreLength [point][muscle] over optimal
+ * @param activeFactor [point][muscle] of force-length
+ * @param passiveFactor [point][muscle] passive tension over peak force
+ * @param oxygenShare how much of the oxygen debt that this body bears the set had used, 1 when breath ends it
+ */
+public record SimulatedSet(
+    double loadKg,
+    double repetitions,
+    End end,
+    List<Limiter> gaveOut,
+    double[][][] drive,
+    double[][] capacity,
+    double lastShare,
+    double[][] fibreLength,
+    double[][] activeFactor,
+    double[][] passiveFactor,
+    double oxygenShare) {
+
+  /** Id of breath among limiters. */
+  public static final String BREATH = "BREATH";
+
+  /** What ends a set. */
+  public enum End {
+    /** some muscle, or the back */
+    STRENGTH,
+    BREATH,
+    /** more repetitions than are worth counting */
+    LIGHT
+  }
+
+  public SimulatedSet {
+    gaveOut = List.copyOf(gaveOut);
+  }
+
+  /** Points of the range at which the set was computed, evenly spaced from top to bottom. */
+  public int points() {
+    return fibreLength.length;
+  }
+}
