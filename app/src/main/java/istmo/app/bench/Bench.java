@@ -105,7 +105,7 @@ public class Bench {
     Candidate candidate = Catalogue.standard().candidate(wish.candidateId());
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);
     List<String> changes = List.of();
-    Setup setup = candidate.usualAt(place);
+    Setup setup = candidate.usualFor(body, place);
     Set<String> measured = new TreeSet<>(place.measuredOf(exercise.needs()).keySet());
     measured.retainAll(setup.values().keySet());
     if (wish.setup().isPresent()) {

@@ -33,6 +33,9 @@ public record Body(
     double hipOpeningLimitRad,
     double lumbarNm) {
 
+  /** Thigh and shank of a person of 1.75 m, m (Drillis and Contini 1966). */
+  public static final double REFERENCE_LEG_M = (Segments.THIGH_LENGTH + Segments.SHANK_LENGTH) * 1.75;
+
   public static final Allowed THIGH_M = new Allowed(0.25, 0.65, "m");
   public static final Allowed SHANK_M = new Allowed(0.25, 0.65, "m");
   public static final Allowed TRUNK_M = new Allowed(0.30, 0.75, "m");

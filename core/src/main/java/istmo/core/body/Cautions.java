@@ -81,7 +81,7 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
     }
     for (Entry e : entries) {
       Caution c = e.caution();
-      if (e.limits() && (c.nothing() || c.noProne() && d.prone() || d.backShare() > c.backShare())) {
+      if (e.limits() && (c.nothing() || c.noProne() && d.onBelly() || d.backShare() > c.backShare())) {
         return Optional.of(new Refusal(false, capital(c.label()) + ": " + c.reason()));
       }
     }

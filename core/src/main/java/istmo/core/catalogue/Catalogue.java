@@ -21,6 +21,7 @@ public final class Catalogue {
   private static final Catalogue STANDARD = new Catalogue();
   private final Map<String, Exercise> exercises = new LinkedHashMap<>();
   private final Map<String, Candidate> candidates = new LinkedHashMap<>();
+  private final List<NotComputed> notComputed = readNotComputed();
 
   private Catalogue() {
     for (String file : TextTable.lines("catalogue/index.txt")) {
@@ -36,6 +37,28 @@ public final class Catalogue {
         }
       }
     }
+  }
+
+  /**
+   * What a coach will look for and the model does not compute.
+   *
+   * @param why the reason, in a coach's words
+   */
+  public record NotComputed(String id, String name, List<String> alsoCalled, String why) {}
+
+  public List<NotComputed> notComputed() {
+    return notComputed;
+  }
+
+  private static List<NotComputed> readNotComputed() {
+    List<NotComputed> result = new ArrayList<>();
+    for (String line : TextTable.lines("catalogue/not-computed.txt")) {
+      if (!line.isBlank() && !line.startsWith("#")) {
+        String[] part = line.split("\\|", -1);
+        result.add(new NotComputed(part[0].trim(), part[1].trim(), list(part[2]), part[3].trim()));
+      }
+    }
+    return List.copyOf(result);
   }
 
   public static Catalogue standard() {
@@ -75,6 +98,7 @@ public final class Catalogue {
     Map<String, String> one = new LinkedHashMap<>();
     List<String> cues = new ArrayList<>();
     List<String> stops = new ArrayList<>();
+    Map<String, String> faults = new LinkedHashMap<>();
     List<String> cautions = new ArrayList<>();
     List<String> candidateLines = new ArrayList<>();
     Map<PainFlag, String> exclusions = new EnumMap<>(PainFlag.class);
@@ -82,6 +106,10 @@ public final class Catalogue {
       switch (entry.getKey()) {
         case "cue" -> cues.add(entry.getValue());
         case "stop" -> stops.add(entry.getValue());
+        case "fault" -> {
+          String[] part = entry.getValue().split("\\|", 2);
+          faults.put(part[0].trim(), part[1].trim());
+        }
         case "caution" -> cautions.add(entry.getValue());
         case "candidate" -> candidateLines.add(entry.getValue());
         case "out" -> {
@@ -125,7 +153,8 @@ public final class Catalogue {
         Equipment.check(Set.copyOf(list(need(one, "needs", resource)))),
         one.getOrDefault("group", ""),
         Map.copyOf(exclusions),
-        one.getOrDefault("position", "").equals("prone"),
+        onBelly(one.getOrDefault("position", ""), resource),
+        need(one, "braced", resource),
         number(one, "stability", resource),
         number(one, "set-up-minutes", resource),
         number(one, "ease-of-learning", resource),
@@ -133,8 +162,17 @@ public final class Catalogue {
         need(one, "repetitions", resource),
         List.copyOf(cues),
         List.copyOf(stops),
+        java.util.Collections.unmodifiableMap(faults),
         List.copyOf(cautions),
         List.copyOf(candidates));
+  }
+
+  private static boolean onBelly(String position, String resource) {
+    return switch (position) {
+      case "" -> false;
+      case "face down", "bar across the hips" -> true;
+      default -> throw new IllegalStateException(resource + ": \"" + position + "\" is not a position that matters");
+    };
   }
 
   private static String need(Map<String, String> map, String key, String resource) {

@@ -13,10 +13,12 @@ import java.util.Set;
  * @param needs equipment ids
  * @param group the region group of an isolated machine, for the face check; empty otherwise
  * @param exclusions pain flag to the reason why it takes the exercise out
- * @param prone done lying face down
+ * @param onBelly done lying face down, or with a bar or belt across the hips
+ * @param braced what seat, pads or track hold, so that muscles need not
  * @param stability how little of the effort goes into balance, 0 to 1 (common practice)
  * @param setUpMinutes time to set up and load (common practice)
  * @param easeOfLearning 0 to 1 (common practice)
+ * @param faults what goes wrong or is felt elsewhere, and the change to try (common practice)
  * @param modelError standard deviation of ln(stimulus) that the model leaves open for this family (docs/validation.md)
  */
 public record Exercise(
@@ -27,7 +29,8 @@ public record Exercise(
     Set<String> needs,
     String group,
     Map<PainFlag, String> exclusions,
-    boolean prone,
+    boolean onBelly,
+    String braced,
     double stability,
     double setUpMinutes,
     double easeOfLearning,
@@ -35,5 +38,6 @@ public record Exercise(
     String repetitions,
     List<String> cues,
     List<String> stopSigns,
+    Map<String, String> faults,
     List<String> cautions,
     List<Candidate> candidates) {}

@@ -57,7 +57,7 @@ public enum TapelessStart {
       Candidate c = candidate.orElseThrow();
       Exercise x = Catalogue.standard().exerciseOf(c);
       SetupParameter height = parameter(x, "footHeight").orElseThrow();
-      Setup lowest = c.usualAt(place).with(height, height.allowed().min());
+      Setup lowest = c.usualFor(body, place).with(height, height.allowed().min());
       Optional<Reach> reach = Reach.of(body, x.family(), lowest, Optional.of(height));
       if (reach.isEmpty()) {
         throw new InvalidInput("way", "no height of the feet lets this client reach a depth here");

@@ -46,6 +46,8 @@ public final class Analyser {
   private final StrengthLimit strength;
   private final LoadSharing sharing;
   private final SetSimulation simulation;
+  /** Whether the last limit was where the load could not be balanced any more, before strength failed. */
+  private boolean balanceEnds;
 
   public Analyser(Body body) {
     this(body, new Musculature(body));
@@ -141,7 +143,12 @@ public final class Analyser {
     double atLow = Double.NaN;
     double x = Math.max(0.3, 1 - FALL_A_REPETITION * (repetitions - 1)) * limit;
     for (int round = 0; round < 40; round++) {
-      double f = repetitions(family, setup, x, tempo, null) - repetitions;
+      double f;
+      try {
+        f = repetitions(family, setup, x, tempo, null) - repetitions;
+      } catch (NoPosture e) { // too light for this posture
+        f = 1;
+      }
       if (Math.abs(f) < REPETITION_TOLERANCE) {
         return x;
       }
@@ -164,7 +171,7 @@ public final class Analyser {
         x = Math.max(low + 0.02 * (high - low), Math.min(high - 0.02 * (high - low), low + (high - low) * atLow / (atLow - atHigh)));
       }
       if (high - low < LOAD_TOLERANCE_KG / 2) {
-        return low;
+        return high;
       }
     }
     throw new IllegalStateException("the load for " + repetitions + " repetitions was not found");
@@ -222,6 +229,7 @@ public final class Analyser {
    * Largest load that every phase holds. Where the posture depends on the load, the load at which limit and load agree: a root, found by a bracketed secant (plain substitution oscillates for the Romanian deadlift).
    */
   private double limit(Family family, Setup setup, double[] limits) {
+    balanceEnds = false;
     if (!family.balances()) {
       return smallest(family, setup, limits, 0, Double.POSITIVE_INFINITY);
     }
@@ -233,13 +241,40 @@ public final class Analyser {
     double x = FIRST_GUESS_KG;
     double g = x;
     for (int round = 0; round < 60; round++) {
-      g = smallest(family, setup, limits, x, ceiling);
-      double f = g - x;
-      if (Math.abs(f) < LOAD_TOLERANCE_KG && ceiling < Double.POSITIVE_INFINITY) {
-        g = smallest(family, setup, limits, x, Double.POSITIVE_INFINITY);
+      double f;
+      try {
+        g = smallest(family, setup, limits, x, ceiling);
         f = g - x;
+        if (Math.abs(f) < LOAD_TOLERANCE_KG && ceiling < Double.POSITIVE_INFINITY) {
+          g = smallest(family, setup, limits, x, Double.POSITIVE_INFINITY);
+          f = g - x;
+        }
+      } catch (NoPosture e) {
+        if (!Double.isNaN(high) && !balanceEnds) { // too light for this posture, which a heavier load steadies: the limit lies above
+          low = x;
+          atLow = x + 1;
+          if (high - low < LOAD_TOLERANCE_KG) {
+            throw e;
+          }
+          x = 0.5 * (low + high);
+          continue;
+        }
+        if (x <= LOAD_TOLERANCE_KG) {
+          throw e;
+        }
+        // too heavy to be balanced: the limit lies below
+        high = x;
+        atHigh = -x;
+        balanceEnds = true;
+        if (!Double.isNaN(low) && high - low < LOAD_TOLERANCE_KG) {
+          smallest(family, setup, limits, low, Double.POSITIVE_INFINITY);
+          return low;
+        }
+        x = Double.isNaN(low) ? (x < 1 ? 0 : x / 2) : 0.5 * (low + high);
+        continue;
       }
       if (Math.abs(f) < LOAD_TOLERANCE_KG) {
+        balanceEnds = false;
         return g;
       }
       ceiling = FOLLOWED * Math.max(g, 1);
@@ -249,6 +284,7 @@ public final class Analyser {
       } else {
         high = x;
         atHigh = f;
+        balanceEnds = false;
       }
       if (Double.isNaN(high)) {
         if (x >= StrengthLimit.HIGHEST_KG) {
@@ -262,8 +298,8 @@ public final class Analyser {
         x = Math.max(LOAD_TOLERANCE_KG, Math.min(g, x / 2));
       } else {
         if (high - low < LOAD_TOLERANCE_KG) {
-          smallest(family, setup, limits, x, Double.POSITIVE_INFINITY);
-          return x;
+          smallest(family, setup, limits, low, Double.POSITIVE_INFINITY);
+          return low;
         }
         double secant = low + (high - low) * atLow / (atLow - atHigh);
         double margin = 0.02 * (high - low);
@@ -298,6 +334,9 @@ public final class Analyser {
    * Shares of what limits, at the sticking point. How strong a back is, is known least of all, so the shares are a mean over a weaker, the stated and a stronger back; phases that nearly tie are blended.
    */
   private List<Limiter> limiters(Family family, Setup setup, double[] fresh, double limit) {
+    if (balanceEnds) {
+      return List.of(new Limiter(Limiter.BALANCE, 1, 0));
+    }
     int columns = equilibrium.muscles + 2;
     int phases = fresh.length;
     double[][][] sensitivity = new double[BACK_FACTORS.length][phases][columns];

@@ -3,8 +3,11 @@ package istmo.core.mechanics;
 /**
  * How much one muscle or the lower back limits the load.
  *
- * @param id muscle id, or ERECTORS or ABDOMINALS
+ * @param id muscle id, ERECTORS, ABDOMINALS, {@link SimulatedSet#BREATH} or {@link #BALANCE}
  * @param share of the whole sensitivity; all shares add up to 1
  * @param kgPerPercent how much the limit rises when it is one per cent stronger, kg
  */
-public record Limiter(String id, double share, double kgPerPercent) {}
+public record Limiter(String id, double share, double kgPerPercent) {
+  /** Id where a heavier load could not be balanced any more. */
+  public static final String BALANCE = "BALANCE";
+}

@@ -19,6 +19,11 @@ public interface Family {
     return Optional.empty();
   }
 
+  /** Parameters whose usual values are for {@link istmo.core.body.Body#REFERENCE_LEG_M} of leg and change in proportion with it, as a stride does. */
+  default List<SetupParameter> growWithTheLeg() {
+    return List.of();
+  }
+
   /** How many legs carry the external load alike: two, or one where the leg works alone or for the most part. */
   default int legs(Setup setup) {
     return 2;

@@ -34,5 +34,12 @@ public final class Parameters {
   public static final SetupParameter FRICTION =
       SetupParameter.of("friction", "Friction", "", 0, 0.4, 0, 0.01, MACHINE, "share of the moving weight that a slow lift takes more");
 
+  public static final SetupParameter LEGS = SetupParameter.choice("legs", "Legs", 0, SETUP, "both, or one that takes the whole load", "both", "one");
+
+  /** How many legs take the load. */
+  public static int legs(Setup setup) {
+    return setup.get(LEGS) == 1 ? 1 : 2;
+  }
+
   private Parameters() {}
 }

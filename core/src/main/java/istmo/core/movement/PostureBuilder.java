@@ -66,8 +66,22 @@ public final class PostureBuilder {
     return this;
   }
 
+  /** Where the leg is pushed, when that is no point of the sole. */
+  public PostureBuilder pressureAt(Vec3 at) {
+    pressure = at;
+    return this;
+  }
+
   public Vec3 pressure() {
     return pressure;
+  }
+
+  public Vec3 knee() {
+    return knee;
+  }
+
+  public Vec3 ankle() {
+    return ankle;
   }
 
   public PostureBuilder load(Load load) {

@@ -21,10 +21,12 @@ public record Reach(Setup setup, List<String> changes) {
   /** The same where the depth is the floor's and cannot be taken back: some flexion of the back is then the rule; it is noted. */
   public static final double MOST_TUCK_FIXED_DEPTH = Math.toRadians(20);
 
-  /** Load under which balance is tried, kg; balance of all families eases with load. */
-  private static final double TRIAL_KG = 100;
+  /** Loads under which the posture is tried where it depends on the load, kg: a heavy one steadies squats, a light one one-leg work. */
+  private static final double HEAVY_KG = 100;
 
-  private static final int POINTS = 11;
+  private static final double LIGHT_KG = 10;
+
+  private static final int POINTS = 21;
   private static final Set<Impossible.Limit> YIELDS_TO = EnumSet.of(Impossible.Limit.ANKLE, Impossible.Limit.PLATE);
   private static final double YIELD_STEP = 0.25;
 
@@ -56,10 +58,13 @@ public record Reach(Setup setup, List<String> changes) {
     }
     SetupParameter depth = family.depth().get();
     double high = setup.get(depth);
-    double low = depth.allowed().min();
-    if (obstacle(body, family, setup.with(depth, low)).isPresent()) {
-      return Optional.empty();
-    }
+    double low = high;
+    do {
+      low -= 2 * depth.step();
+      if (low < depth.allowed().min()) {
+        return Optional.empty();
+      }
+    } while (obstacle(body, family, setup.with(depth, low)).isPresent());
     while (high - low > 0.5) {
       double middle = 0.5 * (low + high);
       if (obstacle(body, family, setup.with(depth, middle)).isEmpty()) {
@@ -73,20 +78,32 @@ public record Reach(Setup setup, List<String> changes) {
     return Optional.of(new Reach(setup.with(depth, reached), changes));
   }
 
-  /** What stands in the way of the set-up on this body; empty when nothing does. */
+  /** What stands in the way of the set-up on this body; empty when nothing does. Where balance goes at one load only, it does not stand in the way: that load is too much or too little. */
   public static Optional<Impossible> obstacle(Body body, Family family, Setup setup) {
+    Optional<Impossible> heavy = obstacle(body, family, setup, HEAVY_KG);
+    boolean tooHeavy = heavy.isPresent() && heavy.get().limit() == Impossible.Limit.BALANCE;
+    boolean lighterTells = heavy.isEmpty() && family.legs(setup) == 1;
+    if (!family.balances() || !tooHeavy && !lighterTells) {
+      return heavy;
+    }
+    Optional<Impossible> light = obstacle(body, family, setup, LIGHT_KG);
+    return heavy.isEmpty() && light.isPresent() && light.get().limit() == Impossible.Limit.BALANCE ? heavy : light;
+  }
+
+  private static Optional<Impossible> obstacle(Body body, Family family, Setup setup, double loadKg) {
     double mostTuck = family.depth().isPresent() ? MOST_TUCK : MOST_TUCK_FIXED_DEPTH;
     for (int k = POINTS - 1; k >= 0; k--) {
-      PostureResult result = family.posture(body, setup, k / (POINTS - 1.0), TRIAL_KG);
+      PostureResult result = family.posture(body, setup, k / (POINTS - 1.0), loadKg);
       if (result instanceof Impossible impossible) {
         return Optional.of(impossible);
       }
-      if (result instanceof Posture posture && posture.angle(Coordinate.HIP_ABDUCTION) > body.hipOpeningLimitRad()) {
+      Posture posture = (Posture) result;
+      if (posture.angle(Coordinate.HIP_ABDUCTION) > body.hipOpeningLimitRad() + 1e-9) {
         double open = Math.toDegrees(posture.angle(Coordinate.HIP_ABDUCTION));
         double most = Math.toDegrees(body.hipOpeningLimitRad());
         return Optional.of(new Impossible(Impossible.Limit.HIP_OPENING, String.format(Locale.ROOT, "The hip would open to %.0f°; this client's opens to %.0f°.", open, most), String.format(Locale.ROOT, "%.0f° of hip opening, or a narrower stance", open - most)));
       }
-      if (result instanceof Posture posture && posture.angle(Coordinate.LUMBAR_FLEXION) > mostTuck) {
+      if (posture.angle(Coordinate.LUMBAR_FLEXION) > mostTuck) {
         double tuck = Math.toDegrees(posture.angle(Coordinate.LUMBAR_FLEXION));
         return Optional.of(new Impossible(Impossible.Limit.PELVIS, String.format(Locale.ROOT, "Deeper, the pelvis would tuck by more than %.0f°.", Math.toDegrees(mostTuck)), String.format(Locale.ROOT, "%.0f° of hip flexion", tuck)));
       }

@@ -6,6 +6,7 @@ import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Place;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.mechanics.Analyser;
 import istmo.core.movement.Reach;
@@ -18,6 +19,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
@@ -101,7 +103,7 @@ public record Calibration(double legs, double back, Map<String, Double> maxima, 
       return Optional.empty();
     }
     double target = maximum(l);
-    return Reach.of(usual, x.family(), c.usual(), c.yields()).map(r -> new Tried(x, r.setup(), target, over(usual, x, r.setup(), LEAST, target), over(usual, x, r.setup(), MOST, target)));
+    return Reach.of(usual, x.family(), c.usualFor(usual, Place.generic(Set.of())), c.yields()).map(r -> new Tried(x, r.setup(), target, over(usual, x, r.setup(), LEAST, target), over(usual, x, r.setup(), MOST, target)));
   }
 
   /** Empty also for a lift that is not believable any more, as when the body was measured anew since. */

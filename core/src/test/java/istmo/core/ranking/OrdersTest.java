@@ -36,6 +36,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 
 class OrdersTest {
+  /** Exercises that the face check bars for usual bodies: at a short length the model leaves hip extension to the hamstrings (docs/validation.md). */
+  private static final Set<String> BARRED = Set.of("kickback", "all-fours-lift");
+
   private static final Set<String> EVERYTHING = Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
   private static final Place GENERIC = Place.generic(Set.of());
   private static final Map<String, Evaluation> MAN = Orders.evaluate(Bodies.MAN, GENERIC, School.STRETCH);
@@ -68,19 +71,21 @@ class OrdersTest {
         Map<String, Evaluation> evaluations = Orders.evaluate(body, GENERIC, School.STRETCH);
         assertThat(evaluations).hasSize(Catalogue.standard().candidates().size());
         evaluations.values().forEach(e -> {
-          assertThat(e).as("%s %s %s: %s", sex, thigh, ankle, e).isNotInstanceOf(Evaluation.NotComputedWellEnough.class);
+          if (e instanceof Evaluation.NotComputedWellEnough n) {
+            assertThat(n.candidate().exerciseId()).as(n.reason()).isIn(BARRED);
+          }
           if (e instanceof Evaluation.Computed c) {
             assertThat(c.analysis().worstResidualNm()).isLessThan(0.01);
           }
         });
-        assertThat(evaluations.values().stream().filter(e -> e instanceof Evaluation.Computed).count()).as("computed for %s %s %s", sex, thigh, ankle).isGreaterThanOrEqualTo(17);
+        assertThat(evaluations.values().stream().filter(e -> e instanceof Evaluation.Computed).count()).as("computed for %s %s %s", sex, thigh, ankle).isGreaterThanOrEqualTo(94);
       }
     }
   }
 
   /** Facts of the trade (common practice): which kind of exercise comes first for a region, and which can never. */
   @ParameterizedTest
-  @CsvSource({"RF,leg-extension-reclined,seated-leg-curl", "BFL,seated-leg-curl|romanian-deadlift,leg-extension", "SOL,seated-calf-raise,leg-extension", "GASM,standing-calf-raise,leg-press", "SM,seated-leg-curl,hack-squat"})
+  @CsvSource({"RF,leg-extension,seated-leg-curl", "BFL,seated-leg-curl|romanian-deadlift|back-extension,leg-extension", "SOL,seated-calf-raise,leg-extension", "GASM,(standing|track|bent-over|press)-calf-raise,leg-press", "SM,seated-leg-curl|romanian-deadlift|back-extension,hack-squat", "AL,adduction-machine|cable-adduction,leg-extension", "GMAXM,(back|front|track|split|goblet).*squat.*|lunge|hip-thrust|thrust|bridge,leg-extension", "TA,shin-raise,leg-press"})
   void aCoachRecognisesFirstAndLast(String region, String first, String never) {
     Order o = order(Map.of(region, 3), Set.of());
     assertThat(o.firstPick().orElseThrow().candidateId()).matches("(" + first + ").*");
@@ -106,13 +111,13 @@ class OrdersTest {
       assertThat(x.candidateId()).isEqualTo("hack-squat/usual");
       assertThat(x.reason()).isEqualTo("Not here: hack squat.");
     });
-    assertThat(o.entries()).extracting(e -> e.ranked().id()).containsExactly("seated-leg-curl/usual");
-    assertThat(o.entries().size() + o.excluded().size()).isEqualTo(Catalogue.standard().candidates().size());
+    assertThat(o.entries()).extracting(e -> e.ranked().id()).contains("seated-leg-curl/usual", "bridge/floor").doesNotContain("deadlift/conventional", "hack-squat/usual", "back-squat/high-bar");
+    assertThat(o.entries().size() + o.excluded().size()).isEqualTo(Catalogue.standard().candidates().size() + Catalogue.standard().notComputed().size());
   }
 
   /** Facts of the trade (common practice): what stands in for what. */
   @ParameterizedTest
-  @CsvSource({"leg-press,leg-press/high,squat", "seated-curl,seated-leg-curl/usual,lying-leg-curl", "hack-squat,hack-squat/usual,press|squat", "leg-extension-reclining,leg-extension-reclined/reclined,leg-extension/"})
+  @CsvSource({"leg-press,leg-press/high,press|squat", "seated-curl,seated-leg-curl/usual,lying-leg-curl", "hack-squat,hack-squat/usual,press|squat", "leg-extension-reclining,leg-extension-reclined/reclined,leg-extension/"})
   void whatIsMissingHasANearSubstituteThatSaysWhatIsLost(String without, String candidate, String kind) {
     Set<String> gym = EVERYTHING.stream().filter(i -> !i.equals(without)).collect(Collectors.toSet());
     Order o = order(Bodies.MAN, MAN, Set.of(), gym, Map.of("VL", 1, "BFL", 1), Set.of());
@@ -126,7 +131,7 @@ class OrdersTest {
   @Test
   void nothingIsOfferedThatDoesAnotherJob() {
     Order o = order(Bodies.MAN, MAN, Set.of(), Set.of("seated-calf"), Map.of("VL", 1), Set.of());
-    assertThat(o.excluded()).filteredOn(e -> e.candidateId().startsWith("leg-extension")).allSatisfy(e -> assertThat(e.instead()).isEmpty());
+    assertThat(o.excluded()).filteredOn(e -> e.candidateId().startsWith("adduction-machine") || e.candidateId().startsWith("shin-raise")).hasSize(3).allSatisfy(e -> assertThat(e.instead()).isEmpty());
   }
 
   @Test

@@ -13,17 +13,38 @@ public final class Families {
   static {
     for (Family f :
         List.of(
-            new SquatFamily(),
+            new SquatFamily(false),
+            new SquatFamily(true),
             new GuidedSquatFamily(),
             new HackFamily(),
             new PressFamily(),
-            new HingeFamily(),
+            new HingeFamily(HingeFamily.Kind.FREE),
+            new HingeFamily(HingeFamily.Kind.TRACK),
+            new HingeFamily(HingeFamily.Kind.CABLE),
+            new SplitFamily(SplitFamily.Kind.FREE),
+            new SplitFamily(SplitFamily.Kind.TRACK),
+            new SplitFamily(SplitFamily.Kind.STEP),
+            new OneLegHingeFamily(),
+            new ShinFamily(),
+            new ThrustFamily(false),
+            new ThrustFamily(true),
+            new BackExtensionFamily(),
+            new HipSwingFamily(HipSwingFamily.Kind.CABLE),
+            new HipSwingFamily(HipSwingFamily.Kind.WEIGHT),
+            new HipMachineFamily(true),
+            new HipMachineFamily(false),
+            new KneelFamily(KneelFamily.Kind.CURL),
+            new KneelFamily(KneelFamily.Kind.LEAN_BACK),
+            new KneelFamily(KneelFamily.Kind.SISSY),
             new DeadliftFamily(),
             new KneeMachineFamily(KneeMachineFamily.Machine.LEG_EXTENSION),
             new KneeMachineFamily(KneeMachineFamily.Machine.SEATED_CURL),
             new KneeMachineFamily(KneeMachineFamily.Machine.LYING_CURL),
-            new CalfFamily(false),
-            new CalfFamily(true))) {
+            new KneeMachineFamily(KneeMachineFamily.Machine.STANDING_CURL),
+            new CalfFamily(CalfFamily.Kind.STANDING),
+            new CalfFamily(CalfFamily.Kind.SEATED),
+            new CalfFamily(CalfFamily.Kind.BENT_OVER),
+            new CalfFamily(CalfFamily.Kind.PRESS))) {
       BY_ID.put(f.id(), f);
     }
   }

@@ -17,7 +17,7 @@ import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
-import istmo.core.movement.family.Standing.BarPlace;
+import istmo.core.movement.family.Standing.LoadPlace;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.Vec3;
 import java.util.List;
@@ -53,7 +53,7 @@ public final class GuidedSquatFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(FORWARD, STANCE, TOE_OUT, WEDGE, THIGH_DEPTH, LEAN, BarPlace.PARAMETER, TRACK, FRICTION, PRESSURE, FOOT_SHEAR);
+    return List.of(FORWARD, STANCE, TOE_OUT, WEDGE, THIGH_DEPTH, LEAN, LoadPlace.BAR, TRACK, FRICTION, PRESSURE, FOOT_SHEAR);
   }
 
   @Override
@@ -70,7 +70,7 @@ public final class GuidedSquatFamily implements Family {
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
     double bottom = setup.rad(THIGH_DEPTH);
     LegGeometry.Foot foot = LegGeometry.Foot.onFloor(body, setup.get(STANCE), setup.rad(TOE_OUT), setup.rad(WEDGE));
-    BarPlace bar = BarPlace.values()[(int) setup.get(BarPlace.PARAMETER)];
+    LoadPlace bar = LoadPlace.of(setup, LoadPlace.BAR);
     double tangent = Math.tan(setup.rad(TRACK));
     double railX = foot.middleX(body) - setup.get(FORWARD) - tangent * WAIST_M; // where the track meets the floor
     ShankOf shankOf =
@@ -115,7 +115,7 @@ public final class GuidedSquatFamily implements Family {
     PostureBuilder p = new PostureBuilder(body, phase).foot(foot.ankle(), foot.toe(), foot.normal()).toesAlong(foot.heading()).leg(knee, hip).trunk(lean).pressureAhead(setup.get(PRESSURE));
     Vec3 barAt = bar.at(body, hip, lean);
     double pressureX = p.pressure().x();
-    double bodyMoment = Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body)) + body.upperMassKg() * hip.x() + Standing.upperMassMoment(body) * Math.sin(lean) - body.massKg() * pressureX;
+    double bodyMoment = Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body)) + body.upperMassKg() * hip.x() + body.upperMassKg() * bar.comFraction() * body.trunkM() * Math.sin(lean) - body.massKg() * pressureX;
     // The track pushes square to itself, R along (cos t, -sin t). Moments about the centre of pressure: -(sum m (x - p)) g - W (xb - p) g - (xb - p) R sin t - yb R cos t = 0
     double sine = Math.sin(setup.rad(TRACK));
     double cosine = Math.cos(setup.rad(TRACK));

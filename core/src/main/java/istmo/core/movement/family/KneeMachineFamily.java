@@ -1,12 +1,14 @@
 package istmo.core.movement.family;
 
 import static istmo.core.movement.Parameters.FRICTION;
+import static istmo.core.movement.Parameters.LEGS;
 
 import istmo.core.anatomy.Coordinate;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
+import istmo.core.movement.Parameters;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
 import istmo.core.movement.ResistanceCurve;
@@ -28,7 +30,8 @@ public final class KneeMachineFamily implements Family {
   public enum Machine {
     LEG_EXTENSION("leg-extension"),
     SEATED_CURL("seated-curl"),
-    LYING_CURL("lying-curl");
+    LYING_CURL("lying-curl"),
+    STANDING_CURL("standing-curl");
 
     private final String id;
 
@@ -52,11 +55,11 @@ public final class KneeMachineFamily implements Family {
   public KneeMachineFamily(Machine machine) {
     this.machine = machine;
     boolean extension = machine == Machine.LEG_EXTENSION;
-    boolean lying = machine == Machine.LYING_CURL;
+    boolean lying = machine == Machine.LYING_CURL || machine == Machine.STANDING_CURL;
     this.hip =
         new SetupParameter(
             "hipAngle",
-            lying ? "Hip bend on the bench" : "Seat-back (hip bend)",
+            machine == Machine.LYING_CURL ? "Hip bend on the bench" : lying ? "Hip bend, leaning on the pad" : "Seat-back (hip bend)",
             "deg",
             lying ? new Allowed(0, 45, "deg") : new Allowed(20, 110, "deg"),
             lying ? 15 : 85,
@@ -76,7 +79,7 @@ public final class KneeMachineFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    List<SetupParameter> list = new ArrayList<>(List.of(hip, bent, straight, PULLEY, MOST_BEND, FRICTION));
+    List<SetupParameter> list = new ArrayList<>(List.of(hip, bent, straight, machine == Machine.STANDING_CURL ? LEGS.usually(1) : LEGS, PULLEY, MOST_BEND, FRICTION));
     list.addAll(ResistanceCurve.PARAMETERS);
     return List.copyOf(list);
   }
@@ -84,6 +87,11 @@ public final class KneeMachineFamily implements Family {
   @Override
   public boolean balances() {
     return false;
+  }
+
+  @Override
+  public int legs(Setup setup) {
+    return Parameters.legs(setup);
   }
 
   @Override
@@ -105,10 +113,10 @@ public final class KneeMachineFamily implements Family {
     double share = extension ? phase : 1 - phase;
     double kneeFlexion = least + share * (most - least);
     double hipFlexion = setup.rad(hip);
-    // seated: thigh level; lying face down: trunk level
-    double pitch = machine == Machine.LYING_CURL ? Math.PI / 2 : hipFlexion - Math.PI / 2;
+    // seated: thigh level; lying face down: trunk level; standing: thigh upright
+    double pitch = machine == Machine.LYING_CURL ? Math.PI / 2 : machine == Machine.STANDING_CURL ? hipFlexion : hipFlexion - Math.PI / 2;
     PostureBuilder p = LegGeometry.chain(new PostureBuilder(body, phase), body, new Vec3(0, 0.55, body.hipHalfDistanceM()), pitch, hipFlexion, kneeFlexion, 0);
-    double momentPerKg = setup.get(PULLEY) * ResistanceCurve.factor(setup, kneeFlexion) * (1 + setup.get(FRICTION)) * Load.G / 2;
+    double momentPerKg = setup.get(PULLEY) * ResistanceCurve.factor(setup, kneeFlexion) * (1 + setup.get(FRICTION)) * Load.G / Parameters.legs(setup);
     p.legWeights().load(Load.couple(Load.Segment.SHANK, new Vec3(0, 0, extension ? -momentPerKg : momentPerKg)));
     Vec3 thighUp = Vec3.UP.turnedAboutZ(hipFlexion - pitch);
     Vec3 hipAt = new Vec3(0, 0.55, 0);
@@ -119,6 +127,8 @@ public final class KneeMachineFamily implements Family {
     Vec3 trunk = Vec3.UP.turnedAboutZ(-pitch);
     if (machine == Machine.LYING_CURL) {
       p.prop("pad", kneeAt.plus(new Vec3(0.06, -0.09, 0)), hipAt.plus(new Vec3(0.05, -0.12, 0)), hipAt.plus(new Vec3(body.trunkM() + 0.1, -0.11, 0)));
+    } else if (machine == Machine.STANDING_CURL) {
+      p.prop("pad", hipAt.plus(new Vec3(0.11, -0.05, 0)), kneeAt.plus(new Vec3(0.1, 0.08, 0))).prop("floor", new Vec3(-0.7, kneeAt.y() - body.shankM() - body.ankleHeightM(), 0), new Vec3(0.7, kneeAt.y() - body.shankM() - body.ankleHeightM(), 0));
     } else {
       Vec3 back = trunk.turnedAboutZ(Math.PI / 2);
       p.prop("pad", hipAt.plus(new Vec3(-0.08, -0.10, 0)), kneeAt.plus(new Vec3(-0.08, -0.09, 0)));

@@ -41,6 +41,28 @@ final class LegGeometry {
     return b.trunk(pelvisPitch).leg(knee, hip).foot(ankle, normal.turnedAboutZ(-Math.PI / 2), normal);
   }
 
+  /** The same in space: hip abduction and internal rotation too, rad, in the sequence of {@link istmo.core.anatomy.Coordinate}. */
+  static PostureBuilder chain(PostureBuilder b, Body body, Vec3 hip, double pelvisPitch, double hipFlexion, double abduction, double rotation, double kneeFlexion, double dorsiflexion) {
+    Vec3 px = Vec3.FORWARD.turnedAboutZ(-pelvisPitch);
+    Vec3 py = Vec3.UP.turnedAboutZ(-pelvisPitch);
+    Vec3 thighUp = inPelvis(px, py, 0, Math.cos(abduction), -Math.sin(abduction), hipFlexion);
+    Vec3 thighFront = inPelvis(px, py, Math.cos(rotation), -Math.sin(rotation) * Math.sin(abduction), -Math.sin(rotation) * Math.cos(abduction), hipFlexion);
+    Vec3 shankUp = thighUp.times(Math.cos(kneeFlexion)).plus(Math.sin(kneeFlexion), thighFront);
+    Vec3 shankFront = thighFront.times(Math.cos(kneeFlexion)).plus(-Math.sin(kneeFlexion), thighUp);
+    Vec3 knee = hip.plus(-body.thighM(), thighUp);
+    Vec3 ankle = knee.plus(-body.shankM(), shankUp);
+    Vec3 normal = shankUp.times(Math.cos(dorsiflexion)).plus(-Math.sin(dorsiflexion), shankFront);
+    Vec3 toe = shankFront.times(Math.cos(dorsiflexion)).plus(Math.sin(dorsiflexion), shankUp);
+    return b.trunk(pelvisPitch).leg(knee, hip).foot(ankle, toe, normal);
+  }
+
+  /** A vector of the pelvis frame, turned by hip flexion about its z axis, in the world. */
+  private static Vec3 inPelvis(Vec3 px, Vec3 py, double x, double y, double z, double hipFlexion) {
+    double c = Math.cos(hipFlexion);
+    double s = Math.sin(hipFlexion);
+    return px.times(c * x - s * y).plus(s * x + c * y, py).plus(z, Vec3.RIGHT);
+  }
+
   /**
    * A foot on the floor, turned out and on a wedge, with mid-foot of the flat foot's line at x = 0 of its ankle.
    *

@@ -3,6 +3,7 @@ package istmo.core.movement.family;
 import static istmo.core.movement.Parameters.FOOT_SHEAR;
 import static istmo.core.movement.Parameters.FRICTION;
 import static istmo.core.movement.Parameters.KNEE_DEPTH;
+import static istmo.core.movement.Parameters.LEGS;
 import static istmo.core.movement.Parameters.PLATE_GRIP;
 import static istmo.core.movement.Parameters.PRESSURE;
 import static istmo.core.movement.Parameters.SLED_MASS;
@@ -14,6 +15,7 @@ import istmo.core.movement.Family;
 import istmo.core.movement.FreeContact;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
+import istmo.core.movement.Parameters;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
 import istmo.core.movement.Setup;
@@ -40,6 +42,8 @@ public final class PressFamily implements Family {
   static final SetupParameter PLATE_LOW =
       new SetupParameter("plateLow", "Lowest heels on the plate", "m", new Allowed(-0.30, 0.30, "m"), -0.30, 0.02, SetupParameter.Kind.MACHINE, List.of(), "lower end of the foot plate, measured as feet up the plate");
 
+  static final SetupParameter DRIVE = new SetupParameter("drive", "Resistance", "", new Allowed(0, 1, ""), 0, 1, SetupParameter.Kind.MACHINE, List.of("sled on the rail", "stack on a cable"), "a stack pulls along the rail with all of its weight, so that a level rail can be pressed");
+
   /** Hip centre in front of the foot of the back rest along the rail, m (own estimate). */
   private static final double HIP_FROM_REST = 0.12;
 
@@ -53,12 +57,17 @@ public final class PressFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(HEIGHT, STANCE.usually(0.35), TOE_OUT.usually(15), KNEE_DEPTH.usually(105), BACK, RAIL, SLED_MASS, STOP, PLATE_LOW, FRICTION, PRESSURE, PUSH, PLATE_GRIP, FOOT_SHEAR);
+    return List.of(HEIGHT, STANCE.usually(0.35), TOE_OUT.usually(15), KNEE_DEPTH.usually(105), BACK, RAIL, SLED_MASS, STOP, PLATE_LOW, FRICTION, PRESSURE, PUSH, PLATE_GRIP, FOOT_SHEAR, DRIVE, LEGS);
   }
 
   @Override
   public boolean balances() {
     return false;
+  }
+
+  @Override
+  public int legs(Setup setup) {
+    return Parameters.legs(setup);
   }
 
   @Override
@@ -97,7 +106,7 @@ public final class PressFamily implements Family {
     Vec3 trunk = u.times(Math.cos(back)).plus(Math.sin(back), v);
     PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, toe, u.times(-1)).leg(knee.get(), hip).trunk(Math.atan2(trunk.x(), trunk.y())).pressureAhead(setup.get(PRESSURE));
     Vec3 direction = u.times(-1).plus(setup.get(PUSH), v);
-    double perKg = (1 + setup.get(FRICTION)) * Load.G * Math.sin(rail) / 2;
+    double perKg = (1 + setup.get(FRICTION)) * Load.G * (setup.get(DRIVE) == 1 ? 1 : Math.sin(rail)) / Parameters.legs(setup);
     double force = setup.get(SLED_MASS) * perKg;
     p.load(Load.force(Load.Segment.FOOT, p.pressure(), direction.times(force), direction.times(perKg)));
     p.free(FreeContact.atFoot("push along the plate", p.pressure(), v, Vec3.ZERO, setup.get(PLATE_GRIP) * force, setup.get(PLATE_GRIP) * perKg));

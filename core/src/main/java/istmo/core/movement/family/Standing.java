@@ -5,38 +5,79 @@ import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
 import istmo.core.movement.Load;
 import istmo.core.movement.PostureBuilder;
+import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
+import istmo.core.quantity.Allowed;
 import istmo.core.quantity.Vec3;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Set;
 
 /** What standing families share: balance, the bar on the trunk, the force under the feet. */
 final class Standing {
   static final Set<Coordinate> ALL_ROWS = EnumSet.allOf(Coordinate.class);
 
-  /** Place of the bar: along the trunk (fraction of hip to shoulder) and in front of it (m). High and low bar and front rack by common practice. */
-  enum BarPlace {
+  /** Where the load is held: along the trunk (fraction of hip to shoulder) and in front of it (m). High and low bar, front rack, chest, hanging hands and belt by common practice. */
+  enum LoadPlace {
     HIGH(1.02, -0.06),
     LOW(0.92, -0.10),
-    FRONT(0.97, 0.09);
+    FRONT(0.97, 0.09),
+    CHEST(0.75, 0.20),
+    HANDS(1, 0),
+    BELT(0, 0.06);
 
     final double along;
     final double aheadM;
 
-    BarPlace(double along, double aheadM) {
+    LoadPlace(double along, double aheadM) {
       this.along = along;
       this.aheadM = aheadM;
     }
 
-    static final SetupParameter PARAMETER =
-        new SetupParameter(
-            "bar", "Bar place", "", new istmo.core.quantity.Allowed(0, 2, ""), 0, 1, SetupParameter.Kind.SETUP, java.util.List.of("high on the back", "low on the back", "in front"), "where the bar rests");
+    private static final List<String> NAMES = List.of("high on the back", "low on the back", "in front", "held at the chest", "hanging in the hands");
+
+    /** For a bar on a track. */
+    static final SetupParameter BAR = parameter(3);
+
+    static final SetupParameter PARAMETER = parameter(NAMES.size());
+
+    private static SetupParameter parameter(int choices) {
+      return new SetupParameter("bar", "Place of the load", "", new Allowed(0, choices - 1, ""), 0, 1, SetupParameter.Kind.SETUP, NAMES.subList(0, choices), "where the load rests or hangs");
+    }
+
+    static LoadPlace of(Setup setup, SetupParameter p) {
+      return values()[(int) setup.get(p)];
+    }
+
+    /** Whether the load is carried by the pelvis, so that the back does not feel it. */
+    boolean belowBack() {
+      return this == BELT;
+    }
+
+    /** Centre of mass of head, arms and trunk above the hips along the trunk. */
+    double comFraction() {
+      return this == HANDS || this == BELT ? Segments.UPPER_COM_HANGING : Segments.UPPER_COM_HANDS_UP;
+    }
 
     Vec3 at(Body body, Vec3 hip, double lean) {
       double s = Math.sin(lean);
       double c = Math.cos(lean);
       double up = along * body.trunkM();
-      return new Vec3(hip.x() + up * s + aheadM * c, hip.y() + up * c - aheadM * s, 0);
+      double hangs = this == HANDS ? body.armM() : 0;
+      return new Vec3(hip.x() + up * s + aheadM * c, hip.y() + up * c - aheadM * s - hangs, 0);
+    }
+
+    /** Adds weight of trunk and load, and what is drawn. */
+    void on(PostureBuilder p, Body body, Vec3 hip, double lean) {
+      Vec3 at = at(body, hip, lean);
+      p.upperWeight(comFraction());
+      if (!belowBack()) {
+        p.load(Load.force(Load.Segment.UPPER, at, Vec3.ZERO, new Vec3(0, -Load.G, 0)));
+      }
+      if (this == HANDS) {
+        p.prop("arm", at.plus(body.armM(), Vec3.UP), at);
+      }
+      p.prop(this == HANDS || this == CHEST ? "weight" : this == BELT ? "belt" : "bar", at);
     }
   }
 
@@ -50,6 +91,11 @@ final class Standing {
     return 2 * (body.thighMassKg() * thigh + body.shankMassKg() * shank + body.footMassKg() * foot);
   }
 
+  /** x of the centre of mass of one leg times its mass, kg m. */
+  static double oneLegMassMoment(Body body, Vec3 ankle, Vec3 knee, Vec3 hip, double footMiddleX) {
+    return 0.5 * legMassMoment(body, ankle, knee, hip, footMiddleX);
+  }
+
   /** Half of everything pushes up under the right foot. */
   static void floorForce(PostureBuilder b, Body body, double grip) {
     floorForce(b, new Vec3(0, body.massKg() * Load.G / 2, 0), new Vec3(0, Load.G / 2, 0), grip);
@@ -59,10 +105,5 @@ final class Standing {
   static void floorForce(PostureBuilder b, Vec3 force, Vec3 perKg, double grip) {
     b.load(Load.force(Load.Segment.FOOT, b.pressure(), force, perKg));
     b.footGrip(grip, force.y(), perKg.y());
-  }
-
-  /** Mass of head, arms and trunk times the height of its centre above the hips along the trunk, hands at the shoulders, kg m. */
-  static double upperMassMoment(Body body) {
-    return body.upperMassKg() * Segments.UPPER_COM_HANDS_UP * body.trunkM();
   }
 }

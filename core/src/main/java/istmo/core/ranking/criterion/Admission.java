@@ -23,14 +23,14 @@ public final class Admission {
 
   static Demand demand(Exercise x, Optional<Analysis> analysis) {
     if (analysis.isEmpty()) {
-      return new Demand(x.exclusions(), x.prone(), 0, 0, 0, 0, 0, 0, 0);
+      return new Demand(x.exclusions(), x.onBelly(), 0, 0, 0, 0, 0, 0, 0);
     }
     Analysis a = analysis.get();
     double peak = greatest(a, p -> p.suppliedNm(Coordinate.KNEE_FLEXION) * -1);
     double straight = greatest(a, p -> p.posture().angle(Coordinate.KNEE_FLEXION) < NEARLY_STRAIGHT ? -p.suppliedNm(Coordinate.KNEE_FLEXION) : 0);
     return new Demand(
         x.exclusions(),
-        x.prone(),
+        x.onBelly(),
         Explanation.backActivation(a),
         deg(a, Coordinate.KNEE_FLEXION),
         peak > 0 ? straight / peak : 0,

@@ -37,7 +37,7 @@ public sealed interface Evaluation {
   /** Evaluates a candidate with a given analyser, which must be one for {@code body}. */
   static Evaluation of(Body body, Analyser analyser, Candidate candidate, Place place, School school) {
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);
-    Setup wished = candidate.usualAt(place);
+    Setup wished = candidate.usualFor(body, place);
     Optional<Reach> reach = Reach.of(body, exercise.family(), wished, candidate.yields());
     if (reach.isEmpty()) {
       return new OutOfReach(candidate, Reach.obstacle(body, exercise.family(), wished).map(i -> i.reason() + " Missing: " + i.missing() + ".").orElse("Out of reach."));

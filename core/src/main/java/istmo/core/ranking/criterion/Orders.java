@@ -26,6 +26,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** From a brief to an order. Evaluations do not depend on the aim, so they can be kept ({@link #evaluate}) and ordered again ({@link #order}). */
 public final class Orders {
@@ -41,12 +42,20 @@ public final class Orders {
 
   private Orders() {}
 
-  /** Every candidate of the catalogue on this body and the machines of this place, by candidate id. Takes some milliseconds a candidate. */
+  /** Every candidate of the catalogue on this body and the machines of this place, by candidate id. Takes some milliseconds a candidate, on as many threads as there are processors; the answer does not hang on how many. */
   public static Map<String, Evaluation> evaluate(Body body, Place place, School school) {
-    Analyser analyser = new Analyser(body);
+    List<Candidate> all = Catalogue.standard().candidates();
+    int parts = Math.min(all.size(), Runtime.getRuntime().availableProcessors());
+    Evaluation[] evaluations = new Evaluation[all.size()];
+    IntStream.range(0, parts).parallel().forEach(part -> {
+      Analyser analyser = new Analyser(body);
+      for (int k = part; k < evaluations.length; k += parts) { // every so-many-th, so that costly neighbours are spread
+        evaluations[k] = Evaluation.of(body, analyser, all.get(k), place, school);
+      }
+    });
     Map<String, Evaluation> result = new LinkedHashMap<>();
-    for (Candidate c : Catalogue.standard().candidates()) {
-      result.put(c.id(), Evaluation.of(body, analyser, c, place, school));
+    for (int k = 0; k < evaluations.length; k++) {
+      result.put(all.get(k).id(), evaluations[k]);
     }
     return result;
   }
@@ -73,6 +82,7 @@ public final class Orders {
         open.put(c.id(), (Evaluation.Computed) evaluations.get(c.id()));
       }
     }
+    Catalogue.standard().notComputed().forEach(n -> excluded.add(new Order.Excluded(n.id(), n.name(), Order.Kind.NOT_COMPUTED, n.why(), Optional.empty(), List.of())));
     excluded.replaceAll(x -> x.kind() == Order.Kind.GYM ? withSubstitute(brief, x, evaluations.get(x.candidateId()), open) : x);
     Map<String, Double> best = new LinkedHashMap<>();
     for (Region r : Regions.standard().all()) {

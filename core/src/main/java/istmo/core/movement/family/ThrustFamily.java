@@ -1,0 +1,214 @@
+package istmo.core.movement.family;
+
+import static istmo.core.movement.Parameters.FOOT_SHEAR;
+import static istmo.core.movement.Parameters.LEGS;
+import static istmo.core.movement.Parameters.STANCE;
+import static istmo.core.movement.Parameters.TOE_OUT;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.Segments;
+import istmo.core.body.Body;
+import istmo.core.movement.Family;
+import istmo.core.movement.FreeContact;
+import istmo.core.movement.Impossible;
+import istmo.core.movement.Load;
+import istmo.core.movement.Parameters;
+import istmo.core.movement.PostureBuilder;
+import istmo.core.movement.PostureResult;
+import istmo.core.movement.Setup;
+import istmo.core.movement.SetupParameter;
+import istmo.core.quantity.Allowed;
+import istmo.core.quantity.Vec3;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Face up between a bench (or the floor) under the upper back and the feet: hip thrust and bridges, where the trunk turns about the upper back and the hips go down; and the sliding curl, where the hips stay up and the heels slide out.
+ *
+ * <p>The feet carry what moments about the upper back leave them; fore and aft the feet and the bench may push against each other within the foot's grip, which statics does not settle. The load lies across the hips.
+ */
+public final class ThrustFamily implements Family {
+  static final SetupParameter BENCH =
+      new SetupParameter("benchHeight", "Under the upper back", "m", new Allowed(0.05, 0.60, "m"), 0.38, 0.02, SetupParameter.Kind.SETUP, List.of(), "height of the edge that the upper back rests on; 5 cm stands for the floor");
+  static final SetupParameter FOOT_HEIGHT =
+      new SetupParameter("footHeight", "Under the feet", "m", new Allowed(0, 0.50, "m"), 0, 0.05, SetupParameter.Kind.SETUP, List.of(), "plate or box under the feet");
+  static final SetupParameter SHIN =
+      new SetupParameter("shin", "Shin at the top", "deg", new Allowed(-35, 35, "deg"), 0, 5, SetupParameter.Kind.SETUP, List.of(), "from the vertical, knee beyond the ankle towards the head is more; 0 is upright (common practice)");
+  static final SetupParameter DROP =
+      new SetupParameter("drop", "Hip bend at the bottom", "deg", new Allowed(20, 110, "deg"), 80, 5, SetupParameter.Kind.SETUP, List.of(), "hip flexion at the bottom; the top is open");
+  static final SetupParameter KNEES_OUT =
+      new SetupParameter("kneesOut", "Knees apart", "deg", new Allowed(0, 60, "deg"), 10, 5, SetupParameter.Kind.SETUP, List.of(), "each thigh from straight ahead; 45 and more with the soles together");
+  static final SetupParameter REACH =
+      new SetupParameter("reach", "Knee at the long end", "deg", new Allowed(5, 60, "deg"), 15, 5, SetupParameter.Kind.SETUP, List.of(), "knee flexion with the heels slid out");
+
+  /** Upper back to hips as a share of hip to shoulder: the edge lies under the shoulder blades (common practice). */
+  private static final double TO_EDGE = 0.78;
+  /** Lower than this the shoulders themselves lie on it. */
+  private static final double FLOOR = 0.12;
+
+  /** The back's thickness: hip centres above the underside, m. */
+  private static final double THICK = 0.10;
+  /** Where the load lies: towards the feet from the hip centres and above them, m. */
+  private static final double CREASE_AHEAD = 0.04;
+
+  private static final double CREASE_ABOVE = 0.10;
+  /** Hip flexion at the top. */
+  private static final double TOP = Math.toRadians(2);
+  /** Most the feet push along the floor by themselves, as a share of what they carry (rubber on rubber holds more). */
+  private static final double PUSH = 0.3;
+
+  static final Set<Coordinate> ROWS = EnumSet.allOf(Coordinate.class);
+
+  private final boolean sliding;
+
+  public ThrustFamily(boolean sliding) {
+    this.sliding = sliding;
+  }
+
+  @Override
+  public String id() {
+    return sliding ? "sliding-curl" : "thrust";
+  }
+
+  @Override
+  public List<SetupParameter> parameters() {
+    return sliding ? List.of(REACH, STANCE.usually(0.25), LEGS) : List.of(BENCH, FOOT_HEIGHT, SHIN, DROP, STANCE.usually(0.35), TOE_OUT.usually(15), KNEES_OUT, LEGS, Parameters.PRESSURE.usually(-0.03), FOOT_SHEAR);
+  }
+
+  @Override
+  public boolean balances() {
+    return false;
+  }
+
+  @Override
+  public int legs(Setup setup) {
+    return Parameters.legs(setup);
+  }
+
+  @Override
+  public Optional<SetupParameter> depth() {
+    return sliding ? Optional.empty() : Optional.of(DROP);
+  }
+
+  @Override
+  public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
+    return sliding ? sliding(body, setup, phase) : thrust(body, setup, phase);
+  }
+
+  private PostureResult thrust(Body body, Setup setup, double phase) {
+    double edge = setup.get(BENCH);
+    double arm = edge < FLOOR ? body.trunkM() : TO_EDGE * body.trunkM();
+    double hipZ = body.hipHalfDistanceM();
+    double out = setup.rad(KNEES_OUT);
+    // at the top trunk and thigh are in one line and the shin stands as set: that fixes the feet
+    double edgeY = edge + THICK;
+    double shin = setup.rad(SHIN);
+    double ankleY = setup.get(FOOT_HEIGHT) + body.ankleHeightM();
+    double kneeY = ankleY + body.shankM() * Math.cos(shin);
+    double line = arm + body.thighM() * Math.cos(out);
+    if (!(Math.abs(kneeY - edgeY) < 0.8 * line)) {
+      return new Impossible(Impossible.Limit.GEOMETRY, "The feet stand too high or the bench too low for these legs.", "a higher bench, or lower feet");
+    }
+    double ankleX = Math.sqrt(line * line - (kneeY - edgeY) * (kneeY - edgeY)) + body.shankM() * Math.sin(shin);
+    Vec3 ankle = new Vec3(ankleX, ankleY, setup.get(STANCE) / 2);
+    // the trunk turns about the edge until the hip has its bend
+    double wanted = TOP + phase * (setup.rad(DROP) - TOP);
+    Vec3 pole = Vec3.UP.plus(Vec3.FORWARD).unit().times(Math.cos(out)).plus(Math.sin(out), Vec3.RIGHT);
+    Optional<Double> slope =
+        Roots.between(
+            Math.toRadians(-70),
+            Math.toRadians(50),
+            angle -> {
+              Vec3 hip = hip(arm, edgeY, angle, hipZ);
+              Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, pole);
+              return knee.map(k -> bend(hip, k, angle) - wanted).orElse(hip.minus(ankle).norm() > body.thighM() ? -1.5 : 1.5);
+            });
+    if (slope.isEmpty()) {
+      return new Impossible(Impossible.Limit.GEOMETRY, "The hips cannot go down so far between bench and feet.", "less hip bend at the bottom, or another place for the feet");
+    }
+    Vec3 hip = hip(arm, edgeY, slope.get(), hipZ);
+    if (hip.y() < THICK) {
+      return new Impossible(Impossible.Limit.STOP, "The hips are on the floor.", String.format(java.util.Locale.ROOT, "%.0f cm of bench height, or less hip bend", Math.ceil(100 * (THICK - hip.y()))));
+    }
+    Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, pole);
+    if (knee.isEmpty()) {
+      return new Impossible(Impossible.Limit.GEOMETRY, "The leg does not reach the floor.", "another place for the feet");
+    }
+    double lean = -Math.PI / 2 - slope.get(); // face up, head at the back
+    double turned = setup.rad(TOE_OUT);
+    Vec3 toe = Vec3.FORWARD.times(Math.cos(turned)).plus(Math.sin(turned), Vec3.RIGHT);
+    PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, toe, Vec3.UP).leg(knee.get(), hip).trunk(lean).pressureAhead(setup.get(Parameters.PRESSURE));
+    carry(p, body, setup, hip, knee.get(), ankle, lean, p.pressure(), setup.get(FOOT_SHEAR), PUSH);
+    p.prop("block", new Vec3(-0.35, 0, 0), new Vec3(0.05, 0, 0), new Vec3(0.05, edge, 0), new Vec3(-0.35, edge, 0));
+    if (setup.get(FOOT_HEIGHT) > 0) {
+      p.prop("block", ankle.plus(new Vec3(-0.1, -body.ankleHeightM(), 0)), ankle.plus(new Vec3(0.3, -body.ankleHeightM(), 0)), new Vec3(ankleX + 0.3, 0, 0), new Vec3(ankleX - 0.1, 0, 0));
+    }
+    return p.build(ROWS);
+  }
+
+  private static Vec3 hip(double arm, double edge, double slope, double z) {
+    return new Vec3(arm * Math.cos(slope), edge + arm * Math.sin(slope), z);
+  }
+
+  /** Hip flexion of trunk and thigh in the picture: thigh from hip to knee against the trunk's line beyond the hip. */
+  private static double bend(Vec3 hip, Vec3 knee, double slope) {
+    double thigh = Math.atan2(knee.y() - hip.y(), knee.x() - hip.x());
+    return thigh - slope;
+  }
+
+  private PostureResult sliding(Body body, Setup setup, double phase) {
+    double bend = Math.toRadians(90) + phase * (setup.rad(REACH) - Math.toRadians(90));
+    double hipZ = body.hipHalfDistanceM();
+    double arm = body.trunkM();
+    double ankleY = 0.05; // on the heel
+    // trunk and thigh in one line from the shoulders on the floor; the slope that puts the heel on the floor
+    Optional<Double> slope =
+        Roots.between(
+            Math.toRadians(-5),
+            Math.toRadians(60),
+            angle -> THICK + (arm + body.thighM()) * Math.sin(angle) - body.shankM() * Math.sin(bend - angle) - ankleY);
+    if (slope.isEmpty()) {
+      return new Impossible(Impossible.Limit.GEOMETRY, "The heels do not reach the floor.", "another range");
+    }
+    double a = slope.get();
+    Vec3 hip = hip(arm, THICK, a, hipZ);
+    Vec3 knee = hip.plus(body.thighM(), new Vec3(Math.cos(a), Math.sin(a), 0));
+    Vec3 down = new Vec3(Math.cos(a - bend), Math.sin(a - bend), 0);
+    Vec3 ankle = knee.plus(body.shankM(), down).plus(setup.get(STANCE) / 2 - hipZ, Vec3.RIGHT);
+    Vec3 normal = knee.minus(ankle).unit();
+    Vec3 toe = new Vec3(normal.y(), -normal.x(), 0).unit();
+    PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, toe, toe.turnedAboutZ(Math.PI / 2)).leg(knee, hip).trunk(-Math.PI / 2 - a).pressureAt(ankle.plus(new Vec3(0, -ankleY, 0)));
+    carry(p, body, setup, hip, knee, ankle, -Math.PI / 2 - a, p.pressure(), 0.1, 0);
+    return p.build(EnumSet.complementOf(EnumSet.of(Coordinate.ANKLE_DORSIFLEXION)));
+  }
+
+  /** What the feet carry: moments of all weights about the upper back's edge, over their distance; and what bench and feet may do against each other. */
+  private static void carry(PostureBuilder p, Body body, Setup setup, Vec3 hip, Vec3 knee, Vec3 ankle, double lean, Vec3 at, double grip, double push) {
+    int legs = Parameters.legs(setup);
+    Vec3 trunk = new Vec3(Math.sin(lean), Math.cos(lean), 0);
+    Vec3 crease = new Vec3(hip.x(), hip.y(), 0).plus(-CREASE_AHEAD, trunk).plus(CREASE_ABOVE, new Vec3(Math.cos(lean), -Math.sin(lean), 0));
+    double upperX = hip.x() + Segments.UPPER_COM_HANGING * body.trunkM() * trunk.x();
+    // the other leg of a one-leg thrust is held with the knee bent over its hip: its mass at the thigh's middle
+    double leg = Standing.oneLegMassMoment(body, ankle, knee, hip, at.x());
+    double other = legs == 2 ? leg : (body.thighMassKg() + body.shankMassKg() + body.footMassKg()) * (hip.x() + 0.15);
+    double moment = body.upperMassKg() * upperX + leg + other;
+    double each = Load.G / legs / at.x();
+    Vec3 force = new Vec3(0, moment * each, 0);
+    Vec3 perKg = new Vec3(0, crease.x() * each, 0);
+    p.load(Load.force(Load.Segment.FOOT, at, force, perKg));
+    if (push > 0) { // pushing the feet along the floor against the bench lifts or presses them: about the edge, moments stay
+      Vec3 edge = new Vec3(0, at.y() - (hip.y() - hip.x() * Math.tan(-Math.PI / 2 - lean)), 0);
+      p.free(FreeContact.atFoot("push against the bench", at, new Vec3(1, edge.y() / at.x(), 0), Vec3.ZERO, push * force.y(), push * perKg.y()));
+    }
+    p.footGrip(grip, force.y(), perKg.y()).legWeights().upperWeight(Segments.UPPER_COM_HANGING);
+    // the bench carries the rest, above the lower back
+    double rest = body.massKg() * Load.G - legs * force.y();
+    double restPerKg = Load.G - legs * perKg.y();
+    Vec3 bench = new Vec3(0, hip.y() - hip.x() * Math.tan(-Math.PI / 2 - lean) - THICK, 0);
+    p.load(Load.force(Load.Segment.UPPER, bench, new Vec3(0, rest, 0), new Vec3(0, restPerKg, 0)));
+    p.free(Stops.knee(Math.acos(Math.max(-1, Math.min(1, hip.minus(knee).unit().dot(knee.minus(ankle).unit()))))));
+    p.prop("bar", crease).prop("floor", new Vec3(-0.6, 0, 0), new Vec3(1.5, 0, 0));
+  }
+}
