@@ -103,8 +103,13 @@ public final class PostureBuilder {
   public PostureBuilder legWeights() {
     loads.add(Load.weight(Load.Segment.THIGH, hip.plus(body.thighComFraction(), knee.minus(hip)), body.thighMassKg()));
     loads.add(Load.weight(Load.Segment.SHANK, knee.plus(body.shankComFraction(), ankle.minus(knee)), body.shankMassKg()));
-    loads.add(Load.weight(Load.Segment.FOOT, ankle.plus(0.5, sole((Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM()).minus(ankle)), body.footMassKg()));
+    loads.add(Load.weight(Load.Segment.FOOT, footCom(), body.footMassKg()));
     return this;
+  }
+
+  /** Centre of mass of the foot: half-way from the ankle to mid-foot. */
+  public Vec3 footCom() {
+    return ankle.plus(0.5, sole((Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM()).minus(ankle));
   }
 
   /** Adds the weight of the trunk above L5/S1, for the lumbar moment; the centre of mass of head, arms and trunk lies {@code comFraction} of the trunk above the hips. */

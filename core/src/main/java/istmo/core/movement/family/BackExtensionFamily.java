@@ -82,7 +82,7 @@ public final class BackExtensionFamily implements Family {
     double legs =
         body.thighMassKg() * (body.thighComFraction() * (knee.x() - hip.x()) + hip.x() - padAt.x())
             + body.shankMassKg() * (knee.x() + body.shankComFraction() * (ankle.x() - knee.x()) - padAt.x())
-            + body.footMassKg() * (ankle.x() - padAt.x());
+            + body.footMassKg() * (p.footCom().x() - padAt.x());
     double moment = -Load.G * (body.upperMassKg() / 2 * (upper.x() - padAt.x()) + legs); // about z, of weights
     double momentPerKg = -Load.G / 2 * (load.x() - padAt.x());
     Vec3 roll = shankUp.turnedAboutZ(-Math.PI / 2); // the roller pushes the heel towards the front of the shank

@@ -21,7 +21,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Hinge on two legs: Romanian deadlift, good morning, pull-through. The trunk lean is the phase, the knee bend is given, the shank follows from balance; on a track the shank is given and the track carries what is missing. What hangs in
+ * Hinge on two legs: Romanian deadlift, good morning, pull-through. The trunk lean is the phase, the knee bend is given, the shank follows from balance; on a track the shank is given, or follows from a bar on the back that stays over mid-foot, and the track carries what is missing. What hangs in
  * the hands can be held back towards the legs by the shoulders only by so much, so a heavy bar drifts ahead when the shoulders do.
  */
 public final class HingeFamily implements Family {
@@ -59,7 +59,7 @@ public final class HingeFamily implements Family {
   static final SetupParameter HOLD =
       new SetupParameter("hold", "Load", "", new Allowed(0, 3, ""), 0, 1, SetupParameter.Kind.SETUP, List.of("bar in the hands", "dumbbells beside the legs", "bar high on the back", "bar low on the back"), "where the load is held");
   static final SetupParameter SHIN =
-      new SetupParameter("shin", "Shin lean at the bottom", "deg", new Allowed(-20, 20, "deg"), -4, 2, SetupParameter.Kind.SETUP, List.of(), "shin from the vertical, forward; on a track it can be chosen");
+      new SetupParameter("shin", "Shin lean at the bottom", "deg", new Allowed(-20, 20, "deg"), -4, 2, SetupParameter.Kind.SETUP, List.of(), "shin from the vertical, forward; on a track it can be chosen while the bar hangs; on the back the bar on its track settles it");
   static final SetupParameter PULLEY_HEIGHT =
       new SetupParameter("pulleyHeight", "Pulley height", "m", new Allowed(0.05, 0.60, "m"), 0.15, 0.05, SetupParameter.Kind.SETUP, List.of(), "pulley behind the heels, above the floor");
   static final SetupParameter PULLEY_BACK =
@@ -116,7 +116,7 @@ public final class HingeFamily implements Family {
     LegGeometry.Foot foot = LegGeometry.Foot.onFloor(body, setup.get(STANCE), setup.rad(TOE_OUT), 0);
     double middle = foot.middleX(body);
     double pressureX = middle + setup.get(PRESSURE) * foot.heading().x();
-    Optional<Double> shank = kind == Kind.TRACK ? Optional.of(TOP_SHIN * bend * (1 - phase) + phase * setup.rad(SHIN)) : Roots.between(Math.toRadians(-35), Math.toRadians(40), angle -> tipping(body, setup, foot, bend, angle, lean, hold, middle, pressureX, loadKg));
+    Optional<Double> shank = kind == Kind.TRACK && hold.hangs() ? Optional.of(TOP_SHIN * bend * (1 - phase) + phase * setup.rad(SHIN)) : Roots.between(Math.toRadians(-35), Math.toRadians(40), angle -> tipping(body, setup, foot, bend, angle, lean, hold, middle, pressureX, loadKg));
     if (shank.isEmpty()) {
       return new Impossible(Impossible.Limit.BALANCE, "No shin angle brings load and body over the feet.", "less trunk lean or more knee bend");
     }
@@ -163,6 +163,9 @@ public final class HingeFamily implements Family {
     }
     double own = bodyMoment(body, foot, leg.get(), lean, hold, middle) - body.massKg() * pressureX;
     Vec3 hip = leg.get()[1];
+    if (kind == Kind.TRACK) { // a bar on the back stays on the track over mid-foot
+      return back(hold).at(body, hip, lean).x() - middle;
+    }
     if (kind == Kind.CABLE) {
       Vec3 at = held(body, setup, hold, hip, lean, middle, loadKg).orElse(hip);
       Vec3 pull = cable(setup, middle, at);

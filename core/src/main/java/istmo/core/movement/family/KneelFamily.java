@@ -110,7 +110,7 @@ public final class KneelFamily implements Family {
     if (curl) {
       Vec3 held = knee.plus(-HELD * body.shankM(), shankUp);
       // the roller holds the heels square to the shin against all that turns the body about the knees
-      double own = Load.G * 0.5 * (body.shankMassKg() * 2 * body.shankComFraction() * (ankle.x() - knee.x()) + body.footMassKg() * 2 * (ankle.x() - knee.x()));
+      double own = Load.G * (body.shankMassKg() * body.shankComFraction() * (ankle.x() - knee.x()) + body.footMassKg() * (p.footCom().x() - knee.x()));
       double lever = HELD * body.shankM();
       Vec3 down = shankUp.turnedAboutZ(-Math.PI / 2); // square to the shin, towards the floor
       double hold = (w.moment / 2 + own) / lever;
@@ -123,7 +123,7 @@ public final class KneelFamily implements Family {
     } else {
       // all weight stands on the shins where its line meets them
       double all = body.massKg() * Load.G - w.help;
-      double own = Load.G * 2 * (body.shankMassKg() * body.shankComFraction() * (ankle.x() - knee.x()) + body.footMassKg() * (ankle.x() - knee.x()));
+      double own = Load.G * 2 * (body.shankMassKg() * body.shankComFraction() * (ankle.x() - knee.x()) + body.footMassKg() * (p.footCom().x() - knee.x()));
       double x = (w.moment + own) / all;
       if (x < ankle.x() - 0.2) {
         return new Impossible(Impossible.Limit.BALANCE, "The body would tip backwards over the feet.", "less lean, or help of the hands");

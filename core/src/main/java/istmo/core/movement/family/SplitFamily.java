@@ -210,7 +210,7 @@ public final class SplitFamily implements Family {
       return knee.isEmpty() ? new Impossible(Impossible.Limit.GEOMETRY, "The front leg does not reach.", "another stride") : other.reason;
     }
     return setup.values().containsKey(LEG.id()) && setup.get(LEG) == 1
-        ? rearLeg(body, setup, phase, place, rear, share, hip, lean, other)
+        ? rearLeg(body, setup, phase, place, rear, share, hip, lean, other, push(body, share, place, ankle, knee.get(), hip, lean, other, new Vec3(frontX, floor, 0), floor, rearAt))
         : frontLeg(body, setup, phase, place, rear, share, ankle, knee.get(), hip, lean, other, floor, rearAt);
   }
 
@@ -224,23 +224,9 @@ public final class SplitFamily implements Family {
       Body body, Setup setup, double phase, LoadPlace place, Rear rear, double share, Vec3 ankle, Vec3 knee, Vec3 hip, double lean, Other other, double floor, Vec3 rearAt) {
     PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, Vec3.FORWARD, Vec3.UP).leg(knee, hip).trunk(lean).pressureAhead(setup.get(PRESSURE));
     double all = body.massKg() * Load.G;
-    double push = 0;
-    double pushPerKg = 0;
-    if (kind == Kind.TRACK) { // the track's push from moments about where the feet carry
-      double x = (1 - share) * p.pressure().x() + share * rearAt.x();
-      double y = (1 - share) * floor + share * rearAt.y();
-      Vec3 bar = place.at(body, hip, lean);
-      double weight =
-          Standing.oneLegMassMoment(body, ankle, knee, hip, p.pressure().x())
-              + other.massMoment
-              + body.upperMassKg() * (hip.x() + place.comFraction() * body.trunkM() * Math.sin(lean))
-              - body.massKg() * x;
-      push = -weight * Load.G / (bar.y() - y);
-      pushPerKg = -(bar.x() - x) * Load.G / (bar.y() - y);
-      p.load(Load.force(Load.Segment.UPPER, bar, new Vec3(push, 0, 0), new Vec3(pushPerKg, 0, 0)));
-      p.prop("rail", new Vec3(bar.x(), 0, 0), new Vec3(bar.x(), 2.1, 0));
-    }
-    p.load(Load.force(Load.Segment.FOOT, p.pressure(), new Vec3(-(1 - share) * push, (1 - share) * all, 0), new Vec3(-(1 - share) * pushPerKg, (1 - share) * Load.G, 0)));
+    double[] push = push(body, share, place, ankle, knee, hip, lean, other, p.pressure(), floor, rearAt);
+    track(p, body, place, hip, lean, push);
+    p.load(Load.force(Load.Segment.FOOT, p.pressure(), new Vec3(-(1 - share) * push[0], (1 - share) * all, 0), new Vec3(-(1 - share) * push[1], (1 - share) * Load.G, 0)));
     p.footGrip(setup.get(FOOT_SHEAR), (1 - share) * all, (1 - share) * Load.G);
     if (rear.stands() && share > 0) {
       p.free(FreeContact.atFoot("feet against each other", p.pressure(), Vec3.FORWARD, Vec3.ZERO, REAR_GRIP * share * all, REAR_GRIP * share * Load.G));
@@ -252,8 +238,29 @@ public final class SplitFamily implements Family {
     return p.build(Standing.ALL_ROWS);
   }
 
+  /** Level push of the track, N and N/kg, from moments about where the feet carry; nothing without a track. */
+  private double[] push(Body body, double share, LoadPlace place, Vec3 ankle, Vec3 knee, Vec3 hip, double lean, Other other, Vec3 front, double floor, Vec3 rearAt) {
+    if (kind != Kind.TRACK) {
+      return new double[2];
+    }
+    double x = (1 - share) * front.x() + share * rearAt.x();
+    double y = (1 - share) * floor + share * rearAt.y();
+    Vec3 bar = place.at(body, hip, lean);
+    double weight =
+        Standing.oneLegMassMoment(body, ankle, knee, hip, front.x()) + other.massMoment + body.upperMassKg() * (hip.x() + place.comFraction() * body.trunkM() * Math.sin(lean)) - body.massKg() * x;
+    return new double[] {-weight * Load.G / (bar.y() - y), -(bar.x() - x) * Load.G / (bar.y() - y)};
+  }
+
+  private void track(PostureBuilder p, Body body, LoadPlace place, Vec3 hip, double lean, double[] push) {
+    if (kind == Kind.TRACK) {
+      Vec3 bar = place.at(body, hip, lean);
+      p.load(Load.force(Load.Segment.UPPER, bar, new Vec3(push[0], 0, 0), new Vec3(push[1], 0, 0)));
+      p.prop("rail", new Vec3(bar.x(), 0, 0), new Vec3(bar.x(), 2.1, 0));
+    }
+  }
+
   /** The same posture seen by the rear leg, mirrored so that it is the right one. */
-  private PostureResult rearLeg(Body body, Setup setup, double phase, LoadPlace place, Rear rear, double share, Vec3 hip, double lean, Other other) {
+  private PostureResult rearLeg(Body body, Setup setup, double phase, LoadPlace place, Rear rear, double share, Vec3 hip, double lean, Other other, double[] push) {
     if (!rear.stands()) {
       return new Impossible(Impossible.Limit.GEOMETRY, "The other foot does not stand.", "a rear foot on the floor or a bench");
     }
@@ -264,7 +271,8 @@ public final class SplitFamily implements Family {
       p.toesAlong(Vec3.FORWARD);
     }
     double all = share * body.massKg() * Load.G;
-    p.load(Load.force(Load.Segment.FOOT, at, new Vec3(0, all, 0), new Vec3(0, share * Load.G, 0)));
+    p.load(Load.force(Load.Segment.FOOT, at, new Vec3(-share * push[0], all, 0), new Vec3(-share * push[1], share * Load.G, 0)));
+    track(p, body, place, rearHip, lean, push);
     p.footGrip(setup.get(FOOT_SHEAR), all, share * Load.G);
     p.free(FreeContact.atFoot("feet against each other", at, Vec3.FORWARD, Vec3.ZERO, REAR_GRIP * all, REAR_GRIP * share * Load.G));
     p.legWeights();
