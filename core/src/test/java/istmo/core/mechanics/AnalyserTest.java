@@ -10,6 +10,7 @@ import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
+import istmo.core.equipment.Place;
 import istmo.core.movement.Family;
 import istmo.core.movement.Load;
 import istmo.core.movement.Posture;
@@ -19,6 +20,7 @@ import istmo.core.movement.family.Families;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.Vec3;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -36,7 +38,7 @@ class AnalyserTest {
   @MethodSource("candidates")
   void theLimitHoldsAtItsOwnPosture(Candidate c) {
     Family family = Catalogue.standard().exerciseOf(c).family();
-    Setup setup = Reach.of(MAN, family, c.usual(), c.yields()).orElseThrow().setup();
+    Setup setup = Reach.of(MAN, family, c.usualFor(MAN, Place.generic(Set.of())), c.yields()).orElseThrow().setup();
     Analysis a = (Analysis) new Analyser(MAN).analyse(family, setup, LoadRule.USUAL);
     Equilibrium eq = new Equilibrium(MAN, new Musculature(MAN));
     StrengthLimit limit = new StrengthLimit(eq);
@@ -46,7 +48,12 @@ class AnalyserTest {
       assertThat(limit.solve()).isTrue();
       least = Math.min(least, limit.limitKg());
     }
-    assertThat(least).isCloseTo(a.limitKg(), within(0.06));
+    if (a.limiters().get(0).id().equals(Limiter.BALANCE)) { // strength would hold more, but a heavier load cannot be balanced
+      assertThat(least).isGreaterThan(a.limitKg());
+      assertThat(family.posture(MAN, setup, 0, a.limitKg() + 1) instanceof Posture && family.posture(MAN, setup, 1, a.limitKg() + 1) instanceof Posture).isFalse();
+    } else {
+      assertThat(least).isCloseTo(a.limitKg(), within(0.06));
+    }
     assertThat(a.worstResidualNm()).isLessThan(0.01);
     assertThat(a.limiters().stream().mapToDouble(Limiter::share).sum()).isCloseTo(1, within(1e-9));
     a.points().forEach(p -> {

@@ -10,11 +10,13 @@ import istmo.core.body.Intake;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
+import istmo.core.equipment.Place;
 import istmo.core.mechanics.Bodies;
 import istmo.core.movement.family.Families;
 import istmo.core.quantity.InvalidInput;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -39,9 +41,13 @@ class SetupAndReachTest {
   void posturesAreThoseOfThisBody(Candidate c) {
     Family family = Catalogue.standard().exerciseOf(c).family();
     for (Body body : new Body[] {Bodies.MAN, Bodies.WOMAN, STIFF}) {
-      Setup setup = Reach.of(body, family, c.usual(), c.yields()).orElseThrow().setup();
+      Optional<Reach> reach = Reach.of(body, family, c.usualFor(body, Place.generic(Set.of())), c.yields());
+      if (body != Bodies.MAN && reach.isEmpty()) { // a long, stiff or small body need not reach everything; how many it must is asked in OrdersTest
+        continue;
+      }
+      Setup setup = reach.orElseThrow().setup();
       for (double phase = 0; phase <= 1; phase += 0.125) {
-        Posture p = (Posture) family.posture(body, setup, phase, 100);
+        Posture p = (Posture) family.posture(body, setup, phase, family.id().equals("pull-through") ? 10 : 100);
         assertThat(p.points().hip().minus(p.points().knee()).norm()).isCloseTo(body.thighM(), within(1e-9));
         assertThat(p.points().knee().minus(p.points().ankle()).norm()).isCloseTo(body.shankM(), within(1e-9));
         assertThat(p.angle(Coordinate.KNEE_FLEXION)).isBetween(0.0, body.kneeFlexionLimitRad() + 1e-6);

@@ -4,13 +4,17 @@ import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Muscles;
 import istmo.core.body.Body;
 import istmo.core.body.Intake;
+import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.mechanics.Bodies;
+import istmo.core.mechanics.LoadRule;
 import istmo.core.movement.Load;
 import istmo.core.movement.Posture;
+import istmo.core.movement.Reach;
+import istmo.core.movement.Setup;
 import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.equipment.Place;
 import istmo.core.mechanics.Analyser;
@@ -155,7 +159,9 @@ final class ExerciseChecks {
     rows.add(Row.alike("T", "soleus, straight-knee calf raise against seated", "Kinoshita et al. 2023 (MRI, from memory)", standing.get("SOL"), seatedCalf.get("SOL")));
     for (Exercise x : Catalogue.standard().exercises()) {
       if (!x.group().isEmpty()) {
-        Map<String, Double> byRegion = Stimulus.byRegion(((Evaluation.Computed) evaluate(MAN, x.candidates().get(0).id())).analysis(), School.STRETCH);
+        Candidate first = x.candidates().get(0);
+        Setup setup = Reach.of(MAN, x.family(), first.usualFor(MAN, Place.generic(Set.of())), first.yields()).orElseThrow().setup();
+        Map<String, Double> byRegion = Stimulus.byRegion((Analysis) new Analyser(MAN).analyse(x.family(), setup, LoadRule.USUAL), School.STRETCH);
         Map<String, Double> groups = Stimulus.byGroup(byRegion);
         double next = groups.entrySet().stream().filter(e -> !e.getKey().equals(x.group())).mapToDouble(Map.Entry::getValue).max().orElse(0);
         rows.add(Row.holds("face", x.name() + ": " + x.group() + " get at least twice any other group", PRACTICE, "≥ 2", String.format(Locale.ROOT, "%.1f", groups.get(x.group()) / next), Stimulus.faceCheckMisses(byRegion, x.group()).isEmpty()));

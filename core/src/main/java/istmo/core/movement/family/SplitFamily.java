@@ -96,6 +96,8 @@ public final class SplitFamily implements Family {
 
   private static final double MOST_TIPTOE = Math.toRadians(40);
   private static final double ON_INSTEP = Math.toRadians(35);
+  /** Where the lower foot pushes off, behind the ankle of the upper one, m. */
+  private static final double BEHIND_BOX = 0.28;
   /** How far the lower foot lifts its heel when it touches the floor below the box, m. */
   private static final double TIPTOE_M = 0.04;
 
@@ -191,7 +193,7 @@ public final class SplitFamily implements Family {
                 Vec3 hip = hip(ankle, radius, angle, hipZ);
                 Vec3 knee = kneeOrMiddle(body, ankle, hip);
                 Other other = other(body, rear, hip, hipZ - 2 * body.hipHalfDistanceM(), rearAt, phase, lean);
-                double rearX = kind == Kind.STEP ? hip.x() : rearAt.x();
+                double rearX = kind == Kind.STEP ? -BEHIND_BOX : rearAt.x();
                 double upper = hip.x() + place.comFraction() * body.trunkM() * Math.sin(lean);
                 return Standing.oneLegMassMoment(body, ankle, knee, hip, frontX)
                     + other.massMoment

@@ -74,7 +74,7 @@ public final class ThrustFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return sliding ? List.of(REACH, STANCE.usually(0.25), LEGS) : List.of(BENCH, FOOT_HEIGHT, SHIN, DROP, STANCE.usually(0.35), TOE_OUT.usually(15), KNEES_OUT, LEGS, Parameters.PRESSURE.usually(-0.03), FOOT_SHEAR);
+    return sliding ? List.of(REACH, LEGS) : List.of(BENCH, FOOT_HEIGHT, SHIN, DROP, STANCE.usually(0.35), TOE_OUT.usually(15), KNEES_OUT, LEGS, Parameters.PRESSURE.usually(-0.03), FOOT_SHEAR);
   }
 
   @Override
@@ -176,7 +176,7 @@ public final class ThrustFamily implements Family {
     Vec3 hip = hip(arm, THICK, a, hipZ);
     Vec3 knee = hip.plus(body.thighM(), new Vec3(Math.cos(a), Math.sin(a), 0));
     Vec3 down = new Vec3(Math.cos(a - bend), Math.sin(a - bend), 0);
-    Vec3 ankle = knee.plus(body.shankM(), down).plus(setup.get(STANCE) / 2 - hipZ, Vec3.RIGHT);
+    Vec3 ankle = knee.plus(body.shankM(), down);
     Vec3 normal = knee.minus(ankle).unit();
     Vec3 toe = new Vec3(normal.y(), -normal.x(), 0).unit();
     PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, toe, toe.turnedAboutZ(Math.PI / 2)).leg(knee, hip).trunk(-Math.PI / 2 - a).pressureAt(ankle.plus(new Vec3(0, -ankleY, 0)));
