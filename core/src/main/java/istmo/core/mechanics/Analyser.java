@@ -48,6 +48,10 @@ public final class Analyser {
   private final SetSimulation simulation;
   /** Whether the last limit was where the load could not be balanced any more, before strength failed. */
   private boolean balanceEnds;
+  /** The load of the rested run that the simulation holds, NaN for none, and its repetitions. */
+  private double simulatedKg = Double.NaN;
+
+  private double simulatedRepetitions;
 
   public Analyser(Body body) {
     this(body, new Musculature(body));
@@ -69,6 +73,7 @@ public final class Analyser {
 
   public AnalysisResult analyse(Family family, Setup setup, LoadRule rule, Tempo tempo) {
     double[] limits = new double[POINTS];
+    simulatedKg = Double.NaN;
     try {
       double limit = limit(family, setup, limits);
       if (!(limit > 0)) {
@@ -132,15 +137,15 @@ public final class Analyser {
     return loadFor(family, setup, ((LoadRule.Repetitions) rule).repetitions(), tempo, limit);
   }
 
-  /** The load that gives so many repetitions, kg: a root between nothing and the fresh limit, by regula falsi with halving (Illinois); nothing where body weight alone gives fewer. */
+  /** The load that gives so many repetitions, kg: a root between nothing and the fresh limit, by secants kept inside a bracket; nothing where body weight alone gives fewer. */
   private double loadFor(Family family, Setup setup, int repetitions, Tempo tempo, double limit) {
+    double low = 0;
     double high = limit;
-    double atHigh = 1 - repetitions;
-    if (atHigh >= 0) {
+    double before = limit;
+    double atBefore = 1 - repetitions;
+    if (atBefore >= 0) {
       return limit;
     }
-    double low = 0;
-    double atLow = Double.NaN;
     double x = Math.max(0.3, 1 - FALL_A_REPETITION * (repetitions - 1)) * limit;
     for (int round = 0; round < 40; round++) {
       double f;
@@ -149,39 +154,37 @@ public final class Analyser {
       } catch (NoPosture e) { // too light for this posture
         f = 1;
       }
-      if (Math.abs(f) < REPETITION_TOLERANCE) {
+      if (Math.abs(f) < REPETITION_TOLERANCE || x == 0 && f < 0) {
         return x;
       }
       if (f > 0) {
-        atHigh = !Double.isNaN(atLow) && x > low ? atHigh / 2 : atHigh;
         low = x;
-        atLow = f;
       } else {
-        atLow = x < high ? atLow / 2 : atLow;
         high = x;
-        atHigh = f;
-      }
-      if (Double.isNaN(atLow)) {
-        if (x == 0) {
-          return 0;
-        }
-        x = x < 0.15 * limit ? 0 : x - Math.max(0.1 * limit, FALL_A_REPETITION * limit * -f);
-        x = Math.max(0, x);
-      } else {
-        x = Math.max(low + 0.02 * (high - low), Math.min(high - 0.02 * (high - low), low + (high - low) * atLow / (atLow - atHigh)));
       }
       if (high - low < LOAD_TOLERANCE_KG / 2) {
         return high;
       }
+      double next = x - f * (x - before) / (f - atBefore);
+      before = x;
+      atBefore = f;
+      boolean inside = next > low + 0.01 * (high - low) && next < high - 0.01 * (high - low);
+      x = inside ? next : low == 0 && next <= 0 ? 0 : 0.5 * (low + high);
     }
     throw new IllegalStateException("the load for " + repetitions + " repetitions was not found");
   }
 
+  /** Repetitions to failure; the run stays in the simulation, and is not repeated for the load that it is at. */
   private double repetitions(Family family, Setup setup, double loadKg, Tempo tempo, double[] start) {
-    for (int k = 0; k < SetSimulation.POINTS; k++) {
-      simulation.set(k, posture(family, setup, k / (SetSimulation.POINTS - 1.0), loadKg));
+    if (loadKg != simulatedKg || start != null) {
+      simulatedKg = Double.NaN;
+      for (int k = 0; k < SetSimulation.POINTS; k++) {
+        simulation.set(k, posture(family, setup, k / (SetSimulation.POINTS - 1.0), loadKg));
+      }
+      simulatedRepetitions = simulation.run(loadKg, tempo, family.legs(setup), start);
+      simulatedKg = start == null ? loadKg : Double.NaN;
     }
-    return simulation.run(loadKg, tempo, family.legs(setup), start);
+    return simulatedRepetitions;
   }
 
   private SimulatedSet set(Family family, Setup setup, double loadKg, Tempo tempo, double[] start) {
@@ -216,6 +219,7 @@ public final class Analyser {
   /** A drop set: each load to failure with what the last left, without rest. */
   public List<SimulatedSet> dropSet(Family family, Setup setup, List<Double> loadsKg, Tempo tempo) {
     List<SimulatedSet> sets = new ArrayList<>();
+    simulatedKg = Double.NaN;
     double[] left = null;
     for (double load : loadsKg) {
       SimulatedSet set = set(family, setup, load, tempo, left);

@@ -23,12 +23,16 @@ public final class LoadSharing {
   /** Weights are cross-sections in cm2. */
   static final double WEIGHT_SCALE = 1e4;
 
+  private static final int ROWS = Coordinate.ALL;
   private static final int MOST_ROUNDS = 300;
   private static final double TOLERANCE = 1e-9;
   /** Residual, as a share of the greatest moment, below which rounding of the dual function can hide descent: cheap contacts make it steep. */
   private static final double ROUNDING = 1e-5;
 
   private final Equilibrium eq;
+  /** Columns of the equilibrium one after the other, always six rows: those that are not carried are zero, and stay so. */
+  private final double[] column;
+
   private final double[] x;
   private final double[] bound;
   private final double[] slope;
@@ -43,6 +47,7 @@ public final class LoadSharing {
   public LoadSharing(Equilibrium eq) {
     this.eq = eq;
     int most = eq.weight.length;
+    this.column = new double[most * ROWS];
     this.x = new double[most];
     this.bound = new double[most];
     this.slope = new double[most];
@@ -63,6 +68,14 @@ public final class LoadSharing {
       bound[eq.muscles + Equilibrium.SOURCES + f] = eq.freeBoundAt(f, loadKg);
     }
     bound[eq.muscles + 2] = eq.rotationReserve();
+    Arrays.fill(b, m, ROWS, 0);
+    Arrays.fill(lam, m, ROWS, 0);
+    Arrays.fill(trial, m, ROWS, 0);
+    for (int j = 0; j < eq.columns; j++) {
+      for (int r = 0; r < ROWS; r++) {
+        column[j * ROWS + r] = r < m ? eq.a[r][j] : 0;
+      }
+    }
     double value = evaluate(lam);
     if (!Double.isFinite(value)) {
       reset();
@@ -142,18 +155,21 @@ public final class LoadSharing {
 
   /** Dual function: sum of conjugates + rho/2 |lam|^2 - b lam; fills x, slope and gradient. */
   private double evaluate(double[] at) {
-    int m = eq.rows;
     double value = 0;
-    for (int r = 0; r < m; r++) {
+    for (int r = 0; r < ROWS; r++) {
       gradient[r] = RHO * at[r] - b[r];
       value += 0.5 * RHO * at[r] * at[r] - b[r] * at[r];
     }
+    double l0 = at[0];
+    double l1 = at[1];
+    double l2 = at[2];
+    double l3 = at[3];
+    double l4 = at[4];
+    double l5 = at[5];
     int activations = eq.muscles + 2;
-    for (int j = 0; j < eq.columns; j++) {
-      double g = 0;
-      for (int r = 0; r < m; r++) {
-        g += eq.a[r][j] * at[r];
-      }
+    int base = 0;
+    for (int j = 0; j < eq.columns; j++, base += ROWS) {
+      double g = column[base] * l0 + column[base + 1] * l1 + column[base + 2] * l2 + column[base + 3] * l3 + column[base + 4] * l4 + column[base + 5] * l5;
       double xj;
       double cost;
       slope[j] = 0;
@@ -195,8 +211,8 @@ public final class LoadSharing {
       x[j] = xj;
       value += g * xj - cost;
       if (xj != 0) {
-        for (int r = 0; r < m; r++) {
-          gradient[r] += eq.a[r][j] * xj;
+        for (int r = 0; r < ROWS; r++) {
+          gradient[r] += column[base + r] * xj;
         }
       }
     }
@@ -207,15 +223,15 @@ public final class LoadSharing {
     for (int r = 0; r < m; r++) {
       Arrays.fill(hessian[r], 0, m, 0);
     }
-    for (int j = 0; j < eq.columns; j++) {
+    int base = 0;
+    for (int j = 0; j < eq.columns; j++, base += ROWS) {
       double s = slope[j];
       if (s != 0) {
         for (int r = 0; r < m; r++) {
-          double ar = s * eq.a[r][j];
-          if (ar != 0) {
-            for (int c = 0; c <= r; c++) {
-              hessian[r][c] += ar * eq.a[c][j];
-            }
+          double ar = s * column[base + r];
+          double[] row = hessian[r];
+          for (int c = 0; c <= r; c++) {
+            row[c] += ar * column[base + c];
           }
         }
       }
