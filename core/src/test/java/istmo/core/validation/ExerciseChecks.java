@@ -164,9 +164,13 @@ final class ExerciseChecks {
         Map<String, Double> byRegion = Stimulus.byRegion((Analysis) new Analyser(MAN).analyse(x.family(), setup, LoadRule.USUAL), School.STRETCH);
         Map<String, Double> groups = Stimulus.byGroup(byRegion);
         double next = groups.entrySet().stream().filter(e -> !e.getKey().equals(x.group())).mapToDouble(Map.Entry::getValue).max().orElse(0);
-        rows.add(Row.holds("face", x.name() + ": " + x.group() + " get at least twice any other group", PRACTICE, "≥ 2", String.format(Locale.ROOT, "%.1f", groups.get(x.group()) / next), Stimulus.faceCheckMisses(byRegion, x.group()).isEmpty()));
+        rows.add(Row.holds("face", x.name() + ": " + x.group() + " get at least twice any other group", PRACTICE, "≥ 2", ratio(groups.get(x.group()), next), Stimulus.faceCheckMisses(byRegion, x.group()).isEmpty()));
       }
     }
+  }
+
+  private static String ratio(double own, double next) {
+    return own > 99 * next ? "over 99" : String.format(Locale.ROOT, "%.1f", own / next);
   }
 
   private static Evaluation evaluate(Body body, String candidate) {
