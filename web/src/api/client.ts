@@ -24,6 +24,8 @@ export type Lifts = Schemas['LiftsView']
 export type Load = Schemas['LoadView']
 export type GadgetLink = Schemas['LinkView']
 export type Drawing = Schemas['DrawingView']
+export type Best = Schemas['BestView']
+export type Step = Schemas['StepView']
 
 export type Fault = { field: string; message: string }
 

@@ -47,6 +47,12 @@ export const useOrder = (brief: Schemas['BriefInput'] | null) =>
 
 export const postBench = (input: Schemas['BenchInput'], signal?: AbortSignal) => answer(api.POST('/api/bench', { body: input, signal }))
 
+/** The best set-up for the aim; some seconds of work for the server. */
+export const postBest = (input: Schemas['AimedSideInput'], signal?: AbortSignal) => answer(api.POST('/api/bench/best', { body: input, signal }))
+
+/** What one natural step of each control does; asked once the hand rests. */
+export const postSteps = (input: Schemas['AimedSideInput'], signal?: AbortSignal) => answer(api.POST('/api/bench/steps', { body: input, signal }))
+
 export const useBenchOnce = (input: Schemas['BenchInput'] | null) =>
   useQuery({
     queryKey: keys.bench(input ?? {}),

@@ -180,6 +180,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench/best": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["best"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["steps"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -670,6 +702,14 @@ export interface components {
             name?: string;
             signedIn: boolean;
         };
+        AimedSideInput: {
+            aim?: {
+                [key: string]: number;
+            };
+            keepOut?: string[];
+            school?: string;
+            side?: components["schemas"]["SideInput"];
+        };
         AnalysisInput: {
             body?: components["schemas"]["BodyInput"];
             family?: string;
@@ -678,6 +718,7 @@ export interface components {
             setup?: {
                 [key: string]: number;
             };
+            tempo?: components["schemas"]["TempoInput"];
         };
         AnalysisPointView: {
             activation: {
@@ -728,6 +769,7 @@ export interface components {
             regionStimulus: {
                 [key: string]: number;
             };
+            set?: components["schemas"]["SetView"];
             setup: {
                 [key: string]: number;
             };
@@ -753,6 +795,22 @@ export interface components {
             changes: components["schemas"]["ChangeView"][];
             sentences: string[];
             sides: components["schemas"]["SideView"][];
+        };
+        BestView: {
+            bounded: string[];
+            changes: components["schemas"]["ChangeView"][];
+            flat: string[];
+            /** Format: double */
+            gain: number;
+            moved: components["schemas"]["MovedView"][];
+            sentence: string;
+            sentences: string[];
+            setup: {
+                [key: string]: number;
+            };
+            toldApart: boolean;
+            /** Format: int32 */
+            tried: number;
         };
         BodyInput: {
             /** Format: double */
@@ -1272,6 +1330,8 @@ export interface components {
         LoadRuleInput: {
             /** Format: double */
             loadKg?: number;
+            /** Format: int32 */
+            repetitions?: number;
             /** Format: double */
             shareOfLimit?: number;
         };
@@ -1340,6 +1400,13 @@ export interface components {
             kind: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "HIP_OPENING" | "THIGH_GIRTH" | "CALF_GIRTH";
             label: string;
             sentence: string;
+        };
+        MovedView: {
+            /** Format: double */
+            from: number;
+            parameterId: string;
+            /** Format: double */
+            to: number;
         };
         MuscleLimiterView: {
             id: string;
@@ -1742,6 +1809,19 @@ export interface components {
             /** @enum {string} */
             way: "JUMP_AND_LAND" | "HEELS_STAY_DOWN" | "SIT_AND_REACH";
         };
+        StepView: {
+            less: components["schemas"]["WayView"];
+            more: components["schemas"]["WayView"];
+            parameterId: string;
+            /** Format: double */
+            step: number;
+        };
+        StepsView: {
+            setup: {
+                [key: string]: number;
+            };
+            steps: components["schemas"]["StepView"][];
+        };
         StrengthView: {
             /** Format: double */
             back: number;
@@ -1764,6 +1844,26 @@ export interface components {
             refused: components["schemas"]["RefusedView"][];
             /** Format: int32 */
             taken: number;
+        };
+        TempoInput: {
+            /** Format: double */
+            liftingS?: number;
+            /** Format: double */
+            lowS?: number;
+            /** Format: double */
+            loweringS?: number;
+            /** Format: double */
+            topS?: number;
+        };
+        WayView: {
+            change: {
+                [key: string]: number;
+            };
+            /** Format: double */
+            gain?: number;
+            obstacle?: string;
+            /** Format: double */
+            value: number;
         };
         WithMachineInput: {
             brief?: components["schemas"]["BriefInput"];
@@ -2015,6 +2115,54 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BenchView"];
+                };
+            };
+        };
+    };
+    best: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AimedSideInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BestView"];
+                };
+            };
+        };
+    };
+    steps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AimedSideInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StepsView"];
                 };
             };
         };

@@ -41,7 +41,7 @@ describe('stage', () => {
   })
 
   test('every handle of every family holds a part that exists by name', () => {
-    const parts = new Set(['joint-hip', 'joint-knee', 'joint-ankle', 'foot', 'trunk', 'bar-sleeve', 'pressure', 'foot-right'])
+    const parts = new Set(['joint-hip', 'joint-knee', 'joint-ankle', 'cable', 'block', 'other', 'foot', 'trunk', 'bar-sleeve', 'pressure', 'foot-right'])
     for (const [family, handles] of Object.entries(HANDLES)) for (const h of handles) expect(parts, family).toContain(h.role)
     expect(place(drawing, 'thigh', 1)).toEqual({ x: 0.1, y: 0.45 })
     expect(place(drawing, 'nothing')).toBeUndefined()

@@ -12,6 +12,8 @@ const LOOK: Record<string, { stroke: string; width: number; dash?: string; fill?
   pad: { stroke: 'var(--ink-2)', width: 7 },
   lever: { stroke: 'var(--ink-2)', width: 2 },
   block: { stroke: 'var(--ink)', width: 1.5, fill: 'var(--paper-2)' },
+  other: { stroke: 'var(--ink-2)', width: 2.5, dash: '2 4' },
+  cable: { stroke: 'var(--ink-2)', width: 1.5, dash: '7 3' },
   arm: { stroke: 'var(--ink-2)', width: 2 },
   trunk: { stroke: 'var(--ink)', width: 5 },
   thigh: { stroke: 'var(--ink)', width: 5 },
@@ -74,7 +76,7 @@ function path(points: Point[], closed: boolean): string {
 }
 
 function Shapes({ drawing, to, ghost = false }: { drawing: Drawing; to: (p: Point) => Point; ghost?: boolean }) {
-  const steel = new Set(['floor', 'rail', 'plate', 'pad', 'block', 'lever', 'bar-plan'])
+  const steel = new Set(['floor', 'rail', 'plate', 'pad', 'block', 'lever', 'bar-plan', 'other', 'cable'])
   const lines = drawing.lines.filter((l) => !ghost || (l.role !== 'force' && l.role !== 'floor'))
   const ordered = [...lines.filter((l) => steel.has(l.role)), ...lines.filter((l) => !steel.has(l.role))]
   return (
@@ -105,7 +107,7 @@ function Shapes({ drawing, to, ghost = false }: { drawing: Drawing; to: (p: Poin
             cx={at.x}
             cy={at.y}
             r={c.radius}
-            fill={joint ? 'var(--paper)' : c.role === 'pressure' ? 'var(--accent)' : c.role === 'roller' || c.role === 'bar-sleeve' ? 'var(--ink-2)' : c.role === 'head' ? 'var(--paper)' : 'none'}
+            fill={joint ? 'var(--paper)' : c.role === 'pressure' ? 'var(--accent)' : c.role === 'roller' || c.role === 'bar-sleeve' || c.role === 'weight' || c.role === 'belt' ? 'var(--ink-2)' : c.role === 'head' ? 'var(--paper)' : 'none'}
             stroke={c.role === 'bar' ? 'var(--ink-2)' : 'var(--ink)'}
             strokeWidth={ghost ? 1 : c.role === 'head' ? 3 : 1.5}
             strokeDasharray={ghost ? '4 4' : undefined}

@@ -73,6 +73,61 @@ export const HANDLES: Record<string, Handle[]> = {
     { parameter: 'kneeStraight', role: 'joint-ankle', axis: [0, -1], perMetre: 140 },
   ],
   'lying-curl': [{ parameter: 'kneeStraight', role: 'joint-ankle', axis: [0, 1], perMetre: 140 }],
+  'belt-squat': [
+    { parameter: 'depth', role: 'joint-hip', axis: [0, -1], perMetre: 140 },
+    { parameter: 'lean', role: 'trunk', index: 1, axis: [1, 0], perMetre: 110 },
+    { parameter: 'kneeTravel', role: 'joint-knee', axis: [1, 0], perMetre: 4.5 },
+  ],
+  'guided-hinge': [
+    { parameter: 'lean', role: 'trunk', index: 1, axis: [0.7, -0.7], perMetre: 110 },
+    { parameter: 'kneeBend', role: 'joint-knee', axis: [1, 0], perMetre: 120 },
+  ],
+  'pull-through': [
+    { parameter: 'lean', role: 'trunk', index: 1, axis: [0.7, -0.7], perMetre: 110 },
+    { parameter: 'pulleyHeight', role: 'cable', index: 1, axis: [0, 1], perMetre: 1 },
+  ],
+  'one-leg-hinge': [
+    { parameter: 'lean', role: 'trunk', index: 1, axis: [0.7, -0.7], perMetre: 110 },
+    { parameter: 'kneeBend', role: 'joint-knee', axis: [1, 0], perMetre: 120 },
+  ],
+  split: [
+    { parameter: 'kneeDepth', role: 'joint-hip', axis: [0, -1], perMetre: 140 },
+    { parameter: 'lean', role: 'trunk', index: 1, axis: [1, 0], perMetre: 110 },
+    { parameter: 'stride', role: 'other', index: 3, axis: [-1, 0], perMetre: 1 },
+  ],
+  'guided-split': [
+    { parameter: 'kneeDepth', role: 'joint-hip', axis: [0, -1], perMetre: 140 },
+    { parameter: 'lean', role: 'trunk', index: 1, axis: [1, 0], perMetre: 110 },
+    { parameter: 'feetForward', role: 'foot', index: 2, axis: [1, 0], perMetre: 1 },
+  ],
+  step: [
+    { parameter: 'box', role: 'block', index: 2, axis: [0, 1], perMetre: 1 },
+    { parameter: 'lean', role: 'trunk', index: 1, axis: [1, 0], perMetre: 110 },
+  ],
+  thrust: [
+    { parameter: 'drop', role: 'joint-hip', axis: [0, -1], perMetre: 150 },
+    { parameter: 'benchHeight', role: 'block', index: 2, axis: [0, 1], perMetre: 1 },
+    { parameter: 'shin', role: 'joint-ankle', axis: [-1, 0], perMetre: 110 },
+  ],
+  'sliding-curl': [{ parameter: 'reach', role: 'joint-ankle', axis: [-1, 0], perMetre: 130 }],
+  'kneeling-curl': [
+    { parameter: 'low', role: 'trunk', index: 1, axis: [0.7, -0.7], perMetre: 70 },
+    { parameter: 'hipBend', role: 'joint-hip', axis: [-1, 0], perMetre: 120 },
+  ],
+  'lean-back': [{ parameter: 'low', role: 'trunk', index: 1, axis: [-0.7, -0.7], perMetre: 70 }],
+  sissy: [{ parameter: 'kneeDepth', role: 'joint-hip', axis: [0, -1], perMetre: 140 }],
+  'back-extension': [{ parameter: 'low', role: 'trunk', index: 1, axis: [0, -1], perMetre: 110 }],
+  'hip-cable': [
+    { parameter: 'lean', role: 'trunk', index: 1, axis: [1, 0], perMetre: 110 },
+    { parameter: 'pulleyHeight', role: 'cable', index: 1, axis: [0, 1], perMetre: 1 },
+  ],
+  'hip-weight': [{ parameter: 'lean', role: 'trunk', index: 1, axis: [1, 0], perMetre: 110 }],
+  'abduction-machine': [{ parameter: 'hipAngle', role: 'trunk', index: 1, axis: [1, 0], perMetre: 110 }],
+  'adduction-machine': [{ parameter: 'hipAngle', role: 'trunk', index: 1, axis: [1, 0], perMetre: 110 }],
+  'standing-curl': [{ parameter: 'kneeBent', role: 'joint-ankle', axis: [0, 1], perMetre: 140 }],
+  'bent-over-calf': [{ parameter: 'stretch', role: 'foot', index: 0, axis: [0, -1], perMetre: 330 }],
+  'press-calf': [{ parameter: 'stretch', role: 'foot', index: 0, axis: [0.7, 0.7], perMetre: 330 }],
+  'shin-raise': [{ parameter: 'drop', role: 'foot', index: 2, axis: [0, -1], perMetre: 330 }],
   'standing-calf': [{ parameter: 'stretch', role: 'foot', index: 0, axis: [0, -1], perMetre: 330 }],
   'seated-calf': [{ parameter: 'stretch', role: 'foot', index: 0, axis: [0, -1], perMetre: 330 }],
 }

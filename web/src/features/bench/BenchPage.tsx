@@ -1,7 +1,8 @@
-import { useMemo, useState } from 'react'
+import { useQuery } from '@tanstack/react-query'
+import { useMemo, useRef, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import type { BenchSide, Catalogue, Schemas } from '../../api/client'
-import { postBench, useCatalogue, useClients, useGyms } from '../../api/queries'
+import { postBench, postSteps, useCatalogue, useClients, useGyms } from '../../api/queries'
 import { Stage } from '../../chart/stage/Stage'
 import { HANDLES, PLAN_HANDLES, frame } from '../../chart/stage/scene'
 import { LengthStrip, MomentStrip } from '../../chart/Strips'
@@ -16,9 +17,11 @@ import { ClientWarnings, LoadWords } from '../order/ForClient'
 import { usePin } from '../order/pin'
 import { Changes } from './Changes'
 import { Controls } from './Controls'
+import { FindBest } from './FindBest'
 import { TapelessStarts } from './TapelessStarts'
 import { parseSetup, writeSetup } from './address'
 import { useLatest } from './useLatest'
+import { useResting } from './useResting'
 
 /** The bench: one exercise, this client to scale, and what each move does. */
 export function BenchPage() {
@@ -65,6 +68,16 @@ function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; bri
   const wish: Schemas['BenchInput'] = { sides: [side(pinned), side(moved ?? pinned)], school: brief.school }
   const answer = useLatest(wish, (w: Schemas['BenchInput']) => postBench(w))
   const pin = usePin(brief)
+  const held = useRef<string | null>(null)
+  const [past, setPast] = useState<(string | null)[]>([])
+  const aimedSide: Schemas['AimedSideInput'] = { side: side(moved ?? pinned), aim: brief.aim, keepOut: brief.keepOut, school: brief.school }
+  const resting = useResting(aimedSide, 900)
+  const steps = useQuery({
+    queryKey: ['steps', resting],
+    queryFn: ({ signal }) => postSteps(resting, signal),
+    enabled: Object.keys(resting.aim ?? {}).length > 0,
+    retry: false,
+  })
 
   const bench = answer.data
   const start = bench?.sides[0]
@@ -83,8 +96,35 @@ function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; bri
       },
       { replace: true },
     )
-  const onMove = (id: string, value: number) => move({ [id]: value })
+  const onMove = (id: string, value: number) => {
+    remember(id)
+    move({ [id]: value })
+  }
+  /** Keeps where it was before this control was moved: one act of undo for each control that is taken hold of. */
+  const remember = (what: string) => {
+    if (what !== held.current || what === ALL) setPast((p) => [...p.slice(-49), params.get('set')])
+    held.current = what
+  }
+  const undo = () => {
+    held.current = null
+    const last = past[past.length - 1] ?? null
+    setPast((p) => p.slice(0, -1))
+    setParams(
+      (old) => {
+        const p = new URLSearchParams(old)
+        if (last) p.set('set', last)
+        else p.delete('set')
+        return p
+      },
+      { replace: true },
+    )
+  }
+  const take = (values: Record<string, number>) => {
+    remember(ALL)
+    move(values)
+  }
   const reset = () => {
+    if (moved) remember(ALL)
     setPinned(null)
     setParams((old) => {
       const p = new URLSearchParams(old)
@@ -181,11 +221,14 @@ function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; bri
           <Button look="ink" disabled={pin.isPending || now.obstacle !== undefined || now.refusal !== undefined || !brief.gym} onClick={() => pin.mutate({ candidateId, setup })}>
             Pin to session
           </Button>
-          <Button disabled={!moved} onClick={() => setPinned(setup)}>
+          <Button className="px-2" disabled={!moved} onClick={() => setPinned(setup)}>
             Start here
           </Button>
-          <Button disabled={!moved && !pinned} onClick={reset}>
+          <Button className="px-2" disabled={!moved && !pinned} onClick={reset}>
             Usual
+          </Button>
+          <Button className="px-2" disabled={past.length === 0} onClick={undo}>
+            Undo
           </Button>
         </div>
         {pin.isError && <Trouble error={pin.error} />}
@@ -205,12 +248,16 @@ function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; bri
           </div>
         )}
         {now.load && <LoadWords load={now.load} />}
-        <TapelessStarts key={candidateId} title="Find a start without a tape" clientId={brief.client} gymId={brief.gym} stiffToday={brief.stiff} candidateId={candidateId} onFound={move} />
-        <Controls parameters={exercise.parameters} setup={setup} pinned={start.setup} measured={now.measured} onMove={onMove} />
+        {!now.obstacle && !now.refusal && <FindBest input={aimedSide} parameters={exercise.parameters} regions={catalogue.regions} onTake={take} />}
+        <TapelessStarts key={candidateId} title="Find a start without a tape" clientId={brief.client} gymId={brief.gym} stiffToday={brief.stiff} candidateId={candidateId} onFound={take} />
+        <Controls parameters={exercise.parameters} setup={setup} pinned={start.setup} measured={now.measured} steps={steps.data && !steps.isPlaceholderData && JSON.stringify(resting) === JSON.stringify(aimedSide) ? steps.data.steps : []} onMove={onMove} />
       </section>
     </div>
   )
 }
+
+/** Undo step of a whole set-up, not of one control. */
+const ALL = 'all'
 
 function strongest(side: BenchSide): string[] {
   return Object.entries(side.stimulus)

@@ -1,13 +1,13 @@
 import { useId } from 'react'
-import type { Parameter } from '../../api/client'
+import type { Parameter, Step } from '../../api/client'
 import { setupValue } from '../../quantity/format'
 
-type Props = { parameters: Parameter[]; setup: Record<string, number>; pinned: Record<string, number> | null; measured: string[]; onMove: (id: string, value: number) => void }
+type Props = { parameters: Parameter[]; setup: Record<string, number>; pinned: Record<string, number> | null; measured: string[]; steps: Step[]; onMove: (id: string, value: number) => void }
 
 /** Every parameter in natural steps: the set-up first, then technique, then the machine. */
-export function Controls({ parameters, setup, pinned, measured, onMove }: Props) {
+export function Controls({ parameters, setup, pinned, measured, steps, onMove }: Props) {
   const of = (kind: Parameter['kind']) => parameters.filter((p) => p.kind === kind)
-  const group = (list: Parameter[]) => list.map((p) => <Control key={p.id} parameter={p} measured={measured.includes(p.id)} value={setup[p.id] ?? p.usual} was={pinned?.[p.id]} onMove={onMove} />)
+  const group = (list: Parameter[]) => list.map((p) => <Control key={p.id} parameter={p} measured={measured.includes(p.id)} value={setup[p.id] ?? p.usual} was={pinned?.[p.id]} step={steps.find((s) => s.parameterId === p.id)} onMove={onMove} />)
   const known = of('MACHINE').filter((p) => measured.includes(p.id)).length
   return (
     <div>
@@ -28,7 +28,7 @@ export function Controls({ parameters, setup, pinned, measured, onMove }: Props)
   )
 }
 
-function Control({ parameter: p, value, was, measured, onMove }: { parameter: Parameter; value: number; measured: boolean; was?: number; onMove: (id: string, value: number) => void }) {
+function Control({ parameter: p, value, was, measured, step, onMove }: { parameter: Parameter; value: number; measured: boolean; was?: number; step?: Step; onMove: (id: string, value: number) => void }) {
   const id = useId()
   const moved = was !== undefined && Math.abs(was - value) > 1e-6
   return (
@@ -64,6 +64,24 @@ function Control({ parameter: p, value, was, measured, onMove }: { parameter: Pa
           onChange={(e) => onMove(p.id, Number(e.target.value))}
         />
       )}
+      {step && (
+        <p className="flex justify-between text-xs text-ink-2" data-testid={`step-${p.id}`}>
+          <Way way={step.less} parameter={p} sign="−" step={step.step} />
+          <Way way={step.more} parameter={p} sign="+" step={step.step} />
+        </p>
+      )}
     </div>
+  )
+}
+
+/** What a step one way does for the aim; less than two per cent is nothing. */
+function Way({ way, parameter, sign, step }: { way: Step['more']; parameter: Parameter; sign: string; step: number }) {
+  if (way.gain === undefined) return <span title={way.obstacle}>{sign === '+' ? 'no further' : 'no less'}</span>
+  const percent = Math.round(100 * way.gain)
+  return (
+    <span>
+      {sign}
+      {setupValue(parameter, step)}: {Math.abs(percent) < 2 ? 'alike' : <b className="font-semibold text-ink">{`${percent > 0 ? '+' : '−'}${Math.abs(percent)} %`}</b>}
+    </span>
   )
 }

@@ -111,6 +111,10 @@ class CoachIsolationTest {
           List.of(
               Map.of("sides", List.of(Map.of("clientId", IDS.get("client"), "candidateId", "leg-press/high"))),
               Map.of("sides", List.of(Map.of("clientId", ownClient, "gymId", IDS.get("gym"), "candidateId", "leg-press/high"))));
+      case "POST /api/bench/best", "POST /api/bench/steps" ->
+          List.of(
+              Map.of("side", Map.of("clientId", IDS.get("client"), "candidateId", "leg-press/high"), "aim", Map.of("VL", 1)),
+              Map.of("side", Map.of("clientId", ownClient, "gymId", IDS.get("gym"), "candidateId", "leg-press/high"), "aim", Map.of("VL", 1)));
       case "POST /api/starts" ->
           List.of(
               Map.of("clientId", IDS.get("client"), "candidateId", "leg-press/low", "way", "HEELS_STAY_DOWN"),

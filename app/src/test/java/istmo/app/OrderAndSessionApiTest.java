@@ -8,6 +8,7 @@ import static istmo.app.RunningApp.put;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import istmo.app.RunningApp.Answer;
+import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.Equipment;
 import java.util.ArrayList;
 import java.util.List;
@@ -39,11 +40,11 @@ class OrderAndSessionApiTest {
   void theOrderNamesAFirstPickAndLosesNothingSilently() {
     Answer order = post("/api/orders", brief(Map.of("BFL", 3)));
     assertThat(order.status()).isEqualTo(200);
-    assertThat(order.at("/firstPick/candidateId").asString()).isEqualTo("seated-leg-curl/usual");
+    assertThat(order.at("/firstPick/candidateId").asString()).isEqualTo(order.at("/entries/0/candidateId").asString());
     List<String> kinds = new ArrayList<>();
     order.at("/excluded").forEach(x -> kinds.add(x.path("candidateId").asString() + " " + x.path("kind").asString()));
     assertThat(kinds).contains("romanian-deadlift/usual PAIN", "hack-squat/usual GYM");
-    assertThat(order.at("/entries").size() + order.at("/excluded").size()).isEqualTo(istmo.core.catalogue.Catalogue.standard().candidates().size());
+    assertThat(order.at("/entries").size() + order.at("/excluded").size()).isEqualTo(Catalogue.standard().candidates().size() + Catalogue.standard().notComputed().size());
     JsonNode first = order.at("/entries/0");
     double sum = 0;
     for (JsonNode c : first.path("contributions")) {
@@ -194,7 +195,7 @@ class OrderAndSessionApiTest {
     assertThat(known.at("/strength/legs").asDouble()).isBetween(0.35, 3.5);
     int with = 0;
     for (JsonNode e : post("/api/orders", brief).at("/entries")) {
-      boolean stack = e.path("exerciseId").asString().matches("leg-extension.*|.*curl|standing-calf.*");
+      boolean stack = Catalogue.standard().exercise(e.path("exerciseId").asString()).needs().stream().anyMatch(item -> Equipment.get(item).load() == Equipment.LoadKind.STACK);
       assertThat(e.has("load")).as(e.path("name").asString()).isEqualTo(!stack);
       with += stack ? 0 : 1;
     }
@@ -207,6 +208,29 @@ class OrderAndSessionApiTest {
     assertThat(get("/api/sessions/" + session).at("/items/0/refusal").asString()).contains("Stop");
     assertThat(get("/api/sessions/" + session).at("/items/0").has("load")).as("no load for what is left out").isFalse();
     assertThat(delete(lifts + "/" + known.at("/lifts/0/id").asString()).body().has("strength")).isFalse();
+  }
+
+  @Test
+  void theBenchFindsABetterSetUpAndSaysWhatEachStepDoes() {
+    Map<String, Object> side = Map.of("clientId", client, "gymId", gym, "candidateId", "leg-extension/upright");
+    Map<String, Object> wish = Map.of("side", side, "aim", Map.of("RF", 3));
+    Answer steps = post("/api/bench/steps", wish);
+    assertThat(steps.status()).isEqualTo(200);
+    JsonNode back = null;
+    for (JsonNode s : steps.at("/steps")) {
+      back = s.path("parameterId").asString().equals("hipAngle") ? s : back;
+    }
+    assertThat(back).isNotNull();
+    assertThat(back.at("/less/gain").asDouble()).as("leaning back by one step serves rectus femoris").isPositive();
+    assertThat(back.at("/less/change/RF").asDouble()).isPositive();
+    Answer best = post("/api/bench/best", wish);
+    assertThat(best.at("/gain").asDouble()).isGreaterThan(back.at("/less/gain").asDouble());
+    assertThat(best.at("/setup/hipAngle").asDouble()).isLessThan(steps.at("/setup/hipAngle").asDouble());
+    assertThat(best.at("/sentence").asString()).contains("for the aim");
+    Map<String, Object> there = Map.of("clientId", client, "gymId", gym, "candidateId", "leg-extension/upright", "setup", Map.of("hipAngle", best.at("/setup/hipAngle").asDouble()));
+    assertThat(post("/api/bench", Map.of("sides", List.of(side, there))).at("/sides/1/stimulus/RF").asDouble()).as("what it found holds on the bench").isGreaterThan(post("/api/bench", Map.of("sides", List.of(side))).at("/sides/0/stimulus/RF").asDouble());
+    assertThat(post("/api/bench/best", Map.of("side", side, "aim", Map.of())).fault("aim")).contains("paint");
+    assertThat(post("/api/bench/best", Map.of("aim", Map.of("RF", 1))).fault("side")).contains("clientId");
   }
 
   @Test

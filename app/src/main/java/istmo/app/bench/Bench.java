@@ -21,6 +21,8 @@ import istmo.core.movement.Posture;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.ranking.criterion.Admission;
+import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.criterion.BestSetup;
 import istmo.core.ranking.criterion.Difference;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
@@ -95,6 +97,37 @@ public class Bench {
     return way.found(body, place(gymId), candidateId.map(Catalogue.standard()::candidate), answers);
   }
 
+  /** The best set-up for an aim from the wished one, or from the usual one as far as this client takes it. */
+  public BestSetup.Best best(Wish wish, Aim aim, School school) {
+    Client client = clients.get(wish.clientId());
+    Place place = place(wish.gymId());
+    return BestSetup.find(client.brief(place, aim, school, wish.stiffToday()), Catalogue.standard().candidate(wish.candidateId()), begun(client, place, wish));
+  }
+
+  /** What one natural step of each control does there. */
+  public BestSetup.Steps steps(Wish wish, Aim aim, School school) {
+    Client client = clients.get(wish.clientId());
+    Place place = place(wish.gymId());
+    return BestSetup.steps(client.brief(place, aim, school, wish.stiffToday()), Catalogue.standard().candidate(wish.candidateId()), begun(client, place, wish));
+  }
+
+  private static Setup begun(Client client, Place place, Wish wish) {
+    return started(client.body(wish.stiffToday()), place, wish).setup();
+  }
+
+  /** The set-up to begin with: the wished one, or the usual one as far as the body takes it, with what that changed. */
+  private static Reach started(Body body, Place place, Wish wish) {
+    Candidate candidate = Catalogue.standard().candidate(wish.candidateId());
+    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    Setup usual = candidate.usualFor(body, place);
+    if (wish.setup().isPresent()) {
+      Map<String, Double> values = new LinkedHashMap<>(usual.values());
+      values.putAll(wish.setup().get());
+      return new Reach(Setup.of(exercise.family().parameters(), values), List.of());
+    }
+    return Reach.of(body, exercise.family(), usual, candidate.yields()).orElse(new Reach(usual, List.of()));
+  }
+
   private Place place(Optional<UUID> gymId) {
     return gymId.map(id -> gyms.get(id).place()).orElse(GENERIC);
   }
@@ -104,26 +137,15 @@ public class Bench {
     Body body = client.body(wish.stiffToday());
     Candidate candidate = Catalogue.standard().candidate(wish.candidateId());
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);
-    List<String> changes = List.of();
-    Setup setup = candidate.usualFor(body, place);
+    Reach begun = started(body, place, wish);
+    Setup setup = begun.setup();
     Set<String> measured = new TreeSet<>(place.measuredOf(exercise.needs()).keySet());
     measured.retainAll(setup.values().keySet());
-    if (wish.setup().isPresent()) {
-      Map<String, Double> values = new LinkedHashMap<>(setup.values());
-      values.putAll(wish.setup().get());
-      setup = Setup.of(exercise.family().parameters(), values);
-    } else {
-      Optional<Reach> reach = Reach.of(body, exercise.family(), setup, candidate.yields());
-      if (reach.isPresent()) {
-        setup = reach.get().setup();
-        changes = reach.get().changes();
-      }
-    }
     AnalysisResult result = analyses.get(new Key(body, exercise.family().id(), setup.values()), k -> new Analyser(k.body()).analyse(exercise.family(), Setup.of(exercise.family().parameters(), k.setup()), LoadRule.USUAL));
     if (result instanceof Analysis a) {
       Optional<Cautions.Refusal> refusal = Admission.refusal(client.cautions(), exercise, Optional.of(a));
       Optional<LoadEstimate> load = refusal.isPresent() ? Optional.empty() : LoadEstimate.of(candidate, setup, a, client.strength(), place, client.cautions().loadShare());
-      return new Side(client, body, candidate, setup, a, a.points().stream().map(p -> p.posture()).toList(), Stimulus.byRegion(a, school), changes, measured, refusal, load);
+      return new Side(client, body, candidate, setup, a, a.points().stream().map(p -> p.posture()).toList(), Stimulus.byRegion(a, school), begun.changes(), measured, refusal, load);
     }
     List<Posture> possible = new ArrayList<>();
     for (int k = 0; k < Analyser.POINTS; k++) {
@@ -131,7 +153,7 @@ public class Bench {
         possible.add(p);
       }
     }
-    return new Side(client, body, candidate, setup, result, possible, Map.of(), changes, measured, Admission.refusal(client.cautions(), exercise, Optional.empty()), Optional.empty());
+    return new Side(client, body, candidate, setup, result, possible, Map.of(), begun.changes(), measured, Admission.refusal(client.cautions(), exercise, Optional.empty()), Optional.empty());
   }
 
   /** What truly differs from the first to the second; empty when one of them is impossible. */

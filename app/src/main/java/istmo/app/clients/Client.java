@@ -7,6 +7,10 @@ import istmo.core.body.Intake;
 import istmo.core.body.Profile;
 import istmo.core.body.Readings;
 import istmo.core.training.Calibration;
+import istmo.core.equipment.Place;
+import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.criterion.Brief;
+import istmo.core.stimulus.School;
 import java.util.Optional;
 import java.util.UUID;
 
@@ -20,6 +24,11 @@ public record Client(UUID id, int version, String name, Intake intake, Profile p
   /** The body that postures and orders use: measured or estimated, and no further than cautions allow, nor than a stiff day does. */
   public Body body(boolean stiffToday) {
     return cautions.limited(unlimitedBody(stiffToday));
+  }
+
+  /** What an order or a search for a set-up is asked with. */
+  public Brief brief(Place place, Aim aim, School school, boolean stiffToday) {
+    return new Brief(unlimitedBody(stiffToday), cautions(), profile(), place, aim, school, strength());
   }
 
   /** The same without the limits of cautions. */

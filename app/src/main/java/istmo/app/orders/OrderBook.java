@@ -73,7 +73,7 @@ public class OrderBook {
   }
 
   private static Brief brief(Client client, Gym gym, Wish wish) {
-    return new Brief(client.unlimitedBody(wish.stiffToday()), client.cautions(), client.profile(), gym.place(), wish.aim(), wish.school(), client.strength());
+    return client.brief(gym.place(), wish.aim(), wish.school(), wish.stiffToday());
   }
 
   private Order order(Brief brief) {

@@ -36,6 +36,8 @@ public record Body(
   /** Thigh and shank of a person of 1.75 m, m (Drillis and Contini 1966). */
   public static final double REFERENCE_LEG_M = (Segments.THIGH_LENGTH + Segments.SHANK_LENGTH) * 1.75;
 
+  public static final double REFERENCE_MASS_KG = 75;
+
   public static final Allowed THIGH_M = new Allowed(0.25, 0.65, "m");
   public static final Allowed SHANK_M = new Allowed(0.25, 0.65, "m");
   public static final Allowed TRUNK_M = new Allowed(0.30, 0.75, "m");
@@ -49,6 +51,7 @@ public record Body(
   /** How much a stiff day takes from the ankle, the hip's bend and its opening, deg (common practice says "stiff today"; the sizes are own estimates, near one and a half times what such readings repeat to). */
   private static final double STIFF_ANKLE_DEG = 5;
 
+  private static final double STRAIGHT_KNEE_SHARE = 0.75;
   private static final double STIFF_HIP_DEG = 10;
   private static final double STIFF_OPENING_DEG = 5;
 
@@ -126,6 +129,14 @@ public record Body(
 
   public Body withStrength(double factor, double lumbar) {
     return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, factor, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbar);
+  }
+
+  /**
+   * Hip flexion at which the pelvis begins to tuck with the knee at an angle, rad: with a straight knee the hamstrings end it at three quarters of the bent-knee limit (90 of 120 deg: a passive straight-leg raise of about 80, a little more
+   * under load; from memory), and each degree of knee bend gives back a half.
+   */
+  public double hipFlexionLimitRad(double kneeFlexionRad) {
+    return Math.min(hipFlexionLimitRad, STRAIGHT_KNEE_SHARE * hipFlexionLimitRad + 0.5 * kneeFlexionRad);
   }
 
   public double ankleHeightM() {

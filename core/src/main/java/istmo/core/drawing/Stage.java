@@ -12,6 +12,7 @@ import istmo.core.movement.Prop;
 import istmo.core.quantity.Vec3;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** The stage: one client at one point of the repetition, to scale, from the right side, and the feet from above. */
 public final class Stage {
@@ -22,7 +23,7 @@ public final class Stage {
 
   private Stage() {}
 
-  /** Side view at a load. The force line is that of the force under the foot, or of the roller on a knee machine. */
+  /** Side view at a load. The force line is that of the force under the foot; where there is none, of what pushes on the leg, or of the roller on a knee machine. */
   public static Drawing side(Body body, Posture posture, double loadKg) {
     List<Line> lines = new ArrayList<>();
     List<Circle> circles = new ArrayList<>();
@@ -51,6 +52,12 @@ public final class Stage {
     double[] force = footForce(posture, loadKg);
     double size = Math.hypot(force[0], force[1]);
     Vec3 from = p.pressure();
+    Optional<Push> onLeg = size < 1e-6 ? pushOnLeg(posture, loadKg) : Optional.empty();
+    if (onLeg.isPresent()) { // a cable, a weight, a roller or the floor under the shins
+      from = onLeg.get().at();
+      force = new double[] {onLeg.get().force().x(), onLeg.get().force().y()};
+      size = Math.hypot(force[0], force[1]);
+    }
     if (size < 1e-6) { // knee machine: the roller pushes square to the shank
       Prop roller = posture.props().stream().filter(x -> x.kind().equals("roller")).findFirst().orElse(null);
       if (roller == null) {
@@ -136,6 +143,27 @@ public final class Stage {
       }
     }
     return new double[] {x, y};
+  }
+
+  private record Push(Vec3 at, Vec3 force) {}
+
+  /** What pushes on shank or thigh, first of all; what is parallel to it is taken together at its own place. */
+  private static Optional<Push> pushOnLeg(Posture posture, double loadKg) {
+    Push all = null;
+    for (Load l : posture.loads()) {
+      Vec3 f = l.force().plus(loadKg, l.forcePerKg());
+      boolean weight = l.forcePerKg().norm() == 0 && l.couplePerKg().norm() == 0 && l.force().y() < 0;
+      if (l.on() == Load.Segment.UPPER || weight || f.norm() < 1) {
+        continue;
+      }
+      if (all == null) {
+        all = new Push(l.at(), f);
+      } else if (f.cross(all.force()).norm() < 1e-6 * f.norm() * all.force().norm() && f.dot(all.force()) > 0) {
+        double share = f.norm() / (f.norm() + all.force().norm());
+        all = new Push(all.at().plus(share, l.at().minus(all.at())), all.force().plus(f));
+      }
+    }
+    return Optional.ofNullable(all);
   }
 
   private static Line line(String role, Vec3 a, Vec3 b) {

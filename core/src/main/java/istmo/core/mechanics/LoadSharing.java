@@ -24,6 +24,7 @@ public final class LoadSharing {
   static final double WEIGHT_SCALE = 1e4;
 
   private static final int ROWS = Coordinate.ALL;
+  private static final int SEARCH_STEPS = 45;
   private static final int MOST_ROUNDS = 300;
   private static final double TOLERANCE = 1e-9;
   /** Residual, as a share of the greatest moment, below which rounding of the dual function can hide descent: cheap contacts make it steep. */
@@ -101,19 +102,12 @@ public final class LoadSharing {
       for (int r = 0; r < m; r++) {
         descent += gradient[r] * step[r];
       }
-      double size = 1;
-      double next = Double.NaN;
-      boolean found = false;
-      for (int k = 0; k < 40 && !found; k++) {
-        for (int r = 0; r < m; r++) {
-          trial[r] = lam[r] - size * step[r];
-        }
-        next = evaluate(trial);
-        if (next <= value - 1e-4 * size * descent + 1e-14 * Math.abs(value)) {
-          found = true;
-        } else {
-          size *= 0.5;
-        }
+      double next = along(1, m);
+      boolean found = next <= value - 1e-4 * descent + 1e-14 * Math.abs(value);
+      boolean whole = found;
+      if (!found) {
+        next = lowest(m, descent);
+        found = next <= value;
       }
       if (norm <= ROUNDING * scale && !(found && next < value)) { // no further descent can be measured
         evaluate(lam);
@@ -124,11 +118,44 @@ public final class LoadSharing {
         damping = Math.max(1e-6, damping * 10);
         continue;
       }
-      damping = size == 1 ? damping * 0.1 : damping;
+      damping = whole ? damping * 0.1 : damping;
       System.arraycopy(trial, 0, lam, 0, m);
       value = next;
     }
     throw new IllegalStateException("load sharing did not settle in " + MOST_ROUNDS + " rounds");
+  }
+
+  private double along(double size, int m) {
+    for (int r = 0; r < m; r++) {
+      trial[r] = lam[r] - size * step[r];
+    }
+    return evaluate(trial);
+  }
+
+  /**
+   * Value at the lowest point along the step, by halving on the slope: a cheap contact bends the function sharply where it changes sides, and a point just there shows its bend to the next Hessian, while a step that is merely cut short
+   * jumps over it again and again.
+   */
+  private double lowest(int m, double descent) {
+    double low = 0;
+    double high = 1;
+    double value = Double.NaN;
+    for (int k = 0; k < SEARCH_STEPS; k++) {
+      value = along(0.5 * (low + high), m);
+      double slope = 0;
+      for (int r = 0; r < m; r++) {
+        slope -= gradient[r] * step[r];
+      }
+      if (Math.abs(slope) <= 0.1 * descent) {
+        break;
+      }
+      if (slope < 0) {
+        low = 0.5 * (low + high);
+      } else {
+        high = 0.5 * (low + high);
+      }
+    }
+    return value;
   }
 
   /** Activation of muscle or torque source {@code column}, or the amount of a free contact. */

@@ -24,6 +24,11 @@ public interface Family {
     return List.of();
   }
 
+  /** Parameters whose usual values are for {@link istmo.core.body.Body#REFERENCE_MASS_KG} and change in proportion with body mass, as help of the hands does. */
+  default List<SetupParameter> growWithTheMass() {
+    return List.of();
+  }
+
   /** How many legs carry the external load alike: two, or one where the leg works alone or for the most part. */
   default int legs(Setup setup) {
     return 2;

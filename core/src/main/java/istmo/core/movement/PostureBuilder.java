@@ -170,7 +170,7 @@ public final class PostureBuilder {
     Vec3 femurForward = thighUp.cross(kneeAxis);
     double pelvisPitch = leanRad;
     double[] hipAngles = hipAngles(pelvisPitch, femurForward, thighUp, kneeAxis);
-    double tuck = Math.max(0, hipAngles[0] - body.hipFlexionLimitRad());
+    double tuck = Math.max(0, hipAngles[0] - body.hipFlexionLimitRad(kneeFlexion));
     if (tuck > 0) {
       pelvisPitch -= tuck; // posterior tilt gives back what the hip lacks
       hipAngles = hipAngles(pelvisPitch, femurForward, thighUp, kneeAxis);

@@ -40,6 +40,9 @@ final class ExerciseChecks {
     presses(rows);
     hinges(rows);
     machines(rows);
+    oneLeg(rows);
+    hips(rows);
+    knees(rows);
     return rows;
   }
 
@@ -159,14 +162,81 @@ final class ExerciseChecks {
     rows.add(Row.alike("T", "soleus, straight-knee calf raise against seated", "Kinoshita et al. 2023 (MRI, from memory)", standing.get("SOL"), seatedCalf.get("SOL")));
     for (Exercise x : Catalogue.standard().exercises()) {
       if (!x.group().isEmpty()) {
-        Candidate first = x.candidates().get(0);
-        Setup setup = Reach.of(MAN, x.family(), first.usualFor(MAN, Place.generic(Set.of())), first.yields()).orElseThrow().setup();
-        Map<String, Double> byRegion = Stimulus.byRegion((Analysis) new Analyser(MAN).analyse(x.family(), setup, LoadRule.USUAL), School.STRETCH);
+        Map<String, Double> byRegion = of(x.candidates().get(0).id());
         Map<String, Double> groups = Stimulus.byGroup(byRegion);
         double next = groups.entrySet().stream().filter(e -> !e.getKey().equals(x.group())).mapToDouble(Map.Entry::getValue).max().orElse(0);
         rows.add(Row.holds("face", x.name() + ": " + x.group() + " get at least twice any other group", PRACTICE, "≥ 2", ratio(groups.get(x.group()), next), Stimulus.faceCheckMisses(byRegion, x.group()).isEmpty()));
       }
     }
+  }
+
+  private static void oneLeg(List<Row> rows) {
+    String farrokhi = "Farrokhi et al. 2008; Riemann et al. 2012; Schütz et al. 2014, from memory";
+    Posture upright = Bodies.posture(MAN, "split", Map.of("lean", 5.0), 1, 30);
+    Posture lean = Bodies.posture(MAN, "split", Map.of("lean", 35.0), 1, 30);
+    rows.add(Row.more("C105", "hip moment of the split squat, trunk leaning against upright", farrokhi, hip(lean, 30), hip(upright, 30)));
+    rows.add(Row.more("C105", "knee over hip moment, upright against leaning", farrokhi, knee(upright, 30) / hip(upright, 30), knee(lean, 30) / hip(lean, 30)));
+    Posture shortStride = Bodies.posture(MAN, "split", Map.of("stride", 0.60, "kneeDepth", 95.0), 1, 30);
+    Posture longStride = Bodies.posture(MAN, "split", Map.of("stride", 0.80, "kneeDepth", 95.0), 1, 30);
+    rows.add(Row.more("C105", "hip moment, long stride against short", farrokhi, hip(longStride, 30), hip(shortStride, 30)));
+    rows.add(Row.more("C105", "knee moment, short stride against long", farrokhi, knee(shortStride, 30), knee(longStride, 30)));
+    Map<String, Double> low = of("step-up/low");
+    Map<String, Double> high = of("step-up/high");
+    rows.add(Row.more("T", "gluteus maximus over vasti, high box against low", PRACTICE, gmax(high) / vasti(high), gmax(low) / vasti(low)));
+    rows.add(Row.more("T", "gluteus medius, step-up against back squat (balance on one leg)", PRACTICE, (low.get("GMEDA") + low.get("GMEDP")) / 2, (of("back-squat/high-bar").get("GMEDA") + of("back-squat/high-bar").get("GMEDP")) / 2));
+    Posture rear = Bodies.posture(MAN, "split", Map.of("rear", 1.0, "rearHeight", 0.4, "stride", 0.60, "lean", 30.0, "leg", 1.0, "rearShare", 0.15), 1, 30);
+    rows.add(Row.holds("T", "the rear leg of a rear-raised split squat is pulled open at the hip and extends the knee: rectus femoris of that side works", PRACTICE, "flexor at the hip, extensor at the knee", String.format(Locale.ROOT, "%.0f and %.0f N m", -hip(rear, 30), knee(rear, 30)), hip(rear, 30) < 0 && knee(rear, 30) > 0));
+  }
+
+  private static void hips(List<Row> rows) {
+    String plotkin = "Plotkin et al. 2023, nine weeks, MRI, from memory";
+    Map<String, Double> thrust = of("hip-thrust/usual");
+    Map<String, Double> squat = of("back-squat/high-bar");
+    rows.add(Row.alike("C106", "gluteus maximus, hip thrust against squat", plotkin, gmax(thrust), gmax(squat)));
+    rows.add(Row.more("C106", "quadriceps, squat against hip thrust", plotkin, vasti(squat), vasti(thrust)));
+    rows.add(Row.more("C106", "adductors, squat against hip thrust", plotkin, adductors(squat), adductors(thrust)));
+    rows.add(Row.within("T05", "hip flexion at the bottom of the hip thrust", PRACTICE, 60, 100, Math.toDegrees(Bodies.posture(MAN, "thrust", Map.of(), 1, 100).angle(Coordinate.HIP_FLEXION)), "°"));
+    rows.add(Row.within("T06", "knee angle at the top of the hip thrust, shin upright", PRACTICE, 80, 100, Math.toDegrees(Bodies.posture(MAN, "thrust", Map.of(), 0, 100).angle(Coordinate.KNEE_FLEXION)), "°"));
+    String bourne = "Bourne et al. 2017, ten weeks, MRI, from memory";
+    Map<String, Double> extension = of("back-extension/usual");
+    Map<String, Double> nordic = of("kneeling-curl/usual");
+    rows.add(Row.more("", "biceps femoris long over short head, 45° hip extension against kneeling curl", bourne, extension.get("BFL") / extension.get("BFS"), nordic.get("BFL") / nordic.get("BFS")));
+    rows.add(Row.more("", "biceps femoris short head, kneeling curl against 45° hip extension", bourne, nordic.get("BFS"), extension.get("BFS")));
+    rows.add(Row.more("", "semitendinosus over semimembranosus in the kneeling curl", bourne, nordic.get("ST"), nordic.get("SM")));
+    Posture conventional = Bodies.posture(MAN, "deadlift", Map.of("shin", 12.0, "stance", 0.32), 1, 120);
+    Posture wide = Bodies.posture(MAN, "deadlift", Map.of("shin", 8.0, "shoulders", 0.02, "stance", 0.70, "toeOut", 40.0), 1, 120);
+    rows.add(Row.more("C098", "trunk lean at the floor, conventional against wide (5 to 10° in the study)", "Escamilla et al. 2000, from memory", lean(conventional), lean(wide)));
+    rows.add(Row.more("C098", "knee extensor moment, wide against conventional (hangs on the shin's lean, which is an input)", "Escamilla et al. 2000, from memory", knee(wide, 120), knee(conventional, 120)));
+    Map<String, Double> leaning = of("abduction-machine/leaning");
+    Map<String, Double> seat = of("abduction-machine/upright");
+    rows.add(Row.more("T09", "upper gluteus maximus over medius, abduction machine leaning forward against upright", PRACTICE, leaning.get("GMAXU") / leaning.get("GMEDP"), seat.get("GMAXU") / seat.get("GMEDP")));
+    rows.add(Row.more("T", "adductor longus, adduction machine against any squat", PRACTICE, of("adduction-machine/usual").get("AL"), of("back-squat/wide").get("AL")));
+  }
+
+  private static void knees(List<Row> rows) {
+    Map<String, Double> extension = of("leg-extension/upright");
+    Map<String, Double> half = of("leg-extension/long-half");
+    rows.add(Row.within("", "rectus femoris, bent half of the leg extension over the whole range", "Pedrosa et al. 2022, twelve weeks, ultrasound, from memory", 1, 1.8, half.get("RF") / extension.get("RF"), ""));
+    Map<String, Double> lean = of("lean-back/usual");
+    rows.add(Row.more("T", "rectus femoris over vasti, kneeling lean-back against upright leg extension", PRACTICE, lean.get("RF") / vasti(lean), extension.get("RF") / vasti(extension)));
+    rows.add(Row.more("T", "rectus femoris over vasti, sissy squat against back squat", PRACTICE, of("sissy-squat/usual").get("RF") / vasti(of("sissy-squat/usual")), of("back-squat/high-bar").get("RF") / vasti(of("back-squat/high-bar"))));
+    Map<String, Double> straight = of("standing-calf-raise/usual");
+    rows.add(Row.alike("NOTES", "gastrocnemius, bent-over calf raise against standing: it does not cross the hip", "anatomy", of("bent-over-calf-raise/usual").get("GASM"), straight.get("GASM")));
+    rows.add(Row.more("T", "shin muscles, shin raise against anything else", PRACTICE, of("shin-raise/hanging").get("TA"), of("deadlift/conventional").get("TA")));
+    // T20: no rest is modelled between sets, so only the first count can be asked: what the hands have to give for ten
+    Analysis curl = analysis("kneeling-curl/usual");
+    rows.add(Row.within("T20", "repetitions of the first set of kneeling curls with the usual help of the hands", PRACTICE, 8, 12, curl.set().repetitions(), ""));
+  }
+
+  private static Map<String, Double> of(String candidate) {
+    return Stimulus.byRegion(analysis(candidate), School.STRETCH);
+  }
+
+  private static Analysis analysis(String candidate) {
+    Candidate c = Catalogue.standard().candidate(candidate);
+    Exercise x = Catalogue.standard().exerciseOf(c);
+    Setup setup = Reach.of(MAN, x.family(), c.usualFor(MAN, Place.generic(Set.of())), c.yields()).orElseThrow().setup();
+    return (Analysis) new Analyser(MAN).analyse(x.family(), setup, LoadRule.USUAL);
   }
 
   private static String ratio(double own, double next) {

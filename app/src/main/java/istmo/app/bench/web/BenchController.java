@@ -15,7 +15,10 @@ import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.mechanics.CannotAnalyse;
 import istmo.core.movement.Posture;
+import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.criterion.BestSetup;
 import istmo.core.ranking.criterion.Difference;
 import istmo.core.ranking.criterion.Explanation;
 import istmo.core.stimulus.School;
@@ -122,6 +125,64 @@ class BenchController {
         sides.stream().map(s -> view(s, school)).toList(),
         difference.map(d -> d.changes().stream().map(c -> new ChangeView(c.regionId(), Rounded.of(c.from()), Rounded.of(c.to()), c.toldApart())).toList()).orElse(List.of()),
         difference.map(Difference::sentences).orElse(List.of()));
+  }
+
+  /** aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS; the side without a set-up begins with the usual one. */
+  record AimedSideInput(SideInput side, Map<String, Integer> aim, Set<String> keepOut, String school) {
+    Bench.Wish wish() {
+      if (side == null || side.clientId() == null || side.candidateId() == null) {
+        throw new InvalidInput("side", "needs clientId and candidateId");
+      }
+      return new Bench.Wish(side.clientId(), Optional.ofNullable(side.gymId()), side.candidateId(), Optional.ofNullable(side.setup()), Boolean.TRUE.equals(side.stiffToday()));
+    }
+
+    Aim wanted() {
+      return new Aim(aim == null ? Map.of() : aim, keepOut == null ? Set.of() : keepOut);
+    }
+
+    School judge() {
+      return school == null ? School.STRETCH : School.get(school);
+    }
+  }
+
+  record MovedView(String parameterId, double from, double to) {}
+
+  /** gain: share of the fit at the beginning; flat: controls of which one step either way changes next to nothing; bounded: why the best goes no further; tried: set-ups computed, there is no bound. */
+  record BestView(Map<String, Double> setup, double gain, boolean toldApart, String sentence, List<MovedView> moved, List<String> flat, List<String> bounded, List<ChangeView> changes, List<String> sentences, int tried) {}
+
+  /** One way of one control: where it is then, what the aim gains as a share, and every region's change of stimulus; or why it cannot go there. */
+  record WayView(double value, @MayBeMissing Double gain, @MayBeMissing String obstacle, Map<String, Double> change) {}
+
+  record StepView(String parameterId, double step, WayView more, WayView less) {}
+
+  record StepsView(Map<String, Double> setup, List<StepView> steps) {}
+
+  @PostMapping("/api/bench/best")
+  BestView best(@RequestBody AimedSideInput input) {
+    BestSetup.Best b = bench.best(input.wish(), input.wanted(), input.judge());
+    return new BestView(
+        b.to().values(),
+        Rounded.of(b.gain()),
+        b.toldApart(),
+        BestSetup.sentence(b),
+        b.moved().stream().map(m -> new MovedView(m.parameter().id(), m.from(), m.to())).toList(),
+        b.flat().stream().map(SetupParameter::id).toList(),
+        b.bounded(),
+        b.difference().changes().stream().map(c -> new ChangeView(c.regionId(), Rounded.of(c.from()), Rounded.of(c.to()), c.toldApart())).toList(),
+        b.difference().sentences(),
+        b.tried());
+  }
+
+  @PostMapping("/api/bench/steps")
+  StepsView steps(@RequestBody AimedSideInput input) {
+    BestSetup.Steps found = bench.steps(input.wish(), input.wanted(), input.judge());
+    return new StepsView(found.at().values(), found.steps().stream().map(s -> new StepView(s.parameter().id(), s.parameter().step(), way(found, s.more()), way(found, s.less()))).toList());
+  }
+
+  private static WayView way(BestSetup.Steps from, BestSetup.Move m) {
+    Map<String, Double> change = new LinkedHashMap<>();
+    m.byRegion().forEach((id, value) -> change.put(id, Rounded.of(value - from.byRegion().get(id))));
+    return m.obstacle().isEmpty() ? new WayView(m.value(), Rounded.of(m.fit() / from.fit() - 1), null, change) : new WayView(m.value(), null, m.obstacle(), Map.of());
   }
 
   private static SideView view(Bench.Side s, School school) {

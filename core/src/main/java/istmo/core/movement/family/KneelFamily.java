@@ -53,6 +53,11 @@ public final class KneelFamily implements Family {
   /** Where the roller or hand holds the heels, as a share of the shank from the knee. */
   private static final double HELD = 0.97;
 
+  /** Height of the knees' centres: on a seat with the toes hanging behind it, or on a mat, m. */
+  private static final double ON_SEAT = 0.32;
+
+  private static final double ON_MAT = 0.06;
+
   private static final double SISSY_TOP = Math.toRadians(15);
   /** Dorsiflexion kept in a sissy squat, rad: the heels rise with the shins. */
   private static final double SISSY_ANKLE = Math.toRadians(15);
@@ -73,10 +78,15 @@ public final class KneelFamily implements Family {
   @Override
   public List<SetupParameter> parameters() {
     return switch (kind) {
-      case CURL -> List.of(LOW, HIP, HELP, SHIN_SLOPE);
+      case CURL -> List.of(LOW, HIP, HELP.usually(40), SHIN_SLOPE);
       case LEAN_BACK -> List.of(LOW.usually(45), HIP.usually(0), HELP);
       case SISSY -> List.of(KNEE_DEPTH, HIP.usually(0), HELP);
     };
+  }
+
+  @Override
+  public List<SetupParameter> growWithTheMass() {
+    return List.of(HELP);
   }
 
   @Override
@@ -100,11 +110,11 @@ public final class KneelFamily implements Family {
     double thigh = (curl ? 1 : -1) * phase * setup.rad(LOW); // from the vertical, forward
     double lean = thigh + setup.rad(HIP);
     double hipZ = body.hipHalfDistanceM();
-    Vec3 knee = new Vec3(0, 0.06, hipZ);
+    Vec3 knee = new Vec3(0, curl ? ON_SEAT : ON_MAT, hipZ);
     Vec3 hip = knee.plus(body.thighM(), new Vec3(Math.sin(thigh), Math.cos(thigh), 0));
     Vec3 shankUp = new Vec3(Math.cos(slope), Math.sin(slope), 0); // from ankle to knee
     Vec3 ankle = knee.plus(-body.shankM(), shankUp);
-    Vec3 normal = curl ? shankUp : shankUp.turnedAboutZ(Math.toRadians(-45)); // foot square on its roller, or its instep on the floor
+    Vec3 normal = curl ? shankUp : shankUp.turnedAboutZ(Math.toRadians(-60)); // foot square behind its roller, or toes back on the floor
     PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, new Vec3(normal.y(), -normal.x(), 0), normal).leg(knee, hip).trunk(lean);
     Weights w = weights(body, setup, phase, hip, knee, lean);
     if (curl) {

@@ -72,7 +72,7 @@ public final class SplitFamily implements Family {
   static final SetupParameter FORWARD =
       new SetupParameter("feetForward", "Front foot in front of the bar", "m", new Allowed(0, 0.80, "m"), 0.40, 0.02, SetupParameter.Kind.SETUP, List.of(), "middle of the front foot in front of the bar's track");
   static final SetupParameter BOX =
-      new SetupParameter("box", "Box height", "m", new Allowed(0.10, 0.75, "m"), 0.40, 0.05, SetupParameter.Kind.SETUP, List.of(), "top of the box from the floor");
+      new SetupParameter("box", "Box height", "m", new Allowed(0.10, 0.75, "m"), 0.25, 0.05, SetupParameter.Kind.SETUP, List.of(), "top of the box from the floor");
   static final SetupParameter PUSH_OFF =
       new SetupParameter("pushOff", "Push-off of the lower foot", "", new Allowed(0, 0.8, ""), 0.1, 0.05, SetupParameter.Kind.TECHNIQUE, List.of(), "share of all weight that the lower foot still carries at the bottom; gone a third of the way up");
   static final SetupParameter LEG =
@@ -116,7 +116,7 @@ public final class SplitFamily implements Family {
   public List<SetupParameter> parameters() {
     List<SetupParameter> list = new ArrayList<>();
     if (kind == Kind.STEP) {
-      list.addAll(List.of(BOX, PUSH_OFF, LEAN.usually(20), WIDTH));
+      list.addAll(List.of(BOX, PUSH_OFF, LEAN.usually(25)));
     } else {
       list.addAll(List.of(STRIDE, KNEE_DEPTH, LEAN, FRONT_HEIGHT, REAR_HEIGHT, REAR, REAR_SHARE, WIDTH));
     }
@@ -156,7 +156,7 @@ public final class SplitFamily implements Family {
     LoadPlace place = kind == Kind.TRACK ? LoadPlace.of(setup, LoadPlace.BAR) : LoadPlace.of(setup, LoadPlace.PARAMETER);
     Rear rear = kind == Kind.STEP ? Rear.HANGING : Rear.values()[(int) setup.get(REAR)];
     double floor = kind == Kind.STEP ? setup.get(BOX) : setup.get(FRONT_HEIGHT);
-    double width = setup.get(WIDTH);
+    double width = kind == Kind.STEP ? 0 : setup.get(WIDTH);
     double share = kind == Kind.STEP ? setup.get(PUSH_OFF) * Math.max(0, (phase - 2.0 / 3) * 3) : rear.stands() ? rearShare(setup, rear, phase) : 0;
     double topShare = rear.stands() ? rearShare(setup, rear, 0) : 0;
     // the middle of the body stands sideways where the feet share it; one foot alone stands under it

@@ -21,7 +21,8 @@ public record Difference(List<RegionChange> changes, List<String> sentences) {
   /** Relative difference that can be told: a fifth between exercises (docs/validation.md), times the square root of one half since two set-ups of one exercise share half of the error's variance. */
   public static final double TELLABLE = 0.14;
 
-  private static final double SMALLEST = 0.05;
+  /** Smaller changes of a stimulus are none. */
+  static final double SMALLEST = 0.05;
   private static final double TELLABLE_ANGLE_DEG = 3;
 
   /** Change of one region's stimulus; {@code toldApart} when it is beyond the noise. */

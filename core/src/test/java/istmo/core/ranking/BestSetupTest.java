@@ -1,0 +1,130 @@
+package istmo.core.ranking;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import istmo.core.body.Cautions;
+import istmo.core.body.Profile;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Exercise;
+import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Place;
+import istmo.core.mechanics.Analyser;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.Bodies;
+import istmo.core.mechanics.LoadRule;
+import istmo.core.movement.Reach;
+import istmo.core.movement.Setup;
+import istmo.core.movement.SetupParameter;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.criterion.BestSetup;
+import istmo.core.ranking.criterion.Brief;
+import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The search for a set-up, against exhaustive search where that is small, and against facts of the trade (common practice). */
+class BestSetupTest {
+  private static final Place GYM = Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+
+  private static Brief brief(String region) {
+    return new Brief(Bodies.MAN, Cautions.none(), Profile.unknown(), GYM, new Aim(Map.of(region, 2), Set.of()), School.STRETCH, Optional.empty());
+  }
+
+  private static Setup usual(Candidate c) {
+    return Reach.of(Bodies.MAN, Catalogue.standard().exerciseOf(c).family(), c.usualFor(Bodies.MAN, GYM), c.yields()).orElseThrow().setup();
+  }
+
+  private static BestSetup.Best best(String candidate, String region) {
+    Candidate c = Catalogue.standard().candidate(candidate);
+    return BestSetup.find(brief(region), c, usual(c));
+  }
+
+  /** Three controls on their grid, all of them tried: the search gives away next to nothing. The range that has to be kept is part of the question. */
+  @Test
+  void onASmallGridTheSearchFindsWhatExhaustiveSearchFinds() {
+    Candidate c = Catalogue.standard().candidate("leg-extension/upright");
+    Exercise x = Catalogue.standard().exerciseOf(c);
+    Setup from = usual(c);
+    Analyser analyser = new Analyser(Bodies.MAN);
+    double most = 0;
+    for (double hip = 20; hip <= 110; hip += 5) {
+      for (double bent = 95; bent <= 130; bent += 5) {
+        for (double straight = 3; straight <= 48; straight += 5) {
+          Setup s = with(with(with(from, "hipAngle", hip), "kneeBent", bent), "kneeStraight", straight);
+          if (bent - straight >= 0.9 * (105 - 8) - 1e-9 && Reach.obstacle(Bodies.MAN, x.family(), s).isEmpty()) {
+            most = Math.max(most, Stimulus.byRegion((Analysis) analyser.analyse(x.family(), s, LoadRule.USUAL), School.STRETCH).get("RF"));
+          }
+        }
+      }
+    }
+    BestSetup.Best found = best("leg-extension/upright", "RF");
+    assertThat(found.fitTo()).isGreaterThan(0.97 * most);
+    assertThat(found.tried()).isLessThan(200);
+  }
+
+  private static Setup with(Setup s, String id, double value) {
+    SetupParameter p = Catalogue.standard().exercise("leg-extension").family().parameters().stream().filter(q -> q.id().equals(id)).findFirst().orElseThrow();
+    return s.with(p, value);
+  }
+
+  /** Which way coaches move it (common practice). */
+  @ParameterizedTest
+  @CsvSource({"leg-extension/upright,RF,hipAngle,-1", "split-squat/upright,GMAXM,lean,1", "split-squat/lean,VL,lean,-1", "romanian-deadlift/usual,GMAXM,kneeBend,1", "standing-calf-raise/bent,GASM,kneeBend,-1"})
+  void itMovesTheControlThatCoachesMove(String candidate, String region, String control, int way) {
+    BestSetup.Best found = best(candidate, region);
+    assertThat(found.moved()).filteredOn(m -> m.parameter().id().equals(control)).singleElement().satisfies(m -> assertThat(Math.signum(m.to() - m.from())).isEqualTo(way));
+    assertThat(found.fitTo()).isGreaterThan(found.fitFrom());
+    assertThat(found.gain()).isCloseTo(found.fitTo() / found.fitFrom() - 1, within(1e-9));
+    assertThat(BestSetup.sentence(found)).contains("% for the aim");
+    assertThat(found.difference().changes()).isNotEmpty();
+  }
+
+  @Test
+  void theBestIsOnTheGridWithinReachAndKeepsTheRange() {
+    BestSetup.Best found = best("romanian-deadlift/usual", "GMAXM");
+    assertThat(Reach.obstacle(Bodies.MAN, Catalogue.standard().exercise("romanian-deadlift").family(), found.to())).isEmpty();
+    found.moved().forEach(m -> assertThat(Math.abs(m.to() - m.from()) / m.parameter().step()).as(m.parameter().id()).satisfies(steps -> assertThat(steps).isCloseTo(Math.rint(steps), within(1e-6))));
+    assertThat(found.to().values().get("footShear")).as("assumptions stay").isEqualTo(found.from().values().get("footShear"));
+    assertThat(best("romanian-deadlift/usual", "GMAXM").to().values()).as("the same question has the same answer").isEqualTo(found.to().values());
+  }
+
+  @Test
+  void everyControlHasItsStepsOrSaysWhyNot() {
+    Candidate c = Catalogue.standard().candidate("leg-press/low");
+    List<BestSetup.Step> steps = BestSetup.steps(brief("VL"), c, usual(c)).steps();
+    assertThat(steps).extracting(s -> s.parameter().id()).contains("footHeight", "stance", "toeOut", "kneeDepth", "backAngle").doesNotContain("railAngle", "sledMass", "footShear", "legs");
+    assertThat(steps).allSatisfy(s -> List.of(s.more(), s.less()).forEach(m -> assertThat(m.obstacle().isEmpty()).isEqualTo(!Double.isNaN(m.fit()))));
+    Candidate squat = Catalogue.standard().candidate("back-squat/low-bar");
+    BestSetup.Step depth = BestSetup.steps(brief("VL"), squat, usual(squat)).steps().stream().filter(s -> s.parameter().id().equals("depth")).findFirst().orElseThrow();
+    assertThat(depth.more().obstacle()).contains("pelvis would tuck");
+    assertThat(depth.less().byRegion()).containsKey("VL");
+  }
+
+  @Test
+  void whatIsMeasuredHereIsNotMoved() {
+    Candidate c = Catalogue.standard().candidate("leg-extension/upright");
+    Place measured = GYM.with("leg-extension", "hipAngle", 85);
+    Brief brief = new Brief(Bodies.MAN, Cautions.none(), Profile.unknown(), measured, new Aim(Map.of("RF", 2), Set.of()), School.STRETCH, Optional.empty());
+    assertThat(BestSetup.steps(brief, c, usual(c)).steps()).extracting(s -> s.parameter().id()).doesNotContain("hipAngle");
+  }
+
+  @Test
+  void withoutAnAimOrFromWhatCannotBeTakenItSaysSo() {
+    Candidate c = Catalogue.standard().candidate("back-squat/high-bar");
+    Brief none = new Brief(Bodies.MAN, Cautions.none(), Profile.unknown(), GYM, new Aim(Map.of(), Set.of()), School.STRETCH, Optional.empty());
+    assertThatThrownBy(() -> BestSetup.find(none, c, usual(c))).isInstanceOf(InvalidInput.class).hasMessageContaining("aim");
+    SetupParameter stance = Catalogue.standard().exerciseOf(c).family().parameters().get(0);
+    assertThatThrownBy(() -> BestSetup.find(brief("VL"), c, c.usual().with(stance, 1.0))).isInstanceOf(InvalidInput.class).hasMessageContaining("setup");
+  }
+}

@@ -1,0 +1,89 @@
+import { useMutation } from '@tanstack/react-query'
+import { useRef } from 'react'
+import type { Best, Parameter, Region, Schemas } from '../../api/client'
+import { postBest } from '../../api/queries'
+import { setupValue } from '../../quantity/format'
+import { Button } from '../../ui/Button'
+import { Trouble } from '../../ui/Notice'
+
+type Props = { input: Schemas['AimedSideInput']; parameters: Parameter[]; regions: Region[]; onTake: (setup: Record<string, number>) => void }
+
+/** Searches the set-up that serves the aim best, shows what it would move and what it costs elsewhere, and sets it up when the coach says so. */
+export function FindBest({ input, parameters, regions, onTake }: Props) {
+  const running = useRef<AbortController | null>(null)
+  const search = useMutation({
+    mutationFn: (wish: Schemas['AimedSideInput']) => {
+      running.current = new AbortController()
+      return postBest(wish, running.current.signal)
+    },
+  })
+  const aimed = Object.keys(input.aim ?? {})
+  if (aimed.length === 0) return <p className="text-sm text-ink-2">Paint an aim on the order to search the best set-up for it.</p>
+  return (
+    <div className="mb-2 border-b border-rule pb-2">
+      {search.isPending ? (
+        <p role="status" className="flex items-center gap-3 text-sm">
+          Trying set-ups for this aim.
+          <Button
+            onClick={() => {
+              running.current?.abort()
+              search.reset()
+            }}
+          >
+            Stop
+          </Button>
+        </p>
+      ) : (
+        <Button onClick={() => search.mutate(input)}>Find the best for this aim</Button>
+      )}
+      {search.isError && <Trouble error={search.error} />}
+      {search.data && <Found best={search.data} parameters={parameters} regions={regions} aimed={aimed} onTake={onTake} />}
+    </div>
+  )
+}
+
+function Found({ best, parameters, regions, aimed, onTake }: { best: Best; parameters: Parameter[]; regions: Region[]; aimed: string[]; onTake: (setup: Record<string, number>) => void }) {
+  const parameter = (id: string) => parameters.find((p) => p.id === id)
+  const name = (id: string) => regions.find((r) => r.id === id)?.coachName ?? id
+  const elsewhere = best.changes
+    .filter((c) => c.toldApart && !aimed.includes(c.regionId))
+    .sort((a, b) => Math.abs(b.to - b.from) - Math.abs(a.to - a.from))
+    .slice(0, 4)
+  const flat = best.flat.map((id) => parameter(id)?.label.toLowerCase()).filter(Boolean)
+  return (
+    <div className="mt-1 text-sm" data-testid="best">
+      <p role="status" className="font-semibold">
+        {best.sentence}
+      </p>
+      {best.moved.map((m) => {
+        const p = parameter(m.parameterId)
+        return (
+          p && (
+            <p key={m.parameterId} className="flex justify-between gap-2">
+              <span>{p.label}</span>
+              <span className="whitespace-nowrap">
+                {setupValue(p, m.from)} → <b>{setupValue(p, m.to)}</b>
+              </span>
+            </p>
+          )
+        )
+      })}
+      {elsewhere.length > 0 && (
+        <p className="mt-1">
+          Elsewhere: {elsewhere.map((c) => `${name(c.regionId)} ${c.from < 0.05 ? 'new' : `${c.to > c.from ? '+' : '−'}${Math.abs(Math.round(100 * (c.to / c.from - 1)))} %`}`).join(', ')}.
+        </p>
+      )}
+      {flat.length > 0 && <p className="mt-1 text-ink-2">Hardly matters: {flat.join(', ')}.</p>}
+      {best.bounded.map((b) => (
+        <p key={b} className="text-ink-2">
+          {b}
+        </p>
+      ))}
+      {best.moved.length > 0 && (
+        <Button look="ink" className="mt-1" onClick={() => onTake(best.setup)}>
+          Set it up so
+        </Button>
+      )}
+    </div>
+  )
+}
