@@ -49,11 +49,11 @@ public class OrderBook {
     return new Answer(order(brief(client, gyms.get(wish.gymId()), wish)), client.cautions().statements());
   }
 
-  /** Which missing measurements of the client would change this order, most first. Some seconds of mechanics the first time, then kept. */
+  /** Which missing measurements of the client would change this order, most first. A second or two of mechanics. */
   public List<MeasuringValue> measuring(Wish wish) {
     Client client = clients.get(wish.clientId());
-    Brief brief = brief(client, gyms.get(wish.gymId()), wish);
-    return MeasuringValue.of(client.estimate(), body -> order(brief.of(body)));
+    Brief brief = brief(client, gyms.get(wish.gymId()), wish).of(client.estimate().body());
+    return MeasuringValue.of(client.estimate(), brief, evaluated(brief));
   }
 
   /** Which generic values of this gym's machines would change this order, most first. */

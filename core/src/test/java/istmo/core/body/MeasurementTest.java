@@ -97,16 +97,20 @@ class MeasurementTest {
     assertThat(slope).isBetween(1.4, 2.2);
   }
 
+  private static List<MeasuringValue> measuring(BodyEstimate estimate, Set<String> equipment, Aim aim) {
+    Brief brief = new Brief(estimate.body(), Cautions.none(), Profile.unknown(), Place.generic(equipment), aim, School.STRETCH, Optional.empty());
+    return MeasuringValue.of(estimate, brief, Orders.evaluate(brief.limitedBody(), brief.place(), brief.school()));
+  }
+
   @Test
   void aMissingMeasurementSaysWhatItWouldSettleAndAMadeOneIsNotAskedAgain() {
     Set<String> everything = Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
     Aim aim = new Aim(Map.of("VL", 2, "GMAXM", 2), Set.of());
-    java.util.function.Function<Body, istmo.core.ranking.criterion.Order> order = b -> Orders.order(new Brief(b, Cautions.none(), Profile.unknown(), Place.generic(everything), aim, School.STRETCH, Optional.empty()), Orders.evaluate(b, Place.generic(everything), School.STRETCH));
-    List<MeasuringValue> open = MeasuringValue.of(BodyEstimate.of(USUAL, Readings.none()), order);
+    List<MeasuringValue> open = measuring(BodyEstimate.of(USUAL, Readings.none()), everything, aim);
     assertThat(open).isNotEmpty().isSortedAccordingTo((a, b) -> Integer.compare(b.affected(), a.affected()));
     assertThat(open.get(0).sentence()).contains("of the first 10 change their place");
     Readings ankle = new Readings(List.of(reading(MeasurementKind.KNEE_TO_WALL, Side.LEFT, 0.1), reading(MeasurementKind.HIP_FLEXION, Side.LEFT, 120)));
-    assertThat(MeasuringValue.of(BodyEstimate.of(USUAL, ankle), order)).extracting(MeasuringValue::kind).doesNotContain(MeasurementKind.KNEE_TO_WALL, MeasurementKind.HIP_FLEXION);
+    assertThat(measuring(BodyEstimate.of(USUAL, ankle), everything, aim)).extracting(MeasuringValue::kind).doesNotContain(MeasurementKind.KNEE_TO_WALL, MeasurementKind.HIP_FLEXION);
   }
 
   @ParameterizedTest
@@ -115,7 +119,7 @@ class MeasurementTest {
     Set<String> everything = Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
     Aim aim = new Aim(Map.of("VL", 2, "GMAXM", 2), Set.of());
     BodyEstimate edge = BodyEstimate.of(USUAL, new Readings(List.of(reading(one, Side.LEFT, oneValue), reading(other, Side.LEFT, otherValue))));
-    List<MeasuringValue> open = MeasuringValue.of(edge, b -> Orders.order(new Brief(b, Cautions.none(), Profile.unknown(), Place.generic(everything), aim, School.STRETCH, Optional.empty()), Orders.evaluate(b, Place.generic(everything), School.STRETCH)));
+    List<MeasuringValue> open = measuring(edge, everything, aim);
     assertThat(open).extracting(MeasuringValue::kind).isNotEmpty().doesNotContain(one, other);
   }
 }

@@ -1,12 +1,10 @@
 package istmo.core.ranking.criterion;
 
-import istmo.core.body.Body;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.Detail;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Place;
-import istmo.core.mechanics.Analyser;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -22,8 +20,6 @@ import java.util.Map;
 public record MachineMeasuringValue(String itemId, String detailId, int affected, String sentence) {
   /** Everything generic here that would change this order, most first. {@code evaluations} are those of the brief. */
   public static List<MachineMeasuringValue> of(Brief brief, Map<String, Evaluation> evaluations) {
-    Body body = brief.limitedBody();
-    Analyser analyser = new Analyser(body);
     List<String> first = MeasuringValue.first(Orders.order(brief, evaluations));
     List<MachineMeasuringValue> result = new ArrayList<>();
     for (String itemId : brief.place().equipment()) {
@@ -32,8 +28,8 @@ public record MachineMeasuringValue(String itemId, String detailId, int affected
         if (users.isEmpty() || d.between().isEmpty() || brief.place().measured(itemId, d.id()).isPresent()) {
           continue;
         }
-        List<String> low = ids(brief, evaluations, analyser, users, brief.place().with(itemId, d.id(), d.between().get().min()));
-        List<String> high = ids(brief, evaluations, analyser, users, brief.place().with(itemId, d.id(), d.between().get().max()));
+        List<String> low = ids(brief, evaluations, users, brief.place().with(itemId, d.id(), d.between().get().min()));
+        List<String> high = ids(brief, evaluations, users, brief.place().with(itemId, d.id(), d.between().get().max()));
         int affected = MeasuringValue.moved(first, low, high);
         if (affected > 0) {
           String sentence = String.format(Locale.ROOT, "%s, %s: between what such machines have, %d of the first %d change their place.", Equipment.get(itemId).name(), d.label().toLowerCase(Locale.ROOT), affected, first.size());
@@ -45,7 +41,7 @@ public record MachineMeasuringValue(String itemId, String detailId, int affected
     return List.copyOf(result);
   }
 
-  private static List<String> ids(Brief brief, Map<String, Evaluation> evaluations, Analyser analyser, List<Candidate> users, Place place) {
-    return MeasuringValue.ids(Orders.order(brief.at(place), Orders.again(evaluations, brief.limitedBody(), analyser, users, place, brief.school())));
+  private static List<String> ids(Brief brief, Map<String, Evaluation> evaluations, List<Candidate> users, Place place) {
+    return MeasuringValue.ids(Orders.order(brief.at(place), Orders.again(evaluations, brief.limitedBody(), users, place, brief.school())));
   }
 }

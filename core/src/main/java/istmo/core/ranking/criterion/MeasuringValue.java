@@ -3,10 +3,13 @@ package istmo.core.ranking.criterion;
 import istmo.core.body.Body;
 import istmo.core.body.BodyEstimate;
 import istmo.core.body.MeasurementKind;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.function.Function;
 
 /**
@@ -22,16 +25,26 @@ public record MeasuringValue(MeasurementKind kind, int affected, String sentence
 
   private static final double HIP_SPREAD_DEG = 7;
 
+  /** Candidates evaluated anew for another body. */
+  static final int LOOKED_AT = 24;
+
   private record Variant(Body low, Body high, String spread) {}
 
   /**
    * The measurements that are missing and would change something, most first.
    *
-   * @param orderOf the order for a body, everything else of the brief as it is
+   * @param brief with the estimate's body
+   * @param evaluations those of the brief; for other bodies only the first {@value #LOOKED_AT} of its order are evaluated anew, which is where places among the first ten are lost and won
    */
-  public static List<MeasuringValue> of(BodyEstimate estimate, Function<Body, Order> orderOf) {
+  public static List<MeasuringValue> of(BodyEstimate estimate, Brief brief, Map<String, Evaluation> evaluations) {
     List<MeasuringValue> result = new ArrayList<>();
-    List<String> first = first(orderOf.apply(estimate.body()));
+    Order order = Orders.order(brief, evaluations);
+    List<String> first = first(order);
+    List<Candidate> near = ids(order).stream().limit(LOOKED_AT).map(Catalogue.standard()::candidate).toList();
+    Function<Body, Order> orderOf = body -> {
+      Brief other = brief.of(body);
+      return Orders.order(other, Orders.again(evaluations, other.limitedBody(), near, brief.place(), brief.school()));
+    };
     for (MeasurementKind kind : ASKED) {
       if (estimate.measured().contains(kind)) {
         continue;

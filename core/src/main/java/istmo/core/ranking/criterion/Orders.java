@@ -44,7 +44,10 @@ public final class Orders {
 
   /** Every candidate of the catalogue on this body and the machines of this place, by candidate id. Takes some milliseconds a candidate, on as many threads as there are processors; the answer does not hang on how many. */
   public static Map<String, Evaluation> evaluate(Body body, Place place, School school) {
-    List<Candidate> all = Catalogue.standard().candidates();
+    return evaluate(body, Catalogue.standard().candidates(), place, school);
+  }
+
+  private static Map<String, Evaluation> evaluate(Body body, List<Candidate> all, Place place, School school) {
     int parts = Math.min(all.size(), Runtime.getRuntime().availableProcessors());
     Evaluation[] evaluations = new Evaluation[all.size()];
     IntStream.range(0, parts).parallel().forEach(part -> {
@@ -60,10 +63,10 @@ public final class Orders {
     return result;
   }
 
-  /** The same evaluations, with some candidates evaluated anew for another place. */
-  static Map<String, Evaluation> again(Map<String, Evaluation> evaluations, Body body, Analyser analyser, List<Candidate> candidates, Place place, School school) {
+  /** The same evaluations, with some candidates evaluated anew for another body or place. */
+  static Map<String, Evaluation> again(Map<String, Evaluation> evaluations, Body body, List<Candidate> candidates, Place place, School school) {
     Map<String, Evaluation> result = new LinkedHashMap<>(evaluations);
-    candidates.forEach(c -> result.put(c.id(), Evaluation.of(body, analyser, c, place, school)));
+    result.putAll(evaluate(body, candidates, place, school));
     return result;
   }
 
