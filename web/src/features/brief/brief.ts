@@ -1,4 +1,4 @@
-import { useMemo } from 'react'
+import { useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import type { Schemas } from '../../api/client'
 import type { Paint } from '../../chart/limb/LimbChart'
@@ -48,8 +48,15 @@ export function writeBrief(brief: Brief, into: URLSearchParams): URLSearchParams
 
 export function useBrief(): [Brief, (change: Partial<Brief>, replace?: boolean) => void] {
   const [params, setParams] = useSearchParams()
-  const brief = useMemo(() => parseBrief(params), [params])
-  const change = (c: Partial<Brief>, replace = false) => setParams((old) => writeBrief({ ...parseBrief(old), ...c }, old), { replace })
+  const address = useMemo(() => parseBrief(params), [params])
+  // the address follows a moment later; until then what was said last holds, so that quick clicks build on one another
+  const [ahead, setAhead] = useState<{ brief: Brief; of: URLSearchParams } | null>(null)
+  const brief = ahead?.of === params ? ahead.brief : address
+  const change = (c: Partial<Brief>, replace = false) => {
+    const next = { ...brief, ...c }
+    setAhead({ brief: next, of: params })
+    setParams((old) => writeBrief(next, old), { replace })
+  }
   return [brief, change]
 }
 

@@ -130,7 +130,7 @@ function Improvised({ way }: { way: Order['excluded'][number]['improvised'][numb
           <li key={s}>{s}</li>
         ))}
       </ul>
-      <p className="text-xs text-ink-2">Common practice; the model does not compute it.</p>
+      <p className="text-xs text-ink-2">Common practice, in this client's centimetres.</p>
     </details>
   )
 }

@@ -85,7 +85,7 @@ class BodyIT {
       assertThat(page.getByTestId("strength")).containsText("no loads are shown");
       Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Add a known lift"));
       form.getByLabel("Load (kg)").fill("450");
-      form.getByLabel("Repetitions").fill("5");
+      form.getByRole(AriaRole.TEXTBOX, new Locator.GetByRoleOptions().setName("Repetitions")).fill("5");
       form.getByRole(AriaRole.BUTTON).click();
       assertThat(form.getByRole(AriaRole.ALERT)).containsText("is it mistyped?", SLOWLY);
       form.getByLabel("Load (kg)").fill("45");
