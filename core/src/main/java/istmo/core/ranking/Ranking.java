@@ -26,6 +26,16 @@ public final class Ranking {
 
   private Ranking() {}
 
+  /** Ids in order, best first: by mean utility, then by id. What {@link #rank} gives, without its draws. */
+  public static List<String> order(List<Alternative> alternatives, double fitWeight) {
+    double best = best(alternatives);
+    return alternatives.stream().sorted(Comparator.<Alternative>comparingDouble(a -> -utilityOf(a, a.fit() / best, fitWeight)).thenComparing(Alternative::id)).map(Alternative::id).toList();
+  }
+
+  private static double best(List<Alternative> alternatives) {
+    return Math.max(1e-9, alternatives.stream().mapToDouble(Alternative::fit).max().orElse(0));
+  }
+
   /**
    * The order, best first: by mean utility, then by id.
    *
@@ -38,7 +48,7 @@ public final class Ranking {
     }
     List<Alternative> sorted = alternatives.stream().sorted(Comparator.comparing(Alternative::id)).toList();
     int n = sorted.size();
-    double best = Math.max(1e-9, sorted.stream().mapToDouble(Alternative::fit).max().orElseThrow());
+    double best = best(sorted);
     double[][] utility = draws(sorted, fitWeight, best, seed);
     double[] mean = new double[n];
     for (int i = 0; i < n; i++) {

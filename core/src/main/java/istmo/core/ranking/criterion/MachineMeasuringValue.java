@@ -20,10 +20,12 @@ import java.util.Map;
 public record MachineMeasuringValue(String itemId, String detailId, int affected, String sentence) {
   /** Everything generic here that would change this order, most first. {@code evaluations} are those of the brief. */
   public static List<MachineMeasuringValue> of(Brief brief, Map<String, Evaluation> evaluations) {
-    List<String> first = MeasuringValue.first(Orders.order(brief, evaluations));
+    List<String> places = Orders.places(brief, evaluations);
+    List<String> first = MeasuringValue.first(places);
+    List<Candidate> near = MeasuringValue.near(places);
     List<MachineMeasuringValue> result = new ArrayList<>();
     for (String itemId : brief.place().equipment()) {
-      List<Candidate> users = Catalogue.standard().candidates().stream().filter(c -> Catalogue.standard().exerciseOf(c).needs().contains(itemId)).toList();
+      List<Candidate> users = near.stream().filter(c -> Catalogue.standard().exerciseOf(c).needs().contains(itemId)).toList();
       for (Detail d : Equipment.get(itemId).details()) {
         if (users.isEmpty() || d.between().isEmpty() || brief.place().measured(itemId, d.id()).isPresent()) {
           continue;
@@ -42,6 +44,6 @@ public record MachineMeasuringValue(String itemId, String detailId, int affected
   }
 
   private static List<String> ids(Brief brief, Map<String, Evaluation> evaluations, List<Candidate> users, Place place) {
-    return MeasuringValue.ids(Orders.order(brief.at(place), Orders.again(evaluations, brief.limitedBody(), users, place, brief.school())));
+    return Orders.places(brief.at(place), Orders.again(evaluations, brief.limitedBody(), users, place, brief.school()));
   }
 }

@@ -38,20 +38,20 @@ public record MeasuringValue(MeasurementKind kind, int affected, String sentence
    */
   public static List<MeasuringValue> of(BodyEstimate estimate, Brief brief, Map<String, Evaluation> evaluations) {
     List<MeasuringValue> result = new ArrayList<>();
-    Order order = Orders.order(brief, evaluations);
-    List<String> first = first(order);
-    List<Candidate> near = ids(order).stream().limit(LOOKED_AT).map(Catalogue.standard()::candidate).toList();
-    Function<Body, Order> orderOf = body -> {
+    List<String> places = Orders.places(brief, evaluations);
+    List<String> first = first(places);
+    List<Candidate> near = near(places);
+    Function<Body, List<String>> placesFor = body -> {
       Brief other = brief.of(body);
-      return Orders.order(other, Orders.again(evaluations, other.limitedBody(), near, brief.place(), brief.school()));
+      return Orders.places(other, Orders.again(evaluations, other.limitedBody(), near, brief.place(), brief.school()));
     };
     for (MeasurementKind kind : ASKED) {
       if (estimate.measured().contains(kind)) {
         continue;
       }
       Variant variant = variant(kind, estimate.body());
-      List<String> low = ids(orderOf.apply(variant.low()));
-      List<String> high = ids(orderOf.apply(variant.high()));
+      List<String> low = placesFor.apply(variant.low());
+      List<String> high = placesFor.apply(variant.high());
       int affected = moved(first, low, high);
       if (affected > 0) {
         result.add(new MeasuringValue(kind, affected, String.format(Locale.ROOT, "Measure the %s: between %s less and %s more, %d of the first %d change their place.", kind.label(), variant.spread(), variant.spread(), affected, first.size())));
@@ -84,17 +84,18 @@ public record MeasuringValue(MeasurementKind kind, int affected, String sentence
   }
 
   /** The first ten of an order. */
-  static List<String> first(Order order) {
-    return ids(order).stream().limit(FIRST).toList();
+  static List<String> first(List<String> places) {
+    return places.stream().limit(FIRST).toList();
+  }
+
+  /** The candidates among which places of the first ten are lost and won. */
+  static List<Candidate> near(List<String> places) {
+    return places.stream().limit(LOOKED_AT).map(Catalogue.standard()::candidate).toList();
   }
 
   /** How many of these stand elsewhere in one order than in another. */
   static int moved(List<String> first, List<String> low, List<String> high) {
     return (int) first.stream().filter(id -> low.indexOf(id) != high.indexOf(id)).count();
-  }
-
-  static List<String> ids(Order order) {
-    return order.entries().stream().map(e -> e.ranked().id()).toList();
   }
 
   private static String cm(double m) {

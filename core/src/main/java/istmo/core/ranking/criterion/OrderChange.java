@@ -16,8 +16,8 @@ public record OrderChange(int moved, List<String> sentences) {
   private static final int MOST_SENTENCES = 6;
 
   public static OrderChange between(Order from, Order to) {
-    List<String> before = MeasuringValue.ids(from);
-    List<String> after = MeasuringValue.ids(to);
+    List<String> before = ids(from);
+    List<String> after = ids(to);
     List<String> sentences = new ArrayList<>();
     Set<String> all = new LinkedHashSet<>(before);
     all.addAll(after);
@@ -30,7 +30,11 @@ public record OrderChange(int moved, List<String> sentences) {
       String name = entry(was > 0 ? from : to, id).evaluation().candidate().name();
       sentences.add(is == 0 ? name + " goes out of the order." : was == 0 ? name + " comes in at " + is + "." : String.format(Locale.ROOT, "%s from %d to %d.", name, was, is));
     }
-    return new OrderChange(MeasuringValue.moved(MeasuringValue.first(from), before, after), List.copyOf(sentences));
+    return new OrderChange(MeasuringValue.moved(MeasuringValue.first(before), before, after), List.copyOf(sentences));
+  }
+
+  private static List<String> ids(Order order) {
+    return order.entries().stream().map(e -> e.ranked().id()).toList();
   }
 
   private static Order.Entry entry(Order o, String id) {

@@ -72,21 +72,11 @@ public final class Orders {
 
   /** Orders evaluations, which must be those of the brief's limited body; throws {@link InvalidInput} when nothing is aimed at. */
   public static Order order(Brief brief, Map<String, Evaluation> evaluations) {
-    if (brief.aim().isEmpty()) {
-      throw new InvalidInput("aim", "paint at least one region that should grow");
-    }
     List<Order.Excluded> excluded = new ArrayList<>();
-    Map<String, Evaluation.Computed> open = new LinkedHashMap<>();
-    for (Candidate c : Catalogue.standard().candidates()) {
-      Optional<Order.Excluded> out = exclusion(brief, c, evaluations.get(c.id()));
-      if (out.isPresent()) {
-        excluded.add(out.get());
-      } else {
-        open.put(c.id(), (Evaluation.Computed) evaluations.get(c.id()));
-      }
-    }
+    Map<String, Evaluation.Computed> open = open(brief, evaluations, excluded);
     Catalogue.standard().notComputed().forEach(n -> excluded.add(new Order.Excluded(n.id(), n.name(), Order.Kind.NOT_COMPUTED, n.why(), Optional.empty(), List.of())));
-    excluded.replaceAll(x -> x.kind() == Order.Kind.GYM ? withSubstitute(brief, x, evaluations.get(x.candidateId()), open) : x);
+    Map<Evaluation.Computed, Substitute.Shape> shapes = Substitute.shapes(open.values(), brief.school());
+    excluded.replaceAll(x -> x.kind() == Order.Kind.GYM ? withSubstitute(brief, x, evaluations.get(x.candidateId()), shapes) : x);
     Map<String, Double> best = new LinkedHashMap<>();
     for (Region r : Regions.standard().all()) {
       best.put(r.id(), open.values().stream().mapToDouble(e -> e.stimulus().get(r.id())).max().orElse(0));
@@ -103,8 +93,30 @@ public final class Orders {
     return new Order(List.copyOf(entries), List.copyOf(excluded), firstPick(entries));
   }
 
-  private static Order.Excluded withSubstitute(Brief brief, Order.Excluded x, Evaluation evaluation, Map<String, Evaluation.Computed> open) {
-    Optional<Substitute> instead = evaluation instanceof Evaluation.Computed missing ? Substitute.of(missing, open.values(), brief.school()) : Optional.empty();
+  /** Candidates in order, ids alone: what is asked when only places count. */
+  static List<String> places(Brief brief, Map<String, Evaluation> evaluations) {
+    return Ranking.order(open(brief, evaluations, new ArrayList<>()).values().stream().map(e -> alternative(brief, e)).toList(), FIT_WEIGHT);
+  }
+
+  /** What may be ranked, by id; what may not is added to {@code excluded} with its reason. */
+  private static Map<String, Evaluation.Computed> open(Brief brief, Map<String, Evaluation> evaluations, List<Order.Excluded> excluded) {
+    if (brief.aim().isEmpty()) {
+      throw new InvalidInput("aim", "paint at least one region that should grow");
+    }
+    Map<String, Evaluation.Computed> open = new LinkedHashMap<>();
+    for (Candidate c : Catalogue.standard().candidates()) {
+      Optional<Order.Excluded> out = exclusion(brief, c, evaluations.get(c.id()));
+      if (out.isPresent()) {
+        excluded.add(out.get());
+      } else {
+        open.put(c.id(), (Evaluation.Computed) evaluations.get(c.id()));
+      }
+    }
+    return open;
+  }
+
+  private static Order.Excluded withSubstitute(Brief brief, Order.Excluded x, Evaluation evaluation, Map<Evaluation.Computed, Substitute.Shape> open) {
+    Optional<Substitute> instead = evaluation instanceof Evaluation.Computed missing ? Substitute.of(missing, open, brief.school()) : Optional.empty();
     List<String> lacking = Catalogue.standard().exerciseOf(Catalogue.standard().candidate(x.candidateId())).needs().stream().filter(id -> !brief.place().equipment().contains(id)).toList();
     return new Order.Excluded(x.candidateId(), x.name(), x.kind(), x.reason(), instead, Improvisation.instead(lacking, brief.place().equipment(), brief.body(), brief.cautions()));
   }

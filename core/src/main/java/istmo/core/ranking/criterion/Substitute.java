@@ -13,6 +13,7 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -35,21 +36,37 @@ public record Substitute(String candidateId, String name, double alikeness, Stri
   private static final double JOINT_WEIGHT = 0.5;
 
   /** The nearest of the available candidates by region fingerprint and by the length at which each region is loaded; empty when nothing here comes near. */
-  static Optional<Substitute> of(Evaluation.Computed missing, Collection<Evaluation.Computed> available, School school) {
-    return available.stream()
-        .map(a -> new Substitute(a.candidate().id(), a.candidate().name(), alike(missing, a, school), lost(missing, a)))
-        .filter(s -> s.alikeness() >= LEAST)
-        .max(Comparator.comparingDouble((Substitute s) -> s.alikeness()).thenComparing(Substitute::candidateId));
+  static Optional<Substitute> of(Evaluation.Computed missing, Map<Evaluation.Computed, Shape> available, School school) {
+    Shape shape = shape(missing, school);
+    return available.entrySet().stream()
+        .map(a -> Map.entry(alike(missing, shape, a.getKey(), a.getValue()), a.getKey()))
+        .filter(a -> a.getKey() >= LEAST)
+        .max(Comparator.comparingDouble((Map.Entry<Double, Evaluation.Computed> a) -> a.getKey()).thenComparing(a -> a.getValue().candidate().id()))
+        .map(a -> new Substitute(a.getValue().candidate().id(), a.getValue().candidate().name(), a.getKey(), lost(missing, a.getValue())));
+  }
+
+  /** What makes an exercise alike to another beside its stimulus: mean loaded length of each region, and how the work is spread over the joints. */
+  record Shape(Map<String, Double> loadedLengths, double[] jointShares) {}
+
+  /** Shapes are worked out once for all comparisons of an order. */
+  static Map<Evaluation.Computed, Shape> shapes(Collection<Evaluation.Computed> all, School school) {
+    Map<Evaluation.Computed, Shape> shapes = new IdentityHashMap<>();
+    all.forEach(e -> shapes.put(e, shape(e, school)));
+    return shapes;
+  }
+
+  private static Shape shape(Evaluation.Computed e, School school) {
+    return new Shape(loadedLengths(e, school), jointShares(e.analysis()));
   }
 
   /** exp(-d), d the distance of the fingerprints over the length of the missing one's, plus the mean difference of loaded lengths, plus how differently the work is spread over the joints. */
-  static double alike(Evaluation.Computed a, Evaluation.Computed b, School school) {
+  private static double alike(Evaluation.Computed a, Shape shapeA, Evaluation.Computed b, Shape shapeB) {
     double squares = 0;
     double size = 0;
     double lengths = 0;
     double weight = 0;
-    Map<String, Double> la = loadedLengths(a, school);
-    Map<String, Double> lb = loadedLengths(b, school);
+    Map<String, Double> la = shapeA.loadedLengths();
+    Map<String, Double> lb = shapeB.loadedLengths();
     for (Region r : Regions.standard().all()) {
       double sa = a.stimulus().get(r.id());
       double sb = b.stimulus().get(r.id());
@@ -59,14 +76,12 @@ public record Substitute(String candidateId, String name, double alikeness, Stri
       lengths += shared * Math.abs(la.get(r.id()) - lb.get(r.id()));
       weight += shared;
     }
-    double distance = Math.sqrt(squares / Math.max(1e-9, size)) + (weight > 0 ? LENGTH_WEIGHT * lengths / weight : 0) + JOINT_WEIGHT * jointDistance(a.analysis(), b.analysis());
+    double distance = Math.sqrt(squares / Math.max(1e-9, size)) + (weight > 0 ? LENGTH_WEIGHT * lengths / weight : 0) + JOINT_WEIGHT * jointDistance(shapeA.jointShares(), shapeB.jointShares());
     return Math.exp(-distance);
   }
 
   /** 0 where the same joints work in the same direction and proportion, 1 where none does: half the sum of differences of mean moments, each set of moments made to add up to one. */
-  private static double jointDistance(Analysis a, Analysis b) {
-    double[] ma = jointShares(a);
-    double[] mb = jointShares(b);
+  private static double jointDistance(double[] ma, double[] mb) {
     double sum = 0;
     for (int j = 0; j < ma.length; j++) {
       sum += Math.abs(ma[j] - mb[j]);
