@@ -76,7 +76,7 @@ export function HomePage() {
             <Waiting what="Computing the order for this body" />
           )}
         </section>
-        <section aria-label="Why" className="min-h-0 overflow-auto">
+        <section aria-label="Why" className="relative min-h-0 overflow-auto">
           {input && chosen && <WhyPanel entry={chosen} catalogue={catalogue.data} brief={brief} />}
         </section>
       </div>

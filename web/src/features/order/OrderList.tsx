@@ -31,7 +31,7 @@ export function OrderList({ order, regions, chosen, onChoose, stale }: Props) {
           <span className="font-serif text-lg font-semibold">First pick: {first.name}.</span> <span className="text-sm text-ink-2">{order.firstPick.decidedBy}</span>
         </p>
       )}
-      <div className="min-h-0 flex-1 overflow-auto pr-1">
+      <div className="relative min-h-0 flex-1 overflow-auto pr-1">
         <ol>
           {bands.map((band) => {
             const members = order.entries.filter((e) => e.band === band)

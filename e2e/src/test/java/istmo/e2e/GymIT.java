@@ -98,8 +98,8 @@ class GymIT {
       page.getByText("not in the order, and why").click();
       Locator way = page.getByText("Without it: Calf raise under the fixed-track bar, on a plate").first();
       way.click();
-      assertThat(page.getByText("A plate or board of about 4 cm under the balls of the feet, heels free.")).isVisible();
       Locator open = page.locator("details[open] details[open]");
+      assertThat(open.getByText("A plate or board of about 4 cm under the balls of the feet, heels free.")).isVisible();
       assertThat(open.getByText("Stops in before loading; shoes that grip")).isVisible();
       assertThat(open.getByText("Common practice, in this client's centimetres.")).isVisible();
     }
