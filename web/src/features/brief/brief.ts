@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import type { Schemas } from '../../api/client'
 import type { Paint } from '../../chart/limb/LimbChart'
@@ -52,6 +52,12 @@ export function useBrief(): [Brief, (change: Partial<Brief>, replace?: boolean) 
   // the address follows a moment later; until then what was said last holds, so that quick clicks build on one another
   const [ahead, setAhead] = useState<{ brief: Brief; of: URLSearchParams } | null>(null)
   const brief = ahead?.of === params ? ahead.brief : address
+  useEffect(() => {
+    // going back before the address has followed: it never comes
+    const forget = () => setAhead(null)
+    window.addEventListener('popstate', forget)
+    return () => window.removeEventListener('popstate', forget)
+  }, [])
   const change = (c: Partial<Brief>, replace = false) => {
     const next = { ...brief, ...c }
     setAhead({ brief: next, of: params })
