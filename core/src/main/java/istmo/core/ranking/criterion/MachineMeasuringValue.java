@@ -18,7 +18,7 @@ import java.util.Map;
  * @param affected how many of the first ten change their place
  */
 public record MachineMeasuringValue(String itemId, String detailId, int affected, String sentence) {
-  /** Everything generic here that would change this order, most first. {@code evaluations} are those of the brief. */
+  /** The generic details here that would change this order by way of a candidate that stands near its top, most first. {@code evaluations} are those of the brief. */
   public static List<MachineMeasuringValue> of(Brief brief, Map<String, Evaluation> evaluations) {
     List<String> places = Orders.places(brief, evaluations);
     List<String> first = MeasuringValue.first(places);
