@@ -74,14 +74,14 @@ function Control({ parameter: p, value, was, measured, step, onMove }: { paramet
   )
 }
 
-/** What a step one way does for the aim; less than two per cent is nothing. */
+/** What a step one way does for the aim; a gain of 0 is too little to count. */
 function Way({ way, parameter, sign, step }: { way: Step['more']; parameter: Parameter; sign: string; step: number }) {
   if (way.gain === undefined) return <span title={way.obstacle}>{sign === '+' ? 'no further' : 'no less'}</span>
   const percent = Math.round(100 * way.gain)
   return (
     <span>
       {sign}
-      {setupValue(parameter, step)}: {Math.abs(percent) < 2 ? 'alike' : <b className="font-semibold text-ink">{`${percent > 0 ? '+' : '−'}${Math.abs(percent)} %`}</b>}
+      {setupValue(parameter, step)}: {way.gain === 0 ? 'alike' : <b className="font-semibold text-ink">{`${percent > 0 ? '+' : '−'}${Math.abs(percent)} %`}</b>}
     </span>
   )
 }

@@ -49,7 +49,7 @@ public class OrderBook {
     return new Answer(order(brief(client, gyms.get(wish.gymId()), wish)), client.cautions().statements());
   }
 
-  /** Which missing measurements of the client would change this order, most first. A second or two of mechanics. */
+  /** Which missing measurements of the client would change this order, most first. Some seconds of mechanics. */
   public List<MeasuringValue> measuring(Wish wish) {
     Client client = clients.get(wish.clientId());
     Brief brief = brief(client, gyms.get(wish.gymId()), wish).of(client.estimate().body());

@@ -182,7 +182,7 @@ class BenchController {
   private static WayView way(BestSetup.Steps from, BestSetup.Move m) {
     Map<String, Double> change = new LinkedHashMap<>();
     m.byRegion().forEach((id, value) -> change.put(id, Rounded.of(value - from.byRegion().get(id))));
-    return m.obstacle().isEmpty() ? new WayView(m.value(), Rounded.of(m.fit() / from.fit() - 1), null, change) : new WayView(m.value(), null, m.obstacle(), Map.of());
+    return m.obstacle().isEmpty() ? new WayView(m.value(), Rounded.of(from.gain(m)), null, change) : new WayView(m.value(), null, m.obstacle(), Map.of());
   }
 
   private static SideView view(Bench.Side s, School school) {

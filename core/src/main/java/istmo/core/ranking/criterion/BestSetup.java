@@ -103,7 +103,12 @@ public final class BestSetup {
   public record Best(Setup from, Setup to, double fitFrom, double fitTo, double gain, boolean toldApart, List<Moved> moved, List<SetupParameter> flat, List<String> bounded, Difference difference, int tried) {}
 
   /** One natural step of each control from a set-up, in the order of the family's parameters; what the set-up itself gives is beside it. */
-  public record Steps(Setup at, double fit, Map<String, Double> byRegion, List<Step> steps) {}
+  public record Steps(Setup at, double fit, Map<String, Double> byRegion, List<Step> steps) {
+    /** What a move gains of the fit, as a share; 0 where it is too little to count. */
+    public double gain(Move move) {
+      return idle(fit, move) ? 0 : move.fit() / Math.max(1e-9, fit) - 1;
+    }
+  }
 
   /** Throws where the set-up itself cannot be taken. */
   public static Steps steps(Brief brief, Candidate candidate, Setup at) {
@@ -170,7 +175,7 @@ public final class BestSetup {
   }
 
   private static boolean idle(double fit, Move move) {
-    return move.obstacle().isEmpty() && Math.abs(move.fit() - fit) < NOTHING * Math.abs(fit);
+    return move.obstacle().isEmpty() && Math.abs(move.fit() - fit) <= NOTHING * Math.abs(fit);
   }
 
   /** Best neighbour after best neighbour, with twice the natural steps and then once. */
