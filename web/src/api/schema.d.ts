@@ -798,13 +798,12 @@ export interface components {
         };
         BestView: {
             bounded: string[];
-            changes: components["schemas"]["ChangeView"][];
+            elsewhere: string;
             flat: string[];
             /** Format: double */
             gain: number;
             moved: components["schemas"]["MovedView"][];
             sentence: string;
-            sentences: string[];
             setup: {
                 [key: string]: number;
             };

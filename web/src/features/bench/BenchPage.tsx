@@ -248,7 +248,7 @@ function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; bri
           </div>
         )}
         {now.load && <LoadWords load={now.load} />}
-        {!now.obstacle && !now.refusal && <FindBest input={aimedSide} parameters={exercise.parameters} regions={catalogue.regions} onTake={take} />}
+        {!now.obstacle && !now.refusal && <FindBest input={aimedSide} parameters={exercise.parameters} onTake={take} />}
         <TapelessStarts key={candidateId} title="Find a start without a tape" clientId={brief.client} gymId={brief.gym} stiffToday={brief.stiff} candidateId={candidateId} onFound={take} />
         <Controls parameters={exercise.parameters} setup={setup} pinned={start.setup} measured={now.measured} steps={steps.data && !steps.isPlaceholderData && JSON.stringify(resting) === JSON.stringify(aimedSide) ? steps.data.steps : []} onMove={onMove} />
       </section>

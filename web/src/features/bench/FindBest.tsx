@@ -1,15 +1,15 @@
 import { useMutation } from '@tanstack/react-query'
 import { useRef } from 'react'
-import type { Best, Parameter, Region, Schemas } from '../../api/client'
+import type { Best, Parameter, Schemas } from '../../api/client'
 import { postBest } from '../../api/queries'
 import { setupValue } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Trouble } from '../../ui/Notice'
 
-type Props = { input: Schemas['AimedSideInput']; parameters: Parameter[]; regions: Region[]; onTake: (setup: Record<string, number>) => void }
+type Props = { input: Schemas['AimedSideInput']; parameters: Parameter[]; onTake: (setup: Record<string, number>) => void }
 
 /** Searches the set-up that serves the aim best, shows what it would move and what it costs elsewhere, and sets it up when the coach says so. */
-export function FindBest({ input, parameters, regions, onTake }: Props) {
+export function FindBest({ input, parameters, onTake }: Props) {
   const running = useRef<AbortController | null>(null)
   const search = useMutation({
     mutationFn: (wish: Schemas['AimedSideInput']) => {
@@ -17,8 +17,7 @@ export function FindBest({ input, parameters, regions, onTake }: Props) {
       return postBest(wish, running.current.signal)
     },
   })
-  const aimed = Object.keys(input.aim ?? {})
-  if (aimed.length === 0) return <p className="text-sm text-ink-2">Paint an aim on the order to search the best set-up for it.</p>
+  if (Object.keys(input.aim ?? {}).length === 0) return <p className="text-sm text-ink-2">Paint an aim on the order to search the best set-up for it.</p>
   return (
     <div className="mb-2 border-b border-rule pb-2">
       {search.isPending ? (
@@ -37,18 +36,13 @@ export function FindBest({ input, parameters, regions, onTake }: Props) {
         <Button onClick={() => search.mutate(input)}>Find the best for this aim</Button>
       )}
       {search.isError && <Trouble error={search.error} />}
-      {search.data && <Found best={search.data} parameters={parameters} regions={regions} aimed={aimed} onTake={onTake} />}
+      {search.data && <Found best={search.data} parameters={parameters} onTake={onTake} />}
     </div>
   )
 }
 
-function Found({ best, parameters, regions, aimed, onTake }: { best: Best; parameters: Parameter[]; regions: Region[]; aimed: string[]; onTake: (setup: Record<string, number>) => void }) {
+function Found({ best, parameters, onTake }: { best: Best; parameters: Parameter[]; onTake: (setup: Record<string, number>) => void }) {
   const parameter = (id: string) => parameters.find((p) => p.id === id)
-  const name = (id: string) => regions.find((r) => r.id === id)?.coachName ?? id
-  const elsewhere = best.changes
-    .filter((c) => c.toldApart && !aimed.includes(c.regionId))
-    .sort((a, b) => Math.abs(b.to - b.from) - Math.abs(a.to - a.from))
-    .slice(0, 4)
   const flat = best.flat.map((id) => parameter(id)?.label.toLowerCase()).filter(Boolean)
   return (
     <div className="mt-1 text-sm" data-testid="best">
@@ -68,11 +62,7 @@ function Found({ best, parameters, regions, aimed, onTake }: { best: Best; param
           )
         )
       })}
-      {elsewhere.length > 0 && (
-        <p className="mt-1">
-          Elsewhere: {elsewhere.map((c) => `${name(c.regionId)} ${c.from < 0.05 ? 'new' : `${c.to > c.from ? '+' : '−'}${Math.abs(Math.round(100 * (c.to / c.from - 1)))} %`}`).join(', ')}.
-        </p>
-      )}
+      {best.elsewhere && <p className="mt-1">Elsewhere: {best.elsewhere}</p>}
       {flat.length > 0 && <p className="mt-1 text-ink-2">Hardly matters: {flat.join(', ')}.</p>}
       {best.bounded.map((b) => (
         <p key={b} className="text-ink-2">

@@ -147,8 +147,8 @@ class BenchController {
 
   record MovedView(String parameterId, double from, double to) {}
 
-  /** gain: share of the fit at the beginning; flat: controls of which one step either way changes next to nothing; bounded: why the best goes no further; tried: set-ups computed, there is no bound. */
-  record BestView(Map<String, Double> setup, double gain, boolean toldApart, String sentence, List<MovedView> moved, List<String> flat, List<String> bounded, List<ChangeView> changes, List<String> sentences, int tried) {}
+  /** gain: share of the fit at the beginning; flat: controls of which one step either way changes next to nothing; bounded: why the best goes no further; elsewhere: what changes in regions that are not aimed at; tried: set-ups computed, there is no bound. */
+  record BestView(Map<String, Double> setup, double gain, boolean toldApart, String sentence, List<MovedView> moved, List<String> flat, List<String> bounded, String elsewhere, int tried) {}
 
   /** One way of one control: where it is then, what the aim gains as a share, and every region's change of stimulus; or why it cannot go there. */
   record WayView(double value, @MayBeMissing Double gain, @MayBeMissing String obstacle, Map<String, Double> change) {}
@@ -168,8 +168,7 @@ class BenchController {
         b.moved().stream().map(m -> new MovedView(m.parameter().id(), m.from(), m.to())).toList(),
         b.flat().stream().map(SetupParameter::id).toList(),
         b.bounded(),
-        b.difference().changes().stream().map(c -> new ChangeView(c.regionId(), Rounded.of(c.from()), Rounded.of(c.to()), c.toldApart())).toList(),
-        b.difference().sentences(),
+        b.elsewhere(),
         b.tried());
   }
 

@@ -97,10 +97,10 @@ public final class BestSetup {
    * @param moved controls that were moved
    * @param flat controls of which one step either way from the best changes next to nothing
    * @param bounded why the best does not go further, control by control
-   * @param difference from the beginning to the best, every region and the plain words
+   * @param elsewhere what changes beyond the noise in regions that are not aimed at, from the beginning to the best, in words; empty when nothing does
    * @param tried set-ups computed
    */
-  public record Best(Setup from, Setup to, double fitFrom, double fitTo, double gain, boolean toldApart, List<Moved> moved, List<SetupParameter> flat, List<String> bounded, Difference difference, int tried) {}
+  public record Best(Setup from, Setup to, double fitFrom, double fitTo, double gain, boolean toldApart, List<Moved> moved, List<SetupParameter> flat, List<String> bounded, String elsewhere, int tried) {}
 
   /** One natural step of each control from a set-up, in the order of the family's parameters; what the set-up itself gives is beside it. */
   public record Steps(Setup at, double fit, Map<String, Double> byRegion, List<Step> steps) {
@@ -171,7 +171,8 @@ public final class BestSetup {
     Evaluation.Computed b = end.computed().orElseThrow();
     double gain = end.fit() / Math.max(1e-9, beginning.fit()) - 1;
     boolean told = end.fit() - beginning.fit() > Math.max(Difference.SMALLEST, Difference.TELLABLE * Math.max(beginning.fit(), end.fit()));
-    return new Best(from, found, beginning.fit(), end.fit(), gain, told, List.copyOf(moved), List.copyOf(flat), List.copyOf(bounded), Difference.between("before", a.analysis(), a.stimulus(), "best", b.analysis(), b.stimulus()), tried.size());
+    String elsewhere = Difference.between("before", a.analysis(), a.stimulus(), "best", b.analysis(), b.stimulus()).elsewhere(brief.aim().weights().keySet());
+    return new Best(from, found, beginning.fit(), end.fit(), gain, told, List.copyOf(moved), List.copyOf(flat), List.copyOf(bounded), elsewhere, tried.size());
   }
 
   private static boolean idle(double fit, Move move) {

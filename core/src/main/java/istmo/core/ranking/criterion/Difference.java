@@ -10,6 +10,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * What truly differs between two analyses of one exercise: two set-ups of one client, or two clients. A difference inside the model's own noise is said to be none.
@@ -43,14 +44,20 @@ public record Difference(List<RegionChange> changes, List<String> sentences) {
     angle(sentences, "Hip bend at the bottom", deg(a, Coordinate.HIP_FLEXION), deg(b, Coordinate.HIP_FLEXION), firstName, secondName);
     hipOverKnee(sentences, a, b, firstName, secondName);
     sentences.add("For " + firstName + " " + lowerFirst(Explanation.givesOut(first.set().gaveOut())) + " For " + secondName + " " + lowerFirst(Explanation.givesOut(second.set().gaveOut())));
-    List<RegionChange> told = changes.stream().filter(RegionChange::toldApart).sorted(Comparator.comparingDouble(c -> -Math.abs(c.to() - c.from()))).toList();
-    if (told.isEmpty()) {
-      sentences.add("The model cannot tell these two apart for any region.");
-    } else {
-      List<String> parts = told.stream().limit(4).map(c -> String.format(Locale.ROOT, "%s %s", Explanation.name(c.regionId()), c.from() < SMALLEST ? "from nothing" : String.format(Locale.ROOT, "%+.0f %%", 100 * (c.to() / c.from() - 1)))).toList();
-      sentences.add("Beyond the model's noise, from " + firstName + " to " + secondName + ": " + String.join(", ", parts) + (told.size() > 4 ? String.format(Locale.ROOT, " and %d more.", told.size() - 4) : "."));
-    }
+    String told = inWords(changes);
+    sentences.add(told.isEmpty() ? "The model cannot tell these two apart for any region." : "Beyond the model's noise, from " + firstName + " to " + secondName + ": " + told);
     return new Difference(List.copyOf(changes), List.copyOf(sentences));
+  }
+
+  /** What changes beyond the noise in regions other than these, greatest first, in words; empty when nothing does. */
+  String elsewhere(Set<String> regionIds) {
+    return inWords(changes.stream().filter(c -> !regionIds.contains(c.regionId())).toList());
+  }
+
+  private static String inWords(List<RegionChange> changes) {
+    List<RegionChange> told = changes.stream().filter(RegionChange::toldApart).sorted(Comparator.comparingDouble(c -> -Math.abs(c.to() - c.from()))).toList();
+    List<String> parts = told.stream().limit(4).map(c -> String.format(Locale.ROOT, "%s %s", Explanation.name(c.regionId()), c.from() < SMALLEST ? "from nothing" : String.format(Locale.ROOT, "%+.0f %%", 100 * (c.to() / c.from() - 1)))).toList();
+    return parts.isEmpty() ? "" : String.join(", ", parts) + (told.size() > 4 ? String.format(Locale.ROOT, " and %d more.", told.size() - 4) : ".");
   }
 
   private static String lowerFirst(String sentence) {
