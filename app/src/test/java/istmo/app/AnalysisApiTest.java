@@ -32,6 +32,7 @@ class AnalysisApiTest {
   private static final Path DOCS = Path.of(System.getProperty("repo.dir"), "docs");
   private static final JsonMapper JSON = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
   private static final Map<String, Object> BODY = Map.of("statureM", 1.78, "massKg", 80, "sex", "MALE");
+  private static final Map<String, Object> LIFTER = Map.of("statureM", 1.78, "massKg", 80, "sex", "MALE", "strength", 1.5);
   private static final String BEGIN = "<!-- parameters: written by AnalysisApiTest -->";
   private static final String END = "<!-- end of parameters -->";
 
@@ -43,7 +44,7 @@ class AnalysisApiTest {
   @MethodSource("families")
   void everyFamilyAnswersInBalanceAtTwentyOnePoints(String family) {
     Map<String, Object> setup = family.equals("press") ? Map.of("kneeDepth", 85) : family.equals("guided-squat") ? Map.of("depth", 80, "lean", 40) : Map.of();
-    Answer answer = post("/api/analyses", Map.of("body", BODY, "family", family, "setup", setup));
+    Answer answer = post("/api/analyses", Map.of("body", LIFTER, "family", family, "setup", setup));
     assertThat(answer.status()).isEqualTo(200);
     assertThat(answer.at("/status").asString()).as(answer.at("/obstacle").toString()).isEqualTo("COMPUTED");
     assertThat(answer.at("/points").size()).isEqualTo(21);
@@ -71,7 +72,7 @@ class AnalysisApiTest {
     for (istmo.core.anatomy.Muscle m : istmo.core.anatomy.Muscles.standard().all()) {
       double arm = bottom.at("/momentArmM/" + m.id() + "/KNEE_FLEXION").asDouble();
       double length = bottom.at("/fibreLength/" + m.id()).asDouble();
-      double peak = 30e4 * m.volumeM3() * volumeFactor / (m.optimalFibreLengthM() * lengthFactor) * m.forceFactor();
+      double peak = 24e4 * m.volumeM3() * volumeFactor / (m.optimalFibreLengthM() * lengthFactor) * m.forceFactor();
       double cos = Math.sqrt(1 - Math.pow(Math.min(0.8, Math.sin(m.pennationRad()) / length), 2));
       sum += arm * peak * cos * (bottom.at("/activeTension/" + m.id()).asDouble() + bottom.at("/passiveTension/" + m.id()).asDouble());
     }

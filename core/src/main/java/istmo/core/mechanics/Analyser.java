@@ -93,6 +93,10 @@ public final class Analyser {
         points.add(point(posture, limits[k], working));
         tuck = Math.max(tuck, posture.angle(Coordinate.LUMBAR_FLEXION));
       }
+      Optional<AnalysisPoint> unheld = points.stream().filter(p -> p.worstResidualNm() > SetSimulation.FAILED_NM).findFirst();
+      if (unheld.isPresent() && working < limit) {
+        return new CannotAnalyse(unheld.get().posture().phase(), String.format(Locale.ROOT, "%.0f kg is too light to be held in balance here.", working), "more load, or less help");
+      }
       if (tuck > Math.toRadians(1)) {
         notes.add(String.format(Locale.ROOT, "The pelvis tucks by %.0f° at the bottom.", Math.toDegrees(tuck)));
       }

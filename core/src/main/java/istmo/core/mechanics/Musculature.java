@@ -17,8 +17,8 @@ import java.util.Optional;
  * <p>A workspace: {@link #at} overwrites the state; one thread, one calculator.
  */
 public final class Musculature {
-  /** Peak muscle stress, N/m2: 30 N/cm2 for all muscles (physiological estimates run from 22 to 30; leg models often take 60). */
-  public static final double SPECIFIC_TENSION = 30e4;
+  /** Peak muscle stress, N/m2: 24 N/cm2 for all muscles, from the one fit to isometric curves (IsometricFitTest); physiological estimates run from 22 to 30, leg models often take 60. */
+  public static final double SPECIFIC_TENSION = 24e4;
 
   /** Width of the active force-length curve (Thelen 2003). */
   private static final double ACTIVE_WIDTH = 0.45;
@@ -26,6 +26,8 @@ public final class Musculature {
   private static final double PASSIVE_SHAPE = 5;
 
   private static final double PASSIVE_STRAIN = 0.6;
+  /** Dorsiflexion limit of the ankle for which that strain holds in the calf, rad: at their own limit, stiff and free ankles are stretched equally hard. */
+  private static final double USUAL_DORSIFLEXION = Math.toRadians(36);
   private static final double SHORTEST = 0.35;
   /** Abduction and rotation beyond which the tabulated arms are not carried further, rad. */
   private static final double ABDUCTION_LIMIT = 0.9;
@@ -44,6 +46,7 @@ public final class Musculature {
   private final double[] perMetre;
   private final double[] sinPennation;
   private final double[] lengthAtZero;
+  private final double[] passiveStrain;
 
   private final double[][] arm;
   private final double[] length;
@@ -71,6 +74,7 @@ public final class Musculature {
     this.perMetre = new double[n];
     this.sinPennation = new double[n];
     this.lengthAtZero = new double[n];
+    this.passiveStrain = new double[n];
     this.length = new double[n];
     this.activeFactor = new double[n];
     this.passiveFactor = new double[n];
@@ -93,6 +97,7 @@ public final class Musculature {
       perMetre[i] = m.fibreShare() / (lopt * Math.cos(m.pennationRad()));
       sinPennation[i] = Math.sin(m.pennationRad());
       lengthAtZero[i] = m.lengthAtZero();
+      passiveStrain[i] = PASSIVE_STRAIN * (m.group().equals("calves") ? body.dorsiflexionLimitRad() / USUAL_DORSIFLEXION : 1);
     }
   }
 
@@ -142,7 +147,7 @@ public final class Musculature {
       double sin = Math.min(0.8, sinPennation[i] / l);
       double cos = Math.sqrt(1 - sin * sin);
       activeFactor[i] = Math.exp(-(l - 1) * (l - 1) / ACTIVE_WIDTH);
-      passiveFactor[i] = l > 1 ? (Math.exp(PASSIVE_SHAPE * (l - 1) / PASSIVE_STRAIN) - 1) / (Math.exp(PASSIVE_SHAPE) - 1) : 0;
+      passiveFactor[i] = l > 1 ? (Math.exp(PASSIVE_SHAPE * (l - 1) / passiveStrain[i]) - 1) / (Math.exp(PASSIVE_SHAPE) - 1) : 0;
       activeForce[i] = peakForce[i] * cos * activeFactor[i];
       passiveForce[i] = peakForce[i] * cos * passiveFactor[i];
     }

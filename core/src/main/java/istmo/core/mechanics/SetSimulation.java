@@ -29,7 +29,7 @@ public final class SetSimulation {
   public static final double FATIGUE = 0.040;
 
   /** Moment left over from which a repetition counts as failed, N m. */
-  private static final double FAILED_NM = 0.05;
+  static final double FAILED_NM = 0.05;
 
   private static final int BISECTIONS = 10;
 

@@ -13,7 +13,7 @@ import java.util.List;
  */
 public record School(String id, String label, String reason, double recruitment, double lengthBias, double powerMean, double passiveWeight) {
   public static final School STRETCH =
-      new School("stretch", "by stretch under load", "Most of the newer growth studies favour long muscle lengths; it also orders the exercises as practitioners would.", 2, 1.5, 1, 0.5);
+      new School("stretch", "by stretch under load", "Most of the newer growth studies favour long muscle lengths; it also orders the exercises as practitioners would.", 2, 1.0, 1, 0.5);
   public static final School WHOLE_RANGE = new School("whole-range", "by the whole range", "All lengths alike; what is heavy only at one end counts less.", 2, 0, 1, 0);
   public static final School SQUEEZE = new School("squeeze", "by the squeeze", "Short lengths and no slack count more; least support in growth studies.", 2, -1, 1, 0);
 

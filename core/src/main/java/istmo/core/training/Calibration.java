@@ -21,11 +21,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.DoubleUnaryOperator;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
 /**
- * How strong a client is, from known lifts: the factor on all muscle volumes, and on the back, with which the model's limit of each lift is what the client can do once. Lifts that the back ends say how strong the back is; the others how strong
- * the legs are; a kind without a lift of its own takes the other's factor. Stack machines do not count: their loads do not compare.
+ * How strong a client is, from known lifts: the factor on all muscle volumes, and on the back, with which the model's limit of each lift is what the client can do once. Each lift is first explained by legs and back of one factor. Those that the
+ * back ends then, and those that a weaker back explains better than legs much weaker than other lifts show, say how strong the back is with the legs known; the others how strong the legs are. A kind without a lift of its own takes the
+ * other's factor. Stack machines do not count: their loads do not compare.
  *
  * @param legs factor on muscle volumes
  * @param back factor on the back's usual strength
@@ -39,7 +41,10 @@ public record Calibration(double legs, double back, Map<String, Double> maxima, 
   private static final double MOST = 3.5;
   private static final double TOLERANCE = 0.003;
 
-  private record Fit(String candidateId, double factor, boolean byBack) {}
+  /** Legs that explain a lift worse than this share of the strongest legs shown are not believed to be what ended it, if the back can have. */
+  private static final double WEAKER = 0.9;
+
+  private record Fit(String candidateId, Tried lift, double factor, boolean byBack) {}
 
   /** The calibration from the newest lift of each candidate; empty when no lift says how strong the body is. {@code usual} is the body at usual strength. */
   public static Optional<Calibration> of(Body usual, List<KnownLift> lifts) {
@@ -54,10 +59,20 @@ public record Calibration(double legs, double back, Map<String, Double> maxima, 
     if (fits.isEmpty()) {
       return Optional.empty();
     }
-    double ofLegs = mean(fits, false);
-    double ofBack = mean(fits, true);
-    double legs = Double.isNaN(ofLegs) ? ofBack : ofLegs;
-    double back = Double.isNaN(ofBack) ? legs : ofBack;
+    double strongest = fits.stream().filter(f -> !f.byBack()).mapToDouble(Fit::factor).max().orElse(Double.NaN);
+    List<Double> ofLegs = new ArrayList<>();
+    List<Double> ofBack = new ArrayList<>();
+    for (Fit f : fits) {
+      if (Double.isNaN(strongest)) {
+        ofBack.add(f.factor());
+      } else if (f.byBack() || f.factor() < WEAKER * strongest) {
+        back(usual, f.lift(), strongest).ifPresentOrElse(ofBack::add, () -> ofLegs.add(f.factor()));
+      } else {
+        ofLegs.add(f.factor());
+      }
+    }
+    double back = mean(ofBack.isEmpty() ? ofLegs : ofBack);
+    double legs = mean(ofLegs.isEmpty() ? ofBack : ofLegs);
     String names = String.join(", ", fits.stream().map(f -> Catalogue.standard().candidate(f.candidateId()).name()).toList());
     return Optional.of(new Calibration(legs, back, Map.copyOf(maxima), String.format(Locale.ROOT, "From %s: legs %.2f, back %.2f of what is usual for this mass and stature.", names, legs, back)));
   }
@@ -103,7 +118,7 @@ public record Calibration(double legs, double back, Map<String, Double> maxima, 
       return Optional.empty();
     }
     double target = maximum(l);
-    return Reach.of(usual, x.family(), c.usualFor(usual, Place.generic(Set.of())), c.yields()).map(r -> new Tried(x, r.setup(), target, over(usual, x, r.setup(), LEAST, target), over(usual, x, r.setup(), MOST, target)));
+    return Reach.of(usual, x.family(), c.usualFor(usual, Place.generic(Set.of())), c.yields()).map(r -> new Tried(x, r.setup(), target, over(usual, x, r.setup(), LEAST, LEAST, target), over(usual, x, r.setup(), MOST, MOST, target)));
   }
 
   /** Empty also for a lift that is not believable any more, as when the body was measured anew since. */
@@ -113,24 +128,34 @@ public record Calibration(double legs, double back, Map<String, Double> maxima, 
       return Optional.empty();
     }
     Tried t = tried.get();
-    double factor = new BracketingNthOrderBrentSolver(TOLERANCE, 5).solve(100, s -> over(usual, t.x(), t.setup(), s, t.target()), LEAST, MOST);
-    Analyser.Fresh a = fresh(usual, t.x(), t.setup(), factor).orElseThrow();
+    double factor = solve(s -> over(usual, t.x(), t.setup(), s, s, t.target()));
+    Analyser.Fresh a = fresh(usual, t.x(), t.setup(), factor, factor).orElseThrow();
     double backShare = a.limiters().stream().filter(m -> m.id().equals(Regions.LOWER_BACK)).mapToDouble(m -> m.share()).sum();
-    return Optional.of(new Fit(l.candidateId(), factor, backShare > 0.5));
+    return Optional.of(new Fit(l.candidateId(), t, factor, backShare > 0.5));
   }
 
-  /** How far the model's limit at a factor is over the lift, kg; where body weight alone is too much, as if nothing could be lifted. */
-  private static double over(Body usual, Exercise x, Setup setup, double factor, double target) {
-    return Math.max(0, fresh(usual, x, setup, factor).map(Analyser.Fresh::limitKg).orElse(0.0)) - target;
+  /** The back's factor that explains a lift with legs that are known; empty where no back does. */
+  private static Optional<Double> back(Body usual, Tried t, double legs) {
+    DoubleUnaryOperator over = s -> over(usual, t.x(), t.setup(), legs, s, t.target());
+    return over.applyAsDouble(LEAST) < 0 && over.applyAsDouble(MOST) > 0 ? Optional.of(solve(over)) : Optional.empty();
   }
 
-  private static Optional<Analyser.Fresh> fresh(Body usual, Exercise x, Setup setup, double factor) {
-    Body body = usual.withStrength(factor * usual.strength(), Body.LUMBAR_NM.nearest(factor * usual.lumbarNm()));
+  private static double solve(DoubleUnaryOperator over) {
+    return new BracketingNthOrderBrentSolver(TOLERANCE, 5).solve(100, over::applyAsDouble, LEAST, MOST);
+  }
+
+  /** How far the model's limit at two factors is over the lift, kg; where body weight alone is too much, as if nothing could be lifted. */
+  private static double over(Body usual, Exercise x, Setup setup, double legs, double back, double target) {
+    return Math.max(0, fresh(usual, x, setup, legs, back).map(Analyser.Fresh::limitKg).orElse(0.0)) - target;
+  }
+
+  private static Optional<Analyser.Fresh> fresh(Body usual, Exercise x, Setup setup, double legs, double back) {
+    Body body = usual.withStrength(legs * usual.strength(), Body.LUMBAR_NM.nearest(back * usual.lumbarNm()));
     return new Analyser(body).fresh(x.family(), setup);
   }
 
-  /** Geometric mean of the factors of one kind; NaN without one. */
-  private static double mean(List<Fit> fits, boolean byBack) {
-    return Math.exp(fits.stream().filter(f -> f.byBack() == byBack).mapToDouble(f -> Math.log(f.factor())).average().orElse(Double.NaN));
+  /** Geometric mean. */
+  private static double mean(List<Double> factors) {
+    return Math.exp(factors.stream().mapToDouble(Math::log).average().orElseThrow());
   }
 }

@@ -27,7 +27,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class AnalyserTest {
-  private static final Body MAN = Bodies.MAN;
+  private static final Body LIFTER = Bodies.LIFTER;
 
   static Stream<Candidate> candidates() {
     return Catalogue.standard().candidates().stream();
@@ -38,19 +38,19 @@ class AnalyserTest {
   @MethodSource("candidates")
   void theLimitHoldsAtItsOwnPosture(Candidate c) {
     Family family = Catalogue.standard().exerciseOf(c).family();
-    Setup setup = Reach.of(MAN, family, c.usualFor(MAN, Place.generic(Set.of())), c.yields()).orElseThrow().setup();
-    Analysis a = (Analysis) new Analyser(MAN).analyse(family, setup, LoadRule.USUAL);
-    Equilibrium eq = new Equilibrium(MAN, new Musculature(MAN));
+    Setup setup = Reach.of(LIFTER, family, c.usualFor(LIFTER, Place.generic(Set.of())), c.yields()).orElseThrow().setup();
+    Analysis a = (Analysis) new Analyser(LIFTER).analyse(family, setup, LoadRule.USUAL);
+    Equilibrium eq = new Equilibrium(LIFTER, new Musculature(LIFTER));
     StrengthLimit limit = new StrengthLimit(eq);
     double least = Double.MAX_VALUE;
     for (int k = 0; k < Analyser.POINTS; k++) {
-      eq.set((Posture) family.posture(MAN, setup, k / (Analyser.POINTS - 1.0), a.limitKg()));
+      eq.set((Posture) family.posture(LIFTER, setup, k / (Analyser.POINTS - 1.0), a.limitKg()));
       assertThat(limit.solve()).isTrue();
       least = Math.min(least, limit.limitKg());
     }
     if (a.limiters().get(0).id().equals(Limiter.BALANCE)) { // strength would hold more, but a heavier load cannot be balanced
       assertThat(least).isGreaterThan(a.limitKg());
-      assertThat(family.posture(MAN, setup, 0, a.limitKg() + 1) instanceof Posture && family.posture(MAN, setup, 1, a.limitKg() + 1) instanceof Posture).isFalse();
+      assertThat(family.posture(LIFTER, setup, 0, a.limitKg() + 1) instanceof Posture && family.posture(LIFTER, setup, 1, a.limitKg() + 1) instanceof Posture).isFalse();
     } else {
       assertThat(least).isCloseTo(a.limitKg(), within(0.06));
     }
@@ -68,11 +68,11 @@ class AnalyserTest {
    */
   @Test
   void theWorkOfMusclesIsTheChangeOfPotentialEnergy() {
-    Map<String, Double> planar = Map.of("stance", 2 * MAN.hipHalfDistanceM(), "toeOut", 0.0, "depth", 70.0); // shallow enough that the pelvis does not tuck, which would be work of the back
+    Map<String, Double> planar = Map.of("stance", 2 * LIFTER.hipHalfDistanceM(), "toeOut", 0.0, "depth", 70.0); // shallow enough that the pelvis does not tuck, which would be work of the back
     double load = 60;
     int steps = 600;
-    Musculature m = new Musculature(MAN);
-    Equilibrium eq = new Equilibrium(MAN, m);
+    Musculature m = new Musculature(LIFTER);
+    Equilibrium eq = new Equilibrium(LIFTER, m);
     LoadSharing sharing = new LoadSharing(eq);
     double[] lengthBefore = new double[m.size()];
     double[] forceBefore = new double[m.size()];
@@ -80,7 +80,7 @@ class AnalyserTest {
     double first = 0;
     double last = 0;
     for (int k = 0; k <= steps; k++) {
-      Posture p = Bodies.posture(MAN, "squat", planar, k / (double) steps, load);
+      Posture p = Bodies.posture(LIFTER, "squat", planar, k / (double) steps, load);
       eq.set(p);
       sharing.solve(load);
       for (int i = 0; i < m.size(); i++) {
@@ -100,8 +100,8 @@ class AnalyserTest {
   private static double energy(Posture p, double load) {
     Vec3 hip = p.points().hip();
     Vec3 hipMiddle = new Vec3(hip.x(), hip.y(), 0);
-    double legs = MAN.thighMassKg() * between(hip, p.points().knee(), MAN.thighComFraction()) + MAN.shankMassKg() * between(p.points().knee(), p.points().ankle(), MAN.shankComFraction());
-    double upper = MAN.upperMassKg() * (hip.y() + Segments.UPPER_COM_HANDS_UP * p.points().shoulder().minus(hipMiddle).y());
+    double legs = LIFTER.thighMassKg() * between(hip, p.points().knee(), LIFTER.thighComFraction()) + LIFTER.shankMassKg() * between(p.points().knee(), p.points().ankle(), LIFTER.shankComFraction());
+    double upper = LIFTER.upperMassKg() * (hip.y() + Segments.UPPER_COM_HANDS_UP * p.points().shoulder().minus(hipMiddle).y());
     return Load.G * (2 * legs + upper + load * p.props().get(0).points().get(0).y());
   }
 
@@ -112,25 +112,25 @@ class AnalyserTest {
   /** By hand: on the curl the stack's moment on one knee is lever x g x W / 2, and the hanging lower leg helps or hinders by its weight. */
   @Test
   void theStacksMomentIsItsLeverTimesHalfTheLoad() {
-    Posture p = Bodies.posture(MAN, "leg-extension", Map.of("pulley", 0.25, "kneeBent", 90.0), 1, 40); // shank hangs straight down: no moment of its own but the foot's
-    Equilibrium eq = new Equilibrium(MAN, new Musculature(MAN));
+    Posture p = Bodies.posture(LIFTER, "leg-extension", Map.of("pulley", 0.25, "kneeBent", 90.0), 1, 40); // shank hangs straight down: no moment of its own but the foot's
+    Equilibrium eq = new Equilibrium(LIFTER, new Musculature(LIFTER));
     eq.set(p);
     double stack = 0.25 * Load.G * 40 / 2;
     double own = eq.externalNm(Coordinate.KNEE_FLEXION, 0);
     assertThat(eq.externalNm(Coordinate.KNEE_FLEXION, 40) - own).isCloseTo(stack, within(1e-9));
     assertThat(Math.abs(own)).as("weight of the foot in front of the hanging ankle").isLessThan(1);
-    Posture level = Bodies.posture(MAN, "leg-extension", Map.of("kneeStraight", 0.0), 0, 40);
+    Posture level = Bodies.posture(LIFTER, "leg-extension", Map.of("kneeStraight", 0.0), 0, 40);
     eq.set(level);
-    double leg = Load.G * (MAN.shankMassKg() * MAN.shankComFraction() * MAN.shankM() + MAN.footMassKg() * MAN.shankM());
+    double leg = Load.G * (LIFTER.shankMassKg() * LIFTER.shankComFraction() * LIFTER.shankM() + LIFTER.footMassKg() * LIFTER.shankM());
     assertThat(eq.externalNm(Coordinate.KNEE_FLEXION, 0)).as("level shank: weight pulls into flexion").isCloseTo(leg, within(0.15 * leg));
   }
 
   @Test
   void strongerQuadricepsLiftMoreInTheSquatAndNothingMoreInTheHinge() {
-    Analysis squat = Bodies.analysis(MAN, "squat", Map.of("depth", 85.0));
+    Analysis squat = Bodies.analysis(LIFTER, "squat", Map.of("depth", 85.0));
     double quads = squat.limiters().stream().filter(l -> Muscles.standard().all().stream().anyMatch(m -> m.id().equals(l.id()) && m.group().equals("quads"))).mapToDouble(Limiter::kgPerPercent).sum();
     assertThat(quads * 20 / squat.limitKg()).as("+20 %% quadriceps").isBetween(0.08, 0.4);
-    Analysis hinge = Bodies.analysis(MAN, "hinge", Map.of());
+    Analysis hinge = Bodies.analysis(LIFTER, "hinge", Map.of());
     assertThat(hinge.limiters()).noneMatch(l -> l.share() > 0.02 && (l.id().startsWith("V") || l.id().equals("RF")));
     assertThat(hinge.limiters()).anyMatch(l -> l.id().equals("ERECTORS"));
   }
@@ -139,10 +139,10 @@ class AnalyserTest {
   void aGivenLoadIsTakenAndOneAboveTheLimitIsSaid() {
     Family press = Families.get("press");
     Setup setup = Bodies.setup("press", Map.of("kneeDepth", 85.0));
-    Analysis at = (Analysis) new Analyser(MAN).analyse(press, setup, new LoadRule.Fixed(50));
+    Analysis at = (Analysis) new Analyser(LIFTER).analyse(press, setup, new LoadRule.Fixed(50));
     assertThat(at.workingKg()).isEqualTo(50);
     assertThat(at.notes()).noneMatch(n -> n.contains("limit"));
-    Analysis over = (Analysis) new Analyser(MAN).analyse(press, setup, new LoadRule.Fixed(at.limitKg() * 1.2));
+    Analysis over = (Analysis) new Analyser(LIFTER).analyse(press, setup, new LoadRule.Fixed(at.limitKg() * 1.2));
     assertThat(over.notes()).anyMatch(n -> n.contains("above the fresh limit"));
     assertThat(over.worstResidualNm()).as("what cannot be held is left over, not hidden").isGreaterThan(1);
     assertThatThrownBy(() -> new LoadRule.ShareOfLimit(1.2)).isInstanceOf(InvalidInput.class);
@@ -150,7 +150,7 @@ class AnalyserTest {
 
   @Test
   void aBodyTooWeakForItsOwnWeightIsToldHowMuchHelpItNeeds() {
-    AnalysisResult r = new Analyser(MAN.withStrength(0.3, 100)).analyse(Families.get("squat"), Bodies.setup("squat", Map.of("depth", 85.0)), LoadRule.USUAL);
+    AnalysisResult r = new Analyser(LIFTER.withStrength(0.3, 100)).analyse(Families.get("squat"), Bodies.setup("squat", Map.of("depth", 85.0)), LoadRule.USUAL);
     assertThat(r).isInstanceOfSatisfying(CannotAnalyse.class, c -> {
       assertThat(c.reason()).contains("Body weight alone");
       assertThat(c.missing()).matches("about \\d+ kg of help");
@@ -161,10 +161,10 @@ class AnalyserTest {
   void theSameQuestionHasTheSameAnswer() {
     Family family = Families.get("hinge");
     Setup setup = Bodies.setup("hinge", Map.of());
-    Analyser reused = new Analyser(MAN);
+    Analyser reused = new Analyser(LIFTER);
     reused.analyse(Families.get("squat"), Bodies.setup("squat", Map.of("depth", 85.0)), LoadRule.USUAL);
     Analysis one = (Analysis) reused.analyse(family, setup, LoadRule.USUAL);
-    Analysis two = (Analysis) new Analyser(MAN).analyse(family, setup, LoadRule.USUAL);
+    Analysis two = (Analysis) new Analyser(LIFTER).analyse(family, setup, LoadRule.USUAL);
     assertThat(one.limitKg()).isEqualTo(two.limitKg());
     for (int k = 0; k < one.points().size(); k++) {
       assertThat(one.points().get(k).activation()).containsExactly(two.points().get(k).activation(), within(1e-9));

@@ -1,6 +1,6 @@
 package istmo.core.mechanics;
 
-import static istmo.core.mechanics.Bodies.MAN;
+import static istmo.core.mechanics.Bodies.LIFTER;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -86,7 +86,7 @@ class LawsTest {
   @MethodSource("families")
   void theLimitIsTheLimit(Family f) {
     Setup s = Bodies.setup(f.id(), f.id().equals("press") ? Map.of("kneeDepth", 80.0) : f.id().equals("squat") ? Map.of("depth", 80.0) : f.id().equals("guided-squat") ? Map.of("depth", 80.0, "lean", 38.0) : Map.of());
-    Analysis a = (Analysis) new Analyser(MAN).analyse(f, s, LoadRule.USUAL);
+    Analysis a = (Analysis) new Analyser(LIFTER).analyse(f, s, LoadRule.USUAL);
     if (a.limiters().get(0).id().equals(Limiter.BALANCE)) {
       return; // AnalyserTest asks that one
     }
@@ -95,11 +95,11 @@ class LawsTest {
   }
 
   private static double worstResidual(Family f, Setup s, double load) {
-    Equilibrium eq = new Equilibrium(MAN, new Musculature(MAN));
+    Equilibrium eq = new Equilibrium(LIFTER, new Musculature(LIFTER));
     LoadSharing sharing = new LoadSharing(eq);
     double worst = 0;
     for (int k = 0; k < Analyser.POINTS; k++) {
-      PostureResult p = f.posture(MAN, s, k / (Analyser.POINTS - 1.0), load);
+      PostureResult p = f.posture(LIFTER, s, k / (Analyser.POINTS - 1.0), load);
       assertThat(p).isInstanceOf(Posture.class);
       eq.set((Posture) p);
       sharing.solve(load);
@@ -118,7 +118,7 @@ class LawsTest {
       return;
     }
     Setup s = Bodies.setup(f.id(), f.id().equals("press") ? Map.of("kneeDepth", 80.0) : f.id().equals("guided-squat") ? Map.of("depth", 80.0, "lean", 38.0) : Map.of());
-    Analysis a = (Analysis) new Analyser(MAN).analyse(f, s, LoadRule.USUAL);
+    Analysis a = (Analysis) new Analyser(LIFTER).analyse(f, s, LoadRule.USUAL);
     int muscle = -1;
     for (Limiter l : a.limiters()) {
       if (muscle < 0) {
@@ -131,7 +131,7 @@ class LawsTest {
     int sticking = (int) Math.round(a.stickingPhase() * (Analyser.POINTS - 1));
     double last = 0;
     for (double share : new double[] {0.3, 0.5, 0.7, 0.85, 1}) {
-      Analysis at = (Analysis) new Analyser(MAN).analyse(f, s, new LoadRule.ShareOfLimit(share));
+      Analysis at = (Analysis) new Analyser(LIFTER).analyse(f, s, new LoadRule.ShareOfLimit(share));
       double drive = at.points().get(sticking).activation()[muscle];
       assertThat(drive).as("%s at %.2f", f.id(), share).isGreaterThan(last - 1e-4);
       last = drive;
@@ -144,14 +144,14 @@ class LawsTest {
     List<String> jumps = new ArrayList<>();
     for (Candidate c : Catalogue.standard().candidates()) {
       Family f = Catalogue.standard().exerciseOf(c).family();
-      Setup s = Reach.of(MAN, f, c.usualFor(MAN, Place.generic(Set.of())), c.yields()).orElseThrow().setup();
-      double at = new Analyser(MAN).fresh(f, s).orElseThrow().limitKg();
+      Setup s = Reach.of(LIFTER, f, c.usualFor(LIFTER, Place.generic(Set.of())), c.yields()).orElseThrow().setup();
+      double at = new Analyser(LIFTER).fresh(f, s).orElseThrow().limitKg();
       for (SetupParameter p : f.parameters()) {
         double to = s.get(p) + 1e-3 * p.step();
         if (!p.choices().isEmpty() || !p.allowed().contains(to)) {
           continue;
         }
-        new Analyser(MAN).fresh(f, s.with(p, to)).ifPresent(moved -> {
+        new Analyser(LIFTER).fresh(f, s.with(p, to)).ifPresent(moved -> {
           if (Math.abs(moved.limitKg() - at) > 0.005 * Math.max(10, Math.abs(at)) + 0.05) {
             jumps.add(c.id() + " " + p.id() + ": " + at + " to " + moved.limitKg());
           }
@@ -164,14 +164,14 @@ class LawsTest {
   /** Scaling: a stack's lever twice as long halves the stack, and all strengths times two double what is lifted beyond the leg's own weight. */
   @Test
   void leversAndStrengthsScale() {
-    Analysis one = Bodies.analysis(MAN, "seated-curl", Map.of());
-    Analysis longLever = Bodies.analysis(MAN, "seated-curl", Map.of("pulley", 0.4));
+    Analysis one = Bodies.analysis(LIFTER, "seated-curl", Map.of());
+    Analysis longLever = Bodies.analysis(LIFTER, "seated-curl", Map.of("pulley", 0.4));
     assertThat(longLever.limitKg()).isCloseTo(one.limitKg() / 2, within(1e-6));
     assertThat(longLever.set().repetitions()).isCloseTo(one.set().repetitions(), within(0.05));
-    Analysis level = Bodies.analysis(MAN, "abduction-machine", Map.of());
-    assertThat(Bodies.analysis(MAN, "abduction-machine", Map.of("pulley", 0.1)).limitKg()).isCloseTo(2 * level.limitKg(), within(1e-6));
-    Analysis both = Bodies.analysis(MAN, "leg-extension", Map.of());
-    Analysis oneLeg = Bodies.analysis(MAN, "leg-extension", Map.of("legs", 1.0));
+    Analysis level = Bodies.analysis(LIFTER, "abduction-machine", Map.of());
+    assertThat(Bodies.analysis(LIFTER, "abduction-machine", Map.of("pulley", 0.1)).limitKg()).isCloseTo(2 * level.limitKg(), within(1e-6));
+    Analysis both = Bodies.analysis(LIFTER, "leg-extension", Map.of());
+    Analysis oneLeg = Bodies.analysis(LIFTER, "leg-extension", Map.of("legs", 1.0));
     assertThat(oneLeg.limitKg()).as("one leg alone takes half").isCloseTo(both.limitKg() / 2, within(1e-6));
   }
 
@@ -179,16 +179,16 @@ class LawsTest {
   @Test
   void theRearLegIsTheMirrorOfTheSamePosture() {
     for (double phase : new double[] {0, 0.5, 1}) {
-      Posture front = Bodies.posture(MAN, "split", Map.of("lean", 20.0), phase, 30);
-      Posture rear = Bodies.posture(MAN, "split", Map.of("lean", 20.0, "leg", 1.0), phase, 30);
+      Posture front = Bodies.posture(LIFTER, "split", Map.of("lean", 20.0), phase, 30);
+      Posture rear = Bodies.posture(LIFTER, "split", Map.of("lean", 20.0, "leg", 1.0), phase, 30);
       assertThat(rear.points().hip().x()).isCloseTo(front.points().hip().x(), within(1e-12));
-      assertThat(rear.points().hip().z() + front.points().hip().z()).as("hips apart").isCloseTo(2 * MAN.hipHalfDistanceM(), within(1e-12));
+      assertThat(rear.points().hip().z() + front.points().hip().z()).as("hips apart").isCloseTo(2 * LIFTER.hipHalfDistanceM(), within(1e-12));
       assertThat(rear.trunkLeanRad()).isEqualTo(front.trunkLeanRad());
       double floor = 0;
       for (Posture p : List.of(front, rear)) {
         floor += p.loads().stream().filter(l -> l.on() == istmo.core.movement.Load.Segment.FOOT && l.forcePerKg().norm() > 0).mapToDouble(l -> l.force().y() + 30 * l.forcePerKg().y()).sum();
       }
-      assertThat(floor).as("both feet carry everything").isCloseTo((MAN.massKg() + 30) * istmo.core.movement.Load.G, within(1e-6));
+      assertThat(floor).as("both feet carry everything").isCloseTo((LIFTER.massKg() + 30) * istmo.core.movement.Load.G, within(1e-6));
     }
   }
 }

@@ -39,11 +39,11 @@ class BestSetupTest {
   private static final Place GYM = Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
 
   private static Brief brief(String region) {
-    return new Brief(Bodies.MAN, Cautions.none(), Profile.unknown(), GYM, new Aim(Map.of(region, 2), Set.of()), School.STRETCH, Optional.empty());
+    return new Brief(Bodies.LIFTER, Cautions.none(), Profile.unknown(), GYM, new Aim(Map.of(region, 2), Set.of()), School.STRETCH, Optional.empty());
   }
 
   private static Setup usual(Candidate c) {
-    return Reach.of(Bodies.MAN, Catalogue.standard().exerciseOf(c).family(), c.usualFor(Bodies.MAN, GYM), c.yields()).orElseThrow().setup();
+    return Reach.of(Bodies.LIFTER, Catalogue.standard().exerciseOf(c).family(), c.usualFor(Bodies.LIFTER, GYM), c.yields()).orElseThrow().setup();
   }
 
   private static BestSetup.Best best(String candidate, String region) {
@@ -57,13 +57,13 @@ class BestSetupTest {
     Candidate c = Catalogue.standard().candidate("leg-extension/upright");
     Exercise x = Catalogue.standard().exerciseOf(c);
     Setup from = usual(c);
-    Analyser analyser = new Analyser(Bodies.MAN);
+    Analyser analyser = new Analyser(Bodies.LIFTER);
     double most = 0;
     for (double hip = 20; hip <= 110; hip += 5) {
       for (double bent = 95; bent <= 130; bent += 5) {
         for (double straight = 3; straight <= 48; straight += 5) {
           Setup s = with(with(with(from, "hipAngle", hip), "kneeBent", bent), "kneeStraight", straight);
-          if (bent - straight >= 0.9 * (105 - 8) - 1e-9 && Reach.obstacle(Bodies.MAN, x.family(), s).isEmpty()) {
+          if (bent - straight >= 0.9 * (105 - 8) - 1e-9 && Reach.obstacle(Bodies.LIFTER, x.family(), s).isEmpty()) {
             most = Math.max(most, Stimulus.byRegion((Analysis) analyser.analyse(x.family(), s, LoadRule.USUAL), School.STRETCH).get("RF"));
           }
         }
@@ -94,7 +94,7 @@ class BestSetupTest {
   @Test
   void theBestIsOnTheGridWithinReachAndKeepsTheRange() {
     BestSetup.Best found = best("romanian-deadlift/usual", "GMAXM");
-    assertThat(Reach.obstacle(Bodies.MAN, Catalogue.standard().exercise("romanian-deadlift").family(), found.to())).isEmpty();
+    assertThat(Reach.obstacle(Bodies.LIFTER, Catalogue.standard().exercise("romanian-deadlift").family(), found.to())).isEmpty();
     found.moved().forEach(m -> assertThat(Math.abs(m.to() - m.from()) / m.parameter().step()).as(m.parameter().id()).satisfies(steps -> assertThat(steps).isCloseTo(Math.rint(steps), within(1e-6))));
     assertThat(found.to().values().get("footShear")).as("assumptions stay").isEqualTo(found.from().values().get("footShear"));
     assertThat(best("romanian-deadlift/usual", "GMAXM").to().values()).as("the same question has the same answer").isEqualTo(found.to().values());
@@ -116,14 +116,14 @@ class BestSetupTest {
   void whatIsMeasuredHereIsNotMoved() {
     Candidate c = Catalogue.standard().candidate("leg-extension/upright");
     Place measured = GYM.with("leg-extension", "hipAngle", 85);
-    Brief brief = new Brief(Bodies.MAN, Cautions.none(), Profile.unknown(), measured, new Aim(Map.of("RF", 2), Set.of()), School.STRETCH, Optional.empty());
+    Brief brief = new Brief(Bodies.LIFTER, Cautions.none(), Profile.unknown(), measured, new Aim(Map.of("RF", 2), Set.of()), School.STRETCH, Optional.empty());
     assertThat(BestSetup.steps(brief, c, usual(c)).steps()).extracting(s -> s.parameter().id()).doesNotContain("hipAngle");
   }
 
   @Test
   void withoutAnAimOrFromWhatCannotBeTakenItSaysSo() {
     Candidate c = Catalogue.standard().candidate("back-squat/high-bar");
-    Brief none = new Brief(Bodies.MAN, Cautions.none(), Profile.unknown(), GYM, new Aim(Map.of(), Set.of()), School.STRETCH, Optional.empty());
+    Brief none = new Brief(Bodies.LIFTER, Cautions.none(), Profile.unknown(), GYM, new Aim(Map.of(), Set.of()), School.STRETCH, Optional.empty());
     assertThatThrownBy(() -> BestSetup.find(none, c, usual(c))).isInstanceOf(InvalidInput.class).hasMessageContaining("aim");
     SetupParameter stance = Catalogue.standard().exerciseOf(c).family().parameters().get(0);
     assertThatThrownBy(() -> BestSetup.find(brief("VL"), c, c.usual().with(stance, 1.0))).isInstanceOf(InvalidInput.class).hasMessageContaining("setup");

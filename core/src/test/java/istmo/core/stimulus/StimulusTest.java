@@ -60,12 +60,12 @@ class StimulusTest {
     }
   }
 
-  /** By hand: lengths 0.8 and 1.4, drive a half of a rested muscle. Stretch: half squared x half x (0.7 + 1.6) / 2; squeeze: x (1.2 + 0.6) / 2; a peak school with exponent 3 takes the cube mean. */
+  /** By hand: lengths 0.8 and 1.4, drive a half of a rested muscle. Stretch: half squared x half x (0.8 + 1.4) / 2; squeeze: x (1.2 + 0.6) / 2; a peak school with exponent 3 takes the cube mean. */
   @Test
   void lengthCountsAsTheSchoolSays() {
     SimulatedSet two = with(1, 1, new double[] {0.8, 1.4}, new double[] {0.5, 0.5}, new double[] {1});
     double flat = Stimulus.ofMuscle(two, School.WHOLE_RANGE, 0);
-    assertThat(Stimulus.ofMuscle(two, School.STRETCH, 0) / flat).isCloseTo((0.7 + 1.6) / 2, within(1e-12));
+    assertThat(Stimulus.ofMuscle(two, School.STRETCH, 0) / flat).isCloseTo((0.8 + 1.4) / 2, within(1e-12));
     assertThat(Stimulus.ofMuscle(two, School.SQUEEZE, 0) / flat).isCloseTo((1.2 + 0.6) / 2, within(1e-12));
     School peak = new School("x", "", "", 2, 1.5, 3, 0.5);
     assertThat(Stimulus.ofMuscle(two, peak, 0) / flat).isCloseTo(Math.cbrt((Math.pow(0.7, 3) + Math.pow(1.6, 3)) / 2), within(1e-12));

@@ -76,13 +76,14 @@ class CalibrationTest {
   }
 
   @Test
-  void aHingeSaysHowStrongTheBackIsAndASquatHowStrongTheLegsAre() {
-    double squat = analysis(MAN.withStrength(1.2, 1.2 * MAN.lumbarNm()), "hack-squat/usual").limitKg();
-    double hinge = analysis(MAN.withStrength(0.8, 0.8 * MAN.lumbarNm()), "romanian-deadlift/usual").limitKg();
-    Calibration both = Calibration.of(MAN, List.of(lift("hack-squat/usual", squat, 1, 0), lift("romanian-deadlift/usual", hinge, 1, 0))).orElseThrow();
+  void aHingeSaysHowStrongTheBackIsAndAPressHowStrongTheLegsAre() {
+    Body strongLegs = MAN.withStrength(1.2, 0.8 * MAN.lumbarNm());
+    double press = analysis(strongLegs, "leg-press/high").limitKg();
+    double hinge = analysis(strongLegs, "romanian-deadlift/usual").limitKg();
+    Calibration both = Calibration.of(MAN, List.of(lift("leg-press/high", press, 1, 0), lift("romanian-deadlift/usual", hinge, 1, 0))).orElseThrow();
     assertThat(both.legs()).isCloseTo(1.2, within(0.02));
     assertThat(both.back()).isCloseTo(0.8, within(0.02));
-    Calibration one = Calibration.of(MAN, List.of(lift("hack-squat/usual", squat, 1, 0))).orElseThrow();
+    Calibration one = Calibration.of(MAN, List.of(lift("leg-press/high", press, 1, 0))).orElseThrow();
     assertThat(one.back()).as("no lift of the back: as strong as the legs").isEqualTo(one.legs());
   }
 

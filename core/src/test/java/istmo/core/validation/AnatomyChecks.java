@@ -89,6 +89,7 @@ final class AnatomyChecks {
     rows.add(Row.within("C059", "greatest knee flexion moment, ±25 %", source, 0.75 * 0.087 * unit, 1.25 * 0.087 * unit, peak(10, 100, kneeFlexion), "N m"));
     rows.add(Row.more("C061", "knee flexion moment: 30° against 100°", "Kulig et al. 1984", kneeFlexion.applyAsDouble(30.0), kneeFlexion.applyAsDouble(100.0)));
     rows.add(Row.within("C058", "greatest plantarflexion moment, ±25 %", source, 0.75 * 0.095 * unit, 1.25 * 0.095 * unit, peak(-40, 25, plantarflexion), "N m"));
+    rows.add(Row.within("", "the same", "several since the 1980s, from memory: 130 to 200 N m", 130, 200, peak(-40, 25, plantarflexion), "N m"));
     rows.add(Row.more("C064", "plantarflexion moment: 15° dorsiflexed against 30° plantarflexed", "Sale et al. 1982; Kulig et al. 1984", plantarflexion.applyAsDouble(15.0), plantarflexion.applyAsDouble(-30.0)));
     rows.add(Row.more("C063", "abduction moment: 10° adducted against 30° abducted", "Neumann et al. 1988", abduction.applyAsDouble(-10.0), abduction.applyAsDouble(30.0)));
   }

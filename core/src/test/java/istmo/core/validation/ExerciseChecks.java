@@ -2,8 +2,11 @@ package istmo.core.validation;
 
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Regions;
 import istmo.core.body.Body;
+import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
+import istmo.core.body.Profile;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
@@ -15,16 +18,23 @@ import istmo.core.movement.Load;
 import istmo.core.movement.Posture;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
+import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.criterion.Brief;
 import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.ranking.criterion.Orders;
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Place;
 import istmo.core.mechanics.Analyser;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** What exercises and set-ups do, against published findings and facts of the trade. Directions, not sizes, unless a number is published. */
 final class ExerciseChecks {
@@ -43,6 +53,7 @@ final class ExerciseChecks {
     oneLeg(rows);
     hips(rows);
     knees(rows);
+    firstPicks(rows);
     return rows;
   }
 
@@ -130,7 +141,7 @@ final class ExerciseChecks {
     rows.add(Row.within("C106", "biceps femoris at 90° of hip flexion: fibre length gained with the knee at 10° instead of 35°, optimal lengths", "statics; RDL EMG", 0.02, 0.5, fibre(straighter, "BFL") - fibre(bent, "BFL"), ""));
     rows.add(Row.more("C106", "knee flexor moment in the Romanian deadlift, straighter knee against more bent", "statics", -knee(straighter, 70), -knee(bent, 70)));
     Posture bottom = Bodies.posture(MAN, "hinge", Map.of(), 1, 80);
-    double bar = bottom.props().get(0).points().get(0).y() - bottom.points().knee().y();
+    double bar = bottom.props().stream().filter(x -> x.kind().equals("bar")).findFirst().orElseThrow().points().get(0).y() - bottom.points().knee().y();
     rows.add(Row.within("T08", "bar at the turning point, above the knee joint (just below the knee)", PRACTICE, -15, 2, 100 * bar, "cm"));
     Analysis rdl = Bodies.analysis(MAN, "hinge", Map.of());
     Analysis squat = Bodies.analysis(MAN, "squat", Map.of("depth", 90.0));
@@ -226,6 +237,26 @@ final class ExerciseChecks {
     // T20: no rest is modelled between sets, so only the first count can be asked: what the hands have to give for ten
     Analysis curl = analysis("kneeling-curl/usual");
     rows.add(Row.within("T20", "repetitions of the first set of kneeling curls with the usual help of the hands", PRACTICE, 8, 12, curl.set().repetitions(), ""));
+  }
+
+  /** Which kind of exercise an order puts first, everything being there. */
+  private static void firstPicks(List<Row> rows) {
+    Map<String, Evaluation> all = Orders.evaluate(MAN, Place.generic(Set.of()), School.STRETCH);
+    Place everything = Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+    Map<String, String> kinds = new LinkedHashMap<>();
+    kinds.put("RF", "leg-extension");
+    kinds.put("BFL", "leg-curl|romanian-deadlift|back-extension");
+    kinds.put("SM", "leg-curl|romanian-deadlift|back-extension");
+    kinds.put("AL", "adduction");
+    kinds.put("GMAXM", "squat|lunge|thrust|bridge");
+    kinds.put("SOL", "seated-calf-raise");
+    kinds.put("GASM", "calf-raise");
+    kinds.put("TA", "shin-raise");
+    kinds.forEach((region, kind) -> {
+      Brief brief = new Brief(MAN, new Cautions(List.of(), List.of(), List.of()), Profile.unknown(), everything, new Aim(Map.of(region, 3), Set.of()), School.STRETCH, Optional.empty());
+      String first = Orders.order(brief, all).firstPick().orElseThrow().candidateId();
+      rows.add(Row.holds("face", "first pick for " + Regions.standard().get(region).coachName(), PRACTICE, kind.replace("|", ", "), first, first.matches(".*(" + kind + ").*")));
+    });
   }
 
   private static Map<String, Double> of(String candidate) {

@@ -41,9 +41,12 @@ final class LoadChecks {
     String hoeger = "Hoeger et al. 1990, from memory";
     rows.add(Row.more("C083", "repetitions at 80 %, leg press against squat", hoeger, repetitions("press", Map.of("kneeDepth", 80.0), 80), squat));
     rows.add(Row.more("C083", "repetitions at 80 %, squat against lying leg curl", hoeger, squat, repetitions("lying-curl", Map.of(), 80)));
-    SimulatedSet long60 = set("squat", Map.of("depth", 90.0), 60);
-    rows.add(Row.holds("T01", "a free squat beyond ten to fifteen repetitions is ended by breath", PRACTICE, "BREATH, 10 to 15", String.format(java.util.Locale.ROOT, "%s, %.1f", long60.end(), long60.repetitions()), long60.end() == SimulatedSet.End.BREATH && long60.repetitions() >= 10 && long60.repetitions() <= 15));
-    rows.add(Row.holds("T01", "a leg press and a hack squat are not", PRACTICE, "STRENGTH", set("press", Map.of("kneeDepth", 80.0), 65).end() + ", " + set("hack", Map.of(), 65).end(), set("press", Map.of("kneeDepth", 80.0), 65).end() == SimulatedSet.End.STRENGTH && set("hack", Map.of(), 65).end() == SimulatedSet.End.STRENGTH));
+    SimulatedSet long60 = set(Bodies.LIFTER, "squat", Map.of("depth", 90.0), 60);
+    rows.add(Row.holds("T01", "a lifter's free squat beyond ten to fifteen repetitions is ended by breath", PRACTICE, "BREATH, 10 to 15", String.format(java.util.Locale.ROOT, "%s, %.1f", long60.end(), long60.repetitions()), long60.end() == SimulatedSet.End.BREATH && long60.repetitions() >= 10 && long60.repetitions() <= 15));
+    SimulatedSet press65 = set(Bodies.LIFTER, "press", Map.of("kneeDepth", 80.0), 65);
+    SimulatedSet hack65 = set(Bodies.LIFTER, "hack", Map.of(), 65);
+    rows.add(Row.holds("T01", "a leg press and a hack squat are not", PRACTICE, "STRENGTH", press65.end() + ", " + hack65.end(), press65.end() == SimulatedSet.End.STRENGTH && hack65.end() == SimulatedSet.End.STRENGTH));
+    rows.add(Row.within("", "one-leg heel raises of a healthy man with nothing but himself", "Lunsford and Perry 1995 (28 ± 11), from memory", 17, 39, ((Analysis) new Analyser(Bodies.MAN).analyse(Families.get("standing-calf"), Catalogue.standard().candidate("one-leg-calf-raise/usual").usual(), new LoadRule.Fixed(0))).set().repetitions(), ""));
     Body strong = Calibration.of(Bodies.MAN, List.of(new KnownLift("back-squat/high-bar", new PerformedSet(SQUAT_KG, 1, 0), LocalDate.of(2026, 11, 1)))).orElseThrow().applied(Bodies.MAN);
     rows.add(Row.within("loads", "front squat over back squat, one repetition", "Gullett et al. 2009 (48.5 and 61.8 kg), from memory", 0.70, 0.90, maximum(strong, "front-squat/front") / SQUAT_KG, ""));
     rows.add(Row.within("loads", "conventional deadlift over high-bar squat", PRACTICE, 1.0, 1.35, maximum(strong, "deadlift/conventional") / SQUAT_KG, ""));
@@ -55,11 +58,11 @@ final class LoadChecks {
   }
 
   private static double repetitions(String family, Map<String, Double> setup, double percent) {
-    return set(family, setup, percent).repetitions();
+    return set(Bodies.MAN, family, setup, percent).repetitions();
   }
 
-  private static SimulatedSet set(String family, Map<String, Double> setup, double percent) {
-    return ((Analysis) new Analyser(Bodies.MAN).analyse(Families.get(family), Bodies.setup(family, setup), new LoadRule.ShareOfLimit(percent / 100))).set();
+  private static SimulatedSet set(Body body, String family, Map<String, Double> setup, double percent) {
+    return ((Analysis) new Analyser(body).analyse(Families.get(family), Bodies.setup(family, setup), new LoadRule.ShareOfLimit(percent / 100))).set();
   }
 
   private static double maximum(Body body, String candidate) {
