@@ -18,6 +18,7 @@ import { usePin } from '../order/pin'
 import { Changes } from './Changes'
 import { Controls } from './Controls'
 import { FindBest } from './FindBest'
+import { KeepVariant, TakeOutVariant } from './OwnVariant'
 import { TapelessStarts } from './TapelessStarts'
 import { parseSetup, writeSetup } from './address'
 import { useLatest } from './useLatest'
@@ -37,7 +38,7 @@ export function BenchPage() {
   const candidateId = params.get('candidate') ?? catalogue.data.exercises[0]!.candidates[0]!.id
   const client = brief.client
   if (!client) return clients.data.length === 0 || gyms.data.length === 0 ? <Quiet>Take in a client and a gym first.</Quiet> : <Waiting what="Beginning where you left off" />
-  const candidates = catalogue.data.exercises.flatMap((x) => x.candidates.map((c) => ({ value: c.id, label: c.name, note: x.alsoCalled.join(', ') })))
+  const candidates = catalogue.data.exercises.flatMap((x) => x.candidates.map((c) => ({ value: c.id, label: c.name, note: c.own ? `your own, of ${x.name}` : x.alsoCalled.join(', ') })))
   const choose = (id: string) =>
     setParams((old) => {
       const p = new URLSearchParams(old)
@@ -53,17 +54,22 @@ export function BenchPage() {
           On the bench: <WordMenu label="Exercise" text={candidates.find((c) => c.value === candidateId)?.label ?? candidateId} value={candidateId} options={candidates} onChange={choose} />
         </span>
       </div>
-      <OneBench key={`${client} ${brief.gym} ${candidateId} ${brief.school} ${brief.stiff}`} catalogue={catalogue.data} brief={{ ...brief, client }} candidateId={candidateId} />
+      {candidates.some((c) => c.value === candidateId) ? (
+        <OneBench key={`${client} ${brief.gym} ${candidateId} ${brief.school} ${brief.stiff}`} catalogue={catalogue.data} brief={{ ...brief, client }} candidateId={candidateId} onChoose={choose} />
+      ) : (
+        <Quiet>This exercise is not in the catalogue, or was taken out. Choose another above.</Quiet>
+      )}
     </div>
   )
 }
 
-function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; brief: Brief & { client: string }; candidateId: string }) {
+function OneBench({ catalogue, brief, candidateId, onChoose }: { catalogue: Catalogue; brief: Brief & { client: string }; candidateId: string; onChoose: (candidateId: string) => void }) {
   const [params, setParams] = useSearchParams()
   const moved = parseSetup(params.get('set'))
   const [pinned, setPinned] = useState<Record<string, number> | null>(null)
   const [at, setAt] = useState(20)
   const exercise = catalogue.exercises.find((x) => x.candidates.some((c) => c.id === candidateId))!
+  const own = exercise.candidates.find((c) => c.id === candidateId)!.own
   const side = (setup: Record<string, number> | null): Schemas['SideInput'] => ({ clientId: brief.client, candidateId, stiffToday: brief.stiff, ...(brief.gym ? { gymId: brief.gym } : {}), ...(setup ? { setup } : {}) })
   const wish: Schemas['BenchInput'] = { sides: [side(pinned), side(moved ?? pinned)], school: brief.school }
   const answer = useLatest(wish, (w: Schemas['BenchInput']) => postBench(w))
@@ -249,6 +255,11 @@ function OneBench({ catalogue, brief, candidateId }: { catalogue: Catalogue; bri
         )}
         {now.load && <LoadWords load={now.load} />}
         {!now.obstacle && !now.refusal && <FindBest input={aimedSide} parameters={exercise.parameters} onTake={take} />}
+        {own && !moved ? (
+          <TakeOutVariant candidateId={candidateId} onGone={() => onChoose(exercise.candidates[0]!.id)} />
+        ) : (
+          !now.obstacle && moved && <KeepVariant exerciseId={exercise.id} setup={setup} clientId={brief.client} onKept={onChoose} />
+        )}
         <TapelessStarts key={candidateId} title="Find a start without a tape" clientId={brief.client} gymId={brief.gym} stiffToday={brief.stiff} candidateId={candidateId} onFound={take} />
         <Controls parameters={exercise.parameters} setup={setup} pinned={start.setup} measured={now.measured} steps={steps.data && !steps.isPlaceholderData && JSON.stringify(resting) === JSON.stringify(aimedSide) ? steps.data.steps : []} onMove={onMove} />
       </section>

@@ -83,7 +83,7 @@ export function KnownLifts({ clientId }: { clientId: string }) {
           Exercise
           <select className="mt-0.5 w-full border border-rule px-1 py-1.5 text-base text-ink" value={candidateId} onChange={(e) => setCandidate(e.target.value)}>
             {catalogue.data.exercises.flatMap((x) =>
-              x.candidates.map((c) => (
+              x.candidates.filter((c) => !c.own).map((c) => (
                 <option key={c.id} value={c.id}>
                   {c.name}
                 </option>

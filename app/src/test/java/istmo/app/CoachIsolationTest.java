@@ -52,9 +52,11 @@ class CoachIsolationTest {
     String lift = other.post("/api/clients/" + client + "/lifts", lift()).at("/lifts/0/id").asString();
     String session = other.post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("SOL", 1))).at("/id").asString();
     String item = other.post("/api/sessions/" + session + "/items", Map.of("candidateId", "seated-calf-raise/usual")).at("/items/0/id").asString();
+    String[] variant = other.post("/api/variants", Map.of("exerciseId", "back-squat", "name", "Secret squat", "setup", Map.of(), "clientId", client)).at("/id").asString().split("/");
     String set = UUID.randomUUID().toString();
     assertThat(other.send("PUT", "/api/sessions/" + session + "/items/" + item + "/sets/" + set, done()).status()).isEqualTo(200);
-    IDS.putAll(Map.of("client", client, "gym", gym, "readingId", reading, "liftId", lift, "session", session, "itemId", item, "setId", set, "item", "leg-press"));
+    IDS.putAll(Map.of("client", client, "gym", gym, "readingId", reading, "liftId", lift, "session", session, "itemId", item, "setId", set, "item", "leg-press", "exerciseId", variant[0]));
+    IDS.put("variant", variant[1]);
     assertThat(IDS.values()).allMatch(v -> !v.isEmpty());
     before = everything();
     ownClient = post("/api/clients", ClientAndGymApiTest.intake("Own " + UUID.randomUUID())).at("/id").asString();
@@ -81,7 +83,7 @@ class CoachIsolationTest {
   /** All that the other coach has. */
   private static String everything() {
     return other.get("/api/clients").body() + " " + other.get("/api/clients/" + IDS.get("client") + "/measurements").body() + other.get("/api/clients/" + IDS.get("client") + "/lifts").body() + other.get("/api/gyms").body()
-        + other.get("/api/gyms/" + IDS.get("gym") + "/machines").body() + other.get("/api/sessions/" + IDS.get("session")).body();
+        + other.get("/api/gyms/" + IDS.get("gym") + "/machines").body() + other.get("/api/sessions/" + IDS.get("session")).body() + other.get("/api/catalogue").body();
   }
 
   @AfterAll
@@ -119,6 +121,7 @@ class CoachIsolationTest {
           List.of(
               Map.of("clientId", IDS.get("client"), "candidateId", "leg-press/low", "way", "HEELS_STAY_DOWN"),
               Map.of("clientId", ownClient, "gymId", IDS.get("gym"), "candidateId", "leg-press/low", "way", "HEELS_STAY_DOWN"));
+      case "POST /api/variants" -> List.of(Map.of("exerciseId", "back-squat", "name", "Stolen size", "setup", Map.of(), "clientId", IDS.get("client")));
       case "POST /api/sessions/{id}/items" -> List.of(Map.of("candidateId", "seated-calf-raise/usual"));
       case "PUT /api/sessions/{id}/items/{itemId}/setup" -> List.of(Map.of("setup", Map.of("stretch", 10)));
       case "PUT /api/sessions/{id}/items/{itemId}/sets/{setId}" -> List.of(done());
@@ -135,7 +138,7 @@ class CoachIsolationTest {
   private static String address(String path) {
     String kind = path.startsWith("/api/clients") ? "client" : path.startsWith("/api/gyms") ? "gym" : "session";
     String filled = path.replace("{id}", IDS.get(kind)).replace("{clientId}", IDS.get("client")).replace("{gymId}", IDS.get("gym"));
-    for (String name : List.of("readingId", "liftId", "itemId", "setId", "item")) {
+    for (String name : List.of("readingId", "liftId", "itemId", "setId", "item", "exerciseId", "variant")) {
       filled = filled.replace("{" + name + "}", IDS.get(name));
     }
     if (filled.contains("{")) {
@@ -167,6 +170,8 @@ class CoachIsolationTest {
   void listsShowOnlyOwnRowsAndLastTimeIsOwn() {
     assertThat(get("/api/clients").body().toString()).doesNotContain("Secret");
     assertThat(get("/api/gyms").body().toString()).doesNotContain("Secret");
+    assertThat(get("/api/catalogue").body().toString()).doesNotContain("Secret");
+    assertThat(post("/api/bench", Map.of("sides", List.of(Map.of("clientId", ownClient, "candidateId", IDS.get("exerciseId") + "/" + IDS.get("variant"))))).status()).isEqualTo(404);
     assertThat(get("/api/sessions").body().toString()).doesNotContain(IDS.get("session"));
     assertThat(get("/api/sessions?clientId=" + IDS.get("client")).body().size()).isZero();
     // another coach's reading and lift are not reached through an own client

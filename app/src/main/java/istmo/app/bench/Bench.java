@@ -2,6 +2,7 @@ package istmo.app.bench;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import istmo.app.catalogue.Variants;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gyms;
@@ -51,10 +52,12 @@ public class Bench {
 
   private final Clients clients;
   private final Gyms gyms;
+  private final Variants variants;
 
-  Bench(Clients clients, Gyms gyms) {
+  Bench(Clients clients, Gyms gyms, Variants variants) {
     this.clients = clients;
     this.gyms = gyms;
+    this.variants = variants;
   }
 
   /** What to put on the bench; without a set-up, the usual one on that gym's machines as far as this client takes it. Without a gym, machines are generic. */
@@ -94,30 +97,30 @@ public class Bench {
   /** A start found without a tape. */
   public TapelessStart.Found start(UUID clientId, Optional<UUID> gymId, Optional<String> candidateId, boolean stiffToday, TapelessStart way, Map<String, Double> answers) {
     Body body = clients.get(clientId).body(stiffToday);
-    return way.found(body, place(gymId), candidateId.map(Catalogue.standard()::candidate), answers);
+    return way.found(body, place(gymId), candidateId.map(variants::candidate), answers);
   }
 
   /** The best set-up for an aim from the wished one, or from the usual one as far as this client takes it. */
   public BestSetup.Best best(Wish wish, Aim aim, School school) {
     Client client = clients.get(wish.clientId());
     Place place = place(wish.gymId());
-    return BestSetup.find(client.brief(place, aim, school, wish.stiffToday()), Catalogue.standard().candidate(wish.candidateId()), begun(client, place, wish));
+    return BestSetup.find(client.brief(place, aim, school, wish.stiffToday()), variants.candidate(wish.candidateId()), begun(client, place, wish));
   }
 
   /** What one natural step of each control does there. */
   public BestSetup.Steps steps(Wish wish, Aim aim, School school) {
     Client client = clients.get(wish.clientId());
     Place place = place(wish.gymId());
-    return BestSetup.steps(client.brief(place, aim, school, wish.stiffToday()), Catalogue.standard().candidate(wish.candidateId()), begun(client, place, wish));
+    return BestSetup.steps(client.brief(place, aim, school, wish.stiffToday()), variants.candidate(wish.candidateId()), begun(client, place, wish));
   }
 
-  private static Setup begun(Client client, Place place, Wish wish) {
+  private Setup begun(Client client, Place place, Wish wish) {
     return started(client.body(wish.stiffToday()), place, wish).setup();
   }
 
   /** The set-up to begin with: the wished one, or the usual one as far as the body takes it, with what that changed. */
-  private static Reach started(Body body, Place place, Wish wish) {
-    Candidate candidate = Catalogue.standard().candidate(wish.candidateId());
+  private Reach started(Body body, Place place, Wish wish) {
+    Candidate candidate = variants.candidate(wish.candidateId());
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);
     Setup usual = candidate.usualFor(body, place);
     if (wish.setup().isPresent()) {
@@ -135,7 +138,7 @@ public class Bench {
   /** The same for a client and a place that are at hand. */
   public Side side(Client client, Place place, Wish wish, School school) {
     Body body = client.body(wish.stiffToday());
-    Candidate candidate = Catalogue.standard().candidate(wish.candidateId());
+    Candidate candidate = variants.candidate(wish.candidateId());
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);
     Reach begun = started(body, place, wish);
     Setup setup = begun.setup();

@@ -2,11 +2,13 @@ package istmo.app.orders;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import istmo.app.catalogue.Variants;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
 import istmo.core.body.Body;
+import istmo.core.catalogue.Candidate;
 import istmo.core.equipment.Place;
 import istmo.core.ranking.criterion.Aim;
 import istmo.core.ranking.criterion.Brief;
@@ -17,6 +19,7 @@ import istmo.core.ranking.criterion.Order;
 import istmo.core.ranking.criterion.OrderChange;
 import istmo.core.ranking.criterion.Orders;
 import istmo.core.stimulus.School;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -27,15 +30,20 @@ import org.springframework.stereotype.Service;
 public class OrderBook {
   private record Key(Body body, Map<String, Map<String, Double>> machines, School school) {}
 
+  private record OwnKey(Key key, String candidateId) {}
+
   private static final int KEPT_BODIES = 120;
 
   private final Cache<Key, Map<String, Evaluation>> evaluations = Caffeine.newBuilder().maximumSize(KEPT_BODIES).build();
+  private final Cache<OwnKey, Evaluation> ownEvaluations = Caffeine.newBuilder().maximumSize(20L * KEPT_BODIES).build();
   private final Clients clients;
   private final Gyms gyms;
+  private final Variants variants;
 
-  OrderBook(Clients clients, Gyms gyms) {
+  OrderBook(Clients clients, Gyms gyms, Variants variants) {
     this.clients = clients;
     this.gyms = gyms;
+    this.variants = variants;
   }
 
   /** Who, where, what for, and by which school; stiffToday takes some range for one day. */
@@ -81,6 +89,11 @@ public class OrderBook {
   }
 
   private Map<String, Evaluation> evaluated(Brief brief) {
-    return evaluations.get(new Key(brief.limitedBody(), brief.place().measured(), brief.school()), k -> Orders.evaluate(k.body(), brief.place(), k.school()));
+    Key key = new Key(brief.limitedBody(), brief.place().measured(), brief.school());
+    Map<String, Evaluation> all = new LinkedHashMap<>(evaluations.get(key, k -> Orders.evaluate(k.body(), brief.place(), k.school())));
+    for (Candidate c : variants.own()) { // a kept variant never changes
+      all.put(c.id(), ownEvaluations.get(new OwnKey(key, c.id()), k -> Orders.evaluate(key.body(), List.of(c), brief.place(), key.school()).get(c.id())));
+    }
+    return all;
   }
 }

@@ -2,6 +2,7 @@ package istmo.app.plans;
 
 import istmo.app.accounts.CurrentCoach;
 import istmo.app.bench.Bench;
+import istmo.app.catalogue.Variants;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
@@ -16,7 +17,6 @@ import istmo.app.plans.persistence.SessionEntity;
 import istmo.app.plans.persistence.TrainingSessionRepository;
 import istmo.core.body.Cautions;
 import istmo.core.catalogue.Candidate;
-import istmo.core.catalogue.Catalogue;
 import istmo.core.movement.Setup;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.criterion.Aim;
@@ -44,16 +44,18 @@ public class Plans {
   private final Clients clients;
   private final Gyms gyms;
   private final Bench bench;
+  private final Variants variants;
   private final CurrentCoach coach;
   private final Clock clock;
 
-  Plans(TrainingSessionRepository sessions, ItemRepository items, PerformedSetRepository sets, Clients clients, Gyms gyms, Bench bench, CurrentCoach coach, Clock clock) {
+  Plans(TrainingSessionRepository sessions, ItemRepository items, PerformedSetRepository sets, Clients clients, Gyms gyms, Bench bench, Variants variants, CurrentCoach coach, Clock clock) {
     this.sessions = sessions;
     this.items = items;
     this.sets = sets;
     this.clients = clients;
     this.gyms = gyms;
     this.bench = bench;
+    this.variants = variants;
     this.coach = coach;
     this.clock = clock;
   }
@@ -113,7 +115,7 @@ public class Plans {
   @Transactional
   public Session pin(UUID sessionId, String candidateId, Optional<Map<String, Double>> wished) {
     SessionEntity session = entity(sessionId);
-    Candidate candidate = Catalogue.standard().candidate(candidateId);
+    Candidate candidate = variants.candidate(candidateId);
     List<ItemEntity> there = itemsOf(session);
     if (there.stream().anyMatch(i -> i.getCandidateId().equals(candidateId))) {
       throw new Conflict(candidate.name() + " is in this session already.");

@@ -4,26 +4,64 @@ import istmo.core.body.Body;
 import istmo.core.equipment.Place;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
+import istmo.core.quantity.InvalidInput;
 import java.util.Map;
 import java.util.Optional;
 
 /**
  * An exercise with a named usual set-up.
  *
- * @param id "exercise/variant"
+ * @param id "exercise/variant"; of a coach's own "exercise/own-KEY"
  * @param yields parameter that gives way upwards when the ankle does not allow the usual set-up ("as low as the heels stay down"), before depth is taken back
  */
 public record Candidate(String id, String exerciseId, String name, Setup usual, Optional<SetupParameter> yields) {
+  private static final String OWN = "own-";
+
+  /**
+   * A coach's own variant of an exercise, from a set-up as it stands for one body: what grows with the leg or the mass is kept as it would be for the reference body, so that this body gets it back and others get their own size. Throws
+   * {@link InvalidInput} with fields "setup.NAME" for what the exercise does not have or allow.
+   *
+   * @param key what the coach's store knows it by
+   */
+  public static Candidate own(Exercise exercise, String key, String name, Map<String, Double> values, Body body) {
+    Setup setup = Setup.of(exercise.family().parameters(), values);
+    for (SetupParameter p : exercise.family().growWithTheLeg()) {
+      setup = setup.with(p, p.allowed().nearest(setup.get(p) / legSize(body)));
+    }
+    for (SetupParameter p : exercise.family().growWithTheMass()) {
+      setup = setup.with(p, p.allowed().nearest(setup.get(p) / massSize(body)));
+    }
+    return own(exercise, key, name, setup.values());
+  }
+
+  /** An own variant as it was kept. */
+  public static Candidate own(Exercise exercise, String key, String name, Map<String, Double> usual) {
+    return new Candidate(exercise.id() + "/" + OWN + key, exercise.id(), name, Setup.of(exercise.family().parameters(), usual), Optional.empty());
+  }
+
+  /** What a coach's store knows an own variant by; empty for a variant of the catalogue. */
+  public static Optional<String> ownKey(String candidateId) {
+    int at = candidateId.indexOf("/" + OWN);
+    return at < 0 ? Optional.empty() : Optional.of(candidateId.substring(at + 1 + OWN.length()));
+  }
+
+  private static double legSize(Body body) {
+    return (body.thighM() + body.shankM()) / Body.REFERENCE_LEG_M;
+  }
+
+  private static double massSize(Body body) {
+    return body.massKg() / Body.REFERENCE_MASS_KG;
+  }
+
   /** The usual set-up for this body on the machines of a place: what grows with the leg or the body's mass is fitted to it, to the centimetre and the kilogram, and what is measured there stands instead of what is generic. */
   public Setup usualFor(Body body, Place place) {
     Exercise exercise = Catalogue.standard().exercise(exerciseId);
     Setup setup = usual;
-    double size = (body.thighM() + body.shankM()) / Body.REFERENCE_LEG_M;
     for (SetupParameter p : exercise.family().growWithTheLeg()) {
-      setup = setup.with(p, p.allowed().nearest(Math.round(100 * size * usual.get(p)) / 100.0));
+      setup = setup.with(p, p.allowed().nearest(Math.round(100 * legSize(body) * usual.get(p)) / 100.0));
     }
     for (SetupParameter p : exercise.family().growWithTheMass()) {
-      setup = setup.with(p, p.allowed().nearest(Math.round(body.massKg() / Body.REFERENCE_MASS_KG * usual.get(p))));
+      setup = setup.with(p, p.allowed().nearest(Math.round(massSize(body) * usual.get(p))));
     }
     for (Map.Entry<String, Double> known : place.measuredOf(exercise.needs()).entrySet()) {
       Optional<SetupParameter> p = exercise.family().parameters().stream().filter(x -> x.id().equals(known.getKey())).findFirst();

@@ -1,5 +1,6 @@
 package istmo.app.catalogue.web;
 
+import istmo.app.catalogue.Variants;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Caution;
@@ -7,6 +8,7 @@ import istmo.core.body.Habit;
 import istmo.core.body.PainFlag;
 import istmo.core.body.SoreMovement;
 import istmo.core.body.Soreness;
+import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Equipment;
@@ -14,12 +16,19 @@ import istmo.core.movement.SetupParameter;
 import istmo.core.stimulus.School;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What there is to choose from: regions, equipment, schools, exercises and what can be moved in each. The same for every coach. */
+/** What there is to choose from: regions, equipment, schools, exercises and what can be moved in each. The same for every coach, but for own variants. */
 @RestController
 class CatalogueController {
+  private final Variants variants;
+
+  CatalogueController(Variants variants) {
+    this.variants = variants;
+  }
+
   record RegionView(String id, String coachName, String anatomicalName, String group, String steer, String column, String row) {}
 
   record EquipmentView(String id, String name, List<String> alsoCalled, String group) {}
@@ -36,7 +45,11 @@ class CatalogueController {
 
   record CautionView(Caution id, String label, boolean asksClearance, String reason, String advice) {}
 
-  record CandidateView(String id, String name) {}
+  record CandidateView(String id, String name, boolean own) {
+    static CandidateView of(Candidate c) {
+      return new CandidateView(c.id(), c.name(), Candidate.ownKey(c.id()).isPresent());
+    }
+  }
 
   /** A parameter of a set-up: unit m, deg, kg or none; a choice when choices are given, its value then their index. */
   public record ParameterView(String id, String label, String unit, double min, double max, double usual, double step, SetupParameter.Kind kind, List<String> choices, String note) {
@@ -57,7 +70,7 @@ class CatalogueController {
       List<String> cautions,
       List<CandidateView> candidates,
       List<ParameterView> parameters) {
-    static ExerciseView of(Exercise x) {
+    static ExerciseView of(Exercise x, List<Candidate> own) {
       return new ExerciseView(
           x.id(),
           x.name(),
@@ -68,7 +81,7 @@ class CatalogueController {
           x.cues(),
           x.stopSigns(),
           x.cautions(),
-          x.candidates().stream().map(c -> new CandidateView(c.id(), c.name())).toList(),
+          Stream.concat(x.candidates().stream(), own.stream().filter(c -> c.exerciseId().equals(x.id()))).map(CandidateView::of).toList(),
           x.family().parameters().stream().map(ParameterView::of).toList());
     }
   }
@@ -77,6 +90,7 @@ class CatalogueController {
 
   @GetMapping("/api/catalogue")
   CatalogueView catalogue() {
+    List<Candidate> own = variants.own();
     return new CatalogueView(
         Regions.standard().all().stream().map(CatalogueController::region).toList(),
         Equipment.all().stream().map(i -> new EquipmentView(i.id(), i.name(), i.alsoCalled(), i.group())).toList(),
@@ -86,7 +100,7 @@ class CatalogueController {
         Arrays.stream(Caution.values()).map(c -> new CautionView(c, c.label(), c.asksClearance(), c.reason(), c.advice())).toList(),
         Caution.RED_FLAGS,
         Arrays.stream(Habit.values()).map(h -> new HabitView(h, h.label())).toList(),
-        Catalogue.standard().exercises().stream().map(ExerciseView::of).toList());
+        Catalogue.standard().exercises().stream().map(x -> ExerciseView.of(x, own)).toList());
   }
 
   private static RegionView region(Region r) {

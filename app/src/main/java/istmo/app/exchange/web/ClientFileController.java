@@ -1,6 +1,7 @@
 package istmo.app.exchange.web;
 
 import istmo.app.clients.Client;
+import istmo.app.catalogue.Variants;
 import istmo.app.exchange.ClientFile;
 import istmo.app.plans.Session;
 import istmo.app.platform.MayBeMissing;
@@ -41,10 +42,12 @@ class ClientFileController {
   static final int VERSION = 2;
 
   private final ClientFile file;
+  private final Variants variants;
   private final Clock clock;
 
-  ClientFileController(ClientFile file, Clock clock) {
+  ClientFileController(ClientFile file, Variants variants, Clock clock) {
     this.file = file;
+    this.variants = variants;
     this.clock = clock;
   }
 
@@ -63,7 +66,7 @@ class ClientFileController {
 
   record FileSetView(UUID id, double loadKg, int repetitions, double reserve, Instant performedAt) {}
 
-  record FileItemView(String candidateId, Map<String, Double> setup, List<FileSetView> sets) {}
+  record FileItemView(String candidateId, String name, Map<String, Double> setup, List<FileSetView> sets) {}
 
   record FileSessionView(String gym, Map<String, Integer> aim, List<String> keepOut, String school, boolean stiffToday, Instant createdAt, @MayBeMissing Instant finishedAt, List<FileItemView> items) {}
 
@@ -107,7 +110,7 @@ class ClientFileController {
             profile(client.profile()),
             c.readings().stream().map(r -> new FileReadingView(r.measurement().kind(), r.measurement().side(), r.measurement().value(), r.measurement().on())).toList(),
             c.lifts().stream().map(l -> new FileLiftView(l.lift().candidateId(), l.lift().set().loadKg(), l.lift().set().repetitions(), l.lift().set().reserve(), l.lift().on())).toList(),
-            c.sessions().stream().map(ClientFileController::session).toList());
+            c.sessions().stream().map(this::session).toList());
     ContentDisposition download = ContentDisposition.attachment().filename(client.name() + ".json", java.nio.charset.StandardCharsets.UTF_8).build();
     return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, download.toString()).body(view);
   }
@@ -116,7 +119,7 @@ class ClientFileController {
     return new FileProfileView(p.trainingAge().orElse(null), p.daysAWeek().orElse(null), p.minutes().orElse(null), p.habits(), p.strongerSide().orElse(null), p.notes(), p.likes(), p.dislikes());
   }
 
-  private static FileSessionView session(Session s) {
+  private FileSessionView session(Session s) {
     return new FileSessionView(
         s.gym().name(),
         s.brief().aim(),
@@ -125,7 +128,7 @@ class ClientFileController {
         s.brief().stiffDay(),
         s.createdAt(),
         s.finishedAt().orElse(null),
-        s.items().stream().map(i -> new FileItemView(i.candidateId(), i.setup(), i.sets().stream().map(x -> new FileSetView(x.id(), x.set().loadKg(), x.set().repetitions(), x.set().reserve(), x.performedAt())).toList())).toList());
+        s.items().stream().map(i -> new FileItemView(i.candidateId(), variants.candidate(i.candidateId()).name(), i.setup(), i.sets().stream().map(x -> new FileSetView(x.id(), x.set().loadKg(), x.set().repetitions(), x.set().reserve(), x.performedAt())).toList())).toList());
   }
 
   /** Erases for good; {@code name} must be the client's, so that nobody is erased by a slip. */

@@ -1,5 +1,6 @@
 package istmo.app.plans.web;
 
+import istmo.app.catalogue.Variants;
 import istmo.app.platform.LoadView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
@@ -34,9 +35,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/sessions")
 class SessionController {
   private final Plans plans;
+  private final Variants variants;
 
-  SessionController(Plans plans) {
+  SessionController(Plans plans, Variants variants) {
     this.plans = plans;
+    this.variants = variants;
   }
 
   record SessionInput(UUID clientId, UUID gymId, Map<String, Integer> aim, Set<String> keepOut, String school, Boolean stiffToday) {}
@@ -71,7 +74,7 @@ class SessionController {
 
   @GetMapping
   List<SessionLine> list(@RequestParam Optional<UUID> clientId) {
-    return plans.list(clientId).stream().map(l -> new SessionLine(l.id(), l.clientId(), l.gymId(), l.createdAt(), l.finishedAt().orElse(null), l.candidateIds().stream().map(c -> Catalogue.standard().candidate(c).name()).toList())).toList();
+    return plans.list(clientId).stream().map(l -> new SessionLine(l.id(), l.clientId(), l.gymId(), l.createdAt(), l.finishedAt().orElse(null), l.candidateIds().stream().map(c -> variants.candidate(c).name()).toList())).toList();
   }
 
   @PostMapping
@@ -120,7 +123,7 @@ class SessionController {
     return view(plans.finish(id));
   }
 
-  private static SessionView view(Session s) {
+  private SessionView view(Session s) {
     return new SessionView(
         s.id(),
         s.client().id(),
@@ -131,11 +134,11 @@ class SessionController {
         s.client().cautions().statements(),
         s.createdAt(),
         s.finishedAt().orElse(null),
-        s.items().stream().map(SessionController::item).toList());
+        s.items().stream().map(this::item).toList());
   }
 
-  private static ItemView item(Session.Item i) {
-    Candidate c = Catalogue.standard().candidate(i.candidateId());
+  private ItemView item(Session.Item i) {
+    Candidate c = variants.candidate(i.candidateId());
     Exercise x = Catalogue.standard().exerciseOf(c);
     return new ItemView(
         i.id(),

@@ -20,6 +20,8 @@ import java.util.Optional;
 
 /** What the mechanics says of one candidate on one body, in its usual set-up on these machines, as deep as this body takes it. */
 public sealed interface Evaluation {
+  Candidate candidate();
+
   /**
    * Computed and fit to be ranked.
    *

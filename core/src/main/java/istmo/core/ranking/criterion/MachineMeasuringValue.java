@@ -22,7 +22,7 @@ public record MachineMeasuringValue(String itemId, String detailId, int affected
   public static List<MachineMeasuringValue> of(Brief brief, Map<String, Evaluation> evaluations) {
     List<String> places = Orders.places(brief, evaluations);
     List<String> first = MeasuringValue.first(places);
-    List<Candidate> near = MeasuringValue.near(places);
+    List<Candidate> near = MeasuringValue.near(places, evaluations);
     List<MachineMeasuringValue> result = new ArrayList<>();
     for (String itemId : brief.place().equipment()) {
       List<Candidate> users = near.stream().filter(c -> Catalogue.standard().exerciseOf(c).needs().contains(itemId)).toList();

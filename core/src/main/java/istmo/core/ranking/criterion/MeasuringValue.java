@@ -4,7 +4,6 @@ import istmo.core.body.Body;
 import istmo.core.body.BodyEstimate;
 import istmo.core.body.MeasurementKind;
 import istmo.core.catalogue.Candidate;
-import istmo.core.catalogue.Catalogue;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -40,7 +39,7 @@ public record MeasuringValue(MeasurementKind kind, int affected, String sentence
     List<MeasuringValue> result = new ArrayList<>();
     List<String> places = Orders.places(brief, evaluations);
     List<String> first = first(places);
-    List<Candidate> near = near(places);
+    List<Candidate> near = near(places, evaluations);
     Function<Body, List<String>> placesFor = body -> {
       Brief other = brief.of(body);
       return Orders.places(other, Orders.again(evaluations, other.limitedBody(), near, brief.place(), brief.school()));
@@ -89,8 +88,8 @@ public record MeasuringValue(MeasurementKind kind, int affected, String sentence
   }
 
   /** The candidates among which places of the first ten are lost and won. */
-  static List<Candidate> near(List<String> places) {
-    return places.stream().limit(LOOKED_AT).map(Catalogue.standard()::candidate).toList();
+  static List<Candidate> near(List<String> places, Map<String, Evaluation> evaluations) {
+    return places.stream().limit(LOOKED_AT).map(id -> evaluations.get(id).candidate()).toList();
   }
 
   /** How many of these stand elsewhere in one order than in another. */

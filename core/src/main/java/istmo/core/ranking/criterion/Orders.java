@@ -47,7 +47,8 @@ public final class Orders {
     return evaluate(body, Catalogue.standard().candidates(), place, school);
   }
 
-  private static Map<String, Evaluation> evaluate(Body body, List<Candidate> all, Place place, School school) {
+  /** The same for some candidates only: a coach's own. */
+  public static Map<String, Evaluation> evaluate(Body body, List<Candidate> all, Place place, School school) {
     int parts = Math.min(all.size(), Runtime.getRuntime().availableProcessors());
     Evaluation[] evaluations = new Evaluation[all.size()];
     IntStream.range(0, parts).parallel().forEach(part -> {
@@ -104,12 +105,13 @@ public final class Orders {
       throw new InvalidInput("aim", "paint at least one region that should grow");
     }
     Map<String, Evaluation.Computed> open = new LinkedHashMap<>();
-    for (Candidate c : Catalogue.standard().candidates()) {
-      Optional<Order.Excluded> out = exclusion(brief, c, evaluations.get(c.id()));
+    for (Evaluation e : evaluations.values()) {
+      Candidate c = e.candidate();
+      Optional<Order.Excluded> out = exclusion(brief, c, e);
       if (out.isPresent()) {
         excluded.add(out.get());
       } else {
-        open.put(c.id(), (Evaluation.Computed) evaluations.get(c.id()));
+        open.put(c.id(), (Evaluation.Computed) e);
       }
     }
     return open;
@@ -117,7 +119,7 @@ public final class Orders {
 
   private static Order.Excluded withSubstitute(Brief brief, Order.Excluded x, Evaluation evaluation, Map<Evaluation.Computed, Substitute.Shape> open) {
     Optional<Substitute> instead = evaluation instanceof Evaluation.Computed missing ? Substitute.of(missing, open, brief.school()) : Optional.empty();
-    List<String> lacking = Catalogue.standard().exerciseOf(Catalogue.standard().candidate(x.candidateId())).needs().stream().filter(id -> !brief.place().equipment().contains(id)).toList();
+    List<String> lacking = Catalogue.standard().exerciseOf(evaluation.candidate()).needs().stream().filter(id -> !brief.place().equipment().contains(id)).toList();
     return new Order.Excluded(x.candidateId(), x.name(), x.kind(), x.reason(), instead, Improvisation.instead(lacking, brief.place().equipment(), brief.body(), brief.cautions()));
   }
 

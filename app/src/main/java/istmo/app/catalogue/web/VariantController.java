@@ -1,0 +1,44 @@
+package istmo.app.catalogue.web;
+
+import istmo.app.catalogue.Variants;
+import istmo.app.platform.Needed;
+import istmo.core.catalogue.Candidate;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** A coach's own variants of exercises; they are listed with the catalogue. */
+@RestController
+@RequestMapping("/api/variants")
+class VariantController {
+  private final Variants variants;
+
+  VariantController(Variants variants) {
+    this.variants = variants;
+  }
+
+  /** setup: as it stands for this client; what grows with the body is kept in proportion. */
+  record VariantInput(String exerciseId, String name, Map<String, Double> setup, UUID clientId) {}
+
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  CatalogueController.CandidateView add(@RequestBody VariantInput input) {
+    new Needed().field("exerciseId", input.exerciseId()).field("setup", input.setup()).field("clientId", input.clientId()).check();
+    Candidate c = variants.add(input.exerciseId(), input.name(), input.setup(), input.clientId());
+    return CatalogueController.CandidateView.of(c);
+  }
+
+  /** The id is the candidate's: exercise/variant. */
+  @DeleteMapping("/{exerciseId}/{variant}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void retire(@PathVariable String exerciseId, @PathVariable String variant) {
+    variants.retire(exerciseId + "/" + variant);
+  }
+}

@@ -1,0 +1,72 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Problem, answer, api } from '../../api/client'
+import { keys } from '../../api/queries'
+import { Button } from '../../ui/Button'
+import { Field } from '../../ui/Field'
+import { Trouble } from '../../ui/Notice'
+
+/** Keeps the set-up on the bench under a name of the coach's own; it is then listed and ordered like any other. */
+export function KeepVariant({ exerciseId, setup, clientId, onKept }: { exerciseId: string; setup: Record<string, number>; clientId: string; onKept: (candidateId: string) => void }) {
+  const queries = useQueryClient()
+  const [name, setName] = useState('')
+  const keep = useMutation({
+    mutationFn: () => answer(api.POST('/api/variants', { body: { exerciseId, name, setup, clientId } })),
+    onSuccess: async (kept) => {
+      await changed(queries)
+      onKept(kept.id)
+    },
+  })
+  const fault = keep.error instanceof Problem ? keep.error.fault('name') : undefined
+  return (
+    <details className="mb-2 border-b border-rule pb-2 text-sm">
+      <summary className="py-1">Keep this as a variant of your own</summary>
+      <form
+        className="mt-1 flex items-end gap-2"
+        onSubmit={(e) => {
+          e.preventDefault()
+          keep.mutate()
+        }}
+      >
+        <Field label="Name" className="min-w-0 flex-1" value={name} onChange={(e) => setName(e.target.value)} fault={fault} />
+        <Button type="submit" disabled={keep.isPending}>
+          Keep
+        </Button>
+      </form>
+      {keep.isError && !fault && <Trouble error={keep.error} />}
+      <p className="mt-1 text-ink-2">Other clients get it in proportion to their own legs and mass. Only you see it.</p>
+    </details>
+  )
+}
+
+/** Takes an own variant out of lists and orders. */
+export function TakeOutVariant({ candidateId, onGone }: { candidateId: string; onGone: () => void }) {
+  const queries = useQueryClient()
+  const takeOut = useMutation({
+    mutationFn: () => {
+      const [exerciseId, variant] = candidateId.split('/') as [string, string]
+      return answer(api.DELETE('/api/variants/{exerciseId}/{variant}', { params: { path: { exerciseId, variant } } }))
+    },
+    onSuccess: async () => {
+      onGone()
+      await changed(queries)
+    },
+  })
+  return (
+    <div className="mb-2 border-b border-rule pb-2 text-sm">
+      <p>
+        A variant of your own.{' '}
+        <Button disabled={takeOut.isPending} onClick={() => takeOut.mutate()}>
+          Take it out
+        </Button>
+      </p>
+      <p className="mt-1 text-ink-2">Sessions that have it keep it.</p>
+      {takeOut.isError && <Trouble error={takeOut.error} />}
+    </div>
+  )
+}
+
+async function changed(queries: ReturnType<typeof useQueryClient>) {
+  await queries.invalidateQueries({ queryKey: keys.catalogue })
+  void queries.invalidateQueries({ queryKey: ['order'] })
+}
