@@ -26,7 +26,7 @@ public final class SetSimulation {
   public static final int COMPARED_REPETITIONS = 10;
 
   /** Capacity lost in one usual repetition at full drive. Fitted once to the published chart of repetitions against the share of one repetition (C082 in docs/validation.md), for no exercise in particular. */
-  public static final double FATIGUE = 0.040;
+  public static final double FATIGUE = 0.032;
 
   /** Moment left over from which a repetition counts as failed, N m. */
   static final double FAILED_NM = 0.05;

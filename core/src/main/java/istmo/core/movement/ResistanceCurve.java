@@ -7,6 +7,9 @@ import java.util.List;
 
 /**
  * How a stack's resistance changes over the travel of its lever: factors on the machine's mean lever at five lever angles, which equal the knee's bend where the pivot is in line with the knee. All one for a round pulley.
+ *
+ * <p>Until a machine is measured its cam is taken to go half of the way from a round pulley to the strength of those who use it: (1 + isometric curve over its greatest) / 2, with the curves of Anderson et al. (2007) for men of 18 to 25, from
+ * memory, to the nearest twentieth. Machines are built to follow strength and differ in how far they do; half is an own assumption.
  */
 public final class ResistanceCurve {
   /** Lever angles of the knots, deg of knee flexion. */
@@ -14,8 +17,14 @@ public final class ResistanceCurve {
 
   public static final Allowed FACTOR = new Allowed(0.2, 3, "");
 
-  /** One parameter a knot: curve0, curve30 ... */
-  public static final List<SetupParameter> PARAMETERS = parameters();
+  /** One parameter a knot: curve0, curve30 ...; for a round pulley. */
+  private static final List<SetupParameter> PARAMETERS = parameters();
+
+  /** The same with a generic cam of a leg extension. */
+  public static final List<SetupParameter> EXTENSION = generic(0.55, 0.85, 1, 0.95, 0.7);
+
+  /** The same with a generic cam of a leg curl. */
+  public static final List<SetupParameter> CURL = generic(0.95, 1, 0.95, 0.8, 0.6);
 
   private ResistanceCurve() {}
 
@@ -28,6 +37,14 @@ public final class ResistanceCurve {
       flat &= y[k] == y[0];
     }
     return flat ? y[0] : MonotoneCurve.through(KNOTS_DEG, y).value(Math.toDegrees(kneeFlexionRad));
+  }
+
+  private static List<SetupParameter> generic(double... factors) {
+    List<SetupParameter> list = new ArrayList<>();
+    for (int k = 0; k < factors.length; k++) {
+      list.add(PARAMETERS.get(k).usually(factors[k]));
+    }
+    return List.copyOf(list);
   }
 
   private static List<SetupParameter> parameters() {

@@ -16,6 +16,9 @@ public final class Bodies {
 
   public static final Body WOMAN = Body.estimated(1.65, 62, Sex.FEMALE);
 
+  /** A knee machine with a round pulley. */
+  public static final Map<String, Double> ROUND = Map.of("curve0", 1.0, "curve30", 1.0, "curve60", 1.0, "curve90", 1.0, "curve120", 1.0);
+
   public static final int MUSCLES = istmo.core.anatomy.Muscles.standard().all().size();
 
   private Bodies() {}

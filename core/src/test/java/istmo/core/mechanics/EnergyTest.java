@@ -77,7 +77,7 @@ class EnergyTest {
     list.add(Arguments.of("shin-raise", Map.of(), 1, false, falls("weight", 1)));
     list.add(Arguments.of("abduction-machine", Map.of(), 1, false, stack(1)));
     list.add(Arguments.of("adduction-machine", Map.of(), 1, false, stack(-1)));
-    list.add(Arguments.of("standing-curl", Map.of(), 1, false, (LoadWork) (a, b) -> 0.2 * W * Load.G * (a.angle(Coordinate.KNEE_FLEXION) - b.angle(Coordinate.KNEE_FLEXION))));
+    list.add(Arguments.of("standing-curl", Bodies.ROUND, 1, false, (LoadWork) (a, b) -> 0.2 * W * Load.G * (a.angle(Coordinate.KNEE_FLEXION) - b.angle(Coordinate.KNEE_FLEXION))));
     return list.stream();
   }
 

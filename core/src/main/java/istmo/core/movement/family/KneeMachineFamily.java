@@ -22,7 +22,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Leg extension and leg curls: seat and pads brace the hip, only the knee turns. The stack pulls through a pulley whose lever over the range is round until it is measured ({@link ResistanceCurve}); the weight of shank and foot is added.
+ * Leg extension and leg curls: seat and pads brace the hip, only the knee turns. The stack pulls through a pulley whose lever over the range follows a generic cam until it is measured ({@link ResistanceCurve}); the weight of shank and foot is added.
  * The ankle is braced by the lifter, so gastrocnemius can help (docs/model.md, 5).
  */
 public final class KneeMachineFamily implements Family {
@@ -80,7 +80,7 @@ public final class KneeMachineFamily implements Family {
   @Override
   public List<SetupParameter> parameters() {
     List<SetupParameter> list = new ArrayList<>(List.of(hip, bent, straight, machine == Machine.STANDING_CURL ? LEGS.usually(1) : LEGS, PULLEY, MOST_BEND, FRICTION));
-    list.addAll(ResistanceCurve.PARAMETERS);
+    list.addAll(machine == Machine.LEG_EXTENSION ? ResistanceCurve.EXTENSION : ResistanceCurve.CURL);
     return List.copyOf(list);
   }
 
