@@ -19,6 +19,11 @@ public interface Family {
     return Optional.empty();
   }
 
+  /** The set-up with another value of {@link #depth}; where the repetition is a part of the whole, it stays that part. */
+  default Setup atDepth(Setup setup, double value) {
+    return setup.with(depth().orElseThrow(), value);
+  }
+
   /** Parameters whose usual values are for {@link istmo.core.body.Body#REFERENCE_LEG_M} of leg and change in proportion with it, as a stride does. */
   default List<SetupParameter> growWithTheLeg() {
     return List.of();

@@ -64,10 +64,10 @@ public record Reach(Setup setup, List<String> changes) {
       if (low < depth.allowed().min()) {
         return Optional.empty();
       }
-    } while (obstacle(body, family, setup.with(depth, low)).isPresent());
+    } while (obstacle(body, family, family.atDepth(setup, low)).isPresent());
     while (high - low > 0.5) {
       double middle = 0.5 * (low + high);
-      if (obstacle(body, family, setup.with(depth, middle)).isEmpty()) {
+      if (obstacle(body, family, family.atDepth(setup, middle)).isEmpty()) {
         low = middle;
       } else {
         high = middle;
@@ -75,7 +75,7 @@ public record Reach(Setup setup, List<String> changes) {
     }
     double reached = Math.max(Math.floor(low), depth.allowed().min());
     changes.add(depth.label() + " " + inCoachUnits(depth, reached) + " instead of " + inCoachUnits(depth, setup.get(depth)) + ". " + obstacle.get().reason());
-    return Optional.of(new Reach(setup.with(depth, reached), changes));
+    return Optional.of(new Reach(family.atDepth(setup, reached), changes));
   }
 
   /** What stands in the way of the set-up on this body; empty when nothing does. Where balance goes at one load only, it does not stand in the way: that load is too much or too little. */

@@ -109,6 +109,23 @@ class AnalyserTest {
     return a.y() + share * (b.y() - a.y());
   }
 
+  /** Chains of 30 kg: the bottom of a squat is as before and takes the same load, the top is asked for more; a hip thrust, hardest at the top, loses what the chains weigh there. */
+  @Test
+  void chainsLoadTheTopAndLeaveTheBottom() {
+    Map<String, Double> deep = Map.of("depth", 85.0);
+    Map<String, Double> chains = Map.of("depth", 85.0, "extraTop", 30.0);
+    double plain = Bodies.analysis(LIFTER, "squat", deep).limitKg();
+    assertThat(Bodies.analysis(LIFTER, "squat", chains).limitKg()).isCloseTo(plain, within(0.05));
+    assertThat(topMoment(deep)).isLessThan(0.9 * topMoment(chains));
+    double thrust = Bodies.analysis(LIFTER, "thrust", Map.of()).limitKg();
+    assertThat(thrust - Bodies.analysis(LIFTER, "thrust", Map.of("extraTop", 30.0)).limitKg()).as("all of it at the top").isCloseTo(30, within(0.5));
+  }
+
+  private static double topMoment(Map<String, Double> setup) {
+    Analysis at = (Analysis) new Analyser(LIFTER).analyse(Families.get("squat"), Bodies.setup("squat", setup), new LoadRule.Fixed(60));
+    return Math.abs(at.points().get(6).externalNm()[Coordinate.KNEE_FLEXION.ordinal()]);
+  }
+
   /** By hand: on the curl the stack's moment on one knee is lever x g x W / 2 (0.95 of it at 90° of the generic cam), and the hanging lower leg helps or hinders by its weight. */
   @Test
   void theStacksMomentIsItsLeverTimesHalfTheLoad() {

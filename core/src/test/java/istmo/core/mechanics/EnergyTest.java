@@ -37,6 +37,11 @@ class EnergyTest {
     return (a, b) -> share * W * Load.G * (point(a, prop).y() - point(b, prop).y());
   }
 
+  /** The bar with chains that add so many kg at the top. */
+  private static LoadWork chained(double extra) {
+    return (a, b) -> (W + extra * (1 - 0.5 * (a.phase() + b.phase()))) * Load.G * (point(a, "bar").y() - point(b, "bar").y());
+  }
+
   private static Vec3 point(Posture p, String kind) {
     return p.props().stream().filter(x -> x.kind().equals(kind)).map(Prop::points).findFirst().orElseThrow().get(0);
   }
@@ -59,6 +64,8 @@ class EnergyTest {
     List<Arguments> list = new ArrayList<>();
     // family, set-up, legs that work, whether the whole body moves, the load's work
     list.add(Arguments.of("hinge", with(planar, "lean", 60, "kneeBend", 20, "hold", 3), 2, true, falls("bar", 1)));
+    list.add(Arguments.of("hinge", with(planar, "lean", 60, "kneeBend", 20, "hold", 3, "extraTop", 50), 2, true, chained(50)));
+    list.add(Arguments.of("squat", with(planar, "depth", 70, "extraTop", 50), 2, true, chained(50)));
     list.add(Arguments.of("guided-hinge", with(planar, "lean", 60, "kneeBend", 20, "hold", 3), 2, true, falls("bar", 1)));
     list.add(Arguments.of("belt-squat", with(planar, "depth", 80), 2, true, falls("belt", 1)));
     list.add(Arguments.of("thrust", with(Map.of(), "stance", hips, "toeOut", 0, "kneesOut", 0, "drop", 60), 2, true, falls("bar", 1)));

@@ -109,4 +109,17 @@ class SetupAndReachTest {
     PostureResult wide = Families.get("squat").posture(Bodies.MAN, Bodies.setup("squat", Map.of("stance", 1.0)), 1, 100);
     assertThat(wide).isInstanceOfSatisfying(Impossible.class, i -> assertThat(i.limit()).isEqualTo(Impossible.Limit.GEOMETRY));
   }
+
+  /** A bottom half stays the bottom half of what this body can do. */
+  @Test
+  void aPartStaysThatPartWhenDepthIsTakenBack() {
+    Body stiff = Bodies.MAN.withDorsiflexionLimit(Math.toRadians(25)).withLimits(Math.toRadians(25), Math.toRadians(95), Bodies.MAN.kneeFlexionLimitRad());
+    Candidate half = Catalogue.standard().candidate("back-squat/bottom-half");
+    Setup wished = half.usual();
+    Reach reach = Reach.of(stiff, Catalogue.standard().exerciseOf(half).family(), wished, Optional.empty()).orElseThrow();
+    double depth = reach.setup().values().get("depth");
+    double top = reach.setup().values().get("top");
+    assertThat(depth).isLessThan(wished.values().get("depth") - 5);
+    assertThat((top - 6) / (depth - 6)).isCloseTo((wished.values().get("top") - 6) / (wished.values().get("depth") - 6), within(0.01));
+  }
 }

@@ -115,7 +115,7 @@ class OrdersTest {
 
   /** Facts of the trade (common practice): what stands in for what. */
   @ParameterizedTest
-  @CsvSource({"leg-press,leg-press/high,press|squat", "seated-curl,seated-leg-curl/usual,lying-leg-curl", "hack-squat,hack-squat/usual,press|squat", "leg-extension-reclining,leg-extension-reclined/reclined,leg-extension/"})
+  @CsvSource({"leg-press,leg-press/high,press|squat", "seated-curl,seated-leg-curl/usual,lying-leg-curl", "lying-curl,lying-leg-curl/usual,seated-leg-curl|hamstring-raise|kneeling-curl", "hack-squat,hack-squat/usual,press|squat", "leg-extension-reclining,leg-extension-reclined/reclined,leg-extension/"})
   void whatIsMissingHasANearSubstituteThatSaysWhatIsLost(String without, String candidate, String kind) {
     Set<String> gym = EVERYTHING.stream().filter(i -> !i.equals(without)).collect(Collectors.toSet());
     Order o = order(Bodies.MAN, MAN, Set.of(), gym, Map.of("VL", 1, "BFL", 1), Set.of());

@@ -71,6 +71,13 @@ public final class SquatFamily implements Family {
   }
 
   @Override
+  public Setup atDepth(Setup setup, double value) {
+    double standing = TOP.usual();
+    double part = (setup.get(TOP) - standing) / (setup.get(THIGH_DEPTH) - standing);
+    return setup.with(THIGH_DEPTH, value).with(TOP, TOP.allowed().nearest(Math.round(standing + part * (value - standing))));
+  }
+
+  @Override
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
     double bottom = setup.rad(THIGH_DEPTH);
     if (!(setup.rad(TOP) < bottom)) {

@@ -41,8 +41,8 @@ public final class BestSetup {
   private static final double NOTHING = 0.02;
   /** Share of the range that a set-up must keep: partial repetitions are exercises of their own, not better set-ups. */
   private static final double KEPT_RANGE = 0.9;
-  /** Parameters that bound what the model may use, or say how weight is shared and pushed: assumptions with defaults, which a search would only exploit. */
-  private static final Set<String> ASSUMPTIONS = Set.of("footShear", "plateGrip", "pressure", "push", "rearShare", "pushOff", "handShare", "help");
+  /** Parameters that bound what the model may use, or say how weight is shared and pushed: assumptions with defaults, which a search would only exploit. And chains and bands, which are gear. */
+  private static final Set<String> NOT_SEARCHED = Set.of("footShear", "plateGrip", "pressure", "push", "rearShare", "pushOff", "handShare", "help", "extraTop");
 
   private final Brief brief;
   private final Candidate candidate;
@@ -66,7 +66,7 @@ public final class BestSetup {
     Map<String, Double> measured = brief.place().measuredOf(exercise.needs());
     this.movable =
         exercise.family().parameters().stream()
-            .filter(p -> p.kind() != SetupParameter.Kind.MACHINE && p.choices().isEmpty() && !ASSUMPTIONS.contains(p.id()) && !measured.containsKey(p.id()))
+            .filter(p -> p.kind() != SetupParameter.Kind.MACHINE && p.choices().isEmpty() && !NOT_SEARCHED.contains(p.id()) && !measured.containsKey(p.id()))
             .toList();
     for (int i = 0; i < analysers.length; i++) {
       analysers[i] = new Analyser(brief.limitedBody());

@@ -59,10 +59,11 @@ public record Substitute(String candidateId, String name, double alikeness, Stri
     return new Shape(loadedLengths(e, school), jointShares(e.analysis()));
   }
 
-  /** exp(-d), d the distance of the fingerprints over the length of the missing one's, plus the mean difference of loaded lengths, plus how differently the work is spread over the joints. */
+  /** exp(-d), d the distance of the fingerprints over the length of the longer one: more of the same is not unlike, plus the mean difference of loaded lengths, plus how differently the work is spread over the joints. */
   private static double alike(Evaluation.Computed a, Shape shapeA, Evaluation.Computed b, Shape shapeB) {
     double squares = 0;
-    double size = 0;
+    double sizeA = 0;
+    double sizeB = 0;
     double lengths = 0;
     double weight = 0;
     Map<String, Double> la = shapeA.loadedLengths();
@@ -71,12 +72,13 @@ public record Substitute(String candidateId, String name, double alikeness, Stri
       double sa = a.stimulus().get(r.id());
       double sb = b.stimulus().get(r.id());
       squares += (sa - sb) * (sa - sb);
-      size += sa * sa;
+      sizeA += sa * sa;
+      sizeB += sb * sb;
       double shared = Math.min(sa, sb);
       lengths += shared * Math.abs(la.get(r.id()) - lb.get(r.id()));
       weight += shared;
     }
-    double distance = Math.sqrt(squares / Math.max(1e-9, size)) + (weight > 0 ? LENGTH_WEIGHT * lengths / weight : 0) + JOINT_WEIGHT * jointDistance(shapeA.jointShares(), shapeB.jointShares());
+    double distance = Math.sqrt(squares / Math.max(1e-9, Math.max(sizeA, sizeB))) + (weight > 0 ? LENGTH_WEIGHT * lengths / weight : 0) + JOINT_WEIGHT * jointDistance(shapeA.jointShares(), shapeB.jointShares());
     return Math.exp(-distance);
   }
 
