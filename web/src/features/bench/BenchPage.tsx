@@ -222,7 +222,7 @@ function OneBench({ catalogue, brief, candidateId, onChoose }: { catalogue: Cata
           </>
         )}
       </section>
-      <section aria-label="Controls" className="min-h-0 overflow-auto">
+      <section aria-label="Controls" className="min-h-0 overflow-auto px-1">
         <div className="mb-1 flex flex-wrap gap-2">
           <Button look="ink" disabled={pin.isPending || now.obstacle !== undefined || now.refusal !== undefined || !brief.gym} onClick={() => pin.mutate({ candidateId, setup })}>
             Pin to session

@@ -147,4 +147,27 @@ class BenchIT {
       }
     }
   }
+
+  @Test
+  void aSetUpIsKeptAsAVariantOrderedAndTakenOut() {
+    String name = "Our long split squat " + System.nanoTime();
+    try (Coach coach = onTheBench(Coach.atTheDesk(), "split-squat/lean")) {
+      Locator stride = coach.page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Stride")).first();
+      stride.focus();
+      stride.press("ArrowLeft");
+      coach.page.getByText("Keep this as a variant of your own").click();
+      coach.fills("Name", "Split squat, long and leaning").presses("Keep");
+      assertThat(coach.page.getByText("There is a variant of that name")).isVisible();
+      coach.fills("Name", name).presses("Keep");
+      assertThat(coach.page.getByText("On the bench:")).containsText(name);
+      String bench = coach.page.url();
+      coach.goesTo("Order");
+      assertThat(coach.page.getByText(name).first()).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
+      coach.page.navigate(bench);
+      coach.presses("Take it out");
+      assertThat(coach.page.getByText("On the bench:")).not().containsText(name);
+      coach.goesTo("Order").order();
+      assertThat(coach.page.getByText(name)).hasCount(0);
+    }
+  }
 }

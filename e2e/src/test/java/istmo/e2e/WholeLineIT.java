@@ -47,7 +47,7 @@ class WholeLineIT {
       page.getByText("not in the order, and why").click();
       assertThat(page.getByText("Sore lower back: The back holds the whole load at a long lever.").first()).isVisible();
       assertThat(page.getByText("Not here: hack squat.")).isVisible();
-      assertThat(page.getByText("Here instead: Seated leg curl").first()).isVisible();
+      assertThat(page.getByText("Here instead: Kneeling curl in the rack").first()).isVisible();
       coach.strip("seated-leg-curl/usual").click();
       assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Seated leg curl"))).isVisible();
       assertThat(page.getByText("Gives out first: hamstrings").first()).isVisible();

@@ -104,7 +104,7 @@ class BestSetupTest {
   void everyControlHasItsStepsOrSaysWhyNot() {
     Candidate c = Catalogue.standard().candidate("leg-press/low");
     List<BestSetup.Step> steps = BestSetup.steps(brief("VL"), c, usual(c)).steps();
-    assertThat(steps).extracting(s -> s.parameter().id()).contains("footHeight", "stance", "toeOut", "kneeDepth", "backAngle").doesNotContain("railAngle", "sledMass", "footShear", "legs");
+    assertThat(steps).extracting(s -> s.parameter().id()).contains("footHeight", "stance", "toeOut", "kneeDepth", "backAngle", "footShear").doesNotContain("railAngle", "sledMass", "legs");
     assertThat(steps).allSatisfy(s -> List.of(s.more(), s.less()).forEach(m -> assertThat(m.obstacle().isEmpty()).isEqualTo(!Double.isNaN(m.fit()))));
     Candidate squat = Catalogue.standard().candidate("back-squat/low-bar");
     BestSetup.Step depth = BestSetup.steps(brief("VL"), squat, usual(squat)).steps().stream().filter(s -> s.parameter().id().equals("depth")).findFirst().orElseThrow();

@@ -47,6 +47,9 @@ public final class BestSetup {
   private final Brief brief;
   private final Candidate candidate;
   private final Exercise exercise;
+  /** Everything that a lifter sets, does or that is assumed of it, by degrees. */
+  private final List<SetupParameter> controls;
+  /** What of it is searched. */
   private final List<SetupParameter> movable;
   private final Map<Map<String, Double>, Tried> tried = new HashMap<>();
   private final Analyser[] analysers = new Analyser[Runtime.getRuntime().availableProcessors()];
@@ -64,10 +67,8 @@ public final class BestSetup {
     this.candidate = candidate;
     this.exercise = Catalogue.standard().exerciseOf(candidate);
     Map<String, Double> measured = brief.place().measuredOf(exercise.needs());
-    this.movable =
-        exercise.family().parameters().stream()
-            .filter(p -> p.kind() != SetupParameter.Kind.MACHINE && p.choices().isEmpty() && !NOT_SEARCHED.contains(p.id()) && !measured.containsKey(p.id()))
-            .toList();
+    this.controls = exercise.family().parameters().stream().filter(p -> p.kind() != SetupParameter.Kind.MACHINE && p.choices().isEmpty() && !measured.containsKey(p.id())).toList();
+    this.movable = controls.stream().filter(p -> !NOT_SEARCHED.contains(p.id())).toList();
     for (int i = 0; i < analysers.length; i++) {
       analysers[i] = new Analyser(brief.limitedBody());
     }
@@ -102,7 +103,7 @@ public final class BestSetup {
    */
   public record Best(Setup from, Setup to, double fitFrom, double fitTo, double gain, boolean toldApart, List<Moved> moved, List<SetupParameter> flat, List<String> bounded, String elsewhere, int tried) {}
 
-  /** One natural step of each control from a set-up, in the order of the family's parameters; what the set-up itself gives is beside it. */
+  /** One natural step of each control from a set-up, assumptions too, in the order of the family's parameters; what the set-up itself gives is beside it. */
   public record Steps(Setup at, double fit, Map<String, Double> byRegion, List<Step> steps) {
     /** What a move gains of the fit, as a share; 0 where it is too little to count. */
     public double gain(Move move) {
@@ -114,7 +115,7 @@ public final class BestSetup {
   public static Steps steps(Brief brief, Candidate candidate, Setup at) {
     BestSetup search = new BestSetup(brief, candidate);
     Tried here = search.require(at);
-    return new Steps(at, here.fit(), here.computed().orElseThrow().stimulus(), search.stepsFrom(at));
+    return new Steps(at, here.fit(), here.computed().orElseThrow().stimulus(), search.stepsFrom(at, search.controls));
   }
 
   /** The best set-up found from one that can be taken; throws where it cannot. */
@@ -157,7 +158,7 @@ public final class BestSetup {
     }
     List<SetupParameter> flat = new ArrayList<>();
     List<String> bounded = new ArrayList<>();
-    for (Step step : stepsFrom(found)) {
+    for (Step step : stepsFrom(found, movable)) {
       if (idle(end.fit(), step.more()) && idle(end.fit(), step.less())) {
         flat.add(step.parameter());
       }
@@ -222,14 +223,14 @@ public final class BestSetup {
     return here;
   }
 
-  private List<Step> stepsFrom(Setup at) {
+  private List<Step> stepsFrom(Setup at, List<SetupParameter> which) {
     List<Setup> around = new ArrayList<>();
-    movable.forEach(p -> {
+    which.forEach(p -> {
       moved(at, p, 1).ifPresent(around::add);
       moved(at, p, -1).ifPresent(around::add);
     });
     tryAll(around);
-    return movable.stream().map(p -> new Step(p, move(at, p, 1), move(at, p, -1))).toList();
+    return which.stream().map(p -> new Step(p, move(at, p, 1), move(at, p, -1))).toList();
   }
 
   private Move move(Setup at, SetupParameter p, int steps) {
