@@ -24,6 +24,11 @@ public interface Family {
     return setup.with(depth().orElseThrow(), value);
   }
 
+  /** How much of the whole repetition this set-up goes through: 1, or less for partial repetitions. */
+  default double part(Setup setup) {
+    return 1;
+  }
+
   /** Parameters whose usual values are for {@link istmo.core.body.Body#REFERENCE_LEG_M} of leg and change in proportion with it, as a stride does. */
   default List<SetupParameter> growWithTheLeg() {
     return List.of();

@@ -56,6 +56,11 @@ final class AccommodatingResistance implements Family {
   }
 
   @Override
+  public double part(Setup setup) {
+    return of.part(setup);
+  }
+
+  @Override
   public List<SetupParameter> growWithTheLeg() {
     return of.growWithTheLeg();
   }

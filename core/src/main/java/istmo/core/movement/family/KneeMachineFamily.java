@@ -100,6 +100,11 @@ public final class KneeMachineFamily implements Family {
   }
 
   @Override
+  public double part(Setup setup) {
+    return Math.min(1, (setup.get(bent) - setup.get(straight)) / (setup.get(bent) - straight.usual()));
+  }
+
+  @Override
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
     double least = setup.rad(straight);
     double most = setup.rad(bent);

@@ -73,8 +73,12 @@ public final class SquatFamily implements Family {
   @Override
   public Setup atDepth(Setup setup, double value) {
     double standing = TOP.usual();
-    double part = (setup.get(TOP) - standing) / (setup.get(THIGH_DEPTH) - standing);
-    return setup.with(THIGH_DEPTH, value).with(TOP, TOP.allowed().nearest(Math.round(standing + part * (value - standing))));
+    return setup.with(THIGH_DEPTH, value).with(TOP, TOP.allowed().nearest(Math.round(standing + (1 - part(setup)) * (value - standing))));
+  }
+
+  @Override
+  public double part(Setup setup) {
+    return (setup.get(THIGH_DEPTH) - setup.get(TOP)) / (setup.get(THIGH_DEPTH) - TOP.usual());
   }
 
   @Override

@@ -28,7 +28,16 @@ public sealed interface Evaluation {
    * @param reach the set-up used, and what was changed for this body
    * @param stimulus by region id
    */
-  record Computed(Candidate candidate, Reach reach, Analysis analysis, Map<String, Double> stimulus) implements Evaluation {}
+  record Computed(Candidate candidate, Reach reach, Analysis analysis, Map<String, Double> stimulus) implements Evaluation {
+    /** What a whole repetition that is left out adds to the standard deviation of ln(stimulus): findings of partial repetitions at long lengths run from 1.0 to 1.8 times the whole, a spread of about a quarter at half of the range (own estimate). */
+    private static final double PARTIAL_ERROR = 0.5;
+
+    /** Standard deviation of ln(stimulus) that the model leaves open here. */
+    double modelError() {
+      Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+      return Math.hypot(exercise.modelError(), PARTIAL_ERROR * (1 - exercise.family().part(reach.setup())));
+    }
+  }
 
   /** This body cannot take the posture. */
   record OutOfReach(Candidate candidate, String reason) implements Evaluation {}

@@ -45,7 +45,7 @@ public final class Explanation {
     e.analysis().notes().forEach(sentences::add);
     brief.profile().habits().stream().filter(h -> h.family().equals(x.family().id()) && aimsAtGroup(aim, h.group())).forEach(h -> sentences.add(h.change()));
     machine(brief, x).ifPresent(sentences::add);
-    sentences.add(String.format(Locale.ROOT, "Mechanics only, no study used. The model is trusted to about ±%.0f %% here.", 100 * (Math.exp(x.modelError()) - 1)));
+    sentences.add(String.format(Locale.ROOT, "Mechanics only, no study used. The model is trusted to about ±%.0f %% here.", 100 * (Math.exp(e.modelError()) - 1)));
     return sentences;
   }
 

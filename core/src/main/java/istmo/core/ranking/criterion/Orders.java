@@ -160,7 +160,7 @@ public final class Orders {
 
   private static Alternative alternative(Brief brief, Evaluation.Computed e) {
     Exercise x = Catalogue.standard().exerciseOf(e.candidate());
-    return new Alternative(e.candidate().id(), fit(brief.aim(), e), x.modelError(), x.id(), Practical.criteria(brief, x, e));
+    return new Alternative(e.candidate().id(), fit(brief.aim(), e), e.modelError(), x.id(), Practical.criteria(brief, x, e));
   }
 
   /** The first strip; when its band holds others, what decided between them. */
