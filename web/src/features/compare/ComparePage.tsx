@@ -61,7 +61,7 @@ export function ComparePage() {
             <div className="mt-3">
               <Changes bench={bench.data!} regions={catalogue.data.regions} aimed={Object.keys(brief.aim)} from={short(sides[0]!)} to={short(sides[1]!)} />
             </div>
-            <p className="mt-2 text-xs text-ink-2">Stimulus at three quarters of each one's own limit: 1 is full tension at the best length over the whole range. Differences inside the model's noise are not shown as differences.</p>
+            <p className="mt-2 text-xs text-ink-2">Stimulus of ten repetitions to failure at each one's own load: 1 is what a muscle gets that works alone at its best length. Differences inside the model's noise are not shown as differences.</p>
           </section>
         </div>
       )}

@@ -38,6 +38,9 @@ public final class Orders {
   /** Share of what gives out first under which an exercise hardly is one for the aim. */
   private static final double HARDLY = 0.15;
 
+  /** The lowest place within its interval that a clear leader may have. */
+  private static final int CLEAR_RANK = 3;
+
   private static final long SEED = 20261124;
 
   private Orders() {}
@@ -163,6 +166,10 @@ public final class Orders {
     return new Alternative(e.candidate().id(), fit(brief.aim(), e), e.modelError(), x.id(), Practical.criteria(brief, x, e));
   }
 
+  private static String leads(Ranked first) {
+    return first.rankHigh() <= CLEAR_RANK ? "It clearly leads for this aim." : String.format(Locale.ROOT, "It leads in most draws, but what the model leaves open lets it stand anywhere down to place %d.", first.rankHigh());
+  }
+
   /** The first strip; when its band holds others, what decided between them. */
   private static Optional<Order.FirstPick> firstPick(List<Order.Entry> entries) {
     if (entries.isEmpty()) {
@@ -172,7 +179,7 @@ public final class Orders {
     List<Order.Entry> band = entries.stream().filter(e -> e.ranked().band() == 1).toList();
     String butOthersEndIt = othersEndIt(first);
     if (band.size() == 1) {
-      return Optional.of(new Order.FirstPick(first.ranked().id(), "It clearly leads for this aim." + butOthersEndIt));
+      return Optional.of(new Order.FirstPick(first.ranked().id(), leads(first.ranked()) + butOthersEndIt));
     }
     Map<String, Double> mean = band.stream().skip(1).flatMap(e -> e.ranked().contributions().stream()).collect(Collectors.groupingBy(Ranked.Contribution::criterion, Collectors.averagingDouble(Ranked.Contribution::points)));
     List<Ranked.Contribution> lead =
