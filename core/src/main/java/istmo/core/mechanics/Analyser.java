@@ -147,7 +147,7 @@ public final class Analyser {
     double high = limit;
     double before = limit;
     double atBefore = 1 - repetitions;
-    if (atBefore >= 0) {
+    if (atBefore >= 0 || balanceEnds && repetitions(family, setup, limit, tempo, null) >= repetitions) { // what balance ends, strength may hold for long
       return limit;
     }
     double x = Math.max(0.3, 1 - FALL_A_REPETITION * (repetitions - 1)) * limit;
