@@ -10,6 +10,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.List;
@@ -109,9 +110,9 @@ final class Coach implements AutoCloseable {
     return page.locator("[data-candidate='" + candidate + "']");
   }
 
-  /** Candidates of the order, best first. */
+  /** Candidates of the order, best first; the first order of a body that a cold server computes takes its time. */
   List<String> order() {
-    assertThat(page.getByTestId("first-pick")).isVisible();
+    assertThat(page.getByTestId("first-pick")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
     return page.locator("[data-candidate]").all().stream().map(l -> l.getAttribute("data-candidate")).toList();
   }
 
