@@ -716,7 +716,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put?: never;
+        put: operations["putBack"];
         post?: never;
         delete: operations["retire"];
         options?: never;
@@ -883,6 +883,7 @@ export interface components {
             id: string;
             name: string;
             own: boolean;
+            retired: boolean;
         };
         CatalogueView: {
             approaches: components["schemas"]["ApproachView"][];
@@ -3223,6 +3224,27 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["CandidateView"];
                 };
+            };
+        };
+    };
+    putBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exerciseId: string;
+                variant: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -18,7 +18,7 @@ import { usePin } from '../order/pin'
 import { Changes } from './Changes'
 import { Controls } from './Controls'
 import { FindBest } from './FindBest'
-import { KeepVariant, TakeOutVariant } from './OwnVariant'
+import { KeepVariant, OwnVariant } from './OwnVariant'
 import { TapelessStarts } from './TapelessStarts'
 import { parseSetup, writeSetup } from './address'
 import { useLatest } from './useLatest'
@@ -38,7 +38,7 @@ export function BenchPage() {
   const candidateId = params.get('candidate') ?? catalogue.data.exercises[0]!.candidates[0]!.id
   const client = brief.client
   if (!client) return clients.data.length === 0 || gyms.data.length === 0 ? <Quiet>Take in a client and a gym first.</Quiet> : <Waiting what="Beginning where you left off" />
-  const candidates = catalogue.data.exercises.flatMap((x) => x.candidates.map((c) => ({ value: c.id, label: c.name, note: c.own ? `your own, of ${x.name}` : x.alsoCalled.join(', ') })))
+  const candidates = catalogue.data.exercises.flatMap((x) => x.candidates.filter((c) => !c.retired || c.id === candidateId).map((c) => ({ value: c.id, label: c.name, note: c.own ? `your own, of ${x.name}` : x.alsoCalled.join(', ') })))
   const choose = (id: string) =>
     setParams((old) => {
       const p = new URLSearchParams(old)
@@ -57,7 +57,7 @@ export function BenchPage() {
       {candidates.some((c) => c.value === candidateId) ? (
         <OneBench key={`${client} ${brief.gym} ${candidateId} ${brief.school} ${brief.stiff}`} catalogue={catalogue.data} brief={{ ...brief, client }} candidateId={candidateId} onChoose={choose} />
       ) : (
-        <Quiet>This exercise is not in the catalogue, or was taken out. Choose another above.</Quiet>
+        <Quiet>This exercise is not in the catalogue. Choose another above.</Quiet>
       )}
     </div>
   )
@@ -69,7 +69,7 @@ function OneBench({ catalogue, brief, candidateId, onChoose }: { catalogue: Cata
   const [pinned, setPinned] = useState<Record<string, number> | null>(null)
   const [at, setAt] = useState(20)
   const exercise = catalogue.exercises.find((x) => x.candidates.some((c) => c.id === candidateId))!
-  const own = exercise.candidates.find((c) => c.id === candidateId)!.own
+  const variant = exercise.candidates.find((c) => c.id === candidateId)!
   const side = (setup: Record<string, number> | null): Schemas['SideInput'] => ({ clientId: brief.client, candidateId, stiffToday: brief.stiff, ...(brief.gym ? { gymId: brief.gym } : {}), ...(setup ? { setup } : {}) })
   const wish: Schemas['BenchInput'] = { sides: [side(pinned), side(moved ?? pinned)], school: brief.school }
   const answer = useLatest(wish, (w: Schemas['BenchInput']) => postBench(w))
@@ -255,8 +255,8 @@ function OneBench({ catalogue, brief, candidateId, onChoose }: { catalogue: Cata
         )}
         {now.load && <LoadWords load={now.load} />}
         {!now.obstacle && !now.refusal && <FindBest input={aimedSide} parameters={exercise.parameters} onTake={take} />}
-        {own && !moved ? (
-          <TakeOutVariant candidateId={candidateId} onGone={() => onChoose(exercise.candidates[0]!.id)} />
+        {variant.own && !moved ? (
+          <OwnVariant key={candidateId} candidateId={candidateId} retired={variant.retired} />
         ) : (
           !now.obstacle && moved && <KeepVariant exerciseId={exercise.id} setup={setup} clientId={brief.client} onKept={onChoose} />
         )}

@@ -39,29 +39,27 @@ export function KeepVariant({ exerciseId, setup, clientId, onKept }: { exerciseI
   )
 }
 
-/** Takes an own variant out of lists and orders. */
-export function TakeOutVariant({ candidateId, onGone }: { candidateId: string; onGone: () => void }) {
+/** Takes an own variant out of lists and orders, and puts it back. */
+export function OwnVariant({ candidateId, retired }: { candidateId: string; retired: boolean }) {
   const queries = useQueryClient()
-  const takeOut = useMutation({
+  const turn = useMutation({
     mutationFn: () => {
       const [exerciseId, variant] = candidateId.split('/') as [string, string]
-      return answer(api.DELETE('/api/variants/{exerciseId}/{variant}', { params: { path: { exerciseId, variant } } }))
+      const way = { params: { path: { exerciseId, variant } } }
+      return answer(retired ? api.PUT('/api/variants/{exerciseId}/{variant}', way) : api.DELETE('/api/variants/{exerciseId}/{variant}', way))
     },
-    onSuccess: async () => {
-      onGone()
-      await changed(queries)
-    },
+    onSuccess: () => changed(queries),
   })
   return (
     <div className="mb-2 border-b border-rule pb-2 text-sm">
-      <p>
-        A variant of your own.{' '}
-        <Button disabled={takeOut.isPending} onClick={() => takeOut.mutate()}>
-          Take it out
+      <p className="flex flex-wrap items-center gap-2">
+        {retired ? 'A variant of your own, out of lists and orders.' : 'A variant of your own.'}
+        <Button disabled={turn.isPending} onClick={() => turn.mutate()}>
+          {retired ? 'Put it back' : 'Take it out'}
         </Button>
       </p>
-      <p className="mt-1 text-ink-2">Sessions that have it keep it.</p>
-      {takeOut.isError && <Trouble error={takeOut.error} />}
+      {!retired && <p className="mt-1 text-ink-2">Sessions that have it keep it.</p>}
+      {turn.isError && <Trouble error={turn.error} />}
     </div>
   )
 }

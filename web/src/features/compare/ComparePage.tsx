@@ -33,7 +33,7 @@ export function ComparePage() {
       return p
     })
   const people = list.map((c) => ({ value: c.id, label: c.name }))
-  const candidates = catalogue.data.exercises.flatMap((x) => x.candidates.map((c) => ({ value: c.id, label: c.name })))
+  const candidates = catalogue.data.exercises.flatMap((x) => x.candidates.filter((c) => !c.retired || c.id === candidateId).map((c) => ({ value: c.id, label: c.name })))
   const name = (id: string) => list.find((c) => c.id === id)?.name ?? '…'
   const sides = bench.data?.sides ?? []
   const box = frame(sides.flatMap((s) => s.phases.map((p) => p.side)))

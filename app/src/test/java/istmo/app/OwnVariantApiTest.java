@@ -3,6 +3,7 @@ package istmo.app;
 import static istmo.app.RunningApp.delete;
 import static istmo.app.RunningApp.get;
 import static istmo.app.RunningApp.post;
+import static istmo.app.RunningApp.put;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -15,6 +16,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
 
 /** A coach's own variants: kept from the bench, ordered, pinned, taken out again. */
 @ExtendWith(RunningApp.class)
@@ -49,6 +51,17 @@ class OwnVariantApiTest {
     return ids;
   }
 
+  private static boolean retired(String id) {
+    for (JsonNode exercise : get("/api/catalogue").at("/exercises")) {
+      for (JsonNode candidate : exercise.path("candidates")) {
+        if (candidate.path("id").asString().equals(id)) {
+          return candidate.path("retired").asBoolean();
+        }
+      }
+    }
+    throw new AssertionError(id + " is not listed");
+  }
+
   private static Answer keep(String name, Map<String, Object> setup) {
     return post("/api/variants", Map.of("exerciseId", "split-squat", "name", name, "setup", setup, "clientId", client));
   }
@@ -77,8 +90,16 @@ class OwnVariantApiTest {
 
     assertThat(delete("/api/variants/" + id).status()).isEqualTo(204);
     assertThat(ordered()).doesNotContain(id);
-    assertThat(get("/api/catalogue").body().toString()).doesNotContain(name);
+    assertThat(retired(id)).isTrue();
     assertThat(get("/api/sessions/" + session).at("/items/0/name").asString()).as("what was planned keeps its name").isEqualTo(name);
+    assertThat(side(client, id, null).status()).as("and can still be looked at").isEqualTo(200);
+
+    String again = keep(name, setup).at("/id").asString();
+    assertThat(put("/api/variants/" + id, null).status()).as("its name is taken by now").isEqualTo(409);
+    delete("/api/variants/" + again);
+    assertThat(put("/api/variants/" + id, null).status()).isEqualTo(204);
+    assertThat(retired(id)).isFalse();
+    assertThat(ordered()).contains(id);
   }
 
   @Test
@@ -90,6 +111,7 @@ class OwnVariantApiTest {
     assertThat(keep(taken.toUpperCase(java.util.Locale.ROOT), Map.of()).status()).as("a name of the catalogue").isEqualTo(409);
     assertThat(post("/api/variants", Map.of("exerciseId", "no-such", "name", "x", "setup", Map.of(), "clientId", client)).fault("exercise")).contains("not in the catalogue");
     assertThat(delete("/api/variants/back-squat/high-bar").status()).as("the catalogue's own stay").isEqualTo(404);
+    assertThat(post("/api/variants", Map.of("exerciseId", "split-squat", "name", "Shorter than in proportion", "setup", Map.of("stride", 0.20), "clientId", tall)).fault("setup.stride")).contains("on an average body");
     assertThat(delete("/api/variants/back-squat/own-nonsense").status()).isEqualTo(404);
   }
 }

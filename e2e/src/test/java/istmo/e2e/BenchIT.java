@@ -165,9 +165,12 @@ class BenchIT {
       assertThat(coach.page.getByText(name).first()).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
       coach.page.navigate(bench);
       coach.presses("Take it out");
-      assertThat(coach.page.getByText("On the bench:")).not().containsText(name);
+      assertThat(coach.page.getByText("out of lists and orders")).isVisible();
       coach.goesTo("Order").order();
       assertThat(coach.page.getByText(name)).hasCount(0);
+      coach.page.navigate(bench);
+      coach.presses("Put it back");
+      assertThat(coach.page.getByText("Sessions that have it keep it.")).isVisible();
     }
   }
 }

@@ -43,10 +43,19 @@ public class Variants {
     return Candidate.ownKey(id).isEmpty() ? Catalogue.standard().candidate(id) : own(entity(id));
   }
 
+  /** An own variant; a retired one is in no order or list, but sessions may have it. */
+  public record Own(Candidate candidate, boolean retired) {}
+
+  /** All own variants, oldest first. */
+  @Transactional(readOnly = true)
+  public List<Own> all() {
+    return repository.findByCoachIdOrderByCreatedAt(coach.id()).stream().map(e -> new Own(own(e), e.isRetired())).toList();
+  }
+
   /** Own variants that are in use, oldest first. */
   @Transactional(readOnly = true)
   public List<Candidate> own() {
-    return repository.findByCoachIdAndRetiredAtIsNullOrderByCreatedAt(coach.id()).stream().map(Variants::own).toList();
+    return all().stream().filter(o -> !o.retired()).map(Own::candidate).toList();
   }
 
   /** Keeps a set-up as it stands for a client on the bench, so that other clients get it in their size. */
@@ -54,23 +63,37 @@ public class Variants {
   public Candidate add(String exerciseId, String name, Map<String, Double> setup, UUID clientId) {
     Exercise exercise = Catalogue.standard().exercise(exerciseId);
     String checked = Names.checked(name);
-    List<Candidate> own = own();
-    if (Stream.concat(Catalogue.standard().candidates().stream(), own.stream()).anyMatch(c -> c.name().equalsIgnoreCase(checked))) {
-      throw new Conflict("There is a variant of that name: " + checked + ".");
-    }
-    if (own.size() >= MOST) {
-      throw new Conflict("There are " + MOST + " own variants; take one out first.");
-    }
+    checkRoom(checked);
     UUID id = UUID.randomUUID();
     Candidate c = Candidate.own(exercise, id.toString(), checked, setup, clients.get(clientId).body(false));
     repository.save(new OwnVariantEntity(id, coach.id(), exercise.id(), checked, c.usual().values(), clock.instant()));
     return c;
   }
 
-  /** Takes it out of orders and lists; sessions that have it keep its name. */
+  /** Takes it out of orders and lists; sessions that have it keep it. */
   @Transactional
   public void retire(String candidateId) {
     entity(candidateId).retire(clock.instant());
+  }
+
+  /** Puts a retired one back. */
+  @Transactional
+  public void putBack(String candidateId) {
+    OwnVariantEntity variant = entity(candidateId);
+    if (variant.isRetired()) {
+      checkRoom(variant.getName());
+      variant.putBack();
+    }
+  }
+
+  private void checkRoom(String name) {
+    List<Candidate> own = own();
+    if (Stream.concat(Catalogue.standard().candidates().stream(), own.stream()).anyMatch(c -> c.name().equalsIgnoreCase(name))) {
+      throw new Conflict("There is a variant of that name: " + name + ".");
+    }
+    if (own.size() >= MOST) {
+      throw new Conflict("There are " + MOST + " own variants; take one out first.");
+    }
   }
 
   private OwnVariantEntity entity(String candidateId) {

@@ -5,6 +5,7 @@ import istmo.core.equipment.Place;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.InvalidInput;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -19,24 +20,33 @@ public record Candidate(String id, String exerciseId, String name, Setup usual, 
 
   /**
    * A coach's own variant of an exercise, from a set-up as it stands for one body: what grows with the leg or the mass is kept as it would be for the reference body, so that this body gets it back and others get their own size. Throws
-   * {@link InvalidInput} with fields "setup.NAME" for what the exercise does not have or allow.
+   * {@link InvalidInput} with fields "setup.NAME" for what the exercise does not have, or does not allow on this or on the reference body.
    *
    * @param key what the coach's store knows it by
    */
   public static Candidate own(Exercise exercise, String key, String name, Map<String, Double> values, Body body) {
     Setup setup = Setup.of(exercise.family().parameters(), values);
     for (SetupParameter p : exercise.family().growWithTheLeg()) {
-      setup = setup.with(p, p.allowed().nearest(setup.get(p) / legSize(body)));
+      setup = setup.with(p, forReference(p, setup.get(p), legSize(body)));
     }
     for (SetupParameter p : exercise.family().growWithTheMass()) {
-      setup = setup.with(p, p.allowed().nearest(setup.get(p) / massSize(body)));
+      setup = setup.with(p, forReference(p, setup.get(p), massSize(body)));
     }
     return own(exercise, key, name, setup.values());
   }
 
-  /** An own variant as it was kept. */
+  private static double forReference(SetupParameter p, double value, double size) {
+    double reference = value / size;
+    if (!p.allowed().contains(reference)) {
+      throw new InvalidInput("setup." + p.id(), String.format(Locale.ROOT, "would be %.2f %s on an average body, in proportion; allowed is %.2f to %.2f", reference, p.unit(), p.allowed().min(), p.allowed().max()));
+    }
+    return reference;
+  }
+
+  /** An own variant as it was kept. What gives way for an ankle is what gives way in the exercise's other variants. */
   public static Candidate own(Exercise exercise, String key, String name, Map<String, Double> usual) {
-    return new Candidate(exercise.id() + "/" + OWN + key, exercise.id(), name, Setup.of(exercise.family().parameters(), usual), Optional.empty());
+    Optional<SetupParameter> yields = exercise.candidates().stream().flatMap(c -> c.yields().stream()).findFirst();
+    return new Candidate(exercise.id() + "/" + OWN + key, exercise.id(), name, Setup.of(exercise.family().parameters(), usual), yields);
   }
 
   /** What a coach's store knows an own variant by; empty for a variant of the catalogue. */
@@ -53,15 +63,16 @@ public record Candidate(String id, String exerciseId, String name, Setup usual, 
     return body.massKg() / Body.REFERENCE_MASS_KG;
   }
 
-  /** The usual set-up for this body on the machines of a place: what grows with the leg or the body's mass is fitted to it, to the centimetre and the kilogram, and what is measured there stands instead of what is generic. */
+  /** The usual set-up for this body on the machines of a place: what grows with the leg or the body's mass is fitted to it, to the centimetre and the kilogram (of an own variant ten times finer, so that its body gets it back), and what is measured there stands instead of what is generic. */
   public Setup usualFor(Body body, Place place) {
     Exercise exercise = Catalogue.standard().exercise(exerciseId);
+    double grain = ownKey(id).isPresent() ? 10 : 1;
     Setup setup = usual;
     for (SetupParameter p : exercise.family().growWithTheLeg()) {
-      setup = setup.with(p, p.allowed().nearest(Math.round(100 * legSize(body) * usual.get(p)) / 100.0));
+      setup = setup.with(p, p.allowed().nearest(Math.round(100 * grain * legSize(body) * usual.get(p)) / (100 * grain)));
     }
     for (SetupParameter p : exercise.family().growWithTheMass()) {
-      setup = setup.with(p, p.allowed().nearest(Math.round(massSize(body) * usual.get(p))));
+      setup = setup.with(p, p.allowed().nearest(Math.round(grain * massSize(body) * usual.get(p)) / grain));
     }
     for (Map.Entry<String, Double> known : place.measuredOf(exercise.needs()).entrySet()) {
       Optional<SetupParameter> p = exercise.family().parameters().stream().filter(x -> x.id().equals(known.getKey())).findFirst();

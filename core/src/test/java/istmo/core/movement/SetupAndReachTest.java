@@ -35,6 +35,14 @@ class SetupAndReachTest {
         .isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).extracting(InvalidInput.Fault::field).containsExactlyInAnyOrder("setup.depth", "setup.stanze", "setup.bar"));
   }
 
+  /** Depth that is taken back for a body leaves a whole repetition whole and a part of one that part, to the degree. */
+  @ParameterizedTest
+  @MethodSource("candidates")
+  void lessDepthKeepsThePart(Candidate c) {
+    Family family = Catalogue.standard().exerciseOf(c).family();
+    family.depth().ifPresent(d -> assertThat(family.part(family.atDepth(c.usual(), d.allowed().nearest(c.usual().get(d) - 10)))).isCloseTo(family.part(c.usual()), within(0.02)));
+  }
+
   /** Bones keep their length, the foot stays on its support, and what the posture says of the knee is what its joint centres say. */
   @ParameterizedTest
   @MethodSource("candidates")

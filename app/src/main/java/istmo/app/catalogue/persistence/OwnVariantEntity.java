@@ -39,6 +39,14 @@ public class OwnVariantEntity {
     retiredAt = at;
   }
 
+  public void putBack() {
+    retiredAt = null;
+  }
+
+  public boolean isRetired() {
+    return retiredAt != null;
+  }
+
   public UUID getId() {
     return id;
   }

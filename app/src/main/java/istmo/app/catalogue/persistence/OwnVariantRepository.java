@@ -7,7 +7,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 /** Own variants, always through their coach. */
 public interface OwnVariantRepository extends JpaRepository<OwnVariantEntity, UUID> {
-  List<OwnVariantEntity> findByCoachIdAndRetiredAtIsNullOrderByCreatedAt(UUID coachId);
+  List<OwnVariantEntity> findByCoachIdOrderByCreatedAt(UUID coachId);
 
   Optional<OwnVariantEntity> findByIdAndCoachId(UUID id, UUID coachId);
 }

@@ -45,9 +45,10 @@ class CatalogueController {
 
   record CautionView(Caution id, String label, boolean asksClearance, String reason, String advice) {}
 
-  record CandidateView(String id, String name, boolean own) {
-    static CandidateView of(Candidate c) {
-      return new CandidateView(c.id(), c.name(), Candidate.ownKey(c.id()).isPresent());
+  /** retired: an own variant that was taken out; it is in no order, but sessions may have it. */
+  record CandidateView(String id, String name, boolean own, boolean retired) {
+    static CandidateView own(Candidate c, boolean retired) {
+      return new CandidateView(c.id(), c.name(), true, retired);
     }
   }
 
@@ -70,7 +71,7 @@ class CatalogueController {
       List<String> cautions,
       List<CandidateView> candidates,
       List<ParameterView> parameters) {
-    static ExerciseView of(Exercise x, List<Candidate> own) {
+    static ExerciseView of(Exercise x, List<Variants.Own> own) {
       return new ExerciseView(
           x.id(),
           x.name(),
@@ -81,7 +82,7 @@ class CatalogueController {
           x.cues(),
           x.stopSigns(),
           x.cautions(),
-          Stream.concat(x.candidates().stream(), own.stream().filter(c -> c.exerciseId().equals(x.id()))).map(CandidateView::of).toList(),
+          Stream.concat(x.candidates().stream().map(c -> new CandidateView(c.id(), c.name(), false, false)), own.stream().filter(o -> o.candidate().exerciseId().equals(x.id())).map(o -> CandidateView.own(o.candidate(), o.retired()))).toList(),
           x.family().parameters().stream().map(ParameterView::of).toList());
     }
   }
@@ -90,7 +91,7 @@ class CatalogueController {
 
   @GetMapping("/api/catalogue")
   CatalogueView catalogue() {
-    List<Candidate> own = variants.own();
+    List<Variants.Own> own = variants.all();
     return new CatalogueView(
         Regions.standard().all().stream().map(CatalogueController::region).toList(),
         Equipment.all().stream().map(i -> new EquipmentView(i.id(), i.name(), i.alsoCalled(), i.group())).toList(),

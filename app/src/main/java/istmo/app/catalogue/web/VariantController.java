@@ -9,6 +9,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -32,7 +33,7 @@ class VariantController {
   CatalogueController.CandidateView add(@RequestBody VariantInput input) {
     new Needed().field("exerciseId", input.exerciseId()).field("setup", input.setup()).field("clientId", input.clientId()).check();
     Candidate c = variants.add(input.exerciseId(), input.name(), input.setup(), input.clientId());
-    return CatalogueController.CandidateView.of(c);
+    return CatalogueController.CandidateView.own(c, false);
   }
 
   /** The id is the candidate's: exercise/variant. */
@@ -40,5 +41,12 @@ class VariantController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void retire(@PathVariable String exerciseId, @PathVariable String variant) {
     variants.retire(exerciseId + "/" + variant);
+  }
+
+  /** Puts one back that was taken out. */
+  @PutMapping("/{exerciseId}/{variant}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void putBack(@PathVariable String exerciseId, @PathVariable String variant) {
+    variants.putBack(exerciseId + "/" + variant);
   }
 }

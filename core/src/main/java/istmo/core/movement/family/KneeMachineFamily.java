@@ -100,8 +100,18 @@ public final class KneeMachineFamily implements Family {
   }
 
   @Override
+  public Setup atDepth(Setup setup, double value) {
+    return setup.with(bent, value).with(straight, straight.allowed().nearest(Math.round(value - ofUsual(setup) * (value - straight.usual()))));
+  }
+
+  @Override
   public double part(Setup setup) {
-    return Math.min(1, (setup.get(bent) - setup.get(straight)) / (setup.get(bent) - straight.usual()));
+    return Math.min(1, ofUsual(setup));
+  }
+
+  /** Range over that to the usual straight end; above 1 where it goes straighter. */
+  private double ofUsual(Setup setup) {
+    return (setup.get(bent) - setup.get(straight)) / (setup.get(bent) - straight.usual());
   }
 
   @Override
