@@ -256,11 +256,11 @@ function OneBench({ catalogue, brief, candidateId, onChoose }: { catalogue: Cata
         {now.load && <LoadWords load={now.load} />}
         {!now.obstacle && !now.refusal && <FindBest input={aimedSide} parameters={exercise.parameters} onTake={take} />}
         {variant.own && !moved ? (
-          <OwnVariant key={candidateId} candidateId={candidateId} retired={variant.retired} />
+          <OwnVariant candidateId={candidateId} retired={variant.retired} />
         ) : (
           !now.obstacle && moved && <KeepVariant exerciseId={exercise.id} setup={setup} clientId={brief.client} onKept={onChoose} />
         )}
-        <TapelessStarts key={candidateId} title="Find a start without a tape" clientId={brief.client} gymId={brief.gym} stiffToday={brief.stiff} candidateId={candidateId} onFound={take} />
+        <TapelessStarts title="Find a start without a tape" clientId={brief.client} gymId={brief.gym} stiffToday={brief.stiff} candidateId={candidateId} onFound={take} />
         <Controls parameters={exercise.parameters} setup={setup} pinned={start.setup} measured={now.measured} steps={steps.data && !steps.isPlaceholderData && JSON.stringify(resting) === JSON.stringify(aimedSide) ? steps.data.steps : []} onMove={onMove} />
       </section>
     </div>

@@ -1,17 +1,12 @@
 package istmo.core.mechanics;
 
 import istmo.core.anatomy.Coordinate;
-import istmo.core.anatomy.Muscle;
-import istmo.core.anatomy.Regions;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
-import istmo.core.movement.Impossible;
 import istmo.core.movement.Posture;
-import istmo.core.movement.PostureResult;
 import istmo.core.movement.Setup;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -23,31 +18,17 @@ public final class Analyser {
   /** Points of the range, evenly spaced, unless said otherwise. */
   public static final int POINTS = 21;
 
-  /** Sensitivities of phases whose limit is within about this share of the smallest are blended, so that limiters do not jump where two phases tie. */
-  private static final double TIE = 0.02;
-
-  private static final double LOAD_TOLERANCE_KG = 0.02;
-  private static final double FIRST_GUESS_KG = 100;
   private static final double REPETITION_TOLERANCE = 0.01;
   /** First guess of what share of the limit a repetition more costs. */
   private static final double FALL_A_REPETITION = 0.026;
-  /** Phases whose limit is more than this many times the smallest do not decide it at a nearby load; a last look at all phases makes sure. */
-  private static final double FOLLOWED = 1.15;
-  /** Phases that could decide with a weaker back. */
-  private static final double NEAR = 1.5;
-  /** Backs of a quarter more and a fifth less strength than stated, and how much each counts (own estimate of what is not known). */
-  private static final double[] BACK_FACTORS = {0.8, 1, 1.25};
-
-  private static final double[] BACK_WEIGHTS = {0.25, 0.5, 0.25};
 
   private final Body body;
   private final Musculature musculature;
   private final Equilibrium equilibrium;
   private final StrengthLimit strength;
+  private final FreshLimit fresh;
   private final LoadSharing sharing;
   private final SetSimulation simulation;
-  /** Whether the last limit was where the load could not be balanced any more, before strength failed. */
-  private boolean balanceEnds;
   /** The load of the rested run that the simulation holds, NaN for none, and its repetitions. */
   private double simulatedKg = Double.NaN;
 
@@ -63,6 +44,7 @@ public final class Analyser {
     this.musculature = musculature;
     this.equilibrium = new Equilibrium(body, musculature);
     this.strength = new StrengthLimit(equilibrium);
+    this.fresh = new FreshLimit(body, musculature, equilibrium, strength);
     this.sharing = new LoadSharing(equilibrium);
     this.simulation = new SetSimulation(body, musculature);
   }
@@ -75,19 +57,19 @@ public final class Analyser {
     double[] limits = new double[POINTS];
     simulatedKg = Double.NaN;
     try {
-      double limit = limit(family, setup, limits);
+      double limit = fresh.limit(family, setup, limits);
       if (!(limit > 0)) {
         int weakest = weakest(limits);
         return new CannotAnalyse(weakest / (POINTS - 1.0), "Body weight alone is more than this posture can hold.", String.format(Locale.ROOT, "about %.0f kg of help", -limit));
       }
-      List<Limiter> limiters = limiters(family, setup, limits, limit);
+      List<Limiter> limiters = fresh.limiters(family, setup, limits, limit);
       double working = working(family, setup, rule, tempo, limit);
       List<AnalysisPoint> points = new ArrayList<>(POINTS);
       List<String> notes = new ArrayList<>();
       double tuck = 0;
       sharing.reset();
       for (int k = 0; k < POINTS; k++) {
-        Posture posture = posture(family, setup, k / (POINTS - 1.0), working);
+        Posture posture = NoPosture.orPosture(body, family, setup, k / (POINTS - 1.0), working);
         equilibrium.set(posture);
         sharing.solve(working);
         points.add(point(posture, limits[k], working));
@@ -124,8 +106,8 @@ public final class Analyser {
   public Optional<Fresh> fresh(Family family, Setup setup) {
     double[] limits = new double[POINTS];
     try {
-      double limit = limit(family, setup, limits);
-      return Optional.of(new Fresh(limit, limit > 0 ? limiters(family, setup, limits, limit) : List.of()));
+      double limit = fresh.limit(family, setup, limits);
+      return Optional.of(new Fresh(limit, limit > 0 ? fresh.limiters(family, setup, limits, limit) : List.of()));
     } catch (NoPosture e) {
       return Optional.empty();
     }
@@ -147,7 +129,7 @@ public final class Analyser {
     double high = limit;
     double before = limit;
     double atBefore = 1 - repetitions;
-    if (atBefore >= 0 || balanceEnds && repetitions(family, setup, limit, tempo, null) >= repetitions) { // what balance ends, strength may hold for long
+    if (atBefore >= 0 || fresh.balanceEnds() && repetitions(family, setup, limit, tempo, null) >= repetitions) { // what balance ends, strength may hold for long
       return limit;
     }
     double x = Math.max(0.3, 1 - FALL_A_REPETITION * (repetitions - 1)) * limit;
@@ -166,7 +148,7 @@ public final class Analyser {
       } else {
         high = x;
       }
-      if (high - low < LOAD_TOLERANCE_KG / 2) {
+      if (high - low < FreshLimit.LOAD_TOLERANCE_KG / 2) {
         return high;
       }
       double next = x - f * (x - before) / (f - atBefore);
@@ -183,7 +165,7 @@ public final class Analyser {
     if (loadKg != simulatedKg || start != null) {
       simulatedKg = Double.NaN;
       for (int k = 0; k < SetSimulation.POINTS; k++) {
-        simulation.set(k, posture(family, setup, k / (SetSimulation.POINTS - 1.0), loadKg));
+        simulation.set(k, NoPosture.orPosture(body, family, setup, k / (SetSimulation.POINTS - 1.0), loadKg));
       }
       simulatedRepetitions = simulation.run(loadKg, tempo, family.legs(setup), start);
       simulatedKg = start == null ? loadKg : Double.NaN;
@@ -208,16 +190,16 @@ public final class Analyser {
     double[][] sensitivity = new double[SetSimulation.POINTS][columns];
     double[] limits = new double[SetSimulation.POINTS];
     for (int k = 0; k < limits.length; k++) {
-      equilibrium.set(posture(family, setup, k / (limits.length - 1.0), loadKg));
+      equilibrium.set(NoPosture.orPosture(body, family, setup, k / (limits.length - 1.0), loadKg));
       equilibrium.tire(left);
       limits[k] = strength.solve() ? strength.limitKg() : StrengthLimit.HIGHEST_KG;
       for (int j = 0; j < columns; j++) {
         sensitivity[k][j] = (1 - left[j]) * strength.sensitivity(j);
       }
     }
-    double[] kg = blended(limits, sensitivity);
+    double[] kg = LimiterShares.blended(limits, sensitivity);
     double sum = Arrays.stream(kg).sum();
-    return sum > 0 ? named(Arrays.stream(kg).map(v -> v / sum).toArray(), kg) : List.of();
+    return sum > 0 ? LimiterShares.named(musculature.muscles(), Arrays.stream(kg).map(v -> v / sum).toArray(), kg) : List.of();
   }
 
   /** A drop set: each load to failure with what the last left, without rest. */
@@ -231,198 +213,6 @@ public final class Analyser {
       left = simulation.leftAtEnd().clone();
     }
     return List.copyOf(sets);
-  }
-
-  /**
-   * Largest load that every phase holds. Where the posture depends on the load, the load at which limit and load agree: a root, found by a bracketed secant (plain substitution oscillates for the Romanian deadlift).
-   */
-  private double limit(Family family, Setup setup, double[] limits) {
-    balanceEnds = false;
-    if (!family.balances()) {
-      return smallest(family, setup, limits, 0, Double.POSITIVE_INFINITY);
-    }
-    double ceiling = Double.POSITIVE_INFINITY; // after a first look, only phases near the smallest are followed
-    double low = Double.NaN;
-    double atLow = Double.NaN;
-    double high = Double.NaN;
-    double atHigh = Double.NaN;
-    double x = FIRST_GUESS_KG;
-    double g = x;
-    for (int round = 0; round < 60; round++) {
-      double f;
-      try {
-        g = smallest(family, setup, limits, x, ceiling);
-        f = g - x;
-        if (Math.abs(f) < LOAD_TOLERANCE_KG && ceiling < Double.POSITIVE_INFINITY) {
-          g = smallest(family, setup, limits, x, Double.POSITIVE_INFINITY);
-          f = g - x;
-        }
-      } catch (NoPosture e) {
-        if (!Double.isNaN(high) && !balanceEnds) { // too light for this posture, which a heavier load steadies: the limit lies above
-          low = x;
-          atLow = x + 1;
-          if (high - low < LOAD_TOLERANCE_KG) {
-            throw e;
-          }
-          x = 0.5 * (low + high);
-          continue;
-        }
-        if (x <= LOAD_TOLERANCE_KG) {
-          throw e;
-        }
-        // too heavy to be balanced: the limit lies below
-        high = x;
-        atHigh = -x;
-        balanceEnds = true;
-        if (!Double.isNaN(low) && high - low < LOAD_TOLERANCE_KG) {
-          smallest(family, setup, limits, low, Double.POSITIVE_INFINITY);
-          return low;
-        }
-        x = Double.isNaN(low) ? (x < 1 ? 0 : x / 2) : 0.5 * (low + high);
-        continue;
-      }
-      if (Math.abs(f) < LOAD_TOLERANCE_KG) {
-        balanceEnds = false;
-        return g;
-      }
-      ceiling = FOLLOWED * Math.max(g, 1);
-      if (f > 0) {
-        low = x;
-        atLow = f;
-      } else {
-        high = x;
-        atHigh = f;
-        balanceEnds = false;
-      }
-      if (Double.isNaN(high)) {
-        if (x >= StrengthLimit.HIGHEST_KG) {
-          return x;
-        }
-        x = Math.min(StrengthLimit.HIGHEST_KG, x + Math.max(f, 1));
-      } else if (Double.isNaN(low)) {
-        if (x <= LOAD_TOLERANCE_KG) {
-          return Math.min(g, 0);
-        }
-        x = Math.max(LOAD_TOLERANCE_KG, Math.min(g, x / 2));
-      } else {
-        if (high - low < LOAD_TOLERANCE_KG) {
-          smallest(family, setup, limits, low, Double.POSITIVE_INFINITY);
-          return low;
-        }
-        double secant = low + (high - low) * atLow / (atLow - atHigh);
-        double margin = 0.02 * (high - low);
-        x = Math.max(low + margin, Math.min(high - margin, secant));
-      }
-    }
-    throw new IllegalStateException("the load at which posture and limit agree was not found");
-  }
-
-  /** The smallest limit at a load; phases whose limit was above {@code ceiling} last time keep it. */
-  private double smallest(Family family, Setup setup, double[] limits, double loadKg, double ceiling) {
-    double least = StrengthLimit.HIGHEST_KG;
-    for (int k = 0; k < limits.length; k++) {
-      if (limits[k] > ceiling) {
-        continue;
-      }
-      limits[k] = limitAt(family, setup, k / (limits.length - 1.0), loadKg);
-      least = Math.min(least, limits[k]);
-    }
-    return least;
-  }
-
-  private double limitAt(Family family, Setup setup, double phase, double loadKg) {
-    equilibrium.set(posture(family, setup, phase, loadKg));
-    if (!strength.solve()) {
-      throw new NoPosture(phase, new Impossible(Impossible.Limit.GEOMETRY, "No load in a sensible range can be held here.", "another set-up"));
-    }
-    return strength.limitKg();
-  }
-
-  /**
-   * Shares of what limits, at the sticking point. How strong a back is, is known least of all, so the shares are a mean over a weaker, the stated and a stronger back; phases that nearly tie are blended.
-   */
-  private List<Limiter> limiters(Family family, Setup setup, double[] fresh, double limit) {
-    if (balanceEnds) {
-      return List.of(new Limiter(Limiter.BALANCE, 1, 0));
-    }
-    int columns = equilibrium.muscles + 2;
-    int phases = fresh.length;
-    double[][][] sensitivity = new double[BACK_FACTORS.length][phases][columns];
-    double[][] limits = new double[BACK_FACTORS.length][phases];
-    for (double[] l : limits) {
-      Arrays.fill(l, StrengthLimit.HIGHEST_KG);
-    }
-    for (int k = 0; k < phases; k++) {
-      if (fresh[k] > NEAR * limit) {
-        continue;
-      }
-      equilibrium.set(posture(family, setup, k / (phases - 1.0), limit));
-      boolean backCarries = equilibrium.carries(Coordinate.LUMBAR_FLEXION);
-      for (int b = 0; b < BACK_FACTORS.length; b++) {
-        if (b > 0 && !backCarries) { // the back's strength does not matter here
-          limits[b][k] = limits[0][k];
-          sensitivity[b][k] = sensitivity[0][k];
-          continue;
-        }
-        equilibrium.scaleBack(BACK_FACTORS[b]);
-        limits[b][k] = strength.solve() ? strength.limitKg() : StrengthLimit.HIGHEST_KG;
-        for (int j = 0; j < columns; j++) {
-          sensitivity[b][k][j] = strength.sensitivity(j);
-        }
-      }
-    }
-    double[] share = new double[columns];
-    double[] kg = new double[columns];
-    for (int b = 0; b < BACK_FACTORS.length; b++) {
-      double[] mean = blended(limits[b], sensitivity[b]);
-      double sum = Arrays.stream(mean).sum();
-      for (int j = 0; j < columns && sum > 0; j++) {
-        share[j] += BACK_WEIGHTS[b] * mean[j] / sum;
-        kg[j] += BACK_WEIGHTS[b] * mean[j];
-      }
-    }
-    return named(share, kg);
-  }
-
-  /** Mean sensitivity over phases, those nearest to the smallest limit weighing most. */
-  private static double[] blended(double[] limits, double[][] sensitivity) {
-    double least = Arrays.stream(limits).min().orElseThrow();
-    double[] mean = new double[sensitivity[0].length];
-    double weightSum = 0;
-    for (int k = 0; k < limits.length; k++) {
-      double weight = Math.exp(-(limits[k] - least) / Math.max(1, Math.abs(least)) / TIE);
-      weightSum += weight;
-      for (int j = 0; j < mean.length; j++) {
-        mean[j] += weight * sensitivity[k][j];
-      }
-    }
-    for (int j = 0; j < mean.length; j++) {
-      mean[j] /= weightSum;
-    }
-    return mean;
-  }
-
-  /** Shares above a half of one per cent, greatest first. */
-  private List<Limiter> named(double[] share, double[] kg) {
-    List<Limiter> result = new ArrayList<>();
-    List<Muscle> muscles = musculature.muscles();
-    double named = Arrays.stream(share).filter(v -> v > 0.005).sum();
-    for (int j = 0; j < share.length; j++) {
-      if (share[j] > 0.005) {
-        String id = j < muscles.size() ? muscles.get(j).id() : j == muscles.size() ? Regions.LOWER_BACK : "ABDOMINALS";
-        result.add(new Limiter(id, share[j] / named, kg[j] / 100));
-      }
-    }
-    result.sort(Comparator.comparingDouble(Limiter::share).reversed().thenComparing(Limiter::id));
-    return result;
-  }
-
-  private Posture posture(Family family, Setup setup, double phase, double loadKg) {
-    PostureResult result = family.posture(body, setup, phase, loadKg);
-    if (result instanceof Impossible impossible) {
-      throw new NoPosture(phase, impossible);
-    }
-    return (Posture) result;
   }
 
   private AnalysisPoint point(Posture posture, double limit, double working) {
@@ -459,17 +249,5 @@ public final class Analyser {
       }
     }
     return weakest;
-  }
-
-  private static final class NoPosture extends RuntimeException {
-    private static final long serialVersionUID = 1L;
-    private final double phase;
-    private final transient Impossible impossible;
-
-    NoPosture(double phase, Impossible impossible) {
-      super(impossible.reason(), null, false, false);
-      this.phase = phase;
-      this.impossible = impossible;
-    }
   }
 }

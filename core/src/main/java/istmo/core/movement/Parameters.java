@@ -18,9 +18,14 @@ public final class Parameters {
       SetupParameter.of("depth", "Depth", "deg", 45, 125, 100, 5, SETUP, "thigh from the vertical at the bottom; 90 is parallel");
   public static final SetupParameter PRESSURE =
       SetupParameter.of("pressure", "Pressure under the foot", "m", -0.06, 0.08, 0, 0.01, TECHNIQUE, "centre of pressure in front of mid-foot");
+  /** The same on a track, where the cue "push back into the bar" is another word for it: moments about the feet settle the track's push. */
+  public static final SetupParameter PRESSURE_ON_TRACK = PRESSURE.noted("on a track, pushing back into the bar brings it forward, pushing forward into it brings it back");
   /** Bound, not a value: the model may use anything up to it. Cleats on dry floor could hold more; .12 to .5 is the range of the trials behind docs/model.md, 5. */
   public static final SetupParameter FOOT_SHEAR =
       SetupParameter.of("footShear", "Sideways grip of the foot", "", 0, 0.6, 0.35, 0.05, TECHNIQUE, "most sideways force as a share of the force under the foot");
+  /** The cue "spread the floor" as an input; what the cue does to a real lifter's force is not measured. */
+  public static final SetupParameter SPREAD =
+      SetupParameter.of("spread", "Spread the floor", "", -1, 1, 0, 0.25, TECHNIQUE, "share of the sideways grip that each foot uses on purpose: 1 pushes outwards with all of it, -1 inwards, 0 leaves it to the body");
   /**
    * Bound, not a value: on a sled the force along the foot plate is not settled by statics, only by friction. People turn the force towards the hip within it, which is why foot height on a press changes less than a force square to the
    * plate would say (compare Escamilla et al. 2001, small effects of foot height; from memory).

@@ -124,18 +124,28 @@ public final class PostureBuilder {
     return this;
   }
 
+  /** {@link #footGrip(double, double, double, double)} of a foot that is not told to push to a side. */
+  public PostureBuilder footGrip(double grip, double force, double forcePerKg) {
+    return footGrip(grip, 0, force, forcePerKg);
+  }
+
   /**
-   * What the floor or plate may do sideways beside the main force: shear up to {@code grip} times it, the centre of pressure up to 2 cm to a side, and a twisting moment of 3 cm times it (rubber on rubber; own estimate).
+   * What the floor or plate may do sideways beside the main force: shear up to {@code grip} times it, the centre of pressure up to 2 cm to a side, and a twisting moment of 3 cm times it (rubber on rubber; own estimate). Sideways is the body's, not the foot's: with the toes out, a force
+   * across the foot has a part fore and aft, which both feet share, and nothing would balance it.
    *
+   * @param spread -1 to 1: how much of the grip is used on purpose, pushing the floor outwards (1: all of it) or inwards; what is left is free to either side of that
    * @param force main force on the foot, N, with no external load
    * @param forcePerKg and what each kg adds
    */
-  public PostureBuilder footGrip(double grip, double force, double forcePerKg) {
-    Vec3 side = toeDirection.cross(soleNormal);
-    if (grip > 0) {
-      free.add(FreeContact.atFoot("sideways force under the foot", pressure, side, Vec3.ZERO, grip * force, grip * forcePerKg));
+  public PostureBuilder footGrip(double grip, double spread, double force, double forcePerKg) {
+    double left = (1 - Math.abs(spread)) * grip;
+    if (left > 0) {
+      free.add(FreeContact.atFoot("sideways force under the foot", pressure, Vec3.RIGHT, Vec3.ZERO, left * force, left * forcePerKg));
     }
-    free.add(FreeContact.atFoot("pressure to a side", pressure, Vec3.ZERO, side.cross(soleNormal), 0.02 * force, 0.02 * forcePerKg));
+    if (spread * grip != 0) { // what the floor answers to the right foot
+      loads.add(Load.force(Load.Segment.FOOT, pressure, new Vec3(0, 0, -spread * grip * force), new Vec3(0, 0, -spread * grip * forcePerKg)));
+    }
+    free.add(FreeContact.atFoot("pressure to a side", pressure, Vec3.ZERO, Vec3.RIGHT.cross(soleNormal), 0.02 * force, 0.02 * forcePerKg));
     free.add(FreeContact.atFoot("twist under the foot", pressure, Vec3.ZERO, soleNormal, 0.03 * force, 0.03 * forcePerKg));
     return this;
   }

@@ -35,6 +35,11 @@ public record SetupParameter(String id, String label, String unit, Allowed allow
     return new SetupParameter(id, label, "", new Allowed(0, choices.length - 1, ""), usual, 1, kind, List.of(choices), note);
   }
 
+  /** The same parameter with more said about it. */
+  public SetupParameter noted(String more) {
+    return new SetupParameter(id, label, unit, allowed, usual, step, kind, choices, note + "; " + more);
+  }
+
   /** The same parameter with another usual value. */
   public SetupParameter usually(double value) {
     return new SetupParameter(id, label, unit, allowed, value, step, kind, choices, note);

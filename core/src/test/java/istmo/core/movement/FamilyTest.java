@@ -31,6 +31,39 @@ class FamilyTest {
     return p.props().stream().filter(x -> x.kind().equals("bar")).findFirst().orElseThrow().points().get(0);
   }
 
+  /** What one foot may push sideways, the other answers; a part of it fore and aft would not be answered by anything. */
+  @ParameterizedTest
+  @ValueSource(strings = {"squat", "hinge", "deadlift", "press", "thrust"})
+  void sidewaysGripHasNoPartForeAndAft(String family) {
+    Posture p = Bodies.posture(MAN, family, Map.of("toeOut", 30.0), 0.5, 60);
+    FreeContact grip = p.freeContacts().stream().filter(c -> c.name().startsWith("sideways")).findFirst().orElseThrow();
+    assertThat(grip.direction()).isEqualTo(Vec3.RIGHT);
+  }
+
+  /** Standing nearly straight, the floor's answer to a foot that pushes outwards turns the leg inwards about the hip: force times the height of the hip, and no more is left to choose. */
+  @Test
+  void spreadingTheFloorAsksTheAbductors() {
+    Posture told = Bodies.posture(MAN, "squat", Map.of("spread", 1.0, "footShear", 0.3, "toeOut", 0.0), 0, 100);
+    Posture free = Bodies.posture(MAN, "squat", Map.of("footShear", 0.3, "toeOut", 0.0), 0, 100);
+    double force = 0.3 * (MAN.massKg() + 100) * Load.G / 2;
+    double lever = free.points().hip().y() - free.points().pressure().y();
+    double change = at(told).externalNm(Coordinate.HIP_ABDUCTION, 100) - at(free).externalNm(Coordinate.HIP_ABDUCTION, 100);
+    assertThat(change).isCloseTo(-force * lever, within(0.02 * force * lever));
+    assertThat(told.freeContacts()).noneMatch(c -> c.name().startsWith("sideways"));
+  }
+
+  /** "Push back into the bar": the track then pushes forward, and the pressure under the foot is further ahead. */
+  @Test
+  void pushingBackIntoTheBarOfATrackBringsThePressureForward() {
+    double push = 0;
+    for (double pressure : new double[] {-0.02, 0.03}) {
+      Posture p = Bodies.posture(MAN, "guided-squat", Map.of("depth", 80.0, "pressure", pressure), 0.7, 80);
+      Load bar = p.loads().get(p.loads().size() - 1);
+      push = bar.force().x() + 80 * bar.forcePerKg().x() - push;
+    }
+    assertThat(push).as("forward push on the lifter, forward pressure less backward pressure, N").isGreaterThan(30);
+  }
+
   @ParameterizedTest
   @ValueSource(doubles = {0, 0.25, 0.5, 0.75, 1})
   void theBarStaysOnItsTrack(double phase) {

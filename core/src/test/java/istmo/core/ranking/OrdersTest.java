@@ -75,7 +75,7 @@ class OrdersTest {
             assertThat(n.candidate().exerciseId()).as(n.reason()).isIn(BARRED);
           }
           if (e instanceof Evaluation.Computed c) {
-            assertThat(c.analysis().worstResidualNm()).isLessThan(0.01);
+            assertThat(c.analysis().worstResidualNm()).as(c.candidate().id()).isLessThan(0.05); // from there a repetition counts as failed
           }
         });
         assertThat(evaluations.values().stream().filter(e -> e instanceof Evaluation.Computed).count()).as("computed for %s %s %s", sex, thigh, ankle).isGreaterThanOrEqualTo(94);

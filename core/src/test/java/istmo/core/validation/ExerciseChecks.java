@@ -100,6 +100,14 @@ final class ExerciseChecks {
     rows.add(Row.alike("C100", "vastus lateralis over medialis, wide stance against narrow", paoli, wide.get("VL") / wide.get("VM"), narrow.get("VL") / narrow.get("VM")));
     rows.add(Row.more("C100", "adductor longus, wide stance against narrow (hangs on the sideways grip of the foot)", paoli, wide.get("AL"), narrow.get("AL")));
     rows.add(Row.more("C100", "gluteus maximus, wide stance against narrow", paoli, gmax(wide), gmax(narrow)));
+    Map<String, Double> spread = stimulus("squat", Map.of("depth", 85.0, "spread", 0.5));
+    Map<String, Double> squeezed = stimulus("squat", Map.of("depth", 85.0, "spread", -0.5));
+    rows.add(Row.more("T", "middle glute, the floor spread against the feet pulled together, half of the grip each", PRACTICE, spread.get("GMEDP"), squeezed.get("GMEDP")));
+    rows.add(Row.more("T", "adductor longus, the feet pulled together against the floor spread", PRACTICE, squeezed.get("AL"), spread.get("AL")));
+    Map<String, Double> away = stimulus("thrust", Map.of("away", 0.8));
+    Map<String, Double> in = stimulus("thrust", Map.of("away", -0.8));
+    rows.add(Row.more("T", "vasti in the hip thrust, feet pushed away against heels pulled in", PRACTICE, vasti(away), vasti(in)));
+    rows.add(Row.more("T", "hamstrings in the hip thrust, heels pulled in against feet pushed away", PRACTICE, hamstrings(in), hamstrings(away)));
     Posture front = Bodies.posture(MAN, "squat", Map.of("depth", 90.0, "bar", 2.0, "kneeTravel", 1.0), 1, 60);
     Posture back = Bodies.posture(MAN, "squat", Map.of("depth", 90.0), 1, 80);
     rows.add(Row.more("C072", "knee moment, back squat against front at equal effort (front about three quarters of the load)", "Gullett et al. 2009", knee(back, 80), knee(front, 60)));

@@ -1,6 +1,7 @@
 package istmo.core.movement.family;
 
 import static istmo.core.movement.Parameters.FOOT_SHEAR;
+import static istmo.core.movement.Parameters.SPREAD;
 import static istmo.core.movement.Parameters.STANCE;
 import static istmo.core.movement.Parameters.TOE_OUT;
 
@@ -39,7 +40,7 @@ public final class DeadliftFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(STANCE.usually(0.32), TOE_OUT.usually(14), SHIN, SHOULDERS, BAR_HEIGHT, FOOT_SHEAR);
+    return List.of(STANCE.usually(0.32), TOE_OUT.usually(14), SHIN, SHOULDERS, BAR_HEIGHT, FOOT_SHEAR, SPREAD);
   }
 
   @Override
@@ -88,7 +89,7 @@ public final class DeadliftFamily implements Family {
       return new Impossible(Impossible.Limit.BALANCE, ahead0 < 0 ? "The weight would fall behind the heels." : "The bar would pull over the toes.", "another shin lean or shoulder place");
     }
     PostureBuilder p = new PostureBuilder(body, phase).foot(foot.ankle(), foot.toe(), foot.normal()).leg(knee, hip).trunk(lean).pressureAhead(ahead0);
-    Standing.floorForce(p, body, setup.get(FOOT_SHEAR));
+    Standing.floorForce(p, body, setup);
     p.legWeights().upperWeight(Segments.UPPER_COM_HANGING);
     p.load(Load.force(Load.Segment.UPPER, barAt, Vec3.ZERO, new Vec3(0, -Load.G, 0)));
     double kneeFlexion = shin + Math.atan2(knee.x() - hip.x(), hip.y() - knee.y());

@@ -3,6 +3,8 @@ package istmo.core.movement.family;
 import static istmo.core.movement.Parameters.FOOT_SHEAR;
 import static istmo.core.movement.Parameters.FRICTION;
 import static istmo.core.movement.Parameters.PRESSURE;
+import static istmo.core.movement.Parameters.PRESSURE_ON_TRACK;
+import static istmo.core.movement.Parameters.SPREAD;
 import static istmo.core.movement.Parameters.STANCE;
 import static istmo.core.movement.Parameters.THIGH_DEPTH;
 import static istmo.core.movement.Parameters.TOE_OUT;
@@ -53,7 +55,7 @@ public final class GuidedSquatFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(FORWARD, STANCE, TOE_OUT, WEDGE, THIGH_DEPTH, LEAN, LoadPlace.BAR, TRACK, FRICTION, PRESSURE, FOOT_SHEAR);
+    return List.of(FORWARD, STANCE, TOE_OUT, WEDGE, THIGH_DEPTH, LEAN, LoadPlace.BAR, TRACK, FRICTION, PRESSURE_ON_TRACK, FOOT_SHEAR, SPREAD);
   }
 
   @Override
@@ -130,7 +132,7 @@ public final class GuidedSquatFamily implements Family {
     }
     Vec3 floor = new Vec3(-push * cosine / 2, (body.massKg() * Load.G + push * sine) / 2, 0);
     Vec3 floorPerKg = new Vec3(-pushPerKg * cosine / 2, (weightPerKg + pushPerKg * sine) / 2, 0);
-    Standing.floorForce(p, floor, floorPerKg, setup.get(FOOT_SHEAR));
+    Standing.floorForce(p, floor, floorPerKg, setup);
     p.legWeights().upperWeight(Segments.UPPER_COM_HANDS_UP);
     p.load(Load.force(Load.Segment.UPPER, barAt, new Vec3(push * cosine, -push * sine, 0), new Vec3(pushPerKg * cosine, -weightPerKg - pushPerKg * sine, 0)));
     p.prop("rail", new Vec3(railX, 0, 0), new Vec3(railX + 2.1 * tangent, 2.1, 0)).prop("bar", barAt).prop("floor", new Vec3(-0.8, 0, 0), new Vec3(0.7, 0, 0));

@@ -6,6 +6,7 @@ import static istmo.core.movement.Parameters.KNEE_DEPTH;
 import static istmo.core.movement.Parameters.PLATE_GRIP;
 import static istmo.core.movement.Parameters.PRESSURE;
 import static istmo.core.movement.Parameters.SLED_MASS;
+import static istmo.core.movement.Parameters.SPREAD;
 import static istmo.core.movement.Parameters.STANCE;
 import static istmo.core.movement.Parameters.TOE_OUT;
 
@@ -54,7 +55,7 @@ public final class HackFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(FORWARD, STANCE.usually(0.35), TOE_OUT.usually(15), KNEE_DEPTH, RAIL, PLATE, SLED_MASS, STOP, FRICTION, PRESSURE, PLATE_GRIP, FOOT_SHEAR);
+    return List.of(FORWARD, STANCE.usually(0.35), TOE_OUT.usually(15), KNEE_DEPTH, RAIL, PLATE, SLED_MASS, STOP, FRICTION, PRESSURE, PLATE_GRIP, FOOT_SHEAR, SPREAD);
   }
 
   @Override
@@ -99,7 +100,7 @@ public final class HackFamily implements Family {
     double force = (body.massKg() + setup.get(SLED_MASS)) * perKg;
     p.load(Load.force(Load.Segment.FOOT, p.pressure(), up.times(force), up.times(perKg)));
     p.free(FreeContact.atFoot("push along the plate", p.pressure(), ahead, Vec3.ZERO, setup.get(PLATE_GRIP) * force, setup.get(PLATE_GRIP) * perKg));
-    p.footGrip(setup.get(FOOT_SHEAR), force, perKg).legWeights().free(Stops.knee(kneeFlexion));
+    p.footGrip(setup.get(FOOT_SHEAR), setup.get(SPREAD), force, perKg).legWeights().free(Stops.knee(kneeFlexion));
     Vec3 pad = ahead.times(-0.11);
     Vec3 plate = new Vec3(p.pressure().x(), p.pressure().y(), 0);
     p.prop("pad", pad.plus(up.dot(hip) - PAD_BELOW_HIP, up), pad.plus(up.dot(hip) + body.trunkM() + 0.15, up));

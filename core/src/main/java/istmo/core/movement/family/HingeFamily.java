@@ -2,6 +2,7 @@ package istmo.core.movement.family;
 
 import static istmo.core.movement.Parameters.FOOT_SHEAR;
 import static istmo.core.movement.Parameters.PRESSURE;
+import static istmo.core.movement.Parameters.SPREAD;
 import static istmo.core.movement.Parameters.STANCE;
 import static istmo.core.movement.Parameters.TOE_OUT;
 
@@ -94,7 +95,7 @@ public final class HingeFamily implements Family {
       case TRACK -> list.addAll(List.of(HOLD, SHIN));
       case CABLE -> list.addAll(List.of(PULLEY_HEIGHT, PULLEY_BACK));
     }
-    list.addAll(List.of(PRESSURE.usually(-0.015), FOOT_SHEAR));
+    list.addAll(List.of(PRESSURE.usually(-0.015), FOOT_SHEAR, SPREAD));
     return List.copyOf(list);
   }
 
@@ -144,7 +145,7 @@ public final class HingeFamily implements Family {
       perKg = new Vec3(-(at.x() - pressureX) * Load.G / at.y(), -Load.G, 0);
       p.prop("rail", new Vec3(at.x(), 0, 0), new Vec3(at.x(), 2.1, 0));
     }
-    Standing.floorForce(p, new Vec3(0, body.massKg() * Load.G, 0).minus(force).times(0.5), perKg.times(-0.5), setup.get(FOOT_SHEAR));
+    Standing.floorForce(p, new Vec3(0, body.massKg() * Load.G, 0).minus(force).times(0.5), perKg.times(-0.5), setup);
     p.legWeights().upperWeight(hold.hangs() ? Segments.UPPER_COM_HANGING : Segments.UPPER_COM_HANDS_UP);
     p.load(Load.force(Load.Segment.UPPER, at, force, perKg));
     p.free(Stops.knee(bend));

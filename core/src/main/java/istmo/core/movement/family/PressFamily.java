@@ -7,6 +7,7 @@ import static istmo.core.movement.Parameters.LEGS;
 import static istmo.core.movement.Parameters.PLATE_GRIP;
 import static istmo.core.movement.Parameters.PRESSURE;
 import static istmo.core.movement.Parameters.SLED_MASS;
+import static istmo.core.movement.Parameters.SPREAD;
 import static istmo.core.movement.Parameters.STANCE;
 import static istmo.core.movement.Parameters.TOE_OUT;
 
@@ -57,7 +58,7 @@ public final class PressFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(HEIGHT, STANCE.usually(0.35), TOE_OUT.usually(15), KNEE_DEPTH.usually(105), BACK, RAIL, SLED_MASS, STOP, PLATE_LOW, FRICTION, PRESSURE, PUSH, PLATE_GRIP, FOOT_SHEAR, DRIVE, LEGS);
+    return List.of(HEIGHT, STANCE.usually(0.35), TOE_OUT.usually(15), KNEE_DEPTH.usually(105), BACK, RAIL, SLED_MASS, STOP, PLATE_LOW, FRICTION, PRESSURE, PUSH, PLATE_GRIP, FOOT_SHEAR, SPREAD, DRIVE, LEGS);
   }
 
   @Override
@@ -110,7 +111,7 @@ public final class PressFamily implements Family {
     double force = setup.get(SLED_MASS) * perKg;
     p.load(Load.force(Load.Segment.FOOT, p.pressure(), direction.times(force), direction.times(perKg)));
     p.free(FreeContact.atFoot("push along the plate", p.pressure(), v, Vec3.ZERO, setup.get(PLATE_GRIP) * force, setup.get(PLATE_GRIP) * perKg));
-    p.footGrip(setup.get(FOOT_SHEAR), force, perKg).legWeights().free(Stops.knee(kneeFlexion));
+    p.footGrip(setup.get(FOOT_SHEAR), setup.get(SPREAD), force, perKg).legWeights().free(Stops.knee(kneeFlexion));
     Vec3 plate = new Vec3(p.pressure().x(), p.pressure().y(), 0);
     Vec3 plateFoot = plate.plus(-plate.dot(v), v);
     Vec3 behind = new Vec3(trunk.y(), -trunk.x(), 0).times(-0.12);

@@ -2,6 +2,7 @@ package istmo.core.movement.family;
 
 import static istmo.core.movement.Parameters.FOOT_SHEAR;
 import static istmo.core.movement.Parameters.PRESSURE;
+import static istmo.core.movement.Parameters.PRESSURE_ON_TRACK;
 
 import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
@@ -127,7 +128,7 @@ public final class SplitFamily implements Family {
     if (kind != Kind.STEP) {
       list.add(LEG);
     }
-    list.addAll(List.of(PRESSURE, FOOT_SHEAR));
+    list.addAll(List.of(kind == Kind.TRACK ? PRESSURE_ON_TRACK : PRESSURE, FOOT_SHEAR));
     return List.copyOf(list);
   }
 

@@ -2,6 +2,7 @@ package istmo.core.movement.family;
 
 import static istmo.core.movement.Parameters.FOOT_SHEAR;
 import static istmo.core.movement.Parameters.PRESSURE;
+import static istmo.core.movement.Parameters.SPREAD;
 import static istmo.core.movement.Parameters.STANCE;
 import static istmo.core.movement.Parameters.THIGH_DEPTH;
 import static istmo.core.movement.Parameters.TOE_OUT;
@@ -55,9 +56,9 @@ public final class SquatFamily implements Family {
   @Override
   public List<SetupParameter> parameters() {
     if (byTheHandles) {
-      return List.of(STANCE, TOE_OUT, WEDGE, THIGH_DEPTH, TOP, LEAN, KNEE_TRAVEL, PRESSURE, FOOT_SHEAR);
+      return List.of(STANCE, TOE_OUT, WEDGE, THIGH_DEPTH, TOP, LEAN, KNEE_TRAVEL, PRESSURE, FOOT_SHEAR, SPREAD);
     }
-    return List.of(STANCE, TOE_OUT, WEDGE, THIGH_DEPTH, TOP, LoadPlace.PARAMETER, KNEE_TRAVEL, PRESSURE, FOOT_SHEAR);
+    return List.of(STANCE, TOE_OUT, WEDGE, THIGH_DEPTH, TOP, LoadPlace.PARAMETER, KNEE_TRAVEL, PRESSURE, FOOT_SHEAR, SPREAD);
   }
 
   @Override
@@ -117,10 +118,10 @@ public final class SquatFamily implements Family {
       double weight = Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body)) + body.upperMassKg() * (hip.x() + bar.comFraction() * body.trunkM() * Math.sin(lean)) - body.massKg() * pressureX;
       Vec3 push = new Vec3(-weight * Load.G / hands.y(), 0, 0);
       Vec3 pushPerKg = new Vec3(-(bar.at(body, hip, lean).x() - pressureX) * Load.G / hands.y(), 0, 0);
-      Standing.floorForce(p, new Vec3(0, body.massKg() * Load.G, 0).minus(push).times(0.5), new Vec3(0, Load.G, 0).minus(pushPerKg).times(0.5), setup.get(FOOT_SHEAR));
+      Standing.floorForce(p, new Vec3(0, body.massKg() * Load.G, 0).minus(push).times(0.5), new Vec3(0, Load.G, 0).minus(pushPerKg).times(0.5), setup);
       p.load(Load.force(Load.Segment.UPPER, hands, push, pushPerKg)).prop("arm", hands, hands.plus(new Vec3(0.35, 0.02, 0)));
     } else {
-      Standing.floorForce(p, body, setup.get(FOOT_SHEAR));
+      Standing.floorForce(p, body, setup);
     }
     p.legWeights();
     bar.on(p, body, hip, lean);

@@ -4,6 +4,7 @@ import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
 import istmo.core.movement.Load;
+import istmo.core.movement.Parameters;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
@@ -97,13 +98,13 @@ final class Standing {
   }
 
   /** Half of everything pushes up under the right foot. */
-  static void floorForce(PostureBuilder b, Body body, double grip) {
-    floorForce(b, new Vec3(0, body.massKg() * Load.G / 2, 0), new Vec3(0, Load.G / 2, 0), grip);
+  static void floorForce(PostureBuilder b, Body body, Setup setup) {
+    floorForce(b, new Vec3(0, body.massKg() * Load.G / 2, 0), new Vec3(0, Load.G / 2, 0), setup);
   }
 
-  /** A force under the right foot that is linear in W, N and N/kg. */
-  static void floorForce(PostureBuilder b, Vec3 force, Vec3 perKg, double grip) {
+  /** A force under the right foot that is linear in W, N and N/kg, with the sideways grip and push of the set-up. */
+  static void floorForce(PostureBuilder b, Vec3 force, Vec3 perKg, Setup setup) {
     b.load(Load.force(Load.Segment.FOOT, b.pressure(), force, perKg));
-    b.footGrip(grip, force.y(), perKg.y());
+    b.footGrip(setup.get(Parameters.FOOT_SHEAR), setup.get(Parameters.SPREAD), force.y(), perKg.y());
   }
 }

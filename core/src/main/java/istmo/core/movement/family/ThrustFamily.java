@@ -40,6 +40,8 @@ public final class ThrustFamily implements Family {
       new SetupParameter("drop", "Hip bend at the bottom", "deg", new Allowed(20, 110, "deg"), 80, 5, SetupParameter.Kind.SETUP, List.of(), "hip flexion at the bottom; the top is open");
   static final SetupParameter KNEES_OUT =
       new SetupParameter("kneesOut", "Knees apart", "deg", new Allowed(0, 60, "deg"), 10, 5, SetupParameter.Kind.SETUP, List.of(), "each thigh from straight ahead; 45 and more with the soles together");
+  static final SetupParameter AWAY =
+      new SetupParameter("away", "Push the feet away", "", new Allowed(-1, 1, ""), 0, 0.25, SetupParameter.Kind.TECHNIQUE, List.of(), "share of the grip along the floor used on purpose: 1 pushes the feet away from the bench, -1 pulls the heels in, 0 leaves it to the body");
   static final SetupParameter REACH =
       new SetupParameter("reach", "Knee at the long end", "deg", new Allowed(5, 60, "deg"), 15, 5, SetupParameter.Kind.SETUP, List.of(), "knee flexion with the heels slid out");
 
@@ -74,7 +76,7 @@ public final class ThrustFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return sliding ? List.of(REACH, LEGS) : List.of(BENCH, FOOT_HEIGHT, SHIN, DROP, STANCE.usually(0.35), TOE_OUT.usually(15), KNEES_OUT, LEGS, Parameters.PRESSURE.usually(-0.03), FOOT_SHEAR);
+    return sliding ? List.of(REACH, LEGS) : List.of(BENCH, FOOT_HEIGHT, SHIN, DROP, STANCE.usually(0.35), TOE_OUT.usually(15), KNEES_OUT, LEGS, Parameters.PRESSURE.usually(-0.03), AWAY, FOOT_SHEAR, Parameters.SPREAD);
   }
 
   @Override
@@ -140,7 +142,7 @@ public final class ThrustFamily implements Family {
     double turned = setup.rad(TOE_OUT);
     Vec3 toe = Vec3.FORWARD.times(Math.cos(turned)).plus(Math.sin(turned), Vec3.RIGHT);
     PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, toe, Vec3.UP).leg(knee.get(), hip).trunk(lean).pressureAhead(setup.get(Parameters.PRESSURE));
-    carry(p, body, setup, hip, knee.get(), ankle, lean, p.pressure(), setup.get(FOOT_SHEAR), PUSH);
+    carry(p, body, setup, hip, knee.get(), ankle, lean, p.pressure(), setup.get(FOOT_SHEAR), setup.get(Parameters.SPREAD), PUSH, setup.get(AWAY));
     p.prop("block", new Vec3(-0.35, 0, 0), new Vec3(0.05, 0, 0), new Vec3(0.05, edge, 0), new Vec3(-0.35, edge, 0));
     if (setup.get(FOOT_HEIGHT) > 0) {
       p.prop("block", ankle.plus(new Vec3(-0.1, -body.ankleHeightM(), 0)), ankle.plus(new Vec3(0.3, -body.ankleHeightM(), 0)), new Vec3(ankleX + 0.3, 0, 0), new Vec3(ankleX - 0.1, 0, 0));
@@ -180,12 +182,12 @@ public final class ThrustFamily implements Family {
     Vec3 normal = knee.minus(ankle).unit();
     Vec3 toe = new Vec3(normal.y(), -normal.x(), 0).unit();
     PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, toe, toe.turnedAboutZ(Math.PI / 2)).leg(knee, hip).trunk(-Math.PI / 2 - a).pressureAt(ankle.plus(new Vec3(0, -ankleY, 0)));
-    carry(p, body, setup, hip, knee, ankle, -Math.PI / 2 - a, p.pressure(), 0.1, 0);
+    carry(p, body, setup, hip, knee, ankle, -Math.PI / 2 - a, p.pressure(), 0.1, 0, 0, 0);
     return p.build(EnumSet.complementOf(EnumSet.of(Coordinate.ANKLE_DORSIFLEXION)));
   }
 
   /** What the feet carry: moments of all weights about the upper back's edge, over their distance; and what bench and feet may do against each other. */
-  private static void carry(PostureBuilder p, Body body, Setup setup, Vec3 hip, Vec3 knee, Vec3 ankle, double lean, Vec3 at, double grip, double push) {
+  private static void carry(PostureBuilder p, Body body, Setup setup, Vec3 hip, Vec3 knee, Vec3 ankle, double lean, Vec3 at, double grip, double spread, double push, double away) {
     int legs = Parameters.legs(setup);
     Vec3 trunk = new Vec3(Math.sin(lean), Math.cos(lean), 0);
     Vec3 crease = new Vec3(hip.x(), hip.y(), 0).plus(-CREASE_AHEAD, trunk).plus(CREASE_ABOVE, new Vec3(Math.cos(lean), -Math.sin(lean), 0));
@@ -200,9 +202,14 @@ public final class ThrustFamily implements Family {
     p.load(Load.force(Load.Segment.FOOT, at, force, perKg));
     if (push > 0) { // pushing the feet along the floor against the bench lifts or presses them: about the edge, moments stay
       Vec3 edge = new Vec3(0, at.y() - (hip.y() - hip.x() * Math.tan(-Math.PI / 2 - lean)), 0);
-      p.free(FreeContact.atFoot("push against the bench", at, new Vec3(1, edge.y() / at.x(), 0), Vec3.ZERO, push * force.y(), push * perKg.y()));
+      Vec3 along = new Vec3(1, edge.y() / at.x(), 0);
+      double left = (1 - Math.abs(away)) * push;
+      p.free(FreeContact.atFoot("push against the bench", at, along, Vec3.ZERO, left * force.y(), left * perKg.y()));
+      if (away != 0) {
+        p.load(Load.force(Load.Segment.FOOT, at, along.times(-away * push * force.y()), along.times(-away * push * perKg.y())));
+      }
     }
-    p.footGrip(grip, force.y(), perKg.y()).legWeights().upperWeight(Segments.UPPER_COM_HANGING);
+    p.footGrip(grip, spread, force.y(), perKg.y()).legWeights().upperWeight(Segments.UPPER_COM_HANGING);
     // the bench carries the rest, above the lower back
     double rest = body.massKg() * Load.G - legs * force.y();
     double restPerKg = Load.G - legs * perKg.y();

@@ -42,7 +42,7 @@ public final class BestSetup {
   /** Share of the range that a set-up must keep: partial repetitions are exercises of their own, not better set-ups. */
   private static final double KEPT_RANGE = 0.9;
   /** Parameters that bound what the model may use, or say how weight is shared and pushed: assumptions with defaults, which a search would only exploit. And chains and bands, which are gear. */
-  private static final Set<String> NOT_SEARCHED = Set.of("footShear", "plateGrip", "pressure", "push", "rearShare", "pushOff", "handShare", "help", "extraTop");
+  private static final Set<String> NOT_SEARCHED = Set.of("footShear", "plateGrip", "pressure", "push", "rearShare", "pushOff", "handShare", "help", "extraTop", "spread", "away");
 
   private final Brief brief;
   private final Candidate candidate;

@@ -1,0 +1,194 @@
+package istmo.core.mechanics;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.body.Body;
+import istmo.core.movement.Family;
+import istmo.core.movement.Impossible;
+import istmo.core.movement.Setup;
+import java.util.Arrays;
+import java.util.List;
+
+/** The largest load that rested muscles hold through the whole range, and what limits it. Shares the workspaces of its {@link Analyser}. */
+final class FreshLimit {
+  static final double LOAD_TOLERANCE_KG = 0.02;
+  private static final double FIRST_GUESS_KG = 100;
+  /** Rounds after which the search halves what is left: one end of the secants can stick. */
+  private static final int PATIENCE = 25;
+  /** Phases whose limit is more than this many times the smallest do not decide it at a nearby load; a last look at all phases makes sure. */
+  private static final double FOLLOWED = 1.15;
+  /** Phases that could decide with a weaker back. */
+  private static final double NEAR = 1.5;
+  /** Backs of a quarter more and a fifth less strength than stated, and how much each counts (own estimate of what is not known). */
+  private static final double[] BACK_FACTORS = {0.8, 1, 1.25};
+
+  private static final double[] BACK_WEIGHTS = {0.25, 0.5, 0.25};
+
+  private final Body body;
+  private final Musculature musculature;
+  private final Equilibrium equilibrium;
+  private final StrengthLimit strength;
+  private boolean balanceEnds;
+
+  FreshLimit(Body body, Musculature musculature, Equilibrium equilibrium, StrengthLimit strength) {
+    this.body = body;
+    this.musculature = musculature;
+    this.equilibrium = equilibrium;
+    this.strength = strength;
+  }
+
+  /** Whether the last limit was where the load could not be balanced any more, before strength failed. */
+  boolean balanceEnds() {
+    return balanceEnds;
+  }
+
+  /**
+   * Largest load that every phase holds. Where the posture depends on the load, the load at which limit and load agree: a root, found by a bracketed secant (plain substitution oscillates for the Romanian deadlift).
+   */
+  double limit(Family family, Setup setup, double[] limits) {
+    balanceEnds = false;
+    if (!family.balances()) {
+      return smallest(family, setup, limits, 0, Double.POSITIVE_INFINITY);
+    }
+    double ceiling = Double.POSITIVE_INFINITY; // after a first look, only phases near the smallest are followed
+    double low = Double.NaN;
+    double atLow = Double.NaN;
+    double high = Double.NaN;
+    double atHigh = Double.NaN;
+    double x = FIRST_GUESS_KG;
+    double g = x;
+    for (int round = 0; round < 60; round++) {
+      double f;
+      try {
+        g = smallest(family, setup, limits, x, ceiling);
+        f = g - x;
+        if (Math.abs(f) < LOAD_TOLERANCE_KG && ceiling < Double.POSITIVE_INFINITY) {
+          g = smallest(family, setup, limits, x, Double.POSITIVE_INFINITY);
+          f = g - x;
+        }
+      } catch (NoPosture e) {
+        if (!Double.isNaN(high) && !balanceEnds) { // too light for this posture, which a heavier load steadies: the limit lies above
+          low = x;
+          atLow = x + 1;
+          if (high - low < LOAD_TOLERANCE_KG) {
+            throw e;
+          }
+          x = 0.5 * (low + high);
+          continue;
+        }
+        if (x <= LOAD_TOLERANCE_KG) {
+          throw e;
+        }
+        // too heavy to be balanced: the limit lies below
+        high = x;
+        atHigh = -x;
+        balanceEnds = true;
+        if (!Double.isNaN(low) && high - low < LOAD_TOLERANCE_KG) {
+          smallest(family, setup, limits, low, Double.POSITIVE_INFINITY);
+          return low;
+        }
+        x = Double.isNaN(low) ? (x < 1 ? 0 : x / 2) : 0.5 * (low + high);
+        continue;
+      }
+      if (Math.abs(f) < LOAD_TOLERANCE_KG) {
+        balanceEnds = false;
+        return g;
+      }
+      ceiling = FOLLOWED * Math.max(g, 1);
+      if (f > 0) {
+        low = x;
+        atLow = f;
+      } else {
+        high = x;
+        atHigh = f;
+        balanceEnds = false;
+      }
+      if (Double.isNaN(high)) {
+        if (x >= StrengthLimit.HIGHEST_KG) {
+          return x;
+        }
+        x = Math.min(StrengthLimit.HIGHEST_KG, x + Math.max(f, 1));
+      } else if (Double.isNaN(low)) {
+        if (x <= LOAD_TOLERANCE_KG) {
+          return Math.min(g, 0);
+        }
+        x = Math.max(LOAD_TOLERANCE_KG, Math.min(g, x / 2));
+      } else {
+        if (high - low < LOAD_TOLERANCE_KG) {
+          smallest(family, setup, limits, low, Double.POSITIVE_INFINITY);
+          return low;
+        }
+        double secant = low + (high - low) * atLow / (atLow - atHigh);
+        double margin = 0.02 * (high - low);
+        x = round > PATIENCE ? 0.5 * (low + high) : Math.max(low + margin, Math.min(high - margin, secant));
+      }
+    }
+    throw new IllegalStateException("the load at which posture and limit agree was not found");
+  }
+
+  /** The smallest limit at a load; phases whose limit was above {@code ceiling} last time keep it. */
+  private double smallest(Family family, Setup setup, double[] limits, double loadKg, double ceiling) {
+    double least = StrengthLimit.HIGHEST_KG;
+    for (int k = 0; k < limits.length; k++) {
+      if (limits[k] > ceiling) {
+        continue;
+      }
+      limits[k] = limitAt(family, setup, k / (limits.length - 1.0), loadKg);
+      least = Math.min(least, limits[k]);
+    }
+    return least;
+  }
+
+  private double limitAt(Family family, Setup setup, double phase, double loadKg) {
+    equilibrium.set(NoPosture.orPosture(body, family, setup, phase, loadKg));
+    if (!strength.solve()) {
+      throw new NoPosture(phase, new Impossible(Impossible.Limit.GEOMETRY, "No load in a sensible range can be held here.", "another set-up"));
+    }
+    return strength.limitKg();
+  }
+
+  /**
+   * Shares of what limits, at the sticking point. How strong a back is, is known least of all, so the shares are a mean over a weaker, the stated and a stronger back; phases that nearly tie are blended.
+   */
+  List<Limiter> limiters(Family family, Setup setup, double[] fresh, double limit) {
+    if (balanceEnds) {
+      return List.of(new Limiter(Limiter.BALANCE, 1, 0));
+    }
+    int columns = equilibrium.muscles + 2;
+    int phases = fresh.length;
+    double[][][] sensitivity = new double[BACK_FACTORS.length][phases][columns];
+    double[][] limits = new double[BACK_FACTORS.length][phases];
+    for (double[] l : limits) {
+      Arrays.fill(l, StrengthLimit.HIGHEST_KG);
+    }
+    for (int k = 0; k < phases; k++) {
+      if (fresh[k] > NEAR * limit) {
+        continue;
+      }
+      equilibrium.set(NoPosture.orPosture(body, family, setup, k / (phases - 1.0), limit));
+      boolean backCarries = equilibrium.carries(Coordinate.LUMBAR_FLEXION);
+      for (int b = 0; b < BACK_FACTORS.length; b++) {
+        if (b > 0 && !backCarries) { // the back's strength does not matter here
+          limits[b][k] = limits[0][k];
+          sensitivity[b][k] = sensitivity[0][k];
+          continue;
+        }
+        equilibrium.scaleBack(BACK_FACTORS[b]);
+        limits[b][k] = strength.solve() ? strength.limitKg() : StrengthLimit.HIGHEST_KG;
+        for (int j = 0; j < columns; j++) {
+          sensitivity[b][k][j] = strength.sensitivity(j);
+        }
+      }
+    }
+    double[] share = new double[columns];
+    double[] kg = new double[columns];
+    for (int b = 0; b < BACK_FACTORS.length; b++) {
+      double[] mean = LimiterShares.blended(limits[b], sensitivity[b]);
+      double sum = Arrays.stream(mean).sum();
+      for (int j = 0; j < columns && sum > 0; j++) {
+        share[j] += BACK_WEIGHTS[b] * mean[j] / sum;
+        kg[j] += BACK_WEIGHTS[b] * mean[j];
+      }
+    }
+    return LimiterShares.named(musculature.muscles(), share, kg);
+  }
+}
