@@ -16,6 +16,7 @@ import istmo.core.quantity.Allowed;
  * @param kneeFlexionLimitRad most knee flexion under load
  * @param hipOpeningLimitRad most hip abduction in a wide stance
  * @param lumbarNm largest extension moment of the back about L5/S1
+ * @param heldKg largest mass on a bar that one hand holds before the fingers are pulled open
  */
 public record Body(
     double statureM,
@@ -31,7 +32,8 @@ public record Body(
     double hipFlexionLimitRad,
     double kneeFlexionLimitRad,
     double hipOpeningLimitRad,
-    double lumbarNm) {
+    double lumbarNm,
+    double heldKg) {
 
   /** Thigh and shank of a person of 1.75 m, m (Drillis and Contini 1966). */
   public static final double REFERENCE_LEG_M = (Segments.THIGH_LENGTH + Segments.SHANK_LENGTH) * 1.75;
@@ -47,6 +49,17 @@ public record Body(
   public static final Allowed KNEE_FLEXION_DEG = new Allowed(60, 160, "deg");
   public static final Allowed HIP_OPENING_DEG = new Allowed(15, 90, "deg");
   public static final Allowed LUMBAR_NM = new Allowed(30, 1200, "N m");
+  private static final Allowed HELD_KG = new Allowed(7, 170, "kg");
+  /** On a hand-grip dynamometer. */
+  public static final Allowed GRIP_KG = new Allowed(5, 110, "kg");
+
+  /** Median of young adults on the dynamometer, kg (Dodds et al. 2014, from memory). */
+  private static final double GRIP_MAN_KG = 51;
+
+  private static final double GRIP_WOMAN_KG = 31;
+
+  /** A level bar is pulled out of the hand at about so many times what the hand squeezes (Young et al. 2009, breakaway strength, from memory). */
+  private static final double BAR_OVER_SQUEEZE = 1.5;
 
   /** How much a stiff day takes from the ankle, the hip's bend and its opening, deg (common practice says "stiff today"; the sizes are own estimates, near one and a half times what such readings repeat to). */
   private static final double STIFF_ANKLE_DEG = 5;
@@ -70,6 +83,7 @@ public record Body(
     KNEE_FLEXION_DEG.check("kneeFlexionLimitDeg", Math.toDegrees(kneeFlexionLimitRad));
     HIP_OPENING_DEG.check("hipOpeningLimitDeg", Math.toDegrees(hipOpeningLimitRad));
     LUMBAR_NM.check("lumbarNm", lumbarNm);
+    HELD_KG.check("heldKg", heldKg);
   }
 
   /** A body of usual proportions and mobility. */
@@ -90,21 +104,22 @@ public record Body(
         Math.toRadians(120),
         Math.toRadians(145),
         Math.toRadians(60),
-        REFERENCE_LUMBAR_NM * massKg * statureM / (75 * 1.75));
+        REFERENCE_LUMBAR_NM * massKg * statureM / (75 * 1.75),
+        BAR_OVER_SQUEEZE * (sex == Sex.MALE ? GRIP_MAN_KG : GRIP_WOMAN_KG));
   }
 
   /** The same stature with another thigh: what the thigh gains the trunk gives. */
   public Body withThighFactor(double factor) {
     double thigh = thighM * factor;
-    return new Body(statureM, massKg, sex, thigh, shankM, trunkM - (thigh - thighM), footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbarNm);
+    return new Body(statureM, massKg, sex, thigh, shankM, trunkM - (thigh - thighM), footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbarNm, heldKg);
   }
 
   public Body withLengths(double thigh, double shank, double trunk) {
-    return new Body(statureM, massKg, sex, thigh, shank, trunk, footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbarNm);
+    return new Body(statureM, massKg, sex, thigh, shank, trunk, footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbarNm, heldKg);
   }
 
   public Body withFoot(double foot) {
-    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, foot, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbarNm);
+    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, foot, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbarNm, heldKg);
   }
 
   public Body withDorsiflexionLimit(double limitRad) {
@@ -112,11 +127,21 @@ public record Body(
   }
 
   public Body withLimits(double dorsiflexionRad, double hipFlexionRad, double kneeFlexionRad) {
-    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, strength, dorsiflexionRad, hipFlexionRad, kneeFlexionRad, hipOpeningLimitRad, lumbarNm);
+    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, strength, dorsiflexionRad, hipFlexionRad, kneeFlexionRad, hipOpeningLimitRad, lumbarNm, heldKg);
   }
 
   public Body withHipOpening(double limitRad) {
-    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, limitRad, lumbarNm);
+    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, limitRad, lumbarNm, heldKg);
+  }
+
+  /** With another squeeze on a hand-grip dynamometer, kg. */
+  public Body withGrip(double dynamometerKg) {
+    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbarNm, BAR_OVER_SQUEEZE * dynamometerKg);
+  }
+
+  /** What the hand squeezes on a dynamometer, kg. */
+  public double gripKg() {
+    return heldKg / BAR_OVER_SQUEEZE;
   }
 
   /** This body on a stiff day: less range at ankle and hip, for one session. */
@@ -128,7 +153,7 @@ public record Body(
   }
 
   public Body withStrength(double factor, double lumbar) {
-    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, factor, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbar);
+    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, factor, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbar, heldKg);
   }
 
   /**

@@ -49,7 +49,8 @@ public record BodyEstimate(Body body, Set<MeasurementKind> measured, List<String
     double hip = Math.toRadians(take(readings.lesser(MeasurementKind.HIP_FLEXION), MeasurementKind.HIP_FLEXION, measured, Math.toDegrees(base.hipFlexionLimitRad())));
     double knee = Math.toRadians(take(readings.lesser(MeasurementKind.KNEE_FLEXION), MeasurementKind.KNEE_FLEXION, measured, Math.toDegrees(base.kneeFlexionLimitRad())));
     double opening = Math.toRadians(take(readings.lesser(MeasurementKind.HIP_OPENING), MeasurementKind.HIP_OPENING, measured, Math.toDegrees(base.hipOpeningLimitRad())));
-    return new BodyEstimate(body.withLimits(ankle, hip, knee).withHipOpening(opening), measured, notes);
+    double grip = take(readings.lesser(MeasurementKind.GRIP), MeasurementKind.GRIP, measured, base.gripKg());
+    return new BodyEstimate(body.withLimits(ankle, hip, knee).withHipOpening(opening).withGrip(grip), measured, notes);
   }
 
   /**

@@ -22,6 +22,7 @@ public enum MeasurementKind {
   HIP_FLEXION("hip bend before the pelvis tucks", "deg", true, Body.HIP_FLEXION_DEG, 0, 0, "On the back, knee to the chest: where the other thigh or the lower back begins to move."),
   KNEE_FLEXION("knee bend", "deg", true, Body.KNEE_FLEXION_DEG, 0, 0, "On the front, heel to the seat, by hand, without pain."),
   HIP_OPENING("hip opening", "deg", true, Body.HIP_OPENING_DEG, 0, 0, "On the back, knee bent and foot off the bench: thigh out to the side until the pelvis tips; angle of the thigh from straight down."),
+  GRIP("grip strength", "kg", true, Body.GRIP_KG, 0, 0, "Hand-grip dynamometer, standing, arm down: the best of three hard squeezes."),
   THIGH_GIRTH("thigh girth", "m", true, new Allowed(0.25, 1.0, "m"), 0, 0, "Half-way between the crease of the groin and the top of the kneecap, standing, muscle loose."),
   CALF_GIRTH("calf girth", "m", true, new Allowed(0.18, 0.65, "m"), 0, 0, "At the thickest place, standing, weight on both feet.");
 

@@ -167,7 +167,7 @@ public final class Analyser {
       for (int k = 0; k < SetSimulation.POINTS; k++) {
         simulation.set(k, NoPosture.orPosture(body, family, setup, k / (SetSimulation.POINTS - 1.0), loadKg));
       }
-      simulatedRepetitions = simulation.run(loadKg, tempo, family.legs(setup), start);
+      simulatedRepetitions = simulation.run(loadKg, tempo, family.legs(setup), Grip.enduranceS(loadKg / Grip.limitKg(body, family, setup)), start);
       simulatedKg = start == null ? loadKg : Double.NaN;
     }
     return simulatedRepetitions;
@@ -179,6 +179,7 @@ public final class Analyser {
         switch (simulation.end()) {
           case STRENGTH -> gaveOut(family, setup, loadKg, simulation.leftAtEnd());
           case BREATH -> List.of(new Limiter(SimulatedSet.BREATH, 1, 0));
+          case GRIP -> List.of(new Limiter(Limiter.GRIP, 1, 0));
           case LIGHT -> List.of();
         };
     return simulation.result(loadKg, done, gaveOut);

@@ -29,6 +29,9 @@ final class FreshLimit {
   private final StrengthLimit strength;
   private boolean balanceEnds;
 
+  /** Whether the last limit was what the hands hold. */
+  private boolean gripEnds;
+
   FreshLimit(Body body, Musculature musculature, Equilibrium equilibrium, StrengthLimit strength) {
     this.body = body;
     this.musculature = musculature;
@@ -42,9 +45,22 @@ final class FreshLimit {
   }
 
   /**
-   * Largest load that every phase holds. Where the posture depends on the load, the load at which limit and load agree: a root, found by a bracketed secant (plain substitution oscillates for the Romanian deadlift).
+   * Largest load that every phase and the hands hold.
+   *
+   * @param limits filled with the largest load of each phase, kg, whatever the hands hold
    */
   double limit(Family family, Setup setup, double[] limits) {
+    double held = held(family, setup, limits);
+    double byHand = Grip.limitKg(body, family, setup);
+    gripEnds = byHand < held;
+    balanceEnds &= !gripEnds;
+    return Math.min(held, byHand);
+  }
+
+  /**
+   * Largest load that every phase holds. Where the posture depends on the load, the load at which limit and load agree: a root, found by a bracketed secant (plain substitution oscillates for the Romanian deadlift).
+   */
+  private double held(Family family, Setup setup, double[] limits) {
     balanceEnds = false;
     if (!family.balances()) {
       return smallest(family, setup, limits, 0, Double.POSITIVE_INFINITY);
@@ -150,8 +166,8 @@ final class FreshLimit {
    * Shares of what limits, at the sticking point. How strong a back is, is known least of all, so the shares are a mean over a weaker, the stated and a stronger back; phases that nearly tie are blended.
    */
   List<Limiter> limiters(Family family, Setup setup, double[] fresh, double limit) {
-    if (balanceEnds) {
-      return List.of(new Limiter(Limiter.BALANCE, 1, 0));
+    if (balanceEnds || gripEnds) {
+      return List.of(new Limiter(gripEnds ? Limiter.GRIP : Limiter.BALANCE, 1, gripEnds ? limit / 100 : 0));
     }
     int columns = equilibrium.muscles + 2;
     int phases = fresh.length;

@@ -97,17 +97,19 @@ public final class SetSimulation {
   /**
    * Repetitions to failure at a load, at the postures set.
    *
+   * @param holdS how long the hands hold this load, s
    * @param start what is left of each muscle, the back and the trunk at the start; null when rested
    */
-  double run(double loadKg, Tempo tempo, int legs, double[] start) {
+  double run(double loadKg, Tempo tempo, int legs, double holdS, double[] start) {
     if (start == null) {
       Arrays.fill(capacity[0], 1);
     } else {
       System.arraycopy(start, 0, capacity[0], 0, columns);
     }
+    double grip = holdS / tempo.secondsARepetition();
     double breath = Double.POSITIVE_INFINITY;
     int done = 0;
-    while (done < MOST_REPETITIONS && done < breath && repetition(loadKg, capacity[done], drive[done])) {
+    while (done < MOST_REPETITIONS && (done == 0 || done < Math.min(breath, grip)) && repetition(loadKg, capacity[done], drive[done])) {
       if (done == 0) {
         breath = Math.max(1, breathRepetitions(loadKg, tempo, legs));
       }
@@ -116,11 +118,11 @@ public final class SetSimulation {
       lower(capacity[done - 1], 1, capacity[done]);
     }
     double total;
-    if (done > 0 && done >= breath) {
-      end = SimulatedSet.End.BREATH;
-      total = breath;
+    if (done > 0 && done >= Math.min(breath, grip)) {
+      end = breath <= grip ? SimulatedSet.End.BREATH : SimulatedSet.End.GRIP;
+      total = Math.min(breath, grip);
       listed = done;
-      lastShare = breath - (done - 1);
+      lastShare = total - (done - 1);
     } else if (done == MOST_REPETITIONS) {
       end = SimulatedSet.End.LIGHT;
       total = done;

@@ -8,7 +8,7 @@ import java.util.List;
  * @param loadKg external load, kg
  * @param repetitions completed, as a real number: 1 at the fresh limit
  * @param end what ends it
- * @param gaveOut what has given out: capacity lost times how much the load would rise with it; shares add up to 1, greatest first; {@link #BREATH} alone where breath ends the set; empty where nothing does
+ * @param gaveOut what has given out: capacity lost times how much the load would rise with it; shares add up to 1, greatest first; {@link #BREATH} or {@link Limiter#GRIP} alone where that ends the set; empty where nothing does
  * @param drive [repetition][point][muscle], 0 to 1: how much of what is left of it a muscle is driven. The last repetition counts only by {@code lastShare}
  * @param capacity [repetition][muscle], 1 rested: active force left at the start of each repetition
  * @param lastShare how much of the last listed repetition counts, 0 to 1
@@ -38,6 +38,8 @@ public record SimulatedSet(
     /** some muscle, or the back */
     STRENGTH,
     BREATH,
+    /** the hands */
+    GRIP,
     /** more repetitions than are worth counting */
     LIGHT
   }

@@ -39,6 +39,11 @@ public interface Family {
     return List.of();
   }
 
+  /** Share of the external load that hangs in one hand by its grip: nothing where no hand holds it, or straps do. */
+  default double inOneHand(Setup setup) {
+    return 0;
+  }
+
   /** How many legs carry the external load alike: two, or one where the leg works alone or for the most part. */
   default int legs(Setup setup) {
     return 2;

@@ -41,6 +41,13 @@ public final class Parameters {
 
   public static final SetupParameter LEGS = SetupParameter.choice("legs", "Legs", 0, SETUP, "both, or one that takes the whole load", "both", "one");
 
+  public static final SetupParameter STRAPS = SetupParameter.choice("straps", "Hands", 0, SETUP, "what holds a hanging weight", "bare", "straps");
+
+  /** Share of a hanging load in one of two hands, or nothing with straps. */
+  public static double inOneOfTwoHands(Setup setup) {
+    return setup.get(STRAPS) == 1 ? 0 : 0.5;
+  }
+
   /** How many legs take the load. */
   public static int legs(Setup setup) {
     return setup.get(LEGS) == 1 ? 1 : 2;

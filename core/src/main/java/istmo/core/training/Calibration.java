@@ -9,6 +9,7 @@ import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Place;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.mechanics.Analyser;
+import istmo.core.movement.Parameters;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.quantity.InvalidInput;
@@ -118,7 +119,11 @@ public record Calibration(double legs, double back, Map<String, Double> maxima, 
       return Optional.empty();
     }
     double target = maximum(l);
-    return Reach.of(usual, x.family(), c.usualFor(usual, Place.generic(Set.of())), c.yields()).map(r -> new Tried(x, r.setup(), target, over(usual, x, r.setup(), LEAST, LEAST, target), over(usual, x, r.setup(), MOST, MOST, target)));
+    Setup wished = c.usualFor(usual, Place.generic(Set.of()));
+    if (wished.values().containsKey(Parameters.STRAPS.id())) { // a lift that was done did not end with the hands, or says nothing of them
+      wished = wished.with(Parameters.STRAPS, 1);
+    }
+    return Reach.of(usual, x.family(), wished, c.yields()).map(r -> new Tried(x, r.setup(), target, over(usual, x, r.setup(), LEAST, LEAST, target), over(usual, x, r.setup(), MOST, MOST, target)));
   }
 
   /** Empty also for a lift that is not believable any more, as when the body was measured anew since. */

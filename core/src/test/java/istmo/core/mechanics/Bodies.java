@@ -11,8 +11,8 @@ import java.util.Map;
 /** Bodies and short cuts for tests. */
 public final class Bodies {
   public static final Body MAN = Body.estimated(1.78, 80, Sex.MALE);
-  /** One who lifts: half as strong again as the average adult of the isometric studies, to whom the muscle table is fitted; legs and back. */
-  public static final Body LIFTER = MAN.withStrength(1.5, 1.5 * MAN.lumbarNm());
+  /** One who lifts: half as strong again as the average adult of the isometric studies, to whom the muscle table is fitted; legs and back, and hands that end nothing. */
+  public static final Body LIFTER = MAN.withStrength(1.5, 1.5 * MAN.lumbarNm()).withGrip(110);
 
   public static final Body WOMAN = Body.estimated(1.65, 62, Sex.FEMALE);
 

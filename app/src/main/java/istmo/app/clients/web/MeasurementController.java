@@ -119,6 +119,7 @@ class MeasurementController {
       case FOOT -> b.footM();
       case HIP_FLEXION -> Math.toDegrees(b.hipFlexionLimitRad());
       case HIP_OPENING -> Math.toDegrees(b.hipOpeningLimitRad());
+      case GRIP -> b.gripKg();
       case KNEE_FLEXION -> Math.toDegrees(b.kneeFlexionLimitRad());
       case KNEE_TO_WALL -> c.readings().lesser(k).isPresent() ? c.readings().lesser(k).getAsDouble() : null;
       case THIGH_GIRTH, CALF_GIRTH -> c.readings().value(k).isPresent() ? c.readings().value(k).getAsDouble() : null;

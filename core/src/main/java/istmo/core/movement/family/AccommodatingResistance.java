@@ -70,6 +70,12 @@ final class AccommodatingResistance implements Family {
     return of.growWithTheMass();
   }
 
+  /** Of the load without what is added towards the top. */
+  @Override
+  public double inOneHand(Setup setup) {
+    return of.inOneHand(setup);
+  }
+
   @Override
   public int legs(Setup setup) {
     return of.legs(setup);

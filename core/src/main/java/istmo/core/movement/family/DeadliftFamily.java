@@ -10,6 +10,7 @@ import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
+import istmo.core.movement.Parameters;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
 import istmo.core.movement.Setup;
@@ -40,7 +41,12 @@ public final class DeadliftFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(STANCE.usually(0.32), TOE_OUT.usually(14), SHIN, SHOULDERS, BAR_HEIGHT, FOOT_SHEAR, SPREAD);
+    return List.of(STANCE.usually(0.32), TOE_OUT.usually(14), SHIN, SHOULDERS, BAR_HEIGHT, Parameters.STRAPS, FOOT_SHEAR, SPREAD);
+  }
+
+  @Override
+  public double inOneHand(Setup setup) {
+    return Parameters.inOneOfTwoHands(setup);
   }
 
   @Override

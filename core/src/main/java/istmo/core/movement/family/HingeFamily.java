@@ -11,6 +11,7 @@ import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
+import istmo.core.movement.Parameters;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
 import istmo.core.movement.Setup;
@@ -91,12 +92,18 @@ public final class HingeFamily implements Family {
   public List<SetupParameter> parameters() {
     List<SetupParameter> list = new ArrayList<>(List.of(KNEE_BEND, LEAN, STANCE.usually(0.26), TOE_OUT.usually(10)));
     switch (kind) {
-      case FREE -> list.add(HOLD);
-      case TRACK -> list.addAll(List.of(HOLD, SHIN));
+      case FREE -> list.addAll(List.of(HOLD, Parameters.STRAPS));
+      case TRACK -> list.addAll(List.of(HOLD, SHIN, Parameters.STRAPS));
       case CABLE -> list.addAll(List.of(PULLEY_HEIGHT, PULLEY_BACK));
     }
     list.addAll(List.of(PRESSURE.usually(-0.015), FOOT_SHEAR, SPREAD));
     return List.copyOf(list);
+  }
+
+  /** On the cable the hands hold a rope by its ends or handles; it is counted like a bar. */
+  @Override
+  public double inOneHand(Setup setup) {
+    return kind == Kind.CABLE ? 0.5 : Hold.values()[(int) setup.get(HOLD)].hangs() ? Parameters.inOneOfTwoHands(setup) : 0;
   }
 
   @Override

@@ -9,6 +9,7 @@ import istmo.core.movement.Family;
 import istmo.core.movement.FreeContact;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
+import istmo.core.movement.Parameters;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
 import istmo.core.movement.Setup;
@@ -47,7 +48,12 @@ public final class OneLegHingeFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(HingeFamily.KNEE_BEND, HingeFamily.LEAN.usually(70), OTHER, REAR_SHARE, STRIDE, WIDTH, HAND, PRESSURE.usually(-0.01), FOOT_SHEAR);
+    return List.of(HingeFamily.KNEE_BEND, HingeFamily.LEAN.usually(70), OTHER, REAR_SHARE, STRIDE, WIDTH, HAND, Parameters.STRAPS, PRESSURE.usually(-0.01), FOOT_SHEAR);
+  }
+
+  @Override
+  public double inOneHand(Setup setup) {
+    return (setup.get(HAND) == 0 ? 1 : 2) * Parameters.inOneOfTwoHands(setup);
   }
 
   @Override

@@ -153,6 +153,11 @@ public final class SplitFamily implements Family {
   }
 
   @Override
+  public double inOneHand(Setup setup) {
+    return kind != Kind.TRACK && LoadPlace.of(setup, LoadPlace.PARAMETER) == LoadPlace.HANDS ? 0.5 : 0;
+  }
+
+  @Override
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
     LoadPlace place = kind == Kind.TRACK ? LoadPlace.of(setup, LoadPlace.BAR) : LoadPlace.of(setup, LoadPlace.PARAMETER);
     Rear rear = kind == Kind.STEP ? Rear.HANGING : Rear.values()[(int) setup.get(REAR)];

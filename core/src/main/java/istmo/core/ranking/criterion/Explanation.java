@@ -113,6 +113,9 @@ public final class Explanation {
     if (id.equals(SimulatedSet.BREATH)) {
       return "breath";
     }
+    if (id.equals(Limiter.GRIP)) {
+      return "grip";
+    }
     if (id.equals(Limiter.BALANCE)) {
       return "balance";
     }
