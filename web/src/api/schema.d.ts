@@ -1127,7 +1127,7 @@ export interface components {
         };
         FileReadingView: {
             /** @enum {string} */
-            kind: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "HIP_OPENING" | "THIGH_GIRTH" | "CALF_GIRTH";
+            kind: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "HIP_OPENING" | "GRIP" | "THIGH_GIRTH" | "CALF_GIRTH";
             /** Format: date */
             on: string;
             /** @enum {string} */
@@ -1271,7 +1271,7 @@ export interface components {
             error?: number;
             how: string;
             /** @enum {string} */
-            kind: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "HIP_OPENING" | "THIGH_GIRTH" | "CALF_GIRTH";
+            kind: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "HIP_OPENING" | "GRIP" | "THIGH_GIRTH" | "CALF_GIRTH";
             label: string;
             /** @enum {string} */
             origin: "MEASURED" | "INTAKE" | "ESTIMATED" | "UNKNOWN";
@@ -1410,7 +1410,7 @@ export interface components {
         };
         MeasurementInput: {
             /** @enum {string} */
-            kind?: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "HIP_OPENING" | "THIGH_GIRTH" | "CALF_GIRTH";
+            kind?: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "HIP_OPENING" | "GRIP" | "THIGH_GIRTH" | "CALF_GIRTH";
             /** Format: date */
             on?: string;
             /** @enum {string} */
@@ -1431,7 +1431,7 @@ export interface components {
             /** Format: int32 */
             affected: number;
             /** @enum {string} */
-            kind: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "HIP_OPENING" | "THIGH_GIRTH" | "CALF_GIRTH";
+            kind: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "HIP_OPENING" | "GRIP" | "THIGH_GIRTH" | "CALF_GIRTH";
             label: string;
             sentence: string;
         };

@@ -137,7 +137,7 @@ class MachineApiTest {
     assertThat(worth.at("/0/sentence").asString()).contains("change their place");
     Answer none = post("/api/orders/with-machine", Map.of("brief", brief, "item", "leg-extension", "measured", Map.of("curve60", 1.0)));
     assertThat(none.at("/moved").asInt()).isZero();
-    Answer much = post("/api/orders/with-machine", Map.of("brief", brief, "item", "leg-press", "measured", Map.of("stop", 0.9)));
+    Answer much = post("/api/orders/with-machine", Map.of("brief", brief, "item", "leg-extension", "measured", Map.of("curve0", 3.0, "curve30", 2.5, "curve60", 1.0, "curve90", 0.3, "curve120", 0.2)));
     assertThat(much.at("/moved").asInt()).isPositive();
     assertThat(much.at("/sentences/0").asString()).isNotEmpty();
     assertThat(post("/api/orders/with-machine", Map.of("brief", brief)).fault("item")).isEqualTo("is needed");
