@@ -1210,7 +1210,6 @@ export interface components {
             machines: components["schemas"]["MachinesView"];
         };
         FoundView: {
-            notes: string[];
             sentence: string;
             setup: {
                 [key: string]: number;

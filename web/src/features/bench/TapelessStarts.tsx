@@ -50,7 +50,7 @@ function OneWay({ way, clientId, gymId, stiffToday, candidateId, onFound }: Prop
       <Button disabled={find.isPending} onClick={() => find.mutate()}>
         {onFound ? 'Set it up so' : 'In centimetres'}
       </Button>
-      {find.isSuccess && <p role="status">{[find.data.sentence, ...find.data.notes].join(' ')}</p>}
+      {find.isSuccess && <p role="status">{find.data.sentence}</p>}
       {find.isError && !way.questions.some((q) => problem?.fault(`answers.${q.id}`)) && <Trouble error={find.error} />}
     </section>
   )

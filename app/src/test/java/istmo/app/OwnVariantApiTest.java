@@ -84,6 +84,7 @@ class OwnVariantApiTest {
     double size = side(tall, "split-squat/upright", null).at("/sides/0/setup/stride").asDouble() / side(client, "split-squat/upright", null).at("/sides/0/setup/stride").asDouble();
     assertThat(longer / 0.80).as("a taller client gets it in proportion").isCloseTo(size, within(0.02)).isGreaterThan(1.03);
 
+    assertThat(get("/api/starts?candidateId=" + id).status()).isEqualTo(200);
     assertThat(ordered()).contains(id, "split-squat/upright");
     String session = post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("GMAXM", 2))).at("/id").asString();
     assertThat(post("/api/sessions/" + session + "/items", Map.of("candidateId", id)).at("/items/0/name").asString()).isEqualTo(name);

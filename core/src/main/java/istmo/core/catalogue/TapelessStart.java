@@ -72,15 +72,22 @@ public enum TapelessStart {
       List.of(new Question("benchHeight", "Height of the bench", "cm", new Allowed(20, 70, "cm"), 43, 1))) {
     @Override
     boolean suits(Candidate c, Exercise x) {
-      return false; // the split squats are not computed yet: it is offered for the client, not for an exercise
+      return has(x, "rearHeight") && c.usual().values().getOrDefault("rear", 0.0) == INSTEP;
     }
 
+    /** The rear ankle lies over the edge of the bench; without a candidate only the words. */
     @Override
     Found find(Body body, Place place, Optional<Candidate> candidate, Map<String, Double> answers) {
-      double stride = strideM(body, answers.get("benchHeight") / 100);
-      return new Found(Map.of(), String.format(Locale.ROOT, "Front heel about %.0f cm in front of the bench.", 100 * stride), List.of("For split squats with the rear foot raised, which the model does not compute yet."));
+      double bench = answers.get("benchHeight") / 100;
+      double heel = strideM(body, bench);
+      String sentence = String.format(Locale.ROOT, "Front heel about %.0f cm in front of the bench.", 100 * heel);
+      double stride = heel + Segments.ANKLE_FROM_HEEL * body.footM();
+      return candidate.map(c -> checked(Catalogue.standard().exerciseOf(c), Map.of("stride", stride, "rearHeight", bench), sentence)).orElse(new Found(Map.of(), sentence));
     }
   };
+
+  /** Of the choice how the rear foot stands (SplitFamily): on its instep, on a bench. */
+  private static final double INSTEP = 1;
 
   /** Hip centre above the seat, and behind its edge when one sits on the very edge, m (own estimates). */
   private static final double HIP_ABOVE_SEAT = 0.09;
@@ -95,7 +102,7 @@ public enum TapelessStart {
    *
    * @param setup values for the set-up, in the parameters' units; empty where no exercise takes them
    */
-  public record Found(Map<String, Double> setup, String sentence, List<String> notes) {}
+  public record Found(Map<String, Double> setup, String sentence) {}
 
   private final String label;
   private final List<String> steps;
@@ -134,7 +141,7 @@ public enum TapelessStart {
   /** What the answers say of a candidate, or of the client alone where the way needs none; throws {@link InvalidInput} naming an answer that is missing, out of range, or leads beyond what the set-up takes. */
   public Found found(Body body, Place place, Optional<Candidate> candidate, Map<String, Double> answers) {
     List<InvalidInput.Fault> faults = new ArrayList<>();
-    if (this != SIT_AND_REACH && candidate.filter(c -> suits(c, Catalogue.standard().exerciseOf(c))).isEmpty()) {
+    if ((this != SIT_AND_REACH || candidate.isPresent()) && candidate.filter(c -> suits(c, Catalogue.standard().exerciseOf(c))).isEmpty()) {
       faults.add(new InvalidInput.Fault("candidateId", "needs an exercise that takes this start"));
     }
     Map<String, Double> complete = new LinkedHashMap<>();
@@ -174,6 +181,6 @@ public enum TapelessStart {
   private static Found checked(Exercise x, Map<String, Double> values, String sentence) {
     Map<String, Double> setup = new LinkedHashMap<>();
     values.forEach((id, v) -> setup.put(id, parameter(x, id).orElseThrow().allowed().check("setup." + id, v)));
-    return new Found(setup, sentence, List.of());
+    return new Found(setup, sentence);
   }
 }

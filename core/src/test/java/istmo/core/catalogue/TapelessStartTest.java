@@ -81,7 +81,10 @@ class TapelessStartTest {
     assertThat(stride).as("within what coaches set up").isBetween(0.4, 0.8);
     assertThat(TapelessStart.strideM(MAN, 0.55)).isLessThan(stride);
     assertThat(TapelessStart.strideM(MAN.withLengths(MAN.thighM() + 0.03, MAN.shankM(), MAN.trunkM()), 0.43)).isGreaterThan(stride);
-    assertThat(TapelessStart.SIT_AND_REACH.found(MAN, PLACE, Optional.empty(), Map.of("benchHeight", 43.0)).notes()).anyMatch(n -> n.contains("not compute"));
+    assertThat(TapelessStart.SIT_AND_REACH.found(MAN, PLACE, Optional.empty(), Map.of("benchHeight", 43.0)).setup()).as("without an exercise, words").isEmpty();
+    Map<String, Double> found = TapelessStart.SIT_AND_REACH.found(MAN, PLACE, Optional.of(candidate("rear-raised-split-squat/upright")), Map.of("benchHeight", 43.0)).setup();
+    assertThat(found.get("rearHeight")).isEqualTo(0.43);
+    assertThat(found.get("stride")).isCloseTo(across - 0.10, within(1e-9)).isCloseTo(candidate("rear-raised-split-squat/upright").usual().get(Catalogue.standard().exercise("rear-raised-split-squat").family().parameters().stream().filter(p -> p.id().equals("stride")).findFirst().orElseThrow()), within(0.12));
   }
 
   @Test
@@ -89,6 +92,8 @@ class TapelessStartTest {
     assertThat(TapelessStart.of(candidate("back-squat/high-bar"))).containsExactly(TapelessStart.JUMP_AND_LAND);
     assertThat(TapelessStart.of(candidate("leg-press/low"))).containsExactly(TapelessStart.HEELS_STAY_DOWN);
     assertThat(TapelessStart.of(candidate("seated-leg-curl/usual"))).isEmpty();
+    assertThat(TapelessStart.of(candidate("rear-raised-split-squat/lean"))).containsExactly(TapelessStart.SIT_AND_REACH);
+    assertThat(TapelessStart.of(candidate("split-squat/upright"))).as("the rear foot stands on the floor").isEmpty();
     assertThatThrownBy(() -> TapelessStart.JUMP_AND_LAND.found(MAN, PLACE, Optional.of(candidate("back-squat/high-bar")), Map.of("footLengths", 9.0)))
         .isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).extracting(InvalidInput.Fault::field).containsExactly("answers.footLengths", "answers.minutes"));
     assertThatThrownBy(() -> TapelessStart.JUMP_AND_LAND.found(MAN, PLACE, Optional.of(candidate("back-squat/high-bar")), Map.of("footLengths", 4.0, "minutes", 3.0))).isInstanceOf(InvalidInput.class).hasMessageContaining("setup.stance");

@@ -1,8 +1,8 @@
 package istmo.app.bench.web;
 
 import istmo.app.bench.Bench;
+import istmo.app.catalogue.Variants;
 import istmo.app.platform.Needed;
-import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.TapelessStart;
 import java.util.Arrays;
 import java.util.List;
@@ -19,9 +19,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class StartController {
   private final Bench bench;
+  private final Variants variants;
 
-  StartController(Bench bench) {
+  StartController(Bench bench, Variants variants) {
     this.bench = bench;
+    this.variants = variants;
   }
 
   record QuestionView(String id, String label, String unit, double min, double max, double usual, double step) {}
@@ -30,12 +32,12 @@ class StartController {
 
   record StartInput(UUID clientId, UUID gymId, String candidateId, TapelessStart way, Map<String, Double> answers, Boolean stiffToday) {}
 
-  record FoundView(Map<String, Double> setup, String sentence, List<String> notes) {}
+  record FoundView(Map<String, Double> setup, String sentence) {}
 
   /** The ways that suit a candidate; without one, all. */
   @GetMapping("/api/starts")
   List<StartWayView> ways(@RequestParam Optional<String> candidateId) {
-    List<TapelessStart> ways = candidateId.map(id -> TapelessStart.of(Catalogue.standard().candidate(id))).orElseGet(() -> Arrays.asList(TapelessStart.values()));
+    List<TapelessStart> ways = candidateId.map(id -> TapelessStart.of(variants.candidate(id))).orElseGet(() -> Arrays.asList(TapelessStart.values()));
     return ways.stream()
         .map(w -> new StartWayView(w, w.label(), w.steps(), w.questions().stream().map(q -> new QuestionView(q.id(), q.label(), q.unit(), q.allowed().min(), q.allowed().max(), q.usual(), q.step())).toList()))
         .toList();
@@ -46,6 +48,6 @@ class StartController {
     new Needed().field("clientId", input.clientId()).field("way", input.way()).check();
     TapelessStart.Found found =
         bench.start(input.clientId(), Optional.ofNullable(input.gymId()), Optional.ofNullable(input.candidateId()), Boolean.TRUE.equals(input.stiffToday()), input.way(), input.answers() == null ? Map.of() : input.answers());
-    return new FoundView(found.setup(), found.sentence(), found.notes());
+    return new FoundView(found.setup(), found.sentence());
   }
 }
