@@ -123,7 +123,7 @@ public final class Analyser {
     return loadFor(family, setup, ((LoadRule.Repetitions) rule).repetitions(), tempo, limit);
   }
 
-  /** The load that gives so many repetitions, kg: a root between nothing and the fresh limit, by secants kept inside a bracket; nothing where body weight alone gives fewer. */
+  /** The load that gives so many repetitions, kg: a root between nothing and the fresh limit, by secants kept inside a bracket; nothing where body weight alone gives fewer. Where the posture cannot be taken with so little, that is thrown. */
   private double loadFor(Family family, Setup setup, int repetitions, Tempo tempo, double limit) {
     double low = 0;
     double high = limit;
@@ -132,12 +132,15 @@ public final class Analyser {
     if (atBefore >= 0 || fresh.balanceEnds() && repetitions(family, setup, limit, tempo, null) >= repetitions) { // what balance ends, strength may hold for long
       return limit;
     }
+    NoPosture tooLight = null; // what stands in the way at the low end of the bracket
     double x = Math.max(0.3, 1 - FALL_A_REPETITION * (repetitions - 1)) * limit;
     for (int round = 0; round < 40; round++) {
       double f;
+      NoPosture here = null;
       try {
         f = repetitions(family, setup, x, tempo, null) - repetitions;
-      } catch (NoPosture e) { // too light for this posture
+      } catch (NoPosture e) {
+        here = e;
         f = 1;
       }
       if (Math.abs(f) < REPETITION_TOLERANCE || x == 0 && f < 0) {
@@ -145,10 +148,14 @@ public final class Analyser {
       }
       if (f > 0) {
         low = x;
+        tooLight = here;
       } else {
         high = x;
       }
       if (high - low < FreshLimit.LOAD_TOLERANCE_KG / 2) {
+        if (tooLight != null) {
+          throw tooLight;
+        }
         return high;
       }
       double next = x - f * (x - before) / (f - atBefore);

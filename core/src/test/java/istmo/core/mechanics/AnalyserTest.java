@@ -25,6 +25,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class AnalyserTest {
   private static final Body LIFTER = Bodies.LIFTER;
@@ -61,6 +62,28 @@ class AnalyserTest {
         assertThat(activation).isBetween(0.0, 1.0);
       }
     });
+  }
+
+  /** What a point reports adds up: loads, muscles by force and arm, unsettled contacts and what is left over, about every joint of the leg. */
+  @ParameterizedTest
+  @ValueSource(strings = {"squat", "hinge", "press", "thrust", "leg-extension", "split"})
+  void everyPointAddsUpToNothing(String family) {
+    Analysis a = (Analysis) new Analyser(LIFTER).analyse(Families.get(family), Bodies.setup(family, Map.of()), LoadRule.USUAL);
+    Musculature m = new Musculature(LIFTER);
+    for (AnalysisPoint p : a.points()) {
+      m.at(p.posture().angles());
+      for (int c = 0; c < Coordinate.LEG; c++) {
+        Coordinate coordinate = Coordinate.values()[c];
+        if (!p.posture().carried().contains(coordinate)) {
+          continue;
+        }
+        double sum = p.externalNm()[c] + p.contactNm()[c] + p.residualNm()[c];
+        for (int i = 0; i < m.size(); i++) {
+          sum += (p.activation()[i] * m.activeForceN(i) + m.passiveForceN(i)) * p.momentArmM()[i][c];
+        }
+        assertThat(sum).as("%s, %s at %.2f", family, coordinate, p.phase()).isCloseTo(0, within(1e-3));
+      }
+    }
   }
 
   /**
