@@ -164,7 +164,7 @@ function NewReading({ clientId, kind, onDone }: { clientId: string; kind: Measur
       <Button look="ink" type="submit" disabled={save.isPending}>
         Add the reading
       </Button>
-      <p className="text-xs text-ink-2">Two readings of one day show how well they repeat. Left and right: lengths are averaged; for movements the lesser side counts.</p>
+      <p className="text-xs text-ink-2">Two readings of one day show how well they repeat. Left and right: lengths are averaged; for movements and grip the lesser side counts.</p>
     </form>
   )
 }
