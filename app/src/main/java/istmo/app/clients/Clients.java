@@ -190,7 +190,7 @@ public class Clients {
     BodyEstimate usual = BodyEstimate.of(e.intake(), readings);
     List<KnownLift> own = known.stream().map(KnownLiftEntity::lift).toList();
     Optional<Calibration> strength = own.isEmpty() ? Optional.empty() : strengths.get(new StrengthKey(usual.body(), own), k -> Calibration.of(k.usual(), k.lifts()));
-    BodyEstimate estimate = strength.map(s -> new BodyEstimate(s.applied(usual.body()), usual.measured(), usual.notes())).orElse(usual);
+    BodyEstimate estimate = strength.map(s -> s.applied(usual)).orElse(usual);
     return new Client(e.getId(), e.getVersion(), e.getName(), e.intake(), e.profile(), e.cautions(), readings, estimate, strength);
   }
 

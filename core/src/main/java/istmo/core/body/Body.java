@@ -139,6 +139,11 @@ public record Body(
     return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbarNm, BAR_OVER_SQUEEZE * dynamometerKg);
   }
 
+  /** With hands that hold at least so much of a bar each, kg. */
+  public Body holding(double leastKg) {
+    return leastKg > heldKg ? withGrip(Math.min(HELD_KG.max(), leastKg) / BAR_OVER_SQUEEZE) : this;
+  }
+
   /** What the hand squeezes on a dynamometer, kg. */
   public double gripKg() {
     return heldKg / BAR_OVER_SQUEEZE;

@@ -2,6 +2,8 @@ package istmo.core.training;
 
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Body;
+import istmo.core.body.BodyEstimate;
+import istmo.core.body.MeasurementKind;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
@@ -33,9 +35,10 @@ import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
  * @param legs factor on muscle volumes
  * @param back factor on the back's usual strength
  * @param maxima largest load for one repetition of each candidate that has a known lift, kg, without the sled
+ * @param heldKg largest weight that hung in one hand in these lifts, bare or not, kg; nothing where none did
  * @param basis what it rests on, in words
  */
-public record Calibration(double legs, double back, Map<String, Double> maxima, String basis) {
+public record Calibration(double legs, double back, Map<String, Double> maxima, double heldKg, String basis) {
   /** Factors beyond which a lift is not believed. */
   private static final double LEAST = 0.35;
 
@@ -75,7 +78,7 @@ public record Calibration(double legs, double back, Map<String, Double> maxima, 
     double back = mean(ofBack.isEmpty() ? ofLegs : ofBack);
     double legs = mean(ofLegs.isEmpty() ? ofBack : ofLegs);
     String names = String.join(", ", fits.stream().map(f -> Catalogue.standard().candidate(f.candidateId()).name()).toList());
-    return Optional.of(new Calibration(legs, back, Map.copyOf(maxima), String.format(Locale.ROOT, "From %s: legs %.2f, back %.2f of what is usual for this mass and stature.", names, legs, back)));
+    return Optional.of(new Calibration(legs, back, Map.copyOf(maxima), held(maxima), String.format(Locale.ROOT, "From %s: legs %.2f, back %.2f of what is usual for this mass and stature.", names, legs, back)));
   }
 
   /** Throws {@link InvalidInput} when a lift cannot be believed of this body, saying what the body would have to be. */
@@ -89,8 +92,25 @@ public record Calibration(double legs, double back, Map<String, Double> maxima, 
     }
   }
 
+  /** This strength on a body; hands that are not measured hold what has hung in them. */
+  public BodyEstimate applied(BodyEstimate usual) {
+    Body body = applied(usual.body());
+    return new BodyEstimate(usual.measured().contains(MeasurementKind.GRIP) ? body : body.holding(heldKg), usual.measured(), usual.notes());
+  }
+
   public Body applied(Body usual) {
     return usual.withStrength(Body.STRENGTH.nearest(legs * usual.strength()), Body.LUMBAR_NM.nearest(back * usual.lumbarNm()));
+  }
+
+  private static double held(Map<String, Double> maxima) {
+    return maxima.entrySet().stream()
+        .mapToDouble(
+            m -> {
+              Candidate c = Catalogue.standard().candidate(m.getKey());
+              return m.getValue() * Catalogue.standard().exerciseOf(c).family().inOneHand(c.usual());
+            })
+        .max()
+        .orElse(0);
   }
 
   /** Largest load for one repetition, kg. What moves with an empty sled is part of what the equations count. */

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import istmo.core.body.Body;
+import istmo.core.body.BodyEstimate;
+import istmo.core.body.MeasurementKind;
 import istmo.core.movement.Family;
 import istmo.core.movement.family.Families;
 import istmo.core.training.Calibration;
@@ -12,6 +14,7 @@ import istmo.core.training.KnownLift;
 import istmo.core.training.PerformedSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -71,5 +74,16 @@ class GripTest {
     KnownLift lift = new KnownLift("deadlift/conventional", new PerformedSet(150, 5, 0), java.time.LocalDate.of(2026, 1, 1));
     Body man = Bodies.MAN;
     assertThat(Calibration.of(man.withGrip(30), List.of(lift)).orElseThrow().legs()).isEqualTo(Calibration.of(man, List.of(lift)).orElseThrow().legs());
+  }
+
+  /** What hung in the hands was held, however; a dynamometer knows better. */
+  @Test
+  void handsHoldAtLeastWhatHasHungInThemUnlessTheyAreMeasured() {
+    KnownLift lift = new KnownLift("deadlift/conventional", new PerformedSet(200, 1, 0), java.time.LocalDate.of(2026, 1, 1));
+    Calibration strong = Calibration.of(Bodies.MAN, List.of(lift)).orElseThrow();
+    assertThat(Bodies.MAN.heldKg()).isLessThan(100);
+    assertThat(strong.heldKg()).isCloseTo(100, within(1e-9));
+    assertThat(strong.applied(new BodyEstimate(Bodies.MAN, Set.of(), List.of())).body().heldKg()).isCloseTo(100, within(1e-9));
+    assertThat(strong.applied(new BodyEstimate(Bodies.MAN, Set.of(MeasurementKind.GRIP), List.of())).body().heldKg()).isEqualTo(Bodies.MAN.heldKg());
   }
 }
