@@ -125,7 +125,7 @@ class CoachIsolationTest {
       case "POST /api/sessions/{id}/items" -> List.of(Map.of("candidateId", "seated-calf-raise/usual"));
       case "PUT /api/sessions/{id}/items/{itemId}/setup" -> List.of(Map.of("setup", Map.of("stretch", 10)));
       case "PUT /api/sessions/{id}/items/{itemId}/sets/{setId}" -> List.of(done());
-      case "POST /api/sessions/{id}/finish" -> List.of("");
+      case "POST /api/sessions/{id}/finish", "PUT /api/variants/{exerciseId}/{variant}" -> List.of("");
       default -> {
         if (!endpoint.startsWith("GET ") && !endpoint.startsWith("DELETE ")) {
           throw new IllegalStateException("say here how to try " + endpoint);
@@ -168,6 +168,7 @@ class CoachIsolationTest {
 
   @Test
   void listsShowOnlyOwnRowsAndLastTimeIsOwn() {
+    assertThat(get("/api/starts?candidateId=" + IDS.get("exerciseId") + "/" + IDS.get("variant")).status()).as("starts of another's variant").isEqualTo(404);
     assertThat(get("/api/clients").body().toString()).doesNotContain("Secret");
     assertThat(get("/api/gyms").body().toString()).doesNotContain("Secret");
     assertThat(get("/api/catalogue").body().toString()).doesNotContain("Secret");
