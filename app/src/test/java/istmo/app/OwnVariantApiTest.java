@@ -16,6 +16,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** A coach's own variants: kept from the bench, ordered, pinned, taken out again. */
@@ -101,6 +102,20 @@ class OwnVariantApiTest {
     assertThat(put("/api/variants/" + id, null).status()).isEqualTo(204);
     assertThat(retired(id)).isFalse();
     assertThat(ordered()).contains(id);
+  }
+
+  /** As if a later version of the exercise took shorter strides only, and had lost a parameter. */
+  @Test
+  void aVariantThatTheExerciseDoesNotTakeAnyMoreIsOutOfOrdersAndBreaksNothing() {
+    String id = keep("Outgrown " + UUID.randomUUID(), Map.of("stride", 0.80)).at("/id").asString();
+    String session = post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("GMAXM", 2))).at("/id").asString();
+    post("/api/sessions/" + session + "/items", Map.of("candidateId", id));
+    RunningApp.bean(JdbcTemplate.class).update("update own_variant set setup = setup || '{\"stride\": 9, \"gone\": 1}'::jsonb where id = ?::uuid", id.substring(id.indexOf("own-") + 4));
+    assertThat(retired(id)).isTrue();
+    assertThat(get("/api/sessions/" + session).at("/items/0/name").asString()).startsWith("Outgrown");
+    assertThat(side(client, id, null).status()).isEqualTo(200);
+    assertThat(put("/api/variants/" + id, null).status()).isEqualTo(409);
+    assertThat(ordered()).doesNotContain(id).isNotEmpty();
   }
 
   @Test

@@ -43,13 +43,13 @@ public class Variants {
     return Candidate.ownKey(id).isEmpty() ? Catalogue.standard().candidate(id) : own(entity(id));
   }
 
-  /** An own variant; a retired one is in no order or list, but sessions may have it. */
+  /** An own variant; a retired one is in no order or list, but sessions may have it. One that the exercise does not take any more counts as retired. */
   public record Own(Candidate candidate, boolean retired) {}
 
   /** All own variants, oldest first. */
   @Transactional(readOnly = true)
   public List<Own> all() {
-    return repository.findByCoachIdOrderByCreatedAt(coach.id()).stream().map(e -> new Own(own(e), e.isRetired())).toList();
+    return repository.findByCoachIdOrderByCreatedAt(coach.id()).stream().map(e -> new Own(own(e), e.isRetired() || !Candidate.fits(exercise(e), e.getSetup()))).toList();
   }
 
   /** Own variants that are in use, oldest first. */
@@ -80,6 +80,9 @@ public class Variants {
   @Transactional
   public void putBack(String candidateId) {
     OwnVariantEntity variant = entity(candidateId);
+    if (!Candidate.fits(exercise(variant), variant.getSetup())) {
+      throw new Conflict("The exercise takes other set-ups since this was kept; keep it anew from the bench.");
+    }
     if (variant.isRetired()) {
       checkRoom(variant.getName());
       variant.putBack();
@@ -108,7 +111,11 @@ public class Variants {
     }
   }
 
+  private static Exercise exercise(OwnVariantEntity e) {
+    return Catalogue.standard().exercise(e.getExerciseId());
+  }
+
   private static Candidate own(OwnVariantEntity e) {
-    return Candidate.own(Catalogue.standard().exercise(e.getExerciseId()), e.getId().toString(), e.getName(), e.getSetup());
+    return Candidate.own(exercise(e), e.getId().toString(), e.getName(), e.getSetup());
   }
 }

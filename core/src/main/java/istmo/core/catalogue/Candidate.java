@@ -5,6 +5,7 @@ import istmo.core.equipment.Place;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.InvalidInput;
+import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -43,10 +44,24 @@ public record Candidate(String id, String exerciseId, String name, Setup usual, 
     return reference;
   }
 
-  /** An own variant as it was kept. What gives way for an ankle is what gives way in the exercise's other variants. */
-  public static Candidate own(Exercise exercise, String key, String name, Map<String, Double> usual) {
+  /**
+   * An own variant as it was kept, or, where the exercise has changed since ({@link #fits}), as near to it as the exercise allows now: to be looked at, not to be ordered. What gives way for an ankle is what gives way in the exercise's
+   * other variants.
+   */
+  public static Candidate own(Exercise exercise, String key, String name, Map<String, Double> kept) {
+    Map<String, Double> usual = new LinkedHashMap<>();
+    for (SetupParameter p : exercise.family().parameters()) {
+      if (kept.containsKey(p.id())) {
+        usual.put(p.id(), p.allowed().nearest(kept.get(p.id())));
+      }
+    }
     Optional<SetupParameter> yields = exercise.candidates().stream().flatMap(c -> c.yields().stream()).findFirst();
     return new Candidate(exercise.id() + "/" + OWN + key, exercise.id(), name, Setup.of(exercise.family().parameters(), usual), yields);
+  }
+
+  /** Whether the exercise still takes a set-up that was kept: a range may have become narrower since, or a parameter may be gone. */
+  public static boolean fits(Exercise exercise, Map<String, Double> kept) {
+    return kept.entrySet().stream().allMatch(v -> exercise.family().parameters().stream().anyMatch(p -> p.id().equals(v.getKey()) && p.allowed().contains(v.getValue())));
   }
 
   /** What a coach's store knows an own variant by; empty for a variant of the catalogue. */
