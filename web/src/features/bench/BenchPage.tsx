@@ -18,6 +18,7 @@ import { usePin } from '../order/pin'
 import { Changes } from './Changes'
 import { Controls } from './Controls'
 import { FindBest } from './FindBest'
+import { candidateOptions } from './candidateOptions'
 import { KeepVariant, OwnVariant } from './OwnVariant'
 import { TapelessStarts } from './TapelessStarts'
 import { parseSetup, writeSetup } from './address'
@@ -38,7 +39,7 @@ export function BenchPage() {
   const candidateId = params.get('candidate') ?? catalogue.data.exercises[0]!.candidates[0]!.id
   const client = brief.client
   if (!client) return clients.data.length === 0 || gyms.data.length === 0 ? <Quiet>Take in a client and a gym first.</Quiet> : <Waiting what="Beginning where you left off" />
-  const candidates = catalogue.data.exercises.flatMap((x) => x.candidates.filter((c) => !c.retired || c.id === candidateId).map((c) => ({ value: c.id, label: c.name, note: c.own ? `your own, of ${x.name}` : x.alsoCalled.join(', ') })))
+  const candidates = candidateOptions(catalogue.data, candidateId)
   const choose = (id: string) =>
     setParams((old) => {
       const p = new URLSearchParams(old)

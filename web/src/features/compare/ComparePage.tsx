@@ -8,6 +8,7 @@ import type { Box } from '../../chart/stage/scene'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { WordMenu } from '../../ui/WordMenu'
 import { Changes } from '../bench/Changes'
+import { candidateOptions } from '../bench/candidateOptions'
 import { useBrief } from '../brief/brief'
 
 /** Two clients of different build on the same exercise, to one scale: what the model says differs, and why. */
@@ -33,7 +34,7 @@ export function ComparePage() {
       return p
     })
   const people = list.map((c) => ({ value: c.id, label: c.name }))
-  const candidates = catalogue.data.exercises.flatMap((x) => x.candidates.filter((c) => !c.retired || c.id === candidateId).map((c) => ({ value: c.id, label: c.name })))
+  const candidates = candidateOptions(catalogue.data, candidateId)
   const name = (id: string) => list.find((c) => c.id === id)?.name ?? '…'
   const sides = bench.data?.sides ?? []
   const box = frame(sides.flatMap((s) => s.phases.map((p) => p.side)))

@@ -15,6 +15,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -41,6 +43,13 @@ public class Variants {
   @Transactional(readOnly = true)
   public Candidate candidate(String id) {
     return Candidate.ownKey(id).isEmpty() ? Catalogue.standard().candidate(id) : own(entity(id));
+  }
+
+  /** The same for many ids that this coach has: own variants are read once. */
+  @Transactional(readOnly = true)
+  public Function<String, Candidate> candidates() {
+    Map<String, Candidate> own = all().stream().map(Own::candidate).collect(Collectors.toMap(Candidate::id, c -> c));
+    return id -> own.containsKey(id) ? own.get(id) : Catalogue.standard().candidate(id);
   }
 
   /** An own variant; a retired one is in no order or list, but sessions may have it. One that the exercise does not take any more counts as retired. */

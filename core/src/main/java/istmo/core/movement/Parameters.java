@@ -41,7 +41,7 @@ public final class Parameters {
 
   public static final SetupParameter LEGS = SetupParameter.choice("legs", "Legs", 0, SETUP, "both, or one that takes the whole load", "both", "one");
 
-  public static final SetupParameter STRAPS = SetupParameter.choice("straps", "Hands", 0, SETUP, "what holds a hanging weight", "bare", "straps");
+  public static final SetupParameter STRAPS = SetupParameter.choice("straps", "Hands", 0, SETUP, "what holds a weight that hangs in the hands; nothing to a bar on the back", "bare", "straps");
 
   /** Share of a hanging load in one of two hands, or nothing with straps. */
   public static double inOneOfTwoHands(Setup setup) {

@@ -16,6 +16,7 @@ import istmo.core.body.Profile;
 import istmo.core.body.Sex;
 import istmo.core.body.SoreMovement;
 import istmo.core.body.Soreness;
+import istmo.core.catalogue.Candidate;
 import istmo.core.quantity.InvalidInput;
 import java.time.Clock;
 import java.time.Instant;
@@ -24,6 +25,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -92,6 +94,7 @@ class ClientFileController {
   ResponseEntity<ClientFileView> export(@PathVariable UUID id) {
     ClientFile.Contents c = file.contents(id);
     Client client = c.client();
+    Function<String, Candidate> candidates = variants.candidates();
     Intake i = client.intake();
     ClientFileView view =
         new ClientFileView(
@@ -110,7 +113,7 @@ class ClientFileController {
             profile(client.profile()),
             c.readings().stream().map(r -> new FileReadingView(r.measurement().kind(), r.measurement().side(), r.measurement().value(), r.measurement().on())).toList(),
             c.lifts().stream().map(l -> new FileLiftView(l.lift().candidateId(), l.lift().set().loadKg(), l.lift().set().repetitions(), l.lift().set().reserve(), l.lift().on())).toList(),
-            c.sessions().stream().map(this::session).toList());
+            c.sessions().stream().map(s -> session(s, candidates)).toList());
     ContentDisposition download = ContentDisposition.attachment().filename(client.name() + ".json", java.nio.charset.StandardCharsets.UTF_8).build();
     return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, download.toString()).body(view);
   }
@@ -119,7 +122,7 @@ class ClientFileController {
     return new FileProfileView(p.trainingAge().orElse(null), p.daysAWeek().orElse(null), p.minutes().orElse(null), p.habits(), p.strongerSide().orElse(null), p.notes(), p.likes(), p.dislikes());
   }
 
-  private FileSessionView session(Session s) {
+  private static FileSessionView session(Session s, Function<String, Candidate> candidates) {
     return new FileSessionView(
         s.gym().name(),
         s.brief().aim(),
@@ -128,7 +131,7 @@ class ClientFileController {
         s.brief().stiffDay(),
         s.createdAt(),
         s.finishedAt().orElse(null),
-        s.items().stream().map(i -> new FileItemView(i.candidateId(), variants.candidate(i.candidateId()).name(), i.setup(), i.sets().stream().map(x -> new FileSetView(x.id(), x.set().loadKg(), x.set().repetitions(), x.set().reserve(), x.performedAt())).toList())).toList());
+        s.items().stream().map(i -> new FileItemView(i.candidateId(), candidates.apply(i.candidateId()).name(), i.setup(), i.sets().stream().map(x -> new FileSetView(x.id(), x.set().loadKg(), x.set().repetitions(), x.set().reserve(), x.performedAt())).toList())).toList());
   }
 
   /** Erases for good; {@code name} must be the client's, so that nobody is erased by a slip. */

@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -74,7 +75,8 @@ class SessionController {
 
   @GetMapping
   List<SessionLine> list(@RequestParam Optional<UUID> clientId) {
-    return plans.list(clientId).stream().map(l -> new SessionLine(l.id(), l.clientId(), l.gymId(), l.createdAt(), l.finishedAt().orElse(null), l.candidateIds().stream().map(c -> variants.candidate(c).name()).toList())).toList();
+    Function<String, Candidate> candidates = variants.candidates();
+    return plans.list(clientId).stream().map(l -> new SessionLine(l.id(), l.clientId(), l.gymId(), l.createdAt(), l.finishedAt().orElse(null), l.candidateIds().stream().map(c -> candidates.apply(c).name()).toList())).toList();
   }
 
   @PostMapping
@@ -124,6 +126,7 @@ class SessionController {
   }
 
   private SessionView view(Session s) {
+    Function<String, Candidate> candidates = variants.candidates();
     return new SessionView(
         s.id(),
         s.client().id(),
@@ -134,11 +137,10 @@ class SessionController {
         s.client().cautions().statements(),
         s.createdAt(),
         s.finishedAt().orElse(null),
-        s.items().stream().map(this::item).toList());
+        s.items().stream().map(i -> item(i, candidates.apply(i.candidateId()))).toList());
   }
 
-  private ItemView item(Session.Item i) {
-    Candidate c = variants.candidate(i.candidateId());
+  private static ItemView item(Session.Item i, Candidate c) {
     Exercise x = Catalogue.standard().exerciseOf(c);
     return new ItemView(
         i.id(),

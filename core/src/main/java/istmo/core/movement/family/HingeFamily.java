@@ -2,6 +2,7 @@ package istmo.core.movement.family;
 
 import static istmo.core.movement.Parameters.FOOT_SHEAR;
 import static istmo.core.movement.Parameters.PRESSURE;
+import static istmo.core.movement.Parameters.PRESSURE_ON_TRACK;
 import static istmo.core.movement.Parameters.SPREAD;
 import static istmo.core.movement.Parameters.STANCE;
 import static istmo.core.movement.Parameters.TOE_OUT;
@@ -96,7 +97,7 @@ public final class HingeFamily implements Family {
       case TRACK -> list.addAll(List.of(HOLD, SHIN, Parameters.STRAPS));
       case CABLE -> list.addAll(List.of(PULLEY_HEIGHT, PULLEY_BACK));
     }
-    list.addAll(List.of(PRESSURE.usually(-0.015), FOOT_SHEAR, SPREAD));
+    list.addAll(List.of((kind == Kind.TRACK ? PRESSURE_ON_TRACK : PRESSURE).usually(-0.015), FOOT_SHEAR, SPREAD));
     return List.copyOf(list);
   }
 

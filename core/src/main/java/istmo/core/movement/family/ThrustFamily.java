@@ -61,6 +61,9 @@ public final class ThrustFamily implements Family {
   /** Most the feet push along the floor by themselves, as a share of what they carry (rubber on rubber holds more). */
   private static final double PUSH = 0.3;
 
+  /** The same sideways on a heel that slides. */
+  private static final double HEEL_GRIP = 0.1;
+
   static final Set<Coordinate> ROWS = EnumSet.allOf(Coordinate.class);
 
   private final boolean sliding;
@@ -142,7 +145,7 @@ public final class ThrustFamily implements Family {
     double turned = setup.rad(TOE_OUT);
     Vec3 toe = Vec3.FORWARD.times(Math.cos(turned)).plus(Math.sin(turned), Vec3.RIGHT);
     PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, toe, Vec3.UP).leg(knee.get(), hip).trunk(lean).pressureAhead(setup.get(Parameters.PRESSURE));
-    carry(p, body, setup, hip, knee.get(), ankle, lean, p.pressure(), setup.get(FOOT_SHEAR), setup.get(Parameters.SPREAD), PUSH, setup.get(AWAY));
+    carry(p, body, setup, hip, knee.get(), ankle, lean);
     p.prop("block", new Vec3(-0.35, 0, 0), new Vec3(0.05, 0, 0), new Vec3(0.05, edge, 0), new Vec3(-0.35, edge, 0));
     if (setup.get(FOOT_HEIGHT) > 0) {
       p.prop("block", ankle.plus(new Vec3(-0.1, -body.ankleHeightM(), 0)), ankle.plus(new Vec3(0.3, -body.ankleHeightM(), 0)), new Vec3(ankleX + 0.3, 0, 0), new Vec3(ankleX - 0.1, 0, 0));
@@ -182,12 +185,13 @@ public final class ThrustFamily implements Family {
     Vec3 normal = knee.minus(ankle).unit();
     Vec3 toe = new Vec3(normal.y(), -normal.x(), 0).unit();
     PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, toe, toe.turnedAboutZ(Math.PI / 2)).leg(knee, hip).trunk(-Math.PI / 2 - a).pressureAt(ankle.plus(new Vec3(0, -ankleY, 0)));
-    carry(p, body, setup, hip, knee, ankle, -Math.PI / 2 - a, p.pressure(), 0.1, 0, 0, 0);
+    carry(p, body, setup, hip, knee, ankle, -Math.PI / 2 - a);
     return p.build(EnumSet.complementOf(EnumSet.of(Coordinate.ANKLE_DORSIFLEXION)));
   }
 
   /** What the feet carry: moments of all weights about the upper back's edge, over their distance; and what bench and feet may do against each other. */
-  private static void carry(PostureBuilder p, Body body, Setup setup, Vec3 hip, Vec3 knee, Vec3 ankle, double lean, Vec3 at, double grip, double spread, double push, double away) {
+  private void carry(PostureBuilder p, Body body, Setup setup, Vec3 hip, Vec3 knee, Vec3 ankle, double lean) {
+    Vec3 at = p.pressure();
     int legs = Parameters.legs(setup);
     Vec3 trunk = new Vec3(Math.sin(lean), Math.cos(lean), 0);
     Vec3 crease = new Vec3(hip.x(), hip.y(), 0).plus(-CREASE_AHEAD, trunk).plus(CREASE_ABOVE, new Vec3(Math.cos(lean), -Math.sin(lean), 0));
@@ -200,16 +204,17 @@ public final class ThrustFamily implements Family {
     Vec3 force = new Vec3(0, moment * each, 0);
     Vec3 perKg = new Vec3(0, crease.x() * each, 0);
     p.load(Load.force(Load.Segment.FOOT, at, force, perKg));
-    if (push > 0) { // pushing the feet along the floor against the bench lifts or presses them: about the edge, moments stay
+    if (!sliding) { // pushing the feet along the floor against the bench lifts or presses them: about the edge, moments stay
       Vec3 edge = new Vec3(0, at.y() - (hip.y() - hip.x() * Math.tan(-Math.PI / 2 - lean)), 0);
       Vec3 along = new Vec3(1, edge.y() / at.x(), 0);
-      double left = (1 - Math.abs(away)) * push;
+      double away = setup.get(AWAY);
+      double left = (1 - Math.abs(away)) * PUSH;
       p.free(FreeContact.atFoot("push against the bench", at, along, Vec3.ZERO, left * force.y(), left * perKg.y()));
       if (away != 0) {
-        p.load(Load.force(Load.Segment.FOOT, at, along.times(-away * push * force.y()), along.times(-away * push * perKg.y())));
+        p.load(Load.force(Load.Segment.FOOT, at, along.times(-away * PUSH * force.y()), along.times(-away * PUSH * perKg.y())));
       }
     }
-    p.footGrip(grip, spread, force.y(), perKg.y()).legWeights().upperWeight(Segments.UPPER_COM_HANGING);
+    p.footGrip(sliding ? HEEL_GRIP : setup.get(FOOT_SHEAR), sliding ? 0 : setup.get(Parameters.SPREAD), force.y(), perKg.y()).legWeights().upperWeight(Segments.UPPER_COM_HANGING);
     // the bench carries the rest, above the lower back
     double rest = body.massKg() * Load.G - legs * force.y();
     double restPerKg = Load.G - legs * perKg.y();
