@@ -29,7 +29,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["add_5"];
+        post: operations["add_6"];
         delete?: never;
         options?: never;
         head?: never;
@@ -228,6 +228,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/claims": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["claims"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -235,9 +251,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_2"];
+        get: operations["all_3"];
         put?: never;
-        post: operations["add_2"];
+        post: operations["add_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -251,9 +267,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_4"];
+        get: operations["all_5"];
         put?: never;
-        post: operations["add_4"];
+        post: operations["add_5"];
         delete?: never;
         options?: never;
         head?: never;
@@ -283,9 +299,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_3"];
+        get: operations["all_4"];
         put?: never;
-        post: operations["add_3"];
+        post: operations["add_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -316,7 +332,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["one_1"];
-        put: operations["change_1"];
+        put: operations["change_2"];
         post?: never;
         delete: operations["erase"];
         options?: never;
@@ -411,9 +427,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_1"];
+        get: operations["all_2"];
         put?: never;
-        post: operations["add_1"];
+        post: operations["add_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -492,7 +508,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["one"];
-        put: operations["change"];
+        put: operations["change_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -548,6 +564,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["schools"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/with-machine": {
         parameters: {
             query?: never;
@@ -559,6 +591,38 @@ export interface paths {
         put?: never;
         post: operations["withMachine"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_1"];
+        put?: never;
+        post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change"];
+        post?: never;
+        delete: operations["retire_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -686,6 +750,22 @@ export interface paths {
         get: operations["ways"];
         put?: never;
         post: operations["find"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["studies"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -876,8 +956,12 @@ export interface components {
             /** Format: uuid */
             gymId?: string;
             keepOut?: string[];
+            preset?: string;
             school?: string;
             stiffToday?: boolean;
+            weights?: {
+                [key: string]: number;
+            };
         };
         CandidateView: {
             id: string;
@@ -888,10 +972,12 @@ export interface components {
         CatalogueView: {
             approaches: components["schemas"]["ApproachView"][];
             cautions: components["schemas"]["CautionView"][];
+            criteria: components["schemas"]["CriterionView"][];
             equipment: components["schemas"]["EquipmentView"][];
             exercises: components["schemas"]["ExerciseView"][];
             habits: components["schemas"]["HabitView"][];
             painFlags: components["schemas"]["PainFlagView"][];
+            presets: components["schemas"]["PresetView"][];
             redFlags: string[];
             regions: components["schemas"]["RegionView"][];
             schools: components["schemas"]["SchoolView"][];
@@ -924,6 +1010,27 @@ export interface components {
             /** Format: double */
             radius: number;
             role: string;
+        };
+        ClaimView: {
+            against?: string;
+            bearing: string[];
+            both?: components["schemas"]["ChangeView"];
+            /** @enum {string} */
+            expects?: "MORE" | "LESS" | "ALIKE";
+            first?: components["schemas"]["SideView"];
+            id: string;
+            mechanics?: components["schemas"]["ChangeView"];
+            note: string;
+            opposing: string[];
+            regionIds: string[];
+            says: string;
+            second?: components["schemas"]["SideView"];
+            supporting: string[];
+            topic: string;
+            /** @enum {string} */
+            verdict: "SUPPORTED" | "LEANING" | "NO_DIFFERENCE" | "CONTRADICTED" | "UNTESTED";
+            why: string;
+            word: string;
         };
         ClientCautionView: {
             /** @enum {string} */
@@ -1006,6 +1113,11 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        CriterionView: {
+            asks: string;
+            id: string;
+            label: string;
+        };
         DetailView: {
             /** Format: double */
             generic: number;
@@ -1042,7 +1154,11 @@ export interface components {
             load?: components["schemas"]["LoadView"];
             /** Format: double */
             low: number;
+            mechanics: {
+                [key: string]: number;
+            };
             name: string;
+            raise: string[];
             /** Format: int32 */
             rankHigh: number;
             /** Format: int32 */
@@ -1053,6 +1169,7 @@ export interface components {
             stimulus: {
                 [key: string]: number;
             };
+            studies: components["schemas"]["StudyView"][];
             /** Format: double */
             utility: number;
             why: string[];
@@ -1068,7 +1185,7 @@ export interface components {
             improvised: components["schemas"]["ImprovisationView"][];
             instead?: components["schemas"]["SubstituteView"];
             /** @enum {string} */
-            kind: "GYM" | "PAIN" | "CAUTION" | "BODY" | "NOT_COMPUTED";
+            kind: "GYM" | "PAIN" | "CAUTION" | "BODY" | "PRESET" | "NOT_COMPUTED";
             name: string;
             reason: string;
         };
@@ -1178,6 +1295,36 @@ export interface components {
             /** @enum {string} */
             joint: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
             movements: ("DEEP_KNEE" | "STRAIGHT_KNEE" | "DEEP_HIP" | "WIDE_HIP" | "LEANING" | "DEEP_ANKLE")[];
+        };
+        FindingView: {
+            caution: string;
+            citation: string;
+            conditionA: string;
+            conditionB: string;
+            /** @enum {string} */
+            direction: "MORE" | "LESS" | "ALIKE";
+            growth: boolean;
+            how: string;
+            id: string;
+            measure: string;
+            /** @enum {string} */
+            memory: "HIGH" | "MEDIUM" | "LOW";
+            notUsed?: string;
+            note: string;
+            /** Format: double */
+            people?: number;
+            population: string;
+            region: string;
+            regionIds: string[];
+            /** Format: double */
+            resultA?: number;
+            /** Format: double */
+            resultB?: number;
+            setUpA?: string;
+            setUpB?: string;
+            site: string;
+            /** Format: double */
+            weeks?: number;
         };
         FirstPickView: {
             candidateId: string;
@@ -1468,7 +1615,10 @@ export interface components {
             entries: components["schemas"]["EntryView"][];
             excluded: components["schemas"]["ExcludedView"][];
             firstPick?: components["schemas"]["FirstPickView"];
+            learning: string[];
+            notes: string[];
             statements: string[];
+            together: components["schemas"]["TogetherView"][];
         };
         PainFlagView: {
             /** @enum {string} */
@@ -1534,6 +1684,14 @@ export interface components {
             x: number;
             /** Format: double */
             y: number;
+        };
+        PresetView: {
+            id: string;
+            label: string;
+            reason: string;
+            weights: {
+                [key: string]: number;
+            };
         };
         ProfileInput: {
             /** Format: int32 */
@@ -1651,10 +1809,45 @@ export interface components {
             on: string;
             text: string;
         };
+        SchoolInput: {
+            /** Format: double */
+            activityTrust?: number;
+            /** Format: double */
+            basics?: number;
+            label?: string;
+            /** Format: double */
+            lengthBias?: number;
+            /** Format: double */
+            passiveWeight?: number;
+            reason?: string;
+        };
+        SchoolPlacesView: {
+            label: string;
+            places: {
+                [key: string]: number;
+            };
+            school: string;
+        };
+        SchoolSettingsView: {
+            /** Format: double */
+            activityTrust: number;
+            /** Format: double */
+            basics: number;
+            id: string;
+            label: string;
+            /** Format: double */
+            lengthBias: number;
+            own: boolean;
+            /** Format: double */
+            passiveWeight: number;
+            reason: string;
+            retired: boolean;
+        };
         SchoolView: {
             id: string;
             label: string;
             reason: string;
+            retired: boolean;
         };
         SessionBriefView: {
             aim: {
@@ -1866,6 +2059,15 @@ export interface components {
             length: number[];
             tension: number[];
         };
+        StudyView: {
+            citation: string;
+            conditions: string;
+            direction: string;
+            findingId: string;
+            how: string;
+            /** Format: double */
+            shift: number;
+        };
         SubstituteView: {
             /** Format: double */
             alikeness: number;
@@ -1887,6 +2089,12 @@ export interface components {
             loweringS?: number;
             /** Format: double */
             topS?: number;
+        };
+        TogetherView: {
+            candidateIds: string[];
+            /** Format: double */
+            coverage: number;
+            sentences: string[];
         };
         VariantInput: {
             /** Format: uuid */
@@ -1943,7 +2151,7 @@ export interface operations {
             };
         };
     };
-    add_5: {
+    add_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -2229,7 +2437,29 @@ export interface operations {
             };
         };
     };
-    all_2: {
+    claims: {
+        parameters: {
+            query?: {
+                school?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClaimView"][];
+                };
+            };
+        };
+    };
+    all_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -2249,7 +2479,7 @@ export interface operations {
             };
         };
     };
-    add_2: {
+    add_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -2273,7 +2503,7 @@ export interface operations {
             };
         };
     };
-    all_4: {
+    all_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -2295,7 +2525,7 @@ export interface operations {
             };
         };
     };
-    add_4: {
+    add_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -2344,7 +2574,7 @@ export interface operations {
             };
         };
     };
-    all_3: {
+    all_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -2366,7 +2596,7 @@ export interface operations {
             };
         };
     };
-    add_3: {
+    add_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -2437,7 +2667,7 @@ export interface operations {
             };
         };
     };
-    change_1: {
+    change_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2621,7 +2851,7 @@ export interface operations {
             };
         };
     };
-    all_1: {
+    all_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2641,7 +2871,7 @@ export interface operations {
             };
         };
     };
-    add_1: {
+    add_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2816,7 +3046,7 @@ export interface operations {
             };
         };
     };
-    change: {
+    change_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -2914,6 +3144,30 @@ export interface operations {
             };
         };
     };
+    schools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BriefInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolPlacesView"][];
+                };
+            };
+        };
+    };
     withMachine: {
         parameters: {
             query?: never;
@@ -2935,6 +3189,96 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["OrderChangeView"];
                 };
+            };
+        };
+    };
+    all_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolSettingsView"][];
+                };
+            };
+        };
+    };
+    add_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchoolInput"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolSettingsView"];
+                };
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchoolInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolSettingsView"];
+                };
+            };
+        };
+    };
+    retire_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -3198,6 +3542,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FoundView"];
+                };
+            };
+        };
+    };
+    studies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FindingView"][];
                 };
             };
         };

@@ -32,7 +32,7 @@ class CoachIsolationTest {
   private static final Set<String> WITHOUT_DATA =
       Set.of(
           "GET /api/account", "POST /api/account/sign-in", "POST /api/account/demo", "POST /api/account/first", "POST /api/account/coaches", "POST /api/account/sign-out", "PUT /api/account/password", "GET /api/account/sessions",
-          "DELETE /api/account/sessions/{id}", "GET /api/catalogue", "GET /api/starts", "POST /api/analyses", "POST /api/clients", "POST /api/gyms");
+          "DELETE /api/account/sessions/{id}", "GET /api/catalogue", "GET /api/starts", "POST /api/analyses", "POST /api/clients", "POST /api/gyms", "GET /api/schools", "POST /api/schools", "GET /api/studies", "GET /api/claims");
 
   private static final Set<String> LISTS = Set.of("GET /api/clients", "GET /api/gyms", "GET /api/sessions");
   private static final Map<String, String> IDS = new LinkedHashMap<>();
@@ -53,10 +53,12 @@ class CoachIsolationTest {
     String session = other.post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("SOL", 1))).at("/id").asString();
     String item = other.post("/api/sessions/" + session + "/items", Map.of("candidateId", "seated-calf-raise/usual")).at("/items/0/id").asString();
     String[] variant = other.post("/api/variants", Map.of("exerciseId", "back-squat", "name", "Secret squat", "setup", Map.of(), "clientId", client)).at("/id").asString().split("/");
+    String school = other.post("/api/schools", school("Secret school")).at("/id").asString();
     String set = UUID.randomUUID().toString();
     assertThat(other.send("PUT", "/api/sessions/" + session + "/items/" + item + "/sets/" + set, done()).status()).isEqualTo(200);
     IDS.putAll(Map.of("client", client, "gym", gym, "readingId", reading, "liftId", lift, "session", session, "itemId", item, "setId", set, "item", "leg-press", "exerciseId", variant[0]));
     IDS.put("variant", variant[1]);
+    IDS.put("school", school);
     assertThat(IDS.values()).allMatch(v -> !v.isEmpty());
     before = everything();
     ownClient = post("/api/clients", ClientAndGymApiTest.intake("Own " + UUID.randomUUID())).at("/id").asString();
@@ -76,6 +78,10 @@ class CoachIsolationTest {
     return Map.of("candidateId", "back-squat/high-bar", "loadKg", 60, "repetitions", 5, "on", "2026-11-01");
   }
 
+  private static Map<String, Object> school(String label) {
+    return Map.of("label", label, "reason", "a test", "lengthBias", 0.5, "passiveWeight", 0.2, "activityTrust", 0.2, "basics", 0);
+  }
+
   private static Map<String, Object> done() {
     return Map.of("loadKg", 40, "repetitions", 12, "reserve", 1);
   }
@@ -83,7 +89,7 @@ class CoachIsolationTest {
   /** All that the other coach has. */
   private static String everything() {
     return other.get("/api/clients").body() + " " + other.get("/api/clients/" + IDS.get("client") + "/measurements").body() + other.get("/api/clients/" + IDS.get("client") + "/lifts").body() + other.get("/api/gyms").body()
-        + other.get("/api/gyms/" + IDS.get("gym") + "/machines").body() + other.get("/api/sessions/" + IDS.get("session")).body() + other.get("/api/catalogue").body();
+        + other.get("/api/gyms/" + IDS.get("gym") + "/machines").body() + other.get("/api/sessions/" + IDS.get("session")).body() + other.get("/api/catalogue").body() + other.get("/api/schools").body();
   }
 
   @AfterAll
@@ -107,7 +113,7 @@ class CoachIsolationTest {
       case "PUT /api/gyms/{gymId}/machines/{item}" -> List.of(Map.of("version", 0, "measured", Map.of("railAngle", 40)));
       case "PUT /api/gyms/{gymId}/machines" -> List.of(Map.of("version", 0, "plates", List.of()));
       case "POST /api/gyms/{gymId}/machines/{item}/fit", "PUT /api/gyms/{gymId}/machines/{item}/pulls" -> List.of(Map.of("version", 0, "pulls", pulls));
-      case "POST /api/orders", "POST /api/orders/measuring", "POST /api/orders/machines", "POST /api/sessions" -> List.of(theirClient, theirGym);
+      case "POST /api/orders", "POST /api/orders/schools", "POST /api/orders/measuring", "POST /api/orders/machines", "POST /api/sessions" -> List.of(theirClient, theirGym);
       case "POST /api/orders/with-machine" -> List.of(Map.of("brief", theirClient, "item", "leg-press", "measured", Map.of()), Map.of("brief", theirGym, "item", "leg-press", "measured", Map.of()));
       case "POST /api/bench" ->
           List.of(
@@ -125,6 +131,7 @@ class CoachIsolationTest {
       case "POST /api/sessions/{id}/items" -> List.of(Map.of("candidateId", "seated-calf-raise/usual"));
       case "PUT /api/sessions/{id}/items/{itemId}/setup" -> List.of(Map.of("setup", Map.of("stretch", 10)));
       case "PUT /api/sessions/{id}/items/{itemId}/sets/{setId}" -> List.of(done());
+      case "PUT /api/schools/{id}" -> List.of(school("Stolen"));
       case "POST /api/sessions/{id}/finish", "PUT /api/variants/{exerciseId}/{variant}" -> List.of("");
       default -> {
         if (!endpoint.startsWith("GET ") && !endpoint.startsWith("DELETE ")) {
@@ -136,7 +143,7 @@ class CoachIsolationTest {
   }
 
   private static String address(String path) {
-    String kind = path.startsWith("/api/clients") ? "client" : path.startsWith("/api/gyms") ? "gym" : "session";
+    String kind = path.startsWith("/api/clients") ? "client" : path.startsWith("/api/gyms") ? "gym" : path.startsWith("/api/schools") ? "school" : "session";
     String filled = path.replace("{id}", IDS.get(kind)).replace("{clientId}", IDS.get("client")).replace("{gymId}", IDS.get("gym"));
     for (String name : List.of("readingId", "liftId", "itemId", "setId", "item", "exerciseId", "variant")) {
       filled = filled.replace("{" + name + "}", IDS.get(name));

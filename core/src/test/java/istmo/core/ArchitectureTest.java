@@ -36,6 +36,7 @@ class ArchitectureTest {
           .layer("drawing").definedBy("istmo.core.drawing")
           .layer("ranking").definedBy("istmo.core.ranking")
           .layer("criterion").definedBy("istmo.core.ranking.criterion")
+          .layer("evidence").definedBy("istmo.core.evidence")
           .layer("measuring").definedBy("istmo.core.measuring")
           .layer("training").definedBy("istmo.core.training")
           .whereLayer("quantity").mayNotAccessAnyLayer()
@@ -50,6 +51,7 @@ class ArchitectureTest {
           .whereLayer("catalogue").mayOnlyAccessLayers("quantity", "resource", "anatomy", "body", "equipment", "movement", "family")
           .whereLayer("drawing").mayOnlyAccessLayers("quantity", "anatomy", "body", "movement", "mechanics")
           .whereLayer("ranking").mayOnlyAccessLayers("quantity")
+          .whereLayer("evidence").mayOnlyAccessLayers("quantity", "resource", "anatomy", "body", "movement", "mechanics", "stimulus", "catalogue")
           .whereLayer("measuring").mayOnlyAccessLayers("quantity", "anatomy", "equipment", "movement")
           .whereLayer("training").mayOnlyAccessLayers("quantity", "anatomy", "body", "equipment", "movement", "mechanics", "catalogue");
 }

@@ -28,7 +28,7 @@ public record Client(UUID id, int version, String name, Intake intake, Profile p
 
   /** What an order or a search for a set-up is asked with. */
   public Brief brief(Place place, Aim aim, School school, boolean stiffToday) {
-    return new Brief(unlimitedBody(stiffToday), cautions(), profile(), place, aim, school, strength());
+    return new Brief(unlimitedBody(stiffToday), cautions(), profile(), place, aim, school, strength()).knowing(estimate.measured());
   }
 
   /** The same without the limits of cautions. */

@@ -7,9 +7,11 @@ import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
+import istmo.app.schools.Schools;
 import istmo.core.body.Body;
 import istmo.core.catalogue.Candidate;
 import istmo.core.equipment.Place;
+import istmo.core.evidence.Evidence;
 import istmo.core.ranking.criterion.Aim;
 import istmo.core.ranking.criterion.Brief;
 import istmo.core.ranking.criterion.Evaluation;
@@ -18,36 +20,49 @@ import istmo.core.ranking.criterion.MeasuringValue;
 import istmo.core.ranking.criterion.Order;
 import istmo.core.ranking.criterion.OrderChange;
 import istmo.core.ranking.criterion.Orders;
+import istmo.core.ranking.criterion.Weights;
 import istmo.core.stimulus.School;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 
 /** Orders for a client in a gym. What the mechanics say of a body on measured machines is kept by these themselves, so a changed aim orders again without new mechanics; the cache may be lost at any time. */
 @Service
 public class OrderBook {
-  private record Key(Body body, Map<String, Map<String, Double>> machines, School school) {}
+  private record Key(Body body, Map<String, Map<String, Double>> machines) {}
+
+  /** A school's name does not matter to what it makes of the mechanics. */
+  private record JudgedKey(Key key, double recruitment, double lengthBias, double powerMean, double passiveWeight) {
+    static JudgedKey of(Key key, School s) {
+      return new JudgedKey(key, s.recruitment(), s.lengthBias(), s.powerMean(), s.passiveWeight());
+    }
+  }
 
   private record OwnKey(Key key, String candidateId) {}
 
-  private static final int KEPT_BODIES = 120;
+  private static final int KEPT_BODIES = 60;
 
   private final Cache<Key, Map<String, Evaluation>> evaluations = Caffeine.newBuilder().maximumSize(KEPT_BODIES).build();
+  private final Cache<JudgedKey, Map<String, Evaluation>> judged = Caffeine.newBuilder().maximumSize(4L * KEPT_BODIES).build();
   private final Cache<OwnKey, Evaluation> ownEvaluations = Caffeine.newBuilder().maximumSize(20L * KEPT_BODIES).build();
   private final Clients clients;
   private final Gyms gyms;
   private final Variants variants;
+  private final Schools schools;
 
-  OrderBook(Clients clients, Gyms gyms, Variants variants) {
+  OrderBook(Clients clients, Gyms gyms, Variants variants, Schools schools) {
+    this.schools = schools;
     this.clients = clients;
     this.gyms = gyms;
     this.variants = variants;
   }
 
-  /** Who, where, what for, and by which school; stiffToday takes some range for one day. */
-  public record Wish(UUID clientId, UUID gymId, Aim aim, School school, boolean stiffToday) {}
+  /** Who, where, what for, by which school, and what counts how much; stiffToday takes some range for one day. */
+  public record Wish(UUID clientId, UUID gymId, Aim aim, School school, Weights weights, boolean stiffToday) {}
 
   /** An order, and what to ask or to know about this client before anything is done. */
   public record Answer(Order order, List<String> statements) {}
@@ -81,7 +96,7 @@ public class OrderBook {
   }
 
   private static Brief brief(Client client, Gym gym, Wish wish) {
-    return client.brief(gym.place(), wish.aim(), wish.school(), wish.stiffToday());
+    return client.brief(gym.place(), wish.aim(), wish.school(), wish.stiffToday()).weighed(wish.weights());
   }
 
   private Order order(Brief brief) {
@@ -89,11 +104,29 @@ public class OrderBook {
   }
 
   private Map<String, Evaluation> evaluated(Brief brief) {
-    Key key = new Key(brief.limitedBody(), brief.place().measured(), brief.school());
-    Map<String, Evaluation> all = new LinkedHashMap<>(evaluations.get(key, k -> Orders.evaluate(k.body(), brief.place(), k.school())));
+    Key key = new Key(brief.limitedBody(), brief.place().measured());
+    Map<String, Evaluation> mechanics = evaluations.get(key, k -> Orders.evaluate(k.body(), brief.place(), School.STRETCH));
+    Map<String, Evaluation> all = new LinkedHashMap<>(judged.get(JudgedKey.of(key, brief.school()), k -> Orders.by(mechanics, brief.school())));
     for (Candidate c : variants.own()) { // a kept variant never changes
-      all.put(c.id(), ownEvaluations.get(new OwnKey(key, c.id()), k -> Orders.evaluate(key.body(), List.of(c), brief.place(), key.school()).get(c.id())));
+      all.put(c.id(), ownEvaluations.get(new OwnKey(key, c.id()), k -> Orders.evaluate(key.body(), List.of(c), brief.place(), School.STRETCH).get(c.id())).by(brief.school()));
     }
     return all;
+  }
+
+  /** Places of the candidates by another school. */
+  public record BySchool(School school, List<String> places) {}
+
+  /** The same brief by every school that this coach can choose: who moves when the school changes. No new mechanics. */
+  public List<BySchool> bySchool(Wish wish) {
+    Brief brief = brief(clients.get(wish.clientId()), gyms.get(wish.gymId()), wish);
+    return schools.all().stream().map(s -> new BySchool(s, Orders.places(brief.by(s), evaluated(brief.by(s))))).toList();
+  }
+
+  /** The evidence of the stated schools takes some seconds of a cold machine once; an order waits for it only when it is asked earlier than that. */
+  @EventListener(ApplicationReadyEvent.class)
+  void warm() {
+    Thread warming = new Thread(() -> School.all().forEach(Evidence::of), "evidence");
+    warming.setDaemon(true);
+    warming.start();
   }
 }

@@ -15,6 +15,7 @@ import istmo.app.plans.persistence.PerformedSetEntity;
 import istmo.app.plans.persistence.PerformedSetRepository;
 import istmo.app.plans.persistence.SessionEntity;
 import istmo.app.plans.persistence.TrainingSessionRepository;
+import istmo.app.schools.Schools;
 import istmo.core.body.Cautions;
 import istmo.core.catalogue.Candidate;
 import istmo.core.movement.Setup;
@@ -44,11 +45,13 @@ public class Plans {
   private final Clients clients;
   private final Gyms gyms;
   private final Bench bench;
+  private final Schools schools;
   private final Variants variants;
   private final CurrentCoach coach;
   private final Clock clock;
 
-  Plans(TrainingSessionRepository sessions, ItemRepository items, PerformedSetRepository sets, Clients clients, Gyms gyms, Bench bench, Variants variants, CurrentCoach coach, Clock clock) {
+  Plans(TrainingSessionRepository sessions, ItemRepository items, PerformedSetRepository sets, Clients clients, Gyms gyms, Bench bench, Variants variants, CurrentCoach coach, Clock clock, Schools schools) {
+    this.schools = schools;
     this.sessions = sessions;
     this.items = items;
     this.sets = sets;
@@ -205,7 +208,7 @@ public class Plans {
   }
 
   private Bench.Side side(SessionEntity session, String candidateId, Optional<Map<String, Double>> wished) {
-    return bench.side(new Bench.Wish(session.getClientId(), Optional.of(session.getGymId()), candidateId, wished, session.getBrief().stiffDay()), School.get(session.getBrief().school()));
+    return bench.side(new Bench.Wish(session.getClientId(), Optional.of(session.getGymId()), candidateId, wished, session.getBrief().stiffDay()), schools.get(session.getBrief().school()));
   }
 
   /** Throws where the client cannot take the set-up, or should not. */
@@ -238,7 +241,7 @@ public class Plans {
     Client client = clients.get(s.getClientId());
     Gym gym = gyms.get(s.getGymId());
     for (ItemEntity i : own) {
-      Bench.Side side = bench.side(client, gym.place(), new Bench.Wish(client.id(), Optional.of(gym.id()), i.getCandidateId(), Optional.of(i.getSetup()), s.getBrief().stiffDay()), School.get(s.getBrief().school()));
+      Bench.Side side = bench.side(client, gym.place(), new Bench.Wish(client.id(), Optional.of(gym.id()), i.getCandidateId(), Optional.of(i.getSetup()), s.getBrief().stiffDay()), schools.get(s.getBrief().school()));
       views.add(new Session.Item(i.getId(), i.getPosition(), i.getCandidateId(), i.getSetup(), done.getOrDefault(i.getId(), List.of()), Optional.ofNullable(last.get(i.getCandidateId())).map(l -> new Session.LastTime(l.performedAt(), l.setup(), l.setup().equals(i.getSetup()), l.sets())), side.refusal().map(Cautions.Refusal::reason), side.load()));
     }
     return new Session(s.getId(), client, gym, s.getBrief(), s.getCreatedAt(), Optional.ofNullable(s.getFinishedAt()), views);

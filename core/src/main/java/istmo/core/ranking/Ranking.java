@@ -4,29 +4,25 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
-import java.util.Random;
-import java.util.TreeMap;
+import java.util.Optional;
 
 /**
- * Ranks alternatives by an additive value model under uncertainty: fit (scaled so that the best is 1) and practical criteria on one scale; the fit is drawn {@link #DRAWS} times with its error. The same input gives the same order: draws
- * are seeded, and ties end in the id. Knows nothing of muscles.
+ * Ranks alternatives by an additive value model under uncertainty: fit (scaled so that the best is 1) and practical criteria on one scale, under draws of the fit that come with the alternatives. The same input gives the same order; ties
+ * end in the id. Knows nothing of muscles.
  */
 public final class Ranking {
-  public static final int DRAWS = 400;
-  /** Added to a fit before its logarithm is taken, so that small fits are not torn apart. */
-  public static final double FLOOR = 0.2;
-
-  /** Share of the model's error variance that the alternatives of one error group have in common. */
-  static final double SHARED_VARIANCE = 0.5;
+  /** Id of the fit among the contributions. */
+  public static final String FIT = "fit";
 
   private static final double INTERVAL = 0.8;
   /** A band's leader has to win in this share of draws for an alternative to fall out of the band. */
   private static final double CLEARLY = 0.8;
+  /** Changes of a weight by more than so many times, up or down, are no change that a coach would make. */
+  private static final double MOST_FACTOR = 4;
 
   private Ranking() {}
 
-  /** Ids in order, best first: by mean utility, then by id. What {@link #rank} gives, without its draws. */
+  /** Ids in order, best first: by utility, then by id. What {@link #rank} gives, without its draws. */
   public static List<String> order(List<Alternative> alternatives, double fitWeight) {
     double best = best(alternatives);
     return alternatives.stream().sorted(Comparator.<Alternative>comparingDouble(a -> -utilityOf(a, a.fit() / best, fitWeight)).thenComparing(Alternative::id)).map(Alternative::id).toList();
@@ -37,33 +33,41 @@ public final class Ranking {
   }
 
   /**
-   * The order, best first: by mean utility, then by id.
+   * The order, best first: by utility, then by id.
    *
    * @param fitWeight weight of the fit beside the criteria's weights
    * @param fitLabel name of the fit among the contributions
    */
-  public static List<Ranked> rank(List<Alternative> alternatives, double fitWeight, String fitLabel, long seed) {
+  public static List<Ranked> rank(List<Alternative> alternatives, double fitWeight, String fitLabel) {
     if (alternatives.isEmpty()) {
       return List.of();
     }
-    List<Alternative> sorted = alternatives.stream().sorted(Comparator.comparing(Alternative::id)).toList();
+    double best = best(alternatives);
+    List<Alternative> sorted = alternatives.stream().sorted(Comparator.<Alternative>comparingDouble(a -> -utilityOf(a, a.fit() / best, fitWeight)).thenComparing(Alternative::id)).toList();
     int n = sorted.size();
-    double best = best(sorted);
-    double[][] utility = draws(sorted, fitWeight, best, seed);
-    double[] mean = new double[n];
+    int draws = sorted.get(0).draws().length;
+    double[][] utility = new double[n][draws];
     for (int i = 0; i < n; i++) {
-      mean[i] = utilityOf(sorted.get(i), sorted.get(i).fit() / best, fitWeight);
+      Alternative a = sorted.get(i);
+      if (a.draws().length != draws) {
+        throw new IllegalArgumentException(a.id() + " has " + a.draws().length + " draws, others have " + draws);
+      }
+      double practical = utilityOf(a, 0, fitWeight);
+      double perFit = fitWeight / best / totalWeight(a, fitWeight);
+      for (int d = 0; d < draws; d++) {
+        utility[i][d] = practical + perFit * a.draws()[d];
+      }
     }
-    Integer[] order = new Integer[n];
-    Arrays.setAll(order, i -> i);
-    Arrays.sort(order, Comparator.<Integer>comparingDouble(i -> -mean[i]).thenComparing(i -> sorted.get(i).id()));
-
-    int[][] ranks = new int[n][DRAWS];
+    int[][] ranks = new int[n][draws];
     double[] wins = new double[n];
-    for (int d = 0; d < DRAWS; d++) {
-      int draw = d;
-      Integer[] byDraw = order.clone();
-      Arrays.sort(byDraw, Comparator.<Integer>comparingDouble(i -> -utility[i][draw]));
+    double[] column = new double[n];
+    Integer[] byDraw = new Integer[n];
+    for (int d = 0; d < draws; d++) {
+      for (int i = 0; i < n; i++) {
+        column[i] = -utility[i][d];
+        byDraw[i] = i;
+      }
+      Arrays.sort(byDraw, Comparator.comparingDouble(i -> column[i]));
       for (int r = 0; r < n; r++) {
         ranks[byDraw[r]][d] = r + 1;
       }
@@ -72,8 +76,7 @@ public final class Ranking {
     List<Ranked> result = new ArrayList<>();
     int band = 0;
     int leader = -1;
-    for (int place = 0; place < n; place++) {
-      int i = order[place];
+    for (int i = 0; i < n; i++) {
       if (leader < 0 || beats(utility[leader], utility[i]) >= CLEARLY) {
         leader = i;
         band++;
@@ -82,27 +85,14 @@ public final class Ranking {
       Arrays.sort(ranks[i]);
       double[] u = utility[i].clone();
       Arrays.sort(u);
-      result.add(new Ranked(a.id(), mean[i], low(u), high(u), ranks[i][lowIndex()], ranks[i][highIndex()], wins[i] / DRAWS, band, contributions(a, best, fitWeight, fitLabel)));
+      int low = (int) Math.round((1 - INTERVAL) / 2 * (draws - 1));
+      int high = draws - 1 - low;
+      result.add(
+          new Ranked(
+              a.id(), utilityOf(a, a.fit() / best, fitWeight), u[low], u[high], ranks[i][low], ranks[i][high], wins[i] / draws, band, contributions(a, best, fitWeight, fitLabel), back(sorted.get(0), a, best, fitWeight, fitLabel),
+              i == 0 ? Optional.empty() : raise(sorted.get(i - 1), a, best, fitWeight, fitLabel)));
     }
     return result;
-  }
-
-  private static double[][] draws(List<Alternative> sorted, double fitWeight, double best, long seed) {
-    Map<String, double[]> shared = new TreeMap<>();
-    sorted.forEach(a -> shared.put(a.errorGroup(), new double[DRAWS]));
-    Random random = new Random(seed);
-    shared.values().forEach(z -> Arrays.setAll(z, d -> random.nextGaussian()));
-    double[][] utility = new double[sorted.size()][DRAWS];
-    for (int i = 0; i < sorted.size(); i++) {
-      Alternative a = sorted.get(i);
-      double[] common = shared.get(a.errorGroup());
-      for (int d = 0; d < DRAWS; d++) {
-        double z = Math.sqrt(SHARED_VARIANCE) * common[d] + Math.sqrt(1 - SHARED_VARIANCE) * random.nextGaussian();
-        double fit = a.fit() + FLOOR > 0 ? (a.fit() + FLOOR) * Math.exp(a.logError() * z) - FLOOR : a.fit();
-        utility[i][d] = utilityOf(a, fit / best, fitWeight);
-      }
-    }
-    return utility;
   }
 
   private static double totalWeight(Alternative a, double fitWeight) {
@@ -120,34 +110,56 @@ public final class Ranking {
   private static List<Ranked.Contribution> contributions(Alternative a, double best, double fitWeight, String fitLabel) {
     double total = totalWeight(a, fitWeight);
     List<Ranked.Contribution> list = new ArrayList<>();
-    list.add(new Ranked.Contribution("fit", fitLabel, fitWeight * a.fit() / best / total, a.fit() / best, ""));
+    list.add(new Ranked.Contribution(FIT, fitLabel, fitWeight * a.fit() / best / total, a.fit() / best, ""));
     for (Alternative.Criterion c : a.criteria()) {
       list.add(new Ranked.Contribution(c.id(), c.label(), c.weight() * c.value() / total, c.value(), c.reason()));
     }
     return list;
   }
 
+  private static Optional<Ranked.Back> back(Alternative first, Alternative a, double best, double fitWeight, String fitLabel) {
+    if (first == a) {
+      return Optional.empty();
+    }
+    List<Ranked.Contribution> ahead = contributions(first, best, fitWeight, fitLabel);
+    List<Ranked.Contribution> own = contributions(a, best, fitWeight, fitLabel);
+    Optional<Ranked.Back> most = Optional.empty();
+    for (int k = 0; k < own.size(); k++) {
+      double lost = ahead.get(k).points() - own.get(k).points();
+      if (lost > 0 && (most.isEmpty() || lost > most.get().points())) {
+        most = Optional.of(new Ranked.Back(own.get(k).criterion(), own.get(k).label(), lost));
+      }
+    }
+    return most;
+  }
+
+  /** Weighted sums of both are linear in a weight, and their totals are alike: the weight at which they tie is a quotient. */
+  private static Optional<Ranked.Raise> raise(Alternative above, Alternative a, double best, double fitWeight, String fitLabel) {
+    double gap = utilityOf(above, above.fit() / best, fitWeight) * totalWeight(above, fitWeight) - utilityOf(a, a.fit() / best, fitWeight) * totalWeight(a, fitWeight);
+    List<Ranked.Raise> ways = new ArrayList<>();
+    way(ways, FIT, fitLabel, fitWeight, (a.fit() - above.fit()) / best, gap, above.id());
+    for (int k = 0; k < a.criteria().size(); k++) {
+      Alternative.Criterion c = a.criteria().get(k);
+      way(ways, c.id(), c.label(), c.weight(), c.value() - above.criteria().get(k).value(), gap, above.id());
+    }
+    return ways.stream().min(Comparator.comparingDouble(w -> Math.abs(Math.log(w.factor()))));
+  }
+
+  private static void way(List<Ranked.Raise> ways, String id, String label, double weight, double ahead, double gap, String over) {
+    if (weight == 0 || ahead == 0) {
+      return;
+    }
+    double factor = 1 + gap / ahead / weight;
+    if (factor >= 1 / MOST_FACTOR && factor <= MOST_FACTOR) {
+      ways.add(new Ranked.Raise(id, label, factor, over));
+    }
+  }
+
   private static double beats(double[] leader, double[] other) {
     int wins = 0;
-    for (int d = 0; d < DRAWS; d++) {
+    for (int d = 0; d < leader.length; d++) {
       wins += leader[d] > other[d] ? 1 : 0;
     }
-    return wins / (double) DRAWS;
-  }
-
-  private static int lowIndex() {
-    return (int) Math.round((1 - INTERVAL) / 2 * (DRAWS - 1));
-  }
-
-  private static int highIndex() {
-    return DRAWS - 1 - lowIndex();
-  }
-
-  private static double low(double[] sortedDraws) {
-    return sortedDraws[lowIndex()];
-  }
-
-  private static double high(double[] sortedDraws) {
-    return sortedDraws[highIndex()];
+    return wins / (double) leader.length;
   }
 }

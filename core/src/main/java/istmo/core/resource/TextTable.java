@@ -17,6 +17,11 @@ public final class TextTable {
 
   /** Rows of a table, each by column name; a row with another number of cells than the header stops with file and line. */
   public static List<Map<String, String>> rows(String resource) {
+    return rows(resource, ",");
+  }
+
+  /** The same with another separator than the comma, for tables that hold prose. */
+  public static List<Map<String, String>> rows(String resource, String separator) {
     List<Map<String, String>> rows = new ArrayList<>();
     String[] header = null;
     int lineNumber = 0;
@@ -25,7 +30,7 @@ public final class TextTable {
       if (line.isBlank() || line.startsWith("#")) {
         continue;
       }
-      String[] cells = line.split(",", -1);
+      String[] cells = line.split(java.util.regex.Pattern.quote(separator), -1);
       if (header == null) {
         header = cells;
         continue;

@@ -18,6 +18,9 @@ import java.util.concurrent.ConcurrentHashMap;
  * 1 is what a muscle gets that works alone at optimal length under a constant load for ten repetitions to failure. Comparable across muscles and exercises. Differences under about a fifth are inside the noise (docs/validation.md).
  */
 public final class Stimulus {
+  /** Added to a stimulus before its logarithm is taken, so that small ones are not torn apart. */
+  public static final double FLOOR = 0.2;
+
   private static final double MOST_LENGTH_WEIGHT = 3;
   private static final Map<Double, Double> ALONE = new ConcurrentHashMap<>();
 

@@ -4,6 +4,7 @@ import istmo.app.platform.LoadView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.app.bench.Bench;
+import istmo.app.schools.Schools;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
@@ -38,9 +39,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class BenchController {
   private final Bench bench;
+  private final Schools schools;
 
-  BenchController(Bench bench) {
+  BenchController(Bench bench, Schools schools) {
     this.bench = bench;
+    this.schools = schools;
   }
 
   /** Without a gym, machines are generic; stiffToday takes some range for one day. */
@@ -112,7 +115,7 @@ class BenchController {
     if (input.sides() == null || input.sides().isEmpty() || input.sides().size() > 2) {
       throw new InvalidInput("sides", "needs one side or two");
     }
-    School school = input.school() == null ? School.STRETCH : School.get(input.school());
+    School school = schools.get(input.school());
     List<Bench.Side> sides = new ArrayList<>();
     for (SideInput s : input.sides()) {
       if (s.clientId() == null || s.candidateId() == null) {
@@ -139,10 +142,6 @@ class BenchController {
     Aim wanted() {
       return new Aim(aim == null ? Map.of() : aim, keepOut == null ? Set.of() : keepOut);
     }
-
-    School judge() {
-      return school == null ? School.STRETCH : School.get(school);
-    }
   }
 
   record MovedView(String parameterId, double from, double to) {}
@@ -159,7 +158,7 @@ class BenchController {
 
   @PostMapping("/api/bench/best")
   BestView best(@RequestBody AimedSideInput input) {
-    BestSetup.Best b = bench.best(input.wish(), input.wanted(), input.judge());
+    BestSetup.Best b = bench.best(input.wish(), input.wanted(), schools.get(input.school()));
     return new BestView(
         b.to().values(),
         Rounded.of(b.gain()),
@@ -174,7 +173,7 @@ class BenchController {
 
   @PostMapping("/api/bench/steps")
   StepsView steps(@RequestBody AimedSideInput input) {
-    BestSetup.Steps found = bench.steps(input.wish(), input.wanted(), input.judge());
+    BestSetup.Steps found = bench.steps(input.wish(), input.wanted(), schools.get(input.school()));
     return new StepsView(found.at().values(), found.steps().stream().map(s -> new StepView(s.parameter().id(), s.parameter().step(), way(found, s.more()), way(found, s.less()))).toList());
   }
 

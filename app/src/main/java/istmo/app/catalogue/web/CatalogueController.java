@@ -1,6 +1,7 @@
 package istmo.app.catalogue.web;
 
 import istmo.app.catalogue.Variants;
+import istmo.app.schools.Schools;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Caution;
@@ -13,9 +14,10 @@ import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Equipment;
 import istmo.core.movement.SetupParameter;
-import istmo.core.stimulus.School;
+import istmo.core.ranking.criterion.Weights;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -24,8 +26,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class CatalogueController {
   private final Variants variants;
+  private final Schools schools;
 
-  CatalogueController(Variants variants) {
+  CatalogueController(Variants variants, Schools schools) {
+    this.schools = schools;
     this.variants = variants;
   }
 
@@ -33,7 +37,13 @@ class CatalogueController {
 
   record EquipmentView(String id, String name, List<String> alsoCalled, String group) {}
 
-  record SchoolView(String id, String label, String reason) {}
+  /** retired: an own school that was taken out; only to name it. */
+  record SchoolView(String id, String label, String reason, boolean retired) {}
+
+  /** A set of weights for an occasion; weights by criterion id. */
+  record PresetView(String id, String label, String reason, Map<String, Double> weights) {}
+
+  record CriterionView(String id, String label, String asks) {}
 
   record SoreMovementView(SoreMovement id, String label) {}
 
@@ -87,7 +97,7 @@ class CatalogueController {
     }
   }
 
-  record CatalogueView(List<RegionView> regions, List<EquipmentView> equipment, List<SchoolView> schools, List<PainFlagView> painFlags, List<ApproachView> approaches, List<CautionView> cautions, List<String> redFlags, List<HabitView> habits, List<ExerciseView> exercises) {}
+  record CatalogueView(List<RegionView> regions, List<EquipmentView> equipment, List<SchoolView> schools, List<PresetView> presets, List<CriterionView> criteria, List<PainFlagView> painFlags, List<ApproachView> approaches, List<CautionView> cautions, List<String> redFlags, List<HabitView> habits, List<ExerciseView> exercises) {}
 
   @GetMapping("/api/catalogue")
   CatalogueView catalogue() {
@@ -95,7 +105,9 @@ class CatalogueController {
     return new CatalogueView(
         Regions.standard().all().stream().map(CatalogueController::region).toList(),
         Equipment.all().stream().map(i -> new EquipmentView(i.id(), i.name(), i.alsoCalled(), i.group())).toList(),
-        School.all().stream().map(s -> new SchoolView(s.id(), s.label(), s.reason())).toList(),
+        schools.listed().stream().map(l -> new SchoolView(l.school().id(), l.school().label(), l.school().reason(), l.retired())).toList(),
+        Arrays.stream(Weights.Preset.values()).map(p -> new PresetView(p.id(), p.label(), p.reason(), new Weights(p, Map.of()).all())).toList(),
+        Arrays.stream(Weights.Criterion.values()).map(c -> new CriterionView(c.id(), c.label(), c.asks())).toList(),
         Arrays.stream(PainFlag.values()).map(f -> new PainFlagView(f, f.label(), Arrays.stream(SoreMovement.values()).filter(m -> m.joint() == f).map(m -> new SoreMovementView(m, m.label())).toList())).toList(),
         Arrays.stream(Soreness.Approach.values()).map(a -> new ApproachView(a, a.label())).toList(),
         Arrays.stream(Caution.values()).map(c -> new CautionView(c, c.label(), c.asksClearance(), c.reason(), c.advice())).toList(),

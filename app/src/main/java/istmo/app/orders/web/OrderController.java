@@ -5,13 +5,18 @@ import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
 import istmo.app.orders.OrderBook;
+import istmo.app.schools.Schools;
 import istmo.core.body.MeasurementKind;
+import istmo.core.evidence.Finding;
+import istmo.core.evidence.Posterior;
 import istmo.core.ranking.Ranked;
 import istmo.core.ranking.criterion.Aim;
 import istmo.core.ranking.criterion.Order;
 import istmo.core.ranking.criterion.OrderChange;
-import istmo.core.stimulus.School;
+import istmo.core.ranking.criterion.Weights;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
@@ -23,22 +28,29 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class OrderController {
   private final OrderBook orders;
+  private final Schools schools;
 
-  OrderController(OrderBook orders) {
+  OrderController(OrderBook orders, Schools schools) {
     this.orders = orders;
+    this.schools = schools;
   }
 
-  /** aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS. */
-  record BriefInput(UUID clientId, UUID gymId, Map<String, Integer> aim, Set<String> keepOut, String school, Boolean stiffToday) {
-    OrderBook.Wish wish() {
+  /** aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS; preset: what the order is weighed for; weights: criterion id to the weight that the coach has set, 0 to 10. */
+  record BriefInput(UUID clientId, UUID gymId, Map<String, Integer> aim, Set<String> keepOut, String school, String preset, Map<String, Double> weights, Boolean stiffToday) {
+    OrderBook.Wish wish(Schools schools) {
       new Needed().field("clientId", clientId).field("gymId", gymId).check();
       Aim wanted = new Aim(aim == null ? Map.of() : aim, keepOut == null ? Set.of() : keepOut);
-      return new OrderBook.Wish(clientId, gymId, wanted, school == null ? School.STRETCH : School.get(school), Boolean.TRUE.equals(stiffToday));
+      Weights weighed = new Weights(preset == null ? Weights.Preset.GROWTH : Weights.Preset.get(preset), weights == null ? Map.of() : weights);
+      return new OrderBook.Wish(clientId, gymId, wanted, schools.get(school), weighed, Boolean.TRUE.equals(stiffToday));
     }
   }
 
   record ContributionView(String criterion, String label, double points, double value, String reason) {}
 
+  /** A finding that moves this candidate: shift of ln(stimulus), up or down. */
+  record StudyView(String findingId, String citation, String conditions, String direction, String how, double shift) {}
+
+  /** stimulus: by mechanics and studies; mechanics: by mechanics alone; raise: what would move it up. */
   record EntryView(
       String candidateId,
       String exerciseId,
@@ -52,9 +64,12 @@ class OrderController {
       int band,
       List<ContributionView> contributions,
       List<String> why,
+      List<String> raise,
+      List<StudyView> studies,
       String costs,
       String limiter,
       Map<String, Double> stimulus,
+      Map<String, Double> mechanics,
       Map<String, Double> setup,
       List<String> changes,
       @MayBeMissing LoadView load) {}
@@ -68,7 +83,14 @@ class OrderController {
 
   record FirstPickView(String candidateId, String decidedBy) {}
 
-  record OrderView(List<String> statements, List<EntryView> entries, List<ExcludedView> excluded, @MayBeMissing FirstPickView firstPick) {}
+  /** The best two or three together: what each is there for, and how much of what the aim asks they cover. */
+  record TogetherView(List<String> candidateIds, double coverage, List<String> sentences) {}
+
+  /** learning: candidates in an order to learn them in; notes: what the preset did. */
+  record OrderView(List<String> statements, List<EntryView> entries, List<ExcludedView> excluded, @MayBeMissing FirstPickView firstPick, List<TogetherView> together, List<String> learning, List<String> notes) {}
+
+  /** Places by one school: candidate id to its place. */
+  record SchoolPlacesView(String school, String label, Map<String, Integer> places) {}
 
   /** A measurement that is missing, and how many of the first ten it would move. */
   record MeasuringView(MeasurementKind kind, String label, int affected, String sentence) {}
@@ -82,31 +104,49 @@ class OrderController {
 
   @PostMapping("/api/orders/measuring")
   List<MeasuringView> measuring(@RequestBody BriefInput input) {
-    return orders.measuring(input.wish()).stream().map(m -> new MeasuringView(m.kind(), m.kind().label(), m.affected(), m.sentence())).toList();
+    return orders.measuring(input.wish(schools)).stream().map(m -> new MeasuringView(m.kind(), m.kind().label(), m.affected(), m.sentence())).toList();
   }
 
   @PostMapping("/api/orders/machines")
   List<MachineMeasuringView> machines(@RequestBody BriefInput input) {
-    return orders.machines(input.wish()).stream().map(m -> new MachineMeasuringView(m.itemId(), m.detailId(), m.affected(), m.sentence())).toList();
+    return orders.machines(input.wish(schools)).stream().map(m -> new MachineMeasuringView(m.itemId(), m.detailId(), m.affected(), m.sentence())).toList();
   }
 
   /** What other values of one machine would do to the order; nothing is kept. */
   @PostMapping("/api/orders/with-machine")
   OrderChangeView withMachine(@RequestBody WithMachineInput input) {
     new Needed().field("brief", input.brief()).field("item", input.item()).field("measured", input.measured()).check();
-    OrderChange c = orders.withMachine(input.brief().wish(), input.item(), input.measured());
+    OrderChange c = orders.withMachine(input.brief().wish(schools), input.item(), input.measured());
     return new OrderChangeView(c.moved(), c.sentences());
   }
 
   @PostMapping("/api/orders")
   OrderView order(@RequestBody BriefInput input) {
-    OrderBook.Answer answer = orders.order(input.wish());
+    OrderBook.Answer answer = orders.order(input.wish(schools));
     Order order = answer.order();
     return new OrderView(
         answer.statements(),
         order.entries().stream().map(OrderController::entry).toList(),
         order.excluded().stream().map(x -> new ExcludedView(x.candidateId(), x.name(), x.kind(), x.reason(), x.instead().map(i -> new SubstituteView(i.candidateId(), i.name(), Rounded.of(i.alikeness()), i.lost())).orElse(null), x.improvised().stream().map(i -> new ImprovisationView(i.title(), i.setUp(), i.safety())).toList())).toList(),
-        order.firstPick().map(f -> new FirstPickView(f.candidateId(), f.decidedBy())).orElse(null));
+        order.firstPick().map(f -> new FirstPickView(f.candidateId(), f.decidedBy())).orElse(null),
+        order.together().stream().map(t -> new TogetherView(t.candidateIds(), Rounded.of(t.coverage()), t.sentences())).toList(),
+        order.learning(),
+        order.notes());
+  }
+
+  /** Who moves when the school changes: places by every school that this coach can choose. */
+  @PostMapping("/api/orders/schools")
+  List<SchoolPlacesView> schools(@RequestBody BriefInput input) {
+    return orders.bySchool(input.wish(schools)).stream().map(b -> {
+      Map<String, Integer> places = new LinkedHashMap<>();
+      b.places().forEach(id -> places.put(id, places.size() + 1));
+      return new SchoolPlacesView(b.school().id(), b.school().label(), places);
+    }).toList();
+  }
+
+  private static StudyView study(Posterior.Influence i) {
+    Finding f = i.finding();
+    return new StudyView(f.id(), f.shortCitation(), f.conditionA() + " against " + f.conditionB(), f.direction().name().toLowerCase(Locale.ROOT), f.how().label(), Rounded.of(i.shift()));
   }
 
   private static EntryView entry(Order.Entry e) {
@@ -125,8 +165,11 @@ class OrderController {
         r.band(),
         r.contributions().stream().map(x -> new ContributionView(x.criterion(), x.label(), Rounded.of(x.points()), Rounded.of(x.value()), x.reason())).toList(),
         e.why(),
+        e.raise(),
+        e.studies().stream().map(OrderController::study).toList(),
         e.costs(),
         e.limiter(),
+        Rounded.of(e.stimulus()),
         Rounded.of(e.evaluation().stimulus()),
         e.evaluation().reach().setup().values(),
         e.evaluation().reach().changes(),

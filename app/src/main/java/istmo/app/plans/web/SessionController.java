@@ -6,11 +6,11 @@ import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.plans.Plans;
 import istmo.app.plans.Session;
+import istmo.app.schools.Schools;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.ranking.criterion.Aim;
-import istmo.core.stimulus.School;
 import istmo.core.training.PerformedSet;
 import java.time.Instant;
 import java.util.List;
@@ -36,9 +36,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/sessions")
 class SessionController {
   private final Plans plans;
+  private final Schools schools;
   private final Variants variants;
 
-  SessionController(Plans plans, Variants variants) {
+  SessionController(Plans plans, Variants variants, Schools schools) {
+    this.schools = schools;
     this.plans = plans;
     this.variants = variants;
   }
@@ -84,7 +86,7 @@ class SessionController {
   SessionView start(@RequestBody SessionInput input) {
     new Needed().field("clientId", input.clientId()).field("gymId", input.gymId()).check();
     Aim aim = new Aim(input.aim() == null ? Map.of() : input.aim(), input.keepOut() == null ? Set.of() : input.keepOut());
-    return view(plans.start(input.clientId(), input.gymId(), aim, input.school() == null ? School.STRETCH : School.get(input.school()), Boolean.TRUE.equals(input.stiffToday())));
+    return view(plans.start(input.clientId(), input.gymId(), aim, schools.get(input.school()), Boolean.TRUE.equals(input.stiffToday())));
   }
 
   @GetMapping("/{id}")

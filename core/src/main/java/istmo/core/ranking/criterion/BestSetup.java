@@ -287,7 +287,7 @@ public final class BestSetup {
       return impossible(refusal.get().reason());
     }
     Evaluation.Computed computed = new Evaluation.Computed(candidate, new Reach(setup, List.of()), analysis, Stimulus.byRegion(analysis, brief.school()));
-    return new Tried(Optional.of(computed), "", Orders.fit(brief.aim(), computed));
+    return new Tried(Optional.of(computed), "", Orders.fit(brief.aim(), computed.stimulus(), computed.analysis()));
   }
 
   /** How far the joint that turns most turns, rad. */

@@ -2,14 +2,25 @@ package istmo.core.ranking.criterion;
 
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
+import istmo.core.body.MeasurementKind;
 import istmo.core.body.Profile;
 import istmo.core.equipment.Place;
 import istmo.core.stimulus.School;
 import istmo.core.training.Calibration;
 import java.util.Optional;
+import java.util.Set;
 
-/** The whole context of an order: this body, what hurts and asks for caution, what the coach knows of the client, what the gym has, what should grow, by which school it is judged, and how strong the client is known to be; the body has that strength already. */
-public record Brief(Body body, Cautions cautions, Profile profile, Place place, Aim aim, School school, Optional<Calibration> strength) {
+/** The whole context of an order: this body, what hurts and asks for caution, what the coach knows of the client, what the gym has, what should grow, by which school it is judged, how strong the client is known to be (the body has that strength already), what counts how much, and what of the client is measured. */
+public record Brief(Body body, Cautions cautions, Profile profile, Place place, Aim aim, School school, Optional<Calibration> strength, Weights weights, Set<MeasurementKind> measured) {
+  public Brief {
+    measured = Set.copyOf(measured);
+  }
+
+  /** With the usual weights, and nothing measured. */
+  public Brief(Body body, Cautions cautions, Profile profile, Place place, Aim aim, School school, Optional<Calibration> strength) {
+    this(body, cautions, profile, place, aim, school, strength, Weights.USUAL, Set.of());
+  }
+
   /** The body as far as cautions let it go: the one to evaluate. */
   public Body limitedBody() {
     return cautions.limited(body);
@@ -17,11 +28,26 @@ public record Brief(Body body, Cautions cautions, Profile profile, Place place, 
 
   /** The same brief elsewhere. */
   public Brief at(Place other) {
-    return new Brief(body, cautions, profile, other, aim, school, strength);
+    return new Brief(body, cautions, profile, other, aim, school, strength, weights, measured);
   }
 
   /** The same brief for another body. */
   public Brief of(Body other) {
-    return new Brief(other, cautions, profile, place, aim, school, strength);
+    return new Brief(other, cautions, profile, place, aim, school, strength, weights, measured);
+  }
+
+  /** The same brief by another school. */
+  public Brief by(School other) {
+    return new Brief(body, cautions, profile, place, aim, other, strength, weights, measured);
+  }
+
+  /** The same brief with other weights. */
+  public Brief weighed(Weights other) {
+    return new Brief(body, cautions, profile, place, aim, school, strength, other, measured);
+  }
+
+  /** The same brief with what is measured of the client, and so not uncertain. */
+  public Brief knowing(Set<MeasurementKind> kinds) {
+    return new Brief(body, cautions, profile, place, aim, school, strength, weights, kinds);
   }
 }

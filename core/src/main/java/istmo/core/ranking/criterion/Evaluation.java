@@ -22,6 +22,9 @@ import java.util.Optional;
 public sealed interface Evaluation {
   Candidate candidate();
 
+  /** The same mechanics judged by another school. */
+  Evaluation by(School school);
+
   /**
    * Computed and fit to be ranked.
    *
@@ -29,21 +32,27 @@ public sealed interface Evaluation {
    * @param stimulus by region id
    */
   record Computed(Candidate candidate, Reach reach, Analysis analysis, Map<String, Double> stimulus) implements Evaluation {
-    /** What a whole repetition that is left out adds to the standard deviation of ln(stimulus): findings of partial repetitions at long lengths run from 1.0 to 1.8 times the whole, a spread of about a quarter at half of the range (own estimate). */
-    private static final double PARTIAL_ERROR = 0.5;
-
-    /** Standard deviation of ln(stimulus) that the model leaves open here. */
-    double modelError() {
-      Exercise exercise = Catalogue.standard().exerciseOf(candidate);
-      return Math.hypot(exercise.modelError(), PARTIAL_ERROR * (1 - exercise.family().part(reach.setup())));
+    @Override
+    public Evaluation by(School school) {
+      return judged(candidate, reach, analysis, school);
     }
   }
 
   /** This body cannot take the posture. */
-  record OutOfReach(Candidate candidate, String reason) implements Evaluation {}
+  record OutOfReach(Candidate candidate, String reason) implements Evaluation {
+    @Override
+    public Evaluation by(School school) {
+      return this;
+    }
+  }
 
   /** Computed, but it fails the face check of its kind of machine, so it is not shown in an order. */
-  record NotComputedWellEnough(Candidate candidate, String reason) implements Evaluation {}
+  record NotComputedWellEnough(Candidate candidate, Reach reach, Analysis analysis, String reason) implements Evaluation {
+    @Override
+    public Evaluation by(School school) {
+      return judged(candidate, reach, analysis, school);
+    }
+  }
 
   /** Evaluates a candidate with a given analyser, which must be one for {@code body}. */
   static Evaluation of(Body body, Analyser analyser, Candidate candidate, Place place, School school) {
@@ -57,14 +66,18 @@ public sealed interface Evaluation {
     if (result instanceof CannotAnalyse cannot) {
       return new OutOfReach(candidate, cannot.reason() + " Missing: " + cannot.missing() + ".");
     }
-    Analysis analysis = (Analysis) result;
+    return judged(candidate, reach.get(), (Analysis) result, school);
+  }
+
+  private static Evaluation judged(Candidate candidate, Reach reach, Analysis analysis, School school) {
+    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
     Map<String, Double> stimulus = Stimulus.byRegion(analysis, school);
     if (!exercise.group().isEmpty()) {
       List<String> misses = Stimulus.faceCheckMisses(stimulus, exercise.group());
       if (!misses.isEmpty()) {
-        return new NotComputedWellEnough(candidate, "The model gives " + String.join(" and ", misses) + " more than half of what " + exercise.group() + " get; that is not believable for this machine.");
+        return new NotComputedWellEnough(candidate, reach, analysis, "The model gives " + String.join(" and ", misses) + " more than half of what " + exercise.group() + " get; that is not believable for this machine.");
       }
     }
-    return new Computed(candidate, reach.get(), analysis, stimulus);
+    return new Computed(candidate, reach, analysis, stimulus);
   }
 }

@@ -3,13 +3,16 @@ package istmo.core.ranking.criterion;
 import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
+import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Detail;
 import istmo.core.equipment.Equipment;
+import istmo.core.evidence.Posterior;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.mechanics.Limiter;
 import istmo.core.mechanics.SimulatedSet;
+import istmo.core.ranking.Ranked;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
@@ -19,6 +22,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** Sentences about an evaluation, made from its figures: what it does, where in the range, what gives out first, what it costs, how sure. */
 public final class Explanation {
@@ -26,27 +30,60 @@ public final class Explanation {
 
   /**
    * @param bestByRegion greatest stimulus of each region over all candidates of the brief
+   * @param most the region most aimed at
+   * @param studies the findings that move it most there
    */
-  static List<String> why(Evaluation.Computed e, Brief brief, Map<String, Double> bestByRegion, Exercise x) {
+  static List<String> why(Judged j, Ranked ranked, Brief brief, Map<String, Double> bestByRegion, Exercise x, String most, List<Posterior.Influence> studies) {
+    Evaluation.Computed e = j.evaluation();
     Aim aim = brief.aim();
     List<String> sentences = new ArrayList<>();
     List<String> does = new ArrayList<>();
     List<Map.Entry<String, Integer>> aimed = aim.weights().entrySet().stream().sorted(Map.Entry.<String, Integer>comparingByValue().reversed().thenComparing(Map.Entry.comparingByKey())).toList();
     for (Map.Entry<String, Integer> a : aimed) {
-      double share = e.stimulus().get(a.getKey()) / Math.max(1e-9, bestByRegion.get(a.getKey()));
+      double share = j.stimulus().get(a.getKey()) / Math.max(1e-9, bestByRegion.get(a.getKey()));
       does.add(String.format(Locale.ROOT, "%s %s", name(a.getKey()), share > 0.95 ? "about as much as anything here" : String.format(Locale.ROOT, "%.0f %% of the best here", 100 * share)));
     }
-    if (!does.isEmpty()) {
-      sentences.add("Gives " + String.join("; ", does) + ".");
-      sentences.add(where(e, aimed.get(0).getKey(), brief.school()));
-    }
+    sentences.add("Gives " + String.join("; ", does) + ".");
+    sentences.add(where(e, most, brief.school()));
     sentences.add(givesOut(e.analysis().set().gaveOut()));
+    sentences.add(studied(e.stimulus().get(most), j.stimulus().get(most), most, studies));
     e.reach().changes().forEach(text -> sentences.add("For this client: " + text));
     e.analysis().notes().forEach(sentences::add);
     brief.profile().habits().stream().filter(h -> h.family().equals(x.family().id()) && aimsAtGroup(aim, h.group())).forEach(h -> sentences.add(h.change()));
     machine(brief, x).ifPresent(sentences::add);
-    sentences.add(String.format(Locale.ROOT, "Mechanics only, no study used. The model is trusted to about ±%.0f %% here.", 100 * (Math.exp(e.modelError()) - 1)));
+    sentences.add("It costs: " + costs(e, x.setUpMinutes()) + ".");
+    sentences.add(sure(ranked));
     return sentences;
+  }
+
+  /** What the studies say beside the mechanics. */
+  private static String studied(double mechanics, double both, String region, List<Posterior.Influence> studies) {
+    if (studies.isEmpty()) {
+      return "Mechanics only: no study found that tells of the " + name(region) + " here.";
+    }
+    List<String> cited = studies.stream().map(i -> i.finding().shortCitation() + (i.shift() > 0 ? " (up)" : " (down)")).distinct().limit(3).toList();
+    double change = (both + Stimulus.FLOOR) / (mechanics + Stimulus.FLOOR) - 1;
+    String moved = Math.abs(change) < 0.03 ? "leave the mechanics' figure where it is" : String.format(Locale.ROOT, "move the mechanics' figure for the %s by %+.0f %%", name(region), 100 * change);
+    return "Studies " + moved + ": " + String.join(", ", cited) + ".";
+  }
+
+  private static String sure(Ranked r) {
+    return r.rankLow() == r.rankHigh() ? String.format(Locale.ROOT, "Place %d in eight of ten draws of what is not known.", r.rankLow()) : String.format(Locale.ROOT, "In eight of ten draws of what is not known it stands between place %d and %d; first in %.0f %%.", r.rankLow(), r.rankHigh(), 100 * r.chanceOfBest());
+  }
+
+  /** What holds it back most, and the least changes that would move it up: a weight, or another set-up of it. */
+  static List<String> raise(Ranked r, List<Ranked> all, Function<String, Candidate> candidate) {
+    List<String> sentences = new ArrayList<>();
+    r.back().ifPresent(b -> sentences.add(String.format(Locale.ROOT, "Behind the first most by: %s (%.2f of %.2f).", b.label(), b.points(), all.get(0).utility() - r.utility())));
+    r.raise().ifPresent(x -> sentences.add(String.format(Locale.ROOT, "With %s on \u201c%s\u201d it would pass %s.", x.factor() > 1 ? String.format(Locale.ROOT, "%.1f times the weight", x.factor()) : String.format(Locale.ROOT, "%.0f %% of the weight", 100 * x.factor()), x.label(), candidate.apply(x.over()).name())));
+    String exercise = candidate.apply(r.id()).exerciseId();
+    for (int k = 0; k < all.size() && all.get(k) != r; k++) {
+      if (candidate.apply(all.get(k).id()).exerciseId().equals(exercise)) {
+        sentences.add(String.format(Locale.ROOT, "In another set-up it stands at %d: %s.", k + 1, candidate.apply(all.get(k).id()).name()));
+        break;
+      }
+    }
+    return List.copyOf(sentences);
   }
 
   /** How much of the machine is known here; empty for what no order hangs on. */

@@ -1,9 +1,11 @@
 package istmo.core.ranking.criterion;
 
 import istmo.core.catalogue.Improvisation;
+import istmo.core.evidence.Posterior;
 import istmo.core.ranking.Ranked;
 import istmo.core.training.LoadEstimate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -11,17 +13,23 @@ import java.util.Optional;
  *
  * @param entries best first
  * @param firstPick the one to do, and what decided it; empty when nothing is left
+ * @param together the best two and the best three together, where there are as many exercises
+ * @param learning exercises in an order to learn them in, for a beginner; empty otherwise
+ * @param notes what the preset did to the order, in words
  */
-public record Order(List<Entry> entries, List<Excluded> excluded, Optional<FirstPick> firstPick) {
+public record Order(List<Entry> entries, List<Excluded> excluded, Optional<FirstPick> firstPick, List<Together> together, List<String> learning, List<String> notes) {
   /**
    * One strip.
    *
+   * @param stimulus by region id, by mechanics and studies together; what mechanics alone says is in the evaluation
+   * @param studies the findings that move it most for the region most aimed at, greatest first
    * @param why sentences generated from the figures
+   * @param raise what would move it up, in words
    * @param costs what it costs, in a few words
    * @param limiter what gives out first, in a few words
    * @param load a first load, once a lift is known
    */
-  public record Entry(Ranked ranked, Evaluation.Computed evaluation, List<String> why, String costs, String limiter, Optional<LoadEstimate> load) {}
+  public record Entry(Ranked ranked, Evaluation.Computed evaluation, Map<String, Double> stimulus, List<Posterior.Influence> studies, List<String> why, List<String> raise, String costs, String limiter, Optional<LoadEstimate> load) {}
 
   /** Why a candidate is not in the order. */
   public enum Kind {
@@ -29,6 +37,8 @@ public record Order(List<Entry> entries, List<Excluded> excluded, Optional<First
     PAIN,
     CAUTION,
     BODY,
+    /** another station, or not at home */
+    PRESET,
     NOT_COMPUTED
   }
 

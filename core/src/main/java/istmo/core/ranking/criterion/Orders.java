@@ -10,6 +10,8 @@ import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.catalogue.Improvisation;
 import istmo.core.equipment.Equipment;
+import istmo.core.evidence.Evidence;
+import istmo.core.evidence.Posterior;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.quantity.InvalidInput;
@@ -19,19 +21,20 @@ import istmo.core.ranking.Ranking;
 import istmo.core.stimulus.School;
 import istmo.core.training.LoadEstimate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** From a brief to an order. Evaluations do not depend on the aim, so they can be kept ({@link #evaluate}) and ordered again ({@link #order}). */
 public final class Orders {
-  /** Weight of the fit beside the practical criteria, whose weights add up to 2.6 (judgement; docs/model.md, 9). */
-  static final double FIT_WEIGHT = 6;
   /** How much of a kept-out region's stimulus is taken from the fit. */
   static final double KEEP_OUT_SHARE = 0.5;
 
@@ -41,7 +44,11 @@ public final class Orders {
   /** The lowest place within its interval that a clear leader may have. */
   private static final int CLEAR_RANK = 3;
 
-  private static final long SEED = 20261124;
+  /** Findings that move ln(stimulus) by less are not named. */
+  private static final double TELLING = 0.01;
+
+  private static final int MOST_STUDIES = 4;
+  private static final double[] NO_DRAWS = {};
 
   private Orders() {}
 
@@ -74,47 +81,84 @@ public final class Orders {
     return result;
   }
 
-  /** Orders evaluations, which must be those of the brief's limited body; throws {@link InvalidInput} when nothing is aimed at. */
-  public static Order order(Brief brief, Map<String, Evaluation> evaluations) {
+  /** The same evaluations judged by another school; no new mechanics. */
+  public static Map<String, Evaluation> by(Map<String, Evaluation> evaluations, School school) {
+    Map<String, Evaluation> result = new LinkedHashMap<>();
+    evaluations.forEach((id, e) -> result.put(id, e.by(school)));
+    return result;
+  }
+
+  /** Orders evaluations, which must be those of the brief's limited body by its school; throws {@link InvalidInput} when nothing is aimed at. */
+  public static Order order(Brief asked, Map<String, Evaluation> evaluations) {
+    Brief brief = asked.at(Occasion.place(asked));
+    Evidence evidence = Evidence.of(brief.school());
     List<Order.Excluded> excluded = new ArrayList<>();
-    Map<String, Evaluation.Computed> open = open(brief, evaluations, excluded);
+    List<String> notes = new ArrayList<>();
+    Map<String, Judged> open = open(brief, evidence, evaluations, excluded, notes);
     Catalogue.standard().notComputed().forEach(n -> excluded.add(new Order.Excluded(n.id(), n.name(), Order.Kind.NOT_COMPUTED, n.why(), Optional.empty(), List.of())));
-    Map<Evaluation.Computed, Substitute.Shape> shapes = Substitute.shapes(open.values(), brief.school());
+    Map<Evaluation.Computed, Substitute.Shape> shapes = Substitute.shapes(open.values().stream().map(Judged::evaluation).toList(), brief.school());
     excluded.replaceAll(x -> x.kind() == Order.Kind.GYM ? withSubstitute(brief, x, evaluations.get(x.candidateId()), shapes) : x);
     Map<String, Double> best = new LinkedHashMap<>();
     for (Region r : Regions.standard().all()) {
-      best.put(r.id(), open.values().stream().mapToDouble(e -> e.stimulus().get(r.id())).max().orElse(0));
+      best.put(r.id(), open.values().stream().mapToDouble(j -> j.stimulus().get(r.id())).max().orElse(0));
     }
-    List<Alternative> alternatives = open.values().stream().map(e -> alternative(brief, e)).toList();
-    List<Ranked> ranked = Ranking.rank(alternatives, FIT_WEIGHT, "how it serves the aim", SEED);
-    List<Order.Entry> entries = new ArrayList<>();
-    for (Ranked r : ranked) {
-      Evaluation.Computed e = open.get(r.id());
-      Exercise x = Catalogue.standard().exerciseOf(e.candidate());
-      Optional<LoadEstimate> load = LoadEstimate.of(e.candidate(), e.reach().setup(), e.analysis(), brief.strength(), brief.place(), brief.cautions().loadShare());
-      entries.add(new Order.Entry(r, e, Explanation.why(e, brief, best, x), Explanation.costs(e, x.setUpMinutes()), Explanation.firstLimiter(e.analysis().set().gaveOut()), load));
-    }
-    return new Order(List.copyOf(entries), List.copyOf(excluded), firstPick(entries));
+    List<Ranked> ranked = Ranking.rank(alternatives(brief, open.values(), j -> j.fits(brief)), brief.weights().of(Weights.Criterion.FIT), Weights.Criterion.FIT.label());
+    String most = brief.aim().weights().entrySet().stream().max(Map.Entry.<String, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder()))).orElseThrow().getKey();
+    List<Order.Entry> entries = ranked.parallelStream().map(r -> entry(brief, r, ranked, open, best, most)).toList();
+    List<Together> together = new ArrayList<>();
+    Together.best(2, entries, brief.aim(), brief.school()).ifPresent(together::add);
+    Together.best(3, entries, brief.aim(), brief.school()).ifPresent(together::add);
+    List<String> learning = brief.weights().preset() == Weights.Preset.BEGINNER ? Occasion.learning(entries) : List.of();
+    return new Order(entries, List.copyOf(excluded), firstPick(entries), List.copyOf(together), learning, List.copyOf(notes));
+  }
+
+  private static Order.Entry entry(Brief brief, Ranked r, List<Ranked> ranked, Map<String, Judged> open, Map<String, Double> best, String most) {
+    Judged j = open.get(r.id());
+    Evaluation.Computed e = j.evaluation();
+    Exercise x = Catalogue.standard().exerciseOf(e.candidate());
+    Optional<LoadEstimate> load = LoadEstimate.of(e.candidate(), e.reach().setup(), e.analysis(), brief.strength(), brief.place(), brief.cautions().loadShare());
+    List<Posterior.Influence> studies = j.evidence().influences(Judged.index(most)).stream().filter(i -> Math.abs(i.shift()) >= TELLING).limit(MOST_STUDIES).toList();
+    List<String> why = Explanation.why(j, r, brief, best, x, most, studies);
+    List<String> raise = Explanation.raise(r, ranked, id -> open.get(id).evaluation().candidate());
+    return new Order.Entry(r, e, j.stimulus(), studies, why, raise, Explanation.costs(e, x.setUpMinutes()), Explanation.firstLimiter(e.analysis().set().gaveOut()), load);
   }
 
   /** Candidates in order, ids alone: what is asked when only places count. */
-  static List<String> places(Brief brief, Map<String, Evaluation> evaluations) {
-    return Ranking.order(open(brief, evaluations, new ArrayList<>()).values().stream().map(e -> alternative(brief, e)).toList(), FIT_WEIGHT);
+  public static List<String> places(Brief asked, Map<String, Evaluation> evaluations) {
+    Brief brief = asked.at(Occasion.place(asked));
+    Map<String, Judged> open = open(brief, Evidence.of(brief.school()), evaluations, new ArrayList<>(), new ArrayList<>());
+    return Ranking.order(alternatives(brief, open.values(), j -> NO_DRAWS), brief.weights().of(Weights.Criterion.FIT));
+  }
+
+  private static List<Alternative> alternatives(Brief brief, Collection<Judged> open, Function<Judged, double[]> draws) {
+    double mostWork = open.stream().mapToDouble(j -> Practical.work(j.stimulus())).max().orElse(0);
+    return open.parallelStream().map(j -> new Alternative(j.evaluation().candidate().id(), j.fit(brief.aim()), draws.apply(j), Practical.criteria(brief, Catalogue.standard().exerciseOf(j.evaluation().candidate()), j.evaluation(), j.stimulus(), mostWork))).toList();
   }
 
   /** What may be ranked, by id; what may not is added to {@code excluded} with its reason. */
-  private static Map<String, Evaluation.Computed> open(Brief brief, Map<String, Evaluation> evaluations, List<Order.Excluded> excluded) {
+  private static Map<String, Judged> open(Brief brief, Evidence evidence, Map<String, Evaluation> evaluations, List<Order.Excluded> excluded, List<String> notes) {
     if (brief.aim().isEmpty()) {
       throw new InvalidInput("aim", "paint at least one region that should grow");
     }
-    Map<String, Evaluation.Computed> open = new LinkedHashMap<>();
+    Map<String, Judged> open = new LinkedHashMap<>();
     for (Evaluation e : evaluations.values()) {
       Candidate c = e.candidate();
       Optional<Order.Excluded> out = exclusion(brief, c, e);
       if (out.isPresent()) {
         excluded.add(out.get());
       } else {
-        open.put(c.id(), (Evaluation.Computed) e);
+        open.put(c.id(), Judged.of((Evaluation.Computed) e, evidence));
+      }
+    }
+    if (brief.weights().preset() == Weights.Preset.ONE_STATION) {
+      Set<String> station = Occasion.station(brief, open.values());
+      notes.add(station.isEmpty() ? "Nothing here needs a station." : "One station: " + Occasion.names(station) + ". What stands elsewhere is listed below.");
+      for (Judged j : List.copyOf(open.values())) {
+        if (!Occasion.at(j, station)) {
+          Candidate c = j.evaluation().candidate();
+          open.remove(c.id());
+          excluded.add(new Order.Excluded(c.id(), c.name(), Order.Kind.PRESET, "Another station.", Optional.empty(), List.of()));
+        }
       }
     }
     return open;
@@ -135,7 +179,8 @@ public final class Orders {
     }
     List<String> missing = x.needs().stream().filter(id -> !brief.place().equipment().contains(id)).map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT)).sorted().toList();
     if (!missing.isEmpty()) {
-      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.GYM, "Not here: " + String.join(", ", missing) + ".", Optional.empty(), List.of()));
+      boolean home = brief.weights().preset() == Weights.Preset.HOME;
+      return Optional.of(new Order.Excluded(c.id(), c.name(), home ? Order.Kind.PRESET : Order.Kind.GYM, (home ? "Not at home: " : "Not here: ") + String.join(", ", missing) + ".", Optional.empty(), List.of()));
     }
     if (evaluation instanceof Evaluation.OutOfReach o) {
       return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.BODY, o.reason(), Optional.empty(), List.of()));
@@ -147,23 +192,18 @@ public final class Orders {
   }
 
   /** Weighted mean stimulus of the aimed regions, less half of the mean of what is to be kept out. */
-  static double fit(Aim aim, Evaluation.Computed e) {
+  static double fit(Aim aim, Map<String, Double> stimulus, Analysis analysis) {
     double weight = 0;
     double sum = 0;
     for (Map.Entry<String, Integer> a : aim.weights().entrySet()) {
       weight += a.getValue();
-      sum += a.getValue() * e.stimulus().get(a.getKey());
+      sum += a.getValue() * stimulus.get(a.getKey());
     }
     double out = 0;
     for (String id : aim.keepOut()) {
-      out += id.equals(Regions.LOWER_BACK) ? Explanation.backActivation(e.analysis()) : e.stimulus().get(id);
+      out += id.equals(Regions.LOWER_BACK) ? Explanation.backActivation(analysis) : stimulus.get(id);
     }
     return sum / weight - (aim.keepOut().isEmpty() ? 0 : KEEP_OUT_SHARE * out / aim.keepOut().size());
-  }
-
-  private static Alternative alternative(Brief brief, Evaluation.Computed e) {
-    Exercise x = Catalogue.standard().exerciseOf(e.candidate());
-    return new Alternative(e.candidate().id(), fit(brief.aim(), e), e.modelError(), x.id(), Practical.criteria(brief, x, e));
   }
 
   private static String leads(Ranked first) {
@@ -190,11 +230,8 @@ public final class Orders {
 
   /** A first pick that is ended by other muscles than those aimed at says so: the best of what is here may still be no exercise for them. */
   private static String othersEndIt(Order.Entry first) {
-    double share = first.ranked().contributions().stream().filter(c -> c.criterion().equals(Practical.TARGET)).mapToDouble(Ranked.Contribution::value).sum();
+    double share = first.ranked().contributions().stream().filter(c -> c.criterion().equals(Weights.Criterion.TARGET.id())).mapToDouble(Ranked.Contribution::value).sum();
     return share < HARDLY ? String.format(Locale.ROOT, " But other muscles end it: what is aimed at is %.0f %% of what gives out first.", 100 * share) : "";
   }
 
-  private static String capital(String s) {
-    return Character.toUpperCase(s.charAt(0)) + s.substring(1);
-  }
 }

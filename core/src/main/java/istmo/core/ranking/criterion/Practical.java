@@ -1,20 +1,29 @@
 package istmo.core.ranking.criterion;
 
+import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.Muscle;
+import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
 import istmo.core.body.Profile.TrainingAge;
+import istmo.core.body.Soreness;
 import istmo.core.catalogue.Exercise;
+import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.mechanics.Limiter;
-import istmo.core.ranking.Alternative.Criterion;
+import istmo.core.movement.Family;
+import istmo.core.movement.SetupParameter;
+import istmo.core.ranking.Alternative;
+import istmo.core.ranking.criterion.Weights.Criterion;
+import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
-/** The practical criteria: each 0 to 1 with a weight (judgement; docs/model.md, 9) and a reason in words. */
+/** The practical criteria of one candidate for a brief: each 0 to 1 with its weight and a reason in words. Every candidate of a brief has the same ones in the same order. */
 final class Practical {
-  /** Id of the criterion whether the target gives out first. */
-  static final String TARGET = "target";
-
   /** How stable a curl is without a pad that holds the thigh (common practice: pull yourself down, or skip it). */
   private static final double WITHOUT_PAD = 0.5;
 
@@ -24,67 +33,190 @@ final class Practical {
   /** Place of the roller on the shank, as the families have it: a share of knee to ankle. */
   private static final double ROLLER_ON_SHANK = 0.88;
 
-  private Practical() {}
+  /** A sore joint that is worked, with less load or less range (judgement). */
+  private static final double SORE_WORKED = 0.3;
 
-  static List<Criterion> criteria(Brief brief, Exercise x, Evaluation.Computed e) {
-    List<Criterion> criteria = new ArrayList<>();
-    criteria.add(targetLimits(brief.aim(), e));
-    criteria.add(stability(brief, x));
+  /** Force on the kneecap in body weights at which nothing is spared: deep heavy squats (order of size in the literature; from memory). */
+  private static final double KNEECAP_BODY_WEIGHTS = 8;
+
+  /** Moment arm of the quadriceps at the knee for that, m. */
+  private static final double QUADRICEPS_ARM_M = 0.045;
+
+  /** Steps of a school of heavy basics: how much more steps in load, and the whole leg, count. */
+  private static final double BASICS_STEPS = 2;
+
+  private static final double G = 9.81;
+
+  private final Brief brief;
+  private final Exercise x;
+  private final Evaluation.Computed e;
+  private final List<Alternative.Criterion> criteria = new ArrayList<>();
+
+  private Practical(Brief brief, Evaluation.Computed e, Exercise x) {
+    this.brief = brief;
+    this.x = x;
+    this.e = e;
+  }
+
+  /**
+   * @param stimulus by region, with what studies add
+   * @param mostWork greatest {@link #work} of all candidates of the brief
+   */
+  static List<Alternative.Criterion> criteria(Brief brief, Exercise x, Evaluation.Computed e, Map<String, Double> stimulus, double mostWork) {
+    Practical p = new Practical(brief, e, x);
+    p.target();
+    p.stability();
+    p.curve();
+    p.reach();
+    p.comfort();
     double back = Explanation.backActivation(e.analysis());
-    criteria.add(new Criterion("spine", "load on the back", 0.4, 1 - Math.min(1, back), String.format(Locale.ROOT, "The lower back works at %.0f %% of what it can.", 100 * back)));
-    criteria.add(progression(brief, x, e));
-    criteria.add(new Criterion("time", "time to set up", 0.3, Math.max(0, 1 - x.setUpMinutes() / 5), "About " + Explanation.minutes(x.setUpMinutes()) + " min to set up and load."));
-    criteria.add(learning(brief, x));
-    liked(brief, x).ifPresent(criteria::add);
-    return criteria;
+    p.add(Criterion.SPINE, 1 - Math.min(1, back), String.format(Locale.ROOT, "The lower back works at %.0f %% of what it can.", 100 * back));
+    double aimed = aimedWork(brief.aim(), stimulus) / Math.max(1e-9, work(stimulus));
+    p.add(Criterion.ELSEWHERE, Math.min(1, aimed), String.format(Locale.ROOT, "%.0f %% of what it trains is aimed at.", 100 * aimed));
+    p.progression();
+    p.add(Criterion.TIME, Math.max(0, 1 - x.setUpMinutes() / 5), "About " + Explanation.minutes(x.setUpMinutes()) + " min to set up and load.");
+    p.learning();
+    p.liked();
+    p.rerack();
+    p.knee();
+    double whole = work(stimulus) / Math.max(1e-9, mostWork);
+    p.add(Criterion.RETURN, brief.weights().of(Criterion.RETURN) + brief.school().basics(), Math.min(1, whole), String.format(Locale.ROOT, "Trains %.0f %% of what the most complete exercise here does in a set.", 100 * whole));
+    return p.criteria;
   }
 
-  private static Criterion targetLimits(Aim aim, Evaluation.Computed e) {
-    double share = e.analysis().set().gaveOut().stream().filter(l -> aim.weights().containsKey(l.id())).mapToDouble(Limiter::share).sum();
-    return new Criterion(TARGET, "the target gives out first", 0.7, Math.min(1, share), String.format(Locale.ROOT, "%s The aimed regions are %.0f %% of it.", Explanation.givesOut(e.analysis().set().gaveOut()), 100 * share));
+  /** Stimulus of the whole leg: the sum over regions, by volume. */
+  static double work(Map<String, Double> stimulus) {
+    double sum = 0;
+    for (Region r : Regions.standard().all()) {
+      sum += volume(r) * stimulus.get(r.id());
+    }
+    return sum;
   }
 
-  private static Criterion stability(Brief brief, Exercise x) {
+  private static double aimedWork(Aim aim, Map<String, Double> stimulus) {
+    return aim.weights().keySet().stream().mapToDouble(id -> volume(Regions.standard().get(id)) * stimulus.get(id)).sum();
+  }
+
+  private static double volume(Region r) {
+    return r.muscleShares().keySet().stream().map(Muscles.standard()::get).mapToDouble(Muscle::volumeM3).sum();
+  }
+
+  private void add(Criterion c, double value, String reason) {
+    add(c, brief.weights().of(c), value, reason);
+  }
+
+  private void add(Criterion c, double weight, double value, String reason) {
+    criteria.add(new Alternative.Criterion(c.id(), c.label(), weight, value, reason));
+  }
+
+  private void target() {
+    double share = e.analysis().set().gaveOut().stream().filter(l -> brief.aim().weights().containsKey(l.id())).mapToDouble(Limiter::share).sum();
+    add(Criterion.TARGET, Math.min(1, share), String.format(Locale.ROOT, "%s The aimed regions are %.0f %% of it.", Explanation.givesOut(e.analysis().set().gaveOut()), 100 * share));
+  }
+
+  private void stability() {
     boolean noPad = x.needs().stream().anyMatch(item -> brief.place().measured(item, "thighPad").orElse(1) == 0);
-    if (noPad) {
-      return new Criterion("stability", "stability", 0.6, Math.min(WITHOUT_PAD, x.stability()), "No pad holds the thigh here: pull yourself down by the handles.");
-    }
-    OptionalDouble seat = measured(brief, x, "thighMost");
+    OptionalDouble seat = measured("thighMost");
     double thigh = brief.body().thighM();
-    if (seat.orElse(thigh) < thigh) {
-      return new Criterion("stability", "stability", 0.6, Math.min(OUT_OF_LINE, x.stability()), String.format(Locale.ROOT, "This seat takes thighs to %.0f cm, this client's is %.0f: the knee stands in front of the pivot.", 100 * seat.getAsDouble(), 100 * thigh));
-    }
-    OptionalDouble roller = measured(brief, x, "rollerMost");
+    OptionalDouble roller = measured("rollerMost");
     double ankle = ROLLER_ON_SHANK * brief.body().shankM();
-    if (roller.orElse(ankle) < ankle) {
-      return new Criterion("stability", "stability", 0.6, Math.min(OUT_OF_LINE, x.stability()), String.format(Locale.ROOT, "The roller reaches %.0f cm from the pivot, this client's ankle is at %.0f: it presses on the shin.", 100 * roller.getAsDouble(), 100 * ankle));
+    if (noPad) {
+      add(Criterion.STABILITY, Math.min(WITHOUT_PAD, x.stability()), "No pad holds the thigh here: pull yourself down by the handles.");
+    } else if (seat.orElse(thigh) < thigh) {
+      add(Criterion.STABILITY, Math.min(OUT_OF_LINE, x.stability()), String.format(Locale.ROOT, "This seat takes thighs to %.0f cm, this client's is %.0f: the knee stands in front of the pivot.", 100 * seat.getAsDouble(), 100 * thigh));
+    } else if (roller.orElse(ankle) < ankle) {
+      add(Criterion.STABILITY, Math.min(OUT_OF_LINE, x.stability()), String.format(Locale.ROOT, "The roller reaches %.0f cm from the pivot, this client's ankle is at %.0f: it presses on the shin.", 100 * roller.getAsDouble(), 100 * ankle));
+    } else {
+      add(Criterion.STABILITY, x.stability(), x.stability() >= 0.9 ? "Pads and rails hold the body." : x.stability() >= 0.7 ? "A track or pad helps." : "Free: some of the effort goes into balance.");
     }
-    return new Criterion("stability", "stability", 0.6, x.stability(), x.stability() >= 0.9 ? "Pads and rails hold the body." : x.stability() >= 0.7 ? "A track or pad helps." : "Free: some of the effort goes into balance.");
   }
 
-  private static OptionalDouble measured(Brief brief, Exercise x, String detail) {
+  private OptionalDouble measured(String detail) {
     return x.needs().stream().map(item -> brief.place().measured(item, detail)).filter(OptionalDouble::isPresent).findFirst().orElse(OptionalDouble.empty());
   }
 
-  private static Criterion progression(Brief brief, Exercise x, Evaluation.Computed e) {
+  /** Mean over the peak of what counts for the aimed regions. */
+  private void curve() {
+    List<AnalysisPoint> points = e.analysis().points();
+    double[] counts = new double[points.size()];
+    for (Map.Entry<String, Integer> a : brief.aim().weights().entrySet()) {
+      int muscle = Muscles.standard().indexOf(Regions.standard().get(a.getKey()).muscleShares().keySet().iterator().next());
+      for (int k = 0; k < counts.length; k++) {
+        counts[k] += a.getValue() * Stimulus.tension(points.get(k), brief.school(), muscle);
+      }
+    }
+    double peak = 0;
+    double sum = 0;
+    double top = 0;
+    double bottom = 0;
+    for (int k = 0; k < counts.length; k++) {
+      peak = Math.max(peak, counts[k]);
+      sum += counts[k];
+      top += k < counts.length / 4 ? counts[k] : 0;
+      bottom += k >= counts.length - counts.length / 4 ? counts[k] : 0;
+    }
+    double even = peak > 0 ? Math.min(1, sum / counts.length / peak) : 0; // a mean may round to above its peak
+    String where = even > 0.7 ? "Heavy through most of the range." : top < bottom ? "Light near the top, or the end of the movement." : "Light near the bottom, or the start of the movement.";
+    add(Criterion.CURVE, even, String.format(Locale.ROOT, "%s On average %.0f %% of its heaviest point.", where, 100 * even));
+  }
+
+  private void reach() {
+    Family family = x.family();
+    double share = 1;
+    if (family.depth().isPresent()) {
+      SetupParameter depth = family.depth().get();
+      double wished = e.candidate().usualFor(brief.limitedBody(), brief.place()).get(depth);
+      share = Math.min(1, Math.max(0, e.reach().setup().get(depth) / Math.max(1e-9, wished)));
+    }
+    add(Criterion.REACH, share, share > 0.99 ? "All of the usual depth." : String.format(Locale.ROOT, "%.0f %% of the usual depth.", 100 * share));
+  }
+
+  /** Counts only where a joint is sore. */
+  private void comfort() {
+    if (brief.cautions().sores().isEmpty()) {
+      return;
+    }
+    Optional<Soreness> worked = brief.cautions().sores().stream().filter(s -> x.exclusions().containsKey(s.joint())).findFirst();
+    add(Criterion.COMFORT, worked.isPresent() ? SORE_WORKED : 1, worked.map(s -> "Works the sore " + s.joint().label() + ": " + x.exclusions().get(s.joint())).orElse("Works no joint that is sore."));
+  }
+
+  private void progression() {
     double relative = brief.place().smallestStepKg(x.needs()) / Math.max(1, e.analysis().workingKg());
-    return new Criterion("progression", "small steps in load", 0.3, Math.max(0, Math.min(1, (0.10 - relative) / 0.09)), String.format(Locale.ROOT, "The smallest step is about %.0f %% of a working load.", Math.max(1, 100 * relative)));
+    add(Criterion.PROGRESSION, brief.weights().of(Criterion.PROGRESSION) * (1 + BASICS_STEPS * brief.school().basics()), Math.max(0, Math.min(1, (0.10 - relative) / 0.09)), String.format(Locale.ROOT, "The smallest step is about %.0f %% of a working load.", Math.max(1, 100 * relative)));
   }
 
   /** A beginner learns first; who has trained for years needs it little. */
-  private static Criterion learning(Brief brief, Exercise x) {
-    Optional<TrainingAge> age = brief.profile().trainingAge();
-    double weight = age.map(a -> a == TrainingAge.WEEKS ? 0.6 : a == TrainingAge.YEARS ? 0.1 : 0.3).orElse(0.3);
-    return new Criterion("learning", "ease of learning", weight, x.easeOfLearning(), x.easeOfLearning() >= 0.8 ? "Learnt in one session." : "Takes practice.");
+  private void learning() {
+    Optional<TrainingAge> age = brief.weights().set(Criterion.LEARNING) ? Optional.empty() : brief.profile().trainingAge();
+    double factor = age.map(a -> a == TrainingAge.WEEKS ? 2.0 : a == TrainingAge.YEARS ? 1.0 / 3 : 1).orElse(1.0);
+    add(Criterion.LEARNING, factor * brief.weights().of(Criterion.LEARNING), x.easeOfLearning(), x.easeOfLearning() >= 0.8 ? "Learnt in one session." : "Takes practice.");
   }
 
   /** What the client enjoys is done longer; counts only where somebody has said something. */
-  private static Optional<Criterion> liked(Brief brief, Exercise x) {
+  private void liked() {
     if (brief.profile().likes().isEmpty() && brief.profile().dislikes().isEmpty()) {
-      return Optional.empty();
+      return;
     }
     boolean likes = brief.profile().likes().contains(x.id());
     boolean dislikes = brief.profile().dislikes().contains(x.id());
-    return Optional.of(new Criterion("liked", "liked by this client", 0.5, likes ? 1 : dislikes ? 0 : 0.5, likes ? "This client likes it." : dislikes ? "This client does not like it." : "Neither liked nor disliked."));
+    add(Criterion.LIKED, likes ? 1 : dislikes ? 0 : 0.5, likes ? "This client likes it." : dislikes ? "This client does not like it." : "Neither liked nor disliked.");
+  }
+
+  private void rerack() {
+    boolean whole = x.family().part(e.reach().setup()) > 0.99;
+    OptionalDouble low = measured("lowRerack");
+    boolean held = low.isPresent() && low.getAsDouble() == 0 || low.isEmpty() && x.needs().contains("barbell") && !x.needs().contains("rack");
+    add(Criterion.RERACK, whole || !held ? 1 : 0, whole ? "A whole repetition: begun and ended at the top." : held ? "A part repetition that cannot be re-racked low here." : "Can be begun and ended low.");
+  }
+
+  /** Force on the kneecap: the quadriceps' pull times twice the sine of half the knee bend, no more than at a right angle, where the tendon lies on the bone beyond. */
+  private void knee() {
+    double most = 0;
+    for (AnalysisPoint p : e.analysis().points()) {
+      double pull = Math.max(0, -p.suppliedNm(Coordinate.KNEE_FLEXION)) / QUADRICEPS_ARM_M;
+      most = Math.max(most, pull * 2 * Math.sin(Math.min(Math.PI / 2, Math.max(0, p.posture().angle(Coordinate.KNEE_FLEXION))) / 2));
+    }
+    double weights = most / (brief.body().massKg() * G);
+    add(Criterion.KNEE, Math.max(0, 1 - weights / KNEECAP_BODY_WEIGHTS), String.format(Locale.ROOT, "The kneecap is pressed with about %.1f times the body's weight.", weights));
   }
 }

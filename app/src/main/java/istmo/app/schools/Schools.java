@@ -1,0 +1,104 @@
+package istmo.app.schools;
+
+import istmo.app.accounts.CurrentCoach;
+import istmo.app.platform.Conflict;
+import istmo.app.platform.NotFound;
+import istmo.app.schools.persistence.OwnSchoolEntity;
+import istmo.app.schools.persistence.OwnSchoolRepository;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.stimulus.School;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** By which schools the signed-in coach can judge: the stated ones, and own. An own school that was taken out still judges the sessions that have it. */
+@Service
+public class Schools {
+  static final int MOST = 12;
+  private static final String OWN = "own-";
+
+  private final OwnSchoolRepository repository;
+  private final CurrentCoach coach;
+  private final Clock clock;
+
+  Schools(OwnSchoolRepository repository, CurrentCoach coach, Clock clock) {
+    this.repository = repository;
+    this.coach = coach;
+    this.clock = clock;
+  }
+
+  /** What can be chosen: the stated ones, then own ones that are in use, oldest first. */
+  @Transactional(readOnly = true)
+  public List<School> all() {
+    return listed().stream().filter(l -> !l.retired()).map(Listed::school).toList();
+  }
+
+  /** A school that can be named; an own one that is taken out is in no list to choose from. */
+  public record Listed(School school, boolean own, boolean retired) {}
+
+  /** The stated ones, the default first, then own ones, retired too. */
+  @Transactional(readOnly = true)
+  public List<Listed> listed() {
+    List<Listed> all = new ArrayList<>(School.all().stream().map(s -> new Listed(s, false, false)).toList());
+    repository.findByCoachIdOrderByCreatedAt(coach.id()).forEach(e -> all.add(new Listed(school(e), true, e.isRetired())));
+    return List.copyOf(all);
+  }
+
+  /** The school, or the default for none; throws {@link InvalidInput} for what is neither stated nor this coach's. */
+  @Transactional(readOnly = true)
+  public School get(String id) {
+    if (id == null) {
+      return School.STRETCH;
+    }
+    return id.startsWith(OWN) ? entity(id).map(Schools::school).orElseThrow(() -> new InvalidInput("school", "\"" + id + "\" is not one of your schools")) : School.get(id);
+  }
+
+  /** What a coach can set of a school. */
+  public record Wish(String label, String reason, double lengthBias, double passiveWeight, double activityTrust, double basics) {}
+
+  @Transactional
+  public School add(Wish wish) {
+    if (repository.findByCoachIdOrderByCreatedAt(coach.id()).stream().filter(e -> !e.isRetired()).count() >= MOST) {
+      throw new Conflict("There are " + MOST + " own schools; take one out first.");
+    }
+    return save(new OwnSchoolEntity(UUID.randomUUID(), coach.id(), clock.instant()), wish);
+  }
+
+  /** Changes one, or puts one back that was taken out. */
+  @Transactional
+  public School change(String id, Wish wish) {
+    return save(entity(id).orElseThrow(() -> new NotFound("school")), wish);
+  }
+
+  @Transactional
+  public void retire(String id) {
+    entity(id).orElseThrow(() -> new NotFound("school")).retire(clock.instant());
+  }
+
+  private School save(OwnSchoolEntity e, Wish w) {
+    String label = w.label() == null ? "" : w.label().strip();
+    School checked = School.own(OWN + e.getId(), label, w.reason(), w.lengthBias(), w.passiveWeight(), w.activityTrust(), w.basics());
+    if (all().stream().anyMatch(s -> !s.id().equals(checked.id()) && s.label().equalsIgnoreCase(label))) {
+      throw new Conflict("There is a school of that name: " + label + ".");
+    }
+    e.set(label, w.reason().strip(), w.lengthBias(), w.passiveWeight(), w.activityTrust(), w.basics());
+    repository.save(e);
+    return checked;
+  }
+
+  private Optional<OwnSchoolEntity> entity(String id) {
+    try {
+      return id.startsWith(OWN) ? repository.findByIdAndCoachId(UUID.fromString(id.substring(OWN.length())), coach.id()) : Optional.empty();
+    } catch (IllegalArgumentException e) {
+      return Optional.empty();
+    }
+  }
+
+  private static School school(OwnSchoolEntity e) {
+    return School.own(OWN + e.getId(), e.getLabel(), e.getReason(), e.getLengthBias(), e.getPassiveWeight(), e.getActivityTrust(), e.getBasics());
+  }
+}

@@ -1,0 +1,80 @@
+package istmo.core.evidence;
+
+import istmo.core.quantity.InvalidInput;
+import istmo.core.resource.TextTable;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/** The claims of {@code evidence/claims.txt}, read and checked once: findings, regions, set-ups and opposite claims that they name must exist. */
+public final class Claims {
+  private static final Claims STANDARD = new Claims();
+  private final Map<String, Claim> byId = new LinkedHashMap<>();
+
+  private Claims() {
+    for (Map<String, String> row : TextTable.rows("evidence/claims.txt", "|")) {
+      String id = row.get("id");
+      try {
+        if (byId.put(id, read(row)) != null) {
+          throw new IllegalStateException("it stands twice");
+        }
+      } catch (RuntimeException e) {
+        throw new IllegalStateException("claim " + id + ": " + e.getMessage(), e);
+      }
+    }
+    byId.values().forEach(c -> c.against().filter(a -> !byId.containsKey(a)).ifPresent(a -> {
+      throw new IllegalStateException("claim " + c.id() + ": no claim " + a);
+    }));
+  }
+
+  public static Claims standard() {
+    return STANDARD;
+  }
+
+  public List<Claim> all() {
+    return List.copyOf(byId.values());
+  }
+
+  /** The claim, or {@link InvalidInput}. */
+  public Claim get(String id) {
+    Claim c = byId.get(id);
+    if (c == null) {
+      throw new InvalidInput("claim", "\"" + id + "\" is not a claim");
+    }
+    return c;
+  }
+
+  List<Point> points() {
+    return byId.values().stream().flatMap(c -> c.sides().stream()).flatMap(s -> java.util.stream.Stream.of(s.first(), s.second())).toList();
+  }
+
+  private static Claim read(Map<String, String> row) {
+    Optional<Claim.Sides> sides = row.get("a").isBlank() ? Optional.empty() : Optional.of(new Claim.Sides(Point.parse(row.get("a")), Point.parse(row.get("b"))));
+    Optional<Finding.Direction> expects = row.get("expects").isBlank() ? Optional.empty() : Optional.of(Finding.Direction.valueOf(row.get("expects").toUpperCase(Locale.ROOT)));
+    List<Claim.Bearing> bearing = new ArrayList<>();
+    for (String ref : row.get("findings").split(" ")) {
+      if (ref.isBlank()) {
+        continue;
+      }
+      boolean turned = ref.startsWith("-");
+      boolean silent = ref.startsWith("~");
+      Finding f = Studies.standard().get(turned || silent ? ref.substring(1) : ref);
+      bearing.add(new Claim.Bearing(f, silent ? Optional.empty() : Optional.of(turned ? turned(f.direction()) : f.direction())));
+    }
+    if (sides.isPresent() && expects.isEmpty()) {
+      throw new IllegalStateException("it has two sides and expects nothing");
+    }
+    return new Claim(row.get("id"), row.get("topic"), row.get("says"), row.get("regions").isBlank() ? List.of() : Studies.regions(row.get("regions")), sides, expects, Optional.of(row.get("against")).filter(s -> !s.isBlank()), bearing, row.get("note"));
+  }
+
+  private static Finding.Direction turned(Finding.Direction d) {
+    return switch (d) {
+      case MORE -> Finding.Direction.LESS;
+      case LESS -> Finding.Direction.MORE;
+      case ALIKE -> Finding.Direction.ALIKE;
+    };
+  }
+}

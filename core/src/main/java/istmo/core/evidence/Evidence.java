@@ -1,0 +1,316 @@
+package istmo.core.evidence;
+
+import istmo.core.anatomy.Regions;
+import istmo.core.body.MeasurementKind;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.stimulus.School;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.CholeskyDecomposition;
+import org.hipparchus.linear.RealMatrix;
+
+/**
+ * Draws from the posterior of one school: how far ln(stimulus + floor) of any point lies from what the mechanics says, for every region, with the same draw of the unknowns going through all points, so that errors common to them cancel when
+ * they are compared. A prior draw is corrected by what the findings, and a draw of their noise, say against it (Matheron's rule), which makes it a draw from the posterior. Every node of the hierarchy has its own seed, so a point's draws
+ * hang on nothing but the school; draws come in opposite pairs, so that their mean is exact.
+ */
+public final class Evidence {
+  public static final int DRAWS = 256;
+
+  private static final int PAIRS = DRAWS / 2;
+  private static final int REGIONS = Regions.standard().all().size();
+  private static final long SEED = 20261124;
+  private static final int KEPT_SCHOOLS = 24;
+  private static final int KEPT_POINTS = 600;
+  private static final double JITTER = 1e-9;
+
+  private static final Map<School, Evidence> BY_SCHOOL =
+      new LinkedHashMap<>(32, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<School, Evidence> eldest) {
+          return size() > KEPT_SCHOOLS;
+        }
+      };
+
+  private static final Map<String, double[][]> NODES = new ConcurrentHashMap<>();
+
+  private static final List<Unknown> UNKNOWNS = Unknown.all();
+
+  private final Posterior posterior;
+  /** [draw][unknown]. */
+  private final double[][] theta;
+  /** [row][draw]: what each draw's residuals weigh. */
+  private final double[][] weights;
+  /** Of set-ups of one exercise that the draws know: the catalogue's and the findings'. */
+  private final Map<String, Standing> standing = new HashMap<>();
+
+  private final Map<String, At> known = new ConcurrentHashMap<>();
+
+  private record Standing(List<Point> points, RealMatrix root) {}
+
+  private static final int[] BODY = IntStream.range(0, UNKNOWNS.size()).filter(u -> UNKNOWNS.get(u).kind() == Unknown.Kind.BODY).toArray();
+
+  private Evidence(School school) {
+    this.posterior = Posterior.of(school);
+    this.theta = new double[DRAWS][UNKNOWNS.size()];
+    for (int u = 0; u < UNKNOWNS.size(); u++) {
+      double[] z = normals("unknown " + UNKNOWNS.get(u).id());
+      for (int d = 0; d < DRAWS; d++) {
+        theta[d][u] = z[d];
+      }
+    }
+    Map<String, Map<String, Point>> byExercise = new LinkedHashMap<>();
+    List<Point> known = new ArrayList<>(Catalogue.standard().candidates().stream().map(Point::of).toList());
+    known.addAll(posterior.points());
+    known.forEach(p -> byExercise.computeIfAbsent(p.exercise().id(), k -> new LinkedHashMap<>()).putIfAbsent(p.key(), p));
+    byExercise.forEach((id, points) -> standing.put(id, standing(List.copyOf(points.values()))));
+    this.weights = weights();
+  }
+
+  /** The evidence by a school; kept, since it depends on nothing else. */
+  public static Evidence of(School school) {
+    School bare = new School("", "", "", school.recruitment(), school.lengthBias(), school.powerMean(), school.passiveWeight(), school.activityTrust(), 0);
+    synchronized (BY_SCHOOL) {
+      return BY_SCHOOL.computeIfAbsent(bare, Evidence::new);
+    }
+  }
+
+  public Posterior posterior() {
+    return posterior;
+  }
+
+  /** What is to be said of one point. */
+  public At at(Point point) {
+    if (known.size() > KEPT_POINTS) {
+      known.clear();
+    }
+    return known.computeIfAbsent(name(point), k -> calculate(point));
+  }
+
+  /** One point: how far ln(stimulus + floor) of a region, by its place in the list of regions, may lie from what the mechanics says. */
+  public final class At {
+    /** [region][draw]; without what is of the body. */
+    private final double[][] byDraw;
+
+    /** [region]: what the studies shift. */
+    private final double[] mean;
+    /** [region][unknown of the body]: what each does when nothing of it is measured. */
+    private final double[][] body;
+    /** [region][finding] with what findings saw. */
+    private final double[][] covariance;
+
+    private At(double[][] byDraw, double[][] body, double[][] covariance) {
+      this.byDraw = byDraw;
+      this.mean = Arrays.stream(byDraw).mapToDouble(d -> Arrays.stream(d).average().orElseThrow()).toArray();
+      this.body = body;
+      this.covariance = covariance;
+    }
+
+    /** What the studies add. */
+    public double shift(int region) {
+      return mean[region];
+    }
+
+    /** What each finding adds, greatest first. */
+    public List<Posterior.Influence> influences(int region) {
+      return posterior.influences(covariance[region]);
+    }
+
+    /**
+     * Deviations by draw.
+     *
+     * @param measured what is measured of this body, and so not uncertain
+     */
+    public double[] draws(int region, Set<MeasurementKind> measured) {
+      double[] result = byDraw[region].clone();
+      for (int b = 0; b < BODY.length; b++) {
+        Unknown u = UNKNOWNS.get(BODY[b]);
+        double change = body[region][b];
+        if (change != 0 && u.measuredBy().filter(measured::contains).isEmpty()) {
+          for (int d = 0; d < DRAWS; d++) {
+            result[d] += change * theta[d][BODY[b]];
+          }
+        }
+      }
+      return result;
+    }
+  }
+
+  /** A point's key may be a coach's own, which says nothing of the set-up. */
+  private static String name(Point p) {
+    return p.key() + " " + p.setup().values();
+  }
+
+  private At calculate(Point point) {
+    double[][] field = prior(point);
+    double[][] change = posterior.change(point);
+    double[][] covariance = posterior.covariances(point);
+    double[][] body = new double[REGIONS][BODY.length];
+    for (int r = 0; r < REGIONS; r++) {
+      for (int k = 0; k < covariance[r].length; k++) {
+        double c = covariance[r][k];
+        double[] w = weights[k];
+        for (int d = 0; d < DRAWS; d++) {
+          field[r][d] += c * w[d];
+        }
+      }
+      for (int u = 0; u < UNKNOWNS.size(); u++) {
+        if (UNKNOWNS.get(u).kind() == Unknown.Kind.TECHNIQUE && change[r][u] != 0) {
+          for (int d = 0; d < DRAWS; d++) {
+            field[r][d] += change[r][u] * theta[d][u];
+          }
+        }
+      }
+      for (int b = 0; b < BODY.length; b++) {
+        body[r][b] = change[r][BODY[b]];
+      }
+    }
+    return new At(field, body, covariance);
+  }
+
+  /** Prior draws at a point: unknowns of people in general and the model's own error, [region][draw]. */
+  private double[][] prior(Point point) {
+    double[][] field = own(point);
+    double[][] change = posterior.change(point);
+    double[] error = posterior.ownErrors(point);
+    for (int r = 0; r < REGIONS; r++) {
+      for (int d = 0; d < DRAWS; d++) {
+        field[r][d] *= error[r];
+      }
+      for (int u = 0; u < UNKNOWNS.size(); u++) {
+        if (Posterior.PEOPLE[u] && change[r][u] != 0) {
+          for (int d = 0; d < DRAWS; d++) {
+            field[r][d] += change[r][u] * theta[d][u];
+          }
+        }
+      }
+    }
+    return field;
+  }
+
+  /** The model's own error in standard deviations, correlated as {@link Point#correlation} and {@link Posterior#regionShare} say. */
+  private double[][] own(Point point) {
+    double[][] sum = new double[REGIONS][DRAWS];
+    add(sum, Math.sqrt(Point.KIND_SHARE), node("kind " + point.kind()));
+    add(sum, Math.sqrt(Point.FAMILY_SHARE), node("family " + point.exercise().family().id()));
+    add(sum, Math.sqrt(Point.EXERCISE_SHARE), node("exercise " + point.exercise().id()));
+    Standing s = standing.get(point.exercise().id());
+    int at = IntStream.range(0, s.points().size()).filter(i -> name(s.points().get(i)).equals(name(point))).findFirst().orElse(-1);
+    double[] root = at >= 0 ? s.root().getRow(at) : rootOf(point, s);
+    for (int i = 0; i < s.points().size(); i++) {
+      if (root[i] != 0) {
+        add(sum, Math.sqrt(Point.SETUP_SHARE) * root[i], node("set-up " + s.points().get(i).key()));
+      }
+    }
+    if (at < 0) {
+      add(sum, Math.sqrt(Point.SETUP_SHARE) * root[s.points().size()], node("set-up " + name(point)));
+    }
+    return sum;
+  }
+
+  /** The row that a set-up would have in the Cholesky root after the standing ones. */
+  private static double[] rootOf(Point point, Standing s) {
+    int n = s.points().size();
+    double[] root = new double[n + 1];
+    double left = 1;
+    for (int i = 0; i < n; i++) { // forward substitution
+      double v = Math.exp(-point.squaredDistance(s.points().get(i)) / 2);
+      for (int j = 0; j < i; j++) {
+        v -= s.root().getEntry(i, j) * root[j];
+      }
+      root[i] = v / s.root().getEntry(i, i);
+      left -= root[i] * root[i];
+    }
+    root[n] = Math.sqrt(Math.max(0, left));
+    return root;
+  }
+
+  private static Standing standing(List<Point> points) {
+    int n = points.size();
+    RealMatrix k = new Array2DRowRealMatrix(n, n);
+    for (int i = 0; i < n; i++) {
+      for (int j = 0; j < n; j++) {
+        k.setEntry(i, j, Math.exp(-points.get(i).squaredDistance(points.get(j)) / 2) + (i == j ? JITTER : 0));
+      }
+    }
+    return new Standing(points, new CholeskyDecomposition(k, 1e-9, 1e-15).getL());
+  }
+
+  private double[][] weights() {
+    int n = posterior.rows();
+    Map<String, double[][]> prior = new HashMap<>();
+    posterior.points().forEach(p -> prior.put(p.key(), prior(p)));
+    double[][] noise = new double[n][];
+    for (int k = 0; k < n; k++) {
+      noise[k] = normals("finding " + posterior.finding(k).id());
+    }
+    double[][] result = new double[n][DRAWS];
+    Map<String, double[]> field = new HashMap<>();
+    prior.keySet().forEach(key -> field.put(key, new double[REGIONS]));
+    for (int d = 0; d < DRAWS; d++) {
+      int draw = d;
+      prior.forEach((key, f) -> Arrays.setAll(field.get(key), r -> f[r][draw]));
+      double[] residual = new double[n];
+      for (int k = 0; k < n; k++) {
+        residual[k] = posterior.residual(k) - posterior.observe(k, field) - Math.sqrt(posterior.siteVariance(k)) * noise[k][d];
+      }
+      double[] w = posterior.weights(new ArrayRealVector(residual, false).toArray());
+      for (int k = 0; k < n; k++) {
+        result[k][d] = w[k];
+      }
+    }
+    return result;
+  }
+
+  /** Standard normal draws of a node for each region, [region][draw], correlated within groups; the same for every school. */
+  private static double[][] node(String name) {
+    if (NODES.size() > KEPT_POINTS) {
+      NODES.clear();
+    }
+    return NODES.computeIfAbsent(name, Evidence::drawn);
+  }
+
+  private static double[][] drawn(String name) {
+    double[][] result = new double[REGIONS][];
+    Map<String, double[]> groups = new HashMap<>();
+    for (int r = 0; r < REGIONS; r++) {
+      String group = Regions.standard().all().get(r).group();
+      double[] common = groups.computeIfAbsent(group, g -> normals(name + " " + g));
+      double[] apart = normals(name + " " + Regions.standard().all().get(r).id());
+      double[] z = new double[DRAWS];
+      for (int d = 0; d < DRAWS; d++) {
+        z[d] = Math.sqrt(Posterior.REGION_SHARE) * common[d] + Math.sqrt(1 - Posterior.REGION_SHARE) * apart[d];
+      }
+      result[r] = z;
+    }
+    return result;
+  }
+
+  private static double[] normals(String name) {
+    Random random = new Random(SEED ^ (0x9E3779B97F4A7C15L * name.hashCode()));
+    double[] z = new double[DRAWS];
+    for (int d = 0; d < PAIRS; d++) {
+      z[d] = random.nextGaussian();
+      z[d + PAIRS] = -z[d];
+    }
+    return z;
+  }
+
+  private static void add(double[][] sum, double factor, double[][] node) {
+    for (int r = 0; r < REGIONS; r++) {
+      for (int d = 0; d < DRAWS; d++) {
+        sum[r][d] += factor * node[r][d];
+      }
+    }
+  }
+}

@@ -1,0 +1,130 @@
+package istmo.core.evidence;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * What one study found when it compared two conditions, for one region.
+ *
+ * @param citation authors, year and journal; from memory, as every row is
+ * @param weeks of training, empty for one session
+ * @param people in the study
+ * @param conditionA in the study's words
+ * @param setUpA the catalogue's set-up that stands for condition A; empty where nothing does
+ * @param regionsA ids of the regions that were measured together; the same as {@code regionsB} unless muscles are compared
+ * @param site proximal, mid, distal or whole; shown, the model has no sites within a muscle
+ * @param resultA growth in per cent, or activity as {@code measure} says, where remembered
+ * @param memory how safe the memory of it is
+ * @param notUsed why it is only shown; empty where it enters the posterior
+ */
+public record Finding(
+    String id,
+    String citation,
+    How how,
+    OptionalDouble weeks,
+    OptionalDouble people,
+    String population,
+    String conditionA,
+    String conditionB,
+    Optional<Point> setUpA,
+    Optional<Point> setUpB,
+    String regionName,
+    List<String> regionsA,
+    List<String> regionsB,
+    String site,
+    String measure,
+    OptionalDouble resultA,
+    OptionalDouble resultB,
+    Direction direction,
+    String note,
+    Memory memory,
+    String caution,
+    Optional<String> notUsed) {
+
+  /** Prefix of the reason of findings that are kept to test the posterior. */
+  private static final String HELD_OUT = "held out";
+
+  /** How it was measured, and how much that counts beside growth seen by MRI (judgement; docs/model.md, 9). */
+  public enum How {
+    MRI("growth, MRI", 1),
+    ULTRASOUND("growth, ultrasound", 0.6),
+    T2("acute MRI", 0.25),
+    EMG("muscle activity", 0.2),
+    MOMENTS("joint moments", 0.25);
+
+    private final String label;
+    private final double trust;
+
+    How(String label, double trust) {
+      this.label = label;
+      this.trust = trust;
+    }
+
+    public String label() {
+      return label;
+    }
+
+    double trust() {
+      return trust;
+    }
+
+    /** Whether muscle was seen to grow. */
+    public boolean growth() {
+      return this == MRI || this == ULTRASOUND;
+    }
+  }
+
+  /** What was found for A against B. */
+  public enum Direction {
+    MORE,
+    LESS,
+    ALIKE
+  }
+
+  /** How safe the memory of a row is, and what it counts for that. */
+  public enum Memory {
+    HIGH(1),
+    MEDIUM(0.75),
+    LOW(0.5);
+
+    private final double trust;
+
+    Memory(double trust) {
+      this.trust = trust;
+    }
+
+    double trust() {
+      return trust;
+    }
+  }
+
+  public Finding {
+    regionsA = List.copyOf(regionsA);
+    regionsB = List.copyOf(regionsB);
+  }
+
+  public boolean used() {
+    return notUsed.isEmpty();
+  }
+
+  /** Kept out of the posterior to test it. */
+  public boolean heldOut() {
+    return notUsed.filter(r -> r.startsWith(HELD_OUT)).isPresent();
+  }
+
+  /** Whether it compares muscles of one group of people rather than conditions. */
+  public boolean comparesMuscles() {
+    return !regionsA.equals(regionsB);
+  }
+
+  /** Whether both growths are known, so that their ratio says how much. */
+  public boolean hasRatio() {
+    return how.growth() && !comparesMuscles() && resultA.isPresent() && resultB.isPresent();
+  }
+
+  /** Authors and year without the journal. */
+  public String shortCitation() {
+    return citation.replaceAll("^(.*?\\d{4}).*$", "$1");
+  }
+}

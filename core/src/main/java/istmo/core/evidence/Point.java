@@ -1,0 +1,119 @@
+package istmo.core.evidence;
+
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Exercise;
+import istmo.core.movement.Setup;
+import istmo.core.movement.SetupParameter;
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * An exercise in one set-up, whatever the body: what a study's condition, a claim's side or a candidate is to the evidence.
+ *
+ * @param key names it: a candidate's id, with what differs from its usual set-up ("back-squat/high-bar depth=62"), or any other name for a point that the reference table does not hold
+ * @param setup for a body of reference proportions
+ * @param yields what gives way when the ankle does not allow it
+ */
+public record Point(String key, Exercise exercise, Setup setup, Optional<SetupParameter> yields) {
+  /** Set-ups so many natural steps of one parameter apart share little more than the exercise does. */
+  private static final double STEPS = 4;
+
+  /** Shares of the model's own error that are common to a kind of exercise, to a family, to an exercise, and to like set-ups; they add up to 1 (judgement; docs/model.md, 9). */
+  static final double KIND_SHARE = 0.2;
+
+  static final double FAMILY_SHARE = 0.2;
+  static final double EXERCISE_SHARE = 0.3;
+  static final double SETUP_SHARE = 0.3;
+
+  /** Families that ask for the same thing in kind; others stand alone. */
+  private static final Map<String, String> KINDS =
+      Map.ofEntries(
+          Map.entry("squat", "squats and presses"),
+          Map.entry("belt-squat", "squats and presses"),
+          Map.entry("guided-squat", "squats and presses"),
+          Map.entry("hack", "squats and presses"),
+          Map.entry("press", "squats and presses"),
+          Map.entry("hinge", "hinges"),
+          Map.entry("guided-hinge", "hinges"),
+          Map.entry("pull-through", "hinges"),
+          Map.entry("one-leg-hinge", "hinges"),
+          Map.entry("deadlift", "hinges"),
+          Map.entry("split", "one-leg"),
+          Map.entry("guided-split", "one-leg"),
+          Map.entry("step", "one-leg"),
+          Map.entry("standing-calf", "straight-knee calf raises"),
+          Map.entry("bent-over-calf", "straight-knee calf raises"),
+          Map.entry("press-calf", "straight-knee calf raises"),
+          Map.entry("seated-curl", "curls"),
+          Map.entry("lying-curl", "curls"),
+          Map.entry("standing-curl", "curls"),
+          Map.entry("kneeling-curl", "curls"));
+
+  /** Reads "candidate" or "candidate name=value,name=value"; throws for what the catalogue does not have. */
+  public static Point parse(String key) {
+    String[] part = key.trim().split(" ", 2);
+    Candidate c = Catalogue.standard().candidate(part[0]);
+    Map<String, Double> values = new LinkedHashMap<>(c.usual().values());
+    if (part.length > 1) {
+      for (String pair : part[1].split(",")) {
+        String[] kv = pair.split("=");
+        values.put(kv[0].trim(), Double.parseDouble(kv[1].trim()));
+      }
+    }
+    Exercise x = Catalogue.standard().exerciseOf(c);
+    return new Point(key.trim(), x, Setup.of(x.family().parameters(), values), c.yields());
+  }
+
+  /** The point of a candidate, by its id. */
+  public static Point of(Candidate c) {
+    return new Point(c.id(), Catalogue.standard().exerciseOf(c), c.usual(), c.yields());
+  }
+
+  String kind() {
+    return KINDS.getOrDefault(exercise.family().id(), exercise.family().id());
+  }
+
+  /** Squared distance between two set-ups of one exercise, in units of {@value #STEPS} natural steps; a choice that differs counts 1. */
+  double squaredDistance(Point other) {
+    double sum = 0;
+    for (SetupParameter p : exercise.family().parameters()) {
+      if (p.kind() == SetupParameter.Kind.MACHINE) {
+        continue;
+      }
+      double d = setup.get(p) - other.setup.get(p);
+      sum += p.choices().isEmpty() ? d * d / (STEPS * STEPS * p.step() * p.step()) : d != 0 ? 1 : 0;
+    }
+    return sum;
+  }
+
+  /** Correlation of the model's own error between two points, 0 to 1. */
+  double correlation(Point other) {
+    double sum = kind().equals(other.kind()) ? KIND_SHARE : 0;
+    sum += exercise.family().id().equals(other.exercise.family().id()) ? FAMILY_SHARE : 0;
+    if (exercise.id().equals(other.exercise.id())) {
+      sum += EXERCISE_SHARE + SETUP_SHARE * Math.exp(-squaredDistance(other) / 2);
+    }
+    return sum;
+  }
+
+  /** In words, for a coach: the candidate's name and what differs. */
+  public String words() {
+    String[] part = key.split(" ", 2);
+    String name = Catalogue.standard().candidate(part[0]).name();
+    if (part.length == 1) {
+      return name;
+    }
+    StringBuilder b = new StringBuilder(name);
+    for (String pair : part[1].split(",")) {
+      String[] kv = pair.split("=");
+      SetupParameter p = exercise.family().parameters().stream().filter(x -> x.id().equals(kv[0].trim())).findFirst().orElseThrow();
+      double v = Double.parseDouble(kv[1].trim());
+      String value = !p.choices().isEmpty() ? p.choices().get((int) v) : p.unit().equals("m") ? String.format(Locale.ROOT, "%.0f cm", 100 * v) : p.unit().equals("deg") ? String.format(Locale.ROOT, "%.0f°", v) : String.format(Locale.ROOT, "%s %s", v == Math.rint(v) ? String.valueOf((int) v) : String.valueOf(v), p.unit()).trim();
+      b.append(", ").append(Character.toLowerCase(p.label().charAt(0))).append(p.label().substring(1)).append(' ').append(value);
+    }
+    return b.toString();
+  }
+}

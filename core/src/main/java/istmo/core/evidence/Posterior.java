@@ -1,0 +1,503 @@
+package istmo.core.evidence;
+
+import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
+import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.IntStream;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.CholeskyDecomposition;
+import org.hipparchus.linear.DecompositionSolver;
+import org.hipparchus.linear.RealMatrix;
+
+/**
+ * What studies say against what mechanics says, by a school.
+ *
+ * <p>The field is x(point, region) = ln(stimulus + floor) = mechanics + J theta + delta: theta, the unknowns of people in general, standard normal and common to all points; delta, the model's own error, normal with standard deviation
+ * {@link #ownError} and correlated between points as {@link Point#correlation} says and between regions of one group by {@value #REGION_SHARE}. A finding is one linear observation z = x(A, region) - x(B, region) of the reference body:
+ * a ratio of growths enters as z = ln(ratio) / {@link #SLOPE} with Gaussian noise, "no difference" as z = 0 with {@link #MARGIN} added to it, and a direction as a probit, Phi(z / noise), matched by expectation propagation (Minka 2001;
+ * Rasmussen and Williams 2006, algorithm 3.5, here in parallel with damping). What remains is Gaussian conditioning: one Cholesky decomposition of as many rows as there are findings. Equations: docs/model.md, 9.
+ */
+public final class Posterior {
+  /** ln(ratio of growths) for each ln(ratio of stimuli), and its scatter: fitted once on the findings with both growths ({@code PosteriorTest} finds it at the optimum; docs/validation.md). */
+  static final double SLOPE = 2.0;
+
+  static final double SPREAD = 0.5;
+  /** Added to growth in per cent before its logarithm is taken: what such measurements cannot see. */
+  static final double UNSEEN_GROWTH = 1;
+  /** Half-width of what a study of usual size calls no difference (own estimate: a fifth). */
+  static final double MARGIN = 0.2;
+  /** Standard deviation added where muscles are compared: they may answer the same stimulus differently (own estimate). */
+  static final double MUSCLE_SPREAD = 0.3;
+  /** Correlation of the model's own error between two regions of a group (own estimate). */
+  static final double REGION_SHARE = 0.5;
+  /** Factor on the exercises' stated model errors (catalogue): the findings do not tell factors from a quarter to one and a half apart (docs/validation.md), so the stated ones stand. */
+  static final double OWN_ERROR = 1;
+
+  /** What a whole repetition that is left out adds to the own error: findings of partial repetitions at long lengths run from 1.0 to 1.8 times the whole, a spread of about a quarter at half of the range (own estimate). */
+  private static final double PARTIAL_ERROR = 0.5;
+
+  /** How much more of it is within muscles and muscle groups, by how well a region can be steered (A, B, C). */
+  private static final Map<String, Double> STEER = Map.of("A", 1.0, "B", 1.1, "C", 1.25);
+
+  /** People and weeks from which a study counts whole. */
+  private static final double ENOUGH_PEOPLE = 20;
+
+  private static final double ENOUGH_WEEKS = 10;
+  /** Where one is not remembered. */
+  private static final double UNSTATED = 0.6;
+
+  private static final double DAMPING = 0.7;
+  private static final int MOST_SWEEPS = 200;
+  private static final double SETTLED = 1e-7;
+  /** Precision below which a site says nothing. */
+  private static final double NOTHING = 1e-8;
+
+  private static final List<Region> REGIONS = Regions.standard().all();
+  private static final String[] GROUP_OF = REGIONS.stream().map(Region::group).toArray(String[]::new);
+  private static final double[] STEER_OF = REGIONS.stream().mapToDouble(r -> STEER.get(r.steer())).toArray();
+  private static final Map<String, Integer> REGION_INDEX = new HashMap<>();
+
+  static {
+    REGIONS.forEach(r -> REGION_INDEX.put(r.id(), REGION_INDEX.size()));
+  }
+
+  /** What to make of the mechanics: for checks. */
+  record Assumptions(boolean mechanics, double ownError) {
+    static final Assumptions USUAL = new Assumptions(true, OWN_ERROR);
+  }
+
+  /** One component of an observation. */
+  private record Part(Place place, int region, double weight) {}
+
+  /** A finding as a linear observation. */
+  private record Row(Finding finding, List<Part> parts, double mean, double noise) {}
+
+  private final School school;
+  private final Assumptions assumptions;
+  private final Reference reference = Reference.standard();
+  /** Where findings were made, by key. */
+  private final Map<String, Place> places = new LinkedHashMap<>();
+  private final List<Row> rows = new ArrayList<>();
+  private final int n;
+  private final double[][] prior;
+  private double[] siteMean;
+  private double[] sitePrecision;
+  private double[] alpha = {};
+  private double logEvidence;
+  private RealMatrix inverse;
+
+  /** A point with what the field needs of it; {@code telling} are, by region, the unknowns of people in general that change it. */
+  private record Place(Point point, double[][] change, int[][] telling, double ownError) {}
+
+  /** The posterior of all findings in use. */
+  public static Posterior of(School school) {
+    return new Posterior(school, Studies.standard().used(), Assumptions.USUAL);
+  }
+
+  static Posterior without(School school, Predicate<Finding> left, Assumptions assumptions) {
+    return new Posterior(school, Studies.standard().used().stream().filter(left.negate()).toList(), assumptions);
+  }
+
+  Posterior(School school, List<Finding> findings, Assumptions assumptions) {
+    this.school = school;
+    this.assumptions = assumptions;
+    for (Finding f : findings) {
+      places.computeIfAbsent(f.setUpA().orElseThrow().key(), k -> place(f.setUpA().orElseThrow()));
+      places.computeIfAbsent(f.setUpB().orElseThrow().key(), k -> place(f.setUpB().orElseThrow()));
+      rows.add(row(f));
+    }
+    this.n = rows.size();
+    this.prior = new double[n][n];
+    for (int i = 0; i < n; i++) {
+      for (int j = 0; j <= i; j++) {
+        prior[i][j] = prior[j][i] = covariance(rows.get(i).parts(), rows.get(j).parts());
+      }
+    }
+    propagate();
+  }
+
+  public School school() {
+    return school;
+  }
+
+  private Place place(Point point) {
+    Place known = places.get(point.key());
+    if (known != null) {
+      return known;
+    }
+    double own = Math.hypot(assumptions.ownError() * point.exercise().modelError(), PARTIAL_ERROR * (1 - point.exercise().family().part(point.setup())));
+    Optional<String> key = assumptions.mechanics() ? reference.nearest(point) : Optional.empty();
+    double[][] change = key.map(k -> reference.change(k, school)).orElse(new double[REGIONS.size()][Unknown.all().size()]);
+    int[][] telling = Arrays.stream(change).map(c -> IntStream.range(0, c.length).filter(u -> PEOPLE[u] && c[u] != 0).toArray()).toArray(int[][]::new);
+    return new Place(point, change, telling, own);
+  }
+
+  private Row row(Finding f) {
+    List<Part> parts = new ArrayList<>();
+    double mean = side(parts, f.setUpA().orElseThrow(), f.regionsA(), 1) - side(parts, f.setUpB().orElseThrow(), f.regionsB(), -1);
+    return new Row(f, parts, mean, noise(f));
+  }
+
+  /** ln(mean stimulus of the regions by volume + floor) there, and what it is made of to first order. */
+  private double side(List<Part> parts, Point point, List<String> regions, double sign) {
+    double[] s = reference.stimulus(reference.nearest(point).orElseThrow(), school);
+    double volume = 0;
+    double sum = 0;
+    for (String id : regions) {
+      volume += volume(id);
+      sum += volume(id) * (s[REGION_INDEX.get(id)] + Stimulus.FLOOR);
+    }
+    Place place = place(point);
+    for (String id : regions) {
+      parts.add(new Part(place, REGION_INDEX.get(id), sign * volume(id) * (s[REGION_INDEX.get(id)] + Stimulus.FLOOR) / sum));
+    }
+    return assumptions.mechanics() ? Math.log(sum / volume) : 0;
+  }
+
+  private static double volume(String region) {
+    return Regions.standard().get(region).muscleShares().entrySet().stream().mapToDouble(e -> e.getValue() * Muscles.standard().get(e.getKey()).volumeM3()).sum();
+  }
+
+  /** Standard deviation of a finding about the difference that it sees. */
+  private double noise(Finding f) {
+    double trust = f.how() == Finding.How.EMG ? school.activityTrust() : f.how().trust();
+    trust *= Math.min(1, f.people().orElse(UNSTATED * ENOUGH_PEOPLE) / ENOUGH_PEOPLE) * f.memory().trust();
+    if (f.how().growth()) {
+      trust *= Math.min(1, f.weeks().orElse(UNSTATED * ENOUGH_WEEKS) / ENOUGH_WEEKS);
+    }
+    return Math.hypot(SPREAD / SLOPE / Math.sqrt(Math.max(1e-6, trust)), f.comparesMuscles() ? MUSCLE_SPREAD : 0);
+  }
+
+  private static double covariance(List<Part> a, List<Part> b) {
+    double sum = 0;
+    Place p = null;
+    Place q = null;
+    double correlation = 0;
+    for (Part x : a) {
+      for (Part y : b) {
+        if (x.place() != p || y.place() != q) {
+          p = x.place();
+          q = y.place();
+          correlation = p.point().correlation(q.point());
+        }
+        sum += x.weight() * y.weight() * covariance(p, x.region(), q, y.region(), correlation);
+      }
+    }
+    return sum;
+  }
+
+  /** Prior covariance of the field between two places on the reference body, given the correlation of their own errors. */
+  private static double covariance(Place p, int r, Place q, int s, double correlation) {
+    double sum = correlation == 0 ? 0 : ownError(p, r) * ownError(q, s) * regionShare(r, s) * correlation;
+    double[] jp = p.change()[r];
+    double[] jq = q.change()[s];
+    for (int u : p.telling()[r]) {
+      sum += jp[u] * jq[u];
+    }
+    return sum;
+  }
+
+  /** Which unknowns studies can tell of. */
+  static final boolean[] PEOPLE = people();
+
+  private static boolean[] people() {
+    boolean[] result = new boolean[Unknown.all().size()];
+    for (int u = 0; u < result.length; u++) {
+      result[u] = Unknown.all().get(u).kind() == Unknown.Kind.PEOPLE;
+    }
+    return result;
+  }
+
+  static double regionShare(int r, int s) {
+    return r == s ? 1 : GROUP_OF[r].equals(GROUP_OF[s]) ? REGION_SHARE : 0;
+  }
+
+
+  private static double ownError(Place p, int region) {
+    return p.ownError() * STEER_OF[region];
+  }
+
+  /** Standard deviation of ln(stimulus + floor) that the model itself leaves open at a point, for a region. */
+  public double ownError(Point point, String regionId) {
+    return ownError(place(point), REGION_INDEX.get(regionId));
+  }
+
+  /** Sites: Gaussian rows fixed, directions by expectation propagation. */
+  private void propagate() {
+    siteMean = new double[n];
+    sitePrecision = new double[n];
+    boolean[] direction = new boolean[n];
+    for (int k = 0; k < n; k++) {
+      Row row = rows.get(k);
+      Finding f = row.finding();
+      if (f.hasRatio()) {
+        siteMean[k] = logRatio(f) / SLOPE;
+        sitePrecision[k] = 1 / (row.noise() * row.noise());
+      } else if (f.direction() == Finding.Direction.ALIKE) {
+        sitePrecision[k] = 1 / (row.noise() * row.noise() + MARGIN * MARGIN);
+      } else {
+        direction[k] = true;
+      }
+    }
+    double[] mean = new double[n];
+    double[] variance = new double[n];
+    for (int sweep = 0; sweep < MOST_SWEEPS; sweep++) {
+      condition(mean, variance);
+      double moved = 0;
+      for (int k = 0; k < n; k++) {
+        if (!direction[k]) {
+          continue;
+        }
+        double cavityPrecision = 1 / variance[k] - sitePrecision[k];
+        if (!(cavityPrecision > NOTHING)) {
+          continue;
+        }
+        double cavityMean = (mean[k] / variance[k] - sitePrecision[k] * siteMean[k]) / cavityPrecision;
+        double sign = rows.get(k).finding().direction() == Finding.Direction.MORE ? 1 : -1;
+        double v = 1 / cavityPrecision;
+        double noise = rows.get(k).noise();
+        double scale = Math.sqrt(noise * noise + v);
+        double z = sign * cavityMean / scale;
+        double ratio = Normal.densityOverProbability(z);
+        double newMean = cavityMean + sign * v * ratio / scale;
+        double newVariance = v - v * v * ratio * (z + ratio) / (scale * scale);
+        double precision = Math.max(NOTHING, 1 / newVariance - cavityPrecision);
+        double shifted = (newMean / newVariance - cavityMean * cavityPrecision) / precision;
+        double p = (1 - DAMPING) * sitePrecision[k] + DAMPING * precision;
+        double pm = (1 - DAMPING) * sitePrecision[k] * siteMean[k] + DAMPING * precision * shifted;
+        moved = Math.max(moved, Math.abs(p - sitePrecision[k]) + Math.abs(pm - sitePrecision[k] * siteMean[k]));
+        sitePrecision[k] = p;
+        siteMean[k] = pm / p;
+      }
+      if (moved < SETTLED) {
+        break;
+      }
+    }
+    condition(mean, variance);
+    logEvidence = logEvidence(mean, variance, direction);
+  }
+
+  /** Mean and variance of the observed differences given the sites; keeps what predictions need. */
+  private void condition(double[] mean, double[] variance) {
+    if (n == 0) {
+      return;
+    }
+    double[][] sum = new double[n][];
+    double[] residual = new double[n];
+    for (int k = 0; k < n; k++) {
+      sum[k] = prior[k].clone();
+      sum[k][k] += 1 / Math.max(NOTHING, sitePrecision[k]);
+      residual[k] = siteMean[k] - rows.get(k).mean();
+    }
+    DecompositionSolver solver = new CholeskyDecomposition(new Array2DRowRealMatrix(sum, false), 1e-9, 1e-14).getSolver();
+    alpha = solver.solve(new ArrayRealVector(residual, false)).toArray();
+    inverse = solver.getInverse();
+    double[][] inv = inverse.getData();
+    for (int k = 0; k < n; k++) {
+      double m = 0;
+      double v = prior[k][k];
+      for (int i = 0; i < n; i++) {
+        m += prior[k][i] * alpha[i];
+        double s = 0;
+        for (int j = 0; j < n; j++) {
+          s += inv[i][j] * prior[j][k];
+        }
+        v -= prior[k][i] * s;
+      }
+      mean[k] = rows.get(k).mean() + m;
+      variance[k] = Math.max(1e-12, v);
+    }
+  }
+
+  /** Sum of ln probabilities of each finding given the others, at the cavities (leave one row out): a proper score with which own errors are compared. */
+  private double logEvidence(double[] mean, double[] variance, boolean[] direction) {
+    double sum = 0;
+    for (int k = 0; k < n; k++) {
+      double precision = Math.max(NOTHING, 1 / variance[k] - sitePrecision[k]);
+      double m = (mean[k] / variance[k] - sitePrecision[k] * siteMean[k]) / precision;
+      double noise = rows.get(k).noise();
+      double v = 1 / precision + noise * noise;
+      if (direction[k]) {
+        double sign = rows.get(k).finding().direction() == Finding.Direction.MORE ? 1 : -1;
+        sum += Normal.logProbability(sign * m / Math.sqrt(v));
+      } else {
+        double total = 1 / precision + 1 / sitePrecision[k];
+        sum += -0.5 * Math.log(2 * Math.PI * total) - 0.5 * (siteMean[k] - m) * (siteMean[k] - m) / total;
+      }
+    }
+    return sum;
+  }
+
+  double logEvidence() {
+    return logEvidence;
+  }
+
+  static double logRatio(Finding f) {
+    return Math.log((f.resultA().orElseThrow() + UNSEEN_GROWTH) / (f.resultB().orElseThrow() + UNSEEN_GROWTH));
+  }
+
+  /** Mechanics' difference for a finding on the reference body. */
+  double mechanics(Finding f) {
+    return row(f).mean();
+  }
+
+  /** Mean and standard deviation of a difference. */
+  public record Estimate(double mean, double sd) {
+    private static final double Z80 = 1.2816;
+
+    /** Lower end of the 80 % interval. */
+    public double low() {
+      return mean - Z80 * sd;
+    }
+
+    /** Upper end of the 80 % interval. */
+    public double high() {
+      return mean + Z80 * sd;
+    }
+
+    /** Probability that it is above a value. */
+    public double above(double value) {
+      return Normal.probability((mean - value) / sd);
+    }
+
+    /** Probability that it lies within a margin of nothing. */
+    public double within(double margin) {
+      return Normal.probability((margin - mean) / sd) - Normal.probability((-margin - mean) / sd);
+    }
+  }
+
+  /** The difference that a finding is about, as this posterior has it. */
+  Estimate difference(Finding f) {
+    Row row = row(f);
+    return estimate(row.parts(), row.mean());
+  }
+
+  /** x(first) - x(second) for regions together on the reference body; both must be in the reference table, or near to what is. */
+  public Estimate difference(Point first, Point second, List<String> regions) {
+    List<Part> parts = new ArrayList<>();
+    double mean = side(parts, first, regions, 1) - side(parts, second, regions, -1);
+    return estimate(parts, mean);
+  }
+
+  /** The same before studies: mechanics with what it leaves open. */
+  public Estimate mechanicsDifference(Point first, Point second, List<String> regions) {
+    List<Part> parts = new ArrayList<>();
+    double mean = side(parts, first, regions, 1) - side(parts, second, regions, -1);
+    return new Estimate(mean, Math.sqrt(Math.max(1e-12, covariance(parts, parts))));
+  }
+
+  private Estimate estimate(List<Part> parts, double mean) {
+    double[] c = withRows(parts);
+    double m = mean;
+    for (int k = 0; k < n; k++) {
+      m += c[k] * alpha[k];
+    }
+    double v = covariance(parts, parts);
+    if (n > 0) {
+      double[] ic = inverse.operate(c);
+      for (int k = 0; k < n; k++) {
+        v -= c[k] * ic[k];
+      }
+    }
+    return new Estimate(m, Math.sqrt(Math.max(1e-12, v)));
+  }
+
+  private double[] withRows(List<Part> parts) {
+    double[] c = new double[n];
+    for (int k = 0; k < n; k++) {
+      c[k] = covariance(parts, rows.get(k).parts());
+    }
+    return c;
+  }
+
+  /** What a finding does to x at a point and region: a positive shift says that it sees more there than mechanics does. */
+  public record Influence(Finding finding, double shift) {}
+
+  /** Each finding's part of the shift of something whose covariances with the findings are given, greatest first. */
+  List<Influence> influences(double[] covariance) {
+    List<Influence> influences = new ArrayList<>();
+    for (int k = 0; k < n; k++) {
+      influences.add(new Influence(rows.get(k).finding(), covariance[k] * alpha[k]));
+    }
+    influences.sort(Comparator.comparingDouble((Influence i) -> -Math.abs(i.shift())).thenComparing(i -> i.finding().id()));
+    return influences;
+  }
+
+  int rows() {
+    return n;
+  }
+
+  Finding finding(int k) {
+    return rows.get(k).finding();
+  }
+
+  /** Points at which findings were made. */
+  List<Point> points() {
+    return places.values().stream().map(Place::point).toList();
+  }
+
+  double siteVariance(int k) {
+    return 1 / Math.max(NOTHING, sitePrecision[k]);
+  }
+
+  double[][] change(Point p) {
+    return place(p).change();
+  }
+
+  /** Own errors of a point by region. */
+  double[] ownErrors(Point p) {
+    Place place = place(p);
+    double[] result = new double[REGIONS.size()];
+    Arrays.setAll(result, r -> ownError(place, r));
+    return result;
+  }
+
+  /** What the rows' residuals, given or simulated, weigh. */
+  double[] weights(double[] residual) {
+    return n == 0 ? new double[0] : inverse.operate(residual);
+  }
+
+  /** What finding k should see beside the mechanics, were the site exact. */
+  double residual(int k) {
+    return siteMean[k] - rows.get(k).mean();
+  }
+
+  /** Value of row k for a field given by point key as [region]. */
+  double observe(int k, Map<String, double[]> field) {
+    double sum = 0;
+    for (Part p : rows.get(k).parts()) {
+      sum += p.weight() * field.get(p.place().point().key())[p.region()];
+    }
+    return sum;
+  }
+
+  /** Prior covariances of a point's regions with the rows: [region][row]. */
+  double[][] covariances(Point point) {
+    Place place = place(point);
+    Map<Place, Double> correlation = new IdentityHashMap<>();
+    places.values().forEach(q -> correlation.put(q, point.correlation(q.point())));
+    double[][] result = new double[REGIONS.size()][n];
+    for (int k = 0; k < n; k++) {
+      for (Part part : rows.get(k).parts()) {
+        double c = correlation.get(part.place());
+        for (int r = 0; r < result.length; r++) {
+          result[r][k] += part.weight() * covariance(place, r, part.place(), part.region(), c);
+        }
+      }
+    }
+    return result;
+  }
+}

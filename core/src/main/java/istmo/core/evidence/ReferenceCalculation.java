@@ -1,0 +1,135 @@
+package istmo.core.evidence;
+
+import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
+import istmo.core.body.Body;
+import istmo.core.body.Sex;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.mechanics.Analyser;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.LoadRule;
+import istmo.core.mechanics.Musculature;
+import istmo.core.movement.Family;
+import istmo.core.movement.Reach;
+import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+
+/**
+ * What the mechanics says of every candidate, study condition and side of a claim on a reference body, and how that changes with each {@link Unknown}: the lines of {@code evidence/reference.txt}. Minutes of mechanics, done once for a
+ * state of the mechanics; {@link Reference} reads the result.
+ */
+final class ReferenceCalculation {
+  /** An average adult, as in most studies. */
+  static final Body BODY = Body.estimated(1.75, 75, Sex.MALE);
+
+  /** One who lifts, half as strong again: for what an average adult cannot do ten times. */
+  static final Body LIFTER = BODY.withStrength(1.5, 1.5 * BODY.lumbarNm()).withGrip(Body.GRIP_KG.max());
+
+  /** Schools of one length bias and stretch weight each: any other's stimulus is bilinear in the two (as long as no length weight is cut off, which no school's is). */
+  static final School[] CORNERS = {corner(0, 0), corner(1, 0), corner(0, 1), corner(1, 1)};
+
+  /** Schools for which changes are kept: short, all alike, long. */
+  static final School[] SLOPES = {School.SQUEEZE, School.WHOLE_RANGE, School.STRETCH};
+
+  /** Changes of ln(stimulus) by one standard deviation that are too small to keep. */
+  private static final double KEPT = 0.015;
+
+  private ReferenceCalculation() {}
+
+  private static School corner(double bias, double passive) {
+    return new School("", "", "", School.STRETCH.recruitment(), bias, School.STRETCH.powerMean(), passive);
+  }
+
+  /** Candidates first, then conditions, then sides of claims; each key once. */
+  static List<Point> points() {
+    Map<String, Point> points = new LinkedHashMap<>();
+    Catalogue.standard().candidates().stream().map(Point::of).forEach(p -> points.put(p.key(), p));
+    Studies.standard().points().forEach(p -> points.putIfAbsent(p.key(), p));
+    Claims.standard().points().forEach(p -> points.putIfAbsent(p.key(), p));
+    return List.copyOf(points.values());
+  }
+
+  /** Stimulus by region of a point, at a state of the unknowns, for several schools; empty where the posture cannot be taken. */
+  static Optional<double[][]> stimulus(Point point, Unknown.Case c, School[] schools) {
+    Family family = point.exercise().family();
+    Optional<Reach> reach = Reach.of(c.body(), family, c.setup(), point.yields());
+    if (reach.isEmpty() || !(new Analyser(c.body(), new Musculature(c.body(), c.muscles())).analyse(family, reach.get().setup(), LoadRule.USUAL) instanceof Analysis a)) {
+      return Optional.empty();
+    }
+    double[][] result = new double[schools.length][];
+    for (int s = 0; s < schools.length; s++) {
+      result[s] = Stimulus.byRegion(a, schools[s]).values().stream().mapToDouble(Double::doubleValue).toArray();
+    }
+    return Optional.of(result);
+  }
+
+  /** The reference body for a point: the average adult, or the lifter where only the lifter can; empty where neither can. */
+  static Optional<Unknown.Case> usual(Point point) {
+    return Stream.of(BODY, LIFTER).map(b -> usual(point, b)).filter(c -> stimulus(point, c, CORNERS).isPresent()).findFirst();
+  }
+
+  static Unknown.Case usual(Point point, Body body) {
+    return new Unknown.Case(body, Muscles.standard().all(), point.setup(), point.exercise().family().parameters());
+  }
+
+  /** The table's lines for some points. */
+  static List<String> lines(List<Point> points) {
+    return IntStream.range(0, points.size()).parallel().mapToObj(i -> lines(points.get(i))).flatMap(List::stream).toList();
+  }
+
+  private static List<String> lines(Point point) {
+    Optional<Unknown.Case> can = usual(point);
+    if (can.isEmpty()) {
+      return List.of();
+    }
+    Unknown.Case usual = can.get();
+    List<String> lines = new ArrayList<>(List.of(baseLine(point, stimulus(point, usual, CORNERS).orElseThrow())));
+    for (Unknown u : Unknown.all()) {
+      Optional<double[][]> up = stimulus(point, u.change().apply(usual, 1.0), SLOPES);
+      Optional<double[][]> down = stimulus(point, u.change().apply(usual, -1.0), SLOPES);
+      if (up.isEmpty() || down.isEmpty()) { // one side is out of reach: this unknown decides whether it can be done, not what it gives
+        continue;
+      }
+      List<String> parts = new ArrayList<>();
+      for (int r = 0; r < Regions.standard().all().size(); r++) {
+        double[] change = new double[SLOPES.length];
+        double most = 0;
+        for (int s = 0; s < SLOPES.length; s++) {
+          change[s] = 0.5 * (Math.log(up.get()[s][r] + Stimulus.FLOOR) - Math.log(down.get()[s][r] + Stimulus.FLOOR));
+          most = Math.max(most, Math.abs(change[s]));
+        }
+        if (most >= KEPT) {
+          parts.add(Regions.standard().all().get(r).id() + " " + java.util.Arrays.stream(change).mapToObj(v -> String.format(Locale.ROOT, "%.0f", 100 * v)).collect(Collectors.joining("/")));
+        }
+      }
+      if (!parts.isEmpty()) {
+        lines.add(point.key() + "|" + u.id() + "|" + String.join(", ", parts));
+      }
+    }
+    return lines;
+  }
+
+  /** "key||region s00/s10/s01/s11, ...": the stimulus at the {@link #CORNERS}. */
+  static String baseLine(Point point, double[][] base) {
+    List<String> parts = new ArrayList<>();
+    List<Region> regions = Regions.standard().all();
+    for (int r = 0; r < regions.size(); r++) {
+      StringBuilder b = new StringBuilder(regions.get(r).id());
+      for (int s = 0; s < CORNERS.length; s++) {
+        b.append(s == 0 ? ' ' : '/').append(String.format(Locale.ROOT, "%.3f", base[s][r]));
+      }
+      parts.add(b.toString());
+    }
+    return point.key() + "||" + String.join(", ", parts);
+  }
+}

@@ -1,0 +1,150 @@
+package istmo.core.evidence;
+
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
+import istmo.core.resource.TextTable;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.function.Predicate;
+
+/** The findings of {@code evidence/findings.txt}, read and checked once: regions, candidates and parameters that they name must exist. */
+public final class Studies {
+  /** Names for several regions together. */
+  private static final Map<String, Predicate<Region>> TOGETHER =
+      Map.of(
+          "QUADS", r -> r.group().equals("quads"),
+          "VASTI", r -> r.group().equals("quads") && !r.id().equals("RF"),
+          "HAMSTRINGS", r -> r.group().equals("hamstrings"),
+          "ADDUCTORS", r -> r.group().equals("adductors"),
+          "GMAX", r -> r.id().startsWith("GMAX"),
+          "GMED", r -> r.id().startsWith("GMED"),
+          "CALVES", r -> r.group().equals("calves"));
+
+  private static final Studies STANDARD = new Studies();
+
+  private final Map<String, Finding> byId = new LinkedHashMap<>();
+
+  private Studies() {
+    for (Map<String, String> row : TextTable.rows("evidence/findings.txt", "|")) {
+      String id = row.get("id");
+      try {
+        if (byId.put(id, read(row)) != null) {
+          throw new IllegalStateException("it stands twice");
+        }
+      } catch (RuntimeException e) {
+        throw new IllegalStateException("finding " + id + ": " + e.getMessage(), e);
+      }
+    }
+  }
+
+  public static Studies standard() {
+    return STANDARD;
+  }
+
+  public List<Finding> all() {
+    return List.copyOf(byId.values());
+  }
+
+  /** Those that enter the posterior. */
+  public List<Finding> used() {
+    return byId.values().stream().filter(Finding::used).toList();
+  }
+
+  public Finding get(String id) {
+    Finding f = byId.get(id);
+    if (f == null) {
+      throw new IllegalArgumentException("no finding " + id);
+    }
+    return f;
+  }
+
+  /** Set-ups that findings name, each once. */
+  public List<Point> points() {
+    Map<String, Point> points = new LinkedHashMap<>();
+    for (Finding f : byId.values()) {
+      f.setUpA().ifPresent(p -> points.put(p.key(), p));
+      f.setUpB().ifPresent(p -> points.put(p.key(), p));
+    }
+    return List.copyOf(points.values());
+  }
+
+  /** Region ids of a region, or of a name for several together; throws for an unknown one. */
+  static List<String> regions(String name) {
+    if (Regions.standard().has(name)) {
+      return List.of(name);
+    }
+    Predicate<Region> member = TOGETHER.get(name);
+    if (member != null) {
+      return Regions.standard().all().stream().filter(member).map(Region::id).toList();
+    }
+    if (name.equals(Regions.LOWER_BACK)) {
+      return List.of();
+    }
+    throw new IllegalStateException("\"" + name + "\" is not a region");
+  }
+
+  private static Finding read(Map<String, String> row) {
+    String[] regions = row.get("region").split(":");
+    List<String> a = regions(regions[0].trim());
+    List<String> b = regions.length > 1 ? regions(regions[1].trim()) : a;
+    Optional<Point> setUpA = point(row.get("setup_a"));
+    Optional<Point> setUpB = point(row.get("setup_b"));
+    Optional<String> notUsed = Optional.of(row.get("not_used")).filter(s -> !s.isBlank());
+    Finding f =
+        new Finding(
+            row.get("id"),
+            need(row, "citation"),
+            Finding.How.valueOf(row.get("how").toUpperCase(Locale.ROOT)),
+            number(row.get("weeks")),
+            number(row.get("n")),
+            row.get("population"),
+            need(row, "condition_a"),
+            need(row, "condition_b"),
+            setUpA,
+            setUpB,
+            row.get("region"),
+            a,
+            b,
+            row.get("site"),
+            row.get("measure"),
+            number(row.get("result_a")),
+            number(row.get("result_b")),
+            Finding.Direction.valueOf(row.get("direction").toUpperCase(Locale.ROOT)),
+            row.get("note"),
+            Finding.Memory.valueOf(row.get("confidence").toUpperCase(Locale.ROOT)),
+            row.get("caution"),
+            notUsed);
+    if (notUsed.isEmpty() && (setUpA.isEmpty() || setUpB.isEmpty() || a.isEmpty())) {
+      throw new IllegalStateException("it is used but lacks a set-up or a region");
+    }
+    return f;
+  }
+
+  private static Optional<Point> point(String key) {
+    return key.isBlank() ? Optional.empty() : Optional.of(Point.parse(key));
+  }
+
+  private static String need(Map<String, String> row, String column) {
+    if (row.get(column).isBlank()) {
+      throw new IllegalStateException(column + " is missing");
+    }
+    return row.get(column);
+  }
+
+  private static OptionalDouble number(String cell) {
+    return cell.isBlank() ? OptionalDouble.empty() : OptionalDouble.of(Double.parseDouble(cell.startsWith("-") ? cell : cell.trim()));
+  }
+
+  /** Citations of the findings in use, each once, in order. */
+  public Set<String> citations() {
+    Set<String> result = new java.util.LinkedHashSet<>();
+    new ArrayList<>(used()).forEach(f -> result.add(f.citation()));
+    return result;
+  }
+}

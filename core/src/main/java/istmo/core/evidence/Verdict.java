@@ -1,0 +1,125 @@
+package istmo.core.evidence;
+
+import istmo.core.evidence.Finding.Direction;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What figures and findings say of a claim, by a school, on the reference body.
+ *
+ * @param mechanics ln of how much more the first side gives than the second, mechanics alone; empty where the claim has no sides
+ * @param both the same with studies
+ * @param supporting findings that found what the claim expects
+ * @param opposing findings that found something else
+ * @param bearing findings that bear on it without saying more or less
+ * @param why in words, with the figures
+ */
+public record Verdict(Claim claim, Word word, Optional<Posterior.Estimate> mechanics, Optional<Posterior.Estimate> both, List<Finding> supporting, List<Finding> opposing, List<Finding> bearing, String why) {
+  /** The verdict itself. */
+  public enum Word {
+    SUPPORTED("supported"),
+    LEANING("leaning"),
+    NO_DIFFERENCE("no difference to be seen"),
+    CONTRADICTED("contradicted"),
+    UNTESTED("untested");
+
+    private final String label;
+
+    Word(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
+  }
+
+  /** What a coach cannot tell apart: differences below are none (the rule for two set-ups of one exercise). */
+  static final double MARGIN = 0.14;
+
+  private static final double SURE = 0.8;
+  private static final double LIKELY = 0.5;
+  private static final double MORE_LIKELY_THAN_NOT = 0.6;
+
+  public static List<Verdict> all(Posterior posterior) {
+    return Claims.standard().all().stream().map(c -> of(c, posterior)).toList();
+  }
+
+  public static Verdict of(Claim c, Posterior posterior) {
+    List<Finding> supporting = new ArrayList<>();
+    List<Finding> opposing = new ArrayList<>();
+    List<Finding> bearing = new ArrayList<>();
+    for (Claim.Bearing b : c.bearing()) {
+      (b.direction().isEmpty() || c.expects().isEmpty() ? bearing : b.direction().equals(c.expects()) ? supporting : opposing).add(b.finding());
+    }
+    Optional<Posterior.Estimate> mechanics = c.sides().map(s -> posterior.mechanicsDifference(s.first(), s.second(), c.regions()));
+    Optional<Posterior.Estimate> both = c.sides().map(s -> posterior.difference(s.first(), s.second(), c.regions()));
+    Word word = both.isPresent() ? byFigures(c.expects().orElseThrow(), both.get(), !supporting.isEmpty()) : byFindings(c);
+    return new Verdict(c, word, mechanics, both, List.copyOf(supporting), List.copyOf(opposing), List.copyOf(bearing), why(mechanics, both, supporting, opposing, bearing, word));
+  }
+
+  /** Nothing is called supported on mechanics alone. */
+  static Word byFigures(Direction expects, Posterior.Estimate e, boolean found) {
+    double inside = e.within(MARGIN);
+    double up = e.above(MARGIN);
+    double down = 1 - inside - up;
+    if (expects == Direction.ALIKE) {
+      return Math.max(up, down) >= MORE_LIKELY_THAN_NOT ? Word.CONTRADICTED : inside >= MORE_LIKELY_THAN_NOT && found ? Word.SUPPORTED : Word.LEANING;
+    }
+    double as = expects == Direction.MORE ? up : down;
+    double against = expects == Direction.MORE ? down : up;
+    if (against >= MORE_LIKELY_THAN_NOT) {
+      return Word.CONTRADICTED;
+    }
+    return as >= SURE && found ? Word.SUPPORTED : as >= LIKELY ? Word.LEANING : Word.NO_DIFFERENCE;
+  }
+
+  /** Findings vote, each with what its way of measuring counts. */
+  private static Word byFindings(Claim c) {
+    Map<Direction, Double> votes = new EnumMap<>(Direction.class);
+    boolean growth = false;
+    for (Claim.Bearing b : c.bearing()) {
+      if (b.direction().isPresent()) {
+        votes.merge(b.direction().get(), b.finding().how().trust() * b.finding().memory().trust(), Double::sum);
+        growth |= b.finding().how().growth();
+      }
+    }
+    if (votes.isEmpty() || c.expects().isEmpty()) {
+      return Word.UNTESTED;
+    }
+    double all = votes.values().stream().mapToDouble(Double::doubleValue).sum();
+    Direction most = votes.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
+    if (most == c.expects().get()) {
+      return growth && votes.get(most) >= MORE_LIKELY_THAN_NOT * all ? Word.SUPPORTED : Word.LEANING;
+    }
+    return most == Direction.ALIKE ? Word.NO_DIFFERENCE : Word.CONTRADICTED;
+  }
+
+  private static String why(Optional<Posterior.Estimate> mechanics, Optional<Posterior.Estimate> both, List<Finding> supporting, List<Finding> opposing, List<Finding> bearing, Word word) {
+    List<String> parts = new ArrayList<>();
+    mechanics.ifPresent(m -> parts.add("Mechanics: " + change(m) + "."));
+    if (supporting.isEmpty() && opposing.isEmpty()) {
+      parts.add(bearing.isEmpty() ? "No study of it in the data file." : "Studies bear on it without comparing just this.");
+    } else {
+      parts.add(String.format(Locale.ROOT, "Studies: %d for, %d against.", supporting.size(), opposing.size()));
+    }
+    both.ifPresent(b -> parts.add("Together: " + change(b) + "."));
+    if (mechanics.isEmpty() && word != Word.UNTESTED) {
+      parts.add("Not computed; findings alone.");
+    }
+    return String.join(" ", parts);
+  }
+
+  /** "+18 % (-5 to +46 %)": change with its 80 % interval. */
+  public static String change(Posterior.Estimate e) {
+    return String.format(Locale.ROOT, "%+.0f %% (%+.0f to %+.0f %%)", percent(e.mean()), percent(e.low()), percent(e.high()));
+  }
+
+  private static double percent(double log) {
+    return 100 * (Math.exp(log) - 1);
+  }
+}
