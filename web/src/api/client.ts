@@ -26,6 +26,12 @@ export type GadgetLink = Schemas['LinkView']
 export type Drawing = Schemas['DrawingView']
 export type Best = Schemas['BestView']
 export type Step = Schemas['StepView']
+export type School = Schemas['SchoolSettingsView']
+export type SchoolPlaces = Schemas['SchoolPlacesView']
+export type Claim = Schemas['ClaimView']
+export type Finding = Schemas['FindingView']
+export type Preset = Schemas['PresetView']
+export type Criterion = Schemas['CriterionView']
 
 export type Fault = { field: string; message: string }
 

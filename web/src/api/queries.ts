@@ -9,6 +9,10 @@ export const keys = {
   sessions: (clientId?: string) => ['sessions', clientId ?? 'all'] as const,
   session: (id: string) => ['session', id] as const,
   order: (brief: Schemas['BriefInput']) => ['order', brief] as const,
+  bySchool: (brief: Schemas['BriefInput']) => ['order', 'schools', brief] as const,
+  schools: ['schools'] as const,
+  claims: (school: string) => ['claims', school] as const,
+  studies: ['studies'] as const,
   measuring: (brief: Schemas['BriefInput']) => ['order', 'measuring', brief] as const,
   measurements: (clientId: string) => ['measurements', clientId] as const,
   lifts: (clientId: string) => ['lifts', clientId] as const,
@@ -60,6 +64,20 @@ export const useBenchOnce = (input: Schemas['BenchInput'] | null) =>
     enabled: input !== null,
     placeholderData: (previous) => previous,
   })
+
+/** Places by every school; asked once the order itself is there. */
+export const useBySchool = (brief: Schemas['BriefInput'] | null, enabled: boolean) =>
+  useQuery({
+    queryKey: keys.bySchool(brief ?? {}),
+    queryFn: ({ signal }) => answer(api.POST('/api/orders/schools', { body: brief!, signal })),
+    enabled: enabled && brief !== null,
+  })
+
+export const useSchools = () => useQuery({ queryKey: keys.schools, queryFn: () => answer(api.GET('/api/schools')) })
+
+export const useClaims = (school: string) => useQuery({ queryKey: keys.claims(school), queryFn: () => answer(api.GET('/api/claims', { params: { query: { school } } })), staleTime: Infinity, placeholderData: (previous) => previous })
+
+export const useStudies = () => useQuery({ queryKey: keys.studies, queryFn: () => answer(api.GET('/api/studies')), staleTime: Infinity })
 
 /** Which missing measurements would move this order; asked once the order itself is there. */
 export const useMeasuring = (brief: Schemas['BriefInput'] | null, enabled: boolean) =>

@@ -356,6 +356,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/comparisons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["compare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/gadget-links": {
         parameters: {
             query?: never;
@@ -1011,20 +1027,35 @@ export interface components {
             radius: number;
             role: string;
         };
+        ClaimChangeView: {
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            mean: number;
+        };
+        ClaimSideView: {
+            candidateId: string;
+            setup: {
+                [key: string]: number;
+            };
+            words: string;
+        };
         ClaimView: {
             against?: string;
             bearing: string[];
-            both?: components["schemas"]["ChangeView"];
+            both?: components["schemas"]["ClaimChangeView"];
             /** @enum {string} */
             expects?: "MORE" | "LESS" | "ALIKE";
-            first?: components["schemas"]["SideView"];
+            first?: components["schemas"]["ClaimSideView"];
             id: string;
-            mechanics?: components["schemas"]["ChangeView"];
+            mechanics?: components["schemas"]["ClaimChangeView"];
             note: string;
             opposing: string[];
             regionIds: string[];
             says: string;
-            second?: components["schemas"]["SideView"];
+            second?: components["schemas"]["ClaimSideView"];
             supporting: string[];
             topic: string;
             /** @enum {string} */
@@ -1103,6 +1134,28 @@ export interface components {
             thigh: "SHORT" | "USUAL" | "LONG";
             /** Format: int32 */
             version: number;
+        };
+        ComparisonInput: {
+            aim?: {
+                [key: string]: number;
+            };
+            /** Format: uuid */
+            clientId?: string;
+            /** Format: uuid */
+            gymId?: string;
+            keepOut?: string[];
+            members?: components["schemas"]["MemberInput"][];
+            school?: string;
+            stiffToday?: boolean;
+        };
+        ComparisonView: {
+            computed: number[];
+            members: components["schemas"]["SideView"][];
+            practical: components["schemas"]["PracticalView"][][];
+            regions: components["schemas"]["RegionPointsView"][];
+            repetitions: number[];
+            sentences: string[];
+            studies: components["schemas"]["InfluenceView"][];
         };
         ContributionView: {
             criterion: string;
@@ -1386,6 +1439,13 @@ export interface components {
             setUp: string[];
             title: string;
         };
+        InfluenceView: {
+            citation: string;
+            conditions: string;
+            findingId: string;
+            found: string;
+            region: string;
+        };
         ItemInput: {
             candidateId?: string;
             setup?: {
@@ -1581,6 +1641,22 @@ export interface components {
             label: string;
             sentence: string;
         };
+        MemberInput: {
+            candidateId?: string;
+            setup?: {
+                [key: string]: number;
+            };
+        };
+        MemberPointView: {
+            /** Format: double */
+            chanceOfMost: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            value: number;
+        };
         MovedView: {
             /** Format: double */
             from: number;
@@ -1685,6 +1761,13 @@ export interface components {
             /** Format: double */
             y: number;
         };
+        PracticalView: {
+            criterion: string;
+            label: string;
+            reason: string;
+            /** Format: double */
+            value: number;
+        };
         PresetView: {
             id: string;
             label: string;
@@ -1777,6 +1860,10 @@ export interface components {
             fault: string;
             /** Format: int32 */
             line: number;
+        };
+        RegionPointsView: {
+            members: components["schemas"]["MemberPointView"][];
+            regionId: string;
         };
         RegionView: {
             anatomicalName: string;
@@ -2733,6 +2820,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClientFileView"];
+                };
+            };
+        };
+    };
+    compare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ComparisonInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparisonView"];
                 };
             };
         };

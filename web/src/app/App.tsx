@@ -11,6 +11,9 @@ import { useTheme } from './theme'
 
 const BenchPage = lazy(() => import('../features/bench/BenchPage').then((m) => ({ default: m.BenchPage })))
 const ComparePage = lazy(() => import('../features/compare/ComparePage').then((m) => ({ default: m.ComparePage })))
+const PointByPointPage = lazy(() => import('../features/compare/PointByPointPage').then((m) => ({ default: m.PointByPointPage })))
+const ClaimsPage = lazy(() => import('../features/claims/ClaimsPage').then((m) => ({ default: m.ClaimsPage })))
+const SchoolsPage = lazy(() => import('../features/schools/SchoolsPage').then((m) => ({ default: m.SchoolsPage })))
 const ClientsPage = lazy(() => import('../features/clients/ClientsPage').then((m) => ({ default: m.ClientsPage })))
 const MeasurePage = lazy(() => import('../features/clients/MeasurePage').then((m) => ({ default: m.MeasurePage })))
 const GymsPage = lazy(() => import('../features/gyms/GymsPage').then((m) => ({ default: m.GymsPage })))
@@ -22,13 +25,16 @@ const SessionPage = lazy(() => import('../features/sessions/SessionPage').then((
 const SCREENS = [
   { to: '/', label: 'Order', keepsBrief: true },
   { to: '/bench', label: 'Bench', keepsBrief: true },
+  { to: '/compare', label: 'Compare', keepsBrief: true },
   { to: '/side-by-side', label: 'Side by side', keepsBrief: true },
+  { to: '/claims', label: 'Claims', keepsBrief: true },
+  { to: '/schools', label: 'Schools', keepsBrief: true },
   { to: '/clients', label: 'Clients', keepsBrief: false },
   { to: '/gyms', label: 'Gyms', keepsBrief: true },
   { to: '/sessions', label: 'Sessions', keepsBrief: false },
 ]
 
-const BRIEF_KEYS = ['client', 'gym', 'aim', 'out', 'school', 'stiff', 'candidate']
+const BRIEF_KEYS = ['client', 'gym', 'aim', 'out', 'school', 'for', 'w', 'stiff', 'candidate']
 
 /** The part of an address that says the brief, so that it goes along from screen to screen. */
 function briefOf(search: string): string {
@@ -110,6 +116,9 @@ const router = createBrowserRouter([
       { path: '/', element: <HomePage /> },
       { path: '/bench', element: <BenchPage /> },
       { path: '/side-by-side', element: <ComparePage /> },
+      { path: '/compare', element: <PointByPointPage /> },
+      { path: '/claims', element: <ClaimsPage /> },
+      { path: '/schools', element: <SchoolsPage /> },
       { path: '/clients', element: <ClientsPage /> },
       { path: '/clients/:id', element: <MeasurePage /> },
       { path: '/gyms', element: <GymsPage /> },

@@ -20,6 +20,28 @@ export function frame(drawings: Drawing[], air = 0.08): Box {
   return { x: left - air, y: -high - air, width: right - left + 2 * air, height: high - low + 2 * air }
 }
 
+/** The drawing turned and moved so that the sole of the foot lies level at a height of nothing with the ankle above the origin: two exercises on one floor. Steel and force lines of a machine turn along. */
+export function toTheFloor(d: Drawing): Drawing {
+  const foot = d.lines.find((l) => l.role === 'foot')?.points
+  const ankle = place(d, 'joint-ankle')
+  if (!foot || foot.length < 3 || !ankle) return d
+  // heel and toes are the points furthest apart
+  let [heel, toe] = [foot[0]!, foot[1]!]
+  for (const p of foot) for (const q of foot) if (Math.hypot(p.x - q.x, p.y - q.y) > Math.hypot(heel.x - toe.x, heel.y - toe.y)) [heel, toe] = [p, q]
+  let angle = Math.atan2(toe.y - heel.y, toe.x - heel.x)
+  // the ankle stands above the sole, the toes point forward
+  const above = (toe.x - heel.x) * (ankle.y - heel.y) - (toe.y - heel.y) * (ankle.x - heel.x)
+  if (above < 0) angle += Math.PI
+  const [c, s] = [Math.cos(-angle), Math.sin(-angle)]
+  const sole = -(heel.x - ankle.x) * Math.sin(angle) + (heel.y - ankle.y) * Math.cos(angle)
+  const turn = (p: Point): Point => ({ x: (p.x - ankle.x) * c - (p.y - ankle.y) * s, y: (p.x - ankle.x) * s + (p.y - ankle.y) * c - sole })
+  return {
+    lines: d.lines.map((l) => ({ ...l, points: l.points.map(turn) })),
+    circles: d.circles.map((k) => ({ ...k, centre: turn(k.centre) })),
+    levers: d.levers.map((l) => ({ ...l, from: turn(l.from), to: turn(l.to) })),
+  }
+}
+
 /** Where a part of a drawing is: the centre of a circle, or a point of a line. */
 export function place(d: Drawing, role: string, index = 0): Point | undefined {
   return d.circles.find((c) => c.role === role)?.centre ?? d.lines.find((l) => l.role === role)?.points[index]

@@ -67,7 +67,7 @@ export function BenchPage() {
 function OneBench({ catalogue, brief, candidateId, onChoose }: { catalogue: Catalogue; brief: Brief & { client: string }; candidateId: string; onChoose: (candidateId: string) => void }) {
   const [params, setParams] = useSearchParams()
   const moved = parseSetup(params.get('set'))
-  const [pinned, setPinned] = useState<Record<string, number> | null>(null)
+  const [pinned, setPinned] = useState<Record<string, number> | null>(() => parseSetup(params.get('pinned'))) // a link may bring a start along
   const [at, setAt] = useState(20)
   const exercise = catalogue.exercises.find((x) => x.candidates.some((c) => c.id === candidateId))!
   const variant = exercise.candidates.find((c) => c.id === candidateId)!

@@ -3,14 +3,16 @@ import { WordMenu, WordToggle } from '../../ui/WordMenu'
 import type { Brief } from './brief'
 import { regionWords } from './names'
 
-type Props = { brief: Brief; change: (c: Partial<Brief>) => void; catalogue: Catalogue; clients: Client[]; gyms: Gym[] }
+/** weighed: whether the screen orders anything, so that weights do something */
+type Props = { brief: Brief; change: (c: Partial<Brief>) => void; catalogue: Catalogue; clients: Client[]; gyms: Gym[]; weighed?: boolean }
 
 /** The whole context as one sentence whose underlined words are controls. */
-export function BriefLine({ brief, change, catalogue, clients, gyms }: Props) {
+export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = false }: Props) {
   const client = clients.find((c) => c.id === brief.client)
   const gym = gyms.find((g) => g.id === brief.gym)
   const groups = [...new Set(catalogue.regions.map((r) => r.group))]
   const school = catalogue.schools.find((s) => s.id === brief.school) ?? catalogue.schools[0]!
+  const preset = catalogue.presets.find((p) => p.id === brief.preset) ?? catalogue.presets[0]!
   const ofGroup = (group: string) => catalogue.regions.filter((r) => r.group === group).map((r) => r.id)
   const aimGroup = (group: string) =>
     change(group === '' ? { aim: {} } : { aim: Object.fromEntries(ofGroup(group).map((id) => [id, 2])), keepOut: brief.keepOut.filter((id) => !ofGroup(group).includes(id)) })
@@ -39,7 +41,20 @@ export function BriefLine({ brief, change, catalogue, clients, gyms }: Props) {
         onChange={keepGroup}
       />
       ; judged{' '}
-      <WordMenu label="School" text={school.label} value={school.id} options={catalogue.schools.map((s) => ({ value: s.id, label: s.label, note: s.reason }))} onChange={(id) => change({ school: id })} />;{' '}
+      <WordMenu label="School" text={school.label} value={school.id} options={catalogue.schools.filter((s) => !s.retired).map((s) => ({ value: s.id, label: s.label, note: s.reason }))} onChange={(id) => change({ school: id })} />
+      {weighed && (
+        <>
+          , weighed for{' '}
+          <WordMenu
+            label="Weighed for"
+            text={preset.label + (Object.keys(brief.weights).length > 0 ? ', own weights' : '')}
+            value={preset.id}
+            options={catalogue.presets.map((p) => ({ value: p.id, label: p.label, note: p.reason }))}
+            onChange={(id) => change({ preset: id, weights: {} })}
+          />
+        </>
+      )}
+      ;{' '}
       <WordToggle label="Today" text={brief.stiff ? 'stiff today' : 'as usual today'} note="Less ankle and hip, for this session only" on={brief.stiff} onChange={(stiff) => change({ stiff })} />
       .
     </p>

@@ -3,7 +3,7 @@ import type { Region } from '../../api/client'
 import { orderInput, painted, paintOf, parseBrief, writeBrief } from './brief'
 import { regionWords } from './names'
 
-const brief = { client: 'c', gym: 'g', aim: { VL: 3, RF: 1 }, keepOut: ['ERECTORS', 'AL'], school: 'squeeze', stiff: true }
+const brief = { client: 'c', gym: 'g', aim: { VL: 3, RF: 1 }, keepOut: ['ERECTORS', 'AL'], school: 'squeeze', preset: 'sore-back', weights: { stability: 1.5, fit: 7 }, stiff: true }
 
 describe('the brief in the address', () => {
   test('comes back as it was written, and leaves other parameters alone', () => {
@@ -15,6 +15,7 @@ describe('the brief in the address', () => {
   test('an old or mistyped address loses only what cannot be read', () => {
     expect(parseBrief(new URLSearchParams('aim=VL.3~RF.9~~X&out=')).aim).toEqual({ VL: 3 })
     expect(parseBrief(new URLSearchParams('')).school).toBe('stretch')
+    expect(parseBrief(new URLSearchParams('w=time.0.5~x~spine.99')).weights).toEqual({ time: 0.5 })
   })
 
   test('painting moves a region between aim and keep out, never both', () => {

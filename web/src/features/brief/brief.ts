@@ -10,11 +10,16 @@ export type Brief = {
   aim: Record<string, number>
   keepOut: string[]
   school: string
+  /** what the order is weighed for */
+  preset: string
+  /** criterion id to the weight that the coach has set */
+  weights: Record<string, number>
   /** this client is stiff today: less range, for this session only */
   stiff: boolean
 }
 
 export const DEFAULT_SCHOOL = 'stretch'
+export const DEFAULT_PRESET = 'growth'
 
 export function parseBrief(params: URLSearchParams): Brief {
   const aim: Record<string, number> = {}
@@ -23,12 +28,20 @@ export function parseBrief(params: URLSearchParams): Brief {
     const w = Number(weight)
     if (id && w >= 1 && w <= 3 && Number.isInteger(w)) aim[id] = w
   }
+  const weights: Record<string, number> = {}
+  for (const part of (params.get('w') ?? '').split('~')) {
+    const at = part.indexOf('.')
+    const w = Number(part.slice(at + 1))
+    if (at > 0 && w >= 0 && w <= 10) weights[part.slice(0, at)] = w
+  }
   return {
     client: params.get('client'),
     gym: params.get('gym'),
     aim,
     keepOut: (params.get('out') ?? '').split('~').filter(Boolean),
     school: params.get('school') ?? DEFAULT_SCHOOL,
+    preset: params.get('for') ?? DEFAULT_PRESET,
+    weights,
     stiff: params.get('stiff') === '1',
   }
 }
@@ -42,6 +55,8 @@ export function writeBrief(brief: Brief, into: URLSearchParams): URLSearchParams
   put('aim', Object.entries(brief.aim).map(([id, w]) => `${id}.${w}`).sort().join('~'))
   put('out', [...brief.keepOut].sort().join('~'))
   put('school', brief.school === DEFAULT_SCHOOL ? null : brief.school)
+  put('for', brief.preset === DEFAULT_PRESET ? null : brief.preset)
+  put('w', Object.entries(brief.weights).map(([id, w]) => `${id}.${w}`).sort().join('~'))
   put('stiff', brief.stiff ? '1' : null)
   return p
 }
@@ -82,5 +97,5 @@ export function painted(brief: Brief, id: string, paint: Paint): Partial<Brief> 
 /** What the server needs for an order, or null while something is missing. */
 export function orderInput(brief: Brief): Schemas['BriefInput'] | null {
   if (!brief.client || !brief.gym || Object.keys(brief.aim).length === 0) return null
-  return { clientId: brief.client, gymId: brief.gym, aim: brief.aim, keepOut: brief.keepOut, school: brief.school, stiffToday: brief.stiff }
+  return { clientId: brief.client, gymId: brief.gym, aim: brief.aim, keepOut: brief.keepOut, school: brief.school, preset: brief.preset, weights: brief.weights, stiffToday: brief.stiff }
 }

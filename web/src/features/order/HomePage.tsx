@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { useCatalogue, useClients, useGyms, useOrder } from '../../api/queries'
+import { useBySchool, useCatalogue, useClients, useGyms, useOrder } from '../../api/queries'
 import { LimbChart } from '../../chart/limb/LimbChart'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { BriefLine } from '../brief/BriefLine'
@@ -8,6 +8,7 @@ import { orderInput, paintOf, painted, useBrief } from '../brief/brief'
 import { useBeginning } from '../brief/useBeginning'
 import { MeasuringHint } from './MeasuringHint'
 import { OrderList } from './OrderList'
+import { WeighPanel } from './WeighPanel'
 import { WhyPanel } from './WhyPanel'
 
 /** Brief, limb chart, order, why: the planning screen. */
@@ -21,6 +22,7 @@ export function HomePage() {
   const known = (clients.data ?? []).some((c) => c.id === brief.client) && (gyms.data ?? []).some((g) => g.id === brief.gym)
   const input = known ? orderInput(brief) : null
   const order = useOrder(input)
+  const bySchool = useBySchool(input, !order.isFetching && order.isSuccess)
 
   useBeginning(brief, change, clients.data, gyms.data)
 
@@ -57,7 +59,7 @@ export function HomePage() {
   const chosen = entries.find((e) => e.candidateId === picked) ?? entries.find((e) => e.candidateId === order.data?.firstPick?.candidateId) ?? entries[0]
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
-      <BriefLine brief={brief} change={change} catalogue={catalogue.data} clients={clients.data} gyms={gyms.data} />
+      <BriefLine brief={brief} change={change} catalogue={catalogue.data} clients={clients.data} gyms={gyms.data} weighed />
       <div className="grid min-h-0 flex-1 gap-4 lg:grid-cols-[27rem_minmax(0,1fr)_21rem]">
         <section aria-label="Aim" className="h-[46rem] min-h-0 lg:h-auto">
           <LimbChart regions={catalogue.data.regions} paint={(id) => paintOf(brief, id)} onPaint={(id, p) => change(painted(brief, id, p))} />
@@ -69,7 +71,7 @@ export function HomePage() {
             <Trouble error={order.error} retry={() => void order.refetch()} />
           ) : order.data ? (
             <>
-              <OrderList order={order.data} regions={catalogue.data.regions} chosen={chosen?.candidateId} onChoose={setPicked} stale={order.isPlaceholderData} />
+              <OrderList order={order.data} regions={catalogue.data.regions} chosen={chosen?.candidateId} onChoose={setPicked} stale={order.isPlaceholderData} bySchool={order.isPlaceholderData ? [] : (bySchool.data ?? [])} school={brief.school} />
               <MeasuringHint input={input} ready={!order.isFetching} />
             </>
           ) : (
@@ -77,7 +79,8 @@ export function HomePage() {
           )}
         </section>
         <section aria-label="Why" className="relative min-h-0 overflow-auto">
-          {input && chosen && <WhyPanel entry={chosen} catalogue={catalogue.data} brief={brief} />}
+          {input && chosen && <WhyPanel key={chosen.candidateId} entry={chosen} catalogue={catalogue.data} brief={brief} bySchool={bySchool.data ?? []} />}
+          {input && <WeighPanel brief={brief} change={change} catalogue={catalogue.data} />}
         </section>
       </div>
     </div>

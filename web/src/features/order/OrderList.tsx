@@ -1,15 +1,22 @@
 import { scaleLinear } from 'd3-scale'
-import { Fragment } from 'react'
-import type { Entry, Order, Region } from '../../api/client'
+import { Fragment, useState } from 'react'
+import { Link, useLocation } from 'react-router'
+import type { Entry, Order, Region, SchoolPlaces } from '../../api/client'
 import { Fingerprint } from '../../chart/limb/LimbChart'
 import { ClientWarnings } from './ForClient'
 
-type Props = { order: Order; regions: Region[]; chosen?: string; onChoose: (id: string) => void; stale: boolean }
+type Props = { order: Order; regions: Region[]; chosen?: string; onChoose: (id: string) => void; stale: boolean; bySchool?: SchoolPlaces[]; school?: string }
 
-const KIND: Record<string, string> = { GYM: 'not in this gym', PAIN: 'left out', CAUTION: 'left out', BODY: 'out of reach', NOT_COMPUTED: 'not computed well enough' }
+const KIND: Record<string, string> = { GYM: 'not in this gym', PAIN: 'left out', CAUTION: 'left out', BODY: 'out of reach', PRESET: 'not for this occasion', NOT_COMPUTED: 'not computed well enough' }
+
+/** A change of place that is worth a mark. */
+const MOVES = 3
+/** Most that can be set point by point. */
+const MOST_COMPARED = 4
 
 /** The order as strips on one scale. What cannot be told apart shares a band. */
-export function OrderList({ order, regions, chosen, onChoose, stale }: Props) {
+export function OrderList({ order, regions, chosen, onChoose, stale, bySchool = [], school = '' }: Props) {
+  const [compared, setCompared] = useState<string[]>([])
   if (order.entries.length === 0) {
     return (
       <div>
@@ -31,19 +38,42 @@ export function OrderList({ order, regions, chosen, onChoose, stale }: Props) {
           <span className="font-serif text-lg font-semibold">First pick: {first.name}.</span> <span className="text-sm text-ink-2">{order.firstPick.decidedBy}</span>
         </p>
       )}
+      {order.notes.map((n) => (
+        <p key={n} className="border-b border-rule py-1 text-sm">
+          {n}
+        </p>
+      ))}
+      <Together order={order} onChoose={onChoose} />
+      <CompareBar order={order} compared={compared.filter((id) => order.entries.some((e) => e.candidateId === id))} onClear={() => setCompared([])} />
       <div className="relative min-h-0 flex-1 overflow-auto pr-1">
         <ol>
           {bands.map((band) => {
             const members = order.entries.filter((e) => e.band === band)
+            // other set-ups of an exercise stand with its best one, so that a wide band stays short
+            const best = members.filter((e, k) => members.findIndex((o) => o.exerciseId === e.exerciseId) === k)
             return (
               <Fragment key={band}>
                 <li className="flex items-center gap-2 pt-1.5 text-xs text-ink-2" aria-hidden>
-                  <span className="shrink-0">{members.length > 1 ? `${members.length} that cannot be told apart` : 'stands alone'}</span>
+                  <span className="shrink-0">{members.length > 1 ? `${members.length} that cannot be told apart` : 'apart from the rest'}</span>
                   <span className="h-px flex-1 bg-rule" />
                 </li>
-                {members.map((e) => (
-                  <li key={e.candidateId}>
-                    <Strip entry={e} rank={order.entries.indexOf(e) + 1} regions={regions} chosen={e.candidateId === chosen} onChoose={() => onChoose(e.candidateId)} at={(v) => Math.max(0, scale(v))} />
+                {best.map((e) => (
+                  <li key={e.candidateId} className="relative border-b border-rule/60 pb-1">
+                    <Strip entry={e} rank={order.entries.indexOf(e) + 1} regions={regions} chosen={e.candidateId === chosen} onChoose={() => onChoose(e.candidateId)} at={(v) => Math.max(0, scale(v))} marks={marks(e.candidateId, order.entries.indexOf(e) + 1, bySchool, school)} />
+                    <label className="absolute top-9 left-0 flex size-7 items-center justify-center" title="compare">
+                      <input type="checkbox" aria-label={`compare ${e.name}`} className="accent-[var(--accent-2)]" checked={compared.includes(e.candidateId)} disabled={!compared.includes(e.candidateId) && compared.length >= MOST_COMPARED} onChange={(c) => setCompared(c.target.checked ? [...compared, e.candidateId] : compared.filter((id) => id !== e.candidateId))} />
+                    </label>
+                    {members.some((o) => o.exerciseId === e.exerciseId && o !== e) && (
+                      <p className="flex flex-wrap gap-x-3 pl-[5.2rem] text-xs text-ink-2">
+                        {members
+                          .filter((o) => o.exerciseId === e.exerciseId && o !== e)
+                          .map((o) => (
+                            <button key={o.candidateId} type="button" data-candidate={o.candidateId} aria-pressed={o.candidateId === chosen} onClick={() => onChoose(o.candidateId)} className={`min-h-6 text-left hover:text-ink ${o.candidateId === chosen ? 'font-semibold text-ink underline decoration-accent' : ''}`}>
+                              {order.entries.indexOf(o) + 1} {o.name}
+                            </button>
+                          ))}
+                      </p>
+                    )}
                   </li>
                 ))}
               </Fragment>
@@ -56,22 +86,81 @@ export function OrderList({ order, regions, chosen, onChoose, stale }: Props) {
   )
 }
 
-function Strip({ entry, rank, regions, chosen, onChoose, at }: { entry: Entry; rank: number; regions: Region[]; chosen: boolean; onChoose: () => void; at: (v: number) => number }) {
+/** By which other schools it stands elsewhere. */
+function marks(id: string, rank: number, bySchool: SchoolPlaces[], school: string): string[] {
+  return bySchool.filter((s) => s.school !== school && s.places[id] !== undefined && Math.abs(s.places[id] - rank) >= MOVES).map((s) => `${s.label} ${s.places[id]}`)
+}
+
+/** The best few together, and for a beginner the order to learn in. */
+function Together({ order, onChoose }: { order: Order; onChoose: (id: string) => void }) {
+  const name = (id: string) => order.entries.find((e) => e.candidateId === id)?.name ?? id
+  if (order.together.length === 0) return null
+  return (
+    <details className="border-b border-rule py-1 text-sm">
+      <summary data-testid="together">
+        {order.learning.length > 0 ? 'The order to learn in, and the best together' : `Best two together: ${order.together[0]!.candidateIds.map(name).join(' and ')}`}
+      </summary>
+      {order.learning.length > 0 && (
+        <p className="mt-1">
+          Learn in this order: {order.learning.map(name).join(', then ')}. <span className="text-ink-2">From the easiest to the hardest of what serves the aim, one of each kind.</span>
+        </p>
+      )}
+      {order.together.map((t) => (
+        <div key={t.candidateIds.length} className="mt-1">
+          <b className="font-medium">{t.candidateIds.length === 2 ? 'Two' : 'Three'} together</b> <span className="text-ink-2">cover {Math.round(100 * t.coverage)} % of what the aim asks, each joint and length</span>
+          <ul>
+            {t.sentences.map((s, k) => (
+              <li key={s}>
+                <button type="button" className="text-left hover:underline" onClick={() => onChoose(t.candidateIds[k]!)}>
+                  {s}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
+      ))}
+    </details>
+  )
+}
+
+function CompareBar({ order, compared, onClear }: { order: Order; compared: string[]; onClear: () => void }) {
+  const { search } = useLocation()
+  if (compared.length === 0) return null
+  const p = new URLSearchParams(search)
+  p.set('with', compared.join('~'))
+  return (
+    <p className="flex items-center gap-3 border-b border-ink py-1 text-sm" aria-live="polite">
+      {compared.length === 1 ? (
+        `${order.entries.find((e) => e.candidateId === compared[0])!.name}: tick one to three more to compare.`
+      ) : (
+        <Link className="font-semibold text-accent-2 underline" to={`/compare?${p}`}>
+          Compare these {compared.length} point by point
+        </Link>
+      )}
+      <button type="button" className="ml-auto text-ink-2 hover:text-ink" onClick={onClear}>
+        none
+      </button>
+    </p>
+  )
+}
+
+function Strip({ entry, rank, regions, chosen, onChoose, at, marks }: { entry: Entry; rank: number; regions: Region[]; chosen: boolean; onChoose: () => void; at: (v: number) => number; marks: string[] }) {
   return (
     <button
       type="button"
       onClick={onChoose}
       aria-pressed={chosen}
       data-candidate={entry.candidateId}
-      className={`grid w-full grid-cols-[1.4rem_2.9rem_minmax(0,1fr)] items-center sm:grid-cols-[1.4rem_2.9rem_minmax(0,1fr)_minmax(0,9.5rem)] gap-x-2 border-b border-rule/60 px-1 py-1 text-left hover:bg-paper-2 ${chosen ? 'bg-paper-2 shadow-[inset_3px_0_0_var(--accent)]' : ''}`}
+      className={`grid w-full grid-cols-[1.4rem_2.9rem_minmax(0,1fr)] items-center sm:grid-cols-[1.4rem_2.9rem_minmax(0,1fr)_minmax(0,9.5rem)] gap-x-2 px-1 pt-1 text-left hover:bg-paper-2 ${chosen ? 'bg-paper-2 shadow-[inset_3px_0_0_var(--accent)]' : ''}`}
     >
-      <span className="text-right font-serif text-base text-ink-2">{rank}</span>
+      <span className="self-start pt-1 text-right font-serif text-base text-ink-2">{rank}</span>
       <Fingerprint regions={regions} amount={entry.stimulus} className="h-14 w-11" />
       <span className="min-w-0">
         <span className="block font-medium sm:truncate">{entry.name}</span>
         <span className="block text-xs text-ink-2 sm:truncate">
           limited by {entry.limiter} · {entry.costs}
         </span>
+        {marks.length > 0 && <span className="block text-xs text-accent sm:truncate" title={marks.join(', ')}>moves: {marks.join(', ')}</span>}
       </span>
       <span className="col-start-3 sm:col-start-auto">
         <svg viewBox="0 0 100 14" preserveAspectRatio="none" className="h-3.5 w-full" aria-hidden>

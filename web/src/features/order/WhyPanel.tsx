@@ -1,5 +1,5 @@
 import { Link, useLocation } from 'react-router'
-import type { Catalogue, Entry } from '../../api/client'
+import type { Catalogue, Entry, SchoolPlaces } from '../../api/client'
 import { useSessions } from '../../api/queries'
 import { Button } from '../../ui/Button'
 import { Trouble } from '../../ui/Notice'
@@ -9,7 +9,7 @@ import { usePin } from './pin'
 import { SetupTable } from './SetupTable'
 
 /** The chosen strip in words and figures, with what to do next. */
-export function WhyPanel({ entry, catalogue, brief }: { entry: Entry; catalogue: Catalogue; brief: Brief }) {
+export function WhyPanel({ entry, catalogue, brief, bySchool }: { entry: Entry; catalogue: Catalogue; brief: Brief; bySchool: SchoolPlaces[] }) {
   const exercise = catalogue.exercises.find((x) => x.id === entry.exerciseId)
   const pin = usePin(brief)
   const { search } = useLocation()
@@ -55,6 +55,37 @@ export function WhyPanel({ entry, catalogue, brief }: { entry: Entry; catalogue:
           <li key={w}>{w}</li>
         ))}
       </ul>
+
+      {entry.studies.length > 0 && (
+        <details className="mt-1 text-sm">
+          <summary className="py-0.5">The studies that move it</summary>
+          <ul className="space-y-1">
+            {entry.studies.map((s) => (
+              <li key={s.findingId}>
+                <b className="font-medium">{s.citation}</b> ({s.how}): {s.conditions}: {s.direction}.{' '}
+                <span className="text-ink-2">
+                  Moves it {s.shift > 0 ? 'up' : 'down'} by {Math.round(100 * Math.abs(Math.exp(s.shift) - 1))} %.
+                </span>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+      {entry.raise.length > 0 && (
+        <>
+          <h3 className="mt-3 border-b border-ink text-base">What would move it up</h3>
+          <ul className="mt-1 space-y-1 text-sm leading-snug">
+            {entry.raise.map((w) => (
+              <li key={w}>{w}</li>
+            ))}
+          </ul>
+        </>
+      )}
+      {bySchool.length > 1 && (
+        <p className="mt-1 text-sm text-ink-2" data-testid="by-school">
+          By school: {bySchool.filter((s) => s.places[entry.candidateId] !== undefined).map((s) => `${s.label} ${s.places[entry.candidateId]}`).join(', ')}.
+        </p>
+      )}
 
       <h3 className="mt-3 border-b border-ink text-base">Set-up for this client</h3>
       {entry.load && <LoadWords load={entry.load} />}

@@ -10,7 +10,7 @@ import { day, setWords } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Trouble, Undo, Waiting } from '../../ui/Notice'
 import { writeSetup } from '../bench/address'
-import { writeBrief } from '../brief/brief'
+import { DEFAULT_PRESET, writeBrief } from '../brief/brief'
 import { BriefWords } from '../brief/BriefLine'
 import { ClientWarnings, LoadWords } from '../order/ForClient'
 import { SetupTable } from '../order/SetupTable'
@@ -41,7 +41,7 @@ export function SessionPage() {
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!session.data || !catalogue.data) return <Waiting what="Loading the session" />
   const s = session.data
-  const back = writeBrief({ client: s.clientId, gym: s.gymId, aim: s.brief.aim, keepOut: s.brief.keepOut, school: s.brief.school, stiff: s.brief.stiffToday }, new URLSearchParams())
+  const back = writeBrief({ client: s.clientId, gym: s.gymId, aim: s.brief.aim, keepOut: s.brief.keepOut, school: s.brief.school, preset: DEFAULT_PRESET, weights: {}, stiff: s.brief.stiffToday }, new URLSearchParams())
   return (
     <article>
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">

@@ -123,6 +123,10 @@ class CoachIsolationTest {
           List.of(
               Map.of("side", Map.of("clientId", IDS.get("client"), "candidateId", "leg-press/high"), "aim", Map.of("VL", 1)),
               Map.of("side", Map.of("clientId", ownClient, "gymId", IDS.get("gym"), "candidateId", "leg-press/high"), "aim", Map.of("VL", 1)));
+      case "POST /api/comparisons" ->
+          List.of(
+              Map.of("clientId", IDS.get("client"), "members", List.of(Map.of("candidateId", "leg-press/high"), Map.of("candidateId", "leg-press/low"))),
+              Map.of("clientId", ownClient, "gymId", IDS.get("gym"), "members", List.of(Map.of("candidateId", "leg-press/high"), Map.of("candidateId", "leg-press/low"))));
       case "POST /api/starts" ->
           List.of(
               Map.of("clientId", IDS.get("client"), "candidateId", "leg-press/low", "way", "HEELS_STAY_DOWN"),

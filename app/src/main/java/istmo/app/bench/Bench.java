@@ -24,6 +24,7 @@ import istmo.core.movement.Setup;
 import istmo.core.ranking.criterion.Admission;
 import istmo.core.ranking.criterion.Aim;
 import istmo.core.ranking.criterion.BestSetup;
+import istmo.core.ranking.criterion.Comparison;
 import istmo.core.ranking.criterion.Difference;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
@@ -157,6 +158,21 @@ public class Bench {
       }
     }
     return new Side(client, body, candidate, setup, result, possible, Map.of(), begun.changes(), measured, Admission.refusal(client.cautions(), exercise, Optional.empty()), Optional.empty());
+  }
+
+  /** Two to four set-ups of one client point by point; only what can be computed is compared, and with fewer than two of these there is none. */
+  public Optional<Comparison> comparison(List<Side> sides, List<Wish> wishes, Aim aim, School school) {
+    List<Comparison.Side> computed = new ArrayList<>();
+    for (int k = 0; k < sides.size(); k++) {
+      Side s = sides.get(k);
+      boolean moved = wishes.get(k).setup().isPresent();
+      s.analysis().ifPresent(a -> computed.add(new Comparison.Side(s.candidate(), new Reach(s.setup(), s.changes()), moved, a, s.stimulus())));
+    }
+    if (computed.size() < 2) {
+      return Optional.empty();
+    }
+    Client client = sides.get(0).client();
+    return Optional.of(Comparison.of(client.brief(place(wishes.get(0).gymId()), aim, school, wishes.get(0).stiffToday()), computed));
   }
 
   /** What truly differs from the first to the second; empty when one of them is impossible. */

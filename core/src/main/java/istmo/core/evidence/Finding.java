@@ -1,5 +1,7 @@
 package istmo.core.evidence;
 
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -77,9 +79,19 @@ public record Finding(
 
   /** What was found for A against B. */
   public enum Direction {
-    MORE,
-    LESS,
-    ALIKE
+    MORE("more"),
+    LESS("less"),
+    ALIKE("no difference");
+
+    private final String label;
+
+    Direction(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
   }
 
   /** How safe the memory of a row is, and what it counts for that. */
@@ -121,6 +133,20 @@ public record Finding(
   /** Whether both growths are known, so that their ratio says how much. */
   public boolean hasRatio() {
     return how.growth() && !comparesMuscles() && resultA.isPresent() && resultB.isPresent();
+  }
+
+  /** What was measured, in a coach's words. */
+  public String regionWords() {
+    return words(regionsA) + (comparesMuscles() ? " against " + words(regionsB) : "");
+  }
+
+  private static String words(List<String> regions) {
+    List<Region> all = regions.stream().map(Regions.standard()::get).toList();
+    List<Region> group = all.isEmpty() ? List.of() : Regions.standard().all().stream().filter(r -> r.group().equals(all.get(0).group())).toList();
+    if (all.size() == 1) {
+      return all.get(0).coachName();
+    }
+    return all.isEmpty() ? "lower back" : all.equals(group) ? all.get(0).group() : regions.stream().allMatch(r -> r.startsWith("GMAX")) ? "gluteus maximus" : regions.stream().allMatch(r -> r.startsWith("GMED")) ? "side glute" : "vasti";
   }
 
   /** Authors and year without the journal. */

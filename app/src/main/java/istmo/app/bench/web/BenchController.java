@@ -183,7 +183,7 @@ class BenchController {
     return m.obstacle().isEmpty() ? new WayView(m.value(), Rounded.of(from.gain(m)), null, change) : new WayView(m.value(), null, m.obstacle(), Map.of());
   }
 
-  private static SideView view(Bench.Side s, School school) {
+  static SideView view(Bench.Side s, School school) {
     Optional<Analysis> analysis = s.analysis();
     double working = analysis.map(Analysis::workingKg).orElse(0.0);
     double greatest = analysis.map(BenchController::greatestMoment).orElse(1.0);

@@ -16,7 +16,6 @@ import istmo.core.ranking.criterion.OrderChange;
 import istmo.core.ranking.criterion.Weights;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
@@ -146,7 +145,7 @@ class OrderController {
 
   private static StudyView study(Posterior.Influence i) {
     Finding f = i.finding();
-    return new StudyView(f.id(), f.shortCitation(), f.conditionA() + " against " + f.conditionB(), f.direction().name().toLowerCase(Locale.ROOT), f.how().label(), Rounded.of(i.shift()));
+    return new StudyView(f.id(), f.shortCitation(), f.conditionA() + " against " + f.conditionB() + ", " + f.regionWords(), f.direction().label(), f.how().label(), Rounded.of(i.shift()));
   }
 
   private static EntryView entry(Order.Entry e) {

@@ -77,16 +77,16 @@ class StudyController {
   }
 
   /** ln of how much more the first side gives: mean and 80 % interval. */
-  record ChangeView(double mean, double low, double high) {
-    static ChangeView of(Posterior.Estimate e) {
-      return new ChangeView(Rounded.of(e.mean()), Rounded.of(e.low()), Rounded.of(e.high()));
+  record ClaimChangeView(double mean, double low, double high) {
+    static ClaimChangeView of(Posterior.Estimate e) {
+      return new ClaimChangeView(Rounded.of(e.mean()), Rounded.of(e.low()), Rounded.of(e.high()));
     }
   }
 
   /** One side of a claim: a candidate and its set-up, to be put on the bench. */
-  record SideView(String candidateId, String words, Map<String, Double> setup) {
-    static SideView of(Point p) {
-      return new SideView(p.key().split(" ", 2)[0], p.words(), p.setup().values());
+  record ClaimSideView(String candidateId, String words, Map<String, Double> setup) {
+    static ClaimSideView of(Point p) {
+      return new ClaimSideView(p.key().split(" ", 2)[0], p.words(), p.setup().values());
     }
   }
 
@@ -96,14 +96,14 @@ class StudyController {
       String topic,
       String says,
       List<String> regionIds,
-      @MayBeMissing SideView first,
-      @MayBeMissing SideView second,
+      @MayBeMissing ClaimSideView first,
+      @MayBeMissing ClaimSideView second,
       @MayBeMissing Finding.Direction expects,
       @MayBeMissing String against,
       Verdict.Word verdict,
       String word,
-      @MayBeMissing ChangeView mechanics,
-      @MayBeMissing ChangeView both,
+      @MayBeMissing ClaimChangeView mechanics,
+      @MayBeMissing ClaimChangeView both,
       List<String> supporting,
       List<String> opposing,
       List<String> bearing,
@@ -116,14 +116,14 @@ class StudyController {
           c.topic(),
           c.says(),
           c.regions(),
-          c.sides().map(s -> SideView.of(s.first())).orElse(null),
-          c.sides().map(s -> SideView.of(s.second())).orElse(null),
+          c.sides().map(s -> ClaimSideView.of(s.first())).orElse(null),
+          c.sides().map(s -> ClaimSideView.of(s.second())).orElse(null),
           c.expects().orElse(null),
           c.against().orElse(null),
           v.word(),
           v.word().label(),
-          v.mechanics().map(ChangeView::of).orElse(null),
-          v.both().map(ChangeView::of).orElse(null),
+          v.mechanics().map(ClaimChangeView::of).orElse(null),
+          v.both().map(ClaimChangeView::of).orElse(null),
           ids(v.supporting()),
           ids(v.opposing()),
           ids(v.bearing()),

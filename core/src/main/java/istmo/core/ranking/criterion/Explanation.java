@@ -61,7 +61,9 @@ public final class Explanation {
     if (studies.isEmpty()) {
       return "Mechanics only: no study found that tells of the " + name(region) + " here.";
     }
-    List<String> cited = studies.stream().map(i -> i.finding().shortCitation() + (i.shift() > 0 ? " (up)" : " (down)")).distinct().limit(3).toList();
+    Map<String, Double> byStudy = new LinkedHashMap<>();
+    studies.forEach(i -> byStudy.merge(i.finding().shortCitation(), i.shift(), Double::sum));
+    List<String> cited = byStudy.entrySet().stream().map(e -> e.getKey() + (Math.abs(e.getValue()) < 0.005 ? "" : e.getValue() > 0 ? " (up)" : " (down)")).limit(3).toList();
     double change = (both + Stimulus.FLOOR) / (mechanics + Stimulus.FLOOR) - 1;
     String moved = Math.abs(change) < 0.03 ? "leave the mechanics' figure where it is" : String.format(Locale.ROOT, "move the mechanics' figure for the %s by %+.0f %%", name(region), 100 * change);
     return "Studies " + moved + ": " + String.join(", ", cited) + ".";

@@ -75,8 +75,8 @@ final class Occasion {
 
   /** From the easiest to the hardest of what is worth it, one of each family: what is learnt carries over to the next. */
   static List<String> learning(List<Order.Entry> entries) {
-    double best = entries.stream().filter(Occasion::whole).mapToDouble(Occasion::fit).max().orElse(0);
-    List<Order.Entry> worth = entries.stream().filter(e -> whole(e) && fit(e) >= WORTH_LEARNING * best).sorted(Comparator.comparingDouble((Order.Entry e) -> -exercise(e).easeOfLearning())).toList();
+    double best = entries.stream().mapToDouble(Occasion::fit).max().orElse(0);
+    List<Order.Entry> worth = entries.stream().filter(e -> fit(e) >= WORTH_LEARNING * best).sorted(Comparator.comparingDouble((Order.Entry e) -> -exercise(e).easeOfLearning())).toList();
     Set<String> families = new HashSet<>();
     List<String> result = new ArrayList<>();
     for (Order.Entry e : worth) {
@@ -85,11 +85,6 @@ final class Occasion {
       }
     }
     return List.copyOf(result);
-  }
-
-  /** Part repetitions are not learnt first. */
-  private static boolean whole(Order.Entry e) {
-    return exercise(e).family().part(e.evaluation().reach().setup()) > 0.99;
   }
 
   private static double fit(Order.Entry e) {

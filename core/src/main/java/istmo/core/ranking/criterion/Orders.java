@@ -182,6 +182,9 @@ public final class Orders {
       boolean home = brief.weights().preset() == Weights.Preset.HOME;
       return Optional.of(new Order.Excluded(c.id(), c.name(), home ? Order.Kind.PRESET : Order.Kind.GYM, (home ? "Not at home: " : "Not here: ") + String.join(", ", missing) + ".", Optional.empty(), List.of()));
     }
+    if (brief.weights().preset() == Weights.Preset.BEGINNER && x.family().part(c.usual()) < 0.99) {
+      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.PRESET, "A part repetition: the whole is learnt first.", Optional.empty(), List.of()));
+    }
     if (evaluation instanceof Evaluation.OutOfReach o) {
       return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.BODY, o.reason(), Optional.empty(), List.of()));
     }

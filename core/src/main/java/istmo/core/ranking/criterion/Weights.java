@@ -68,7 +68,7 @@ public record Weights(Preset preset, Map<String, Double> moved) {
   /** A set of weights for an occasion. */
   public enum Preset {
     GROWTH("growth", "muscle growth", "What grows the aimed regions comes first.", Map.of()),
-    BEGINNER("beginner", "a beginner", "Easy to learn and steady comes first; with an order to learn in.", Map.of(Criterion.FIT, 5.0, Criterion.LEARNING, 1.5, Criterion.STABILITY, 1.2, Criterion.TARGET, 0.4)),
+    BEGINNER("beginner", "a beginner", "Easy to learn and steady comes first, whole repetitions only; with an order to learn in.", Map.of(Criterion.FIT, 5.0, Criterion.LEARNING, 1.5, Criterion.STABILITY, 1.2, Criterion.TARGET, 0.4)),
     SHORT("short", "a short session", "Quick to set up, and much of the leg in one set.", Map.of(Criterion.TIME, 1.5, Criterion.RETURN, 1.0, Criterion.ELSEWHERE, 0.0)),
     ONE_STATION("one-station", "one station", "Everything at one station: the one that serves the aim best here.", Map.of(Criterion.TIME, 0.5)),
     SORE_BACK("sore-back", "a sore back", "What spares the back comes first. Pain decides; sore joints themselves are set with the client.", Map.of(Criterion.SPINE, 3.0)),

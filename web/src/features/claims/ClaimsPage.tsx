@@ -1,0 +1,221 @@
+import { useState } from 'react'
+import { Link, useLocation, useSearchParams } from 'react-router'
+import type { Claim, Finding } from '../../api/client'
+import { useCatalogue, useClaims, useStudies } from '../../api/queries'
+import { Trouble, Waiting } from '../../ui/Notice'
+import { WordMenu } from '../../ui/WordMenu'
+import { writeSetup } from '../bench/address'
+import { useBrief } from '../brief/brief'
+import { regionWords } from '../brief/names'
+
+const VERDICTS: Claim['verdict'][] = ['SUPPORTED', 'LEANING', 'NO_DIFFERENCE', 'CONTRADICTED', 'UNTESTED']
+const WORD: Record<Claim['verdict'], string> = { SUPPORTED: 'supported', LEANING: 'leaning', NO_DIFFERENCE: 'no difference to be seen', CONTRADICTED: 'contradicted', UNTESTED: 'untested' }
+
+/** What the trade says, each with its verdict; claims that say the opposite stand side by side. */
+export function ClaimsPage() {
+  const catalogue = useCatalogue()
+  const studies = useStudies()
+  const [brief, change] = useBrief()
+  const claims = useClaims(brief.school)
+  const [params, setParams] = useSearchParams()
+  const topic = params.get('topic') ?? ''
+  const verdict = params.get('verdict') ?? ''
+  const words = params.get('words') ?? ''
+  const [open, setOpen] = useState<string | null>(params.get('claim'))
+  const failed = [catalogue, claims, studies].find((q) => q.isError)
+  if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
+  if (!catalogue.data || !claims.data || !studies.data) return <Waiting what="Weighing what the trade says" />
+  const put = (key: string, value: string) =>
+    setParams(
+      (old) => {
+        const p = new URLSearchParams(old)
+        if (value) p.set(key, value)
+        else p.delete(key)
+        return p
+      },
+      { replace: true },
+    )
+  const all = claims.data
+  const byId = new Map(all.map((c) => [c.id, c]))
+  const findings = new Map(studies.data.map((f) => [f.id, f]))
+  const school = catalogue.data.schools.find((s) => s.id === brief.school) ?? catalogue.data.schools[0]!
+  const topics = [...new Set(all.map((c) => c.topic))]
+  const found = (c: Claim) => (!topic || c.topic === topic) && (!verdict || c.verdict === verdict) && c.says.toLowerCase().includes(words.toLowerCase())
+  const pairs: Claim[][] = []
+  const placed = new Set<string>()
+  for (const c of all) {
+    if (placed.has(c.id)) continue
+    const other = c.against ? byId.get(c.against) : undefined
+    const pair = other && !placed.has(other.id) ? [c, other] : [c]
+    if (!pair.some(found)) continue
+    pair.forEach((x) => placed.add(x.id))
+    pairs.push(pair)
+  }
+  const shown = pairs.flat().length
+  return (
+    <div className="flex min-h-0 flex-1 flex-col gap-2">
+      <p className="font-serif text-lg leading-relaxed">
+        What the trade says about{' '}
+        <WordMenu label="Topic" text={topic ? topic.toLowerCase() : 'everything'} value={topic} options={[{ value: '', label: 'everything' }, ...topics.map((t) => ({ value: t, label: t }))]} onChange={(v) => put('topic', v)} />, whatever the verdict:{' '}
+        <WordMenu
+          label="Verdict"
+          text={verdict ? WORD[verdict as Claim['verdict']] : 'any'}
+          value={verdict}
+          options={[{ value: '', label: 'any' }, ...VERDICTS.map((v) => ({ value: v, label: `${WORD[v]}: ${all.filter((c) => c.verdict === v).length}` }))]}
+          onChange={(v) => put('verdict', v)}
+        />
+        ; judged <WordMenu label="School" text={school.label} value={school.id} options={catalogue.data.schools.filter((s) => !s.retired).map((s) => ({ value: s.id, label: s.label, note: s.reason }))} onChange={(id) => change({ school: id })} />.
+      </p>
+      <div className="flex items-baseline gap-3 text-sm">
+        <label className="flex shrink-0 items-baseline gap-2">
+          with the words <input className="border border-rule px-2 py-1" type="search" value={words} onChange={(e) => put('words', e.target.value)} />
+        </label>
+        <span className="text-ink-2" aria-live="polite">
+          {shown} of {all.length} claims. On an average body; studies are cited from memory. A line shows how much more the first side gives than the second, with its 80 % interval: open for mechanics alone, filled with studies. Records of your own clients do not speak yet.
+        </span>
+      </div>
+      <ul className={`min-h-0 flex-1 divide-y divide-rule overflow-auto border-t border-ink pr-1 ${claims.isPlaceholderData ? 'opacity-60' : ''}`}>
+        {pairs.map((pair) => (
+          <li key={pair[0]!.id} className={pair.length === 2 ? 'grid gap-x-6 lg:grid-cols-2' : ''}>
+            {pair.map((c) => (
+              <OneClaim key={c.id} claim={c} paired={pair.length === 2} open={open === c.id} onOpen={() => setOpen(open === c.id ? null : c.id)} findings={findings} regions={regionWords(catalogue.data.regions, c.regionIds)} />
+            ))}
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}
+
+const SPAN = Math.log(4)
+
+/** How much more, on a scale of ratios from a quarter to four times. */
+function Change({ claim }: { claim: Claim }) {
+  const x = (v: number) => 100 + (100 * Math.max(-SPAN, Math.min(SPAN, v))) / SPAN
+  const m = claim.mechanics
+  const b = claim.both
+  if (!m || !b) return <span className="text-xs text-ink-2">not computed</span>
+  return (
+    <svg viewBox="0 0 200 26" className="h-7 w-full max-w-72" role="img" aria-label={`mechanics ${percent(m.mean)}, with studies ${percent(b.mean)}`}>
+      <rect x={x(-0.14)} width={x(0.14) - x(-0.14)} y={0} height={18} fill="var(--paper-2)" />
+      <line x1={100} x2={100} y1={0} y2={18} stroke="var(--ink-2)" />
+      <line x1={x(m.low)} x2={x(m.high)} y1={5} y2={5} stroke="var(--ink-2)" />
+      <circle cx={x(m.mean)} cy={5} r={3} fill="var(--paper)" stroke="var(--ink-2)" />
+      <line x1={x(b.low)} x2={x(b.high)} y1={13} y2={13} stroke="var(--accent-2)" strokeWidth={2} />
+      <circle cx={x(b.mean)} cy={13} r={3.5} fill="var(--accent-2)" />
+      <g fontSize={8} fill="var(--ink-2)">
+        <text x={2} y={25}>
+          a quarter
+        </text>
+        <text x={100} y={25} textAnchor="middle">
+          alike
+        </text>
+        <text x={198} y={25} textAnchor="end">
+          four times
+        </text>
+      </g>
+    </svg>
+  )
+}
+
+function percent(log: number): string {
+  const p = Math.round(100 * (Math.exp(log) - 1))
+  return `${p > 0 ? '+' : ''}${p} %`
+}
+
+function OneClaim({ claim, paired, open, onOpen, findings, regions }: { claim: Claim; paired: boolean; open: boolean; onOpen: () => void; findings: Map<string, Finding>; regions: string }) {
+  return (
+    <article className="py-2" data-claim={claim.id}>
+      <div className={`grid items-center gap-x-4 gap-y-1 ${paired ? 'sm:grid-cols-[minmax(0,1fr)_12rem]' : 'sm:grid-cols-[minmax(0,1fr)_12rem_18rem]'}`}>
+        <button type="button" aria-expanded={open} onClick={onOpen} className="text-left font-serif text-base hover:underline">
+          “{claim.says}”
+        </button>
+        <Verdict claim={claim} />
+        <div className={paired ? 'sm:col-span-2' : ''}>
+          <Change claim={claim} />
+        </div>
+      </div>
+      {open && (
+        <div className="mt-1 grid gap-2 border-l-2 border-rule pl-3 text-sm">
+          <p>
+            {claim.why} {claim.note && <span>{claim.note}</span>}
+          </p>
+          {claim.first && claim.second && (
+            <p className="text-ink-2">
+              For {regions}: <b className="font-medium text-ink">{claim.first.words}</b> against <b className="font-medium text-ink">{claim.second.words}</b>. <ToBench claim={claim} />
+            </p>
+          )}
+          <Findings title="for" ids={claim.supporting} findings={findings} />
+          <Findings title="against" ids={claim.opposing} findings={findings} />
+          <Findings title="bearing on it" ids={claim.bearing} findings={findings} />
+        </div>
+      )}
+    </article>
+  )
+}
+
+/** The verdict as a word and a mark that reads without colour. */
+function Verdict({ claim }: { claim: Claim }) {
+  const at = VERDICTS.indexOf(claim.verdict)
+  return (
+    <span className="flex items-center gap-2 text-sm font-medium" data-testid="verdict">
+      <svg viewBox="0 0 12 12" className="size-3 shrink-0" aria-hidden>
+        {at === 0 && <rect x={1} y={1} width={10} height={10} fill="var(--ink)" />}
+        {at === 1 && <path d="M1 11V1h10Z" fill="var(--ink)" stroke="var(--ink)" />}
+        {at === 2 && <path d="M1 4h10M1 8h10" stroke="var(--ink)" strokeWidth={1.5} />}
+        {at === 3 && <path d="M2 2l8 8M10 2l-8 8" stroke="var(--warn)" strokeWidth={2} />}
+        {at === 4 && <rect x={1} y={1} width={10} height={10} fill="none" stroke="var(--ink-2)" strokeDasharray="2 2" />}
+      </svg>
+      <span className={at === 3 ? 'text-warn' : at === 4 ? 'text-ink-2' : ''}>{claim.word}</span>
+    </span>
+  )
+}
+
+/** Both set-ups on the bench, or, where they are two exercises, point by point. */
+function ToBench({ claim }: { claim: Claim }) {
+  const { search } = useLocation()
+  const { first, second } = claim
+  if (!first || !second) return null
+  const p = new URLSearchParams(search)
+  for (const key of ['topic', 'verdict', 'words', 'claim']) p.delete(key)
+  if (first.candidateId.split('/')[0] === second.candidateId.split('/')[0]) {
+    p.set('candidate', first.candidateId)
+    p.set('pinned', writeSetup(second.setup))
+    p.set('set', writeSetup(first.setup))
+    return (
+      <Link className="text-accent-2 underline" to={`/bench?${p}`}>
+        Both on the bench
+      </Link>
+    )
+  }
+  p.set('with', `${first.candidateId}~${second.candidateId}`)
+  p.set('set0', writeSetup(first.setup))
+  p.set('set1', writeSetup(second.setup))
+  return (
+    <Link className="text-accent-2 underline" to={`/compare?${p}`}>
+      Both point by point
+    </Link>
+  )
+}
+
+function Findings({ title, ids, findings }: { title: string; ids: string[]; findings: Map<string, Finding> }) {
+  if (ids.length === 0) return null
+  return (
+    <div>
+      <h3 className="text-sm">Studies {title}</h3>
+      <ul className="space-y-0.5">
+        {ids.map((id) => {
+          const f = findings.get(id)
+          return f ? (
+            <li key={id}>
+              {f.citation} ({f.how}
+              {f.people ? `, ${f.people} people` : ''}
+              {f.weeks ? `, ${f.weeks} weeks` : ''}): {f.conditionA} against {f.conditionB}: <b className="font-medium">{f.direction === 'MORE' ? 'more' : f.direction === 'LESS' ? 'less' : 'no difference'}</b>
+              {f.resultA !== undefined && f.resultB !== undefined ? ` (${f.resultA} against ${f.resultB})` : ''}. <span className="text-ink-2">{[f.note, f.caution, f.notUsed && `shown only: ${f.notUsed}`].filter(Boolean).join('; ')}</span>
+            </li>
+          ) : null
+        })}
+      </ul>
+    </div>
+  )
+}
