@@ -172,7 +172,7 @@ public final class Posterior {
   }
 
   /** Standard deviation of a finding about the difference that it sees. */
-  private double noise(Finding f) {
+  double noise(Finding f) {
     double trust = f.how() == Finding.How.EMG ? school.activityTrust() : f.how().trust();
     trust *= Math.min(1, f.people().orElse(UNSTATED * ENOUGH_PEOPLE) / ENOUGH_PEOPLE) * f.memory().trust();
     if (f.how().growth()) {
@@ -438,6 +438,11 @@ public final class Posterior {
 
   int rows() {
     return n;
+  }
+
+  /** Prior covariance of what the findings observe. */
+  double[][] prior() {
+    return prior;
   }
 
   Finding finding(int k) {

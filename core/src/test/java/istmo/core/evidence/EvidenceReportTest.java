@@ -1,0 +1,342 @@
+package istmo.core.evidence;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import istmo.core.anatomy.Regions;
+import istmo.core.body.Body;
+import istmo.core.body.Cautions;
+import istmo.core.body.Intake;
+import istmo.core.body.Profile;
+import istmo.core.body.Sex;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Place;
+import istmo.core.evidence.Finding.Direction;
+import istmo.core.evidence.Posterior.Assumptions;
+import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.criterion.Brief;
+import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.ranking.criterion.Orders;
+import istmo.core.ranking.criterion.Weights;
+import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.CholeskyDecomposition;
+import org.hipparchus.linear.RealMatrix;
+import org.junit.jupiter.api.Test;
+
+/**
+ * What the evidence is worth, measured: the block in docs/validation.md is what this finds today, written with {@code mvn -pl core test -Dtest=EvidenceReportTest -Dvalidation.write=true}; and floors under which no change may fall unseen.
+ */
+class EvidenceReportTest {
+  private static final Path PAGE = Path.of("..", "docs", "validation.md");
+  private static final String BEGIN = "<!-- evidence: written by EvidenceReportTest -->";
+  private static final String END = "<!-- end of evidence -->";
+
+  private static final School STRETCH = School.STRETCH;
+  private static final Assumptions MECHANICS = Assumptions.USUAL;
+  /** Studies alone: no mechanics, and exercises free to differ as much as they do by mechanics. */
+  private static final Assumptions NO_MECHANICS = new Assumptions(false, 2.5);
+
+  private final StringBuilder report = new StringBuilder(BEGIN + "\n\n");
+
+  @Test
+  void whatTheEvidenceIsWorth() throws Exception {
+    leaveOneStudyOut();
+    heldOut();
+    simulatedTruth();
+    firstOrderAgainstFullDraws();
+    weightsPerturbed();
+    claims();
+    report.append(END);
+    String page = Files.readString(PAGE);
+    int begin = page.indexOf(BEGIN);
+    int end = page.indexOf(END) + END.length();
+    assertThat(begin).as("marker in docs/validation.md").isNotNegative();
+    if (Boolean.getBoolean("validation.write")) {
+      Files.writeString(PAGE, page.substring(0, begin) + report + page.substring(end));
+      return;
+    }
+    assertThat(page.substring(begin, end)).isEqualTo(report.toString());
+  }
+
+  private void say(String format, Object... values) {
+    report.append(String.format(Locale.ROOT, format, values)).append('\n');
+  }
+
+  // leave one study out
+
+  private static boolean predicted(Finding f, double mean) {
+    return switch (f.direction()) {
+      case MORE -> mean > 0;
+      case LESS -> mean < 0;
+      case ALIKE -> Math.abs(mean) <= Posterior.MARGIN;
+    };
+  }
+
+  private void leaveOneStudyOut() {
+    List<Finding> used = Studies.standard().used();
+    Posterior none = new Posterior(STRETCH, List.of(), MECHANICS);
+    Map<String, int[]> tally = new TreeMap<>(); // hits of mechanics, studies, both, and how many
+    for (String citation : Studies.standard().citations()) {
+      Posterior studies = Posterior.without(STRETCH, f -> f.citation().equals(citation), NO_MECHANICS);
+      Posterior both = Posterior.without(STRETCH, f -> f.citation().equals(citation), MECHANICS);
+      for (Finding f : used) {
+        if (!f.citation().equals(citation)) {
+          continue;
+        }
+        boolean[] hit = {predicted(f, none.difference(f).mean()), predicted(f, studies.difference(f).mean()), predicted(f, both.difference(f).mean())};
+        String kind = f.direction() == Direction.ALIKE ? "no difference" : "direction";
+        String how = f.how().growth() ? "growth" : f.how().label();
+        String group = Regions.standard().get(f.regionsA().get(0)).group();
+        for (String key : List.of(kind + "|0 all", kind + "|1 " + how, kind + "|2 " + group)) {
+          int[] t = tally.computeIfAbsent(key, k -> new int[4]);
+          for (int m = 0; m < 3; m++) {
+            t[m] += hit[m] ? 1 : 0;
+          }
+          t[3]++;
+        }
+      }
+    }
+    say("**Leave one study out.** Every study's findings predicted without it, %d findings of %d studies in use. A direction is predicted when the sign is right; no difference when the mean lies within ±%.0f %%.", used.size(), Studies.standard().citations().size(), 100 * Posterior.MARGIN);
+    say("");
+    say("| found | of | mechanics alone | studies alone | both |");
+    say("|---|---|---|---|---|");
+    tally.forEach((key, t) -> say("| %s, %s | %d | %d | %d | %d |", key.split("\\|")[0], key.split("\\|")[1].substring(2), t[3], t[0], t[1], t[2]));
+    say("");
+    int[] all = tally.get("direction|0 all");
+    assertThat(all[2]).as("both together predict directions no worse than either alone").isGreaterThanOrEqualTo(Math.max(all[0], all[1]) - 1);
+    assertThat(all[2] / (double) all[3]).isGreaterThan(0.75);
+  }
+
+  private void heldOut() {
+    Posterior none = new Posterior(STRETCH, List.of(), MECHANICS);
+    Posterior all = Posterior.of(STRETCH);
+    say("**Held out.** Findings that were never used, nor looked at when anything was chosen: ln of how much more the first gives.");
+    say("");
+    say("| study | what | region | found | mechanics | with studies | |");
+    say("|---|---|---|---|---|---|---|");
+    int hits = 0;
+    for (Finding f : Studies.standard().all()) {
+      if (f.heldOut()) {
+        Posterior.Estimate m = none.difference(f);
+        Posterior.Estimate b = all.difference(f);
+        hits += predicted(f, b.mean()) ? 1 : 0;
+        say("| %s | %s against %s | %s | %s | %.2f ± %.2f | %.2f ± %.2f | %s |", f.shortCitation(), f.conditionA(), f.conditionB(), f.regionWords(), f.direction().label(), m.mean(), m.sd(), b.mean(), b.sd(), predicted(f, b.mean()) ? "hit" : "**miss**");
+      }
+    }
+    say("");
+    assertThat(hits).isGreaterThanOrEqualTo(5);
+  }
+
+  // simulated ground truth
+
+  private void simulatedTruth() {
+    Random random = new Random(7);
+    List<Candidate> candidates = Catalogue.standard().candidates().stream().filter(c -> Reference.standard().has(c.id())).toList();
+    List<Finding> targets = new ArrayList<>();
+    List<String> regions = List.of("RF", "VL", "BFL", "ST", "GMAXM", "GMEDP", "AL", "GASM", "SOL");
+    for (int k = 0; k < 60; k++) {
+      String region = regions.get(k % regions.size());
+      targets.add(like(Studies.standard().get("F021"), "T" + k, pick(candidates, random), pick(candidates, random), List.of(region), Direction.MORE, OptionalDouble.empty(), OptionalDouble.empty()));
+    }
+    List<Finding> used = Studies.standard().used();
+    List<Finding> together = new ArrayList<>(used);
+    together.addAll(targets);
+    Posterior joint = new Posterior(STRETCH, together, MECHANICS);
+    double[][] cov = joint.prior();
+    int n = cov.length;
+    for (int i = 0; i < n; i++) {
+      cov[i][i] += 1e-9;
+    }
+    RealMatrix root = new CholeskyDecomposition(new Array2DRowRealMatrix(cov), 1e-9, 1e-15).getL();
+    int inside = 0;
+    int narrower = 0;
+    int asked = 0;
+    for (int world = 0; world < 20; world++) {
+      double[] g = IntStream.range(0, n).mapToDouble(i -> random.nextGaussian()).toArray();
+      double[] truth = root.operate(g);
+      List<Finding> simulated = new ArrayList<>();
+      for (int i = 0; i < n; i++) {
+        truth[i] += joint.mechanics(together.get(i));
+        if (i < used.size()) {
+          Finding f = used.get(i);
+          double seen = truth[i] + joint.noise(f) * random.nextGaussian();
+          boolean ratio = f.hasRatio();
+          simulated.add(like(f, f.id(), f.setUpA().orElseThrow(), f.setUpB().orElseThrow(), f.regionsA(), seen > 0 ? Direction.MORE : Direction.LESS, ratio ? OptionalDouble.of(20 * Math.exp(Posterior.SLOPE * seen) - 1) : OptionalDouble.empty(), ratio ? OptionalDouble.of(19) : OptionalDouble.empty()));
+        }
+      }
+      Posterior posterior = new Posterior(STRETCH, simulated, MECHANICS);
+      for (int t = 0; t < targets.size(); t++) {
+        Posterior.Estimate e = posterior.difference(targets.get(t));
+        double x = truth[used.size() + t];
+        inside += x >= e.low() && x <= e.high() ? 1 : 0;
+        narrower += e.sd() < 0.9 * Math.sqrt(cov[used.size() + t][used.size() + t]) ? 1 : 0;
+        asked++;
+      }
+    }
+    say("**Simulated ground truth.** Worlds drawn from the prior, the same findings made in them, %d differences between random candidates asked: the 80 %% interval holds the truth in %.0f %%. Findings narrow the interval by more than a tenth for %.0f %% of the differences.", asked, 100.0 * inside / asked, 100.0 * narrower / asked);
+    say("");
+    assertThat(inside / (double) asked).isBetween(0.75, 0.85);
+  }
+
+  private static Point pick(List<Candidate> from, Random random) {
+    return Point.of(from.get(random.nextInt(from.size())));
+  }
+
+  private static Finding like(Finding f, String id, Point a, Point b, List<String> regions, Direction direction, OptionalDouble growthA, OptionalDouble growthB) {
+    return new Finding(id, f.citation(), f.how(), f.weeks(), f.people(), "", "a", "b", Optional.of(a), Optional.of(b), f.regionName(), regions, f.comparesMuscles() && !id.startsWith("T") ? f.regionsB() : regions, "whole", "", growthA, growthB, direction, "", f.memory(), "", Optional.empty());
+  }
+
+  // first order against full draws
+
+  private void firstOrderAgainstFullDraws() {
+    Body tall = new Intake(1.88, 90, Sex.MALE, Intake.Thigh.LONG, Intake.Ankle.USUAL).body();
+    say("**First order against full draws.** 16 draws of all %d unknowns at once through the whole mechanics of 20 candidates, against the reference body's sensitivities. Shifts: of ln(stimulus + floor), where a region gets anything.", Unknown.all().size());
+    say("");
+    say("| body | rank correlation of the 20, mean over draws and regions | the same, lowest tenth | correlation of shifts | spread of shifts, first order and full | out of reach in a draw |");
+    say("|---|---|---|---|---|---|");
+    double own = firstOrder("the reference body", ReferenceCalculation.BODY);
+    double other = firstOrder("a tall lifter with long thighs", tall.withStrength(1.5, 1.5 * tall.lumbarNm()).withGrip(110));
+    say("");
+    assertThat(own).isGreaterThan(0.85);
+    assertThat(other).isGreaterThan(0.8);
+  }
+
+  private double firstOrder(String name, Body body) {
+    List<Point> points = Catalogue.standard().candidates().stream().map(Point::of).filter(p -> ReferenceCalculation.stimulus(p, ReferenceCalculation.usual(p, body), new School[] {STRETCH}).isPresent()).toList();
+    List<Point> twenty = IntStream.range(0, 20).mapToObj(k -> points.get(k * points.size() / 20)).toList();
+    double[][] base = twenty.stream().map(p -> logs(p, ReferenceCalculation.usual(p, body)).orElseThrow()).toArray(double[][]::new);
+    double[][][] change = twenty.stream().map(p -> Reference.standard().change(Reference.standard().nearest(p).orElseThrow(), STRETCH)).toArray(double[][][]::new);
+    List<Double> rank = new ArrayList<>();
+    List<double[]> shifts = new ArrayList<>();
+    int outOfReach = 0;
+    Random random = new Random(11);
+    for (int draw = 0; draw < 16; draw++) {
+      double[] z = IntStream.range(0, Unknown.all().size()).mapToDouble(u -> random.nextGaussian()).toArray();
+      double[][] drawn = twenty.parallelStream().map(p -> logs(p, all(p, body, z)).orElse(null)).toArray(double[][]::new);
+      outOfReach += (int) Arrays.stream(drawn).filter(d -> d == null).count();
+      for (int r = 0; r < base[0].length; r++) {
+        List<double[]> pairs = new ArrayList<>();
+        for (int i = 0; i < base.length; i++) {
+          if (drawn[i] == null) {
+            continue;
+          }
+          double shift = 0;
+          for (int u = 0; u < z.length; u++) {
+            shift += change[i][r][u] * z[u];
+          }
+          pairs.add(new double[] {base[i][r] + shift, drawn[i][r]});
+          if (base[i][r] > Math.log(0.4)) {
+            shifts.add(new double[] {shift, drawn[i][r] - base[i][r]});
+          }
+        }
+        rank.add(spearman(pairs));
+      }
+    }
+    rank.sort(null);
+    double mean = rank.stream().mapToDouble(Double::doubleValue).average().orElseThrow();
+    say("| %s | %.2f | %.2f | %.2f | %.2f and %.2f | %d of 320 |", name, mean, rank.get(rank.size() / 10), pearson(shifts), spread(shifts, 0), spread(shifts, 1), outOfReach);
+    return mean;
+  }
+
+  private static Unknown.Case all(Point p, Body body, double[] z) {
+    Unknown.Case c = ReferenceCalculation.usual(p, body);
+    for (int u = 0; u < z.length; u++) {
+      c = Unknown.all().get(u).change().apply(c, z[u]);
+    }
+    return c;
+  }
+
+  private static Optional<double[]> logs(Point p, Unknown.Case c) {
+    return ReferenceCalculation.stimulus(p, c, new School[] {STRETCH}).map(s -> Arrays.stream(s[0]).map(v -> Math.log(v + Stimulus.FLOOR)).toArray());
+  }
+
+  private static double spread(List<double[]> v, int which) {
+    return Math.sqrt(v.stream().mapToDouble(x -> x[which] * x[which]).average().orElseThrow());
+  }
+
+  private static double spearman(List<double[]> pairs) {
+    double[] a = ranks(pairs.stream().mapToDouble(p -> p[0]).toArray());
+    double[] b = ranks(pairs.stream().mapToDouble(p -> p[1]).toArray());
+    return pearson(IntStream.range(0, a.length).mapToObj(i -> new double[] {a[i], b[i]}).toList());
+  }
+
+  private static double[] ranks(double[] v) {
+    Integer[] order = IntStream.range(0, v.length).boxed().sorted(java.util.Comparator.comparingDouble(i -> v[i])).toArray(Integer[]::new);
+    double[] rank = new double[v.length];
+    for (int k = 0; k < order.length; k++) {
+      rank[order[k]] = k;
+    }
+    return rank;
+  }
+
+  private static double pearson(List<double[]> pairs) {
+    double ma = pairs.stream().mapToDouble(p -> p[0]).average().orElseThrow();
+    double mb = pairs.stream().mapToDouble(p -> p[1]).average().orElseThrow();
+    double ab = 0;
+    double aa = 0;
+    double bb = 0;
+    for (double[] p : pairs) {
+      ab += (p[0] - ma) * (p[1] - mb);
+      aa += (p[0] - ma) * (p[0] - ma);
+      bb += (p[1] - mb) * (p[1] - mb);
+    }
+    return ab / Math.sqrt(aa * bb);
+  }
+
+  // weights
+
+  private void weightsPerturbed() {
+    Body man = Body.estimated(1.78, 80, Sex.MALE);
+    Place everything = Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+    Map<String, Evaluation> evaluations = Orders.evaluate(man, everything, STRETCH);
+    Random random = new Random(3);
+    int same = 0;
+    double kept = 0;
+    int asked = 0;
+    Map<String, Integer> changed = new HashMap<>();
+    for (String aim : List.of("VL", "RF", "BFL", "GMAXM", "GMEDP", "AL", "GASM", "VL RF", "BFL GMAXM", "VL GMAXM", "GASM SOL", "VL BFL GMAXM GASM")) {
+      Map<String, Integer> aimed = Arrays.stream(aim.split(" ")).collect(Collectors.toMap(r -> r, r -> 2));
+      Brief brief = new Brief(man, Cautions.none(), Profile.unknown(), everything, new Aim(aimed, Set.of()), STRETCH, Optional.empty());
+      List<String> usual = Orders.places(brief, evaluations);
+      for (int k = 0; k < 20; k++) {
+        Map<String, Double> weights = new HashMap<>();
+        Weights.USUAL.all().forEach((id, w) -> weights.put(id, w * (0.8 + 0.4 * random.nextDouble())));
+        List<String> other = Orders.places(brief.weighed(new Weights(Weights.Preset.GROWTH, weights)), evaluations);
+        if (other.get(0).equals(usual.get(0))) {
+          same++;
+        } else {
+          changed.merge(aim, 1, Integer::sum);
+        }
+        kept += usual.subList(0, 3).stream().filter(other.subList(0, 3)::contains).count() / 3.0;
+        asked++;
+      }
+    }
+    say("**Weights perturbed by up to 20 %%**, each on its own, 20 times for 12 aims: the first place stays in %.0f %%, and %.0f %% of the first three stay among them.%s", 100.0 * same / asked, 100 * kept / asked, changed.isEmpty() ? "" : " The first place changed for: " + new TreeMap<>(changed).entrySet().stream().map(e -> e.getKey() + " (" + e.getValue() + " of 20)").collect(Collectors.joining(", ")) + ".");
+    say("");
+    assertThat(same / (double) asked).isGreaterThan(0.7);
+  }
+
+  private void claims() {
+    Map<Verdict.Word, Long> words = Verdict.all(Posterior.of(STRETCH)).stream().collect(Collectors.groupingBy(Verdict::word, TreeMap::new, Collectors.counting()));
+    say("**Claims of the trade**, %d: %s.", Claims.standard().all().size(), words.entrySet().stream().map(e -> e.getValue() + " " + e.getKey().label()).collect(Collectors.joining(", ")));
+    say("");
+  }
+}

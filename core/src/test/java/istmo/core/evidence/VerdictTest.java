@@ -1,0 +1,81 @@
+package istmo.core.evidence;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import istmo.core.evidence.Finding.Direction;
+import istmo.core.evidence.Posterior.Estimate;
+import istmo.core.evidence.Verdict.Word;
+import istmo.core.stimulus.School;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class VerdictTest {
+  private static final Map<String, Verdict> VERDICTS = Verdict.all(Posterior.of(School.STRETCH)).stream().collect(Collectors.toMap(v -> v.claim().id(), Function.identity()));
+
+  @ParameterizedTest
+  @CsvSource({
+    "MORE,  0.5, 0.10, true,  SUPPORTED",
+    "MORE,  0.5, 0.10, false, LEANING", // nothing is supported by mechanics alone
+    "MORE,  0.2, 0.20, true,  LEANING",
+    "MORE,  0.0, 0.05, true,  NO_DIFFERENCE",
+    "MORE, -0.4, 0.10, true,  CONTRADICTED",
+    "LESS, -0.5, 0.10, true,  SUPPORTED",
+    "LESS,  0.4, 0.10, true,  CONTRADICTED",
+    "ALIKE, 0.0, 0.05, true,  SUPPORTED",
+    "ALIKE, 0.0, 0.05, false, LEANING",
+    "ALIKE, 0.5, 0.10, true,  CONTRADICTED",
+  })
+  void aVerdictFollowsTheFigures(Direction expects, double mean, double sd, boolean found, Word word) {
+    assertThat(Verdict.byFigures(expects, new Estimate(mean, sd), found)).isEqualTo(word);
+  }
+
+  /** Of which the studies leave little doubt. */
+  @ParameterizedTest
+  @CsvSource({
+    "curl-seated, SUPPORTED", // Maeo et al. 2021
+    "squat-deep-glutes, SUPPORTED", // Kubo et al. 2019
+    "thrust-spares-quads, SUPPORTED", // Plotkin et al. 2023
+    "calf-straight, SUPPORTED", // Kinoshita et al. 2023 and others
+    "extension-rectus, SUPPORTED", // Zabaleta-Korta et al. 2021
+    "squat-all-quads, CONTRADICTED",
+    "unstable-more, CONTRADICTED", // Behm et al. 2002
+    "load-light, SUPPORTED", // Schoenfeld et al. 2017
+    "calf-top-squeeze, CONTRADICTED", // Kassiano et al. 2023
+    "squat-hormones, UNTESTED",
+    "curl-toes-out, LEANING",
+  })
+  void whatStudiesLeaveLittleDoubtOf(String claim, Word word) {
+    assertThat(VERDICTS.get(claim).word()).isEqualTo(word);
+  }
+
+  @Test
+  void oppositeClaimsAreNeverBothSupported() {
+    assertThat(VERDICTS).hasSizeGreaterThanOrEqualTo(50);
+    for (Verdict v : VERDICTS.values()) {
+      v.claim().against().map(VERDICTS::get).ifPresent(o -> assertThat(List.of(v.word(), o.word())).as(v.claim().id()).isNotEqualTo(List.of(Word.SUPPORTED, Word.SUPPORTED)));
+      assertThat(v.claim().sides().isPresent()).isEqualTo(v.both().isPresent());
+      assertThat(v.why()).isNotBlank();
+    }
+  }
+
+  /** Health claims are never a verdict in favour. */
+  @Test
+  void claimsAboutHealthStayClaims() {
+    List<Verdict> health = VERDICTS.values().stream().filter(v -> v.claim().note().contains("never advice")).toList();
+    assertThat(health).hasSizeGreaterThanOrEqualTo(4).allSatisfy(v -> assertThat(v.word()).isEqualTo(Word.UNTESTED));
+  }
+
+  /** Studies move the figures: the thrust's lead over the squat by activity shrinks where growth was alike. */
+  @Test
+  void studiesNarrowTheFigures() {
+    Verdict thrust = VERDICTS.get("thrust-best-glutes");
+    assertThat(thrust.both().orElseThrow().sd()).isLessThan(0.7 * thrust.mechanics().orElseThrow().sd());
+    assertThat(Math.abs(thrust.both().orElseThrow().mean())).isLessThan(0.2);
+    assertThat(thrust.opposing()).extracting(Finding::id).contains("F022");
+  }
+}
