@@ -1368,7 +1368,6 @@ export interface components {
             people?: number;
             population: string;
             region: string;
-            regionIds: string[];
             /** Format: double */
             resultA?: number;
             /** Format: double */

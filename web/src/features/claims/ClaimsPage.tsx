@@ -7,6 +7,8 @@ import { WordMenu } from '../../ui/WordMenu'
 import { writeSetup } from '../bench/address'
 import { useBrief } from '../brief/brief'
 import { regionWords } from '../brief/names'
+import { StudyList } from './StudyList'
+import { FindingLine } from './FindingLine'
 
 const VERDICTS: Claim['verdict'][] = ['SUPPORTED', 'LEANING', 'NO_DIFFERENCE', 'CONTRADICTED', 'UNTESTED']
 const WORD: Record<Claim['verdict'], string> = { SUPPORTED: 'supported', LEANING: 'leaning', NO_DIFFERENCE: 'no difference to be seen', CONTRADICTED: 'contradicted', UNTESTED: 'untested' }
@@ -21,6 +23,7 @@ export function ClaimsPage() {
   const topic = params.get('topic') ?? ''
   const verdict = params.get('verdict') ?? ''
   const words = params.get('words') ?? ''
+  const studiesShown = params.get('show') === 'studies'
   const [open, setOpen] = useState<string | null>(params.get('claim'))
   const failed = [catalogue, claims, studies].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
@@ -70,19 +73,27 @@ export function ClaimsPage() {
         <label className="flex shrink-0 items-baseline gap-2">
           with the words <input className="border border-rule px-2 py-1" type="search" value={words} onChange={(e) => put('words', e.target.value)} />
         </label>
+        <button type="button" className="shrink-0 border-b-2 border-dotted border-accent font-semibold hover:bg-paper-2" aria-pressed={studiesShown} onClick={() => put('show', studiesShown ? '' : 'studies')}>
+          {studiesShown ? 'back to the claims' : 'the studies'}
+        </button>
         <span className="text-ink-2" aria-live="polite">
-          {shown} of {all.length} claims. On an average body; studies are cited from memory. A line shows how much more the first side gives than the second, with its 80 % interval: open for mechanics alone, filled with studies. Records of your own clients do not speak yet.
+          {studiesShown ? `${studies.data.length} findings, cited from memory; ${studies.data.filter((f) => !f.notUsed).length} move the order, the rest say why they do not.` : null}
+          {!studiesShown && <>{shown} of {all.length} claims. On an average body; studies are cited from memory. A line shows how much more the first side gives than the second, with its 80 % interval: open for mechanics alone, filled with studies. Records of your own clients do not speak yet.</>}
         </span>
       </div>
+      {studiesShown ? (
+        <StudyList findings={studies.data} words={words} />
+      ) : (
       <ul className={`min-h-0 flex-1 divide-y divide-rule overflow-auto border-t border-ink pr-1 ${claims.isPlaceholderData ? 'opacity-60' : ''}`}>
-        {pairs.map((pair) => (
-          <li key={pair[0]!.id} className={pair.length === 2 ? 'grid gap-x-6 lg:grid-cols-2' : ''}>
-            {pair.map((c) => (
-              <OneClaim key={c.id} claim={c} paired={pair.length === 2} open={open === c.id} onOpen={() => setOpen(open === c.id ? null : c.id)} findings={findings} regions={regionWords(catalogue.data.regions, c.regionIds)} />
-            ))}
-          </li>
-        ))}
-      </ul>
+          {pairs.map((pair) => (
+            <li key={pair[0]!.id} className={pair.length === 2 ? 'grid gap-x-6 lg:grid-cols-2' : ''}>
+              {pair.map((c) => (
+                <OneClaim key={c.id} claim={c} paired={pair.length === 2} open={open !== null && pair.some((x) => x.id === open)} onOpen={() => setOpen(open !== null && pair.some((x) => x.id === open) ? null : c.id)} findings={findings} regions={regionWords(catalogue.data.regions, c.regionIds)} />
+              ))}
+            </li>
+          ))}
+        </ul>
+      )}
     </div>
   )
 }
@@ -177,7 +188,7 @@ function ToBench({ claim }: { claim: Claim }) {
   const { first, second } = claim
   if (!first || !second) return null
   const p = new URLSearchParams(search)
-  for (const key of ['topic', 'verdict', 'words', 'claim']) p.delete(key)
+  for (const key of ['topic', 'verdict', 'words', 'claim', 'show']) p.delete(key)
   if (first.candidateId.split('/')[0] === second.candidateId.split('/')[0]) {
     p.set('candidate', first.candidateId)
     p.set('pinned', writeSetup(second.setup))
@@ -208,10 +219,7 @@ function Findings({ title, ids, findings }: { title: string; ids: string[]; find
           const f = findings.get(id)
           return f ? (
             <li key={id}>
-              {f.citation} ({f.how}
-              {f.people ? `, ${f.people} people` : ''}
-              {f.weeks ? `, ${f.weeks} weeks` : ''}): {f.conditionA} against {f.conditionB}: <b className="font-medium">{f.direction === 'MORE' ? 'more' : f.direction === 'LESS' ? 'less' : 'no difference'}</b>
-              {f.resultA !== undefined && f.resultB !== undefined ? ` (${f.resultA} against ${f.resultB})` : ''}. <span className="text-ink-2">{[f.note, f.caution, f.notUsed && `shown only: ${f.notUsed}`].filter(Boolean).join('; ')}</span>
+              {f.citation}: <FindingLine finding={f} />
             </li>
           ) : null
         })}

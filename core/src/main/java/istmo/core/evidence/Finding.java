@@ -31,7 +31,6 @@ public record Finding(
     String conditionB,
     Optional<Point> setUpA,
     Optional<Point> setUpB,
-    String regionName,
     List<String> regionsA,
     List<String> regionsB,
     String site,

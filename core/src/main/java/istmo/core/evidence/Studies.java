@@ -3,8 +3,8 @@ package istmo.core.evidence;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.resource.TextTable;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 
 /** The findings of {@code evidence/findings.txt}, read and checked once: regions, candidates and parameters that they name must exist. */
 public final class Studies {
@@ -108,7 +109,6 @@ public final class Studies {
             need(row, "condition_b"),
             setUpA,
             setUpB,
-            row.get("region"),
             a,
             b,
             row.get("site"),
@@ -138,13 +138,11 @@ public final class Studies {
   }
 
   private static OptionalDouble number(String cell) {
-    return cell.isBlank() ? OptionalDouble.empty() : OptionalDouble.of(Double.parseDouble(cell.startsWith("-") ? cell : cell.trim()));
+    return cell.isBlank() ? OptionalDouble.empty() : OptionalDouble.of(Double.parseDouble(cell));
   }
 
   /** Citations of the findings in use, each once, in order. */
   public Set<String> citations() {
-    Set<String> result = new java.util.LinkedHashSet<>();
-    new ArrayList<>(used()).forEach(f -> result.add(f.citation()));
-    return result;
+    return used().stream().map(Finding::citation).collect(Collectors.toCollection(LinkedHashSet::new));
   }
 }

@@ -201,7 +201,7 @@ class EvidenceReportTest {
   }
 
   private static Finding like(Finding f, String id, Point a, Point b, List<String> regions, Direction direction, OptionalDouble growthA, OptionalDouble growthB) {
-    return new Finding(id, f.citation(), f.how(), f.weeks(), f.people(), "", "a", "b", Optional.of(a), Optional.of(b), f.regionName(), regions, f.comparesMuscles() && !id.startsWith("T") ? f.regionsB() : regions, "whole", "", growthA, growthB, direction, "", f.memory(), "", Optional.empty());
+    return new Finding(id, f.citation(), f.how(), f.weeks(), f.people(), "", "a", "b", Optional.of(a), Optional.of(b), regions, f.comparesMuscles() && !id.startsWith("T") ? f.regionsB() : regions, "whole", "", growthA, growthB, direction, "", f.memory(), "", Optional.empty());
   }
 
   // first order against full draws

@@ -20,7 +20,7 @@ class PosteriorTest {
 
   private static Finding finding(String id, String a, String b, String region, Finding.How how, Direction direction, double growthA, double growthB) {
     return new Finding(
-        id, "Test 2026", how, OptionalDouble.of(10), OptionalDouble.of(20), "", "a", "b", Optional.of(Point.parse(a)), Optional.of(Point.parse(b)), region, List.of(region), List.of(region), "whole", "", growthA > 0 ? OptionalDouble.of(growthA) : OptionalDouble.empty(),
+        id, "Test 2026", how, OptionalDouble.of(10), OptionalDouble.of(20), "", "a", "b", Optional.of(Point.parse(a)), Optional.of(Point.parse(b)), List.of(region), List.of(region), "whole", "", growthA > 0 ? OptionalDouble.of(growthA) : OptionalDouble.empty(),
         growthB > 0 ? OptionalDouble.of(growthB) : OptionalDouble.empty(), direction, "", Finding.Memory.HIGH, "", Optional.empty());
   }
 
