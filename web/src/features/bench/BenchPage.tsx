@@ -251,7 +251,13 @@ function OneBench({ catalogue, brief, candidateId, onChoose }: { catalogue: Cata
         {moved && !now.obstacle && bench && (
           <div className="mb-2">
             <Changes bench={bench} regions={catalogue.regions} aimed={aimed} from="start" to="now" />
-            {bench.changes.every((c) => !c.toldApart) && <p className="mt-1 text-sm">The model cannot tell these two set-ups apart.</p>}
+            {start.obstacle ? (
+              <p className="mt-1 border-l-2 border-warn pl-2 text-sm">
+                The start cannot be taken by this client: {start.obstacle.reason} Missing: {start.obstacle.missing}.
+              </p>
+            ) : (
+              bench.changes.every((c) => !c.toldApart) && <p className="mt-1 text-sm">The model cannot tell these two set-ups apart.</p>
+            )}
           </div>
         )}
         {now.load && <LoadWords load={now.load} />}

@@ -68,10 +68,10 @@ export function PointByPointPage() {
           </span>
         ))}
         {ids.length < MOST && (
-          <>
+          <span className={ids.length >= 2 ? 'no-print' : ''}>
             {ids.length > 0 && ' '}
             <WordMenu label="Add" text={ids.length === 0 ? 'choose one' : ids.length === 1 ? 'and another' : 'one more'} options={options.filter((o) => !ids.includes(o.value))} onChange={(v) => put([...ids, v], MOST)} />
-          </>
+          </span>
         )}
         .{' '}
         {comparison.data && (

@@ -85,6 +85,6 @@ class ComparisonController {
   }
 
   private static InfluenceView influence(Posterior.Influence i) {
-    return new InfluenceView(i.finding().id(), i.finding().shortCitation(), i.finding().conditionA() + " against " + i.finding().conditionB(), i.finding().regionWords(), i.finding().direction().label());
+    return new InfluenceView(i.finding().id(), i.finding().shortCitation() + ", " + i.finding().how().label(), i.finding().conditionA() + " against " + i.finding().conditionB(), i.finding().regionWords(), i.finding().direction().label());
   }
 }

@@ -26,6 +26,9 @@ import java.util.function.Function;
 
 /** Sentences about an evaluation, made from its figures: what it does, where in the range, what gives out first, what it costs, how sure. */
 public final class Explanation {
+  /** A change of a weight by less is none. */
+  private static final double LEVEL = 0.05;
+
   private Explanation() {}
 
   /**
@@ -77,7 +80,7 @@ public final class Explanation {
   static List<String> raise(Ranked r, List<Ranked> all, Function<String, Candidate> candidate) {
     List<String> sentences = new ArrayList<>();
     r.back().ifPresent(b -> sentences.add(String.format(Locale.ROOT, "Behind the first most by: %s (%.2f of %.2f).", b.label(), b.points(), all.get(0).utility() - r.utility())));
-    r.raise().ifPresent(x -> sentences.add(String.format(Locale.ROOT, "With %s on \u201c%s\u201d it would pass %s.", x.factor() > 1 ? String.format(Locale.ROOT, "%.1f times the weight", x.factor()) : String.format(Locale.ROOT, "%.0f %% of the weight", 100 * x.factor()), x.label(), candidate.apply(x.over()).name())));
+    r.raise().ifPresent(x -> sentences.add(raised(x, candidate.apply(x.over()).name())));
     String exercise = candidate.apply(r.id()).exerciseId();
     for (int k = 0; k < all.size() && all.get(k) != r; k++) {
       if (candidate.apply(all.get(k).id()).exerciseId().equals(exercise)) {
@@ -86,6 +89,14 @@ public final class Explanation {
       }
     }
     return List.copyOf(sentences);
+  }
+
+  private static String raised(Ranked.Raise x, String over) {
+    if (Math.abs(x.factor() - 1) < LEVEL) {
+      return String.format(Locale.ROOT, "All but level with %s.", over);
+    }
+    String weight = x.factor() > 1 ? String.format(Locale.ROOT, "%.1f times the weight", x.factor()) : String.format(Locale.ROOT, "%.0f %% of the weight", 100 * x.factor());
+    return String.format(Locale.ROOT, "With %s on “%s” it would pass %s.", weight, x.label(), over);
   }
 
   /** How much of the machine is known here; empty for what no order hangs on. */

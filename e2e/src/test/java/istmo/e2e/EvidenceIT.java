@@ -1,0 +1,101 @@
+package istmo.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Studies, schools, weights, claims and comparisons as a coach meets them. */
+@ExtendWith(Istmo.class)
+class EvidenceIT {
+  private static final LocatorAssertions.IsVisibleOptions SOON = new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
+  private static final LocatorAssertions.ContainsTextOptions SLOWLY = new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
+
+  /** What an order is weighed for, by hand too; what would move a strip up; two compared point by point. */
+  @Test
+  void anOrderIsWeighedAndTwoOfItCompared() {
+    try (Coach coach = Coach.atTheDesk()) {
+      Page page = coach.page;
+      coach.opens("/?aim=BFL.2~GMAXM.2");
+      List<String> usual = coach.order();
+      coach.says("Weighed for", "a sore back");
+      assertThat(page.getByTestId("brief")).containsText("weighed for a sore back");
+      assertThat(page.locator("section[aria-busy=false][aria-label=Order]")).isVisible(SOON);
+      Assertions.assertThat(coach.order()).isNotEqualTo(usual);
+      page.getByText(Pattern.compile("^What counts how much")).click();
+      page.getByLabel("time to set up").fill("9");
+      assertThat(page.getByTestId("brief")).containsText("own weights");
+      coach.presses("Back to the preset");
+      assertThat(page.getByTestId("brief")).not().containsText("own weights");
+      coach.says("Weighed for", "muscle growth");
+      page.getByTestId("together").click();
+      assertThat(page.getByText("Three together")).isVisible(SOON);
+      page.locator("[data-candidate]").nth(3).click();
+      assertThat(page.getByText("What would move it up")).isVisible();
+      assertThat(page.getByTestId("by-school")).containsText("by the squeeze", SLOWLY);
+      coach.findsNoSeriousFault("order").keepsAPicture("order-weighed");
+      page.locator("input[aria-label^='compare ']").nth(0).check();
+      page.locator("input[aria-label^='compare ']").nth(1).check();
+      page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Compare these 2 point by point")).click();
+      assertThat(page.getByTestId("differences")).containsText("outer hamstring", SLOWLY);
+      assertThat(page.getByRole(AriaRole.TABLE, new Page.GetByRoleOptions().setName("Point by point"))).containsText("Gives out first");
+      coach.says("Add", "Leg press, feet low");
+      assertThat(page.getByRole(AriaRole.COLUMNHEADER, new Page.GetByRoleOptions().setName("Leg press, feet low"))).isVisible(SOON);
+      coach.findsNoSeriousFault("compare").keepsAPicture("compare");
+      page.reload();
+      assertThat(page.getByRole(AriaRole.COLUMNHEADER, new Page.GetByRoleOptions().setName("Leg press, feet low"))).isVisible(SOON);
+    }
+  }
+
+  /** A claim is found by its words, opens with its opposite, and goes to the bench with both set-ups. */
+  @Test
+  void aClaimGoesToTheBenchWithBothSetUps() {
+    try (Coach coach = Coach.atTheDesk()) {
+      Page page = coach.page;
+      coach.opens("/?aim=VL.2").says("Client", "Oda Fenwick").goesTo("Claims");
+      assertThat(page.locator("[data-claim]").first()).isVisible(SOON);
+      Assertions.assertThat(page.locator("[data-claim]").count()).isGreaterThanOrEqualTo(50);
+      page.getByRole(AriaRole.SEARCHBOX).fill("feet forward: more quads");
+      assertThat(page.locator("[data-claim]")).hasCount(2);
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("more quads, and deeper"))).click();
+      assertThat(page.locator("[data-claim=track-forward-glutes]")).containsText("Mechanics:");
+      assertThat(page.locator("[data-claim=track-forward-quads]")).containsText("does not say which");
+      coach.findsNoSeriousFault("claims").keepsAPicture("claims");
+      page.locator("[data-claim=track-forward-quads]").getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Both on the bench")).click();
+      assertThat(page.getByTestId("changes")).isVisible(SOON);
+      Locator feet = page.getByLabel("Feet in front of the bar", new Page.GetByLabelOptions().setExact(false)).first();
+      assertThat(feet).isVisible(SOON);
+      Assertions.assertThat(page.url()).contains("pinned=").contains("set=");
+      page.goBack();
+      page.getByRole(AriaRole.SEARCHBOX).fill("Maeo");
+      coach.presses("the studies");
+      assertThat(page.getByText("Maeo et al. 2021 Med Sci Sports Exerc")).isVisible();
+      assertThat(page.getByText(Pattern.compile("Here: Seated leg curl against Lying leg curl")).first()).isVisible();
+    }
+  }
+
+  /** A school of one's own, refused where it is out of range, judges the order at once. */
+  @Test
+  void aSchoolOfOnesOwnJudges() {
+    try (Coach coach = Coach.atTheDesk()) {
+      Page page = coach.page;
+      coach.opens("/schools").presses("A school of your own").presses("Keep");
+      assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("needs a name");
+      coach.fills("Judged", "by the short end").fills("Why", "to see what moves").presses("Keep");
+      assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Judged by the short end"))).isVisible();
+      coach.findsNoSeriousFault("schools");
+      coach.goesTo("Order").says("Bring up", "all quads").says("School", "by the short end");
+      assertThat(page.getByTestId("brief")).containsText("judged by the short end");
+      assertThat(page.getByTestId("first-pick")).isVisible(SOON);
+      coach.goesTo("Schools").presses("Take out");
+      assertThat(page.getByText("taken out")).isVisible();
+    }
+  }
+}
