@@ -107,7 +107,7 @@ function Change({ claim }: { claim: Claim }) {
   const b = claim.both
   if (!m || !b) return <span className="text-xs text-ink-2">not computed</span>
   return (
-    <svg viewBox="0 0 200 26" className="h-7 w-full max-w-72" role="img" aria-label={`mechanics ${percent(m.mean)}, with studies ${percent(b.mean)}`}>
+    <svg viewBox="0 0 200 28" className="h-8 w-full max-w-72" role="img" aria-label={`mechanics ${percent(m.mean)}, with studies ${percent(b.mean)}`}>
       <rect x={x(-0.14)} width={x(0.14) - x(-0.14)} y={0} height={18} fill="var(--paper-2)" />
       <line x1={100} x2={100} y1={0} y2={18} stroke="var(--ink-2)" />
       <line x1={x(m.low)} x2={x(m.high)} y1={5} y2={5} stroke="var(--ink-2)" />
