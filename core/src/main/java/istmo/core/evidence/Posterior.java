@@ -16,11 +16,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
-import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.ArrayRealVector;
-import org.hipparchus.linear.CholeskyDecomposition;
-import org.hipparchus.linear.DecompositionSolver;
-import org.hipparchus.linear.RealMatrix;
 
 /**
  * What studies say against what mechanics says, by a school.
@@ -28,7 +23,7 @@ import org.hipparchus.linear.RealMatrix;
  * <p>The field is x(point, region) = ln(stimulus + floor) = mechanics + J theta + delta: theta, the unknowns of people in general, standard normal and common to all points; delta, the model's own error, normal with standard deviation
  * {@link #ownError} and correlated between points as {@link Point#correlation} says and between regions of one group by {@value #REGION_SHARE}. A finding is one linear observation z = x(A, region) - x(B, region) of the reference body:
  * a ratio of growths enters as z = ln(ratio) / {@link #SLOPE} with Gaussian noise, "no difference" as z = 0 with {@link #MARGIN} added to it, and a direction as a probit, Phi(z / noise), matched by expectation propagation (Minka 2001;
- * Rasmussen and Williams 2006, algorithm 3.5, here in parallel with damping). What remains is Gaussian conditioning: one Cholesky decomposition of as many rows as there are findings. Equations: docs/model.md, 9.
+ * {@link Propagation}). What remains is Gaussian conditioning. Equations: docs/model.md, 9.
  */
 public final class Posterior {
   /** ln(ratio of growths) for each ln(ratio of stimuli), and its scatter: fitted once on the findings with both growths ({@code PosteriorTest} finds it at the optimum; docs/validation.md). */
@@ -59,11 +54,6 @@ public final class Posterior {
   /** Where one is not remembered. */
   private static final double UNSTATED = 0.6;
 
-  private static final double DAMPING = 0.7;
-  private static final int MOST_SWEEPS = 200;
-  private static final double SETTLED = 1e-7;
-  /** Precision below which a site says nothing. */
-  private static final double NOTHING = 1e-8;
 
   private static final List<Region> REGIONS = Regions.standard().all();
   private static final String[] GROUP_OF = REGIONS.stream().map(Region::group).toArray(String[]::new);
@@ -93,11 +83,7 @@ public final class Posterior {
   private final List<Row> rows = new ArrayList<>();
   private final int n;
   private final double[][] prior;
-  private double[] siteMean;
-  private double[] sitePrecision;
-  private double[] alpha = {};
-  private double logEvidence;
-  private RealMatrix inverse;
+  private final Propagation propagation;
 
   /** A point with what the field needs of it; {@code telling} are, by region, the unknowns of people in general that change it. */
   private record Place(Point point, double[][] change, int[][] telling, double ownError) {}
@@ -126,11 +112,7 @@ public final class Posterior {
         prior[i][j] = prior[j][i] = covariance(rows.get(i).parts(), rows.get(j).parts());
       }
     }
-    propagate();
-  }
-
-  public School school() {
-    return school;
+    this.propagation = new Propagation(rows.stream().map(Posterior::observation).toList(), prior);
   }
 
   private Place place(Point point) {
@@ -230,119 +212,21 @@ public final class Posterior {
     return p.ownError() * STEER_OF[region];
   }
 
-  /** Standard deviation of ln(stimulus + floor) that the model itself leaves open at a point, for a region. */
-  public double ownError(Point point, String regionId) {
-    return ownError(place(point), REGION_INDEX.get(regionId));
+  private static Propagation.Observation observation(Row row) {
+    Finding f = row.finding();
+    if (f.hasRatio()) {
+      return new Propagation.Observation(row.mean(), row.noise(), 0, logRatio(f) / SLOPE);
+    }
+    return switch (f.direction()) {
+      case ALIKE -> new Propagation.Observation(row.mean(), Math.hypot(row.noise(), MARGIN), 0, 0);
+      case MORE -> new Propagation.Observation(row.mean(), row.noise(), 1, 0);
+      case LESS -> new Propagation.Observation(row.mean(), row.noise(), -1, 0);
+    };
   }
 
-  /** Sites: Gaussian rows fixed, directions by expectation propagation. */
-  private void propagate() {
-    siteMean = new double[n];
-    sitePrecision = new double[n];
-    boolean[] direction = new boolean[n];
-    for (int k = 0; k < n; k++) {
-      Row row = rows.get(k);
-      Finding f = row.finding();
-      if (f.hasRatio()) {
-        siteMean[k] = logRatio(f) / SLOPE;
-        sitePrecision[k] = 1 / (row.noise() * row.noise());
-      } else if (f.direction() == Finding.Direction.ALIKE) {
-        sitePrecision[k] = 1 / (row.noise() * row.noise() + MARGIN * MARGIN);
-      } else {
-        direction[k] = true;
-      }
-    }
-    double[] mean = new double[n];
-    double[] variance = new double[n];
-    for (int sweep = 0; sweep < MOST_SWEEPS; sweep++) {
-      condition(mean, variance);
-      double moved = 0;
-      for (int k = 0; k < n; k++) {
-        if (!direction[k]) {
-          continue;
-        }
-        double cavityPrecision = 1 / variance[k] - sitePrecision[k];
-        if (!(cavityPrecision > NOTHING)) {
-          continue;
-        }
-        double cavityMean = (mean[k] / variance[k] - sitePrecision[k] * siteMean[k]) / cavityPrecision;
-        double sign = rows.get(k).finding().direction() == Finding.Direction.MORE ? 1 : -1;
-        double v = 1 / cavityPrecision;
-        double noise = rows.get(k).noise();
-        double scale = Math.sqrt(noise * noise + v);
-        double z = sign * cavityMean / scale;
-        double ratio = Normal.densityOverProbability(z);
-        double newMean = cavityMean + sign * v * ratio / scale;
-        double newVariance = v - v * v * ratio * (z + ratio) / (scale * scale);
-        double precision = Math.max(NOTHING, 1 / newVariance - cavityPrecision);
-        double shifted = (newMean / newVariance - cavityMean * cavityPrecision) / precision;
-        double p = (1 - DAMPING) * sitePrecision[k] + DAMPING * precision;
-        double pm = (1 - DAMPING) * sitePrecision[k] * siteMean[k] + DAMPING * precision * shifted;
-        moved = Math.max(moved, Math.abs(p - sitePrecision[k]) + Math.abs(pm - sitePrecision[k] * siteMean[k]));
-        sitePrecision[k] = p;
-        siteMean[k] = pm / p;
-      }
-      if (moved < SETTLED) {
-        break;
-      }
-    }
-    condition(mean, variance);
-    logEvidence = logEvidence(mean, variance, direction);
-  }
-
-  /** Mean and variance of the observed differences given the sites; keeps what predictions need. */
-  private void condition(double[] mean, double[] variance) {
-    if (n == 0) {
-      return;
-    }
-    double[][] sum = new double[n][];
-    double[] residual = new double[n];
-    for (int k = 0; k < n; k++) {
-      sum[k] = prior[k].clone();
-      sum[k][k] += 1 / Math.max(NOTHING, sitePrecision[k]);
-      residual[k] = siteMean[k] - rows.get(k).mean();
-    }
-    DecompositionSolver solver = new CholeskyDecomposition(new Array2DRowRealMatrix(sum, false), 1e-9, 1e-14).getSolver();
-    alpha = solver.solve(new ArrayRealVector(residual, false)).toArray();
-    inverse = solver.getInverse();
-    double[][] inv = inverse.getData();
-    for (int k = 0; k < n; k++) {
-      double m = 0;
-      double v = prior[k][k];
-      for (int i = 0; i < n; i++) {
-        m += prior[k][i] * alpha[i];
-        double s = 0;
-        for (int j = 0; j < n; j++) {
-          s += inv[i][j] * prior[j][k];
-        }
-        v -= prior[k][i] * s;
-      }
-      mean[k] = rows.get(k).mean() + m;
-      variance[k] = Math.max(1e-12, v);
-    }
-  }
-
-  /** Sum of ln probabilities of each finding given the others, at the cavities (leave one row out): a proper score with which own errors are compared. */
-  private double logEvidence(double[] mean, double[] variance, boolean[] direction) {
-    double sum = 0;
-    for (int k = 0; k < n; k++) {
-      double precision = Math.max(NOTHING, 1 / variance[k] - sitePrecision[k]);
-      double m = (mean[k] / variance[k] - sitePrecision[k] * siteMean[k]) / precision;
-      double noise = rows.get(k).noise();
-      double v = 1 / precision + noise * noise;
-      if (direction[k]) {
-        double sign = rows.get(k).finding().direction() == Finding.Direction.MORE ? 1 : -1;
-        sum += Normal.logProbability(sign * m / Math.sqrt(v));
-      } else {
-        double total = 1 / precision + 1 / sitePrecision[k];
-        sum += -0.5 * Math.log(2 * Math.PI * total) - 0.5 * (siteMean[k] - m) * (siteMean[k] - m) / total;
-      }
-    }
-    return sum;
-  }
-
-  double logEvidence() {
-    return logEvidence;
+  /** How well the findings explain one another under these assumptions, left out one at a time. */
+  double score() {
+    return propagation.score();
   }
 
   static double logRatio(Finding f) {
@@ -401,18 +285,7 @@ public final class Posterior {
 
   private Estimate estimate(List<Part> parts, double mean) {
     double[] c = withRows(parts);
-    double m = mean;
-    for (int k = 0; k < n; k++) {
-      m += c[k] * alpha[k];
-    }
-    double v = covariance(parts, parts);
-    if (n > 0) {
-      double[] ic = inverse.operate(c);
-      for (int k = 0; k < n; k++) {
-        v -= c[k] * ic[k];
-      }
-    }
-    return new Estimate(m, Math.sqrt(Math.max(1e-12, v)));
+    return new Estimate(mean + propagation.shift(c), Math.sqrt(Math.max(1e-12, covariance(parts, parts) - propagation.explained(c))));
   }
 
   private double[] withRows(List<Part> parts) {
@@ -430,7 +303,7 @@ public final class Posterior {
   List<Influence> influences(double[] covariance) {
     List<Influence> influences = new ArrayList<>();
     for (int k = 0; k < n; k++) {
-      influences.add(new Influence(rows.get(k).finding(), covariance[k] * alpha[k]));
+      influences.add(new Influence(rows.get(k).finding(), covariance[k] * propagation.alpha(k)));
     }
     influences.sort(Comparator.comparingDouble((Influence i) -> -Math.abs(i.shift())).thenComparing(i -> i.finding().id()));
     return influences;
@@ -455,7 +328,7 @@ public final class Posterior {
   }
 
   double siteVariance(int k) {
-    return 1 / Math.max(NOTHING, sitePrecision[k]);
+    return propagation.siteVariance(k);
   }
 
   double[][] change(Point p) {
@@ -472,12 +345,12 @@ public final class Posterior {
 
   /** What the rows' residuals, given or simulated, weigh. */
   double[] weights(double[] residual) {
-    return n == 0 ? new double[0] : inverse.operate(residual);
+    return propagation.weights(residual);
   }
 
   /** What finding k should see beside the mechanics, were the site exact. */
   double residual(int k) {
-    return siteMean[k] - rows.get(k).mean();
+    return propagation.residual(k);
   }
 
   /** Value of row k for a field given by point key as [region]. */

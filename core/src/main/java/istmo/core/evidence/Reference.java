@@ -1,6 +1,5 @@
 package istmo.core.evidence;
 
-import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.resource.TextTable;
@@ -67,17 +66,6 @@ public final class Reference {
     double[] result = new double[REGIONS];
     for (int r = 0; r < REGIONS; r++) {
       result[r] = Math.max(0, (1 - b) * (1 - w) * c[0][r] + b * (1 - w) * c[1][r] + (1 - b) * w * c[2][r] + b * w * c[3][r]);
-    }
-    return result;
-  }
-
-  /** The same by region id. */
-  public Map<String, Double> byRegion(String key, School school) {
-    double[] s = stimulus(key, school);
-    Map<String, Double> result = new LinkedHashMap<>();
-    int r = 0;
-    for (Region region : Regions.standard().all()) {
-      result.put(region.id(), s[r++]);
     }
     return result;
   }
