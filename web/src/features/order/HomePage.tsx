@@ -80,7 +80,7 @@ export function HomePage() {
         </section>
         <section aria-label="Why" className="relative min-h-0 overflow-auto">
           {input && chosen && <WhyPanel key={chosen.candidateId} entry={chosen} catalogue={catalogue.data} brief={brief} bySchool={bySchool.data ?? []} />}
-          {input && <WeighPanel brief={brief} change={change} catalogue={catalogue.data} />}
+          {input && chosen && <WeighPanel brief={brief} change={change} catalogue={catalogue.data} asked={chosen.contributions.map((c) => c.criterion)} />}
         </section>
       </div>
     </div>

@@ -2,8 +2,8 @@ import type { Catalogue } from '../../api/client'
 import { Button } from '../../ui/Button'
 import type { Brief } from '../brief/brief'
 
-/** What counts how much: the preset's weights, and sliders to set others. */
-export function WeighPanel({ brief, change, catalogue }: { brief: Brief; change: (c: Partial<Brief>, replace?: boolean) => void; catalogue: Catalogue }) {
+/** What counts how much: the preset's weights, and sliders to set others; asked: what this brief can be weighed by. */
+export function WeighPanel({ brief, change, catalogue, asked }: { brief: Brief; change: (c: Partial<Brief>, replace?: boolean) => void; catalogue: Catalogue; asked: string[] }) {
   const preset = catalogue.presets.find((p) => p.id === brief.preset) ?? catalogue.presets[0]!
   const own = Object.keys(brief.weights).length
   return (
@@ -13,7 +13,7 @@ export function WeighPanel({ brief, change, catalogue }: { brief: Brief; change:
         Weighed for {preset.label}. {preset.reason}
       </p>
       <ul className="mt-1 space-y-1">
-        {catalogue.criteria.map((c) => {
+        {catalogue.criteria.filter((c) => asked.includes(c.id)).map((c) => {
           const value = brief.weights[c.id] ?? preset.weights[c.id] ?? 0
           return (
             <li key={c.id} className="grid grid-cols-[minmax(0,1fr)_6rem_2rem] items-center gap-2">

@@ -94,7 +94,7 @@ export function WhyPanel({ entry, catalogue, brief, bySchool }: { entry: Entry; 
       <h3 className="mt-3 border-b border-ink text-base">What made its score of {Math.round(100 * entry.utility)}</h3>
       <table className="w-full text-sm">
         <tbody>
-          {entry.contributions.map((c) => (
+          {entry.contributions.filter((c) => c.points !== 0 || c.value === 0).map((c) => (
             <tr key={c.criterion} className="border-b border-rule/60 align-baseline">
               <th scope="row" className="py-0.5 text-left font-normal">
                 {c.label}

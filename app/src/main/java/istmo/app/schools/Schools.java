@@ -18,7 +18,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** By which schools the signed-in coach can judge: the stated ones, and own. An own school that was taken out still judges the sessions that have it. */
 @Service
 public class Schools {
-  static final int MOST = 12;
+  /** Own schools that a coach can have: each costs some milliseconds wherever places are told by school. */
+  static final int MOST = 8;
   private static final String OWN = "own-";
 
   private final OwnSchoolRepository repository;

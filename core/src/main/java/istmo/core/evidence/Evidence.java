@@ -30,8 +30,9 @@ public final class Evidence {
   private static final int PAIRS = DRAWS / 2;
   private static final int REGIONS = Regions.standard().all().size();
   private static final long SEED = 20261124;
-  private static final int KEPT_SCHOOLS = 24;
-  private static final int KEPT_POINTS = 600;
+  private static final int KEPT_SCHOOLS = 16;
+  private static final int KEPT_POINTS = 300;
+  private static final int KEPT_NODES = 600;
   private static final double JITTER = 1e-9;
 
   private static final Map<School, Evidence> BY_SCHOOL =
@@ -274,7 +275,7 @@ public final class Evidence {
 
   /** Standard normal draws of a node for each region, [region][draw], correlated within groups; the same for every school. */
   private static double[][] node(String name) {
-    if (NODES.size() > KEPT_POINTS) {
+    if (NODES.size() > KEPT_NODES) {
       NODES.clear();
     }
     return NODES.computeIfAbsent(name, Evidence::drawn);

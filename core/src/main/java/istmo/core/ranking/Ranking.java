@@ -96,7 +96,7 @@ public final class Ranking {
   }
 
   private static double totalWeight(Alternative a, double fitWeight) {
-    return fitWeight + a.criteria().stream().mapToDouble(Alternative.Criterion::weight).sum();
+    return Math.max(1e-12, fitWeight + a.criteria().stream().mapToDouble(Alternative.Criterion::weight).sum()); // where nothing counts, all are alike
   }
 
   private static double utilityOf(Alternative a, double scaledFit, double fitWeight) {

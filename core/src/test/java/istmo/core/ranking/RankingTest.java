@@ -108,6 +108,13 @@ class RankingTest {
   }
 
   @Test
+  void whereNothingCountsAllAreAlikeAndInTheOrderOfTheirIds() {
+    List<Ranked> order = Ranking.rank(five().stream().map(a -> new Alternative(a.id(), a.fit(), a.draws(), List.of(new Criterion("stability", "stability", 0, 0.5, "")))).toList(), 0, "fit");
+    assertThat(order).extracting(Ranked::id).containsExactly("a", "b", "c", "d", "e");
+    assertThat(order).extracting(Ranked::utility).containsOnly(0.0);
+  }
+
+  @Test
   void nonsenseIsRefused() {
     assertThatThrownBy(() -> new Criterion("c", "c", 1, 1.5, "")).hasMessageContaining("within 0 to 1");
     assertThatThrownBy(() -> new Criterion("c", "c", 1, Double.NaN, "")).hasMessageContaining("within 0 to 1");

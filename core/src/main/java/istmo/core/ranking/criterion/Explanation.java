@@ -79,7 +79,7 @@ public final class Explanation {
   /** What holds it back most, and the least changes that would move it up: a weight, or another set-up of it. */
   static List<String> raise(Ranked r, List<Ranked> all, Function<String, Candidate> candidate) {
     List<String> sentences = new ArrayList<>();
-    r.back().ifPresent(b -> sentences.add(String.format(Locale.ROOT, "Behind the first most by: %s (%.2f of %.2f).", b.label(), b.points(), all.get(0).utility() - r.utility())));
+    r.back().ifPresent(b -> sentences.add(String.format(Locale.ROOT, "%.0f points behind the first; loses most on: %s (%.0f).", 100 * (all.get(0).utility() - r.utility()), b.label(), 100 * b.points())));
     r.raise().ifPresent(x -> sentences.add(raised(x, candidate.apply(x.over()).name())));
     String exercise = candidate.apply(r.id()).exerciseId();
     for (int k = 0; k < all.size() && all.get(k) != r; k++) {
