@@ -9,7 +9,11 @@ import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
 import istmo.app.schools.Schools;
 import istmo.core.body.Body;
+import istmo.core.body.Cautions;
+import istmo.core.body.Profile;
+import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Place;
 import istmo.core.evidence.Evidence;
 import istmo.core.ranking.criterion.Aim;
@@ -25,7 +29,10 @@ import istmo.core.stimulus.School;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
@@ -122,10 +129,16 @@ public class OrderBook {
     return schools.all().stream().map(s -> new BySchool(s, Orders.places(brief.by(s), evaluated(brief.by(s))))).toList();
   }
 
-  /** The evidence of the stated schools takes some seconds of a cold machine once; an order waits for it only when it is asked earlier than that. */
+  /** A cold machine takes some seconds over its first order: one of nobody's is made while the application waits, and the evidence of the stated schools after it. An order that is asked earlier waits no longer than without. */
   @EventListener(ApplicationReadyEvent.class)
   void warm() {
-    Thread warming = new Thread(() -> School.all().forEach(Evidence::of), "evidence");
+    Thread warming = new Thread(() -> {
+      Body nobody = Body.estimated(1.75, 75, Sex.MALE);
+      Place everything = Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+      Brief brief = new Brief(nobody, Cautions.none(), Profile.unknown(), everything, new Aim(Map.of("VL", 2), Set.of()), School.STRETCH, Optional.empty());
+      Orders.order(brief, Orders.evaluate(nobody, everything, School.STRETCH));
+      School.all().forEach(Evidence::of);
+    }, "warming");
     warming.setDaemon(true);
     warming.start();
   }

@@ -97,7 +97,7 @@ public final class Orders {
     Map<String, Judged> open = open(brief, evidence, evaluations, excluded, notes);
     Catalogue.standard().notComputed().forEach(n -> excluded.add(new Order.Excluded(n.id(), n.name(), Order.Kind.NOT_COMPUTED, n.why(), Optional.empty(), List.of())));
     Map<Evaluation.Computed, Substitute.Shape> shapes = Substitute.shapes(open.values().stream().map(Judged::evaluation).toList(), brief.school());
-    excluded.replaceAll(x -> x.kind() == Order.Kind.GYM ? withSubstitute(brief, x, evaluations.get(x.candidateId()), shapes) : x);
+    List<Order.Excluded> out = excluded.parallelStream().map(x -> x.kind() == Order.Kind.GYM ? withSubstitute(brief, x, evaluations.get(x.candidateId()), shapes) : x).toList();
     Map<String, Double> best = new LinkedHashMap<>();
     for (Region r : Regions.standard().all()) {
       best.put(r.id(), open.values().stream().mapToDouble(j -> j.stimulus().get(r.id())).max().orElse(0));
@@ -109,7 +109,7 @@ public final class Orders {
     Together.best(2, entries, brief.aim(), brief.school()).ifPresent(together::add);
     Together.best(3, entries, brief.aim(), brief.school()).ifPresent(together::add);
     List<String> learning = brief.weights().preset() == Weights.Preset.BEGINNER ? Occasion.learning(entries) : List.of();
-    return new Order(entries, List.copyOf(excluded), firstPick(entries), List.copyOf(together), learning, List.copyOf(notes));
+    return new Order(entries, out, firstPick(entries), List.copyOf(together), learning, List.copyOf(notes));
   }
 
   private static Order.Entry entry(Brief brief, Ranked r, List<Ranked> ranked, Map<String, Judged> open, Map<String, Double> best, String most) {
