@@ -69,7 +69,7 @@ export function ClaimsPage() {
         />
         ; judged <WordMenu label="School" text={school.label} value={school.id} options={catalogue.data.schools.filter((s) => !s.retired).map((s) => ({ value: s.id, label: s.label, note: s.reason }))} onChange={(id) => change({ school: id })} />.
       </p>
-      <div className="flex items-baseline gap-3 text-sm">
+      <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1 text-sm lg:flex-nowrap">
         <label className="flex shrink-0 items-baseline gap-2">
           with the words <input className="border border-rule px-2 py-1" type="search" value={words} onChange={(e) => put('words', e.target.value)} />
         </label>

@@ -98,4 +98,21 @@ class EvidenceIT {
       assertThat(page.getByText("taken out")).isVisible();
     }
   }
+
+  /** The same screens on a phone: nothing sticks out. */
+  @Test
+  void nothingSticksOutOnAPhone() {
+    try (Coach coach = Coach.withAPhone()) {
+      Page page = coach.page;
+      coach.opens("/claims");
+      assertThat(page.locator("[data-claim]").first()).isVisible(SOON);
+      coach.needsNoSideScroll("claims");
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("inner thigh more"))).click();
+      coach.needsNoSideScroll("an open claim").opens("/schools");
+      assertThat(page.getByText("the default")).isVisible(SOON);
+      coach.needsNoSideScroll("schools").opens("/compare?with=hack-squat/usual~back-squat/high-bar&aim=VL.2");
+      assertThat(page.getByTestId("differences")).containsText("Knee bend at the bottom", SLOWLY);
+      coach.needsNoSideScroll("compare");
+    }
+  }
 }
