@@ -1044,6 +1044,8 @@ export interface components {
         };
         ClaimView: {
             against?: string;
+            /** Format: double */
+            alike: number;
             bearing: string[];
             both?: components["schemas"]["ClaimChangeView"];
             /** @enum {string} */
@@ -1356,7 +1358,6 @@ export interface components {
             conditionB: string;
             /** @enum {string} */
             direction: "MORE" | "LESS" | "ALIKE";
-            growth: boolean;
             how: string;
             id: string;
             measure: string;

@@ -108,7 +108,7 @@ function Change({ claim }: { claim: Claim }) {
   if (!m || !b) return <span className="text-xs text-ink-2">not computed</span>
   return (
     <svg viewBox="0 0 200 28" className="h-8 w-full max-w-72" role="img" aria-label={`mechanics ${percent(m.mean)}, with studies ${percent(b.mean)}`}>
-      <rect x={x(-0.14)} width={x(0.14) - x(-0.14)} y={0} height={18} fill="var(--paper-2)" />
+      <rect x={x(-claim.alike)} width={x(claim.alike) - x(-claim.alike)} y={0} height={18} fill="var(--paper-2)" />
       <line x1={100} x2={100} y1={0} y2={18} stroke="var(--ink-2)" />
       <line x1={x(m.low)} x2={x(m.high)} y1={5} y2={5} stroke="var(--ink-2)" />
       <circle cx={x(m.mean)} cy={5} r={3} fill="var(--paper)" stroke="var(--ink-2)" />

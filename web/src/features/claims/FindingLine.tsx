@@ -4,7 +4,7 @@ const FOUND: Record<Finding['direction'], string> = { MORE: 'more', LESS: 'less'
 
 /** What one study found, in one line; the caller names the study. */
 export function FindingLine({ finding: f }: { finding: Finding }) {
-  const facts = [f.how, f.people && `${f.people} people`, f.weeks && `${f.weeks} weeks`, f.population].filter(Boolean).join(', ')
+  const facts = [f.how, f.measure, f.site !== 'whole' && `${f.site} site`, f.people && `${f.people} people`, f.weeks && `${f.weeks} weeks`, f.population].filter(Boolean).join(', ')
   const small = [f.note, f.caution, f.memory === 'LOW' && 'remembered only roughly', f.notUsed && `shown only: ${f.notUsed}`].filter(Boolean).join('; ')
   return (
     <>

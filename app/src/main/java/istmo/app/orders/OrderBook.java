@@ -111,10 +111,14 @@ public class OrderBook {
   }
 
   private Map<String, Evaluation> evaluated(Brief brief) {
+    return evaluated(brief, variants.own());
+  }
+
+  private Map<String, Evaluation> evaluated(Brief brief, List<Candidate> own) {
     Key key = new Key(brief.limitedBody(), brief.place().measured());
     Map<String, Evaluation> mechanics = evaluations.get(key, k -> Orders.evaluate(k.body(), brief.place(), School.STRETCH));
     Map<String, Evaluation> all = new LinkedHashMap<>(judged.get(JudgedKey.of(key, brief.school()), k -> Orders.by(mechanics, brief.school())));
-    for (Candidate c : variants.own()) { // a kept variant never changes
+    for (Candidate c : own) { // a kept variant never changes
       all.put(c.id(), ownEvaluations.get(new OwnKey(key, c.id()), k -> Orders.evaluate(key.body(), List.of(c), brief.place(), School.STRETCH).get(c.id())).by(brief.school()));
     }
     return all;
@@ -126,7 +130,8 @@ public class OrderBook {
   /** The same brief by every school that this coach can choose: who moves when the school changes. No new mechanics. */
   public List<BySchool> bySchool(Wish wish) {
     Brief brief = brief(clients.get(wish.clientId()), gyms.get(wish.gymId()), wish);
-    return schools.all().stream().map(s -> new BySchool(s, Orders.places(brief.by(s), evaluated(brief.by(s))))).toList();
+    List<Candidate> own = variants.own();
+    return schools.all().stream().map(s -> new BySchool(s, Orders.places(brief.by(s), evaluated(brief.by(s), own)))).toList();
   }
 
   /** A cold machine takes some seconds over its first order: one of nobody's is made while the application waits, and the evidence of the stated schools after it. An order that is asked earlier waits no longer than without. */

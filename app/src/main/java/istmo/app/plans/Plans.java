@@ -240,8 +240,9 @@ public class Plans {
     List<Session.Item> views = new ArrayList<>();
     Client client = clients.get(s.getClientId());
     Gym gym = gyms.get(s.getGymId());
+    School school = schools.get(s.getBrief().school());
     for (ItemEntity i : own) {
-      Bench.Side side = bench.side(client, gym.place(), new Bench.Wish(client.id(), Optional.of(gym.id()), i.getCandidateId(), Optional.of(i.getSetup()), s.getBrief().stiffDay()), schools.get(s.getBrief().school()));
+      Bench.Side side = bench.side(client, gym.place(), new Bench.Wish(client.id(), Optional.of(gym.id()), i.getCandidateId(), Optional.of(i.getSetup()), s.getBrief().stiffDay()), school);
       views.add(new Session.Item(i.getId(), i.getPosition(), i.getCandidateId(), i.getSetup(), done.getOrDefault(i.getId(), List.of()), Optional.ofNullable(last.get(i.getCandidateId())).map(l -> new Session.LastTime(l.performedAt(), l.setup(), l.setup().equals(i.getSetup()), l.sets())), side.refusal().map(Cautions.Refusal::reason), side.load()));
     }
     return new Session(s.getId(), client, gym, s.getBrief(), s.getCreatedAt(), Optional.ofNullable(s.getFinishedAt()), views);

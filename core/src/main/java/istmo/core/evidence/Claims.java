@@ -1,6 +1,5 @@
 package istmo.core.evidence;
 
-import istmo.core.quantity.InvalidInput;
 import istmo.core.resource.TextTable;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -8,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** The claims of {@code evidence/claims.txt}, read and checked once: findings, regions, set-ups and opposite claims that they name must exist. */
 public final class Claims {
@@ -38,17 +38,8 @@ public final class Claims {
     return List.copyOf(byId.values());
   }
 
-  /** The claim, or {@link InvalidInput}. */
-  public Claim get(String id) {
-    Claim c = byId.get(id);
-    if (c == null) {
-      throw new InvalidInput("claim", "\"" + id + "\" is not a claim");
-    }
-    return c;
-  }
-
   List<Point> points() {
-    return byId.values().stream().flatMap(c -> c.sides().stream()).flatMap(s -> java.util.stream.Stream.of(s.first(), s.second())).toList();
+    return byId.values().stream().flatMap(c -> c.sides().stream()).flatMap(s -> Stream.of(s.first(), s.second())).toList();
   }
 
   private static Claim read(Map<String, String> row) {

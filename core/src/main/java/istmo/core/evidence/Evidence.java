@@ -15,7 +15,6 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.RealMatrix;
 
@@ -265,7 +264,7 @@ public final class Evidence {
       for (int k = 0; k < n; k++) {
         residual[k] = posterior.residual(k) - posterior.observe(k, field) - Math.sqrt(posterior.siteVariance(k)) * noise[k][d];
       }
-      double[] w = posterior.weights(new ArrayRealVector(residual, false).toArray());
+      double[] w = posterior.weights(residual);
       for (int k = 0; k < n; k++) {
         result[k][d] = w[k];
       }

@@ -207,7 +207,6 @@ public final class Posterior {
     return r == s ? 1 : GROUP_OF[r].equals(GROUP_OF[s]) ? REGION_SHARE : 0;
   }
 
-
   private static double ownError(Place p, int region) {
     return p.ownError() * STEER_OF[region];
   }

@@ -30,7 +30,6 @@ class StudyController {
       String id,
       String citation,
       String how,
-      boolean growth,
       @MayBeMissing Double weeks,
       @MayBeMissing Double people,
       String population,
@@ -53,7 +52,6 @@ class StudyController {
           f.id(),
           f.citation(),
           f.how().label(),
-          f.how().growth(),
           f.weeks().isPresent() ? f.weeks().getAsDouble() : null,
           f.people().isPresent() ? f.people().getAsDouble() : null,
           f.population(),
@@ -88,7 +86,7 @@ class StudyController {
     }
   }
 
-  /** word: supported, leaning, no difference to be seen, contradicted or untested. against: id of the claim that says the opposite. Findings by id. */
+  /** word: supported, leaning, no difference to be seen, contradicted or untested. against: id of the claim that says the opposite. alike: changes within so much either way are none. Findings by id. */
   record ClaimView(
       String id,
       String topic,
@@ -102,6 +100,7 @@ class StudyController {
       String word,
       @MayBeMissing ClaimChangeView mechanics,
       @MayBeMissing ClaimChangeView both,
+      double alike,
       List<String> supporting,
       List<String> opposing,
       List<String> bearing,
@@ -122,6 +121,7 @@ class StudyController {
           v.word().label(),
           v.mechanics().map(ClaimChangeView::of).orElse(null),
           v.both().map(ClaimChangeView::of).orElse(null),
+          Verdict.MARGIN,
           ids(v.supporting()),
           ids(v.opposing()),
           ids(v.bearing()),
