@@ -39,6 +39,8 @@ class ArchitectureTest {
           .layer("evidence").definedBy("istmo.core.evidence")
           .layer("measuring").definedBy("istmo.core.measuring")
           .layer("training").definedBy("istmo.core.training")
+          .layer("plan").definedBy("istmo.core.plan")
+          .whereLayer("plan").mayNotBeAccessedByAnyLayer()
           .whereLayer("quantity").mayNotAccessAnyLayer()
           .whereLayer("resource").mayNotAccessAnyLayer()
           .whereLayer("anatomy").mayOnlyAccessLayers("quantity", "resource")

@@ -5,6 +5,7 @@ import istmo.core.movement.Family;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * An exercise as the trade knows it: one file in {@code catalogue/}.
@@ -40,4 +41,14 @@ public record Exercise(
     List<String> stopSigns,
     Map<String, String> faults,
     List<String> cautions,
-    List<Candidate> candidates) {}
+    List<Candidate> candidates) {
+  /** Carried to any station (common practice). */
+  private static final Set<String> CARRIED = Set.of("bench", "box", "wedge", "bands");
+
+  /** What it needs that stays where it is. */
+  public Set<String> station() {
+    Set<String> station = new TreeSet<>(needs);
+    station.removeAll(CARRIED);
+    return station;
+  }
+}

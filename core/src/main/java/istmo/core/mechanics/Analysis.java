@@ -1,6 +1,8 @@
 package istmo.core.mechanics;
 
+import istmo.core.anatomy.Coordinate;
 import java.util.List;
+import java.util.function.Predicate;
 
 /**
  * One candidate with its set-up on one body.
@@ -22,5 +24,17 @@ public record Analysis(double limitKg, double workingKg, double stickingPhase, L
 
   public double worstResidualNm() {
     return points.stream().mapToDouble(AnalysisPoint::worstResidualNm).max().orElse(0);
+  }
+
+  /** Length that a muscle gains or loses over the range by the movement of one joint, at the points where {@code counts} holds, m. */
+  public double lengthChangeM(int muscle, Coordinate joint, Predicate<AnalysisPoint> counts) {
+    double sum = 0;
+    for (int k = 1; k < points.size(); k++) {
+      AnalysisPoint p = points.get(k);
+      if (counts.test(p)) {
+        sum += Math.abs(p.momentArmM()[muscle][joint.ordinal()] * (p.posture().angle(joint) - points.get(k - 1).posture().angle(joint)));
+      }
+    }
+    return sum;
   }
 }

@@ -57,4 +57,20 @@ public record LoadEstimate(double lowKg, double highKg, String repetitions, Stri
     String[] ends = repetitions.split("-");
     return ends.length == 1 ? Double.parseDouble(ends[0]) : 0.5 * (Double.parseDouble(ends[0]) + Double.parseDouble(ends[1]));
   }
+
+  /**
+   * The same estimate for another number of repetitions to the last possible one, in the same steps.
+   *
+   * @param repetitions as it is told
+   * @param emptyKg what moves besides the load
+   */
+  public LoadEstimate forRepetitions(double toFailure, String repetitions, double emptyKg, double stepKg) {
+    double factor = OneRepetition.load(1, toFailure) / OneRepetition.load(1, middle(this.repetitions) + RESERVE);
+    return new LoadEstimate(stepped(lowKg, factor, emptyKg, stepKg), stepped(highKg, factor, emptyKg, stepKg), repetitions, basis);
+  }
+
+  private static double stepped(double kg, double factor, double emptyKg, double stepKg) {
+    double wished = (kg + emptyKg) * factor - emptyKg;
+    return Math.max(0, stepKg > 0 ? Math.floor(wished / stepKg + 1e-9) * stepKg : wished);
+  }
 }

@@ -14,14 +14,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.TreeSet;
 import java.util.stream.Collectors;
 
 /** What a preset takes out of an order besides weighing it: other stations than the one, and what is not at home. And the order in which a beginner learns. */
 final class Occasion {
-  /** Carried to any station (common practice). */
-  private static final Set<String> CARRIED = Set.of("bench", "box", "wedge", "bands");
-
   /** A station serves a region as well as the mean of its best so many exercises. */
   private static final int OF_A_STATION = 3;
 
@@ -64,9 +60,7 @@ final class Occasion {
   }
 
   private static Set<String> standing(Judged j) {
-    Set<String> needs = new TreeSet<>(Catalogue.standard().exerciseOf(j.evaluation().candidate()).needs());
-    needs.removeAll(CARRIED);
-    return needs;
+    return Catalogue.standard().exerciseOf(j.evaluation().candidate()).station();
   }
 
   static String names(Collection<String> items) {

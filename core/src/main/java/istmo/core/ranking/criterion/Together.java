@@ -8,6 +8,7 @@ import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -87,7 +88,7 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
           covers[i][c] = near.get(i).gives().getOrDefault(cells.get(c), 0.0) / most.get(cells.get(c));
         }
       }
-      this.total = java.util.Arrays.stream(weight).sum();
+      this.total = Arrays.stream(weight).sum();
     }
 
     void from(int start, int[] chosen, int size) {
@@ -140,7 +141,7 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
         List<String> what = new ArrayList<>();
         for (int c = 0; c < cells.size(); c++) {
           int cell = c;
-          double others = java.util.Arrays.stream(best).filter(k -> k != i).mapToDouble(k -> covers[k][cell]).max().orElse(0);
+          double others = Arrays.stream(best).filter(k -> k != i).mapToDouble(k -> covers[k][cell]).max().orElse(0);
           if (covers[i][c] > others) {
             what.add(words(cells.get(c)));
           }
@@ -165,19 +166,14 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
       Region region = Regions.standard().get(id);
       int muscle = Muscles.standard().indexOf(region.muscleShares().keySet().iterator().next());
       double[] moved = new double[Coordinate.LEG];
-      double all = 0;
+      Arrays.setAll(moved, c -> e.evaluation().analysis().lengthChangeM(muscle, Coordinate.values()[c], p -> true));
+      double all = Arrays.stream(moved).sum();
       double lengthened = 0;
       double tension = 1e-9;
-      for (int k = 0; k < points.size(); k++) {
-        AnalysisPoint p = points.get(k);
+      for (AnalysisPoint p : points) {
         double t = Stimulus.tension(p, school, muscle);
         tension += t;
         lengthened += p.fibreLength()[muscle] >= 1 ? t : 0;
-        for (int c = 0; k > 0 && c < moved.length; c++) {
-          double d = Math.abs(p.momentArmM()[muscle][c] * (p.posture().angle(Coordinate.values()[c]) - points.get(k - 1).posture().angle(Coordinate.values()[c])));
-          moved[c] += d;
-          all += d;
-        }
       }
       for (int c = 0; c < moved.length; c++) {
         Coordinate joint = Coordinate.values()[c];

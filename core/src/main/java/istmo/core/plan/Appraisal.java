@@ -1,0 +1,234 @@
+package istmo.core.plan;
+
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
+import istmo.core.equipment.Equipment.LoadKind;
+import istmo.core.plan.Planned.Item;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+
+/**
+ * What a choice of exercises and sets is worth: points against it, in whole numbers, fewer is better. This is the definition; {@link Composer} says the same to its solver, and the checks hold the two together. Effective sets are counted in
+ * hundredths.
+ */
+final class Appraisal {
+  /** Points for a hundredth of an effective set short, times the region's weight 1 to 3. */
+  static final int SHORT = 3;
+
+  /** The same of a function, and of what the lesser side of the thigh lacks. */
+  static final int FUNCTION_SHORT = 3;
+
+  static final int BALANCE_SHORT = 2;
+  /** For a hundredth of a set too many in a week, and in a day. */
+  static final int TOO_MANY = 1;
+
+  static final int TOO_MANY_A_DAY = 2;
+  /** For a group trained on one day fewer than it should be. */
+  static final int DAY_SHORT = 150;
+
+  /** Effective sets, in hundredths, that make a day count as one on which a group is trained. */
+  static final int TRAINED = 150;
+
+  static final int SESSION_SET = 300;
+  static final int PART_SET = 150;
+  static final int BACK = 3;
+  static final int EXERCISE = 30;
+  static final int SET = 10;
+  /** For a set of what is worth nothing in the order; less the more it is worth. */
+  static final int SET_UNWORTHY = 60;
+
+  /** For a set of a part repetition: it has to earn its place before the whole one. */
+  static final int SET_IN_PART = 25;
+
+  /** For each set of an exercise beyond the usual number. */
+  static final int SET_BEYOND = 30;
+
+  /** Seconds by which the longest session grows for a point: sessions alike in length. */
+  static final int LONGEST_S = 10;
+
+  static final int FAMILY_AGAIN = 80;
+  static final int EXERCISE_AGAIN = 60;
+
+  private Appraisal() {}
+
+  /** A choice: candidate index to sets on each day; pairs of candidate indices that take turns. */
+  record Choice(List<Map<Integer, Integer>> sets, List<List<int[]>> pairs) {}
+
+  static int hundredths(double v) {
+    return (int) Math.round(100 * v);
+  }
+
+  /** Points against a set of this offer, whatever it brings. */
+  static int costOfSet(Offer o) {
+    return SET + (int) Math.round(SET_UNWORTHY * Math.max(0, Math.min(1, 1 - o.utility()))) + (o.whole() ? 0 : SET_IN_PART);
+  }
+
+  /** Sets up to which more cost nothing more. */
+  static int usualSets(Task task, Offer o) {
+    return Math.min(task.sets(o), o.usual().sets());
+  }
+
+  /** Time of a session under a choice, s; never less than {@link Timing} gives for it. */
+  static int seconds(Task task, int day, List<Offer> candidates, Choice choice) {
+    int sum = fixedS(task, day);
+    for (Map.Entry<Integer, Integer> e : choice.sets().get(day).entrySet()) {
+      Offer o = candidates.get(e.getKey());
+      sum += onceS(task, day, o) + e.getValue() * perSetS(o);
+    }
+    for (int[] p : choice.pairs().get(day)) {
+      sum -= Pairing.Saving.of(candidates.get(p[0]), candidates.get(p[1])).seconds(choice.sets().get(day).get(p[0]));
+    }
+    return sum;
+  }
+
+  /** What is pinned, and what one station saves too much by counting every load as staying; less the walk to the first station. */
+  static int fixedS(Task task, int day) {
+    Planned.Day frame = task.frames().get(day);
+    int pinned = (int) Math.ceil(Timing.of(frame, task.offers()).totalS());
+    int first = frame.oneStation() ? (int) Math.ceil(task.offers().all().stream().filter(Appraisal::plates).mapToDouble(o -> Timing.setUpS(o, false) - Timing.setUpS(o, true)).max().orElse(0)) : 0;
+    return pinned + first - (pinned == 0 && !frame.oneStation() ? Timing.WALK_S : 0);
+  }
+
+  private static boolean plates(Offer o) {
+    return o.loadKind() == LoadKind.BAR || o.loadKind() == LoadKind.SLED;
+  }
+
+  /** Walk, set-up, lighter sets, less the rest that the last set does not need, s. */
+  static int onceS(Task task, int day, Offer o) {
+    boolean oneStation = task.frames().get(day).oneStation();
+    boolean again = oneStation && plates(o);
+    int walk = oneStation ? (task.pinned(day).isEmpty() ? 0 : Timing.WALK_S) : Timing.WALK_S;
+    return walk + (int) Math.ceil(Timing.setUpS(o, again)) + Timing.WARM_UP_S * o.role().warmUps() - o.usual().restS();
+  }
+
+  static int perSetS(Offer o) {
+    return (int) Math.ceil(o.usual().workS(0, o.oneLeg())) + o.usual().restS();
+  }
+
+  static int hardHundredths(Item i, double share) {
+    return hundredths(i.prescription().hardSets() * share);
+  }
+
+  /** Points against a choice. */
+  static long points(Task task, List<Offer> candidates, Choice choice) {
+    int days = task.frames().size();
+    Targets targets = task.targets();
+    Map<String, Integer> week = new HashMap<>();
+    List<Map<String, Integer>> byDay = new ArrayList<>();
+    Map<Function, Integer> functions = new LinkedHashMap<>();
+    targets.functions().keySet().forEach(f -> functions.put(f, 0));
+    Map<String, Integer> daysOfExercise = new HashMap<>();
+    long points = 0;
+    for (int d = 0; d < days; d++) {
+      Map<String, Integer> effective = new HashMap<>();
+      Map<String, Integer> families = new HashMap<>();
+      Set<String> exercises = new TreeSet<>();
+      int all = 0;
+      int thigh = 0;
+      int calf = 0;
+      int back = 0;
+      for (Item i : task.pinned(d)) {
+        Offer o = task.offers().get(i.candidateId());
+        for (Region r : Regions.standard().all()) {
+          effective.merge(r.id(), hardHundredths(i, o.share(r.id())), Integer::sum);
+        }
+        for (Function f : targets.functions().keySet()) {
+          functions.merge(f, Targets.trains(o, f, targets.least().keySet()) ? hardHundredths(i, Coverage.functionShare(o, f, targets)) : 0, Integer::sum);
+        }
+        all += i.prescription().sets();
+        thigh += o.trainsThigh() ? i.prescription().sets() : 0;
+        calf += o.role().isCalf() ? i.prescription().sets() : 0;
+        back += i.prescription().sets() * hundredths(o.back());
+        families.merge(o.familyId(), 1, Integer::sum);
+        exercises.add(o.exerciseId());
+      }
+      for (Map.Entry<Integer, Integer> e : choice.sets().get(d).entrySet()) {
+        Offer o = candidates.get(e.getKey());
+        int sets = e.getValue();
+        for (Region r : Regions.standard().all()) {
+          effective.merge(r.id(), sets * hundredths(o.share(r.id())), Integer::sum);
+        }
+        for (Function f : targets.functions().keySet()) {
+          functions.merge(f, Targets.trains(o, f, targets.least().keySet()) ? sets * hundredths(Coverage.functionShare(o, f, targets)) : 0, Integer::sum);
+        }
+        all += sets;
+        thigh += o.trainsThigh() ? sets : 0;
+        calf += o.role().isCalf() ? sets : 0;
+        back += sets * hundredths(o.back());
+        families.merge(o.familyId(), 1, Integer::sum);
+        exercises.add(o.exerciseId());
+        points += EXERCISE + (long) sets * costOfSet(o) + (long) SET_BEYOND * Math.max(0, sets - usualSets(task, o));
+      }
+      exercises.forEach(x -> daysOfExercise.merge(x, 1, Integer::sum));
+      effective.forEach((r, v) -> week.merge(r, v, Integer::sum));
+      byDay.add(effective);
+      points += families.values().stream().mapToLong(n -> (long) FAMILY_AGAIN * Math.max(0, n - 1)).sum();
+      points += (long) SESSION_SET * Math.max(0, all - Coverage.MOST_SETS) + (long) PART_SET * (Math.max(0, thigh - Coverage.MOST_THIGH_SETS) + Math.max(0, calf - Coverage.MOST_CALF_SETS));
+      points += (long) BACK * Math.max(0, back - hundredths(Coverage.MOST_BACK));
+      for (String r : targets.asked()) {
+        points += (long) TOO_MANY_A_DAY * Math.max(0, effective.getOrDefault(r, 0) - hundredths(targets.mostADay()));
+      }
+    }
+    for (String r : targets.asked()) {
+      points += (long) SHORT * targets.weight().get(r) * Math.max(0, hundredths(targets.least().get(r)) - week.getOrDefault(r, 0));
+    }
+    for (Region r : Regions.standard().all()) {
+      points += (long) TOO_MANY * Math.max(0, week.getOrDefault(r.id(), 0) - hundredths(targets.most()));
+    }
+    for (Map.Entry<Function, Integer> f : functions.entrySet()) {
+      points += (long) FUNCTION_SHORT * Math.max(0, hundredths(targets.functions().get(f.getKey())) - f.getValue());
+    }
+    if (targets.balance()) {
+      long front = group(week, "quads");
+      long back = group(week, "hamstrings");
+      points += BALANCE_SHORT * Math.max(0, Math.max(balanceLack(front, back), balanceLack(back, front)));
+    }
+    for (String r : task.groups().values()) {
+      long trained = byDay.stream().filter(m -> m.getOrDefault(r, 0) >= TRAINED).count();
+      points += DAY_SHORT * Math.max(0, task.timesAWeek() - trained);
+    }
+    int longest = -100 * LONGEST_S;
+    for (int d = 0; d < days; d++) {
+      longest = Math.max(longest, seconds(task, d, candidates, choice));
+    }
+    points += -Math.floorDiv(-longest, LONGEST_S);
+    if (task.varied()) {
+      points += daysOfExercise.values().stream().mapToLong(n -> (long) EXERCISE_AGAIN * Math.max(0, n - 1)).sum();
+    }
+    return points;
+  }
+
+  /** Four regions in each group, so that sums compare as means do: hundredths of a mean set that the lesser side lacks, rounded up. */
+  static long balanceLack(long more, long less) {
+    return -Math.floorDiv(10 * less - BALANCE_TENTHS * more, 10L * REGIONS_OF_A_SIDE);
+  }
+
+  static final int BALANCE_TENTHS = (int) Math.round(10 * Targets.LEAST_BALANCE);
+
+  /** Regions of the front, and of the back, of the thigh. */
+  static final int REGIONS_OF_A_SIDE = 4;
+
+  static List<Region> side(String group) {
+    return Regions.standard().all().stream().filter(r -> r.group().equals(group)).toList();
+  }
+
+  private static long group(Map<String, Integer> week, String group) {
+    return side(group).stream().mapToLong(r -> week.getOrDefault(r.id(), 0)).sum();
+  }
+
+  static Choice nothing(int days) {
+    List<Map<Integer, Integer>> sets = new ArrayList<>();
+    List<List<int[]>> pairs = new ArrayList<>();
+    for (int d = 0; d < days; d++) {
+      sets.add(new LinkedHashMap<>());
+      pairs.add(new ArrayList<>());
+    }
+    return new Choice(Collections.unmodifiableList(sets), Collections.unmodifiableList(pairs));
+  }
+}

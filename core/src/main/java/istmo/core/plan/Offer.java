@@ -1,0 +1,67 @@
+package istmo.core.plan;
+
+import istmo.core.body.PainFlag;
+import istmo.core.equipment.Equipment.LoadKind;
+import istmo.core.training.LoadEstimate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A candidate as the planner sees it: what one hard set of it gives this client here, and what it costs.
+ *
+ * @param shares by region id: its stimulus beside the best that this client can get here, 0 to 1
+ * @param utility its value in the order, about 0 to 1
+ * @param whole whether it goes through the whole repetition
+ * @param back share of the lower back's strength that it takes at a working load, 0 to 1
+ * @param oneLeg whether one leg works at a time
+ * @param station equipment ids that stay where they are; empty where nothing ties it to a place
+ * @param setUpMinutes to set up and load (common practice)
+ * @param loadKind how its load is made
+ * @param workingKg load at which it was computed, kg
+ * @param usual how it is usually prescribed for this client
+ * @param troubles joints that it works when they are sore
+ * @param limiters groups, or others, that give out first, with their shares
+ * @param changes what of the usual set-up was changed for this client
+ */
+public record Offer(
+    String candidateId,
+    String exerciseId,
+    String familyId,
+    String name,
+    Map<String, Double> setup,
+    Map<String, Double> shares,
+    Set<Function> functions,
+    Role role,
+    double utility,
+    boolean whole,
+    double back,
+    boolean oneLeg,
+    Set<String> needs,
+    Set<String> station,
+    double setUpMinutes,
+    LoadKind loadKind,
+    double workingKg,
+    Prescription usual,
+    Set<PainFlag> troubles,
+    Map<String, Double> limiters,
+    Optional<LoadEstimate> load,
+    List<String> changes,
+    List<String> cues,
+    List<String> stopSigns) {
+  public Offer {
+    shares = Map.copyOf(shares);
+    functions = Set.copyOf(functions);
+    station = Set.copyOf(station);
+    limiters = Map.copyOf(limiters);
+  }
+
+  public double share(String region) {
+    return shares.getOrDefault(region, 0.0);
+  }
+
+  public boolean trainsThigh() {
+    return !role.isCalf() && role != Role.SHIN;
+  }
+}

@@ -1,0 +1,116 @@
+package istmo.core.plan;
+
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
+import istmo.core.body.Profile.TrainingAge;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Exercise;
+import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Equipment.LoadKind;
+import istmo.core.mechanics.Analysis;
+import istmo.core.movement.Setup;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.ranking.criterion.Explanation;
+import istmo.core.ranking.criterion.Order;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+
+/** What an order offers to a plan. What the order leaves out (cautions, gym, reach) is not on offer, and says why when it is asked for. */
+public final class Offers {
+  /** Carried to where one trains, so that they tie an exercise to no place. */
+  private static final Set<String> HAND_WEIGHTS = Set.of("dumbbells", "kettlebell", "ankle-weights");
+
+  private final Map<String, Offer> byId = new LinkedHashMap<>();
+  private final Map<String, Order.Excluded> excluded = new HashMap<>();
+
+  public Offers(Order order, Optional<TrainingAge> age) {
+    Map<String, Double> best = new LinkedHashMap<>();
+    for (Region r : Regions.standard().all()) {
+      best.put(r.id(), order.entries().stream().mapToDouble(e -> e.stimulus().get(r.id())).max().orElse(0));
+    }
+    order.entries().forEach(e -> byId.put(e.ranked().id(), offer(e, best, age)));
+    order.excluded().forEach(x -> excluded.put(x.candidateId(), x));
+  }
+
+  /** Offers that are at hand already. */
+  Offers(Collection<Offer> offers) {
+    offers.forEach(o -> byId.put(o.candidateId(), o));
+  }
+
+  /** All, in the order's order. */
+  public Collection<Offer> all() {
+    return byId.values();
+  }
+
+  public Optional<Offer> find(String candidateId) {
+    return Optional.ofNullable(byId.get(candidateId));
+  }
+
+  /** The offer, or {@link InvalidInput} on field "candidateId" that says why there is none. */
+  public Offer get(String candidateId) {
+    return find(candidateId).orElseThrow(() -> new InvalidInput("candidateId", whyNot(candidateId)));
+  }
+
+  /** Why a candidate is not on offer. */
+  public String whyNot(String candidateId) {
+    Order.Excluded x = excluded.get(candidateId);
+    return x == null ? "\"" + candidateId + "\" is not known here" : x.name() + " is left out. " + x.reason();
+  }
+
+  private static Offer offer(Order.Entry e, Map<String, Double> best, Optional<TrainingAge> age) {
+    Evaluation.Computed computed = e.evaluation();
+    Candidate c = computed.candidate();
+    Exercise x = Catalogue.standard().exerciseOf(c);
+    Analysis a = computed.analysis();
+    Setup setup = computed.reach().setup();
+    Map<String, Double> shares = new LinkedHashMap<>();
+    best.forEach((id, b) -> shares.put(id, b > 0 ? e.stimulus().get(id) / b : 0));
+    Set<Function> functions = EnumSet.noneOf(Function.class);
+    for (Function f : Function.values()) {
+      if (f.trainedBy(a)) {
+        functions.add(f);
+      }
+    }
+    Role role = Role.of(x, a, e.stimulus());
+    boolean oneLeg = x.family().legs(setup) == 1;
+    Set<String> station = new TreeSet<>(x.station());
+    station.removeAll(HAND_WEIGHTS);
+    LoadKind kind = x.needs().stream().map(id -> Equipment.get(id).load()).filter(k -> k != LoadKind.NONE).min(Comparator.naturalOrder()).orElse(LoadKind.NONE);
+    Map<String, Double> limiters = new LinkedHashMap<>();
+    Explanation.limitersByGroup(a.set().gaveOut()).forEach(l -> limiters.put(l.getKey(), l.getValue()));
+    return new Offer(
+        c.id(),
+        c.exerciseId(),
+        x.family().id(),
+        c.name(),
+        setup.values(),
+        shares,
+        functions,
+        role,
+        e.ranked().utility(),
+        x.family().part(setup) > 0.99,
+        Math.min(1, Function.most(a, p -> p.backActivation())),
+        oneLeg,
+        x.needs(),
+        station,
+        x.setUpMinutes(),
+        kind,
+        a.workingKg(),
+        Prescriber.usual(x, role, oneLeg, age),
+        x.exclusions().keySet(),
+        limiters,
+        e.load(),
+        computed.reach().changes(),
+        x.cues(),
+        x.stopSigns());
+  }
+}

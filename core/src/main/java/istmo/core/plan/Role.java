@@ -1,0 +1,86 @@
+package istmo.core.plan;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
+import istmo.core.catalogue.Exercise;
+import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Equipment.LoadKind;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.Tempo;
+import java.util.Comparator;
+import java.util.Map;
+
+/**
+ * The place of an exercise in a session, in the order in which they come (common practice), with what is usual for it.
+ */
+public enum Role {
+  /** a bar or a sled moved by the whole leg */
+  HEAVY("heavy, with the whole leg: first, while everything is fresh", 150, 2, new Tempo(2, 0, 1, 0)),
+  /** the client's own weight on the hamstrings: nothing left for it later */
+  DEMANDING("very demanding for the hamstrings: while they are fresh", 150, 1, new Tempo(3, 0, 1, 0)),
+  COMPOUND("several joints: before single ones", 120, 1, new Tempo(2, 0, 1, 0)),
+  SINGLE("one joint: after the heavy ones", 90, 1, new Tempo(2, 0, 1, 0)),
+  SHIN("small: near the end", 60, 0, new Tempo(2, 0, 1, 0)),
+  /** the hold takes the tendon's rebound away (common practice: 2 to 3 s) */
+  CALF_STRAIGHT("calves: near the end", 75, 1, new Tempo(2, 2, 1, 0)),
+  CALF_BENT("seated calves: last of all, the tendon is warm by then", 60, 0, new Tempo(2, 2, 1, 0));
+
+  /** Hip or knee movement that counts as moving, rad. */
+  private static final double MOVES = Math.toRadians(20);
+
+  private final String reason;
+  private final int restS;
+  private final int warmUps;
+  private final Tempo tempo;
+
+  Role(String reason, int restS, int warmUps, Tempo tempo) {
+    this.reason = reason;
+    this.restS = restS;
+    this.warmUps = warmUps;
+    this.tempo = tempo;
+  }
+
+  public String reason() {
+    return reason;
+  }
+
+  /** Usual rest between sets, s (judgement: a minute and more loses nothing much, two to three help heavy work; Schoenfeld et al. 2016, Singer et al. 2024, from memory). */
+  public int restS() {
+    return restS;
+  }
+
+  /** Lighter sets before the first (common practice: one to three). */
+  public int warmUps() {
+    return warmUps;
+  }
+
+  public Tempo tempo() {
+    return tempo;
+  }
+
+  public boolean isCalf() {
+    return this == CALF_BENT || this == CALF_STRAIGHT;
+  }
+
+  static Role of(Exercise x, Analysis a, Map<String, Double> stimulus) {
+    String most = Regions.standard().all().stream().max(Comparator.comparingDouble((Region r) -> stimulus.get(r.id()))).orElseThrow().group();
+    boolean hip = Function.range(a, Coordinate.HIP_FLEXION) > MOVES;
+    boolean knee = Function.range(a, Coordinate.KNEE_FLEXION) > MOVES;
+    if (most.equals("calves") && !hip && !knee) {
+      return Function.mean(a, Coordinate.KNEE_FLEXION) > Function.BENT_KNEE ? CALF_BENT : CALF_STRAIGHT;
+    }
+    if (most.equals("shin")) {
+      return SHIN;
+    }
+    if (x.family().id().equals("kneeling-curl")) {
+      return DEMANDING;
+    }
+    boolean heavy = x.needs().stream().anyMatch(id -> Equipment.get(id).load() == LoadKind.BAR || Equipment.get(id).load() == LoadKind.SLED);
+    boolean back = Function.most(a, p -> p.backActivation()) > 0.3;
+    if (hip && (knee || back)) {
+      return heavy ? HEAVY : COMPOUND;
+    }
+    return SINGLE;
+  }
+}

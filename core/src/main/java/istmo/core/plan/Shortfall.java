@@ -1,0 +1,163 @@
+package istmo.core.plan;
+
+import istmo.core.anatomy.Regions;
+import istmo.core.body.Profile;
+import istmo.core.plan.Planned.Day;
+import istmo.core.plan.Planned.Week;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+
+/**
+ * Why a composed week falls short of its targets, and what would help: each way is tried by composing again, so none is named that does not, and what it brings is said. Times are what this week would have to be longer by arithmetic, to the minute.
+ *
+ * @param region that is most short
+ * @param sentence what is short and why
+ * @param ways what would mend it; the last is to accept what there is
+ */
+public record Shortfall(String region, double has, double asked, String sentence, List<String> ways) {
+  private static final double TOLERANCE = 0.25;
+
+  /** Minutes added to every session to see whether time is the reason. */
+  private static final int MORE_MINUTES = 60;
+
+  private static final double TRY_S = 0.8;
+
+  /** Effective sets more that make a way worth telling. */
+  private static final double TELLING_GAIN = 0.75;
+
+  /** Empty where nothing is short. Takes some solver runs of {@value #TRY_S} s. */
+  public static Optional<Shortfall> of(Task task, Week week) {
+    Coverage coverage = Coverage.of(week, task.offers(), task.targets());
+    Optional<String> worst = task.targets().asked().stream().filter(r -> lack(coverage, task, r) > TOLERANCE).max(Comparator.comparingDouble((String r) -> task.targets().weight().get(r) * lack(coverage, task, r)).thenComparing(r -> r));
+    return worst.map(r -> explained(task, week, coverage, r));
+  }
+
+  private static double lack(Coverage c, Task task, String region) {
+    return task.targets().least().get(region) - c.sets().getOrDefault(region, 0.0);
+  }
+
+  private static Shortfall explained(Task task, Week week, Coverage coverage, String region) {
+    String name = Regions.standard().get(region).coachName();
+    double has = coverage.sets().getOrDefault(region, 0.0);
+    double asked = task.targets().least().get(region);
+    List<String> ways = new ArrayList<>();
+    double most = reached(with(task, longer(task, MORE_MINUTES), task.pairing(), task.targets()), region);
+    String sentence;
+    if (most >= has + TELLING_GAIN) {
+      int minutes = (int) Math.ceil(missingS(task, week, region, Math.min(asked, most) - has) / 60);
+      sentence = String.format(Locale.ROOT, "%s minutes are about %d short for the %s: %.1f of %.0f sets.", minutesWords(task), minutes, name, has, asked);
+      for (Pairing p : Pairing.values()) {
+        if (p.compareTo(task.pairing()) > 0) {
+          way(ways, "Work " + p.label(), with(task, task.frames(), p, task.targets()), region, has, asked);
+        }
+      }
+      for (Planned.Item pinned : task.frames().stream().flatMap(d -> d.items().stream()).toList()) {
+        way(ways, "Drop " + task.offers().get(pinned.candidateId()).name(), with(task, task.frames().stream().map(d -> without(d, pinned)).toList(), task.pairing(), task.targets()), region, has, asked);
+      }
+      easier(task, region).ifPresent(t -> way(ways, t.words(), with(task, task.frames(), task.pairing(), t.targets()), region, has, asked));
+      ways.add(String.format(Locale.ROOT, "Give it about %d minutes more in the week.", minutes));
+    } else {
+      sentence = String.format(Locale.ROOT, "The %s gets %.1f of %.0f sets, and more time would not change it: what is on offer for it, and what a session and a week may hold, are used.", name, has, asked);
+    }
+    ways.add(String.format(Locale.ROOT, "Accept %.0f sets for the %s.", Math.floor(has), name));
+    return new Shortfall(region, has, asked, sentence, List.copyOf(ways));
+  }
+
+  /** Least time that would bring the missing sets: more sets of what is there, or something new, s. */
+  static double missingS(Task task, Week week, String region, double sets) {
+    double least = Double.POSITIVE_INFINITY;
+    for (Offer o : task.offers().all()) {
+      if (o.share(region) > 0.3) {
+        double n = Math.ceil(sets / o.share(region) - 1e-9);
+        boolean there = week.items().stream().anyMatch(i -> i.candidateId().equals(o.candidateId()) && i.prescription().sets() + n <= task.sets(o));
+        least = Math.min(least, n * Appraisal.perSetS(o) + (there ? 0 : Appraisal.onceS(task, 0, o)));
+      }
+    }
+    return least;
+  }
+
+  private record Easier(Targets targets, String words) {}
+
+  /** Half of what is asked for the group with the least weight beside the short one's. */
+  private static Optional<Easier> easier(Task task, String region) {
+    String own = Regions.standard().get(region).group();
+    return task.groups().entrySet().stream().filter(g -> !g.getKey().equals(own)).min(Comparator.comparingInt((Map.Entry<String, String> g) -> task.targets().weight().get(g.getValue())).thenComparing(Map.Entry::getKey)).map(g -> {
+      Map<String, Double> half = new LinkedHashMap<>();
+      task.targets().least().forEach((id, v) -> {
+        if (Regions.standard().get(id).group().equals(g.getKey())) {
+          half.put(id, v / 2);
+        }
+      });
+      return new Easier(task.targets().with(half), "Ask half as much of the " + g.getKey());
+    });
+  }
+
+  /** Adds a way where it brings at least a set more. */
+  private static void way(List<String> ways, String words, Task other, String region, double has, double asked) {
+    double reached = reached(other, region);
+    if (reached >= has + TELLING_GAIN) {
+      ways.add(String.format(Locale.ROOT, "%s: %.1f of %.0f sets.", words, reached, asked));
+    }
+  }
+
+  /** Effective sets of a region in the best week found for another task; none where there is no week. */
+  private static double reached(Task other, String region) {
+    return new Composer(other).compose(TRY_S, p -> {}).map(a -> Coverage.of(Composition.week(other, a, bouts -> bouts, new Ids()), other.offers(), other.targets()).sets().getOrDefault(region, 0.0)).orElse(0.0);
+  }
+
+  private static Day without(Day day, Planned.Item item) {
+    List<Planned.Bout> left = new ArrayList<>();
+    for (Planned.Bout b : day.bouts()) {
+      List<Planned.Item> items = b.items().stream().filter(i -> !i.equals(item)).toList();
+      if (!items.isEmpty()) {
+        left.add(new Planned.Bout(items));
+      }
+    }
+    return day.with(left);
+  }
+
+  private static Task with(Task task, List<Day> frames, Pairing pairing, Targets targets) {
+    return new Task(task.offers(), targets, frames, pairing, task.varied(), task.age());
+  }
+
+  private static List<Day> longer(Task task, int minutes) {
+    return task.frames().stream().map(d -> new Day(d.weekday(), (int) Profile.MINUTES.nearest(d.minutes() + minutes), d.oneStation(), d.bouts())).toList();
+  }
+
+  private static String minutesWords(Task task) {
+    List<Integer> minutes = task.frames().stream().map(Day::minutes).toList();
+    return minutes.stream().distinct().count() == 1 ? (minutes.size() > 1 ? minutes.size() + " times " : "") + minutes.get(0) : minutes.stream().map(String::valueOf).reduce((a, b) -> a + " and " + b).orElseThrow();
+  }
+
+  /** What keeps any week from being composed: only what is pinned can. In words; empty where nothing does. */
+  public static List<String> obstacles(Task task) {
+    List<String> list = new ArrayList<>();
+    for (int d = 0; d < task.frames().size(); d++) {
+      Day day = task.frames().get(d);
+      double minutes = Timing.of(day, task.offers()).minutes();
+      if (minutes > day.minutes()) {
+        list.add(String.format(Locale.ROOT, "What is pinned in session %d takes %.0f of %d minutes: unpin something, take sets out, or give it %d minutes.", d + 1, Math.ceil(minutes), day.minutes(), (int) Math.ceil(minutes)));
+      }
+      long stations = day.items().stream().map(i -> task.offers().get(i.candidateId()).station()).filter(s -> !s.isEmpty()).distinct().count();
+      if (day.oneStation() && stations > 1) {
+        list.add(String.format(Locale.ROOT, "Session %d is to stay at one station, but what is pinned there needs %d.", d + 1, stations));
+      }
+    }
+    return list;
+  }
+
+  private static final class Ids implements Supplier<String> {
+    private int next;
+
+    @Override
+    public String get() {
+      return "try" + next++;
+    }
+  }
+}

@@ -1,0 +1,100 @@
+package istmo.core.plan;
+
+import istmo.core.anatomy.Regions;
+import istmo.core.body.Profile.TrainingAge;
+import istmo.core.plan.Planned.Bout;
+import istmo.core.plan.Planned.Day;
+import istmo.core.plan.Planned.Item;
+import istmo.core.quantity.InvalidInput;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+
+/**
+ * What is to be composed: days with their minutes and what is pinned there, from what is on offer, towards targets.
+ *
+ * @param frames days with their pinned bouts only
+ * @param varied whether the same exercise on two days is to be avoided; otherwise it is as good as another
+ */
+public record Task(Offers offers, Targets targets, List<Day> frames, Pairing pairing, boolean varied, Optional<TrainingAge> age) {
+  static final int LEAST_SETS = 2;
+
+  /** Candidates looked at: so many of the best for each aimed region, for each function, and overall. */
+  private static final int BEST_OF_REGION = 4;
+
+  private static final int BEST_OF_FUNCTION = 3;
+  private static final int BEST_OF_ALL = 8;
+  private static final int BEST_OF_BALANCE = 2;
+
+  public Task {
+    frames = List.copyOf(frames);
+  }
+
+  /** The frames of a week: a bout with a pinned exercise stays whole, all else goes. Throws {@link InvalidInput} where something pinned is not on offer. */
+  public static List<Day> frames(Planned.Week week, Offers offers) {
+    return week.days().stream().map(d -> {
+      List<Bout> kept = d.bouts().stream().filter(b -> b.items().stream().anyMatch(Item::pinned)).toList();
+      kept.stream().flatMap(b -> b.items().stream()).forEach(i -> offers.get(i.candidateId()));
+      return d.with(kept);
+    }).toList();
+  }
+
+  int sets(Offer o) {
+    return Math.max(LEAST_SETS, Prescriber.mostSets(age, Prescriber.exhausting(o.role(), o.oneLeg())));
+  }
+
+  /** What is worth looking at: the best for each aimed region, for each function asked for and overall, and for the lesser side of the thigh. One variant of an exercise, the one that serves best. In the order's order. */
+  List<Offer> candidates() {
+    Set<String> wanted = new LinkedHashSet<>();
+    for (String r : targets.asked()) {
+      add(wanted, BEST_OF_REGION, Comparator.comparingDouble(o -> -o.share(r) * (0.5 + o.utility())), o -> true);
+    }
+    for (Function f : targets.functions().keySet()) {
+      add(wanted, BEST_OF_FUNCTION, Comparator.comparingDouble(o -> -Coverage.functionShare(o, f, targets) * (0.5 + o.utility())), o -> Targets.trains(o, f, targets.least().keySet()));
+    }
+    if (targets.balance()) {
+      for (String group : List.of("quads", "hamstrings")) {
+        add(wanted, BEST_OF_BALANCE, Comparator.comparingDouble(o -> -Coverage.mean(o.shares(), group) * (0.5 + o.utility())), o -> true);
+      }
+    }
+    add(wanted, BEST_OF_ALL, Comparator.comparingDouble(o -> -o.utility()), o -> true);
+    return offers.all().stream().filter(o -> wanted.contains(o.candidateId())).toList();
+  }
+
+  private void add(Set<String> wanted, int count, Comparator<Offer> order, Predicate<Offer> of) {
+    Map<String, Offer> perExercise = new LinkedHashMap<>();
+    offers.all().stream().filter(of).sorted(Comparator.<Offer, Boolean>comparing(o -> !o.whole() && wholeOf(o.exerciseId())).thenComparing(order).thenComparing(Offer::candidateId)).forEach(o -> perExercise.putIfAbsent(o.exerciseId(), o));
+    perExercise.values().stream().limit(count).forEach(o -> wanted.add(o.candidateId()));
+  }
+
+  private boolean wholeOf(String exerciseId) {
+    return offers.all().stream().anyMatch(o -> o.exerciseId().equals(exerciseId) && o.whole());
+  }
+
+  /** The groups that the aim asks for, each with the region that stands for it: the one with the most weight. */
+  Map<String, String> groups() {
+    Map<String, String> result = new LinkedHashMap<>();
+    for (String id : targets.asked()) {
+      String group = Regions.standard().get(id).group();
+      String before = result.get(group);
+      if (before == null || targets.weight().get(id) > targets.weight().get(before)) {
+        result.put(group, id);
+      }
+    }
+    return result;
+  }
+
+  /** Days on which a group should be trained: twice a week, once for who has trained for weeks only until the soreness passes (common practice). */
+  int timesAWeek() {
+    return Math.min(frames.size(), age.filter(a -> a == TrainingAge.WEEKS).isPresent() ? 1 : 2);
+  }
+
+  List<Item> pinned(int day) {
+    return frames.get(day).items();
+  }
+}

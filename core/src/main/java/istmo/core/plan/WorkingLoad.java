@@ -1,0 +1,132 @@
+package istmo.core.plan;
+
+import istmo.core.equipment.Equipment.LoadKind;
+import istmo.core.equipment.Loading;
+import istmo.core.equipment.Place;
+import istmo.core.training.LoadEstimate;
+import istmo.core.training.OneRepetition;
+import istmo.core.training.PerformedSet;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * The loads of an exercise as it is prescribed: what this gym can make, with the plates to put on.
+ *
+ * @param lowKg and highKg: between which the load is believed to lie, kg; both the load where a record says it
+ * @param basis what it rests on, in words
+ * @param warmUps lighter sets before it, lightest first
+ * @param sets in order; drops after the last are sets of their own
+ */
+public record WorkingLoad(double lowKg, double highKg, String basis, List<WarmUp> warmUps, List<SetLine> sets) {
+  /** Repetitions of lighter sets, falling as they get heavier (common practice). */
+  private static final int[] WARM_UP_REPETITIONS = {5, 3};
+
+  private static final int FIRST_WARM_UP_REPETITIONS = 8;
+  private static final double DROP = 0.8;
+
+  public record WarmUp(int repetitions, Loading load) {}
+
+  /**
+   * @param load empty where it has to be found
+   * @param putOn plates to put on each side since the set before; empty where none are, or some come off
+   */
+  public record SetLine(int repetitionsLow, int repetitionsHigh, Optional<Loading> load, List<Double> putOn, String note) {}
+
+  /** The best set of this exercise in this set-up when it was done last. */
+  public record Recorded(PerformedSet best, LocalDate on) {
+    /** Of several sets the one that says most of strength. */
+    public static Optional<Recorded> bestOf(List<PerformedSet> sets, LocalDate on) {
+      return sets.stream().max((a, b) -> Double.compare(value(a), value(b))).map(s -> new Recorded(s, on));
+    }
+
+    private static double value(PerformedSet s) {
+      return s.loadKg() * OneRepetition.epley(1, s.repetitions() + s.reserve()) + 1e-3 * s.repetitions();
+    }
+  }
+
+  /**
+   * @param last record in this set-up; it goes before any estimate
+   * @param share of the load that a block or a caution asks for, 1 for all of it
+   */
+  public static WorkingLoad of(Offer o, Prescription p, Place place, Optional<Recorded> last, double share) {
+    double empty = o.setup().getOrDefault("sledMass", 0.0);
+    double step = place.smallestStepKg(o.needs());
+    Optional<LoadEstimate> estimate = last.isPresent() ? Optional.empty() : o.load().map(l -> l.forRepetitions(p.middle() + p.reserve(), p.repetitionsLow() + "-" + p.repetitionsHigh(), empty, step));
+    List<SetLine> lines = new ArrayList<>();
+    Optional<Loading> before = Optional.empty();
+    Optional<Loading> first = Optional.empty();
+    List<Double> repetitions = p.repetitions();
+    for (int k = 0; k < p.sets(); k++) {
+      boolean falling = p.scheme() == Scheme.ASCENDING || p.scheme() == Scheme.ALWAYS_TEN;
+      int low = falling ? (int) Math.round(repetitions.get(k)) : p.repetitionsLow();
+      int high = falling ? low : p.repetitionsHigh();
+      Optional<Loading> load = wished(o, p, repetitions.get(k), last, estimate, empty, share).map(kg -> Loading.notAbove(kg, o.needs(), place)).filter(l -> l.kg() > 0);
+      lines.add(new SetLine(low, high, load, added(load, before), k == p.sets() - 1 && p.scheme() != Scheme.STRAIGHT ? p.scheme().how() : ""));
+      before = load;
+      first = first.isPresent() ? first : load;
+    }
+    double factor = 1;
+    for (int d = 0; d < p.scheme().drops(); d++) {
+      factor *= DROP;
+      double share2 = factor;
+      int half = Math.max(1, (int) Math.round(Scheme.DROP_REPETITIONS * p.middle()));
+      lines.add(new SetLine(half, half, before.map(l -> Loading.notAbove(l.kg() * share2, o.needs(), place)), List.of(), "drop, at once"));
+    }
+    List<WarmUp> warmUps = new ArrayList<>();
+    if (first.isPresent()) {
+      List<Loading> ramp = first.get().warmUps(o.role().warmUps(), o.needs(), place);
+      for (int k = 0; k < ramp.size(); k++) {
+        warmUps.add(new WarmUp(k == 0 ? FIRST_WARM_UP_REPETITIONS : WARM_UP_REPETITIONS[Math.min(k - 1, WARM_UP_REPETITIONS.length - 1)], ramp.get(k)));
+      }
+    }
+    return new WorkingLoad(low(o, p, last, estimate, empty, share), high(o, p, last, estimate, empty, share), basis(o, last, estimate, share), List.copyOf(warmUps), List.copyOf(lines));
+  }
+
+  private static Optional<Double> wished(Offer o, Prescription p, double repetitions, Optional<Recorded> last, Optional<LoadEstimate> estimate, double empty, double share) {
+    if (last.isPresent()) {
+      return Optional.of(share * (recorded(last.get(), repetitions + p.reserve(), empty)));
+    }
+    return estimate.map(l -> share * atRepetitions(0.5 * (l.lowKg() + l.highKg()), p.middle() + p.reserve(), repetitions + p.reserve(), empty));
+  }
+
+  private static double low(Offer o, Prescription p, Optional<Recorded> last, Optional<LoadEstimate> estimate, double empty, double share) {
+    return last.isPresent() ? wished(o, p, p.middle(), last, estimate, empty, share).orElse(0.0) : estimate.map(l -> share * l.lowKg()).orElse(0.0);
+  }
+
+  private static double high(Offer o, Prescription p, Optional<Recorded> last, Optional<LoadEstimate> estimate, double empty, double share) {
+    return last.isPresent() ? low(o, p, last, estimate, empty, share) : estimate.map(l -> share * l.highKg()).orElse(0.0);
+  }
+
+  /** The load for so many repetitions to failure from a set that was done; beyond what the equations are good for, the load that was used. */
+  private static double recorded(Recorded r, double toFailure, double empty) {
+    double done = r.best().repetitions() + r.best().reserve();
+    if (r.best().loadKg() == 0) {
+      return 0;
+    }
+    return !OneRepetition.REPETITIONS_TO_FAILURE.contains(done) ? r.best().loadKg() : atRepetitions(r.best().loadKg(), done, toFailure, empty);
+  }
+
+  private static double atRepetitions(double kg, double from, double to, double empty) {
+    return (kg + empty) * OneRepetition.load(1, to) / OneRepetition.load(1, from) - empty;
+  }
+
+  private static List<Double> added(Optional<Loading> load, Optional<Loading> before) {
+    return load.isEmpty() ? List.of() : before.isEmpty() ? load.get().perSide() : load.get().addedTo(before.get());
+  }
+
+  private static String basis(Offer o, Optional<Recorded> last, Optional<LoadEstimate> estimate, double share) {
+    String of = share < 1 ? String.format(Locale.ROOT, ", %.0f %% of it", 100 * share) : share > 1 ? String.format(Locale.ROOT, ", %+.1f %%", 100 * (share - 1)) : "";
+    if (last.isPresent()) {
+      PerformedSet s = last.get().best();
+      return String.format(Locale.ROOT, "from %s kg for %d, %s in reserve, on %s%s", trimmed(s.loadKg()), s.repetitions(), trimmed(s.reserve()), last.get().on(), of);
+    }
+    return estimate.map(l -> l.basis() + of).orElse(o.loadKind() == LoadKind.NONE ? "body weight" : "no lift of this client tells: begin light, find it in the lighter sets");
+  }
+
+  private static String trimmed(double v) {
+    return v == Math.rint(v) ? String.valueOf((long) v) : String.valueOf(v);
+  }
+}

@@ -1,0 +1,79 @@
+package istmo.core.plan;
+
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
+import istmo.core.body.Body;
+import istmo.core.body.Cautions;
+import istmo.core.body.PainFlag;
+import istmo.core.body.Profile;
+import istmo.core.body.Profile.TrainingAge;
+import istmo.core.body.Soreness;
+import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Equipment.LoadKind;
+import istmo.core.equipment.Place;
+import istmo.core.mechanics.Bodies;
+import istmo.core.mechanics.Tempo;
+import istmo.core.plan.Planned.Bout;
+import istmo.core.plan.Planned.Day;
+import istmo.core.plan.Planned.Item;
+import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.criterion.Brief;
+import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.ranking.criterion.Order;
+import istmo.core.ranking.criterion.Orders;
+import istmo.core.stimulus.School;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Offers and weeks for tests: made by hand, so that figures can be worked out, or of the real catalogue. */
+final class Plans {
+  static final Place EVERYTHING = Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+  private static final Map<String, Evaluation> LIFTER = Orders.evaluate(Bodies.LIFTER, EVERYTHING, School.STRETCH);
+
+  private Plans() {}
+
+  static final Prescription THREE_OF_TEN = new Prescription(3, 10, 10, 2, new Tempo(2, 2, 2, 0), 120, Scheme.STRAIGHT);
+
+  /** An offer made by hand; the rest of it is plain. */
+  static Offer offer(String id, Map<String, Double> shares, Role role, Set<String> station, double setUpMinutes, Prescription usual) {
+    return offer(id, shares, role, station, setUpMinutes, usual, 0.5, 0, false, Set.of());
+  }
+
+  static Offer offer(String id, Map<String, Double> shares, Role role, Set<String> station, double setUpMinutes, Prescription usual, double utility, double back, boolean oneLeg, Set<Function> functions) {
+    Map<String, Double> all = new LinkedHashMap<>();
+    for (Region r : Regions.standard().all()) {
+      all.put(r.id(), shares.getOrDefault(r.id(), 0.0));
+    }
+    String exercise = id.contains("/") ? id.substring(0, id.indexOf('/')) : id;
+    return new Offer(id, exercise, exercise, id, Map.of(), all, functions, role, utility, true, back, oneLeg, station, station, setUpMinutes, station.isEmpty() ? LoadKind.NONE : LoadKind.STACK, 50, usual, Set.of(), Map.of(), Optional.empty(), List.of(), List.of(), List.of());
+  }
+
+  static Day day(int minutes, Bout... bouts) {
+    return new Day(1, minutes, false, List.of(bouts));
+  }
+
+  static Item item(String id, Prescription p) {
+    return new Item("item-" + id, id, p, false);
+  }
+
+  static Targets targets(Map<String, Double> least) {
+    Map<String, Integer> weight = new LinkedHashMap<>();
+    least.keySet().forEach(r -> weight.put(r, 2));
+    return new Targets(least, weight, Set.of(), Map.of(), 20, 8, false);
+  }
+
+  static Brief brief(Body body, Cautions cautions, Place place, Aim aim) {
+    return new Brief(body, cautions, Profile.unknown(), place, aim, School.STRETCH, Optional.empty());
+  }
+
+  static Offers real(Aim aim, TrainingAge age, Place place, PainFlag... sore) {
+    Cautions cautions = new Cautions(Arrays.stream(sore).map(Soreness::leaveOut).toList(), List.of(), List.of());
+    Order order = Orders.order(brief(Bodies.LIFTER, cautions, place, aim), LIFTER);
+    return new Offers(order, Optional.of(age));
+  }
+}
