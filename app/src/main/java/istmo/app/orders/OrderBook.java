@@ -51,11 +51,16 @@ public class OrderBook {
 
   private record OwnKey(Key key, String candidateId) {}
 
+  /** Everything that an order hangs on. */
+  private record OrderKey(Brief brief, List<String> own) {}
+
   private static final int KEPT_BODIES = 60;
+  private static final int KEPT_ORDERS = 40;
 
   private final Cache<Key, Map<String, Evaluation>> evaluations = Caffeine.newBuilder().maximumSize(KEPT_BODIES).build();
   private final Cache<JudgedKey, Map<String, Evaluation>> judged = Caffeine.newBuilder().maximumSize(4L * KEPT_BODIES).build();
   private final Cache<OwnKey, Evaluation> ownEvaluations = Caffeine.newBuilder().maximumSize(20L * KEPT_BODIES).build();
+  private final Cache<OrderKey, Order> orders = Caffeine.newBuilder().maximumSize(KEPT_ORDERS).build();
   private final Clients clients;
   private final Gyms gyms;
   private final Variants variants;
@@ -107,7 +112,8 @@ public class OrderBook {
   }
 
   private Order order(Brief brief) {
-    return Orders.order(brief, evaluated(brief));
+    List<Candidate> own = variants.own();
+    return orders.get(new OrderKey(brief, own.stream().map(Candidate::id).toList()), k -> Orders.order(brief, evaluated(brief, own)));
   }
 
   private Map<String, Evaluation> evaluated(Brief brief) {

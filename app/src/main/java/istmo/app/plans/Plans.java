@@ -26,6 +26,7 @@ import istmo.core.training.PerformedSet;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -85,7 +86,7 @@ public class Plans {
     Map<UUID, Gym> places = gyms.all().stream().collect(Collectors.toMap(Gym::id, g -> g));
     List<ItemEntity> own = items.findByCoachIdAndSessionIdInOrderByPosition(coach.id(), found.stream().map(SessionEntity::getId).toList());
     Map<UUID, List<Session.LoggedSet>> done = setsOf(own.stream().map(ItemEntity::getId).toList());
-    Map<UUID, List<Session.Item>> bySession = own.stream().collect(Collectors.groupingBy(ItemEntity::getSessionId, Collectors.mapping(i -> new Session.Item(i.getId(), i.getPosition(), i.getCandidateId(), i.getSetup(), done.getOrDefault(i.getId(), List.of()), Optional.empty(), Optional.empty(), Optional.empty()), Collectors.toList())));
+    Map<UUID, List<Session.Item>> bySession = own.stream().collect(Collectors.groupingBy(ItemEntity::getSessionId, Collectors.mapping(i -> new Session.Item(i.getId(), i.getPosition(), i.getCandidateId(), i.getSetup(), i.getPrescribed(), done.getOrDefault(i.getId(), List.of()), Optional.empty(), Optional.empty(), Optional.empty()), Collectors.toList())));
     return found.stream().map(s -> new Session(s.getId(), client, places.get(s.getGymId()), s.getBrief(), s.getCreatedAt(), Optional.ofNullable(s.getFinishedAt()), bySession.getOrDefault(s.getId(), List.of()))).toList();
   }
 
@@ -117,6 +118,12 @@ public class Plans {
   /** Pins a candidate; without a set-up, in the usual one on this gym's machines as far as this client takes it. What the client's cautions leave out is not pinned. */
   @Transactional
   public Session pin(UUID sessionId, String candidateId, Optional<Map<String, Double>> wished) {
+    return pin(sessionId, candidateId, wished, List.of());
+  }
+
+  /** The same, with what a plan asks for, in lines of words. */
+  @Transactional
+  public Session pin(UUID sessionId, String candidateId, Optional<Map<String, Double>> wished, List<String> prescribed) {
     SessionEntity session = entity(sessionId);
     Candidate candidate = variants.candidate(candidateId);
     List<ItemEntity> there = itemsOf(session);
@@ -127,7 +134,7 @@ public class Plans {
     Bench.Side side = side(session, candidate.id(), wished);
     admit(side);
     Setup setup = side.setup();
-    items.save(new ItemEntity(UUID.randomUUID(), coach.id(), session.getId(), position, candidateId, setup.values(), clock.instant()));
+    items.save(new ItemEntity(UUID.randomUUID(), coach.id(), session.getId(), position, candidateId, setup.values(), prescribed, clock.instant()));
     return view(session);
   }
 
@@ -243,7 +250,7 @@ public class Plans {
     School school = schools.get(s.getBrief().school());
     for (ItemEntity i : own) {
       Bench.Side side = bench.side(client, gym.place(), new Bench.Wish(client.id(), Optional.of(gym.id()), i.getCandidateId(), Optional.of(i.getSetup()), s.getBrief().stiffDay()), school);
-      views.add(new Session.Item(i.getId(), i.getPosition(), i.getCandidateId(), i.getSetup(), done.getOrDefault(i.getId(), List.of()), Optional.ofNullable(last.get(i.getCandidateId())).map(l -> new Session.LastTime(l.performedAt(), l.setup(), l.setup().equals(i.getSetup()), l.sets())), side.refusal().map(Cautions.Refusal::reason), side.load()));
+      views.add(new Session.Item(i.getId(), i.getPosition(), i.getCandidateId(), i.getSetup(), i.getPrescribed(), done.getOrDefault(i.getId(), List.of()), Optional.ofNullable(last.get(i.getCandidateId())).map(l -> new Session.LastTime(l.performedAt(), l.setup(), l.setup().equals(i.getSetup()), l.sets())), side.refusal().map(Cautions.Refusal::reason), side.load()));
     }
     return new Session(s.getId(), client, gym, s.getBrief(), s.getCreatedAt(), Optional.ofNullable(s.getFinishedAt()), views);
   }
@@ -259,7 +266,17 @@ public class Plans {
     if (own.isEmpty()) {
       return Map.of();
     }
-    List<UUID> lastItems = sets.lastItems(coach.id(), s.getClientId(), own.stream().map(ItemEntity::getCandidateId).toList(), s.getCreatedAt(), own.stream().map(ItemEntity::getId).toList());
+    return lastTimes(s.getClientId(), own.stream().map(ItemEntity::getCandidateId).toList(), s.getCreatedAt(), own.stream().map(ItemEntity::getId).toList());
+  }
+
+  /** When a client did each of these candidates last. */
+  @Transactional(readOnly = true)
+  public Map<String, Session.LastTime> lastTimes(UUID clientId, Collection<String> candidateIds) {
+    return candidateIds.isEmpty() ? Map.of() : lastTimes(clients.get(clientId).id(), candidateIds, clock.instant(), List.of(clientId)); // no item has a client's id
+  }
+
+  private Map<String, Session.LastTime> lastTimes(UUID clientId, Collection<String> candidateIds, Instant before, Collection<UUID> without) {
+    List<UUID> lastItems = sets.lastItems(coach.id(), clientId, candidateIds, before, without);
     if (lastItems.isEmpty()) {
       return Map.of();
     }

@@ -15,10 +15,11 @@ public record Session(UUID id, Client client, Gym gym, SessionBrief brief, Insta
   /**
    * One exercise: set-up in the parameters' units, sets in the order in which they were done.
    *
+   * @param prescribed what the plan asked for, in lines of words; empty where none did
    * @param refusal why the client's cautions leave it out now, if they do
    * @param load a first load, once a lift is known
    */
-  public record Item(UUID id, int position, String candidateId, Map<String, Double> setup, List<LoggedSet> sets, Optional<LastTime> lastTime, Optional<String> refusal, Optional<LoadEstimate> load) {}
+  public record Item(UUID id, int position, String candidateId, Map<String, Double> setup, List<String> prescribed, List<LoggedSet> sets, Optional<LastTime> lastTime, Optional<String> refusal, Optional<LoadEstimate> load) {}
 
   public record LoggedSet(UUID id, PerformedSet set, Instant performedAt) {}
 

@@ -45,7 +45,7 @@ class ApiDescription {
 
   @SuppressWarnings({"rawtypes", "unchecked"})
   private static void require(String name, Schema schema) {
-    if (!(name.endsWith("View") || name.endsWith("Line")) || schema.getProperties() == null) {
+    if (!(name.endsWith("View") || name.endsWith("Line") || name.endsWith("Document")) || schema.getProperties() == null) {
       return;
     }
     List<String> required = new ArrayList<>();

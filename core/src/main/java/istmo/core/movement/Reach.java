@@ -48,7 +48,7 @@ public record Reach(Setup setup, List<String> changes) {
         setup = setup.with(p, setup.get(p) + YIELD_STEP * p.step());
         obstacle = obstacle(body, family, setup);
       }
-      changes.add(p.label() + " " + inCoachUnits(p, setup.get(p)) + " instead of " + inCoachUnits(p, wished.get(p)) + ". " + why);
+      changes.add(p.label() + " " + p.words(setup.get(p)) + " instead of " + p.words(wished.get(p)) + ". " + why);
     }
     if (obstacle.isEmpty()) {
       return Optional.of(new Reach(setup, changes));
@@ -74,7 +74,7 @@ public record Reach(Setup setup, List<String> changes) {
       }
     }
     double reached = Math.max(Math.floor(low), depth.allowed().min());
-    changes.add(depth.label() + " " + inCoachUnits(depth, reached) + " instead of " + inCoachUnits(depth, setup.get(depth)) + ". " + obstacle.get().reason());
+    changes.add(depth.label() + " " + depth.words(reached) + " instead of " + depth.words(setup.get(depth)) + ". " + obstacle.get().reason());
     return Optional.of(new Reach(family.atDepth(setup, reached), changes));
   }
 
@@ -109,13 +109,5 @@ public record Reach(Setup setup, List<String> changes) {
       }
     }
     return Optional.empty();
-  }
-
-  private static String inCoachUnits(SetupParameter p, double value) {
-    return switch (p.unit()) {
-      case "m" -> String.format(Locale.ROOT, "%.0f cm", 100 * value);
-      case "deg" -> String.format(Locale.ROOT, "%.0f°", value);
-      default -> String.format(Locale.ROOT, "%.2g %s", value, p.unit()).trim();
-    };
   }
 }

@@ -2,6 +2,7 @@ package istmo.core.movement;
 
 import istmo.core.quantity.Allowed;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * One thing that can be moved in a set-up.
@@ -43,5 +44,22 @@ public record SetupParameter(String id, String label, String unit, Allowed allow
   /** The same parameter with another usual value. */
   public SetupParameter usually(double value) {
     return new SetupParameter(id, label, unit, allowed, value, step, kind, choices, note);
+  }
+
+  /** A value in a coach's words: centimetres to the half, whole degrees, the name of a choice, a share in per cent. */
+  public String words(double value) {
+    if (!choices.isEmpty()) {
+      return choices.get((int) Math.round(value));
+    }
+    return switch (unit) {
+      case "m" -> trimmed(Math.round(200 * value) / 2.0) + " cm";
+      case "deg" -> String.format(Locale.ROOT, "%.0f°", value);
+      case "kg" -> trimmed(Math.round(10 * value) / 10.0) + " kg";
+      default -> String.format(Locale.ROOT, "%.0f %%", 100 * value);
+    };
+  }
+
+  private static String trimmed(double v) {
+    return v == Math.rint(v) ? String.valueOf((long) v) : String.valueOf(v);
   }
 }

@@ -2,13 +2,17 @@ package istmo.core.plan;
 
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
+import istmo.core.body.Body;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
+import istmo.core.drawing.Drawing;
+import istmo.core.drawing.Stage;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.mechanics.Analysis;
+import istmo.core.movement.Posture;
 import istmo.core.movement.Setup;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.criterion.Evaluation;
@@ -30,6 +34,7 @@ public final class Offers {
   private static final Set<String> HAND_WEIGHTS = Set.of("dumbbells", "kettlebell", "ankle-weights");
 
   private final Map<String, Offer> byId = new LinkedHashMap<>();
+  private final Map<String, Evaluation.Computed> evaluations = new HashMap<>();
   private final Map<String, Order.Excluded> excluded = new HashMap<>();
 
   public Offers(Order order, Optional<TrainingAge> age) {
@@ -37,7 +42,10 @@ public final class Offers {
     for (Region r : Regions.standard().all()) {
       best.put(r.id(), order.entries().stream().mapToDouble(e -> e.stimulus().get(r.id())).max().orElse(0));
     }
-    order.entries().forEach(e -> byId.put(e.ranked().id(), offer(e, best, age)));
+    order.entries().forEach(e -> {
+      byId.put(e.ranked().id(), offer(e, best, age));
+      evaluations.put(e.ranked().id(), e.evaluation());
+    });
     order.excluded().forEach(x -> excluded.put(x.candidateId(), x));
   }
 
@@ -59,6 +67,16 @@ public final class Offers {
   public Offer get(String candidateId) {
     return find(candidateId).orElseThrow(() -> new InvalidInput("candidateId", whyNot(candidateId)));
   }
+
+  /** The client at the lengthened end of an exercise on offer, from the side and from above; empty for offers that were not computed. */
+  public Optional<Figure> figure(String candidateId, Body body) {
+    return Optional.ofNullable(evaluations.get(candidateId)).map(e -> {
+      Posture low = e.analysis().points().get(e.analysis().points().size() - 1).posture();
+      return new Figure(Stage.side(body, low, e.analysis().workingKg()), Stage.plan(body, low));
+    });
+  }
+
+  public record Figure(Drawing side, Drawing plan) {}
 
   /** Why a candidate is not on offer. */
   public String whyNot(String candidateId) {

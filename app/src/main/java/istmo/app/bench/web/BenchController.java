@@ -1,5 +1,6 @@
 package istmo.app.bench.web;
 
+import istmo.app.platform.DrawingView;
 import istmo.app.platform.LoadView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
@@ -10,7 +11,6 @@ import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Cautions;
-import istmo.core.drawing.Drawing;
 import istmo.core.drawing.Stage;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
@@ -51,27 +51,6 @@ class BenchController {
 
   /** One side, or two: the pinned start and now, or two clients. */
   record BenchInput(List<SideInput> sides, String school) {}
-
-  record PointView(double x, double y) {
-    static PointView of(Drawing.Point p) {
-      return new PointView(Rounded.of(p.x()), Rounded.of(p.y()));
-    }
-  }
-
-  record LineView(String role, List<PointView> points, boolean closed) {}
-
-  record CircleView(String role, PointView centre, double radius) {}
-
-  record LeverView(String joint, PointView from, PointView to, double metres) {}
-
-  record DrawingView(List<LineView> lines, List<CircleView> circles, List<LeverView> levers) {
-    static DrawingView of(Drawing d) {
-      return new DrawingView(
-          d.lines().stream().map(l -> new LineView(l.role(), l.points().stream().map(PointView::of).toList(), l.closed())).toList(),
-          d.circles().stream().map(c -> new CircleView(c.role(), PointView.of(c.centre()), Rounded.of(c.radius()))).toList(),
-          d.levers().stream().map(l -> new LeverView(l.joint(), PointView.of(l.from()), PointView.of(l.to()), Rounded.of(l.metres()))).toList());
-    }
-  }
 
   /**
    * One point of the repetition. demand: share of the momentary limit that the working load takes; moments: what muscles supply, as a share of the largest moment of any joint in this repetition, extension, plantarflexion and back

@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -22,17 +23,22 @@ public class ItemEntity {
   @JdbcTypeCode(SqlTypes.JSON)
   private Map<String, Double> setup;
 
+  /** What the plan asked for, in lines of words; null where none did. */
+  @JdbcTypeCode(SqlTypes.JSON)
+  private List<String> prescribed;
+
   private Instant createdAt;
 
   protected ItemEntity() {}
 
-  public ItemEntity(UUID id, UUID coachId, UUID sessionId, int position, String candidateId, Map<String, Double> setup, Instant createdAt) {
+  public ItemEntity(UUID id, UUID coachId, UUID sessionId, int position, String candidateId, Map<String, Double> setup, List<String> prescribed, Instant createdAt) {
     this.id = id;
     this.coachId = coachId;
     this.sessionId = sessionId;
     this.position = position;
     this.candidateId = candidateId;
     this.setup = setup;
+    this.prescribed = prescribed.isEmpty() ? null : prescribed;
     this.createdAt = createdAt;
   }
 
@@ -62,6 +68,10 @@ public class ItemEntity {
 
   public void setSetup(Map<String, Double> newSetup) {
     setup = newSetup;
+  }
+
+  public List<String> getPrescribed() {
+    return prescribed == null ? List.of() : prescribed;
   }
 
   public Instant getCreatedAt() {

@@ -69,7 +69,7 @@ class SessionController {
   record LastTimeView(Instant performedAt, boolean sameSetup, Map<String, Double> setup, List<SetView> sets) {}
 
   record ItemView(
-      UUID id, int position, String candidateId, String exerciseId, String name, String repetitions, Map<String, Double> setup, List<String> cues, List<String> stopSigns, List<String> cautions, List<SetView> sets, @MayBeMissing LastTimeView lastTime, @MayBeMissing String refusal, @MayBeMissing LoadView load) {}
+      UUID id, int position, String candidateId, String exerciseId, String name, String repetitions, Map<String, Double> setup, List<String> prescribed, List<String> cues, List<String> stopSigns, List<String> cautions, List<SetView> sets, @MayBeMissing LastTimeView lastTime, @MayBeMissing String refusal, @MayBeMissing LoadView load) {}
 
   record SessionBriefView(Map<String, Integer> aim, List<String> keepOut, String school, boolean stiffToday) {}
 
@@ -152,6 +152,7 @@ class SessionController {
         c.name(),
         x.repetitions(),
         i.setup(),
+        i.prescribed(),
         x.cues(),
         x.stopSigns(),
         x.cautions(),

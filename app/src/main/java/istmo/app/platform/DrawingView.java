@@ -1,0 +1,26 @@
+package istmo.app.platform;
+
+import istmo.core.drawing.Drawing;
+import java.util.List;
+
+/** A technical figure as plain shapes in metres, for whoever has a brush. */
+public record DrawingView(List<LineView> lines, List<CircleView> circles, List<LeverView> levers) {
+  public record PointView(double x, double y) {
+    static PointView of(Drawing.Point p) {
+      return new PointView(Rounded.of(p.x()), Rounded.of(p.y()));
+    }
+  }
+
+  public record LineView(String role, List<PointView> points, boolean closed) {}
+
+  public record CircleView(String role, PointView centre, double radius) {}
+
+  public record LeverView(String joint, PointView from, PointView to, double metres) {}
+
+  public static DrawingView of(Drawing d) {
+    return new DrawingView(
+        d.lines().stream().map(l -> new LineView(l.role(), l.points().stream().map(PointView::of).toList(), l.closed())).toList(),
+        d.circles().stream().map(c -> new CircleView(c.role(), PointView.of(c.centre()), Rounded.of(c.radius()))).toList(),
+        d.levers().stream().map(l -> new LeverView(l.joint(), PointView.of(l.from()), PointView.of(l.to()), Rounded.of(l.metres()))).toList());
+  }
+}
