@@ -20,6 +20,14 @@ export const keys = {
   machinesWorth: (brief: Schemas['BriefInput']) => ['order', 'machines', brief] as const,
   account: ['account'] as const,
   signedIn: ['account', 'sessions'] as const,
+  weeks: (clientId?: string) => ['weeks', clientId ?? 'all'] as const,
+  week: (id: string) => ['week', id] as const,
+  weekStep: (id: string, version: number, step: number) => ['week', id, 'step', version, step] as const,
+  planning: ['planning'] as const,
+  offers: (id: string) => ['week', id, 'offers'] as const,
+  swaps: (id: string, item: string, taken: string, hurting: string) => ['week', id, 'swaps', item, taken, hurting] as const,
+  shortfall: (id: string, version: number) => ['week', id, 'shortfall', version] as const,
+  figure: (id: string, candidateId: string) => ['week', id, 'figure', candidateId] as const,
   starts: (candidateId?: string) => ['starts', candidateId ?? 'all'] as const,
   bench: (input: Schemas['BenchInput']) => ['bench', input] as const,
 }
@@ -108,3 +116,36 @@ export const useAccount = () => useQuery({ queryKey: keys.account, queryFn: () =
 
 export const useStarts = (candidateId?: string) =>
   useQuery({ queryKey: keys.starts(candidateId), queryFn: () => answer(api.GET('/api/starts', { params: { query: candidateId ? { candidateId } : {} } })), staleTime: Infinity })
+
+export const useWeeks = (clientId?: string) => useQuery({ queryKey: keys.weeks(clientId), queryFn: () => answer(api.GET('/api/weeks', { params: { query: clientId ? { clientId } : {} } })) })
+
+export const useWeek = (id: string) => useQuery({ queryKey: keys.week(id), queryFn: () => answer(api.GET('/api/weeks/{id}', { params: { path: { id } } })) })
+
+/** What can be chosen in planning: schemes, ways to take turns, lengths of a block. */
+export const usePlanning = () => useQuery({ queryKey: keys.planning, queryFn: () => answer(api.GET('/api/weeks/planning')), staleTime: Infinity })
+
+export const useOffers = (id: string, enabled: boolean) => useQuery({ queryKey: keys.offers(id), queryFn: () => answer(api.GET('/api/weeks/{id}/offers', { params: { path: { id } } })), enabled, staleTime: 60_000 })
+
+export const useSwaps = (id: string, itemId: string, taken: string[], hurting: string[], enabled: boolean) =>
+  useQuery({
+    queryKey: keys.swaps(id, itemId, taken.join(), hurting.join()),
+    queryFn: () => answer(api.GET('/api/weeks/{id}/items/{itemId}/swaps', { params: { path: { id, itemId }, query: { ...(taken.length > 0 ? { taken } : {}), ...(hurting.length > 0 ? { hurting: hurting as ('KNEE' | 'HIP' | 'LOWER_BACK' | 'ANKLE' | 'SHOULDER')[] } : {}) } } })),
+    enabled,
+    placeholderData: (previous) => previous,
+  })
+
+/** Why a week falls short; some seconds of solver, asked when the coach asks. */
+export const useShortfall = (id: string, version: number, enabled: boolean) =>
+  useQuery({ queryKey: keys.shortfall(id, version), queryFn: ({ signal }) => answer(api.GET('/api/weeks/{id}/shortfall', { params: { path: { id } }, signal })), enabled, staleTime: Infinity })
+
+export const useWeekStep = (id: string, version: number, step: number | null) =>
+  useQuery({ queryKey: keys.weekStep(id, version, step ?? 0), queryFn: () => answer(api.GET('/api/weeks/{id}/steps/{step}', { params: { path: { id, step: step! } } })), enabled: step !== null })
+
+export const useFigure = (id: string, candidateId: string) => {
+  const [exerciseId, variant] = candidateId.split('/')
+  return useQuery({ queryKey: keys.figure(id, candidateId), queryFn: () => answer(api.GET('/api/weeks/{id}/figures/{exerciseId}/{variant}', { params: { path: { id, exerciseId: exerciseId!, variant: variant! } } })), staleTime: Infinity })
+}
+
+/** With which week of a block to go on after some were missed. */
+export const useMissed = (id: string, lastDone: number, weeksMissed: number) =>
+  useQuery({ queryKey: ['week', id, 'missed', lastDone, weeksMissed], queryFn: () => answer(api.GET('/api/weeks/{id}/missed', { params: { path: { id }, query: { lastDone, weeksMissed } } })), enabled: weeksMissed > 0 })

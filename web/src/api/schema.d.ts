@@ -286,7 +286,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_1"];
+        delete: operations["remove_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -318,7 +318,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove"];
+        delete: operations["remove_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -331,8 +331,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["one_1"];
-        put: operations["change_2"];
+        get: operations["one_2"];
+        put: operations["change_3"];
         post?: never;
         delete: operations["erase"];
         options?: never;
@@ -523,8 +523,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["one"];
-        put: operations["change_1"];
+        get: operations["one_1"];
+        put: operations["change_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -636,7 +636,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change"];
+        put: operations["change_1"];
         post?: never;
         delete: operations["retire_1"];
         options?: never;
@@ -651,7 +651,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["list"];
+        get: operations["list_1"];
         put?: never;
         post: operations["start"];
         delete?: never;
@@ -667,7 +667,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["one_2"];
+        get: operations["one_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -820,6 +820,246 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/weeks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list"];
+        put?: never;
+        post: operations["begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/planning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["planning"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/prescriptions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["scheme"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["one"];
+        put: operations["change"];
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/{id}/arrange": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["arrange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/{id}/compose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["compose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/{id}/compose/{run}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["progress"];
+        put?: never;
+        post?: never;
+        delete: operations["stop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/{id}/figures/{exerciseId}/{variant}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["figure"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/{id}/items/{itemId}/swaps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["swaps"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/{id}/missed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["missed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/{id}/offers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["offers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/{id}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/{id}/shortfall": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shortfall"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/{id}/steps/{step}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["step"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/{id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -915,6 +1155,12 @@ export interface components {
             id: "LEAVE_OUT" | "LESS_LOAD" | "LESS_RANGE";
             label: string;
         };
+        ArrangeInput: {
+            /** Format: int32 */
+            day?: number;
+            /** Format: int32 */
+            version?: number;
+        };
         BenchInput: {
             school?: string;
             sides?: components["schemas"]["SideInput"][];
@@ -939,6 +1185,32 @@ export interface components {
             /** Format: int32 */
             tried: number;
         };
+        BlockStepView: {
+            /** Format: double */
+            addedReserve: number;
+            /** Format: int32 */
+            addedSets: number;
+            /** @enum {string} */
+            kind: "BUILD" | "EASIER" | "RETEST";
+            label: string;
+            /** Format: double */
+            load: number;
+            /** Format: int32 */
+            number: number;
+            words: string;
+        };
+        BlockWeekHeadView: {
+            label: string;
+            /** Format: double */
+            load: number;
+            /** Format: int32 */
+            number: number;
+            words: string;
+        };
+        BlockWeekView: {
+            days: components["schemas"]["PlannedDayView"][];
+            step: components["schemas"]["BlockWeekHeadView"];
+        };
         BodyInput: {
             /** Format: double */
             dorsiflexionLimitDeg?: number;
@@ -962,6 +1234,13 @@ export interface components {
             thighM?: number;
             /** Format: double */
             trunkM?: number;
+        };
+        BoutView: {
+            items: components["schemas"]["PlannedItemView"][];
+            reason: string;
+            /** Format: double */
+            seconds: number;
+            trouble: string[];
         };
         BriefInput: {
             aim?: {
@@ -1159,6 +1438,19 @@ export interface components {
             sentences: string[];
             studies: components["schemas"]["InfluenceView"][];
         };
+        ComposeInput: {
+            /** Format: uuid */
+            run?: string;
+            /** Format: double */
+            seconds?: number;
+            /** Format: int32 */
+            version?: number;
+        };
+        ComposedView: {
+            obstacles: string[];
+            search?: components["schemas"]["SearchView"];
+            week: components["schemas"]["WeekView"];
+        };
         ContributionView: {
             criterion: string;
             label: string;
@@ -1168,10 +1460,36 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        CoverageView: {
+            /** Format: double */
+            back: number;
+            balance: boolean;
+            findings: string[];
+            /** Format: double */
+            front: number;
+            functions: components["schemas"]["FunctionView"][];
+            held: string[];
+            /** Format: double */
+            most: number;
+            sets: {
+                [key: string]: number;
+            };
+            targets: {
+                [key: string]: number;
+            };
+        };
         CriterionView: {
             asks: string;
             id: string;
             label: string;
+        };
+        DayDocument: {
+            bouts: components["schemas"]["ItemDocument"][][];
+            /** Format: int32 */
+            minutes: number;
+            oneStation: boolean;
+            /** Format: int32 */
+            weekday: number;
         };
         DetailView: {
             /** Format: double */
@@ -1256,6 +1574,10 @@ export interface components {
             parameters: components["schemas"]["ParameterView"][];
             repetitions: string;
             stopSigns: string[];
+        };
+        FigureView: {
+            plan: components["schemas"]["DrawingView"];
+            side: components["schemas"]["DrawingView"];
         };
         FileCautionView: {
             /** @enum {string} */
@@ -1415,6 +1737,14 @@ export interface components {
                 [key: string]: number;
             };
         };
+        FunctionView: {
+            /** Format: double */
+            asked: number;
+            examples: string;
+            /** Format: double */
+            has: number;
+            label: string;
+        };
         GymInput: {
             equipment?: string[];
             name?: string;
@@ -1446,6 +1776,12 @@ export interface components {
             found: string;
             region: string;
         };
+        ItemDocument: {
+            candidateId: string;
+            id: string;
+            pinned: boolean;
+            prescription: components["schemas"]["PrescriptionDocument"];
+        };
         ItemInput: {
             candidateId?: string;
             setup?: {
@@ -1464,6 +1800,7 @@ export interface components {
             name: string;
             /** Format: int32 */
             position: number;
+            prescribed: string[];
             refusal?: string;
             repetitions: string;
             sets: components["schemas"]["SetView"][];
@@ -1583,6 +1920,17 @@ export interface components {
             lowKg: number;
             repetitions: string;
         };
+        LoadingView: {
+            /** Format: double */
+            emptyKg: number;
+            /** Format: double */
+            kg: number;
+            /** @enum {string} */
+            kind: "PLATES" | "STEPS" | "BODY";
+            perSide: number[];
+            /** @enum {string} */
+            plates: "OWN" | "USUAL" | "NONE";
+        };
         MachineMeasuringView: {
             /** Format: int32 */
             affected: number;
@@ -1657,6 +2005,11 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        MissedView: {
+            /** Format: int32 */
+            goOnWith: number;
+            words: string;
+        };
         MovedView: {
             /** Format: double */
             from: number;
@@ -1682,6 +2035,19 @@ export interface components {
             phase: number;
             reason: string;
         };
+        OfferView: {
+            candidateId: string;
+            exerciseId: string;
+            name: string;
+            prescription: components["schemas"]["PrescriptionDocument"];
+            /** @enum {string} */
+            role: "HEAVY" | "DEMANDING" | "COMPOUND" | "SINGLE" | "SHIN" | "CALF_STRAIGHT" | "CALF_BENT";
+            shares: {
+                [key: string]: number;
+            };
+            /** Format: double */
+            utility: number;
+        };
         OrderChangeView: {
             /** Format: int32 */
             moved: number;
@@ -1701,6 +2067,11 @@ export interface components {
             id: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
             label: string;
             movements: components["schemas"]["SoreMovementView"][];
+        };
+        PairingView: {
+            label: string;
+            /** @enum {string} */
+            pairing: "NONE" | "ONE_PLACE" | "TWO_PLACES";
         };
         ParameterView: {
             choices: string[];
@@ -1738,6 +2109,85 @@ export interface components {
             phase: number;
             side: components["schemas"]["DrawingView"];
         };
+        PlanBrief: {
+            aim?: {
+                [key: string]: number;
+            };
+            keepOut?: string[];
+            preset?: string;
+            school?: string;
+            weights?: {
+                [key: string]: number;
+            };
+        };
+        PlanDocument: {
+            /** Format: int32 */
+            blockWeeks?: number;
+            days: components["schemas"]["DayDocument"][];
+            hold: boolean;
+            name: string;
+            /** @enum {string} */
+            pairing: "NONE" | "ONE_PLACE" | "TWO_PLACES";
+            /** Format: date */
+            startsOn?: string;
+            targets: {
+                [key: string]: number;
+            };
+            varied: boolean;
+        };
+        PlannedDayView: {
+            /** Format: double */
+            back: number;
+            bouts: components["schemas"]["BoutView"][];
+            /** Format: int32 */
+            calfSets: number;
+            effective: {
+                [key: string]: number;
+            };
+            /** Format: int32 */
+            minutes: number;
+            oneStation: boolean;
+            remarks: string[];
+            segments: components["schemas"]["SegmentView"][];
+            /** Format: int32 */
+            sets: number;
+            /** Format: int32 */
+            thighSets: number;
+            /** Format: double */
+            usedMinutes: number;
+            /** Format: int32 */
+            weekday: number;
+        };
+        PlannedItemView: {
+            candidateId: string;
+            cues: string[];
+            exerciseId: string;
+            id: string;
+            load?: components["schemas"]["WorkingLoadView"];
+            name: string;
+            oneLeg: boolean;
+            pinned: boolean;
+            prescription: components["schemas"]["PrescriptionDocument"];
+            refusal?: string;
+            remarks: string[];
+            /** @enum {string} */
+            role?: "HEAVY" | "DEMANDING" | "COMPOUND" | "SINGLE" | "SHIN" | "CALF_STRAIGHT" | "CALF_BENT";
+            setup: {
+                [key: string]: number;
+            };
+            shares: {
+                [key: string]: number;
+            };
+            stopSigns: string[];
+        };
+        PlanningView: {
+            /** Format: int32 */
+            leastBlockWeeks: number;
+            /** Format: int32 */
+            mostBlockWeeks: number;
+            pairings: components["schemas"]["PairingView"][];
+            schemes: components["schemas"]["SchemeView"][];
+        };
         PlateInput: {
             /** Format: double */
             kg?: number;
@@ -1767,6 +2217,21 @@ export interface components {
             reason: string;
             /** Format: double */
             value: number;
+        };
+        PrescriptionDocument: {
+            /** Format: int32 */
+            repetitionsHigh: number;
+            /** Format: int32 */
+            repetitionsLow: number;
+            /** Format: double */
+            reserve: number;
+            /** Format: int32 */
+            restS: number;
+            /** @enum {string} */
+            scheme: "STRAIGHT" | "ASCENDING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "LADDER" | "ONE_AND_A_HALF" | "LOW_PARTIALS" | "PAUSES";
+            /** Format: int32 */
+            sets: number;
+            tempo: components["schemas"]["TempoDocument"];
         };
         PresetView: {
             id: string;
@@ -1803,6 +2268,14 @@ export interface components {
             strongerSide?: "LEFT" | "RIGHT" | "NONE";
             /** @enum {string} */
             trainingAge?: "WEEKS" | "MONTHS" | "YEARS";
+        };
+        ProgressView: {
+            /** Format: int64 */
+            bound: number;
+            /** Format: int64 */
+            points: number;
+            /** Format: double */
+            seconds: number;
         };
         PullInput: {
             /** Format: double */
@@ -1896,6 +2369,17 @@ export interface components {
             on: string;
             text: string;
         };
+        SchemeInput: {
+            prescription?: components["schemas"]["PrescriptionDocument"];
+            /** @enum {string} */
+            scheme?: "STRAIGHT" | "ASCENDING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "LADDER" | "ONE_AND_A_HALF" | "LOW_PARTIALS" | "PAUSES";
+        };
+        SchemeView: {
+            how: string;
+            label: string;
+            /** @enum {string} */
+            scheme: "STRAIGHT" | "ASCENDING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "LADDER" | "ONE_AND_A_HALF" | "LOW_PARTIALS" | "PAUSES";
+        };
         SchoolInput: {
             /** Format: double */
             activityTrust?: number;
@@ -1935,6 +2419,30 @@ export interface components {
             label: string;
             reason: string;
             retired: boolean;
+        };
+        SearchView: {
+            /** Format: int64 */
+            bound: number;
+            /** Format: double */
+            gap: number;
+            /** Format: int64 */
+            points: number;
+            proved: boolean;
+            /** Format: double */
+            seconds: number;
+        };
+        SegmentView: {
+            /** Format: int32 */
+            bout: number;
+            itemId: string;
+            /** @enum {string} */
+            kind: "WALK" | "SET_UP" | "WARM_UP" | "WORK" | "REST";
+            /** Format: double */
+            seconds: number;
+            /** Format: int32 */
+            set: number;
+            /** Format: double */
+            startS: number;
         };
         SessionBriefView: {
             aim: {
@@ -1994,6 +2502,15 @@ export interface components {
             /** Format: double */
             reserve?: number;
         };
+        SetLineView: {
+            load?: components["schemas"]["LoadingView"];
+            note: string;
+            putOn: number[];
+            /** Format: int32 */
+            repetitionsHigh: number;
+            /** Format: int32 */
+            repetitionsLow: number;
+        };
         SetView: {
             /** Format: uuid */
             id: string;
@@ -2010,6 +2527,15 @@ export interface components {
             setup?: {
                 [key: string]: number;
             };
+        };
+        ShortfallView: {
+            /** Format: double */
+            asked: number;
+            /** Format: double */
+            has: number;
+            region: string;
+            sentence: string;
+            ways: string[];
         };
         SideInput: {
             candidateId?: string;
@@ -2162,10 +2688,28 @@ export interface components {
             lost: string;
             name: string;
         };
+        SwapView: {
+            /** Format: double */
+            alike: number;
+            candidateId: string;
+            changes: string[];
+            name: string;
+            prescription: components["schemas"]["PrescriptionDocument"];
+        };
         TakenView: {
             refused: components["schemas"]["RefusedView"][];
             /** Format: int32 */
             taken: number;
+        };
+        TempoDocument: {
+            /** Format: double */
+            liftingS: number;
+            /** Format: double */
+            lowS: number;
+            /** Format: double */
+            loweringS: number;
+            /** Format: double */
+            topS: number;
         };
         TempoInput: {
             /** Format: double */
@@ -2192,6 +2736,15 @@ export interface components {
                 [key: string]: number;
             };
         };
+        VersionInput: {
+            /** Format: int32 */
+            version?: number;
+        };
+        WarmUpView: {
+            load: components["schemas"]["LoadingView"];
+            /** Format: int32 */
+            repetitions: number;
+        };
         WayView: {
             change: {
                 [key: string]: number;
@@ -2202,12 +2755,88 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        WeekChangeInput: {
+            plan?: components["schemas"]["PlanDocument"];
+            /** Format: int32 */
+            version?: number;
+            what?: string;
+        };
+        WeekInput: {
+            aim?: {
+                [key: string]: number;
+            };
+            /** Format: uuid */
+            clientId?: string;
+            /** Format: uuid */
+            gymId?: string;
+            keepOut?: string[];
+            /** Format: int32 */
+            minutes?: number;
+            name?: string;
+            oneStation?: boolean;
+            /** @enum {string} */
+            pairing?: "NONE" | "ONE_PLACE" | "TWO_PLACES";
+            preset?: string;
+            school?: string;
+            /** Format: int32 */
+            times?: number;
+            weights?: {
+                [key: string]: number;
+            };
+        };
+        WeekLine: {
+            /** Format: date-time */
+            changedAt: string;
+            /** Format: uuid */
+            clientId: string;
+            /** Format: int32 */
+            days: number;
+            /** Format: int32 */
+            exercises: number;
+            /** Format: uuid */
+            gymId: string;
+            /** Format: uuid */
+            id: string;
+            name: string;
+        };
+        WeekView: {
+            block: components["schemas"]["BlockStepView"][];
+            brief: components["schemas"]["PlanBrief"];
+            /** Format: date-time */
+            changedAt: string;
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            coverage: components["schemas"]["CoverageView"];
+            days: components["schemas"]["PlannedDayView"][];
+            easierWeekSigns: string[];
+            /** Format: uuid */
+            gymId: string;
+            gymName: string;
+            /** Format: uuid */
+            id: string;
+            plan: components["schemas"]["PlanDocument"];
+            redo?: string;
+            statements: string[];
+            undo?: string;
+            /** Format: int32 */
+            version: number;
+        };
         WithMachineInput: {
             brief?: components["schemas"]["BriefInput"];
             item?: string;
             measured?: {
                 [key: string]: number;
             };
+        };
+        WorkingLoadView: {
+            basis: string;
+            /** Format: double */
+            highKg: number;
+            /** Format: double */
+            lowKg: number;
+            sets: components["schemas"]["SetLineView"][];
+            warmUps: components["schemas"]["WarmUpView"][];
         };
     };
     responses: never;
@@ -2638,7 +3267,7 @@ export interface operations {
             };
         };
     };
-    remove_1: {
+    remove_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2709,7 +3338,7 @@ export interface operations {
             };
         };
     };
-    remove: {
+    remove_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -2732,7 +3361,7 @@ export interface operations {
             };
         };
     };
-    one_1: {
+    one_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2754,7 +3383,7 @@ export interface operations {
             };
         };
     };
-    change_2: {
+    change_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -3135,7 +3764,7 @@ export interface operations {
             };
         };
     };
-    one: {
+    one_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3157,7 +3786,7 @@ export interface operations {
             };
         };
     };
-    change_1: {
+    change_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -3347,7 +3976,7 @@ export interface operations {
             };
         };
     };
-    change: {
+    change_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3393,7 +4022,7 @@ export interface operations {
             };
         };
     };
-    list: {
+    list_1: {
         parameters: {
             query?: {
                 clientId?: string;
@@ -3439,7 +4068,7 @@ export interface operations {
             };
         };
     };
-    one_2: {
+    one_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -3740,6 +4369,454 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    list: {
+        parameters: {
+            query?: {
+                clientId?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekLine"][];
+                };
+            };
+        };
+    };
+    begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeekInput"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekView"];
+                };
+            };
+        };
+    };
+    planning: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanningView"];
+                };
+            };
+        };
+    };
+    scheme: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchemeInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrescriptionDocument"];
+                };
+            };
+        };
+    };
+    one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekView"];
+                };
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeekChangeInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekView"];
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    arrange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArrangeInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekView"];
+                };
+            };
+        };
+    };
+    compose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ComposeInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComposedView"];
+                };
+            };
+        };
+    };
+    progress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgressView"];
+                };
+            };
+        };
+    };
+    stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    figure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                exerciseId: string;
+                variant: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FigureView"];
+                };
+            };
+        };
+    };
+    swaps: {
+        parameters: {
+            query?: {
+                taken?: string[];
+                hurting?: ("KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER")[];
+            };
+            header?: never;
+            path: {
+                id: string;
+                itemId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SwapView"][];
+                };
+            };
+        };
+    };
+    missed: {
+        parameters: {
+            query: {
+                lastDone: number;
+                weeksMissed: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MissedView"];
+                };
+            };
+        };
+    };
+    offers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OfferView"][];
+                };
+            };
+        };
+    };
+    redo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VersionInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekView"];
+                };
+            };
+        };
+    };
+    shortfall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShortfallView"][];
+                };
+            };
+        };
+    };
+    step: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                step: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BlockWeekView"];
+                };
+            };
+        };
+    };
+    undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VersionInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekView"];
+                };
             };
         };
     };

@@ -19,6 +19,8 @@ const MeasurePage = lazy(() => import('../features/clients/MeasurePage').then((m
 const GymsPage = lazy(() => import('../features/gyms/GymsPage').then((m) => ({ default: m.GymsPage })))
 const MachinesPage = lazy(() => import('../features/gyms/MachinesPage').then((m) => ({ default: m.MachinesPage })))
 const AccountPage = lazy(() => import('../features/account/AccountPage').then((m) => ({ default: m.AccountPage })))
+const WeeksPage = lazy(() => import('../features/weeks/WeeksPage').then((m) => ({ default: m.WeeksPage })))
+const WeekPage = lazy(() => import('../features/weeks/WeekPage').then((m) => ({ default: m.WeekPage })))
 const SessionsPage = lazy(() => import('../features/sessions/SessionsPage').then((m) => ({ default: m.SessionsPage })))
 const SessionPage = lazy(() => import('../features/sessions/SessionPage').then((m) => ({ default: m.SessionPage })))
 
@@ -31,6 +33,7 @@ const SCREENS = [
   { to: '/schools', label: 'Schools', keepsBrief: true },
   { to: '/clients', label: 'Clients', keepsBrief: false },
   { to: '/gyms', label: 'Gyms', keepsBrief: true },
+  { to: '/weeks', label: 'Week', keepsBrief: true },
   { to: '/sessions', label: 'Sessions', keepsBrief: false },
 ]
 
@@ -124,6 +127,8 @@ const router = createBrowserRouter([
       { path: '/gyms', element: <GymsPage /> },
       { path: '/gyms/:id', element: <MachinesPage /> },
       { path: '/account', element: <AccountPage /> },
+      { path: '/weeks', element: <WeeksPage /> },
+      { path: '/weeks/:id', element: <WeekPage /> },
       { path: '/sessions', element: <SessionsPage /> },
       { path: '/sessions/:id', element: <SessionPage /> },
       {

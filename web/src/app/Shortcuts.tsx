@@ -4,13 +4,16 @@ import { useNavigate } from 'react-router'
 
 const KEYS: [string, string][] = [
   ['?', 'this list'],
-  ['g then o, b, c, y, s', 'go to order, bench, clients, gyms, sessions'],
+  ['g then o, b, c, y, w, s', 'go to order, bench, clients, gyms, week, sessions'],
   ['+ − or arrows', 'on the limb chart: more, less; x keeps out, 0 to 3 sets'],
   ['arrows', 'on a bench handle or slider: one natural step; Shift: five'],
+  ['Alt with arrows', 'in a week: move the exercise in its session, or to another day'],
+  ['+ − p t d', 'in a week: a set more, a set less, pin, take turns with the next, take out'],
+  ['z, Shift z', 'in a week: undo, do again'],
   ['Esc', 'close what is open'],
 ]
 
-const PLACES: Record<string, string> = { o: '/', b: '/bench', c: '/clients', y: '/gyms', s: '/sessions' }
+const PLACES: Record<string, string> = { o: '/', b: '/bench', c: '/clients', y: '/gyms', w: '/weeks', s: '/sessions' }
 
 /** Shortcuts, shown with ? */
 export function Shortcuts() {

@@ -5,7 +5,7 @@ import type { Session, SessionItem } from '../../api/client'
 import { LogSet } from './LogSet'
 
 const item: SessionItem = {
-  id: 'i', position: 1, candidateId: 'x/y', exerciseId: 'x', name: 'Seated leg curl', repetitions: '10-18', setup: {}, cues: [], stopSigns: [], cautions: [], sets: [],
+  id: 'i', position: 1, candidateId: 'x/y', exerciseId: 'x', name: 'Seated leg curl', repetitions: '10-18', setup: {}, prescribed: [], cues: [], stopSigns: [], cautions: [], sets: [],
   lastTime: { performedAt: '2026-11-01T10:00:00Z', sameSetup: true, setup: {}, sets: [{ id: 's', loadKg: 32.5, repetitions: 12, reserve: 1, performedAt: '2026-11-01T10:00:00Z' }] },
 }
 

@@ -18,6 +18,7 @@ import istmo.app.weeks.persistence.WeekPlanRepository;
 import istmo.app.weeks.persistence.WeekRevisionEntity;
 import istmo.app.weeks.persistence.WeekRevisionRepository;
 import istmo.core.body.PainFlag;
+import istmo.core.body.Profile;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.body.Soreness;
 import istmo.core.plan.Arrangement;
@@ -65,10 +66,10 @@ public class Weeks {
   private static final int USUAL_MINUTES = 60;
   private static final int LONGEST_WHAT = 200;
 
-  private record OffersKey(Order order, Optional<TrainingAge> age) {
+  private record OffersKey(Order order, Profile profile) {
     @Override
     public boolean equals(Object o) { // an order is kept as it is, and comparing two would take longer than making offers
-      return o instanceof OffersKey k && k.order == order && k.age.equals(age);
+      return o instanceof OffersKey k && k.order == order && k.profile.equals(profile);
     }
 
     @Override
@@ -121,7 +122,7 @@ public class Weeks {
     Client client = clients.get(clientId);
     int days = times.or(() -> client.profile().daysAWeek()).orElse(USUAL_TIMES);
     int each = minutes.or(() -> client.profile().minutes()).orElse(USUAL_MINUTES);
-    PlanDocument document = new PlanDocument(name == null || name.isBlank() ? "Week for " + client.name() : name, PlanDocument.of(new Planned.Week(spread(days, each, oneStation))), pairing, false, true, Map.of(), null, null);
+    PlanDocument document = new PlanDocument(name == null || name.isBlank() ? "Week for " + client.name() : name, PlanDocument.of(new Planned.Week(spread(days, each, oneStation))), pairing, client.profile().trainingAge().filter(a -> a == TrainingAge.WEEKS).isEmpty(), true, Map.of(), null, null);
     return begin(clientId, gymId, brief, document);
   }
 
@@ -318,7 +319,7 @@ public class Weeks {
   }
 
   private Offers offers(WeekPlanEntity e) {
-    return offers.get(new OffersKey(order(e), clients.get(e.getClientId()).profile().trainingAge()), k -> new Offers(k.order(), k.age()));
+    return offers.get(new OffersKey(order(e), clients.get(e.getClientId()).profile()), k -> new Offers(k.order(), k.profile()));
   }
 
   private WeekPlan view(WeekPlanEntity e, Optional<Integer> step) {

@@ -44,6 +44,11 @@ public record Loading(double kg, Kind kind, double emptyKg, List<Double> perSide
   private static final double FIRST_WARM_UP = 0.45;
 
   private static final double LAST_WARM_UP = 0.8;
+
+  /** From one lighter set to the next, as a share of the working load; loads nearer to each other than the other share are as good, and then fewer plates are better (judgement). */
+  private static final double LEAST_STEP = 0.1;
+
+  private static final double NEAR = 0.06;
   private static final double GRAMS = 1000;
 
   public Loading {
@@ -131,7 +136,7 @@ public record Loading(double kg, Kind kind, double emptyKg, List<Double> perSide
     for (int k = count; k >= 1; k--) {
       double wished = kg * (FIRST_WARM_UP + (LAST_WARM_UP - FIRST_WARM_UP) * (count == 1 ? 0.5 : (k - 1.0) / (count - 1)));
       Loading next = above;
-      Loading found = all.stream().filter(l -> l.kg < next.kg - 1e-9 && within(l.perSide, next.perSide)).min(Comparator.comparingDouble((Loading l) -> Math.abs(l.kg - wished)).thenComparing(Loading::kg)).orElse(null);
+      Loading found = all.stream().filter(l -> l.kg <= next.kg - LEAST_STEP * kg && within(l.perSide, next.perSide)).min(Comparator.comparingLong((Loading l) -> Math.round(Math.abs(l.kg - wished) / (NEAR * kg))).thenComparingInt(l -> l.perSide.size()).thenComparing(l -> Math.abs(l.kg - wished))).orElse(null);
       if (found == null || found.kg <= 0 && kind != Kind.BODY && !ramp.isEmpty()) {
         break;
       }

@@ -46,6 +46,11 @@ final class Appraisal {
   /** For a set of a part repetition: it has to earn its place before the whole one. */
   static final int SET_IN_PART = 25;
 
+  /** For a set of what the client dislikes, and less for what is liked. */
+  static final int SET_DISLIKED = 60;
+
+  static final int SET_LIKED = -10;
+
   /** For each set of an exercise beyond the usual number. */
   static final int SET_BEYOND = 30;
 
@@ -66,7 +71,7 @@ final class Appraisal {
 
   /** Points against a set of this offer, whatever it brings. */
   static int costOfSet(Offer o) {
-    return SET + (int) Math.round(SET_UNWORTHY * Math.max(0, Math.min(1, 1 - o.utility()))) + (o.whole() ? 0 : SET_IN_PART);
+    return SET + (int) Math.round(SET_UNWORTHY * Math.max(0, Math.min(1, 1 - o.utility()))) + (o.whole() ? 0 : SET_IN_PART) + (o.liking() < 0 ? SET_DISLIKED : o.liking() > 0 ? SET_LIKED : 0);
   }
 
   /** Sets up to which more cost nothing more. */
@@ -125,6 +130,7 @@ final class Appraisal {
     targets.functions().keySet().forEach(f -> functions.put(f, 0));
     Map<String, Integer> daysOfExercise = new HashMap<>();
     long points = 0;
+    int backOfWeek = 0;
     for (int d = 0; d < days; d++) {
       Map<String, Integer> effective = new HashMap<>();
       Map<String, Integer> families = new HashMap<>();
@@ -171,6 +177,7 @@ final class Appraisal {
       points += families.values().stream().mapToLong(n -> (long) FAMILY_AGAIN * Math.max(0, n - 1)).sum();
       points += (long) SESSION_SET * Math.max(0, all - Coverage.MOST_SETS) + (long) PART_SET * (Math.max(0, thigh - Coverage.MOST_THIGH_SETS) + Math.max(0, calf - Coverage.MOST_CALF_SETS));
       points += (long) BACK * Math.max(0, back - hundredths(Coverage.MOST_BACK));
+      backOfWeek += back;
       for (String r : targets.asked()) {
         points += (long) TOO_MANY_A_DAY * Math.max(0, effective.getOrDefault(r, 0) - hundredths(targets.mostADay()));
       }
@@ -193,6 +200,7 @@ final class Appraisal {
       long trained = byDay.stream().filter(m -> m.getOrDefault(r, 0) >= TRAINED).count();
       points += DAY_SHORT * Math.max(0, task.timesAWeek() - trained);
     }
+    points += (long) BACK * Math.max(0, backOfWeek - hundredths(Coverage.MOST_BACK_A_WEEK));
     int longest = -100 * LONGEST_S;
     for (int d = 0; d < days; d++) {
       longest = Math.max(longest, seconds(task, d, candidates, choice));

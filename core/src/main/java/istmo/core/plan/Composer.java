@@ -257,6 +257,11 @@ public final class Composer {
 
   private void daily() {
     Targets t = task.targets();
+    LinearExprBuilder back = LinearExpr.newBuilder();
+    for (int d = 0; d < days; d++) {
+      addCount(back, d, o -> Appraisal.hundredths(o.back()));
+    }
+    over(back, Appraisal.hundredths(Coverage.MOST_BACK_A_WEEK), Appraisal.BACK);
     for (int d = 0; d < days; d++) {
       int day = d;
       List<Offer> pinned = task.pinned(d).stream().map(i -> task.offers().get(i.candidateId())).toList();
@@ -280,11 +285,15 @@ public final class Composer {
 
   private LinearExprBuilder count(int day, ToIntFunction<Offer> each) {
     LinearExprBuilder sum = LinearExpr.newBuilder();
+    addCount(sum, day, each);
+    return sum;
+  }
+
+  private void addCount(LinearExprBuilder sum, int day, ToIntFunction<Offer> each) {
     task.pinned(day).forEach(i -> sum.add((long) i.prescription().sets() * each.applyAsInt(task.offers().get(i.candidateId()))));
     for (int c = 0; c < candidates.size(); c++) {
       sum.addTerm(sets[day][c], each.applyAsInt(candidates.get(c)));
     }
-    return sum;
   }
 
   private LinearExprBuilder week(String region) {

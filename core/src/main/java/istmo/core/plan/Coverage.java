@@ -31,6 +31,8 @@ public record Coverage(Map<String, Double> sets, Map<Function, Double> functions
   /** Sets of a session, each counted by the share of the lower back's strength that it takes, that are enough for one back (judgement). */
   static final double MOST_BACK = 6;
 
+  static final double MOST_BACK_A_WEEK = 9;
+
   private static final double TOLERANCE = 0.25;
 
   /**
@@ -103,6 +105,10 @@ public record Coverage(Map<String, Double> sets, Map<Function, Double> functions
       if (sets.getOrDefault(r.id(), 0.0) > targets.most() + TOLERANCE) {
         list.add(String.format(Locale.ROOT, "%s: %.1f sets a week, more than about %.0f are hardly worth it.", capital(r.coachName()), sets.get(r.id()), targets.most()));
       }
+    }
+    double all = days.stream().mapToDouble(OfDay::back).sum();
+    if (all > MOST_BACK_A_WEEK + TOLERANCE) {
+      list.add(String.format(Locale.ROOT, "The week loads the lower back with the like of %.1f sets at its limit; about %.0f are enough.", all, MOST_BACK_A_WEEK));
     }
     for (int d = 0; d < days.size(); d++) {
       OfDay day = days.get(d);

@@ -13,6 +13,7 @@ import java.util.Set;
  *
  * @param shares by region id: its stimulus beside the best that this client can get here, 0 to 1
  * @param utility its value in the order, about 0 to 1
+ * @param liking 1 where the client likes it, -1 where not
  * @param whole whether it goes through the whole repetition
  * @param back share of the lower back's strength that it takes at a working load, 0 to 1
  * @param oneLeg whether one leg works at a time
@@ -35,6 +36,7 @@ public record Offer(
     Set<Function> functions,
     Role role,
     double utility,
+    int liking,
     boolean whole,
     double back,
     boolean oneLeg,

@@ -3,7 +3,7 @@ package istmo.core.plan;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Body;
-import istmo.core.body.Profile.TrainingAge;
+import istmo.core.body.Profile;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
@@ -37,13 +37,13 @@ public final class Offers {
   private final Map<String, Evaluation.Computed> evaluations = new HashMap<>();
   private final Map<String, Order.Excluded> excluded = new HashMap<>();
 
-  public Offers(Order order, Optional<TrainingAge> age) {
+  public Offers(Order order, Profile profile) {
     Map<String, Double> best = new LinkedHashMap<>();
     for (Region r : Regions.standard().all()) {
       best.put(r.id(), order.entries().stream().mapToDouble(e -> e.stimulus().get(r.id())).max().orElse(0));
     }
     order.entries().forEach(e -> {
-      byId.put(e.ranked().id(), offer(e, best, age));
+      byId.put(e.ranked().id(), offer(e, best, profile));
       evaluations.put(e.ranked().id(), e.evaluation());
     });
     order.excluded().forEach(x -> excluded.put(x.candidateId(), x));
@@ -84,7 +84,7 @@ public final class Offers {
     return x == null ? "\"" + candidateId + "\" is not known here" : x.name() + " is left out. " + x.reason();
   }
 
-  private static Offer offer(Order.Entry e, Map<String, Double> best, Optional<TrainingAge> age) {
+  private static Offer offer(Order.Entry e, Map<String, Double> best, Profile profile) {
     Evaluation.Computed computed = e.evaluation();
     Candidate c = computed.candidate();
     Exercise x = Catalogue.standard().exerciseOf(c);
@@ -115,6 +115,7 @@ public final class Offers {
         functions,
         role,
         e.ranked().utility(),
+        profile.likes().contains(x.id()) ? 1 : profile.dislikes().contains(x.id()) ? -1 : 0,
         x.family().part(setup) > 0.99,
         Math.min(1, Function.most(a, p -> p.backActivation())),
         oneLeg,
@@ -123,7 +124,7 @@ public final class Offers {
         x.setUpMinutes(),
         kind,
         a.workingKg(),
-        Prescriber.usual(x, role, oneLeg, age),
+        Prescriber.usual(x, role, oneLeg, profile.trainingAge()),
         x.exclusions().keySet(),
         limiters,
         e.load(),

@@ -50,7 +50,7 @@ final class Plans {
       all.put(r.id(), shares.getOrDefault(r.id(), 0.0));
     }
     String exercise = id.contains("/") ? id.substring(0, id.indexOf('/')) : id;
-    return new Offer(id, exercise, exercise, id, Map.of(), all, functions, role, utility, true, back, oneLeg, station, station, setUpMinutes, station.isEmpty() ? LoadKind.NONE : LoadKind.STACK, 50, usual, Set.of(), Map.of(), Optional.empty(), List.of(), List.of(), List.of());
+    return new Offer(id, exercise, exercise, id, Map.of(), all, functions, role, utility, 0, true, back, oneLeg, station, station, setUpMinutes, station.isEmpty() ? LoadKind.NONE : LoadKind.STACK, 50, usual, Set.of(), Map.of(), Optional.empty(), List.of(), List.of(), List.of());
   }
 
   static Day day(int minutes, Bout... bouts) {
@@ -74,6 +74,6 @@ final class Plans {
   static Offers real(Aim aim, TrainingAge age, Place place, PainFlag... sore) {
     Cautions cautions = new Cautions(Arrays.stream(sore).map(Soreness::leaveOut).toList(), List.of(), List.of());
     Order order = Orders.order(brief(Bodies.LIFTER, cautions, place, aim), LIFTER);
-    return new Offers(order, Optional.of(age));
+    return new Offers(order, new Profile(Optional.of(age), Optional.empty(), Optional.empty(), Set.of(), Optional.empty(), "", Set.of(), Set.of()));
   }
 }

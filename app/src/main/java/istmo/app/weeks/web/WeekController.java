@@ -85,10 +85,10 @@ class WeekController {
 
   record PlanningView(List<SchemeView> schemes, List<PairingView> pairings, int leastBlockWeeks, int mostBlockWeeks) {}
 
-  record StepView(BlockStepHead step, List<PlannedDayView> days) {}
+  record BlockWeekView(BlockWeekHeadView step, List<PlannedDayView> days) {}
 
   /** load: beside that of the first week. */
-  record BlockStepHead(int number, String label, String words, double load) {}
+  record BlockWeekHeadView(int number, String label, String words, double load) {}
 
   record FigureView(DrawingView side, DrawingView plan) {}
 
@@ -203,10 +203,10 @@ class WeekController {
 
   /** The week as a step of its block asks for it, 1 the first. */
   @GetMapping("/{id}/steps/{step}")
-  StepView step(@PathVariable UUID id, @PathVariable int step) {
+  BlockWeekView step(@PathVariable UUID id, @PathVariable int step) {
     WeekPlan plan = weeks.step(id, step);
     Block.Step s = Weeks.block(plan.document(), plan.client().profile().trainingAge()).orElseThrow().weeks().get(step - 1);
-    return new StepView(new BlockStepHead(s.number(), s.kind().label(), s.words(), Rounded.of(s.load())), WeekViews.days(plan, s.load()));
+    return new BlockWeekView(new BlockWeekHeadView(s.number(), s.kind().label(), s.words(), Rounded.of(s.load())), WeekViews.days(plan, s.load()));
   }
 
   /** What changes after missed weeks: with which step of the block to go on. */

@@ -1,0 +1,21 @@
+import { expect, test } from 'vitest'
+import type { Loading, Prescription } from '../../api/client'
+import { KG_PER_LB, mass, platesWords, prescriptionWords, range, tempoWords, weekdayShort } from './words'
+
+const p: Prescription = { sets: 4, repetitionsLow: 8, repetitionsHigh: 12, reserve: 1.5, tempo: { loweringS: 2, lowS: 2, liftingS: 1, topS: 0 }, restS: 90, scheme: 'STRAIGHT' }
+
+test('a prescription in words', () => {
+  expect(prescriptionWords(p)).toBe('4 × 8–12, 1.5 left')
+  expect(range(10, 10)).toBe('10')
+  expect(tempoWords(p)).toBe('2-2-1-0')
+  expect(weekdayShort(3)).toBe('Wed')
+})
+
+test('loads in both units, with the plates of one side', () => {
+  const bar: Loading = { kg: 62.5, kind: 'PLATES', emptyKg: 20, perSide: [20, 1.25], plates: 'OWN' }
+  expect(mass(62.5, 'kg')).toBe('62.5')
+  expect(mass(225 * KG_PER_LB, 'lb')).toBe('225')
+  expect(platesWords(bar, 'kg')).toBe('20 + 1.25 a side')
+  expect(platesWords({ ...bar, perSide: [] }, 'kg')).toBe('the empty bar')
+  expect(platesWords({ ...bar, kind: 'STEPS', perSide: [] }, 'kg')).toBe('')
+})

@@ -1,0 +1,40 @@
+import type { Loading, Prescription } from '../../api/client'
+import { trim } from '../../quantity/format'
+
+export const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
+
+export function weekdayShort(weekday: number): string {
+  return (WEEKDAYS[weekday - 1] ?? '').slice(0, 3)
+}
+
+/** "8–12", or "10" where both ends are alike. */
+export function range(low: number, high: number): string {
+  return low === high ? String(low) : `${low}–${high}`
+}
+
+/** "4 × 8–12, 2 left": sets, repetitions, repetitions left in reserve. */
+export function prescriptionWords(p: Prescription): string {
+  return `${p.sets} × ${range(p.repetitionsLow, p.repetitionsHigh)}, ${trim(p.reserve, 1)} left`
+}
+
+/** "2-0-1-0": lowering, low end, lifting, top end, in seconds. */
+export function tempoWords(p: Prescription): string {
+  const t = p.tempo
+  return [t.loweringS, t.lowS, t.liftingS, t.topS].map((s) => trim(s, 1)).join('-')
+}
+
+export const KG_PER_LB = 0.45359237
+
+export type MassUnit = 'kg' | 'lb'
+
+/** A load in the coach's unit: two decimals of a kilogram at most, halves of a pound. */
+export function mass(kg: number, unit: MassUnit): string {
+  return unit === 'kg' ? trim(kg, 2) : trim(Math.round((2 * kg) / KG_PER_LB) / 2, 1)
+}
+
+/** How a load is made: plates on each side, or nothing to say. */
+export function platesWords(l: Loading, unit: MassUnit): string {
+  if (l.kind !== 'PLATES') return ''
+  if (l.perSide.length === 0) return l.emptyKg > 0 ? 'the empty bar' : 'no plates'
+  return `${l.perSide.map((k) => mass(k, unit)).join(' + ')} a side`
+}
