@@ -653,7 +653,7 @@ export interface paths {
         };
         get: operations["list_1"];
         put?: never;
-        post: operations["start"];
+        post: operations["start_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -756,6 +756,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shared/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shared"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/starts": {
         parameters: {
             query?: never;
@@ -836,6 +852,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/weeks/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/weeks/planning": {
         parameters: {
             query?: never;
@@ -894,6 +926,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["arrange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/{id}/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["calendar"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -996,6 +1044,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/weeks/{id}/plan.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/{id}/plan.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["json"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/weeks/{id}/redo": {
         parameters: {
             query?: never;
@@ -1012,6 +1092,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/weeks/{id}/shares": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sharesOf"];
+        put?: never;
+        post: operations["share"];
+        delete: operations["revoke"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/{id}/sheet.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/weeks/{id}/shortfall": {
         parameters: {
             query?: never;
@@ -1022,6 +1134,22 @@ export interface paths {
         get: operations["shortfall"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/{id}/start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["start"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1375,6 +1503,7 @@ export interface components {
             thigh: "SHORT" | "USUAL" | "LONG";
             /** Format: int32 */
             version: number;
+            weeks: components["schemas"]["PlanFile"][];
         };
         ClientInput: {
             /** @enum {string} */
@@ -1764,6 +1893,13 @@ export interface components {
             id: "HINGE_TO_GLUTES" | "HINGE_TO_HAMSTRINGS" | "HINGE_TO_BACK" | "SQUAT_TO_QUADS" | "PRESS_TO_QUADS";
             label: string;
         };
+        ImportInput: {
+            /** Format: uuid */
+            clientId?: string;
+            /** Format: uuid */
+            gymId?: string;
+            text?: string;
+        };
         ImprovisationView: {
             safety: string[];
             setUp: string[];
@@ -2134,6 +2270,13 @@ export interface components {
                 [key: string]: number;
             };
             varied: boolean;
+        };
+        PlanFile: {
+            brief?: components["schemas"]["PlanBrief"];
+            format?: string;
+            plan?: components["schemas"]["PlanDocument"];
+            /** Format: int32 */
+            version?: number;
         };
         PlannedDayView: {
             /** Format: double */
@@ -2528,6 +2671,33 @@ export interface components {
                 [key: string]: number;
             };
         };
+        ShareView: {
+            path: string;
+        };
+        SharedDayView: {
+            bouts: components["schemas"]["SharedItemView"][][];
+            /** Format: double */
+            usedMinutes: number;
+            /** Format: int32 */
+            weekday: number;
+        };
+        SharedItemView: {
+            cues: string[];
+            figure?: components["schemas"]["DrawingView"];
+            load: components["schemas"]["WorkingLoadView"];
+            name: string;
+            prescription: string;
+            stopSigns: string[];
+        };
+        SharedView: {
+            block: components["schemas"]["BlockStepView"][];
+            days: components["schemas"]["SharedDayView"][];
+            gymName: string;
+            name: string;
+        };
+        SharesView: {
+            out: string[];
+        };
         ShortfallView: {
             /** Format: double */
             asked: number;
@@ -2629,17 +2799,10 @@ export interface components {
             loadKg?: number;
         };
         StartInput: {
-            answers?: {
-                [key: string]: number;
-            };
-            candidateId?: string;
-            /** Format: uuid */
-            clientId?: string;
-            /** Format: uuid */
-            gymId?: string;
-            stiffToday?: boolean;
-            /** @enum {string} */
-            way?: "JUMP_AND_LAND" | "HEELS_STAY_DOWN" | "SIT_AND_REACH";
+            /** Format: int32 */
+            day?: number;
+            /** Format: int32 */
+            step?: number;
         };
         StartWayView: {
             label: string;
@@ -2647,6 +2810,10 @@ export interface components {
             steps: string[];
             /** @enum {string} */
             way: "JUMP_AND_LAND" | "HEELS_STAY_DOWN" | "SIT_AND_REACH";
+        };
+        StartedView: {
+            /** Format: uuid */
+            sessionId: string;
         };
         StepView: {
             less: components["schemas"]["WayView"];
@@ -4044,7 +4211,7 @@ export interface operations {
             };
         };
     };
-    start: {
+    start_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4240,6 +4407,28 @@ export interface operations {
             };
         };
     };
+    shared: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedView"];
+                };
+            };
+        };
+    };
     ways: {
         parameters: {
             query?: {
@@ -4418,6 +4607,30 @@ export interface operations {
             };
         };
     };
+    bringIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ImportInput"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekView"];
+                };
+            };
+        };
+    };
     planning: {
         parameters: {
             query?: never;
@@ -4552,6 +4765,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WeekView"];
+                };
+            };
+        };
+    };
+    calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
         };
@@ -4723,6 +4958,50 @@ export interface operations {
             };
         };
     };
+    csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    json: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
     redo: {
         parameters: {
             query?: never;
@@ -4749,6 +5028,96 @@ export interface operations {
             };
         };
     };
+    sharesOf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharesView"];
+                };
+            };
+        };
+    };
+    share: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShareView"];
+                };
+            };
+        };
+    };
+    revoke: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    sheet: {
+        parameters: {
+            query: {
+                day: number;
+                step?: number;
+                unit?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
     shortfall: {
         parameters: {
             query?: never;
@@ -4767,6 +5136,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShortfallView"][];
+                };
+            };
+        };
+    };
+    start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StartInput"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StartedView"];
                 };
             };
         };

@@ -21,6 +21,7 @@ const MachinesPage = lazy(() => import('../features/gyms/MachinesPage').then((m)
 const AccountPage = lazy(() => import('../features/account/AccountPage').then((m) => ({ default: m.AccountPage })))
 const WeeksPage = lazy(() => import('../features/weeks/WeeksPage').then((m) => ({ default: m.WeeksPage })))
 const WeekPage = lazy(() => import('../features/weeks/WeekPage').then((m) => ({ default: m.WeekPage })))
+const SharedPage = lazy(() => import('../features/weeks/SharedPage').then((m) => ({ default: m.SharedPage })))
 const SessionsPage = lazy(() => import('../features/sessions/SessionsPage').then((m) => ({ default: m.SessionsPage })))
 const SessionPage = lazy(() => import('../features/sessions/SessionPage').then((m) => ({ default: m.SessionPage })))
 
@@ -59,6 +60,25 @@ function AccountLink() {
       {account.data.demo ? 'Demo, signed in by itself' : account.data.name}
     </NavLink>
   )
+}
+
+/** A page for whoever has its link: no screens, no account. */
+function Outside() {
+  return (
+    <div className="mx-auto flex min-h-dvh max-w-[1500px] flex-col px-4 pb-3">
+      <header className="border-b-2 border-ink py-1.5 font-serif text-xl font-semibold tracking-tight">Istmo</header>
+      <main id="main" className="flex-1 pt-2">
+        <Suspense fallback={<Waiting what="Loading" />}>
+          <Outlet />
+        </Suspense>
+      </main>
+      <Caution />
+    </div>
+  )
+}
+
+function Caution() {
+  return <footer className="no-print border-t border-rule pt-1 text-xs text-ink-2">Coaching is not treatment. Pain that is sharp, new, at rest, with swelling, locking or numbness: stop, and see a licensed clinician.</footer>
 }
 
 function Frame() {
@@ -105,14 +125,13 @@ function Frame() {
           </Gate>
         </Suspense>
       </main>
-      <footer className="no-print border-t border-rule pt-1 text-xs text-ink-2">
-        Coaching is not treatment. Pain that is sharp, new, at rest, with swelling, locking or numbness: stop, and see a licensed clinician.
-      </footer>
+      <Caution />
     </div>
   )
 }
 
 const router = createBrowserRouter([
+  { element: <Outside />, children: [{ path: '/shared/:token', element: <SharedPage /> }] },
   {
     element: <Frame />,
     children: [

@@ -111,9 +111,17 @@ function Item({ number, item, session, catalogue, onChange, onTakenOut }: { numb
         <h2 className="text-lg leading-tight">
           {number}. {item.name}
         </h2>
-        <p className="text-sm text-ink-2">{item.repetitions} repetitions a set</p>
+        {item.prescribed.length > 0 ? (
+          item.prescribed.map((line, k) => (
+            <p key={line} className={`text-sm ${k === 0 ? 'font-semibold' : ''}`}>
+              {line}
+            </p>
+          ))
+        ) : (
+          <p className="text-sm text-ink-2">{item.repetitions} repetitions a set</p>
+        )}
         {item.refusal && <ClientWarnings refusal={item.refusal} statements={[]} who={session.clientName} />}
-        {item.load && !session.finishedAt && <LoadWords load={item.load} />}
+        {item.load && item.prescribed.length === 0 && !session.finishedAt && <LoadWords load={item.load} />}
         {exercise && <SetupTable parameters={exercise.parameters} setup={item.setup} />}
         <ul className="mt-1 text-sm">
           {item.cues.slice(0, 2).map((c) => (

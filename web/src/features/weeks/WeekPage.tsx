@@ -13,6 +13,7 @@ import { CoveragePanel } from './CoveragePanel'
 import { DayStrip } from './DayStrip'
 import type { Key } from './DayStrip'
 import { ExercisePanel } from './ExercisePanel'
+import { OutPanel } from './OutPanel'
 import { PlanLine } from './PlanLine'
 import { bouts, joinWithNext, moveBout, pin, prescribe, setDay, setWeekday, takeApart, takeOut } from './edits'
 import { useCompose, useWeekEdits } from './useWeekEdits'
@@ -106,6 +107,7 @@ export function WeekPage() {
               )}
             </>
           )}
+          {!empty && <OutPanel week={w} unit={unit} />}
           <Button disabled={!w.undo || run !== null} onClick={undo} title={w.undo ? `Takes back: ${w.undo}` : undefined}>
             Undo
           </Button>

@@ -8,6 +8,7 @@ import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { BriefLine } from '../brief/BriefLine'
 import { orderInput, useBrief } from '../brief/brief'
 import { useBeginning } from '../brief/useBeginning'
+import { BringIn } from './BringIn'
 
 const FREQUENCIES = [
   { times: 1, label: 'One leg day', note: 'beginners, until the soreness passes' },
@@ -64,6 +65,7 @@ export function WeeksPage() {
         ) : (
           <Quiet>Say in the sentence above what should grow, or paint it on the order's chart. Then a week can be planned for it.</Quiet>
         )}
+        {ready && <BringIn clientId={brief.client!} gymId={brief.gym!} />}
         {begin.isError && <Trouble error={begin.error} />}
       </section>
       <section>

@@ -49,7 +49,7 @@ class ClientFileTest {
     Answer file = get("/api/clients/" + client + "/file");
     assertThat(file.status()).isEqualTo(200);
     assertThat(file.at("/format").asString()).isEqualTo("istmo-client");
-    assertThat(file.at("/version").asInt()).isEqualTo(2);
+    assertThat(file.at("/version").asInt()).isEqualTo(3);
     assertThat(file.at("/name").asString()).isEqualTo(name);
     assertThat(file.at("/cautions/0/caution").asString()).isEqualTo("LAY_OFF");
     assertThat(file.at("/measurements/0/value").asDouble()).isEqualTo(0.43);
@@ -65,7 +65,7 @@ class ClientFileTest {
     assertThat(get("/api/clients/" + client).status()).isEqualTo(200);
     assertThat(delete("/api/clients/" + client + "?name=" + name.replace(" ", "%20")).status()).isEqualTo(204);
     assertThat(get("/api/clients/" + client).status()).isEqualTo(404);
-    for (String table : List.of("client", "measurement", "known_lift", "training_session", "performed_set")) {
+    for (String table : List.of("client", "measurement", "known_lift", "training_session", "performed_set", "week_plan")) {
       assertThat(rows(table, client)).as(table).isZero();
     }
   }

@@ -32,9 +32,9 @@ class CoachIsolationTest {
   private static final Set<String> WITHOUT_DATA =
       Set.of(
           "GET /api/account", "POST /api/account/sign-in", "POST /api/account/demo", "POST /api/account/first", "POST /api/account/coaches", "POST /api/account/sign-out", "PUT /api/account/password", "GET /api/account/sessions",
-          "DELETE /api/account/sessions/{id}", "GET /api/catalogue", "GET /api/starts", "POST /api/analyses", "POST /api/clients", "POST /api/gyms", "GET /api/schools", "POST /api/schools", "GET /api/studies", "GET /api/claims");
+          "DELETE /api/account/sessions/{id}", "GET /api/catalogue", "GET /api/starts", "POST /api/analyses", "POST /api/clients", "POST /api/gyms", "GET /api/schools", "POST /api/schools", "GET /api/studies", "GET /api/claims", "GET /api/weeks/planning", "POST /api/weeks/prescriptions");
 
-  private static final Set<String> LISTS = Set.of("GET /api/clients", "GET /api/gyms", "GET /api/sessions");
+  private static final Set<String> LISTS = Set.of("GET /api/clients", "GET /api/gyms", "GET /api/sessions", "GET /api/weeks");
   private static final Map<String, String> IDS = new LinkedHashMap<>();
   private static Visitor other;
   private static String before;
@@ -54,6 +54,14 @@ class CoachIsolationTest {
     String item = other.post("/api/sessions/" + session + "/items", Map.of("candidateId", "seated-calf-raise/usual")).at("/items/0/id").asString();
     String[] variant = other.post("/api/variants", Map.of("exerciseId", "back-squat", "name", "Secret squat", "setup", Map.of(), "clientId", client)).at("/id").asString().split("/");
     String school = other.post("/api/schools", school("Secret school")).at("/id").asString();
+    JsonNode week = other.post("/api/weeks", Map.of("clientId", client, "gymId", gym, "aim", Map.of("SOL", 1), "times", 1, "name", "Secret week")).body();
+    Map<String, Object> calf = WeekApiTest.item("seated-calf-raise/usual");
+    Map<String, Object> block = WeekApiTest.plan(week, List.of(List.of(calf)));
+    block.put("blockWeeks", 4);
+    week = other.send("PUT", "/api/weeks/" + week.at("/id").asString(), Map.of("version", 0, "what", "a block", "plan", block)).body();
+    IDS.put("week", week.at("/id").asString());
+    IDS.put("weekItem", week.at("/days/0/bouts/0/items/0/id").asString());
+    IDS.put("token", other.post("/api/weeks/" + IDS.get("week") + "/shares", Map.of()).at("/path").asString().substring("/shared/".length()) + "x");
     String set = UUID.randomUUID().toString();
     assertThat(other.send("PUT", "/api/sessions/" + session + "/items/" + item + "/sets/" + set, done()).status()).isEqualTo(200);
     IDS.putAll(Map.of("client", client, "gym", gym, "readingId", reading, "liftId", lift, "session", session, "itemId", item, "setId", set, "item", "leg-press", "exerciseId", variant[0]));
@@ -89,7 +97,8 @@ class CoachIsolationTest {
   /** All that the other coach has. */
   private static String everything() {
     return other.get("/api/clients").body() + " " + other.get("/api/clients/" + IDS.get("client") + "/measurements").body() + other.get("/api/clients/" + IDS.get("client") + "/lifts").body() + other.get("/api/gyms").body()
-        + other.get("/api/gyms/" + IDS.get("gym") + "/machines").body() + other.get("/api/sessions/" + IDS.get("session")).body() + other.get("/api/catalogue").body() + other.get("/api/schools").body();
+        + other.get("/api/gyms/" + IDS.get("gym") + "/machines").body() + other.get("/api/sessions/" + IDS.get("session")).body() + other.get("/api/catalogue").body() + other.get("/api/schools").body()
+        + other.get("/api/weeks/" + IDS.get("week")).body() + other.get("/api/weeks/" + IDS.get("week") + "/shares").body();
   }
 
   @AfterAll
@@ -132,6 +141,17 @@ class CoachIsolationTest {
               Map.of("clientId", IDS.get("client"), "candidateId", "leg-press/low", "way", "HEELS_STAY_DOWN"),
               Map.of("clientId", ownClient, "gymId", IDS.get("gym"), "candidateId", "leg-press/low", "way", "HEELS_STAY_DOWN"));
       case "POST /api/variants" -> List.of(Map.of("exerciseId", "back-squat", "name", "Stolen size", "setup", Map.of(), "clientId", IDS.get("client")));
+      case "POST /api/weeks" -> List.of(theirClient, theirGym);
+      case "POST /api/weeks/imports" -> {
+        String file = RunningApp.text(other, "/api/weeks/" + IDS.get("week") + "/plan.json");
+        yield List.of(Map.of("clientId", IDS.get("client"), "gymId", ownGym, "text", file), Map.of("clientId", ownClient, "gymId", IDS.get("gym"), "text", file));
+      }
+      case "PUT /api/weeks/{id}" -> List.of(Map.of("version", 1, "what", "stolen", "plan", WeekApiTest.plan(other.get("/api/weeks/" + IDS.get("week")).body(), List.of())));
+      case "POST /api/weeks/{id}/undo", "POST /api/weeks/{id}/redo" -> List.of(Map.of("version", 1));
+      case "POST /api/weeks/{id}/arrange" -> List.of(Map.of("version", 1, "day", 0));
+      case "POST /api/weeks/{id}/compose" -> List.of(Map.of("version", 1, "run", UUID.randomUUID(), "seconds", 1));
+      case "POST /api/weeks/{id}/start" -> List.of(Map.of("day", 0));
+      case "POST /api/weeks/{id}/shares" -> List.of(Map.of());
       case "POST /api/sessions/{id}/items" -> List.of(Map.of("candidateId", "seated-calf-raise/usual"));
       case "PUT /api/sessions/{id}/items/{itemId}/setup" -> List.of(Map.of("setup", Map.of("stretch", 10)));
       case "PUT /api/sessions/{id}/items/{itemId}/sets/{setId}" -> List.of(done());
@@ -147,13 +167,20 @@ class CoachIsolationTest {
   }
 
   private static String address(String path) {
-    String kind = path.startsWith("/api/clients") ? "client" : path.startsWith("/api/gyms") ? "gym" : path.startsWith("/api/schools") ? "school" : "session";
-    String filled = path.replace("{id}", IDS.get(kind)).replace("{clientId}", IDS.get("client")).replace("{gymId}", IDS.get("gym"));
+    String kind = path.startsWith("/api/clients") ? "client" : path.startsWith("/api/gyms") ? "gym" : path.startsWith("/api/schools") ? "school" : path.startsWith("/api/weeks") ? "week" : "session";
+    String item = kind.equals("week") ? IDS.get("weekItem") : IDS.get("itemId");
+    String filled = path.replace("{itemId}", item).replace("{run}", UUID.randomUUID().toString()).replace("{step}", "1").replace("{token}", IDS.get("token")).replace("{id}", IDS.get(kind)).replace("{clientId}", IDS.get("client")).replace("{gymId}", IDS.get("gym"));
     for (String name : List.of("readingId", "liftId", "itemId", "setId", "item", "exerciseId", "variant")) {
       filled = filled.replace("{" + name + "}", IDS.get(name));
     }
     if (filled.contains("{")) {
       throw new IllegalStateException("say here what stands for " + filled);
+    }
+    if (path.endsWith("/sheet.pdf")) {
+      return filled + "?day=0";
+    }
+    if (path.endsWith("/missed")) {
+      return filled + "?lastDone=1&weeksMissed=1";
     }
     return path.equals("/api/clients/{id}") ? filled + "?name=Secret%20Client" : filled;
   }
@@ -185,6 +212,8 @@ class CoachIsolationTest {
     assertThat(get("/api/catalogue").body().toString()).doesNotContain("Secret");
     assertThat(post("/api/bench", Map.of("sides", List.of(Map.of("clientId", ownClient, "candidateId", IDS.get("exerciseId") + "/" + IDS.get("variant"))))).status()).isEqualTo(404);
     assertThat(get("/api/sessions").body().toString()).doesNotContain(IDS.get("session"));
+    assertThat(get("/api/weeks").body().toString()).doesNotContain("Secret");
+    assertThat(get("/api/weeks?clientId=" + IDS.get("client")).body().size()).isZero();
     assertThat(get("/api/sessions?clientId=" + IDS.get("client")).body().size()).isZero();
     // another coach's reading and lift are not reached through an own client
     assertThat(RunningApp.delete("/api/clients/" + ownClient + "/measurements/" + IDS.get("readingId")).status()).isEqualTo(404);

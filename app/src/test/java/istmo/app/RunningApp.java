@@ -8,6 +8,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -71,6 +72,9 @@ public final class RunningApp implements BeforeAllCallback {
     return context.getBean(type);
   }
 
+  /** An answer that is a file. */
+  public record Bytes(int status, byte[] content, String contentType) {}
+
   /** Somebody with a browser of their own: cookies are kept, and sent back as Istmo's own page does. */
   public static final class Visitor {
     private final CookieManager cookies = new CookieManager(null, CookiePolicy.ACCEPT_ALL);
@@ -99,6 +103,18 @@ public final class RunningApp implements BeforeAllCallback {
 
     public Answer get(String path) {
       return send("GET", path, null);
+    }
+
+    Bytes bytes(String path) {
+      try {
+        HttpResponse<byte[]> r = http.send(HttpRequest.newBuilder(URI.create(address + path)).build(), HttpResponse.BodyHandlers.ofByteArray());
+        return new Bytes(r.statusCode(), r.body(), r.headers().firstValue("content-type").orElse(""));
+      } catch (IOException e) {
+        throw new java.io.UncheckedIOException(e);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        throw new IllegalStateException(e);
+      }
     }
 
     public Answer post(String path, Object body) {
@@ -135,6 +151,16 @@ public final class RunningApp implements BeforeAllCallback {
 
   public static Answer get(String path) {
     return owner.get(path);
+  }
+
+  /** A file of text as somebody gets it. */
+  static String text(Visitor who, String path) {
+    return new String(who.bytes(path).content(), StandardCharsets.UTF_8);
+  }
+
+  /** A file as it is. */
+  public static Bytes bytes(String path) {
+    return owner.bytes(path);
   }
 
   public static Answer post(String path, Object body) {

@@ -4,6 +4,8 @@ import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.plans.Plans;
 import istmo.app.plans.Session;
+import istmo.app.weeks.Weeks;
+import istmo.app.weeks.PlanFile;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -14,24 +16,27 @@ import org.springframework.transaction.annotation.Transactional;
 public class ClientFile {
   private final Clients clients;
   private final Plans plans;
+  private final Weeks weeks;
 
-  ClientFile(Clients clients, Plans plans) {
+  ClientFile(Clients clients, Plans plans, Weeks weeks) {
     this.clients = clients;
     this.plans = plans;
+    this.weeks = weeks;
   }
 
   /** @param sessions oldest first */
-  public record Contents(Client client, List<Clients.Reading> readings, List<Clients.Lift> lifts, List<Session> sessions) {}
+  public record Contents(Client client, List<Clients.Reading> readings, List<Clients.Lift> lifts, List<Session> sessions, List<PlanFile> weeks) {}
 
   @Transactional(readOnly = true)
   public Contents contents(UUID clientId) {
-    return new Contents(clients.get(clientId), clients.readings(clientId), clients.lifts(clientId), plans.history(clientId));
+    return new Contents(clients.get(clientId), clients.readings(clientId), clients.lifts(clientId), plans.history(clientId), weeks.files(clientId));
   }
 
-  /** Client, readings, lifts, sessions and sets. Nothing of it is left, and there is no way back. */
+  /** Client, readings, lifts, sessions and sets, and planned weeks with their links. Nothing of it is left, and there is no way back. */
   @Transactional
   public void erase(UUID clientId) {
     clients.get(clientId);
+    weeks.erase(clientId);
     plans.erase(clientId);
     clients.erase(clientId);
   }

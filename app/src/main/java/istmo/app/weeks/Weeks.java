@@ -191,11 +191,10 @@ public class Weeks {
     plans.flush();
   }
 
-  /** Every plan of a client, for the client's file. */
+  /** Every plan of a client as a file, for the client's file. */
   @Transactional(readOnly = true)
-  public List<PlanDocument> documents(UUID clientId) {
-    List<UUID> ids = plans.findByCoachIdAndClientId(coach.id(), clientId).stream().map(WeekPlanEntity::getId).toList();
-    return ids.isEmpty() ? List.of() : revisions.heads(coach.id(), ids).stream().map(WeekRevisionEntity::getDocument).toList();
+  public List<PlanFile> files(UUID clientId) {
+    return plans.findByCoachIdAndClientId(coach.id(), clientId).stream().map(p -> PlanFile.of(p.getBrief(), head(p).getDocument())).toList();
   }
 
   /**
@@ -255,7 +254,7 @@ public class Weeks {
     return change(id, version, "put in order", plan.document().with(new Planned.Week(days)));
   }
 
-  static Planned.Day day(WeekPlan plan, int day) {
+  public static Planned.Day day(WeekPlan plan, int day) {
     if (day < 0 || day >= plan.week().days().size()) {
       throw new NotFound("session in this week");
     }

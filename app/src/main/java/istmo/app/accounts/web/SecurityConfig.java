@@ -21,6 +21,9 @@ class SecurityConfig {
   /** The model without any client's data: for programs. */
   private static final String MODEL = "/api/analyses";
 
+  /** A plan behind a link that its coach has given away. */
+  private static final String SHARED = "/api/shared/*";
+
   private static final String GADGETS = "/api/gadget-links/*/lines";
 
   @Bean
@@ -33,7 +36,7 @@ class SecurityConfig {
     PathPatternRequestMatcher.Builder path = PathPatternRequestMatcher.withDefaults();
     return http.authorizeHttpRequests(
             a ->
-                a.requestMatchers(HttpMethod.GET, "/api/account").permitAll()
+                a.requestMatchers(HttpMethod.GET, "/api/account", SHARED).permitAll()
                     .requestMatchers(HttpMethod.POST, "/api/account/sign-in", "/api/account/demo", "/api/account/first", MODEL, GADGETS).permitAll()
                     .requestMatchers("/api/**").authenticated()
                     .anyRequest().permitAll())

@@ -4,6 +4,7 @@ import istmo.app.clients.Client;
 import istmo.app.catalogue.Variants;
 import istmo.app.exchange.ClientFile;
 import istmo.app.plans.Session;
+import istmo.app.weeks.PlanFile;
 import istmo.app.platform.MayBeMissing;
 import istmo.core.body.Caution;
 import istmo.core.body.Cautions;
@@ -41,7 +42,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class ClientFileController {
   static final String FORMAT = "istmo-client";
-  static final int VERSION = 2;
+  static final int VERSION = 3;
 
   private final ClientFile file;
   private final Variants variants;
@@ -88,7 +89,8 @@ class ClientFileController {
       FileProfileView profile,
       List<FileReadingView> measurements,
       List<FileLiftView> lifts,
-      List<FileSessionView> sessions) {}
+      List<FileSessionView> sessions,
+      List<PlanFile> weeks) {}
 
   @GetMapping("/api/clients/{id}/file")
   ResponseEntity<ClientFileView> export(@PathVariable UUID id) {
@@ -113,7 +115,8 @@ class ClientFileController {
             profile(client.profile()),
             c.readings().stream().map(r -> new FileReadingView(r.measurement().kind(), r.measurement().side(), r.measurement().value(), r.measurement().on())).toList(),
             c.lifts().stream().map(l -> new FileLiftView(l.lift().candidateId(), l.lift().set().loadKg(), l.lift().set().repetitions(), l.lift().set().reserve(), l.lift().on())).toList(),
-            c.sessions().stream().map(s -> session(s, candidates)).toList());
+            c.sessions().stream().map(s -> session(s, candidates)).toList(),
+            c.weeks());
     ContentDisposition download = ContentDisposition.attachment().filename(client.name() + ".json", java.nio.charset.StandardCharsets.UTF_8).build();
     return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, download.toString()).body(view);
   }

@@ -1,0 +1,76 @@
+package istmo.app.weeks;
+
+import istmo.app.accounts.CurrentCoach;
+import istmo.app.platform.NotFound;
+import istmo.app.weeks.persistence.WeekShareEntity;
+import istmo.app.weeks.persistence.WeekShareRepository;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Base64;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Links by which a client reads a plan: read-only, until they are revoked. Whoever has the link reads it, so it holds no health notes; only a hash of it is kept. */
+@Service
+public class Shares {
+  private static final int TOKEN_BYTES = 32;
+
+  private final WeekShareRepository shares;
+  private final Weeks weeks;
+  private final CurrentCoach coach;
+  private final Clock clock;
+  private final SecureRandom random = new SecureRandom();
+
+  Shares(WeekShareRepository shares, Weeks weeks, CurrentCoach coach, Clock clock) {
+    this.shares = shares;
+    this.weeks = weeks;
+    this.coach = coach;
+    this.clock = clock;
+  }
+
+  /** A new link's token; it is shown this once. */
+  @Transactional
+  public String share(UUID planId) {
+    weeks.get(planId);
+    byte[] bytes = new byte[TOKEN_BYTES];
+    random.nextBytes(bytes);
+    String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+    shares.save(new WeekShareEntity(UUID.randomUUID(), coach.id(), planId, hash(token), clock.instant()));
+    return token;
+  }
+
+  /** When the links that are out were made. */
+  @Transactional(readOnly = true)
+  public List<Instant> out(UUID planId) {
+    weeks.get(planId);
+    return shares.findByCoachIdAndPlanIdAndRevokedAtIsNull(coach.id(), planId).stream().map(WeekShareEntity::getCreatedAt).sorted().toList();
+  }
+
+  /** Revokes every link of a plan. */
+  @Transactional
+  public void revoke(UUID planId) {
+    weeks.get(planId);
+    shares.findByCoachIdAndPlanIdAndRevokedAtIsNull(coach.id(), planId).forEach(s -> s.revoke(clock.instant()));
+  }
+
+  /** The plan behind a link; {@link NotFound} where it is revoked or never was. */
+  public WeekPlan read(String token) {
+    WeekShareEntity s = shares.findByTokenHashAndRevokedAtIsNull(hash(token)).orElseThrow(() -> new NotFound("plan behind this link"));
+    return coach.as(s.getCoachId(), () -> weeks.get(s.getPlanId()));
+  }
+
+  private static String hash(String token) {
+    try {
+      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+}

@@ -1,0 +1,142 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { Dialog } from 'radix-ui'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import { answer, api } from '../../api/client'
+import type { Week } from '../../api/client'
+import { keys } from '../../api/queries'
+import { day as dayWords } from '../../quantity/format'
+import { Button } from '../../ui/Button'
+import { Trouble } from '../../ui/Notice'
+import type { MassUnit } from './words'
+import { WEEKDAYS } from './words'
+
+const LINK = 'inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink'
+
+/** Where the plan goes: onto the floor, onto paper, into a calendar, a file, or a link for the client. */
+export function OutPanel({ week, unit }: { week: Week; unit: MassUnit }) {
+  const [step, setStep] = useState(0)
+  const navigate = useNavigate()
+  const queries = useQueryClient()
+  const at = `/api/weeks/${week.id}`
+  const ofStep = step > 0 ? `&step=${step}` : ''
+  const start = useMutation({
+    mutationFn: (day: number) => answer(api.POST('/api/weeks/{id}/start', { params: { path: { id: week.id } }, body: { day, ...(step > 0 ? { step } : {}) } })),
+    onSuccess: (s) => {
+      void queries.invalidateQueries({ queryKey: ['sessions'] })
+      void navigate(`/sessions/${s.sessionId}`)
+    },
+  })
+  return (
+    <Dialog.Root>
+      <Dialog.Trigger asChild>
+        <Button>Out</Button>
+      </Dialog.Trigger>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/30" />
+        <Dialog.Content aria-describedby={undefined} className="fixed top-16 left-1/2 z-50 max-h-[85vh] w-[36rem] max-w-[calc(100vw-2rem)] -translate-x-1/2 overflow-auto border border-ink bg-paper p-4 text-sm">
+          <Dialog.Title className="text-lg">Out of the plan</Dialog.Title>
+          {week.block.length > 0 && (
+            <label className="mt-2 block">
+              As{' '}
+              <select className="border border-rule px-2 py-1" value={step} onChange={(e) => setStep(Number(e.target.value))}>
+                <option value={0}>planned</option>
+                {week.block.map((s) => (
+                  <option key={s.number} value={s.number}>
+                    week {s.number} of the block, {s.label}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
+          <table className="mt-2 w-full">
+            <tbody>
+              {week.days.map((d, k) => (
+                <tr key={d.weekday} className="border-b border-rule/60">
+                  <th scope="row" className="py-1 text-left">
+                    {WEEKDAYS[d.weekday - 1]}
+                  </th>
+                  <td className="py-1 text-right">
+                    {d.bouts.length === 0 ? (
+                      <span className="text-ink-2">nothing in it</span>
+                    ) : (
+                      <span className="inline-flex gap-2">
+                        <a className={LINK} href={`${at}/sheet.pdf?day=${k}&unit=${unit}${ofStep}`} download>
+                          Sheet (PDF)
+                        </a>
+                        <Button disabled={start.isPending} onClick={() => start.mutate(k)}>
+                          Start now
+                        </Button>
+                      </span>
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {start.isError && <Trouble error={start.error} />}
+          <h3 className="mt-4 text-base">The whole plan</h3>
+          <p className="mt-1 flex flex-wrap gap-2">
+            <a className={LINK} href={`${at}/calendar.ics`} download>
+              Calendar
+            </a>
+            <a className={LINK} href={`${at}/plan.csv`} download>
+              CSV
+            </a>
+            <a className={LINK} href={`${at}/plan.json`} download>
+              JSON
+            </a>
+          </p>
+          <Share week={week} />
+          <Dialog.Close className="mt-4 border border-rule px-3 py-1 text-sm">Close</Dialog.Close>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  )
+}
+
+/** A link for the client: shown once, read-only, without health notes, and revocable. */
+function Share({ week }: { week: Week }) {
+  const queries = useQueryClient()
+  const path = { params: { path: { id: week.id } } }
+  const key = [...keys.week(week.id), 'shares']
+  const out = useQuery({ queryKey: key, queryFn: () => answer(api.GET('/api/weeks/{id}/shares', path)) })
+  const fresh = () => queries.invalidateQueries({ queryKey: key })
+  const make = useMutation({ mutationFn: () => answer(api.POST('/api/weeks/{id}/shares', path)), onSuccess: fresh })
+  const revoke = useMutation({
+    mutationFn: () => answer(api.DELETE('/api/weeks/{id}/shares', path)),
+    onSuccess: () => {
+      make.reset()
+      return fresh()
+    },
+  })
+  const link = make.data && `${window.location.origin}${make.data.path}`
+  return (
+    <>
+      <h3 className="mt-4 text-base">A link for {week.clientName}</h3>
+      <p className="text-ink-2">Whoever has it reads the sessions, loads and set-ups, not the health notes. Nothing can be changed by it.</p>
+      {link && (
+        <p className="mt-1">
+          <input readOnly aria-label="Link for the client" className="w-full border border-rule px-2 py-1" value={link} onFocus={(e) => e.target.select()} />
+          <span className="text-xs text-ink-2">Shown this once. It works where Istmo is reached; on this machine only, for now.</span>
+        </p>
+      )}
+      <p className="mt-1 flex flex-wrap items-baseline gap-2">
+        <Button disabled={make.isPending} onClick={() => make.mutate()}>
+          Make a link
+        </Button>
+        {(out.data?.out.length ?? 0) > 0 && (
+          <>
+            <Button disabled={revoke.isPending} onClick={() => revoke.mutate()}>
+              Revoke {out.data!.out.length === 1 ? 'it' : `all ${out.data!.out.length}`}
+            </Button>
+            <span className="text-ink-2">
+              {out.data!.out.length === 1 ? 'One link is out' : `${out.data!.out.length} links are out`}, since {dayWords(out.data!.out[0]!)}.
+            </span>
+          </>
+        )}
+      </p>
+      {[make, revoke].map((m, k) => m.isError && <Trouble key={k} error={m.error} />)}
+    </>
+  )
+}
