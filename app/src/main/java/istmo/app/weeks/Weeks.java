@@ -213,7 +213,7 @@ public class Weeks {
       throw changedElsewhere();
     }
     Task task = plan.task();
-    Optional<Composer.Answer> answer = composing.run(run, id, new Composer(task), seconds);
+    Optional<Composer.Answer> answer = composing.run(run, id, new Composer(task).from(plan.week()), seconds);
     if (answer.isEmpty()) {
       return new Composed(plan, answer, Shortfall.obstacles(task));
     }

@@ -14,6 +14,7 @@ import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.plan.Planned.Item;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,9 +25,10 @@ import java.util.TreeSet;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import java.util.function.ToIntFunction;
+import java.util.stream.Stream;
 
 /**
- * Composes a week: a constraint model of {@link Appraisal} given to a solver that also bounds how much better any week could be (CP-SAT of OR-tools: Perron and Furnon). Two searches side by side until the time is over, so that two runs may end
+ * Composes a week: a constraint model of {@link Appraisal} given to a solver that also bounds how much better any week could be (CP-SAT of OR-tools: Perron and Furnon). Searches run side by side until the time is over, so that two runs may end
  * at different weeks of about the same worth; one that is proved best is always worth the same.
  */
 public final class Composer {
@@ -35,7 +37,11 @@ public final class Composer {
 
   public static final double MOST_S = 60;
 
+  /** Searches side by side: two for a short look, more kinds of search for a long one, whatever the processors. */
   private static final int SEARCHES = 2;
+
+  private static final int LONG_SEARCHES = 8;
+  private static final double LONG_S = 5;
 
   private final Task task;
   private final List<Offer> candidates;
@@ -83,6 +89,28 @@ public final class Composer {
     weekly();
     daily();
     model.minimize(points);
+  }
+
+  /** Begins the search at a week that is there already, as far as it is made of candidates; a search that has time is then no worse than it. */
+  public Composer from(Planned.Week week) {
+    for (int d = 0; d < days; d++) {
+      Set<String> pinned = new TreeSet<>(task.pinned(d).stream().map(Item::id).toList());
+      Map<String, Integer> there = new TreeMap<>();
+      week.days().get(d).items().stream().filter(i -> !pinned.contains(i.id())).forEach(i -> there.put(i.candidateId(), i.prescription().sets()));
+      for (int c = 0; c < candidates.size(); c++) {
+        int n = Math.min(task.sets(candidates.get(c)), there.getOrDefault(candidates.get(c).candidateId(), 0));
+        model.addHint(sets[d][c], n);
+        model.addHint(used[d][c], n > 0 ? 1 : 0);
+      }
+      Set<List<String>> turns = new HashSet<>();
+      week.days().get(d).bouts().stream().filter(Planned.Bout::alternates).forEach(b -> turns.add(b.items().stream().map(Item::candidateId).sorted().toList()));
+      for (PairOf p : pairs) {
+        if (p.day() == d) {
+          model.addHint(p.taken(), turns.contains(Stream.of(candidates.get(p.a()), candidates.get(p.b())).map(Offer::candidateId).sorted().toList()) ? 1 : 0);
+        }
+      }
+    }
+    return this;
   }
 
   private void choices() {
@@ -343,7 +371,7 @@ public final class Composer {
    */
   public Optional<Answer> compose(double seconds, Consumer<Progress> progress) {
     CpSolver solver = new CpSolver();
-    solver.getParameters().setNumWorkers(SEARCHES).setRandomSeed(1).setMaxTimeInSeconds(seconds);
+    solver.getParameters().setNumWorkers(seconds > LONG_S ? LONG_SEARCHES : SEARCHES).setRandomSeed(1).setMaxTimeInSeconds(seconds);
     running = solver;
     long began = System.nanoTime();
     CpSolverStatus status = solver.solve(

@@ -26,6 +26,9 @@ public record Shortfall(String region, double has, double asked, String sentence
   /** Minutes added to every session to see whether time is the reason. */
   private static final int MORE_MINUTES = 60;
 
+  /** What a set gives of a region at least to be proposed for it. */
+  private static final double WORTH_IT = 0.3;
+
   private static final double TRY_S = 0.8;
 
   /** Effective sets more that make a way worth telling. */
@@ -47,33 +50,63 @@ public record Shortfall(String region, double has, double asked, String sentence
     double has = coverage.sets().getOrDefault(region, 0.0);
     double asked = task.targets().least().get(region);
     List<String> ways = new ArrayList<>();
-    double most = reached(with(task, longer(task, MORE_MINUTES), task.pairing(), task.targets()), region);
+    Optional<String> room = room(task, week, region, asked - has);
+    if (room.isPresent()) {
+      return new Shortfall(region, has, asked, String.format(Locale.ROOT, "The %s gets %.1f of %.0f sets, though there is time: the search weighed other things more, or did not come to it.", name, has, asked), List.of(room.get(), "Look longer.", accept(has, name)));
+    }
+    double most = reached(with(task, longer(task, MORE_MINUTES), task.pairing(), task.targets()), week, region);
     String sentence;
     if (most >= has + TELLING_GAIN) {
       int minutes = (int) Math.ceil(missingS(task, week, region, Math.min(asked, most) - has) / 60);
       sentence = String.format(Locale.ROOT, "%s minutes are about %d short for the %s: %.1f of %.0f sets.", minutesWords(task), minutes, name, has, asked);
       for (Pairing p : Pairing.values()) {
         if (p.compareTo(task.pairing()) > 0) {
-          way(ways, "Work " + p.label(), with(task, task.frames(), p, task.targets()), region, has, asked);
+          way(ways, "Work " + p.label(), with(task, task.frames(), p, task.targets()), week, region, has, asked);
         }
       }
       for (Planned.Item pinned : task.frames().stream().flatMap(d -> d.items().stream()).toList()) {
-        way(ways, "Drop " + task.offers().get(pinned.candidateId()).name(), with(task, task.frames().stream().map(d -> without(d, pinned)).toList(), task.pairing(), task.targets()), region, has, asked);
+        way(ways, "Drop " + task.offers().get(pinned.candidateId()).name(), with(task, task.frames().stream().map(d -> without(d, pinned)).toList(), task.pairing(), task.targets()), week, region, has, asked);
       }
-      easier(task, region).ifPresent(t -> way(ways, t.words(), with(task, task.frames(), task.pairing(), t.targets()), region, has, asked));
+      easier(task, region).ifPresent(t -> way(ways, t.words(), with(task, task.frames(), task.pairing(), t.targets()), week, region, has, asked));
       ways.add(String.format(Locale.ROOT, "Give it about %d minutes more in the week.", minutes));
     } else {
       sentence = String.format(Locale.ROOT, "The %s gets %.1f of %.0f sets, and more time would not change it: what is on offer for it, and what a session and a week may hold, are used.", name, has, asked);
     }
-    ways.add(String.format(Locale.ROOT, "Accept %.0f sets for the %s.", Math.floor(has), name));
+    ways.add(accept(has, name));
     return new Shortfall(region, has, asked, sentence, List.copyOf(ways));
+  }
+
+  private static String accept(double has, String name) {
+    return String.format(Locale.ROOT, "Accept %.1f sets for the %s.", has, name);
+  }
+
+  /** The least that would bring the missing sets within a session's time, in words: a new exercise, or more sets of one that is there. */
+  private static Optional<String> room(Task task, Week week, String region, double missing) {
+    String words = null;
+    double least = Double.POSITIVE_INFINITY;
+    for (int d = 0; d < week.days().size(); d++) {
+      Day day = week.days().get(d);
+      double free = 60.0 * day.minutes() - Timing.of(day, task.offers()).totalS();
+      for (Offer o : task.candidates()) {
+        int sets = (int) Math.ceil(missing / Math.max(1e-9, o.share(region)) - 1e-9);
+        Optional<Planned.Item> there = day.items().stream().filter(i -> task.offers().find(i.candidateId()).filter(x -> x.exerciseId().equals(o.exerciseId())).isPresent()).findFirst();
+        boolean more = there.filter(i -> i.candidateId().equals(o.candidateId()) && i.prescription().sets() + sets <= task.sets(o)).isPresent();
+        boolean fresh = there.isEmpty() && sets <= task.sets(o) && !day.oneStation();
+        double seconds = Math.max(sets, more ? 0 : Task.LEAST_SETS) * Appraisal.perSetS(o) + (more ? 0 : Appraisal.onceS(task, d, o));
+        if (o.share(region) > WORTH_IT && (more || fresh) && seconds <= free && seconds < least) {
+          least = seconds;
+          words = String.format(Locale.ROOT, "%s of %s in session %d: about %d minutes.", more ? sets + (sets == 1 ? " more set" : " more sets") : Math.max(sets, Task.LEAST_SETS) + " sets", o.name(), d + 1, (int) Math.ceil(seconds / 60));
+        }
+      }
+    }
+    return Optional.ofNullable(words);
   }
 
   /** Least time that would bring the missing sets: more sets of what is there, or something new, s. */
   static double missingS(Task task, Week week, String region, double sets) {
     double least = Double.POSITIVE_INFINITY;
     for (Offer o : task.offers().all()) {
-      if (o.share(region) > 0.3) {
+      if (o.share(region) > WORTH_IT) {
         double n = Math.ceil(sets / o.share(region) - 1e-9);
         boolean there = week.items().stream().anyMatch(i -> i.candidateId().equals(o.candidateId()) && i.prescription().sets() + n <= task.sets(o));
         least = Math.min(least, n * Appraisal.perSetS(o) + (there ? 0 : Appraisal.onceS(task, 0, o)));
@@ -99,16 +132,16 @@ public record Shortfall(String region, double has, double asked, String sentence
   }
 
   /** Adds a way where it brings at least a set more. */
-  private static void way(List<String> ways, String words, Task other, String region, double has, double asked) {
-    double reached = reached(other, region);
+  private static void way(List<String> ways, String words, Task other, Week from, String region, double has, double asked) {
+    double reached = reached(other, from, region);
     if (reached >= has + TELLING_GAIN) {
       ways.add(String.format(Locale.ROOT, "%s: %.1f of %.0f sets.", words, reached, asked));
     }
   }
 
-  /** Effective sets of a region in the best week found for another task; none where there is no week. */
-  private static double reached(Task other, String region) {
-    return new Composer(other).compose(TRY_S, p -> {}).map(a -> Coverage.of(Composition.week(other, a, bouts -> bouts, new Ids()), other.offers(), other.targets()).sets().getOrDefault(region, 0.0)).orElse(0.0);
+  /** Effective sets of a region in the best week found for another task, looked for from this one; none where there is no week. */
+  private static double reached(Task other, Week from, String region) {
+    return new Composer(other).from(from).compose(TRY_S, p -> {}).map(a -> Coverage.of(Composition.week(other, a, bouts -> bouts, new Ids()), other.offers(), other.targets()).sets().getOrDefault(region, 0.0)).orElse(0.0);
   }
 
   private static Day without(Day day, Planned.Item item) {

@@ -24,11 +24,11 @@ import java.util.function.Predicate;
 public record Task(Offers offers, Targets targets, List<Day> frames, Pairing pairing, boolean varied, Optional<TrainingAge> age) {
   static final int LEAST_SETS = 2;
 
-  /** Candidates looked at: so many of the best for each aimed region, for each function, and overall. */
-  private static final int BEST_OF_REGION = 4;
+  /** Candidates looked at: so many of the best for each region that something is asked of, for each function, and overall. With more the search is slower and finds worse weeks, also in twenty seconds (docs/validation.md, planning). */
+  private static final int BEST_OF_REGION = 2;
 
-  private static final int BEST_OF_FUNCTION = 3;
-  private static final int BEST_OF_ALL = 8;
+  private static final int BEST_OF_FUNCTION = 2;
+  private static final int BEST_OF_ALL = 3;
   private static final int BEST_OF_BALANCE = 2;
 
   public Task {

@@ -89,7 +89,7 @@ public record WorkingLoad(double lowKg, double highKg, String basis, List<WarmUp
     if (last.isPresent()) {
       return Optional.of(share * (recorded(last.get(), repetitions + p.reserve(), empty)));
     }
-    return estimate.map(l -> share * atRepetitions(0.5 * (l.lowKg() + l.highKg()), p.middle() + p.reserve(), repetitions + p.reserve(), empty));
+    return estimate.map(l -> share * atRepetitions(l.lowKg(), p.middle() + p.reserve(), repetitions + p.reserve(), empty));
   }
 
   private static double low(Offer o, Prescription p, Optional<Recorded> last, Optional<LoadEstimate> estimate, double empty, double share) {

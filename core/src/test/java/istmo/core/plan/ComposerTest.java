@@ -192,8 +192,20 @@ class ComposerTest {
     Week week = Composition.week(task, new Composer(task).compose(LONG_ENOUGH_S, p -> {}).orElseThrow(), b -> b, () -> "i");
     assertThat(Shortfall.of(task, week)).hasValueSatisfying(s -> {
       assertThat(s.sentence()).contains("more time would not change it");
-      assertThat(s.ways()).containsExactly("Accept 1 sets for the outer hamstring.");
+      assertThat(s.ways()).containsExactly("Accept 1.8 sets for the outer hamstring.");
     });
+  }
+
+  @Test
+  void whereThereIsTimeTheLeastThatHelpsIsNamed() {
+    Offer press = Plans.offer("press", Map.of("VL", 1.0), Role.HEAVY, Set.of("leg-press"), 3, Plans.THREE_OF_TEN);
+    Offer curl = Plans.offer("curl", Map.of("BFL", 1.0), Role.SINGLE, Set.of("seated-curl"), 1, Plans.THREE_OF_TEN);
+    Task task = new Task(new Offers(List.of(press, curl)), Plans.targets(Map.of("BFL", 2.0)), List.of(new Day(1, 60, false, List.of())), Pairing.NONE, false, Optional.of(TrainingAge.WEEKS));
+    Week without = new Week(List.of(new Day(1, 60, false, List.of(Bout.of(new Item("p", "press", Plans.THREE_OF_TEN, false))))));
+    // walk 60 + set-up 60 + one lighter set 60 + two sets of 60 with 120 between: 420 s
+    assertThat(Shortfall.of(task, without).orElseThrow().ways()).first().isEqualTo("2 sets of curl in session 1: about 7 minutes.");
+    Week one = new Week(List.of(new Day(1, 60, false, List.of(Bout.of(new Item("c", "curl", Plans.THREE_OF_TEN.withSets(1), false))))));
+    assertThat(Shortfall.of(task, one).orElseThrow().ways()).first().isEqualTo("1 more set of curl in session 1: about 3 minutes.");
   }
 
   @Test

@@ -21,11 +21,14 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 /** The sheet of one session on one A4 page: drawings of the set-ups, what to do, and a table to write in. */
 public final class SheetPdf {
   private static final float MARGIN = 34;
-  private static final float FIGURE = 78;
+  private static final float FIGURE = 88;
   private static final float TABLE = 190;
-  private static final float ROW = 13;
+  /** Heights of a line to write on: as high as all of it still fits on the page. */
+  private static final float[] ROWS = {22, 19, 16, 13};
+
   private static final float GAP = 10;
   private static final float SMALL = 7.6f;
+  private static final float ROW_OF_HEADS = 10;
   /** What is planned, to be written over. */
   private static final float FAINT = 0.6f;
 
@@ -37,6 +40,7 @@ public final class SheetPdf {
   private final Unit unit;
   private final double share;
   private final String title;
+  private float row;
 
   private SheetPdf(WeekPlan plan, Planned.Day day, Unit unit, double share, String title) {
     this.plan = plan;
@@ -53,8 +57,12 @@ public final class SheetPdf {
   public static byte[] of(WeekPlan plan, Planned.Day day, Unit unit, double share, String title) {
     SheetPdf sheet = new SheetPdf(plan, day, unit, share, title);
     try {
-      float used = sheet.write(1, new ByteArrayOutputStream());
       float room = PDRectangle.A4.getHeight() - MARGIN;
+      float used = Float.MAX_VALUE;
+      for (int k = 0; k < ROWS.length && used > room; k++) {
+        sheet.row = ROWS[k];
+        used = sheet.write(1, new ByteArrayOutputStream());
+      }
       ByteArrayOutputStream out = new ByteArrayOutputStream();
       sheet.write(Math.min(1, room / used), out);
       return out.toByteArray();
@@ -132,10 +140,10 @@ public final class SheetPdf {
     for (int c = 0; c < HEADS.length; c++) {
       p.text(HEADS[c], x + COLUMNS[c], top + 1, TABLE, SMALL, false, 0.35f);
     }
-    float y = top + ROW - 1;
+    float y = top + ROW_OF_HEADS;
     for (int k = 0; k < w.sets().size(); k++) {
       WorkingLoad.SetLine s = w.sets().get(k);
-      y += ROW;
+      y += row;
       float line = y - SMALL - 3;
       p.text(s.note().startsWith("drop") ? "drop" : String.valueOf(k + 1), x, line, TABLE, SMALL, false, 0.35f);
       p.text(s.load().map(l -> unit.number(l.kg())).orElse(""), x + COLUMNS[1], line, TABLE, SMALL, false, FAINT);

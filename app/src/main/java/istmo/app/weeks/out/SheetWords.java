@@ -54,7 +54,7 @@ public final class SheetWords {
     List<String> parts = new ArrayList<>();
     for (SetupParameter p : Catalogue.standard().exercise(o.exerciseId()).family().parameters()) {
       Double v = o.setup().get(p.id());
-      if (v != null && p.kind() == SetupParameter.Kind.SETUP && !(p.unit().equals("kg") && v == 0)) {
+      if (v != null && p.kind() == SetupParameter.Kind.SETUP && !((p.unit().equals("kg") || p.unit().equals("m")) && v == 0)) {
         parts.add(p.label().toLowerCase(Locale.ROOT) + " " + p.words(v));
       }
     }
