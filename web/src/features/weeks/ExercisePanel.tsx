@@ -49,8 +49,8 @@ export function ExercisePanel({ week, item, catalogue, planning, edit, unit, onU
           <div className="grid grid-cols-3 gap-x-3 gap-y-1">
             <Count label="Sets" value={p.sets} shown={String(p.sets)} least={1} most={10} onChange={(sets) => change(`${sets} sets`, { sets })} />
             <Count label="In reserve" value={p.reserve} shown={trim(p.reserve, 1)} least={0} most={6} step={0.5} onChange={(reserve) => change(`${reserve} in reserve`, { reserve })} />
-            <Count label="At least" value={p.repetitionsLow} shown={`${p.repetitionsLow} reps`} least={1} most={p.repetitionsHigh} onChange={(repetitionsLow) => change(`from ${repetitionsLow} repetitions`, { repetitionsLow })} />
-            <Count label="At most" value={p.repetitionsHigh} shown={`${p.repetitionsHigh} reps`} least={p.repetitionsLow} most={60} onChange={(repetitionsHigh) => change(`to ${repetitionsHigh} repetitions`, { repetitionsHigh })} />
+            <Count label="Reps from" value={p.repetitionsLow} shown={String(p.repetitionsLow)} least={1} most={p.repetitionsHigh} onChange={(repetitionsLow) => change(`from ${repetitionsLow} repetitions`, { repetitionsLow })} />
+            <Count label="Reps to" value={p.repetitionsHigh} shown={String(p.repetitionsHigh)} least={p.repetitionsLow} most={60} onChange={(repetitionsHigh) => change(`to ${repetitionsHigh} repetitions`, { repetitionsHigh })} />
             <Count label="Rest" value={p.restS} shown={`${p.restS} s`} least={0} most={600} step={15} onChange={(restS) => change(`${restS} s rest`, { restS })} />
             <Count label="Lowering" value={p.tempo.loweringS} shown={`${trim(p.tempo.loweringS, 1)} s`} least={0} most={20} onChange={(v) => change(`${v} s lowering`, { tempo: { ...p.tempo, loweringS: v } })} />
             <Count label="Lifting" value={p.tempo.liftingS} shown={`${trim(p.tempo.liftingS, 1)} s`} least={0} most={20} onChange={(v) => change(`${v} s lifting`, { tempo: { ...p.tempo, liftingS: v } })} />
@@ -238,6 +238,6 @@ function Swaps({ week, item, catalogue, edit, onDone }: { week: Week; item: Week
 /** The client at the lengthened end. */
 function Figure({ week, item }: { week: Week; item: WeekItem }) {
   const figure = useFigure(week.id, item.candidateId)
-  if (!figure.data) return <div className="h-36" />
-  return <Stage drawing={{ ...figure.data.side, levers: [] }} box={frame([figure.data.side])} label={`${item.name}, lengthened end`} className="h-36 w-full" />
+  if (!figure.data) return <div className="h-36 shrink-0" />
+  return <Stage drawing={{ ...figure.data.side, levers: [] }} box={frame([figure.data.side])} label={`${item.name}, lengthened end`} className="h-36 w-full shrink-0" />
 }

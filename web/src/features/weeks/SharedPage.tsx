@@ -4,7 +4,7 @@ import { answer, api } from '../../api/client'
 import { Stage } from '../../chart/stage/Stage'
 import { frame } from '../../chart/stage/scene'
 import { Trouble, Waiting } from '../../ui/Notice'
-import { WEEKDAYS, mass, platesWords, range } from './words'
+import { WEEKDAYS, loadsWords, platesWords } from './words'
 import { useMassUnit } from './useMassUnit'
 
 /** What a client reads behind a link: the sessions, nothing to change. */
@@ -52,7 +52,7 @@ export function SharedPage() {
                     <p>{i.prescription}</p>
                     {i.load.sets.some((s) => s.load) ? (
                       <p>
-                        {i.load.sets.map((s) => `${range(s.repetitionsLow, s.repetitionsHigh)} × ${s.load ? mass(s.load.kg, unit) : '–'}`).join('; ')} {unit}
+                        {loadsWords(i.load.sets.map((s) => s.load), unit)}
                         {i.load.sets[0]?.load && platesWords(i.load.sets[0].load, unit) && <span className="text-ink-2"> ({platesWords(i.load.sets[0].load, unit)})</span>}
                       </p>
                     ) : (

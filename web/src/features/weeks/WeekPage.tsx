@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { KeyboardEvent as ReactKeyboardEvent } from 'react'
 import { useParams } from 'react-router'
 import type { Search, Week } from '../../api/client'
@@ -31,10 +31,11 @@ export function WeekPage() {
   const catalogue = useCatalogue()
   const planning = usePlanning()
   const { edit, undo, redo, arrange, keep, error, busy } = useWeekEdits(id!)
-  const { search, run, seconds, stop } = useCompose(id!, keep)
+  const { search, run, seconds, stop, progress } = useCompose(id!, keep)
   const [chosen, setChosen] = useState<string | null>(null)
   const [adding, setAdding] = useState<number | null>(null)
   const [unit, setUnit] = useMassUnit()
+  const held = useRef<string | null>(null)
 
   useEffect(() => {
     const onKeyDown = (e: KeyboardEvent) => {
@@ -46,6 +47,12 @@ export function WeekPage() {
     window.addEventListener('keydown', onKeyDown)
     return () => window.removeEventListener('keydown', onKeyDown)
   })
+
+  // what a key has moved stays under the hand: its button is another one when it comes to another day
+  useEffect(() => {
+    if (held.current) document.querySelector<HTMLElement>(`[data-item="${held.current}"]`)?.focus()
+    held.current = null
+  }, [week.data])
 
   const failed = [week, catalogue, planning].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
@@ -78,20 +85,34 @@ export function WeekPage() {
     const move = moves[k.key]
     if (move) {
       e.preventDefault()
+      held.current = k.item.id
       move()
-      requestAnimationFrame(() => setTimeout(() => document.querySelector<HTMLElement>(`[data-item="${k.item.id}"]`)?.focus(), 150))
     }
   }
 
   return (
     <article className="flex min-h-0 flex-1 flex-col gap-1.5">
       <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1 border-b border-ink pb-1">
-        <h1 className="text-xl">{w.plan.name}</h1>
+        <h1 className="min-w-0 flex-1 text-xl">
+          <input
+            key={w.plan.name}
+            aria-label="Name of the plan"
+            className="w-full border-b border-transparent bg-transparent font-serif hover:border-rule"
+            defaultValue={w.plan.name}
+            maxLength={120}
+            onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
+            onBlur={(e) => {
+              const name = e.target.value.trim()
+              if (name === '') e.target.value = w.plan.name
+              else if (name !== w.plan.name) edit('renamed', (p) => ({ ...p, name }))
+            }}
+          />
+        </h1>
         <span className="ml-auto flex flex-wrap items-center gap-2">
           {run ? (
             <>
               <span role="status" className="text-sm text-ink-2">
-                Looking for {seconds} s …
+                Looking for {seconds} s{progress && progress.points > 0 ? `: one is found, none could be better by more than ${percent(1 - progress.bound / progress.points)}` : ''} …
               </span>
               <Button onClick={stop}>Take what there is</Button>
             </>

@@ -1,14 +1,18 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { answer, api } from '../../api/client'
+import type { Schemas } from '../../api/client'
 import { keys, useCatalogue, useClients, useGyms, useWeeks } from '../../api/queries'
 import { day } from '../../quantity/format'
 import { Button } from '../../ui/Button'
-import { Quiet, Trouble, Waiting } from '../../ui/Notice'
+import { Quiet, Trouble, Undo, Waiting } from '../../ui/Notice'
 import { BriefLine } from '../brief/BriefLine'
 import { orderInput, useBrief } from '../brief/brief'
 import { useBeginning } from '../brief/useBeginning'
 import { BringIn } from './BringIn'
+
+type Line = Schemas['WeekLine']
 
 const FREQUENCIES = [
   { times: 1, label: 'One leg day', note: 'beginners, until the soreness passes' },
@@ -36,6 +40,22 @@ export function WeeksPage() {
       queries.setQueryData(keys.week(w.id), w)
       void queries.invalidateQueries({ queryKey: ['weeks'] })
       void navigate(`/weeks/${w.id}`)
+    },
+  })
+  const [removed, setRemoved] = useState<Line | null>(null)
+  const fresh = () => queries.invalidateQueries({ queryKey: ['weeks'] })
+  const remove = useMutation({
+    mutationFn: (w: Line) => answer(api.DELETE('/api/weeks/{id}', { params: { path: { id: w.id } } })),
+    onSuccess: (_, w) => {
+      setRemoved(w)
+      return fresh()
+    },
+  })
+  const putBack = useMutation({
+    mutationFn: (w: Line) => answer(api.POST('/api/weeks/{id}/restore', { params: { path: { id: w.id } } })),
+    onSuccess: () => {
+      setRemoved(null)
+      return fresh()
     },
   })
   const failed = [catalogue, clients, gyms, weeks].find((q) => q.isError)
@@ -73,8 +93,8 @@ export function WeeksPage() {
         {weeks.data.length === 0 && <Quiet>None yet.</Quiet>}
         <ul>
           {weeks.data.map((w) => (
-            <li key={w.id} className="border-b border-rule/60">
-              <Link to={`/weeks/${w.id}`} className="grid gap-x-4 py-2 hover:bg-paper-2 sm:grid-cols-[7rem_12rem_10rem_1fr]">
+            <li key={w.id} className="flex items-baseline border-b border-rule/60">
+              <Link to={`/weeks/${w.id}`} className="grid flex-1 gap-x-4 py-2 hover:bg-paper-2 sm:grid-cols-[7rem_12rem_10rem_1fr]">
                 <span className="text-ink-2">{day(w.changedAt)}</span>
                 <span className="font-semibold">{w.name}</span>
                 <span className="text-ink-2">{gyms.data.find((g) => g.id === w.gymId)?.name}</span>
@@ -82,9 +102,14 @@ export function WeeksPage() {
                   {name(w.clientId)}: {w.days} {w.days === 1 ? 'session' : 'sessions'}, {w.exercises === 0 ? 'nothing in them yet' : `${w.exercises} exercises`}
                 </span>
               </Link>
+              <Button look="bare" aria-label={`Remove ${w.name} of ${name(w.clientId)}`} disabled={remove.isPending} onClick={() => remove.mutate(w)}>
+                Remove
+              </Button>
             </li>
           ))}
         </ul>
+        {removed && <Undo text={`${removed.name} was removed.`} pending={putBack.isPending} onUndo={() => putBack.mutate(removed)} />}
+        {[remove, putBack].map((m, k) => m.isError && <Trouble key={k} error={m.error} />)}
       </section>
     </div>
   )

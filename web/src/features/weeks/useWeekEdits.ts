@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useRef, useState } from 'react'
 import { answer, api } from '../../api/client'
 import type { Plan, Week } from '../../api/client'
@@ -69,6 +69,13 @@ export function useCompose(id: string, keep: (w: Week) => void) {
     onSuccess: (c) => keep(c.week),
     onSettled: () => setRun(null),
   })
+  const progress = useQuery({
+    queryKey: ['week', id, 'compose', run],
+    queryFn: () => answer(api.GET('/api/weeks/{id}/compose/{run}', { params: { path: { id, run: run! } } })),
+    enabled: run !== null,
+    refetchInterval: 500,
+    retry: false,
+  })
   const stop = () => run && void api.DELETE('/api/weeks/{id}/compose/{run}', { params: { path: { id, run } } })
-  return { search, run, seconds, stop }
+  return { search, run, seconds, stop, progress: run === null ? undefined : progress.data }
 }

@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest'
 import type { Loading, Prescription } from '../../api/client'
-import { KG_PER_LB, mass, platesWords, prescriptionWords, range, tempoWords, weekdayShort } from './words'
+import { KG_PER_LB } from '../../quantity/plates'
+import { loadsWords, mass, platesWords, prescriptionWords, range, tempoWords, weekdayShort } from './words'
 
 const p: Prescription = { sets: 4, repetitionsLow: 8, repetitionsHigh: 12, reserve: 1.5, tempo: { loweringS: 2, lowS: 2, liftingS: 1, topS: 0 }, restS: 90, scheme: 'STRAIGHT' }
 
@@ -18,4 +19,11 @@ test('loads in both units, with the plates of one side', () => {
   expect(platesWords(bar, 'kg')).toBe('20 + 1.25 a side')
   expect(platesWords({ ...bar, perSide: [] }, 'kg')).toBe('the empty bar')
   expect(platesWords({ ...bar, kind: 'STEPS', perSide: [] }, 'kg')).toBe('')
+})
+
+test('sets at the same load are told together', () => {
+  const at = (kg: number): Loading => ({ kg, kind: 'STEPS', emptyKg: 0, perSide: [], plates: 'NONE' })
+  expect(loadsWords([at(60), at(60), at(60)], 'kg')).toBe('60 kg')
+  expect(loadsWords([at(60), at(62.5), at(62.5)], 'kg')).toBe('1 at 60, 2 at 62.5 kg')
+  expect(loadsWords([undefined], 'kg')).toBe('')
 })

@@ -1,5 +1,6 @@
 import type { Loading, Prescription } from '../../api/client'
 import { trim } from '../../quantity/format'
+import { KG_PER_LB } from '../../quantity/plates'
 
 export const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
 
@@ -23,8 +24,6 @@ export function tempoWords(p: Prescription): string {
   return [t.loweringS, t.lowS, t.liftingS, t.topS].map((s) => trim(s, 1)).join('-')
 }
 
-export const KG_PER_LB = 0.45359237
-
 export type MassUnit = 'kg' | 'lb'
 
 /** A load in the coach's unit: two decimals of a kilogram at most, halves of a pound. */
@@ -37,4 +36,17 @@ export function platesWords(l: Loading, unit: MassUnit): string {
   if (l.kind !== 'PLATES') return ''
   if (l.perSide.length === 0) return l.emptyKg > 0 ? 'the empty bar' : 'no plates'
   return `${l.perSide.map((k) => mass(k, unit)).join(' + ')} a side`
+}
+
+/** The loads of a set after another, "3 at 60, 1 at 62.5": alike ones together; empty where none is known. */
+export function loadsWords(loads: (Loading | undefined)[], unit: MassUnit): string {
+  const runs: { kg: number; n: number }[] = []
+  for (const l of loads) {
+    if (!l) continue
+    const last = runs.at(-1)
+    if (last && last.kg === l.kg) last.n++
+    else runs.push({ kg: l.kg, n: 1 })
+  }
+  if (runs.length === 1) return `${mass(runs[0]!.kg, unit)} ${unit}`
+  return runs.map((r) => `${r.n} at ${mass(r.kg, unit)}`).join(', ') + (runs.length > 0 ? ` ${unit}` : '')
 }

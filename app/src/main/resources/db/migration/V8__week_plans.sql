@@ -8,7 +8,8 @@ create table week_plan (
   head integer not null,
   version integer not null,
   created_at timestamptz not null,
-  changed_at timestamptz not null
+  changed_at timestamptz not null,
+  removed_at timestamptz
 );
 create index week_plan_by_coach on week_plan (coach_id, changed_at desc);
 create index week_plan_by_client on week_plan (coach_id, client_id, changed_at desc);

@@ -151,6 +151,7 @@ class CoachIsolationTest {
       case "POST /api/weeks/{id}/arrange" -> List.of(Map.of("version", 1, "day", 0));
       case "POST /api/weeks/{id}/compose" -> List.of(Map.of("version", 1, "run", UUID.randomUUID(), "seconds", 1));
       case "POST /api/weeks/{id}/start" -> List.of(Map.of("day", 0));
+      case "POST /api/weeks/{id}/restore" -> List.of("");
       case "POST /api/weeks/{id}/shares" -> List.of(Map.of());
       case "POST /api/sessions/{id}/items" -> List.of(Map.of("candidateId", "seated-calf-raise/usual"));
       case "PUT /api/sessions/{id}/items/{itemId}/setup" -> List.of(Map.of("setup", Map.of("stretch", 10)));

@@ -205,6 +205,19 @@ class WeekApiTest {
   }
 
   @Test
+  void aRemovedPlanIsGoneUntilItIsPutBack() {
+    Answer week = begun();
+    String at = "/api/weeks/" + week.at("/id").asString();
+    String link = post(at + "/shares", Map.of()).at("/path").asString().replace("/shared/", "/api/shared/");
+    assertThat(send("DELETE", at, null).status()).isEqualTo(204);
+    assertThat(get(at).status()).isEqualTo(404);
+    assertThat(get("/api/weeks").body().toString()).doesNotContain(week.at("/id").asString());
+    assertThat(get(link).status()).as("its link ends too").isEqualTo(404);
+    assertThat(post(at + "/restore", Map.of()).at("/plan/name").asString()).isEqualTo("Week for Week Client");
+    assertThat(get("/api/weeks").body().toString()).contains(week.at("/id").asString());
+  }
+
+  @Test
   void aSchemeBringsItsRepetitions() {
     Answer a = post("/api/weeks/prescriptions", Map.of("scheme", "ALWAYS_TEN", "prescription", item("leg-press/high").get("prescription")));
     assertThat(a.at("/repetitionsLow").asInt()).isEqualTo(10);

@@ -8,6 +8,9 @@ import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
 import istmo.app.plans.Plans;
 import istmo.app.plans.Session;
+import istmo.app.weeks.PlanBrief;
+import istmo.app.weeks.WeekPlan;
+import istmo.app.weeks.Weeks;
 import istmo.core.body.Caution;
 import istmo.core.body.Cautions;
 import istmo.core.body.Habit;
@@ -29,7 +32,9 @@ import istmo.core.equipment.Place;
 import istmo.core.equipment.Plates;
 import istmo.core.measuring.Pull;
 import istmo.core.measuring.StandIn;
+import istmo.core.plan.Pairing;
 import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.criterion.Weights;
 import istmo.core.stimulus.School;
 import istmo.core.training.KnownLift;
 import istmo.core.training.PerformedSet;
@@ -50,17 +55,21 @@ import org.springframework.context.event.EventListener;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
-/** An invented island town: two gyms, a few clients of different build, three weeks of records. Loaded once, into an empty account. Nobody here exists. */
+/** An invented island town: two gyms, a few clients of different build, three weeks of records, a planned week. Loaded once, into an empty account. Nobody here exists. */
 @Component
 @ConditionalOnProperty("istmo.demo")
 class DemoData {
+  private static final double COMPOSED_S = 1;
+
   private final Clients clients;
   private final Gyms gyms;
   private final Plans plans;
+  private final Weeks weeks;
   private final CurrentCoach coach;
   private final Clock clock;
 
-  DemoData(Clients clients, Gyms gyms, Plans plans, CurrentCoach coach, Clock clock) {
+  DemoData(Clients clients, Gyms gyms, Plans plans, Weeks weeks, CurrentCoach coach, Clock clock) {
+    this.weeks = weeks;
     this.coach = coach;
     this.clients = clients;
     this.gyms = gyms;
@@ -122,6 +131,10 @@ class DemoData {
     Session s = plans.start(tarn.id(), boatshed.id(), new Aim(Map.of("GMAXM", 3, "BFL", 2), Set.of()), School.STRETCH, false, day);
     done(s, "romanian-deadlift/usual", day, 80, new int[] {10, 10, 9});
     plans.finish(s.id(), day.plus(Duration.ofMinutes(30)));
+
+    PlanBrief more = new PlanBrief(Map.of("VL", 3, "RF", 2, "GMAXM", 1), List.of("ERECTORS"), School.STRETCH.id(), Weights.USUAL.preset().id(), Map.of());
+    WeekPlan week = weeks.begin(oda.id(), quayside.id(), more, "Quads, winter", Optional.empty(), Optional.empty(), false, Pairing.NONE);
+    weeks.compose(week.id(), week.version(), UUID.randomUUID(), COMPOSED_S);
   }
 
   /** Pulls with the stand-in scale on the stand-in's cam, each a little off as by hand. */

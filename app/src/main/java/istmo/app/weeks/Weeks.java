@@ -108,7 +108,7 @@ public class Weeks {
 
   @Transactional(readOnly = true)
   public List<Line> list(Optional<UUID> clientId) {
-    List<WeekPlanEntity> found = clientId.map(id -> plans.findTop100ByCoachIdAndClientIdOrderByChangedAtDesc(coach.id(), id)).orElseGet(() -> plans.findTop100ByCoachIdOrderByChangedAtDesc(coach.id()));
+    List<WeekPlanEntity> found = clientId.map(id -> plans.findTop100ByCoachIdAndClientIdAndRemovedAtIsNullOrderByChangedAtDesc(coach.id(), id)).orElseGet(() -> plans.findTop100ByCoachIdAndRemovedAtIsNullOrderByChangedAtDesc(coach.id()));
     Map<UUID, PlanDocument> heads = found.isEmpty() ? Map.of() : revisions.heads(coach.id(), found.stream().map(WeekPlanEntity::getId).toList()).stream().collect(Collectors.toMap(WeekRevisionEntity::getPlanId, WeekRevisionEntity::getDocument));
     return found.stream().map(p -> {
       PlanDocument d = heads.get(p.getId());
@@ -179,9 +179,18 @@ public class Weeks {
     return moved(e, e.getHead() + 1);
   }
 
+  /** Takes a plan out of the list; its links end. */
   @Transactional
   public void remove(UUID id) {
-    plans.delete(entity(id));
+    entity(id).remove(clock.instant());
+  }
+
+  /** Puts back what was taken out. */
+  @Transactional
+  public WeekPlan putBack(UUID id) {
+    WeekPlanEntity e = plans.findByIdAndCoachId(id, coach.id()).orElseThrow(() -> new NotFound("plan"));
+    e.putBack();
+    return view(plans.saveAndFlush(e), Optional.empty());
   }
 
   /** Erases every plan of a client. */
@@ -281,7 +290,7 @@ public class Weeks {
   }
 
   private WeekPlanEntity entity(UUID id) {
-    return plans.findByIdAndCoachId(id, coach.id()).orElseThrow(() -> new NotFound("plan"));
+    return plans.findByIdAndCoachId(id, coach.id()).filter(p -> !p.isRemoved()).orElseThrow(() -> new NotFound("plan"));
   }
 
   private WeekPlanEntity seen(UUID id, int version) {

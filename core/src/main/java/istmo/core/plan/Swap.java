@@ -32,6 +32,9 @@ public record Swap(Offer offer, double alike, List<String> changes) {
 
   private static final double TELLABLE = 0.2;
   private static final double SMALL_SHARE = 0.3;
+  /** What an exercise mainly trains is told of even where it is not aimed at. */
+  private static final double MAINLY = 0.7;
+
 
   /**
    * The nearest first.
@@ -72,7 +75,7 @@ public record Swap(Offer offer, double alike, List<String> changes) {
     for (Region r : Regions.standard().all()) {
       double before = a.share(r.id());
       double after = b.share(r.id());
-      boolean counts = aim.weights().containsKey(r.id()) || aim.keepOut().contains(r.id());
+      boolean counts = aim.weights().containsKey(r.id()) || aim.keepOut().contains(r.id()) || before > MAINLY;
       if (counts && Math.max(before, after) > SMALL_SHARE && Math.abs(after - before) > TELLABLE * Math.max(before, after)) {
         list.add(String.format(Locale.ROOT, "%s %s: %.0f instead of %.0f %% of the best here", after > before ? "more" : "less", r.coachName(), 100 * after, 100 * before));
       }

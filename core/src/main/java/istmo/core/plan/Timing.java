@@ -78,8 +78,12 @@ public record Timing(List<Segment> segments) {
     for (int b = 0; b < day.bouts().size(); b++) {
       Bout bout = day.bouts().get(b);
       List<Item> items = bout.items().stream().filter(i -> offers.find(i.candidateId()).isPresent()).toList();
-      for (Item i : items) {
+      for (int k = 0; k < items.size(); k++) {
+        Item i = items.get(k);
         Offer o = offers.get(i.candidateId());
+        if (k > 0 && offers.get(items.get(k - 1).candidateId()).exerciseId().equals(o.exerciseId())) {
+          continue; // another set-up of the same exercise in one bout: nothing is re-racked
+        }
         if (at != null && !o.station().isEmpty() && !at.equals(o.station())) {
           clock.spend(Kind.WALK, WALK_S, b, i.id(), -1);
         }

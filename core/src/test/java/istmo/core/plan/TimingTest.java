@@ -61,6 +61,19 @@ class TimingTest {
     }
   }
 
+  /** Wide press, then close press, nothing re-racked: the second is not set up again. */
+  @Test
+  void anotherSetUpOfTheSameExerciseInTurnIsNotReRacked() {
+    Offer wide = Plans.offer("press/wide", Map.of("VL", 1.0), Role.HEAVY, Set.of("leg-press"), 3, Plans.THREE_OF_TEN);
+    Offer close = Plans.offer("press/close", Map.of("VL", 1.0), Role.HEAVY, Set.of("leg-press"), 3, Plans.THREE_OF_TEN);
+    Offers offers = new Offers(List.of(wide, close));
+    Bout inTurn = new Bout(List.of(Plans.item("press/wide", Plans.THREE_OF_TEN), Plans.item("press/close", Plans.THREE_OF_TEN)));
+    Timing t = Timing.of(Plans.day(60, inTurn), offers);
+    assertThat(t.secondsOf(Timing.Kind.SET_UP)).isEqualTo(180);
+    assertThat(t.secondsOf(Timing.Kind.WARM_UP)).isEqualTo(120);
+    assertThat(t.secondsOf(Timing.Kind.WALK)).isZero();
+  }
+
   @Test
   void whatIsTiedToNoPlaceIsNotWalkedTo() {
     Timing t = Timing.of(Plans.day(60, Bout.of(Plans.item("press", Plans.THREE_OF_TEN)), Bout.of(Plans.item("floor", Plans.THREE_OF_TEN))), OFFERS);

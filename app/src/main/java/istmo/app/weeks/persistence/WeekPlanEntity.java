@@ -26,6 +26,8 @@ public class WeekPlanEntity {
   @Version private int version;
   private Instant createdAt;
   private Instant changedAt;
+  /** Taken out of the list; it can be put back. */
+  private Instant removedAt;
 
   protected WeekPlanEntity() {}
 
@@ -42,6 +44,18 @@ public class WeekPlanEntity {
   public void moveTo(int revision, Instant at) {
     head = revision;
     changedAt = at;
+  }
+
+  public void remove(Instant at) {
+    removedAt = at;
+  }
+
+  public void putBack() {
+    removedAt = null;
+  }
+
+  public boolean isRemoved() {
+    return removedAt != null;
   }
 
   public UUID getId() {

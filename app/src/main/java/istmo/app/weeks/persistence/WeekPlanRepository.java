@@ -7,9 +7,9 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 /** Planned weeks, always through their coach. */
 public interface WeekPlanRepository extends JpaRepository<WeekPlanEntity, UUID> {
-  List<WeekPlanEntity> findTop100ByCoachIdOrderByChangedAtDesc(UUID coachId);
+  List<WeekPlanEntity> findTop100ByCoachIdAndRemovedAtIsNullOrderByChangedAtDesc(UUID coachId);
 
-  List<WeekPlanEntity> findTop100ByCoachIdAndClientIdOrderByChangedAtDesc(UUID coachId, UUID clientId);
+  List<WeekPlanEntity> findTop100ByCoachIdAndClientIdAndRemovedAtIsNullOrderByChangedAtDesc(UUID coachId, UUID clientId);
 
   List<WeekPlanEntity> findByCoachIdAndClientId(UUID coachId, UUID clientId);
 

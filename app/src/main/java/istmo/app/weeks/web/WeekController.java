@@ -137,6 +137,12 @@ class WeekController {
     weeks.remove(id);
   }
 
+  /** Puts a removed plan back. */
+  @PostMapping("/{id}/restore")
+  WeekView putBack(@PathVariable UUID id) {
+    return WeekViews.of(weeks.putBack(id));
+  }
+
   @PostMapping("/{id}/undo")
   WeekView undo(@PathVariable UUID id, @RequestBody VersionInput input) {
     new Needed().field("version", input.version()).check();
