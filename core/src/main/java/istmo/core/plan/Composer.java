@@ -25,7 +25,6 @@ import java.util.TreeSet;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import java.util.function.ToIntFunction;
-import java.util.stream.Stream;
 
 /**
  * Composes a week: a constraint model of {@link Appraisal} given to a solver that also bounds how much better any week could be (CP-SAT of OR-tools: Perron and Furnon). Searches run side by side until the time is over, so that two runs may end
@@ -53,6 +52,9 @@ public final class Composer {
   private final List<PairOf> pairs = new ArrayList<>();
   private final AtomicBoolean stopped = new AtomicBoolean();
   private volatile CpSolver running;
+  /** The best week known before the search. */
+  private Appraisal.Choice start;
+
 
   private record PairOf(int day, int a, int b, BoolVar taken, IntVar rounds, Pairing.Saving saving) {}
 
@@ -89,26 +91,37 @@ public final class Composer {
     weekly();
     daily();
     model.minimize(points);
+    start = FirstGuess.of(task, candidates);
   }
 
-  /** Begins the search at a week that is there already, as far as it is made of candidates; a search that has time is then no worse than it. */
+  /** What is found is to be no worse than a week that is there already, as far as that is made of candidates. (Given to the solver as a hint it keeps a short search from finding better ones; so the two are compared afterwards.) */
   public Composer from(Planned.Week week) {
+    Appraisal.Choice there = Appraisal.nothing(days);
     for (int d = 0; d < days; d++) {
       Set<String> pinned = new TreeSet<>(task.pinned(d).stream().map(Item::id).toList());
-      Map<String, Integer> there = new TreeMap<>();
-      week.days().get(d).items().stream().filter(i -> !pinned.contains(i.id())).forEach(i -> there.put(i.candidateId(), i.prescription().sets()));
+      Map<String, Integer> byId = new TreeMap<>();
       for (int c = 0; c < candidates.size(); c++) {
-        int n = Math.min(task.sets(candidates.get(c)), there.getOrDefault(candidates.get(c).candidateId(), 0));
-        model.addHint(sets[d][c], n);
-        model.addHint(used[d][c], n > 0 ? 1 : 0);
+        byId.put(candidates.get(c).candidateId(), c);
       }
-      Set<List<String>> turns = new HashSet<>();
-      week.days().get(d).bouts().stream().filter(Planned.Bout::alternates).forEach(b -> turns.add(b.items().stream().map(Item::candidateId).sorted().toList()));
-      for (PairOf p : pairs) {
-        if (p.day() == d) {
-          model.addHint(p.taken(), turns.contains(Stream.of(candidates.get(p.a()), candidates.get(p.b())).map(Offer::candidateId).sorted().toList()) ? 1 : 0);
+      for (Planned.Bout b : week.days().get(d).bouts()) {
+        List<Integer> members = new ArrayList<>();
+        for (Item i : b.items()) {
+          Integer c = byId.get(i.candidateId());
+          if (!pinned.contains(i.id()) && c != null) {
+            there.sets().get(d).put(c, Math.max(Task.LEAST_SETS, Math.min(task.sets(candidates.get(c)), i.prescription().sets())));
+            members.add(c);
+          }
+        }
+        if (members.size() == 2) {
+          int[] pair = members.stream().sorted().mapToInt(Integer::intValue).toArray();
+          if (pairs.stream().anyMatch(p -> p.a() == pair[0] && p.b() == pair[1])) {
+            there.pairs().get(d).add(pair);
+          }
         }
       }
+    }
+    if (keepsTheRules(there) && Appraisal.points(task, candidates, there) < Appraisal.points(task, candidates, start)) {
+      start = there;
     }
     return this;
   }
@@ -386,17 +399,37 @@ public final class Composer {
           }
         });
     running = null;
-    if (status != CpSolverStatus.OPTIMAL && status != CpSolverStatus.FEASIBLE) {
+    boolean found = status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE;
+    if (!found && !keepsTheRules(start)) {
       return Optional.empty();
     }
-    Appraisal.Choice choice = choice(solver);
+    Appraisal.Choice choice = found ? choice(solver) : start;
+    if (keepsTheRules(start) && Appraisal.points(task, candidates, start) < Appraisal.points(task, candidates, choice)) {
+      choice = start;
+    }
     List<Answer.OfDay> answer = new ArrayList<>();
     for (int d = 0; d < days; d++) {
       Map<String, Integer> own = new LinkedHashMap<>();
       choice.sets().get(d).forEach((c, n) -> own.put(candidates.get(c).candidateId(), n));
       answer.add(new Answer.OfDay(own, choice.pairs().get(d).stream().map(p -> List.of(candidates.get(p[0]).candidateId(), candidates.get(p[1]).candidateId())).toList()));
     }
-    return Optional.of(new Answer(List.copyOf(answer), Appraisal.points(task, candidates, choice), (long) Math.ceil(solver.bestObjectiveBound() - 1e-6), status == CpSolverStatus.OPTIMAL, (System.nanoTime() - began) / 1e9));
+    long bound = (long) Math.max(0, Math.ceil(solver.bestObjectiveBound() - 1e-6));
+    return Optional.of(new Answer(List.copyOf(answer), Appraisal.points(task, candidates, choice), bound, status == CpSolverStatus.OPTIMAL, (System.nanoTime() - began) / 1e9));
+  }
+
+  /** Whether a week that the solver has not seen may be done: in its time, and where the day has one station, at one. */
+  private boolean keepsTheRules(Appraisal.Choice choice) {
+    for (int d = 0; d < days; d++) {
+      Planned.Day frame = task.frames().get(d);
+      Set<Set<String>> stations = new HashSet<>();
+      task.pinned(d).forEach(i -> stations.add(task.offers().get(i.candidateId()).station()));
+      choice.sets().get(d).keySet().forEach(c -> stations.add(candidates.get(c).station()));
+      boolean oneStation = !frame.oneStation() || stations.stream().anyMatch(s -> stations.stream().allMatch(s::containsAll)) || stations.isEmpty();
+      if (!oneStation || Appraisal.seconds(task, d, candidates, choice) > 60 * frame.minutes()) {
+        return false;
+      }
+    }
+    return true;
   }
 
   private Appraisal.Choice choice(CpSolver solver) {

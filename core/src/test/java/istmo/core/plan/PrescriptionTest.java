@@ -8,15 +8,25 @@ import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.body.Profile;
 import istmo.core.body.Profile.TrainingAge;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Loading;
 import istmo.core.equipment.Place;
 import istmo.core.equipment.Plates;
+import istmo.core.mechanics.Analyser;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.Bodies;
+import istmo.core.mechanics.LoadRule;
+import istmo.core.mechanics.SimulatedSet;
 import istmo.core.mechanics.Tempo;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Week;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.criterion.Aim;
+import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
 import istmo.core.training.LoadEstimate;
 import istmo.core.training.PerformedSet;
 import java.time.LocalDate;
@@ -90,6 +100,21 @@ class PrescriptionTest {
     double work = drops.get(2).load().orElseThrow().kg();
     assertThat(drops.get(3).load().orElseThrow().kg()).as("a fifth less, as far as plates go").isBetween(0.8 * work - 2.5, 0.8 * work);
     assertThat(drops.get(4).load().orElseThrow().kg()).isBetween(0.64 * work - 2.5, 0.64 * work);
+  }
+
+  /** What two drops of a fifth count as, and their repetitions, against the simulated set on machines of one joint. */
+  @ParameterizedTest
+  @CsvSource({"leg-extension/upright,VI", "seated-leg-curl/usual,ST", "standing-calf-raise/usual,GASL", "abduction-machine/upright,GMEDP"})
+  void dropsCountAsTheSimulatedSetHasThem(String id, String region) {
+    Candidate c = Catalogue.standard().candidate(id);
+    Exercise x = Catalogue.standard().exerciseOf(c);
+    Analyser analyser = new Analyser(Bodies.LIFTER);
+    Analysis a = (Analysis) analyser.analyse(x.family(), c.usual(), LoadRule.USUAL);
+    List<SimulatedSet> sets = analyser.dropSet(x.family(), c.usual(), List.of(a.workingKg(), 0.8 * a.workingKg(), 0.64 * a.workingKg()), Tempo.USUAL);
+    List<Double> stimulus = sets.stream().map(s -> Stimulus.byRegion(new Analysis(a.limitKg(), a.workingKg(), a.stickingPhase(), a.limiters(), s, a.points(), a.notes()), School.STRETCH).get(region)).toList();
+    Prescription one = new Prescription(1, 10, 10, 0, Tempo.USUAL, 0, Scheme.DROP);
+    assertThat((stimulus.get(1) + stimulus.get(2)) / stimulus.get(0)).as("both drops, in sets").isCloseTo(one.hardSets() - 1, offset(0.25));
+    assertThat((sets.get(1).repetitions() + sets.get(2).repetitions()) / 2 / sets.get(0).repetitions()).as("repetitions of a drop").isCloseTo(Scheme.DROP_REPETITIONS, offset(0.1));
   }
 
   @Test
