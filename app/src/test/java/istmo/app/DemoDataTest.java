@@ -25,6 +25,7 @@ class DemoDataTest {
       var clients = asCoach(first, () -> first.getBean(istmo.app.clients.Clients.class).all());
       assertThat(clients).hasSizeGreaterThanOrEqualTo(6).anyMatch(c -> c.name().equals("Oda Fenwick"));
       clients.forEach(c -> assertThat(c.intake().body()).isNotNull());
+      assertThat(asCoach(first, () -> first.getBean(istmo.app.weeks.Weeks.class).list(java.util.Optional.empty()))).singleElement().satisfies(w -> assertThat(w.exercises()).isGreaterThan(3));
       var plans = first.getBean(istmo.app.plans.Plans.class);
       assertThat(asCoach(first, () -> plans.list(java.util.Optional.empty()))).hasSize(4).allMatch(s -> s.finishedAt().isPresent());
     }

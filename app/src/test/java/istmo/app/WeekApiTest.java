@@ -101,6 +101,11 @@ class WeekApiTest {
     assertThat(undone.at("/redo").asString()).isEqualTo("composed");
     Answer again = post("/api/weeks/" + id + "/redo", Map.of("version", undone.at("/version").asInt()));
     assertThat(items(again.body())).isEqualTo(items(composed.body().at("/week")));
+    Answer undoneAgain = post("/api/weeks/" + id + "/undo", Map.of("version", again.at("/version").asInt()));
+    Answer composedAnew = post("/api/weeks/" + id + "/compose", Map.of("version", undoneAgain.at("/version").asInt(), "run", UUID.randomUUID(), "seconds", 1));
+    assertThat(composedAnew.status()).as("composing in place of what was undone").isEqualTo(200);
+    assertThat(composedAnew.body().at("/week").has("redo")).isFalse();
+    again = new Answer(200, composedAnew.body().at("/week"), "", Map.of());
     Answer back = post("/api/weeks/" + id + "/undo", Map.of("version", post("/api/weeks/" + id + "/undo", Map.of("version", again.at("/version").asInt())).at("/version").asInt()));
     assertThat(items(back.body())).isEmpty();
     assertThat(post("/api/weeks/" + id + "/undo", Map.of("version", back.at("/version").asInt())).status()).isEqualTo(409);

@@ -6,8 +6,10 @@ import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
+import istmo.app.platform.Conflict;
 import istmo.app.plans.Plans;
 import istmo.app.plans.Session;
+import istmo.app.weeks.Composing;
 import istmo.app.weeks.PlanBrief;
 import istmo.app.weeks.WeekPlan;
 import istmo.app.weeks.Weeks;
@@ -49,6 +51,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.boot.context.event.ApplicationStartedEvent;
 import org.springframework.context.event.EventListener;
@@ -59,17 +63,20 @@ import org.springframework.stereotype.Component;
 @Component
 @ConditionalOnProperty("istmo.demo")
 class DemoData {
+  private static final Logger LOG = LoggerFactory.getLogger(DemoData.class);
   private static final double COMPOSED_S = 1;
 
   private final Clients clients;
   private final Gyms gyms;
   private final Plans plans;
   private final Weeks weeks;
+  private final Composing composing;
   private final CurrentCoach coach;
   private final Clock clock;
 
-  DemoData(Clients clients, Gyms gyms, Plans plans, Weeks weeks, CurrentCoach coach, Clock clock) {
+  DemoData(Clients clients, Gyms gyms, Plans plans, Weeks weeks, Composing composing, CurrentCoach coach, Clock clock) {
     this.weeks = weeks;
+    this.composing = composing;
     this.coach = coach;
     this.clients = clients;
     this.gyms = gyms;
@@ -134,7 +141,11 @@ class DemoData {
 
     PlanBrief more = new PlanBrief(Map.of("VL", 3, "RF", 2, "GMAXM", 1), List.of("ERECTORS"), School.STRETCH.id(), Weights.USUAL.preset().id(), Map.of());
     WeekPlan week = weeks.begin(oda.id(), quayside.id(), more, "Quads, winter", Optional.empty(), Optional.empty(), false, Pairing.NONE);
-    weeks.compose(week.id(), week.version(), UUID.randomUUID(), COMPOSED_S);
+    try {
+      composing.compose(week.id(), week.version(), UUID.randomUUID(), COMPOSED_S);
+    } catch (Conflict quicker) {
+      LOG.info("Somebody has changed the demo's week already; it is left as it is.");
+    }
   }
 
   /** Pulls with the stand-in scale on the stand-in's cam, each a little off as by hand. */

@@ -2,16 +2,29 @@ package istmo.app.weeks;
 
 import istmo.app.platform.NotFound;
 import istmo.core.plan.Composer;
+import istmo.core.plan.Composition;
+import istmo.core.plan.Planned;
+import istmo.core.plan.Shortfall;
+import istmo.core.plan.Task;
+import istmo.core.quantity.Allowed;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 
-/** Searches that are running in this instance: how far they are, and a way to stop them. Each belongs to a plan, which belongs to a coach. */
+/** Searches for weeks. Those that are running in this instance can be followed and stopped; each belongs to a plan, which belongs to a coach. */
 @Service
-class Composing {
+public class Composing {
+  private static final Allowed SECONDS = new Allowed(0.5, Composer.MOST_S, "s");
+
   private final Map<UUID, Run> runs = new ConcurrentHashMap<>();
+  private final Weeks weeks;
+
+  Composing(Weeks weeks) {
+    this.weeks = weeks;
+  }
 
   private static final class Run {
     private final UUID planId;
@@ -24,29 +37,55 @@ class Composing {
     }
   }
 
-  Optional<Composer.Answer> run(UUID id, UUID planId, Composer composer, double seconds) {
-    Run run = new Run(planId, composer);
-    runs.put(id, run);
-    try {
-      return composer.compose(seconds, p -> run.progress = p);
-    } finally {
-      runs.remove(id);
+  /**
+   * What a search found.
+   *
+   * @param answer empty where what is pinned leaves no week, or it was stopped too early
+   * @param obstacles why there is none, in words
+   */
+  public record Composed(WeekPlan plan, Optional<Composer.Answer> answer, List<String> obstacles) {}
+
+  /**
+   * Fills the week beside what is pinned. Not in one transaction: a search takes seconds, and the week may be changed elsewhere meanwhile; then nothing is kept.
+   *
+   * @param run an id made by the asker, by which the search is followed and stopped
+   */
+  public Composed compose(UUID planId, int version, UUID run, double seconds) {
+    SECONDS.check("seconds", seconds);
+    WeekPlan plan = weeks.get(planId);
+    if (plan.version() != version) {
+      throw Weeks.changedElsewhere();
     }
+    Task task = plan.task();
+    Run search = new Run(planId, new Composer(task).from(plan.week()));
+    runs.put(run, search);
+    Optional<Composer.Answer> answer;
+    try {
+      answer = search.composer.compose(seconds, p -> search.progress = p);
+    } finally {
+      runs.remove(run);
+    }
+    if (answer.isEmpty()) {
+      return new Composed(plan, answer, Shortfall.obstacles(task));
+    }
+    Planned.Week week = Composition.week(task, answer.get(), plan.arrangement()::of, () -> UUID.randomUUID().toString());
+    return new Composed(weeks.change(planId, version, "composed", plan.document().with(week)), answer, List.of());
   }
 
-  Composer.Progress progress(UUID id, UUID planId) {
-    return get(id, planId).progress;
+  public Composer.Progress progress(UUID planId, UUID run) {
+    return get(planId, run).progress;
   }
 
-  void stop(UUID id, UUID planId) {
-    get(id, planId).composer.stop();
+  public void stop(UUID planId, UUID run) {
+    get(planId, run).composer.stop();
   }
 
-  private Run get(UUID id, UUID planId) {
-    Run run = runs.get(id);
-    if (run == null || !run.planId.equals(planId)) {
+  private Run get(UUID planId, UUID run) {
+    weeks.check(planId);
+    Run found = runs.get(run);
+    if (found == null || !found.planId.equals(planId)) {
       throw new NotFound("search");
     }
-    return run;
+    return found;
   }
 }

@@ -23,8 +23,6 @@ import istmo.core.body.Profile.TrainingAge;
 import istmo.core.body.Soreness;
 import istmo.core.plan.Arrangement;
 import istmo.core.plan.Block;
-import istmo.core.plan.Composer;
-import istmo.core.plan.Composition;
 import istmo.core.plan.Coverage;
 import istmo.core.plan.Offer;
 import istmo.core.plan.Offers;
@@ -60,7 +58,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Planned weeks: kept as revisions, composed, changed, undone. */
 @Service
 public class Weeks {
-  private static final Allowed SECONDS = new Allowed(0.5, Composer.MOST_S, "s");
   private static final int SWAPS = 6;
   private static final int USUAL_TIMES = 2;
   private static final int USUAL_MINUTES = 60;
@@ -86,11 +83,10 @@ public class Weeks {
   private final OrderBook orders;
   private final Schools schools;
   private final Plans sessions;
-  private final Composing composing;
   private final CurrentCoach coach;
   private final Clock clock;
 
-  Weeks(WeekPlanRepository plans, WeekRevisionRepository revisions, Clients clients, Gyms gyms, OrderBook orders, Schools schools, Plans sessions, Composing composing, CurrentCoach coach, Clock clock) {
+  Weeks(WeekPlanRepository plans, WeekRevisionRepository revisions, Clients clients, Gyms gyms, OrderBook orders, Schools schools, Plans sessions, CurrentCoach coach, Clock clock) {
     this.plans = plans;
     this.revisions = revisions;
     this.clients = clients;
@@ -98,7 +94,6 @@ public class Weeks {
     this.orders = orders;
     this.schools = schools;
     this.sessions = sessions;
-    this.composing = composing;
     this.coach = coach;
     this.clock = clock;
   }
@@ -142,6 +137,11 @@ public class Weeks {
   @Transactional(readOnly = true)
   public WeekPlan get(UUID id) {
     return view(entity(id), Optional.empty());
+  }
+
+  /** Throws where this plan is not the coach's. */
+  void check(UUID id) {
+    entity(id);
   }
 
   /** The week as a step of its block asks for it, 1 the first. */
@@ -206,38 +206,6 @@ public class Weeks {
     return plans.findByCoachIdAndClientId(coach.id(), clientId).stream().map(p -> PlanFile.of(p.getBrief(), head(p).getDocument())).toList();
   }
 
-  /**
-   * What a search found.
-   *
-   * @param answer empty where what is pinned leaves no week, or it was stopped too early
-   * @param obstacles why there is none, in words
-   */
-  public record Composed(WeekPlan plan, Optional<Composer.Answer> answer, List<String> obstacles) {}
-
-  /** Fills the week beside what is pinned. Not in one transaction: a search takes seconds, and the week may be changed elsewhere meanwhile; then nothing is kept. */
-  public Composed compose(UUID id, int version, UUID run, double seconds) {
-    SECONDS.check("seconds", seconds);
-    WeekPlan plan = get(id);
-    if (plan.version() != version) {
-      throw changedElsewhere();
-    }
-    Task task = plan.task();
-    Optional<Composer.Answer> answer = composing.run(run, id, new Composer(task).from(plan.week()), seconds);
-    if (answer.isEmpty()) {
-      return new Composed(plan, answer, Shortfall.obstacles(task));
-    }
-    Planned.Week week = Composition.week(task, answer.get(), plan.arrangement()::of, Weeks::newId);
-    return new Composed(change(id, version, "composed", plan.document().with(week)), answer, List.of());
-  }
-
-  public Composer.Progress progress(UUID id, UUID run) {
-    return composing.progress(run, entity(id).getId());
-  }
-
-  public void stop(UUID id, UUID run) {
-    composing.stop(run, entity(id).getId());
-  }
-
   /** Why the week falls short, if it does. Some seconds of solver. */
   public Optional<Shortfall> shortfall(UUID id) {
     WeekPlan plan = get(id);
@@ -270,10 +238,6 @@ public class Weeks {
     return plan.week().days().get(day);
   }
 
-  static String newId() {
-    return UUID.randomUUID().toString();
-  }
-
   private WeekPlan keep(WeekPlanEntity e, String what, PlanDocument document) {
     if (what == null || what.isBlank() || what.length() > LONGEST_WHAT) {
       throw new InvalidInput("what", "needs what was changed, in at most " + LONGEST_WHAT + " characters");
@@ -301,7 +265,7 @@ public class Weeks {
     return e;
   }
 
-  private static Conflict changedElsewhere() {
+  static Conflict changedElsewhere() {
     return new Conflict("This plan was changed elsewhere meanwhile. Load again; nothing was overwritten.");
   }
 

@@ -4,6 +4,7 @@ import istmo.app.platform.DrawingView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
+import istmo.app.weeks.Composing;
 import istmo.app.weeks.PlanBrief;
 import istmo.app.weeks.PlanDocument;
 import istmo.app.weeks.WeekPlan;
@@ -43,9 +44,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/weeks")
 class WeekController {
   private final Weeks weeks;
+  private final Composing composing;
 
-  WeekController(Weeks weeks) {
+  WeekController(Weeks weeks, Composing composing) {
     this.weeks = weeks;
+    this.composing = composing;
   }
 
   /** times: sessions a week, spread over it; without it as many as the client's profile says, or two. */
@@ -165,20 +168,20 @@ class WeekController {
   @PostMapping("/{id}/compose")
   ComposedView compose(@PathVariable UUID id, @RequestBody ComposeInput input) {
     new Needed().field("version", input.version()).field("run", input.run()).check();
-    Weeks.Composed c = weeks.compose(id, input.version(), input.run(), input.seconds() == null ? Composer.USUAL_S : input.seconds());
+    Composing.Composed c = composing.compose(id, input.version(), input.run(), input.seconds() == null ? Composer.USUAL_S : input.seconds());
     return new ComposedView(WeekViews.of(c.plan()), c.answer().map(a -> new SearchView(a.points(), a.bound(), Rounded.of(a.gap()), a.proved(), Rounded.of(a.seconds()))).orElse(null), c.obstacles());
   }
 
   @GetMapping("/{id}/compose/{run}")
   ProgressView progress(@PathVariable UUID id, @PathVariable UUID run) {
-    Composer.Progress p = weeks.progress(id, run);
+    Composer.Progress p = composing.progress(id, run);
     return new ProgressView(Rounded.of(p.seconds()), p.points(), p.bound());
   }
 
   @DeleteMapping("/{id}/compose/{run}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void stop(@PathVariable UUID id, @PathVariable UUID run) {
-    weeks.stop(id, run);
+    composing.stop(id, run);
   }
 
   /** Why the week falls short, and what would help; an empty list where it does not. Some seconds of work. */
