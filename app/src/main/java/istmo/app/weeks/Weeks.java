@@ -31,7 +31,6 @@ import istmo.core.plan.Planned;
 import istmo.core.plan.Shortfall;
 import istmo.core.plan.Swap;
 import istmo.core.plan.Targets;
-import istmo.core.plan.Task;
 import istmo.core.plan.WorkingLoad;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.InvalidInput;

@@ -1,17 +1,9 @@
 package istmo.core.plan;
 
 import com.google.ortools.Loader;
-import com.google.ortools.sat.BoolVar;
-import com.google.ortools.sat.CpModel;
 import com.google.ortools.sat.CpSolver;
 import com.google.ortools.sat.CpSolverSolutionCallback;
 import com.google.ortools.sat.CpSolverStatus;
-import com.google.ortools.sat.IntVar;
-import com.google.ortools.sat.LinearExpr;
-import com.google.ortools.sat.LinearExprBuilder;
-import com.google.ortools.sat.Literal;
-import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
 import istmo.core.plan.Planned.Item;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -24,7 +16,6 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
-import java.util.function.ToIntFunction;
 
 /**
  * Composes a week: a constraint model of {@link Appraisal} given to a solver that also bounds how much better any week could be (CP-SAT of OR-tools: Perron and Furnon). Searches run side by side until the time is over, so that two runs may end
@@ -44,19 +35,12 @@ public final class Composer {
 
   private final Task task;
   private final List<Offer> candidates;
-  private final CpModel model = new CpModel();
   private final int days;
-  private final IntVar[][] sets;
-  private final BoolVar[][] used;
-  private final LinearExprBuilder points = LinearExpr.newBuilder();
-  private final List<PairOf> pairs = new ArrayList<>();
+  private final WeekModel model;
   private final AtomicBoolean stopped = new AtomicBoolean();
   private volatile CpSolver running;
   /** The best week known before the search. */
   private Appraisal.Choice start;
-
-
-  private record PairOf(int day, int a, int b, BoolVar taken, IntVar rounds, Pairing.Saving saving) {}
 
   /** How far a search has come. */
   public record Progress(double seconds, long points, long bound) {}
@@ -82,15 +66,7 @@ public final class Composer {
     this.task = task;
     this.candidates = task.candidates();
     this.days = task.frames().size();
-    this.sets = new IntVar[days][candidates.size()];
-    this.used = new BoolVar[days][candidates.size()];
-    choices();
-    pairs();
-    time();
-    stations();
-    weekly();
-    daily();
-    model.minimize(points);
+    this.model = new WeekModel(task, candidates);
     start = FirstGuess.of(task, candidates);
   }
 
@@ -114,7 +90,7 @@ public final class Composer {
         }
         if (members.size() == 2) {
           int[] pair = members.stream().sorted().mapToInt(Integer::intValue).toArray();
-          if (pairs.stream().anyMatch(p -> p.a() == pair[0] && p.b() == pair[1])) {
+          if (task.pairing().allows(candidates.get(pair[0]), candidates.get(pair[1])) && there.sets().get(d).get(pair[0]).equals(there.sets().get(d).get(pair[1]))) {
             there.pairs().get(d).add(pair);
           }
         }
@@ -124,248 +100,6 @@ public final class Composer {
       start = there;
     }
     return this;
-  }
-
-  private void choices() {
-    for (int d = 0; d < days; d++) {
-      Map<String, List<Literal>> ofExercise = new TreeMap<>();
-      Set<String> pinned = new TreeSet<>(task.pinned(d).stream().map(i -> task.offers().get(i.candidateId()).exerciseId()).toList());
-      for (int c = 0; c < candidates.size(); c++) {
-        Offer o = candidates.get(c);
-        sets[d][c] = model.newIntVar(0, task.sets(o), "sets");
-        used[d][c] = model.newBoolVar("used");
-        model.addLessOrEqual(sets[d][c], LinearExpr.term(used[d][c], task.sets(o)));
-        model.addGreaterOrEqual(sets[d][c], LinearExpr.term(used[d][c], Task.LEAST_SETS));
-        if (pinned.contains(o.exerciseId())) {
-          model.addEquality(used[d][c], 0);
-        }
-        ofExercise.computeIfAbsent(o.exerciseId(), k -> new ArrayList<>()).add(used[d][c]);
-        points.addTerm(used[d][c], Appraisal.EXERCISE).addTerm(sets[d][c], Appraisal.costOfSet(o));
-        if (task.sets(o) > Appraisal.usualSets(task, o)) {
-          over(LinearExpr.newBuilder().add(sets[d][c]), Appraisal.usualSets(task, o), Appraisal.SET_BEYOND);
-        }
-      }
-      ofExercise.values().stream().filter(l -> l.size() > 1).forEach(model::addAtMostOne);
-    }
-  }
-
-  private void pairs() {
-    for (int d = 0; d < days; d++) {
-      Map<Integer, List<Literal>> of = new TreeMap<>();
-      for (int a = 0; a < candidates.size(); a++) {
-        for (int b = a + 1; b < candidates.size(); b++) {
-          Offer first = candidates.get(a);
-          Offer second = candidates.get(b);
-          Pairing.Saving saving = Pairing.Saving.of(first, second);
-          int most = Math.min(task.sets(first), task.sets(second));
-          if (!task.pairing().allows(first, second) || saving.seconds(most) <= 0) {
-            continue;
-          }
-          BoolVar taken = model.newBoolVar("pair");
-          IntVar rounds = model.newIntVar(0, most, "rounds");
-          model.addImplication(taken, used[d][a]);
-          model.addImplication(taken, used[d][b]);
-          model.addEquality(sets[d][a], sets[d][b]).onlyEnforceIf(taken);
-          model.addLessOrEqual(rounds, sets[d][a]);
-          model.addLessOrEqual(rounds, LinearExpr.term(taken, most));
-          of.computeIfAbsent(a, k -> new ArrayList<>()).add(taken);
-          of.computeIfAbsent(b, k -> new ArrayList<>()).add(taken);
-          pairs.add(new PairOf(d, a, b, taken, rounds, saving));
-        }
-      }
-      of.values().forEach(model::addAtMostOne);
-    }
-  }
-
-  private void time() {
-    IntVar longest = model.newIntVar(-100, 100_000, "longest");
-    points.addTerm(longest, 1);
-    for (int d = 0; d < days; d++) {
-      LinearExprBuilder seconds = LinearExpr.newBuilder().add(Appraisal.fixedS(task, d));
-      for (int c = 0; c < candidates.size(); c++) {
-        Offer o = candidates.get(c);
-        seconds.addTerm(used[d][c], Appraisal.onceS(task, d, o)).addTerm(sets[d][c], Appraisal.perSetS(o));
-      }
-      for (PairOf p : pairs) {
-        if (p.day() == d) {
-          seconds.addTerm(p.rounds(), -p.saving().perRound()).addTerm(p.taken(), p.saving().once());
-        }
-      }
-      model.addLessOrEqual(seconds, 60L * task.frames().get(d).minutes());
-      model.addLessOrEqual(seconds, LinearExpr.term(longest, Appraisal.LONGEST_S));
-    }
-  }
-
-  /** A day at one station takes only what can be done there. */
-  private void stations() {
-    for (int d = 0; d < days; d++) {
-      if (!task.frames().get(d).oneStation()) {
-        continue;
-      }
-      List<Set<String>> stations = candidates.stream().map(Offer::station).distinct().toList();
-      BoolVar[] at = new BoolVar[stations.size()];
-      for (int s = 0; s < at.length; s++) {
-        at[s] = model.newBoolVar("at");
-      }
-      model.addExactlyOne(at);
-      for (int c = 0; c < candidates.size(); c++) {
-        List<Literal> allowed = new ArrayList<>();
-        for (int s = 0; s < at.length; s++) {
-          if (stations.get(s).containsAll(candidates.get(c).station())) {
-            allowed.add(at[s]);
-          }
-        }
-        allowed.add(used[d][c].not());
-        model.addBoolOr(allowed.toArray(Literal[]::new));
-      }
-      for (Item i : task.pinned(d)) {
-        Set<String> station = task.offers().get(i.candidateId()).station();
-        List<Literal> allowed = new ArrayList<>();
-        for (int s = 0; s < at.length; s++) {
-          if (stations.get(s).containsAll(station)) {
-            allowed.add(at[s]);
-          }
-        }
-        if (!allowed.isEmpty()) {
-          model.addBoolOr(allowed.toArray(Literal[]::new));
-        }
-      }
-    }
-  }
-
-  private void weekly() {
-    Targets t = task.targets();
-    for (String r : t.asked()) {
-      lack(week(r), Appraisal.hundredths(t.least().get(r)), Appraisal.SHORT * t.weight().get(r));
-    }
-    for (Region r : Regions.standard().all()) {
-      over(week(r.id()), Appraisal.hundredths(t.most()), Appraisal.TOO_MANY);
-    }
-    for (Function f : t.functions().keySet()) {
-      LinearExprBuilder has = LinearExpr.newBuilder();
-      for (int d = 0; d < days; d++) {
-        for (Item i : task.pinned(d)) {
-          Offer o = task.offers().get(i.candidateId());
-          has.add(Targets.trains(o, f, t.least().keySet()) ? Appraisal.hardHundredths(i, Coverage.functionShare(o, f, t)) : 0);
-        }
-        for (int c = 0; c < candidates.size(); c++) {
-          Offer o = candidates.get(c);
-          has.addTerm(sets[d][c], Targets.trains(o, f, t.least().keySet()) ? Appraisal.hundredths(Coverage.functionShare(o, f, t)) : 0);
-        }
-      }
-      lack(has, Appraisal.hundredths(t.functions().get(f)), Appraisal.FUNCTION_SHORT);
-    }
-    if (t.balance()) {
-      IntVar lack = model.newIntVar(0, 100_000, "lack");
-      for (boolean frontLess : new boolean[] {true, false}) {
-        LinearExprBuilder side = LinearExpr.newBuilder();
-        Appraisal.side(frontLess ? "quads" : "hamstrings").forEach(r -> addWeek(side, r.id(), -10));
-        Appraisal.side(frontLess ? "hamstrings" : "quads").forEach(r -> addWeek(side, r.id(), Appraisal.BALANCE_TENTHS));
-        model.addLessOrEqual(side, LinearExpr.term(lack, 10L * Appraisal.REGIONS_OF_A_SIDE));
-      }
-      points.addTerm(lack, Appraisal.BALANCE_SHORT);
-    }
-    for (String r : task.groups().values()) {
-      IntVar missing = model.newIntVar(0, task.timesAWeek(), "missing");
-      LinearExprBuilder trained = LinearExpr.newBuilder().add(missing);
-      for (int d = 0; d < days; d++) {
-        BoolVar on = model.newBoolVar("trained");
-        LinearExprBuilder effective = LinearExpr.newBuilder();
-        addDay(effective, d, r, 1);
-        model.addGreaterOrEqual(effective, LinearExpr.term(on, Appraisal.TRAINED));
-        trained.add(on);
-      }
-      model.addGreaterOrEqual(trained, task.timesAWeek());
-      points.addTerm(missing, Appraisal.DAY_SHORT);
-    }
-    if (task.varied()) {
-      varied();
-    }
-  }
-
-  private void varied() {
-    Map<String, LinearExprBuilder> daysOf = new TreeMap<>();
-    Map<String, Integer> fixed = new TreeMap<>();
-    for (int d = 0; d < days; d++) {
-      task.pinned(d).stream().map(i -> task.offers().get(i.candidateId()).exerciseId()).distinct().forEach(x -> fixed.merge(x, 1, Integer::sum));
-      for (int c = 0; c < candidates.size(); c++) {
-        daysOf.computeIfAbsent(candidates.get(c).exerciseId(), k -> LinearExpr.newBuilder()).add(used[d][c]);
-      }
-    }
-    fixed.forEach((x, n) -> daysOf.computeIfAbsent(x, k -> LinearExpr.newBuilder()).add(n));
-    daysOf.values().forEach(n -> over(n, 1, Appraisal.EXERCISE_AGAIN));
-  }
-
-  private void daily() {
-    Targets t = task.targets();
-    LinearExprBuilder back = LinearExpr.newBuilder();
-    for (int d = 0; d < days; d++) {
-      addCount(back, d, o -> Appraisal.hundredths(o.back()));
-    }
-    over(back, Appraisal.hundredths(Coverage.MOST_BACK_A_WEEK), Appraisal.BACK);
-    for (int d = 0; d < days; d++) {
-      int day = d;
-      List<Offer> pinned = task.pinned(d).stream().map(i -> task.offers().get(i.candidateId())).toList();
-      over(count(d, o -> 1), Coverage.MOST_SETS, Appraisal.SESSION_SET);
-      over(count(d, o -> o.trainsThigh() ? 1 : 0), Coverage.MOST_THIGH_SETS, Appraisal.PART_SET);
-      over(count(d, o -> o.role().isCalf() ? 1 : 0), Coverage.MOST_CALF_SETS, Appraisal.PART_SET);
-      over(count(d, o -> Appraisal.hundredths(o.back())), Appraisal.hundredths(Coverage.MOST_BACK), Appraisal.BACK);
-      t.asked().forEach(r -> {
-        LinearExprBuilder effective = LinearExpr.newBuilder();
-        addDay(effective, day, r, 1);
-        over(effective, Appraisal.hundredths(t.mostADay()), Appraisal.TOO_MANY_A_DAY);
-      });
-      Map<String, LinearExprBuilder> families = new TreeMap<>();
-      pinned.forEach(o -> families.computeIfAbsent(o.familyId(), k -> LinearExpr.newBuilder()).add(1));
-      for (int c = 0; c < candidates.size(); c++) {
-        families.computeIfAbsent(candidates.get(c).familyId(), k -> LinearExpr.newBuilder()).add(used[d][c]);
-      }
-      families.values().forEach(n -> over(n, 1, Appraisal.FAMILY_AGAIN));
-    }
-  }
-
-  private LinearExprBuilder count(int day, ToIntFunction<Offer> each) {
-    LinearExprBuilder sum = LinearExpr.newBuilder();
-    addCount(sum, day, each);
-    return sum;
-  }
-
-  private void addCount(LinearExprBuilder sum, int day, ToIntFunction<Offer> each) {
-    task.pinned(day).forEach(i -> sum.add((long) i.prescription().sets() * each.applyAsInt(task.offers().get(i.candidateId()))));
-    for (int c = 0; c < candidates.size(); c++) {
-      sum.addTerm(sets[day][c], each.applyAsInt(candidates.get(c)));
-    }
-  }
-
-  private LinearExprBuilder week(String region) {
-    LinearExprBuilder sum = LinearExpr.newBuilder();
-    addWeek(sum, region, 1);
-    return sum;
-  }
-
-  private void addWeek(LinearExprBuilder sum, String region, int factor) {
-    for (int d = 0; d < days; d++) {
-      addDay(sum, d, region, factor);
-    }
-  }
-
-  private void addDay(LinearExprBuilder sum, int day, String region, int factor) {
-    task.pinned(day).forEach(i -> sum.add((long) factor * Appraisal.hardHundredths(i, task.offers().get(i.candidateId()).share(region))));
-    for (int c = 0; c < candidates.size(); c++) {
-      sum.addTerm(sets[day][c], (long) factor * Appraisal.hundredths(candidates.get(c).share(region)));
-    }
-  }
-
-  private void lack(LinearExprBuilder has, int least, int price) {
-    IntVar missing = model.newIntVar(0, least, "short");
-    model.addGreaterOrEqual(has.add(missing), least);
-    points.addTerm(missing, price);
-  }
-
-  private void over(LinearExprBuilder has, int most, int price) {
-    IntVar excess = model.newIntVar(0, 100_000, "over");
-    model.addLessOrEqual(has.addTerm(excess, -1), most);
-    points.addTerm(excess, price);
   }
 
   /** Stops a search; what it has found so far is its answer. */
@@ -388,7 +122,7 @@ public final class Composer {
     running = solver;
     long began = System.nanoTime();
     CpSolverStatus status = solver.solve(
-        model,
+        model.model(),
         new CpSolverSolutionCallback() {
           @Override
           public void onSolutionCallback() {
@@ -403,7 +137,7 @@ public final class Composer {
     if (!found && !keepsTheRules(start)) {
       return Optional.empty();
     }
-    Appraisal.Choice choice = found ? choice(solver) : start;
+    Appraisal.Choice choice = found ? model.choice(solver) : start;
     if (keepsTheRules(start) && Appraisal.points(task, candidates, start) < Appraisal.points(task, candidates, choice)) {
       choice = start;
     }
@@ -430,19 +164,5 @@ public final class Composer {
       }
     }
     return true;
-  }
-
-  private Appraisal.Choice choice(CpSolver solver) {
-    Appraisal.Choice choice = Appraisal.nothing(days);
-    for (int d = 0; d < days; d++) {
-      for (int c = 0; c < candidates.size(); c++) {
-        int n = (int) solver.value(sets[d][c]);
-        if (n > 0) {
-          choice.sets().get(d).put(c, n);
-        }
-      }
-    }
-    pairs.stream().filter(p -> solver.booleanValue(p.taken())).forEach(p -> choice.pairs().get(p.day()).add(new int[] {p.a(), p.b()}));
-    return choice;
   }
 }

@@ -10,12 +10,13 @@ import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.Tempo;
 import java.util.Comparator;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * The place of an exercise in a session, in the order in which they come (common practice), with what is usual for it.
  */
 public enum Role {
-  /** a bar or a sled moved by the whole leg */
+  /** a bar, a sled or a press moved by the whole leg */
   HEAVY("heavy, with the whole leg: first, while everything is fresh", 150, 2, new Tempo(2, 0, 1, 0)),
   /** the client's own weight on the hamstrings: nothing left for it later */
   DEMANDING("very demanding for the hamstrings: while they are fresh", 150, 1, new Tempo(3, 0, 1, 0)),
@@ -28,6 +29,9 @@ public enum Role {
 
   /** Hip or knee movement that counts as moving, rad. */
   private static final double MOVES = Math.toRadians(20);
+
+  /** Heavy on whatever they are loaded with: a stack, a belt, a lever. */
+  private static final Set<String> HEAVY_FAMILIES = Set.of("press", "belt-squat", "thrust");
 
   private final String reason;
   private final int restS;
@@ -76,7 +80,8 @@ public enum Role {
     if (x.family().id().equals("kneeling-curl")) {
       return DEMANDING;
     }
-    boolean heavy = x.needs().stream().anyMatch(id -> Equipment.get(id).load() == LoadKind.BAR || Equipment.get(id).load() == LoadKind.SLED);
+    boolean loaded = x.needs().stream().anyMatch(id -> Equipment.get(id).load() != LoadKind.NONE);
+    boolean heavy = loaded && HEAVY_FAMILIES.contains(x.family().id()) || x.needs().stream().anyMatch(id -> Equipment.get(id).load() == LoadKind.BAR || Equipment.get(id).load() == LoadKind.SLED);
     boolean back = Function.most(a, p -> p.backActivation()) > 0.3;
     if (hip && (knee || back)) {
       return heavy ? HEAVY : COMPOUND;

@@ -63,7 +63,7 @@ public record WorkingLoad(double lowKg, double highKg, String basis, List<WarmUp
       boolean falling = p.scheme() == Scheme.ASCENDING || p.scheme() == Scheme.ALWAYS_TEN;
       int low = falling ? (int) Math.round(repetitions.get(k)) : p.repetitionsLow();
       int high = falling ? low : p.repetitionsHigh();
-      Optional<Loading> load = wished(o, p, repetitions.get(k), last, estimate, empty, share).map(kg -> Loading.notAbove(kg, o.needs(), place)).filter(l -> l.kg() > 0);
+      Optional<Loading> load = wished(p, repetitions.get(k), last, estimate, empty, share).map(kg -> Loading.notAbove(kg, o.needs(), place)).filter(l -> l.kg() > 0);
       lines.add(new SetLine(low, high, load, added(load, before), k == p.sets() - 1 && p.scheme() != Scheme.STRAIGHT ? p.scheme().how() : ""));
       before = load;
       first = first.isPresent() ? first : load;
@@ -82,22 +82,16 @@ public record WorkingLoad(double lowKg, double highKg, String basis, List<WarmUp
         warmUps.add(new WarmUp(k == 0 ? FIRST_WARM_UP_REPETITIONS : WARM_UP_REPETITIONS[Math.min(k - 1, WARM_UP_REPETITIONS.length - 1)], ramp.get(k)));
       }
     }
-    return new WorkingLoad(low(o, p, last, estimate, empty, share), high(o, p, last, estimate, empty, share), basis(o, last, estimate, share), List.copyOf(warmUps), List.copyOf(lines));
+    double low = wished(p, p.middle(), last, estimate, empty, share).orElse(0.0);
+    double high = estimate.map(l -> share * l.highKg()).orElse(low);
+    return new WorkingLoad(low, high, basis(o, last, estimate, share), List.copyOf(warmUps), List.copyOf(lines));
   }
 
-  private static Optional<Double> wished(Offer o, Prescription p, double repetitions, Optional<Recorded> last, Optional<LoadEstimate> estimate, double empty, double share) {
+  private static Optional<Double> wished(Prescription p, double repetitions, Optional<Recorded> last, Optional<LoadEstimate> estimate, double empty, double share) {
     if (last.isPresent()) {
-      return Optional.of(share * (recorded(last.get(), repetitions + p.reserve(), empty)));
+      return Optional.of(share * recorded(last.get(), repetitions + p.reserve(), empty));
     }
     return estimate.map(l -> share * atRepetitions(l.lowKg(), p.middle() + p.reserve(), repetitions + p.reserve(), empty));
-  }
-
-  private static double low(Offer o, Prescription p, Optional<Recorded> last, Optional<LoadEstimate> estimate, double empty, double share) {
-    return last.isPresent() ? wished(o, p, p.middle(), last, estimate, empty, share).orElse(0.0) : estimate.map(l -> share * l.lowKg()).orElse(0.0);
-  }
-
-  private static double high(Offer o, Prescription p, Optional<Recorded> last, Optional<LoadEstimate> estimate, double empty, double share) {
-    return last.isPresent() ? low(o, p, last, estimate, empty, share) : estimate.map(l -> share * l.highKg()).orElse(0.0);
   }
 
   /** The load for so many repetitions to failure from a set that was done; beyond what the equations are good for, the load that was used. */

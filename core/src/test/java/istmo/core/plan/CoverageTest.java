@@ -96,7 +96,7 @@ class CoverageTest {
   /** And where in a session they belong. */
   @ParameterizedTest
   @CsvSource({
-    "back-squat/high-bar,HEAVY", "leg-press/low,HEAVY", "hack-squat/usual,HEAVY", "romanian-deadlift/usual,HEAVY", "hip-thrust/usual,HEAVY", "kneeling-curl/usual,DEMANDING", "split-squat/upright,COMPOUND", "leg-extension/upright,SINGLE", "seated-leg-curl/usual,SINGLE",
+    "back-squat/high-bar,HEAVY", "horizontal-press/usual,HEAVY", "step-up/low,COMPOUND", "leg-press/low,HEAVY", "hack-squat/usual,HEAVY", "romanian-deadlift/usual,HEAVY", "hip-thrust/usual,HEAVY", "kneeling-curl/usual,DEMANDING", "split-squat/upright,COMPOUND", "leg-extension/upright,SINGLE", "seated-leg-curl/usual,SINGLE",
     "abduction-machine/upright,SINGLE", "standing-calf-raise/usual,CALF_STRAIGHT", "seated-calf-raise/usual,CALF_BENT", "shin-raise/level,SHIN"
   })
   void rolesOfKnownExercises(String candidate, Role role) {

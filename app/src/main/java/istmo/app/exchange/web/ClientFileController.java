@@ -19,6 +19,7 @@ import istmo.core.body.SoreMovement;
 import istmo.core.body.Soreness;
 import istmo.core.catalogue.Candidate;
 import istmo.core.quantity.InvalidInput;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -117,7 +118,7 @@ class ClientFileController {
             c.lifts().stream().map(l -> new FileLiftView(l.lift().candidateId(), l.lift().set().loadKg(), l.lift().set().repetitions(), l.lift().set().reserve(), l.lift().on())).toList(),
             c.sessions().stream().map(s -> session(s, candidates)).toList(),
             c.weeks());
-    ContentDisposition download = ContentDisposition.attachment().filename(client.name() + ".json", java.nio.charset.StandardCharsets.UTF_8).build();
+    ContentDisposition download = ContentDisposition.attachment().filename(client.name() + ".json", StandardCharsets.UTF_8).build();
     return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, download.toString()).body(view);
   }
 

@@ -6,6 +6,7 @@ import istmo.core.plan.Block;
 import istmo.core.plan.Offer;
 import istmo.core.plan.Planned;
 import istmo.core.plan.Timing;
+import java.nio.charset.StandardCharsets;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -60,7 +61,7 @@ public final class PlanCalendar {
       number++;
       LocalDate on = monday.plusDays(d.weekday() - 1L);
       VEvent event = new VEvent(on, String.format(Locale.ROOT, "Legs, %ssession %d of %d", prefix, number, week.week().days().size()));
-      event.add(new Uid(UUID.nameUUIDFromBytes((week.id() + "/" + on).getBytes(java.nio.charset.StandardCharsets.UTF_8)) + "@istmo"));
+      event.add(new Uid(UUID.nameUUIDFromBytes((week.id() + "/" + on).getBytes(StandardCharsets.UTF_8)) + "@istmo"));
       event.replace(new DtStamp(now));
       event.add(new Location(week.gym().name()));
       event.add(new Description(words + description(week, d, load)));
