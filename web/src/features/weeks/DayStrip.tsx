@@ -2,7 +2,7 @@ import { useState } from 'react'
 import type { DragEvent, KeyboardEvent } from 'react'
 import type { Catalogue, Segment, WeekBout, WeekDay, WeekItem } from '../../api/client'
 import { GROUPS } from '../../chart/limb/Hatch'
-import { WordMenu } from '../../ui/WordMenu'
+import { WordMenu, WordToggle } from '../../ui/WordMenu'
 import { groupOf } from './coverage'
 import { WEEKDAYS, prescriptionWords, weekdayShort } from './words'
 
@@ -20,6 +20,7 @@ type Props = {
   onKey: (k: Key, e: KeyboardEvent) => void
   onMinutes: (minutes: number) => void
   onWeekday: (weekday: number) => void
+  onOneStation: (on: boolean) => void
   onAdd: () => void
   onArrange: () => void
 }
@@ -28,7 +29,7 @@ const DRAG = 'application/x-istmo-bout'
 const MINUTES = [20, 25, 30, 35, 40, 45, 50, 60, 75, 90, 120]
 
 /** One session as a strip of time, to scale: blocks from top to bottom, the end of its time as a line. */
-export function DayStrip({ day, index, pixelsAMinute, catalogue, taken, chosen, onChoose, onDrop, onKey, onMinutes, onWeekday, onAdd, onArrange }: Props) {
+export function DayStrip({ day, index, pixelsAMinute, catalogue, taken, chosen, onChoose, onDrop, onKey, onMinutes, onWeekday, onOneStation, onAdd, onArrange }: Props) {
   const [over, setOver] = useState<number | null>(null)
   const height = Math.max(day.minutes, day.usedMinutes) * pixelsAMinute
   const starts = day.bouts.map((_, b) => day.segments.find((s) => s.bout === b)?.startS ?? 0)
@@ -47,7 +48,7 @@ export function DayStrip({ day, index, pixelsAMinute, catalogue, taken, chosen, 
         </span>
       </h2>
       <div
-        className="relative mt-2"
+        className="relative mt-2 shrink-0"
         style={{ height: height + 10 }}
         onDragOver={(e) => {
           e.preventDefault()
@@ -69,10 +70,11 @@ export function DayStrip({ day, index, pixelsAMinute, catalogue, taken, chosen, 
         </ol>
         {over !== null && <div aria-hidden className="pointer-events-none absolute right-0 left-6 h-0.5 bg-accent" style={{ top: ((over < day.bouts.length ? starts[over]! : day.usedMinutes * 60) / 60) * pixelsAMinute }} />}
       </div>
-      <p className="flex gap-3 pl-7 text-sm">
+      <p className="flex flex-wrap items-baseline gap-x-3 pl-7 text-sm whitespace-nowrap">
         <button type="button" className="text-accent-2 underline underline-offset-2" onClick={onAdd}>
           Add an exercise
         </button>
+        <WordToggle label={`Stations on ${WEEKDAYS[day.weekday - 1]}`} text={day.oneStation ? 'at one station' : 'any station'} note="One station for the whole session; the bar's load may stay" on={day.oneStation} onChange={onOneStation} />
         {day.remarks.length > 0 && (
           <button type="button" className="text-accent-2 underline underline-offset-2" onClick={onArrange}>
             Put in the usual order

@@ -160,6 +160,7 @@ export function WeekPage() {
               onKey={key(k)}
               onMinutes={(minutes) => edit(`${minutes} minutes`, (p) => setDay(p, k, { minutes }))}
               onWeekday={(weekday) => edit('another weekday', (p) => setWeekday(p, k, weekday))}
+              onOneStation={(oneStation) => edit(oneStation ? 'at one station' : 'at any station', (p) => setDay(p, k, { oneStation }))}
               onAdd={() => setAdding(k)}
               onArrange={() => arrange(k)}
             />
