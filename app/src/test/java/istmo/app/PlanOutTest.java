@@ -147,6 +147,7 @@ class PlanOutTest {
     assertThat(bad.fault("line 4, scheme")).contains("CROOKED");
     assertThat(post("/api/weeks/imports", Map.of("clientId", client, "gymId", gym, "text", "a,b\n1,2\n")).fault("text")).contains("lacks the columns");
     assertThat(post("/api/weeks/imports", Map.of("clientId", client, "gymId", gym, "text", "{\"format\":\"other\",\"version\":1,\"brief\":{},\"plan\":{}}")).status()).isEqualTo(422);
+    assertThat(post("/api/weeks/imports", Map.of("clientId", client, "gymId", gym, "text", "{\"format\":\"istmo-plan\",\"version\":1,\"brief\":{\"aim\":{\"VL\":1}},\"plan\":{\"name\":\"x\"}}")).fault("days")).isEqualTo("is needed");
     assertThat(post("/api/weeks/imports", Map.of("clientId", client, "gymId", gym, "text", "{ nonsense")).fault("text")).contains("cannot be read as a plan");
     assertThat(get("/api/weeks").body().size()).isEqualTo(before);
   }

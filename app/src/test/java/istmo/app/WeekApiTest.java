@@ -9,6 +9,8 @@ import static org.assertj.core.data.Offset.offset;
 
 import istmo.app.RunningApp.Answer;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -133,6 +135,11 @@ class WeekApiTest {
     assertThat(missing.status()).isEqualTo(422);
     assertThat(missing.fault("candidateId")).contains("Not here: hack squat");
     assertThat(get("/api/weeks/" + week.at("/id").asString()).at("/version").asInt()).isEqualTo(week.at("/version").asInt());
+    Map<String, Object> holes = plan(week.body(), null);
+    holes.put("days", Arrays.asList(week.at("/plan/days/0"), null));
+    assertThat(changed(week.body(), "holes", holes).fault("days[1]")).isEqualTo("is empty");
+    holes.put("days", List.of(Map.of("weekday", 1, "minutes", 50, "bouts", Collections.singletonList(null))));
+    assertThat(changed(week.body(), "holes", holes).fault("days[0].bouts[0]")).isEqualTo("is empty");
     Map<String, Object> noAim = wish();
     noAim.put("aim", Map.of());
     assertThat(post("/api/weeks", noAim).fault("aim")).contains("paint at least one region");

@@ -16,6 +16,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 
 /**
  * A planned week as it is kept, edited and exchanged (docs/formats.md).
@@ -62,9 +63,17 @@ public record PlanDocument(String name, List<DayDocument> days, Pairing pairing,
       DayDocument day = days.get(d);
       List<Planned.Bout> bouts = new ArrayList<>();
       String at = "days[" + d + "]";
+      if (day == null) {
+        faults.add(new InvalidInput.Fault(at, "is empty"));
+        continue;
+      }
       gather(faults, at, () -> new Needed().field("weekday", day.weekday()).field("minutes", day.minutes()).field("bouts", day.bouts()).check());
       for (int b = 0; day.bouts() != null && b < day.bouts().size(); b++) {
         List<Planned.Item> items = new ArrayList<>();
+        if (day.bouts().get(b) == null || day.bouts().get(b).stream().anyMatch(Objects::isNull)) {
+          faults.add(new InvalidInput.Fault(at + ".bouts[" + b + "]", "is empty"));
+          continue;
+        }
         for (int i = 0; i < day.bouts().get(b).size(); i++) {
           ItemDocument item = day.bouts().get(b).get(i);
           gather(faults, at + ".bouts[" + b + "][" + i + "]", () -> {

@@ -119,7 +119,7 @@ class WeekController {
   @ResponseStatus(HttpStatus.CREATED)
   WeekView begin(@RequestBody WeekInput input) {
     new Needed().field("clientId", input.clientId()).field("gymId", input.gymId()).check();
-    PlanBrief brief = new PlanBrief(input.aim() == null ? Map.of() : input.aim(), input.keepOut() == null ? List.of() : input.keepOut(), input.school(), input.preset() == null ? "growth" : input.preset(), input.weights() == null ? Map.of() : input.weights());
+    PlanBrief brief = new PlanBrief(input.aim(), input.keepOut(), input.school(), input.preset(), input.weights());
     return WeekViews.of(weeks.begin(input.clientId(), input.gymId(), brief, input.name(), Optional.ofNullable(input.times()), Optional.ofNullable(input.minutes()), Boolean.TRUE.equals(input.oneStation()), input.pairing() == null ? Pairing.NONE : input.pairing()));
   }
 
