@@ -29,6 +29,7 @@ public record Shortfall(String region, double has, double asked, String sentence
   /** What a set gives of a region at least to be proposed for it. */
   private static final double WORTH_IT = 0.3;
 
+  /** How long a way is tried, s. */
   private static final double TRY_S = 0.8;
 
   /** Effective sets more that make a way worth telling. */
@@ -36,16 +37,23 @@ public record Shortfall(String region, double has, double asked, String sentence
 
   /** Empty where nothing is short. Takes some solver runs of {@value #TRY_S} s. */
   public static Optional<Shortfall> of(Task task, Week week) {
+    return of(task, week, TRY_S);
+  }
+
+  /** The same with so many seconds for each way that is tried. */
+  static Optional<Shortfall> of(Task task, Week week, double trySeconds) {
     Coverage coverage = Coverage.of(week, task.offers(), task.targets());
     Optional<String> worst = task.targets().asked().stream().filter(r -> lack(coverage, task, r) > TOLERANCE).max(Comparator.comparingDouble((String r) -> task.targets().weight().get(r) * lack(coverage, task, r)).thenComparing(r -> r));
-    return worst.map(r -> explained(task, week, coverage, r));
+    return worst.map(r -> explained(new Tries(task, week, trySeconds), coverage, r));
   }
 
   private static double lack(Coverage c, Task task, String region) {
     return task.targets().least().get(region) - c.sets().getOrDefault(region, 0.0);
   }
 
-  private static Shortfall explained(Task task, Week week, Coverage coverage, String region) {
+  private static Shortfall explained(Tries tries, Coverage coverage, String region) {
+    Task task = tries.task();
+    Week week = tries.week();
     String name = Regions.standard().get(region).coachName();
     double has = coverage.sets().getOrDefault(region, 0.0);
     double asked = task.targets().least().get(region);
@@ -54,20 +62,20 @@ public record Shortfall(String region, double has, double asked, String sentence
     if (room.isPresent()) {
       return new Shortfall(region, has, asked, String.format(Locale.ROOT, "The %s gets %.1f of %.0f sets, though there is time: the search weighed other things more, or did not come to it.", name, has, asked), List.of(room.get(), "Look longer.", accept(has, name)));
     }
-    double most = reached(with(task, longer(task, MORE_MINUTES), task.pairing(), task.targets()), week, region);
+    double most = tries.reached(with(task, longer(task, MORE_MINUTES), task.pairing(), task.targets()), region);
     String sentence;
     if (most >= has + TELLING_GAIN) {
       int minutes = (int) Math.ceil(missingS(task, week, region, Math.min(asked, most) - has) / 60);
       sentence = String.format(Locale.ROOT, "%s minutes are about %d short for the %s: %.1f of %.0f sets.", minutesWords(task), minutes, name, has, asked);
       for (Pairing p : Pairing.values()) {
         if (p.compareTo(task.pairing()) > 0) {
-          way(ways, "Work " + p.label(), with(task, task.frames(), p, task.targets()), week, region, has, asked);
+          tries.way(ways, "Work " + p.label(), with(task, task.frames(), p, task.targets()), region, has, asked);
         }
       }
       for (Planned.Item pinned : task.frames().stream().flatMap(d -> d.items().stream()).toList()) {
-        way(ways, "Drop " + task.offers().get(pinned.candidateId()).name(), with(task, task.frames().stream().map(d -> without(d, pinned)).toList(), task.pairing(), task.targets()), week, region, has, asked);
+        tries.way(ways, "Drop " + task.offers().get(pinned.candidateId()).name(), with(task, task.frames().stream().map(d -> without(d, pinned)).toList(), task.pairing(), task.targets()), region, has, asked);
       }
-      easier(task, region).ifPresent(t -> way(ways, t.words(), with(task, task.frames(), task.pairing(), t.targets()), week, region, has, asked));
+      easier(task, region).ifPresent(t -> tries.way(ways, t.words(), with(task, task.frames(), task.pairing(), t.targets()), region, has, asked));
       ways.add(String.format(Locale.ROOT, "Give it about %d minutes more in the week.", minutes));
     } else {
       sentence = String.format(Locale.ROOT, "The %s gets %.1f of %.0f sets, and more time would not change it: what is on offer for it, and what a session and a week may hold, are used.", name, has, asked);
@@ -131,17 +139,20 @@ public record Shortfall(String region, double has, double asked, String sentence
     });
   }
 
-  /** Adds a way where it brings at least a set more. */
-  private static void way(List<String> ways, String words, Task other, Week from, String region, double has, double asked) {
-    double reached = reached(other, from, region);
-    if (reached >= has + TELLING_GAIN) {
-      ways.add(String.format(Locale.ROOT, "%s: %.1f of %.0f sets.", words, reached, asked));
+  /** Weeks for other tasks, looked for from the week there is. */
+  private record Tries(Task task, Week week, double seconds) {
+    /** Adds a way where it brings at least a set more. */
+    void way(List<String> ways, String words, Task other, String region, double has, double asked) {
+      double reached = reached(other, region);
+      if (reached >= has + TELLING_GAIN) {
+        ways.add(String.format(Locale.ROOT, "%s: %.1f of %.0f sets.", words, reached, asked));
+      }
     }
-  }
 
-  /** Effective sets of a region in the best week found for another task, looked for from this one; none where there is no week. */
-  private static double reached(Task other, Week from, String region) {
-    return new Composer(other).from(from).compose(TRY_S, p -> {}).map(a -> Coverage.of(Composition.week(other, a, bouts -> bouts, new Ids()), other.offers(), other.targets()).sets().getOrDefault(region, 0.0)).orElse(0.0);
+    /** Effective sets of a region in the best week found; none where there is no week. */
+    double reached(Task other, String region) {
+      return new Composer(other).from(week).compose(seconds, p -> {}).map(a -> Coverage.of(Composition.week(other, a, bouts -> bouts, new Ids()), other.offers(), other.targets()).sets().getOrDefault(region, 0.0)).orElse(0.0);
+    }
   }
 
   private static Day without(Day day, Planned.Item item) {
