@@ -1,0 +1,155 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { createEvent, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
+import type { ReactNode } from 'react'
+import { MemoryRouter } from 'react-router'
+import { afterEach, expect, test, vi } from 'vitest'
+import type { Plan, Planning, Week } from '../../api/client'
+import { keys } from '../../api/queries'
+import { CoveragePanel } from './CoveragePanel'
+import { DayStrip } from './DayStrip'
+import { ExercisePanel } from './ExercisePanel'
+import { covered } from './coverage'
+import { catalogue, coverage, day, item, week } from './sample'
+import { useWeekEdits } from './useWeekEdits'
+
+afterEach(() => vi.unstubAllGlobals())
+
+const planning: Planning = { schemes: [{ scheme: 'STRAIGHT', label: 'straight sets', how: 'The same load.' }], pairings: [{ pairing: 'NONE', label: 'one after the other' }], leastBlockWeeks: 4, mostBlockWeeks: 8 }
+
+function wrapped(children: ReactNode, client = new QueryClient({ defaultOptions: { queries: { retry: false } } })) {
+  return render(
+    <QueryClientProvider client={client}>
+      <MemoryRouter>{children}</MemoryRouter>
+    </QueryClientProvider>,
+  )
+}
+
+const nothing = () => {}
+const strip = (d = week.days[0]!, more: Partial<Parameters<typeof DayStrip>[0]> = {}) => (
+  <DayStrip day={d} index={0} pixelsAMinute={8} catalogue={catalogue} taken={[1, 4]} chosen={null} onChoose={nothing} onDrop={nothing} onKey={nothing} onMinutes={nothing} onWeekday={nothing} onOneStation={nothing} onAdd={nothing} onArrange={nothing} {...more} />
+)
+
+test('coverage says what is short and lets more be asked', () => {
+  const edit = vi.fn()
+  wrapped(<CoveragePanel week={week} catalogue={catalogue} edit={edit} />)
+  const row = screen.getByRole('rowheader', { name: 'outer hamstring' }).closest('tr')!
+  expect(within(row).getByText('1.5')).toHaveClass('text-warn')
+  expect(screen.getByRole('rowheader', { name: /lower calf\s*held/ })).toBeInTheDocument()
+  expect(screen.getByText('Outer hamstring: 1.5 of 7 sets.')).toBeInTheDocument()
+  fireEvent.click(screen.getByRole('button', { name: 'A set more asked of outer hamstring' }))
+  expect((edit.mock.calls[0]![1] as (p: Plan) => Plan)(week.plan).targets).toEqual({ BFL: 8 })
+  expect(screen.getByRole('button', { name: 'Why short, and what would help?' })).toBeInTheDocument()
+})
+
+test('the chart is full where what is asked is there', () => {
+  const amount = covered(coverage)
+  expect(amount.VL).toBe(1)
+  expect(amount.BFL).toBeCloseTo(1.5 / 7)
+})
+
+test('a strip is to scale, its blocks are chosen and moved by keys, and an overfull day says so', () => {
+  const onChoose = vi.fn()
+  const onKey = vi.fn()
+  wrapped(strip(day(1, [item('press', 'Leg press', { VL: 1 }), item('curl', 'Leg curl', { BFL: 1 }, { pinned: true })], { usedMinutes: 72 }), { onChoose, onKey }))
+  const blocks = screen.getAllByRole('listitem')
+  expect(blocks.map((b) => b.style.top)).toEqual(['0px', '80px'])
+  expect(blocks[0]!.style.height).toBe('79px')
+  expect(screen.getByText(/72 of/)).toHaveClass('text-warn')
+  fireEvent.click(screen.getByRole('button', { name: /^Leg press, 3 × 8–12, 2 left, exercise 1 on Monday/ }))
+  expect(onChoose).toHaveBeenCalledWith('press')
+  fireEvent.keyDown(screen.getByRole('button', { name: /^Leg curl.*pinned/ }), { key: 'ArrowUp', altKey: true })
+  expect(onKey.mock.calls[0]![0]).toMatchObject({ bout: 1, key: 'ArrowUp', alt: true })
+})
+
+test('a block dropped on a strip goes before what stands there', () => {
+  const onDrop = vi.fn()
+  const { container } = wrapped(strip(undefined, { onDrop }))
+  const area = container.querySelector('.relative')!
+  const drop = (data: string) => {
+    const event = createEvent.drop(area, { dataTransfer: { getData: () => data, setData: nothing, effectAllowed: '' } })
+    Object.defineProperty(event, 'clientY', { value: 10 })
+    fireEvent(area, event)
+  }
+  drop('1.0')
+  expect(onDrop).toHaveBeenLastCalledWith({ day: 1, bout: 0 }, { day: 0, bout: 0 })
+  drop('something else')
+  expect(onDrop).toHaveBeenCalledTimes(1)
+})
+
+test('remarks on the order offer the usual one', () => {
+  const onArrange = vi.fn()
+  wrapped(strip(day(1, [item('press', 'Leg press', { VL: 1 })], { remarks: ['Leg curl before Leg press: it is heavy.'] }), { onArrange }))
+  fireEvent.click(screen.getByRole('button', { name: 'Put in the usual order' }))
+  expect(onArrange).toHaveBeenCalled()
+})
+
+test('an exercise shows its loads with plates in either unit, and its numbers move within what is allowed', () => {
+  vi.stubGlobal('fetch', () => Promise.resolve(Response.json({ side: { lines: [], circles: [], levers: [] }, plan: { lines: [], circles: [], levers: [] } })))
+  const edit = vi.fn()
+  const onUnit = vi.fn()
+  const { rerender } = wrapped(<ExercisePanel week={week} item={week.days[0]!.bouts[0]!.items[0]!} catalogue={catalogue} planning={planning} edit={edit} unit="kg" onUnit={onUnit} onClose={nothing} />)
+  expect(screen.getByText('20 a side')).toBeInTheDocument()
+  expect(screen.getByText('from 60 kg for 10, 2 in reserve, on 2026-11-19.')).toBeInTheDocument()
+  fireEvent.click(screen.getByRole('button', { name: 'Unit: kg' }))
+  expect(onUnit).toHaveBeenCalledWith('lb')
+  fireEvent.click(screen.getByRole('button', { name: 'Sets: more' }))
+  expect((edit.mock.calls[0]![1] as (p: Plan) => Plan)(week.plan).days[0]!.bouts[0]![0]).toMatchObject({ pinned: true, prescription: { sets: 4 } })
+  fireEvent.click(screen.getByRole('button', { name: 'In turn with the next' }))
+  expect((edit.mock.calls[1]![1] as (p: Plan) => Plan)(week.plan).days[0]!.bouts).toHaveLength(1)
+  expect(screen.getByText('Stop signs:').parentElement).toHaveTextContent('Heels lift.')
+  rerender(<div />)
+})
+
+test('what is left out says why and can only be swapped away or taken out', () => {
+  wrapped(<ExercisePanel week={week} item={item('press', 'Leg press', {}, { refusal: 'Leg press is left out. Not here.' })} catalogue={catalogue} planning={planning} edit={nothing} unit="kg" onUnit={nothing} onClose={nothing} />)
+  expect(screen.getByText(/Not here/)).toBeInTheDocument()
+  expect(screen.queryByText('Load:')).toBeNull()
+  expect(screen.getByRole('button', { name: 'Take out' })).toBeEnabled()
+})
+
+function Edits({ act }: { act: (e: ReturnType<typeof useWeekEdits>) => void }) {
+  const edits = useWeekEdits('w')
+  return (
+    <>
+      <button onClick={() => act(edits)}>act</button>
+      {edits.error !== null && <p role="alert">{(edits.error as Error).message}</p>}
+    </>
+  )
+}
+
+test('quick edits go one after the other, each on what the one before left', async () => {
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } })
+  client.setQueryData(keys.week('w'), week)
+  const sent: { version: number; name: string }[] = []
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const body = (await request.json()) as { version: number; plan: Plan }
+    sent.push({ version: body.version, name: body.plan.name })
+    return Response.json({ ...week, version: body.version + 1, plan: body.plan } satisfies Week)
+  })
+  wrapped(
+    <Edits
+      act={(e) => {
+        for (const letter of 'abc') e.edit(letter, (p) => ({ ...p, name: p.name + letter }))
+        e.edit('nothing', (p) => p)
+      }}
+    />,
+    client,
+  )
+  fireEvent.click(screen.getByText('act'))
+  await waitFor(() => expect(sent).toHaveLength(3))
+  expect(sent).toEqual([
+    { version: 4, name: 'Wintera' },
+    { version: 5, name: 'Winterab' },
+    { version: 6, name: 'Winterabc' },
+  ])
+})
+
+test('an edit that the server refuses is told, and the week is asked for again', async () => {
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } })
+  client.setQueryData(keys.week('w'), week)
+  vi.stubGlobal('fetch', () => Promise.resolve(new Response(JSON.stringify({ detail: 'This plan was changed elsewhere meanwhile.' }), { status: 409 })))
+  wrapped(<Edits act={(e) => e.edit('late', (p) => ({ ...p, name: 'late' }))} />, client)
+  fireEvent.click(screen.getByText('act'))
+  expect(await screen.findByRole('alert')).toHaveTextContent('changed elsewhere')
+  expect(client.getQueryState(keys.week('w'))?.isInvalidated).toBe(true)
+})
