@@ -2,7 +2,7 @@ import { useState } from 'react'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { answer, api } from '../../api/client'
-import type { Catalogue, Planning, Prescription, Week, WeekItem } from '../../api/client'
+import type { Catalogue, Plan, Planning, Prescription, Week, WeekItem } from '../../api/client'
 import { useFigure, useSwaps } from '../../api/queries'
 import { Stage } from '../../chart/stage/Stage'
 import { frame } from '../../chart/stage/scene'
@@ -11,9 +11,9 @@ import { Button } from '../../ui/Button'
 import { WordMenu } from '../../ui/WordMenu'
 import { writeSetup } from '../bench/address'
 import { SetupTable } from '../order/SetupTable'
-import { joinWithNext, pin, placeOf, prescribe, swap, takeApart, takeOut } from './edits'
+import { bouts, joinWithNext, moveBout, pin, placeOf, prescribe, swap, takeApart, takeOut } from './edits'
 import type { Edit } from './useWeekEdits'
-import { mass, platesWords, range } from './words'
+import { WEEKDAYS, mass, platesWords, range } from './words'
 import type { MassUnit } from './words'
 
 type Props = { week: Week; item: WeekItem; catalogue: Catalogue; planning: Planning; edit: Edit; unit: MassUnit; onUnit: (u: MassUnit) => void; onClose: () => void }
@@ -83,6 +83,21 @@ export function ExercisePanel({ week, item, catalogue, planning, edit, unit, onU
         ) : (
           follows && <Button onClick={() => edit('in turn', (plan) => joinWithNext(plan, placeOf(plan, item.id)!))}>In turn with the next</Button>
         )}
+        {at && (
+          <span className="self-center">
+            Move{' '}
+            <WordMenu
+              label="Move it"
+              text="to"
+              options={[
+                ...(at.bout > 0 ? [{ value: 'earlier', label: 'earlier in the session' }] : []),
+                ...(follows ? [{ value: 'later', label: 'later in the session' }] : []),
+                ...week.days.flatMap((d, k) => (k === at.day ? [] : [{ value: String(k), label: WEEKDAYS[d.weekday - 1]! }])),
+              ]}
+              onChange={(v) => edit(`${item.name} moved`, (plan) => moved(plan, item.id, v))}
+            />
+          </span>
+        )}
         <Button onClick={() => edit(`${item.name} taken out`, (plan) => takeOut(plan, item.id))}>Take out</Button>
       </p>
       {swapping && <Swaps week={week} item={item} catalogue={catalogue} edit={edit} onDone={() => setSwapping(false)} />}
@@ -112,6 +127,14 @@ export function ExercisePanel({ week, item, catalogue, planning, edit, unit, onU
       )}
     </section>
   )
+}
+
+/** Where dragging would put it: a place earlier or later, or the end of another day. */
+function moved(plan: Plan, itemId: string, to: string): Plan {
+  const at = placeOf(plan, itemId)!
+  if (to === 'earlier') return moveBout(plan, at, { ...at, bout: at.bout - 1 })
+  if (to === 'later') return moveBout(plan, at, { ...at, bout: at.bout + 2 })
+  return moveBout(plan, at, { day: Number(to), bout: bouts(plan, Number(to)).length })
 }
 
 /** A number with a button on either side. */
