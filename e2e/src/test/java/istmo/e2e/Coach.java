@@ -113,6 +113,7 @@ final class Coach implements AutoCloseable {
   /** Candidates of the order, best first; the first order of a body that a cold server computes takes its time. */
   List<String> order() {
     assertThat(page.getByTestId("first-pick")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
+    assertThat(page.locator("section[aria-busy=false][aria-label=Order]")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000)); // an order that is overtaken stays in sight until then
     return page.locator("[data-candidate]").all().stream().map(l -> l.getAttribute("data-candidate")).toList();
   }
 
