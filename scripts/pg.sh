@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# A private PostgreSQL on loopback: pg.sh start|stop|status|env|destroy
+# A private PostgreSQL on loopback: pg.sh start|stop|crash|backup|restore|status|env|destroy
 # ISTMO_PG_HOME says where it lives; ISTMO_PG_THROWAWAY=1 trades durability for speed (tests only).
 set -euo pipefail
 here=$(cd "$(dirname "${BASH_SOURCE[0]}")" && pwd -P)
@@ -95,11 +95,67 @@ stop() {
   as "$(bin)/pg_ctl" -D "$data" -m fast -w -t 60 stop >/dev/null
 }
 
+# Ends it without a farewell and starts it again where it was, as after a crash: for tests of what survives.
+crash() {
+  [ -n "$(pid_of_ours)" ] || fail "PostgreSQL does not run."
+  as "$(bin)/pg_ctl" -D "$data" -l "$log" -m immediate -w -t 60 restart >/dev/null
+}
+
+on_socket() { # COMMAND ARGUMENTS: as the owner, over the socket
+  local command=$1 port
+  shift
+  port=$(sed -n 's/^PG_PORT=//p' "$envfile")
+  as "$(bin)/$command" -h "$sock" -p "$port" -U "$owner" "$@"
+}
+
+# How much of what matters is in a database, in words: what a backup and its restoring are compared by.
+counted() { # DATABASE
+  local table words=""
+  for table in coach client gym training_session performed_set week_plan; do
+    words="$words${words:+, }$table $(on_socket psql -X -A -t -d "$1" -c "select coalesce(sum((xpath('/row/c/text()', query_to_xml(format('select count(*) as c from %I.%I', table_schema, table_name), false, true, '')))[1]::text::bigint), 0) from information_schema.tables where table_name = '$table'")"
+  done
+  printf '%s\n' "$words"
+}
+
+# Writes a backup of the whole database into FILE: all of it, or no file.
+backup() { # FILE
+  [ -n "$(pid_of_ours)" ] || fail "PostgreSQL does not run; nothing was backed up."
+  [ -n "${1:-}" ] || fail "say which file the backup goes into."
+  need_disk "$(dirname "$1")" 100
+  on_socket pg_dump -F c -d istmo > "$1.part" || { rm -f "$1.part"; fail "the backup failed; $1 was not written."; }
+  mv "$1.part" "$1"
+  counted istmo
+}
+
+# Makes a database of what a backup holds, and only then puts it in the place of the one there was, which is kept under another name until the next time.
+restore() { # FILE [DATABASE]
+  local file=${1:-} to=${2:-istmo}
+  [ -n "$(pid_of_ours)" ] || fail "PostgreSQL does not run; nothing was restored."
+  [ -r "$file" ] || fail "there is no backup at \"$file\"."
+  on_socket dropdb --if-exists --force restoring
+  on_socket createdb -O istmo restoring
+  if ! on_socket pg_restore --exit-on-error --single-transaction -d restoring < "$file"; then
+    on_socket dropdb --if-exists restoring
+    fail "\"$file\" could not be restored; the data are as they were."
+  fi
+  on_socket dropdb --if-exists --force "before_$to"
+  on_socket psql -X -q -v ON_ERROR_STOP=1 -d postgres -v to="$to" >&2 <<'SQL'
+select pg_terminate_backend(pid) from pg_stat_activity where datname = :'to' and pid <> pg_backend_pid() \g /dev/null
+select format('alter database %I rename to %I', :'to', 'before_' || :'to') where exists (select from pg_database where datname = :'to') \gexec
+alter database restoring rename to :"to";
+SQL
+  counted "$to"
+}
+
 case ${1:-} in
+  backup) backup "${2:-}" ;;
+  restore) restore "${2:-}" "${3:-istmo}" ;;
+  drop) on_socket dropdb --if-exists --force "${2:?}" ;;
   start) start ;;
+  crash) crash ;;
   stop) stop ;;
   env) cat "$envfile" ;;
   status) p=$(pid_of_ours); if [ -n "$p" ]; then echo "running, pid $p"; else echo stopped; exit 3; fi ;;
   destroy) stop; rm -rf "$home"; rm -rf "$sock" ;;
-  *) echo "use: pg.sh start|stop|status|env|destroy" >&2; exit 2 ;;
+  *) echo "use: pg.sh start|stop|crash|backup FILE|restore FILE|status|env|destroy" >&2; exit 2 ;;
 esac

@@ -29,5 +29,6 @@ export default tseslint.config(
   { ignores: ['dist', 'target', 'node_modules', 'src/api/schema.d.ts'] },
   ...tseslint.configs.recommended,
   reactHooks.configs.flat.recommended,
+  { rules: { '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }] } }, // what is taken off an object by its rest
   ...directions,
 )

@@ -1,9 +1,34 @@
 import { defineConfig } from 'vitest/config'
 import react from '@vitejs/plugin-react'
 import tailwindcss from '@tailwindcss/vite'
+import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    // the screens themselves are kept on the device; what they show of clients is only where the floor keeps it
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: null,
+      manifest: {
+        name: 'Istmo',
+        short_name: 'Istmo',
+        description: 'Leg exercises for this client on this machine: order, set-up, floor, record',
+        start_url: '/floor',
+        scope: '/',
+        display: 'standalone',
+        background_color: '#f7f3e8',
+        theme_color: '#1c2b33',
+        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//, /^\/actuator\//, /^\/v3\//],
+      },
+    }),
+  ],
   server: { proxy: { '/api': process.env.API_URL ?? 'http://127.0.0.1:8080' } },
   build: { target: 'es2022' },
   test: { environment: 'jsdom', setupFiles: ['src/test-setup.ts'], css: false },

@@ -46,6 +46,18 @@ export type Segment = Schemas['SegmentView']
 export type Loading = Schemas['LoadingView']
 export type Swap = Schemas['SwapView']
 export type Search = Schemas['SearchView']
+export type Walk = Schemas['FloorView']
+export type FloorItem = Schemas['FloorItemView']
+export type FloorExercise = Schemas['FloorExerciseView']
+export type FloorSet = Schemas['FloorSetView']
+export type FloorSwap = Schemas['FloorSwapView']
+export type FloorStep = Schemas['FloorStepView']
+export type ClientRecord = Schemas['RecordView']
+export type SeriesLine = Schemas['SeriesLineView']
+export type Series = Schemas['SeriesView']
+export type Lesson = Schemas['LessonView']
+export type Change = Schemas['ChangeInput']
+export type ChangeResult = Schemas['ChangeResult']
 
 export type Fault = { field: string; message: string }
 

@@ -149,3 +149,15 @@ export const useFigure = (id: string, candidateId: string) => {
 /** With which week of a block to go on after some were missed. */
 export const useMissed = (id: string, lastDone: number, weeksMissed: number) =>
   useQuery({ queryKey: ['week', id, 'missed', lastDone, weeksMissed], queryFn: () => answer(api.GET('/api/weeks/{id}/missed', { params: { path: { id }, query: { lastDone, weeksMissed } } })), enabled: weeksMissed > 0 })
+
+export const useRecord = (clientId: string) => useQuery({ queryKey: ['record', clientId], queryFn: () => answer(api.GET('/api/clients/{clientId}/record', { params: { path: { clientId } } })) })
+
+export const useSeries = (clientId: string, seriesId: string | undefined) =>
+  useQuery({ queryKey: ['record', clientId, 'series', seriesId], queryFn: () => answer(api.GET('/api/clients/{clientId}/record/series/{seriesId}', { params: { path: { clientId, seriesId: seriesId! } } })), enabled: seriesId !== undefined })
+
+export const useRecordWeeks = (clientId: string, weeks: number) =>
+  useQuery({ queryKey: ['record', clientId, 'weeks', weeks], queryFn: () => answer(api.GET('/api/clients/{clientId}/record/weeks', { params: { path: { clientId }, query: { weeks } } })) })
+
+export const useSaid = (clientId: string) => useQuery({ queryKey: ['record', clientId, 'said'], queryFn: () => answer(api.GET('/api/clients/{clientId}/record/said', { params: { path: { clientId } } })) })
+
+export const useLessons = (clientId: string) => useQuery({ queryKey: ['record', clientId, 'lessons'], queryFn: () => answer(api.GET('/api/clients/{clientId}/record/lessons', { params: { path: { clientId } } })) })

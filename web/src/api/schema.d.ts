@@ -260,6 +260,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bring"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/imports/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/lifts": {
         parameters: {
             query?: never;
@@ -324,6 +356,134 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["overview"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/record/learns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["learns"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/record/lessons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lessons"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/record/lessons/answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/record/lessons/answers/{answerId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/record/said": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["said"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/record/series/{seriesId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["series"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/record/weeks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["weeks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}": {
         parameters: {
             query?: never;
@@ -366,6 +526,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["compare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/floor/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/floor/{sessionId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["walk"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1211,6 +1403,8 @@ export interface components {
         AccountView: {
             demo: boolean;
             firstRun: boolean;
+            /** Format: uuid */
+            id?: string;
             name?: string;
             signedIn: boolean;
         };
@@ -1281,7 +1475,7 @@ export interface components {
             regionStimulus: {
                 [key: string]: number;
             };
-            set?: components["schemas"]["SetView"];
+            set?: components["schemas"]["SimulatedSetView"];
             setup: {
                 [key: string]: number;
             };
@@ -1293,6 +1487,12 @@ export interface components {
             workingKg?: number;
             /** Format: double */
             worstResidualNm?: number;
+        };
+        AnswerInput: {
+            /** @enum {string} */
+            kind?: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT";
+            subject?: string;
+            taken?: components["schemas"]["ProposalView"];
         };
         ApproachView: {
             /** @enum {string} */
@@ -1402,6 +1602,14 @@ export interface components {
                 [key: string]: number;
             };
         };
+        BroughtInView: {
+            /** Format: int32 */
+            already: number;
+            /** Format: int32 */
+            sessions: number;
+            /** Format: int32 */
+            sets: number;
+        };
         CandidateView: {
             id: string;
             name: string;
@@ -1436,6 +1644,18 @@ export interface components {
             label: string;
             reason: string;
         };
+        ChangeInput: {
+            finish?: components["schemas"]["FinishChange"];
+            item?: components["schemas"]["ItemChange"];
+            mark?: components["schemas"]["MarkChange"];
+            set?: components["schemas"]["SetChange"];
+        };
+        ChangeResult: {
+            detail?: string;
+            /** @enum {string} */
+            outcome?: "STORED" | "SAME" | "STALE" | "CONFLICT" | "REFUSED" | "AGAIN";
+            stored?: components["schemas"]["FloorSetView"];
+        };
         ChangeView: {
             /** Format: double */
             from: number;
@@ -1443,6 +1663,15 @@ export interface components {
             /** Format: double */
             to: number;
             toldApart: boolean;
+        };
+        ChangesInput: {
+            changes?: components["schemas"]["ChangeInput"][];
+            device?: string;
+            /** Format: date-time */
+            sentAt?: string;
+        };
+        ChangesView: {
+            results: components["schemas"]["ChangeResult"][];
         };
         CircleView: {
             centre: components["schemas"]["PointView"];
@@ -1498,11 +1727,14 @@ export interface components {
         ClientFileView: {
             /** @enum {string} */
             ankle: "STIFF" | "USUAL" | "FREE";
+            answers: components["schemas"]["FileAnswerView"][];
             cautions: components["schemas"]["FileCautionView"][];
             /** Format: date-time */
             exportedAt: string;
             format: string;
+            learns: boolean;
             lifts: components["schemas"]["FileLiftView"][];
+            marks: components["schemas"]["FileMarkView"][];
             /** Format: double */
             massKg: number;
             measurements: components["schemas"]["FileReadingView"][];
@@ -1692,6 +1924,11 @@ export interface components {
             utility: number;
             why: string[];
         };
+        EquationView: {
+            /** @enum {string} */
+            id: "EPLEY" | "BRZYCKI" | "LANDER" | "LOMBARDI" | "MAYHEW" | "OCONNER" | "WATHAN";
+            source: string;
+        };
         EquipmentView: {
             alsoCalled: string[];
             group: string;
@@ -1724,6 +1961,15 @@ export interface components {
             plan: components["schemas"]["DrawingView"];
             side: components["schemas"]["DrawingView"];
         };
+        FileAnswerView: {
+            accepted: boolean;
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            kind: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT";
+            subject: string;
+            words?: string;
+        };
         FileCautionView: {
             /** @enum {string} */
             caution: "RED_FLAG" | "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
@@ -1732,8 +1978,13 @@ export interface components {
             clearedOn?: string;
         };
         FileItemView: {
+            /** Format: int32 */
+            bout?: number;
             candidateId: string;
+            ended: boolean;
             name: string;
+            prescribed: string[];
+            prescription?: components["schemas"]["PrescriptionDocument"];
             sets: components["schemas"]["FileSetView"][];
             setup: {
                 [key: string]: number;
@@ -1749,6 +2000,19 @@ export interface components {
             repetitions: number;
             /** Format: double */
             reserve: number;
+        };
+        FileMarkView: {
+            candidateId: string;
+            /** Format: date-time */
+            changedAt: string;
+            gym: string;
+            words: string;
+        };
+        FilePainView: {
+            /** @enum {string} */
+            joint: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
+            /** Format: int32 */
+            level: number;
         };
         FileProfileView: {
             /** Format: int32 */
@@ -1800,16 +2064,27 @@ export interface components {
             stiffToday: boolean;
         };
         FileSetView: {
+            felt: string[];
             /** Format: uuid */
             id: string;
+            /** @enum {string} */
+            kind: "WORK" | "DROP";
             /** Format: double */
             loadKg: number;
+            /** Format: int32 */
+            number?: number;
+            pain?: components["schemas"]["FilePainView"];
             /** Format: date-time */
             performedAt: string;
+            /** @enum {string} */
+            range?: "FULL" | "SHORT" | "LONG_HALF";
             /** Format: int32 */
             repetitions: number;
             /** Format: double */
             reserve: number;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "NONE";
+            tempoKept?: boolean;
         };
         FileSorenessView: {
             /** @enum {string} */
@@ -1846,6 +2121,12 @@ export interface components {
             /** Format: double */
             weeks?: number;
         };
+        FinishChange: {
+            /** Format: date-time */
+            at?: string;
+            /** Format: uuid */
+            sessionId?: string;
+        };
         FirstPickView: {
             candidateId: string;
             decidedBy: string;
@@ -1876,6 +2157,121 @@ export interface components {
             fit?: components["schemas"]["FitView"];
             machines: components["schemas"]["MachinesView"];
         };
+        FloorExerciseView: {
+            agreed: string[];
+            basis: string;
+            candidateId: string;
+            cautions: string[];
+            cues: string[];
+            exerciseId: string;
+            /** Format: double */
+            highKg: number;
+            last?: components["schemas"]["OutingView"];
+            loads: components["schemas"]["LoadingView"][];
+            /** Format: double */
+            lowKg: number;
+            mark: string;
+            name: string;
+            oneLeg: boolean;
+            prescription?: components["schemas"]["PrescriptionDocument"];
+            refusal: string;
+            /** @enum {string} */
+            rule: "BEGIN" | "REPETITIONS" | "LOAD" | "STEP_TOO_LARGE" | "SAME" | "LESS" | "WHOLE_RANGE" | "TEMPO_FIRST" | "PAIN" | "AFTER_PAUSE" | "NO_STEP_LEFT";
+            setup: components["schemas"]["SetupWordView"][];
+            steps: components["schemas"]["FloorStepView"][];
+            stopSigns: string[];
+            swaps: components["schemas"]["FloorSwapView"][];
+        };
+        FloorItemView: {
+            ended: boolean;
+            exercise: components["schemas"]["FloorExerciseView"];
+            /** Format: uuid */
+            id: string;
+            sets: components["schemas"]["FloorSetView"][];
+        };
+        FloorRegionView: {
+            coachName: string;
+            group: string;
+            id: string;
+        };
+        FloorSetView: {
+            felt: string[];
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            kind: "WORK" | "DROP";
+            /** Format: double */
+            loadKg: number;
+            /** Format: int32 */
+            number?: number;
+            pain?: components["schemas"]["PainView"];
+            /** Format: date-time */
+            performedAt: string;
+            /** @enum {string} */
+            range?: "FULL" | "SHORT" | "LONG_HALF";
+            removed: boolean;
+            /** Format: int32 */
+            repetitions: number;
+            /** Format: double */
+            reserve: number;
+            /** Format: int32 */
+            revision: number;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "NONE";
+            tempoKept?: boolean;
+        };
+        FloorStepView: {
+            asBefore: boolean;
+            key: string;
+            /** @enum {string} */
+            kind: "WARM_UP" | "WORK" | "DROP";
+            load?: components["schemas"]["LoadingView"];
+            note: string;
+            /** Format: int32 */
+            number: number;
+            /** Format: double */
+            ownRestS: number;
+            putOn: number[];
+            /** Format: int32 */
+            repetitionsHigh: number;
+            /** Format: int32 */
+            repetitionsLow: number;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "NONE";
+            /** Format: double */
+            waitS: number;
+        };
+        FloorSwapView: {
+            candidateId: string;
+            exercise: components["schemas"]["FloorExerciseView"];
+            name: string;
+            setup: {
+                [key: string]: number;
+            };
+        };
+        FloorView: {
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            /** Format: date-time */
+            createdAt: string;
+            /** Format: date-time */
+            finishedAt?: string;
+            /** Format: uuid */
+            gymId: string;
+            gymName: string;
+            items: components["schemas"]["FloorItemView"][];
+            pain: components["schemas"]["PainAdviceView"][];
+            regions: components["schemas"]["FloorRegionView"][];
+            /** Format: uuid */
+            sessionId: string;
+            statements: string[];
+            /** Format: date-time */
+            takenAt: string;
+            /** @enum {string} */
+            weaker: "LEFT" | "RIGHT" | "NONE";
+            weakerWhy: string;
+        };
         FoundView: {
             sentence: string;
             setup: {
@@ -1889,6 +2285,21 @@ export interface components {
             /** Format: double */
             has: number;
             label: string;
+        };
+        GapReadingView: {
+            /** Format: date */
+            on: string;
+            /** Format: double */
+            percent: number;
+        };
+        GapView: {
+            grows: boolean;
+            /** Format: double */
+            percent: number;
+            readings: components["schemas"]["GapReadingView"][];
+            /** Format: double */
+            standardErrorPercent: number;
+            told: boolean;
         };
         GymInput: {
             equipment?: string[];
@@ -1909,12 +2320,63 @@ export interface components {
             id: "HINGE_TO_GLUTES" | "HINGE_TO_HAMSTRINGS" | "HINGE_TO_BACK" | "SQUAT_TO_QUADS" | "PRESS_TO_QUADS";
             label: string;
         };
+        ImportColumnView: {
+            /** @enum {string} */
+            field: "DATE" | "EXERCISE" | "LOAD" | "UNIT" | "REPETITIONS" | "SETS" | "RESERVE" | "EXERTION" | "SIDE" | "IGNORED";
+            header: string;
+            sample: string;
+        };
+        ImportExerciseView: {
+            candidateId?: string;
+            name: string;
+            /** Format: int32 */
+            sets: number;
+            skipped: boolean;
+        };
+        ImportFaultView: {
+            field: string;
+            message: string;
+        };
         ImportInput: {
             /** Format: uuid */
             clientId?: string;
             /** Format: uuid */
             gymId?: string;
             text?: string;
+        };
+        ImportPreviewView: {
+            columns: components["schemas"]["ImportColumnView"][];
+            /** @enum {string} */
+            days: "ISO" | "DAY_FIRST" | "MONTH_FIRST";
+            exercises: components["schemas"]["ImportExerciseView"][];
+            /** Format: int32 */
+            faultCount: number;
+            faults: components["schemas"]["ImportFaultView"][];
+            first: components["schemas"]["ImportRowView"][];
+            /** Format: date */
+            from?: string;
+            ready: boolean;
+            separator: string;
+            /** Format: int32 */
+            sets: number;
+            /** Format: date */
+            to?: string;
+            /** @enum {string} */
+            unit: "KG" | "LB";
+        };
+        ImportRowView: {
+            exercise: string;
+            /** Format: int32 */
+            line: number;
+            /** Format: double */
+            loadKg: number;
+            /** Format: date */
+            on: string;
+            /** Format: int32 */
+            repetitions: number;
+            /** Format: double */
+            reserve: number;
+            side: string;
         };
         ImprovisationView: {
             safety: string[];
@@ -1927,6 +2389,19 @@ export interface components {
             findingId: string;
             found: string;
             region: string;
+        };
+        ItemChange: {
+            candidateId?: string;
+            /** Format: uuid */
+            itemId?: string;
+            prescription?: components["schemas"]["PrescriptionDocument"];
+            /** Format: uuid */
+            replaces?: string;
+            /** Format: uuid */
+            sessionId?: string;
+            setup?: {
+                [key: string]: number;
+            };
         };
         ItemDocument: {
             candidateId: string;
@@ -1984,6 +2459,29 @@ export interface components {
             setup: {
                 [key: string]: number;
             };
+        };
+        LearnsInput: {
+            on?: boolean;
+        };
+        LessonAnswerView: {
+            accepted: boolean;
+            /** Format: date-time */
+            at: string;
+            /** Format: uuid */
+            id: string;
+            taken?: components["schemas"]["ProposalView"];
+        };
+        LessonView: {
+            answer?: components["schemas"]["LessonAnswerView"];
+            figures: string;
+            /** @enum {string} */
+            kind: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT";
+            label: string;
+            name: string;
+            /** Format: date */
+            on: string;
+            proposals: components["schemas"]["ProposalView"][];
+            subject: string;
         };
         LeverView: {
             from: components["schemas"]["PointView"];
@@ -2107,6 +2605,35 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        MarkChange: {
+            /** Format: date-time */
+            at?: string;
+            candidateId?: string;
+            /** Format: uuid */
+            clientId?: string;
+            /** Format: uuid */
+            gymId?: string;
+            words?: string;
+        };
+        MaximumView: {
+            byEquation: {
+                [key: string]: number;
+            };
+            /** Format: double */
+            kg: number;
+            /** Format: double */
+            loadKg: number;
+            /** Format: date */
+            on: string;
+            /** Format: int32 */
+            repetitions: number;
+            /** Format: double */
+            reserve: number;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "NONE";
+            /** Format: double */
+            standardErrorKg: number;
+        };
         MeasuredInput: {
             measured?: {
                 [key: string]: number;
@@ -2181,6 +2708,17 @@ export interface components {
             password?: string;
             signInName?: string;
         };
+        NextView: {
+            label: string;
+            load?: components["schemas"]["LoadingView"];
+            /** Format: int32 */
+            repetitionsHigh: number;
+            /** Format: int32 */
+            repetitionsLow: number;
+            /** @enum {string} */
+            rule: "BEGIN" | "REPETITIONS" | "LOAD" | "STEP_TOO_LARGE" | "SAME" | "LESS" | "WHOLE_RANGE" | "TEMPO_FIRST" | "PAIN" | "AFTER_PAUSE" | "NO_STEP_LEFT";
+            words: string;
+        };
         ObstacleView: {
             missing: string;
             /** Format: double */
@@ -2214,11 +2752,34 @@ export interface components {
             statements: string[];
             together: components["schemas"]["TogetherView"][];
         };
+        OutingView: {
+            /** Format: date */
+            on: string;
+            sets: components["schemas"]["FloorSetView"][];
+        };
+        PainAdviceView: {
+            byLevel: string[][];
+            /** @enum {string} */
+            joint: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
+            label: string;
+        };
         PainFlagView: {
             /** @enum {string} */
             id: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
             label: string;
             movements: components["schemas"]["SoreMovementView"][];
+        };
+        PainInput: {
+            /** @enum {string} */
+            joint?: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
+            /** Format: int32 */
+            level?: number;
+        };
+        PainView: {
+            /** @enum {string} */
+            joint: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
+            /** Format: int32 */
+            level: number;
         };
         PairingView: {
             label: string;
@@ -2436,6 +2997,11 @@ export interface components {
             /** Format: double */
             seconds: number;
         };
+        ProposalView: {
+            /** @enum {string} */
+            act: "SWAP" | "RE_DIAL" | "EASIER_WEEK" | "OTHER_TEMPO" | "LESS_LOAD" | "LESS_RANGE" | "WEAKER_SIDE_FIRST" | "MORE_SETS";
+            words: string;
+        };
         PullInput: {
             /** Format: double */
             at?: number;
@@ -2488,6 +3054,41 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        RecordView: {
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            learns: boolean;
+            said: {
+                [key: string]: string[];
+            };
+            series: components["schemas"]["SeriesLineView"][];
+        };
+        RecordedOutingView: {
+            /** Format: date */
+            on: string;
+            sets: components["schemas"]["RecordedSetView"][];
+        };
+        RecordedSetView: {
+            felt: string[];
+            /** @enum {string} */
+            kind: "WORK" | "DROP";
+            /** Format: double */
+            loadKg: number;
+            /** Format: int32 */
+            pain?: number;
+            /** @enum {string} */
+            painJoint?: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
+            /** @enum {string} */
+            range?: "FULL" | "SHORT" | "LONG_HALF";
+            /** Format: int32 */
+            repetitions: number;
+            /** Format: double */
+            reserve: number;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "NONE";
+            tempoKept?: boolean;
+        };
         RefusedView: {
             fault: string;
             /** Format: int32 */
@@ -2505,6 +3106,16 @@ export interface components {
             id: string;
             row: string;
             steer: string;
+        };
+        RepetitionRecordView: {
+            /** Format: double */
+            loadKg: number;
+            /** Format: date */
+            on: string;
+            /** Format: int32 */
+            repetitions: number;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "NONE";
         };
         RestrictionInput: {
             by?: string;
@@ -2527,6 +3138,17 @@ export interface components {
             /** Format: date */
             on: string;
             text: string;
+        };
+        SaidView: {
+            candidateId: string;
+            felt: string[];
+            /** @enum {string} */
+            joint?: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
+            name: string;
+            /** Format: date */
+            on: string;
+            /** Format: int32 */
+            pain: number;
         };
         SchemeInput: {
             prescription?: components["schemas"]["PrescriptionDocument"];
@@ -2603,6 +3225,34 @@ export interface components {
             /** Format: double */
             startS: number;
         };
+        SeriesLineView: {
+            candidateId: string;
+            /** Format: date-time */
+            firstAt: string;
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            lastAt: string;
+            name: string;
+            /** Format: int64 */
+            outings: number;
+            /** Format: int64 */
+            sets: number;
+            setup: string[];
+        };
+        SeriesView: {
+            candidateId: string;
+            equations: components["schemas"]["EquationView"][];
+            gap?: components["schemas"]["GapView"];
+            maxima: components["schemas"]["MaximumView"][];
+            name: string;
+            next?: components["schemas"]["NextView"];
+            outings: components["schemas"]["RecordedOutingView"][];
+            /** Format: int64 */
+            outingsInAll: number;
+            records: components["schemas"]["RepetitionRecordView"][];
+            setup: string[];
+        };
         SessionBriefView: {
             aim: {
                 [key: string]: number;
@@ -2653,6 +3303,38 @@ export interface components {
             items: components["schemas"]["ItemView"][];
             statements: string[];
         };
+        SetChange: {
+            /** Format: int32 */
+            base?: number;
+            felt?: string[];
+            /** Format: uuid */
+            itemId?: string;
+            /** @enum {string} */
+            kind?: "WORK" | "DROP";
+            /** Format: double */
+            loadKg?: number;
+            /** Format: int32 */
+            number?: number;
+            pain?: components["schemas"]["PainInput"];
+            /** Format: date-time */
+            performedAt?: string;
+            /** @enum {string} */
+            range?: "FULL" | "SHORT" | "LONG_HALF";
+            removed?: boolean;
+            /** Format: int32 */
+            repetitions?: number;
+            /** Format: double */
+            reserve?: number;
+            /** Format: int32 */
+            revision?: number;
+            /** Format: uuid */
+            sessionId?: string;
+            /** Format: uuid */
+            setId?: string;
+            /** @enum {string} */
+            side?: "LEFT" | "RIGHT" | "NONE";
+            tempoKept?: boolean;
+        };
         SetInput: {
             /** Format: double */
             loadKg?: number;
@@ -2686,6 +3368,10 @@ export interface components {
             setup?: {
                 [key: string]: number;
             };
+        };
+        SetupWordView: {
+            label: string;
+            value: string;
         };
         ShareView: {
             path: string;
@@ -2775,6 +3461,18 @@ export interface components {
             /** Format: date-time */
             since: string;
         };
+        SimulatedSetView: {
+            capacityLeft: {
+                [key: string]: number;
+            };
+            /** @enum {string} */
+            end: "STRENGTH" | "BREATH" | "GRIP" | "LIGHT";
+            gaveOut: components["schemas"]["MuscleLimiterView"][];
+            /** Format: double */
+            oxygenShare: number;
+            /** Format: double */
+            repetitions: number;
+        };
         SoreMovementView: {
             /** @enum {string} */
             id: "DEEP_KNEE" | "STRAIGHT_KNEE" | "DEEP_HIP" | "WIDE_HIP" | "LEANING" | "DEEP_ANKLE";
@@ -2814,11 +3512,24 @@ export interface components {
             /** Format: double */
             loadKg?: number;
         };
-        StartInput: {
+        StartDayInput: {
             /** Format: int32 */
             day?: number;
             /** Format: int32 */
             step?: number;
+        };
+        StartInput: {
+            answers?: {
+                [key: string]: number;
+            };
+            candidateId?: string;
+            /** Format: uuid */
+            clientId?: string;
+            /** Format: uuid */
+            gymId?: string;
+            stiffToday?: boolean;
+            /** @enum {string} */
+            way?: "JUMP_AND_LAND" | "HEELS_STAY_DOWN" | "SIT_AND_REACH";
         };
         StartWayView: {
             label: string;
@@ -2982,6 +3693,13 @@ export interface components {
             id: string;
             name: string;
         };
+        WeekSetsView: {
+            /** Format: date */
+            monday: string;
+            sets: {
+                [key: string]: number;
+            };
+        };
         WeekView: {
             block: components["schemas"]["BlockStepView"][];
             brief: components["schemas"]["PlanBrief"];
@@ -3004,6 +3722,14 @@ export interface components {
             undo?: string;
             /** Format: int32 */
             version: number;
+        };
+        WeeksView: {
+            asked: {
+                [key: string]: number;
+            };
+            gymName?: string;
+            unknown: string[];
+            weeks: components["schemas"]["WeekSetsView"][];
         };
         WithMachineInput: {
             brief?: components["schemas"]["BriefInput"];
@@ -3402,6 +4128,58 @@ export interface operations {
             };
         };
     };
+    bring: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ImportInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtInView"];
+                };
+            };
+        };
+    };
+    preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ImportInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportPreviewView"];
+                };
+            };
+        };
+    };
     all_5: {
         parameters: {
             query?: never;
@@ -3544,6 +4322,192 @@ export interface operations {
             };
         };
     };
+    overview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordView"];
+                };
+            };
+        };
+    };
+    learns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LearnsInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearnsInput"];
+                };
+            };
+        };
+    };
+    lessons: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonView"][];
+                };
+            };
+        };
+    };
+    answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonAnswerView"];
+                };
+            };
+        };
+    };
+    takeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                answerId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    said: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SaidView"][];
+                };
+            };
+        };
+    };
+    series: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                seriesId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeriesView"];
+                };
+            };
+        };
+    };
+    weeks: {
+        parameters: {
+            query?: {
+                weeks?: number;
+            };
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeeksView"];
+                };
+            };
+        };
+    };
     one_2: {
         parameters: {
             query?: never;
@@ -3656,6 +4620,52 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ComparisonView"];
+                };
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangesInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangesView"];
+                };
+            };
+        };
+    };
+    walk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sessionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FloorView"];
                 };
             };
         };
@@ -5189,7 +6199,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["StartInput"];
+                "application/json": components["schemas"]["StartDayInput"];
             };
         };
         responses: {

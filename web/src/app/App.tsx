@@ -6,6 +6,7 @@ import { Gate } from '../features/account/Gate'
 import { Problem } from '../api/client'
 import { useAccount } from '../api/queries'
 import { Waiting } from '../ui/Notice'
+import { NewVersion } from './NewVersion'
 import { Shortcuts } from './Shortcuts'
 import { useTheme } from './theme'
 
@@ -22,6 +23,9 @@ const AccountPage = lazy(() => import('../features/account/AccountPage').then((m
 const WeeksPage = lazy(() => import('../features/weeks/WeeksPage').then((m) => ({ default: m.WeeksPage })))
 const WeekPage = lazy(() => import('../features/weeks/WeekPage').then((m) => ({ default: m.WeekPage })))
 const SharedPage = lazy(() => import('../features/weeks/SharedPage').then((m) => ({ default: m.SharedPage })))
+const BringSetsPage = lazy(() => import('../features/bringing/BringSetsPage').then((m) => ({ default: m.BringSetsPage })))
+const RecordPage = lazy(() => import('../features/record/RecordPage').then((m) => ({ default: m.RecordPage })))
+const FloorPage = lazy(() => import('../features/floor/FloorPage').then((m) => ({ default: m.FloorPage })))
 const SessionsPage = lazy(() => import('../features/sessions/SessionsPage').then((m) => ({ default: m.SessionsPage })))
 const SessionPage = lazy(() => import('../features/sessions/SessionPage').then((m) => ({ default: m.SessionPage })))
 
@@ -36,6 +40,8 @@ const SCREENS = [
   { to: '/gyms', label: 'Gyms', keepsBrief: true },
   { to: '/weeks', label: 'Week', keepsBrief: true },
   { to: '/sessions', label: 'Sessions', keepsBrief: false },
+  { to: '/floor', label: 'Floor', keepsBrief: false },
+  { to: '/record', label: 'Record', keepsBrief: false },
 ]
 
 const BRIEF_KEYS = ['client', 'gym', 'aim', 'out', 'school', 'for', 'w', 'stiff', 'candidate']
@@ -125,12 +131,28 @@ function Frame() {
           </Gate>
         </Suspense>
       </main>
+      <NewVersion />
       <Caution />
     </div>
   )
 }
 
+/** The floor has the whole telephone to itself. */
+function OnTheFloor() {
+  useTheme()
+  useEffect(() => {
+    document.title = 'Floor · Istmo'
+  }, [])
+  return (
+    <Suspense fallback={<Waiting what="Opening" />}>
+      <FloorPage />
+    </Suspense>
+  )
+}
+
 const router = createBrowserRouter([
+  { path: '/floor', element: <OnTheFloor /> },
+  { path: '/floor/:id', element: <OnTheFloor /> },
   { element: <Outside />, children: [{ path: '/shared/:token', element: <SharedPage /> }] },
   {
     element: <Frame />,
@@ -143,11 +165,14 @@ const router = createBrowserRouter([
       { path: '/schools', element: <SchoolsPage /> },
       { path: '/clients', element: <ClientsPage /> },
       { path: '/clients/:id', element: <MeasurePage /> },
+      { path: '/clients/:id/bring', element: <BringSetsPage /> },
       { path: '/gyms', element: <GymsPage /> },
       { path: '/gyms/:id', element: <MachinesPage /> },
       { path: '/account', element: <AccountPage /> },
       { path: '/weeks', element: <WeeksPage /> },
       { path: '/weeks/:id', element: <WeekPage /> },
+      { path: '/record', element: <RecordPage /> },
+      { path: '/record/:clientId', element: <RecordPage /> },
       { path: '/sessions', element: <SessionsPage /> },
       { path: '/sessions/:id', element: <SessionPage /> },
       {

@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { NewCoachFields, useNewCoach } from './Gate'
+import { forgetWalks } from '../floor/store'
 import { stayOut } from './signOut'
 
 const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
@@ -38,8 +39,9 @@ function SignedIn({ name, demo }: { name: string; demo: boolean }) {
   const end = useMutation({ mutationFn: (id: string) => answer(api.DELETE('/api/account/sessions/{id}', { params: { path: { id } } })), onSuccess: () => queries.invalidateQueries({ queryKey: keys.signedIn }) })
   const out = useMutation({
     mutationFn: () => answer(api.POST('/api/account/sign-out')),
-    onSuccess: () => {
+    onSuccess: async () => {
       if (demo) stayOut(true)
+      await forgetWalks()
       window.location.assign('/')
     },
   })

@@ -79,6 +79,9 @@ export function ClientsPage() {
                     <Link className="px-2 text-sm text-accent-2 underline" to={`/sessions?client=${c.id}`}>
                       Sessions
                     </Link>
+                    <Link className="px-2 text-sm text-accent-2 underline" to={`/record/${c.id}`}>
+                      Record
+                    </Link>
                   </td>
                 </tr>
               ))}

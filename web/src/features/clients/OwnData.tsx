@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { AlertDialog } from 'radix-ui'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import { answer, api } from '../../api/client'
 import type { Client } from '../../api/client'
 import { Button } from '../../ui/Button'
@@ -23,6 +24,9 @@ export function OwnData({ client, onErased }: { client: Client; onErased: () => 
       <a className="text-accent-2 underline" href={`/api/clients/${client.id}/file`} download>
         Take everything out as a file
       </a>
+      <Link className="text-accent-2 underline" to={`/clients/${client.id}/bring`}>
+        Bring in sets from a spreadsheet
+      </Link>
       <AlertDialog.Root>
         <AlertDialog.Trigger className="text-warn underline">Erase for good</AlertDialog.Trigger>
         <AlertDialog.Portal>

@@ -52,6 +52,11 @@ export function SessionPage() {
           <Link className="inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink" to={`/?${back}`}>
             Back to the order
           </Link>
+          {!s.finishedAt && (
+            <Link className="inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink" to={`/floor/${s.id}`}>
+              To the floor
+            </Link>
+          )}
           <Button onClick={() => window.print()} disabled={s.items.length === 0}>
             Print the sheet
           </Button>

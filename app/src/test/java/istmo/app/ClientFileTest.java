@@ -46,10 +46,17 @@ class ClientFileTest {
       put("/api/sessions/" + session + "/items/" + item + "/sets/" + UUID.randomUUID(), Map.of("loadKg", load, "repetitions", 15, "reserve", 1));
     }
 
+    String floor = post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("SOL", 2))).at("/id").asString();
+    String item = FloorApiTest.pin(floor, "seated-calf-raise/usual");
+    Map<String, Object> set = FloorApiTest.set(floor, item, UUID.randomUUID().toString(), 1, 0, 12);
+    set.putAll(Map.of("felt", List.of("SOL"), "pain", Map.of("joint", "ANKLE", "level", 2), "range", "SHORT", "number", 1));
+    FloorApiTest.send("phone", List.of(Map.of("set", set), Map.of("mark", Map.of("clientId", client, "gymId", gym, "candidateId", "seated-calf-raise/usual", "words", "Pad 3", "at", java.time.Instant.now().toString()))));
+    post("/api/clients/" + client + "/record/lessons/answers", Map.of("kind", "STALL", "subject", "seated-calf-raise/usual"));
+
     Answer file = get("/api/clients/" + client + "/file");
     assertThat(file.status()).isEqualTo(200);
     assertThat(file.at("/format").asString()).isEqualTo("istmo-client");
-    assertThat(file.at("/version").asInt()).isEqualTo(3);
+    assertThat(file.at("/version").asInt()).isEqualTo(4);
     assertThat(file.at("/name").asString()).isEqualTo(name);
     assertThat(file.at("/cautions/0/caution").asString()).isEqualTo("LAY_OFF");
     assertThat(file.at("/measurements/0/value").asDouble()).isEqualTo(0.43);
@@ -57,7 +64,12 @@ class ClientFileTest {
     assertThat(file.at("/profile/notes").asString()).isEqualTo("bar hurts the hip bones");
     assertThat(file.at("/profile/likes/0").asString()).isEqualTo("seated-calf-raise");
     assertThat(file.at("/lifts/0/loadKg").asDouble()).isEqualTo(70);
-    assertThat(file.at("/sessions").size()).isEqualTo(2);
+    assertThat(file.at("/sessions").size()).isEqualTo(3);
+    assertThat(file.at("/sessions/2/items/0/sets/0/pain/level").asInt()).isEqualTo(2);
+    assertThat(file.at("/sessions/2/items/0/sets/0/felt/0").asString()).isEqualTo("SOL");
+    assertThat(file.at("/marks/0/words").asString()).isEqualTo("Pad 3");
+    assertThat(file.at("/answers/0/kind").asString()).isEqualTo("STALL");
+    assertThat(file.at("/learns").asBoolean()).isTrue();
     assertThat(file.at("/sessions/0/items/0/sets/0/loadKg").asDouble()).as("oldest first").isEqualTo(40);
     assertThat(file.at("/sessions/1/aim/SOL").asInt()).isEqualTo(2);
 
@@ -65,7 +77,7 @@ class ClientFileTest {
     assertThat(get("/api/clients/" + client).status()).isEqualTo(200);
     assertThat(delete("/api/clients/" + client + "?name=" + name.replace(" ", "%20")).status()).isEqualTo(204);
     assertThat(get("/api/clients/" + client).status()).isEqualTo(404);
-    for (String table : List.of("client", "measurement", "known_lift", "training_session", "performed_set", "week_plan")) {
+    for (String table : List.of("client", "measurement", "known_lift", "training_session", "performed_set", "week_plan", "series", "machine_mark", "lesson_answer")) {
       assertThat(rows(table, client)).as(table).isZero();
     }
   }

@@ -32,7 +32,7 @@ class CoachIsolationTest {
   private static final Set<String> WITHOUT_DATA =
       Set.of(
           "GET /api/account", "POST /api/account/sign-in", "POST /api/account/demo", "POST /api/account/first", "POST /api/account/coaches", "POST /api/account/sign-out", "PUT /api/account/password", "GET /api/account/sessions",
-          "DELETE /api/account/sessions/{id}", "GET /api/catalogue", "GET /api/starts", "POST /api/analyses", "POST /api/clients", "POST /api/gyms", "GET /api/schools", "POST /api/schools", "GET /api/studies", "GET /api/claims", "GET /api/weeks/planning", "POST /api/weeks/prescriptions");
+          "DELETE /api/account/sessions/{id}", "GET /api/catalogue", "GET /api/starts", "POST /api/analyses", "POST /api/clients", "POST /api/gyms", "GET /api/schools", "POST /api/schools", "GET /api/studies", "GET /api/claims", "GET /api/weeks/planning", "POST /api/weeks/prescriptions", "POST /api/floor/changes"); // each of its messages is judged by itself: FloorApiTest
 
   private static final Set<String> LISTS = Set.of("GET /api/clients", "GET /api/gyms", "GET /api/sessions", "GET /api/weeks");
   private static final Map<String, String> IDS = new LinkedHashMap<>();
@@ -65,6 +65,8 @@ class CoachIsolationTest {
     String set = UUID.randomUUID().toString();
     assertThat(other.send("PUT", "/api/sessions/" + session + "/items/" + item + "/sets/" + set, done()).status()).isEqualTo(200);
     IDS.putAll(Map.of("client", client, "gym", gym, "readingId", reading, "liftId", lift, "session", session, "itemId", item, "setId", set, "item", "leg-press", "exerciseId", variant[0]));
+    IDS.put("series", other.get("/api/clients/" + client + "/record").at("/series/0/id").asString());
+    IDS.put("answer", other.post("/api/clients/" + client + "/record/lessons/answers", Map.of("kind", "STALL", "subject", "Secret subject")).at("/id").asString());
     IDS.put("variant", variant[1]);
     IDS.put("school", school);
     assertThat(IDS.values()).allMatch(v -> !v.isEmpty());
@@ -98,7 +100,8 @@ class CoachIsolationTest {
   private static String everything() {
     return other.get("/api/clients").body() + " " + other.get("/api/clients/" + IDS.get("client") + "/measurements").body() + other.get("/api/clients/" + IDS.get("client") + "/lifts").body() + other.get("/api/gyms").body()
         + other.get("/api/gyms/" + IDS.get("gym") + "/machines").body() + other.get("/api/sessions/" + IDS.get("session")).body() + other.get("/api/catalogue").body() + other.get("/api/schools").body()
-        + other.get("/api/weeks/" + IDS.get("week")).body() + other.get("/api/weeks/" + IDS.get("week") + "/shares").body();
+        + other.get("/api/weeks/" + IDS.get("week")).body() + other.get("/api/weeks/" + IDS.get("week") + "/shares").body()
+        + other.get("/api/clients/" + IDS.get("client") + "/record").body();
   }
 
   @AfterAll
@@ -156,6 +159,9 @@ class CoachIsolationTest {
       case "POST /api/sessions/{id}/items" -> List.of(Map.of("candidateId", "seated-calf-raise/usual"));
       case "PUT /api/sessions/{id}/items/{itemId}/setup" -> List.of(Map.of("setup", Map.of("stretch", 10)));
       case "PUT /api/sessions/{id}/items/{itemId}/sets/{setId}" -> List.of(done());
+      case "POST /api/clients/{clientId}/imports", "POST /api/clients/{clientId}/imports/preview" -> List.of(Map.of("gymId", ownGym, "text", "date,exercise,reps\n2026-10-24,Seated calf raise,8\n"));
+      case "POST /api/clients/{clientId}/record/lessons/answers" -> List.of(Map.of("kind", "STALL", "subject", "leg-press/high"));
+      case "PUT /api/clients/{clientId}/record/learns" -> List.of(Map.of("on", false));
       case "PUT /api/schools/{id}" -> List.of(school("Stolen"));
       case "POST /api/sessions/{id}/finish", "PUT /api/variants/{exerciseId}/{variant}" -> List.of("");
       default -> {
@@ -170,7 +176,7 @@ class CoachIsolationTest {
   private static String address(String path) {
     String kind = path.startsWith("/api/clients") ? "client" : path.startsWith("/api/gyms") ? "gym" : path.startsWith("/api/schools") ? "school" : path.startsWith("/api/weeks") ? "week" : "session";
     String item = kind.equals("week") ? IDS.get("weekItem") : IDS.get("itemId");
-    String filled = path.replace("{itemId}", item).replace("{run}", UUID.randomUUID().toString()).replace("{step}", "1").replace("{token}", IDS.get("token")).replace("{id}", IDS.get(kind)).replace("{clientId}", IDS.get("client")).replace("{gymId}", IDS.get("gym"));
+    String filled = path.replace("{sessionId}", IDS.get("session")).replace("{seriesId}", IDS.get("series")).replace("{answerId}", IDS.get("answer")).replace("{itemId}", item).replace("{run}", UUID.randomUUID().toString()).replace("{step}", "1").replace("{token}", IDS.get("token")).replace("{id}", IDS.get(kind)).replace("{clientId}", IDS.get("client")).replace("{gymId}", IDS.get("gym"));
     for (String name : List.of("readingId", "liftId", "itemId", "setId", "item", "exerciseId", "variant")) {
       filled = filled.replace("{" + name + "}", IDS.get(name));
     }

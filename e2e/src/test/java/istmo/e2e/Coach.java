@@ -19,7 +19,7 @@ import org.assertj.core.api.Assertions;
 
 /** A coach at the screen: page acts named after what a coach does. */
 final class Coach implements AutoCloseable {
-  final Page page;
+  Page page;
   private final BrowserContext context;
   private CDPSession touch;
   private String home = Istmo.address();
@@ -44,6 +44,27 @@ final class Coach implements AutoCloseable {
   @Override
   public void close() {
     context.close();
+  }
+
+  /** The same with a telephone. */
+  static Coach withAPhoneAt(String address) {
+    Coach coach = withAPhone();
+    coach.home = address;
+    return coach;
+  }
+
+  /** Whether the telephone has a network. */
+  Coach network(boolean there) {
+    context.setOffline(!there);
+    return this;
+  }
+
+  /** Another tab of the same telephone; the one before is killed. */
+  Coach newTab() {
+    Page before = page;
+    page = context.newPage();
+    before.close();
+    return this;
   }
 
   /** Somebody at another installation. */

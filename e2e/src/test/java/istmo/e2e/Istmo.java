@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Playwright;
 import java.io.IOException;
 import java.net.ServerSocket;
+import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -25,6 +26,12 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
   private Playwright playwright;
   private Browser browser;
   private String address;
+  private int port;
+  private String schema;
+  private boolean demo;
+  private String database;
+  private String host = "127.0.0.1";
+  private Map<String, String> tls = Map.of();
 
   @Override
   public void beforeAll(ExtensionContext context) throws Exception {
@@ -50,44 +57,98 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
   /** An application of its own without demo data, over another schema; its address is the answer. Ends with the tests. */
   static String withoutDemo(String schema) throws Exception {
     Istmo another = new Istmo();
-    another.launch(false, schema);
+    another.launch(false, schema, "");
     Runtime.getRuntime().addShutdownHook(new Thread(another::close));
     return another.address;
   }
 
+  /** An application of its own with demo data, which may be killed and started again. What it says is stored is on the disk, as it is for a user's own data. */
+  static Istmo toBeKilled(String schema) throws Exception {
+    Istmo another = new Istmo();
+    another.launch(true, schema, "&options=-c%20synchronous_commit=on");
+    Runtime.getRuntime().addShutdownHook(new Thread(another::close));
+    return another;
+  }
+
+  /** An application without demo data at another address, over HTTPS with what {@code more} says. */
+  static Istmo served(String schema, String at, Map<String, String> more) throws Exception {
+    Istmo another = new Istmo();
+    another.tls = more;
+    another.host = at;
+    another.launch(false, schema, "");
+    Runtime.getRuntime().addShutdownHook(new Thread(another::close));
+    return another;
+  }
+
+  String home() {
+    return address;
+  }
+
+  /** Ends it at once, whatever it is at. */
+  void kill() throws InterruptedException {
+    app.destroyForcibly();
+    app.waitFor(20, TimeUnit.SECONDS);
+  }
+
+  /** Starts it again at the same address. */
+  void startAgain() throws Exception {
+    run();
+  }
+
+  /** Ends the database at once and starts it again, as after a crash of the machine's server. */
+  static void crashDatabase() throws Exception {
+    Process p = new ProcessBuilder(REPO.resolve("scripts/pg.sh").toString(), "crash").redirectErrorStream(true).redirectOutput(output("pg-crash.log").toFile()).start();
+    if (!p.waitFor(90, TimeUnit.SECONDS) || p.exitValue() != 0) {
+      throw new IllegalStateException("the database did not come back, see e2e/target/pg-crash.log");
+    }
+  }
+
   private void start() throws Exception {
-    launch(true, "browser");
+    launch(true, "browser", "");
     openBrowser();
   }
 
-  private void launch(boolean demo, String schema) throws Exception {
+  private void launch(boolean withDemo, String inSchema, String more) throws Exception {
     String url = System.getenv("DB_URL");
     if (url == null) {
       throw new IllegalStateException("DB_URL is not set: browser tests run under ./istmo test, which starts a throw-away database");
     }
-    int port;
     try (ServerSocket s = new ServerSocket(0)) {
       port = s.getLocalPort();
     }
-    address = "http://127.0.0.1:" + port;
+    address = (tls.isEmpty() ? "http://" : "https://") + host + ":" + port;
+    demo = withDemo;
+    schema = inSchema;
+    database = url + "?currentSchema=" + schema + more;
+    run();
+  }
+
+  private void run() throws Exception {
     ProcessBuilder b = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-jar", REPO.resolve("app/target/istmo.jar").toString());
     // a schema of its own, so that other tests' rows are not in sight
-    b.environment().putAll(Map.of("PORT", "" + port, "ISTMO_DEMO", "" + demo, "DB_URL", url + "?currentSchema=" + schema, "SPRING_FLYWAY_DEFAULT_SCHEMA", schema));
+    b.environment().putAll(Map.of("PORT", "" + port, "ISTMO_DEMO", "" + demo, "DB_URL", database, "SPRING_FLYWAY_DEFAULT_SCHEMA", schema));
+    b.environment().putAll(tls);
     b.redirectErrorStream(true).redirectOutput(output(schema + ".log").toFile());
     app = b.start();
-    HttpClient http = HttpClient.newHttpClient();
     long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(180);
-    while (true) {
-      try {
-        if (http.send(HttpRequest.newBuilder(URI.create(address + "/actuator/health")).build(), HttpResponse.BodyHandlers.ofString()).statusCode() == 200) {
-          break;
-        }
-      } catch (IOException notYet) {
-        if (!app.isAlive() || System.nanoTime() > end) {
-          throw new IllegalStateException("the application did not start, see e2e/target/" + schema + ".log", notYet);
-        }
+    while (!healthy()) {
+      if (!app.isAlive() || System.nanoTime() > end) {
+        throw new IllegalStateException("the application did not start, see e2e/target/" + schema + ".log");
       }
       Thread.sleep(200);
+    }
+  }
+
+  /** Whether it answers; over HTTPS whether it listens, since nobody here knows its certificate. */
+  private boolean healthy() throws InterruptedException {
+    try {
+      if (!tls.isEmpty()) {
+        new Socket(host, port).close();
+        return true;
+      }
+      return HttpClient.newHttpClient().send(HttpRequest.newBuilder(URI.create(address + "/actuator/health")).build(), HttpResponse.BodyHandlers.ofString()).statusCode() == 200;
+    } catch (IOException notYet) {
+      return false;
     }
   }
 

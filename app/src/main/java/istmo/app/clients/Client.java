@@ -19,8 +19,9 @@ import java.util.UUID;
  *
  * @param estimate body from the intake and every reading, as strong as known lifts say
  * @param strength empty until a lift is known
+ * @param learns whether what was felt and what hurt counts in this client's order
  */
-public record Client(UUID id, int version, String name, Intake intake, Profile profile, Cautions cautions, Readings readings, BodyEstimate estimate, Optional<Calibration> strength) {
+public record Client(UUID id, int version, String name, Intake intake, Profile profile, Cautions cautions, Readings readings, BodyEstimate estimate, Optional<Calibration> strength, boolean learns) {
   /** The body that postures and orders use: measured or estimated, and no further than cautions allow, nor than a stiff day does. */
   public Body body(boolean stiffToday) {
     return cautions.limited(unlimitedBody(stiffToday));

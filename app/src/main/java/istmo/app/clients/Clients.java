@@ -86,6 +86,14 @@ public class Clients {
     return view(repository.saveAndFlush(e));
   }
 
+  /** Lets what was felt and what hurt count in this client's order, or not. */
+  @Transactional
+  public Client learn(UUID id, boolean on) {
+    ClientEntity e = entity(id);
+    e.setLearns(on);
+    return view(repository.saveAndFlush(e));
+  }
+
   /** A reading with its id, for lists. */
   public record Reading(UUID id, Measurement measurement) {}
 
@@ -191,7 +199,7 @@ public class Clients {
     List<KnownLift> own = known.stream().map(KnownLiftEntity::lift).toList();
     Optional<Calibration> strength = own.isEmpty() ? Optional.empty() : strengths.get(new StrengthKey(usual.body(), own), k -> Calibration.of(k.usual(), k.lifts()));
     BodyEstimate estimate = strength.map(s -> s.applied(usual)).orElse(usual);
-    return new Client(e.getId(), e.getVersion(), e.getName(), e.intake(), e.profile(), e.cautions(), readings, estimate, strength);
+    return new Client(e.getId(), e.getVersion(), e.getName(), e.intake(), e.profile(), e.cautions(), readings, estimate, strength, e.isLearns());
   }
 
   private static Readings readings(List<MeasurementEntity> measured) {

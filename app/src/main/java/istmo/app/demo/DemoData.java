@@ -7,8 +7,6 @@ import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
 import istmo.app.platform.Conflict;
-import istmo.app.plans.Plans;
-import istmo.app.plans.Session;
 import istmo.app.weeks.Composing;
 import istmo.app.weeks.PlanBrief;
 import istmo.app.weeks.WeekPlan;
@@ -41,8 +39,6 @@ import istmo.core.stimulus.School;
 import istmo.core.training.KnownLift;
 import istmo.core.training.PerformedSet;
 import java.time.Clock;
-import java.time.Duration;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -59,7 +55,7 @@ import org.springframework.context.event.EventListener;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
-/** An invented island town: two gyms, a few clients of different build, three weeks of records, a planned week. Loaded once, into an empty account. Nobody here exists. */
+/** An invented island town: two gyms, a few clients of different build, eight weeks of records, a planned week. Loaded once, into an empty account. Nobody here exists. */
 @Component
 @ConditionalOnProperty("istmo.demo")
 class DemoData {
@@ -68,19 +64,19 @@ class DemoData {
 
   private final Clients clients;
   private final Gyms gyms;
-  private final Plans plans;
+  private final DemoRecords records;
   private final Weeks weeks;
   private final Composing composing;
   private final CurrentCoach coach;
   private final Clock clock;
 
-  DemoData(Clients clients, Gyms gyms, Plans plans, Weeks weeks, Composing composing, CurrentCoach coach, Clock clock) {
+  DemoData(Clients clients, Gyms gyms, DemoRecords records, Weeks weeks, Composing composing, CurrentCoach coach, Clock clock) {
     this.weeks = weeks;
     this.composing = composing;
     this.coach = coach;
     this.clients = clients;
     this.gyms = gyms;
-    this.plans = plans;
+    this.records = records;
     this.clock = clock;
   }
 
@@ -103,10 +99,16 @@ class DemoData {
     Gym boatshed = gyms.add("Boatshed", Set.of("barbell", "rack", "wedge", "fixed-track", "lying-curl", "bench", "dumbbells", "pull-down"));
     Client oda = clients.add("Oda Fenwick", new Intake(1.66, 63, Sex.FEMALE, Thigh.SHORT, Ankle.FREE), new Profile(Optional.of(TrainingAge.YEARS), Optional.of(3), Optional.of(60), Set.of(Habit.SQUAT_TO_QUADS), Optional.of(Side.RIGHT), "Likes to see the plates go on.", Set.of("heel-raised-squat"), Set.of()), Cautions.none());
     Client tarn = clients.add("Tarn Holloway", new Intake(1.90, 94, Sex.MALE, Thigh.LONG, Ankle.STIFF), new Profile(Optional.of(TrainingAge.MONTHS), Optional.of(2), Optional.of(50), Set.of(Habit.HINGE_TO_BACK), Optional.empty(), "", Set.of(), Set.of("deadlift")), Cautions.none());
-    clients.add("Pia Lindqvale", new Intake(1.72, 70, Sex.FEMALE, Thigh.USUAL, Ankle.USUAL), Profile.unknown(), sore(new Soreness(PainFlag.KNEE, Set.of(SoreMovement.DEEP_KNEE), Approach.LESS_RANGE)));
+    Client pia = clients.add("Pia Lindqvale", new Intake(1.72, 70, Sex.FEMALE, Thigh.USUAL, Ankle.USUAL), Profile.unknown(), sore(new Soreness(PainFlag.KNEE, Set.of(SoreMovement.DEEP_KNEE), Approach.LESS_RANGE)));
     clients.add("Joss Merrow", new Intake(1.76, 81, Sex.MALE, Thigh.USUAL, Ankle.USUAL), Profile.unknown(), sore(new Soreness(PainFlag.LOWER_BACK, Set.of(SoreMovement.LEANING), Approach.LEAVE_OUT)));
     clients.add("Wren Calloway", new Intake(1.58, 54, Sex.FEMALE, Thigh.USUAL, Ankle.STIFF), Profile.unknown(), Cautions.none());
     clients.add("Bo Harkness", new Intake(1.83, 105, Sex.MALE, Thigh.SHORT, Ankle.USUAL), Profile.unknown(), new Cautions(List.of(), List.of(new Cautions.Entry(Caution.HIGH_BLOOD_PRESSURE, Optional.empty())), List.of()));
+    clients.add("Sunniva Aldergate", new Intake(1.69, 66, Sex.FEMALE, Thigh.LONG, Ankle.USUAL), Profile.unknown(), Cautions.none());
+    clients.add("Rook Tamsin", new Intake(1.88, 82, Sex.MALE, Thigh.USUAL, Ankle.FREE), Profile.unknown(), Cautions.none());
+    clients.add("Mirren Oakshott", new Intake(1.63, 71, Sex.FEMALE, Thigh.SHORT, Ankle.STIFF), Profile.unknown(), Cautions.none());
+    clients.add("Caspar Windrow", new Intake(1.79, 90, Sex.MALE, Thigh.USUAL, Ankle.STIFF), Profile.unknown(), Cautions.none());
+    clients.add("Liv Ternholm", new Intake(1.75, 64, Sex.FEMALE, Thigh.LONG, Ankle.FREE), Profile.unknown(), Cautions.none());
+    clients.add("Edda Brackwater", new Intake(1.66, 58, Sex.FEMALE, Thigh.USUAL, Ankle.USUAL), Profile.unknown(), Cautions.none());
 
     LocalDate today = LocalDate.now(clock);
     for (int week = 8; week >= 0; week -= 4) {
@@ -125,19 +127,11 @@ class DemoData {
     quayside = gyms.plates(quayside.id(), quayside.version(), new Plates(Map.of(20.0, 4, 15.0, 2, 10.0, 3, 5.0, 2, 2.5, 2, 1.25, 1)));
     gyms.pull(quayside.id(), quayside.version(), "leg-extension", pulls());
 
-    Aim quads = new Aim(Map.of("VL", 3, "RF", 2), Set.of());
-    Instant now = clock.instant();
-    for (int week = 3; week >= 1; week--) {
-      Instant day = now.minus(Duration.ofDays(7L * week));
-      Session s = plans.start(oda.id(), quayside.id(), quads, School.STRETCH, false, day);
-      done(s, "heel-raised-squat/wedge", day, 32.5 + 2.5 * (3 - week), new int[] {10, 9, 8});
-      done(s, "leg-extension-reclined/reclined", day.plus(Duration.ofMinutes(15)), 35, new int[] {12 + 3 - week, 12, 11});
-      plans.finish(s.id(), day.plus(Duration.ofMinutes(40)));
-    }
-    Instant day = now.minus(Duration.ofDays(4));
-    Session s = plans.start(tarn.id(), boatshed.id(), new Aim(Map.of("GMAXM", 3, "BFL", 2), Set.of()), School.STRETCH, false, day);
-    done(s, "romanian-deadlift/usual", day, 80, new int[] {10, 10, 9});
-    plans.finish(s.id(), day.plus(Duration.ofMinutes(30)));
+    records.quads(oda, quayside);
+    records.hinges(tarn, boatshed);
+    records.knee(pia, quayside);
+    records.today(oda, quayside, new Aim(Map.of("VL", 3, "RF", 2), Set.of()), "heel-raised-squat/wedge", "leg-extension-reclined/reclined", "seated-leg-curl/usual");
+    records.today(tarn, boatshed, new Aim(Map.of("GMAXM", 3, "BFL", 2), Set.of()), "romanian-deadlift/usual", "split-squat/lean");
 
     PlanBrief more = new PlanBrief(Map.of("VL", 3, "RF", 2, "GMAXM", 1), List.of("ERECTORS"), School.STRETCH.id(), Weights.USUAL.preset().id(), Map.of());
     WeekPlan week = weeks.begin(oda.id(), quayside.id(), more, "Quads, winter", Optional.empty(), Optional.empty(), false, Pairing.NONE);
@@ -167,13 +161,5 @@ class DemoData {
 
   private void measure(Client client, MeasurementKind kind, Side side, double value, LocalDate on) {
     clients.measure(client.id(), new Measurement(kind, side, value, on));
-  }
-
-  private void done(Session session, String candidate, Instant at, double loadKg, int[] repetitions) {
-    Session pinned = plans.pin(session.id(), candidate, Optional.empty());
-    UUID item = pinned.items().get(pinned.items().size() - 1).id();
-    for (int k = 0; k < repetitions.length; k++) {
-      plans.log(session.id(), item, UUID.randomUUID(), new PerformedSet(loadKg, repetitions[k], repetitions.length - 1 - k), at.plus(Duration.ofMinutes(3L * k)));
-    }
   }
 }

@@ -7,6 +7,7 @@ import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
+import istmo.app.plans.History;
 import istmo.app.schools.Schools;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
@@ -25,7 +26,10 @@ import istmo.core.ranking.criterion.Order;
 import istmo.core.ranking.criterion.OrderChange;
 import istmo.core.ranking.criterion.Orders;
 import istmo.core.ranking.criterion.Weights;
+import istmo.core.record.Experience;
 import istmo.core.stimulus.School;
+import java.time.Clock;
+import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -54,6 +58,9 @@ public class OrderBook {
   /** Everything that an order hangs on. */
   private record OrderKey(Brief brief, List<String> own) {}
 
+  /** What was said longer ago does not count in an order any more (judgement). */
+  private static final Duration SAID_WITHIN = Duration.ofDays(180);
+
   private static final int KEPT_BODIES = 60;
   private static final int KEPT_ORDERS = 40;
 
@@ -65,9 +72,13 @@ public class OrderBook {
   private final Gyms gyms;
   private final Variants variants;
   private final Schools schools;
+  private final History history;
+  private final Clock clock;
 
-  OrderBook(Clients clients, Gyms gyms, Variants variants, Schools schools) {
+  OrderBook(Clients clients, Gyms gyms, Variants variants, Schools schools, History history, Clock clock) {
     this.schools = schools;
+    this.history = history;
+    this.clock = clock;
     this.clients = clients;
     this.gyms = gyms;
     this.variants = variants;
@@ -107,8 +118,9 @@ public class OrderBook {
     return OrderChange.between(order(before), order(before.at(place)));
   }
 
-  private static Brief brief(Client client, Gym gym, Wish wish) {
-    return client.brief(gym.place(), wish.aim(), wish.school(), wish.stiffToday()).weighed(wish.weights());
+  private Brief brief(Client client, Gym gym, Wish wish) {
+    Brief brief = client.brief(gym.place(), wish.aim(), wish.school(), wish.stiffToday()).weighed(wish.weights());
+    return client.learns() ? brief.learning(Experience.of(history.since(client.id(), clock.instant().minus(SAID_WITHIN), List.of()).values())) : brief;
   }
 
   private Order order(Brief brief) {

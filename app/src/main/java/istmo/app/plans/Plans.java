@@ -18,9 +18,10 @@ import istmo.app.plans.persistence.TrainingSessionRepository;
 import istmo.app.schools.Schools;
 import istmo.core.body.Cautions;
 import istmo.core.catalogue.Candidate;
-import istmo.core.movement.Setup;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.criterion.Aim;
+import istmo.core.record.SetRecord;
+import istmo.core.record.SetRegister;
 import istmo.core.stimulus.School;
 import istmo.core.training.PerformedSet;
 import java.time.Clock;
@@ -42,7 +43,11 @@ import org.springframework.transaction.annotation.Transactional;
 public class Plans {
   private final TrainingSessionRepository sessions;
   private final ItemRepository items;
+  /** As which device corrections at the desk count. */
+  private static final String DESK = "desk";
+
   private final PerformedSetRepository sets;
+  private final SeriesBook series;
   private final Clients clients;
   private final Gyms gyms;
   private final Bench bench;
@@ -51,11 +56,12 @@ public class Plans {
   private final CurrentCoach coach;
   private final Clock clock;
 
-  Plans(TrainingSessionRepository sessions, ItemRepository items, PerformedSetRepository sets, Clients clients, Gyms gyms, Bench bench, Variants variants, CurrentCoach coach, Clock clock, Schools schools) {
+  Plans(TrainingSessionRepository sessions, ItemRepository items, PerformedSetRepository sets, SeriesBook series, Clients clients, Gyms gyms, Bench bench, Variants variants, CurrentCoach coach, Clock clock, Schools schools) {
     this.schools = schools;
     this.sessions = sessions;
     this.items = items;
     this.sets = sets;
+    this.series = series;
     this.clients = clients;
     this.gyms = gyms;
     this.bench = bench;
@@ -86,8 +92,14 @@ public class Plans {
     Map<UUID, Gym> places = gyms.all().stream().collect(Collectors.toMap(Gym::id, g -> g));
     List<ItemEntity> own = items.findByCoachIdAndSessionIdInOrderByPosition(coach.id(), found.stream().map(SessionEntity::getId).toList());
     Map<UUID, List<Session.LoggedSet>> done = setsOf(own.stream().map(ItemEntity::getId).toList());
-    Map<UUID, List<Session.Item>> bySession = own.stream().collect(Collectors.groupingBy(ItemEntity::getSessionId, Collectors.mapping(i -> new Session.Item(i.getId(), i.getPosition(), i.getCandidateId(), i.getSetup(), i.getPrescribed(), done.getOrDefault(i.getId(), List.of()), Optional.empty(), Optional.empty(), Optional.empty()), Collectors.toList())));
+    Map<UUID, List<Session.Item>> bySession = own.stream().collect(Collectors.groupingBy(ItemEntity::getSessionId, Collectors.mapping(i -> new Session.Item(i.getId(), i.getPosition(), i.getCandidateId(), i.getSeriesId(), i.getSetup(), i.getAsked(), i.isEnded(), done.getOrDefault(i.getId(), List.of()), Optional.empty(), Optional.empty(), Optional.empty()), Collectors.toList())));
     return found.stream().map(s -> new Session(s.getId(), client, places.get(s.getGymId()), s.getBrief(), s.getCreatedAt(), Optional.ofNullable(s.getFinishedAt()), bySession.getOrDefault(s.getId(), List.of()))).toList();
+  }
+
+  /** The newest session of a client, without its exercises: where it was, and what it was for. */
+  @Transactional(readOnly = true)
+  public Optional<Session> newest(UUID clientId) {
+    return sessions.findFirstByCoachIdAndClientIdOrderByCreatedAtDesc(coach.id(), clientId).map(s -> new Session(s.getId(), clients.get(clientId), gyms.get(s.getGymId()), s.getBrief(), s.getCreatedAt(), Optional.ofNullable(s.getFinishedAt()), List.of()));
   }
 
   /** Erases every session of a client with its exercises and sets (they go with it in the database). */
@@ -118,24 +130,48 @@ public class Plans {
   /** Pins a candidate; without a set-up, in the usual one on this gym's machines as far as this client takes it. What the client's cautions leave out is not pinned. */
   @Transactional
   public Session pin(UUID sessionId, String candidateId, Optional<Map<String, Double>> wished) {
-    return pin(sessionId, candidateId, wished, List.of());
+    return pin(sessionId, candidateId, wished, Asked.NOTHING);
   }
 
-  /** The same, with what a plan asks for, in lines of words. */
+  /** The same, with what a plan asks for. */
   @Transactional
-  public Session pin(UUID sessionId, String candidateId, Optional<Map<String, Double>> wished, List<String> prescribed) {
+  public Session pin(UUID sessionId, String candidateId, Optional<Map<String, Double>> wished, Asked asked) {
     SessionEntity session = entity(sessionId);
-    Candidate candidate = variants.candidate(candidateId);
     List<ItemEntity> there = itemsOf(session);
-    if (there.stream().anyMatch(i -> i.getCandidateId().equals(candidateId))) {
+    add(session, UUID.randomUUID(), candidateId, wished, asked, there, there.stream().mapToInt(ItemEntity::getPosition).max().orElse(0) + 1);
+    return view(session);
+  }
+
+  /**
+   * Puts an exercise in the place of another, or at the end, under the id that the device made: the same message again changes nothing. What was logged of the one replaced stays.
+   *
+   * @param replaced the item whose place it takes, if it takes one's
+   */
+  @Transactional
+  public void place(UUID sessionId, UUID itemId, String candidateId, Optional<Map<String, Double>> wished, Optional<PrescriptionDocument> prescription, Optional<UUID> replaced) {
+    SessionEntity session = entity(sessionId);
+    if (items.existsById(itemId)) {
+      item(session, itemId); // another coach's, or another session's, is refused
+      return;
+    }
+    Optional<ItemEntity> before = replaced.map(id -> item(session, id));
+    List<ItemEntity> there = itemsOf(session);
+    int position = before.map(ItemEntity::getPosition).orElseGet(() -> there.stream().mapToInt(ItemEntity::getPosition).max().orElse(0) + 1);
+    prescription.ifPresent(PrescriptionDocument::prescription);
+    Asked asked = new Asked(List.of(), prescription, before.flatMap(b -> b.getAsked().bout()), before.map(b -> b.getAsked().loadShare()).orElse(1.0));
+    before.ifPresent(ItemEntity::end);
+    add(session, itemId, candidateId, wished, asked, there, position);
+  }
+
+  private void add(SessionEntity session, UUID itemId, String candidateId, Optional<Map<String, Double>> wished, Asked asked, List<ItemEntity> there, int position) {
+    Candidate candidate = variants.candidate(candidateId);
+    if (there.stream().anyMatch(i -> i.getCandidateId().equals(candidateId) && !i.isEnded())) {
       throw new Conflict(candidate.name() + " is in this session already.");
     }
-    int position = there.stream().mapToInt(ItemEntity::getPosition).max().orElse(0) + 1;
     Bench.Side side = side(session, candidate.id(), wished);
     admit(side);
-    Setup setup = side.setup();
-    items.save(new ItemEntity(UUID.randomUUID(), coach.id(), session.getId(), position, candidateId, setup.values(), prescribed, clock.instant()));
-    return view(session);
+    Map<String, Double> setup = side.setup().values();
+    items.saveAndFlush(new ItemEntity(itemId, coach.id(), session.getId(), position, candidateId, setup, series.of(session.getClientId(), candidateId, setup), asked, clock.instant()));
   }
 
   /** Changes the set-up of an item that has no sets yet; with sets it would falsify the record. */
@@ -143,12 +179,12 @@ public class Plans {
   public Session changeSetup(UUID sessionId, UUID itemId, Map<String, Double> wished) {
     SessionEntity session = entity(sessionId);
     ItemEntity item = item(session, itemId);
-    if (sets.existsByCoachIdAndItemId(coach.id(), item.getId())) {
+    if (sets.existsByCoachIdAndItemIdAndRemovedFalse(coach.id(), item.getId())) {
       throw new Conflict("Sets are logged with this set-up; another set-up is another record.");
     }
     Bench.Side side = side(session, item.getCandidateId(), Optional.of(wished));
     admit(side);
-    item.setSetup(side.setup().values());
+    item.setSetup(side.setup().values(), series.of(session.getClientId(), item.getCandidateId(), side.setup().values()));
     items.save(item);
     return view(session);
   }
@@ -157,7 +193,7 @@ public class Plans {
   public Session unpin(UUID sessionId, UUID itemId) {
     SessionEntity session = entity(sessionId);
     ItemEntity item = item(session, itemId);
-    if (sets.existsByCoachIdAndItemId(coach.id(), item.getId())) {
+    if (sets.existsByCoachIdAndItemIdAndRemovedFalse(coach.id(), item.getId())) {
       throw new Conflict("Sets are logged here. Remove them first.");
     }
     items.delete(item);
@@ -170,35 +206,65 @@ public class Plans {
     return log(sessionId, itemId, setId, set, clock.instant());
   }
 
-  /** Stores a set under the id that the device made: the same set sent again changes nothing, or corrects its figures. */
+  /** Stores a set from the desk: the same set sent again changes nothing, or corrects its figures; one that was taken out is back. */
   @Transactional
   public Session log(UUID sessionId, UUID itemId, UUID setId, PerformedSet set, Instant at) {
-    SessionEntity session = entity(sessionId);
-    ItemEntity item = item(session, itemId);
-    Optional<PerformedSetEntity> known = sets.findByIdAndCoachId(setId, coach.id());
-    if (known.isPresent()) {
-      if (!known.get().getItemId().equals(itemId)) {
-        throw new InvalidInput("setId", "belongs to another exercise");
-      }
-      known.get().write(set);
-    } else {
-      if (sets.existsById(setId)) {
-        throw new Conflict("This set's id is in use. Send it under a new one.");
-      }
-      sets.save(new PerformedSetEntity(setId, coach.id(), session.getClientId(), itemId, item.getCandidateId(), set, at));
-    }
-    sets.flush();
-    return view(session);
+    return log(sessionId, itemId, setId, SetRecord.plain(set), at);
+  }
+
+  /** The same with everything that was written down of it. What a plain correction does not speak of stays. */
+  @Transactional
+  public Session log(UUID sessionId, UUID itemId, UUID setId, SetRecord set, Instant at) {
+    Optional<SetRecord> known = sets.findByIdAndCoachId(setId, coach.id()).map(PerformedSetEntity::record);
+    SetRecord record = known.filter(k -> set.equals(SetRecord.plain(set.done()))).map(k -> new SetRecord(set.done(), k.kind(), k.number(), k.side(), k.range(), k.tempoKept(), k.felt(), k.pain())).orElse(set);
+    atDesk(sessionId, itemId, setId, record, false, at);
+    return view(entity(sessionId));
   }
 
   @Transactional
   public Session removeSet(UUID sessionId, UUID itemId, UUID setId) {
-    SessionEntity session = entity(sessionId);
-    ItemEntity item = item(session, itemId);
-    PerformedSetEntity set = sets.findByIdAndCoachId(setId, coach.id()).filter(s -> s.getItemId().equals(item.getId())).orElseThrow(() -> new NotFound("set"));
-    sets.delete(set);
-    sets.flush();
-    return view(session);
+    PerformedSetEntity set = sets.findByIdAndCoachId(setId, coach.id()).filter(s -> s.getItemId().equals(itemId) && !s.state().now().removed()).orElseThrow(() -> new NotFound("set"));
+    atDesk(sessionId, itemId, setId, set.record(), true, set.getPerformedAt());
+    return view(entity(sessionId));
+  }
+
+  /** The desk has the newest state before its eyes: its word comes next. */
+  private void atDesk(UUID sessionId, UUID itemId, UUID setId, SetRecord record, boolean removed, Instant at) {
+    int now = sets.findByIdAndCoachId(setId, coach.id()).map(s -> s.state().now().revision()).orElse(0);
+    take(new SetMessage(sessionId, itemId, setId, new SetRegister.State<>(now + 1, now, DESK, removed, record), at));
+  }
+
+  /** What a device says of a set. */
+  public record SetMessage(UUID sessionId, UUID itemId, UUID setId, SetRegister.State<SetRecord> state, Instant performedAt) {}
+
+  /** What became of it, and what is stored now. */
+  public record Taken(SetRegister.Outcome outcome, SetRegister.State<SetRecord> now, Instant performedAt) {}
+
+  /** Takes a message about a set, whenever and however often it comes ({@link SetRegister}). */
+  @Transactional
+  public Taken take(SetMessage m) {
+    SessionEntity session = entity(m.sessionId());
+    ItemEntity item = item(session, m.itemId());
+    Optional<PerformedSetEntity> known = known(m.setId());
+    if (known.isPresent() && !known.get().getItemId().equals(m.itemId())) {
+      throw new InvalidInput("setId", "belongs to another exercise");
+    }
+    SetRegister.Outcome outcome = SetRegister.judge(known.map(PerformedSetEntity::state), m.state());
+    if (outcome == SetRegister.Outcome.STORED) {
+      known.ifPresent(k -> k.write(k.state().taking(m.state()), item));
+      sets.saveAndFlush(known.orElseGet(() -> new PerformedSetEntity(m.setId(), coach.id(), session.getClientId(), item, SetRegister.Stored.first(m.state()), m.performedAt())));
+      return new Taken(outcome, m.state(), known.map(PerformedSetEntity::getPerformedAt).orElse(m.performedAt()));
+    }
+    return new Taken(outcome, known.orElseThrow().state().now(), known.get().getPerformedAt());
+  }
+
+  /** The set, locked. An id that another coach used is refused; one that a message at the same moment stores later is the database's to refuse, and then that message comes again. */
+  private Optional<PerformedSetEntity> known(UUID setId) {
+    Optional<PerformedSetEntity> found = sets.findByIdAndCoachId(setId, coach.id());
+    if (found.isPresent() || !sets.existsById(setId)) {
+      return found;
+    }
+    return Optional.of(sets.findByIdAndCoachId(setId, coach.id()).orElseThrow(() -> new Conflict("This set's id is in use. Send it under a new one.")));
   }
 
   /** Ends a session; the next one shows it as last time. */
@@ -207,10 +273,13 @@ public class Plans {
     return finish(sessionId, clock.instant());
   }
 
+  /** Ended once, it stays ended then: the same message again moves nothing. */
   @Transactional
   public Session finish(UUID sessionId, Instant at) {
     SessionEntity session = entity(sessionId);
-    session.finish(at);
+    if (session.getFinishedAt() == null) {
+      session.finish(at);
+    }
     return view(sessions.save(session));
   }
 
@@ -250,7 +319,7 @@ public class Plans {
     School school = schools.get(s.getBrief().school());
     for (ItemEntity i : own) {
       Bench.Side side = bench.side(client, gym.place(), new Bench.Wish(client.id(), Optional.of(gym.id()), i.getCandidateId(), Optional.of(i.getSetup()), s.getBrief().stiffDay()), school);
-      views.add(new Session.Item(i.getId(), i.getPosition(), i.getCandidateId(), i.getSetup(), i.getPrescribed(), done.getOrDefault(i.getId(), List.of()), Optional.ofNullable(last.get(i.getCandidateId())).map(l -> new Session.LastTime(l.performedAt(), l.setup(), l.setup().equals(i.getSetup()), l.sets())), side.refusal().map(Cautions.Refusal::reason), side.load()));
+      views.add(new Session.Item(i.getId(), i.getPosition(), i.getCandidateId(), i.getSeriesId(), i.getSetup(), i.getAsked(), i.isEnded(), done.getOrDefault(i.getId(), List.of()), Optional.ofNullable(last.get(i.getCandidateId())).map(l -> new Session.LastTime(l.performedAt(), l.setup(), l.setup().equals(i.getSetup()), l.sets())), side.refusal().map(Cautions.Refusal::reason), side.load()));
     }
     return new Session(s.getId(), client, gym, s.getBrief(), s.getCreatedAt(), Optional.ofNullable(s.getFinishedAt()), views);
   }
@@ -259,7 +328,7 @@ public class Plans {
     if (itemIds.isEmpty()) {
       return Map.of();
     }
-    return sets.findByCoachIdAndItemIdInOrderByPerformedAtAscIdAsc(coach.id(), itemIds).stream().collect(Collectors.groupingBy(PerformedSetEntity::getItemId, Collectors.mapping(p -> new Session.LoggedSet(p.getId(), p.set(), p.getPerformedAt()), Collectors.toList())));
+    return sets.findByCoachIdAndItemIdInAndRemovedFalseOrderByPerformedAtAscIdAsc(coach.id(), itemIds).stream().collect(Collectors.groupingBy(PerformedSetEntity::getItemId, Collectors.mapping(p -> new Session.LoggedSet(p.getId(), p.record(), p.state().now().revision(), p.getPerformedAt()), Collectors.toList())));
   }
 
   private Map<String, Session.LastTime> lastTimes(SessionEntity s, List<ItemEntity> own) {

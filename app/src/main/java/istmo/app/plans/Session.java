@@ -2,6 +2,7 @@ package istmo.app.plans;
 
 import istmo.app.clients.Client;
 import istmo.app.gyms.Gym;
+import istmo.core.record.SetRecord;
 import istmo.core.training.LoadEstimate;
 import istmo.core.training.PerformedSet;
 import java.time.Instant;
@@ -15,13 +16,18 @@ public record Session(UUID id, Client client, Gym gym, SessionBrief brief, Insta
   /**
    * One exercise: set-up in the parameters' units, sets in the order in which they were done.
    *
-   * @param prescribed what the plan asked for, in lines of words; empty where none did
+   * @param ended whether nothing more is asked of it: another took its place
    * @param refusal why the client's cautions leave it out now, if they do
    * @param load a first load, once a lift is known
    */
-  public record Item(UUID id, int position, String candidateId, Map<String, Double> setup, List<String> prescribed, List<LoggedSet> sets, Optional<LastTime> lastTime, Optional<String> refusal, Optional<LoadEstimate> load) {}
+  public record Item(UUID id, int position, String candidateId, UUID seriesId, Map<String, Double> setup, Asked asked, boolean ended, List<LoggedSet> sets, Optional<LastTime> lastTime, Optional<String> refusal, Optional<LoadEstimate> load) {}
 
-  public record LoggedSet(UUID id, PerformedSet set, Instant performedAt) {}
+  /** @param revision by which devices agree on it ({@link istmo.core.record.SetRegister}) */
+  public record LoggedSet(UUID id, SetRecord record, int revision, Instant performedAt) {
+    public PerformedSet set() {
+      return record.done();
+    }
+  }
 
   /**
    * The same exercise before this session.

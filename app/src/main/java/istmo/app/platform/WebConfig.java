@@ -5,8 +5,11 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -45,18 +48,24 @@ class WebConfig implements WebMvcConfigurer {
   }
 
   /**
-   * The application answers only to this machine's own names, so that a foreign page cannot reach client notes through a name of its own that points here; and it tells browsers to load nothing from outside. Stands before everything else.
+   * The application answers only to this machine's own names, and to those under which it was asked to serve, so that a foreign page cannot reach client notes through a name of its own that points here; and it tells browsers to load nothing from outside. Stands before everything else.
    */
   @Component
   @Order(Ordered.HIGHEST_PRECEDENCE)
   static final class OwnMachineOnly extends OncePerRequestFilter {
-    private static final Set<String> NAMES = Set.of("127.0.0.1", "localhost", "[::1]");
+    private static final Set<String> OWN = Set.of("127.0.0.1", "localhost", "[::1]");
+
+    private final Set<String> names = new HashSet<>(OWN);
+
+    OwnMachineOnly(@Value("${istmo.names:}") List<String> served) {
+      served.stream().map(String::strip).filter(n -> !n.isEmpty()).forEach(names::add);
+    }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
       String origin = request.getHeader("Origin");
       boolean foreign = origin != null && !origin.equals(request.getScheme() + "://" + request.getHeader("Host"));
-      if (!NAMES.contains(request.getServerName()) || foreign) {
+      if (!names.contains(request.getServerName()) || foreign) {
         response.sendError(HttpServletResponse.SC_FORBIDDEN);
         return;
       }

@@ -1,15 +1,13 @@
 package istmo.app.weeks;
 
+import istmo.app.plans.PrescriptionDocument;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Names;
 import istmo.app.platform.Needed;
 import istmo.core.anatomy.Regions;
-import istmo.core.mechanics.Tempo;
 import istmo.core.plan.Block;
 import istmo.core.plan.Pairing;
 import istmo.core.plan.Planned;
-import istmo.core.plan.Prescription;
-import istmo.core.plan.Scheme;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.InvalidInput;
 import java.time.LocalDate;
@@ -34,25 +32,6 @@ public record PlanDocument(String name, List<DayDocument> days, Pairing pairing,
   public record DayDocument(Integer weekday, Integer minutes, Boolean oneStation, List<List<ItemDocument>> bouts) {}
 
   public record ItemDocument(String id, String candidateId, Boolean pinned, PrescriptionDocument prescription) {}
-
-  /** Rest in s. */
-  public record PrescriptionDocument(Integer sets, Integer repetitionsLow, Integer repetitionsHigh, Double reserve, TempoDocument tempo, Integer restS, Scheme scheme) {
-    public static PrescriptionDocument of(Prescription p) {
-      return new PrescriptionDocument(p.sets(), p.repetitionsLow(), p.repetitionsHigh(), p.reserve(), new TempoDocument(p.tempo().loweringS(), p.tempo().lowS(), p.tempo().liftingS(), p.tempo().topS()), p.restS(), p.scheme());
-    }
-
-    public Prescription prescription() {
-      new Needed().field("sets", sets).field("repetitionsLow", repetitionsLow).field("repetitionsHigh", repetitionsHigh).field("reserve", reserve).field("tempo", tempo).field("restS", restS).field("scheme", scheme).check();
-      return new Prescription(sets, repetitionsLow, repetitionsHigh, reserve, tempo.tempo(), restS, scheme);
-    }
-  }
-
-  public record TempoDocument(Double loweringS, Double lowS, Double liftingS, Double topS) {
-    Tempo tempo() {
-      new Needed().field("tempo.loweringS", loweringS).field("tempo.lowS", lowS).field("tempo.liftingS", liftingS).field("tempo.topS", topS).check();
-      return new Tempo(loweringS, lowS, liftingS, topS);
-    }
-  }
 
   /** The week; throws {@link InvalidInput} that names each field at fault, those of an exercise as "days[0].bouts[1][0].sets". */
   public Planned.Week week() {

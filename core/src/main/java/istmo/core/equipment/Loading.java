@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 
@@ -87,6 +88,16 @@ public record Loading(double kg, Kind kind, double emptyKg, List<Double> perSide
   public static Loading notAbove(double targetKg, Set<String> needs, Place place) {
     List<Loading> all = upTo(targetKg, needs, place);
     return all.stream().filter(l -> l.kg <= targetKg + 1e-9).max(Comparator.comparingDouble(Loading::kg)).orElse(all.get(0));
+  }
+
+  /** The lightest load above this one that the place can make; empty where there is none. */
+  public static Optional<Loading> nextAbove(double kg, Set<String> needs, Place place) {
+    return upTo(kg, needs, place).stream().filter(l -> l.kg > kg + 1e-6).min(Comparator.comparingDouble(Loading::kg));
+  }
+
+  /** The heaviest load below this one that the place can make; empty where there is none. */
+  public static Optional<Loading> nextBelow(double kg, Set<String> needs, Place place) {
+    return upTo(kg, needs, place).stream().filter(l -> l.kg < kg - 1e-6).max(Comparator.comparingDouble(Loading::kg));
   }
 
   /** Every load of a bar with these plates, both sides alike, that is not more than one plate over the target. */

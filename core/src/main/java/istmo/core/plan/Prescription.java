@@ -3,6 +3,7 @@ package istmo.core.plan;
 import istmo.core.mechanics.Tempo;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.training.Effort;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -21,9 +22,6 @@ public record Prescription(int sets, int repetitionsLow, int repetitionsHigh, do
 
   /** From one leg to the other, s (judgement). */
   static final double CHANGE_SIDE_S = 10;
-
-  /** Sets further from failure than this count less, and half of them at six (Robinson, Pelland, Remmert et al. 2024: growth falls slowly with repetitions in reserve; from memory, the line is judgement). */
-  static final double FULL_RESERVE = 4;
 
   public Prescription {
     List<InvalidInput.Fault> faults = new ArrayList<>();
@@ -74,7 +72,6 @@ public record Prescription(int sets, int repetitionsLow, int repetitionsHigh, do
 
   /** How many hard sets it counts as: by its scheme, and less where much is kept in reserve. */
   public double hardSets() {
-    double effort = reserve <= FULL_RESERVE ? 1 : 1 - 0.25 * (reserve - FULL_RESERVE);
-    return effort * scheme.counts(sets);
+    return Effort.counts(reserve) * scheme.counts(sets);
   }
 }

@@ -1,5 +1,7 @@
 package istmo.core.plan;
 
+import istmo.core.record.WeeklySets;
+
 /**
  * How the sets of an exercise are strung together (common practice). Each has its arithmetic: what a set takes in time, and how many sets it counts as.
  *
@@ -11,7 +13,7 @@ public enum Scheme {
   ASCENDING("heavier and fewer", "Each set a step heavier and two repetitions fewer, the reserve the same.", 1, 1, 0, 0),
   ALWAYS_TEN("always ten", "Ten repetitions in every set; the load falls when ten do not come.", 1, 1, 0, 0),
   HIGH("high repetitions", "Twenty to thirty repetitions; needs sets close to failure to count as much.", 1, 1, 0, 0),
-  DROP("drops after the last set", "After the last set twice a fifth less, each to the last repetition, nothing rested.", 1, 1, 2, 0.4),
+  DROP("drops after the last set", "After the last set twice a fifth less, each to the last repetition, nothing rested.", 1, 1, 2, WeeklySets.DROP),
   LADDER("full, half, pulse", "All repetitions full, as many half ones at the long end, as many short pulses there.", 1.75, 1.25, 0, 0),
   ONE_AND_A_HALF("one and a half", "Down, half up, down again, up: that is one.", 1.5, 1.1, 0, 0),
   LOW_PARTIALS("partials at the long end", "When no full repetition comes any more, five half ones at the long end.", 1.2, 1.15, 0, 0),

@@ -3,6 +3,8 @@ package istmo.core.plan;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.equipment.Loading;
 import istmo.core.equipment.Place;
+import istmo.core.record.Progression;
+import istmo.core.training.Equation;
 import istmo.core.training.LoadEstimate;
 import istmo.core.training.OneRepetition;
 import istmo.core.training.PerformedSet;
@@ -11,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.DoubleFunction;
 
 /**
  * The loads of an exercise as it is prescribed: what this gym can make, with the plates to put on.
@@ -43,8 +46,26 @@ public record WorkingLoad(double lowKg, double highKg, String basis, List<WarmUp
     }
 
     private static double value(PerformedSet s) {
-      return s.loadKg() * OneRepetition.epley(1, s.repetitions() + s.reserve()) + 1e-3 * s.repetitions();
+      return s.loadKg() * Equation.EPLEY.factor(s.repetitions() + s.reserve()) + 1e-3 * s.repetitions();
     }
+  }
+
+  /**
+   * The loads that follow from what the record teaches: the working load itself where it names one, with its repetitions to aim at.
+   *
+   * @param careful whether the client's cautions ask for less load to begin with: then the first load that they allow goes before a heavier one of the record
+   */
+  public static WorkingLoad of(Offer o, Prescription p, Place place, Optional<Recorded> last, Progression.Next next, double share, boolean careful) {
+    if (careful && next.load().isPresent() && o.load().filter(first -> next.load().get().kg() > first.highKg()).isPresent()) {
+      return of(o, p, place, Optional.empty(), share);
+    }
+    if (next.load().isEmpty() || p.scheme() == Scheme.ASCENDING || p.scheme() == Scheme.ALWAYS_TEN) {
+      return of(o, p, place, last, share);
+    }
+    double kg = share * next.load().get().kg();
+    int low = (int) Prescription.REPETITIONS.nearest(next.repetitionsLow());
+    Prescription asked = new Prescription(p.sets(), low, Math.max(low, (int) Prescription.REPETITIONS.nearest(next.repetitionsHigh())), p.reserve(), p.tempo(), p.restS(), p.scheme());
+    return made(o, asked, place, repetitions -> Optional.of(kg), kg, kg, next.words());
   }
 
   /**
@@ -55,6 +76,13 @@ public record WorkingLoad(double lowKg, double highKg, String basis, List<WarmUp
     double empty = o.setup().getOrDefault("sledMass", 0.0);
     double step = place.smallestStepKg(o.needs());
     Optional<LoadEstimate> estimate = last.isPresent() ? Optional.empty() : o.load().map(l -> l.forRepetitions(p.middle() + p.reserve(), p.repetitionsLow() + "-" + p.repetitionsHigh(), empty, step));
+    double low = wished(p, p.middle(), last, estimate, empty, share).orElse(0.0);
+    double high = estimate.map(l -> share * l.highKg()).orElse(low);
+    return made(o, p, place, repetitions -> wished(p, repetitions, last, estimate, empty, share), low, high, basis(o, last, estimate, share));
+  }
+
+  /** @param wished load for so many repetitions, kg, where one is known */
+  private static WorkingLoad made(Offer o, Prescription p, Place place, DoubleFunction<Optional<Double>> wished, double lowKg, double highKg, String basis) {
     List<SetLine> lines = new ArrayList<>();
     Optional<Loading> before = Optional.empty();
     Optional<Loading> first = Optional.empty();
@@ -63,7 +91,7 @@ public record WorkingLoad(double lowKg, double highKg, String basis, List<WarmUp
       boolean falling = p.scheme() == Scheme.ASCENDING || p.scheme() == Scheme.ALWAYS_TEN;
       int low = falling ? (int) Math.round(repetitions.get(k)) : p.repetitionsLow();
       int high = falling ? low : p.repetitionsHigh();
-      Optional<Loading> load = wished(p, repetitions.get(k), last, estimate, empty, share).map(kg -> Loading.notAbove(kg, o.needs(), place)).filter(l -> l.kg() > 0);
+      Optional<Loading> load = wished.apply(repetitions.get(k)).map(kg -> Loading.notAbove(kg, o.needs(), place)).filter(l -> l.kg() > 0);
       lines.add(new SetLine(low, high, load, added(load, before), k == p.sets() - 1 && p.scheme() != Scheme.STRAIGHT ? p.scheme().how() : ""));
       before = load;
       first = first.isPresent() ? first : load;
@@ -82,9 +110,7 @@ public record WorkingLoad(double lowKg, double highKg, String basis, List<WarmUp
         warmUps.add(new WarmUp(k == 0 ? FIRST_WARM_UP_REPETITIONS : WARM_UP_REPETITIONS[Math.min(k - 1, WARM_UP_REPETITIONS.length - 1)], ramp.get(k)));
       }
     }
-    double low = wished(p, p.middle(), last, estimate, empty, share).orElse(0.0);
-    double high = estimate.map(l -> share * l.highKg()).orElse(low);
-    return new WorkingLoad(low, high, basis(o, last, estimate, share), List.copyOf(warmUps), List.copyOf(lines));
+    return new WorkingLoad(lowKg, highKg, basis, List.copyOf(warmUps), List.copyOf(lines));
   }
 
   private static Optional<Double> wished(Prescription p, double repetitions, Optional<Recorded> last, Optional<LoadEstimate> estimate, double empty, double share) {

@@ -26,6 +26,7 @@ import istmo.core.ranking.criterion.Together;
 import istmo.core.ranking.criterion.Weights;
 import istmo.core.ranking.criterion.Weights.Criterion;
 import istmo.core.ranking.criterion.Weights.Preset;
+import istmo.core.record.Experience;
 import istmo.core.stimulus.School;
 import java.util.EnumSet;
 import java.util.HashSet;
@@ -218,5 +219,44 @@ class HonestOrderTest {
   private static Comparison.Side side(String id) {
     Evaluation.Computed e = (Evaluation.Computed) EVALUATIONS.get(id);
     return new Comparison.Side(e.candidate(), new Reach(e.reach().setup(), List.of()), false, e.analysis(), e.stimulus());
+  }
+
+  private static Experience.Told told(int sessions, Map<String, Integer> felt, List<Integer> pains) {
+    return new Experience.Told(sessions, felt, pains, Optional.of(PainFlag.KNEE));
+  }
+
+  /** What one client felt moves that exercise in that client's order, the order says so, and without it all is as before. */
+  @Test
+  void whatAClientFeltMovesTheOrderVisiblyAndBack() {
+    Brief plain = brief(BACK_OF_THE_THIGH);
+    Order before = Orders.order(plain, EVALUATIONS);
+    String id = before.entries().stream().map(e -> e.ranked().id()).filter(c -> c.startsWith("romanian-deadlift/")).findFirst().orElseThrow();
+    Order after = Orders.order(plain.learning(new Experience(Map.of(id, told(8, Map.of("ERECTORS", 8), List.of())))), EVALUATIONS);
+    assertThat(entry(after, id).stimulus().get("BFL")).isLessThan(0.95 * entry(before, id).stimulus().get("BFL"));
+    assertThat(entry(after, id).ranked().utility()).isLessThan(entry(before, id).ranked().utility());
+    assertThat(String.join(" ", entry(after, id).why())).contains("This client felt it in the lower back in 8 of 8 sessions.").contains("in this client's order");
+    String other = before.entries().stream().map(e -> e.ranked().id()).filter(c -> c.startsWith("seated-leg-curl/")).findFirst().orElseThrow();
+    assertThat(entry(after, other).stimulus()).isEqualTo(entry(before, other).stimulus());
+    assertThat(Orders.order(plain.learning(Experience.NONE), EVALUATIONS).entries().stream().map(e -> e.ranked().id()).toList()).isEqualTo(before.entries().stream().map(e -> e.ranked().id()).toList());
+  }
+
+  @Test
+  void whatHurtsCostsComfortAndStrongPainTakesItOut() {
+    Brief plain = brief(BACK_OF_THE_THIGH);
+    String id = Orders.order(plain, EVALUATIONS).entries().get(0).ranked().id();
+    Order sore = Orders.order(plain.learning(new Experience(Map.of(id, told(0, Map.of(), List.of(3, 4, 3, 4))))), EVALUATIONS);
+    assertThat(entry(sore, id).ranked().contributions()).anySatisfy(c -> assertThat(c.criterion()).isEqualTo("comfort"));
+    assertThat(String.join(" ", entry(sore, id).why())).contains("It hurt in 4 of the last 4 sessions");
+    Order out = Orders.order(plain.learning(new Experience(Map.of(id, told(0, Map.of(), List.of(7, 6))))), EVALUATIONS);
+    assertThat(out.entries()).noneMatch(e -> e.ranked().id().equals(id));
+    assertThat(out.excluded()).anySatisfy(x -> {
+      assertThat(x.candidateId()).isEqualTo(id);
+      assertThat(x.kind()).isEqualTo(Order.Kind.PAIN);
+      assertThat(x.reason()).contains("By this client's record").contains("Pain decides");
+    });
+  }
+
+  private static Order.Entry entry(Order o, String id) {
+    return o.entries().stream().filter(e -> e.ranked().id().equals(id)).findFirst().orElseThrow();
   }
 }

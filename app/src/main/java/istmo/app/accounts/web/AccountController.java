@@ -4,6 +4,7 @@ import istmo.app.accounts.Accounts;
 import istmo.app.accounts.Coach;
 import istmo.app.accounts.CurrentCoach;
 import istmo.app.accounts.TooManyTries;
+import istmo.app.platform.Conflict;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.NotFound;
 import jakarta.servlet.http.HttpServletRequest;
@@ -51,8 +52,8 @@ class AccountController {
     this.contexts = contexts;
   }
 
-  /** demo: this is the demo, which signs in by itself on this machine; firstRun: nobody has an account yet. */
-  record AccountView(boolean signedIn, @MayBeMissing String name, boolean demo, boolean firstRun) {}
+  /** id: of the coach, so that a device keeps what several coaches log apart; demo: this is the demo, which signs in by itself on this machine; firstRun: nobody has an account yet. */
+  record AccountView(boolean signedIn, @MayBeMissing UUID id, @MayBeMissing String name, boolean demo, boolean firstRun) {}
 
   record SignInInput(String signInName, String password) {}
 
@@ -65,7 +66,7 @@ class AccountController {
   @GetMapping
   AccountView account() {
     Optional<Coach> coach = signedIn().flatMap(accounts::coach);
-    return new AccountView(coach.isPresent(), coach.map(Coach::name).orElse(null), accounts.isDemo(), accounts.isFirstRun());
+    return new AccountView(coach.isPresent(), coach.map(Coach::id).orElse(null), coach.map(Coach::name).orElse(null), accounts.isDemo(), accounts.isFirstRun());
   }
 
   @PostMapping("/sign-in")
@@ -88,9 +89,13 @@ class AccountController {
     return account();
   }
 
+  /** The first account, from this machine itself: nobody in a gym's wifi is quicker. */
   @PostMapping("/first")
   @ResponseStatus(HttpStatus.CREATED)
-  AccountView first(@RequestBody NewCoachInput input, HttpServletRequest request, HttpServletResponse response) {
+  AccountView first(@RequestBody NewCoachInput input, HttpServletRequest request, HttpServletResponse response) throws UnknownHostException {
+    if (!InetAddress.getByName(request.getRemoteAddr()).isLoopbackAddress() && !request.getRemoteAddr().equals(request.getLocalAddr())) {
+      throw new Conflict("The first account is made on the machine that Istmo runs on.");
+    }
     begin(accounts.createFirst(input.name(), input.signInName(), input.password()), request, response);
     return account();
   }

@@ -50,7 +50,8 @@ class SecurityConfig {
             e ->
                 e.authenticationEntryPoint((request, response, x) -> answer(json, response, HttpStatus.UNAUTHORIZED, "Sign in first. What you typed is kept."))
                     .accessDeniedHandler((request, response, x) -> answer(json, response, HttpStatus.FORBIDDEN, "This request did not carry this page's token. Nothing was changed; try once more.")))
-        .headers(h -> h.frameOptions(f -> f.deny()))
+        // a self-made certificate may be made anew: a browser that was told to insist could then not be let in
+        .headers(h -> h.frameOptions(f -> f.deny()).httpStrictTransportSecurity(t -> t.disable()))
         .build();
   }
 

@@ -93,9 +93,9 @@ class AnalysisController {
   record MuscleLimiterView(String id, double share, double kgPerPercent) {}
 
   /** The set at the working load: repetitions to failure, what ends it, what has given out, and how much of the bearable oxygen debt it made. capacityLeft by muscle id at the start of the last repetition, 1 rested. */
-  record SetView(double repetitions, SimulatedSet.End end, List<MuscleLimiterView> gaveOut, double oxygenShare, Map<String, Double> capacityLeft) {
-    static SetView of(SimulatedSet set) {
-      return new SetView(set.repetitions(), set.end(), limiters(set.gaveOut()), set.oxygenShare(), byMuscle(set.capacity()[set.capacity().length - 1]));
+  record SimulatedSetView(double repetitions, SimulatedSet.End end, List<MuscleLimiterView> gaveOut, double oxygenShare, Map<String, Double> capacityLeft) {
+    static SimulatedSetView of(SimulatedSet set) {
+      return new SimulatedSetView(set.repetitions(), set.end(), limiters(set.gaveOut()), set.oxygenShare(), byMuscle(set.capacity()[set.capacity().length - 1]));
     }
   }
 
@@ -132,7 +132,7 @@ class AnalysisController {
       @MayBeMissing Double workingKg,
       @MayBeMissing Double stickingPhase,
       List<MuscleLimiterView> limiters,
-      @MayBeMissing SetView set,
+      @MayBeMissing SimulatedSetView set,
       @MayBeMissing Double worstResidualNm,
       Map<String, Double> regionStimulus,
       List<String> notes,
@@ -164,7 +164,7 @@ class AnalysisController {
         a.workingKg(),
         a.stickingPhase(),
         limiters(a.limiters()),
-        SetView.of(a.set()),
+        SimulatedSetView.of(a.set()),
         a.worstResidualNm(),
         Stimulus.byRegion(a, school),
         a.notes(),

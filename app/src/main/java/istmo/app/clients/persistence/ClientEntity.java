@@ -52,6 +52,9 @@ public class ClientEntity {
   @JdbcTypeCode(SqlTypes.JSON)
   private StoredProfile profile;
 
+  /** Whether what was felt and what hurt counts in this client's order. */
+  private boolean learns = true;
+
   private Instant createdAt;
 
   protected ClientEntity() {}
@@ -101,6 +104,14 @@ public class ClientEntity {
 
   public Cautions cautions() {
     return new Cautions(pain.stream().map(StoredSoreness::soreness).toList(), cautions.stream().map(StoredCaution::entry).toList(), restrictions.stream().map(StoredRestriction::restriction).toList());
+  }
+
+  public boolean isLearns() {
+    return learns;
+  }
+
+  public void setLearns(boolean on) {
+    learns = on;
   }
 
   public Instant getCreatedAt() {

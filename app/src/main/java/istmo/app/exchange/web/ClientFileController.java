@@ -3,6 +3,7 @@ package istmo.app.exchange.web;
 import istmo.app.clients.Client;
 import istmo.app.catalogue.Variants;
 import istmo.app.exchange.ClientFile;
+import istmo.app.plans.PrescriptionDocument;
 import istmo.app.plans.Session;
 import istmo.app.weeks.PlanFile;
 import istmo.app.platform.MayBeMissing;
@@ -19,6 +20,8 @@ import istmo.core.body.SoreMovement;
 import istmo.core.body.Soreness;
 import istmo.core.catalogue.Candidate;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.record.Lesson;
+import istmo.core.record.SetRecord;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
@@ -43,7 +46,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class ClientFileController {
   static final String FORMAT = "istmo-client";
-  static final int VERSION = 3;
+  static final int VERSION = 4;
 
   private final ClientFile file;
   private final Variants variants;
@@ -68,9 +71,22 @@ class ClientFileController {
 
   record FileReadingView(MeasurementKind kind, Side side, double value, LocalDate on) {}
 
-  record FileSetView(UUID id, double loadKg, int repetitions, double reserve, Instant performedAt) {}
+  record FilePainView(PainFlag joint, int level) {}
 
-  record FileItemView(String candidateId, String name, Map<String, Double> setup, List<FileSetView> sets) {}
+  record FileSetView(
+      UUID id, double loadKg, int repetitions, double reserve, SetRecord.Kind kind, @MayBeMissing Integer number, Side side, @MayBeMissing SetRecord.Range range, @MayBeMissing Boolean tempoKept, Set<String> felt, @MayBeMissing FilePainView pain, Instant performedAt) {
+    static FileSetView of(Session.LoggedSet s) {
+      SetRecord r = s.record();
+      return new FileSetView(
+          s.id(), r.done().loadKg(), r.done().repetitions(), r.done().reserve(), r.kind(), r.number().orElse(null), r.side(), r.range().orElse(null), r.tempoKept().orElse(null), r.felt(), r.pain().map(p -> new FilePainView(p.joint(), p.level())).orElse(null), s.performedAt());
+    }
+  }
+
+  record FileMarkView(String gym, String candidateId, String words, Instant changedAt) {}
+
+  record FileAnswerView(Lesson.Kind kind, String subject, boolean accepted, @MayBeMissing String words, Instant at) {}
+
+  record FileItemView(String candidateId, String name, Map<String, Double> setup, List<String> prescribed, @MayBeMissing PrescriptionDocument prescription, @MayBeMissing Integer bout, boolean ended, List<FileSetView> sets) {}
 
   record FileSessionView(String gym, Map<String, Integer> aim, List<String> keepOut, String school, boolean stiffToday, Instant createdAt, @MayBeMissing Instant finishedAt, List<FileItemView> items) {}
 
@@ -91,7 +107,10 @@ class ClientFileController {
       List<FileReadingView> measurements,
       List<FileLiftView> lifts,
       List<FileSessionView> sessions,
-      List<PlanFile> weeks) {}
+      List<PlanFile> weeks,
+      boolean learns,
+      List<FileMarkView> marks,
+      List<FileAnswerView> answers) {}
 
   @GetMapping("/api/clients/{id}/file")
   ResponseEntity<ClientFileView> export(@PathVariable UUID id) {
@@ -117,7 +136,10 @@ class ClientFileController {
             c.readings().stream().map(r -> new FileReadingView(r.measurement().kind(), r.measurement().side(), r.measurement().value(), r.measurement().on())).toList(),
             c.lifts().stream().map(l -> new FileLiftView(l.lift().candidateId(), l.lift().set().loadKg(), l.lift().set().repetitions(), l.lift().set().reserve(), l.lift().on())).toList(),
             c.sessions().stream().map(s -> session(s, candidates)).toList(),
-            c.weeks());
+            c.weeks(),
+            client.learns(),
+            c.marks().stream().map(m -> new FileMarkView(c.gyms().getOrDefault(m.gymId(), ""), m.candidateId(), m.words(), m.changedAt())).toList(),
+            c.answers().stream().map(a -> new FileAnswerView(a.kind(), a.subject(), a.taken().isPresent(), a.taken().map(Lesson.Proposal::words).orElse(null), a.at())).toList());
     ContentDisposition download = ContentDisposition.attachment().filename(client.name() + ".json", StandardCharsets.UTF_8).build();
     return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, download.toString()).body(view);
   }
@@ -135,7 +157,7 @@ class ClientFileController {
         s.brief().stiffDay(),
         s.createdAt(),
         s.finishedAt().orElse(null),
-        s.items().stream().map(i -> new FileItemView(i.candidateId(), candidates.apply(i.candidateId()).name(), i.setup(), i.sets().stream().map(x -> new FileSetView(x.id(), x.set().loadKg(), x.set().repetitions(), x.set().reserve(), x.performedAt())).toList())).toList());
+        s.items().stream().map(i -> new FileItemView(i.candidateId(), candidates.apply(i.candidateId()).name(), i.setup(), i.asked().words(), i.asked().prescription().orElse(null), i.asked().bout().orElse(null), i.ended(), i.sets().stream().map(FileSetView::of).toList())).toList());
   }
 
   /** Erases for good; {@code name} must be the client's, so that nobody is erased by a slip. */

@@ -1,11 +1,14 @@
 package istmo.app.plans.persistence;
 
+import istmo.app.plans.Asked;
+import istmo.app.plans.PrescriptionDocument;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -27,18 +30,31 @@ public class ItemEntity {
   @JdbcTypeCode(SqlTypes.JSON)
   private List<String> prescribed;
 
+  /** Which exercises are done in turn; null for one by itself. */
+  private Integer bout;
+
+  @JdbcTypeCode(SqlTypes.JSON)
+  private PrescriptionDocument prescription;
+
+  private double loadShare;
+  private boolean ended;
+  private UUID seriesId;
   private Instant createdAt;
 
   protected ItemEntity() {}
 
-  public ItemEntity(UUID id, UUID coachId, UUID sessionId, int position, String candidateId, Map<String, Double> setup, List<String> prescribed, Instant createdAt) {
+  public ItemEntity(UUID id, UUID coachId, UUID sessionId, int position, String candidateId, Map<String, Double> setup, UUID seriesId, Asked asked, Instant createdAt) {
     this.id = id;
     this.coachId = coachId;
     this.sessionId = sessionId;
     this.position = position;
     this.candidateId = candidateId;
     this.setup = setup;
-    this.prescribed = prescribed.isEmpty() ? null : prescribed;
+    this.seriesId = seriesId;
+    this.prescribed = asked.words().isEmpty() ? null : asked.words();
+    this.prescription = asked.prescription().orElse(null);
+    this.bout = asked.bout().orElse(null);
+    this.loadShare = asked.loadShare();
     this.createdAt = createdAt;
   }
 
@@ -66,8 +82,27 @@ public class ItemEntity {
     return setup;
   }
 
-  public void setSetup(Map<String, Double> newSetup) {
+  public void setSetup(Map<String, Double> newSetup, UUID newSeriesId) {
     setup = newSetup;
+    seriesId = newSeriesId;
+  }
+
+  /** Another exercise took its place, or it was left: nothing more is asked of it. */
+  public void end() {
+    ended = true;
+  }
+
+  public boolean isEnded() {
+    return ended;
+  }
+
+  public UUID getSeriesId() {
+    return seriesId;
+  }
+
+  /** What was asked of it when it was pinned. */
+  public Asked getAsked() {
+    return new Asked(getPrescribed(), Optional.ofNullable(prescription), Optional.ofNullable(bout), loadShare);
   }
 
   public List<String> getPrescribed() {

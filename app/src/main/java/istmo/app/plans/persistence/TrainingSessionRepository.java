@@ -9,6 +9,8 @@ import org.springframework.data.jpa.repository.JpaRepository;
 public interface TrainingSessionRepository extends JpaRepository<SessionEntity, UUID> {
   List<SessionEntity> findTop100ByCoachIdAndClientIdOrderByCreatedAtDesc(UUID coachId, UUID clientId);
 
+  Optional<SessionEntity> findFirstByCoachIdAndClientIdOrderByCreatedAtDesc(UUID coachId, UUID clientId);
+
   List<SessionEntity> findTop100ByCoachIdOrderByCreatedAtDesc(UUID coachId);
 
   List<SessionEntity> findByCoachIdAndClientIdOrderByCreatedAtAsc(UUID coachId, UUID clientId);

@@ -152,7 +152,7 @@ class SessionController {
         c.name(),
         x.repetitions(),
         i.setup(),
-        i.prescribed(),
+        i.asked().words(),
         x.cues(),
         x.stopSigns(),
         x.cautions(),

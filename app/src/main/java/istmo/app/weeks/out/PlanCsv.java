@@ -1,11 +1,10 @@
 package istmo.app.weeks.out;
 
+import istmo.app.plans.PrescriptionDocument;
 import istmo.app.weeks.PlanBrief;
 import istmo.app.weeks.PlanDocument;
 import istmo.app.weeks.PlanDocument.DayDocument;
 import istmo.app.weeks.PlanDocument.ItemDocument;
-import istmo.app.weeks.PlanDocument.PrescriptionDocument;
-import istmo.app.weeks.PlanDocument.TempoDocument;
 import istmo.app.weeks.PlanFile;
 import istmo.core.plan.Pairing;
 import istmo.core.plan.Scheme;
@@ -130,7 +129,7 @@ public final class PlanCsv {
       if (at == day.bouts().size()) {
         day.bouts().add(new ArrayList<>());
       }
-      TempoDocument tempo = new TempoDocument(number(r, "lowering_s"), number(r, "low_s"), number(r, "lifting_s"), number(r, "top_s"));
+      PrescriptionDocument.TempoDocument tempo = new PrescriptionDocument.TempoDocument(number(r, "lowering_s"), number(r, "low_s"), number(r, "lifting_s"), number(r, "top_s"));
       day.bouts().get(at).add(new ItemDocument(r.get("id"), r.get("exercise"), flag(r, "pinned"), new PrescriptionDocument(whole(r, "sets"), whole(r, "repetitions_low"), whole(r, "repetitions_high"), number(r, "reserve"), tempo, whole(r, "rest_s"), read(r, "scheme", Scheme::valueOf))));
     }
 

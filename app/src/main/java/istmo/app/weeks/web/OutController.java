@@ -5,6 +5,8 @@ import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.platform.NotFound;
 import istmo.app.plans.Plans;
+import istmo.app.plans.Asked;
+import istmo.app.plans.PrescriptionDocument;
 import istmo.app.plans.Session;
 import istmo.app.schools.Schools;
 import istmo.app.weeks.Shares;
@@ -73,7 +75,7 @@ class OutController {
 
   record ImportInput(UUID clientId, UUID gymId, String text) {}
 
-  record StartInput(Integer day, Integer step) {}
+  record StartDayInput(Integer day, Integer step) {}
 
   record StartedView(UUID sessionId) {}
 
@@ -146,7 +148,7 @@ class OutController {
   /** Begins a session on the floor with what a day of the plan asks for. What the client's cautions leave out now is not taken along. */
   @PostMapping("/api/weeks/{id}/start")
   @ResponseStatus(HttpStatus.CREATED)
-  StartedView start(@PathVariable UUID id, @RequestBody StartInput input) {
+  StartedView start(@PathVariable UUID id, @RequestBody StartDayInput input) {
     new Needed().field("day", input.day()).check();
     Optional<Integer> step = Optional.ofNullable(input.step());
     WeekPlan plan = plan(id, step);
@@ -155,10 +157,13 @@ class OutController {
       throw new InvalidInput("day", "has nothing in it that could be done");
     }
     Session session = sessions.start(plan.client().id(), plan.gym().id(), plan.aim(), schools.get(plan.brief().school()), false);
-    for (Planned.Item i : day.items()) {
-      Optional<Offer> o = plan.offers().find(i.candidateId());
-      if (o.isPresent()) {
-        sessions.pin(session.id(), i.candidateId(), Optional.of(o.get().setup()), SheetWords.lines(plan, i, load(plan, step)));
+    for (int b = 0; b < day.bouts().size(); b++) {
+      for (Planned.Item i : day.bouts().get(b).items()) {
+        Optional<Offer> o = plan.offers().find(i.candidateId());
+        if (o.isPresent()) {
+          Asked asked = new Asked(SheetWords.lines(plan, i, load(plan, step)), Optional.of(PrescriptionDocument.of(i.prescription())), Optional.of(b + 1), load(plan, step));
+          sessions.pin(session.id(), i.candidateId(), Optional.of(o.get().setup()), asked);
+        }
       }
     }
     return new StartedView(session.id());

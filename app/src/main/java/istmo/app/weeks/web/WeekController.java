@@ -1,5 +1,6 @@
 package istmo.app.weeks.web;
 
+import istmo.app.plans.PrescriptionDocument;
 import istmo.app.platform.DrawingView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
@@ -64,7 +65,7 @@ class WeekController {
   /** run: an id made by the asker, by which the search is followed and stopped. */
   record ComposeInput(Integer version, UUID run, Double seconds) {}
 
-  record SchemeInput(Scheme scheme, PlanDocument.PrescriptionDocument prescription) {}
+  record SchemeInput(Scheme scheme, PrescriptionDocument prescription) {}
 
   record WeekLine(UUID id, UUID clientId, UUID gymId, String name, int days, int exercises, Instant changedAt) {}
 
@@ -77,10 +78,10 @@ class WeekController {
 
   record ShortfallView(String region, double has, double asked, String sentence, List<String> ways) {}
 
-  record SwapView(String candidateId, String name, double alike, List<String> changes, PlanDocument.PrescriptionDocument prescription) {}
+  record SwapView(String candidateId, String name, double alike, List<String> changes, PrescriptionDocument prescription) {}
 
   /** shares: what a set gives of each region beside the best here. */
-  record OfferView(String candidateId, String exerciseId, String name, Role role, double utility, Map<String, Double> shares, PlanDocument.PrescriptionDocument prescription) {}
+  record OfferView(String candidateId, String exerciseId, String name, Role role, double utility, Map<String, Double> shares, PrescriptionDocument prescription) {}
 
   record SchemeView(Scheme scheme, String label, String how) {}
 
@@ -110,9 +111,9 @@ class WeekController {
 
   /** Another way to string sets together, with the repetitions, reserve and pauses that go with it. */
   @PostMapping("/prescriptions")
-  PlanDocument.PrescriptionDocument scheme(@RequestBody SchemeInput input) {
+  PrescriptionDocument scheme(@RequestBody SchemeInput input) {
     new Needed().field("scheme", input.scheme()).field("prescription", input.prescription()).check();
-    return PlanDocument.PrescriptionDocument.of(Prescriber.by(input.scheme(), input.prescription().prescription()));
+    return PrescriptionDocument.of(Prescriber.by(input.scheme(), input.prescription().prescription()));
   }
 
   @PostMapping
@@ -193,13 +194,13 @@ class WeekController {
 
   @GetMapping("/{id}/items/{itemId}/swaps")
   List<SwapView> swaps(@PathVariable UUID id, @PathVariable String itemId, @RequestParam Optional<Set<String>> taken, @RequestParam Optional<Set<PainFlag>> hurting) {
-    return weeks.swaps(id, itemId, taken.orElse(Set.of()), hurting.orElse(Set.of())).stream().map(s -> new SwapView(s.offer().candidateId(), s.offer().name(), Rounded.of(s.alike()), s.changes(), PlanDocument.PrescriptionDocument.of(s.offer().usual()))).toList();
+    return weeks.swaps(id, itemId, taken.orElse(Set.of()), hurting.orElse(Set.of())).stream().map(s -> new SwapView(s.offer().candidateId(), s.offer().name(), Rounded.of(s.alike()), s.changes(), PrescriptionDocument.of(s.offer().usual()))).toList();
   }
 
   /** Everything that may be put into this week, in the order's order. */
   @GetMapping("/{id}/offers")
   List<OfferView> offers(@PathVariable UUID id) {
-    return weeks.get(id).offers().all().stream().map(o -> new OfferView(o.candidateId(), o.exerciseId(), o.name(), o.role(), Rounded.of(o.utility()), Rounded.of(o.shares()), PlanDocument.PrescriptionDocument.of(o.usual()))).toList();
+    return weeks.get(id).offers().all().stream().map(o -> new OfferView(o.candidateId(), o.exerciseId(), o.name(), o.role(), Rounded.of(o.utility()), Rounded.of(o.shares()), PrescriptionDocument.of(o.usual()))).toList();
   }
 
   /** The client at the lengthened end of one exercise. */

@@ -1,5 +1,7 @@
 package istmo.app.weeks.web;
 
+import istmo.app.plans.PrescriptionDocument;
+import istmo.app.platform.LoadingView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.app.weeks.PlanBrief;
@@ -8,7 +10,6 @@ import istmo.app.weeks.WeekPlan;
 import istmo.app.weeks.Weeks;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
-import istmo.core.equipment.Loading;
 import istmo.core.plan.Block;
 import istmo.core.plan.Coverage;
 import istmo.core.plan.Offer;
@@ -37,13 +38,6 @@ final class WeekViews {
     }
   }
 
-  /** perSide: plates on one side, heaviest first; emptyKg: of the load, what is there with none on. */
-  record LoadingView(double kg, Loading.Kind kind, double emptyKg, List<Double> perSide, Loading.PlateKind plates) {
-    static LoadingView of(Loading l) {
-      return new LoadingView(Rounded.of(l.kg()), l.kind(), l.emptyKg(), l.perSide(), l.plateKind());
-    }
-  }
-
   record WarmUpView(int repetitions, LoadingView load) {}
 
   record SetLineView(int repetitionsLow, int repetitionsHigh, @MayBeMissing LoadingView load, List<Double> putOn, String note) {}
@@ -67,7 +61,7 @@ final class WeekViews {
       String exerciseId,
       String name,
       boolean pinned,
-      PlanDocument.PrescriptionDocument prescription,
+      PrescriptionDocument prescription,
       @MayBeMissing String refusal,
       @MayBeMissing Role role,
       boolean oneLeg,
@@ -161,7 +155,7 @@ final class WeekViews {
   }
 
   private static PlannedItemView item(WeekPlan p, Planned.Item i, double load) {
-    PlanDocument.PrescriptionDocument prescription = PlanDocument.PrescriptionDocument.of(i.prescription());
+    PrescriptionDocument prescription = PrescriptionDocument.of(i.prescription());
     Optional<Offer> found = p.offers().find(i.candidateId());
     if (found.isEmpty()) {
       return new PlannedItemView(i.id(), i.candidateId(), i.candidateId().split("/")[0], i.candidateId(), i.pinned(), prescription, p.offers().whyNot(i.candidateId()), null, false, Map.of(), Map.of(), null, List.of(), List.of(), List.of());

@@ -53,10 +53,22 @@ public final class Explanation {
     e.reach().changes().forEach(text -> sentences.add("For this client: " + text));
     e.analysis().notes().forEach(sentences::add);
     brief.profile().habits().stream().filter(h -> h.family().equals(x.family().id()) && aimsAtGroup(aim, h.group())).forEach(h -> sentences.add(h.change()));
+    said(j, brief, most).forEach(sentences::add);
     machine(brief, x).ifPresent(sentences::add);
     sentences.add("It costs: " + costs(e, x.setUpMinutes()) + ".");
     sentences.add(sure(ranked));
     return sentences;
+  }
+
+  /** What this client has said of it, and what that does. */
+  private static List<String> said(Judged j, Brief brief, String most) {
+    List<String> words = new ArrayList<>(brief.experience().words(j.evaluation().candidate().id()));
+    double shift = j.said()[Judged.index(most)];
+    if (Math.abs(shift) >= 0.01) {
+      String from = words.isEmpty() ? "What this client felt in another set-up of it" : "That";
+      words.add(String.format(Locale.ROOT, "%s moves the figure for the %s by %+.0f %% in this client's order.", from, name(most), 100 * Math.expm1(shift)));
+    }
+    return words;
   }
 
   /** What the studies say beside the mechanics. */

@@ -147,7 +147,7 @@ public final class Orders {
       if (out.isPresent()) {
         excluded.add(out.get());
       } else {
-        open.put(c.id(), Judged.of((Evaluation.Computed) e, evidence));
+        open.put(c.id(), Judged.of((Evaluation.Computed) e, evidence, brief.experience()));
       }
     }
     if (brief.weights().preset() == Weights.Preset.ONE_STATION) {
@@ -176,6 +176,10 @@ public final class Orders {
     Optional<Cautions.Refusal> refusal = Admission.refusal(brief.cautions(), x, analysis);
     if (refusal.isPresent()) {
       return Optional.of(new Order.Excluded(c.id(), c.name(), refusal.get().byPain() ? Order.Kind.PAIN : Order.Kind.CAUTION, refusal.get().reason(), Optional.empty(), List.of()));
+    }
+    Optional<String> hurts = brief.experience().out(c.id());
+    if (hurts.isPresent()) {
+      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.PAIN, hurts.get(), Optional.empty(), List.of()));
     }
     List<String> missing = x.needs().stream().filter(id -> !brief.place().equipment().contains(id)).map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT)).sorted().toList();
     if (!missing.isEmpty()) {

@@ -171,13 +171,19 @@ final class Practical {
     add(Criterion.REACH, share, share > 0.99 ? "All of the usual depth." : String.format(Locale.ROOT, "%.0f %% of the usual depth.", 100 * share));
   }
 
-  /** Counts only where a joint is sore. */
+  /** Counts only where a joint is sore, or something has hurt this client. */
   private void comfort() {
-    if (brief.cautions().sores().isEmpty()) {
+    if (brief.cautions().sores().isEmpty() && !brief.experience().anyPain()) {
       return;
     }
+    double hurt = brief.experience().pain(e.candidate().id());
     Optional<Soreness> worked = brief.cautions().sores().stream().filter(s -> x.exclusions().containsKey(s.joint())).findFirst();
-    add(Criterion.COMFORT, worked.isPresent() ? SORE_WORKED : 1, worked.map(s -> "Works the sore " + s.joint().label() + ": " + x.exclusions().get(s.joint())).orElse("Works no joint that is sore."));
+    double calm = worked.isPresent() ? SORE_WORKED : 1;
+    if (1 - hurt < calm) {
+      add(Criterion.COMFORT, 1 - hurt, String.join(" ", brief.experience().words(e.candidate().id())));
+      return;
+    }
+    add(Criterion.COMFORT, calm, worked.map(s -> "Works the sore " + s.joint().label() + ": " + x.exclusions().get(s.joint())).orElse("Works no joint that is sore."));
   }
 
   private void progression() {

@@ -1,0 +1,97 @@
+package istmo.app.exchange;
+
+import istmo.app.catalogue.Variants;
+import istmo.app.plans.Bringing;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Exercise;
+import istmo.core.quantity.InvalidInput;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/** Earlier sets from a spreadsheet: looked at first, then all brought in or none. */
+@Service
+public class SetsImport {
+  private final Bringing bringing;
+  private final Variants variants;
+
+  SetsImport(Bringing bringing, Variants variants) {
+    this.bringing = bringing;
+    this.variants = variants;
+  }
+
+  /** @param candidateId empty where nothing of that name is known and nothing was said; {@code skipped} where it was said to leave it out */
+  public record Named(String name, int sets, Optional<String> candidateId, boolean skipped) {}
+
+  public record Preview(SetsTable table, List<Named> exercises) {
+    public boolean ready() {
+      return table.faultCount() == 0 && exercises.stream().allMatch(n -> n.candidateId().isPresent() || n.skipped());
+    }
+  }
+
+  /** @param exercises by a table's name, the candidate that it stands for; empty to leave it out */
+  public Preview preview(String text, SetsTable.Wished wished, Map<String, String> exercises) {
+    SetsTable table = SetsTable.read(text, wished);
+    Map<String, String> known = names();
+    List<Named> named = new ArrayList<>();
+    table.exercises().forEach((name, sets) -> {
+      String said = exercises.get(name);
+      if (said != null && !said.isEmpty()) {
+        variants.candidate(said);
+      }
+      Optional<String> id = said != null ? Optional.of(said).filter(x -> !x.isEmpty()) : Optional.ofNullable(known.get(plain(name)));
+      named.add(new Named(name, sets, id, said != null && said.isEmpty()));
+    });
+    return new Preview(table, named);
+  }
+
+  /** Throws {@link InvalidInput} that names every line at fault, and every exercise of which nobody said what it is. */
+  public Bringing.BroughtIn bring(UUID clientId, UUID gymId, String text, SetsTable.Wished wished, Map<String, String> exercises) {
+    Preview p = preview(text, wished, exercises);
+    if (!p.ready()) {
+      List<InvalidInput.Fault> faults = new ArrayList<>(p.table().faults());
+      p.exercises().stream().filter(n -> n.candidateId().isEmpty() && !n.skipped()).forEach(n -> faults.add(new InvalidInput.Fault("exercises." + n.name(), "say which exercise it is, or leave it out")));
+      throw new InvalidInput(faults);
+    }
+    Map<String, String> ids = new HashMap<>();
+    p.exercises().forEach(n -> n.candidateId().ifPresent(id -> ids.put(n.name(), id)));
+    Map<String, Integer> alike = new HashMap<>();
+    List<Bringing.Brought> sets = new ArrayList<>();
+    for (SetsTable.Row r : p.table().rows()) {
+      String candidate = ids.get(r.exercise());
+      if (candidate != null) {
+        String says = clientId + " " + r.on() + " " + candidate + " " + r.set();
+        sets.add(new Bringing.Brought(UUID.nameUUIDFromBytes((says + " " + alike.merge(says, 1, Integer::sum)).getBytes(StandardCharsets.UTF_8)), r.on(), candidate, r.set()));
+      }
+    }
+    return bringing.bring(clientId, gymId, sets);
+  }
+
+  /** What the gym's names and nicknames stand for; an exercise's own name is its first set-up. */
+  private Map<String, String> names() {
+    Map<String, String> names = new LinkedHashMap<>();
+    variants.own().forEach(c -> names.put(plain(c.name()), c.id()));
+    for (Candidate c : Catalogue.standard().candidates()) {
+      names.putIfAbsent(plain(c.name()), c.id());
+      names.putIfAbsent(c.id(), c.id());
+    }
+    for (Candidate c : Catalogue.standard().candidates()) {
+      Exercise x = Catalogue.standard().exerciseOf(c);
+      names.putIfAbsent(plain(x.name()), c.id());
+      x.alsoCalled().forEach(n -> names.putIfAbsent(plain(n), c.id()));
+    }
+    return names;
+  }
+
+  private static String plain(String name) {
+    return name.toLowerCase(Locale.ROOT).replaceAll("[\\s_-]+", " ").strip();
+  }
+}

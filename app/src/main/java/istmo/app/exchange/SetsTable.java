@@ -1,0 +1,391 @@
+package istmo.app.exchange;
+
+import istmo.core.body.Measurement.Side;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.record.SetRecord;
+import istmo.core.training.PerformedSet;
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.time.format.ResolverStyle;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+
+/**
+ * Sets in somebody's spreadsheet: separator, decimal comma, column names, units and the order of a day are recognised, and all of that can be said otherwise. One row a set, or several alike where a column counts them (docs/formats.md).
+ */
+public final class SetsTable {
+  private static final double KG_PER_LB = 0.45359237;
+  private static final int MOST_ROWS = 200_000;
+  private static final int MOST_FAULTS = 200;
+  private static final int MOST_SETS_A_ROW = 20;
+  private static final char[] SEPARATORS = {';', '\t', ',', '|'};
+
+  /** What a column may hold. */
+  public enum Field {
+    DATE(Set.of("date", "day", "when", "datum", "tag", "fecha", "data")),
+    EXERCISE(Set.of("exercise", "movement", "lift", "exercise name", "name", "übung", "ejercicio", "exercice")),
+    LOAD(Set.of("load", "weight", "kg", "lb", "lbs", "weight used", "gewicht", "last", "peso", "poids", "charge")),
+    UNIT(Set.of("unit", "units", "weight unit", "einheit")),
+    REPETITIONS(Set.of("repetitions", "reps", "rep", "wiederholungen", "wdh", "repeticiones", "répétitions")),
+    SETS(Set.of("sets", "number of sets", "sätze", "series")),
+    RESERVE(Set.of("reserve", "rir", "reps in reserve", "repetitions in reserve", "in reserve")),
+    EXERTION(Set.of("rpe", "exertion", "perceived exertion")),
+    SIDE(Set.of("side", "leg", "seite", "bein", "lado")),
+    IGNORED(Set.of());
+
+    private final Set<String> headers;
+
+    Field(Set<String> headers) {
+      this.headers = headers;
+    }
+  }
+
+  /** How days are written. */
+  public enum Days {
+    ISO("uuuu-MM-dd", "uuuu/MM/dd"),
+    DAY_FIRST("d.M.uuuu", "d/M/uuuu", "d-M-uuuu"),
+    MONTH_FIRST("M/d/uuuu", "M-d-uuuu", "M.d.uuuu");
+
+    private final List<DateTimeFormatter> ways;
+
+    Days(String... ways) {
+      this.ways = Arrays.stream(ways).map(w -> DateTimeFormatter.ofPattern(w, Locale.ROOT).withResolverStyle(ResolverStyle.STRICT)).toList();
+    }
+
+    Optional<LocalDate> read(String text) {
+      for (DateTimeFormatter w : ways) {
+        try {
+          return Optional.of(LocalDate.parse(text, w));
+        } catch (DateTimeException notThisWay) {
+          // the next
+        }
+      }
+      return Optional.empty();
+    }
+  }
+
+  /** Units of a load. */
+  public enum Unit {
+    KG(1),
+    LB(KG_PER_LB);
+
+    private final double kg;
+
+    Unit(double kg) {
+      this.kg = kg;
+    }
+  }
+
+  /** @param field what it is taken to hold */
+  public record Column(String header, String sample, Field field) {}
+
+  /**
+   * One set as it was read.
+   *
+   * @param line in the text, from 1
+   * @param nth which of alike sets of that line, from 0
+   */
+  public record Row(int line, int nth, LocalDate on, String exercise, SetRecord set) {}
+
+  /** @param unit where a row or a header says none */
+  public record Wished(Map<Integer, Field> columns, Optional<Unit> unit, Optional<Days> days) {
+    public static final Wished NOTHING = new Wished(Map.of(), Optional.empty(), Optional.empty());
+  }
+
+  private final char separator;
+  private final List<Column> columns;
+  private final Unit unit;
+  private final Days days;
+  private final List<Row> rows;
+  private final List<InvalidInput.Fault> faults;
+  private final int faultCount;
+
+  private SetsTable(char separator, List<Column> columns, Unit unit, Days days, List<Row> rows, List<InvalidInput.Fault> faults, int faultCount) {
+    this.separator = separator;
+    this.columns = List.copyOf(columns);
+    this.unit = unit;
+    this.days = days;
+    this.rows = List.copyOf(rows);
+    this.faults = List.copyOf(faults);
+    this.faultCount = faultCount;
+  }
+
+  public char separator() {
+    return separator;
+  }
+
+  public List<Column> columns() {
+    return columns;
+  }
+
+  public Unit unit() {
+    return unit;
+  }
+
+  public Days days() {
+    return days;
+  }
+
+  public List<Row> rows() {
+    return rows;
+  }
+
+  /** The first faults, each with its line and column. */
+  public List<InvalidInput.Fault> faults() {
+    return faults;
+  }
+
+  public int faultCount() {
+    return faultCount;
+  }
+
+  /** Exercises by the names that the table has, with how many sets. */
+  public Map<String, Integer> exercises() {
+    Map<String, Integer> count = new TreeMap<>();
+    rows.forEach(r -> count.merge(r.exercise(), 1, Integer::sum));
+    return count;
+  }
+
+  /** Throws {@link InvalidInput} on field "text" for what is no table, or lacks a column that is needed. */
+  public static SetsTable read(String text, Wished wished) {
+    String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
+    char separator = separator(plain);
+    List<CSVRecord> records;
+    try (var csv = CSVFormat.DEFAULT.builder().setDelimiter(separator).setIgnoreEmptyLines(true).setTrim(true).get().parse(new StringReader(plain))) {
+      records = csv.getRecords();
+    } catch (IOException | IllegalArgumentException | UncheckedIOException e) {
+      throw new InvalidInput("text", "cannot be read as a table: " + e.getMessage());
+    }
+    if (records.size() < 2) {
+      throw new InvalidInput("text", "needs a row of column names and at least one set");
+    }
+    if (records.size() > MOST_ROWS) {
+      throw new InvalidInput("text", "has " + records.size() + " rows; at most " + MOST_ROWS + " are taken at once");
+    }
+    List<Column> columns = columns(records, wished);
+    Map<Field, Integer> at = new EnumMap<>(Field.class);
+    for (int c = 0; c < columns.size(); c++) {
+      if (columns.get(c).field() != Field.IGNORED && at.putIfAbsent(columns.get(c).field(), c) != null) {
+        throw new InvalidInput("columns." + c, "two columns hold " + columns.get(c).field().name().toLowerCase(Locale.ROOT) + "; say which counts");
+      }
+    }
+    List<String> missing = List.of(Field.DATE, Field.EXERCISE, Field.REPETITIONS).stream().filter(f -> !at.containsKey(f)).map(f -> f.name().toLowerCase(Locale.ROOT)).toList();
+    if (!missing.isEmpty()) {
+      throw new InvalidInput("columns", "no column is known to hold " + String.join(", ", missing) + "; the columns are " + columns.stream().map(Column::header).toList());
+    }
+    Days days = wished.days().orElseGet(() -> days(records, at.get(Field.DATE)));
+    Unit unit = wished.unit().orElseGet(() -> at.containsKey(Field.LOAD) && pounds(columns.get(at.get(Field.LOAD)).header()) ? Unit.LB : Unit.KG);
+    return new Reader(columns, at, days, unit).read(records, separator);
+  }
+
+  /** The sign that parts the first line most often, outside quotes. */
+  static char separator(String text) {
+    String first = text.lines().filter(l -> !l.isBlank()).findFirst().orElse("").replaceAll("\"[^\"]*\"", "");
+    char best = ',';
+    long most = 0;
+    for (char c : SEPARATORS) {
+      long n = first.chars().filter(x -> x == c).count();
+      if (n > most) {
+        most = n;
+        best = c;
+      }
+    }
+    return best;
+  }
+
+  private static List<Column> columns(List<CSVRecord> records, Wished wished) {
+    CSVRecord head = records.get(0);
+    List<Column> columns = new ArrayList<>();
+    Set<Field> taken = new HashSet<>(wished.columns().values());
+    for (int c = 0; c < head.size(); c++) {
+      int column = c;
+      String sample = records.stream().skip(1).limit(50).filter(r -> column < r.size() && !r.get(column).isBlank()).map(r -> r.get(column)).findFirst().orElse("");
+      Field said = wished.columns().get(c);
+      Field field = said != null ? said : recognised(head.get(c)).filter(f -> !taken.contains(f)).orElse(Field.IGNORED);
+      if (field != Field.IGNORED) {
+        taken.add(field);
+      }
+      columns.add(new Column(head.get(c), sample, field));
+    }
+    return columns;
+  }
+
+  /** By the header, without units in brackets and signs. */
+  static Optional<Field> recognised(String header) {
+    String plain = header.toLowerCase(Locale.ROOT).replaceAll("[\\[(].*?[\\])]", "").replaceAll("[_\\-.:]+", " ").strip().replaceAll(" (kg|lb|lbs)$", "");
+    for (Field f : Field.values()) {
+      if (f.headers.contains(plain)) {
+        return Optional.of(f);
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static boolean pounds(String header) {
+    return header.toLowerCase(Locale.ROOT).matches(".*\\b(lb|lbs|pounds?)\\b.*");
+  }
+
+  /** The way in which all the first days can be read; where several can, the day before the month unless the year is first. */
+  private static Days days(List<CSVRecord> records, int column) {
+    List<String> first = records.stream().skip(1).filter(r -> column < r.size() && !r.get(column).isBlank()).limit(2000).map(r -> day(r.get(column))).toList();
+    for (Days d : Days.values()) {
+      if (!first.isEmpty() && first.stream().allMatch(t -> d.read(t).isPresent())) {
+        return d;
+      }
+    }
+    return Days.values()[first.stream().map(t -> Arrays.stream(Days.values()).filter(d -> d.read(t).isPresent()).findFirst().map(Enum::ordinal).orElse(0)).reduce((a, b) -> a).orElse(0)];
+  }
+
+  /** The day of a moment such as "2026-11-24 18:05". */
+  private static String day(String text) {
+    return text.strip().split("[T ]")[0];
+  }
+
+  private static final class Reader {
+    private final List<Column> columns;
+    private final Map<Field, Integer> at;
+    private final Days days;
+    private final Unit unit;
+    private final List<Row> rows = new ArrayList<>();
+    private final List<InvalidInput.Fault> faults = new ArrayList<>();
+    private int faultCount;
+
+    Reader(List<Column> columns, Map<Field, Integer> at, Days days, Unit unit) {
+      this.columns = columns;
+      this.at = at;
+      this.days = days;
+      this.unit = unit;
+    }
+
+    SetsTable read(List<CSVRecord> records, char separator) {
+      for (CSVRecord r : records.subList(1, records.size())) {
+        row(r);
+      }
+      return new SetsTable(separator, columns, unit, days, rows, faults, faultCount);
+    }
+
+    private void row(CSVRecord r) {
+      int before = faultCount;
+      int line = (int) r.getRecordNumber();
+      String when = cell(r, Field.DATE);
+      LocalDate on = days.read(day(when)).orElse(null);
+      if (on == null) {
+        fault(line, Field.DATE, "\"" + when + "\" is no day as " + words(days));
+      }
+      String exercise = cell(r, Field.EXERCISE);
+      if (exercise.isBlank()) {
+        fault(line, Field.EXERCISE, "is empty");
+      }
+      Double load = load(r, line);
+      Double repetitions = number(r, line, Field.REPETITIONS, true);
+      if (repetitions != null && Math.rint(repetitions) != repetitions) {
+        fault(line, Field.REPETITIONS, "counts whole repetitions");
+      }
+      Double reserve = number(r, line, Field.RESERVE, false);
+      Double exertion = number(r, line, Field.EXERTION, false);
+      Double sets = number(r, line, Field.SETS, false);
+      if (sets != null && (sets < 1 || sets > MOST_SETS_A_ROW || Math.rint(sets) != sets)) {
+        fault(line, Field.SETS, "is 1 to " + MOST_SETS_A_ROW);
+      }
+      Side side = side(r, line);
+      if (faultCount > before) {
+        return;
+      }
+      double left = reserve != null ? reserve : exertion != null ? 10 - exertion : 0;
+      try {
+        SetRecord set = new SetRecord(new PerformedSet(load, (int) (double) repetitions, Math.round(2 * left) / 2.0), SetRecord.Kind.WORK, Optional.empty(), side, Optional.empty(), Optional.empty(), Set.of(), Optional.empty());
+        for (int n = 0; n < (sets == null ? 1 : sets); n++) {
+          rows.add(new Row(line, n, on, exercise, set));
+        }
+      } catch (InvalidInput e) {
+        e.faults().forEach(f -> fault(line, Map.of("loadKg", Field.LOAD, "repetitions", Field.REPETITIONS, "reserve", exertion != null && reserve == null ? Field.EXERTION : Field.RESERVE).getOrDefault(f.field(), Field.LOAD), f.message()));
+      }
+    }
+
+    private String cell(CSVRecord r, Field f) {
+      Integer c = at.get(f);
+      return c == null || c >= r.size() ? "" : r.get(c).strip();
+    }
+
+    /** A load with its own unit, its row's, or the table's; nothing, or words for body weight, is none. */
+    private Double load(CSVRecord r, int line) {
+      String text = cell(r, Field.LOAD).toLowerCase(Locale.ROOT);
+      if (text.isEmpty() || Set.of("bw", "body", "bodyweight", "body weight", "-").contains(text)) {
+        return 0.0;
+      }
+      Unit own = text.matches(".*(lb|lbs)$") ? Unit.LB : text.endsWith("kg") ? Unit.KG : switch (cell(r, Field.UNIT).toLowerCase(Locale.ROOT)) {
+        case "lb", "lbs", "pounds" -> Unit.LB;
+        case "kg", "kilograms" -> Unit.KG;
+        default -> unit;
+      };
+      Double value = decimal(text.replaceAll("\\s*(kg|lbs?)$", ""));
+      if (value == null) {
+        fault(line, Field.LOAD, "\"" + text + "\" is no number");
+        return null;
+      }
+      return Math.round(value * own.kg * 1000) / 1000.0;
+    }
+
+    private Double number(CSVRecord r, int line, Field f, boolean needed) {
+      String text = cell(r, f);
+      if (text.isEmpty()) {
+        if (needed) {
+          fault(line, f, "is empty");
+        }
+        return null;
+      }
+      Double value = decimal(text);
+      if (value == null) {
+        fault(line, f, "\"" + text + "\" is no number");
+      }
+      return value;
+    }
+
+    /** With a decimal point or comma; signs between thousands are not taken, so that none is misread. */
+    private static Double decimal(String text) {
+      return text.matches("-?\\d+([.,]\\d+)?") ? Double.valueOf(text.replace(',', '.')) : null;
+    }
+
+    private Side side(CSVRecord r, int line) {
+      String text = cell(r, Field.SIDE).toLowerCase(Locale.ROOT);
+      return switch (text) {
+        case "", "both", "b", "none", "-" -> Side.NONE;
+        case "l", "left", "links" -> Side.LEFT;
+        case "r", "right", "rechts" -> Side.RIGHT;
+        default -> {
+          fault(line, Field.SIDE, "\"" + text + "\" is left, right or both");
+          yield Side.NONE;
+        }
+      };
+    }
+
+    private void fault(int line, Field f, String message) {
+      faultCount++;
+      if (faults.size() < MOST_FAULTS) {
+        faults.add(new InvalidInput.Fault("line " + line + ", " + (at.containsKey(f) ? columns.get(at.get(f)).header() : f.name().toLowerCase(Locale.ROOT)), message));
+      }
+    }
+  }
+
+  private static String words(Days d) {
+    return switch (d) {
+      case ISO -> "2026-11-24";
+      case DAY_FIRST -> "24.11.2026 or 24/11/2026";
+      case MONTH_FIRST -> "11/24/2026";
+    };
+  }
+}

@@ -1,0 +1,101 @@
+package istmo.app.floor;
+
+import istmo.app.platform.Conflict;
+import istmo.app.platform.NotFound;
+import istmo.app.plans.Plans;
+import istmo.app.plans.PrescriptionDocument;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.record.SetRecord;
+import istmo.core.record.SetRegister;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.dao.ConcurrencyFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.stereotype.Service;
+
+/**
+ * Takes what a device has to say, one message after the other, each in a transaction of its own: what was taken stays taken when a later one fails, and the device sends the rest again. Every message may come late, twice, or after the ones that
+ * followed it.
+ */
+@Service
+public class Changes {
+  /** A device's clock that is off by less is taken as right. */
+  private static final Duration CLOCKS_AGREE = Duration.ofMinutes(1);
+
+  private final Plans plans;
+  private final Floor floor;
+  private final Clock clock;
+
+  Changes(Plans plans, Floor floor, Clock clock) {
+    this.plans = plans;
+    this.floor = floor;
+    this.clock = clock;
+  }
+
+  /** One message. */
+  public sealed interface Message {
+    record OfSet(UUID sessionId, UUID itemId, UUID setId, SetRegister.State<SetRecord> state, Instant performedAt) implements Message {}
+
+    /** An exercise in the place of another, or at the end; without a set-up, in the usual one. */
+    record OfItem(UUID sessionId, UUID itemId, String candidateId, Optional<Map<String, Double>> setup, Optional<PrescriptionDocument> prescription, Optional<UUID> replaces) implements Message {}
+
+    record OfMark(UUID clientId, UUID gymId, String candidateId, String words, Instant at) implements Message {}
+
+    record OfFinish(UUID sessionId, Instant at) implements Message {}
+  }
+
+  /** What became of a message. */
+  public enum Outcome {
+    STORED,
+    SAME,
+    STALE,
+    CONFLICT,
+    /** it cannot be taken, for the reason given; sending it again changes nothing */
+    REFUSED,
+    /** another message about the same came at the same moment: send it again */
+    AGAIN
+  }
+
+  /**
+   * @param stored the set as it stands now, for messages about sets that were judged
+   * @param detail why, where it was refused
+   */
+  public record Result(Outcome outcome, Optional<Plans.Taken> stored, String detail) {
+    static Result refused(String why) {
+      return new Result(Outcome.REFUSED, Optional.empty(), why);
+    }
+  }
+
+  /** @param sentAt by the device's clock, so that one that is wrong does no harm to the order of things */
+  public List<Result> take(Instant sentAt, List<Message> messages) {
+    Duration off = Duration.between(sentAt, clock.instant());
+    Duration shift = off.abs().compareTo(CLOCKS_AGREE) > 0 ? off : Duration.ZERO;
+    return messages.stream().map(m -> taken(m, shift)).toList();
+  }
+
+  private Result taken(Message m, Duration shift) {
+    try {
+      if (m instanceof Message.OfSet s) {
+        Plans.Taken t = plans.take(new Plans.SetMessage(s.sessionId(), s.itemId(), s.setId(), s.state(), s.performedAt().plus(shift)));
+        return new Result(Outcome.valueOf(t.outcome().name()), Optional.of(t), "");
+      }
+      if (m instanceof Message.OfItem i) {
+        plans.place(i.sessionId(), i.itemId(), i.candidateId(), i.setup(), i.prescription(), i.replaces());
+      } else if (m instanceof Message.OfMark k) {
+        floor.mark(k.clientId(), k.gymId(), k.candidateId(), k.words(), k.at().plus(shift));
+      } else if (m instanceof Message.OfFinish f) {
+        plans.finish(f.sessionId(), f.at().plus(shift));
+      }
+      return new Result(Outcome.STORED, Optional.empty(), "");
+    } catch (InvalidInput | Conflict | NotFound e) {
+      return Result.refused(e.getMessage());
+    } catch (DataIntegrityViolationException | ConcurrencyFailureException e) {
+      return new Result(Outcome.AGAIN, Optional.empty(), "");
+    }
+  }
+}

@@ -1,0 +1,118 @@
+package istmo.app.plans;
+
+import istmo.app.accounts.CurrentCoach;
+import istmo.app.bench.Bench;
+import istmo.app.clients.Client;
+import istmo.app.clients.Clients;
+import istmo.app.gyms.Gym;
+import istmo.app.gyms.Gyms;
+import istmo.app.plans.persistence.ItemEntity;
+import istmo.app.plans.persistence.ItemRepository;
+import istmo.app.plans.persistence.PerformedSetEntity;
+import istmo.app.plans.persistence.PerformedSetRepository;
+import istmo.app.plans.persistence.SessionEntity;
+import istmo.app.plans.persistence.TrainingSessionRepository;
+import istmo.core.record.SetRecord;
+import istmo.core.record.SetRegister;
+import istmo.core.stimulus.School;
+import jakarta.persistence.EntityManager;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Earlier records brought in. */
+@Service
+public class Bringing {
+  /** Rows that go to the database at once. */
+  private static final int CHUNK = 2000;
+
+  private final TrainingSessionRepository sessions;
+  private final ItemRepository items;
+  private final PerformedSetRepository sets;
+  private final SeriesBook series;
+  private final EntityManager entities;
+  private final Clients clients;
+  private final Gyms gyms;
+  private final Bench bench;
+  private final CurrentCoach coach;
+
+  Bringing(TrainingSessionRepository sessions, ItemRepository items, PerformedSetRepository sets, SeriesBook series, EntityManager entities, Clients clients, Gyms gyms, Bench bench, CurrentCoach coach) {
+    this.sessions = sessions;
+    this.items = items;
+    this.sets = sets;
+    this.series = series;
+    this.entities = entities;
+    this.clients = clients;
+    this.gyms = gyms;
+    this.bench = bench;
+    this.coach = coach;
+  }
+
+  /** A set from somebody's earlier record; {@code id} is made of what it says, so that the same record brought in again adds nothing. */
+  public record Brought(UUID id, LocalDate on, String candidateId, SetRecord set) {}
+
+  /** @param sets that were added */
+  public record BroughtIn(int sets, int sessions, int already) {}
+
+  /** Brings earlier sets in, all or none: a session for each day, every exercise in its usual set-up on this gym's machines as far as this client takes it. What cautions leave out now was done all the same. */
+  @Transactional
+  public BroughtIn bring(UUID clientId, UUID gymId, List<Brought> all) {
+    Client client = clients.get(clientId);
+    Gym gym = gyms.get(gymId);
+    Set<UUID> known = new HashSet<>();
+    for (int from = 0; from < all.size(); from += CHUNK) {
+      known.addAll(sets.known(coach.id(), clientId, all.subList(from, Math.min(all.size(), from + CHUNK)).stream().map(Brought::id).toList()));
+    }
+    List<Brought> fresh = all.stream().filter(b -> !known.contains(b.id())).sorted(Comparator.comparing(Brought::on)).toList();
+    SessionBrief brief = new SessionBrief(Map.of(), List.of(), School.STRETCH.id(), false);
+    Map<String, Map<String, Double>> setups = new HashMap<>();
+    Map<String, UUID> seriesIds = new HashMap<>();
+    Map<LocalDate, SessionEntity> days = new HashMap<>();
+    Map<String, ItemEntity> exercises = new HashMap<>();
+    Map<UUID, Integer> counts = new HashMap<>();
+    List<PerformedSetEntity> rows = new ArrayList<>();
+    int begun = 0;
+    for (Brought b : fresh) {
+      Instant noon = b.on().atTime(12, 0).toInstant(ZoneOffset.UTC);
+      SessionEntity session = days.get(b.on());
+      if (session == null) {
+        UUID id = named("session " + clientId + " " + gymId + " " + b.on());
+        Optional<SessionEntity> there = sessions.findByIdAndCoachId(id, coach.id());
+        begun += there.isPresent() ? 0 : 1;
+        session = there.orElseGet(() -> sessions.save(new SessionEntity(id, coach.id(), clientId, gymId, brief, noon)));
+        session.finish(noon.plusSeconds(3600));
+        days.put(b.on(), session);
+      }
+      Map<String, Double> setup = setups.computeIfAbsent(b.candidateId(), id -> bench.side(client, gym.place(), new Bench.Wish(clientId, Optional.of(gymId), id, Optional.empty(), false), School.STRETCH).setup().values());
+      UUID seriesId = seriesIds.computeIfAbsent(b.candidateId(), id -> series.of(clientId, id, setup));
+      UUID sessionId = session.getId();
+      ItemEntity item = exercises.computeIfAbsent(sessionId + " " + b.candidateId(), k -> {
+        UUID id = named("item " + k);
+        return items.findByIdAndSessionIdAndCoachId(id, sessionId, coach.id()).orElseGet(() -> items.save(new ItemEntity(id, coach.id(), sessionId, counts.merge(sessionId, 1, Integer::sum), b.candidateId(), setup, seriesId, Asked.NOTHING, noon)));
+      });
+      rows.add(new PerformedSetEntity(b.id(), coach.id(), clientId, item, SetRegister.Stored.first(new SetRegister.State<>(1, 0, "brought in", false, b.set())), noon.plusSeconds(180L * counts.merge(item.getId(), 1, Integer::sum))));
+    }
+    items.flush();
+    for (int from = 0; from < rows.size(); from += CHUNK) {
+      sets.saveAllAndFlush(rows.subList(from, Math.min(rows.size(), from + CHUNK)));
+      entities.clear();
+    }
+    return new BroughtIn(rows.size(), begun, known.size());
+  }
+
+  private static UUID named(String of) {
+    return UUID.nameUUIDFromBytes(of.getBytes(StandardCharsets.UTF_8));
+  }
+}

@@ -1,0 +1,69 @@
+package istmo.app.record;
+
+import istmo.app.accounts.CurrentCoach;
+import istmo.app.clients.Clients;
+import istmo.app.platform.NotFound;
+import istmo.app.record.persistence.LessonAnswerEntity;
+import istmo.app.record.persistence.LessonAnswerRepository;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.record.Lesson;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What coaches made of lessons. */
+@Service
+public class Answers {
+  /** An answer holds for so long; then the record is looked at anew (judgement: about a block). */
+  public static final Duration HOLDS = Duration.ofDays(28);
+
+  private static final int LONGEST = 300;
+
+  private final LessonAnswerRepository answers;
+  private final Clients clients;
+  private final CurrentCoach coach;
+  private final Clock clock;
+
+  Answers(LessonAnswerRepository answers, Clients clients, CurrentCoach coach, Clock clock) {
+    this.answers = answers;
+    this.clients = clients;
+    this.coach = coach;
+    this.clock = clock;
+  }
+
+  /** @param taken the proposal that was accepted; empty where the lesson was dismissed */
+  public record Answer(UUID id, Lesson.Kind kind, String subject, Optional<Lesson.Proposal> taken, Instant at) {}
+
+  /** Answers that still hold, newest first. */
+  @Transactional(readOnly = true)
+  public List<Answer> of(UUID clientId) {
+    Instant from = clock.instant().minus(HOLDS);
+    return answers.findByCoachIdAndClientIdOrderByAnsweredAtDesc(coach.id(), clientId).stream().filter(a -> a.getAnsweredAt().isAfter(from)).map(Answers::answer).toList();
+  }
+
+  @Transactional
+  public Answer answer(UUID clientId, Lesson.Kind kind, String subject, Optional<Lesson.Proposal> taken) {
+    clients.get(clientId);
+    if (subject.length() > LONGEST || taken.filter(p -> p.words().isBlank() || p.words().length() > LONGEST).isPresent()) {
+      throw new InvalidInput("words", "needs 1 to " + LONGEST + " characters");
+    }
+    LessonAnswerEntity e = answers.findByCoachIdAndClientIdAndKindAndSubject(coach.id(), clientId, kind, subject).orElseGet(() -> new LessonAnswerEntity(UUID.randomUUID(), coach.id(), clientId, kind, subject));
+    e.write(taken, clock.instant());
+    return answer(answers.saveAndFlush(e));
+  }
+
+  /** Takes an answer back: the lesson stands open again. */
+  @Transactional
+  public void takeBack(UUID clientId, UUID answerId) {
+    answers.delete(answers.findByIdAndCoachIdAndClientId(answerId, coach.id(), clientId).orElseThrow(() -> new NotFound("answer")));
+  }
+
+  private static Answer answer(LessonAnswerEntity e) {
+    return new Answer(e.getId(), e.getKind(), e.getSubject(), e.taken(), e.getAnsweredAt());
+  }
+}

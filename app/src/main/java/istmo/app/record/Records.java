@@ -1,0 +1,161 @@
+package istmo.app.record;
+
+import istmo.app.catalogue.Variants;
+import istmo.app.clients.Client;
+import istmo.app.clients.Clients;
+import istmo.app.orders.OrderBook;
+import istmo.app.plans.History;
+import istmo.app.plans.Plans;
+import istmo.app.plans.Session;
+import istmo.app.schools.Schools;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.plan.Offer;
+import istmo.core.plan.Offers;
+import istmo.core.plan.Targets;
+import istmo.core.ranking.criterion.Weights;
+import istmo.core.record.Experience;
+import istmo.core.record.Lesson;
+import istmo.core.record.Lessons;
+import istmo.core.record.Outing;
+import istmo.core.record.Progression;
+import istmo.core.record.Series;
+import istmo.core.record.WeeklySets;
+import java.time.Clock;
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import org.springframework.stereotype.Service;
+
+/** What a client's record says, and what it teaches. */
+@Service
+public class Records {
+  private static final Duration TAUGHT_FROM = Duration.ofDays(182);
+  private static final int LESSON_WEEKS = 4;
+
+  private final History history;
+  private final Plans plans;
+  private final Clients clients;
+  private final OrderBook orders;
+  private final Schools schools;
+  private final Variants variants;
+  private final Answers answers;
+  private final Clock clock;
+
+  Records(History history, Plans plans, Clients clients, OrderBook orders, Schools schools, Variants variants, Answers answers, Clock clock) {
+    this.history = history;
+    this.plans = plans;
+    this.clients = clients;
+    this.orders = orders;
+    this.schools = schools;
+    this.variants = variants;
+    this.answers = answers;
+    this.clock = clock;
+  }
+
+  public record Overview(Client client, List<History.Line> series, Experience experience) {}
+
+  public Overview overview(UUID clientId) {
+    Client client = clients.get(clientId);
+    return new Overview(client, history.lines(clientId), Experience.of(history.since(clientId, clock.instant().minus(TAUGHT_FROM), List.of()).values()));
+  }
+
+  /**
+   * One series with what comes next.
+   *
+   * @param next by what is usual for this exercise; empty where it is not on offer now
+   */
+  public record OneSeries(Series series, Candidate candidate, Optional<Progression.Next> next) {}
+
+  public OneSeries series(UUID clientId, UUID seriesId) {
+    clients.get(clientId);
+    Series s = history.series(clientId, seriesId);
+    Candidate candidate = variants.candidates().apply(s.candidateId());
+    Optional<Session> newest = plans.newest(clientId);
+    Optional<Progression.Next> next = newest.flatMap(n -> offers(n).find(s.candidateId()).map(o -> Progression.next(s, new Progression.Asked(o.usual().repetitionsLow(), o.usual().repetitionsHigh(), o.usual().reserve()), o.needs(), n.gym().place(), today())));
+    return new OneSeries(s, candidate, next);
+  }
+
+  /**
+   * Effective sets by week, the running week too, with what the newest aim asks.
+   *
+   * @param unknown names of what was done and could not be counted, because it is not on offer there now
+   */
+  public record Weeks(List<WeeklySets> weeks, Map<String, Double> asked, List<String> unknown, Optional<Session> by) {}
+
+  public Weeks weeks(UUID clientId, int count) {
+    clients.get(clientId);
+    LocalDate monday = today().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    LocalDate first = monday.minusWeeks(count - 1L);
+    Optional<Session> newest = plans.newest(clientId);
+    List<WeeklySets.Count> counts = history.weeks(clientId, first.atStartOfDay(ZoneOffset.UTC).toInstant());
+    if (newest.isEmpty()) {
+      return new Weeks(WeeklySets.of(List.of(), first, monday, id -> Map.of()), Map.of(), List.of(), newest);
+    }
+    Offers offers = offers(newest.get());
+    Set<String> unknown = new LinkedHashSet<>();
+    Function<String, Candidate> names = variants.candidates();
+    counts.stream().filter(c -> offers.find(c.candidateId()).isEmpty()).forEach(c -> unknown.add(names.apply(c.candidateId()).name()));
+    List<WeeklySets> weeks = WeeklySets.of(counts, first, monday, id -> offers.find(id).map(Offer::shares).orElse(Map.of()));
+    Targets targets = Targets.of(newest.get().brief().aimed(), newest.get().client().profile().trainingAge(), false, offers.all());
+    return new Weeks(weeks, targets.least(), List.copyOf(unknown), newest);
+  }
+
+  /** A lesson, and what the coach made of it. */
+  public record Taught(Lesson lesson, Optional<Answers.Answer> answer) {}
+
+  /** What the record teaches now, the most pressing first. */
+  public List<Taught> lessons(UUID clientId) {
+    Client client = clients.get(clientId);
+    List<Series> all = List.copyOf(history.since(clientId, clock.instant().minus(TAUGHT_FROM), List.of()).values());
+    if (all.isEmpty()) {
+      return List.of();
+    }
+    Optional<Offers> offers = plans.newest(clientId).map(this::offers);
+    Function<String, Candidate> names = variants.candidates();
+    List<Lessons.Looked> looked = new ArrayList<>();
+    for (Series s : all) {
+      if (!s.outings().isEmpty()) {
+        Candidate c = names.apply(s.candidateId());
+        Set<String> mainly = offers.flatMap(o -> o.find(s.candidateId())).map(o -> Set.copyOf(o.mainly())).orElse(Set.of());
+        looked.add(new Lessons.Looked(s, c.name(), Catalogue.standard().exerciseOf(c).faults(), mainly));
+      }
+    }
+    Weeks weeks = weeks(clientId, LESSON_WEEKS + 1);
+    List<WeeklySets> whole = weeks.weeks().subList(0, weeks.weeks().size() - 1); // the running week is not over
+    Optional<Lessons.Weekly> weekly = weeks.asked().isEmpty() ? Optional.empty() : Optional.of(new Lessons.Weekly(whole.stream().map(WeeklySets::sets).toList(), whole.get(whole.size() - 1).monday().plusDays(6), weeks.asked()));
+    List<Answers.Answer> given = answers.of(client.id());
+    return Lessons.of(looked, weekly, today()).stream().map(l -> new Taught(l, given.stream().filter(a -> a.kind() == l.kind() && a.subject().equals(l.subject())).findFirst())).toList();
+  }
+
+  /** Pain and feeling as they were said, newest first. */
+  public record Said(LocalDate on, String candidateId, Outing outing) {}
+
+  public List<Said> said(UUID clientId) {
+    clients.get(clientId);
+    List<Said> list = new ArrayList<>();
+    for (Series s : history.since(clientId, clock.instant().minus(TAUGHT_FROM), List.of()).values()) {
+      s.outings().stream().filter(o -> o.sets().stream().anyMatch(x -> !x.felt().isEmpty() || x.pain().isPresent())).forEach(o -> list.add(new Said(o.on(), s.candidateId(), o)));
+    }
+    list.sort((a, b) -> b.on().compareTo(a.on()));
+    return list;
+  }
+
+  private LocalDate today() {
+    return clock.instant().atZone(ZoneOffset.UTC).toLocalDate();
+  }
+
+  private Offers offers(Session s) {
+    return new Offers(orders.order(new OrderBook.Wish(s.client().id(), s.gym().id(), s.brief().aimed(), schools.get(s.brief().school()), Weights.USUAL, false)).order(), s.client().profile());
+  }
+}

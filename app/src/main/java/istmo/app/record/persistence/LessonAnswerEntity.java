@@ -1,0 +1,74 @@
+package istmo.app.record.persistence;
+
+import istmo.core.record.Lesson;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+
+/** What the coach made of a lesson: one answer for each kind and subject of a client, the newest. */
+@Entity
+@Table(name = "lesson_answer")
+public class LessonAnswerEntity {
+  @Id private UUID id;
+  private UUID coachId;
+  private UUID clientId;
+
+  @Enumerated(EnumType.STRING)
+  private Lesson.Kind kind;
+
+  private String subject;
+  private boolean accepted;
+
+  @Enumerated(EnumType.STRING)
+  private Lesson.Act act;
+
+  private String words;
+  private Instant answeredAt;
+
+  protected LessonAnswerEntity() {}
+
+  public LessonAnswerEntity(UUID id, UUID coachId, UUID clientId, Lesson.Kind kind, String subject) {
+    this.id = id;
+    this.coachId = coachId;
+    this.clientId = clientId;
+    this.kind = kind;
+    this.subject = subject;
+  }
+
+  /** Dismissed where no proposal is taken. */
+  public void write(Optional<Lesson.Proposal> taken, Instant at) {
+    accepted = taken.isPresent();
+    act = taken.map(Lesson.Proposal::act).orElse(null);
+    words = taken.map(Lesson.Proposal::words).orElse(null);
+    answeredAt = at;
+  }
+
+  public UUID getId() {
+    return id;
+  }
+
+  public Lesson.Kind getKind() {
+    return kind;
+  }
+
+  public String getSubject() {
+    return subject;
+  }
+
+  public boolean isAccepted() {
+    return accepted;
+  }
+
+  public Optional<Lesson.Proposal> taken() {
+    return accepted ? Optional.of(new Lesson.Proposal(act, words)) : Optional.empty();
+  }
+
+  public Instant getAnsweredAt() {
+    return answeredAt;
+  }
+}

@@ -1,0 +1,88 @@
+package istmo.core.watching;
+
+import istmo.core.watching.RepetitionFinder.Sample;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+
+/**
+ * An invented lifter and an invented sensor: positions with their known truth, for the demo's stand-in and for checks. Movements are minimum-jerk (Flash and Hogan 1985), which is how limbs move from rest to rest.
+ */
+public final class StandInMotion {
+  private StandInMotion() {}
+
+  /** One repetition as it was truly done: lowering first. */
+  public record Truth(double loweringS, double lowS, double liftingS, double topS, double range) {}
+
+  /**
+   * The sensor's faults.
+   *
+   * @param noise standard deviation of a reading, in the positions' unit
+   * @param jitterS of the time between samples
+   * @param spikes share of the samples that are far off
+   * @param lost share of the samples that do not arrive
+   */
+  public record Sensor(double rateHz, double noise, double jitterS, double spikes, double lost) {
+    public static final Sensor EXACT = new Sensor(50, 0, 0, 0, 0);
+  }
+
+  /**
+   * @param high position of the top end
+   * @param fidget amplitude of what goes on before and after the set: standing, settling, racking
+   * @param lowFirst whether the set begins at the low end, as from the floor
+   */
+  public static List<Sample> samples(List<Truth> truth, double high, double fidget, boolean lowFirst, Sensor sensor, long seed) {
+    Random random = new Random(seed);
+    List<double[]> moves = new ArrayList<>(); // seconds, to
+    double first = truth.isEmpty() ? 0 : truth.get(0).range();
+    double at = lowFirst ? high - first : high;
+    double begun = at;
+    for (int k = 0; k < 3; k++) {
+      moves.add(new double[] {0.5 + 0.3 * random.nextDouble(), begun + fidget * (random.nextDouble() - 0.5)});
+    }
+    moves.add(new double[] {0.6, begun});
+    moves.add(new double[] {0.8, begun});
+    for (int k = 0; k < truth.size(); k++) {
+      Truth r = truth.get(k);
+      if (!lowFirst) {
+        moves.add(new double[] {r.loweringS(), high - r.range()});
+        moves.add(new double[] {r.lowS(), high - r.range()});
+      }
+      moves.add(new double[] {r.liftingS(), high});
+      moves.add(new double[] {r.topS(), high});
+      if (lowFirst) {
+        moves.add(new double[] {r.loweringS(), high - (k + 1 < truth.size() ? truth.get(k + 1).range() : r.range())});
+        moves.add(new double[] {k + 1 < truth.size() ? truth.get(k + 1).lowS() : r.lowS(), high - (k + 1 < truth.size() ? truth.get(k + 1).range() : r.range())});
+      }
+    }
+    double end = lowFirst && !truth.isEmpty() ? high - truth.get(truth.size() - 1).range() : high;
+    moves.add(new double[] {0.8, end});
+    for (int k = 0; k < 2; k++) {
+      moves.add(new double[] {0.5, end + fidget * (random.nextDouble() - 0.5)});
+    }
+    List<Sample> samples = new ArrayList<>();
+    double now = 0;
+    double next = 0;
+    double last = -1;
+    for (double[] m : moves) {
+      double until = now + m[0];
+      while (next < until) {
+        double share = m[0] > 0 ? (next - now) / m[0] : 1;
+        double s = share * share * share * (10 - 15 * share + 6 * share * share);
+        double x = at + (m[1] - at) * s + sensor.noise() * random.nextGaussian();
+        if (random.nextDouble() < sensor.spikes()) {
+          x += (random.nextBoolean() ? 1 : -1) * first;
+        }
+        double time = next + sensor.jitterS() * (random.nextDouble() - 0.5);
+        if (random.nextDouble() >= sensor.lost() && time > last) {
+          samples.add(new Sample(time, x));
+          last = time;
+        }
+        next += 1 / sensor.rateHz();
+      }
+      now = until;
+      at = m[1];
+    }
+    return samples;
+  }
+}

@@ -1,0 +1,100 @@
+package istmo.core.watching;
+
+import istmo.core.mechanics.Tempo;
+import istmo.core.watching.RepetitionFinder.Repetition;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * The repetitions of a set beside what was prescribed.
+ *
+ * @param speedLossPercent how much slower the last lifting was than the fastest, %
+ * @param findings what was not as asked, in words, with the repetitions it was so in
+ */
+public record WatchedSet(List<Repetition> repetitions, double speedLossPercent, List<Deviation> findings) {
+  /** Of the longest of the first repetitions (common practice: the first ones set the mark; the shares are judgement). */
+  private static final double SHORT = 0.85;
+
+  private static final int FIRST = 3;
+
+  /** A lowering that takes less of the time asked is dropped. */
+  private static final double DROPPED = 0.6;
+
+  /** A pause that is asked from here on has to be seen, and this much of it. */
+  private static final double ASKED_PAUSE_S = 0.5;
+
+  private static final double PAUSED = 0.6;
+
+  /** What was not as it was asked. */
+  public enum Kind {
+    SHORT_RANGE("short range"),
+    DROPPED_LOWERING("lowering dropped"),
+    MISSED_PAUSE("pause missed");
+
+    private final String label;
+
+    Kind(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
+  }
+
+  /** @param repetitions numbers of the repetitions, from 1 */
+  public record Deviation(Kind kind, List<Integer> repetitions, String words) {}
+
+  public WatchedSet {
+    repetitions = List.copyOf(repetitions);
+    findings = List.copyOf(findings);
+  }
+
+  public static WatchedSet of(List<Repetition> repetitions, Tempo asked) {
+    double mark = repetitions.stream().limit(FIRST).mapToDouble(Repetition::range).max().orElse(0);
+    List<Integer> shortOnes = new ArrayList<>();
+    List<Integer> dropped = new ArrayList<>();
+    List<Integer> missed = new ArrayList<>();
+    for (int k = 0; k < repetitions.size(); k++) {
+      Repetition r = repetitions.get(k);
+      if (r.range() < SHORT * mark) {
+        shortOnes.add(k + 1);
+      }
+      if (!r.dropout() && r.loweringS() > 0 && r.loweringS() < DROPPED * asked.loweringS()) {
+        dropped.add(k + 1);
+      }
+      if (!r.dropout() && asked.lowS() >= ASKED_PAUSE_S && r.lowS() < PAUSED * asked.lowS()) {
+        missed.add(k + 1);
+      }
+    }
+    List<Deviation> findings = new ArrayList<>();
+    if (!shortOnes.isEmpty()) {
+      findings.add(new Deviation(Kind.SHORT_RANGE, shortOnes, String.format(Locale.ROOT, "Less than %.0f %% of the first ones' range in %s.", 100 * SHORT, numbers(shortOnes))));
+    }
+    if (!dropped.isEmpty()) {
+      findings.add(new Deviation(Kind.DROPPED_LOWERING, dropped, String.format(Locale.ROOT, "Lowered in less than %.1f s, %s are asked, in %s.", DROPPED * asked.loweringS(), seconds(asked.loweringS()), numbers(dropped))));
+    }
+    if (!missed.isEmpty()) {
+      findings.add(new Deviation(Kind.MISSED_PAUSE, missed, String.format(Locale.ROOT, "Still at the long end for less than %.1f s, %s are asked, in %s.", PAUSED * asked.lowS(), seconds(asked.lowS()), numbers(missed))));
+    }
+    return new WatchedSet(repetitions, speedLoss(repetitions), findings);
+  }
+
+  private static double speedLoss(List<Repetition> repetitions) {
+    List<Repetition> timed = repetitions.stream().filter(r -> r.meanSpeed() > 0).toList();
+    if (timed.size() < 2) {
+      return 0;
+    }
+    double fastest = timed.stream().mapToDouble(Repetition::meanSpeed).max().orElseThrow();
+    return Math.max(0, 100 * (1 - timed.get(timed.size() - 1).meanSpeed() / fastest));
+  }
+
+  private static String seconds(double s) {
+    return s == Math.rint(s) ? String.format(Locale.ROOT, "%.0f s", s) : String.format(Locale.ROOT, "%.1f s", s);
+  }
+
+  private static String numbers(List<Integer> of) {
+    return (of.size() == 1 ? "repetition " : "repetitions ") + String.join(", ", of.stream().map(String::valueOf).toList());
+  }
+}

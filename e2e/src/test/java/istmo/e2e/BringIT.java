@@ -1,0 +1,47 @@
+package istmo.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.Charset;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Somebody's spreadsheet becomes a record. */
+@ExtendWith(Istmo.class)
+class BringIT {
+  private static final LocatorAssertions.IsVisibleOptions SOON = new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
+  private static final LocatorAssertions.ContainsTextOptions SLOWLY = new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
+
+  /** As an older spreadsheet writes it: semicolons, decimal commas, days first, not UTF-8. */
+  private static final String SHEET = "Datum;Übung;Gewicht (lb);Wdh;Bemerkung\n24.10.2026;Seated leg curl;88,2;12;müde\n24.10.2026;Seated leg curl;88,2;11;\n31.10.2026;Curl at the window;44;15;\n";
+
+  @Test
+  void aMessySheetIsLookedAtMappedAndBroughtIn() {
+    try (Coach coach = Coach.atTheDesk()) {
+      coach.opens("/clients");
+      coach.presses("Change Liv Ternholm");
+      coach.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bring in sets from a spreadsheet")).click();
+      coach.page.locator("input[type=file]").setInputFiles(new FilePayload("sets.csv", "text/csv", SHEET.getBytes(Charset.forName("windows-1252"))));
+      assertThat(coach.page.getByTestId("import-summary")).containsText("3 sets from 2026-10-24 to 2026-10-31, columns parted by “;”", SLOWLY);
+      assertThat(coach.page.getByLabel("Unit of loads")).hasValue("LB");
+      assertThat(coach.page.getByLabel("Column Übung holds")).hasValue("EXERCISE");
+      assertThat(coach.page.getByLabel("Column Bemerkung holds")).hasValue("IGNORED");
+      Locator bring = coach.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Bring in \\d+ sets")));
+      assertThat(bring).isDisabled();
+      coach.findsNoSeriousFault("bringing in");
+      coach.page.getByLabel("Curl at the window is").selectOption("lying-leg-curl/usual");
+      assertThat(bring).isEnabled(new LocatorAssertions.IsEnabledOptions().setTimeout(30_000));
+      bring.click();
+      assertThat(coach.page.getByText("3 sets on 2 days")).isVisible(SOON);
+      coach.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("The record of Liv Ternholm")).click();
+      coach.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Seated leg curl"))).click();
+      assertThat(coach.page.getByText("40.01 × 12, 11 kg")).isVisible(SOON);
+    }
+  }
+}

@@ -1,0 +1,163 @@
+package istmo.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** A coach on the floor with a telephone, and the record that comes of it. */
+@ExtendWith(Istmo.class)
+class FloorIT {
+  private static final LocatorAssertions.IsVisibleOptions SOON = new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
+  private static final LocatorAssertions.ContainsTextOptions SLOWLY = new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
+  private static final LocatorAssertions.HasTextOptions HAS_SLOWLY = new LocatorAssertions.HasTextOptions().setTimeout(30_000);
+
+  private static Locator starting(Coach coach, String name) {
+    return coach.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)));
+  }
+
+  /** Begins a session at the desk by the interface's own calls, and takes it to the floor. */
+  private static String begins(Coach coach, String client, String gym, String... candidates) {
+    coach.opens("/sessions");
+    assertThat(coach.page.getByRole(AriaRole.HEADING).first()).isVisible(SOON);
+    return (String) coach.page.evaluate(
+        """
+        async ([client, gym, candidates]) => {
+          const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1])
+          const post = (path, body) => fetch(path, { method: 'POST', headers: { 'content-type': 'application/json', 'X-XSRF-TOKEN': token }, body: JSON.stringify(body) }).then((r) => r.json())
+          const clients = await fetch('/api/clients').then((r) => r.json())
+          const gyms = await fetch('/api/gyms').then((r) => r.json())
+          const s = await post('/api/sessions', { clientId: clients.find((c) => c.name === client).id, gymId: gyms.find((g) => g.name === gym).id, aim: { GMAXM: 2, VL: 1 } })
+          for (const c of candidates) await post(`/api/sessions/${s.id}/items`, { candidateId: c })
+          return s.id
+        }""",
+        java.util.List.of(client, gym, java.util.List.of(candidates)));
+  }
+
+  @Test
+  void oneLegGoesFirstAndIsTheOthersLimitAndTwoClientsKeepTheirTimers() {
+    try (Coach coach = Coach.withAPhone()) {
+      String tarn = begins(coach, "Tarn Holloway", "Boatshed", "split-squat/lean");
+      String rook = begins(coach, "Rook Tamsin", "Quayside Hall", "leg-extension/upright");
+      coach.opens("/floor/" + rook);
+      starting(coach, "Log set 1").click();
+      assertThat(coach.page.getByTestId("rest")).hasText(Pattern.compile("1:(2|30)"));
+      coach.findsNoSeriousFault("floor-rest");
+      coach.opens("/floor/" + tarn);
+      starting(coach, "Warm already").click();
+      assertThat(coach.page.getByText("left leg")).isVisible();
+      coach.findsNoSeriousFault("floor").keepsAPicture("floor");
+      coach.page.locator("input[aria-label=Repetitions]").fill("7");
+      coach.page.locator("input[aria-label=Repetitions]").blur();
+      starting(coach, "Log set 1, left").click();
+      coach.presses("Next");
+      assertThat(coach.page.locator("input[aria-label=Repetitions]")).hasValue("7");
+      assertThat(coach.page.getByText("no more than the other side")).isVisible();
+      Locator tab = coach.page.getByRole(AriaRole.NAVIGATION).getByRole(AriaRole.BUTTON).filter(new Locator.FilterOptions().setHasText("Rook"));
+      assertThat(tab).containsText(Pattern.compile("\\d:\\d\\d|ready"));
+      tab.click();
+      assertThat(coach.page.getByTestId("last-set")).isVisible();
+      for (Locator b : coach.page.getByRole(AriaRole.BUTTON).all()) {
+        BoundingBox box = b.boundingBox();
+        Assertions.assertThat(box == null || box.height >= 47.5).as("a thumb's height: %s", b.innerText()).isTrue();
+      }
+    }
+  }
+
+  @Test
+  void aTakenMachineIsSwappedWithoutANetworkAndPainSaysWhatToDo() {
+    try (Coach coach = Coach.withAPhone()) {
+      String id = begins(coach, "Rook Tamsin", "Quayside Hall", "seated-leg-curl/usual");
+      coach.opens("/floor/" + id);
+      assertThat(starting(coach, "Taken")).isVisible(SOON);
+      coach.network(false);
+      starting(coach, "Taken").click();
+      Locator swaps = coach.page.getByRole(AriaRole.LISTITEM).getByRole(AriaRole.BUTTON);
+      assertThat(swaps).hasCount(3);
+      String name = swaps.first().locator("span").first().innerText();
+      swaps.first().click();
+      assertThat(coach.page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(name))).isVisible();
+      starting(coach, "Log set 1").click();
+      starting(coach, "Any pain").click();
+      coach.page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("knee").setExact(true)).click();
+      coach.page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("7").setExact(true)).click();
+      assertThat(coach.page.getByRole(AriaRole.ALERT).filter(new Locator.FilterOptions().setHasText("licensed clinician")).first()).isVisible();
+      coach.presses("Back");
+      starting(coach, "Felt where").click();
+      coach.page.locator("[data-region=BFL]").click();
+      coach.findsNoSeriousFault("floor-felt");
+      coach.network(true);
+      assertThat(coach.page.getByTestId("floor-status")).containsText("Everything is saved", SLOWLY);
+      coach.opens("/sessions/" + id);
+      assertThat(coach.page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile(name)))).isVisible(SOON);
+    }
+  }
+
+  @Test
+  void twoTelephonesThatCorrectOneSetAreToldAndTheCoachDecides() {
+    try (Coach one = Coach.withAPhone();
+        Coach two = Coach.withAPhone()) {
+      String id = begins(one, "Edda Brackwater", "Quayside Hall", "leg-extension/upright");
+      one.opens("/floor/" + id);
+      starting(one, "Log set 1").click();
+      assertThat(one.page.getByTestId("kept")).hasText("saved", HAS_SLOWLY);
+      two.opens("/floor/" + id);
+      assertThat(starting(two, "Log set 2")).isVisible(SOON);
+      one.network(false);
+      corrects(one, 9);
+      corrects(two, 5);
+      assertThat(two.page.getByTestId("floor-status")).containsText("Everything is saved", SLOWLY);
+      one.network(true);
+      Locator decide = one.page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("To decide"));
+      assertThat(decide).containsText("× 9", SLOWLY);
+      assertThat(decide).containsText("× 5");
+      decide.getByRole(AriaRole.BUTTON).filter(new Locator.FilterOptions().setHasText("(here)")).click();
+      assertThat(decide).isHidden();
+      assertThat(one.page.getByTestId("floor-status")).containsText("Everything is saved", SLOWLY);
+      two.page.reload();
+      two.presses("All exercises");
+      assertThat(starting(two, ".* × 9")).isVisible(SOON);
+    }
+  }
+
+  private static void corrects(Coach coach, int repetitions) {
+    coach.presses("All exercises");
+    coach.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("correct it$"))).first().click();
+    coach.page.locator("input[aria-label=Repetitions]").fill("" + repetitions);
+    coach.page.locator("input[aria-label=Repetitions]").blur();
+    coach.presses("Keep");
+    coach.presses("Back");
+  }
+
+  @Test
+  void theRecordTeachesAndWhatIsAgreedStandsOnTheFloor() {
+    try (Coach coach = Coach.atTheDesk()) {
+      coach.opens("/record");
+      coach.says("Client", "Tarn Holloway");
+      Locator lesson = coach.page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("never felt where it should be: Romanian deadlift"));
+      assertThat(lesson).containsText("Felt in the lower back in the last 3 sessions", SLOWLY);
+      assertThat(coach.page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName(Pattern.compile("^one side behind")))).containsText("±");
+      coach.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Split squat"))).click();
+      assertThat(coach.page.getByText(Pattern.compile("Load for one repetition"))).isVisible(SOON);
+      coach.presses("How?");
+      assertThat(coach.page.getByText("Wathan 1994")).isVisible();
+      coach.findsNoSeriousFault("record").keepsAPicture("record");
+      lesson.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Agree: Less depth"))).click();
+      assertThat(coach.page.getByText("1 answered in the last four weeks")).isVisible(SOON);
+      String id = begins(coach, "Tarn Holloway", "Boatshed", "romanian-deadlift/usual");
+      coach.opens("/floor/" + id);
+      assertThat(coach.page.getByText("Agreed: Less depth, lighter, brace first.")).isVisible(SOON);
+      coach.opens("/record").says("Client", "Tarn Holloway");
+      coach.page.getByText("1 answered in the last four weeks").click();
+      coach.presses("Take the answer back");
+      assertThat(lesson.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Agree: Less depth")))).isVisible(SOON);
+    }
+  }
+}

@@ -1,0 +1,233 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { Problem, answer, api } from '../../api/client'
+import type { Catalogue, Schemas } from '../../api/client'
+import { useCatalogue, useClients, useGyms } from '../../api/queries'
+import { trim } from '../../quantity/format'
+import { Button } from '../../ui/Button'
+import { Trouble, Waiting } from '../../ui/Notice'
+import { textOf } from './textOf'
+
+type Preview = Schemas['ImportPreviewView']
+type Field = Preview['columns'][number]['field']
+type Said = { columns: Record<string, Field>; unit?: Preview['unit']; days?: Preview['days']; exercises: Record<string, string> }
+
+const FIELDS: { value: Field; label: string }[] = [
+  { value: 'IGNORED', label: 'leave out' },
+  { value: 'DATE', label: 'day' },
+  { value: 'EXERCISE', label: 'exercise' },
+  { value: 'LOAD', label: 'load' },
+  { value: 'UNIT', label: 'unit of the load' },
+  { value: 'REPETITIONS', label: 'repetitions' },
+  { value: 'SETS', label: 'number of sets' },
+  { value: 'RESERVE', label: 'in reserve' },
+  { value: 'EXERTION', label: 'exertion of 10' },
+  { value: 'SIDE', label: 'side' },
+]
+const DAYS: { value: Preview['days']; label: string }[] = [
+  { value: 'ISO', label: '2026-11-24' },
+  { value: 'DAY_FIRST', label: '24.11.2026' },
+  { value: 'MONTH_FIRST', label: '11/24/2026' },
+]
+
+/** Earlier sets from a spreadsheet: what was recognised is shown and can be said otherwise, then all of it comes in or nothing. */
+export function BringSetsPage() {
+  const { id } = useParams()
+  const clients = useClients()
+  const gyms = useGyms()
+  const catalogue = useCatalogue()
+  const queries = useQueryClient()
+  const [text, setText] = useState<string>()
+  const [gym, setGym] = useState<string>()
+  const [said, setSaid] = useState<Said>({ columns: {}, exercises: {} })
+  const input = { text: text ?? '', columns: said.columns, exercises: said.exercises, ...(said.unit ? { unit: said.unit } : {}), ...(said.days ? { days: said.days } : {}) }
+  const preview = useQuery({
+    queryKey: ['import', id, text, said],
+    queryFn: ({ signal }) => answer(api.POST('/api/clients/{clientId}/imports/preview', { params: { path: { clientId: id! } }, body: input, signal })),
+    enabled: text !== undefined,
+    placeholderData: (before) => before,
+    staleTime: Infinity,
+  })
+  const gymId = gym ?? gyms.data?.[0]?.id
+  const bring = useMutation({
+    mutationFn: () => answer(api.POST('/api/clients/{clientId}/imports', { params: { path: { clientId: id! } }, body: { ...input, gymId: gymId! } })),
+    onSuccess: () => queries.invalidateQueries(),
+  })
+  const failed = [clients, gyms, catalogue].find((q) => q.isError)
+  if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
+  if (!clients.data || !gyms.data || !catalogue.data) return <Waiting what="Opening" />
+  const name = clients.data.find((c) => c.id === id)?.name ?? ''
+  if (bring.data) {
+    return (
+      <section className="space-y-2 py-4 text-base">
+        <h1 className="text-xl">Brought in</h1>
+        <p>
+          {bring.data.sets} sets on {bring.data.sessions} days{bring.data.already > 0 ? `; ${bring.data.already} were there already` : ''}.
+        </p>
+        <Link className="text-accent-2 underline" to={`/record/${id}`}>
+          The record of {name}
+        </Link>
+      </section>
+    )
+  }
+  const p = preview.data
+  return (
+    <section className="space-y-3">
+      <h1 className="border-b border-ink pb-1 text-xl">Sets of {name} from a spreadsheet</h1>
+      <div className="flex flex-wrap items-end gap-4 text-sm">
+        <label>
+          File (CSV, or text with tabs){' '}
+          <input
+            type="file"
+            accept=".csv,.txt,.tsv"
+            onChange={(e) => {
+              const file = e.target.files?.[0]
+              setSaid({ columns: {}, exercises: {} })
+              bring.reset()
+              if (file) void textOf(file).then(setText)
+            }}
+          />
+        </label>
+        <label>
+          Done at{' '}
+          <select className="border border-rule px-2 py-1" value={gymId} onChange={(e) => setGym(e.target.value)}>
+            {gyms.data.map((g) => (
+              <option key={g.id} value={g.id}>
+                {g.name}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      {text === undefined && <p className="text-sm text-ink-2">Needs columns for the day, the exercise and the repetitions; load, unit, reserve or exertion, sets and side if there are any. Separators, decimal commas, pounds and the order of a day are recognised.</p>}
+      {preview.isError && <Trouble error={preview.error} />}
+      {preview.error instanceof Problem && <Faults faults={preview.error.faults} count={preview.error.faults.length} />}
+      {p && !preview.isError && <Looked p={p} said={said} onSaid={setSaid} catalogue={catalogue.data} />}
+      {bring.isError && <Trouble error={bring.error} />}
+      {bring.error instanceof Problem && <Faults faults={bring.error.faults} count={bring.error.faults.length} />}
+      {p && !preview.isError && (
+        <Button look="ink" disabled={!p.ready || bring.isPending || preview.isFetching} onClick={() => bring.mutate()}>
+          {bring.isPending ? 'Bringing in …' : `Bring in ${p.exercises.filter((x) => !x.skipped).reduce((n, x) => n + x.sets, 0)} sets`}
+        </Button>
+      )}
+    </section>
+  )
+}
+
+function Looked({ p, said, onSaid, catalogue }: { p: Preview; said: Said; onSaid: (s: Said) => void; catalogue: Catalogue }) {
+  const candidates = catalogue.exercises.flatMap((x) => x.candidates.map((c) => ({ id: c.id, name: c.name }))).sort((a, b) => a.name.localeCompare(b.name))
+  return (
+    <>
+      <p className="text-sm" data-testid="import-summary">
+        {p.sets} sets{p.from ? ` from ${p.from} to ${p.to}` : ''}, columns parted by {p.separator === '\t' ? 'tabs' : `“${p.separator}”`}, days as{' '}
+        <select aria-label="How days are written" className="border border-rule" value={p.days} onChange={(e) => onSaid({ ...said, days: e.target.value as Preview['days'] })}>
+          {DAYS.map((d) => (
+            <option key={d.value} value={d.value}>
+              {d.label}
+            </option>
+          ))}
+        </select>
+        , loads in{' '}
+        <select aria-label="Unit of loads" className="border border-rule" value={p.unit} onChange={(e) => onSaid({ ...said, unit: e.target.value as Preview['unit'] })}>
+          <option value="KG">kg</option>
+          <option value="LB">lb</option>
+        </select>{' '}
+        where nothing else is said.
+      </p>
+      <div className="overflow-x-auto">
+        <table className="text-sm">
+          <caption className="text-left font-semibold">What each column holds</caption>
+          <tbody>
+            <tr>
+              {p.columns.map((c, k) => (
+                <th key={k} scope="col" className="border border-rule px-2 py-1 text-left font-normal">
+                  {c.header}
+                </th>
+              ))}
+            </tr>
+            <tr>
+              {p.columns.map((c, k) => (
+                <td key={k} className="border border-rule px-2 py-1 text-ink-2">
+                  {c.sample}
+                </td>
+              ))}
+            </tr>
+            <tr>
+              {p.columns.map((c, k) => (
+                <td key={k} className="border border-rule px-1 py-1">
+                  <select aria-label={`Column ${c.header} holds`} value={c.field} onChange={(e) => onSaid({ ...said, columns: { ...said.columns, [k]: e.target.value as Field } })}>
+                    {FIELDS.map((f) => (
+                      <option key={f.value} value={f.value}>
+                        {f.label}
+                      </option>
+                    ))}
+                  </select>
+                </td>
+              ))}
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <Faults faults={p.faults} count={p.faultCount} />
+      <div className="grid gap-x-8 gap-y-3 lg:grid-cols-2">
+        <table className="h-fit w-full text-sm">
+          <caption className="border-b border-ink text-left font-semibold">Exercises: what each name stands for</caption>
+          <tbody>
+            {p.exercises.map((x) => (
+              <tr key={x.name} className="border-b border-rule/60">
+                <th scope="row" className="py-1 pr-2 text-left font-normal">
+                  {x.name} <span className="text-ink-2">{x.sets}</span>
+                </th>
+                <td className="text-right">
+                  <select aria-label={`${x.name} is`} className={`max-w-64 border ${x.candidateId || x.skipped ? 'border-rule' : 'border-warn'}`} value={x.skipped ? '' : (x.candidateId ?? '?')} onChange={(e) => onSaid({ ...said, exercises: { ...said.exercises, [x.name]: e.target.value } })}>
+                    {!x.candidateId && !x.skipped && <option value="?">not known: choose</option>}
+                    <option value="">leave out</option>
+                    {candidates.map((c) => (
+                      <option key={c.id} value={c.id}>
+                        {c.name}
+                      </option>
+                    ))}
+                  </select>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <table className="h-fit w-full text-sm">
+          <caption className="border-b border-ink text-left font-semibold">The first sets as they are read</caption>
+          <tbody>
+            {p.first.map((r, k) => (
+              <tr key={k} className="border-b border-rule/60">
+                <td className="py-1 pr-2 text-ink-2">{r.on}</td>
+                <td className="pr-2">{r.exercise}</td>
+                <td className="text-right">
+                  {r.loadKg > 0 ? `${trim(r.loadKg, 2)} kg` : 'body'} × {r.repetitions}
+                </td>
+                <td className="pl-2 text-right text-ink-2">{trim(r.reserve, 1)} left{r.side === 'NONE' ? '' : `, ${r.side.toLowerCase()}`}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </>
+  )
+}
+
+function Faults({ faults, count }: { faults: { field: string; message: string }[]; count: number }) {
+  if (faults.length === 0) return null
+  return (
+    <div role="alert" className="max-h-48 overflow-auto border-l-2 border-warn bg-paper-2 px-3 py-1 text-sm">
+      <p>
+        {count} {count === 1 ? 'place' : 'places'} cannot be used; nothing comes in until they are put right in the file, or their column is left out.
+      </p>
+      <ul>
+        {faults.slice(0, 100).map((f, k) => (
+          <li key={k}>
+            <b>{f.field}</b>: {f.message}
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}

@@ -1,0 +1,102 @@
+import { useState } from 'react'
+import { Link } from 'react-router'
+import type { Loading } from '../../api/client'
+import { KG_PER_LB } from '../../quantity/plates'
+import type { MassUnit } from '../weeks/words'
+import { mass, platesWords } from '../weeks/words'
+
+/** A number between two thumbs-wide buttons. */
+export function Stepper({ label, value, words, unit, onLess, onMore, onType }: { label: string; value: string; words?: string | undefined; unit?: string; onLess: () => void; onMore: () => void; onType: (text: string) => void }) {
+  const [text, setText] = useState<string | null>(null)
+  const end = () => {
+    if (text !== null && text.trim() !== '') onType(text)
+    setText(null)
+  }
+  return (
+    <div className="flex items-stretch gap-1" role="group" aria-label={label}>
+      <button type="button" aria-label={`Less ${label}`} className="min-h-[56px] w-[64px] shrink-0 border border-rule text-3xl leading-none active:bg-paper-2" onClick={onLess}>
+        −
+      </button>
+      <label className="flex min-w-0 flex-1 flex-col items-center justify-center border border-rule leading-tight">
+        <span className="text-xs text-ink-2">
+          {label}
+          {unit ? ` (${unit})` : ''}
+        </span>
+        <input
+          aria-label={label}
+          inputMode="decimal"
+          className="w-full bg-transparent text-center text-2xl font-semibold"
+          value={text ?? value}
+          onChange={(e) => setText(e.target.value)}
+          onFocus={(e) => e.target.select()}
+          onBlur={end}
+          onKeyDown={(e) => {
+            if (e.key === 'Enter') e.currentTarget.blur()
+          }}
+        />
+        {words && <span className="truncate pb-0.5 text-xs text-ink-2">{words}</span>}
+      </label>
+      <button type="button" aria-label={`More ${label}`} className="min-h-[56px] w-[64px] shrink-0 border border-rule text-3xl leading-none active:bg-paper-2" onClick={onMore}>
+        +
+      </button>
+    </div>
+  )
+}
+
+/** The load: steps through what this gym can make, and says which plates. */
+export function LoadStepper({ kg, loads, unit, onKg }: { kg: number; loads: Loading[]; unit: MassUnit; onKg: (kg: number) => void }) {
+  const below = loads.filter((l) => l.kg < kg - 1e-6).at(-1)
+  const above = loads.find((l) => l.kg > kg + 1e-6)
+  const exact = loads.find((l) => Math.abs(l.kg - kg) < 1e-6)
+  return (
+    <Stepper
+      label="Load"
+      unit={unit}
+      value={mass(kg, unit)}
+      words={exact ? platesWords(exact, unit) : kg > 0 && loads.length > 1 ? 'not among this gym’s loads' : ''}
+      onLess={() => onKg(below?.kg ?? Math.max(0, kg - 2.5))}
+      onMore={() => onKg(above?.kg ?? kg + 2.5)}
+      onType={(t) => {
+        const n = Number(t.replace(',', '.'))
+        if (Number.isFinite(n) && n >= 0) onKg(unit === 'kg' ? n : Number((n * KG_PER_LB).toFixed(3)))
+      }}
+    />
+  )
+}
+
+/** One of a few, as wide as a thumb. */
+export function Pick<T extends string | number>({ label, options, value, onPick }: { label: string; options: { value: T; label: string }[]; value: T | undefined; onPick: (v: T) => void }) {
+  return (
+    <div role="radiogroup" aria-label={label} className="flex items-center gap-1">
+      <span className="w-[68px] shrink-0 text-xs leading-tight text-ink-2">{label}</span>
+      {options.map((o) => (
+        <button
+          key={o.value}
+          type="button"
+          role="radio"
+          aria-checked={value === o.value}
+          className={`min-h-[48px] min-w-0 flex-1 border px-1 text-base ${value === o.value ? 'border-ink bg-ink text-paper' : 'border-rule'}`}
+          onClick={() => onPick(o.value)}
+        >
+          {o.label}
+        </button>
+      ))}
+    </div>
+  )
+}
+
+export function Big({ children, onClick, look = 'ink', disabled = false }: { children: React.ReactNode; onClick: () => void; look?: 'ink' | 'line'; disabled?: boolean }) {
+  return (
+    <button type="button" disabled={disabled} className={`min-h-[56px] w-full border px-2 text-lg font-semibold disabled:opacity-50 ${look === 'ink' ? 'border-ink bg-ink text-paper' : 'border-rule bg-paper'}`} onClick={onClick}>
+      {children}
+    </button>
+  )
+}
+
+export function DeskLink() {
+  return (
+    <Link className="inline-flex min-h-[48px] items-center underline" to="/sessions">
+      To the desk
+    </Link>
+  )
+}

@@ -1,0 +1,202 @@
+import { useState } from 'react'
+import type { Floor } from './useFloor'
+import type { Place } from './walk'
+import { beginning, tempoPhases } from './walk'
+import { mass, platesWords, range } from '../weeks/words'
+import type { MassUnit } from '../weeks/words'
+import { trim } from '../../quantity/format'
+import { Big, LoadStepper, Pick, Stepper } from './Controls'
+import { readySound } from './sound'
+import { Tempo } from './Tempo'
+
+const SIDES = { NONE: 'both legs', LEFT: 'left leg', RIGHT: 'right leg' } as const
+const RESERVES = [0, 1, 2, 3, 4]
+
+/** One step: what it is, and the controls to write it down. Keyed by the step, so that each begins with its own figures. */
+export function Doing({ floor, at, unit, onTaken }: { floor: Floor; at: Place; unit: MassUnit; onTaken: () => void }) {
+  const x = at.item.item.exercise
+  const { step } = at
+  const begin = beginning(at)
+  const [kg, setKg] = useState(begin.loadKg)
+  const [repetitions, setRepetitions] = useState(begin.repetitions)
+  const [reserve, setReserve] = useState<number>(begin.reserve)
+  const [counting, setCounting] = useState(false)
+  const [busy, setBusy] = useState(false)
+  const [failed, setFailed] = useState('')
+  const warm = step.kind === 'WARM_UP'
+  const log = async () => {
+    readySound()
+    setBusy(true)
+    try {
+      await floor.log(at, { kind: step.kind === 'DROP' ? 'DROP' : 'WORK', number: step.number, side: step.side, loadKg: kg, repetitions, reserve, felt: [] })
+    } catch {
+      setBusy(false)
+      setFailed('This device could not keep the set: is its storage full, or private browsing on? Nothing was cleared; try again.')
+    }
+  }
+  return (
+    <>
+      <StepHead floor={floor} at={at} unit={unit} />
+      <Guide floor={floor} at={at} unit={unit} />
+      <div className="mt-auto space-y-1.5 pt-2">
+        {warm ? (
+          <>
+            <div className="grid grid-cols-2 gap-1">
+              <SmallButton onClick={onTaken} disabled={x.swaps.length === 0}>
+                Taken?
+              </SmallButton>
+              <SmallButton onClick={() => void floor.passWarmUps(at)}>Warm already</SmallButton>
+            </div>
+            <Big onClick={() => void floor.pass(at)}>Lighter set done</Big>
+          </>
+        ) : (
+          <>
+            <LoadStepper kg={kg} loads={x.loads} unit={unit} onKg={setKg} />
+            <Stepper label="Repetitions" value={String(repetitions)} onLess={() => setRepetitions(Math.max(1, repetitions - 1))} onMore={() => setRepetitions(Math.min(200, repetitions + 1))} onType={(t) => setRepetitions(Math.max(1, Math.min(200, Math.round(Number(t)) || repetitions)))} />
+            <Pick label="In reserve" options={RESERVES.map((r) => ({ value: r, label: r === 4 ? '4+' : String(r) }))} value={reserve >= 4 ? 4 : reserve} onPick={setReserve} />
+            {failed && (
+              <p role="alert" className="border-l-2 border-warn pl-2 text-sm">
+                {failed}
+              </p>
+            )}
+            <div className="grid grid-cols-3 gap-1">
+              <SmallButton onClick={() => setCounting(true)} disabled={tempoPhases(x).length === 0}>
+                Tempo
+              </SmallButton>
+              <SmallButton onClick={onTaken} disabled={x.swaps.length === 0}>
+                Taken?
+              </SmallButton>
+              <SmallButton onClick={() => void floor.pass(at)}>Skip</SmallButton>
+            </div>
+            <Big disabled={busy} onClick={() => void log()}>
+              Log {step.kind === 'DROP' ? `drop ${step.number}` : `set ${step.number}`}
+              {step.side === 'NONE' ? '' : `, ${step.side === 'LEFT' ? 'left' : 'right'}`}
+            </Big>
+          </>
+        )}
+      </div>
+      {counting && <Tempo exercise={x} onClose={() => setCounting(false)} />}
+    </>
+  )
+}
+
+export function SmallButton({ children, onClick, disabled = false }: { children: React.ReactNode; onClick: () => void; disabled?: boolean }) {
+  return (
+    <button type="button" disabled={disabled} className="min-h-[48px] border border-rule px-1 text-base disabled:opacity-40" onClick={onClick}>
+      {children}
+    </button>
+  )
+}
+
+export function StepHead({ at, unit }: { floor: Floor; at: Place; unit: MassUnit }) {
+  const x = at.item.item.exercise
+  const { step } = at
+  const kind = step.kind === 'WARM_UP' ? 'Lighter set' : step.kind === 'DROP' ? 'Drop' : 'Set'
+  return (
+    <header>
+      <h1 className="text-2xl leading-tight">{x.name}</h1>
+      <p className="text-base">
+        <b>
+          {kind} {at.at} of {at.of}
+        </b>
+        {step.side !== 'NONE' && <b className="text-accent"> · {SIDES[step.side]}</b>}
+        {step.note && <span className="text-ink-2"> · {step.note}</span>}
+      </p>
+      <div className="mt-1 flex items-baseline gap-3 border-y border-ink py-1">
+        <p className="text-5xl font-semibold tracking-tight whitespace-nowrap" data-testid="load">
+          {step.load ? (step.load.kg > 0 ? mass(step.load.kg, unit) : 'body') : 'light'}
+          {step.load && step.load.kg > 0 && <span className="text-2xl font-normal"> {unit}</span>}
+        </p>
+        <p className="text-base leading-snug">
+          <b>
+            {range(step.repetitionsLow, step.repetitionsHigh)} repetitions
+            {step.asBefore ? ', no more than the other side' : ''}
+          </b>
+          {step.load && platesWords(step.load, unit) && <span className="block">{platesWords(step.load, unit)}</span>}
+          {step.putOn.length > 0 && step.load && step.putOn.length < step.load.perSide.length && <span className="block text-sm text-ink-2">put on {step.putOn.map((k) => mass(k, unit)).join(' + ')} a side</span>}
+        </p>
+      </div>
+    </header>
+  )
+}
+
+/** What is known of it: last time, why this load, marks, set-up, cues, stop signs. */
+function Guide({ floor, at, unit }: { floor: Floor; at: Place; unit: MassUnit }) {
+  const x = at.item.item.exercise
+  const last = x.last?.sets.filter((s) => s.kind === 'WORK')
+  return (
+    <div className="min-h-0 flex-1 overflow-auto py-1.5 text-base leading-snug">
+      {x.agreed.map((a) => (
+        <p key={a} className="font-semibold">
+          Agreed: {a}
+        </p>
+      ))}
+      {x.basis && <p>{x.basis}</p>}
+      <p data-testid="floor-last">
+        <b>Last time:</b> {last && last.length > 0 ? `${last.map((s) => `${s.loadKg > 0 ? mass(s.loadKg, unit) : 'body'} × ${s.repetitions}${s.side === 'NONE' ? '' : s.side === 'LEFT' ? ' l' : ' r'}`).join(', ')}${last.some((s) => s.loadKg > 0) ? ` (${unit})` : ''}` : 'not in this set-up yet'}
+        {x.prescription && x.prescription.reserve > 0 ? ` · leave ${trim(x.prescription.reserve, 1)} today` : ''}
+      </p>
+      <Mark key={x.candidateId} words={x.mark} onWords={(w) => void floor.mark(x.candidateId, w)} />
+      {x.cues.slice(0, 2).map((c) => (
+        <p key={c} className="text-lg leading-snug">
+          {c}
+        </p>
+      ))}
+      <p>
+        <b className="text-warn">Stop:</b> {x.stopSigns.join(' ')}
+      </p>
+      {x.setup.length > 0 && (
+        <details open={at.step.kind === 'WARM_UP'}>
+          <summary className="min-h-[48px] content-center text-ink-2">Set-up: {x.setup.slice(0, 2).map((s) => `${s.label.toLowerCase()} ${s.value}`).join(', ')}{x.setup.length > 2 ? ' …' : ''}</summary>
+          <dl className="grid grid-cols-[1fr_auto] gap-x-3">
+            {x.setup.map((s) => (
+              <div key={s.label} className="contents">
+                <dt>{s.label}</dt>
+                <dd className="text-right font-semibold">{s.value}</dd>
+              </div>
+            ))}
+          </dl>
+        </details>
+      )}
+      {[...x.cautions, ...floor.walk.statements].map((c) => (
+        <p key={c} className="text-ink-2">
+          {c}
+        </p>
+      ))}
+    </div>
+  )
+}
+
+/** Settings of this machine for this client, as they are read off it. */
+function Mark({ words, onWords }: { words: string; onWords: (w: string) => void }) {
+  const [text, setText] = useState<string | null>(null)
+  if (text === null) {
+    return (
+      <button type="button" className="my-0.5 flex min-h-[48px] w-full items-center border-l-2 border-accent pl-2 text-left text-base" onClick={() => setText(words)}>
+        {words ? (
+          <span>
+            <span className="text-ink-2">Marks: </span>
+            <b>{words}</b>
+          </span>
+        ) : (
+          <span className="text-ink-2">Note this machine’s settings: seat, pad, pin …</span>
+        )}
+      </button>
+    )
+  }
+  return (
+    <form
+      className="my-1 flex gap-1"
+      onSubmit={(e) => {
+        e.preventDefault()
+        onWords(text)
+        setText(null)
+      }}
+    >
+      <input aria-label="Marks" autoFocus maxLength={200} className="min-h-[48px] min-w-0 flex-1 border border-ink px-2 text-base" value={text} placeholder="Seat 4 · roller 2" onChange={(e) => setText(e.target.value)} />
+      <button type="submit" className="min-h-[48px] border border-ink bg-ink px-3 text-paper">
+        Keep
+      </button>
+    </form>
+  )
+}

@@ -1,0 +1,245 @@
+import 'fake-indexeddb/auto'
+import { IDBFactory } from 'fake-indexeddb'
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
+import type { Change, ChangeResult, FloorSet } from '../../api/client'
+import { changeSet, closeDatabase, decide, deviceName, forgetWalks, keepMessage, keepSet, keepWalk, messagesOf, pendingSets, setsOf, waiting, walkOf } from './store'
+import type { Figures, KeptSet } from './store'
+import { sendOnce } from './sync'
+import { exercise, step, walk } from './sample'
+
+const figures = (repetitions: number): Figures => ({ kind: 'WORK', number: 1, side: 'NONE', loadKg: 50, repetitions, reserve: 2, felt: [] })
+
+/** A server that judges sets as Istmo's does (core: SetRegister), with a network that may lose the request or the answer. */
+class Server {
+  sets = new Map<string, { revision: number; removed: boolean; device: string; figures: string; seen: Record<string, number>; taken: number }>()
+  other: Change[] = []
+  requests = 0
+  network: () => 'ok' | 'lost' | 'answer lost' | 'half' = () => 'ok'
+
+  async fetch(request: Request): Promise<Response> {
+    this.requests++
+    const fate = this.network()
+    if (fate === 'lost') throw new TypeError('no network')
+    const body = (await request.json()) as { device: string; changes: Change[] }
+    const results: ChangeResult[] = []
+    for (const [k, c] of body.changes.entries()) {
+      if (fate === 'half' && k >= body.changes.length / 2) throw new TypeError('the server died')
+      results.push(this.take(body.device, c))
+    }
+    if (fate === 'answer lost') throw new TypeError('no answer')
+    return new Response(JSON.stringify({ results }), { status: 200, headers: { 'content-type': 'application/json' } })
+  }
+
+  private take(device: string, c: Change): ChangeResult {
+    if (!c.set) {
+      if (!this.other.some((o) => JSON.stringify(o) === JSON.stringify(c))) this.other.push(c)
+      return { outcome: 'STORED', detail: '' }
+    }
+    const { setId, revision, base, removed, sessionId: _s, itemId: _i, performedAt: _p, ...rest } = c.set as typeof c.set & { setId: string; revision: number; base: number }
+    const said = JSON.stringify(Object.entries(rest).sort())
+    const now = this.sets.get(setId)
+    const store = () => {
+      this.sets.set(setId, { revision, removed: removed ?? false, device, figures: said, seen: { ...now?.seen, [device]: Math.max(revision, now?.seen[device] ?? 0) }, taken: (now?.taken ?? 0) + 1 })
+      return { outcome: 'STORED' as const, detail: '', stored: this.stored(setId) }
+    }
+    if (!now) return store()
+    const same = now.removed === (removed ?? false) && now.figures === said
+    if (revision <= (now.seen[device] ?? 0)) return { outcome: same ? 'SAME' : 'STALE', detail: '', stored: this.stored(setId) }
+    if (device === now.device || base >= now.revision) return store()
+    return { outcome: same ? 'SAME' : 'CONFLICT', detail: '', stored: this.stored(setId) }
+  }
+
+  stored(id: string): FloorSet {
+    const s = this.sets.get(id)!
+    return { id, revision: s.revision, removed: s.removed, performedAt: '', ...(Object.fromEntries(JSON.parse(s.figures) as [string, unknown][]) as Figures) }
+  }
+
+  /** Another device changes a set. */
+  elsewhere(id: string, to: number): void {
+    const now = this.sets.get(id)!
+    this.sets.set(id, { ...now, device: 'other', revision: now.revision + 1, figures: JSON.stringify(Object.entries(figures(to)).sort()), seen: { ...now.seen, other: now.revision + 1 } })
+  }
+}
+
+let server: Server
+
+beforeEach(async () => {
+  await closeDatabase()
+  globalThis.indexedDB = new IDBFactory()
+  server = new Server()
+  vi.stubGlobal('fetch', (r: Request) => server.fetch(r))
+})
+afterEach(() => vi.unstubAllGlobals())
+
+const progress = { sessionId: 's1', passed: [], ownEnd: {} }
+const log = (id: string, repetitions = 10) => keepSet({ id, coachId: 'k', sessionId: 's1', itemId: 'a', figures: figures(repetitions), performedAt: new Date(0).toISOString() }, progress)
+const find = async (id: string): Promise<KeptSet> => (await setsOf('s1')).find((s) => s.id === id)!
+const quietly = (n: Promise<number>) => n.catch(() => -1)
+
+describe('a set that was logged', () => {
+  test('is on the device before anything is sent, and after a crash', async () => {
+    await log('1')
+    await closeDatabase() // the tab is killed
+    expect((await find('1')).figures.repetitions).toBe(10)
+    expect(server.requests).toBe(0)
+    expect(await sendOnce('k')).toBe(1)
+    expect(server.stored('1').repetitions).toBe(10)
+    expect(await pendingSets('k')).toHaveLength(0)
+  })
+
+  test('stays to be sent while the network is away, and is stored once when the answer was lost', async () => {
+    await log('1')
+    server.network = () => 'lost'
+    await expect(sendOnce('k')).rejects.toThrow('does not answer')
+    server.network = () => 'answer lost'
+    await expect(sendOnce('k')).rejects.toThrow()
+    expect((await waiting('k')).toSend).toBe(1)
+    server.network = () => 'ok'
+    await sendOnce('k')
+    expect((await waiting('k')).toSend).toBe(0)
+    expect(server.sets.get('1')!.taken).toBe(1)
+  })
+
+  test('corrected while it was under way is sent again with what is newest', async () => {
+    const set = await log('1')
+    const sending = sendOnce('k')
+    await changeSet(set, figures(12), false)
+    await sending
+    await sendOnce('k')
+    expect(server.stored('1')).toMatchObject({ repetitions: 12, revision: 2 })
+  })
+
+  test('of another coach is neither shown nor sent', async () => {
+    await log('1')
+    expect(await sendOnce('another')).toBe(0)
+    expect(server.sets.size).toBe(0)
+  })
+})
+
+test('exercises go before their sets, ends of sessions after them', async () => {
+  await keepMessage({ coachId: 'k', sessionId: 's1', message: { finish: { sessionId: 's1', at: '' } } })
+  await log('1')
+  await keepMessage({ coachId: 'k', sessionId: 's1', message: { item: { sessionId: 's1', itemId: 'a', candidateId: 'x/y' } } })
+  const order: string[] = []
+  vi.stubGlobal('fetch', async (r: Request) => {
+    const body = (await r.clone().json()) as { changes: Change[] }
+    order.push(...body.changes.map((c) => Object.keys(c)[0]!))
+    return server.fetch(r)
+  })
+  await sendOnce('k')
+  expect(order).toEqual(['item', 'set', 'finish'])
+})
+
+test('a conflict is shown with both, and the coach’s word is the record on both sides', async () => {
+  for (const mine of [true, false]) {
+    const id = `c${mine}`
+    const set = await log(id)
+    await sendOnce('k')
+    server.elsewhere(id, 7)
+    await changeSet((await find(id)) ?? set, figures(12), false)
+    await sendOnce('k')
+    const both = (await waiting('k')).conflicts.find((c) => c.id === id)!
+    expect([both.figures.repetitions, both.conflict!.repetitions]).toEqual([12, 7])
+    expect(server.stored(id).repetitions).toBe(7)
+    await decide(id, mine)
+    await sendOnce('k')
+    expect(server.stored(id).repetitions).toBe(mine ? 12 : 7)
+    expect((await find(id)).figures.repetitions).toBe(mine ? 12 : 7)
+    expect((await waiting('k')).conflicts).toHaveLength(0)
+  }
+})
+
+test('what the server cannot take is kept with its reason, and does not hold the rest up', async () => {
+  await log('1')
+  await log('2')
+  vi.stubGlobal('fetch', () => Promise.resolve(new Response(JSON.stringify({ results: [{ outcome: 'REFUSED', detail: 'repetitions: 500 is not within 1 to 200' }, { outcome: 'STORED', detail: '' }] }), { status: 200, headers: { 'content-type': 'application/json' } })))
+  await sendOnce('k')
+  const w = await waiting('k')
+  expect(w.toSend).toBe(0)
+  expect(w.refused).toHaveLength(1)
+  expect((await find('1')).refused).toContain('500')
+})
+
+test('a swap changes the session on this device at once, and is a message', async () => {
+  await keepWalk('k', walk([{ id: 'a', exercise: exercise('a', [step('1')]) }]), Date.now())
+  await keepMessage({ coachId: 'k', sessionId: 's1', message: { item: { sessionId: 's1', itemId: 'n', candidateId: 'x/y', replaces: 'a' } } }, (w) => ({ ...w, items: [] }))
+  expect((await walkOf('s1'))!.walk.items).toHaveLength(0)
+  expect(await messagesOf('k')).toHaveLength(1)
+})
+
+test('taking the session along again does not bring back a set that was taken out meanwhile', async () => {
+  const set = await log('1')
+  await sendOnce('k')
+  const w = walk([{ id: 'a', exercise: exercise('a', [step('1')]) }])
+  const asked = Date.now() - 1
+  w.items[0]!.sets = [server.stored('1')]
+  await changeSet(set, figures(10), true)
+  await sendOnce('k')
+  await keepWalk('k', w, asked)
+  expect((await find('1')).removed).toBe(true)
+})
+
+test('a walk that was asked for before a swap arrived does not undo it', async () => {
+  const before = walk([{ id: 'a', exercise: exercise('a', [step('1')]) }])
+  await keepWalk('k', before, Date.now())
+  await keepMessage({ coachId: 'k', sessionId: 's1', message: { item: { sessionId: 's1', itemId: 'n', candidateId: 'x/y', replaces: 'a' } } }, (w) => ({ ...w, items: [] }))
+  const asked = Date.now() - 1
+  expect(await keepWalk('k', before, asked)).toBe(false)
+  await sendOnce('k')
+  expect(await keepWalk('k', before, asked)).toBe(false)
+  expect((await walkOf('s1'))!.walk.items).toHaveLength(0)
+  expect(await keepWalk('k', before, Date.now() + 5)).toBe(true)
+})
+
+test('signing out takes what is sent off the device and leaves what is not', async () => {
+  await log('1')
+  await sendOnce('k')
+  await log('2')
+  await forgetWalks()
+  expect((await setsOf('s1')).map((s) => s.id)).toEqual(['2'])
+})
+
+test('the device keeps its name', async () => {
+  const name = await deviceName()
+  await closeDatabase()
+  expect(await deviceName()).toBe(name)
+})
+
+/** Logs, corrections, removals, tabs that die, requests and answers that are lost, a server that dies half-way: whatever comes between, the record is what the screen showed, each set once. */
+test.each([1, 2, 3, 4, 5, 6])('any interleaving gives the same record (%i)', async (seed) => {
+  let x = seed * 2654435761
+  const random = (n: number) => {
+    x = (Math.imul(x ^ (x >>> 15), 2246822519) + 3266489917) >>> 0
+    return x % n
+  }
+  server.network = () => (['ok', 'lost', 'answer lost', 'half'] as const)[random(4)]!
+  const shownNow = new Map<string, { repetitions: number; removed: boolean }>()
+  let underWay: Promise<number>[] = []
+  for (let act = 0; act < 60; act++) {
+    const what = random(6)
+    if (what <= 1) {
+      const id = `set${act}`
+      await log(id, 1 + random(20))
+      shownNow.set(id, { repetitions: (await find(id)).figures.repetitions, removed: false })
+    } else if (what === 2 && shownNow.size > 0) {
+      const id = [...shownNow.keys()][random(shownNow.size)]!
+      const now = await find(id)
+      const next = { repetitions: 1 + random(20), removed: random(3) === 0 }
+      await changeSet(now, figures(next.repetitions), next.removed)
+      shownNow.set(id, next)
+    } else if (what === 3) {
+      await Promise.all(underWay)
+      underWay = []
+      await closeDatabase()
+    } else {
+      underWay.push(quietly(sendOnce('k')))
+      if (random(2) === 0) await Promise.all(underWay.splice(0))
+    }
+  }
+  await Promise.all(underWay)
+  server.network = () => 'ok'
+  for (let k = 0; k < 3; k++) await sendOnce('k')
+  expect((await waiting('k')).conflicts).toHaveLength(0)
+  expect((await waiting('k')).toSend).toBe(0)
+  expect(new Map([...server.sets.keys()].map((id) => [id, { repetitions: server.stored(id).repetitions, removed: server.sets.get(id)!.removed }]))).toEqual(shownNow)
+})

@@ -1,0 +1,148 @@
+import { useCallback, useEffect, useMemo, useState } from 'react'
+import { Problem, answer, api } from '../../api/client'
+import type { FloorSwap, Walk } from '../../api/client'
+import { changeSet, keepMessage, keepProgress, keepSet, keepWalk, onChange, progressOf, setsOf, waiting, walkOf, walksOf } from './store'
+import type { Figures, KeptSet, KeptWalk, Progress } from './store'
+import { sendOnce, startSync } from './sync'
+import type { SyncState } from './sync'
+import { open, place, restUntil, shown, swapped } from './walk'
+import type { Place, ShownItem, ShownSet } from './walk'
+
+/** Something kept on this device, read anew whenever anything there changes. */
+export function useKept<T>(read: () => Promise<T>, deps: unknown[]): T | undefined {
+  const [value, setValue] = useState<T>()
+  // eslint-disable-next-line react-hooks/exhaustive-deps, react-hooks/use-memo
+  const stable = useCallback(read, deps)
+  useEffect(() => {
+    let gone = false
+    let turn = 0
+    const load = () => {
+      const mine = ++turn
+      void stable().then((v) => {
+        if (!gone && mine === turn) setValue(v)
+      })
+    }
+    load()
+    const off = onChange(load)
+    return () => {
+      gone = true
+      off()
+    }
+  }, [stable])
+  return value
+}
+
+/** Sends what waits, for as long as the page is open. */
+export function useSync(coachId: string): SyncState {
+  const [state, setState] = useState<SyncState>('idle')
+  useEffect(() => startSync(coachId, setState), [coachId])
+  return state
+}
+
+export const useWaiting = (coachId: string) => useKept(() => waiting(coachId), [coachId])
+
+/** Sessions that were taken along to this device and are not finished. */
+export const useTaken = (coachId: string): KeptWalk[] | undefined =>
+  useKept(async () => (await walksOf(coachId)).filter((w) => !w.walk.finishedAt).sort((a, b) => a.walk.createdAt.localeCompare(b.walk.createdAt) || a.sessionId.localeCompare(b.sessionId)), [coachId])
+
+const TRIES = 4
+
+/** Takes a session along, once what this device has to say of it was said; what was there stays when the server does not answer. */
+export async function take(coachId: string, sessionId: string): Promise<void> {
+  for (let k = 0; k < TRIES; k++) {
+    await sendOnce(coachId)
+    const askedAt = Date.now()
+    const walk = await answer(api.GET('/api/floor/{sessionId}', { params: { path: { sessionId } } }))
+    if (await keepWalk(coachId, walk, askedAt)) return
+  }
+}
+
+export type Floor = {
+  walk: Walk
+  items: ShownItem[]
+  progress: Progress
+  place: Place | null
+  log: (at: Place, figures: Figures) => Promise<void>
+  pass: (at: Place) => Promise<void>
+  passWarmUps: (at: Place) => Promise<void>
+  choose: (itemId: string) => Promise<void>
+  oneMore: (itemId: string) => Promise<void>
+  restOver: () => Promise<void>
+  restLonger: (seconds: number) => Promise<void>
+  edit: (set: ShownSet, figures: Figures, removed?: boolean) => Promise<KeptSet>
+  swap: (itemId: string, swap: FloorSwap) => Promise<void>
+  mark: (candidateId: string, words: string) => Promise<void>
+  finish: () => Promise<void>
+}
+
+/** One session on the floor. */
+export function useFloor(coachId: string, sessionId: string): { floor?: Floor; error?: Error; missing: boolean } {
+  const kept = useKept(async () => ({ walk: await walkOf(sessionId), sets: await setsOf(sessionId), progress: await progressOf(sessionId) }), [sessionId])
+  const [error, setError] = useState<Error>()
+  const [asked, setAsked] = useState(false)
+  useEffect(() => {
+    let gone = false
+    const load = () =>
+      void take(coachId, sessionId)
+        .then(() => !gone && setError(undefined))
+        .catch((e: Error) => !gone && setError(e))
+        .finally(() => !gone && setAsked(true))
+    load()
+    window.addEventListener('online', load)
+    return () => {
+      gone = true
+      window.removeEventListener('online', load)
+    }
+  }, [coachId, sessionId])
+  const mine = kept?.walk?.coachId === coachId ? kept : undefined
+  const floor = useMemo((): Floor | undefined => {
+    if (!mine?.walk) return undefined
+    const walk = mine.walk.walk
+    const progress = mine.progress
+    const items = shown(walk, mine.sets, coachId, progress.extra)
+    return {
+      walk,
+      items,
+      progress,
+      place: place(items, progress),
+      log: async (at, figures) => {
+        const now = Date.now()
+        const id = crypto.randomUUID()
+        const after: Progress = { ...progress, ownEnd: { ...progress.ownEnd, [at.item.item.id]: now }, lastSet: id, restFrom: now }
+        const left = open(items, progress).filter((s) => s.step.key !== at.step.key || s.item !== at.item)
+        const next = left.find((s) => s.item.item.id === progress.chosen) ?? left[0] ?? null
+        const until = restUntil(next, after, now)
+        const { restUntil: _before, ...rest } = after
+        await keepSet({ id, coachId, sessionId, itemId: at.item.item.id, figures, performedAt: new Date(now).toISOString() }, until === undefined ? rest : { ...rest, restUntil: until })
+      },
+      pass: async (at) => keepProgress({ ...progress, passed: [...progress.passed, `${at.item.item.id} ${at.step.key}`] }),
+      passWarmUps: async (at) => keepProgress({ ...progress, passed: [...progress.passed, ...at.item.steps.filter((s) => s.kind === 'WARM_UP').map((s) => `${at.item.item.id} ${s.key}`)] }),
+      oneMore: async (itemId) => keepProgress({ ...progress, chosen: itemId, extra: { ...progress.extra, [itemId]: (progress.extra?.[itemId] ?? 0) + 1 } }),
+      choose: async (itemId) => keepProgress({ ...progress, chosen: itemId }),
+      restOver: async () => {
+        const { restUntil: _until, restFrom: _from, lastSet: _last, ...rest } = progress
+        await keepProgress(rest)
+      },
+      restLonger: async (seconds) => keepProgress({ ...progress, restUntil: Math.max(Date.now(), progress.restUntil ?? Date.now()) + 1000 * seconds }),
+      edit: async (set, figures, removed = false) => {
+        const k = await changeSet(set.base, figures, removed)
+        return k
+      },
+      swap: async (itemId, swap) => {
+        const newId = crypto.randomUUID()
+        const prescription = swap.exercise.prescription
+        await keepMessage({ coachId, sessionId, message: { item: { sessionId, itemId: newId, candidateId: swap.candidateId, setup: swap.setup, replaces: itemId, ...(prescription ? { prescription } : {}) } } }, (w) => swapped(w, itemId, newId, swap))
+        await keepProgress({ ...progress, chosen: newId })
+      },
+      mark: async (candidateId, words) => {
+        await keepMessage({ coachId, sessionId, message: { mark: { clientId: walk.clientId, gymId: walk.gymId, candidateId, words, at: new Date().toISOString() } } }, (w) => ({ ...w, items: w.items.map((i) => (i.exercise.candidateId === candidateId ? { ...i, exercise: { ...i.exercise, mark: words } } : i)) }))
+      },
+      finish: async () => {
+        const at = new Date().toISOString()
+        await keepMessage({ coachId, sessionId, message: { finish: { sessionId, at } } }, (w) => ({ ...w, finishedAt: at }))
+      },
+    }
+  }, [mine, coachId, sessionId])
+  const missing = asked && kept !== undefined && !mine?.walk
+  return { missing, ...(floor ? { floor } : {}), ...(error && !(error instanceof Problem && error.status === 0 && floor) ? { error } : {}) }
+}
