@@ -52,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/account/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["account_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/account/first": {
         parameters: {
             query?: never;
@@ -158,6 +174,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["analyse"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/archives": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bring_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/archives/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -507,7 +555,23 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["export"];
+        get: operations["client"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/record.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sets"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1488,6 +1552,16 @@ export interface components {
             /** Format: double */
             worstResidualNm?: number;
         };
+        AnswerFile: {
+            /** @enum {string} */
+            act?: "SWAP" | "RE_DIAL" | "EASIER_WEEK" | "OTHER_TEMPO" | "LESS_LOAD" | "LESS_RANGE" | "WEAKER_SIDE_FIRST" | "MORE_SETS";
+            /** Format: date-time */
+            at?: string;
+            /** @enum {string} */
+            kind?: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT";
+            subject?: string;
+            words?: string;
+        };
         AnswerInput: {
             /** @enum {string} */
             kind?: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT";
@@ -1498,6 +1572,71 @@ export interface components {
             /** @enum {string} */
             id: "LEAVE_OUT" | "LESS_LOAD" | "LESS_RANGE";
             label: string;
+        };
+        ArchiveBroughtInView: {
+            clients: {
+                [key: string]: string;
+            };
+            /** Format: int32 */
+            sessions: number;
+            /** Format: int32 */
+            sets: number;
+            /** Format: int32 */
+            weeks: number;
+        };
+        ArchiveClientView: {
+            as?: string;
+            name: string;
+            /** Format: int32 */
+            sessions: number;
+            /** Format: int32 */
+            sets: number;
+            taken: boolean;
+            /** Format: int32 */
+            weeks: number;
+        };
+        ArchiveDocument: {
+            clients: components["schemas"]["ClientFile"][];
+            /** Format: date-time */
+            exportedAt: string;
+            format: string;
+            gyms: components["schemas"]["GymFile"][];
+            schools: components["schemas"]["SchoolFile"][];
+            variants: components["schemas"]["VariantFile"][];
+            /** Format: int32 */
+            version: number;
+        };
+        ArchiveFaultView: {
+            field: string;
+            message: string;
+        };
+        ArchiveGymView: {
+            /** Format: uuid */
+            gymId?: string;
+            /** Format: int32 */
+            items: number;
+            name: string;
+        };
+        ArchiveInput: {
+            gyms?: {
+                [key: string]: string;
+            };
+            names?: {
+                [key: string]: string;
+            };
+            text?: string;
+        };
+        ArchivePreviewView: {
+            clients: components["schemas"]["ArchiveClientView"][];
+            /** Format: int32 */
+            faultCount: number;
+            faults: components["schemas"]["ArchiveFaultView"][];
+            gyms: components["schemas"]["ArchiveGymView"][];
+            ready: boolean;
+            /** Format: int32 */
+            schools: number;
+            /** Format: int32 */
+            variants: number;
         };
         ArrangeInput: {
             /** Format: int32 */
@@ -1629,6 +1768,13 @@ export interface components {
             regions: components["schemas"]["RegionView"][];
             schools: components["schemas"]["SchoolView"][];
         };
+        CautionFile: {
+            /** @enum {string} */
+            caution?: "RED_FLAG" | "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
+            clearedBy?: string;
+            /** Format: date */
+            clearedOn?: string;
+        };
         CautionInput: {
             /** @enum {string} */
             caution?: "RED_FLAG" | "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
@@ -1724,34 +1870,29 @@ export interface components {
             /** Format: date */
             clearedOn?: string;
         };
-        ClientFileView: {
+        ClientFile: {
             /** @enum {string} */
-            ankle: "STIFF" | "USUAL" | "FREE";
-            answers: components["schemas"]["FileAnswerView"][];
-            cautions: components["schemas"]["FileCautionView"][];
-            /** Format: date-time */
-            exportedAt: string;
-            format: string;
-            learns: boolean;
-            lifts: components["schemas"]["FileLiftView"][];
-            marks: components["schemas"]["FileMarkView"][];
+            ankle?: "STIFF" | "USUAL" | "FREE";
+            answers?: components["schemas"]["AnswerFile"][];
+            cautions?: components["schemas"]["CautionFile"][];
+            learns?: boolean;
+            lifts?: components["schemas"]["LiftFile"][];
+            marks?: components["schemas"]["MarkFile"][];
             /** Format: double */
-            massKg: number;
-            measurements: components["schemas"]["FileReadingView"][];
-            name: string;
-            pain: components["schemas"]["FileSorenessView"][];
-            profile: components["schemas"]["FileProfileView"];
-            restrictions: components["schemas"]["FileRestrictionView"][];
-            sessions: components["schemas"]["FileSessionView"][];
+            massKg?: number;
+            measurements?: components["schemas"]["ReadingFile"][];
+            name?: string;
+            pain?: components["schemas"]["SorenessFile"][];
+            profile?: components["schemas"]["ProfileFile"];
+            restrictions?: components["schemas"]["RestrictionFile"][];
+            sessions?: components["schemas"]["SessionFile"][];
             /** @enum {string} */
-            sex: "FEMALE" | "MALE";
+            sex?: "FEMALE" | "MALE";
             /** Format: double */
-            statureM: number;
+            statureM?: number;
             /** @enum {string} */
-            thigh: "SHORT" | "USUAL" | "LONG";
-            /** Format: int32 */
-            version: number;
-            weeks: components["schemas"]["PlanFile"][];
+            thigh?: "SHORT" | "USUAL" | "LONG";
+            weeks?: components["schemas"]["WeekFile"][];
         };
         ClientInput: {
             /** @enum {string} */
@@ -1961,138 +2102,6 @@ export interface components {
             plan: components["schemas"]["DrawingView"];
             side: components["schemas"]["DrawingView"];
         };
-        FileAnswerView: {
-            accepted: boolean;
-            /** Format: date-time */
-            at: string;
-            /** @enum {string} */
-            kind: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT";
-            subject: string;
-            words?: string;
-        };
-        FileCautionView: {
-            /** @enum {string} */
-            caution: "RED_FLAG" | "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
-            clearedBy?: string;
-            /** Format: date */
-            clearedOn?: string;
-        };
-        FileItemView: {
-            /** Format: int32 */
-            bout?: number;
-            candidateId: string;
-            ended: boolean;
-            name: string;
-            prescribed: string[];
-            prescription?: components["schemas"]["PrescriptionDocument"];
-            sets: components["schemas"]["FileSetView"][];
-            setup: {
-                [key: string]: number;
-            };
-        };
-        FileLiftView: {
-            candidateId: string;
-            /** Format: double */
-            loadKg: number;
-            /** Format: date */
-            on: string;
-            /** Format: int32 */
-            repetitions: number;
-            /** Format: double */
-            reserve: number;
-        };
-        FileMarkView: {
-            candidateId: string;
-            /** Format: date-time */
-            changedAt: string;
-            gym: string;
-            words: string;
-        };
-        FilePainView: {
-            /** @enum {string} */
-            joint: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
-            /** Format: int32 */
-            level: number;
-        };
-        FileProfileView: {
-            /** Format: int32 */
-            daysAWeek?: number;
-            dislikes: string[];
-            habits: ("HINGE_TO_GLUTES" | "HINGE_TO_HAMSTRINGS" | "HINGE_TO_BACK" | "SQUAT_TO_QUADS" | "PRESS_TO_QUADS")[];
-            likes: string[];
-            /** Format: int32 */
-            minutes?: number;
-            notes: string;
-            /** @enum {string} */
-            strongerSide?: "LEFT" | "RIGHT" | "NONE";
-            /** @enum {string} */
-            trainingAge?: "WEEKS" | "MONTHS" | "YEARS";
-        };
-        FileReadingView: {
-            /** @enum {string} */
-            kind: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "HIP_OPENING" | "GRIP" | "THIGH_GIRTH" | "CALF_GIRTH";
-            /** Format: date */
-            on: string;
-            /** @enum {string} */
-            side: "LEFT" | "RIGHT" | "NONE";
-            /** Format: double */
-            value: number;
-        };
-        FileRestrictionView: {
-            by: string;
-            /** Format: double */
-            hipMaxDeg?: number;
-            /** Format: double */
-            kneeMaxDeg?: number;
-            noLoadedBack: boolean;
-            /** Format: date */
-            on: string;
-            text: string;
-        };
-        FileSessionView: {
-            aim: {
-                [key: string]: number;
-            };
-            /** Format: date-time */
-            createdAt: string;
-            /** Format: date-time */
-            finishedAt?: string;
-            gym: string;
-            items: components["schemas"]["FileItemView"][];
-            keepOut: string[];
-            school: string;
-            stiffToday: boolean;
-        };
-        FileSetView: {
-            felt: string[];
-            /** Format: uuid */
-            id: string;
-            /** @enum {string} */
-            kind: "WORK" | "DROP";
-            /** Format: double */
-            loadKg: number;
-            /** Format: int32 */
-            number?: number;
-            pain?: components["schemas"]["FilePainView"];
-            /** Format: date-time */
-            performedAt: string;
-            /** @enum {string} */
-            range?: "FULL" | "SHORT" | "LONG_HALF";
-            /** Format: int32 */
-            repetitions: number;
-            /** Format: double */
-            reserve: number;
-            /** @enum {string} */
-            side: "LEFT" | "RIGHT" | "NONE";
-            tempoKept?: boolean;
-        };
-        FileSorenessView: {
-            /** @enum {string} */
-            approach: "LEAVE_OUT" | "LESS_LOAD" | "LESS_RANGE";
-            /** @enum {string} */
-            joint: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
-            movements: ("DEEP_KNEE" | "STRAIGHT_KNEE" | "DEEP_HIP" | "WIDE_HIP" | "LEANING" | "DEEP_ANKLE")[];
-        };
         FindingView: {
             caution: string;
             citation: string;
@@ -2301,6 +2310,19 @@ export interface components {
             standardErrorPercent: number;
             told: boolean;
         };
+        GymFile: {
+            equipment?: string[];
+            measured?: {
+                [key: string]: {
+                    [key: string]: number;
+                };
+            };
+            name?: string;
+            plates?: components["schemas"]["PlatesFile"][];
+            pulls?: {
+                [key: string]: components["schemas"]["Pull"][];
+            };
+        };
         GymInput: {
             equipment?: string[];
             name?: string;
@@ -2409,6 +2431,21 @@ export interface components {
             pinned: boolean;
             prescription: components["schemas"]["PrescriptionDocument"];
         };
+        ItemFile: {
+            /** Format: int32 */
+            bout?: number;
+            candidateId?: string;
+            ended?: boolean;
+            /** Format: double */
+            loadShare?: number;
+            name?: string;
+            prescribed?: string[];
+            prescription?: components["schemas"]["PrescriptionDocument"];
+            sets?: components["schemas"]["SetFile"][];
+            setup?: {
+                [key: string]: number;
+            };
+        };
         ItemInput: {
             candidateId?: string;
             setup?: {
@@ -2489,6 +2526,17 @@ export interface components {
             /** Format: double */
             metres: number;
             to: components["schemas"]["PointView"];
+        };
+        LiftFile: {
+            candidateId?: string;
+            /** Format: double */
+            loadKg?: number;
+            /** Format: date */
+            on?: string;
+            /** Format: int32 */
+            repetitions?: number;
+            /** Format: double */
+            reserve?: number;
         };
         LiftInput: {
             candidateId?: string;
@@ -2613,6 +2661,13 @@ export interface components {
             clientId?: string;
             /** Format: uuid */
             gymId?: string;
+            words?: string;
+        };
+        MarkFile: {
+            candidateId?: string;
+            /** Format: date-time */
+            changedAt?: string;
+            gym?: string;
             words?: string;
         };
         MaximumView: {
@@ -2763,6 +2818,12 @@ export interface components {
             joint: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
             label: string;
         };
+        PainFile: {
+            /** @enum {string} */
+            joint?: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
+            /** Format: int32 */
+            level?: number;
+        };
         PainFlagView: {
             /** @enum {string} */
             id: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
@@ -2848,13 +2909,6 @@ export interface components {
             };
             varied: boolean;
         };
-        PlanFile: {
-            brief?: components["schemas"]["PlanBrief"];
-            format?: string;
-            plan?: components["schemas"]["PlanDocument"];
-            /** Format: int32 */
-            version?: number;
-        };
         PlannedDayView: {
             /** Format: double */
             back: number;
@@ -2914,6 +2968,12 @@ export interface components {
             /** Format: int32 */
             pairs?: number;
         };
+        PlatesFile: {
+            /** Format: double */
+            kg?: number;
+            /** Format: int32 */
+            pairs?: number;
+        };
         PlatesInput: {
             plates?: components["schemas"]["PlateInput"][];
             /** Format: int32 */
@@ -2961,6 +3021,20 @@ export interface components {
                 [key: string]: number;
             };
         };
+        ProfileFile: {
+            /** Format: int32 */
+            daysAWeek?: number;
+            dislikes?: string[];
+            habits?: ("HINGE_TO_GLUTES" | "HINGE_TO_HAMSTRINGS" | "HINGE_TO_BACK" | "SQUAT_TO_QUADS" | "PRESS_TO_QUADS")[];
+            likes?: string[];
+            /** Format: int32 */
+            minutes?: number;
+            notes?: string;
+            /** @enum {string} */
+            strongerSide?: "LEFT" | "RIGHT" | "NONE";
+            /** @enum {string} */
+            trainingAge?: "WEEKS" | "MONTHS" | "YEARS";
+        };
         ProfileInput: {
             /** Format: int32 */
             daysAWeek?: number;
@@ -3001,6 +3075,18 @@ export interface components {
             /** @enum {string} */
             act: "SWAP" | "RE_DIAL" | "EASIER_WEEK" | "OTHER_TEMPO" | "LESS_LOAD" | "LESS_RANGE" | "WEAKER_SIDE_FIRST" | "MORE_SETS";
             words: string;
+        };
+        Pull: {
+            /** Format: double */
+            at?: number;
+            /** @enum {string} */
+            direction?: "UP" | "DOWN" | "STILL";
+            /** Format: double */
+            forceN?: number;
+            /** Format: double */
+            leverM?: number;
+            /** Format: double */
+            loadKg?: number;
         };
         PullInput: {
             /** Format: double */
@@ -3043,6 +3129,16 @@ export interface components {
             unit: string;
             /** Format: double */
             usual: number;
+        };
+        ReadingFile: {
+            /** @enum {string} */
+            kind?: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "HIP_OPENING" | "GRIP" | "THIGH_GIRTH" | "CALF_GIRTH";
+            /** Format: date */
+            on?: string;
+            /** @enum {string} */
+            side?: "LEFT" | "RIGHT" | "NONE";
+            /** Format: double */
+            value?: number;
         };
         ReadingView: {
             /** Format: uuid */
@@ -3117,6 +3213,17 @@ export interface components {
             /** @enum {string} */
             side: "LEFT" | "RIGHT" | "NONE";
         };
+        RestrictionFile: {
+            by?: string;
+            /** Format: double */
+            hipMaxDeg?: number;
+            /** Format: double */
+            kneeMaxDeg?: number;
+            noLoadedBack?: boolean;
+            /** Format: date */
+            on?: string;
+            text?: string;
+        };
         RestrictionInput: {
             by?: string;
             /** Format: double */
@@ -3160,6 +3267,20 @@ export interface components {
             label: string;
             /** @enum {string} */
             scheme: "STRAIGHT" | "ASCENDING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "LADDER" | "ONE_AND_A_HALF" | "LOW_PARTIALS" | "PAUSES";
+        };
+        SchoolFile: {
+            /** Format: double */
+            activityTrust?: number;
+            /** Format: double */
+            basics?: number;
+            id?: string;
+            label?: string;
+            /** Format: double */
+            lengthBias?: number;
+            /** Format: double */
+            passiveWeight?: number;
+            reason?: string;
+            retired?: boolean;
         };
         SchoolInput: {
             /** Format: double */
@@ -3261,6 +3382,20 @@ export interface components {
             school: string;
             stiffToday: boolean;
         };
+        SessionFile: {
+            aim?: {
+                [key: string]: number;
+            };
+            /** Format: date-time */
+            createdAt?: string;
+            /** Format: date-time */
+            finishedAt?: string;
+            gym?: string;
+            items?: components["schemas"]["ItemFile"][];
+            keepOut?: string[];
+            school?: string;
+            stiffToday?: boolean;
+        };
         SessionInput: {
             aim?: {
                 [key: string]: number;
@@ -3331,6 +3466,29 @@ export interface components {
             sessionId?: string;
             /** Format: uuid */
             setId?: string;
+            /** @enum {string} */
+            side?: "LEFT" | "RIGHT" | "NONE";
+            tempoKept?: boolean;
+        };
+        SetFile: {
+            felt?: string[];
+            /** Format: uuid */
+            id?: string;
+            /** @enum {string} */
+            kind?: "WORK" | "DROP";
+            /** Format: double */
+            loadKg?: number;
+            /** Format: int32 */
+            number?: number;
+            pain?: components["schemas"]["PainFile"];
+            /** Format: date-time */
+            performedAt?: string;
+            /** @enum {string} */
+            range?: "FULL" | "SHORT" | "LONG_HALF";
+            /** Format: int32 */
+            repetitions?: number;
+            /** Format: double */
+            reserve?: number;
             /** @enum {string} */
             side?: "LEFT" | "RIGHT" | "NONE";
             tempoKept?: boolean;
@@ -3478,6 +3636,13 @@ export interface components {
             id: "DEEP_KNEE" | "STRAIGHT_KNEE" | "DEEP_HIP" | "WIDE_HIP" | "LEANING" | "DEEP_ANKLE";
             label: string;
         };
+        SorenessFile: {
+            /** @enum {string} */
+            approach?: "LEAVE_OUT" | "LESS_LOAD" | "LESS_RANGE";
+            /** @enum {string} */
+            joint?: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
+            movements?: ("DEEP_KNEE" | "STRAIGHT_KNEE" | "DEEP_HIP" | "WIDE_HIP" | "LEANING" | "DEEP_ANKLE")[];
+        };
         SorenessInput: {
             /** @enum {string} */
             approach?: "LEAVE_OUT" | "LESS_LOAD" | "LESS_RANGE";
@@ -3621,6 +3786,14 @@ export interface components {
             coverage: number;
             sentences: string[];
         };
+        VariantFile: {
+            id?: string;
+            name?: string;
+            retired?: boolean;
+            setup?: {
+                [key: string]: number;
+            };
+        };
         VariantInput: {
             /** Format: uuid */
             clientId?: string;
@@ -3654,6 +3827,17 @@ export interface components {
             /** Format: int32 */
             version?: number;
             what?: string;
+        };
+        WeekFile: {
+            brief?: components["schemas"]["PlanBrief"];
+            /** Format: date-time */
+            changedAt?: string;
+            /** Format: date-time */
+            createdAt?: string;
+            gym?: string;
+            plan?: components["schemas"]["PlanDocument"];
+            /** Format: date-time */
+            removedAt?: string;
         };
         WeekInput: {
             aim?: {
@@ -3818,6 +4002,26 @@ export interface operations {
             };
         };
     };
+    account_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArchiveDocument"];
+                };
+            };
+        };
+    };
     first: {
         parameters: {
             query?: never;
@@ -3966,6 +4170,54 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AnalysisView"];
+                };
+            };
+        };
+    };
+    bring_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArchiveInput"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArchiveBroughtInView"];
+                };
+            };
+        };
+    };
+    preview_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArchiveInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArchivePreviewView"];
                 };
             };
         };
@@ -4578,7 +4830,7 @@ export interface operations {
             };
         };
     };
-    export: {
+    client: {
         parameters: {
             query?: never;
             header?: never;
@@ -4595,7 +4847,29 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ClientFileView"];
+                    "application/json": components["schemas"]["ArchiveDocument"];
+                };
+            };
+        };
+    };
+    sets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
         };

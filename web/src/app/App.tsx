@@ -23,6 +23,7 @@ const AccountPage = lazy(() => import('../features/account/AccountPage').then((m
 const WeeksPage = lazy(() => import('../features/weeks/WeeksPage').then((m) => ({ default: m.WeeksPage })))
 const WeekPage = lazy(() => import('../features/weeks/WeekPage').then((m) => ({ default: m.WeekPage })))
 const SharedPage = lazy(() => import('../features/weeks/SharedPage').then((m) => ({ default: m.SharedPage })))
+const BringArchivePage = lazy(() => import('../features/bringing/BringArchivePage').then((m) => ({ default: m.BringArchivePage })))
 const BringSetsPage = lazy(() => import('../features/bringing/BringSetsPage').then((m) => ({ default: m.BringSetsPage })))
 const RecordPage = lazy(() => import('../features/record/RecordPage').then((m) => ({ default: m.RecordPage })))
 const FloorPage = lazy(() => import('../features/floor/FloorPage').then((m) => ({ default: m.FloorPage })))
@@ -166,6 +167,7 @@ const router = createBrowserRouter([
       { path: '/clients', element: <ClientsPage /> },
       { path: '/clients/:id', element: <MeasurePage /> },
       { path: '/clients/:id/bring', element: <BringSetsPage /> },
+      { path: '/clients/bring', element: <BringArchivePage /> },
       { path: '/gyms', element: <GymsPage /> },
       { path: '/gyms/:id', element: <MachinesPage /> },
       { path: '/account', element: <AccountPage /> },

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { FormEvent } from 'react'
+import { Link } from 'react-router'
 import { Problem, answer, api } from '../../api/client'
 import { keys, useAccount } from '../../api/queries'
 import { day } from '../../quantity/format'
@@ -75,6 +76,16 @@ function SignedIn({ name, demo }: { name: string; demo: boolean }) {
         ))}
       </ul>
       {[end, out].map((x, k) => x.isError && <Trouble key={k} error={x.error} />)}
+      <h2 className="mt-6 border-b border-rule pb-1 text-lg">Everything as one file</h2>
+      <p className="py-1 text-sm text-ink-2">Clients with health notes, records and planned weeks, gyms, own variants and own schools. Who has the file can read all of it.</p>
+      <p className="flex flex-wrap gap-4 text-sm">
+        <a className="text-accent-2 underline" href="/api/account/file" download>
+          Take the whole account out
+        </a>
+        <Link className="text-accent-2 underline" to="/clients/bring">
+          Bring in from a file
+        </Link>
+      </p>
     </section>
   )
 }

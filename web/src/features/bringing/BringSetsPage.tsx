@@ -7,6 +7,7 @@ import { useCatalogue, useClients, useGyms } from '../../api/queries'
 import { trim } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Trouble, Waiting } from '../../ui/Notice'
+import { Faults } from './Faults'
 import { textOf } from './textOf'
 
 type Preview = Schemas['ImportPreviewView']
@@ -211,23 +212,5 @@ function Looked({ p, said, onSaid, catalogue }: { p: Preview; said: Said; onSaid
         </table>
       </div>
     </>
-  )
-}
-
-function Faults({ faults, count }: { faults: { field: string; message: string }[]; count: number }) {
-  if (faults.length === 0) return null
-  return (
-    <div role="alert" className="max-h-48 overflow-auto border-l-2 border-warn bg-paper-2 px-3 py-1 text-sm">
-      <p>
-        {count} {count === 1 ? 'place' : 'places'} cannot be used; nothing comes in until they are put right in the file, or their column is left out.
-      </p>
-      <ul>
-        {faults.slice(0, 100).map((f, k) => (
-          <li key={k}>
-            <b>{f.field}</b>: {f.message}
-          </li>
-        ))}
-      </ul>
-    </div>
   )
 }

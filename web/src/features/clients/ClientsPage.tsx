@@ -38,9 +38,14 @@ export function ClientsPage() {
       <section aria-label="Clients" className="min-w-0">
         <div className="flex items-baseline justify-between border-b border-ink pb-1">
           <h1 className="text-xl">Clients</h1>
-          <Button look="ink" onClick={() => setChosen('new')}>
-            New client
-          </Button>
+          <span className="flex items-baseline gap-4">
+            <Link className="text-sm text-accent-2 underline" to="/clients/bring">
+              Bring in from a file
+            </Link>
+            <Button look="ink" onClick={() => setChosen('new')}>
+              New client
+            </Button>
+          </span>
         </div>
         {clients.data.length === 0 && <Quiet>No client yet. The intake takes sixty seconds.</Quiet>}
         <div className="overflow-x-auto">

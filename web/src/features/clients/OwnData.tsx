@@ -24,6 +24,9 @@ export function OwnData({ client, onErased }: { client: Client; onErased: () => 
       <a className="text-accent-2 underline" href={`/api/clients/${client.id}/file`} download>
         Take everything out as a file
       </a>
+      <a className="text-accent-2 underline" href={`/api/clients/${client.id}/record.csv`} download>
+        Sets as a spreadsheet
+      </a>
       <Link className="text-accent-2 underline" to={`/clients/${client.id}/bring`}>
         Bring in sets from a spreadsheet
       </Link>

@@ -32,9 +32,9 @@ class CoachIsolationTest {
   private static final Set<String> WITHOUT_DATA =
       Set.of(
           "GET /api/account", "POST /api/account/sign-in", "POST /api/account/demo", "POST /api/account/first", "POST /api/account/coaches", "POST /api/account/sign-out", "PUT /api/account/password", "GET /api/account/sessions",
-          "DELETE /api/account/sessions/{id}", "GET /api/catalogue", "GET /api/starts", "POST /api/analyses", "POST /api/clients", "POST /api/gyms", "GET /api/schools", "POST /api/schools", "GET /api/studies", "GET /api/claims", "GET /api/weeks/planning", "POST /api/weeks/prescriptions", "POST /api/floor/changes"); // each of its messages is judged by itself: FloorApiTest
+          "DELETE /api/account/sessions/{id}", "GET /api/catalogue", "GET /api/starts", "POST /api/analyses", "POST /api/clients", "POST /api/gyms", "GET /api/schools", "POST /api/schools", "GET /api/studies", "GET /api/claims", "GET /api/weeks/planning", "POST /api/weeks/prescriptions", "POST /api/floor/changes", "POST /api/archives", "POST /api/archives/preview"); // each of a message's parts is judged by itself: FloorApiTest, ArchiveApiTest
 
-  private static final Set<String> LISTS = Set.of("GET /api/clients", "GET /api/gyms", "GET /api/sessions", "GET /api/weeks");
+  private static final Set<String> LISTS = Set.of("GET /api/account/file", "GET /api/clients", "GET /api/gyms", "GET /api/sessions", "GET /api/weeks");
   private static final Map<String, String> IDS = new LinkedHashMap<>();
   private static Visitor other;
   private static String before;
@@ -216,12 +216,16 @@ class CoachIsolationTest {
     assertThat(get("/api/starts?candidateId=" + IDS.get("exerciseId") + "/" + IDS.get("variant")).status()).as("starts of another's variant").isEqualTo(404);
     assertThat(get("/api/clients").body().toString()).doesNotContain("Secret");
     assertThat(get("/api/gyms").body().toString()).doesNotContain("Secret");
+    assertThat(get("/api/account/file").body().toString()).doesNotContain("Secret");
     assertThat(get("/api/catalogue").body().toString()).doesNotContain("Secret");
     assertThat(post("/api/bench", Map.of("sides", List.of(Map.of("clientId", ownClient, "candidateId", IDS.get("exerciseId") + "/" + IDS.get("variant"))))).status()).isEqualTo(404);
     assertThat(get("/api/sessions").body().toString()).doesNotContain(IDS.get("session"));
     assertThat(get("/api/weeks").body().toString()).doesNotContain("Secret");
     assertThat(get("/api/weeks?clientId=" + IDS.get("client")).body().size()).isZero();
     assertThat(get("/api/sessions?clientId=" + IDS.get("client")).body().size()).isZero();
+    // a gym of another's is no gym for what is brought in
+    String file = "{\"format\":\"istmo-archive\",\"version\":1,\"gyms\":[{\"name\":\"G\",\"equipment\":[]}],\"clients\":[]}";
+    assertThat(post("/api/archives", Map.of("text", file, "gyms", Map.of("G", IDS.get("gym")))).status()).isEqualTo(422);
     // another coach's reading and lift are not reached through an own client
     assertThat(RunningApp.delete("/api/clients/" + ownClient + "/measurements/" + IDS.get("readingId")).status()).isEqualTo(404);
     assertThat(RunningApp.delete("/api/clients/" + ownClient + "/lifts/" + IDS.get("liftId")).status()).isEqualTo(404);

@@ -149,6 +149,11 @@ public final class RunningApp implements BeforeAllCallback {
     return v;
   }
 
+  /** The coach that the requests without a visitor are of. */
+  static Visitor owner() {
+    return owner;
+  }
+
   public static Answer get(String path) {
     return owner.get(path);
   }

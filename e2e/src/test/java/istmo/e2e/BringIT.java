@@ -2,6 +2,7 @@ package istmo.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
@@ -42,6 +43,29 @@ class BringIT {
       coach.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("The record of Liv Ternholm")).click();
       coach.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Seated leg curl"))).click();
       assertThat(coach.page.getByText("40.01 × 12, 11 kg")).isVisible(SOON);
+    }
+  }
+
+  @Test
+  void aClientGoesOutAsAFileAndComesInUnderAnotherName() {
+    try (Coach coach = Coach.atTheDesk()) {
+      coach.opens("/clients");
+      coach.presses("Change Tarn Holloway");
+      Download file = coach.page.waitForDownload(() -> coach.page.getByText("Take everything out as a file").click());
+      coach.opens("/clients");
+      coach.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bring in from a file")).click();
+      coach.page.locator("input[type=file]").setInputFiles(file.path());
+      Locator row = coach.page.getByTestId("archive-clients").locator("tbody tr");
+      assertThat(row).containsText("you have a client of that name", SLOWLY);
+      Locator bring = coach.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Bring in ")));
+      assertThat(bring).isDisabled();
+      coach.findsNoSeriousFault("an archive");
+      coach.page.getByLabel("Tarn Holloway is called here").fill("Tarn Brought");
+      coach.page.keyboard().press("Tab");
+      assertThat(bring).hasText("Bring in Tarn Brought", new LocatorAssertions.HasTextOptions().setTimeout(30_000));
+      bring.click();
+      coach.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("The record of Tarn Holloway")).click(new Locator.ClickOptions().setTimeout(30_000));
+      assertThat(coach.page.getByText("Tarn Brought").first()).isVisible(SOON);
     }
   }
 }

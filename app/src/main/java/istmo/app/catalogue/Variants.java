@@ -12,8 +12,10 @@ import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import java.time.Clock;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -77,6 +79,25 @@ public class Variants {
     Candidate c = Candidate.own(exercise, id.toString(), checked, setup, clients.get(clientId).body(false));
     repository.save(new OwnVariantEntity(id, coach.id(), exercise.id(), checked, c.usual().values(), clock.instant()));
     return c;
+  }
+
+  /** Takes over a variant that was kept elsewhere under {@code key}: the one that is here already, if there is one with that name and set-up, or a new one. Where the name or the room is taken, it gets another name, or comes retired. */
+  @Transactional
+  public Candidate bringIn(String key, String exerciseId, String name, Map<String, Double> setup, boolean retired) {
+    Exercise exercise = Catalogue.standard().exercise(exerciseId);
+    String checked = Names.checked(name);
+    List<OwnVariantEntity> here = repository.findByCoachIdOrderByCreatedAt(coach.id());
+    Optional<OwnVariantEntity> same = here.stream().filter(e -> e.getExerciseId().equals(exerciseId) && e.getName().equalsIgnoreCase(checked) && e.getSetup().equals(setup)).findFirst();
+    if (same.isPresent()) {
+      return own(same.get());
+    }
+    Set<String> taken = Stream.concat(Catalogue.standard().candidates().stream().map(Candidate::name), here.stream().map(OwnVariantEntity::getName)).map(n -> n.toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
+    UUID id = uuid(key).filter(k -> !repository.existsById(k)).orElseGet(UUID::randomUUID);
+    OwnVariantEntity e = new OwnVariantEntity(id, coach.id(), exercise.id(), Names.free(checked, Names.LONGEST, n -> taken.contains(n.toLowerCase(Locale.ROOT))), setup, clock.instant());
+    if (retired || own().size() >= MOST) {
+      e.retire(clock.instant());
+    }
+    return own(repository.save(e));
   }
 
   /** Takes it out of orders and lists; sessions that have it keep it. */

@@ -17,6 +17,7 @@ import istmo.core.body.BodyEstimate;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Measurement;
+import istmo.core.body.MeasurementKind;
 import istmo.core.body.Profile;
 import istmo.core.body.Readings;
 import istmo.core.catalogue.Catalogue;
@@ -24,7 +25,9 @@ import istmo.core.quantity.InvalidInput;
 import istmo.core.training.Calibration;
 import istmo.core.training.KnownLift;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -84,6 +87,66 @@ public class Clients {
     }
     e.write(checkName(name, e.getName()), intake, checked(profile), cautions);
     return view(repository.saveAndFlush(e));
+  }
+
+  /** Everything that is kept of a client here, from elsewhere. */
+  public record Whole(String name, Intake intake, Profile profile, Cautions cautions, boolean learns, List<Measurement> readings, List<KnownLift> lifts) {
+    public Whole named(String other) {
+      return new Whole(other, intake, profile, cautions, learns, readings, lifts);
+    }
+
+    /** Throws {@link InvalidInput} that names every reading and lift which is not believable, or of a day to come. */
+    void check(LocalDate today) {
+      List<InvalidInput.Fault> faults = new ArrayList<>();
+      double statureM = new Readings(readings).value(MeasurementKind.STATURE).orElse(intake.statureM());
+      for (int k = 0; k < readings.size(); k++) {
+        Measurement m = readings.get(k);
+        InvalidInput.gather(faults, "measurements[" + k + "].", () -> {
+          m.kind().check(m.value(), statureM);
+          checkDay(m.on(), today);
+        });
+      }
+      if (!faults.isEmpty()) {
+        throw new InvalidInput(faults);
+      }
+      Body body = BodyEstimate.of(intake, new Readings(readings)).body();
+      for (int k = 0; k < lifts.size(); k++) {
+        KnownLift l = lifts.get(k);
+        InvalidInput.gather(faults, "lifts[" + k + "].", () -> {
+          checkDay(l.on(), today);
+          Calibration.check(body, l);
+        });
+      }
+      InvalidInput.gather(faults, "profile.", () -> checked(profile));
+      if (!faults.isEmpty()) {
+        throw new InvalidInput(faults);
+      }
+    }
+  }
+
+  /** Throws where this could not be brought in. */
+  public void check(Whole whole) {
+    whole.check(LocalDate.now(clock));
+  }
+
+  /** A client from elsewhere, with readings and lifts; all or nothing. */
+  @Transactional
+  public UUID bringIn(Whole whole) {
+    check(whole);
+    ClientEntity e = new ClientEntity(UUID.randomUUID(), coach.id(), clock.instant());
+    e.write(checkName(whole.name(), null), whole.intake(), whole.profile(), whole.cautions());
+    e.setLearns(whole.learns());
+    repository.saveAndFlush(e);
+    Instant at = clock.instant();
+    for (Measurement m : whole.readings()) { // in the order of the list, also those of one day
+      measurements.save(new MeasurementEntity(UUID.randomUUID(), coach.id(), e.getId(), m, at));
+      at = at.plusMillis(1);
+    }
+    for (KnownLift l : whole.lifts()) {
+      lifts.save(new KnownLiftEntity(UUID.randomUUID(), coach.id(), e.getId(), l, at));
+      at = at.plusMillis(1);
+    }
+    return e.getId();
   }
 
   /** Lets what was felt and what hurt count in this client's order, or not. */
@@ -147,7 +210,11 @@ public class Clients {
   }
 
   private void checkDay(LocalDate on) {
-    if (on.isAfter(LocalDate.now(clock).plusDays(1))) { // a day of grace for clocks east of here
+    checkDay(on, LocalDate.now(clock));
+  }
+
+  private static void checkDay(LocalDate on, LocalDate today) {
+    if (on.isAfter(today.plusDays(1))) { // a day of grace for clocks east of here
       throw new InvalidInput("on", "is a day to come");
     }
   }

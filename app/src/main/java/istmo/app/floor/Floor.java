@@ -134,14 +134,20 @@ public class Floor {
   /** Keeps the settings of a machine for a client; an older message does not undo a newer one. */
   @Transactional
   public void mark(UUID clientId, UUID gymId, String candidateId, String words, Instant at) {
-    String trimmed = words == null ? "" : words.strip();
-    if (trimmed.length() > LONGEST_MARK) {
-      throw new InvalidInput("words", "takes at most " + LONGEST_MARK + " characters");
-    }
+    String trimmed = checkedMark(words);
     clients.get(clientId);
     gyms.get(gymId);
     variants.candidate(candidateId);
     marks.keep(UUID.randomUUID(), coach.id(), clientId, gymId, candidateId, trimmed, at);
+  }
+
+  /** The words without blanks around them; throws what is too long. */
+  public static String checkedMark(String words) {
+    String trimmed = words == null ? "" : words.strip();
+    if (trimmed.length() > LONGEST_MARK) {
+      throw new InvalidInput("words", "takes at most " + LONGEST_MARK + " characters");
+    }
+    return trimmed;
   }
 
   /** Every mark of a client. */

@@ -52,6 +52,22 @@ public class Gyms {
     return view(repository.saveAndFlush(e));
   }
 
+  /** A gym with everything that is known of it. */
+  @Transactional
+  public Gym bringIn(String name, Place place, Map<String, List<Pull>> pulls) {
+    String trimmed = checkName(name, null);
+    checkPulls(place, pulls);
+    GymEntity e = new GymEntity(UUID.randomUUID(), coach.id(), clock.instant());
+    e.write(trimmed, place.equipment());
+    e.know(place, pulls);
+    return view(repository.saveAndFlush(e));
+  }
+
+  /** Throws where pulls could not have said anything of a machine. */
+  public static void checkPulls(Place place, Map<String, List<Pull>> pulls) {
+    pulls.forEach((item, all) -> ResistanceFit.of(item, place, all));
+  }
+
   @Transactional
   public Gym change(UUID id, int version, String name, Set<String> equipment) {
     GymEntity e = seen(id, version);

@@ -1,5 +1,6 @@
 package istmo.app.plans;
 
+import istmo.core.quantity.Allowed;
 import java.util.List;
 import java.util.Optional;
 
@@ -12,5 +13,6 @@ import java.util.Optional;
  * @param loadShare of the load, as the week of a block asks; 1 for all of it
  */
 public record Asked(List<String> words, Optional<PrescriptionDocument> prescription, Optional<Integer> bout, double loadShare) {
+  public static final Allowed LOAD_SHARE = new Allowed(0.1, 2, "of the load");
   public static final Asked NOTHING = new Asked(List.of(), Optional.empty(), Optional.empty(), 1);
 }

@@ -28,6 +28,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -37,6 +38,9 @@ import org.springframework.transaction.annotation.Transactional;
 public class Bringing {
   /** Rows that go to the database at once. */
   private static final int CHUNK = 2000;
+
+  /** As which device what is brought in counts. */
+  private static final String FROM_ELSEWHERE = "brought in";
 
   private final TrainingSessionRepository sessions;
   private final ItemRepository items;
@@ -102,14 +106,63 @@ public class Bringing {
         UUID id = named("item " + k);
         return items.findByIdAndSessionIdAndCoachId(id, sessionId, coach.id()).orElseGet(() -> items.save(new ItemEntity(id, coach.id(), sessionId, counts.merge(sessionId, 1, Integer::sum), b.candidateId(), setup, seriesId, Asked.NOTHING, noon)));
       });
-      rows.add(new PerformedSetEntity(b.id(), coach.id(), clientId, item, SetRegister.Stored.first(new SetRegister.State<>(1, 0, "brought in", false, b.set())), noon.plusSeconds(180L * counts.merge(item.getId(), 1, Integer::sum))));
+      rows.add(new PerformedSetEntity(b.id(), coach.id(), clientId, item, SetRegister.Stored.first(new SetRegister.State<>(1, 0, FROM_ELSEWHERE, false, b.set())), noon.plusSeconds(180L * counts.merge(item.getId(), 1, Integer::sum))));
     }
+    store(rows);
+    return new BroughtIn(rows.size(), begun, known.size());
+  }
+
+  /** A session as it was kept elsewhere. */
+  public record Kept(UUID gymId, SessionBrief brief, Instant createdAt, Optional<Instant> finishedAt, List<KeptItem> items) {}
+
+  public record KeptItem(String candidateId, Map<String, Double> setup, Asked asked, boolean ended, List<KeptSet> sets) {}
+
+  /** @param id kept unless it is in use here */
+  public record KeptSet(UUID id, SetRecord set, Instant performedAt) {}
+
+  /** Keeps sessions from elsewhere as they are: what was done was done, whatever cautions and machines say now. */
+  @Transactional
+  public void keep(UUID clientId, List<Kept> all) {
+    Set<UUID> inUse = new HashSet<>();
+    List<UUID> ids = all.stream().flatMap(s -> s.items().stream()).flatMap(i -> i.sets().stream()).map(KeptSet::id).toList();
+    for (int from = 0; from < ids.size(); from += CHUNK) {
+      inUse.addAll(sets.inUse(ids.subList(from, Math.min(ids.size(), from + CHUNK))));
+    }
+    List<SessionEntity> begun = new ArrayList<>();
+    for (Kept s : all) {
+      SessionEntity session = new SessionEntity(UUID.randomUUID(), coach.id(), clientId, s.gymId(), s.brief(), s.createdAt());
+      s.finishedAt().ifPresent(session::finish);
+      begun.add(session);
+    }
+    sessions.saveAllAndFlush(begun); // before any of their exercises
+    Map<String, UUID> seriesIds = new HashMap<>();
+    List<PerformedSetEntity> rows = new ArrayList<>();
+    for (int n = 0; n < all.size(); n++) {
+      Kept s = all.get(n);
+      SessionEntity session = begun.get(n);
+      for (int k = 0; k < s.items().size(); k++) {
+        KeptItem i = s.items().get(k);
+        UUID seriesId = seriesIds.computeIfAbsent(i.candidateId() + new TreeMap<>(i.setup()), x -> series.of(clientId, i.candidateId(), i.setup()));
+        ItemEntity item = new ItemEntity(UUID.randomUUID(), coach.id(), session.getId(), k + 1, i.candidateId(), i.setup(), seriesId, i.asked(), s.createdAt());
+        if (i.ended()) {
+          item.end();
+        }
+        items.save(item);
+        for (KeptSet set : i.sets()) {
+          UUID id = inUse.add(set.id()) ? set.id() : UUID.randomUUID();
+          rows.add(new PerformedSetEntity(id, coach.id(), clientId, item, SetRegister.Stored.first(new SetRegister.State<>(1, 0, FROM_ELSEWHERE, false, set.set())), set.performedAt()));
+        }
+      }
+    }
+    store(rows);
+  }
+
+  private void store(List<PerformedSetEntity> rows) {
     items.flush();
     for (int from = 0; from < rows.size(); from += CHUNK) {
       sets.saveAllAndFlush(rows.subList(from, Math.min(rows.size(), from + CHUNK)));
       entities.clear();
     }
-    return new BroughtIn(rows.size(), begun, known.size());
   }
 
   private static UUID named(String of) {

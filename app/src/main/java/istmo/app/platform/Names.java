@@ -1,6 +1,7 @@
 package istmo.app.platform;
 
 import istmo.core.quantity.InvalidInput;
+import java.util.function.Predicate;
 
 /** Names that people give to things. */
 public final class Names {
@@ -15,5 +16,15 @@ public final class Names {
       throw new InvalidInput("name", "needs 1 to " + LONGEST + " characters");
     }
     return trimmed;
+  }
+
+  /** The name, or with a number behind it where it is taken; never longer than {@code longest}. */
+  public static String free(String name, int longest, Predicate<String> taken) {
+    String free = name;
+    for (int n = 2; taken.test(free); n++) {
+      String number = " (" + n + ")";
+      free = name.substring(0, Math.min(name.length(), longest - number.length())) + number;
+    }
+    return free;
   }
 }

@@ -46,14 +46,25 @@ public class Answers {
     return answers.findByCoachIdAndClientIdOrderByAnsweredAtDesc(coach.id(), clientId).stream().filter(a -> a.getAnsweredAt().isAfter(from)).map(Answers::answer).toList();
   }
 
-  @Transactional
-  public Answer answer(UUID clientId, Lesson.Kind kind, String subject, Optional<Lesson.Proposal> taken) {
-    clients.get(clientId);
+  /** Throws what is too long, or says nothing. */
+  public static void check(String subject, Optional<Lesson.Proposal> taken) {
     if (subject.length() > LONGEST || taken.filter(p -> p.words().isBlank() || p.words().length() > LONGEST).isPresent()) {
       throw new InvalidInput("words", "needs 1 to " + LONGEST + " characters");
     }
+  }
+
+  @Transactional
+  public Answer answer(UUID clientId, Lesson.Kind kind, String subject, Optional<Lesson.Proposal> taken) {
+    return answer(clientId, kind, subject, taken, clock.instant());
+  }
+
+  /** The same, given at another moment. */
+  @Transactional
+  public Answer answer(UUID clientId, Lesson.Kind kind, String subject, Optional<Lesson.Proposal> taken, Instant at) {
+    clients.get(clientId);
+    check(subject, taken);
     LessonAnswerEntity e = answers.findByCoachIdAndClientIdAndKindAndSubject(coach.id(), clientId, kind, subject).orElseGet(() -> new LessonAnswerEntity(UUID.randomUUID(), coach.id(), clientId, kind, subject));
-    e.write(taken, clock.instant());
+    e.write(taken, at);
     return answer(answers.saveAndFlush(e));
   }
 

@@ -2,6 +2,7 @@ package istmo.app.schools;
 
 import istmo.app.accounts.CurrentCoach;
 import istmo.app.platform.Conflict;
+import istmo.app.platform.Names;
 import istmo.app.platform.NotFound;
 import istmo.app.schools.persistence.OwnSchoolEntity;
 import istmo.app.schools.persistence.OwnSchoolRepository;
@@ -10,8 +11,11 @@ import istmo.core.stimulus.School;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -69,6 +73,28 @@ public class Schools {
     return save(new OwnSchoolEntity(UUID.randomUUID(), coach.id(), clock.instant()), wish);
   }
 
+  /** Takes over a school that was kept elsewhere as {@code id}: the one that is here already, if there is one alike, or a new one. Where the name or the room is taken, it gets another name, or comes taken out. */
+  @Transactional
+  public School bringIn(String id, Wish w, boolean retired) {
+    School wished = School.own(id, w.label(), w.reason(), w.lengthBias(), w.passiveWeight(), w.activityTrust(), w.basics());
+    List<OwnSchoolEntity> here = repository.findByCoachIdOrderByCreatedAt(coach.id());
+    Optional<School> same = here.stream().map(Schools::school).filter(s -> alike(s, wished)).findFirst();
+    if (same.isPresent()) {
+      return same.get();
+    }
+    Set<String> taken = listed().stream().map(l -> l.school().label().toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
+    OwnSchoolEntity e = new OwnSchoolEntity(key(id).filter(k -> !repository.existsById(k)).orElseGet(UUID::randomUUID), coach.id(), clock.instant());
+    e.set(Names.free(w.label().strip(), School.LONGEST_NAME, n -> taken.contains(n.toLowerCase(Locale.ROOT))), w.reason().strip(), w.lengthBias(), w.passiveWeight(), w.activityTrust(), w.basics());
+    if (retired || here.stream().filter(x -> !x.isRetired()).count() >= MOST) {
+      e.retire(clock.instant());
+    }
+    return school(repository.save(e));
+  }
+
+  private static boolean alike(School a, School b) {
+    return a.equals(School.own(a.id(), b.label(), b.reason(), b.lengthBias(), b.passiveWeight(), b.activityTrust(), b.basics()));
+  }
+
   /** Changes one, or puts one back that was taken out. */
   @Transactional
   public School change(String id, Wish wish) {
@@ -92,8 +118,12 @@ public class Schools {
   }
 
   private Optional<OwnSchoolEntity> entity(String id) {
+    return key(id).flatMap(k -> repository.findByIdAndCoachId(k, coach.id()));
+  }
+
+  private static Optional<UUID> key(String id) {
     try {
-      return id.startsWith(OWN) ? repository.findByIdAndCoachId(UUID.fromString(id.substring(OWN.length())), coach.id()) : Optional.empty();
+      return id.startsWith(OWN) ? Optional.of(UUID.fromString(id.substring(OWN.length()))) : Optional.empty();
     } catch (IllegalArgumentException e) {
       return Optional.empty();
     }

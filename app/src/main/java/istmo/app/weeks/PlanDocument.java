@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.UnaryOperator;
 
 /**
  * A planned week as it is kept, edited and exchanged (docs/formats.md).
@@ -46,7 +47,7 @@ public record PlanDocument(String name, List<DayDocument> days, Pairing pairing,
         faults.add(new InvalidInput.Fault(at, "is empty"));
         continue;
       }
-      gather(faults, at, () -> new Needed().field("weekday", day.weekday()).field("minutes", day.minutes()).field("bouts", day.bouts()).check());
+      InvalidInput.gather(faults, at + ".", () -> new Needed().field("weekday", day.weekday()).field("minutes", day.minutes()).field("bouts", day.bouts()).check());
       for (int b = 0; day.bouts() != null && b < day.bouts().size(); b++) {
         List<Planned.Item> items = new ArrayList<>();
         if (day.bouts().get(b) == null || day.bouts().get(b).stream().anyMatch(Objects::isNull)) {
@@ -55,7 +56,7 @@ public record PlanDocument(String name, List<DayDocument> days, Pairing pairing,
         }
         for (int i = 0; i < day.bouts().get(b).size(); i++) {
           ItemDocument item = day.bouts().get(b).get(i);
-          gather(faults, at + ".bouts[" + b + "][" + i + "]", () -> {
+          InvalidInput.gather(faults, at + ".bouts[" + b + "][" + i + "].", () -> {
             new Needed().field("id", item.id()).field("candidateId", item.candidateId()).field("prescription", item.prescription()).check();
             items.add(new Planned.Item(item.id(), item.candidateId(), item.prescription().prescription(), Boolean.TRUE.equals(item.pinned())));
           });
@@ -65,21 +66,13 @@ public record PlanDocument(String name, List<DayDocument> days, Pairing pairing,
         }
       }
       if (faults.isEmpty()) {
-        gather(faults, at, () -> planned.add(new Planned.Day(day.weekday(), day.minutes(), Boolean.TRUE.equals(day.oneStation()), bouts)));
+        InvalidInput.gather(faults, at + ".", () -> planned.add(new Planned.Day(day.weekday(), day.minutes(), Boolean.TRUE.equals(day.oneStation()), bouts)));
       }
     }
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);
     }
     return new Planned.Week(planned);
-  }
-
-  private static void gather(List<InvalidInput.Fault> faults, String at, Runnable check) {
-    try {
-      check.run();
-    } catch (InvalidInput e) {
-      e.faults().forEach(f -> faults.add(new InvalidInput.Fault(at + "." + f.field(), f.message())));
-    }
   }
 
   /** The same document with everything that may be left out filled in and checked; candidates are checked by who knows them. */
@@ -110,6 +103,12 @@ public record PlanDocument(String name, List<DayDocument> days, Pairing pairing,
   /** The same plan with other days. */
   public PlanDocument with(Planned.Week week) {
     return with(week, name, targets);
+  }
+
+  /** The same plan with candidates called otherwise. */
+  public PlanDocument naming(UnaryOperator<String> candidates) {
+    List<DayDocument> renamed = days.stream().map(d -> new DayDocument(d.weekday(), d.minutes(), d.oneStation(), d.bouts().stream().map(b -> b.stream().map(i -> new ItemDocument(i.id(), candidates.apply(i.candidateId()), i.pinned(), i.prescription())).toList()).toList())).toList();
+    return new PlanDocument(name, renamed, pairing, varied, hold, targets, blockWeeks, startsOn);
   }
 
   static List<DayDocument> of(Planned.Week week) {

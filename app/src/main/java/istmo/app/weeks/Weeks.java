@@ -195,14 +195,45 @@ public class Weeks {
   /** Erases every plan of a client. */
   @Transactional
   public void erase(UUID clientId) {
-    plans.deleteAllInBatch(plans.findByCoachIdAndClientId(coach.id(), clientId));
+    plans.deleteAllInBatch(plans.findByCoachIdAndClientIdOrderByCreatedAt(coach.id(), clientId));
     plans.flush();
   }
 
-  /** Every plan of a client as a file, for the client's file. */
+  /**
+   * A plan as it stands, for a client's file: its newest document, without the edits before it.
+   *
+   * @param removedAt when it was taken out of the list, if it was
+   */
+  public record Kept(UUID gymId, Instant createdAt, Instant changedAt, Optional<Instant> removedAt, PlanBrief brief, PlanDocument document) {
+    /** The same with everything checked that can be without knowing whose it is; candidates are checked by who knows them. */
+    public Kept checked() {
+      List<InvalidInput.Fault> faults = new ArrayList<>();
+      List<PlanDocument> plan = new ArrayList<>();
+      InvalidInput.gather(faults, "brief.", () -> checkedAim(brief));
+      InvalidInput.gather(faults, "brief.", () -> new Weights(Weights.Preset.get(brief.preset()), brief.weights()));
+      InvalidInput.gather(faults, "plan.", () -> plan.add(document.checked()));
+      if (!faults.isEmpty()) {
+        throw new InvalidInput(faults);
+      }
+      return new Kept(gymId, createdAt, changedAt, removedAt, brief, plan.get(0));
+    }
+  }
+
+  /** Every plan of a client, those taken out too, oldest first. */
   @Transactional(readOnly = true)
-  public List<PlanFile> files(UUID clientId) {
-    return plans.findByCoachIdAndClientId(coach.id(), clientId).stream().map(p -> PlanFile.of(p.getBrief(), head(p).getDocument())).toList();
+  public List<Kept> kept(UUID clientId) {
+    return plans.findByCoachIdAndClientIdOrderByCreatedAt(coach.id(), clientId).stream().map(p -> new Kept(p.getGymId(), p.getCreatedAt(), p.getChangedAt(), Optional.ofNullable(p.getRemovedAt()), p.getBrief(), head(p).getDocument())).toList();
+  }
+
+  /** Keeps a plan from elsewhere as it is. */
+  @Transactional
+  public void bringIn(UUID clientId, Kept kept) {
+    Kept k = kept.checked();
+    WeekPlanEntity e = new WeekPlanEntity(UUID.randomUUID(), coach.id(), clients.get(clientId).id(), gyms.get(k.gymId()).id(), k.brief(), k.createdAt());
+    e.moveTo(0, k.changedAt());
+    k.removedAt().ifPresent(e::remove);
+    plans.saveAndFlush(e);
+    revisions.saveAndFlush(new WeekRevisionEntity(UUID.randomUUID(), coach.id(), e.getId(), 0, "brought in", k.document(), clock.instant()));
   }
 
   /** Why the week falls short, if it does. Some seconds of solver. */

@@ -19,6 +19,15 @@ public final class InvalidInput extends RuntimeException {
     this.faults = List.copyOf(faults);
   }
 
+  /** Runs a check of a part; what it finds is added under that part's name. */
+  public static void gather(List<Fault> faults, String part, Runnable check) {
+    try {
+      check.run();
+    } catch (InvalidInput e) {
+      e.faults().forEach(f -> faults.add(new Fault(part + f.field(), f.message())));
+    }
+  }
+
   public List<Fault> faults() {
     return faults;
   }

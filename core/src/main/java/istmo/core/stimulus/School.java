@@ -23,7 +23,7 @@ public record School(String id, String label, String reason, double recruitment,
   /** What a finding of activity counts unless a school says otherwise (judgement; docs/model.md, 9). */
   public static final double USUAL_ACTIVITY_TRUST = 0.2;
 
-  private static final int LONGEST_NAME = 60;
+  public static final int LONGEST_NAME = 60;
   private static final int LONGEST_REASON = 400;
 
   public static final School STRETCH =

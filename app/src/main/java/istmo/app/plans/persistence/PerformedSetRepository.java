@@ -36,6 +36,10 @@ public interface PerformedSetRepository extends JpaRepository<PerformedSetEntity
   @Query("select p.id from PerformedSetEntity p where p.coachId = :coachId and p.clientId = :clientId and p.id in :ids")
   List<UUID> known(UUID coachId, UUID clientId, Collection<UUID> ids);
 
+  /** Which of these ids any set has, whosesoever: a set from elsewhere needs a free one. */
+  @Query("select p.id from PerformedSetEntity p where p.id in :ids")
+  List<UUID> inUse(Collection<UUID> ids);
+
   /** Sets of some series from a moment on, oldest first. */
   @Query("select p from PerformedSetEntity p where p.coachId = :coachId and p.seriesId in :seriesIds and p.removed = false and p.performedAt >= :from order by p.performedAt, p.id")
   List<PerformedSetEntity> inSeries(UUID coachId, Collection<UUID> seriesIds, Instant from);

@@ -78,6 +78,14 @@ public class WeekPlanEntity {
     return head;
   }
 
+  public Instant getCreatedAt() {
+    return createdAt;
+  }
+
+  public Instant getRemovedAt() {
+    return removedAt;
+  }
+
   public int getVersion() {
     return version;
   }

@@ -11,7 +11,7 @@ public interface WeekPlanRepository extends JpaRepository<WeekPlanEntity, UUID> 
 
   List<WeekPlanEntity> findTop100ByCoachIdAndClientIdAndRemovedAtIsNullOrderByChangedAtDesc(UUID coachId, UUID clientId);
 
-  List<WeekPlanEntity> findByCoachIdAndClientId(UUID coachId, UUID clientId);
+  List<WeekPlanEntity> findByCoachIdAndClientIdOrderByCreatedAt(UUID coachId, UUID clientId);
 
   Optional<WeekPlanEntity> findByIdAndCoachId(UUID id, UUID coachId);
 }

@@ -1,0 +1,230 @@
+package istmo.app.exchange;
+
+import istmo.app.catalogue.Variants;
+import istmo.app.clients.Client;
+import istmo.app.clients.Clients;
+import istmo.app.exchange.ArchiveReading.ReadClient;
+import istmo.app.exchange.ArchiveReading.ReadSession;
+import istmo.app.exchange.ArchiveReading.ReadVariant;
+import istmo.app.floor.Floor;
+import istmo.app.gyms.Gym;
+import istmo.app.gyms.Gyms;
+import istmo.app.platform.Names;
+import istmo.app.plans.Bringing;
+import istmo.app.plans.SessionBrief;
+import istmo.app.record.Answers;
+import istmo.app.schools.Schools;
+import istmo.app.weeks.PlanBrief;
+import istmo.app.weeks.Weeks;
+import istmo.core.catalogue.Candidate;
+import istmo.core.quantity.InvalidInput;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.JacksonException.Reference;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/** An archive brought in: looked at first, then all of it or nothing. */
+@Service
+public class ArchiveImport {
+  private static final int MOST_CHARACTERS = 400_000_000;
+
+  private final Clients clients;
+  private final Gyms gyms;
+  private final Variants variants;
+  private final Schools schools;
+  private final Bringing bringing;
+  private final Weeks weeks;
+  private final Floor floor;
+  private final Answers answers;
+  private final JsonMapper json;
+
+  ArchiveImport(Clients clients, Gyms gyms, Variants variants, Schools schools, Bringing bringing, Weeks weeks, Floor floor, Answers answers, JsonMapper json) {
+    this.clients = clients;
+    this.gyms = gyms;
+    this.variants = variants;
+    this.schools = schools;
+    this.bringing = bringing;
+    this.weeks = weeks;
+    this.floor = floor;
+    this.answers = answers;
+    this.json = json.rebuild().enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES).build();
+  }
+
+  /**
+   * What a coach says of a file.
+   *
+   * @param gyms which of the coach's gyms one of the file is, by its name there; where nothing is said the one of that name, or else a new one
+   * @param names how a client is to be called here; empty to leave one out
+   */
+  public record Wished(Map<String, UUID> gyms, Map<String, String> names) {}
+
+  /** @param here the gym that it will be; empty for a new one */
+  public record GymLine(String name, int items, Optional<UUID> here) {}
+
+  /**
+   * @param as how it will be called; empty where it is left out
+   * @param taken whether the coach has a client of that name
+   */
+  public record ClientLine(String name, int sessions, int sets, int weeks, Optional<String> as, boolean taken) {}
+
+  /** @param faults everything that stands in the way */
+  public record Preview(List<ClientLine> clients, List<GymLine> gyms, int variants, int schools, List<InvalidInput.Fault> faults) {
+    public boolean ready() {
+      return faults.isEmpty();
+    }
+  }
+
+  /** @param clients their ids here, by the name in the file */
+  public record BroughtIn(Map<String, UUID> clients, int sessions, int sets, int weeks) {}
+
+  @Transactional(readOnly = true)
+  public Preview preview(String text, Wished wished) {
+    return preview(ArchiveReading.of(read(text), clients), wished);
+  }
+
+  private Preview preview(ArchiveReading file, Wished wished) {
+    List<InvalidInput.Fault> faults = new ArrayList<>(file.faults());
+    List<Gym> own = gyms.all();
+    Map<String, Gym> byName = own.stream().collect(Collectors.toMap(Gym::name, g -> g));
+    Set<UUID> ids = own.stream().map(Gym::id).collect(Collectors.toSet());
+    List<GymLine> places = new ArrayList<>();
+    Set<String> named = new TreeSet<>(file.gyms.keySet());
+    file.read.forEach(c -> named.addAll(c.gyms()));
+    for (String name : named) {
+      Optional<UUID> here = Optional.ofNullable(wished.gyms().get(name)).or(() -> Optional.ofNullable(byName.get(name)).map(Gym::id));
+      if (here.filter(id -> !ids.contains(id)).isPresent() || here.isEmpty() && !file.gyms.containsKey(name)) {
+        faults.add(new InvalidInput.Fault("gyms." + name, "say which of your gyms it is"));
+      }
+      places.add(new GymLine(name, Optional.ofNullable(file.gyms.get(name)).map(g -> g.place().equipment().size()).orElse(0), here));
+    }
+    Set<String> taken = clients.all().stream().map(Client::name).collect(Collectors.toCollection(HashSet::new));
+    List<ClientLine> lines = new ArrayList<>();
+    for (ReadClient c : file.read) {
+      String name = c.whole().name();
+      String as = Optional.ofNullable(wished.names().get(name)).orElse(name).strip();
+      boolean clash = !as.isEmpty() && !taken.add(as);
+      if (clash) {
+        faults.add(new InvalidInput.Fault("names." + name, "another client is called " + as + ": give another name, or leave this one out"));
+      }
+      if (as.isEmpty()) {
+        faults.removeIf(f -> f.field().startsWith(c.at())); // what is left out harms nobody
+      } else {
+        InvalidInput.gather(faults, "names." + name + ".", () -> Names.checked(as));
+      }
+      lines.add(new ClientLine(name, c.sessions().size(), c.sessions().stream().flatMap(s -> s.items().stream()).mapToInt(i -> i.sets().size()).sum(), c.weeks().size(), Optional.of(as).filter(a -> !a.isEmpty()), clash));
+    }
+    return new Preview(lines, places, file.variants.size(), file.schools.size(), faults);
+  }
+
+  /** Throws {@link InvalidInput} that names everything at fault; then nothing is kept. */
+  @Transactional
+  public BroughtIn bring(String text, Wished wished) {
+    ArchiveReading file = ArchiveReading.of(read(text), clients);
+    Preview p = preview(file, wished);
+    if (!p.ready()) {
+      throw new InvalidInput(p.faults());
+    }
+    Map<String, UUID> places = new HashMap<>();
+    p.gyms().forEach(g -> places.put(g.name(), g.here().orElseGet(() -> {
+      ArchiveReading.ReadGym read = file.gyms.get(g.name());
+      return gyms.bringIn(read.name(), read.place(), read.pulls()).id();
+    })));
+    Translation here = new Translation(places, own(file), judged(file));
+    Map<String, UUID> ids = new HashMap<>();
+    int sessions = 0;
+    int sets = 0;
+    int planned = 0;
+    for (int k = 0; k < file.read.size(); k++) {
+      ClientLine line = p.clients().get(k);
+      if (line.as().isPresent()) {
+        ids.put(line.name(), client(file.read.get(k), line.as().get(), here));
+        sessions += line.sessions();
+        sets += line.sets();
+        planned += line.weeks();
+      }
+    }
+    return new BroughtIn(ids, sessions, sets, planned);
+  }
+
+  /** What things of the file are called here: gyms, own variants and own schools by their names or ids there. */
+  private record Translation(Map<String, UUID> gyms, Map<String, String> variants, Map<String, String> schools) {
+    String candidate(String id) {
+      return variants.getOrDefault(id, id);
+    }
+
+    Bringing.Kept session(ReadSession s) {
+      SessionBrief b = s.brief();
+      return new Bringing.Kept(gyms.get(s.gym()), new SessionBrief(b.aim(), b.keepOut(), school(b.school()), b.stiffToday()), s.createdAt(), s.finishedAt(), s.items().stream().map(i -> new Bringing.KeptItem(candidate(i.candidateId()), i.setup(), i.asked(), i.ended(), i.sets())).toList());
+    }
+
+    Weeks.Kept week(ArchiveReading.ReadWeek w) {
+      Weeks.Kept k = w.at().apply(gyms.get(w.gym()));
+      PlanBrief b = k.brief();
+      return new Weeks.Kept(k.gymId(), k.createdAt(), k.changedAt(), k.removedAt(), new PlanBrief(b.aim(), b.keepOut(), school(b.school()), b.preset(), b.weights()), k.document().naming(this::candidate));
+    }
+
+    private String school(String id) {
+      return id == null ? null : schools.getOrDefault(id, id);
+    }
+  }
+
+  private Map<String, String> own(ArchiveReading file) {
+    Map<String, String> names = new HashMap<>();
+    for (ReadVariant v : file.variants.values()) {
+      names.put(v.id(), variants.bringIn(Candidate.ownKey(v.id()).orElseThrow(), v.exerciseId(), v.name(), v.setup(), v.retired()).id());
+    }
+    return names;
+  }
+
+  private Map<String, String> judged(ArchiveReading file) {
+    Map<String, String> names = new HashMap<>();
+    file.schools.values().forEach(s -> names.put(s.id(), schools.bringIn(s.id(), s.wish(), s.retired()).id()));
+    return names;
+  }
+
+  private UUID client(ReadClient c, String as, Translation here) {
+    UUID id = clients.bringIn(c.whole().named(as));
+    c.weeks().forEach(w -> weeks.bringIn(id, here.week(w)));
+    c.marks().forEach(m -> floor.mark(id, here.gyms().get(m.gym()), here.candidate(m.candidateId()), m.words(), m.changedAt()));
+    c.answers().forEach(a -> answers.answer(id, a.kind(), here.candidate(a.subject()), a.taken(), a.at()));
+    bringing.keep(id, c.sessions().stream().map(here::session).toList());
+    return id;
+  }
+
+  private ArchiveDocument read(String text) {
+    if (text.length() > MOST_CHARACTERS) {
+      throw new InvalidInput("text", "is longer than " + MOST_CHARACTERS / 1_000_000 + " million characters; use a backup for so much");
+    }
+    ArchiveDocument document;
+    try {
+      document = json.readValue(text.startsWith("\uFEFF") ? text.substring(1) : text, ArchiveDocument.class);
+    } catch (JacksonException e) {
+      throw new InvalidInput(at(e), "cannot be read: " + e.getOriginalMessage());
+    }
+    if (document == null || !ArchiveDocument.FORMAT.equals(document.format()) || document.version() == null || document.version() != ArchiveDocument.VERSION) {
+      throw new InvalidInput("format", "is not " + ArchiveDocument.FORMAT + " version " + ArchiveDocument.VERSION + ", so this is not a file that Istmo wrote for a client or an account");
+    }
+    return document;
+  }
+
+  /** Where reading ended: "clients[0].lifts[1].on"; "text" where it is not JSON at all. */
+  private static String at(JacksonException e) {
+    StringBuilder at = new StringBuilder();
+    for (Reference r : e.getPath()) {
+      at.append(r.getPropertyName() == null ? "[" + r.getIndex() + "]" : (at.isEmpty() ? "" : ".") + r.getPropertyName());
+    }
+    return at.isEmpty() ? "text" : at.toString();
+  }
+}

@@ -1,0 +1,116 @@
+package istmo.app.exchange.web;
+
+import istmo.app.clients.Clients;
+import istmo.app.exchange.Archive;
+import istmo.app.exchange.ArchiveDocument;
+import istmo.app.exchange.ArchiveImport;
+import istmo.app.platform.MayBeMissing;
+import istmo.app.platform.Needed;
+import istmo.core.quantity.InvalidInput;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** One client or the whole account as a file, out and in, docs/formats.md. */
+@RestController
+class ArchiveController {
+  private static final int FIRST_FAULTS = 200;
+
+  private final Archive archive;
+  private final ArchiveImport imports;
+  private final Clients clients;
+
+  ArchiveController(Archive archive, ArchiveImport imports, Clients clients) {
+    this.archive = archive;
+    this.imports = imports;
+    this.clients = clients;
+  }
+
+  @GetMapping("/api/clients/{id}/file")
+  ResponseEntity<ArchiveDocument> client(@PathVariable UUID id) {
+    ArchiveDocument document = archive.of(id);
+    return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, named(document.clients().get(0).name() + ".json")).body(document);
+  }
+
+  @GetMapping("/api/account/file")
+  ResponseEntity<ArchiveDocument> account() {
+    return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, named("Istmo account.json")).body(archive.account());
+  }
+
+  /** Every set of a client, for spreadsheets. */
+  @GetMapping("/api/clients/{id}/record.csv")
+  ResponseEntity<byte[]> sets(@PathVariable UUID id) {
+    return ResponseEntity.ok().contentType(new MediaType("text", "csv", StandardCharsets.UTF_8)).header(HttpHeaders.CONTENT_DISPOSITION, named(clients.get(id).name() + ".csv")).body(archive.sets(id).getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static String named(String file) {
+    return ContentDisposition.attachment().filename(file, StandardCharsets.UTF_8).build().toString();
+  }
+
+  /** gyms: which of the coach's gyms one of the file is, by its name there; names: how a client is to be called here, empty to leave one out. */
+  record ArchiveInput(String text, @MayBeMissing Map<String, UUID> gyms, @MayBeMissing Map<String, String> names) {
+    ArchiveImport.Wished wished() {
+      new Needed().field("text", text).check();
+      return new ArchiveImport.Wished(gyms == null ? Map.of() : gyms, names == null ? Map.of() : names);
+    }
+  }
+
+  /** as: how it will be called here; missing where it is left out. taken: another client is called that. */
+  record ArchiveClientView(String name, int sessions, int sets, int weeks, @MayBeMissing String as, boolean taken) {}
+
+  /** gymId: the gym that it will be; missing for a new one. items: how much equipment it has. */
+  record ArchiveGymView(String name, int items, @MayBeMissing UUID gymId) {}
+
+  record ArchiveFaultView(String field, String message) {}
+
+  /** faults: the first ones; ready: nothing stands in the way. */
+  record ArchivePreviewView(List<ArchiveClientView> clients, List<ArchiveGymView> gyms, int variants, int schools, List<ArchiveFaultView> faults, int faultCount, boolean ready) {}
+
+  @PostMapping("/api/archives/preview")
+  ArchivePreviewView preview(@RequestBody ArchiveInput input) {
+    ArchiveImport.Preview p = imports.preview(input.text(), input.wished());
+    return new ArchivePreviewView(
+        p.clients().stream().map(c -> new ArchiveClientView(c.name(), c.sessions(), c.sets(), c.weeks(), c.as().orElse(null), c.taken())).toList(),
+        p.gyms().stream().map(g -> new ArchiveGymView(g.name(), g.items(), g.here().orElse(null))).toList(),
+        p.variants(),
+        p.schools(),
+        p.faults().stream().limit(FIRST_FAULTS).map(f -> new ArchiveFaultView(f.field(), f.message())).toList(),
+        p.faults().size(),
+        p.ready());
+  }
+
+  /** clients: their ids here, by the name in the file. */
+  record ArchiveBroughtInView(Map<String, UUID> clients, int sessions, int sets, int weeks) {}
+
+  /** All of it or nothing. */
+  @PostMapping("/api/archives")
+  @ResponseStatus(HttpStatus.CREATED)
+  ArchiveBroughtInView bring(@RequestBody ArchiveInput input) {
+    ArchiveImport.BroughtIn b = imports.bring(input.text(), input.wished());
+    return new ArchiveBroughtInView(b.clients(), b.sessions(), b.sets(), b.weeks());
+  }
+
+  /** Erases for good; {@code name} must be the client's, so that nobody is erased by a slip. */
+  @DeleteMapping("/api/clients/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void erase(@PathVariable UUID id, @RequestParam String name) {
+    if (!clients.get(id).name().equals(name)) {
+      throw new InvalidInput("name", "is not this client's name; nothing was erased");
+    }
+    archive.erase(id);
+  }
+}
