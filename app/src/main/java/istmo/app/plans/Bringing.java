@@ -21,15 +21,18 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.BiFunction;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -75,41 +78,60 @@ public class Bringing {
   public BroughtIn bring(UUID clientId, UUID gymId, List<Brought> all) {
     Client client = clients.get(clientId);
     Gym gym = gyms.get(gymId);
-    Set<UUID> known = new HashSet<>();
-    for (int from = 0; from < all.size(); from += CHUNK) {
-      known.addAll(sets.known(coach.id(), clientId, all.subList(from, Math.min(all.size(), from + CHUNK)).stream().map(Brought::id).toList()));
-    }
+    Set<UUID> known = new HashSet<>(all((coachId, ids) -> sets.known(coachId, clientId, ids), all.stream().map(Brought::id).toList()));
     List<Brought> fresh = all.stream().filter(b -> !known.contains(b.id())).sorted(Comparator.comparing(Brought::on)).toList();
-    SessionBrief brief = new SessionBrief(Map.of(), List.of(), School.STRETCH.id(), false);
-    Map<String, Map<String, Double>> setups = new HashMap<>();
-    Map<String, UUID> seriesIds = new HashMap<>();
-    Map<LocalDate, SessionEntity> days = new HashMap<>();
+    Map<LocalDate, SessionEntity> days = days(clientId, gymId, fresh);
+    long begun = days.values().stream().filter(d -> d.getFinishedAt() == null).count();
+    days.forEach((on, d) -> d.finish(noon(on).plusSeconds(3600)));
+    sessions.saveAllAndFlush(days.values()); // before any of their exercises
     Map<String, ItemEntity> exercises = new HashMap<>();
     Map<UUID, Integer> counts = new HashMap<>();
-    List<PerformedSetEntity> rows = new ArrayList<>();
-    int begun = 0;
-    for (Brought b : fresh) {
-      Instant noon = b.on().atTime(12, 0).toInstant(ZoneOffset.UTC);
-      SessionEntity session = days.get(b.on());
-      if (session == null) {
-        UUID id = named("session " + clientId + " " + gymId + " " + b.on());
-        Optional<SessionEntity> there = sessions.findByIdAndCoachId(id, coach.id());
-        begun += there.isPresent() ? 0 : 1;
-        session = there.orElseGet(() -> sessions.save(new SessionEntity(id, coach.id(), clientId, gymId, brief, noon)));
-        session.finish(noon.plusSeconds(3600));
-        days.put(b.on(), session);
-      }
-      Map<String, Double> setup = setups.computeIfAbsent(b.candidateId(), id -> bench.side(client, gym.place(), new Bench.Wish(clientId, Optional.of(gymId), id, Optional.empty(), false), School.STRETCH).setup().values());
-      UUID seriesId = seriesIds.computeIfAbsent(b.candidateId(), id -> series.of(clientId, id, setup));
-      UUID sessionId = session.getId();
-      ItemEntity item = exercises.computeIfAbsent(sessionId + " " + b.candidateId(), k -> {
-        UUID id = named("item " + k);
-        return items.findByIdAndSessionIdAndCoachId(id, sessionId, coach.id()).orElseGet(() -> items.save(new ItemEntity(id, coach.id(), sessionId, counts.merge(sessionId, 1, Integer::sum), b.candidateId(), setup, seriesId, Asked.NOTHING, noon)));
-      });
-      rows.add(new PerformedSetEntity(b.id(), coach.id(), clientId, item, SetRegister.Stored.first(new SetRegister.State<>(1, 0, FROM_ELSEWHERE, false, b.set())), noon.plusSeconds(180L * counts.merge(item.getId(), 1, Integer::sum))));
+    for (ItemEntity i : all(items::findByCoachIdAndSessionIdInOrderByPosition, days.values().stream().map(SessionEntity::getId).toList())) {
+      exercises.putIfAbsent(i.getSessionId() + " " + i.getCandidateId(), i);
+      counts.merge(i.getSessionId(), 1, Integer::sum);
     }
-    store(rows);
-    return new BroughtIn(rows.size(), begun, known.size());
+    Map<String, Map<String, Double>> setups = new HashMap<>();
+    Map<String, UUID> seriesIds = new HashMap<>();
+    for (String id : fresh.stream().map(Brought::candidateId).distinct().toList()) {
+      setups.put(id, bench.side(client, gym.place(), new Bench.Wish(clientId, Optional.of(gymId), id, Optional.empty(), false), School.STRETCH).setup().values());
+      seriesIds.put(id, series.of(clientId, id, setups.get(id)));
+    }
+    List<ItemEntity> added = new ArrayList<>();
+    List<PerformedSetEntity> rows = new ArrayList<>();
+    for (Brought b : fresh) {
+      UUID sessionId = days.get(b.on()).getId();
+      ItemEntity item = exercises.computeIfAbsent(sessionId + " " + b.candidateId(), k -> {
+        added.add(new ItemEntity(named("item " + k), coach.id(), sessionId, counts.merge(sessionId, 1, Integer::sum), b.candidateId(), setups.get(b.candidateId()), seriesIds.get(b.candidateId()), Asked.NOTHING, noon(b.on())));
+        return added.get(added.size() - 1);
+      });
+      rows.add(new PerformedSetEntity(b.id(), coach.id(), clientId, item, SetRegister.Stored.first(new SetRegister.State<>(1, 0, FROM_ELSEWHERE, false, b.set())), noon(b.on()).plusSeconds(180L * counts.merge(item.getId(), 1, Integer::sum))));
+    }
+    store(added, rows);
+    return new BroughtIn(rows.size(), (int) begun, known.size());
+  }
+
+  private static Instant noon(LocalDate on) {
+    return on.atTime(12, 0).toInstant(ZoneOffset.UTC);
+  }
+
+  /** The session of each day: one that was brought in before, or a new one. */
+  private Map<LocalDate, SessionEntity> days(UUID clientId, UUID gymId, List<Brought> sets) {
+    SessionBrief brief = new SessionBrief(Map.of(), List.of(), School.STRETCH.id(), false);
+    Map<UUID, LocalDate> byId = new LinkedHashMap<>();
+    sets.forEach(b -> byId.putIfAbsent(named("session " + clientId + " " + gymId + " " + b.on()), b.on()));
+    Map<LocalDate, SessionEntity> days = new LinkedHashMap<>();
+    all(sessions::findByCoachIdAndIdIn, List.copyOf(byId.keySet())).forEach(s -> days.put(byId.get(s.getId()), s));
+    byId.forEach((id, on) -> days.computeIfAbsent(on, d -> new SessionEntity(id, coach.id(), clientId, gymId, brief, noon(on))));
+    return days;
+  }
+
+  /** Rows by their ids, some thousand at a time. */
+  private <T> List<T> all(BiFunction<UUID, Collection<UUID>, List<T>> query, List<UUID> ids) {
+    List<T> found = new ArrayList<>();
+    for (int from = 0; from < ids.size(); from += CHUNK) {
+      found.addAll(query.apply(coach.id(), ids.subList(from, Math.min(ids.size(), from + CHUNK))));
+    }
+    return found;
   }
 
   /** A session as it was kept elsewhere. */
@@ -123,11 +145,7 @@ public class Bringing {
   /** Keeps sessions from elsewhere as they are: what was done was done, whatever cautions and machines say now. */
   @Transactional
   public void keep(UUID clientId, List<Kept> all) {
-    Set<UUID> inUse = new HashSet<>();
-    List<UUID> ids = all.stream().flatMap(s -> s.items().stream()).flatMap(i -> i.sets().stream()).map(KeptSet::id).toList();
-    for (int from = 0; from < ids.size(); from += CHUNK) {
-      inUse.addAll(sets.inUse(ids.subList(from, Math.min(ids.size(), from + CHUNK))));
-    }
+    Set<UUID> inUse = new HashSet<>(all((coachId, ids) -> sets.inUse(ids), all.stream().flatMap(s -> s.items().stream()).flatMap(i -> i.sets().stream()).map(KeptSet::id).toList()));
     List<SessionEntity> begun = new ArrayList<>();
     for (Kept s : all) {
       SessionEntity session = new SessionEntity(UUID.randomUUID(), coach.id(), clientId, s.gymId(), s.brief(), s.createdAt());
@@ -136,6 +154,7 @@ public class Bringing {
     }
     sessions.saveAllAndFlush(begun); // before any of their exercises
     Map<String, UUID> seriesIds = new HashMap<>();
+    List<ItemEntity> added = new ArrayList<>();
     List<PerformedSetEntity> rows = new ArrayList<>();
     for (int n = 0; n < all.size(); n++) {
       Kept s = all.get(n);
@@ -147,18 +166,18 @@ public class Bringing {
         if (i.ended()) {
           item.end();
         }
-        items.save(item);
+        added.add(item);
         for (KeptSet set : i.sets()) {
           UUID id = inUse.add(set.id()) ? set.id() : UUID.randomUUID();
           rows.add(new PerformedSetEntity(id, coach.id(), clientId, item, SetRegister.Stored.first(new SetRegister.State<>(1, 0, FROM_ELSEWHERE, false, set.set())), set.performedAt()));
         }
       }
     }
-    store(rows);
+    store(added, rows);
   }
 
-  private void store(List<PerformedSetEntity> rows) {
-    items.flush();
+  private void store(List<ItemEntity> exercises, List<PerformedSetEntity> rows) {
+    items.saveAllAndFlush(exercises);
     for (int from = 0; from < rows.size(); from += CHUNK) {
       sets.saveAllAndFlush(rows.subList(from, Math.min(rows.size(), from + CHUNK)));
       entities.clear();

@@ -1,5 +1,6 @@
 package istmo.app.plans.persistence;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -14,6 +15,8 @@ public interface TrainingSessionRepository extends JpaRepository<SessionEntity, 
   List<SessionEntity> findTop100ByCoachIdOrderByCreatedAtDesc(UUID coachId);
 
   List<SessionEntity> findByCoachIdAndClientIdOrderByCreatedAtAsc(UUID coachId, UUID clientId);
+
+  List<SessionEntity> findByCoachIdAndIdIn(UUID coachId, Collection<UUID> ids);
 
   Optional<SessionEntity> findByIdAndCoachId(UUID id, UUID coachId);
 }
