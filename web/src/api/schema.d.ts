@@ -692,6 +692,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/gadget-links/{code}/stand-in-set": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lift"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gadget-links/{code}/watched": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["watched"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/gyms": {
         parameters: {
             query?: never;
@@ -2024,6 +2056,12 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        DeviationView: {
+            /** @enum {string} */
+            kind: "SHORT_RANGE" | "DROPPED_LOWERING" | "MISSED_PAUSE";
+            repetitions: number[];
+            words: string;
+        };
         DrawingView: {
             circles: components["schemas"]["CircleView"][];
             levers: components["schemas"]["LeverView"][];
@@ -2539,15 +2577,16 @@ export interface components {
             reserve?: number;
         };
         LiftInput: {
-            candidateId?: string;
             /** Format: double */
-            loadKg?: number;
-            /** Format: date */
-            on?: string;
+            liftingS?: number;
+            /** Format: double */
+            lowS?: number;
+            /** Format: double */
+            loweringS?: number;
             /** Format: int32 */
             repetitions?: number;
             /** Format: double */
-            reserve?: number;
+            topS?: number;
         };
         LiftView: {
             candidateId: string;
@@ -2582,6 +2621,7 @@ export interface components {
         LinkInput: {
             /** @enum {string} */
             kind?: "FORCE" | "ANGLE" | "LENGTH";
+            watch?: boolean;
         };
         LinkView: {
             code: string;
@@ -3786,6 +3826,12 @@ export interface components {
             coverage: number;
             sentences: string[];
         };
+        TracePointView: {
+            /** Format: double */
+            position: number;
+            /** Format: double */
+            timeS: number;
+        };
         VariantFile: {
             id?: string;
             name?: string;
@@ -3811,6 +3857,33 @@ export interface components {
             load: components["schemas"]["LoadingView"];
             /** Format: int32 */
             repetitions: number;
+        };
+        WatchedRepetitionView: {
+            dropout: boolean;
+            /** Format: double */
+            liftingS: number;
+            /** Format: double */
+            lowS: number;
+            /** Format: double */
+            loweringS: number;
+            /** Format: double */
+            meanSpeed: number;
+            /** Format: double */
+            range: number;
+            /** Format: double */
+            topS: number;
+        };
+        WatchedView: {
+            findings: components["schemas"]["DeviationView"][];
+            link: components["schemas"]["LinkView"];
+            rangeKept?: boolean;
+            repetitions: components["schemas"]["WatchedRepetitionView"][];
+            /** Format: double */
+            seconds: number;
+            /** Format: double */
+            speedLossPercent: number;
+            tempoKept?: boolean;
+            trace: components["schemas"]["TracePointView"][];
         };
         WayView: {
             change: {
@@ -5054,6 +5127,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LinkView"];
+                };
+            };
+        };
+    };
+    lift: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LiftInput"];
+            };
+        };
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkView"];
+                };
+            };
+        };
+    };
+    watched: {
+        parameters: {
+            query?: {
+                loweringS?: number;
+                lowS?: number;
+                scheme?: "STRAIGHT" | "ASCENDING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "LADDER" | "ONE_AND_A_HALF" | "LOW_PARTIALS" | "PAUSES";
+                turned?: boolean;
+            };
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WatchedView"];
                 };
             };
         };

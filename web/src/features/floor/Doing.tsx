@@ -8,6 +8,8 @@ import { trim } from '../../quantity/format'
 import { Big, LoadStepper, Pick, Stepper } from './Controls'
 import { readySound } from './sound'
 import { Tempo } from './Tempo'
+import { Watch } from './Watch'
+import type { Taken } from './Watch'
 
 const SIDES = { NONE: 'both legs', LEFT: 'left leg', RIGHT: 'right leg' } as const
 const RESERVES = [0, 1, 2, 3, 4]
@@ -21,6 +23,8 @@ export function Doing({ floor, at, unit, onTaken }: { floor: Floor; at: Place; u
   const [repetitions, setRepetitions] = useState(begin.repetitions)
   const [reserve, setReserve] = useState<number>(begin.reserve)
   const [counting, setCounting] = useState(false)
+  const [watching, setWatching] = useState(false)
+  const [watched, setWatched] = useState<Taken>()
   const [busy, setBusy] = useState(false)
   const [failed, setFailed] = useState('')
   const warm = step.kind === 'WARM_UP'
@@ -28,7 +32,7 @@ export function Doing({ floor, at, unit, onTaken }: { floor: Floor; at: Place; u
     readySound()
     setBusy(true)
     try {
-      await floor.log(at, { kind: step.kind === 'DROP' ? 'DROP' : 'WORK', number: step.number, side: step.side, loadKg: kg, repetitions, reserve, felt: [] })
+      await floor.log(at, { kind: step.kind === 'DROP' ? 'DROP' : 'WORK', number: step.number, side: step.side, loadKg: kg, repetitions, reserve, felt: [], ...watched?.figures })
     } catch {
       setBusy(false)
       setFailed('This device could not keep the set: is its storage full, or private browsing on? Nothing was cleared; try again.')
@@ -54,15 +58,21 @@ export function Doing({ floor, at, unit, onTaken }: { floor: Floor; at: Place; u
             <LoadStepper kg={kg} loads={x.loads} unit={unit} onKg={setKg} />
             <Stepper label="Repetitions" value={String(repetitions)} onLess={() => setRepetitions(Math.max(1, repetitions - 1))} onMore={() => setRepetitions(Math.min(200, repetitions + 1))} onType={(t) => setRepetitions(Math.max(1, Math.min(200, Math.round(Number(t)) || repetitions)))} />
             <Pick label="In reserve" options={RESERVES.map((r) => ({ value: r, label: r === 4 ? '4+' : String(r) }))} value={reserve >= 4 ? 4 : reserve} onPick={setReserve} />
+            {watched && (
+              <p className="border-l-2 border-accent pl-2 text-sm" data-testid="watched-words">
+                Watched: {watched.words.length > 0 ? watched.words.join(' ') : 'as it was asked.'}
+              </p>
+            )}
             {failed && (
               <p role="alert" className="border-l-2 border-warn pl-2 text-sm">
                 {failed}
               </p>
             )}
-            <div className="grid grid-cols-3 gap-1">
+            <div className="grid grid-cols-4 gap-1">
               <SmallButton onClick={() => setCounting(true)} disabled={tempoPhases(x).length === 0}>
                 Tempo
               </SmallButton>
+              <SmallButton onClick={() => setWatching(true)}>Watch</SmallButton>
               <SmallButton onClick={onTaken} disabled={x.swaps.length === 0}>
                 Taken?
               </SmallButton>
@@ -75,6 +85,7 @@ export function Doing({ floor, at, unit, onTaken }: { floor: Floor; at: Place; u
           </>
         )}
       </div>
+      {watching && <Watch exercise={x} onTake={(t) => { setRepetitions(t.repetitions); setWatched(t) }} onClose={() => setWatching(false)} />}
       {counting && <Tempo exercise={x} onClose={() => setCounting(false)} />}
     </>
   )

@@ -7,9 +7,15 @@ import istmo.app.platform.NotFound;
 import istmo.core.measuring.Gauge;
 import istmo.core.measuring.StableReading;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.watching.RepetitionFinder;
+import istmo.core.watching.RepetitionFinder.Sample;
+import istmo.core.watching.WatchedSet;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
@@ -23,6 +29,9 @@ import org.springframework.stereotype.Service;
 public class GadgetLinks {
   private static final Duration KEPT = Duration.ofMinutes(30);
   private static final int MOST = 1000;
+
+  /** Readings that a link which watches a set keeps: five minutes of fifty a second. */
+  private static final int MOST_WATCHED = 15_000;
 
   private final Cache<String, Link> links = Caffeine.newBuilder().expireAfterAccess(KEPT).maximumSize(MOST).build();
   private final CurrentCoach coach;
@@ -43,8 +52,21 @@ public class GadgetLinks {
    */
   public record State(String code, Gauge gauge, Optional<Double> last, Optional<StableReading.Stable> stable, int lines, int dropouts, int refused, Optional<String> fault, Optional<Instant> lastAt) {}
 
+  /** A link whose readings come to rest. */
   public State open(Gauge gauge) {
-    Link link = new Link(UUID.randomUUID().toString(), coach.id(), gauge);
+    return open(gauge, false);
+  }
+
+  /** A link whose readings go up and down with a set: a bar's height, or a thigh's tilt. */
+  public State watch(Gauge gauge) {
+    if (gauge == Gauge.FORCE) {
+      throw new InvalidInput("kind", "watching needs a LENGTH or an ANGLE");
+    }
+    return open(gauge, true);
+  }
+
+  private State open(Gauge gauge, boolean watches) {
+    Link link = new Link(UUID.randomUUID().toString(), coach.id(), gauge, watches);
     links.put(link.code, link);
     return link.state();
   }
@@ -52,6 +74,27 @@ public class GadgetLinks {
   /** Another coach's link is as if it did not exist. */
   public State state(String code) {
     return own(code).state();
+  }
+
+  /**
+   * A set as it was watched so far.
+   *
+   * @param seconds that the link has been sent readings for, on the gadget's clock
+   * @param trace the readings, m or deg, rising while the load is lifted
+   */
+  public record Watched(State state, double seconds, List<Sample> trace, WatchedSet set) {}
+
+  /** @param turned whether the gadget's readings fall while the load is lifted */
+  public Watched watched(String code, WatchedSet.Asked asked, boolean turned) {
+    Link link = own(code);
+    if (!link.watches) {
+      throw new NotFound("link that watches a set");
+    }
+    List<Sample> trace = link.trace();
+    List<Sample> rising = turned ? trace.stream().map(s -> new Sample(s.timeS(), -s.position())).toList() : trace;
+    RepetitionFinder finder = link.gauge == Gauge.LENGTH ? RepetitionFinder.ofBar() : RepetitionFinder.ofTilt();
+    double seconds = trace.isEmpty() ? 0 : trace.get(trace.size() - 1).timeS() - trace.get(0).timeS();
+    return new Watched(link.state(), seconds, rising, WatchedSet.of(finder.soFar(rising), asked));
   }
 
   public void close(String code) {
@@ -88,6 +131,8 @@ public class GadgetLinks {
     private final String code;
     private final UUID coachId;
     private final Gauge gauge;
+    private final boolean watches;
+    private final Deque<Sample> trace = new ArrayDeque<>();
     private StableReading readings;
     private int lines;
     private int refused;
@@ -95,10 +140,11 @@ public class GadgetLinks {
     private String fault;
     private Instant lastAt;
 
-    Link(String code, UUID coachId, Gauge gauge) {
+    Link(String code, UUID coachId, Gauge gauge, boolean watches) {
       this.code = code;
       this.coachId = coachId;
       this.gauge = gauge;
+      this.watches = watches;
       this.readings = new StableReading(gauge);
     }
 
@@ -114,14 +160,29 @@ public class GadgetLinks {
         if (line.t() == 0 && lines > 0) { // the gadget was started anew
           dropoutsBefore += readings.dropouts() + 1;
           readings = new StableReading(gauge);
+          trace.clear();
         }
         readings.take(line.t(), value);
+        if (watches) {
+          keep(new Sample(line.t() / 1000.0, value));
+        }
         lines++;
         lastAt = clock.instant();
       } catch (InvalidInput e) {
         refuse(e.getMessage());
         throw e;
       }
+    }
+
+    private void keep(Sample s) {
+      if (trace.size() == MOST_WATCHED) {
+        trace.removeFirst();
+      }
+      trace.addLast(s);
+    }
+
+    synchronized List<Sample> trace() {
+      return List.copyOf(trace);
     }
 
     synchronized void refuse(String why) {

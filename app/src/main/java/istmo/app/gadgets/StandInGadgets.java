@@ -2,6 +2,10 @@ package istmo.app.gadgets;
 
 import istmo.core.measuring.Gauge;
 import istmo.core.measuring.StandIn;
+import istmo.core.mechanics.Tempo;
+import istmo.core.watching.RepetitionFinder.Sample;
+import istmo.core.watching.StandInMotion;
+import istmo.core.watching.StandInMotion.Sensor;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.PipedInputStream;
@@ -12,9 +16,12 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
@@ -45,20 +52,41 @@ public class StandInGadgets implements DisposableBean {
     port = e.getWebServer().getPort();
   }
 
-  /** Begins to send to a link; ends by itself, or when the link is closed. */
+  /** Begins to send a reading that comes to rest; ends by itself, or when the link is closed. */
   public void send(String code, Gauge gauge, double truth, boolean withDropout) {
     StandIn gadget = new StandIn(gauge, truth, code.hashCode());
+    List<Sample> readings = new ArrayList<>();
+    for (long t = 0; t <= LASTS_MS; t += StandIn.EVERY_MS) {
+      if (!withDropout || t <= DROPOUT_FROM_MS || t >= DROPOUT_TO_MS) {
+        readings.add(new Sample(t / 1000.0, gadget.reading(t)));
+      }
+    }
+    send(code, gauge, readings);
+  }
+
+  /** Begins to do a set as an invented lifter does it: a bar's height, or a thigh's tilt. */
+  public void lift(String code, Gauge gauge, int repetitions, Tempo asked) {
+    boolean bar = gauge == Gauge.LENGTH;
+    double range = bar ? 0.52 : 78;
+    Sensor sensor = new Sensor(50, bar ? 0.002 : 0.4, 0.004, 0.001, 0.01);
+    send(code, gauge, StandInMotion.samples(StandInMotion.tiring(repetitions, asked, range), bar ? 1.45 : 88, bar ? 0.03 : 4, false, sensor, code.hashCode()));
+  }
+
+  private void send(String code, Gauge gauge, List<Sample> readings) {
     threads.execute(() -> {
       try (PipedOutputStream out = new PipedOutputStream()) {
         PipedInputStream in = new PipedInputStream(out, 1 << 16);
         HttpRequest request =
             HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/api/gadget-links/" + code + "/lines")).header("content-type", "application/x-ndjson").POST(HttpRequest.BodyPublishers.ofInputStream(() -> in)).build();
         var answer = http.sendAsync(request, HttpResponse.BodyHandlers.discarding());
-        for (long t = 0; t <= LASTS_MS && !answer.isDone(); t += StandIn.EVERY_MS) {
-          if (!withDropout || t <= DROPOUT_FROM_MS || t >= DROPOUT_TO_MS) {
-            line(out, gauge, gadget.reading(t), t);
+        long begun = System.nanoTime();
+        for (Sample s : readings) {
+          if (answer.isDone()) {
+            return;
           }
-          Thread.sleep(StandIn.EVERY_MS);
+          long t = Math.round(1000 * s.timeS());
+          Thread.sleep(Math.max(0, t - TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun)));
+          line(out, gauge, s.position(), t);
         }
       } catch (IOException | UncheckedIOException e) {
         LOG.debug("the link of a stand-in gadget ended", e);

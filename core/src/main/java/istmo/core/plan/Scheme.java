@@ -51,6 +51,11 @@ public enum Scheme {
     return how;
   }
 
+  /** Whether every repetition goes through the whole range. */
+  public boolean wholeRange() {
+    return this != LADDER && this != ONE_AND_A_HALF && this != LOW_PARTIALS;
+  }
+
   /** Moving time of a set beside that of as many plain repetitions. */
   double movement() {
     return movement;

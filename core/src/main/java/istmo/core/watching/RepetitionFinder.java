@@ -32,12 +32,24 @@ public final class RepetitionFinder {
   /** No more than so long between two samples, s; a longer gap is a dropout and what was going on then is not timed. */
   static final double GAP_S = 0.5;
 
+  /** While the set goes on, a lifting counts once its top is so long ago, s: what is still on its way up may become longer. */
+  static final double SETTLED_S = 0.4;
+
   /** A signal that moves less in all has no repetitions in it, in the gauge's unit. */
   private final double leastRange;
 
-  /** @param leastRange in the unit of the positions: 0.05 for metres, 8 for degrees */
-  public RepetitionFinder(double leastRange) {
+  private RepetitionFinder(double leastRange) {
     this.leastRange = leastRange;
+  }
+
+  /** For heights in m: 5 cm at least. */
+  public static RepetitionFinder ofBar() {
+    return new RepetitionFinder(0.05);
+  }
+
+  /** For tilts in deg: 8 at least. */
+  public static RepetitionFinder ofTilt() {
+    return new RepetitionFinder(8);
   }
 
   /**
@@ -65,8 +77,17 @@ public final class RepetitionFinder {
   /** A turning point: index of a sample. */
   private record Turn(int at, boolean high) {}
 
-  /** Repetitions in order. Throws {@link InvalidInput} on field "t" for times that do not go forward. */
+  /** Repetitions of a whole set, in order. Throws {@link InvalidInput} on field "t" for times that do not go forward. */
   public List<Repetition> find(List<Sample> samples) {
+    return find(samples, false);
+  }
+
+  /** The same while the set goes on: without the one that is still on its way up. */
+  public List<Repetition> soFar(List<Sample> samples) {
+    return find(samples, true);
+  }
+
+  private List<Repetition> find(List<Sample> samples, boolean going) {
     int n = samples.size();
     if (n < MEDIAN_SAMPLES) {
       return List.of();
@@ -95,7 +116,9 @@ public final class RepetitionFinder {
     if (TURN * usual < 0.8 * TURN * spread) { // racking or walking made the spread: look again at the repetitions' own scale
       turns = turns(x, Math.max(leastRange / 2, TURN * usual));
     }
-    return repetitions(t, x, v, turns, usual);
+    List<Repetition> list = repetitions(t, x, v, turns, usual);
+    boolean open = going && !list.isEmpty() && t[n - 1] - list.get(list.size() - 1).endS() < SETTLED_S;
+    return open ? list.subList(0, list.size() - 1) : list;
   }
 
   /** A movement from rest to rest: indices of samples. */

@@ -1,12 +1,13 @@
 package istmo.core.watching;
 
+import istmo.core.mechanics.Tempo;
 import istmo.core.watching.RepetitionFinder.Sample;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 
 /**
- * An invented lifter and an invented sensor: positions with their known truth, for the demo's stand-in and for checks. Movements are minimum-jerk (Flash and Hogan 1985), which is how limbs move from rest to rest.
+ * An invented lifter and an invented sensor: positions with their known truth, for practice with the demo's stand-ins and for checks. Movements are minimum-jerk (Flash and Hogan 1985), which is how limbs move from rest to rest.
  */
 public final class StandInMotion {
   private StandInMotion() {}
@@ -24,6 +25,22 @@ public final class StandInMotion {
    */
   public record Sensor(double rateHz, double noise, double jitterS, double spikes, double lost) {
     public static final Sensor EXACT = new Sensor(50, 0, 0, 0, 0);
+  }
+
+  /**
+   * A set as an invented lifter does it who tires: each lifting takes a little longer; the last lowering but one is dropped, the last range is short, and where a pause is asked the third has none.
+   *
+   * @param range of a whole repetition, in the positions' unit
+   */
+  public static List<Truth> tiring(int repetitions, Tempo asked, double range) {
+    List<Truth> truth = new ArrayList<>();
+    for (int k = 0; k < repetitions; k++) {
+      double lowering = Math.max(1, asked.loweringS());
+      double lifting = Math.max(0.8, asked.liftingS()) * (1 + 0.06 * k);
+      boolean last = k == repetitions - 1 && k > 0;
+      truth.add(new Truth(k == repetitions - 2 && k > 0 ? 0.45 * lowering : lowering, k == 2 ? 0 : asked.lowS(), lifting, 0.3 + asked.topS(), last ? 0.75 * range : range));
+    }
+    return truth;
   }
 
   /**

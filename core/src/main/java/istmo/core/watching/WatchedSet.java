@@ -5,6 +5,7 @@ import istmo.core.watching.RepetitionFinder.Repetition;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * The repetitions of a set beside what was prescribed.
@@ -12,7 +13,7 @@ import java.util.Locale;
  * @param speedLossPercent how much slower the last lifting was than the fastest, %
  * @param findings what was not as asked, in words, with the repetitions it was so in
  */
-public record WatchedSet(List<Repetition> repetitions, double speedLossPercent, List<Deviation> findings) {
+public record WatchedSet(List<Repetition> repetitions, Asked asked, double speedLossPercent, List<Deviation> findings) {
   /** Of the longest of the first repetitions (common practice: the first ones set the mark; the shares are judgement). */
   private static final double SHORT = 0.85;
 
@@ -43,6 +44,25 @@ public record WatchedSet(List<Repetition> repetitions, double speedLossPercent, 
     }
   }
 
+  /**
+   * What is asked of each repetition.
+   *
+   * @param loweringS and lowS: time of the lowering, and of standing still at the long end; 0 where nothing is asked
+   * @param wholeRange whether all of them are to go as far as the first ones
+   */
+  public record Asked(double loweringS, double lowS, boolean wholeRange) {
+    public static final Asked NOTHING = new Asked(0, 0, true);
+
+    public Asked {
+      Tempo.PHASE_S.check("loweringS", loweringS);
+      Tempo.PHASE_S.check("lowS", lowS);
+    }
+
+    public static Asked of(Tempo tempo) {
+      return new Asked(tempo.loweringS(), tempo.lowS(), true);
+    }
+  }
+
   /** @param repetitions numbers of the repetitions, from 1 */
   public record Deviation(Kind kind, List<Integer> repetitions, String words) {}
 
@@ -51,14 +71,14 @@ public record WatchedSet(List<Repetition> repetitions, double speedLossPercent, 
     findings = List.copyOf(findings);
   }
 
-  public static WatchedSet of(List<Repetition> repetitions, Tempo asked) {
+  public static WatchedSet of(List<Repetition> repetitions, Asked asked) {
     double mark = repetitions.stream().limit(FIRST).mapToDouble(Repetition::range).max().orElse(0);
     List<Integer> shortOnes = new ArrayList<>();
     List<Integer> dropped = new ArrayList<>();
     List<Integer> missed = new ArrayList<>();
     for (int k = 0; k < repetitions.size(); k++) {
       Repetition r = repetitions.get(k);
-      if (r.range() < SHORT * mark) {
+      if (asked.wholeRange() && r.range() < SHORT * mark) {
         shortOnes.add(k + 1);
       }
       if (!r.dropout() && r.loweringS() > 0 && r.loweringS() < DROPPED * asked.loweringS()) {
@@ -78,7 +98,18 @@ public record WatchedSet(List<Repetition> repetitions, double speedLossPercent, 
     if (!missed.isEmpty()) {
       findings.add(new Deviation(Kind.MISSED_PAUSE, missed, String.format(Locale.ROOT, "Still at the long end for less than %.1f s, %s are asked, in %s.", PAUSED * asked.lowS(), seconds(asked.lowS()), numbers(missed))));
     }
-    return new WatchedSet(repetitions, speedLoss(repetitions), findings);
+    return new WatchedSet(repetitions, asked, speedLoss(repetitions), findings);
+  }
+
+  /** Whether the range was kept in every repetition; empty without one, or where it was not to be. */
+  public Optional<Boolean> rangeKept() {
+    return repetitions.isEmpty() || !asked.wholeRange() ? Optional.empty() : Optional.of(findings.stream().noneMatch(f -> f.kind() == Kind.SHORT_RANGE));
+  }
+
+  /** Whether lowering and pause were as asked in every repetition that could be timed; empty where there is none, or nothing was asked of them. */
+  public Optional<Boolean> tempoKept() {
+    boolean seen = asked.loweringS() > 0 && repetitions.stream().anyMatch(r -> r.loweringS() > 0) || asked.lowS() >= ASKED_PAUSE_S && repetitions.stream().anyMatch(r -> !r.dropout());
+    return seen ? Optional.of(findings.stream().noneMatch(f -> f.kind() != Kind.SHORT_RANGE)) : Optional.empty();
   }
 
   private static double speedLoss(List<Repetition> repetitions) {

@@ -10,6 +10,7 @@ import istmo.core.watching.RepetitionFinder.Repetition;
 import istmo.core.watching.RepetitionFinder.Sample;
 import istmo.core.watching.StandInMotion.Sensor;
 import istmo.core.watching.StandInMotion.Truth;
+import istmo.core.watching.WatchedSet.Asked;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -19,8 +20,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** The finder against motions whose truth is known. */
 class RepetitionFinderTest {
-  private static final RepetitionFinder METRES = new RepetitionFinder(0.05);
-  private static final RepetitionFinder DEGREES = new RepetitionFinder(8);
+  private static final RepetitionFinder METRES = RepetitionFinder.ofBar();
+  private static final RepetitionFinder DEGREES = RepetitionFinder.ofTilt();
   private static final Truth PLAIN = new Truth(2, 0.5, 1, 0.5, 0.5);
 
   private static List<Truth> times(int n, Truth t) {
@@ -183,7 +184,7 @@ class RepetitionFinderTest {
     truth.set(2, new Truth(1, 1.5, 1, 0.3, 0.5));
     truth.set(4, new Truth(3, 0, 1.6, 0.3, 0.5));
     truth.set(5, new Truth(3, 1.5, 2, 0.3, 0.38));
-    WatchedSet w = WatchedSet.of(METRES.find(StandInMotion.samples(truth, 1.4, 0.03, false, Sensor.EXACT, 8)), new Tempo(3, 1.5, 1, 0));
+    WatchedSet w = WatchedSet.of(METRES.find(StandInMotion.samples(truth, 1.4, 0.03, false, Sensor.EXACT, 8)), new Asked(3, 1.5, true));
     assertThat(w.repetitions()).hasSize(6);
     assertThat(w.findings()).extracting(WatchedSet.Deviation::kind).containsExactly(WatchedSet.Kind.SHORT_RANGE, WatchedSet.Kind.DROPPED_LOWERING, WatchedSet.Kind.MISSED_PAUSE);
     assertThat(w.findings()).extracting(WatchedSet.Deviation::repetitions).containsExactly(List.of(6), List.of(3), List.of(5));
@@ -193,10 +194,49 @@ class RepetitionFinderTest {
 
   @Test
   void aSetAsAskedHasNothingToTell() {
-    WatchedSet w = WatchedSet.of(METRES.find(StandInMotion.samples(times(8, new Truth(3, 1, 1, 0.3, 0.5)), 1.4, 0.03, false, new Sensor(50, 0.003, 0.005, 0.001, 0.01), 9)), new Tempo(3, 1, 1, 0));
+    WatchedSet w = WatchedSet.of(METRES.find(StandInMotion.samples(times(8, new Truth(3, 1, 1, 0.3, 0.5)), 1.4, 0.03, false, new Sensor(50, 0.003, 0.005, 0.001, 0.01), 9)), new Asked(3, 1, true));
     assertThat(w.repetitions()).hasSize(8);
     assertThat(w.findings()).isEmpty();
     assertThat(w.speedLossPercent()).isLessThan(12);
-    assertThat(WatchedSet.of(List.of(), Tempo.USUAL).speedLossPercent()).isZero();
+    assertThat(WatchedSet.of(List.of(), Asked.of(Tempo.USUAL)).speedLossPercent()).isZero();
+  }
+
+  /** What is said while the set goes on: from the third repetition on never one too many, never more than one behind, and no range called short that was not. */
+  @ParameterizedTest
+  @CsvSource({"false, 0.5, 1.4", "true, 0.5, 1.4", "false, 0.3, 1.0"})
+  void whileASetGoesOnNothingIsSaidTooEarly(boolean lowFirst, double range, double high) {
+    List<Truth> truth = times(8, new Truth(2, 0.5, 1, 0.6, range));
+    long seed = 11;
+    List<Sample> all = StandInMotion.samples(truth, high, 0.04, lowFirst, new Sensor(50, 0.003, 0.005, 0.002, 0.01), seed);
+    List<double[]> liftings = liftings(truth, lowFirst, seed);
+    for (int n = 20; n <= all.size(); n += 7) {
+      double now = all.get(n - 1).timeS();
+      long begun = liftings.stream().filter(l -> l[0] <= now).count();
+      long settled = liftings.stream().filter(l -> l[1] + 1 <= now).count();
+      if (settled < 3) {
+        continue;
+      }
+      WatchedSet w = WatchedSet.of(METRES.soFar(all.subList(0, n)), new Asked(2, 0.5, true));
+      assertThat((long) w.repetitions().size()).as("at %.2f s", now).isBetween(settled, begun);
+      assertThat(w.rangeKept()).as("at %.2f s", now).contains(true);
+    }
+    assertThat(METRES.soFar(all)).hasSize(8);
+  }
+
+  @Test
+  void theStandInsSetIsFoundWithItsFaults() {
+    Tempo asked = new Tempo(3, 1, 1, 0);
+    List<Truth> truth = StandInMotion.tiring(8, asked, 70);
+    WatchedSet w = WatchedSet.of(DEGREES.find(StandInMotion.samples(truth, 90, 4, false, new Sensor(50, 0.5, 0.004, 0.002, 0.01), 12)), Asked.of(asked));
+    assertThat(w.repetitions()).hasSize(8);
+    assertThat(w.findings()).extracting(WatchedSet.Deviation::repetitions).containsExactly(List.of(8), List.of(7), List.of(3));
+    assertThat(w.tempoKept()).contains(false);
+    assertThat(w.rangeKept()).contains(false);
+    assertThat(w.speedLossPercent()).isGreaterThan(20);
+    WatchedSet halves = WatchedSet.of(w.repetitions(), new Asked(3, 1, false));
+    assertThat(halves.rangeKept()).as("partial ones were asked").isEmpty();
+    assertThat(halves.findings()).hasSize(2);
+    assertThat(WatchedSet.of(w.repetitions(), Asked.NOTHING).tempoKept()).as("nothing was asked").isEmpty();
+    assertThat(WatchedSet.of(List.of(), Asked.of(asked)).rangeKept()).isEmpty();
   }
 }

@@ -5,12 +5,19 @@ import istmo.app.gadgets.GadgetLinks;
 import istmo.app.gadgets.StandInGadgets;
 import istmo.app.gyms.Gyms;
 import istmo.app.platform.MayBeMissing;
+import istmo.app.platform.Needed;
 import istmo.app.platform.NotFound;
+import istmo.app.platform.Rounded;
 import istmo.core.measuring.Gauge;
 import istmo.core.measuring.Pull;
 import istmo.core.measuring.ResistanceFit;
 import istmo.core.measuring.StandIn;
+import istmo.core.mechanics.Tempo;
+import istmo.core.plan.Scheme;
+import istmo.core.quantity.Allowed;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.watching.RepetitionFinder.Sample;
+import istmo.core.watching.WatchedSet;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
@@ -27,6 +34,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.core.JacksonException;
@@ -38,6 +46,12 @@ import tools.jackson.databind.json.JsonMapper;
 class GadgetController {
   private static final int LONGEST_LINE = 500;
   private static final int MOST_TOLD = 20;
+
+  /** How much of a watched set is drawn, s, and how finely. */
+  private static final double SHOWN_S = 20;
+
+  private static final double SHOWN_EVERY_S = 0.08;
+  private static final Allowed LIFTED = new Allowed(1, 30, "repetitions");
 
   private final GadgetLinks links;
   private final StandInGadgets standIns;
@@ -53,7 +67,8 @@ class GadgetController {
     this.json = json;
   }
 
-  record LinkInput(Gauge kind) {}
+  /** watch: whether a set is to be watched, and not a reading that comes to rest. */
+  record LinkInput(Gauge kind, @MayBeMissing Boolean watch) {}
 
   record StableView(double value, double spread) {}
 
@@ -73,12 +88,51 @@ class GadgetController {
     if (input.kind() == null) {
       throw new InvalidInput("kind", "must be FORCE, ANGLE or LENGTH");
     }
-    return view(links.open(input.kind()));
+    return view(Boolean.TRUE.equals(input.watch()) ? links.watch(input.kind()) : links.open(input.kind()));
   }
 
   @GetMapping("/{code}")
   LinkView state(@PathVariable String code) {
     return view(links.state(code));
+  }
+
+  record WatchedRepetitionView(double range, double loweringS, double lowS, double liftingS, double topS, double meanSpeed, boolean dropout) {}
+
+  /** repetitions: numbers from 1. */
+  record DeviationView(WatchedSet.Kind kind, List<Integer> repetitions, String words) {}
+
+  record TracePointView(double timeS, double position) {}
+
+  /** Ranges in the link's unit, speeds in it a second; rangeKept and tempoKept are missing where nothing can be said. trace: the last seconds, thinned. */
+  record WatchedView(LinkView link, double seconds, List<WatchedRepetitionView> repetitions, double speedLossPercent, List<DeviationView> findings, @MayBeMissing Boolean rangeKept, @MayBeMissing Boolean tempoKept, List<TracePointView> trace) {}
+
+  /** The set so far beside what was asked of each repetition, s; zeros where nothing was. turned: readings fall while the load is lifted. */
+  @GetMapping("/{code}/watched")
+  WatchedView watched(@PathVariable String code, @RequestParam(defaultValue = "0") double loweringS, @RequestParam(defaultValue = "0") double lowS, @RequestParam(defaultValue = "STRAIGHT") Scheme scheme, @RequestParam(defaultValue = "false") boolean turned) {
+    GadgetLinks.Watched w = links.watched(code, new WatchedSet.Asked(loweringS, lowS, scheme.wholeRange()), turned);
+    WatchedSet set = w.set();
+    return new WatchedView(
+        view(w.state()),
+        Rounded.of(w.seconds()),
+        set.repetitions().stream().map(r -> new WatchedRepetitionView(Rounded.of(r.range()), Rounded.of(r.loweringS()), Rounded.of(r.lowS()), Rounded.of(r.liftingS()), Rounded.of(r.topS()), Rounded.of(r.meanSpeed()), r.dropout())).toList(),
+        Rounded.of(set.speedLossPercent()),
+        set.findings().stream().map(f -> new DeviationView(f.kind(), f.repetitions(), f.words())).toList(),
+        set.rangeKept().orElse(null),
+        set.tempoKept().orElse(null),
+        thinned(w.trace()));
+  }
+
+  private static List<TracePointView> thinned(List<Sample> trace) {
+    List<TracePointView> points = new ArrayList<>();
+    double from = trace.isEmpty() ? 0 : trace.get(trace.size() - 1).timeS() - SHOWN_S;
+    double next = from;
+    for (Sample s : trace) {
+      if (s.timeS() >= next) {
+        points.add(new TracePointView(Rounded.of(s.timeS()), Rounded.of(s.position())));
+        next = s.timeS() + SHOWN_EVERY_S;
+      }
+    }
+    return points;
   }
 
   @DeleteMapping("/{code}")
@@ -158,6 +212,27 @@ class GadgetController {
     }
     standIns.send(code, state.gauge(), truth(state.gauge(), input), Boolean.TRUE.equals(input.dropout()));
     return view(links.state(code));
+  }
+
+  /** What the stand-in lifts: so many repetitions, s for each phase. */
+  record LiftInput(Integer repetitions, @MayBeMissing Double loweringS, @MayBeMissing Double lowS, @MayBeMissing Double liftingS, @MayBeMissing Double topS) {}
+
+  /** The demo's stand-in begins to lift, with the faults of somebody who tires. */
+  @PostMapping("/{code}/stand-in-set")
+  @ResponseStatus(HttpStatus.ACCEPTED)
+  LinkView lift(@PathVariable String code, @RequestBody LiftInput input) {
+    GadgetLinks.State state = links.watched(code, WatchedSet.Asked.NOTHING, false).state();
+    if (!accounts.isDemo()) {
+      throw new NotFound("stand-in outside the demo");
+    }
+    new Needed().field("repetitions", input.repetitions()).check();
+    LIFTED.check("repetitions", input.repetitions());
+    standIns.lift(code, state.gauge(), input.repetitions(), new Tempo(orZero(input.loweringS()), orZero(input.lowS()), orZero(input.liftingS()), orZero(input.topS())));
+    return view(state);
+  }
+
+  private static double orZero(Double seconds) {
+    return seconds == null ? 0 : seconds;
   }
 
   private double truth(Gauge gauge, StandInInput input) {
