@@ -45,7 +45,7 @@ export function Watch({ exercise, onTake, onClose }: { exercise: FloorExercise; 
   const seen = watched.data
   const n = seen?.repetitions.length ?? 0
   return (
-    <div role="dialog" aria-label="Watch the set" className="fixed inset-0 z-50 mx-auto flex max-w-md flex-col gap-2 bg-paper p-3">
+    <div role="dialog" aria-modal="true" aria-label="Watch the set" className="fixed inset-0 z-50 mx-auto flex max-w-md flex-col gap-2 bg-paper p-3">
       <h2 className="text-2xl leading-tight">{exercise.name}</h2>
       {code === null ? (
         <div className="my-auto space-y-2">
@@ -69,7 +69,7 @@ export function Watch({ exercise, onTake, onClose }: { exercise: FloorExercise; 
             </p>
           </div>
           {seen && seen.trace.length > 1 ? <Trace seen={seen} /> : <Wait seen={seen} code={code} onStandIn={standIn} />}
-          {seen && <Repetitions seen={seen} />}
+          {seen && n > 0 && <Repetitions seen={seen} />}
           <div aria-live="polite">
             {seen?.findings.map((f) => (
               <p key={f.kind} className="border-l-2 border-warn pl-2 text-base">

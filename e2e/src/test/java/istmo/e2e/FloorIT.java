@@ -101,6 +101,26 @@ class FloorIT {
   }
 
   @Test
+  void aStandInOnTheBarCountsTheSetAndWhatItSaysIsWrittenDown() {
+    try (Coach coach = Coach.withAPhone()) {
+      coach.opens("/floor/" + begins(coach, "Mirren Oakshott", "Quayside Hall", "leg-extension/upright"));
+      starting(coach, "Watch").click();
+      coach.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Cord on the bar"))).click();
+      starting(coach, "Let the stand-in lift").click();
+      assertThat(coach.page.getByTestId("watched-table").locator("tbody tr").nth(2)).isVisible(SOON);
+      coach.findsNoSeriousFault("watching");
+      Locator take = coach.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Take \\d+ rep")));
+      String counted = take.innerText().replaceAll("\\D", "");
+      take.click();
+      assertThat(coach.page.getByTestId("watched-words")).containsText("as it was asked");
+      assertThat(coach.page.locator("input[aria-label=Repetitions]")).hasValue(Pattern.compile(counted + "|" + (Integer.parseInt(counted) + 1)));
+      starting(coach, "Log set 1").click();
+      assertThat(coach.page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("whole").setExact(true))).isChecked();
+      assertThat(coach.page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("kept").setExact(true))).isChecked();
+    }
+  }
+
+  @Test
   void twoTelephonesThatCorrectOneSetAreToldAndTheCoachDecides() {
     try (Coach one = Coach.withAPhone();
         Coach two = Coach.withAPhone()) {
