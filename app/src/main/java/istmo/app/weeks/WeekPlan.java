@@ -29,6 +29,6 @@ public record WeekPlan(UUID id, int version, Instant changedAt, Client client, G
 
   /** The loads of an exercise, where it is on offer; {@code share} of the planned load, as a step of a block asks. */
   public WorkingLoad load(Planned.Item item, double share) {
-    return WorkingLoad.of(offers.get(item.candidateId()), item.prescription(), gym.place(), Optional.ofNullable(records.get(item.candidateId())), share);
+    return WorkingLoad.of(offers.get(item.candidateId()), item.prescription(), gym.place(), Optional.ofNullable(records.get(item.candidateId())), share, client.cautions().loadShare() < 1);
   }
 }

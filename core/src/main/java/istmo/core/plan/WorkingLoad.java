@@ -56,11 +56,11 @@ public record WorkingLoad(double lowKg, double highKg, String basis, List<WarmUp
    * @param careful whether the client's cautions ask for less load to begin with: then the first load that they allow goes before a heavier one of the record
    */
   public static WorkingLoad of(Offer o, Prescription p, Place place, Optional<Recorded> last, Progression.Next next, double share, boolean careful) {
-    if (careful && next.load().isPresent() && o.load().filter(first -> next.load().get().kg() > first.highKg()).isPresent()) {
+    if (careful && next.load().filter(l -> beyondFirst(o, l.kg())).isPresent()) {
       return of(o, p, place, Optional.empty(), share);
     }
     if (next.load().isEmpty() || p.scheme() == Scheme.ASCENDING || p.scheme() == Scheme.ALWAYS_TEN) {
-      return of(o, p, place, last, share);
+      return of(o, p, place, last, share, careful);
     }
     double kg = share * next.load().get().kg();
     int low = (int) Prescription.REPETITIONS.nearest(next.repetitionsLow());
@@ -68,11 +68,20 @@ public record WorkingLoad(double lowKg, double highKg, String basis, List<WarmUp
     return made(o, asked, place, repetitions -> Optional.of(kg), kg, kg, next.words());
   }
 
+  /** The loads that follow from the record alone; {@code careful} as above. */
+  public static WorkingLoad of(Offer o, Prescription p, Place place, Optional<Recorded> last, double share, boolean careful) {
+    return of(o, p, place, last.filter(r -> !careful || !beyondFirst(o, r.best().loadKg())), share);
+  }
+
+  private static boolean beyondFirst(Offer o, double kg) {
+    return o.load().filter(first -> kg > first.highKg()).isPresent();
+  }
+
   /**
    * @param last record in this set-up; it goes before any estimate
-   * @param share of the load that a block or a caution asks for, 1 for all of it
+   * @param share of the load that a block asks for, 1 for all of it
    */
-  public static WorkingLoad of(Offer o, Prescription p, Place place, Optional<Recorded> last, double share) {
+  static WorkingLoad of(Offer o, Prescription p, Place place, Optional<Recorded> last, double share) {
     double empty = o.setup().getOrDefault("sledMass", 0.0);
     double step = place.smallestStepKg(o.needs());
     Optional<LoadEstimate> estimate = last.isPresent() ? Optional.empty() : o.load().map(l -> l.forRepetitions(p.middle() + p.reserve(), p.repetitionsLow() + "-" + p.repetitionsHigh(), empty, step));

@@ -106,6 +106,8 @@ class FlowTest {
     Progression.Next up = new Progression.Next(Progression.Rule.LOAD, Optional.of(new Loading(65, Loading.Kind.STEPS, 0, List.of(), Loading.PlateKind.NONE)), 8, 12, "up");
     assertThat(WorkingLoad.of(first, TWO, GYM, before, up, 1, false).sets().get(0).load().orElseThrow().kg()).isEqualTo(65);
     assertThat(WorkingLoad.of(first, TWO, GYM, before, up, 1, true).sets()).allSatisfy(l -> assertThat(l.load().orElseThrow().kg()).isLessThanOrEqualTo(25));
+    assertThat(WorkingLoad.of(first, TWO, GYM, before, 1, true).sets()).as("in a planned week too").allSatisfy(l -> assertThat(l.load().orElseThrow().kg()).isLessThanOrEqualTo(25));
+    assertThat(WorkingLoad.of(first, TWO, GYM, before, 1, false).sets().get(0).load().orElseThrow().kg()).isGreaterThan(40);
     assertThat(WorkingLoad.of(first, TWO, GYM, before, up, 1, true).basis()).contains("to begin with");
   }
 }
