@@ -85,6 +85,9 @@ export const useSchools = () => useQuery({ queryKey: keys.schools, queryFn: () =
 
 export const useClaims = (school: string) => useQuery({ queryKey: keys.claims(school), queryFn: () => answer(api.GET('/api/claims', { params: { query: { school } } })), staleTime: Infinity, placeholderData: (previous) => previous })
 
+/** What the coach's own clients said of claims. */
+export const usePractice = () => useQuery({ queryKey: ['practice'], queryFn: () => answer(api.GET('/api/claims/practice')), staleTime: 60_000 })
+
 export const useStudies = () => useQuery({ queryKey: keys.studies, queryFn: () => answer(api.GET('/api/studies')), staleTime: Infinity })
 
 /** Which missing measurements would move this order; asked once the order itself is there. */

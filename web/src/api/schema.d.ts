@@ -292,6 +292,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/claims/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["practice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -3038,6 +3054,30 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        PracticeCountView: {
+            /** Format: int32 */
+            clients: number;
+            /** Format: int32 */
+            felt: number;
+            /** Format: int32 */
+            sessions: number;
+        };
+        PracticeDifferenceView: {
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            share: number;
+            told: boolean;
+        };
+        PracticeView: {
+            claimId: string;
+            difference?: components["schemas"]["PracticeDifferenceView"];
+            first: components["schemas"]["PracticeCountView"];
+            second: components["schemas"]["PracticeCountView"];
+            words: string;
+        };
         PrescriptionDocument: {
             /** Format: int32 */
             repetitionsHigh: number;
@@ -4405,6 +4445,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClaimView"][];
+                };
+            };
+        };
+    };
+    practice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeView"][];
                 };
             };
         };

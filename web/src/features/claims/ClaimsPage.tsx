@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { Link, useLocation, useSearchParams } from 'react-router'
-import type { Claim, Finding } from '../../api/client'
-import { useCatalogue, useClaims, useStudies } from '../../api/queries'
+import type { Claim, Finding, Practice } from '../../api/client'
+import { useCatalogue, useClaims, usePractice, useStudies } from '../../api/queries'
 import { Trouble, Waiting } from '../../ui/Notice'
 import { WordMenu } from '../../ui/WordMenu'
 import { writeSetup } from '../bench/address'
@@ -19,6 +19,7 @@ export function ClaimsPage() {
   const studies = useStudies()
   const [brief, change] = useBrief()
   const claims = useClaims(brief.school)
+  const practice = new Map((usePractice().data ?? []).map((p) => [p.claimId, p]))
   const [params, setParams] = useSearchParams()
   const topic = params.get('topic') ?? ''
   const verdict = params.get('verdict') ?? ''
@@ -78,7 +79,7 @@ export function ClaimsPage() {
         </button>
         <span className="text-ink-2" aria-live="polite">
           {studiesShown ? `${studies.data.length} findings, cited from memory; ${studies.data.filter((f) => !f.notUsed).length} move the order, the rest say why they do not.` : null}
-          {!studiesShown && <>{shown} of {all.length} claims. On an average body; studies are cited from memory. A line shows how much more the first side gives than the second, with its 80 % interval: open for mechanics alone, filled with studies. Records of your own clients do not speak yet.</>}
+          {!studiesShown && <>{shown} of {all.length} claims. On an average body; studies are cited from memory. A line shows how much more the first side gives than the second, with its 80 % interval: open for mechanics alone, filled with studies. What your own clients felt stands beside {practice.size === 0 ? 'a claim once you have written it down' : `${practice.size} of them`}, and moves no verdict: feeling is no growth.</>}
         </span>
       </div>
       {studiesShown ? (
@@ -88,7 +89,7 @@ export function ClaimsPage() {
           {pairs.map((pair) => (
             <li key={pair[0]!.id} className={pair.length === 2 ? 'grid gap-x-6 lg:grid-cols-2' : ''}>
               {pair.map((c) => (
-                <OneClaim key={c.id} claim={c} paired={pair.length === 2} open={open !== null && pair.some((x) => x.id === open)} onOpen={() => setOpen(open !== null && pair.some((x) => x.id === open) ? null : c.id)} findings={findings} regions={regionWords(catalogue.data.regions, c.regionIds)} />
+                <OneClaim key={c.id} claim={c} practice={practice.get(c.id)} paired={pair.length === 2} open={open !== null && pair.some((x) => x.id === open)} onOpen={() => setOpen(open !== null && pair.some((x) => x.id === open) ? null : c.id)} findings={findings} regions={regionWords(catalogue.data.regions, c.regionIds)} />
               ))}
             </li>
           ))}
@@ -134,12 +135,13 @@ function percent(log: number): string {
   return `${p > 0 ? '+' : ''}${p} %`
 }
 
-function OneClaim({ claim, paired, open, onOpen, findings, regions }: { claim: Claim; paired: boolean; open: boolean; onOpen: () => void; findings: Map<string, Finding>; regions: string }) {
+function OneClaim({ claim, practice, paired, open, onOpen, findings, regions }: { claim: Claim; practice: Practice | undefined; paired: boolean; open: boolean; onOpen: () => void; findings: Map<string, Finding>; regions: string }) {
   return (
     <article className="py-2" data-claim={claim.id}>
       <div className={`grid items-center gap-x-4 gap-y-1 ${paired ? 'sm:grid-cols-[minmax(0,1fr)_12rem]' : 'sm:grid-cols-[minmax(0,1fr)_12rem_18rem]'}`}>
         <button type="button" aria-expanded={open} onClick={onOpen} className="text-left font-serif text-base hover:underline">
           “{claim.says}”
+          {practice?.difference && <span className="ml-2 font-sans text-xs whitespace-nowrap text-ink-2">your clients: {share(practice.first)} against {share(practice.second)}</span>}
         </button>
         <Verdict claim={claim} />
         <div className={paired ? 'sm:col-span-2' : ''}>
@@ -156,6 +158,11 @@ function OneClaim({ claim, paired, open, onOpen, findings, regions }: { claim: C
               For {regions}: <b className="font-medium text-ink">{claim.first.words}</b> against <b className="font-medium text-ink">{claim.second.words}</b>. <ToBench claim={claim} />
             </p>
           )}
+          {practice && (
+            <p data-testid="practice">
+              <b>Your clients.</b> {practice.words}
+            </p>
+          )}
           <Findings title="for" ids={claim.supporting} findings={findings} />
           <Findings title="against" ids={claim.opposing} findings={findings} />
           <Findings title="bearing on it" ids={claim.bearing} findings={findings} />
@@ -163,6 +170,11 @@ function OneClaim({ claim, paired, open, onOpen, findings, regions }: { claim: C
       )}
     </article>
   )
+}
+
+/** Sessions in which it was felt there, of those in which it was asked. */
+function share(c: Practice['first']): string {
+  return c.sessions === 0 ? 'not asked' : `${c.felt} of ${c.sessions}`
 }
 
 /** The verdict as a word and a mark that reads without colour. */

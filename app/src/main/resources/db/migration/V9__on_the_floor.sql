@@ -45,6 +45,8 @@ drop index performed_set_last_time;
 create index performed_set_by_candidate on performed_set (coach_id, client_id, candidate_id, performed_at desc) where not removed;
 create index performed_set_by_time on performed_set (coach_id, client_id, performed_at) where not removed;
 create index performed_set_by_series on performed_set (series_id, performed_at) where not removed;
+-- what all clients of a coach said of where it was felt
+create index performed_set_felt on performed_set (coach_id, performed_at) where felt is not null and not removed;
 
 -- Settings of a machine for a client, as they are read off it.
 create table machine_mark (

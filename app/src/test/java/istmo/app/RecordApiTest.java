@@ -159,4 +159,24 @@ class RecordApiTest {
       assertThat(s.path("joint").asString()).isEqualTo("KNEE");
     });
   }
+
+  /** The third voice on claims: nobody felt the low press where it is meant, and another coach hears nothing of it. */
+  @Test
+  void ownClientsSpeakOfClaims() {
+    JsonNode practice = get("/api/claims/practice").body();
+    List<JsonNode> ofThePress = new ArrayList<>();
+    for (JsonNode claim : get("/api/claims").body()) {
+      boolean about = claim.at("/first/candidateId").asString().equals("leg-press/low") && !claim.at("/second/candidateId").asString().equals("leg-press/low");
+      practice.forEach(p -> {
+        if (about && p.path("claimId").asString().equals(claim.path("id").asString())) {
+          ofThePress.add(p);
+        }
+      });
+    }
+    assertThat(ofThePress).isNotEmpty().allSatisfy(p -> {
+      assertThat(p.at("/first/sessions").asInt()).isGreaterThanOrEqualTo(5);
+      assertThat(p.at("/words").asString()).contains("felt there in");
+    });
+    assertThat(RunningApp.anotherCoach("no.practice").get("/api/claims/practice").body()).isEmpty();
+  }
 }

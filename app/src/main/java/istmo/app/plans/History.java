@@ -8,6 +8,7 @@ import istmo.app.plans.persistence.SeriesEntity;
 import istmo.app.plans.persistence.SeriesRepository;
 import istmo.core.body.Measurement.Side;
 import istmo.core.record.Outing;
+import istmo.core.record.Practice;
 import istmo.core.record.Series;
 import istmo.core.record.SetRecord;
 import istmo.core.record.WeeklySets;
@@ -18,12 +19,13 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** What was done, read by series and by weeks. Days are those of UTC. Each of its queries is bounded by one client, or by one series of a client (docs/record.md). */
+/** What was done, read by series and by weeks. Days are those of UTC. Each of its queries is bounded by one client, by one series of a client, or by what was said of feeling in two years (docs/record.md). */
 @Service
 public class History {
   private final PerformedSetRepository sets;
@@ -63,6 +65,18 @@ public class History {
   @Transactional(readOnly = true)
   public List<WeeklySets.Count> weeks(UUID clientId, Instant from) {
     return sets.weeks(coach.id(), clientId, from).stream().map(w -> new WeeklySets.Count(w.getMonday(), w.getCandidateId(), w.getReserve(), SetRecord.Kind.valueOf(w.getKind()), Side.valueOf(w.getSide()), w.getSets())).toList();
+  }
+
+  /** What all clients of the coach said of where exercises were felt, since a moment: one for each exercise of a session. */
+  @Transactional(readOnly = true)
+  public List<Practice.Said> felt(Instant from) {
+    Map<UUID, List<PerformedSetEntity>> byItem = sets.felt(coach.id(), from).stream().collect(Collectors.groupingBy(PerformedSetEntity::getItemId, LinkedHashMap::new, Collectors.toList()));
+    Set<UUID> ids = byItem.values().stream().map(of -> of.get(0).getSeriesId()).collect(Collectors.toSet());
+    Map<UUID, SeriesEntity> known = ids.isEmpty() ? Map.of() : series.findByCoachIdAndIdIn(coach.id(), ids).stream().collect(Collectors.toMap(SeriesEntity::getId, s -> s));
+    return byItem.values().stream().map(of -> {
+      SeriesEntity s = known.get(of.get(0).getSeriesId());
+      return new Practice.Said(s.getClientId(), s.getCandidateId(), s.getSetup(), of.stream().flatMap(p -> p.record().felt().stream()).collect(Collectors.toSet()));
+    }).toList();
   }
 
   private static Map<UUID, Series> series(List<SeriesEntity> known, List<PerformedSetEntity> done) {

@@ -99,6 +99,11 @@ public record Point(String key, Exercise exercise, Setup setup, Optional<SetupPa
     return sum;
   }
 
+  /** The candidate of the catalogue that it names. */
+  public String candidateId() {
+    return key.split(" ", 2)[0];
+  }
+
   /** In words, for a coach: the candidate's name and what differs. */
   public String words() {
     String[] part = key.split(" ", 2);

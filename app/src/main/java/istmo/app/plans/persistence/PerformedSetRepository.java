@@ -48,6 +48,10 @@ public interface PerformedSetRepository extends JpaRepository<PerformedSetEntity
   @Query("select p from PerformedSetEntity p where p.coachId = :coachId and p.clientId = :clientId and p.removed = false and p.performedAt >= :from order by p.performedAt, p.id")
   List<PerformedSetEntity> since(UUID coachId, UUID clientId, Instant from);
 
+  /** Sets of all clients of a coach in which it was said where they were felt, since a moment. */
+  @Query("select p from PerformedSetEntity p where p.coachId = :coachId and p.felt is not null and p.removed = false and p.performedAt >= :from order by p.performedAt, p.id")
+  List<PerformedSetEntity> felt(UUID coachId, Instant from);
+
   /** What a list of series shows of one. */
   interface Line {
     UUID getSeriesId();

@@ -1,5 +1,6 @@
 package istmo.app.plans.persistence;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -18,6 +19,8 @@ public interface SeriesRepository extends JpaRepository<SeriesEntity, UUID> {
   UUID find(UUID coachId, UUID clientId, String candidateId, String setup);
 
   List<SeriesEntity> findByCoachIdAndClientId(UUID coachId, UUID clientId);
+
+  List<SeriesEntity> findByCoachIdAndIdIn(UUID coachId, Collection<UUID> ids);
 
   Optional<SeriesEntity> findByIdAndCoachId(UUID id, UUID coachId);
 }

@@ -82,7 +82,7 @@ class StudyController {
   /** One side of a claim: a candidate and its set-up, to be put on the bench. */
   record ClaimSideView(String candidateId, String words, Map<String, Double> setup) {
     static ClaimSideView of(Point p) {
-      return new ClaimSideView(p.key().split(" ", 2)[0], p.words(), p.setup().values());
+      return new ClaimSideView(p.candidateId(), p.words(), p.setup().values());
     }
   }
 

@@ -1,0 +1,47 @@
+package istmo.app.record;
+
+import istmo.app.plans.History;
+import istmo.core.evidence.Claim;
+import istmo.core.evidence.Claims;
+import istmo.core.evidence.Point;
+import istmo.core.record.Practice;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+
+/** What the signed-in coach's own clients say of the trade's claims. */
+@Service
+public class Practices {
+  private static final Duration LOOKED_AT = Duration.ofDays(731);
+
+  private final History history;
+  private final Clock clock;
+
+  Practices(History history, Clock clock) {
+    this.history = history;
+    this.clock = clock;
+  }
+
+  /** By claim; claims of which nobody has said anything are not in it. */
+  public Map<Claim, Practice> all() {
+    List<Practice.Said> said = history.felt(clock.instant().minus(LOOKED_AT));
+    Map<Claim, Practice> practices = new LinkedHashMap<>();
+    for (Claim c : Claims.standard().all()) {
+      c.sides().ifPresent(sides -> {
+        Practice p = Practice.of(side(sides.first()), side(sides.second()), Set.copyOf(c.regions()), said);
+        if (!p.isEmpty()) {
+          practices.put(c, p);
+        }
+      });
+    }
+    return practices;
+  }
+
+  private static Practice.Side side(Point p) {
+    return new Practice.Side(p.candidateId(), p.setup().values());
+  }
+}
