@@ -25,6 +25,8 @@ select i.id, '00000000-0000-0000-0000-0000000000c0', i.session_id, i.k, 'exercis
 insert into performed_set (id, coach_id, client_id, item_id, series_id, candidate_id, load_kg, repetitions, reserve, performed_at)
 select gen_random_uuid(), '00000000-0000-0000-0000-0000000000c0', i.client_id, i.id, r.id, 'exercise-' || i.k || '/usual', 20 + random() * 80, 5 + random() * 10, 2, i.at + interval '3 minutes' * n
 from scale_item i join scale_series r on r.client_id = i.client_id and r.k = i.k, generate_series(1, 3) n where n < 3 or i.k % 5 < 2;
+-- in one set of ten it was said where it was felt
+update performed_set set felt = '["VL"]' where ('x' || right(id::text, 4))::bit(16)::int % 10 = 0;
 vacuum analyze performed_set, series, training_session, session_item;
 select count(*) as sets from performed_set \gset
 \echo :sets sets
@@ -42,6 +44,8 @@ explain (analyze, buffers, costs off) select * from performed_set where coach_id
 explain (analyze, buffers, costs off) select cast(date_trunc('week', performed_at at time zone 'UTC') as date), candidate_id, reserve, kind, side, count(*) from performed_set where coach_id = :'coach' and client_id = :'client' and not removed and performed_at >= now() - interval '70 days' group by 1, 2, 3, 4, 5 order by 1, 2;
 \echo == last times
 explain (analyze, buffers, costs off) select distinct on (candidate_id) item_id from performed_set where not removed and coach_id = :'coach' and client_id = :'client' and candidate_id in ('exercise-1/usual', 'exercise-2/usual', 'exercise-3/usual', 'exercise-4/usual') and performed_at < now() and item_id not in (:'client') order by candidate_id, performed_at desc;
+\echo == claims: what all clients felt in two years
+explain (analyze, buffers, costs off) select * from performed_set where coach_id = :'coach' and felt is not null and not removed and performed_at >= now() - interval '731 days' order by performed_at, id;
 \echo == newest session
 explain (analyze, buffers, costs off) select * from training_session where coach_id = :'coach' and client_id = :'client' order by created_at desc limit 1;
 SQL

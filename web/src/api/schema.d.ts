@@ -2542,6 +2542,18 @@ export interface components {
             /** Format: double */
             used?: number;
         };
+        LastSetView: {
+            /** @enum {string} */
+            kind: "WORK" | "DROP";
+            /** Format: double */
+            loadKg: number;
+            /** Format: int32 */
+            repetitions: number;
+            /** Format: double */
+            reserve: number;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "NONE";
+        };
         LastTimeView: {
             /** Format: date-time */
             performedAt: string;
@@ -2866,7 +2878,7 @@ export interface components {
         OutingView: {
             /** Format: date */
             on: string;
-            sets: components["schemas"]["FloorSetView"][];
+            sets: components["schemas"]["LastSetView"][];
         };
         PainAdviceView: {
             byLevel: string[][];

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import javax.sql.DataSource;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -70,6 +71,14 @@ class ArchiveApiTest {
     JsonNode week = post("/api/weeks", planned).body();
     assertThat(RunningApp.send("PUT", "/api/weeks/" + week.at("/id").asString(), Map.of("version", 0, "what", "a calf", "plan", WeekApiTest.plan(week, List.of(List.of(WeekApiTest.item(variant)))))).status()).isEqualTo(200);
     return new Kept(client, name, gymName, variant, school);
+  }
+
+  /** Other tests of this coach count what there is to choose from. */
+  @AfterEach
+  void ownThingsAreTakenOut() {
+    JsonNode account = get("/api/account/file").body();
+    account.at("/variants").forEach(v -> delete("/api/variants/" + v.path("id").asString()));
+    account.at("/schools").forEach(s -> delete("/api/schools/" + s.path("id").asString()));
   }
 
   private static Answer bring(Visitor who, JsonNode file, Map<String, Object> more) {

@@ -206,7 +206,7 @@ class PlanOutTest {
     String leaving = post("/api/clients", intake).at("/id").asString();
     String plan = post("/api/weeks", Map.of("clientId", leaving, "gymId", gym, "aim", Map.of("VL", 3))).at("/id").asString();
     String token = post("/api/weeks/" + plan + "/shares", Map.of()).at("/path").asString().substring("/shared/".length());
-    assertThat(get("/api/clients/" + leaving + "/file").at("/weeks/0/format").asString()).isEqualTo("istmo-plan");
+    assertThat(get("/api/clients/" + leaving + "/file").at("/clients/0/weeks/0/brief/aim/VL").asInt()).isEqualTo(3);
     assertThat(send("DELETE", "/api/clients/" + leaving + "?name=Leaves%20Soon", null).status()).isEqualTo(204);
     assertThat(get("/api/weeks/" + plan).status()).isEqualTo(404);
     assertThat(RunningApp.visitor().get("/api/shared/" + token).status()).isEqualTo(404);

@@ -29,7 +29,6 @@ import istmo.core.training.PerformedSet;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -109,7 +108,9 @@ class FloorController {
     }
   }
 
-  record OutingView(LocalDate on, List<FloorSetView> sets) {}
+  record LastSetView(SetRecord.Kind kind, Side side, double loadKg, int repetitions, double reserve) {}
+
+  record OutingView(LocalDate on, List<LastSetView> sets) {}
 
   /** An exercise that could take the place of another. */
   record FloorSwapView(String candidateId, String name, Map<String, Double> setup, FloorExerciseView exercise) {}
@@ -197,9 +198,7 @@ class FloorController {
   }
 
   private static OutingView outing(Outing o) {
-    List<FloorSetView> sets = new ArrayList<>();
-    o.sets().forEach(s -> sets.add(FloorSetView.of(new UUID(0, sets.size()), 1, false, s, o.on().atStartOfDay(ZoneOffset.UTC).toInstant())));
-    return new OutingView(o.on(), sets);
+    return new OutingView(o.on(), o.sets().stream().map(s -> new LastSetView(s.kind(), s.side(), s.done().loadKg(), s.done().repetitions(), s.done().reserve())).toList());
   }
 
   /** What the coach sets, in words. */
