@@ -205,15 +205,16 @@ class ArchiveApiTest {
     ((ObjectNode) broken.at("/clients/0/sessions/2")).put("school", "own-" + UUID.randomUUID());
     ((ObjectNode) broken.at("/clients/0/measurements/0")).put("value", 4.3);
     ((ObjectNode) broken.at("/clients/0/weeks/0/plan/days/0")).put("weekday", 9);
+    ((ObjectNode) broken.at("/clients/0/marks/0")).put("changedAt", "+100000-01-01T00:00:00Z");
     ((ObjectNode) broken.at("/gyms/0/measured/leg-press")).put("railAngle", 400);
     Answer a = bring(RunningApp.owner(), broken, Map.of());
     assertThat(a.status()).isEqualTo(422);
     for (String field :
-        List.of("clients[0].sessions[0].items[0].sets[0].loadKg", "clients[0].sessions[2].items[0].sets[0].pain.level", "clients[0].sessions[1].items[0].candidateId", "clients[0].sessions[2].school", "clients[0].measurements[0].value", "clients[0].weeks[0].plan.days[0].weekday", "gyms[0].measured.leg-press.railAngle")) {
+        List.of("clients[0].sessions[0].items[0].sets[0].loadKg", "clients[0].sessions[2].items[0].sets[0].pain.level", "clients[0].sessions[1].items[0].candidateId", "clients[0].sessions[2].school", "clients[0].measurements[0].value", "clients[0].weeks[0].plan.days[0].weekday", "clients[0].marks[0].changedAt", "gyms[0].measured.leg-press.railAngle")) {
       assertThat(a.fault(field)).as(field + " in " + a.body()).isNotBlank();
     }
     assertThat(get("/api/clients").body().toString()).doesNotContain("Broken");
-    assertThat(post("/api/archives/preview", Map.of("text", broken.toString())).at("/faultCount").asInt()).isEqualTo(7);
+    assertThat(post("/api/archives/preview", Map.of("text", broken.toString())).at("/faultCount").asInt()).isEqualTo(8);
     ObjectNode setBroken = (ObjectNode) JsonMapper.shared().readTree(good);
     ((ObjectNode) setBroken.at("/clients/0/sessions/0/items/0/sets/0")).put("loadKg", -5);
     assertThat(post("/api/archives/preview", Map.of("text", setBroken.toString())).at("/faultCount").asInt()).isEqualTo(1);

@@ -18,6 +18,7 @@ import istmo.app.weeks.PlanBrief;
 import istmo.app.weeks.Weeks;
 import istmo.core.catalogue.Candidate;
 import istmo.core.quantity.InvalidInput;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -48,9 +49,10 @@ public class ArchiveImport {
   private final Weeks weeks;
   private final Floor floor;
   private final Answers answers;
+  private final Clock clock;
   private final JsonMapper json;
 
-  ArchiveImport(Clients clients, Gyms gyms, Variants variants, Schools schools, Bringing bringing, Weeks weeks, Floor floor, Answers answers, JsonMapper json) {
+  ArchiveImport(Clients clients, Gyms gyms, Variants variants, Schools schools, Bringing bringing, Weeks weeks, Floor floor, Answers answers, Clock clock, JsonMapper json) {
     this.clients = clients;
     this.gyms = gyms;
     this.variants = variants;
@@ -59,6 +61,7 @@ public class ArchiveImport {
     this.weeks = weeks;
     this.floor = floor;
     this.answers = answers;
+    this.clock = clock;
     this.json = json.rebuild().enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES).build();
   }
 
@@ -91,7 +94,7 @@ public class ArchiveImport {
 
   @Transactional(readOnly = true)
   public Preview preview(String text, Wished wished) {
-    return preview(ArchiveReading.of(read(text), clients), wished);
+    return preview(ArchiveReading.of(read(text), clients, clock.instant()), wished);
   }
 
   private Preview preview(ArchiveReading file, Wished wished) {
@@ -131,7 +134,7 @@ public class ArchiveImport {
   /** Throws {@link InvalidInput} that names everything at fault; then nothing is kept. */
   @Transactional
   public BroughtIn bring(String text, Wished wished) {
-    ArchiveReading file = ArchiveReading.of(read(text), clients);
+    ArchiveReading file = ArchiveReading.of(read(text), clients, clock.instant());
     Preview p = preview(file, wished);
     if (!p.ready()) {
       throw new InvalidInput(p.faults());

@@ -51,6 +51,7 @@ import istmo.core.stimulus.School;
 import istmo.core.training.KnownLift;
 import istmo.core.training.PerformedSet;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -91,19 +92,24 @@ final class ArchiveReading {
     }
   }
 
+  /** Nothing that is kept here is older: what is, is a slip. */
+  private static final Instant OLDEST = Instant.parse("1950-01-01T00:00:00Z");
+
   private final Clients clients;
+  private final Instant latest;
   private final List<InvalidInput.Fault> faults = new ArrayList<>();
   final Map<String, ReadGym> gyms = new LinkedHashMap<>();
   final Map<String, ReadVariant> variants = new LinkedHashMap<>();
   final Map<String, ReadSchool> schools = new LinkedHashMap<>();
   final List<ReadClient> read = new ArrayList<>();
 
-  private ArchiveReading(Clients clients) {
+  private ArchiveReading(Clients clients, Instant latest) {
     this.clients = clients;
+    this.latest = latest;
   }
 
-  static ArchiveReading of(ArchiveDocument document, Clients clients) {
-    ArchiveReading r = new ArchiveReading(clients);
+  static ArchiveReading of(ArchiveDocument document, Clients clients, Instant now) {
+    ArchiveReading r = new ArchiveReading(clients, now.plus(1, ChronoUnit.DAYS));
     r.each("gyms", document.gyms(), r::gym);
     r.each("variants", document.variants(), r::variant);
     r.each("schools", document.schools(), r::school);
@@ -227,8 +233,17 @@ final class ArchiveReading {
     return new KnownLift(l.candidateId(), new PerformedSet(l.loadKg(), l.repetitions(), l.reserve()), l.on());
   }
 
+  /** Throws for a moment to come, or one that is too long ago. */
+  private void moment(String field, Instant at) {
+    if (at != null && (at.isBefore(OLDEST) || at.isAfter(latest))) {
+      throw new InvalidInput(field, "is not within 1950 and today");
+    }
+  }
+
   private ReadSession session(SessionFile s, String at) {
     new Needed().field("gym", s.gym()).field("school", s.school()).field("createdAt", s.createdAt()).check();
+    moment("createdAt", s.createdAt());
+    moment("finishedAt", s.finishedAt());
     int before = faults.size();
     Set<String> keepOut = new HashSet<>(orNone(s.keepOut()));
     Optional<Aim> aim = at(at + ".", () -> new Aim(orNone(s.aim()), keepOut));
@@ -257,8 +272,9 @@ final class ArchiveReading {
     return new Bringing.KeptItem(i.candidateId(), setup, new Asked(List.copyOf(orNone(i.prescribed())), prescription, Optional.ofNullable(i.bout()), share), Boolean.TRUE.equals(i.ended()), sets);
   }
 
-  private static Bringing.KeptSet set(SetFile s) {
+  private Bringing.KeptSet set(SetFile s) {
     new Needed().field("id", s.id()).field("loadKg", s.loadKg()).field("repetitions", s.repetitions()).field("reserve", s.reserve()).field("performedAt", s.performedAt()).check();
+    moment("performedAt", s.performedAt());
     Optional<Pain> pain = Optional.ofNullable(s.pain()).map(p -> {
       new Needed().field("pain.level", p.level()).check();
       return new Pain(p.joint(), p.level());
@@ -269,6 +285,9 @@ final class ArchiveReading {
 
   private ReadWeek week(WeekFile w, String at) {
     new Needed().field("gym", w.gym()).field("createdAt", w.createdAt()).field("changedAt", w.changedAt()).field("brief", w.brief()).field("plan", w.plan()).check();
+    moment("createdAt", w.createdAt());
+    moment("changedAt", w.changedAt());
+    moment("removedAt", w.removedAt());
     if (w.brief().school() != null) {
       at(at + ".brief.", () -> knownSchool(w.brief().school()));
     }
@@ -280,12 +299,14 @@ final class ArchiveReading {
 
   private ReadMark mark(MarkFile m) {
     new Needed().field("gym", m.gym()).field("candidateId", m.candidateId()).field("words", m.words()).field("changedAt", m.changedAt()).check();
+    moment("changedAt", m.changedAt());
     known(m.candidateId());
     return new ReadMark(m.gym(), m.candidateId(), Floor.checkedMark(m.words()), m.changedAt());
   }
 
-  private static ReadAnswer answer(AnswerFile a) {
+  private ReadAnswer answer(AnswerFile a) {
     new Needed().field("kind", a.kind()).field("subject", a.subject()).field("at", a.at()).check();
+    moment("at", a.at());
     if ((a.act() == null) != (a.words() == null)) {
       throw new InvalidInput("words", "and act belong together: both, or neither where the lesson was dismissed");
     }
