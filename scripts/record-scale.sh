@@ -45,7 +45,7 @@ explain (analyze, buffers, costs off) select cast(date_trunc('week', performed_a
 \echo == last times
 explain (analyze, buffers, costs off) select distinct on (candidate_id) item_id from performed_set where not removed and coach_id = :'coach' and client_id = :'client' and candidate_id in ('exercise-1/usual', 'exercise-2/usual', 'exercise-3/usual', 'exercise-4/usual') and performed_at < now() and item_id not in (:'client') order by candidate_id, performed_at desc;
 \echo == claims: what all clients felt in two years
-explain (analyze, buffers, costs off) select * from performed_set where coach_id = :'coach' and felt is not null and not removed and performed_at >= now() - interval '731 days' order by performed_at, id;
+explain (analyze, buffers, costs off) select * from performed_set where coach_id = :'coach' and felt is not null and not removed and performed_at >= now() - interval '731 days';
 \echo == newest session
 explain (analyze, buffers, costs off) select * from training_session where coach_id = :'coach' and client_id = :'client' order by created_at desc limit 1;
 SQL

@@ -68,8 +68,8 @@ export function ClientsPage() {
                   <th scope="row" className="py-1.5 text-left font-semibold">
                     {c.name}
                   </th>
-                  <td className="hidden text-right whitespace-nowrap sm:table-cell">{Math.round(100 * c.statureM)} cm</td>
-                  <td className="hidden text-right whitespace-nowrap sm:table-cell">{c.massKg} kg</td>
+                  <td className="hidden pl-3 text-right whitespace-nowrap sm:table-cell">{Math.round(100 * c.statureM)} cm</td>
+                  <td className="hidden pl-3 text-right whitespace-nowrap sm:table-cell">{c.massKg} kg</td>
                   <td className="hidden px-4 sm:table-cell">{c.thigh.toLowerCase()}</td>
                   <td className="hidden pr-4 sm:table-cell">{c.ankle.toLowerCase()}</td>
                   <td className={`pr-4 ${c.pain.length > 0 ? 'text-warn' : 'text-ink-2'}`}>{c.pain.length === 0 ? '–' : c.pain.map((p) => catalogue.data.painFlags.find((f) => f.id === p.joint)?.label.replace('sore ', '')).join(', ')}</td>

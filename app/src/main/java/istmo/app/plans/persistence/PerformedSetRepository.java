@@ -49,7 +49,7 @@ public interface PerformedSetRepository extends JpaRepository<PerformedSetEntity
   List<PerformedSetEntity> since(UUID coachId, UUID clientId, Instant from);
 
   /** Sets of all clients of a coach in which it was said where they were felt, since a moment. */
-  @Query("select p from PerformedSetEntity p where p.coachId = :coachId and p.felt is not null and p.removed = false and p.performedAt >= :from order by p.performedAt, p.id")
+  @Query("select p from PerformedSetEntity p where p.coachId = :coachId and p.felt is not null and p.removed = false and p.performedAt >= :from")
   List<PerformedSetEntity> felt(UUID coachId, Instant from);
 
   /** What a list of series shows of one. */
