@@ -71,6 +71,8 @@ export async function closeDatabase(): Promise<void> {
   opened = undefined
 }
 
+const DAY_MS = 24 * 3600e3
+
 const STRICT = { durability: 'strict' } as const
 
 const listeners = new Set<() => void>()
@@ -248,6 +250,27 @@ export async function letGo(of: KeptSet | KeptMessage): Promise<void> {
   if ('figures' in of) await db.delete('sets', of.id)
   else if (of.seq !== undefined) await db.delete('messages', of.seq)
   changed()
+}
+
+/** Sessions that ended a day ago leave this device, once everything of them has reached the server: health notes stay no longer than they are needed. */
+export async function forgetEnded(coachId: string, now: number): Promise<void> {
+  const db = await database()
+  const tx = db.transaction(['walks', 'sets', 'messages', 'progress', 'meta'], 'readwrite', STRICT)
+  const waits = new Set((await tx.objectStore('messages').index('coach').getAll(coachId)).map((m) => m.sessionId))
+  let gone = 0
+  for (const w of await tx.objectStore('walks').index('coach').getAll(coachId)) {
+    const sets = await tx.objectStore('sets').index('session').getAll(w.sessionId)
+    const ended = w.walk.finishedAt !== undefined && now - new Date(w.walk.finishedAt).getTime() > DAY_MS
+    if (ended && !waits.has(w.sessionId) && sets.every((s) => s.acked === s.revision && !s.conflict && !s.refused)) {
+      gone++
+      for (const s of sets) await tx.objectStore('sets').delete(s.id)
+      await tx.objectStore('walks').delete(w.sessionId)
+      await tx.objectStore('progress').delete(w.sessionId)
+      await tx.objectStore('meta').delete(`settled ${w.sessionId}`)
+    }
+  }
+  await tx.done
+  if (gone > 0) changed()
 }
 
 /** What was taken along leaves this device on signing out; what was not sent yet stays until its coach is back. */

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import type { Change, ChangeResult, FloorSet } from '../../api/client'
-import { changeSet, closeDatabase, decide, deviceName, forgetWalks, keepMessage, keepSet, keepWalk, messagesOf, pendingSets, setsOf, waiting, walkOf } from './store'
+import { changeSet, closeDatabase, decide, deviceName, forgetEnded, forgetWalks, keepMessage, keepSet, keepWalk, messagesOf, pendingSets, setsOf, waiting, walkOf } from './store'
 import type { Figures, KeptSet } from './store'
 import { sendOnce } from './sync'
 import { exercise, step, walk } from './sample'
@@ -242,4 +242,22 @@ test.each([1, 2, 3, 4, 5, 6])('any interleaving gives the same record (%i)', asy
   expect((await waiting('k')).conflicts).toHaveLength(0)
   expect((await waiting('k')).toSend).toBe(0)
   expect(new Map([...server.sets.keys()].map((id) => [id, { repetitions: server.stored(id).repetitions, removed: server.sets.get(id)!.removed }]))).toEqual(shownNow)
+})
+
+test('a session that ended a day ago leaves the device, but not before all of it was sent', async () => {
+  const ended = { ...walk([{ id: 'a', exercise: exercise('x', [step('a')]) }]), finishedAt: '2026-11-26T11:00:00Z' }
+  const later = new Date('2026-11-27T12:00:00Z').getTime()
+  await keepWalk('k', ended, Date.now())
+  await log('one')
+  await forgetEnded('k', later)
+  expect(await walkOf('s1'), 'a set waits').toBeDefined()
+  await sendOnce('k')
+  await forgetEnded('k', new Date('2026-11-26T20:00:00Z').getTime())
+  expect(await walkOf('s1'), 'the same day').toBeDefined()
+  await forgetEnded('other', later)
+  expect(await walkOf('s1'), 'of another coach').toBeDefined()
+  await forgetEnded('k', later)
+  expect(await walkOf('s1')).toBeUndefined()
+  expect(await setsOf('s1')).toEqual([])
+  expect([...server.sets.keys()], 'the server has it').toEqual(['one'])
 })

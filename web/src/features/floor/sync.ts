@@ -1,6 +1,6 @@
 import { Problem, answer, api } from '../../api/client'
 import type { Change, ChangeResult } from '../../api/client'
-import { changed, database, deviceName, messagesOf, onChange, pendingSets } from './store'
+import { changed, database, deviceName, forgetEnded, messagesOf, onChange, pendingSets } from './store'
 import type { KeptMessage, KeptSet } from './store'
 
 const MOST_AT_ONCE = 200
@@ -94,6 +94,7 @@ export function startSync(coachId: string, onState: (s: SyncState) => void): () 
         const n = (await alone(() => sendOnce(coachId))) ?? 0
         if (n > 0) again = true
       } while (again && !stopped)
+      await forgetEnded(coachId, Date.now())
       pause = FIRST_PAUSE_MS
       onState('idle')
       if (!stopped) timer = setTimeout(() => void round(), LONGEST_PAUSE_MS)
