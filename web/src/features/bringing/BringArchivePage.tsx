@@ -74,7 +74,7 @@ function Done({ b }: { b: Schemas['ArchiveBroughtInView'] }) {
     <section className="space-y-2 py-4 text-base">
       <h1 className="text-xl">Brought in</h1>
       <p>
-        {clients.length} {clients.length === 1 ? 'client' : 'clients'}, {b.sessions} sessions with {b.sets} sets, {b.weeks} planned weeks.
+        {clients.length} {clients.length === 1 ? 'client' : 'clients'}, {b.sessions} {b.sessions === 1 ? 'session' : 'sessions'} with {b.sets} {b.sets === 1 ? 'set' : 'sets'}, {b.weeks} planned {b.weeks === 1 ? 'week' : 'weeks'}.
       </p>
       <ul className="columns-2 sm:columns-3">
         {clients.map(([name, id]) => (
