@@ -39,7 +39,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** An archive brought in: looked at first, then all of it or nothing. */
 @Service
 public class ArchiveImport {
-  private static final int MOST_CHARACTERS = 400_000_000;
+  /** What one text of a request may have is 100 million. */
+  private static final int MOST_CHARACTERS = 99_000_000;
 
   private final Clients clients;
   private final Gyms gyms;
