@@ -237,6 +237,8 @@ class HonestOrderTest {
     assertThat(String.join(" ", entry(after, id).why())).contains("This client felt it in the lower back in 8 of 8 sessions.").contains("in this client's order");
     String other = before.entries().stream().map(e -> e.ranked().id()).filter(c -> c.startsWith("seated-leg-curl/")).findFirst().orElseThrow();
     assertThat(entry(after, other).stimulus()).isEqualTo(entry(before, other).stimulus());
+    Brief two = brief(new Aim(Map.of("BFL", 3, "GMAXM", 1), Set.of())).learning(new Experience(Map.of(id, told(8, Map.of("glutes", 8, "hamstrings", 8), List.of()))));
+    assertThat(String.join(" ", entry(Orders.order(two, EVALUATIONS), id).why())).as("each aimed region that it moves").containsPattern("moves the figure for the outer hamstring by \\+\\d+ %, the middle glute by \\+\\d+ %");
     assertThat(Orders.order(plain.learning(Experience.NONE), EVALUATIONS).entries().stream().map(e -> e.ranked().id()).toList()).isEqualTo(before.entries().stream().map(e -> e.ranked().id()).toList());
   }
 

@@ -53,7 +53,7 @@ public final class Explanation {
     e.reach().changes().forEach(text -> sentences.add("For this client: " + text));
     e.analysis().notes().forEach(sentences::add);
     brief.profile().habits().stream().filter(h -> h.family().equals(x.family().id()) && aimsAtGroup(aim, h.group())).forEach(h -> sentences.add(h.change()));
-    said(j, brief, most).forEach(sentences::add);
+    said(j, brief, aimed.stream().map(Map.Entry::getKey).toList()).forEach(sentences::add);
     machine(brief, x).ifPresent(sentences::add);
     sentences.add("It costs: " + costs(e, x.setUpMinutes()) + ".");
     sentences.add(sure(ranked));
@@ -61,12 +61,12 @@ public final class Explanation {
   }
 
   /** What this client has said of it, and what that does. */
-  private static List<String> said(Judged j, Brief brief, String most) {
+  private static List<String> said(Judged j, Brief brief, List<String> aimed) {
     List<String> words = new ArrayList<>(brief.experience().words(j.evaluation().candidate().id()));
-    double shift = j.said()[Judged.index(most)];
-    if (Math.abs(shift) >= 0.01) {
+    List<String> moved = aimed.stream().filter(id -> Math.abs(j.said()[Judged.index(id)]) >= 0.01).map(id -> String.format(Locale.ROOT, "the %s by %+.0f %%", name(id), 100 * Math.expm1(j.said()[Judged.index(id)]))).toList();
+    if (!moved.isEmpty()) {
       String from = words.isEmpty() ? "What this client felt in another set-up of it" : "That";
-      words.add(String.format(Locale.ROOT, "%s moves the figure for the %s by %+.0f %% in this client's order.", from, name(most), 100 * Math.expm1(shift)));
+      words.add(from + " moves the figure for " + String.join(", ", moved) + " in this client's order.");
     }
     return words;
   }
