@@ -6,10 +6,12 @@ import type { MassUnit } from '../weeks/words'
 import { mass, platesWords } from '../weeks/words'
 
 /** A number between two thumbs-wide buttons. */
-export function Stepper({ label, value, words, unit, onLess, onMore, onType }: { label: string; value: string; words?: string | undefined; unit?: string; onLess: () => void; onMore: () => void; onType: (text: string) => void }) {
+export function Stepper({ label, value, words, unit, onLess, onMore, onType }: { label: string; value: string; words?: string | undefined; unit?: string; onLess: () => void; onMore: () => void; onType: (text: string) => string | void }) {
   const [text, setText] = useState<string | null>(null)
+  const [fault, setFault] = useState('')
   const end = () => {
-    if (text !== null && text.trim() !== '') onType(text)
+    // what cannot be taken is said, and the value stays as it was
+    setFault((text !== null && text.trim() !== '' && onType(text)) || '')
     setText(null)
   }
   return (
@@ -34,13 +36,20 @@ export function Stepper({ label, value, words, unit, onLess, onMore, onType }: {
             if (e.key === 'Enter') e.currentTarget.blur()
           }}
         />
-        {words && <span className="truncate pb-0.5 text-xs text-ink-2">{words}</span>}
+        {fault ? <span role="alert" className="pb-0.5 text-xs text-warn">{fault}</span> : words && <span className="truncate pb-0.5 text-xs text-ink-2">{words}</span>}
       </label>
       <button type="button" aria-label={`More ${label}`} className="min-h-[56px] w-[64px] shrink-0 border border-rule text-3xl leading-none active:bg-paper-2" onClick={onMore}>
         +
       </button>
     </div>
   )
+}
+
+/** Repetitions as they are typed: whole ones, within what a set can have. */
+export function repetitionsTyped(text: string, onRepetitions: (n: number) => void): string | void {
+  const n = Number(text)
+  if (!Number.isInteger(n) || n < 1 || n > 200) return 'whole ones from 1 to 200; nothing was changed'
+  onRepetitions(n)
 }
 
 /** The load: steps through what this gym can make, and says which plates. */
@@ -58,7 +67,8 @@ export function LoadStepper({ kg, loads, unit, onKg }: { kg: number; loads: Load
       onMore={() => onKg(above?.kg ?? kg + 2.5)}
       onType={(t) => {
         const n = Number(t.replace(',', '.'))
-        if (Number.isFinite(n) && n >= 0) onKg(unit === 'kg' ? n : Number((n * KG_PER_LB).toFixed(3)))
+        if (!Number.isFinite(n) || n < 0) return 'needs a number from 0; nothing was changed'
+        onKg(unit === 'kg' ? n : Number((n * KG_PER_LB).toFixed(3)))
       }}
     />
   )

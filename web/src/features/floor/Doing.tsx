@@ -5,7 +5,7 @@ import { beginning, tempoPhases } from './walk'
 import { mass, platesWords, range } from '../weeks/words'
 import type { MassUnit } from '../weeks/words'
 import { trim } from '../../quantity/format'
-import { Big, LoadStepper, Pick, Stepper } from './Controls'
+import { Big, LoadStepper, Pick, Stepper, repetitionsTyped } from './Controls'
 import { readySound } from './sound'
 import { Tempo } from './Tempo'
 import { Watch } from './Watch'
@@ -56,7 +56,7 @@ export function Doing({ floor, at, unit, onTaken }: { floor: Floor; at: Place; u
         ) : (
           <>
             <LoadStepper kg={kg} loads={x.loads} unit={unit} onKg={setKg} />
-            <Stepper label="Repetitions" value={String(repetitions)} onLess={() => setRepetitions(Math.max(1, repetitions - 1))} onMore={() => setRepetitions(Math.min(200, repetitions + 1))} onType={(t) => setRepetitions(Math.max(1, Math.min(200, Math.round(Number(t)) || repetitions)))} />
+            <Stepper label="Repetitions" value={String(repetitions)} onLess={() => setRepetitions(Math.max(1, repetitions - 1))} onMore={() => setRepetitions(Math.min(200, repetitions + 1))} onType={(t) => repetitionsTyped(t, setRepetitions)} />
             <Pick label="In reserve" options={RESERVES.map((r) => ({ value: r, label: r === 4 ? '4+' : String(r) }))} value={reserve >= 4 ? 4 : reserve} onPick={setReserve} />
             {watched && (
               <p className="border-l-2 border-accent pl-2 text-sm" data-testid="watched-words">

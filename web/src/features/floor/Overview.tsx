@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { mass } from '../weeks/words'
 import type { MassUnit } from '../weeks/words'
-import { Big, DeskLink, LoadStepper, Pick, Stepper } from './Controls'
+import { Big, DeskLink, LoadStepper, Pick, Stepper, repetitionsTyped } from './Controls'
 import { SmallButton } from './Doing'
 import { KeptWord } from './Resting'
 import type { Floor } from './useFloor'
@@ -85,7 +85,7 @@ function EditSet({ set, item, unit, floor, onDone, onRemoved }: { set: ShownSet;
       </h1>
       <div className="min-h-0 flex-1 space-y-1.5 overflow-auto py-2">
         <LoadStepper kg={f.loadKg} loads={item.item.exercise.loads} unit={unit} onKg={(loadKg) => setF({ ...f, loadKg })} />
-        <Stepper label="Repetitions" value={String(f.repetitions)} onLess={() => setF({ ...f, repetitions: Math.max(1, f.repetitions - 1) })} onMore={() => setF({ ...f, repetitions: Math.min(200, f.repetitions + 1) })} onType={(t) => setF({ ...f, repetitions: Math.max(1, Math.min(200, Math.round(Number(t)) || f.repetitions)) })} />
+        <Stepper label="Repetitions" value={String(f.repetitions)} onLess={() => setF({ ...f, repetitions: Math.max(1, f.repetitions - 1) })} onMore={() => setF({ ...f, repetitions: Math.min(200, f.repetitions + 1) })} onType={(t) => repetitionsTyped(t, (repetitions) => setF({ ...f, repetitions }))} />
         <Pick label="In reserve" options={[0, 1, 2, 3, 4].map((r) => ({ value: r, label: r === 4 ? '4+' : String(r) }))} value={f.reserve >= 4 ? 4 : f.reserve} onPick={(reserve) => setF({ ...f, reserve })} />
         <Pick label="Side" options={[{ value: 'NONE', label: 'both' }, { value: 'LEFT', label: 'left' }, { value: 'RIGHT', label: 'right' }]} value={f.side} onPick={(side) => setF({ ...f, side })} />
       </div>

@@ -110,9 +110,9 @@ final class ArchiveReading {
 
   static ArchiveReading of(ArchiveDocument document, Clients clients, Instant now) {
     ArchiveReading r = new ArchiveReading(clients, now.plus(1, ChronoUnit.DAYS));
-    r.each("gyms", document.gyms(), r::gym);
-    r.each("variants", document.variants(), r::variant);
-    r.each("schools", document.schools(), r::school);
+    r.each("gyms", document.gyms(), (g, at) -> r.gym(g));
+    r.each("variants", document.variants(), (v, at) -> r.variant(v));
+    r.each("schools", document.schools(), (s, at) -> r.school(s));
     r.each("clients", document.clients(), r::client);
     return r;
   }
@@ -145,7 +145,7 @@ final class ArchiveReading {
     return made.stream().findFirst();
   }
 
-  private void gym(GymFile g, String at) {
+  private void gym(GymFile g) {
     new Needed().field("name", g.name()).field("equipment", g.equipment()).check();
     Map<Double, Integer> pairs = new HashMap<>();
     orNone(g.plates()).forEach(p -> pairs.put(p.kg(), p.pairs()));
@@ -154,7 +154,7 @@ final class ArchiveReading {
     once(gyms, Names.checked(g.name()), "name", new ReadGym(g.name().strip(), place, orNone(g.pulls())));
   }
 
-  private void variant(VariantFile v, String at) {
+  private void variant(VariantFile v) {
     new Needed().field("id", v.id()).field("name", v.name()).field("setup", v.setup()).check();
     if (Candidate.ownKey(v.id()).isEmpty()) {
       throw new InvalidInput("id", "is not an own variant's: exercise/own-…");
@@ -163,7 +163,7 @@ final class ArchiveReading {
     once(variants, v.id(), "id", new ReadVariant(v.id(), exercise.id(), Names.checked(v.name()), Setup.of(exercise.family().parameters(), v.setup()).values(), Boolean.TRUE.equals(v.retired())));
   }
 
-  private void school(SchoolFile s, String at) {
+  private void school(SchoolFile s) {
     new Needed().field("id", s.id()).field("label", s.label()).field("reason", s.reason()).field("lengthBias", s.lengthBias()).field("passiveWeight", s.passiveWeight()).field("activityTrust", s.activityTrust()).field("basics", s.basics()).check();
     School.own(s.id(), s.label(), s.reason(), s.lengthBias(), s.passiveWeight(), s.activityTrust(), s.basics());
     once(schools, s.id(), "id", new ReadSchool(s.id(), new Schools.Wish(s.label(), s.reason(), s.lengthBias(), s.passiveWeight(), s.activityTrust(), s.basics()), Boolean.TRUE.equals(s.retired())));

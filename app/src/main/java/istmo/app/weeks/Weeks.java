@@ -103,7 +103,7 @@ public class Weeks {
   @Transactional(readOnly = true)
   public List<Line> list(Optional<UUID> clientId) {
     List<WeekPlanEntity> found = clientId.map(id -> plans.findTop100ByCoachIdAndClientIdAndRemovedAtIsNullOrderByChangedAtDesc(coach.id(), id)).orElseGet(() -> plans.findTop100ByCoachIdAndRemovedAtIsNullOrderByChangedAtDesc(coach.id()));
-    Map<UUID, PlanDocument> heads = found.isEmpty() ? Map.of() : revisions.heads(coach.id(), found.stream().map(WeekPlanEntity::getId).toList()).stream().collect(Collectors.toMap(WeekRevisionEntity::getPlanId, WeekRevisionEntity::getDocument));
+    Map<UUID, PlanDocument> heads = heads(found);
     return found.stream().map(p -> {
       PlanDocument d = heads.get(p.getId());
       return new Line(p.getId(), p.getClientId(), p.getGymId(), d.name(), d.days().size(), d.week().items().size(), p.getChangedAt());
@@ -222,7 +222,9 @@ public class Weeks {
   /** Every plan of a client, those taken out too, oldest first. */
   @Transactional(readOnly = true)
   public List<Kept> kept(UUID clientId) {
-    return plans.findByCoachIdAndClientIdOrderByCreatedAt(coach.id(), clientId).stream().map(p -> new Kept(p.getGymId(), p.getCreatedAt(), p.getChangedAt(), Optional.ofNullable(p.getRemovedAt()), p.getBrief(), head(p).getDocument())).toList();
+    List<WeekPlanEntity> found = plans.findByCoachIdAndClientIdOrderByCreatedAt(coach.id(), clientId);
+    Map<UUID, PlanDocument> heads = heads(found);
+    return found.stream().map(p -> new Kept(p.getGymId(), p.getCreatedAt(), p.getChangedAt(), Optional.ofNullable(p.getRemovedAt()), p.getBrief(), heads.get(p.getId()))).toList();
   }
 
   /** Keeps a plan from elsewhere as it is. */
@@ -301,6 +303,11 @@ public class Weeks {
 
   private Optional<WeekRevisionEntity> revision(WeekPlanEntity e, int number) {
     return revisions.findByCoachIdAndPlanIdAndNumber(coach.id(), e.getId(), number);
+  }
+
+  /** The newest document of each plan, in one query. */
+  private Map<UUID, PlanDocument> heads(List<WeekPlanEntity> of) {
+    return of.isEmpty() ? Map.of() : revisions.heads(coach.id(), of.stream().map(WeekPlanEntity::getId).toList()).stream().collect(Collectors.toMap(WeekRevisionEntity::getPlanId, WeekRevisionEntity::getDocument));
   }
 
   private WeekRevisionEntity head(WeekPlanEntity e) {

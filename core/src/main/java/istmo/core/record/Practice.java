@@ -4,6 +4,7 @@ import istmo.core.quantity.InvalidInput;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -107,7 +108,8 @@ public record Practice(Count first, Count second) {
       return counts + " Too few to compare.";
     }
     Difference d = difference().get();
-    return counts + (!d.told() ? " No difference to be seen." : d.low() > 0 ? " Felt there more often with the first." : " Felt there more often with the second.");
+    String by = String.format(Locale.ROOT, " (%+.0f of a hundred sessions; 80 %%: %+.0f to %+.0f).", 100 * d.share(), 100 * d.low(), 100 * d.high());
+    return counts + (!d.told() ? " No difference to be seen" : d.low() > 0 ? " Felt there more often with the first" : " Felt there more often with the second") + by;
   }
 
   private static String told(Count c) {

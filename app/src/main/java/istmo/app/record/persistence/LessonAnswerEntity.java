@@ -60,10 +60,6 @@ public class LessonAnswerEntity {
     return subject;
   }
 
-  public boolean isAccepted() {
-    return accepted;
-  }
-
   public Optional<Lesson.Proposal> taken() {
     return accepted ? Optional.of(new Lesson.Proposal(act, words)) : Optional.empty();
   }

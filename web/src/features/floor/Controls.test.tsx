@@ -1,0 +1,35 @@
+import { cleanup, fireEvent, render, screen } from '@testing-library/react'
+import { afterEach, expect, test, vi } from 'vitest'
+import { LoadStepper, Stepper, repetitionsTyped } from './Controls'
+
+afterEach(cleanup)
+
+function type(label: string, text: string) {
+  const field = screen.getByLabelText(label, { selector: 'input' })
+  fireEvent.change(field, { target: { value: text } })
+  fireEvent.blur(field)
+}
+
+test('repetitions that no set can have are said, not clipped', () => {
+  const taken = vi.fn()
+  render(<Stepper label="Repetitions" value="8" onLess={vi.fn()} onMore={vi.fn()} onType={(t) => repetitionsTyped(t, taken)} />)
+  for (const text of ['500', '0', '7.5', 'many']) {
+    type('Repetitions', text)
+    expect(screen.getByRole('alert')).toHaveTextContent('1 to 200')
+  }
+  expect(taken).not.toHaveBeenCalled()
+  expect(screen.getByLabelText('Repetitions', { selector: 'input' })).toHaveValue('8')
+  type('Repetitions', '12')
+  expect(taken).toHaveBeenCalledWith(12)
+  expect(screen.queryByRole('alert')).toBeNull()
+})
+
+test('a load that is no number changes nothing and says so; pounds are taken as pounds', () => {
+  const onKg = vi.fn()
+  render(<LoadStepper kg={50} loads={[]} unit="lb" onKg={onKg} />)
+  type('Load', 'heavy')
+  expect(screen.getByRole('alert')).toHaveTextContent('a number from 0')
+  expect(onKg).not.toHaveBeenCalled()
+  type('Load', '100')
+  expect(onKg).toHaveBeenCalledWith(45.359)
+})
