@@ -36,7 +36,7 @@ export function Stepper({ label, value, words, unit, onLess, onMore, onType }: {
             if (e.key === 'Enter') e.currentTarget.blur()
           }}
         />
-        {fault ? <span role="alert" className="pb-0.5 text-xs text-warn">{fault}</span> : words && <span className="truncate pb-0.5 text-xs text-ink-2">{words}</span>}
+        {fault ? <span role="alert" className="pb-0.5 text-center text-xs text-warn">{fault}</span> : words && <span className="truncate pb-0.5 text-xs text-ink-2">{words}</span>}
       </label>
       <button type="button" aria-label={`More ${label}`} className="min-h-[56px] w-[64px] shrink-0 border border-rule text-3xl leading-none active:bg-paper-2" onClick={onMore}>
         +
@@ -48,7 +48,7 @@ export function Stepper({ label, value, words, unit, onLess, onMore, onType }: {
 /** Repetitions as they are typed: whole ones, within what a set can have. */
 export function repetitionsTyped(text: string, onRepetitions: (n: number) => void): string | void {
   const n = Number(text)
-  if (!Number.isInteger(n) || n < 1 || n > 200) return 'whole ones from 1 to 200; nothing was changed'
+  if (!Number.isInteger(n) || n < 1 || n > 200) return 'whole, 1 to 200: unchanged'
   onRepetitions(n)
 }
 
@@ -67,7 +67,7 @@ export function LoadStepper({ kg, loads, unit, onKg }: { kg: number; loads: Load
       onMore={() => onKg(above?.kg ?? kg + 2.5)}
       onType={(t) => {
         const n = Number(t.replace(',', '.'))
-        if (!Number.isFinite(n) || n < 0) return 'needs a number from 0; nothing was changed'
+        if (!Number.isFinite(n) || n < 0) return 'a number from 0: unchanged'
         onKg(unit === 'kg' ? n : Number((n * KG_PER_LB).toFixed(3)))
       }}
     />
