@@ -1,9 +1,17 @@
 # shellcheck shell=bash
-# What the command and its helpers share. Sourced, not run; $tools is the caller's.
-: "${tools:?}"
+# What the command and its helpers share. Sourced, not run; $repo and $tools are the caller's.
+: "${tools:?}" "${repo:?}"
 
 say() { printf 'istmo: %s\n' "$*" >&2; }
 fail() { printf 'istmo: %s\n' "$*" >&2; exit 1; }
+
+# Where a database of this checkout lives. PostgreSQL does not run as root, and its own user may not reach the checkout: root's data live outside it.
+data_home() { # NAME-FOR-ROOT NAME-IN-THE-CHECKOUT
+  if [ "$(id -u)" = 0 ]; then echo "/var/lib/istmo-pg/$1"; else echo "$repo/.data/$2"; fi
+}
+checkout_id() { printf %s "$repo" | sha256sum | cut -c1-12; }
+demo_home() { data_home "$(checkout_id)" pg; }
+own_home() { data_home "own-$(checkout_id)" own; }
 
 # Installs missing Debian packages, or says which are missing when that needs root.
 need_packages() {

@@ -11,15 +11,13 @@ unset PGHOST PGPORT PGUSER PGDATABASE PGPASSWORD PGDATA PGOPTIONS PGSERVICE
 umask 077
 
 if [ "$(id -u)" = 0 ]; then
-  # postgres refuses to run as root, and its user may not reach the checkout: the data live outside it
-  owner=postgres
-  home=${ISTMO_PG_HOME:-/var/lib/istmo-pg/$(printf %s "$repo" | sha256sum | cut -c1-12)}
+  owner=postgres # PostgreSQL refuses to run as root
   as() { (cd / && runuser -u "$owner" -- "$@"); }
 else
   owner=$(id -un)
-  home=${ISTMO_PG_HOME:-$repo/.data/pg}
   as() { (cd / && "$@"); }
 fi
+home=${ISTMO_PG_HOME:-$(demo_home)}
 data=$home/data; envfile=$home/pg.env; log=$home/postgres.log
 sock=$home/s
 [ ${#sock} -le 80 ] || sock=/tmp/istmo-pg-$(printf %s "$home" | sha256sum | cut -c1-12) # a socket's path may have 107 bytes
@@ -74,14 +72,18 @@ start() {
   fi
   rm -f "$data/postmaster.pid" # stale after a crash; its number may be another program's by now
   [ "${ISTMO_PG_THROWAWAY:-0}" = 0 ] || extra="-c fsync=off -c synchronous_commit=off -c full_page_writes=off"
+  # what a row holds is nobody's business: no row and no statement of one in the log
+  local private="-c log_error_verbosity=terse -c log_min_error_statement=panic"
   for i in 1 2 3 4 5; do
     port=$(free_port)
     # 9>&-: the server must not keep the lock; -l keeps its output away from the caller's pipe
-    as "$b/pg_ctl" -D "$data" -l "$log" -w -t 60 -o "-h 127.0.0.1 -p $port -k $sock -c timezone=UTC -c log_timezone=UTC -c max_connections=60 $extra" start >/dev/null 9>&- && break
+    as "$b/pg_ctl" -D "$data" -l "$log" -w -t 60 -o "-h 127.0.0.1 -p $port -k $sock -c timezone=UTC -c log_timezone=UTC -c max_connections=60 $private $extra" start >/dev/null 9>&- && break
     [ "$i" -lt 5 ] || { tail -20 "$log" >&2; fail "PostgreSQL did not start; its log is $log"; }
   done
   if [ -s "$envfile" ]; then pw=$(sed -n 's/^DB_PASSWORD=//p' "$envfile"); else pw=$(od -An -N16 -tx1 /dev/urandom | tr -d ' \n'); fi
-  as psql -X -q -v ON_ERROR_STOP=1 -h "$sock" -p "$port" -U "$owner" -d postgres -v pw="$pw" >&2 <<'SQL'
+  # the password goes through the environment: arguments stand in the list of processes
+  ISTMO_PW=$pw as psql -X -q -v ON_ERROR_STOP=1 -h "$sock" -p "$port" -U "$owner" -d postgres >&2 <<'SQL'
+\getenv pw ISTMO_PW
 select 'create role istmo login' where not exists (select from pg_roles where rolname = 'istmo') \gexec
 alter role istmo password :'pw';
 select 'create database istmo owner istmo' where not exists (select from pg_database where datname = 'istmo') \gexec
@@ -108,23 +110,48 @@ on_socket() { # COMMAND ARGUMENTS: as the owner, over the socket
   as "$(bin)/$command" -h "$sock" -p "$port" -U "$owner" "$@"
 }
 
+counted_tables="coach client gym training_session performed_set week_plan"
+
 # How much of what matters is in a database, in words: what a backup and its restoring are compared by.
 counted() { # DATABASE
   local table words=""
-  for table in coach client gym training_session performed_set week_plan; do
+  for table in $counted_tables; do
     words="$words${words:+, }$table $(on_socket psql -X -A -t -d "$1" -c "select coalesce(sum((xpath('/row/c/text()', query_to_xml(format('select count(*) as c from %I.%I', table_schema, table_name), false, true, '')))[1]::text::bigint), 0) from information_schema.tables where table_name = '$table'")"
   done
   printf '%s\n' "$words"
 }
 
-# Writes a backup of the whole database into FILE: all of it, or no file.
+# The same for a backup: the rows are counted as they stand in the file, so a file that cannot be read is found here.
+counted_in() { # FILE
+  local table tables=()
+  for table in $counted_tables; do tables+=(-t "$table"); done
+  "$(bin)/pg_restore" --data-only "${tables[@]}" -f - "$1" | awk -v order="$counted_tables" '
+    /^COPY / && !inside { name = $2; sub(/.*\./, "", name); gsub(/"/, "", name); inside = 1; next }
+    /^\\\.$/ { inside = 0; next }
+    inside { rows[name]++ }
+    END {
+      if (inside) exit 1
+      n = split(order, table, " ")
+      for (i = 1; i <= n; i++) printf "%s%s %d", (i > 1 ? ", " : ""), table[i], rows[table[i]]
+      print ""
+    }'
+}
+
+# Writes a backup of the whole database into FILE and says what is in it: all of it, or no file.
 backup() { # FILE
+  local file=${1:-} folder part words
+  [ -n "$file" ] || fail "say which file the backup goes into."
   [ -n "$(pid_of_ours)" ] || fail "PostgreSQL does not run; nothing was backed up."
-  [ -n "${1:-}" ] || fail "say which file the backup goes into."
-  need_disk "$(dirname "$1")" 100
-  on_socket pg_dump -F c -d istmo > "$1.part" || { rm -f "$1.part"; fail "the backup failed; $1 was not written."; }
-  mv "$1.part" "$1"
-  counted istmo
+  folder=$(dirname "$file")
+  if [ ! -d "$folder" ] || [ ! -w "$folder" ]; then fail "there is no folder $folder that can be written to; nothing was backed up."; fi
+  need_disk "$folder" 100
+  part=$(mktemp "$file.XXXXXX.part")
+  # shellcheck disable=SC2064 # the name as it is now
+  trap "rm -f '$part'" EXIT
+  on_socket pg_dump -F c -d istmo >"$part" || fail "the backup failed; $file was not written."
+  words=$(counted_in "$part") || fail "the backup cannot be read again; $file was not written."
+  mv "$part" "$file"
+  printf '%s\n' "$words"
 }
 
 # Makes a database of what a backup holds, and only then puts it in the place of the one there was, which is kept under another name until the next time.
@@ -157,5 +184,5 @@ case ${1:-} in
   env) cat "$envfile" ;;
   status) p=$(pid_of_ours); if [ -n "$p" ]; then echo "running, pid $p"; else echo stopped; exit 3; fi ;;
   destroy) stop; rm -rf "$home"; rm -rf "$sock" ;;
-  *) echo "use: pg.sh start|stop|crash|backup FILE|restore FILE|status|env|destroy" >&2; exit 2 ;;
+  *) echo "use: pg.sh start|stop|crash|backup FILE|restore FILE [DATABASE]|drop DATABASE|status|env|destroy" >&2; exit 2 ;;
 esac

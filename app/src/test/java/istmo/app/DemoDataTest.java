@@ -25,7 +25,7 @@ class DemoDataTest {
       var clients = asCoach(first, () -> first.getBean(istmo.app.clients.Clients.class).all());
       assertThat(clients).hasSize(12).anyMatch(c -> c.name().equals("Oda Fenwick"));
       clients.forEach(c -> assertThat(c.intake().body()).isNotNull());
-      assertThat(asCoach(first, () -> first.getBean(istmo.app.weeks.Weeks.class).list(java.util.Optional.empty()))).singleElement().satisfies(w -> assertThat(w.exercises()).isGreaterThan(3));
+      assertThat(asCoach(first, () -> first.getBean(istmo.app.weeks.PlanStore.class).list(java.util.Optional.empty()))).singleElement().satisfies(w -> assertThat(w.exercises()).isGreaterThan(3));
       var plans = first.getBean(istmo.app.plans.Plans.class);
       assertThat(asCoach(first, () -> plans.list(java.util.Optional.empty()))).hasSize(33).satisfies(all -> assertThat(all.stream().filter(s -> s.finishedAt().isEmpty())).as("open today").hasSize(2));
     }

@@ -16,6 +16,11 @@ class ArchitectureTest {
   static final ArchRule plainJava =
       noClasses().should().dependOnClassesThat().resideInAnyPackage("org.springframework..", "jakarta..", "javax..", "tools.jackson..", "com.fasterxml..", "java.sql..", "java.net..");
 
+  /** Computations run on the core's own threads ({@link istmo.core.computing.Workers}), never on the common pool, where caches do their housekeeping. */
+  @ArchTest
+  static final ArchRule ownThreads =
+      noClasses().should().callMethod(java.util.Collection.class, "parallelStream").orShould().callMethod(java.util.stream.IntStream.class, "parallel").orShould().callMethod(java.util.stream.Stream.class, "parallel").orShould().dependOnClassesThat().haveFullyQualifiedName("java.util.concurrent.ForkJoinPool");
+
   @ArchTest
   static final ArchRule noCycles = slices().matching("istmo.core.(**)").should().beFreeOfCycles();
 
@@ -23,6 +28,7 @@ class ArchitectureTest {
   static final ArchRule directions =
       layeredArchitecture()
           .consideringOnlyDependenciesInLayers()
+          .layer("computing").definedBy("istmo.core.computing")
           .layer("quantity").definedBy("istmo.core.quantity")
           .layer("resource").definedBy("istmo.core.resource")
           .layer("anatomy").definedBy("istmo.core.anatomy")
@@ -45,6 +51,7 @@ class ArchitectureTest {
           .whereLayer("plan").mayNotBeAccessedByAnyLayer()
           .whereLayer("record").mayOnlyAccessLayers("quantity", "anatomy", "body", "equipment", "training")
           .whereLayer("watching").mayOnlyAccessLayers("quantity", "mechanics")
+          .whereLayer("computing").mayNotAccessAnyLayer()
           .whereLayer("quantity").mayNotAccessAnyLayer()
           .whereLayer("resource").mayNotAccessAnyLayer()
           .whereLayer("anatomy").mayOnlyAccessLayers("quantity", "resource")
@@ -57,7 +64,7 @@ class ArchitectureTest {
           .whereLayer("catalogue").mayOnlyAccessLayers("quantity", "resource", "anatomy", "body", "equipment", "movement", "family")
           .whereLayer("drawing").mayOnlyAccessLayers("quantity", "anatomy", "body", "movement", "mechanics")
           .whereLayer("ranking").mayOnlyAccessLayers("quantity")
-          .whereLayer("evidence").mayOnlyAccessLayers("quantity", "resource", "anatomy", "body", "movement", "mechanics", "stimulus", "catalogue")
+          .whereLayer("evidence").mayOnlyAccessLayers("quantity", "resource", "anatomy", "body", "movement", "mechanics", "stimulus", "catalogue", "computing")
           .whereLayer("measuring").mayOnlyAccessLayers("quantity", "anatomy", "equipment", "movement")
           .whereLayer("training").mayOnlyAccessLayers("quantity", "anatomy", "body", "equipment", "movement", "mechanics", "catalogue");
 }

@@ -6,6 +6,7 @@ import istmo.app.accounts.persistence.SignInFailureEntity;
 import istmo.app.accounts.persistence.SignInFailureRepository;
 import istmo.app.platform.Conflict;
 import istmo.app.platform.Names;
+import istmo.app.platform.Transactions;
 import istmo.core.quantity.InvalidInput;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -39,12 +40,14 @@ public class Accounts {
   private final CoachRepository coaches;
   private final SignInFailureRepository failures;
   private final Clock clock;
+  private final Transactions transactions;
   private final boolean demo;
   private final PasswordEncoder passwords = new BCryptPasswordEncoder(STRENGTH);
   /** Checked when there is no such coach, so that the answer takes as long. */
   private final String nobody = passwords.encode("nobody has this password");
 
-  Accounts(CoachRepository coaches, SignInFailureRepository failures, Clock clock, @Value("${istmo.demo}") boolean demo) {
+  Accounts(CoachRepository coaches, SignInFailureRepository failures, Clock clock, Transactions transactions, @Value("${istmo.demo}") boolean demo) {
+    this.transactions = transactions;
     this.coaches = coaches;
     this.failures = failures;
     this.clock = clock;
@@ -76,74 +79,89 @@ public class Accounts {
   }
 
   /** The first account of a fresh installation; afterwards only a signed-in coach adds others. */
-  @Transactional
   public Coach createFirst(String name, String signInName, String password) {
+    checkFirstRun();
+    checkNew(FIRST, signInName, password);
+    String hash = passwords.encode(password);
+    return transactions.write(
+        () -> {
+          checkFirstRun();
+          CoachEntity e = coaches.findById(FIRST).orElseGet(() -> new CoachEntity(FIRST, "", clock.instant()));
+          return write(e, name, signInName, hash);
+        });
+  }
+
+  private void checkFirstRun() {
     if (!isFirstRun()) {
       throw new Conflict("There is an account already. Sign in, or let its coach add you.");
     }
-    CoachEntity e = coaches.findById(FIRST).orElseGet(() -> new CoachEntity(FIRST, "", clock.instant()));
-    return write(e, name, signInName, password);
   }
 
-  @Transactional
+  /** Adds a coach; throws {@link InvalidInput} that names every field at fault. */
   public Coach add(String name, String signInName, String password) {
     if (demo) {
       throw new Conflict("The demo has one coach. Nothing was added.");
     }
-    return write(new CoachEntity(UUID.randomUUID(), "", clock.instant()), name, signInName, password);
+    UUID id = UUID.randomUUID();
+    checkNew(id, signInName, password);
+    String hash = passwords.encode(password);
+    return transactions.write(() -> write(new CoachEntity(id, "", clock.instant()), name, signInName, hash));
   }
 
-  private Coach write(CoachEntity e, String name, String signInName, String password) {
+  private void checkNew(UUID id, String signInName, String password) {
     List<InvalidInput.Fault> faults = new ArrayList<>();
     String key = key(signInName);
     if (key.length() < 3 || key.length() > Names.LONGEST) {
       faults.add(new InvalidInput.Fault("signInName", "needs 3 to " + Names.LONGEST + " characters"));
-    } else if (coaches.findBySignInName(key).filter(c -> !c.getId().equals(e.getId())).isPresent()) {
+    } else if (coaches.findBySignInName(key).filter(c -> !c.getId().equals(id)).isPresent()) {
       faults.add(new InvalidInput.Fault("signInName", "is in use"));
     }
     checkPassword(faults, "password", password);
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);
     }
+  }
+
+  private Coach write(CoachEntity e, String name, String signInName, String hash) {
     e.setName(Names.checked(name));
-    e.setPassword(key, passwords.encode(password));
+    e.setPassword(key(signInName), hash);
     coaches.saveAndFlush(e);
     return new Coach(e.getId(), e.getName());
   }
 
   /** The coach with this name and password, or empty; waits grow with failures in a row. Throws {@link TooManyTries} while a name has to wait, whatever the password. */
-  @Transactional(noRollbackFor = TooManyTries.class)
   public Optional<Coach> check(String signInName, String password) {
     String key = key(signInName);
     if (key.length() > Names.LONGEST) {
       return Optional.empty();
     }
-    failures.deleteByLastAtBefore(clock.instant().minus(BackOff.FORGOTTEN));
-    SignInFailureEntity failed = failures.findById(key).orElse(null);
-    if (failed != null) {
-      Duration left = Duration.between(clock.instant(), failed.getLastAt().plus(BackOff.after(failed.getFailures())));
-      if (!left.isNegative() && !left.isZero()) {
-        throw new TooManyTries(left.toSeconds() + 1);
-      }
-    }
-    Optional<CoachEntity> coach = coaches.findBySignInName(key);
+    Optional<CoachEntity> coach = transactions.write(() -> asking(key));
     boolean right = matches(password, coach.map(CoachEntity::getPasswordHash).orElse(nobody)) && coach.isPresent();
     if (!right) {
-      SignInFailureEntity now = failed == null ? new SignInFailureEntity(key) : failed;
-      now.add(clock.instant());
-      failures.save(now);
+      transactions.write(() -> failures.count(key, clock.instant()));
       return Optional.empty();
     }
-    if (failed != null) {
-      failures.delete(failed);
-    }
+    transactions.write(() -> failures.deleteById(key));
     return coach.map(c -> new Coach(c.getId(), c.getName()));
   }
 
+  /** Whose password is to be compared; throws {@link TooManyTries} while the name has to wait. */
+  private Optional<CoachEntity> asking(String key) {
+    failures.deleteByLastAtBefore(clock.instant().minus(BackOff.FORGOTTEN));
+    failures.findById(key).ifPresent(this::checkWaited);
+    return coaches.findBySignInName(key);
+  }
+
+  private void checkWaited(SignInFailureEntity failed) {
+    Duration left = Duration.between(clock.instant(), failed.getLastAt().plus(BackOff.after(failed.getFailures())));
+    if (!left.isNegative() && !left.isZero()) {
+      throw new TooManyTries(left.toSeconds() + 1);
+    }
+  }
+
   /** Changes the password; the old one has to be right. */
-  @Transactional
   public void changePassword(UUID coachId, String old, String next) {
-    CoachEntity e = coaches.findById(coachId).filter(c -> c.getPasswordHash() != null).orElseThrow(() -> new Conflict("The demo's coach has no password."));
+    CoachEntity e = withPassword(coachId);
     List<InvalidInput.Fault> faults = new ArrayList<>();
     if (!matches(old, e.getPasswordHash())) {
       faults.add(new InvalidInput.Fault("oldPassword", "is not right"));
@@ -152,7 +170,12 @@ public class Accounts {
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);
     }
-    e.setPassword(e.getSignInName(), passwords.encode(next));
+    String hash = passwords.encode(next);
+    transactions.write(() -> withPassword(coachId).setPassword(e.getSignInName(), hash));
+  }
+
+  private CoachEntity withPassword(UUID coachId) {
+    return coaches.findById(coachId).filter(c -> c.getPasswordHash() != null).orElseThrow(() -> new Conflict("The demo's coach has no password."));
   }
 
   private boolean matches(String password, String hash) {

@@ -1,17 +1,17 @@
 package istmo.app.bench;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import istmo.app.catalogue.Variants;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gyms;
+import istmo.app.platform.Transactions;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.catalogue.TapelessStart;
+import istmo.core.computing.Kept;
 import istmo.core.equipment.Place;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
@@ -43,13 +43,14 @@ import org.springframework.stereotype.Service;
 @Service
 public class Bench {
   private static final double TRIAL_KG = 60;
+  private static final int KEPT_ANALYSES = 500;
   private static final Place GENERIC = Place.generic(Set.of());
 
   /** What an analysis depends on. */
   private record Key(Body body, String familyId, Map<String, Double> setup) {}
 
   /** The start of a move stays the same while the hand moves, so it need not be computed again. May be lost at any time. */
-  private final Cache<Key, AnalysisResult> analyses = Caffeine.newBuilder().maximumSize(500).build();
+  private final Kept<Key, AnalysisResult> analyses = Kept.atMost(KEPT_ANALYSES);
 
   private final Clients clients;
   private final Gyms gyms;
@@ -115,6 +116,11 @@ public class Bench {
     return BestSetup.steps(client.brief(place, aim, school, wish.stiffToday()), variants.candidate(wish.candidateId()), begun(client, place, wish));
   }
 
+  /** The usual set-up of a candidate at a place, as far as a client takes it. */
+  public Setup usual(Client client, Place place, String candidateId) {
+    return begun(client, place, new Wish(client.id(), Optional.empty(), candidateId, Optional.empty(), false));
+  }
+
   private Setup begun(Client client, Place place, Wish wish) {
     return started(client.body(wish.stiffToday()), place, wish).setup();
   }
@@ -138,6 +144,7 @@ public class Bench {
 
   /** The same for a client and a place that are at hand. */
   public Side side(Client client, Place place, Wish wish, School school) {
+    Transactions.mustBeOutside("a set-up on the bench");
     Body body = client.body(wish.stiffToday());
     Candidate candidate = variants.candidate(wish.candidateId());
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);

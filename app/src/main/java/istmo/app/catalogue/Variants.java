@@ -7,6 +7,7 @@ import istmo.app.clients.Clients;
 import istmo.app.platform.Conflict;
 import istmo.app.platform.Names;
 import istmo.app.platform.NotFound;
+import istmo.app.platform.Transactions;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
@@ -33,8 +34,10 @@ public class Variants {
   private final Clients clients;
   private final CurrentCoach coach;
   private final Clock clock;
+  private final Transactions transactions;
 
-  Variants(OwnVariantRepository repository, Clients clients, CurrentCoach coach, Clock clock) {
+  Variants(OwnVariantRepository repository, Clients clients, CurrentCoach coach, Clock clock, Transactions transactions) {
+    this.transactions = transactions;
     this.repository = repository;
     this.clients = clients;
     this.coach = coach;
@@ -70,14 +73,16 @@ public class Variants {
   }
 
   /** Keeps a set-up as it stands for a client on the bench, so that other clients get it in their size. */
-  @Transactional
   public Candidate add(String exerciseId, String name, Map<String, Double> setup, UUID clientId) {
     Exercise exercise = Catalogue.standard().exercise(exerciseId);
     String checked = Names.checked(name);
-    checkRoom(checked);
     UUID id = UUID.randomUUID();
     Candidate c = Candidate.own(exercise, id.toString(), checked, setup, clients.get(clientId).body(false));
-    repository.save(new OwnVariantEntity(id, coach.id(), exercise.id(), checked, c.usual().values(), clock.instant()));
+    transactions.write(
+        () -> {
+          checkRoom(checked);
+          repository.save(new OwnVariantEntity(id, coach.id(), exercise.id(), checked, c.usual().values(), clock.instant()));
+        });
     return c;
   }
 

@@ -1,7 +1,5 @@
 package istmo.app.clients;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import istmo.app.accounts.CurrentCoach;
 import istmo.app.clients.persistence.ClientEntity;
 import istmo.app.clients.persistence.ClientRepository;
@@ -12,6 +10,7 @@ import istmo.app.clients.persistence.MeasurementRepository;
 import istmo.app.platform.Conflict;
 import istmo.app.platform.Names;
 import istmo.app.platform.NotFound;
+import istmo.app.platform.Transactions;
 import istmo.core.body.Body;
 import istmo.core.body.BodyEstimate;
 import istmo.core.body.Cautions;
@@ -21,6 +20,7 @@ import istmo.core.body.MeasurementKind;
 import istmo.core.body.Profile;
 import istmo.core.body.Readings;
 import istmo.core.catalogue.Catalogue;
+import istmo.core.computing.Kept;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.training.Calibration;
 import istmo.core.training.KnownLift;
@@ -28,9 +28,11 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -39,18 +41,22 @@ import org.springframework.transaction.annotation.Transactional;
 /** The signed-in coach's clients. */
 @Service
 public class Clients {
+  private static final int KEPT_STRENGTHS = 500;
+
   private final ClientRepository repository;
   private final MeasurementRepository measurements;
   private final KnownLiftRepository lifts;
   private final CurrentCoach coach;
   private final Clock clock;
+  private final Transactions transactions;
 
   /** What a body and its known lifts say of strength; may be lost at any time. */
-  private final Cache<StrengthKey, Optional<Calibration>> strengths = Caffeine.newBuilder().maximumSize(500).build();
+  private final Kept<StrengthKey, Optional<Calibration>> strengths = Kept.atMost(KEPT_STRENGTHS);
 
   private record StrengthKey(Body usual, List<KnownLift> lifts) {}
 
-  Clients(ClientRepository repository, MeasurementRepository measurements, KnownLiftRepository lifts, CurrentCoach coach, Clock clock) {
+  Clients(ClientRepository repository, MeasurementRepository measurements, KnownLiftRepository lifts, CurrentCoach coach, Clock clock, Transactions transactions) {
+    this.transactions = transactions;
     this.repository = repository;
     this.measurements = measurements;
     this.lifts = lifts;
@@ -58,35 +64,60 @@ public class Clients {
     this.clock = clock;
   }
 
-  @Transactional(readOnly = true)
+  /** What is stored of a client; what it says of body and strength is computed after the transaction. */
+  private record Rows(ClientEntity client, List<MeasurementEntity> readings, List<KnownLiftEntity> lifts) {}
+
+  /** Every client of the coach, by name. */
   public List<Client> all() {
+    return transactions.read(this::allRows).stream().map(this::view).toList();
+  }
+
+  private List<Rows> allRows() {
     Map<UUID, List<MeasurementEntity>> readings = measurements.findByCoachIdOrderByTakenOnAscCreatedAtAsc(coach.id()).stream().collect(Collectors.groupingBy(MeasurementEntity::getClientId));
     Map<UUID, List<KnownLiftEntity>> known = lifts.findByCoachIdOrderByDoneOnAscCreatedAtAsc(coach.id()).stream().collect(Collectors.groupingBy(KnownLiftEntity::getClientId));
-    return repository.findByCoachIdOrderByName(coach.id()).stream().map(e -> view(e, readings.getOrDefault(e.getId(), List.of()), known.getOrDefault(e.getId(), List.of()))).toList();
+    return repository.findByCoachIdOrderByName(coach.id()).stream().map(e -> new Rows(e, readings.getOrDefault(e.getId(), List.of()), known.getOrDefault(e.getId(), List.of()))).toList();
   }
 
+  /** The names of all clients. */
   @Transactional(readOnly = true)
-  public Client get(UUID id) {
-    return view(entity(id));
+  public Set<String> names() {
+    return repository.findByCoachIdOrderByName(coach.id()).stream().map(ClientEntity::getName).collect(Collectors.toSet());
   }
 
-  @Transactional
+  /** One client; throws {@link NotFound} for what is not this coach's. */
+  public Client get(UUID id) {
+    return view(transactions.read(() -> rows(entity(id))));
+  }
+
+  /** Throws {@link NotFound} where there is no such client of this coach. */
+  @Transactional(readOnly = true)
+  public void check(UUID id) {
+    entity(id);
+  }
+
+  /** Adds a client; throws {@link InvalidInput} for a name that is taken or a profile that names unknown exercises. */
   public Client add(String name, Intake intake, Profile profile, Cautions cautions) {
-    String trimmed = checkName(name, null);
-    ClientEntity e = new ClientEntity(UUID.randomUUID(), coach.id(), clock.instant());
-    e.write(trimmed, intake, checked(profile), cautions);
-    return view(repository.saveAndFlush(e));
+    return view(
+        transactions.write(
+            () -> {
+              ClientEntity e = new ClientEntity(UUID.randomUUID(), coach.id(), clock.instant());
+              e.write(checkName(name, null), intake, checked(profile), cautions);
+              return rows(repository.saveAndFlush(e));
+            }));
   }
 
   /** Changes a client; {@code version} is the one that the coach saw, so that a change made elsewhere meanwhile is not lost. */
-  @Transactional
   public Client change(UUID id, int version, String name, Intake intake, Profile profile, Cautions cautions) {
-    ClientEntity e = entity(id);
-    if (e.getVersion() != version) {
-      throw new Conflict(e.getName() + " was changed elsewhere meanwhile. Load again; nothing was overwritten.");
-    }
-    e.write(checkName(name, e.getName()), intake, checked(profile), cautions);
-    return view(repository.saveAndFlush(e));
+    return view(
+        transactions.write(
+            () -> {
+              ClientEntity e = entity(id);
+              if (e.getVersion() != version) {
+                throw new Conflict(e.getName() + " was changed elsewhere meanwhile. Load again; nothing was overwritten.");
+              }
+              e.write(checkName(name, e.getName()), intake, checked(profile), cautions);
+              return rows(repository.saveAndFlush(e));
+            }));
   }
 
   /** Everything that is kept of a client here, from elsewhere. */
@@ -129,10 +160,28 @@ public class Clients {
     whole.check(LocalDate.now(clock));
   }
 
-  /** A client from elsewhere, with readings and lifts; all or nothing. */
+  /** Everything that is kept of a client here, for a file. */
+  @Transactional(readOnly = true)
+  public Whole whole(UUID clientId) {
+    return whole(rows(entity(clientId)));
+  }
+
+  /** The same for every client, by id, in the order of their names. */
+  @Transactional(readOnly = true)
+  public Map<UUID, Whole> wholes() {
+    Map<UUID, Whole> all = new LinkedHashMap<>();
+    allRows().forEach(r -> all.put(r.client().getId(), whole(r)));
+    return all;
+  }
+
+  private static Whole whole(Rows r) {
+    ClientEntity e = r.client();
+    return new Whole(e.getName(), e.intake(), e.profile(), e.cautions(), e.isLearns(), r.readings().stream().map(MeasurementEntity::measurement).toList(), r.lifts().stream().map(KnownLiftEntity::lift).toList());
+  }
+
+  /** Adds a client from elsewhere, with readings and lifts; all or nothing. It must have passed {@link #check(Whole)}. */
   @Transactional
   public UUID bringIn(Whole whole) {
-    check(whole);
     ClientEntity e = new ClientEntity(UUID.randomUUID(), coach.id(), clock.instant());
     e.write(checkName(whole.name(), null), whole.intake(), whole.profile(), whole.cautions());
     e.setLearns(whole.learns());
@@ -150,11 +199,14 @@ public class Clients {
   }
 
   /** Lets what was felt and what hurt count in this client's order, or not. */
-  @Transactional
   public Client learn(UUID id, boolean on) {
-    ClientEntity e = entity(id);
-    e.setLearns(on);
-    return view(repository.saveAndFlush(e));
+    return view(
+        transactions.write(
+            () -> {
+              ClientEntity e = entity(id);
+              e.setLearns(on);
+              return rows(repository.saveAndFlush(e));
+            }));
   }
 
   /** A reading with its id, for lists. */
@@ -166,21 +218,28 @@ public class Clients {
   }
 
   /** Adds a reading; one that is not believable for this client's stature is refused, and so is a day to come. */
-  @Transactional
   public Client measure(UUID clientId, Measurement m) {
-    ClientEntity e = entity(clientId);
-    m.kind().check(m.value(), view(e).estimate().body().statureM());
-    checkDay(m.on());
-    measurements.saveAndFlush(new MeasurementEntity(UUID.randomUUID(), coach.id(), e.getId(), m, clock.instant()));
-    return view(e);
+    return view(
+        transactions.write(
+            () -> {
+              ClientEntity e = entity(clientId);
+              m.kind().check(m.value(), estimate(rows(e)).body().statureM());
+              checkDay(m.on());
+              measurements.saveAndFlush(new MeasurementEntity(UUID.randomUUID(), coach.id(), e.getId(), m, clock.instant()));
+              return rows(e);
+            }));
   }
 
-  @Transactional
+  /** Takes a reading back. */
   public Client removeReading(UUID clientId, UUID readingId) {
-    ClientEntity e = entity(clientId);
-    measurements.delete(measurements.findByIdAndClientIdAndCoachId(readingId, e.getId(), coach.id()).orElseThrow(() -> new NotFound("reading")));
-    measurements.flush();
-    return view(e);
+    return view(
+        transactions.write(
+            () -> {
+              ClientEntity e = entity(clientId);
+              measurements.delete(measurements.findByIdAndClientIdAndCoachId(readingId, e.getId(), coach.id()).orElseThrow(() -> new NotFound("reading")));
+              measurements.flush();
+              return rows(e);
+            }));
   }
 
   /** A lift with its id, for lists. */
@@ -192,21 +251,29 @@ public class Clients {
   }
 
   /** Adds a known lift; one that this body could not have done is refused, and so is a day to come. */
-  @Transactional
   public Client addLift(UUID clientId, KnownLift lift) {
-    ClientEntity e = entity(clientId);
     checkDay(lift.on());
-    Calibration.check(BodyEstimate.of(e.intake(), readings(readingsOf(e))).body(), lift);
-    lifts.saveAndFlush(new KnownLiftEntity(UUID.randomUUID(), coach.id(), e.getId(), lift, clock.instant()));
-    return view(e);
+    Rows before = transactions.read(() -> rows(entity(clientId)));
+    Calibration.check(estimate(before).body(), lift);
+    return view(
+        transactions.write(
+            () -> {
+              ClientEntity e = entity(clientId);
+              lifts.saveAndFlush(new KnownLiftEntity(UUID.randomUUID(), coach.id(), e.getId(), lift, clock.instant()));
+              return rows(e);
+            }));
   }
 
-  @Transactional
+  /** Takes a known lift back. */
   public Client removeLift(UUID clientId, UUID liftId) {
-    ClientEntity e = entity(clientId);
-    lifts.delete(lifts.findByIdAndClientIdAndCoachId(liftId, e.getId(), coach.id()).orElseThrow(() -> new NotFound("lift")));
-    lifts.flush();
-    return view(e);
+    return view(
+        transactions.write(
+            () -> {
+              ClientEntity e = entity(clientId);
+              lifts.delete(lifts.findByIdAndClientIdAndCoachId(liftId, e.getId(), coach.id()).orElseThrow(() -> new NotFound("lift")));
+              lifts.flush();
+              return rows(e);
+            }));
   }
 
   private void checkDay(LocalDate on) {
@@ -256,14 +323,21 @@ public class Clients {
     return profile;
   }
 
-  private Client view(ClientEntity e) {
-    return view(e, readingsOf(e), liftsOf(e));
+  private Rows rows(ClientEntity e) {
+    return new Rows(e, readingsOf(e), liftsOf(e));
   }
 
-  private Client view(ClientEntity e, List<MeasurementEntity> measured, List<KnownLiftEntity> known) {
-    Readings readings = readings(measured);
-    BodyEstimate usual = BodyEstimate.of(e.intake(), readings);
-    List<KnownLift> own = known.stream().map(KnownLiftEntity::lift).toList();
+  /** The body from intake and readings, before any lift says how strong it is. */
+  private static BodyEstimate estimate(Rows r) {
+    return BodyEstimate.of(r.client().intake(), readings(r.readings()));
+  }
+
+  private Client view(Rows r) {
+    Transactions.mustBeOutside("a client's strength");
+    ClientEntity e = r.client();
+    Readings readings = readings(r.readings());
+    BodyEstimate usual = estimate(r);
+    List<KnownLift> own = r.lifts().stream().map(KnownLiftEntity::lift).toList();
     Optional<Calibration> strength = own.isEmpty() ? Optional.empty() : strengths.get(new StrengthKey(usual.body(), own), k -> Calibration.of(k.usual(), k.lifts()));
     BodyEstimate estimate = strength.map(s -> s.applied(usual)).orElse(usual);
     return new Client(e.getId(), e.getVersion(), e.getName(), e.intake(), e.profile(), e.cautions(), readings, estimate, strength, e.isLearns());

@@ -1,7 +1,6 @@
 package istmo.app.exchange;
 
 import istmo.app.catalogue.Variants;
-import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.exchange.ArchiveDocument.AnswerFile;
 import istmo.app.exchange.ArchiveDocument.CautionFile;
@@ -28,7 +27,7 @@ import istmo.app.plans.Plans;
 import istmo.app.plans.Session;
 import istmo.app.record.Answers;
 import istmo.app.schools.Schools;
-import istmo.app.weeks.Weeks;
+import istmo.app.weeks.PlanStore;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Profile;
@@ -52,7 +51,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Archive {
   private final Clients clients;
   private final Plans plans;
-  private final Weeks weeks;
+  private final PlanStore weeks;
   private final Floor floor;
   private final Answers answers;
   private final Gyms gyms;
@@ -60,7 +59,7 @@ public class Archive {
   private final Schools schools;
   private final Clock clock;
 
-  Archive(Clients clients, Plans plans, Weeks weeks, Floor floor, Answers answers, Gyms gyms, Variants variants, Schools schools, Clock clock) {
+  Archive(Clients clients, Plans plans, PlanStore weeks, Floor floor, Answers answers, Gyms gyms, Variants variants, Schools schools, Clock clock) {
     this.clients = clients;
     this.plans = plans;
     this.weeks = weeks;
@@ -73,10 +72,9 @@ public class Archive {
   }
 
   /** A client's file, with the gyms, own variants and own schools that it names. */
-  @Transactional(readOnly = true)
   public ArchiveDocument of(UUID clientId) {
     List<Gym> places = gyms.all();
-    ClientFile client = client(clients.get(clientId), names(places), variants.candidates());
+    ClientFile client = client(clientId, clients.whole(clientId), names(places), variants.candidates());
     Set<String> named = Stream.of(client.sessions().stream().map(SessionFile::gym), client.weeks().stream().map(WeekFile::gym), client.marks().stream().map(MarkFile::gym)).flatMap(x -> x).collect(Collectors.toSet());
     Set<String> candidates =
         Stream.of(client.sessions().stream().flatMap(s -> s.items().stream()).map(ItemFile::candidateId), client.weeks().stream().flatMap(w -> w.plan().week().items().stream()).map(i -> i.candidateId()), client.marks().stream().map(MarkFile::candidateId)).flatMap(x -> x).collect(Collectors.toSet());
@@ -85,18 +83,16 @@ public class Archive {
   }
 
   /** The whole account. Passwords are not in it. */
-  @Transactional(readOnly = true)
   public ArchiveDocument account() {
     List<Gym> places = gyms.all();
     Map<UUID, String> names = names(places);
     Function<String, Candidate> candidates = variants.candidates();
-    return document(places, variants.all(), schools.listed(), clients.all().stream().map(c -> client(c, names, candidates)).toList());
+    return document(places, variants.all(), schools.listed(), clients.wholes().entrySet().stream().map(c -> client(c.getKey(), c.getValue(), names, candidates)).toList());
   }
 
   /** Every set of a client as a table for spreadsheets. */
-  @Transactional(readOnly = true)
   public String sets(UUID clientId) {
-    clients.get(clientId);
+    clients.check(clientId);
     Function<String, Candidate> candidates = variants.candidates();
     return RecordCsv.write(plans.history(clientId), id -> candidates.apply(id).name());
   }
@@ -104,7 +100,7 @@ public class Archive {
   /** Client, readings, lifts, sessions and sets, and planned weeks with their links. Nothing of it is left, and there is no way back. */
   @Transactional
   public void erase(UUID clientId) {
-    clients.get(clientId);
+    clients.check(clientId);
     weeks.erase(clientId);
     plans.erase(clientId);
     clients.erase(clientId);
@@ -134,7 +130,7 @@ public class Archive {
     return new SchoolFile(s.id(), s.label(), s.reason(), s.lengthBias(), s.passiveWeight(), s.activityTrust(), s.basics(), l.retired());
   }
 
-  private ClientFile client(Client c, Map<UUID, String> places, Function<String, Candidate> candidates) {
+  private ClientFile client(UUID id, Clients.Whole c, Map<UUID, String> places, Function<String, Candidate> candidates) {
     Intake i = c.intake();
     Cautions cautions = c.cautions();
     return new ClientFile(
@@ -148,13 +144,13 @@ public class Archive {
         cautions.entries().stream().map(e -> new CautionFile(e.caution(), e.clearance().map(Cautions.Clearance::by).orElse(null), e.clearance().map(Cautions.Clearance::on).orElse(null))).toList(),
         cautions.restrictions().stream().map(r -> new RestrictionFile(r.by(), r.on(), r.text(), r.kneeMaxDeg().orElse(null), r.hipMaxDeg().orElse(null), r.noLoadedBack())).toList(),
         profile(c.profile()),
-        clients.readings(c.id()).stream().map(Clients.Reading::measurement).map(m -> new ReadingFile(m.kind(), m.side(), m.value(), m.on())).toList(),
-        clients.lifts(c.id()).stream().map(Clients.Lift::lift).map(l -> new LiftFile(l.candidateId(), l.set().loadKg(), l.set().repetitions(), l.set().reserve(), l.on())).toList(),
-        plans.history(c.id()).stream().map(s -> session(s, candidates)).toList(),
-        weeks.kept(c.id()).stream().map(w -> new WeekFile(places.get(w.gymId()), w.createdAt(), w.changedAt(), w.removedAt().orElse(null), w.brief(), w.document())).toList(),
+        c.readings().stream().map(m -> new ReadingFile(m.kind(), m.side(), m.value(), m.on())).toList(),
+        c.lifts().stream().map(l -> new LiftFile(l.candidateId(), l.set().loadKg(), l.set().repetitions(), l.set().reserve(), l.on())).toList(),
+        plans.history(id).stream().map(s -> session(s, candidates)).toList(),
+        weeks.kept(id).stream().map(w -> new WeekFile(places.get(w.gymId()), w.createdAt(), w.changedAt(), w.removedAt().orElse(null), w.brief(), w.document())).toList(),
         c.learns(),
-        floor.marks(c.id()).stream().map(m -> new MarkFile(places.get(m.gymId()), m.candidateId(), m.words(), m.changedAt())).toList(),
-        answers.of(c.id()).stream().map(a -> new AnswerFile(a.kind(), a.subject(), a.taken().map(Lesson.Proposal::act).orElse(null), a.taken().map(Lesson.Proposal::words).orElse(null), a.at())).toList());
+        floor.marks(id).stream().map(m -> new MarkFile(places.get(m.gymId()), m.candidateId(), m.words(), m.changedAt())).toList(),
+        answers.of(id).stream().map(a -> new AnswerFile(a.kind(), a.subject(), a.taken().map(Lesson.Proposal::act).orElse(null), a.taken().map(Lesson.Proposal::words).orElse(null), a.at())).toList());
   }
 
   private static ProfileFile profile(Profile p) {

@@ -1,7 +1,6 @@
 package istmo.app.exchange;
 
 import istmo.app.catalogue.Variants;
-import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.exchange.ArchiveReading.ReadClient;
 import istmo.app.exchange.ArchiveReading.ReadSession;
@@ -10,12 +9,13 @@ import istmo.app.floor.Floor;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
 import istmo.app.platform.Names;
+import istmo.app.platform.Transactions;
 import istmo.app.plans.Bringing;
 import istmo.app.plans.SessionBrief;
 import istmo.app.record.Answers;
 import istmo.app.schools.Schools;
 import istmo.app.weeks.PlanBrief;
-import istmo.app.weeks.Weeks;
+import istmo.app.weeks.PlanStore;
 import istmo.core.catalogue.Candidate;
 import istmo.core.quantity.InvalidInput;
 import java.time.Clock;
@@ -30,7 +30,6 @@ import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JacksonException.Reference;
 import tools.jackson.databind.DeserializationFeature;
@@ -47,13 +46,15 @@ public class ArchiveImport {
   private final Variants variants;
   private final Schools schools;
   private final Bringing bringing;
-  private final Weeks weeks;
+  private final PlanStore weeks;
   private final Floor floor;
   private final Answers answers;
   private final Clock clock;
   private final JsonMapper json;
+  private final Transactions transactions;
 
-  ArchiveImport(Clients clients, Gyms gyms, Variants variants, Schools schools, Bringing bringing, Weeks weeks, Floor floor, Answers answers, Clock clock, JsonMapper json) {
+  ArchiveImport(Clients clients, Gyms gyms, Variants variants, Schools schools, Bringing bringing, PlanStore weeks, Floor floor, Answers answers, Clock clock, JsonMapper json, Transactions transactions) {
+    this.transactions = transactions;
     this.clients = clients;
     this.gyms = gyms;
     this.variants = variants;
@@ -93,7 +94,7 @@ public class ArchiveImport {
   /** @param clients their ids here, by the name in the file */
   public record BroughtIn(Map<String, UUID> clients, int sessions, int sets, int weeks) {}
 
-  @Transactional(readOnly = true)
+  /** What is in a file, and what stands in the way of bringing it in. */
   public Preview preview(String text, Wished wished) {
     return preview(ArchiveReading.of(read(text), clients, clock.instant()), wished);
   }
@@ -113,7 +114,7 @@ public class ArchiveImport {
       }
       places.add(new GymLine(name, Optional.ofNullable(file.gyms.get(name)).map(g -> g.place().equipment().size()).orElse(0), here));
     }
-    Set<String> taken = clients.all().stream().map(Client::name).collect(Collectors.toCollection(HashSet::new));
+    Set<String> taken = new HashSet<>(clients.names());
     List<ClientLine> lines = new ArrayList<>();
     for (ReadClient c : file.read) {
       String name = c.whole().name();
@@ -133,9 +134,12 @@ public class ArchiveImport {
   }
 
   /** Throws {@link InvalidInput} that names everything at fault; then nothing is kept. */
-  @Transactional
   public BroughtIn bring(String text, Wished wished) {
     ArchiveReading file = ArchiveReading.of(read(text), clients, clock.instant());
+    return transactions.write(() -> bring(file, wished));
+  }
+
+  private BroughtIn bring(ArchiveReading file, Wished wished) {
     Preview p = preview(file, wished);
     if (!p.ready()) {
       throw new InvalidInput(p.faults());
@@ -173,10 +177,10 @@ public class ArchiveImport {
       return new Bringing.Kept(gyms.get(s.gym()), new SessionBrief(b.aim(), b.keepOut(), school(b.school()), b.stiffToday()), s.createdAt(), s.finishedAt(), s.items().stream().map(i -> new Bringing.KeptItem(candidate(i.candidateId()), i.setup(), i.asked(), i.ended(), i.sets())).toList());
     }
 
-    Weeks.Kept week(ArchiveReading.ReadWeek w) {
-      Weeks.Kept k = w.at().apply(gyms.get(w.gym()));
+    PlanStore.Kept week(ArchiveReading.ReadWeek w) {
+      PlanStore.Kept k = w.at().apply(gyms.get(w.gym()));
       PlanBrief b = k.brief();
-      return new Weeks.Kept(k.gymId(), k.createdAt(), k.changedAt(), k.removedAt(), new PlanBrief(b.aim(), b.keepOut(), school(b.school()), b.preset(), b.weights()), k.document().naming(this::candidate));
+      return new PlanStore.Kept(k.gymId(), k.createdAt(), k.changedAt(), k.removedAt(), new PlanBrief(b.aim(), b.keepOut(), school(b.school()), b.preset(), b.weights()), k.document().naming(this::candidate));
     }
 
     private String school(String id) {

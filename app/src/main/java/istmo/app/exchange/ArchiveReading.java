@@ -27,7 +27,7 @@ import istmo.app.plans.PrescriptionDocument;
 import istmo.app.plans.SessionBrief;
 import istmo.app.record.Answers;
 import istmo.app.schools.Schools;
-import istmo.app.weeks.Weeks;
+import istmo.app.weeks.PlanStore;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Measurement;
@@ -75,7 +75,7 @@ final class ArchiveReading {
 
   record ReadSession(String gym, SessionBrief brief, Instant createdAt, Optional<Instant> finishedAt, List<Bringing.KeptItem> items) {}
 
-  record ReadWeek(String gym, Function<UUID, Weeks.Kept> at) {}
+  record ReadWeek(String gym, Function<UUID, PlanStore.Kept> at) {}
 
   record ReadMark(String gym, String candidateId, String words, Instant changedAt) {}
 
@@ -291,8 +291,8 @@ final class ArchiveReading {
     if (w.brief().school() != null) {
       at(at + ".brief.", () -> knownSchool(w.brief().school()));
     }
-    Function<UUID, Weeks.Kept> kept = gym -> new Weeks.Kept(gym, w.createdAt(), w.changedAt(), Optional.ofNullable(w.removedAt()), w.brief(), w.plan());
-    Weeks.Kept checked = kept.apply(new UUID(0, 0)).checked();
+    Function<UUID, PlanStore.Kept> kept = gym -> new PlanStore.Kept(gym, w.createdAt(), w.changedAt(), Optional.ofNullable(w.removedAt()), w.brief(), w.plan());
+    PlanStore.Kept checked = kept.apply(new UUID(0, 0)).checked();
     checked.document().week().items().forEach(i -> at(at + ".plan.", () -> known(i.candidateId())));
     return new ReadWeek(w.gym(), kept);
   }

@@ -110,7 +110,7 @@ public class Floor {
   /** @param weaker side that goes first in one-leg work, and why */
   public record Walk(Session session, SideGap.First weaker, List<Exercise> exercises) {}
 
-  @Transactional
+  /** A session with everything that a telephone needs for it. */
   public Walk walk(UUID sessionId) {
     Session s = plans.get(sessionId);
     Aim aim = s.brief().aimed();
@@ -135,7 +135,7 @@ public class Floor {
   @Transactional
   public void mark(UUID clientId, UUID gymId, String candidateId, String words, Instant at) {
     String trimmed = checkedMark(words);
-    clients.get(clientId);
+    clients.check(clientId);
     gyms.get(gymId);
     variants.candidate(candidateId);
     marks.keep(UUID.randomUUID(), coach.id(), clientId, gymId, candidateId, trimmed, at);

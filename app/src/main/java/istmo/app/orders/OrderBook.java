@@ -1,19 +1,19 @@
 package istmo.app.orders;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import istmo.app.catalogue.Variants;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
 import istmo.app.plans.History;
+import istmo.app.platform.Transactions;
 import istmo.app.schools.Schools;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.Profile;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
+import istmo.core.computing.Kept;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Place;
 import istmo.core.evidence.Evidence;
@@ -37,6 +37,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
@@ -61,13 +62,12 @@ public class OrderBook {
   /** What was said longer ago does not count in an order any more (judgement). */
   private static final Duration SAID_WITHIN = Duration.ofDays(180);
 
-  private static final int KEPT_BODIES = 60;
   private static final int KEPT_ORDERS = 40;
 
-  private final Cache<Key, Map<String, Evaluation>> evaluations = Caffeine.newBuilder().maximumSize(KEPT_BODIES).build();
-  private final Cache<JudgedKey, Map<String, Evaluation>> judged = Caffeine.newBuilder().maximumSize(4L * KEPT_BODIES).build();
-  private final Cache<OwnKey, Evaluation> ownEvaluations = Caffeine.newBuilder().maximumSize(20L * KEPT_BODIES).build();
-  private final Cache<OrderKey, Order> orders = Caffeine.newBuilder().maximumSize(KEPT_ORDERS).build();
+  private final Kept<Key, Map<String, Evaluation>> evaluations;
+  private final Kept<JudgedKey, Map<String, Evaluation>> judged;
+  private final Kept<OwnKey, Evaluation> ownEvaluations;
+  private final Kept<OrderKey, Order> orders = Kept.atMost(KEPT_ORDERS);
   private final Clients clients;
   private final Gyms gyms;
   private final Variants variants;
@@ -75,7 +75,11 @@ public class OrderBook {
   private final History history;
   private final Clock clock;
 
-  OrderBook(Clients clients, Gyms gyms, Variants variants, Schools schools, History history, Clock clock) {
+  /** @param bodies how many bodies' evaluations are kept; one takes 12 to 17 MB */
+  OrderBook(Clients clients, Gyms gyms, Variants variants, Schools schools, History history, Clock clock, @Value("${istmo.orders.kept-bodies}") int bodies) {
+    this.evaluations = Kept.atMost(bodies);
+    this.judged = Kept.atMost(4 * bodies);
+    this.ownEvaluations = Kept.atMost(20 * bodies);
     this.schools = schools;
     this.history = history;
     this.clock = clock;
@@ -119,6 +123,7 @@ public class OrderBook {
   }
 
   private Brief brief(Client client, Gym gym, Wish wish) {
+    Transactions.mustBeOutside("an order");
     Brief brief = client.brief(gym.place(), wish.aim(), wish.school(), wish.stiffToday()).weighed(wish.weights());
     return client.learns() ? brief.learning(Experience.of(history.since(client.id(), clock.instant().minus(SAID_WITHIN), List.of()).values())) : brief;
   }

@@ -6,6 +6,7 @@ import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
+import istmo.app.platform.Transactions;
 import istmo.app.plans.persistence.ItemEntity;
 import istmo.app.plans.persistence.ItemRepository;
 import istmo.app.plans.persistence.PerformedSetEntity;
@@ -54,8 +55,10 @@ public class Bringing {
   private final Gyms gyms;
   private final Bench bench;
   private final CurrentCoach coach;
+  private final Transactions transactions;
 
-  Bringing(TrainingSessionRepository sessions, ItemRepository items, PerformedSetRepository sets, SeriesBook series, EntityManager entities, Clients clients, Gyms gyms, Bench bench, CurrentCoach coach) {
+  Bringing(TrainingSessionRepository sessions, ItemRepository items, PerformedSetRepository sets, SeriesBook series, EntityManager entities, Clients clients, Gyms gyms, Bench bench, CurrentCoach coach, Transactions transactions) {
+    this.transactions = transactions;
     this.sessions = sessions;
     this.items = items;
     this.sets = sets;
@@ -74,10 +77,15 @@ public class Bringing {
   public record BroughtIn(int sets, int sessions, int already) {}
 
   /** Brings earlier sets in, all or none: a session for each day, every exercise in its usual set-up on this gym's machines as far as this client takes it. What cautions leave out now was done all the same. */
-  @Transactional
   public BroughtIn bring(UUID clientId, UUID gymId, List<Brought> all) {
     Client client = clients.get(clientId);
     Gym gym = gyms.get(gymId);
+    Map<String, Map<String, Double>> setups = new HashMap<>();
+    all.stream().map(Brought::candidateId).distinct().forEach(id -> setups.put(id, bench.usual(client, gym.place(), id).values()));
+    return transactions.write(() -> bring(clientId, gymId, all, setups));
+  }
+
+  private BroughtIn bring(UUID clientId, UUID gymId, List<Brought> all, Map<String, Map<String, Double>> setups) {
     Set<UUID> known = new HashSet<>(all((coachId, ids) -> sets.known(coachId, clientId, ids), all.stream().map(Brought::id).toList()));
     List<Brought> fresh = all.stream().filter(b -> !known.contains(b.id())).sorted(Comparator.comparing(Brought::on)).toList();
     Map<LocalDate, SessionEntity> days = days(clientId, gymId, fresh);
@@ -90,10 +98,8 @@ public class Bringing {
       exercises.putIfAbsent(i.getSessionId() + " " + i.getCandidateId(), i);
       counts.merge(i.getSessionId(), 1, Integer::sum);
     }
-    Map<String, Map<String, Double>> setups = new HashMap<>();
     Map<String, UUID> seriesIds = new HashMap<>();
     for (String id : fresh.stream().map(Brought::candidateId).distinct().toList()) {
-      setups.put(id, bench.side(client, gym.place(), new Bench.Wish(clientId, Optional.of(gymId), id, Optional.empty(), false), School.STRETCH).setup().values());
       seriesIds.put(id, series.of(clientId, id, setups.get(id)));
     }
     List<ItemEntity> added = new ArrayList<>();

@@ -9,6 +9,7 @@ import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
 import istmo.app.platform.Conflict;
 import istmo.app.platform.NotFound;
+import istmo.app.platform.Transactions;
 import istmo.app.plans.persistence.ItemEntity;
 import istmo.app.plans.persistence.ItemRepository;
 import istmo.app.plans.persistence.PerformedSetEntity;
@@ -17,7 +18,6 @@ import istmo.app.plans.persistence.SessionEntity;
 import istmo.app.plans.persistence.TrainingSessionRepository;
 import istmo.app.schools.Schools;
 import istmo.core.body.Cautions;
-import istmo.core.catalogue.Candidate;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.criterion.Aim;
 import istmo.core.record.SetRecord;
@@ -55,8 +55,10 @@ public class Plans {
   private final Variants variants;
   private final CurrentCoach coach;
   private final Clock clock;
+  private final Transactions transactions;
 
-  Plans(TrainingSessionRepository sessions, ItemRepository items, PerformedSetRepository sets, SeriesBook series, Clients clients, Gyms gyms, Bench bench, Variants variants, CurrentCoach coach, Clock clock, Schools schools) {
+  Plans(TrainingSessionRepository sessions, ItemRepository items, PerformedSetRepository sets, SeriesBook series, Clients clients, Gyms gyms, Bench bench, Variants variants, CurrentCoach coach, Clock clock, Schools schools, Transactions transactions) {
+    this.transactions = transactions;
     this.schools = schools;
     this.sessions = sessions;
     this.items = items;
@@ -82,7 +84,6 @@ public class Plans {
   }
 
   /** Every session of a client with its sets, oldest first, without looking back to last times; four queries however many there are. */
-  @Transactional(readOnly = true)
   public List<Session> history(UUID clientId) {
     List<SessionEntity> found = sessions.findByCoachIdAndClientIdOrderByCreatedAtAsc(coach.id(), clientId);
     if (found.isEmpty()) {
@@ -97,7 +98,6 @@ public class Plans {
   }
 
   /** The newest session of a client, without its exercises: where it was, and what it was for. */
-  @Transactional(readOnly = true)
   public Optional<Session> newest(UUID clientId) {
     return sessions.findFirstByCoachIdAndClientIdOrderByCreatedAtDesc(coach.id(), clientId).map(s -> new Session(s.getId(), clients.get(clientId), gyms.get(s.getGymId()), s.getBrief(), s.getCreatedAt(), Optional.ofNullable(s.getFinishedAt()), List.of()));
   }
@@ -108,38 +108,49 @@ public class Plans {
     sessions.deleteAllInBatch(sessions.findByCoachIdAndClientIdOrderByCreatedAtAsc(coach.id(), clientId));
   }
 
-  @Transactional(readOnly = true)
+  /** A session of this coach; throws {@link NotFound} for any other. */
   public Session get(UUID id) {
-    return view(entity(id));
+    return view(transactions.read(() -> rows(entity(id))));
   }
 
-  @Transactional
+  /** Begins a session now. */
   public Session start(UUID clientId, UUID gymId, Aim aim, School school, boolean stiffToday) {
     return start(clientId, gymId, aim, school, stiffToday, clock.instant());
   }
 
   /** A session that began at a given moment, for records that are brought in. */
-  @Transactional
   public Session start(UUID clientId, UUID gymId, Aim aim, School school, boolean stiffToday, Instant at) {
-    Client client = clients.get(clientId);
-    Gym gym = gyms.get(gymId);
+    return view(transactions.write(() -> rows(begun(clientId, gymId, aim, school, stiffToday, at))));
+  }
+
+  private SessionEntity begun(UUID clientId, UUID gymId, Aim aim, School school, boolean stiffToday, Instant at) {
+    clients.check(clientId);
+    gyms.get(gymId);
     SessionBrief brief = new SessionBrief(aim.weights(), List.copyOf(aim.keepOut()), school.id(), stiffToday);
-    return view(sessions.save(new SessionEntity(UUID.randomUUID(), coach.id(), client.id(), gym.id(), brief, at)));
+    return sessions.save(new SessionEntity(UUID.randomUUID(), coach.id(), clientId, gymId, brief, at));
   }
 
   /** Pins a candidate; without a set-up, in the usual one on this gym's machines as far as this client takes it. What the client's cautions leave out is not pinned. */
-  @Transactional
   public Session pin(UUID sessionId, String candidateId, Optional<Map<String, Double>> wished) {
     return pin(sessionId, candidateId, wished, Asked.NOTHING);
   }
 
   /** The same, with what a plan asks for. */
-  @Transactional
   public Session pin(UUID sessionId, String candidateId, Optional<Map<String, Double>> wished, Asked asked) {
     SessionEntity session = entity(sessionId);
-    List<ItemEntity> there = itemsOf(session);
-    add(session, UUID.randomUUID(), candidateId, wished, asked, there, there.stream().mapToInt(ItemEntity::getPosition).max().orElse(0) + 1);
-    return view(session);
+    Map<String, Double> setup = admitted(session, candidateId, wished);
+    return view(
+        transactions.write(
+            () -> {
+              List<ItemEntity> there = itemsOf(session);
+              add(session, new Addition(UUID.randomUUID(), candidateId, setup, asked, next(there)), there);
+              return rows(session);
+            }));
+  }
+
+  /** The position after the last exercise. */
+  private static int next(List<ItemEntity> there) {
+    return there.stream().mapToInt(ItemEntity::getPosition).max().orElse(0) + 1;
   }
 
   /**
@@ -147,85 +158,115 @@ public class Plans {
    *
    * @param replaced the item whose place it takes, if it takes one's
    */
-  @Transactional
   public void place(UUID sessionId, UUID itemId, String candidateId, Optional<Map<String, Double>> wished, Optional<PrescriptionDocument> prescription, Optional<UUID> replaced) {
     SessionEntity session = entity(sessionId);
-    if (items.existsById(itemId)) {
-      item(session, itemId); // another coach's, or another session's, is refused
+    if (isPlaced(session, itemId)) {
       return;
     }
-    Optional<ItemEntity> before = replaced.map(id -> item(session, id));
-    List<ItemEntity> there = itemsOf(session);
-    int position = before.map(ItemEntity::getPosition).orElseGet(() -> there.stream().mapToInt(ItemEntity::getPosition).max().orElse(0) + 1);
     prescription.ifPresent(PrescriptionDocument::prescription);
-    Asked asked = new Asked(List.of(), prescription, before.flatMap(b -> b.getAsked().bout()), before.map(b -> b.getAsked().loadShare()).orElse(1.0));
-    before.ifPresent(ItemEntity::end);
-    add(session, itemId, candidateId, wished, asked, there, position);
+    Map<String, Double> setup = admitted(session, candidateId, wished);
+    transactions.write(
+        () -> {
+          if (isPlaced(session, itemId)) { // by the same message, a moment before
+            return;
+          }
+          Optional<ItemEntity> before = replaced.map(id -> item(session, id));
+          List<ItemEntity> there = itemsOf(session);
+          int position = before.map(ItemEntity::getPosition).orElseGet(() -> next(there));
+          Asked asked = new Asked(List.of(), prescription, before.flatMap(b -> b.getAsked().bout()), before.map(b -> b.getAsked().loadShare()).orElse(1.0));
+          before.ifPresent(ItemEntity::end);
+          add(session, new Addition(itemId, candidateId, setup, asked, position), there);
+        });
   }
 
-  private void add(SessionEntity session, UUID itemId, String candidateId, Optional<Map<String, Double>> wished, Asked asked, List<ItemEntity> there, int position) {
-    Candidate candidate = variants.candidate(candidateId);
-    if (there.stream().anyMatch(i -> i.getCandidateId().equals(candidateId) && !i.isEnded())) {
-      throw new Conflict(candidate.name() + " is in this session already.");
+  /** Whether this session has the exercise; one of another coach or another session is refused. */
+  private boolean isPlaced(SessionEntity session, UUID itemId) {
+    boolean known = items.existsById(itemId);
+    if (known) {
+      item(session, itemId);
     }
-    Bench.Side side = side(session, candidate.id(), wished);
-    admit(side);
-    Map<String, Double> setup = side.setup().values();
-    items.saveAndFlush(new ItemEntity(itemId, coach.id(), session.getId(), position, candidateId, setup, series.of(session.getClientId(), candidateId, setup), asked, clock.instant()));
+    return known;
+  }
+
+  /** An exercise that a client can do and may do. */
+  private record Addition(UUID itemId, String candidateId, Map<String, Double> setup, Asked asked, int position) {}
+
+  private void add(SessionEntity session, Addition a, List<ItemEntity> there) {
+    if (there.stream().anyMatch(i -> i.getCandidateId().equals(a.candidateId()) && !i.isEnded())) {
+      throw new Conflict(variants.candidate(a.candidateId()).name() + " is in this session already.");
+    }
+    UUID seriesId = series.of(session.getClientId(), a.candidateId(), a.setup());
+    items.saveAndFlush(new ItemEntity(a.itemId(), coach.id(), session.getId(), a.position(), a.candidateId(), a.setup(), seriesId, a.asked(), clock.instant()));
   }
 
   /** Changes the set-up of an item that has no sets yet; with sets it would falsify the record. */
-  @Transactional
   public Session changeSetup(UUID sessionId, UUID itemId, Map<String, Double> wished) {
     SessionEntity session = entity(sessionId);
-    ItemEntity item = item(session, itemId);
-    if (sets.existsByCoachIdAndItemIdAndRemovedFalse(coach.id(), item.getId())) {
-      throw new Conflict("Sets are logged with this set-up; another set-up is another record.");
-    }
-    Bench.Side side = side(session, item.getCandidateId(), Optional.of(wished));
-    admit(side);
-    item.setSetup(side.setup().values(), series.of(session.getClientId(), item.getCandidateId(), side.setup().values()));
-    items.save(item);
-    return view(session);
+    Map<String, Double> setup = admitted(session, item(session, itemId).getCandidateId(), Optional.of(wished));
+    return view(
+        transactions.write(
+            () -> {
+              ItemEntity item = item(session, itemId);
+              if (hasSets(item)) {
+                throw new Conflict("Sets are logged with this set-up; another set-up is another record.");
+              }
+              item.setSetup(setup, series.of(session.getClientId(), item.getCandidateId(), setup));
+              items.saveAndFlush(item);
+              return rows(session);
+            }));
   }
 
-  @Transactional
+  /** Takes an exercise out of a session; one with sets stays. */
   public Session unpin(UUID sessionId, UUID itemId) {
-    SessionEntity session = entity(sessionId);
-    ItemEntity item = item(session, itemId);
-    if (sets.existsByCoachIdAndItemIdAndRemovedFalse(coach.id(), item.getId())) {
-      throw new Conflict("Sets are logged here. Remove them first.");
-    }
-    items.delete(item);
-    items.flush();
-    return view(session);
+    return view(
+        transactions.write(
+            () -> {
+              SessionEntity session = entity(sessionId);
+              ItemEntity item = item(session, itemId);
+              if (hasSets(item)) {
+                throw new Conflict("Sets are logged here. Remove them first.");
+              }
+              items.delete(item);
+              items.flush();
+              return rows(session);
+            }));
   }
 
-  @Transactional
+  private boolean hasSets(ItemEntity item) {
+    return sets.existsByCoachIdAndItemIdAndRemovedFalse(coach.id(), item.getId());
+  }
+
+  /** Stores a set from the desk that was done now. */
   public Session log(UUID sessionId, UUID itemId, UUID setId, PerformedSet set) {
     return log(sessionId, itemId, setId, set, clock.instant());
   }
 
   /** Stores a set from the desk: the same set sent again changes nothing, or corrects its figures; one that was taken out is back. */
-  @Transactional
   public Session log(UUID sessionId, UUID itemId, UUID setId, PerformedSet set, Instant at) {
     return log(sessionId, itemId, setId, SetRecord.plain(set), at);
   }
 
   /** The same with everything that was written down of it. What a plain correction does not speak of stays. */
-  @Transactional
   public Session log(UUID sessionId, UUID itemId, UUID setId, SetRecord set, Instant at) {
-    Optional<SetRecord> known = sets.findByIdAndCoachId(setId, coach.id()).map(PerformedSetEntity::record);
-    SetRecord record = known.filter(k -> set.equals(SetRecord.plain(set.done()))).map(k -> new SetRecord(set.done(), k.kind(), k.number(), k.side(), k.range(), k.tempoKept(), k.felt(), k.pain())).orElse(set);
-    atDesk(sessionId, itemId, setId, record, false, at);
-    return view(entity(sessionId));
+    return view(
+        transactions.write(
+            () -> {
+              Optional<SetRecord> known = sets.findByIdAndCoachId(setId, coach.id()).map(PerformedSetEntity::record);
+              SetRecord record = known.filter(k -> set.equals(SetRecord.plain(set.done()))).map(k -> new SetRecord(set.done(), k.kind(), k.number(), k.side(), k.range(), k.tempoKept(), k.felt(), k.pain())).orElse(set);
+              atDesk(sessionId, itemId, setId, record, false, at);
+              return rows(entity(sessionId));
+            }));
   }
 
-  @Transactional
+  /** Takes a set out of the record. */
   public Session removeSet(UUID sessionId, UUID itemId, UUID setId) {
-    PerformedSetEntity set = sets.findByIdAndCoachId(setId, coach.id()).filter(s -> s.getItemId().equals(itemId) && !s.state().now().removed()).orElseThrow(() -> new NotFound("set"));
-    atDesk(sessionId, itemId, setId, set.record(), true, set.getPerformedAt());
-    return view(entity(sessionId));
+    return view(
+        transactions.write(
+            () -> {
+              PerformedSetEntity set = sets.findByIdAndCoachId(setId, coach.id()).filter(s -> s.getItemId().equals(itemId) && !s.state().now().removed()).orElseThrow(() -> new NotFound("set"));
+              atDesk(sessionId, itemId, setId, set.record(), true, set.getPerformedAt());
+              return rows(entity(sessionId));
+            }));
   }
 
   /** The desk has the newest state before its eyes: its word comes next. */
@@ -268,23 +309,28 @@ public class Plans {
   }
 
   /** Ends a session; the next one shows it as last time. */
-  @Transactional
   public Session finish(UUID sessionId) {
-    return finish(sessionId, clock.instant());
+    Instant now = clock.instant();
+    transactions.write(() -> finish(sessionId, now));
+    return get(sessionId);
   }
 
   /** Ended once, it stays ended then: the same message again moves nothing. */
   @Transactional
-  public Session finish(UUID sessionId, Instant at) {
+  public void finish(UUID sessionId, Instant at) {
     SessionEntity session = entity(sessionId);
     if (session.getFinishedAt() == null) {
       session.finish(at);
     }
-    return view(sessions.save(session));
+    sessions.save(session);
   }
 
-  private Bench.Side side(SessionEntity session, String candidateId, Optional<Map<String, Double>> wished) {
-    return bench.side(new Bench.Wish(session.getClientId(), Optional.of(session.getGymId()), candidateId, wished, session.getBrief().stiffDay()), schools.get(session.getBrief().school()));
+  /** The set-up that an exercise gets in a session; throws {@link Conflict} where the client cannot take it, or should not. */
+  private Map<String, Double> admitted(SessionEntity session, String candidateId, Optional<Map<String, Double>> wished) {
+    Bench.Wish wish = new Bench.Wish(session.getClientId(), Optional.of(session.getGymId()), candidateId, wished, session.getBrief().stiffDay());
+    Bench.Side side = bench.side(wish, schools.get(session.getBrief().school()));
+    admit(side);
+    return side.setup().values();
   }
 
   /** Throws where the client cannot take the set-up, or should not. */
@@ -309,10 +355,19 @@ public class Plans {
     return items.findByCoachIdAndSessionIdInOrderByPosition(coach.id(), Set.of(s.getId()));
   }
 
-  private Session view(SessionEntity s) {
+  /** What is stored of a session; loads and refusals are computed after the transaction. */
+  private record Rows(SessionEntity session, List<ItemEntity> items, Map<String, Session.LastTime> lastTimes, Map<UUID, List<Session.LoggedSet>> sets) {}
+
+  private Rows rows(SessionEntity s) {
     List<ItemEntity> own = itemsOf(s);
-    Map<String, Session.LastTime> last = lastTimes(s, own);
-    Map<UUID, List<Session.LoggedSet>> done = setsOf(own.stream().map(ItemEntity::getId).toList());
+    return new Rows(s, own, lastTimes(s, own), setsOf(own.stream().map(ItemEntity::getId).toList()));
+  }
+
+  private Session view(Rows rows) {
+    SessionEntity s = rows.session();
+    List<ItemEntity> own = rows.items();
+    Map<String, Session.LastTime> last = rows.lastTimes();
+    Map<UUID, List<Session.LoggedSet>> done = rows.sets();
     List<Session.Item> views = new ArrayList<>();
     Client client = clients.get(s.getClientId());
     Gym gym = gyms.get(s.getGymId());
@@ -341,7 +396,7 @@ public class Plans {
   /** When a client did each of these candidates last. */
   @Transactional(readOnly = true)
   public Map<String, Session.LastTime> lastTimes(UUID clientId, Collection<String> candidateIds) {
-    return candidateIds.isEmpty() ? Map.of() : lastTimes(clients.get(clientId).id(), candidateIds, clock.instant(), List.of(clientId)); // no item has a client's id
+    return candidateIds.isEmpty() ? Map.of() : lastTimes(clientId, candidateIds, clock.instant(), List.of(clientId)); // no item has a client's id
   }
 
   private Map<String, Session.LastTime> lastTimes(UUID clientId, Collection<String> candidateIds, Instant before, Collection<UUID> without) {

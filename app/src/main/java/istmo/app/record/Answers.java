@@ -61,7 +61,7 @@ public class Answers {
   /** The same, given at another moment. */
   @Transactional
   public Answer answer(UUID clientId, Lesson.Kind kind, String subject, Optional<Lesson.Proposal> taken, Instant at) {
-    clients.get(clientId);
+    clients.check(clientId);
     check(subject, taken);
     LessonAnswerEntity e = answers.findByCoachIdAndClientIdAndKindAndSubject(coach.id(), clientId, kind, subject).orElseGet(() -> new LessonAnswerEntity(UUID.randomUUID(), coach.id(), clientId, kind, subject));
     e.write(taken, at);

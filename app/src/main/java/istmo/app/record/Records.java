@@ -78,7 +78,7 @@ public class Records {
   public record OneSeries(Series series, Candidate candidate, Optional<Progression.Next> next) {}
 
   public OneSeries series(UUID clientId, UUID seriesId) {
-    clients.get(clientId);
+    clients.check(clientId);
     Series s = history.series(clientId, seriesId);
     Candidate candidate = variants.candidates().apply(s.candidateId());
     Optional<Session> newest = plans.newest(clientId);
@@ -94,7 +94,7 @@ public class Records {
   public record Weeks(List<WeeklySets> weeks, Map<String, Double> asked, List<String> unknown, Optional<Session> by) {}
 
   public Weeks weeks(UUID clientId, int count) {
-    clients.get(clientId);
+    clients.check(clientId);
     LocalDate monday = today().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     LocalDate first = monday.minusWeeks(count - 1L);
     Optional<Session> newest = plans.newest(clientId);
@@ -142,7 +142,7 @@ public class Records {
   public record Said(LocalDate on, String candidateId, Outing outing) {}
 
   public List<Said> said(UUID clientId) {
-    clients.get(clientId);
+    clients.check(clientId);
     List<Said> list = new ArrayList<>();
     for (Series s : history.since(clientId, clock.instant().minus(TAUGHT_FROM), List.of()).values()) {
       s.outings().stream().filter(o -> o.sets().stream().anyMatch(x -> !x.felt().isEmpty() || x.pain().isPresent())).forEach(o -> list.add(new Said(o.on(), s.candidateId(), o)));

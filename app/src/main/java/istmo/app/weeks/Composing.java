@@ -21,8 +21,10 @@ public class Composing {
 
   private final Map<UUID, Run> runs = new ConcurrentHashMap<>();
   private final Weeks weeks;
+  private final PlanStore store;
 
-  Composing(Weeks weeks) {
+  Composing(Weeks weeks, PlanStore store) {
+    this.store = store;
     this.weeks = weeks;
   }
 
@@ -54,7 +56,7 @@ public class Composing {
     SECONDS.check("seconds", seconds);
     WeekPlan plan = weeks.get(planId);
     if (plan.version() != version) {
-      throw Weeks.changedElsewhere();
+      throw PlanStore.changedElsewhere();
     }
     Task task = plan.task();
     Run search = new Run(planId, new Composer(task).from(plan.week()));
@@ -81,7 +83,7 @@ public class Composing {
   }
 
   private Run get(UUID planId, UUID run) {
-    weeks.check(planId);
+    store.check(planId);
     Run found = runs.get(run);
     if (found == null || !found.planId.equals(planId)) {
       throw new NotFound("search");

@@ -24,13 +24,15 @@ public class Shares {
 
   private final WeekShareRepository shares;
   private final Weeks weeks;
+  private final PlanStore store;
   private final CurrentCoach coach;
   private final Clock clock;
   private final SecureRandom random = new SecureRandom();
 
-  Shares(WeekShareRepository shares, Weeks weeks, CurrentCoach coach, Clock clock) {
+  Shares(WeekShareRepository shares, Weeks weeks, PlanStore store, CurrentCoach coach, Clock clock) {
     this.shares = shares;
     this.weeks = weeks;
+    this.store = store;
     this.coach = coach;
     this.clock = clock;
   }
@@ -38,7 +40,7 @@ public class Shares {
   /** A new link's token; it is shown this once. */
   @Transactional
   public String share(UUID planId) {
-    weeks.get(planId);
+    store.check(planId);
     byte[] bytes = new byte[TOKEN_BYTES];
     random.nextBytes(bytes);
     String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
@@ -49,14 +51,14 @@ public class Shares {
   /** When the links that are out were made. */
   @Transactional(readOnly = true)
   public List<Instant> out(UUID planId) {
-    weeks.get(planId);
+    store.check(planId);
     return shares.findByCoachIdAndPlanIdAndRevokedAtIsNull(coach.id(), planId).stream().map(WeekShareEntity::getCreatedAt).sorted().toList();
   }
 
   /** Revokes every link of a plan. */
   @Transactional
   public void revoke(UUID planId) {
-    weeks.get(planId);
+    store.check(planId);
     shares.findByCoachIdAndPlanIdAndRevokedAtIsNull(coach.id(), planId).forEach(s -> s.revoke(clock.instant()));
   }
 

@@ -3,6 +3,7 @@ package istmo.core.evidence;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.MeasurementKind;
 import istmo.core.catalogue.Catalogue;
+import istmo.core.computing.Kept;
 import istmo.core.stimulus.School;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -12,7 +13,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.CholeskyDecomposition;
@@ -34,15 +34,9 @@ public final class Evidence {
   private static final int KEPT_NODES = 600;
   private static final double JITTER = 1e-9;
 
-  private static final Map<School, Evidence> BY_SCHOOL =
-      new LinkedHashMap<>(32, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<School, Evidence> eldest) {
-          return size() > KEPT_SCHOOLS;
-        }
-      };
+  private static final Kept<School, Evidence> BY_SCHOOL = Kept.atMost(KEPT_SCHOOLS);
 
-  private static final Map<String, double[][]> NODES = new ConcurrentHashMap<>();
+  private static final Kept<String, double[][]> NODES = Kept.atMost(KEPT_NODES);
 
   private static final List<Unknown> UNKNOWNS = Unknown.all();
 
@@ -54,7 +48,7 @@ public final class Evidence {
   /** Of set-ups of one exercise that the draws know: the catalogue's and the findings'. */
   private final Map<String, Standing> standing = new HashMap<>();
 
-  private final Map<String, At> known = new ConcurrentHashMap<>();
+  private final Kept<String, At> known = Kept.atMost(KEPT_POINTS);
 
   private record Standing(List<Point> points, RealMatrix root) {}
 
@@ -80,9 +74,7 @@ public final class Evidence {
   /** The evidence by a school; kept, since it depends on nothing else. */
   public static Evidence of(School school) {
     School bare = new School("", "", "", school.recruitment(), school.lengthBias(), school.powerMean(), school.passiveWeight(), school.activityTrust(), 0);
-    synchronized (BY_SCHOOL) {
-      return BY_SCHOOL.computeIfAbsent(bare, Evidence::new);
-    }
+    return BY_SCHOOL.get(bare, Evidence::new);
   }
 
   public Posterior posterior() {
@@ -91,10 +83,7 @@ public final class Evidence {
 
   /** What is to be said of one point. */
   public At at(Point point) {
-    if (known.size() > KEPT_POINTS) {
-      known.clear();
-    }
-    return known.computeIfAbsent(name(point), k -> calculate(point));
+    return known.get(name(point), k -> calculate(point));
   }
 
   /** One point: how far ln(stimulus + floor) of a region, by its place in the list of regions, may lie from what the mechanics says. */
@@ -274,10 +263,7 @@ public final class Evidence {
 
   /** Standard normal draws of a node for each region, [region][draw], correlated within groups; the same for every school. */
   private static double[][] node(String name) {
-    if (NODES.size() > KEPT_NODES) {
-      NODES.clear();
-    }
-    return NODES.computeIfAbsent(name, Evidence::drawn);
+    return NODES.get(name, Evidence::drawn);
   }
 
   private static double[][] drawn(String name) {

@@ -5,6 +5,7 @@ import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Body;
 import istmo.core.body.Sex;
+import istmo.core.computing.Workers;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
@@ -21,7 +22,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -84,7 +84,7 @@ final class ReferenceCalculation {
 
   /** The table's lines for some points. */
   static List<String> lines(List<Point> points) {
-    return IntStream.range(0, points.size()).parallel().mapToObj(i -> lines(points.get(i))).flatMap(List::stream).toList();
+    return Workers.map(points, ReferenceCalculation::lines).stream().flatMap(List::stream).toList();
   }
 
   private static List<String> lines(Point point) {

@@ -15,15 +15,6 @@ public class SignInFailureEntity {
 
   protected SignInFailureEntity() {}
 
-  public SignInFailureEntity(String signInName) {
-    this.signInName = signInName;
-  }
-
-  public void add(Instant at) {
-    failures++;
-    lastAt = at;
-  }
-
   public int getFailures() {
     return failures;
   }

@@ -9,6 +9,7 @@ import istmo.app.weeks.Composing;
 import istmo.app.weeks.PlanBrief;
 import istmo.app.weeks.PlanDocument;
 import istmo.app.weeks.WeekPlan;
+import istmo.app.weeks.PlanStore;
 import istmo.app.weeks.Weeks;
 import istmo.app.weeks.web.WeekViews.PlannedDayView;
 import istmo.app.weeks.web.WeekViews.WeekView;
@@ -45,10 +46,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/weeks")
 class WeekController {
   private final Weeks weeks;
+  private final PlanStore store;
   private final Composing composing;
 
-  WeekController(Weeks weeks, Composing composing) {
+  WeekController(Weeks weeks, PlanStore store, Composing composing) {
     this.weeks = weeks;
+    this.store = store;
     this.composing = composing;
   }
 
@@ -100,7 +103,7 @@ class WeekController {
 
   @GetMapping
   List<WeekLine> list(@RequestParam Optional<UUID> clientId) {
-    return weeks.list(clientId).stream().map(l -> new WeekLine(l.id(), l.clientId(), l.gymId(), l.name(), l.days(), l.exercises(), l.changedAt())).toList();
+    return store.list(clientId).stream().map(l -> new WeekLine(l.id(), l.clientId(), l.gymId(), l.name(), l.days(), l.exercises(), l.changedAt())).toList();
   }
 
   /** What can be chosen in planning. */
@@ -138,7 +141,7 @@ class WeekController {
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@PathVariable UUID id) {
-    weeks.remove(id);
+    store.remove(id);
   }
 
   /** Puts a removed plan back. */

@@ -5,6 +5,7 @@ import istmo.core.body.Cautions;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
+import istmo.core.computing.Workers;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisResult;
@@ -24,7 +25,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.IntStream;
 
 /**
  * The set-up of one exercise that serves the aim best on this body and machine, and what one natural step of each control does.
@@ -258,7 +258,7 @@ public final class BestSetup {
     List<Setup> fresh = List.copyOf(untried.values());
     Tried[] results = new Tried[fresh.size()];
     int parts = Math.min(analysers.length, Math.max(1, fresh.size()));
-    IntStream.range(0, parts).parallel().forEach(part -> {
+    Workers.run(parts, part -> {
       for (int k = part; k < results.length; k += parts) {
         results[k] = compute(analysers[part], fresh.get(k));
       }

@@ -9,6 +9,7 @@ import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.catalogue.Improvisation;
+import istmo.core.computing.Workers;
 import istmo.core.equipment.Equipment;
 import istmo.core.evidence.Evidence;
 import istmo.core.evidence.Posterior;
@@ -31,7 +32,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 
 /** From a brief to an order. Evaluations do not depend on the aim, so they can be kept ({@link #evaluate}) and ordered again ({@link #order}). */
 public final class Orders {
@@ -59,9 +59,9 @@ public final class Orders {
 
   /** The same for some candidates only: a coach's own. */
   public static Map<String, Evaluation> evaluate(Body body, List<Candidate> all, Place place, School school) {
-    int parts = Math.min(all.size(), Runtime.getRuntime().availableProcessors());
+    int parts = Math.min(all.size(), Workers.count());
     Evaluation[] evaluations = new Evaluation[all.size()];
-    IntStream.range(0, parts).parallel().forEach(part -> {
+    Workers.run(parts, part -> {
       Analyser analyser = new Analyser(body);
       for (int k = part; k < evaluations.length; k += parts) { // every so-many-th, so that costly neighbours are spread
         evaluations[k] = Evaluation.of(body, analyser, all.get(k), place, school);
@@ -97,14 +97,14 @@ public final class Orders {
     Map<String, Judged> open = open(brief, evidence, evaluations, excluded, notes);
     Catalogue.standard().notComputed().forEach(n -> excluded.add(new Order.Excluded(n.id(), n.name(), Order.Kind.NOT_COMPUTED, n.why(), Optional.empty(), List.of())));
     Map<Evaluation.Computed, Substitute.Shape> shapes = Substitute.shapes(open.values().stream().map(Judged::evaluation).toList(), brief.school());
-    List<Order.Excluded> out = excluded.parallelStream().map(x -> x.kind() == Order.Kind.GYM ? withSubstitute(brief, x, evaluations.get(x.candidateId()), shapes) : x).toList();
+    List<Order.Excluded> out = Workers.map(excluded, x -> x.kind() == Order.Kind.GYM ? withSubstitute(brief, x, evaluations.get(x.candidateId()), shapes) : x);
     Map<String, Double> best = new LinkedHashMap<>();
     for (Region r : Regions.standard().all()) {
       best.put(r.id(), open.values().stream().mapToDouble(j -> j.stimulus().get(r.id())).max().orElse(0));
     }
     List<Ranked> ranked = Ranking.rank(alternatives(brief, open.values(), j -> j.fits(brief)), brief.weights().of(Weights.Criterion.FIT), Weights.Criterion.FIT.label());
     String most = brief.aim().weights().entrySet().stream().max(Map.Entry.<String, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder()))).orElseThrow().getKey();
-    List<Order.Entry> entries = ranked.parallelStream().map(r -> entry(brief, r, ranked, open, best, most)).toList();
+    List<Order.Entry> entries = Workers.map(ranked, r -> entry(brief, r, ranked, open, best, most));
     List<Together> together = new ArrayList<>();
     Together.best(2, entries, brief.aim(), brief.school()).ifPresent(together::add);
     Together.best(3, entries, brief.aim(), brief.school()).ifPresent(together::add);
@@ -132,7 +132,7 @@ public final class Orders {
 
   private static List<Alternative> alternatives(Brief brief, Collection<Judged> open, Function<Judged, double[]> draws) {
     double mostWork = open.stream().mapToDouble(j -> Practical.work(j.stimulus())).max().orElse(0);
-    return open.parallelStream().map(j -> new Alternative(j.evaluation().candidate().id(), j.fit(brief.aim()), draws.apply(j), Practical.criteria(brief, Catalogue.standard().exerciseOf(j.evaluation().candidate()), j.evaluation(), j.stimulus(), mostWork))).toList();
+    return Workers.map(List.copyOf(open), j -> new Alternative(j.evaluation().candidate().id(), j.fit(brief.aim()), draws.apply(j), Practical.criteria(brief, Catalogue.standard().exerciseOf(j.evaluation().candidate()), j.evaluation(), j.stimulus(), mostWork)));
   }
 
   /** What may be ranked, by id; what may not is added to {@code excluded} with its reason. */

@@ -1,0 +1,78 @@
+package istmo.app.orders;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import istmo.app.RunningApp;
+import istmo.app.accounts.Accounts;
+import istmo.app.accounts.CurrentCoach;
+import istmo.app.catalogue.Variants;
+import istmo.app.clients.Client;
+import istmo.app.clients.Clients;
+import istmo.app.gyms.Gyms;
+import istmo.app.plans.History;
+import istmo.app.schools.Schools;
+import istmo.core.body.Cautions;
+import istmo.core.body.Intake;
+import istmo.core.body.Profile;
+import istmo.core.body.Sex;
+import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.criterion.Weights;
+import istmo.core.stimulus.School;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** More different bodies at once than the caches keep. Waiting for one computation must never stop another one for good. */
+@ExtendWith(RunningApp.class)
+class ManyClientsTest {
+  private static final int KEPT_BODIES = 4;
+  private static final int CLIENTS = 4 * KEPT_BODIES;
+
+  /** Far more than it takes. */
+  private static final int MINUTES = 4;
+
+  @Test
+  void orders_of_four_times_as_many_clients_as_the_caches_keep_all_come_at_once() throws Exception {
+    Clients clients = RunningApp.bean(Clients.class);
+    Gyms gyms = RunningApp.bean(Gyms.class);
+    CurrentCoach coach = RunningApp.bean(CurrentCoach.class);
+    OrderBook orders = new OrderBook(clients, gyms, RunningApp.bean(Variants.class), RunningApp.bean(Schools.class), RunningApp.bean(History.class), RunningApp.bean(Clock.class), KEPT_BODIES);
+    UUID gym = coach.as(Accounts.FIRST, () -> gyms.add("Harbour wall", Set.of("barbell", "rack")).id());
+    List<UUID> ids = new ArrayList<>();
+    for (int n = 0; n < CLIENTS; n++) {
+      Intake body = new Intake(1.55 + 0.02 * n, 70, Sex.FEMALE, Intake.Thigh.USUAL, Intake.Ankle.USUAL);
+      String name = "One of many " + n;
+      ids.add(coach.as(Accounts.FIRST, () -> clients.add(name, body, Profile.unknown(), Cautions.none())).id());
+    }
+    ExecutorService threads = Executors.newFixedThreadPool(CLIENTS);
+    try {
+      List<Future<OrderBook.Answer>> asked = new ArrayList<>();
+      for (UUID id : ids) {
+        OrderBook.Wish wish = new OrderBook.Wish(id, gym, new Aim(Map.of("VL", 3), Set.of()), School.STRETCH, Weights.USUAL, false);
+        asked.add(threads.submit(() -> coach.as(Accounts.FIRST, () -> orders.order(wish))));
+      }
+      Future<List<Client>> light = threads.submit(() -> coach.as(Accounts.FIRST, clients::all));
+      assertThat(light.get(MINUTES, TimeUnit.MINUTES)).as("nobody waits for a connection that a computation holds").hasSizeGreaterThanOrEqualTo(CLIENTS);
+      for (Future<OrderBook.Answer> answer : asked) {
+        assertThat(answer.get(MINUTES, TimeUnit.MINUTES).order().entries()).isNotEmpty();
+      }
+    } finally {
+      threads.shutdownNow();
+      ids.forEach(id -> coach.as(Accounts.FIRST, () -> erased(clients, id)));
+    }
+  }
+
+  private static UUID erased(Clients clients, UUID id) {
+    clients.erase(id);
+    return id;
+  }
+}
