@@ -19,7 +19,10 @@ const directions = Object.entries(layers).map(([layer, allowed]) => ({
       {
         patterns: Object.keys(layers)
           .filter((other) => other !== layer && !allowed.includes(other))
-          .map((other) => ({ regex: `(^|/)\\.\\./(\\.\\./)*${other}/`, message: `${layer} may not import ${other}` })),
+          .map((other) => ({
+            regex: `(^|/)\\.\\./(\\.\\./)*${other}/`,
+            message: `${layer} may not import ${other}`,
+          })),
       },
     ],
   },
@@ -29,6 +32,13 @@ export default tseslint.config(
   { ignores: ['dist', 'target', 'node_modules', 'src/api/schema.d.ts'] },
   ...tseslint.configs.recommended,
   reactHooks.configs.flat.recommended,
-  { rules: { '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }] } }, // what is taken off an object by its rest
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { varsIgnorePattern: '^_', argsIgnorePattern: '^_' },
+      ],
+    },
+  }, // what is taken off an object by its rest
   ...directions,
 )

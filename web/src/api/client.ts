@@ -84,9 +84,14 @@ export const SIGNED_OUT = 'istmo:signed-out'
 /** Sends a request as this page's own: with the token that the server gave it in a cookie. */
 async function own(request: Request): Promise<Response> {
   const token = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1]
-  if (token && request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token))
+  if (token && request.method !== 'GET')
+    request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token))
   const response = await globalThis.fetch(request)
-  if ((response.status === 401 || response.status === 403) && !request.url.includes('/api/account/')) window.dispatchEvent(new Event(SIGNED_OUT))
+  if (
+    (response.status === 401 || response.status === 403) &&
+    !request.url.includes('/api/account/')
+  )
+    window.dispatchEvent(new Event(SIGNED_OUT))
   return response
 }
 
@@ -101,9 +106,20 @@ export async function answer<T>(call: Promise<Answer<T>>): Promise<T> {
     result = await call
   } catch (e) {
     if (e instanceof DOMException && e.name === 'AbortError') throw e
-    throw new Problem(0, 'The server does not answer. Nothing was lost here; try again when it is back.', [])
+    throw new Problem(
+      0,
+      'The server does not answer. Nothing was lost here; try again when it is back.',
+      [],
+    )
   }
   if (result.response.ok) return result.data as T
-  const body = (typeof result.error === 'object' && result.error !== null ? result.error : {}) as { detail?: string; faults?: Fault[] }
-  throw new Problem(result.response.status, body.detail ?? `The server answered ${result.response.status}.`, body.faults ?? [])
+  const body = (typeof result.error === 'object' && result.error !== null ? result.error : {}) as {
+    detail?: string
+    faults?: Fault[]
+  }
+  throw new Problem(
+    result.response.status,
+    body.detail ?? `The server answered ${result.response.status}.`,
+    body.faults ?? [],
+  )
 }

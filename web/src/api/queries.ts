@@ -22,10 +22,12 @@ export const keys = {
   signedIn: ['account', 'sessions'] as const,
   weeks: (clientId?: string) => ['weeks', clientId ?? 'all'] as const,
   week: (id: string) => ['week', id] as const,
-  weekStep: (id: string, version: number, step: number) => ['week', id, 'step', version, step] as const,
+  weekStep: (id: string, version: number, step: number) =>
+    ['week', id, 'step', version, step] as const,
   planning: ['planning'] as const,
   offers: (id: string) => ['week', id, 'offers'] as const,
-  swaps: (id: string, item: string, taken: string, hurting: string) => ['week', id, 'swaps', item, taken, hurting] as const,
+  swaps: (id: string, item: string, taken: string, hurting: string) =>
+    ['week', id, 'swaps', item, taken, hurting] as const,
   shortfall: (id: string, version: number) => ['week', id, 'shortfall', version] as const,
   figure: (id: string, candidateId: string) => ['week', id, 'figure', candidateId] as const,
   starts: (candidateId?: string) => ['starts', candidateId ?? 'all'] as const,
@@ -33,20 +35,29 @@ export const keys = {
 }
 
 export const useCatalogue = () =>
-  useQuery({ queryKey: keys.catalogue, queryFn: () => answer(api.GET('/api/catalogue')), staleTime: Infinity })
+  useQuery({
+    queryKey: keys.catalogue,
+    queryFn: () => answer(api.GET('/api/catalogue')),
+    staleTime: Infinity,
+  })
 
-export const useClients = () => useQuery({ queryKey: keys.clients, queryFn: () => answer(api.GET('/api/clients')) })
+export const useClients = () =>
+  useQuery({ queryKey: keys.clients, queryFn: () => answer(api.GET('/api/clients')) })
 
-export const useGyms = () => useQuery({ queryKey: keys.gyms, queryFn: () => answer(api.GET('/api/gyms')) })
+export const useGyms = () =>
+  useQuery({ queryKey: keys.gyms, queryFn: () => answer(api.GET('/api/gyms')) })
 
-export const fetchSessions = (clientId?: string) => answer(api.GET('/api/sessions', { params: { query: clientId ? { clientId } : {} } }))
+export const fetchSessions = (clientId?: string) =>
+  answer(api.GET('/api/sessions', { params: { query: clientId ? { clientId } : {} } }))
 
-export const fetchSession = (id: string) => answer(api.GET('/api/sessions/{id}', { params: { path: { id } } }))
+export const fetchSession = (id: string) =>
+  answer(api.GET('/api/sessions/{id}', { params: { path: { id } } }))
 
 export const useSessions = (clientId?: string, enabled = true) =>
   useQuery({ queryKey: keys.sessions(clientId), queryFn: () => fetchSessions(clientId), enabled })
 
-export const useSession = (id: string) => useQuery({ queryKey: keys.session(id), queryFn: () => fetchSession(id) })
+export const useSession = (id: string) =>
+  useQuery({ queryKey: keys.session(id), queryFn: () => fetchSession(id) })
 
 /** The order for a brief; the old order stays in sight while a new one is computed. */
 export const useOrder = (brief: Schemas['BriefInput'] | null) =>
@@ -57,13 +68,16 @@ export const useOrder = (brief: Schemas['BriefInput'] | null) =>
     placeholderData: (previous) => previous,
   })
 
-export const postBench = (input: Schemas['BenchInput'], signal?: AbortSignal) => answer(api.POST('/api/bench', { body: input, signal }))
+export const postBench = (input: Schemas['BenchInput'], signal?: AbortSignal) =>
+  answer(api.POST('/api/bench', { body: input, signal }))
 
 /** The best set-up for the aim; some seconds of work for the server. */
-export const postBest = (input: Schemas['AimedSideInput'], signal?: AbortSignal) => answer(api.POST('/api/bench/best', { body: input, signal }))
+export const postBest = (input: Schemas['AimedSideInput'], signal?: AbortSignal) =>
+  answer(api.POST('/api/bench/best', { body: input, signal }))
 
 /** What one natural step of each control does; asked once the hand rests. */
-export const postSteps = (input: Schemas['AimedSideInput'], signal?: AbortSignal) => answer(api.POST('/api/bench/steps', { body: input, signal }))
+export const postSteps = (input: Schemas['AimedSideInput'], signal?: AbortSignal) =>
+  answer(api.POST('/api/bench/steps', { body: input, signal }))
 
 export const useBenchOnce = (input: Schemas['BenchInput'] | null) =>
   useQuery({
@@ -81,14 +95,31 @@ export const useBySchool = (brief: Schemas['BriefInput'] | null, enabled: boolea
     enabled: enabled && brief !== null,
   })
 
-export const useSchools = () => useQuery({ queryKey: keys.schools, queryFn: () => answer(api.GET('/api/schools')) })
+export const useSchools = () =>
+  useQuery({ queryKey: keys.schools, queryFn: () => answer(api.GET('/api/schools')) })
 
-export const useClaims = (school: string) => useQuery({ queryKey: keys.claims(school), queryFn: () => answer(api.GET('/api/claims', { params: { query: { school } } })), staleTime: Infinity, placeholderData: (previous) => previous })
+export const useClaims = (school: string) =>
+  useQuery({
+    queryKey: keys.claims(school),
+    queryFn: () => answer(api.GET('/api/claims', { params: { query: { school } } })),
+    staleTime: Infinity,
+    placeholderData: (previous) => previous,
+  })
 
 /** What the coach's own clients said of claims. */
-export const usePractice = () => useQuery({ queryKey: ['practice'], queryFn: () => answer(api.GET('/api/claims/practice')), staleTime: 60_000 })
+export const usePractice = () =>
+  useQuery({
+    queryKey: ['practice'],
+    queryFn: () => answer(api.GET('/api/claims/practice')),
+    staleTime: 60_000,
+  })
 
-export const useStudies = () => useQuery({ queryKey: keys.studies, queryFn: () => answer(api.GET('/api/studies')), staleTime: Infinity })
+export const useStudies = () =>
+  useQuery({
+    queryKey: keys.studies,
+    queryFn: () => answer(api.GET('/api/studies')),
+    staleTime: Infinity,
+  })
 
 /** Which missing measurements would move this order; asked once the order itself is there. */
 export const useMeasuring = (brief: Schemas['BriefInput'] | null, enabled: boolean) =>
@@ -100,11 +131,24 @@ export const useMeasuring = (brief: Schemas['BriefInput'] | null, enabled: boole
   })
 
 export const useMeasurements = (clientId: string) =>
-  useQuery({ queryKey: keys.measurements(clientId), queryFn: () => answer(api.GET('/api/clients/{clientId}/measurements', { params: { path: { clientId } } })) })
+  useQuery({
+    queryKey: keys.measurements(clientId),
+    queryFn: () =>
+      answer(api.GET('/api/clients/{clientId}/measurements', { params: { path: { clientId } } })),
+  })
 
-export const useLifts = (clientId: string) => useQuery({ queryKey: keys.lifts(clientId), queryFn: () => answer(api.GET('/api/clients/{clientId}/lifts', { params: { path: { clientId } } })) })
+export const useLifts = (clientId: string) =>
+  useQuery({
+    queryKey: keys.lifts(clientId),
+    queryFn: () =>
+      answer(api.GET('/api/clients/{clientId}/lifts', { params: { path: { clientId } } })),
+  })
 
-export const useMachines = (gymId: string) => useQuery({ queryKey: keys.machines(gymId), queryFn: () => answer(api.GET('/api/gyms/{gymId}/machines', { params: { path: { gymId } } })) })
+export const useMachines = (gymId: string) =>
+  useQuery({
+    queryKey: keys.machines(gymId),
+    queryFn: () => answer(api.GET('/api/gyms/{gymId}/machines', { params: { path: { gymId } } })),
+  })
 
 /** Which generic values of this gym's machines would move this order. */
 export const useMachinesWorth = (brief: Schemas['BriefInput'] | null, enabled: boolean) =>
@@ -115,52 +159,162 @@ export const useMachinesWorth = (brief: Schemas['BriefInput'] | null, enabled: b
     staleTime: 60_000,
   })
 
-export const useAccount = () => useQuery({ queryKey: keys.account, queryFn: () => answer(api.GET('/api/account')), staleTime: Infinity })
+export const useAccount = () =>
+  useQuery({
+    queryKey: keys.account,
+    queryFn: () => answer(api.GET('/api/account')),
+    staleTime: Infinity,
+  })
 
 export const useStarts = (candidateId?: string) =>
-  useQuery({ queryKey: keys.starts(candidateId), queryFn: () => answer(api.GET('/api/starts', { params: { query: candidateId ? { candidateId } : {} } })), staleTime: Infinity })
+  useQuery({
+    queryKey: keys.starts(candidateId),
+    queryFn: () =>
+      answer(api.GET('/api/starts', { params: { query: candidateId ? { candidateId } : {} } })),
+    staleTime: Infinity,
+  })
 
-export const useWeeks = (clientId?: string) => useQuery({ queryKey: keys.weeks(clientId), queryFn: () => answer(api.GET('/api/weeks', { params: { query: clientId ? { clientId } : {} } })) })
+export const useWeeks = (clientId?: string) =>
+  useQuery({
+    queryKey: keys.weeks(clientId),
+    queryFn: () =>
+      answer(api.GET('/api/weeks', { params: { query: clientId ? { clientId } : {} } })),
+  })
 
-export const useWeek = (id: string) => useQuery({ queryKey: keys.week(id), queryFn: () => answer(api.GET('/api/weeks/{id}', { params: { path: { id } } })) })
+export const useWeek = (id: string) =>
+  useQuery({
+    queryKey: keys.week(id),
+    queryFn: () => answer(api.GET('/api/weeks/{id}', { params: { path: { id } } })),
+  })
 
 /** What can be chosen in planning: schemes, ways to take turns, lengths of a block. */
-export const usePlanning = () => useQuery({ queryKey: keys.planning, queryFn: () => answer(api.GET('/api/weeks/planning')), staleTime: Infinity })
+export const usePlanning = () =>
+  useQuery({
+    queryKey: keys.planning,
+    queryFn: () => answer(api.GET('/api/weeks/planning')),
+    staleTime: Infinity,
+  })
 
-export const useOffers = (id: string, enabled: boolean) => useQuery({ queryKey: keys.offers(id), queryFn: () => answer(api.GET('/api/weeks/{id}/offers', { params: { path: { id } } })), enabled, staleTime: 60_000 })
+export const useOffers = (id: string, enabled: boolean) =>
+  useQuery({
+    queryKey: keys.offers(id),
+    queryFn: () => answer(api.GET('/api/weeks/{id}/offers', { params: { path: { id } } })),
+    enabled,
+    staleTime: 60_000,
+  })
 
-export const useSwaps = (id: string, itemId: string, taken: string[], hurting: string[], enabled: boolean) =>
+export const useSwaps = (
+  id: string,
+  itemId: string,
+  taken: string[],
+  hurting: string[],
+  enabled: boolean,
+) =>
   useQuery({
     queryKey: keys.swaps(id, itemId, taken.join(), hurting.join()),
-    queryFn: () => answer(api.GET('/api/weeks/{id}/items/{itemId}/swaps', { params: { path: { id, itemId }, query: { ...(taken.length > 0 ? { taken } : {}), ...(hurting.length > 0 ? { hurting: hurting as ('KNEE' | 'HIP' | 'LOWER_BACK' | 'ANKLE' | 'SHOULDER')[] } : {}) } } })),
+    queryFn: () =>
+      answer(
+        api.GET('/api/weeks/{id}/items/{itemId}/swaps', {
+          params: {
+            path: { id, itemId },
+            query: {
+              ...(taken.length > 0 ? { taken } : {}),
+              ...(hurting.length > 0
+                ? { hurting: hurting as ('KNEE' | 'HIP' | 'LOWER_BACK' | 'ANKLE' | 'SHOULDER')[] }
+                : {}),
+            },
+          },
+        }),
+      ),
     enabled,
     placeholderData: (previous) => previous,
   })
 
 /** Why a week falls short; some seconds of solver, asked when the coach asks. */
 export const useShortfall = (id: string, version: number, enabled: boolean) =>
-  useQuery({ queryKey: keys.shortfall(id, version), queryFn: ({ signal }) => answer(api.GET('/api/weeks/{id}/shortfall', { params: { path: { id } }, signal })), enabled, staleTime: Infinity })
+  useQuery({
+    queryKey: keys.shortfall(id, version),
+    queryFn: ({ signal }) =>
+      answer(api.GET('/api/weeks/{id}/shortfall', { params: { path: { id } }, signal })),
+    enabled,
+    staleTime: Infinity,
+  })
 
 export const useWeekStep = (id: string, version: number, step: number | null) =>
-  useQuery({ queryKey: keys.weekStep(id, version, step ?? 0), queryFn: () => answer(api.GET('/api/weeks/{id}/steps/{step}', { params: { path: { id, step: step! } } })), enabled: step !== null })
+  useQuery({
+    queryKey: keys.weekStep(id, version, step ?? 0),
+    queryFn: () =>
+      answer(api.GET('/api/weeks/{id}/steps/{step}', { params: { path: { id, step: step! } } })),
+    enabled: step !== null,
+  })
 
 export const useFigure = (id: string, candidateId: string) => {
   const [exerciseId, variant] = candidateId.split('/')
-  return useQuery({ queryKey: keys.figure(id, candidateId), queryFn: () => answer(api.GET('/api/weeks/{id}/figures/{exerciseId}/{variant}', { params: { path: { id, exerciseId: exerciseId!, variant: variant! } } })), staleTime: Infinity })
+  return useQuery({
+    queryKey: keys.figure(id, candidateId),
+    queryFn: () =>
+      answer(
+        api.GET('/api/weeks/{id}/figures/{exerciseId}/{variant}', {
+          params: { path: { id, exerciseId: exerciseId!, variant: variant! } },
+        }),
+      ),
+    staleTime: Infinity,
+  })
 }
 
 /** With which week of a block to go on after some were missed. */
 export const useMissed = (id: string, lastDone: number, weeksMissed: number) =>
-  useQuery({ queryKey: ['week', id, 'missed', lastDone, weeksMissed], queryFn: () => answer(api.GET('/api/weeks/{id}/missed', { params: { path: { id }, query: { lastDone, weeksMissed } } })), enabled: weeksMissed > 0 })
+  useQuery({
+    queryKey: ['week', id, 'missed', lastDone, weeksMissed],
+    queryFn: () =>
+      answer(
+        api.GET('/api/weeks/{id}/missed', {
+          params: { path: { id }, query: { lastDone, weeksMissed } },
+        }),
+      ),
+    enabled: weeksMissed > 0,
+  })
 
-export const useRecord = (clientId: string) => useQuery({ queryKey: ['record', clientId], queryFn: () => answer(api.GET('/api/clients/{clientId}/record', { params: { path: { clientId } } })) })
+export const useRecord = (clientId: string) =>
+  useQuery({
+    queryKey: ['record', clientId],
+    queryFn: () =>
+      answer(api.GET('/api/clients/{clientId}/record', { params: { path: { clientId } } })),
+  })
 
 export const useSeries = (clientId: string, seriesId: string | undefined) =>
-  useQuery({ queryKey: ['record', clientId, 'series', seriesId], queryFn: () => answer(api.GET('/api/clients/{clientId}/record/series/{seriesId}', { params: { path: { clientId, seriesId: seriesId! } } })), enabled: seriesId !== undefined })
+  useQuery({
+    queryKey: ['record', clientId, 'series', seriesId],
+    queryFn: () =>
+      answer(
+        api.GET('/api/clients/{clientId}/record/series/{seriesId}', {
+          params: { path: { clientId, seriesId: seriesId! } },
+        }),
+      ),
+    enabled: seriesId !== undefined,
+  })
 
 export const useRecordWeeks = (clientId: string, weeks: number) =>
-  useQuery({ queryKey: ['record', clientId, 'weeks', weeks], queryFn: () => answer(api.GET('/api/clients/{clientId}/record/weeks', { params: { path: { clientId }, query: { weeks } } })) })
+  useQuery({
+    queryKey: ['record', clientId, 'weeks', weeks],
+    queryFn: () =>
+      answer(
+        api.GET('/api/clients/{clientId}/record/weeks', {
+          params: { path: { clientId }, query: { weeks } },
+        }),
+      ),
+  })
 
-export const useSaid = (clientId: string) => useQuery({ queryKey: ['record', clientId, 'said'], queryFn: () => answer(api.GET('/api/clients/{clientId}/record/said', { params: { path: { clientId } } })) })
+export const useSaid = (clientId: string) =>
+  useQuery({
+    queryKey: ['record', clientId, 'said'],
+    queryFn: () =>
+      answer(api.GET('/api/clients/{clientId}/record/said', { params: { path: { clientId } } })),
+  })
 
-export const useLessons = (clientId: string) => useQuery({ queryKey: ['record', clientId, 'lessons'], queryFn: () => answer(api.GET('/api/clients/{clientId}/record/lessons', { params: { path: { clientId } } })) })
+export const useLessons = (clientId: string) =>
+  useQuery({
+    queryKey: ['record', clientId, 'lessons'],
+    queryFn: () =>
+      answer(api.GET('/api/clients/{clientId}/record/lessons', { params: { path: { clientId } } })),
+  })

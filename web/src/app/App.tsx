@@ -10,25 +10,63 @@ import { NewVersion } from './NewVersion'
 import { Shortcuts } from './Shortcuts'
 import { useTheme } from './theme'
 
-const BenchPage = lazy(() => import('../features/bench/BenchPage').then((m) => ({ default: m.BenchPage })))
-const ComparePage = lazy(() => import('../features/compare/ComparePage').then((m) => ({ default: m.ComparePage })))
-const PointByPointPage = lazy(() => import('../features/compare/PointByPointPage').then((m) => ({ default: m.PointByPointPage })))
-const ClaimsPage = lazy(() => import('../features/claims/ClaimsPage').then((m) => ({ default: m.ClaimsPage })))
-const SchoolsPage = lazy(() => import('../features/schools/SchoolsPage').then((m) => ({ default: m.SchoolsPage })))
-const ClientsPage = lazy(() => import('../features/clients/ClientsPage').then((m) => ({ default: m.ClientsPage })))
-const MeasurePage = lazy(() => import('../features/clients/MeasurePage').then((m) => ({ default: m.MeasurePage })))
-const GymsPage = lazy(() => import('../features/gyms/GymsPage').then((m) => ({ default: m.GymsPage })))
-const MachinesPage = lazy(() => import('../features/gyms/MachinesPage').then((m) => ({ default: m.MachinesPage })))
-const AccountPage = lazy(() => import('../features/account/AccountPage').then((m) => ({ default: m.AccountPage })))
-const WeeksPage = lazy(() => import('../features/weeks/WeeksPage').then((m) => ({ default: m.WeeksPage })))
-const WeekPage = lazy(() => import('../features/weeks/WeekPage').then((m) => ({ default: m.WeekPage })))
-const SharedPage = lazy(() => import('../features/weeks/SharedPage').then((m) => ({ default: m.SharedPage })))
-const BringArchivePage = lazy(() => import('../features/bringing/BringArchivePage').then((m) => ({ default: m.BringArchivePage })))
-const BringSetsPage = lazy(() => import('../features/bringing/BringSetsPage').then((m) => ({ default: m.BringSetsPage })))
-const RecordPage = lazy(() => import('../features/record/RecordPage').then((m) => ({ default: m.RecordPage })))
-const FloorPage = lazy(() => import('../features/floor/FloorPage').then((m) => ({ default: m.FloorPage })))
-const SessionsPage = lazy(() => import('../features/sessions/SessionsPage').then((m) => ({ default: m.SessionsPage })))
-const SessionPage = lazy(() => import('../features/sessions/SessionPage').then((m) => ({ default: m.SessionPage })))
+const BenchPage = lazy(() =>
+  import('../features/bench/BenchPage').then((m) => ({ default: m.BenchPage })),
+)
+const ComparePage = lazy(() =>
+  import('../features/compare/ComparePage').then((m) => ({ default: m.ComparePage })),
+)
+const PointByPointPage = lazy(() =>
+  import('../features/compare/PointByPointPage').then((m) => ({ default: m.PointByPointPage })),
+)
+const ClaimsPage = lazy(() =>
+  import('../features/claims/ClaimsPage').then((m) => ({ default: m.ClaimsPage })),
+)
+const SchoolsPage = lazy(() =>
+  import('../features/schools/SchoolsPage').then((m) => ({ default: m.SchoolsPage })),
+)
+const ClientsPage = lazy(() =>
+  import('../features/clients/ClientsPage').then((m) => ({ default: m.ClientsPage })),
+)
+const MeasurePage = lazy(() =>
+  import('../features/clients/MeasurePage').then((m) => ({ default: m.MeasurePage })),
+)
+const GymsPage = lazy(() =>
+  import('../features/gyms/GymsPage').then((m) => ({ default: m.GymsPage })),
+)
+const MachinesPage = lazy(() =>
+  import('../features/gyms/MachinesPage').then((m) => ({ default: m.MachinesPage })),
+)
+const AccountPage = lazy(() =>
+  import('../features/account/AccountPage').then((m) => ({ default: m.AccountPage })),
+)
+const WeeksPage = lazy(() =>
+  import('../features/weeks/WeeksPage').then((m) => ({ default: m.WeeksPage })),
+)
+const WeekPage = lazy(() =>
+  import('../features/weeks/WeekPage').then((m) => ({ default: m.WeekPage })),
+)
+const SharedPage = lazy(() =>
+  import('../features/weeks/SharedPage').then((m) => ({ default: m.SharedPage })),
+)
+const BringArchivePage = lazy(() =>
+  import('../features/bringing/BringArchivePage').then((m) => ({ default: m.BringArchivePage })),
+)
+const BringSetsPage = lazy(() =>
+  import('../features/bringing/BringSetsPage').then((m) => ({ default: m.BringSetsPage })),
+)
+const RecordPage = lazy(() =>
+  import('../features/record/RecordPage').then((m) => ({ default: m.RecordPage })),
+)
+const FloorPage = lazy(() =>
+  import('../features/floor/FloorPage').then((m) => ({ default: m.FloorPage })),
+)
+const SessionsPage = lazy(() =>
+  import('../features/sessions/SessionsPage').then((m) => ({ default: m.SessionsPage })),
+)
+const SessionPage = lazy(() =>
+  import('../features/sessions/SessionPage').then((m) => ({ default: m.SessionPage })),
+)
 
 const SCREENS = [
   { to: '/', label: 'Order', keepsBrief: true },
@@ -63,7 +101,11 @@ function AccountLink() {
   const account = useAccount()
   if (!account.data?.signedIn) return null
   return (
-    <NavLink to="/account" className="text-ink-2 hover:text-ink" title={account.data.demo ? 'The demo signs in by itself, on this machine only' : undefined}>
+    <NavLink
+      to="/account"
+      className="text-ink-2 hover:text-ink"
+      title={account.data.demo ? 'The demo signs in by itself, on this machine only' : undefined}
+    >
       {account.data.demo ? 'Demo, signed in by itself' : account.data.name}
     </NavLink>
   )
@@ -73,7 +115,9 @@ function AccountLink() {
 function Outside() {
   return (
     <div className="mx-auto flex min-h-dvh max-w-[1500px] flex-col px-4 pb-3">
-      <header className="border-b-2 border-ink py-1.5 font-serif text-xl font-semibold tracking-tight">Istmo</header>
+      <header className="border-b-2 border-ink py-1.5 font-serif text-xl font-semibold tracking-tight">
+        Istmo
+      </header>
       <main id="main" className="flex-1 pt-2">
         <Suspense fallback={<Waiting what="Loading" />}>
           <Outlet />
@@ -85,7 +129,12 @@ function Outside() {
 }
 
 function Caution() {
-  return <footer className="no-print border-t border-rule pt-1 text-xs text-ink-2">Coaching is not treatment. Pain that is sharp, new, at rest, with swelling, locking or numbness: stop, and see a licensed clinician.</footer>
+  return (
+    <footer className="no-print border-t border-rule pt-1 text-xs text-ink-2">
+      Coaching is not treatment. Pain that is sharp, new, at rest, with swelling, locking or
+      numbness: stop, and see a licensed clinician.
+    </footer>
+  )
 }
 
 function Frame() {
@@ -100,7 +149,10 @@ function Frame() {
   }, [pathname])
   return (
     <div className="mx-auto flex min-h-dvh max-w-[1500px] flex-col px-4 pb-3 lg:h-dvh print:h-auto print:px-0">
-      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-2">
+      <a
+        href="#main"
+        className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-2"
+      >
         To the content
       </a>
       <header className="no-print flex flex-wrap items-baseline gap-x-5 border-b-2 border-ink py-1.5">
@@ -111,7 +163,9 @@ function Frame() {
               key={s.to}
               to={s.keepsBrief && brief ? `${s.to}?${brief}` : s.to}
               end={s.to === '/'}
-              className={({ isActive }) => `py-1 ${isActive ? 'font-semibold underline decoration-accent decoration-2 underline-offset-4' : 'text-ink-2 hover:text-ink'}`}
+              className={({ isActive }) =>
+                `py-1 ${isActive ? 'font-semibold underline decoration-accent decoration-2 underline-offset-4' : 'text-ink-2 hover:text-ink'}`
+              }
             >
               {s.label}
             </NavLink>
@@ -125,7 +179,10 @@ function Frame() {
           </button>
         </span>
       </header>
-      <main id="main" className="-mx-1 flex min-h-0 flex-1 flex-col px-1 pt-2 lg:overflow-auto print:overflow-visible">
+      <main
+        id="main"
+        className="-mx-1 flex min-h-0 flex-1 flex-col px-1 pt-2 lg:overflow-auto print:overflow-visible"
+      >
         <Suspense fallback={<Waiting what="Loading" />}>
           <Gate>
             <Outlet />
@@ -190,7 +247,13 @@ const router = createBrowserRouter([
 ])
 
 const queries = new QueryClient({
-  defaultOptions: { queries: { retry: (count, error) => count < 2 && !(error instanceof Problem && error.status >= 400 && error.status < 500), staleTime: 10_000 } },
+  defaultOptions: {
+    queries: {
+      retry: (count, error) =>
+        count < 2 && !(error instanceof Problem && error.status >= 400 && error.status < 500),
+      staleTime: 10_000,
+    },
+  },
 })
 
 export function App() {

@@ -13,7 +13,14 @@ const KEYS: [string, string][] = [
   ['Esc', 'close what is open'],
 ]
 
-const PLACES: Record<string, string> = { o: '/', b: '/bench', c: '/clients', y: '/gyms', w: '/weeks', s: '/sessions' }
+const PLACES: Record<string, string> = {
+  o: '/',
+  b: '/bench',
+  c: '/clients',
+  y: '/gyms',
+  w: '/weeks',
+  s: '/sessions',
+}
 
 /** Shortcuts, shown with ? */
 export function Shortcuts() {
@@ -22,7 +29,8 @@ export function Shortcuts() {
   useEffect(() => {
     let armed = false
     const onKey = (e: KeyboardEvent) => {
-      const typing = e.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName)
+      const typing =
+        e.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName)
       if (typing || e.ctrlKey || e.metaKey || e.altKey) return
       if (e.key === '?') setOpen(true)
       else if (armed && PLACES[e.key]) void navigate(PLACES[e.key]!)
@@ -36,7 +44,10 @@ export function Shortcuts() {
       <Dialog.Trigger className="text-ink-2 hover:text-ink">Keys ?</Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/30" />
-        <Dialog.Content className="fixed top-24 left-1/2 z-50 w-[28rem] max-w-[calc(100vw-2rem)] -translate-x-1/2 border border-ink bg-paper p-4" aria-describedby={undefined}>
+        <Dialog.Content
+          className="fixed top-24 left-1/2 z-50 w-[28rem] max-w-[calc(100vw-2rem)] -translate-x-1/2 border border-ink bg-paper p-4"
+          aria-describedby={undefined}
+        >
           <Dialog.Title className="text-lg">Keys</Dialog.Title>
           <dl className="mt-2 grid grid-cols-[9rem_1fr] gap-y-1.5 text-sm">
             {KEYS.map(([key, what]) => (

@@ -6,19 +6,41 @@ const W = 280
 const H = 150
 
 /** Pulls as dots, the fit as a line, the generic type dashed. */
-export function FitPlot({ points, unit, atUnit, perAt }: { points: Point[]; unit: string; atUnit: string; perAt: number }) {
+export function FitPlot({
+  points,
+  unit,
+  atUnit,
+  perAt,
+}: {
+  points: Point[]
+  unit: string
+  atUnit: string
+  perAt: number
+}) {
   const sorted = [...points].sort((a, b) => a.at - b.at)
   const values = sorted.flatMap((p) => [p.measured, p.fitted, p.generic])
   const ats = sorted.map((p) => p.at * perAt)
   const air = Math.max(1e-6, 0.05 * (Math.max(...ats) - Math.min(...ats)) || 1)
   const x = scaleLinear([Math.min(...ats) - air, Math.max(...ats) + air], [34, W - 8])
   const y = scaleLinear([0, 1.1 * Math.max(...values)], [H - 22, 8])
-  const shown = (v: number) => (unit === 'm' ? `${Math.round(100 * v)} cm` : `${Math.round(v / 9.80665)} kg`)
-  const path = (of: (p: Point) => number) => sorted.map((p, k) => `${k === 0 ? 'M' : 'L'}${x(p.at * perAt)},${y(of(p))}`).join('')
-  const words = sorted.map((p) => `${Math.round(p.at * perAt)} ${atUnit}: ${shown(p.measured)}, fit ${shown(p.fitted)}, generic ${shown(p.generic)}`).join('; ')
+  const shown = (v: number) =>
+    unit === 'm' ? `${Math.round(100 * v)} cm` : `${Math.round(v / 9.80665)} kg`
+  const path = (of: (p: Point) => number) =>
+    sorted.map((p, k) => `${k === 0 ? 'M' : 'L'}${x(p.at * perAt)},${y(of(p))}`).join('')
+  const words = sorted
+    .map(
+      (p) =>
+        `${Math.round(p.at * perAt)} ${atUnit}: ${shown(p.measured)}, fit ${shown(p.fitted)}, generic ${shown(p.generic)}`,
+    )
+    .join('; ')
   return (
     <figure>
-      <svg viewBox={`0 0 ${W} ${H}`} className="w-full max-w-72" role="img" aria-label={`Resistance over the travel. ${words}`}>
+      <svg
+        viewBox={`0 0 ${W} ${H}`}
+        className="w-full max-w-72"
+        role="img"
+        aria-label={`Resistance over the travel. ${words}`}
+      >
         {y.ticks(3).map((t) => (
           <g key={t}>
             <line x1={34} x2={W - 8} y1={y(t)} y2={y(t)} stroke="var(--rule)" />
@@ -38,7 +60,10 @@ export function FitPlot({ points, unit, atUnit, perAt }: { points: Point[]; unit
           <circle key={k} cx={x(p.at * perAt)} cy={y(p.measured)} r={3} fill="var(--accent)" />
         ))}
       </svg>
-      <figcaption className="text-xs text-ink-2">{unit === 'm' ? 'Lever of the stack' : 'Force, as weight'}: dots pulls, line the fit, dashed the generic type.</figcaption>
+      <figcaption className="text-xs text-ink-2">
+        {unit === 'm' ? 'Lever of the stack' : 'Force, as weight'}: dots pulls, line the fit, dashed
+        the generic type.
+      </figcaption>
     </figure>
   )
 }

@@ -11,9 +11,24 @@ function line(xs: number[], ys: number[]): string {
 }
 
 /** Length strip: what counts for a region against how long its fibres are, over the repetition. */
-export function LengthStrip({ title, now, ghost, at, top }: { title: string; now: Strip; ghost?: Strip; at: number; top: number }) {
+export function LengthStrip({
+  title,
+  now,
+  ghost,
+  at,
+  top,
+}: {
+  title: string
+  now: Strip
+  ghost?: Strip
+  at: number
+  top: number
+}) {
   const lengths = [...now.length, ...(ghost?.length ?? [])]
-  const x = scaleLinear([Math.min(0.6, ...lengths), Math.max(1.5, ...lengths)], [PAD.left, W - PAD.right])
+  const x = scaleLinear(
+    [Math.min(0.6, ...lengths), Math.max(1.5, ...lengths)],
+    [PAD.left, W - PAD.right],
+  )
   const y = scaleLinear([0, top], [H - PAD.bottom, PAD.top])
   const peak = Math.max(...now.tension)
   const where = now.length[now.tension.indexOf(peak)] ?? 1
@@ -21,11 +36,38 @@ export function LengthStrip({ title, now, ghost, at, top }: { title: string; now
   return (
     <figure>
       <figcaption className="text-xs">
-        <b className="font-semibold">{title}</b> <span className="text-ink-2">{peak < 0.02 ? 'nothing' : where > 1.1 ? 'heaviest where long' : where < 0.9 ? 'heaviest where short' : 'heaviest near its best length'}</span>
+        <b className="font-semibold">{title}</b>{' '}
+        <span className="text-ink-2">
+          {peak < 0.02
+            ? 'nothing'
+            : where > 1.1
+              ? 'heaviest where long'
+              : where < 0.9
+                ? 'heaviest where short'
+                : 'heaviest near its best length'}
+        </span>
       </figcaption>
-      <svg viewBox={`0 0 ${W} ${H}`} className="w-full" role="img" aria-label={`${title}: tension from ${now.tension[0]} at length ${now.length[0]} (top) to ${now.tension.at(-1)} at length ${now.length.at(-1)} (bottom)`}>
-        <line x1={x(1)} x2={x(1)} y1={PAD.top} y2={H - PAD.bottom} stroke="var(--rule)" strokeDasharray="2 3" />
-        <line x1={PAD.left} x2={W - PAD.right} y1={H - PAD.bottom} y2={H - PAD.bottom} stroke="var(--ink-2)" />
+      <svg
+        viewBox={`0 0 ${W} ${H}`}
+        className="w-full"
+        role="img"
+        aria-label={`${title}: tension from ${now.tension[0]} at length ${now.length[0]} (top) to ${now.tension.at(-1)} at length ${now.length.at(-1)} (bottom)`}
+      >
+        <line
+          x1={x(1)}
+          x2={x(1)}
+          y1={PAD.top}
+          y2={H - PAD.bottom}
+          stroke="var(--rule)"
+          strokeDasharray="2 3"
+        />
+        <line
+          x1={PAD.left}
+          x2={W - PAD.right}
+          y1={H - PAD.bottom}
+          y2={H - PAD.bottom}
+          stroke="var(--ink-2)"
+        />
         <g fontSize={9.5} fill="var(--ink-2)">
           <text x={PAD.left} y={H - 7}>
             short
@@ -43,9 +85,28 @@ export function LengthStrip({ title, now, ghost, at, top }: { title: string; now
             0
           </text>
         </g>
-        {ghost && <path d={line(ghost.length.map(x), ghost.tension.map(y))} fill="none" stroke="var(--ink-2)" strokeDasharray="4 3" strokeWidth={1.3} />}
-        <path d={line(now.length.map(x), now.tension.map(y))} fill="none" stroke="var(--accent-2)" strokeWidth={2.2} />
-        <circle cx={x(now.length[k]!)} cy={y(now.tension[k]!)} r={4} fill="var(--accent)" stroke="var(--paper)" />
+        {ghost && (
+          <path
+            d={line(ghost.length.map(x), ghost.tension.map(y))}
+            fill="none"
+            stroke="var(--ink-2)"
+            strokeDasharray="4 3"
+            strokeWidth={1.3}
+          />
+        )}
+        <path
+          d={line(now.length.map(x), now.tension.map(y))}
+          fill="none"
+          stroke="var(--accent-2)"
+          strokeWidth={2.2}
+        />
+        <circle
+          cx={x(now.length[k]!)}
+          cy={y(now.tension[k]!)}
+          r={4}
+          fill="var(--accent)"
+          stroke="var(--paper)"
+        />
       </svg>
     </figure>
   )
@@ -59,28 +120,83 @@ const JOINTS: [string, string, string][] = [
 ]
 
 /** Moments over the repetition, each as a share of the largest: extension above the line, flexion below. */
-export function MomentStrip({ moments, ghost, at, sticking }: { moments: Record<string, number>[]; ghost?: Record<string, number>[]; at: number; sticking?: number }) {
+export function MomentStrip({
+  moments,
+  ghost,
+  at,
+  sticking,
+}: {
+  moments: Record<string, number>[]
+  ghost?: Record<string, number>[]
+  at: number
+  sticking?: number
+}) {
   const n = moments.length - 1
   const x = scaleLinear([0, n], [PAD.left, W - 34])
   const y = scaleLinear([-0.5, 1], [H - PAD.bottom, PAD.top]).clamp(true)
   const shown = JOINTS.filter(([key]) => moments[0]?.[key] !== undefined)
   // labels at the right end, pushed apart so that they can be read
-  const ends = shown.map(([key, name, colour]) => ({ name, colour, at: y(moments[n]![key]!) })).sort((a, b) => a.at - b.at)
+  const ends = shown
+    .map(([key, name, colour]) => ({ name, colour, at: y(moments[n]![key]!) }))
+    .sort((a, b) => a.at - b.at)
   for (let k = 1; k < ends.length; k++) ends[k]!.at = Math.max(ends[k]!.at, ends[k - 1]!.at + 10)
   return (
     <figure>
       <figcaption className="text-xs">
-        <b className="font-semibold">Moments</b> <span className="text-ink-2">share of the largest; extending above, bending below</span>
+        <b className="font-semibold">Moments</b>{' '}
+        <span className="text-ink-2">share of the largest; extending above, bending below</span>
       </figcaption>
-      <svg viewBox={`0 0 ${W} ${H}`} className="w-full" role="img" aria-label={`Moments at the bottom: ${shown.map(([key, name]) => `${name} ${moments[n]![key]}`).join(', ')}`}>
+      <svg
+        viewBox={`0 0 ${W} ${H}`}
+        className="w-full"
+        role="img"
+        aria-label={`Moments at the bottom: ${shown.map(([key, name]) => `${name} ${moments[n]![key]}`).join(', ')}`}
+      >
         <line x1={PAD.left} x2={W - 34} y1={y(0)} y2={y(0)} stroke="var(--ink-2)" />
-        {sticking !== undefined && <line x1={x(sticking * n)} x2={x(sticking * n)} y1={PAD.top} y2={H - PAD.bottom} stroke="var(--warn)" strokeDasharray="2 2" />}
+        {sticking !== undefined && (
+          <line
+            x1={x(sticking * n)}
+            x2={x(sticking * n)}
+            y1={PAD.top}
+            y2={H - PAD.bottom}
+            stroke="var(--warn)"
+            strokeDasharray="2 2"
+          />
+        )}
         {ghost?.length === moments.length &&
-          shown.map(([key]) => <path key={key} d={line(ghost.map((_, k) => x(k)), ghost.map((m) => y(m[key] ?? 0)))} fill="none" stroke="var(--ink-2)" strokeDasharray="4 3" strokeWidth={1} />)}
+          shown.map(([key]) => (
+            <path
+              key={key}
+              d={line(
+                ghost.map((_, k) => x(k)),
+                ghost.map((m) => y(m[key] ?? 0)),
+              )}
+              fill="none"
+              stroke="var(--ink-2)"
+              strokeDasharray="4 3"
+              strokeWidth={1}
+            />
+          ))}
         {shown.map(([key, , colour]) => (
-          <path key={key} d={line(moments.map((_, k) => x(k)), moments.map((m) => y(m[key]!)))} fill="none" stroke={colour} strokeWidth={2} />
+          <path
+            key={key}
+            d={line(
+              moments.map((_, k) => x(k)),
+              moments.map((m) => y(m[key]!)),
+            )}
+            fill="none"
+            stroke={colour}
+            strokeWidth={2}
+          />
         ))}
-        <line x1={x(Math.min(at, n))} x2={x(Math.min(at, n))} y1={PAD.top} y2={H - PAD.bottom} stroke="var(--accent)" strokeWidth={1.2} />
+        <line
+          x1={x(Math.min(at, n))}
+          x2={x(Math.min(at, n))}
+          y1={PAD.top}
+          y2={H - PAD.bottom}
+          stroke="var(--accent)"
+          strokeWidth={1.2}
+        />
         <g fontSize={9.5} fill="var(--ink-2)">
           <text x={PAD.left} y={H - 7}>
             top
@@ -91,13 +207,29 @@ export function MomentStrip({ moments, ghost, at, sticking }: { moments: Record<
             </text>
           )}
           {sticking !== undefined && (
-            <text x={sticking >= 0.7 ? W - 34 : Math.max(PAD.left + 46, Math.min(W - 104, x(sticking * n)))} y={H - 7} textAnchor={sticking >= 0.7 ? 'end' : 'middle'} fill="var(--warn)">
+            <text
+              x={
+                sticking >= 0.7
+                  ? W - 34
+                  : Math.max(PAD.left + 46, Math.min(W - 104, x(sticking * n)))
+              }
+              y={H - 7}
+              textAnchor={sticking >= 0.7 ? 'end' : 'middle'}
+              fill="var(--warn)"
+            >
               {sticking >= 0.95 ? 'bottom: sticks here' : 'sticks here'}
             </text>
           )}
         </g>
         {ends.map((e) => (
-          <text key={e.name} x={W - 31} y={e.at + 3} fontSize={9.5} fontWeight={600} fill={e.colour}>
+          <text
+            key={e.name}
+            x={W - 31}
+            y={e.at + 3}
+            fontSize={9.5}
+            fontWeight={600}
+            fill={e.colour}
+          >
             {e.name}
           </text>
         ))}

@@ -13,6 +13,10 @@ test('set-up values are shown in the coach’s units, with no more digits than a
 })
 
 test('a set in words', () => {
-  expect(setWords({ loadKg: 32.5, repetitions: 10, reserve: 1.5 })).toBe('32.5 kg × 10, 1.5 in reserve')
-  expect(setWords({ loadKg: 0, repetitions: 12, reserve: 0 })).toBe('body weight × 12, 0 in reserve')
+  expect(setWords({ loadKg: 32.5, repetitions: 10, reserve: 1.5 })).toBe(
+    '32.5 kg × 10, 1.5 in reserve',
+  )
+  expect(setWords({ loadKg: 0, repetitions: 12, reserve: 0 })).toBe(
+    'body weight × 12, 0 in reserve',
+  )
 })

@@ -43,15 +43,27 @@ export function setWords(s: { loadKg: number; repetitions: number; reserve: numb
 
 /** A reading in the coach's units, with half a centimetre as the finest that a tape gives. */
 export function readingValue(unit: string, value: number): string {
-  return unit === 'm' ? `${centimetres(value)} cm` : unit === 'deg' ? `${Math.round(value)}°` : `${trim(value, 1)} kg`
+  return unit === 'm'
+    ? `${centimetres(value)} cm`
+    : unit === 'deg'
+      ? `${Math.round(value)}°`
+      : `${trim(value, 1)} kg`
 }
 
 /** The coach's unit of a kind of reading, and how many of it make one stored. */
 export function coachUnit(unit: string): { unit: string; perStored: number } {
-  return unit === 'm' ? { unit: 'cm', perStored: 100 } : { unit: unit === 'deg' ? 'degrees' : unit, perStored: 1 }
+  return unit === 'm'
+    ? { unit: 'cm', perStored: 100 }
+    : { unit: unit === 'deg' ? 'degrees' : unit, perStored: 1 }
 }
 
 /** The coach's unit of a machine's value, and how many of it make one stored; ratios as per cent. */
 export function detailUnit(unit: string): { unit: string; perStored: number } {
-  return unit === '' ? { unit: '%', perStored: 100 } : unit === 'yes' ? { unit: '', perStored: 1 } : unit === 'deg' ? { unit: '°', perStored: 1 } : coachUnit(unit)
+  return unit === ''
+    ? { unit: '%', perStored: 100 }
+    : unit === 'yes'
+      ? { unit: '', perStored: 1 }
+      : unit === 'deg'
+        ? { unit: '°', perStored: 1 }
+        : coachUnit(unit)
 }

@@ -5,7 +5,10 @@ export const KG_PER_LB = 0.45359237
 
 /** "20 x 4, 2.5 x 2": heaviest first. */
 export function plateWords(plates: PlatePairs[]): string {
-  return [...plates].sort((a, b) => b.kg - a.kg).map((p) => `${p.kg} x ${p.pairs}`).join(', ')
+  return [...plates]
+    .sort((a, b) => b.kg - a.kg)
+    .map((p) => `${p.kg} x ${p.pairs}`)
+    .join(', ')
 }
 
 /** The same read back, pounds too ("45 lb x 4"); null when it cannot be read. Nothing written is no plates. A comma between figures is a decimal comma where no blank follows it. */
@@ -16,7 +19,10 @@ export function readPlates(text: string): PlatePairs[] | null {
     const found = /^\s*(\d+(?:[.,]\d+)?)\s*(kg|lb)?\s*[x×*]\s*(\d+)\s*$/i.exec(part)
     if (!found) return null
     const mass = Number(found[1]!.replace(',', '.'))
-    plates.push({ kg: found[2]?.toLowerCase() === 'lb' ? Number((mass * KG_PER_LB).toFixed(4)) : mass, pairs: Number(found[3]) })
+    plates.push({
+      kg: found[2]?.toLowerCase() === 'lb' ? Number((mass * KG_PER_LB).toFixed(4)) : mass,
+      pairs: Number(found[3]),
+    })
   }
   return plates
 }

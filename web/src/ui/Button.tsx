@@ -6,7 +6,11 @@ const LOOKS = {
   bare: 'border-transparent text-accent-2 underline underline-offset-2 hover:text-ink',
 }
 
-export function Button({ look = 'line', className = '', ...rest }: ComponentProps<'button'> & { look?: keyof typeof LOOKS }) {
+export function Button({
+  look = 'line',
+  className = '',
+  ...rest
+}: ComponentProps<'button'> & { look?: keyof typeof LOOKS }) {
   return (
     <button
       type="button"

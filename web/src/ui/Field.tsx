@@ -2,7 +2,13 @@ import { useId } from 'react'
 import type { ComponentProps, ReactNode } from 'react'
 
 /** A labelled input with its unit, and what is wrong with it beside it. */
-export function Field({ label, unit, fault, className = '', ...input }: ComponentProps<'input'> & { label: string; unit?: string; fault?: string }) {
+export function Field({
+  label,
+  unit,
+  fault,
+  className = '',
+  ...input
+}: ComponentProps<'input'> & { label: string; unit?: string; fault?: string }) {
   const id = useId()
   return (
     <div className={className}>
@@ -31,7 +37,19 @@ export function FaultText({ id, text }: { id?: string; text?: string }) {
 }
 
 /** One of a few, as a row of choices. */
-export function Choice<T extends string>({ label, options, value, onChange, fault }: { label: string; options: { value: T; label: string }[]; value: T | null; onChange: (v: T) => void; fault?: string }) {
+export function Choice<T extends string>({
+  label,
+  options,
+  value,
+  onChange,
+  fault,
+}: {
+  label: string
+  options: { value: T; label: string }[]
+  value: T | null
+  onChange: (v: T) => void
+  fault?: string
+}) {
   const name = useId()
   return (
     <fieldset>
@@ -42,7 +60,13 @@ export function Choice<T extends string>({ label, options, value, onChange, faul
             key={o.value}
             className={`-ml-px min-h-9 flex-1 border px-2 py-1.5 text-center text-sm first:ml-0 has-focus-visible:outline-2 has-focus-visible:outline-[var(--focus)] ${value === o.value ? 'z-1 border-ink bg-ink text-paper' : 'border-rule hover:border-ink'}`}
           >
-            <input type="radio" name={name} className="sr-only" checked={value === o.value} onChange={() => onChange(o.value)} />
+            <input
+              type="radio"
+              name={name}
+              className="sr-only"
+              checked={value === o.value}
+              onChange={() => onChange(o.value)}
+            />
             {o.label}
           </label>
         ))}
@@ -52,10 +76,25 @@ export function Choice<T extends string>({ label, options, value, onChange, faul
   )
 }
 
-export function Tick({ label, note, checked, onChange }: { label: ReactNode; note?: string; checked: boolean; onChange: (on: boolean) => void }) {
+export function Tick({
+  label,
+  note,
+  checked,
+  onChange,
+}: {
+  label: ReactNode
+  note?: string
+  checked: boolean
+  onChange: (on: boolean) => void
+}) {
   return (
     <label className="flex min-h-8 items-start gap-2 py-1">
-      <input type="checkbox" className="mt-0.5 size-4 accent-[var(--accent-2)]" checked={checked} onChange={(e) => onChange(e.target.checked)} />
+      <input
+        type="checkbox"
+        className="mt-0.5 size-4 accent-[var(--accent-2)]"
+        checked={checked}
+        onChange={(e) => onChange(e.target.checked)}
+      />
       <span>
         {label}
         {note && <span className="block text-xs text-ink-2">{note}</span>}

@@ -29,7 +29,15 @@ export function Waiting({ what }: { what: string }) {
 }
 
 /** What was just taken away, and the way back. */
-export function Undo({ text, pending, onUndo }: { text: string; pending: boolean; onUndo: () => void }) {
+export function Undo({
+  text,
+  pending,
+  onUndo,
+}: {
+  text: string
+  pending: boolean
+  onUndo: () => void
+}) {
   return (
     <p role="status" className="no-print flex items-baseline gap-2 text-sm text-ink-2">
       {text}

@@ -5,16 +5,47 @@ export type WordOption = { value: string; label: string; note?: string }
 const WORD = 'border-b-2 border-dotted border-accent font-semibold text-ink hover:bg-paper-2'
 
 /** A word of a sentence that one tap turns over. */
-export function WordToggle({ label, text, note, on, onChange }: { label: string; text: string; note: string; on: boolean; onChange: (on: boolean) => void }) {
+export function WordToggle({
+  label,
+  text,
+  note,
+  on,
+  onChange,
+}: {
+  label: string
+  text: string
+  note: string
+  on: boolean
+  onChange: (on: boolean) => void
+}) {
   return (
-    <button type="button" aria-label={`${label}: ${text}`} aria-pressed={on} title={note} className={WORD} onClick={() => onChange(!on)}>
+    <button
+      type="button"
+      aria-label={`${label}: ${text}`}
+      aria-pressed={on}
+      title={note}
+      className={WORD}
+      onClick={() => onChange(!on)}
+    >
       {text}
     </button>
   )
 }
 
 /** A word of a sentence that is a control: underlined, opens a menu. */
-export function WordMenu({ label, text, options, value, onChange }: { label: string; text: string; options: WordOption[]; value?: string; onChange: (value: string) => void }) {
+export function WordMenu({
+  label,
+  text,
+  options,
+  value,
+  onChange,
+}: {
+  label: string
+  text: string
+  options: WordOption[]
+  value?: string
+  onChange: (value: string) => void
+}) {
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger
@@ -24,9 +55,17 @@ export function WordMenu({ label, text, options, value, onChange }: { label: str
         {text}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.Content align="start" sideOffset={6} className="z-50 max-h-96 min-w-48 overflow-auto border border-ink bg-paper py-1 text-sm shadow-sm">
+        <DropdownMenu.Content
+          align="start"
+          sideOffset={6}
+          className="z-50 max-h-96 min-w-48 overflow-auto border border-ink bg-paper py-1 text-sm shadow-sm"
+        >
           {options.map((o) => (
-            <DropdownMenu.Item key={o.value} onSelect={() => onChange(o.value)} className="max-w-80 px-3 py-1.5 outline-none data-[highlighted]:bg-paper-2">
+            <DropdownMenu.Item
+              key={o.value}
+              onSelect={() => onChange(o.value)}
+              className="max-w-80 px-3 py-1.5 outline-none data-[highlighted]:bg-paper-2"
+            >
               <span className={o.value === value ? 'font-semibold' : ''}>{o.label}</span>
               {o.note && <span className="block text-xs text-ink-2">{o.note}</span>}
             </DropdownMenu.Item>

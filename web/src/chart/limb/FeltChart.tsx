@@ -5,9 +5,21 @@ import { HEIGHT, LOWER_BACK, TERRITORIES, TOP, WIDTH, outline } from './territor
 
 type FeltRegion = Walk['regions'][number]
 
-type Props = { regions: FeltRegion[]; felt: string[]; onFelt: (felt: string[]) => void; className?: string }
+type Props = {
+  regions: FeltRegion[]
+  felt: string[]
+  onFelt: (felt: string[]) => void
+  className?: string
+}
 
-const NAME: Record<string, string> = { quads: 'Quads', hamstrings: 'Hamstrings', glutes: 'Glutes', adductors: 'Inner thigh', calves: 'Calves', shin: 'Shin' }
+const NAME: Record<string, string> = {
+  quads: 'Quads',
+  hamstrings: 'Hamstrings',
+  glutes: 'Glutes',
+  adductors: 'Inner thigh',
+  calves: 'Calves',
+  shin: 'Shin',
+}
 
 /** Where a set was felt: the limb chart, tapped. Below it whole groups, for a thumb. */
 export function FeltChart({ regions, felt, onFelt, className = '' }: Props) {
@@ -19,10 +31,23 @@ export function FeltChart({ regions, felt, onFelt, className = '' }: Props) {
   const groups = [...new Set(regions.map((r) => r.group))]
   return (
     <div className={className}>
-      <svg viewBox={`-0.1 ${TOP - 0.4} ${WIDTH + 0.2} ${HEIGHT + 0.3}`} className="mx-auto h-[clamp(280px,46dvh,430px)] w-full" role="group" aria-label="Where it was felt">
+      <svg
+        viewBox={`-0.1 ${TOP - 0.4} ${WIDTH + 0.2} ${HEIGHT + 0.3}`}
+        className="mx-auto h-[clamp(280px,46dvh,430px)] w-full"
+        role="group"
+        aria-label="Where it was felt"
+      >
         <Hatches prefix={prefix} bold />
         {['front', 'outer', 'back', 'inner'].map((name, k) => (
-          <text key={name} x={2 * k + 1} y={TOP - 0.12} textAnchor="middle" fontSize={0.34} fill="var(--ink-2)" aria-hidden>
+          <text
+            key={name}
+            x={2 * k + 1}
+            y={TOP - 0.12}
+            textAnchor="middle"
+            fontSize={0.34}
+            fill="var(--ink-2)"
+            aria-hidden
+          >
             {name}
           </text>
         ))}
@@ -55,10 +80,19 @@ export function FeltChart({ regions, felt, onFelt, className = '' }: Props) {
         })}
       </svg>
       <div className="mt-1 grid grid-cols-4 gap-1">
-        {[...groups.map((g) => ({ id: g, name: NAME[g] ?? g, ids: main(regions, g) })), { id: 'back', name: 'Lower back', ids: [LOWER_BACK.id] }].map((g) => {
+        {[
+          ...groups.map((g) => ({ id: g, name: NAME[g] ?? g, ids: main(regions, g) })),
+          { id: 'back', name: 'Lower back', ids: [LOWER_BACK.id] },
+        ].map((g) => {
           const on = g.ids.every((id) => felt.includes(id))
           return (
-            <button key={g.id} type="button" aria-pressed={on} className={`min-h-[48px] border px-1 text-sm ${on ? 'border-ink bg-ink text-paper' : 'border-rule'}`} onClick={() => toggle(g.ids)}>
+            <button
+              key={g.id}
+              type="button"
+              aria-pressed={on}
+              className={`min-h-[48px] border px-1 text-sm ${on ? 'border-ink bg-ink text-paper' : 'border-rule'}`}
+              onClick={() => toggle(g.ids)}
+            >
               {g.name}
             </button>
           )

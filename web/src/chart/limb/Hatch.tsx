@@ -19,8 +19,22 @@ export function Hatches({ prefix, bold = false }: { prefix: string; bold?: boole
     <defs>
       {Object.entries(GROUPS).flatMap(([group, { colour, angle }]) =>
         SPACING.slice(1).map((spacing, k) => (
-          <pattern key={`${group}${k}`} id={`${prefix}-${group}-${k + 1}`} width={spacing * scale} height={spacing * scale} patternUnits="userSpaceOnUse" patternTransform={`rotate(${angle})`}>
-            <line x1={0} y1={0} x2={spacing * scale} y2={0} stroke={colour} strokeWidth={0.075 * scale * (bold ? 1.25 : 1)} />
+          <pattern
+            key={`${group}${k}`}
+            id={`${prefix}-${group}-${k + 1}`}
+            width={spacing * scale}
+            height={spacing * scale}
+            patternUnits="userSpaceOnUse"
+            patternTransform={`rotate(${angle})`}
+          >
+            <line
+              x1={0}
+              y1={0}
+              x2={spacing * scale}
+              y2={0}
+              stroke={colour}
+              strokeWidth={0.075 * scale * (bold ? 1.25 : 1)}
+            />
           </pattern>
         )),
       )}

@@ -6,12 +6,23 @@ import { LimbChart } from './LimbChart'
 import type { Paint } from './LimbChart'
 import { TERRITORIES } from './territories'
 
-const regions: Region[] = readFileSync('../core/src/main/resources/istmo/core/anatomy/regions.csv', 'utf8')
+const regions: Region[] = readFileSync(
+  '../core/src/main/resources/istmo/core/anatomy/regions.csv',
+  'utf8',
+)
   .split('\n')
   .filter((l) => l && !l.startsWith('#'))
   .slice(1)
   .map((l) => l.split(','))
-  .map(([id, coachName, anatomicalName, group, , steer, column, row]) => ({ id: id!, coachName: coachName!, anatomicalName: anatomicalName!, group: group!, steer: steer!, column: column!, row: row! }))
+  .map(([id, coachName, anatomicalName, group, , steer, column, row]) => ({
+    id: id!,
+    coachName: coachName!,
+    anatomicalName: anatomicalName!,
+    group: group!,
+    steer: steer!,
+    column: column!,
+    row: row!,
+  }))
 
 function chart(value: Paint) {
   const onPaint = vi.fn()
@@ -25,7 +36,16 @@ describe('limb chart', () => {
   })
 
   test('lies on the map in the columns that the region list says', () => {
-    const columns: Record<string, [number, number]> = { front: [0, 2], 'front-outer': [1, 3], 'front-inner': [0, 1.5], outer: [2, 4], 'back-outer': [3, 5.6], back: [4, 6.5], 'back-inner': [5, 7.1], inner: [6.5, 8] }
+    const columns: Record<string, [number, number]> = {
+      front: [0, 2],
+      'front-outer': [1, 3],
+      'front-inner': [0, 1.5],
+      outer: [2, 4],
+      'back-outer': [3, 5.6],
+      back: [4, 6.5],
+      'back-inner': [5, 7.1],
+      inner: [6.5, 8],
+    }
     for (const t of TERRITORIES.filter((t) => !t.inset)) {
       const [low, high] = columns[regions.find((r) => r.id === t.id)!.column]!
       const x = t.points.reduce((sum, p) => sum + p[0], 0) / t.points.length

@@ -8,7 +8,13 @@ import type { Territory } from './territories'
 /** 0 to 3: how much it should grow; -1: keep it out. */
 export type Paint = -1 | 0 | 1 | 2 | 3
 
-const WORDS: Record<string, string> = { '-1': 'keep out', '0': 'not aimed at', '1': 'a little', '2': 'much', '3': 'most' }
+const WORDS: Record<string, string> = {
+  '-1': 'keep out',
+  '0': 'not aimed at',
+  '1': 'a little',
+  '2': 'much',
+  '3': 'most',
+}
 const PAINT_LEVEL = [0, 1, 3, 5]
 
 type Props = {
@@ -26,16 +32,40 @@ export function LimbChart({ regions, paint, onPaint }: Props) {
 
   return (
     <figure className="flex h-full min-h-0 flex-col">
-      <svg viewBox={`-0.75 ${TOP - 0.45} ${WIDTH + 0.95} ${HEIGHT + 0.45}`} className="min-h-0 w-full flex-1" role="group" aria-label="Limb chart: paint what should grow">
+      <svg
+        viewBox={`-0.75 ${TOP - 0.45} ${WIDTH + 0.95} ${HEIGHT + 0.45}`}
+        className="min-h-0 w-full flex-1"
+        role="group"
+        aria-label="Limb chart: paint what should grow"
+      >
         <Hatches prefix={prefix} />
         <Graticule />
         {TERRITORIES.map((t) => {
           const region = byId.get(t.id)
-          return region ? <PaintedTerritory key={t.id} t={t} region={region} prefix={prefix} value={paint(t.id)} onPaint={onPaint} onName={setNamed} lowest={-1} /> : null
+          return region ? (
+            <PaintedTerritory
+              key={t.id}
+              t={t}
+              region={region}
+              prefix={prefix}
+              value={paint(t.id)}
+              onPaint={onPaint}
+              onName={setNamed}
+              lowest={-1}
+            />
+          ) : null
         })}
         <PaintedTerritory
           t={LOWER_BACK}
-          region={{ id: 'ERECTORS', coachName: 'lower back', anatomicalName: 'erectors', group: 'shin', steer: '', column: '', row: '' }}
+          region={{
+            id: 'ERECTORS',
+            coachName: 'lower back',
+            anatomicalName: 'erectors',
+            group: 'shin',
+            steer: '',
+            column: '',
+            row: '',
+          }}
           prefix={prefix}
           value={paint('ERECTORS')}
           onPaint={onPaint}
@@ -44,14 +74,18 @@ export function LimbChart({ regions, paint, onPaint }: Props) {
           lowest={-1}
         />
       </svg>
-      <figcaption className="min-h-9 border-t border-rule pt-1 text-xs leading-snug text-ink-2" aria-hidden>
+      <figcaption
+        className="min-h-9 border-t border-rule pt-1 text-xs leading-snug text-ink-2"
+        aria-hidden
+      >
         {named === 'ERECTORS' ? (
           <>
             <b className="text-ink">lower back</b> · can be kept out, not aimed at
           </>
         ) : shown ? (
           <>
-            <b className="text-ink">{shown.coachName}</b> · {shown.anatomicalName} · {WORDS[String(paint(shown.id))]}
+            <b className="text-ink">{shown.coachName}</b> · {shown.anatomicalName} ·{' '}
+            {WORDS[String(paint(shown.id))]}
             <span className="block">{STEER[shown.steer]}</span>
           </>
         ) : (
@@ -142,7 +176,9 @@ function PaintedTerritory({
       <path d={d} fill="var(--paper)" />
       <path
         d={d}
-        fill={value === -1 ? `url(#${prefix}-out)` : fill(prefix, region.group, PAINT_LEVEL[value] ?? 0)}
+        fill={
+          value === -1 ? `url(#${prefix}-out)` : fill(prefix, region.group, PAINT_LEVEL[value] ?? 0)
+        }
         stroke={value === -1 ? 'var(--warn)' : value > 0 ? colour : 'var(--ink-2)'}
         strokeWidth={value === 0 ? 0.022 : 0.055}
         strokeDasharray={t.inset ? '0.09 0.06' : undefined}
@@ -150,8 +186,22 @@ function PaintedTerritory({
       />
       {value !== 0 && (
         <g aria-hidden className="pointer-events-none">
-          <circle cx={cx} cy={cy} r={0.19} fill="var(--paper)" stroke={value === -1 ? 'var(--warn)' : colour} strokeWidth={0.03} />
-          <text x={cx} y={cy + 0.095} textAnchor="middle" fontSize={0.27} fontWeight={700} fill={value === -1 ? 'var(--warn)' : 'var(--ink)'}>
+          <circle
+            cx={cx}
+            cy={cy}
+            r={0.19}
+            fill="var(--paper)"
+            stroke={value === -1 ? 'var(--warn)' : colour}
+            strokeWidth={0.03}
+          />
+          <text
+            x={cx}
+            y={cy + 0.095}
+            textAnchor="middle"
+            fontSize={0.27}
+            fontWeight={700}
+            fill={value === -1 ? 'var(--warn)' : 'var(--ink)'}
+          >
             {value === -1 ? '×' : value}
           </text>
         </g>
@@ -173,22 +223,54 @@ function Graticule() {
   return (
     <g aria-hidden fontSize={0.23} fill="var(--ink-2)">
       {[0, 2, 4, 6, 8].map((x) => (
-        <line key={x} x1={x} x2={x} y1={TOP} y2={TOP + HEIGHT - 0.1} stroke="var(--rule)" strokeWidth={0.016} strokeDasharray={x === 0 || x === 8 ? undefined : '0.05 0.08'} />
+        <line
+          key={x}
+          x1={x}
+          x2={x}
+          y1={TOP}
+          y2={TOP + HEIGHT - 0.1}
+          stroke="var(--rule)"
+          strokeWidth={0.016}
+          strokeDasharray={x === 0 || x === 8 ? undefined : '0.05 0.08'}
+        />
       ))}
       {['FRONT', 'OUTER', 'BACK', 'INNER'].map((name, k) => (
-        <text key={name} x={2 * k + 1} y={TOP - 0.14} textAnchor="middle" letterSpacing={0.05} fontWeight={600}>
+        <text
+          key={name}
+          x={2 * k + 1}
+          y={TOP - 0.14}
+          textAnchor="middle"
+          letterSpacing={0.05}
+          fontWeight={600}
+        >
           {name}
         </text>
       ))}
       {rows.map(([y, name]) => (
         <g key={name}>
-          <line x1={0} x2={8} y1={down(y)} y2={down(y)} stroke="var(--rule)" strokeWidth={0.016} strokeDasharray="0.05 0.08" />
+          <line
+            x1={0}
+            x2={8}
+            y1={down(y)}
+            y2={down(y)}
+            stroke="var(--rule)"
+            strokeWidth={0.016}
+            strokeDasharray="0.05 0.08"
+          />
           <text x={-0.08} y={down(y) + 0.07} textAnchor="end">
             {name}
           </text>
         </g>
       ))}
-      <ellipse cx={1.3} cy={down(6.2)} rx={0.3} ry={0.34} fill="none" stroke="var(--rule)" strokeWidth={0.03} />
+      <ellipse
+        cx={1.3}
+        cy={down(6.2)}
+        rx={0.3}
+        ry={0.34}
+        fill="none"
+        stroke="var(--rule)"
+        strokeWidth={0.03}
+      />
       <text x={3.2} y={down(2.84)} textAnchor="middle" fontSize={0.19}>
         deep
       </text>
@@ -200,16 +282,38 @@ function Graticule() {
 }
 
 /** The small limb chart beside an exercise: how much each region gets, 1 being full tension at the best length. */
-export function Fingerprint({ regions, amount, label, className = '' }: { regions: Region[]; amount: Record<string, number>; label?: string; className?: string }) {
+export function Fingerprint({
+  regions,
+  amount,
+  label,
+  className = '',
+}: {
+  regions: Region[]
+  amount: Record<string, number>
+  label?: string
+  className?: string
+}) {
   const prefix = useId()
   const groups = new Map(regions.map((r) => [r.id, r.group]))
   return (
-    <svg viewBox={`-0.1 ${TOP} ${WIDTH + 0.2} ${HEIGHT - 0.2}`} className={className} {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}>
+    <svg
+      viewBox={`-0.1 ${TOP} ${WIDTH + 0.2} ${HEIGHT - 0.2}`}
+      className={className}
+      {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
+    >
       <Hatches prefix={prefix} bold />
       {TERRITORIES.map((t) => {
         const group = groups.get(t.id) ?? 'shin'
         const level = Math.max(0, Math.min(5, Math.round((amount[t.id] ?? 0) * 6 - 0.4)))
-        return <path key={t.id} d={outline(t.points)} fill={fill(prefix, group, level)} stroke={level > 0 ? GROUPS[group]!.colour : 'var(--rule)'} strokeWidth={level > 0 ? 0.09 : 0.06} />
+        return (
+          <path
+            key={t.id}
+            d={outline(t.points)}
+            fill={fill(prefix, group, level)}
+            stroke={level > 0 ? GROUPS[group]!.colour : 'var(--rule)'}
+            strokeWidth={level > 0 ? 0.09 : 0.06}
+          />
+        )
       })}
     </svg>
   )

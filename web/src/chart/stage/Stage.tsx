@@ -25,7 +25,11 @@ const LOOK: Record<string, { stroke: string; width: number; dash?: string; fill?
   'foot-left': { stroke: 'var(--ink)', width: 2, fill: 'var(--paper-2)' },
 }
 
-const LEVER_COLOUR: Record<string, string> = { hip: 'var(--glutes)', knee: 'var(--quads)', ankle: 'var(--calves)' }
+const LEVER_COLOUR: Record<string, string> = {
+  hip: 'var(--glutes)',
+  knee: 'var(--quads)',
+  ankle: 'var(--calves)',
+}
 
 type Props = {
   drawing: Drawing
@@ -42,12 +46,29 @@ type Props = {
 }
 
 /** One drawing to scale, in metres, with what can be taken hold of. */
-export function Stage({ drawing, ghost, box, label, plan = false, handles = [], parameters = [], setup = {}, onMove, className = '' }: Props) {
+export function Stage({
+  drawing,
+  ghost,
+  box,
+  label,
+  plan = false,
+  handles = [],
+  parameters = [],
+  setup = {},
+  onMove,
+  className = '',
+}: Props) {
   const svg = useRef<SVGSVGElement>(null)
   const to = plan ? planPoint : sidePoint
   const held = handles.filter((h) => parameters.some((p) => p.id === h.parameter))
   return (
-    <svg ref={svg} viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`} className={className} role="group" aria-label={label}>
+    <svg
+      ref={svg}
+      viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
+      className={className}
+      role="group"
+      aria-label={label}
+    >
       {ghost && (
         <g opacity={0.45} aria-hidden>
           <Shapes drawing={ghost} to={to} ghost />
@@ -62,7 +83,17 @@ export function Stage({ drawing, ghost, box, label, plan = false, handles = [], 
         held.map((h) => {
           const at = place(drawing, h.role, h.index)
           const parameter = parameters.find((p) => p.id === h.parameter)!
-          return at ? <Grip key={h.parameter} handle={h} at={to(at)} parameter={parameter} value={setup[h.parameter] ?? parameter.usual} onMove={onMove} svg={svg} /> : null
+          return at ? (
+            <Grip
+              key={h.parameter}
+              handle={h}
+              at={to(at)}
+              parameter={parameter}
+              value={setup[h.parameter] ?? parameter.usual}
+              onMove={onMove}
+              svg={svg}
+            />
+          ) : null
         })}
     </svg>
   )
@@ -72,13 +103,36 @@ const sidePoint = (p: Point): Point => ({ x: p.x, y: -p.y })
 const planPoint = (p: Point): Point => ({ x: p.y, y: -p.x })
 
 function path(points: Point[], closed: boolean): string {
-  return 'M' + points.map((p) => `${p.x.toFixed(3)} ${p.y.toFixed(3)}`).join('L') + (closed ? 'Z' : '')
+  return (
+    'M' + points.map((p) => `${p.x.toFixed(3)} ${p.y.toFixed(3)}`).join('L') + (closed ? 'Z' : '')
+  )
 }
 
-function Shapes({ drawing, to, ghost = false }: { drawing: Drawing; to: (p: Point) => Point; ghost?: boolean }) {
-  const steel = new Set(['floor', 'rail', 'plate', 'pad', 'block', 'lever', 'bar-plan', 'other', 'cable'])
+function Shapes({
+  drawing,
+  to,
+  ghost = false,
+}: {
+  drawing: Drawing
+  to: (p: Point) => Point
+  ghost?: boolean
+}) {
+  const steel = new Set([
+    'floor',
+    'rail',
+    'plate',
+    'pad',
+    'block',
+    'lever',
+    'bar-plan',
+    'other',
+    'cable',
+  ])
   const lines = drawing.lines.filter((l) => !ghost || (l.role !== 'force' && l.role !== 'floor'))
-  const ordered = [...lines.filter((l) => steel.has(l.role)), ...lines.filter((l) => !steel.has(l.role))]
+  const ordered = [
+    ...lines.filter((l) => steel.has(l.role)),
+    ...lines.filter((l) => !steel.has(l.role)),
+  ]
   return (
     <>
       {ordered.map((l, k) => {
@@ -107,7 +161,20 @@ function Shapes({ drawing, to, ghost = false }: { drawing: Drawing; to: (p: Poin
             cx={at.x}
             cy={at.y}
             r={c.radius}
-            fill={joint ? 'var(--paper)' : c.role === 'pressure' ? 'var(--accent)' : c.role === 'roller' || c.role === 'bar-sleeve' || c.role === 'weight' || c.role === 'belt' ? 'var(--ink-2)' : c.role === 'head' ? 'var(--paper)' : 'none'}
+            fill={
+              joint
+                ? 'var(--paper)'
+                : c.role === 'pressure'
+                  ? 'var(--accent)'
+                  : c.role === 'roller' ||
+                      c.role === 'bar-sleeve' ||
+                      c.role === 'weight' ||
+                      c.role === 'belt'
+                    ? 'var(--ink-2)'
+                    : c.role === 'head'
+                      ? 'var(--paper)'
+                      : 'none'
+            }
             stroke={c.role === 'bar' ? 'var(--ink-2)' : 'var(--ink)'}
             strokeWidth={ghost ? 1 : c.role === 'head' ? 3 : 1.5}
             strokeDasharray={ghost ? '4 4' : undefined}
@@ -129,9 +196,27 @@ function Levers({ drawing, size }: { drawing: Drawing; size: number }) {
         const left = a.x < b.x // the name stands on the joint's side, away from the force line
         return (
           <g key={l.joint}>
-            <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={colour} strokeWidth={2} vectorEffect="non-scaling-stroke" />
+            <line
+              x1={a.x}
+              y1={a.y}
+              x2={b.x}
+              y2={b.y}
+              stroke={colour}
+              strokeWidth={2}
+              vectorEffect="non-scaling-stroke"
+            />
             <circle cx={b.x} cy={b.y} r={0.008} fill={colour} />
-            <text x={a.x + (left ? -0.03 : 0.03) * size} y={a.y + 0.008 * size} textAnchor={left ? 'end' : 'start'} fontSize={0.026 * size} fontWeight={600} fill={colour} stroke="var(--paper)" strokeWidth={0.008 * size} paintOrder="stroke">
+            <text
+              x={a.x + (left ? -0.03 : 0.03) * size}
+              y={a.y + 0.008 * size}
+              textAnchor={left ? 'end' : 'start'}
+              fontSize={0.026 * size}
+              fontWeight={600}
+              fill={colour}
+              stroke="var(--paper)"
+              strokeWidth={0.008 * size}
+              paintOrder="stroke"
+            >
               {l.joint} {Math.round(100 * l.metres)} cm
             </text>
           </g>
@@ -147,8 +232,20 @@ function ScaleBar({ box }: { box: Box }) {
   const y = box.y + box.height - 0.025
   return (
     <g aria-hidden stroke="var(--ink-2)" vectorEffect="non-scaling-stroke">
-      <path d={`M${x} ${y - 0.012}V${y}H${x + length}V${y - 0.012}`} fill="none" strokeWidth={1} vectorEffect="non-scaling-stroke" />
-      <text x={x + length / 2} y={y - 0.018} textAnchor="middle" fontSize={0.022 * Math.max(box.width, box.height)} fill="var(--ink-2)" stroke="none">
+      <path
+        d={`M${x} ${y - 0.012}V${y}H${x + length}V${y - 0.012}`}
+        fill="none"
+        strokeWidth={1}
+        vectorEffect="non-scaling-stroke"
+      />
+      <text
+        x={x + length / 2}
+        y={y - 0.018}
+        textAnchor="middle"
+        fontSize={0.022 * Math.max(box.width, box.height)}
+        fill="var(--ink-2)"
+        stroke="none"
+      >
         {length * 100} cm
       </text>
     </g>
@@ -156,11 +253,28 @@ function ScaleBar({ box }: { box: Box }) {
 }
 
 /** A handle: dragged by pointer or touch, or moved by arrow keys in natural steps. */
-function Grip({ handle, at, parameter, value, onMove, svg }: { handle: Handle; at: Point; parameter: Parameter; value: number; onMove: (p: string, v: number) => void; svg: React.RefObject<SVGSVGElement | null> }) {
+function Grip({
+  handle,
+  at,
+  parameter,
+  value,
+  onMove,
+  svg,
+}: {
+  handle: Handle
+  at: Point
+  parameter: Parameter
+  value: number
+  onMove: (p: string, v: number) => void
+  svg: React.RefObject<SVGSVGElement | null>
+}) {
   const start = useRef<{ x: number; y: number; value: number } | null>(null)
   const toMetres = (e: PointerEvent) => {
     const m = svg.current!.getScreenCTM()!.inverse()
-    return { x: m.a * e.clientX + m.c * e.clientY + m.e, y: m.b * e.clientX + m.d * e.clientY + m.f }
+    return {
+      x: m.a * e.clientX + m.c * e.clientY + m.e,
+      y: m.b * e.clientX + m.d * e.clientY + m.f,
+    }
   }
   const within = (v: number) => Math.max(parameter.min, Math.min(parameter.max, v))
   const onDown = (e: PointerEvent<SVGGElement>) => {
@@ -170,7 +284,8 @@ function Grip({ handle, at, parameter, value, onMove, svg }: { handle: Handle; a
   const onDrag = (e: PointerEvent<SVGGElement>) => {
     if (!start.current) return
     const p = toMetres(e)
-    const along = (p.x - start.current.x) * handle.axis[0] - (p.y - start.current.y) * handle.axis[1]
+    const along =
+      (p.x - start.current.x) * handle.axis[0] - (p.y - start.current.y) * handle.axis[1]
     onMove(parameter.id, within(start.current.value + along * handle.perMetre))
   }
   const onKey = (e: KeyboardEvent) => {
@@ -198,7 +313,16 @@ function Grip({ handle, at, parameter, value, onMove, svg }: { handle: Handle; a
     >
       <title>{`${parameter.label}: ${setupValue(parameter, value)}`}</title>
       <circle cx={at.x} cy={at.y} r={0.075} fill="transparent" />
-      <circle cx={at.x} cy={at.y} r={0.03} fill="var(--paper)" stroke="var(--accent)" strokeWidth={2.5} vectorEffect="non-scaling-stroke" className="group-hover:[stroke-width:4] group-focus-visible:[stroke:var(--focus)] group-focus-visible:[stroke-width:5]" />
+      <circle
+        cx={at.x}
+        cy={at.y}
+        r={0.03}
+        fill="var(--paper)"
+        stroke="var(--accent)"
+        strokeWidth={2.5}
+        vectorEffect="non-scaling-stroke"
+        className="group-hover:[stroke-width:4] group-focus-visible:[stroke:var(--focus)] group-focus-visible:[stroke-width:5]"
+      />
       <path
         d={`M${at.x - handle.axis[0] * 0.055} ${at.y + handle.axis[1] * 0.055}L${at.x + handle.axis[0] * 0.055} ${at.y - handle.axis[1] * 0.055}`}
         stroke="var(--accent)"

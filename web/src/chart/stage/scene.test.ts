@@ -3,7 +3,10 @@ import type { Drawing } from '../../api/client'
 import { toTheFloor } from './scene'
 
 const drawing = (turn: number): Drawing => {
-  const t = (x: number, y: number) => ({ x: x * Math.cos(turn) - y * Math.sin(turn) + 0.3, y: x * Math.sin(turn) + y * Math.cos(turn) + 0.1 })
+  const t = (x: number, y: number) => ({
+    x: x * Math.cos(turn) - y * Math.sin(turn) + 0.3,
+    y: x * Math.sin(turn) + y * Math.cos(turn) + 0.1,
+  })
   return {
     lines: [
       { role: 'foot', points: [t(-0.06, 0), t(0.12, 0), t(0.2, 0), t(0, 0.07)], closed: true },

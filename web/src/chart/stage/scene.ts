@@ -13,11 +13,18 @@ export function frame(drawings: Drawing[], air = 0.08): Box {
     high = Math.max(high, p.y + r)
   }
   for (const d of drawings) {
-    for (const l of d.lines) if (l.role !== 'floor' && l.role !== 'force' && l.role !== 'rail') l.points.forEach((p) => add(p))
+    for (const l of d.lines)
+      if (l.role !== 'floor' && l.role !== 'force' && l.role !== 'rail')
+        l.points.forEach((p) => add(p))
     for (const c of d.circles) add(c.centre, c.radius)
   }
   if (left > right) return { x: -1, y: -2, width: 2, height: 2 }
-  return { x: left - air, y: -high - air, width: right - left + 2 * air, height: high - low + 2 * air }
+  return {
+    x: left - air,
+    y: -high - air,
+    width: right - left + 2 * air,
+    height: high - low + 2 * air,
+  }
 }
 
 /** The drawing turned and moved so that the sole of the foot lies level at a height of nothing with the ankle above the origin: two exercises on one floor. Steel and force lines of a machine turn along. */
@@ -27,14 +34,20 @@ export function toTheFloor(d: Drawing): Drawing {
   if (!foot || foot.length < 3 || !ankle) return d
   // heel and toes are the points furthest apart
   let [heel, toe] = [foot[0]!, foot[1]!]
-  for (const p of foot) for (const q of foot) if (Math.hypot(p.x - q.x, p.y - q.y) > Math.hypot(heel.x - toe.x, heel.y - toe.y)) [heel, toe] = [p, q]
+  for (const p of foot)
+    for (const q of foot)
+      if (Math.hypot(p.x - q.x, p.y - q.y) > Math.hypot(heel.x - toe.x, heel.y - toe.y))
+        [heel, toe] = [p, q]
   let angle = Math.atan2(toe.y - heel.y, toe.x - heel.x)
   // the ankle stands above the sole, the toes point forward
   const above = (toe.x - heel.x) * (ankle.y - heel.y) - (toe.y - heel.y) * (ankle.x - heel.x)
   if (above < 0) angle += Math.PI
   const [c, s] = [Math.cos(-angle), Math.sin(-angle)]
   const sole = -(heel.x - ankle.x) * Math.sin(angle) + (heel.y - ankle.y) * Math.cos(angle)
-  const turn = (p: Point): Point => ({ x: (p.x - ankle.x) * c - (p.y - ankle.y) * s, y: (p.x - ankle.x) * s + (p.y - ankle.y) * c - sole })
+  const turn = (p: Point): Point => ({
+    x: (p.x - ankle.x) * c - (p.y - ankle.y) * s,
+    y: (p.x - ankle.x) * s + (p.y - ankle.y) * c - sole,
+  })
   return {
     lines: d.lines.map((l) => ({ ...l, points: l.points.map(turn) })),
     circles: d.circles.map((k) => ({ ...k, centre: turn(k.centre) })),
@@ -44,7 +57,10 @@ export function toTheFloor(d: Drawing): Drawing {
 
 /** Where a part of a drawing is: the centre of a circle, or a point of a line. */
 export function place(d: Drawing, role: string, index = 0): Point | undefined {
-  return d.circles.find((c) => c.role === role)?.centre ?? d.lines.find((l) => l.role === role)?.points[index]
+  return (
+    d.circles.find((c) => c.role === role)?.centre ??
+    d.lines.find((l) => l.role === role)?.points[index]
+  )
 }
 
 export type Handle = {
@@ -144,10 +160,16 @@ export const HANDLES: Record<string, Handle[]> = {
     { parameter: 'pulleyHeight', role: 'cable', index: 1, axis: [0, 1], perMetre: 1 },
   ],
   'hip-weight': [{ parameter: 'lean', role: 'trunk', index: 1, axis: [1, 0], perMetre: 110 }],
-  'abduction-machine': [{ parameter: 'hipAngle', role: 'trunk', index: 1, axis: [1, 0], perMetre: 110 }],
-  'adduction-machine': [{ parameter: 'hipAngle', role: 'trunk', index: 1, axis: [1, 0], perMetre: 110 }],
+  'abduction-machine': [
+    { parameter: 'hipAngle', role: 'trunk', index: 1, axis: [1, 0], perMetre: 110 },
+  ],
+  'adduction-machine': [
+    { parameter: 'hipAngle', role: 'trunk', index: 1, axis: [1, 0], perMetre: 110 },
+  ],
   'standing-curl': [{ parameter: 'kneeBent', role: 'joint-ankle', axis: [0, 1], perMetre: 140 }],
-  'bent-over-calf': [{ parameter: 'stretch', role: 'foot', index: 0, axis: [0, -1], perMetre: 330 }],
+  'bent-over-calf': [
+    { parameter: 'stretch', role: 'foot', index: 0, axis: [0, -1], perMetre: 330 },
+  ],
   'press-calf': [{ parameter: 'stretch', role: 'foot', index: 0, axis: [0.7, 0.7], perMetre: 330 }],
   'shin-raise': [{ parameter: 'drop', role: 'foot', index: 2, axis: [0, -1], perMetre: 330 }],
   'standing-calf': [{ parameter: 'stretch', role: 'foot', index: 0, axis: [0, -1], perMetre: 330 }],

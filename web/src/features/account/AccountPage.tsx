@@ -23,7 +23,10 @@ export function AccountPage() {
     <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <SignedIn name={account.data.name ?? ''} demo={demo} />
       {demo ? (
-        <Quiet>The demo’s coach has no password, and the demo has no other coaches. An installation of your own asks for the first account when it starts.</Quiet>
+        <Quiet>
+          The demo’s coach has no password, and the demo has no other coaches. An installation of
+          your own asks for the first account when it starts.
+        </Quiet>
       ) : (
         <div className="space-y-8">
           <Password />
@@ -36,8 +39,15 @@ export function AccountPage() {
 
 function SignedIn({ name, demo }: { name: string; demo: boolean }) {
   const queries = useQueryClient()
-  const sessions = useQuery({ queryKey: keys.signedIn, queryFn: () => answer(api.GET('/api/account/sessions')) })
-  const end = useMutation({ mutationFn: (id: string) => answer(api.DELETE('/api/account/sessions/{id}', { params: { path: { id } } })), onSuccess: () => queries.invalidateQueries({ queryKey: keys.signedIn }) })
+  const sessions = useQuery({
+    queryKey: keys.signedIn,
+    queryFn: () => answer(api.GET('/api/account/sessions')),
+  })
+  const end = useMutation({
+    mutationFn: (id: string) =>
+      answer(api.DELETE('/api/account/sessions/{id}', { params: { path: { id } } })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.signedIn }),
+  })
   const out = useMutation({
     mutationFn: () => answer(api.POST('/api/account/sign-out')),
     onSuccess: async () => {
@@ -54,15 +64,23 @@ function SignedIn({ name, demo }: { name: string; demo: boolean }) {
           Sign out
         </Button>
       </div>
-      <p className="py-1 text-sm text-ink-2">{demo ? 'The demo signs in by itself, on this machine only. ' : ''}Signed in here:</p>
+      <p className="py-1 text-sm text-ink-2">
+        {demo ? 'The demo signs in by itself, on this machine only. ' : ''}Signed in here:
+      </p>
       {sessions.isError && <Trouble error={sessions.error} retry={() => void sessions.refetch()} />}
       <ul>
         {(sessions.data ?? []).map((s) => (
-          <li key={s.id} className="flex items-baseline gap-3 border-b border-rule/60 py-1.5 text-sm">
+          <li
+            key={s.id}
+            className="flex items-baseline gap-3 border-b border-rule/60 py-1.5 text-sm"
+          >
             <span className="min-w-0 flex-1">
-              <span className="block truncate" title={s.device}>{deviceWords(s.device)}</span>
+              <span className="block truncate" title={s.device}>
+                {deviceWords(s.device)}
+              </span>
               <span className="text-ink-2">
-                since {day(s.since)}, last used {day(s.lastUsed)} {TIME.format(new Date(s.lastUsed))}
+                since {day(s.since)}, last used {day(s.lastUsed)}{' '}
+                {TIME.format(new Date(s.lastUsed))}
               </span>
             </span>
             {s.current ? (
@@ -77,7 +95,10 @@ function SignedIn({ name, demo }: { name: string; demo: boolean }) {
       </ul>
       {[end, out].map((x, k) => x.isError && <Trouble key={k} error={x.error} />)}
       <h2 className="mt-6 border-b border-rule pb-1 text-lg">Everything as one file</h2>
-      <p className="py-1 text-sm text-ink-2">Clients with health notes, records and planned weeks, gyms, own variants and own schools. Who has the file can read all of it.</p>
+      <p className="py-1 text-sm text-ink-2">
+        Clients with health notes, records and planned weeks, gyms, own variants and own schools.
+        Who has the file can read all of it.
+      </p>
       <p className="flex flex-wrap gap-4 text-sm">
         <a className="text-accent-2 underline" href="/api/account/file" download>
           Take the whole account out
@@ -95,7 +116,8 @@ function Password() {
   const [oldPassword, setOld] = useState('')
   const [newPassword, setNew] = useState('')
   const change = useMutation({
-    mutationFn: () => answer(api.PUT('/api/account/password', { body: { oldPassword, newPassword } })),
+    mutationFn: () =>
+      answer(api.PUT('/api/account/password', { body: { oldPassword, newPassword } })),
     onSuccess: () => {
       setOld('')
       setNew('')
@@ -110,10 +132,28 @@ function Password() {
   return (
     <form onSubmit={onSubmit} noValidate aria-label="Password" className="space-y-3">
       <h2 className="text-lg">Change the password</h2>
-      <Field label="Password now" type="password" autoComplete="current-password" value={oldPassword} onChange={(e) => setOld(e.target.value)} fault={problem?.fault('oldPassword')} />
-      <Field label="New password" type="password" autoComplete="new-password" value={newPassword} onChange={(e) => setNew(e.target.value)} fault={problem?.fault('newPassword')} />
+      <Field
+        label="Password now"
+        type="password"
+        autoComplete="current-password"
+        value={oldPassword}
+        onChange={(e) => setOld(e.target.value)}
+        fault={problem?.fault('oldPassword')}
+      />
+      <Field
+        label="New password"
+        type="password"
+        autoComplete="new-password"
+        value={newPassword}
+        onChange={(e) => setNew(e.target.value)}
+        fault={problem?.fault('newPassword')}
+      />
       {change.isError && (problem?.faults.length ?? 0) === 0 && <Trouble error={change.error} />}
-      {change.isSuccess && <p role="status" className="text-sm">Changed, and signed out everywhere else.</p>}
+      {change.isSuccess && (
+        <p role="status" className="text-sm">
+          Changed, and signed out everywhere else.
+        </p>
+      )}
       <Button type="submit" disabled={change.isPending}>
         Change it
       </Button>
@@ -123,7 +163,10 @@ function Password() {
 
 function AnotherCoach() {
   const form = useNewCoach()
-  const add = useMutation({ mutationFn: () => answer(api.POST('/api/account/coaches', { body: form.body })), onSuccess: form.clear })
+  const add = useMutation({
+    mutationFn: () => answer(api.POST('/api/account/coaches', { body: form.body })),
+    onSuccess: form.clear,
+  })
   const onSubmit = (e: FormEvent) => {
     e.preventDefault()
     add.mutate()
@@ -131,9 +174,15 @@ function AnotherCoach() {
   return (
     <form onSubmit={onSubmit} noValidate aria-label="Another coach" className="space-y-3">
       <h2 className="text-lg">Add another coach</h2>
-      <p className="text-sm text-ink-2">With clients, gyms and sessions of their own. Nobody sees anybody else’s.</p>
+      <p className="text-sm text-ink-2">
+        With clients, gyms and sessions of their own. Nobody sees anybody else’s.
+      </p>
       <NewCoachFields form={form} error={add.error} />
-      {add.isSuccess && <p role="status" className="text-sm">Added.</p>}
+      {add.isSuccess && (
+        <p role="status" className="text-sm">
+          Added.
+        </p>
+      )}
       <Button type="submit" disabled={add.isPending}>
         Add
       </Button>
@@ -143,7 +192,19 @@ function AnotherCoach() {
 
 /** A browser and its machine in two words, from what it says of itself. */
 function deviceWords(agent: string): string {
-  const browser = [['Edg/', 'Edge'], ['Firefox/', 'Firefox'], ['Chrome/', 'Chrome or alike'], ['Safari/', 'Safari']].find(([mark]) => agent.includes(mark!))?.[1]
-  const machine = [['iPhone', 'iPhone'], ['iPad', 'iPad'], ['Android', 'Android'], ['Windows', 'Windows'], ['Mac OS', 'Mac'], ['Linux', 'Linux']].find(([mark]) => agent.includes(mark!))?.[1]
+  const browser = [
+    ['Edg/', 'Edge'],
+    ['Firefox/', 'Firefox'],
+    ['Chrome/', 'Chrome or alike'],
+    ['Safari/', 'Safari'],
+  ].find(([mark]) => agent.includes(mark!))?.[1]
+  const machine = [
+    ['iPhone', 'iPhone'],
+    ['iPad', 'iPad'],
+    ['Android', 'Android'],
+    ['Windows', 'Windows'],
+    ['Mac OS', 'Mac'],
+    ['Linux', 'Linux'],
+  ].find(([mark]) => agent.includes(mark!))?.[1]
   return browser && machine ? `${browser} on ${machine}` : agent
 }

@@ -14,7 +14,10 @@ function gate(account: () => object, posts: string[] = []) {
   vi.stubGlobal('fetch', (request: Request) => {
     const path = new URL(request.url).pathname
     if (request.method === 'POST') posts.push(path)
-    if (path === '/api/account/sign-in') return Promise.resolve(new Response(JSON.stringify({ detail: 'Name or password is not right.' }), { status: 401 }))
+    if (path === '/api/account/sign-in')
+      return Promise.resolve(
+        new Response(JSON.stringify({ detail: 'Name or password is not right.' }), { status: 401 }),
+      )
     return Promise.resolve(Response.json(account()))
   })
   render(
@@ -75,6 +78,12 @@ test('a session that ends asks on top of the screen, which keeps what was typed'
   fireEvent.change(await screen.findByLabelText('typed'), { target: { value: 'half a note' } })
   signedIn = false
   act(() => void window.dispatchEvent(new Event(SIGNED_OUT)))
-  expect(await screen.findByText('You were signed out. What you typed is kept.')).toBeInTheDocument()
-  await waitFor(() => expect(document.querySelector<HTMLInputElement>('input[aria-label="typed"]')!.value).toBe('half a note'))
+  expect(
+    await screen.findByText('You were signed out. What you typed is kept.'),
+  ).toBeInTheDocument()
+  await waitFor(() =>
+    expect(document.querySelector<HTMLInputElement>('input[aria-label="typed"]')!.value).toBe(
+      'half a note',
+    ),
+  )
 })

@@ -14,7 +14,10 @@ export function Gate({ children }: { children: ReactNode }) {
   const queries = useQueryClient()
   const account = useAccount()
   const [wasIn, setWasIn] = useState(false)
-  const enter = useMutation({ mutationFn: () => answer(api.POST('/api/account/demo')), onSuccess: (a) => queries.setQueryData(keys.account, a) })
+  const enter = useMutation({
+    mutationFn: () => answer(api.POST('/api/account/demo')),
+    onSuccess: (a) => queries.setQueryData(keys.account, a),
+  })
   useEffect(() => {
     const out = () => void queries.invalidateQueries({ queryKey: keys.account, exact: true })
     window.addEventListener(SIGNED_OUT, out)
@@ -28,10 +31,21 @@ export function Gate({ children }: { children: ReactNode }) {
   }, [byItself, isPending, isError, mutate])
   if (a?.signedIn && !wasIn) setWasIn(true)
   const entering = byItself && !isError
-  if (!a) return account.isError ? <Trouble error={account.error} retry={() => void account.refetch()} /> : <Waiting what="Opening" />
+  if (!a)
+    return account.isError ? (
+      <Trouble error={account.error} retry={() => void account.refetch()} />
+    ) : (
+      <Waiting what="Opening" />
+    )
   if (a.signedIn || (entering && wasIn)) return children
   if (entering) return <Waiting what="Opening" />
-  const ask = a.demo ? <EnterDemo pending={enter.isPending} error={enter.error} onEnter={() => enter.mutate()} /> : a.firstRun ? <FirstAccount /> : <SignIn />
+  const ask = a.demo ? (
+    <EnterDemo pending={enter.isPending} error={enter.error} onEnter={() => enter.mutate()} />
+  ) : a.firstRun ? (
+    <FirstAccount />
+  ) : (
+    <SignIn />
+  )
   if (!wasIn) return <div className="mx-auto w-full max-w-md py-16">{ask}</div>
   return (
     <>
@@ -39,8 +53,13 @@ export function Gate({ children }: { children: ReactNode }) {
       <Dialog.Root open>
         <Dialog.Portal>
           <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
-          <Dialog.Content aria-describedby={undefined} className="fixed top-24 left-1/2 z-50 w-[26rem] max-w-[calc(100vw-2rem)] -translate-x-1/2 border border-ink bg-paper p-4">
-            <Dialog.Title className="mb-2 text-lg">You were signed out. What you typed is kept.</Dialog.Title>
+          <Dialog.Content
+            aria-describedby={undefined}
+            className="fixed top-24 left-1/2 z-50 w-[26rem] max-w-[calc(100vw-2rem)] -translate-x-1/2 border border-ink bg-paper p-4"
+          >
+            <Dialog.Title className="mb-2 text-lg">
+              You were signed out. What you typed is kept.
+            </Dialog.Title>
             {ask}
           </Dialog.Content>
         </Dialog.Portal>
@@ -49,7 +68,15 @@ export function Gate({ children }: { children: ReactNode }) {
   )
 }
 
-function EnterDemo({ pending, error, onEnter }: { pending: boolean; error: Error | null; onEnter: () => void }) {
+function EnterDemo({
+  pending,
+  error,
+  onEnter,
+}: {
+  pending: boolean
+  error: Error | null
+  onEnter: () => void
+}) {
   return (
     <div className="space-y-3">
       <h1 className="text-2xl">The demo</h1>
@@ -66,7 +93,10 @@ function SignIn() {
   const queries = useQueryClient()
   const [signInName, setName] = useState('')
   const [password, setPassword] = useState('')
-  const enter = useMutation({ mutationFn: () => answer(api.POST('/api/account/sign-in', { body: { signInName, password } })), onSuccess: () => queries.invalidateQueries() })
+  const enter = useMutation({
+    mutationFn: () => answer(api.POST('/api/account/sign-in', { body: { signInName, password } })),
+    onSuccess: () => queries.invalidateQueries(),
+  })
   const onSubmit = (e: FormEvent) => {
     e.preventDefault()
     enter.mutate()
@@ -74,8 +104,20 @@ function SignIn() {
   return (
     <form onSubmit={onSubmit} noValidate aria-label="Sign in" className="space-y-3">
       <h1 className="text-2xl">Sign in</h1>
-      <Field label="Name" autoComplete="username" value={signInName} onChange={(e) => setName(e.target.value)} autoFocus />
-      <Field label="Password" type="password" autoComplete="current-password" value={password} onChange={(e) => setPassword(e.target.value)} />
+      <Field
+        label="Name"
+        autoComplete="username"
+        value={signInName}
+        onChange={(e) => setName(e.target.value)}
+        autoFocus
+      />
+      <Field
+        label="Password"
+        type="password"
+        autoComplete="current-password"
+        value={password}
+        onChange={(e) => setPassword(e.target.value)}
+      />
       {enter.isError && <Trouble error={enter.error} />}
       <Button look="ink" type="submit" disabled={enter.isPending}>
         Sign in
@@ -87,7 +129,10 @@ function SignIn() {
 function FirstAccount() {
   const queries = useQueryClient()
   const form = useNewCoach()
-  const create = useMutation({ mutationFn: () => answer(api.POST('/api/account/first', { body: form.body })), onSuccess: () => queries.invalidateQueries() })
+  const create = useMutation({
+    mutationFn: () => answer(api.POST('/api/account/first', { body: form.body })),
+    onSuccess: () => queries.invalidateQueries(),
+  })
   const onSubmit = (e: FormEvent) => {
     e.preventDefault()
     create.mutate()
@@ -95,7 +140,9 @@ function FirstAccount() {
   return (
     <form onSubmit={onSubmit} noValidate aria-label="First account" className="space-y-3">
       <h1 className="text-2xl">The first coach on this machine</h1>
-      <p className="text-sm text-ink-2">There is nobody to send a forgotten password to: keep it somewhere safe.</p>
+      <p className="text-sm text-ink-2">
+        There is nobody to send a forgotten password to: keep it somewhere safe.
+      </p>
       <NewCoachFields form={form} error={create.error} />
       <Button look="ink" type="submit" disabled={create.isPending}>
         Begin
@@ -116,13 +163,38 @@ export function useNewCoach() {
   return { body: { name, signInName, password }, setName, setSignInName, setPassword, clear }
 }
 
-export function NewCoachFields({ form, error }: { form: ReturnType<typeof useNewCoach>; error: Error | null }) {
+export function NewCoachFields({
+  form,
+  error,
+}: {
+  form: ReturnType<typeof useNewCoach>
+  error: Error | null
+}) {
   const problem = error instanceof Problem ? error : null
   return (
     <>
-      <Field label="Coach's name" autoComplete="name" value={form.body.name} onChange={(e) => form.setName(e.target.value)} fault={problem?.fault('name')} />
-      <Field label="Name to sign in with" autoComplete="username" value={form.body.signInName} onChange={(e) => form.setSignInName(e.target.value)} fault={problem?.fault('signInName')} />
-      <Field label="Password" type="password" autoComplete="new-password" value={form.body.password} onChange={(e) => form.setPassword(e.target.value)} fault={problem?.fault('password')} />
+      <Field
+        label="Coach's name"
+        autoComplete="name"
+        value={form.body.name}
+        onChange={(e) => form.setName(e.target.value)}
+        fault={problem?.fault('name')}
+      />
+      <Field
+        label="Name to sign in with"
+        autoComplete="username"
+        value={form.body.signInName}
+        onChange={(e) => form.setSignInName(e.target.value)}
+        fault={problem?.fault('signInName')}
+      />
+      <Field
+        label="Password"
+        type="password"
+        autoComplete="new-password"
+        value={form.body.password}
+        onChange={(e) => form.setPassword(e.target.value)}
+        fault={problem?.fault('password')}
+      />
       {error && (problem?.faults.length ?? 0) === 0 && <Trouble error={error} />}
     </>
   )

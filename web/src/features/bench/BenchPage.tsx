@@ -38,7 +38,12 @@ export function BenchPage() {
   if (!catalogue.data || !clients.data || !gyms.data) return <Waiting what="Loading" />
   const candidateId = params.get('candidate') ?? catalogue.data.exercises[0]!.candidates[0]!.id
   const client = brief.client
-  if (!client) return clients.data.length === 0 || gyms.data.length === 0 ? <Quiet>Take in a client and a gym first.</Quiet> : <Waiting what="Beginning where you left off" />
+  if (!client)
+    return clients.data.length === 0 || gyms.data.length === 0 ? (
+      <Quiet>Take in a client and a gym first.</Quiet>
+    ) : (
+      <Waiting what="Beginning where you left off" />
+    )
   const candidates = candidateOptions(catalogue.data, candidateId)
   const choose = (id: string) =>
     setParams((old) => {
@@ -49,14 +54,33 @@ export function BenchPage() {
     })
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-1">
-      <BriefLine brief={{ ...brief, client }} change={change} catalogue={catalogue.data} clients={clients.data} gyms={gyms.data} />
+      <BriefLine
+        brief={{ ...brief, client }}
+        change={change}
+        catalogue={catalogue.data}
+        clients={clients.data}
+        gyms={gyms.data}
+      />
       <div className="flex flex-wrap items-baseline gap-3 font-serif text-lg">
         <span>
-          On the bench: <WordMenu label="Exercise" text={candidates.find((c) => c.value === candidateId)?.label ?? candidateId} value={candidateId} options={candidates} onChange={choose} />
+          On the bench:{' '}
+          <WordMenu
+            label="Exercise"
+            text={candidates.find((c) => c.value === candidateId)?.label ?? candidateId}
+            value={candidateId}
+            options={candidates}
+            onChange={choose}
+          />
         </span>
       </div>
       {candidates.some((c) => c.value === candidateId) ? (
-        <OneBench key={`${client} ${brief.gym} ${candidateId} ${brief.school} ${brief.stiff}`} catalogue={catalogue.data} brief={{ ...brief, client }} candidateId={candidateId} onChoose={choose} />
+        <OneBench
+          key={`${client} ${brief.gym} ${candidateId} ${brief.school} ${brief.stiff}`}
+          catalogue={catalogue.data}
+          brief={{ ...brief, client }}
+          candidateId={candidateId}
+          onChoose={choose}
+        />
       ) : (
         <Quiet>This exercise is not in the catalogue. Choose another above.</Quiet>
       )}
@@ -64,20 +88,46 @@ export function BenchPage() {
   )
 }
 
-function OneBench({ catalogue, brief, candidateId, onChoose }: { catalogue: Catalogue; brief: Brief & { client: string }; candidateId: string; onChoose: (candidateId: string) => void }) {
+function OneBench({
+  catalogue,
+  brief,
+  candidateId,
+  onChoose,
+}: {
+  catalogue: Catalogue
+  brief: Brief & { client: string }
+  candidateId: string
+  onChoose: (candidateId: string) => void
+}) {
   const [params, setParams] = useSearchParams()
   const moved = parseSetup(params.get('set'))
-  const [pinned, setPinned] = useState<Record<string, number> | null>(() => parseSetup(params.get('pinned'))) // a link may bring a start along
+  const [pinned, setPinned] = useState<Record<string, number> | null>(() =>
+    parseSetup(params.get('pinned')),
+  ) // a link may bring a start along
   const [at, setAt] = useState(20)
   const exercise = catalogue.exercises.find((x) => x.candidates.some((c) => c.id === candidateId))!
   const variant = exercise.candidates.find((c) => c.id === candidateId)!
-  const side = (setup: Record<string, number> | null): Schemas['SideInput'] => ({ clientId: brief.client, candidateId, stiffToday: brief.stiff, ...(brief.gym ? { gymId: brief.gym } : {}), ...(setup ? { setup } : {}) })
-  const wish: Schemas['BenchInput'] = { sides: [side(pinned), side(moved ?? pinned)], school: brief.school }
+  const side = (setup: Record<string, number> | null): Schemas['SideInput'] => ({
+    clientId: brief.client,
+    candidateId,
+    stiffToday: brief.stiff,
+    ...(brief.gym ? { gymId: brief.gym } : {}),
+    ...(setup ? { setup } : {}),
+  })
+  const wish: Schemas['BenchInput'] = {
+    sides: [side(pinned), side(moved ?? pinned)],
+    school: brief.school,
+  }
   const answer = useLatest(wish, (w: Schemas['BenchInput']) => postBench(w))
   const pin = usePin(brief)
   const held = useRef<string | null>(null)
   const [past, setPast] = useState<(string | null)[]>([])
-  const aimedSide: Schemas['AimedSideInput'] = { side: side(moved ?? pinned), aim: brief.aim, keepOut: brief.keepOut, school: brief.school }
+  const aimedSide: Schemas['AimedSideInput'] = {
+    side: side(moved ?? pinned),
+    aim: brief.aim,
+    keepOut: brief.keepOut,
+    school: brief.school,
+  }
   const resting = useResting(aimedSide, 900)
   const steps = useQuery({
     queryKey: ['steps', resting],
@@ -89,7 +139,10 @@ function OneBench({ catalogue, brief, candidateId, onChoose }: { catalogue: Cata
   const bench = answer.data
   const start = bench?.sides[0]
   const now = bench?.sides[1]
-  const box = useMemo(() => frame([...(start?.phases ?? []), ...(now?.phases ?? [])].map((p) => p.side)), [start, now])
+  const box = useMemo(
+    () => frame([...(start?.phases ?? []), ...(now?.phases ?? [])].map((p) => p.side)),
+    [start, now],
+  )
   if (answer.error && !bench) return <Trouble error={answer.error} />
   if (!start || !now) return <Waiting what="Setting up the stage" />
 
@@ -144,11 +197,22 @@ function OneBench({ catalogue, brief, candidateId, onChoose }: { catalogue: Cata
   const startPhase = start.phases[Math.min(at, start.phases.length - 1)]
   const stage = phase ?? startPhase // where nothing is possible, the start stays to be held
   const aimed = Object.keys(brief.aim).filter((id) => now.strips[id])
-  const strips = (aimed.length > 0 ? aimed.sort((a, b) => brief.aim[b]! - brief.aim[a]!) : strongest(now)).slice(0, 3)
-  const top = Math.max(1, ...strips.flatMap((id) => [...(now.strips[id]?.tension ?? []), ...(start.strips[id]?.tension ?? [])]))
+  const strips = (
+    aimed.length > 0 ? aimed.sort((a, b) => brief.aim[b]! - brief.aim[a]!) : strongest(now)
+  ).slice(0, 3)
+  const top = Math.max(
+    1,
+    ...strips.flatMap((id) => [
+      ...(now.strips[id]?.tension ?? []),
+      ...(start.strips[id]?.tension ?? []),
+    ]),
+  )
   const hasStance = exercise.parameters.some((p) => p.id === 'stance')
   return (
-    <div className="grid min-h-0 flex-1 gap-4 lg:grid-cols-[minmax(0,1fr)_17rem_19rem]" aria-busy={answer.pending}>
+    <div
+      className="grid min-h-0 flex-1 gap-4 lg:grid-cols-[minmax(0,1fr)_17rem_19rem]"
+      aria-busy={answer.pending}
+    >
       <section aria-label="Stage" className="flex min-h-[26rem] flex-col">
         <div className="relative grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-2 sm:grid-cols-[minmax(0,1fr)_11rem]">
           {stage ? (
@@ -168,7 +232,12 @@ function OneBench({ catalogue, brief, candidateId, onChoose }: { catalogue: Cata
           )}
           {now.plan && hasStance && (
             <figure className="flex min-h-0 flex-col">
-              <figcaption className="text-xs text-ink-2">Feet {exercise.family === 'press' || exercise.family === 'hack' ? 'on the plate' : 'from above'}</figcaption>
+              <figcaption className="text-xs text-ink-2">
+                Feet{' '}
+                {exercise.family === 'press' || exercise.family === 'hack'
+                  ? 'on the plate'
+                  : 'from above'}
+              </figcaption>
               <Stage
                 plan
                 drawing={now.plan}
@@ -186,11 +255,19 @@ function OneBench({ catalogue, brief, candidateId, onChoose }: { catalogue: Cata
         </div>
         <ClientWarnings refusal={now.refusal} statements={now.statements} who={now.clientName} />
         {now.obstacle && (
-          <p role="alert" className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm" data-testid="obstacle">
-            <b>Not possible for {now.clientName}:</b> {now.obstacle.reason} Missing: {now.obstacle.missing}.{!phase && ' The stage still shows the start.'}
+          <p
+            role="alert"
+            className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm"
+            data-testid="obstacle"
+          >
+            <b>Not possible for {now.clientName}:</b> {now.obstacle.reason} Missing:{' '}
+            {now.obstacle.missing}.{!phase && ' The stage still shows the start.'}
           </p>
         )}
-        <p className="text-xs text-ink-2">{moved && phase && 'Dashed: the start. '}Circles can be dragged, or moved with the arrow keys.</p>
+        <p className="text-xs text-ink-2">
+          {moved && phase && 'Dashed: the start. '}Circles can be dragged, or moved with the arrow
+          keys.
+        </p>
         {[...now.changes.map((c) => `For this client: ${c}`), ...now.notes].map((n) => (
           <p key={n} className="text-sm text-ink-2">
             {n}
@@ -198,13 +275,27 @@ function OneBench({ catalogue, brief, candidateId, onChoose }: { catalogue: Cata
         ))}
         <label className="mt-1 flex items-center gap-3 border-t border-rule pt-1 text-sm">
           <span>top</span>
-          <input type="range" aria-label="Place in the repetition" min={0} max={20} value={at} onChange={(e) => setAt(Number(e.target.value))} className="h-6 flex-1 accent-[var(--accent)]" aria-valuetext={`${Math.round((at / 20) * 100)} % of the way down`} />
+          <input
+            type="range"
+            aria-label="Place in the repetition"
+            min={0}
+            max={20}
+            value={at}
+            onChange={(e) => setAt(Number(e.target.value))}
+            className="h-6 flex-1 accent-[var(--accent)]"
+            aria-valuetext={`${Math.round((at / 20) * 100)} % of the way down`}
+          />
           <span>bottom</span>
         </label>
         {phase && (
           <p className="text-sm text-ink-2" data-testid="angles">
-            trunk {Math.round(phase.leanDeg)}° · hip {Math.round(phase.anglesDeg['hip flexion'] ?? 0)}° · knee {Math.round(phase.anglesDeg['knee flexion'] ?? 0)}° · ankle {Math.round(phase.anglesDeg['ankle dorsiflexion'] ?? 0)}°
-            {phase.demand !== undefined && <> · this point takes {Math.round(100 * phase.demand)} % of what it could</>}
+            trunk {Math.round(phase.leanDeg)}° · hip{' '}
+            {Math.round(phase.anglesDeg['hip flexion'] ?? 0)}° · knee{' '}
+            {Math.round(phase.anglesDeg['knee flexion'] ?? 0)}° · ankle{' '}
+            {Math.round(phase.anglesDeg['ankle dorsiflexion'] ?? 0)}°
+            {phase.demand !== undefined && (
+              <> · this point takes {Math.round(100 * phase.demand)} % of what it could</>
+            )}
           </p>
         )}
       </section>
@@ -214,18 +305,41 @@ function OneBench({ catalogue, brief, candidateId, onChoose }: { catalogue: Cata
         ) : (
           <>
             {strips.map((id) => (
-              <LengthStrip key={id} title={catalogue.regions.find((r) => r.id === id)?.coachName ?? id} now={now.strips[id]!} ghost={moved ? start.strips[id] : undefined} at={k} top={top} />
+              <LengthStrip
+                key={id}
+                title={catalogue.regions.find((r) => r.id === id)?.coachName ?? id}
+                now={now.strips[id]!}
+                ghost={moved ? start.strips[id] : undefined}
+                at={k}
+                top={top}
+              />
             ))}
-            <MomentStrip moments={now.phases.map((p) => p.moments)} ghost={moved ? start.phases.map((p) => p.moments) : undefined} at={k} sticking={now.stickingPhase} />
+            <MomentStrip
+              moments={now.phases.map((p) => p.moments)}
+              ghost={moved ? start.phases.map((p) => p.moments) : undefined}
+              at={k}
+              sticking={now.stickingPhase}
+            />
             <p className="mt-1 text-xs">
-              <b>Gives out first:</b> {now.limiters.filter((l) => l.share >= 0.05).slice(0, 3).map((l) => `${l.name} ${Math.round(100 * l.share)} %`).join(', ')}
+              <b>Gives out first:</b>{' '}
+              {now.limiters
+                .filter((l) => l.share >= 0.05)
+                .slice(0, 3)
+                .map((l) => `${l.name} ${Math.round(100 * l.share)} %`)
+                .join(', ')}
             </p>
           </>
         )}
       </section>
       <section aria-label="Controls" className="min-h-0 overflow-auto px-1">
         <div className="mb-1 flex flex-wrap gap-2">
-          <Button look="ink" disabled={pin.isPending || now.obstacle !== undefined || now.refusal !== undefined || !brief.gym} onClick={() => pin.mutate({ candidateId, setup })}>
+          <Button
+            look="ink"
+            disabled={
+              pin.isPending || now.obstacle !== undefined || now.refusal !== undefined || !brief.gym
+            }
+            onClick={() => pin.mutate({ candidateId, setup })}
+          >
             Pin to session
           </Button>
           <Button className="px-2" disabled={!moved} onClick={() => setPinned(setup)}>
@@ -250,25 +364,64 @@ function OneBench({ catalogue, brief, candidateId, onChoose }: { catalogue: Cata
         {answer.error ? <Trouble error={answer.error} /> : null}
         {moved && !now.obstacle && bench && (
           <div className="mb-2">
-            <Changes bench={bench} regions={catalogue.regions} aimed={aimed} from="start" to="now" />
+            <Changes
+              bench={bench}
+              regions={catalogue.regions}
+              aimed={aimed}
+              from="start"
+              to="now"
+            />
             {start.obstacle ? (
               <p className="mt-1 border-l-2 border-warn pl-2 text-sm">
-                The start cannot be taken by this client: {start.obstacle.reason} Missing: {start.obstacle.missing}.
+                The start cannot be taken by this client: {start.obstacle.reason} Missing:{' '}
+                {start.obstacle.missing}.
               </p>
             ) : (
-              bench.changes.every((c) => !c.toldApart) && <p className="mt-1 text-sm">The model cannot tell these two set-ups apart.</p>
+              bench.changes.every((c) => !c.toldApart) && (
+                <p className="mt-1 text-sm">The model cannot tell these two set-ups apart.</p>
+              )
             )}
           </div>
         )}
         {now.load && <LoadWords load={now.load} />}
-        {!now.obstacle && !now.refusal && <FindBest input={aimedSide} parameters={exercise.parameters} onTake={take} />}
+        {!now.obstacle && !now.refusal && (
+          <FindBest input={aimedSide} parameters={exercise.parameters} onTake={take} />
+        )}
         {variant.own && !moved ? (
           <OwnVariant candidateId={candidateId} retired={variant.retired} />
         ) : (
-          !now.obstacle && moved && <KeepVariant exerciseId={exercise.id} setup={setup} clientId={brief.client} onKept={onChoose} />
+          !now.obstacle &&
+          moved && (
+            <KeepVariant
+              exerciseId={exercise.id}
+              setup={setup}
+              clientId={brief.client}
+              onKept={onChoose}
+            />
+          )
         )}
-        <TapelessStarts title="Find a start without a tape" clientId={brief.client} gymId={brief.gym} stiffToday={brief.stiff} candidateId={candidateId} onFound={take} />
-        <Controls parameters={exercise.parameters} setup={setup} pinned={start.setup} measured={now.measured} steps={steps.data && !steps.isPlaceholderData && JSON.stringify(resting) === JSON.stringify(aimedSide) ? steps.data.steps : []} onMove={onMove} />
+        <TapelessStarts
+          title="Find a start without a tape"
+          clientId={brief.client}
+          gymId={brief.gym}
+          stiffToday={brief.stiff}
+          candidateId={candidateId}
+          onFound={take}
+        />
+        <Controls
+          parameters={exercise.parameters}
+          setup={setup}
+          pinned={start.setup}
+          measured={now.measured}
+          steps={
+            steps.data &&
+            !steps.isPlaceholderData &&
+            JSON.stringify(resting) === JSON.stringify(aimedSide)
+              ? steps.data.steps
+              : []
+          }
+          onMove={onMove}
+        />
       </section>
     </div>
   )
@@ -286,8 +439,15 @@ function strongest(side: BenchSide): string[] {
 /** A frame for the feet that does not jump while the stance is moved. */
 function planBox(side: BenchSide) {
   const b = frame([side.plan!], 0.04)
-  const half = Math.max(0.36, ...side.plan!.lines.flatMap((l) => (l.role.startsWith('foot') ? l.points.map((p) => Math.abs(p.y)) : [])))
-  const along = side.plan!.lines.filter((l) => l.role.startsWith('foot')).flatMap((l) => l.points.map((p) => p.x))
+  const half = Math.max(
+    0.36,
+    ...side.plan!.lines.flatMap((l) =>
+      l.role.startsWith('foot') ? l.points.map((p) => Math.abs(p.y)) : [],
+    ),
+  )
+  const along = side
+    .plan!.lines.filter((l) => l.role.startsWith('foot'))
+    .flatMap((l) => l.points.map((p) => p.x))
   const [low, high] = [Math.min(...along) - 0.06, Math.max(...along) + 0.06]
   return { ...b, x: -half - 0.05, width: 2 * half + 0.1, y: -high, height: high - low }
 }

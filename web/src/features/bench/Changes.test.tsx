@@ -22,7 +22,9 @@ test('aimed regions are always shown, others only when they can be told apart; n
     ],
   } as Bench
   render(<Changes bench={bench} regions={regions} aimed={['VL']} from="start" to="now" />)
-  expect(screen.getByRole('row', { name: 'outer quad 0.80 0.82 cannot be told' })).toBeInTheDocument()
+  expect(
+    screen.getByRole('row', { name: 'outer quad 0.80 0.82 cannot be told' }),
+  ).toBeInTheDocument()
   expect(screen.getByRole('row', { name: 'upper quad 0.40 0.60 +50 %' })).toBeInTheDocument()
   expect(screen.getByRole('row', { name: 'inner thigh front 0.02 0.20 new' })).toBeInTheDocument()
   expect(screen.queryByText('lower calf')).not.toBeInTheDocument()

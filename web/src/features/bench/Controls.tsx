@@ -2,25 +2,51 @@ import { useId } from 'react'
 import type { Parameter, Step } from '../../api/client'
 import { setupValue } from '../../quantity/format'
 
-type Props = { parameters: Parameter[]; setup: Record<string, number>; pinned: Record<string, number> | null; measured: string[]; steps: Step[]; onMove: (id: string, value: number) => void }
+type Props = {
+  parameters: Parameter[]
+  setup: Record<string, number>
+  pinned: Record<string, number> | null
+  measured: string[]
+  steps: Step[]
+  onMove: (id: string, value: number) => void
+}
 
 /** Every parameter in natural steps: the set-up first, then technique, then the machine. */
 export function Controls({ parameters, setup, pinned, measured, steps, onMove }: Props) {
   const of = (kind: Parameter['kind']) => parameters.filter((p) => p.kind === kind)
-  const group = (list: Parameter[]) => list.map((p) => <Control key={p.id} parameter={p} measured={measured.includes(p.id)} value={setup[p.id] ?? p.usual} was={pinned?.[p.id]} step={steps.find((s) => s.parameterId === p.id)} onMove={onMove} />)
+  const group = (list: Parameter[]) =>
+    list.map((p) => (
+      <Control
+        key={p.id}
+        parameter={p}
+        measured={measured.includes(p.id)}
+        value={setup[p.id] ?? p.usual}
+        was={pinned?.[p.id]}
+        step={steps.find((s) => s.parameterId === p.id)}
+        onMove={onMove}
+      />
+    ))
   const known = of('MACHINE').filter((p) => measured.includes(p.id)).length
   return (
     <div>
       {group(of('SETUP'))}
       {of('TECHNIQUE').length > 0 && (
         <details className="mt-2" open={of('SETUP').length < 4}>
-          <summary className="border-b border-ink py-1 font-serif text-base font-semibold">What the lifter does</summary>
+          <summary className="border-b border-ink py-1 font-serif text-base font-semibold">
+            What the lifter does
+          </summary>
           {group(of('TECHNIQUE'))}
         </details>
       )}
       {of('MACHINE').length > 0 && (
         <details className="mt-2">
-          <summary className="border-b border-ink py-1 font-serif text-base font-semibold">This machine ({known === 0 ? 'generic until measured' : `${known} of ${of('MACHINE').length} measured here`})</summary>
+          <summary className="border-b border-ink py-1 font-serif text-base font-semibold">
+            This machine (
+            {known === 0
+              ? 'generic until measured'
+              : `${known} of ${of('MACHINE').length} measured here`}
+            )
+          </summary>
           {group(of('MACHINE'))}
         </details>
       )}
@@ -28,7 +54,21 @@ export function Controls({ parameters, setup, pinned, measured, steps, onMove }:
   )
 }
 
-function Control({ parameter: p, value, was, measured, step, onMove }: { parameter: Parameter; value: number; measured: boolean; was?: number; step?: Step; onMove: (id: string, value: number) => void }) {
+function Control({
+  parameter: p,
+  value,
+  was,
+  measured,
+  step,
+  onMove,
+}: {
+  parameter: Parameter
+  value: number
+  measured: boolean
+  was?: number
+  step?: Step
+  onMove: (id: string, value: number) => void
+}) {
   const id = useId()
   const moved = was !== undefined && Math.abs(was - value) > 1e-6
   return (
@@ -44,7 +84,12 @@ function Control({ parameter: p, value, was, measured, step, onMove }: { paramet
         </span>
       </div>
       {p.choices.length > 0 ? (
-        <select id={id} className="mt-0.5 w-full border border-rule px-1 py-1 text-sm" value={value} onChange={(e) => onMove(p.id, Number(e.target.value))}>
+        <select
+          id={id}
+          className="mt-0.5 w-full border border-rule px-1 py-1 text-sm"
+          value={value}
+          onChange={(e) => onMove(p.id, Number(e.target.value))}
+        >
           {p.choices.map((c, k) => (
             <option key={c} value={k}>
               {c}
@@ -75,13 +120,29 @@ function Control({ parameter: p, value, was, measured, step, onMove }: { paramet
 }
 
 /** What a step one way does for the aim; a gain of 0 is too little to count. */
-function Way({ way, parameter, sign, step }: { way: Step['more']; parameter: Parameter; sign: string; step: number }) {
-  if (way.gain === undefined) return <span title={way.obstacle}>{sign === '+' ? 'no further' : 'no less'}</span>
+function Way({
+  way,
+  parameter,
+  sign,
+  step,
+}: {
+  way: Step['more']
+  parameter: Parameter
+  sign: string
+  step: number
+}) {
+  if (way.gain === undefined)
+    return <span title={way.obstacle}>{sign === '+' ? 'no further' : 'no less'}</span>
   const percent = Math.round(100 * way.gain)
   return (
     <span>
       {sign}
-      {setupValue(parameter, step)}: {way.gain === 0 ? 'alike' : <b className="font-semibold text-ink">{`${percent > 0 ? '+' : '−'}${Math.abs(percent)} %`}</b>}
+      {setupValue(parameter, step)}:{' '}
+      {way.gain === 0 ? (
+        'alike'
+      ) : (
+        <b className="font-semibold text-ink">{`${percent > 0 ? '+' : '−'}${Math.abs(percent)} %`}</b>
+      )}
     </span>
   )
 }

@@ -6,7 +6,11 @@ import { setupValue } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Trouble } from '../../ui/Notice'
 
-type Props = { input: Schemas['AimedSideInput']; parameters: Parameter[]; onTake: (setup: Record<string, number>) => void }
+type Props = {
+  input: Schemas['AimedSideInput']
+  parameters: Parameter[]
+  onTake: (setup: Record<string, number>) => void
+}
 
 /** Searches the set-up that serves the aim best, shows what it would move and what it costs elsewhere, and sets it up when the coach says so. */
 export function FindBest({ input, parameters, onTake }: Props) {
@@ -17,7 +21,12 @@ export function FindBest({ input, parameters, onTake }: Props) {
       return postBest(wish, running.current.signal)
     },
   })
-  if (Object.keys(input.aim ?? {}).length === 0) return <p className="text-sm text-ink-2">Paint an aim on the order to search the best set-up for it.</p>
+  if (Object.keys(input.aim ?? {}).length === 0)
+    return (
+      <p className="text-sm text-ink-2">
+        Paint an aim on the order to search the best set-up for it.
+      </p>
+    )
   return (
     <div className="mb-2 border-b border-rule pb-2">
       {search.isPending ? (
@@ -41,7 +50,15 @@ export function FindBest({ input, parameters, onTake }: Props) {
   )
 }
 
-function Found({ best, parameters, onTake }: { best: Best; parameters: Parameter[]; onTake: (setup: Record<string, number>) => void }) {
+function Found({
+  best,
+  parameters,
+  onTake,
+}: {
+  best: Best
+  parameters: Parameter[]
+  onTake: (setup: Record<string, number>) => void
+}) {
   const parameter = (id: string) => parameters.find((p) => p.id === id)
   const flat = best.flat.map((id) => parameter(id)?.label.toLowerCase()).filter(Boolean)
   return (

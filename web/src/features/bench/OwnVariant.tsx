@@ -7,11 +7,22 @@ import { Field } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
 
 /** Keeps the set-up on the bench under a name of the coach's own; it is then listed and ordered like any other. */
-export function KeepVariant({ exerciseId, setup, clientId, onKept }: { exerciseId: string; setup: Record<string, number>; clientId: string; onKept: (candidateId: string) => void }) {
+export function KeepVariant({
+  exerciseId,
+  setup,
+  clientId,
+  onKept,
+}: {
+  exerciseId: string
+  setup: Record<string, number>
+  clientId: string
+  onKept: (candidateId: string) => void
+}) {
   const queries = useQueryClient()
   const [name, setName] = useState('')
   const keep = useMutation({
-    mutationFn: () => answer(api.POST('/api/variants', { body: { exerciseId, name, setup, clientId } })),
+    mutationFn: () =>
+      answer(api.POST('/api/variants', { body: { exerciseId, name, setup, clientId } })),
     onSuccess: async (kept) => {
       await changed(queries)
       onKept(kept.id)
@@ -28,13 +39,21 @@ export function KeepVariant({ exerciseId, setup, clientId, onKept }: { exerciseI
           keep.mutate()
         }}
       >
-        <Field label="Name" className="min-w-0 flex-1" value={name} onChange={(e) => setName(e.target.value)} fault={fault} />
+        <Field
+          label="Name"
+          className="min-w-0 flex-1"
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+          fault={fault}
+        />
         <Button type="submit" disabled={keep.isPending}>
           Keep
         </Button>
       </form>
       {keep.isError && !fault && <Trouble error={keep.error} />}
-      <p className="mt-1 text-ink-2">Other clients get it in proportion to their own legs and mass. Only you see it.</p>
+      <p className="mt-1 text-ink-2">
+        Other clients get it in proportion to their own legs and mass. Only you see it.
+      </p>
     </details>
   )
 }
@@ -46,7 +65,11 @@ export function OwnVariant({ candidateId, retired }: { candidateId: string; reti
     mutationFn: () => {
       const [exerciseId, variant] = candidateId.split('/') as [string, string]
       const way = { params: { path: { exerciseId, variant } } }
-      return answer(retired ? api.PUT('/api/variants/{exerciseId}/{variant}', way) : api.DELETE('/api/variants/{exerciseId}/{variant}', way))
+      return answer(
+        retired
+          ? api.PUT('/api/variants/{exerciseId}/{variant}', way)
+          : api.DELETE('/api/variants/{exerciseId}/{variant}', way),
+      )
     },
     onSuccess: () => changed(queries),
   })

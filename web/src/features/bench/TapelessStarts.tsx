@@ -8,7 +8,14 @@ import { Field } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
 
 type Way = Schemas['StartWayView']
-type Props = { clientId: string; gymId?: string | null; stiffToday?: boolean; candidateId?: string; title: string; onFound?: (setup: Record<string, number>) => void }
+type Props = {
+  clientId: string
+  gymId?: string | null
+  stiffToday?: boolean
+  candidateId?: string
+  title: string
+  onFound?: (setup: Record<string, number>) => void
+}
 
 /** Ways to find a start without a tape, turned into the set-up's centimetres and degrees; without an exercise, those that need none. */
 export function TapelessStarts(props: Props) {
@@ -17,20 +24,33 @@ export function TapelessStarts(props: Props) {
   return (
     <details className="my-1">
       <summary className="border-b border-rule py-1 text-sm">{props.title}</summary>
-      {ways.data.filter((w) => props.candidateId || w.way === 'SIT_AND_REACH').map((w) => (
-        <OneWay key={w.way} way={w} {...props} />
-      ))}
+      {ways.data
+        .filter((w) => props.candidateId || w.way === 'SIT_AND_REACH')
+        .map((w) => (
+          <OneWay key={w.way} way={w} {...props} />
+        ))}
     </details>
   )
 }
 
 function OneWay({ way, clientId, gymId, stiffToday, candidateId, onFound }: Props & { way: Way }) {
-  const [answers, setAnswers] = useState<Record<string, string>>(() => Object.fromEntries(way.questions.map((q) => [q.id, String(q.usual)])))
+  const [answers, setAnswers] = useState<Record<string, string>>(() =>
+    Object.fromEntries(way.questions.map((q) => [q.id, String(q.usual)])),
+  )
   const find = useMutation({
     mutationFn: () =>
       answer(
         api.POST('/api/starts', {
-          body: { clientId, candidateId, way: way.way, stiffToday, ...(gymId ? { gymId } : {}), answers: Object.fromEntries(Object.entries(answers).map(([id, t]) => [id, Number(t.replace(',', '.'))])) },
+          body: {
+            clientId,
+            candidateId,
+            way: way.way,
+            stiffToday,
+            ...(gymId ? { gymId } : {}),
+            answers: Object.fromEntries(
+              Object.entries(answers).map(([id, t]) => [id, Number(t.replace(',', '.'))]),
+            ),
+          },
         }),
       ),
     onSuccess: (f) => onFound?.(f.setup),
@@ -45,13 +65,26 @@ function OneWay({ way, clientId, gymId, stiffToday, candidateId, onFound }: Prop
         ))}
       </ol>
       {way.questions.map((q) => (
-        <Field key={q.id} label={q.label} unit={q.unit} type="number" min={q.min} max={q.max} step={q.step} value={answers[q.id]} onChange={(e) => setAnswers({ ...answers, [q.id]: e.target.value })} fault={problem?.fault(`answers.${q.id}`)} />
+        <Field
+          key={q.id}
+          label={q.label}
+          unit={q.unit}
+          type="number"
+          min={q.min}
+          max={q.max}
+          step={q.step}
+          value={answers[q.id]}
+          onChange={(e) => setAnswers({ ...answers, [q.id]: e.target.value })}
+          fault={problem?.fault(`answers.${q.id}`)}
+        />
       ))}
       <Button disabled={find.isPending} onClick={() => find.mutate()}>
         {onFound ? 'Set it up so' : 'In centimetres'}
       </Button>
       {find.isSuccess && <p role="status">{find.data.sentence}</p>}
-      {find.isError && !way.questions.some((q) => problem?.fault(`answers.${q.id}`)) && <Trouble error={find.error} />}
+      {find.isError && !way.questions.some((q) => problem?.fault(`answers.${q.id}`)) && (
+        <Trouble error={find.error} />
+      )}
     </section>
   )
 }

@@ -1,8 +1,15 @@
 import { useEffect, useRef, useState } from 'react'
 
 /** Asks for each wish in turn, one request in flight at a time; wishes that were overtaken while waiting are dropped, the newest always comes last. */
-export function useLatest<Wish, Answer>(wish: Wish | null, ask: (wish: Wish) => Promise<Answer>): { data: Answer | null; error: unknown; pending: boolean } {
-  const [state, setState] = useState<{ data: Answer | null; error: unknown; pending: boolean }>({ data: null, error: null, pending: false })
+export function useLatest<Wish, Answer>(
+  wish: Wish | null,
+  ask: (wish: Wish) => Promise<Answer>,
+): { data: Answer | null; error: unknown; pending: boolean } {
+  const [state, setState] = useState<{ data: Answer | null; error: unknown; pending: boolean }>({
+    data: null,
+    error: null,
+    pending: false,
+  })
   const busy = useRef(false)
   const waiting = useRef<Wish | null>(null)
   const alive = useRef(true)

@@ -4,7 +4,14 @@ import type { Brief } from './brief'
 import { regionWords } from './names'
 
 /** weighed: whether the screen orders anything, so that weights do something */
-type Props = { brief: Brief; change: (c: Partial<Brief>) => void; catalogue: Catalogue; clients: Client[]; gyms: Gym[]; weighed?: boolean }
+type Props = {
+  brief: Brief
+  change: (c: Partial<Brief>) => void
+  catalogue: Catalogue
+  clients: Client[]
+  gyms: Gym[]
+  weighed?: boolean
+}
 
 /** The whole context as one sentence whose underlined words are controls. */
 export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = false }: Props) {
@@ -13,35 +20,78 @@ export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = f
   const groups = [...new Set(catalogue.regions.map((r) => r.group))]
   const school = catalogue.schools.find((s) => s.id === brief.school) ?? catalogue.schools[0]!
   const preset = catalogue.presets.find((p) => p.id === brief.preset) ?? catalogue.presets[0]!
-  const ofGroup = (group: string) => catalogue.regions.filter((r) => r.group === group).map((r) => r.id)
+  const ofGroup = (group: string) =>
+    catalogue.regions.filter((r) => r.group === group).map((r) => r.id)
   const aimGroup = (group: string) =>
-    change(group === '' ? { aim: {} } : { aim: Object.fromEntries(ofGroup(group).map((id) => [id, 2])), keepOut: brief.keepOut.filter((id) => !ofGroup(group).includes(id)) })
+    change(
+      group === ''
+        ? { aim: {} }
+        : {
+            aim: Object.fromEntries(ofGroup(group).map((id) => [id, 2])),
+            keepOut: brief.keepOut.filter((id) => !ofGroup(group).includes(id)),
+          },
+    )
   const keepGroup = (group: string) => {
     if (group === '') return change({ keepOut: [] })
-    if (group === 'ERECTORS') return change({ keepOut: [...new Set([...brief.keepOut, 'ERECTORS'])] })
+    if (group === 'ERECTORS')
+      return change({ keepOut: [...new Set([...brief.keepOut, 'ERECTORS'])] })
     const ids = ofGroup(group)
-    change({ keepOut: [...new Set([...brief.keepOut, ...ids])], aim: Object.fromEntries(Object.entries(brief.aim).filter(([id]) => !ids.includes(id))) })
+    change({
+      keepOut: [...new Set([...brief.keepOut, ...ids])],
+      aim: Object.fromEntries(Object.entries(brief.aim).filter(([id]) => !ids.includes(id))),
+    })
   }
   return (
     <p className="font-serif text-lg leading-relaxed" data-testid="brief">
       For{' '}
-      <WordMenu label="Client" text={client?.name ?? 'a client'} value={brief.client ?? ''} options={clients.map((c) => ({ value: c.id, label: c.name }))} onChange={(id) => change({ client: id })} /> at{' '}
-      <WordMenu label="Gym" text={gym?.name ?? 'a gym'} value={brief.gym ?? ''} options={gyms.map((g) => ({ value: g.id, label: g.name }))} onChange={(id) => change({ gym: id })} />: bring up{' '}
+      <WordMenu
+        label="Client"
+        text={client?.name ?? 'a client'}
+        value={brief.client ?? ''}
+        options={clients.map((c) => ({ value: c.id, label: c.name }))}
+        onChange={(id) => change({ client: id })}
+      />{' '}
+      at{' '}
+      <WordMenu
+        label="Gym"
+        text={gym?.name ?? 'a gym'}
+        value={brief.gym ?? ''}
+        options={gyms.map((g) => ({ value: g.id, label: g.name }))}
+        onChange={(id) => change({ gym: id })}
+      />
+      : bring up{' '}
       <WordMenu
         label="Bring up"
         text={regionWords(catalogue.regions, Object.keys(brief.aim))}
-        options={[...groups.map((g) => ({ value: g, label: `all ${g}` })), { value: '', label: 'nothing yet', note: 'then paint single regions on the chart' }]}
+        options={[
+          ...groups.map((g) => ({ value: g, label: `all ${g}` })),
+          { value: '', label: 'nothing yet', note: 'then paint single regions on the chart' },
+        ]}
         onChange={aimGroup}
       />
       ; keep out{' '}
       <WordMenu
         label="Keep out"
-        text={brief.keepOut.length === 0 ? 'nothing' : regionWords(catalogue.regions, brief.keepOut)}
-        options={[{ value: 'ERECTORS', label: 'lower back' }, ...groups.map((g) => ({ value: g, label: `all ${g}` })), { value: '', label: 'nothing' }]}
+        text={
+          brief.keepOut.length === 0 ? 'nothing' : regionWords(catalogue.regions, brief.keepOut)
+        }
+        options={[
+          { value: 'ERECTORS', label: 'lower back' },
+          ...groups.map((g) => ({ value: g, label: `all ${g}` })),
+          { value: '', label: 'nothing' },
+        ]}
         onChange={keepGroup}
       />
       ; judged{' '}
-      <WordMenu label="School" text={school.label} value={school.id} options={catalogue.schools.filter((s) => !s.retired).map((s) => ({ value: s.id, label: s.label, note: s.reason }))} onChange={(id) => change({ school: id })} />
+      <WordMenu
+        label="School"
+        text={school.label}
+        value={school.id}
+        options={catalogue.schools
+          .filter((s) => !s.retired)
+          .map((s) => ({ value: s.id, label: s.label, note: s.reason }))}
+        onChange={(id) => change({ school: id })}
+      />
       {weighed && (
         <>
           , weighed for{' '}
@@ -49,25 +99,55 @@ export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = f
             label="Weighed for"
             text={preset.label + (Object.keys(brief.weights).length > 0 ? ', own weights' : '')}
             value={preset.id}
-            options={catalogue.presets.map((p) => ({ value: p.id, label: p.label, note: p.reason }))}
+            options={catalogue.presets.map((p) => ({
+              value: p.id,
+              label: p.label,
+              note: p.reason,
+            }))}
             onChange={(id) => change({ preset: id, weights: {} })}
           />
         </>
       )}
       ;{' '}
-      <WordToggle label="Today" text={brief.stiff ? 'stiff today' : 'as usual today'} note="Less ankle and hip, for this session only" on={brief.stiff} onChange={(stiff) => change({ stiff })} />
+      <WordToggle
+        label="Today"
+        text={brief.stiff ? 'stiff today' : 'as usual today'}
+        note="Less ankle and hip, for this session only"
+        on={brief.stiff}
+        onChange={(stiff) => change({ stiff })}
+      />
       .
     </p>
   )
 }
 
 /** The same sentence to read and to print. */
-export function BriefWords({ catalogue, clientName, gymName, brief }: { catalogue: Catalogue; clientName: string; gymName: string; brief: { aim: Record<string, number>; keepOut: string[]; school: string; stiffToday: boolean } }) {
+export function BriefWords({
+  catalogue,
+  clientName,
+  gymName,
+  brief,
+}: {
+  catalogue: Catalogue
+  clientName: string
+  gymName: string
+  brief: { aim: Record<string, number>; keepOut: string[]; school: string; stiffToday: boolean }
+}) {
   const school = catalogue.schools.find((s) => s.id === brief.school)
   return (
     <p className="font-serif text-lg leading-relaxed">
-      For <b>{clientName}</b> at <b>{gymName}</b>: bring up <b>{regionWords(catalogue.regions, Object.keys(brief.aim))}</b>; keep out{' '}
-      <b>{brief.keepOut.length === 0 ? 'nothing' : regionWords(catalogue.regions, brief.keepOut)}</b>; judged <b>{school?.label}</b>{brief.stiffToday && <>; <b>stiff today</b></>}.
+      For <b>{clientName}</b> at <b>{gymName}</b>: bring up{' '}
+      <b>{regionWords(catalogue.regions, Object.keys(brief.aim))}</b>; keep out{' '}
+      <b>
+        {brief.keepOut.length === 0 ? 'nothing' : regionWords(catalogue.regions, brief.keepOut)}
+      </b>
+      ; judged <b>{school?.label}</b>
+      {brief.stiffToday && (
+        <>
+          ; <b>stiff today</b>
+        </>
+      )}
+      .
     </p>
   )
 }

@@ -3,7 +3,16 @@ import type { Region } from '../../api/client'
 import { orderInput, painted, paintOf, parseBrief, writeBrief } from './brief'
 import { regionWords } from './names'
 
-const brief = { client: 'c', gym: 'g', aim: { VL: 3, RF: 1 }, keepOut: ['ERECTORS', 'AL'], school: 'squeeze', preset: 'sore-back', weights: { stability: 1.5, fit: 7 }, stiff: true }
+const brief = {
+  client: 'c',
+  gym: 'g',
+  aim: { VL: 3, RF: 1 },
+  keepOut: ['ERECTORS', 'AL'],
+  school: 'squeeze',
+  preset: 'sore-back',
+  weights: { stability: 1.5, fit: 7 },
+  stiff: true,
+}
 
 describe('the brief in the address', () => {
   test('comes back as it was written, and leaves other parameters alone', () => {
@@ -33,8 +42,13 @@ describe('the brief in the address', () => {
 })
 
 test('a whole group is said in one word', () => {
-  const region = (id: string, group: string, coachName: string) => ({ id, group, coachName }) as Region
-  const regions = [region('A', 'quads', 'outer quad (sweep)'), region('B', 'quads', 'upper quad'), region('C', 'shin', 'shin')]
+  const region = (id: string, group: string, coachName: string) =>
+    ({ id, group, coachName }) as Region
+  const regions = [
+    region('A', 'quads', 'outer quad (sweep)'),
+    region('B', 'quads', 'upper quad'),
+    region('C', 'shin', 'shin'),
+  ]
   expect(regionWords(regions, ['A', 'B'])).toBe('all quads')
   expect(regionWords(regions, ['A', 'C', 'ERECTORS'])).toBe('lower back, outer quad, shin')
   expect(regionWords(regions, [])).toBe('nothing yet')

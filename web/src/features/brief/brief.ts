@@ -52,11 +52,23 @@ export function writeBrief(brief: Brief, into: URLSearchParams): URLSearchParams
   const put = (key: string, value: string | null) => (value ? p.set(key, value) : p.delete(key))
   put('client', brief.client)
   put('gym', brief.gym)
-  put('aim', Object.entries(brief.aim).map(([id, w]) => `${id}.${w}`).sort().join('~'))
+  put(
+    'aim',
+    Object.entries(brief.aim)
+      .map(([id, w]) => `${id}.${w}`)
+      .sort()
+      .join('~'),
+  )
   put('out', [...brief.keepOut].sort().join('~'))
   put('school', brief.school === DEFAULT_SCHOOL ? null : brief.school)
   put('for', brief.preset === DEFAULT_PRESET ? null : brief.preset)
-  put('w', Object.entries(brief.weights).map(([id, w]) => `${id}.${w}`).sort().join('~'))
+  put(
+    'w',
+    Object.entries(brief.weights)
+      .map(([id, w]) => `${id}.${w}`)
+      .sort()
+      .join('~'),
+  )
   put('stiff', brief.stiff ? '1' : null)
   return p
 }
@@ -97,5 +109,14 @@ export function painted(brief: Brief, id: string, paint: Paint): Partial<Brief> 
 /** What the server needs for an order, or null while something is missing. */
 export function orderInput(brief: Brief): Schemas['BriefInput'] | null {
   if (!brief.client || !brief.gym || Object.keys(brief.aim).length === 0) return null
-  return { clientId: brief.client, gymId: brief.gym, aim: brief.aim, keepOut: brief.keepOut, school: brief.school, preset: brief.preset, weights: brief.weights, stiffToday: brief.stiff }
+  return {
+    clientId: brief.client,
+    gymId: brief.gym,
+    aim: brief.aim,
+    keepOut: brief.keepOut,
+    school: brief.school,
+    preset: brief.preset,
+    weights: brief.weights,
+    stiffToday: brief.stiff,
+  }
 }

@@ -6,7 +6,12 @@ import { useBeginning } from './useBeginning'
 
 vi.mock('../../api/queries', () => ({
   fetchSessions: () => Promise.resolve([{ id: 's' }]),
-  fetchSession: () => Promise.resolve({ clientId: 'newest', gymId: 'hall', brief: { aim: { GMED: 3 }, keepOut: ['GAST'], school: 'load' } }),
+  fetchSession: () =>
+    Promise.resolve({
+      clientId: 'newest',
+      gymId: 'hall',
+      brief: { aim: { GMED: 3 }, keepOut: ['GAST'], school: 'load' },
+    }),
 }))
 
 const clients = [{ id: 'first' }] as Client[]
@@ -20,7 +25,12 @@ function begun(address: string) {
 
 test('a bare address begins as the newest session did', async () => {
   const change = begun('')
-  await waitFor(() => expect(change).toHaveBeenCalledWith({ client: 'newest', gym: 'hall', aim: { GMED: 3 }, keepOut: ['GAST'], school: 'load' }, true))
+  await waitFor(() =>
+    expect(change).toHaveBeenCalledWith(
+      { client: 'newest', gym: 'hall', aim: { GMED: 3 }, keepOut: ['GAST'], school: 'load' },
+      true,
+    ),
+  )
 })
 
 test('an aim that the address says is not overwritten', async () => {

@@ -17,10 +17,28 @@ function preview(input: Input) {
     return { name, sessions: 3, sets: 40, weeks: 1, ...(as ? { as } : {}), taken }
   }
   const clients = [line('Here Already'), line('Quite New')]
-  const gym = (name: string, own?: string) => ({ name, items: 7, ...((input.gyms[name] ?? own) ? { gymId: input.gyms[name] ?? own } : {}) })
-  const faults = clients.filter((c) => c.taken).map((c) => ({ field: `names.${c.name}`, message: 'another client is called that' }))
-  if (input.text.includes('broken')) faults.push({ field: 'clients[1].sessions[0].items[0].sets[0].loadKg', message: '-5 is not within 0 to 1000 kg' })
-  return { clients, gyms: [gym('Hall', 'g1'), gym('Shed')], variants: 1, schools: 0, faults, faultCount: faults.length, ready: faults.length === 0 }
+  const gym = (name: string, own?: string) => ({
+    name,
+    items: 7,
+    ...((input.gyms[name] ?? own) ? { gymId: input.gyms[name] ?? own } : {}),
+  })
+  const faults = clients
+    .filter((c) => c.taken)
+    .map((c) => ({ field: `names.${c.name}`, message: 'another client is called that' }))
+  if (input.text.includes('broken'))
+    faults.push({
+      field: 'clients[1].sessions[0].items[0].sets[0].loadKg',
+      message: '-5 is not within 0 to 1000 kg',
+    })
+  return {
+    clients,
+    gyms: [gym('Hall', 'g1'), gym('Shed')],
+    variants: 1,
+    schools: 0,
+    faults,
+    faultCount: faults.length,
+    ready: faults.length === 0,
+  }
 }
 
 beforeEach(() => {
@@ -28,14 +46,21 @@ beforeEach(() => {
   brought = []
   vi.stubGlobal('fetch', async (request: Request) => {
     const path = new URL(request.url).pathname
-    if (path === '/api/gyms') return Response.json([{ id: 'g1', version: 0, name: 'Hall', equipment: [] }, { id: 'g2', version: 0, name: 'Barn', equipment: [] }])
+    if (path === '/api/gyms')
+      return Response.json([
+        { id: 'g1', version: 0, name: 'Hall', equipment: [] },
+        { id: 'g2', version: 0, name: 'Barn', equipment: [] },
+      ])
     const input = (await request.json()) as Input
     if (path === '/api/archives/preview') {
       previews.push(input)
       return Response.json(preview(input))
     }
     brought.push(input)
-    return Response.json({ clients: { 'Quite New': 'c9' }, sessions: 3, sets: 40, weeks: 1 }, { status: 201 })
+    return Response.json(
+      { clients: { 'Quite New': 'c9' }, sessions: 3, sets: 40, weeks: 1 },
+      { status: 201 },
+    )
   })
 })
 afterEach(() => {
@@ -65,7 +90,9 @@ test('a name that is taken stops it, until another is given', async () => {
   fireEvent.change(name, { target: { value: 'Here Twice' } })
   expect(previews, 'not with every letter').toHaveLength(1)
   fireEvent.blur(name)
-  await waitFor(() => expect(screen.getByRole('button', { name: 'Bring in 2 clients' })).toBeEnabled())
+  await waitFor(() =>
+    expect(screen.getByRole('button', { name: 'Bring in 2 clients' })).toBeEnabled(),
+  )
   expect(previews.at(-1)!.names).toEqual({ 'Here Already': 'Here Twice' })
 })
 
@@ -78,8 +105,13 @@ test('one is left out, a gym is another one here, and the rest comes in', async 
   fireEvent.change(screen.getByLabelText('Shed is here'), { target: { value: 'g2' } })
   await waitFor(() => expect(previews.at(-1)!.gyms).toEqual({ Shed: 'g2' }))
   fireEvent.click(await screen.findByRole('button', { name: 'Bring in Quite New' }))
-  expect(await screen.findByText('1 client, 3 sessions with 40 sets, 1 planned week.')).toBeInTheDocument()
-  expect(screen.getByRole('link', { name: 'The record of Quite New' })).toHaveAttribute('href', '/record/c9')
+  expect(
+    await screen.findByText('1 client, 3 sessions with 40 sets, 1 planned week.'),
+  ).toBeInTheDocument()
+  expect(screen.getByRole('link', { name: 'The record of Quite New' })).toHaveAttribute(
+    'href',
+    '/record/c9',
+  )
   expect(brought[0]).toMatchObject({ gyms: { Shed: 'g2' }, names: { 'Here Already': '' } })
 })
 

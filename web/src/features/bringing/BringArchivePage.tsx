@@ -29,7 +29,10 @@ export function BringArchivePage() {
     staleTime: Infinity,
     gcTime: 0,
   })
-  const bring = useMutation({ mutationFn: () => answer(api.POST('/api/archives', { body: input })), onSuccess: () => queries.invalidateQueries() })
+  const bring = useMutation({
+    mutationFn: () => answer(api.POST('/api/archives', { body: input })),
+    onSuccess: () => queries.invalidateQueries(),
+  })
   if (gyms.isError) return <Trouble error={gyms.error} retry={() => void gyms.refetch()} />
   if (!gyms.data) return <Waiting what="Opening" />
   if (bring.data) return <Done b={bring.data} />
@@ -49,19 +52,40 @@ export function BringArchivePage() {
               const chosen = e.target.files?.[0]
               setSaid(NOTHING)
               bring.reset()
-              if (chosen) void textOf(chosen).then((text) => setFile((before) => ({ nth: (before?.nth ?? 0) + 1, text })))
+              if (chosen)
+                void textOf(chosen).then((text) =>
+                  setFile((before) => ({ nth: (before?.nth ?? 0) + 1, text })),
+                )
             }}
           />
         </label>
       </p>
-      {!file && <p className="text-sm text-ink-2">Everything in it comes in, or nothing: intake, health notes, measurements, sessions with every set, planned weeks, and the gyms, own variants and own schools that they name. Passwords are in no file.</p>}
+      {!file && (
+        <p className="text-sm text-ink-2">
+          Everything in it comes in, or nothing: intake, health notes, measurements, sessions with
+          every set, planned weeks, and the gyms, own variants and own schools that they name.
+          Passwords are in no file.
+        </p>
+      )}
       {file && preview.isFetching && !p && <Waiting what="Looking through it" />}
       {error !== null && <Trouble error={error} />}
       {error instanceof Problem && <Faults faults={error.faults} count={error.faults.length} />}
       {p && !preview.isError && <Looked p={p} said={said} onSaid={setSaid} gyms={gyms.data} />}
       {p && !preview.isError && (
-        <Button look="ink" disabled={!p.ready || coming.length + p.gyms.length === 0 || bring.isPending || preview.isFetching} onClick={() => bring.mutate()}>
-          {bring.isPending ? 'Bringing in …' : coming.length === 0 ? 'Bring in the gyms' : coming.length === 1 ? `Bring in ${coming[0]!.as}` : `Bring in ${coming.length} clients`}
+        <Button
+          look="ink"
+          disabled={
+            !p.ready || coming.length + p.gyms.length === 0 || bring.isPending || preview.isFetching
+          }
+          onClick={() => bring.mutate()}
+        >
+          {bring.isPending
+            ? 'Bringing in …'
+            : coming.length === 0
+              ? 'Bring in the gyms'
+              : coming.length === 1
+                ? `Bring in ${coming[0]!.as}`
+                : `Bring in ${coming.length} clients`}
         </Button>
       )}
     </section>
@@ -74,7 +98,9 @@ function Done({ b }: { b: Schemas['ArchiveBroughtInView'] }) {
     <section className="space-y-2 py-4 text-base">
       <h1 className="text-xl">Brought in</h1>
       <p>
-        {clients.length} {clients.length === 1 ? 'client' : 'clients'}, {b.sessions} {b.sessions === 1 ? 'session' : 'sessions'} with {b.sets} {b.sets === 1 ? 'set' : 'sets'}, {b.weeks} planned {b.weeks === 1 ? 'week' : 'weeks'}.
+        {clients.length} {clients.length === 1 ? 'client' : 'clients'}, {b.sessions}{' '}
+        {b.sessions === 1 ? 'session' : 'sessions'} with {b.sets} {b.sets === 1 ? 'set' : 'sets'},{' '}
+        {b.weeks} planned {b.weeks === 1 ? 'week' : 'weeks'}.
       </p>
       <ul className="columns-2 sm:columns-3">
         {clients.map(([name, id]) => (
@@ -92,16 +118,39 @@ function Done({ b }: { b: Schemas['ArchiveBroughtInView'] }) {
   )
 }
 
-function Looked({ p, said, onSaid, gyms }: { p: Preview; said: Said; onSaid: (s: Said) => void; gyms: { id: string; name: string }[] }) {
+function Looked({
+  p,
+  said,
+  onSaid,
+  gyms,
+}: {
+  p: Preview
+  said: Said
+  onSaid: (s: Said) => void
+  gyms: { id: string; name: string }[]
+}) {
   const taken = p.clients.filter((c) => c.taken)
-  const called = (name: string, as: string) => onSaid({ ...said, names: { ...said.names, [name]: as } })
+  const called = (name: string, as: string) =>
+    onSaid({ ...said, names: { ...said.names, [name]: as } })
   return (
     <>
-      <Faults faults={p.faults.filter((f) => !f.field.startsWith('names.'))} count={p.faultCount - taken.length} />
+      <Faults
+        faults={p.faults.filter((f) => !f.field.startsWith('names.'))}
+        count={p.faultCount - taken.length}
+      />
       {taken.length > 1 && (
         <p className="flex flex-wrap items-baseline gap-3 text-sm">
           <span className="text-warn">You have clients of {taken.length} of these names.</span>
-          <Button look="bare" className="!min-h-6 !p-0" onClick={() => onSaid({ ...said, names: { ...said.names, ...Object.fromEntries(taken.map((c) => [c.name, ''])) } })}>
+          <Button
+            look="bare"
+            className="!min-h-6 !p-0"
+            onClick={() =>
+              onSaid({
+                ...said,
+                names: { ...said.names, ...Object.fromEntries(taken.map((c) => [c.name, ''])) },
+              })
+            }
+          >
             Leave those out
           </Button>
         </p>
@@ -109,12 +158,24 @@ function Looked({ p, said, onSaid, gyms }: { p: Preview; said: Said; onSaid: (s:
       <table className="w-full text-sm" data-testid="archive-clients">
         <thead>
           <tr className="border-b border-ink text-left text-xs text-ink-2">
-            <th scope="col" className="py-1 font-normal">Client</th>
-            <th scope="col" className="px-3 text-right font-normal">sessions</th>
-            <th scope="col" className="px-3 text-right font-normal">sets</th>
-            <th scope="col" className="px-3 text-right font-normal">planned weeks</th>
-            <th scope="col" className="pl-6 font-normal">called here</th>
-            <th scope="col" className="text-center font-normal">comes in</th>
+            <th scope="col" className="py-1 font-normal">
+              Client
+            </th>
+            <th scope="col" className="px-3 text-right font-normal">
+              sessions
+            </th>
+            <th scope="col" className="px-3 text-right font-normal">
+              sets
+            </th>
+            <th scope="col" className="px-3 text-right font-normal">
+              planned weeks
+            </th>
+            <th scope="col" className="pl-6 font-normal">
+              called here
+            </th>
+            <th scope="col" className="text-center font-normal">
+              comes in
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -133,12 +194,22 @@ function Looked({ p, said, onSaid, gyms }: { p: Preview; said: Said; onSaid: (s:
                   className={`w-full border bg-paper px-2 py-0.5 ${c.taken ? 'border-warn' : 'border-rule'}`}
                   defaultValue={c.as ?? ''}
                   disabled={c.as === undefined}
-                  onBlur={(e) => e.target.value.trim() !== '' && e.target.value !== c.as && called(c.name, e.target.value)}
+                  onBlur={(e) =>
+                    e.target.value.trim() !== '' &&
+                    e.target.value !== c.as &&
+                    called(c.name, e.target.value)
+                  }
                 />
                 {c.taken && <span className="text-warn">you have a client of that name</span>}
               </td>
               <td className="text-center">
-                <input type="checkbox" className="h-5 w-5 accent-ink" aria-label={`${c.name} comes in`} checked={c.as !== undefined} onChange={(e) => called(c.name, e.target.checked ? c.name : '')} />
+                <input
+                  type="checkbox"
+                  className="h-5 w-5 accent-ink"
+                  aria-label={`${c.name} comes in`}
+                  checked={c.as !== undefined}
+                  onChange={(e) => called(c.name, e.target.checked ? c.name : '')}
+                />
               </td>
             </tr>
           ))}
@@ -148,8 +219,12 @@ function Looked({ p, said, onSaid, gyms }: { p: Preview; said: Said; onSaid: (s:
         <table className="w-full text-sm">
           <thead>
             <tr className="border-b border-ink text-left text-xs text-ink-2">
-              <th scope="col" className="py-1 font-normal">Gym in the file</th>
-              <th scope="col" className="font-normal">is here</th>
+              <th scope="col" className="py-1 font-normal">
+                Gym in the file
+              </th>
+              <th scope="col" className="font-normal">
+                is here
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -163,9 +238,21 @@ function Looked({ p, said, onSaid, gyms }: { p: Preview; said: Said; onSaid: (s:
                     aria-label={`${g.name} is here`}
                     className="border border-rule bg-paper px-2 py-0.5"
                     value={g.gymId ?? ''}
-                    onChange={(e) => onSaid({ ...said, gyms: e.target.value === '' ? Object.fromEntries(Object.entries(said.gyms).filter(([name]) => name !== g.name)) : { ...said.gyms, [g.name]: e.target.value } })}
+                    onChange={(e) =>
+                      onSaid({
+                        ...said,
+                        gyms:
+                          e.target.value === ''
+                            ? Object.fromEntries(
+                                Object.entries(said.gyms).filter(([name]) => name !== g.name),
+                              )
+                            : { ...said.gyms, [g.name]: e.target.value },
+                      })
+                    }
                   >
-                    {!gyms.some((own) => own.name === g.name) && <option value="">a new gym with its {g.items} things</option>}
+                    {!gyms.some((own) => own.name === g.name) && (
+                      <option value="">a new gym with its {g.items} things</option>
+                    )}
                     {gyms.map((own) => (
                       <option key={own.id} value={own.id}>
                         {own.name}, as it is
@@ -180,7 +267,8 @@ function Looked({ p, said, onSaid, gyms }: { p: Preview; said: Said; onSaid: (s:
       )}
       {p.variants + p.schools > 0 && (
         <p className="text-sm text-ink-2">
-          With {p.variants} own {p.variants === 1 ? 'variant' : 'variants'} and {p.schools} own {p.schools === 1 ? 'school' : 'schools'}; those that you have already are not doubled.
+          With {p.variants} own {p.variants === 1 ? 'variant' : 'variants'} and {p.schools} own{' '}
+          {p.schools === 1 ? 'school' : 'schools'}; those that you have already are not doubled.
         </p>
       )}
     </>

@@ -12,7 +12,12 @@ import { textOf } from './textOf'
 
 type Preview = Schemas['ImportPreviewView']
 type Field = Preview['columns'][number]['field']
-type Said = { columns: Record<string, Field>; unit?: Preview['unit']; days?: Preview['days']; exercises: Record<string, string> }
+type Said = {
+  columns: Record<string, Field>
+  unit?: Preview['unit']
+  days?: Preview['days']
+  exercises: Record<string, string>
+}
 
 const FIELDS: { value: Field; label: string }[] = [
   { value: 'IGNORED', label: 'leave out' },
@@ -42,17 +47,36 @@ export function BringSetsPage() {
   const [text, setText] = useState<string>()
   const [gym, setGym] = useState<string>()
   const [said, setSaid] = useState<Said>({ columns: {}, exercises: {} })
-  const input = { text: text ?? '', columns: said.columns, exercises: said.exercises, ...(said.unit ? { unit: said.unit } : {}), ...(said.days ? { days: said.days } : {}) }
+  const input = {
+    text: text ?? '',
+    columns: said.columns,
+    exercises: said.exercises,
+    ...(said.unit ? { unit: said.unit } : {}),
+    ...(said.days ? { days: said.days } : {}),
+  }
   const preview = useQuery({
     queryKey: ['import', id, text, said],
-    queryFn: ({ signal }) => answer(api.POST('/api/clients/{clientId}/imports/preview', { params: { path: { clientId: id! } }, body: input, signal })),
+    queryFn: ({ signal }) =>
+      answer(
+        api.POST('/api/clients/{clientId}/imports/preview', {
+          params: { path: { clientId: id! } },
+          body: input,
+          signal,
+        }),
+      ),
     enabled: text !== undefined,
     placeholderData: (before) => before,
     staleTime: Infinity,
   })
   const gymId = gym ?? gyms.data?.[0]?.id
   const bring = useMutation({
-    mutationFn: () => answer(api.POST('/api/clients/{clientId}/imports', { params: { path: { clientId: id! } }, body: { ...input, gymId: gymId! } })),
+    mutationFn: () =>
+      answer(
+        api.POST('/api/clients/{clientId}/imports', {
+          params: { path: { clientId: id! } },
+          body: { ...input, gymId: gymId! },
+        }),
+      ),
     onSuccess: () => queries.invalidateQueries(),
   })
   const failed = [clients, gyms, catalogue].find((q) => q.isError)
@@ -64,7 +88,8 @@ export function BringSetsPage() {
       <section className="space-y-2 py-4 text-base">
         <h1 className="text-xl">Brought in</h1>
         <p>
-          {bring.data.sets} sets on {bring.data.sessions} days{bring.data.already > 0 ? `; ${bring.data.already} were there already` : ''}.
+          {bring.data.sets} sets on {bring.data.sessions} days
+          {bring.data.already > 0 ? `; ${bring.data.already} were there already` : ''}.
         </p>
         <Link className="text-accent-2 underline" to={`/record/${id}`}>
           The record of {name}
@@ -92,7 +117,11 @@ export function BringSetsPage() {
         </label>
         <label>
           Done at{' '}
-          <select className="border border-rule px-2 py-1" value={gymId} onChange={(e) => setGym(e.target.value)}>
+          <select
+            className="border border-rule px-2 py-1"
+            value={gymId}
+            onChange={(e) => setGym(e.target.value)}
+          >
             {gyms.data.map((g) => (
               <option key={g.id} value={g.id}>
                 {g.name}
@@ -101,28 +130,64 @@ export function BringSetsPage() {
           </select>
         </label>
       </div>
-      {text === undefined && <p className="text-sm text-ink-2">Needs columns for the day, the exercise and the repetitions; load, unit, reserve or exertion, sets and side if there are any. Separators, decimal commas, pounds and the order of a day are recognised.</p>}
+      {text === undefined && (
+        <p className="text-sm text-ink-2">
+          Needs columns for the day, the exercise and the repetitions; load, unit, reserve or
+          exertion, sets and side if there are any. Separators, decimal commas, pounds and the order
+          of a day are recognised.
+        </p>
+      )}
       {preview.isError && <Trouble error={preview.error} />}
-      {preview.error instanceof Problem && <Faults faults={preview.error.faults} count={preview.error.faults.length} />}
-      {p && !preview.isError && <Looked p={p} said={said} onSaid={setSaid} catalogue={catalogue.data} />}
-      {bring.isError && <Trouble error={bring.error} />}
-      {bring.error instanceof Problem && <Faults faults={bring.error.faults} count={bring.error.faults.length} />}
+      {preview.error instanceof Problem && (
+        <Faults faults={preview.error.faults} count={preview.error.faults.length} />
+      )}
       {p && !preview.isError && (
-        <Button look="ink" disabled={!p.ready || bring.isPending || preview.isFetching} onClick={() => bring.mutate()}>
-          {bring.isPending ? 'Bringing in …' : `Bring in ${p.exercises.filter((x) => !x.skipped).reduce((n, x) => n + x.sets, 0)} sets`}
+        <Looked p={p} said={said} onSaid={setSaid} catalogue={catalogue.data} />
+      )}
+      {bring.isError && <Trouble error={bring.error} />}
+      {bring.error instanceof Problem && (
+        <Faults faults={bring.error.faults} count={bring.error.faults.length} />
+      )}
+      {p && !preview.isError && (
+        <Button
+          look="ink"
+          disabled={!p.ready || bring.isPending || preview.isFetching}
+          onClick={() => bring.mutate()}
+        >
+          {bring.isPending
+            ? 'Bringing in …'
+            : `Bring in ${p.exercises.filter((x) => !x.skipped).reduce((n, x) => n + x.sets, 0)} sets`}
         </Button>
       )}
     </section>
   )
 }
 
-function Looked({ p, said, onSaid, catalogue }: { p: Preview; said: Said; onSaid: (s: Said) => void; catalogue: Catalogue }) {
-  const candidates = catalogue.exercises.flatMap((x) => x.candidates.map((c) => ({ id: c.id, name: c.name }))).sort((a, b) => a.name.localeCompare(b.name))
+function Looked({
+  p,
+  said,
+  onSaid,
+  catalogue,
+}: {
+  p: Preview
+  said: Said
+  onSaid: (s: Said) => void
+  catalogue: Catalogue
+}) {
+  const candidates = catalogue.exercises
+    .flatMap((x) => x.candidates.map((c) => ({ id: c.id, name: c.name })))
+    .sort((a, b) => a.name.localeCompare(b.name))
   return (
     <>
       <p className="text-sm" data-testid="import-summary">
-        {p.sets} sets{p.from ? ` from ${p.from} to ${p.to}` : ''}, columns parted by {p.separator === '\t' ? 'tabs' : `“${p.separator}”`}, days as{' '}
-        <select aria-label="How days are written" className="border border-rule" value={p.days} onChange={(e) => onSaid({ ...said, days: e.target.value as Preview['days'] })}>
+        {p.sets} sets{p.from ? ` from ${p.from} to ${p.to}` : ''}, columns parted by{' '}
+        {p.separator === '\t' ? 'tabs' : `“${p.separator}”`}, days as{' '}
+        <select
+          aria-label="How days are written"
+          className="border border-rule"
+          value={p.days}
+          onChange={(e) => onSaid({ ...said, days: e.target.value as Preview['days'] })}
+        >
           {DAYS.map((d) => (
             <option key={d.value} value={d.value}>
               {d.label}
@@ -130,7 +195,12 @@ function Looked({ p, said, onSaid, catalogue }: { p: Preview; said: Said; onSaid
           ))}
         </select>
         , loads in{' '}
-        <select aria-label="Unit of loads" className="border border-rule" value={p.unit} onChange={(e) => onSaid({ ...said, unit: e.target.value as Preview['unit'] })}>
+        <select
+          aria-label="Unit of loads"
+          className="border border-rule"
+          value={p.unit}
+          onChange={(e) => onSaid({ ...said, unit: e.target.value as Preview['unit'] })}
+        >
           <option value="KG">kg</option>
           <option value="LB">lb</option>
         </select>{' '}
@@ -142,7 +212,11 @@ function Looked({ p, said, onSaid, catalogue }: { p: Preview; said: Said; onSaid
           <tbody>
             <tr>
               {p.columns.map((c, k) => (
-                <th key={k} scope="col" className="border border-rule px-2 py-1 text-left font-normal">
+                <th
+                  key={k}
+                  scope="col"
+                  className="border border-rule px-2 py-1 text-left font-normal"
+                >
                   {c.header}
                 </th>
               ))}
@@ -157,7 +231,16 @@ function Looked({ p, said, onSaid, catalogue }: { p: Preview; said: Said; onSaid
             <tr>
               {p.columns.map((c, k) => (
                 <td key={k} className="border border-rule px-1 py-1">
-                  <select aria-label={`Column ${c.header} holds`} value={c.field} onChange={(e) => onSaid({ ...said, columns: { ...said.columns, [k]: e.target.value as Field } })}>
+                  <select
+                    aria-label={`Column ${c.header} holds`}
+                    value={c.field}
+                    onChange={(e) =>
+                      onSaid({
+                        ...said,
+                        columns: { ...said.columns, [k]: e.target.value as Field },
+                      })
+                    }
+                  >
                     {FIELDS.map((f) => (
                       <option key={f.value} value={f.value}>
                         {f.label}
@@ -173,7 +256,9 @@ function Looked({ p, said, onSaid, catalogue }: { p: Preview; said: Said; onSaid
       <Faults faults={p.faults} count={p.faultCount} />
       <div className="grid gap-x-8 gap-y-3 lg:grid-cols-2">
         <table className="h-fit w-full text-sm">
-          <caption className="border-b border-ink text-left font-semibold">Exercises: what each name stands for</caption>
+          <caption className="border-b border-ink text-left font-semibold">
+            Exercises: what each name stands for
+          </caption>
           <tbody>
             {p.exercises.map((x) => (
               <tr key={x.name} className="border-b border-rule/60">
@@ -181,7 +266,17 @@ function Looked({ p, said, onSaid, catalogue }: { p: Preview; said: Said; onSaid
                   {x.name} <span className="text-ink-2">{x.sets}</span>
                 </th>
                 <td className="text-right">
-                  <select aria-label={`${x.name} is`} className={`max-w-64 border ${x.candidateId || x.skipped ? 'border-rule' : 'border-warn'}`} value={x.skipped ? '' : (x.candidateId ?? '?')} onChange={(e) => onSaid({ ...said, exercises: { ...said.exercises, [x.name]: e.target.value } })}>
+                  <select
+                    aria-label={`${x.name} is`}
+                    className={`max-w-64 border ${x.candidateId || x.skipped ? 'border-rule' : 'border-warn'}`}
+                    value={x.skipped ? '' : (x.candidateId ?? '?')}
+                    onChange={(e) =>
+                      onSaid({
+                        ...said,
+                        exercises: { ...said.exercises, [x.name]: e.target.value },
+                      })
+                    }
+                  >
                     {!x.candidateId && !x.skipped && <option value="?">not known: choose</option>}
                     <option value="">leave out</option>
                     {candidates.map((c) => (
@@ -196,7 +291,9 @@ function Looked({ p, said, onSaid, catalogue }: { p: Preview; said: Said; onSaid
           </tbody>
         </table>
         <table className="h-fit w-full text-sm">
-          <caption className="border-b border-ink text-left font-semibold">The first sets as they are read</caption>
+          <caption className="border-b border-ink text-left font-semibold">
+            The first sets as they are read
+          </caption>
           <tbody>
             {p.first.map((r, k) => (
               <tr key={k} className="border-b border-rule/60">
@@ -205,7 +302,9 @@ function Looked({ p, said, onSaid, catalogue }: { p: Preview; said: Said; onSaid
                 <td className="text-right">
                   {r.loadKg > 0 ? `${trim(r.loadKg, 2)} kg` : 'body'} × {r.repetitions}
                 </td>
-                <td className="pl-2 text-right text-ink-2">{trim(r.reserve, 1)} left{r.side === 'NONE' ? '' : `, ${r.side.toLowerCase()}`}</td>
+                <td className="pl-2 text-right text-ink-2">
+                  {trim(r.reserve, 1)} left{r.side === 'NONE' ? '' : `, ${r.side.toLowerCase()}`}
+                </td>
               </tr>
             ))}
           </tbody>

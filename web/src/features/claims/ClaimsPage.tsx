@@ -10,8 +10,20 @@ import { regionWords } from '../brief/names'
 import { StudyList } from './StudyList'
 import { FindingLine } from './FindingLine'
 
-const VERDICTS: Claim['verdict'][] = ['SUPPORTED', 'LEANING', 'NO_DIFFERENCE', 'CONTRADICTED', 'UNTESTED']
-const WORD: Record<Claim['verdict'], string> = { SUPPORTED: 'supported', LEANING: 'leaning', NO_DIFFERENCE: 'no difference to be seen', CONTRADICTED: 'contradicted', UNTESTED: 'untested' }
+const VERDICTS: Claim['verdict'][] = [
+  'SUPPORTED',
+  'LEANING',
+  'NO_DIFFERENCE',
+  'CONTRADICTED',
+  'UNTESTED',
+]
+const WORD: Record<Claim['verdict'], string> = {
+  SUPPORTED: 'supported',
+  LEANING: 'leaning',
+  NO_DIFFERENCE: 'no difference to be seen',
+  CONTRADICTED: 'contradicted',
+  UNTESTED: 'untested',
+}
 
 /** What the trade says, each with its verdict; claims that say the opposite stand side by side. */
 export function ClaimsPage() {
@@ -28,7 +40,8 @@ export function ClaimsPage() {
   const [open, setOpen] = useState<string | null>(params.get('claim'))
   const failed = [catalogue, claims, studies].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
-  if (!catalogue.data || !claims.data || !studies.data) return <Waiting what="Weighing what the trade says" />
+  if (!catalogue.data || !claims.data || !studies.data)
+    return <Waiting what="Weighing what the trade says" />
   const put = (key: string, value: string) =>
     setParams(
       (old) => {
@@ -42,9 +55,13 @@ export function ClaimsPage() {
   const all = claims.data
   const byId = new Map(all.map((c) => [c.id, c]))
   const findings = new Map(studies.data.map((f) => [f.id, f]))
-  const school = catalogue.data.schools.find((s) => s.id === brief.school) ?? catalogue.data.schools[0]!
+  const school =
+    catalogue.data.schools.find((s) => s.id === brief.school) ?? catalogue.data.schools[0]!
   const topics = [...new Set(all.map((c) => c.topic))]
-  const found = (c: Claim) => (!topic || c.topic === topic) && (!verdict || c.verdict === verdict) && c.says.toLowerCase().includes(words.toLowerCase())
+  const found = (c: Claim) =>
+    (!topic || c.topic === topic) &&
+    (!verdict || c.verdict === verdict) &&
+    c.says.toLowerCase().includes(words.toLowerCase())
   const pairs: Claim[][] = []
   const placed = new Set<string>()
   for (const c of all) {
@@ -60,36 +77,102 @@ export function ClaimsPage() {
     <div className="flex min-h-0 flex-1 flex-col gap-2">
       <p className="font-serif text-lg leading-relaxed">
         What the trade says about{' '}
-        <WordMenu label="Topic" text={topic ? topic.toLowerCase() : 'everything'} value={topic} options={[{ value: '', label: 'everything' }, ...topics.map((t) => ({ value: t, label: t }))]} onChange={(v) => put('topic', v)} />, whatever the verdict:{' '}
+        <WordMenu
+          label="Topic"
+          text={topic ? topic.toLowerCase() : 'everything'}
+          value={topic}
+          options={[
+            { value: '', label: 'everything' },
+            ...topics.map((t) => ({ value: t, label: t })),
+          ]}
+          onChange={(v) => put('topic', v)}
+        />
+        , whatever the verdict:{' '}
         <WordMenu
           label="Verdict"
           text={verdict ? WORD[verdict as Claim['verdict']] : 'any'}
           value={verdict}
-          options={[{ value: '', label: 'any' }, ...VERDICTS.map((v) => ({ value: v, label: `${WORD[v]}: ${all.filter((c) => c.verdict === v).length}` }))]}
+          options={[
+            { value: '', label: 'any' },
+            ...VERDICTS.map((v) => ({
+              value: v,
+              label: `${WORD[v]}: ${all.filter((c) => c.verdict === v).length}`,
+            })),
+          ]}
           onChange={(v) => put('verdict', v)}
         />
-        ; judged <WordMenu label="School" text={school.label} value={school.id} options={catalogue.data.schools.filter((s) => !s.retired).map((s) => ({ value: s.id, label: s.label, note: s.reason }))} onChange={(id) => change({ school: id })} />.
+        ; judged{' '}
+        <WordMenu
+          label="School"
+          text={school.label}
+          value={school.id}
+          options={catalogue.data.schools
+            .filter((s) => !s.retired)
+            .map((s) => ({ value: s.id, label: s.label, note: s.reason }))}
+          onChange={(id) => change({ school: id })}
+        />
+        .
       </p>
       <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1 text-sm lg:flex-nowrap">
         <label className="flex shrink-0 items-baseline gap-2">
-          with the words <input className="border border-rule px-2 py-1" type="search" value={words} onChange={(e) => put('words', e.target.value)} />
+          with the words{' '}
+          <input
+            className="border border-rule px-2 py-1"
+            type="search"
+            value={words}
+            onChange={(e) => put('words', e.target.value)}
+          />
         </label>
-        <button type="button" className="shrink-0 border-b-2 border-dotted border-accent font-semibold hover:bg-paper-2" aria-pressed={studiesShown} onClick={() => put('show', studiesShown ? '' : 'studies')}>
+        <button
+          type="button"
+          className="shrink-0 border-b-2 border-dotted border-accent font-semibold hover:bg-paper-2"
+          aria-pressed={studiesShown}
+          onClick={() => put('show', studiesShown ? '' : 'studies')}
+        >
           {studiesShown ? 'back to the claims' : 'the studies'}
         </button>
         <span className="text-ink-2" aria-live="polite">
-          {studiesShown ? `${studies.data.length} findings, cited from memory; ${studies.data.filter((f) => !f.notUsed).length} move the order, the rest say why they do not.` : null}
-          {!studiesShown && <>{shown} of {all.length} claims. On an average body; studies are cited from memory. A line shows how much more the first side gives than the second, with its 80 % interval: open for mechanics alone, filled with studies. What your own clients felt stands beside {practice.size === 0 ? 'a claim once you have written it down' : `${practice.size} of them`}, and moves no verdict: feeling is no growth.</>}
+          {studiesShown
+            ? `${studies.data.length} findings, cited from memory; ${studies.data.filter((f) => !f.notUsed).length} move the order, the rest say why they do not.`
+            : null}
+          {!studiesShown && (
+            <>
+              {shown} of {all.length} claims. On an average body; studies are cited from memory. A
+              line shows how much more the first side gives than the second, with its 80 % interval:
+              open for mechanics alone, filled with studies. What your own clients felt stands
+              beside{' '}
+              {practice.size === 0
+                ? 'a claim once you have written it down'
+                : `${practice.size} of them`}
+              , and moves no verdict: feeling is no growth.
+            </>
+          )}
         </span>
       </div>
       {studiesShown ? (
         <StudyList findings={studies.data} words={words} />
       ) : (
-      <ul className={`min-h-0 flex-1 divide-y divide-rule overflow-auto border-t border-ink pr-1 ${claims.isPlaceholderData ? 'opacity-60' : ''}`}>
+        <ul
+          className={`min-h-0 flex-1 divide-y divide-rule overflow-auto border-t border-ink pr-1 ${claims.isPlaceholderData ? 'opacity-60' : ''}`}
+        >
           {pairs.map((pair) => (
-            <li key={pair[0]!.id} className={pair.length === 2 ? 'grid gap-x-6 lg:grid-cols-2' : ''}>
+            <li
+              key={pair[0]!.id}
+              className={pair.length === 2 ? 'grid gap-x-6 lg:grid-cols-2' : ''}
+            >
               {pair.map((c) => (
-                <OneClaim key={c.id} claim={c} practice={practice.get(c.id)} paired={pair.length === 2} open={open !== null && pair.some((x) => x.id === open)} onOpen={() => setOpen(open !== null && pair.some((x) => x.id === open) ? null : c.id)} findings={findings} regions={regionWords(catalogue.data.regions, c.regionIds)} />
+                <OneClaim
+                  key={c.id}
+                  claim={c}
+                  practice={practice.get(c.id)}
+                  paired={pair.length === 2}
+                  open={open !== null && pair.some((x) => x.id === open)}
+                  onOpen={() =>
+                    setOpen(open !== null && pair.some((x) => x.id === open) ? null : c.id)
+                  }
+                  findings={findings}
+                  regions={regionWords(catalogue.data.regions, c.regionIds)}
+                />
               ))}
             </li>
           ))}
@@ -108,8 +191,19 @@ function Change({ claim }: { claim: Claim }) {
   const b = claim.both
   if (!m || !b) return <span className="text-xs text-ink-2">not computed</span>
   return (
-    <svg viewBox="0 0 200 28" className="h-8 w-full max-w-72" role="img" aria-label={`mechanics ${percent(m.mean)}, with studies ${percent(b.mean)}`}>
-      <rect x={x(-claim.alike)} width={x(claim.alike) - x(-claim.alike)} y={0} height={18} fill="var(--paper-2)" />
+    <svg
+      viewBox="0 0 200 28"
+      className="h-8 w-full max-w-72"
+      role="img"
+      aria-label={`mechanics ${percent(m.mean)}, with studies ${percent(b.mean)}`}
+    >
+      <rect
+        x={x(-claim.alike)}
+        width={x(claim.alike) - x(-claim.alike)}
+        y={0}
+        height={18}
+        fill="var(--paper-2)"
+      />
       <line x1={100} x2={100} y1={0} y2={18} stroke="var(--ink-2)" />
       <line x1={x(m.low)} x2={x(m.high)} y1={5} y2={5} stroke="var(--ink-2)" />
       <circle cx={x(m.mean)} cy={5} r={3} fill="var(--paper)" stroke="var(--ink-2)" />
@@ -135,13 +229,40 @@ function percent(log: number): string {
   return `${p > 0 ? '+' : ''}${p} %`
 }
 
-function OneClaim({ claim, practice, paired, open, onOpen, findings, regions }: { claim: Claim; practice: Practice | undefined; paired: boolean; open: boolean; onOpen: () => void; findings: Map<string, Finding>; regions: string }) {
+function OneClaim({
+  claim,
+  practice,
+  paired,
+  open,
+  onOpen,
+  findings,
+  regions,
+}: {
+  claim: Claim
+  practice: Practice | undefined
+  paired: boolean
+  open: boolean
+  onOpen: () => void
+  findings: Map<string, Finding>
+  regions: string
+}) {
   return (
     <article className="py-2" data-claim={claim.id}>
-      <div className={`grid items-center gap-x-4 gap-y-1 ${paired ? 'sm:grid-cols-[minmax(0,1fr)_12rem]' : 'sm:grid-cols-[minmax(0,1fr)_12rem_18rem]'}`}>
-        <button type="button" aria-expanded={open} onClick={onOpen} className="text-left font-serif text-base hover:underline">
+      <div
+        className={`grid items-center gap-x-4 gap-y-1 ${paired ? 'sm:grid-cols-[minmax(0,1fr)_12rem]' : 'sm:grid-cols-[minmax(0,1fr)_12rem_18rem]'}`}
+      >
+        <button
+          type="button"
+          aria-expanded={open}
+          onClick={onOpen}
+          className="text-left font-serif text-base hover:underline"
+        >
           “{claim.says}”
-          {practice?.difference && <span className="ml-2 font-sans text-xs whitespace-nowrap text-ink-2">your clients: {share(practice.first)} against {share(practice.second)}</span>}
+          {practice?.difference && (
+            <span className="ml-2 font-sans text-xs whitespace-nowrap text-ink-2">
+              your clients: {share(practice.first)} against {share(practice.second)}
+            </span>
+          )}
         </button>
         <Verdict claim={claim} />
         <div className={paired ? 'sm:col-span-2' : ''}>
@@ -155,7 +276,9 @@ function OneClaim({ claim, practice, paired, open, onOpen, findings, regions }: 
           </p>
           {claim.first && claim.second && (
             <p className="text-ink-2">
-              For {regions}: <b className="font-medium text-ink">{claim.first.words}</b> against <b className="font-medium text-ink">{claim.second.words}</b>. <ToBench claim={claim} />
+              For {regions}: <b className="font-medium text-ink">{claim.first.words}</b> against{' '}
+              <b className="font-medium text-ink">{claim.second.words}</b>.{' '}
+              <ToBench claim={claim} />
             </p>
           )}
           {practice && (
@@ -187,7 +310,17 @@ function Verdict({ claim }: { claim: Claim }) {
         {at === 1 && <path d="M1 11V1h10Z" fill="var(--ink)" stroke="var(--ink)" />}
         {at === 2 && <path d="M1 4h10M1 8h10" stroke="var(--ink)" strokeWidth={1.5} />}
         {at === 3 && <path d="M2 2l8 8M10 2l-8 8" stroke="var(--warn)" strokeWidth={2} />}
-        {at === 4 && <rect x={1} y={1} width={10} height={10} fill="none" stroke="var(--ink-2)" strokeDasharray="2 2" />}
+        {at === 4 && (
+          <rect
+            x={1}
+            y={1}
+            width={10}
+            height={10}
+            fill="none"
+            stroke="var(--ink-2)"
+            strokeDasharray="2 2"
+          />
+        )}
       </svg>
       <span className={at === 3 ? 'text-warn' : at === 4 ? 'text-ink-2' : ''}>{claim.word}</span>
     </span>
@@ -221,7 +354,15 @@ function ToBench({ claim }: { claim: Claim }) {
   )
 }
 
-function Findings({ title, ids, findings }: { title: string; ids: string[]; findings: Map<string, Finding> }) {
+function Findings({
+  title,
+  ids,
+  findings,
+}: {
+  title: string
+  ids: string[]
+  findings: Map<string, Finding>
+}) {
   if (ids.length === 0) return null
   return (
     <div>

@@ -4,9 +4,14 @@ import { FindingLine } from './FindingLine'
 /** Every finding by its study: what was compared, what was found, and what stands for it here. */
 export function StudyList({ findings, words }: { findings: Finding[]; words: string }) {
   const wanted = words.toLowerCase()
-  const found = findings.filter((f) => [f.citation, f.conditionA, f.conditionB, f.region, f.note].some((t) => t.toLowerCase().includes(wanted)))
+  const found = findings.filter((f) =>
+    [f.citation, f.conditionA, f.conditionB, f.region, f.note].some((t) =>
+      t.toLowerCase().includes(wanted),
+    ),
+  )
   const studies = [...new Set(found.map((f) => f.citation))]
-  if (studies.length === 0) return <p className="border-t border-ink py-3">No study has these words.</p>
+  if (studies.length === 0)
+    return <p className="border-t border-ink py-3">No study has these words.</p>
   return (
     <ul className="min-h-0 flex-1 divide-y divide-rule overflow-auto border-t border-ink pr-1 text-sm">
       {studies.map((s) => (

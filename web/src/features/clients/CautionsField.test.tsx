@@ -4,14 +4,40 @@ import type { Catalogue, Client } from '../../api/client'
 import { CautionsField } from './CautionsField'
 
 const known: Catalogue['cautions'] = [
-  { id: 'KNEE_REPLACEMENT', label: 'knee replacement', asksClearance: true, reason: 'Deep knee bend waits.', advice: 'Controlled range.' },
-  { id: 'LAY_OFF', label: 'back after a lay-off', asksClearance: false, reason: '', advice: 'Begin at about half.' },
+  {
+    id: 'KNEE_REPLACEMENT',
+    label: 'knee replacement',
+    asksClearance: true,
+    reason: 'Deep knee bend waits.',
+    advice: 'Controlled range.',
+  },
+  {
+    id: 'LAY_OFF',
+    label: 'back after a lay-off',
+    asksClearance: false,
+    reason: '',
+    advice: 'Begin at about half.',
+  },
 ]
 
-function field(cautions: Client['cautions'], restrictions: Client['restrictions'] = [], fault: (f: string) => string | undefined = () => undefined) {
+function field(
+  cautions: Client['cautions'],
+  restrictions: Client['restrictions'] = [],
+  fault: (f: string) => string | undefined = () => undefined,
+) {
   const onCautions = vi.fn()
   const onRestrictions = vi.fn()
-  render(<CautionsField known={known} redFlags={["a joint that swells"]} cautions={cautions} restrictions={restrictions} onCautions={onCautions} onRestrictions={onRestrictions} fault={fault} />)
+  render(
+    <CautionsField
+      known={known}
+      redFlags={['a joint that swells']}
+      cautions={cautions}
+      restrictions={restrictions}
+      onCautions={onCautions}
+      onRestrictions={onRestrictions}
+      fault={fault}
+    />,
+  )
   return { onCautions, onRestrictions }
 }
 
@@ -22,16 +48,23 @@ test('only a caution that waits for a clinician asks who cleared it', () => {
 })
 
 test('ticking adds a caution, unticking takes it with its clearance', () => {
-  const { onCautions } = field([{ caution: 'KNEE_REPLACEMENT', clearedBy: 'Dr Amsel', clearedOn: '2026-11-01' }])
+  const { onCautions } = field([
+    { caution: 'KNEE_REPLACEMENT', clearedBy: 'Dr Amsel', clearedOn: '2026-11-01' },
+  ])
   fireEvent.click(screen.getByRole('checkbox', { name: /lay-off/ }))
-  expect(onCautions).toHaveBeenLastCalledWith([{ caution: 'KNEE_REPLACEMENT', clearedBy: 'Dr Amsel', clearedOn: '2026-11-01' }, { caution: 'LAY_OFF' }])
+  expect(onCautions).toHaveBeenLastCalledWith([
+    { caution: 'KNEE_REPLACEMENT', clearedBy: 'Dr Amsel', clearedOn: '2026-11-01' },
+    { caution: 'LAY_OFF' },
+  ])
   fireEvent.click(screen.getByRole('checkbox', { name: /knee replacement/ }))
   expect(onCautions).toHaveBeenLastCalledWith([])
 })
 
 test('a restriction carries its words, its angle and its faults', () => {
   const restriction = { by: 'Dr Amsel', on: '2026-11-01', text: '', noLoadedBack: false }
-  const { onRestrictions } = field([], [restriction], (f) => (f === 'restrictions.text' ? 'needs what it says' : undefined))
+  const { onRestrictions } = field([], [restriction], (f) =>
+    f === 'restrictions.text' ? 'needs what it says' : undefined,
+  )
   expect(screen.getByText('needs what it says')).toBeInTheDocument()
   fireEvent.change(screen.getByLabelText('Most knee bend (°)'), { target: { value: '80' } })
   expect(onRestrictions).toHaveBeenLastCalledWith([{ ...restriction, kneeMaxDeg: 80 }])

@@ -52,36 +52,78 @@ export function ClientsPage() {
           <table className="w-full">
             <thead>
               <tr className="border-b border-rule text-left text-xs text-ink-2">
-                <th scope="col" className="py-1 font-normal">Name</th>
-                <th scope="col" className="hidden text-right font-normal sm:table-cell">Stature</th>
-                <th scope="col" className="hidden text-right font-normal sm:table-cell">Mass</th>
-                <th scope="col" className="hidden px-4 font-normal sm:table-cell">Thigh</th>
-                <th scope="col" className="hidden font-normal sm:table-cell">Ankle</th>
-                <th scope="col" className="font-normal">Sore</th>
-                <th scope="col" className="font-normal">Cautions</th>
+                <th scope="col" className="py-1 font-normal">
+                  Name
+                </th>
+                <th scope="col" className="hidden text-right font-normal sm:table-cell">
+                  Stature
+                </th>
+                <th scope="col" className="hidden text-right font-normal sm:table-cell">
+                  Mass
+                </th>
+                <th scope="col" className="hidden px-4 font-normal sm:table-cell">
+                  Thigh
+                </th>
+                <th scope="col" className="hidden font-normal sm:table-cell">
+                  Ankle
+                </th>
+                <th scope="col" className="font-normal">
+                  Sore
+                </th>
+                <th scope="col" className="font-normal">
+                  Cautions
+                </th>
                 <th scope="col" />
               </tr>
             </thead>
             <tbody>
               {clients.data.map((c) => (
-                <tr key={c.id} className={`border-b border-rule/60 ${c.id === chosen ? 'bg-paper-2' : ''}`}>
+                <tr
+                  key={c.id}
+                  className={`border-b border-rule/60 ${c.id === chosen ? 'bg-paper-2' : ''}`}
+                >
                   <th scope="row" className="py-1.5 text-left font-semibold">
                     {c.name}
                   </th>
-                  <td className="hidden pl-3 text-right whitespace-nowrap sm:table-cell">{Math.round(100 * c.statureM)} cm</td>
-                  <td className="hidden pl-3 text-right whitespace-nowrap sm:table-cell">{c.massKg} kg</td>
+                  <td className="hidden pl-3 text-right whitespace-nowrap sm:table-cell">
+                    {Math.round(100 * c.statureM)} cm
+                  </td>
+                  <td className="hidden pl-3 text-right whitespace-nowrap sm:table-cell">
+                    {c.massKg} kg
+                  </td>
                   <td className="hidden px-4 sm:table-cell">{c.thigh.toLowerCase()}</td>
                   <td className="hidden pr-4 sm:table-cell">{c.ankle.toLowerCase()}</td>
-                  <td className={`pr-4 ${c.pain.length > 0 ? 'text-warn' : 'text-ink-2'}`}>{c.pain.length === 0 ? '–' : c.pain.map((p) => catalogue.data.painFlags.find((f) => f.id === p.joint)?.label.replace('sore ', '')).join(', ')}</td>
+                  <td className={`pr-4 ${c.pain.length > 0 ? 'text-warn' : 'text-ink-2'}`}>
+                    {c.pain.length === 0
+                      ? '–'
+                      : c.pain
+                          .map((p) =>
+                            catalogue.data.painFlags
+                              .find((f) => f.id === p.joint)
+                              ?.label.replace('sore ', ''),
+                          )
+                          .join(', ')}
+                  </td>
                   <td className="text-sm">{cautionWords(c, catalogue.data.cautions)}</td>
                   <td className="text-right sm:whitespace-nowrap">
-                    <Button look="bare" aria-label={`Change ${c.name}`} onClick={() => setChosen(c.id)}>
+                    <Button
+                      look="bare"
+                      aria-label={`Change ${c.name}`}
+                      onClick={() => setChosen(c.id)}
+                    >
                       Change
                     </Button>
-                    <Link className="px-2 text-sm text-accent-2 underline" aria-label={`Measure ${c.name}`} to={`/clients/${c.id}`}>
+                    <Link
+                      className="px-2 text-sm text-accent-2 underline"
+                      aria-label={`Measure ${c.name}`}
+                      to={`/clients/${c.id}`}
+                    >
                       Measure
                     </Link>
-                    <Link className="px-2 text-sm text-accent-2 underline" to={`/sessions?client=${c.id}`}>
+                    <Link
+                      className="px-2 text-sm text-accent-2 underline"
+                      to={`/sessions?client=${c.id}`}
+                    >
                       Sessions
                     </Link>
                     <Link className="px-2 text-sm text-accent-2 underline" to={`/record/${c.id}`}>
@@ -94,7 +136,14 @@ export function ClientsPage() {
           </table>
         </div>
       </section>
-      {chosen !== null && <Intake key={`${chosen} ${client?.version}`} client={client} catalogue={catalogue.data} onDone={() => setChosen(null)} />}
+      {chosen !== null && (
+        <Intake
+          key={`${chosen} ${client?.version}`}
+          client={client}
+          catalogue={catalogue.data}
+          onDone={() => setChosen(null)}
+        />
+      )}
     </div>
   )
 }
@@ -105,12 +154,25 @@ function cautionWords(c: Client, known: Catalogue['cautions']): string {
     const k = known.find((k) => k.id === x.caution)
     return `${k?.label ?? x.caution}${k?.asksClearance && !x.clearedBy ? ' (not cleared)' : ''}`
   })
-  if (c.restrictions.length > 0) words.push(c.restrictions.length === 1 ? 'a written restriction' : `${c.restrictions.length} written restrictions`)
+  if (c.restrictions.length > 0)
+    words.push(
+      c.restrictions.length === 1
+        ? 'a written restriction'
+        : `${c.restrictions.length} written restrictions`,
+    )
   return words.join(', ') || '–'
 }
 
 /** Stature in cm and mass in kg as the coach says them; sent in m and kg. */
-function Intake({ client, catalogue, onDone }: { client?: Client; catalogue: Catalogue; onDone: () => void }) {
+function Intake({
+  client,
+  catalogue,
+  onDone,
+}: {
+  client?: Client
+  catalogue: Catalogue
+  onDone: () => void
+}) {
   const queries = useQueryClient()
   const [name, setName] = useState(client?.name ?? '')
   const [stature, setStature] = useState(client ? String(Math.round(100 * client.statureM)) : '')
@@ -121,19 +183,39 @@ function Intake({ client, catalogue, onDone }: { client?: Client; catalogue: Cat
   const [pain, setPain] = useState<Client['pain']>(client?.pain ?? [])
   const [profile, setProfile] = useState<Client['profile']>(client?.profile ?? UNKNOWN)
   const [cautions, setCautions] = useState<Client['cautions']>(client?.cautions ?? [])
-  const [restrictions, setRestrictions] = useState<Client['restrictions']>(client?.restrictions ?? [])
+  const [restrictions, setRestrictions] = useState<Client['restrictions']>(
+    client?.restrictions ?? [],
+  )
   const save = useMutation({
     mutationFn: () => {
-      const number = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')))
+      const number = (text: string) =>
+        text.trim() === '' ? undefined : Number(text.replace(',', '.'))
       const cm = number(stature)
-      const body: Schemas['ClientInput'] = { name, statureM: cm === undefined ? undefined : cm / 100, massKg: number(mass), sex: sex ?? undefined, thigh, ankle, pain, profile, cautions, restrictions: restrictions.map((r) => ({ ...r, on: r.on || undefined })) }
+      const body: Schemas['ClientInput'] = {
+        name,
+        statureM: cm === undefined ? undefined : cm / 100,
+        massKg: number(mass),
+        sex: sex ?? undefined,
+        thigh,
+        ankle,
+        pain,
+        profile,
+        cautions,
+        restrictions: restrictions.map((r) => ({ ...r, on: r.on || undefined })),
+      }
       return client
-        ? answer(api.PUT('/api/clients/{id}', { params: { path: { id: client.id } }, body: { ...body, version: client.version } }))
+        ? answer(
+            api.PUT('/api/clients/{id}', {
+              params: { path: { id: client.id } },
+              body: { ...body, version: client.version },
+            }),
+          )
         : answer(api.POST('/api/clients', { body }))
     },
     onSuccess: () => {
       void queries.invalidateQueries({ queryKey: keys.clients })
-      for (const key of ['order', 'bench', 'session']) void queries.invalidateQueries({ queryKey: [key] })
+      for (const key of ['order', 'bench', 'session'])
+        void queries.invalidateQueries({ queryKey: [key] })
       onDone()
     },
   })
@@ -143,19 +225,81 @@ function Intake({ client, catalogue, onDone }: { client?: Client; catalogue: Cat
     save.mutate()
   }
   return (
-    <form onSubmit={onSubmit} aria-label="Intake" noValidate className="space-y-3 border-l border-rule pl-5">
+    <form
+      onSubmit={onSubmit}
+      aria-label="Intake"
+      noValidate
+      className="space-y-3 border-l border-rule pl-5"
+    >
       <h2 className="text-xl">{client ? client.name : 'New client: sixty seconds'}</h2>
-      <Field label="Name" value={name} onChange={(e) => setName(e.target.value)} fault={problem?.fault('name')} autoFocus />
+      <Field
+        label="Name"
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+        fault={problem?.fault('name')}
+        autoFocus
+      />
       <div className="grid grid-cols-2 gap-3">
-        <Field label="Stature" unit="cm" inputMode="decimal" value={stature} onChange={(e) => setStature(e.target.value)} fault={inCentimetres(problem?.fault('statureM'))} />
-        <Field label="Mass" unit="kg" inputMode="decimal" value={mass} onChange={(e) => setMass(e.target.value)} fault={problem?.fault('massKg')} />
+        <Field
+          label="Stature"
+          unit="cm"
+          inputMode="decimal"
+          value={stature}
+          onChange={(e) => setStature(e.target.value)}
+          fault={inCentimetres(problem?.fault('statureM'))}
+        />
+        <Field
+          label="Mass"
+          unit="kg"
+          inputMode="decimal"
+          value={mass}
+          onChange={(e) => setMass(e.target.value)}
+          fault={problem?.fault('massKg')}
+        />
       </div>
-      <Choice label="Body tables that fit better" value={sex} onChange={setSex} fault={problem?.fault('sex')} options={[{ value: 'FEMALE', label: 'female' }, { value: 'MALE', label: 'male' }]} />
-      <Choice label="Thigh, for the stature" value={thigh} onChange={setThigh} options={[...THIGH]} />
-      <Choice label="Ankle, knee to the wall" value={ankle} onChange={setAnkle} options={[...ANKLE]} />
-      <PainField catalogue={catalogue} pain={pain} onPain={setPain} fault={(f) => problem?.fault(f)} />
-      <ProfileField catalogue={catalogue} profile={profile} onProfile={setProfile} fault={(f) => problem?.fault(f)} />
-      <CautionsField known={catalogue.cautions} redFlags={catalogue.redFlags} cautions={cautions} restrictions={restrictions} onCautions={setCautions} onRestrictions={setRestrictions} fault={(f) => problem?.fault(f)} />
+      <Choice
+        label="Body tables that fit better"
+        value={sex}
+        onChange={setSex}
+        fault={problem?.fault('sex')}
+        options={[
+          { value: 'FEMALE', label: 'female' },
+          { value: 'MALE', label: 'male' },
+        ]}
+      />
+      <Choice
+        label="Thigh, for the stature"
+        value={thigh}
+        onChange={setThigh}
+        options={[...THIGH]}
+      />
+      <Choice
+        label="Ankle, knee to the wall"
+        value={ankle}
+        onChange={setAnkle}
+        options={[...ANKLE]}
+      />
+      <PainField
+        catalogue={catalogue}
+        pain={pain}
+        onPain={setPain}
+        fault={(f) => problem?.fault(f)}
+      />
+      <ProfileField
+        catalogue={catalogue}
+        profile={profile}
+        onProfile={setProfile}
+        fault={(f) => problem?.fault(f)}
+      />
+      <CautionsField
+        known={catalogue.cautions}
+        redFlags={catalogue.redFlags}
+        cautions={cautions}
+        restrictions={restrictions}
+        onCautions={setCautions}
+        onRestrictions={setRestrictions}
+        fault={(f) => problem?.fault(f)}
+      />
       {save.isError && <Trouble error={save.error} />}
       <div className="sticky bottom-0 z-10 flex gap-2 border-t border-rule bg-paper py-2">
         <Button look="ink" type="submit" disabled={save.isPending}>
@@ -170,5 +314,7 @@ function Intake({ client, catalogue, onDone }: { client?: Client; catalogue: Cat
 
 /** The server speaks metres; the coach typed centimetres. */
 function inCentimetres(fault?: string): string | undefined {
-  return fault?.replace(/([\d.]+)(?= (?:is not|to)| m$)/g, (n) => String(Math.round(100 * Number(n)))).replace(/ m$/, ' cm')
+  return fault
+    ?.replace(/([\d.]+)(?= (?:is not|to)| m$)/g, (n) => String(Math.round(100 * Number(n))))
+    .replace(/ m$/, ' cm')
 }

@@ -24,12 +24,27 @@ export function KnownLifts({ clientId }: { clientId: string }) {
   const [removed, setRemoved] = useState<Lift | null>(null)
   const put = (l: Lifts) => {
     queries.setQueryData(keys.lifts(clientId), l)
-    for (const key of ['order', 'bench', 'session']) void queries.invalidateQueries({ queryKey: [key] })
+    for (const key of ['order', 'bench', 'session'])
+      void queries.invalidateQueries({ queryKey: [key] })
   }
-  const post = (l: { candidateId: string; loadKg?: number; repetitions?: number; reserve?: number; on?: string }) => answer(api.POST('/api/clients/{clientId}/lifts', { params: { path: { clientId } }, body: l }))
+  const post = (l: {
+    candidateId: string
+    loadKg?: number
+    repetitions?: number
+    reserve?: number
+    on?: string
+  }) =>
+    answer(api.POST('/api/clients/{clientId}/lifts', { params: { path: { clientId } }, body: l }))
   const number = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')))
   const add = useMutation({
-    mutationFn: () => post({ candidateId, loadKg: number(load), repetitions: number(repetitions), reserve: number(reserve), on: on || undefined }),
+    mutationFn: () =>
+      post({
+        candidateId,
+        loadKg: number(load),
+        repetitions: number(repetitions),
+        reserve: number(reserve),
+        on: on || undefined,
+      }),
     onSuccess: (l) => {
       setLoad('')
       setRepetitions('')
@@ -37,7 +52,12 @@ export function KnownLifts({ clientId }: { clientId: string }) {
     },
   })
   const remove = useMutation({
-    mutationFn: (l: Lift) => answer(api.DELETE('/api/clients/{clientId}/lifts/{liftId}', { params: { path: { clientId, liftId: l.id } } })),
+    mutationFn: (l: Lift) =>
+      answer(
+        api.DELETE('/api/clients/{clientId}/lifts/{liftId}', {
+          params: { path: { clientId, liftId: l.id } },
+        }),
+      ),
     onSuccess: (all, l) => {
       setRemoved(l)
       put(all)
@@ -61,46 +81,103 @@ export function KnownLifts({ clientId }: { clientId: string }) {
     <section aria-label="Known lifts" className="mt-4">
       <h2 className="border-b border-ink text-lg">Known lifts</h2>
       <p className="py-1 text-sm text-ink-2" data-testid="strength">
-        {lifts.data.strength ? lifts.data.strength.basis : 'None that says how strong this client is: until one is known, no loads are shown, only shares and ranges.'}{' '}
-        The lower back holds about {Math.round(lifts.data.lumbarNm / 10) * 10} N m ({lifts.data.strength ? 'by these lifts' : 'estimated from mass and stature'}).
+        {lifts.data.strength
+          ? lifts.data.strength.basis
+          : 'None that says how strong this client is: until one is known, no loads are shown, only shares and ranges.'}{' '}
+        The lower back holds about {Math.round(lifts.data.lumbarNm / 10) * 10} N m (
+        {lifts.data.strength ? 'by these lifts' : 'estimated from mass and stature'}).
       </p>
       <ul>
         {lifts.data.lifts.map((l) => (
-          <li key={l.id} className="flex items-baseline gap-3 border-b border-rule/60 py-0.5 text-sm" data-testid="lift">
+          <li
+            key={l.id}
+            className="flex items-baseline gap-3 border-b border-rule/60 py-0.5 text-sm"
+            data-testid="lift"
+          >
             <span className="flex-1">
               <b className="font-medium">{l.name}</b> {setWords(l)} · {day(l.on)}
             </span>
-            <Button look="bare" className="!min-h-6 !py-0" aria-label={`Remove the lift ${l.name}`} onClick={() => remove.mutate(l)}>
+            <Button
+              look="bare"
+              className="!min-h-6 !py-0"
+              aria-label={`Remove the lift ${l.name}`}
+              onClick={() => remove.mutate(l)}
+            >
               Remove
             </Button>
           </li>
         ))}
       </ul>
-      {removed && <Undo text={`Removed: ${removed.name}, ${setWords(removed)}.`} pending={restore.isPending} onUndo={() => restore.mutate(removed)} />}
+      {removed && (
+        <Undo
+          text={`Removed: ${removed.name}, ${setWords(removed)}.`}
+          pending={restore.isPending}
+          onUndo={() => restore.mutate(removed)}
+        />
+      )}
       {[remove, restore].map((x, k) => x.isError && <Trouble key={k} error={x.error} />)}
-      <form onSubmit={onSubmit} noValidate aria-label="Add a known lift" className="mt-2 grid grid-cols-2 items-end gap-2 sm:grid-cols-[minmax(0,1fr)_5rem_6rem_6rem_9rem_auto]">
+      <form
+        onSubmit={onSubmit}
+        noValidate
+        aria-label="Add a known lift"
+        className="mt-2 grid grid-cols-2 items-end gap-2 sm:grid-cols-[minmax(0,1fr)_5rem_6rem_6rem_9rem_auto]"
+      >
         <label className="col-span-2 block text-sm text-ink-2 sm:col-span-1">
           Exercise
-          <select className="mt-0.5 w-full border border-rule px-1 py-1.5 text-base text-ink" value={candidateId} onChange={(e) => setCandidate(e.target.value)}>
+          <select
+            className="mt-0.5 w-full border border-rule px-1 py-1.5 text-base text-ink"
+            value={candidateId}
+            onChange={(e) => setCandidate(e.target.value)}
+          >
             {catalogue.data.exercises.flatMap((x) =>
-              x.candidates.filter((c) => !c.own).map((c) => (
-                <option key={c.id} value={c.id}>
-                  {c.name}
-                </option>
-              )),
+              x.candidates
+                .filter((c) => !c.own)
+                .map((c) => (
+                  <option key={c.id} value={c.id}>
+                    {c.name}
+                  </option>
+                )),
             )}
           </select>
         </label>
-        <Field label="Load" unit="kg" inputMode="decimal" value={load} onChange={(e) => setLoad(e.target.value)} fault={problem?.fault('loadKg')} />
-        <Field label="Repetitions" inputMode="numeric" value={repetitions} onChange={(e) => setRepetitions(e.target.value)} fault={problem?.fault('repetitions')} />
-        <Field label="In reserve" inputMode="decimal" value={reserve} onChange={(e) => setReserve(e.target.value)} fault={problem?.fault('reserve')} />
-        <Field label="Done on" type="date" value={on} onChange={(e) => setOn(e.target.value)} fault={problem?.fault('on')} />
+        <Field
+          label="Load"
+          unit="kg"
+          inputMode="decimal"
+          value={load}
+          onChange={(e) => setLoad(e.target.value)}
+          fault={problem?.fault('loadKg')}
+        />
+        <Field
+          label="Repetitions"
+          inputMode="numeric"
+          value={repetitions}
+          onChange={(e) => setRepetitions(e.target.value)}
+          fault={problem?.fault('repetitions')}
+        />
+        <Field
+          label="In reserve"
+          inputMode="decimal"
+          value={reserve}
+          onChange={(e) => setReserve(e.target.value)}
+          fault={problem?.fault('reserve')}
+        />
+        <Field
+          label="Done on"
+          type="date"
+          value={on}
+          onChange={(e) => setOn(e.target.value)}
+          fault={problem?.fault('on')}
+        />
         <Button type="submit" className="!min-h-9" disabled={add.isPending}>
           Add
         </Button>
       </form>
       {add.isError && (problem?.faults.length ?? 0) === 0 && <Trouble error={add.error} />}
-      <p className="mt-1 text-xs text-ink-2">A free bar or a sled says it best, to ten repetitions. Stacks of two machines do not compare: a lift on one says the load for that one only.</p>
+      <p className="mt-1 text-xs text-ink-2">
+        A free bar or a sled says it best, to ten repetitions. Stacks of two machines do not
+        compare: a lift on one says the load for that one only.
+      </p>
     </section>
   )
 }

@@ -20,7 +20,12 @@ const SIDES = [
 
 type Reading = MeasuredKind['readings'][number]
 
-const ORIGIN: Record<MeasuredKind['origin'], string> = { MEASURED: 'measured', INTAKE: 'from the intake', ESTIMATED: 'estimated', UNKNOWN: 'not measured' }
+const ORIGIN: Record<MeasuredKind['origin'], string> = {
+  MEASURED: 'measured',
+  INTAKE: 'from the intake',
+  ESTIMATED: 'estimated',
+  UNKNOWN: 'not measured',
+}
 
 /** A client's dated readings: what is measured, what is only estimated, and how to measure it. */
 export function MeasurePage() {
@@ -35,7 +40,12 @@ export function MeasurePage() {
   }
   const [removed, setRemoved] = useState<{ kind: MeasuredKind; reading: Reading } | null>(null)
   const remove = useMutation({
-    mutationFn: (r: { kind: MeasuredKind; reading: Reading }) => answer(api.DELETE('/api/clients/{clientId}/measurements/{readingId}', { params: { path: { clientId: id!, readingId: r.reading.id } } })),
+    mutationFn: (r: { kind: MeasuredKind; reading: Reading }) =>
+      answer(
+        api.DELETE('/api/clients/{clientId}/measurements/{readingId}', {
+          params: { path: { clientId: id!, readingId: r.reading.id } },
+        }),
+      ),
     onSuccess: (m, r) => {
       setRemoved(r)
       put(m)
@@ -43,16 +53,30 @@ export function MeasurePage() {
   })
   const restore = useMutation({
     mutationFn: (r: { kind: MeasuredKind; reading: Reading }) =>
-      answer(api.POST('/api/clients/{clientId}/measurements', { params: { path: { clientId: id! } }, body: { kind: r.kind.kind, side: r.reading.side, value: r.reading.value, on: r.reading.on } })),
+      answer(
+        api.POST('/api/clients/{clientId}/measurements', {
+          params: { path: { clientId: id! } },
+          body: {
+            kind: r.kind.kind,
+            side: r.reading.side,
+            value: r.reading.value,
+            on: r.reading.on,
+          },
+        }),
+      ),
     onSuccess: (m) => {
       setRemoved(null)
       put(m)
     },
   })
-  if (measurements.isError) return <Trouble error={measurements.error} retry={() => void measurements.refetch()} />
+  if (measurements.isError)
+    return <Trouble error={measurements.error} retry={() => void measurements.refetch()} />
   if (!measurements.data) return <Waiting what="Loading" />
   const m = measurements.data
-  const chosen = m.kinds.find((k) => k.kind === params.get('kind')) ?? m.kinds.find((k) => k.origin !== 'MEASURED' && k.kind === 'THIGH') ?? m.kinds[0]!
+  const chosen =
+    m.kinds.find((k) => k.kind === params.get('kind')) ??
+    m.kinds.find((k) => k.origin !== 'MEASURED' && k.kind === 'THIGH') ??
+    m.kinds[0]!
   const choose = (kind: string) => setParams({ kind }, { replace: true })
   return (
     <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
@@ -64,44 +88,76 @@ export function MeasurePage() {
           </Link>
         </div>
         <p className="py-1 text-sm text-ink-2">
-          The ankle bends to {Math.round(m.dorsiflexionDeg)}° under load{m.kinds.some((k) => k.kind === 'KNEE_TO_WALL' && k.origin === 'MEASURED') ? ', from the knee to the wall; the stiffer side counts.' : ', by the intake’s word: measure the knee to the wall.'}
+          The ankle bends to {Math.round(m.dorsiflexionDeg)}° under load
+          {m.kinds.some((k) => k.kind === 'KNEE_TO_WALL' && k.origin === 'MEASURED')
+            ? ', from the knee to the wall; the stiffer side counts.'
+            : ', by the intake’s word: measure the knee to the wall.'}
         </p>
         <div className="overflow-x-auto">
           <table className="w-full text-sm">
             <thead>
               <tr className="border-b border-rule text-left text-xs text-ink-2">
-                <th scope="col" className="py-1 font-normal">What</th>
-                <th scope="col" className="text-right font-normal">Used</th>
-                <th scope="col" className="pl-3 font-normal">From</th>
-                <th scope="col" className="font-normal">Readings (ring: left)</th>
+                <th scope="col" className="py-1 font-normal">
+                  What
+                </th>
+                <th scope="col" className="text-right font-normal">
+                  Used
+                </th>
+                <th scope="col" className="pl-3 font-normal">
+                  From
+                </th>
+                <th scope="col" className="font-normal">
+                  Readings (ring: left)
+                </th>
                 <th scope="col" />
               </tr>
             </thead>
             <tbody>
               {m.kinds.map((k) => (
-                <tr key={k.kind} className={`border-b border-rule/60 ${k.kind === chosen.kind ? 'bg-paper-2' : ''}`} data-kind={k.kind}>
-                  <th scope="row" className="py-1 text-left font-medium">{k.label}</th>
-                  <td className="text-right font-semibold whitespace-nowrap">{k.used === undefined ? '–' : readingValue(k.unit, k.used)}</td>
+                <tr
+                  key={k.kind}
+                  className={`border-b border-rule/60 ${k.kind === chosen.kind ? 'bg-paper-2' : ''}`}
+                  data-kind={k.kind}
+                >
+                  <th scope="row" className="py-1 text-left font-medium">
+                    {k.label}
+                  </th>
+                  <td className="text-right font-semibold whitespace-nowrap">
+                    {k.used === undefined ? '–' : readingValue(k.unit, k.used)}
+                  </td>
                   <td className="pl-3 whitespace-nowrap">
                     {k.origin === 'MEASURED' ? (
                       <>
                         measured {day(k.readings.at(-1)!.on)}
-                        {k.error !== undefined && k.error > 0 && <span className="text-ink-2"> ± {spread(k)}</span>}
+                        {k.error !== undefined && k.error > 0 && (
+                          <span className="text-ink-2"> ± {spread(k)}</span>
+                        )}
                       </>
                     ) : (
                       <span className="text-ink-2">{ORIGIN[k.origin]}</span>
                     )}
                   </td>
                   <td>
-                    <ReadingsPlot readings={k.readings} label={`${k.label}: ${k.readings.map((r) => `${readingValue(k.unit, r.value)} ${r.side === 'NONE' ? '' : r.side.toLowerCase()} ${day(r.on)}`).join(', ')}`} />
+                    <ReadingsPlot
+                      readings={k.readings}
+                      label={`${k.label}: ${k.readings.map((r) => `${readingValue(k.unit, r.value)} ${r.side === 'NONE' ? '' : r.side.toLowerCase()} ${day(r.on)}`).join(', ')}`}
+                    />
                   </td>
                   <td className="text-right whitespace-nowrap">
                     {k.readings.length > 0 && (
-                      <Button look="bare" aria-label={`Remove the last reading of ${k.label}`} onClick={() => remove.mutate({ kind: k, reading: k.readings.at(-1)! })}>
+                      <Button
+                        look="bare"
+                        aria-label={`Remove the last reading of ${k.label}`}
+                        onClick={() => remove.mutate({ kind: k, reading: k.readings.at(-1)! })}
+                      >
                         Remove last
                       </Button>
                     )}
-                    <Button look="bare" aria-label={`Measure ${k.label}`} onClick={() => choose(k.kind)}>
+                    <Button
+                      look="bare"
+                      aria-label={`Measure ${k.label}`}
+                      onClick={() => choose(k.kind)}
+                    >
                       Measure
                     </Button>
                   </td>
@@ -115,7 +171,13 @@ export function MeasurePage() {
             {n}
           </p>
         ))}
-        {removed && <Undo text={`Removed: ${removed.kind.label} ${readingValue(removed.kind.unit, removed.reading.value)}.`} pending={restore.isPending} onUndo={() => restore.mutate(removed)} />}
+        {removed && (
+          <Undo
+            text={`Removed: ${removed.kind.label} ${readingValue(removed.kind.unit, removed.reading.value)}.`}
+            pending={restore.isPending}
+            onUndo={() => restore.mutate(removed)}
+          />
+        )}
         {[remove, restore].map((x, k) => x.isError && <Trouble key={k} error={x.error} />)}
         <KnownLifts clientId={m.clientId} />
         <TapelessStarts clientId={m.clientId} title="Stride of a split squat without a tape" />
@@ -126,10 +188,22 @@ export function MeasurePage() {
 }
 
 function spread(k: MeasuredKind): string {
-  return k.unit === 'm' ? `${(100 * k.error!).toFixed(1)} cm` : k.unit === 'deg' ? `${k.error!.toFixed(0)}°` : `${k.error!.toFixed(1)} kg`
+  return k.unit === 'm'
+    ? `${(100 * k.error!).toFixed(1)} cm`
+    : k.unit === 'deg'
+      ? `${k.error!.toFixed(0)}°`
+      : `${k.error!.toFixed(1)} kg`
 }
 
-function NewReading({ clientId, kind, onDone }: { clientId: string; kind: MeasuredKind; onDone: (m: Measurements) => void }) {
+function NewReading({
+  clientId,
+  kind,
+  onDone,
+}: {
+  clientId: string
+  kind: MeasuredKind
+  onDone: (m: Measurements) => void
+}) {
   const [side, setSide] = useState<'LEFT' | 'RIGHT' | null>(null)
   const [text, setText] = useState('')
   const [on, setOn] = useState(() => new Date().toISOString().slice(0, 10))
@@ -137,7 +211,17 @@ function NewReading({ clientId, kind, onDone }: { clientId: string; kind: Measur
   const save = useMutation({
     mutationFn: () => {
       const typed = text.trim() === '' ? undefined : Number(text.replace(',', '.')) / unit.perStored
-      return answer(api.POST('/api/clients/{clientId}/measurements', { params: { path: { clientId } }, body: { kind: kind.kind, side: kind.twoSided ? (side ?? undefined) : 'NONE', value: typed, on: on || undefined } }))
+      return answer(
+        api.POST('/api/clients/{clientId}/measurements', {
+          params: { path: { clientId } },
+          body: {
+            kind: kind.kind,
+            side: kind.twoSided ? (side ?? undefined) : 'NONE',
+            value: typed,
+            on: on || undefined,
+          },
+        }),
+      )
     },
     onSuccess: (m) => {
       setText('')
@@ -150,21 +234,50 @@ function NewReading({ clientId, kind, onDone }: { clientId: string; kind: Measur
     save.mutate()
   }
   return (
-    <form onSubmit={onSubmit} noValidate aria-label="New reading" className="space-y-3 border-l border-rule pl-5">
+    <form
+      onSubmit={onSubmit}
+      noValidate
+      aria-label="New reading"
+      className="space-y-3 border-l border-rule pl-5"
+    >
       <h2 className="text-xl first-letter:uppercase">{kind.label}</h2>
       <p className="text-sm">{kind.how}</p>
       <Landmarks kind={kind.kind} />
-      {kind.twoSided && <Choice label="Side" value={side} onChange={setSide} options={[...SIDES]} fault={problem?.fault('side')} />}
+      {kind.twoSided && (
+        <Choice
+          label="Side"
+          value={side}
+          onChange={setSide}
+          options={[...SIDES]}
+          fault={problem?.fault('side')}
+        />
+      )}
       <div className="grid grid-cols-2 gap-3">
-        <Field label="Reading" unit={unit.unit} inputMode="decimal" value={text} onChange={(e) => setText(e.target.value)} fault={inCoachUnit(kind.unit, problem?.fault('value'))} />
-        <Field label="Day" type="date" value={on} onChange={(e) => setOn(e.target.value)} fault={problem?.fault('on')} />
+        <Field
+          label="Reading"
+          unit={unit.unit}
+          inputMode="decimal"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          fault={inCoachUnit(kind.unit, problem?.fault('value'))}
+        />
+        <Field
+          label="Day"
+          type="date"
+          value={on}
+          onChange={(e) => setOn(e.target.value)}
+          fault={problem?.fault('on')}
+        />
       </div>
       <FaultText text={problem?.fault('kind')} />
       {save.isError && (problem?.faults.length ?? 0) === 0 && <Trouble error={save.error} />}
       <Button look="ink" type="submit" disabled={save.isPending}>
         Add the reading
       </Button>
-      <p className="text-xs text-ink-2">Two readings of one day show how well they repeat. Left and right: lengths are averaged; for movements and grip the lesser side counts.</p>
+      <p className="text-xs text-ink-2">
+        Two readings of one day show how well they repeat. Left and right: lengths are averaged; for
+        movements and grip the lesser side counts.
+      </p>
     </form>
   )
 }
@@ -172,5 +285,7 @@ function NewReading({ clientId, kind, onDone }: { clientId: string; kind: Measur
 /** Plain ranges come in metres; the coach typed centimetres. */
 function inCoachUnit(unit: string, fault?: string): string | undefined {
   if (unit !== 'm' || !fault?.includes(' is not within ')) return fault
-  return fault.replace(/[\d.]+/g, (n) => String(Math.round(1000 * Number(n)) / 10)).replace(/ m$/, ' cm')
+  return fault
+    .replace(/[\d.]+/g, (n) => String(Math.round(1000 * Number(n)) / 10))
+    .replace(/ m$/, ' cm')
 }

@@ -13,7 +13,10 @@ export function OwnData({ client, onErased }: { client: Client; onErased: () => 
   const queries = useQueryClient()
   const [name, setName] = useState('')
   const erase = useMutation({
-    mutationFn: () => answer(api.DELETE('/api/clients/{id}', { params: { path: { id: client.id }, query: { name } } })),
+    mutationFn: () =>
+      answer(
+        api.DELETE('/api/clients/{id}', { params: { path: { id: client.id }, query: { name } } }),
+      ),
     onSuccess: () => {
       queries.clear()
       onErased()
@@ -36,14 +39,27 @@ export function OwnData({ client, onErased }: { client: Client; onErased: () => 
           <AlertDialog.Overlay className="fixed inset-0 z-40 bg-black/30" />
           <AlertDialog.Content className="fixed top-24 left-1/2 z-50 w-[28rem] max-w-[calc(100vw-2rem)] -translate-x-1/2 space-y-3 border border-warn bg-paper p-4">
             <AlertDialog.Title className="text-lg">Erase {client.name} for good?</AlertDialog.Title>
-            <AlertDialog.Description className="text-sm">Intake, cautions, measurements, sessions and every set go. This cannot be undone; take the file out first if it may be needed.</AlertDialog.Description>
-            <Field label={`Write the name, ${client.name}, to erase`} value={name} onChange={(e) => setName(e.target.value)} />
+            <AlertDialog.Description className="text-sm">
+              Intake, cautions, measurements, sessions and every set go. This cannot be undone; take
+              the file out first if it may be needed.
+            </AlertDialog.Description>
+            <Field
+              label={`Write the name, ${client.name}, to erase`}
+              value={name}
+              onChange={(e) => setName(e.target.value)}
+            />
             {erase.isError && <Trouble error={erase.error} />}
             <div className="flex gap-2">
-              <Button look="ink" disabled={name !== client.name || erase.isPending} onClick={() => erase.mutate()}>
+              <Button
+                look="ink"
+                disabled={name !== client.name || erase.isPending}
+                onClick={() => erase.mutate()}
+              >
                 Erase for good
               </Button>
-              <AlertDialog.Cancel className="border border-rule px-3 py-1 text-sm">Keep</AlertDialog.Cancel>
+              <AlertDialog.Cancel className="border border-rule px-3 py-1 text-sm">
+                Keep
+              </AlertDialog.Cancel>
             </div>
           </AlertDialog.Content>
         </AlertDialog.Portal>

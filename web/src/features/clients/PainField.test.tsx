@@ -23,9 +23,15 @@ function field(pain: Client['pain']) {
 test('a sore joint asks what makes it hurt and which school to begin with', () => {
   const onPain = field([{ joint: 'KNEE', movements: [], approach: 'LEAVE_OUT' }])
   fireEvent.click(screen.getByRole('checkbox', { name: 'bending it deep' }))
-  expect(onPain).toHaveBeenLastCalledWith([{ joint: 'KNEE', movements: ['DEEP_KNEE'], approach: 'LEAVE_OUT' }])
-  fireEvent.change(screen.getByLabelText('Begin with: sore knee'), { target: { value: 'LESS_RANGE' } })
-  expect(onPain).toHaveBeenLastCalledWith([{ joint: 'KNEE', movements: [], approach: 'LESS_RANGE' }])
+  expect(onPain).toHaveBeenLastCalledWith([
+    { joint: 'KNEE', movements: ['DEEP_KNEE'], approach: 'LEAVE_OUT' },
+  ])
+  fireEvent.change(screen.getByLabelText('Begin with: sore knee'), {
+    target: { value: 'LESS_RANGE' },
+  })
+  expect(onPain).toHaveBeenLastCalledWith([
+    { joint: 'KNEE', movements: [], approach: 'LESS_RANGE' },
+  ])
   expect(screen.getByText(/Pain decides/)).toBeInTheDocument()
 })
 

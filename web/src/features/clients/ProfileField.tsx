@@ -5,18 +5,40 @@ type Profile = Client['profile']
 
 export const UNKNOWN: Profile = { habits: [], notes: '', likes: [], dislikes: [] }
 
-type Props = { catalogue: Catalogue; profile: Profile; onProfile: (p: Profile) => void; fault: (field: string) => string | undefined }
+type Props = {
+  catalogue: Catalogue
+  profile: Profile
+  onProfile: (p: Profile) => void
+  fault: (field: string) => string | undefined
+}
 
 /** Training age, schedule, habits, likes: what is known beyond the body. Everything may be left out. */
 export function ProfileField({ catalogue, profile, onProfile, fault }: Props) {
   const change = (p: Partial<Profile>) => onProfile({ ...profile, ...p })
-  const whole = (text: string) => (text.trim() === '' ? undefined : Math.round(Number(text)) || undefined)
-  const said = [profile.trainingAge, profile.daysAWeek, profile.minutes, profile.strongerSide, ...profile.habits, ...profile.likes, ...profile.dislikes, profile.notes || undefined].filter((x) => x !== undefined).length
-  const liking = (id: string) => (profile.likes.includes(id) ? 'likes' : profile.dislikes.includes(id) ? 'dislikes' : '')
-  const like = (id: string, how: string) => change({ likes: [...profile.likes.filter((x) => x !== id), ...(how === 'likes' ? [id] : [])], dislikes: [...profile.dislikes.filter((x) => x !== id), ...(how === 'dislikes' ? [id] : [])] })
+  const whole = (text: string) =>
+    text.trim() === '' ? undefined : Math.round(Number(text)) || undefined
+  const said = [
+    profile.trainingAge,
+    profile.daysAWeek,
+    profile.minutes,
+    profile.strongerSide,
+    ...profile.habits,
+    ...profile.likes,
+    ...profile.dislikes,
+    profile.notes || undefined,
+  ].filter((x) => x !== undefined).length
+  const liking = (id: string) =>
+    profile.likes.includes(id) ? 'likes' : profile.dislikes.includes(id) ? 'dislikes' : ''
+  const like = (id: string, how: string) =>
+    change({
+      likes: [...profile.likes.filter((x) => x !== id), ...(how === 'likes' ? [id] : [])],
+      dislikes: [...profile.dislikes.filter((x) => x !== id), ...(how === 'dislikes' ? [id] : [])],
+    })
   return (
     <details open={said > 0}>
-      <summary className="border-b border-rule py-1 text-sm">Training, habits and likes{said > 0 ? ` (${said})` : ''}</summary>
+      <summary className="border-b border-rule py-1 text-sm">
+        Training, habits and likes{said > 0 ? ` (${said})` : ''}
+      </summary>
       <div className="space-y-2 py-1">
         <Choice
           label="Has trained for"
@@ -29,8 +51,20 @@ export function ProfileField({ catalogue, profile, onProfile, fault }: Props) {
           ]}
         />
         <div className="grid grid-cols-2 gap-2">
-          <Field label="Days a week" inputMode="numeric" value={profile.daysAWeek ?? ''} onChange={(e) => change({ daysAWeek: whole(e.target.value) })} fault={fault('daysAWeek')} />
-          <Field label="Minutes a session" inputMode="numeric" value={profile.minutes ?? ''} onChange={(e) => change({ minutes: whole(e.target.value) })} fault={fault('minutes')} />
+          <Field
+            label="Days a week"
+            inputMode="numeric"
+            value={profile.daysAWeek ?? ''}
+            onChange={(e) => change({ daysAWeek: whole(e.target.value) })}
+            fault={fault('daysAWeek')}
+          />
+          <Field
+            label="Minutes a session"
+            inputMode="numeric"
+            value={profile.minutes ?? ''}
+            onChange={(e) => change({ minutes: whole(e.target.value) })}
+            fault={fault('minutes')}
+          />
         </div>
         <Choice
           label="Stronger side"
@@ -44,19 +78,43 @@ export function ProfileField({ catalogue, profile, onProfile, fault }: Props) {
         <fieldset>
           <legend className="text-sm text-ink-2">Where it goes instead</legend>
           {catalogue.habits.map((h) => (
-            <Tick key={h.id} label={h.label} checked={profile.habits.includes(h.id)} onChange={(on) => change({ habits: on ? [...profile.habits, h.id] : profile.habits.filter((x) => x !== h.id) })} />
+            <Tick
+              key={h.id}
+              label={h.label}
+              checked={profile.habits.includes(h.id)}
+              onChange={(on) =>
+                change({
+                  habits: on ? [...profile.habits, h.id] : profile.habits.filter((x) => x !== h.id),
+                })
+              }
+            />
           ))}
         </fieldset>
         <label className="block text-sm">
           <span className="text-ink-2">Notes on comfort (only you see them)</span>
-          <textarea className="mt-0.5 w-full border border-rule bg-paper px-2 py-1" rows={2} value={profile.notes} onChange={(e) => change({ notes: e.target.value })} />
+          <textarea
+            className="mt-0.5 w-full border border-rule bg-paper px-2 py-1"
+            rows={2}
+            value={profile.notes}
+            onChange={(e) => change({ notes: e.target.value })}
+          />
         </label>
         <details>
-          <summary className="py-1 text-sm">Likes and dislikes ({profile.likes.length + profile.dislikes.length})</summary>
+          <summary className="py-1 text-sm">
+            Likes and dislikes ({profile.likes.length + profile.dislikes.length})
+          </summary>
           {catalogue.exercises.map((x) => (
-            <label key={x.id} className="flex items-center justify-between gap-2 border-b border-rule/60 py-0.5 text-sm">
+            <label
+              key={x.id}
+              className="flex items-center justify-between gap-2 border-b border-rule/60 py-0.5 text-sm"
+            >
               {x.name}
-              <select aria-label={`How ${x.name} is liked`} className="border border-rule px-1 py-0.5" value={liking(x.id)} onChange={(e) => like(x.id, e.target.value)}>
+              <select
+                aria-label={`How ${x.name} is liked`}
+                className="border border-rule px-1 py-0.5"
+                value={liking(x.id)}
+                onChange={(e) => like(x.id, e.target.value)}
+              >
                 <option value="">–</option>
                 <option value="likes">likes it</option>
                 <option value="dislikes">does not</option>

@@ -22,7 +22,18 @@ export function ComparePage() {
   const first = params.get('client') ?? list[0]?.id
   const second = params.get('other') ?? list.find((c) => c.id !== first)?.id
   const candidateId = params.get('candidate') ?? catalogue.data?.exercises[0]?.candidates[0]?.id
-  const bench = useBenchOnce(first && second && candidateId ? { sides: [first, second].map((clientId) => ({ clientId, candidateId, ...(brief.gym ? { gymId: brief.gym } : {}) })), school: brief.school } : null)
+  const bench = useBenchOnce(
+    first && second && candidateId
+      ? {
+          sides: [first, second].map((clientId) => ({
+            clientId,
+            candidateId,
+            ...(brief.gym ? { gymId: brief.gym } : {}),
+          })),
+          school: brief.school,
+        }
+      : null,
+  )
   const failed = [catalogue, clients].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!catalogue.data || !clients.data) return <Waiting what="Loading" />
@@ -41,15 +52,45 @@ export function ComparePage() {
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
       <p className="font-serif text-lg leading-relaxed">
-        Side by side: <WordMenu label="First client" text={name(first)} value={first} options={people} onChange={(v) => put('client', v)} /> and{' '}
-        <WordMenu label="Second client" text={name(second)} value={second} options={people} onChange={(v) => put('other', v)} /> on{' '}
-        <WordMenu label="Exercise" text={candidates.find((c) => c.value === candidateId)?.label ?? ''} value={candidateId} options={candidates} onChange={(v) => put('candidate', v)} />, each in the usual set-up as far as they take it.
+        Side by side:{' '}
+        <WordMenu
+          label="First client"
+          text={name(first)}
+          value={first}
+          options={people}
+          onChange={(v) => put('client', v)}
+        />{' '}
+        and{' '}
+        <WordMenu
+          label="Second client"
+          text={name(second)}
+          value={second}
+          options={people}
+          onChange={(v) => put('other', v)}
+        />{' '}
+        on{' '}
+        <WordMenu
+          label="Exercise"
+          text={candidates.find((c) => c.value === candidateId)?.label ?? ''}
+          value={candidateId}
+          options={candidates}
+          onChange={(v) => put('candidate', v)}
+        />
+        , each in the usual set-up as far as they take it.
       </p>
       {bench.isError && <Trouble error={bench.error} retry={() => void bench.refetch()} />}
       {sides.length === 2 && (
-        <div className={`grid min-h-0 flex-1 gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_24rem] ${bench.isPlaceholderData ? 'opacity-60' : ''}`}>
+        <div
+          className={`grid min-h-0 flex-1 gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_24rem] ${bench.isPlaceholderData ? 'opacity-60' : ''}`}
+        >
           {sides.map((s, k) => (
-            <OneSide key={k} side={s} box={box} at={at} clientWords={build(list.find((c) => c.id === s.clientId))} />
+            <OneSide
+              key={k}
+              side={s}
+              box={box}
+              at={at}
+              clientWords={build(list.find((c) => c.id === s.clientId))}
+            />
           ))}
           <section aria-label="What differs" className="min-h-0 overflow-auto">
             <h2 className="border-b border-ink text-lg">What differs, and why</h2>
@@ -57,31 +98,73 @@ export function ComparePage() {
               {(bench.data?.sentences ?? []).map((x) => (
                 <li key={x}>{x}</li>
               ))}
-              {sides.some((s) => s.obstacle) && <li>One of the two cannot take this exercise, so there are no figures to set against each other.</li>}
+              {sides.some((s) => s.obstacle) && (
+                <li>
+                  One of the two cannot take this exercise, so there are no figures to set against
+                  each other.
+                </li>
+              )}
             </ul>
             <div className="mt-3">
-              <Changes bench={bench.data!} regions={catalogue.data.regions} aimed={Object.keys(brief.aim)} from={short(sides[0]!)} to={short(sides[1]!)} />
+              <Changes
+                bench={bench.data!}
+                regions={catalogue.data.regions}
+                aimed={Object.keys(brief.aim)}
+                from={short(sides[0]!)}
+                to={short(sides[1]!)}
+              />
             </div>
-            <p className="mt-2 text-xs text-ink-2">Stimulus of ten repetitions to failure at each one's own load: 1 is what a muscle gets that works alone at its best length. Differences inside the model's noise are not shown as differences.</p>
+            <p className="mt-2 text-xs text-ink-2">
+              Stimulus of ten repetitions to failure at each one's own load: 1 is what a muscle gets
+              that works alone at its best length. Differences inside the model's noise are not
+              shown as differences.
+            </p>
           </section>
         </div>
       )}
       <label className="flex items-center gap-3 border-t border-rule pt-1 text-sm">
         <span>top</span>
-        <input type="range" aria-label="Place in the repetition" min={0} max={20} value={at} onChange={(e) => setAt(Number(e.target.value))} className="h-6 flex-1 accent-[var(--accent)]" />
+        <input
+          type="range"
+          aria-label="Place in the repetition"
+          min={0}
+          max={20}
+          value={at}
+          onChange={(e) => setAt(Number(e.target.value))}
+          className="h-6 flex-1 accent-[var(--accent)]"
+        />
         <span>bottom</span>
       </label>
     </div>
   )
 }
 
-function OneSide({ side, box, at, clientWords }: { side: BenchSide; box: Box; at: number; clientWords: string }) {
+function OneSide({
+  side,
+  box,
+  at,
+  clientWords,
+}: {
+  side: BenchSide
+  box: Box
+  at: number
+  clientWords: string
+}) {
   const phase = side.phases[Math.min(at, side.phases.length - 1)]
   return (
     <section aria-label={side.clientName} className="flex min-h-0 flex-col">
       <h2 className="text-lg">{side.clientName}</h2>
       <p className="text-xs text-ink-2">{clientWords}</p>
-      {phase ? <Stage drawing={phase.side} box={box} label={`Side view of ${side.clientName}`} className="max-h-[56vh] min-h-64 w-full flex-1" /> : <Quiet>Nothing to show.</Quiet>}
+      {phase ? (
+        <Stage
+          drawing={phase.side}
+          box={box}
+          label={`Side view of ${side.clientName}`}
+          className="max-h-[56vh] min-h-64 w-full flex-1"
+        />
+      ) : (
+        <Quiet>Nothing to show.</Quiet>
+      )}
       {side.obstacle && (
         <p role="alert" className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm">
           {side.obstacle.reason} Missing: {side.obstacle.missing}.
@@ -101,5 +184,7 @@ function short(side: BenchSide): string {
 }
 
 function build(c?: { statureM: number; massKg: number; thigh: string; ankle: string }): string {
-  return c ? `${Math.round(100 * c.statureM)} cm, ${c.massKg} kg, thigh ${c.thigh.toLowerCase()}, ankle ${c.ankle.toLowerCase()}` : ''
+  return c
+    ? `${Math.round(100 * c.statureM)} cm, ${c.massKg} kg, thigh ${c.thigh.toLowerCase()}, ankle ${c.ankle.toLowerCase()}`
+    : ''
 }

@@ -30,8 +30,22 @@ export function PointByPointPage() {
   const [at, setAt] = useState(20)
   useBeginning(brief, change, clients.data, gyms.data)
   const ids = (params.get('with') ?? '').split('~').filter(Boolean).slice(0, MOST)
-  const members = ids.map((candidateId, k) => ({ candidateId, ...(parseSetup(params.get(`set${k}`)) ? { setup: parseSetup(params.get(`set${k}`))! } : {}) }))
-  const input: Schemas['ComparisonInput'] | null = brief.client && ids.length >= 2 ? { clientId: brief.client, ...(brief.gym ? { gymId: brief.gym } : {}), aim: brief.aim, keepOut: brief.keepOut, school: brief.school, stiffToday: brief.stiff, members } : null
+  const members = ids.map((candidateId, k) => ({
+    candidateId,
+    ...(parseSetup(params.get(`set${k}`)) ? { setup: parseSetup(params.get(`set${k}`))! } : {}),
+  }))
+  const input: Schemas['ComparisonInput'] | null =
+    brief.client && ids.length >= 2
+      ? {
+          clientId: brief.client,
+          ...(brief.gym ? { gymId: brief.gym } : {}),
+          aim: brief.aim,
+          keepOut: brief.keepOut,
+          school: brief.school,
+          stiffToday: brief.stiff,
+          members,
+        }
+      : null
   const comparison = useQuery({
     queryKey: ['comparison', input],
     queryFn: ({ signal }) => answer(api.POST('/api/comparisons', { body: input!, signal })),
@@ -52,7 +66,13 @@ export function PointByPointPage() {
   const name = (id: string) => options.find((o) => o.value === id)?.label ?? id
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2 print:block">
-      <BriefLine brief={brief} change={change} catalogue={catalogue.data} clients={clients.data} gyms={gyms.data} />
+      <BriefLine
+        brief={brief}
+        change={change}
+        catalogue={catalogue.data}
+        clients={clients.data}
+        gyms={gyms.data}
+      />
       <p className="font-serif text-lg leading-relaxed">
         Point by point:{' '}
         {ids.map((id, k) => (
@@ -62,15 +82,33 @@ export function PointByPointPage() {
               label={`Candidate ${k + 1}`}
               text={name(id) + (params.get(`set${k}`) ? ' (own set-up)' : '')}
               value={id}
-              options={[...(ids.length > 2 ? [{ value: '', label: 'leave it out' }] : []), ...options]}
-              onChange={(v) => (v ? put(ids.map((x, j) => (j === k ? v : x)), k) : put(ids.filter((_, j) => j !== k), k))}
+              options={[
+                ...(ids.length > 2 ? [{ value: '', label: 'leave it out' }] : []),
+                ...options,
+              ]}
+              onChange={(v) =>
+                v
+                  ? put(
+                      ids.map((x, j) => (j === k ? v : x)),
+                      k,
+                    )
+                  : put(
+                      ids.filter((_, j) => j !== k),
+                      k,
+                    )
+              }
             />
           </span>
         ))}
         {ids.length < MOST && (
           <span className={ids.length >= 2 ? 'no-print' : ''}>
             {ids.length > 0 && ' '}
-            <WordMenu label="Add" text={ids.length === 0 ? 'choose one' : ids.length === 1 ? 'and another' : 'one more'} options={options.filter((o) => !ids.includes(o.value))} onChange={(v) => put([...ids, v], MOST)} />
+            <WordMenu
+              label="Add"
+              text={ids.length === 0 ? 'choose one' : ids.length === 1 ? 'and another' : 'one more'}
+              options={options.filter((o) => !ids.includes(o.value))}
+              onChange={(v) => put([...ids, v], MOST)}
+            />
           </span>
         )}
         .{' '}
@@ -85,8 +123,16 @@ export function PointByPointPage() {
       ) : comparison.isError ? (
         <Trouble error={comparison.error} retry={() => void comparison.refetch()} />
       ) : comparison.data ? (
-        <div className={`min-h-0 flex-1 overflow-auto pr-1 print:overflow-visible ${comparison.isPlaceholderData ? 'opacity-60' : ''}`}>
-          <Points comparison={comparison.data} regions={catalogue.data.regions} aim={Object.keys(brief.aim)} at={at} onAt={setAt} />
+        <div
+          className={`min-h-0 flex-1 overflow-auto pr-1 print:overflow-visible ${comparison.isPlaceholderData ? 'opacity-60' : ''}`}
+        >
+          <Points
+            comparison={comparison.data}
+            regions={catalogue.data.regions}
+            aim={Object.keys(brief.aim)}
+            at={at}
+            onAt={setAt}
+          />
         </div>
       ) : (
         <Waiting what="Computing each for this body" />
@@ -95,17 +141,45 @@ export function PointByPointPage() {
   )
 }
 
-function Points({ comparison, regions, aim, at, onAt }: { comparison: Comparison; regions: Region[]; aim: string[]; at: number; onAt: (k: number) => void }) {
+function Points({
+  comparison,
+  regions,
+  aim,
+  at,
+  onAt,
+}: {
+  comparison: Comparison
+  regions: Region[]
+  aim: string[]
+  at: number
+  onAt: (k: number) => void
+}) {
   const { members, computed } = comparison
   const [pair, setPair] = useState<[number, number]>([0, 1])
   const shownPair = pair.every((k) => k < members.length) ? pair : ([0, 1] as [number, number])
-  const value = (region: string, member: number) => comparison.regions.find((r) => r.regionId === region)?.members[computed.indexOf(member)]
+  const value = (region: string, member: number) =>
+    comparison.regions.find((r) => r.regionId === region)?.members[computed.indexOf(member)]
   const top = Math.max(0.5, ...comparison.regions.flatMap((r) => r.members.map((m) => m.high)))
-  const aimed = aim.length > 0 ? aim : [...comparison.regions].sort((a, b) => Math.max(...b.members.map((m) => m.value)) - Math.max(...a.members.map((m) => m.value))).slice(0, 3).map((r) => r.regionId)
+  const aimed =
+    aim.length > 0
+      ? aim
+      : [...comparison.regions]
+          .sort(
+            (a, b) =>
+              Math.max(...b.members.map((m) => m.value)) -
+              Math.max(...a.members.map((m) => m.value)),
+          )
+          .slice(0, 3)
+          .map((r) => r.regionId)
   const regionName = (id: string) => regions.find((r) => r.id === id)?.coachName ?? id
-  const stripTop = Math.max(0.2, ...members.flatMap((m) => aimed.flatMap((id) => m.strips[id]?.tension ?? [])))
+  const stripTop = Math.max(
+    0.2,
+    ...members.flatMap((m) => aimed.flatMap((id) => m.strips[id]?.tension ?? [])),
+  )
   const columns = { gridTemplateColumns: `9rem repeat(${members.length}, minmax(0, 1fr))` }
-  const rest = comparison.regions.filter((r) => !aimed.includes(r.regionId) && r.members.some((m) => m.value > 0.1))
+  const rest = comparison.regions.filter(
+    (r) => !aimed.includes(r.regionId) && r.members.some((m) => m.value > 0.1),
+  )
   return (
     <div className="grid gap-3">
       <section aria-label="What differs" className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_26rem]">
@@ -118,18 +192,29 @@ function Points({ comparison, regions, aim, at, onAt }: { comparison: Comparison
           </ul>
           <h3 className="mt-2 text-base">Studies</h3>
           {comparison.studies.length === 0 ? (
-            <p className="text-sm text-ink-2">Mechanics only: no study found that tells these apart.</p>
+            <p className="text-sm text-ink-2">
+              Mechanics only: no study found that tells these apart.
+            </p>
           ) : (
             <ul className="text-sm">
               {comparison.studies.map((s) => (
                 <li key={s.findingId}>
-                  <b className="font-medium">{s.citation}</b>: {s.conditions}, {s.region}: {s.found}.
+                  <b className="font-medium">{s.citation}</b>: {s.conditions}, {s.region}: {s.found}
+                  .
                 </li>
               ))}
             </ul>
           )}
         </div>
-        <Overlay first={members[shownPair[0]]!} second={members[shownPair[1]]!} at={at} onAt={onAt} pair={shownPair} members={members} onPair={setPair} />
+        <Overlay
+          first={members[shownPair[0]]!}
+          second={members[shownPair[1]]!}
+          at={at}
+          onAt={onAt}
+          pair={shownPair}
+          members={members}
+          onPair={setPair}
+        />
       </section>
       <div role="table" aria-label="Point by point" className="text-sm">
         <div role="row" className="grid items-end gap-x-3 border-b border-ink py-1" style={columns}>
@@ -155,26 +240,50 @@ function Points({ comparison, regions, aim, at, onAt }: { comparison: Comparison
           <Row key={`strip${id}`} label={`${regionName(id)}: tension by length`} columns={columns}>
             {members.map((m, k) => (
               <span key={k} className="block max-w-64">
-                {m.strips[id] ? <LengthStrip title="" now={m.strips[id]} at={at} top={stripTop} /> : '–'}
+                {m.strips[id] ? (
+                  <LengthStrip title="" now={m.strips[id]} at={at} top={stripTop} />
+                ) : (
+                  '–'
+                )}
               </span>
             ))}
           </Row>
         ))}
         <Row label="Moments" columns={columns}>
-          {members.map((m, k) => (m.obstacle || m.phases.length === 0 ? <span key={k}>–</span> : (
+          {members.map((m, k) =>
+            m.obstacle || m.phases.length === 0 ? (
+              <span key={k}>–</span>
+            ) : (
               <span key={k} className="block max-w-64">
-                <MomentStrip moments={m.phases.map((p) => p.moments)} at={at} {...(m.stickingPhase !== undefined ? { sticking: m.stickingPhase } : {})} />
+                <MomentStrip
+                  moments={m.phases.map((p) => p.moments)}
+                  at={at}
+                  {...(m.stickingPhase !== undefined ? { sticking: m.stickingPhase } : {})}
+                />
               </span>
-            )))}
+            ),
+          )}
         </Row>
         <Row label="Gives out first" columns={columns}>
           {members.map((m, k) => (
-            <span key={k}>{m.obstacle ? m.obstacle.reason : m.limiters.slice(0, 3).map((l) => `${l.name} ${Math.round(100 * l.share)} %`).join(', ')}</span>
+            <span key={k}>
+              {m.obstacle
+                ? m.obstacle.reason
+                : m.limiters
+                    .slice(0, 3)
+                    .map((l) => `${l.name} ${Math.round(100 * l.share)} %`)
+                    .join(', ')}
+            </span>
           ))}
         </Row>
         <Row label="Repetitions compared" columns={columns}>
           {members.map((m, k) => (
-            <span key={k}>{computed.includes(k) ? `${comparison.repetitions[computed.indexOf(k)]!.toFixed(0)} to failure` : '–'}{m.load ? `, first load ${m.load.lowKg} to ${m.load.highKg} kg` : ''}</span>
+            <span key={k}>
+              {computed.includes(k)
+                ? `${comparison.repetitions[computed.indexOf(k)]!.toFixed(0)} to failure`
+                : '–'}
+              {m.load ? `, first load ${m.load.lowKg} to ${m.load.highKg} kg` : ''}
+            </span>
           ))}
         </Row>
         {rest.map((r) => (
@@ -192,7 +301,8 @@ function Points({ comparison, regions, aim, at, onAt }: { comparison: Comparison
                 <span key={k}>
                   {p ? (
                     <>
-                      <b className="font-medium">{Math.round(100 * p.value)}</b> <span className="text-ink-2">{p.reason}</span>
+                      <b className="font-medium">{Math.round(100 * p.value)}</b>{' '}
+                      <span className="text-ink-2">{p.reason}</span>
                     </>
                   ) : (
                     '–'
@@ -204,7 +314,9 @@ function Points({ comparison, regions, aim, at, onAt }: { comparison: Comparison
         ))}
         <Row label="For this client" columns={columns} quiet>
           {members.map((m, k) => (
-            <span key={k}>{[m.refusal, ...m.changes, ...m.notes].filter(Boolean).join(' ') || 'as usual'}</span>
+            <span key={k}>
+              {[m.refusal, ...m.changes, ...m.notes].filter(Boolean).join(' ') || 'as usual'}
+            </span>
           ))}
         </Row>
       </div>
@@ -212,9 +324,23 @@ function Points({ comparison, regions, aim, at, onAt }: { comparison: Comparison
   )
 }
 
-function Row({ label, columns, quiet = false, children }: { label: string; columns: { gridTemplateColumns: string }; quiet?: boolean; children: React.ReactNode[] }) {
+function Row({
+  label,
+  columns,
+  quiet = false,
+  children,
+}: {
+  label: string
+  columns: { gridTemplateColumns: string }
+  quiet?: boolean
+  children: React.ReactNode[]
+}) {
   return (
-    <div role="row" className="grid items-center gap-x-3 border-b border-rule/60 py-1 break-inside-avoid" style={columns}>
+    <div
+      role="row"
+      className="grid items-center gap-x-3 border-b border-rule/60 py-1 break-inside-avoid"
+      style={columns}
+    >
       <span role="rowheader" className={quiet ? 'text-ink-2' : 'font-medium'}>
         {label}
       </span>
@@ -233,36 +359,109 @@ function Bar({ point, top }: { point?: Schemas['MemberPointView']; top: number }
   return (
     <span className="grid grid-cols-[minmax(0,1fr)_7.5rem] items-center gap-2">
       <svg viewBox="0 0 100 12" preserveAspectRatio="none" className="h-3 w-full" aria-hidden>
-        <line x1={0} x2={100} y1={6} y2={6} stroke="var(--rule)" vectorEffect="non-scaling-stroke" />
-        <line x1={x(point.low)} x2={x(point.high)} y1={6} y2={6} stroke="var(--accent-2)" strokeWidth={3} vectorEffect="non-scaling-stroke" />
-        <line x1={x(point.value)} x2={x(point.value)} y1={1} y2={11} stroke="var(--ink)" strokeWidth={2.5} vectorEffect="non-scaling-stroke" />
+        <line
+          x1={0}
+          x2={100}
+          y1={6}
+          y2={6}
+          stroke="var(--rule)"
+          vectorEffect="non-scaling-stroke"
+        />
+        <line
+          x1={x(point.low)}
+          x2={x(point.high)}
+          y1={6}
+          y2={6}
+          stroke="var(--accent-2)"
+          strokeWidth={3}
+          vectorEffect="non-scaling-stroke"
+        />
+        <line
+          x1={x(point.value)}
+          x2={x(point.value)}
+          y1={1}
+          y2={11}
+          stroke="var(--ink)"
+          strokeWidth={2.5}
+          vectorEffect="non-scaling-stroke"
+        />
       </svg>
       <span className="text-xs">
-        <b className="text-sm font-medium">{point.value.toFixed(2)}</b> <span className="text-ink-2">most in {Math.round(100 * point.chanceOfMost)} %</span>
+        <b className="text-sm font-medium">{point.value.toFixed(2)}</b>{' '}
+        <span className="text-ink-2">most in {Math.round(100 * point.chanceOfMost)} %</span>
       </span>
     </span>
   )
 }
 
 /** Two members in one frame, feet on the same floor: a sled is turned so that its foot plate lies level. */
-function Overlay({ first, second, at, onAt, pair, members, onPair }: { first: BenchSide; second: BenchSide; at: number; onAt: (k: number) => void; pair: [number, number]; members: BenchSide[]; onPair: (p: [number, number]) => void }) {
+function Overlay({
+  first,
+  second,
+  at,
+  onAt,
+  pair,
+  members,
+  onPair,
+}: {
+  first: BenchSide
+  second: BenchSide
+  at: number
+  onAt: (k: number) => void
+  pair: [number, number]
+  members: BenchSide[]
+  onPair: (p: [number, number]) => void
+}) {
   const drawn = (s: BenchSide): Drawing[] => s.phases.map((p) => toTheFloor(p.side))
   const a = drawn(first)
   const b = drawn(second)
-  if (a.length === 0 || b.length === 0) return <Quiet>One of the two cannot take the posture, so there is nothing to lay over the other.</Quiet>
+  if (a.length === 0 || b.length === 0)
+    return (
+      <Quiet>
+        One of the two cannot take the posture, so there is nothing to lay over the other.
+      </Quiet>
+    )
   const box = frame([...a, ...b])
   const pick = (drawings: Drawing[]) => drawings[Math.min(at, drawings.length - 1)]!
   const options = members.map((m, k) => ({ value: String(k), label: m.name }))
   return (
     <figure>
       <figcaption className="text-sm">
-        <WordMenu label="Drawn" text={first.name} value={String(pair[0])} options={options} onChange={(v) => onPair([Number(v), pair[1]])} /> over{' '}
-        <WordMenu label="Dashed" text={second.name} value={String(pair[1])} options={options} onChange={(v) => onPair([pair[0], Number(v)])} /> <span className="text-ink-2">(dashed), ankles together, soles turned to the floor</span>
+        <WordMenu
+          label="Drawn"
+          text={first.name}
+          value={String(pair[0])}
+          options={options}
+          onChange={(v) => onPair([Number(v), pair[1]])}
+        />{' '}
+        over{' '}
+        <WordMenu
+          label="Dashed"
+          text={second.name}
+          value={String(pair[1])}
+          options={options}
+          onChange={(v) => onPair([pair[0], Number(v)])}
+        />{' '}
+        <span className="text-ink-2">(dashed), ankles together, soles turned to the floor</span>
       </figcaption>
-      <Stage drawing={pick(a)} ghost={pick(b)} box={box} label={`${first.name} over ${second.name}`} className="max-h-72 w-full" />
+      <Stage
+        drawing={pick(a)}
+        ghost={pick(b)}
+        box={box}
+        label={`${first.name} over ${second.name}`}
+        className="max-h-72 w-full"
+      />
       <label className="no-print flex items-center gap-3 text-sm">
         <span>top</span>
-        <input type="range" aria-label="Place in the repetition" min={0} max={20} value={at} onChange={(e) => onAt(Number(e.target.value))} className="h-6 flex-1 accent-[var(--accent)]" />
+        <input
+          type="range"
+          aria-label="Place in the repetition"
+          min={0}
+          max={20}
+          value={at}
+          onChange={(e) => onAt(Number(e.target.value))}
+          className="h-6 flex-1 accent-[var(--accent)]"
+        />
         <span>bottom</span>
       </label>
     </figure>

@@ -12,7 +12,15 @@ function type(label: string, text: string) {
 
 test('repetitions that no set can have are said, not clipped', () => {
   const taken = vi.fn()
-  render(<Stepper label="Repetitions" value="8" onLess={vi.fn()} onMore={vi.fn()} onType={(t) => repetitionsTyped(t, taken)} />)
+  render(
+    <Stepper
+      label="Repetitions"
+      value="8"
+      onLess={vi.fn()}
+      onMore={vi.fn()}
+      onType={(t) => repetitionsTyped(t, taken)}
+    />,
+  )
   for (const text of ['500', '0', '7.5', 'many']) {
     type('Repetitions', text)
     expect(screen.getByRole('alert')).toHaveTextContent('1 to 200')

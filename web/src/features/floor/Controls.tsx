@@ -6,7 +6,23 @@ import type { MassUnit } from '../weeks/words'
 import { mass, platesWords } from '../weeks/words'
 
 /** A number between two thumbs-wide buttons. */
-export function Stepper({ label, value, words, unit, onLess, onMore, onType }: { label: string; value: string; words?: string | undefined; unit?: string; onLess: () => void; onMore: () => void; onType: (text: string) => string | void }) {
+export function Stepper({
+  label,
+  value,
+  words,
+  unit,
+  onLess,
+  onMore,
+  onType,
+}: {
+  label: string
+  value: string
+  words?: string | undefined
+  unit?: string
+  onLess: () => void
+  onMore: () => void
+  onType: (text: string) => string | void
+}) {
   const [text, setText] = useState<string | null>(null)
   const [fault, setFault] = useState('')
   const end = () => {
@@ -16,7 +32,12 @@ export function Stepper({ label, value, words, unit, onLess, onMore, onType }: {
   }
   return (
     <div className="flex items-stretch gap-1" role="group" aria-label={label}>
-      <button type="button" aria-label={`Less ${label}`} className="min-h-[56px] w-[64px] shrink-0 border border-rule text-3xl leading-none active:bg-paper-2" onClick={onLess}>
+      <button
+        type="button"
+        aria-label={`Less ${label}`}
+        className="min-h-[56px] w-[64px] shrink-0 border border-rule text-3xl leading-none active:bg-paper-2"
+        onClick={onLess}
+      >
         −
       </button>
       <label className="flex min-w-0 flex-1 flex-col items-center justify-center border border-rule leading-tight">
@@ -36,9 +57,20 @@ export function Stepper({ label, value, words, unit, onLess, onMore, onType }: {
             if (e.key === 'Enter') e.currentTarget.blur()
           }}
         />
-        {fault ? <span role="alert" className="pb-0.5 text-center text-xs text-warn">{fault}</span> : words && <span className="truncate pb-0.5 text-xs text-ink-2">{words}</span>}
+        {fault ? (
+          <span role="alert" className="pb-0.5 text-center text-xs text-warn">
+            {fault}
+          </span>
+        ) : (
+          words && <span className="truncate pb-0.5 text-xs text-ink-2">{words}</span>
+        )}
       </label>
-      <button type="button" aria-label={`More ${label}`} className="min-h-[56px] w-[64px] shrink-0 border border-rule text-3xl leading-none active:bg-paper-2" onClick={onMore}>
+      <button
+        type="button"
+        aria-label={`More ${label}`}
+        className="min-h-[56px] w-[64px] shrink-0 border border-rule text-3xl leading-none active:bg-paper-2"
+        onClick={onMore}
+      >
         +
       </button>
     </div>
@@ -53,7 +85,17 @@ export function repetitionsTyped(text: string, onRepetitions: (n: number) => voi
 }
 
 /** The load: steps through what this gym can make, and says which plates. */
-export function LoadStepper({ kg, loads, unit, onKg }: { kg: number; loads: Loading[]; unit: MassUnit; onKg: (kg: number) => void }) {
+export function LoadStepper({
+  kg,
+  loads,
+  unit,
+  onKg,
+}: {
+  kg: number
+  loads: Loading[]
+  unit: MassUnit
+  onKg: (kg: number) => void
+}) {
   const below = loads.filter((l) => l.kg < kg - 1e-6).at(-1)
   const above = loads.find((l) => l.kg > kg + 1e-6)
   const exact = loads.find((l) => Math.abs(l.kg - kg) < 1e-6)
@@ -62,7 +104,13 @@ export function LoadStepper({ kg, loads, unit, onKg }: { kg: number; loads: Load
       label="Load"
       unit={unit}
       value={mass(kg, unit)}
-      words={exact ? platesWords(exact, unit) : kg > 0 && loads.length > 1 ? 'not among this gym’s loads' : ''}
+      words={
+        exact
+          ? platesWords(exact, unit)
+          : kg > 0 && loads.length > 1
+            ? 'not among this gym’s loads'
+            : ''
+      }
       onLess={() => onKg(below?.kg ?? Math.max(0, kg - 2.5))}
       onMore={() => onKg(above?.kg ?? kg + 2.5)}
       onType={(t) => {
@@ -75,7 +123,17 @@ export function LoadStepper({ kg, loads, unit, onKg }: { kg: number; loads: Load
 }
 
 /** One of a few, as wide as a thumb. */
-export function Pick<T extends string | number>({ label, options, value, onPick }: { label: string; options: { value: T; label: string }[]; value: T | undefined; onPick: (v: T) => void }) {
+export function Pick<T extends string | number>({
+  label,
+  options,
+  value,
+  onPick,
+}: {
+  label: string
+  options: { value: T; label: string }[]
+  value: T | undefined
+  onPick: (v: T) => void
+}) {
   return (
     <div role="radiogroup" aria-label={label} className="flex items-center gap-1">
       <span className="w-[68px] shrink-0 text-xs leading-tight text-ink-2">{label}</span>
@@ -95,9 +153,24 @@ export function Pick<T extends string | number>({ label, options, value, onPick 
   )
 }
 
-export function Big({ children, onClick, look = 'ink', disabled = false }: { children: React.ReactNode; onClick: () => void; look?: 'ink' | 'line'; disabled?: boolean }) {
+export function Big({
+  children,
+  onClick,
+  look = 'ink',
+  disabled = false,
+}: {
+  children: React.ReactNode
+  onClick: () => void
+  look?: 'ink' | 'line'
+  disabled?: boolean
+}) {
   return (
-    <button type="button" disabled={disabled} className={`min-h-[56px] w-full border px-2 text-lg font-semibold disabled:opacity-50 ${look === 'ink' ? 'border-ink bg-ink text-paper' : 'border-rule bg-paper'}`} onClick={onClick}>
+    <button
+      type="button"
+      disabled={disabled}
+      className={`min-h-[56px] w-full border px-2 text-lg font-semibold disabled:opacity-50 ${look === 'ink' ? 'border-ink bg-ink text-paper' : 'border-rule bg-paper'}`}
+      onClick={onClick}
+    >
       {children}
     </button>
   )

@@ -15,7 +15,17 @@ const SIDES = { NONE: 'both legs', LEFT: 'left leg', RIGHT: 'right leg' } as con
 const RESERVES = [0, 1, 2, 3, 4]
 
 /** One step: what it is, and the controls to write it down. Keyed by the step, so that each begins with its own figures. */
-export function Doing({ floor, at, unit, onTaken }: { floor: Floor; at: Place; unit: MassUnit; onTaken: () => void }) {
+export function Doing({
+  floor,
+  at,
+  unit,
+  onTaken,
+}: {
+  floor: Floor
+  at: Place
+  unit: MassUnit
+  onTaken: () => void
+}) {
   const x = at.item.item.exercise
   const { step } = at
   const begin = beginning(at)
@@ -32,10 +42,21 @@ export function Doing({ floor, at, unit, onTaken }: { floor: Floor; at: Place; u
     readySound()
     setBusy(true)
     try {
-      await floor.log(at, { kind: step.kind === 'DROP' ? 'DROP' : 'WORK', number: step.number, side: step.side, loadKg: kg, repetitions, reserve, felt: [], ...watched?.figures })
+      await floor.log(at, {
+        kind: step.kind === 'DROP' ? 'DROP' : 'WORK',
+        number: step.number,
+        side: step.side,
+        loadKg: kg,
+        repetitions,
+        reserve,
+        felt: [],
+        ...watched?.figures,
+      })
     } catch {
       setBusy(false)
-      setFailed('This device could not keep the set: is its storage full, or private browsing on? Nothing was cleared; try again.')
+      setFailed(
+        'This device could not keep the set: is its storage full, or private browsing on? Nothing was cleared; try again.',
+      )
     }
   }
   return (
@@ -56,8 +77,19 @@ export function Doing({ floor, at, unit, onTaken }: { floor: Floor; at: Place; u
         ) : (
           <>
             <LoadStepper kg={kg} loads={x.loads} unit={unit} onKg={setKg} />
-            <Stepper label="Repetitions" value={String(repetitions)} onLess={() => setRepetitions(Math.max(1, repetitions - 1))} onMore={() => setRepetitions(Math.min(200, repetitions + 1))} onType={(t) => repetitionsTyped(t, setRepetitions)} />
-            <Pick label="In reserve" options={RESERVES.map((r) => ({ value: r, label: r === 4 ? '4+' : String(r) }))} value={reserve >= 4 ? 4 : reserve} onPick={setReserve} />
+            <Stepper
+              label="Repetitions"
+              value={String(repetitions)}
+              onLess={() => setRepetitions(Math.max(1, repetitions - 1))}
+              onMore={() => setRepetitions(Math.min(200, repetitions + 1))}
+              onType={(t) => repetitionsTyped(t, setRepetitions)}
+            />
+            <Pick
+              label="In reserve"
+              options={RESERVES.map((r) => ({ value: r, label: r === 4 ? '4+' : String(r) }))}
+              value={reserve >= 4 ? 4 : reserve}
+              onPick={setReserve}
+            />
             {watched && (
               <p className="border-l-2 border-accent pl-2 text-sm" data-testid="watched-words">
                 Watched: {watched.words.length > 0 ? watched.words.join(' ') : 'as it was asked.'}
@@ -85,15 +117,37 @@ export function Doing({ floor, at, unit, onTaken }: { floor: Floor; at: Place; u
           </>
         )}
       </div>
-      {watching && <Watch exercise={x} onTake={(t) => { setRepetitions(t.repetitions); setWatched(t) }} onClose={() => setWatching(false)} />}
+      {watching && (
+        <Watch
+          exercise={x}
+          onTake={(t) => {
+            setRepetitions(t.repetitions)
+            setWatched(t)
+          }}
+          onClose={() => setWatching(false)}
+        />
+      )}
       {counting && <Tempo exercise={x} onClose={() => setCounting(false)} />}
     </>
   )
 }
 
-export function SmallButton({ children, onClick, disabled = false }: { children: React.ReactNode; onClick: () => void; disabled?: boolean }) {
+export function SmallButton({
+  children,
+  onClick,
+  disabled = false,
+}: {
+  children: React.ReactNode
+  onClick: () => void
+  disabled?: boolean
+}) {
   return (
-    <button type="button" disabled={disabled} className="min-h-[48px] border border-rule px-1 text-base disabled:opacity-40" onClick={onClick}>
+    <button
+      type="button"
+      disabled={disabled}
+      className="min-h-[48px] border border-rule px-1 text-base disabled:opacity-40"
+      onClick={onClick}
+    >
       {children}
     </button>
   )
@@ -123,8 +177,14 @@ export function StepHead({ at, unit }: { floor: Floor; at: Place; unit: MassUnit
             {range(step.repetitionsLow, step.repetitionsHigh)} repetitions
             {step.asBefore ? ', no more than the other side' : ''}
           </b>
-          {step.load && platesWords(step.load, unit) && <span className="block">{platesWords(step.load, unit)}</span>}
-          {step.putOn.length > 0 && step.load && step.putOn.length < step.load.perSide.length && <span className="block text-sm text-ink-2">put on {step.putOn.map((k) => mass(k, unit)).join(' + ')} a side</span>}
+          {step.load && platesWords(step.load, unit) && (
+            <span className="block">{platesWords(step.load, unit)}</span>
+          )}
+          {step.putOn.length > 0 && step.load && step.putOn.length < step.load.perSide.length && (
+            <span className="block text-sm text-ink-2">
+              put on {step.putOn.map((k) => mass(k, unit)).join(' + ')} a side
+            </span>
+          )}
         </p>
       </div>
     </header>
@@ -144,8 +204,13 @@ function Guide({ floor, at, unit }: { floor: Floor; at: Place; unit: MassUnit })
       ))}
       {x.basis && <p>{x.basis}</p>}
       <p data-testid="floor-last">
-        <b>Last time:</b> {last && last.length > 0 ? `${last.map((s) => `${s.loadKg > 0 ? mass(s.loadKg, unit) : 'body'} × ${s.repetitions}${s.side === 'NONE' ? '' : s.side === 'LEFT' ? ' l' : ' r'}`).join(', ')}${last.some((s) => s.loadKg > 0) ? ` (${unit})` : ''}` : 'not in this set-up yet'}
-        {x.prescription && x.prescription.reserve > 0 ? ` · leave ${trim(x.prescription.reserve, 1)} today` : ''}
+        <b>Last time:</b>{' '}
+        {last && last.length > 0
+          ? `${last.map((s) => `${s.loadKg > 0 ? mass(s.loadKg, unit) : 'body'} × ${s.repetitions}${s.side === 'NONE' ? '' : s.side === 'LEFT' ? ' l' : ' r'}`).join(', ')}${last.some((s) => s.loadKg > 0) ? ` (${unit})` : ''}`
+          : 'not in this set-up yet'}
+        {x.prescription && x.prescription.reserve > 0
+          ? ` · leave ${trim(x.prescription.reserve, 1)} today`
+          : ''}
       </p>
       <Mark key={x.candidateId} words={x.mark} onWords={(w) => void floor.mark(x.candidateId, w)} />
       {x.cues.slice(0, 2).map((c) => (
@@ -158,7 +223,14 @@ function Guide({ floor, at, unit }: { floor: Floor; at: Place; unit: MassUnit })
       </p>
       {x.setup.length > 0 && (
         <details open={at.step.kind === 'WARM_UP'}>
-          <summary className="min-h-[48px] content-center text-ink-2">Set-up: {x.setup.slice(0, 2).map((s) => `${s.label.toLowerCase()} ${s.value}`).join(', ')}{x.setup.length > 2 ? ' …' : ''}</summary>
+          <summary className="min-h-[48px] content-center text-ink-2">
+            Set-up:{' '}
+            {x.setup
+              .slice(0, 2)
+              .map((s) => `${s.label.toLowerCase()} ${s.value}`)
+              .join(', ')}
+            {x.setup.length > 2 ? ' …' : ''}
+          </summary>
           <dl className="grid grid-cols-[1fr_auto] gap-x-3">
             {x.setup.map((s) => (
               <div key={s.label} className="contents">
@@ -183,7 +255,11 @@ function Mark({ words, onWords }: { words: string; onWords: (w: string) => void 
   const [text, setText] = useState<string | null>(null)
   if (text === null) {
     return (
-      <button type="button" className="my-0.5 flex min-h-[48px] w-full items-center border-l-2 border-accent pl-2 text-left text-base" onClick={() => setText(words)}>
+      <button
+        type="button"
+        className="my-0.5 flex min-h-[48px] w-full items-center border-l-2 border-accent pl-2 text-left text-base"
+        onClick={() => setText(words)}
+      >
         {words ? (
           <span>
             <span className="text-ink-2">Marks: </span>
@@ -204,7 +280,15 @@ function Mark({ words, onWords }: { words: string; onWords: (w: string) => void 
         setText(null)
       }}
     >
-      <input aria-label="Marks" autoFocus maxLength={200} className="min-h-[48px] min-w-0 flex-1 border border-ink px-2 text-base" value={text} placeholder="Seat 4 · roller 2" onChange={(e) => setText(e.target.value)} />
+      <input
+        aria-label="Marks"
+        autoFocus
+        maxLength={200}
+        className="min-h-[48px] min-w-0 flex-1 border border-ink px-2 text-base"
+        value={text}
+        placeholder="Seat 4 · roller 2"
+        onChange={(e) => setText(e.target.value)}
+      />
       <button type="submit" className="min-h-[48px] border border-ink bg-ink px-3 text-paper">
         Keep
       </button>

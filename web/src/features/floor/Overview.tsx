@@ -9,14 +9,34 @@ import { isDone, toShow } from './walk'
 import type { ShownItem, ShownSet } from './walk'
 
 /** The whole session at a glance: choose an exercise, correct a set, finish. */
-export function Overview({ floor, unit, onClose }: { floor: Floor; unit: MassUnit; onClose: () => void }) {
+export function Overview({
+  floor,
+  unit,
+  onClose,
+}: {
+  floor: Floor
+  unit: MassUnit
+  onClose: () => void
+}) {
   const [editing, setEditing] = useState<ShownSet | null>(null)
   const [gone, setGone] = useState<ShownSet | null>(null)
   const [sure, setSure] = useState(false)
-  const open = floor.items.flatMap((i) => i.steps.filter((s) => s.kind !== 'WARM_UP' && !isDone(i, s, floor.progress))).length
+  const open = floor.items.flatMap((i) =>
+    i.steps.filter((s) => s.kind !== 'WARM_UP' && !isDone(i, s, floor.progress)),
+  ).length
   if (editing) {
     const item = floor.items.find((i) => i.item.id === editing.itemId)!
-    return <EditSet key={editing.id} set={editing} item={item} unit={unit} floor={floor} onDone={() => setEditing(null)} onRemoved={setGone} />
+    return (
+      <EditSet
+        key={editing.id}
+        set={editing}
+        item={item}
+        unit={unit}
+        floor={floor}
+        onDone={() => setEditing(null)}
+        onRemoved={setGone}
+      />
+    )
   }
   return (
     <>
@@ -29,16 +49,34 @@ export function Overview({ floor, unit, onClose }: { floor: Floor; unit: MassUni
           const done = asked.filter((s) => isDone(i, s, floor.progress)).length
           return (
             <li key={i.item.id} className="py-1">
-              <button type="button" disabled={i.item.ended || i.item.exercise.refusal !== ''} className="flex min-h-[48px] w-full items-center gap-2 text-left text-base disabled:opacity-60" onClick={() => void floor.choose(i.item.id).then(onClose)}>
+              <button
+                type="button"
+                disabled={i.item.ended || i.item.exercise.refusal !== ''}
+                className="flex min-h-[48px] w-full items-center gap-2 text-left text-base disabled:opacity-60"
+                onClick={() => void floor.choose(i.item.id).then(onClose)}
+              >
                 <span className="flex-1 font-semibold">{i.item.exercise.name}</span>
-                <span className="text-ink-2">{i.item.ended ? 'swapped' : `${done} of ${asked.length}`}</span>
+                <span className="text-ink-2">
+                  {i.item.ended ? 'swapped' : `${done} of ${asked.length}`}
+                </span>
               </button>
-              {!i.item.ended && asked.length > 0 && done === asked.length && <SmallButton onClick={() => void floor.oneMore(i.item.id).then(onClose)}>One more set</SmallButton>}
-              {i.item.exercise.refusal && <p className="text-sm text-warn">{i.item.exercise.refusal}</p>}
+              {!i.item.ended && asked.length > 0 && done === asked.length && (
+                <SmallButton onClick={() => void floor.oneMore(i.item.id).then(onClose)}>
+                  One more set
+                </SmallButton>
+              )}
+              {i.item.exercise.refusal && (
+                <p className="text-sm text-warn">{i.item.exercise.refusal}</p>
+              )}
               {i.sets.length > 0 && (
                 <div className="flex flex-wrap gap-1 pb-1">
                   {i.sets.map((s) => (
-                    <button key={s.id} type="button" className={`min-h-[48px] border px-2 text-sm ${s.kept === 'saved' ? 'border-rule' : s.kept === 'here' ? 'border-ink border-dashed' : 'border-warn'}`} onClick={() => setEditing(s)}>
+                    <button
+                      key={s.id}
+                      type="button"
+                      className={`min-h-[48px] border px-2 text-sm ${s.kept === 'saved' ? 'border-rule' : s.kept === 'here' ? 'border-ink border-dashed' : 'border-warn'}`}
+                      onClick={() => setEditing(s)}
+                    >
                       {words(s, unit)}
                       <span className="sr-only">
                         , <KeptWord kept={s.kept} />, correct it
@@ -54,7 +92,11 @@ export function Overview({ floor, unit, onClose }: { floor: Floor; unit: MassUni
       {gone && (
         <p role="status" className="flex items-center gap-2 py-1 text-base">
           Taken out: {words(gone, unit)}.
-          <SmallButton onClick={() => void floor.edit(gone, gone.figures).then(() => setGone(null))}>Undo</SmallButton>
+          <SmallButton
+            onClick={() => void floor.edit(gone, gone.figures).then(() => setGone(null))}
+          >
+            Undo
+          </SmallButton>
         </p>
       )}
       <div className="flex items-center justify-between text-ink-2">
@@ -65,7 +107,13 @@ export function Overview({ floor, unit, onClose }: { floor: Floor; unit: MassUni
         <Big look="line" onClick={onClose}>
           Back
         </Big>
-        {sure || open === 0 ? <Big onClick={() => void floor.finish()}>{open === 0 ? 'Finish' : `Finish, ${open} left`}</Big> : <Big onClick={() => setSure(true)}>Finish …</Big>}
+        {sure || open === 0 ? (
+          <Big onClick={() => void floor.finish()}>
+            {open === 0 ? 'Finish' : `Finish, ${open} left`}
+          </Big>
+        ) : (
+          <Big onClick={() => setSure(true)}>Finish …</Big>
+        )}
       </div>
     </>
   )
@@ -76,7 +124,21 @@ function words(s: ShownSet, unit: MassUnit): string {
   return `${f.kind === 'DROP' ? 'drop ' : ''}${f.loadKg > 0 ? `${mass(f.loadKg, unit)} ${unit}` : 'body'} × ${f.repetitions}${f.side === 'NONE' ? '' : f.side === 'LEFT' ? ' left' : ' right'}`
 }
 
-function EditSet({ set, item, unit, floor, onDone, onRemoved }: { set: ShownSet; item: ShownItem; unit: MassUnit; floor: Floor; onDone: () => void; onRemoved: (s: ShownSet) => void }) {
+function EditSet({
+  set,
+  item,
+  unit,
+  floor,
+  onDone,
+  onRemoved,
+}: {
+  set: ShownSet
+  item: ShownItem
+  unit: MassUnit
+  floor: Floor
+  onDone: () => void
+  onRemoved: (s: ShownSet) => void
+}) {
   const [f, setF] = useState(set.figures)
   return (
     <>
@@ -84,10 +146,35 @@ function EditSet({ set, item, unit, floor, onDone, onRemoved }: { set: ShownSet;
         Correct {words(set, unit)}, {item.item.exercise.name}
       </h1>
       <div className="min-h-0 flex-1 space-y-1.5 overflow-auto py-2">
-        <LoadStepper kg={f.loadKg} loads={item.item.exercise.loads} unit={unit} onKg={(loadKg) => setF({ ...f, loadKg })} />
-        <Stepper label="Repetitions" value={String(f.repetitions)} onLess={() => setF({ ...f, repetitions: Math.max(1, f.repetitions - 1) })} onMore={() => setF({ ...f, repetitions: Math.min(200, f.repetitions + 1) })} onType={(t) => repetitionsTyped(t, (repetitions) => setF({ ...f, repetitions }))} />
-        <Pick label="In reserve" options={[0, 1, 2, 3, 4].map((r) => ({ value: r, label: r === 4 ? '4+' : String(r) }))} value={f.reserve >= 4 ? 4 : f.reserve} onPick={(reserve) => setF({ ...f, reserve })} />
-        <Pick label="Side" options={[{ value: 'NONE', label: 'both' }, { value: 'LEFT', label: 'left' }, { value: 'RIGHT', label: 'right' }]} value={f.side} onPick={(side) => setF({ ...f, side })} />
+        <LoadStepper
+          kg={f.loadKg}
+          loads={item.item.exercise.loads}
+          unit={unit}
+          onKg={(loadKg) => setF({ ...f, loadKg })}
+        />
+        <Stepper
+          label="Repetitions"
+          value={String(f.repetitions)}
+          onLess={() => setF({ ...f, repetitions: Math.max(1, f.repetitions - 1) })}
+          onMore={() => setF({ ...f, repetitions: Math.min(200, f.repetitions + 1) })}
+          onType={(t) => repetitionsTyped(t, (repetitions) => setF({ ...f, repetitions }))}
+        />
+        <Pick
+          label="In reserve"
+          options={[0, 1, 2, 3, 4].map((r) => ({ value: r, label: r === 4 ? '4+' : String(r) }))}
+          value={f.reserve >= 4 ? 4 : f.reserve}
+          onPick={(reserve) => setF({ ...f, reserve })}
+        />
+        <Pick
+          label="Side"
+          options={[
+            { value: 'NONE', label: 'both' },
+            { value: 'LEFT', label: 'left' },
+            { value: 'RIGHT', label: 'right' },
+          ]}
+          value={f.side}
+          onPick={(side) => setF({ ...f, side })}
+        />
       </div>
       <div className="grid grid-cols-3 gap-1">
         <Big look="line" onClick={onDone}>

@@ -5,7 +5,15 @@ import type { Figures } from './store'
 type Joint = NonNullable<Figures['pain']>['joint']
 
 /** Which joint, and how much from 0 to 10; what to do next stands below. */
-export function PainAsk({ advice, pain, onPain }: { advice: Walk['pain']; pain: Figures['pain']; onPain: (p: Figures['pain']) => void }) {
+export function PainAsk({
+  advice,
+  pain,
+  onPain,
+}: {
+  advice: Walk['pain']
+  pain: Figures['pain']
+  onPain: (p: Figures['pain']) => void
+}) {
   const [joint, setJoint] = useState<Joint | undefined>(pain?.joint)
   const words = pain ? (advice.find((a) => a.joint === pain.joint)?.byLevel[pain.level] ?? []) : []
   return (
@@ -42,7 +50,14 @@ export function PainAsk({ advice, pain, onPain }: { advice: Walk['pain']; pain: 
           <p className="text-sm text-ink-2">0 none, 10 the worst there is</p>
           <div className="grid grid-cols-6 gap-1" role="radiogroup" aria-label="How much">
             {Array.from({ length: 11 }, (_, level) => (
-              <button key={level} type="button" role="radio" aria-checked={pain?.level === level} className={`min-h-[48px] border text-lg ${pain?.level === level ? 'border-ink bg-ink text-paper' : 'border-rule'}`} onClick={() => onPain({ joint, level })}>
+              <button
+                key={level}
+                type="button"
+                role="radio"
+                aria-checked={pain?.level === level}
+                className={`min-h-[48px] border text-lg ${pain?.level === level ? 'border-ink bg-ink text-paper' : 'border-rule'}`}
+                onClick={() => onPain({ joint, level })}
+              >
                 {level}
               </button>
             ))}

@@ -14,7 +14,17 @@ import type { ShownSet } from './walk'
 type Ask = 'felt' | 'pain' | null
 
 /** After a set: the rest goes on while it is asked how it was. */
-export function Resting({ floor, last, unit, onSwap }: { floor: Floor; last: ShownSet | undefined; unit: MassUnit; onSwap: (itemId: string) => void }) {
+export function Resting({
+  floor,
+  last,
+  unit,
+  onSwap,
+}: {
+  floor: Floor
+  last: ShownSet | undefined
+  unit: MassUnit
+  onSwap: (itemId: string) => void
+}) {
   const { regions } = floor.walk
   const until = floor.progress.restUntil
   const now = useNow(250, until !== undefined)
@@ -23,7 +33,8 @@ export function Resting({ floor, last, unit, onSwap }: { floor: Floor; last: Sho
   const next = floor.place
   const [ask, setAsk] = useState<Ask>(null)
   const item = floor.items.find((i) => i.item.id === last?.itemId)
-  const set = (more: Partial<Figures>) => last && void floor.edit(last, { ...last.figures, ...more })
+  const set = (more: Partial<Figures>) =>
+    last && void floor.edit(last, { ...last.figures, ...more })
   const hurts = last?.figures.pain
   return (
     <>
@@ -31,21 +42,42 @@ export function Resting({ floor, last, unit, onSwap }: { floor: Floor; last: Sho
         <h1 className="text-2xl leading-tight">{item ? item.item.exercise.name : 'Rest'}</h1>
         {last && (
           <p className="text-base" data-testid="last-set">
-            {last.figures.loadKg > 0 ? `${mass(last.figures.loadKg, unit)} ${unit}` : 'Body weight'} × {last.figures.repetitions}, {last.figures.reserve} in reserve
-            {last.figures.side === 'NONE' ? '' : last.figures.side === 'LEFT' ? ', left' : ', right'} · <KeptWord kept={last.kept} />
+            {last.figures.loadKg > 0 ? `${mass(last.figures.loadKg, unit)} ${unit}` : 'Body weight'}{' '}
+            × {last.figures.repetitions}, {last.figures.reserve} in reserve
+            {last.figures.side === 'NONE'
+              ? ''
+              : last.figures.side === 'LEFT'
+                ? ', left'
+                : ', right'}{' '}
+            · <KeptWord kept={last.kept} />
           </p>
         )}
-        <div className={`mt-1 flex items-center gap-3 border-y py-1 ${over ? 'border-accent' : 'border-ink'}`} role="timer" aria-label="Rest">
-          <p className={`w-[150px] text-6xl font-semibold tabular-nums ${over ? 'text-accent' : ''}`} data-testid="rest">
+        <div
+          className={`mt-1 flex items-center gap-3 border-y py-1 ${over ? 'border-accent' : 'border-ink'}`}
+          role="timer"
+          aria-label="Rest"
+        >
+          <p
+            className={`w-[150px] text-6xl font-semibold tabular-nums ${over ? 'text-accent' : ''}`}
+            data-testid="rest"
+          >
             {until === undefined ? '–' : clock(left)}
           </p>
           <p className="text-base leading-snug">
             {until === undefined ? 'No rest is asked here.' : over ? 'Rest is over.' : 'Rest'}
             {next && (
               <span className="block text-sm text-ink-2">
-                Next: {next.item.item.exercise.name}, {next.step.kind === 'WARM_UP' ? 'lighter set' : next.step.kind === 'DROP' ? 'drop' : 'set'} {next.step.number}
+                Next: {next.item.item.exercise.name},{' '}
+                {next.step.kind === 'WARM_UP'
+                  ? 'lighter set'
+                  : next.step.kind === 'DROP'
+                    ? 'drop'
+                    : 'set'}{' '}
+                {next.step.number}
                 {next.step.side === 'NONE' ? '' : next.step.side === 'LEFT' ? ', left' : ', right'}
-                {next.step.load && next.step.load.kg > 0 ? `, ${mass(next.step.load.kg, unit)} ${unit}` : ''}
+                {next.step.load && next.step.load.kg > 0
+                  ? `, ${mass(next.step.load.kg, unit)} ${unit}`
+                  : ''}
               </span>
             )}
           </p>
@@ -54,19 +86,69 @@ export function Resting({ floor, last, unit, onSwap }: { floor: Floor; last: Sho
       <div className="min-h-0 flex-1 space-y-1.5 overflow-auto py-2">
         {last && ask === null && (
           <>
-            <Pick label="Range" options={[{ value: 'FULL', label: 'whole' }, { value: 'SHORT', label: 'short' }, { value: 'LONG_HALF', label: 'long half' }]} value={last.figures.range} onPick={(range) => set({ range })} />
-            <Pick label="Tempo" options={[{ value: 'yes', label: 'kept' }, { value: 'no', label: 'not kept' }]} value={last.figures.tempoKept === undefined ? undefined : last.figures.tempoKept ? 'yes' : 'no'} onPick={(v) => set({ tempoKept: v === 'yes' })} />
+            <Pick
+              label="Range"
+              options={[
+                { value: 'FULL', label: 'whole' },
+                { value: 'SHORT', label: 'short' },
+                { value: 'LONG_HALF', label: 'long half' },
+              ]}
+              value={last.figures.range}
+              onPick={(range) => set({ range })}
+            />
+            <Pick
+              label="Tempo"
+              options={[
+                { value: 'yes', label: 'kept' },
+                { value: 'no', label: 'not kept' },
+              ]}
+              value={
+                last.figures.tempoKept === undefined
+                  ? undefined
+                  : last.figures.tempoKept
+                    ? 'yes'
+                    : 'no'
+              }
+              onPick={(v) => set({ tempoKept: v === 'yes' })}
+            />
             <div className="grid grid-cols-2 gap-1">
               <SmallButton onClick={() => setAsk('felt')}>
-                {last.figures.felt.length > 0 ? `Felt: ${last.figures.felt.map((id) => regions.find((r) => r.id === id)?.coachName.replace(/ \(.*/, '') ?? 'lower back').join(', ')}` : 'Felt where?'}
+                {last.figures.felt.length > 0
+                  ? `Felt: ${last.figures.felt.map((id) => regions.find((r) => r.id === id)?.coachName.replace(/ \(.*/, '') ?? 'lower back').join(', ')}`
+                  : 'Felt where?'}
               </SmallButton>
-              <SmallButton onClick={() => setAsk('pain')}>{hurts ? `Pain: ${floor.walk.pain.find((p) => p.joint === hurts.joint)?.label}, ${hurts.level}` : 'Any pain?'}</SmallButton>
+              <SmallButton onClick={() => setAsk('pain')}>
+                {hurts
+                  ? `Pain: ${floor.walk.pain.find((p) => p.joint === hurts.joint)?.label}, ${hurts.level}`
+                  : 'Any pain?'}
+              </SmallButton>
             </div>
-            {hurts && <Advice floor={floor} joint={hurts.joint} level={hurts.level} onSwap={item && item.item.exercise.swaps.length > 0 ? () => onSwap(item.item.id) : undefined} />}
+            {hurts && (
+              <Advice
+                floor={floor}
+                joint={hurts.joint}
+                level={hurts.level}
+                onSwap={
+                  item && item.item.exercise.swaps.length > 0
+                    ? () => onSwap(item.item.id)
+                    : undefined
+                }
+              />
+            )}
           </>
         )}
-        {last && ask === 'felt' && <FeltChart regions={regions} felt={last.figures.felt} onFelt={(felt) => set({ felt })} />}
-        {last && ask === 'pain' && <PainAsk advice={floor.walk.pain} pain={last.figures.pain} onPain={(pain) => (pain ? set({ pain }) : last && void floor.edit(last, without(last.figures)))} />}
+        {last && ask === 'felt' && (
+          <FeltChart regions={regions} felt={last.figures.felt} onFelt={(felt) => set({ felt })} />
+        )}
+        {last && ask === 'pain' && (
+          <PainAsk
+            advice={floor.walk.pain}
+            pain={last.figures.pain}
+            onPain={(pain) =>
+              pain ? set({ pain }) : last && void floor.edit(last, without(last.figures))
+            }
+          />
+        )}
       </div>
       <div className="space-y-1.5">
         {ask !== null ? (
@@ -77,7 +159,15 @@ export function Resting({ floor, last, unit, onSwap }: { floor: Floor; last: Sho
           <>
             <div className="grid grid-cols-2 gap-1">
               <SmallButton onClick={() => void floor.restLonger(30)}>+ 30 s</SmallButton>
-              {last && <SmallButton onClick={() => void floor.edit(last, last.figures, true).then(() => floor.restOver())}>Take the set back</SmallButton>}
+              {last && (
+                <SmallButton
+                  onClick={() =>
+                    void floor.edit(last, last.figures, true).then(() => floor.restOver())
+                  }
+                >
+                  Take the set back
+                </SmallButton>
+              )}
             </div>
             <Big onClick={() => void floor.restOver()}>{next ? 'Next' : 'On'}</Big>
           </>
@@ -92,7 +182,17 @@ function without(f: Figures): Figures {
   return rest
 }
 
-function Advice({ floor, joint, level, onSwap }: { floor: Floor; joint: string; level: number; onSwap: (() => void) | undefined }) {
+function Advice({
+  floor,
+  joint,
+  level,
+  onSwap,
+}: {
+  floor: Floor
+  joint: string
+  level: number
+  onSwap: (() => void) | undefined
+}) {
   const words = floor.walk.pain.find((p) => p.joint === joint)?.byLevel[level] ?? []
   if (words.length === 0) return null
   return (
@@ -123,9 +223,17 @@ export function RestBell({ until }: { until: number | undefined }) {
 }
 
 export function KeptWord({ kept }: { kept: ShownSet['kept'] }) {
-  const words = { here: 'kept on this device', saved: 'saved', conflict: 'differs from another device', refused: 'not taken by the server' }
+  const words = {
+    here: 'kept on this device',
+    saved: 'saved',
+    conflict: 'differs from another device',
+    refused: 'not taken by the server',
+  }
   return (
-    <span data-testid="kept" className={kept === 'saved' ? 'text-ink-2' : kept === 'here' ? '' : 'text-warn'}>
+    <span
+      data-testid="kept"
+      className={kept === 'saved' ? 'text-ink-2' : kept === 'here' ? '' : 'text-warn'}
+    >
       {words[kept]}
     </span>
   )

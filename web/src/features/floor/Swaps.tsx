@@ -4,7 +4,17 @@ import { Big } from './Controls'
 import type { Floor } from './useFloor'
 
 /** Three other exercises for the same job, worked out beforehand: no network is needed. */
-export function Swaps({ floor, itemId, unit, onClose }: { floor: Floor; itemId: string; unit: MassUnit; onClose: () => void }) {
+export function Swaps({
+  floor,
+  itemId,
+  unit,
+  onClose,
+}: {
+  floor: Floor
+  itemId: string
+  unit: MassUnit
+  onClose: () => void
+}) {
   const item = floor.items.find((i) => i.item.id === itemId)
   if (!item) return null
   return (
@@ -16,7 +26,11 @@ export function Swaps({ floor, itemId, unit, onClose }: { floor: Floor; itemId: 
           const step = s.exercise.steps.find((x) => x.kind === 'WORK')
           return (
             <li key={s.candidateId}>
-              <button type="button" className="min-h-[64px] w-full border border-rule px-3 py-2 text-left" onClick={() => void floor.swap(itemId, s).then(onClose)}>
+              <button
+                type="button"
+                className="min-h-[64px] w-full border border-rule px-3 py-2 text-left"
+                onClick={() => void floor.swap(itemId, s).then(onClose)}
+              >
                 <span className="block text-lg font-semibold">{s.name}</span>
                 <span className="block text-sm text-ink-2">
                   {step?.load && step.load.kg > 0 ? `${mass(step.load.kg, unit)} ${unit}, ` : ''}

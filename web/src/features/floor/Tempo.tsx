@@ -21,7 +21,8 @@ export function Tempo({ exercise, onClose }: { exercise: FloorExercise; onClose:
       const repetition = Math.floor(s / whole)
       let left = s - repetition * whole
       let phase = 0
-      while (phase < phases.length - 1 && left >= phases[phase]!.seconds) left -= phases[phase++]!.seconds
+      while (phase < phases.length - 1 && left >= phases[phase]!.seconds)
+        left -= phases[phase++]!.seconds
       const second = Math.floor(left)
       const mark = `${repetition} ${phase} ${second}`
       if (mark !== last) {
@@ -36,21 +37,35 @@ export function Tempo({ exercise, onClose }: { exercise: FloorExercise; onClose:
   }, [exercise.candidateId])
   const p = phases[at.phase]
   return (
-    <div role="dialog" aria-label="Tempo count" className="fixed inset-0 z-50 flex flex-col items-center justify-center gap-4 bg-paper p-4">
+    <div
+      role="dialog"
+      aria-label="Tempo count"
+      className="fixed inset-0 z-50 flex flex-col items-center justify-center gap-4 bg-paper p-4"
+    >
       <p className="text-lg text-ink-2">Repetition {at.repetition + 1}</p>
       <p className="font-serif text-6xl font-semibold" aria-live="off" data-testid="tempo-phase">
         {p?.name ?? 'no tempo'}
       </p>
-      <p className="text-7xl font-semibold">{p ? Math.min(at.second + 1, Math.ceil(p.seconds)) : ''}</p>
+      <p className="text-7xl font-semibold">
+        {p ? Math.min(at.second + 1, Math.ceil(p.seconds)) : ''}
+      </p>
       <ol className="flex w-full max-w-sm gap-1" aria-hidden>
         {phases.map((x, k) => (
-          <li key={x.name} style={{ flexGrow: x.seconds }} className={`border-t-4 pt-1 text-center text-sm ${k === at.phase ? 'border-accent' : 'border-rule text-ink-2'}`}>
+          <li
+            key={x.name}
+            style={{ flexGrow: x.seconds }}
+            className={`border-t-4 pt-1 text-center text-sm ${k === at.phase ? 'border-accent' : 'border-rule text-ink-2'}`}
+          >
             {x.name} {x.seconds}
           </li>
         ))}
       </ol>
       <p className="text-sm text-ink-2">Breathe out on the effort.</p>
-      <button type="button" className="min-h-[56px] w-full max-w-sm border border-ink bg-ink text-lg font-semibold text-paper" onClick={onClose}>
+      <button
+        type="button"
+        className="min-h-[56px] w-full max-w-sm border border-ink bg-ink text-lg font-semibold text-paper"
+        onClick={onClose}
+      >
         Stop counting
       </button>
     </div>

@@ -4,15 +4,40 @@ import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { exercise, step } from './sample'
 import { Watch } from './Watch'
 
-const link = { code: 'abc', kind: 'LENGTH', unit: 'm', standIns: false, lines: 9, dropouts: 0, refused: 0 }
-const repetition = { range: 0.52, loweringS: 1.9, lowS: 0.2, liftingS: 1, topS: 0.3, meanSpeed: 0.5, dropout: false }
+const link = {
+  code: 'abc',
+  kind: 'LENGTH',
+  unit: 'm',
+  standIns: false,
+  lines: 9,
+  dropouts: 0,
+  refused: 0,
+}
+const repetition = {
+  range: 0.52,
+  loweringS: 1.9,
+  lowS: 0.2,
+  liftingS: 1,
+  topS: 0.3,
+  meanSpeed: 0.5,
+  dropout: false,
+}
 const trace = [0, 0.1, 0.2].map((timeS) => ({ timeS, position: 1 + timeS }))
 let seen: Record<string, unknown>
 let asked: URL[] = []
 let closed = 0
 
 beforeEach(() => {
-  seen = { link, seconds: 9, repetitions: [repetition, repetition], speedLossPercent: 12.4, findings: [], rangeKept: true, tempoKept: true, trace }
+  seen = {
+    link,
+    seconds: 9,
+    repetitions: [repetition, repetition],
+    speedLossPercent: 12.4,
+    findings: [],
+    rangeKept: true,
+    tempoKept: true,
+    trace,
+  }
   asked = []
   closed = 0
   vi.stubGlobal('fetch', (request: Request) => {
@@ -32,7 +57,17 @@ afterEach(() => {
 })
 
 function watching(onTake = vi.fn(), onClose = vi.fn()) {
-  const x = exercise('squat', [step('a')], { prescription: { sets: 2, repetitionsLow: 8, repetitionsHigh: 12, reserve: 2, tempo: { loweringS: 3, lowS: 1, liftingS: 1, topS: 0 }, restS: 90, scheme: 'LOW_PARTIALS' } })
+  const x = exercise('squat', [step('a')], {
+    prescription: {
+      sets: 2,
+      repetitionsLow: 8,
+      repetitionsHigh: 12,
+      reserve: 2,
+      tempo: { loweringS: 3, lowS: 1, liftingS: 1, topS: 0 },
+      restS: 90,
+      scheme: 'LOW_PARTIALS',
+    },
+  })
   render(
     <QueryClientProvider client={new QueryClient()}>
       <Watch exercise={x} onTake={onTake} onClose={onClose} />
@@ -48,14 +83,28 @@ test('repetitions are shown in the coach’s unit, beside what is asked', async 
   expect(screen.getByTestId('watched-count')).toHaveTextContent('2')
   expect(screen.getAllByRole('row')[1]).toHaveTextContent('2521.90.21')
   expect(screen.getByText(/12 % slower than the fastest/)).toBeInTheDocument()
-  expect(Object.fromEntries(asked[0]!.searchParams)).toEqual({ loweringS: '3', lowS: '1', turned: 'false', scheme: 'LOW_PARTIALS' })
+  expect(Object.fromEntries(asked[0]!.searchParams)).toEqual({
+    loweringS: '3',
+    lowS: '1',
+    turned: 'false',
+    scheme: 'LOW_PARTIALS',
+  })
 })
 
 test('what was not as asked is taken along with the count, and the link is closed behind it', async () => {
-  seen = { ...seen, rangeKept: false, tempoKept: undefined, findings: [{ kind: 'SHORT_RANGE', repetitions: [2], words: 'Short in repetition 2.' }] }
+  seen = {
+    ...seen,
+    rangeKept: false,
+    tempoKept: undefined,
+    findings: [{ kind: 'SHORT_RANGE', repetitions: [2], words: 'Short in repetition 2.' }],
+  }
   const { onTake, onClose } = watching()
   fireEvent.click(await screen.findByRole('button', { name: 'Take 2 repetitions' }))
-  expect(onTake).toHaveBeenCalledWith({ repetitions: 2, figures: { range: 'SHORT' }, words: ['Short in repetition 2.'] })
+  expect(onTake).toHaveBeenCalledWith({
+    repetitions: 2,
+    figures: { range: 'SHORT' },
+    words: ['Short in repetition 2.'],
+  })
   expect(onClose).toHaveBeenCalled()
   cleanup()
   await waitFor(() => expect(closed).toBe(1))

@@ -8,7 +8,11 @@ import type { Figures } from './store'
 
 type Seen = Schemas['WatchedView']
 type Gauge = 'LENGTH' | 'ANGLE'
-export type Taken = { repetitions: number; figures: Pick<Figures, 'range' | 'tempoKept'>; words: string[] }
+export type Taken = {
+  repetitions: number
+  figures: Pick<Figures, 'range' | 'tempoKept'>
+  words: string[]
+}
 
 const EVERY_MS = 500
 const SENSORS: { kind: Gauge; label: string; where: string }[] = [
@@ -17,7 +21,15 @@ const SENSORS: { kind: Gauge; label: string; where: string }[] = [
 ]
 
 /** A set watched by a sensor: repetitions as they come, beside what was asked. What it says is an offer; the coach writes it down. */
-export function Watch({ exercise, onTake, onClose }: { exercise: FloorExercise; onTake: (t: Taken) => void; onClose: () => void }) {
+export function Watch({
+  exercise,
+  onTake,
+  onClose,
+}: {
+  exercise: FloorExercise
+  onTake: (t: Taken) => void
+  onClose: () => void
+}) {
   const [code, setCode] = useState<string | null>(null)
   const [turned, setTurned] = useState(false)
   const [failed, setFailed] = useState('')
@@ -25,13 +37,35 @@ export function Watch({ exercise, onTake, onClose }: { exercise: FloorExercise; 
   const scheme = exercise.prescription?.scheme
   const watched = useQuery({
     queryKey: ['watched', code, turned],
-    queryFn: () => answer(api.GET('/api/gadget-links/{code}/watched', { params: { path: { code: code! }, query: { loweringS: tempo?.loweringS ?? 0, lowS: tempo?.lowS ?? 0, turned, ...(scheme ? { scheme } : {}) } } })),
+    queryFn: () =>
+      answer(
+        api.GET('/api/gadget-links/{code}/watched', {
+          params: {
+            path: { code: code! },
+            query: {
+              loweringS: tempo?.loweringS ?? 0,
+              lowS: tempo?.lowS ?? 0,
+              turned,
+              ...(scheme ? { scheme } : {}),
+            },
+          },
+        }),
+      ),
     enabled: code !== null,
     refetchInterval: EVERY_MS,
     gcTime: 0,
     retry: false,
   })
-  useEffect(() => (code === null ? undefined : () => void api.DELETE('/api/gadget-links/{code}', { params: { path: { code } } }).catch(() => undefined)), [code])
+  useEffect(
+    () =>
+      code === null
+        ? undefined
+        : () =>
+            void api
+              .DELETE('/api/gadget-links/{code}', { params: { path: { code } } })
+              .catch(() => undefined),
+    [code],
+  )
   const begin = async (kind: Gauge) => {
     try {
       setFailed('')
@@ -41,17 +75,34 @@ export function Watch({ exercise, onTake, onClose }: { exercise: FloorExercise; 
     }
   }
   const standIn = () =>
-    void answer(api.POST('/api/gadget-links/{code}/stand-in-set', { params: { path: { code: code! } }, body: { repetitions: exercise.prescription?.repetitionsLow ?? 8, ...tempo } })).catch((e: Error) => setFailed(e.message))
+    void answer(
+      api.POST('/api/gadget-links/{code}/stand-in-set', {
+        params: { path: { code: code! } },
+        body: { repetitions: exercise.prescription?.repetitionsLow ?? 8, ...tempo },
+      }),
+    ).catch((e: Error) => setFailed(e.message))
   const seen = watched.data
   const n = seen?.repetitions.length ?? 0
   return (
-    <div role="dialog" aria-modal="true" aria-label="Watch the set" className="fixed inset-0 z-50 mx-auto flex max-w-md flex-col gap-2 bg-paper p-3">
+    <div
+      role="dialog"
+      aria-modal="true"
+      aria-label="Watch the set"
+      className="fixed inset-0 z-50 mx-auto flex max-w-md flex-col gap-2 bg-paper p-3"
+    >
       <h2 className="text-2xl leading-tight">{exercise.name}</h2>
       {code === null ? (
         <div className="my-auto space-y-2">
-          <p className="text-base">Which sensor watches the set? It needs the network; what you log by hand does not.</p>
+          <p className="text-base">
+            Which sensor watches the set? It needs the network; what you log by hand does not.
+          </p>
           {SENSORS.map((s) => (
-            <button key={s.kind} type="button" className="min-h-[72px] w-full border border-rule px-3 text-left" onClick={() => void begin(s.kind)}>
+            <button
+              key={s.kind}
+              type="button"
+              className="min-h-[72px] w-full border border-rule px-3 text-left"
+              onClick={() => void begin(s.kind)}
+            >
               <span className="block text-lg font-semibold">{s.label}</span>
               <span className="block text-sm text-ink-2">{s.where}</span>
             </button>
@@ -65,10 +116,18 @@ export function Watch({ exercise, onTake, onClose }: { exercise: FloorExercise; 
             </p>
             <p className="text-base leading-snug">
               <b>{n === 1 ? 'repetition' : 'repetitions'}</b>
-              {seen && n > 1 && <span className="block">last lifting {trim(seen.speedLossPercent, 0)} % slower than the fastest</span>}
+              {seen && n > 1 && (
+                <span className="block">
+                  last lifting {trim(seen.speedLossPercent, 0)} % slower than the fastest
+                </span>
+              )}
             </p>
           </div>
-          {seen && seen.trace.length > 1 ? <Trace seen={seen} /> : <Wait seen={seen} code={code} onStandIn={standIn} />}
+          {seen && seen.trace.length > 1 ? (
+            <Trace seen={seen} />
+          ) : (
+            <Wait seen={seen} code={code} onStandIn={standIn} />
+          )}
           {seen && n > 0 && <Repetitions seen={seen} />}
           <div aria-live="polite">
             {seen?.findings.map((f) => (
@@ -77,7 +136,13 @@ export function Watch({ exercise, onTake, onClose }: { exercise: FloorExercise; 
               </p>
             ))}
             {seen?.link.fault && <p className="text-sm text-warn">{seen.link.fault}</p>}
-            {seen && seen.link.dropouts > 0 && <p className="text-sm text-ink-2">The sensor dropped out {seen.link.dropouts === 1 ? 'once' : `${seen.link.dropouts} times`}; what fell into it is not timed.</p>}
+            {seen && seen.link.dropouts > 0 && (
+              <p className="text-sm text-ink-2">
+                The sensor dropped out{' '}
+                {seen.link.dropouts === 1 ? 'once' : `${seen.link.dropouts} times`}; what fell into
+                it is not timed.
+              </p>
+            )}
           </div>
         </>
       )}
@@ -88,14 +153,30 @@ export function Watch({ exercise, onTake, onClose }: { exercise: FloorExercise; 
       )}
       <div className="mt-auto space-y-1.5">
         {seen && seen.trace.length > 1 && (
-          <button type="button" className="min-h-[48px] w-full border border-rule text-base" aria-pressed={turned} onClick={() => setTurned(!turned)}>
-            {turned ? 'Turned: lifting makes the reading fall' : 'Lifting should go up here. If not, turn it'}
+          <button
+            type="button"
+            className="min-h-[48px] w-full border border-rule text-base"
+            aria-pressed={turned}
+            onClick={() => setTurned(!turned)}
+          >
+            {turned
+              ? 'Turned: lifting makes the reading fall'
+              : 'Lifting should go up here. If not, turn it'}
           </button>
         )}
         {seen && n > 0 && (
           <Big
             onClick={() => {
-              onTake({ repetitions: n, figures: { ...(seen.rangeKept === undefined ? {} : { range: seen.rangeKept ? 'FULL' : 'SHORT' }), ...(seen.tempoKept === undefined ? {} : { tempoKept: seen.tempoKept }) }, words: seen.findings.map((f) => f.words) })
+              onTake({
+                repetitions: n,
+                figures: {
+                  ...(seen.rangeKept === undefined
+                    ? {}
+                    : { range: seen.rangeKept ? 'FULL' : 'SHORT' }),
+                  ...(seen.tempoKept === undefined ? {} : { tempoKept: seen.tempoKept }),
+                },
+                words: seen.findings.map((f) => f.words),
+              })
               onClose()
             }}
           >
@@ -110,13 +191,25 @@ export function Watch({ exercise, onTake, onClose }: { exercise: FloorExercise; 
   )
 }
 
-function Wait({ seen, code, onStandIn }: { seen: Seen | undefined; code: string; onStandIn: () => void }) {
+function Wait({
+  seen,
+  code,
+  onStandIn,
+}: {
+  seen: Seen | undefined
+  code: string
+  onStandIn: () => void
+}) {
   return (
     <div className="space-y-2 py-2">
       <p className="text-base">Waiting for the sensor. Tell it this code:</p>
       <p className="border-l-2 border-accent pl-2 font-mono text-base break-all">{code}</p>
       {seen?.link.standIns && (
-        <button type="button" className="min-h-[56px] w-full border border-rule text-base" onClick={onStandIn}>
+        <button
+          type="button"
+          className="min-h-[56px] w-full border border-rule text-base"
+          onClick={onStandIn}
+        >
           Let the stand-in lift
         </button>
       )}
@@ -133,9 +226,19 @@ function Trace({ seen }: { seen: Seen }) {
   const at = seen.trace.map((p) => p.position)
   const low = Math.min(...at)
   const span = Math.max(Math.max(...at) - low, 1e-6)
-  const line = seen.trace.map((p) => `${(W * (1 - (end - p.timeS) / 20)).toFixed(1)},${(H - 6 - ((H - 12) * (p.position - low)) / span).toFixed(1)}`).join(' ')
+  const line = seen.trace
+    .map(
+      (p) =>
+        `${(W * (1 - (end - p.timeS) / 20)).toFixed(1)},${(H - 6 - ((H - 12) * (p.position - low)) / span).toFixed(1)}`,
+    )
+    .join(' ')
   return (
-    <svg viewBox={`0 0 ${W} ${H}`} className="w-full border-b border-rule" role="img" aria-label="Position over the last twenty seconds">
+    <svg
+      viewBox={`0 0 ${W} ${H}`}
+      className="w-full border-b border-rule"
+      role="img"
+      aria-label="Position over the last twenty seconds"
+    >
       <polyline points={line} fill="none" stroke="var(--accent-2)" strokeWidth={2} />
     </svg>
   )
@@ -150,23 +253,41 @@ function Repetitions({ seen }: { seen: Seen }) {
       <table className="w-full text-right text-base tabular-nums" data-testid="watched-table">
         <thead>
           <tr className="text-xs text-ink-2">
-            <th scope="col" className="text-left font-normal">no.</th>
-            <th scope="col" className="font-normal">{cm ? 'range, cm' : 'range, °'}</th>
-            <th scope="col" className="font-normal">down, s</th>
-            <th scope="col" className="font-normal">low, s</th>
-            <th scope="col" className="font-normal">up, s</th>
+            <th scope="col" className="text-left font-normal">
+              no.
+            </th>
+            <th scope="col" className="font-normal">
+              {cm ? 'range, cm' : 'range, °'}
+            </th>
+            <th scope="col" className="font-normal">
+              down, s
+            </th>
+            <th scope="col" className="font-normal">
+              low, s
+            </th>
+            <th scope="col" className="font-normal">
+              up, s
+            </th>
           </tr>
         </thead>
         <tbody>
-          {seen.repetitions.map((r, k) => ({ r, k })).reverse().map(({ r, k }) => (
-            <tr key={k} className={`border-t border-rule/60 ${off.has(k + 1) ? 'font-semibold text-warn' : ''}`}>
-              <th scope="row" className="text-left font-normal">{k + 1}</th>
-              <td>{trim(cm ? 100 * r.range : r.range, 0)}</td>
-              <td>{time(r.loweringS)}</td>
-              <td>{r.dropout ? '–' : trim(r.lowS, 1)}</td>
-              <td>{time(r.liftingS)}</td>
-            </tr>
-          ))}
+          {seen.repetitions
+            .map((r, k) => ({ r, k }))
+            .reverse()
+            .map(({ r, k }) => (
+              <tr
+                key={k}
+                className={`border-t border-rule/60 ${off.has(k + 1) ? 'font-semibold text-warn' : ''}`}
+              >
+                <th scope="row" className="text-left font-normal">
+                  {k + 1}
+                </th>
+                <td>{trim(cm ? 100 * r.range : r.range, 0)}</td>
+                <td>{time(r.loweringS)}</td>
+                <td>{r.dropout ? '–' : trim(r.lowS, 1)}</td>
+                <td>{time(r.liftingS)}</td>
+              </tr>
+            ))}
         </tbody>
       </table>
     </div>

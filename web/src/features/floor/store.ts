@@ -24,13 +24,41 @@ export type KeptSet = {
 }
 
 /** Everything that is written down of a set. */
-export type Figures = Pick<FloorSet, 'kind' | 'number' | 'side' | 'loadKg' | 'repetitions' | 'reserve' | 'range' | 'tempoKept' | 'felt' | 'pain'>
+export type Figures = Pick<
+  FloorSet,
+  | 'kind'
+  | 'number'
+  | 'side'
+  | 'loadKg'
+  | 'repetitions'
+  | 'reserve'
+  | 'range'
+  | 'tempoKept'
+  | 'felt'
+  | 'pain'
+>
 
 /** A message about something other than a set, in the order in which it has to go. */
-export type KeptMessage = { seq?: number; coachId: string; sessionId: string; message: Change; last: boolean; refused?: string }
+export type KeptMessage = {
+  seq?: number
+  coachId: string
+  sessionId: string
+  message: Change
+  last: boolean
+  refused?: string
+}
 
 /** Where a session stands on this device: steps passed without a record, ends of rests, and which exercise was chosen. */
-export type Progress = { sessionId: string; passed: string[]; restFrom?: number; restUntil?: number; ownEnd: Record<string, number>; chosen?: string; lastSet?: string; /** sets beyond those asked, by exercise */ extra?: Record<string, number> }
+export type Progress = {
+  sessionId: string
+  passed: string[]
+  restFrom?: number
+  restUntil?: number
+  ownEnd: Record<string, number>
+  chosen?: string
+  lastSet?: string
+  /** sets beyond those asked, by exercise */ extra?: Record<string, number>
+}
 
 export type KeptWalk = { sessionId: string; coachId: string; walk: Walk }
 
@@ -54,7 +82,10 @@ export function database(): Promise<IDBPDatabase<Schema>> {
       const sets = db.createObjectStore('sets', { keyPath: 'id' })
       sets.createIndex('session', 'sessionId')
       sets.createIndex('coach', 'coachId')
-      db.createObjectStore('messages', { keyPath: 'seq', autoIncrement: true }).createIndex('coach', 'coachId')
+      db.createObjectStore('messages', { keyPath: 'seq', autoIncrement: true }).createIndex(
+        'coach',
+        'coachId',
+      )
       db.createObjectStore('progress', { keyPath: 'sessionId' })
       db.createObjectStore('meta')
     },
@@ -76,7 +107,8 @@ const DAY_MS = 24 * 3600e3
 const STRICT = { durability: 'strict' } as const
 
 const listeners = new Set<() => void>()
-const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('istmo-floor')
+const channel =
+  typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('istmo-floor')
 if (channel) channel.onmessage = () => listeners.forEach((l) => l())
 
 /** Told whenever something kept here changes, in this tab or another. */
@@ -120,7 +152,9 @@ export async function rememberCoach(coachId: string): Promise<void> {
 export async function keepWalk(coachId: string, walk: Walk, askedAt: number): Promise<boolean> {
   const db = await database()
   const tx = db.transaction(['walks', 'sets', 'messages', 'meta'], 'readwrite', STRICT)
-  const waits = (await tx.objectStore('messages').getAll()).some((m) => m.sessionId === walk.sessionId && !m.refused)
+  const waits = (await tx.objectStore('messages').getAll()).some(
+    (m) => m.sessionId === walk.sessionId && !m.refused,
+  )
   const settled = Number((await tx.objectStore('meta').get(`settled ${walk.sessionId}`)) ?? 0)
   if (waits || settled >= askedAt) {
     await tx.done
@@ -130,7 +164,8 @@ export async function keepWalk(coachId: string, walk: Walk, askedAt: number): Pr
   // what the server has in the state that this device knows need not be kept twice
   const known = new Map(walk.items.flatMap((i) => i.sets).map((s) => [s.id, s.revision]))
   for (const s of await tx.objectStore('sets').index('session').getAll(walk.sessionId)) {
-    const settled = s.acked === s.revision && !s.conflict && !s.refused && (s.ackedAt ?? 0) < askedAt
+    const settled =
+      s.acked === s.revision && !s.conflict && !s.refused && (s.ackedAt ?? 0) < askedAt
     if (settled && (s.removed || known.has(s.id))) await tx.objectStore('sets').delete(s.id)
   }
   await tx.done
@@ -151,7 +186,9 @@ export async function setsOf(sessionId: string): Promise<KeptSet[]> {
 }
 
 export async function progressOf(sessionId: string): Promise<Progress> {
-  return (await (await database()).get('progress', sessionId)) ?? { sessionId, passed: [], ownEnd: {} }
+  return (
+    (await (await database()).get('progress', sessionId)) ?? { sessionId, passed: [], ownEnd: {} }
+  )
 }
 
 export async function keepProgress(p: Progress): Promise<void> {
@@ -160,7 +197,10 @@ export async function keepProgress(p: Progress): Promise<void> {
 }
 
 /** Keeps a set that was just done, with where the session stands after it, in one step. When this returns it is on the disk. */
-export async function keepSet(set: Omit<KeptSet, 'revision' | 'acked' | 'made' | 'removed'>, progress: Progress): Promise<KeptSet> {
+export async function keepSet(
+  set: Omit<KeptSet, 'revision' | 'acked' | 'made' | 'removed'>,
+  progress: Progress,
+): Promise<KeptSet> {
   const db = await database()
   const tx = db.transaction(['sets', 'progress'], 'readwrite', STRICT)
   const made = (await tx.objectStore('sets').count()) + Date.now()
@@ -173,7 +213,11 @@ export async function keepSet(set: Omit<KeptSet, 'revision' | 'acked' | 'made' |
 }
 
 /** Changes a set of this device, or one that so far only the server had. */
-export async function changeSet(base: KeptSet, figures: Figures, removed: boolean): Promise<KeptSet> {
+export async function changeSet(
+  base: KeptSet,
+  figures: Figures,
+  removed: boolean,
+): Promise<KeptSet> {
   const db = await database()
   const tx = db.transaction('sets', 'readwrite', STRICT)
   const now = (await tx.store.get(base.id)) ?? base
@@ -192,7 +236,21 @@ export async function decide(id: string, mine: boolean): Promise<void> {
   const s = await tx.store.get(id)
   if (s?.conflict) {
     const { conflict, ...rest } = s
-    await tx.store.put(mine ? { ...rest, acked: conflict.revision, revision: Math.max(s.revision, conflict.revision) + 1 } : { ...rest, figures: figuresOf(conflict), removed: conflict.removed, revision: conflict.revision, acked: conflict.revision })
+    await tx.store.put(
+      mine
+        ? {
+            ...rest,
+            acked: conflict.revision,
+            revision: Math.max(s.revision, conflict.revision) + 1,
+          }
+        : {
+            ...rest,
+            figures: figuresOf(conflict),
+            removed: conflict.removed,
+            revision: conflict.revision,
+            acked: conflict.revision,
+          },
+    )
   }
   await tx.done
   changed()
@@ -214,7 +272,10 @@ export function figuresOf(s: FloorSet): Figures {
 }
 
 /** Keeps a message, and what it changes of the session as this device shows it. */
-export async function keepMessage(message: Omit<KeptMessage, 'seq' | 'last'>, patch?: (w: Walk) => Walk): Promise<void> {
+export async function keepMessage(
+  message: Omit<KeptMessage, 'seq' | 'last'>,
+  patch?: (w: Walk) => Walk,
+): Promise<void> {
   const db = await database()
   const tx = db.transaction(['messages', 'walks'], 'readwrite', STRICT)
   await tx.objectStore('messages').add({ ...message, last: message.message.finish !== undefined })
@@ -229,16 +290,22 @@ export async function messagesOf(coachId: string): Promise<KeptMessage[]> {
 }
 
 export async function pendingSets(coachId: string): Promise<KeptSet[]> {
-  return (await (await database()).getAllFromIndex('sets', 'coach', coachId)).filter((s) => s.acked < s.revision && !s.conflict && !s.refused).sort((a, b) => a.made - b.made)
+  return (await (await database()).getAllFromIndex('sets', 'coach', coachId))
+    .filter((s) => s.acked < s.revision && !s.conflict && !s.refused)
+    .sort((a, b) => a.made - b.made)
 }
 
 /** What still has to reach the server, or needs the coach. */
-export async function waiting(coachId: string): Promise<{ toSend: number; conflicts: KeptSet[]; refused: (KeptSet | KeptMessage)[] }> {
+export async function waiting(
+  coachId: string,
+): Promise<{ toSend: number; conflicts: KeptSet[]; refused: (KeptSet | KeptMessage)[] }> {
   const db = await database()
   const sets = await db.getAllFromIndex('sets', 'coach', coachId)
   const messages = await messagesOf(coachId)
   return {
-    toSend: sets.filter((s) => s.acked < s.revision && !s.conflict && !s.refused).length + messages.filter((m) => !m.refused).length,
+    toSend:
+      sets.filter((s) => s.acked < s.revision && !s.conflict && !s.refused).length +
+      messages.filter((m) => !m.refused).length,
     conflicts: sets.filter((s) => s.conflict),
     refused: [...sets.filter((s) => s.refused), ...messages.filter((m) => m.refused)],
   }
@@ -256,12 +323,19 @@ export async function letGo(of: KeptSet | KeptMessage): Promise<void> {
 export async function forgetEnded(coachId: string, now: number): Promise<void> {
   const db = await database()
   const tx = db.transaction(['walks', 'sets', 'messages', 'progress', 'meta'], 'readwrite', STRICT)
-  const waits = new Set((await tx.objectStore('messages').index('coach').getAll(coachId)).map((m) => m.sessionId))
+  const waits = new Set(
+    (await tx.objectStore('messages').index('coach').getAll(coachId)).map((m) => m.sessionId),
+  )
   let gone = 0
   for (const w of await tx.objectStore('walks').index('coach').getAll(coachId)) {
     const sets = await tx.objectStore('sets').index('session').getAll(w.sessionId)
-    const ended = w.walk.finishedAt !== undefined && now - new Date(w.walk.finishedAt).getTime() > DAY_MS
-    if (ended && !waits.has(w.sessionId) && sets.every((s) => s.acked === s.revision && !s.conflict && !s.refused)) {
+    const ended =
+      w.walk.finishedAt !== undefined && now - new Date(w.walk.finishedAt).getTime() > DAY_MS
+    if (
+      ended &&
+      !waits.has(w.sessionId) &&
+      sets.every((s) => s.acked === s.revision && !s.conflict && !s.refused)
+    ) {
       gone++
       for (const s of sets) await tx.objectStore('sets').delete(s.id)
       await tx.objectStore('walks').delete(w.sessionId)
@@ -280,7 +354,8 @@ export async function forgetWalks(): Promise<void> {
   await tx.objectStore('walks').clear()
   await tx.objectStore('progress').clear()
   for (const s of await tx.objectStore('sets').getAll()) {
-    if (s.acked === s.revision && !s.conflict && !s.refused) await tx.objectStore('sets').delete(s.id)
+    if (s.acked === s.revision && !s.conflict && !s.refused)
+      await tx.objectStore('sets').delete(s.id)
   }
   await tx.objectStore('meta').delete('coach')
   await tx.done

@@ -2,16 +2,49 @@ import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import type { Change, ChangeResult, FloorSet } from '../../api/client'
-import { changeSet, closeDatabase, decide, deviceName, forgetEnded, forgetWalks, keepMessage, keepSet, keepWalk, messagesOf, pendingSets, setsOf, waiting, walkOf } from './store'
+import {
+  changeSet,
+  closeDatabase,
+  decide,
+  deviceName,
+  forgetEnded,
+  forgetWalks,
+  keepMessage,
+  keepSet,
+  keepWalk,
+  messagesOf,
+  pendingSets,
+  setsOf,
+  waiting,
+  walkOf,
+} from './store'
 import type { Figures, KeptSet } from './store'
 import { sendOnce } from './sync'
 import { exercise, step, walk } from './sample'
 
-const figures = (repetitions: number): Figures => ({ kind: 'WORK', number: 1, side: 'NONE', loadKg: 50, repetitions, reserve: 2, felt: [] })
+const figures = (repetitions: number): Figures => ({
+  kind: 'WORK',
+  number: 1,
+  side: 'NONE',
+  loadKg: 50,
+  repetitions,
+  reserve: 2,
+  felt: [],
+})
 
 /** A server that judges sets as Istmo's does (core: SetRegister), with a network that may lose the request or the answer. */
 class Server {
-  sets = new Map<string, { revision: number; removed: boolean; device: string; figures: string; seen: Record<string, number>; taken: number }>()
+  sets = new Map<
+    string,
+    {
+      revision: number
+      removed: boolean
+      device: string
+      figures: string
+      seen: Record<string, number>
+      taken: number
+    }
+  >()
   other: Change[] = []
   requests = 0
   network: () => 'ok' | 'lost' | 'answer lost' | 'half' = () => 'ok'
@@ -27,7 +60,10 @@ class Server {
       results.push(this.take(body.device, c))
     }
     if (fate === 'answer lost') throw new TypeError('no answer')
-    return new Response(JSON.stringify({ results }), { status: 200, headers: { 'content-type': 'application/json' } })
+    return new Response(JSON.stringify({ results }), {
+      status: 200,
+      headers: { 'content-type': 'application/json' },
+    })
   }
 
   private take(device: string, c: Change): ChangeResult {
@@ -35,29 +71,58 @@ class Server {
       if (!this.other.some((o) => JSON.stringify(o) === JSON.stringify(c))) this.other.push(c)
       return { outcome: 'STORED', detail: '' }
     }
-    const { setId, revision, base, removed, sessionId: _s, itemId: _i, performedAt: _p, ...rest } = c.set as typeof c.set & { setId: string; revision: number; base: number }
+    const {
+      setId,
+      revision,
+      base,
+      removed,
+      sessionId: _s,
+      itemId: _i,
+      performedAt: _p,
+      ...rest
+    } = c.set as typeof c.set & { setId: string; revision: number; base: number }
     const said = JSON.stringify(Object.entries(rest).sort())
     const now = this.sets.get(setId)
     const store = () => {
-      this.sets.set(setId, { revision, removed: removed ?? false, device, figures: said, seen: { ...now?.seen, [device]: Math.max(revision, now?.seen[device] ?? 0) }, taken: (now?.taken ?? 0) + 1 })
+      this.sets.set(setId, {
+        revision,
+        removed: removed ?? false,
+        device,
+        figures: said,
+        seen: { ...now?.seen, [device]: Math.max(revision, now?.seen[device] ?? 0) },
+        taken: (now?.taken ?? 0) + 1,
+      })
       return { outcome: 'STORED' as const, detail: '', stored: this.stored(setId) }
     }
     if (!now) return store()
     const same = now.removed === (removed ?? false) && now.figures === said
-    if (revision <= (now.seen[device] ?? 0)) return { outcome: same ? 'SAME' : 'STALE', detail: '', stored: this.stored(setId) }
+    if (revision <= (now.seen[device] ?? 0))
+      return { outcome: same ? 'SAME' : 'STALE', detail: '', stored: this.stored(setId) }
     if (device === now.device || base >= now.revision) return store()
     return { outcome: same ? 'SAME' : 'CONFLICT', detail: '', stored: this.stored(setId) }
   }
 
   stored(id: string): FloorSet {
     const s = this.sets.get(id)!
-    return { id, revision: s.revision, removed: s.removed, performedAt: '', ...(Object.fromEntries(JSON.parse(s.figures) as [string, unknown][]) as Figures) }
+    return {
+      id,
+      revision: s.revision,
+      removed: s.removed,
+      performedAt: '',
+      ...(Object.fromEntries(JSON.parse(s.figures) as [string, unknown][]) as Figures),
+    }
   }
 
   /** Another device changes a set. */
   elsewhere(id: string, to: number): void {
     const now = this.sets.get(id)!
-    this.sets.set(id, { ...now, device: 'other', revision: now.revision + 1, figures: JSON.stringify(Object.entries(figures(to)).sort()), seen: { ...now.seen, other: now.revision + 1 } })
+    this.sets.set(id, {
+      ...now,
+      device: 'other',
+      revision: now.revision + 1,
+      figures: JSON.stringify(Object.entries(figures(to)).sort()),
+      seen: { ...now.seen, other: now.revision + 1 },
+    })
   }
 }
 
@@ -72,7 +137,18 @@ beforeEach(async () => {
 afterEach(() => vi.unstubAllGlobals())
 
 const progress = { sessionId: 's1', passed: [], ownEnd: {} }
-const log = (id: string, repetitions = 10) => keepSet({ id, coachId: 'k', sessionId: 's1', itemId: 'a', figures: figures(repetitions), performedAt: new Date(0).toISOString() }, progress)
+const log = (id: string, repetitions = 10) =>
+  keepSet(
+    {
+      id,
+      coachId: 'k',
+      sessionId: 's1',
+      itemId: 'a',
+      figures: figures(repetitions),
+      performedAt: new Date(0).toISOString(),
+    },
+    progress,
+  )
 const find = async (id: string): Promise<KeptSet> => (await setsOf('s1')).find((s) => s.id === id)!
 const quietly = (n: Promise<number>) => n.catch(() => -1)
 
@@ -117,9 +193,17 @@ describe('a set that was logged', () => {
 })
 
 test('exercises go before their sets, ends of sessions after them', async () => {
-  await keepMessage({ coachId: 'k', sessionId: 's1', message: { finish: { sessionId: 's1', at: '' } } })
+  await keepMessage({
+    coachId: 'k',
+    sessionId: 's1',
+    message: { finish: { sessionId: 's1', at: '' } },
+  })
   await log('1')
-  await keepMessage({ coachId: 'k', sessionId: 's1', message: { item: { sessionId: 's1', itemId: 'a', candidateId: 'x/y' } } })
+  await keepMessage({
+    coachId: 'k',
+    sessionId: 's1',
+    message: { item: { sessionId: 's1', itemId: 'a', candidateId: 'x/y' } },
+  })
   const order: string[] = []
   vi.stubGlobal('fetch', async (r: Request) => {
     const body = (await r.clone().json()) as { changes: Change[] }
@@ -152,7 +236,19 @@ test('a conflict is shown with both, and the coach’s word is the record on bot
 test('what the server cannot take is kept with its reason, and does not hold the rest up', async () => {
   await log('1')
   await log('2')
-  vi.stubGlobal('fetch', () => Promise.resolve(new Response(JSON.stringify({ results: [{ outcome: 'REFUSED', detail: 'repetitions: 500 is not within 1 to 200' }, { outcome: 'STORED', detail: '' }] }), { status: 200, headers: { 'content-type': 'application/json' } })))
+  vi.stubGlobal('fetch', () =>
+    Promise.resolve(
+      new Response(
+        JSON.stringify({
+          results: [
+            { outcome: 'REFUSED', detail: 'repetitions: 500 is not within 1 to 200' },
+            { outcome: 'STORED', detail: '' },
+          ],
+        }),
+        { status: 200, headers: { 'content-type': 'application/json' } },
+      ),
+    ),
+  )
   await sendOnce('k')
   const w = await waiting('k')
   expect(w.toSend).toBe(0)
@@ -162,7 +258,14 @@ test('what the server cannot take is kept with its reason, and does not hold the
 
 test('a swap changes the session on this device at once, and is a message', async () => {
   await keepWalk('k', walk([{ id: 'a', exercise: exercise('a', [step('1')]) }]), Date.now())
-  await keepMessage({ coachId: 'k', sessionId: 's1', message: { item: { sessionId: 's1', itemId: 'n', candidateId: 'x/y', replaces: 'a' } } }, (w) => ({ ...w, items: [] }))
+  await keepMessage(
+    {
+      coachId: 'k',
+      sessionId: 's1',
+      message: { item: { sessionId: 's1', itemId: 'n', candidateId: 'x/y', replaces: 'a' } },
+    },
+    (w) => ({ ...w, items: [] }),
+  )
   expect((await walkOf('s1'))!.walk.items).toHaveLength(0)
   expect(await messagesOf('k')).toHaveLength(1)
 })
@@ -182,7 +285,14 @@ test('taking the session along again does not bring back a set that was taken ou
 test('a walk that was asked for before a swap arrived does not undo it', async () => {
   const before = walk([{ id: 'a', exercise: exercise('a', [step('1')]) }])
   await keepWalk('k', before, Date.now())
-  await keepMessage({ coachId: 'k', sessionId: 's1', message: { item: { sessionId: 's1', itemId: 'n', candidateId: 'x/y', replaces: 'a' } } }, (w) => ({ ...w, items: [] }))
+  await keepMessage(
+    {
+      coachId: 'k',
+      sessionId: 's1',
+      message: { item: { sessionId: 's1', itemId: 'n', candidateId: 'x/y', replaces: 'a' } },
+    },
+    (w) => ({ ...w, items: [] }),
+  )
   const asked = Date.now() - 1
   expect(await keepWalk('k', before, asked)).toBe(false)
   await sendOnce('k')
@@ -241,11 +351,21 @@ test.each([1, 2, 3, 4, 5, 6])('any interleaving gives the same record (%i)', asy
   for (let k = 0; k < 3; k++) await sendOnce('k')
   expect((await waiting('k')).conflicts).toHaveLength(0)
   expect((await waiting('k')).toSend).toBe(0)
-  expect(new Map([...server.sets.keys()].map((id) => [id, { repetitions: server.stored(id).repetitions, removed: server.sets.get(id)!.removed }]))).toEqual(shownNow)
+  expect(
+    new Map(
+      [...server.sets.keys()].map((id) => [
+        id,
+        { repetitions: server.stored(id).repetitions, removed: server.sets.get(id)!.removed },
+      ]),
+    ),
+  ).toEqual(shownNow)
 })
 
 test('a session that ended a day ago leaves the device, but not before all of it was sent', async () => {
-  const ended = { ...walk([{ id: 'a', exercise: exercise('x', [step('a')]) }]), finishedAt: '2026-11-26T11:00:00Z' }
+  const ended = {
+    ...walk([{ id: 'a', exercise: exercise('x', [step('a')]) }]),
+    finishedAt: '2026-11-26T11:00:00Z',
+  }
   const later = new Date('2026-11-27T12:00:00Z').getTime()
   await keepWalk('k', ended, Date.now())
   await log('one')

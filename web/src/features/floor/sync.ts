@@ -1,6 +1,14 @@
 import { Problem, answer, api } from '../../api/client'
 import type { Change, ChangeResult } from '../../api/client'
-import { changed, database, deviceName, forgetEnded, messagesOf, onChange, pendingSets } from './store'
+import {
+  changed,
+  database,
+  deviceName,
+  forgetEnded,
+  messagesOf,
+  onChange,
+  pendingSets,
+} from './store'
 import type { KeptMessage, KeptSet } from './store'
 
 const MOST_AT_ONCE = 200
@@ -17,14 +25,27 @@ async function outgoing(coachId: string): Promise<Sent[]> {
   const sets = await pendingSets(coachId)
   const unsent = new Set(sets.map((s) => s.sessionId))
   const first = messages.filter((m) => !m.last).map((message) => ({ message }))
-  const last = messages.filter((m) => m.last && (sets.length <= MOST_AT_ONCE || !unsent.has(m.sessionId))).map((message) => ({ message }))
+  const last = messages
+    .filter((m) => m.last && (sets.length <= MOST_AT_ONCE || !unsent.has(m.sessionId)))
+    .map((message) => ({ message }))
   return [...first, ...sets.slice(0, MOST_AT_ONCE).map((set) => ({ set })), ...last]
 }
 
 function change(s: Sent): Change {
   if ('message' in s) return s.message.message
   const { set } = s
-  return { set: { sessionId: set.sessionId, itemId: set.itemId, setId: set.id, revision: set.revision, base: set.acked, removed: set.removed, performedAt: set.performedAt, ...set.figures } }
+  return {
+    set: {
+      sessionId: set.sessionId,
+      itemId: set.itemId,
+      setId: set.id,
+      revision: set.revision,
+      base: set.acked,
+      removed: set.removed,
+      performedAt: set.performedAt,
+      ...set.figures,
+    },
+  }
 }
 
 /** Takes an answer in. What the coach changed while it was under way stays the newest. */
@@ -34,19 +55,28 @@ async function settle(sent: Sent, result: ChangeResult): Promise<void> {
   const tx = db.transaction(['sets', 'messages', 'meta'], 'readwrite', { durability: 'strict' })
   if ('message' in sent) {
     const { message } = sent
-    if (result.outcome === 'REFUSED') await tx.objectStore('messages').put({ ...message, refused: result.detail })
+    if (result.outcome === 'REFUSED')
+      await tx.objectStore('messages').put({ ...message, refused: result.detail })
     else await tx.objectStore('messages').delete(message.seq!)
     await tx.objectStore('meta').put(String(Date.now()), `settled ${message.sessionId}`)
   } else {
     const now = await tx.objectStore('sets').get(sent.set.id)
     if (now) {
       const stored = result.stored
-      if (result.outcome === 'REFUSED') await tx.objectStore('sets').put({ ...now, refused: result.detail })
-      else if (result.outcome === 'CONFLICT' && stored) await tx.objectStore('sets').put({ ...now, conflict: stored })
-      else if (result.outcome === 'STALE' && stored && now.revision === sent.set.revision) await tx.objectStore('sets').put({ ...now, conflict: stored })
+      if (result.outcome === 'REFUSED')
+        await tx.objectStore('sets').put({ ...now, refused: result.detail })
+      else if (result.outcome === 'CONFLICT' && stored)
+        await tx.objectStore('sets').put({ ...now, conflict: stored })
+      else if (result.outcome === 'STALE' && stored && now.revision === sent.set.revision)
+        await tx.objectStore('sets').put({ ...now, conflict: stored })
       else {
-        const acked = Math.max(now.acked, result.outcome === 'SAME' && stored ? stored.revision : sent.set.revision)
-        await tx.objectStore('sets').put({ ...now, acked, ackedAt: Date.now(), revision: Math.max(now.revision, acked) })
+        const acked = Math.max(
+          now.acked,
+          result.outcome === 'SAME' && stored ? stored.revision : sent.set.revision,
+        )
+        await tx
+          .objectStore('sets')
+          .put({ ...now, acked, ackedAt: Date.now(), revision: Math.max(now.revision, acked) })
       }
     }
   }
@@ -58,7 +88,11 @@ export async function sendOnce(coachId: string): Promise<number> {
   const sent = await outgoing(coachId)
   if (sent.length === 0) return 0
   const device = await deviceName()
-  const result = await answer(api.POST('/api/floor/changes', { body: { device, sentAt: new Date().toISOString(), changes: sent.map(change) } }))
+  const result = await answer(
+    api.POST('/api/floor/changes', {
+      body: { device, sentAt: new Date().toISOString(), changes: sent.map(change) },
+    }),
+  )
   for (let k = 0; k < sent.length; k++) {
     const r = result.results[k]
     if (r) await settle(sent[k]!, r)
@@ -70,7 +104,9 @@ export async function sendOnce(coachId: string): Promise<number> {
 /** One tab at a time sends. */
 async function alone<T>(work: () => Promise<T>): Promise<T | undefined> {
   if (typeof navigator === 'undefined' || !navigator.locks) return work()
-  return (await navigator.locks.request('istmo-floor-send', { ifAvailable: true }, async (lock) => (lock ? work() : undefined))) as T | undefined
+  return (await navigator.locks.request('istmo-floor-send', { ifAvailable: true }, async (lock) =>
+    lock ? work() : undefined,
+  )) as T | undefined
 }
 
 /** Keeps sending for a coach until it is stopped: at once when something is kept, and again with growing pauses while the server does not answer. */

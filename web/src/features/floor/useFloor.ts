@@ -1,7 +1,19 @@
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import { Problem, answer, api } from '../../api/client'
 import type { FloorSwap, Walk } from '../../api/client'
-import { changeSet, keepMessage, keepProgress, keepSet, keepWalk, onChange, progressOf, setsOf, waiting, walkOf, walksOf } from './store'
+import {
+  changeSet,
+  keepMessage,
+  keepProgress,
+  keepSet,
+  keepWalk,
+  onChange,
+  progressOf,
+  setsOf,
+  waiting,
+  walkOf,
+  walksOf,
+} from './store'
 import type { Figures, KeptSet, KeptWalk, Progress } from './store'
 import { sendOnce, startSync } from './sync'
 import type { SyncState } from './sync'
@@ -43,7 +55,17 @@ export const useWaiting = (coachId: string) => useKept(() => waiting(coachId), [
 
 /** Sessions that were taken along to this device and are not finished. */
 export const useTaken = (coachId: string): KeptWalk[] | undefined =>
-  useKept(async () => (await walksOf(coachId)).filter((w) => !w.walk.finishedAt).sort((a, b) => a.walk.createdAt.localeCompare(b.walk.createdAt) || a.sessionId.localeCompare(b.sessionId)), [coachId])
+  useKept(
+    async () =>
+      (await walksOf(coachId))
+        .filter((w) => !w.walk.finishedAt)
+        .sort(
+          (a, b) =>
+            a.walk.createdAt.localeCompare(b.walk.createdAt) ||
+            a.sessionId.localeCompare(b.sessionId),
+        ),
+    [coachId],
+  )
 
 const TRIES = 4
 
@@ -52,7 +74,9 @@ export async function take(coachId: string, sessionId: string): Promise<void> {
   for (let k = 0; k < TRIES; k++) {
     await sendOnce(coachId)
     const askedAt = Date.now()
-    const walk = await answer(api.GET('/api/floor/{sessionId}', { params: { path: { sessionId } } }))
+    const walk = await answer(
+      api.GET('/api/floor/{sessionId}', { params: { path: { sessionId } } }),
+    )
     if (await keepWalk(coachId, walk, askedAt)) return
   }
 }
@@ -76,8 +100,18 @@ export type Floor = {
 }
 
 /** One session on the floor. */
-export function useFloor(coachId: string, sessionId: string): { floor?: Floor; error?: Error; missing: boolean } {
-  const kept = useKept(async () => ({ walk: await walkOf(sessionId), sets: await setsOf(sessionId), progress: await progressOf(sessionId) }), [sessionId])
+export function useFloor(
+  coachId: string,
+  sessionId: string,
+): { floor?: Floor; error?: Error; missing: boolean } {
+  const kept = useKept(
+    async () => ({
+      walk: await walkOf(sessionId),
+      sets: await setsOf(sessionId),
+      progress: await progressOf(sessionId),
+    }),
+    [sessionId],
+  )
   const [error, setError] = useState<Error>()
   const [asked, setAsked] = useState(false)
   useEffect(() => {
@@ -108,22 +142,61 @@ export function useFloor(coachId: string, sessionId: string): { floor?: Floor; e
       log: async (at, figures) => {
         const now = Date.now()
         const id = crypto.randomUUID()
-        const after: Progress = { ...progress, ownEnd: { ...progress.ownEnd, [at.item.item.id]: now }, lastSet: id, restFrom: now }
-        const left = open(items, progress).filter((s) => s.step.key !== at.step.key || s.item !== at.item)
+        const after: Progress = {
+          ...progress,
+          ownEnd: { ...progress.ownEnd, [at.item.item.id]: now },
+          lastSet: id,
+          restFrom: now,
+        }
+        const left = open(items, progress).filter(
+          (s) => s.step.key !== at.step.key || s.item !== at.item,
+        )
         const next = left.find((s) => s.item.item.id === progress.chosen) ?? left[0] ?? null
         const until = restUntil(next, after, now)
         const { restUntil: _before, ...rest } = after
-        await keepSet({ id, coachId, sessionId, itemId: at.item.item.id, figures, performedAt: new Date(now).toISOString() }, until === undefined ? rest : { ...rest, restUntil: until })
+        await keepSet(
+          {
+            id,
+            coachId,
+            sessionId,
+            itemId: at.item.item.id,
+            figures,
+            performedAt: new Date(now).toISOString(),
+          },
+          until === undefined ? rest : { ...rest, restUntil: until },
+        )
       },
-      pass: async (at) => keepProgress({ ...progress, passed: [...progress.passed, `${at.item.item.id} ${at.step.key}`] }),
-      passWarmUps: async (at) => keepProgress({ ...progress, passed: [...progress.passed, ...at.item.steps.filter((s) => s.kind === 'WARM_UP').map((s) => `${at.item.item.id} ${s.key}`)] }),
-      oneMore: async (itemId) => keepProgress({ ...progress, chosen: itemId, extra: { ...progress.extra, [itemId]: (progress.extra?.[itemId] ?? 0) + 1 } }),
+      pass: async (at) =>
+        keepProgress({
+          ...progress,
+          passed: [...progress.passed, `${at.item.item.id} ${at.step.key}`],
+        }),
+      passWarmUps: async (at) =>
+        keepProgress({
+          ...progress,
+          passed: [
+            ...progress.passed,
+            ...at.item.steps
+              .filter((s) => s.kind === 'WARM_UP')
+              .map((s) => `${at.item.item.id} ${s.key}`),
+          ],
+        }),
+      oneMore: async (itemId) =>
+        keepProgress({
+          ...progress,
+          chosen: itemId,
+          extra: { ...progress.extra, [itemId]: (progress.extra?.[itemId] ?? 0) + 1 },
+        }),
       choose: async (itemId) => keepProgress({ ...progress, chosen: itemId }),
       restOver: async () => {
         const { restUntil: _until, restFrom: _from, lastSet: _last, ...rest } = progress
         await keepProgress(rest)
       },
-      restLonger: async (seconds) => keepProgress({ ...progress, restUntil: Math.max(Date.now(), progress.restUntil ?? Date.now()) + 1000 * seconds }),
+      restLonger: async (seconds) =>
+        keepProgress({
+          ...progress,
+          restUntil: Math.max(Date.now(), progress.restUntil ?? Date.now()) + 1000 * seconds,
+        }),
       edit: async (set, figures, removed = false) => {
         const k = await changeSet(set.base, figures, removed)
         return k
@@ -131,18 +204,63 @@ export function useFloor(coachId: string, sessionId: string): { floor?: Floor; e
       swap: async (itemId, swap) => {
         const newId = crypto.randomUUID()
         const prescription = swap.exercise.prescription
-        await keepMessage({ coachId, sessionId, message: { item: { sessionId, itemId: newId, candidateId: swap.candidateId, setup: swap.setup, replaces: itemId, ...(prescription ? { prescription } : {}) } } }, (w) => swapped(w, itemId, newId, swap))
+        await keepMessage(
+          {
+            coachId,
+            sessionId,
+            message: {
+              item: {
+                sessionId,
+                itemId: newId,
+                candidateId: swap.candidateId,
+                setup: swap.setup,
+                replaces: itemId,
+                ...(prescription ? { prescription } : {}),
+              },
+            },
+          },
+          (w) => swapped(w, itemId, newId, swap),
+        )
         await keepProgress({ ...progress, chosen: newId })
       },
       mark: async (candidateId, words) => {
-        await keepMessage({ coachId, sessionId, message: { mark: { clientId: walk.clientId, gymId: walk.gymId, candidateId, words, at: new Date().toISOString() } } }, (w) => ({ ...w, items: w.items.map((i) => (i.exercise.candidateId === candidateId ? { ...i, exercise: { ...i.exercise, mark: words } } : i)) }))
+        await keepMessage(
+          {
+            coachId,
+            sessionId,
+            message: {
+              mark: {
+                clientId: walk.clientId,
+                gymId: walk.gymId,
+                candidateId,
+                words,
+                at: new Date().toISOString(),
+              },
+            },
+          },
+          (w) => ({
+            ...w,
+            items: w.items.map((i) =>
+              i.exercise.candidateId === candidateId
+                ? { ...i, exercise: { ...i.exercise, mark: words } }
+                : i,
+            ),
+          }),
+        )
       },
       finish: async () => {
         const at = new Date().toISOString()
-        await keepMessage({ coachId, sessionId, message: { finish: { sessionId, at } } }, (w) => ({ ...w, finishedAt: at }))
+        await keepMessage({ coachId, sessionId, message: { finish: { sessionId, at } } }, (w) => ({
+          ...w,
+          finishedAt: at,
+        }))
       },
     }
   }, [mine, coachId, sessionId])
   const missing = asked && kept !== undefined && !mine?.walk
-  return { missing, ...(floor ? { floor } : {}), ...(error && !(error instanceof Problem && error.status === 0 && floor) ? { error } : {}) }
+  return {
+    missing,
+    ...(floor ? { floor } : {}),
+    ...(error && !(error instanceof Problem && error.status === 0 && floor) ? { error } : {}),
+  }
 }

@@ -1,11 +1,25 @@
-import type { FloorExercise, FloorItem, FloorSet, FloorStep, FloorSwap, Walk } from '../../api/client'
+import type {
+  FloorExercise,
+  FloorItem,
+  FloorSet,
+  FloorStep,
+  FloorSwap,
+  Walk,
+} from '../../api/client'
 import { figuresOf } from './store'
 import type { Figures, KeptSet, Progress } from './store'
 
 /** How surely a set is kept: only here so far, at the server too, or in need of the coach. */
 export type Kept = 'here' | 'saved' | 'conflict' | 'refused'
 
-export type ShownSet = { id: string; itemId: string; figures: Figures; performedAt: string; kept: Kept; base: KeptSet }
+export type ShownSet = {
+  id: string
+  itemId: string
+  figures: Figures
+  performedAt: string
+  kept: Kept
+  base: KeptSet
+}
 
 export type ShownItem = { item: FloorItem; sets: ShownSet[]; steps: FloorStep[] }
 
@@ -13,7 +27,18 @@ export type Place = { item: ShownItem; step: FloorStep; at: number; of: number }
 
 /** A set of the server's as this device would keep it, so that it can be changed here. */
 function asKept(s: FloorSet, coachId: string, sessionId: string, itemId: string): KeptSet {
-  return { id: s.id, coachId, sessionId, itemId, figures: figuresOf(s), removed: s.removed, performedAt: s.performedAt, revision: s.revision, acked: s.revision, made: 0 }
+  return {
+    id: s.id,
+    coachId,
+    sessionId,
+    itemId,
+    figures: figuresOf(s),
+    removed: s.removed,
+    performedAt: s.performedAt,
+    revision: s.revision,
+    acked: s.revision,
+    made: 0,
+  }
 }
 
 function keptOf(s: KeptSet): Kept {
@@ -21,20 +46,42 @@ function keptOf(s: KeptSet): Kept {
 }
 
 /** The session as this device shows it: what the server sent, and over it what is kept here. */
-export function shown(walk: Walk, kept: KeptSet[], coachId: string, extra: Record<string, number> = {}): ShownItem[] {
+export function shown(
+  walk: Walk,
+  kept: KeptSet[],
+  coachId: string,
+  extra: Record<string, number> = {},
+): ShownItem[] {
   const here = new Map(kept.map((s) => [s.id, s]))
   return walk.items.map((item) => {
     const sets = new Map<string, KeptSet>()
     for (const s of item.sets) sets.set(s.id, asKept(s, coachId, walk.sessionId, item.id))
     for (const s of here.values()) {
       const of = sets.get(s.id)
-      if (s.itemId === item.id && (!of || s.revision > of.revision || s.conflict || s.refused)) sets.set(s.id, s)
+      if (s.itemId === item.id && (!of || s.revision > of.revision || s.conflict || s.refused))
+        sets.set(s.id, s)
     }
     const list = [...sets.values()]
       .filter((s) => !s.removed)
       .sort((a, b) => a.performedAt.localeCompare(b.performedAt) || a.id.localeCompare(b.id))
-      .map((s) => ({ id: s.id, itemId: item.id, figures: s.figures, performedAt: s.performedAt, kept: keptOf(s), base: s }))
-    return { item, sets: list, steps: item.ended ? [] : withMore([...item.exercise.steps].sort((a, b) => a.key.localeCompare(b.key)), extra[item.id] ?? 0) }
+      .map((s) => ({
+        id: s.id,
+        itemId: item.id,
+        figures: s.figures,
+        performedAt: s.performedAt,
+        kept: keptOf(s),
+        base: s,
+      }))
+    return {
+      item,
+      sets: list,
+      steps: item.ended
+        ? []
+        : withMore(
+            [...item.exercise.steps].sort((a, b) => a.key.localeCompare(b.key)),
+            extra[item.id] ?? 0,
+          ),
+    }
   })
 }
 
@@ -43,7 +90,15 @@ function withMore(steps: FloorStep[], more: number): FloorStep[] {
   const work = steps.filter((s) => s.kind === 'WORK')
   const last = Math.max(0, ...work.map((s) => s.number))
   const again = work.filter((s) => s.number === last)
-  const added = Array.from({ length: more }, (_, k) => again.map((s) => ({ ...s, number: last + k + 1, key: `${s.key}~${k}`, putOn: [], note: 'one more than asked' })))
+  const added = Array.from({ length: more }, (_, k) =>
+    again.map((s) => ({
+      ...s,
+      number: last + k + 1,
+      key: `${s.key}~${k}`,
+      putOn: [],
+      note: 'one more than asked',
+    })),
+  )
   return [...steps, ...added.flat()]
 }
 
@@ -51,14 +106,21 @@ function withMore(steps: FloorStep[], more: number): FloorStep[] {
 export function isDone(of: ShownItem, step: FloorStep, progress: Progress): boolean {
   if (progress.passed.includes(`${of.item.id} ${step.key}`)) return true
   if (step.kind === 'WARM_UP') return of.sets.length > 0
-  const alike = of.sets.filter((s) => s.figures.kind === step.kind && (s.figures.side === step.side || s.figures.number === undefined))
+  const alike = of.sets.filter(
+    (s) =>
+      s.figures.kind === step.kind &&
+      (s.figures.side === step.side || s.figures.number === undefined),
+  )
   const numbered = alike.some((s) => s.figures.number === step.number)
   const unnumbered = alike.filter((s) => s.figures.number === undefined).length
   return numbered || step.number <= unnumbered
 }
 
 /** Every step of the session that is not behind, in order. */
-export function open(items: ShownItem[], progress: Progress): { item: ShownItem; step: FloorStep }[] {
+export function open(
+  items: ShownItem[],
+  progress: Progress,
+): { item: ShownItem; step: FloorStep }[] {
   return items
     .flatMap((item) => item.steps.map((step) => ({ item, step })))
     .filter((s) => !isDone(s.item, s.step, progress))
@@ -75,10 +137,17 @@ export function place(items: ShownItem[], progress: Progress): Place | null {
 }
 
 /** From when on the next step may begin: since the step before, and since this exercise's own last set. */
-export function restUntil(next: { item: ShownItem; step: FloorStep } | null, progress: Progress, now: number): number | undefined {
+export function restUntil(
+  next: { item: ShownItem; step: FloorStep } | null,
+  progress: Progress,
+  now: number,
+): number | undefined {
   if (!next || next.step.kind === 'WARM_UP') return undefined
   const own = progress.ownEnd[next.item.item.id]
-  const until = Math.max(now + 1000 * next.step.waitS, own === undefined ? 0 : own + 1000 * next.step.ownRestS)
+  const until = Math.max(
+    now + 1000 * next.step.waitS,
+    own === undefined ? 0 : own + 1000 * next.step.ownRestS,
+  )
   return until > now ? until : undefined
 }
 
@@ -87,9 +156,39 @@ export function beginning(place: Place): { loadKg: number; repetitions: number; 
   const { item, step } = place
   const before = item.sets.filter((s) => s.figures.kind === step.kind)
   const last = before.at(-1)?.figures
-  const loadKg = last && step.kind === 'WORK' && step.load && before.length > 0 && last.loadKg !== step.load.kg && sameAsAsked(item, step) ? last.loadKg : (step.load?.kg ?? last?.loadKg ?? item.item.exercise.last?.sets.at(0)?.loadKg ?? item.item.exercise.lowKg)
-  const otherSide = step.asBefore ? item.sets.filter((s) => s.figures.number === step.number && s.figures.side !== step.side && s.figures.kind === step.kind).at(-1)?.figures.repetitions : undefined
-  return { loadKg, repetitions: otherSide ?? (step.kind === 'WORK' ? item.sets.filter((s) => s.figures.kind === 'WORK' && s.figures.side === step.side).at(-1)?.figures.repetitions : undefined) ?? step.repetitionsLow, reserve: item.item.exercise.prescription?.reserve ?? 2 }
+  const loadKg =
+    last &&
+    step.kind === 'WORK' &&
+    step.load &&
+    before.length > 0 &&
+    last.loadKg !== step.load.kg &&
+    sameAsAsked(item, step)
+      ? last.loadKg
+      : (step.load?.kg ??
+        last?.loadKg ??
+        item.item.exercise.last?.sets.at(0)?.loadKg ??
+        item.item.exercise.lowKg)
+  const otherSide = step.asBefore
+    ? item.sets
+        .filter(
+          (s) =>
+            s.figures.number === step.number &&
+            s.figures.side !== step.side &&
+            s.figures.kind === step.kind,
+        )
+        .at(-1)?.figures.repetitions
+    : undefined
+  return {
+    loadKg,
+    repetitions:
+      otherSide ??
+      (step.kind === 'WORK'
+        ? item.sets.filter((s) => s.figures.kind === 'WORK' && s.figures.side === step.side).at(-1)
+            ?.figures.repetitions
+        : undefined) ??
+      step.repetitionsLow,
+    reserve: item.item.exercise.prescription?.reserve ?? 2,
+  }
 }
 
 /** Whether the plan asks the same load of every set, so that one that was changed on the floor goes on. */

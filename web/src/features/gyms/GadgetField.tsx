@@ -18,8 +18,16 @@ type Props = {
 }
 
 const EVERY_MS = 400
-const WORD: Record<GadgetLink['kind'], string> = { FORCE: 'scale', ANGLE: 'inclinometer', LENGTH: 'tape' }
-const FROM: Record<GadgetLink['kind'], string> = { FORCE: 'From a scale', ANGLE: 'From an inclinometer', LENGTH: 'From a tape' }
+const WORD: Record<GadgetLink['kind'], string> = {
+  FORCE: 'scale',
+  ANGLE: 'inclinometer',
+  LENGTH: 'tape',
+}
+const FROM: Record<GadgetLink['kind'], string> = {
+  FORCE: 'From a scale',
+  ANGLE: 'From an inclinometer',
+  LENGTH: 'From a tape',
+}
 
 /** A value that is typed, or taken from a gadget once it stands still. */
 export function GadgetField({ kind, label, unit, perInside, text, onText, standIn }: Props) {
@@ -28,7 +36,8 @@ export function GadgetField({ kind, label, unit, perInside, text, onText, standI
   const [failed, setFailed] = useState('')
   const link = useQuery({
     queryKey: ['gadget', code],
-    queryFn: () => answer(api.GET('/api/gadget-links/{code}', { params: { path: { code: code! } } })),
+    queryFn: () =>
+      answer(api.GET('/api/gadget-links/{code}', { params: { path: { code: code! } } })),
     enabled: code !== null,
     refetchInterval: EVERY_MS,
   })
@@ -51,13 +60,23 @@ export function GadgetField({ kind, label, unit, perInside, text, onText, standI
       <label htmlFor={id} className="block text-sm text-ink-2">
         {label} ({unit})
       </label>
-      <input id={id} inputMode="decimal" className="mt-0.5 w-full border border-rule px-2 py-1 text-base" value={text} onChange={(e) => onText(e.target.value)} />
+      <input
+        id={id}
+        inputMode="decimal"
+        className="mt-0.5 w-full border border-rule px-2 py-1 text-base"
+        value={text}
+        onChange={(e) => onText(e.target.value)}
+      />
       {code === null ? (
         <Button look="bare" className="!min-h-6 !p-0 text-xs" onClick={() => void open()}>
           {FROM[kind]}
         </Button>
       ) : (
-        <div className="mt-1 space-y-1 border-l-2 border-accent pl-2 text-xs" aria-live="polite" data-testid={`gadget-${kind}`}>
+        <div
+          className="mt-1 space-y-1 border-l-2 border-accent pl-2 text-xs"
+          aria-live="polite"
+          data-testid={`gadget-${kind}`}
+        >
           {state?.stable ? (
             <Button
               look="ink"
@@ -70,12 +89,28 @@ export function GadgetField({ kind, label, unit, perInside, text, onText, standI
               Take {words(state.stable.value)}
             </Button>
           ) : (
-            <p>{state?.last === undefined ? `Waiting for the ${WORD[kind]}` : `${words(state.last)}, not still yet`}</p>
+            <p>
+              {state?.last === undefined
+                ? `Waiting for the ${WORD[kind]}`
+                : `${words(state.last)}, not still yet`}
+            </p>
           )}
-          {state && state.dropouts > 0 && <p className="text-ink-2">dropped out {state.dropouts === 1 ? 'once' : `${state.dropouts} times`}, listening on</p>}
+          {state && state.dropouts > 0 && (
+            <p className="text-ink-2">
+              dropped out {state.dropouts === 1 ? 'once' : `${state.dropouts} times`}, listening on
+            </p>
+          )}
           {state?.fault && <p className="text-warn">{state.fault}</p>}
           {state?.standIns && state.lines === 0 && (
-            <Button className="!min-h-7 text-xs" onClick={() => void api.POST('/api/gadget-links/{code}/stand-in', { params: { path: { code } }, body: standIn })}>
+            <Button
+              className="!min-h-7 text-xs"
+              onClick={() =>
+                void api.POST('/api/gadget-links/{code}/stand-in', {
+                  params: { path: { code } },
+                  body: standIn,
+                })
+              }
+            >
               Use the stand-in {WORD[kind]}
             </Button>
           )}

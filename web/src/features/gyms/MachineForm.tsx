@@ -10,26 +10,47 @@ import { FaultText } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
 import { Pulls } from './Pulls'
 
-type Props = { gymId: string; version: number; machine: Machine; brief: Schemas['BriefInput'] | null }
+type Props = {
+  gymId: string
+  version: number
+  machine: Machine
+  brief: Schemas['BriefInput'] | null
+}
 
 /** One machine: each value generic until somebody has measured it, and how to. */
 export function MachineForm({ gymId, version, machine, brief }: Props) {
   const queries = useQueryClient()
-  const [texts, setTexts] = useState<Record<string, string>>(() => Object.fromEntries(machine.details.filter((d) => d.measured).map((d) => [d.id, shown(d, d.value)])))
+  const [texts, setTexts] = useState<Record<string, string>>(() =>
+    Object.fromEntries(
+      machine.details.filter((d) => d.measured).map((d) => [d.id, shown(d, d.value)]),
+    ),
+  )
   const put = (m: Machines) => {
     queries.setQueryData(keys.machines(gymId), m)
-    for (const key of ['order', 'bench', 'session', 'gyms']) void queries.invalidateQueries({ queryKey: [key] })
+    for (const key of ['order', 'bench', 'session', 'gyms'])
+      void queries.invalidateQueries({ queryKey: [key] })
   }
   const save = useMutation({
     mutationFn: () => {
-      const measured = Object.fromEntries(machine.details.filter((d) => (texts[d.id] ?? '').trim() !== '').map((d) => [d.id, stored(d, texts[d.id]!)]))
-      return answer(api.PUT('/api/gyms/{gymId}/machines/{item}', { params: { path: { gymId, item: machine.item } }, body: { version, measured } }))
+      const measured = Object.fromEntries(
+        machine.details
+          .filter((d) => (texts[d.id] ?? '').trim() !== '')
+          .map((d) => [d.id, stored(d, texts[d.id]!)]),
+      )
+      return answer(
+        api.PUT('/api/gyms/{gymId}/machines/{item}', {
+          params: { path: { gymId, item: machine.item } },
+          body: { version, measured },
+        }),
+      )
     },
     onSuccess: put,
   })
   const problem = save.error instanceof Problem ? save.error : null
   const fault = (d: MachineDetail) => inUnit(d, problem?.fault(`measured.${machine.item}.${d.id}`))
-  const moved = machine.details.some((d) => (texts[d.id] ?? '') !== (d.measured ? shown(d, d.value) : ''))
+  const moved = machine.details.some(
+    (d) => (texts[d.id] ?? '') !== (d.measured ? shown(d, d.value) : ''),
+  )
   const onSubmit = (e: FormEvent) => {
     e.preventDefault()
     save.mutate()
@@ -45,21 +66,41 @@ export function MachineForm({ gymId, version, machine, brief }: Props) {
             Save
           </Button>
         </div>
-        <p className="py-1 text-sm text-ink-2">Empty is generic. What is filled in counts as measured here, in every order and on the bench.</p>
+        <p className="py-1 text-sm text-ink-2">
+          Empty is generic. What is filled in counts as measured here, in every order and on the
+          bench.
+        </p>
         {byHand.map((d) => (
-          <Detail key={d.id} detail={d} text={texts[d.id] ?? ''} onText={(t) => setTexts({ ...texts, [d.id]: t })} fault={fault(d)} />
+          <Detail
+            key={d.id}
+            detail={d}
+            text={texts[d.id] ?? ''}
+            onText={(t) => setTexts({ ...texts, [d.id]: t })}
+            fault={fault(d)}
+          />
         ))}
         {byScale.length > 0 && (
           <details open={byScale.some((d) => d.measured) || byScale.some((d) => fault(d))}>
-            <summary className="py-1 text-sm">Resistance over the travel, where it is known by figures ({byScale.filter((d) => d.measured).length} known)</summary>
+            <summary className="py-1 text-sm">
+              Resistance over the travel, where it is known by figures (
+              {byScale.filter((d) => d.measured).length} known)
+            </summary>
             {byScale.map((d) => (
-              <Detail key={d.id} detail={d} text={texts[d.id] ?? ''} onText={(t) => setTexts({ ...texts, [d.id]: t })} fault={fault(d)} />
+              <Detail
+                key={d.id}
+                detail={d}
+                text={texts[d.id] ?? ''}
+                onText={(t) => setTexts({ ...texts, [d.id]: t })}
+                fault={fault(d)}
+              />
             ))}
           </details>
         )}
         {save.isError && (problem?.faults.length ?? 0) === 0 && <Trouble error={save.error} />}
       </form>
-      {machine.travel !== 'NONE' && <Pulls gymId={gymId} version={version} machine={machine} brief={brief} onSaved={put} />}
+      {machine.travel !== 'NONE' && (
+        <Pulls gymId={gymId} version={version} machine={machine} brief={brief} onSaved={put} />
+      )}
     </div>
   )
 }
@@ -68,25 +109,56 @@ function fromPulls(d: MachineDetail): boolean {
   return d.id.startsWith('curve') || d.id === 'pulley'
 }
 
-function Detail({ detail: d, text, onText, fault }: { detail: MachineDetail; text: string; onText: (t: string) => void; fault?: string }) {
+function Detail({
+  detail: d,
+  text,
+  onText,
+  fault,
+}: {
+  detail: MachineDetail
+  text: string
+  onText: (t: string) => void
+  fault?: string
+}) {
   const id = useId()
   const unit = detailUnit(d.unit)
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)_8.5rem] items-center gap-x-3 border-b border-rule/60 py-1" data-detail={d.id}>
+    <div
+      className="grid grid-cols-[minmax(0,1fr)_8.5rem] items-center gap-x-3 border-b border-rule/60 py-1"
+      data-detail={d.id}
+    >
       <label htmlFor={id} className="min-w-0">
         {d.label}
-        <span className={`ml-2 text-xs ${text.trim() === '' ? 'text-ink-2' : 'font-semibold text-accent-2'}`}>{text.trim() === '' ? `generic: ${d.unit === 'yes' ? (d.generic ? 'yes' : 'no') : `${shown(d, d.generic)}${unit.unit === '°' ? '' : ' '}${unit.unit}`}` : 'measured'}</span>
+        <span
+          className={`ml-2 text-xs ${text.trim() === '' ? 'text-ink-2' : 'font-semibold text-accent-2'}`}
+        >
+          {text.trim() === ''
+            ? `generic: ${d.unit === 'yes' ? (d.generic ? 'yes' : 'no') : `${shown(d, d.generic)}${unit.unit === '°' ? '' : ' '}${unit.unit}`}`
+            : 'measured'}
+        </span>
         <span className="block text-xs text-ink-2">{d.how}</span>
       </label>
       {d.unit === 'yes' ? (
-        <select id={id} className="border border-rule px-1 py-1" value={text} onChange={(e) => onText(e.target.value)}>
+        <select
+          id={id}
+          className="border border-rule px-1 py-1"
+          value={text}
+          onChange={(e) => onText(e.target.value)}
+        >
           <option value="">not looked at</option>
           <option value="1">yes</option>
           <option value="0">no</option>
         </select>
       ) : (
         <span className="flex items-center gap-1">
-          <input id={id} inputMode="decimal" aria-invalid={fault ? true : undefined} className={`w-20 border px-2 py-1 text-right ${fault ? 'border-warn' : 'border-rule'}`} value={text} onChange={(e) => onText(e.target.value)} />
+          <input
+            id={id}
+            inputMode="decimal"
+            aria-invalid={fault ? true : undefined}
+            className={`w-20 border px-2 py-1 text-right ${fault ? 'border-warn' : 'border-rule'}`}
+            value={text}
+            onChange={(e) => onText(e.target.value)}
+          />
           <span className="text-sm text-ink-2">{unit.unit}</span>
         </span>
       )}

@@ -12,7 +12,8 @@ export function MachinesPage() {
   const [params, setParams] = useSearchParams()
   const brief = orderInput({ ...parseBrief(params), gym: id! })
   const worth = useMachinesWorth(brief, true)
-  if (machines.isError) return <Trouble error={machines.error} retry={() => void machines.refetch()} />
+  if (machines.isError)
+    return <Trouble error={machines.error} retry={() => void machines.refetch()} />
   if (!machines.data) return <Waiting what="Loading" />
   const m = machines.data
   const chosen = m.machines.find((x) => x.item === params.get('item')) ?? m.machines[0]
@@ -34,15 +35,27 @@ export function MachinesPage() {
             All gyms
           </Link>
         </div>
-        {m.machines.length === 0 && <Quiet>Nothing here that could be measured. Tick what the gym has first.</Quiet>}
+        {m.machines.length === 0 && (
+          <Quiet>Nothing here that could be measured. Tick what the gym has first.</Quiet>
+        )}
         <ul>
           {m.machines.map((x) => {
             const known = x.details.filter((d) => d.measured).length
             return (
-              <li key={x.item} className={`border-b border-rule/60 ${x.item === chosen?.item ? 'bg-paper-2' : ''}`}>
-                <button type="button" className="flex min-h-10 w-full items-baseline gap-2 px-1 py-1.5 text-left" aria-pressed={x.item === chosen?.item} onClick={() => choose(x.item)}>
+              <li
+                key={x.item}
+                className={`border-b border-rule/60 ${x.item === chosen?.item ? 'bg-paper-2' : ''}`}
+              >
+                <button
+                  type="button"
+                  className="flex min-h-10 w-full items-baseline gap-2 px-1 py-1.5 text-left"
+                  aria-pressed={x.item === chosen?.item}
+                  onClick={() => choose(x.item)}
+                >
                   <span className="flex-1 font-medium">{x.name}</span>
-                  <span className="text-xs text-ink-2">{known === 0 ? 'generic' : `${known} of ${x.details.length} known`}</span>
+                  <span className="text-xs text-ink-2">
+                    {known === 0 ? 'generic' : `${known} of ${x.details.length} known`}
+                  </span>
                 </button>
               </li>
             )
@@ -54,11 +67,17 @@ export function MachinesPage() {
             <h2 className="border-b border-ink text-base">What would change the order at hand</h2>
             {worth.isPending && <Quiet>Trying what such machines usually have …</Quiet>}
             {worth.isError && <Trouble error={worth.error} />}
-            {worth.data?.length === 0 && <Quiet>Nothing generic here would move the first ten.</Quiet>}
+            {worth.data?.length === 0 && (
+              <Quiet>Nothing generic here would move the first ten.</Quiet>
+            )}
             <ol className="list-decimal pl-5">
               {(worth.data ?? []).slice(0, 3).map((w) => (
                 <li key={w.item + w.detail}>
-                  <button type="button" className="inline-block align-top text-left text-accent-2 underline" onClick={() => choose(w.item)}>
+                  <button
+                    type="button"
+                    className="inline-block align-top text-left text-accent-2 underline"
+                    onClick={() => choose(w.item)}
+                  >
                     {w.sentence}
                   </button>
                 </li>
@@ -67,7 +86,15 @@ export function MachinesPage() {
           </div>
         )}
       </section>
-      {chosen && <MachineForm key={`${chosen.item} ${m.version}`} gymId={m.gymId} version={m.version} machine={chosen} brief={brief} />}
+      {chosen && (
+        <MachineForm
+          key={`${chosen.item} ${m.version}`}
+          gymId={m.gymId}
+          version={m.version}
+          machine={chosen}
+          brief={brief}
+        />
+      )}
     </div>
   )
 }

@@ -16,10 +16,17 @@ export function PlatesField({ machines }: { machines: Machines }) {
   const [text, setText] = useState(before)
   const read = readPlates(text)
   const save = useMutation({
-    mutationFn: () => answer(api.PUT('/api/gyms/{gymId}/machines', { params: { path: { gymId: machines.gymId } }, body: { version: machines.version, plates: read ?? [] } })),
+    mutationFn: () =>
+      answer(
+        api.PUT('/api/gyms/{gymId}/machines', {
+          params: { path: { gymId: machines.gymId } },
+          body: { version: machines.version, plates: read ?? [] },
+        }),
+      ),
     onSuccess: (m) => {
       queries.setQueryData(keys.machines(machines.gymId), m)
-      for (const key of ['order', 'bench', 'session', 'gyms']) void queries.invalidateQueries({ queryKey: [key] })
+      for (const key of ['order', 'bench', 'session', 'gyms'])
+        void queries.invalidateQueries({ queryKey: [key] })
     },
   })
   const problem = save.error instanceof Problem ? save.error : null
@@ -29,8 +36,23 @@ export function PlatesField({ machines }: { machines: Machines }) {
   }
   return (
     <form onSubmit={onSubmit} noValidate aria-label="Plates" className="mt-3 flex items-end gap-2">
-      <Field className="min-w-0 flex-1" label="Plates owned: kg x pairs" placeholder="20 x 4, 10 x 2, 2.5 x 2" value={text} onChange={(e) => setText(e.target.value)} fault={read === null ? 'write each mass with its pairs, as 20 x 4, 2.5 x 2' : problem?.fault('plates')} />
-      <Button type="submit" className="!min-h-9" disabled={save.isPending || read === null || text === before}>
+      <Field
+        className="min-w-0 flex-1"
+        label="Plates owned: kg x pairs"
+        placeholder="20 x 4, 10 x 2, 2.5 x 2"
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        fault={
+          read === null
+            ? 'write each mass with its pairs, as 20 x 4, 2.5 x 2'
+            : problem?.fault('plates')
+        }
+      />
+      <Button
+        type="submit"
+        className="!min-h-9"
+        disabled={save.isPending || read === null || text === before}
+      >
         Save plates
       </Button>
       {save.isError && (problem?.faults.length ?? 0) === 0 && <Trouble error={save.error} />}

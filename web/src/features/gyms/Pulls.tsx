@@ -14,7 +14,13 @@ const G = 9.80665
 
 type Direction = 'UP' | 'DOWN' | 'STILL'
 type Row = { at: string; force: string; lever: string; load: string; direction: Direction }
-type Props = { gymId: string; version: number; machine: Machine; brief: Schemas['BriefInput'] | null; onSaved: (m: Machines) => void }
+type Props = {
+  gymId: string
+  version: number
+  machine: Machine
+  brief: Schemas['BriefInput'] | null
+  onSaved: (m: Machines) => void
+}
 
 const EMPTY: Row = { at: '', force: '', lever: '', load: '', direction: 'UP' }
 
@@ -23,21 +29,47 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
   const lever = machine.travel === 'LEVER'
   const at = detailUnit(lever ? 'deg' : 'm')
   const [rows, setRows] = useState<Row[]>(() =>
-    machine.pulls.map((p) => ({ at: trim(p.at * at.perStored, 1), force: trim(p.forceN / G, 2), lever: trim(p.leverM * 100, 1), load: trim(p.loadKg, 2), direction: p.direction })),
+    machine.pulls.map((p) => ({
+      at: trim(p.at * at.perStored, 1),
+      force: trim(p.forceN / G, 2),
+      lever: trim(p.leverM * 100, 1),
+      load: trim(p.loadKg, 2),
+      direction: p.direction,
+    })),
   )
-  const [next, setNext] = useState<Row>({ ...EMPTY, lever: machine.pulls[0] ? trim(machine.pulls[0].leverM * 100, 1) : '', load: machine.pulls[0] ? trim(machine.pulls[0].loadKg, 2) : '' })
+  const [next, setNext] = useState<Row>({
+    ...EMPTY,
+    lever: machine.pulls[0] ? trim(machine.pulls[0].leverM * 100, 1) : '',
+    load: machine.pulls[0] ? trim(machine.pulls[0].loadKg, 2) : '',
+  })
   const [changed, setChanged] = useState(false)
   const number = (t: string) => (t.trim() === '' ? undefined : Number(t.replace(',', '.')))
   const scaled = (t: string, f: number) => (number(t) === undefined ? undefined : number(t)! * f)
   const body = (list: Row[]) => ({
-    pulls: list.map((r) => ({ at: scaled(r.at, 1 / at.perStored), forceN: scaled(r.force, G), loadKg: number(r.load), direction: r.direction, ...(lever ? { leverM: scaled(r.lever, 0.01) } : {}) })),
+    pulls: list.map((r) => ({
+      at: scaled(r.at, 1 / at.perStored),
+      forceN: scaled(r.force, G),
+      loadKg: number(r.load),
+      direction: r.direction,
+      ...(lever ? { leverM: scaled(r.lever, 0.01) } : {}),
+    })),
   })
   const path = { gymId, item: machine.item }
   const [effect, setEffect] = useState<Schemas['OrderChangeView'] | null>(null)
   const fit = useMutation({
     mutationFn: async ({ list, isNew }: { list: Row[]; isNew: boolean }) => {
-      const f: Fit = await answer(api.POST('/api/gyms/{gymId}/machines/{item}/fit', { params: { path }, body: body(list) }))
-      setEffect(brief && isNew ? await answer(api.POST('/api/orders/with-machine', { body: { brief, item: machine.item, measured: f.values } })) : null)
+      const f: Fit = await answer(
+        api.POST('/api/gyms/{gymId}/machines/{item}/fit', { params: { path }, body: body(list) }),
+      )
+      setEffect(
+        brief && isNew
+          ? await answer(
+              api.POST('/api/orders/with-machine', {
+                body: { brief, item: machine.item, measured: f.values },
+              }),
+            )
+          : null,
+      )
       return f
     },
   })
@@ -47,7 +79,13 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- once: what was kept is shown with its fit
   }, [])
   const save = useMutation({
-    mutationFn: () => answer(api.PUT('/api/gyms/{gymId}/machines/{item}/pulls', { params: { path }, body: { version, ...body(rows) } })),
+    mutationFn: () =>
+      answer(
+        api.PUT('/api/gyms/{gymId}/machines/{item}/pulls', {
+          params: { path },
+          body: { version, ...body(rows) },
+        }),
+      ),
     onSuccess: (r) => onSaved(r.machines),
   })
   const change = (list: Row[]) => {
@@ -61,8 +99,14 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
     <section aria-label="Measure the resistance" className="mt-5">
       <div className="flex flex-wrap items-baseline justify-between gap-2 border-b border-ink pb-1">
         <h3 className="text-lg">Measure the resistance</h3>
-        <Button look="ink" disabled={save.isPending || !changed || (rows.length > 0 && !fit.isSuccess)} onClick={() => save.mutate()}>
-          {rows.length === 0 && machine.pulls.length > 0 ? 'Take the measurement away' : 'Keep this measurement'}
+        <Button
+          look="ink"
+          disabled={save.isPending || !changed || (rows.length > 0 && !fit.isSuccess)}
+          onClick={() => save.mutate()}
+        >
+          {rows.length === 0 && machine.pulls.length > 0
+            ? 'Take the measurement away'
+            : 'Keep this measurement'}
         </Button>
       </div>
       <p className="py-1 text-sm text-ink-2">
@@ -77,10 +121,23 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
         onSubmit={(e) => {
           e.preventDefault()
           change([...rows, next])
-          setNext({ ...next, at: next.direction === 'UP' ? next.at : '', force: '', direction: next.direction === 'UP' ? 'DOWN' : 'UP' })
+          setNext({
+            ...next,
+            at: next.direction === 'UP' ? next.at : '',
+            force: '',
+            direction: next.direction === 'UP' ? 'DOWN' : 'UP',
+          })
         }}
       >
-        <GadgetField kind={lever ? 'ANGLE' : 'LENGTH'} label={lever ? 'Knee bend at the lever' : 'Travel from the bottom'} unit={at.unit} perInside={at.perStored} text={next.at} onText={(t) => setNext({ ...next, at: t })} standIn={{ at: scaled(next.at, 1 / at.perStored) ?? (lever ? 60 : 0.3) }} />
+        <GadgetField
+          kind={lever ? 'ANGLE' : 'LENGTH'}
+          label={lever ? 'Knee bend at the lever' : 'Travel from the bottom'}
+          unit={at.unit}
+          perInside={at.perStored}
+          text={next.at}
+          onText={(t) => setNext({ ...next, at: t })}
+          standIn={{ at: scaled(next.at, 1 / at.perStored) ?? (lever ? 60 : 0.3) }}
+        />
         <GadgetField
           kind="FORCE"
           label="Scale reads"
@@ -88,16 +145,43 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
           perInside={1 / G}
           text={next.force}
           onText={(t) => setNext({ ...next, force: t })}
-          standIn={{ gymId, item: machine.item, at: scaled(next.at, 1 / at.perStored) ?? 60, leverM: scaled(next.lever, 0.01) ?? 0.38, loadKg: number(next.load) ?? 0, direction: next.direction, dropout: true }}
+          standIn={{
+            gymId,
+            item: machine.item,
+            at: scaled(next.at, 1 / at.perStored) ?? 60,
+            leverM: scaled(next.lever, 0.01) ?? 0.38,
+            loadKg: number(next.load) ?? 0,
+            direction: next.direction,
+            dropout: true,
+          }}
         />
-        {lever && <GadgetField kind="LENGTH" label="Lever arm" unit="cm" perInside={100} text={next.lever} onText={(t) => setNext({ ...next, lever: t })} standIn={{ at: 0.38 }} />}
+        {lever && (
+          <GadgetField
+            kind="LENGTH"
+            label="Lever arm"
+            unit="cm"
+            perInside={100}
+            text={next.lever}
+            onText={(t) => setNext({ ...next, lever: t })}
+            standIn={{ at: 0.38 }}
+          />
+        )}
         <label className="block text-sm text-ink-2">
           {lever ? 'Pin (kg)' : 'Plates (kg)'}
-          <input inputMode="decimal" className="mt-0.5 w-full border border-rule px-2 py-1 text-base text-ink" value={next.load} onChange={(e) => setNext({ ...next, load: e.target.value })} />
+          <input
+            inputMode="decimal"
+            className="mt-0.5 w-full border border-rule px-2 py-1 text-base text-ink"
+            value={next.load}
+            onChange={(e) => setNext({ ...next, load: e.target.value })}
+          />
         </label>
         <label className="block text-sm text-ink-2">
           While it goes
-          <select className="mt-0.5 w-full border border-rule px-1 py-1.5 text-base text-ink" value={next.direction} onChange={(e) => setNext({ ...next, direction: e.target.value as Direction })}>
+          <select
+            className="mt-0.5 w-full border border-rule px-1 py-1.5 text-base text-ink"
+            value={next.direction}
+            onChange={(e) => setNext({ ...next, direction: e.target.value as Direction })}
+          >
             <option value="UP">up</option>
             <option value="DOWN">down</option>
             <option value="STILL">not at all</option>
@@ -112,13 +196,29 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
           <table className="mt-2 w-full text-sm">
             <thead>
               <tr className="border-b border-rule text-right text-xs text-ink-2">
-                <th scope="col" className="py-1 font-normal">{at.unit}</th>
-                <th scope="col" className="font-normal">scale, kg</th>
-                {lever && <th scope="col" className="font-normal">arm, cm</th>}
-                <th scope="col" className="font-normal">load, kg</th>
-                <th scope="col" className="pl-3 text-left font-normal">going</th>
-                <th scope="col" className="font-normal">off the fit</th>
-                <th scope="col" className="font-normal">off the generic type</th>
+                <th scope="col" className="py-1 font-normal">
+                  {at.unit}
+                </th>
+                <th scope="col" className="font-normal">
+                  scale, kg
+                </th>
+                {lever && (
+                  <th scope="col" className="font-normal">
+                    arm, cm
+                  </th>
+                )}
+                <th scope="col" className="font-normal">
+                  load, kg
+                </th>
+                <th scope="col" className="pl-3 text-left font-normal">
+                  going
+                </th>
+                <th scope="col" className="font-normal">
+                  off the fit
+                </th>
+                <th scope="col" className="font-normal">
+                  off the generic type
+                </th>
                 <th scope="col" />
               </tr>
             </thead>
@@ -131,14 +231,25 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
                     <td>{r.force}</td>
                     {lever && <td>{r.lever}</td>}
                     <td>{r.load}</td>
-                    <td className="pl-3 text-left">{r.direction === 'UP' ? 'up' : r.direction === 'DOWN' ? 'down' : 'still'}</td>
+                    <td className="pl-3 text-left">
+                      {r.direction === 'UP' ? 'up' : r.direction === 'DOWN' ? 'down' : 'still'}
+                    </td>
                     <td>{p ? signed(p.measured / p.fitted - 1) : '–'}</td>
                     <td>{p ? signed(p.measured / p.generic - 1) : '–'}</td>
                     <td>
-                      <Button look="bare" className="!min-h-6 !py-0" aria-label={`Remove pull ${k + 1}`} onClick={() => change(rows.filter((_, i) => i !== k))}>
+                      <Button
+                        look="bare"
+                        className="!min-h-6 !py-0"
+                        aria-label={`Remove pull ${k + 1}`}
+                        onClick={() => change(rows.filter((_, i) => i !== k))}
+                      >
                         Remove
                       </Button>
-                      <FaultText text={['at', 'forceN', 'leverM', 'loadKg'].map((f) => problem?.fault(`pulls.${k}.${f}`)).find(Boolean)} />
+                      <FaultText
+                        text={['at', 'forceN', 'leverM', 'loadKg']
+                          .map((f) => problem?.fault(`pulls.${k}.${f}`))
+                          .find(Boolean)}
+                      />
                     </td>
                   </tr>
                 )
@@ -147,7 +258,13 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
           </table>
         </div>
       )}
-      {problem && <FaultText text={['pulls', 'pulls.lever', 'pulls.friction', 'pulls.curve', 'pulls.mass'].map((f) => problem.fault(f)).find(Boolean)} />}
+      {problem && (
+        <FaultText
+          text={['pulls', 'pulls.lever', 'pulls.friction', 'pulls.curve', 'pulls.mass']
+            .map((f) => problem.fault(f))
+            .find(Boolean)}
+        />
+      )}
       {fit.isError && (problem?.faults.length ?? 0) === 0 && <Trouble error={fit.error} />}
       {save.isError && <Trouble error={save.error} />}
       {shown && (
@@ -155,9 +272,18 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
           <FitPlot points={shown.points} unit={shown.unit} atUnit={at.unit} perAt={at.perStored} />
           <div className="space-y-1 text-sm">
             <p>
-              Pulls lie {percent(shown.repeatError)} about the fit, {percent(shown.genericError)} about the generic type.
+              Pulls lie {percent(shown.repeatError)} about the fit, {percent(shown.genericError)}{' '}
+              about the generic type.
             </p>
-            <p>{machine.details.filter((d) => shown.values[d.id] !== undefined).map((d) => `${d.label}: ${trim(shown.values[d.id]! * detailUnit(d.unit).perStored, 0)} ${detailUnit(d.unit).unit}`).join(' · ')}</p>
+            <p>
+              {machine.details
+                .filter((d) => shown.values[d.id] !== undefined)
+                .map(
+                  (d) =>
+                    `${d.label}: ${trim(shown.values[d.id]! * detailUnit(d.unit).perStored, 0)} ${detailUnit(d.unit).unit}`,
+                )
+                .join(' · ')}
+            </p>
             {shown.notes.map((n) => (
               <p key={n} className="text-ink-2">
                 {n}
@@ -165,7 +291,10 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
             ))}
             {effect && (
               <p data-testid="effect">
-                <b>For the order at hand:</b> {effect.moved === 0 && effect.sentences.length === 0 ? 'nothing moves.' : effect.sentences.join(' ')}
+                <b>For the order at hand:</b>{' '}
+                {effect.moved === 0 && effect.sentences.length === 0
+                  ? 'nothing moves.'
+                  : effect.sentences.join(' ')}
               </p>
             )}
           </div>

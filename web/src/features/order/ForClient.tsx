@@ -2,10 +2,24 @@ import type { Load } from '../../api/client'
 import { trim } from '../../quantity/format'
 
 /** What to ask or to know about this client, and why an exercise is left out for them, if it is. */
-export function ClientWarnings({ refusal, statements, who }: { refusal?: string; statements: string[]; who: string }) {
+export function ClientWarnings({
+  refusal,
+  statements,
+  who,
+}: {
+  refusal?: string
+  statements: string[]
+  who: string
+}) {
   if (!refusal && statements.length === 0) return null
   return (
-    <div className="my-1 max-h-32 overflow-auto border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm" data-testid="cautions" role="group" aria-label="Cautions" tabIndex={0}>
+    <div
+      className="my-1 max-h-32 overflow-auto border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm"
+      data-testid="cautions"
+      role="group"
+      aria-label="Cautions"
+      tabIndex={0}
+    >
       {refusal && (
         <p role="alert" data-testid="refusal">
           <b>Left out for {who}:</b> {refusal}
@@ -22,7 +36,12 @@ export function ClientWarnings({ refusal, statements, who }: { refusal?: string;
 export function LoadWords({ load }: { load: Load }) {
   return (
     <p className="text-sm" data-testid="load">
-      <b>First load:</b> {load.lowKg === load.highKg ? trim(load.lowKg, 1) : `${trim(load.lowKg, 1)} to ${trim(load.highKg, 1)}`} kg for {load.repetitions}, two in reserve; begin at the low end. <span className="text-ink-2">({load.basis})</span>
+      <b>First load:</b>{' '}
+      {load.lowKg === load.highKg
+        ? trim(load.lowKg, 1)
+        : `${trim(load.lowKg, 1)} to ${trim(load.highKg, 1)}`}{' '}
+      kg for {load.repetitions}, two in reserve; begin at the low end.{' '}
+      <span className="text-ink-2">({load.basis})</span>
     </p>
   )
 }

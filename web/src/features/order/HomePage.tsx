@@ -19,7 +19,9 @@ export function HomePage() {
   const [brief, change] = useBrief()
   const [picked, setPicked] = useState<string | null>(null)
   // a link may name a client or gym that is not here any more
-  const known = (clients.data ?? []).some((c) => c.id === brief.client) && (gyms.data ?? []).some((g) => g.id === brief.gym)
+  const known =
+    (clients.data ?? []).some((c) => c.id === brief.client) &&
+    (gyms.data ?? []).some((g) => g.id === brief.gym)
   const input = known ? orderInput(brief) : null
   const order = useOrder(input)
   const bySchool = useBySchool(input, !order.isFetching && order.isSuccess)
@@ -56,22 +58,52 @@ export function HomePage() {
   }
 
   const entries = order.data?.entries ?? []
-  const chosen = entries.find((e) => e.candidateId === picked) ?? entries.find((e) => e.candidateId === order.data?.firstPick?.candidateId) ?? entries[0]
+  const chosen =
+    entries.find((e) => e.candidateId === picked) ??
+    entries.find((e) => e.candidateId === order.data?.firstPick?.candidateId) ??
+    entries[0]
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
-      <BriefLine brief={brief} change={change} catalogue={catalogue.data} clients={clients.data} gyms={gyms.data} weighed />
+      <BriefLine
+        brief={brief}
+        change={change}
+        catalogue={catalogue.data}
+        clients={clients.data}
+        gyms={gyms.data}
+        weighed
+      />
       <div className="grid min-h-0 flex-1 gap-4 lg:grid-cols-[27rem_minmax(0,1fr)_21rem]">
         <section aria-label="Aim" className="h-[46rem] min-h-0 lg:h-auto">
-          <LimbChart regions={catalogue.data.regions} paint={(id) => paintOf(brief, id)} onPaint={(id, p) => change(painted(brief, id, p))} />
+          <LimbChart
+            regions={catalogue.data.regions}
+            paint={(id) => paintOf(brief, id)}
+            onPaint={(id, p) => change(painted(brief, id, p))}
+          />
         </section>
-        <section aria-label="Order" aria-busy={order.isFetching} className="flex min-h-0 flex-col border-rule lg:border-x lg:px-3">
+        <section
+          aria-label="Order"
+          aria-busy={order.isFetching}
+          className="flex min-h-0 flex-col border-rule lg:border-x lg:px-3"
+        >
           {input === null ? (
-            <Quiet>{known ? 'Paint on the chart what should grow, or choose a group in the sentence above. The order follows at once.' : 'Choose a client and a gym in the sentence above.'}</Quiet>
+            <Quiet>
+              {known
+                ? 'Paint on the chart what should grow, or choose a group in the sentence above. The order follows at once.'
+                : 'Choose a client and a gym in the sentence above.'}
+            </Quiet>
           ) : order.isError ? (
             <Trouble error={order.error} retry={() => void order.refetch()} />
           ) : order.data ? (
             <>
-              <OrderList order={order.data} regions={catalogue.data.regions} chosen={chosen?.candidateId} onChoose={setPicked} stale={order.isPlaceholderData} bySchool={order.isPlaceholderData ? [] : (bySchool.data ?? [])} school={brief.school} />
+              <OrderList
+                order={order.data}
+                regions={catalogue.data.regions}
+                chosen={chosen?.candidateId}
+                onChoose={setPicked}
+                stale={order.isPlaceholderData}
+                bySchool={order.isPlaceholderData ? [] : (bySchool.data ?? [])}
+                school={brief.school}
+              />
               <MeasuringHint input={input} ready={!order.isFetching} />
             </>
           ) : (
@@ -79,8 +111,23 @@ export function HomePage() {
           )}
         </section>
         <section aria-label="Why" className="relative min-h-0 overflow-auto">
-          {input && chosen && <WhyPanel key={chosen.candidateId} entry={chosen} catalogue={catalogue.data} brief={brief} bySchool={bySchool.data ?? []} />}
-          {input && chosen && <WeighPanel brief={brief} change={change} catalogue={catalogue.data} asked={chosen.contributions.map((c) => c.criterion)} />}
+          {input && chosen && (
+            <WhyPanel
+              key={chosen.candidateId}
+              entry={chosen}
+              catalogue={catalogue.data}
+              brief={brief}
+              bySchool={bySchool.data ?? []}
+            />
+          )}
+          {input && chosen && (
+            <WeighPanel
+              brief={brief}
+              change={change}
+              catalogue={catalogue.data}
+              asked={chosen.contributions.map((c) => c.criterion)}
+            />
+          )}
         </section>
       </div>
     </div>

@@ -10,7 +10,11 @@ export function MeasuringHint({ input, ready }: { input: Schemas['BriefInput']; 
   const most = measuring.data?.[0]
   const machine = machines.data?.[0]
   return (
-    <div className="border-t border-rule pt-1 text-sm text-ink-2" aria-live="polite" data-testid="measuring">
+    <div
+      className="border-t border-rule pt-1 text-sm text-ink-2"
+      aria-live="polite"
+      data-testid="measuring"
+    >
       {measuring.isPending ? (
         'Looking which measurement would settle it …'
       ) : measuring.isError ? (
@@ -18,7 +22,10 @@ export function MeasuringHint({ input, ready }: { input: Schemas['BriefInput']; 
       ) : most ? (
         <p>
           {most.sentence}{' '}
-          <Link className="text-accent-2 underline" to={`/clients/${input.clientId}?kind=${most.kind}`}>
+          <Link
+            className="text-accent-2 underline"
+            to={`/clients/${input.clientId}?kind=${most.kind}`}
+          >
             Measure
           </Link>
         </p>
@@ -28,7 +35,10 @@ export function MeasuringHint({ input, ready }: { input: Schemas['BriefInput']; 
       {machine && (
         <p>
           {machine.sentence}{' '}
-          <Link className="text-accent-2 underline" to={`/gyms/${input.gymId}?${search}&item=${machine.item}`}>
+          <Link
+            className="text-accent-2 underline"
+            to={`/gyms/${input.gymId}?${search}&item=${machine.item}`}
+          >
             Refine the gym
           </Link>
         </p>

@@ -5,23 +5,63 @@ import type { Entry, Order } from '../../api/client'
 import { OrderList } from './OrderList'
 
 const entry = (candidateId: string, name: string, band: number, utility: number): Entry => ({
-  candidateId, exerciseId: candidateId, name, utility, low: utility - 0.1, high: utility + 0.1, rankLow: 1, rankHigh: 2, chanceOfBest: 0.5, band, contributions: [], why: [], raise: [], studies: [], mechanics: {}, costs: 'back spared', limiter: 'quads', stimulus: {}, setup: {}, changes: [],
+  candidateId,
+  exerciseId: candidateId,
+  name,
+  utility,
+  low: utility - 0.1,
+  high: utility + 0.1,
+  rankLow: 1,
+  rankHigh: 2,
+  chanceOfBest: 0.5,
+  band,
+  contributions: [],
+  why: [],
+  raise: [],
+  studies: [],
+  mechanics: {},
+  costs: 'back spared',
+  limiter: 'quads',
+  stimulus: {},
+  setup: {},
+  changes: [],
 })
 
 const order: Order = {
   statements: ['Pregnancy: ask the clinician in charge first.'],
-  entries: [entry('a', 'First', 1, 0.8), entry('b', 'Second', 1, 0.75), entry('c', 'Third', 2, 0.3)],
-  excluded: [{ candidateId: 'd', name: 'Fourth', kind: 'PAIN', improvised: [], reason: 'Sore knee: deep knee bend.' }],
-  together: [{ candidateIds: ['a', 'c'], coverage: 0.8, sentences: ['First: long.', 'Third: short.'] }],
+  entries: [
+    entry('a', 'First', 1, 0.8),
+    entry('b', 'Second', 1, 0.75),
+    entry('c', 'Third', 2, 0.3),
+  ],
+  excluded: [
+    {
+      candidateId: 'd',
+      name: 'Fourth',
+      kind: 'PAIN',
+      improvised: [],
+      reason: 'Sore knee: deep knee bend.',
+    },
+  ],
+  together: [
+    { candidateIds: ['a', 'c'], coverage: 0.8, sentences: ['First: long.', 'Third: short.'] },
+  ],
   learning: [],
   notes: [],
-  firstPick: { candidateId: 'a', decidedBy: 'The first 2 cannot be told apart by the model; decided by: stability.' },
+  firstPick: {
+    candidateId: 'a',
+    decidedBy: 'The first 2 cannot be told apart by the model; decided by: stability.',
+  },
 }
 
 test('names a first pick, says what cannot be told apart, and drops nothing silently', () => {
   const onChoose = vi.fn()
-  render(<OrderList order={order} regions={[]} chosen="a" onChoose={onChoose} stale={false} />, { wrapper: MemoryRouter })
-  expect(screen.getByTestId('first-pick')).toHaveTextContent('First pick: First. The first 2 cannot be told apart')
+  render(<OrderList order={order} regions={[]} chosen="a" onChoose={onChoose} stale={false} />, {
+    wrapper: MemoryRouter,
+  })
+  expect(screen.getByTestId('first-pick')).toHaveTextContent(
+    'First pick: First. The first 2 cannot be told apart',
+  )
   expect(screen.getByText('2 that cannot be told apart')).toBeInTheDocument()
   expect(screen.getByTestId('cautions')).toHaveTextContent('ask the clinician in charge first')
   expect(screen.getByText('apart from the rest')).toBeInTheDocument()
@@ -34,7 +74,15 @@ test('names a first pick, says what cannot be told apart, and drops nothing sile
 })
 
 test('an empty order says so and opens the reasons', () => {
-  const { container } = render(<OrderList order={{ ...order, entries: [], firstPick: undefined }} regions={[]} onChoose={() => {}} stale={false} />, { wrapper: MemoryRouter })
+  const { container } = render(
+    <OrderList
+      order={{ ...order, entries: [], firstPick: undefined }}
+      regions={[]}
+      onChoose={() => {}}
+      stale={false}
+    />,
+    { wrapper: MemoryRouter },
+  )
   expect(screen.getByText(/Nothing here is left for this aim/)).toBeInTheDocument()
   expect(container.querySelector('details')).toHaveAttribute('open')
 })
@@ -42,11 +90,28 @@ test('an empty order says so and opens the reasons', () => {
 test('marks who moves when the school changes, keeps other set-ups of an exercise with its best, and compares what is ticked', () => {
   const other = { ...entry('a2', 'First, wide', 1, 0.7), exerciseId: 'a' }
   const places = { a: 1, b: 9, c: 3, a2: 4 }
-  render(<OrderList order={{ ...order, entries: [...order.entries.slice(0, 2), other, order.entries[2]!] }} regions={[]} chosen="a" onChoose={() => {}} stale={false} bySchool={[{ school: 'stretch', label: 'by stretch', places: { a: 1, b: 2, c: 4, a2: 3 } }, { school: 'squeeze', label: 'by the squeeze', places }]} school="stretch" />, { wrapper: MemoryRouter })
+  render(
+    <OrderList
+      order={{ ...order, entries: [...order.entries.slice(0, 2), other, order.entries[2]!] }}
+      regions={[]}
+      chosen="a"
+      onChoose={() => {}}
+      stale={false}
+      bySchool={[
+        { school: 'stretch', label: 'by stretch', places: { a: 1, b: 2, c: 4, a2: 3 } },
+        { school: 'squeeze', label: 'by the squeeze', places },
+      ]}
+      school="stretch"
+    />,
+    { wrapper: MemoryRouter },
+  )
   expect(screen.getByText('moves: by the squeeze 9')).toBeInTheDocument()
   expect(screen.getByRole('button', { name: '3 First, wide' })).toBeInTheDocument()
   fireEvent.click(screen.getByRole('checkbox', { name: 'compare First' }))
   expect(screen.getByText(/tick one to three more/)).toBeInTheDocument()
   fireEvent.click(screen.getByRole('checkbox', { name: 'compare Third' }))
-  expect(screen.getByRole('link', { name: 'Compare these 2 point by point' })).toHaveAttribute('href', '/compare?with=a%7Ec')
+  expect(screen.getByRole('link', { name: 'Compare these 2 point by point' })).toHaveAttribute(
+    'href',
+    '/compare?with=a%7Ec',
+  )
 })

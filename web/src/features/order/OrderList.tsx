@@ -5,9 +5,24 @@ import type { Entry, Order, Region, SchoolPlaces } from '../../api/client'
 import { Fingerprint } from '../../chart/limb/LimbChart'
 import { ClientWarnings } from './ForClient'
 
-type Props = { order: Order; regions: Region[]; chosen?: string; onChoose: (id: string) => void; stale: boolean; bySchool?: SchoolPlaces[]; school?: string }
+type Props = {
+  order: Order
+  regions: Region[]
+  chosen?: string
+  onChoose: (id: string) => void
+  stale: boolean
+  bySchool?: SchoolPlaces[]
+  school?: string
+}
 
-const KIND: Record<string, string> = { GYM: 'not in this gym', PAIN: 'left out', CAUTION: 'left out', BODY: 'out of reach', PRESET: 'not for this occasion', NOT_COMPUTED: 'not computed well enough' }
+const KIND: Record<string, string> = {
+  GYM: 'not in this gym',
+  PAIN: 'left out',
+  CAUTION: 'left out',
+  BODY: 'out of reach',
+  PRESET: 'not for this occasion',
+  NOT_COMPUTED: 'not computed well enough',
+}
 
 /** A change of place that is worth a mark. */
 const MOVES = 3
@@ -15,7 +30,15 @@ const MOVES = 3
 const MOST_COMPARED = 4
 
 /** The order as strips on one scale. What cannot be told apart shares a band. */
-export function OrderList({ order, regions, chosen, onChoose, stale, bySchool = [], school = '' }: Props) {
+export function OrderList({
+  order,
+  regions,
+  chosen,
+  onChoose,
+  stale,
+  bySchool = [],
+  school = '',
+}: Props) {
   const [compared, setCompared] = useState<string[]>([])
   if (order.entries.length === 0) {
     return (
@@ -35,7 +58,8 @@ export function OrderList({ order, regions, chosen, onChoose, stale, bySchool = 
       <ClientWarnings statements={order.statements} who="" />
       {first && order.firstPick && (
         <p className="border-b border-ink pb-1.5" data-testid="first-pick">
-          <span className="font-serif text-lg font-semibold">First pick: {first.name}.</span> <span className="text-sm text-ink-2">{order.firstPick.decidedBy}</span>
+          <span className="font-serif text-lg font-semibold">First pick: {first.name}.</span>{' '}
+          <span className="text-sm text-ink-2">{order.firstPick.decidedBy}</span>
         </p>
       )}
       {order.notes.map((n) => (
@@ -44,31 +68,74 @@ export function OrderList({ order, regions, chosen, onChoose, stale, bySchool = 
         </p>
       ))}
       <Together order={order} onChoose={onChoose} />
-      <CompareBar order={order} compared={compared.filter((id) => order.entries.some((e) => e.candidateId === id))} onClear={() => setCompared([])} />
+      <CompareBar
+        order={order}
+        compared={compared.filter((id) => order.entries.some((e) => e.candidateId === id))}
+        onClear={() => setCompared([])}
+      />
       <div className="relative min-h-0 flex-1 overflow-auto pr-1">
         <ol>
           {bands.map((band) => {
             const members = order.entries.filter((e) => e.band === band)
             // other set-ups of an exercise stand with its best one, so that a wide band stays short
-            const best = members.filter((e, k) => members.findIndex((o) => o.exerciseId === e.exerciseId) === k)
+            const best = members.filter(
+              (e, k) => members.findIndex((o) => o.exerciseId === e.exerciseId) === k,
+            )
             return (
               <Fragment key={band}>
                 <li className="flex items-center gap-2 pt-1.5 text-xs text-ink-2" aria-hidden>
-                  <span className="shrink-0">{members.length > 1 ? `${members.length} that cannot be told apart` : 'apart from the rest'}</span>
+                  <span className="shrink-0">
+                    {members.length > 1
+                      ? `${members.length} that cannot be told apart`
+                      : 'apart from the rest'}
+                  </span>
                   <span className="h-px flex-1 bg-rule" />
                 </li>
                 {best.map((e) => (
                   <li key={e.candidateId} className="relative border-b border-rule/60 pb-1">
-                    <Strip entry={e} rank={order.entries.indexOf(e) + 1} regions={regions} chosen={e.candidateId === chosen} onChoose={() => onChoose(e.candidateId)} at={(v) => Math.max(0, scale(v))} marks={marks(e.candidateId, order.entries.indexOf(e) + 1, bySchool, school)} />
-                    <label className="absolute top-9 left-0 flex size-7 items-center justify-center" title="compare">
-                      <input type="checkbox" aria-label={`compare ${e.name}`} className="accent-[var(--accent-2)]" checked={compared.includes(e.candidateId)} disabled={!compared.includes(e.candidateId) && compared.length >= MOST_COMPARED} onChange={(c) => setCompared(c.target.checked ? [...compared, e.candidateId] : compared.filter((id) => id !== e.candidateId))} />
+                    <Strip
+                      entry={e}
+                      rank={order.entries.indexOf(e) + 1}
+                      regions={regions}
+                      chosen={e.candidateId === chosen}
+                      onChoose={() => onChoose(e.candidateId)}
+                      at={(v) => Math.max(0, scale(v))}
+                      marks={marks(e.candidateId, order.entries.indexOf(e) + 1, bySchool, school)}
+                    />
+                    <label
+                      className="absolute top-9 left-0 flex size-7 items-center justify-center"
+                      title="compare"
+                    >
+                      <input
+                        type="checkbox"
+                        aria-label={`compare ${e.name}`}
+                        className="accent-[var(--accent-2)]"
+                        checked={compared.includes(e.candidateId)}
+                        disabled={
+                          !compared.includes(e.candidateId) && compared.length >= MOST_COMPARED
+                        }
+                        onChange={(c) =>
+                          setCompared(
+                            c.target.checked
+                              ? [...compared, e.candidateId]
+                              : compared.filter((id) => id !== e.candidateId),
+                          )
+                        }
+                      />
                     </label>
                     {members.some((o) => o.exerciseId === e.exerciseId && o !== e) && (
                       <p className="flex flex-wrap gap-x-3 pl-[5.2rem] text-xs text-ink-2">
                         {members
                           .filter((o) => o.exerciseId === e.exerciseId && o !== e)
                           .map((o) => (
-                            <button key={o.candidateId} type="button" data-candidate={o.candidateId} aria-pressed={o.candidateId === chosen} onClick={() => onChoose(o.candidateId)} className={`min-h-6 text-left hover:text-ink ${o.candidateId === chosen ? 'font-semibold text-ink underline decoration-accent' : ''}`}>
+                            <button
+                              key={o.candidateId}
+                              type="button"
+                              data-candidate={o.candidateId}
+                              aria-pressed={o.candidateId === chosen}
+                              onClick={() => onChoose(o.candidateId)}
+                              className={`min-h-6 text-left hover:text-ink ${o.candidateId === chosen ? 'font-semibold text-ink underline decoration-accent' : ''}`}
+                            >
                               {order.entries.indexOf(o) + 1} {o.name}
                             </button>
                           ))}
@@ -88,7 +155,12 @@ export function OrderList({ order, regions, chosen, onChoose, stale, bySchool = 
 
 /** By which other schools it stands elsewhere. */
 function marks(id: string, rank: number, bySchool: SchoolPlaces[], school: string): string[] {
-  return bySchool.filter((s) => s.school !== school && s.places[id] !== undefined && Math.abs(s.places[id] - rank) >= MOVES).map((s) => `${s.label} ${s.places[id]}`)
+  return bySchool
+    .filter(
+      (s) =>
+        s.school !== school && s.places[id] !== undefined && Math.abs(s.places[id] - rank) >= MOVES,
+    )
+    .map((s) => `${s.label} ${s.places[id]}`)
 }
 
 /** The best few together, and for a beginner the order to learn in. */
@@ -98,20 +170,32 @@ function Together({ order, onChoose }: { order: Order; onChoose: (id: string) =>
   return (
     <details className="border-b border-rule py-1 text-sm">
       <summary data-testid="together">
-        {order.learning.length > 0 ? 'The order to learn in, and the best together' : `Best two together: ${order.together[0]!.candidateIds.map(name).join(' and ')}`}
+        {order.learning.length > 0
+          ? 'The order to learn in, and the best together'
+          : `Best two together: ${order.together[0]!.candidateIds.map(name).join(' and ')}`}
       </summary>
       {order.learning.length > 0 && (
         <p className="mt-1">
-          Learn in this order: {order.learning.map(name).join(', then ')}. <span className="text-ink-2">From the easiest to the hardest of what serves the aim, one of each kind.</span>
+          Learn in this order: {order.learning.map(name).join(', then ')}.{' '}
+          <span className="text-ink-2">
+            From the easiest to the hardest of what serves the aim, one of each kind.
+          </span>
         </p>
       )}
       {order.together.map((t) => (
         <div key={t.candidateIds.length} className="mt-1">
-          <b className="font-medium">{t.candidateIds.length === 2 ? 'Two' : 'Three'} together</b> <span className="text-ink-2">cover {Math.round(100 * t.coverage)} % of what the aim asks, each joint and length</span>
+          <b className="font-medium">{t.candidateIds.length === 2 ? 'Two' : 'Three'} together</b>{' '}
+          <span className="text-ink-2">
+            cover {Math.round(100 * t.coverage)} % of what the aim asks, each joint and length
+          </span>
           <ul>
             {t.sentences.map((s, k) => (
               <li key={s}>
-                <button type="button" className="text-left hover:underline" onClick={() => onChoose(t.candidateIds[k]!)}>
+                <button
+                  type="button"
+                  className="text-left hover:underline"
+                  onClick={() => onChoose(t.candidateIds[k]!)}
+                >
                   {s}
                 </button>
               </li>
@@ -123,7 +207,15 @@ function Together({ order, onChoose }: { order: Order; onChoose: (id: string) =>
   )
 }
 
-function CompareBar({ order, compared, onClear }: { order: Order; compared: string[]; onClear: () => void }) {
+function CompareBar({
+  order,
+  compared,
+  onClear,
+}: {
+  order: Order
+  compared: string[]
+  onClear: () => void
+}) {
   const { search } = useLocation()
   if (compared.length === 0) return null
   const p = new URLSearchParams(search)
@@ -144,7 +236,23 @@ function CompareBar({ order, compared, onClear }: { order: Order; compared: stri
   )
 }
 
-function Strip({ entry, rank, regions, chosen, onChoose, at, marks }: { entry: Entry; rank: number; regions: Region[]; chosen: boolean; onChoose: () => void; at: (v: number) => number; marks: string[] }) {
+function Strip({
+  entry,
+  rank,
+  regions,
+  chosen,
+  onChoose,
+  at,
+  marks,
+}: {
+  entry: Entry
+  rank: number
+  regions: Region[]
+  chosen: boolean
+  onChoose: () => void
+  at: (v: number) => number
+  marks: string[]
+}) {
   return (
     <button
       type="button"
@@ -160,20 +268,52 @@ function Strip({ entry, rank, regions, chosen, onChoose, at, marks }: { entry: E
         <span className="block text-xs text-ink-2 sm:truncate">
           limited by {entry.limiter} · {entry.costs}
         </span>
-        {marks.length > 0 && <span className="block text-xs text-accent sm:truncate" title={marks.join(', ')}>moves: {marks.join(', ')}</span>}
+        {marks.length > 0 && (
+          <span className="block text-xs text-accent sm:truncate" title={marks.join(', ')}>
+            moves: {marks.join(', ')}
+          </span>
+        )}
       </span>
       <span className="col-start-3 sm:col-start-auto">
         <svg viewBox="0 0 100 14" preserveAspectRatio="none" className="h-3.5 w-full" aria-hidden>
-          <line x1={0} x2={100} y1={7} y2={7} stroke="var(--rule)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
-          <line x1={at(entry.low)} x2={at(entry.high)} y1={7} y2={7} stroke="var(--accent-2)" strokeWidth={3} vectorEffect="non-scaling-stroke" />
-          <line x1={at(entry.utility)} x2={at(entry.utility)} y1={1} y2={13} stroke="var(--ink)" strokeWidth={2.5} vectorEffect="non-scaling-stroke" />
+          <line
+            x1={0}
+            x2={100}
+            y1={7}
+            y2={7}
+            stroke="var(--rule)"
+            strokeWidth={1}
+            vectorEffect="non-scaling-stroke"
+          />
+          <line
+            x1={at(entry.low)}
+            x2={at(entry.high)}
+            y1={7}
+            y2={7}
+            stroke="var(--accent-2)"
+            strokeWidth={3}
+            vectorEffect="non-scaling-stroke"
+          />
+          <line
+            x1={at(entry.utility)}
+            x2={at(entry.utility)}
+            y1={1}
+            y2={13}
+            stroke="var(--ink)"
+            strokeWidth={2.5}
+            vectorEffect="non-scaling-stroke"
+          />
         </svg>
         <span className="flex justify-between text-xs text-ink-2">
           <span>
             <span className="sr-only">score </span>
             {Math.round(100 * entry.utility)}
           </span>
-          <span>{entry.rankLow === entry.rankHigh ? `rank ${entry.rankLow}` : `rank ${entry.rankLow}–${entry.rankHigh}`}</span>
+          <span>
+            {entry.rankLow === entry.rankHigh
+              ? `rank ${entry.rankLow}`
+              : `rank ${entry.rankLow}–${entry.rankHigh}`}
+          </span>
         </span>
       </span>
     </button>
@@ -188,13 +328,17 @@ function Excluded({ order }: { order: Order }) {
       <ul className="mt-1 space-y-1">
         {order.excluded.map((x) => (
           <li key={x.candidateId}>
-            <b className="font-medium">{x.name}</b> <span className="text-ink-2">— {KIND[x.kind]}: {x.reason}</span>
+            <b className="font-medium">{x.name}</b>{' '}
+            <span className="text-ink-2">
+              — {KIND[x.kind]}: {x.reason}
+            </span>
             {x.improvised.map((i) => (
               <Improvised key={i.title} way={i} />
             ))}
             {x.instead && (
               <span className="block pl-3 text-ink-2">
-                Here instead: <b className="font-medium text-ink">{x.instead.name}</b>, {x.instead.lost}.
+                Here instead: <b className="font-medium text-ink">{x.instead.name}</b>,{' '}
+                {x.instead.lost}.
               </span>
             )}
           </li>

@@ -9,7 +9,17 @@ import { usePin } from './pin'
 import { SetupTable } from './SetupTable'
 
 /** The chosen strip in words and figures, with what to do next. */
-export function WhyPanel({ entry, catalogue, brief, bySchool }: { entry: Entry; catalogue: Catalogue; brief: Brief; bySchool: SchoolPlaces[] }) {
+export function WhyPanel({
+  entry,
+  catalogue,
+  brief,
+  bySchool,
+}: {
+  entry: Entry
+  catalogue: Catalogue
+  brief: Brief
+  bySchool: SchoolPlaces[]
+}) {
   const exercise = catalogue.exercises.find((x) => x.id === entry.exerciseId)
   const pin = usePin(brief)
   const { search } = useLocation()
@@ -32,11 +42,18 @@ export function WhyPanel({ entry, catalogue, brief, bySchool }: { entry: Entry; 
             Pinned to the session.
           </span>
         ) : (
-          <Button look="ink" disabled={pin.isPending} onClick={() => pin.mutate({ candidateId: entry.candidateId, setup: entry.setup })}>
+          <Button
+            look="ink"
+            disabled={pin.isPending}
+            onClick={() => pin.mutate({ candidateId: entry.candidateId, setup: entry.setup })}
+          >
             Pin to session
           </Button>
         )}
-        <Link className="inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink" to={benchAddress}>
+        <Link
+          className="inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink"
+          to={benchAddress}
+        >
           Set up on the bench
         </Link>
       </div>
@@ -62,9 +79,11 @@ export function WhyPanel({ entry, catalogue, brief, bySchool }: { entry: Entry; 
           <ul className="space-y-1">
             {entry.studies.map((s) => (
               <li key={s.findingId}>
-                <b className="font-medium">{s.citation}</b> ({s.how}): {s.conditions}: {s.direction}.{' '}
+                <b className="font-medium">{s.citation}</b> ({s.how}): {s.conditions}: {s.direction}
+                .{' '}
                 <span className="text-ink-2">
-                  Moves it {s.shift > 0 ? 'up' : 'down'} by {Math.round(100 * Math.abs(Math.exp(s.shift) - 1))} %.
+                  Moves it {s.shift > 0 ? 'up' : 'down'} by{' '}
+                  {Math.round(100 * Math.abs(Math.exp(s.shift) - 1))} %.
                 </span>
               </li>
             ))}
@@ -83,7 +102,12 @@ export function WhyPanel({ entry, catalogue, brief, bySchool }: { entry: Entry; 
       )}
       {bySchool.length > 1 && (
         <p className="mt-1 text-sm text-ink-2" data-testid="by-school">
-          By school: {bySchool.filter((s) => s.places[entry.candidateId] !== undefined).map((s) => `${s.label} ${s.places[entry.candidateId]}`).join(', ')}.
+          By school:{' '}
+          {bySchool
+            .filter((s) => s.places[entry.candidateId] !== undefined)
+            .map((s) => `${s.label} ${s.places[entry.candidateId]}`)
+            .join(', ')}
+          .
         </p>
       )}
 
@@ -91,24 +115,33 @@ export function WhyPanel({ entry, catalogue, brief, bySchool }: { entry: Entry; 
       {entry.load && <LoadWords load={entry.load} />}
       {exercise && <SetupTable parameters={exercise.parameters} setup={entry.setup} />}
 
-      <h3 className="mt-3 border-b border-ink text-base">What made its score of {Math.round(100 * entry.utility)}</h3>
+      <h3 className="mt-3 border-b border-ink text-base">
+        What made its score of {Math.round(100 * entry.utility)}
+      </h3>
       <table className="w-full text-sm">
         <tbody>
-          {entry.contributions.filter((c) => c.points !== 0 || c.value === 0).map((c) => (
-            <tr key={c.criterion} className="border-b border-rule/60 align-baseline">
-              <th scope="row" className="py-0.5 text-left font-normal">
-                {c.label}
-                {c.reason && <span className="block text-xs text-ink-2">{c.reason}</span>}
-              </th>
-              <td className="w-16">
-                <span className="block h-1.5 bg-accent-2" style={{ width: `${Math.max(0, (100 * c.points) / most)}%` }} />
-              </td>
-              <td className="py-0.5 pl-2 text-right">{(100 * c.points).toFixed(0)}</td>
-            </tr>
-          ))}
+          {entry.contributions
+            .filter((c) => c.points !== 0 || c.value === 0)
+            .map((c) => (
+              <tr key={c.criterion} className="border-b border-rule/60 align-baseline">
+                <th scope="row" className="py-0.5 text-left font-normal">
+                  {c.label}
+                  {c.reason && <span className="block text-xs text-ink-2">{c.reason}</span>}
+                </th>
+                <td className="w-16">
+                  <span
+                    className="block h-1.5 bg-accent-2"
+                    style={{ width: `${Math.max(0, (100 * c.points) / most)}%` }}
+                  />
+                </td>
+                <td className="py-0.5 pl-2 text-right">{(100 * c.points).toFixed(0)}</td>
+              </tr>
+            ))}
         </tbody>
       </table>
-      {exercise && exercise.cautions.length > 0 && <p className="mt-3 border-l-2 border-warn pl-2 text-sm">{exercise.cautions.join(' ')}</p>}
+      {exercise && exercise.cautions.length > 0 && (
+        <p className="mt-3 border-l-2 border-warn pl-2 text-sm">{exercise.cautions.join(' ')}</p>
+      )}
     </div>
   )
 }

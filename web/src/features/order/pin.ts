@@ -7,13 +7,37 @@ import type { Brief } from '../brief/brief'
 export function usePin(brief: Brief) {
   const queries = useQueryClient()
   return useMutation({
-    mutationFn: async ({ candidateId, setup }: { candidateId: string; setup: Record<string, number> }) => {
+    mutationFn: async ({
+      candidateId,
+      setup,
+    }: {
+      candidateId: string
+      setup: Record<string, number>
+    }) => {
       const lines = await fetchSessions(brief.client!)
       const open = lines.find((l) => !l.finishedAt && l.gymId === brief.gym)
       const id =
         open?.id ??
-        (await answer(api.POST('/api/sessions', { body: { clientId: brief.client!, gymId: brief.gym!, aim: brief.aim, keepOut: brief.keepOut, school: brief.school, stiffToday: brief.stiff } }))).id
-      return answer(api.POST('/api/sessions/{id}/items', { params: { path: { id } }, body: { candidateId, setup } }))
+        (
+          await answer(
+            api.POST('/api/sessions', {
+              body: {
+                clientId: brief.client!,
+                gymId: brief.gym!,
+                aim: brief.aim,
+                keepOut: brief.keepOut,
+                school: brief.school,
+                stiffToday: brief.stiff,
+              },
+            }),
+          )
+        ).id
+      return answer(
+        api.POST('/api/sessions/{id}/items', {
+          params: { path: { id } },
+          body: { candidateId, setup },
+        }),
+      )
     },
     onSuccess: (session) => {
       queries.setQueryData(keys.session(session.id), session)

@@ -17,13 +17,19 @@ export function LessonList({ clientId }: { clientId: string }) {
   return (
     <section aria-label="What it teaches">
       <h2 className="border-b border-ink text-lg">What it teaches</h2>
-      {lessons.data.length === 0 && <Quiet>Nothing stands out: no stall, no side behind, no pain that comes back, no region short.</Quiet>}
+      {lessons.data.length === 0 && (
+        <Quiet>
+          Nothing stands out: no stall, no side behind, no pain that comes back, no region short.
+        </Quiet>
+      )}
       {open.map((l) => (
         <OneLesson key={`${l.kind} ${l.subject}`} lesson={l} clientId={clientId} />
       ))}
       {done.length > 0 && (
         <details className="pt-1">
-          <summary className="py-1 text-sm text-ink-2">{done.length} answered in the last four weeks</summary>
+          <summary className="py-1 text-sm text-ink-2">
+            {done.length} answered in the last four weeks
+          </summary>
           {done.map((l) => (
             <OneLesson key={`${l.kind} ${l.subject}`} lesson={l} clientId={clientId} />
           ))}
@@ -37,10 +43,24 @@ function OneLesson({ lesson: l, clientId }: { lesson: Lesson; clientId: string }
   const queries = useQueryClient()
   const again = () => queries.invalidateQueries({ queryKey: ['record', clientId, 'lessons'] })
   const say = useMutation({
-    mutationFn: (taken?: Lesson['proposals'][number]) => answer(api.POST('/api/clients/{clientId}/record/lessons/answers', { params: { path: { clientId } }, body: { kind: l.kind, subject: l.subject, ...(taken ? { taken } : {}) } })),
+    mutationFn: (taken?: Lesson['proposals'][number]) =>
+      answer(
+        api.POST('/api/clients/{clientId}/record/lessons/answers', {
+          params: { path: { clientId } },
+          body: { kind: l.kind, subject: l.subject, ...(taken ? { taken } : {}) },
+        }),
+      ),
     onSuccess: again,
   })
-  const takeBack = useMutation({ mutationFn: (answerId: string) => answer(api.DELETE('/api/clients/{clientId}/record/lessons/answers/{answerId}', { params: { path: { clientId, answerId } } })), onSuccess: again })
+  const takeBack = useMutation({
+    mutationFn: (answerId: string) =>
+      answer(
+        api.DELETE('/api/clients/{clientId}/record/lessons/answers/{answerId}', {
+          params: { path: { clientId, answerId } },
+        }),
+      ),
+    onSuccess: again,
+  })
   const candidate = l.subject.includes('/') ? l.subject : undefined
   return (
     <article aria-label={`${l.label}: ${l.name}`} className="border-b border-rule py-1.5">
@@ -52,8 +72,17 @@ function OneLesson({ lesson: l, clientId }: { lesson: Lesson; clientId: string }
       </p>
       {l.answer ? (
         <p className="flex flex-wrap items-baseline gap-2 text-sm">
-          {l.answer.taken ? <b>Agreed: {l.answer.taken.words}</b> : <span className="text-ink-2">Dismissed.</span>}
-          <Button look="bare" className="!min-h-6 !p-0" disabled={takeBack.isPending} onClick={() => takeBack.mutate(l.answer!.id)}>
+          {l.answer.taken ? (
+            <b>Agreed: {l.answer.taken.words}</b>
+          ) : (
+            <span className="text-ink-2">Dismissed.</span>
+          )}
+          <Button
+            look="bare"
+            className="!min-h-6 !p-0"
+            disabled={takeBack.isPending}
+            onClick={() => takeBack.mutate(l.answer!.id)}
+          >
             Take the answer back
           </Button>
         </p>
@@ -61,13 +90,21 @@ function OneLesson({ lesson: l, clientId }: { lesson: Lesson; clientId: string }
         <ul className="mt-0.5 space-y-1">
           {l.proposals.map((p) => (
             <li key={p.words} className="flex items-baseline gap-2 text-sm">
-              <Button className="!min-h-6 shrink-0 !px-2 !py-0" disabled={say.isPending} onClick={() => say.mutate(p)} aria-label={`Agree: ${p.words}`}>
+              <Button
+                className="!min-h-6 shrink-0 !px-2 !py-0"
+                disabled={say.isPending}
+                onClick={() => say.mutate(p)}
+                aria-label={`Agree: ${p.words}`}
+              >
                 Agree
               </Button>
               <span>
                 {p.words}{' '}
                 {p.act === 'RE_DIAL' && candidate && (
-                  <Link className="text-accent-2 underline" to={`/bench?client=${clientId}&candidate=${encodeURIComponent(candidate)}`}>
+                  <Link
+                    className="text-accent-2 underline"
+                    to={`/bench?client=${clientId}&candidate=${encodeURIComponent(candidate)}`}
+                  >
                     on the bench
                   </Link>
                 )}
@@ -85,7 +122,13 @@ function OneLesson({ lesson: l, clientId }: { lesson: Lesson; clientId: string }
             </li>
           ))}
           <li>
-            <Button look="bare" className="!min-h-6 !p-0 text-sm" disabled={say.isPending} onClick={() => say.mutate(undefined)} aria-label={`Dismiss: ${l.name}, ${l.label}`}>
+            <Button
+              look="bare"
+              className="!min-h-6 !p-0 text-sm"
+              disabled={say.isPending}
+              onClick={() => say.mutate(undefined)}
+              aria-label={`Dismiss: ${l.name}, ${l.label}`}
+            >
               Dismiss
             </Button>
           </li>

@@ -13,14 +13,28 @@ export function RecordPage() {
   const { clientId } = useParams()
   const clients = useClients()
   const sessions = useSessions(undefined, clientId === undefined)
-  const chosen = clientId ?? sessions.data?.[0]?.clientId ?? (sessions.data ? clients.data?.[0]?.id : undefined)
+  const chosen =
+    clientId ?? sessions.data?.[0]?.clientId ?? (sessions.data ? clients.data?.[0]?.id : undefined)
   if (clients.isError) return <Trouble error={clients.error} retry={() => void clients.refetch()} />
-  if (clients.data?.length === 0) return <Quiet>No client yet. Begin with the intake under Clients.</Quiet>
+  if (clients.data?.length === 0)
+    return <Quiet>No client yet. Begin with the intake under Clients.</Quiet>
   if (!clients.data || !chosen) return <Waiting what="Opening the record" />
-  return <OfClient key={chosen} clientId={chosen} clients={clients.data.map((c) => ({ value: c.id, label: c.name }))} />
+  return (
+    <OfClient
+      key={chosen}
+      clientId={chosen}
+      clients={clients.data.map((c) => ({ value: c.id, label: c.name }))}
+    />
+  )
 }
 
-function OfClient({ clientId, clients }: { clientId: string; clients: { value: string; label: string }[] }) {
+function OfClient({
+  clientId,
+  clients,
+}: {
+  clientId: string
+  clients: { value: string; label: string }[]
+}) {
   const navigate = useNavigate()
   const record = useRecord(clientId)
   const catalogue = useCatalogue()
@@ -33,11 +47,26 @@ function OfClient({ clientId, clients }: { clientId: string; clients: { value: s
   return (
     <article className="flex min-h-0 flex-1 flex-col">
       <h1 className="border-b border-ink pb-1 text-xl">
-        Record of <WordMenu label="Client" text={r.clientName} value={clientId} options={clients} onChange={(id) => void navigate(`/record/${id}`)} />
+        Record of{' '}
+        <WordMenu
+          label="Client"
+          text={r.clientName}
+          value={clientId}
+          options={clients}
+          onChange={(id) => void navigate(`/record/${id}`)}
+        />
       </h1>
       {r.series.length === 0 ? (
         <Quiet>
-          No set is logged yet. <Link className="underline" to="/sessions">Begin a session</Link>, or <Link className="underline" to={`/clients/${clientId}/bring`}>bring sets in from a spreadsheet</Link>.
+          No set is logged yet.{' '}
+          <Link className="underline" to="/sessions">
+            Begin a session
+          </Link>
+          , or{' '}
+          <Link className="underline" to={`/clients/${clientId}/bring`}>
+            bring sets in from a spreadsheet
+          </Link>
+          .
         </Quiet>
       ) : (
         <div className="grid min-h-0 flex-1 gap-x-6 gap-y-3 lg:grid-cols-[21rem_minmax(0,1fr)] lg:overflow-hidden">
@@ -48,9 +77,16 @@ function OfClient({ clientId, clients }: { clientId: string; clients: { value: s
               <ul>
                 {r.series.map((s) => (
                   <li key={s.id}>
-                    <button type="button" aria-current={s.id === seriesId ? 'true' : undefined} className={`w-full border-b border-rule/60 py-1 text-left text-sm ${s.id === seriesId ? 'border-l-4 border-l-accent pl-2' : 'hover:bg-paper-2'}`} onClick={() => setParams({ series: s.id })}>
+                    <button
+                      type="button"
+                      aria-current={s.id === seriesId ? 'true' : undefined}
+                      className={`w-full border-b border-rule/60 py-1 text-left text-sm ${s.id === seriesId ? 'border-l-4 border-l-accent pl-2' : 'hover:bg-paper-2'}`}
+                      onClick={() => setParams({ series: s.id })}
+                    >
                       <span className="font-semibold">{s.name}</span>
-                      {s.setup.length > 0 && <span className="block text-xs text-ink-2">{s.setup.join(', ')}</span>}
+                      {s.setup.length > 0 && (
+                        <span className="block text-xs text-ink-2">{s.setup.join(', ')}</span>
+                      )}
                       <span className="block text-xs text-ink-2">
                         {s.outings} {s.outings === 1 ? 'session' : 'sessions'}, last {day(s.lastAt)}
                       </span>

@@ -7,45 +7,85 @@ import { day, readingValue } from '../../quantity/format'
 import { Tick } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
 
-const JOINT: Record<string, string> = { KNEE: 'knee', HIP: 'hip', LOWER_BACK: 'lower back', ANKLE: 'ankle or foot', SHOULDER: 'shoulder' }
+const JOINT: Record<string, string> = {
+  KNEE: 'knee',
+  HIP: 'hip',
+  LOWER_BACK: 'lower back',
+  ANKLE: 'ankle or foot',
+  SHOULDER: 'shoulder',
+}
 
 /** Where sets were felt, what hurt, and whether that counts in this client's order. */
 export function Said({ record, regions }: { record: ClientRecord; regions: Region[] }) {
   const said = useSaid(record.clientId)
   const queries = useQueryClient()
   const learn = useMutation({
-    mutationFn: (on: boolean) => answer(api.PUT('/api/clients/{clientId}/record/learns', { params: { path: { clientId: record.clientId } }, body: { on } })),
+    mutationFn: (on: boolean) =>
+      answer(
+        api.PUT('/api/clients/{clientId}/record/learns', {
+          params: { path: { clientId: record.clientId } },
+          body: { on },
+        }),
+      ),
     onSuccess: () => queries.invalidateQueries(),
   })
-  const name = (id: string) => regions.find((r) => r.id === id)?.coachName.replace(/ \(.*/, '') ?? 'lower back'
+  const name = (id: string) =>
+    regions.find((r) => r.id === id)?.coachName.replace(/ \(.*/, '') ?? 'lower back'
   const pains = (said.data ?? []).filter((s) => s.pain > 0)
   return (
     <section aria-label="Felt and pain">
       <h2 className="border-b border-ink text-lg">Felt and pain</h2>
       <Tick
         label="Counts in this client’s order"
-        note={record.learns ? 'Where it was felt and what hurt moves this client’s order a little, and the order says where. Nobody else’s.' : 'Off: the order is as mechanics, studies and cautions have it.'}
+        note={
+          record.learns
+            ? 'Where it was felt and what hurt moves this client’s order a little, and the order says where. Nobody else’s.'
+            : 'Off: the order is as mechanics, studies and cautions have it.'
+        }
         checked={record.learns}
         onChange={(on) => learn.mutate(on)}
       />
       {learn.isError && <Trouble error={learn.error} />}
-      {pains.length > 0 && <OverTime label="Worst pain of each session, 0 to 10" unit="of 10" zero height={130} points={[...pains].reverse().map((p) => ({ on: p.on, value: p.pain, words: `${day(p.on)}: ${JOINT[p.joint ?? ''] ?? ''} ${p.pain} in ${p.name}` }))} />}
+      {pains.length > 0 && (
+        <OverTime
+          label="Worst pain of each session, 0 to 10"
+          unit="of 10"
+          zero
+          height={130}
+          points={[...pains]
+            .reverse()
+            .map((p) => ({
+              on: p.on,
+              value: p.pain,
+              words: `${day(p.on)}: ${JOINT[p.joint ?? ''] ?? ''} ${p.pain} in ${p.name}`,
+            }))}
+        />
+      )}
       <table className="w-full text-sm">
         <caption className="sr-only">What was said, newest first</caption>
         <tbody>
           {(said.data ?? []).slice(0, 14).map((s, k) => (
             <tr key={k} className="border-b border-rule/60 align-baseline">
-              <th scope="row" className="py-0.5 pr-2 text-left font-normal whitespace-nowrap text-ink-2">
+              <th
+                scope="row"
+                className="py-0.5 pr-2 text-left font-normal whitespace-nowrap text-ink-2"
+              >
                 {day(s.on)}
               </th>
               <td className="pr-2">{s.name}</td>
               <td>{s.felt.map(name).join(', ')}</td>
-              <td className="text-warn">{s.pain > 0 ? `${JOINT[s.joint ?? ''] ?? 'pain'} ${s.pain}` : ''}</td>
+              <td className="text-warn">
+                {s.pain > 0 ? `${JOINT[s.joint ?? ''] ?? 'pain'} ${s.pain}` : ''}
+              </td>
             </tr>
           ))}
         </tbody>
       </table>
-      {said.data?.length === 0 && <p className="py-1 text-sm text-ink-2">Nobody was asked yet: tap “Felt where?” or “Any pain?” after a set on the floor.</p>}
+      {said.data?.length === 0 && (
+        <p className="py-1 text-sm text-ink-2">
+          Nobody was asked yet: tap “Felt where?” or “Any pain?” after a set on the floor.
+        </p>
+      )}
     </section>
   )
 }
@@ -53,7 +93,9 @@ export function Said({ record, regions }: { record: ClientRecord; regions: Regio
 /** Girths over time, left as rings. */
 export function Girths({ clientId }: { clientId: string }) {
   const m = useMeasurements(clientId)
-  const kinds = (m.data?.kinds ?? []).filter((k) => (k.kind === 'THIGH_GIRTH' || k.kind === 'CALF_GIRTH') && k.readings.length > 0)
+  const kinds = (m.data?.kinds ?? []).filter(
+    (k) => (k.kind === 'THIGH_GIRTH' || k.kind === 'CALF_GIRTH') && k.readings.length > 0,
+  )
   if (kinds.length === 0) return null
   return (
     <section aria-label="Girths">
@@ -61,7 +103,17 @@ export function Girths({ clientId }: { clientId: string }) {
       {kinds.map((k) => (
         <div key={k.kind}>
           <p className="pt-1 text-sm">{k.label} (ring: left)</p>
-          <OverTime label={k.label} unit="cm" height={140} points={k.readings.map((r) => ({ on: r.on, value: 100 * r.value, ring: r.side === 'LEFT', words: `${day(r.on)}: ${readingValue(k.unit, r.value)} ${r.side === 'LEFT' ? 'left' : r.side === 'RIGHT' ? 'right' : ''}` }))} />
+          <OverTime
+            label={k.label}
+            unit="cm"
+            height={140}
+            points={k.readings.map((r) => ({
+              on: r.on,
+              value: 100 * r.value,
+              ring: r.side === 'LEFT',
+              words: `${day(r.on)}: ${readingValue(k.unit, r.value)} ${r.side === 'LEFT' ? 'left' : r.side === 'RIGHT' ? 'right' : ''}`,
+            }))}
+          />
         </div>
       ))}
     </section>

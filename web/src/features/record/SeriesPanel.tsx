@@ -21,12 +21,19 @@ export function SeriesPanel({ clientId, seriesId }: { clientId: string; seriesId
     <section aria-label={s.name} className="min-w-0">
       <h2 className="border-b border-ink text-lg">
         {s.name}
-        {s.setup.length > 0 && <span className="font-sans text-sm font-normal text-ink-2"> {s.setup.join(', ')}</span>}
+        {s.setup.length > 0 && (
+          <span className="font-sans text-sm font-normal text-ink-2"> {s.setup.join(', ')}</span>
+        )}
       </h2>
       {s.next && (
         <p className="py-1 text-sm" data-testid="next">
           <b>
-            Next{s.next.load && s.next.load.kg > 0 ? `: ${mass(s.next.load.kg, unit)} ${unit}` : ''}, {s.next.repetitionsLow === s.next.repetitionsHigh ? s.next.repetitionsLow : `${s.next.repetitionsLow}–${s.next.repetitionsHigh}`} repetitions
+            Next{s.next.load && s.next.load.kg > 0 ? `: ${mass(s.next.load.kg, unit)} ${unit}` : ''}
+            ,{' '}
+            {s.next.repetitionsLow === s.next.repetitionsHigh
+              ? s.next.repetitionsLow
+              : `${s.next.repetitionsLow}–${s.next.repetitionsHigh}`}{' '}
+            repetitions
           </b>{' '}
           <span className="text-accent">{s.next.label}.</span> {s.next.words}
         </p>
@@ -44,12 +51,24 @@ export function SeriesPanel({ clientId, seriesId }: { clientId: string; seriesId
 function Maximum({ s, unit }: { s: Series; unit: MassUnit }) {
   const [how, setHow] = useState(false)
   const last = s.maxima.at(-1)
-  if (!last) return <p className="py-2 text-sm text-ink-2">No set tells of one repetition: too many repetitions, or no load. Repetition records stand below.</p>
+  if (!last)
+    return (
+      <p className="py-2 text-sm text-ink-2">
+        No set tells of one repetition: too many repetitions, or no load. Repetition records stand
+        below.
+      </p>
+    )
   const value = (kg: number) => Number(mass(kg, unit))
   return (
     <div>
       <p className="pt-1 text-sm">
-        Load for one repetition, estimated from each day’s best set: <b>{mass(Math.round(last.kg), unit)} ± {mass(Math.round(2 * last.standardErrorKg), unit)} {unit}</b>{last.side === 'NONE' ? '' : last.side === 'LEFT' ? ', left,' : ', right,'} on {day(last.on)}.{' '}
+        Load for one repetition, estimated from each day’s best set:{' '}
+        <b>
+          {mass(Math.round(last.kg), unit)} ± {mass(Math.round(2 * last.standardErrorKg), unit)}{' '}
+          {unit}
+        </b>
+        {last.side === 'NONE' ? '' : last.side === 'LEFT' ? ', left,' : ', right,'} on{' '}
+        {day(last.on)}.{' '}
         <Button look="bare" className="!min-h-6 !p-0" onClick={() => setHow(!how)}>
           {how ? 'Less' : 'How?'}
         </Button>
@@ -57,7 +76,11 @@ function Maximum({ s, unit }: { s: Series; unit: MassUnit }) {
       {how && (
         <div className="border-l-2 border-rule pl-2 text-sm">
           <p>
-            From {mass(last.loadKg, unit)} {unit} × {last.repetitions} with {trim(last.reserve, 1)} in reserve, counted as {trim(last.repetitions + last.reserve, 1)} to failure. Used is the mean of Epley’s and Brzycki’s equations: they lie in the middle of those below and agree within 4 % up to ten repetitions. Sets beyond fifteen are not used. The error is how far the equations part and how far a felt reserve is off.
+            From {mass(last.loadKg, unit)} {unit} × {last.repetitions} with {trim(last.reserve, 1)}{' '}
+            in reserve, counted as {trim(last.repetitions + last.reserve, 1)} to failure. Used is
+            the mean of Epley’s and Brzycki’s equations: they lie in the middle of those below and
+            agree within 4 % up to ten repetitions. Sets beyond fifteen are not used. The error is
+            how far the equations part and how far a felt reserve is off.
           </p>
           <ul className="grid grid-cols-2 gap-x-4">
             {s.equations.map((e) => (
@@ -71,8 +94,22 @@ function Maximum({ s, unit }: { s: Series; unit: MassUnit }) {
           </ul>
         </div>
       )}
-      <OverTime label="Estimated load for one repetition, with twice its standard error" unit={unit} points={s.maxima.map((m) => ({ on: m.on, value: value(m.kg), ring: m.side === 'LEFT', error: value(2 * m.standardErrorKg), words: `${day(m.on)}: ${mass(Math.round(m.kg), unit)} ± ${mass(Math.round(2 * m.standardErrorKg), unit)} ${unit} from ${mass(m.loadKg, unit)} × ${m.repetitions}${m.side === 'NONE' ? '' : m.side === 'LEFT' ? ', left' : ', right'}` }))} />
-      <p className="text-xs text-ink-2">Bars: twice the standard error.{s.maxima.some((m) => m.side === 'LEFT') ? ' Rings: left.' : ''} Every reading is shown, none is smoothed.</p>
+      <OverTime
+        label="Estimated load for one repetition, with twice its standard error"
+        unit={unit}
+        points={s.maxima.map((m) => ({
+          on: m.on,
+          value: value(m.kg),
+          ring: m.side === 'LEFT',
+          error: value(2 * m.standardErrorKg),
+          words: `${day(m.on)}: ${mass(Math.round(m.kg), unit)} ± ${mass(Math.round(2 * m.standardErrorKg), unit)} ${unit} from ${mass(m.loadKg, unit)} × ${m.repetitions}${m.side === 'NONE' ? '' : m.side === 'LEFT' ? ', left' : ', right'}`,
+        }))}
+      />
+      <p className="text-xs text-ink-2">
+        Bars: twice the standard error.
+        {s.maxima.some((m) => m.side === 'LEFT') ? ' Rings: left.' : ''} Every reading is shown,
+        none is smoothed.
+      </p>
     </div>
   )
 }
@@ -80,7 +117,9 @@ function Maximum({ s, unit }: { s: Series; unit: MassUnit }) {
 function Records({ s, unit }: { s: Series; unit: MassUnit }) {
   return (
     <table className="mt-2 h-fit w-full text-sm">
-      <caption className="border-b border-ink text-left font-semibold">Most repetitions with a load</caption>
+      <caption className="border-b border-ink text-left font-semibold">
+        Most repetitions with a load
+      </caption>
       <tbody>
         {s.records.slice(0, 8).map((r) => (
           <tr key={`${r.side} ${r.loadKg}`} className="border-b border-rule/60">
@@ -106,13 +145,27 @@ function Gap({ s }: { s: Series }) {
       <p className="py-0.5">
         {g.told ? (
           <>
-            The {weaker} is <b>{trim(Math.abs(g.percent), 0)} ± {trim(2 * g.standardErrorPercent, 0)} %</b> behind{g.grows ? ', and falls back further' : ''}.
+            The {weaker} is{' '}
+            <b>
+              {trim(Math.abs(g.percent), 0)} ± {trim(2 * g.standardErrorPercent, 0)} %
+            </b>{' '}
+            behind{g.grows ? ', and falls back further' : ''}.
           </>
         ) : (
           `No gap that can be told: ${trim(Math.abs(g.percent), 0)} ± ${trim(2 * g.standardErrorPercent, 0)} %.`
         )}
       </p>
-      <OverTime label="Right less left, per cent" unit="%" zero height={140} points={g.readings.map((r) => ({ on: r.on, value: r.percent, words: `${day(r.on)}: ${trim(r.percent, 0)} %` }))} />
+      <OverTime
+        label="Right less left, per cent"
+        unit="%"
+        zero
+        height={140}
+        points={g.readings.map((r) => ({
+          on: r.on,
+          value: r.percent,
+          words: `${day(r.on)}: ${trim(r.percent, 0)} %`,
+        }))}
+      />
       <p className="text-xs text-ink-2">Above nothing: the right is stronger.</p>
     </div>
   )
@@ -129,7 +182,10 @@ function Outings({ s, unit }: { s: Series; unit: MassUnit }) {
       <tbody>
         {newest.map((o, k) => (
           <tr key={`${o.on} ${k}`} className="border-b border-rule/60 align-baseline">
-            <th scope="row" className="w-28 py-0.5 pr-3 text-left font-normal whitespace-nowrap text-ink-2">
+            <th
+              scope="row"
+              className="w-28 py-0.5 pr-3 text-left font-normal whitespace-nowrap text-ink-2"
+            >
               {day(o.on)}
             </th>
             <td>{outingWords(o.sets, unit)}</td>

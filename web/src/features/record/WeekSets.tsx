@@ -14,14 +14,25 @@ export function WeekSets({ clientId, regions }: { clientId: string; regions: Reg
   if (weeks.isError) return <Trouble error={weeks.error} retry={() => void weeks.refetch()} />
   if (!weeks.data) return <Waiting what="Counting effective sets" />
   const w = weeks.data
-  const most = Math.max(1, ...w.weeks.flatMap((x) => Object.values(x.sets)), ...Object.values(w.asked))
-  const rows = regions.filter((r) => w.asked[r.id] !== undefined || (all && w.weeks.some((x) => (x.sets[r.id] ?? 0) > 0.05)))
-  if (w.weeks.every((x) => Object.keys(x.sets).length === 0)) return <Quiet>No sets in the last {WEEKS} weeks.</Quiet>
+  const most = Math.max(
+    1,
+    ...w.weeks.flatMap((x) => Object.values(x.sets)),
+    ...Object.values(w.asked),
+  )
+  const rows = regions.filter(
+    (r) => w.asked[r.id] !== undefined || (all && w.weeks.some((x) => (x.sets[r.id] ?? 0) > 0.05)),
+  )
+  if (w.weeks.every((x) => Object.keys(x.sets).length === 0))
+    return <Quiet>No sets in the last {WEEKS} weeks.</Quiet>
   return (
     <section aria-label="Effective sets a week">
       <table className="w-full text-sm">
         <caption className="border-b border-ink text-left">
-          <b>Effective sets a week</b> <span className="text-ink-2">each set counted by what it gives the region beside the best{w.gymName ? ` at ${w.gymName}` : ' here'}; line: what the newest aim asks</span>
+          <b>Effective sets a week</b>{' '}
+          <span className="text-ink-2">
+            each set counted by what it gives the region beside the best
+            {w.gymName ? ` at ${w.gymName}` : ' here'}; line: what the newest aim asks
+          </span>
         </caption>
         <thead>
           <tr className="text-xs text-ink-2">
@@ -46,22 +57,45 @@ export function WeekSets({ clientId, regions }: { clientId: string; regions: Reg
                 return (
                   <td key={x.monday} className="px-0.5 text-center align-bottom">
                     <svg viewBox="0 0 30 26" className="mx-auto h-7 w-9" aria-hidden>
-                      <rect x={4} width={22} y={25 - (24 * v) / most} height={(24 * v) / most} fill={GROUPS[r.group]?.colour} opacity={0.75} />
-                      {asked !== undefined && <line x1={1} x2={29} y1={25 - (24 * asked) / most} y2={25 - (24 * asked) / most} stroke="var(--ink)" strokeWidth={1} />}
+                      <rect
+                        x={4}
+                        width={22}
+                        y={25 - (24 * v) / most}
+                        height={(24 * v) / most}
+                        fill={GROUPS[r.group]?.colour}
+                        opacity={0.75}
+                      />
+                      {asked !== undefined && (
+                        <line
+                          x1={1}
+                          x2={29}
+                          y1={25 - (24 * asked) / most}
+                          y2={25 - (24 * asked) / most}
+                          stroke="var(--ink)"
+                          strokeWidth={1}
+                        />
+                      )}
                     </svg>
                     <span className="block text-xs">{v > 0.05 ? trim(v, 1) : '–'}</span>
                   </td>
                 )
               })}
-              <td className="text-right">{w.asked[r.id] === undefined ? '' : trim(w.asked[r.id]!, 0)}</td>
+              <td className="text-right">
+                {w.asked[r.id] === undefined ? '' : trim(w.asked[r.id]!, 0)}
+              </td>
             </tr>
           ))}
         </tbody>
       </table>
       <label className="flex items-center gap-1 py-1 text-xs text-ink-2">
-        <input type="checkbox" checked={all} onChange={(e) => setAll(e.target.checked)} /> regions that nothing is asked of, too
+        <input type="checkbox" checked={all} onChange={(e) => setAll(e.target.checked)} /> regions
+        that nothing is asked of, too
       </label>
-      {w.unknown.length > 0 && <p className="text-xs text-ink-2">Not counted, because not on offer there now: {w.unknown.join(', ')}.</p>}
+      {w.unknown.length > 0 && (
+        <p className="text-xs text-ink-2">
+          Not counted, because not on offer there now: {w.unknown.join(', ')}.
+        </p>
+      )}
     </section>
   )
 }

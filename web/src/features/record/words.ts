@@ -14,7 +14,9 @@ export function outingWords(sets: RecordedSet[], unit: MassUnit): string {
     if (last?.head === head) last.repetitions.push(String(s.repetitions))
     else runs.push({ head, repetitions: [String(s.repetitions)] })
   }
-  const words = [`${runs.map((r) => `${r.head} × ${r.repetitions.join(', ')}`).join('; ')}${sets.some((s) => s.loadKg > 0) ? ` ${unit}` : ''}`]
+  const words = [
+    `${runs.map((r) => `${r.head} × ${r.repetitions.join(', ')}`).join('; ')}${sets.some((s) => s.loadKg > 0) ? ` ${unit}` : ''}`,
+  ]
   const reserve = [...new Set(sets.map((s) => trim(s.reserve, 1)))]
   words.push(`${reserve.join('/')} left`)
   if (sets.some((s) => s.range === 'SHORT')) words.push('short range')

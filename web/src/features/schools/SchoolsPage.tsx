@@ -9,13 +9,52 @@ import { Field } from '../../ui/Field'
 import { Trouble, Waiting } from '../../ui/Notice'
 
 const DIALS = [
-  { id: 'lengthBias', label: 'Long lengths count more', low: 'short more', high: 'long more', min: -1.5, max: 1.5, step: 0.1 },
-  { id: 'passiveWeight', label: 'Stretch tension counts', low: 'not at all', high: 'as much as active', min: 0, max: 1, step: 0.05 },
-  { id: 'activityTrust', label: 'Studies of muscle activity count', low: 'not at all', high: 'like growth', min: 0, max: 1, step: 0.05 },
-  { id: 'basics', label: 'Heavy basics count more', low: 'no', high: 'much', min: 0, max: 3, step: 0.1 },
+  {
+    id: 'lengthBias',
+    label: 'Long lengths count more',
+    low: 'short more',
+    high: 'long more',
+    min: -1.5,
+    max: 1.5,
+    step: 0.1,
+  },
+  {
+    id: 'passiveWeight',
+    label: 'Stretch tension counts',
+    low: 'not at all',
+    high: 'as much as active',
+    min: 0,
+    max: 1,
+    step: 0.05,
+  },
+  {
+    id: 'activityTrust',
+    label: 'Studies of muscle activity count',
+    low: 'not at all',
+    high: 'like growth',
+    min: 0,
+    max: 1,
+    step: 0.05,
+  },
+  {
+    id: 'basics',
+    label: 'Heavy basics count more',
+    low: 'no',
+    high: 'much',
+    min: 0,
+    max: 3,
+    step: 0.1,
+  },
 ] as const
 
-type Draft = { label: string; reason: string; lengthBias: number; passiveWeight: number; activityTrust: number; basics: number }
+type Draft = {
+  label: string
+  reason: string
+  lengthBias: number
+  passiveWeight: number
+  activityTrust: number
+  basics: number
+}
 
 /** Schools: settings, not truths. The stated ones as they are, own ones to make and change. */
 export function SchoolsPage() {
@@ -28,8 +67,16 @@ export function SchoolsPage() {
     void queries.invalidateQueries({ queryKey: keys.catalogue })
     void queries.invalidateQueries({ queryKey: ['order'] })
   }
-  const retire = useMutation({ mutationFn: (id: string) => answer(api.DELETE('/api/schools/{id}', { params: { path: { id } } })), onSuccess: done })
-  const back = useMutation({ mutationFn: (s: School) => answer(api.PUT('/api/schools/{id}', { params: { path: { id: s.id } }, body: draftOf(s) })), onSuccess: done })
+  const retire = useMutation({
+    mutationFn: (id: string) =>
+      answer(api.DELETE('/api/schools/{id}', { params: { path: { id } } })),
+    onSuccess: done,
+  })
+  const back = useMutation({
+    mutationFn: (s: School) =>
+      answer(api.PUT('/api/schools/{id}', { params: { path: { id: s.id } }, body: draftOf(s) })),
+    onSuccess: done,
+  })
   if (schools.isError) return <Trouble error={schools.error} retry={() => void schools.refetch()} />
   if (!schools.data) return <Waiting what="Loading" />
   return (
@@ -37,9 +84,21 @@ export function SchoolsPage() {
       <section aria-label="Schools">
         <div className="flex items-baseline justify-between border-b border-ink pb-1">
           <h1 className="text-xl">Schools</h1>
-          <Button onClick={() => setEditing({ id: null, draft: { ...draftOf(schools.data[0]!), label: '', reason: '' } })}>A school of your own</Button>
+          <Button
+            onClick={() =>
+              setEditing({
+                id: null,
+                draft: { ...draftOf(schools.data[0]!), label: '', reason: '' },
+              })
+            }
+          >
+            A school of your own
+          </Button>
         </div>
-        <p className="mt-1 text-ink-2">Practitioners differ in how they judge tension. A school is a few numbers, not a truth; the order says who moves when it changes.</p>
+        <p className="mt-1 text-ink-2">
+          Practitioners differ in how they judge tension. A school is a few numbers, not a truth;
+          the order says who moves when it changes.
+        </p>
         <ul className="mt-2 divide-y divide-rule">
           {schools.data.map((s, k) => (
             <li key={s.id} className={`py-2 ${s.retired ? 'opacity-60' : ''}`}>
@@ -48,8 +107,21 @@ export function SchoolsPage() {
                 {k === 0 && <span className="text-sm text-accent">the default</span>}
                 {s.retired && <span className="text-sm text-ink-2">taken out</span>}
                 <span className="ml-auto flex gap-2">
-                  <Button onClick={() => setEditing({ id: null, draft: { ...draftOf(s), label: `${s.label}, changed` } })}>Copy</Button>
-                  {s.own && !s.retired && <Button onClick={() => setEditing({ id: s.id, draft: draftOf(s) })}>Change</Button>}
+                  <Button
+                    onClick={() =>
+                      setEditing({
+                        id: null,
+                        draft: { ...draftOf(s), label: `${s.label}, changed` },
+                      })
+                    }
+                  >
+                    Copy
+                  </Button>
+                  {s.own && !s.retired && (
+                    <Button onClick={() => setEditing({ id: s.id, draft: draftOf(s) })}>
+                      Change
+                    </Button>
+                  )}
                   {s.own && !s.retired && (
                     <Button disabled={retire.isPending} onClick={() => retire.mutate(s.id)}>
                       Take out
@@ -77,13 +149,28 @@ export function SchoolsPage() {
         </ul>
         {(retire.isError || back.isError) && <Trouble error={(retire.error ?? back.error)!} />}
       </section>
-      {editing && <Editor key={editing.id ?? editing.draft.label} id={editing.id} draft={editing.draft} onDone={done} onCancel={() => setEditing(null)} />}
+      {editing && (
+        <Editor
+          key={editing.id ?? editing.draft.label}
+          id={editing.id}
+          draft={editing.draft}
+          onDone={done}
+          onCancel={() => setEditing(null)}
+        />
+      )}
     </div>
   )
 }
 
 function draftOf(s: School): Draft {
-  return { label: s.label, reason: s.reason, lengthBias: s.lengthBias, passiveWeight: s.passiveWeight, activityTrust: s.activityTrust, basics: s.basics }
+  return {
+    label: s.label,
+    reason: s.reason,
+    lengthBias: s.lengthBias,
+    passiveWeight: s.passiveWeight,
+    activityTrust: s.activityTrust,
+    basics: s.basics,
+  }
 }
 
 function Scale({ value, min, max }: { value: number; min: number; max: number }) {
@@ -97,28 +184,69 @@ function Scale({ value, min, max }: { value: number; min: number; max: number })
   )
 }
 
-function Editor({ id, draft, onDone, onCancel }: { id: string | null; draft: Draft; onDone: () => void; onCancel: () => void }) {
+function Editor({
+  id,
+  draft,
+  onDone,
+  onCancel,
+}: {
+  id: string | null
+  draft: Draft
+  onDone: () => void
+  onCancel: () => void
+}) {
   const [d, setD] = useState(draft)
   const save = useMutation({
-    mutationFn: () => (id ? answer(api.PUT('/api/schools/{id}', { params: { path: { id } }, body: d })) : answer(api.POST('/api/schools', { body: d }))),
+    mutationFn: () =>
+      id
+        ? answer(api.PUT('/api/schools/{id}', { params: { path: { id } }, body: d }))
+        : answer(api.POST('/api/schools', { body: d })),
     onSuccess: onDone,
   })
-  const fault = (field: string) => (save.error instanceof Problem ? save.error.faults.find((f) => f.field === field)?.message : undefined)
+  const fault = (field: string) =>
+    save.error instanceof Problem
+      ? save.error.faults.find((f) => f.field === field)?.message
+      : undefined
   const submit = (e: FormEvent) => {
     e.preventDefault()
     save.mutate()
   }
   return (
-    <form onSubmit={submit} noValidate className="space-y-3" aria-label={id ? 'Change a school' : 'A new school'}>
+    <form
+      onSubmit={submit}
+      noValidate
+      className="space-y-3"
+      aria-label={id ? 'Change a school' : 'A new school'}
+    >
       <h2 className="border-b border-ink pb-1 text-lg">{id ? 'Change' : 'A school of your own'}</h2>
-      <Field label="Judged" placeholder="by the bottom half" value={d.label} fault={fault('label')} onChange={(e) => setD({ ...d, label: e.target.value })} />
-      <Field label="Why" placeholder="What speaks for it" value={d.reason} fault={fault('reason')} onChange={(e) => setD({ ...d, reason: e.target.value })} />
+      <Field
+        label="Judged"
+        placeholder="by the bottom half"
+        value={d.label}
+        fault={fault('label')}
+        onChange={(e) => setD({ ...d, label: e.target.value })}
+      />
+      <Field
+        label="Why"
+        placeholder="What speaks for it"
+        value={d.reason}
+        fault={fault('reason')}
+        onChange={(e) => setD({ ...d, reason: e.target.value })}
+      />
       {DIALS.map((x) => (
         <label key={x.id} className="block text-sm">
           <span className="flex justify-between">
             {x.label} <b className="font-medium">{d[x.id].toFixed(2)}</b>
           </span>
-          <input type="range" min={x.min} max={x.max} step={x.step} value={d[x.id]} className="h-6 w-full accent-[var(--accent)]" onChange={(e) => setD({ ...d, [x.id]: Number(e.target.value) })} />
+          <input
+            type="range"
+            min={x.min}
+            max={x.max}
+            step={x.step}
+            value={d[x.id]}
+            className="h-6 w-full accent-[var(--accent)]"
+            onChange={(e) => setD({ ...d, [x.id]: Number(e.target.value) })}
+          />
           <span className="flex justify-between text-xs text-ink-2">
             <span>{x.low}</span>
             <span>{x.high}</span>
@@ -131,7 +259,9 @@ function Editor({ id, draft, onDone, onCancel }: { id: string | null; draft: Dra
         </Button>
         <Button onClick={onCancel}>Leave it</Button>
       </div>
-      {save.isError && !(save.error instanceof Problem && save.error.faults.length > 0) && <Trouble error={save.error} />}
+      {save.isError && !(save.error instanceof Problem && save.error.faults.length > 0) && (
+        <Trouble error={save.error} />
+      )}
     </form>
   )
 }

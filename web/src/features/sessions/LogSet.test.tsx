@@ -5,8 +5,26 @@ import type { Session, SessionItem } from '../../api/client'
 import { LogSet } from './LogSet'
 
 const item: SessionItem = {
-  id: 'i', position: 1, candidateId: 'x/y', exerciseId: 'x', name: 'Seated leg curl', repetitions: '10-18', setup: {}, prescribed: [], cues: [], stopSigns: [], cautions: [], sets: [],
-  lastTime: { performedAt: '2026-11-01T10:00:00Z', sameSetup: true, setup: {}, sets: [{ id: 's', loadKg: 32.5, repetitions: 12, reserve: 1, performedAt: '2026-11-01T10:00:00Z' }] },
+  id: 'i',
+  position: 1,
+  candidateId: 'x/y',
+  exerciseId: 'x',
+  name: 'Seated leg curl',
+  repetitions: '10-18',
+  setup: {},
+  prescribed: [],
+  cues: [],
+  stopSigns: [],
+  cautions: [],
+  sets: [],
+  lastTime: {
+    performedAt: '2026-11-01T10:00:00Z',
+    sameSetup: true,
+    setup: {},
+    sets: [
+      { id: 's', loadKg: 32.5, repetitions: 12, reserve: 1, performedAt: '2026-11-01T10:00:00Z' },
+    ],
+  },
 }
 
 function form(onLogged: (s: Session) => void = () => {}, shown: SessionItem = item) {
@@ -17,7 +35,8 @@ function form(onLogged: (s: Session) => void = () => {}, shown: SessionItem = it
   )
 }
 
-const json = (status: number, body: object, type = 'application/json') => new Response(JSON.stringify(body), { status, headers: { 'content-type': type } })
+const json = (status: number, body: object, type = 'application/json') =>
+  new Response(JSON.stringify(body), { status, headers: { 'content-type': type } })
 
 afterEach(() => vi.unstubAllGlobals())
 
@@ -37,7 +56,11 @@ test('does not start from last time where today asks for less, or leaves it out'
 
 test('a set that the server did not answer is sent again under the same id, and a new set gets a new one', async () => {
   const sent: string[] = []
-  const answers = [() => Promise.reject(new TypeError('no network')), () => Promise.resolve(json(200, { items: [] })), () => Promise.resolve(json(200, { items: [] }))]
+  const answers = [
+    () => Promise.reject(new TypeError('no network')),
+    () => Promise.resolve(json(200, { items: [] })),
+    () => Promise.resolve(json(200, { items: [] })),
+  ]
   vi.stubGlobal('fetch', (request: Request) => {
     sent.push(request.url)
     return answers[sent.length - 1]!()
@@ -57,10 +80,23 @@ test('a set that the server did not answer is sent again under the same id, and 
 })
 
 test('faults stand beside their controls', async () => {
-  vi.stubGlobal('fetch', () => Promise.resolve(json(422, { detail: 'Some of the input cannot be used.', faults: [{ field: 'repetitions', message: '0 is not within 1 to 200 repetitions' }] }, 'application/problem+json')))
+  vi.stubGlobal('fetch', () =>
+    Promise.resolve(
+      json(
+        422,
+        {
+          detail: 'Some of the input cannot be used.',
+          faults: [{ field: 'repetitions', message: '0 is not within 1 to 200 repetitions' }],
+        },
+        'application/problem+json',
+      ),
+    ),
+  )
   form()
   fireEvent.click(screen.getByRole('button', { name: 'Log set 1' }))
-  await waitFor(() => expect(screen.getByLabelText('Repetitions')).toHaveAttribute('aria-invalid', 'true'))
+  await waitFor(() =>
+    expect(screen.getByLabelText('Repetitions')).toHaveAttribute('aria-invalid', 'true'),
+  )
   expect(screen.getByText('0 is not within 1 to 200 repetitions')).toBeInTheDocument()
   expect(screen.getByLabelText('Load (kg)')).not.toHaveAttribute('aria-invalid')
 })

@@ -30,18 +30,40 @@ export function SessionPage() {
   }
   const [takenOut, setTakenOut] = useState<SessionItem | null>(null)
   const putBack = useMutation({
-    mutationFn: (item: SessionItem) => answer(api.POST('/api/sessions/{id}/items', { params: { path: { id: id! } }, body: { candidateId: item.candidateId, setup: item.setup } })),
+    mutationFn: (item: SessionItem) =>
+      answer(
+        api.POST('/api/sessions/{id}/items', {
+          params: { path: { id: id! } },
+          body: { candidateId: item.candidateId, setup: item.setup },
+        }),
+      ),
     onSuccess: (s: Session) => {
       setTakenOut(null)
       put(s)
     },
   })
-  const finish = useMutation({ mutationFn: () => answer(api.POST('/api/sessions/{id}/finish', { params: { path: { id: id! } } })), onSuccess: put })
+  const finish = useMutation({
+    mutationFn: () =>
+      answer(api.POST('/api/sessions/{id}/finish', { params: { path: { id: id! } } })),
+    onSuccess: put,
+  })
   const failed = [session, catalogue].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!session.data || !catalogue.data) return <Waiting what="Loading the session" />
   const s = session.data
-  const back = writeBrief({ client: s.clientId, gym: s.gymId, aim: s.brief.aim, keepOut: s.brief.keepOut, school: s.brief.school, preset: DEFAULT_PRESET, weights: {}, stiff: s.brief.stiffToday }, new URLSearchParams())
+  const back = writeBrief(
+    {
+      client: s.clientId,
+      gym: s.gymId,
+      aim: s.brief.aim,
+      keepOut: s.brief.keepOut,
+      school: s.brief.school,
+      preset: DEFAULT_PRESET,
+      weights: {},
+      stiff: s.brief.stiffToday,
+    },
+    new URLSearchParams(),
+  )
   return (
     <article>
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
@@ -49,11 +71,17 @@ export function SessionPage() {
           {s.finishedAt ? 'Session' : 'Open session'} · {day(s.createdAt)}
         </h1>
         <span className="no-print ml-auto flex flex-wrap gap-2">
-          <Link className="inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink" to={`/?${back}`}>
+          <Link
+            className="inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink"
+            to={`/?${back}`}
+          >
             Back to the order
           </Link>
           {!s.finishedAt && (
-            <Link className="inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink" to={`/floor/${s.id}`}>
+            <Link
+              className="inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink"
+              to={`/floor/${s.id}`}
+            >
               To the floor
             </Link>
           )}
@@ -61,29 +89,69 @@ export function SessionPage() {
             Print the sheet
           </Button>
           {!s.finishedAt && (
-            <Button look="ink" disabled={finish.isPending || s.items.every((i) => i.sets.length === 0)} onClick={() => finish.mutate()}>
+            <Button
+              look="ink"
+              disabled={finish.isPending || s.items.every((i) => i.sets.length === 0)}
+              onClick={() => finish.mutate()}
+            >
               Finish
             </Button>
           )}
         </span>
       </div>
       {finish.isError && <Trouble error={finish.error} />}
-      <BriefWords catalogue={catalogue.data} clientName={s.clientName} gymName={s.gymName} brief={s.brief} />
+      <BriefWords
+        catalogue={catalogue.data}
+        clientName={s.clientName}
+        gymName={s.gymName}
+        brief={s.brief}
+      />
       <ClientWarnings statements={s.statements} who={s.clientName} />
-      {s.items.length === 0 && <p className="py-4">Nothing pinned yet. Choose from the order, and pin.</p>}
+      {s.items.length === 0 && (
+        <p className="py-4">Nothing pinned yet. Choose from the order, and pin.</p>
+      )}
       {s.items.map((item, k) => (
-        <Item key={item.id} number={k + 1} item={item} session={s} catalogue={catalogue.data} onChange={put} onTakenOut={setTakenOut} />
+        <Item
+          key={item.id}
+          number={k + 1}
+          item={item}
+          session={s}
+          catalogue={catalogue.data}
+          onChange={put}
+          onTakenOut={setTakenOut}
+        />
       ))}
-      {takenOut && <Undo text={`${takenOut.name} was taken out.`} pending={putBack.isPending} onUndo={() => putBack.mutate(takenOut)} />}
+      {takenOut && (
+        <Undo
+          text={`${takenOut.name} was taken out.`}
+          pending={putBack.isPending}
+          onUndo={() => putBack.mutate(takenOut)}
+        />
+      )}
       {putBack.isError && <Trouble error={putBack.error} />}
       <p className="print-only mt-2 text-xs">
-        Sharp or new pain, swelling, locking, numbness: stop, and see a licensed clinician. Safeties set before loading.
+        Sharp or new pain, swelling, locking, numbness: stop, and see a licensed clinician. Safeties
+        set before loading.
       </p>
     </article>
   )
 }
 
-function Item({ number, item, session, catalogue, onChange, onTakenOut }: { number: number; item: SessionItem; session: Session; catalogue: Catalogue; onChange: (s: Session) => void; onTakenOut: (item: SessionItem) => void }) {
+function Item({
+  number,
+  item,
+  session,
+  catalogue,
+  onChange,
+  onTakenOut,
+}: {
+  number: number
+  item: SessionItem
+  session: Session
+  catalogue: Catalogue
+  onChange: (s: Session) => void
+  onTakenOut: (item: SessionItem) => void
+}) {
   const exercise = catalogue.exercises.find((x) => x.id === item.exerciseId)
   const path = { id: session.id, itemId: item.id }
   const unpin = useMutation({
@@ -95,22 +163,41 @@ function Item({ number, item, session, catalogue, onChange, onTakenOut }: { numb
   })
   const [removed, setRemoved] = useState<LoggedSet | null>(null)
   const remove = useMutation({
-    mutationFn: (set: LoggedSet) => answer(api.DELETE('/api/sessions/{id}/items/{itemId}/sets/{setId}', { params: { path: { ...path, setId: set.id } } })),
+    mutationFn: (set: LoggedSet) =>
+      answer(
+        api.DELETE('/api/sessions/{id}/items/{itemId}/sets/{setId}', {
+          params: { path: { ...path, setId: set.id } },
+        }),
+      ),
     onSuccess: (s: Session, set) => {
       setRemoved(set)
       onChange(s)
     },
   })
   const restore = useMutation({
-    mutationFn: (set: LoggedSet) => answer(api.PUT('/api/sessions/{id}/items/{itemId}/sets/{setId}', { params: { path: { ...path, setId: set.id } }, body: { loadKg: set.loadKg, repetitions: set.repetitions, reserve: set.reserve } })),
+    mutationFn: (set: LoggedSet) =>
+      answer(
+        api.PUT('/api/sessions/{id}/items/{itemId}/sets/{setId}', {
+          params: { path: { ...path, setId: set.id } },
+          body: { loadKg: set.loadKg, repetitions: set.repetitions, reserve: set.reserve },
+        }),
+      ),
     onSuccess: (s: Session) => {
       setRemoved(null)
       onChange(s)
     },
   })
-  const bench = new URLSearchParams({ client: session.clientId, gym: session.gymId, candidate: item.candidateId, set: writeSetup(item.setup) })
+  const bench = new URLSearchParams({
+    client: session.clientId,
+    gym: session.gymId,
+    candidate: item.candidateId,
+    set: writeSetup(item.setup),
+  })
   return (
-    <section aria-label={item.name} className="grid gap-x-5 gap-y-1 border-b border-rule py-3 break-inside-avoid lg:grid-cols-[13rem_minmax(0,1fr)_minmax(0,1.1fr)] print:grid-cols-[9rem_minmax(0,1fr)_minmax(0,1fr)] print:py-2">
+    <section
+      aria-label={item.name}
+      className="grid gap-x-5 gap-y-1 border-b border-rule py-3 break-inside-avoid lg:grid-cols-[13rem_minmax(0,1fr)_minmax(0,1.1fr)] print:grid-cols-[9rem_minmax(0,1fr)_minmax(0,1fr)] print:py-2"
+    >
       <Picture item={item} session={session} />
       <div>
         <h2 className="text-lg leading-tight">
@@ -125,8 +212,12 @@ function Item({ number, item, session, catalogue, onChange, onTakenOut }: { numb
         ) : (
           <p className="text-sm text-ink-2">{item.repetitions} repetitions a set</p>
         )}
-        {item.refusal && <ClientWarnings refusal={item.refusal} statements={[]} who={session.clientName} />}
-        {item.load && item.prescribed.length === 0 && !session.finishedAt && <LoadWords load={item.load} />}
+        {item.refusal && (
+          <ClientWarnings refusal={item.refusal} statements={[]} who={session.clientName} />
+        )}
+        {item.load && item.prescribed.length === 0 && !session.finishedAt && (
+          <LoadWords load={item.load} />
+        )}
         {exercise && <SetupTable parameters={exercise.parameters} setup={item.setup} />}
         <ul className="mt-1 text-sm">
           {item.cues.slice(0, 2).map((c) => (
@@ -146,7 +237,12 @@ function Item({ number, item, session, catalogue, onChange, onTakenOut }: { numb
             See it on the bench
           </Link>
           {item.sets.length === 0 && !session.finishedAt && (
-            <Button look="bare" className="!min-h-0 !p-0" disabled={unpin.isPending} onClick={() => unpin.mutate()}>
+            <Button
+              look="bare"
+              className="!min-h-0 !p-0"
+              disabled={unpin.isPending}
+              onClick={() => unpin.mutate()}
+            >
               Take out
             </Button>
           )}
@@ -159,7 +255,8 @@ function Item({ number, item, session, catalogue, onChange, onTakenOut }: { numb
           {item.lastTime ? (
             <>
               {day(item.lastTime.performedAt)}
-              {item.lastTime.sameSetup ? '' : ', in another set-up'}: {item.lastTime.sets.map(setWords).join('; ')}
+              {item.lastTime.sameSetup ? '' : ', in another set-up'}:{' '}
+              {item.lastTime.sets.map(setWords).join('; ')}
             </>
           ) : (
             'never done before'
@@ -167,18 +264,33 @@ function Item({ number, item, session, catalogue, onChange, onTakenOut }: { numb
         </p>
         <ol className="mt-1">
           {item.sets.map((x, k) => (
-            <li key={x.id} className="flex items-baseline gap-2 border-b border-rule/60 py-0.5" data-testid="set">
+            <li
+              key={x.id}
+              className="flex items-baseline gap-2 border-b border-rule/60 py-0.5"
+              data-testid="set"
+            >
               <span className="text-ink-2">{k + 1}</span>
               <span className="flex-1">{setWords(x)}</span>
               {!session.finishedAt && (
-                <Button look="bare" className="no-print !min-h-6 !py-0" aria-label={`Remove set ${k + 1} of ${item.name}`} onClick={() => remove.mutate(x)}>
+                <Button
+                  look="bare"
+                  className="no-print !min-h-6 !py-0"
+                  aria-label={`Remove set ${k + 1} of ${item.name}`}
+                  onClick={() => remove.mutate(x)}
+                >
                   Remove
                 </Button>
               )}
             </li>
           ))}
         </ol>
-        {removed && <Undo text={`Removed: ${setWords(removed)}.`} pending={restore.isPending} onUndo={() => restore.mutate(removed)} />}
+        {removed && (
+          <Undo
+            text={`Removed: ${setWords(removed)}.`}
+            pending={restore.isPending}
+            onUndo={() => restore.mutate(removed)}
+          />
+        )}
         {[remove, restore].map((x, k) => x.isError && <Trouble key={k} error={x.error} />)}
         {!session.finishedAt && <LogSet sessionId={session.id} item={item} onLogged={onChange} />}
         <WritingLines from={item.sets.length} />
@@ -215,9 +327,26 @@ function WritingLines({ from }: { from: number }) {
 
 /** The client at the bottom of this set-up. */
 function Picture({ item, session }: { item: SessionItem; session: Session }) {
-  const bench = useBenchOnce({ sides: [{ clientId: session.clientId, gymId: session.gymId, candidateId: item.candidateId, setup: item.setup, stiffToday: session.brief.stiffToday }] })
+  const bench = useBenchOnce({
+    sides: [
+      {
+        clientId: session.clientId,
+        gymId: session.gymId,
+        candidateId: item.candidateId,
+        setup: item.setup,
+        stiffToday: session.brief.stiffToday,
+      },
+    ],
+  })
   const side = bench.data?.sides[0]
   const bottom = side?.phases.at(-1)
   if (!bottom || !side) return <div className="h-40" />
-  return <Stage drawing={{ ...bottom.side, levers: [] }} box={frame([bottom.side])} label={`${item.name}, bottom position`} className="h-44 w-full print:h-32" />
+  return (
+    <Stage
+      drawing={{ ...bottom.side, levers: [] }}
+      box={frame([bottom.side])}
+      label={`${item.name}, bottom position`}
+      className="h-44 w-full print:h-32"
+    />
+  )
 }

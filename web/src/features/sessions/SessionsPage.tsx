@@ -23,16 +23,26 @@ export function SessionsPage() {
           label="Whose"
           text={client ? (name(client) ?? 'one client') : 'everyone'}
           value={client ?? ''}
-          options={[{ value: '', label: 'everyone' }, ...clients.data.map((c) => ({ value: c.id, label: c.name }))]}
+          options={[
+            { value: '', label: 'everyone' },
+            ...clients.data.map((c) => ({ value: c.id, label: c.name })),
+          ]}
           onChange={(id) => setParams(id ? { client: id } : {})}
         />
       </h1>
-      {sessions.data.length === 0 && <Quiet>None yet. Pin an exercise from the order, and a session begins.</Quiet>}
+      {sessions.data.length === 0 && (
+        <Quiet>None yet. Pin an exercise from the order, and a session begins.</Quiet>
+      )}
       <ul>
         {sessions.data.map((s) => (
           <li key={s.id} className="border-b border-rule/60">
-            <Link to={`/sessions/${s.id}`} className="grid gap-x-4 py-2 hover:bg-paper-2 sm:grid-cols-[7rem_10rem_10rem_1fr]">
-              <span className={s.finishedAt ? 'text-ink-2' : 'font-semibold text-accent'}>{s.finishedAt ? day(s.createdAt) : 'open'}</span>
+            <Link
+              to={`/sessions/${s.id}`}
+              className="grid gap-x-4 py-2 hover:bg-paper-2 sm:grid-cols-[7rem_10rem_10rem_1fr]"
+            >
+              <span className={s.finishedAt ? 'text-ink-2' : 'font-semibold text-accent'}>
+                {s.finishedAt ? day(s.createdAt) : 'open'}
+              </span>
               <span className="font-semibold">{name(s.clientId)}</span>
               <span className="text-ink-2">{gyms.data.find((g) => g.id === s.gymId)?.name}</span>
               <span className="text-sm">{s.names.join(', ') || 'nothing pinned yet'}</span>

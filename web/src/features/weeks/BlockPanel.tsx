@@ -18,14 +18,32 @@ export function BlockPanel({ week }: { week: Week }) {
       <ol className="mt-2 flex items-end gap-1" aria-label="Weeks of the block">
         {week.block.map((s) => (
           <li key={s.number} className="flex-1">
-            <button type="button" aria-pressed={shown === s.number} aria-label={`Week ${s.number}, ${s.label}: ${s.words}`} className={`flex w-full flex-col items-center justify-end border-b-2 ${shown === s.number ? 'border-accent' : 'border-transparent hover:border-rule'}`} onClick={() => setShown(shown === s.number ? null : s.number)}>
-              <span aria-hidden className="w-full border border-ink" style={{ height: height(s.load), background: s.kind === 'BUILD' ? 'var(--paper-2)' : 'repeating-linear-gradient(135deg, var(--paper) 0 3px, var(--rule) 3px 4px)' }} />
+            <button
+              type="button"
+              aria-pressed={shown === s.number}
+              aria-label={`Week ${s.number}, ${s.label}: ${s.words}`}
+              className={`flex w-full flex-col items-center justify-end border-b-2 ${shown === s.number ? 'border-accent' : 'border-transparent hover:border-rule'}`}
+              onClick={() => setShown(shown === s.number ? null : s.number)}
+            >
+              <span
+                aria-hidden
+                className="w-full border border-ink"
+                style={{
+                  height: height(s.load),
+                  background:
+                    s.kind === 'BUILD'
+                      ? 'var(--paper-2)'
+                      : 'repeating-linear-gradient(135deg, var(--paper) 0 3px, var(--rule) 3px 4px)',
+                }}
+              />
               <span className="text-xs">{s.number}</span>
             </button>
           </li>
         ))}
       </ol>
-      <p className="text-xs text-ink-2">Height: load to expect. Hatched: easier. Choose a week to see what it asks.</p>
+      <p className="text-xs text-ink-2">
+        Height: load to expect. Hatched: easier. Choose a week to see what it asks.
+      </p>
       {shown !== null && (
         <div className="mt-1">
           <p className="font-semibold">
@@ -36,11 +54,14 @@ export function BlockPanel({ week }: { week: Week }) {
               <div key={d.weekday} className="mt-1">
                 <b>{weekdayShort(d.weekday)}</b> {Math.round(d.usedMinutes)} min
                 <ul>
-                  {d.bouts.flatMap((b) => b.items).map((i) => (
-                    <li key={i.id}>
-                      {i.name} <span className="text-ink-2">{prescriptionWords(i.prescription)}</span>
-                    </li>
-                  ))}
+                  {d.bouts
+                    .flatMap((b) => b.items)
+                    .map((i) => (
+                      <li key={i.id}>
+                        {i.name}{' '}
+                        <span className="text-ink-2">{prescriptionWords(i.prescription)}</span>
+                      </li>
+                    ))}
                 </ul>
               </div>
             ))
@@ -59,12 +80,28 @@ function Missed({ week }: { week: Week }) {
   const [lastDone, setLastDone] = useState(1)
   const [missed, setMissed] = useState(0)
   const answerNow = useMissed(week.id, lastDone, missed)
-  const numbers = (n: number, from: number) => Array.from({ length: n }, (_, k) => ({ value: String(k + from), label: String(k + from) }))
+  const numbers = (n: number, from: number) =>
+    Array.from({ length: n }, (_, k) => ({ value: String(k + from), label: String(k + from) }))
   return (
     <div className="mt-2 border-t border-rule pt-1">
       <p>
-        Done up to week <WordMenu label="Last week done" text={String(lastDone)} value={String(lastDone)} options={numbers(week.block.length, 1)} onChange={(v) => setLastDone(Number(v))} />, then{' '}
-        <WordMenu label="Weeks missed" text={missed === 0 ? 'no week' : `${missed}`} value={String(missed)} options={numbers(9, 0)} onChange={(v) => setMissed(Number(v))} /> missed.
+        Done up to week{' '}
+        <WordMenu
+          label="Last week done"
+          text={String(lastDone)}
+          value={String(lastDone)}
+          options={numbers(week.block.length, 1)}
+          onChange={(v) => setLastDone(Number(v))}
+        />
+        , then{' '}
+        <WordMenu
+          label="Weeks missed"
+          text={missed === 0 ? 'no week' : `${missed}`}
+          value={String(missed)}
+          options={numbers(9, 0)}
+          onChange={(v) => setMissed(Number(v))}
+        />{' '}
+        missed.
       </p>
       {missed > 0 && answerNow.data && (
         <p role="status" className="font-semibold">

@@ -9,7 +9,10 @@ export function BringIn({ clientId, gymId }: { clientId: string; gymId: string }
   const queries = useQueryClient()
   const navigate = useNavigate()
   const bring = useMutation({
-    mutationFn: async (file: File) => answer(api.POST('/api/weeks/imports', { body: { clientId, gymId, text: await file.text() } })),
+    mutationFn: async (file: File) =>
+      answer(
+        api.POST('/api/weeks/imports', { body: { clientId, gymId, text: await file.text() } }),
+      ),
     onSuccess: (w) => {
       queries.setQueryData(keys.week(w.id), w)
       void queries.invalidateQueries({ queryKey: ['weeks'] })

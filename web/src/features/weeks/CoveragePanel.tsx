@@ -10,18 +10,41 @@ import { covered } from './coverage'
 import type { Edit } from './useWeekEdits'
 
 /** What the week brings beside what it should: on the limb chart and as a table, while it is edited. */
-export function CoveragePanel({ week, catalogue, edit }: { week: Week; catalogue: Catalogue; edit: Edit }) {
+export function CoveragePanel({
+  week,
+  catalogue,
+  edit,
+}: {
+  week: Week
+  catalogue: Catalogue
+  edit: Edit
+}) {
   const c = week.coverage
   const [all, setAll] = useState(false)
-  const rows = catalogue.regions.filter((r) => c.targets[r.id] !== undefined || (all && (c.sets[r.id] ?? 0) > 0.05))
+  const rows = catalogue.regions.filter(
+    (r) => c.targets[r.id] !== undefined || (all && (c.sets[r.id] ?? 0) > 0.05),
+  )
   const most = Math.max(1, ...rows.map((r) => Math.max(c.sets[r.id] ?? 0, c.targets[r.id] ?? 0)))
-  const asks = (id: string, by: number, name: string) => edit(`${name}: ${by > 0 ? 'a set more' : 'a set less'} asked`, (p) => ({ ...p, targets: { ...p.targets, [id]: Math.max(0, Math.min(30, Math.round(c.targets[id] ?? 0) + by)) } }))
+  const asks = (id: string, by: number, name: string) =>
+    edit(`${name}: ${by > 0 ? 'a set more' : 'a set less'} asked`, (p) => ({
+      ...p,
+      targets: {
+        ...p.targets,
+        [id]: Math.max(0, Math.min(30, Math.round(c.targets[id] ?? 0) + by)),
+      },
+    }))
   return (
     <section aria-label="Coverage" className="flex min-h-0 flex-col gap-2 overflow-auto">
       <div className="flex gap-3">
-        <Fingerprint regions={catalogue.regions} amount={covered(c)} label="Coverage of the week on the limb chart" className="h-48 shrink-0" />
+        <Fingerprint
+          regions={catalogue.regions}
+          amount={covered(c)}
+          label="Coverage of the week on the limb chart"
+          className="h-48 shrink-0"
+        />
         <p className="text-xs leading-snug text-ink-2">
-          Effective sets a week: a set counts by what it gives a region beside the best here. Denser is nearer to what is asked.
+          Effective sets a week: a set counts by what it gives a region beside the best here. Denser
+          is nearer to what is asked.
           {c.balance && (
             <span className="mt-1 block">
               Thigh: front {trim(c.front, 1)}, back {trim(c.back, 1)}.
@@ -50,20 +73,54 @@ export function CoveragePanel({ week, catalogue, edit }: { week: Week; catalogue
                   {c.held.includes(r.id) && <span className="text-xs text-ink-2"> held</span>}
                 </th>
                 <td>
-                  <svg aria-hidden viewBox="0 0 100 10" preserveAspectRatio="none" className="h-2.5 w-full">
-                    <rect x={0} y={2} width={(100 * has) / most} height={6} fill={GROUPS[r.group]?.colour} opacity={0.75} />
-                    {asked !== undefined && <line x1={(100 * asked) / most} x2={(100 * asked) / most} y1={0} y2={10} stroke="var(--ink)" strokeWidth={1.6} vectorEffect="non-scaling-stroke" />}
+                  <svg
+                    aria-hidden
+                    viewBox="0 0 100 10"
+                    preserveAspectRatio="none"
+                    className="h-2.5 w-full"
+                  >
+                    <rect
+                      x={0}
+                      y={2}
+                      width={(100 * has) / most}
+                      height={6}
+                      fill={GROUPS[r.group]?.colour}
+                      opacity={0.75}
+                    />
+                    {asked !== undefined && (
+                      <line
+                        x1={(100 * asked) / most}
+                        x2={(100 * asked) / most}
+                        y1={0}
+                        y2={10}
+                        stroke="var(--ink)"
+                        strokeWidth={1.6}
+                        vectorEffect="non-scaling-stroke"
+                      />
+                    )}
                   </svg>
                 </td>
-                <td className={`pl-1 text-right ${short ? 'font-semibold text-warn' : ''}`}>{trim(has, 1)}</td>
+                <td className={`pl-1 text-right ${short ? 'font-semibold text-warn' : ''}`}>
+                  {trim(has, 1)}
+                </td>
                 <td className="text-right whitespace-nowrap">
                   {asked !== undefined ? (
                     <>
-                      <button type="button" aria-label={`A set less asked of ${r.coachName}`} className="px-1 text-ink-2 hover:text-ink" onClick={() => asks(r.id, -1, r.coachName)}>
+                      <button
+                        type="button"
+                        aria-label={`A set less asked of ${r.coachName}`}
+                        className="px-1 text-ink-2 hover:text-ink"
+                        onClick={() => asks(r.id, -1, r.coachName)}
+                      >
                         −
                       </button>
                       {trim(asked, 1)}
-                      <button type="button" aria-label={`A set more asked of ${r.coachName}`} className="px-1 text-ink-2 hover:text-ink" onClick={() => asks(r.id, 1, r.coachName)}>
+                      <button
+                        type="button"
+                        aria-label={`A set more asked of ${r.coachName}`}
+                        className="px-1 text-ink-2 hover:text-ink"
+                        onClick={() => asks(r.id, 1, r.coachName)}
+                      >
                         +
                       </button>
                     </>
@@ -79,7 +136,11 @@ export function CoveragePanel({ week, catalogue, edit }: { week: Week; catalogue
               <th scope="row" colSpan={2} className="py-0.5 text-left font-normal">
                 {f.label}
               </th>
-              <td className={`text-right ${f.has < f.asked - 0.25 ? 'font-semibold text-warn' : ''}`}>{trim(f.has, 1)}</td>
+              <td
+                className={`text-right ${f.has < f.asked - 0.25 ? 'font-semibold text-warn' : ''}`}
+              >
+                {trim(f.has, 1)}
+              </td>
               <td className="pr-5 text-right">{trim(f.asked, 1)}</td>
             </tr>
           ))}
@@ -104,7 +165,9 @@ export function CoveragePanel({ week, catalogue, edit }: { week: Week; catalogue
 function WhyShort({ week }: { week: Week }) {
   const [asked, setAsked] = useState<number | null>(null)
   const why = useShortfall(week.id, week.version, asked === week.version)
-  const short = Object.entries(week.coverage.targets).some(([id, t]) => (week.coverage.sets[id] ?? 0) < t - 0.25)
+  const short = Object.entries(week.coverage.targets).some(
+    ([id, t]) => (week.coverage.sets[id] ?? 0) < t - 0.25,
+  )
   if (!short) return null
   if (asked !== week.version)
     return (
@@ -113,7 +176,12 @@ function WhyShort({ week }: { week: Week }) {
       </Button>
     )
   if (why.isError) return <Trouble error={why.error} retry={() => void why.refetch()} />
-  if (!why.data) return <p role="status" className="text-sm text-ink-2">Trying ways, some seconds …</p>
+  if (!why.data)
+    return (
+      <p role="status" className="text-sm text-ink-2">
+        Trying ways, some seconds …
+      </p>
+    )
   return (
     <div role="status" className="text-sm">
       {why.data.map((s) => (

@@ -29,7 +29,22 @@ const DRAG = 'application/x-istmo-bout'
 const MINUTES = [20, 25, 30, 35, 40, 45, 50, 60, 75, 90, 120]
 
 /** One session as a strip of time, to scale: blocks from top to bottom, the end of its time as a line. */
-export function DayStrip({ day, index, pixelsAMinute, catalogue, taken, chosen, onChoose, onDrop, onKey, onMinutes, onWeekday, onOneStation, onAdd, onArrange }: Props) {
+export function DayStrip({
+  day,
+  index,
+  pixelsAMinute,
+  catalogue,
+  taken,
+  chosen,
+  onChoose,
+  onDrop,
+  onKey,
+  onMinutes,
+  onWeekday,
+  onOneStation,
+  onAdd,
+  onArrange,
+}: Props) {
   const [over, setOver] = useState<number | null>(null)
   const height = Math.max(day.minutes, day.usedMinutes) * pixelsAMinute
   const starts = day.bouts.map((_, b) => day.segments.find((s) => s.bout === b)?.startS ?? 0)
@@ -42,9 +57,27 @@ export function DayStrip({ day, index, pixelsAMinute, catalogue, taken, chosen, 
   return (
     <section aria-label={`${WEEKDAYS[day.weekday - 1]}`} className="flex min-w-0 flex-1 flex-col">
       <h2 className="flex flex-wrap items-baseline gap-x-2 text-base leading-tight">
-        <WordMenu label="Weekday" text={weekdayShort(day.weekday)} value={String(day.weekday)} options={WEEKDAYS.map((w, k) => ({ value: String(k + 1), label: w, ...(taken.includes(k + 1) && k + 1 !== day.weekday ? { note: 'taken' } : {}) }))} onChange={(v) => onWeekday(Number(v))} />
+        <WordMenu
+          label="Weekday"
+          text={weekdayShort(day.weekday)}
+          value={String(day.weekday)}
+          options={WEEKDAYS.map((w, k) => ({
+            value: String(k + 1),
+            label: w,
+            ...(taken.includes(k + 1) && k + 1 !== day.weekday ? { note: 'taken' } : {}),
+          }))}
+          onChange={(v) => onWeekday(Number(v))}
+        />
         <span className={`font-sans text-sm font-normal ${full ? 'text-warn' : 'text-ink-2'}`}>
-          {Math.round(day.usedMinutes)} of <WordMenu label={`Minutes on ${WEEKDAYS[day.weekday - 1]}`} text={`${day.minutes} min`} value={String(day.minutes)} options={MINUTES.map((m) => ({ value: String(m), label: `${m} minutes` }))} onChange={(v) => onMinutes(Number(v))} /> · {day.sets} sets
+          {Math.round(day.usedMinutes)} of{' '}
+          <WordMenu
+            label={`Minutes on ${WEEKDAYS[day.weekday - 1]}`}
+            text={`${day.minutes} min`}
+            value={String(day.minutes)}
+            options={MINUTES.map((m) => ({ value: String(m), label: `${m} minutes` }))}
+            onChange={(v) => onMinutes(Number(v))}
+          />{' '}
+          · {day.sets} sets
         </span>
       </h2>
       <div
@@ -59,24 +92,67 @@ export function DayStrip({ day, index, pixelsAMinute, catalogue, taken, chosen, 
           e.preventDefault()
           setOver(null)
           const [fromDay, bout] = e.dataTransfer.getData(DRAG).split('.').map(Number)
-          if (fromDay !== undefined && bout !== undefined && Number.isInteger(fromDay) && Number.isInteger(bout)) onDrop({ day: fromDay, bout }, { day: index, bout: indexAt(e) })
+          if (
+            fromDay !== undefined &&
+            bout !== undefined &&
+            Number.isInteger(fromDay) &&
+            Number.isInteger(bout)
+          )
+            onDrop({ day: fromDay, bout }, { day: index, bout: indexAt(e) })
         }}
       >
         <Scale minutes={day.minutes} height={height} pixelsAMinute={pixelsAMinute} />
         <ol>
           {day.bouts.map((b, k) => (
-            <Bout key={b.items.map((i) => i.id).join()} day={day} bout={b} dayIndex={index} index={k} top={(starts[k]! / 60) * pixelsAMinute} height={(b.seconds / 60) * pixelsAMinute} segments={day.segments.filter((s) => s.bout === k)} catalogue={catalogue} chosen={chosen} onChoose={onChoose} onKey={onKey} />
+            <Bout
+              key={b.items.map((i) => i.id).join()}
+              day={day}
+              bout={b}
+              dayIndex={index}
+              index={k}
+              top={(starts[k]! / 60) * pixelsAMinute}
+              height={(b.seconds / 60) * pixelsAMinute}
+              segments={day.segments.filter((s) => s.bout === k)}
+              catalogue={catalogue}
+              chosen={chosen}
+              onChoose={onChoose}
+              onKey={onKey}
+            />
           ))}
         </ol>
-        {over !== null && <div aria-hidden className="pointer-events-none absolute right-0 left-6 h-0.5 bg-accent" style={{ top: ((over < day.bouts.length ? starts[over]! : day.usedMinutes * 60) / 60) * pixelsAMinute }} />}
+        {over !== null && (
+          <div
+            aria-hidden
+            className="pointer-events-none absolute right-0 left-6 h-0.5 bg-accent"
+            style={{
+              top:
+                ((over < day.bouts.length ? starts[over]! : day.usedMinutes * 60) / 60) *
+                pixelsAMinute,
+            }}
+          />
+        )}
       </div>
       <p className="flex flex-wrap items-baseline gap-x-3 pl-7 text-sm whitespace-nowrap">
-        <button type="button" className="text-accent-2 underline underline-offset-2" onClick={onAdd}>
+        <button
+          type="button"
+          className="text-accent-2 underline underline-offset-2"
+          onClick={onAdd}
+        >
           Add an exercise
         </button>
-        <WordToggle label={`Stations on ${WEEKDAYS[day.weekday - 1]}`} text={day.oneStation ? 'at one station' : 'any station'} note="One station for the whole session; the bar's load may stay" on={day.oneStation} onChange={onOneStation} />
+        <WordToggle
+          label={`Stations on ${WEEKDAYS[day.weekday - 1]}`}
+          text={day.oneStation ? 'at one station' : 'any station'}
+          note="One station for the whole session; the bar's load may stay"
+          on={day.oneStation}
+          onChange={onOneStation}
+        />
         {day.remarks.length > 0 && (
-          <button type="button" className="text-accent-2 underline underline-offset-2" onClick={onArrange}>
+          <button
+            type="button"
+            className="text-accent-2 underline underline-offset-2"
+            onClick={onArrange}
+          >
             Put in the usual order
           </button>
         )}
@@ -91,24 +167,74 @@ export function DayStrip({ day, index, pixelsAMinute, catalogue, taken, chosen, 
 }
 
 /** Ten-minute marks, and the line where the time is over. */
-function Scale({ minutes, height, pixelsAMinute }: { minutes: number; height: number; pixelsAMinute: number }) {
-  const marks = Array.from({ length: Math.floor(height / pixelsAMinute / 10) + 1 }, (_, k) => 10 * k)
+function Scale({
+  minutes,
+  height,
+  pixelsAMinute,
+}: {
+  minutes: number
+  height: number
+  pixelsAMinute: number
+}) {
+  const marks = Array.from(
+    { length: Math.floor(height / pixelsAMinute / 10) + 1 },
+    (_, k) => 10 * k,
+  )
   return (
     <svg aria-hidden className="absolute inset-0 size-full overflow-visible">
       {marks.map((m) => (
         <g key={m}>
-          <line x1={20} x2="100%" y1={m * pixelsAMinute} y2={m * pixelsAMinute} stroke="var(--rule)" strokeWidth={0.6} strokeDasharray="2 4" />
+          <line
+            x1={20}
+            x2="100%"
+            y1={m * pixelsAMinute}
+            y2={m * pixelsAMinute}
+            stroke="var(--rule)"
+            strokeWidth={0.6}
+            strokeDasharray="2 4"
+          />
           <text x={17} y={m * pixelsAMinute + 4} textAnchor="end" fontSize={10} fill="var(--ink-2)">
             {m}
           </text>
         </g>
       ))}
-      <line x1={20} x2="100%" y1={minutes * pixelsAMinute} y2={minutes * pixelsAMinute} stroke="var(--accent)" strokeWidth={1.5} />
+      <line
+        x1={20}
+        x2="100%"
+        y1={minutes * pixelsAMinute}
+        y2={minutes * pixelsAMinute}
+        stroke="var(--accent)"
+        strokeWidth={1.5}
+      />
     </svg>
   )
 }
 
-function Bout({ day, bout, dayIndex, index, top, height, segments, catalogue, chosen, onChoose, onKey }: { day: WeekDay; bout: WeekBout; dayIndex: number; index: number; top: number; height: number; segments: Segment[]; catalogue: Catalogue; chosen: string | null; onChoose: (id: string) => void; onKey: Props['onKey'] }) {
+function Bout({
+  day,
+  bout,
+  dayIndex,
+  index,
+  top,
+  height,
+  segments,
+  catalogue,
+  chosen,
+  onChoose,
+  onKey,
+}: {
+  day: WeekDay
+  bout: WeekBout
+  dayIndex: number
+  index: number
+  top: number
+  height: number
+  segments: Segment[]
+  catalogue: Catalogue
+  chosen: string | null
+  onChoose: (id: string) => void
+  onKey: Props['onKey']
+}) {
   const first = bout.items[0]!
   return (
     <li
@@ -135,11 +261,17 @@ function Bout({ day, bout, dayIndex, index, top, height, segments, catalogue, ch
           >
             <span className="line-clamp-2 text-[0.85rem] font-semibold">
               {item.pinned && (
-                <span aria-hidden title="Pinned: composing leaves it as it is" className="mr-1 inline-block size-2 rounded-full bg-accent align-middle" />
+                <span
+                  aria-hidden
+                  title="Pinned: composing leaves it as it is"
+                  className="mr-1 inline-block size-2 rounded-full bg-accent align-middle"
+                />
               )}
               {item.name}
             </span>
-            <span className={`block text-xs ${item.refusal ? 'text-warn' : 'text-ink-2'}`}>{item.refusal ? 'left out now' : prescriptionWords(item.prescription)}</span>
+            <span className={`block text-xs ${item.refusal ? 'text-warn' : 'text-ink-2'}`}>
+              {item.refusal ? 'left out now' : prescriptionWords(item.prescription)}
+            </span>
           </button>
         ))}
       </div>
@@ -148,12 +280,25 @@ function Bout({ day, bout, dayIndex, index, top, height, segments, catalogue, ch
 }
 
 /** What the time of a block goes into: set-up hatched, lighter sets light, sets full in the colour of what they train, rest empty. */
-function Track({ segments, bout, catalogue }: { segments: Segment[]; bout: WeekBout; catalogue: Catalogue }) {
+function Track({
+  segments,
+  bout,
+  catalogue,
+}: {
+  segments: Segment[]
+  bout: WeekBout
+  catalogue: Catalogue
+}) {
   const total = segments.reduce((n, s) => n + s.seconds, 0) || 1
   const begin = segments[0]?.startS ?? 0
   const id = `hatch-${bout.items[0]!.id}`
   return (
-    <svg aria-hidden className="h-full w-3.5 shrink-0 border-r border-rule" preserveAspectRatio="none" viewBox={`0 0 10 ${total}`}>
+    <svg
+      aria-hidden
+      className="h-full w-3.5 shrink-0 border-r border-rule"
+      preserveAspectRatio="none"
+      viewBox={`0 0 10 ${total}`}
+    >
       <defs>
         <pattern id={id} width="10" height="24" patternUnits="userSpaceOnUse">
           <line x1="0" y1="12" x2="10" y2="12" stroke="var(--ink-2)" strokeWidth="5" />
@@ -161,9 +306,28 @@ function Track({ segments, bout, catalogue }: { segments: Segment[]; bout: WeekB
       </defs>
       {segments.map((s) => {
         const item = bout.items.find((i) => i.id === s.itemId)
-        const colour = item ? (GROUPS[groupOf(item, catalogue)]?.colour ?? 'var(--ink)') : 'var(--ink)'
-        const fill = s.kind === 'WORK' ? colour : s.kind === 'SET_UP' || s.kind === 'WALK' ? `url(#${id})` : s.kind === 'WARM_UP' ? colour : 'transparent'
-        return <rect key={`${s.startS}`} x={s.kind === 'WARM_UP' ? 3 : 0} width={s.kind === 'WARM_UP' ? 4 : 10} y={s.startS - begin} height={s.seconds} fill={fill} opacity={s.kind === 'WALK' ? 0.4 : 1} />
+        const colour = item
+          ? (GROUPS[groupOf(item, catalogue)]?.colour ?? 'var(--ink)')
+          : 'var(--ink)'
+        const fill =
+          s.kind === 'WORK'
+            ? colour
+            : s.kind === 'SET_UP' || s.kind === 'WALK'
+              ? `url(#${id})`
+              : s.kind === 'WARM_UP'
+                ? colour
+                : 'transparent'
+        return (
+          <rect
+            key={`${s.startS}`}
+            x={s.kind === 'WARM_UP' ? 3 : 0}
+            width={s.kind === 'WARM_UP' ? 4 : 10}
+            y={s.startS - begin}
+            height={s.seconds}
+            fill={fill}
+            opacity={s.kind === 'WALK' ? 0.4 : 1}
+          />
+        )
       })}
     </svg>
   )

@@ -11,51 +11,165 @@ import { Button } from '../../ui/Button'
 import { WordMenu } from '../../ui/WordMenu'
 import { writeSetup } from '../bench/address'
 import { SetupTable } from '../order/SetupTable'
-import { bouts, joinWithNext, moveBout, pin, placeOf, prescribe, swap, takeApart, takeOut } from './edits'
+import {
+  bouts,
+  joinWithNext,
+  moveBout,
+  pin,
+  placeOf,
+  prescribe,
+  swap,
+  takeApart,
+  takeOut,
+} from './edits'
 import type { Edit } from './useWeekEdits'
 import { WEEKDAYS, mass, platesWords, range } from './words'
 import type { MassUnit } from './words'
 
-type Props = { week: Week; item: WeekItem; catalogue: Catalogue; planning: Planning; edit: Edit; unit: MassUnit; onUnit: (u: MassUnit) => void; onClose: () => void }
+type Props = {
+  week: Week
+  item: WeekItem
+  catalogue: Catalogue
+  planning: Planning
+  edit: Edit
+  unit: MassUnit
+  onUnit: (u: MassUnit) => void
+  onClose: () => void
+}
 
 /** One exercise of the week: how it is prescribed, with what on the bar, and what to do instead. */
-export function ExercisePanel({ week, item, catalogue, planning, edit, unit, onUnit, onClose }: Props) {
+export function ExercisePanel({
+  week,
+  item,
+  catalogue,
+  planning,
+  edit,
+  unit,
+  onUnit,
+  onClose,
+}: Props) {
   const p = item.prescription
   const exercise = catalogue.exercises.find((x) => x.id === item.exerciseId)
-  const change = (what: string, c: Partial<Prescription>) => edit(`${item.name}: ${what}`, (plan) => prescribe(plan, item.id, c))
+  const change = (what: string, c: Partial<Prescription>) =>
+    edit(`${item.name}: ${what}`, (plan) => prescribe(plan, item.id, c))
   const at = placeOf(week.plan, item.id)
   const bout = at && week.days[at.day]?.bouts[at.bout]
   const follows = at && (week.days[at.day]?.bouts.length ?? 0) > at.bout + 1
   const scheme = planning.schemes.find((s) => s.scheme === p.scheme)
   const [swapping, setSwapping] = useState(false)
-  const bench = new URLSearchParams({ client: week.clientId, gym: week.gymId, candidate: item.candidateId, set: writeSetup(item.setup) })
+  const bench = new URLSearchParams({
+    client: week.clientId,
+    gym: week.gymId,
+    candidate: item.candidateId,
+    set: writeSetup(item.setup),
+  })
   return (
     <section aria-label={item.name} className="flex min-h-0 flex-col gap-2 overflow-auto text-sm">
       <h2 className="flex items-baseline gap-2 border-b border-ink pb-0.5 text-lg leading-tight">
         <span className="flex-1">{item.name}</span>
-        <button type="button" aria-label="Close the exercise" className="font-sans text-sm text-ink-2 hover:text-ink" onClick={onClose}>
+        <button
+          type="button"
+          aria-label="Close the exercise"
+          className="font-sans text-sm text-ink-2 hover:text-ink"
+          onClick={onClose}
+        >
           ×
         </button>
       </h2>
-      {item.refusal && <p className="border-l-2 border-warn bg-paper-2 px-2 py-1">{item.refusal} Swap it or take it out.</p>}
+      {item.refusal && (
+        <p className="border-l-2 border-warn bg-paper-2 px-2 py-1">
+          {item.refusal} Swap it or take it out.
+        </p>
+      )}
       {!item.refusal && (
         <>
-          {bout && <p className="text-xs text-ink-2">Its place by the usual order: {bout.reason}.</p>}
+          {bout && (
+            <p className="text-xs text-ink-2">Its place by the usual order: {bout.reason}.</p>
+          )}
           {bout?.trouble.map((t) => (
             <p key={t} className="text-xs text-warn">
               {t}
             </p>
           ))}
           <div className="grid grid-cols-3 gap-x-3 gap-y-1">
-            <Count label="Sets" value={p.sets} shown={String(p.sets)} least={1} most={10} onChange={(sets) => change(`${sets} sets`, { sets })} />
-            <Count label="In reserve" value={p.reserve} shown={trim(p.reserve, 1)} least={0} most={6} step={0.5} onChange={(reserve) => change(`${reserve} in reserve`, { reserve })} />
-            <Count label="Reps from" value={p.repetitionsLow} shown={String(p.repetitionsLow)} least={1} most={p.repetitionsHigh} onChange={(repetitionsLow) => change(`from ${repetitionsLow} repetitions`, { repetitionsLow })} />
-            <Count label="Reps to" value={p.repetitionsHigh} shown={String(p.repetitionsHigh)} least={p.repetitionsLow} most={60} onChange={(repetitionsHigh) => change(`to ${repetitionsHigh} repetitions`, { repetitionsHigh })} />
-            <Count label="Rest" value={p.restS} shown={`${p.restS} s`} least={0} most={600} step={15} onChange={(restS) => change(`${restS} s rest`, { restS })} />
-            <Count label="Lowering" value={p.tempo.loweringS} shown={`${trim(p.tempo.loweringS, 1)} s`} least={0} most={20} onChange={(v) => change(`${v} s lowering`, { tempo: { ...p.tempo, loweringS: v } })} />
-            <Count label="Lifting" value={p.tempo.liftingS} shown={`${trim(p.tempo.liftingS, 1)} s`} least={0} most={20} onChange={(v) => change(`${v} s lifting`, { tempo: { ...p.tempo, liftingS: v } })} />
-            <Count label="Low end" value={p.tempo.lowS} shown={`${trim(p.tempo.lowS, 1)} s`} least={0} most={20} onChange={(v) => change(`${v} s low`, { tempo: { ...p.tempo, lowS: v } })} />
-            <Count label="Top end" value={p.tempo.topS} shown={`${trim(p.tempo.topS, 1)} s`} least={0} most={20} onChange={(v) => change(`${v} s at the top`, { tempo: { ...p.tempo, topS: v } })} />
+            <Count
+              label="Sets"
+              value={p.sets}
+              shown={String(p.sets)}
+              least={1}
+              most={10}
+              onChange={(sets) => change(`${sets} sets`, { sets })}
+            />
+            <Count
+              label="In reserve"
+              value={p.reserve}
+              shown={trim(p.reserve, 1)}
+              least={0}
+              most={6}
+              step={0.5}
+              onChange={(reserve) => change(`${reserve} in reserve`, { reserve })}
+            />
+            <Count
+              label="Reps from"
+              value={p.repetitionsLow}
+              shown={String(p.repetitionsLow)}
+              least={1}
+              most={p.repetitionsHigh}
+              onChange={(repetitionsLow) =>
+                change(`from ${repetitionsLow} repetitions`, { repetitionsLow })
+              }
+            />
+            <Count
+              label="Reps to"
+              value={p.repetitionsHigh}
+              shown={String(p.repetitionsHigh)}
+              least={p.repetitionsLow}
+              most={60}
+              onChange={(repetitionsHigh) =>
+                change(`to ${repetitionsHigh} repetitions`, { repetitionsHigh })
+              }
+            />
+            <Count
+              label="Rest"
+              value={p.restS}
+              shown={`${p.restS} s`}
+              least={0}
+              most={600}
+              step={15}
+              onChange={(restS) => change(`${restS} s rest`, { restS })}
+            />
+            <Count
+              label="Lowering"
+              value={p.tempo.loweringS}
+              shown={`${trim(p.tempo.loweringS, 1)} s`}
+              least={0}
+              most={20}
+              onChange={(v) => change(`${v} s lowering`, { tempo: { ...p.tempo, loweringS: v } })}
+            />
+            <Count
+              label="Lifting"
+              value={p.tempo.liftingS}
+              shown={`${trim(p.tempo.liftingS, 1)} s`}
+              least={0}
+              most={20}
+              onChange={(v) => change(`${v} s lifting`, { tempo: { ...p.tempo, liftingS: v } })}
+            />
+            <Count
+              label="Low end"
+              value={p.tempo.lowS}
+              shown={`${trim(p.tempo.lowS, 1)} s`}
+              least={0}
+              most={20}
+              onChange={(v) => change(`${v} s low`, { tempo: { ...p.tempo, lowS: v } })}
+            />
+            <Count
+              label="Top end"
+              value={p.tempo.topS}
+              shown={`${trim(p.tempo.topS, 1)} s`}
+              least={0}
+              most={20}
+              onChange={(v) => change(`${v} s at the top`, { tempo: { ...p.tempo, topS: v } })}
+            />
           </div>
           <p>
             Sets as{' '}
@@ -63,8 +177,20 @@ export function ExercisePanel({ week, item, catalogue, planning, edit, unit, onU
               label="How sets are strung together"
               text={scheme?.label ?? p.scheme}
               value={p.scheme}
-              options={planning.schemes.map((s) => ({ value: s.scheme, label: s.label, note: s.how }))}
-              onChange={(v) => void answer(api.POST('/api/weeks/prescriptions', { body: { scheme: v as Prescription['scheme'], prescription: p } })).then((next) => change(planning.schemes.find((s) => s.scheme === v)?.label ?? v, next))}
+              options={planning.schemes.map((s) => ({
+                value: s.scheme,
+                label: s.label,
+                note: s.how,
+              }))}
+              onChange={(v) =>
+                void answer(
+                  api.POST('/api/weeks/prescriptions', {
+                    body: { scheme: v as Prescription['scheme'], prescription: p },
+                  }),
+                ).then((next) =>
+                  change(planning.schemes.find((s) => s.scheme === v)?.label ?? v, next),
+                )
+              }
             />
             .
           </p>
@@ -72,16 +198,39 @@ export function ExercisePanel({ week, item, catalogue, planning, edit, unit, onU
         </>
       )}
       <p className="flex flex-wrap gap-x-3 gap-y-1">
-        <Button aria-pressed={item.pinned} onClick={() => edit(item.pinned ? `${item.name} unpinned` : `${item.name} pinned`, (plan) => pin(plan, item.id, !item.pinned))}>
+        <Button
+          aria-pressed={item.pinned}
+          onClick={() =>
+            edit(item.pinned ? `${item.name} unpinned` : `${item.name} pinned`, (plan) =>
+              pin(plan, item.id, !item.pinned),
+            )
+          }
+        >
           {item.pinned ? 'Unpin' : 'Pin'}
         </Button>
-        <Button aria-expanded={swapping} onClick={() => setSwapping(!swapping)} disabled={item.refusal !== undefined}>
+        <Button
+          aria-expanded={swapping}
+          onClick={() => setSwapping(!swapping)}
+          disabled={item.refusal !== undefined}
+        >
           Swap
         </Button>
         {bout && bout.items.length > 1 ? (
-          <Button onClick={() => edit('one after the other', (plan) => takeApart(plan, placeOf(plan, item.id)!))}>Take apart</Button>
+          <Button
+            onClick={() =>
+              edit('one after the other', (plan) => takeApart(plan, placeOf(plan, item.id)!))
+            }
+          >
+            Take apart
+          </Button>
         ) : (
-          follows && <Button onClick={() => edit('in turn', (plan) => joinWithNext(plan, placeOf(plan, item.id)!))}>In turn with the next</Button>
+          follows && (
+            <Button
+              onClick={() => edit('in turn', (plan) => joinWithNext(plan, placeOf(plan, item.id)!))}
+            >
+              In turn with the next
+            </Button>
+          )
         )}
         {at && (
           <span className="self-center">
@@ -92,15 +241,27 @@ export function ExercisePanel({ week, item, catalogue, planning, edit, unit, onU
               options={[
                 ...(at.bout > 0 ? [{ value: 'earlier', label: 'earlier in the session' }] : []),
                 ...(follows ? [{ value: 'later', label: 'later in the session' }] : []),
-                ...week.days.flatMap((d, k) => (k === at.day ? [] : [{ value: String(k), label: WEEKDAYS[d.weekday - 1]! }])),
+                ...week.days.flatMap((d, k) =>
+                  k === at.day ? [] : [{ value: String(k), label: WEEKDAYS[d.weekday - 1]! }],
+                ),
               ]}
               onChange={(v) => edit(`${item.name} moved`, (plan) => moved(plan, item.id, v))}
             />
           </span>
         )}
-        <Button onClick={() => edit(`${item.name} taken out`, (plan) => takeOut(plan, item.id))}>Take out</Button>
+        <Button onClick={() => edit(`${item.name} taken out`, (plan) => takeOut(plan, item.id))}>
+          Take out
+        </Button>
       </p>
-      {swapping && <Swaps week={week} item={item} catalogue={catalogue} edit={edit} onDone={() => setSwapping(false)} />}
+      {swapping && (
+        <Swaps
+          week={week}
+          item={item}
+          catalogue={catalogue}
+          edit={edit}
+          onDone={() => setSwapping(false)}
+        />
+      )}
       {!item.refusal && (
         <>
           <Figure week={week} item={item} />
@@ -138,10 +299,32 @@ function moved(plan: Plan, itemId: string, to: string): Plan {
 }
 
 /** A number with a button on either side. */
-function Count({ label, value, shown, least, most, step = 1, onChange }: { label: string; value: number; shown: string; least: number; most: number; step?: number; onChange: (v: number) => void }) {
+function Count({
+  label,
+  value,
+  shown,
+  least,
+  most,
+  step = 1,
+  onChange,
+}: {
+  label: string
+  value: number
+  shown: string
+  least: number
+  most: number
+  step?: number
+  onChange: (v: number) => void
+}) {
   const move = (by: number) => onChange(Math.max(least, Math.min(most, value + by)))
   const button = (by: number, sign: ReactNode, word: string, end: boolean) => (
-    <button type="button" aria-label={`${label}: ${word}`} disabled={end} className="min-h-7 min-w-7 border border-rule leading-none hover:border-ink disabled:opacity-40" onClick={() => move(by)}>
+    <button
+      type="button"
+      aria-label={`${label}: ${word}`}
+      disabled={end}
+      className="min-h-7 min-w-7 border border-rule leading-none hover:border-ink disabled:opacity-40"
+      onClick={() => move(by)}
+    >
       {sign}
     </button>
   )
@@ -158,7 +341,15 @@ function Count({ label, value, shown, least, most, step = 1, onChange }: { label
 }
 
 /** Lighter sets, then the sets, with the plates of one side. */
-function Loads({ item, unit, onUnit }: { item: WeekItem; unit: MassUnit; onUnit: (u: MassUnit) => void }) {
+function Loads({
+  item,
+  unit,
+  onUnit,
+}: {
+  item: WeekItem
+  unit: MassUnit
+  onUnit: (u: MassUnit) => void
+}) {
   const l = item.load
   if (!l) return null
   const known = l.sets.some((s) => s.load)
@@ -168,8 +359,15 @@ function Loads({ item, unit, onUnit }: { item: WeekItem; unit: MassUnit; onUnit:
         <b>Load:</b>{' '}
         {known ? (
           <>
-            {l.lowKg < l.highKg ? `${mass(l.lowKg, unit)}–${mass(l.highKg, unit)}` : mass(l.sets.find((s) => s.load)!.load!.kg, unit)}{' '}
-            <button type="button" aria-label={`Unit: ${unit}`} className="border-b-2 border-dotted border-accent font-semibold" onClick={() => onUnit(unit === 'kg' ? 'lb' : 'kg')}>
+            {l.lowKg < l.highKg
+              ? `${mass(l.lowKg, unit)}–${mass(l.highKg, unit)}`
+              : mass(l.sets.find((s) => s.load)!.load!.kg, unit)}{' '}
+            <button
+              type="button"
+              aria-label={`Unit: ${unit}`}
+              className="border-b-2 border-dotted border-accent font-semibold"
+              onClick={() => onUnit(unit === 'kg' ? 'lb' : 'kg')}
+            >
               {unit}
             </button>{' '}
           </>
@@ -191,14 +389,24 @@ function Loads({ item, unit, onUnit }: { item: WeekItem; unit: MassUnit; onUnit:
               <tr key={k}>
                 <td>{s.note.startsWith('drop') ? 'drop' : `set ${k + 1}`}</td>
                 <td className="text-right">{range(s.repetitionsLow, s.repetitionsHigh)} ×</td>
-                <td className="px-2 text-right font-semibold">{s.load ? mass(s.load.kg, unit) : '–'}</td>
-                <td>{k === 0 || s.load?.kg !== l.sets[k - 1]!.load?.kg ? s.load && platesWords(s.load, unit) : ''}</td>
+                <td className="px-2 text-right font-semibold">
+                  {s.load ? mass(s.load.kg, unit) : '–'}
+                </td>
+                <td>
+                  {k === 0 || s.load?.kg !== l.sets[k - 1]!.load?.kg
+                    ? s.load && platesWords(s.load, unit)
+                    : ''}
+                </td>
               </tr>
             ))}
           </tbody>
         </table>
       )}
-      {l.sets.some((s) => s.load?.plates === 'USUAL') && <p className="text-xs text-ink-2">With the usual plates: this gym has not said which it owns.</p>}
+      {l.sets.some((s) => s.load?.plates === 'USUAL') && (
+        <p className="text-xs text-ink-2">
+          With the usual plates: this gym has not said which it owns.
+        </p>
+      )}
     </div>
   )
 }
@@ -211,19 +419,39 @@ const JOINTS = [
 ]
 
 /** The next best for the same job, given what is taken or hurts. */
-function Swaps({ week, item, catalogue, edit, onDone }: { week: Week; item: WeekItem; catalogue: Catalogue; edit: Edit; onDone: () => void }) {
+function Swaps({
+  week,
+  item,
+  catalogue,
+  edit,
+  onDone,
+}: {
+  week: Week
+  item: WeekItem
+  catalogue: Catalogue
+  edit: Edit
+  onDone: () => void
+}) {
   const needs = catalogue.exercises.find((x) => x.id === item.exerciseId)?.needs ?? []
   const [taken, setTaken] = useState<string[]>([])
   const [hurting, setHurting] = useState<string[]>([])
   const swaps = useSwaps(week.id, item.id, taken, hurting, true)
-  const toggle = (list: string[], id: string) => (list.includes(id) ? list.filter((x) => x !== id) : [...list, id])
-  const chip = (on: boolean) => `min-h-7 border px-2 ${on ? 'border-ink bg-ink text-paper' : 'border-rule hover:border-ink'}`
+  const toggle = (list: string[], id: string) =>
+    list.includes(id) ? list.filter((x) => x !== id) : [...list, id]
+  const chip = (on: boolean) =>
+    `min-h-7 border px-2 ${on ? 'border-ink bg-ink text-paper' : 'border-rule hover:border-ink'}`
   return (
     <div role="group" aria-label="Swap" className="border-l-2 border-accent pl-2">
       <p className="flex flex-wrap items-center gap-1">
         {needs.length > 0 && <span className="text-ink-2">Taken:</span>}
         {needs.map((id) => (
-          <button key={id} type="button" aria-pressed={taken.includes(id)} className={chip(taken.includes(id))} onClick={() => setTaken(toggle(taken, id))}>
+          <button
+            key={id}
+            type="button"
+            aria-pressed={taken.includes(id)}
+            className={chip(taken.includes(id))}
+            onClick={() => setTaken(toggle(taken, id))}
+          >
             {catalogue.equipment.find((e) => e.id === id)?.name ?? id}
           </button>
         ))}
@@ -231,7 +459,13 @@ function Swaps({ week, item, catalogue, edit, onDone }: { week: Week; item: Week
       <p className="mt-1 flex flex-wrap items-center gap-1">
         <span className="text-ink-2">Hurts:</span>
         {JOINTS.map((j) => (
-          <button key={j.id} type="button" aria-pressed={hurting.includes(j.id)} className={chip(hurting.includes(j.id))} onClick={() => setHurting(toggle(hurting, j.id))}>
+          <button
+            key={j.id}
+            type="button"
+            aria-pressed={hurting.includes(j.id)}
+            className={chip(hurting.includes(j.id))}
+            onClick={() => setHurting(toggle(hurting, j.id))}
+          >
             {j.label}
           </button>
         ))}
@@ -244,7 +478,9 @@ function Swaps({ week, item, catalogue, edit, onDone }: { week: Week; item: Week
               type="button"
               className="text-left font-semibold text-accent-2 underline underline-offset-2"
               onClick={() => {
-                edit(`${item.name} swapped for ${s.name}`, (plan) => swap(plan, item.id, s.candidateId, s.prescription))
+                edit(`${item.name} swapped for ${s.name}`, (plan) =>
+                  swap(plan, item.id, s.candidateId, s.prescription),
+                )
                 onDone()
               }}
             >
@@ -262,5 +498,12 @@ function Swaps({ week, item, catalogue, edit, onDone }: { week: Week; item: Week
 function Figure({ week, item }: { week: Week; item: WeekItem }) {
   const figure = useFigure(week.id, item.candidateId)
   if (!figure.data) return <div className="h-36 shrink-0" />
-  return <Stage drawing={{ ...figure.data.side, levers: [] }} box={frame([figure.data.side])} label={`${item.name}, lengthened end`} className="h-36 w-full shrink-0" />
+  return (
+    <Stage
+      drawing={{ ...figure.data.side, levers: [] }}
+      box={frame([figure.data.side])}
+      label={`${item.name}, lengthened end`}
+      className="h-36 w-full shrink-0"
+    />
+  )
 }

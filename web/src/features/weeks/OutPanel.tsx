@@ -11,7 +11,8 @@ import { Trouble } from '../../ui/Notice'
 import type { MassUnit } from './words'
 import { WEEKDAYS } from './words'
 
-const LINK = 'inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink'
+const LINK =
+  'inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink'
 
 /** Where the plan goes: onto the floor, onto paper, into a calendar, a file, or a link for the client. */
 export function OutPanel({ week, unit }: { week: Week; unit: MassUnit }) {
@@ -21,7 +22,13 @@ export function OutPanel({ week, unit }: { week: Week; unit: MassUnit }) {
   const at = `/api/weeks/${week.id}`
   const ofStep = step > 0 ? `&step=${step}` : ''
   const start = useMutation({
-    mutationFn: (day: number) => answer(api.POST('/api/weeks/{id}/start', { params: { path: { id: week.id } }, body: { day, ...(step > 0 ? { step } : {}) } })),
+    mutationFn: (day: number) =>
+      answer(
+        api.POST('/api/weeks/{id}/start', {
+          params: { path: { id: week.id } },
+          body: { day, ...(step > 0 ? { step } : {}) },
+        }),
+      ),
     onSuccess: (s) => {
       void queries.invalidateQueries({ queryKey: ['sessions'] })
       void navigate(`/sessions/${s.sessionId}`)
@@ -34,12 +41,19 @@ export function OutPanel({ week, unit }: { week: Week; unit: MassUnit }) {
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/30" />
-        <Dialog.Content aria-describedby={undefined} className="fixed top-16 left-1/2 z-50 max-h-[85vh] w-[36rem] max-w-[calc(100vw-2rem)] -translate-x-1/2 overflow-auto border border-ink bg-paper p-4 text-sm">
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-16 left-1/2 z-50 max-h-[85vh] w-[36rem] max-w-[calc(100vw-2rem)] -translate-x-1/2 overflow-auto border border-ink bg-paper p-4 text-sm"
+        >
           <Dialog.Title className="text-lg">Out of the plan</Dialog.Title>
           {week.block.length > 0 && (
             <label className="mt-2 block">
               As{' '}
-              <select className="border border-rule px-2 py-1" value={step} onChange={(e) => setStep(Number(e.target.value))}>
+              <select
+                className="border border-rule px-2 py-1"
+                value={step}
+                onChange={(e) => setStep(Number(e.target.value))}
+              >
                 <option value={0}>planned</option>
                 {week.block.map((s) => (
                   <option key={s.number} value={s.number}>
@@ -61,7 +75,11 @@ export function OutPanel({ week, unit }: { week: Week; unit: MassUnit }) {
                       <span className="text-ink-2">nothing in it</span>
                     ) : (
                       <span className="inline-flex gap-2">
-                        <a className={LINK} href={`${at}/sheet.pdf?day=${k}&unit=${unit}${ofStep}`} download>
+                        <a
+                          className={LINK}
+                          href={`${at}/sheet.pdf?day=${k}&unit=${unit}${ofStep}`}
+                          download
+                        >
                           Sheet (PDF)
                         </a>
                         <Button disabled={start.isPending} onClick={() => start.mutate(k)}>
@@ -100,9 +118,15 @@ function Share({ week }: { week: Week }) {
   const queries = useQueryClient()
   const path = { params: { path: { id: week.id } } }
   const key = [...keys.week(week.id), 'shares']
-  const out = useQuery({ queryKey: key, queryFn: () => answer(api.GET('/api/weeks/{id}/shares', path)) })
+  const out = useQuery({
+    queryKey: key,
+    queryFn: () => answer(api.GET('/api/weeks/{id}/shares', path)),
+  })
   const fresh = () => queries.invalidateQueries({ queryKey: key })
-  const make = useMutation({ mutationFn: () => answer(api.POST('/api/weeks/{id}/shares', path)), onSuccess: fresh })
+  const make = useMutation({
+    mutationFn: () => answer(api.POST('/api/weeks/{id}/shares', path)),
+    onSuccess: fresh,
+  })
   const revoke = useMutation({
     mutationFn: () => answer(api.DELETE('/api/weeks/{id}/shares', path)),
     onSuccess: () => {
@@ -114,11 +138,22 @@ function Share({ week }: { week: Week }) {
   return (
     <>
       <h3 className="mt-4 text-base">A link for {week.clientName}</h3>
-      <p className="text-ink-2">Whoever has it reads the sessions, loads and set-ups, not the health notes. Nothing can be changed by it.</p>
+      <p className="text-ink-2">
+        Whoever has it reads the sessions, loads and set-ups, not the health notes. Nothing can be
+        changed by it.
+      </p>
       {link && (
         <p className="mt-1">
-          <input readOnly aria-label="Link for the client" className="w-full border border-rule px-2 py-1" value={link} onFocus={(e) => e.target.select()} />
-          <span className="text-xs text-ink-2">Shown this once. It works where Istmo is reached; on this machine only, for now.</span>
+          <input
+            readOnly
+            aria-label="Link for the client"
+            className="w-full border border-rule px-2 py-1"
+            value={link}
+            onFocus={(e) => e.target.select()}
+          />
+          <span className="text-xs text-ink-2">
+            Shown this once. It works where Istmo is reached; on this machine only, for now.
+          </span>
         </p>
       )}
       <p className="mt-1 flex flex-wrap items-baseline gap-2">
@@ -131,7 +166,10 @@ function Share({ week }: { week: Week }) {
               Revoke {out.data!.out.length === 1 ? 'it' : `all ${out.data!.out.length}`}
             </Button>
             <span className="text-ink-2">
-              {out.data!.out.length === 1 ? 'One link is out' : `${out.data!.out.length} links are out`}, since {dayWords(out.data!.out[0]!)}.
+              {out.data!.out.length === 1
+                ? 'One link is out'
+                : `${out.data!.out.length} links are out`}
+              , since {dayWords(out.data!.out[0]!)}.
             </span>
           </>
         )}

@@ -14,27 +14,88 @@ function monday(daysAhead: number): string {
 const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
 
 /** The whole plan as one sentence whose underlined words are controls. */
-export function PlanLine({ week, catalogue, planning, edit }: { week: Week; catalogue: Catalogue; planning: Planning; edit: Edit }) {
+export function PlanLine({
+  week,
+  catalogue,
+  planning,
+  edit,
+}: {
+  week: Week
+  catalogue: Catalogue
+  planning: Planning
+  edit: Edit
+}) {
   const p = week.plan
   const school = catalogue.schools.find((s) => s.id === week.brief.school)
-  const lengths = Array.from({ length: planning.mostBlockWeeks - planning.leastBlockWeeks + 1 }, (_, k) => planning.leastBlockWeeks + k)
+  const lengths = Array.from(
+    { length: planning.mostBlockWeeks - planning.leastBlockWeeks + 1 },
+    (_, k) => planning.leastBlockWeeks + k,
+  )
   const starts = [0, 7, 14, 21].map(monday)
   return (
     <p className="font-serif text-lg leading-relaxed" data-testid="plan-line">
-      For <b>{week.clientName}</b> at <b>{week.gymName}</b>: bring up <b>{regionWords(catalogue.regions, Object.keys(week.brief.aim ?? {}))}</b>; keep out <b>{(week.brief.keepOut ?? []).length === 0 ? 'nothing' : regionWords(catalogue.regions, week.brief.keepOut ?? [])}</b>; judged <b>{school?.label ?? week.brief.school}</b>; in{' '}
-      <WordMenu label="Sessions a week" text={`${p.days.length} ${p.days.length === 1 ? 'session' : 'sessions'}`} value={String(p.days.length)} options={[1, 2, 3, 4, 5, 6, 7].map((n) => ({ value: String(n), label: `${n} a week` }))} onChange={(v) => edit(`${v} sessions a week`, (x) => setTimes(x, Number(v)))} />
+      For <b>{week.clientName}</b> at <b>{week.gymName}</b>: bring up{' '}
+      <b>{regionWords(catalogue.regions, Object.keys(week.brief.aim ?? {}))}</b>; keep out{' '}
+      <b>
+        {(week.brief.keepOut ?? []).length === 0
+          ? 'nothing'
+          : regionWords(catalogue.regions, week.brief.keepOut ?? [])}
+      </b>
+      ; judged <b>{school?.label ?? week.brief.school}</b>; in{' '}
+      <WordMenu
+        label="Sessions a week"
+        text={`${p.days.length} ${p.days.length === 1 ? 'session' : 'sessions'}`}
+        value={String(p.days.length)}
+        options={[1, 2, 3, 4, 5, 6, 7].map((n) => ({ value: String(n), label: `${n} a week` }))}
+        onChange={(v) => edit(`${v} sessions a week`, (x) => setTimes(x, Number(v)))}
+      />
       , worked{' '}
-      <WordMenu label="Taking turns" text={planning.pairings.find((x) => x.pairing === p.pairing)?.label ?? ''} value={p.pairing} options={planning.pairings.map((x) => ({ value: x.pairing, label: x.label }))} onChange={(v) => edit(`worked ${planning.pairings.find((x) => x.pairing === v)?.label}`, (x) => ({ ...x, pairing: v as typeof p.pairing }))} />
+      <WordMenu
+        label="Taking turns"
+        text={planning.pairings.find((x) => x.pairing === p.pairing)?.label ?? ''}
+        value={p.pairing}
+        options={planning.pairings.map((x) => ({ value: x.pairing, label: x.label }))}
+        onChange={(v) =>
+          edit(`worked ${planning.pairings.find((x) => x.pairing === v)?.label}`, (x) => ({
+            ...x,
+            pairing: v as typeof p.pairing,
+          }))
+        }
+      />
       ; the rest{' '}
-      <WordToggle label="What is not aimed at" text={p.hold ? 'is held' : 'is left'} note="Held: a few sets a week for groups that are not aimed at" on={p.hold} onChange={(hold) => edit(hold ? 'the rest held' : 'the rest left', (x) => ({ ...x, hold }))} />
+      <WordToggle
+        label="What is not aimed at"
+        text={p.hold ? 'is held' : 'is left'}
+        note="Held: a few sets a week for groups that are not aimed at"
+        on={p.hold}
+        onChange={(hold) => edit(hold ? 'the rest held' : 'the rest left', (x) => ({ ...x, hold }))}
+      />
       ;{' '}
-      <WordToggle label="Variety" text={p.varied ? 'other exercises each day' : 'the same exercises may return'} note="The same exercise again is measured sooner; another one is more variety" on={p.varied} onChange={(varied) => edit(varied ? 'other exercises each day' : 'exercises may return', (x) => ({ ...x, varied }))} />
+      <WordToggle
+        label="Variety"
+        text={p.varied ? 'other exercises each day' : 'the same exercises may return'}
+        note="The same exercise again is measured sooner; another one is more variety"
+        on={p.varied}
+        onChange={(varied) =>
+          edit(varied ? 'other exercises each day' : 'exercises may return', (x) => ({
+            ...x,
+            varied,
+          }))
+        }
+      />
       ; in{' '}
       <WordMenu
         label="Block"
         text={p.blockWeeks ? `a block of ${p.blockWeeks} weeks` : 'no block yet'}
         value={String(p.blockWeeks ?? 0)}
-        options={[{ value: '0', label: 'no block' }, ...lengths.map((n) => ({ value: String(n), label: `${n} weeks`, note: 'sets and load rise, then an easier week and a retest' }))]}
+        options={[
+          { value: '0', label: 'no block' },
+          ...lengths.map((n) => ({
+            value: String(n),
+            label: `${n} weeks`,
+            note: 'sets and load rise, then an easier week and a retest',
+          })),
+        ]}
         onChange={(v) =>
           edit(v === '0' ? 'no block' : `a block of ${v} weeks`, (x) => {
             const next = { ...x }
@@ -47,7 +108,15 @@ export function PlanLine({ week, catalogue, planning, edit }: { week: Week; cata
         <>
           {' '}
           from{' '}
-          <WordMenu label="Begins" text={p.startsOn ? DATE.format(new Date(p.startsOn)) : 'a day to be said'} {...(p.startsOn ? { value: p.startsOn } : {})} options={starts.map((d) => ({ value: d, label: DATE.format(new Date(d)) }))} onChange={(v) => edit(`begins ${DATE.format(new Date(v))}`, (x) => ({ ...x, startsOn: v }))} />
+          <WordMenu
+            label="Begins"
+            text={p.startsOn ? DATE.format(new Date(p.startsOn)) : 'a day to be said'}
+            {...(p.startsOn ? { value: p.startsOn } : {})}
+            options={starts.map((d) => ({ value: d, label: DATE.format(new Date(d)) }))}
+            onChange={(v) =>
+              edit(`begins ${DATE.format(new Date(v))}`, (x) => ({ ...x, startsOn: v }))
+            }
+          />
         </>
       )}
       .

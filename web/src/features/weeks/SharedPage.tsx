@@ -10,7 +10,11 @@ import { useMassUnit } from './useMassUnit'
 /** What a client reads behind a link: the sessions, nothing to change. */
 export function SharedPage() {
   const { token } = useParams()
-  const plan = useQuery({ queryKey: ['shared', token], queryFn: () => answer(api.GET('/api/shared/{token}', { params: { path: { token: token! } } })), retry: false })
+  const plan = useQuery({
+    queryKey: ['shared', token],
+    queryFn: () => answer(api.GET('/api/shared/{token}', { params: { path: { token: token! } } })),
+    retry: false,
+  })
   const [unit, setUnit] = useMassUnit()
   if (plan.isError) return <Trouble error={plan.error} />
   if (!plan.data) return <Waiting what="Loading the plan" />
@@ -19,7 +23,12 @@ export function SharedPage() {
       <h1 className="border-b border-ink pb-1 text-xl">{plan.data.name}</h1>
       <p className="text-sm text-ink-2">
         At {plan.data.gymName}. Loads in{' '}
-        <button type="button" aria-label={`Unit: ${unit}`} className="border-b-2 border-dotted border-accent font-semibold text-ink" onClick={() => setUnit(unit === 'kg' ? 'lb' : 'kg')}>
+        <button
+          type="button"
+          aria-label={`Unit: ${unit}`}
+          className="border-b-2 border-dotted border-accent font-semibold text-ink"
+          onClick={() => setUnit(unit === 'kg' ? 'lb' : 'kg')}
+        >
           {unit}
         </button>
         .
@@ -39,21 +48,39 @@ export function SharedPage() {
       {plan.data.days.map((d) => (
         <section key={d.weekday} className="mt-4">
           <h2 className="border-b border-rule text-lg">
-            {WEEKDAYS[d.weekday - 1]} <span className="font-sans text-sm font-normal text-ink-2">about {Math.round(d.usedMinutes)} minutes</span>
+            {WEEKDAYS[d.weekday - 1]}{' '}
+            <span className="font-sans text-sm font-normal text-ink-2">
+              about {Math.round(d.usedMinutes)} minutes
+            </span>
           </h2>
           {d.bouts.map((items, b) => (
             <div key={b} className={items.length > 1 ? 'border-l-2 border-accent pl-2' : ''}>
               {items.length > 1 && <p className="pt-1 text-sm text-ink-2">In turn:</p>}
               {items.map((i) => (
                 <div key={i.name} className="flex gap-3 border-b border-rule/60 py-2">
-                  {i.figure && <Stage drawing={{ ...i.figure, levers: [] }} box={frame([i.figure])} label={`${i.name}, lengthened end`} className="h-24 w-24 shrink-0" />}
+                  {i.figure && (
+                    <Stage
+                      drawing={{ ...i.figure, levers: [] }}
+                      box={frame([i.figure])}
+                      label={`${i.name}, lengthened end`}
+                      className="h-24 w-24 shrink-0"
+                    />
+                  )}
                   <div className="text-sm">
                     <p className="text-base font-semibold">{i.name}</p>
                     <p>{i.prescription}</p>
                     {i.load.sets.some((s) => s.load) ? (
                       <p>
-                        {loadsWords(i.load.sets.map((s) => s.load), unit)}
-                        {i.load.sets[0]?.load && platesWords(i.load.sets[0].load, unit) && <span className="text-ink-2"> ({platesWords(i.load.sets[0].load, unit)})</span>}
+                        {loadsWords(
+                          i.load.sets.map((s) => s.load),
+                          unit,
+                        )}
+                        {i.load.sets[0]?.load && platesWords(i.load.sets[0].load, unit) && (
+                          <span className="text-ink-2">
+                            {' '}
+                            ({platesWords(i.load.sets[0].load, unit)})
+                          </span>
+                        )}
                       </p>
                     ) : (
                       <p className="text-ink-2">Begin light; find the load in the lighter sets.</p>

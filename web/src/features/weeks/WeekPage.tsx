@@ -15,7 +15,17 @@ import type { Key } from './DayStrip'
 import { ExercisePanel } from './ExercisePanel'
 import { OutPanel } from './OutPanel'
 import { PlanLine } from './PlanLine'
-import { bouts, joinWithNext, moveBout, pin, prescribe, setDay, setWeekday, takeApart, takeOut } from './edits'
+import {
+  bouts,
+  joinWithNext,
+  moveBout,
+  pin,
+  prescribe,
+  setDay,
+  setWeekday,
+  takeApart,
+  takeOut,
+} from './edits'
 import { useCompose, useWeekEdits } from './useWeekEdits'
 import { useMassUnit } from './useMassUnit'
 
@@ -39,7 +49,8 @@ export function WeekPage() {
 
   useEffect(() => {
     const onKeyDown = (e: KeyboardEvent) => {
-      const typing = e.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName)
+      const typing =
+        e.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName)
       if (typing || e.ctrlKey || e.metaKey || e.altKey) return
       if (e.key === 'z') undo()
       else if (e.key === 'Z') redo()
@@ -58,8 +69,14 @@ export function WeekPage() {
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!week.data || !catalogue.data || !planning.data) return <Waiting what="Loading the week" />
   const w = week.data
-  const item = w.days.flatMap((d) => d.bouts).flatMap((b) => b.items).find((i) => i.id === chosen)
-  const pixelsAMinute = Math.min(MOST_PIXELS_A_MINUTE, STRIP_PIXELS / Math.max(...w.days.map((d) => Math.max(d.minutes, d.usedMinutes))))
+  const item = w.days
+    .flatMap((d) => d.bouts)
+    .flatMap((b) => b.items)
+    .find((i) => i.id === chosen)
+  const pixelsAMinute = Math.min(
+    MOST_PIXELS_A_MINUTE,
+    STRIP_PIXELS / Math.max(...w.days.map((d) => Math.max(d.minutes, d.usedMinutes))),
+  )
   const empty = w.days.every((d) => d.bouts.length === 0)
   const composed = search.data?.search
 
@@ -69,16 +86,33 @@ export function WeekPage() {
     const sets = k.item.prescription.sets
     const moves: Record<string, () => void> = k.alt
       ? {
-          ArrowUp: () => edit(`${name} earlier`, (p) => moveBout(p, at, { day, bout: Math.max(0, k.bout - 1) })),
+          ArrowUp: () =>
+            edit(`${name} earlier`, (p) => moveBout(p, at, { day, bout: Math.max(0, k.bout - 1) })),
           ArrowDown: () => edit(`${name} later`, (p) => moveBout(p, at, { day, bout: k.bout + 2 })),
-          ArrowLeft: () => edit(`${name} a session earlier`, (p) => moveBout(p, at, { day: day - 1, bout: bouts(p, day - 1).length })),
-          ArrowRight: () => edit(`${name} a session later`, (p) => moveBout(p, at, { day: day + 1, bout: bouts(p, day + 1).length })),
+          ArrowLeft: () =>
+            edit(`${name} a session earlier`, (p) =>
+              moveBout(p, at, { day: day - 1, bout: bouts(p, day - 1).length }),
+            ),
+          ArrowRight: () =>
+            edit(`${name} a session later`, (p) =>
+              moveBout(p, at, { day: day + 1, bout: bouts(p, day + 1).length }),
+            ),
         }
       : {
-          '+': () => sets < 10 && edit(`${name}: ${sets + 1} sets`, (p) => prescribe(p, k.item.id, { sets: sets + 1 })),
-          '-': () => sets > 1 && edit(`${name}: ${sets - 1} sets`, (p) => prescribe(p, k.item.id, { sets: sets - 1 })),
-          p: () => edit(k.item.pinned ? `${name} unpinned` : `${name} pinned`, (p) => pin(p, k.item.id, !k.item.pinned)),
-          t: () => edit('in turn', (p) => (bouts(p, day)[k.bout]!.length > 1 ? takeApart(p, at) : joinWithNext(p, at))),
+          '+': () =>
+            sets < 10 &&
+            edit(`${name}: ${sets + 1} sets`, (p) => prescribe(p, k.item.id, { sets: sets + 1 })),
+          '-': () =>
+            sets > 1 &&
+            edit(`${name}: ${sets - 1} sets`, (p) => prescribe(p, k.item.id, { sets: sets - 1 })),
+          p: () =>
+            edit(k.item.pinned ? `${name} unpinned` : `${name} pinned`, (p) =>
+              pin(p, k.item.id, !k.item.pinned),
+            ),
+          t: () =>
+            edit('in turn', (p) =>
+              bouts(p, day)[k.bout]!.length > 1 ? takeApart(p, at) : joinWithNext(p, at),
+            ),
           d: () => edit(`${name} taken out`, (p) => takeOut(p, k.item.id)),
           Delete: () => edit(`${name} taken out`, (p) => takeOut(p, k.item.id)),
         }
@@ -112,27 +146,47 @@ export function WeekPage() {
           {run ? (
             <>
               <span role="status" className="text-sm text-ink-2">
-                Looking for {seconds} s{progress && progress.points > 0 ? `: one is found, none could be better by more than ${percent(1 - progress.bound / progress.points)}` : ''} …
+                Looking for {seconds} s
+                {progress && progress.points > 0
+                  ? `: one is found, none could be better by more than ${percent(1 - progress.bound / progress.points)}`
+                  : ''}{' '}
+                …
               </span>
               <Button onClick={stop}>Take what there is</Button>
             </>
           ) : (
             <>
-              <Button look={empty ? 'ink' : 'line'} disabled={busy} onClick={() => search.mutate(USUAL_S)}>
+              <Button
+                look={empty ? 'ink' : 'line'}
+                disabled={busy}
+                onClick={() => search.mutate(USUAL_S)}
+              >
                 {empty ? 'Compose the week' : 'Compose around what is pinned'}
               </Button>
               {!empty && (
-                <Button disabled={busy} onClick={() => search.mutate(LOOK_LONGER_S)} title="Twenty seconds instead of two">
+                <Button
+                  disabled={busy}
+                  onClick={() => search.mutate(LOOK_LONGER_S)}
+                  title="Twenty seconds instead of two"
+                >
                   Look longer
                 </Button>
               )}
             </>
           )}
           {!empty && <OutPanel week={w} unit={unit} />}
-          <Button disabled={!w.undo || run !== null} onClick={undo} title={w.undo ? `Takes back: ${w.undo}` : undefined}>
+          <Button
+            disabled={!w.undo || run !== null}
+            onClick={undo}
+            title={w.undo ? `Takes back: ${w.undo}` : undefined}
+          >
             Undo
           </Button>
-          <Button disabled={!w.redo || run !== null} onClick={redo} title={w.redo ? `Does again: ${w.redo}` : undefined}>
+          <Button
+            disabled={!w.redo || run !== null}
+            onClick={redo}
+            title={w.redo ? `Does again: ${w.redo}` : undefined}
+          >
             Do again
           </Button>
         </span>
@@ -141,9 +195,17 @@ export function WeekPage() {
       <ClientWarnings statements={w.statements} who={w.clientName} />
       {error !== null && <Trouble error={error} />}
       {search.isError && <Trouble error={search.error} />}
-      {search.data?.obstacles.map((o) => <p key={o} role="alert" className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm">{o}</p>)}
+      {search.data?.obstacles.map((o) => (
+        <p key={o} role="alert" className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm">
+          {o}
+        </p>
+      ))}
       {composed && w.undo === 'composed' && <SearchWords search={composed} />}
-      {empty && !run && <p className="text-sm text-ink-2">Nothing in it yet. Compose it, or add exercises to a session and compose around them.</p>}
+      {empty && !run && (
+        <p className="text-sm text-ink-2">
+          Nothing in it yet. Compose it, or add exercises to a session and compose around them.
+        </p>
+      )}
       <div className="grid min-h-0 flex-1 gap-5 lg:grid-cols-[minmax(0,1fr)_18rem_20rem]">
         <div className="flex min-h-0 flex-wrap gap-4 overflow-auto sm:flex-nowrap">
           {w.days.map((d, k) => (
@@ -160,7 +222,11 @@ export function WeekPage() {
               onKey={key(k)}
               onMinutes={(minutes) => edit(`${minutes} minutes`, (p) => setDay(p, k, { minutes }))}
               onWeekday={(weekday) => edit('another weekday', (p) => setWeekday(p, k, weekday))}
-              onOneStation={(oneStation) => edit(oneStation ? 'at one station' : 'at any station', (p) => setDay(p, k, { oneStation }))}
+              onOneStation={(oneStation) =>
+                edit(oneStation ? 'at one station' : 'at any station', (p) =>
+                  setDay(p, k, { oneStation }),
+                )
+              }
               onAdd={() => setAdding(k)}
               onArrange={() => arrange(k)}
             />
@@ -168,12 +234,28 @@ export function WeekPage() {
         </div>
         <CoveragePanel week={w} catalogue={catalogue.data} edit={edit} />
         {item ? (
-          <ExercisePanel key={item.id} week={w} item={item} catalogue={catalogue.data} planning={planning.data} edit={edit} unit={unit} onUnit={setUnit} onClose={() => setChosen(null)} />
+          <ExercisePanel
+            key={item.id}
+            week={w}
+            item={item}
+            catalogue={catalogue.data}
+            planning={planning.data}
+            edit={edit}
+            unit={unit}
+            onUnit={setUnit}
+            onClose={() => setChosen(null)}
+          />
         ) : (
           <Beside week={w} />
         )}
       </div>
-      <AddExercise week={w} day={adding} catalogue={catalogue.data} edit={edit} onClose={() => setAdding(null)} />
+      <AddExercise
+        week={w}
+        day={adding}
+        catalogue={catalogue.data}
+        edit={edit}
+        onClose={() => setAdding(null)}
+      />
     </article>
   )
 }
@@ -182,7 +264,9 @@ export function WeekPage() {
 function SearchWords({ search }: { search: Search }) {
   return (
     <p role="status" className="text-sm text-ink-2">
-      {search.proved ? `Proved: no week does better by these rules (${search.seconds.toFixed(1)} s).` : `Found in ${search.seconds.toFixed(1)} s. By these rules no week could be better by more than ${percent(search.gap)}; looking longer may find one.`}
+      {search.proved
+        ? `Proved: no week does better by these rules (${search.seconds.toFixed(1)} s).`
+        : `Found in ${search.seconds.toFixed(1)} s. By these rules no week could be better by more than ${percent(search.gap)}; looking longer may find one.`}
     </p>
   )
 }
@@ -192,7 +276,11 @@ function Beside({ week }: { week: Week }) {
   return (
     <section aria-label="The block" className="min-h-0 overflow-auto text-sm">
       {week.block.length > 0 && <BlockPanel week={week} />}
-      <p className="mt-2 text-ink-2">Choose an exercise for its sets, loads and plates, or to swap it. Drag a block to move it, or press Alt with an arrow. In a block: hatched is setting up, narrow is a lighter set, full is work, empty is rest.</p>
+      <p className="mt-2 text-ink-2">
+        Choose an exercise for its sets, loads and plates, or to swap it. Drag a block to move it,
+        or press Alt with an arrow. In a block: hatched is setting up, narrow is a lighter set, full
+        is work, empty is rest.
+      </p>
     </section>
   )
 }

@@ -14,9 +14,17 @@ import { useWeekEdits } from './useWeekEdits'
 
 afterEach(() => vi.unstubAllGlobals())
 
-const planning: Planning = { schemes: [{ scheme: 'STRAIGHT', label: 'straight sets', how: 'The same load.' }], pairings: [{ pairing: 'NONE', label: 'one after the other' }], leastBlockWeeks: 4, mostBlockWeeks: 8 }
+const planning: Planning = {
+  schemes: [{ scheme: 'STRAIGHT', label: 'straight sets', how: 'The same load.' }],
+  pairings: [{ pairing: 'NONE', label: 'one after the other' }],
+  leastBlockWeeks: 4,
+  mostBlockWeeks: 8,
+}
 
-function wrapped(children: ReactNode, client = new QueryClient({ defaultOptions: { queries: { retry: false } } })) {
+function wrapped(
+  children: ReactNode,
+  client = new QueryClient({ defaultOptions: { queries: { retry: false } } }),
+) {
   return render(
     <QueryClientProvider client={client}>
       <MemoryRouter>{children}</MemoryRouter>
@@ -26,7 +34,23 @@ function wrapped(children: ReactNode, client = new QueryClient({ defaultOptions:
 
 const nothing = () => {}
 const strip = (d = week.days[0]!, more: Partial<Parameters<typeof DayStrip>[0]> = {}) => (
-  <DayStrip day={d} index={0} pixelsAMinute={8} catalogue={catalogue} taken={[1, 4]} chosen={null} onChoose={nothing} onDrop={nothing} onKey={nothing} onMinutes={nothing} onWeekday={nothing} onOneStation={nothing} onAdd={nothing} onArrange={nothing} {...more} />
+  <DayStrip
+    day={d}
+    index={0}
+    pixelsAMinute={8}
+    catalogue={catalogue}
+    taken={[1, 4]}
+    chosen={null}
+    onChoose={nothing}
+    onDrop={nothing}
+    onKey={nothing}
+    onMinutes={nothing}
+    onWeekday={nothing}
+    onOneStation={nothing}
+    onAdd={nothing}
+    onArrange={nothing}
+    {...more}
+  />
 )
 
 test('coverage says what is short and lets more be asked', () => {
@@ -38,7 +62,9 @@ test('coverage says what is short and lets more be asked', () => {
   expect(screen.getByText('Outer hamstring: 1.5 of 7 sets.')).toBeInTheDocument()
   fireEvent.click(screen.getByRole('button', { name: 'A set more asked of outer hamstring' }))
   expect((edit.mock.calls[0]![1] as (p: Plan) => Plan)(week.plan).targets).toEqual({ BFL: 8 })
-  expect(screen.getByRole('button', { name: 'Why short, and what would help?' })).toBeInTheDocument()
+  expect(
+    screen.getByRole('button', { name: 'Why short, and what would help?' }),
+  ).toBeInTheDocument()
 })
 
 test('the chart is full where what is asked is there', () => {
@@ -50,14 +76,31 @@ test('the chart is full where what is asked is there', () => {
 test('a strip is to scale, its blocks are chosen and moved by keys, and an overfull day says so', () => {
   const onChoose = vi.fn()
   const onKey = vi.fn()
-  wrapped(strip(day(1, [item('press', 'Leg press', { VL: 1 }), item('curl', 'Leg curl', { BFL: 1 }, { pinned: true })], { usedMinutes: 72 }), { onChoose, onKey }))
+  wrapped(
+    strip(
+      day(
+        1,
+        [
+          item('press', 'Leg press', { VL: 1 }),
+          item('curl', 'Leg curl', { BFL: 1 }, { pinned: true }),
+        ],
+        { usedMinutes: 72 },
+      ),
+      { onChoose, onKey },
+    ),
+  )
   const blocks = screen.getAllByRole('listitem')
   expect(blocks.map((b) => b.style.top)).toEqual(['0px', '80px'])
   expect(blocks[0]!.style.height).toBe('79px')
   expect(screen.getByText(/72 of/)).toHaveClass('text-warn')
-  fireEvent.click(screen.getByRole('button', { name: /^Leg press, 3 × 8–12, 2 left, exercise 1 on Monday/ }))
+  fireEvent.click(
+    screen.getByRole('button', { name: /^Leg press, 3 × 8–12, 2 left, exercise 1 on Monday/ }),
+  )
   expect(onChoose).toHaveBeenCalledWith('press')
-  fireEvent.keyDown(screen.getByRole('button', { name: /^Leg curl.*pinned/ }), { key: 'ArrowUp', altKey: true })
+  fireEvent.keyDown(screen.getByRole('button', { name: /^Leg curl.*pinned/ }), {
+    key: 'ArrowUp',
+    altKey: true,
+  })
   expect(onKey.mock.calls[0]![0]).toMatchObject({ bout: 1, key: 'ArrowUp', alt: true })
 })
 
@@ -66,7 +109,9 @@ test('a block dropped on a strip goes before what stands there', () => {
   const { container } = wrapped(strip(undefined, { onDrop }))
   const area = container.querySelector('.relative')!
   const drop = (data: string) => {
-    const event = createEvent.drop(area, { dataTransfer: { getData: () => data, setData: nothing, effectAllowed: '' } })
+    const event = createEvent.drop(area, {
+      dataTransfer: { getData: () => data, setData: nothing, effectAllowed: '' },
+    })
     Object.defineProperty(event, 'clientY', { value: 10 })
     fireEvent(area, event)
   }
@@ -78,33 +123,73 @@ test('a block dropped on a strip goes before what stands there', () => {
 
 test('remarks on the order offer the usual one', () => {
   const onArrange = vi.fn()
-  wrapped(strip(day(1, [item('press', 'Leg press', { VL: 1 })], { remarks: ['Leg curl before Leg press: it is heavy.'] }), { onArrange }))
+  wrapped(
+    strip(
+      day(1, [item('press', 'Leg press', { VL: 1 })], {
+        remarks: ['Leg curl before Leg press: it is heavy.'],
+      }),
+      { onArrange },
+    ),
+  )
   fireEvent.click(screen.getByRole('button', { name: 'Put in the usual order' }))
   expect(onArrange).toHaveBeenCalled()
 })
 
 test('an exercise shows its loads with plates in either unit, and its numbers move within what is allowed', () => {
-  vi.stubGlobal('fetch', () => Promise.resolve(Response.json({ side: { lines: [], circles: [], levers: [] }, plan: { lines: [], circles: [], levers: [] } })))
+  vi.stubGlobal('fetch', () =>
+    Promise.resolve(
+      Response.json({
+        side: { lines: [], circles: [], levers: [] },
+        plan: { lines: [], circles: [], levers: [] },
+      }),
+    ),
+  )
   const edit = vi.fn()
   const onUnit = vi.fn()
-  const { rerender } = wrapped(<ExercisePanel week={week} item={week.days[0]!.bouts[0]!.items[0]!} catalogue={catalogue} planning={planning} edit={edit} unit="kg" onUnit={onUnit} onClose={nothing} />)
+  const { rerender } = wrapped(
+    <ExercisePanel
+      week={week}
+      item={week.days[0]!.bouts[0]!.items[0]!}
+      catalogue={catalogue}
+      planning={planning}
+      edit={edit}
+      unit="kg"
+      onUnit={onUnit}
+      onClose={nothing}
+    />,
+  )
   expect(screen.getByText('20 a side')).toBeInTheDocument()
   expect(screen.getByText('from 60 kg for 10, 2 in reserve, on 2026-11-19.')).toBeInTheDocument()
   fireEvent.click(screen.getByRole('button', { name: 'Unit: kg' }))
   expect(onUnit).toHaveBeenCalledWith('lb')
   fireEvent.click(screen.getByRole('button', { name: 'Sets: more' }))
-  expect((edit.mock.calls[0]![1] as (p: Plan) => Plan)(week.plan).days[0]!.bouts[0]![0]).toMatchObject({ pinned: true, prescription: { sets: 4 } })
+  expect(
+    (edit.mock.calls[0]![1] as (p: Plan) => Plan)(week.plan).days[0]!.bouts[0]![0],
+  ).toMatchObject({ pinned: true, prescription: { sets: 4 } })
   fireEvent.click(screen.getByRole('button', { name: 'In turn with the next' }))
   expect((edit.mock.calls[1]![1] as (p: Plan) => Plan)(week.plan).days[0]!.bouts).toHaveLength(1)
   fireEvent.keyDown(screen.getByRole('button', { name: /^Move it/ }), { key: 'Enter' })
   fireEvent.click(screen.getByRole('menuitem', { name: 'Thursday' }))
-  expect((edit.mock.calls[2]![1] as (p: Plan) => Plan)(week.plan).days.map((d) => d.bouts.length)).toEqual([1, 1])
+  expect(
+    (edit.mock.calls[2]![1] as (p: Plan) => Plan)(week.plan).days.map((d) => d.bouts.length),
+  ).toEqual([1, 1])
   expect(screen.getByText('Stop signs:').parentElement).toHaveTextContent('Heels lift.')
   rerender(<div />)
 })
 
 test('what is left out says why and can only be swapped away or taken out', () => {
-  wrapped(<ExercisePanel week={week} item={item('press', 'Leg press', {}, { refusal: 'Leg press is left out. Not here.' })} catalogue={catalogue} planning={planning} edit={nothing} unit="kg" onUnit={nothing} onClose={nothing} />)
+  wrapped(
+    <ExercisePanel
+      week={week}
+      item={item('press', 'Leg press', {}, { refusal: 'Leg press is left out. Not here.' })}
+      catalogue={catalogue}
+      planning={planning}
+      edit={nothing}
+      unit="kg"
+      onUnit={nothing}
+      onClose={nothing}
+    />,
+  )
   expect(screen.getByText(/Not here/)).toBeInTheDocument()
   expect(screen.queryByText('Load:')).toBeNull()
   expect(screen.getByRole('button', { name: 'Take out' })).toBeEnabled()
@@ -121,7 +206,9 @@ function Edits({ act }: { act: (e: ReturnType<typeof useWeekEdits>) => void }) {
 }
 
 test('quick edits go one after the other, each on what the one before left', async () => {
-  const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } })
+  const client = new QueryClient({
+    defaultOptions: { queries: { retry: false, staleTime: Infinity } },
+  })
   client.setQueryData(keys.week('w'), week)
   const sent: { version: number; name: string }[] = []
   vi.stubGlobal('fetch', async (request: Request) => {
@@ -150,7 +237,13 @@ test('quick edits go one after the other, each on what the one before left', asy
 test('an edit that the server refuses is told, and the week is asked for again', async () => {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } })
   client.setQueryData(keys.week('w'), week)
-  vi.stubGlobal('fetch', () => Promise.resolve(new Response(JSON.stringify({ detail: 'This plan was changed elsewhere meanwhile.' }), { status: 409 })))
+  vi.stubGlobal('fetch', () =>
+    Promise.resolve(
+      new Response(JSON.stringify({ detail: 'This plan was changed elsewhere meanwhile.' }), {
+        status: 409,
+      }),
+    ),
+  )
   wrapped(<Edits act={(e) => e.edit('late', (p) => ({ ...p, name: 'late' }))} />, client)
   fireEvent.click(screen.getByText('act'))
   expect(await screen.findByRole('alert')).toHaveTextContent('changed elsewhere')

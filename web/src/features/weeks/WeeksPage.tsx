@@ -34,7 +34,21 @@ export function WeeksPage() {
   const begin = useMutation({
     mutationFn: ({ times, oneStation }: { times?: number; oneStation?: boolean }) => {
       const { clientId, gymId, aim, keepOut, school, preset, weights } = orderInput(brief)!
-      return answer(api.POST('/api/weeks', { body: { ...(clientId ? { clientId } : {}), ...(gymId ? { gymId } : {}), aim: aim ?? {}, keepOut: keepOut ?? [], ...(school ? { school } : {}), ...(preset ? { preset } : {}), weights: weights ?? {}, ...(times ? { times } : {}), oneStation: oneStation ?? false } }))
+      return answer(
+        api.POST('/api/weeks', {
+          body: {
+            ...(clientId ? { clientId } : {}),
+            ...(gymId ? { gymId } : {}),
+            aim: aim ?? {},
+            keepOut: keepOut ?? [],
+            ...(school ? { school } : {}),
+            ...(preset ? { preset } : {}),
+            weights: weights ?? {},
+            ...(times ? { times } : {}),
+            oneStation: oneStation ?? false,
+          },
+        }),
+      )
     },
     onSuccess: (w) => {
       queries.setQueryData(keys.week(w.id), w)
@@ -45,14 +59,16 @@ export function WeeksPage() {
   const [removed, setRemoved] = useState<Line | null>(null)
   const fresh = () => queries.invalidateQueries({ queryKey: ['weeks'] })
   const remove = useMutation({
-    mutationFn: (w: Line) => answer(api.DELETE('/api/weeks/{id}', { params: { path: { id: w.id } } })),
+    mutationFn: (w: Line) =>
+      answer(api.DELETE('/api/weeks/{id}', { params: { path: { id: w.id } } })),
     onSuccess: (_, w) => {
       setRemoved(w)
       return fresh()
     },
   })
   const putBack = useMutation({
-    mutationFn: (w: Line) => answer(api.POST('/api/weeks/{id}/restore', { params: { path: { id: w.id } } })),
+    mutationFn: (w: Line) =>
+      answer(api.POST('/api/weeks/{id}/restore', { params: { path: { id: w.id } } })),
     onSuccess: () => {
       setRemoved(null)
       return fresh()
@@ -60,7 +76,8 @@ export function WeeksPage() {
   })
   const failed = [catalogue, clients, gyms, weeks].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
-  if (!catalogue.data || !clients.data || !gyms.data || !weeks.data) return <Waiting what="Loading" />
+  if (!catalogue.data || !clients.data || !gyms.data || !weeks.data)
+    return <Waiting what="Loading" />
   const client = clients.data.find((c) => c.id === brief.client)
   const name = (id: string) => clients.data.find((c) => c.id === id)?.name
   const ready = orderInput(brief) !== null
@@ -68,22 +85,44 @@ export function WeeksPage() {
     <div className="flex flex-col gap-4">
       <section>
         <h1 className="border-b border-ink pb-1 text-xl">Plan a week</h1>
-        <BriefLine brief={brief} change={change} catalogue={catalogue.data} clients={clients.data} gyms={gyms.data} weighed />
+        <BriefLine
+          brief={brief}
+          change={change}
+          catalogue={catalogue.data}
+          clients={clients.data}
+          gyms={gyms.data}
+          weighed
+        />
         {ready ? (
           <p className="mt-2 flex flex-wrap items-stretch gap-2">
             {FREQUENCIES.map((f) => (
-              <Button key={f.times} look={client?.profile.daysAWeek === f.times ? 'ink' : 'line'} disabled={begin.isPending} onClick={() => begin.mutate({ times: f.times })} className="flex-col !items-start">
+              <Button
+                key={f.times}
+                look={client?.profile.daysAWeek === f.times ? 'ink' : 'line'}
+                disabled={begin.isPending}
+                onClick={() => begin.mutate({ times: f.times })}
+                className="flex-col !items-start"
+              >
                 {f.label}
-                <span className="text-xs font-normal opacity-80">{client?.profile.daysAWeek === f.times ? 'as this client trains' : f.note}</span>
+                <span className="text-xs font-normal opacity-80">
+                  {client?.profile.daysAWeek === f.times ? 'as this client trains' : f.note}
+                </span>
               </Button>
             ))}
-            <Button disabled={begin.isPending} onClick={() => begin.mutate({ oneStation: true })} className="flex-col !items-start">
+            <Button
+              disabled={begin.isPending}
+              onClick={() => begin.mutate({ oneStation: true })}
+              className="flex-col !items-start"
+            >
               One station
               <span className="text-xs font-normal opacity-80">the bar's load may stay</span>
             </Button>
           </p>
         ) : (
-          <Quiet>Say in the sentence above what should grow, or paint it on the order's chart. Then a week can be planned for it.</Quiet>
+          <Quiet>
+            Say in the sentence above what should grow, or paint it on the order's chart. Then a
+            week can be planned for it.
+          </Quiet>
         )}
         {ready && <BringIn clientId={brief.client!} gymId={brief.gym!} />}
         {begin.isError && <Trouble error={begin.error} />}
@@ -94,21 +133,36 @@ export function WeeksPage() {
         <ul>
           {weeks.data.map((w) => (
             <li key={w.id} className="flex items-baseline border-b border-rule/60">
-              <Link to={`/weeks/${w.id}`} className="grid flex-1 gap-x-4 py-2 hover:bg-paper-2 sm:grid-cols-[7rem_12rem_10rem_1fr]">
+              <Link
+                to={`/weeks/${w.id}`}
+                className="grid flex-1 gap-x-4 py-2 hover:bg-paper-2 sm:grid-cols-[7rem_12rem_10rem_1fr]"
+              >
                 <span className="text-ink-2">{day(w.changedAt)}</span>
                 <span className="font-semibold">{w.name}</span>
                 <span className="text-ink-2">{gyms.data.find((g) => g.id === w.gymId)?.name}</span>
                 <span className="text-sm">
-                  {name(w.clientId)}: {w.days} {w.days === 1 ? 'session' : 'sessions'}, {w.exercises === 0 ? 'nothing in them yet' : `${w.exercises} exercises`}
+                  {name(w.clientId)}: {w.days} {w.days === 1 ? 'session' : 'sessions'},{' '}
+                  {w.exercises === 0 ? 'nothing in them yet' : `${w.exercises} exercises`}
                 </span>
               </Link>
-              <Button look="bare" aria-label={`Remove ${w.name} of ${name(w.clientId)}`} disabled={remove.isPending} onClick={() => remove.mutate(w)}>
+              <Button
+                look="bare"
+                aria-label={`Remove ${w.name} of ${name(w.clientId)}`}
+                disabled={remove.isPending}
+                onClick={() => remove.mutate(w)}
+              >
                 Remove
               </Button>
             </li>
           ))}
         </ul>
-        {removed && <Undo text={`${removed.name} was removed.`} pending={putBack.isPending} onUndo={() => putBack.mutate(removed)} />}
+        {removed && (
+          <Undo
+            text={`${removed.name} was removed.`}
+            pending={putBack.isPending}
+            onUndo={() => putBack.mutate(removed)}
+          />
+        )}
         {[remove, putBack].map((m, k) => m.isError && <Trouble key={k} error={m.error} />)}
       </section>
     </div>

@@ -17,5 +17,10 @@ export function groupOf(item: WeekItem, catalogue: Catalogue): string {
 /** For the chart: effective sets beside what is asked, or beside what would be much where nothing is. */
 export function covered(coverage: Coverage): Record<string, number> {
   const usual = Math.max(6, ...Object.values(coverage.targets))
-  return Object.fromEntries(Object.entries(coverage.sets).map(([id, has]) => [id, Math.min(1, has / Math.max(1, coverage.targets[id] ?? usual))]))
+  return Object.fromEntries(
+    Object.entries(coverage.sets).map(([id, has]) => [
+      id,
+      Math.min(1, has / Math.max(1, coverage.targets[id] ?? usual)),
+    ]),
+  )
 }

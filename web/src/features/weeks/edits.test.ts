@@ -1,11 +1,49 @@
 import { expect, test } from 'vitest'
 import type { Plan, PlanItem, Prescription } from '../../api/client'
-import { add, joinWithNext, moveBout, pin, placeOf, prescribe, setTimes, setWeekday, swap, takeApart, takeOut } from './edits'
+import {
+  add,
+  joinWithNext,
+  moveBout,
+  pin,
+  placeOf,
+  prescribe,
+  setTimes,
+  setWeekday,
+  swap,
+  takeApart,
+  takeOut,
+} from './edits'
 
-const usual: Prescription = { sets: 3, repetitionsLow: 8, repetitionsHigh: 12, reserve: 2, tempo: { loweringS: 2, lowS: 0, liftingS: 1, topS: 0 }, restS: 120, scheme: 'STRAIGHT' }
-const item = (id: string): PlanItem => ({ id, candidateId: `x/${id}`, pinned: false, prescription: usual })
-const plan = (...days: string[][]): Plan => ({ name: 'p', pairing: 'NONE', varied: false, hold: true, targets: {}, days: days.map((ids, k) => ({ weekday: 1 + 3 * k, minutes: 60, oneStation: false, bouts: ids.map((id) => [item(id)]) })) })
-const shape = (p: Plan) => p.days.map((d) => d.bouts.map((b) => b.map((i) => i.id).join('+')).join(' '))
+const usual: Prescription = {
+  sets: 3,
+  repetitionsLow: 8,
+  repetitionsHigh: 12,
+  reserve: 2,
+  tempo: { loweringS: 2, lowS: 0, liftingS: 1, topS: 0 },
+  restS: 120,
+  scheme: 'STRAIGHT',
+}
+const item = (id: string): PlanItem => ({
+  id,
+  candidateId: `x/${id}`,
+  pinned: false,
+  prescription: usual,
+})
+const plan = (...days: string[][]): Plan => ({
+  name: 'p',
+  pairing: 'NONE',
+  varied: false,
+  hold: true,
+  targets: {},
+  days: days.map((ids, k) => ({
+    weekday: 1 + 3 * k,
+    minutes: 60,
+    oneStation: false,
+    bouts: ids.map((id) => [item(id)]),
+  })),
+})
+const shape = (p: Plan) =>
+  p.days.map((d) => d.bouts.map((b) => b.map((i) => i.id).join('+')).join(' '))
 
 test('a bout moves within its session and to another', () => {
   const p = plan(['a', 'b', 'c'], ['d'])
@@ -27,7 +65,10 @@ test('taking turns and apart again is the same week', () => {
 test('what is touched is pinned, what is taken out leaves no empty bout', () => {
   const p = plan(['a'], ['b'])
   const touched = prescribe(p, 'a', { sets: 5 })
-  expect(touched.days[0]!.bouts[0]![0]).toMatchObject({ pinned: true, prescription: { sets: 5, repetitionsLow: 8 } })
+  expect(touched.days[0]!.bouts[0]![0]).toMatchObject({
+    pinned: true,
+    prescription: { sets: 5, repetitionsLow: 8 },
+  })
   expect(pin(touched, 'a', false).days[0]!.bouts[0]![0]!.pinned).toBe(false)
   expect(shape(takeOut(p, 'a'))).toEqual(['', 'b'])
   expect(placeOf(p, 'b')).toEqual({ day: 1, bout: 0 })
@@ -35,8 +76,17 @@ test('what is touched is pinned, what is taken out leaves no empty bout', () => 
 })
 
 test('a swap keeps the sets and its place', () => {
-  const swapped = swap(prescribe(plan(['a', 'b']), 'a', { sets: 5 }), 'a', 'y/other', { ...usual, sets: 3, restS: 60 })
-  expect(swapped.days[0]!.bouts[0]![0]).toMatchObject({ id: 'a', candidateId: 'y/other', pinned: true, prescription: { sets: 5, restS: 60 } })
+  const swapped = swap(prescribe(plan(['a', 'b']), 'a', { sets: 5 }), 'a', 'y/other', {
+    ...usual,
+    sets: 3,
+    restS: 60,
+  })
+  expect(swapped.days[0]!.bouts[0]![0]).toMatchObject({
+    id: 'a',
+    candidateId: 'y/other',
+    pinned: true,
+    prescription: { sets: 5, restS: 60 },
+  })
 })
 
 test('sessions come on free weekdays and stay in order', () => {

@@ -32,19 +32,32 @@ export function moveBout(plan: Plan, from: Place, to: Place): Plan {
   const target = from.day === to.day ? without : [...bouts(plan, to.day)]
   const at = from.day === to.day && to.bout > from.bout ? to.bout - 1 : to.bout
   target.splice(Math.max(0, Math.min(target.length, at)), 0, moved)
-  return from.day === to.day ? withBouts(plan, from.day, target) : withBouts(withBouts(plan, from.day, without), to.day, target)
+  return from.day === to.day
+    ? withBouts(plan, from.day, target)
+    : withBouts(withBouts(plan, from.day, without), to.day, target)
 }
 
 function mapItem(plan: Plan, itemId: string, change: (i: PlanItem) => PlanItem | null): Plan {
   return {
     ...plan,
-    days: plan.days.map((d) => ({ ...d, bouts: (d.bouts ?? []).map((b) => b.map((i) => (i.id === itemId ? change(i) : i)).filter((i): i is PlanItem => i !== null)).filter((b) => b.length > 0) })),
+    days: plan.days.map((d) => ({
+      ...d,
+      bouts: (d.bouts ?? [])
+        .map((b) =>
+          b.map((i) => (i.id === itemId ? change(i) : i)).filter((i): i is PlanItem => i !== null),
+        )
+        .filter((b) => b.length > 0),
+    })),
   }
 }
 
 /** What the coach has touched stays when the week is composed again. */
 export function prescribe(plan: Plan, itemId: string, change: Partial<Prescription>): Plan {
-  return mapItem(plan, itemId, (i) => ({ ...i, pinned: true, prescription: { ...i.prescription, ...change } }))
+  return mapItem(plan, itemId, (i) => ({
+    ...i,
+    pinned: true,
+    prescription: { ...i.prescription, ...change },
+  }))
 }
 
 export function pin(plan: Plan, itemId: string, pinned: boolean): Plan {
@@ -55,8 +68,18 @@ export function takeOut(plan: Plan, itemId: string): Plan {
   return mapItem(plan, itemId, () => null)
 }
 
-export function swap(plan: Plan, itemId: string, candidateId: string, prescription: Prescription): Plan {
-  return mapItem(plan, itemId, (i) => ({ ...i, candidateId, pinned: true, prescription: { ...prescription, sets: i.prescription.sets } }))
+export function swap(
+  plan: Plan,
+  itemId: string,
+  candidateId: string,
+  prescription: Prescription,
+): Plan {
+  return mapItem(plan, itemId, (i) => ({
+    ...i,
+    candidateId,
+    pinned: true,
+    prescription: { ...prescription, sets: i.prescription.sets },
+  }))
 }
 
 export function add(plan: Plan, day: number, item: PlanItem): Plan {
@@ -68,13 +91,21 @@ export function joinWithNext(plan: Plan, at: Place): Plan {
   const all = bouts(plan, at.day)
   const next = all[at.bout + 1]
   if (!next) return plan
-  return withBouts(plan, at.day, [...all.slice(0, at.bout), [...all[at.bout]!, ...next], ...all.slice(at.bout + 2)])
+  return withBouts(plan, at.day, [
+    ...all.slice(0, at.bout),
+    [...all[at.bout]!, ...next],
+    ...all.slice(at.bout + 2),
+  ])
 }
 
 /** Takes a bout apart: one after the other again. */
 export function takeApart(plan: Plan, at: Place): Plan {
   const all = bouts(plan, at.day)
-  return withBouts(plan, at.day, [...all.slice(0, at.bout), ...all[at.bout]!.map((i) => [i]), ...all.slice(at.bout + 1)])
+  return withBouts(plan, at.day, [
+    ...all.slice(0, at.bout),
+    ...all[at.bout]!.map((i) => [i]),
+    ...all.slice(at.bout + 1),
+  ])
 }
 
 export function setDay(plan: Plan, day: number, change: Partial<PlanDay>): Plan {
@@ -87,7 +118,8 @@ export function setTimes(plan: Plan, times: number): Plan {
   const days = [...plan.days]
   for (const weekday of [1, 4, 3, 5, 2, 6, 7]) {
     if (days.length === times) break
-    if (!days.some((d) => d.weekday === weekday)) days.push({ weekday, minutes: plan.days[0]?.minutes ?? 60, oneStation: false, bouts: [] })
+    if (!days.some((d) => d.weekday === weekday))
+      days.push({ weekday, minutes: plan.days[0]?.minutes ?? 60, oneStation: false, bouts: [] })
   }
   return { ...plan, days: days.sort((a, b) => a.weekday - b.weekday) }
 }
@@ -95,5 +127,10 @@ export function setTimes(plan: Plan, times: number): Plan {
 /** A day on another weekday; days stay in the order of the week. A weekday that is taken changes nothing. */
 export function setWeekday(plan: Plan, day: number, weekday: number): Plan {
   if (plan.days.some((d) => d.weekday === weekday)) return plan
-  return { ...plan, days: plan.days.map((d, k) => (k === day ? { ...d, weekday } : d)).sort((a, b) => a.weekday - b.weekday) }
+  return {
+    ...plan,
+    days: plan.days
+      .map((d, k) => (k === day ? { ...d, weekday } : d))
+      .sort((a, b) => a.weekday - b.weekday),
+  }
 }

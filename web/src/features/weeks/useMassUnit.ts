@@ -5,7 +5,9 @@ const KEY = 'istmo.mass-unit'
 
 /** Kilograms or pounds, kept on this device. */
 export function useMassUnit(): [MassUnit, (u: MassUnit) => void] {
-  const [unit, setUnit] = useState<MassUnit>(() => (localStorage.getItem(KEY) === 'lb' ? 'lb' : 'kg'))
+  const [unit, setUnit] = useState<MassUnit>(() =>
+    localStorage.getItem(KEY) === 'lb' ? 'lb' : 'kg',
+  )
   return [
     unit,
     (u) => {

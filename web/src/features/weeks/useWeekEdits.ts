@@ -45,11 +45,28 @@ export function useWeekEdits(id: string) {
   const edit: Edit = (what, change) =>
     send((now) => {
       const plan = change(now.plan)
-      return plan === now.plan ? null : answer(api.PUT('/api/weeks/{id}', { ...path, body: { version: now.version, what, plan } }))
+      return plan === now.plan
+        ? null
+        : answer(
+            api.PUT('/api/weeks/{id}', { ...path, body: { version: now.version, what, plan } }),
+          )
     })
-  const undo = () => send((now) => (now.undo ? answer(api.POST('/api/weeks/{id}/undo', { ...path, body: { version: now.version } })) : null))
-  const redo = () => send((now) => (now.redo ? answer(api.POST('/api/weeks/{id}/redo', { ...path, body: { version: now.version } })) : null))
-  const arrange = (day: number) => send((now) => answer(api.POST('/api/weeks/{id}/arrange', { ...path, body: { version: now.version, day } })))
+  const undo = () =>
+    send((now) =>
+      now.undo
+        ? answer(api.POST('/api/weeks/{id}/undo', { ...path, body: { version: now.version } }))
+        : null,
+    )
+  const redo = () =>
+    send((now) =>
+      now.redo
+        ? answer(api.POST('/api/weeks/{id}/redo', { ...path, body: { version: now.version } }))
+        : null,
+    )
+  const arrange = (day: number) =>
+    send((now) =>
+      answer(api.POST('/api/weeks/{id}/arrange', { ...path, body: { version: now.version, day } })),
+    )
   return { edit, undo, redo, arrange, keep, error, busy: waiting > 0 }
 }
 
@@ -64,18 +81,25 @@ export function useCompose(id: string, keep: (w: Week) => void) {
       const key = crypto.randomUUID()
       setRun(key)
       setSeconds(wanted)
-      return answer(api.POST('/api/weeks/{id}/compose', { params: { path: { id } }, body: { version: now!.version, run: key, seconds: wanted } }))
+      return answer(
+        api.POST('/api/weeks/{id}/compose', {
+          params: { path: { id } },
+          body: { version: now!.version, run: key, seconds: wanted },
+        }),
+      )
     },
     onSuccess: (c) => keep(c.week),
     onSettled: () => setRun(null),
   })
   const progress = useQuery({
     queryKey: ['week', id, 'compose', run],
-    queryFn: () => answer(api.GET('/api/weeks/{id}/compose/{run}', { params: { path: { id, run: run! } } })),
+    queryFn: () =>
+      answer(api.GET('/api/weeks/{id}/compose/{run}', { params: { path: { id, run: run! } } })),
     enabled: run !== null,
     refetchInterval: 500,
     retry: false,
   })
-  const stop = () => run && void api.DELETE('/api/weeks/{id}/compose/{run}', { params: { path: { id, run } } })
+  const stop = () =>
+    run && void api.DELETE('/api/weeks/{id}/compose/{run}', { params: { path: { id, run } } })
   return { search, run, seconds, stop, progress: run === null ? undefined : progress.data }
 }

@@ -1,9 +1,25 @@
 import { expect, test } from 'vitest'
 import type { Loading, Prescription } from '../../api/client'
 import { KG_PER_LB } from '../../quantity/plates'
-import { loadsWords, mass, platesWords, prescriptionWords, range, tempoWords, weekdayShort } from './words'
+import {
+  loadsWords,
+  mass,
+  platesWords,
+  prescriptionWords,
+  range,
+  tempoWords,
+  weekdayShort,
+} from './words'
 
-const p: Prescription = { sets: 4, repetitionsLow: 8, repetitionsHigh: 12, reserve: 1.5, tempo: { loweringS: 2, lowS: 2, liftingS: 1, topS: 0 }, restS: 90, scheme: 'STRAIGHT' }
+const p: Prescription = {
+  sets: 4,
+  repetitionsLow: 8,
+  repetitionsHigh: 12,
+  reserve: 1.5,
+  tempo: { loweringS: 2, lowS: 2, liftingS: 1, topS: 0 },
+  restS: 90,
+  scheme: 'STRAIGHT',
+}
 
 test('a prescription in words', () => {
   expect(prescriptionWords(p)).toBe('4 × 8–12, 1.5 left')
@@ -22,7 +38,13 @@ test('loads in both units, with the plates of one side', () => {
 })
 
 test('sets at the same load are told together', () => {
-  const at = (kg: number): Loading => ({ kg, kind: 'STEPS', emptyKg: 0, perSide: [], plates: 'NONE' })
+  const at = (kg: number): Loading => ({
+    kg,
+    kind: 'STEPS',
+    emptyKg: 0,
+    perSide: [],
+    plates: 'NONE',
+  })
   expect(loadsWords([at(60), at(60), at(60)], 'kg')).toBe('60 kg')
   expect(loadsWords([at(60), at(62.5), at(62.5)], 'kg')).toBe('1 at 60, 2 at 62.5 kg')
   expect(loadsWords([undefined], 'kg')).toBe('')

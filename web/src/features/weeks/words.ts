@@ -2,7 +2,15 @@ import type { Loading, Prescription } from '../../api/client'
 import { trim } from '../../quantity/format'
 import { KG_PER_LB } from '../../quantity/plates'
 
-export const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
+export const WEEKDAYS = [
+  'Monday',
+  'Tuesday',
+  'Wednesday',
+  'Thursday',
+  'Friday',
+  'Saturday',
+  'Sunday',
+]
 
 export function weekdayShort(weekday: number): string {
   return (WEEKDAYS[weekday - 1] ?? '').slice(0, 3)
@@ -48,5 +56,8 @@ export function loadsWords(loads: (Loading | undefined)[], unit: MassUnit): stri
     else runs.push({ kg: l.kg, n: 1 })
   }
   if (runs.length === 1) return `${mass(runs[0]!.kg, unit)} ${unit}`
-  return runs.map((r) => `${r.n} at ${mass(r.kg, unit)}`).join(', ') + (runs.length > 0 ? ` ${unit}` : '')
+  return (
+    runs.map((r) => `${r.n} at ${mass(r.kg, unit)}`).join(', ') +
+    (runs.length > 0 ? ` ${unit}` : '')
+  )
 }

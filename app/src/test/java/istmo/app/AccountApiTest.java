@@ -22,13 +22,25 @@ class AccountApiTest {
   @Test
   void whoIsNotSignedInSeesNothingAndMayTryTheModel() {
     Visitor v = RunningApp.visitor();
-    for (String path : new String[] {"/api/clients", "/api/gyms", "/api/sessions", "/api/catalogue", "/api/account/sessions"}) {
+    for (String path :
+        new String[] {
+          "/api/clients", "/api/gyms", "/api/sessions", "/api/catalogue", "/api/account/sessions"
+        }) {
       Answer a = v.get(path);
       assertThat(a.status()).as(path).isEqualTo(401);
       assertThat(a.contentType()).contains("problem+json");
       assertThat(a.at("/detail").asString()).contains("Sign in first");
     }
-    assertThat(v.post("/api/analyses", Map.of("body", Map.of("statureM", 1.8, "massKg", 80, "sex", "MALE"), "family", "squat")).status()).isEqualTo(200);
+    assertThat(
+            v.post(
+                    "/api/analyses",
+                    Map.of(
+                        "body",
+                        Map.of("statureM", 1.8, "massKg", 80, "sex", "MALE"),
+                        "family",
+                        "squat"))
+                .status())
+        .isEqualTo(200);
     assertThat(v.get("/api/account").at("/signedIn").asBoolean()).isFalse();
     assertThat(v.post("/api/account/demo", "").status()).as("this is no demo").isEqualTo(404);
   }
@@ -46,13 +58,20 @@ class AccountApiTest {
     assertThat(v.get("/api/clients").status()).isEqualTo(401);
   }
 
-  /** A session id from before signing in is worth nothing afterwards, and the cookie is closed to scripts and other sites. */
+  /**
+   * A session id from before signing in is worth nothing afterwards, and the cookie is closed to
+   * scripts and other sites.
+   */
   @Test
   void theSessionGetsANewIdAndItsCookieIsClosed() {
     RunningApp.anotherCoach("fixed");
     Visitor v = RunningApp.visitor();
     Answer in = signIn(v, "fixed", PASSWORD);
-    String cookie = in.headers().get("set-cookie").stream().filter(c -> c.startsWith("istmo=")).reduce((a, b) -> b).orElseThrow();
+    String cookie =
+        in.headers().get("set-cookie").stream()
+            .filter(c -> c.startsWith("istmo="))
+            .reduce((a, b) -> b)
+            .orElseThrow();
     assertThat(cookie).contains("HttpOnly").contains("SameSite=Strict");
     String before = v.cookie("istmo").orElseThrow();
     signIn(v, "fixed", PASSWORD);
@@ -61,12 +80,21 @@ class AccountApiTest {
 
   @Test
   void aChangeWithoutThePagesTokenIsRefused() {
-    Answer a = RunningApp.send("POST", "/api/gyms", Map.of("name", "Forged", "equipment", java.util.List.of()), "X-XSRF-TOKEN", "forged");
+    Answer a =
+        RunningApp.send(
+            "POST",
+            "/api/gyms",
+            Map.of("name", "Forged", "equipment", java.util.List.of()),
+            "X-XSRF-TOKEN",
+            "forged");
     assertThat(a.status()).isEqualTo(403);
     assertThat(a.contentType()).contains("problem+json");
   }
 
-  /** Five tries are free; then the name has to wait, with the right password too, and a name that does not exist is told the same. */
+  /**
+   * Five tries are free; then the name has to wait, with the right password too, and a name that
+   * does not exist is told the same.
+   */
   @Test
   void failuresInARowMakeANameWait() {
     RunningApp.anotherCoach("slow.down");
@@ -80,9 +108,18 @@ class AccountApiTest {
       assertThat(wait.headers().get("retry-after")).isNotEmpty();
       assertThat(wait.at("/detail").asString()).contains("Wait");
     }
-    RunningApp.bean(JdbcTemplate.class).update("update sign_in_failure set last_at = last_at - interval '3 seconds' where sign_in_name = 'slow.down'");
+    RunningApp.bean(JdbcTemplate.class)
+        .update(
+            "update sign_in_failure set last_at = last_at - interval '3 seconds' where sign_in_name"
+                + " = 'slow.down'");
     assertThat(signIn(RunningApp.visitor(), "slow.down", PASSWORD).status()).isEqualTo(200);
-    assertThat(RunningApp.bean(JdbcTemplate.class).queryForObject("select count(*) from sign_in_failure where sign_in_name = 'slow.down'", Integer.class)).as("forgotten after success").isZero();
+    assertThat(
+            RunningApp.bean(JdbcTemplate.class)
+                .queryForObject(
+                    "select count(*) from sign_in_failure where sign_in_name = 'slow.down'",
+                    Integer.class))
+        .as("forgotten after success")
+        .isZero();
   }
 
   @Test
@@ -93,13 +130,32 @@ class AccountApiTest {
     Answer both = here.get("/api/account/sessions");
     assertThat(both.body().size()).isEqualTo(2);
     assertThat(both.body().toString()).doesNotContain(here.cookie("istmo").orElseThrow());
-    assertThat(here.send("PUT", "/api/account/password", Map.of("oldPassword", "not this one", "newPassword", "short")).fault("oldPassword")).isEqualTo("is not right");
-    assertThat(here.send("PUT", "/api/account/password", Map.of("oldPassword", PASSWORD, "newPassword", "short")).fault("newPassword")).contains("at least 10");
-    assertThat(here.send("PUT", "/api/account/password", Map.of("oldPassword", PASSWORD, "newPassword", "another long password")).status()).isEqualTo(204);
+    assertThat(
+            here.send(
+                    "PUT",
+                    "/api/account/password",
+                    Map.of("oldPassword", "not this one", "newPassword", "short"))
+                .fault("oldPassword"))
+        .isEqualTo("is not right");
+    assertThat(
+            here.send(
+                    "PUT",
+                    "/api/account/password",
+                    Map.of("oldPassword", PASSWORD, "newPassword", "short"))
+                .fault("newPassword"))
+        .contains("at least 10");
+    assertThat(
+            here.send(
+                    "PUT",
+                    "/api/account/password",
+                    Map.of("oldPassword", PASSWORD, "newPassword", "another long password"))
+                .status())
+        .isEqualTo(204);
     assertThat(there.get("/api/clients").status()).isEqualTo(401);
     assertThat(here.get("/api/clients").status()).isEqualTo(200);
     assertThat(signIn(RunningApp.visitor(), "two.places", PASSWORD).status()).isEqualTo(401);
-    assertThat(signIn(RunningApp.visitor(), "two.places", "another long password").status()).isEqualTo(200);
+    assertThat(signIn(RunningApp.visitor(), "two.places", "another long password").status())
+        .isEqualTo(200);
   }
 
   @Test
@@ -107,8 +163,16 @@ class AccountApiTest {
     Visitor here = RunningApp.anotherCoach("lost.phone");
     Visitor phone = RunningApp.visitor();
     signIn(phone, "lost.phone", PASSWORD);
-    String other = here.get("/api/account/sessions").body().findParents("id").stream().filter(s -> !s.get("current").asBoolean()).findFirst().orElseThrow().get("id").asString();
-    assertThat(RunningApp.delete("/api/account/sessions/" + other).status()).as("not by another coach").isEqualTo(404);
+    String other =
+        here.get("/api/account/sessions").body().findParents("id").stream()
+            .filter(s -> !s.get("current").asBoolean())
+            .findFirst()
+            .orElseThrow()
+            .get("id")
+            .asString();
+    assertThat(RunningApp.delete("/api/account/sessions/" + other).status())
+        .as("not by another coach")
+        .isEqualTo(404);
     assertThat(here.send("DELETE", "/api/account/sessions/" + other, null).status()).isEqualTo(204);
     assertThat(phone.get("/api/clients").status()).isEqualTo(401);
     assertThat(here.get("/api/account/sessions").body().size()).isEqualTo(1);
@@ -116,23 +180,41 @@ class AccountApiTest {
 
   @Test
   void theFirstAccountIsMadeOnce() {
-    Answer again = RunningApp.visitor().post("/api/account/first", Map.of("name", "Intruder", "signInName", "intruder", "password", PASSWORD));
+    Answer again =
+        RunningApp.visitor()
+            .post(
+                "/api/account/first",
+                Map.of("name", "Intruder", "signInName", "intruder", "password", PASSWORD));
     assertThat(again.status()).isEqualTo(409);
-    Answer strange = RunningApp.visitor().post("/api/account/coaches", Map.of("name", "Intruder", "signInName", "intruder", "password", PASSWORD));
+    Answer strange =
+        RunningApp.visitor()
+            .post(
+                "/api/account/coaches",
+                Map.of("name", "Intruder", "signInName", "intruder", "password", PASSWORD));
     assertThat(strange.status()).isEqualTo(401);
   }
 
   @ParameterizedTest
-  @CsvSource({"ab, a long enough password, signInName", "owner, a long enough password, signInName", "fine.name, too short, password"})
+  @CsvSource({
+    "ab, a long enough password, signInName",
+    "owner, a long enough password, signInName",
+    "fine.name, too short, password"
+  })
   void anAccountThatCannotBeIsNamed(String signInName, String password, String field) {
-    Answer a = RunningApp.post("/api/account/coaches", Map.of("name", "New", "signInName", signInName, "password", password));
+    Answer a =
+        RunningApp.post(
+            "/api/account/coaches",
+            Map.of("name", "New", "signInName", signInName, "password", password));
     assertThat(a.status()).isEqualTo(422);
     assertThat(a.fault(field)).isNotNull();
   }
 
   @Test
   void passwordsAreNotKept() {
-    String hash = RunningApp.bean(JdbcTemplate.class).queryForObject("select password_hash from coach where sign_in_name = 'owner'", String.class);
+    String hash =
+        RunningApp.bean(JdbcTemplate.class)
+            .queryForObject(
+                "select password_hash from coach where sign_in_name = 'owner'", String.class);
     assertThat(hash).startsWith("$2a$12$").doesNotContain(PASSWORD);
   }
 }

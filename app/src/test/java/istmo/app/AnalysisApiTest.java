@@ -26,13 +26,19 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** POST /api/analyses, its JSON Schema and its documentation. Both files are written again with -Dapi.write=true. */
+/**
+ * POST /api/analyses, its JSON Schema and its documentation. Both files are written again with
+ * -Dapi.write=true.
+ */
 @ExtendWith(RunningApp.class)
 class AnalysisApiTest {
   private static final Path DOCS = Path.of(System.getProperty("repo.dir"), "docs");
-  private static final JsonMapper JSON = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
-  private static final Map<String, Object> BODY = Map.of("statureM", 1.78, "massKg", 80, "sex", "MALE");
-  private static final Map<String, Object> LIFTER = Map.of("statureM", 1.78, "massKg", 80, "sex", "MALE", "strength", 1.5);
+  private static final JsonMapper JSON =
+      JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+  private static final Map<String, Object> BODY =
+      Map.of("statureM", 1.78, "massKg", 80, "sex", "MALE");
+  private static final Map<String, Object> LIFTER =
+      Map.of("statureM", 1.78, "massKg", 80, "sex", "MALE", "strength", 1.5);
   private static final String BEGIN = "<!-- parameters: written by AnalysisApiTest -->";
   private static final String END = "<!-- end of parameters -->";
 
@@ -43,14 +49,22 @@ class AnalysisApiTest {
   @ParameterizedTest
   @MethodSource("families")
   void everyFamilyAnswersInBalanceAtTwentyOnePoints(String family) {
-    Map<String, Object> setup = family.equals("press") ? Map.of("kneeDepth", 85) : family.equals("guided-squat") ? Map.of("depth", 80, "lean", 40) : Map.of();
+    Map<String, Object> setup =
+        family.equals("press")
+            ? Map.of("kneeDepth", 85)
+            : family.equals("guided-squat") ? Map.of("depth", 80, "lean", 40) : Map.of();
     Answer answer = post("/api/analyses", Map.of("body", LIFTER, "family", family, "setup", setup));
     assertThat(answer.status()).isEqualTo(200);
-    assertThat(answer.at("/status").asString()).as(answer.at("/obstacle").toString()).isEqualTo("COMPUTED");
+    assertThat(answer.at("/status").asString())
+        .as(answer.at("/obstacle").toString())
+        .isEqualTo("COMPUTED");
     assertThat(answer.at("/points").size()).isEqualTo(21);
     assertThat(answer.at("/worstResidualNm").asDouble()).isLessThan(0.01);
-    if (answer.at("/workingKg").asDouble() > 0 && answer.at("/workingKg").asDouble() < answer.at("/limitKg").asDouble()) {
-      assertThat(answer.at("/set/repetitions").asDouble()).as("compared at ten repetitions to failure").isCloseTo(10, within(0.02));
+    if (answer.at("/workingKg").asDouble() > 0
+        && answer.at("/workingKg").asDouble() < answer.at("/limitKg").asDouble()) {
+      assertThat(answer.at("/set/repetitions").asDouble())
+          .as("compared at ten repetitions to failure")
+          .isCloseTo(10, within(0.02));
     }
     assertThat(answer.at("/set/capacityLeft").size()).isEqualTo(28);
     double shares = 0;
@@ -61,10 +75,16 @@ class AnalysisApiTest {
     assertThat(answer.at("/regionStimulus").size()).isEqualTo(23);
   }
 
-  /** What comes out balances by hand: sum of arm times force over the muscles, with the contacts, is the moment supplied. Forces from the answer's own tensions, peak forces from the published volumes. */
+  /**
+   * What comes out balances by hand: sum of arm times force over the muscles, with the contacts, is
+   * the moment supplied. Forces from the answer's own tensions, peak forces from the published
+   * volumes.
+   */
   @Test
   void theSquatsKneeMomentIsTheSumOfArmsTimesForces() {
-    Answer answer = post("/api/analyses", Map.of("body", BODY, "family", "squat", "setup", Map.of("depth", 90)));
+    Answer answer =
+        post(
+            "/api/analyses", Map.of("body", BODY, "family", "squat", "setup", Map.of("depth", 90)));
     JsonNode bottom = answer.at("/points/20");
     double volumeFactor = 80 * 1.78 / (71.9 * 1.74);
     double lengthFactor = 1.78 / 1.74;
@@ -72,9 +92,19 @@ class AnalysisApiTest {
     for (istmo.core.anatomy.Muscle m : istmo.core.anatomy.Muscles.standard().all()) {
       double arm = bottom.at("/momentArmM/" + m.id() + "/KNEE_FLEXION").asDouble();
       double length = bottom.at("/fibreLength/" + m.id()).asDouble();
-      double peak = 24e4 * m.volumeM3() * volumeFactor / (m.optimalFibreLengthM() * lengthFactor) * m.forceFactor();
+      double peak =
+          24e4
+              * m.volumeM3()
+              * volumeFactor
+              / (m.optimalFibreLengthM() * lengthFactor)
+              * m.forceFactor();
       double cos = Math.sqrt(1 - Math.pow(Math.min(0.8, Math.sin(m.pennationRad()) / length), 2));
-      sum += arm * peak * cos * (bottom.at("/activeTension/" + m.id()).asDouble() + bottom.at("/passiveTension/" + m.id()).asDouble());
+      sum +=
+          arm
+              * peak
+              * cos
+              * (bottom.at("/activeTension/" + m.id()).asDouble()
+                  + bottom.at("/passiveTension/" + m.id()).asDouble());
     }
     assertThat(sum).isCloseTo(bottom.at("/suppliedNm/KNEE_FLEXION").asDouble(), within(0.01));
     assertThat(sum).as("extension is negative flexion").isNegative();
@@ -83,14 +113,31 @@ class AnalysisApiTest {
   @Test
   void strongerQuadricepsOfTheWholeBodyLiftMoreAndALongerThighLeansMore() {
     Answer usual = post("/api/analyses", Map.of("body", BODY, "family", "leg-extension"));
-    Answer strong = post("/api/analyses", Map.of("body", Map.of("statureM", 1.78, "massKg", 80, "sex", "MALE", "strength", 1.1), "family", "leg-extension"));
+    Answer strong =
+        post(
+            "/api/analyses",
+            Map.of(
+                "body",
+                Map.of("statureM", 1.78, "massKg", 80, "sex", "MALE", "strength", 1.1),
+                "family",
+                "leg-extension"));
     // the leg's own weight does not grow with strength: a little away from 10 %
-    assertThat(strong.at("/limitKg").asDouble() / usual.at("/limitKg").asDouble()).isBetween(1.09, 1.13);
+    assertThat(strong.at("/limitKg").asDouble() / usual.at("/limitKg").asDouble())
+        .isBetween(1.09, 1.13);
   }
 
   @Test
   void anImpossiblePostureIsAnswerWithItsReasonNotANumber() {
-    Answer answer = post("/api/analyses", Map.of("body", BODY, "family", "press", "setup", Map.of("footHeight", -0.1, "kneeDepth", 120)));
+    Answer answer =
+        post(
+            "/api/analyses",
+            Map.of(
+                "body",
+                BODY,
+                "family",
+                "press",
+                "setup",
+                Map.of("footHeight", -0.1, "kneeDepth", 120)));
     assertThat(answer.status()).isEqualTo(200);
     assertThat(answer.at("/status").asString()).isEqualTo("IMPOSSIBLE");
     assertThat(answer.at("/obstacle/reason").asString()).contains("ankle would have to bend");
@@ -100,12 +147,44 @@ class AnalysisApiTest {
 
   @Test
   void faultsAreNamedByField() {
-    assertThat(post("/api/analyses", Map.of("family", "squat")).fault("body")).isEqualTo("is needed");
-    assertThat(post("/api/analyses", Map.of("body", BODY, "family", "flying")).fault("family")).contains("squat");
-    assertThat(post("/api/analyses", Map.of("body", BODY, "family", "squat", "loadRule", Map.of("loadKg", 50, "shareOfLimit", 0.5))).fault("loadRule")).contains("one of shareOfLimit, loadKg and repetitions");
-    assertThat(post("/api/analyses", Map.of("body", BODY, "family", "squat", "loadRule", Map.of("loadKg", -50))).fault("loadRule.loadKg")).contains("0 to 2000 kg");
-    assertThat(post("/api/analyses", Map.of("body", BODY, "family", "squat", "setup", Map.of("bar", 0.5))).fault("setup.bar")).contains("choice");
-    assertThat(post("/api/analyses", Map.of("body", Map.of("statureM", 1.78, "massKg", 80, "sex", "MALE", "thighM", 0.82), "family", "squat")).fault("thighM")).contains("0.25 to 0.65 m");
+    assertThat(post("/api/analyses", Map.of("family", "squat")).fault("body"))
+        .isEqualTo("is needed");
+    assertThat(post("/api/analyses", Map.of("body", BODY, "family", "flying")).fault("family"))
+        .contains("squat");
+    assertThat(
+            post(
+                    "/api/analyses",
+                    Map.of(
+                        "body",
+                        BODY,
+                        "family",
+                        "squat",
+                        "loadRule",
+                        Map.of("loadKg", 50, "shareOfLimit", 0.5)))
+                .fault("loadRule"))
+        .contains("one of shareOfLimit, loadKg and repetitions");
+    assertThat(
+            post(
+                    "/api/analyses",
+                    Map.of("body", BODY, "family", "squat", "loadRule", Map.of("loadKg", -50)))
+                .fault("loadRule.loadKg"))
+        .contains("0 to 2000 kg");
+    assertThat(
+            post(
+                    "/api/analyses",
+                    Map.of("body", BODY, "family", "squat", "setup", Map.of("bar", 0.5)))
+                .fault("setup.bar"))
+        .contains("choice");
+    assertThat(
+            post(
+                    "/api/analyses",
+                    Map.of(
+                        "body",
+                        Map.of("statureM", 1.78, "massKg", 80, "sex", "MALE", "thighM", 0.82),
+                        "family",
+                        "squat"))
+                .fault("thighM"))
+        .contains("0.25 to 0.65 m");
   }
 
   @Test
@@ -115,11 +194,35 @@ class AnalysisApiTest {
     if (Boolean.getBoolean("api.write")) {
       Files.writeString(file, JSON.writeValueAsString(schema) + "\n");
     }
-    assertThat(JSON.readTree(Files.readString(file))).isEqualTo(JSON.readTree(JSON.writeValueAsString(schema)));
-    Schema validator = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(Files.readString(file));
-    assertThat(validator.validate(JSON.valueToTree(Map.of("body", BODY, "family", "squat", "setup", Map.of("depth", 90), "loadRule", Map.of("shareOfLimit", 0.75))))).isEmpty();
-    assertThat(validator.validate(JSON.valueToTree(Map.of("body", BODY, "family", "squat", "setup", Map.of("kneeDepth", 90))))).as("a parameter of another family").isNotEmpty();
-    assertThat(validator.validate(JSON.valueToTree(Map.of("body", BODY, "family", "press", "setup", Map.of("kneeDepth", 400))))).isNotEmpty();
+    assertThat(JSON.readTree(Files.readString(file)))
+        .isEqualTo(JSON.readTree(JSON.writeValueAsString(schema)));
+    Schema validator =
+        SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+            .getSchema(Files.readString(file));
+    assertThat(
+            validator.validate(
+                JSON.valueToTree(
+                    Map.of(
+                        "body",
+                        BODY,
+                        "family",
+                        "squat",
+                        "setup",
+                        Map.of("depth", 90),
+                        "loadRule",
+                        Map.of("shareOfLimit", 0.75)))))
+        .isEmpty();
+    assertThat(
+            validator.validate(
+                JSON.valueToTree(
+                    Map.of("body", BODY, "family", "squat", "setup", Map.of("kneeDepth", 90)))))
+        .as("a parameter of another family")
+        .isNotEmpty();
+    assertThat(
+            validator.validate(
+                JSON.valueToTree(
+                    Map.of("body", BODY, "family", "press", "setup", Map.of("kneeDepth", 400)))))
+        .isNotEmpty();
   }
 
   @Test
@@ -127,10 +230,28 @@ class AnalysisApiTest {
     Path file = DOCS.resolve("api.md");
     StringBuilder table = new StringBuilder(BEGIN + "\n");
     for (Family f : Families.all()) {
-      table.append("\n### ").append(f.id()).append("\n\n| name | meaning | unit | from | to | usual | who decides |\n|---|---|---|---|---|---|---|\n");
+      table
+          .append("\n### ")
+          .append(f.id())
+          .append(
+              "\n\n"
+                  + "| name | meaning | unit | from | to | usual | who decides |\n"
+                  + "|---|---|---|---|---|---|---|\n");
       for (SetupParameter p : f.parameters()) {
         String choices = p.choices().isEmpty() ? "" : " (" + String.join(", ", p.choices()) + ")";
-        table.append(String.format(Locale.ROOT, "| `%s` | %s: %s%s | %s | %s | %s | %s | %s |%n", p.id(), p.label(), p.note(), choices, p.unit().isEmpty() ? "–" : p.unit(), number(p.allowed().min()), number(p.allowed().max()), number(p.usual()), p.kind().name().toLowerCase(Locale.ROOT)));
+        table.append(
+            String.format(
+                Locale.ROOT,
+                "| `%s` | %s: %s%s | %s | %s | %s | %s | %s |%n",
+                p.id(),
+                p.label(),
+                p.note(),
+                choices,
+                p.unit().isEmpty() ? "–" : p.unit(),
+                number(p.allowed().min()),
+                number(p.allowed().max()),
+                number(p.usual()),
+                p.kind().name().toLowerCase(Locale.ROOT)));
       }
     }
     table.append("\n").append(END);
@@ -150,7 +271,8 @@ class AnalysisApiTest {
     root.put("title", "Request of POST /api/analyses");
     root.put("type", "object").put("additionalProperties", false);
     ObjectNode properties = root.putObject("properties");
-    ObjectNode body = properties.putObject("body").put("type", "object").put("additionalProperties", false);
+    ObjectNode body =
+        properties.putObject("body").put("type", "object").put("additionalProperties", false);
     ObjectNode b = body.putObject("properties");
     range(b, "statureM", 1.3, 2.2);
     range(b, "massKg", 35, 220);
@@ -167,7 +289,12 @@ class AnalysisApiTest {
     ArrayNode ids = properties.putObject("family").putArray("enum");
     Families.all().forEach(f -> ids.add(f.id()));
     properties.putObject("setup").put("type", "object");
-    ObjectNode rule = properties.putObject("loadRule").put("type", "object").put("additionalProperties", false).put("maxProperties", 1);
+    ObjectNode rule =
+        properties
+            .putObject("loadRule")
+            .put("type", "object")
+            .put("additionalProperties", false)
+            .put("maxProperties", 1);
     ObjectNode r = rule.putObject("properties");
     range(r, "shareOfLimit", 0.05, 1);
     range(r, "loadKg", 0, 2000);
@@ -178,10 +305,19 @@ class AnalysisApiTest {
     for (Family f : Families.all()) {
       ObjectNode branch = all.addObject();
       branch.putObject("if").putObject("properties").putObject("family").put("const", f.id());
-      ObjectNode setup = branch.putObject("then").putObject("properties").putObject("setup").put("additionalProperties", false);
+      ObjectNode setup =
+          branch
+              .putObject("then")
+              .putObject("properties")
+              .putObject("setup")
+              .put("additionalProperties", false);
       ObjectNode p = setup.putObject("properties");
       for (SetupParameter parameter : f.parameters()) {
-        range(p, parameter.id(), parameter.allowed().min(), parameter.allowed().max()).put("default", parameter.usual()).put("description", parameter.label() + (parameter.unit().isEmpty() ? "" : ", " + parameter.unit()));
+        range(p, parameter.id(), parameter.allowed().min(), parameter.allowed().max())
+            .put("default", parameter.usual())
+            .put(
+                "description",
+                parameter.label() + (parameter.unit().isEmpty() ? "" : ", " + parameter.unit()));
       }
     }
     return root;
@@ -194,5 +330,4 @@ class AnalysisApiTest {
   private static String number(double v) {
     return v == Math.rint(v) ? String.valueOf((long) v) : String.valueOf(v);
   }
-
 }

@@ -11,7 +11,8 @@ import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * web/openapi.json is what the application serves. Write it again with {@code -Dapi.write=true}, then {@code npm run gen:api} in web/.
+ * web/openapi.json is what the application serves. Write it again with {@code -Dapi.write=true},
+ * then {@code npm run gen:api} in web/.
  */
 @ExtendWith(RunningApp.class)
 class ApiDescriptionTest {

@@ -20,32 +20,61 @@ import jakarta.persistence.Entity;
 @AnalyzeClasses(packages = "istmo.app", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
   @ArchTest
-  static final ArchRule noCyclesBetweenFeatures = slices().matching("istmo.app.(*)..").should().beFreeOfCycles();
+  static final ArchRule noCyclesBetweenFeatures =
+      slices().matching("istmo.app.(*)..").should().beFreeOfCycles();
 
   @ArchTest
   static final ArchRule platformImportsNoFeature =
-      noClasses().that().resideInAPackage("istmo.app.platform..").should().dependOnClassesThat(DescribedPredicate.describe("are in another feature", c -> c.getPackageName().startsWith("istmo.app.") && !c.getPackageName().startsWith("istmo.app.platform")));
+      noClasses()
+          .that()
+          .resideInAPackage("istmo.app.platform..")
+          .should()
+          .dependOnClassesThat(
+              DescribedPredicate.describe(
+                  "are in another feature",
+                  c ->
+                      c.getPackageName().startsWith("istmo.app.")
+                          && !c.getPackageName().startsWith("istmo.app.platform")));
 
   @ArchTest
   static final ArchRule webAndPersistenceAreClosed =
       ArchRuleDefinition.classes()
-          .that(DescribedPredicate.describe("are in web or persistence of a feature", c -> c.getPackageName().matches("istmo\\.app\\.\\w+\\.(web|persistence)")))
+          .that(
+              DescribedPredicate.describe(
+                  "are in web or persistence of a feature",
+                  c -> c.getPackageName().matches("istmo\\.app\\.\\w+\\.(web|persistence)")))
           .should(onlyBeUsedWithinTheirFeature());
 
   @ArchTest
   static final ArchRule everyRowBelongsToACoach =
-      ArchRuleDefinition.classes().that().areAnnotatedWith(Entity.class).and().doNotHaveSimpleName("CoachEntity").and().doNotHaveSimpleName("SignInFailureEntity").should(haveAField("coachId"));
+      ArchRuleDefinition.classes()
+          .that()
+          .areAnnotatedWith(Entity.class)
+          .and()
+          .doNotHaveSimpleName("CoachEntity")
+          .and()
+          .doNotHaveSimpleName("SignInFailureEntity")
+          .should(haveAField("coachId"));
 
   @ArchTest
   static final ArchRule computationLivesInTheCore =
-      noClasses().that().resideInAPackage("istmo.app..web..").and().doNotHaveModifier(JavaModifier.ABSTRACT).should().dependOnClassesThat().resideInAnyPackage("org.hibernate..", "jakarta.persistence..");
+      noClasses()
+          .that()
+          .resideInAPackage("istmo.app..web..")
+          .and()
+          .doNotHaveModifier(JavaModifier.ABSTRACT)
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage("org.hibernate..", "jakarta.persistence..");
 
   private static ArchCondition<JavaClass> onlyBeUsedWithinTheirFeature() {
     return new ArchCondition<>("only be used within their feature") {
       @Override
       public void check(JavaClass c, ConditionEvents events) {
         String feature = c.getPackageName().substring(0, c.getPackageName().lastIndexOf('.'));
-        c.getDirectDependenciesToSelf().stream().filter(d -> !d.getOriginClass().getPackageName().startsWith(feature)).forEach(d -> events.add(SimpleConditionEvent.violated(d, d.getDescription())));
+        c.getDirectDependenciesToSelf().stream()
+            .filter(d -> !d.getOriginClass().getPackageName().startsWith(feature))
+            .forEach(d -> events.add(SimpleConditionEvent.violated(d, d.getDescription())));
       }
     };
   }

@@ -27,7 +27,13 @@ import tools.jackson.databind.node.ObjectNode;
 class ArchiveApiTest {
   private static int rows(String table, String client) throws Exception {
     try (Connection c = RunningApp.bean(DataSource.class).getConnection();
-        PreparedStatement s = c.prepareStatement("select count(*) from " + table + " where " + (table.equals("client") ? "id" : "client_id") + " = ?")) {
+        PreparedStatement s =
+            c.prepareStatement(
+                "select count(*) from "
+                    + table
+                    + " where "
+                    + (table.equals("client") ? "id" : "client_id")
+                    + " = ?")) {
       s.setObject(1, UUID.fromString(client));
       try (ResultSet r = s.executeQuery()) {
         r.next();
@@ -42,34 +48,171 @@ class ArchiveApiTest {
   private static Kept client() {
     String name = "File " + UUID.randomUUID();
     Map<String, Object> intake = ClientAndGymApiTest.intake(name);
-    intake.put("cautions", List.of(Map.of("caution", "LAY_OFF"), Map.of("caution", "HIGH_BLOOD_PRESSURE", "clearedBy", "A clinician", "clearedOn", "2026-10-01")));
-    intake.put("restrictions", List.of(Map.of("by", "A clinician", "on", "2026-09-01", "text", "no deep bend", "kneeMaxDeg", 120)));
-    intake.put("profile", Map.of("trainingAge", "YEARS", "daysAWeek", 3, "notes", "bar hurts the hip bones", "likes", List.of("seated-calf-raise")));
+    intake.put(
+        "cautions",
+        List.of(
+            Map.of("caution", "LAY_OFF"),
+            Map.of(
+                "caution",
+                "HIGH_BLOOD_PRESSURE",
+                "clearedBy",
+                "A clinician",
+                "clearedOn",
+                "2026-10-01")));
+    intake.put(
+        "restrictions",
+        List.of(
+            Map.of(
+                "by",
+                "A clinician",
+                "on",
+                "2026-09-01",
+                "text",
+                "no deep bend",
+                "kneeMaxDeg",
+                120)));
+    intake.put(
+        "profile",
+        Map.of(
+            "trainingAge",
+            "YEARS",
+            "daysAWeek",
+            3,
+            "notes",
+            "bar hurts the hip bones",
+            "likes",
+            List.of("seated-calf-raise")));
     String client = post("/api/clients", intake).at("/id").asString();
     String gymName = "File gym " + UUID.randomUUID();
-    String gym = post("/api/gyms", Map.of("name", gymName, "equipment", List.of("seated-calf", "leg-press"))).at("/id").asString();
-    put("/api/gyms/" + gym + "/machines/leg-press", Map.of("version", 0, "measured", Map.of("railAngle", 40)));
-    put("/api/gyms/" + gym + "/machines", Map.of("version", 1, "plates", List.of(Map.of("kg", 20, "pairs", 6), Map.of("kg", 1.25, "pairs", 1))));
-    post("/api/clients/" + client + "/measurements", Map.of("kind", "THIGH", "side", "LEFT", "value", 0.43, "on", "2026-11-02"));
-    post("/api/clients/" + client + "/lifts", Map.of("candidateId", "back-squat/high-bar", "loadKg", 70, "repetitions", 5, "reserve", 1, "on", "2026-11-03"));
-    String variant = post("/api/variants", Map.of("exerciseId", "seated-calf-raise", "name", "Slow " + UUID.randomUUID(), "setup", Map.of("stretch", 12), "clientId", client)).at("/id").asString();
-    String school = post("/api/schools", Map.of("label", "S " + UUID.randomUUID().toString().substring(0, 8), "reason", "a test", "lengthBias", 0.5, "passiveWeight", 0.2, "activityTrust", 0.2, "basics", 0)).at("/id").asString();
-    Map<String, Object> brief = Map.of("clientId", client, "gymId", gym, "aim", Map.of("SOL", 2), "school", school);
+    String gym =
+        post("/api/gyms", Map.of("name", gymName, "equipment", List.of("seated-calf", "leg-press")))
+            .at("/id")
+            .asString();
+    put(
+        "/api/gyms/" + gym + "/machines/leg-press",
+        Map.of("version", 0, "measured", Map.of("railAngle", 40)));
+    put(
+        "/api/gyms/" + gym + "/machines",
+        Map.of(
+            "version",
+            1,
+            "plates",
+            List.of(Map.of("kg", 20, "pairs", 6), Map.of("kg", 1.25, "pairs", 1))));
+    post(
+        "/api/clients/" + client + "/measurements",
+        Map.of("kind", "THIGH", "side", "LEFT", "value", 0.43, "on", "2026-11-02"));
+    post(
+        "/api/clients/" + client + "/lifts",
+        Map.of(
+            "candidateId",
+            "back-squat/high-bar",
+            "loadKg",
+            70,
+            "repetitions",
+            5,
+            "reserve",
+            1,
+            "on",
+            "2026-11-03"));
+    String variant =
+        post(
+                "/api/variants",
+                Map.of(
+                    "exerciseId",
+                    "seated-calf-raise",
+                    "name",
+                    "Slow " + UUID.randomUUID(),
+                    "setup",
+                    Map.of("stretch", 12),
+                    "clientId",
+                    client))
+            .at("/id")
+            .asString();
+    String school =
+        post(
+                "/api/schools",
+                Map.of(
+                    "label",
+                    "S " + UUID.randomUUID().toString().substring(0, 8),
+                    "reason",
+                    "a test",
+                    "lengthBias",
+                    0.5,
+                    "passiveWeight",
+                    0.2,
+                    "activityTrust",
+                    0.2,
+                    "basics",
+                    0))
+            .at("/id")
+            .asString();
+    Map<String, Object> brief =
+        Map.of("clientId", client, "gymId", gym, "aim", Map.of("SOL", 2), "school", school);
     for (double load : new double[] {40, 45}) {
       String session = post("/api/sessions", brief).at("/id").asString();
-      String item = post("/api/sessions/" + session + "/items", Map.of("candidateId", variant)).at("/items/0/id").asString();
-      put("/api/sessions/" + session + "/items/" + item + "/sets/" + UUID.randomUUID(), Map.of("loadKg", load, "repetitions", 15, "reserve", 1));
+      String item =
+          post("/api/sessions/" + session + "/items", Map.of("candidateId", variant))
+              .at("/items/0/id")
+              .asString();
+      put(
+          "/api/sessions/" + session + "/items/" + item + "/sets/" + UUID.randomUUID(),
+          Map.of("loadKg", load, "repetitions", 15, "reserve", 1));
     }
     String floor = post("/api/sessions", brief).at("/id").asString();
     String item = FloorApiTest.pin(floor, "seated-calf-raise/usual");
     Map<String, Object> set = FloorApiTest.set(floor, item, UUID.randomUUID().toString(), 1, 0, 12);
-    set.putAll(Map.of("felt", List.of("SOL"), "pain", Map.of("joint", "ANKLE", "level", 2), "range", "SHORT", "number", 1));
-    FloorApiTest.send("phone", List.of(Map.of("set", set), Map.of("mark", Map.of("clientId", client, "gymId", gym, "candidateId", "seated-calf-raise/usual", "words", "Pad 3", "at", java.time.Instant.now().toString()))));
-    post("/api/clients/" + client + "/record/lessons/answers", Map.of("kind", "STALL", "subject", variant, "taken", Map.of("act", "SWAP", "words", "Swap it.")));
+    set.putAll(
+        Map.of(
+            "felt",
+            List.of("SOL"),
+            "pain",
+            Map.of("joint", "ANKLE", "level", 2),
+            "range",
+            "SHORT",
+            "number",
+            1));
+    FloorApiTest.send(
+        "phone",
+        List.of(
+            Map.of("set", set),
+            Map.of(
+                "mark",
+                Map.of(
+                    "clientId",
+                    client,
+                    "gymId",
+                    gym,
+                    "candidateId",
+                    "seated-calf-raise/usual",
+                    "words",
+                    "Pad 3",
+                    "at",
+                    java.time.Instant.now().toString()))));
+    post(
+        "/api/clients/" + client + "/record/lessons/answers",
+        Map.of(
+            "kind",
+            "STALL",
+            "subject",
+            variant,
+            "taken",
+            Map.of("act", "SWAP", "words", "Swap it.")));
     Map<String, Object> planned = new HashMap<>(brief);
     planned.putAll(Map.of("times", 1, "name", "A week"));
     JsonNode week = post("/api/weeks", planned).body();
-    assertThat(RunningApp.send("PUT", "/api/weeks/" + week.at("/id").asString(), Map.of("version", 0, "what", "a calf", "plan", WeekApiTest.plan(week, List.of(List.of(WeekApiTest.item(variant)))))).status()).isEqualTo(200);
+    assertThat(
+            RunningApp.send(
+                    "PUT",
+                    "/api/weeks/" + week.at("/id").asString(),
+                    Map.of(
+                        "version",
+                        0,
+                        "what",
+                        "a calf",
+                        "plan",
+                        WeekApiTest.plan(week, List.of(List.of(WeekApiTest.item(variant))))))
+                .status())
+        .isEqualTo(200);
     return new Kept(client, name, gymName, variant, school);
   }
 
@@ -95,7 +238,8 @@ class ArchiveApiTest {
   }
 
   private static void erase(Kept c) {
-    assertThat(delete("/api/clients/" + c.id() + "?name=" + c.name().replace(" ", "%20")).status()).isEqualTo(204);
+    assertThat(delete("/api/clients/" + c.id() + "?name=" + c.name().replace(" ", "%20")).status())
+        .isEqualTo(204);
   }
 
   @Test
@@ -126,15 +270,29 @@ class ArchiveApiTest {
     assertThat(of.at("/marks/0/words").asString()).isEqualTo("Pad 3");
     assertThat(of.at("/answers/0/act").asString()).isEqualTo("SWAP");
     assertThat(of.at("/learns").asBoolean()).isTrue();
-    assertThat(of.at("/sessions/0/items/0/sets/0/loadKg").asDouble()).as("oldest first").isEqualTo(40);
+    assertThat(of.at("/sessions/0/items/0/sets/0/loadKg").asDouble())
+        .as("oldest first")
+        .isEqualTo(40);
     assertThat(of.at("/sessions/1/aim/SOL").asInt()).isEqualTo(2);
-    assertThat(of.at("/weeks/0/plan/days/0/bouts/0/0/candidateId").asString()).isEqualTo(c.variant());
+    assertThat(of.at("/weeks/0/plan/days/0/bouts/0/0/candidateId").asString())
+        .isEqualTo(c.variant());
 
-    assertThat(delete("/api/clients/" + c.id() + "?name=Somebody").fault("name")).contains("nothing was erased");
+    assertThat(delete("/api/clients/" + c.id() + "?name=Somebody").fault("name"))
+        .contains("nothing was erased");
     assertThat(get("/api/clients/" + c.id()).status()).isEqualTo(200);
     erase(c);
     assertThat(get("/api/clients/" + c.id()).status()).isEqualTo(404);
-    for (String table : List.of("client", "measurement", "known_lift", "training_session", "performed_set", "week_plan", "series", "machine_mark", "lesson_answer")) {
+    for (String table :
+        List.of(
+            "client",
+            "measurement",
+            "known_lift",
+            "training_session",
+            "performed_set",
+            "week_plan",
+            "series",
+            "machine_mark",
+            "lesson_answer")) {
       assertThat(rows(table, c.id())).as(table).isZero();
     }
   }
@@ -148,30 +306,53 @@ class ArchiveApiTest {
     assertThat(preview.at("/ready").asBoolean()).as("%s", preview.body()).isTrue();
     assertThat(preview.at("/clients/0/sets").asInt()).isEqualTo(3);
     assertThat(preview.at("/gyms/0/gymId").isString()).as("the gym is here already").isTrue();
-    assertThat(get("/api/clients").body().toString()).as("looking keeps nothing").doesNotContain(c.name());
+    assertThat(get("/api/clients").body().toString())
+        .as("looking keeps nothing")
+        .doesNotContain(c.name());
     Answer in = bring(RunningApp.owner(), file, Map.of());
     assertThat(in.status()).as("%s", in.body()).isEqualTo(201);
     assertThat(in.at("/sets").asInt()).isEqualTo(3);
     assertThat(file(RunningApp.owner(), in.at("/clients/" + c.name()).asString())).isEqualTo(file);
   }
 
-  /** Ids are new where the old ones are in use: another coach on the same machine gets a copy that is alike but for them, and everything that is named by an id still is. */
+  /**
+   * Ids are new where the old ones are in use: another coach on the same machine gets a copy that
+   * is alike but for them, and everything that is named by an id still is.
+   */
   @Test
   void anAccountGoesToAnotherCoach() {
     Kept c = client();
-    Visitor next = RunningApp.anotherCoach("successor" + UUID.randomUUID().toString().substring(0, 8));
+    Visitor next =
+        RunningApp.anotherCoach("successor" + UUID.randomUUID().toString().substring(0, 8));
     JsonNode file = file(RunningApp.owner(), c.id());
     Answer in = bring(next, file, Map.of());
     assertThat(in.status()).as("%s", in.body()).isEqualTo(201);
     JsonNode account = next.get("/api/account/file").body();
     assertThat(account.at("/clients")).hasSize(1);
-    assertThat(account.at("/clients/0/sessions/0/items/0/candidateId").asString()).isEqualTo(account.at("/variants/0/id").asString()).isNotEqualTo(c.variant());
-    assertThat(account.at("/clients/0/answers/0/subject").asString()).isEqualTo(account.at("/variants/0/id").asString());
-    assertThat(account.at("/clients/0/weeks/0/brief/school").asString()).isEqualTo(account.at("/schools/0/id").asString());
+    assertThat(account.at("/clients/0/sessions/0/items/0/candidateId").asString())
+        .isEqualTo(account.at("/variants/0/id").asString())
+        .isNotEqualTo(c.variant());
+    assertThat(account.at("/clients/0/answers/0/subject").asString())
+        .isEqualTo(account.at("/variants/0/id").asString());
+    assertThat(account.at("/clients/0/weeks/0/brief/school").asString())
+        .isEqualTo(account.at("/schools/0/id").asString());
     String ids = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}";
     String gymAndNames = c.name() + "|" + c.gym();
-    assertThat(JsonMapper.shared().readTree(((ObjectNode) account).without("exportedAt").toString().replaceAll("(?!" + gymAndNames + ")" + ids, "ID"))).isEqualTo(JsonMapper.shared().readTree(file.toString().replaceAll("(?!" + gymAndNames + ")" + ids, "ID")));
-    assertThat(next.get("/api/clients/" + in.at("/clients/" + c.name()).asString() + "/record").at("/series")).as("the record reads it").hasSize(2);
+    assertThat(
+            JsonMapper.shared()
+                .readTree(
+                    ((ObjectNode) account)
+                        .without("exportedAt")
+                        .toString()
+                        .replaceAll("(?!" + gymAndNames + ")" + ids, "ID")))
+        .isEqualTo(
+            JsonMapper.shared()
+                .readTree(file.toString().replaceAll("(?!" + gymAndNames + ")" + ids, "ID")));
+    assertThat(
+            next.get("/api/clients/" + in.at("/clients/" + c.name()).asString() + "/record")
+                .at("/series"))
+        .as("the record reads it")
+        .hasSize(2);
   }
 
   @Test
@@ -181,23 +362,31 @@ class ArchiveApiTest {
     Answer preview = post("/api/archives/preview", Map.of("text", file.toString()));
     assertThat(preview.at("/clients/0/taken").asBoolean()).isTrue();
     assertThat(preview.at("/ready").asBoolean()).isFalse();
-    assertThat(bring(RunningApp.owner(), file, Map.of()).fault("names." + c.name())).contains("another name, or leave this one out");
+    assertThat(bring(RunningApp.owner(), file, Map.of()).fault("names." + c.name()))
+        .contains("another name, or leave this one out");
     Answer left = bring(RunningApp.owner(), file, Map.of("names", Map.of(c.name(), "")));
     assertThat(left.status()).isEqualTo(201);
     assertThat(left.at("/clients").size()).isZero();
-    Answer twin = bring(RunningApp.owner(), file, Map.of("names", Map.of(c.name(), "Twin of " + c.name())));
+    Answer twin =
+        bring(RunningApp.owner(), file, Map.of("names", Map.of(c.name(), "Twin of " + c.name())));
     assertThat(twin.at("/sets").asInt()).isEqualTo(3);
     JsonNode before = file(RunningApp.owner(), c.id());
     JsonNode other = file(RunningApp.owner(), twin.at("/clients/" + c.name()).asString());
     assertThat(before).as("the first one is untouched").isEqualTo(file);
-    assertThat(other.at("/variants")).as("the own variant is the one that is here").isEqualTo(file.at("/variants"));
-    assertThat(other.at("/clients/0/sessions/0/items/0/sets/0/id")).isNotEqualTo(file.at("/clients/0/sessions/0/items/0/sets/0/id"));
+    assertThat(other.at("/variants"))
+        .as("the own variant is the one that is here")
+        .isEqualTo(file.at("/variants"));
+    assertThat(other.at("/clients/0/sessions/0/items/0/sets/0/id"))
+        .isNotEqualTo(file.at("/clients/0/sessions/0/items/0/sets/0/id"));
   }
 
   @Test
   void everyFaultHasItsPlaceAndNothingComesIn() {
     Kept c = client();
-    String good = file(RunningApp.owner(), c.id()).toString().replace(c.name(), "Broken " + UUID.randomUUID());
+    String good =
+        file(RunningApp.owner(), c.id())
+            .toString()
+            .replace(c.name(), "Broken " + UUID.randomUUID());
     ObjectNode broken = (ObjectNode) JsonMapper.shared().readTree(good);
     ((ObjectNode) broken.at("/clients/0/sessions/0/items/0/sets/0")).put("loadKg", -5);
     ((ObjectNode) broken.at("/clients/0/sessions/2/items/0/sets/0/pain")).put("level", 11);
@@ -210,22 +399,68 @@ class ArchiveApiTest {
     Answer a = bring(RunningApp.owner(), broken, Map.of());
     assertThat(a.status()).isEqualTo(422);
     for (String field :
-        List.of("clients[0].sessions[0].items[0].sets[0].loadKg", "clients[0].sessions[2].items[0].sets[0].pain.level", "clients[0].sessions[1].items[0].candidateId", "clients[0].sessions[2].school", "clients[0].measurements[0].value", "clients[0].weeks[0].plan.days[0].weekday", "clients[0].marks[0].changedAt", "gyms[0].measured.leg-press.railAngle")) {
+        List.of(
+            "clients[0].sessions[0].items[0].sets[0].loadKg",
+            "clients[0].sessions[2].items[0].sets[0].pain.level",
+            "clients[0].sessions[1].items[0].candidateId",
+            "clients[0].sessions[2].school",
+            "clients[0].measurements[0].value",
+            "clients[0].weeks[0].plan.days[0].weekday",
+            "clients[0].marks[0].changedAt",
+            "gyms[0].measured.leg-press.railAngle")) {
       assertThat(a.fault(field)).as(field + " in " + a.body()).isNotBlank();
     }
     assertThat(get("/api/clients").body().toString()).doesNotContain("Broken");
-    assertThat(post("/api/archives/preview", Map.of("text", broken.toString())).at("/faultCount").asInt()).isEqualTo(8);
+    assertThat(
+            post("/api/archives/preview", Map.of("text", broken.toString()))
+                .at("/faultCount")
+                .asInt())
+        .isEqualTo(8);
     ObjectNode setBroken = (ObjectNode) JsonMapper.shared().readTree(good);
     ((ObjectNode) setBroken.at("/clients/0/sessions/0/items/0/sets/0")).put("loadKg", -5);
-    assertThat(post("/api/archives/preview", Map.of("text", setBroken.toString())).at("/faultCount").asInt()).isEqualTo(1);
-    assertThat(post("/api/archives/preview", Map.of("text", setBroken.toString(), "names", Map.of(setBroken.at("/clients/0/name").asString(), ""))).at("/ready").asBoolean()).as("what is left out harms nobody").isTrue();
+    assertThat(
+            post("/api/archives/preview", Map.of("text", setBroken.toString()))
+                .at("/faultCount")
+                .asInt())
+        .isEqualTo(1);
+    assertThat(
+            post(
+                    "/api/archives/preview",
+                    Map.of(
+                        "text",
+                        setBroken.toString(),
+                        "names",
+                        Map.of(setBroken.at("/clients/0/name").asString(), "")))
+                .at("/ready")
+                .asBoolean())
+        .as("what is left out harms nobody")
+        .isTrue();
 
-    assertThat(post("/api/archives", Map.of("text", good.replace("\"loadKg\":70.0", "\"loadKg\":700.0"))).fault("clients[0].lifts[0].loadKg")).contains("mistyped");
-    assertThat(post("/api/archives", Map.of("text", good.replace("\"2026-11-03\"", "\"yesterday\""))).fault("clients[0].lifts[0].on")).contains("yesterday");
-    assertThat(post("/api/archives", Map.of("text", good.replace("\"loadShare\"", "\"loadShore\""))).body().toString()).as("what nobody knows is not dropped silently").contains("loadShore");
+    assertThat(
+            post(
+                    "/api/archives",
+                    Map.of("text", good.replace("\"loadKg\":70.0", "\"loadKg\":700.0")))
+                .fault("clients[0].lifts[0].loadKg"))
+        .contains("mistyped");
+    assertThat(
+            post("/api/archives", Map.of("text", good.replace("\"2026-11-03\"", "\"yesterday\"")))
+                .fault("clients[0].lifts[0].on"))
+        .contains("yesterday");
+    assertThat(
+            post("/api/archives", Map.of("text", good.replace("\"loadShare\"", "\"loadShore\"")))
+                .body()
+                .toString())
+        .as("what nobody knows is not dropped silently")
+        .contains("loadShore");
     assertThat(post("/api/archives", Map.of("text", "{")).fault("text")).contains("cannot be read");
-    assertThat(post("/api/archives", Map.of("text", "{\"format\":\"istmo-client\",\"version\":3}")).fault("format")).contains("istmo-archive");
-    assertThat(post("/api/archives", Map.of("text", good, "gyms", Map.of(c.gym(), UUID.randomUUID()))).fault("gyms." + c.gym())).contains("which of your gyms");
+    assertThat(
+            post("/api/archives", Map.of("text", "{\"format\":\"istmo-client\",\"version\":3}"))
+                .fault("format"))
+        .contains("istmo-archive");
+    assertThat(
+            post("/api/archives", Map.of("text", good, "gyms", Map.of(c.gym(), UUID.randomUUID())))
+                .fault("gyms." + c.gym()))
+        .contains("which of your gyms");
   }
 
   @Test
@@ -237,7 +472,12 @@ class ArchiveApiTest {
     Map<String, Object> intake = ClientAndGymApiTest.intake("Table " + UUID.randomUUID());
     intake.put("pain", List.of());
     String other = post("/api/clients", intake).at("/id").asString();
-    String gym = post("/api/gyms", Map.of("name", "Table " + UUID.randomUUID(), "equipment", List.of("seated-calf"))).at("/id").asString();
+    String gym =
+        post(
+                "/api/gyms",
+                Map.of("name", "Table " + UUID.randomUUID(), "equipment", List.of("seated-calf")))
+            .at("/id")
+            .asString();
     Answer in = post("/api/clients/" + other + "/imports", Map.of("gymId", gym, "text", csv));
     assertThat(in.status()).as("%s", in.body()).isEqualTo(200);
     assertThat(in.at("/sets").asInt()).isEqualTo(3);

@@ -17,7 +17,22 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith(RunningApp.class)
 class ClientAndGymApiTest {
   static Map<String, Object> intake(String name) {
-    return new HashMap<>(Map.of("name", name, "statureM", 1.72, "massKg", 68, "sex", "FEMALE", "thigh", "LONG", "ankle", "STIFF", "pain", List.of(Map.of("joint", "KNEE"))));
+    return new HashMap<>(
+        Map.of(
+            "name",
+            name,
+            "statureM",
+            1.72,
+            "massKg",
+            68,
+            "sex",
+            "FEMALE",
+            "thigh",
+            "LONG",
+            "ankle",
+            "STIFF",
+            "pain",
+            List.of(Map.of("joint", "KNEE"))));
   }
 
   @Test
@@ -77,27 +92,59 @@ class ClientAndGymApiTest {
   void cautionsAndRestrictionsAreKeptAndEveryOrderRespectsThem() {
     Map<String, Object> input = intake("Careful " + UUID.randomUUID());
     input.put("pain", List.of());
-    input.put("cautions", List.of(Map.of("caution", "KNEE_REPLACEMENT"), Map.of("caution", "LAY_OFF")));
-    input.put("restrictions", List.of(Map.of("by", "Dr Amsel", "on", "2026-10-30", "text", "No load on the back before January.", "noLoadedBack", true)));
+    input.put(
+        "cautions", List.of(Map.of("caution", "KNEE_REPLACEMENT"), Map.of("caution", "LAY_OFF")));
+    input.put(
+        "restrictions",
+        List.of(
+            Map.of(
+                "by",
+                "Dr Amsel",
+                "on",
+                "2026-10-30",
+                "text",
+                "No load on the back before January.",
+                "noLoadedBack",
+                true)));
     Answer added = post("/api/clients", input);
     assertThat(added.status()).isEqualTo(201);
     String client = added.at("/id").asString();
-    assertThat(get("/api/clients/" + client).at("/restrictions/0/by").asString()).isEqualTo("Dr Amsel");
-    String gym = post("/api/gyms", Map.of("name", "Careful gym " + UUID.randomUUID(), "equipment", List.of("barbell", "rack", "leg-press", "leg-extension"))).at("/id").asString();
-    Answer order = post("/api/orders", Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 2)));
-    assertThat(order.at("/statements").toString()).contains("Knee replacement: ask the clinician in charge first", "Restriction by Dr Amsel, 2026-10-30", "Begin at about half");
+    assertThat(get("/api/clients/" + client).at("/restrictions/0/by").asString())
+        .isEqualTo("Dr Amsel");
+    String gym =
+        post(
+                "/api/gyms",
+                Map.of(
+                    "name",
+                    "Careful gym " + UUID.randomUUID(),
+                    "equipment",
+                    List.of("barbell", "rack", "leg-press", "leg-extension")))
+            .at("/id")
+            .asString();
+    Answer order =
+        post("/api/orders", Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 2)));
+    assertThat(order.at("/statements").toString())
+        .contains(
+            "Knee replacement: ask the clinician in charge first",
+            "Restriction by Dr Amsel, 2026-10-30",
+            "Begin at about half");
     assertThat(order.at("/excluded").toString()).contains("No load on the back before January.");
-    order.at("/entries").forEach(e -> {
-      if (e.path("setup").has("kneeDepth")) {
-        assertThat(e.path("setup").path("kneeDepth").asDouble()).isLessThanOrEqualTo(90);
-      }
-    });
+    order
+        .at("/entries")
+        .forEach(
+            e -> {
+              if (e.path("setup").has("kneeDepth")) {
+                assertThat(e.path("setup").path("kneeDepth").asDouble()).isLessThanOrEqualTo(90);
+              }
+            });
     input.put("cautions", List.of(Map.of("caution", "KNEE_REPLACEMENT", "clearedBy", "Dr Amsel")));
     input.put("version", added.at("/version").asInt());
-    assertThat(put("/api/clients/" + client, input).fault("cautions.clearance")).contains("the day");
+    assertThat(put("/api/clients/" + client, input).fault("cautions.clearance"))
+        .contains("the day");
     input.put("restrictions", List.of(Map.of("by", "Dr Amsel", "on", "2026-10-30")));
     input.put("cautions", List.of());
-    assertThat(put("/api/clients/" + client, input).fault("restrictions.text")).contains("what it says");
+    assertThat(put("/api/clients/" + client, input).fault("restrictions.text"))
+        .contains("what it says");
   }
 
   @Test
@@ -108,10 +155,15 @@ class ClientAndGymApiTest {
 
   @Test
   void aGymKeepsItsTickListAndRefusesWhatDoesNotExist() {
-    Answer added = post("/api/gyms", Map.of("name", "Slipway", "equipment", List.of("barbell", "rack")));
+    Answer added =
+        post("/api/gyms", Map.of("name", "Slipway", "equipment", List.of("barbell", "rack")));
     assertThat(added.status()).isEqualTo(201);
-    assertThat(get("/api/gyms/" + added.at("/id").asString()).at("/equipment").toString()).isEqualTo("[\"barbell\",\"rack\"]");
-    assertThat(post("/api/gyms", Map.of("name", "Odd", "equipment", List.of("trampoline"))).fault("equipment")).contains("leg-press");
+    assertThat(get("/api/gyms/" + added.at("/id").asString()).at("/equipment").toString())
+        .isEqualTo("[\"barbell\",\"rack\"]");
+    assertThat(
+            post("/api/gyms", Map.of("name", "Odd", "equipment", List.of("trampoline")))
+                .fault("equipment"))
+        .contains("leg-press");
     assertThat(post("/api/gyms", Map.of("name", "  ")).fault("name")).contains("1 to 120");
   }
 
@@ -124,6 +176,7 @@ class ClientAndGymApiTest {
 
   @Test
   void otherSitesCannotReachTheNotes() {
-    assertThat(send("GET", "/api/clients", null, "Origin", "http://elsewhere.example").status()).isEqualTo(403);
+    assertThat(send("GET", "/api/clients", null, "Origin", "http://elsewhere.example").status())
+        .isEqualTo(403);
   }
 }

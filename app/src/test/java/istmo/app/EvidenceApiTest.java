@@ -26,12 +26,26 @@ class EvidenceApiTest {
 
   @BeforeAll
   static void aClientInAGymWithEverything() {
-    client = post("/api/clients", ClientAndGymApiTest.intake("Evidence " + UUID.randomUUID())).at("/id").asString();
-    gym = post("/api/gyms", Map.of("name", "Evidence " + UUID.randomUUID(), "equipment", Equipment.all().stream().map(Equipment.Item::id).toList())).at("/id").asString();
+    client =
+        post("/api/clients", ClientAndGymApiTest.intake("Evidence " + UUID.randomUUID()))
+            .at("/id")
+            .asString();
+    gym =
+        post(
+                "/api/gyms",
+                Map.of(
+                    "name",
+                    "Evidence " + UUID.randomUUID(),
+                    "equipment",
+                    Equipment.all().stream().map(Equipment.Item::id).toList()))
+            .at("/id")
+            .asString();
   }
 
   private static Map<String, Object> brief(Map<String, Object> more) {
-    Map<String, Object> brief = new LinkedHashMap<>(Map.of("clientId", client, "gymId", gym, "aim", Map.of("BFL", 2, "GMAXM", 1)));
+    Map<String, Object> brief =
+        new LinkedHashMap<>(
+            Map.of("clientId", client, "gymId", gym, "aim", Map.of("BFL", 2, "GMAXM", 1)));
     brief.putAll(more);
     return brief;
   }
@@ -43,7 +57,19 @@ class EvidenceApiTest {
   }
 
   private static Map<String, Object> school(String label, double bias) {
-    return Map.of("label", label, "reason", "a test", "lengthBias", bias, "passiveWeight", 0.3, "activityTrust", 0.2, "basics", 0);
+    return Map.of(
+        "label",
+        label,
+        "reason",
+        "a test",
+        "lengthBias",
+        bias,
+        "passiveWeight",
+        0.3,
+        "activityTrust",
+        0.2,
+        "basics",
+        0);
   }
 
   @Test
@@ -52,7 +78,8 @@ class EvidenceApiTest {
     assertThat(order.status()).isEqualTo(200);
     boolean cited = false;
     for (JsonNode e : order.at("/entries")) {
-      cited |= e.at("/studies").size() > 0 && e.at("/studies/0/citation").asString().matches(".*\\d{4}");
+      cited |=
+          e.at("/studies").size() > 0 && e.at("/studies/0/citation").asString().matches(".*\\d{4}");
       assertThat(e.at("/mechanics/BFL").isNumber()).isTrue();
     }
     assertThat(cited).isTrue();
@@ -64,14 +91,23 @@ class EvidenceApiTest {
   @Test
   void presetsAndWeightsChangeTheOrderAndNonsenseIsNamed() {
     List<String> usual = ids(post("/api/orders", brief(Map.of())).at("/entries"));
-    assertThat(ids(post("/api/orders", brief(Map.of("preset", "sore-back"))).at("/entries"))).isNotEqualTo(usual);
-    assertThat(ids(post("/api/orders", brief(Map.of("weights", Map.of("time", 10, "fit", 0)))).at("/entries"))).isNotEqualTo(usual);
-    assertThat(post("/api/orders", brief(Map.of("preset", "beginner"))).at("/learning").size()).isPositive();
-    assertThat(post("/api/orders", brief(Map.of("preset", "one-station"))).at("/notes/0").asString()).startsWith("One station");
+    assertThat(ids(post("/api/orders", brief(Map.of("preset", "sore-back"))).at("/entries")))
+        .isNotEqualTo(usual);
+    assertThat(
+            ids(
+                post("/api/orders", brief(Map.of("weights", Map.of("time", 10, "fit", 0))))
+                    .at("/entries")))
+        .isNotEqualTo(usual);
+    assertThat(post("/api/orders", brief(Map.of("preset", "beginner"))).at("/learning").size())
+        .isPositive();
+    assertThat(
+            post("/api/orders", brief(Map.of("preset", "one-station"))).at("/notes/0").asString())
+        .startsWith("One station");
     Answer wrong = post("/api/orders", brief(Map.of("weights", Map.of("luck", 1, "time", 40))));
     assertThat(wrong.status()).isEqualTo(422);
     assertThat(wrong.body().toString()).contains("weights.luck").contains("weights.time");
-    assertThat(post("/api/orders", brief(Map.of("preset", "party"))).body().toString()).contains("sore-back");
+    assertThat(post("/api/orders", brief(Map.of("preset", "party"))).body().toString())
+        .contains("sore-back");
   }
 
   @Test
@@ -80,28 +116,56 @@ class EvidenceApiTest {
     Answer made = post("/api/schools", school(label, -1.2));
     assertThat(made.status()).isEqualTo(201);
     String id = made.at("/id").asString();
-    assertThat(ids(post("/api/orders", brief(Map.of("school", id))).at("/entries"))).isNotEqualTo(ids(post("/api/orders", brief(Map.of())).at("/entries")));
+    assertThat(ids(post("/api/orders", brief(Map.of("school", id))).at("/entries")))
+        .isNotEqualTo(ids(post("/api/orders", brief(Map.of())).at("/entries")));
     JsonNode bySchool = post("/api/orders/schools", brief(Map.of())).body();
     assertThat(bySchool.toString()).contains(label).contains("by the squeeze");
     List<String> usual = ids(post("/api/orders", brief(Map.of())).at("/entries"));
-    assertThat(bySchool.at("/0/places/" + usual.get(0).replace("/", "~1")).asInt()).as("the default's first place").isEqualTo(1);
-    assertThat(post("/api/schools", school(label, 0)).status()).as("a name that is taken").isEqualTo(409);
-    assertThat(put("/api/schools/" + id, school(label, 0.4)).at("/lengthBias").asDouble()).isEqualTo(0.4);
+    assertThat(bySchool.at("/0/places/" + usual.get(0).replace("/", "~1")).asInt())
+        .as("the default's first place")
+        .isEqualTo(1);
+    assertThat(post("/api/schools", school(label, 0)).status())
+        .as("a name that is taken")
+        .isEqualTo(409);
+    assertThat(put("/api/schools/" + id, school(label, 0.4)).at("/lengthBias").asDouble())
+        .isEqualTo(0.4);
     assertThat(send("DELETE", "/api/schools/" + id, null).status()).isEqualTo(204);
     assertThat(get("/api/catalogue").at("/schools").toString()).contains(label);
-    assertThat(post("/api/orders/schools", brief(Map.of())).body().toString()).doesNotContain(label);
+    assertThat(post("/api/orders/schools", brief(Map.of())).body().toString())
+        .doesNotContain(label);
     assertThat(put("/api/schools/" + id, school(label, 0.4)).at("/retired").asBoolean()).isFalse();
     assertThat(send("DELETE", "/api/schools/" + id, null).status()).isEqualTo(204);
   }
 
   @Test
   void aSchoolOutOfRangeIsNamedFieldByField() {
-    Answer wrong = post("/api/schools", Map.of("label", " ", "reason", "x", "lengthBias", 5, "passiveWeight", 0.3, "activityTrust", 2, "basics", 0));
+    Answer wrong =
+        post(
+            "/api/schools",
+            Map.of(
+                "label",
+                " ",
+                "reason",
+                "x",
+                "lengthBias",
+                5,
+                "passiveWeight",
+                0.3,
+                "activityTrust",
+                2,
+                "basics",
+                0));
     assertThat(wrong.status()).isEqualTo(422);
-    assertThat(wrong.body().toString()).contains("label").contains("lengthBias").contains("activityTrust");
+    assertThat(wrong.body().toString())
+        .contains("label")
+        .contains("lengthBias")
+        .contains("activityTrust");
     assertThat(post("/api/schools", Map.of("label", "x", "reason", "y")).status()).isEqualTo(422);
-    assertThat(put("/api/schools/stretch", school("by mine", 0)).status()).as("a stated school is nobody's to change").isEqualTo(404);
-    assertThat(post("/api/orders", brief(Map.of("school", "own-" + UUID.randomUUID()))).status()).isEqualTo(422);
+    assertThat(put("/api/schools/stretch", school("by mine", 0)).status())
+        .as("a stated school is nobody's to change")
+        .isEqualTo(404);
+    assertThat(post("/api/orders", brief(Map.of("school", "own-" + UUID.randomUUID()))).status())
+        .isEqualTo(422);
   }
 
   @Test
@@ -114,14 +178,15 @@ class EvidenceApiTest {
     assertThat(claims.size()).isGreaterThanOrEqualTo(50);
     List<String> ids = new ArrayList<>();
     claims.forEach(c -> ids.add(c.at("/id").asString()));
-    claims.forEach(c -> {
-      for (String kind : List.of("supporting", "opposing", "bearing")) {
-        c.at("/" + kind).forEach(f -> assertThat(known).contains(f.asString()));
-      }
-      if (c.has("against")) {
-        assertThat(ids).contains(c.at("/against").asString());
-      }
-    });
+    claims.forEach(
+        c -> {
+          for (String kind : List.of("supporting", "opposing", "bearing")) {
+            c.at("/" + kind).forEach(f -> assertThat(known).contains(f.asString()));
+          }
+          if (c.has("against")) {
+            assertThat(ids).contains(c.at("/against").asString());
+          }
+        });
     assertThat(get("/api/claims?school=squeeze").body()).isNotEqualTo(claims);
     assertThat(get("/api/claims?school=astrology").status()).isEqualTo(422);
   }
@@ -133,8 +198,22 @@ class EvidenceApiTest {
       if (c.at("/id").asString().startsWith("squat-wide")) {
         for (String side : List.of("first", "second")) {
           Map<String, Object> setup = new LinkedHashMap<>();
-          c.at("/" + side + "/setup").properties().forEach(e -> setup.put(e.getKey(), e.getValue().asDouble()));
-          Answer bench = post("/api/bench", Map.of("sides", List.of(Map.of("clientId", client, "candidateId", c.at("/" + side + "/candidateId").asString(), "setup", setup))));
+          c.at("/" + side + "/setup")
+              .properties()
+              .forEach(e -> setup.put(e.getKey(), e.getValue().asDouble()));
+          Answer bench =
+              post(
+                  "/api/bench",
+                  Map.of(
+                      "sides",
+                      List.of(
+                          Map.of(
+                              "clientId",
+                              client,
+                              "candidateId",
+                              c.at("/" + side + "/candidateId").asString(),
+                              "setup",
+                              setup))));
           assertThat(bench.status()).as(c.at("/id").asString()).isEqualTo(200);
         }
       }
@@ -143,13 +222,40 @@ class EvidenceApiTest {
 
   @Test
   void aComparisonOfThreeSaysWhatDiffersAndOneIsRefused() {
-    Answer three = post("/api/comparisons", Map.of("clientId", client, "gymId", gym, "aim", Map.of("BFL", 3), "members", List.of(Map.of("candidateId", "seated-leg-curl/usual"), Map.of("candidateId", "leg-press/low"), Map.of("candidateId", "romanian-deadlift/usual", "setup", Map.of("kneeBend", 12)))));
+    Answer three =
+        post(
+            "/api/comparisons",
+            Map.of(
+                "clientId",
+                client,
+                "gymId",
+                gym,
+                "aim",
+                Map.of("BFL", 3),
+                "members",
+                List.of(
+                    Map.of("candidateId", "seated-leg-curl/usual"),
+                    Map.of("candidateId", "leg-press/low"),
+                    Map.of(
+                        "candidateId",
+                        "romanian-deadlift/usual",
+                        "setup",
+                        Map.of("kneeBend", 12)))));
     assertThat(three.status()).isEqualTo(200);
     assertThat(three.at("/members").size()).isEqualTo(3);
     assertThat(three.at("/computed").size()).isEqualTo(3);
     assertThat(three.at("/regions").size()).isEqualTo(23);
     assertThat(three.at("/practical").size()).isEqualTo(3);
     assertThat(three.at("/sentences/0").asString()).contains("outer hamstring");
-    assertThat(post("/api/comparisons", Map.of("clientId", client, "members", List.of(Map.of("candidateId", "leg-press/low")))).status()).isEqualTo(422);
+    assertThat(
+            post(
+                    "/api/comparisons",
+                    Map.of(
+                        "clientId",
+                        client,
+                        "members",
+                        List.of(Map.of("candidateId", "leg-press/low"))))
+                .status())
+        .isEqualTo(422);
   }
 }

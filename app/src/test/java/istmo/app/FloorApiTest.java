@@ -27,7 +27,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
-/** The floor over HTTP: what is taken along, and messages that come late, twice, at once or out of order. */
+/**
+ * The floor over HTTP: what is taken along, and messages that come late, twice, at once or out of
+ * order.
+ */
 @ExtendWith(RunningApp.class)
 class FloorApiTest {
   private static String client;
@@ -40,22 +43,55 @@ class FloorApiTest {
     Map<String, Object> input = intake("Floor " + UUID.randomUUID());
     input.put("pain", List.of());
     client = post("/api/clients", input).at("/id").asString();
-    gym = post("/api/gyms", Map.of("name", "Floor " + UUID.randomUUID(), "equipment", Equipment.all().stream().map(Equipment.Item::id).toList())).at("/id").asString();
+    gym =
+        post(
+                "/api/gyms",
+                Map.of(
+                    "name",
+                    "Floor " + UUID.randomUUID(),
+                    "equipment",
+                    Equipment.all().stream().map(Equipment.Item::id).toList()))
+            .at("/id")
+            .asString();
     session = begin();
     item = pin(session, "leg-extension/upright");
   }
 
   static String begin() {
-    return post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 2, "RF", 1))).at("/id").asString();
+    return post(
+            "/api/sessions",
+            Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 2, "RF", 1)))
+        .at("/id")
+        .asString();
   }
 
   static String pin(String session, String candidate) {
-    JsonNode items = post("/api/sessions/" + session + "/items", Map.of("candidateId", candidate)).at("/items");
+    JsonNode items =
+        post("/api/sessions/" + session + "/items", Map.of("candidateId", candidate)).at("/items");
     return items.get(items.size() - 1).path("id").asString();
   }
 
-  static Map<String, Object> set(String session, String item, String id, int revision, int base, int repetitions) {
-    Map<String, Object> s = new HashMap<>(Map.of("sessionId", session, "itemId", item, "setId", id, "revision", revision, "base", base, "loadKg", 40, "repetitions", repetitions, "reserve", 2));
+  static Map<String, Object> set(
+      String session, String item, String id, int revision, int base, int repetitions) {
+    Map<String, Object> s =
+        new HashMap<>(
+            Map.of(
+                "sessionId",
+                session,
+                "itemId",
+                item,
+                "setId",
+                id,
+                "revision",
+                revision,
+                "base",
+                base,
+                "loadKg",
+                40,
+                "repetitions",
+                repetitions,
+                "reserve",
+                2));
     s.put("performedAt", Instant.now().toString());
     return s;
   }
@@ -65,7 +101,9 @@ class FloorApiTest {
   }
 
   static Answer send(String device, List<Map<String, Object>> changes) {
-    return post("/api/floor/changes", Map.of("device", device, "sentAt", Instant.now().toString(), "changes", changes));
+    return post(
+        "/api/floor/changes",
+        Map.of("device", device, "sentAt", Instant.now().toString(), "changes", changes));
   }
 
   private static String outcome(Answer a, int k) {
@@ -93,11 +131,17 @@ class FloorApiTest {
     assertThat(x.path("cues").size()).isPositive();
     assertThat(x.path("stopSigns").size()).isPositive();
     assertThat(x.path("loads").size()).isGreaterThan(5);
-    assertThat(x.path("swaps")).as("three, worked out beforehand").hasSize(3).allSatisfy(s -> {
-      assertThat(s.path("exercise").path("steps").size()).isPositive();
-      assertThat(s.path("exercise").path("swaps")).isEmpty();
-      assertThat(s.path("candidateId").asString()).as("another machine").doesNotStartWith("leg-extension/");
-    });
+    assertThat(x.path("swaps"))
+        .as("three, worked out beforehand")
+        .hasSize(3)
+        .allSatisfy(
+            s -> {
+              assertThat(s.path("exercise").path("steps").size()).isPositive();
+              assertThat(s.path("exercise").path("swaps")).isEmpty();
+              assertThat(s.path("candidateId").asString())
+                  .as("another machine")
+                  .doesNotStartWith("leg-extension/");
+            });
     assertThat(walk.at("/pain")).hasSize(5);
     assertThat(walk.at("/pain/0/byLevel")).hasSize(11);
   }
@@ -106,7 +150,22 @@ class FloorApiTest {
   void everythingThatIsWrittenDownComesBack() {
     String id = UUID.randomUUID().toString();
     Map<String, Object> s = set(id, 1, 0, 9);
-    s.putAll(Map.of("kind", "WORK", "number", 3, "side", "LEFT", "range", "SHORT", "tempoKept", false, "felt", List.of("VL", "ERECTORS"), "pain", Map.of("joint", "KNEE", "level", 4)));
+    s.putAll(
+        Map.of(
+            "kind",
+            "WORK",
+            "number",
+            3,
+            "side",
+            "LEFT",
+            "range",
+            "SHORT",
+            "tempoKept",
+            false,
+            "felt",
+            List.of("VL", "ERECTORS"),
+            "pain",
+            Map.of("joint", "KNEE", "level", 4)));
     assertThat(outcome(send("phone", List.of(Map.of("set", s))), 0)).isEqualTo("STORED");
     JsonNode back = stored(id);
     assertThat(back.path("side").asString()).isEqualTo("LEFT");
@@ -120,10 +179,14 @@ class FloorApiTest {
   @Test
   void aRetryIsTheSameAndALateOneIsStale() {
     String id = UUID.randomUUID().toString();
-    assertThat(outcome(send("phone", List.of(Map.of("set", set(id, 1, 0, 9)))), 0)).isEqualTo("STORED");
-    assertThat(outcome(send("phone", List.of(Map.of("set", set(id, 1, 0, 9)))), 0)).isEqualTo("SAME");
-    assertThat(outcome(send("phone", List.of(Map.of("set", set(id, 2, 1, 10)))), 0)).isEqualTo("STORED");
-    assertThat(outcome(send("phone", List.of(Map.of("set", set(id, 1, 0, 9)))), 0)).isEqualTo("STALE");
+    assertThat(outcome(send("phone", List.of(Map.of("set", set(id, 1, 0, 9)))), 0))
+        .isEqualTo("STORED");
+    assertThat(outcome(send("phone", List.of(Map.of("set", set(id, 1, 0, 9)))), 0))
+        .isEqualTo("SAME");
+    assertThat(outcome(send("phone", List.of(Map.of("set", set(id, 2, 1, 10)))), 0))
+        .isEqualTo("STORED");
+    assertThat(outcome(send("phone", List.of(Map.of("set", set(id, 1, 0, 9)))), 0))
+        .isEqualTo("STALE");
     assertThat(stored(id).path("repetitions").asInt()).isEqualTo(10);
   }
 
@@ -131,12 +194,14 @@ class FloorApiTest {
   void twoDevicesAreToldOfEachOther() {
     String id = UUID.randomUUID().toString();
     send("phone", List.of(Map.of("set", set(id, 1, 0, 9))));
-    assertThat(outcome(send("tablet", List.of(Map.of("set", set(id, 2, 1, 12)))), 0)).isEqualTo("STORED");
+    assertThat(outcome(send("tablet", List.of(Map.of("set", set(id, 2, 1, 12)))), 0))
+        .isEqualTo("STORED");
     Answer conflict = send("phone", List.of(Map.of("set", set(id, 2, 1, 8))));
     assertThat(outcome(conflict, 0)).isEqualTo("CONFLICT");
     assertThat(conflict.at("/results/0/stored/repetitions").asInt()).isEqualTo(12);
     assertThat(conflict.at("/results/0/stored/revision").asInt()).isEqualTo(2);
-    assertThat(outcome(send("phone", List.of(Map.of("set", set(id, 3, 2, 8)))), 0)).isEqualTo("STORED");
+    assertThat(outcome(send("phone", List.of(Map.of("set", set(id, 3, 2, 8)))), 0))
+        .isEqualTo("STORED");
     assertThat(stored(id).path("repetitions").asInt()).isEqualTo(8);
   }
 
@@ -144,27 +209,53 @@ class FloorApiTest {
   void theDeskIsADeviceToo() {
     String id = UUID.randomUUID().toString();
     send("phone", List.of(Map.of("set", set(id, 1, 0, 9))));
-    RunningApp.put("/api/sessions/" + session + "/items/" + item + "/sets/" + id, Map.of("loadKg", 42.5, "repetitions", 9, "reserve", 1));
-    assertThat(outcome(send("phone", List.of(Map.of("set", set(id, 2, 1, 11)))), 0)).isEqualTo("CONFLICT");
+    RunningApp.put(
+        "/api/sessions/" + session + "/items/" + item + "/sets/" + id,
+        Map.of("loadKg", 42.5, "repetitions", 9, "reserve", 1));
+    assertThat(outcome(send("phone", List.of(Map.of("set", set(id, 2, 1, 11)))), 0))
+        .isEqualTo("CONFLICT");
     RunningApp.delete("/api/sessions/" + session + "/items/" + item + "/sets/" + id);
     assertThat(stored(id)).isNull();
-    assertThat(outcome(send("phone", List.of(Map.of("set", set(id, 1, 0, 9)))), 0)).as("the first log, again").isEqualTo("STALE");
+    assertThat(outcome(send("phone", List.of(Map.of("set", set(id, 1, 0, 9)))), 0))
+        .as("the first log, again")
+        .isEqualTo("STALE");
     assertThat(stored(id)).as("does not bring it back").isNull();
-    RunningApp.put("/api/sessions/" + session + "/items/" + item + "/sets/" + id, Map.of("loadKg", 42.5, "repetitions", 9, "reserve", 1));
+    RunningApp.put(
+        "/api/sessions/" + session + "/items/" + item + "/sets/" + id,
+        Map.of("loadKg", 42.5, "repetitions", 9, "reserve", 1));
     assertThat(stored(id).path("loadKg").asDouble()).as("undone at the desk").isEqualTo(42.5);
   }
 
   @Test
   void whatCannotBeTakenSaysWhyAndHoldsNothingUp() {
     String good = UUID.randomUUID().toString();
-    Answer a = send("phone", List.of(Map.of("set", set(UUID.randomUUID().toString(), 1, 0, 900)), Map.of("set", set(session, UUID.randomUUID().toString(), UUID.randomUUID().toString(), 1, 0, 9)), Map.of("set", set(good, 1, 0, 9)), Map.of()));
+    Answer a =
+        send(
+            "phone",
+            List.of(
+                Map.of("set", set(UUID.randomUUID().toString(), 1, 0, 900)),
+                Map.of(
+                    "set",
+                    set(
+                        session,
+                        UUID.randomUUID().toString(),
+                        UUID.randomUUID().toString(),
+                        1,
+                        0,
+                        9)),
+                Map.of("set", set(good, 1, 0, 9)),
+                Map.of()));
     assertThat(outcome(a, 0)).isEqualTo("REFUSED");
-    assertThat(a.at("/results/0/detail").asString()).contains("repetitions: 900 is not within 1 to 200");
+    assertThat(a.at("/results/0/detail").asString())
+        .contains("repetitions: 900 is not within 1 to 200");
     assertThat(outcome(a, 1)).isEqualTo("REFUSED");
     assertThat(outcome(a, 2)).isEqualTo("STORED");
     assertThat(outcome(a, 3)).isEqualTo("REFUSED");
     assertThat(stored(good)).isNotNull();
-    assertThat(post("/api/floor/changes", Map.of("device", "phone", "changes", List.of())).fault("sentAt")).isEqualTo("is needed");
+    assertThat(
+            post("/api/floor/changes", Map.of("device", "phone", "changes", List.of()))
+                .fault("sentAt"))
+        .isEqualTo("is needed");
   }
 
   @Test
@@ -173,7 +264,15 @@ class FloorApiTest {
     Instant wrong = Instant.parse("2019-03-01T08:00:00Z");
     Map<String, Object> s = set(id, 1, 0, 9);
     s.put("performedAt", wrong.minusSeconds(600).toString());
-    post("/api/floor/changes", Map.of("device", "old clock", "sentAt", wrong.toString(), "changes", List.of(Map.of("set", s))));
+    post(
+        "/api/floor/changes",
+        Map.of(
+            "device",
+            "old clock",
+            "sentAt",
+            wrong.toString(),
+            "changes",
+            List.of(Map.of("set", s))));
     Instant at = Instant.parse(stored(id).path("performedAt").asString());
     assertThat(at).isBetween(Instant.now().minusSeconds(640), Instant.now().minusSeconds(560));
   }
@@ -184,12 +283,33 @@ class FloorApiTest {
     String old = pin(s, "leg-extension/upright");
     JsonNode swap = get("/api/floor/" + s).at("/items/0/exercise/swaps/0");
     String id = UUID.randomUUID().toString();
-    Map<String, Object> message = Map.of("item", Map.of("sessionId", s, "itemId", id, "candidateId", swap.path("candidateId").asString(), "setup", Map.of(), "replaces", old));
-    assertThat(outcome(send("phone", List.of(message, Map.of("set", set(s, id, UUID.randomUUID().toString(), 1, 0, 8)))), 1)).isEqualTo("STORED");
+    Map<String, Object> message =
+        Map.of(
+            "item",
+            Map.of(
+                "sessionId",
+                s,
+                "itemId",
+                id,
+                "candidateId",
+                swap.path("candidateId").asString(),
+                "setup",
+                Map.of(),
+                "replaces",
+                old));
+    assertThat(
+            outcome(
+                send(
+                    "phone",
+                    List.of(
+                        message, Map.of("set", set(s, id, UUID.randomUUID().toString(), 1, 0, 8)))),
+                1))
+        .isEqualTo("STORED");
     assertThat(outcome(send("phone", List.of(message)), 0)).isEqualTo("STORED");
     JsonNode items = get("/api/floor/" + s).at("/items");
     assertThat(items).as("the one swapped away had no set").hasSize(1);
-    assertThat(items.get(0).path("exercise").path("candidateId").asString()).isEqualTo(swap.path("candidateId").asString());
+    assertThat(items.get(0).path("exercise").path("candidateId").asString())
+        .isEqualTo(swap.path("candidateId").asString());
     assertThat(items.get(0).path("sets")).hasSize(1);
   }
 
@@ -198,13 +318,42 @@ class FloorApiTest {
     String s = begin();
     pin(s, "seated-leg-curl/usual");
     Instant now = Instant.now();
-    Map<String, Object> newer = Map.of("mark", Map.of("clientId", client, "gymId", gym, "candidateId", "seated-leg-curl/usual", "words", "Seat 4 · pad 2", "at", now.toString()));
-    Map<String, Object> older = Map.of("mark", Map.of("clientId", client, "gymId", gym, "candidateId", "seated-leg-curl/usual", "words", "Seat 1", "at", now.minusSeconds(30).toString()));
+    Map<String, Object> newer =
+        Map.of(
+            "mark",
+            Map.of(
+                "clientId",
+                client,
+                "gymId",
+                gym,
+                "candidateId",
+                "seated-leg-curl/usual",
+                "words",
+                "Seat 4 · pad 2",
+                "at",
+                now.toString()));
+    Map<String, Object> older =
+        Map.of(
+            "mark",
+            Map.of(
+                "clientId",
+                client,
+                "gymId",
+                gym,
+                "candidateId",
+                "seated-leg-curl/usual",
+                "words",
+                "Seat 1",
+                "at",
+                now.minusSeconds(30).toString()));
     send("phone", List.of(newer, older, newer));
-    assertThat(get("/api/floor/" + s).at("/items/0/exercise/mark").asString()).isEqualTo("Seat 4 · pad 2");
+    assertThat(get("/api/floor/" + s).at("/items/0/exercise/mark").asString())
+        .isEqualTo("Seat 4 · pad 2");
     String another = begin();
     pin(another, "seated-leg-curl/usual");
-    assertThat(get("/api/floor/" + another).at("/items/0/exercise/mark").asString()).as("next time").isEqualTo("Seat 4 · pad 2");
+    assertThat(get("/api/floor/" + another).at("/items/0/exercise/mark").asString())
+        .as("next time")
+        .isEqualTo("Seat 4 · pad 2");
   }
 
   @Test
@@ -216,7 +365,9 @@ class FloorApiTest {
       sets.add(Map.of("set", set(first, calf, UUID.randomUUID().toString(), 1, 0, 25)));
     }
     send("phone", sets);
-    send("phone", List.of(Map.of("finish", Map.of("sessionId", first, "at", Instant.now().toString()))));
+    send(
+        "phone",
+        List.of(Map.of("finish", Map.of("sessionId", first, "at", Instant.now().toString()))));
     String next = begin();
     pin(next, "standing-calf-raise/usual");
     JsonNode x = get("/api/floor/" + next).at("/items/0/exercise");
@@ -228,13 +379,41 @@ class FloorApiTest {
 
   @Test
   void anotherCoachsSessionIsNotReached() {
-    Visitor other = RunningApp.anotherCoach("floor-" + UUID.randomUUID().toString().substring(0, 8));
+    Visitor other =
+        RunningApp.anotherCoach("floor-" + UUID.randomUUID().toString().substring(0, 8));
     String before = get("/api/floor/" + session).at("/items").toString();
-    Map<String, Object> body = Map.of("device", "x", "sentAt", Instant.now().toString(), "changes", List.of(
-        Map.of("set", set(UUID.randomUUID().toString(), 1, 0, 9)),
-        Map.of("item", Map.of("sessionId", session, "itemId", UUID.randomUUID().toString(), "candidateId", "hip-thrust/usual")),
-        Map.of("mark", Map.of("clientId", client, "gymId", gym, "candidateId", "leg-extension/upright", "words", "stolen", "at", Instant.now().toString())),
-        Map.of("finish", Map.of("sessionId", session, "at", Instant.now().toString()))));
+    Map<String, Object> body =
+        Map.of(
+            "device",
+            "x",
+            "sentAt",
+            Instant.now().toString(),
+            "changes",
+            List.of(
+                Map.of("set", set(UUID.randomUUID().toString(), 1, 0, 9)),
+                Map.of(
+                    "item",
+                    Map.of(
+                        "sessionId",
+                        session,
+                        "itemId",
+                        UUID.randomUUID().toString(),
+                        "candidateId",
+                        "hip-thrust/usual")),
+                Map.of(
+                    "mark",
+                    Map.of(
+                        "clientId",
+                        client,
+                        "gymId",
+                        gym,
+                        "candidateId",
+                        "leg-extension/upright",
+                        "words",
+                        "stolen",
+                        "at",
+                        Instant.now().toString())),
+                Map.of("finish", Map.of("sessionId", session, "at", Instant.now().toString()))));
     Answer a = other.post("/api/floor/changes", body);
     for (int k = 0; k < 4; k++) {
       assertThat(outcome(a, k)).isEqualTo("REFUSED");
@@ -244,7 +423,10 @@ class FloorApiTest {
     assertThat(get("/api/sessions/" + session).body().has("finishedAt")).isFalse();
   }
 
-  /** Against the real database: two devices' worth of logs, corrections and removals, doubled, shuffled, sent by several threads at once; each set ends as its device had it last, and once. */
+  /**
+   * Against the real database: two devices' worth of logs, corrections and removals, doubled,
+   * shuffled, sent by several threads at once; each set ends as its device had it last, and once.
+   */
   @ParameterizedTest
   @ValueSource(ints = {1, 2, 3, 4, 5, 6})
   void anyInterleavingGivesTheSameRecord(int seed) throws Exception {
@@ -273,7 +455,8 @@ class FloorApiTest {
       for (int round = 0; round < 6 && !left.isEmpty(); round++) {
         List<Future<List<Map<String, Object>>>> sent = new ArrayList<>();
         for (int from = 0; from < left.size(); from += 7) {
-          List<Map<String, Object>> part = List.copyOf(left.subList(from, Math.min(left.size(), from + 7)));
+          List<Map<String, Object>> part =
+              List.copyOf(left.subList(from, Math.min(left.size(), from + 7)));
           sent.add(threads.submit(() -> again(part)));
         }
         left = new ArrayList<>();
@@ -286,8 +469,15 @@ class FloorApiTest {
       threads.shutdown();
     }
     Map<String, Integer> found = new HashMap<>();
-    get("/api/floor/" + s).at("/items/0/sets").forEach(x -> assertThat(found.put(x.path("id").asString(), x.path("repetitions").asInt())).as("once").isNull());
-    wanted.forEach((id, w) -> assertThat(found.get(id)).as(id).isEqualTo(w[1] == 1 ? null : (Integer) w[0]));
+    get("/api/floor/" + s)
+        .at("/items/0/sets")
+        .forEach(
+            x ->
+                assertThat(found.put(x.path("id").asString(), x.path("repetitions").asInt()))
+                    .as("once")
+                    .isNull());
+    wanted.forEach(
+        (id, w) -> assertThat(found.get(id)).as(id).isEqualTo(w[1] == 1 ? null : (Integer) w[0]));
     assertThat(found.size()).isEqualTo(wanted.values().stream().filter(w -> w[1] == 0).count());
   }
 

@@ -19,15 +19,19 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
-/** Lines of a gadget into a link, as any gadget would send them: without an account, with the code. */
+/**
+ * Lines of a gadget into a link, as any gadget would send them: without an account, with the code.
+ */
 @ExtendWith(RunningApp.class)
 class GadgetApiTest {
   private static String open(String kind) {
-    return "/api/gadget-links/" + post("/api/gadget-links", Map.of("kind", kind)).at("/code").asString();
+    return "/api/gadget-links/"
+        + post("/api/gadget-links", Map.of("kind", kind)).at("/code").asString();
   }
 
   private static Answer lines(String link, String text) {
-    return RunningApp.visitor().send("POST", link + "/lines", text, "content-type", "application/x-ndjson");
+    return RunningApp.visitor()
+        .send("POST", link + "/lines", text, "content-type", "application/x-ndjson");
   }
 
   @Test
@@ -37,7 +41,12 @@ class GadgetApiTest {
     StringBuilder text = new StringBuilder();
     for (long t = 0; t <= 8000; t += StandIn.EVERY_MS) {
       if (t < 300 || t > 2500) {
-        text.append(String.format(Locale.ROOT, "{\"kind\":\"force\",\"unit\":\"kgf\",\"value\":%.4f,\"t\":%d}\n", scale.reading(t) / 9.80665, t));
+        text.append(
+            String.format(
+                Locale.ROOT,
+                "{\"kind\":\"force\",\"unit\":\"kgf\",\"value\":%.4f,\"t\":%d}\n",
+                scale.reading(t) / 9.80665,
+                t));
       }
     }
     Answer taken = lines(link, text.toString());
@@ -64,7 +73,9 @@ class GadgetApiTest {
                 + "\n{\"unit\":\"deg\",\"value\":45,\"t\":400}");
     assertThat(a.at("/taken").asInt()).isEqualTo(2);
     assertThat(a.at("/refused").size()).isEqualTo(5);
-    assertThat(a.at("/refused/1/fault").asString()).contains("\"stone\" is not a unit of angle").contains("deg");
+    assertThat(a.at("/refused/1/fault").asString())
+        .contains("\"stone\" is not a unit of angle")
+        .contains("deg");
     assertThat(a.at("/refused/2/fault").asString()).contains("waits for angle");
     assertThat(a.at("/refused/4/fault").asString()).contains("longer than 500");
     Answer state = get(link);
@@ -80,8 +91,11 @@ class GadgetApiTest {
     assertThat(other.get(link).status()).isEqualTo(404);
     assertThat(other.send("DELETE", link, null).status()).isEqualTo(404);
     assertThat(other.post(link + "/stand-in", Map.of("at", 1)).status()).isEqualTo(404);
-    assertThat(post(link + "/stand-in", Map.of("at", 1)).status()).as("stand-ins are the demo's").isEqualTo(404);
-    assertThat(lines("/api/gadget-links/unknown", "{\"unit\":\"m\",\"value\":1,\"t\":0}").status()).isEqualTo(404);
+    assertThat(post(link + "/stand-in", Map.of("at", 1)).status())
+        .as("stand-ins are the demo's")
+        .isEqualTo(404);
+    assertThat(lines("/api/gadget-links/unknown", "{\"unit\":\"m\",\"value\":1,\"t\":0}").status())
+        .isEqualTo(404);
     assertThat(RunningApp.delete(link).status()).isEqualTo(204);
     assertThat(get(link).status()).isEqualTo(404);
     assertThat(post("/api/gadget-links", Map.of()).fault("kind")).contains("FORCE");
@@ -90,7 +104,9 @@ class GadgetApiTest {
   @Test
   void aGadgetThatWasStartedAnewGoesOn() {
     String link = open("ANGLE");
-    lines(link, "{\"unit\":\"deg\",\"value\":10,\"t\":0}\n{\"unit\":\"deg\",\"value\":10,\"t\":9000}\n");
+    lines(
+        link,
+        "{\"unit\":\"deg\",\"value\":10,\"t\":0}\n{\"unit\":\"deg\",\"value\":10,\"t\":9000}\n");
     Answer again = lines(link, "{\"unit\":\"deg\",\"value\":20,\"t\":0}\n");
     assertThat(again.at("/taken").asInt()).isEqualTo(1);
     assertThat(get(link).at("/last").asDouble()).isEqualTo(20);
@@ -99,27 +115,51 @@ class GadgetApiTest {
   /** Lines of an invented lifter's set, as a bar encoder or a tilt sensor would send them. */
   private static String set(List<Sample> samples, String unit, double perUnit) {
     StringBuilder text = new StringBuilder();
-    samples.forEach(s -> text.append(String.format(Locale.ROOT, "{\"unit\":\"%s\",\"value\":%.4f,\"t\":%d}\n", unit, s.position() * perUnit, Math.round(1000 * s.timeS()) + 1)));
+    samples.forEach(
+        s ->
+            text.append(
+                String.format(
+                    Locale.ROOT,
+                    "{\"unit\":\"%s\",\"value\":%.4f,\"t\":%d}\n",
+                    unit,
+                    s.position() * perUnit,
+                    Math.round(1000 * s.timeS()) + 1)));
     return text.toString();
   }
 
   private static String watch(String kind) {
-    return "/api/gadget-links/" + post("/api/gadget-links", Map.of("kind", kind, "watch", true)).at("/code").asString();
+    return "/api/gadget-links/"
+        + post("/api/gadget-links", Map.of("kind", kind, "watch", true)).at("/code").asString();
   }
 
   @Test
   void aSetIsWatchedAndComparedWithWhatWasAsked() {
     Tempo asked = new Tempo(3, 1, 1, 0);
     String link = watch("LENGTH");
-    lines(link, set(StandInMotion.samples(StandInMotion.tiring(8, asked, 0.5), 1.4, 0.03, false, new Sensor(50, 0.002, 0.004, 0.001, 0.01), 3), "cm", 100));
+    lines(
+        link,
+        set(
+            StandInMotion.samples(
+                StandInMotion.tiring(8, asked, 0.5),
+                1.4,
+                0.03,
+                false,
+                new Sensor(50, 0.002, 0.004, 0.001, 0.01),
+                3),
+            "cm",
+            100));
     Answer w = get(link + "/watched?loweringS=3&lowS=1");
     assertThat(w.at("/repetitions")).hasSize(8);
     assertThat(w.at("/repetitions/0/range").asDouble()).isCloseTo(0.5, within(0.02));
-    assertThat(w.at("/findings")).extracting(f -> f.path("kind").asString()).containsExactly("SHORT_RANGE", "DROPPED_LOWERING", "MISSED_PAUSE");
+    assertThat(w.at("/findings"))
+        .extracting(f -> f.path("kind").asString())
+        .containsExactly("SHORT_RANGE", "DROPPED_LOWERING", "MISSED_PAUSE");
     assertThat(w.at("/rangeKept").asBoolean(true)).isFalse();
     assertThat(w.at("/tempoKept").asBoolean(true)).isFalse();
     assertThat(w.at("/trace").size()).as("the last twenty seconds, thinned").isBetween(150, 260);
-    assertThat(get(link + "/watched?scheme=LOW_PARTIALS").body().has("rangeKept")).as("partial ones were asked").isFalse();
+    assertThat(get(link + "/watched?scheme=LOW_PARTIALS").body().has("rangeKept"))
+        .as("partial ones were asked")
+        .isFalse();
     Answer free = get(link + "/watched");
     assertThat(free.body().has("tempoKept")).as("nothing was asked").isFalse();
     assertThat(free.at("/findings")).hasSize(1);
@@ -128,25 +168,42 @@ class GadgetApiTest {
   @Test
   void aGadgetThatFallsWhileTheLoadRisesIsTurned() {
     String link = watch("ANGLE");
-    List<Sample> lifted = StandInMotion.samples(StandInMotion.tiring(5, new Tempo(2, 0, 1, 0), 80), 90, 4, false, new Sensor(50, 0.4, 0.004, 0, 0), 4);
+    List<Sample> lifted =
+        StandInMotion.samples(
+            StandInMotion.tiring(5, new Tempo(2, 0, 1, 0), 80),
+            90,
+            4,
+            false,
+            new Sensor(50, 0.4, 0.004, 0, 0),
+            4);
     lines(link, set(lifted, "deg", -1));
     Answer turned = get(link + "/watched?turned=true&loweringS=2");
     assertThat(turned.at("/repetitions")).hasSize(5);
-    assertThat(turned.at("/findings")).extracting(f -> f.path("kind").asString()).containsExactly("SHORT_RANGE", "DROPPED_LOWERING");
+    assertThat(turned.at("/findings"))
+        .extracting(f -> f.path("kind").asString())
+        .containsExactly("SHORT_RANGE", "DROPPED_LOWERING");
   }
 
   @Test
   void onlyALinkThatWatchesIsWatched() {
     assertThat(get(open("LENGTH") + "/watched").status()).isEqualTo(404);
-    assertThat(post("/api/gadget-links", Map.of("kind", "FORCE", "watch", true)).fault("kind")).contains("LENGTH or an ANGLE");
+    assertThat(post("/api/gadget-links", Map.of("kind", "FORCE", "watch", true)).fault("kind"))
+        .contains("LENGTH or an ANGLE");
     String link = watch("ANGLE");
     assertThat(get(link + "/watched?loweringS=-1").fault("loweringS")).isNotBlank();
     assertThat(get(link + "/watched").at("/repetitions")).isEmpty();
-    assertThat(post(link + "/stand-in-set", Map.of("repetitions", 5)).status()).as("stand-ins are the demo's").isEqualTo(404);
-    assertThat(RunningApp.anotherCoach("watching.neighbour").get(link + "/watched").status()).isEqualTo(404);
-    lines(link, "{\"unit\":\"deg\",\"value\":10,\"t\":5}\n{\"unit\":\"deg\",\"value\":11,\"t\":25}\n");
+    assertThat(post(link + "/stand-in-set", Map.of("repetitions", 5)).status())
+        .as("stand-ins are the demo's")
+        .isEqualTo(404);
+    assertThat(RunningApp.anotherCoach("watching.neighbour").get(link + "/watched").status())
+        .isEqualTo(404);
+    lines(
+        link,
+        "{\"unit\":\"deg\",\"value\":10,\"t\":5}\n{\"unit\":\"deg\",\"value\":11,\"t\":25}\n");
     assertThat(get(link + "/watched").at("/trace")).hasSize(1);
     lines(link, "{\"unit\":\"deg\",\"value\":20,\"t\":0}\n");
-    assertThat(get(link + "/watched").at("/trace/0/position").asDouble()).as("a gadget that was started anew begins anew").isEqualTo(20);
+    assertThat(get(link + "/watched").at("/trace/0/position").asDouble())
+        .as("a gadget that was started anew begins anew")
+        .isEqualTo(20);
   }
 }

@@ -29,7 +29,16 @@ class MachineApiTest {
 
   @BeforeEach
   void aGym() {
-    gym = post("/api/gyms", Map.of("name", "Machines " + UUID.randomUUID(), "equipment", Equipment.all().stream().map(Equipment.Item::id).toList())).at("/id").asString();
+    gym =
+        post(
+                "/api/gyms",
+                Map.of(
+                    "name",
+                    "Machines " + UUID.randomUUID(),
+                    "equipment",
+                    Equipment.all().stream().map(Equipment.Item::id).toList()))
+            .at("/id")
+            .asString();
   }
 
   private static JsonNode detail(JsonNode machines, String item, String detail) {
@@ -54,7 +63,19 @@ class MachineApiTest {
     List<Map<String, Object>> list = new ArrayList<>();
     for (double at : new double[] {10, 40, 70, 100}) {
       for (Pull.Direction d : new Pull.Direction[] {Pull.Direction.UP, Pull.Direction.DOWN}) {
-        list.add(Map.of("at", at, "forceN", StandIn.forceN("leg-extension", Place.generic(Set.of()), new Pull(at, 0, 0.38, 40, d)), "leverM", 0.38, "loadKg", 40, "direction", d.name()));
+        list.add(
+            Map.of(
+                "at",
+                at,
+                "forceN",
+                StandIn.forceN(
+                    "leg-extension", Place.generic(Set.of()), new Pull(at, 0, 0.38, 40, d)),
+                "leverM",
+                0.38,
+                "loadKg",
+                40,
+                "direction",
+                d.name()));
       }
     }
     return list;
@@ -63,38 +84,92 @@ class MachineApiTest {
   @Test
   void aMeasuredValueIsMarkedUsedAndGoesBackToGeneric() {
     String machines = "/api/gyms/" + gym + "/machines";
-    assertThat(detail(get(machines).body(), "leg-press", "railAngle").path("measured").asBoolean()).isFalse();
-    Answer known = put(machines + "/leg-press", Map.of("version", version(), "measured", Map.of("railAngle", 38, "stop", 0.8)));
-    assertThat(detail(known.body(), "leg-press", "railAngle").path("measured").asBoolean()).isTrue();
-    assertThat(detail(known.body(), "leg-press", "railAngle").path("value").asDouble()).isEqualTo(38);
+    assertThat(detail(get(machines).body(), "leg-press", "railAngle").path("measured").asBoolean())
+        .isFalse();
+    Answer known =
+        put(
+            machines + "/leg-press",
+            Map.of("version", version(), "measured", Map.of("railAngle", 38, "stop", 0.8)));
+    assertThat(detail(known.body(), "leg-press", "railAngle").path("measured").asBoolean())
+        .isTrue();
+    assertThat(detail(known.body(), "leg-press", "railAngle").path("value").asDouble())
+        .isEqualTo(38);
     Map<String, Object> input = intake("On this machine " + UUID.randomUUID());
     input.put("pain", List.of());
     String client = post("/api/clients", input).at("/id").asString();
-    Answer bench = post("/api/bench", Map.of("sides", List.of(Map.of("clientId", client, "gymId", gym, "candidateId", "leg-press/high"), Map.of("clientId", client, "candidateId", "leg-press/high"))));
+    Answer bench =
+        post(
+            "/api/bench",
+            Map.of(
+                "sides",
+                List.of(
+                    Map.of("clientId", client, "gymId", gym, "candidateId", "leg-press/high"),
+                    Map.of("clientId", client, "candidateId", "leg-press/high"))));
     assertThat(bench.at("/sides/0/setup/railAngle").asDouble()).isEqualTo(38);
     assertThat(bench.at("/sides/0/changes").toString()).contains("machine's stop");
-    assertThat(bench.at("/sides/0/measured").toString()).contains("railAngle", "stop").doesNotContain("sledMass");
-    assertThat(bench.at("/sides/1/setup/railAngle").asDouble()).as("without a gym it is generic").isEqualTo(45);
-    String session = post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 1))).at("/id").asString();
-    assertThat(post("/api/sessions/" + session + "/items", Map.of("candidateId", "leg-press/high")).at("/items/0/setup/railAngle").asDouble()).isEqualTo(38);
-    assertThat(put(machines + "/leg-press", Map.of("version", version() - 1, "measured", Map.of())).status()).as("a stale change").isEqualTo(409);
-    Answer bad = put(machines + "/leg-press", Map.of("version", version(), "measured", Map.of("railAngle", 400, "colour", 3)));
+    assertThat(bench.at("/sides/0/measured").toString())
+        .contains("railAngle", "stop")
+        .doesNotContain("sledMass");
+    assertThat(bench.at("/sides/1/setup/railAngle").asDouble())
+        .as("without a gym it is generic")
+        .isEqualTo(45);
+    String session =
+        post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 1)))
+            .at("/id")
+            .asString();
+    assertThat(
+            post("/api/sessions/" + session + "/items", Map.of("candidateId", "leg-press/high"))
+                .at("/items/0/setup/railAngle")
+                .asDouble())
+        .isEqualTo(38);
+    assertThat(
+            put(machines + "/leg-press", Map.of("version", version() - 1, "measured", Map.of()))
+                .status())
+        .as("a stale change")
+        .isEqualTo(409);
+    Answer bad =
+        put(
+            machines + "/leg-press",
+            Map.of("version", version(), "measured", Map.of("railAngle", 400, "colour", 3)));
     assertThat(bad.fault("measured.leg-press.railAngle")).contains("0 to 90 deg");
     assertThat(bad.fault("measured.leg-press.colour")).contains("railAngle");
-    Answer generic = put(machines + "/leg-press", Map.of("version", version(), "measured", Map.of()));
-    assertThat(detail(generic.body(), "leg-press", "railAngle").path("measured").asBoolean()).isFalse();
+    Answer generic =
+        put(machines + "/leg-press", Map.of("version", version(), "measured", Map.of()));
+    assertThat(detail(generic.body(), "leg-press", "railAngle").path("measured").asBoolean())
+        .isFalse();
   }
 
   @Test
   void thePlatesOwnedAreKept() {
     String machines = "/api/gyms/" + gym + "/machines";
-    Answer kept = put(machines, Map.of("version", version(), "plates", List.of(Map.of("kg", 20, "pairs", 4), Map.of("kg", 1.25, "pairs", 1))));
+    Answer kept =
+        put(
+            machines,
+            Map.of(
+                "version",
+                version(),
+                "plates",
+                List.of(Map.of("kg", 20, "pairs", 4), Map.of("kg", 1.25, "pairs", 1))));
     assertThat(kept.at("/plates/0/kg").asDouble()).isEqualTo(1.25);
     assertThat(get(machines).at("/plates").size()).isEqualTo(2);
     put(machines + "/leg-press", Map.of("version", version(), "measured", Map.of("railAngle", 40)));
     assertThat(get(machines).at("/plates").size()).as("other changes leave them").isEqualTo(2);
-    assertThat(put(machines, Map.of("version", version(), "plates", List.of(Map.of("kg", 20, "pairs", 1), Map.of("kg", 20, "pairs", 2)))).fault("plates")).contains("once");
-    assertThat(put(machines, Map.of("version", version(), "plates", List.of(Map.of("kg", -5, "pairs", 1)))).fault("plates")).contains("0.1 to 100 kg");
+    assertThat(
+            put(
+                    machines,
+                    Map.of(
+                        "version",
+                        version(),
+                        "plates",
+                        List.of(Map.of("kg", 20, "pairs", 1), Map.of("kg", 20, "pairs", 2))))
+                .fault("plates"))
+        .contains("once");
+    assertThat(
+            put(
+                    machines,
+                    Map.of("version", version(), "plates", List.of(Map.of("kg", -5, "pairs", 1))))
+                .fault("plates"))
+        .contains("0.1 to 100 kg");
   }
 
   @Test
@@ -102,15 +177,33 @@ class MachineApiTest {
     String machine = "/api/gyms/" + gym + "/machines/leg-extension";
     Answer fit = post(machine + "/fit", Map.of("pulls", pulls()));
     assertThat(fit.at("/values/friction").asDouble()).isCloseTo(0.07, within(1e-6));
-    assertThat(fit.at("/values/curve60").asDouble() * fit.at("/values/pulley").asDouble()).isCloseTo(StandIn.cam(60), within(0.01 * StandIn.cam(60)));
+    assertThat(fit.at("/values/curve60").asDouble() * fit.at("/values/pulley").asDouble())
+        .isCloseTo(StandIn.cam(60), within(0.01 * StandIn.cam(60)));
     assertThat(fit.at("/genericError").asDouble()).isGreaterThan(fit.at("/repeatError").asDouble());
-    assertThat(detail(get("/api/gyms/" + gym + "/machines").body(), "leg-extension", "pulley").path("measured").asBoolean()).as("not kept yet").isFalse();
+    assertThat(
+            detail(get("/api/gyms/" + gym + "/machines").body(), "leg-extension", "pulley")
+                .path("measured")
+                .asBoolean())
+        .as("not kept yet")
+        .isFalse();
     Answer kept = put(machine + "/pulls", Map.of("version", version(), "pulls", pulls()));
-    assertThat(detail(kept.body().path("machines"), "leg-extension", "curve120").path("measured").asBoolean()).isTrue();
+    assertThat(
+            detail(kept.body().path("machines"), "leg-extension", "curve120")
+                .path("measured")
+                .asBoolean())
+        .isTrue();
     Answer gone = put(machine + "/pulls", Map.of("version", version(), "pulls", List.of()));
-    assertThat(detail(gone.body().path("machines"), "leg-extension", "curve120").path("measured").asBoolean()).isFalse();
-    assertThat(post(machine + "/fit", Map.of("pulls", List.of(Map.of("at", 10)))).fault("pulls.0.forceN")).isEqualTo("is needed");
-    assertThat(post(machine + "/fit", Map.of("pulls", pulls().subList(0, 2))).fault("pulls")).contains("at least 3 lever angles");
+    assertThat(
+            detail(gone.body().path("machines"), "leg-extension", "curve120")
+                .path("measured")
+                .asBoolean())
+        .isFalse();
+    assertThat(
+            post(machine + "/fit", Map.of("pulls", List.of(Map.of("at", 10))))
+                .fault("pulls.0.forceN"))
+        .isEqualTo("is needed");
+    assertThat(post(machine + "/fit", Map.of("pulls", pulls().subList(0, 2))).fault("pulls"))
+        .contains("at least 3 lever angles");
   }
 
   /** A fitted value that is changed by hand takes the pulls away, since they say something else. */
@@ -131,15 +224,39 @@ class MachineApiTest {
     Map<String, Object> input = intake("Worth " + UUID.randomUUID());
     input.put("pain", List.of());
     String client = post("/api/clients", input).at("/id").asString();
-    Map<String, Object> brief = Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 2, "BFL", 2));
+    Map<String, Object> brief =
+        Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 2, "BFL", 2));
     Answer worth = post("/api/orders/machines", brief);
     assertThat(worth.status()).isEqualTo(200);
     assertThat(worth.at("/0/sentence").asString()).contains("change their place");
-    Answer none = post("/api/orders/with-machine", Map.of("brief", brief, "item", "leg-extension", "measured", Map.of("curve60", 1.0)));
+    Answer none =
+        post(
+            "/api/orders/with-machine",
+            Map.of("brief", brief, "item", "leg-extension", "measured", Map.of("curve60", 1.0)));
     assertThat(none.at("/moved").asInt()).isZero();
-    Answer much = post("/api/orders/with-machine", Map.of("brief", brief, "item", "leg-extension", "measured", Map.of("curve0", 3.0, "curve30", 2.5, "curve60", 1.0, "curve90", 0.3, "curve120", 0.2)));
+    Answer much =
+        post(
+            "/api/orders/with-machine",
+            Map.of(
+                "brief",
+                brief,
+                "item",
+                "leg-extension",
+                "measured",
+                Map.of(
+                    "curve0",
+                    3.0,
+                    "curve30",
+                    2.5,
+                    "curve60",
+                    1.0,
+                    "curve90",
+                    0.3,
+                    "curve120",
+                    0.2)));
     assertThat(much.at("/moved").asInt()).isPositive();
     assertThat(much.at("/sentences/0").asString()).isNotEmpty();
-    assertThat(post("/api/orders/with-machine", Map.of("brief", brief)).fault("item")).isEqualTo("is needed");
+    assertThat(post("/api/orders/with-machine", Map.of("brief", brief)).fault("item"))
+        .isEqualTo("is needed");
   }
 }

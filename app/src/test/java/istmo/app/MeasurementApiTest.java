@@ -18,7 +18,9 @@ import tools.jackson.databind.JsonNode;
 @ExtendWith(RunningApp.class)
 class MeasurementApiTest {
   private static String client() {
-    return post("/api/clients", ClientAndGymApiTest.intake("Tape " + UUID.randomUUID())).at("/id").asString();
+    return post("/api/clients", ClientAndGymApiTest.intake("Tape " + UUID.randomUUID()))
+        .at("/id")
+        .asString();
   }
 
   private static JsonNode kind(Answer a, String kind) {
@@ -47,7 +49,8 @@ class MeasurementApiTest {
     assertThat(after.status()).isEqualTo(201);
     assertThat(kind(after, "THIGH").path("origin").asString()).isEqualTo("MEASURED");
     assertThat(kind(after, "THIGH").path("used").asDouble()).isCloseTo(0.435, within(1e-12));
-    assertThat(kind(after, "THIGH").path("error").asDouble()).isCloseTo(0.01 / Math.sqrt(2), within(1e-9));
+    assertThat(kind(after, "THIGH").path("error").asDouble())
+        .isCloseTo(0.01 / Math.sqrt(2), within(1e-9));
     Answer wall = post(path, reading("KNEE_TO_WALL", "RIGHT", 0.11));
     assertThat(wall.at("/dorsiflexionDeg").asDouble()).isBetween(33.0, 42.0);
     String first = kind(wall, "THIGH").at("/readings/0/id").asString();
@@ -57,9 +60,16 @@ class MeasurementApiTest {
   @Test
   void mistypedReadingsAreRefusedByField() {
     String path = "/api/clients/" + client() + "/measurements";
-    assertThat(post(path, reading("THIGH", "LEFT", 0.60)).fault("value")).contains("not believable for a stature of 172 cm");
+    assertThat(post(path, reading("THIGH", "LEFT", 0.60)).fault("value"))
+        .contains("not believable for a stature of 172 cm");
     assertThat(post(path, reading("THIGH", "NONE", 0.43)).fault("side")).contains("LEFT or RIGHT");
-    assertThat(post(path, Map.of("kind", "MASS", "value", 70, "on", LocalDate.now().plusDays(9).toString())).fault("on")).contains("day to come");
+    assertThat(
+            post(
+                    path,
+                    Map.of(
+                        "kind", "MASS", "value", 70, "on", LocalDate.now().plusDays(9).toString()))
+                .fault("on"))
+        .contains("day to come");
     Answer nothing = post(path, Map.of());
     assertThat(nothing.fault("kind")).contains("KNEE_TO_WALL");
     assertThat(nothing.fault("value")).isEqualTo("is needed");
@@ -69,13 +79,24 @@ class MeasurementApiTest {
   @Test
   void theOrderSaysWhichMeasurementWouldMoveIt() {
     String client = client();
-    String gym = post("/api/gyms", Map.of("name", "Tape gym " + UUID.randomUUID(), "equipment", Equipment.all().stream().map(Equipment.Item::id).toList())).at("/id").asString();
-    Map<String, Object> brief = Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 2, "GMAXM", 2));
+    String gym =
+        post(
+                "/api/gyms",
+                Map.of(
+                    "name",
+                    "Tape gym " + UUID.randomUUID(),
+                    "equipment",
+                    Equipment.all().stream().map(Equipment.Item::id).toList()))
+            .at("/id")
+            .asString();
+    Map<String, Object> brief =
+        Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 2, "GMAXM", 2));
     Answer open = post("/api/orders/measuring", brief);
     assertThat(open.status()).isEqualTo(200);
     assertThat(open.at("/0/affected").asInt()).isPositive();
     assertThat(open.body().toString()).contains("KNEE_TO_WALL");
     post("/api/clients/" + client + "/measurements", reading("KNEE_TO_WALL", "LEFT", 0.08));
-    assertThat(post("/api/orders/measuring", brief).body().toString()).doesNotContain("KNEE_TO_WALL");
+    assertThat(post("/api/orders/measuring", brief).body().toString())
+        .doesNotContain("KNEE_TO_WALL");
   }
 }

@@ -28,11 +28,15 @@ class PrivateLogTest {
     log.start();
     root.addAppender(log);
     try {
-      CoachEntity twice = new CoachEntity(UUID.randomUUID(), "A name that is private", Instant.now());
+      CoachEntity twice =
+          new CoachEntity(UUID.randomUUID(), "A name that is private", Instant.now());
       twice.setPassword("owner", "a hash that is private"); // the name to sign in with is in use
       assertThatThrownBy(() -> coaches.saveAndFlush(twice))
           .isInstanceOf(DataIntegrityViolationException.class)
-          .satisfies(e -> LoggerFactory.getLogger(PrivateLogTest.class).error("as a handler of errors logs it", e));
+          .satisfies(
+              e ->
+                  LoggerFactory.getLogger(PrivateLogTest.class)
+                      .error("as a handler of errors logs it", e));
     } finally {
       root.detachAppender(log);
     }

@@ -32,14 +32,30 @@ class RecordApiTest {
     Map<String, Object> input = intake("Record " + UUID.randomUUID());
     input.put("pain", List.of());
     client = post("/api/clients", input).at("/id").asString();
-    gym = post("/api/gyms", Map.of("name", "Record " + UUID.randomUUID(), "equipment", Equipment.all().stream().map(Equipment.Item::id).toList())).at("/id").asString();
+    gym =
+        post(
+                "/api/gyms",
+                Map.of(
+                    "name",
+                    "Record " + UUID.randomUUID(),
+                    "equipment",
+                    Equipment.all().stream().map(Equipment.Item::id).toList()))
+            .at("/id")
+            .asString();
     for (int week = 5; week >= 1; week--) {
-      String session = post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 3))).at("/id").asString();
+      String session =
+          post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 3)))
+              .at("/id")
+              .asString();
       String item = FloorApiTest.pin(session, "leg-press/low");
       List<Map<String, Object>> changes = new ArrayList<>();
       for (int k = 0; k < 3; k++) {
-        Map<String, Object> s = new HashMap<>(FloorApiTest.set(session, item, UUID.randomUUID().toString(), 1, 0, 10 - k));
-        s.put("performedAt", Instant.now().minus(7L * week, ChronoUnit.DAYS).plusSeconds(180L * k).toString());
+        Map<String, Object> s =
+            new HashMap<>(
+                FloorApiTest.set(session, item, UUID.randomUUID().toString(), 1, 0, 10 - k));
+        s.put(
+            "performedAt",
+            Instant.now().minus(7L * week, ChronoUnit.DAYS).plusSeconds(180L * k).toString());
         s.put("loadKg", 100);
         s.put("felt", List.of("GASM"));
         s.put("pain", Map.of("joint", "KNEE", "level", 4));
@@ -73,20 +89,34 @@ class RecordApiTest {
 
   @Test
   void anotherSetUpIsAnotherSeries() {
-    String session = post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 3))).at("/id").asString();
+    String session =
+        post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 3)))
+            .at("/id")
+            .asString();
     post("/api/sessions/" + session + "/items", Map.of("candidateId", "leg-extension/upright"));
-    String other = post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 3))).at("/id").asString();
-    post("/api/sessions/" + other + "/items", Map.of("candidateId", "leg-extension/upright", "setup", Map.of("hipAngle", 60)));
+    String other =
+        post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 3)))
+            .at("/id")
+            .asString();
+    post(
+        "/api/sessions/" + other + "/items",
+        Map.of("candidateId", "leg-extension/upright", "setup", Map.of("hipAngle", 60)));
     for (String s : List.of(session, other)) {
       String item = get("/api/sessions/" + s).at("/items/0/id").asString();
-      FloorApiTest.send("phone", List.of(Map.of("set", FloorApiTest.set(s, item, UUID.randomUUID().toString(), 1, 0, 12))));
+      FloorApiTest.send(
+          "phone",
+          List.of(
+              Map.of("set", FloorApiTest.set(s, item, UUID.randomUUID().toString(), 1, 0, 12))));
     }
     List<JsonNode> lines = new ArrayList<>();
-    get(record()).at("/series").forEach(l -> {
-      if (l.path("candidateId").asString().equals("leg-extension/upright")) {
-        lines.add(l);
-      }
-    });
+    get(record())
+        .at("/series")
+        .forEach(
+            l -> {
+              if (l.path("candidateId").asString().equals("leg-extension/upright")) {
+                lines.add(l);
+              }
+            });
     assertThat(lines).hasSize(2);
     assertThat(lines).anySatisfy(l -> assertThat(l.path("setup").toString()).contains("60°"));
   }
@@ -96,16 +126,46 @@ class RecordApiTest {
     JsonNode pain = lesson("PAINFUL");
     assertThat(pain.path("figures").asString()).contains("4 of the last 4").contains("4 of 10");
     assertThat(lesson("STALL").path("proposals")).hasSize(2);
-    assertThat(lesson("NOT_FELT").path("figures").asString()).startsWith("Felt in the calves in the last 3 sessions, never in the");
-    Answer agreed = post(record() + "/lessons/answers", Map.of("kind", "PAINFUL", "subject", "leg-press/low", "taken", Map.of("act", "LESS_RANGE", "words", "Stop at a right angle.")));
+    assertThat(lesson("NOT_FELT").path("figures").asString())
+        .startsWith("Felt in the calves in the last 3 sessions, never in the");
+    Answer agreed =
+        post(
+            record() + "/lessons/answers",
+            Map.of(
+                "kind",
+                "PAINFUL",
+                "subject",
+                "leg-press/low",
+                "taken",
+                Map.of("act", "LESS_RANGE", "words", "Stop at a right angle.")));
     assertThat(agreed.at("/accepted").asBoolean()).isTrue();
-    assertThat(lesson("PAINFUL").path("answer").path("taken").path("words").asString()).isEqualTo("Stop at a right angle.");
-    String session = post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 3))).at("/id").asString();
+    assertThat(lesson("PAINFUL").path("answer").path("taken").path("words").asString())
+        .isEqualTo("Stop at a right angle.");
+    String session =
+        post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 3)))
+            .at("/id")
+            .asString();
     FloorApiTest.pin(session, "leg-press/low");
-    assertThat(get("/api/floor/" + session).at("/items/0/exercise/agreed/0").asString()).as("on the floor").isEqualTo("Stop at a right angle.");
-    assertThat(RunningApp.delete(record() + "/lessons/answers/" + agreed.at("/id").asString()).status()).isEqualTo(204);
+    assertThat(get("/api/floor/" + session).at("/items/0/exercise/agreed/0").asString())
+        .as("on the floor")
+        .isEqualTo("Stop at a right angle.");
+    assertThat(
+            RunningApp.delete(record() + "/lessons/answers/" + agreed.at("/id").asString())
+                .status())
+        .isEqualTo(204);
     assertThat(lesson("PAINFUL").has("answer")).isFalse();
-    assertThat(post(record() + "/lessons/answers", Map.of("kind", "PAINFUL", "subject", "leg-press/low", "taken", Map.of("act", "SWAP", "words", ""))).fault("words")).contains("1 to 300");
+    assertThat(
+            post(
+                    record() + "/lessons/answers",
+                    Map.of(
+                        "kind",
+                        "PAINFUL",
+                        "subject",
+                        "leg-press/low",
+                        "taken",
+                        Map.of("act", "SWAP", "words", "")))
+                .fault("words"))
+        .contains("1 to 300");
   }
 
   private static JsonNode lesson(String kind) {
@@ -145,7 +205,9 @@ class RecordApiTest {
     for (JsonNode x : w.at("/weeks")) {
       sum += x.path("sets").path("VL").asDouble(0);
     }
-    assertThat(sum).as("15 sets of the press, each a part of the best, and two of leg extensions").isBetween(5.0, 17.0);
+    assertThat(sum)
+        .as("15 sets of the press, each a part of the best, and two of leg extensions")
+        .isBetween(5.0, 17.0);
     assertThat(w.at("/asked/VL").asDouble()).isPositive();
     assertThat(get(record() + "/weeks?weeks=500").fault("weeks")).contains("1 to 104");
   }
@@ -153,30 +215,41 @@ class RecordApiTest {
   @Test
   void whereItWasFeltAndWhatHurtIsThere() {
     JsonNode said = get(record() + "/said").body();
-    assertThat(said).anySatisfy(s -> {
-      assertThat(s.path("felt").toString()).contains("GASM");
-      assertThat(s.path("pain").asInt()).isEqualTo(4);
-      assertThat(s.path("joint").asString()).isEqualTo("KNEE");
-    });
+    assertThat(said)
+        .anySatisfy(
+            s -> {
+              assertThat(s.path("felt").toString()).contains("GASM");
+              assertThat(s.path("pain").asInt()).isEqualTo(4);
+              assertThat(s.path("joint").asString()).isEqualTo("KNEE");
+            });
   }
 
-  /** The third voice on claims: nobody felt the low press where it is meant, and another coach hears nothing of it. */
+  /**
+   * The third voice on claims: nobody felt the low press where it is meant, and another coach hears
+   * nothing of it.
+   */
   @Test
   void ownClientsSpeakOfClaims() {
     JsonNode practice = get("/api/claims/practice").body();
     List<JsonNode> ofThePress = new ArrayList<>();
     for (JsonNode claim : get("/api/claims").body()) {
-      boolean about = claim.at("/first/candidateId").asString().equals("leg-press/low") && !claim.at("/second/candidateId").asString().equals("leg-press/low");
-      practice.forEach(p -> {
-        if (about && p.path("claimId").asString().equals(claim.path("id").asString())) {
-          ofThePress.add(p);
-        }
-      });
+      boolean about =
+          claim.at("/first/candidateId").asString().equals("leg-press/low")
+              && !claim.at("/second/candidateId").asString().equals("leg-press/low");
+      practice.forEach(
+          p -> {
+            if (about && p.path("claimId").asString().equals(claim.path("id").asString())) {
+              ofThePress.add(p);
+            }
+          });
     }
-    assertThat(ofThePress).isNotEmpty().allSatisfy(p -> {
-      assertThat(p.at("/first/sessions").asInt()).isGreaterThanOrEqualTo(5);
-      assertThat(p.at("/words").asString()).contains("felt there in");
-    });
+    assertThat(ofThePress)
+        .isNotEmpty()
+        .allSatisfy(
+            p -> {
+              assertThat(p.at("/first/sessions").asInt()).isGreaterThanOrEqualTo(5);
+              assertThat(p.at("/words").asString()).contains("felt there in");
+            });
     assertThat(RunningApp.anotherCoach("no.practice").get("/api/claims/practice").body()).isEmpty();
   }
 }

@@ -19,9 +19,13 @@ import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The real application on a free port and a schema of its own in the database that ./istmo test started; once for all tests, spoken to over HTTP by a coach who is signed in. */
+/**
+ * The real application on a free port and a schema of its own in the database that ./istmo test
+ * started; once for all tests, spoken to over HTTP by a coach who is signed in.
+ */
 public final class RunningApp implements BeforeAllCallback {
   private static final JsonMapper JSON = JsonMapper.builder().build();
+
   /** Every account's password in these tests. */
   public static final String PASSWORD = "a long enough password";
 
@@ -30,7 +34,8 @@ public final class RunningApp implements BeforeAllCallback {
   private static String address;
 
   /** An answer: status, JSON body (missing node when empty), content type. */
-  public record Answer(int status, JsonNode body, String contentType, Map<String, List<String>> headers) {
+  public record Answer(
+      int status, JsonNode body, String contentType, Map<String, List<String>> headers) {
     public JsonNode at(String pointer) {
       return body.at(pointer);
     }
@@ -53,15 +58,24 @@ public final class RunningApp implements BeforeAllCallback {
     }
     String url = System.getenv("DB_URL");
     if (url == null) {
-      throw new IllegalStateException("DB_URL is not set: tests of the application run under ./istmo test, which starts a throw-away database");
+      throw new IllegalStateException(
+          "DB_URL is not set: tests of the application run under ./istmo test, which starts a"
+              + " throw-away database");
     }
     SpringApplication application = new SpringApplication(IstmoApplication.class);
     application.setDefaultProperties(Map.of("logging.level.root", "WARN"));
     context =
-        application.run("--server.port=0", "--spring.datasource.url=" + url + "?currentSchema=app_test", "--spring.flyway.default-schema=app_test", "--istmo.demo=false");
+        application.run(
+            "--server.port=0",
+            "--spring.datasource.url=" + url + "?currentSchema=app_test",
+            "--spring.flyway.default-schema=app_test",
+            "--istmo.demo=false");
     address = "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
     owner = visitor();
-    Answer first = owner.post("/api/account/first", Map.of("name", "Own coach", "signInName", "Owner", "password", PASSWORD));
+    Answer first =
+        owner.post(
+            "/api/account/first",
+            Map.of("name", "Own coach", "signInName", "Owner", "password", PASSWORD));
     if (first.status() != 201) {
       throw new IllegalStateException("no first account: " + first);
     }
@@ -75,24 +89,39 @@ public final class RunningApp implements BeforeAllCallback {
   /** An answer that is a file. */
   public record Bytes(int status, byte[] content, String contentType) {}
 
-  /** Somebody with a browser of their own: cookies are kept, and sent back as Istmo's own page does. */
+  /**
+   * Somebody with a browser of their own: cookies are kept, and sent back as Istmo's own page does.
+   */
   public static final class Visitor {
     private final CookieManager cookies = new CookieManager(null, CookiePolicy.ACCEPT_ALL);
     private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
 
-    /** @param body an object to write as JSON, or a String that is sent as it is */
+    /**
+     * @param body an object to write as JSON, or a String that is sent as it is
+     */
     public Answer send(String method, String path, Object body, String... headers) {
-      HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path)).header("content-type", "application/json");
+      HttpRequest.Builder request =
+          HttpRequest.newBuilder(URI.create(address + path))
+              .header("content-type", "application/json");
       token().ifPresent(t -> request.header("X-XSRF-TOKEN", t));
       for (int k = 0; k < headers.length; k += 2) {
         request.setHeader(headers[k], headers[k + 1]);
       }
-      String text = body == null ? "" : body instanceof String s ? s : JSON.writeValueAsString(body);
-      request.method(method, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(text));
+      String text =
+          body == null ? "" : body instanceof String s ? s : JSON.writeValueAsString(body);
+      request.method(
+          method,
+          body == null
+              ? HttpRequest.BodyPublishers.noBody()
+              : HttpRequest.BodyPublishers.ofString(text));
       try {
         HttpResponse<String> r = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
         String type = r.headers().firstValue("content-type").orElse("");
-        return new Answer(r.statusCode(), type.contains("json") ? JSON.readTree(r.body()) : JSON.missingNode(), type, r.headers().map());
+        return new Answer(
+            r.statusCode(),
+            type.contains("json") ? JSON.readTree(r.body()) : JSON.missingNode(),
+            type,
+            r.headers().map());
       } catch (IOException e) {
         throw new java.io.UncheckedIOException(e);
       } catch (InterruptedException e) {
@@ -107,8 +136,12 @@ public final class RunningApp implements BeforeAllCallback {
 
     Bytes bytes(String path) {
       try {
-        HttpResponse<byte[]> r = http.send(HttpRequest.newBuilder(URI.create(address + path)).build(), HttpResponse.BodyHandlers.ofByteArray());
-        return new Bytes(r.statusCode(), r.body(), r.headers().firstValue("content-type").orElse(""));
+        HttpResponse<byte[]> r =
+            http.send(
+                HttpRequest.newBuilder(URI.create(address + path)).build(),
+                HttpResponse.BodyHandlers.ofByteArray());
+        return new Bytes(
+            r.statusCode(), r.body(), r.headers().firstValue("content-type").orElse(""));
       } catch (IOException e) {
         throw new java.io.UncheckedIOException(e);
       } catch (InterruptedException e) {
@@ -123,7 +156,10 @@ public final class RunningApp implements BeforeAllCallback {
 
     /** The cookie of that name, if there is one. */
     public Optional<String> cookie(String name) {
-      return cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals(name)).map(HttpCookie::getValue).findFirst();
+      return cookies.getCookieStore().getCookies().stream()
+          .filter(c -> c.getName().equals(name))
+          .map(HttpCookie::getValue)
+          .findFirst();
     }
 
     private Optional<String> token() {
@@ -140,7 +176,10 @@ public final class RunningApp implements BeforeAllCallback {
 
   /** Another coach with an account of their own, signed in. */
   public static Visitor anotherCoach(String signInName) {
-    Answer added = post("/api/account/coaches", Map.of("name", "Coach " + signInName, "signInName", signInName, "password", PASSWORD));
+    Answer added =
+        post(
+            "/api/account/coaches",
+            Map.of("name", "Coach " + signInName, "signInName", signInName, "password", PASSWORD));
     if (added.status() != 204) {
       throw new IllegalStateException("not added: " + added);
     }
@@ -180,7 +219,9 @@ public final class RunningApp implements BeforeAllCallback {
     return owner.send("DELETE", path, null);
   }
 
-  /** @param body an object to write as JSON, or a String that is sent as it is */
+  /**
+   * @param body an object to write as JSON, or a String that is sent as it is
+   */
   public static Answer send(String method, String path, Object body, String... headers) {
     return owner.send(method, path, body, headers);
   }

@@ -31,7 +31,26 @@ class WeekApiTest {
     Map<String, Object> intake = ClientAndGymApiTest.intake("Week Client");
     intake.put("pain", List.of());
     client = post("/api/clients", intake).at("/id").asString();
-    gym = post("/api/gyms", Map.of("name", "Week Gym", "equipment", List.of("leg-press", "seated-curl", "leg-extension", "seated-calf", "standing-calf", "barbell", "rack", "bench", "dumbbells", "abduction-machine"))).at("/id").asString();
+    gym =
+        post(
+                "/api/gyms",
+                Map.of(
+                    "name",
+                    "Week Gym",
+                    "equipment",
+                    List.of(
+                        "leg-press",
+                        "seated-curl",
+                        "leg-extension",
+                        "seated-calf",
+                        "standing-calf",
+                        "barbell",
+                        "rack",
+                        "bench",
+                        "dumbbells",
+                        "abduction-machine")))
+            .at("/id")
+            .asString();
   }
 
   private static Map<String, Object> wish() {
@@ -52,13 +71,19 @@ class WeekApiTest {
 
   private static Answer composed() {
     Answer week = begun();
-    Answer a = post("/api/weeks/" + week.at("/id").asString() + "/compose", Map.of("version", week.at("/version").asInt(), "run", UUID.randomUUID(), "seconds", 1.5));
+    Answer a =
+        post(
+            "/api/weeks/" + week.at("/id").asString() + "/compose",
+            Map.of(
+                "version", week.at("/version").asInt(), "run", UUID.randomUUID(), "seconds", 1.5));
     assertThat(a.status()).as(a.body().toString()).isEqualTo(200);
     return a;
   }
 
   private static Answer changed(JsonNode week, String what, Object plan) {
-    return put("/api/weeks/" + week.at("/id").asString(), Map.of("version", week.at("/version").asInt(), "what", what, "plan", plan));
+    return put(
+        "/api/weeks/" + week.at("/id").asString(),
+        Map.of("version", week.at("/version").asInt(), "what", what, "plan", plan));
   }
 
   @Test
@@ -70,7 +95,9 @@ class WeekApiTest {
       assertThat(day.at("/usedMinutes").asDouble()).isBetween(1.0, 50.0);
       double end = 0;
       for (JsonNode s : day.at("/segments")) {
-        assertThat(s.at("/startS").asDouble()).as("segments follow one another").isCloseTo(end, offset(0.01));
+        assertThat(s.at("/startS").asDouble())
+            .as("segments follow one another")
+            .isCloseTo(end, offset(0.01));
         end += s.at("/seconds").asDouble();
       }
       for (JsonNode bout : day.at("/bouts")) {
@@ -93,25 +120,54 @@ class WeekApiTest {
     Map<String, Object> plan = plan(week.body(), List.of(List.of(item)));
     Answer pinned = changed(week.body(), "Leg press pinned", plan);
     assertThat(pinned.status()).as(pinned.body().toString()).isEqualTo(200);
-    assertThat(pinned.at("/days/0/bouts/0/items/0/name").asString()).isEqualTo("Leg press, feet high");
+    assertThat(pinned.at("/days/0/bouts/0/items/0/name").asString())
+        .isEqualTo("Leg press, feet high");
     String id = pinned.at("/id").asString();
-    Answer composed = post("/api/weeks/" + id + "/compose", Map.of("version", pinned.at("/version").asInt(), "run", UUID.randomUUID(), "seconds", 1));
+    Answer composed =
+        post(
+            "/api/weeks/" + id + "/compose",
+            Map.of(
+                "version", pinned.at("/version").asInt(), "run", UUID.randomUUID(), "seconds", 1));
     assertThat(items(composed.body().at("/week"))).contains("pin-1");
-    Answer undone = post("/api/weeks/" + id + "/undo", Map.of("version", composed.at("/week/version").asInt()));
+    Answer undone =
+        post("/api/weeks/" + id + "/undo", Map.of("version", composed.at("/week/version").asInt()));
     assertThat(items(undone.body())).containsExactly("pin-1");
     assertThat(undone.at("/undo").asString()).isEqualTo("Leg press pinned");
     assertThat(undone.at("/redo").asString()).isEqualTo("composed");
-    Answer again = post("/api/weeks/" + id + "/redo", Map.of("version", undone.at("/version").asInt()));
+    Answer again =
+        post("/api/weeks/" + id + "/redo", Map.of("version", undone.at("/version").asInt()));
     assertThat(items(again.body())).isEqualTo(items(composed.body().at("/week")));
-    Answer undoneAgain = post("/api/weeks/" + id + "/undo", Map.of("version", again.at("/version").asInt()));
-    Answer composedAnew = post("/api/weeks/" + id + "/compose", Map.of("version", undoneAgain.at("/version").asInt(), "run", UUID.randomUUID(), "seconds", 1));
+    Answer undoneAgain =
+        post("/api/weeks/" + id + "/undo", Map.of("version", again.at("/version").asInt()));
+    Answer composedAnew =
+        post(
+            "/api/weeks/" + id + "/compose",
+            Map.of(
+                "version",
+                undoneAgain.at("/version").asInt(),
+                "run",
+                UUID.randomUUID(),
+                "seconds",
+                1));
     assertThat(composedAnew.status()).as("composing in place of what was undone").isEqualTo(200);
     assertThat(composedAnew.body().at("/week").has("redo")).isFalse();
     again = new Answer(200, composedAnew.body().at("/week"), "", Map.of());
-    Answer back = post("/api/weeks/" + id + "/undo", Map.of("version", post("/api/weeks/" + id + "/undo", Map.of("version", again.at("/version").asInt())).at("/version").asInt()));
+    Answer back =
+        post(
+            "/api/weeks/" + id + "/undo",
+            Map.of(
+                "version",
+                post("/api/weeks/" + id + "/undo", Map.of("version", again.at("/version").asInt()))
+                    .at("/version")
+                    .asInt()));
     assertThat(items(back.body())).isEmpty();
-    assertThat(post("/api/weeks/" + id + "/undo", Map.of("version", back.at("/version").asInt())).status()).isEqualTo(409);
-    assertThat(changed(back.body(), "renamed", plan(back.body(), List.of())).body().has("redo")).as("a new edit ends what was undone").isFalse();
+    assertThat(
+            post("/api/weeks/" + id + "/undo", Map.of("version", back.at("/version").asInt()))
+                .status())
+        .isEqualTo(409);
+    assertThat(changed(back.body(), "renamed", plan(back.body(), List.of())).body().has("redo"))
+        .as("a new edit ends what was undone")
+        .isFalse();
   }
 
   @Test
@@ -131,15 +187,21 @@ class WeekApiTest {
     Answer refused = changed(week.body(), "too many", plan(week.body(), List.of(List.of(bad))));
     assertThat(refused.status()).isEqualTo(422);
     assertThat(refused.fault("days[0].bouts[0][0].sets")).contains("1 to 10");
-    Answer missing = changed(week.body(), "not here", plan(week.body(), List.of(List.of(item("hack-squat/usual")))));
+    Answer missing =
+        changed(
+            week.body(), "not here", plan(week.body(), List.of(List.of(item("hack-squat/usual")))));
     assertThat(missing.status()).isEqualTo(422);
     assertThat(missing.fault("candidateId")).contains("Not here: hack squat");
-    assertThat(get("/api/weeks/" + week.at("/id").asString()).at("/version").asInt()).isEqualTo(week.at("/version").asInt());
+    assertThat(get("/api/weeks/" + week.at("/id").asString()).at("/version").asInt())
+        .isEqualTo(week.at("/version").asInt());
     Map<String, Object> holes = plan(week.body(), null);
     holes.put("days", Arrays.asList(week.at("/plan/days/0"), null));
     assertThat(changed(week.body(), "holes", holes).fault("days[1]")).isEqualTo("is empty");
-    holes.put("days", List.of(Map.of("weekday", 1, "minutes", 50, "bouts", Collections.singletonList(null))));
-    assertThat(changed(week.body(), "holes", holes).fault("days[0].bouts[0]")).isEqualTo("is empty");
+    holes.put(
+        "days",
+        List.of(Map.of("weekday", 1, "minutes", 50, "bouts", Collections.singletonList(null))));
+    assertThat(changed(week.body(), "holes", holes).fault("days[0].bouts[0]"))
+        .isEqualTo("is empty");
     Map<String, Object> noAim = wish();
     noAim.put("aim", Map.of());
     assertThat(post("/api/weeks", noAim).fault("aim")).contains("paint at least one region");
@@ -153,9 +215,16 @@ class WeekApiTest {
     Answer week = begun();
     Map<String, Object> curl = item("seated-leg-curl/usual");
     curl.put("id", "pin-2");
-    Answer odd = changed(week.body(), "curl first", plan(week.body(), List.of(List.of(curl), List.of(item("leg-press/high")))));
+    Answer odd =
+        changed(
+            week.body(),
+            "curl first",
+            plan(week.body(), List.of(List.of(curl), List.of(item("leg-press/high")))));
     assertThat(odd.at("/days/0/remarks/0").asString()).contains("Seated leg curl before Leg press");
-    Answer arranged = post("/api/weeks/" + odd.at("/id").asString() + "/arrange", Map.of("version", odd.at("/version").asInt(), "day", 0));
+    Answer arranged =
+        post(
+            "/api/weeks/" + odd.at("/id").asString() + "/arrange",
+            Map.of("version", odd.at("/version").asInt(), "day", 0));
     assertThat(items(arranged.body())).containsExactly("pin-1", "pin-2");
     assertThat(arranged.at("/days/0/remarks").size()).isZero();
   }
@@ -165,23 +234,36 @@ class WeekApiTest {
     Answer week = begun();
     Map<String, Object> curl = item("seated-leg-curl/usual");
     curl.put("id", "pin-2");
-    Answer apart = changed(week.body(), "two", plan(week.body(), List.of(List.of(item("leg-press/high")), List.of(curl))));
-    Answer inTurn = changed(apart.body(), "in turn", plan(apart.body(), List.of(List.of(item("leg-press/high"), curl))));
-    assertThat(inTurn.at("/days/0/usedMinutes").asDouble()).isLessThan(apart.at("/days/0/usedMinutes").asDouble() - 2);
+    Answer apart =
+        changed(
+            week.body(),
+            "two",
+            plan(week.body(), List.of(List.of(item("leg-press/high")), List.of(curl))));
+    Answer inTurn =
+        changed(
+            apart.body(),
+            "in turn",
+            plan(apart.body(), List.of(List.of(item("leg-press/high"), curl))));
+    assertThat(inTurn.at("/days/0/usedMinutes").asDouble())
+        .isLessThan(apart.at("/days/0/usedMinutes").asDouble() - 2);
     assertThat(inTurn.at("/days/0/bouts/0/trouble/0").asString()).contains("two stations");
   }
 
   @Test
   void swapsLeaveOutWhatIsTakenOrHurts() {
     Answer week = begun();
-    Answer one = changed(week.body(), "press", plan(week.body(), List.of(List.of(item("leg-press/high")))));
+    Answer one =
+        changed(week.body(), "press", plan(week.body(), List.of(List.of(item("leg-press/high")))));
     String at = "/api/weeks/" + one.at("/id").asString() + "/items/pin-1/swaps";
     Answer all = get(at);
     assertThat(all.body().size()).isPositive();
     assertThat(all.at("/0/changes").size()).isPositive();
     assertThat(get(at + "?taken=barbell,rack").body().toString()).doesNotContain("back-squat");
-    assertThat(get(at + "?hurting=KNEE").body().toString()).doesNotContain("split-squat").doesNotContain("back-squat");
-    assertThat(get("/api/weeks/" + one.at("/id").asString() + "/items/nobody/swaps").status()).isEqualTo(404);
+    assertThat(get(at + "?hurting=KNEE").body().toString())
+        .doesNotContain("split-squat")
+        .doesNotContain("back-squat");
+    assertThat(get("/api/weeks/" + one.at("/id").asString() + "/items/nobody/swaps").status())
+        .isEqualTo(404);
     assertThat(get(at + "?taken=sofa").status()).isEqualTo(422);
   }
 
@@ -190,8 +272,12 @@ class WeekApiTest {
     Map<String, Object> w = wish();
     w.put("minutes", 10);
     Answer week = post("/api/weeks", w);
-    Answer one = changed(week.body(), "press", plan(week.body(), List.of(List.of(item("leg-press/high")))));
-    Answer a = post("/api/weeks/" + one.at("/id").asString() + "/compose", Map.of("version", one.at("/version").asInt(), "run", UUID.randomUUID(), "seconds", 1));
+    Answer one =
+        changed(week.body(), "press", plan(week.body(), List.of(List.of(item("leg-press/high")))));
+    Answer a =
+        post(
+            "/api/weeks/" + one.at("/id").asString() + "/compose",
+            Map.of("version", one.at("/version").asInt(), "run", UUID.randomUUID(), "seconds", 1));
     assertThat(a.status()).isEqualTo(200);
     assertThat(a.at("/obstacles/0").asString()).contains("What is pinned in session 1 takes");
     assertThat(a.at("/week/version").asInt()).isEqualTo(one.at("/version").asInt());
@@ -209,9 +295,11 @@ class WeekApiTest {
     String id = block.at("/id").asString();
     int planned = block.at("/days/0/sets").asInt();
     assertThat(get("/api/weeks/" + id + "/steps/6").at("/days/0/sets").asInt()).isLessThan(planned);
-    assertThat(get("/api/weeks/" + id + "/steps/5").at("/days/0/sets").asInt()).isGreaterThanOrEqualTo(planned);
+    assertThat(get("/api/weeks/" + id + "/steps/5").at("/days/0/sets").asInt())
+        .isGreaterThanOrEqualTo(planned);
     assertThat(get("/api/weeks/" + id + "/steps/7").status()).isEqualTo(404);
-    assertThat(get("/api/weeks/" + id + "/missed?lastDone=3&weeksMissed=2").at("/goOnWith").asInt()).isEqualTo(3);
+    assertThat(get("/api/weeks/" + id + "/missed?lastDone=3&weeksMissed=2").at("/goOnWith").asInt())
+        .isEqualTo(3);
     plan.put("blockWeeks", 12);
     assertThat(changed(block.body(), "too long", plan).fault("blockWeeks")).contains("4 to 8");
   }
@@ -220,18 +308,27 @@ class WeekApiTest {
   void aRemovedPlanIsGoneUntilItIsPutBack() {
     Answer week = begun();
     String at = "/api/weeks/" + week.at("/id").asString();
-    String link = post(at + "/shares", Map.of()).at("/path").asString().replace("/shared/", "/api/shared/");
+    String link =
+        post(at + "/shares", Map.of()).at("/path").asString().replace("/shared/", "/api/shared/");
     assertThat(send("DELETE", at, null).status()).isEqualTo(204);
     assertThat(get(at).status()).isEqualTo(404);
     assertThat(get("/api/weeks").body().toString()).doesNotContain(week.at("/id").asString());
     assertThat(get(link).status()).as("its link ends too").isEqualTo(404);
-    assertThat(post(at + "/restore", Map.of()).at("/plan/name").asString()).isEqualTo("Week for Week Client");
+    assertThat(post(at + "/restore", Map.of()).at("/plan/name").asString())
+        .isEqualTo("Week for Week Client");
     assertThat(get("/api/weeks").body().toString()).contains(week.at("/id").asString());
   }
 
   @Test
   void aSchemeBringsItsRepetitions() {
-    Answer a = post("/api/weeks/prescriptions", Map.of("scheme", "ALWAYS_TEN", "prescription", item("leg-press/high").get("prescription")));
+    Answer a =
+        post(
+            "/api/weeks/prescriptions",
+            Map.of(
+                "scheme",
+                "ALWAYS_TEN",
+                "prescription",
+                item("leg-press/high").get("prescription")));
     assertThat(a.at("/repetitionsLow").asInt()).isEqualTo(10);
     assertThat(a.at("/scheme").asString()).isEqualTo("ALWAYS_TEN");
   }
@@ -239,16 +336,48 @@ class WeekApiTest {
   @Test
   void aStrangeSearchIsNotFound() {
     Answer week = begun();
-    assertThat(get("/api/weeks/" + week.at("/id").asString() + "/compose/" + UUID.randomUUID()).status()).isEqualTo(404);
-    assertThat(send("DELETE", "/api/weeks/" + week.at("/id").asString() + "/compose/" + UUID.randomUUID(), null).status()).isEqualTo(404);
+    assertThat(
+            get("/api/weeks/" + week.at("/id").asString() + "/compose/" + UUID.randomUUID())
+                .status())
+        .isEqualTo(404);
+    assertThat(
+            send(
+                    "DELETE",
+                    "/api/weeks/" + week.at("/id").asString() + "/compose/" + UUID.randomUUID(),
+                    null)
+                .status())
+        .isEqualTo(404);
   }
 
   private static Map<String, Object> prescription(int sets) {
-    return Map.of("sets", sets, "repetitionsLow", 8, "repetitionsHigh", 12, "reserve", 2, "tempo", Map.of("loweringS", 2, "lowS", 0, "liftingS", 1, "topS", 0), "restS", 120, "scheme", "STRAIGHT");
+    return Map.of(
+        "sets",
+        sets,
+        "repetitionsLow",
+        8,
+        "repetitionsHigh",
+        12,
+        "reserve",
+        2,
+        "tempo",
+        Map.of("loweringS", 2, "lowS", 0, "liftingS", 1, "topS", 0),
+        "restS",
+        120,
+        "scheme",
+        "STRAIGHT");
   }
 
   static Map<String, Object> item(String candidate) {
-    return new LinkedHashMap<>(Map.of("id", "pin-1", "candidateId", candidate, "pinned", true, "prescription", prescription(3)));
+    return new LinkedHashMap<>(
+        Map.of(
+            "id",
+            "pin-1",
+            "candidateId",
+            candidate,
+            "pinned",
+            true,
+            "prescription",
+            prescription(3)));
   }
 
   /** The document of a week as it stands, with other bouts in its first session. */
@@ -258,7 +387,18 @@ class WeekApiTest {
     if (firstDay != null) {
       List<Object> days = new ArrayList<>();
       for (JsonNode d : week.at("/plan/days")) {
-        days.add(days.isEmpty() ? Map.of("weekday", d.at("/weekday"), "minutes", d.at("/minutes"), "oneStation", false, "bouts", firstDay) : d);
+        days.add(
+            days.isEmpty()
+                ? Map.of(
+                    "weekday",
+                    d.at("/weekday"),
+                    "minutes",
+                    d.at("/minutes"),
+                    "oneStation",
+                    false,
+                    "bouts",
+                    firstDay)
+                : d);
       }
       plan.put("days", days);
     }
@@ -267,7 +407,11 @@ class WeekApiTest {
 
   private static List<String> items(JsonNode week) {
     List<String> ids = new ArrayList<>();
-    week.at("/days").forEach(d -> d.at("/bouts").forEach(b -> b.at("/items").forEach(i -> ids.add(i.at("/id").asString()))));
+    week.at("/days")
+        .forEach(
+            d ->
+                d.at("/bouts")
+                    .forEach(b -> b.at("/items").forEach(i -> ids.add(i.at("/id").asString()))));
     return ids;
   }
 }

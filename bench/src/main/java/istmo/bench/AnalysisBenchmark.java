@@ -7,6 +7,8 @@ import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.drawing.Stage;
+import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Place;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
@@ -18,8 +20,6 @@ import istmo.core.ranking.criterion.Aim;
 import istmo.core.ranking.criterion.Brief;
 import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.ranking.criterion.Orders;
-import istmo.core.equipment.Equipment;
-import istmo.core.equipment.Place;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.Map;
@@ -39,7 +39,10 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import org.openjdk.jmh.infra.Blackhole;
 
-/** One analysis at 21 points; one move on the bench (two sides, drawings and stimuli); one re-ordering of kept evaluations. */
+/**
+ * One analysis at 21 points; one move on the bench (two sides, drawings and stimuli); one
+ * re-ordering of kept evaluations.
+ */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
@@ -49,7 +52,12 @@ import org.openjdk.jmh.infra.Blackhole;
 public class AnalysisBenchmark {
   private static final Body BODY = Body.estimated(1.78, 80, Sex.MALE);
 
-  @Param({"back-squat/high-bar", "leg-press/high", "romanian-deadlift/usual", "seated-leg-curl/usual"})
+  @Param({
+    "back-squat/high-bar",
+    "leg-press/high",
+    "romanian-deadlift/usual",
+    "seated-leg-curl/usual"
+  })
   public String candidate;
 
   private Family family;
@@ -62,9 +70,18 @@ public class AnalysisBenchmark {
     Candidate c = Catalogue.standard().candidate(candidate);
     family = Catalogue.standard().exerciseOf(c).family();
     setup = Reach.of(BODY, family, c.usual(), c.yields()).orElseThrow().setup();
-    Place place = Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+    Place place =
+        Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
     evaluations = Orders.evaluate(BODY, place, School.STRETCH);
-    brief = new Brief(BODY, Cautions.none(), Profile.unknown(), place, new Aim(Map.of("VL", 3, "RF", 2), Set.of()), School.STRETCH, Optional.empty());
+    brief =
+        new Brief(
+            BODY,
+            Cautions.none(),
+            Profile.unknown(),
+            place,
+            new Aim(Map.of("VL", 3, "RF", 2), Set.of()),
+            School.STRETCH,
+            Optional.empty());
   }
 
   @Benchmark
@@ -72,7 +89,10 @@ public class AnalysisBenchmark {
     hole.consume(new Analyser(BODY).analyse(family, setup, LoadRule.USUAL));
   }
 
-  /** What the server computes for one move: the new side with its stimuli, and every drawing of both sides; the start's analysis is kept. */
+  /**
+   * What the server computes for one move: the new side with its stimuli, and every drawing of both
+   * sides; the start's analysis is kept.
+   */
   @Benchmark
   public void benchMove(Blackhole hole) {
     Analysis a = (Analysis) new Analyser(BODY).analyse(family, setup, LoadRule.USUAL);

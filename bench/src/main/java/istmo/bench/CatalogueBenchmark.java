@@ -34,7 +34,10 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import org.openjdk.jmh.infra.Blackhole;
 
-/** A new client: the catalogue's fresh limits and sharing, by how many candidates; one simulated set; the whole evaluation of an order; and the sharing against a general-purpose solver. */
+/**
+ * A new client: the catalogue's fresh limits and sharing, by how many candidates; one simulated
+ * set; the whole evaluation of an order; and the sharing against a general-purpose solver.
+ */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
@@ -71,7 +74,8 @@ public class CatalogueBenchmark {
     List<Candidate> all = Catalogue.standard().candidates();
     for (int k = 0; k < all.size(); k += every) {
       Family f = Catalogue.standard().exerciseOf(all.get(k)).family();
-      Reach.of(BODY, f, all.get(k).usualFor(BODY, PLACE), all.get(k).yields()).ifPresent(r -> cases.add(new Case(f, r.setup())));
+      Reach.of(BODY, f, all.get(k).usualFor(BODY, PLACE), all.get(k).yields())
+          .ifPresent(r -> cases.add(new Case(f, r.setup())));
     }
     return cases;
   }
@@ -85,30 +89,44 @@ public class CatalogueBenchmark {
     tenKg = 80;
   }
 
-  /** Two threads, each with a part of the candidates: fresh limit with its limiters, and sharing at three quarters of it at 21 points. */
+  /**
+   * Two threads, each with a part of the candidates: fresh limit with its limiters, and sharing at
+   * three quarters of it at 21 points.
+   */
   @Benchmark
   public void freshLimitsAndSharing(Part part, Blackhole hole) {
     int threads = 2;
-    IntStream.range(0, threads).parallel().forEach(t -> {
-      Analyser analyser = new Analyser(BODY);
-      Equilibrium eq = new Equilibrium(BODY, new Musculature(BODY));
-      LoadSharing own = new LoadSharing(eq);
-      for (int k = t; k < part.cases.size(); k += threads) {
-        Case c = part.cases.get(k);
-        double load = 0.75 * analyser.fresh(c.family(), c.setup()).map(Analyser.Fresh::limitKg).orElse(0.0);
-        own.reset();
-        for (int p = 0; p < Analyser.POINTS; p++) {
-          if (c.family().posture(BODY, c.setup(), p / (Analyser.POINTS - 1.0), load) instanceof Posture posture) {
-            eq.set(posture);
-            own.solve(load);
-            hole.consume(own.value(0));
-          }
-        }
-      }
-    });
+    IntStream.range(0, threads)
+        .parallel()
+        .forEach(
+            t -> {
+              Analyser analyser = new Analyser(BODY);
+              Equilibrium eq = new Equilibrium(BODY, new Musculature(BODY));
+              LoadSharing own = new LoadSharing(eq);
+              for (int k = t; k < part.cases.size(); k += threads) {
+                Case c = part.cases.get(k);
+                double load =
+                    0.75
+                        * analyser
+                            .fresh(c.family(), c.setup())
+                            .map(Analyser.Fresh::limitKg)
+                            .orElse(0.0);
+                own.reset();
+                for (int p = 0; p < Analyser.POINTS; p++) {
+                  if (c.family().posture(BODY, c.setup(), p / (Analyser.POINTS - 1.0), load)
+                      instanceof Posture posture) {
+                    eq.set(posture);
+                    own.solve(load);
+                    hole.consume(own.value(0));
+                  }
+                }
+              }
+            });
   }
 
-  /** What an order of a new client needs: every candidate at the load of ten repetitions to failure. */
+  /**
+   * What an order of a new client needs: every candidate at the load of ten repetitions to failure.
+   */
   @Benchmark
   public void wholeEvaluation(Blackhole hole) {
     hole.consume(Orders.evaluate(BODY, PLACE, School.STRETCH));
@@ -117,7 +135,8 @@ public class CatalogueBenchmark {
   /** One set to failure at a given load, with what gave out. */
   @Benchmark
   public void oneSimulatedSet(Blackhole hole) {
-    hole.consume(new Analyser(BODY).dropSet(opened.family(), opened.setup(), List.of(tenKg), Tempo.USUAL));
+    hole.consume(
+        new Analyser(BODY).dropSet(opened.family(), opened.setup(), List.of(tenKg), Tempo.USUAL));
   }
 
   @Benchmark

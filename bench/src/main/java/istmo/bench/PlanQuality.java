@@ -24,28 +24,74 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** How good a composed week of three sessions is after two seconds, beside longer looks and beside the bound; by hand: java -cp bench/target/benchmarks.jar istmo.bench.PlanQuality */
+/**
+ * How good a composed week of three sessions is after two seconds, beside longer looks and beside
+ * the bound; by hand: java -cp bench/target/benchmarks.jar istmo.bench.PlanQuality
+ */
 public final class PlanQuality {
   private static final double[] SECONDS = {1, 2, 5, 20};
 
   private PlanQuality() {}
 
   public static void main(String[] args) {
-    Body body = Body.estimated(1.78, 80, Sex.MALE).withStrength(1.5, 1.5 * Body.estimated(1.78, 80, Sex.MALE).lumbarNm());
-    Place place = Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+    Body body =
+        Body.estimated(1.78, 80, Sex.MALE)
+            .withStrength(1.5, 1.5 * Body.estimated(1.78, 80, Sex.MALE).lumbarNm());
+    Place place =
+        Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
     Map<String, Evaluation> evaluations = Orders.evaluate(body, place, School.STRETCH);
-    Profile profile = new Profile(Optional.of(TrainingAge.YEARS), Optional.of(3), Optional.of(60), Set.of(), Optional.empty(), "", Set.of(), Set.of());
-    List<Map<String, Integer>> aims = List.of(Map.of("VL", 3, "RF", 2, "GMAXM", 1), Map.of("GMAXM", 3, "GMAXL", 2, "GMEDP", 2, "BFL", 2, "ST", 2), Map.of("VL", 2, "VM", 2, "VI", 2, "RF", 2, "BFL", 2, "ST", 2, "GMAXM", 2, "GASM", 2, "SOL", 2));
+    Profile profile =
+        new Profile(
+            Optional.of(TrainingAge.YEARS),
+            Optional.of(3),
+            Optional.of(60),
+            Set.of(),
+            Optional.empty(),
+            "",
+            Set.of(),
+            Set.of());
+    List<Map<String, Integer>> aims =
+        List.of(
+            Map.of("VL", 3, "RF", 2, "GMAXM", 1),
+            Map.of("GMAXM", 3, "GMAXL", 2, "GMEDP", 2, "BFL", 2, "ST", 2),
+            Map.of(
+                "VL", 2, "VM", 2, "VI", 2, "RF", 2, "BFL", 2, "ST", 2, "GMAXM", 2, "GASM", 2, "SOL",
+                2));
     System.out.println("points against the week / no week below, after so many seconds");
     for (Map<String, Integer> aimed : aims) {
       for (Pairing pairing : List.of(Pairing.NONE, Pairing.TWO_PLACES)) {
         Aim aim = new Aim(aimed, Set.of());
-        Offers offers = new Offers(Orders.order(new Brief(body, Cautions.none(), profile, place, aim, School.STRETCH, Optional.empty()), evaluations), profile);
-        Task task = new Task(offers, Targets.of(aim, profile.trainingAge(), true, offers.all()), List.of(new Day(1, 60, false, List.of()), new Day(3, 60, false, List.of()), new Day(5, 60, false, List.of())), pairing, true, profile.trainingAge());
-        StringBuilder line = new StringBuilder(aim.weights().keySet() + ", " + pairing.label() + ":");
+        Offers offers =
+            new Offers(
+                Orders.order(
+                    new Brief(
+                        body,
+                        Cautions.none(),
+                        profile,
+                        place,
+                        aim,
+                        School.STRETCH,
+                        Optional.empty()),
+                    evaluations),
+                profile);
+        Task task =
+            new Task(
+                offers,
+                Targets.of(aim, profile.trainingAge(), true, offers.all()),
+                List.of(
+                    new Day(1, 60, false, List.of()),
+                    new Day(3, 60, false, List.of()),
+                    new Day(5, 60, false, List.of())),
+                pairing,
+                true,
+                profile.trainingAge());
+        StringBuilder line =
+            new StringBuilder(aim.weights().keySet() + ", " + pairing.label() + ":");
         for (double s : SECONDS) {
           Composer.Answer a = new Composer(task).compose(s, p -> {}).orElseThrow();
-          line.append(String.format("  %.0f s %d / %d%s", s, a.points(), a.bound(), a.proved() ? " proved" : ""));
+          line.append(
+              String.format(
+                  "  %.0f s %d / %d%s", s, a.points(), a.bound(), a.proved() ? " proved" : ""));
         }
         System.out.println(line);
       }

@@ -14,12 +14,34 @@ import com.tngtech.archunit.lang.ArchRule;
 class ArchitectureTest {
   @ArchTest
   static final ArchRule plainJava =
-      noClasses().should().dependOnClassesThat().resideInAnyPackage("org.springframework..", "jakarta..", "javax..", "tools.jackson..", "com.fasterxml..", "java.sql..", "java.net..");
+      noClasses()
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage(
+              "org.springframework..",
+              "jakarta..",
+              "javax..",
+              "tools.jackson..",
+              "com.fasterxml..",
+              "java.sql..",
+              "java.net..");
 
-  /** Computations run on the core's own threads ({@link istmo.core.computing.Workers}), never on the common pool, where caches do their housekeeping. */
+  /**
+   * Computations run on the core's own threads ({@link istmo.core.computing.Workers}), never on the
+   * common pool, where caches do their housekeeping.
+   */
   @ArchTest
   static final ArchRule ownThreads =
-      noClasses().should().callMethod(java.util.Collection.class, "parallelStream").orShould().callMethod(java.util.stream.IntStream.class, "parallel").orShould().callMethod(java.util.stream.Stream.class, "parallel").orShould().dependOnClassesThat().haveFullyQualifiedName("java.util.concurrent.ForkJoinPool");
+      noClasses()
+          .should()
+          .callMethod(java.util.Collection.class, "parallelStream")
+          .orShould()
+          .callMethod(java.util.stream.IntStream.class, "parallel")
+          .orShould()
+          .callMethod(java.util.stream.Stream.class, "parallel")
+          .orShould()
+          .dependOnClassesThat()
+          .haveFullyQualifiedName("java.util.concurrent.ForkJoinPool");
 
   @ArchTest
   static final ArchRule noCycles = slices().matching("istmo.core.(**)").should().beFreeOfCycles();
@@ -28,43 +50,93 @@ class ArchitectureTest {
   static final ArchRule directions =
       layeredArchitecture()
           .consideringOnlyDependenciesInLayers()
-          .layer("computing").definedBy("istmo.core.computing")
-          .layer("quantity").definedBy("istmo.core.quantity")
-          .layer("resource").definedBy("istmo.core.resource")
-          .layer("anatomy").definedBy("istmo.core.anatomy")
-          .layer("body").definedBy("istmo.core.body")
-          .layer("equipment").definedBy("istmo.core.equipment")
-          .layer("movement").definedBy("istmo.core.movement")
-          .layer("family").definedBy("istmo.core.movement.family")
-          .layer("mechanics").definedBy("istmo.core.mechanics")
-          .layer("stimulus").definedBy("istmo.core.stimulus")
-          .layer("catalogue").definedBy("istmo.core.catalogue")
-          .layer("drawing").definedBy("istmo.core.drawing")
-          .layer("ranking").definedBy("istmo.core.ranking")
-          .layer("criterion").definedBy("istmo.core.ranking.criterion")
-          .layer("evidence").definedBy("istmo.core.evidence")
-          .layer("measuring").definedBy("istmo.core.measuring")
-          .layer("training").definedBy("istmo.core.training")
-          .layer("record").definedBy("istmo.core.record")
-          .layer("watching").definedBy("istmo.core.watching")
-          .layer("plan").definedBy("istmo.core.plan")
-          .whereLayer("plan").mayNotBeAccessedByAnyLayer()
-          .whereLayer("record").mayOnlyAccessLayers("quantity", "anatomy", "body", "equipment", "training")
-          .whereLayer("watching").mayOnlyAccessLayers("quantity", "mechanics")
-          .whereLayer("computing").mayNotAccessAnyLayer()
-          .whereLayer("quantity").mayNotAccessAnyLayer()
-          .whereLayer("resource").mayNotAccessAnyLayer()
-          .whereLayer("anatomy").mayOnlyAccessLayers("quantity", "resource")
-          .whereLayer("body").mayOnlyAccessLayers("quantity", "anatomy")
-          .whereLayer("equipment").mayOnlyAccessLayers("quantity", "resource")
-          .whereLayer("movement").mayOnlyAccessLayers("quantity", "anatomy", "body", "equipment")
-          .whereLayer("family").mayOnlyAccessLayers("quantity", "anatomy", "body", "equipment", "movement")
-          .whereLayer("mechanics").mayOnlyAccessLayers("quantity", "anatomy", "body", "movement")
-          .whereLayer("stimulus").mayOnlyAccessLayers("quantity", "anatomy", "mechanics")
-          .whereLayer("catalogue").mayOnlyAccessLayers("quantity", "resource", "anatomy", "body", "equipment", "movement", "family")
-          .whereLayer("drawing").mayOnlyAccessLayers("quantity", "anatomy", "body", "movement", "mechanics")
-          .whereLayer("ranking").mayOnlyAccessLayers("quantity")
-          .whereLayer("evidence").mayOnlyAccessLayers("quantity", "resource", "anatomy", "body", "movement", "mechanics", "stimulus", "catalogue", "computing")
-          .whereLayer("measuring").mayOnlyAccessLayers("quantity", "anatomy", "equipment", "movement")
-          .whereLayer("training").mayOnlyAccessLayers("quantity", "anatomy", "body", "equipment", "movement", "mechanics", "catalogue");
+          .layer("computing")
+          .definedBy("istmo.core.computing")
+          .layer("quantity")
+          .definedBy("istmo.core.quantity")
+          .layer("resource")
+          .definedBy("istmo.core.resource")
+          .layer("anatomy")
+          .definedBy("istmo.core.anatomy")
+          .layer("body")
+          .definedBy("istmo.core.body")
+          .layer("equipment")
+          .definedBy("istmo.core.equipment")
+          .layer("movement")
+          .definedBy("istmo.core.movement")
+          .layer("family")
+          .definedBy("istmo.core.movement.family")
+          .layer("mechanics")
+          .definedBy("istmo.core.mechanics")
+          .layer("stimulus")
+          .definedBy("istmo.core.stimulus")
+          .layer("catalogue")
+          .definedBy("istmo.core.catalogue")
+          .layer("drawing")
+          .definedBy("istmo.core.drawing")
+          .layer("ranking")
+          .definedBy("istmo.core.ranking")
+          .layer("criterion")
+          .definedBy("istmo.core.ranking.criterion")
+          .layer("evidence")
+          .definedBy("istmo.core.evidence")
+          .layer("measuring")
+          .definedBy("istmo.core.measuring")
+          .layer("training")
+          .definedBy("istmo.core.training")
+          .layer("record")
+          .definedBy("istmo.core.record")
+          .layer("watching")
+          .definedBy("istmo.core.watching")
+          .layer("plan")
+          .definedBy("istmo.core.plan")
+          .whereLayer("plan")
+          .mayNotBeAccessedByAnyLayer()
+          .whereLayer("record")
+          .mayOnlyAccessLayers("quantity", "anatomy", "body", "equipment", "training")
+          .whereLayer("watching")
+          .mayOnlyAccessLayers("quantity", "mechanics")
+          .whereLayer("computing")
+          .mayNotAccessAnyLayer()
+          .whereLayer("quantity")
+          .mayNotAccessAnyLayer()
+          .whereLayer("resource")
+          .mayNotAccessAnyLayer()
+          .whereLayer("anatomy")
+          .mayOnlyAccessLayers("quantity", "resource")
+          .whereLayer("body")
+          .mayOnlyAccessLayers("quantity", "anatomy")
+          .whereLayer("equipment")
+          .mayOnlyAccessLayers("quantity", "resource")
+          .whereLayer("movement")
+          .mayOnlyAccessLayers("quantity", "anatomy", "body", "equipment")
+          .whereLayer("family")
+          .mayOnlyAccessLayers("quantity", "anatomy", "body", "equipment", "movement")
+          .whereLayer("mechanics")
+          .mayOnlyAccessLayers("quantity", "anatomy", "body", "movement")
+          .whereLayer("stimulus")
+          .mayOnlyAccessLayers("quantity", "anatomy", "mechanics")
+          .whereLayer("catalogue")
+          .mayOnlyAccessLayers(
+              "quantity", "resource", "anatomy", "body", "equipment", "movement", "family")
+          .whereLayer("drawing")
+          .mayOnlyAccessLayers("quantity", "anatomy", "body", "movement", "mechanics")
+          .whereLayer("ranking")
+          .mayOnlyAccessLayers("quantity")
+          .whereLayer("evidence")
+          .mayOnlyAccessLayers(
+              "quantity",
+              "resource",
+              "anatomy",
+              "body",
+              "movement",
+              "mechanics",
+              "stimulus",
+              "catalogue",
+              "computing")
+          .whereLayer("measuring")
+          .mayOnlyAccessLayers("quantity", "anatomy", "equipment", "movement")
+          .whereLayer("training")
+          .mayOnlyAccessLayers(
+              "quantity", "anatomy", "body", "equipment", "movement", "mechanics", "catalogue");
 }

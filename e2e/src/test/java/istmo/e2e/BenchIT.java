@@ -14,7 +14,10 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
-/** Moving things on the bench by mouse and keyboard, and the other screens in both papers and on a phone. */
+/**
+ * Moving things on the bench by mouse and keyboard, and the other screens in both papers and on a
+ * phone.
+ */
 @ExtendWith(Istmo.class)
 class BenchIT {
   private static Locator handle(Coach coach, String parameter) {
@@ -27,8 +30,13 @@ class BenchIT {
 
   private static Coach onTheBench(Coach coach, String candidate) {
     coach.opens("/").order();
-    coach.opens("/bench" + coach.page.url().substring(coach.page.url().indexOf('?')) + "&candidate=" + candidate);
-    assertThat(coach.page.getByTestId("angles")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
+    coach.opens(
+        "/bench"
+            + coach.page.url().substring(coach.page.url().indexOf('?'))
+            + "&candidate="
+            + candidate);
+    assertThat(coach.page.getByTestId("angles"))
+        .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
     return coach;
   }
 
@@ -52,8 +60,16 @@ class BenchIT {
       coach.page.mouse().up();
       assertThat(value(hip)).isLessThan(before - 5);
       assertThat(coach.page.getByTestId("changes")).isVisible();
-      assertThat(coach.page.locator("[aria-label='Controls']").getByText(Pattern.compile("^was ")).first()).isVisible();
-      assertThat(inFlight.stream().mapToInt(i -> i).max().orElse(0)).as("requests in flight at once").isEqualTo(1);
+      assertThat(
+              coach
+                  .page
+                  .locator("[aria-label='Controls']")
+                  .getByText(Pattern.compile("^was "))
+                  .first())
+          .isVisible();
+      assertThat(inFlight.stream().mapToInt(i -> i).max().orElse(0))
+          .as("requests in flight at once")
+          .isEqualTo(1);
       assertThat(coach.page.url()).contains("set=");
     }
   }
@@ -100,16 +116,27 @@ class BenchIT {
       Locator stance = handle(coach, "stance");
       stance.focus();
       stance.press("ArrowRight");
-      assertThat(coach.page.getByText("The model cannot tell these two set-ups apart.")).isVisible();
+      assertThat(coach.page.getByText("The model cannot tell these two set-ups apart."))
+          .isVisible();
     }
   }
 
   @Test
   void twoClientsOfDifferentBuildAreSetSideBySide() {
     try (Coach coach = Coach.atTheDesk()) {
-      coach.opens("/side-by-side").says("First client", "Oda Fenwick").says("Second client", "Tarn Holloway").says("Exercise", "Back squat, high bar");
-      assertThat(coach.page.getByTestId("differences")).containsText(Pattern.compile("Trunk lean at the bottom: Oda Fenwick \\d+°, Tarn Holloway \\d+°"), new LocatorAssertions.ContainsTextOptions().setTimeout(20_000));
-      assertThat(coach.page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Tarn Holloway"))).containsText("instead of");
+      coach
+          .opens("/side-by-side")
+          .says("First client", "Oda Fenwick")
+          .says("Second client", "Tarn Holloway")
+          .says("Exercise", "Back squat, high bar");
+      assertThat(coach.page.getByTestId("differences"))
+          .containsText(
+              Pattern.compile("Trunk lean at the bottom: Oda Fenwick \\d+°, Tarn Holloway \\d+°"),
+              new LocatorAssertions.ContainsTextOptions().setTimeout(20_000));
+      assertThat(
+              coach.page.getByRole(
+                  AriaRole.REGION, new Page.GetByRoleOptions().setName("Tarn Holloway")))
+          .containsText("instead of");
       coach.findsNoSeriousFault("side by side").keepsAPicture("side-by-side");
     }
   }
@@ -134,10 +161,12 @@ class BenchIT {
   void bothPapersAndThePhoneHoldEveryScreen() {
     try (Coach night = Coach.atTheDeskAtNight();
         Coach phone = Coach.withAPhone()) {
-      for (String path : List.of("/", "/bench", "/side-by-side", "/clients", "/gyms", "/sessions")) {
+      for (String path :
+          List.of("/", "/bench", "/side-by-side", "/clients", "/gyms", "/sessions")) {
         for (Coach coach : List.of(night, phone)) {
           coach.opens(path);
-          assertThat(coach.page.locator("main").getByText(Pattern.compile("\\w")).first()).isVisible();
+          assertThat(coach.page.locator("main").getByText(Pattern.compile("\\w")).first())
+              .isVisible();
           coach.page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
           coach.findsNoSeriousFault(path);
         }
@@ -152,7 +181,11 @@ class BenchIT {
   void aSetUpIsKeptAsAVariantOrderedAndTakenOut() {
     String name = "Our long split squat " + System.nanoTime();
     try (Coach coach = onTheBench(Coach.atTheDesk(), "split-squat/lean")) {
-      Locator stride = coach.page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Stride")).first();
+      Locator stride =
+          coach
+              .page
+              .getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Stride"))
+              .first();
       stride.focus();
       stride.press("ArrowLeft");
       coach.page.getByText("Keep this as a variant of your own").click();
@@ -162,7 +195,8 @@ class BenchIT {
       assertThat(coach.page.getByText("On the bench:")).containsText(name);
       String bench = coach.page.url();
       coach.goesTo("Order");
-      assertThat(coach.page.getByText(name).first()).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
+      assertThat(coach.page.getByText(name).first())
+          .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
       coach.page.navigate(bench);
       coach.presses("Take it out");
       assertThat(coach.page.getByText("out of lists and orders")).isVisible();

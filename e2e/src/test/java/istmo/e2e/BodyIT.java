@@ -13,17 +13,23 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** Knowing the body better: measurements and cautions, and what they do to the order. */
 @ExtendWith(Istmo.class)
 class BodyIT {
-  private static final LocatorAssertions.ContainsTextOptions SLOWLY = new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
+  private static final LocatorAssertions.ContainsTextOptions SLOWLY =
+      new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
 
   @Test
   void theOrderAsksForAMeasurementAndTheAnswerIsUsed() {
     try (Coach coach = Coach.atTheDesk()) {
       Page page = coach.page;
       coach.opens("/").order();
-      coach.says("Client", "Wren Calloway").says("Gym", "Quayside Hall").says("Bring up", "all quads");
-      assertThat(page.getByTestId("measuring")).containsText("of the first 10 change their place", SLOWLY);
+      coach
+          .says("Client", "Wren Calloway")
+          .says("Gym", "Quayside Hall")
+          .says("Bring up", "all quads");
+      assertThat(page.getByTestId("measuring"))
+          .containsText("of the first 10 change their place", SLOWLY);
       page.getByTestId("measuring").getByRole(AriaRole.LINK).click();
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Measure thigh length")).click();
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Measure thigh length"))
+          .click();
       coach.picksChoice("Side", "left").fills("Reading (cm)", "58").presses("Add the reading");
       assertThat(page.getByText("is not believable for a stature of 158 cm")).isVisible();
       assertThat(page.getByLabel("Reading (cm)")).hasValue("58");
@@ -39,25 +45,38 @@ class BodyIT {
   void aCautionSpeaksAndLeavesOutUntilItIsCleared() {
     try (Coach coach = Coach.atTheDesk()) {
       Page page = coach.page;
-      coach.opens("/clients").presses("New client").fills("Name", "Mirek Dunmore").fills("Stature (cm)", "178").fills("Mass (kg)", "82").picksChoice("Body tables that fit better", "male");
+      coach
+          .opens("/clients")
+          .presses("New client")
+          .fills("Name", "Mirek Dunmore")
+          .fills("Stature (cm)", "178")
+          .fills("Mass (kg)", "82")
+          .picksChoice("Body tables that fit better", "male");
       page.getByText("Cautions and restrictions").click();
       coach.ticks("known back condition").presses("Save");
-      assertThat(page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName("Mirek Dunmore"))).containsText("known back condition (not cleared)");
+      assertThat(page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName("Mirek Dunmore")))
+          .containsText("known back condition (not cleared)");
       coach.goesTo("Order").order();
-      coach.says("Client", "Mirek Dunmore").says("Gym", "Quayside Hall").says("Bring up", "all hamstrings");
-      assertThat(page.getByTestId("cautions")).containsText("Known back condition: ask the clinician in charge first.", SLOWLY);
+      coach
+          .says("Client", "Mirek Dunmore")
+          .says("Gym", "Quayside Hall")
+          .says("Bring up", "all hamstrings");
+      assertThat(page.getByTestId("cautions"))
+          .containsText("Known back condition: ask the clinician in charge first.", SLOWLY);
       assertThat(coach.strip("seated-leg-curl/usual")).isVisible();
       assertThat(coach.strip("romanian-deadlift/usual")).hasCount(0);
       coach.findsNoSeriousFault("order with cautions").keepsAPicture("cautions");
 
       coach.goesTo("Clients");
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change Mirek Dunmore")).click();
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change Mirek Dunmore"))
+          .click();
       coach.fills("Cleared by", "Dr Amsel").presses("Save");
       assertThat(page.getByText("needs the clinician's name and the day")).isVisible();
       page.getByLabel("on", new Page.GetByLabelOptions().setExact(true)).first().fill("2026-11-20");
       coach.presses("Save");
       coach.goesTo("Order");
-      assertThat(coach.strip("romanian-deadlift/usual")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
+      assertThat(coach.strip("romanian-deadlift/usual"))
+          .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
       assertThat(coach.order()).contains("deadlift/conventional");
     }
   }
@@ -67,10 +86,17 @@ class BodyIT {
     try (Coach coach = Coach.atTheDesk()) {
       Page page = coach.page;
       coach.opens("/").order();
-      coach.says("Client", "Joss Merrow").says("Gym", "Quayside Hall").says("Bring up", "all hamstrings");
+      coach
+          .says("Client", "Joss Merrow")
+          .says("Gym", "Quayside Hall")
+          .says("Bring up", "all hamstrings");
       coach.order();
-      coach.opens("/bench" + page.url().substring(page.url().indexOf('?')) + "&candidate=romanian-deadlift/usual");
-      assertThat(page.getByTestId("refusal")).containsText("Left out for Joss Merrow: Sore lower back", SLOWLY);
+      coach.opens(
+          "/bench"
+              + page.url().substring(page.url().indexOf('?'))
+              + "&candidate=romanian-deadlift/usual");
+      assertThat(page.getByTestId("refusal"))
+          .containsText("Left out for Joss Merrow: Sore lower back", SLOWLY);
       assertThat(coach.button("Pin to session")).isDisabled();
       coach.findsNoSeriousFault("bench with a refusal");
     }
@@ -81,11 +107,14 @@ class BodyIT {
     try (Coach coach = Coach.atTheDesk()) {
       Page page = coach.page;
       coach.opens("/clients");
-      page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Measure Wren Calloway")).click();
+      page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Measure Wren Calloway"))
+          .click();
       assertThat(page.getByTestId("strength")).containsText("no loads are shown");
-      Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Add a known lift"));
+      Locator form =
+          page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Add a known lift"));
       form.getByLabel("Load (kg)").fill("450");
-      form.getByRole(AriaRole.TEXTBOX, new Locator.GetByRoleOptions().setName("Repetitions")).fill("5");
+      form.getByRole(AriaRole.TEXTBOX, new Locator.GetByRoleOptions().setName("Repetitions"))
+          .fill("5");
       form.getByRole(AriaRole.BUTTON).click();
       assertThat(form.getByRole(AriaRole.ALERT)).containsText("is it mistyped?", SLOWLY);
       form.getByLabel("Load (kg)").fill("45");
@@ -93,17 +122,26 @@ class BodyIT {
       assertThat(page.getByTestId("strength")).containsText("From Back squat, high bar", SLOWLY);
       coach.findsNoSeriousFault("known lifts");
       coach.goesTo("Order").order();
-      coach.says("Client", "Wren Calloway").says("Gym", "Quayside Hall").says("Bring up", "all quads");
-      assertThat(coach.strip("back-squat/high-bar")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
+      coach
+          .says("Client", "Wren Calloway")
+          .says("Gym", "Quayside Hall")
+          .says("Bring up", "all quads");
+      assertThat(coach.strip("back-squat/high-bar"))
+          .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
       coach.strip("back-squat/high-bar").click();
       assertThat(page.getByTestId("load")).containsText("from this exercise's own lift", SLOWLY);
       coach.strip("leg-press/low").click();
-      Locator height = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Why")).getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("Feet up the plate"));
+      Locator height =
+          page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Why"))
+              .getByRole(AriaRole.ROW)
+              .filter(new Locator.FilterOptions().setHasText("Feet up the plate"));
       assertThat(height).isVisible();
       String asUsual = height.textContent();
       coach.presses("Today: as usual today");
       assertThat(page.getByTestId("brief")).containsText("stiff today");
-      assertThat(height).not().hasText(asUsual, new LocatorAssertions.HasTextOptions().setTimeout(30_000));
+      assertThat(height)
+          .not()
+          .hasText(asUsual, new LocatorAssertions.HasTextOptions().setTimeout(30_000));
       assertThat(page.url()).contains("stiff=1");
     }
   }
@@ -113,9 +151,13 @@ class BodyIT {
     try (Coach coach = Coach.atTheDesk()) {
       Page page = coach.page;
       coach.opens("/").order();
-      coach.opens("/bench" + page.url().substring(page.url().indexOf('?')) + "&candidate=back-squat/high-bar");
+      coach.opens(
+          "/bench"
+              + page.url().substring(page.url().indexOf('?'))
+              + "&candidate=back-squat/high-bar");
       page.getByText("Find a start without a tape").click();
-      Locator way = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Jump and land"));
+      Locator way =
+          page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Jump and land"));
       way.getByLabel("Foot lengths from heel to heel").fill("2");
       way.getByLabel("The right foot points at").fill("5");
       way.getByRole(AriaRole.BUTTON).click();
@@ -128,16 +170,30 @@ class BodyIT {
   void aClientIsErasedOnlyByName() {
     try (Coach coach = Coach.atTheDesk()) {
       Page page = coach.page;
-      coach.opens("/clients").presses("New client").fills("Name", "Gone Tomorrow").fills("Stature (cm)", "170").fills("Mass (kg)", "70").picksChoice("Body tables that fit better", "female").presses("Save");
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change Gone Tomorrow")).click();
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Erase for good")).click();
+      coach
+          .opens("/clients")
+          .presses("New client")
+          .fills("Name", "Gone Tomorrow")
+          .fills("Stature (cm)", "170")
+          .fills("Mass (kg)", "70")
+          .picksChoice("Body tables that fit better", "female")
+          .presses("Save");
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change Gone Tomorrow"))
+          .click();
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Erase for good"))
+          .click();
       Locator dialog = page.getByRole(AriaRole.ALERTDIALOG);
-      Locator erase = dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Erase for good"));
+      Locator erase =
+          dialog.getByRole(
+              AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Erase for good"));
       assertThat(erase).isDisabled();
       coach.findsNoSeriousFault("erase dialog");
       dialog.getByRole(AriaRole.TEXTBOX).fill("Gone Tomorrow");
       erase.click();
-      assertThat(page.getByRole(AriaRole.ROWHEADER, new Page.GetByRoleOptions().setName("Gone Tomorrow"))).hasCount(0);
+      assertThat(
+              page.getByRole(
+                  AriaRole.ROWHEADER, new Page.GetByRoleOptions().setName("Gone Tomorrow")))
+          .hasCount(0);
     }
   }
 }

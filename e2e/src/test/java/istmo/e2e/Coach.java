@@ -25,7 +25,14 @@ final class Coach implements AutoCloseable {
   private String home = Istmo.address();
 
   private Coach(int width, int height, ColorScheme paper) {
-    context = Istmo.browser().newContext(new Browser.NewContextOptions().setViewportSize(width, height).setLocale("en-GB").setColorScheme(paper).setHasTouch(width < 600));
+    context =
+        Istmo.browser()
+            .newContext(
+                new Browser.NewContextOptions()
+                    .setViewportSize(width, height)
+                    .setLocale("en-GB")
+                    .setColorScheme(paper)
+                    .setHasTouch(width < 600));
     page = context.newPage();
   }
 
@@ -80,7 +87,9 @@ final class Coach implements AutoCloseable {
   }
 
   Coach goesTo(String screen) {
-    page.getByRole(AriaRole.NAVIGATION).getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(screen).setExact(true)).click();
+    page.getByRole(AriaRole.NAVIGATION)
+        .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(screen).setExact(true))
+        .click();
     return this;
   }
 
@@ -90,7 +99,8 @@ final class Coach implements AutoCloseable {
   }
 
   Locator button(String name) {
-    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
   }
 
   Coach fills(String label, String text) {
@@ -99,19 +109,28 @@ final class Coach implements AutoCloseable {
   }
 
   Coach ticks(String label) {
-    page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^" + label))).check();
+    page.getByRole(
+            AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^" + label)))
+        .check();
     return this;
   }
 
   Coach picksChoice(String group, String choice) {
-    page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName(group)).getByText(choice, new Locator.GetByTextOptions().setExact(true)).click();
+    page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName(group))
+        .getByText(choice, new Locator.GetByTextOptions().setExact(true))
+        .click();
     return this;
   }
 
   /** Changes an underlined word of the brief line. */
   Coach says(String word, String choice) {
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + word + ": "))).click();
-    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(Pattern.compile("^" + choice))).click();
+    page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(Pattern.compile("^" + word + ": ")))
+        .click();
+    page.getByRole(
+            AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(Pattern.compile("^" + choice)))
+        .click();
     return this;
   }
 
@@ -131,15 +150,29 @@ final class Coach implements AutoCloseable {
     return page.locator("[data-candidate='" + candidate + "']");
   }
 
-  /** Candidates of the order, best first; the first order of a body that a cold server computes takes its time. */
+  /**
+   * Candidates of the order, best first; the first order of a body that a cold server computes
+   * takes its time.
+   */
   List<String> order() {
-    assertThat(page.getByTestId("first-pick")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
-    assertThat(page.locator("section[aria-busy=false][aria-label=Order]")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000)); // an order that is overtaken stays in sight until then
-    return page.locator("[data-candidate]").all().stream().map(l -> l.getAttribute("data-candidate")).toList();
+    assertThat(page.getByTestId("first-pick"))
+        .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
+    assertThat(page.locator("section[aria-busy=false][aria-label=Order]"))
+        .isVisible(
+            new LocatorAssertions.IsVisibleOptions()
+                .setTimeout(30_000)); // an order that is overtaken stays in sight until then
+    return page.locator("[data-candidate]").all().stream()
+        .map(l -> l.getAttribute("data-candidate"))
+        .toList();
   }
 
   Coach findsNoSeriousFault(String screen) {
-    List<String> faults = new AxeBuilder(page).analyze().getViolations().stream().filter(v -> "serious".equals(v.getImpact()) || "critical".equals(v.getImpact())).map(v -> v.getId() + ": " + v.getNodes().get(0).getHtml()).toList();
+    List<String> faults =
+        new AxeBuilder(page)
+            .analyze().getViolations().stream()
+                .filter(v -> "serious".equals(v.getImpact()) || "critical".equals(v.getImpact()))
+                .map(v -> v.getId() + ": " + v.getNodes().get(0).getHtml())
+                .toList();
     Assertions.assertThat(faults).as("axe, %s", screen).isEmpty();
     return this;
   }
@@ -169,11 +202,22 @@ final class Coach implements AutoCloseable {
   }
 
   Coach needsNoSideScroll(String screen) {
-    Assertions.assertThat((Integer) page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth")).as("%s wider than the screen by", screen).isLessThanOrEqualTo(0);
+    Assertions.assertThat(
+            (Integer)
+                page.evaluate(
+                    "document.documentElement.scrollWidth - document.documentElement.clientWidth"))
+        .as("%s wider than the screen by", screen)
+        .isLessThanOrEqualTo(0);
     return this;
   }
 
   void needsNoPageScroll() {
-    Assertions.assertThat((Integer) page.evaluate("document.documentElement.scrollHeight - document.documentElement.clientHeight")).as("page taller than the screen by").isLessThanOrEqualTo(0);
+    Assertions.assertThat(
+            (Integer)
+                page.evaluate(
+                    "document.documentElement.scrollHeight -"
+                        + " document.documentElement.clientHeight"))
+        .as("page taller than the screen by")
+        .isLessThanOrEqualTo(0);
   }
 }

@@ -23,7 +23,8 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** The one command with a user's own data: what it says is what happened. */
 class CommandIT {
-  private static final Path REPO = Path.of(System.getProperty("repo.dir")).toAbsolutePath().normalize();
+  private static final Path REPO =
+      Path.of(System.getProperty("repo.dir")).toAbsolutePath().normalize();
 
   @TempDir private Path folder;
   private Path home;
@@ -34,7 +35,11 @@ class CommandIT {
   @BeforeEach
   void ownHome() throws IOException {
     Files.setPosixFilePermissions(folder, PosixFilePermissions.fromString("rwxr-xr-x"));
-    home = Path.of(System.getenv("ISTMO_PG_HOME") + "-own-" + UUID.randomUUID().toString().substring(0, 8));
+    home =
+        Path.of(
+            System.getenv("ISTMO_PG_HOME")
+                + "-own-"
+                + UUID.randomUUID().toString().substring(0, 8));
   }
 
   @AfterEach
@@ -43,7 +48,12 @@ class CommandIT {
       served.destroy();
       served.waitFor(60, TimeUnit.SECONDS);
     }
-    Process p = command(Map.of("ISTMO_PG_HOME", home.toString()), REPO.resolve("scripts/pg.sh").toString(), "destroy").start();
+    Process p =
+        command(
+                Map.of("ISTMO_PG_HOME", home.toString()),
+                REPO.resolve("scripts/pg.sh").toString(),
+                "destroy")
+            .start();
     assertThat(p.waitFor(90, TimeUnit.SECONDS)).isTrue();
     Files.deleteIfExists(Path.of(home + ".lock"));
   }
@@ -58,7 +68,12 @@ class CommandIT {
   private ProcessBuilder istmo(String... words) {
     List<String> all = new ArrayList<>(List.of(REPO.resolve("istmo").toString()));
     all.addAll(List.of(words));
-    Map<String, String> own = Map.of("ISTMO_OWN_HOME", home.toString(), "ISTMO_BACKUPS", folder.resolve("backups").toString());
+    Map<String, String> own =
+        Map.of(
+            "ISTMO_OWN_HOME",
+            home.toString(),
+            "ISTMO_BACKUPS",
+            folder.resolve("backups").toString());
     return command(own, all.toArray(String[]::new));
   }
 
@@ -91,7 +106,9 @@ class CommandIT {
     Ended none = run("restore", nowhere.toString());
     assertThat(none.code()).isNotZero();
     assertThat(none.said()).contains("there is no backup").doesNotContain("restored: ");
-    assertThat(Files.list(folder)).as("no half file is left").noneMatch(f -> f.toString().endsWith(".part"));
+    assertThat(Files.list(folder))
+        .as("no half file is left")
+        .noneMatch(f -> f.toString().endsWith(".part"));
   }
 
   @Test
@@ -110,7 +127,9 @@ class CommandIT {
     assertThat(p.exitValue()).as(said).isNotZero();
     assertThat(said).contains("is running already");
     assertThat(isHealthy(port)).as("the first one still answers, with its database").isTrue();
-    assertThat(Files.getPosixFilePermissions(REPO.resolve(".tools/serve.log"))).as("only the owner reads the log").isEqualTo(PosixFilePermissions.fromString("rw-------"));
+    assertThat(Files.getPosixFilePermissions(REPO.resolve(".tools/serve.log")))
+        .as("only the owner reads the log")
+        .isEqualTo(PosixFilePermissions.fromString("rw-------"));
   }
 
   private static int freePort() throws IOException {
@@ -130,8 +149,13 @@ class CommandIT {
   /** The health answer includes whether the database is reached. */
   private static boolean isHealthy(int port) throws InterruptedException {
     try {
-      HttpRequest health = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/actuator/health")).build();
-      return HttpClient.newHttpClient().send(health, HttpResponse.BodyHandlers.ofString()).statusCode() == 200;
+      HttpRequest health =
+          HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/actuator/health"))
+              .build();
+      return HttpClient.newHttpClient()
+              .send(health, HttpResponse.BodyHandlers.ofString())
+              .statusCode()
+          == 200;
     } catch (IOException notYet) {
       return false;
     }

@@ -15,10 +15,15 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** Studies, schools, weights, claims and comparisons as a coach meets them. */
 @ExtendWith(Istmo.class)
 class EvidenceIT {
-  private static final LocatorAssertions.IsVisibleOptions SOON = new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
-  private static final LocatorAssertions.ContainsTextOptions SLOWLY = new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
+  private static final LocatorAssertions.IsVisibleOptions SOON =
+      new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
+  private static final LocatorAssertions.ContainsTextOptions SLOWLY =
+      new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
 
-  /** What an order is weighed for, by hand too; what would move a strip up; two compared point by point. */
+  /**
+   * What an order is weighed for, by hand too; what would move a strip up; two compared point by
+   * point.
+   */
   @Test
   void anOrderIsWeighedAndTwoOfItCompared() {
     try (Coach coach = Coach.atTheDesk()) {
@@ -43,18 +48,33 @@ class EvidenceIT {
       coach.findsNoSeriousFault("order").keepsAPicture("order-weighed");
       page.locator("input[aria-label^='compare ']").nth(0).check();
       page.locator("input[aria-label^='compare ']").nth(1).check();
-      page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Compare these 2 point by point")).click();
+      page.getByRole(
+              AriaRole.LINK, new Page.GetByRoleOptions().setName("Compare these 2 point by point"))
+          .click();
       assertThat(page.getByTestId("differences")).containsText("outer hamstring", SLOWLY);
-      assertThat(page.getByRole(AriaRole.TABLE, new Page.GetByRoleOptions().setName("Point by point"))).containsText("Gives out first");
+      assertThat(
+              page.getByRole(AriaRole.TABLE, new Page.GetByRoleOptions().setName("Point by point")))
+          .containsText("Gives out first");
       coach.says("Add", "Leg press, feet low");
-      assertThat(page.getByRole(AriaRole.COLUMNHEADER, new Page.GetByRoleOptions().setName("Leg press, feet low"))).isVisible(SOON);
+      assertThat(
+              page.getByRole(
+                  AriaRole.COLUMNHEADER,
+                  new Page.GetByRoleOptions().setName("Leg press, feet low")))
+          .isVisible(SOON);
       coach.findsNoSeriousFault("compare").keepsAPicture("compare");
       page.reload();
-      assertThat(page.getByRole(AriaRole.COLUMNHEADER, new Page.GetByRoleOptions().setName("Leg press, feet low"))).isVisible(SOON);
+      assertThat(
+              page.getByRole(
+                  AriaRole.COLUMNHEADER,
+                  new Page.GetByRoleOptions().setName("Leg press, feet low")))
+          .isVisible(SOON);
     }
   }
 
-  /** A claim is found by its words, opens with its opposite, and goes to the bench with both set-ups. */
+  /**
+   * A claim is found by its words, opens with its opposite, and goes to the bench with both
+   * set-ups.
+   */
   @Test
   void aClaimGoesToTheBenchWithBothSetUps() {
     try (Coach coach = Coach.atTheDesk()) {
@@ -64,20 +84,31 @@ class EvidenceIT {
       Assertions.assertThat(page.locator("[data-claim]").count()).isGreaterThanOrEqualTo(50);
       page.getByRole(AriaRole.SEARCHBOX).fill("feet forward: more quads");
       assertThat(page.locator("[data-claim]")).hasCount(2);
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("more quads, and deeper"))).click();
+      page.getByRole(
+              AriaRole.BUTTON,
+              new Page.GetByRoleOptions().setName(Pattern.compile("more quads, and deeper")))
+          .click();
       assertThat(page.locator("[data-claim=track-forward-glutes]")).containsText("Mechanics:");
-      assertThat(page.locator("[data-claim=track-forward-quads]")).containsText("does not say which");
+      assertThat(page.locator("[data-claim=track-forward-quads]"))
+          .containsText("does not say which");
       coach.findsNoSeriousFault("claims").keepsAPicture("claims");
-      page.locator("[data-claim=track-forward-quads]").getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Both on the bench")).click();
+      page.locator("[data-claim=track-forward-quads]")
+          .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Both on the bench"))
+          .click();
       assertThat(page.getByTestId("changes")).isVisible(SOON);
-      Locator feet = page.getByLabel("Feet in front of the bar", new Page.GetByLabelOptions().setExact(false)).first();
+      Locator feet =
+          page.getByLabel("Feet in front of the bar", new Page.GetByLabelOptions().setExact(false))
+              .first();
       assertThat(feet).isVisible(SOON);
       Assertions.assertThat(page.url()).contains("pinned=").contains("set=");
       page.goBack();
       page.getByRole(AriaRole.SEARCHBOX).fill("Maeo");
       coach.presses("the studies");
       assertThat(page.getByText("Maeo et al. 2021 Med Sci Sports Exerc")).isVisible();
-      assertThat(page.getByText(Pattern.compile("Here: Seated leg curl against Lying leg curl")).first()).isVisible();
+      assertThat(
+              page.getByText(Pattern.compile("Here: Seated leg curl against Lying leg curl"))
+                  .first())
+          .isVisible();
     }
   }
 
@@ -89,7 +120,10 @@ class EvidenceIT {
       coach.opens("/schools").presses("A school of your own").presses("Keep");
       assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("needs a name");
       coach.fills("Judged", "by the short end").fills("Why", "to see what moves").presses("Keep");
-      assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Judged by the short end"))).isVisible();
+      assertThat(
+              page.getByRole(
+                  AriaRole.HEADING, new Page.GetByRoleOptions().setName("Judged by the short end")))
+          .isVisible();
       coach.findsNoSeriousFault("schools");
       coach.goesTo("Order").says("Bring up", "all quads").says("School", "by the short end");
       assertThat(page.getByTestId("brief")).containsText("judged by the short end");
@@ -107,10 +141,15 @@ class EvidenceIT {
       coach.opens("/claims");
       assertThat(page.locator("[data-claim]").first()).isVisible(SOON);
       coach.needsNoSideScroll("claims");
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("inner thigh more"))).click();
+      page.getByRole(
+              AriaRole.BUTTON,
+              new Page.GetByRoleOptions().setName(Pattern.compile("inner thigh more")))
+          .click();
       coach.needsNoSideScroll("an open claim").opens("/schools");
       assertThat(page.getByText("the default")).isVisible(SOON);
-      coach.needsNoSideScroll("schools").opens("/compare?with=hack-squat/usual~back-squat/high-bar&aim=VL.2");
+      coach
+          .needsNoSideScroll("schools")
+          .opens("/compare?with=hack-squat/usual~back-squat/high-bar&aim=VL.2");
       assertThat(page.getByTestId("differences")).containsText("Knee bend at the bottom", SLOWLY);
       coach.needsNoSideScroll("compare");
     }

@@ -15,30 +15,36 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** A coach on the floor with a telephone, and the record that comes of it. */
 @ExtendWith(Istmo.class)
 class FloorIT {
-  private static final LocatorAssertions.IsVisibleOptions SOON = new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
-  private static final LocatorAssertions.ContainsTextOptions SLOWLY = new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
-  private static final LocatorAssertions.HasTextOptions HAS_SLOWLY = new LocatorAssertions.HasTextOptions().setTimeout(30_000);
+  private static final LocatorAssertions.IsVisibleOptions SOON =
+      new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
+  private static final LocatorAssertions.ContainsTextOptions SLOWLY =
+      new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
+  private static final LocatorAssertions.HasTextOptions HAS_SLOWLY =
+      new LocatorAssertions.HasTextOptions().setTimeout(30_000);
 
   private static Locator starting(Coach coach, String name) {
-    return coach.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)));
+    return coach.page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)));
   }
 
   /** Begins a session at the desk by the interface's own calls, and takes it to the floor. */
   private static String begins(Coach coach, String client, String gym, String... candidates) {
     coach.opens("/sessions");
     assertThat(coach.page.getByRole(AriaRole.HEADING).first()).isVisible(SOON);
-    return (String) coach.page.evaluate(
-        """
-        async ([client, gym, candidates]) => {
-          const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1])
-          const post = (path, body) => fetch(path, { method: 'POST', headers: { 'content-type': 'application/json', 'X-XSRF-TOKEN': token }, body: JSON.stringify(body) }).then((r) => r.json())
-          const clients = await fetch('/api/clients').then((r) => r.json())
-          const gyms = await fetch('/api/gyms').then((r) => r.json())
-          const s = await post('/api/sessions', { clientId: clients.find((c) => c.name === client).id, gymId: gyms.find((g) => g.name === gym).id, aim: { GMAXM: 2, VL: 1 } })
-          for (const c of candidates) await post(`/api/sessions/${s.id}/items`, { candidateId: c })
-          return s.id
-        }""",
-        java.util.List.of(client, gym, java.util.List.of(candidates)));
+    return (String)
+        coach.page.evaluate(
+            """
+            async ([client, gym, candidates]) => {
+              const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1])
+              const post = (path, body) => fetch(path, { method: 'POST', headers: { 'content-type': 'application/json', 'X-XSRF-TOKEN': token }, body: JSON.stringify(body) }).then((r) => r.json())
+              const clients = await fetch('/api/clients').then((r) => r.json())
+              const gyms = await fetch('/api/gyms').then((r) => r.json())
+              const s = await post('/api/sessions', { clientId: clients.find((c) => c.name === client).id, gymId: gyms.find((g) => g.name === gym).id, aim: { GMAXM: 2, VL: 1 } })
+              for (const c of candidates) await post(`/api/sessions/${s.id}/items`, { candidateId: c })
+              return s.id
+            }\
+            """,
+            java.util.List.of(client, gym, java.util.List.of(candidates)));
   }
 
   @Test
@@ -60,13 +66,20 @@ class FloorIT {
       coach.presses("Next");
       assertThat(coach.page.locator("input[aria-label=Repetitions]")).hasValue("7");
       assertThat(coach.page.getByText("no more than the other side")).isVisible();
-      Locator tab = coach.page.getByRole(AriaRole.NAVIGATION).getByRole(AriaRole.BUTTON).filter(new Locator.FilterOptions().setHasText("Rook"));
+      Locator tab =
+          coach
+              .page
+              .getByRole(AriaRole.NAVIGATION)
+              .getByRole(AriaRole.BUTTON)
+              .filter(new Locator.FilterOptions().setHasText("Rook"));
       assertThat(tab).containsText(Pattern.compile("\\d:\\d\\d|ready"));
       tab.click();
       assertThat(coach.page.getByTestId("last-set")).isVisible();
       for (Locator b : coach.page.getByRole(AriaRole.BUTTON).all()) {
         BoundingBox box = b.boundingBox();
-        Assertions.assertThat(box == null || box.height >= 47.5).as("a thumb's height: %s", b.innerText()).isTrue();
+        Assertions.assertThat(box == null || box.height >= 47.5)
+            .as("a thumb's height: %s", b.innerText())
+            .isTrue();
       }
     }
   }
@@ -83,40 +96,74 @@ class FloorIT {
       assertThat(swaps).hasCount(3);
       String name = swaps.first().locator("span").first().innerText();
       swaps.first().click();
-      assertThat(coach.page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(name))).isVisible();
+      assertThat(coach.page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(name)))
+          .isVisible();
       starting(coach, "Log set 1").click();
       starting(coach, "Any pain").click();
-      coach.page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("knee").setExact(true)).click();
-      coach.page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("7").setExact(true)).click();
-      assertThat(coach.page.getByRole(AriaRole.ALERT).filter(new Locator.FilterOptions().setHasText("licensed clinician")).first()).isVisible();
+      coach
+          .page
+          .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("knee").setExact(true))
+          .click();
+      coach
+          .page
+          .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("7").setExact(true))
+          .click();
+      assertThat(
+              coach
+                  .page
+                  .getByRole(AriaRole.ALERT)
+                  .filter(new Locator.FilterOptions().setHasText("licensed clinician"))
+                  .first())
+          .isVisible();
       coach.presses("Back");
       starting(coach, "Felt where").click();
       coach.page.locator("[data-region=BFL]").click();
       coach.findsNoSeriousFault("floor-felt");
       coach.network(true);
-      assertThat(coach.page.getByTestId("floor-status")).containsText("Everything is saved", SLOWLY);
+      assertThat(coach.page.getByTestId("floor-status"))
+          .containsText("Everything is saved", SLOWLY);
       coach.opens("/sessions/" + id);
-      assertThat(coach.page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile(name)))).isVisible(SOON);
+      assertThat(
+              coach.page.getByRole(
+                  AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile(name))))
+          .isVisible(SOON);
     }
   }
 
   @Test
   void aStandInOnTheBarCountsTheSetAndWhatItSaysIsWrittenDown() {
     try (Coach coach = Coach.withAPhone()) {
-      coach.opens("/floor/" + begins(coach, "Mirren Oakshott", "Quayside Hall", "leg-extension/upright"));
+      coach.opens(
+          "/floor/" + begins(coach, "Mirren Oakshott", "Quayside Hall", "leg-extension/upright"));
       starting(coach, "Watch").click();
-      coach.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Cord on the bar"))).click();
+      coach
+          .page
+          .getByRole(
+              AriaRole.BUTTON,
+              new Page.GetByRoleOptions().setName(Pattern.compile("^Cord on the bar")))
+          .click();
       starting(coach, "Let the stand-in lift").click();
-      assertThat(coach.page.getByTestId("watched-table").locator("tbody tr").nth(2)).isVisible(SOON);
+      assertThat(coach.page.getByTestId("watched-table").locator("tbody tr").nth(2))
+          .isVisible(SOON);
       coach.findsNoSeriousFault("watching");
-      Locator take = coach.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Take \\d+ rep")));
+      Locator take =
+          coach.page.getByRole(
+              AriaRole.BUTTON,
+              new Page.GetByRoleOptions().setName(Pattern.compile("^Take \\d+ rep")));
       String counted = take.innerText().replaceAll("\\D", "");
       take.click();
       assertThat(coach.page.getByTestId("watched-words")).containsText("as it was asked");
-      assertThat(coach.page.locator("input[aria-label=Repetitions]")).hasValue(Pattern.compile(counted + "|" + (Integer.parseInt(counted) + 1)));
+      assertThat(coach.page.locator("input[aria-label=Repetitions]"))
+          .hasValue(Pattern.compile(counted + "|" + (Integer.parseInt(counted) + 1)));
       starting(coach, "Log set 1").click();
-      assertThat(coach.page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("whole").setExact(true))).isChecked();
-      assertThat(coach.page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("kept").setExact(true))).isChecked();
+      assertThat(
+              coach.page.getByRole(
+                  AriaRole.RADIO, new Page.GetByRoleOptions().setName("whole").setExact(true)))
+          .isChecked();
+      assertThat(
+              coach.page.getByRole(
+                  AriaRole.RADIO, new Page.GetByRoleOptions().setName("kept").setExact(true)))
+          .isChecked();
     }
   }
 
@@ -135,10 +182,14 @@ class FloorIT {
       corrects(two, 5);
       assertThat(two.page.getByTestId("floor-status")).containsText("Everything is saved", SLOWLY);
       one.network(true);
-      Locator decide = one.page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("To decide"));
+      Locator decide =
+          one.page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("To decide"));
       assertThat(decide).containsText("× 9", SLOWLY);
       assertThat(decide).containsText("× 5");
-      decide.getByRole(AriaRole.BUTTON).filter(new Locator.FilterOptions().setHasText("(here)")).click();
+      decide
+          .getByRole(AriaRole.BUTTON)
+          .filter(new Locator.FilterOptions().setHasText("(here)"))
+          .click();
       assertThat(decide).isHidden();
       assertThat(one.page.getByTestId("floor-status")).containsText("Everything is saved", SLOWLY);
       two.page.reload();
@@ -149,7 +200,12 @@ class FloorIT {
 
   private static void corrects(Coach coach, int repetitions) {
     coach.presses("All exercises");
-    coach.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("correct it$"))).first().click();
+    coach
+        .page
+        .getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("correct it$")))
+        .first()
+        .click();
     coach.page.locator("input[aria-label=Repetitions]").fill("" + repetitions);
     coach.page.locator("input[aria-label=Repetitions]").blur();
     coach.presses("Keep");
@@ -161,15 +217,31 @@ class FloorIT {
     try (Coach coach = Coach.atTheDesk()) {
       coach.opens("/record");
       coach.says("Client", "Tarn Holloway");
-      Locator lesson = coach.page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("never felt where it should be: Romanian deadlift"));
+      Locator lesson =
+          coach.page.getByRole(
+              AriaRole.ARTICLE,
+              new Page.GetByRoleOptions()
+                  .setName("never felt where it should be: Romanian deadlift"));
       assertThat(lesson).containsText("Felt in the lower back in the last 3 sessions", SLOWLY);
-      assertThat(coach.page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName(Pattern.compile("^one side behind")))).containsText("±");
-      coach.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Split squat"))).click();
+      assertThat(
+              coach.page.getByRole(
+                  AriaRole.ARTICLE,
+                  new Page.GetByRoleOptions().setName(Pattern.compile("^one side behind"))))
+          .containsText("±");
+      coach
+          .page
+          .getByRole(
+              AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Split squat")))
+          .click();
       assertThat(coach.page.getByText(Pattern.compile("Load for one repetition"))).isVisible(SOON);
       coach.presses("How?");
       assertThat(coach.page.getByText("Wathan 1994")).isVisible();
       coach.findsNoSeriousFault("record").keepsAPicture("record");
-      lesson.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Agree: Less depth"))).click();
+      lesson
+          .getByRole(
+              AriaRole.BUTTON,
+              new Locator.GetByRoleOptions().setName(Pattern.compile("^Agree: Less depth")))
+          .click();
       assertThat(coach.page.getByText("1 answered in the last four weeks")).isVisible(SOON);
       String id = begins(coach, "Tarn Holloway", "Boatshed", "romanian-deadlift/usual");
       coach.opens("/floor/" + id);
@@ -177,7 +249,11 @@ class FloorIT {
       coach.opens("/record").says("Client", "Tarn Holloway");
       coach.page.getByText("1 answered in the last four weeks").click();
       coach.presses("Take the answer back");
-      assertThat(lesson.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Agree: Less depth")))).isVisible(SOON);
+      assertThat(
+              lesson.getByRole(
+                  AriaRole.BUTTON,
+                  new Locator.GetByRoleOptions().setName(Pattern.compile("^Agree: Less depth"))))
+          .isVisible(SOON);
     }
   }
 }

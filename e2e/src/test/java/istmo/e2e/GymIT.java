@@ -15,10 +15,15 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Reading the gym: a coach's first five minutes, and what is missing. */
 @ExtendWith(Istmo.class)
 class GymIT {
-  private static final LocatorAssertions.ContainsTextOptions SLOWLY = new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
-  private static final LocatorAssertions.IsVisibleOptions SOON = new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
+  private static final LocatorAssertions.ContainsTextOptions SLOWLY =
+      new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
+  private static final LocatorAssertions.IsVisibleOptions SOON =
+      new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
 
-  /** New client, new gym, one machine measured with the stand-in scale and inclinometer, an order: at the desk and on a phone. */
+  /**
+   * New client, new gym, one machine measured with the stand-in scale and inclinometer, an order:
+   * at the desk and on a phone.
+   */
   @ParameterizedTest
   @ValueSource(strings = {"desk", "phone"})
   void aCoachsFirstFiveMinutes(String where) {
@@ -26,26 +31,46 @@ class GymIT {
       Page page = coach.page;
       String client = "Nell Ashby " + where;
       String gym = "Old Sail Loft " + where;
-      coach.opens("/clients").presses("New client").fills("Name", client).fills("Stature (cm)", "168").fills("Mass (kg)", "64").picksChoice("Body tables that fit better", "female").presses("Save");
-      assertThat(page.getByRole(AriaRole.ROWHEADER, new Page.GetByRoleOptions().setName(client))).isVisible();
+      coach
+          .opens("/clients")
+          .presses("New client")
+          .fills("Name", client)
+          .fills("Stature (cm)", "168")
+          .fills("Mass (kg)", "64")
+          .picksChoice("Body tables that fit better", "female")
+          .presses("Save");
+      assertThat(page.getByRole(AriaRole.ROWHEADER, new Page.GetByRoleOptions().setName(client)))
+          .isVisible();
       coach.goesTo("Gyms").presses("New gym").fills("Name", gym);
-      coach.ticks("Leg press 45°").ticks("Leg extension(?! whose)").ticks("Seated leg curl").ticks("Barbell and plates").ticks("Squat rack").presses("Save");
+      coach
+          .ticks("Leg press 45°")
+          .ticks("Leg extension(?! whose)")
+          .ticks("Seated leg curl")
+          .ticks("Barbell and plates")
+          .ticks("Squat rack")
+          .presses("Save");
       coach.goesTo("Order").says("Client", client).says("Gym", gym).says("Bring up", "all quads");
       assertThat(page.getByTestId("first-pick")).isVisible(SOON);
       String before = page.getByTestId("first-pick").textContent();
       assertThat(page.getByTestId("measuring")).containsText("change their place", SLOWLY);
 
       coach.goesTo("Gyms");
-      page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Machines of " + gym)).click();
+      page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Machines of " + gym))
+          .click();
       assertThat(page.getByTestId("worth").getByRole(AriaRole.LISTITEM).first()).isVisible(SOON);
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Leg extension"))).first().click();
+      page.getByRole(
+              AriaRole.BUTTON,
+              new Page.GetByRoleOptions().setName(Pattern.compile("^Leg extension")))
+          .first()
+          .click();
       coach.needsNoSideScroll("machines").findsNoSeriousFault("machines");
       for (String angle : new String[] {"15", "60", "105"}) {
         for (String way : new String[] {"up", "down"}) {
           page.getByLabel("Knee bend at the lever (°)").fill(angle);
           page.getByLabel("Lever arm (cm)").fill("38");
           page.getByLabel("Pin (kg)").fill("40");
-          page.getByLabel("While it goes").selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(way));
+          page.getByLabel("While it goes")
+              .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(way));
           if (angle.equals("60") && way.equals("up")) {
             takesFromTheStandIn(coach, "scale", "FORCE");
           } else {
@@ -59,11 +84,18 @@ class GymIT {
       assertThat(page.getByTestId("effect")).containsText("For the order at hand:", SLOWLY);
       coach.needsNoSideScroll("measuring").keepsAPicture("measuring-" + where);
       coach.presses("Keep this measurement");
-      assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Leg extension.*known")))).isVisible(SOON);
+      assertThat(
+              page.getByRole(
+                  AriaRole.BUTTON,
+                  new Page.GetByRoleOptions().setName(Pattern.compile("^Leg extension.*known"))))
+          .isVisible(SOON);
       assertThat(page.getByTestId("pull")).hasCount(6);
 
       // a value that cannot be is told in the coach's unit, beside its control, and nothing is lost
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Leg press"))).first().click();
+      page.getByRole(
+              AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Leg press")))
+          .first()
+          .click();
       page.getByLabel(Pattern.compile("^Plate to back rest at the stop")).fill("300");
       coach.presses("Save");
       assertThat(page.getByRole(AriaRole.ALERT)).containsText("300 is not within 0 to 120 cm");
@@ -82,9 +114,13 @@ class GymIT {
   private static void takesFromTheStandIn(Coach coach, String gadget, String kind) {
     coach.presses("From a " + gadget);
     Locator link = coach.page.getByTestId("gadget-" + kind);
-    link.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Use the stand-in " + gadget)).click();
+    link.getByRole(
+            AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Use the stand-in " + gadget))
+        .click();
     assertThat(link).containsText("dropped out once", SLOWLY);
-    link.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Take "))).click(new Locator.ClickOptions().setTimeout(30_000));
+    link.getByRole(
+            AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Take ")))
+        .click(new Locator.ClickOptions().setTimeout(30_000));
     assertThat(coach.page.getByLabel("Scale reads (kg)")).not().hasValue("");
   }
 
@@ -96,10 +132,14 @@ class GymIT {
       coach.says("Client", "Wren Calloway").says("Gym", "Boatshed").says("Bring up", "all calves");
       assertThat(page.getByTestId("first-pick")).isVisible(SOON);
       page.getByText("not in the order, and why").click();
-      Locator way = page.getByText("Without it: Calf raise under the fixed-track bar, on a plate").first();
+      Locator way =
+          page.getByText("Without it: Calf raise under the fixed-track bar, on a plate").first();
       way.click();
       Locator open = page.locator("details[open] details[open]");
-      assertThat(open.getByText("A plate or board of about 4 cm under the balls of the feet, heels free.")).isVisible();
+      assertThat(
+              open.getByText(
+                  "A plate or board of about 4 cm under the balls of the feet, heels free."))
+          .isVisible();
       assertThat(open.getByText("Stops in before loading; shoes that grip")).isVisible();
       assertThat(open.getByText("Common practice, in this client's centimetres.")).isVisible();
     }

@@ -17,9 +17,13 @@ import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 
-/** The real application with demo data on a free port, over the database that ./istmo test started, and Debian's Chromium; once for all browser tests. */
+/**
+ * The real application with demo data on a free port, over the database that ./istmo test started,
+ * and Debian's Chromium; once for all browser tests.
+ */
 public final class Istmo implements BeforeAllCallback, AutoCloseable {
-  private static final Path REPO = Path.of(System.getProperty("repo.dir")).toAbsolutePath().normalize();
+  private static final Path REPO =
+      Path.of(System.getProperty("repo.dir")).toAbsolutePath().normalize();
   private static Istmo running;
 
   private Process app;
@@ -54,7 +58,10 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
     return REPO.resolve("e2e/target").resolve(file);
   }
 
-  /** An application of its own without demo data, over another schema; its address is the answer. Ends with the tests. */
+  /**
+   * An application of its own without demo data, over another schema; its address is the answer.
+   * Ends with the tests.
+   */
   static String withoutDemo(String schema) throws Exception {
     Istmo another = new Istmo();
     another.launch(false, schema, "");
@@ -62,7 +69,10 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
     return another.address;
   }
 
-  /** An application of its own with demo data, which may be killed and started again. What it says is stored is on the disk, as it is for a user's own data. */
+  /**
+   * An application of its own with demo data, which may be killed and started again. What it says
+   * is stored is on the disk, as it is for a user's own data.
+   */
   static Istmo toBeKilled(String schema) throws Exception {
     Istmo another = new Istmo();
     another.launch(true, schema, "&options=-c%20synchronous_commit=on");
@@ -70,7 +80,9 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
     return another;
   }
 
-  /** An application without demo data at another address, over HTTPS with what {@code more} says. */
+  /**
+   * An application without demo data at another address, over HTTPS with what {@code more} says.
+   */
   static Istmo served(String schema, String at, Map<String, String> more) throws Exception {
     Istmo another = new Istmo();
     another.tls = more;
@@ -97,9 +109,14 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
 
   /** Ends the database at once and starts it again, as after a crash of the machine's server. */
   static void crashDatabase() throws Exception {
-    Process p = new ProcessBuilder(REPO.resolve("scripts/pg.sh").toString(), "crash").redirectErrorStream(true).redirectOutput(output("pg-crash.log").toFile()).start();
+    Process p =
+        new ProcessBuilder(REPO.resolve("scripts/pg.sh").toString(), "crash")
+            .redirectErrorStream(true)
+            .redirectOutput(output("pg-crash.log").toFile())
+            .start();
     if (!p.waitFor(90, TimeUnit.SECONDS) || p.exitValue() != 0) {
-      throw new IllegalStateException("the database did not come back, see e2e/target/pg-crash.log");
+      throw new IllegalStateException(
+          "the database did not come back, see e2e/target/pg-crash.log");
     }
   }
 
@@ -111,7 +128,9 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
   private void launch(boolean withDemo, String inSchema, String more) throws Exception {
     String url = System.getenv("DB_URL");
     if (url == null) {
-      throw new IllegalStateException("DB_URL is not set: browser tests run under ./istmo test, which starts a throw-away database");
+      throw new IllegalStateException(
+          "DB_URL is not set: browser tests run under ./istmo test, which starts a throw-away"
+              + " database");
     }
     try (ServerSocket s = new ServerSocket(0)) {
       port = s.getLocalPort();
@@ -124,16 +143,31 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
   }
 
   private void run() throws Exception {
-    ProcessBuilder b = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-jar", REPO.resolve("app/target/istmo.jar").toString());
+    ProcessBuilder b =
+        new ProcessBuilder(
+            Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+            "-jar",
+            REPO.resolve("app/target/istmo.jar").toString());
     // a schema of its own, so that other tests' rows are not in sight
-    b.environment().putAll(Map.of("PORT", "" + port, "ISTMO_DEMO", "" + demo, "DB_URL", database, "SPRING_FLYWAY_DEFAULT_SCHEMA", schema));
+    b.environment()
+        .putAll(
+            Map.of(
+                "PORT",
+                "" + port,
+                "ISTMO_DEMO",
+                "" + demo,
+                "DB_URL",
+                database,
+                "SPRING_FLYWAY_DEFAULT_SCHEMA",
+                schema));
     b.environment().putAll(tls);
     b.redirectErrorStream(true).redirectOutput(output(schema + ".log").toFile());
     app = b.start();
     long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(180);
     while (!healthy()) {
       if (!app.isAlive() || System.nanoTime() > end) {
-        throw new IllegalStateException("the application did not start, see e2e/target/" + schema + ".log");
+        throw new IllegalStateException(
+            "the application did not start, see e2e/target/" + schema + ".log");
       }
       Thread.sleep(200);
     }
@@ -146,22 +180,39 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
         new Socket(host, port).close();
         return true;
       }
-      return HttpClient.newHttpClient().send(HttpRequest.newBuilder(URI.create(address + "/actuator/health")).build(), HttpResponse.BodyHandlers.ofString()).statusCode() == 200;
+      return HttpClient.newHttpClient()
+              .send(
+                  HttpRequest.newBuilder(URI.create(address + "/actuator/health")).build(),
+                  HttpResponse.BodyHandlers.ofString())
+              .statusCode()
+          == 200;
     } catch (IOException notYet) {
       return false;
     }
   }
 
   private void openBrowser() {
-    playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    playwright =
+        Playwright.create(
+            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
     browser =
         playwright
             .chromium()
             .launch(
                 new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of(System.getenv().getOrDefault("CHROMIUM", "/usr/bin/chromium")))
+                    .setExecutablePath(
+                        Path.of(System.getenv().getOrDefault("CHROMIUM", "/usr/bin/chromium")))
                     .setHeadless(true)
-                    .setArgs(List.of("--no-sandbox", "--disable-dev-shm-usage", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync")));
+                    .setArgs(
+                        List.of(
+                            "--no-sandbox",
+                            "--disable-dev-shm-usage",
+                            "--disable-gpu",
+                            "--disable-quic",
+                            "--no-first-run",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync")));
   }
 
   @Override

@@ -14,25 +14,42 @@ import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
-/** The network, the tab, the server and the database are killed while sets are logged: what the screen said is kept is there in the end, once, in its order. */
+/**
+ * The network, the tab, the server and the database are killed while sets are logged: what the
+ * screen said is kept is there in the end, once, in its order.
+ */
 @ExtendWith(Istmo.class)
 class NeverLoseIT {
-  private static final LocatorAssertions.ContainsTextOptions SOON = new LocatorAssertions.ContainsTextOptions().setTimeout(60_000);
-  private static final LocatorAssertions.IsVisibleOptions SEEN = new LocatorAssertions.IsVisibleOptions().setTimeout(60_000);
+  private static final LocatorAssertions.ContainsTextOptions SOON =
+      new LocatorAssertions.ContainsTextOptions().setTimeout(60_000);
+  private static final LocatorAssertions.IsVisibleOptions SEEN =
+      new LocatorAssertions.IsVisibleOptions().setTimeout(60_000);
 
   private static Locator status(Coach coach) {
     return coach.page.getByTestId("floor-status");
   }
 
-  /** Logs a set of so many repetitions and waits for the screen to say that it is kept, here or at the server. */
+  /**
+   * Logs a set of so many repetitions and waits for the screen to say that it is kept, here or at
+   * the server.
+   */
   private static void logs(Coach coach, int repetitions) {
-    Locator log = coach.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Log set")));
+    Locator log =
+        coach.page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Log set")));
     assertThat(log).isVisible(SEEN);
-    coach.page.getByLabel("Repetitions", new Page.GetByLabelOptions().setExact(true)).getByRole(AriaRole.TEXTBOX).or(coach.page.locator("input[aria-label=Repetitions]")).first().fill("" + repetitions);
+    coach
+        .page
+        .getByLabel("Repetitions", new Page.GetByLabelOptions().setExact(true))
+        .getByRole(AriaRole.TEXTBOX)
+        .or(coach.page.locator("input[aria-label=Repetitions]"))
+        .first()
+        .fill("" + repetitions);
     coach.page.locator("input[aria-label=Repetitions]").blur();
     log.click();
     assertThat(coach.page.getByTestId("last-set")).containsText("× " + repetitions + ",", SOON);
-    assertThat(coach.page.getByTestId("kept")).containsText(Pattern.compile("kept on this device|saved"), SOON);
+    assertThat(coach.page.getByTestId("kept"))
+        .containsText(Pattern.compile("kept on this device|saved"), SOON);
   }
 
   private static void goesOn(Coach coach) {
@@ -42,9 +59,16 @@ class NeverLoseIT {
   /** Repetitions that the server has of the session, in its order. */
   @SuppressWarnings("unchecked")
   private static List<Integer> atTheServer(Coach coach, String session) {
-    List<Map<String, Object>> items = (List<Map<String, Object>>) coach.page.evaluate("id => fetch('/api/sessions/' + id).then(r => r.json()).then(s => s.items)", session);
+    List<Map<String, Object>> items =
+        (List<Map<String, Object>>)
+            coach.page.evaluate(
+                "id => fetch('/api/sessions/' + id).then(r => r.json()).then(s => s.items)",
+                session);
     List<Integer> repetitions = new ArrayList<>();
-    items.forEach(i -> ((List<Map<String, Object>>) i.get("sets")).forEach(s -> repetitions.add(((Number) s.get("repetitions")).intValue())));
+    items.forEach(
+        i ->
+            ((List<Map<String, Object>>) i.get("sets"))
+                .forEach(s -> repetitions.add(((Number) s.get("repetitions")).intValue())));
     return repetitions;
   }
 
@@ -53,7 +77,10 @@ class NeverLoseIT {
     try (Istmo own = Istmo.toBeKilled("never_lose");
         Coach coach = Coach.withAPhoneAt(own.home())) {
       coach.opens("/floor");
-      Locator oda = coach.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Oda Fenwick")));
+      Locator oda =
+          coach.page.getByRole(
+              AriaRole.BUTTON,
+              new Page.GetByRoleOptions().setName(Pattern.compile("^Oda Fenwick")));
       assertThat(oda).isVisible(SEEN);
       oda.click();
       assertThat(coach.button("Warm already")).isVisible(SEEN);

@@ -11,7 +11,8 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** Coming in: the demo by itself, an installation of one's own by name and password. */
 @ExtendWith(Istmo.class)
 class SignInIT {
-  private static final LocatorAssertions.IsVisibleOptions SOON = new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
+  private static final LocatorAssertions.IsVisibleOptions SOON =
+      new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
 
   @Test
   void theDemoSignsInByItselfAndSaysSo() {
@@ -20,7 +21,8 @@ class SignInIT {
       coach.opens("/clients");
       assertThat(page.getByText("Demo, signed in by itself")).isVisible(SOON);
       page.getByText("Demo, signed in by itself").click();
-      assertThat(page.getByText("this one", new Page.GetByTextOptions().setExact(true))).isVisible(SOON);
+      assertThat(page.getByText("this one", new Page.GetByTextOptions().setExact(true)))
+          .isVisible(SOON);
       coach.findsNoSeriousFault("account").presses("Sign out");
       coach.presses("Enter the demo");
       assertThat(page.getByText("Demo, signed in by itself")).isVisible(SOON);
@@ -33,27 +35,46 @@ class SignInIT {
     try (Coach coach = Coach.at(address)) {
       Page page = coach.page;
       coach.opens("/clients");
-      assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("The first coach on this machine"))).isVisible(SOON);
-      coach.findsNoSeriousFault("first account").fills("Coach's name", "Maren Solvik").fills("Name to sign in with", "maren").fills("Password", "short").presses("Begin");
+      assertThat(
+              page.getByRole(
+                  AriaRole.HEADING,
+                  new Page.GetByRoleOptions().setName("The first coach on this machine")))
+          .isVisible(SOON);
+      coach
+          .findsNoSeriousFault("first account")
+          .fills("Coach's name", "Maren Solvik")
+          .fills("Name to sign in with", "maren")
+          .fills("Password", "short")
+          .presses("Begin");
       assertThat(page.getByText("needs at least 10 characters")).isVisible(SOON);
       coach.fills("Password", "wind over the quay").presses("Begin");
       assertThat(page.getByText("No client yet.")).isVisible(SOON);
 
       // the session ends elsewhere: the sign-in comes on top, and what was typed stays
-      coach.presses("New client").fills("Name", "Half a Client").fills("Stature (cm)", "171").fills("Mass (kg)", "70").picksChoice("Body tables that fit better", "male");
+      coach
+          .presses("New client")
+          .fills("Name", "Half a Client")
+          .fills("Stature (cm)", "171")
+          .fills("Mass (kg)", "70")
+          .picksChoice("Body tables that fit better", "male");
       page.context().clearCookies();
       coach.presses("Save");
       assertThat(page.getByText("You were signed out. What you typed is kept.")).isVisible(SOON);
       page.getByRole(AriaRole.DIALOG).getByLabel("Name").fill("maren");
       page.getByRole(AriaRole.DIALOG).getByLabel("Password").fill("wind over the quay");
       coach.findsNoSeriousFault("sign-in").presses("Sign in");
-      assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(30_000));
+      assertThat(page.getByRole(AriaRole.DIALOG))
+          .hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(30_000));
       coach.presses("Save");
-      assertThat(page.getByRole(AriaRole.ROWHEADER, new Page.GetByRoleOptions().setName("Half a Client"))).isVisible(SOON);
+      assertThat(
+              page.getByRole(
+                  AriaRole.ROWHEADER, new Page.GetByRoleOptions().setName("Half a Client")))
+          .isVisible(SOON);
 
       // another coach sees none of it
       page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Maren Solvik")).click();
-      var form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Another coach"));
+      var form =
+          page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Another coach"));
       form.getByLabel("Coach's name").fill("Ivo Tarrant");
       form.getByLabel("Name to sign in with").fill("ivo");
       form.getByLabel("Password").fill("rope and tackle 9");
@@ -61,7 +82,8 @@ class SignInIT {
       assertThat(form.getByText("Added.")).isVisible(SOON);
       coach.presses("Sign out");
       coach.fills("Name", "ivo").fills("Password", "rope and tackle 9").presses("Sign in");
-      assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Ivo Tarrant"))).isVisible(SOON);
+      assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Ivo Tarrant")))
+          .isVisible(SOON);
       coach.opens("/clients");
       assertThat(page.getByText("No client yet.")).isVisible(SOON);
     }

@@ -15,27 +15,40 @@ import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
-/** A week as a coach plans it: composed, moved about by mouse and keys, undone, swapped, and taken out. */
+/**
+ * A week as a coach plans it: composed, moved about by mouse and keys, undone, swapped, and taken
+ * out.
+ */
 @ExtendWith(Istmo.class)
 class WeekIT {
-  private static final LocatorAssertions.IsVisibleOptions SOON = new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
-  private static final LocatorAssertions.ContainsTextOptions SLOWLY = new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
+  private static final LocatorAssertions.IsVisibleOptions SOON =
+      new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
+  private static final LocatorAssertions.ContainsTextOptions SLOWLY =
+      new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
 
   private static Coach composes(Coach coach, String name) {
     coach.opens("/weeks?aim=VL.3~BFL.2").says("Client", "Oda Fenwick").says("Gym", "Quayside Hall");
-    coach.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name))).click();
+    coach
+        .page
+        .getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)))
+        .click();
     coach.presses("Compose the week");
     assertThat(coach.page.locator("[data-item]").first()).isVisible(SOON);
-    assertThat(coach.button("Look longer")).isEnabled(new LocatorAssertions.IsEnabledOptions().setTimeout(30_000));
+    assertThat(coach.button("Look longer"))
+        .isEnabled(new LocatorAssertions.IsEnabledOptions().setTimeout(30_000));
     return coach;
   }
 
   private static Locator day(Coach coach, String weekday) {
-    return coach.page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(weekday).setExact(true));
+    return coach.page.getByRole(
+        AriaRole.REGION, new Page.GetByRoleOptions().setName(weekday).setExact(true));
   }
 
   private static List<String> names(Coach coach, String weekday) {
-    return day(coach, weekday).locator("[data-item] > span:first-child").allInnerTexts().stream().map(String::strip).toList();
+    return day(coach, weekday).locator("[data-item] > span:first-child").allInnerTexts().stream()
+        .map(String::strip)
+        .toList();
   }
 
   @Test
@@ -59,7 +72,9 @@ class WeekIT {
       Locator moved = page.locator("[data-item='" + id + "']");
       assertThat(moved).not().hasText(before);
       assertThat(moved).hasAttribute("aria-label", Pattern.compile("pinned"));
-      Assertions.assertThat(page.locator("[aria-label=Coverage] table").innerText()).as("coverage follows").isNotEqualTo(covered);
+      Assertions.assertThat(page.locator("[aria-label=Coverage] table").innerText())
+          .as("coverage follows")
+          .isNotEqualTo(covered);
       assertThat(outer).isVisible();
 
       page.locator("[data-item='" + id + "']").focus();
@@ -73,12 +88,19 @@ class WeekIT {
       page.locator("body").press("z");
       assertThat(day(coach, "Monday").locator("[data-item='" + id + "']")).isVisible();
       page.locator("body").press("z");
-      assertThat(page.locator("[data-item='" + id + "']")).not().hasAttribute("aria-label", Pattern.compile("pinned"));
+      assertThat(page.locator("[data-item='" + id + "']"))
+          .not()
+          .hasAttribute("aria-label", Pattern.compile("pinned"));
       Assertions.assertThat(names(coach, "Monday")).isEqualTo(monday);
       page.locator("body").press("Shift+Z");
-      assertThat(page.locator("[data-item='" + id + "']")).hasAttribute("aria-label", Pattern.compile("pinned"));
+      assertThat(page.locator("[data-item='" + id + "']"))
+          .hasAttribute("aria-label", Pattern.compile("pinned"));
       page.reload();
-      assertThat(page.locator("[data-item='" + id + "']")).hasAttribute("aria-label", Pattern.compile("pinned"), new LocatorAssertions.HasAttributeOptions().setTimeout(30_000));
+      assertThat(page.locator("[data-item='" + id + "']"))
+          .hasAttribute(
+              "aria-label",
+              Pattern.compile("pinned"),
+              new LocatorAssertions.HasAttributeOptions().setTimeout(30_000));
     }
   }
 
@@ -89,7 +111,9 @@ class WeekIT {
       composes(coach, "Two sessions");
       Locator block = day(coach, "Monday").locator("li").last();
       String id = block.locator("[data-item]").first().getAttribute("data-item");
-      block.dragTo(day(coach, "Thursday").locator("ol"), new Locator.DragToOptions().setTargetPosition(60, 4).setForce(true));
+      block.dragTo(
+          day(coach, "Thursday").locator("ol"),
+          new Locator.DragToOptions().setTargetPosition(60, 4).setForce(true));
       assertThat(day(coach, "Thursday").locator("[data-item='" + id + "']")).isVisible();
 
       page.locator("[data-item='" + id + "']").click();
@@ -101,7 +125,10 @@ class WeekIT {
       String other = swaps.locator("li button").first().innerText();
       Assertions.assertThat(other).isNotEqualTo(name);
       swaps.getByText("knee", new Locator.GetByTextOptions().setExact(true)).click();
-      assertThat(swaps.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("knee").setExact(true))).hasAttribute("aria-pressed", "true");
+      assertThat(
+              swaps.getByRole(
+                  AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("knee").setExact(true)))
+          .hasAttribute("aria-pressed", "true");
       swaps.getByText("knee", new Locator.GetByTextOptions().setExact(true)).click();
       swaps.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(other)).click();
       assertThat(page.locator("[data-item='" + id + "']")).containsText(other);
@@ -112,12 +139,23 @@ class WeekIT {
       day(coach, "Monday").getByText("Add an exercise").click();
       coach.fills("Name or nickname", "glute drive");
       coach.findsNoSeriousFault("adding");
-      page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Hip thrust machine")).first().click();
+      page.getByRole(AriaRole.DIALOG)
+          .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Hip thrust machine"))
+          .first()
+          .click();
       assertThat(day(coach, "Monday")).containsText("Hip thrust machine");
       coach.says("Block", "6 weeks");
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Close the exercise")).click();
-      assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Weeks of the block")).getByRole(AriaRole.LISTITEM)).hasCount(6);
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Week 6, easier"))).click();
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Close the exercise"))
+          .click();
+      assertThat(
+              page.getByRole(
+                      AriaRole.LIST, new Page.GetByRoleOptions().setName("Weeks of the block"))
+                  .getByRole(AriaRole.LISTITEM))
+          .hasCount(6);
+      page.getByRole(
+              AriaRole.BUTTON,
+              new Page.GetByRoleOptions().setName(Pattern.compile("^Week 6, easier")))
+          .click();
       assertThat(page.getByText(Pattern.compile("Half the sets"))).isVisible();
       coach.says("Weeks missed", "2");
       assertThat(page.getByText(Pattern.compile("Go on with week 1"))).isVisible();
@@ -135,34 +173,48 @@ class WeekIT {
 
   @Test
   void aPlanGoesOntoPaperToTheClientAndOntoTheFloor() throws Exception {
-    try (Coach coach = Coach.atTheDesk(); Coach client = Coach.withAPhone()) {
+    try (Coach coach = Coach.atTheDesk();
+        Coach client = Coach.withAPhone()) {
       Page page = coach.page;
       composes(coach, "Two sessions");
       coach.presses("Out");
       Download sheet = page.waitForDownload(() -> page.getByText("Sheet (PDF)").first().click());
       Assertions.assertThat(sheet.suggestedFilename()).endsWith(".pdf");
-      Assertions.assertThat(Files.readString(sheet.path(), StandardCharsets.ISO_8859_1)).startsWith("%PDF-");
-      Download calendar = page.waitForDownload(() -> page.getByText("Calendar", new Page.GetByTextOptions().setExact(true)).click());
+      Assertions.assertThat(Files.readString(sheet.path(), StandardCharsets.ISO_8859_1))
+          .startsWith("%PDF-");
+      Download calendar =
+          page.waitForDownload(
+              () -> page.getByText("Calendar", new Page.GetByTextOptions().setExact(true)).click());
       Assertions.assertThat(Files.readString(calendar.path())).startsWith("BEGIN:VCALENDAR");
       coach.findsNoSeriousFault("out");
       coach.presses("Make a link");
       String link = page.getByLabel("Link for the client").inputValue();
       client.page.context().clearCookies();
       client.opens(link.substring(link.indexOf("/shared/")));
-      assertThat(client.page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile("^Monday")))).isVisible(SOON);
+      assertThat(
+              client.page.getByRole(
+                  AriaRole.HEADING,
+                  new Page.GetByRoleOptions().setName(Pattern.compile("^Monday"))))
+          .isVisible(SOON);
       client.findsNoSeriousFault("shared").keepsAPicture("shared-phone");
       coach.presses("Revoke it");
       assertThat(page.getByText("One link is out")).hasCount(0);
       client.page.reload();
       assertThat(client.page.getByRole(AriaRole.ALERT)).isVisible(SOON);
-      Download json = page.waitForDownload(() -> page.getByText("JSON", new Page.GetByTextOptions().setExact(true)).click());
+      Download json =
+          page.waitForDownload(
+              () -> page.getByText("JSON", new Page.GetByTextOptions().setExact(true)).click());
       page.getByText("Start now").first().click();
       assertThat(page.getByText("Open session")).isVisible(SOON);
       assertThat(page.locator("article")).containsText("in reserve, tempo");
 
-      coach.opens("/weeks?aim=VL.3~BFL.2").says("Client", "Wren Calloway").says("Gym", "Quayside Hall");
+      coach
+          .opens("/weeks?aim=VL.3~BFL.2")
+          .says("Client", "Wren Calloway")
+          .says("Gym", "Quayside Hall");
       page.locator("input[type=file]").setInputFiles(json.path());
-      assertThat(page.getByTestId("plan-line")).containsText("For Wren Calloway at Quayside Hall", SLOWLY);
+      assertThat(page.getByTestId("plan-line"))
+          .containsText("For Wren Calloway at Quayside Hall", SLOWLY);
     }
   }
 }

@@ -11,10 +11,14 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
-/** What a coach does on a good day, end to end: client, gym, aim, order, why, set-up, sheet, sets, and finding them again. */
+/**
+ * What a coach does on a good day, end to end: client, gym, aim, order, why, set-up, sheet, sets,
+ * and finding them again.
+ */
 @ExtendWith(Istmo.class)
 class WholeLineIT {
-  private static final LocatorAssertions.IsVisibleOptions SLOWLY = new LocatorAssertions.IsVisibleOptions().setTimeout(20_000);
+  private static final LocatorAssertions.IsVisibleOptions SLOWLY =
+      new LocatorAssertions.IsVisibleOptions().setTimeout(20_000);
 
   @Test
   void aCoachTakesInAClientAndComesBackNextTime() {
@@ -22,34 +26,74 @@ class WholeLineIT {
       Page page = coach.page;
 
       // read the client: a mistyped stature is caught beside its control, and nothing is lost
-      coach.opens("/clients").presses("New client").fills("Name", "Ines Varrow").fills("Stature (cm)", "17").fills("Mass (kg)", "68").picksChoice("Body tables that fit better", "female").picksChoice("Thigh, for the stature", "long").ticks("sore lower back").presses("Save");
+      coach
+          .opens("/clients")
+          .presses("New client")
+          .fills("Name", "Ines Varrow")
+          .fills("Stature (cm)", "17")
+          .fills("Mass (kg)", "68")
+          .picksChoice("Body tables that fit better", "female")
+          .picksChoice("Thigh, for the stature", "long")
+          .ticks("sore lower back")
+          .presses("Save");
       assertThat(page.getByLabel("Stature (cm)")).hasAttribute("aria-invalid", "true");
-      assertThat(page.getByRole(AriaRole.ALERT).filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("130 to 220 cm"))).isVisible();
-      assertThat(page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true))).hasValue("Ines Varrow");
+      assertThat(
+              page.getByRole(AriaRole.ALERT)
+                  .filter(
+                      new com.microsoft.playwright.Locator.FilterOptions()
+                          .setHasText("130 to 220 cm")))
+          .isVisible();
+      assertThat(page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)))
+          .hasValue("Ines Varrow");
       coach.fills("Stature (cm)", "172").presses("Save");
-      assertThat(page.getByRole(AriaRole.ROWHEADER, new Page.GetByRoleOptions().setName("Ines Varrow"))).isVisible();
+      assertThat(
+              page.getByRole(
+                  AriaRole.ROWHEADER, new Page.GetByRoleOptions().setName("Ines Varrow")))
+          .isVisible();
 
       // read the gym: found by its nickname
-      coach.goesTo("Gyms").presses("New gym").fills("Name", "Harbour Loft").fills("Find by name or nickname", "the 45");
+      coach
+          .goesTo("Gyms")
+          .presses("New gym")
+          .fills("Name", "Harbour Loft")
+          .fills("Find by name or nickname", "the 45");
       coach.ticks("Leg press 45°").fills("Find by name or nickname", "");
-      coach.ticks("Seated leg curl").ticks("Barbell and plates").ticks("Squat rack").presses("Save");
-      assertThat(page.getByText("Harbour Loft", new Page.GetByTextOptions().setExact(true))).isVisible();
+      coach
+          .ticks("Seated leg curl")
+          .ticks("Barbell and plates")
+          .ticks("Squat rack")
+          .presses("Save");
+      assertThat(page.getByText("Harbour Loft", new Page.GetByTextOptions().setExact(true)))
+          .isVisible();
 
       // say what should grow
-      coach.goesTo("Order").says("Client", "Ines Varrow").says("Gym", "Harbour Loft").says("Bring up", "nothing yet").paints("BFL", 3).paints("SM", 2);
+      coach
+          .goesTo("Order")
+          .says("Client", "Ines Varrow")
+          .says("Gym", "Harbour Loft")
+          .says("Bring up", "nothing yet")
+          .paints("BFL", 3)
+          .paints("SM", 2);
       assertThat(coach.region("BFL")).hasAttribute("aria-valuetext", "most");
       assertThat(page.getByTestId("brief")).containsText("outer hamstring, inner hamstring deep");
 
-      // see what to do and why; what hurts is left out with its reason, what is missing with its name
+      // see what to do and why; what hurts is left out with its reason, what is missing with its
+      // name
       assertThat(coach.strip("seated-leg-curl/usual")).isVisible(SLOWLY);
       assertThat(coach.order().get(0)).isEqualTo("seated-leg-curl/usual");
       assertThat(coach.strip("romanian-deadlift/usual")).hasCount(0);
       page.getByText("not in the order, and why").click();
-      assertThat(page.getByText("Sore lower back: The back holds the whole load at a long lever.").first()).isVisible();
+      assertThat(
+              page.getByText("Sore lower back: The back holds the whole load at a long lever.")
+                  .first())
+          .isVisible();
       assertThat(page.getByText("Not here: hack squat.")).isVisible();
       assertThat(page.getByText("Here instead: Kneeling curl in the rack").first()).isVisible();
       coach.strip("seated-leg-curl/usual").click();
-      assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Seated leg curl"))).isVisible();
+      assertThat(
+              page.getByRole(
+                  AriaRole.HEADING, new Page.GetByRoleOptions().setName("Seated leg curl")))
+          .isVisible();
       assertThat(page.getByText("Gives out first: hamstrings").first()).isVisible();
       coach.needsNoPageScroll();
       coach.findsNoSeriousFault("order").keepsAPicture("order");
@@ -70,37 +114,62 @@ class WholeLineIT {
       assertThat(page.getByTestId("pinned")).isVisible(SLOWLY);
       coach.strip("leg-press/high").click();
       coach.presses("Pin to session");
-      page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Open session: 2"))).click();
-      assertThat(page.getByText("never done before")).hasCount(2, new LocatorAssertions.HasCountOptions().setTimeout(20_000));
-      assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Leg press, feet high"))).containsText("cm");
+      page.getByRole(
+              AriaRole.LINK,
+              new Page.GetByRoleOptions().setName(Pattern.compile("Open session: 2")))
+          .click();
+      assertThat(page.getByText("never done before"))
+          .hasCount(2, new LocatorAssertions.HasCountOptions().setTimeout(20_000));
+      assertThat(
+              page.getByRole(
+                  AriaRole.REGION, new Page.GetByRoleOptions().setName("Leg press, feet high")))
+          .containsText("cm");
       coach.keepsAPicture("session").findsNoSeriousFault("session");
       page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
       assertThat(coach.button("Print the sheet")).isHidden();
-      byte[] pdf = page.pdf(new Page.PdfOptions().setPath(Istmo.output("sheet.pdf")).setFormat("A4"));
-      assertThat(new String(pdf, java.nio.charset.StandardCharsets.ISO_8859_1)).as("the sheet is one page").containsPattern("/Type /Pages\\s+/Count 1\\b|/Count 1\\b");
+      byte[] pdf =
+          page.pdf(new Page.PdfOptions().setPath(Istmo.output("sheet.pdf")).setFormat("A4"));
+      assertThat(new String(pdf, java.nio.charset.StandardCharsets.ISO_8859_1))
+          .as("the sheet is one page")
+          .containsPattern("/Type /Pages\\s+/Count 1\\b|/Count 1\\b");
       page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.SCREEN));
 
-      var curl = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Seated leg curl"));
+      var curl =
+          page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Seated leg curl"));
       curl.getByLabel("Load (kg)").fill("-5");
       curl.getByLabel("Repetitions").fill("12");
-      curl.getByRole(AriaRole.BUTTON, new com.microsoft.playwright.Locator.GetByRoleOptions().setName("Log set 1")).click();
+      curl.getByRole(
+              AriaRole.BUTTON,
+              new com.microsoft.playwright.Locator.GetByRoleOptions().setName("Log set 1"))
+          .click();
       assertThat(curl.getByRole(AriaRole.ALERT)).containsText("0 to 1000 kg");
       curl.getByLabel("Load (kg)").fill("30");
-      curl.getByRole(AriaRole.BUTTON, new com.microsoft.playwright.Locator.GetByRoleOptions().setName("Log set 1")).click();
+      curl.getByRole(
+              AriaRole.BUTTON,
+              new com.microsoft.playwright.Locator.GetByRoleOptions().setName("Log set 1"))
+          .click();
       assertThat(curl.getByTestId("set")).hasText(Pattern.compile("30 kg × 12, 2 in reserve"));
       coach.presses("Remove set 1 of Seated leg curl");
       assertThat(curl.getByTestId("set")).hasCount(0);
       coach.presses("Undo");
       assertThat(curl.getByTestId("set")).hasText(Pattern.compile("30 kg × 12, 2 in reserve"));
       coach.presses("Finish");
-      assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile("^Session ·")))).isVisible();
+      assertThat(
+              page.getByRole(
+                  AriaRole.HEADING,
+                  new Page.GetByRoleOptions().setName(Pattern.compile("^Session ·"))))
+          .isVisible();
 
       // next time it is there
-      page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Back to the order")).click();
+      page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Back to the order"))
+          .click();
       assertThat(coach.strip("seated-leg-curl/usual")).isVisible(SLOWLY);
       coach.strip("seated-leg-curl/usual").click();
       coach.presses("Pin to session");
-      page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Open session: 1"))).click();
+      page.getByRole(
+              AriaRole.LINK,
+              new Page.GetByRoleOptions().setName(Pattern.compile("Open session: 1")))
+          .click();
       assertThat(page.getByTestId("last-time")).containsText("30 kg × 12, 2 in reserve");
       assertThat(page.getByLabel("Load (kg)")).hasValue("30");
     }

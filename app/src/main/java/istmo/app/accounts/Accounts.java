@@ -28,10 +28,14 @@ import org.springframework.transaction.annotation.Transactional;
 /** Coaches' accounts and their passwords. */
 @Service
 public class Accounts {
-  /** The first coach on this machine, and the demo's. What was kept before there was a sign-in belongs to it. */
+  /**
+   * The first coach on this machine, and the demo's. What was kept before there was a sign-in
+   * belongs to it.
+   */
   public static final UUID FIRST = UUID.fromString("0f3e3a52-9d0b-4c1c-8a58-5b7c3f1d2e01");
 
   private static final int SHORTEST = 10;
+
   /** bcrypt takes no more bytes. */
   private static final int LONGEST_BYTES = 72;
 
@@ -43,10 +47,16 @@ public class Accounts {
   private final Transactions transactions;
   private final boolean demo;
   private final PasswordEncoder passwords = new BCryptPasswordEncoder(STRENGTH);
+
   /** Checked when there is no such coach, so that the answer takes as long. */
   private final String nobody = passwords.encode("nobody has this password");
 
-  Accounts(CoachRepository coaches, SignInFailureRepository failures, Clock clock, Transactions transactions, @Value("${istmo.demo}") boolean demo) {
+  Accounts(
+      CoachRepository coaches,
+      SignInFailureRepository failures,
+      Clock clock,
+      Transactions transactions,
+      @Value("${istmo.demo}") boolean demo) {
     this.transactions = transactions;
     this.coaches = coaches;
     this.failures = failures;
@@ -86,7 +96,8 @@ public class Accounts {
     return transactions.write(
         () -> {
           checkFirstRun();
-          CoachEntity e = coaches.findById(FIRST).orElseGet(() -> new CoachEntity(FIRST, "", clock.instant()));
+          CoachEntity e =
+              coaches.findById(FIRST).orElseGet(() -> new CoachEntity(FIRST, "", clock.instant()));
           return write(e, name, signInName, hash);
         });
   }
@@ -105,14 +116,16 @@ public class Accounts {
     UUID id = UUID.randomUUID();
     checkNew(id, signInName, password);
     String hash = passwords.encode(password);
-    return transactions.write(() -> write(new CoachEntity(id, "", clock.instant()), name, signInName, hash));
+    return transactions.write(
+        () -> write(new CoachEntity(id, "", clock.instant()), name, signInName, hash));
   }
 
   private void checkNew(UUID id, String signInName, String password) {
     List<InvalidInput.Fault> faults = new ArrayList<>();
     String key = key(signInName);
     if (key.length() < 3 || key.length() > Names.LONGEST) {
-      faults.add(new InvalidInput.Fault("signInName", "needs 3 to " + Names.LONGEST + " characters"));
+      faults.add(
+          new InvalidInput.Fault("signInName", "needs 3 to " + Names.LONGEST + " characters"));
     } else if (coaches.findBySignInName(key).filter(c -> !c.getId().equals(id)).isPresent()) {
       faults.add(new InvalidInput.Fault("signInName", "is in use"));
     }
@@ -129,14 +142,19 @@ public class Accounts {
     return new Coach(e.getId(), e.getName());
   }
 
-  /** The coach with this name and password, or empty; waits grow with failures in a row. Throws {@link TooManyTries} while a name has to wait, whatever the password. */
+  /**
+   * The coach with this name and password, or empty; waits grow with failures in a row. Throws
+   * {@link TooManyTries} while a name has to wait, whatever the password.
+   */
   public Optional<Coach> check(String signInName, String password) {
     String key = key(signInName);
     if (key.length() > Names.LONGEST) {
       return Optional.empty();
     }
     Optional<CoachEntity> coach = transactions.write(() -> asking(key));
-    boolean right = matches(password, coach.map(CoachEntity::getPasswordHash).orElse(nobody)) && coach.isPresent();
+    boolean right =
+        matches(password, coach.map(CoachEntity::getPasswordHash).orElse(nobody))
+            && coach.isPresent();
     if (!right) {
       transactions.write(() -> failures.count(key, clock.instant()));
       return Optional.empty();
@@ -153,7 +171,9 @@ public class Accounts {
   }
 
   private void checkWaited(SignInFailureEntity failed) {
-    Duration left = Duration.between(clock.instant(), failed.getLastAt().plus(BackOff.after(failed.getFailures())));
+    Duration left =
+        Duration.between(
+            clock.instant(), failed.getLastAt().plus(BackOff.after(failed.getFailures())));
     if (!left.isNegative() && !left.isZero()) {
       throw new TooManyTries(left.toSeconds() + 1);
     }
@@ -175,16 +195,31 @@ public class Accounts {
   }
 
   private CoachEntity withPassword(UUID coachId) {
-    return coaches.findById(coachId).filter(c -> c.getPasswordHash() != null).orElseThrow(() -> new Conflict("The demo's coach has no password."));
+    return coaches
+        .findById(coachId)
+        .filter(c -> c.getPasswordHash() != null)
+        .orElseThrow(() -> new Conflict("The demo's coach has no password."));
   }
 
   private boolean matches(String password, String hash) {
-    return password != null && password.getBytes(StandardCharsets.UTF_8).length <= LONGEST_BYTES && passwords.matches(password, hash);
+    return password != null
+        && password.getBytes(StandardCharsets.UTF_8).length <= LONGEST_BYTES
+        && passwords.matches(password, hash);
   }
 
-  private static void checkPassword(List<InvalidInput.Fault> faults, String field, String password) {
-    if (password == null || password.length() < SHORTEST || password.getBytes(StandardCharsets.UTF_8).length > LONGEST_BYTES) {
-      faults.add(new InvalidInput.Fault(field, "needs at least " + SHORTEST + " characters, and at most " + LONGEST_BYTES + " bytes"));
+  private static void checkPassword(
+      List<InvalidInput.Fault> faults, String field, String password) {
+    if (password == null
+        || password.length() < SHORTEST
+        || password.getBytes(StandardCharsets.UTF_8).length > LONGEST_BYTES) {
+      faults.add(
+          new InvalidInput.Fault(
+              field,
+              "needs at least "
+                  + SHORTEST
+                  + " characters, and at most "
+                  + LONGEST_BYTES
+                  + " bytes"));
     }
   }
 

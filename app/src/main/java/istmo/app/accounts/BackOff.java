@@ -2,10 +2,14 @@ package istmo.app.accounts;
 
 import java.time.Duration;
 
-/** How long a name has to wait after failures in a row: nothing for the first five, then 2, 4, 8 ... seconds, at most a quarter of an hour. */
+/**
+ * How long a name has to wait after failures in a row: nothing for the first five, then 2, 4, 8 ...
+ * seconds, at most a quarter of an hour.
+ */
 final class BackOff {
   private static final int FREE = 5;
   private static final Duration MOST = Duration.ofMinutes(15);
+
   /** After this long without another failure everything is forgotten. */
   static final Duration FORGOTTEN = Duration.ofHours(24);
 

@@ -16,13 +16,17 @@ public class CurrentCoach {
   /** The signed-in coach; throws {@link NotFound} where nobody is, so that nothing is found. */
   public UUID id() {
     Authentication a = SecurityContextHolder.getContext().getAuthentication();
-    if (a == null || !(a.getPrincipal() instanceof String id) || a.getAuthorities().iterator().hasNext()) {
+    if (a == null
+        || !(a.getPrincipal() instanceof String id)
+        || a.getAuthorities().iterator().hasNext()) {
       throw new NotFound("coach");
     }
     return UUID.fromString(id);
   }
 
-  /** Does something in a coach's name, outside of any request: data that is brought in at the start. */
+  /**
+   * Does something in a coach's name, outside of any request: data that is brought in at the start.
+   */
   public <T> T as(UUID coachId, Supplier<T> act) {
     SecurityContext before = SecurityContextHolder.getContext();
     try {
@@ -35,7 +39,10 @@ public class CurrentCoach {
     }
   }
 
-  /** Everybody who is signed in may do the same, so there are no authorities; an anonymous visitor has one. */
+  /**
+   * Everybody who is signed in may do the same, so there are no authorities; an anonymous visitor
+   * has one.
+   */
   public static Authentication signedIn(UUID coachId) {
     return UsernamePasswordAuthenticationToken.authenticated(coachId.toString(), null, List.of());
   }

@@ -39,7 +39,10 @@ import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
-/** One or two set-ups on the bench: of one client before and after a move, or of two clients. Nothing is stored. */
+/**
+ * One or two set-ups on the bench: of one client before and after a move, or of two clients.
+ * Nothing is stored.
+ */
 @Service
 public class Bench {
   private static final double TRIAL_KG = 60;
@@ -49,7 +52,10 @@ public class Bench {
   /** What an analysis depends on. */
   private record Key(Body body, String familyId, Map<String, Double> setup) {}
 
-  /** The start of a move stays the same while the hand moves, so it need not be computed again. May be lost at any time. */
+  /**
+   * The start of a move stays the same while the hand moves, so it need not be computed again. May
+   * be lost at any time.
+   */
   private final Kept<Key, AnalysisResult> analyses = Kept.atMost(KEPT_ANALYSES);
 
   private final Clients clients;
@@ -62,8 +68,16 @@ public class Bench {
     this.variants = variants;
   }
 
-  /** What to put on the bench; without a set-up, the usual one on that gym's machines as far as this client takes it. Without a gym, machines are generic. */
-  public record Wish(UUID clientId, Optional<UUID> gymId, String candidateId, Optional<Map<String, Double>> setup, boolean stiffToday) {}
+  /**
+   * What to put on the bench; without a set-up, the usual one on that gym's machines as far as this
+   * client takes it. Without a gym, machines are generic.
+   */
+  public record Wish(
+      UUID clientId,
+      Optional<UUID> gymId,
+      String candidateId,
+      Optional<Map<String, Double>> setup,
+      boolean stiffToday) {}
 
   /**
    * One side of the bench.
@@ -97,35 +111,56 @@ public class Bench {
   }
 
   /** A start found without a tape. */
-  public TapelessStart.Found start(UUID clientId, Optional<UUID> gymId, Optional<String> candidateId, boolean stiffToday, TapelessStart way, Map<String, Double> answers) {
+  public TapelessStart.Found start(
+      UUID clientId,
+      Optional<UUID> gymId,
+      Optional<String> candidateId,
+      boolean stiffToday,
+      TapelessStart way,
+      Map<String, Double> answers) {
     Body body = clients.get(clientId).body(stiffToday);
     return way.found(body, place(gymId), candidateId.map(variants::candidate), answers);
   }
 
-  /** The best set-up for an aim from the wished one, or from the usual one as far as this client takes it. */
+  /**
+   * The best set-up for an aim from the wished one, or from the usual one as far as this client
+   * takes it.
+   */
   public BestSetup.Best best(Wish wish, Aim aim, School school) {
     Client client = clients.get(wish.clientId());
     Place place = place(wish.gymId());
-    return BestSetup.find(client.brief(place, aim, school, wish.stiffToday()), variants.candidate(wish.candidateId()), begun(client, place, wish));
+    return BestSetup.find(
+        client.brief(place, aim, school, wish.stiffToday()),
+        variants.candidate(wish.candidateId()),
+        begun(client, place, wish));
   }
 
   /** What one natural step of each control does there. */
   public BestSetup.Steps steps(Wish wish, Aim aim, School school) {
     Client client = clients.get(wish.clientId());
     Place place = place(wish.gymId());
-    return BestSetup.steps(client.brief(place, aim, school, wish.stiffToday()), variants.candidate(wish.candidateId()), begun(client, place, wish));
+    return BestSetup.steps(
+        client.brief(place, aim, school, wish.stiffToday()),
+        variants.candidate(wish.candidateId()),
+        begun(client, place, wish));
   }
 
   /** The usual set-up of a candidate at a place, as far as a client takes it. */
   public Setup usual(Client client, Place place, String candidateId) {
-    return begun(client, place, new Wish(client.id(), Optional.empty(), candidateId, Optional.empty(), false));
+    return begun(
+        client,
+        place,
+        new Wish(client.id(), Optional.empty(), candidateId, Optional.empty(), false));
   }
 
   private Setup begun(Client client, Place place, Wish wish) {
     return started(client.body(wish.stiffToday()), place, wish).setup();
   }
 
-  /** The set-up to begin with: the wished one, or the usual one as far as the body takes it, with what that changed. */
+  /**
+   * The set-up to begin with: the wished one, or the usual one as far as the body takes it, with
+   * what that changed.
+   */
   private Reach started(Body body, Place place, Wish wish) {
     Candidate candidate = variants.candidate(wish.candidateId());
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);
@@ -135,7 +170,8 @@ public class Bench {
       values.putAll(wish.setup().get());
       return new Reach(Setup.of(exercise.family().parameters(), values), List.of());
     }
-    return Reach.of(body, exercise.family(), usual, candidate.yields()).orElse(new Reach(usual, List.of()));
+    return Reach.of(body, exercise.family(), usual, candidate.yields())
+        .orElse(new Reach(usual, List.of()));
   }
 
   private Place place(Optional<UUID> gymId) {
@@ -152,34 +188,86 @@ public class Bench {
     Setup setup = begun.setup();
     Set<String> measured = new TreeSet<>(place.measuredOf(exercise.needs()).keySet());
     measured.retainAll(setup.values().keySet());
-    AnalysisResult result = analyses.get(new Key(body, exercise.family().id(), setup.values()), k -> new Analyser(k.body()).analyse(exercise.family(), Setup.of(exercise.family().parameters(), k.setup()), LoadRule.USUAL));
+    AnalysisResult result =
+        analyses.get(
+            new Key(body, exercise.family().id(), setup.values()),
+            k ->
+                new Analyser(k.body())
+                    .analyse(
+                        exercise.family(),
+                        Setup.of(exercise.family().parameters(), k.setup()),
+                        LoadRule.USUAL));
     if (result instanceof Analysis a) {
-      Optional<Cautions.Refusal> refusal = Admission.refusal(client.cautions(), exercise, Optional.of(a));
-      Optional<LoadEstimate> load = refusal.isPresent() ? Optional.empty() : LoadEstimate.of(candidate, setup, a, client.strength(), place, client.cautions().loadShare());
-      return new Side(client, body, candidate, setup, a, a.points().stream().map(p -> p.posture()).toList(), Stimulus.byRegion(a, school), begun.changes(), measured, refusal, load);
+      Optional<Cautions.Refusal> refusal =
+          Admission.refusal(client.cautions(), exercise, Optional.of(a));
+      Optional<LoadEstimate> load =
+          refusal.isPresent()
+              ? Optional.empty()
+              : LoadEstimate.of(
+                  candidate, setup, a, client.strength(), place, client.cautions().loadShare());
+      return new Side(
+          client,
+          body,
+          candidate,
+          setup,
+          a,
+          a.points().stream().map(p -> p.posture()).toList(),
+          Stimulus.byRegion(a, school),
+          begun.changes(),
+          measured,
+          refusal,
+          load);
     }
     List<Posture> possible = new ArrayList<>();
     for (int k = 0; k < Analyser.POINTS; k++) {
-      if (exercise.family().posture(body, setup, k / (Analyser.POINTS - 1.0), TRIAL_KG) instanceof Posture p) {
+      if (exercise.family().posture(body, setup, k / (Analyser.POINTS - 1.0), TRIAL_KG)
+          instanceof Posture p) {
         possible.add(p);
       }
     }
-    return new Side(client, body, candidate, setup, result, possible, Map.of(), begun.changes(), measured, Admission.refusal(client.cautions(), exercise, Optional.empty()), Optional.empty());
+    return new Side(
+        client,
+        body,
+        candidate,
+        setup,
+        result,
+        possible,
+        Map.of(),
+        begun.changes(),
+        measured,
+        Admission.refusal(client.cautions(), exercise, Optional.empty()),
+        Optional.empty());
   }
 
-  /** Two to four set-ups of one client point by point; only what can be computed is compared, and with fewer than two of these there is none. */
-  public Optional<Comparison> comparison(List<Side> sides, List<Wish> wishes, Aim aim, School school) {
+  /**
+   * Two to four set-ups of one client point by point; only what can be computed is compared, and
+   * with fewer than two of these there is none.
+   */
+  public Optional<Comparison> comparison(
+      List<Side> sides, List<Wish> wishes, Aim aim, School school) {
     List<Comparison.Side> computed = new ArrayList<>();
     for (int k = 0; k < sides.size(); k++) {
       Side s = sides.get(k);
       boolean moved = wishes.get(k).setup().isPresent();
-      s.analysis().ifPresent(a -> computed.add(new Comparison.Side(s.candidate(), new Reach(s.setup(), s.changes()), moved, a, s.stimulus())));
+      s.analysis()
+          .ifPresent(
+              a ->
+                  computed.add(
+                      new Comparison.Side(
+                          s.candidate(),
+                          new Reach(s.setup(), s.changes()),
+                          moved,
+                          a,
+                          s.stimulus())));
     }
     if (computed.size() < 2) {
       return Optional.empty();
     }
     Client client = sides.get(0).client();
-    return Optional.of(Comparison.of(client.brief(place(wishes.get(0).gymId()), aim, school, wishes.get(0).stiffToday()), computed));
+    return Optional.of(
+        Comparison.of(
+            client.brief(place(wishes.get(0).gymId()), aim, school, wishes.get(0).stiffToday()),
+            computed));
   }
 
   /** What truly differs from the first to the second; empty when one of them is impossible. */
@@ -187,7 +275,16 @@ public class Bench {
     boolean sameClient = first.client().id().equals(second.client().id());
     String firstName = sameClient ? "pinned" : first.client().name();
     String secondName = sameClient ? "now" : second.client().name();
-    return first.analysis().flatMap(a -> second.analysis().map(b -> Difference.between(firstName, a, first.stimulus(), secondName, b, second.stimulus())));
+    return first
+        .analysis()
+        .flatMap(
+            a ->
+                second
+                    .analysis()
+                    .map(
+                        b ->
+                            Difference.between(
+                                firstName, a, first.stimulus(), secondName, b, second.stimulus())));
   }
 
   /** Why a side cannot be computed, if it cannot. */

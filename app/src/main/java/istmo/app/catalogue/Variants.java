@@ -36,7 +36,12 @@ public class Variants {
   private final Clock clock;
   private final Transactions transactions;
 
-  Variants(OwnVariantRepository repository, Clients clients, CurrentCoach coach, Clock clock, Transactions transactions) {
+  Variants(
+      OwnVariantRepository repository,
+      Clients clients,
+      CurrentCoach coach,
+      Clock clock,
+      Transactions transactions) {
     this.transactions = transactions;
     this.repository = repository;
     this.clients = clients;
@@ -53,17 +58,23 @@ public class Variants {
   /** The same for many ids that this coach has: own variants are read once. */
   @Transactional(readOnly = true)
   public Function<String, Candidate> candidates() {
-    Map<String, Candidate> own = all().stream().map(Own::candidate).collect(Collectors.toMap(Candidate::id, c -> c));
+    Map<String, Candidate> own =
+        all().stream().map(Own::candidate).collect(Collectors.toMap(Candidate::id, c -> c));
     return id -> own.containsKey(id) ? own.get(id) : Catalogue.standard().candidate(id);
   }
 
-  /** An own variant; a retired one is in no order or list, but sessions may have it. One that the exercise does not take any more counts as retired. */
+  /**
+   * An own variant; a retired one is in no order or list, but sessions may have it. One that the
+   * exercise does not take any more counts as retired.
+   */
   public record Own(Candidate candidate, boolean retired) {}
 
   /** All own variants, oldest first. */
   @Transactional(readOnly = true)
   public List<Own> all() {
-    return repository.findByCoachIdOrderByCreatedAt(coach.id()).stream().map(e -> new Own(own(e), e.isRetired() || !Candidate.fits(exercise(e), e.getSetup()))).toList();
+    return repository.findByCoachIdOrderByCreatedAt(coach.id()).stream()
+        .map(e -> new Own(own(e), e.isRetired() || !Candidate.fits(exercise(e), e.getSetup())))
+        .toList();
   }
 
   /** Own variants that are in use, oldest first. */
@@ -72,33 +83,63 @@ public class Variants {
     return all().stream().filter(o -> !o.retired()).map(Own::candidate).toList();
   }
 
-  /** Keeps a set-up as it stands for a client on the bench, so that other clients get it in their size. */
+  /**
+   * Keeps a set-up as it stands for a client on the bench, so that other clients get it in their
+   * size.
+   */
   public Candidate add(String exerciseId, String name, Map<String, Double> setup, UUID clientId) {
     Exercise exercise = Catalogue.standard().exercise(exerciseId);
     String checked = Names.checked(name);
     UUID id = UUID.randomUUID();
-    Candidate c = Candidate.own(exercise, id.toString(), checked, setup, clients.get(clientId).body(false));
+    Candidate c =
+        Candidate.own(exercise, id.toString(), checked, setup, clients.get(clientId).body(false));
     transactions.write(
         () -> {
           checkRoom(checked);
-          repository.save(new OwnVariantEntity(id, coach.id(), exercise.id(), checked, c.usual().values(), clock.instant()));
+          repository.save(
+              new OwnVariantEntity(
+                  id, coach.id(), exercise.id(), checked, c.usual().values(), clock.instant()));
         });
     return c;
   }
 
-  /** Takes over a variant that was kept elsewhere under {@code key}: the one that is here already, if there is one with that name and set-up, or a new one. Where the name or the room is taken, it gets another name, or comes retired. */
+  /**
+   * Takes over a variant that was kept elsewhere under {@code key}: the one that is here already,
+   * if there is one with that name and set-up, or a new one. Where the name or the room is taken,
+   * it gets another name, or comes retired.
+   */
   @Transactional
-  public Candidate bringIn(String key, String exerciseId, String name, Map<String, Double> setup, boolean retired) {
+  public Candidate bringIn(
+      String key, String exerciseId, String name, Map<String, Double> setup, boolean retired) {
     Exercise exercise = Catalogue.standard().exercise(exerciseId);
     String checked = Names.checked(name);
     List<OwnVariantEntity> here = repository.findByCoachIdOrderByCreatedAt(coach.id());
-    Optional<OwnVariantEntity> same = here.stream().filter(e -> e.getExerciseId().equals(exerciseId) && e.getName().equalsIgnoreCase(checked) && e.getSetup().equals(setup)).findFirst();
+    Optional<OwnVariantEntity> same =
+        here.stream()
+            .filter(
+                e ->
+                    e.getExerciseId().equals(exerciseId)
+                        && e.getName().equalsIgnoreCase(checked)
+                        && e.getSetup().equals(setup))
+            .findFirst();
     if (same.isPresent()) {
       return own(same.get());
     }
-    Set<String> taken = Stream.concat(Catalogue.standard().candidates().stream().map(Candidate::name), here.stream().map(OwnVariantEntity::getName)).map(n -> n.toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
+    Set<String> taken =
+        Stream.concat(
+                Catalogue.standard().candidates().stream().map(Candidate::name),
+                here.stream().map(OwnVariantEntity::getName))
+            .map(n -> n.toLowerCase(Locale.ROOT))
+            .collect(Collectors.toSet());
     UUID id = uuid(key).filter(k -> !repository.existsById(k)).orElseGet(UUID::randomUUID);
-    OwnVariantEntity e = new OwnVariantEntity(id, coach.id(), exercise.id(), Names.free(checked, Names.LONGEST, n -> taken.contains(n.toLowerCase(Locale.ROOT))), setup, clock.instant());
+    OwnVariantEntity e =
+        new OwnVariantEntity(
+            id,
+            coach.id(),
+            exercise.id(),
+            Names.free(checked, Names.LONGEST, n -> taken.contains(n.toLowerCase(Locale.ROOT))),
+            setup,
+            clock.instant());
     if (retired || own().size() >= MOST) {
       e.retire(clock.instant());
     }
@@ -116,7 +157,8 @@ public class Variants {
   public void putBack(String candidateId) {
     OwnVariantEntity variant = entity(candidateId);
     if (!Candidate.fits(exercise(variant), variant.getSetup())) {
-      throw new Conflict("The exercise takes other set-ups since this was kept; keep it anew from the bench.");
+      throw new Conflict(
+          "The exercise takes other set-ups since this was kept; keep it anew from the bench.");
     }
     if (variant.isRetired()) {
       checkRoom(variant.getName());
@@ -126,7 +168,8 @@ public class Variants {
 
   private void checkRoom(String name) {
     List<Candidate> own = own();
-    if (Stream.concat(Catalogue.standard().candidates().stream(), own.stream()).anyMatch(c -> c.name().equalsIgnoreCase(name))) {
+    if (Stream.concat(Catalogue.standard().candidates().stream(), own.stream())
+        .anyMatch(c -> c.name().equalsIgnoreCase(name))) {
       throw new Conflict("There is a variant of that name: " + name + ".");
     }
     if (own.size() >= MOST) {
@@ -135,7 +178,10 @@ public class Variants {
   }
 
   private OwnVariantEntity entity(String candidateId) {
-    return Candidate.ownKey(candidateId).flatMap(Variants::uuid).flatMap(id -> repository.findByIdAndCoachId(id, coach.id())).orElseThrow(() -> new NotFound("variant"));
+    return Candidate.ownKey(candidateId)
+        .flatMap(Variants::uuid)
+        .flatMap(id -> repository.findByIdAndCoachId(id, coach.id()))
+        .orElseThrow(() -> new NotFound("variant"));
   }
 
   private static Optional<UUID> uuid(String key) {

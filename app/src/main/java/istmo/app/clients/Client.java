@@ -6,11 +6,11 @@ import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Profile;
 import istmo.core.body.Readings;
-import istmo.core.training.Calibration;
 import istmo.core.equipment.Place;
 import istmo.core.ranking.criterion.Aim;
 import istmo.core.ranking.criterion.Brief;
 import istmo.core.stimulus.School;
+import istmo.core.training.Calibration;
 import java.util.Optional;
 import java.util.UUID;
 
@@ -21,15 +21,30 @@ import java.util.UUID;
  * @param strength empty until a lift is known
  * @param learns whether what was felt and what hurt counts in this client's order
  */
-public record Client(UUID id, int version, String name, Intake intake, Profile profile, Cautions cautions, Readings readings, BodyEstimate estimate, Optional<Calibration> strength, boolean learns) {
-  /** The body that postures and orders use: measured or estimated, and no further than cautions allow, nor than a stiff day does. */
+public record Client(
+    UUID id,
+    int version,
+    String name,
+    Intake intake,
+    Profile profile,
+    Cautions cautions,
+    Readings readings,
+    BodyEstimate estimate,
+    Optional<Calibration> strength,
+    boolean learns) {
+  /**
+   * The body that postures and orders use: measured or estimated, and no further than cautions
+   * allow, nor than a stiff day does.
+   */
   public Body body(boolean stiffToday) {
     return cautions.limited(unlimitedBody(stiffToday));
   }
 
   /** What an order or a search for a set-up is asked with. */
   public Brief brief(Place place, Aim aim, School school, boolean stiffToday) {
-    return new Brief(unlimitedBody(stiffToday), cautions(), profile(), place, aim, school, strength()).knowing(estimate.measured());
+    return new Brief(
+            unlimitedBody(stiffToday), cautions(), profile(), place, aim, school, strength())
+        .knowing(estimate.measured());
   }
 
   /** The same without the limits of cautions. */

@@ -55,7 +55,13 @@ public class Clients {
 
   private record StrengthKey(Body usual, List<KnownLift> lifts) {}
 
-  Clients(ClientRepository repository, MeasurementRepository measurements, KnownLiftRepository lifts, CurrentCoach coach, Clock clock, Transactions transactions) {
+  Clients(
+      ClientRepository repository,
+      MeasurementRepository measurements,
+      KnownLiftRepository lifts,
+      CurrentCoach coach,
+      Clock clock,
+      Transactions transactions) {
     this.transactions = transactions;
     this.repository = repository;
     this.measurements = measurements;
@@ -64,8 +70,12 @@ public class Clients {
     this.clock = clock;
   }
 
-  /** What is stored of a client; what it says of body and strength is computed after the transaction. */
-  private record Rows(ClientEntity client, List<MeasurementEntity> readings, List<KnownLiftEntity> lifts) {}
+  /**
+   * What is stored of a client; what it says of body and strength is computed after the
+   * transaction.
+   */
+  private record Rows(
+      ClientEntity client, List<MeasurementEntity> readings, List<KnownLiftEntity> lifts) {}
 
   /** Every client of the coach, by name. */
   public List<Client> all() {
@@ -73,15 +83,28 @@ public class Clients {
   }
 
   private List<Rows> allRows() {
-    Map<UUID, List<MeasurementEntity>> readings = measurements.findByCoachIdOrderByTakenOnAscCreatedAtAsc(coach.id()).stream().collect(Collectors.groupingBy(MeasurementEntity::getClientId));
-    Map<UUID, List<KnownLiftEntity>> known = lifts.findByCoachIdOrderByDoneOnAscCreatedAtAsc(coach.id()).stream().collect(Collectors.groupingBy(KnownLiftEntity::getClientId));
-    return repository.findByCoachIdOrderByName(coach.id()).stream().map(e -> new Rows(e, readings.getOrDefault(e.getId(), List.of()), known.getOrDefault(e.getId(), List.of()))).toList();
+    Map<UUID, List<MeasurementEntity>> readings =
+        measurements.findByCoachIdOrderByTakenOnAscCreatedAtAsc(coach.id()).stream()
+            .collect(Collectors.groupingBy(MeasurementEntity::getClientId));
+    Map<UUID, List<KnownLiftEntity>> known =
+        lifts.findByCoachIdOrderByDoneOnAscCreatedAtAsc(coach.id()).stream()
+            .collect(Collectors.groupingBy(KnownLiftEntity::getClientId));
+    return repository.findByCoachIdOrderByName(coach.id()).stream()
+        .map(
+            e ->
+                new Rows(
+                    e,
+                    readings.getOrDefault(e.getId(), List.of()),
+                    known.getOrDefault(e.getId(), List.of())))
+        .toList();
   }
 
   /** The names of all clients. */
   @Transactional(readOnly = true)
   public Set<String> names() {
-    return repository.findByCoachIdOrderByName(coach.id()).stream().map(ClientEntity::getName).collect(Collectors.toSet());
+    return repository.findByCoachIdOrderByName(coach.id()).stream()
+        .map(ClientEntity::getName)
+        .collect(Collectors.toSet());
   }
 
   /** One client; throws {@link NotFound} for what is not this coach's. */
@@ -95,7 +118,10 @@ public class Clients {
     entity(id);
   }
 
-  /** Adds a client; throws {@link InvalidInput} for a name that is taken or a profile that names unknown exercises. */
+  /**
+   * Adds a client; throws {@link InvalidInput} for a name that is taken or a profile that names
+   * unknown exercises.
+   */
   public Client add(String name, Intake intake, Profile profile, Cautions cautions) {
     return view(
         transactions.write(
@@ -106,14 +132,20 @@ public class Clients {
             }));
   }
 
-  /** Changes a client; {@code version} is the one that the coach saw, so that a change made elsewhere meanwhile is not lost. */
-  public Client change(UUID id, int version, String name, Intake intake, Profile profile, Cautions cautions) {
+  /**
+   * Changes a client; {@code version} is the one that the coach saw, so that a change made
+   * elsewhere meanwhile is not lost.
+   */
+  public Client change(
+      UUID id, int version, String name, Intake intake, Profile profile, Cautions cautions) {
     return view(
         transactions.write(
             () -> {
               ClientEntity e = entity(id);
               if (e.getVersion() != version) {
-                throw new Conflict(e.getName() + " was changed elsewhere meanwhile. Load again; nothing was overwritten.");
+                throw new Conflict(
+                    e.getName()
+                        + " was changed elsewhere meanwhile. Load again; nothing was overwritten.");
               }
               e.write(checkName(name, e.getName()), intake, checked(profile), cautions);
               return rows(repository.saveAndFlush(e));
@@ -121,21 +153,35 @@ public class Clients {
   }
 
   /** Everything that is kept of a client here, from elsewhere. */
-  public record Whole(String name, Intake intake, Profile profile, Cautions cautions, boolean learns, List<Measurement> readings, List<KnownLift> lifts) {
+  public record Whole(
+      String name,
+      Intake intake,
+      Profile profile,
+      Cautions cautions,
+      boolean learns,
+      List<Measurement> readings,
+      List<KnownLift> lifts) {
     public Whole named(String other) {
       return new Whole(other, intake, profile, cautions, learns, readings, lifts);
     }
 
-    /** Throws {@link InvalidInput} that names every reading and lift which is not believable, or of a day to come. */
+    /**
+     * Throws {@link InvalidInput} that names every reading and lift which is not believable, or of
+     * a day to come.
+     */
     void check(LocalDate today) {
       List<InvalidInput.Fault> faults = new ArrayList<>();
-      double statureM = new Readings(readings).value(MeasurementKind.STATURE).orElse(intake.statureM());
+      double statureM =
+          new Readings(readings).value(MeasurementKind.STATURE).orElse(intake.statureM());
       for (int k = 0; k < readings.size(); k++) {
         Measurement m = readings.get(k);
-        InvalidInput.gather(faults, "measurements[" + k + "].", () -> {
-          m.kind().check(m.value(), statureM);
-          checkDay(m.on(), today);
-        });
+        InvalidInput.gather(
+            faults,
+            "measurements[" + k + "].",
+            () -> {
+              m.kind().check(m.value(), statureM);
+              checkDay(m.on(), today);
+            });
       }
       if (!faults.isEmpty()) {
         throw new InvalidInput(faults);
@@ -143,10 +189,13 @@ public class Clients {
       Body body = BodyEstimate.of(intake, new Readings(readings)).body();
       for (int k = 0; k < lifts.size(); k++) {
         KnownLift l = lifts.get(k);
-        InvalidInput.gather(faults, "lifts[" + k + "].", () -> {
-          checkDay(l.on(), today);
-          Calibration.check(body, l);
-        });
+        InvalidInput.gather(
+            faults,
+            "lifts[" + k + "].",
+            () -> {
+              checkDay(l.on(), today);
+              Calibration.check(body, l);
+            });
       }
       InvalidInput.gather(faults, "profile.", () -> checked(profile));
       if (!faults.isEmpty()) {
@@ -176,10 +225,20 @@ public class Clients {
 
   private static Whole whole(Rows r) {
     ClientEntity e = r.client();
-    return new Whole(e.getName(), e.intake(), e.profile(), e.cautions(), e.isLearns(), r.readings().stream().map(MeasurementEntity::measurement).toList(), r.lifts().stream().map(KnownLiftEntity::lift).toList());
+    return new Whole(
+        e.getName(),
+        e.intake(),
+        e.profile(),
+        e.cautions(),
+        e.isLearns(),
+        r.readings().stream().map(MeasurementEntity::measurement).toList(),
+        r.lifts().stream().map(KnownLiftEntity::lift).toList());
   }
 
-  /** Adds a client from elsewhere, with readings and lifts; all or nothing. It must have passed {@link #check(Whole)}. */
+  /**
+   * Adds a client from elsewhere, with readings and lifts; all or nothing. It must have passed
+   * {@link #check(Whole)}.
+   */
   @Transactional
   public UUID bringIn(Whole whole) {
     ClientEntity e = new ClientEntity(UUID.randomUUID(), coach.id(), clock.instant());
@@ -214,10 +273,15 @@ public class Clients {
 
   @Transactional(readOnly = true)
   public List<Reading> readings(UUID clientId) {
-    return readingsOf(entity(clientId)).stream().map(m -> new Reading(m.getId(), m.measurement())).toList();
+    return readingsOf(entity(clientId)).stream()
+        .map(m -> new Reading(m.getId(), m.measurement()))
+        .toList();
   }
 
-  /** Adds a reading; one that is not believable for this client's stature is refused, and so is a day to come. */
+  /**
+   * Adds a reading; one that is not believable for this client's stature is refused, and so is a
+   * day to come.
+   */
   public Client measure(UUID clientId, Measurement m) {
     return view(
         transactions.write(
@@ -225,7 +289,9 @@ public class Clients {
               ClientEntity e = entity(clientId);
               m.kind().check(m.value(), estimate(rows(e)).body().statureM());
               checkDay(m.on());
-              measurements.saveAndFlush(new MeasurementEntity(UUID.randomUUID(), coach.id(), e.getId(), m, clock.instant()));
+              measurements.saveAndFlush(
+                  new MeasurementEntity(
+                      UUID.randomUUID(), coach.id(), e.getId(), m, clock.instant()));
               return rows(e);
             }));
   }
@@ -236,7 +302,10 @@ public class Clients {
         transactions.write(
             () -> {
               ClientEntity e = entity(clientId);
-              measurements.delete(measurements.findByIdAndClientIdAndCoachId(readingId, e.getId(), coach.id()).orElseThrow(() -> new NotFound("reading")));
+              measurements.delete(
+                  measurements
+                      .findByIdAndClientIdAndCoachId(readingId, e.getId(), coach.id())
+                      .orElseThrow(() -> new NotFound("reading")));
               measurements.flush();
               return rows(e);
             }));
@@ -250,7 +319,9 @@ public class Clients {
     return liftsOf(entity(clientId)).stream().map(l -> new Lift(l.getId(), l.lift())).toList();
   }
 
-  /** Adds a known lift; one that this body could not have done is refused, and so is a day to come. */
+  /**
+   * Adds a known lift; one that this body could not have done is refused, and so is a day to come.
+   */
   public Client addLift(UUID clientId, KnownLift lift) {
     checkDay(lift.on());
     Rows before = transactions.read(() -> rows(entity(clientId)));
@@ -259,7 +330,9 @@ public class Clients {
         transactions.write(
             () -> {
               ClientEntity e = entity(clientId);
-              lifts.saveAndFlush(new KnownLiftEntity(UUID.randomUUID(), coach.id(), e.getId(), lift, clock.instant()));
+              lifts.saveAndFlush(
+                  new KnownLiftEntity(
+                      UUID.randomUUID(), coach.id(), e.getId(), lift, clock.instant()));
               return rows(e);
             }));
   }
@@ -270,7 +343,10 @@ public class Clients {
         transactions.write(
             () -> {
               ClientEntity e = entity(clientId);
-              lifts.delete(lifts.findByIdAndClientIdAndCoachId(liftId, e.getId(), coach.id()).orElseThrow(() -> new NotFound("lift")));
+              lifts.delete(
+                  lifts
+                      .findByIdAndClientIdAndCoachId(liftId, e.getId(), coach.id())
+                      .orElseThrow(() -> new NotFound("lift")));
               lifts.flush();
               return rows(e);
             }));
@@ -297,7 +373,8 @@ public class Clients {
   }
 
   private List<MeasurementEntity> readingsOf(ClientEntity e) {
-    return measurements.findByCoachIdAndClientIdOrderByTakenOnAscCreatedAtAsc(coach.id(), e.getId());
+    return measurements.findByCoachIdAndClientIdOrderByTakenOnAscCreatedAtAsc(
+        coach.id(), e.getId());
   }
 
   private ClientEntity entity(UUID id) {
@@ -338,9 +415,23 @@ public class Clients {
     Readings readings = readings(r.readings());
     BodyEstimate usual = estimate(r);
     List<KnownLift> own = r.lifts().stream().map(KnownLiftEntity::lift).toList();
-    Optional<Calibration> strength = own.isEmpty() ? Optional.empty() : strengths.get(new StrengthKey(usual.body(), own), k -> Calibration.of(k.usual(), k.lifts()));
+    Optional<Calibration> strength =
+        own.isEmpty()
+            ? Optional.empty()
+            : strengths.get(
+                new StrengthKey(usual.body(), own), k -> Calibration.of(k.usual(), k.lifts()));
     BodyEstimate estimate = strength.map(s -> s.applied(usual)).orElse(usual);
-    return new Client(e.getId(), e.getVersion(), e.getName(), e.intake(), e.profile(), e.cautions(), readings, estimate, strength, e.isLearns());
+    return new Client(
+        e.getId(),
+        e.getVersion(),
+        e.getName(),
+        e.intake(),
+        e.profile(),
+        e.cautions(),
+        readings,
+        estimate,
+        strength,
+        e.isLearns());
   }
 
   private static Readings readings(List<MeasurementEntity> measured) {

@@ -55,7 +55,10 @@ import org.springframework.context.event.EventListener;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
-/** An invented island town: two gyms, a few clients of different build, eight weeks of records, a planned week. Loaded once, into an empty account. Nobody here exists. */
+/**
+ * An invented island town: two gyms, a few clients of different build, eight weeks of records, a
+ * planned week. Loaded once, into an empty account. Nobody here exists.
+ */
 @Component
 @ConditionalOnProperty("istmo.demo")
 class DemoData {
@@ -70,7 +73,14 @@ class DemoData {
   private final CurrentCoach coach;
   private final Clock clock;
 
-  DemoData(Clients clients, Gyms gyms, DemoRecords records, Weeks weeks, Composing composing, CurrentCoach coach, Clock clock) {
+  DemoData(
+      Clients clients,
+      Gyms gyms,
+      DemoRecords records,
+      Weeks weeks,
+      Composing composing,
+      CurrentCoach coach,
+      Clock clock) {
     this.weeks = weeks;
     this.composing = composing;
     this.coach = coach;
@@ -94,47 +104,180 @@ class DemoData {
   }
 
   private void write() {
-    Set<String> everything = Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
+    Set<String> everything =
+        Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
     Gym quayside = gyms.add("Quayside Hall", everything);
-    Gym boatshed = gyms.add("Boatshed", Set.of("barbell", "rack", "wedge", "fixed-track", "lying-curl", "bench", "dumbbells", "pull-down"));
-    Client oda = clients.add("Oda Fenwick", new Intake(1.66, 63, Sex.FEMALE, Thigh.SHORT, Ankle.FREE), new Profile(Optional.of(TrainingAge.YEARS), Optional.of(3), Optional.of(60), Set.of(Habit.SQUAT_TO_QUADS), Optional.of(Side.RIGHT), "Likes to see the plates go on.", Set.of("heel-raised-squat"), Set.of()), Cautions.none());
-    Client tarn = clients.add("Tarn Holloway", new Intake(1.90, 94, Sex.MALE, Thigh.LONG, Ankle.STIFF), new Profile(Optional.of(TrainingAge.MONTHS), Optional.of(2), Optional.of(50), Set.of(Habit.HINGE_TO_BACK), Optional.empty(), "", Set.of(), Set.of("deadlift")), Cautions.none());
-    Client pia = clients.add("Pia Lindqvale", new Intake(1.72, 70, Sex.FEMALE, Thigh.USUAL, Ankle.USUAL), Profile.unknown(), sore(new Soreness(PainFlag.KNEE, Set.of(SoreMovement.DEEP_KNEE), Approach.LESS_RANGE)));
-    clients.add("Joss Merrow", new Intake(1.76, 81, Sex.MALE, Thigh.USUAL, Ankle.USUAL), Profile.unknown(), sore(new Soreness(PainFlag.LOWER_BACK, Set.of(SoreMovement.LEANING), Approach.LEAVE_OUT)));
-    clients.add("Wren Calloway", new Intake(1.58, 54, Sex.FEMALE, Thigh.USUAL, Ankle.STIFF), Profile.unknown(), Cautions.none());
-    clients.add("Bo Harkness", new Intake(1.83, 105, Sex.MALE, Thigh.SHORT, Ankle.USUAL), Profile.unknown(), new Cautions(List.of(), List.of(new Cautions.Entry(Caution.HIGH_BLOOD_PRESSURE, Optional.empty())), List.of()));
-    clients.add("Sunniva Aldergate", new Intake(1.69, 66, Sex.FEMALE, Thigh.LONG, Ankle.USUAL), Profile.unknown(), Cautions.none());
-    clients.add("Rook Tamsin", new Intake(1.88, 82, Sex.MALE, Thigh.USUAL, Ankle.FREE), Profile.unknown(), Cautions.none());
-    clients.add("Mirren Oakshott", new Intake(1.63, 71, Sex.FEMALE, Thigh.SHORT, Ankle.STIFF), Profile.unknown(), Cautions.none());
-    clients.add("Caspar Windrow", new Intake(1.79, 90, Sex.MALE, Thigh.USUAL, Ankle.STIFF), Profile.unknown(), Cautions.none());
-    clients.add("Liv Ternholm", new Intake(1.75, 64, Sex.FEMALE, Thigh.LONG, Ankle.FREE), Profile.unknown(), Cautions.none());
-    clients.add("Edda Brackwater", new Intake(1.66, 58, Sex.FEMALE, Thigh.USUAL, Ankle.USUAL), Profile.unknown(), Cautions.none());
+    Gym boatshed =
+        gyms.add(
+            "Boatshed",
+            Set.of(
+                "barbell",
+                "rack",
+                "wedge",
+                "fixed-track",
+                "lying-curl",
+                "bench",
+                "dumbbells",
+                "pull-down"));
+    Client oda =
+        clients.add(
+            "Oda Fenwick",
+            new Intake(1.66, 63, Sex.FEMALE, Thigh.SHORT, Ankle.FREE),
+            new Profile(
+                Optional.of(TrainingAge.YEARS),
+                Optional.of(3),
+                Optional.of(60),
+                Set.of(Habit.SQUAT_TO_QUADS),
+                Optional.of(Side.RIGHT),
+                "Likes to see the plates go on.",
+                Set.of("heel-raised-squat"),
+                Set.of()),
+            Cautions.none());
+    Client tarn =
+        clients.add(
+            "Tarn Holloway",
+            new Intake(1.90, 94, Sex.MALE, Thigh.LONG, Ankle.STIFF),
+            new Profile(
+                Optional.of(TrainingAge.MONTHS),
+                Optional.of(2),
+                Optional.of(50),
+                Set.of(Habit.HINGE_TO_BACK),
+                Optional.empty(),
+                "",
+                Set.of(),
+                Set.of("deadlift")),
+            Cautions.none());
+    Client pia =
+        clients.add(
+            "Pia Lindqvale",
+            new Intake(1.72, 70, Sex.FEMALE, Thigh.USUAL, Ankle.USUAL),
+            Profile.unknown(),
+            sore(new Soreness(PainFlag.KNEE, Set.of(SoreMovement.DEEP_KNEE), Approach.LESS_RANGE)));
+    clients.add(
+        "Joss Merrow",
+        new Intake(1.76, 81, Sex.MALE, Thigh.USUAL, Ankle.USUAL),
+        Profile.unknown(),
+        sore(new Soreness(PainFlag.LOWER_BACK, Set.of(SoreMovement.LEANING), Approach.LEAVE_OUT)));
+    clients.add(
+        "Wren Calloway",
+        new Intake(1.58, 54, Sex.FEMALE, Thigh.USUAL, Ankle.STIFF),
+        Profile.unknown(),
+        Cautions.none());
+    clients.add(
+        "Bo Harkness",
+        new Intake(1.83, 105, Sex.MALE, Thigh.SHORT, Ankle.USUAL),
+        Profile.unknown(),
+        new Cautions(
+            List.of(),
+            List.of(new Cautions.Entry(Caution.HIGH_BLOOD_PRESSURE, Optional.empty())),
+            List.of()));
+    clients.add(
+        "Sunniva Aldergate",
+        new Intake(1.69, 66, Sex.FEMALE, Thigh.LONG, Ankle.USUAL),
+        Profile.unknown(),
+        Cautions.none());
+    clients.add(
+        "Rook Tamsin",
+        new Intake(1.88, 82, Sex.MALE, Thigh.USUAL, Ankle.FREE),
+        Profile.unknown(),
+        Cautions.none());
+    clients.add(
+        "Mirren Oakshott",
+        new Intake(1.63, 71, Sex.FEMALE, Thigh.SHORT, Ankle.STIFF),
+        Profile.unknown(),
+        Cautions.none());
+    clients.add(
+        "Caspar Windrow",
+        new Intake(1.79, 90, Sex.MALE, Thigh.USUAL, Ankle.STIFF),
+        Profile.unknown(),
+        Cautions.none());
+    clients.add(
+        "Liv Ternholm",
+        new Intake(1.75, 64, Sex.FEMALE, Thigh.LONG, Ankle.FREE),
+        Profile.unknown(),
+        Cautions.none());
+    clients.add(
+        "Edda Brackwater",
+        new Intake(1.66, 58, Sex.FEMALE, Thigh.USUAL, Ankle.USUAL),
+        Profile.unknown(),
+        Cautions.none());
 
     LocalDate today = LocalDate.now(clock);
     for (int week = 8; week >= 0; week -= 4) {
       measure(oda, MeasurementKind.MASS, Side.NONE, 63.6 - 0.1 * week, today.minusWeeks(week));
-      measure(oda, MeasurementKind.THIGH_GIRTH, Side.LEFT, 0.556 - 0.0015 * week, today.minusWeeks(week));
-      measure(oda, MeasurementKind.THIGH_GIRTH, Side.RIGHT, 0.561 - 0.001 * week, today.minusWeeks(week));
+      measure(
+          oda,
+          MeasurementKind.THIGH_GIRTH,
+          Side.LEFT,
+          0.556 - 0.0015 * week,
+          today.minusWeeks(week));
+      measure(
+          oda,
+          MeasurementKind.THIGH_GIRTH,
+          Side.RIGHT,
+          0.561 - 0.001 * week,
+          today.minusWeeks(week));
     }
     measure(oda, MeasurementKind.THIGH, Side.LEFT, 0.392, today.minusWeeks(8));
     measure(oda, MeasurementKind.THIGH, Side.LEFT, 0.396, today.minusWeeks(8));
     measure(oda, MeasurementKind.THIGH, Side.RIGHT, 0.395, today.minusWeeks(8));
 
-    clients.addLift(oda.id(), new KnownLift("heel-raised-squat/wedge", new PerformedSet(40, 8, 2), today.minusWeeks(2)));
-    clients.addLift(tarn.id(), new KnownLift("romanian-deadlift/usual", new PerformedSet(80, 10, 2), today.minusDays(4)));
-    quayside = gyms.know(quayside.id(), quayside.version(), "leg-press", Map.of("railAngle", 42.0, "sledMass", 52.0, "stop", 0.62));
-    quayside = gyms.know(quayside.id(), quayside.version(), "seated-curl", Map.of("step", 2.5, "thighPad", 1.0));
-    quayside = gyms.plates(quayside.id(), quayside.version(), new Plates(Map.of(20.0, 4, 15.0, 2, 10.0, 3, 5.0, 2, 2.5, 2, 1.25, 1)));
+    clients.addLift(
+        oda.id(),
+        new KnownLift("heel-raised-squat/wedge", new PerformedSet(40, 8, 2), today.minusWeeks(2)));
+    clients.addLift(
+        tarn.id(),
+        new KnownLift("romanian-deadlift/usual", new PerformedSet(80, 10, 2), today.minusDays(4)));
+    quayside =
+        gyms.know(
+            quayside.id(),
+            quayside.version(),
+            "leg-press",
+            Map.of("railAngle", 42.0, "sledMass", 52.0, "stop", 0.62));
+    quayside =
+        gyms.know(
+            quayside.id(), quayside.version(), "seated-curl", Map.of("step", 2.5, "thighPad", 1.0));
+    quayside =
+        gyms.plates(
+            quayside.id(),
+            quayside.version(),
+            new Plates(Map.of(20.0, 4, 15.0, 2, 10.0, 3, 5.0, 2, 2.5, 2, 1.25, 1)));
     gyms.pull(quayside.id(), quayside.version(), "leg-extension", pulls());
 
     records.quads(oda, quayside);
     records.hinges(tarn, boatshed);
     records.knee(pia, quayside);
-    records.today(oda, quayside, new Aim(Map.of("VL", 3, "RF", 2), Set.of()), "heel-raised-squat/wedge", "leg-extension-reclined/reclined", "seated-leg-curl/usual");
-    records.today(tarn, boatshed, new Aim(Map.of("GMAXM", 3, "BFL", 2), Set.of()), "romanian-deadlift/usual", "split-squat/lean");
+    records.today(
+        oda,
+        quayside,
+        new Aim(Map.of("VL", 3, "RF", 2), Set.of()),
+        "heel-raised-squat/wedge",
+        "leg-extension-reclined/reclined",
+        "seated-leg-curl/usual");
+    records.today(
+        tarn,
+        boatshed,
+        new Aim(Map.of("GMAXM", 3, "BFL", 2), Set.of()),
+        "romanian-deadlift/usual",
+        "split-squat/lean");
 
-    PlanBrief more = new PlanBrief(Map.of("VL", 3, "RF", 2, "GMAXM", 1), List.of("ERECTORS"), School.STRETCH.id(), Weights.USUAL.preset().id(), Map.of());
-    WeekPlan week = weeks.begin(oda.id(), quayside.id(), more, "Quads, winter", Optional.empty(), Optional.empty(), false, Pairing.NONE);
+    PlanBrief more =
+        new PlanBrief(
+            Map.of("VL", 3, "RF", 2, "GMAXM", 1),
+            List.of("ERECTORS"),
+            School.STRETCH.id(),
+            Weights.USUAL.preset().id(),
+            Map.of());
+    WeekPlan week =
+        weeks.begin(
+            oda.id(),
+            quayside.id(),
+            more,
+            "Quads, winter",
+            Optional.empty(),
+            Optional.empty(),
+            false,
+            Pairing.NONE);
     try {
       composing.compose(week.id(), week.version(), UUID.randomUUID(), COMPOSED_S);
     } catch (Conflict quicker) {
@@ -149,7 +292,14 @@ class DemoData {
     for (double at : new double[] {8, 35, 62, 90, 112}) {
       for (Pull.Direction d : List.of(Pull.Direction.UP, Pull.Direction.DOWN)) {
         Pull exact = new Pull(at, 0, 0.38, 40, d);
-        pulls.add(new Pull(at, (1 + off[pulls.size()]) * StandIn.forceN("leg-extension", Place.generic(Set.of()), exact), 0.38, 40, d));
+        pulls.add(
+            new Pull(
+                at,
+                (1 + off[pulls.size()])
+                    * StandIn.forceN("leg-extension", Place.generic(Set.of()), exact),
+                0.38,
+                40,
+                d));
       }
     }
     return pulls;

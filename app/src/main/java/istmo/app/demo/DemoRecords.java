@@ -23,7 +23,10 @@ import java.util.UUID;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
-/** Eight weeks of invented records: lifts that move, one that stalls, a side that falls behind, a knee that complains, a hinge that is felt in the back. */
+/**
+ * Eight weeks of invented records: lifts that move, one that stalls, a side that falls behind, a
+ * knee that complains, a hinge that is felt in the back.
+ */
 @Component
 @ConditionalOnProperty("istmo.demo")
 class DemoRecords {
@@ -39,7 +42,10 @@ class DemoRecords {
     this.clock = clock;
   }
 
-  /** Squats that rise, a leg extension that has stood still for five weeks, curls that are felt where they should be. */
+  /**
+   * Squats that rise, a leg extension that has stood still for five weeks, curls that are felt
+   * where they should be.
+   */
   void quads(Client client, Gym gym) {
     double[] squat = {30, 30, 32.5, 32.5, 35, 35, 37.5, 37.5};
     int[] best = {10, 11, 9, 11, 9, 11, 9, 10};
@@ -50,26 +56,67 @@ class DemoRecords {
           continue;
         }
         Instant at = begun(week, day);
-        Session s = plans.start(client.id(), gym.id(), new Aim(Map.of("VL", 3, "RF", 2), Set.of()), School.STRETCH, false, at);
+        Session s =
+            plans.start(
+                client.id(),
+                gym.id(),
+                new Aim(Map.of("VL", 3, "RF", 2), Set.of()),
+                School.STRETCH,
+                false,
+                at);
         int gain = day == 3 ? 1 : 0;
         UUID first = pin(s, "heel-raised-squat/wedge");
         for (int k = 0; k < 3; k++) {
-          log(s, first, at.plus(Duration.ofMinutes(4 + 4L * k)), set(squat[week], best[week] + gain - k, 2 - k / 2.0, Side.NONE, k + 1, k == 0 ? Set.of("VL", "RF") : Set.of(), Optional.empty()));
+          log(
+              s,
+              first,
+              at.plus(Duration.ofMinutes(4 + 4L * k)),
+              set(
+                  squat[week],
+                  best[week] + gain - k,
+                  2 - k / 2.0,
+                  Side.NONE,
+                  k + 1,
+                  k == 0 ? Set.of("VL", "RF") : Set.of(),
+                  Optional.empty()));
         }
         UUID second = pin(s, "leg-extension-reclined/reclined");
         for (int k = 0; k < 3; k++) {
-          log(s, second, at.plus(Duration.ofMinutes(20 + 3L * k)), set(35, extension[week] - (k == 2 ? 1 : 0), 1, Side.NONE, k + 1, k == 0 ? Set.of("RF") : Set.of(), Optional.empty()));
+          log(
+              s,
+              second,
+              at.plus(Duration.ofMinutes(20 + 3L * k)),
+              set(
+                  35,
+                  extension[week] - (k == 2 ? 1 : 0),
+                  1,
+                  Side.NONE,
+                  k + 1,
+                  k == 0 ? Set.of("RF") : Set.of(),
+                  Optional.empty()));
         }
         if (day == 0) {
           UUID third = pin(s, "seated-leg-curl/usual");
           for (int k = 0; k < 2; k++) {
-            log(s, third, at.plus(Duration.ofMinutes(33 + 3L * k)), set(25 + 2.5 * (week / 2), 14 - k, 2, Side.NONE, k + 1, k == 0 ? Set.of("BFL", "ST") : Set.of(), Optional.empty()));
+            log(
+                s,
+                third,
+                at.plus(Duration.ofMinutes(33 + 3L * k)),
+                set(
+                    25 + 2.5 * (week / 2),
+                    14 - k,
+                    2,
+                    Side.NONE,
+                    k + 1,
+                    k == 0 ? Set.of("BFL", "ST") : Set.of(),
+                    Optional.empty()));
           }
         }
         plans.finish(s.id(), at.plus(Duration.ofMinutes(45)));
       }
     }
-    floor.mark(client.id(), gym.id(), "leg-extension-reclined/reclined", "Back 5 · roller 2", begun(0, 0));
+    floor.mark(
+        client.id(), gym.id(), "leg-extension-reclined/reclined", "Back 5 · roller 2", begun(0, 0));
     floor.mark(client.id(), gym.id(), "seated-leg-curl/usual", "Seat 3 · thigh pad 4", begun(0, 0));
   }
 
@@ -80,15 +127,48 @@ class DemoRecords {
     int[] right = {10, 11, 11, 12, 12, 12, 13, 13};
     for (int week = 0; week < WEEKS; week++) {
       Instant at = begun(week, 1);
-      Session s = plans.start(client.id(), gym.id(), new Aim(Map.of("GMAXM", 3, "BFL", 2), Set.of()), School.STRETCH, false, at);
+      Session s =
+          plans.start(
+              client.id(),
+              gym.id(),
+              new Aim(Map.of("GMAXM", 3, "BFL", 2), Set.of()),
+              School.STRETCH,
+              false,
+              at);
       UUID first = pin(s, "romanian-deadlift/usual");
       for (int k = 0; k < 3; k++) {
-        log(s, first, at.plus(Duration.ofMinutes(4 + 4L * k)), set(hinge[week], 10 - (k == 2 ? 1 : 0), 2 - k / 2.0, Side.NONE, k + 1, k == 2 && week > 3 ? Set.of("ERECTORS") : Set.of(), Optional.empty()));
+        log(
+            s,
+            first,
+            at.plus(Duration.ofMinutes(4 + 4L * k)),
+            set(
+                hinge[week],
+                10 - (k == 2 ? 1 : 0),
+                2 - k / 2.0,
+                Side.NONE,
+                k + 1,
+                k == 2 && week > 3 ? Set.of("ERECTORS") : Set.of(),
+                Optional.empty()));
       }
       UUID second = pin(s, "split-squat/lean");
       for (int k = 0; k < 2; k++) {
-        log(s, second, at.plus(Duration.ofMinutes(20 + 4L * k)), set(15, left[week], 1, Side.LEFT, k + 1, k == 0 ? Set.of("GMAXM") : Set.of(), Optional.empty()));
-        log(s, second, at.plus(Duration.ofMinutes(22 + 4L * k)), set(15, right[week] - k, 1, Side.RIGHT, k + 1, Set.of(), Optional.empty()));
+        log(
+            s,
+            second,
+            at.plus(Duration.ofMinutes(20 + 4L * k)),
+            set(
+                15,
+                left[week],
+                1,
+                Side.LEFT,
+                k + 1,
+                k == 0 ? Set.of("GMAXM") : Set.of(),
+                Optional.empty()));
+        log(
+            s,
+            second,
+            at.plus(Duration.ofMinutes(22 + 4L * k)),
+            set(15, right[week] - k, 1, Side.RIGHT, k + 1, Set.of(), Optional.empty()));
       }
       plans.finish(s.id(), at.plus(Duration.ofMinutes(40)));
     }
@@ -99,14 +179,45 @@ class DemoRecords {
     int[] pain = {0, 1, 2, 0, 3, 4, 2, 4};
     for (int week = 0; week < WEEKS; week++) {
       Instant at = begun(week, 2);
-      Session s = plans.start(client.id(), gym.id(), new Aim(Map.of("VM", 2, "GMAXM", 2), Set.of()), School.STRETCH, false, at);
+      Session s =
+          plans.start(
+              client.id(),
+              gym.id(),
+              new Aim(Map.of("VM", 2, "GMAXM", 2), Set.of()),
+              School.STRETCH,
+              false,
+              at);
       UUID first = pin(s, "leg-press/high");
       for (int k = 0; k < 3; k++) {
-        log(s, first, at.plus(Duration.ofMinutes(5 + 4L * k)), set(80 + 5 * (week / 3), 12 - k, 2, Side.NONE, k + 1, Set.of(), k == 2 && pain[week] > 0 ? Optional.of(new Pain(PainFlag.KNEE, pain[week])) : Optional.empty()));
+        log(
+            s,
+            first,
+            at.plus(Duration.ofMinutes(5 + 4L * k)),
+            set(
+                80 + 5 * (week / 3),
+                12 - k,
+                2,
+                Side.NONE,
+                k + 1,
+                Set.of(),
+                k == 2 && pain[week] > 0
+                    ? Optional.of(new Pain(PainFlag.KNEE, pain[week]))
+                    : Optional.empty()));
       }
       UUID second = pin(s, "romanian-deadlift/usual");
       for (int k = 0; k < 3; k++) {
-        log(s, second, at.plus(Duration.ofMinutes(20 + 4L * k)), set(40 + 5 * (week / 2), 12, 2, Side.NONE, k + 1, k == 0 ? Set.of("GMAXM", "BFL") : Set.of(), Optional.empty()));
+        log(
+            s,
+            second,
+            at.plus(Duration.ofMinutes(20 + 4L * k)),
+            set(
+                40 + 5 * (week / 2),
+                12,
+                2,
+                Side.NONE,
+                k + 1,
+                k == 0 ? Set.of("GMAXM", "BFL") : Set.of(),
+                Optional.empty()));
       }
       plans.finish(s.id(), at.plus(Duration.ofMinutes(40)));
     }
@@ -121,7 +232,11 @@ class DemoRecords {
   }
 
   private Instant begun(int week, int day) {
-    return clock.instant().minus(Duration.ofDays(7L * (WEEKS - week))).plus(Duration.ofDays(day + 2L)).minus(Duration.ofHours(3));
+    return clock
+        .instant()
+        .minus(Duration.ofDays(7L * (WEEKS - week)))
+        .plus(Duration.ofDays(day + 2L))
+        .minus(Duration.ofHours(3));
   }
 
   private UUID pin(Session session, String candidate) {
@@ -129,11 +244,32 @@ class DemoRecords {
     return pinned.items().get(pinned.items().size() - 1).id();
   }
 
-  private static SetRecord set(double kg, int repetitions, double reserve, Side side, int number, Set<String> felt, Optional<Pain> pain) {
-    return new SetRecord(new PerformedSet(kg, repetitions, reserve), SetRecord.Kind.WORK, Optional.of(number), side, Optional.of(SetRecord.Range.FULL), Optional.of(true), felt, pain);
+  private static SetRecord set(
+      double kg,
+      int repetitions,
+      double reserve,
+      Side side,
+      int number,
+      Set<String> felt,
+      Optional<Pain> pain) {
+    return new SetRecord(
+        new PerformedSet(kg, repetitions, reserve),
+        SetRecord.Kind.WORK,
+        Optional.of(number),
+        side,
+        Optional.of(SetRecord.Range.FULL),
+        Optional.of(true),
+        felt,
+        pain);
   }
 
   private void log(Session session, UUID item, Instant at, SetRecord set) {
-    plans.take(new Plans.SetMessage(session.id(), item, UUID.randomUUID(), new SetRegister.State<>(1, 0, "demo", false, set), at));
+    plans.take(
+        new Plans.SetMessage(
+            session.id(),
+            item,
+            UUID.randomUUID(),
+            new SetRegister.State<>(1, 0, "demo", false, set),
+            at));
   }
 }

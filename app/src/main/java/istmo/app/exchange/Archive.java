@@ -46,7 +46,9 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Everything that is kept of one client, or of all: taken out as one document, or erased for good. */
+/**
+ * Everything that is kept of one client, or of all: taken out as one document, or erased for good.
+ */
 @Service
 public class Archive {
   private final Clients clients;
@@ -59,7 +61,16 @@ public class Archive {
   private final Schools schools;
   private final Clock clock;
 
-  Archive(Clients clients, Plans plans, PlanStore weeks, Floor floor, Answers answers, Gyms gyms, Variants variants, Schools schools, Clock clock) {
+  Archive(
+      Clients clients,
+      Plans plans,
+      PlanStore weeks,
+      Floor floor,
+      Answers answers,
+      Gyms gyms,
+      Variants variants,
+      Schools schools,
+      Clock clock) {
     this.clients = clients;
     this.plans = plans;
     this.weeks = weeks;
@@ -74,12 +85,36 @@ public class Archive {
   /** A client's file, with the gyms, own variants and own schools that it names. */
   public ArchiveDocument of(UUID clientId) {
     List<Gym> places = gyms.all();
-    ClientFile client = client(clientId, clients.whole(clientId), names(places), variants.candidates());
-    Set<String> named = Stream.of(client.sessions().stream().map(SessionFile::gym), client.weeks().stream().map(WeekFile::gym), client.marks().stream().map(MarkFile::gym)).flatMap(x -> x).collect(Collectors.toSet());
+    ClientFile client =
+        client(clientId, clients.whole(clientId), names(places), variants.candidates());
+    Set<String> named =
+        Stream.of(
+                client.sessions().stream().map(SessionFile::gym),
+                client.weeks().stream().map(WeekFile::gym),
+                client.marks().stream().map(MarkFile::gym))
+            .flatMap(x -> x)
+            .collect(Collectors.toSet());
     Set<String> candidates =
-        Stream.of(client.sessions().stream().flatMap(s -> s.items().stream()).map(ItemFile::candidateId), client.weeks().stream().flatMap(w -> w.plan().week().items().stream()).map(i -> i.candidateId()), client.marks().stream().map(MarkFile::candidateId)).flatMap(x -> x).collect(Collectors.toSet());
-    Set<String> judged = Stream.concat(client.sessions().stream().map(SessionFile::school), client.weeks().stream().map(w -> w.brief().school())).collect(Collectors.toSet());
-    return document(places.stream().filter(g -> named.contains(g.name())).toList(), variants.all().stream().filter(v -> candidates.contains(v.candidate().id())).toList(), schools.listed().stream().filter(s -> judged.contains(s.school().id())).toList(), List.of(client));
+        Stream.of(
+                client.sessions().stream()
+                    .flatMap(s -> s.items().stream())
+                    .map(ItemFile::candidateId),
+                client.weeks().stream()
+                    .flatMap(w -> w.plan().week().items().stream())
+                    .map(i -> i.candidateId()),
+                client.marks().stream().map(MarkFile::candidateId))
+            .flatMap(x -> x)
+            .collect(Collectors.toSet());
+    Set<String> judged =
+        Stream.concat(
+                client.sessions().stream().map(SessionFile::school),
+                client.weeks().stream().map(w -> w.brief().school()))
+            .collect(Collectors.toSet());
+    return document(
+        places.stream().filter(g -> named.contains(g.name())).toList(),
+        variants.all().stream().filter(v -> candidates.contains(v.candidate().id())).toList(),
+        schools.listed().stream().filter(s -> judged.contains(s.school().id())).toList(),
+        List.of(client));
   }
 
   /** The whole account. Passwords are not in it. */
@@ -87,7 +122,13 @@ public class Archive {
     List<Gym> places = gyms.all();
     Map<UUID, String> names = names(places);
     Function<String, Candidate> candidates = variants.candidates();
-    return document(places, variants.all(), schools.listed(), clients.wholes().entrySet().stream().map(c -> client(c.getKey(), c.getValue(), names, candidates)).toList());
+    return document(
+        places,
+        variants.all(),
+        schools.listed(),
+        clients.wholes().entrySet().stream()
+            .map(c -> client(c.getKey(), c.getValue(), names, candidates))
+            .toList());
   }
 
   /** Every set of a client as a table for spreadsheets. */
@@ -97,7 +138,10 @@ public class Archive {
     return RecordCsv.write(plans.history(clientId), id -> candidates.apply(id).name());
   }
 
-  /** Client, readings, lifts, sessions and sets, and planned weeks with their links. Nothing of it is left, and there is no way back. */
+  /**
+   * Client, readings, lifts, sessions and sets, and planned weeks with their links. Nothing of it
+   * is left, and there is no way back.
+   */
   @Transactional
   public void erase(UUID clientId) {
     clients.check(clientId);
@@ -106,13 +150,25 @@ public class Archive {
     clients.erase(clientId);
   }
 
-  private ArchiveDocument document(List<Gym> places, List<Variants.Own> own, List<Schools.Listed> judged, List<ClientFile> files) {
+  private ArchiveDocument document(
+      List<Gym> places,
+      List<Variants.Own> own,
+      List<Schools.Listed> judged,
+      List<ClientFile> files) {
     return new ArchiveDocument(
         ArchiveDocument.FORMAT,
         ArchiveDocument.VERSION,
         clock.instant(),
         places.stream().map(Archive::gym).toList(),
-        own.stream().map(v -> new VariantFile(v.candidate().id(), v.candidate().name(), v.candidate().usual().values(), v.retired())).toList(),
+        own.stream()
+            .map(
+                v ->
+                    new VariantFile(
+                        v.candidate().id(),
+                        v.candidate().name(),
+                        v.candidate().usual().values(),
+                        v.retired()))
+            .toList(),
         judged.stream().filter(Schools.Listed::own).map(Archive::school).toList(),
         files);
   }
@@ -122,15 +178,31 @@ public class Archive {
   }
 
   private static GymFile gym(Gym g) {
-    return new GymFile(g.name(), g.place().equipment(), g.place().measured(), g.place().plates().pairs().entrySet().stream().map(e -> new PlatesFile(e.getKey(), e.getValue())).toList(), g.pulls());
+    return new GymFile(
+        g.name(),
+        g.place().equipment(),
+        g.place().measured(),
+        g.place().plates().pairs().entrySet().stream()
+            .map(e -> new PlatesFile(e.getKey(), e.getValue()))
+            .toList(),
+        g.pulls());
   }
 
   private static SchoolFile school(Schools.Listed l) {
     School s = l.school();
-    return new SchoolFile(s.id(), s.label(), s.reason(), s.lengthBias(), s.passiveWeight(), s.activityTrust(), s.basics(), l.retired());
+    return new SchoolFile(
+        s.id(),
+        s.label(),
+        s.reason(),
+        s.lengthBias(),
+        s.passiveWeight(),
+        s.activityTrust(),
+        s.basics(),
+        l.retired());
   }
 
-  private ClientFile client(UUID id, Clients.Whole c, Map<UUID, String> places, Function<String, Candidate> candidates) {
+  private ClientFile client(
+      UUID id, Clients.Whole c, Map<UUID, String> places, Function<String, Candidate> candidates) {
     Intake i = c.intake();
     Cautions cautions = c.cautions();
     return new ClientFile(
@@ -140,34 +212,122 @@ public class Archive {
         i.sex(),
         i.thigh(),
         i.ankle(),
-        cautions.sores().stream().map(x -> new SorenessFile(x.joint(), x.movements(), x.approach())).toList(),
-        cautions.entries().stream().map(e -> new CautionFile(e.caution(), e.clearance().map(Cautions.Clearance::by).orElse(null), e.clearance().map(Cautions.Clearance::on).orElse(null))).toList(),
-        cautions.restrictions().stream().map(r -> new RestrictionFile(r.by(), r.on(), r.text(), r.kneeMaxDeg().orElse(null), r.hipMaxDeg().orElse(null), r.noLoadedBack())).toList(),
+        cautions.sores().stream()
+            .map(x -> new SorenessFile(x.joint(), x.movements(), x.approach()))
+            .toList(),
+        cautions.entries().stream()
+            .map(
+                e ->
+                    new CautionFile(
+                        e.caution(),
+                        e.clearance().map(Cautions.Clearance::by).orElse(null),
+                        e.clearance().map(Cautions.Clearance::on).orElse(null)))
+            .toList(),
+        cautions.restrictions().stream()
+            .map(
+                r ->
+                    new RestrictionFile(
+                        r.by(),
+                        r.on(),
+                        r.text(),
+                        r.kneeMaxDeg().orElse(null),
+                        r.hipMaxDeg().orElse(null),
+                        r.noLoadedBack()))
+            .toList(),
         profile(c.profile()),
-        c.readings().stream().map(m -> new ReadingFile(m.kind(), m.side(), m.value(), m.on())).toList(),
-        c.lifts().stream().map(l -> new LiftFile(l.candidateId(), l.set().loadKg(), l.set().repetitions(), l.set().reserve(), l.on())).toList(),
+        c.readings().stream()
+            .map(m -> new ReadingFile(m.kind(), m.side(), m.value(), m.on()))
+            .toList(),
+        c.lifts().stream()
+            .map(
+                l ->
+                    new LiftFile(
+                        l.candidateId(),
+                        l.set().loadKg(),
+                        l.set().repetitions(),
+                        l.set().reserve(),
+                        l.on()))
+            .toList(),
         plans.history(id).stream().map(s -> session(s, candidates)).toList(),
-        weeks.kept(id).stream().map(w -> new WeekFile(places.get(w.gymId()), w.createdAt(), w.changedAt(), w.removedAt().orElse(null), w.brief(), w.document())).toList(),
+        weeks.kept(id).stream()
+            .map(
+                w ->
+                    new WeekFile(
+                        places.get(w.gymId()),
+                        w.createdAt(),
+                        w.changedAt(),
+                        w.removedAt().orElse(null),
+                        w.brief(),
+                        w.document()))
+            .toList(),
         c.learns(),
-        floor.marks(id).stream().map(m -> new MarkFile(places.get(m.gymId()), m.candidateId(), m.words(), m.changedAt())).toList(),
-        answers.of(id).stream().map(a -> new AnswerFile(a.kind(), a.subject(), a.taken().map(Lesson.Proposal::act).orElse(null), a.taken().map(Lesson.Proposal::words).orElse(null), a.at())).toList());
+        floor.marks(id).stream()
+            .map(
+                m -> new MarkFile(places.get(m.gymId()), m.candidateId(), m.words(), m.changedAt()))
+            .toList(),
+        answers.of(id).stream()
+            .map(
+                a ->
+                    new AnswerFile(
+                        a.kind(),
+                        a.subject(),
+                        a.taken().map(Lesson.Proposal::act).orElse(null),
+                        a.taken().map(Lesson.Proposal::words).orElse(null),
+                        a.at()))
+            .toList());
   }
 
   private static ProfileFile profile(Profile p) {
-    return new ProfileFile(p.trainingAge().orElse(null), p.daysAWeek().orElse(null), p.minutes().orElse(null), p.habits(), p.strongerSide().orElse(null), p.notes(), p.likes(), p.dislikes());
+    return new ProfileFile(
+        p.trainingAge().orElse(null),
+        p.daysAWeek().orElse(null),
+        p.minutes().orElse(null),
+        p.habits(),
+        p.strongerSide().orElse(null),
+        p.notes(),
+        p.likes(),
+        p.dislikes());
   }
 
   private static SessionFile session(Session s, Function<String, Candidate> candidates) {
-    return new SessionFile(s.gym().name(), s.brief().aim(), s.brief().keepOut(), s.brief().school(), s.brief().stiffDay(), s.createdAt(), s.finishedAt().orElse(null), s.items().stream().map(i -> item(i, candidates)).toList());
+    return new SessionFile(
+        s.gym().name(),
+        s.brief().aim(),
+        s.brief().keepOut(),
+        s.brief().school(),
+        s.brief().stiffDay(),
+        s.createdAt(),
+        s.finishedAt().orElse(null),
+        s.items().stream().map(i -> item(i, candidates)).toList());
   }
 
   private static ItemFile item(Session.Item i, Function<String, Candidate> candidates) {
-    return new ItemFile(i.candidateId(), candidates.apply(i.candidateId()).name(), i.setup(), i.asked().words(), i.asked().prescription().orElse(null), i.asked().bout().orElse(null), i.asked().loadShare(), i.ended(), i.sets().stream().map(Archive::set).toList());
+    return new ItemFile(
+        i.candidateId(),
+        candidates.apply(i.candidateId()).name(),
+        i.setup(),
+        i.asked().words(),
+        i.asked().prescription().orElse(null),
+        i.asked().bout().orElse(null),
+        i.asked().loadShare(),
+        i.ended(),
+        i.sets().stream().map(Archive::set).toList());
   }
 
   private static SetFile set(Session.LoggedSet s) {
     SetRecord r = s.record();
     return new SetFile(
-        s.id(), r.done().loadKg(), r.done().repetitions(), r.done().reserve(), r.kind(), r.number().orElse(null), r.side(), r.range().orElse(null), r.tempoKept().orElse(null), r.felt(), r.pain().map(p -> new PainFile(p.joint(), p.level())).orElse(null), s.performedAt());
+        s.id(),
+        r.done().loadKg(),
+        r.done().repetitions(),
+        r.done().reserve(),
+        r.kind(),
+        r.number().orElse(null),
+        r.side(),
+        r.range().orElse(null),
+        r.tempoKept().orElse(null),
+        r.felt(),
+        r.pain().map(p -> new PainFile(p.joint(), p.level())).orElse(null),
+        s.performedAt());
   }
 }

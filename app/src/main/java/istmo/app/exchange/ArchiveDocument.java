@@ -25,60 +25,151 @@ import java.util.Set;
 import java.util.UUID;
 
 /**
- * Everything of one client, or of a whole account, as it goes out and comes in again (docs/formats.md). Lengths in m, masses in kg, angles in deg, days and moments in ISO 8601.
+ * Everything of one client, or of a whole account, as it goes out and comes in again
+ * (docs/formats.md). Lengths in m, masses in kg, angles in deg, days and moments in ISO 8601.
  *
  * @param gyms that the clients' sessions, weeks and marks are of; all of them in an account's file
  * @param variants own variants that are named in it; all of them in an account's file
  * @param schools likewise
  */
-public record ArchiveDocument(String format, Integer version, Instant exportedAt, List<GymFile> gyms, List<VariantFile> variants, List<SchoolFile> schools, List<ClientFile> clients) {
+public record ArchiveDocument(
+    String format,
+    Integer version,
+    Instant exportedAt,
+    List<GymFile> gyms,
+    List<VariantFile> variants,
+    List<SchoolFile> schools,
+    List<ClientFile> clients) {
   public static final String FORMAT = "istmo-archive";
   public static final int VERSION = 1;
 
   public record PlatesFile(Double kg, Integer pairs) {}
 
-  /** @param measured item id to detail id to value; {@code pulls} item id to pulls with a hanging scale */
-  public record GymFile(String name, Set<String> equipment, Map<String, Map<String, Double>> measured, List<PlatesFile> plates, Map<String, List<Pull>> pulls) {}
+  /**
+   * @param measured item id to detail id to value; {@code pulls} item id to pulls with a hanging
+   *     scale
+   */
+  public record GymFile(
+      String name,
+      Set<String> equipment,
+      Map<String, Map<String, Double>> measured,
+      List<PlatesFile> plates,
+      Map<String, List<Pull>> pulls) {}
 
-  /** @param id as candidates name it: "exercise/own-…" */
+  /**
+   * @param id as candidates name it: "exercise/own-…"
+   */
   public record VariantFile(String id, String name, Map<String, Double> setup, Boolean retired) {}
 
-  public record SchoolFile(String id, String label, String reason, Double lengthBias, Double passiveWeight, Double activityTrust, Double basics, Boolean retired) {}
+  public record SchoolFile(
+      String id,
+      String label,
+      String reason,
+      Double lengthBias,
+      Double passiveWeight,
+      Double activityTrust,
+      Double basics,
+      Boolean retired) {}
 
-  public record SorenessFile(PainFlag joint, Set<SoreMovement> movements, Soreness.Approach approach) {}
+  public record SorenessFile(
+      PainFlag joint, Set<SoreMovement> movements, Soreness.Approach approach) {}
 
   public record ProfileFile(
-      @MayBeMissing Profile.TrainingAge trainingAge, @MayBeMissing Integer daysAWeek, @MayBeMissing Integer minutes, Set<Habit> habits, @MayBeMissing Side strongerSide, String notes, Set<String> likes, Set<String> dislikes) {}
+      @MayBeMissing Profile.TrainingAge trainingAge,
+      @MayBeMissing Integer daysAWeek,
+      @MayBeMissing Integer minutes,
+      Set<Habit> habits,
+      @MayBeMissing Side strongerSide,
+      String notes,
+      Set<String> likes,
+      Set<String> dislikes) {}
 
-  public record CautionFile(Caution caution, @MayBeMissing String clearedBy, @MayBeMissing LocalDate clearedOn) {}
+  public record CautionFile(
+      Caution caution, @MayBeMissing String clearedBy, @MayBeMissing LocalDate clearedOn) {}
 
-  public record RestrictionFile(String by, LocalDate on, String text, @MayBeMissing Double kneeMaxDeg, @MayBeMissing Double hipMaxDeg, Boolean noLoadedBack) {}
+  public record RestrictionFile(
+      String by,
+      LocalDate on,
+      String text,
+      @MayBeMissing Double kneeMaxDeg,
+      @MayBeMissing Double hipMaxDeg,
+      Boolean noLoadedBack) {}
 
   public record ReadingFile(MeasurementKind kind, Side side, Double value, LocalDate on) {}
 
-  public record LiftFile(String candidateId, Double loadKg, Integer repetitions, Double reserve, LocalDate on) {}
+  public record LiftFile(
+      String candidateId, Double loadKg, Integer repetitions, Double reserve, LocalDate on) {}
 
   public record PainFile(PainFlag joint, Integer level) {}
 
-  /** @param id kept where it is free */
+  /**
+   * @param id kept where it is free
+   */
   public record SetFile(
-      UUID id, Double loadKg, Integer repetitions, Double reserve, @MayBeMissing SetRecord.Kind kind, @MayBeMissing Integer number, @MayBeMissing Side side, @MayBeMissing SetRecord.Range range, @MayBeMissing Boolean tempoKept, @MayBeMissing Set<String> felt, @MayBeMissing PainFile pain, Instant performedAt) {}
+      UUID id,
+      Double loadKg,
+      Integer repetitions,
+      Double reserve,
+      @MayBeMissing SetRecord.Kind kind,
+      @MayBeMissing Integer number,
+      @MayBeMissing Side side,
+      @MayBeMissing SetRecord.Range range,
+      @MayBeMissing Boolean tempoKept,
+      @MayBeMissing Set<String> felt,
+      @MayBeMissing PainFile pain,
+      Instant performedAt) {}
 
-  /** @param name of the candidate, for people; it is not read back */
+  /**
+   * @param name of the candidate, for people; it is not read back
+   */
   public record ItemFile(
-      String candidateId, String name, Map<String, Double> setup, List<String> prescribed, @MayBeMissing PrescriptionDocument prescription, @MayBeMissing Integer bout, @MayBeMissing Double loadShare, @MayBeMissing Boolean ended, List<SetFile> sets) {}
+      String candidateId,
+      String name,
+      Map<String, Double> setup,
+      List<String> prescribed,
+      @MayBeMissing PrescriptionDocument prescription,
+      @MayBeMissing Integer bout,
+      @MayBeMissing Double loadShare,
+      @MayBeMissing Boolean ended,
+      List<SetFile> sets) {}
 
-  /** @param gym its name */
-  public record SessionFile(String gym, Map<String, Integer> aim, List<String> keepOut, String school, Boolean stiffToday, Instant createdAt, @MayBeMissing Instant finishedAt, List<ItemFile> items) {}
+  /**
+   * @param gym its name
+   */
+  public record SessionFile(
+      String gym,
+      Map<String, Integer> aim,
+      List<String> keepOut,
+      String school,
+      Boolean stiffToday,
+      Instant createdAt,
+      @MayBeMissing Instant finishedAt,
+      List<ItemFile> items) {}
 
-  public record WeekFile(String gym, Instant createdAt, Instant changedAt, @MayBeMissing Instant removedAt, PlanBrief brief, PlanDocument plan) {}
+  public record WeekFile(
+      String gym,
+      Instant createdAt,
+      Instant changedAt,
+      @MayBeMissing Instant removedAt,
+      PlanBrief brief,
+      PlanDocument plan) {}
 
   public record MarkFile(String gym, String candidateId, String words, Instant changedAt) {}
 
-  /** @param act and {@code words}: the proposal that was agreed to; missing where the lesson was dismissed */
-  public record AnswerFile(Lesson.Kind kind, String subject, @MayBeMissing Lesson.Act act, @MayBeMissing String words, Instant at) {}
+  /**
+   * @param act and {@code words}: the proposal that was agreed to; missing where the lesson was
+   *     dismissed
+   */
+  public record AnswerFile(
+      Lesson.Kind kind,
+      String subject,
+      @MayBeMissing Lesson.Act act,
+      @MayBeMissing String words,
+      Instant at) {}
 
-  /** @param sessions oldest first */
+  /**
+   * @param sessions oldest first
+   */
   public record ClientFile(
       String name,
       Double statureM,

@@ -8,10 +8,10 @@ import istmo.app.exchange.ArchiveReading.ReadVariant;
 import istmo.app.floor.Floor;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
-import istmo.app.platform.Names;
-import istmo.app.platform.Transactions;
 import istmo.app.plans.Bringing;
 import istmo.app.plans.SessionBrief;
+import istmo.app.platform.Names;
+import istmo.app.platform.Transactions;
 import istmo.app.record.Answers;
 import istmo.app.schools.Schools;
 import istmo.app.weeks.PlanBrief;
@@ -53,7 +53,18 @@ public class ArchiveImport {
   private final JsonMapper json;
   private final Transactions transactions;
 
-  ArchiveImport(Clients clients, Gyms gyms, Variants variants, Schools schools, Bringing bringing, PlanStore weeks, Floor floor, Answers answers, Clock clock, JsonMapper json, Transactions transactions) {
+  ArchiveImport(
+      Clients clients,
+      Gyms gyms,
+      Variants variants,
+      Schools schools,
+      Bringing bringing,
+      PlanStore weeks,
+      Floor floor,
+      Answers answers,
+      Clock clock,
+      JsonMapper json,
+      Transactions transactions) {
     this.transactions = transactions;
     this.clients = clients;
     this.gyms = gyms;
@@ -70,28 +81,41 @@ public class ArchiveImport {
   /**
    * What a coach says of a file.
    *
-   * @param gyms which of the coach's gyms one of the file is, by its name there; where nothing is said the one of that name, or else a new one
+   * @param gyms which of the coach's gyms one of the file is, by its name there; where nothing is
+   *     said the one of that name, or else a new one
    * @param names how a client is to be called here; empty to leave one out
    */
   public record Wished(Map<String, UUID> gyms, Map<String, String> names) {}
 
-  /** @param here the gym that it will be; empty for a new one */
+  /**
+   * @param here the gym that it will be; empty for a new one
+   */
   public record GymLine(String name, int items, Optional<UUID> here) {}
 
   /**
    * @param as how it will be called; empty where it is left out
    * @param taken whether the coach has a client of that name
    */
-  public record ClientLine(String name, int sessions, int sets, int weeks, Optional<String> as, boolean taken) {}
+  public record ClientLine(
+      String name, int sessions, int sets, int weeks, Optional<String> as, boolean taken) {}
 
-  /** @param faults everything that stands in the way */
-  public record Preview(List<ClientLine> clients, List<GymLine> gyms, int variants, int schools, List<InvalidInput.Fault> faults) {
+  /**
+   * @param faults everything that stands in the way
+   */
+  public record Preview(
+      List<ClientLine> clients,
+      List<GymLine> gyms,
+      int variants,
+      int schools,
+      List<InvalidInput.Fault> faults) {
     public boolean ready() {
       return faults.isEmpty();
     }
   }
 
-  /** @param clients their ids here, by the name in the file */
+  /**
+   * @param clients their ids here, by the name in the file
+   */
   public record BroughtIn(Map<String, UUID> clients, int sessions, int sets, int weeks) {}
 
   /** What is in a file, and what stands in the way of bringing it in. */
@@ -108,11 +132,20 @@ public class ArchiveImport {
     Set<String> named = new TreeSet<>(file.gyms.keySet());
     file.read.forEach(c -> named.addAll(c.gyms()));
     for (String name : named) {
-      Optional<UUID> here = Optional.ofNullable(wished.gyms().get(name)).or(() -> Optional.ofNullable(byName.get(name)).map(Gym::id));
-      if (here.filter(id -> !ids.contains(id)).isPresent() || here.isEmpty() && !file.gyms.containsKey(name)) {
+      Optional<UUID> here =
+          Optional.ofNullable(wished.gyms().get(name))
+              .or(() -> Optional.ofNullable(byName.get(name)).map(Gym::id));
+      if (here.filter(id -> !ids.contains(id)).isPresent()
+          || here.isEmpty() && !file.gyms.containsKey(name)) {
         faults.add(new InvalidInput.Fault("gyms." + name, "say which of your gyms it is"));
       }
-      places.add(new GymLine(name, Optional.ofNullable(file.gyms.get(name)).map(g -> g.place().equipment().size()).orElse(0), here));
+      places.add(
+          new GymLine(
+              name,
+              Optional.ofNullable(file.gyms.get(name))
+                  .map(g -> g.place().equipment().size())
+                  .orElse(0),
+              here));
     }
     Set<String> taken = new HashSet<>(clients.names());
     List<ClientLine> lines = new ArrayList<>();
@@ -121,14 +154,27 @@ public class ArchiveImport {
       String as = Optional.ofNullable(wished.names().get(name)).orElse(name).strip();
       boolean clash = !as.isEmpty() && !taken.add(as);
       if (clash) {
-        faults.add(new InvalidInput.Fault("names." + name, "another client is called " + as + ": give another name, or leave this one out"));
+        faults.add(
+            new InvalidInput.Fault(
+                "names." + name,
+                "another client is called " + as + ": give another name, or leave this one out"));
       }
       if (as.isEmpty()) {
         faults.removeIf(f -> f.field().startsWith(c.at())); // what is left out harms nobody
       } else {
         InvalidInput.gather(faults, "names." + name + ".", () -> Names.checked(as));
       }
-      lines.add(new ClientLine(name, c.sessions().size(), c.sessions().stream().flatMap(s -> s.items().stream()).mapToInt(i -> i.sets().size()).sum(), c.weeks().size(), Optional.of(as).filter(a -> !a.isEmpty()), clash));
+      lines.add(
+          new ClientLine(
+              name,
+              c.sessions().size(),
+              c.sessions().stream()
+                  .flatMap(s -> s.items().stream())
+                  .mapToInt(i -> i.sets().size())
+                  .sum(),
+              c.weeks().size(),
+              Optional.of(as).filter(a -> !a.isEmpty()),
+              clash));
     }
     return new Preview(lines, places, file.variants.size(), file.schools.size(), faults);
   }
@@ -145,10 +191,17 @@ public class ArchiveImport {
       throw new InvalidInput(p.faults());
     }
     Map<String, UUID> places = new HashMap<>();
-    p.gyms().forEach(g -> places.put(g.name(), g.here().orElseGet(() -> {
-      ArchiveReading.ReadGym read = file.gyms.get(g.name());
-      return gyms.bringIn(read.name(), read.place(), read.pulls()).id();
-    })));
+    p.gyms()
+        .forEach(
+            g ->
+                places.put(
+                    g.name(),
+                    g.here()
+                        .orElseGet(
+                            () -> {
+                              ArchiveReading.ReadGym read = file.gyms.get(g.name());
+                              return gyms.bringIn(read.name(), read.place(), read.pulls()).id();
+                            })));
     Translation here = new Translation(places, own(file), judged(file));
     Map<String, UUID> ids = new HashMap<>();
     int sessions = 0;
@@ -166,21 +219,41 @@ public class ArchiveImport {
     return new BroughtIn(ids, sessions, sets, planned);
   }
 
-  /** What things of the file are called here: gyms, own variants and own schools by their names or ids there. */
-  private record Translation(Map<String, UUID> gyms, Map<String, String> variants, Map<String, String> schools) {
+  /**
+   * What things of the file are called here: gyms, own variants and own schools by their names or
+   * ids there.
+   */
+  private record Translation(
+      Map<String, UUID> gyms, Map<String, String> variants, Map<String, String> schools) {
     String candidate(String id) {
       return variants.getOrDefault(id, id);
     }
 
     Bringing.Kept session(ReadSession s) {
       SessionBrief b = s.brief();
-      return new Bringing.Kept(gyms.get(s.gym()), new SessionBrief(b.aim(), b.keepOut(), school(b.school()), b.stiffToday()), s.createdAt(), s.finishedAt(), s.items().stream().map(i -> new Bringing.KeptItem(candidate(i.candidateId()), i.setup(), i.asked(), i.ended(), i.sets())).toList());
+      return new Bringing.Kept(
+          gyms.get(s.gym()),
+          new SessionBrief(b.aim(), b.keepOut(), school(b.school()), b.stiffToday()),
+          s.createdAt(),
+          s.finishedAt(),
+          s.items().stream()
+              .map(
+                  i ->
+                      new Bringing.KeptItem(
+                          candidate(i.candidateId()), i.setup(), i.asked(), i.ended(), i.sets()))
+              .toList());
     }
 
     PlanStore.Kept week(ArchiveReading.ReadWeek w) {
       PlanStore.Kept k = w.at().apply(gyms.get(w.gym()));
       PlanBrief b = k.brief();
-      return new PlanStore.Kept(k.gymId(), k.createdAt(), k.changedAt(), k.removedAt(), new PlanBrief(b.aim(), b.keepOut(), school(b.school()), b.preset(), b.weights()), k.document().naming(this::candidate));
+      return new PlanStore.Kept(
+          k.gymId(),
+          k.createdAt(),
+          k.changedAt(),
+          k.removedAt(),
+          new PlanBrief(b.aim(), b.keepOut(), school(b.school()), b.preset(), b.weights()),
+          k.document().naming(this::candidate));
     }
 
     private String school(String id) {
@@ -191,38 +264,73 @@ public class ArchiveImport {
   private Map<String, String> own(ArchiveReading file) {
     Map<String, String> names = new HashMap<>();
     for (ReadVariant v : file.variants.values()) {
-      names.put(v.id(), variants.bringIn(Candidate.ownKey(v.id()).orElseThrow(), v.exerciseId(), v.name(), v.setup(), v.retired()).id());
+      names.put(
+          v.id(),
+          variants
+              .bringIn(
+                  Candidate.ownKey(v.id()).orElseThrow(),
+                  v.exerciseId(),
+                  v.name(),
+                  v.setup(),
+                  v.retired())
+              .id());
     }
     return names;
   }
 
   private Map<String, String> judged(ArchiveReading file) {
     Map<String, String> names = new HashMap<>();
-    file.schools.values().forEach(s -> names.put(s.id(), schools.bringIn(s.id(), s.wish(), s.retired()).id()));
+    file.schools
+        .values()
+        .forEach(s -> names.put(s.id(), schools.bringIn(s.id(), s.wish(), s.retired()).id()));
     return names;
   }
 
   private UUID client(ReadClient c, String as, Translation here) {
     UUID id = clients.bringIn(c.whole().named(as));
     c.weeks().forEach(w -> weeks.bringIn(id, here.week(w)));
-    c.marks().forEach(m -> floor.mark(id, here.gyms().get(m.gym()), here.candidate(m.candidateId()), m.words(), m.changedAt()));
-    c.answers().forEach(a -> answers.answer(id, a.kind(), here.candidate(a.subject()), a.taken(), a.at()));
+    c.marks()
+        .forEach(
+            m ->
+                floor.mark(
+                    id,
+                    here.gyms().get(m.gym()),
+                    here.candidate(m.candidateId()),
+                    m.words(),
+                    m.changedAt()));
+    c.answers()
+        .forEach(a -> answers.answer(id, a.kind(), here.candidate(a.subject()), a.taken(), a.at()));
     bringing.keep(id, c.sessions().stream().map(here::session).toList());
     return id;
   }
 
   private ArchiveDocument read(String text) {
     if (text.length() > MOST_CHARACTERS) {
-      throw new InvalidInput("text", "is longer than " + MOST_CHARACTERS / 1_000_000 + " million characters; use a backup for so much");
+      throw new InvalidInput(
+          "text",
+          "is longer than "
+              + MOST_CHARACTERS / 1_000_000
+              + " million characters; use a backup for so much");
     }
     ArchiveDocument document;
     try {
-      document = json.readValue(text.startsWith("\uFEFF") ? text.substring(1) : text, ArchiveDocument.class);
+      document =
+          json.readValue(
+              text.startsWith("\uFEFF") ? text.substring(1) : text, ArchiveDocument.class);
     } catch (JacksonException e) {
       throw new InvalidInput(at(e), "cannot be read: " + e.getOriginalMessage());
     }
-    if (document == null || !ArchiveDocument.FORMAT.equals(document.format()) || document.version() == null || document.version() != ArchiveDocument.VERSION) {
-      throw new InvalidInput("format", "is not " + ArchiveDocument.FORMAT + " version " + ArchiveDocument.VERSION + ", so this is not a file that Istmo wrote for a client or an account");
+    if (document == null
+        || !ArchiveDocument.FORMAT.equals(document.format())
+        || document.version() == null
+        || document.version() != ArchiveDocument.VERSION) {
+      throw new InvalidInput(
+          "format",
+          "is not "
+              + ArchiveDocument.FORMAT
+              + " version "
+              + ArchiveDocument.VERSION
+              + ", so this is not a file that Istmo wrote for a client or an account");
     }
     return document;
   }
@@ -231,7 +339,10 @@ public class ArchiveImport {
   private static String at(JacksonException e) {
     StringBuilder at = new StringBuilder();
     for (Reference r : e.getPath()) {
-      at.append(r.getPropertyName() == null ? "[" + r.getIndex() + "]" : (at.isEmpty() ? "" : ".") + r.getPropertyName());
+      at.append(
+          r.getPropertyName() == null
+              ? "[" + r.getIndex() + "]"
+              : (at.isEmpty() ? "" : ".") + r.getPropertyName());
     }
     return at.isEmpty() ? "text" : at.toString();
   }

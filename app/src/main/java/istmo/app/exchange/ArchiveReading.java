@@ -19,12 +19,12 @@ import istmo.app.exchange.ArchiveDocument.VariantFile;
 import istmo.app.exchange.ArchiveDocument.WeekFile;
 import istmo.app.floor.Floor;
 import istmo.app.gyms.Gyms;
-import istmo.app.platform.Names;
-import istmo.app.platform.Needed;
 import istmo.app.plans.Asked;
 import istmo.app.plans.Bringing;
 import istmo.app.plans.PrescriptionDocument;
 import istmo.app.plans.SessionBrief;
+import istmo.app.platform.Names;
+import istmo.app.platform.Needed;
 import istmo.app.record.Answers;
 import istmo.app.schools.Schools;
 import istmo.app.weeks.PlanStore;
@@ -64,25 +64,44 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.Supplier;
 
-/** A document read into what the features take, with every fault by its place ("clients[0].sessions[3].items[1].sets[0].loadKg"). Nothing is kept here: {@link ArchiveImport} does that. */
+/**
+ * A document read into what the features take, with every fault by its place
+ * ("clients[0].sessions[3].items[1].sets[0].loadKg"). Nothing is kept here: {@link ArchiveImport}
+ * does that.
+ */
 final class ArchiveReading {
   /** Gyms are told by their name in the file, until it is known which ones they are here. */
   record ReadGym(String name, Place place, Map<String, List<Pull>> pulls) {}
 
-  record ReadVariant(String id, String exerciseId, String name, Map<String, Double> setup, boolean retired) {}
+  record ReadVariant(
+      String id, String exerciseId, String name, Map<String, Double> setup, boolean retired) {}
 
   record ReadSchool(String id, Schools.Wish wish, boolean retired) {}
 
-  record ReadSession(String gym, SessionBrief brief, Instant createdAt, Optional<Instant> finishedAt, List<Bringing.KeptItem> items) {}
+  record ReadSession(
+      String gym,
+      SessionBrief brief,
+      Instant createdAt,
+      Optional<Instant> finishedAt,
+      List<Bringing.KeptItem> items) {}
 
   record ReadWeek(String gym, Function<UUID, PlanStore.Kept> at) {}
 
   record ReadMark(String gym, String candidateId, String words, Instant changedAt) {}
 
-  record ReadAnswer(Lesson.Kind kind, String subject, Optional<Lesson.Proposal> taken, Instant at) {}
+  record ReadAnswer(
+      Lesson.Kind kind, String subject, Optional<Lesson.Proposal> taken, Instant at) {}
 
-  /** @param at where it stands in the document */
-  record ReadClient(String at, Clients.Whole whole, List<ReadSession> sessions, List<ReadWeek> weeks, List<ReadMark> marks, List<ReadAnswer> answers) {
+  /**
+   * @param at where it stands in the document
+   */
+  record ReadClient(
+      String at,
+      Clients.Whole whole,
+      List<ReadSession> sessions,
+      List<ReadWeek> weeks,
+      List<ReadMark> marks,
+      List<ReadAnswer> answers) {
     Set<String> gyms() {
       Set<String> named = new HashSet<>();
       sessions.forEach(s -> named.add(s.gym()));
@@ -125,7 +144,9 @@ final class ArchiveReading {
     void read(T part, String at);
   }
 
-  /** Reads each part of a list; what is wrong with one does not hide what is wrong with the next. */
+  /**
+   * Reads each part of a list; what is wrong with one does not hide what is wrong with the next.
+   */
   private <T> void each(String name, List<T> parts, Part<T> reader) {
     for (int k = 0; parts != null && k < parts.size(); k++) {
       String at = name + "[" + k + "]";
@@ -151,7 +172,11 @@ final class ArchiveReading {
     orNone(g.plates()).forEach(p -> pairs.put(p.kg(), p.pairs()));
     Place place = new Place(g.equipment(), orNone(g.measured()), new Plates(pairs));
     Gyms.checkPulls(place, orNone(g.pulls()));
-    once(gyms, Names.checked(g.name()), "name", new ReadGym(g.name().strip(), place, orNone(g.pulls())));
+    once(
+        gyms,
+        Names.checked(g.name()),
+        "name",
+        new ReadGym(g.name().strip(), place, orNone(g.pulls())));
   }
 
   private void variant(VariantFile v) {
@@ -160,13 +185,50 @@ final class ArchiveReading {
       throw new InvalidInput("id", "is not an own variant's: exercise/own-…");
     }
     Exercise exercise = Catalogue.standard().exercise(exercise(v.id()));
-    once(variants, v.id(), "id", new ReadVariant(v.id(), exercise.id(), Names.checked(v.name()), Setup.of(exercise.family().parameters(), v.setup()).values(), Boolean.TRUE.equals(v.retired())));
+    once(
+        variants,
+        v.id(),
+        "id",
+        new ReadVariant(
+            v.id(),
+            exercise.id(),
+            Names.checked(v.name()),
+            Setup.of(exercise.family().parameters(), v.setup()).values(),
+            Boolean.TRUE.equals(v.retired())));
   }
 
   private void school(SchoolFile s) {
-    new Needed().field("id", s.id()).field("label", s.label()).field("reason", s.reason()).field("lengthBias", s.lengthBias()).field("passiveWeight", s.passiveWeight()).field("activityTrust", s.activityTrust()).field("basics", s.basics()).check();
-    School.own(s.id(), s.label(), s.reason(), s.lengthBias(), s.passiveWeight(), s.activityTrust(), s.basics());
-    once(schools, s.id(), "id", new ReadSchool(s.id(), new Schools.Wish(s.label(), s.reason(), s.lengthBias(), s.passiveWeight(), s.activityTrust(), s.basics()), Boolean.TRUE.equals(s.retired())));
+    new Needed()
+        .field("id", s.id())
+        .field("label", s.label())
+        .field("reason", s.reason())
+        .field("lengthBias", s.lengthBias())
+        .field("passiveWeight", s.passiveWeight())
+        .field("activityTrust", s.activityTrust())
+        .field("basics", s.basics())
+        .check();
+    School.own(
+        s.id(),
+        s.label(),
+        s.reason(),
+        s.lengthBias(),
+        s.passiveWeight(),
+        s.activityTrust(),
+        s.basics());
+    once(
+        schools,
+        s.id(),
+        "id",
+        new ReadSchool(
+            s.id(),
+            new Schools.Wish(
+                s.label(),
+                s.reason(),
+                s.lengthBias(),
+                s.passiveWeight(),
+                s.activityTrust(),
+                s.basics()),
+            Boolean.TRUE.equals(s.retired())));
   }
 
   private static <T> void once(Map<String, T> into, String key, String field, T value) {
@@ -176,12 +238,27 @@ final class ArchiveReading {
   }
 
   private void client(ClientFile c, String at) {
-    new Needed().field("name", c.name()).field("statureM", c.statureM()).field("massKg", c.massKg()).field("sex", c.sex()).field("thigh", c.thigh()).field("ankle", c.ankle()).check();
+    new Needed()
+        .field("name", c.name())
+        .field("statureM", c.statureM())
+        .field("massKg", c.massKg())
+        .field("sex", c.sex())
+        .field("thigh", c.thigh())
+        .field("ankle", c.ankle())
+        .check();
     String in = at + ".";
     Optional<String> name = at(in, () -> Names.checked(c.name()));
-    Optional<Intake> intake = at(in, () -> new Intake(c.statureM(), c.massKg(), c.sex(), c.thigh(), c.ankle()));
+    Optional<Intake> intake =
+        at(in, () -> new Intake(c.statureM(), c.massKg(), c.sex(), c.thigh(), c.ankle()));
     Optional<Profile> profile = at(in + "profile.", () -> profile(c.profile()));
-    Optional<Cautions> cautions = at(in, () -> new Cautions(orNone(c.pain()).stream().map(ArchiveReading::sore).toList(), orNone(c.cautions()).stream().map(ArchiveReading::caution).toList(), orNone(c.restrictions()).stream().map(ArchiveReading::restriction).toList()));
+    Optional<Cautions> cautions =
+        at(
+            in,
+            () ->
+                new Cautions(
+                    orNone(c.pain()).stream().map(ArchiveReading::sore).toList(),
+                    orNone(c.cautions()).stream().map(ArchiveReading::caution).toList(),
+                    orNone(c.restrictions()).stream().map(ArchiveReading::restriction).toList()));
     int before = faults.size();
     List<Measurement> readings = new ArrayList<>();
     each(in + "measurements", c.measurements(), (m, a) -> readings.add(reading(m)));
@@ -196,8 +273,20 @@ final class ArchiveReading {
     each(in + "marks", c.marks(), (m, a) -> marks.add(mark(m)));
     List<ReadAnswer> answers = new ArrayList<>();
     each(in + "answers", c.answers(), (x, a) -> answers.add(answer(x)));
-    if (allRead && name.isPresent() && intake.isPresent() && profile.isPresent() && cautions.isPresent()) {
-      Clients.Whole whole = new Clients.Whole(name.get(), intake.get(), profile.get(), cautions.get(), !Boolean.FALSE.equals(c.learns()), readings, lifts);
+    if (allRead
+        && name.isPresent()
+        && intake.isPresent()
+        && profile.isPresent()
+        && cautions.isPresent()) {
+      Clients.Whole whole =
+          new Clients.Whole(
+              name.get(),
+              intake.get(),
+              profile.get(),
+              cautions.get(),
+              !Boolean.FALSE.equals(c.learns()),
+              readings,
+              lifts);
       InvalidInput.gather(faults, in, () -> clients.check(whole));
       read.add(new ReadClient(in, whole, sessions, weeks, marks, answers));
     }
@@ -206,7 +295,15 @@ final class ArchiveReading {
   private static Profile profile(ProfileFile p) {
     return p == null
         ? Profile.unknown()
-        : new Profile(Optional.ofNullable(p.trainingAge()), Optional.ofNullable(p.daysAWeek()), Optional.ofNullable(p.minutes()), orNone(p.habits()), Optional.ofNullable(p.strongerSide()), p.notes() == null ? "" : p.notes(), orNone(p.likes()), orNone(p.dislikes()));
+        : new Profile(
+            Optional.ofNullable(p.trainingAge()),
+            Optional.ofNullable(p.daysAWeek()),
+            Optional.ofNullable(p.minutes()),
+            orNone(p.habits()),
+            Optional.ofNullable(p.strongerSide()),
+            p.notes() == null ? "" : p.notes(),
+            orNone(p.likes()),
+            orNone(p.dislikes()));
   }
 
   private static Soreness sore(SorenessFile s) {
@@ -216,11 +313,21 @@ final class ArchiveReading {
 
   private static Cautions.Entry caution(CautionFile c) {
     new Needed().field("cautions.caution", c.caution()).check();
-    return new Cautions.Entry(c.caution(), c.clearedBy() == null && c.clearedOn() == null ? Optional.empty() : Optional.of(new Cautions.Clearance(c.clearedBy(), c.clearedOn())));
+    return new Cautions.Entry(
+        c.caution(),
+        c.clearedBy() == null && c.clearedOn() == null
+            ? Optional.empty()
+            : Optional.of(new Cautions.Clearance(c.clearedBy(), c.clearedOn())));
   }
 
   private static Restriction restriction(RestrictionFile r) {
-    return new Restriction(r.by(), r.on(), r.text(), Optional.ofNullable(r.kneeMaxDeg()), Optional.ofNullable(r.hipMaxDeg()), Boolean.TRUE.equals(r.noLoadedBack()));
+    return new Restriction(
+        r.by(),
+        r.on(),
+        r.text(),
+        Optional.ofNullable(r.kneeMaxDeg()),
+        Optional.ofNullable(r.hipMaxDeg()),
+        Boolean.TRUE.equals(r.noLoadedBack()));
   }
 
   private static Measurement reading(ReadingFile m) {
@@ -229,8 +336,14 @@ final class ArchiveReading {
   }
 
   private static KnownLift lift(LiftFile l) {
-    new Needed().field("candidateId", l.candidateId()).field("loadKg", l.loadKg()).field("repetitions", l.repetitions()).field("reserve", l.reserve()).check();
-    return new KnownLift(l.candidateId(), new PerformedSet(l.loadKg(), l.repetitions(), l.reserve()), l.on());
+    new Needed()
+        .field("candidateId", l.candidateId())
+        .field("loadKg", l.loadKg())
+        .field("repetitions", l.repetitions())
+        .field("reserve", l.reserve())
+        .check();
+    return new KnownLift(
+        l.candidateId(), new PerformedSet(l.loadKg(), l.repetitions(), l.reserve()), l.on());
   }
 
   /** Throws for a moment to come, or one that is too long ago. */
@@ -241,7 +354,11 @@ final class ArchiveReading {
   }
 
   private ReadSession session(SessionFile s, String at) {
-    new Needed().field("gym", s.gym()).field("school", s.school()).field("createdAt", s.createdAt()).check();
+    new Needed()
+        .field("gym", s.gym())
+        .field("school", s.school())
+        .field("createdAt", s.createdAt())
+        .check();
     moment("createdAt", s.createdAt());
     moment("finishedAt", s.finishedAt());
     int before = faults.size();
@@ -256,49 +373,106 @@ final class ArchiveReading {
     if (faults.size() > before) {
       return new ReadSession(s.gym(), null, s.createdAt(), Optional.empty(), items);
     }
-    return new ReadSession(s.gym(), new SessionBrief(aim.orElseThrow().weights(), List.copyOf(orNone(s.keepOut())), s.school(), Boolean.TRUE.equals(s.stiffToday())), s.createdAt(), Optional.ofNullable(s.finishedAt()), items);
+    return new ReadSession(
+        s.gym(),
+        new SessionBrief(
+            aim.orElseThrow().weights(),
+            List.copyOf(orNone(s.keepOut())),
+            s.school(),
+            Boolean.TRUE.equals(s.stiffToday())),
+        s.createdAt(),
+        Optional.ofNullable(s.finishedAt()),
+        items);
   }
 
   private Bringing.KeptItem item(ItemFile i, String at) {
     new Needed().field("candidateId", i.candidateId()).check();
     Exercise exercise = known(i.candidateId());
-    Map<String, Double> setup = Setup.of(exercise.family().parameters(), orNone(i.setup())).values();
-    Optional.ofNullable(i.prescription()).ifPresent(p -> InvalidInput.gather(faults, at + ".prescription.", p::prescription));
+    Map<String, Double> setup =
+        Setup.of(exercise.family().parameters(), orNone(i.setup())).values();
+    Optional.ofNullable(i.prescription())
+        .ifPresent(p -> InvalidInput.gather(faults, at + ".prescription.", p::prescription));
     double share = i.loadShare() == null ? 1 : i.loadShare();
     Asked.LOAD_SHARE.check(faults, at + ".loadShare", share);
     List<Bringing.KeptSet> sets = new ArrayList<>();
     each(at + ".sets", i.sets(), (s, a) -> sets.add(set(s)));
     Optional<PrescriptionDocument> prescription = Optional.ofNullable(i.prescription());
-    return new Bringing.KeptItem(i.candidateId(), setup, new Asked(List.copyOf(orNone(i.prescribed())), prescription, Optional.ofNullable(i.bout()), share), Boolean.TRUE.equals(i.ended()), sets);
+    return new Bringing.KeptItem(
+        i.candidateId(),
+        setup,
+        new Asked(
+            List.copyOf(orNone(i.prescribed())),
+            prescription,
+            Optional.ofNullable(i.bout()),
+            share),
+        Boolean.TRUE.equals(i.ended()),
+        sets);
   }
 
   private Bringing.KeptSet set(SetFile s) {
-    new Needed().field("id", s.id()).field("loadKg", s.loadKg()).field("repetitions", s.repetitions()).field("reserve", s.reserve()).field("performedAt", s.performedAt()).check();
+    new Needed()
+        .field("id", s.id())
+        .field("loadKg", s.loadKg())
+        .field("repetitions", s.repetitions())
+        .field("reserve", s.reserve())
+        .field("performedAt", s.performedAt())
+        .check();
     moment("performedAt", s.performedAt());
-    Optional<Pain> pain = Optional.ofNullable(s.pain()).map(p -> {
-      new Needed().field("pain.level", p.level()).check();
-      return new Pain(p.joint(), p.level());
-    });
-    SetRecord record = new SetRecord(new PerformedSet(s.loadKg(), s.repetitions(), s.reserve()), s.kind() == null ? SetRecord.Kind.WORK : s.kind(), Optional.ofNullable(s.number()), s.side() == null ? Side.NONE : s.side(), Optional.ofNullable(s.range()), Optional.ofNullable(s.tempoKept()), orNone(s.felt()), pain);
+    Optional<Pain> pain =
+        Optional.ofNullable(s.pain())
+            .map(
+                p -> {
+                  new Needed().field("pain.level", p.level()).check();
+                  return new Pain(p.joint(), p.level());
+                });
+    SetRecord record =
+        new SetRecord(
+            new PerformedSet(s.loadKg(), s.repetitions(), s.reserve()),
+            s.kind() == null ? SetRecord.Kind.WORK : s.kind(),
+            Optional.ofNullable(s.number()),
+            s.side() == null ? Side.NONE : s.side(),
+            Optional.ofNullable(s.range()),
+            Optional.ofNullable(s.tempoKept()),
+            orNone(s.felt()),
+            pain);
     return new Bringing.KeptSet(s.id(), record, s.performedAt());
   }
 
   private ReadWeek week(WeekFile w, String at) {
-    new Needed().field("gym", w.gym()).field("createdAt", w.createdAt()).field("changedAt", w.changedAt()).field("brief", w.brief()).field("plan", w.plan()).check();
+    new Needed()
+        .field("gym", w.gym())
+        .field("createdAt", w.createdAt())
+        .field("changedAt", w.changedAt())
+        .field("brief", w.brief())
+        .field("plan", w.plan())
+        .check();
     moment("createdAt", w.createdAt());
     moment("changedAt", w.changedAt());
     moment("removedAt", w.removedAt());
     if (w.brief().school() != null) {
       at(at + ".brief.", () -> knownSchool(w.brief().school()));
     }
-    Function<UUID, PlanStore.Kept> kept = gym -> new PlanStore.Kept(gym, w.createdAt(), w.changedAt(), Optional.ofNullable(w.removedAt()), w.brief(), w.plan());
+    Function<UUID, PlanStore.Kept> kept =
+        gym ->
+            new PlanStore.Kept(
+                gym,
+                w.createdAt(),
+                w.changedAt(),
+                Optional.ofNullable(w.removedAt()),
+                w.brief(),
+                w.plan());
     PlanStore.Kept checked = kept.apply(new UUID(0, 0)).checked();
     checked.document().week().items().forEach(i -> at(at + ".plan.", () -> known(i.candidateId())));
     return new ReadWeek(w.gym(), kept);
   }
 
   private ReadMark mark(MarkFile m) {
-    new Needed().field("gym", m.gym()).field("candidateId", m.candidateId()).field("words", m.words()).field("changedAt", m.changedAt()).check();
+    new Needed()
+        .field("gym", m.gym())
+        .field("candidateId", m.candidateId())
+        .field("words", m.words())
+        .field("changedAt", m.changedAt())
+        .check();
     moment("changedAt", m.changedAt());
     known(m.candidateId());
     return new ReadMark(m.gym(), m.candidateId(), Floor.checkedMark(m.words()), m.changedAt());
@@ -308,20 +482,34 @@ final class ArchiveReading {
     new Needed().field("kind", a.kind()).field("subject", a.subject()).field("at", a.at()).check();
     moment("at", a.at());
     if ((a.act() == null) != (a.words() == null)) {
-      throw new InvalidInput("words", "and act belong together: both, or neither where the lesson was dismissed");
+      throw new InvalidInput(
+          "words", "and act belong together: both, or neither where the lesson was dismissed");
     }
-    Optional<Lesson.Proposal> taken = Optional.ofNullable(a.act()).map(act -> new Lesson.Proposal(act, a.words()));
+    Optional<Lesson.Proposal> taken =
+        Optional.ofNullable(a.act()).map(act -> new Lesson.Proposal(act, a.words()));
     Answers.check(a.subject(), taken);
     return new ReadAnswer(a.kind(), a.subject(), taken, a.at());
   }
 
-  /** The exercise of a candidate of the catalogue, or of an own variant that the document brings along. */
+  /**
+   * The exercise of a candidate of the catalogue, or of an own variant that the document brings
+   * along.
+   */
   private Exercise known(String candidateId) {
     if (Candidate.ownKey(candidateId).isEmpty()) {
-      return Catalogue.standard().candidates().stream().filter(c -> c.id().equals(candidateId)).findFirst().map(Catalogue.standard()::exerciseOf).orElseThrow(() -> new InvalidInput("candidateId", "\"" + candidateId + "\" is not in the catalogue"));
+      return Catalogue.standard().candidates().stream()
+          .filter(c -> c.id().equals(candidateId))
+          .findFirst()
+          .map(Catalogue.standard()::exerciseOf)
+          .orElseThrow(
+              () ->
+                  new InvalidInput(
+                      "candidateId", "\"" + candidateId + "\" is not in the catalogue"));
     }
     if (!variants.containsKey(candidateId)) {
-      throw new InvalidInput("candidateId", "\"" + candidateId + "\" is an own variant that is not among this file's variants");
+      throw new InvalidInput(
+          "candidateId",
+          "\"" + candidateId + "\" is an own variant that is not among this file's variants");
     }
     return Catalogue.standard().exercise(variants.get(candidateId).exerciseId());
   }

@@ -16,16 +16,41 @@ import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
-/** A client's sets for spreadsheets (docs/formats.md): one row a set, oldest first. {@link SetsTable} reads it again. */
+/**
+ * A client's sets for spreadsheets (docs/formats.md): one row a set, oldest first. {@link
+ * SetsTable} reads it again.
+ */
 final class RecordCsv {
-  private static final String[] COLUMNS = {"day", "time_utc", "gym", "exercise", "candidate", "setup", "kind", "number", "side", "load", "unit", "repetitions", "reserve", "range", "tempo_kept", "felt", "pain_joint", "pain_level"};
+  private static final String[] COLUMNS = {
+    "day",
+    "time_utc",
+    "gym",
+    "exercise",
+    "candidate",
+    "setup",
+    "kind",
+    "number",
+    "side",
+    "load",
+    "unit",
+    "repetitions",
+    "reserve",
+    "range",
+    "tempo_kept",
+    "felt",
+    "pain_joint",
+    "pain_level"
+  };
 
   private RecordCsv() {}
 
-  /** @param name of a candidate */
+  /**
+   * @param name of a candidate
+   */
   static String write(List<Session> sessions, UnaryOperator<String> name) {
     StringBuilder out = new StringBuilder();
-    try (CSVPrinter csv = new CSVPrinter(out, CSVFormat.DEFAULT.builder().setHeader(COLUMNS).get())) {
+    try (CSVPrinter csv =
+        new CSVPrinter(out, CSVFormat.DEFAULT.builder().setHeader(COLUMNS).get())) {
       for (Session s : sessions) {
         for (Session.Item i : s.items()) {
           for (Session.LoggedSet set : i.sets()) {
@@ -33,8 +58,24 @@ final class RecordCsv {
             var at = set.performedAt().atOffset(ZoneOffset.UTC);
             csv.printRecord(
                 Arrays.asList(
-                    at.toLocalDate(), at.toLocalTime().truncatedTo(ChronoUnit.SECONDS), s.gym().name(), name.apply(i.candidateId()), i.candidateId(), pairs(i.setup()), r.kind(), r.number().orElse(null), r.side() == Side.NONE ? null : r.side(), r.done().loadKg(), "kg", r.done().repetitions(), r.done().reserve(),
-                    r.range().orElse(null), r.tempoKept().orElse(null), String.join(";", r.felt()), r.pain().map(p -> p.joint()).orElse(null), r.pain().map(p -> p.level()).orElse(null)));
+                    at.toLocalDate(),
+                    at.toLocalTime().truncatedTo(ChronoUnit.SECONDS),
+                    s.gym().name(),
+                    name.apply(i.candidateId()),
+                    i.candidateId(),
+                    pairs(i.setup()),
+                    r.kind(),
+                    r.number().orElse(null),
+                    r.side() == Side.NONE ? null : r.side(),
+                    r.done().loadKg(),
+                    "kg",
+                    r.done().repetitions(),
+                    r.done().reserve(),
+                    r.range().orElse(null),
+                    r.tempoKept().orElse(null),
+                    String.join(";", r.felt()),
+                    r.pain().map(p -> p.joint()).orElse(null),
+                    r.pain().map(p -> p.level()).orElse(null)));
           }
         }
       }
@@ -45,6 +86,9 @@ final class RecordCsv {
   }
 
   private static String pairs(Map<String, Double> values) {
-    return new TreeMap<>(values).entrySet().stream().map(e -> e.getKey() + "=" + e.getValue()).collect(Collectors.joining(";"));
+    return new TreeMap<>(values)
+        .entrySet().stream()
+            .map(e -> e.getKey() + "=" + e.getValue())
+            .collect(Collectors.joining(";"));
   }
 }

@@ -28,37 +28,63 @@ public class SetsImport {
     this.variants = variants;
   }
 
-  /** @param candidateId empty where nothing of that name is known and nothing was said; {@code skipped} where it was said to leave it out */
+  /**
+   * @param candidateId empty where nothing of that name is known and nothing was said; {@code
+   *     skipped} where it was said to leave it out
+   */
   public record Named(String name, int sets, Optional<String> candidateId, boolean skipped) {}
 
   public record Preview(SetsTable table, List<Named> exercises) {
     public boolean ready() {
-      return table.faultCount() == 0 && exercises.stream().allMatch(n -> n.candidateId().isPresent() || n.skipped());
+      return table.faultCount() == 0
+          && exercises.stream().allMatch(n -> n.candidateId().isPresent() || n.skipped());
     }
   }
 
-  /** @param exercises by a table's name, the candidate that it stands for; empty to leave it out */
+  /**
+   * @param exercises by a table's name, the candidate that it stands for; empty to leave it out
+   */
   public Preview preview(String text, SetsTable.Wished wished, Map<String, String> exercises) {
     SetsTable table = SetsTable.read(text, wished);
     Map<String, String> known = names();
     List<Named> named = new ArrayList<>();
-    table.exercises().forEach((name, sets) -> {
-      String said = exercises.get(name);
-      if (said != null && !said.isEmpty()) {
-        variants.candidate(said);
-      }
-      Optional<String> id = said != null ? Optional.of(said).filter(x -> !x.isEmpty()) : Optional.ofNullable(known.get(plain(name)));
-      named.add(new Named(name, sets, id, said != null && said.isEmpty()));
-    });
+    table
+        .exercises()
+        .forEach(
+            (name, sets) -> {
+              String said = exercises.get(name);
+              if (said != null && !said.isEmpty()) {
+                variants.candidate(said);
+              }
+              Optional<String> id =
+                  said != null
+                      ? Optional.of(said).filter(x -> !x.isEmpty())
+                      : Optional.ofNullable(known.get(plain(name)));
+              named.add(new Named(name, sets, id, said != null && said.isEmpty()));
+            });
     return new Preview(table, named);
   }
 
-  /** Throws {@link InvalidInput} that names every line at fault, and every exercise of which nobody said what it is. */
-  public Bringing.BroughtIn bring(UUID clientId, UUID gymId, String text, SetsTable.Wished wished, Map<String, String> exercises) {
+  /**
+   * Throws {@link InvalidInput} that names every line at fault, and every exercise of which nobody
+   * said what it is.
+   */
+  public Bringing.BroughtIn bring(
+      UUID clientId,
+      UUID gymId,
+      String text,
+      SetsTable.Wished wished,
+      Map<String, String> exercises) {
     Preview p = preview(text, wished, exercises);
     if (!p.ready()) {
       List<InvalidInput.Fault> faults = new ArrayList<>(p.table().faults());
-      p.exercises().stream().filter(n -> n.candidateId().isEmpty() && !n.skipped()).forEach(n -> faults.add(new InvalidInput.Fault("exercises." + n.name(), "say which exercise it is, or leave it out")));
+      p.exercises().stream()
+          .filter(n -> n.candidateId().isEmpty() && !n.skipped())
+          .forEach(
+              n ->
+                  faults.add(
+                      new InvalidInput.Fault(
+                          "exercises." + n.name(), "say which exercise it is, or leave it out")));
       throw new InvalidInput(faults);
     }
     Map<String, String> ids = new HashMap<>();
@@ -69,7 +95,14 @@ public class SetsImport {
       String candidate = ids.get(r.exercise());
       if (candidate != null) {
         String says = clientId + " " + r.on() + " " + candidate + " " + r.set();
-        sets.add(new Bringing.Brought(UUID.nameUUIDFromBytes((says + " " + alike.merge(says, 1, Integer::sum)).getBytes(StandardCharsets.UTF_8)), r.on(), candidate, r.set()));
+        sets.add(
+            new Bringing.Brought(
+                UUID.nameUUIDFromBytes(
+                    (says + " " + alike.merge(says, 1, Integer::sum))
+                        .getBytes(StandardCharsets.UTF_8)),
+                r.on(),
+                candidate,
+                r.set()));
       }
     }
     return bringing.bring(clientId, gymId, sets);

@@ -25,7 +25,9 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 
 /**
- * Sets in somebody's spreadsheet: separator, decimal comma, column names, units and the order of a day are recognised, and all of that can be said otherwise. One row a set, or several alike where a column counts them (docs/formats.md).
+ * Sets in somebody's spreadsheet: separator, decimal comma, column names, units and the order of a
+ * day are recognised, and all of that can be said otherwise. One row a set, or several alike where
+ * a column counts them (docs/formats.md).
  */
 public final class SetsTable {
   private static final double KG_PER_LB = 0.45359237;
@@ -37,10 +39,33 @@ public final class SetsTable {
   /** What a column may hold. */
   public enum Field {
     DATE(Set.of("date", "day", "when", "datum", "tag", "fecha", "data")),
-    EXERCISE(Set.of("exercise", "movement", "lift", "exercise name", "name", "übung", "ejercicio", "exercice")),
-    LOAD(Set.of("load", "weight", "kg", "lb", "lbs", "weight used", "gewicht", "last", "peso", "poids", "charge")),
+    EXERCISE(
+        Set.of(
+            "exercise",
+            "movement",
+            "lift",
+            "exercise name",
+            "name",
+            "übung",
+            "ejercicio",
+            "exercice")),
+    LOAD(
+        Set.of(
+            "load",
+            "weight",
+            "kg",
+            "lb",
+            "lbs",
+            "weight used",
+            "gewicht",
+            "last",
+            "peso",
+            "poids",
+            "charge")),
     UNIT(Set.of("unit", "units", "weight unit", "einheit")),
-    REPETITIONS(Set.of("repetitions", "reps", "rep", "wiederholungen", "wdh", "repeticiones", "répétitions")),
+    REPETITIONS(
+        Set.of(
+            "repetitions", "reps", "rep", "wiederholungen", "wdh", "repeticiones", "répétitions")),
     SETS(Set.of("sets", "number of sets", "sätze", "series")),
     RESERVE(Set.of("reserve", "rir", "reps in reserve", "repetitions in reserve", "in reserve")),
     EXERTION(Set.of("rpe", "exertion", "perceived exertion")),
@@ -63,7 +88,13 @@ public final class SetsTable {
     private final List<DateTimeFormatter> ways;
 
     Days(String... ways) {
-      this.ways = Arrays.stream(ways).map(w -> DateTimeFormatter.ofPattern(w, Locale.ROOT).withResolverStyle(ResolverStyle.STRICT)).toList();
+      this.ways =
+          Arrays.stream(ways)
+              .map(
+                  w ->
+                      DateTimeFormatter.ofPattern(w, Locale.ROOT)
+                          .withResolverStyle(ResolverStyle.STRICT))
+              .toList();
     }
 
     Optional<LocalDate> read(String text) {
@@ -90,7 +121,9 @@ public final class SetsTable {
     }
   }
 
-  /** @param field what it is taken to hold */
+  /**
+   * @param field what it is taken to hold
+   */
   public record Column(String header, String sample, Field field) {}
 
   /**
@@ -101,7 +134,9 @@ public final class SetsTable {
    */
   public record Row(int line, int nth, LocalDate on, String exercise, SetRecord set) {}
 
-  /** @param unit where a row or a header says none */
+  /**
+   * @param unit where a row or a header says none
+   */
   public record Wished(Map<Integer, Field> columns, Optional<Unit> unit, Optional<Days> days) {
     public static final Wished NOTHING = new Wished(Map.of(), Optional.empty(), Optional.empty());
   }
@@ -114,7 +149,14 @@ public final class SetsTable {
   private final List<InvalidInput.Fault> faults;
   private final int faultCount;
 
-  private SetsTable(char separator, List<Column> columns, Unit unit, Days days, List<Row> rows, List<InvalidInput.Fault> faults, int faultCount) {
+  private SetsTable(
+      char separator,
+      List<Column> columns,
+      Unit unit,
+      Days days,
+      List<Row> rows,
+      List<InvalidInput.Fault> faults,
+      int faultCount) {
     this.separator = separator;
     this.columns = List.copyOf(columns);
     this.unit = unit;
@@ -160,12 +202,22 @@ public final class SetsTable {
     return count;
   }
 
-  /** Throws {@link InvalidInput} on field "text" for what is no table, or lacks a column that is needed. */
+  /**
+   * Throws {@link InvalidInput} on field "text" for what is no table, or lacks a column that is
+   * needed.
+   */
   public static SetsTable read(String text, Wished wished) {
     String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
     char separator = separator(plain);
     List<CSVRecord> records;
-    try (var csv = CSVFormat.DEFAULT.builder().setDelimiter(separator).setIgnoreEmptyLines(true).setTrim(true).get().parse(new StringReader(plain))) {
+    try (var csv =
+        CSVFormat.DEFAULT
+            .builder()
+            .setDelimiter(separator)
+            .setIgnoreEmptyLines(true)
+            .setTrim(true)
+            .get()
+            .parse(new StringReader(plain))) {
       records = csv.getRecords();
     } catch (IOException | IllegalArgumentException | UncheckedIOException e) {
       throw new InvalidInput("text", "cannot be read as a table: " + e.getMessage());
@@ -174,27 +226,50 @@ public final class SetsTable {
       throw new InvalidInput("text", "needs a row of column names and at least one set");
     }
     if (records.size() > MOST_ROWS) {
-      throw new InvalidInput("text", "has " + records.size() + " rows; at most " + MOST_ROWS + " are taken at once");
+      throw new InvalidInput(
+          "text", "has " + records.size() + " rows; at most " + MOST_ROWS + " are taken at once");
     }
     List<Column> columns = columns(records, wished);
     Map<Field, Integer> at = new EnumMap<>(Field.class);
     for (int c = 0; c < columns.size(); c++) {
-      if (columns.get(c).field() != Field.IGNORED && at.putIfAbsent(columns.get(c).field(), c) != null) {
-        throw new InvalidInput("columns." + c, "two columns hold " + columns.get(c).field().name().toLowerCase(Locale.ROOT) + "; say which counts");
+      if (columns.get(c).field() != Field.IGNORED
+          && at.putIfAbsent(columns.get(c).field(), c) != null) {
+        throw new InvalidInput(
+            "columns." + c,
+            "two columns hold "
+                + columns.get(c).field().name().toLowerCase(Locale.ROOT)
+                + "; say which counts");
       }
     }
-    List<String> missing = List.of(Field.DATE, Field.EXERCISE, Field.REPETITIONS).stream().filter(f -> !at.containsKey(f)).map(f -> f.name().toLowerCase(Locale.ROOT)).toList();
+    List<String> missing =
+        List.of(Field.DATE, Field.EXERCISE, Field.REPETITIONS).stream()
+            .filter(f -> !at.containsKey(f))
+            .map(f -> f.name().toLowerCase(Locale.ROOT))
+            .toList();
     if (!missing.isEmpty()) {
-      throw new InvalidInput("columns", "no column is known to hold " + String.join(", ", missing) + "; the columns are " + columns.stream().map(Column::header).toList());
+      throw new InvalidInput(
+          "columns",
+          "no column is known to hold "
+              + String.join(", ", missing)
+              + "; the columns are "
+              + columns.stream().map(Column::header).toList());
     }
     Days days = wished.days().orElseGet(() -> days(records, at.get(Field.DATE)));
-    Unit unit = wished.unit().orElseGet(() -> at.containsKey(Field.LOAD) && pounds(columns.get(at.get(Field.LOAD)).header()) ? Unit.LB : Unit.KG);
+    Unit unit =
+        wished
+            .unit()
+            .orElseGet(
+                () ->
+                    at.containsKey(Field.LOAD) && pounds(columns.get(at.get(Field.LOAD)).header())
+                        ? Unit.LB
+                        : Unit.KG);
     return new Reader(columns, at, days, unit).read(records, separator);
   }
 
   /** The sign that parts the first line most often, outside quotes. */
   static char separator(String text) {
-    String first = text.lines().filter(l -> !l.isBlank()).findFirst().orElse("").replaceAll("\"[^\"]*\"", "");
+    String first =
+        text.lines().filter(l -> !l.isBlank()).findFirst().orElse("").replaceAll("\"[^\"]*\"", "");
     char best = ',';
     long most = 0;
     for (char c : SEPARATORS) {
@@ -213,9 +288,19 @@ public final class SetsTable {
     Set<Field> taken = new HashSet<>(wished.columns().values());
     for (int c = 0; c < head.size(); c++) {
       int column = c;
-      String sample = records.stream().skip(1).limit(50).filter(r -> column < r.size() && !r.get(column).isBlank()).map(r -> r.get(column)).findFirst().orElse("");
+      String sample =
+          records.stream()
+              .skip(1)
+              .limit(50)
+              .filter(r -> column < r.size() && !r.get(column).isBlank())
+              .map(r -> r.get(column))
+              .findFirst()
+              .orElse("");
       Field said = wished.columns().get(c);
-      Field field = said != null ? said : recognised(head.get(c)).filter(f -> !taken.contains(f)).orElse(Field.IGNORED);
+      Field field =
+          said != null
+              ? said
+              : recognised(head.get(c)).filter(f -> !taken.contains(f)).orElse(Field.IGNORED);
       if (field != Field.IGNORED) {
         taken.add(field);
       }
@@ -226,7 +311,13 @@ public final class SetsTable {
 
   /** By the header, without units in brackets and signs. */
   static Optional<Field> recognised(String header) {
-    String plain = header.toLowerCase(Locale.ROOT).replaceAll("[\\[(].*?[\\])]", "").replaceAll("[_\\-.:]+", " ").strip().replaceAll(" (kg|lb|lbs)$", "");
+    String plain =
+        header
+            .toLowerCase(Locale.ROOT)
+            .replaceAll("[\\[(].*?[\\])]", "")
+            .replaceAll("[_\\-.:]+", " ")
+            .strip()
+            .replaceAll(" (kg|lb|lbs)$", "");
     for (Field f : Field.values()) {
       if (f.headers.contains(plain)) {
         return Optional.of(f);
@@ -239,15 +330,34 @@ public final class SetsTable {
     return header.toLowerCase(Locale.ROOT).matches(".*\\b(lb|lbs|pounds?)\\b.*");
   }
 
-  /** The way in which all the first days can be read; where several can, the day before the month unless the year is first. */
+  /**
+   * The way in which all the first days can be read; where several can, the day before the month
+   * unless the year is first.
+   */
   private static Days days(List<CSVRecord> records, int column) {
-    List<String> first = records.stream().skip(1).filter(r -> column < r.size() && !r.get(column).isBlank()).limit(2000).map(r -> day(r.get(column))).toList();
+    List<String> first =
+        records.stream()
+            .skip(1)
+            .filter(r -> column < r.size() && !r.get(column).isBlank())
+            .limit(2000)
+            .map(r -> day(r.get(column)))
+            .toList();
     for (Days d : Days.values()) {
       if (!first.isEmpty() && first.stream().allMatch(t -> d.read(t).isPresent())) {
         return d;
       }
     }
-    return Days.values()[first.stream().map(t -> Arrays.stream(Days.values()).filter(d -> d.read(t).isPresent()).findFirst().map(Enum::ordinal).orElse(0)).reduce((a, b) -> a).orElse(0)];
+    return Days.values()[
+        first.stream()
+            .map(
+                t ->
+                    Arrays.stream(Days.values())
+                        .filter(d -> d.read(t).isPresent())
+                        .findFirst()
+                        .map(Enum::ordinal)
+                        .orElse(0))
+            .reduce((a, b) -> a)
+            .orElse(0)];
   }
 
   /** The day of a moment such as "2026-11-24 18:05". */
@@ -307,12 +417,36 @@ public final class SetsTable {
       }
       double left = reserve != null ? reserve : exertion != null ? 10 - exertion : 0;
       try {
-        SetRecord set = new SetRecord(new PerformedSet(load, (int) (double) repetitions, Math.round(2 * left) / 2.0), SetRecord.Kind.WORK, Optional.empty(), side, Optional.empty(), Optional.empty(), Set.of(), Optional.empty());
+        SetRecord set =
+            new SetRecord(
+                new PerformedSet(load, (int) (double) repetitions, Math.round(2 * left) / 2.0),
+                SetRecord.Kind.WORK,
+                Optional.empty(),
+                side,
+                Optional.empty(),
+                Optional.empty(),
+                Set.of(),
+                Optional.empty());
         for (int n = 0; n < (sets == null ? 1 : sets); n++) {
           rows.add(new Row(line, n, on, exercise, set));
         }
       } catch (InvalidInput e) {
-        e.faults().forEach(f -> fault(line, Map.of("loadKg", Field.LOAD, "repetitions", Field.REPETITIONS, "reserve", exertion != null && reserve == null ? Field.EXERTION : Field.RESERVE).getOrDefault(f.field(), Field.LOAD), f.message()));
+        e.faults()
+            .forEach(
+                f ->
+                    fault(
+                        line,
+                        Map.of(
+                                "loadKg",
+                                Field.LOAD,
+                                "repetitions",
+                                Field.REPETITIONS,
+                                "reserve",
+                                exertion != null && reserve == null
+                                    ? Field.EXERTION
+                                    : Field.RESERVE)
+                            .getOrDefault(f.field(), Field.LOAD),
+                        f.message()));
       }
     }
 
@@ -321,17 +455,25 @@ public final class SetsTable {
       return c == null || c >= r.size() ? "" : r.get(c).strip();
     }
 
-    /** A load with its own unit, its row's, or the table's; nothing, or words for body weight, is none. */
+    /**
+     * A load with its own unit, its row's, or the table's; nothing, or words for body weight, is
+     * none.
+     */
     private Double load(CSVRecord r, int line) {
       String text = cell(r, Field.LOAD).toLowerCase(Locale.ROOT);
       if (text.isEmpty() || Set.of("bw", "body", "bodyweight", "body weight", "-").contains(text)) {
         return 0.0;
       }
-      Unit own = text.matches(".*(lb|lbs)$") ? Unit.LB : text.endsWith("kg") ? Unit.KG : switch (cell(r, Field.UNIT).toLowerCase(Locale.ROOT)) {
-        case "lb", "lbs", "pounds" -> Unit.LB;
-        case "kg", "kilograms" -> Unit.KG;
-        default -> unit;
-      };
+      Unit own =
+          text.matches(".*(lb|lbs)$")
+              ? Unit.LB
+              : text.endsWith("kg")
+                  ? Unit.KG
+                  : switch (cell(r, Field.UNIT).toLowerCase(Locale.ROOT)) {
+                    case "lb", "lbs", "pounds" -> Unit.LB;
+                    case "kg", "kilograms" -> Unit.KG;
+                    default -> unit;
+                  };
       Double value = decimal(text.replaceAll("\\s*(kg|lbs?)$", ""));
       if (value == null) {
         fault(line, Field.LOAD, "\"" + text + "\" is no number");
@@ -355,7 +497,10 @@ public final class SetsTable {
       return value;
     }
 
-    /** With a decimal point or comma; signs between thousands are not taken, so that none is misread. */
+    /**
+     * With a decimal point or comma; signs between thousands are not taken, so that none is
+     * misread.
+     */
     private static Double decimal(String text) {
       return text.matches("-?\\d+([.,]\\d+)?") ? Double.valueOf(text.replace(',', '.')) : null;
     }
@@ -376,7 +521,15 @@ public final class SetsTable {
     private void fault(int line, Field f, String message) {
       faultCount++;
       if (faults.size() < MOST_FAULTS) {
-        faults.add(new InvalidInput.Fault("line " + line + ", " + (at.containsKey(f) ? columns.get(at.get(f)).header() : f.name().toLowerCase(Locale.ROOT)), message));
+        faults.add(
+            new InvalidInput.Fault(
+                "line "
+                    + line
+                    + ", "
+                    + (at.containsKey(f)
+                        ? columns.get(at.get(f)).header()
+                        : f.name().toLowerCase(Locale.ROOT)),
+                message));
       }
     }
   }

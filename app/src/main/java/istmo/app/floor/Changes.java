@@ -1,9 +1,9 @@
 package istmo.app.floor;
 
-import istmo.app.platform.Conflict;
-import istmo.app.platform.NotFound;
 import istmo.app.plans.Plans;
 import istmo.app.plans.PrescriptionDocument;
+import istmo.app.platform.Conflict;
+import istmo.app.platform.NotFound;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.record.SetRecord;
 import istmo.core.record.SetRegister;
@@ -19,8 +19,9 @@ import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 
 /**
- * Takes what a device has to say, one message after the other, each in a transaction of its own: what was taken stays taken when a later one fails, and the device sends the rest again. Every message may come late, twice, or after the ones that
- * followed it.
+ * Takes what a device has to say, one message after the other, each in a transaction of its own:
+ * what was taken stays taken when a later one fails, and the device sends the rest again. Every
+ * message may come late, twice, or after the ones that followed it.
  */
 @Service
 public class Changes {
@@ -39,12 +40,26 @@ public class Changes {
 
   /** One message. */
   public sealed interface Message {
-    record OfSet(UUID sessionId, UUID itemId, UUID setId, SetRegister.State<SetRecord> state, Instant performedAt) implements Message {}
+    record OfSet(
+        UUID sessionId,
+        UUID itemId,
+        UUID setId,
+        SetRegister.State<SetRecord> state,
+        Instant performedAt)
+        implements Message {}
 
     /** An exercise in the place of another, or at the end; without a set-up, in the usual one. */
-    record OfItem(UUID sessionId, UUID itemId, String candidateId, Optional<Map<String, Double>> setup, Optional<PrescriptionDocument> prescription, Optional<UUID> replaces) implements Message {}
+    record OfItem(
+        UUID sessionId,
+        UUID itemId,
+        String candidateId,
+        Optional<Map<String, Double>> setup,
+        Optional<PrescriptionDocument> prescription,
+        Optional<UUID> replaces)
+        implements Message {}
 
-    record OfMark(UUID clientId, UUID gymId, String candidateId, String words, Instant at) implements Message {}
+    record OfMark(UUID clientId, UUID gymId, String candidateId, String words, Instant at)
+        implements Message {}
 
     record OfFinish(UUID sessionId, Instant at) implements Message {}
   }
@@ -71,7 +86,10 @@ public class Changes {
     }
   }
 
-  /** @param sentAt by the device's clock, so that one that is wrong does no harm to the order of things */
+  /**
+   * @param sentAt by the device's clock, so that one that is wrong does no harm to the order of
+   *     things
+   */
   public List<Result> take(Instant sentAt, List<Message> messages) {
     Duration off = Duration.between(sentAt, clock.instant());
     Duration shift = off.abs().compareTo(CLOCKS_AGREE) > 0 ? off : Duration.ZERO;
@@ -81,11 +99,15 @@ public class Changes {
   private Result taken(Message m, Duration shift) {
     try {
       if (m instanceof Message.OfSet s) {
-        Plans.Taken t = plans.take(new Plans.SetMessage(s.sessionId(), s.itemId(), s.setId(), s.state(), s.performedAt().plus(shift)));
+        Plans.Taken t =
+            plans.take(
+                new Plans.SetMessage(
+                    s.sessionId(), s.itemId(), s.setId(), s.state(), s.performedAt().plus(shift)));
         return new Result(Outcome.valueOf(t.outcome().name()), Optional.of(t), "");
       }
       if (m instanceof Message.OfItem i) {
-        plans.place(i.sessionId(), i.itemId(), i.candidateId(), i.setup(), i.prescription(), i.replaces());
+        plans.place(
+            i.sessionId(), i.itemId(), i.candidateId(), i.setup(), i.prescription(), i.replaces());
       } else if (m instanceof Message.OfMark k) {
         floor.mark(k.clientId(), k.gymId(), k.candidateId(), k.words(), k.at().plus(shift));
       } else if (m instanceof Message.OfFinish f) {

@@ -51,7 +51,10 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** A session as a telephone takes it to the floor: everything that is needed until the network is back. */
+/**
+ * A session as a telephone takes it to the floor: everything that is needed until the network is
+ * back.
+ */
 @Service
 public class Floor {
   private static final int SWAPS = 3;
@@ -77,7 +80,18 @@ public class Floor {
   private final CurrentCoach coach;
   private final Clock clock;
 
-  Floor(Clients clients, Gyms gyms, Plans plans, History history, OrderBook orders, Schools schools, Variants variants, Answers answers, MarkRepository marks, CurrentCoach coach, Clock clock) {
+  Floor(
+      Clients clients,
+      Gyms gyms,
+      Plans plans,
+      History history,
+      OrderBook orders,
+      Schools schools,
+      Variants variants,
+      Answers answers,
+      MarkRepository marks,
+      CurrentCoach coach,
+      Clock clock) {
     this.clients = clients;
     this.gyms = gyms;
     this.plans = plans;
@@ -105,9 +119,23 @@ public class Floor {
    * @param swaps for a machine that is taken
    */
   public record Exercise(
-      Session.Item item, String name, Optional<Offer> offer, String refusal, Prescription prescription, Progression.Next next, Optional<WorkingLoad> load, Optional<Outing> last, List<Loading> loads, String mark, List<String> agreed, List<Flow.Step> steps, List<Exercise> swaps) {}
+      Session.Item item,
+      String name,
+      Optional<Offer> offer,
+      String refusal,
+      Prescription prescription,
+      Progression.Next next,
+      Optional<WorkingLoad> load,
+      Optional<Outing> last,
+      List<Loading> loads,
+      String mark,
+      List<String> agreed,
+      List<Flow.Step> steps,
+      List<Exercise> swaps) {}
 
-  /** @param weaker side that goes first in one-leg work, and why */
+  /**
+   * @param weaker side that goes first in one-leg work, and why
+   */
   public record Walk(Session session, SideGap.First weaker, List<Exercise> exercises) {}
 
   /** A session with everything that a telephone needs for it. */
@@ -115,20 +143,52 @@ public class Floor {
     Session s = plans.get(sessionId);
     Aim aim = s.brief().aimed();
     School school = schools.get(s.brief().school());
-    Offers offers = new Offers(orders.order(new OrderBook.Wish(s.client().id(), s.gym().id(), aim, school, Weights.USUAL, s.brief().stiffDay())).order(), s.client().profile());
+    Offers offers =
+        new Offers(
+            orders
+                .order(
+                    new OrderBook.Wish(
+                        s.client().id(),
+                        s.gym().id(),
+                        aim,
+                        school,
+                        Weights.USUAL,
+                        s.brief().stiffDay()))
+                .order(),
+            s.client().profile());
     Instant now = clock.instant();
     List<UUID> own = s.items().stream().map(Session.Item::id).toList();
-    List<Series> record = List.copyOf(history.since(s.client().id(), now.minus(LOOKED_BACK), own).values());
+    List<Series> record =
+        List.copyOf(history.since(s.client().id(), now.minus(LOOKED_BACK), own).values());
     SideGap.First weaker = SideGap.first(record, s.client().profile().strongerSide());
     Map<String, String> words = new HashMap<>();
-    marks.findByCoachIdAndClientIdAndGymId(coach.id(), s.client().id(), s.gym().id()).forEach(m -> words.put(m.getCandidateId(), m.getWords()));
-    Maker maker = new Maker(s, s.client(), s.gym().place(), aim, offers, record, weaker.side(), words, agreed(s.client().id()), variants.candidates(), now.atZone(ZoneOffset.UTC).toLocalDate());
+    marks
+        .findByCoachIdAndClientIdAndGymId(coach.id(), s.client().id(), s.gym().id())
+        .forEach(m -> words.put(m.getCandidateId(), m.getWords()));
+    Maker maker =
+        new Maker(
+            s,
+            s.client(),
+            s.gym().place(),
+            aim,
+            offers,
+            record,
+            weaker.side(),
+            words,
+            agreed(s.client().id()),
+            variants.candidates(),
+            now.atZone(ZoneOffset.UTC).toLocalDate());
     return new Walk(s, weaker, maker.all());
   }
 
   /** What the coach accepted of what the record teaches, by candidate id. */
   private Map<String, List<String>> agreed(UUID clientId) {
-    return answers.of(clientId).stream().filter(a -> a.taken().isPresent()).collect(Collectors.groupingBy(Answers.Answer::subject, Collectors.mapping(a -> a.taken().orElseThrow().words(), Collectors.toList())));
+    return answers.of(clientId).stream()
+        .filter(a -> a.taken().isPresent())
+        .collect(
+            Collectors.groupingBy(
+                Answers.Answer::subject,
+                Collectors.mapping(a -> a.taken().orElseThrow().words(), Collectors.toList())));
   }
 
   /** Keeps the settings of a machine for a client; an older message does not undo a newer one. */
@@ -153,18 +213,40 @@ public class Floor {
   /** Every mark of a client. */
   @Transactional(readOnly = true)
   public List<Mark> marks(UUID clientId) {
-    return marks.findByCoachIdAndClientId(coach.id(), clientId).stream().sorted(Comparator.comparing(MarkEntity::getCandidateId)).map(m -> new Mark(m.getGymId(), m.getCandidateId(), m.getWords(), m.getChangedAt())).toList();
+    return marks.findByCoachIdAndClientId(coach.id(), clientId).stream()
+        .sorted(Comparator.comparing(MarkEntity::getCandidateId))
+        .map(m -> new Mark(m.getGymId(), m.getCandidateId(), m.getWords(), m.getChangedAt()))
+        .toList();
   }
 
   public record Mark(UUID gymId, String candidateId, String words, Instant changedAt) {}
 
   /** Makes the exercises of one session. */
-  private record Maker(Session session, Client client, Place place, Aim aim, Offers offers, List<Series> record, Side weaker, Map<String, String> marks, Map<String, List<String>> agreed, Function<String, Candidate> names, LocalDate today) {
+  private record Maker(
+      Session session,
+      Client client,
+      Place place,
+      Aim aim,
+      Offers offers,
+      List<Series> record,
+      Side weaker,
+      Map<String, String> marks,
+      Map<String, List<String>> agreed,
+      Function<String, Candidate> names,
+      LocalDate today) {
     List<Exercise> all() {
       Map<String, Flow.Exercise> flow = new HashMap<>();
       List<Session.Item> asked = session.items().stream().filter(i -> !i.ended()).toList();
       for (Session.Item i : asked) {
-        offers.find(i.candidateId()).filter(o -> i.refusal().isEmpty()).map(o -> o.in(i.setup(), i.load())).ifPresent(o -> flow.put(i.id().toString(), exercise(i.id().toString(), o, prescription(i, o), i.asked().loadShare())));
+        offers
+            .find(i.candidateId())
+            .filter(o -> i.refusal().isEmpty())
+            .map(o -> o.in(i.setup(), i.load()))
+            .ifPresent(
+                o ->
+                    flow.put(
+                        i.id().toString(),
+                        exercise(i.id().toString(), o, prescription(i, o), i.asked().loadShare())));
       }
       List<List<String>> bouts = bouts(asked, flow.keySet());
       Flow whole = walked(bouts, flow);
@@ -181,12 +263,17 @@ public class Floor {
       return Flow.of(bouts.stream().map(b -> b.stream().map(flow::get).toList()).toList(), weaker);
     }
 
-    /** Exercises in turn where the plan says so, each by itself otherwise, in the session's order. */
+    /**
+     * Exercises in turn where the plan says so, each by itself otherwise, in the session's order.
+     */
     private static List<List<String>> bouts(List<Session.Item> items, Set<String> known) {
       Map<Integer, List<String>> byPlace = new TreeMap<>();
       Map<Integer, Integer> placeOfBout = new HashMap<>();
       for (Session.Item i : items) {
-        int place = i.asked().bout().isPresent() ? placeOfBout.computeIfAbsent(i.asked().bout().get(), b -> byPlace.size()) : byPlace.size();
+        int place =
+            i.asked().bout().isPresent()
+                ? placeOfBout.computeIfAbsent(i.asked().bout().get(), b -> byPlace.size())
+                : byPlace.size();
         byPlace.computeIfAbsent(place, k -> new ArrayList<>());
         if (known.contains(i.id().toString())) {
           byPlace.get(place).add(i.id().toString());
@@ -200,25 +287,61 @@ public class Floor {
     }
 
     private Flow.Exercise exercise(String id, Offer o, Prescription p, double share) {
-      return new Flow.Exercise(id, o, p, WorkingLoad.of(o, p, place, recorded(o), next(o, p), share, client.cautions().loadShare() < 1));
+      return new Flow.Exercise(
+          id,
+          o,
+          p,
+          WorkingLoad.of(
+              o, p, place, recorded(o), next(o, p), share, client.cautions().loadShare() < 1));
     }
 
     private Optional<Series> series(String candidateId, Map<String, Double> setup) {
-      return record.stream().filter(s -> s.candidateId().equals(candidateId) && s.setup().equals(setup) && !s.outings().isEmpty()).findFirst();
+      return record.stream()
+          .filter(
+              s ->
+                  s.candidateId().equals(candidateId)
+                      && s.setup().equals(setup)
+                      && !s.outings().isEmpty())
+          .findFirst();
     }
 
     private Optional<WorkingLoad.Recorded> recorded(Offer o) {
-      return series(o.candidateId(), o.setup()).flatMap(Series::last).flatMap(x -> WorkingLoad.Recorded.bestOf(x.work().stream().map(w -> w.done()).toList(), x.on()));
+      return series(o.candidateId(), o.setup())
+          .flatMap(Series::last)
+          .flatMap(
+              x ->
+                  WorkingLoad.Recorded.bestOf(
+                      x.work().stream().map(w -> w.done()).toList(), x.on()));
     }
 
     private Progression.Next next(Offer o, Prescription p) {
-      Series s = series(o.candidateId(), o.setup()).orElse(new Series(o.candidateId(), o.setup(), List.of()));
-      return Progression.next(s, new Progression.Asked(p.repetitionsLow(), p.repetitionsHigh(), p.reserve()), o.needs(), place, today);
+      Series s =
+          series(o.candidateId(), o.setup())
+              .orElse(new Series(o.candidateId(), o.setup(), List.of()));
+      return Progression.next(
+          s,
+          new Progression.Asked(p.repetitionsLow(), p.repetitionsHigh(), p.reserve()),
+          o.needs(),
+          place,
+          today);
     }
 
-    private List<Exercise> swaps(Session.Item item, Flow.Exercise now, List<Session.Item> asked, List<List<String>> bouts, Map<String, Flow.Exercise> flow) {
+    private List<Exercise> swaps(
+        Session.Item item,
+        Flow.Exercise now,
+        List<Session.Item> asked,
+        List<List<String>> bouts,
+        Map<String, Flow.Exercise> flow) {
       List<Exercise> list = new ArrayList<>();
-      for (Swap swap : Swap.of(now.offer(), offers, aim, now.offer().station(), Set.of(), asked.stream().map(Session.Item::candidateId).toList(), SWAPS)) {
+      for (Swap swap :
+          Swap.of(
+              now.offer(),
+              offers,
+              aim,
+              now.offer().station(),
+              Set.of(),
+              asked.stream().map(Session.Item::candidateId).toList(),
+              SWAPS)) {
         Offer o = swap.offer();
         Prescription p = o.usual().withSets(now.prescription().sets());
         Flow.Exercise x = exercise(now.id(), o, p, item.asked().loadShare());
@@ -229,24 +352,81 @@ public class Floor {
       return list;
     }
 
-    private Exercise made(Session.Item item, String candidateId, Map<String, Double> setup, Flow.Exercise x, Flow whole, List<Exercise> swaps) {
+    private Exercise made(
+        Session.Item item,
+        String candidateId,
+        Map<String, Double> setup,
+        Flow.Exercise x,
+        Flow whole,
+        List<Exercise> swaps) {
       String mark = marks.getOrDefault(candidateId, "");
       String name = names.apply(candidateId).name();
       Optional<Outing> last = series(candidateId, setup).flatMap(Series::last);
       if (x == null) {
-        String refusal = item.ended() ? "" : item.refusal().orElseGet(() -> offers.whyNot(candidateId));
-        Prescription none = item.asked().prescription().map(PrescriptionDocument::prescription).orElseGet(() -> offers.find(candidateId).map(Offer::usual).orElse(null));
-        return new Exercise(item, name, Optional.empty(), refusal, none, new Progression.Next(Progression.Rule.BEGIN, Optional.empty(), 1, 1, ""), Optional.empty(), last, List.of(), mark, List.of(), List.of(), List.of());
+        String refusal =
+            item.ended() ? "" : item.refusal().orElseGet(() -> offers.whyNot(candidateId));
+        Prescription none =
+            item.asked()
+                .prescription()
+                .map(PrescriptionDocument::prescription)
+                .orElseGet(() -> offers.find(candidateId).map(Offer::usual).orElse(null));
+        return new Exercise(
+            item,
+            name,
+            Optional.empty(),
+            refusal,
+            none,
+            new Progression.Next(Progression.Rule.BEGIN, Optional.empty(), 1, 1, ""),
+            Optional.empty(),
+            last,
+            List.of(),
+            mark,
+            List.of(),
+            List.of(),
+            List.of());
       }
-      List<Flow.Step> steps = whole.steps().stream().filter(st -> st.exerciseId().equals(x.id())).toList();
-      return new Exercise(item, name, Optional.of(x.offer()), "", x.prescription(), next(x.offer(), x.prescription()), Optional.of(x.load()), last, loads(x), mark, agreed.getOrDefault(candidateId, List.of()), steps, swaps);
+      List<Flow.Step> steps =
+          whole.steps().stream().filter(st -> st.exerciseId().equals(x.id())).toList();
+      return new Exercise(
+          item,
+          name,
+          Optional.of(x.offer()),
+          "",
+          x.prescription(),
+          next(x.offer(), x.prescription()),
+          Optional.of(x.load()),
+          last,
+          loads(x),
+          mark,
+          agreed.getOrDefault(candidateId, List.of()),
+          steps,
+          swaps);
     }
 
     private List<Loading> loads(Flow.Exercise x) {
-      double most = Math.max(x.load().highKg(), x.load().sets().stream().flatMap(l -> l.load().stream()).mapToDouble(Loading::kg).max().orElse(0));
-      List<Loading> all = Loading.upTo(most > 0 ? most * MOST_LOAD : UNKNOWN_MOST_KG, x.offer().needs(), place).stream().filter(l -> l.kg() >= most * LEAST_LOAD).toList();
+      double most =
+          Math.max(
+              x.load().highKg(),
+              x.load().sets().stream()
+                  .flatMap(l -> l.load().stream())
+                  .mapToDouble(Loading::kg)
+                  .max()
+                  .orElse(0));
+      List<Loading> all =
+          Loading.upTo(most > 0 ? most * MOST_LOAD : UNKNOWN_MOST_KG, x.offer().needs(), place)
+              .stream()
+              .filter(l -> l.kg() >= most * LEAST_LOAD)
+              .toList();
       int working = (int) all.stream().filter(l -> l.kg() < most).count();
-      int from = Math.max(0, Math.min(all.size() - MOST_LOADS, working - MOST_LOADS / 2)); // those around the working load, where there are more than a thumb goes through
+      int from =
+          Math.max(
+              0,
+              Math.min(
+                  all.size() - MOST_LOADS,
+                  working
+                      - MOST_LOADS
+                          / 2)); // those around the working load, where there are more than a thumb
+      // goes through
       return all.subList(from, Math.min(all.size(), from + MOST_LOADS));
     }
   }

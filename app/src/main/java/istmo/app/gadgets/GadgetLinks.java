@@ -22,8 +22,9 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 
 /**
- * Live links to measuring gadgets. A link has a code that cannot be guessed; whoever knows it may send readings, only the coach who opened it sees them. Links live in this process and are lost with it: nothing of them is a record until the
- * coach takes a reading.
+ * Live links to measuring gadgets. A link has a code that cannot be guessed; whoever knows it may
+ * send readings, only the coach who opened it sees them. Links live in this process and are lost
+ * with it: nothing of them is a record until the coach takes a reading.
  */
 @Service
 public class GadgetLinks {
@@ -33,7 +34,8 @@ public class GadgetLinks {
   /** Readings that a link which watches a set keeps: five minutes of fifty a second. */
   private static final int MOST_WATCHED = 15_000;
 
-  private final Cache<String, Link> links = Caffeine.newBuilder().expireAfterAccess(KEPT).maximumSize(MOST).build();
+  private final Cache<String, Link> links =
+      Caffeine.newBuilder().expireAfterAccess(KEPT).maximumSize(MOST).build();
   private final CurrentCoach coach;
   private final Clock clock;
 
@@ -50,7 +52,16 @@ public class GadgetLinks {
    * @param lines taken so far
    * @param refused lines that could not be used, with the newest reason
    */
-  public record State(String code, Gauge gauge, Optional<Double> last, Optional<StableReading.Stable> stable, int lines, int dropouts, int refused, Optional<String> fault, Optional<Instant> lastAt) {}
+  public record State(
+      String code,
+      Gauge gauge,
+      Optional<Double> last,
+      Optional<StableReading.Stable> stable,
+      int lines,
+      int dropouts,
+      int refused,
+      Optional<String> fault,
+      Optional<Instant> lastAt) {}
 
   /** A link whose readings come to rest. */
   public State open(Gauge gauge) {
@@ -84,16 +95,21 @@ public class GadgetLinks {
    */
   public record Watched(State state, double seconds, List<Sample> trace, WatchedSet set) {}
 
-  /** @param turned whether the gadget's readings fall while the load is lifted */
+  /**
+   * @param turned whether the gadget's readings fall while the load is lifted
+   */
   public Watched watched(String code, WatchedSet.Asked asked, boolean turned) {
     Link link = own(code);
     if (!link.watches) {
       throw new NotFound("link that watches a set");
     }
     List<Sample> trace = link.trace();
-    List<Sample> rising = turned ? trace.stream().map(s -> new Sample(s.timeS(), -s.position())).toList() : trace;
-    RepetitionFinder finder = link.gauge == Gauge.LENGTH ? RepetitionFinder.ofBar() : RepetitionFinder.ofTilt();
-    double seconds = trace.isEmpty() ? 0 : trace.get(trace.size() - 1).timeS() - trace.get(0).timeS();
+    List<Sample> rising =
+        turned ? trace.stream().map(s -> new Sample(s.timeS(), -s.position())).toList() : trace;
+    RepetitionFinder finder =
+        link.gauge == Gauge.LENGTH ? RepetitionFinder.ofBar() : RepetitionFinder.ofTilt();
+    double seconds =
+        trace.isEmpty() ? 0 : trace.get(trace.size() - 1).timeS() - trace.get(0).timeS();
     return new Watched(link.state(), seconds, rising, WatchedSet.of(finder.soFar(rising), asked));
   }
 
@@ -102,10 +118,15 @@ public class GadgetLinks {
   }
 
   private Link own(String code) {
-    return Optional.ofNullable(links.getIfPresent(code)).filter(l -> l.coachId.equals(coach.id())).orElseThrow(() -> new NotFound("link"));
+    return Optional.ofNullable(links.getIfPresent(code))
+        .filter(l -> l.coachId.equals(coach.id()))
+        .orElseThrow(() -> new NotFound("link"));
   }
 
-  /** One reading of a gadget: kind may be left out, unit and value may not; t is ms on the gadget's own clock. */
+  /**
+   * One reading of a gadget: kind may be left out, unit and value may not; t is ms on the gadget's
+   * own clock.
+   */
   public record Line(String kind, String unit, Double value, Long t) {}
 
   /** Whether there is such a link, for whoever knows its code. */
@@ -113,7 +134,10 @@ public class GadgetLinks {
     link(code);
   }
 
-  /** Takes a line from whoever knows the code; throws {@link InvalidInput} naming what is wrong with it. */
+  /**
+   * Takes a line from whoever knows the code; throws {@link InvalidInput} naming what is wrong with
+   * it.
+   */
   public void take(String code, Line line) {
     link(code).take(line);
   }
@@ -151,10 +175,16 @@ public class GadgetLinks {
     synchronized void take(Line line) {
       try {
         if (line.kind() != null && !line.kind().toUpperCase(Locale.ROOT).equals(gauge.name())) {
-          throw new InvalidInput("kind", "this link waits for " + gauge.name().toLowerCase(Locale.ROOT) + ", not " + line.kind());
+          throw new InvalidInput(
+              "kind",
+              "this link waits for "
+                  + gauge.name().toLowerCase(Locale.ROOT)
+                  + ", not "
+                  + line.kind());
         }
         if (line.unit() == null || line.value() == null || line.t() == null) {
-          throw new InvalidInput(line.unit() == null ? "unit" : line.value() == null ? "value" : "t", "is needed");
+          throw new InvalidInput(
+              line.unit() == null ? "unit" : line.value() == null ? "value" : "t", "is needed");
         }
         double value = gauge.inside(line.value(), line.unit());
         if (line.t() == 0 && lines > 0) { // the gadget was started anew
@@ -191,9 +221,20 @@ public class GadgetLinks {
     }
 
     synchronized State state() {
-      boolean fresh = lastAt != null && Duration.between(lastAt, clock.instant()).toMillis() <= StableReading.GAP_MS;
+      boolean fresh =
+          lastAt != null
+              && Duration.between(lastAt, clock.instant()).toMillis() <= StableReading.GAP_MS;
       Optional<Double> last = lines == 0 ? Optional.empty() : Optional.of(readings.last());
-      return new State(code, gauge, last, fresh ? readings.stable() : Optional.empty(), lines, dropoutsBefore + readings.dropouts(), refused, Optional.ofNullable(fault), Optional.ofNullable(lastAt));
+      return new State(
+          code,
+          gauge,
+          last,
+          fresh ? readings.stable() : Optional.empty(),
+          lines,
+          dropoutsBefore + readings.dropouts(),
+          refused,
+          Optional.ofNullable(fault),
+          Optional.ofNullable(lastAt));
     }
   }
 }

@@ -29,22 +29,28 @@ import org.springframework.boot.web.server.context.WebServerInitializedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
-/** Stand-in gadgets of the demo: they speak the same lines over the same HTTP as a real gadget, from a thread of this process. */
+/**
+ * Stand-in gadgets of the demo: they speak the same lines over the same HTTP as a real gadget, from
+ * a thread of this process.
+ */
 @Component
 public class StandInGadgets implements DisposableBean {
   private static final Logger LOG = LoggerFactory.getLogger(StandInGadgets.class);
   private static final long LASTS_MS = 20_000;
+
   /** A gap in the stream, so that a dropout is seen. */
   private static final long DROPOUT_FROM_MS = 400;
 
   private static final long DROPOUT_TO_MS = 2_100;
 
   private final HttpClient http = HttpClient.newHttpClient();
-  private final ExecutorService threads = Executors.newCachedThreadPool(r -> {
-    Thread t = new Thread(r, "stand-in gadget");
-    t.setDaemon(true);
-    return t;
-  });
+  private final ExecutorService threads =
+      Executors.newCachedThreadPool(
+          r -> {
+            Thread t = new Thread(r, "stand-in gadget");
+            t.setDaemon(true);
+            return t;
+          });
   private volatile int port;
 
   @EventListener
@@ -69,35 +75,58 @@ public class StandInGadgets implements DisposableBean {
     boolean bar = gauge == Gauge.LENGTH;
     double range = bar ? 0.52 : 78;
     Sensor sensor = new Sensor(50, bar ? 0.002 : 0.4, 0.004, 0.001, 0.01);
-    send(code, gauge, StandInMotion.samples(StandInMotion.tiring(repetitions, asked, range), bar ? 1.45 : 88, bar ? 0.03 : 4, false, sensor, code.hashCode()));
+    send(
+        code,
+        gauge,
+        StandInMotion.samples(
+            StandInMotion.tiring(repetitions, asked, range),
+            bar ? 1.45 : 88,
+            bar ? 0.03 : 4,
+            false,
+            sensor,
+            code.hashCode()));
   }
 
   private void send(String code, Gauge gauge, List<Sample> readings) {
-    threads.execute(() -> {
-      try (PipedOutputStream out = new PipedOutputStream()) {
-        PipedInputStream in = new PipedInputStream(out, 1 << 16);
-        HttpRequest request =
-            HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/api/gadget-links/" + code + "/lines")).header("content-type", "application/x-ndjson").POST(HttpRequest.BodyPublishers.ofInputStream(() -> in)).build();
-        var answer = http.sendAsync(request, HttpResponse.BodyHandlers.discarding());
-        long begun = System.nanoTime();
-        for (Sample s : readings) {
-          if (answer.isDone()) {
-            return;
+    threads.execute(
+        () -> {
+          try (PipedOutputStream out = new PipedOutputStream()) {
+            PipedInputStream in = new PipedInputStream(out, 1 << 16);
+            HttpRequest request =
+                HttpRequest.newBuilder(
+                        URI.create(
+                            "http://127.0.0.1:" + port + "/api/gadget-links/" + code + "/lines"))
+                    .header("content-type", "application/x-ndjson")
+                    .POST(HttpRequest.BodyPublishers.ofInputStream(() -> in))
+                    .build();
+            var answer = http.sendAsync(request, HttpResponse.BodyHandlers.discarding());
+            long begun = System.nanoTime();
+            for (Sample s : readings) {
+              if (answer.isDone()) {
+                return;
+              }
+              long t = Math.round(1000 * s.timeS());
+              Thread.sleep(
+                  Math.max(0, t - TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun)));
+              line(out, gauge, s.position(), t);
+            }
+          } catch (IOException | UncheckedIOException e) {
+            LOG.debug("the link of a stand-in gadget ended", e);
+          } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
           }
-          long t = Math.round(1000 * s.timeS());
-          Thread.sleep(Math.max(0, t - TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun)));
-          line(out, gauge, s.position(), t);
-        }
-      } catch (IOException | UncheckedIOException e) {
-        LOG.debug("the link of a stand-in gadget ended", e);
-      } catch (InterruptedException e) {
-        Thread.currentThread().interrupt();
-      }
-    });
+        });
   }
 
   private static void line(OutputStream out, Gauge gauge, double value, long t) throws IOException {
-    String text = String.format(Locale.ROOT, "{\"kind\":\"%s\",\"unit\":\"%s\",\"value\":%.4f,\"t\":%d}%n", gauge.name().toLowerCase(Locale.ROOT), gauge.unit(), value, t);
+    String text =
+        String.format(
+            Locale.ROOT,
+            "{\"kind\":\"%s\",\"unit\":\"%s\",\"value\":%.4f,\"t\":%d}%n",
+            gauge.name().toLowerCase(Locale.ROOT),
+            gauge.unit(),
+            value,
+            t);
     out.write(text.getBytes(StandardCharsets.UTF_8));
     out.flush();
   }

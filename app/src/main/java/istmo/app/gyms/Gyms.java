@@ -75,12 +75,17 @@ public class Gyms {
     return view(repository.saveAndFlush(e));
   }
 
-  /** Keeps what is known of one thing: its values as they are given, all of them. Pulls of it are forgotten where a value that came from them is changed by hand. */
+  /**
+   * Keeps what is known of one thing: its values as they are given, all of them. Pulls of it are
+   * forgotten where a value that came from them is changed by hand.
+   */
   @Transactional
   public Gym know(UUID id, int version, String item, Map<String, Double> values) {
     GymEntity e = seen(id, version);
     Map<String, List<Pull>> pulls = new LinkedHashMap<>(e.pulls());
-    if (pulls.containsKey(item) && !fitted(e.place(), item, pulls.get(item)).entrySet().stream().allMatch(f -> near(f.getValue(), values.get(f.getKey())))) {
+    if (pulls.containsKey(item)
+        && !fitted(e.place(), item, pulls.get(item)).entrySet().stream()
+            .allMatch(f -> near(f.getValue(), values.get(f.getKey())))) {
       pulls.remove(item);
     }
     return keep(e, item, values, pulls);
@@ -90,7 +95,8 @@ public class Gyms {
   @Transactional
   public Gym pull(UUID id, int version, String item, List<Pull> pulls) {
     GymEntity e = seen(id, version);
-    Map<String, Double> values = new LinkedHashMap<>(e.place().measured().getOrDefault(item, Map.of()));
+    Map<String, Double> values =
+        new LinkedHashMap<>(e.place().measured().getOrDefault(item, Map.of()));
     Map<String, List<Pull>> all = new LinkedHashMap<>(e.pulls());
     if (all.containsKey(item)) {
       values.keySet().removeAll(fitted(e.place(), item, all.get(item)).keySet());
@@ -120,7 +126,8 @@ public class Gyms {
     return b != null && Math.abs(a - b) < 1e-9;
   }
 
-  private Gym keep(GymEntity e, String item, Map<String, Double> values, Map<String, List<Pull>> pulls) {
+  private Gym keep(
+      GymEntity e, String item, Map<String, Double> values, Map<String, List<Pull>> pulls) {
     Equipment.get(item);
     Map<String, Map<String, Double>> measured = new LinkedHashMap<>(e.place().measured());
     measured.put(item, values);
@@ -131,7 +138,8 @@ public class Gyms {
   private GymEntity seen(UUID id, int version) {
     GymEntity e = entity(id);
     if (e.getVersion() != version) {
-      throw new Conflict(e.getName() + " was changed elsewhere meanwhile. Load again; nothing was overwritten.");
+      throw new Conflict(
+          e.getName() + " was changed elsewhere meanwhile. Load again; nothing was overwritten.");
     }
     return e;
   }

@@ -42,13 +42,18 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 
-/** Orders for a client in a gym. What the mechanics say of a body on measured machines is kept by these themselves, so a changed aim orders again without new mechanics; the cache may be lost at any time. */
+/**
+ * Orders for a client in a gym. What the mechanics say of a body on measured machines is kept by
+ * these themselves, so a changed aim orders again without new mechanics; the cache may be lost at
+ * any time.
+ */
 @Service
 public class OrderBook {
   private record Key(Body body, Map<String, Map<String, Double>> machines) {}
 
   /** A school's name does not matter to what it makes of the mechanics. */
-  private record JudgedKey(Key key, double recruitment, double lengthBias, double powerMean, double passiveWeight) {
+  private record JudgedKey(
+      Key key, double recruitment, double lengthBias, double powerMean, double passiveWeight) {
     static JudgedKey of(Key key, School s) {
       return new JudgedKey(key, s.recruitment(), s.lengthBias(), s.powerMean(), s.passiveWeight());
     }
@@ -75,8 +80,17 @@ public class OrderBook {
   private final History history;
   private final Clock clock;
 
-  /** @param bodies how many bodies' evaluations are kept; one takes 12 to 17 MB */
-  OrderBook(Clients clients, Gyms gyms, Variants variants, Schools schools, History history, Clock clock, @Value("${istmo.orders.kept-bodies}") int bodies) {
+  /**
+   * @param bodies how many bodies' evaluations are kept; one takes 12 to 17 MB
+   */
+  OrderBook(
+      Clients clients,
+      Gyms gyms,
+      Variants variants,
+      Schools schools,
+      History history,
+      Clock clock,
+      @Value("${istmo.orders.kept-bodies}") int bodies) {
     this.evaluations = Kept.atMost(bodies);
     this.judged = Kept.atMost(4 * bodies);
     this.ownEvaluations = Kept.atMost(20 * bodies);
@@ -88,18 +102,26 @@ public class OrderBook {
     this.variants = variants;
   }
 
-  /** Who, where, what for, by which school, and what counts how much; stiffToday takes some range for one day. */
-  public record Wish(UUID clientId, UUID gymId, Aim aim, School school, Weights weights, boolean stiffToday) {}
+  /**
+   * Who, where, what for, by which school, and what counts how much; stiffToday takes some range
+   * for one day.
+   */
+  public record Wish(
+      UUID clientId, UUID gymId, Aim aim, School school, Weights weights, boolean stiffToday) {}
 
   /** An order, and what to ask or to know about this client before anything is done. */
   public record Answer(Order order, List<String> statements) {}
 
   public Answer order(Wish wish) {
     Client client = clients.get(wish.clientId());
-    return new Answer(order(brief(client, gyms.get(wish.gymId()), wish)), client.cautions().statements());
+    return new Answer(
+        order(brief(client, gyms.get(wish.gymId()), wish)), client.cautions().statements());
   }
 
-  /** Which missing measurements of the client would change this order, most first. Some seconds of mechanics. */
+  /**
+   * Which missing measurements of the client would change this order, most first. Some seconds of
+   * mechanics.
+   */
   public List<MeasuringValue> measuring(Wish wish) {
     Client client = clients.get(wish.clientId());
     Brief brief = brief(client, gyms.get(wish.gymId()), wish).of(client.estimate().body());
@@ -124,13 +146,22 @@ public class OrderBook {
 
   private Brief brief(Client client, Gym gym, Wish wish) {
     Transactions.mustBeOutside("an order");
-    Brief brief = client.brief(gym.place(), wish.aim(), wish.school(), wish.stiffToday()).weighed(wish.weights());
-    return client.learns() ? brief.learning(Experience.of(history.since(client.id(), clock.instant().minus(SAID_WITHIN), List.of()).values())) : brief;
+    Brief brief =
+        client
+            .brief(gym.place(), wish.aim(), wish.school(), wish.stiffToday())
+            .weighed(wish.weights());
+    return client.learns()
+        ? brief.learning(
+            Experience.of(
+                history.since(client.id(), clock.instant().minus(SAID_WITHIN), List.of()).values()))
+        : brief;
   }
 
   private Order order(Brief brief) {
     List<Candidate> own = variants.own();
-    return orders.get(new OrderKey(brief, own.stream().map(Candidate::id).toList()), k -> Orders.order(brief, evaluated(brief, own)));
+    return orders.get(
+        new OrderKey(brief, own.stream().map(Candidate::id).toList()),
+        k -> Orders.order(brief, evaluated(brief, own)));
   }
 
   private Map<String, Evaluation> evaluated(Brief brief) {
@@ -139,10 +170,22 @@ public class OrderBook {
 
   private Map<String, Evaluation> evaluated(Brief brief, List<Candidate> own) {
     Key key = new Key(brief.limitedBody(), brief.place().measured());
-    Map<String, Evaluation> mechanics = evaluations.get(key, k -> Orders.evaluate(k.body(), brief.place(), School.STRETCH));
-    Map<String, Evaluation> all = new LinkedHashMap<>(judged.get(JudgedKey.of(key, brief.school()), k -> Orders.by(mechanics, brief.school())));
+    Map<String, Evaluation> mechanics =
+        evaluations.get(key, k -> Orders.evaluate(k.body(), brief.place(), School.STRETCH));
+    Map<String, Evaluation> all =
+        new LinkedHashMap<>(
+            judged.get(
+                JudgedKey.of(key, brief.school()), k -> Orders.by(mechanics, brief.school())));
     for (Candidate c : own) { // a kept variant never changes
-      all.put(c.id(), ownEvaluations.get(new OwnKey(key, c.id()), k -> Orders.evaluate(key.body(), List.of(c), brief.place(), School.STRETCH).get(c.id())).by(brief.school()));
+      all.put(
+          c.id(),
+          ownEvaluations
+              .get(
+                  new OwnKey(key, c.id()),
+                  k ->
+                      Orders.evaluate(key.body(), List.of(c), brief.place(), School.STRETCH)
+                          .get(c.id()))
+              .by(brief.school()));
     }
     return all;
   }
@@ -150,23 +193,45 @@ public class OrderBook {
   /** Places of the candidates by another school. */
   public record BySchool(School school, List<String> places) {}
 
-  /** The same brief by every school that this coach can choose: who moves when the school changes. No new mechanics. */
+  /**
+   * The same brief by every school that this coach can choose: who moves when the school changes.
+   * No new mechanics.
+   */
   public List<BySchool> bySchool(Wish wish) {
     Brief brief = brief(clients.get(wish.clientId()), gyms.get(wish.gymId()), wish);
     List<Candidate> own = variants.own();
-    return schools.all().stream().map(s -> new BySchool(s, Orders.places(brief.by(s), evaluated(brief.by(s), own)))).toList();
+    return schools.all().stream()
+        .map(s -> new BySchool(s, Orders.places(brief.by(s), evaluated(brief.by(s), own))))
+        .toList();
   }
 
-  /** A cold machine takes some seconds over its first order: one of nobody's is made while the application waits, and the evidence of the stated schools after it. An order that is asked earlier waits no longer than without. */
+  /**
+   * A cold machine takes some seconds over its first order: one of nobody's is made while the
+   * application waits, and the evidence of the stated schools after it. An order that is asked
+   * earlier waits no longer than without.
+   */
   @EventListener(ApplicationReadyEvent.class)
   void warm() {
-    Thread warming = new Thread(() -> {
-      Body nobody = Body.estimated(1.75, 75, Sex.MALE);
-      Place everything = Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
-      Brief brief = new Brief(nobody, Cautions.none(), Profile.unknown(), everything, new Aim(Map.of("VL", 2), Set.of()), School.STRETCH, Optional.empty());
-      Orders.order(brief, Orders.evaluate(nobody, everything, School.STRETCH));
-      School.all().forEach(Evidence::of);
-    }, "warming");
+    Thread warming =
+        new Thread(
+            () -> {
+              Body nobody = Body.estimated(1.75, 75, Sex.MALE);
+              Place everything =
+                  Place.generic(
+                      Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+              Brief brief =
+                  new Brief(
+                      nobody,
+                      Cautions.none(),
+                      Profile.unknown(),
+                      everything,
+                      new Aim(Map.of("VL", 2), Set.of()),
+                      School.STRETCH,
+                      Optional.empty());
+              Orders.order(brief, Orders.evaluate(nobody, everything, School.STRETCH));
+              School.all().forEach(Evidence::of);
+            },
+            "warming");
     warming.setDaemon(true);
     warming.start();
   }

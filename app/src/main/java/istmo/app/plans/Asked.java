@@ -12,7 +12,11 @@ import java.util.Optional;
  * @param bout exercises with the same number are done in turn; empty for one by itself
  * @param loadShare of the load, as the week of a block asks; 1 for all of it
  */
-public record Asked(List<String> words, Optional<PrescriptionDocument> prescription, Optional<Integer> bout, double loadShare) {
+public record Asked(
+    List<String> words,
+    Optional<PrescriptionDocument> prescription,
+    Optional<Integer> bout,
+    double loadShare) {
   public static final Allowed LOAD_SHARE = new Allowed(0.1, 2, "of the load");
   public static final Asked NOTHING = new Asked(List.of(), Optional.empty(), Optional.empty(), 1);
 }

@@ -6,13 +6,13 @@ import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
-import istmo.app.platform.Transactions;
 import istmo.app.plans.persistence.ItemEntity;
 import istmo.app.plans.persistence.ItemRepository;
 import istmo.app.plans.persistence.PerformedSetEntity;
 import istmo.app.plans.persistence.PerformedSetRepository;
 import istmo.app.plans.persistence.SessionEntity;
 import istmo.app.plans.persistence.TrainingSessionRepository;
+import istmo.app.platform.Transactions;
 import istmo.core.record.SetRecord;
 import istmo.core.record.SetRegister;
 import istmo.core.stimulus.School;
@@ -57,7 +57,17 @@ public class Bringing {
   private final CurrentCoach coach;
   private final Transactions transactions;
 
-  Bringing(TrainingSessionRepository sessions, ItemRepository items, PerformedSetRepository sets, SeriesBook series, EntityManager entities, Clients clients, Gyms gyms, Bench bench, CurrentCoach coach, Transactions transactions) {
+  Bringing(
+      TrainingSessionRepository sessions,
+      ItemRepository items,
+      PerformedSetRepository sets,
+      SeriesBook series,
+      EntityManager entities,
+      Clients clients,
+      Gyms gyms,
+      Bench bench,
+      CurrentCoach coach,
+      Transactions transactions) {
     this.transactions = transactions;
     this.sessions = sessions;
     this.items = items;
@@ -70,31 +80,55 @@ public class Bringing {
     this.coach = coach;
   }
 
-  /** A set from somebody's earlier record; {@code id} is made of what it says, so that the same record brought in again adds nothing. */
+  /**
+   * A set from somebody's earlier record; {@code id} is made of what it says, so that the same
+   * record brought in again adds nothing.
+   */
   public record Brought(UUID id, LocalDate on, String candidateId, SetRecord set) {}
 
-  /** @param sets that were added */
+  /**
+   * @param sets that were added
+   */
   public record BroughtIn(int sets, int sessions, int already) {}
 
-  /** Brings earlier sets in, all or none: a session for each day, every exercise in its usual set-up on this gym's machines as far as this client takes it. What cautions leave out now was done all the same. */
+  /**
+   * Brings earlier sets in, all or none: a session for each day, every exercise in its usual set-up
+   * on this gym's machines as far as this client takes it. What cautions leave out now was done all
+   * the same.
+   */
   public BroughtIn bring(UUID clientId, UUID gymId, List<Brought> all) {
     Client client = clients.get(clientId);
     Gym gym = gyms.get(gymId);
     Map<String, Map<String, Double>> setups = new HashMap<>();
-    all.stream().map(Brought::candidateId).distinct().forEach(id -> setups.put(id, bench.usual(client, gym.place(), id).values()));
+    all.stream()
+        .map(Brought::candidateId)
+        .distinct()
+        .forEach(id -> setups.put(id, bench.usual(client, gym.place(), id).values()));
     return transactions.write(() -> bring(clientId, gymId, all, setups));
   }
 
-  private BroughtIn bring(UUID clientId, UUID gymId, List<Brought> all, Map<String, Map<String, Double>> setups) {
-    Set<UUID> known = new HashSet<>(all((coachId, ids) -> sets.known(coachId, clientId, ids), all.stream().map(Brought::id).toList()));
-    List<Brought> fresh = all.stream().filter(b -> !known.contains(b.id())).sorted(Comparator.comparing(Brought::on)).toList();
+  private BroughtIn bring(
+      UUID clientId, UUID gymId, List<Brought> all, Map<String, Map<String, Double>> setups) {
+    Set<UUID> known =
+        new HashSet<>(
+            all(
+                (coachId, ids) -> sets.known(coachId, clientId, ids),
+                all.stream().map(Brought::id).toList()));
+    List<Brought> fresh =
+        all.stream()
+            .filter(b -> !known.contains(b.id()))
+            .sorted(Comparator.comparing(Brought::on))
+            .toList();
     Map<LocalDate, SessionEntity> days = days(clientId, gymId, fresh);
     long begun = days.values().stream().filter(d -> d.getFinishedAt() == null).count();
     days.forEach((on, d) -> d.finish(noon(on).plusSeconds(3600)));
     sessions.saveAllAndFlush(days.values()); // before any of their exercises
     Map<String, ItemEntity> exercises = new HashMap<>();
     Map<UUID, Integer> counts = new HashMap<>();
-    for (ItemEntity i : all(items::findByCoachIdAndSessionIdInOrderByPosition, days.values().stream().map(SessionEntity::getId).toList())) {
+    for (ItemEntity i :
+        all(
+            items::findByCoachIdAndSessionIdInOrderByPosition,
+            days.values().stream().map(SessionEntity::getId).toList())) {
       exercises.putIfAbsent(i.getSessionId() + " " + i.getCandidateId(), i);
       counts.merge(i.getSessionId(), 1, Integer::sum);
     }
@@ -106,11 +140,32 @@ public class Bringing {
     List<PerformedSetEntity> rows = new ArrayList<>();
     for (Brought b : fresh) {
       UUID sessionId = days.get(b.on()).getId();
-      ItemEntity item = exercises.computeIfAbsent(sessionId + " " + b.candidateId(), k -> {
-        added.add(new ItemEntity(named("item " + k), coach.id(), sessionId, counts.merge(sessionId, 1, Integer::sum), b.candidateId(), setups.get(b.candidateId()), seriesIds.get(b.candidateId()), Asked.NOTHING, noon(b.on())));
-        return added.get(added.size() - 1);
-      });
-      rows.add(new PerformedSetEntity(b.id(), coach.id(), clientId, item, SetRegister.Stored.first(new SetRegister.State<>(1, 0, FROM_ELSEWHERE, false, b.set())), noon(b.on()).plusSeconds(180L * counts.merge(item.getId(), 1, Integer::sum))));
+      ItemEntity item =
+          exercises.computeIfAbsent(
+              sessionId + " " + b.candidateId(),
+              k -> {
+                added.add(
+                    new ItemEntity(
+                        named("item " + k),
+                        coach.id(),
+                        sessionId,
+                        counts.merge(sessionId, 1, Integer::sum),
+                        b.candidateId(),
+                        setups.get(b.candidateId()),
+                        seriesIds.get(b.candidateId()),
+                        Asked.NOTHING,
+                        noon(b.on())));
+                return added.get(added.size() - 1);
+              });
+      rows.add(
+          new PerformedSetEntity(
+              b.id(),
+              coach.id(),
+              clientId,
+              item,
+              SetRegister.Stored.first(
+                  new SetRegister.State<>(1, 0, FROM_ELSEWHERE, false, b.set())),
+              noon(b.on()).plusSeconds(180L * counts.merge(item.getId(), 1, Integer::sum))));
     }
     store(added, rows);
     return new BroughtIn(rows.size(), (int) begun, known.size());
@@ -124,10 +179,15 @@ public class Bringing {
   private Map<LocalDate, SessionEntity> days(UUID clientId, UUID gymId, List<Brought> sets) {
     SessionBrief brief = new SessionBrief(Map.of(), List.of(), School.STRETCH.id(), false);
     Map<UUID, LocalDate> byId = new LinkedHashMap<>();
-    sets.forEach(b -> byId.putIfAbsent(named("session " + clientId + " " + gymId + " " + b.on()), b.on()));
+    sets.forEach(
+        b -> byId.putIfAbsent(named("session " + clientId + " " + gymId + " " + b.on()), b.on()));
     Map<LocalDate, SessionEntity> days = new LinkedHashMap<>();
-    all(sessions::findByCoachIdAndIdIn, List.copyOf(byId.keySet())).forEach(s -> days.put(byId.get(s.getId()), s));
-    byId.forEach((id, on) -> days.computeIfAbsent(on, d -> new SessionEntity(id, coach.id(), clientId, gymId, brief, noon(on))));
+    all(sessions::findByCoachIdAndIdIn, List.copyOf(byId.keySet()))
+        .forEach(s -> days.put(byId.get(s.getId()), s));
+    byId.forEach(
+        (id, on) ->
+            days.computeIfAbsent(
+                on, d -> new SessionEntity(id, coach.id(), clientId, gymId, brief, noon(on))));
     return days;
   }
 
@@ -141,20 +201,45 @@ public class Bringing {
   }
 
   /** A session as it was kept elsewhere. */
-  public record Kept(UUID gymId, SessionBrief brief, Instant createdAt, Optional<Instant> finishedAt, List<KeptItem> items) {}
+  public record Kept(
+      UUID gymId,
+      SessionBrief brief,
+      Instant createdAt,
+      Optional<Instant> finishedAt,
+      List<KeptItem> items) {}
 
-  public record KeptItem(String candidateId, Map<String, Double> setup, Asked asked, boolean ended, List<KeptSet> sets) {}
+  public record KeptItem(
+      String candidateId,
+      Map<String, Double> setup,
+      Asked asked,
+      boolean ended,
+      List<KeptSet> sets) {}
 
-  /** @param id kept unless it is in use here */
+  /**
+   * @param id kept unless it is in use here
+   */
   public record KeptSet(UUID id, SetRecord set, Instant performedAt) {}
 
-  /** Keeps sessions from elsewhere as they are: what was done was done, whatever cautions and machines say now. */
+  /**
+   * Keeps sessions from elsewhere as they are: what was done was done, whatever cautions and
+   * machines say now.
+   */
   @Transactional
   public void keep(UUID clientId, List<Kept> all) {
-    Set<UUID> inUse = new HashSet<>(all((coachId, ids) -> sets.inUse(ids), all.stream().flatMap(s -> s.items().stream()).flatMap(i -> i.sets().stream()).map(KeptSet::id).toList()));
+    Set<UUID> inUse =
+        new HashSet<>(
+            all(
+                (coachId, ids) -> sets.inUse(ids),
+                all.stream()
+                    .flatMap(s -> s.items().stream())
+                    .flatMap(i -> i.sets().stream())
+                    .map(KeptSet::id)
+                    .toList()));
     List<SessionEntity> begun = new ArrayList<>();
     for (Kept s : all) {
-      SessionEntity session = new SessionEntity(UUID.randomUUID(), coach.id(), clientId, s.gymId(), s.brief(), s.createdAt());
+      SessionEntity session =
+          new SessionEntity(
+              UUID.randomUUID(), coach.id(), clientId, s.gymId(), s.brief(), s.createdAt());
       s.finishedAt().ifPresent(session::finish);
       begun.add(session);
     }
@@ -167,15 +252,36 @@ public class Bringing {
       SessionEntity session = begun.get(n);
       for (int k = 0; k < s.items().size(); k++) {
         KeptItem i = s.items().get(k);
-        UUID seriesId = seriesIds.computeIfAbsent(i.candidateId() + new TreeMap<>(i.setup()), x -> series.of(clientId, i.candidateId(), i.setup()));
-        ItemEntity item = new ItemEntity(UUID.randomUUID(), coach.id(), session.getId(), k + 1, i.candidateId(), i.setup(), seriesId, i.asked(), s.createdAt());
+        UUID seriesId =
+            seriesIds.computeIfAbsent(
+                i.candidateId() + new TreeMap<>(i.setup()),
+                x -> series.of(clientId, i.candidateId(), i.setup()));
+        ItemEntity item =
+            new ItemEntity(
+                UUID.randomUUID(),
+                coach.id(),
+                session.getId(),
+                k + 1,
+                i.candidateId(),
+                i.setup(),
+                seriesId,
+                i.asked(),
+                s.createdAt());
         if (i.ended()) {
           item.end();
         }
         added.add(item);
         for (KeptSet set : i.sets()) {
           UUID id = inUse.add(set.id()) ? set.id() : UUID.randomUUID();
-          rows.add(new PerformedSetEntity(id, coach.id(), clientId, item, SetRegister.Stored.first(new SetRegister.State<>(1, 0, FROM_ELSEWHERE, false, set.set())), set.performedAt()));
+          rows.add(
+              new PerformedSetEntity(
+                  id,
+                  coach.id(),
+                  clientId,
+                  item,
+                  SetRegister.Stored.first(
+                      new SetRegister.State<>(1, 0, FROM_ELSEWHERE, false, set.set())),
+                  set.performedAt()));
         }
       }
     }

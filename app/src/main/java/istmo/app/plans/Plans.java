@@ -7,15 +7,15 @@ import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
-import istmo.app.platform.Conflict;
-import istmo.app.platform.NotFound;
-import istmo.app.platform.Transactions;
 import istmo.app.plans.persistence.ItemEntity;
 import istmo.app.plans.persistence.ItemRepository;
 import istmo.app.plans.persistence.PerformedSetEntity;
 import istmo.app.plans.persistence.PerformedSetRepository;
 import istmo.app.plans.persistence.SessionEntity;
 import istmo.app.plans.persistence.TrainingSessionRepository;
+import istmo.app.platform.Conflict;
+import istmo.app.platform.NotFound;
+import istmo.app.platform.Transactions;
 import istmo.app.schools.Schools;
 import istmo.core.body.Cautions;
 import istmo.core.quantity.InvalidInput;
@@ -43,6 +43,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Plans {
   private final TrainingSessionRepository sessions;
   private final ItemRepository items;
+
   /** As which device corrections at the desk count. */
   private static final String DESK = "desk";
 
@@ -57,7 +58,19 @@ public class Plans {
   private final Clock clock;
   private final Transactions transactions;
 
-  Plans(TrainingSessionRepository sessions, ItemRepository items, PerformedSetRepository sets, SeriesBook series, Clients clients, Gyms gyms, Bench bench, Variants variants, CurrentCoach coach, Clock clock, Schools schools, Transactions transactions) {
+  Plans(
+      TrainingSessionRepository sessions,
+      ItemRepository items,
+      PerformedSetRepository sets,
+      SeriesBook series,
+      Clients clients,
+      Gyms gyms,
+      Bench bench,
+      Variants variants,
+      CurrentCoach coach,
+      Clock clock,
+      Schools schools,
+      Transactions transactions) {
     this.transactions = transactions;
     this.schools = schools;
     this.sessions = sessions;
@@ -73,39 +86,117 @@ public class Plans {
   }
 
   /** One line of the list of sessions. */
-  public record Line(UUID id, UUID clientId, UUID gymId, Instant createdAt, Optional<Instant> finishedAt, List<String> candidateIds) {}
+  public record Line(
+      UUID id,
+      UUID clientId,
+      UUID gymId,
+      Instant createdAt,
+      Optional<Instant> finishedAt,
+      List<String> candidateIds) {}
 
   /** The newest hundred sessions of a client, or of all clients. */
   @Transactional(readOnly = true)
   public List<Line> list(Optional<UUID> clientId) {
-    List<SessionEntity> found = clientId.map(id -> sessions.findTop100ByCoachIdAndClientIdOrderByCreatedAtDesc(coach.id(), id)).orElseGet(() -> sessions.findTop100ByCoachIdOrderByCreatedAtDesc(coach.id()));
-    Map<UUID, List<ItemEntity>> bySession = found.isEmpty() ? Map.of() : items.findByCoachIdAndSessionIdInOrderByPosition(coach.id(), found.stream().map(SessionEntity::getId).toList()).stream().collect(Collectors.groupingBy(ItemEntity::getSessionId));
-    return found.stream().map(s -> new Line(s.getId(), s.getClientId(), s.getGymId(), s.getCreatedAt(), Optional.ofNullable(s.getFinishedAt()), bySession.getOrDefault(s.getId(), List.of()).stream().map(ItemEntity::getCandidateId).toList())).toList();
+    List<SessionEntity> found =
+        clientId
+            .map(id -> sessions.findTop100ByCoachIdAndClientIdOrderByCreatedAtDesc(coach.id(), id))
+            .orElseGet(() -> sessions.findTop100ByCoachIdOrderByCreatedAtDesc(coach.id()));
+    Map<UUID, List<ItemEntity>> bySession =
+        found.isEmpty()
+            ? Map.of()
+            : items
+                .findByCoachIdAndSessionIdInOrderByPosition(
+                    coach.id(), found.stream().map(SessionEntity::getId).toList())
+                .stream()
+                .collect(Collectors.groupingBy(ItemEntity::getSessionId));
+    return found.stream()
+        .map(
+            s ->
+                new Line(
+                    s.getId(),
+                    s.getClientId(),
+                    s.getGymId(),
+                    s.getCreatedAt(),
+                    Optional.ofNullable(s.getFinishedAt()),
+                    bySession.getOrDefault(s.getId(), List.of()).stream()
+                        .map(ItemEntity::getCandidateId)
+                        .toList()))
+        .toList();
   }
 
-  /** Every session of a client with its sets, oldest first, without looking back to last times; four queries however many there are. */
+  /**
+   * Every session of a client with its sets, oldest first, without looking back to last times; four
+   * queries however many there are.
+   */
   public List<Session> history(UUID clientId) {
-    List<SessionEntity> found = sessions.findByCoachIdAndClientIdOrderByCreatedAtAsc(coach.id(), clientId);
+    List<SessionEntity> found =
+        sessions.findByCoachIdAndClientIdOrderByCreatedAtAsc(coach.id(), clientId);
     if (found.isEmpty()) {
       return List.of();
     }
     Client client = clients.get(clientId);
     Map<UUID, Gym> places = gyms.all().stream().collect(Collectors.toMap(Gym::id, g -> g));
-    List<ItemEntity> own = items.findByCoachIdAndSessionIdInOrderByPosition(coach.id(), found.stream().map(SessionEntity::getId).toList());
+    List<ItemEntity> own =
+        items.findByCoachIdAndSessionIdInOrderByPosition(
+            coach.id(), found.stream().map(SessionEntity::getId).toList());
     Map<UUID, List<Session.LoggedSet>> done = setsOf(own.stream().map(ItemEntity::getId).toList());
-    Map<UUID, List<Session.Item>> bySession = own.stream().collect(Collectors.groupingBy(ItemEntity::getSessionId, Collectors.mapping(i -> new Session.Item(i.getId(), i.getPosition(), i.getCandidateId(), i.getSeriesId(), i.getSetup(), i.getAsked(), i.isEnded(), done.getOrDefault(i.getId(), List.of()), Optional.empty(), Optional.empty(), Optional.empty()), Collectors.toList())));
-    return found.stream().map(s -> new Session(s.getId(), client, places.get(s.getGymId()), s.getBrief(), s.getCreatedAt(), Optional.ofNullable(s.getFinishedAt()), bySession.getOrDefault(s.getId(), List.of()))).toList();
+    Map<UUID, List<Session.Item>> bySession =
+        own.stream()
+            .collect(
+                Collectors.groupingBy(
+                    ItemEntity::getSessionId,
+                    Collectors.mapping(
+                        i ->
+                            new Session.Item(
+                                i.getId(),
+                                i.getPosition(),
+                                i.getCandidateId(),
+                                i.getSeriesId(),
+                                i.getSetup(),
+                                i.getAsked(),
+                                i.isEnded(),
+                                done.getOrDefault(i.getId(), List.of()),
+                                Optional.empty(),
+                                Optional.empty(),
+                                Optional.empty()),
+                        Collectors.toList())));
+    return found.stream()
+        .map(
+            s ->
+                new Session(
+                    s.getId(),
+                    client,
+                    places.get(s.getGymId()),
+                    s.getBrief(),
+                    s.getCreatedAt(),
+                    Optional.ofNullable(s.getFinishedAt()),
+                    bySession.getOrDefault(s.getId(), List.of())))
+        .toList();
   }
 
   /** The newest session of a client, without its exercises: where it was, and what it was for. */
   public Optional<Session> newest(UUID clientId) {
-    return sessions.findFirstByCoachIdAndClientIdOrderByCreatedAtDesc(coach.id(), clientId).map(s -> new Session(s.getId(), clients.get(clientId), gyms.get(s.getGymId()), s.getBrief(), s.getCreatedAt(), Optional.ofNullable(s.getFinishedAt()), List.of()));
+    return sessions
+        .findFirstByCoachIdAndClientIdOrderByCreatedAtDesc(coach.id(), clientId)
+        .map(
+            s ->
+                new Session(
+                    s.getId(),
+                    clients.get(clientId),
+                    gyms.get(s.getGymId()),
+                    s.getBrief(),
+                    s.getCreatedAt(),
+                    Optional.ofNullable(s.getFinishedAt()),
+                    List.of()));
   }
 
-  /** Erases every session of a client with its exercises and sets (they go with it in the database). */
+  /**
+   * Erases every session of a client with its exercises and sets (they go with it in the database).
+   */
   @Transactional
   public void erase(UUID clientId) {
-    sessions.deleteAllInBatch(sessions.findByCoachIdAndClientIdOrderByCreatedAtAsc(coach.id(), clientId));
+    sessions.deleteAllInBatch(
+        sessions.findByCoachIdAndClientIdOrderByCreatedAtAsc(coach.id(), clientId));
   }
 
   /** A session of this coach; throws {@link NotFound} for any other. */
@@ -119,31 +210,43 @@ public class Plans {
   }
 
   /** A session that began at a given moment, for records that are brought in. */
-  public Session start(UUID clientId, UUID gymId, Aim aim, School school, boolean stiffToday, Instant at) {
-    return view(transactions.write(() -> rows(begun(clientId, gymId, aim, school, stiffToday, at))));
+  public Session start(
+      UUID clientId, UUID gymId, Aim aim, School school, boolean stiffToday, Instant at) {
+    return view(
+        transactions.write(() -> rows(begun(clientId, gymId, aim, school, stiffToday, at))));
   }
 
-  private SessionEntity begun(UUID clientId, UUID gymId, Aim aim, School school, boolean stiffToday, Instant at) {
+  private SessionEntity begun(
+      UUID clientId, UUID gymId, Aim aim, School school, boolean stiffToday, Instant at) {
     clients.check(clientId);
     gyms.get(gymId);
-    SessionBrief brief = new SessionBrief(aim.weights(), List.copyOf(aim.keepOut()), school.id(), stiffToday);
-    return sessions.save(new SessionEntity(UUID.randomUUID(), coach.id(), clientId, gymId, brief, at));
+    SessionBrief brief =
+        new SessionBrief(aim.weights(), List.copyOf(aim.keepOut()), school.id(), stiffToday);
+    return sessions.save(
+        new SessionEntity(UUID.randomUUID(), coach.id(), clientId, gymId, brief, at));
   }
 
-  /** Pins a candidate; without a set-up, in the usual one on this gym's machines as far as this client takes it. What the client's cautions leave out is not pinned. */
+  /**
+   * Pins a candidate; without a set-up, in the usual one on this gym's machines as far as this
+   * client takes it. What the client's cautions leave out is not pinned.
+   */
   public Session pin(UUID sessionId, String candidateId, Optional<Map<String, Double>> wished) {
     return pin(sessionId, candidateId, wished, Asked.NOTHING);
   }
 
   /** The same, with what a plan asks for. */
-  public Session pin(UUID sessionId, String candidateId, Optional<Map<String, Double>> wished, Asked asked) {
+  public Session pin(
+      UUID sessionId, String candidateId, Optional<Map<String, Double>> wished, Asked asked) {
     SessionEntity session = entity(sessionId);
     Map<String, Double> setup = admitted(session, candidateId, wished);
     return view(
         transactions.write(
             () -> {
               List<ItemEntity> there = itemsOf(session);
-              add(session, new Addition(UUID.randomUUID(), candidateId, setup, asked, next(there)), there);
+              add(
+                  session,
+                  new Addition(UUID.randomUUID(), candidateId, setup, asked, next(there)),
+                  there);
               return rows(session);
             }));
   }
@@ -154,11 +257,18 @@ public class Plans {
   }
 
   /**
-   * Puts an exercise in the place of another, or at the end, under the id that the device made: the same message again changes nothing. What was logged of the one replaced stays.
+   * Puts an exercise in the place of another, or at the end, under the id that the device made: the
+   * same message again changes nothing. What was logged of the one replaced stays.
    *
    * @param replaced the item whose place it takes, if it takes one's
    */
-  public void place(UUID sessionId, UUID itemId, String candidateId, Optional<Map<String, Double>> wished, Optional<PrescriptionDocument> prescription, Optional<UUID> replaced) {
+  public void place(
+      UUID sessionId,
+      UUID itemId,
+      String candidateId,
+      Optional<Map<String, Double>> wished,
+      Optional<PrescriptionDocument> prescription,
+      Optional<UUID> replaced) {
     SessionEntity session = entity(sessionId);
     if (isPlaced(session, itemId)) {
       return;
@@ -173,7 +283,12 @@ public class Plans {
           Optional<ItemEntity> before = replaced.map(id -> item(session, id));
           List<ItemEntity> there = itemsOf(session);
           int position = before.map(ItemEntity::getPosition).orElseGet(() -> next(there));
-          Asked asked = new Asked(List.of(), prescription, before.flatMap(b -> b.getAsked().bout()), before.map(b -> b.getAsked().loadShare()).orElse(1.0));
+          Asked asked =
+              new Asked(
+                  List.of(),
+                  prescription,
+                  before.flatMap(b -> b.getAsked().bout()),
+                  before.map(b -> b.getAsked().loadShare()).orElse(1.0));
           before.ifPresent(ItemEntity::end);
           add(session, new Addition(itemId, candidateId, setup, asked, position), there);
         });
@@ -189,26 +304,40 @@ public class Plans {
   }
 
   /** An exercise that a client can do and may do. */
-  private record Addition(UUID itemId, String candidateId, Map<String, Double> setup, Asked asked, int position) {}
+  private record Addition(
+      UUID itemId, String candidateId, Map<String, Double> setup, Asked asked, int position) {}
 
   private void add(SessionEntity session, Addition a, List<ItemEntity> there) {
     if (there.stream().anyMatch(i -> i.getCandidateId().equals(a.candidateId()) && !i.isEnded())) {
-      throw new Conflict(variants.candidate(a.candidateId()).name() + " is in this session already.");
+      throw new Conflict(
+          variants.candidate(a.candidateId()).name() + " is in this session already.");
     }
     UUID seriesId = series.of(session.getClientId(), a.candidateId(), a.setup());
-    items.saveAndFlush(new ItemEntity(a.itemId(), coach.id(), session.getId(), a.position(), a.candidateId(), a.setup(), seriesId, a.asked(), clock.instant()));
+    items.saveAndFlush(
+        new ItemEntity(
+            a.itemId(),
+            coach.id(),
+            session.getId(),
+            a.position(),
+            a.candidateId(),
+            a.setup(),
+            seriesId,
+            a.asked(),
+            clock.instant()));
   }
 
   /** Changes the set-up of an item that has no sets yet; with sets it would falsify the record. */
   public Session changeSetup(UUID sessionId, UUID itemId, Map<String, Double> wished) {
     SessionEntity session = entity(sessionId);
-    Map<String, Double> setup = admitted(session, item(session, itemId).getCandidateId(), Optional.of(wished));
+    Map<String, Double> setup =
+        admitted(session, item(session, itemId).getCandidateId(), Optional.of(wished));
     return view(
         transactions.write(
             () -> {
               ItemEntity item = item(session, itemId);
               if (hasSets(item)) {
-                throw new Conflict("Sets are logged with this set-up; another set-up is another record.");
+                throw new Conflict(
+                    "Sets are logged with this set-up; another set-up is another record.");
               }
               item.setSetup(setup, series.of(session.getClientId(), item.getCandidateId(), setup));
               items.saveAndFlush(item);
@@ -241,18 +370,39 @@ public class Plans {
     return log(sessionId, itemId, setId, set, clock.instant());
   }
 
-  /** Stores a set from the desk: the same set sent again changes nothing, or corrects its figures; one that was taken out is back. */
+  /**
+   * Stores a set from the desk: the same set sent again changes nothing, or corrects its figures;
+   * one that was taken out is back.
+   */
   public Session log(UUID sessionId, UUID itemId, UUID setId, PerformedSet set, Instant at) {
     return log(sessionId, itemId, setId, SetRecord.plain(set), at);
   }
 
-  /** The same with everything that was written down of it. What a plain correction does not speak of stays. */
+  /**
+   * The same with everything that was written down of it. What a plain correction does not speak of
+   * stays.
+   */
   public Session log(UUID sessionId, UUID itemId, UUID setId, SetRecord set, Instant at) {
     return view(
         transactions.write(
             () -> {
-              Optional<SetRecord> known = sets.findByIdAndCoachId(setId, coach.id()).map(PerformedSetEntity::record);
-              SetRecord record = known.filter(k -> set.equals(SetRecord.plain(set.done()))).map(k -> new SetRecord(set.done(), k.kind(), k.number(), k.side(), k.range(), k.tempoKept(), k.felt(), k.pain())).orElse(set);
+              Optional<SetRecord> known =
+                  sets.findByIdAndCoachId(setId, coach.id()).map(PerformedSetEntity::record);
+              SetRecord record =
+                  known
+                      .filter(k -> set.equals(SetRecord.plain(set.done())))
+                      .map(
+                          k ->
+                              new SetRecord(
+                                  set.done(),
+                                  k.kind(),
+                                  k.number(),
+                                  k.side(),
+                                  k.range(),
+                                  k.tempoKept(),
+                                  k.felt(),
+                                  k.pain()))
+                      .orElse(set);
               atDesk(sessionId, itemId, setId, record, false, at);
               return rows(entity(sessionId));
             }));
@@ -263,23 +413,40 @@ public class Plans {
     return view(
         transactions.write(
             () -> {
-              PerformedSetEntity set = sets.findByIdAndCoachId(setId, coach.id()).filter(s -> s.getItemId().equals(itemId) && !s.state().now().removed()).orElseThrow(() -> new NotFound("set"));
+              PerformedSetEntity set =
+                  sets.findByIdAndCoachId(setId, coach.id())
+                      .filter(s -> s.getItemId().equals(itemId) && !s.state().now().removed())
+                      .orElseThrow(() -> new NotFound("set"));
               atDesk(sessionId, itemId, setId, set.record(), true, set.getPerformedAt());
               return rows(entity(sessionId));
             }));
   }
 
   /** The desk has the newest state before its eyes: its word comes next. */
-  private void atDesk(UUID sessionId, UUID itemId, UUID setId, SetRecord record, boolean removed, Instant at) {
-    int now = sets.findByIdAndCoachId(setId, coach.id()).map(s -> s.state().now().revision()).orElse(0);
-    take(new SetMessage(sessionId, itemId, setId, new SetRegister.State<>(now + 1, now, DESK, removed, record), at));
+  private void atDesk(
+      UUID sessionId, UUID itemId, UUID setId, SetRecord record, boolean removed, Instant at) {
+    int now =
+        sets.findByIdAndCoachId(setId, coach.id()).map(s -> s.state().now().revision()).orElse(0);
+    take(
+        new SetMessage(
+            sessionId,
+            itemId,
+            setId,
+            new SetRegister.State<>(now + 1, now, DESK, removed, record),
+            at));
   }
 
   /** What a device says of a set. */
-  public record SetMessage(UUID sessionId, UUID itemId, UUID setId, SetRegister.State<SetRecord> state, Instant performedAt) {}
+  public record SetMessage(
+      UUID sessionId,
+      UUID itemId,
+      UUID setId,
+      SetRegister.State<SetRecord> state,
+      Instant performedAt) {}
 
   /** What became of it, and what is stored now. */
-  public record Taken(SetRegister.Outcome outcome, SetRegister.State<SetRecord> now, Instant performedAt) {}
+  public record Taken(
+      SetRegister.Outcome outcome, SetRegister.State<SetRecord> now, Instant performedAt) {}
 
   /** Takes a message about a set, whenever and however often it comes ({@link SetRegister}). */
   @Transactional
@@ -290,22 +457,40 @@ public class Plans {
     if (known.isPresent() && !known.get().getItemId().equals(m.itemId())) {
       throw new InvalidInput("setId", "belongs to another exercise");
     }
-    SetRegister.Outcome outcome = SetRegister.judge(known.map(PerformedSetEntity::state), m.state());
+    SetRegister.Outcome outcome =
+        SetRegister.judge(known.map(PerformedSetEntity::state), m.state());
     if (outcome == SetRegister.Outcome.STORED) {
       known.ifPresent(k -> k.write(k.state().taking(m.state()), item));
-      sets.saveAndFlush(known.orElseGet(() -> new PerformedSetEntity(m.setId(), coach.id(), session.getClientId(), item, SetRegister.Stored.first(m.state()), m.performedAt())));
-      return new Taken(outcome, m.state(), known.map(PerformedSetEntity::getPerformedAt).orElse(m.performedAt()));
+      sets.saveAndFlush(
+          known.orElseGet(
+              () ->
+                  new PerformedSetEntity(
+                      m.setId(),
+                      coach.id(),
+                      session.getClientId(),
+                      item,
+                      SetRegister.Stored.first(m.state()),
+                      m.performedAt())));
+      return new Taken(
+          outcome,
+          m.state(),
+          known.map(PerformedSetEntity::getPerformedAt).orElse(m.performedAt()));
     }
     return new Taken(outcome, known.orElseThrow().state().now(), known.get().getPerformedAt());
   }
 
-  /** The set, locked. An id that another coach used is refused; one that a message at the same moment stores later is the database's to refuse, and then that message comes again. */
+  /**
+   * The set, locked. An id that another coach used is refused; one that a message at the same
+   * moment stores later is the database's to refuse, and then that message comes again.
+   */
   private Optional<PerformedSetEntity> known(UUID setId) {
     Optional<PerformedSetEntity> found = sets.findByIdAndCoachId(setId, coach.id());
     if (found.isPresent() || !sets.existsById(setId)) {
       return found;
     }
-    return Optional.of(sets.findByIdAndCoachId(setId, coach.id()).orElseThrow(() -> new Conflict("This set's id is in use. Send it under a new one.")));
+    return Optional.of(
+        sets.findByIdAndCoachId(setId, coach.id())
+            .orElseThrow(() -> new Conflict("This set's id is in use. Send it under a new one.")));
   }
 
   /** Ends a session; the next one shows it as last time. */
@@ -325,9 +510,19 @@ public class Plans {
     sessions.save(session);
   }
 
-  /** The set-up that an exercise gets in a session; throws {@link Conflict} where the client cannot take it, or should not. */
-  private Map<String, Double> admitted(SessionEntity session, String candidateId, Optional<Map<String, Double>> wished) {
-    Bench.Wish wish = new Bench.Wish(session.getClientId(), Optional.of(session.getGymId()), candidateId, wished, session.getBrief().stiffDay());
+  /**
+   * The set-up that an exercise gets in a session; throws {@link Conflict} where the client cannot
+   * take it, or should not.
+   */
+  private Map<String, Double> admitted(
+      SessionEntity session, String candidateId, Optional<Map<String, Double>> wished) {
+    Bench.Wish wish =
+        new Bench.Wish(
+            session.getClientId(),
+            Optional.of(session.getGymId()),
+            candidateId,
+            wished,
+            session.getBrief().stiffDay());
     Bench.Side side = bench.side(wish, schools.get(session.getBrief().school()));
     admit(side);
     return side.setup().values();
@@ -336,10 +531,20 @@ public class Plans {
   /** Throws where the client cannot take the set-up, or should not. */
   private static void admit(Bench.Side side) {
     if (Bench.obstacle(side).isPresent()) {
-      throw new Conflict(side.candidate().name() + " is not possible for " + side.client().name() + " in this set-up. " + Bench.obstacle(side).get().reason());
+      throw new Conflict(
+          side.candidate().name()
+              + " is not possible for "
+              + side.client().name()
+              + " in this set-up. "
+              + Bench.obstacle(side).get().reason());
     }
     if (side.refusal().isPresent()) {
-      throw new Conflict(side.candidate().name() + " is left out for " + side.client().name() + ". " + side.refusal().get().reason());
+      throw new Conflict(
+          side.candidate().name()
+              + " is left out for "
+              + side.client().name()
+              + ". "
+              + side.refusal().get().reason());
     }
   }
 
@@ -348,7 +553,9 @@ public class Plans {
   }
 
   private ItemEntity item(SessionEntity session, UUID itemId) {
-    return items.findByIdAndSessionIdAndCoachId(itemId, session.getId(), coach.id()).orElseThrow(() -> new NotFound("exercise in this session"));
+    return items
+        .findByIdAndSessionIdAndCoachId(itemId, session.getId(), coach.id())
+        .orElseThrow(() -> new NotFound("exercise in this session"));
   }
 
   private List<ItemEntity> itemsOf(SessionEntity s) {
@@ -356,11 +563,16 @@ public class Plans {
   }
 
   /** What is stored of a session; loads and refusals are computed after the transaction. */
-  private record Rows(SessionEntity session, List<ItemEntity> items, Map<String, Session.LastTime> lastTimes, Map<UUID, List<Session.LoggedSet>> sets) {}
+  private record Rows(
+      SessionEntity session,
+      List<ItemEntity> items,
+      Map<String, Session.LastTime> lastTimes,
+      Map<UUID, List<Session.LoggedSet>> sets) {}
 
   private Rows rows(SessionEntity s) {
     List<ItemEntity> own = itemsOf(s);
-    return new Rows(s, own, lastTimes(s, own), setsOf(own.stream().map(ItemEntity::getId).toList()));
+    return new Rows(
+        s, own, lastTimes(s, own), setsOf(own.stream().map(ItemEntity::getId).toList()));
   }
 
   private Session view(Rows rows) {
@@ -373,40 +585,108 @@ public class Plans {
     Gym gym = gyms.get(s.getGymId());
     School school = schools.get(s.getBrief().school());
     for (ItemEntity i : own) {
-      Bench.Side side = bench.side(client, gym.place(), new Bench.Wish(client.id(), Optional.of(gym.id()), i.getCandidateId(), Optional.of(i.getSetup()), s.getBrief().stiffDay()), school);
-      views.add(new Session.Item(i.getId(), i.getPosition(), i.getCandidateId(), i.getSeriesId(), i.getSetup(), i.getAsked(), i.isEnded(), done.getOrDefault(i.getId(), List.of()), Optional.ofNullable(last.get(i.getCandidateId())).map(l -> new Session.LastTime(l.performedAt(), l.setup(), l.setup().equals(i.getSetup()), l.sets())), side.refusal().map(Cautions.Refusal::reason), side.load()));
+      Bench.Side side =
+          bench.side(
+              client,
+              gym.place(),
+              new Bench.Wish(
+                  client.id(),
+                  Optional.of(gym.id()),
+                  i.getCandidateId(),
+                  Optional.of(i.getSetup()),
+                  s.getBrief().stiffDay()),
+              school);
+      views.add(
+          new Session.Item(
+              i.getId(),
+              i.getPosition(),
+              i.getCandidateId(),
+              i.getSeriesId(),
+              i.getSetup(),
+              i.getAsked(),
+              i.isEnded(),
+              done.getOrDefault(i.getId(), List.of()),
+              Optional.ofNullable(last.get(i.getCandidateId()))
+                  .map(
+                      l ->
+                          new Session.LastTime(
+                              l.performedAt(),
+                              l.setup(),
+                              l.setup().equals(i.getSetup()),
+                              l.sets())),
+              side.refusal().map(Cautions.Refusal::reason),
+              side.load()));
     }
-    return new Session(s.getId(), client, gym, s.getBrief(), s.getCreatedAt(), Optional.ofNullable(s.getFinishedAt()), views);
+    return new Session(
+        s.getId(),
+        client,
+        gym,
+        s.getBrief(),
+        s.getCreatedAt(),
+        Optional.ofNullable(s.getFinishedAt()),
+        views);
   }
 
   private Map<UUID, List<Session.LoggedSet>> setsOf(List<UUID> itemIds) {
     if (itemIds.isEmpty()) {
       return Map.of();
     }
-    return sets.findByCoachIdAndItemIdInAndRemovedFalseOrderByPerformedAtAscIdAsc(coach.id(), itemIds).stream().collect(Collectors.groupingBy(PerformedSetEntity::getItemId, Collectors.mapping(p -> new Session.LoggedSet(p.getId(), p.record(), p.state().now().revision(), p.getPerformedAt()), Collectors.toList())));
+    return sets
+        .findByCoachIdAndItemIdInAndRemovedFalseOrderByPerformedAtAscIdAsc(coach.id(), itemIds)
+        .stream()
+        .collect(
+            Collectors.groupingBy(
+                PerformedSetEntity::getItemId,
+                Collectors.mapping(
+                    p ->
+                        new Session.LoggedSet(
+                            p.getId(), p.record(), p.state().now().revision(), p.getPerformedAt()),
+                    Collectors.toList())));
   }
 
   private Map<String, Session.LastTime> lastTimes(SessionEntity s, List<ItemEntity> own) {
     if (own.isEmpty()) {
       return Map.of();
     }
-    return lastTimes(s.getClientId(), own.stream().map(ItemEntity::getCandidateId).toList(), s.getCreatedAt(), own.stream().map(ItemEntity::getId).toList());
+    return lastTimes(
+        s.getClientId(),
+        own.stream().map(ItemEntity::getCandidateId).toList(),
+        s.getCreatedAt(),
+        own.stream().map(ItemEntity::getId).toList());
   }
 
   /** When a client did each of these candidates last. */
   @Transactional(readOnly = true)
   public Map<String, Session.LastTime> lastTimes(UUID clientId, Collection<String> candidateIds) {
-    return candidateIds.isEmpty() ? Map.of() : lastTimes(clientId, candidateIds, clock.instant(), List.of(clientId)); // no item has a client's id
+    return candidateIds.isEmpty()
+        ? Map.of()
+        : lastTimes(
+            clientId,
+            candidateIds,
+            clock.instant(),
+            List.of(clientId)); // no item has a client's id
   }
 
-  private Map<String, Session.LastTime> lastTimes(UUID clientId, Collection<String> candidateIds, Instant before, Collection<UUID> without) {
+  private Map<String, Session.LastTime> lastTimes(
+      UUID clientId, Collection<String> candidateIds, Instant before, Collection<UUID> without) {
     List<UUID> lastItems = sets.lastItems(coach.id(), clientId, candidateIds, before, without);
     if (lastItems.isEmpty()) {
       return Map.of();
     }
     Map<UUID, List<Session.LoggedSet>> done = setsOf(lastItems);
     return items.findByCoachIdAndIdIn(coach.id(), lastItems).stream()
-        .map(i -> Map.entry(i.getCandidateId(), new Session.LastTime(done.get(i.getId()).stream().map(Session.LoggedSet::performedAt).max(Comparator.naturalOrder()).orElseThrow(), i.getSetup(), false, done.get(i.getId()))))
+        .map(
+            i ->
+                Map.entry(
+                    i.getCandidateId(),
+                    new Session.LastTime(
+                        done.get(i.getId()).stream()
+                            .map(Session.LoggedSet::performedAt)
+                            .max(Comparator.naturalOrder())
+                            .orElseThrow(),
+                        i.getSetup(),
+                        false,
+                        done.get(i.getId()))))
         .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
   }
 }

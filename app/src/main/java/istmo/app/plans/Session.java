@@ -12,7 +12,14 @@ import java.util.Optional;
 import java.util.UUID;
 
 /** A session with everything that its sheet shows. */
-public record Session(UUID id, Client client, Gym gym, SessionBrief brief, Instant createdAt, Optional<Instant> finishedAt, List<Item> items) {
+public record Session(
+    UUID id,
+    Client client,
+    Gym gym,
+    SessionBrief brief,
+    Instant createdAt,
+    Optional<Instant> finishedAt,
+    List<Item> items) {
   /**
    * One exercise: set-up in the parameters' units, sets in the order in which they were done.
    *
@@ -20,9 +27,22 @@ public record Session(UUID id, Client client, Gym gym, SessionBrief brief, Insta
    * @param refusal why the client's cautions leave it out now, if they do
    * @param load a first load, once a lift is known
    */
-  public record Item(UUID id, int position, String candidateId, UUID seriesId, Map<String, Double> setup, Asked asked, boolean ended, List<LoggedSet> sets, Optional<LastTime> lastTime, Optional<String> refusal, Optional<LoadEstimate> load) {}
+  public record Item(
+      UUID id,
+      int position,
+      String candidateId,
+      UUID seriesId,
+      Map<String, Double> setup,
+      Asked asked,
+      boolean ended,
+      List<LoggedSet> sets,
+      Optional<LastTime> lastTime,
+      Optional<String> refusal,
+      Optional<LoadEstimate> load) {}
 
-  /** @param revision by which devices agree on it ({@link istmo.core.record.SetRegister}) */
+  /**
+   * @param revision by which devices agree on it ({@link istmo.core.record.SetRegister})
+   */
   public record LoggedSet(UUID id, SetRecord record, int revision, Instant performedAt) {
     public PerformedSet set() {
       return record.done();
@@ -34,5 +54,6 @@ public record Session(UUID id, Client client, Gym gym, SessionBrief brief, Insta
    *
    * @param sameSetup whether it was done with the same set-up; another set-up is another record
    */
-  public record LastTime(Instant performedAt, Map<String, Double> setup, boolean sameSetup, List<LoggedSet> sets) {}
+  public record LastTime(
+      Instant performedAt, Map<String, Double> setup, boolean sameSetup, List<LoggedSet> sets) {}
 }

@@ -14,20 +14,30 @@ import org.springdoc.core.customizers.PropertyCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
-/** The OpenAPI description: the same on every machine, with what an answer always holds marked as required. */
+/**
+ * The OpenAPI description: the same on every machine, with what an answer always holds marked as
+ * required.
+ */
 @Configuration
 class ApiDescription {
   private static final String OPTIONAL = "x-may-be-missing";
 
   @Bean
   OpenAPI openApi() {
-    return new OpenAPI().info(new Info().title("Istmo").version("1").description("Lengths in m, masses in kg, moments in N m, angles in deg.")).servers(List.of(new Server().url("/")));
+    return new OpenAPI()
+        .info(
+            new Info()
+                .title("Istmo")
+                .version("1")
+                .description("Lengths in m, masses in kg, moments in N m, angles in deg."))
+        .servers(List.of(new Server().url("/")));
   }
 
   @Bean
   PropertyCustomizer markOptional() {
     return (property, type) -> {
-      if (type.getCtxAnnotations() != null && Arrays.stream(type.getCtxAnnotations()).anyMatch(MayBeMissing.class::isInstance)) {
+      if (type.getCtxAnnotations() != null
+          && Arrays.stream(type.getCtxAnnotations()).anyMatch(MayBeMissing.class::isInstance)) {
         property.addExtension(OPTIONAL, true);
       }
       return property;
@@ -45,7 +55,8 @@ class ApiDescription {
 
   @SuppressWarnings({"rawtypes", "unchecked"})
   private static void require(String name, Schema schema) {
-    if (!(name.endsWith("View") || name.endsWith("Line") || name.endsWith("Document")) || schema.getProperties() == null) {
+    if (!(name.endsWith("View") || name.endsWith("Line") || name.endsWith("Document"))
+        || schema.getProperties() == null) {
       return;
     }
     List<String> required = new ArrayList<>();

@@ -19,8 +19,23 @@ public record DrawingView(List<LineView> lines, List<CircleView> circles, List<L
 
   public static DrawingView of(Drawing d) {
     return new DrawingView(
-        d.lines().stream().map(l -> new LineView(l.role(), l.points().stream().map(PointView::of).toList(), l.closed())).toList(),
-        d.circles().stream().map(c -> new CircleView(c.role(), PointView.of(c.centre()), Rounded.of(c.radius()))).toList(),
-        d.levers().stream().map(l -> new LeverView(l.joint(), PointView.of(l.from()), PointView.of(l.to()), Rounded.of(l.metres()))).toList());
+        d.lines().stream()
+            .map(
+                l ->
+                    new LineView(
+                        l.role(), l.points().stream().map(PointView::of).toList(), l.closed()))
+            .toList(),
+        d.circles().stream()
+            .map(c -> new CircleView(c.role(), PointView.of(c.centre()), Rounded.of(c.radius())))
+            .toList(),
+        d.levers().stream()
+            .map(
+                l ->
+                    new LeverView(
+                        l.joint(),
+                        PointView.of(l.from()),
+                        PointView.of(l.to()),
+                        Rounded.of(l.metres())))
+            .toList());
   }
 }

@@ -7,6 +7,7 @@ import java.util.Optional;
 public record LoadView(double lowKg, double highKg, String repetitions, String basis) {
   /** Null where there is none, so that it is left out. */
   public static LoadView of(Optional<LoadEstimate> load) {
-    return load.map(l -> new LoadView(l.lowKg(), l.highKg(), l.repetitions(), l.basis())).orElse(null);
+    return load.map(l -> new LoadView(l.lowKg(), l.highKg(), l.repetitions(), l.basis()))
+        .orElse(null);
   }
 }

@@ -3,8 +3,12 @@ package istmo.app.platform;
 import istmo.core.equipment.Loading;
 import java.util.List;
 
-/** A load that a gym can make, kg. perSide: plates on one side, heaviest first; emptyKg: of the load, what is there with none on. */
-public record LoadingView(double kg, Loading.Kind kind, double emptyKg, List<Double> perSide, Loading.PlateKind plates) {
+/**
+ * A load that a gym can make, kg. perSide: plates on one side, heaviest first; emptyKg: of the
+ * load, what is there with none on.
+ */
+public record LoadingView(
+    double kg, Loading.Kind kind, double emptyKg, List<Double> perSide, Loading.PlateKind plates) {
   public static LoadingView of(Loading l) {
     return new LoadingView(Rounded.of(l.kg()), l.kind(), l.emptyKg(), l.perSide(), l.plateKind());
   }

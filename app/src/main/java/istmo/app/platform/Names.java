@@ -9,7 +9,10 @@ public final class Names {
 
   private Names() {}
 
-  /** The name without blanks around it; throws {@link InvalidInput} on field "name" when nothing or too much is left. */
+  /**
+   * The name without blanks around it; throws {@link InvalidInput} on field "name" when nothing or
+   * too much is left.
+   */
   public static String checked(String name) {
     String trimmed = name == null ? "" : name.trim();
     if (trimmed.isEmpty() || trimmed.length() > LONGEST) {

@@ -22,14 +22,18 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.databind.exc.InvalidFormatException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
 
-/** Every error as problem+json; faults of the input name their field and what is allowed, under "faults". */
+/**
+ * Every error as problem+json; faults of the input name their field and what is allowed, under
+ * "faults".
+ */
 @RestControllerAdvice
 class ProblemHandler extends ResponseEntityExceptionHandler {
   private static final Logger LOG = LoggerFactory.getLogger(ProblemHandler.class);
 
   @ExceptionHandler
   ProblemDetail invalid(InvalidInput e) {
-    return problem(HttpStatus.UNPROCESSABLE_CONTENT, "Some of the input cannot be used.", e.faults());
+    return problem(
+        HttpStatus.UNPROCESSABLE_CONTENT, "Some of the input cannot be used.", e.faults());
   }
 
   @ExceptionHandler
@@ -45,22 +49,35 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
   /** Two changes at the same moment: the database let one through. */
   @ExceptionHandler
   ProblemDetail clash(DataIntegrityViolationException e) {
-    return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, "This clashes with what is there already. Load again; nothing was overwritten.");
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.CONFLICT,
+        "This clashes with what is there already. Load again; nothing was overwritten.");
   }
 
   @ExceptionHandler
   ProblemDetail badPath(MethodArgumentTypeMismatchException e) {
-    return problem(HttpStatus.BAD_REQUEST, "The address is not right.", List.of(new InvalidInput.Fault(e.getName(), "\"" + e.getValue() + "\" is not of the right kind")));
+    return problem(
+        HttpStatus.BAD_REQUEST,
+        "The address is not right.",
+        List.of(
+            new InvalidInput.Fault(
+                e.getName(), "\"" + e.getValue() + "\" is not of the right kind")));
   }
 
   @ExceptionHandler
   ProblemDetail unexpected(Exception e) {
     LOG.error("unexpected", e);
-    return ProblemDetail.forStatusAndDetail(HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong here; nothing was changed. The details are in the server's log.");
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.INTERNAL_SERVER_ERROR,
+        "Something went wrong here; nothing was changed. The details are in the server's log.");
   }
 
   @Override
-  protected ResponseEntity<Object> handleHttpMessageNotReadable(HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+  protected ResponseEntity<Object> handleHttpMessageNotReadable(
+      HttpMessageNotReadableException e,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
     List<InvalidInput.Fault> faults = new ArrayList<>();
     for (Throwable cause = e.getCause(); cause != null; cause = cause.getCause()) {
       if (cause instanceof InvalidInput invalid) {
@@ -68,23 +85,34 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
       }
     }
     if (e.getCause() instanceof JacksonException j) {
-      String field = j.getPath().stream().map(r -> r.getPropertyName() == null ? "[" + r.getIndex() + "]" : r.getPropertyName()).collect(Collectors.joining("."));
+      String field =
+          j.getPath().stream()
+              .map(
+                  r -> r.getPropertyName() == null ? "[" + r.getIndex() + "]" : r.getPropertyName())
+              .collect(Collectors.joining("."));
       faults.add(new InvalidInput.Fault(field.isEmpty() ? "body" : field, explain(j)));
     }
-    return ResponseEntity.badRequest().body(problem(HttpStatus.BAD_REQUEST, "The JSON cannot be read.", faults));
+    return ResponseEntity.badRequest()
+        .body(problem(HttpStatus.BAD_REQUEST, "The JSON cannot be read.", faults));
   }
 
   private static String explain(JacksonException e) {
     if (e instanceof UnrecognizedPropertyException u) {
       return "is not known here; known are " + u.getKnownPropertyIds();
     }
-    if (e instanceof InvalidFormatException f && f.getTargetType() != null && f.getTargetType().isEnum()) {
-      return "\"" + f.getValue() + "\" must be one of " + List.of(f.getTargetType().getEnumConstants());
+    if (e instanceof InvalidFormatException f
+        && f.getTargetType() != null
+        && f.getTargetType().isEnum()) {
+      return "\""
+          + f.getValue()
+          + "\" must be one of "
+          + List.of(f.getTargetType().getEnumConstants());
     }
     return e.getOriginalMessage();
   }
 
-  private static ProblemDetail problem(HttpStatus status, String detail, List<InvalidInput.Fault> faults) {
+  private static ProblemDetail problem(
+      HttpStatus status, String detail, List<InvalidInput.Fault> faults) {
     ProblemDetail p = ProblemDetail.forStatusAndDetail(status, detail);
     p.setProperty("faults", faults);
     return p;

@@ -7,7 +7,8 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Transactions of use cases that read, then compute, then write. A transaction holds a connection to the database, and there are few of those; so nothing that takes long is computed inside one.
+ * Transactions of use cases that read, then compute, then write. A transaction holds a connection
+ * to the database, and there are few of those; so nothing that takes long is computed inside one.
  */
 @Component
 public class Transactions {
@@ -20,7 +21,10 @@ public class Transactions {
     this.writing = new TransactionTemplate(manager);
   }
 
-  /** Reads in one transaction: everything that is read belongs to one moment as far as one query does. */
+  /**
+   * Reads in one transaction: everything that is read belongs to one moment as far as one query
+   * does.
+   */
   public <T> T read(Supplier<T> query) {
     return reading.execute(status -> query.get());
   }
@@ -43,7 +47,10 @@ public class Transactions {
    */
   public static void mustBeOutside(String what) {
     if (TransactionSynchronizationManager.isActualTransactionActive()) {
-      throw new IllegalStateException(what + " must not be computed inside a transaction: read, close the transaction, compute, and write in another one");
+      throw new IllegalStateException(
+          what
+              + " must not be computed inside a transaction: read, close the transaction, compute,"
+              + " and write in another one");
     }
   }
 }

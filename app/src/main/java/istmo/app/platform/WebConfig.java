@@ -29,11 +29,22 @@ class WebConfig implements WebMvcConfigurer {
 
   @Override
   public void addResourceHandlers(ResourceHandlerRegistry registry) {
-    registry.addResourceHandler("/assets/**").addResourceLocations(HOME + "assets/").setCacheControl(CacheControl.maxAge(365, TimeUnit.DAYS).cachePublic().immutable());
-    registry.addResourceHandler("/**").addResourceLocations(HOME).setCacheControl(CacheControl.noCache()).resourceChain(false).addResolver(new ScreenResolver());
+    registry
+        .addResourceHandler("/assets/**")
+        .addResourceLocations(HOME + "assets/")
+        .setCacheControl(CacheControl.maxAge(365, TimeUnit.DAYS).cachePublic().immutable());
+    registry
+        .addResourceHandler("/**")
+        .addResourceLocations(HOME)
+        .setCacheControl(CacheControl.noCache())
+        .resourceChain(false)
+        .addResolver(new ScreenResolver());
   }
 
-  /** A path without a dot in its last part is a screen's address: it gets index.html. Paths of the server stay what they are. */
+  /**
+   * A path without a dot in its last part is a screen's address: it gets index.html. Paths of the
+   * server stay what they are.
+   */
   static final class ScreenResolver extends PathResourceResolver {
     @Override
     protected Resource getResource(String path, Resource location) throws IOException {
@@ -41,14 +52,17 @@ class WebConfig implements WebMvcConfigurer {
       if (found != null) {
         return found;
       }
-      boolean server = path.startsWith("api/") || path.startsWith("actuator/") || path.startsWith("v3/");
+      boolean server =
+          path.startsWith("api/") || path.startsWith("actuator/") || path.startsWith("v3/");
       boolean file = path.substring(path.lastIndexOf('/') + 1).contains(".");
       return server || file ? null : new ClassPathResource("META-INF/resources/index.html");
     }
   }
 
   /**
-   * The application answers only to this machine's own names, and to those under which it was asked to serve, so that a foreign page cannot reach client notes through a name of its own that points here; and it tells browsers to load nothing from outside. Stands before everything else.
+   * The application answers only to this machine's own names, and to those under which it was asked
+   * to serve, so that a foreign page cannot reach client notes through a name of its own that
+   * points here; and it tells browsers to load nothing from outside. Stands before everything else.
    */
   @Component
   @Order(Ordered.HIGHEST_PRECEDENCE)
@@ -62,14 +76,20 @@ class WebConfig implements WebMvcConfigurer {
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(
+        HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+        throws ServletException, IOException {
       String origin = request.getHeader("Origin");
-      boolean foreign = origin != null && !origin.equals(request.getScheme() + "://" + request.getHeader("Host"));
+      boolean foreign =
+          origin != null && !origin.equals(request.getScheme() + "://" + request.getHeader("Host"));
       if (!names.contains(request.getServerName()) || foreign) {
         response.sendError(HttpServletResponse.SC_FORBIDDEN);
         return;
       }
-      response.setHeader("Content-Security-Policy", "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'; base-uri 'none'; form-action 'self'");
+      response.setHeader(
+          "Content-Security-Policy",
+          "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:;"
+              + " frame-ancestors 'none'; base-uri 'none'; form-action 'self'");
       response.setHeader("X-Content-Type-Options", "nosniff");
       response.setHeader("Referrer-Policy", "no-referrer");
       chain.doFilter(request, response);

@@ -36,34 +36,52 @@ public class Answers {
     this.clock = clock;
   }
 
-  /** @param taken the proposal that was accepted; empty where the lesson was dismissed */
-  public record Answer(UUID id, Lesson.Kind kind, String subject, Optional<Lesson.Proposal> taken, Instant at) {}
+  /**
+   * @param taken the proposal that was accepted; empty where the lesson was dismissed
+   */
+  public record Answer(
+      UUID id, Lesson.Kind kind, String subject, Optional<Lesson.Proposal> taken, Instant at) {}
 
   /** Answers that still hold, newest first. */
   @Transactional(readOnly = true)
   public List<Answer> of(UUID clientId) {
     Instant from = clock.instant().minus(HOLDS);
-    return answers.findByCoachIdAndClientIdOrderByAnsweredAtDesc(coach.id(), clientId).stream().filter(a -> a.getAnsweredAt().isAfter(from)).map(Answers::answer).toList();
+    return answers.findByCoachIdAndClientIdOrderByAnsweredAtDesc(coach.id(), clientId).stream()
+        .filter(a -> a.getAnsweredAt().isAfter(from))
+        .map(Answers::answer)
+        .toList();
   }
 
   /** Throws what is too long, or says nothing. */
   public static void check(String subject, Optional<Lesson.Proposal> taken) {
-    if (subject.length() > LONGEST || taken.filter(p -> p.words().isBlank() || p.words().length() > LONGEST).isPresent()) {
+    if (subject.length() > LONGEST
+        || taken.filter(p -> p.words().isBlank() || p.words().length() > LONGEST).isPresent()) {
       throw new InvalidInput("words", "needs 1 to " + LONGEST + " characters");
     }
   }
 
   @Transactional
-  public Answer answer(UUID clientId, Lesson.Kind kind, String subject, Optional<Lesson.Proposal> taken) {
+  public Answer answer(
+      UUID clientId, Lesson.Kind kind, String subject, Optional<Lesson.Proposal> taken) {
     return answer(clientId, kind, subject, taken, clock.instant());
   }
 
   /** The same, given at another moment. */
   @Transactional
-  public Answer answer(UUID clientId, Lesson.Kind kind, String subject, Optional<Lesson.Proposal> taken, Instant at) {
+  public Answer answer(
+      UUID clientId,
+      Lesson.Kind kind,
+      String subject,
+      Optional<Lesson.Proposal> taken,
+      Instant at) {
     clients.check(clientId);
     check(subject, taken);
-    LessonAnswerEntity e = answers.findByCoachIdAndClientIdAndKindAndSubject(coach.id(), clientId, kind, subject).orElseGet(() -> new LessonAnswerEntity(UUID.randomUUID(), coach.id(), clientId, kind, subject));
+    LessonAnswerEntity e =
+        answers
+            .findByCoachIdAndClientIdAndKindAndSubject(coach.id(), clientId, kind, subject)
+            .orElseGet(
+                () ->
+                    new LessonAnswerEntity(UUID.randomUUID(), coach.id(), clientId, kind, subject));
     e.write(taken, at);
     return answer(answers.saveAndFlush(e));
   }
@@ -71,7 +89,10 @@ public class Answers {
   /** Takes an answer back: the lesson stands open again. */
   @Transactional
   public void takeBack(UUID clientId, UUID answerId) {
-    answers.delete(answers.findByIdAndCoachIdAndClientId(answerId, coach.id(), clientId).orElseThrow(() -> new NotFound("answer")));
+    answers.delete(
+        answers
+            .findByIdAndCoachIdAndClientId(answerId, coach.id(), clientId)
+            .orElseThrow(() -> new NotFound("answer")));
   }
 
   private static Answer answer(LessonAnswerEntity e) {

@@ -31,12 +31,16 @@ public class Practices {
     List<Practice.Said> said = history.felt(clock.instant().minus(LOOKED_AT));
     Map<Claim, Practice> practices = new LinkedHashMap<>();
     for (Claim c : Claims.standard().all()) {
-      c.sides().ifPresent(sides -> {
-        Practice p = Practice.of(side(sides.first()), side(sides.second()), Set.copyOf(c.regions()), said);
-        if (!p.isEmpty()) {
-          practices.put(c, p);
-        }
-      });
+      c.sides()
+          .ifPresent(
+              sides -> {
+                Practice p =
+                    Practice.of(
+                        side(sides.first()), side(sides.second()), Set.copyOf(c.regions()), said);
+                if (!p.isEmpty()) {
+                  practices.put(c, p);
+                }
+              });
     }
     return practices;
   }

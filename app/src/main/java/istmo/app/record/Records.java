@@ -52,7 +52,15 @@ public class Records {
   private final Answers answers;
   private final Clock clock;
 
-  Records(History history, Plans plans, Clients clients, OrderBook orders, Schools schools, Variants variants, Answers answers, Clock clock) {
+  Records(
+      History history,
+      Plans plans,
+      Clients clients,
+      OrderBook orders,
+      Schools schools,
+      Variants variants,
+      Answers answers,
+      Clock clock) {
     this.history = history;
     this.plans = plans;
     this.clients = clients;
@@ -67,7 +75,11 @@ public class Records {
 
   public Overview overview(UUID clientId) {
     Client client = clients.get(clientId);
-    return new Overview(client, history.lines(clientId), Experience.of(history.since(clientId, clock.instant().minus(TAUGHT_FROM), List.of()).values()));
+    return new Overview(
+        client,
+        history.lines(clientId),
+        Experience.of(
+            history.since(clientId, clock.instant().minus(TAUGHT_FROM), List.of()).values()));
   }
 
   /**
@@ -82,32 +94,63 @@ public class Records {
     Series s = history.series(clientId, seriesId);
     Candidate candidate = variants.candidates().apply(s.candidateId());
     Optional<Session> newest = plans.newest(clientId);
-    Optional<Progression.Next> next = newest.flatMap(n -> offers(n).find(s.candidateId()).map(o -> Progression.next(s, new Progression.Asked(o.usual().repetitionsLow(), o.usual().repetitionsHigh(), o.usual().reserve()), o.needs(), n.gym().place(), today())));
+    Optional<Progression.Next> next =
+        newest.flatMap(
+            n ->
+                offers(n)
+                    .find(s.candidateId())
+                    .map(
+                        o ->
+                            Progression.next(
+                                s,
+                                new Progression.Asked(
+                                    o.usual().repetitionsLow(),
+                                    o.usual().repetitionsHigh(),
+                                    o.usual().reserve()),
+                                o.needs(),
+                                n.gym().place(),
+                                today())));
     return new OneSeries(s, candidate, next);
   }
 
   /**
    * Effective sets by week, the running week too, with what the newest aim asks.
    *
-   * @param unknown names of what was done and could not be counted, because it is not on offer there now
+   * @param unknown names of what was done and could not be counted, because it is not on offer
+   *     there now
    */
-  public record Weeks(List<WeeklySets> weeks, Map<String, Double> asked, List<String> unknown, Optional<Session> by) {}
+  public record Weeks(
+      List<WeeklySets> weeks,
+      Map<String, Double> asked,
+      List<String> unknown,
+      Optional<Session> by) {}
 
   public Weeks weeks(UUID clientId, int count) {
     clients.check(clientId);
     LocalDate monday = today().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     LocalDate first = monday.minusWeeks(count - 1L);
     Optional<Session> newest = plans.newest(clientId);
-    List<WeeklySets.Count> counts = history.weeks(clientId, first.atStartOfDay(ZoneOffset.UTC).toInstant());
+    List<WeeklySets.Count> counts =
+        history.weeks(clientId, first.atStartOfDay(ZoneOffset.UTC).toInstant());
     if (newest.isEmpty()) {
-      return new Weeks(WeeklySets.of(List.of(), first, monday, id -> Map.of()), Map.of(), List.of(), newest);
+      return new Weeks(
+          WeeklySets.of(List.of(), first, monday, id -> Map.of()), Map.of(), List.of(), newest);
     }
     Offers offers = offers(newest.get());
     Set<String> unknown = new LinkedHashSet<>();
     Function<String, Candidate> names = variants.candidates();
-    counts.stream().filter(c -> offers.find(c.candidateId()).isEmpty()).forEach(c -> unknown.add(names.apply(c.candidateId()).name()));
-    List<WeeklySets> weeks = WeeklySets.of(counts, first, monday, id -> offers.find(id).map(Offer::shares).orElse(Map.of()));
-    Targets targets = Targets.of(newest.get().brief().aimed(), newest.get().client().profile().trainingAge(), false, offers.all());
+    counts.stream()
+        .filter(c -> offers.find(c.candidateId()).isEmpty())
+        .forEach(c -> unknown.add(names.apply(c.candidateId()).name()));
+    List<WeeklySets> weeks =
+        WeeklySets.of(
+            counts, first, monday, id -> offers.find(id).map(Offer::shares).orElse(Map.of()));
+    Targets targets =
+        Targets.of(
+            newest.get().brief().aimed(),
+            newest.get().client().profile().trainingAge(),
+            false,
+            offers.all());
     return new Weeks(weeks, targets.least(), List.copyOf(unknown), newest);
   }
 
@@ -117,7 +160,9 @@ public class Records {
   /** What the record teaches now, the most pressing first. */
   public List<Taught> lessons(UUID clientId) {
     Client client = clients.get(clientId);
-    List<Series> all = List.copyOf(history.since(clientId, clock.instant().minus(TAUGHT_FROM), List.of()).values());
+    List<Series> all =
+        List.copyOf(
+            history.since(clientId, clock.instant().minus(TAUGHT_FROM), List.of()).values());
     if (all.isEmpty()) {
       return List.of();
     }
@@ -127,15 +172,36 @@ public class Records {
     for (Series s : all) {
       if (!s.outings().isEmpty()) {
         Candidate c = names.apply(s.candidateId());
-        Set<String> mainly = offers.flatMap(o -> o.find(s.candidateId())).map(o -> Set.copyOf(o.mainly())).orElse(Set.of());
-        looked.add(new Lessons.Looked(s, c.name(), Catalogue.standard().exerciseOf(c).faults(), mainly));
+        Set<String> mainly =
+            offers
+                .flatMap(o -> o.find(s.candidateId()))
+                .map(o -> Set.copyOf(o.mainly()))
+                .orElse(Set.of());
+        looked.add(
+            new Lessons.Looked(s, c.name(), Catalogue.standard().exerciseOf(c).faults(), mainly));
       }
     }
     Weeks weeks = weeks(clientId, LESSON_WEEKS + 1);
-    List<WeeklySets> whole = weeks.weeks().subList(0, weeks.weeks().size() - 1); // the running week is not over
-    Optional<Lessons.Weekly> weekly = weeks.asked().isEmpty() ? Optional.empty() : Optional.of(new Lessons.Weekly(whole.stream().map(WeeklySets::sets).toList(), whole.get(whole.size() - 1).monday().plusDays(6), weeks.asked()));
+    List<WeeklySets> whole =
+        weeks.weeks().subList(0, weeks.weeks().size() - 1); // the running week is not over
+    Optional<Lessons.Weekly> weekly =
+        weeks.asked().isEmpty()
+            ? Optional.empty()
+            : Optional.of(
+                new Lessons.Weekly(
+                    whole.stream().map(WeeklySets::sets).toList(),
+                    whole.get(whole.size() - 1).monday().plusDays(6),
+                    weeks.asked()));
     List<Answers.Answer> given = answers.of(client.id());
-    return Lessons.of(looked, weekly, today()).stream().map(l -> new Taught(l, given.stream().filter(a -> a.kind() == l.kind() && a.subject().equals(l.subject())).findFirst())).toList();
+    return Lessons.of(looked, weekly, today()).stream()
+        .map(
+            l ->
+                new Taught(
+                    l,
+                    given.stream()
+                        .filter(a -> a.kind() == l.kind() && a.subject().equals(l.subject()))
+                        .findFirst()))
+        .toList();
   }
 
   /** Pain and feeling as they were said, newest first. */
@@ -144,8 +210,11 @@ public class Records {
   public List<Said> said(UUID clientId) {
     clients.check(clientId);
     List<Said> list = new ArrayList<>();
-    for (Series s : history.since(clientId, clock.instant().minus(TAUGHT_FROM), List.of()).values()) {
-      s.outings().stream().filter(o -> o.sets().stream().anyMatch(x -> !x.felt().isEmpty() || x.pain().isPresent())).forEach(o -> list.add(new Said(o.on(), s.candidateId(), o)));
+    for (Series s :
+        history.since(clientId, clock.instant().minus(TAUGHT_FROM), List.of()).values()) {
+      s.outings().stream()
+          .filter(o -> o.sets().stream().anyMatch(x -> !x.felt().isEmpty() || x.pain().isPresent()))
+          .forEach(o -> list.add(new Said(o.on(), s.candidateId(), o)));
     }
     list.sort((a, b) -> b.on().compareTo(a.on()));
     return list;
@@ -156,6 +225,17 @@ public class Records {
   }
 
   private Offers offers(Session s) {
-    return new Offers(orders.order(new OrderBook.Wish(s.client().id(), s.gym().id(), s.brief().aimed(), schools.get(s.brief().school()), Weights.USUAL, false)).order(), s.client().profile());
+    return new Offers(
+        orders
+            .order(
+                new OrderBook.Wish(
+                    s.client().id(),
+                    s.gym().id(),
+                    s.brief().aimed(),
+                    schools.get(s.brief().school()),
+                    Weights.USUAL,
+                    false))
+            .order(),
+        s.client().profile());
   }
 }

@@ -19,11 +19,18 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** By which schools the signed-in coach can judge: the stated ones, and own. An own school that was taken out still judges the sessions that have it. */
+/**
+ * By which schools the signed-in coach can judge: the stated ones, and own. An own school that was
+ * taken out still judges the sessions that have it.
+ */
 @Service
 public class Schools {
-  /** Own schools that a coach can have: each costs some milliseconds wherever places are told by school. */
+  /**
+   * Own schools that a coach can have: each costs some milliseconds wherever places are told by
+   * school.
+   */
   static final int MOST = 8;
+
   private static final String OWN = "own-";
 
   private final OwnSchoolRepository repository;
@@ -48,43 +55,92 @@ public class Schools {
   /** The stated ones, the default first, then own ones, retired too. */
   @Transactional(readOnly = true)
   public List<Listed> listed() {
-    List<Listed> all = new ArrayList<>(School.all().stream().map(s -> new Listed(s, false, false)).toList());
-    repository.findByCoachIdOrderByCreatedAt(coach.id()).forEach(e -> all.add(new Listed(school(e), true, e.isRetired())));
+    List<Listed> all =
+        new ArrayList<>(School.all().stream().map(s -> new Listed(s, false, false)).toList());
+    repository
+        .findByCoachIdOrderByCreatedAt(coach.id())
+        .forEach(e -> all.add(new Listed(school(e), true, e.isRetired())));
     return List.copyOf(all);
   }
 
-  /** The school, or the default for none; throws {@link InvalidInput} for what is neither stated nor this coach's. */
+  /**
+   * The school, or the default for none; throws {@link InvalidInput} for what is neither stated nor
+   * this coach's.
+   */
   @Transactional(readOnly = true)
   public School get(String id) {
     if (id == null) {
       return School.STRETCH;
     }
-    return id.startsWith(OWN) ? entity(id).map(Schools::school).orElseThrow(() -> new InvalidInput("school", "\"" + id + "\" is not one of your schools")) : School.get(id);
+    return id.startsWith(OWN)
+        ? entity(id)
+            .map(Schools::school)
+            .orElseThrow(
+                () -> new InvalidInput("school", "\"" + id + "\" is not one of your schools"))
+        : School.get(id);
   }
 
   /** What a coach can set of a school. */
-  public record Wish(String label, String reason, double lengthBias, double passiveWeight, double activityTrust, double basics) {}
+  public record Wish(
+      String label,
+      String reason,
+      double lengthBias,
+      double passiveWeight,
+      double activityTrust,
+      double basics) {}
 
   @Transactional
   public School add(Wish wish) {
-    if (repository.findByCoachIdOrderByCreatedAt(coach.id()).stream().filter(e -> !e.isRetired()).count() >= MOST) {
+    if (repository.findByCoachIdOrderByCreatedAt(coach.id()).stream()
+            .filter(e -> !e.isRetired())
+            .count()
+        >= MOST) {
       throw new Conflict("There are " + MOST + " own schools; take one out first.");
     }
     return save(new OwnSchoolEntity(UUID.randomUUID(), coach.id(), clock.instant()), wish);
   }
 
-  /** Takes over a school that was kept elsewhere as {@code id}: the one that is here already, if there is one alike, or a new one. Where the name or the room is taken, it gets another name, or comes taken out. */
+  /**
+   * Takes over a school that was kept elsewhere as {@code id}: the one that is here already, if
+   * there is one alike, or a new one. Where the name or the room is taken, it gets another name, or
+   * comes taken out.
+   */
   @Transactional
   public School bringIn(String id, Wish w, boolean retired) {
-    School wished = School.own(id, w.label(), w.reason(), w.lengthBias(), w.passiveWeight(), w.activityTrust(), w.basics());
+    School wished =
+        School.own(
+            id,
+            w.label(),
+            w.reason(),
+            w.lengthBias(),
+            w.passiveWeight(),
+            w.activityTrust(),
+            w.basics());
     List<OwnSchoolEntity> here = repository.findByCoachIdOrderByCreatedAt(coach.id());
-    Optional<School> same = here.stream().map(Schools::school).filter(s -> alike(s, wished)).findFirst();
+    Optional<School> same =
+        here.stream().map(Schools::school).filter(s -> alike(s, wished)).findFirst();
     if (same.isPresent()) {
       return same.get();
     }
-    Set<String> taken = listed().stream().map(l -> l.school().label().toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
-    OwnSchoolEntity e = new OwnSchoolEntity(key(id).filter(k -> !repository.existsById(k)).orElseGet(UUID::randomUUID), coach.id(), clock.instant());
-    e.set(Names.free(w.label().strip(), School.LONGEST_NAME, n -> taken.contains(n.toLowerCase(Locale.ROOT))), w.reason().strip(), w.lengthBias(), w.passiveWeight(), w.activityTrust(), w.basics());
+    Set<String> taken =
+        listed().stream()
+            .map(l -> l.school().label().toLowerCase(Locale.ROOT))
+            .collect(Collectors.toSet());
+    OwnSchoolEntity e =
+        new OwnSchoolEntity(
+            key(id).filter(k -> !repository.existsById(k)).orElseGet(UUID::randomUUID),
+            coach.id(),
+            clock.instant());
+    e.set(
+        Names.free(
+            w.label().strip(),
+            School.LONGEST_NAME,
+            n -> taken.contains(n.toLowerCase(Locale.ROOT))),
+        w.reason().strip(),
+        w.lengthBias(),
+        w.passiveWeight(),
+        w.activityTrust(),
+        w.basics());
     if (retired || here.stream().filter(x -> !x.isRetired()).count() >= MOST) {
       e.retire(clock.instant());
     }
@@ -92,7 +148,15 @@ public class Schools {
   }
 
   private static boolean alike(School a, School b) {
-    return a.equals(School.own(a.id(), b.label(), b.reason(), b.lengthBias(), b.passiveWeight(), b.activityTrust(), b.basics()));
+    return a.equals(
+        School.own(
+            a.id(),
+            b.label(),
+            b.reason(),
+            b.lengthBias(),
+            b.passiveWeight(),
+            b.activityTrust(),
+            b.basics()));
   }
 
   /** Changes one, or puts one back that was taken out. */
@@ -108,11 +172,26 @@ public class Schools {
 
   private School save(OwnSchoolEntity e, Wish w) {
     String label = w.label() == null ? "" : w.label().strip();
-    School checked = School.own(OWN + e.getId(), label, w.reason(), w.lengthBias(), w.passiveWeight(), w.activityTrust(), w.basics());
-    if (all().stream().anyMatch(s -> !s.id().equals(checked.id()) && s.label().equalsIgnoreCase(label))) {
+    School checked =
+        School.own(
+            OWN + e.getId(),
+            label,
+            w.reason(),
+            w.lengthBias(),
+            w.passiveWeight(),
+            w.activityTrust(),
+            w.basics());
+    if (all().stream()
+        .anyMatch(s -> !s.id().equals(checked.id()) && s.label().equalsIgnoreCase(label))) {
       throw new Conflict("There is a school of that name: " + label + ".");
     }
-    e.set(label, w.reason().strip(), w.lengthBias(), w.passiveWeight(), w.activityTrust(), w.basics());
+    e.set(
+        label,
+        w.reason().strip(),
+        w.lengthBias(),
+        w.passiveWeight(),
+        w.activityTrust(),
+        w.basics());
     repository.save(e);
     return checked;
   }
@@ -123,13 +202,22 @@ public class Schools {
 
   private static Optional<UUID> key(String id) {
     try {
-      return id.startsWith(OWN) ? Optional.of(UUID.fromString(id.substring(OWN.length()))) : Optional.empty();
+      return id.startsWith(OWN)
+          ? Optional.of(UUID.fromString(id.substring(OWN.length())))
+          : Optional.empty();
     } catch (IllegalArgumentException e) {
       return Optional.empty();
     }
   }
 
   private static School school(OwnSchoolEntity e) {
-    return School.own(OWN + e.getId(), e.getLabel(), e.getReason(), e.getLengthBias(), e.getPassiveWeight(), e.getActivityTrust(), e.getBasics());
+    return School.own(
+        OWN + e.getId(),
+        e.getLabel(),
+        e.getReason(),
+        e.getLengthBias(),
+        e.getPassiveWeight(),
+        e.getActivityTrust(),
+        e.getBasics());
   }
 }

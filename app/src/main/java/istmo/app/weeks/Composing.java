@@ -14,7 +14,10 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 
-/** Searches for weeks. Those that are running in this instance can be followed and stopped; each belongs to a plan, which belongs to a coach. */
+/**
+ * Searches for weeks. Those that are running in this instance can be followed and stopped; each
+ * belongs to a plan, which belongs to a coach.
+ */
 @Service
 public class Composing {
   private static final Allowed SECONDS = new Allowed(0.5, Composer.MOST_S, "s");
@@ -48,7 +51,8 @@ public class Composing {
   public record Composed(WeekPlan plan, Optional<Composer.Answer> answer, List<String> obstacles) {}
 
   /**
-   * Fills the week beside what is pinned. Not in one transaction: a search takes seconds, and the week may be changed elsewhere meanwhile; then nothing is kept.
+   * Fills the week beside what is pinned. Not in one transaction: a search takes seconds, and the
+   * week may be changed elsewhere meanwhile; then nothing is kept.
    *
    * @param run an id made by the asker, by which the search is followed and stopped
    */
@@ -70,8 +74,11 @@ public class Composing {
     if (answer.isEmpty()) {
       return new Composed(plan, answer, Shortfall.obstacles(task));
     }
-    Planned.Week week = Composition.week(task, answer.get(), plan.arrangement()::of, () -> UUID.randomUUID().toString());
-    return new Composed(weeks.change(planId, version, "composed", plan.document().with(week)), answer, List.of());
+    Planned.Week week =
+        Composition.week(
+            task, answer.get(), plan.arrangement()::of, () -> UUID.randomUUID().toString());
+    return new Composed(
+        weeks.change(planId, version, "composed", plan.document().with(week)), answer, List.of());
   }
 
   public Composer.Progress progress(UUID planId, UUID run) {

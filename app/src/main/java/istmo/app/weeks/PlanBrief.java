@@ -4,8 +4,16 @@ import istmo.core.ranking.criterion.Weights;
 import java.util.List;
 import java.util.Map;
 
-/** What a week is planned for, as it is kept: aim, what to keep out, school, what the order is weighed for. What is left out is as usual. */
-public record PlanBrief(Map<String, Integer> aim, List<String> keepOut, String school, String preset, Map<String, Double> weights) {
+/**
+ * What a week is planned for, as it is kept: aim, what to keep out, school, what the order is
+ * weighed for. What is left out is as usual.
+ */
+public record PlanBrief(
+    Map<String, Integer> aim,
+    List<String> keepOut,
+    String school,
+    String preset,
+    Map<String, Double> weights) {
   public PlanBrief {
     aim = aim == null ? Map.of() : aim;
     keepOut = keepOut == null ? List.of() : keepOut;

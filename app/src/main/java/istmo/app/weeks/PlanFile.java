@@ -1,6 +1,9 @@
 package istmo.app.weeks;
 
-/** A plan as a file (docs/formats.md): what it is for, and the week. Whose it is and where is not in it. */
+/**
+ * A plan as a file (docs/formats.md): what it is for, and the week. Whose it is and where is not in
+ * it.
+ */
 public record PlanFile(String format, Integer version, PlanBrief brief, PlanDocument plan) {
   public static final String FORMAT = "istmo-plan";
   public static final int VERSION = 1;

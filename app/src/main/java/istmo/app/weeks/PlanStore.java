@@ -22,7 +22,10 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Plans as rows of revisions. Every method is one transaction and computes nothing; {@link Weeks} says what a plan means. */
+/**
+ * Plans as rows of revisions. Every method is one transaction and computes nothing; {@link Weeks}
+ * says what a plan means.
+ */
 @Service
 public class PlanStore {
   private static final int LONGEST_WHAT = 200;
@@ -34,7 +37,13 @@ public class PlanStore {
   private final CurrentCoach coach;
   private final Clock clock;
 
-  PlanStore(WeekPlanRepository plans, WeekRevisionRepository revisions, Clients clients, Gyms gyms, CurrentCoach coach, Clock clock) {
+  PlanStore(
+      WeekPlanRepository plans,
+      WeekRevisionRepository revisions,
+      Clients clients,
+      Gyms gyms,
+      CurrentCoach coach,
+      Clock clock) {
     this.plans = plans;
     this.revisions = revisions;
     this.clients = clients;
@@ -50,27 +59,65 @@ public class PlanStore {
    * @param undo what going back would take back; empty at the first revision
    * @param redo what going on would do again; empty at the newest revision
    */
-  record Stored(UUID id, int version, UUID clientId, UUID gymId, PlanBrief brief, Instant changedAt, PlanDocument document, Optional<String> undo, Optional<String> redo) {}
+  record Stored(
+      UUID id,
+      int version,
+      UUID clientId,
+      UUID gymId,
+      PlanBrief brief,
+      Instant changedAt,
+      PlanDocument document,
+      Optional<String> undo,
+      Optional<String> redo) {}
 
   /** One line of the list. */
-  public record Line(UUID id, UUID clientId, UUID gymId, String name, int days, int exercises, Instant changedAt) {}
+  public record Line(
+      UUID id,
+      UUID clientId,
+      UUID gymId,
+      String name,
+      int days,
+      int exercises,
+      Instant changedAt) {}
 
   /** The newest hundred plans of a client, or of all clients. */
   @Transactional(readOnly = true)
   public List<Line> list(Optional<UUID> clientId) {
-    List<WeekPlanEntity> found = clientId.map(id -> plans.findTop100ByCoachIdAndClientIdAndRemovedAtIsNullOrderByChangedAtDesc(coach.id(), id)).orElseGet(() -> plans.findTop100ByCoachIdAndRemovedAtIsNullOrderByChangedAtDesc(coach.id()));
+    List<WeekPlanEntity> found =
+        clientId
+            .map(
+                id ->
+                    plans.findTop100ByCoachIdAndClientIdAndRemovedAtIsNullOrderByChangedAtDesc(
+                        coach.id(), id))
+            .orElseGet(
+                () -> plans.findTop100ByCoachIdAndRemovedAtIsNullOrderByChangedAtDesc(coach.id()));
     Map<UUID, PlanDocument> heads = heads(found);
-    return found.stream().map(p -> {
-      PlanDocument d = heads.get(p.getId());
-      return new Line(p.getId(), p.getClientId(), p.getGymId(), d.name(), d.days().size(), d.week().items().size(), p.getChangedAt());
-    }).toList();
+    return found.stream()
+        .map(
+            p -> {
+              PlanDocument d = heads.get(p.getId());
+              return new Line(
+                  p.getId(),
+                  p.getClientId(),
+                  p.getGymId(),
+                  d.name(),
+                  d.days().size(),
+                  d.week().items().size(),
+                  p.getChangedAt());
+            })
+        .toList();
   }
 
   /** A new plan whose first revision is the document. */
   @Transactional
   Stored add(UUID clientId, UUID gymId, PlanBrief brief, PlanDocument document) {
-    WeekPlanEntity e = plans.save(new WeekPlanEntity(UUID.randomUUID(), coach.id(), clientId, gymId, brief, clock.instant()));
-    revisions.saveAndFlush(new WeekRevisionEntity(UUID.randomUUID(), coach.id(), e.getId(), 0, "begun", document, clock.instant()));
+    WeekPlanEntity e =
+        plans.save(
+            new WeekPlanEntity(
+                UUID.randomUUID(), coach.id(), clientId, gymId, brief, clock.instant()));
+    revisions.saveAndFlush(
+        new WeekRevisionEntity(
+            UUID.randomUUID(), coach.id(), e.getId(), 0, "begun", document, clock.instant()));
     return stored(e);
   }
 
@@ -79,7 +126,9 @@ public class PlanStore {
     return stored(entity(id));
   }
 
-  /** The plan, as long as nobody changed it since this version; throws {@link Conflict} otherwise. */
+  /**
+   * The plan, as long as nobody changed it since this version; throws {@link Conflict} otherwise.
+   */
   @Transactional(readOnly = true)
   Stored seen(UUID id, int version) {
     return stored(unchanged(id, version));
@@ -95,12 +144,21 @@ public class PlanStore {
   @Transactional
   Stored keep(UUID id, int version, String what, PlanDocument document) {
     if (what == null || what.isBlank() || what.length() > LONGEST_WHAT) {
-      throw new InvalidInput("what", "needs what was changed, in at most " + LONGEST_WHAT + " characters");
+      throw new InvalidInput(
+          "what", "needs what was changed, in at most " + LONGEST_WHAT + " characters");
     }
     WeekPlanEntity e = unchanged(id, version);
     revisions.deleteByCoachIdAndPlanIdAndNumberGreaterThan(coach.id(), e.getId(), e.getHead());
     revisions.flush();
-    revisions.save(new WeekRevisionEntity(UUID.randomUUID(), coach.id(), e.getId(), e.getHead() + 1, what, document, clock.instant()));
+    revisions.save(
+        new WeekRevisionEntity(
+            UUID.randomUUID(),
+            coach.id(),
+            e.getId(),
+            e.getHead() + 1,
+            what,
+            document,
+            clock.instant()));
     return moved(e, e.getHead() + 1);
   }
 
@@ -130,7 +188,8 @@ public class PlanStore {
 
   @Transactional
   Stored putBack(UUID id) {
-    WeekPlanEntity e = plans.findByIdAndCoachId(id, coach.id()).orElseThrow(() -> new NotFound("plan"));
+    WeekPlanEntity e =
+        plans.findByIdAndCoachId(id, coach.id()).orElseThrow(() -> new NotFound("plan"));
     e.putBack();
     return stored(plans.saveAndFlush(e));
   }
@@ -147,13 +206,23 @@ public class PlanStore {
    *
    * @param removedAt when it was taken out of the list, if it was
    */
-  public record Kept(UUID gymId, Instant createdAt, Instant changedAt, Optional<Instant> removedAt, PlanBrief brief, PlanDocument document) {
-    /** The same with everything checked that can be without knowing whose it is; candidates are checked by who knows them. */
+  public record Kept(
+      UUID gymId,
+      Instant createdAt,
+      Instant changedAt,
+      Optional<Instant> removedAt,
+      PlanBrief brief,
+      PlanDocument document) {
+    /**
+     * The same with everything checked that can be without knowing whose it is; candidates are
+     * checked by who knows them.
+     */
     public Kept checked() {
       List<InvalidInput.Fault> faults = new ArrayList<>();
       List<PlanDocument> plan = new ArrayList<>();
       InvalidInput.gather(faults, "brief.", () -> Weeks.aim(brief));
-      InvalidInput.gather(faults, "brief.", () -> new Weights(Weights.Preset.get(brief.preset()), brief.weights()));
+      InvalidInput.gather(
+          faults, "brief.", () -> new Weights(Weights.Preset.get(brief.preset()), brief.weights()));
       InvalidInput.gather(faults, "plan.", () -> plan.add(document.checked()));
       if (!faults.isEmpty()) {
         throw new InvalidInput(faults);
@@ -165,9 +234,20 @@ public class PlanStore {
   /** Every plan of a client, those taken out too, oldest first. */
   @Transactional(readOnly = true)
   public List<Kept> kept(UUID clientId) {
-    List<WeekPlanEntity> found = plans.findByCoachIdAndClientIdOrderByCreatedAt(coach.id(), clientId);
+    List<WeekPlanEntity> found =
+        plans.findByCoachIdAndClientIdOrderByCreatedAt(coach.id(), clientId);
     Map<UUID, PlanDocument> heads = heads(found);
-    return found.stream().map(p -> new Kept(p.getGymId(), p.getCreatedAt(), p.getChangedAt(), Optional.ofNullable(p.getRemovedAt()), p.getBrief(), heads.get(p.getId()))).toList();
+    return found.stream()
+        .map(
+            p ->
+                new Kept(
+                    p.getGymId(),
+                    p.getCreatedAt(),
+                    p.getChangedAt(),
+                    Optional.ofNullable(p.getRemovedAt()),
+                    p.getBrief(),
+                    heads.get(p.getId())))
+        .toList();
   }
 
   /** Keeps a plan from elsewhere as it is. */
@@ -176,11 +256,21 @@ public class PlanStore {
     Kept k = kept.checked();
     clients.check(clientId);
     gyms.get(k.gymId());
-    WeekPlanEntity e = new WeekPlanEntity(UUID.randomUUID(), coach.id(), clientId, k.gymId(), k.brief(), k.createdAt());
+    WeekPlanEntity e =
+        new WeekPlanEntity(
+            UUID.randomUUID(), coach.id(), clientId, k.gymId(), k.brief(), k.createdAt());
     e.moveTo(0, k.changedAt());
     k.removedAt().ifPresent(e::remove);
     plans.saveAndFlush(e);
-    revisions.saveAndFlush(new WeekRevisionEntity(UUID.randomUUID(), coach.id(), e.getId(), 0, "brought in", k.document(), clock.instant()));
+    revisions.saveAndFlush(
+        new WeekRevisionEntity(
+            UUID.randomUUID(),
+            coach.id(),
+            e.getId(),
+            0,
+            "brought in",
+            k.document(),
+            clock.instant()));
   }
 
   private Stored moved(WeekPlanEntity e, int head) {
@@ -192,11 +282,23 @@ public class PlanStore {
     WeekRevisionEntity head = revision(e, e.getHead()).orElseThrow();
     Optional<String> undo = e.getHead() == 0 ? Optional.empty() : Optional.of(head.getWhat());
     Optional<String> redo = revision(e, e.getHead() + 1).map(WeekRevisionEntity::getWhat);
-    return new Stored(e.getId(), e.getVersion(), e.getClientId(), e.getGymId(), e.getBrief(), e.getChangedAt(), head.getDocument(), undo, redo);
+    return new Stored(
+        e.getId(),
+        e.getVersion(),
+        e.getClientId(),
+        e.getGymId(),
+        e.getBrief(),
+        e.getChangedAt(),
+        head.getDocument(),
+        undo,
+        redo);
   }
 
   private WeekPlanEntity entity(UUID id) {
-    return plans.findByIdAndCoachId(id, coach.id()).filter(p -> !p.isRemoved()).orElseThrow(() -> new NotFound("plan"));
+    return plans
+        .findByIdAndCoachId(id, coach.id())
+        .filter(p -> !p.isRemoved())
+        .orElseThrow(() -> new NotFound("plan"));
   }
 
   private WeekPlanEntity unchanged(UUID id, int version) {
@@ -208,7 +310,8 @@ public class PlanStore {
   }
 
   static Conflict changedElsewhere() {
-    return new Conflict("This plan was changed elsewhere meanwhile. Load again; nothing was overwritten.");
+    return new Conflict(
+        "This plan was changed elsewhere meanwhile. Load again; nothing was overwritten.");
   }
 
   private Optional<WeekRevisionEntity> revision(WeekPlanEntity e, int number) {
@@ -217,6 +320,10 @@ public class PlanStore {
 
   /** The newest document of each plan, in one query. */
   private Map<UUID, PlanDocument> heads(List<WeekPlanEntity> of) {
-    return of.isEmpty() ? Map.of() : revisions.heads(coach.id(), of.stream().map(WeekPlanEntity::getId).toList()).stream().collect(Collectors.toMap(WeekRevisionEntity::getPlanId, WeekRevisionEntity::getDocument));
+    return of.isEmpty()
+        ? Map.of()
+        : revisions.heads(coach.id(), of.stream().map(WeekPlanEntity::getId).toList()).stream()
+            .collect(
+                Collectors.toMap(WeekRevisionEntity::getPlanId, WeekRevisionEntity::getDocument));
   }
 }

@@ -17,7 +17,10 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Links by which a client reads a plan: read-only, until they are revoked. Whoever has the link reads it, so it holds no health notes; only a hash of it is kept. */
+/**
+ * Links by which a client reads a plan: read-only, until they are revoked. Whoever has the link
+ * reads it, so it holds no health notes; only a hash of it is kept.
+ */
 @Service
 public class Shares {
   private static final int TOKEN_BYTES = 32;
@@ -29,7 +32,8 @@ public class Shares {
   private final Clock clock;
   private final SecureRandom random = new SecureRandom();
 
-  Shares(WeekShareRepository shares, Weeks weeks, PlanStore store, CurrentCoach coach, Clock clock) {
+  Shares(
+      WeekShareRepository shares, Weeks weeks, PlanStore store, CurrentCoach coach, Clock clock) {
     this.shares = shares;
     this.weeks = weeks;
     this.store = store;
@@ -44,7 +48,8 @@ public class Shares {
     byte[] bytes = new byte[TOKEN_BYTES];
     random.nextBytes(bytes);
     String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-    shares.save(new WeekShareEntity(UUID.randomUUID(), coach.id(), planId, hash(token), clock.instant()));
+    shares.save(
+        new WeekShareEntity(UUID.randomUUID(), coach.id(), planId, hash(token), clock.instant()));
     return token;
   }
 
@@ -52,25 +57,35 @@ public class Shares {
   @Transactional(readOnly = true)
   public List<Instant> out(UUID planId) {
     store.check(planId);
-    return shares.findByCoachIdAndPlanIdAndRevokedAtIsNull(coach.id(), planId).stream().map(WeekShareEntity::getCreatedAt).sorted().toList();
+    return shares.findByCoachIdAndPlanIdAndRevokedAtIsNull(coach.id(), planId).stream()
+        .map(WeekShareEntity::getCreatedAt)
+        .sorted()
+        .toList();
   }
 
   /** Revokes every link of a plan. */
   @Transactional
   public void revoke(UUID planId) {
     store.check(planId);
-    shares.findByCoachIdAndPlanIdAndRevokedAtIsNull(coach.id(), planId).forEach(s -> s.revoke(clock.instant()));
+    shares
+        .findByCoachIdAndPlanIdAndRevokedAtIsNull(coach.id(), planId)
+        .forEach(s -> s.revoke(clock.instant()));
   }
 
   /** The plan behind a link; {@link NotFound} where it is revoked or never was. */
   public WeekPlan read(String token) {
-    WeekShareEntity s = shares.findByTokenHashAndRevokedAtIsNull(hash(token)).orElseThrow(() -> new NotFound("plan behind this link"));
+    WeekShareEntity s =
+        shares
+            .findByTokenHashAndRevokedAtIsNull(hash(token))
+            .orElseThrow(() -> new NotFound("plan behind this link"));
     return coach.as(s.getCoachId(), () -> weeks.get(s.getPlanId()));
   }
 
   private static String hash(String token) {
     try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
+      return HexFormat.of()
+          .formatHex(
+              MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
     } catch (NoSuchAlgorithmException e) {
       throw new IllegalStateException(e);
     }

@@ -55,7 +55,9 @@ public class Weeks {
 
   private record OffersKey(Order order, Profile profile) {
     @Override
-    public boolean equals(Object o) { // an order is kept as it is, and comparing two would take longer than making offers
+    public boolean equals(
+        Object o) { // an order is kept as it is, and comparing two would take longer than making
+      // offers
       return o instanceof OffersKey k && k.order == order && k.profile.equals(profile);
     }
 
@@ -74,7 +76,14 @@ public class Weeks {
   private final Plans sessions;
   private final Clock clock;
 
-  Weeks(PlanStore store, Clients clients, Gyms gyms, OrderBook orders, Schools schools, Plans sessions, Clock clock) {
+  Weeks(
+      PlanStore store,
+      Clients clients,
+      Gyms gyms,
+      OrderBook orders,
+      Schools schools,
+      Plans sessions,
+      Clock clock) {
     this.store = store;
     this.clients = clients;
     this.gyms = gyms;
@@ -85,11 +94,28 @@ public class Weeks {
   }
 
   /** A new plan with nothing in its days yet; what is not said comes from the client's profile. */
-  public WeekPlan begin(UUID clientId, UUID gymId, PlanBrief brief, String name, Optional<Integer> times, Optional<Integer> minutes, boolean oneStation, Pairing pairing) {
+  public WeekPlan begin(
+      UUID clientId,
+      UUID gymId,
+      PlanBrief brief,
+      String name,
+      Optional<Integer> times,
+      Optional<Integer> minutes,
+      boolean oneStation,
+      Pairing pairing) {
     Client client = clients.get(clientId);
     int days = times.or(() -> client.profile().daysAWeek()).orElse(USUAL_TIMES);
     int each = minutes.or(() -> client.profile().minutes()).orElse(USUAL_MINUTES);
-    PlanDocument document = new PlanDocument(name == null || name.isBlank() ? "Week for " + client.name() : name, PlanDocument.of(new Planned.Week(spread(days, each, oneStation))), pairing, client.profile().trainingAge().filter(a -> a == TrainingAge.WEEKS).isEmpty(), true, Map.of(), null, null);
+    PlanDocument document =
+        new PlanDocument(
+            name == null || name.isBlank() ? "Week for " + client.name() : name,
+            PlanDocument.of(new Planned.Week(spread(days, each, oneStation))),
+            pairing,
+            client.profile().trainingAge().filter(a -> a == TrainingAge.WEEKS).isEmpty(),
+            true,
+            Map.of(),
+            null,
+            null);
     return begin(clientId, gymId, brief, document);
   }
 
@@ -99,11 +125,19 @@ public class Weeks {
     gyms.get(gymId);
     aim(brief);
     Weights weights = new Weights(Weights.Preset.get(brief.preset()), brief.weights());
-    PlanBrief kept = new PlanBrief(brief.aim(), brief.keepOut(), schools.get(brief.school()).id(), weights.preset().id(), weights.moved());
+    PlanBrief kept =
+        new PlanBrief(
+            brief.aim(),
+            brief.keepOut(),
+            schools.get(brief.school()).id(),
+            weights.preset().id(),
+            weights.moved());
     return view(store.add(clientId, gymId, kept, document.checked()), Optional.empty());
   }
 
-  /** A plan of this coach; throws {@link NotFound} for any other, and for one that was taken out. */
+  /**
+   * A plan of this coach; throws {@link NotFound} for any other, and for one that was taken out.
+   */
   public WeekPlan get(UUID id) {
     return view(store.get(id), Optional.empty());
   }
@@ -124,7 +158,9 @@ public class Weeks {
   }
 
   private static Set<String> candidates(PlanDocument document) {
-    return document.week().items().stream().map(Planned.Item::candidateId).collect(Collectors.toSet());
+    return document.week().items().stream()
+        .map(Planned.Item::candidateId)
+        .collect(Collectors.toSet());
   }
 
   /** Takes the newest edit back. */
@@ -151,10 +187,22 @@ public class Weeks {
   /** Other exercises for the job of one in the week. */
   public List<Swap> swaps(UUID id, String itemId, Set<String> taken, Set<PainFlag> hurting) {
     WeekPlan plan = get(id);
-    Planned.Day day = plan.week().days().stream().filter(d -> d.items().stream().anyMatch(i -> i.id().equals(itemId))).findFirst().orElseThrow(() -> new NotFound("exercise in this week"));
-    Planned.Item item = day.items().stream().filter(i -> i.id().equals(itemId)).findFirst().orElseThrow();
+    Planned.Day day =
+        plan.week().days().stream()
+            .filter(d -> d.items().stream().anyMatch(i -> i.id().equals(itemId)))
+            .findFirst()
+            .orElseThrow(() -> new NotFound("exercise in this week"));
+    Planned.Item item =
+        day.items().stream().filter(i -> i.id().equals(itemId)).findFirst().orElseThrow();
     Offer now = plan.offers().get(item.candidateId());
-    return Swap.of(now, plan.offers(), plan.aim(), taken, hurting, day.items().stream().map(Planned.Item::candidateId).toList(), SWAPS);
+    return Swap.of(
+        now,
+        plan.offers(),
+        plan.aim(),
+        taken,
+        hurting,
+        day.items().stream().map(Planned.Item::candidateId).toList(),
+        SWAPS);
   }
 
   /** Puts the exercises of a session in the usual order. */
@@ -184,11 +232,22 @@ public class Weeks {
 
   private Order order(PlanStore.Stored e) {
     PlanBrief b = e.brief();
-    return orders.order(new OrderBook.Wish(e.clientId(), e.gymId(), aim(b), schools.get(b.school()), new Weights(Weights.Preset.get(b.preset()), b.weights()), false)).order();
+    return orders
+        .order(
+            new OrderBook.Wish(
+                e.clientId(),
+                e.gymId(),
+                aim(b),
+                schools.get(b.school()),
+                new Weights(Weights.Preset.get(b.preset()), b.weights()),
+                false))
+        .order();
   }
 
   private Offers offers(PlanStore.Stored e) {
-    return offers.get(new OffersKey(order(e), clients.get(e.clientId()).profile()), k -> new Offers(k.order(), k.profile()));
+    return offers.get(
+        new OffersKey(order(e), clients.get(e.clientId()).profile()),
+        k -> new Offers(k.order(), k.profile()));
   }
 
   private WeekPlan view(PlanStore.Stored e, Optional<Integer> step) {
@@ -198,21 +257,45 @@ public class Weeks {
     PlanDocument document = e.document();
     Offers on = offers(e);
     Optional<TrainingAge> age = client.profile().trainingAge();
-    Targets targets = Targets.of(aim, age, !Boolean.FALSE.equals(document.hold()), on.all()).with(document.targets());
+    Targets targets =
+        Targets.of(aim, age, !Boolean.FALSE.equals(document.hold()), on.all())
+            .with(document.targets());
     Planned.Week week = step.map(s -> applied(document, s, on, aim, age)).orElseGet(document::week);
-    Set<PainFlag> sore = client.cautions().sores().stream().map(Soreness::joint).collect(Collectors.toSet());
+    Set<PainFlag> sore =
+        client.cautions().sores().stream().map(Soreness::joint).collect(Collectors.toSet());
     Coverage coverage = Coverage.of(week, on, targets);
     Arrangement arrangement = new Arrangement(on, aim, sore);
     Map<String, WorkingLoad.Recorded> records = records(client.id(), week, on);
-    return new WeekPlan(e.id(), e.version(), e.changedAt(), client, gym, e.brief(), aim, document, week, on, targets, coverage, arrangement, records, e.undo(), e.redo());
+    return new WeekPlan(
+        e.id(),
+        e.version(),
+        e.changedAt(),
+        client,
+        gym,
+        e.brief(),
+        aim,
+        document,
+        week,
+        on,
+        targets,
+        coverage,
+        arrangement,
+        records,
+        e.undo(),
+        e.redo());
   }
 
-  private static Planned.Week applied(PlanDocument document, int step, Offers on, Aim aim, Optional<TrainingAge> age) {
+  private static Planned.Week applied(
+      PlanDocument document, int step, Offers on, Aim aim, Optional<TrainingAge> age) {
     Block block = block(document, age).orElseThrow(() -> new NotFound("block of this plan"));
     if (step < 1 || step > block.weeks().size()) {
       throw new NotFound("week " + step + " of this block");
     }
-    Function<String, Boolean> serves = id -> on.find(id).filter(o -> aim.weights().keySet().stream().anyMatch(r -> o.share(r) >= 0.5)).isPresent();
+    Function<String, Boolean> serves =
+        id ->
+            on.find(id)
+                .filter(o -> aim.weights().keySet().stream().anyMatch(r -> o.share(r) >= 0.5))
+                .isPresent();
     return Block.applied(document.week(), block.weeks().get(step - 1), serves::apply, age);
   }
 
@@ -223,14 +306,36 @@ public class Weeks {
 
   private Map<String, WorkingLoad.Recorded> records(UUID clientId, Planned.Week week, Offers on) {
     Map<String, WorkingLoad.Recorded> result = new HashMap<>();
-    Map<String, Session.LastTime> last = sessions.lastTimes(clientId, week.items().stream().map(Planned.Item::candidateId).distinct().toList());
-    last.forEach((id, l) -> on.find(id).filter(o -> o.setup().equals(l.setup())).flatMap(o -> WorkingLoad.Recorded.bestOf(l.sets().stream().map(Session.LoggedSet::set).toList(), l.performedAt().atZone(ZoneOffset.UTC).toLocalDate())).ifPresent(r -> result.put(id, r)));
+    Map<String, Session.LastTime> last =
+        sessions.lastTimes(
+            clientId, week.items().stream().map(Planned.Item::candidateId).distinct().toList());
+    last.forEach(
+        (id, l) ->
+            on.find(id)
+                .filter(o -> o.setup().equals(l.setup()))
+                .flatMap(
+                    o ->
+                        WorkingLoad.Recorded.bestOf(
+                            l.sets().stream().map(Session.LoggedSet::set).toList(),
+                            l.performedAt().atZone(ZoneOffset.UTC).toLocalDate()))
+                .ifPresent(r -> result.put(id, r)));
     return new LinkedHashMap<>(result);
   }
 
-  /** A new plan's days: so many a week, spread over it (common practice: one leg day, two, or the whole body three or four times). */
+  /**
+   * A new plan's days: so many a week, spread over it (common practice: one leg day, two, or the
+   * whole body three or four times).
+   */
   public static List<Planned.Day> spread(int times, int minutes, boolean oneStation) {
-    int[][] weekdays = {{3}, {1, 4}, {1, 3, 5}, {1, 2, 4, 5}, {1, 2, 3, 4, 5}, {1, 2, 3, 4, 5, 6}, {1, 2, 3, 4, 5, 6, 7}};
+    int[][] weekdays = {
+      {3},
+      {1, 4},
+      {1, 3, 5},
+      {1, 2, 4, 5},
+      {1, 2, 3, 4, 5},
+      {1, 2, 3, 4, 5, 6},
+      {1, 2, 3, 4, 5, 6, 7}
+    };
     new Allowed(1, 7, "sessions a week").check("times", times);
     List<Planned.Day> days = new ArrayList<>();
     for (int weekday : weekdays[times - 1]) {

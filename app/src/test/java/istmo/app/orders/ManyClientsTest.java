@@ -31,7 +31,10 @@ import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
-/** More different bodies at once than the caches keep. Waiting for one computation must never stop another one for good. */
+/**
+ * More different bodies at once than the caches keep. Waiting for one computation must never stop
+ * another one for good.
+ */
 @ExtendWith(RunningApp.class)
 class ManyClientsTest {
   private static final int KEPT_BODIES = 4;
@@ -45,23 +48,40 @@ class ManyClientsTest {
     Clients clients = RunningApp.bean(Clients.class);
     Gyms gyms = RunningApp.bean(Gyms.class);
     CurrentCoach coach = RunningApp.bean(CurrentCoach.class);
-    OrderBook orders = new OrderBook(clients, gyms, RunningApp.bean(Variants.class), RunningApp.bean(Schools.class), RunningApp.bean(History.class), RunningApp.bean(Clock.class), KEPT_BODIES);
-    UUID gym = coach.as(Accounts.FIRST, () -> gyms.add("Harbour wall", Set.of("barbell", "rack")).id());
+    OrderBook orders =
+        new OrderBook(
+            clients,
+            gyms,
+            RunningApp.bean(Variants.class),
+            RunningApp.bean(Schools.class),
+            RunningApp.bean(History.class),
+            RunningApp.bean(Clock.class),
+            KEPT_BODIES);
+    UUID gym =
+        coach.as(Accounts.FIRST, () -> gyms.add("Harbour wall", Set.of("barbell", "rack")).id());
     List<UUID> ids = new ArrayList<>();
     for (int n = 0; n < CLIENTS; n++) {
-      Intake body = new Intake(1.55 + 0.02 * n, 70, Sex.FEMALE, Intake.Thigh.USUAL, Intake.Ankle.USUAL);
+      Intake body =
+          new Intake(1.55 + 0.02 * n, 70, Sex.FEMALE, Intake.Thigh.USUAL, Intake.Ankle.USUAL);
       String name = "One of many " + n;
-      ids.add(coach.as(Accounts.FIRST, () -> clients.add(name, body, Profile.unknown(), Cautions.none())).id());
+      ids.add(
+          coach
+              .as(Accounts.FIRST, () -> clients.add(name, body, Profile.unknown(), Cautions.none()))
+              .id());
     }
     ExecutorService threads = Executors.newFixedThreadPool(CLIENTS);
     try {
       List<Future<OrderBook.Answer>> asked = new ArrayList<>();
       for (UUID id : ids) {
-        OrderBook.Wish wish = new OrderBook.Wish(id, gym, new Aim(Map.of("VL", 3), Set.of()), School.STRETCH, Weights.USUAL, false);
+        OrderBook.Wish wish =
+            new OrderBook.Wish(
+                id, gym, new Aim(Map.of("VL", 3), Set.of()), School.STRETCH, Weights.USUAL, false);
         asked.add(threads.submit(() -> coach.as(Accounts.FIRST, () -> orders.order(wish))));
       }
       Future<List<Client>> light = threads.submit(() -> coach.as(Accounts.FIRST, clients::all));
-      assertThat(light.get(MINUTES, TimeUnit.MINUTES)).as("nobody waits for a connection that a computation holds").hasSizeGreaterThanOrEqualTo(CLIENTS);
+      assertThat(light.get(MINUTES, TimeUnit.MINUTES))
+          .as("nobody waits for a connection that a computation holds")
+          .hasSizeGreaterThanOrEqualTo(CLIENTS);
       for (Future<OrderBook.Answer> answer : asked) {
         assertThat(answer.get(MINUTES, TimeUnit.MINUTES).order().entries()).isNotEmpty();
       }

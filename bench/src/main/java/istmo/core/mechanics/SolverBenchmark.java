@@ -21,8 +21,9 @@ import org.openjdk.jmh.annotations.Warmup;
 import org.openjdk.jmh.infra.Blackhole;
 
 /**
- * One load sharing, tailored against general-purpose, at the same optimum (that they agree is a test, SolverTest). Both go through the same 21 postures of a squat at three quarters of the limit; read the ratio of the two in one run, not
- * the times.
+ * One load sharing, tailored against general-purpose, at the same optimum (that they agree is a
+ * test, SolverTest). Both go through the same 21 postures of a squat at three quarters of the
+ * limit; read the ratio of the two in one run, not the times.
  */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)

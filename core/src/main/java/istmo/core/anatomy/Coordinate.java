@@ -1,8 +1,9 @@
 package istmo.core.anatomy;
 
 /**
- * The coordinates that carry moments, right leg and lower back. Zero is upright standing; the name is the positive direction.
- * The hip sequence is flexion, then abduction, then internal rotation. A moment about a coordinate is positive when it drives the coordinate in its positive direction.
+ * The coordinates that carry moments, right leg and lower back. Zero is upright standing; the name
+ * is the positive direction. The hip sequence is flexion, then abduction, then internal rotation. A
+ * moment about a coordinate is positive when it drives the coordinate in its positive direction.
  */
 public enum Coordinate {
   HIP_FLEXION("hip flexion"),
@@ -15,6 +16,7 @@ public enum Coordinate {
 
   /** Coordinates that leg muscles cross. */
   public static final int LEG = 5;
+
   /** All rows of an equilibrium. */
   public static final int ALL = 6;
 

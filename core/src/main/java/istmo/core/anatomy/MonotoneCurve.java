@@ -1,8 +1,9 @@
 package istmo.core.anatomy;
 
 /**
- * A smooth curve through knots that never overshoots them: the piecewise cubic Hermite interpolant of Fritsch and Butland (1984), with its exact integral.
- * Outside the knots the value stays that of the end knot. Abscissae in rad, ordinates as the holder says.
+ * A smooth curve through knots that never overshoots them: the piecewise cubic Hermite interpolant
+ * of Fritsch and Butland (1984), with its exact integral. Outside the knots the value stays that of
+ * the end knot. Abscissae in rad, ordinates as the holder says.
  */
 public final class MonotoneCurve {
   private final double[] x;
@@ -22,14 +23,19 @@ public final class MonotoneCurve {
     this.areaAtZero = areaFromFirstKnot(0);
   }
 
-  /** A curve through the points (x[i], y[i]); x strictly increasing, at least two points. The arrays are copied. */
+  /**
+   * A curve through the points (x[i], y[i]); x strictly increasing, at least two points. The arrays
+   * are copied.
+   */
   public static MonotoneCurve through(double[] x, double[] y) {
     if (x.length != y.length || x.length < 2) {
-      throw new IllegalArgumentException("needs at least two knots and as many values; got " + x.length + " and " + y.length);
+      throw new IllegalArgumentException(
+          "needs at least two knots and as many values; got " + x.length + " and " + y.length);
     }
     for (int i = 1; i < x.length; i++) {
       if (!(x[i] > x[i - 1])) {
-        throw new IllegalArgumentException("knots must increase; knot " + i + " is " + x[i] + " after " + x[i - 1]);
+        throw new IllegalArgumentException(
+            "knots must increase; knot " + i + " is " + x[i] + " after " + x[i - 1]);
       }
     }
     return new MonotoneCurve(x.clone(), y.clone());
@@ -57,7 +63,10 @@ public final class MonotoneCurve {
     double t = (at - x[i]) / h;
     double t2 = t * t;
     double t3 = t2 * t;
-    return (2 * t3 - 3 * t2 + 1) * y[i] + (t3 - 2 * t2 + t) * h * slope[i] + (3 * t2 - 2 * t3) * y[i + 1] + (t3 - t2) * h * slope[i + 1];
+    return (2 * t3 - 3 * t2 + 1) * y[i]
+        + (t3 - 2 * t2 + t) * h * slope[i]
+        + (3 * t2 - 2 * t3) * y[i + 1]
+        + (t3 - t2) * h * slope[i + 1];
   }
 
   /** First derivative; zero outside the knots. */
@@ -70,7 +79,9 @@ public final class MonotoneCurve {
     double h = x[i + 1] - x[i];
     double t = (at - x[i]) / h;
     double t2 = t * t;
-    return (6 * t2 - 6 * t) / h * (y[i] - y[i + 1]) + (3 * t2 - 4 * t + 1) * slope[i] + (3 * t2 - 2 * t) * slope[i + 1];
+    return (6 * t2 - 6 * t) / h * (y[i] - y[i + 1])
+        + (3 * t2 - 4 * t + 1) * slope[i]
+        + (3 * t2 - 2 * t) * slope[i + 1];
   }
 
   /** Integral of the curve from zero to {@code at}. */
@@ -96,7 +107,11 @@ public final class MonotoneCurve {
     double t2 = t * t;
     double t3 = t2 * t;
     double t4 = t3 * t;
-    return h * ((t4 / 2 - t3 + t) * y[i] + (t4 / 4 - 2 * t3 / 3 + t2 / 2) * h * slope[i] + (t3 - t4 / 2) * y[i + 1] + (t4 / 4 - t3 / 3) * h * slope[i + 1]);
+    return h
+        * ((t4 / 2 - t3 + t) * y[i]
+            + (t4 / 4 - 2 * t3 / 3 + t2 / 2) * h * slope[i]
+            + (t3 - t4 / 2) * y[i + 1]
+            + (t4 / 4 - t3 / 3) * h * slope[i + 1]);
   }
 
   private int interval(double at) {

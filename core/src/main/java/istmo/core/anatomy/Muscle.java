@@ -11,7 +11,8 @@ import java.util.Optional;
  * @param forceFactor factor on peak force, 1 for most
  * @param lengthAtZero fibre length over optimal fibre length with all joints at zero
  * @param fibreShare share of the muscle-tendon excursion that fibres take (1 = rigid tendon)
- * @param hipFlexion moment arm (m) about hip flexion over hip flexion (rad); positive drives the coordinate in its positive direction; empty when the axis is not crossed. The others alike
+ * @param hipFlexion moment arm (m) about hip flexion over hip flexion (rad); positive drives the
+ *     coordinate in its positive direction; empty when the axis is not crossed. The others alike
  * @param source where the numbers come from
  */
 public record Muscle(

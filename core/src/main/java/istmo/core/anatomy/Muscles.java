@@ -9,7 +9,9 @@ import java.util.Optional;
 
 /** The muscle table {@code anatomy/muscles.csv}, read and checked once. */
 public final class Muscles {
-  /** Body mass and stature of the reference adult: mean of the group of Handsfield et al. (2014). */
+  /**
+   * Body mass and stature of the reference adult: mean of the group of Handsfield et al. (2014).
+   */
   public static final double REFERENCE_MASS_KG = 71.9;
 
   public static final double REFERENCE_STATURE_M = 1.74;
@@ -78,19 +80,31 @@ public final class Muscles {
   private static double number(Map<String, String> row, String column) {
     double v = Double.parseDouble(row.get(column));
     if (!(v > 0)) {
-      throw new IllegalStateException("muscle " + row.get("id") + ", " + column + ": " + v + " must be above 0");
+      throw new IllegalStateException(
+          "muscle " + row.get("id") + ", " + column + ": " + v + " must be above 0");
     }
     return v;
   }
 
-  private static Optional<MonotoneCurve> curve(Map<String, String> row, String column, double[] knots) {
+  private static Optional<MonotoneCurve> curve(
+      Map<String, String> row, String column, double[] knots) {
     String cell = row.get(column);
     if (cell.isEmpty()) {
       return Optional.empty();
     }
-    double[] arms = Arrays.stream(cell.split(";")).mapToDouble(s -> Double.parseDouble(s) * 1e-2).toArray();
+    double[] arms =
+        Arrays.stream(cell.split(";")).mapToDouble(s -> Double.parseDouble(s) * 1e-2).toArray();
     if (arms.length != knots.length) {
-      throw new IllegalStateException("muscle " + row.get("id") + ", " + column + ": " + arms.length + " values for " + knots.length + " knots");
+      throw new IllegalStateException(
+          "muscle "
+              + row.get("id")
+              + ", "
+              + column
+              + ": "
+              + arms.length
+              + " values for "
+              + knots.length
+              + " knots");
     }
     return Optional.of(MonotoneCurve.through(knots, arms));
   }

@@ -26,7 +26,17 @@ public final class Regions {
       if (Math.abs(sum - 1) > 1e-9) {
         throw new IllegalStateException("region " + row.get("id") + ": shares add up to " + sum);
       }
-      byId.put(row.get("id"), new Region(row.get("id"), row.get("coach_name"), row.get("anatomical_name"), row.get("group"), Map.copyOf(shares), row.get("steer"), row.get("column"), row.get("row")));
+      byId.put(
+          row.get("id"),
+          new Region(
+              row.get("id"),
+              row.get("coach_name"),
+              row.get("anatomical_name"),
+              row.get("group"),
+              Map.copyOf(shares),
+              row.get("steer"),
+              row.get("column"),
+              row.get("row")));
     }
   }
 
@@ -46,7 +56,8 @@ public final class Regions {
   public Region get(String id) {
     Region region = byId.get(id);
     if (region == null) {
-      throw new InvalidInput("region", "\"" + id + "\" is not a region; there are " + byId.keySet());
+      throw new InvalidInput(
+          "region", "\"" + id + "\" is not a region; there are " + byId.keySet());
     }
     return region;
   }

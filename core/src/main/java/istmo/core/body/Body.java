@@ -5,7 +5,8 @@ import istmo.core.anatomy.Segments;
 import istmo.core.quantity.Allowed;
 
 /**
- * One person, as the mechanics needs them: lengths in m, masses in kg, limits in rad, moments in N m.
+ * One person, as the mechanics needs them: lengths in m, masses in kg, limits in rad, moments in N
+ * m.
  *
  * @param thighM hip centre to knee centre
  * @param shankM knee centre to ankle centre
@@ -36,7 +37,8 @@ public record Body(
     double heldKg) {
 
   /** Thigh and shank of a person of 1.75 m, m (Drillis and Contini 1966). */
-  public static final double REFERENCE_LEG_M = (Segments.THIGH_LENGTH + Segments.SHANK_LENGTH) * 1.75;
+  public static final double REFERENCE_LEG_M =
+      (Segments.THIGH_LENGTH + Segments.SHANK_LENGTH) * 1.75;
 
   public static final double REFERENCE_MASS_KG = 75;
 
@@ -50,6 +52,7 @@ public record Body(
   public static final Allowed HIP_OPENING_DEG = new Allowed(15, 90, "deg");
   public static final Allowed LUMBAR_NM = new Allowed(30, 1200, "N m");
   private static final Allowed HELD_KG = new Allowed(7, 170, "kg");
+
   /** On a hand-grip dynamometer. */
   public static final Allowed GRIP_KG = new Allowed(5, 110, "kg");
 
@@ -58,17 +61,27 @@ public record Body(
 
   private static final double GRIP_WOMAN_KG = 31;
 
-  /** A level bar is pulled out of the hand at about so many times what the hand squeezes (Young et al. 2009, breakaway strength, from memory). */
+  /**
+   * A level bar is pulled out of the hand at about so many times what the hand squeezes (Young et
+   * al. 2009, breakaway strength, from memory).
+   */
   private static final double BAR_OVER_SQUEEZE = 1.5;
 
-  /** How much a stiff day takes from the ankle, the hip's bend and its opening, deg (common practice says "stiff today"; the sizes are own estimates, near one and a half times what such readings repeat to). */
+  /**
+   * How much a stiff day takes from the ankle, the hip's bend and its opening, deg (common practice
+   * says "stiff today"; the sizes are own estimates, near one and a half times what such readings
+   * repeat to).
+   */
   private static final double STIFF_ANKLE_DEG = 5;
 
   private static final double STRAIGHT_KNEE_SHARE = 0.75;
   private static final double STIFF_HIP_DEG = 10;
   private static final double STIFF_OPENING_DEG = 5;
 
-  /** Lumbar extension capacity of a trained adult of 75 kg and 1.75 m; scaled by mass times stature. An input, not a measurement (docs/model.md, 6). */
+  /**
+   * Lumbar extension capacity of a trained adult of 75 kg and 1.75 m; scaled by mass times stature.
+   * An input, not a measurement (docs/model.md, 6).
+   */
   static final double REFERENCE_LUMBAR_NM = 400;
 
   public Body {
@@ -111,15 +124,60 @@ public record Body(
   /** The same stature with another thigh: what the thigh gains the trunk gives. */
   public Body withThighFactor(double factor) {
     double thigh = thighM * factor;
-    return new Body(statureM, massKg, sex, thigh, shankM, trunkM - (thigh - thighM), footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbarNm, heldKg);
+    return new Body(
+        statureM,
+        massKg,
+        sex,
+        thigh,
+        shankM,
+        trunkM - (thigh - thighM),
+        footM,
+        armM,
+        strength,
+        dorsiflexionLimitRad,
+        hipFlexionLimitRad,
+        kneeFlexionLimitRad,
+        hipOpeningLimitRad,
+        lumbarNm,
+        heldKg);
   }
 
   public Body withLengths(double thigh, double shank, double trunk) {
-    return new Body(statureM, massKg, sex, thigh, shank, trunk, footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbarNm, heldKg);
+    return new Body(
+        statureM,
+        massKg,
+        sex,
+        thigh,
+        shank,
+        trunk,
+        footM,
+        armM,
+        strength,
+        dorsiflexionLimitRad,
+        hipFlexionLimitRad,
+        kneeFlexionLimitRad,
+        hipOpeningLimitRad,
+        lumbarNm,
+        heldKg);
   }
 
   public Body withFoot(double foot) {
-    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, foot, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbarNm, heldKg);
+    return new Body(
+        statureM,
+        massKg,
+        sex,
+        thighM,
+        shankM,
+        trunkM,
+        foot,
+        armM,
+        strength,
+        dorsiflexionLimitRad,
+        hipFlexionLimitRad,
+        kneeFlexionLimitRad,
+        hipOpeningLimitRad,
+        lumbarNm,
+        heldKg);
   }
 
   public Body withDorsiflexionLimit(double limitRad) {
@@ -127,16 +185,61 @@ public record Body(
   }
 
   public Body withLimits(double dorsiflexionRad, double hipFlexionRad, double kneeFlexionRad) {
-    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, strength, dorsiflexionRad, hipFlexionRad, kneeFlexionRad, hipOpeningLimitRad, lumbarNm, heldKg);
+    return new Body(
+        statureM,
+        massKg,
+        sex,
+        thighM,
+        shankM,
+        trunkM,
+        footM,
+        armM,
+        strength,
+        dorsiflexionRad,
+        hipFlexionRad,
+        kneeFlexionRad,
+        hipOpeningLimitRad,
+        lumbarNm,
+        heldKg);
   }
 
   public Body withHipOpening(double limitRad) {
-    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, limitRad, lumbarNm, heldKg);
+    return new Body(
+        statureM,
+        massKg,
+        sex,
+        thighM,
+        shankM,
+        trunkM,
+        footM,
+        armM,
+        strength,
+        dorsiflexionLimitRad,
+        hipFlexionLimitRad,
+        kneeFlexionLimitRad,
+        limitRad,
+        lumbarNm,
+        heldKg);
   }
 
   /** With another squeeze on a hand-grip dynamometer, kg. */
   public Body withGrip(double dynamometerKg) {
-    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, strength, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbarNm, BAR_OVER_SQUEEZE * dynamometerKg);
+    return new Body(
+        statureM,
+        massKg,
+        sex,
+        thighM,
+        shankM,
+        trunkM,
+        footM,
+        armM,
+        strength,
+        dorsiflexionLimitRad,
+        hipFlexionLimitRad,
+        kneeFlexionLimitRad,
+        hipOpeningLimitRad,
+        lumbarNm,
+        BAR_OVER_SQUEEZE * dynamometerKg);
   }
 
   /** With hands that hold at least so much of a bar each, kg. */
@@ -153,20 +256,40 @@ public record Body(
   public Body stiffToday() {
     double ankle = DORSIFLEXION_DEG.nearest(Math.toDegrees(dorsiflexionLimitRad) - STIFF_ANKLE_DEG);
     double hip = HIP_FLEXION_DEG.nearest(Math.toDegrees(hipFlexionLimitRad) - STIFF_HIP_DEG);
-    double opening = HIP_OPENING_DEG.nearest(Math.toDegrees(hipOpeningLimitRad) - STIFF_OPENING_DEG);
-    return withLimits(Math.toRadians(ankle), Math.toRadians(hip), kneeFlexionLimitRad).withHipOpening(Math.toRadians(opening));
+    double opening =
+        HIP_OPENING_DEG.nearest(Math.toDegrees(hipOpeningLimitRad) - STIFF_OPENING_DEG);
+    return withLimits(Math.toRadians(ankle), Math.toRadians(hip), kneeFlexionLimitRad)
+        .withHipOpening(Math.toRadians(opening));
   }
 
   public Body withStrength(double factor, double lumbar) {
-    return new Body(statureM, massKg, sex, thighM, shankM, trunkM, footM, armM, factor, dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, hipOpeningLimitRad, lumbar, heldKg);
+    return new Body(
+        statureM,
+        massKg,
+        sex,
+        thighM,
+        shankM,
+        trunkM,
+        footM,
+        armM,
+        factor,
+        dorsiflexionLimitRad,
+        hipFlexionLimitRad,
+        kneeFlexionLimitRad,
+        hipOpeningLimitRad,
+        lumbar,
+        heldKg);
   }
 
   /**
-   * Hip flexion at which the pelvis begins to tuck with the knee at an angle, rad: with a straight knee the hamstrings end it at three quarters of the bent-knee limit (90 of 120 deg: a passive straight-leg raise of about 80, a little more
-   * under load; from memory), and each degree of knee bend gives back a half.
+   * Hip flexion at which the pelvis begins to tuck with the knee at an angle, rad: with a straight
+   * knee the hamstrings end it at three quarters of the bent-knee limit (90 of 120 deg: a passive
+   * straight-leg raise of about 80, a little more under load; from memory), and each degree of knee
+   * bend gives back a half.
    */
   public double hipFlexionLimitRad(double kneeFlexionRad) {
-    return Math.min(hipFlexionLimitRad, STRAIGHT_KNEE_SHARE * hipFlexionLimitRad + 0.5 * kneeFlexionRad);
+    return Math.min(
+        hipFlexionLimitRad, STRAIGHT_KNEE_SHARE * hipFlexionLimitRad + 0.5 * kneeFlexionRad);
   }
 
   public double ankleHeightM() {
@@ -202,7 +325,10 @@ public record Body(
     return sex == Sex.MALE ? Segments.SHANK_COM_MALE : Segments.SHANK_COM_FEMALE;
   }
 
-  /** Factor from the reference adult's muscle volumes to this person's: mass times stature (Handsfield et al. 2014), times strength. */
+  /**
+   * Factor from the reference adult's muscle volumes to this person's: mass times stature
+   * (Handsfield et al. 2014), times strength.
+   */
   public double volumeFactor() {
     return strength * massKg * statureM / (Muscles.REFERENCE_MASS_KG * Muscles.REFERENCE_STATURE_M);
   }

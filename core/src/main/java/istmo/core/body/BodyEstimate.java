@@ -11,11 +11,15 @@ import java.util.Set;
 /**
  * A body from the intake and whatever has been measured.
  *
- * @param measured kinds that come from readings; everything else is estimated from stature, mass and the intake's words
+ * @param measured kinds that come from readings; everything else is estimated from stature, mass
+ *     and the intake's words
  * @param notes readings that could not be used as they are, in words
  */
 public record BodyEstimate(Body body, Set<MeasurementKind> measured, List<String> notes) {
-  /** Front of the kneecap in front of the knee's centre when the knee is bent against a wall, m (own estimate). */
+  /**
+   * Front of the kneecap in front of the knee's centre when the knee is bent against a wall, m (own
+   * estimate).
+   */
   static final double KNEECAP_M = 0.05;
 
   public BodyEstimate {
@@ -25,14 +29,29 @@ public record BodyEstimate(Body body, Set<MeasurementKind> measured, List<String
 
   public static BodyEstimate of(Intake intake, Readings readings) {
     Set<MeasurementKind> measured = EnumSet.noneOf(MeasurementKind.class);
-    double stature = take(readings.value(MeasurementKind.STATURE), MeasurementKind.STATURE, measured, intake.statureM());
-    double mass = take(readings.value(MeasurementKind.MASS), MeasurementKind.MASS, measured, intake.massKg());
+    double stature =
+        take(
+            readings.value(MeasurementKind.STATURE),
+            MeasurementKind.STATURE,
+            measured,
+            intake.statureM());
+    double mass =
+        take(readings.value(MeasurementKind.MASS), MeasurementKind.MASS, measured, intake.massKg());
     Body base = new Intake(stature, mass, intake.sex(), intake.thigh(), intake.ankle()).body();
-    double thigh = take(readings.value(MeasurementKind.THIGH), MeasurementKind.THIGH, measured, base.thighM());
-    double shank = take(readings.value(MeasurementKind.SHANK), MeasurementKind.SHANK, measured, base.shankM());
-    // what thigh and shank differ from their estimates, an unmeasured trunk gives or takes: the stature stays
-    double trunk = take(readings.value(MeasurementKind.TRUNK), MeasurementKind.TRUNK, measured, base.trunkM() - (thigh - base.thighM()) - (shank - base.shankM()));
-    double foot = take(readings.value(MeasurementKind.FOOT), MeasurementKind.FOOT, measured, base.footM());
+    double thigh =
+        take(readings.value(MeasurementKind.THIGH), MeasurementKind.THIGH, measured, base.thighM());
+    double shank =
+        take(readings.value(MeasurementKind.SHANK), MeasurementKind.SHANK, measured, base.shankM());
+    // what thigh and shank differ from their estimates, an unmeasured trunk gives or takes: the
+    // stature stays
+    double trunk =
+        take(
+            readings.value(MeasurementKind.TRUNK),
+            MeasurementKind.TRUNK,
+            measured,
+            base.trunkM() - (thigh - base.thighM()) - (shank - base.shankM()));
+    double foot =
+        take(readings.value(MeasurementKind.FOOT), MeasurementKind.FOOT, measured, base.footM());
     Body body = base.withLengths(thigh, shank, trunk).withFoot(foot);
     List<String> notes = new ArrayList<>();
     double ankle = base.dorsiflexionLimitRad();
@@ -42,26 +61,58 @@ public record BodyEstimate(Body body, Set<MeasurementKind> measured, List<String
       double angleDeg = Math.toDegrees(dorsiflexion(wall.getAsDouble(), shank, foot));
       double used = Body.DORSIFLEXION_DEG.nearest(angleDeg);
       if (used != angleDeg) {
-        notes.add(String.format(Locale.ROOT, "The knee-to-wall reading would say %.0f° at the ankle; %.0f° is used, the %s that the model takes. Measure again.", angleDeg, used, used > angleDeg ? "least" : "most"));
+        notes.add(
+            String.format(
+                Locale.ROOT,
+                "The knee-to-wall reading would say %.0f° at the ankle; %.0f° is used, the %s that"
+                    + " the model takes. Measure again.",
+                angleDeg,
+                used,
+                used > angleDeg ? "least" : "most"));
       }
       ankle = Math.toRadians(used);
     }
-    double hip = Math.toRadians(take(readings.lesser(MeasurementKind.HIP_FLEXION), MeasurementKind.HIP_FLEXION, measured, Math.toDegrees(base.hipFlexionLimitRad())));
-    double knee = Math.toRadians(take(readings.lesser(MeasurementKind.KNEE_FLEXION), MeasurementKind.KNEE_FLEXION, measured, Math.toDegrees(base.kneeFlexionLimitRad())));
-    double opening = Math.toRadians(take(readings.lesser(MeasurementKind.HIP_OPENING), MeasurementKind.HIP_OPENING, measured, Math.toDegrees(base.hipOpeningLimitRad())));
-    double grip = take(readings.lesser(MeasurementKind.GRIP), MeasurementKind.GRIP, measured, base.gripKg());
-    return new BodyEstimate(body.withLimits(ankle, hip, knee).withHipOpening(opening).withGrip(grip), measured, notes);
+    double hip =
+        Math.toRadians(
+            take(
+                readings.lesser(MeasurementKind.HIP_FLEXION),
+                MeasurementKind.HIP_FLEXION,
+                measured,
+                Math.toDegrees(base.hipFlexionLimitRad())));
+    double knee =
+        Math.toRadians(
+            take(
+                readings.lesser(MeasurementKind.KNEE_FLEXION),
+                MeasurementKind.KNEE_FLEXION,
+                measured,
+                Math.toDegrees(base.kneeFlexionLimitRad())));
+    double opening =
+        Math.toRadians(
+            take(
+                readings.lesser(MeasurementKind.HIP_OPENING),
+                MeasurementKind.HIP_OPENING,
+                measured,
+                Math.toDegrees(base.hipOpeningLimitRad())));
+    double grip =
+        take(readings.lesser(MeasurementKind.GRIP), MeasurementKind.GRIP, measured, base.gripKg());
+    return new BodyEstimate(
+        body.withLimits(ankle, hip, knee).withHipOpening(opening).withGrip(grip), measured, notes);
   }
 
   /**
-   * Dorsiflexion in the knee-to-wall lunge, rad, by geometry: the knee's centre stands a kneecap behind the wall, the ankle three quarters of a foot behind the toes, the shank between them.
+   * Dorsiflexion in the knee-to-wall lunge, rad, by geometry: the knee's centre stands a kneecap
+   * behind the wall, the ankle three quarters of a foot behind the toes, the shank between them.
    */
   public static double dorsiflexion(double toeToWallM, double shankM, double footM) {
     double ahead = toeToWallM + (1 - Segments.ANKLE_FROM_HEEL) * footM - KNEECAP_M;
     return Math.asin(Math.max(-1, Math.min(1, ahead / shankM)));
   }
 
-  private static double take(OptionalDouble reading, MeasurementKind kind, Set<MeasurementKind> measured, double estimate) {
+  private static double take(
+      OptionalDouble reading,
+      MeasurementKind kind,
+      Set<MeasurementKind> measured,
+      double estimate) {
     if (reading.isEmpty()) {
       return estimate;
     }

@@ -1,20 +1,112 @@
 package istmo.core.body;
 
 /**
- * Something that asks for caution: what it limits or leaves out until the clinician in charge has cleared it, and what to say. Common conventions, not medical advice; a clinician's written word goes first ({@link Restriction}).
+ * Something that asks for caution: what it limits or leaves out until the clinician in charge has
+ * cleared it, and what to say. Common conventions, not medical advice; a clinician's written word
+ * goes first ({@link Restriction}).
  */
 public enum Caution {
-  RED_FLAG("a red flag", true, No.LIMIT, No.LIMIT, 1, false, true, "Stop: a sign that a licensed clinician should see first. Nothing is proposed until the clinician has cleared training.", ""),
-  KNEE_REPLACEMENT("knee replacement", true, 90, No.LIMIT, 1, false, false, "Deep knee bend under load waits for the surgeon's word.", "Controlled range, no impact; kneeling as tolerated."),
-  HIP_REPLACEMENT("hip replacement", true, No.LIMIT, 90, 1, false, false, "Hip bend beyond 90° waits for the surgeon's word: which movements are barred depends on the approach.", "Mind the movements that the surgeon named."),
-  RECENT_SURGERY("recent surgery or injury", true, No.LIMIT, No.LIMIT, 1, false, true, "Nothing is proposed before the clinician in charge has cleared training.", "The treating clinician sets the timetable."),
-  BACK_CONDITION("known back condition", true, No.LIMIT, No.LIMIT, 0.5, false, false, "More than half of what the lower back can waits for clearance.", "A repeatable, roughly neutral back; no end-range rounding under load."),
-  PREGNANCY("pregnancy", true, No.LIMIT, No.LIMIT, 1, true, false, "Lying face down, and a bar or belt across the hips, are left out.", "Moderate effort, no breath-holding, no long work on the back after mid-pregnancy. Bleeding, fluid loss, contractions, dizziness, headache, chest or calf pain: stop, and call the clinician."),
-  HIGH_BLOOD_PRESSURE("high blood pressure", true, No.LIMIT, No.LIMIT, 1, false, false, "", "No breath-holding and no grinding maxima: heavy leg presses drive the pressure highest. Breathe out on the effort."),
-  YOUTH("growing up", false, No.LIMIT, No.LIMIT, 1, false, false, "", "Supervised, technique first, no maximal singles. Pain at the bump below the knee or at the heel: less load."),
-  LAY_OFF("back after a lay-off", false, No.LIMIT, No.LIMIT, 1, false, false, "", "Begin at about half and add about a tenth a week; soreness is no aim.");
+  RED_FLAG(
+      "a red flag",
+      true,
+      No.LIMIT,
+      No.LIMIT,
+      1,
+      false,
+      true,
+      "Stop: a sign that a licensed clinician should see first. Nothing is proposed until the"
+          + " clinician has cleared training.",
+      ""),
+  KNEE_REPLACEMENT(
+      "knee replacement",
+      true,
+      90,
+      No.LIMIT,
+      1,
+      false,
+      false,
+      "Deep knee bend under load waits for the surgeon's word.",
+      "Controlled range, no impact; kneeling as tolerated."),
+  HIP_REPLACEMENT(
+      "hip replacement",
+      true,
+      No.LIMIT,
+      90,
+      1,
+      false,
+      false,
+      "Hip bend beyond 90° waits for the surgeon's word: which movements are barred depends on the"
+          + " approach.",
+      "Mind the movements that the surgeon named."),
+  RECENT_SURGERY(
+      "recent surgery or injury",
+      true,
+      No.LIMIT,
+      No.LIMIT,
+      1,
+      false,
+      true,
+      "Nothing is proposed before the clinician in charge has cleared training.",
+      "The treating clinician sets the timetable."),
+  BACK_CONDITION(
+      "known back condition",
+      true,
+      No.LIMIT,
+      No.LIMIT,
+      0.5,
+      false,
+      false,
+      "More than half of what the lower back can waits for clearance.",
+      "A repeatable, roughly neutral back; no end-range rounding under load."),
+  PREGNANCY(
+      "pregnancy",
+      true,
+      No.LIMIT,
+      No.LIMIT,
+      1,
+      true,
+      false,
+      "Lying face down, and a bar or belt across the hips, are left out.",
+      "Moderate effort, no breath-holding, no long work on the back after mid-pregnancy. Bleeding,"
+          + " fluid loss, contractions, dizziness, headache, chest or calf pain: stop, and call the"
+          + " clinician."),
+  HIGH_BLOOD_PRESSURE(
+      "high blood pressure",
+      true,
+      No.LIMIT,
+      No.LIMIT,
+      1,
+      false,
+      false,
+      "",
+      "No breath-holding and no grinding maxima: heavy leg presses drive the pressure highest."
+          + " Breathe out on the effort."),
+  YOUTH(
+      "growing up",
+      false,
+      No.LIMIT,
+      No.LIMIT,
+      1,
+      false,
+      false,
+      "",
+      "Supervised, technique first, no maximal singles. Pain at the bump below the knee or at the"
+          + " heel: less load."),
+  LAY_OFF(
+      "back after a lay-off",
+      false,
+      No.LIMIT,
+      No.LIMIT,
+      1,
+      false,
+      false,
+      "",
+      "Begin at about half and add about a tenth a week; soreness is no aim.");
 
-  /** Signs with which training stops until a clinician has looked (common practice; from memory of guidance for coaches). */
+  /**
+   * Signs with which training stops until a clinician has looked (common practice; from memory of
+   * guidance for coaches).
+   */
   public static final java.util.List<String> RED_FLAGS =
       java.util.List.of(
           "pain that is sharp, new and strong, or there at rest and at night",
@@ -36,7 +128,16 @@ public enum Caution {
   private final String reason;
   private final String advice;
 
-  Caution(String label, boolean asksClearance, double kneeLimitDeg, double hipLimitDeg, double backShare, boolean noProne, boolean nothing, String reason, String advice) {
+  Caution(
+      String label,
+      boolean asksClearance,
+      double kneeLimitDeg,
+      double hipLimitDeg,
+      double backShare,
+      boolean noProne,
+      boolean nothing,
+      String reason,
+      String advice) {
     this.label = label;
     this.asksClearance = asksClearance;
     this.kneeLimitDeg = kneeLimitDeg;
@@ -48,7 +149,10 @@ public enum Caution {
     this.advice = advice;
   }
 
-  /** No limit on an angle. A constant of an enum cannot be used by its own members, so it lives in a class of its own. */
+  /**
+   * No limit on an angle. A constant of an enum cannot be used by its own members, so it lives in a
+   * class of its own.
+   */
   private static final class No {
     private static final double LIMIT = Double.POSITIVE_INFINITY;
   }

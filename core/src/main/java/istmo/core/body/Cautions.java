@@ -9,7 +9,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * What a client's sore joints, cautions and written restrictions ask for, and what follows from them. A cleared caution keeps its advice and loses its limits; a restriction always holds.
+ * What a client's sore joints, cautions and written restrictions ask for, and what follows from
+ * them. A cleared caution keeps its advice and loses its limits; a restriction always holds.
  */
 public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restriction> restrictions) {
   /** One caution, cleared or not. */
@@ -66,7 +67,10 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
     return body.withLimits(Math.toRadians(ankle), Math.toRadians(hip), Math.toRadians(knee));
   }
 
-  /** Why an exercise is left out, if it is, and by what. Restrictions speak first, then sore joints, then cautions that are not cleared. */
+  /**
+   * Why an exercise is left out, if it is, and by what. Restrictions speak first, then sore joints,
+   * then cautions that are not cleared.
+   */
   public Optional<Refusal> refusal(Demand d) {
     for (Restriction r : restrictions) {
       if (r.noLoadedBack() && d.backShare() > Demand.UNLOADED_BACK) {
@@ -81,7 +85,8 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
     }
     for (Entry e : entries) {
       Caution c = e.caution();
-      if (e.limits() && (c.nothing() || c.noProne() && d.onBelly() || d.backShare() > c.backShare())) {
+      if (e.limits()
+          && (c.nothing() || c.noProne() && d.onBelly() || d.backShare() > c.backShare())) {
         return Optional.of(new Refusal(false, capital(c.label()) + ": " + c.reason()));
       }
     }
@@ -91,24 +96,37 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
   /** Why an exercise is left out. */
   public record Refusal(boolean byPain, String reason) {}
 
-  /** Share of a usual load to begin with: half where a sore joint asks for less load first, or after a lay-off. */
+  /**
+   * Share of a usual load to begin with: half where a sore joint asks for less load first, or after
+   * a lay-off.
+   */
   public double loadShare() {
-    boolean half = sores.stream().anyMatch(s -> s.approach() == Approach.LESS_LOAD) || entries.stream().anyMatch(e -> e.caution() == Caution.LAY_OFF);
+    boolean half =
+        sores.stream().anyMatch(s -> s.approach() == Approach.LESS_LOAD)
+            || entries.stream().anyMatch(e -> e.caution() == Caution.LAY_OFF);
     return half ? 0.5 : 1;
   }
 
-  /** What to ask or to know before anything is done: open clearances first, then restrictions, then advice. */
+  /**
+   * What to ask or to know before anything is done: open clearances first, then restrictions, then
+   * advice.
+   */
   public List<String> statements() {
     List<String> list = new ArrayList<>();
     for (Entry e : entries) {
       if (e.caution().asksClearance() && e.limits()) {
-        list.add((capital(e.caution().label()) + ": ask the clinician in charge first. " + e.caution().reason()).trim());
+        list.add(
+            (capital(e.caution().label())
+                    + ": ask the clinician in charge first. "
+                    + e.caution().reason())
+                .trim());
       }
     }
     for (Restriction r : restrictions) {
       list.add("Restriction by " + r.by() + ", " + r.on() + ": " + r.text());
     }
-    sores.forEach(x -> x.statement().ifPresent(text -> list.add(capital(x.joint().label()) + ": " + text)));
+    sores.forEach(
+        x -> x.statement().ifPresent(text -> list.add(capital(x.joint().label()) + ": " + text)));
     entries.stream().map(e -> e.caution().advice()).filter(a -> !a.isEmpty()).forEach(list::add);
     return list;
   }

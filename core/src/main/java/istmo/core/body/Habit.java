@@ -1,12 +1,36 @@
 package istmo.core.body;
 
-/** Where a client feels a movement that was meant for something else, and the known changes to try (common practice). */
+/**
+ * Where a client feels a movement that was meant for something else, and the known changes to try
+ * (common practice).
+ */
 public enum Habit {
-  HINGE_TO_GLUTES("hinges go to the glutes", "hinge", "hamstrings", "Hinges go to this client's glutes: straighter knee, stop where the hips go no further back."),
-  HINGE_TO_HAMSTRINGS("hinges go to the hamstrings", "hinge", "glutes", "Hinges go to this client's hamstrings: more knee bend, hips further back."),
-  HINGE_TO_BACK("hinges go to the back", "hinge", "hamstrings", "Hinges go to this client's back: less depth, lighter, brace first."),
-  SQUAT_TO_QUADS("squats go to the quads", "squat", "glutes", "Squats go to this client's quads: more lean, hips back first, deeper."),
-  PRESS_TO_QUADS("presses go to the quads", "press", "glutes", "Presses go to this client's quads: feet higher and wider, deeper at the hip.");
+  HINGE_TO_GLUTES(
+      "hinges go to the glutes",
+      "hinge",
+      "hamstrings",
+      "Hinges go to this client's glutes: straighter knee, stop where the hips go no further"
+          + " back."),
+  HINGE_TO_HAMSTRINGS(
+      "hinges go to the hamstrings",
+      "hinge",
+      "glutes",
+      "Hinges go to this client's hamstrings: more knee bend, hips further back."),
+  HINGE_TO_BACK(
+      "hinges go to the back",
+      "hinge",
+      "hamstrings",
+      "Hinges go to this client's back: less depth, lighter, brace first."),
+  SQUAT_TO_QUADS(
+      "squats go to the quads",
+      "squat",
+      "glutes",
+      "Squats go to this client's quads: more lean, hips back first, deeper."),
+  PRESS_TO_QUADS(
+      "presses go to the quads",
+      "press",
+      "glutes",
+      "Presses go to this client's quads: feet higher and wider, deeper at the hip.");
 
   private final String label;
   private final String family;

@@ -13,7 +13,9 @@ public record Intake(double statureM, double massKg, Sex sex, Thigh thigh, Ankle
   public static final Allowed MASS_KG = new Allowed(35, 220, "kg");
 
   /**
-   * Thigh length for the stature. One standard deviation of thigh length at a given stature is about 3 % of it (from memory of anthropometric surveys); long and short stand for about one and a half.
+   * Thigh length for the stature. One standard deviation of thigh length at a given stature is
+   * about 3 % of it (from memory of anthropometric surveys); long and short stand for about one and
+   * a half.
    */
   public enum Thigh {
     SHORT(0.955),
@@ -31,7 +33,10 @@ public record Intake(double statureM, double massKg, Sex sex, Thigh thigh, Ankle
     }
   }
 
-  /** Dorsiflexion under load, knee bent. Usual is 36 deg: knee-to-wall 10 cm (Bennell et al. 1998, from memory); stiff is about 7 cm, free about 13 cm. */
+  /**
+   * Dorsiflexion under load, knee bent. Usual is 36 deg: knee-to-wall 10 cm (Bennell et al. 1998,
+   * from memory); stiff is about 7 cm, free about 13 cm.
+   */
   public enum Ankle {
     STIFF(25),
     USUAL(36),
@@ -55,6 +60,8 @@ public record Intake(double statureM, double massKg, Sex sex, Thigh thigh, Ankle
 
   /** The body that these answers estimate. */
   public Body body() {
-    return Body.estimated(statureM, massKg, sex).withThighFactor(thigh.factor()).withDorsiflexionLimit(ankle.dorsiflexionRad());
+    return Body.estimated(statureM, massKg, sex)
+        .withThighFactor(thigh.factor())
+        .withDorsiflexionLimit(ankle.dorsiflexionRad());
   }
 }

@@ -18,7 +18,11 @@ public record Measurement(MeasurementKind kind, Side side, double value, LocalDa
 
   public Measurement {
     if (kind.twoSided() == (side == Side.NONE)) {
-      throw new InvalidInput("side", kind.twoSided() ? "say LEFT or RIGHT for " + kind.label() : kind.label() + " has no side");
+      throw new InvalidInput(
+          "side",
+          kind.twoSided()
+              ? "say LEFT or RIGHT for " + kind.label()
+              : kind.label() + " has no side");
     }
     if (!Double.isFinite(value)) {
       throw new InvalidInput("value", "must be a number");

@@ -18,7 +18,15 @@ import java.util.TreeSet;
  * @param notes on comfort, free words; only the client's own coach reads them
  * @param likes and dislikes: exercise ids
  */
-public record Profile(Optional<TrainingAge> trainingAge, Optional<Integer> daysAWeek, Optional<Integer> minutes, Set<Habit> habits, Optional<Measurement.Side> strongerSide, String notes, Set<String> likes, Set<String> dislikes) {
+public record Profile(
+    Optional<TrainingAge> trainingAge,
+    Optional<Integer> daysAWeek,
+    Optional<Integer> minutes,
+    Set<Habit> habits,
+    Optional<Measurement.Side> strongerSide,
+    String notes,
+    Set<String> likes,
+    Set<String> dislikes) {
   public static final Allowed DAYS = new Allowed(1, 7, "days a week");
   public static final Allowed MINUTES = new Allowed(10, 240, "minutes");
   private static final int LONGEST = 2000;
@@ -52,6 +60,14 @@ public record Profile(Optional<TrainingAge> trainingAge, Optional<Integer> daysA
   }
 
   public static Profile unknown() {
-    return new Profile(Optional.empty(), Optional.empty(), Optional.empty(), Set.of(), Optional.empty(), "", Set.of(), Set.of());
+    return new Profile(
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Set.of(),
+        Optional.empty(),
+        "",
+        Set.of(),
+        Set.of());
   }
 }

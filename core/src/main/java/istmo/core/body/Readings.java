@@ -7,10 +7,18 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
-/** All readings of one client: what the newest day says, and how well readings of one day repeat. */
+/**
+ * All readings of one client: what the newest day says, and how well readings of one day repeat.
+ */
 public record Readings(List<Measurement> all) {
   public Readings {
-    all = all.stream().sorted(Comparator.comparing(Measurement::on).thenComparing(Measurement::kind).thenComparing(Measurement::side)).toList();
+    all =
+        all.stream()
+            .sorted(
+                Comparator.comparing(Measurement::on)
+                    .thenComparing(Measurement::kind)
+                    .thenComparing(Measurement::side))
+            .toList();
   }
 
   public static Readings none() {
@@ -31,29 +39,39 @@ public record Readings(List<Measurement> all) {
 
   /** Mean of both sides where both are measured, else of the one that is. */
   public OptionalDouble value(MeasurementKind kind) {
-    return kind.twoSided() ? java.util.stream.DoubleStream.concat(stream(kind, Side.LEFT), stream(kind, Side.RIGHT)).average() : value(kind, Side.NONE);
+    return kind.twoSided()
+        ? java.util.stream.DoubleStream.concat(stream(kind, Side.LEFT), stream(kind, Side.RIGHT))
+            .average()
+        : value(kind, Side.NONE);
   }
 
   /** The lesser of the sides that are measured: the side that stops a movement of both. */
   public OptionalDouble lesser(MeasurementKind kind) {
-    return java.util.stream.DoubleStream.concat(stream(kind, Side.LEFT), stream(kind, Side.RIGHT)).min();
+    return java.util.stream.DoubleStream.concat(stream(kind, Side.LEFT), stream(kind, Side.RIGHT))
+        .min();
   }
 
   private java.util.stream.DoubleStream stream(MeasurementKind kind, Side side) {
     OptionalDouble v = value(kind, side);
-    return v.isPresent() ? java.util.stream.DoubleStream.of(v.getAsDouble()) : java.util.stream.DoubleStream.empty();
+    return v.isPresent()
+        ? java.util.stream.DoubleStream.of(v.getAsDouble())
+        : java.util.stream.DoubleStream.empty();
   }
 
   /**
-   * Error of one reading: standard deviation of readings of one kind and side on one day about their mean, pooled over days; empty without a day that has two readings. Same unit as the value.
+   * Error of one reading: standard deviation of readings of one kind and side on one day about
+   * their mean, pooled over days; empty without a day that has two readings. Same unit as the
+   * value.
    */
   public OptionalDouble repeatError(MeasurementKind kind) {
     double squares = 0;
     int freedom = 0;
     for (Side side : Side.values()) {
-      List<Measurement> of = all.stream().filter(m -> m.kind() == kind && m.side() == side).toList();
+      List<Measurement> of =
+          all.stream().filter(m -> m.kind() == kind && m.side() == side).toList();
       for (LocalDate day : of.stream().map(Measurement::on).distinct().toList()) {
-        double[] v = of.stream().filter(m -> m.on().equals(day)).mapToDouble(Measurement::value).toArray();
+        double[] v =
+            of.stream().filter(m -> m.on().equals(day)).mapToDouble(Measurement::value).toArray();
         double mean = java.util.Arrays.stream(v).average().orElseThrow();
         for (double x : v) {
           squares += (x - mean) * (x - mean);

@@ -1,6 +1,9 @@
 package istmo.core.body;
 
-/** What makes a joint hurt, where it is known: a rule on what an exercise asks, so that every exercise is covered without being named. The angles are common practice. */
+/**
+ * What makes a joint hurt, where it is known: a rule on what an exercise asks, so that every
+ * exercise is covered without being named. The angles are common practice.
+ */
 public enum SoreMovement {
   DEEP_KNEE(PainFlag.KNEE, "bending it deep", "It bends the knee to %.0f° under load.") {
     @Override
@@ -8,7 +11,10 @@ public enum SoreMovement {
       return d.kneeBendDeg() > 90 ? d.kneeBendDeg() : 0;
     }
   },
-  STRAIGHT_KNEE(PainFlag.KNEE, "the last part of straightening it", "It keeps %.0f %% of its knee moment in the last part of straightening.") {
+  STRAIGHT_KNEE(
+      PainFlag.KNEE,
+      "the last part of straightening it",
+      "It keeps %.0f %% of its knee moment in the last part of straightening.") {
     @Override
     double asked(Demand d) {
       return d.straightKneeShare() > 0.4 ? 100 * d.straightKneeShare() : 0;
@@ -26,7 +32,10 @@ public enum SoreMovement {
       return d.hipOpenDeg() > 25 ? d.hipOpenDeg() : 0;
     }
   },
-  LEANING(PainFlag.LOWER_BACK, "leaning forward under load", "The back works leaning forward by %.0f°.") {
+  LEANING(
+      PainFlag.LOWER_BACK,
+      "leaning forward under load",
+      "The back works leaning forward by %.0f°.") {
     @Override
     double asked(Demand d) {
       boolean far = d.leanDeg() > 35 && d.backShare() > Demand.UNLOADED_BACK;

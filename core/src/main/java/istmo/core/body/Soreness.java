@@ -6,7 +6,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * A sore joint, what makes it hurt, and how the coach goes about it. Pain decides; nothing here is a diagnosis.
+ * A sore joint, what makes it hurt, and how the coach goes about it. Pain decides; nothing here is
+ * a diagnosis.
  *
  * @param movements what makes it hurt; empty when that is not known
  */
@@ -28,21 +29,30 @@ public record Soreness(PainFlag joint, Set<SoreMovement> movements, Approach app
     }
   }
 
-  /** The bends to which "less range first" keeps a joint, deg (common practice: about where a squat is a half squat; the ankle about half of its usual range). */
+  /**
+   * The bends to which "less range first" keeps a joint, deg (common practice: about where a squat
+   * is a half squat; the ankle about half of its usual range).
+   */
   static final double LESS_KNEE_DEG = 80;
 
   static final double LESS_HIP_DEG = 85;
   static final double LESS_ANKLE_DEG = 18;
 
   public Soreness {
-    movements = movements.isEmpty() ? Set.of() : java.util.Collections.unmodifiableSet(EnumSet.copyOf(movements));
+    movements =
+        movements.isEmpty()
+            ? Set.of()
+            : java.util.Collections.unmodifiableSet(EnumSet.copyOf(movements));
     for (SoreMovement m : movements) {
       if (m.joint() != joint) {
-        throw new InvalidInput("pain.movements", "\"" + m.label() + "\" is not a movement of the " + joint.label());
+        throw new InvalidInput(
+            "pain.movements", "\"" + m.label() + "\" is not a movement of the " + joint.label());
       }
     }
-    if (approach == Approach.LESS_RANGE && (joint == PainFlag.LOWER_BACK || joint == PainFlag.SHOULDER)) {
-      throw new InvalidInput("pain.approach", "less range is for knee, hip and ankle; choose less load, or leave out");
+    if (approach == Approach.LESS_RANGE
+        && (joint == PainFlag.LOWER_BACK || joint == PainFlag.SHOULDER)) {
+      throw new InvalidInput(
+          "pain.approach", "less range is for knee, hip and ankle; choose less load, or leave out");
     }
   }
 
@@ -66,8 +76,19 @@ public record Soreness(PainFlag joint, Set<SoreMovement> movements, Approach app
   Optional<String> statement() {
     return switch (approach) {
       case LEAVE_OUT -> Optional.empty();
-      case LESS_LOAD -> Optional.of("less load first: about half of the usual at the full range, up again while it stays comfortable. Pain decides.");
-      case LESS_RANGE -> Optional.of(String.format(java.util.Locale.ROOT, "less range first: the bend is kept to %.0f°, more while it stays comfortable. Pain decides.", joint == PainFlag.KNEE ? LESS_KNEE_DEG : joint == PainFlag.HIP ? LESS_HIP_DEG : LESS_ANKLE_DEG));
+      case LESS_LOAD ->
+          Optional.of(
+              "less load first: about half of the usual at the full range, up again while it stays"
+                  + " comfortable. Pain decides.");
+      case LESS_RANGE ->
+          Optional.of(
+              String.format(
+                  java.util.Locale.ROOT,
+                  "less range first: the bend is kept to %.0f°, more while it stays comfortable."
+                      + " Pain decides.",
+                  joint == PainFlag.KNEE
+                      ? LESS_KNEE_DEG
+                      : joint == PainFlag.HIP ? LESS_HIP_DEG : LESS_ANKLE_DEG));
     };
   }
 }

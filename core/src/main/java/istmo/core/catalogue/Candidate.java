@@ -14,18 +14,23 @@ import java.util.Optional;
  * An exercise with a named usual set-up.
  *
  * @param id "exercise/variant"; of a coach's own "exercise/own-KEY"
- * @param yields parameter that gives way upwards when the ankle does not allow the usual set-up ("as low as the heels stay down"), before depth is taken back
+ * @param yields parameter that gives way upwards when the ankle does not allow the usual set-up
+ *     ("as low as the heels stay down"), before depth is taken back
  */
-public record Candidate(String id, String exerciseId, String name, Setup usual, Optional<SetupParameter> yields) {
+public record Candidate(
+    String id, String exerciseId, String name, Setup usual, Optional<SetupParameter> yields) {
   private static final String OWN = "own-";
 
   /**
-   * A coach's own variant of an exercise, from a set-up as it stands for one body: what grows with the leg or the mass is kept as it would be for the reference body, so that this body gets it back and others get their own size. Throws
-   * {@link InvalidInput} with fields "setup.NAME" for what the exercise does not have, or does not allow on this or on the reference body.
+   * A coach's own variant of an exercise, from a set-up as it stands for one body: what grows with
+   * the leg or the mass is kept as it would be for the reference body, so that this body gets it
+   * back and others get their own size. Throws {@link InvalidInput} with fields "setup.NAME" for
+   * what the exercise does not have, or does not allow on this or on the reference body.
    *
    * @param key what the coach's store knows it by
    */
-  public static Candidate own(Exercise exercise, String key, String name, Map<String, Double> values, Body body) {
+  public static Candidate own(
+      Exercise exercise, String key, String name, Map<String, Double> values, Body body) {
     Setup setup = Setup.of(exercise.family().parameters(), values);
     for (SetupParameter p : exercise.family().growWithTheLeg()) {
       setup = setup.with(p, forReference(p, setup.get(p), legSize(body)));
@@ -39,29 +44,53 @@ public record Candidate(String id, String exerciseId, String name, Setup usual, 
   private static double forReference(SetupParameter p, double value, double size) {
     double reference = value / size;
     if (!p.allowed().contains(reference)) {
-      throw new InvalidInput("setup." + p.id(), String.format(Locale.ROOT, "would be %.2f %s on an average body, in proportion; allowed is %.2f to %.2f", reference, p.unit(), p.allowed().min(), p.allowed().max()));
+      throw new InvalidInput(
+          "setup." + p.id(),
+          String.format(
+              Locale.ROOT,
+              "would be %.2f %s on an average body, in proportion; allowed is %.2f to %.2f",
+              reference,
+              p.unit(),
+              p.allowed().min(),
+              p.allowed().max()));
     }
     return reference;
   }
 
   /**
-   * An own variant as it was kept, or, where the exercise has changed since ({@link #fits}), as near to it as the exercise allows now: to be looked at, not to be ordered. What gives way for an ankle is what gives way in the exercise's
-   * other variants.
+   * An own variant as it was kept, or, where the exercise has changed since ({@link #fits}), as
+   * near to it as the exercise allows now: to be looked at, not to be ordered. What gives way for
+   * an ankle is what gives way in the exercise's other variants.
    */
-  public static Candidate own(Exercise exercise, String key, String name, Map<String, Double> kept) {
+  public static Candidate own(
+      Exercise exercise, String key, String name, Map<String, Double> kept) {
     Map<String, Double> usual = new LinkedHashMap<>();
     for (SetupParameter p : exercise.family().parameters()) {
       if (kept.containsKey(p.id())) {
         usual.put(p.id(), p.allowed().nearest(kept.get(p.id())));
       }
     }
-    Optional<SetupParameter> yields = exercise.candidates().stream().flatMap(c -> c.yields().stream()).findFirst();
-    return new Candidate(exercise.id() + "/" + OWN + key, exercise.id(), name, Setup.of(exercise.family().parameters(), usual), yields);
+    Optional<SetupParameter> yields =
+        exercise.candidates().stream().flatMap(c -> c.yields().stream()).findFirst();
+    return new Candidate(
+        exercise.id() + "/" + OWN + key,
+        exercise.id(),
+        name,
+        Setup.of(exercise.family().parameters(), usual),
+        yields);
   }
 
-  /** Whether the exercise still takes a set-up that was kept: a range may have become narrower since, or a parameter may be gone. */
+  /**
+   * Whether the exercise still takes a set-up that was kept: a range may have become narrower
+   * since, or a parameter may be gone.
+   */
   public static boolean fits(Exercise exercise, Map<String, Double> kept) {
-    return kept.entrySet().stream().allMatch(v -> exercise.family().parameters().stream().anyMatch(p -> p.id().equals(v.getKey()) && p.allowed().contains(v.getValue())));
+    return kept.entrySet().stream()
+        .allMatch(
+            v ->
+                exercise.family().parameters().stream()
+                    .anyMatch(
+                        p -> p.id().equals(v.getKey()) && p.allowed().contains(v.getValue())));
   }
 
   /** What a coach's store knows an own variant by; empty for a variant of the catalogue. */
@@ -78,19 +107,33 @@ public record Candidate(String id, String exerciseId, String name, Setup usual, 
     return body.massKg() / Body.REFERENCE_MASS_KG;
   }
 
-  /** The usual set-up for this body on the machines of a place: what grows with the leg or the body's mass is fitted to it, to the centimetre and the kilogram (of an own variant ten times finer, so that its body gets it back), and what is measured there stands instead of what is generic. */
+  /**
+   * The usual set-up for this body on the machines of a place: what grows with the leg or the
+   * body's mass is fitted to it, to the centimetre and the kilogram (of an own variant ten times
+   * finer, so that its body gets it back), and what is measured there stands instead of what is
+   * generic.
+   */
   public Setup usualFor(Body body, Place place) {
     Exercise exercise = Catalogue.standard().exercise(exerciseId);
     double grain = ownKey(id).isPresent() ? 10 : 1;
     Setup setup = usual;
     for (SetupParameter p : exercise.family().growWithTheLeg()) {
-      setup = setup.with(p, p.allowed().nearest(Math.round(100 * grain * legSize(body) * usual.get(p)) / (100 * grain)));
+      setup =
+          setup.with(
+              p,
+              p.allowed()
+                  .nearest(Math.round(100 * grain * legSize(body) * usual.get(p)) / (100 * grain)));
     }
     for (SetupParameter p : exercise.family().growWithTheMass()) {
-      setup = setup.with(p, p.allowed().nearest(Math.round(grain * massSize(body) * usual.get(p)) / grain));
+      setup =
+          setup.with(
+              p, p.allowed().nearest(Math.round(grain * massSize(body) * usual.get(p)) / grain));
     }
     for (Map.Entry<String, Double> known : place.measuredOf(exercise.needs()).entrySet()) {
-      Optional<SetupParameter> p = exercise.family().parameters().stream().filter(x -> x.id().equals(known.getKey())).findFirst();
+      Optional<SetupParameter> p =
+          exercise.family().parameters().stream()
+              .filter(x -> x.id().equals(known.getKey()))
+              .findFirst();
       if (p.isPresent()) {
         setup = setup.with(p.get(), known.getValue());
       }

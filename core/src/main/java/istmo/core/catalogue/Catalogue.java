@@ -16,7 +16,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/** All exercises, read from {@code catalogue/*.txt} and checked: families, equipment, set-ups and names must exist, or the application does not start. */
+/**
+ * All exercises, read from {@code catalogue/*.txt} and checked: families, equipment, set-ups and
+ * names must exist, or the application does not start.
+ */
 public final class Catalogue {
   private static final Catalogue STANDARD = new Catalogue();
   private final Map<String, Exercise> exercises = new LinkedHashMap<>();
@@ -138,9 +141,23 @@ public final class Catalogue {
       Optional<SetupParameter> yields = Optional.empty();
       if (part.length > 3) {
         String name = part[3].trim().replace("yields ", "");
-        yields = Optional.of(family.parameters().stream().filter(p -> p.id().equals(name)).findFirst().orElseThrow(() -> new IllegalStateException(resource + ": no parameter \"" + name + "\" to yield")));
+        yields =
+            Optional.of(
+                family.parameters().stream()
+                    .filter(p -> p.id().equals(name))
+                    .findFirst()
+                    .orElseThrow(
+                        () ->
+                            new IllegalStateException(
+                                resource + ": no parameter \"" + name + "\" to yield")));
       }
-      candidates.add(new Candidate(id + "/" + part[0].trim(), id, part[1].trim(), Setup.of(family.parameters(), changes), yields));
+      candidates.add(
+          new Candidate(
+              id + "/" + part[0].trim(),
+              id,
+              part[1].trim(),
+              Setup.of(family.parameters(), changes),
+              yields));
     }
     if (candidates.isEmpty()) {
       throw new IllegalStateException(resource + ": no candidate");
@@ -171,7 +188,9 @@ public final class Catalogue {
     return switch (position) {
       case "" -> false;
       case "face down", "bar across the hips" -> true;
-      default -> throw new IllegalStateException(resource + ": \"" + position + "\" is not a position that matters");
+      default ->
+          throw new IllegalStateException(
+              resource + ": \"" + position + "\" is not a position that matters");
     };
   }
 
@@ -188,6 +207,8 @@ public final class Catalogue {
   }
 
   private static List<String> list(String cell) {
-    return cell.isBlank() ? List.of() : java.util.Arrays.stream(cell.split(";")).map(String::trim).toList();
+    return cell.isBlank()
+        ? List.of()
+        : java.util.Arrays.stream(cell.split(";")).map(String::trim).toList();
   }
 }

@@ -20,7 +20,8 @@ import java.util.TreeSet;
  * @param setUpMinutes time to set up and load (common practice)
  * @param easeOfLearning 0 to 1 (common practice)
  * @param faults what goes wrong or is felt elsewhere, and the change to try (common practice)
- * @param modelError standard deviation of ln(stimulus) that the model leaves open for this family (docs/validation.md)
+ * @param modelError standard deviation of ln(stimulus) that the model leaves open for this family
+ *     (docs/validation.md)
  */
 public record Exercise(
     String id,

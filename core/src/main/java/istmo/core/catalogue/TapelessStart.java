@@ -15,20 +15,41 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
-/** Ways to find a start without a tape, turned into the set-up's own units (common practice; the geometry is ours). */
+/**
+ * Ways to find a start without a tape, turned into the set-up's own units (common practice; the
+ * geometry is ours).
+ */
 public enum TapelessStart {
   JUMP_AND_LAND(
       "Jump and land",
       List.of(
-          "Jump up a hand's breadth and land softly, three times; leave the feet where they land. Or stand as if about to leap.",
-          "Count in this client's own foot lengths from the middle of one heel to the middle of the other: set one shoe after another between them.",
-          "Read the right foot like the hand of a clock: straight ahead is twelve, one o'clock is five minutes."),
+          "Jump up a hand's breadth and land softly, three times; leave the feet where they land."
+              + " Or stand as if about to leap.",
+          "Count in this client's own foot lengths from the middle of one heel to the middle of the"
+              + " other: set one shoe after another between them.",
+          "Read the right foot like the hand of a clock: straight ahead is twelve, one o'clock is"
+              + " five minutes."),
       List.of(
-          new Question("footLengths", "Foot lengths from heel to heel", "foot lengths", new Allowed(0.5, 4, "foot lengths"), 1.5, 0.25),
-          new Question("minutes", "The right foot points at", "minutes past twelve", new Allowed(0, 8, "minutes"), 3, 0.5))) {
+          new Question(
+              "footLengths",
+              "Foot lengths from heel to heel",
+              "foot lengths",
+              new Allowed(0.5, 4, "foot lengths"),
+              1.5,
+              0.25),
+          new Question(
+              "minutes",
+              "The right foot points at",
+              "minutes past twelve",
+              new Allowed(0, 8, "minutes"),
+              3,
+              0.5))) {
     @Override
     boolean suits(Candidate c, Exercise x) {
-      return has(x, "stance") && has(x, "toeOut") && !x.family().id().equals("press") && !x.family().id().equals("hack");
+      return has(x, "stance")
+          && has(x, "toeOut")
+          && !x.family().id().equals("press")
+          && !x.family().id().equals("hack");
     }
 
     @Override
@@ -36,22 +57,31 @@ public enum TapelessStart {
       Exercise x = Catalogue.standard().exerciseOf(candidate.orElseThrow());
       double stance = answers.get("footLengths") * body.footM();
       double toeOut = 6 * answers.get("minutes");
-      return checked(x, Map.of("stance", stance, "toeOut", toeOut), String.format(Locale.ROOT, "Ankles %.0f cm apart, toes %.0f° out.", 100 * stance, toeOut));
+      return checked(
+          x,
+          Map.of("stance", stance, "toeOut", toeOut),
+          String.format(
+              Locale.ROOT, "Ankles %.0f cm apart, toes %.0f° out.", 100 * stance, toeOut));
     }
   },
   HEELS_STAY_DOWN(
       "As low as the heels stay down",
       List.of(
           "Empty sled. Feet in the middle of the plate; bend to this client's depth.",
-          "Move the feet down a shoe's thickness at a time. Stop at the last place where both heels stay flat at the bottom.",
-          "What this client's ankle should allow is computed here; where the heels tell another story, they are right: measure the knee to the wall again."),
+          "Move the feet down a shoe's thickness at a time. Stop at the last place where both heels"
+              + " stay flat at the bottom.",
+          "What this client's ankle should allow is computed here; where the heels tell another"
+              + " story, they are right: measure the knee to the wall again."),
       List.of()) {
     @Override
     boolean suits(Candidate c, Exercise x) {
       return has(x, "footHeight");
     }
 
-    /** The lowest feet at which the wished depth is reached without the heels lifting or the plate ending. */
+    /**
+     * The lowest feet at which the wished depth is reached without the heels lifting or the plate
+     * ending.
+     */
     @Override
     Found find(Body body, Place place, Optional<Candidate> candidate, Map<String, Double> answers) {
       Candidate c = candidate.orElseThrow();
@@ -63,13 +93,25 @@ public enum TapelessStart {
         throw new InvalidInput("way", "no height of the feet lets this client reach a depth here");
       }
       double cm = 100 * reach.get().setup().get(height);
-      return checked(x, Map.of("footHeight", reach.get().setup().get(height)), String.format(Locale.ROOT, "Ankles %.0f cm %s the line of the hips along the plate.", Math.abs(cm), cm < 0 ? "below" : "above"));
+      return checked(
+          x,
+          Map.of("footHeight", reach.get().setup().get(height)),
+          String.format(
+              Locale.ROOT,
+              "Ankles %.0f cm %s the line of the hips along the plate.",
+              Math.abs(cm),
+              cm < 0 ? "below" : "above"));
     }
   },
   SIT_AND_REACH(
       "Sit and reach the heel",
-      List.of("Sit on the very edge of the bench that will hold the rear foot; reach one heel out as far as the straight leg takes it, whole foot down.", "Mark the heel. Stand up, front heel on the mark, rear instep on the bench."),
-      List.of(new Question("benchHeight", "Height of the bench", "cm", new Allowed(20, 70, "cm"), 43, 1))) {
+      List.of(
+          "Sit on the very edge of the bench that will hold the rear foot; reach one heel out as"
+              + " far as the straight leg takes it, whole foot down.",
+          "Mark the heel. Stand up, front heel on the mark, rear instep on the bench."),
+      List.of(
+          new Question(
+              "benchHeight", "Height of the bench", "cm", new Allowed(20, 70, "cm"), 43, 1))) {
     @Override
     boolean suits(Candidate c, Exercise x) {
       return has(x, "rearHeight") && c.usual().values().getOrDefault("rear", 0.0) == INSTEP;
@@ -80,27 +122,40 @@ public enum TapelessStart {
     Found find(Body body, Place place, Optional<Candidate> candidate, Map<String, Double> answers) {
       double bench = answers.get("benchHeight") / 100;
       double heel = strideM(body, bench);
-      String sentence = String.format(Locale.ROOT, "Front heel about %.0f cm in front of the bench.", 100 * heel);
+      String sentence =
+          String.format(Locale.ROOT, "Front heel about %.0f cm in front of the bench.", 100 * heel);
       double stride = heel + Segments.ANKLE_FROM_HEEL * body.footM();
-      return candidate.map(c -> checked(Catalogue.standard().exerciseOf(c), Map.of("stride", stride, "rearHeight", bench), sentence)).orElse(new Found(Map.of(), sentence));
+      return candidate
+          .map(
+              c ->
+                  checked(
+                      Catalogue.standard().exerciseOf(c),
+                      Map.of("stride", stride, "rearHeight", bench),
+                      sentence))
+          .orElse(new Found(Map.of(), sentence));
     }
   };
 
   /** Of the choice how the rear foot stands (SplitFamily): on its instep, on a bench. */
   private static final double INSTEP = 1;
 
-  /** Hip centre above the seat, and behind its edge when one sits on the very edge, m (own estimates). */
+  /**
+   * Hip centre above the seat, and behind its edge when one sits on the very edge, m (own
+   * estimates).
+   */
   private static final double HIP_ABOVE_SEAT = 0.09;
 
   private static final double HIP_BEHIND_EDGE = 0.10;
 
   /** One thing to answer; values in its unit. */
-  public record Question(String id, String label, String unit, Allowed allowed, double usual, double step) {}
+  public record Question(
+      String id, String label, String unit, Allowed allowed, double usual, double step) {}
 
   /**
    * What was found.
    *
-   * @param setup values for the set-up, in the parameters' units; empty where no exercise takes them
+   * @param setup values for the set-up, in the parameters' units; empty where no exercise takes
+   *     them
    */
   public record Found(Map<String, Double> setup, String sentence) {}
 
@@ -138,17 +193,31 @@ public enum TapelessStart {
     return list;
   }
 
-  /** What the answers say of a candidate, or of the client alone where the way needs none; throws {@link InvalidInput} naming an answer that is missing, out of range, or leads beyond what the set-up takes. */
-  public Found found(Body body, Place place, Optional<Candidate> candidate, Map<String, Double> answers) {
+  /**
+   * What the answers say of a candidate, or of the client alone where the way needs none; throws
+   * {@link InvalidInput} naming an answer that is missing, out of range, or leads beyond what the
+   * set-up takes.
+   */
+  public Found found(
+      Body body, Place place, Optional<Candidate> candidate, Map<String, Double> answers) {
     List<InvalidInput.Fault> faults = new ArrayList<>();
-    if ((this != SIT_AND_REACH || candidate.isPresent()) && candidate.filter(c -> suits(c, Catalogue.standard().exerciseOf(c))).isEmpty()) {
+    if ((this != SIT_AND_REACH || candidate.isPresent())
+        && candidate.filter(c -> suits(c, Catalogue.standard().exerciseOf(c))).isEmpty()) {
       faults.add(new InvalidInput.Fault("candidateId", "needs an exercise that takes this start"));
     }
     Map<String, Double> complete = new LinkedHashMap<>();
     for (Question q : questions) {
       Double v = answers.get(q.id());
       if (v == null || !q.allowed().contains(v)) {
-        faults.add(new InvalidInput.Fault("answers." + q.id(), String.format(Locale.ROOT, "needs %.4g to %.4g %s", q.allowed().min(), q.allowed().max(), q.unit())));
+        faults.add(
+            new InvalidInput.Fault(
+                "answers." + q.id(),
+                String.format(
+                    Locale.ROOT,
+                    "needs %.4g to %.4g %s",
+                    q.allowed().min(),
+                    q.allowed().max(),
+                    q.unit())));
       } else {
         complete.put(q.id(), v);
       }
@@ -161,13 +230,16 @@ public enum TapelessStart {
 
   abstract boolean suits(Candidate c, Exercise x);
 
-  abstract Found find(Body body, Place place, Optional<Candidate> candidate, Map<String, Double> answers);
+  abstract Found find(
+      Body body, Place place, Optional<Candidate> candidate, Map<String, Double> answers);
 
   /** Edge of the bench to the heel, by the straight leg from the hip to the floor, m. */
   static double strideM(Body body, double benchM) {
     double down = benchM + HIP_ABOVE_SEAT - body.ankleHeightM();
     double leg = body.thighM() + body.shankM();
-    return Math.sqrt(Math.max(0, leg * leg - down * down)) - HIP_BEHIND_EDGE - Segments.ANKLE_FROM_HEEL * body.footM();
+    return Math.sqrt(Math.max(0, leg * leg - down * down))
+        - HIP_BEHIND_EDGE
+        - Segments.ANKLE_FROM_HEEL * body.footM();
   }
 
   private static Optional<SetupParameter> parameter(Exercise x, String id) {
@@ -180,7 +252,8 @@ public enum TapelessStart {
 
   private static Found checked(Exercise x, Map<String, Double> values, String sentence) {
     Map<String, Double> setup = new LinkedHashMap<>();
-    values.forEach((id, v) -> setup.put(id, parameter(x, id).orElseThrow().allowed().check("setup." + id, v)));
+    values.forEach(
+        (id, v) -> setup.put(id, parameter(x, id).orElseThrow().allowed().check("setup." + id, v)));
     return new Found(setup, sentence);
   }
 }

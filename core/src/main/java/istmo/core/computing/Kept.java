@@ -7,9 +7,13 @@ import java.util.concurrent.CompletionException;
 import java.util.function.Function;
 
 /**
- * Results that are kept by what they depend on; the ones not used for longest go first. Any of them may be lost at any time.
+ * Results that are kept by what they depend on; the ones not used for longest go first. Any of them
+ * may be lost at any time.
  *
- * <p>Nothing is computed while the cache holds a lock: the cache holds a promise, and whoever put the promise there computes on its own thread. Others that ask for the same key wait for it, except a worker, which computes the result for itself ({@link Workers}). The cache does its housekeeping on the calling thread.
+ * <p>Nothing is computed while the cache holds a lock: the cache holds a promise, and whoever put
+ * the promise there computes on its own thread. Others that ask for the same key wait for it,
+ * except a worker, which computes the result for itself ({@link Workers}). The cache does its
+ * housekeeping on the calling thread.
  *
  * @param <K> what a result depends on, with {@code equals} and {@code hashCode} by content
  * @param <V> result, never null
@@ -27,7 +31,8 @@ public final class Kept<K, V> {
   }
 
   /**
-   * The result for a key: the one that is kept, or else a newly computed one. A computation that fails is not kept; its exception reaches everybody who waits for it.
+   * The result for a key: the one that is kept, or else a newly computed one. A computation that
+   * fails is not kept; its exception reaches everybody who waits for it.
    *
    * @param computation must not ask this cache for the same key
    */
@@ -50,7 +55,8 @@ public final class Kept<K, V> {
     }
   }
 
-  private V computed(K key, CompletableFuture<V> promise, Function<? super K, ? extends V> computation) {
+  private V computed(
+      K key, CompletableFuture<V> promise, Function<? super K, ? extends V> computation) {
     try {
       V result = computation.apply(key);
       promise.complete(result);

@@ -12,11 +12,15 @@ import java.util.function.Function;
 import java.util.function.IntConsumer;
 
 /**
- * Spreads independent parts of a computation over a fixed number of threads, one for each processor.
+ * Spreads independent parts of a computation over a fixed number of threads, one for each
+ * processor.
  *
- * <p>The threads are Istmo's own. The common pool of the Java runtime is not used, because libraries run their housekeeping there.
+ * <p>The threads are Istmo's own. The common pool of the Java runtime is not used, because
+ * libraries run their housekeeping there.
  *
- * <p>A worker thread never waits for other work: a computation that is started inside a part runs on the thread of that part, and {@link Kept} lets a worker compute instead of wait. So workers cannot block one another.
+ * <p>A worker thread never waits for other work: a computation that is started inside a part runs
+ * on the thread of that part, and {@link Kept} lets a worker compute instead of wait. So workers
+ * cannot block one another.
  */
 public final class Workers {
   private static final int THREADS = Runtime.getRuntime().availableProcessors();
@@ -51,7 +55,8 @@ public final class Workers {
   /**
    * Runs the parts 0 to {@code parts - 1} and returns when all are done.
    *
-   * @throws RuntimeException or Error the first one that a part threw; the other parts have ended by then
+   * @throws RuntimeException or Error the first one that a part threw; the other parts have ended
+   *     by then
    */
   public static void run(int parts, IntConsumer part) {
     if (parts <= 1 || isWorker()) {
@@ -77,7 +82,10 @@ public final class Workers {
     }
   }
 
-  /** Applies a function to every item, in parts that are spread over the workers. The results stand in the order of the items. */
+  /**
+   * Applies a function to every item, in parts that are spread over the workers. The results stand
+   * in the order of the items.
+   */
   public static <T, R> List<R> map(List<T> items, Function<? super T, ? extends R> function) {
     List<R> results = new ArrayList<>(items.size());
     for (int k = 0; k < items.size(); k++) {
@@ -94,7 +102,10 @@ public final class Workers {
     return List.copyOf(results);
   }
 
-  /** Waits for a part, even when the waiting thread is interrupted: parts share the caller's arrays and must have ended when it goes on. */
+  /**
+   * Waits for a part, even when the waiting thread is interrupted: parts share the caller's arrays
+   * and must have ended when it goes on.
+   */
   private static Throwable failureOf(Future<?> part) {
     boolean interrupted = false;
     try {

@@ -3,8 +3,9 @@ package istmo.core.drawing;
 import java.util.List;
 
 /**
- * A technical figure as plain shapes in metres, to be painted by whoever has a brush. Side view: x forward, y up. Plan view: x along the feet, y to the right.
- * Roles say what a shape is (thigh, bar, force, lever-knee ...); the painter decides colour and width.
+ * A technical figure as plain shapes in metres, to be painted by whoever has a brush. Side view: x
+ * forward, y up. Plan view: x along the feet, y to the right. Roles say what a shape is (thigh,
+ * bar, force, lever-knee ...); the painter decides colour and width.
  */
 public record Drawing(List<Line> lines, List<Circle> circles, List<Lever> levers) {
   public record Point(double x, double y) {}

@@ -14,7 +14,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** The stage: one client at one point of the repetition, to scale, from the right side, and the feet from above. */
+/**
+ * The stage: one client at one point of the repetition, to scale, from the right side, and the feet
+ * from above.
+ */
 public final class Stage {
   private static final double HEAD_RADIUS = 0.06; // of stature: half the head's length, about
   private static final double FOOT_WIDTH = 0.055; // of stature (Drillis and Contini 1966)
@@ -23,7 +26,10 @@ public final class Stage {
 
   private Stage() {}
 
-  /** Side view at a load. The force line is that of the force under the foot; where there is none, of what pushes on the leg, or of the roller on a knee machine. */
+  /**
+   * Side view at a load. The force line is that of the force under the foot; where there is none,
+   * of what pushes on the leg, or of the roller on a knee machine.
+   */
   public static Drawing side(Body body, Posture posture, double loadKg) {
     List<Line> lines = new ArrayList<>();
     List<Circle> circles = new ArrayList<>();
@@ -34,17 +40,31 @@ public final class Stage {
         circles.add(new Circle("bar", flat(prop.points().get(0)), PLATE_RADIUS_M));
         circles.add(new Circle("bar-sleeve", flat(prop.points().get(0)), 0.025));
       } else if (prop.points().size() == 1) {
-        circles.add(new Circle(prop.kind(), flat(prop.points().get(0)), prop.kind().equals("pivot") ? 0.02 : 0.045));
+        circles.add(
+            new Circle(
+                prop.kind(),
+                flat(prop.points().get(0)),
+                prop.kind().equals("pivot") ? 0.02 : 0.045));
       } else {
-        lines.add(new Line(prop.kind(), prop.points().stream().map(Stage::flat).toList(), prop.kind().equals("block")));
+        lines.add(
+            new Line(
+                prop.kind(),
+                prop.points().stream().map(Stage::flat).toList(),
+                prop.kind().equals("block")));
       }
     }
     Vec3 trunk = p.shoulder().minus(new Vec3(p.hip().x(), p.hip().y(), 0)).unit();
     lines.add(line("trunk", p.hip(), p.shoulder()));
     lines.add(line("thigh", p.hip(), p.knee()));
     lines.add(line("shank", p.knee(), p.ankle()));
-    lines.add(new Line("foot", List.of(flat(p.heel()), flat(p.ball()), flat(p.toe()), flat(p.ankle())), true));
-    circles.add(new Circle("head", flat(p.shoulder().plus((HEAD_RADIUS + 0.045) * body.statureM(), trunk)), HEAD_RADIUS * body.statureM()));
+    lines.add(
+        new Line(
+            "foot", List.of(flat(p.heel()), flat(p.ball()), flat(p.toe()), flat(p.ankle())), true));
+    circles.add(
+        new Circle(
+            "head",
+            flat(p.shoulder().plus((HEAD_RADIUS + 0.045) * body.statureM(), trunk)),
+            HEAD_RADIUS * body.statureM()));
     circles.add(new Circle("joint-hip", flat(p.hip()), 0.022));
     circles.add(new Circle("joint-knee", flat(p.knee()), 0.022));
     circles.add(new Circle("joint-ankle", flat(p.ankle()), 0.018));
@@ -59,7 +79,8 @@ public final class Stage {
       size = Math.hypot(force[0], force[1]);
     }
     if (size < 1e-6) { // knee machine: the roller pushes square to the shank
-      Prop roller = posture.props().stream().filter(x -> x.kind().equals("roller")).findFirst().orElse(null);
+      Prop roller =
+          posture.props().stream().filter(x -> x.kind().equals("roller")).findFirst().orElse(null);
       if (roller == null) {
         return new Drawing(lines, circles, levers);
       }
@@ -100,8 +121,22 @@ public final class Stage {
       double cos = toe.dot(along);
       double sin = toe.z() * side;
       List<Point> outline = new ArrayList<>();
-      // a plain sole: round heel, narrow waist, broad ball, round toes (fractions of length and half width)
-      double[][] shape = {{0, 0.45}, {0.08, 0.62}, {0.35, 0.58}, {0.70, 1}, {0.88, 0.85}, {1, 0.4}, {1, -0.35}, {0.88, -0.8}, {0.68, -0.95}, {0.35, -0.75}, {0.08, -0.62}, {0, -0.45}};
+      // a plain sole: round heel, narrow waist, broad ball, round toes (fractions of length and
+      // half width)
+      double[][] shape = {
+        {0, 0.45},
+        {0.08, 0.62},
+        {0.35, 0.58},
+        {0.70, 1},
+        {0.88, 0.85},
+        {1, 0.4},
+        {1, -0.35},
+        {0.88, -0.8},
+        {0.68, -0.95},
+        {0.35, -0.75},
+        {0.08, -0.62},
+        {0, -0.45}
+      };
       for (double[] s : shape) {
         double a = s[0] * length;
         double b = -s[1] * half * side; // the big toe is on the inside
@@ -147,18 +182,23 @@ public final class Stage {
 
   private record Push(Vec3 at, Vec3 force) {}
 
-  /** What pushes on shank or thigh, first of all; what is parallel to it is taken together at its own place. */
+  /**
+   * What pushes on shank or thigh, first of all; what is parallel to it is taken together at its
+   * own place.
+   */
   private static Optional<Push> pushOnLeg(Posture posture, double loadKg) {
     Push all = null;
     for (Load l : posture.loads()) {
       Vec3 f = l.force().plus(loadKg, l.forcePerKg());
-      boolean weight = l.forcePerKg().norm() == 0 && l.couplePerKg().norm() == 0 && l.force().y() < 0;
+      boolean weight =
+          l.forcePerKg().norm() == 0 && l.couplePerKg().norm() == 0 && l.force().y() < 0;
       if (l.on() == Load.Segment.UPPER || weight || f.norm() < 1) {
         continue;
       }
       if (all == null) {
         all = new Push(l.at(), f);
-      } else if (f.cross(all.force()).norm() < 1e-6 * f.norm() * all.force().norm() && f.dot(all.force()) > 0) {
+      } else if (f.cross(all.force()).norm() < 1e-6 * f.norm() * all.force().norm()
+          && f.dot(all.force()) > 0) {
         double share = f.norm() / (f.norm() + all.force().norm());
         all = new Push(all.at().plus(share, l.at().minus(all.at())), all.force().plus(f));
       }

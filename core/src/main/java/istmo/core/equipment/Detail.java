@@ -9,10 +9,18 @@ import java.util.Optional;
  * @param id name; where it is also a parameter of an exercise's set-up, it moves the mechanics
  * @param unit m, deg, kg, none for a ratio, or "yes" for 1 or 0
  * @param usual generic value until measured
- * @param between low and high value between which such machines usually lie; empty where no order hangs on it
+ * @param between low and high value between which such machines usually lie; empty where no order
+ *     hangs on it
  * @param how how to measure it
  */
-public record Detail(String id, String label, String unit, Allowed allowed, double usual, Optional<Allowed> between, String how) {
+public record Detail(
+    String id,
+    String label,
+    String unit,
+    Allowed allowed,
+    double usual,
+    Optional<Allowed> between,
+    String how) {
   public Detail {
     allowed.check(id, usual);
   }

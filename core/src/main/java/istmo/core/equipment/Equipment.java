@@ -11,7 +11,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/** Things that a gym has or lacks, and what can be known of each: {@code equipment/items.csv} and {@code details.csv}. */
+/**
+ * Things that a gym has or lacks, and what can be known of each: {@code equipment/items.csv} and
+ * {@code details.csv}.
+ */
 public final class Equipment {
   private static final Map<String, Item> ITEMS = read();
 
@@ -34,7 +37,14 @@ public final class Equipment {
    * @param smallestStepKg generic smallest step in load, both sides together, kg (common practice)
    * @param details what can be known of it
    */
-  public record Item(String id, String name, List<String> alsoCalled, String group, double smallestStepKg, LoadKind load, List<Detail> details) {}
+  public record Item(
+      String id,
+      String name,
+      List<String> alsoCalled,
+      String group,
+      double smallestStepKg,
+      LoadKind load,
+      List<Detail> details) {}
 
   private Equipment() {}
 
@@ -45,7 +55,8 @@ public final class Equipment {
   public static Item get(String id) {
     Item item = ITEMS.get(id);
     if (item == null) {
-      throw new InvalidInput("equipment", "\"" + id + "\" is not known; there are " + ITEMS.keySet());
+      throw new InvalidInput(
+          "equipment", "\"" + id + "\" is not known; there are " + ITEMS.keySet());
     }
     return item;
   }
@@ -53,7 +64,15 @@ public final class Equipment {
   /** The detail, or {@link InvalidInput} that lists what there is. */
   public static Detail detail(String itemId, String detailId) {
     Item item = get(itemId);
-    return item.details().stream().filter(d -> d.id().equals(detailId)).findFirst().orElseThrow(() -> new InvalidInput("measured." + itemId + "." + detailId, "is not known of it; there are " + item.details().stream().map(Detail::id).toList()));
+    return item.details().stream()
+        .filter(d -> d.id().equals(detailId))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new InvalidInput(
+                    "measured." + itemId + "." + detailId,
+                    "is not known of it; there are "
+                        + item.details().stream().map(Detail::id).toList()));
   }
 
   /** Throws when one of the ids is not known. */
@@ -70,9 +89,19 @@ public final class Equipment {
     Map<String, Item> items = new LinkedHashMap<>();
     for (Map<String, String> row : TextTable.rows("equipment/items.csv")) {
       String id = row.get("id");
-      List<String> also = row.get("also").isEmpty() ? List.of() : List.of(row.get("also").split(";"));
+      List<String> also =
+          row.get("also").isEmpty() ? List.of() : List.of(row.get("also").split(";"));
       List<Detail> own = details.remove(id);
-      items.put(id, new Item(id, row.get("name"), also, row.get("group"), Double.parseDouble(row.get("step_kg")), LoadKind.valueOf(row.get("load").toUpperCase(Locale.ROOT)), own == null ? List.of() : List.copyOf(own)));
+      items.put(
+          id,
+          new Item(
+              id,
+              row.get("name"),
+              also,
+              row.get("group"),
+              Double.parseDouble(row.get("step_kg")),
+              LoadKind.valueOf(row.get("load").toUpperCase(Locale.ROOT)),
+              own == null ? List.of() : List.copyOf(own)));
     }
     if (!details.isEmpty()) {
       throw new IllegalStateException("details.csv: no items " + details.keySet());
@@ -82,7 +111,22 @@ public final class Equipment {
 
   private static Detail detail(Map<String, String> row) {
     String unit = row.get("unit");
-    Optional<Allowed> between = row.get("low").isEmpty() ? Optional.empty() : Optional.of(new Allowed(Double.parseDouble(row.get("low")), Double.parseDouble(row.get("high")), unit));
-    return new Detail(row.get("id"), row.get("label"), unit, new Allowed(Double.parseDouble(row.get("min")), Double.parseDouble(row.get("max")), unit.equals("yes") ? "" : unit), Double.parseDouble(row.get("usual")), between, row.get("how"));
+    Optional<Allowed> between =
+        row.get("low").isEmpty()
+            ? Optional.empty()
+            : Optional.of(
+                new Allowed(
+                    Double.parseDouble(row.get("low")), Double.parseDouble(row.get("high")), unit));
+    return new Detail(
+        row.get("id"),
+        row.get("label"),
+        unit,
+        new Allowed(
+            Double.parseDouble(row.get("min")),
+            Double.parseDouble(row.get("max")),
+            unit.equals("yes") ? "" : unit),
+        Double.parseDouble(row.get("usual")),
+        between,
+        row.get("how"));
   }
 }

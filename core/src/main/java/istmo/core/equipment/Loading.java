@@ -18,9 +18,11 @@ import java.util.TreeMap;
  * @param kind how it is made
  * @param emptyKg of this, what is there with no plates on
  * @param perSide plates on one side, heaviest first; empty where none go on
- * @param plateKind whether the plates are this gym's own or the usual ones, because it has not said which it owns
+ * @param plateKind whether the plates are this gym's own or the usual ones, because it has not said
+ *     which it owns
  */
-public record Loading(double kg, Kind kind, double emptyKg, List<Double> perSide, PlateKind plateKind) {
+public record Loading(
+    double kg, Kind kind, double emptyKg, List<Double> perSide, PlateKind plateKind) {
   /** How a load is made. */
   public enum Kind {
     /** plates on a bar or a sled, both sides alike */
@@ -39,14 +41,18 @@ public record Loading(double kg, Kind kind, double emptyKg, List<Double> perSide
   }
 
   /** What a gym is taken to own that has not said: enough of each (common practice). */
-  public static final Plates USUAL_PLATES = new Plates(Map.of(20.0, 8, 15.0, 1, 10.0, 2, 5.0, 2, 2.5, 2, 1.25, 1));
+  public static final Plates USUAL_PLATES =
+      new Plates(Map.of(20.0, 8, 15.0, 1, 10.0, 2, 5.0, 2, 2.5, 2, 1.25, 1));
 
   /** Warm-up loads as shares of the working load (common practice). */
   private static final double FIRST_WARM_UP = 0.45;
 
   private static final double LAST_WARM_UP = 0.8;
 
-  /** From one lighter set to the next, as a share of the working load; loads nearer to each other than the other share are as good, and then fewer plates are better (judgement). */
+  /**
+   * From one lighter set to the next, as a share of the working load; loads nearer to each other
+   * than the other share are as good, and then fewer plates are better (judgement).
+   */
   private static final double LEAST_STEP = 0.1;
 
   private static final double NEAR = 0.06;
@@ -57,7 +63,9 @@ public record Loading(double kg, Kind kind, double emptyKg, List<Double> perSide
   }
 
   /**
-   * Every load that this place can make for what an exercise needs, up to a little over a target, lightest first; never empty. Plates: of all ways to make a load the one with the fewest plates, then with the heaviest ones.
+   * Every load that this place can make for what an exercise needs, up to a little over a target,
+   * lightest first; never empty. Plates: of all ways to make a load the one with the fewest plates,
+   * then with the heaviest ones.
    *
    * @param needs equipment ids of the exercise
    */
@@ -69,7 +77,11 @@ public record Loading(double kg, Kind kind, double emptyKg, List<Double> perSide
     LoadKind kind = Equipment.get(carrier).load();
     if (kind == LoadKind.BAR || kind == LoadKind.SLED) {
       boolean own = !place.plates().pairs().isEmpty();
-      return plates(targetKg, kind == LoadKind.BAR ? place.value(carrier, "barMass") : 0, own ? place.plates() : USUAL_PLATES, own ? PlateKind.OWN : PlateKind.USUAL);
+      return plates(
+          targetKg,
+          kind == LoadKind.BAR ? place.value(carrier, "barMass") : 0,
+          own ? place.plates() : USUAL_PLATES,
+          own ? PlateKind.OWN : PlateKind.USUAL);
     }
     double step = place.smallestStepKg(needs);
     List<Loading> all = new ArrayList<>();
@@ -81,28 +93,46 @@ public record Loading(double kg, Kind kind, double emptyKg, List<Double> perSide
 
   /** The nearest load that can be made; of two as near, the lighter. */
   public static Loading nearest(double targetKg, Set<String> needs, Place place) {
-    return upTo(targetKg, needs, place).stream().min(Comparator.comparingDouble((Loading l) -> Math.abs(l.kg - targetKg)).thenComparing(Loading::kg)).orElseThrow();
+    return upTo(targetKg, needs, place).stream()
+        .min(
+            Comparator.comparingDouble((Loading l) -> Math.abs(l.kg - targetKg))
+                .thenComparing(Loading::kg))
+        .orElseThrow();
   }
 
-  /** The heaviest load that can be made and is not above the target; the lightest of all where none is. */
+  /**
+   * The heaviest load that can be made and is not above the target; the lightest of all where none
+   * is.
+   */
   public static Loading notAbove(double targetKg, Set<String> needs, Place place) {
     List<Loading> all = upTo(targetKg, needs, place);
-    return all.stream().filter(l -> l.kg <= targetKg + 1e-9).max(Comparator.comparingDouble(Loading::kg)).orElse(all.get(0));
+    return all.stream()
+        .filter(l -> l.kg <= targetKg + 1e-9)
+        .max(Comparator.comparingDouble(Loading::kg))
+        .orElse(all.get(0));
   }
 
   /** The lightest load above this one that the place can make; empty where there is none. */
   public static Optional<Loading> nextAbove(double kg, Set<String> needs, Place place) {
-    return upTo(kg, needs, place).stream().filter(l -> l.kg > kg + 1e-6).min(Comparator.comparingDouble(Loading::kg));
+    return upTo(kg, needs, place).stream()
+        .filter(l -> l.kg > kg + 1e-6)
+        .min(Comparator.comparingDouble(Loading::kg));
   }
 
   /** The heaviest load below this one that the place can make; empty where there is none. */
   public static Optional<Loading> nextBelow(double kg, Set<String> needs, Place place) {
-    return upTo(kg, needs, place).stream().filter(l -> l.kg < kg - 1e-6).max(Comparator.comparingDouble(Loading::kg));
+    return upTo(kg, needs, place).stream()
+        .filter(l -> l.kg < kg - 1e-6)
+        .max(Comparator.comparingDouble(Loading::kg));
   }
 
-  /** Every load of a bar with these plates, both sides alike, that is not more than one plate over the target. */
+  /**
+   * Every load of a bar with these plates, both sides alike, that is not more than one plate over
+   * the target.
+   */
   static List<Loading> plates(double targetKg, double emptyKg, Plates plates, PlateKind plateKind) {
-    double heaviest = plates.pairs().keySet().stream().mapToDouble(Double::doubleValue).max().orElse(0);
+    double heaviest =
+        plates.pairs().keySet().stream().mapToDouble(Double::doubleValue).max().orElse(0);
     long most = Math.round(GRAMS * (Math.max(0, targetKg - emptyKg) / 2 + heaviest));
     Map<Long, List<Double>> bySum = new TreeMap<>(Map.of(0L, List.of()));
     List<Double> heaviestFirst = new ArrayList<>(plates.pairs().keySet());
@@ -126,17 +156,26 @@ public record Loading(double kg, Kind kind, double emptyKg, List<Double> perSide
       bySum = new TreeMap<>(next);
     }
     List<Loading> all = new ArrayList<>();
-    bySum.forEach((sum, side) -> all.add(new Loading(emptyKg + 2 * sum / GRAMS, Kind.PLATES, emptyKg, side, plateKind)));
+    bySum.forEach(
+        (sum, side) ->
+            all.add(new Loading(emptyKg + 2 * sum / GRAMS, Kind.PLATES, emptyKg, side, plateKind)));
     return all;
   }
 
-  /** What of the needed things carries the load; null where nothing does. A bar goes before what it is used with. */
+  /**
+   * What of the needed things carries the load; null where nothing does. A bar goes before what it
+   * is used with.
+   */
   private static String carrier(Set<String> needs) {
-    return needs.stream().filter(id -> Equipment.get(id).load() != LoadKind.NONE).min(Comparator.comparing((String id) -> Equipment.get(id).load()).thenComparing(id -> id)).orElse(null);
+    return needs.stream()
+        .filter(id -> Equipment.get(id).load() != LoadKind.NONE)
+        .min(Comparator.comparing((String id) -> Equipment.get(id).load()).thenComparing(id -> id))
+        .orElse(null);
   }
 
   /**
-   * Lighter sets before this load, lightest first: about even steps up to four fifths of it, each made by only putting plates on. Fewer than asked where the place has no such loads in between.
+   * Lighter sets before this load, lightest first: about even steps up to four fifths of it, each
+   * made by only putting plates on. Fewer than asked where the place has no such loads in between.
    *
    * @param count how many
    */
@@ -145,9 +184,20 @@ public record Loading(double kg, Kind kind, double emptyKg, List<Double> perSide
     List<Loading> ramp = new ArrayList<>();
     Loading above = this;
     for (int k = count; k >= 1; k--) {
-      double wished = kg * (FIRST_WARM_UP + (LAST_WARM_UP - FIRST_WARM_UP) * (count == 1 ? 0.5 : (k - 1.0) / (count - 1)));
+      double wished =
+          kg
+              * (FIRST_WARM_UP
+                  + (LAST_WARM_UP - FIRST_WARM_UP) * (count == 1 ? 0.5 : (k - 1.0) / (count - 1)));
       Loading next = above;
-      Loading found = all.stream().filter(l -> l.kg <= next.kg - LEAST_STEP * kg && within(l.perSide, next.perSide)).min(Comparator.comparingLong((Loading l) -> Math.round(Math.abs(l.kg - wished) / (NEAR * kg))).thenComparingInt(l -> l.perSide.size()).thenComparing(l -> Math.abs(l.kg - wished))).orElse(null);
+      Loading found =
+          all.stream()
+              .filter(l -> l.kg <= next.kg - LEAST_STEP * kg && within(l.perSide, next.perSide))
+              .min(
+                  Comparator.comparingLong(
+                          (Loading l) -> Math.round(Math.abs(l.kg - wished) / (NEAR * kg)))
+                      .thenComparingInt(l -> l.perSide.size())
+                      .thenComparing(l -> Math.abs(l.kg - wished)))
+              .orElse(null);
       if (found == null || found.kg <= 0 && kind != Kind.BODY && !ramp.isEmpty()) {
         break;
       }
@@ -157,7 +207,10 @@ public record Loading(double kg, Kind kind, double emptyKg, List<Double> perSide
     return List.copyOf(ramp);
   }
 
-  /** Plates to put on, one side, when another load is on already; empty where some would have to come off. */
+  /**
+   * Plates to put on, one side, when another load is on already; empty where some would have to
+   * come off.
+   */
   public List<Double> addedTo(Loading before) {
     List<Double> more = new ArrayList<>(perSide);
     for (Double plate : before.perSide) {

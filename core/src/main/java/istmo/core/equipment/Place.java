@@ -19,7 +19,8 @@ import java.util.TreeSet;
  * @param measured item id to detail id to value in the detail's unit; what is not there is generic
  * @param plates that go on bars and sleds
  */
-public record Place(Set<String> equipment, Map<String, Map<String, Double>> measured, Plates plates) {
+public record Place(
+    Set<String> equipment, Map<String, Map<String, Double>> measured, Plates plates) {
   public Place {
     equipment = Collections.unmodifiableSet(new TreeSet<>(Equipment.check(equipment)));
     List<InvalidInput.Fault> faults = new ArrayList<>();
@@ -43,12 +44,18 @@ public record Place(Set<String> equipment, Map<String, Map<String, Double>> meas
     return new Place(equipment, Map.of(), Plates.unknown());
   }
 
-  private static void check(List<InvalidInput.Fault> faults, String item, String id, Double value, Map<String, Double> into) {
+  private static void check(
+      List<InvalidInput.Fault> faults,
+      String item,
+      String id,
+      Double value,
+      Map<String, Double> into) {
     String field = "measured." + item + "." + id;
     try {
       Detail d = Equipment.detail(item, id);
       if (value == null || d.isYesOrNo() && value != 0 && value != 1) {
-        throw new InvalidInput(field, d.isYesOrNo() ? "is 1 for yes or 0 for no" : "needs a number");
+        throw new InvalidInput(
+            field, d.isYesOrNo() ? "is 1 for yes or 0 for no" : "needs a number");
       }
       into.put(id, d.allowed().check(field, value));
     } catch (InvalidInput e) {
@@ -75,11 +82,17 @@ public record Place(Set<String> equipment, Map<String, Map<String, Double>> meas
 
   /** Smallest step in load of an exercise that needs these items, kg; 0 where no load is added. */
   public double smallestStepKg(Set<String> items) {
-    return items.stream().mapToDouble(item -> measured(item, "step").orElse(genericStepKg(Equipment.get(item)))).max().orElse(0);
+    return items.stream()
+        .mapToDouble(item -> measured(item, "step").orElse(genericStepKg(Equipment.get(item))))
+        .max()
+        .orElse(0);
   }
 
   private double genericStepKg(Equipment.Item item) {
-    return item.smallestStepKg() > 0 && (item.load() == LoadKind.BAR || item.load() == LoadKind.SLED) ? plates.smallestStepKg().orElse(item.smallestStepKg()) : item.smallestStepKg();
+    return item.smallestStepKg() > 0
+            && (item.load() == LoadKind.BAR || item.load() == LoadKind.SLED)
+        ? plates.smallestStepKg().orElse(item.smallestStepKg())
+        : item.smallestStepKg();
   }
 
   /** The same place with one value known. */

@@ -22,10 +22,12 @@ public record Plates(Map<Double, Integer> pairs) {
     pairs.forEach(
         (kg, n) -> {
           if (kg == null || !PLATE_KG.contains(kg)) {
-            faults.add(new InvalidInput.Fault("plates", kg + " kg is not a plate: 0.1 to 100 kg is"));
+            faults.add(
+                new InvalidInput.Fault("plates", kg + " kg is not a plate: 0.1 to 100 kg is"));
           }
           if (n == null || !PAIRS.contains(n)) {
-            faults.add(new InvalidInput.Fault("plates", n + " pairs of " + kg + " kg: 1 to 100 is"));
+            faults.add(
+                new InvalidInput.Fault("plates", n + " pairs of " + kg + " kg: 1 to 100 is"));
           }
         });
     if (!faults.isEmpty()) {

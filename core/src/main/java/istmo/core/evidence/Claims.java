@@ -9,7 +9,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** The claims of {@code evidence/claims.txt}, read and checked once: findings, regions, set-ups and opposite claims that they name must exist. */
+/**
+ * The claims of {@code evidence/claims.txt}, read and checked once: findings, regions, set-ups and
+ * opposite claims that they name must exist.
+ */
 public final class Claims {
   private static final Claims STANDARD = new Claims();
   private final Map<String, Claim> byId = new LinkedHashMap<>();
@@ -25,9 +28,15 @@ public final class Claims {
         throw new IllegalStateException("claim " + id + ": " + e.getMessage(), e);
       }
     }
-    byId.values().forEach(c -> c.against().filter(a -> !byId.containsKey(a)).ifPresent(a -> {
-      throw new IllegalStateException("claim " + c.id() + ": no claim " + a);
-    }));
+    byId.values()
+        .forEach(
+            c ->
+                c.against()
+                    .filter(a -> !byId.containsKey(a))
+                    .ifPresent(
+                        a -> {
+                          throw new IllegalStateException("claim " + c.id() + ": no claim " + a);
+                        }));
   }
 
   public static Claims standard() {
@@ -39,12 +48,21 @@ public final class Claims {
   }
 
   List<Point> points() {
-    return byId.values().stream().flatMap(c -> c.sides().stream()).flatMap(s -> Stream.of(s.first(), s.second())).toList();
+    return byId.values().stream()
+        .flatMap(c -> c.sides().stream())
+        .flatMap(s -> Stream.of(s.first(), s.second()))
+        .toList();
   }
 
   private static Claim read(Map<String, String> row) {
-    Optional<Claim.Sides> sides = row.get("a").isBlank() ? Optional.empty() : Optional.of(new Claim.Sides(Point.parse(row.get("a")), Point.parse(row.get("b"))));
-    Optional<Finding.Direction> expects = row.get("expects").isBlank() ? Optional.empty() : Optional.of(Finding.Direction.valueOf(row.get("expects").toUpperCase(Locale.ROOT)));
+    Optional<Claim.Sides> sides =
+        row.get("a").isBlank()
+            ? Optional.empty()
+            : Optional.of(new Claim.Sides(Point.parse(row.get("a")), Point.parse(row.get("b"))));
+    Optional<Finding.Direction> expects =
+        row.get("expects").isBlank()
+            ? Optional.empty()
+            : Optional.of(Finding.Direction.valueOf(row.get("expects").toUpperCase(Locale.ROOT)));
     List<Claim.Bearing> bearing = new ArrayList<>();
     for (String ref : row.get("findings").split(" ")) {
       if (ref.isBlank()) {
@@ -53,12 +71,26 @@ public final class Claims {
       boolean turned = ref.startsWith("-");
       boolean silent = ref.startsWith("~");
       Finding f = Studies.standard().get(turned || silent ? ref.substring(1) : ref);
-      bearing.add(new Claim.Bearing(f, silent ? Optional.empty() : Optional.of(turned ? turned(f.direction()) : f.direction())));
+      bearing.add(
+          new Claim.Bearing(
+              f,
+              silent
+                  ? Optional.empty()
+                  : Optional.of(turned ? turned(f.direction()) : f.direction())));
     }
     if (sides.isPresent() && expects.isEmpty()) {
       throw new IllegalStateException("it has two sides and expects nothing");
     }
-    return new Claim(row.get("id"), row.get("topic"), row.get("says"), row.get("regions").isBlank() ? List.of() : Studies.regions(row.get("regions")), sides, expects, Optional.of(row.get("against")).filter(s -> !s.isBlank()), bearing, row.get("note"));
+    return new Claim(
+        row.get("id"),
+        row.get("topic"),
+        row.get("says"),
+        row.get("regions").isBlank() ? List.of() : Studies.regions(row.get("regions")),
+        sides,
+        expects,
+        Optional.of(row.get("against")).filter(s -> !s.isBlank()),
+        bearing,
+        row.get("note"));
   }
 
   private static Finding.Direction turned(Finding.Direction d) {

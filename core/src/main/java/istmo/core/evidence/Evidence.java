@@ -19,9 +19,12 @@ import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.RealMatrix;
 
 /**
- * Draws from the posterior of one school: how far ln(stimulus + floor) of any point lies from what the mechanics says, for every region, with the same draw of the unknowns going through all points, so that errors common to them cancel when
- * they are compared. A prior draw is corrected by what the findings, and a draw of their noise, say against it (Matheron's rule), which makes it a draw from the posterior. Every node of the hierarchy has its own seed, so a point's draws
- * hang on nothing but the school; draws come in opposite pairs, so that their mean is exact.
+ * Draws from the posterior of one school: how far ln(stimulus + floor) of any point lies from what
+ * the mechanics says, for every region, with the same draw of the unknowns going through all
+ * points, so that errors common to them cancel when they are compared. A prior draw is corrected by
+ * what the findings, and a draw of their noise, say against it (Matheron's rule), which makes it a
+ * draw from the posterior. Every node of the hierarchy has its own seed, so a point's draws hang on
+ * nothing but the school; draws come in opposite pairs, so that their mean is exact.
  */
 public final class Evidence {
   public static final int DRAWS = 256;
@@ -41,10 +44,13 @@ public final class Evidence {
   private static final List<Unknown> UNKNOWNS = Unknown.all();
 
   private final Posterior posterior;
+
   /** [draw][unknown]. */
   private final double[][] theta;
+
   /** [row][draw]: what each draw's residuals weigh. */
   private final double[][] weights;
+
   /** Of set-ups of one exercise that the draws know: the catalogue's and the findings'. */
   private final Map<String, Standing> standing = new HashMap<>();
 
@@ -52,7 +58,10 @@ public final class Evidence {
 
   private record Standing(List<Point> points, RealMatrix root) {}
 
-  private static final int[] BODY = IntStream.range(0, UNKNOWNS.size()).filter(u -> UNKNOWNS.get(u).kind() == Unknown.Kind.BODY).toArray();
+  private static final int[] BODY =
+      IntStream.range(0, UNKNOWNS.size())
+          .filter(u -> UNKNOWNS.get(u).kind() == Unknown.Kind.BODY)
+          .toArray();
 
   private Evidence(School school) {
     this.posterior = Posterior.of(school);
@@ -64,16 +73,31 @@ public final class Evidence {
       }
     }
     Map<String, Map<String, Point>> byExercise = new LinkedHashMap<>();
-    List<Point> known = new ArrayList<>(Catalogue.standard().candidates().stream().map(Point::of).toList());
+    List<Point> known =
+        new ArrayList<>(Catalogue.standard().candidates().stream().map(Point::of).toList());
     known.addAll(posterior.points());
-    known.forEach(p -> byExercise.computeIfAbsent(p.exercise().id(), k -> new LinkedHashMap<>()).putIfAbsent(p.key(), p));
+    known.forEach(
+        p ->
+            byExercise
+                .computeIfAbsent(p.exercise().id(), k -> new LinkedHashMap<>())
+                .putIfAbsent(p.key(), p));
     byExercise.forEach((id, points) -> standing.put(id, standing(List.copyOf(points.values()))));
     this.weights = weights();
   }
 
   /** The evidence by a school; kept, since it depends on nothing else. */
   public static Evidence of(School school) {
-    School bare = new School("", "", "", school.recruitment(), school.lengthBias(), school.powerMean(), school.passiveWeight(), school.activityTrust(), 0);
+    School bare =
+        new School(
+            "",
+            "",
+            "",
+            school.recruitment(),
+            school.lengthBias(),
+            school.powerMean(),
+            school.passiveWeight(),
+            school.activityTrust(),
+            0);
     return BY_SCHOOL.get(bare, Evidence::new);
   }
 
@@ -86,21 +110,29 @@ public final class Evidence {
     return known.get(name(point), k -> calculate(point));
   }
 
-  /** One point: how far ln(stimulus + floor) of a region, by its place in the list of regions, may lie from what the mechanics says. */
+  /**
+   * One point: how far ln(stimulus + floor) of a region, by its place in the list of regions, may
+   * lie from what the mechanics says.
+   */
   public final class At {
     /** [region][draw]; without what is of the body. */
     private final double[][] byDraw;
 
     /** [region]: what the studies shift. */
     private final double[] mean;
+
     /** [region][unknown of the body]: what each does when nothing of it is measured. */
     private final double[][] body;
+
     /** [region][finding] with what findings saw. */
     private final double[][] covariance;
 
     private At(double[][] byDraw, double[][] body, double[][] covariance) {
       this.byDraw = byDraw;
-      this.mean = Arrays.stream(byDraw).mapToDouble(d -> Arrays.stream(d).average().orElseThrow()).toArray();
+      this.mean =
+          Arrays.stream(byDraw)
+              .mapToDouble(d -> Arrays.stream(d).average().orElseThrow())
+              .toArray();
       this.body = body;
       this.covariance = covariance;
     }
@@ -167,7 +199,10 @@ public final class Evidence {
     return new At(field, body, covariance);
   }
 
-  /** Prior draws at a point: unknowns of people in general and the model's own error, [region][draw]. */
+  /**
+   * Prior draws at a point: unknowns of people in general and the model's own error,
+   * [region][draw].
+   */
   private double[][] prior(Point point) {
     double[][] field = own(point);
     double[][] change = posterior.change(point);
@@ -187,14 +222,21 @@ public final class Evidence {
     return field;
   }
 
-  /** The model's own error in standard deviations, correlated as {@link Point#correlation} and {@link Posterior#regionShare} say. */
+  /**
+   * The model's own error in standard deviations, correlated as {@link Point#correlation} and
+   * {@link Posterior#regionShare} say.
+   */
   private double[][] own(Point point) {
     double[][] sum = new double[REGIONS][DRAWS];
     add(sum, Math.sqrt(Point.KIND_SHARE), node("kind " + point.kind()));
     add(sum, Math.sqrt(Point.FAMILY_SHARE), node("family " + point.exercise().family().id()));
     add(sum, Math.sqrt(Point.EXERCISE_SHARE), node("exercise " + point.exercise().id()));
     Standing s = standing.get(point.exercise().id());
-    int at = IntStream.range(0, s.points().size()).filter(i -> name(s.points().get(i)).equals(name(point))).findFirst().orElse(-1);
+    int at =
+        IntStream.range(0, s.points().size())
+            .filter(i -> name(s.points().get(i)).equals(name(point)))
+            .findFirst()
+            .orElse(-1);
     double[] root = at >= 0 ? s.root().getRow(at) : rootOf(point, s);
     for (int i = 0; i < s.points().size(); i++) {
       if (root[i] != 0) {
@@ -202,7 +244,10 @@ public final class Evidence {
       }
     }
     if (at < 0) {
-      add(sum, Math.sqrt(Point.SETUP_SHARE) * root[s.points().size()], node("set-up " + name(point)));
+      add(
+          sum,
+          Math.sqrt(Point.SETUP_SHARE) * root[s.points().size()],
+          node("set-up " + name(point)));
     }
     return sum;
   }
@@ -229,7 +274,10 @@ public final class Evidence {
     RealMatrix k = new Array2DRowRealMatrix(n, n);
     for (int i = 0; i < n; i++) {
       for (int j = 0; j < n; j++) {
-        k.setEntry(i, j, Math.exp(-points.get(i).squaredDistance(points.get(j)) / 2) + (i == j ? JITTER : 0));
+        k.setEntry(
+            i,
+            j,
+            Math.exp(-points.get(i).squaredDistance(points.get(j)) / 2) + (i == j ? JITTER : 0));
       }
     }
     return new Standing(points, new CholeskyDecomposition(k, 1e-9, 1e-15).getL());
@@ -251,7 +299,10 @@ public final class Evidence {
       prior.forEach((key, f) -> Arrays.setAll(field.get(key), r -> f[r][draw]));
       double[] residual = new double[n];
       for (int k = 0; k < n; k++) {
-        residual[k] = posterior.residual(k) - posterior.observe(k, field) - Math.sqrt(posterior.siteVariance(k)) * noise[k][d];
+        residual[k] =
+            posterior.residual(k)
+                - posterior.observe(k, field)
+                - Math.sqrt(posterior.siteVariance(k)) * noise[k][d];
       }
       double[] w = posterior.weights(residual);
       for (int k = 0; k < n; k++) {
@@ -261,7 +312,10 @@ public final class Evidence {
     return result;
   }
 
-  /** Standard normal draws of a node for each region, [region][draw], correlated within groups; the same for every school. */
+  /**
+   * Standard normal draws of a node for each region, [region][draw], correlated within groups; the
+   * same for every school.
+   */
   private static double[][] node(String name) {
     return NODES.get(name, Evidence::drawn);
   }
@@ -275,7 +329,9 @@ public final class Evidence {
       double[] apart = normals(name + " " + Regions.standard().all().get(r).id());
       double[] z = new double[DRAWS];
       for (int d = 0; d < DRAWS; d++) {
-        z[d] = Math.sqrt(Posterior.REGION_SHARE) * common[d] + Math.sqrt(1 - Posterior.REGION_SHARE) * apart[d];
+        z[d] =
+            Math.sqrt(Posterior.REGION_SHARE) * common[d]
+                + Math.sqrt(1 - Posterior.REGION_SHARE) * apart[d];
       }
       result[r] = z;
     }

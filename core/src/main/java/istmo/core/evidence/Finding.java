@@ -14,7 +14,8 @@ import java.util.OptionalDouble;
  * @param people in the study
  * @param conditionA in the study's words
  * @param setUpA the catalogue's set-up that stands for condition A; empty where nothing does
- * @param regionsA ids of the regions that were measured together; the same as {@code regionsB} unless muscles are compared
+ * @param regionsA ids of the regions that were measured together; the same as {@code regionsB}
+ *     unless muscles are compared
  * @param site proximal, mid, distal or whole; shown, the model has no sites within a muscle
  * @param resultA growth in per cent, or activity as {@code measure} says, where remembered
  * @param memory how safe the memory of it is
@@ -46,7 +47,10 @@ public record Finding(
   /** Prefix of the reason of findings that are kept to test the posterior. */
   private static final String HELD_OUT = "held out";
 
-  /** How it was measured, and how much that counts beside growth seen by MRI (judgement; docs/model.md, 9). */
+  /**
+   * How it was measured, and how much that counts beside growth seen by MRI (judgement;
+   * docs/model.md, 9).
+   */
   public enum How {
     MRI("growth, MRI", 1),
     ULTRASOUND("growth, ultrasound", 0.6),
@@ -141,11 +145,22 @@ public record Finding(
 
   private static String words(List<String> regions) {
     List<Region> all = regions.stream().map(Regions.standard()::get).toList();
-    List<Region> group = all.isEmpty() ? List.of() : Regions.standard().all().stream().filter(r -> r.group().equals(all.get(0).group())).toList();
+    List<Region> group =
+        all.isEmpty()
+            ? List.of()
+            : Regions.standard().all().stream()
+                .filter(r -> r.group().equals(all.get(0).group()))
+                .toList();
     if (all.size() == 1) {
       return all.get(0).coachName();
     }
-    return all.isEmpty() ? "lower back" : all.equals(group) ? all.get(0).group() : regions.stream().allMatch(r -> r.startsWith("GMAX")) ? "gluteus maximus" : regions.stream().allMatch(r -> r.startsWith("GMED")) ? "side glute" : "vasti";
+    return all.isEmpty()
+        ? "lower back"
+        : all.equals(group)
+            ? all.get(0).group()
+            : regions.stream().allMatch(r -> r.startsWith("GMAX"))
+                ? "gluteus maximus"
+                : regions.stream().allMatch(r -> r.startsWith("GMED")) ? "side glute" : "vasti";
   }
 
   /** Authors and year without the journal. */

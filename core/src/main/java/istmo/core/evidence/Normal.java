@@ -13,7 +13,9 @@ final class Normal {
   }
 
   static double logProbability(double z) {
-    return z < FAR ? -0.5 * z * z - Math.log(-z * Math.sqrt(2 * Math.PI)) : Math.log(probability(z));
+    return z < FAR
+        ? -0.5 * z * z - Math.log(-z * Math.sqrt(2 * Math.PI))
+        : Math.log(probability(z));
   }
 
   /** phi(z) / Phi(z); -z far down the tail. */

@@ -11,17 +11,25 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * An exercise in one set-up, whatever the body: what a study's condition, a claim's side or a candidate is to the evidence.
+ * An exercise in one set-up, whatever the body: what a study's condition, a claim's side or a
+ * candidate is to the evidence.
  *
- * @param key names it: a candidate's id, with what differs from its usual set-up ("back-squat/high-bar depth=62"), or any other name for a point that the reference table does not hold
+ * @param key names it: a candidate's id, with what differs from its usual set-up
+ *     ("back-squat/high-bar depth=62"), or any other name for a point that the reference table does
+ *     not hold
  * @param setup for a body of reference proportions
  * @param yields what gives way when the ankle does not allow it
  */
 public record Point(String key, Exercise exercise, Setup setup, Optional<SetupParameter> yields) {
-  /** Set-ups so many natural steps of one parameter apart share little more than the exercise does. */
+  /**
+   * Set-ups so many natural steps of one parameter apart share little more than the exercise does.
+   */
   private static final double STEPS = 4;
 
-  /** Shares of the model's own error that are common to a kind of exercise, to a family, to an exercise, and to like set-ups; they add up to 1 (judgement; docs/model.md, 9). */
+  /**
+   * Shares of the model's own error that are common to a kind of exercise, to a family, to an
+   * exercise, and to like set-ups; they add up to 1 (judgement; docs/model.md, 9).
+   */
   static final double KIND_SHARE = 0.2;
 
   static final double FAMILY_SHARE = 0.2;
@@ -52,7 +60,10 @@ public record Point(String key, Exercise exercise, Setup setup, Optional<SetupPa
           Map.entry("standing-curl", "curls"),
           Map.entry("kneeling-curl", "curls"));
 
-  /** Reads "candidate" or "candidate name=value,name=value"; throws for what the catalogue does not have. */
+  /**
+   * Reads "candidate" or "candidate name=value,name=value"; throws for what the catalogue does not
+   * have.
+   */
   public static Point parse(String key) {
     String[] part = key.trim().split(" ", 2);
     Candidate c = Catalogue.standard().candidate(part[0]);
@@ -76,7 +87,10 @@ public record Point(String key, Exercise exercise, Setup setup, Optional<SetupPa
     return KINDS.getOrDefault(exercise.family().id(), exercise.family().id());
   }
 
-  /** Squared distance between two set-ups of one exercise, in units of {@value #STEPS} natural steps; a choice that differs counts 1. */
+  /**
+   * Squared distance between two set-ups of one exercise, in units of {@value #STEPS} natural
+   * steps; a choice that differs counts 1.
+   */
   double squaredDistance(Point other) {
     double sum = 0;
     for (SetupParameter p : exercise.family().parameters()) {
@@ -114,10 +128,30 @@ public record Point(String key, Exercise exercise, Setup setup, Optional<SetupPa
     StringBuilder b = new StringBuilder(name);
     for (String pair : part[1].split(",")) {
       String[] kv = pair.split("=");
-      SetupParameter p = exercise.family().parameters().stream().filter(x -> x.id().equals(kv[0].trim())).findFirst().orElseThrow();
+      SetupParameter p =
+          exercise.family().parameters().stream()
+              .filter(x -> x.id().equals(kv[0].trim()))
+              .findFirst()
+              .orElseThrow();
       double v = Double.parseDouble(kv[1].trim());
-      String value = !p.choices().isEmpty() ? p.choices().get((int) v) : p.unit().equals("m") ? String.format(Locale.ROOT, "%.0f cm", 100 * v) : p.unit().equals("deg") ? String.format(Locale.ROOT, "%.0f°", v) : String.format(Locale.ROOT, "%s %s", v == Math.rint(v) ? String.valueOf((int) v) : String.valueOf(v), p.unit()).trim();
-      b.append(", ").append(Character.toLowerCase(p.label().charAt(0))).append(p.label().substring(1)).append(' ').append(value);
+      String value =
+          !p.choices().isEmpty()
+              ? p.choices().get((int) v)
+              : p.unit().equals("m")
+                  ? String.format(Locale.ROOT, "%.0f cm", 100 * v)
+                  : p.unit().equals("deg")
+                      ? String.format(Locale.ROOT, "%.0f°", v)
+                      : String.format(
+                              Locale.ROOT,
+                              "%s %s",
+                              v == Math.rint(v) ? String.valueOf((int) v) : String.valueOf(v),
+                              p.unit())
+                          .trim();
+      b.append(", ")
+          .append(Character.toLowerCase(p.label().charAt(0)))
+          .append(p.label().substring(1))
+          .append(' ')
+          .append(value);
     }
     return b.toString();
   }

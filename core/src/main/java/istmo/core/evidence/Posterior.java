@@ -20,44 +20,74 @@ import java.util.stream.IntStream;
 /**
  * What studies say against what mechanics says, by a school.
  *
- * <p>The field is x(point, region) = ln(stimulus + floor) = mechanics + J theta + delta: theta, the unknowns of people in general, standard normal and common to all points; delta, the model's own error, normal with standard deviation
- * {@link #ownError} and correlated between points as {@link Point#correlation} says and between regions of one group by {@value #REGION_SHARE}. A finding is one linear observation z = x(A, region) - x(B, region) of the reference body:
- * a ratio of growths enters as z = ln(ratio) / {@link #SLOPE} with Gaussian noise, "no difference" as z = 0 with {@link #MARGIN} added to it, and a direction as a probit, Phi(z / noise), matched by expectation propagation (Minka 2001;
- * {@link Propagation}). What remains is Gaussian conditioning. Equations: docs/model.md, 9.
+ * <p>The field is x(point, region) = ln(stimulus + floor) = mechanics + J theta + delta: theta, the
+ * unknowns of people in general, standard normal and common to all points; delta, the model's own
+ * error, normal with standard deviation {@link #ownError} and correlated between points as {@link
+ * Point#correlation} says and between regions of one group by {@value #REGION_SHARE}. A finding is
+ * one linear observation z = x(A, region) - x(B, region) of the reference body: a ratio of growths
+ * enters as z = ln(ratio) / {@link #SLOPE} with Gaussian noise, "no difference" as z = 0 with
+ * {@link #MARGIN} added to it, and a direction as a probit, Phi(z / noise), matched by expectation
+ * propagation (Minka 2001; {@link Propagation}). What remains is Gaussian conditioning. Equations:
+ * docs/model.md, 9.
  */
 public final class Posterior {
-  /** ln(ratio of growths) for each ln(ratio of stimuli), and its scatter: fitted once on the findings with both growths ({@code PosteriorTest} finds it at the optimum; docs/validation.md). */
+  /**
+   * ln(ratio of growths) for each ln(ratio of stimuli), and its scatter: fitted once on the
+   * findings with both growths ({@code PosteriorTest} finds it at the optimum; docs/validation.md).
+   */
   static final double SLOPE = 2.0;
 
   static final double SPREAD = 0.5;
-  /** Added to growth in per cent before its logarithm is taken: what such measurements cannot see. */
+
+  /**
+   * Added to growth in per cent before its logarithm is taken: what such measurements cannot see.
+   */
   static final double UNSEEN_GROWTH = 1;
+
   /** Half-width of what a study of usual size calls no difference (own estimate: a fifth). */
   static final double MARGIN = 0.2;
-  /** Standard deviation added where muscles are compared: they may answer the same stimulus differently (own estimate). */
+
+  /**
+   * Standard deviation added where muscles are compared: they may answer the same stimulus
+   * differently (own estimate).
+   */
   static final double MUSCLE_SPREAD = 0.3;
+
   /** Correlation of the model's own error between two regions of a group (own estimate). */
   static final double REGION_SHARE = 0.5;
-  /** Factor on the exercises' stated model errors (catalogue): the findings do not tell factors from a quarter to one and a half apart (docs/validation.md), so the stated ones stand. */
+
+  /**
+   * Factor on the exercises' stated model errors (catalogue): the findings do not tell factors from
+   * a quarter to one and a half apart (docs/validation.md), so the stated ones stand.
+   */
   static final double OWN_ERROR = 1;
 
-  /** What a whole repetition that is left out adds to the own error: findings of partial repetitions at long lengths run from 1.0 to 1.8 times the whole, a spread of about a quarter at half of the range (own estimate). */
+  /**
+   * What a whole repetition that is left out adds to the own error: findings of partial repetitions
+   * at long lengths run from 1.0 to 1.8 times the whole, a spread of about a quarter at half of the
+   * range (own estimate).
+   */
   private static final double PARTIAL_ERROR = 0.5;
 
-  /** How much more of it is within muscles and muscle groups, by how well a region can be steered (A, B, C). */
+  /**
+   * How much more of it is within muscles and muscle groups, by how well a region can be steered
+   * (A, B, C).
+   */
   private static final Map<String, Double> STEER = Map.of("A", 1.0, "B", 1.1, "C", 1.25);
 
   /** People and weeks from which a study counts whole. */
   private static final double ENOUGH_PEOPLE = 20;
 
   private static final double ENOUGH_WEEKS = 10;
+
   /** Where one is not remembered. */
   private static final double UNSTATED = 0.6;
 
-
   private static final List<Region> REGIONS = Regions.standard().all();
-  private static final String[] GROUP_OF = REGIONS.stream().map(Region::group).toArray(String[]::new);
-  private static final double[] STEER_OF = REGIONS.stream().mapToDouble(r -> STEER.get(r.steer())).toArray();
+  private static final String[] GROUP_OF =
+      REGIONS.stream().map(Region::group).toArray(String[]::new);
+  private static final double[] STEER_OF =
+      REGIONS.stream().mapToDouble(r -> STEER.get(r.steer())).toArray();
   private static final Map<String, Integer> REGION_INDEX = new HashMap<>();
 
   static {
@@ -78,14 +108,19 @@ public final class Posterior {
   private final School school;
   private final Assumptions assumptions;
   private final Reference reference = Reference.standard();
+
   /** Where findings were made, by key. */
   private final Map<String, Place> places = new LinkedHashMap<>();
+
   private final List<Row> rows = new ArrayList<>();
   private final int n;
   private final double[][] prior;
   private final Propagation propagation;
 
-  /** A point with what the field needs of it; {@code telling} are, by region, the unknowns of people in general that change it. */
+  /**
+   * A point with what the field needs of it; {@code telling} are, by region, the unknowns of people
+   * in general that change it.
+   */
   private record Place(Point point, double[][] change, int[][] telling, double ownError) {}
 
   /** The posterior of all findings in use. */
@@ -94,7 +129,8 @@ public final class Posterior {
   }
 
   static Posterior without(School school, Predicate<Finding> left, Assumptions assumptions) {
-    return new Posterior(school, Studies.standard().used().stream().filter(left.negate()).toList(), assumptions);
+    return new Posterior(
+        school, Studies.standard().used().stream().filter(left.negate()).toList(), assumptions);
   }
 
   Posterior(School school, List<Finding> findings, Assumptions assumptions) {
@@ -120,20 +156,33 @@ public final class Posterior {
     if (known != null) {
       return known;
     }
-    double own = Math.hypot(assumptions.ownError() * point.exercise().modelError(), PARTIAL_ERROR * (1 - point.exercise().family().part(point.setup())));
+    double own =
+        Math.hypot(
+            assumptions.ownError() * point.exercise().modelError(),
+            PARTIAL_ERROR * (1 - point.exercise().family().part(point.setup())));
     Optional<String> key = assumptions.mechanics() ? reference.nearest(point) : Optional.empty();
-    double[][] change = key.map(k -> reference.change(k, school)).orElse(new double[REGIONS.size()][Unknown.all().size()]);
-    int[][] telling = Arrays.stream(change).map(c -> IntStream.range(0, c.length).filter(u -> PEOPLE[u] && c[u] != 0).toArray()).toArray(int[][]::new);
+    double[][] change =
+        key.map(k -> reference.change(k, school))
+            .orElse(new double[REGIONS.size()][Unknown.all().size()]);
+    int[][] telling =
+        Arrays.stream(change)
+            .map(c -> IntStream.range(0, c.length).filter(u -> PEOPLE[u] && c[u] != 0).toArray())
+            .toArray(int[][]::new);
     return new Place(point, change, telling, own);
   }
 
   private Row row(Finding f) {
     List<Part> parts = new ArrayList<>();
-    double mean = side(parts, f.setUpA().orElseThrow(), f.regionsA(), 1) - side(parts, f.setUpB().orElseThrow(), f.regionsB(), -1);
+    double mean =
+        side(parts, f.setUpA().orElseThrow(), f.regionsA(), 1)
+            - side(parts, f.setUpB().orElseThrow(), f.regionsB(), -1);
     return new Row(f, parts, mean, noise(f));
   }
 
-  /** ln(mean stimulus of the regions by volume + floor) there, and what it is made of to first order. */
+  /**
+   * ln(mean stimulus of the regions by volume + floor) there, and what it is made of to first
+   * order.
+   */
   private double side(List<Part> parts, Point point, List<String> regions, double sign) {
     double[] s = reference.stimulus(reference.nearest(point).orElseThrow(), school);
     double volume = 0;
@@ -144,23 +193,32 @@ public final class Posterior {
     }
     Place place = place(point);
     for (String id : regions) {
-      parts.add(new Part(place, REGION_INDEX.get(id), sign * volume(id) * (s[REGION_INDEX.get(id)] + Stimulus.FLOOR) / sum));
+      parts.add(
+          new Part(
+              place,
+              REGION_INDEX.get(id),
+              sign * volume(id) * (s[REGION_INDEX.get(id)] + Stimulus.FLOOR) / sum));
     }
     return assumptions.mechanics() ? Math.log(sum / volume) : 0;
   }
 
   private static double volume(String region) {
-    return Regions.standard().get(region).muscleShares().entrySet().stream().mapToDouble(e -> e.getValue() * Muscles.standard().get(e.getKey()).volumeM3()).sum();
+    return Regions.standard().get(region).muscleShares().entrySet().stream()
+        .mapToDouble(e -> e.getValue() * Muscles.standard().get(e.getKey()).volumeM3())
+        .sum();
   }
 
   /** Standard deviation of a finding about the difference that it sees. */
   double noise(Finding f) {
     double trust = f.how() == Finding.How.EMG ? school.activityTrust() : f.how().trust();
-    trust *= Math.min(1, f.people().orElse(UNSTATED * ENOUGH_PEOPLE) / ENOUGH_PEOPLE) * f.memory().trust();
+    trust *=
+        Math.min(1, f.people().orElse(UNSTATED * ENOUGH_PEOPLE) / ENOUGH_PEOPLE)
+            * f.memory().trust();
     if (f.how().growth()) {
       trust *= Math.min(1, f.weeks().orElse(UNSTATED * ENOUGH_WEEKS) / ENOUGH_WEEKS);
     }
-    return Math.hypot(SPREAD / SLOPE / Math.sqrt(Math.max(1e-6, trust)), f.comparesMuscles() ? MUSCLE_SPREAD : 0);
+    return Math.hypot(
+        SPREAD / SLOPE / Math.sqrt(Math.max(1e-6, trust)), f.comparesMuscles() ? MUSCLE_SPREAD : 0);
   }
 
   private static double covariance(List<Part> a, List<Part> b) {
@@ -181,9 +239,13 @@ public final class Posterior {
     return sum;
   }
 
-  /** Prior covariance of the field between two places on the reference body, given the correlation of their own errors. */
+  /**
+   * Prior covariance of the field between two places on the reference body, given the correlation
+   * of their own errors.
+   */
   private static double covariance(Place p, int r, Place q, int s, double correlation) {
-    double sum = correlation == 0 ? 0 : ownError(p, r) * ownError(q, s) * regionShare(r, s) * correlation;
+    double sum =
+        correlation == 0 ? 0 : ownError(p, r) * ownError(q, s) * regionShare(r, s) * correlation;
     double[] jp = p.change()[r];
     double[] jq = q.change()[s];
     for (int u : p.telling()[r]) {
@@ -229,7 +291,8 @@ public final class Posterior {
   }
 
   static double logRatio(Finding f) {
-    return Math.log((f.resultA().orElseThrow() + UNSEEN_GROWTH) / (f.resultB().orElseThrow() + UNSEEN_GROWTH));
+    return Math.log(
+        (f.resultA().orElseThrow() + UNSEEN_GROWTH) / (f.resultB().orElseThrow() + UNSEEN_GROWTH));
   }
 
   /** Mechanics' difference for a finding on the reference body. */
@@ -268,7 +331,10 @@ public final class Posterior {
     return estimate(row.parts(), row.mean());
   }
 
-  /** x(first) - x(second) for regions together on the reference body; both must be in the reference table, or near to what is. */
+  /**
+   * x(first) - x(second) for regions together on the reference body; both must be in the reference
+   * table, or near to what is.
+   */
   public Estimate difference(Point first, Point second, List<String> regions) {
     List<Part> parts = new ArrayList<>();
     double mean = side(parts, first, regions, 1) - side(parts, second, regions, -1);
@@ -284,7 +350,9 @@ public final class Posterior {
 
   private Estimate estimate(List<Part> parts, double mean) {
     double[] c = withRows(parts);
-    return new Estimate(mean + propagation.shift(c), Math.sqrt(Math.max(1e-12, covariance(parts, parts) - propagation.explained(c))));
+    return new Estimate(
+        mean + propagation.shift(c),
+        Math.sqrt(Math.max(1e-12, covariance(parts, parts) - propagation.explained(c))));
   }
 
   private double[] withRows(List<Part> parts) {
@@ -295,16 +363,24 @@ public final class Posterior {
     return c;
   }
 
-  /** What a finding does to x at a point and region: a positive shift says that it sees more there than mechanics does. */
+  /**
+   * What a finding does to x at a point and region: a positive shift says that it sees more there
+   * than mechanics does.
+   */
   public record Influence(Finding finding, double shift) {}
 
-  /** Each finding's part of the shift of something whose covariances with the findings are given, greatest first. */
+  /**
+   * Each finding's part of the shift of something whose covariances with the findings are given,
+   * greatest first.
+   */
   List<Influence> influences(double[] covariance) {
     List<Influence> influences = new ArrayList<>();
     for (int k = 0; k < n; k++) {
       influences.add(new Influence(rows.get(k).finding(), covariance[k] * propagation.alpha(k)));
     }
-    influences.sort(Comparator.comparingDouble((Influence i) -> -Math.abs(i.shift())).thenComparing(i -> i.finding().id()));
+    influences.sort(
+        Comparator.comparingDouble((Influence i) -> -Math.abs(i.shift()))
+            .thenComparing(i -> i.finding().id()));
     return influences;
   }
 

@@ -8,13 +8,16 @@ import org.hipparchus.linear.DecompositionSolver;
 import org.hipparchus.linear.RealMatrix;
 
 /**
- * Gaussian conditioning on noisy observations of a Gaussian vector, some of which are only directions: sites of measured values are fixed, those of directions, Phi(+-z / noise), are matched by expectation propagation, all at once with
- * damping until they settle (Rasmussen and Williams 2006, algorithm 3.5). One Cholesky decomposition a sweep.
+ * Gaussian conditioning on noisy observations of a Gaussian vector, some of which are only
+ * directions: sites of measured values are fixed, those of directions, Phi(+-z / noise), are
+ * matched by expectation propagation, all at once with damping until they settle (Rasmussen and
+ * Williams 2006, algorithm 3.5). One Cholesky decomposition a sweep.
  */
 final class Propagation {
   private static final double DAMPING = 0.7;
   private static final int MOST_SWEEPS = 200;
   private static final double SETTLED = 1e-7;
+
   /** Precision below which a site says nothing. */
   private static final double NOTHING = 1e-8;
 
@@ -38,7 +41,9 @@ final class Propagation {
   private double[] alpha = {};
   private RealMatrix inverse;
 
-  /** @param covariance prior covariance of what is observed */
+  /**
+   * @param covariance prior covariance of what is observed
+   */
   Propagation(List<Observation> observations, double[][] covariance) {
     this.observations = observations;
     this.n = observations.size();
@@ -106,7 +111,8 @@ final class Propagation {
       sum[k][k] += siteVariance(k);
       residual[k] = residual(k);
     }
-    DecompositionSolver solver = new CholeskyDecomposition(new Array2DRowRealMatrix(sum, false), 1e-9, 1e-14).getSolver();
+    DecompositionSolver solver =
+        new CholeskyDecomposition(new Array2DRowRealMatrix(sum, false), 1e-9, 1e-14).getSolver();
     alpha = solver.solve(new ArrayRealVector(residual, false)).toArray();
     inverse = solver.getInverse();
     double[][] inv = inverse.getData();
@@ -164,7 +170,10 @@ final class Propagation {
     return sum;
   }
 
-  /** Sum of ln probabilities of each observation given the others, at the cavities (leave one out): a proper score with which assumptions are compared. */
+  /**
+   * Sum of ln probabilities of each observation given the others, at the cavities (leave one out):
+   * a proper score with which assumptions are compared.
+   */
   double score() {
     double sum = 0;
     for (int k = 0; k < n; k++) {
@@ -172,7 +181,11 @@ final class Propagation {
       double m = cavityMean(k, precision);
       Observation o = observations.get(k);
       double total = 1 / precision + o.noise() * o.noise();
-      sum += o.sign() != 0 ? Normal.logProbability(o.sign() * m / Math.sqrt(total)) : -0.5 * Math.log(2 * Math.PI * total) - 0.5 * (o.value() - m) * (o.value() - m) / total;
+      sum +=
+          o.sign() != 0
+              ? Normal.logProbability(o.sign() * m / Math.sqrt(total))
+              : -0.5 * Math.log(2 * Math.PI * total)
+                  - 0.5 * (o.value() - m) * (o.value() - m) / total;
     }
     return sum;
   }

@@ -11,8 +11,11 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * The reference table {@code evidence/reference.txt}: stimulus of every candidate, study condition and side of a claim on a reference body, and its change with each unknown. Calculated by {@link ReferenceCalculation}; a test says when it
- * is stale. That a client's stimulus changes with an unknown as the reference body's does is a first-order approximation, tested against full draws (docs/validation.md).
+ * The reference table {@code evidence/reference.txt}: stimulus of every candidate, study condition
+ * and side of a claim on a reference body, and its change with each unknown. Calculated by {@link
+ * ReferenceCalculation}; a test says when it is stale. That a client's stimulus changes with an
+ * unknown as the reference body's does is a first-order approximation, tested against full draws
+ * (docs/validation.md).
  */
 public final class Reference {
   private static final int REGIONS = Regions.standard().all().size();
@@ -33,7 +36,14 @@ public final class Reference {
       }
       String[] part = line.split("\\|", -1);
       boolean base = part[1].isEmpty();
-      Row row = rows.computeIfAbsent(part[0], k -> new Row(new double[ReferenceCalculation.CORNERS.length][REGIONS], new double[ReferenceCalculation.SLOPES.length][REGIONS][unknownIndex.size()]));
+      Row row =
+          rows.computeIfAbsent(
+              part[0],
+              k ->
+                  new Row(
+                      new double[ReferenceCalculation.CORNERS.length][REGIONS],
+                      new double[ReferenceCalculation.SLOPES.length][REGIONS]
+                          [unknownIndex.size()]));
       for (String cell : part[2].split(", ")) {
         String[] kv = cell.split(" ");
         int r = regionIndex.get(kv[0]);
@@ -65,12 +75,21 @@ public final class Reference {
     double w = school.passiveWeight();
     double[] result = new double[REGIONS];
     for (int r = 0; r < REGIONS; r++) {
-      result[r] = Math.max(0, (1 - b) * (1 - w) * c[0][r] + b * (1 - w) * c[1][r] + (1 - b) * w * c[2][r] + b * w * c[3][r]);
+      result[r] =
+          Math.max(
+              0,
+              (1 - b) * (1 - w) * c[0][r]
+                  + b * (1 - w) * c[1][r]
+                  + (1 - b) * w * c[2][r]
+                  + b * w * c[3][r]);
     }
     return result;
   }
 
-  /** Change of ln(stimulus + floor) by one standard deviation of each unknown: [region][unknown]. Between the schools of the table it is interpolated by length bias. */
+  /**
+   * Change of ln(stimulus + floor) by one standard deviation of each unknown: [region][unknown].
+   * Between the schools of the table it is interpolated by length bias.
+   */
   double[][] change(String key, School school) {
     double[][][] c = row(key).change();
     double at = Math.max(-1, Math.min(1, school.lengthBias()));
@@ -85,13 +104,25 @@ public final class Reference {
     return result;
   }
 
-  /** The key whose changes stand for a point that the table does not hold: the nearest candidate of its exercise that it does; empty where it holds none. */
+  /**
+   * The key whose changes stand for a point that the table does not hold: the nearest candidate of
+   * its exercise that it does; empty where it holds none.
+   */
   Optional<String> nearest(Point point) {
     if (has(point.key())) {
       return Optional.of(point.key());
     }
-    List<Point> siblings = new ArrayList<>(Catalogue.standard().exercise(point.exercise().id()).candidates().stream().map(Point::of).filter(p -> has(p.key())).toList());
-    return siblings.stream().min(java.util.Comparator.<Point>comparingDouble(point::squaredDistance).thenComparing(Point::key)).map(Point::key);
+    List<Point> siblings =
+        new ArrayList<>(
+            Catalogue.standard().exercise(point.exercise().id()).candidates().stream()
+                .map(Point::of)
+                .filter(p -> has(p.key()))
+                .toList());
+    return siblings.stream()
+        .min(
+            java.util.Comparator.<Point>comparingDouble(point::squaredDistance)
+                .thenComparing(Point::key))
+        .map(Point::key);
   }
 
   private Row row(String key) {

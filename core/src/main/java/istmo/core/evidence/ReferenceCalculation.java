@@ -5,8 +5,8 @@ import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Body;
 import istmo.core.body.Sex;
-import istmo.core.computing.Workers;
 import istmo.core.catalogue.Catalogue;
+import istmo.core.computing.Workers;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.LoadRule;
@@ -25,17 +25,23 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * What the mechanics says of every candidate, study condition and side of a claim on a reference body, and how that changes with each {@link Unknown}: the lines of {@code evidence/reference.txt}. Minutes of mechanics, done once for a
- * state of the mechanics; {@link Reference} reads the result.
+ * What the mechanics says of every candidate, study condition and side of a claim on a reference
+ * body, and how that changes with each {@link Unknown}: the lines of {@code
+ * evidence/reference.txt}. Minutes of mechanics, done once for a state of the mechanics; {@link
+ * Reference} reads the result.
  */
 final class ReferenceCalculation {
   /** An average adult, as in most studies. */
   static final Body BODY = Body.estimated(1.75, 75, Sex.MALE);
 
   /** One who lifts, half as strong again: for what an average adult cannot do ten times. */
-  static final Body LIFTER = BODY.withStrength(1.5, 1.5 * BODY.lumbarNm()).withGrip(Body.GRIP_KG.max());
+  static final Body LIFTER =
+      BODY.withStrength(1.5, 1.5 * BODY.lumbarNm()).withGrip(Body.GRIP_KG.max());
 
-  /** Schools of one length bias and stretch weight each: any other's stimulus is bilinear in the two (as long as no length weight is cut off, which no school's is). */
+  /**
+   * Schools of one length bias and stretch weight each: any other's stimulus is bilinear in the two
+   * (as long as no length weight is cut off, which no school's is).
+   */
   static final School[] CORNERS = {corner(0, 0), corner(1, 0), corner(0, 1), corner(1, 1)};
 
   /** Schools for which changes are kept: short, all alike, long. */
@@ -47,7 +53,8 @@ final class ReferenceCalculation {
   private ReferenceCalculation() {}
 
   private static School corner(double bias, double passive) {
-    return new School("", "", "", School.STRETCH.recruitment(), bias, School.STRETCH.powerMean(), passive);
+    return new School(
+        "", "", "", School.STRETCH.recruitment(), bias, School.STRETCH.powerMean(), passive);
   }
 
   /** Candidates first, then conditions, then sides of claims; each key once. */
@@ -59,27 +66,43 @@ final class ReferenceCalculation {
     return List.copyOf(points.values());
   }
 
-  /** Stimulus by region of a point, at a state of the unknowns, for several schools; empty where the posture cannot be taken. */
+  /**
+   * Stimulus by region of a point, at a state of the unknowns, for several schools; empty where the
+   * posture cannot be taken.
+   */
   static Optional<double[][]> stimulus(Point point, Unknown.Case c, School[] schools) {
     Family family = point.exercise().family();
     Optional<Reach> reach = Reach.of(c.body(), family, c.setup(), point.yields());
-    if (reach.isEmpty() || !(new Analyser(c.body(), new Musculature(c.body(), c.muscles())).analyse(family, reach.get().setup(), LoadRule.USUAL) instanceof Analysis a)) {
+    if (reach.isEmpty()
+        || !(new Analyser(c.body(), new Musculature(c.body(), c.muscles()))
+                .analyse(family, reach.get().setup(), LoadRule.USUAL)
+            instanceof Analysis a)) {
       return Optional.empty();
     }
     double[][] result = new double[schools.length][];
     for (int s = 0; s < schools.length; s++) {
-      result[s] = Stimulus.byRegion(a, schools[s]).values().stream().mapToDouble(Double::doubleValue).toArray();
+      result[s] =
+          Stimulus.byRegion(a, schools[s]).values().stream()
+              .mapToDouble(Double::doubleValue)
+              .toArray();
     }
     return Optional.of(result);
   }
 
-  /** The reference body for a point: the average adult, or the lifter where only the lifter can; empty where neither can. */
+  /**
+   * The reference body for a point: the average adult, or the lifter where only the lifter can;
+   * empty where neither can.
+   */
   static Optional<Unknown.Case> usual(Point point) {
-    return Stream.of(BODY, LIFTER).map(b -> usual(point, b)).filter(c -> stimulus(point, c, CORNERS).isPresent()).findFirst();
+    return Stream.of(BODY, LIFTER)
+        .map(b -> usual(point, b))
+        .filter(c -> stimulus(point, c, CORNERS).isPresent())
+        .findFirst();
   }
 
   static Unknown.Case usual(Point point, Body body) {
-    return new Unknown.Case(body, Muscles.standard().all(), point.setup(), point.exercise().family().parameters());
+    return new Unknown.Case(
+        body, Muscles.standard().all(), point.setup(), point.exercise().family().parameters());
   }
 
   /** The table's lines for some points. */
@@ -93,11 +116,14 @@ final class ReferenceCalculation {
       return List.of();
     }
     Unknown.Case usual = can.get();
-    List<String> lines = new ArrayList<>(List.of(baseLine(point, stimulus(point, usual, CORNERS).orElseThrow())));
+    List<String> lines =
+        new ArrayList<>(List.of(baseLine(point, stimulus(point, usual, CORNERS).orElseThrow())));
     for (Unknown u : Unknown.all()) {
       Optional<double[][]> up = stimulus(point, u.change().apply(usual, 1.0), SLOPES);
       Optional<double[][]> down = stimulus(point, u.change().apply(usual, -1.0), SLOPES);
-      if (up.isEmpty() || down.isEmpty()) { // one side is out of reach: this unknown decides whether it can be done, not what it gives
+      if (up.isEmpty()
+          || down.isEmpty()) { // one side is out of reach: this unknown decides whether it can be
+        // done, not what it gives
         continue;
       }
       List<String> parts = new ArrayList<>();
@@ -105,11 +131,19 @@ final class ReferenceCalculation {
         double[] change = new double[SLOPES.length];
         double most = 0;
         for (int s = 0; s < SLOPES.length; s++) {
-          change[s] = 0.5 * (Math.log(up.get()[s][r] + Stimulus.FLOOR) - Math.log(down.get()[s][r] + Stimulus.FLOOR));
+          change[s] =
+              0.5
+                  * (Math.log(up.get()[s][r] + Stimulus.FLOOR)
+                      - Math.log(down.get()[s][r] + Stimulus.FLOOR));
           most = Math.max(most, Math.abs(change[s]));
         }
         if (most >= KEPT) {
-          parts.add(Regions.standard().all().get(r).id() + " " + java.util.Arrays.stream(change).mapToObj(v -> String.format(Locale.ROOT, "%.0f", 100 * v)).collect(Collectors.joining("/")));
+          parts.add(
+              Regions.standard().all().get(r).id()
+                  + " "
+                  + java.util.Arrays.stream(change)
+                      .mapToObj(v -> String.format(Locale.ROOT, "%.0f", 100 * v))
+                      .collect(Collectors.joining("/")));
         }
       }
       if (!parts.isEmpty()) {

@@ -14,7 +14,10 @@ import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
-/** The findings of {@code evidence/findings.txt}, read and checked once: regions, candidates and parameters that they name must exist. */
+/**
+ * The findings of {@code evidence/findings.txt}, read and checked once: regions, candidates and
+ * parameters that they name must exist.
+ */
 public final class Studies {
   /** Names for several regions together. */
   private static final Map<String, Predicate<Region>> TOGETHER =
@@ -143,6 +146,8 @@ public final class Studies {
 
   /** Citations of the findings in use, each once, in order. */
   public Set<String> citations() {
-    return used().stream().map(Finding::citation).collect(Collectors.toCollection(LinkedHashSet::new));
+    return used().stream()
+        .map(Finding::citation)
+        .collect(Collectors.toCollection(LinkedHashSet::new));
   }
 }

@@ -11,14 +11,23 @@ import java.util.Optional;
 /**
  * What figures and findings say of a claim, by a school, on the reference body.
  *
- * @param mechanics ln of how much more the first side gives than the second, mechanics alone; empty where the claim has no sides
+ * @param mechanics ln of how much more the first side gives than the second, mechanics alone; empty
+ *     where the claim has no sides
  * @param both the same with studies
  * @param supporting findings that found what the claim expects
  * @param opposing findings that found something else
  * @param bearing findings that bear on it without saying more or less
  * @param why in words, with the figures
  */
-public record Verdict(Claim claim, Word word, Optional<Posterior.Estimate> mechanics, Optional<Posterior.Estimate> both, List<Finding> supporting, List<Finding> opposing, List<Finding> bearing, String why) {
+public record Verdict(
+    Claim claim,
+    Word word,
+    Optional<Posterior.Estimate> mechanics,
+    Optional<Posterior.Estimate> both,
+    List<Finding> supporting,
+    List<Finding> opposing,
+    List<Finding> bearing,
+    String why) {
   /** The verdict itself. */
   public enum Word {
     SUPPORTED("supported"),
@@ -38,7 +47,10 @@ public record Verdict(Claim claim, Word word, Optional<Posterior.Estimate> mecha
     }
   }
 
-  /** What a coach cannot tell apart: differences below are none (the rule for two set-ups of one exercise). */
+  /**
+   * What a coach cannot tell apart: differences below are none (the rule for two set-ups of one
+   * exercise).
+   */
   public static final double MARGIN = 0.14;
 
   private static final double SURE = 0.8;
@@ -54,12 +66,28 @@ public record Verdict(Claim claim, Word word, Optional<Posterior.Estimate> mecha
     List<Finding> opposing = new ArrayList<>();
     List<Finding> bearing = new ArrayList<>();
     for (Claim.Bearing b : c.bearing()) {
-      (b.direction().isEmpty() || c.expects().isEmpty() ? bearing : b.direction().equals(c.expects()) ? supporting : opposing).add(b.finding());
+      (b.direction().isEmpty() || c.expects().isEmpty()
+              ? bearing
+              : b.direction().equals(c.expects()) ? supporting : opposing)
+          .add(b.finding());
     }
-    Optional<Posterior.Estimate> mechanics = c.sides().map(s -> posterior.mechanicsDifference(s.first(), s.second(), c.regions()));
-    Optional<Posterior.Estimate> both = c.sides().map(s -> posterior.difference(s.first(), s.second(), c.regions()));
-    Word word = both.isPresent() ? byFigures(c.expects().orElseThrow(), both.get(), !supporting.isEmpty()) : byFindings(c);
-    return new Verdict(c, word, mechanics, both, List.copyOf(supporting), List.copyOf(opposing), List.copyOf(bearing), why(mechanics, both, supporting, opposing, bearing, word));
+    Optional<Posterior.Estimate> mechanics =
+        c.sides().map(s -> posterior.mechanicsDifference(s.first(), s.second(), c.regions()));
+    Optional<Posterior.Estimate> both =
+        c.sides().map(s -> posterior.difference(s.first(), s.second(), c.regions()));
+    Word word =
+        both.isPresent()
+            ? byFigures(c.expects().orElseThrow(), both.get(), !supporting.isEmpty())
+            : byFindings(c);
+    return new Verdict(
+        c,
+        word,
+        mechanics,
+        both,
+        List.copyOf(supporting),
+        List.copyOf(opposing),
+        List.copyOf(bearing),
+        why(mechanics, both, supporting, opposing, bearing, word));
   }
 
   /** Nothing is called supported on mechanics alone. */
@@ -68,7 +96,9 @@ public record Verdict(Claim claim, Word word, Optional<Posterior.Estimate> mecha
     double up = e.above(MARGIN);
     double down = 1 - inside - up;
     if (expects == Direction.ALIKE) {
-      return Math.max(up, down) >= MORE_LIKELY_THAN_NOT ? Word.CONTRADICTED : inside >= MORE_LIKELY_THAN_NOT && found ? Word.SUPPORTED : Word.LEANING;
+      return Math.max(up, down) >= MORE_LIKELY_THAN_NOT
+          ? Word.CONTRADICTED
+          : inside >= MORE_LIKELY_THAN_NOT && found ? Word.SUPPORTED : Word.LEANING;
     }
     double as = expects == Direction.MORE ? up : down;
     double against = expects == Direction.MORE ? down : up;
@@ -84,7 +114,10 @@ public record Verdict(Claim claim, Word word, Optional<Posterior.Estimate> mecha
     boolean growth = false;
     for (Claim.Bearing b : c.bearing()) {
       if (b.direction().isPresent()) {
-        votes.merge(b.direction().get(), b.finding().how().trust() * b.finding().memory().trust(), Double::sum);
+        votes.merge(
+            b.direction().get(),
+            b.finding().how().trust() * b.finding().memory().trust(),
+            Double::sum);
         growth |= b.finding().how().growth();
       }
     }
@@ -92,20 +125,34 @@ public record Verdict(Claim claim, Word word, Optional<Posterior.Estimate> mecha
       return Word.UNTESTED;
     }
     double all = votes.values().stream().mapToDouble(Double::doubleValue).sum();
-    Direction most = votes.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
+    Direction most =
+        votes.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
     if (most == c.expects().get()) {
-      return growth && votes.get(most) >= MORE_LIKELY_THAN_NOT * all ? Word.SUPPORTED : Word.LEANING;
+      return growth && votes.get(most) >= MORE_LIKELY_THAN_NOT * all
+          ? Word.SUPPORTED
+          : Word.LEANING;
     }
     return most == Direction.ALIKE ? Word.NO_DIFFERENCE : Word.CONTRADICTED;
   }
 
-  private static String why(Optional<Posterior.Estimate> mechanics, Optional<Posterior.Estimate> both, List<Finding> supporting, List<Finding> opposing, List<Finding> bearing, Word word) {
+  private static String why(
+      Optional<Posterior.Estimate> mechanics,
+      Optional<Posterior.Estimate> both,
+      List<Finding> supporting,
+      List<Finding> opposing,
+      List<Finding> bearing,
+      Word word) {
     List<String> parts = new ArrayList<>();
     mechanics.ifPresent(m -> parts.add("Mechanics: " + change(m) + "."));
     if (supporting.isEmpty() && opposing.isEmpty()) {
-      parts.add(bearing.isEmpty() ? "No study of it in the data file." : "Studies bear on it without comparing just this.");
+      parts.add(
+          bearing.isEmpty()
+              ? "No study of it in the data file."
+              : "Studies bear on it without comparing just this.");
     } else {
-      parts.add(String.format(Locale.ROOT, "Studies: %d for, %d against.", supporting.size(), opposing.size()));
+      parts.add(
+          String.format(
+              Locale.ROOT, "Studies: %d for, %d against.", supporting.size(), opposing.size()));
     }
     both.ifPresent(b -> parts.add("Together: " + change(b) + "."));
     if (mechanics.isEmpty() && word != Word.UNTESTED) {
@@ -116,7 +163,12 @@ public record Verdict(Claim claim, Word word, Optional<Posterior.Estimate> mecha
 
   /** "+18 % (-5 to +46 %)": change with its 80 % interval. */
   public static String change(Posterior.Estimate e) {
-    return String.format(Locale.ROOT, "%+.0f %% (%+.0f to %+.0f %%)", percent(e.mean()), percent(e.low()), percent(e.high()));
+    return String.format(
+        Locale.ROOT,
+        "%+.0f %% (%+.0f to %+.0f %%)",
+        percent(e.mean()),
+        percent(e.low()),
+        percent(e.high()));
   }
 
   private static double percent(double log) {

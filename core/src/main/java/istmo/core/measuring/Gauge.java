@@ -4,9 +4,17 @@ import istmo.core.quantity.InvalidInput;
 import java.util.LinkedHashMap;
 import java.util.Map;
 
-/** Kinds of measuring gadgets, the units that each may speak, and how still a reading has to be. Values inside in N, deg and m. */
+/**
+ * Kinds of measuring gadgets, the units that each may speak, and how still a reading has to be.
+ * Values inside in N, deg and m.
+ */
 public enum Gauge {
-  FORCE("N", 1.0, 0.01, Map.of("N", 1.0, "kgf", 9.80665, "kg", 9.80665, "lbf", 4.4482216152605, "lb", 4.4482216152605)),
+  FORCE(
+      "N",
+      1.0,
+      0.01,
+      Map.of(
+          "N", 1.0, "kgf", 9.80665, "kg", 9.80665, "lbf", 4.4482216152605, "lb", 4.4482216152605)),
   ANGLE("deg", 0.5, 0, Map.of("deg", 1.0, "rad", 180 / Math.PI)),
   LENGTH("m", 0.002, 0, Map.of("m", 1.0, "cm", 0.01, "mm", 0.001, "in", 0.0254));
 
@@ -27,11 +35,21 @@ public enum Gauge {
     return unit;
   }
 
-  /** A value in the gadget's unit as N, deg or m; kgf and lbf by standard gravity (ISO 80000-4), the inch by definition. */
+  /**
+   * A value in the gadget's unit as N, deg or m; kgf and lbf by standard gravity (ISO 80000-4), the
+   * inch by definition.
+   */
   public double inside(double value, String itsUnit) {
     Double factor = perUnit.get(itsUnit);
     if (factor == null) {
-      throw new InvalidInput("unit", "\"" + itsUnit + "\" is not a unit of " + name().toLowerCase(java.util.Locale.ROOT) + "; known are " + perUnit.keySet().stream().sorted().toList());
+      throw new InvalidInput(
+          "unit",
+          "\""
+              + itsUnit
+              + "\" is not a unit of "
+              + name().toLowerCase(java.util.Locale.ROOT)
+              + "; known are "
+              + perUnit.keySet().stream().sorted().toList());
     }
     if (!Double.isFinite(value)) {
       throw new InvalidInput("value", "must be a number");

@@ -8,7 +8,8 @@ import java.util.List;
 /**
  * One pull with a hanging scale.
  *
- * @param at where in the travel: lever angle as knee bend, deg, on a lever machine; travel from the bottom, m, on a sled or track
+ * @param at where in the travel: lever angle as knee bend, deg, on a lever machine; travel from the
+ *     bottom, m, on a sled or track
  * @param forceN along the rail, or square to the lever, N
  * @param leverM from the pivot to where the scale pulls, m; 0 on a sled or track
  * @param loadKg plates or stack on the machine, kg
@@ -23,6 +24,7 @@ public record Pull(double at, double forceN, double leverM, double loadKg, Direc
 
   private static final Allowed FORCE_N = new Allowed(5, 6000, "N");
   private static final Allowed LOAD_KG = new Allowed(0, 600, "kg");
+
   /** A lever's moment is set against the stack's weight, so there has to be some. */
   private static final Allowed STACK_KG = new Allowed(1, 600, "kg");
 

@@ -17,10 +17,13 @@ import java.util.Map;
 import java.util.stream.Collectors;
 
 /**
- * What pulls with a hanging scale say of a machine. A lever machine: moment for each kilogram on the stack over the lever's angle, through the means of near angles by a curve that does not overshoot (Fritsch and Butland 1984), so that it is
- * monotone wherever the readings are. A sled or track: the mass that moves and what friction takes.
+ * What pulls with a hanging scale say of a machine. A lever machine: moment for each kilogram on
+ * the stack over the lever's angle, through the means of near angles by a curve that does not
+ * overshoot (Fritsch and Butland 1984), so that it is monotone wherever the readings are. A sled or
+ * track: the mass that moves and what friction takes.
  *
- * <p>Half-way between a slow pull up and a slow let-down the friction is gone; half their difference over the middle is the friction's share.
+ * <p>Half-way between a slow pull up and a slow let-down the friction is gone; half their
+ * difference over the middle is the friction's share.
  *
  * @param values detail id to value, as the machine keeps them
  * @param points the fit at each pull, in the unit
@@ -29,7 +32,13 @@ import java.util.stream.Collectors;
  * @param genericError the same about the generic type
  * @param notes what the coach should know of this fit
  */
-public record ResistanceFit(Map<String, Double> values, List<Point> points, String unit, double repeatError, double genericError, List<String> notes) {
+public record ResistanceFit(
+    Map<String, Double> values,
+    List<Point> points,
+    String unit,
+    double repeatError,
+    double genericError,
+    List<String> notes) {
   /** One pull beside the fit and the generic type; friction taken out by its direction. */
   public record Point(double at, double measured, double fitted, double generic) {}
 
@@ -57,7 +66,11 @@ public record ResistanceFit(Map<String, Double> values, List<Point> points, Stri
   /** Throws {@link InvalidInput} naming pulls that cannot be used, or saying what is missing. */
   public static ResistanceFit of(String itemId, Place place, List<Pull> pulls) {
     if (!possible(itemId)) {
-      throw new InvalidInput("item", "the resistance of a " + Equipment.get(itemId).name().toLowerCase(Locale.ROOT) + " is its weight: nothing to measure");
+      throw new InvalidInput(
+          "item",
+          "the resistance of a "
+              + Equipment.get(itemId).name().toLowerCase(Locale.ROOT)
+              + " is its weight: nothing to measure");
     }
     Pull.check(pulls, onLever(itemId));
     return onLever(itemId) ? lever(itemId, pulls) : rail(itemId, place, pulls);
@@ -73,17 +86,35 @@ public record ResistanceFit(Map<String, Double> values, List<Point> points, Stri
     }
     double span = places.isEmpty() ? 0 : places.get(places.size() - 1).at() - places.get(0).at();
     if (places.size() < LEAST_PLACES || span < LEAST_SPAN_DEG) {
-      throw new InvalidInput("pulls", String.format(Locale.ROOT, "need at least %d lever angles over at least %.0f°; there are %d over %.0f°", LEAST_PLACES, LEAST_SPAN_DEG, places.size(), span));
+      throw new InvalidInput(
+          "pulls",
+          String.format(
+              Locale.ROOT,
+              "need at least %d lever angles over at least %.0f°; there are %d over %.0f°",
+              LEAST_PLACES,
+              LEAST_SPAN_DEG,
+              places.size(),
+              span));
     }
     double friction = friction(places);
     double[] x = places.stream().mapToDouble(Group::at).toArray();
-    double[] y = places.stream().mapToDouble(g -> g.pulls().stream().mapToDouble(p -> still(p, friction, ratio(p))).average().orElseThrow()).toArray();
+    double[] y =
+        places.stream()
+            .mapToDouble(
+                g ->
+                    g.pulls().stream()
+                        .mapToDouble(p -> still(p, friction, ratio(p)))
+                        .average()
+                        .orElseThrow())
+            .toArray();
     MonotoneCurve curve = MonotoneCurve.through(x, y);
     double mean = (curve.integralFromZero(x[x.length - 1]) - curve.integralFromZero(x[0])) / span;
     Map<String, Double> values = new LinkedHashMap<>();
     values.put("pulley", Equipment.detail(itemId, "pulley").allowed().check("pulls.lever", mean));
     if (hasBothWays(places)) {
-      values.put("friction", Equipment.detail(itemId, "friction").allowed().check("pulls.friction", friction));
+      values.put(
+          "friction",
+          Equipment.detail(itemId, "friction").allowed().check("pulls.friction", friction));
     }
     List<String> notes = new ArrayList<>();
     for (double knot : ResistanceCurve.KNOTS_DEG) {
@@ -91,12 +122,20 @@ public record ResistanceFit(Map<String, Double> values, List<Point> points, Stri
       values.put("curve" + (int) knot, factor);
     }
     if (x[0] > 10 || x[x.length - 1] < 90) {
-      notes.add(String.format(Locale.ROOT, "Measured from %.0f° to %.0f°; beyond that the last value is kept.", x[0], x[x.length - 1]));
+      notes.add(
+          String.format(
+              Locale.ROOT,
+              "Measured from %.0f° to %.0f°; beyond that the last value is kept.",
+              x[0],
+              x[x.length - 1]));
     }
     if (!hasBothWays(places)) {
       notes.add("Friction is not known: pull up and let down slowly at one angle at least.");
     }
-    List<Point> points = pulls.stream().map(p -> new Point(p.at(), still(p, friction, ratio(p)), curve.value(p.at()), mean)).toList();
+    List<Point> points =
+        pulls.stream()
+            .map(p -> new Point(p.at(), still(p, friction, ratio(p)), curve.value(p.at()), mean))
+            .toList();
     return finish(values, points, "m", notes);
   }
 
@@ -107,16 +146,26 @@ public record ResistanceFit(Map<String, Double> values, List<Point> points, Stri
     String mass = isTrack(itemId) ? "barMass" : "sledMass";
     double share = alongTravel(itemId, place);
     if (share < 0.1) {
-      throw new InvalidInput("pulls", "a level rail has no weight to measure; measure its stack instead");
+      throw new InvalidInput(
+          "pulls", "a level rail has no weight to measure; measure its stack instead");
     }
-    List<Group> byLoad = pulls.stream().collect(Collectors.groupingBy(Pull::loadKg)).values().stream().map(Group::new).toList();
+    List<Group> byLoad =
+        pulls.stream().collect(Collectors.groupingBy(Pull::loadKg)).values().stream()
+            .map(Group::new)
+            .toList();
     double friction = friction(byLoad);
-    double moving = pulls.stream().mapToDouble(p -> still(p, friction, p.forceN()) / (Load.G * share) - p.loadKg()).average().orElseThrow();
+    double moving =
+        pulls.stream()
+            .mapToDouble(p -> still(p, friction, p.forceN()) / (Load.G * share) - p.loadKg())
+            .average()
+            .orElseThrow();
     Map<String, Double> values = new LinkedHashMap<>();
     values.put(mass, Equipment.detail(itemId, mass).allowed().check("pulls.mass", moving));
     List<String> notes = new ArrayList<>();
     if (hasBothWays(byLoad)) {
-      values.put("friction", Equipment.detail(itemId, "friction").allowed().check("pulls.friction", friction));
+      values.put(
+          "friction",
+          Equipment.detail(itemId, "friction").allowed().check("pulls.friction", friction));
     } else {
       notes.add("Friction is not known: pull up and let down slowly at one place at least.");
     }
@@ -124,7 +173,16 @@ public record ResistanceFit(Map<String, Double> values, List<Point> points, Stri
       notes.add("The angle is still generic; the mass hangs on it.");
     }
     double generic = Equipment.detail(itemId, mass).usual();
-    List<Point> points = pulls.stream().map(p -> new Point(p.at(), still(p, friction, p.forceN()), (moving + p.loadKg()) * Load.G * share, (generic + p.loadKg()) * Load.G * share)).toList();
+    List<Point> points =
+        pulls.stream()
+            .map(
+                p ->
+                    new Point(
+                        p.at(),
+                        still(p, friction, p.forceN()),
+                        (moving + p.loadKg()) * Load.G * share,
+                        (generic + p.loadKg()) * Load.G * share))
+            .toList();
     return finish(values, points, "N", notes);
   }
 
@@ -142,10 +200,27 @@ public record ResistanceFit(Map<String, Double> values, List<Point> points, Stri
     return isTrack(itemId) ? Math.cos(angle) : Math.sin(angle);
   }
 
-  private static ResistanceFit finish(Map<String, Double> values, List<Point> points, String unit, List<String> notes) {
-    double fit = Math.sqrt(points.stream().mapToDouble(p -> Math.pow(p.measured() / p.fitted() - 1, 2)).average().orElse(0));
-    double generic = Math.sqrt(points.stream().mapToDouble(p -> Math.pow(p.measured() / p.generic() - 1, 2)).average().orElse(0));
-    return new ResistanceFit(java.util.Collections.unmodifiableMap(values), points, unit, fit, generic, List.copyOf(notes));
+  private static ResistanceFit finish(
+      Map<String, Double> values, List<Point> points, String unit, List<String> notes) {
+    double fit =
+        Math.sqrt(
+            points.stream()
+                .mapToDouble(p -> Math.pow(p.measured() / p.fitted() - 1, 2))
+                .average()
+                .orElse(0));
+    double generic =
+        Math.sqrt(
+            points.stream()
+                .mapToDouble(p -> Math.pow(p.measured() / p.generic() - 1, 2))
+                .average()
+                .orElse(0));
+    return new ResistanceFit(
+        java.util.Collections.unmodifiableMap(values),
+        points,
+        unit,
+        fit,
+        generic,
+        List.copyOf(notes));
   }
 
   /** Moment over the weight on the stack, m. */
@@ -163,7 +238,14 @@ public record ResistanceFit(Map<String, Double> values, List<Point> points, Stri
 
   /** Mean share over the places at which both ways were read; zero where nowhere. */
   private static double friction(List<Group> places) {
-    return places.stream().filter(Group::hasBothWays).mapToDouble(g -> (g.mean(Direction.UP) - g.mean(Direction.DOWN)) / (g.mean(Direction.UP) + g.mean(Direction.DOWN))).average().orElse(0);
+    return places.stream()
+        .filter(Group::hasBothWays)
+        .mapToDouble(
+            g ->
+                (g.mean(Direction.UP) - g.mean(Direction.DOWN))
+                    / (g.mean(Direction.UP) + g.mean(Direction.DOWN)))
+        .average()
+        .orElse(0);
   }
 
   private static boolean hasBothWays(List<Group> places) {
@@ -181,12 +263,17 @@ public record ResistanceFit(Map<String, Double> values, List<Point> points, Stri
     }
 
     boolean hasBothWays() {
-      return pulls.stream().anyMatch(p -> p.direction() == Direction.UP) && pulls.stream().anyMatch(p -> p.direction() == Direction.DOWN);
+      return pulls.stream().anyMatch(p -> p.direction() == Direction.UP)
+          && pulls.stream().anyMatch(p -> p.direction() == Direction.DOWN);
     }
 
     /** Mean moment over weight on a lever, plain force on a rail. */
     double mean(Direction d) {
-      return pulls.stream().filter(p -> p.direction() == d).mapToDouble(p -> p.leverM() > 0 ? ratio(p) : p.forceN()).average().orElseThrow();
+      return pulls.stream()
+          .filter(p -> p.direction() == d)
+          .mapToDouble(p -> p.leverM() > 0 ? ratio(p) : p.forceN())
+          .average()
+          .orElseThrow();
     }
   }
 }

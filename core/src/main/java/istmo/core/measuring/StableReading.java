@@ -6,12 +6,15 @@ import java.util.Deque;
 import java.util.Optional;
 
 /**
- * Finds the moment at which a stream of readings stands still: at least {@link #LEAST} readings over at least {@link #WINDOW_MS}, their standard deviation within what the gauge calls still. A gap longer than {@link #GAP_MS} is a dropout
- * and begins anew. Not safe for several threads at once.
+ * Finds the moment at which a stream of readings stands still: at least {@link #LEAST} readings
+ * over at least {@link #WINDOW_MS}, their standard deviation within what the gauge calls still. A
+ * gap longer than {@link #GAP_MS} is a dropout and begins anew. Not safe for several threads at
+ * once.
  */
 public final class StableReading {
   /** Time that a reading has to stand still, ms. */
   public static final long WINDOW_MS = 1000;
+
   /** Longest time between two readings, ms. */
   public static final long GAP_MS = 1500;
 
@@ -38,7 +41,10 @@ public final class StableReading {
     this.gauge = gauge;
   }
 
-  /** Takes one reading, in the unit inside; its time in ms on the gadget's own clock, which must go forward. */
+  /**
+   * Takes one reading, in the unit inside; its time in ms on the gadget's own clock, which must go
+   * forward.
+   */
   public void take(long atMs, double value) {
     if (!Double.isFinite(value)) {
       throw new InvalidInput("value", "must be a number");
@@ -70,9 +76,13 @@ public final class StableReading {
       return Optional.empty();
     }
     double mean = window.stream().mapToDouble(Sample::value).average().orElseThrow();
-    double variance = window.stream().mapToDouble(s -> (s.value - mean) * (s.value - mean)).sum() / (window.size() - 1);
+    double variance =
+        window.stream().mapToDouble(s -> (s.value - mean) * (s.value - mean)).sum()
+            / (window.size() - 1);
     double spread = Math.sqrt(variance);
-    return spread <= gauge.stillness(mean) ? Optional.of(new Stable(mean, spread)) : Optional.empty();
+    return spread <= gauge.stillness(mean)
+        ? Optional.of(new Stable(mean, spread))
+        : Optional.empty();
   }
 
   /** The value that stands still now, if one does. */

@@ -7,7 +7,9 @@ import istmo.core.movement.Load;
 import java.util.Random;
 
 /**
- * Invented gadgets on an invented machine, for practice and for tests: what a hanging scale, an inclinometer or a tape would send, with swing, noise and a dropout. The truth behind them is known.
+ * Invented gadgets on an invented machine, for practice and for tests: what a hanging scale, an
+ * inclinometer or a tape would send, with swing, noise and a dropout. The truth behind them is
+ * known.
  */
 public final class StandIn {
   /** Time between two readings, ms. */
@@ -24,33 +26,52 @@ public final class StandIn {
   private final double truth;
   private final Random random;
 
-  /** @param truth what the gadget would show at rest, in the gauge's unit inside */
+  /**
+   * @param truth what the gadget would show at rest, in the gauge's unit inside
+   */
   public StandIn(Gauge gauge, double truth, long seed) {
     this.gauge = gauge;
     this.truth = truth;
     this.random = new Random(seed);
   }
 
-  /** Effective lever of the invented cam, m, at a knee bend, deg: strong in the middle, weak where the knee is bent most. */
+  /**
+   * Effective lever of the invented cam, m, at a knee bend, deg: strong in the middle, weak where
+   * the knee is bent most.
+   */
   public static double cam(double atDeg) {
     return 0.19 * (0.72 + 0.45 * Math.sin(Math.toRadians(Math.min(180, 25 + atDeg))));
   }
 
-  /** What a scale would show, N: on a lever machine at an angle and a lever arm, on a rail or track along it. */
+  /**
+   * What a scale would show, N: on a lever machine at an angle and a lever arm, on a rail or track
+   * along it.
+   */
   public static double forceN(String itemId, Place place, Pull p) {
-    double way = p.direction() == Direction.UP ? 1 + FRICTION : p.direction() == Direction.DOWN ? 1 - FRICTION : 1;
+    double way =
+        p.direction() == Direction.UP
+            ? 1 + FRICTION
+            : p.direction() == Direction.DOWN ? 1 - FRICTION : 1;
     double weight = p.loadKg() * Load.G;
-    return way * (ResistanceFit.onLever(itemId) ? cam(p.at()) * weight / Math.max(SHORTEST_LEVER_M, p.leverM()) : (emptyKg(itemId) * Load.G + weight) * ResistanceFit.alongTravel(itemId, place));
+    return way
+        * (ResistanceFit.onLever(itemId)
+            ? cam(p.at()) * weight / Math.max(SHORTEST_LEVER_M, p.leverM())
+            : (emptyKg(itemId) * Load.G + weight) * ResistanceFit.alongTravel(itemId, place));
   }
 
   private static double emptyKg(String itemId) {
     return Equipment.get(itemId).load() == Equipment.LoadKind.SLED ? SLED_KG : TRACK_BAR_KG;
   }
 
-  /** The reading at a time, ms, since it began: swings at first, then stands still but for noise. */
+  /**
+   * The reading at a time, ms, since it began: swings at first, then stands still but for noise.
+   */
   public double reading(long atMs) {
-    double size = gauge == Gauge.FORCE ? 0.15 * Math.abs(truth) + 5 : gauge == Gauge.ANGLE ? 4 : 0.01;
+    double size =
+        gauge == Gauge.FORCE ? 0.15 * Math.abs(truth) + 5 : gauge == Gauge.ANGLE ? 4 : 0.01;
     double noise = gauge == Gauge.FORCE ? 0.5 : gauge == Gauge.ANGLE ? 0.1 : 0.0003;
-    return truth + size * Math.exp(-atMs / SWING_MS) * Math.cos(atMs / PERIOD_MS) + noise * random.nextGaussian();
+    return truth
+        + size * Math.exp(-atMs / SWING_MS) * Math.cos(atMs / PERIOD_MS)
+        + noise * random.nextGaussian();
   }
 }

@@ -12,13 +12,16 @@ import java.util.Locale;
 import java.util.Optional;
 
 /**
- * From a body, a family with its set-up and a load rule to posture over the range, moments, strength limit with its limiters, and load sharing. Holds the workspaces for one body; one thread.
+ * From a body, a family with its set-up and a load rule to posture over the range, moments,
+ * strength limit with its limiters, and load sharing. Holds the workspaces for one body; one
+ * thread.
  */
 public final class Analyser {
   /** Points of the range, evenly spaced, unless said otherwise. */
   public static final int POINTS = 21;
 
   private static final double REPETITION_TOLERANCE = 0.01;
+
   /** First guess of what share of the limit a repetition more costs. */
   private static final double FALL_A_REPETITION = 0.026;
 
@@ -29,6 +32,7 @@ public final class Analyser {
   private final FreshLimit fresh;
   private final LoadSharing sharing;
   private final SetSimulation simulation;
+
   /** The load of the rested run that the simulation holds, NaN for none, and its repetitions. */
   private double simulatedKg = Double.NaN;
 
@@ -38,7 +42,10 @@ public final class Analyser {
     this(body, new Musculature(body));
   }
 
-  /** With other muscles than the standard ones; {@code musculature} must be this body's, and is used up by this analyser. */
+  /**
+   * With other muscles than the standard ones; {@code musculature} must be this body's, and is used
+   * up by this analyser.
+   */
   public Analyser(Body body, Musculature musculature) {
     this.body = body;
     this.musculature = musculature;
@@ -60,7 +67,10 @@ public final class Analyser {
       double limit = fresh.limit(family, setup, limits);
       if (!(limit > 0)) {
         int weakest = weakest(limits);
-        return new CannotAnalyse(weakest / (POINTS - 1.0), "Body weight alone is more than this posture can hold.", String.format(Locale.ROOT, "about %.0f kg of help", -limit));
+        return new CannotAnalyse(
+            weakest / (POINTS - 1.0),
+            "Body weight alone is more than this posture can hold.",
+            String.format(Locale.ROOT, "about %.0f kg of help", -limit));
       }
       List<Limiter> limiters = fresh.limiters(family, setup, limits, limit);
       double working = working(family, setup, rule, tempo, limit);
@@ -75,21 +85,34 @@ public final class Analyser {
         points.add(point(posture, limits[k], working));
         tuck = Math.max(tuck, posture.angle(Coordinate.LUMBAR_FLEXION));
       }
-      Optional<AnalysisPoint> unheld = points.stream().filter(p -> p.worstResidualNm() > SetSimulation.FAILED_NM).findFirst();
+      Optional<AnalysisPoint> unheld =
+          points.stream().filter(p -> p.worstResidualNm() > SetSimulation.FAILED_NM).findFirst();
       if (unheld.isPresent() && working < limit) {
-        return new CannotAnalyse(unheld.get().posture().phase(), String.format(Locale.ROOT, "%.0f kg is too light to be held in balance here.", working), "more load, or less help");
+        return new CannotAnalyse(
+            unheld.get().posture().phase(),
+            String.format(Locale.ROOT, "%.0f kg is too light to be held in balance here.", working),
+            "more load, or less help");
       }
       if (tuck > Math.toRadians(1)) {
-        notes.add(String.format(Locale.ROOT, "The pelvis tucks by %.0f° at the bottom.", Math.toDegrees(tuck)));
+        notes.add(
+            String.format(
+                Locale.ROOT, "The pelvis tucks by %.0f° at the bottom.", Math.toDegrees(tuck)));
       }
       if (working > limit * 1.001) {
-        notes.add(String.format(Locale.ROOT, "%.0f kg is above the fresh limit of %.0f kg.", working, limit));
+        notes.add(
+            String.format(
+                Locale.ROOT, "%.0f kg is above the fresh limit of %.0f kg.", working, limit));
       }
       SimulatedSet set = set(family, setup, working, tempo, null);
       if (working == 0) {
-        notes.add(String.format(Locale.ROOT, "Body weight alone ends it after %.0f repetitions.", Math.floor(set.repetitions())));
+        notes.add(
+            String.format(
+                Locale.ROOT,
+                "Body weight alone ends it after %.0f repetitions.",
+                Math.floor(set.repetitions())));
       }
-      return new Analysis(limit, working, weakest(limits) / (POINTS - 1.0), limiters, set, points, notes);
+      return new Analysis(
+          limit, working, weakest(limits) / (POINTS - 1.0), limiters, set, points, notes);
     } catch (NoPosture e) {
       return new CannotAnalyse(e.phase, e.impossible.reason(), e.impossible.missing());
     }
@@ -107,7 +130,8 @@ public final class Analyser {
     double[] limits = new double[POINTS];
     try {
       double limit = fresh.limit(family, setup, limits);
-      return Optional.of(new Fresh(limit, limit > 0 ? fresh.limiters(family, setup, limits, limit) : List.of()));
+      return Optional.of(
+          new Fresh(limit, limit > 0 ? fresh.limiters(family, setup, limits, limit) : List.of()));
     } catch (NoPosture e) {
       return Optional.empty();
     }
@@ -123,13 +147,20 @@ public final class Analyser {
     return loadFor(family, setup, ((LoadRule.Repetitions) rule).repetitions(), tempo, limit);
   }
 
-  /** The load that gives so many repetitions, kg: a root between nothing and the fresh limit, by secants kept inside a bracket; nothing where body weight alone gives fewer. Where the posture cannot be taken with so little, that is thrown. */
+  /**
+   * The load that gives so many repetitions, kg: a root between nothing and the fresh limit, by
+   * secants kept inside a bracket; nothing where body weight alone gives fewer. Where the posture
+   * cannot be taken with so little, that is thrown.
+   */
   private double loadFor(Family family, Setup setup, int repetitions, Tempo tempo, double limit) {
     double low = 0;
     double high = limit;
     double before = limit;
     double atBefore = 1 - repetitions;
-    if (atBefore >= 0 || fresh.balanceEnds() && repetitions(family, setup, limit, tempo, null) >= repetitions) { // what balance ends, strength may hold for long
+    if (atBefore >= 0
+        || fresh.balanceEnds()
+            && repetitions(family, setup, limit, tempo, null)
+                >= repetitions) { // what balance ends, strength may hold for long
       return limit;
     }
     NoPosture tooLight = null; // what stands in the way at the low end of the bracket
@@ -167,14 +198,25 @@ public final class Analyser {
     throw new IllegalStateException("the load for " + repetitions + " repetitions was not found");
   }
 
-  /** Repetitions to failure; the run stays in the simulation, and is not repeated for the load that it is at. */
-  private double repetitions(Family family, Setup setup, double loadKg, Tempo tempo, double[] start) {
+  /**
+   * Repetitions to failure; the run stays in the simulation, and is not repeated for the load that
+   * it is at.
+   */
+  private double repetitions(
+      Family family, Setup setup, double loadKg, Tempo tempo, double[] start) {
     if (loadKg != simulatedKg || start != null) {
       simulatedKg = Double.NaN;
       for (int k = 0; k < SetSimulation.POINTS; k++) {
-        simulation.set(k, NoPosture.orPosture(body, family, setup, k / (SetSimulation.POINTS - 1.0), loadKg));
+        simulation.set(
+            k, NoPosture.orPosture(body, family, setup, k / (SetSimulation.POINTS - 1.0), loadKg));
       }
-      simulatedRepetitions = simulation.run(loadKg, tempo, family.legs(setup), Grip.enduranceS(loadKg / Grip.limitKg(body, family, setup)), start);
+      simulatedRepetitions =
+          simulation.run(
+              loadKg,
+              tempo,
+              family.legs(setup),
+              Grip.enduranceS(loadKg / Grip.limitKg(body, family, setup)),
+              start);
       simulatedKg = start == null ? loadKg : Double.NaN;
     }
     return simulatedRepetitions;
@@ -192,7 +234,10 @@ public final class Analyser {
     return simulation.result(loadKg, done, gaveOut);
   }
 
-  /** What has given out when a set ended: capacity lost times sensitivity, phases that nearly tie blended. */
+  /**
+   * What has given out when a set ended: capacity lost times sensitivity, phases that nearly tie
+   * blended.
+   */
   private List<Limiter> gaveOut(Family family, Setup setup, double loadKg, double[] left) {
     int columns = equilibrium.muscles + 2;
     double[][] sensitivity = new double[SetSimulation.POINTS][columns];
@@ -207,7 +252,10 @@ public final class Analyser {
     }
     double[] kg = LimiterShares.blended(limits, sensitivity);
     double sum = Arrays.stream(kg).sum();
-    return sum > 0 ? LimiterShares.named(musculature.muscles(), Arrays.stream(kg).map(v -> v / sum).toArray(), kg) : List.of();
+    return sum > 0
+        ? LimiterShares.named(
+            musculature.muscles(), Arrays.stream(kg).map(v -> v / sum).toArray(), kg)
+        : List.of();
   }
 
   /** A drop set: each load to failure with what the last left, without rest. */
@@ -246,7 +294,18 @@ public final class Analyser {
       }
     }
     double back = posture.carried().contains(Coordinate.LUMBAR_FLEXION) ? sharing.value(n) : 0;
-    return new AnalysisPoint(posture, limit, external, activation, length, active, passive, arms, back, sharing.contactNm(), residual);
+    return new AnalysisPoint(
+        posture,
+        limit,
+        external,
+        activation,
+        length,
+        active,
+        passive,
+        arms,
+        back,
+        sharing.contactNm(),
+        residual);
   }
 
   private static int weakest(double[] limits) {

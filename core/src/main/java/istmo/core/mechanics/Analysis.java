@@ -15,7 +15,15 @@ import java.util.function.Predicate;
  * @param points from top (phase 0) to bottom (phase 1), evenly spaced
  * @param notes what the coach should know, each once
  */
-public record Analysis(double limitKg, double workingKg, double stickingPhase, List<Limiter> limiters, SimulatedSet set, List<AnalysisPoint> points, List<String> notes) implements AnalysisResult {
+public record Analysis(
+    double limitKg,
+    double workingKg,
+    double stickingPhase,
+    List<Limiter> limiters,
+    SimulatedSet set,
+    List<AnalysisPoint> points,
+    List<String> notes)
+    implements AnalysisResult {
   public Analysis {
     limiters = List.copyOf(limiters);
     points = List.copyOf(points);
@@ -26,13 +34,19 @@ public record Analysis(double limitKg, double workingKg, double stickingPhase, L
     return points.stream().mapToDouble(AnalysisPoint::worstResidualNm).max().orElse(0);
   }
 
-  /** Length that a muscle gains or loses over the range by the movement of one joint, at the points where {@code counts} holds, m. */
+  /**
+   * Length that a muscle gains or loses over the range by the movement of one joint, at the points
+   * where {@code counts} holds, m.
+   */
   public double lengthChangeM(int muscle, Coordinate joint, Predicate<AnalysisPoint> counts) {
     double sum = 0;
     for (int k = 1; k < points.size(); k++) {
       AnalysisPoint p = points.get(k);
       if (counts.test(p)) {
-        sum += Math.abs(p.momentArmM()[muscle][joint.ordinal()] * (p.posture().angle(joint) - points.get(k - 1).posture().angle(joint)));
+        sum +=
+            Math.abs(
+                p.momentArmM()[muscle][joint.ordinal()]
+                    * (p.posture().angle(joint) - points.get(k - 1).posture().angle(joint)));
       }
     }
     return sum;

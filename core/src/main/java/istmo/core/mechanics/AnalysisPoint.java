@@ -6,15 +6,19 @@ import istmo.core.movement.Posture;
 /**
  * One point of the repetition at the working load.
  *
- * @param limitKg load that could just be held here; {@link StrengthLimit#HIGHEST_KG} for more than that
- * @param externalNm moment of loads about each coordinate in its positive direction, N m; muscles supply the opposite
+ * @param limitKg load that could just be held here; {@link StrengthLimit#HIGHEST_KG} for more than
+ *     that
+ * @param externalNm moment of loads about each coordinate in its positive direction, N m; muscles
+ *     supply the opposite
  * @param activation of each muscle, 0 to 1
  * @param fibreLength of each muscle over optimal
- * @param activeTension active tension of each muscle over its peak force: activation times force-length factor
+ * @param activeTension active tension of each muscle over its peak force: activation times
+ *     force-length factor
  * @param passiveTension passive tension over peak force
  * @param momentArmM [muscle][leg coordinate], m
  * @param backActivation of the lower back, 0 to 1; zero where the back is supported
- * @param contactNm moment of contact forces that statics does not settle, and of the rotation reserve, about each coordinate, N m: supplied = muscles + contacts + residual
+ * @param contactNm moment of contact forces that statics does not settle, and of the rotation
+ *     reserve, about each coordinate, N m: supplied = muscles + contacts + residual
  * @param residualNm moment left unbalanced about each coordinate, N m
  */
 public record AnalysisPoint(

@@ -5,4 +5,5 @@ package istmo.core.mechanics;
  *
  * @param phase where in the range, 0 top to 1 bottom
  */
-public record CannotAnalyse(double phase, String reason, String missing) implements AnalysisResult {}
+public record CannotAnalyse(double phase, String reason, String missing)
+    implements AnalysisResult {}

@@ -9,16 +9,24 @@ import istmo.core.quantity.Vec3;
 import java.util.List;
 
 /**
- * The balance of moments at one posture, linear in everything unknown: A x = b0 + W b1, rows the carried coordinates, x the activations (0..1) of muscles, of the back and trunk, and what free contacts do as a share of their bound.
+ * The balance of moments at one posture, linear in everything unknown: A x = b0 + W b1, rows the
+ * carried coordinates, x the activations (0..1) of muscles, of the back and trunk, and what free
+ * contacts do as a share of their bound.
  *
- * <p>External moment about coordinate j: e_j . sum over loads distal to j of [(p - J) x F + M]; for the lower back, over loads above it. A workspace: {@link #set} overwrites it.
+ * <p>External moment about coordinate j: e_j . sum over loads distal to j of [(p - J) x F + M]; for
+ * the lower back, over loads above it. A workspace: {@link #set} overwrites it.
  */
 public final class Equilibrium {
   /** Trunk flexors over extensors by strength (trunk-strength literature, from memory). */
   private static final double ABDOMINAL_SHARE = 0.55;
+
   /** Hip rotation that capsule and small rotators add, N m (own estimate). */
   private static final double ROTATION_RESERVE_NM = 15;
-  /** Peak force per cross-section turns a moment into a cross-section for its price: 1 m2 of muscle at 5 cm. */
+
+  /**
+   * Peak force per cross-section turns a moment into a cross-section for its price: 1 m2 of muscle
+   * at 5 cm.
+   */
   private static final double NM_PER_M2 = Musculature.SPECIFIC_TENSION * 0.05;
 
   /** Columns beside muscles: back, abdominals, rotation reserve; then free contacts. */
@@ -33,13 +41,16 @@ public final class Equilibrium {
   int columns;
   final int[] rowOf = new int[Coordinate.ALL];
   final Coordinate[] coordinate = new Coordinate[Coordinate.ALL];
+
   /** A[row][column], N m at the column's full amount; free contacts hold moment per unit of x. */
   final double[][] a;
 
   /** The columns of rested muscles, back and trunk. */
   private final double[][] rested;
+
   final double[] b0 = new double[Coordinate.ALL];
   final double[] b1 = new double[Coordinate.ALL];
+
   /** Price weight of each column: cross-section, m2. */
   final double[] weight;
 
@@ -133,7 +144,10 @@ public final class Equilibrium {
     }
   }
 
-  /** Leaves each muscle, the back and the trunk only a share of its rested active force, until the next {@link #set}. */
+  /**
+   * Leaves each muscle, the back and the trunk only a share of its rested active force, until the
+   * next {@link #set}.
+   */
   void tire(double[] capacity) {
     for (int r = 0; r < rows; r++) {
       for (int i = 0; i < muscles + 2; i++) {
@@ -166,7 +180,8 @@ public final class Equilibrium {
     if (!acts(contact.on(), c)) {
       return 0;
     }
-    return posture.axes()[c.ordinal()].dot(contact.at().minus(joint(posture, c)).cross(contact.direction()).plus(contact.couple()));
+    return posture.axes()[c.ordinal()].dot(
+        contact.at().minus(joint(posture, c)).cross(contact.direction()).plus(contact.couple()));
   }
 
   private static Vec3 joint(Posture p, Coordinate c) {
@@ -187,7 +202,10 @@ public final class Equilibrium {
     };
   }
 
-  /** Moment of external loads about a coordinate at load W, N m, in its positive direction; what muscles and passive tissue supply is the opposite. */
+  /**
+   * Moment of external loads about a coordinate at load W, N m, in its positive direction; what
+   * muscles and passive tissue supply is the opposite.
+   */
   public double externalNm(Coordinate c, double loadKg) {
     return external0[c.ordinal()] + loadKg * external1[c.ordinal()];
   }

@@ -8,17 +8,30 @@ import istmo.core.movement.Setup;
 import java.util.Arrays;
 import java.util.List;
 
-/** The largest load that rested muscles hold through the whole range, and what limits it. Shares the workspaces of its {@link Analyser}. */
+/**
+ * The largest load that rested muscles hold through the whole range, and what limits it. Shares the
+ * workspaces of its {@link Analyser}.
+ */
 final class FreshLimit {
   static final double LOAD_TOLERANCE_KG = 0.02;
   private static final double FIRST_GUESS_KG = 100;
+
   /** Rounds after which the search halves what is left: one end of the secants can stick. */
   private static final int PATIENCE = 25;
-  /** Phases whose limit is more than this many times the smallest do not decide it at a nearby load; a last look at all phases makes sure. */
+
+  /**
+   * Phases whose limit is more than this many times the smallest do not decide it at a nearby load;
+   * a last look at all phases makes sure.
+   */
   private static final double FOLLOWED = 1.15;
+
   /** Phases that could decide with a weaker back. */
   private static final double NEAR = 1.5;
-  /** Backs of a quarter more and a fifth less strength than stated, and how much each counts (own estimate of what is not known). */
+
+  /**
+   * Backs of a quarter more and a fifth less strength than stated, and how much each counts (own
+   * estimate of what is not known).
+   */
   private static final double[] BACK_FACTORS = {0.8, 1, 1.25};
 
   private static final double[] BACK_WEIGHTS = {0.25, 0.5, 0.25};
@@ -39,7 +52,10 @@ final class FreshLimit {
     this.strength = strength;
   }
 
-  /** Whether the last limit was where the load could not be balanced any more, before strength failed. */
+  /**
+   * Whether the last limit was where the load could not be balanced any more, before strength
+   * failed.
+   */
   boolean balanceEnds() {
     return balanceEnds;
   }
@@ -58,14 +74,17 @@ final class FreshLimit {
   }
 
   /**
-   * Largest load that every phase holds. Where the posture depends on the load, the load at which limit and load agree: a root, found by a bracketed secant (plain substitution oscillates for the Romanian deadlift).
+   * Largest load that every phase holds. Where the posture depends on the load, the load at which
+   * limit and load agree: a root, found by a bracketed secant (plain substitution oscillates for
+   * the Romanian deadlift).
    */
   private double held(Family family, Setup setup, double[] limits) {
     balanceEnds = false;
     if (!family.balances()) {
       return smallest(family, setup, limits, 0, Double.POSITIVE_INFINITY);
     }
-    double ceiling = Double.POSITIVE_INFINITY; // after a first look, only phases near the smallest are followed
+    double ceiling =
+        Double.POSITIVE_INFINITY; // after a first look, only phases near the smallest are followed
     double low = Double.NaN;
     double atLow = Double.NaN;
     double high = Double.NaN;
@@ -82,7 +101,9 @@ final class FreshLimit {
           f = g - x;
         }
       } catch (NoPosture e) {
-        if (!Double.isNaN(high) && !balanceEnds) { // too light for this posture, which a heavier load steadies: the limit lies above
+        if (!Double.isNaN(high)
+            && !balanceEnds) { // too light for this posture, which a heavier load steadies: the
+          // limit lies above
           low = x;
           atLow = x + 1;
           if (high - low < LOAD_TOLERANCE_KG) {
@@ -135,14 +156,20 @@ final class FreshLimit {
         }
         double secant = low + (high - low) * atLow / (atLow - atHigh);
         double margin = 0.02 * (high - low);
-        x = round > PATIENCE ? 0.5 * (low + high) : Math.max(low + margin, Math.min(high - margin, secant));
+        x =
+            round > PATIENCE
+                ? 0.5 * (low + high)
+                : Math.max(low + margin, Math.min(high - margin, secant));
       }
     }
     throw new IllegalStateException("the load at which posture and limit agree was not found");
   }
 
-  /** The smallest limit at a load; phases whose limit was above {@code ceiling} last time keep it. */
-  private double smallest(Family family, Setup setup, double[] limits, double loadKg, double ceiling) {
+  /**
+   * The smallest limit at a load; phases whose limit was above {@code ceiling} last time keep it.
+   */
+  private double smallest(
+      Family family, Setup setup, double[] limits, double loadKg, double ceiling) {
     double least = StrengthLimit.HIGHEST_KG;
     for (int k = 0; k < limits.length; k++) {
       if (limits[k] > ceiling) {
@@ -157,17 +184,25 @@ final class FreshLimit {
   private double limitAt(Family family, Setup setup, double phase, double loadKg) {
     equilibrium.set(NoPosture.orPosture(body, family, setup, phase, loadKg));
     if (!strength.solve()) {
-      throw new NoPosture(phase, new Impossible(Impossible.Limit.GEOMETRY, "No load in a sensible range can be held here.", "another set-up"));
+      throw new NoPosture(
+          phase,
+          new Impossible(
+              Impossible.Limit.GEOMETRY,
+              "No load in a sensible range can be held here.",
+              "another set-up"));
     }
     return strength.limitKg();
   }
 
   /**
-   * Shares of what limits, at the sticking point. How strong a back is, is known least of all, so the shares are a mean over a weaker, the stated and a stronger back; phases that nearly tie are blended.
+   * Shares of what limits, at the sticking point. How strong a back is, is known least of all, so
+   * the shares are a mean over a weaker, the stated and a stronger back; phases that nearly tie are
+   * blended.
    */
   List<Limiter> limiters(Family family, Setup setup, double[] fresh, double limit) {
     if (balanceEnds || gripEnds) {
-      return List.of(new Limiter(gripEnds ? Limiter.GRIP : Limiter.BALANCE, 1, gripEnds ? limit / 100 : 0));
+      return List.of(
+          new Limiter(gripEnds ? Limiter.GRIP : Limiter.BALANCE, 1, gripEnds ? limit / 100 : 0));
     }
     int columns = equilibrium.muscles + 2;
     int phases = fresh.length;

@@ -4,7 +4,10 @@ import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.Setup;
 
-/** Hands that hold a hanging weight without straps, all through the set, without a rest between its repetitions. A set that follows at once begins with fresh hands here, which no hands are. */
+/**
+ * Hands that hold a hanging weight without straps, all through the set, without a rest between its
+ * repetitions. A set that follows at once begins with fresh hands here, which no hands are.
+ */
 final class Grip {
   private Grip() {}
 
@@ -14,12 +17,16 @@ final class Grip {
   }
 
   /**
-   * How long a muscle holds a share of its largest force, s (Rohmert 1960, from memory): -1.5 + 2.1/f - 0.6/f^2 + 0.1/f^3 min, 6 s at the whole; without end from where the curve has its asymptote, 0.15.
+   * How long a muscle holds a share of its largest force, s (Rohmert 1960, from memory): -1.5 +
+   * 2.1/f - 0.6/f^2 + 0.1/f^3 min, 6 s at the whole; without end from where the curve has its
+   * asymptote, 0.15.
    */
   static double enduranceS(double share) {
     if (share <= 0.15) {
       return Double.POSITIVE_INFINITY;
     }
-    return share > 1 ? 0 : 60 * (-1.5 + 2.1 / share - 0.6 / (share * share) + 0.1 / (share * share * share));
+    return share > 1
+        ? 0
+        : 60 * (-1.5 + 2.1 / share - 0.6 / (share * share) + 0.1 / (share * share * share));
   }
 }

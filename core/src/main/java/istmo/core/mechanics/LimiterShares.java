@@ -7,9 +7,15 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 
-/** From sensitivities of the limit over the phases of a repetition to named shares. Columns are the muscles, then extensors and flexors of the lower back. */
+/**
+ * From sensitivities of the limit over the phases of a repetition to named shares. Columns are the
+ * muscles, then extensors and flexors of the lower back.
+ */
 final class LimiterShares {
-  /** Sensitivities of phases whose limit is within about this share of the smallest are blended, so that limiters do not jump where two phases tie. */
+  /**
+   * Sensitivities of phases whose limit is within about this share of the smallest are blended, so
+   * that limiters do not jump where two phases tie.
+   */
   private static final double TIE = 0.02;
 
   private LimiterShares() {}
@@ -38,7 +44,10 @@ final class LimiterShares {
     double named = Arrays.stream(share).filter(v -> v > 0.005).sum();
     for (int j = 0; j < share.length; j++) {
       if (share[j] > 0.005) {
-        String id = j < muscles.size() ? muscles.get(j).id() : j == muscles.size() ? Regions.LOWER_BACK : "ABDOMINALS";
+        String id =
+            j < muscles.size()
+                ? muscles.get(j).id()
+                : j == muscles.size() ? Regions.LOWER_BACK : "ABDOMINALS";
         result.add(new Limiter(id, share[j] / named, kg[j] / 100));
       }
     }

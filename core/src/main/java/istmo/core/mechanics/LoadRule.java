@@ -22,7 +22,10 @@ public sealed interface LoadRule {
     }
   }
 
-  /** The load that gives so many repetitions to failure: what compares exercises of which some lift the body too (docs/model.md, 8). */
+  /**
+   * The load that gives so many repetitions to failure: what compares exercises of which some lift
+   * the body too (docs/model.md, 8).
+   */
   record Repetitions(int repetitions) implements LoadRule {
     public static final Allowed REPETITIONS = new Allowed(1, 40, "repetitions");
 

@@ -4,11 +4,15 @@ import istmo.core.anatomy.Coordinate;
 import java.util.Arrays;
 
 /**
- * How muscles share a load: least sum of w(a^3/3 + eps a^2/2) with w the cross-section (Crowninshield and Brand 1981 for the exponent; the price is additive, so a muscle cut in two shares as one), activations in 0..1, free contacts
- * within their bounds at a small quadratic price, and a residual moment at price 1/(2 rho).
+ * How muscles share a load: least sum of w(a^3/3 + eps a^2/2) with w the cross-section
+ * (Crowninshield and Brand 1981 for the exponent; the price is additive, so a muscle cut in two
+ * shares as one), activations in 0..1, free contacts within their bounds at a small quadratic
+ * price, and a residual moment at price 1/(2 rho).
  *
- * <p>Solved in the dual, at most six unknowns: every column answers a price vector lam in closed form, and a semismooth Newton method with line search and damping finds the lam for which A x(lam) + rho lam = b. The residual that is left is
- * rho lam, and it is reported. No allocation per solve. A workspace.
+ * <p>Solved in the dual, at most six unknowns: every column answers a price vector lam in closed
+ * form, and a semismooth Newton method with line search and damping finds the lam for which A
+ * x(lam) + rho lam = b. The residual that is left is rho lam, and it is reported. No allocation per
+ * solve. A workspace.
  */
 public final class LoadSharing {
   /** Price of a residual, per (N m)^2, is 1 / (2 RHO) with weights in cm2. */
@@ -27,11 +31,19 @@ public final class LoadSharing {
   private static final int SEARCH_STEPS = 45;
   private static final int MOST_ROUNDS = 300;
   private static final double TOLERANCE = 1e-9;
-  /** Residual, as a share of the greatest moment, below which rounding of the dual function can hide descent: cheap contacts make it steep. */
+
+  /**
+   * Residual, as a share of the greatest moment, below which rounding of the dual function can hide
+   * descent: cheap contacts make it steep.
+   */
   private static final double ROUNDING = 1e-5;
 
   private final Equilibrium eq;
-  /** Columns of the equilibrium one after the other, always six rows: those that are not carried are zero, and stay so. */
+
+  /**
+   * Columns of the equilibrium one after the other, always six rows: those that are not carried are
+   * zero, and stay so.
+   */
   private final double[] column;
 
   private final double[] x;
@@ -59,7 +71,10 @@ public final class LoadSharing {
     Arrays.fill(lam, 0);
   }
 
-  /** Shares the moments of load W at the posture that the equilibrium is set to. Throws when it does not settle. */
+  /**
+   * Shares the moments of load W at the posture that the equilibrium is set to. Throws when it does
+   * not settle.
+   */
   public void solve(double loadKg) {
     int m = eq.rows;
     for (int r = 0; r < m; r++) {
@@ -109,7 +124,8 @@ public final class LoadSharing {
         next = lowest(m, descent);
         found = next <= value;
       }
-      if (norm <= ROUNDING * scale && !(found && next < value)) { // no further descent can be measured
+      if (norm <= ROUNDING * scale
+          && !(found && next < value)) { // no further descent can be measured
         evaluate(lam);
         return;
       }
@@ -133,8 +149,9 @@ public final class LoadSharing {
   }
 
   /**
-   * Value at the lowest point along the step, by halving on the slope: a cheap contact bends the function sharply where it changes sides, and a point just there shows its bend to the next Hessian, while a step that is merely cut short
-   * jumps over it again and again.
+   * Value at the lowest point along the step, by halving on the slope: a cheap contact bends the
+   * function sharply where it changes sides, and a point just there shows its bend to the next
+   * Hessian, while a step that is merely cut short jumps over it again and again.
    */
   private double lowest(int m, double descent) {
     double low = 0;
@@ -163,13 +180,19 @@ public final class LoadSharing {
     return x[column];
   }
 
-  /** Moment that is left unbalanced about a carried coordinate, N m; zero for one that is not carried. */
+  /**
+   * Moment that is left unbalanced about a carried coordinate, N m; zero for one that is not
+   * carried.
+   */
   public double residualNm(Coordinate c) {
     int r = eq.rowOf[c.ordinal()];
     return r < 0 ? 0 : RHO * lam[r];
   }
 
-  /** Moment of free contacts and of the rotation reserve about each coordinate, N m; zero for those not carried. A new array. */
+  /**
+   * Moment of free contacts and of the rotation reserve about each coordinate, N m; zero for those
+   * not carried. A new array.
+   */
   public double[] contactNm() {
     double[] moment = new double[Coordinate.ALL];
     for (int r = 0; r < eq.rows; r++) {
@@ -196,7 +219,13 @@ public final class LoadSharing {
     int activations = eq.muscles + 2;
     int base = 0;
     for (int j = 0; j < eq.columns; j++, base += ROWS) {
-      double g = column[base] * l0 + column[base + 1] * l1 + column[base + 2] * l2 + column[base + 3] * l3 + column[base + 4] * l4 + column[base + 5] * l5;
+      double g =
+          column[base] * l0
+              + column[base + 1] * l1
+              + column[base + 2] * l2
+              + column[base + 3] * l3
+              + column[base + 4] * l4
+              + column[base + 5] * l5;
       double xj;
       double cost;
       slope[j] = 0;
@@ -217,8 +246,11 @@ public final class LoadSharing {
         }
       } else { // two-sided or one-sided amount at a quadratic price
         double limit = bound[j];
-        boolean oneSided = j >= eq.muscles + Equilibrium.SOURCES && eq.freeOneSided[j - eq.muscles - Equilibrium.SOURCES];
-        double wj = (j == eq.muscles + 2 ? eq.weight[j] * WEIGHT_SCALE : CONTACT_WEIGHT) / (limit * limit);
+        boolean oneSided =
+            j >= eq.muscles + Equilibrium.SOURCES
+                && eq.freeOneSided[j - eq.muscles - Equilibrium.SOURCES];
+        double wj =
+            (j == eq.muscles + 2 ? eq.weight[j] * WEIGHT_SCALE : CONTACT_WEIGHT) / (limit * limit);
         if (limit <= 0) {
           xj = 0;
           cost = 0;

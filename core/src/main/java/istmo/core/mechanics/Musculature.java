@@ -11,24 +11,37 @@ import java.util.Optional;
 /**
  * The muscles of one person and their state at one posture.
  *
- * <p>One length potential per muscle, L(q) = -[I_hf(hf) + ha r_ha(hf) + hr r_hr(hf) + I_k(k) + I_a(a)] with I the integral of the tabulated arm, and every moment arm r = -dL/dq of it, so that the work of muscles is
- * exactly the work of moments. Active and passive force-length after Thelen (2003), with the fibre length l = l0 + kappa L / (lopt cos(pennation)). Equations: docs/model.md, 3.
+ * <p>One length potential per muscle, L(q) = -[I_hf(hf) + ha r_ha(hf) + hr r_hr(hf) + I_k(k) +
+ * I_a(a)] with I the integral of the tabulated arm, and every moment arm r = -dL/dq of it, so that
+ * the work of muscles is exactly the work of moments. Active and passive force-length after Thelen
+ * (2003), with the fibre length l = l0 + kappa L / (lopt cos(pennation)). Equations: docs/model.md,
+ * 3.
  *
  * <p>A workspace: {@link #at} overwrites the state; one thread, one calculator.
  */
 public final class Musculature {
-  /** Peak muscle stress, N/m2: 24 N/cm2 for all muscles, from the one fit to isometric curves (IsometricFitTest); physiological estimates run from 22 to 30, leg models often take 60. */
+  /**
+   * Peak muscle stress, N/m2: 24 N/cm2 for all muscles, from the one fit to isometric curves
+   * (IsometricFitTest); physiological estimates run from 22 to 30, leg models often take 60.
+   */
   public static final double SPECIFIC_TENSION = 24e4;
 
   /** Width of the active force-length curve (Thelen 2003). */
   private static final double ACTIVE_WIDTH = 0.45;
+
   /** Passive exponential shape and strain at peak isometric force (Thelen 2003). */
   private static final double PASSIVE_SHAPE = 5;
 
   private static final double PASSIVE_STRAIN = 0.6;
-  /** Dorsiflexion limit of the ankle for which that strain holds in the calf, rad: at their own limit, stiff and free ankles are stretched equally hard. */
+
+  /**
+   * Dorsiflexion limit of the ankle for which that strain holds in the calf, rad: at their own
+   * limit, stiff and free ankles are stretched equally hard.
+   */
   private static final double USUAL_DORSIFLEXION = Math.toRadians(36);
+
   private static final double SHORTEST = 0.35;
+
   /** Abduction and rotation beyond which the tabulated arms are not carried further, rad. */
   private static final double ABDUCTION_LIMIT = 0.9;
 
@@ -97,7 +110,9 @@ public final class Musculature {
       perMetre[i] = m.fibreShare() / (lopt * Math.cos(m.pennationRad()));
       sinPennation[i] = Math.sin(m.pennationRad());
       lengthAtZero[i] = m.lengthAtZero();
-      passiveStrain[i] = PASSIVE_STRAIN * (m.group().equals("calves") ? body.dorsiflexionLimitRad() / USUAL_DORSIFLEXION : 1);
+      passiveStrain[i] =
+          PASSIVE_STRAIN
+              * (m.group().equals("calves") ? body.dorsiflexionLimitRad() / USUAL_DORSIFLEXION : 1);
     }
   }
 
@@ -147,7 +162,11 @@ public final class Musculature {
       double sin = Math.min(0.8, sinPennation[i] / l);
       double cos = Math.sqrt(1 - sin * sin);
       activeFactor[i] = Math.exp(-(l - 1) * (l - 1) / ACTIVE_WIDTH);
-      passiveFactor[i] = l > 1 ? (Math.exp(PASSIVE_SHAPE * (l - 1) / passiveStrain[i]) - 1) / (Math.exp(PASSIVE_SHAPE) - 1) : 0;
+      passiveFactor[i] =
+          l > 1
+              ? (Math.exp(PASSIVE_SHAPE * (l - 1) / passiveStrain[i]) - 1)
+                  / (Math.exp(PASSIVE_SHAPE) - 1)
+              : 0;
       activeForce[i] = peakForce[i] * cos * activeFactor[i];
       passiveForce[i] = peakForce[i] * cos * passiveFactor[i];
     }
@@ -161,7 +180,10 @@ public final class Musculature {
     return n;
   }
 
-  /** Moment arm of muscle i about a leg coordinate, m; positive drives the coordinate in its positive direction. */
+  /**
+   * Moment arm of muscle i about a leg coordinate, m; positive drives the coordinate in its
+   * positive direction.
+   */
   public double arm(int i, Coordinate c) {
     return arm[i][c.ordinal()];
   }

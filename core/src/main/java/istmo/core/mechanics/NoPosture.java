@@ -7,7 +7,10 @@ import istmo.core.movement.Posture;
 import istmo.core.movement.PostureResult;
 import istmo.core.movement.Setup;
 
-/** A posture that cannot be taken, thrown through the searches for a load; never leaves this package. */
+/**
+ * A posture that cannot be taken, thrown through the searches for a load; never leaves this
+ * package.
+ */
 final class NoPosture extends RuntimeException {
   private static final long serialVersionUID = 1L;
   final double phase;

@@ -8,10 +8,15 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * A set, repetition by repetition. Every repetition shares the load over the range; what a muscle was driven takes from its capacity; the set ends where the next repetition leaves a moment unbalanced, or where breath ends it.
+ * A set, repetition by repetition. Every repetition shares the load over the range; what a muscle
+ * was driven takes from its capacity; the set ends where the next repetition leaves a moment
+ * unbalanced, or where breath ends it.
  *
- * <p>Drive u in 0..1, capacity c in 0..1 (1 rested): active force = peak force x force-length x cos(pennation) x c u, passive tension unchanged. After each repetition c falls by {@link #FATIGUE} x (mean of u over the range x moving time +
- * u at the ends x time held there) / usual time; linear, one rate for all muscles and the back. Equations and what they leave out: docs/model.md, 8.
+ * <p>Drive u in 0..1, capacity c in 0..1 (1 rested): active force = peak force x force-length x
+ * cos(pennation) x c u, passive tension unchanged. After each repetition c falls by {@link
+ * #FATIGUE} x (mean of u over the range x moving time + u at the ends x time held there) / usual
+ * time; linear, one rate for all muscles and the back. Equations and what they leave out:
+ * docs/model.md, 8.
  *
  * <p>A workspace for one body; one thread; nothing is allocated between repetitions.
  */
@@ -25,7 +30,11 @@ public final class SetSimulation {
   /** Repetitions to failure at which exercises are compared. */
   public static final int COMPARED_REPETITIONS = 10;
 
-  /** Capacity lost in one usual repetition at full drive. Fitted once to the published chart of repetitions against the share of one repetition (C082 in docs/validation.md), for no exercise in particular. */
+  /**
+   * Capacity lost in one usual repetition at full drive. Fitted once to the published chart of
+   * repetitions against the share of one repetition (C082 in docs/validation.md), for no exercise
+   * in particular.
+   */
   public static final double FATIGUE = 0.032;
 
   /** Moment left over from which a repetition counts as failed, N m. */
@@ -33,7 +42,11 @@ public final class SetSimulation {
 
   private static final int BISECTIONS = 10;
 
-  /** Oxygen: joules for each millilitre; efficiency of lifting; greatest uptake and the debt that a set can make (ml/kg; half of what two minutes of all-out exercise make); time constant of uptake. Textbook sizes, from memory. */
+  /**
+   * Oxygen: joules for each millilitre; efficiency of lifting; greatest uptake and the debt that a
+   * set can make (ml/kg; half of what two minutes of all-out exercise make); time constant of
+   * uptake. Textbook sizes, from memory.
+   */
   private static final double JOULES_PER_ML = 20.9;
 
   private static final double EFFICIENCY = 0.2;
@@ -109,7 +122,9 @@ public final class SetSimulation {
     double grip = holdS / tempo.secondsARepetition();
     double breath = Double.POSITIVE_INFINITY;
     int done = 0;
-    while (done < MOST_REPETITIONS && (done == 0 || done < Math.min(breath, grip)) && repetition(loadKg, capacity[done], drive[done])) {
+    while (done < MOST_REPETITIONS
+        && (done == 0 || done < Math.min(breath, grip))
+        && repetition(loadKg, capacity[done], drive[done])) {
       if (done == 0) {
         breath = Math.max(1, breathRepetitions(loadKg, tempo, legs));
       }
@@ -138,7 +153,10 @@ public final class SetSimulation {
     return total;
   }
 
-  /** How much of the last repetition's fatigue the next repetition would still stand; the next repetition is left computed there. Only the points that fail are looked at again. */
+  /**
+   * How much of the last repetition's fatigue the next repetition would still stand; the next
+   * repetition is left computed there. Only the points that fail are looked at again.
+   */
   private double bearableShare(double loadKg, int done) {
     int points = 0;
     for (int k = 0; k < POINTS; k++) {
@@ -203,7 +221,10 @@ public final class SetSimulation {
       for (int k = 0; k < POINTS; k++) {
         sum += u[k][j];
       }
-      used[j] = FATIGUE * (moving * sum + tempo.lowS() * u[POINTS - 1][j] + tempo.topS() * u[0][j]) / usual;
+      used[j] =
+          FATIGUE
+              * (moving * sum + tempo.lowS() * u[POINTS - 1][j] + tempo.topS() * u[0][j])
+              / usual;
     }
   }
 
@@ -214,8 +235,10 @@ public final class SetSimulation {
   }
 
   /**
-   * Repetitions until the oxygen debt is as large as a set can make it. Demand: positive work of the joints over the efficiency, lowering a share more. Supply: greatest uptake, reached exponentially, and only as
-   * far as the trunk is not braced, because a braced trunk does not breathe.
+   * Repetitions until the oxygen debt is as large as a set can make it. Demand: positive work of
+   * the joints over the efficiency, lowering a share more. Supply: greatest uptake, reached
+   * exponentially, and only as far as the trunk is not braced, because a braced trunk does not
+   * breathe.
    */
   private double breathRepetitions(double loadKg, Tempo tempo, int legs) {
     double work = 0;
@@ -234,12 +257,23 @@ public final class SetSimulation {
     for (int k = 0; k < POINTS; k++) {
       brace += drive[0][k][columns - 2] / POINTS;
     }
-    double demand = work * (1 + LOWERING_SHARE) / EFFICIENCY / JOULES_PER_ML / body.massKg(); // ml/kg a repetition
+    double demand =
+        work
+            * (1 + LOWERING_SHARE)
+            / EFFICIENCY
+            / JOULES_PER_ML
+            / body.massKg(); // ml/kg a repetition
     double seconds = tempo.secondsARepetition();
-    double uptake = (body.sex() == Sex.MALE ? UPTAKE_MAN_ML_KG_S : UPTAKE_WOMAN_ML_KG_S) * (1 - brace);
+    double uptake =
+        (body.sex() == Sex.MALE ? UPTAKE_MAN_ML_KG_S : UPTAKE_WOMAN_ML_KG_S) * (1 - brace);
     double debt = 0;
     for (int r = 0; r < MOST_REPETITIONS; r++) {
-      double supplied = uptake * (seconds - UPTAKE_S * (Math.exp(-r * seconds / UPTAKE_S) - Math.exp(-(r + 1) * seconds / UPTAKE_S)));
+      double supplied =
+          uptake
+              * (seconds
+                  - UPTAKE_S
+                      * (Math.exp(-r * seconds / UPTAKE_S)
+                          - Math.exp(-(r + 1) * seconds / UPTAKE_S)));
       double next = Math.max(0, debt + demand - supplied);
       if (next >= DEBT_ML_KG) {
         return r + (DEBT_ML_KG - debt) / (next - debt);
@@ -269,7 +303,18 @@ public final class SetSimulation {
         u[r][k] = Arrays.copyOf(drive[r][k], n);
       }
     }
-    return new SimulatedSet(loadKg, repetitions, end, gaveOut, u, c, lastShare, copy(length), copy(active), copy(passive), oxygenShare);
+    return new SimulatedSet(
+        loadKg,
+        repetitions,
+        end,
+        gaveOut,
+        u,
+        c,
+        lastShare,
+        copy(length),
+        copy(active),
+        copy(passive),
+        oxygenShare);
   }
 
   private static double[][] copy(double[][] of) {

@@ -8,14 +8,18 @@ import java.util.List;
  * @param loadKg external load, kg
  * @param repetitions completed, as a real number: 1 at the fresh limit
  * @param end what ends it
- * @param gaveOut what has given out: capacity lost times how much the load would rise with it; shares add up to 1, greatest first; {@link #BREATH} or {@link Limiter#GRIP} alone where that ends the set; empty where nothing does
- * @param drive [repetition][point][muscle], 0 to 1: how much of what is left of it a muscle is driven. The last repetition counts only by {@code lastShare}
+ * @param gaveOut what has given out: capacity lost times how much the load would rise with it;
+ *     shares add up to 1, greatest first; {@link #BREATH} or {@link Limiter#GRIP} alone where that
+ *     ends the set; empty where nothing does
+ * @param drive [repetition][point][muscle], 0 to 1: how much of what is left of it a muscle is
+ *     driven. The last repetition counts only by {@code lastShare}
  * @param capacity [repetition][muscle], 1 rested: active force left at the start of each repetition
  * @param lastShare how much of the last listed repetition counts, 0 to 1
  * @param fibreLength [point][muscle] over optimal
  * @param activeFactor [point][muscle] of force-length
  * @param passiveFactor [point][muscle] passive tension over peak force
- * @param oxygenShare how much of the oxygen debt that this body bears the set had used, 1 when breath ends it
+ * @param oxygenShare how much of the oxygen debt that this body bears the set had used, 1 when
+ *     breath ends it
  */
 public record SimulatedSet(
     double loadKg,

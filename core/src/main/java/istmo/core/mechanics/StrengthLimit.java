@@ -3,8 +3,11 @@ package istmo.core.mechanics;
 import java.util.Arrays;
 
 /**
- * The largest load W for which activations within 0..1 and contacts within their bounds balance every carried moment: a linear programme, solved by a bounded-variable simplex on a small dense tableau (Dantzig 1963, with Bland's
- * rule after many steps). Its dual prices give, for each column, how much W would rise if that column were a little stronger. Bounds of contacts that grow with W are rows of their own. A workspace.
+ * The largest load W for which activations within 0..1 and contacts within their bounds balance
+ * every carried moment: a linear programme, solved by a bounded-variable simplex on a small dense
+ * tableau (Dantzig 1963, with Bland's rule after many steps). Its dual prices give, for each
+ * column, how much W would rise if that column were a little stronger. Bounds of contacts that grow
+ * with W are rows of their own. A workspace.
  */
 public final class StrengthLimit {
   /** Loads searched, kg: a negative limit says how much help is needed. */
@@ -51,7 +54,10 @@ public final class StrengthLimit {
     this.sensitivity = new double[nMax];
   }
 
-  /** Solves for the posture that the equilibrium is set to. Returns false when no load in the range balances. */
+  /**
+   * Solves for the posture that the equilibrium is set to. Returns false when no load in the range
+   * balances.
+   */
   public boolean solve() {
     setUp();
     if (!phase(true)) {
@@ -69,7 +75,10 @@ public final class StrengthLimit {
     return limit;
   }
 
-  /** dW / d(relative strength) of muscle or torque source {@code column}, kg; zero for one that does not limit. */
+  /**
+   * dW / d(relative strength) of muscle or torque source {@code column}, kg; zero for one that does
+   * not limit.
+   */
   public double sensitivity(int column) {
     return sensitivity[column];
   }
@@ -193,7 +202,8 @@ public final class StrengthLimit {
       }
       advance(enter);
     }
-    throw new IllegalStateException("the strength limit did not settle in " + MOST_STEPS + " steps");
+    throw new IllegalStateException(
+        "the strength limit did not settle in " + MOST_STEPS + " steps");
   }
 
   private double infeasibility() {
@@ -224,7 +234,8 @@ public final class StrengthLimit {
       } else {
         continue;
       }
-      if (ratio < stepLength - 1e-12 || (ratio <= stepLength + 1e-12 && leave >= 0 && Math.abs(a) > pivotSize)) {
+      if (ratio < stepLength - 1e-12
+          || (ratio <= stepLength + 1e-12 && leave >= 0 && Math.abs(a) > pivotSize)) {
         stepLength = Math.max(0, ratio);
         leave = r;
         leaveAtUpper = atUpper;

@@ -4,7 +4,10 @@ import istmo.core.body.Body;
 import java.util.List;
 import java.util.Optional;
 
-/** A family of exercises that share how the posture follows from the set-up. Implementations keep no state. */
+/**
+ * A family of exercises that share how the posture follows from the set-up. Implementations keep no
+ * state.
+ */
 public interface Family {
   String id();
 
@@ -14,37 +17,57 @@ public interface Family {
   /** Whether the posture depends on the external load, as it does where the body must balance. */
   boolean balances();
 
-  /** The parameter that says how deep the repetition goes, if depth can be lowered for a body that does not reach it. */
+  /**
+   * The parameter that says how deep the repetition goes, if depth can be lowered for a body that
+   * does not reach it.
+   */
   default Optional<SetupParameter> depth() {
     return Optional.empty();
   }
 
-  /** The set-up with another value of {@link #depth}; where the repetition is a part of the whole, it stays that part. */
+  /**
+   * The set-up with another value of {@link #depth}; where the repetition is a part of the whole,
+   * it stays that part.
+   */
   default Setup atDepth(Setup setup, double value) {
     return setup.with(depth().orElseThrow(), value);
   }
 
-  /** How much of the whole repetition this set-up goes through: 1, or less for partial repetitions. */
+  /**
+   * How much of the whole repetition this set-up goes through: 1, or less for partial repetitions.
+   */
   default double part(Setup setup) {
     return 1;
   }
 
-  /** Parameters whose usual values are for {@link istmo.core.body.Body#REFERENCE_LEG_M} of leg and change in proportion with it, as a stride does. */
+  /**
+   * Parameters whose usual values are for {@link istmo.core.body.Body#REFERENCE_LEG_M} of leg and
+   * change in proportion with it, as a stride does.
+   */
   default List<SetupParameter> growWithTheLeg() {
     return List.of();
   }
 
-  /** Parameters whose usual values are for {@link istmo.core.body.Body#REFERENCE_MASS_KG} and change in proportion with body mass, as help of the hands does. */
+  /**
+   * Parameters whose usual values are for {@link istmo.core.body.Body#REFERENCE_MASS_KG} and change
+   * in proportion with body mass, as help of the hands does.
+   */
   default List<SetupParameter> growWithTheMass() {
     return List.of();
   }
 
-  /** Share of the external load that hangs in one hand by its grip: nothing where no hand holds it, or straps do. */
+  /**
+   * Share of the external load that hangs in one hand by its grip: nothing where no hand holds it,
+   * or straps do.
+   */
   default double inOneHand(Setup setup) {
     return 0;
   }
 
-  /** How many legs carry the external load alike: two, or one where the leg works alone or for the most part. */
+  /**
+   * How many legs carry the external load alike: two, or one where the leg works alone or for the
+   * most part.
+   */
   default int legs(Setup setup) {
     return 2;
   }

@@ -3,18 +3,31 @@ package istmo.core.movement;
 import istmo.core.quantity.Vec3;
 
 /**
- * A contact force that statics does not settle: its amount x lies in a range and is left to whatever serves equilibrium. The range is [-b, b], or [0, b] when one-sided, with b = bound + W * boundPerKg.
+ * A contact force that statics does not settle: its amount x lies in a range and is left to
+ * whatever serves equilibrium. The range is [-b, b], or [0, b] when one-sided, with b = bound + W *
+ * boundPerKg.
  *
  * @param at point of application, m
  * @param direction force (N) per unit of x
  * @param couple couple (N m) per unit of x
- * @param joint when not null: x is a moment (N m) in the positive direction of this coordinate, and at, direction, couple are unused
+ * @param joint when not null: x is a moment (N m) in the positive direction of this coordinate, and
+ *     at, direction, couple are unused
  */
 public record FreeContact(
-    String name, Load.Segment on, Vec3 at, Vec3 direction, Vec3 couple, istmo.core.anatomy.Coordinate joint, double bound, double boundPerKg, boolean oneSided) {
+    String name,
+    Load.Segment on,
+    Vec3 at,
+    Vec3 direction,
+    Vec3 couple,
+    istmo.core.anatomy.Coordinate joint,
+    double bound,
+    double boundPerKg,
+    boolean oneSided) {
 
-  public static FreeContact atFoot(String name, Vec3 at, Vec3 direction, Vec3 couple, double bound, double boundPerKg) {
-    return new FreeContact(name, Load.Segment.FOOT, at, direction, couple, null, bound, boundPerKg, false);
+  public static FreeContact atFoot(
+      String name, Vec3 at, Vec3 direction, Vec3 couple, double bound, double boundPerKg) {
+    return new FreeContact(
+        name, Load.Segment.FOOT, at, direction, couple, null, bound, boundPerKg, false);
   }
 
   public static FreeContact stop(String name, istmo.core.anatomy.Coordinate joint, double bound) {

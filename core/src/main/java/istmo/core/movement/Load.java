@@ -3,7 +3,8 @@ package istmo.core.movement;
 import istmo.core.quantity.Vec3;
 
 /**
- * A force on one segment of the right leg, or on the whole body above L5/S1, that is linear in the external load W (kg): force + W * forcePerKg at a point, and a couple alike.
+ * A force on one segment of the right leg, or on the whole body above L5/S1, that is linear in the
+ * external load W (kg): force + W * forcePerKg at a point, and a couple alike.
  *
  * @param at point of application, m, world
  * @param force N

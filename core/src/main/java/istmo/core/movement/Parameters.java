@@ -4,44 +4,163 @@ import static istmo.core.movement.SetupParameter.Kind.MACHINE;
 import static istmo.core.movement.SetupParameter.Kind.SETUP;
 import static istmo.core.movement.SetupParameter.Kind.TECHNIQUE;
 
-/** Set-up parameters that several families share. Ranges and usual values are common practice unless the note names a source. */
+/**
+ * Set-up parameters that several families share. Ranges and usual values are common practice unless
+ * the note names a source.
+ */
 public final class Parameters {
   public static final SetupParameter STANCE =
-      SetupParameter.of("stance", "Stance width", "m", 0.10, 1.00, 0.40, 0.02, SETUP, "between the ankle centres");
+      SetupParameter.of(
+          "stance",
+          "Stance width",
+          "m",
+          0.10,
+          1.00,
+          0.40,
+          0.02,
+          SETUP,
+          "between the ankle centres");
   public static final SetupParameter TOE_OUT =
-      SetupParameter.of("toeOut", "Toes out", "deg", -10, 50, 20, 5, SETUP, "each foot from straight ahead");
+      SetupParameter.of(
+          "toeOut", "Toes out", "deg", -10, 50, 20, 5, SETUP, "each foot from straight ahead");
   public static final SetupParameter WEDGE =
-      SetupParameter.of("wedge", "Heel wedge", "deg", 0, 30, 0, 5, SETUP, "slope under the foot, heel higher");
+      SetupParameter.of(
+          "wedge", "Heel wedge", "deg", 0, 30, 0, 5, SETUP, "slope under the foot, heel higher");
   public static final SetupParameter KNEE_DEPTH =
-      SetupParameter.of("kneeDepth", "Knee bend at the bottom", "deg", 50, 140, 110, 5, SETUP, "knee flexion at the deepest point; straight is 0");
+      SetupParameter.of(
+          "kneeDepth",
+          "Knee bend at the bottom",
+          "deg",
+          50,
+          140,
+          110,
+          5,
+          SETUP,
+          "knee flexion at the deepest point; straight is 0");
   public static final SetupParameter THIGH_DEPTH =
-      SetupParameter.of("depth", "Depth", "deg", 45, 125, 100, 5, SETUP, "thigh from the vertical at the bottom; 90 is parallel");
+      SetupParameter.of(
+          "depth",
+          "Depth",
+          "deg",
+          45,
+          125,
+          100,
+          5,
+          SETUP,
+          "thigh from the vertical at the bottom; 90 is parallel");
   public static final SetupParameter PRESSURE =
-      SetupParameter.of("pressure", "Pressure under the foot", "m", -0.06, 0.08, 0, 0.01, TECHNIQUE, "centre of pressure in front of mid-foot");
-  /** The same on a track, where the cue "push back into the bar" is another word for it: moments about the feet settle the track's push. */
-  public static final SetupParameter PRESSURE_ON_TRACK = PRESSURE.noted("on a track, pushing back into the bar brings it forward, pushing forward into it brings it back");
-  /** Bound, not a value: the model may use anything up to it. Cleats on dry floor could hold more; .12 to .5 is the range of the trials behind docs/model.md, 5. */
-  public static final SetupParameter FOOT_SHEAR =
-      SetupParameter.of("footShear", "Sideways grip of the foot", "", 0, 0.6, 0.35, 0.05, TECHNIQUE, "most sideways force as a share of the force under the foot");
-  /** The cue "spread the floor" as an input; what the cue does to a real lifter's force is not measured. */
-  public static final SetupParameter SPREAD =
-      SetupParameter.of("spread", "Spread the floor", "", -1, 1, 0, 0.25, TECHNIQUE, "share of the sideways grip that each foot uses on purpose: 1 pushes outwards with all of it, -1 inwards, 0 leaves it to the body");
+      SetupParameter.of(
+          "pressure",
+          "Pressure under the foot",
+          "m",
+          -0.06,
+          0.08,
+          0,
+          0.01,
+          TECHNIQUE,
+          "centre of pressure in front of mid-foot");
+
   /**
-   * Bound, not a value: on a sled the force along the foot plate is not settled by statics, only by friction. People turn the force towards the hip within it, which is why foot height on a press changes less than a force square to the
-   * plate would say (compare Escamilla et al. 2001, small effects of foot height; from memory).
+   * The same on a track, where the cue "push back into the bar" is another word for it: moments
+   * about the feet settle the track's push.
+   */
+  public static final SetupParameter PRESSURE_ON_TRACK =
+      PRESSURE.noted(
+          "on a track, pushing back into the bar brings it forward, pushing forward into it brings"
+              + " it back");
+
+  /**
+   * Bound, not a value: the model may use anything up to it. Cleats on dry floor could hold more;
+   * .12 to .5 is the range of the trials behind docs/model.md, 5.
+   */
+  public static final SetupParameter FOOT_SHEAR =
+      SetupParameter.of(
+          "footShear",
+          "Sideways grip of the foot",
+          "",
+          0,
+          0.6,
+          0.35,
+          0.05,
+          TECHNIQUE,
+          "most sideways force as a share of the force under the foot");
+
+  /**
+   * The cue "spread the floor" as an input; what the cue does to a real lifter's force is not
+   * measured.
+   */
+  public static final SetupParameter SPREAD =
+      SetupParameter.of(
+          "spread",
+          "Spread the floor",
+          "",
+          -1,
+          1,
+          0,
+          0.25,
+          TECHNIQUE,
+          "share of the sideways grip that each foot uses on purpose: 1 pushes outwards with all of"
+              + " it, -1 inwards, 0 leaves it to the body");
+
+  /**
+   * Bound, not a value: on a sled the force along the foot plate is not settled by statics, only by
+   * friction. People turn the force towards the hip within it, which is why foot height on a press
+   * changes less than a force square to the plate would say (compare Escamilla et al. 2001, small
+   * effects of foot height; from memory).
    */
   public static final SetupParameter PLATE_GRIP =
-      SetupParameter.of("plateGrip", "Grip along the plate", "", 0, 0.5, 0.25, 0.05, TECHNIQUE, "most force along the plate by itself, as a share of the main force");
+      SetupParameter.of(
+          "plateGrip",
+          "Grip along the plate",
+          "",
+          0,
+          0.5,
+          0.25,
+          0.05,
+          TECHNIQUE,
+          "most force along the plate by itself, as a share of the main force");
+
   public static final SetupParameter SLED_MASS =
-      SetupParameter.of("sledMass", "Empty sled", "kg", 0, 120, 45, 5, MACHINE, "mass that moves with no plates on");
+      SetupParameter.of(
+          "sledMass",
+          "Empty sled",
+          "kg",
+          0,
+          120,
+          45,
+          5,
+          MACHINE,
+          "mass that moves with no plates on");
 
-  /** Lifting against friction counts as that much more load; measured as half the difference between a slow pull up and a slow let-down. Not counted until measured. */
+  /**
+   * Lifting against friction counts as that much more load; measured as half the difference between
+   * a slow pull up and a slow let-down. Not counted until measured.
+   */
   public static final SetupParameter FRICTION =
-      SetupParameter.of("friction", "Friction", "", 0, 0.4, 0, 0.01, MACHINE, "share of the moving weight that a slow lift takes more");
+      SetupParameter.of(
+          "friction",
+          "Friction",
+          "",
+          0,
+          0.4,
+          0,
+          0.01,
+          MACHINE,
+          "share of the moving weight that a slow lift takes more");
 
-  public static final SetupParameter LEGS = SetupParameter.choice("legs", "Legs", 0, SETUP, "both, or one that takes the whole load", "both", "one");
+  public static final SetupParameter LEGS =
+      SetupParameter.choice(
+          "legs", "Legs", 0, SETUP, "both, or one that takes the whole load", "both", "one");
 
-  public static final SetupParameter STRAPS = SetupParameter.choice("straps", "Hands", 0, SETUP, "what holds a weight that hangs in the hands; nothing to a bar on the back", "bare", "straps");
+  public static final SetupParameter STRAPS =
+      SetupParameter.choice(
+          "straps",
+          "Hands",
+          0,
+          SETUP,
+          "what holds a weight that hangs in the hands; nothing to a bar on the back",
+          "bare",
+          "straps");
 
   /** Share of a hanging load in one of two hands, or nothing with straps. */
   public static double inOneOfTwoHands(Setup setup) {

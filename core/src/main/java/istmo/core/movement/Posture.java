@@ -7,10 +7,12 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * The right leg and trunk at one point of a repetition, with everything that pushes on them. World frame: x forward, y up, z right; m, rad, N.
+ * The right leg and trunk at one point of a repetition, with everything that pushes on them. World
+ * frame: x forward, y up, z right; m, rad, N.
  *
  * @param phase 0 at the top or shortened end, 1 at the bottom or lengthened end
- * @param angles joint angles in the order of {@link Coordinate}, rad; the sixth is the part of hip flexion beyond the limit that the lower back takes
+ * @param angles joint angles in the order of {@link Coordinate}, rad; the sixth is the part of hip
+ *     flexion beyond the limit that the lower back takes
  * @param points joint centres and landmarks
  * @param axes unit axes about which each coordinate turns, order of {@link Coordinate}
  * @param trunkLeanRad lean of the trunk from the vertical, forward positive
@@ -29,7 +31,16 @@ public record Posture(
     implements PostureResult {
 
   /** Landmarks, m. {@code ball}: ball of the foot; {@code pressure}: where the foot is pushed. */
-  public record Points(Vec3 heel, Vec3 ball, Vec3 toe, Vec3 ankle, Vec3 knee, Vec3 hip, Vec3 l5, Vec3 shoulder, Vec3 pressure) {}
+  public record Points(
+      Vec3 heel,
+      Vec3 ball,
+      Vec3 toe,
+      Vec3 ankle,
+      Vec3 knee,
+      Vec3 hip,
+      Vec3 l5,
+      Vec3 shoulder,
+      Vec3 pressure) {}
 
   public Posture {
     loads = List.copyOf(loads);

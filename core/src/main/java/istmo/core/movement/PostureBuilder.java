@@ -11,7 +11,8 @@ import java.util.Locale;
 import java.util.Set;
 
 /**
- * Gathers a posture: joint centres first, then what pushes, then {@link #build}. Angles, axes and mobility limits are worked out once from the joint centres, the same way for every family.
+ * Gathers a posture: joint centres first, then what pushes, then {@link #build}. Angles, axes and
+ * mobility limits are worked out once from the joint centres, the same way for every family.
  */
 public final class PostureBuilder {
   private final Body body;
@@ -33,7 +34,10 @@ public final class PostureBuilder {
     this.phase = phase;
   }
 
-  /** Foot by its ankle, unit toe direction along the sole, and unit normal of the sole towards the shank. */
+  /**
+   * Foot by its ankle, unit toe direction along the sole, and unit normal of the sole towards the
+   * shank.
+   */
   public PostureBuilder foot(Vec3 ankleAt, Vec3 toe, Vec3 normal) {
     ankle = ankleAt;
     toeDirection = toe;
@@ -42,7 +46,10 @@ public final class PostureBuilder {
     return this;
   }
 
-  /** The toes in front of the ball of the foot lie in another direction than the sole: flat, when the heel is raised. */
+  /**
+   * The toes in front of the ball of the foot lie in another direction than the sole: flat, when
+   * the heel is raised.
+   */
   public PostureBuilder toesAlong(Vec3 direction) {
     toesDirection = direction;
     return this;
@@ -101,18 +108,31 @@ public final class PostureBuilder {
 
   /** Adds the weights of thigh, shank and foot. */
   public PostureBuilder legWeights() {
-    loads.add(Load.weight(Load.Segment.THIGH, hip.plus(body.thighComFraction(), knee.minus(hip)), body.thighMassKg()));
-    loads.add(Load.weight(Load.Segment.SHANK, knee.plus(body.shankComFraction(), ankle.minus(knee)), body.shankMassKg()));
+    loads.add(
+        Load.weight(
+            Load.Segment.THIGH,
+            hip.plus(body.thighComFraction(), knee.minus(hip)),
+            body.thighMassKg()));
+    loads.add(
+        Load.weight(
+            Load.Segment.SHANK,
+            knee.plus(body.shankComFraction(), ankle.minus(knee)),
+            body.shankMassKg()));
     loads.add(Load.weight(Load.Segment.FOOT, footCom(), body.footMassKg()));
     return this;
   }
 
   /** Centre of mass of the foot: half-way from the ankle to mid-foot. */
   public Vec3 footCom() {
-    return ankle.plus(0.5, sole((Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM()).minus(ankle));
+    return ankle.plus(
+        0.5,
+        sole((Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM()).minus(ankle));
   }
 
-  /** Adds the weight of the trunk above L5/S1, for the lumbar moment; the centre of mass of head, arms and trunk lies {@code comFraction} of the trunk above the hips. */
+  /**
+   * Adds the weight of the trunk above L5/S1, for the lumbar moment; the centre of mass of head,
+   * arms and trunk lies {@code comFraction} of the trunk above the hips.
+   */
   public PostureBuilder upperWeight(double comFraction) {
     double upper = body.upperMassKg();
     double pelvis = Segments.PELVIS_MASS * body.massKg();
@@ -124,29 +144,60 @@ public final class PostureBuilder {
     return this;
   }
 
-  /** {@link #footGrip(double, double, double, double)} of a foot that is not told to push to a side. */
+  /**
+   * {@link #footGrip(double, double, double, double)} of a foot that is not told to push to a side.
+   */
   public PostureBuilder footGrip(double grip, double force, double forcePerKg) {
     return footGrip(grip, 0, force, forcePerKg);
   }
 
   /**
-   * What the floor or plate may do sideways beside the main force: shear up to {@code grip} times it, the centre of pressure up to 2 cm to a side, and a twisting moment of 3 cm times it (rubber on rubber; own estimate). Sideways is the body's, not the foot's: with the toes out, a force
+   * What the floor or plate may do sideways beside the main force: shear up to {@code grip} times
+   * it, the centre of pressure up to 2 cm to a side, and a twisting moment of 3 cm times it (rubber
+   * on rubber; own estimate). Sideways is the body's, not the foot's: with the toes out, a force
    * across the foot has a part fore and aft, which both feet share, and nothing would balance it.
    *
-   * @param spread -1 to 1: how much of the grip is used on purpose, pushing the floor outwards (1: all of it) or inwards; what is left is free to either side of that
+   * @param spread -1 to 1: how much of the grip is used on purpose, pushing the floor outwards (1:
+   *     all of it) or inwards; what is left is free to either side of that
    * @param force main force on the foot, N, with no external load
    * @param forcePerKg and what each kg adds
    */
   public PostureBuilder footGrip(double grip, double spread, double force, double forcePerKg) {
     double left = (1 - Math.abs(spread)) * grip;
     if (left > 0) {
-      free.add(FreeContact.atFoot("sideways force under the foot", pressure, Vec3.RIGHT, Vec3.ZERO, left * force, left * forcePerKg));
+      free.add(
+          FreeContact.atFoot(
+              "sideways force under the foot",
+              pressure,
+              Vec3.RIGHT,
+              Vec3.ZERO,
+              left * force,
+              left * forcePerKg));
     }
     if (spread * grip != 0) { // what the floor answers to the right foot
-      loads.add(Load.force(Load.Segment.FOOT, pressure, new Vec3(0, 0, -spread * grip * force), new Vec3(0, 0, -spread * grip * forcePerKg)));
+      loads.add(
+          Load.force(
+              Load.Segment.FOOT,
+              pressure,
+              new Vec3(0, 0, -spread * grip * force),
+              new Vec3(0, 0, -spread * grip * forcePerKg)));
     }
-    free.add(FreeContact.atFoot("pressure to a side", pressure, Vec3.ZERO, Vec3.RIGHT.cross(soleNormal), 0.02 * force, 0.02 * forcePerKg));
-    free.add(FreeContact.atFoot("twist under the foot", pressure, Vec3.ZERO, soleNormal, 0.03 * force, 0.03 * forcePerKg));
+    free.add(
+        FreeContact.atFoot(
+            "pressure to a side",
+            pressure,
+            Vec3.ZERO,
+            Vec3.RIGHT.cross(soleNormal),
+            0.02 * force,
+            0.02 * forcePerKg));
+    free.add(
+        FreeContact.atFoot(
+            "twist under the foot",
+            pressure,
+            Vec3.ZERO,
+            soleNormal,
+            0.03 * force,
+            0.03 * forcePerKg));
     return this;
   }
 
@@ -160,7 +211,9 @@ public final class PostureBuilder {
   }
 
   /**
-   * The posture, or the reason why this body cannot take it: knee closed beyond its limit, ankle bent beyond its limit. A pelvis that tucks is reported, not an impossibility: the hip stays at its limit and the lower back flexes by the rest.
+   * The posture, or the reason why this body cannot take it: knee closed beyond its limit, ankle
+   * bent beyond its limit. A pelvis that tucks is reported, not an impossibility: the hip stays at
+   * its limit and the lower back flexes by the rest.
    */
   public PostureResult build(Set<Coordinate> carried) {
     Vec3 thighUp = hip.minus(knee).unit();
@@ -168,12 +221,29 @@ public final class PostureBuilder {
     double kneeFlexion = Math.acos(Math.max(-1, Math.min(1, thighUp.dot(shankUp))));
     double dorsiflexion = Math.atan2(shankUp.dot(toeDirection), shankUp.dot(soleNormal));
     if (kneeFlexion > body.kneeFlexionLimitRad() + 1e-9) {
-      return new Impossible(Impossible.Limit.KNEE, String.format(Locale.ROOT, "The knee would have to close to %.0f°.", Math.toDegrees(kneeFlexion)),
-          String.format(Locale.ROOT, "%.0f° of knee flexion beyond this client's %.0f°", Math.toDegrees(kneeFlexion - body.kneeFlexionLimitRad()), Math.toDegrees(body.kneeFlexionLimitRad())));
+      return new Impossible(
+          Impossible.Limit.KNEE,
+          String.format(
+              Locale.ROOT, "The knee would have to close to %.0f°.", Math.toDegrees(kneeFlexion)),
+          String.format(
+              Locale.ROOT,
+              "%.0f° of knee flexion beyond this client's %.0f°",
+              Math.toDegrees(kneeFlexion - body.kneeFlexionLimitRad()),
+              Math.toDegrees(body.kneeFlexionLimitRad())));
     }
-    if (carried.contains(Coordinate.ANKLE_DORSIFLEXION) && dorsiflexion > body.dorsiflexionLimitRad() + 1e-9) {
-      return new Impossible(Impossible.Limit.ANKLE, String.format(Locale.ROOT, "The heels would lift: the ankle would have to bend to %.0f°.", Math.toDegrees(dorsiflexion)),
-          String.format(Locale.ROOT, "%.0f° of ankle beyond this client's %.0f°", Math.toDegrees(dorsiflexion - body.dorsiflexionLimitRad()), Math.toDegrees(body.dorsiflexionLimitRad())));
+    if (carried.contains(Coordinate.ANKLE_DORSIFLEXION)
+        && dorsiflexion > body.dorsiflexionLimitRad() + 1e-9) {
+      return new Impossible(
+          Impossible.Limit.ANKLE,
+          String.format(
+              Locale.ROOT,
+              "The heels would lift: the ankle would have to bend to %.0f°.",
+              Math.toDegrees(dorsiflexion)),
+          String.format(
+              Locale.ROOT,
+              "%.0f° of ankle beyond this client's %.0f°",
+              Math.toDegrees(dorsiflexion - body.dorsiflexionLimitRad()),
+              Math.toDegrees(body.dorsiflexionLimitRad())));
     }
 
     Vec3 kneeAxis = kneeAxis(thighUp, shankUp, kneeFlexion);
@@ -198,24 +268,39 @@ public final class PostureBuilder {
       toeDirection.cross(soleNormal),
       Vec3.RIGHT.times(-1)
     };
-    Vec3 l5 = new Vec3(hip.x(), hip.y(), 0).plus(-Segments.L5_BACK_M, pelvisForward).plus(Segments.L5_UP * body.statureM(), pelvisUp);
+    Vec3 l5 =
+        new Vec3(hip.x(), hip.y(), 0)
+            .plus(-Segments.L5_BACK_M, pelvisForward)
+            .plus(Segments.L5_UP * body.statureM(), pelvisUp);
     double foot = body.footM();
     Posture.Points points =
         new Posture.Points(
             sole(-Segments.ANKLE_FROM_HEEL * foot),
             sole((Segments.BALL_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * foot),
-            sole((Segments.BALL_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * foot).plus((1 - Segments.BALL_FROM_HEEL) * foot, toesDirection),
+            sole((Segments.BALL_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * foot)
+                .plus((1 - Segments.BALL_FROM_HEEL) * foot, toesDirection),
             ankle,
             knee,
             hip,
             l5,
             new Vec3(hip.x(), hip.y(), 0).plus(body.trunkM(), trunkAxis()),
             pressure);
-    return new Posture(phase, new double[] {hipAngles[0], hipAngles[1], hipAngles[2], kneeFlexion, dorsiflexion, tuck}, points, axes, leanRad, loads, free, EnumSet.copyOf(carried), props);
+    return new Posture(
+        phase,
+        new double[] {hipAngles[0], hipAngles[1], hipAngles[2], kneeFlexion, dorsiflexion, tuck},
+        points,
+        axes,
+        leanRad,
+        loads,
+        free,
+        EnumSet.copyOf(carried),
+        props);
   }
 
   /**
-   * Medio-lateral axis of the knee: normal of the plane of the leg when the knee is well bent, square to the toes when it is nearly straight (the plane is then ill-defined), blended between 29 and 69 deg.
+   * Medio-lateral axis of the knee: normal of the plane of the leg when the knee is well bent,
+   * square to the toes when it is nearly straight (the plane is then ill-defined), blended between
+   * 29 and 69 deg.
    */
   private Vec3 kneeAxis(Vec3 thighUp, Vec3 shankUp, double kneeFlexion) {
     Vec3 fromToes = toeDirection.cross(soleNormal);
@@ -229,7 +314,10 @@ public final class PostureBuilder {
     return raw.plus(-raw.dot(thighUp), thighUp).unit();
   }
 
-  /** Hip flexion, abduction, internal rotation (rad) from R = Rp^T Rf, sequence flexion-abduction-rotation. */
+  /**
+   * Hip flexion, abduction, internal rotation (rad) from R = Rp^T Rf, sequence
+   * flexion-abduction-rotation.
+   */
   private static double[] hipAngles(double pelvisPitch, Vec3 femurX, Vec3 femurY, Vec3 femurZ) {
     Vec3 px = Vec3.FORWARD.turnedAboutZ(-pelvisPitch);
     Vec3 py = Vec3.UP.turnedAboutZ(-pelvisPitch);

@@ -16,18 +16,29 @@ import java.util.Set;
  * @param changes what was changed and why, in words; empty when the wished set-up is reached
  */
 public record Reach(Setup setup, List<String> changes) {
-  /** Pelvis tuck beyond which depth is taken back, rad: a stop sign of the trade, with a little tolerance. */
+  /**
+   * Pelvis tuck beyond which depth is taken back, rad: a stop sign of the trade, with a little
+   * tolerance.
+   */
   public static final double MOST_TUCK = Math.toRadians(10);
-  /** The same where the depth is the floor's and cannot be taken back: some flexion of the back is then the rule; it is noted. */
+
+  /**
+   * The same where the depth is the floor's and cannot be taken back: some flexion of the back is
+   * then the rule; it is noted.
+   */
   public static final double MOST_TUCK_FIXED_DEPTH = Math.toRadians(20);
 
-  /** Loads under which the posture is tried where it depends on the load, kg: a heavy one steadies squats, a light one one-leg work. */
+  /**
+   * Loads under which the posture is tried where it depends on the load, kg: a heavy one steadies
+   * squats, a light one one-leg work.
+   */
   private static final double HEAVY_KG = 100;
 
   private static final double LIGHT_KG = 10;
 
   private static final int POINTS = 21;
-  private static final Set<Impossible.Limit> YIELDS_TO = EnumSet.of(Impossible.Limit.ANKLE, Impossible.Limit.PLATE);
+  private static final Set<Impossible.Limit> YIELDS_TO =
+      EnumSet.of(Impossible.Limit.ANKLE, Impossible.Limit.PLATE);
   private static final double YIELD_STEP = 0.25;
 
   public Reach {
@@ -35,20 +46,32 @@ public record Reach(Setup setup, List<String> changes) {
   }
 
   /**
-   * The nearest set-up to the wished one without an impossible posture or a tucking pelvis: first a parameter that may yield goes up until the heels stay down and the feet are on the plate, then depth is taken back. Empty when even the least depth is impossible.
+   * The nearest set-up to the wished one without an impossible posture or a tucking pelvis: first a
+   * parameter that may yield goes up until the heels stay down and the feet are on the plate, then
+   * depth is taken back. Empty when even the least depth is impossible.
    */
-  public static Optional<Reach> of(Body body, Family family, Setup wished, Optional<SetupParameter> yields) {
+  public static Optional<Reach> of(
+      Body body, Family family, Setup wished, Optional<SetupParameter> yields) {
     List<String> changes = new ArrayList<>();
     Setup setup = wished;
     Optional<Impossible> obstacle = obstacle(body, family, setup);
     if (yields.isPresent() && obstacle.isPresent() && YIELDS_TO.contains(obstacle.get().limit())) {
       SetupParameter p = yields.get();
       String why = obstacle.get().reason();
-      while (obstacle.isPresent() && YIELDS_TO.contains(obstacle.get().limit()) && setup.get(p) + YIELD_STEP * p.step() <= p.allowed().max()) {
+      while (obstacle.isPresent()
+          && YIELDS_TO.contains(obstacle.get().limit())
+          && setup.get(p) + YIELD_STEP * p.step() <= p.allowed().max()) {
         setup = setup.with(p, setup.get(p) + YIELD_STEP * p.step());
         obstacle = obstacle(body, family, setup);
       }
-      changes.add(p.label() + " " + p.words(setup.get(p)) + " instead of " + p.words(wished.get(p)) + ". " + why);
+      changes.add(
+          p.label()
+              + " "
+              + p.words(setup.get(p))
+              + " instead of "
+              + p.words(wished.get(p))
+              + ". "
+              + why);
     }
     if (obstacle.isEmpty()) {
       return Optional.of(new Reach(setup, changes));
@@ -74,11 +97,21 @@ public record Reach(Setup setup, List<String> changes) {
       }
     }
     double reached = Math.max(Math.floor(low), depth.allowed().min());
-    changes.add(depth.label() + " " + depth.words(reached) + " instead of " + depth.words(setup.get(depth)) + ". " + obstacle.get().reason());
+    changes.add(
+        depth.label()
+            + " "
+            + depth.words(reached)
+            + " instead of "
+            + depth.words(setup.get(depth))
+            + ". "
+            + obstacle.get().reason());
     return Optional.of(new Reach(family.atDepth(setup, reached), changes));
   }
 
-  /** What stands in the way of the set-up on this body; empty when nothing does. Where balance goes at one load only, it does not stand in the way: that load is too much or too little. */
+  /**
+   * What stands in the way of the set-up on this body; empty when nothing does. Where balance goes
+   * at one load only, it does not stand in the way: that load is too much or too little.
+   */
   public static Optional<Impossible> obstacle(Body body, Family family, Setup setup) {
     Optional<Impossible> heavy = obstacle(body, family, setup, HEAVY_KG);
     boolean tooHeavy = heavy.isPresent() && heavy.get().limit() == Impossible.Limit.BALANCE;
@@ -87,10 +120,13 @@ public record Reach(Setup setup, List<String> changes) {
       return heavy;
     }
     Optional<Impossible> light = obstacle(body, family, setup, LIGHT_KG);
-    return heavy.isEmpty() && light.isPresent() && light.get().limit() == Impossible.Limit.BALANCE ? heavy : light;
+    return heavy.isEmpty() && light.isPresent() && light.get().limit() == Impossible.Limit.BALANCE
+        ? heavy
+        : light;
   }
 
-  private static Optional<Impossible> obstacle(Body body, Family family, Setup setup, double loadKg) {
+  private static Optional<Impossible> obstacle(
+      Body body, Family family, Setup setup, double loadKg) {
     double mostTuck = family.depth().isPresent() ? MOST_TUCK : MOST_TUCK_FIXED_DEPTH;
     for (int k = POINTS - 1; k >= 0; k--) {
       PostureResult result = family.posture(body, setup, k / (POINTS - 1.0), loadKg);
@@ -101,11 +137,27 @@ public record Reach(Setup setup, List<String> changes) {
       if (posture.angle(Coordinate.HIP_ABDUCTION) > body.hipOpeningLimitRad() + 1e-9) {
         double open = Math.toDegrees(posture.angle(Coordinate.HIP_ABDUCTION));
         double most = Math.toDegrees(body.hipOpeningLimitRad());
-        return Optional.of(new Impossible(Impossible.Limit.HIP_OPENING, String.format(Locale.ROOT, "The hip would open to %.0f°; this client's opens to %.0f°.", open, most), String.format(Locale.ROOT, "%.0f° of hip opening, or a narrower stance", open - most)));
+        return Optional.of(
+            new Impossible(
+                Impossible.Limit.HIP_OPENING,
+                String.format(
+                    Locale.ROOT,
+                    "The hip would open to %.0f°; this client's opens to %.0f°.",
+                    open,
+                    most),
+                String.format(
+                    Locale.ROOT, "%.0f° of hip opening, or a narrower stance", open - most)));
       }
       if (posture.angle(Coordinate.LUMBAR_FLEXION) > mostTuck) {
         double tuck = Math.toDegrees(posture.angle(Coordinate.LUMBAR_FLEXION));
-        return Optional.of(new Impossible(Impossible.Limit.PELVIS, String.format(Locale.ROOT, "Deeper, the pelvis would tuck by more than %.0f°.", Math.toDegrees(mostTuck)), String.format(Locale.ROOT, "%.0f° of hip flexion", tuck)));
+        return Optional.of(
+            new Impossible(
+                Impossible.Limit.PELVIS,
+                String.format(
+                    Locale.ROOT,
+                    "Deeper, the pelvis would tuck by more than %.0f°.",
+                    Math.toDegrees(mostTuck)),
+                String.format(Locale.ROOT, "%.0f° of hip flexion", tuck)));
       }
     }
     return Optional.empty();

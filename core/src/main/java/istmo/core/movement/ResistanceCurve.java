@@ -6,10 +6,14 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * How a stack's resistance changes over the travel of its lever: factors on the machine's mean lever at five lever angles, which equal the knee's bend where the pivot is in line with the knee. All one for a round pulley.
+ * How a stack's resistance changes over the travel of its lever: factors on the machine's mean
+ * lever at five lever angles, which equal the knee's bend where the pivot is in line with the knee.
+ * All one for a round pulley.
  *
- * <p>Until a machine is measured its cam is taken to go half of the way from a round pulley to the strength of those who use it: (1 + isometric curve over its greatest) / 2, with the curves of Anderson et al. (2007) for men of 18 to 25, from
- * memory, to the nearest twentieth. Machines are built to follow strength and differ in how far they do; half is an own assumption.
+ * <p>Until a machine is measured its cam is taken to go half of the way from a round pulley to the
+ * strength of those who use it: (1 + isometric curve over its greatest) / 2, with the curves of
+ * Anderson et al. (2007) for men of 18 to 25, from memory, to the nearest twentieth. Machines are
+ * built to follow strength and differ in how far they do; half is an own assumption.
  */
 public final class ResistanceCurve {
   /** Lever angles of the knots, deg of knee flexion. */
@@ -28,7 +32,10 @@ public final class ResistanceCurve {
 
   private ResistanceCurve() {}
 
-  /** Factor at a knee flexion, rad, by a curve through the five that does not overshoot; beyond the ends the end factor. */
+  /**
+   * Factor at a knee flexion, rad, by a curve through the five that does not overshoot; beyond the
+   * ends the end factor.
+   */
   public static double factor(Setup setup, double kneeFlexionRad) {
     double[] y = new double[KNOTS_DEG.length];
     boolean flat = true;
@@ -50,7 +57,17 @@ public final class ResistanceCurve {
   private static List<SetupParameter> parameters() {
     List<SetupParameter> list = new ArrayList<>();
     for (double at : KNOTS_DEG) {
-      list.add(new SetupParameter("curve" + (int) at, String.format(java.util.Locale.ROOT, "Resistance at %.0f° of knee bend", at), "", FACTOR, 1, 0.05, SetupParameter.Kind.MACHINE, List.of(), "against the machine's mean; measured with a hanging scale"));
+      list.add(
+          new SetupParameter(
+              "curve" + (int) at,
+              String.format(java.util.Locale.ROOT, "Resistance at %.0f° of knee bend", at),
+              "",
+              FACTOR,
+              1,
+              0.05,
+              SetupParameter.Kind.MACHINE,
+              List.of(),
+              "against the machine's mean; measured with a hanging scale"));
     }
     return List.copyOf(list);
   }

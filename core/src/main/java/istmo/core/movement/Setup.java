@@ -7,7 +7,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** Values for every parameter of a family, each inside its range. Lengths in m, angles in deg, as the parameters say. */
+/**
+ * Values for every parameter of a family, each inside its range. Lengths in m, angles in deg, as
+ * the parameters say.
+ */
 public final class Setup {
   private final Map<String, Double> values;
 
@@ -16,7 +19,8 @@ public final class Setup {
   }
 
   /**
-   * The usual set-up with some values changed. Unknown names and values out of range are gathered and thrown as one {@link InvalidInput} with fields "setup.NAME".
+   * The usual set-up with some values changed. Unknown names and values out of range are gathered
+   * and thrown as one {@link InvalidInput} with fields "setup.NAME".
    */
   public static Setup of(List<SetupParameter> parameters, Map<String, Double> changes) {
     Map<String, Double> values = new LinkedHashMap<>();
@@ -27,7 +31,9 @@ public final class Setup {
       try {
         p.allowed().check("setup." + p.id(), v);
         if (!p.choices().isEmpty() && v != Math.rint(v)) {
-          throw new InvalidInput("setup." + p.id(), "is a choice: 0 to " + (p.choices().size() - 1) + " for " + p.choices());
+          throw new InvalidInput(
+              "setup." + p.id(),
+              "is a choice: 0 to " + (p.choices().size() - 1) + " for " + p.choices());
         }
       } catch (InvalidInput e) {
         faults.addAll(e.faults());
@@ -36,7 +42,9 @@ public final class Setup {
     }
     for (String id : changes.keySet()) {
       if (!values.containsKey(id)) {
-        faults.add(new InvalidInput.Fault("setup." + id, "is not a parameter here; there are " + values.keySet()));
+        faults.add(
+            new InvalidInput.Fault(
+                "setup." + id, "is not a parameter here; there are " + values.keySet()));
       }
     }
     if (!faults.isEmpty()) {

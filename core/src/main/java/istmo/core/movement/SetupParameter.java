@@ -15,7 +15,16 @@ import java.util.Locale;
  * @param choices names of the values 0, 1, 2 ... when it is a choice, otherwise empty
  * @param note what it means and from where it is measured
  */
-public record SetupParameter(String id, String label, String unit, Allowed allowed, double usual, double step, Kind kind, List<String> choices, String note) {
+public record SetupParameter(
+    String id,
+    String label,
+    String unit,
+    Allowed allowed,
+    double usual,
+    double step,
+    Kind kind,
+    List<String> choices,
+    String note) {
   /** Who decides a parameter. */
   public enum Kind {
     SETUP,
@@ -28,17 +37,38 @@ public record SetupParameter(String id, String label, String unit, Allowed allow
     allowed.check(id, usual);
   }
 
-  static SetupParameter of(String id, String label, String unit, double min, double max, double usual, double step, Kind kind, String note) {
-    return new SetupParameter(id, label, unit, new Allowed(min, max, unit), usual, step, kind, List.of(), note);
+  static SetupParameter of(
+      String id,
+      String label,
+      String unit,
+      double min,
+      double max,
+      double usual,
+      double step,
+      Kind kind,
+      String note) {
+    return new SetupParameter(
+        id, label, unit, new Allowed(min, max, unit), usual, step, kind, List.of(), note);
   }
 
-  static SetupParameter choice(String id, String label, double usual, Kind kind, String note, String... choices) {
-    return new SetupParameter(id, label, "", new Allowed(0, choices.length - 1, ""), usual, 1, kind, List.of(choices), note);
+  static SetupParameter choice(
+      String id, String label, double usual, Kind kind, String note, String... choices) {
+    return new SetupParameter(
+        id,
+        label,
+        "",
+        new Allowed(0, choices.length - 1, ""),
+        usual,
+        1,
+        kind,
+        List.of(choices),
+        note);
   }
 
   /** The same parameter with more said about it. */
   public SetupParameter noted(String more) {
-    return new SetupParameter(id, label, unit, allowed, usual, step, kind, choices, note + "; " + more);
+    return new SetupParameter(
+        id, label, unit, allowed, usual, step, kind, choices, note + "; " + more);
   }
 
   /** The same parameter with another usual value. */
@@ -46,7 +76,10 @@ public record SetupParameter(String id, String label, String unit, Allowed allow
     return new SetupParameter(id, label, unit, allowed, value, step, kind, choices, note);
   }
 
-  /** A value in a coach's words: centimetres to the half, whole degrees, the name of a choice, a share in per cent. */
+  /**
+   * A value in a coach's words: centimetres to the half, whole degrees, the name of a choice, a
+   * share in per cent.
+   */
   public String words(double value) {
     if (!choices.isEmpty()) {
       return choices.get((int) Math.round(value));

@@ -14,8 +14,9 @@ import java.util.Set;
 import java.util.TreeSet;
 
 /**
- * What a choice of exercises and sets is worth: points against it, in whole numbers, fewer is better. This is the definition; {@link Composer} says the same to its solver, and the checks hold the two together. Effective sets are counted in
- * hundredths.
+ * What a choice of exercises and sets is worth: points against it, in whole numbers, fewer is
+ * better. This is the definition; {@link Composer} says the same to its solver, and the checks hold
+ * the two together. Effective sets are counted in hundredths.
  */
 final class Appraisal {
   /** Points for a hundredth of an effective set short, times the region's weight 1 to 3. */
@@ -25,10 +26,12 @@ final class Appraisal {
   static final int FUNCTION_SHORT = 3;
 
   static final int BALANCE_SHORT = 2;
+
   /** For a hundredth of a set too many in a week, and in a day. */
   static final int TOO_MANY = 1;
 
   static final int TOO_MANY_A_DAY = 2;
+
   /** For a group trained on one day fewer than it should be. */
   static final int DAY_SHORT = 150;
 
@@ -40,6 +43,7 @@ final class Appraisal {
   static final int BACK = 3;
   static final int EXERCISE = 30;
   static final int SET = 10;
+
   /** For a set of what is worth nothing in the order; less the more it is worth. */
   static final int SET_UNWORTHY = 60;
 
@@ -71,7 +75,10 @@ final class Appraisal {
 
   /** Points against a set of this offer, whatever it brings. */
   static int costOfSet(Offer o) {
-    return SET + (int) Math.round(SET_UNWORTHY * Math.max(0, Math.min(1, 1 - o.utility()))) + (o.whole() ? 0 : SET_IN_PART) + (o.liking() < 0 ? SET_DISLIKED : o.liking() > 0 ? SET_LIKED : 0);
+    return SET
+        + (int) Math.round(SET_UNWORTHY * Math.max(0, Math.min(1, 1 - o.utility())))
+        + (o.whole() ? 0 : SET_IN_PART)
+        + (o.liking() < 0 ? SET_DISLIKED : o.liking() > 0 ? SET_LIKED : 0);
   }
 
   /** Sets up to which more cost nothing more. */
@@ -87,16 +94,30 @@ final class Appraisal {
       sum += onceS(task, day, o) + e.getValue() * perSetS(o);
     }
     for (int[] p : choice.pairs().get(day)) {
-      sum -= Pairing.Saving.of(candidates.get(p[0]), candidates.get(p[1])).seconds(choice.sets().get(day).get(p[0]));
+      sum -=
+          Pairing.Saving.of(candidates.get(p[0]), candidates.get(p[1]))
+              .seconds(choice.sets().get(day).get(p[0]));
     }
     return sum;
   }
 
-  /** What is pinned, and what one station saves too much by counting every load as staying; less the walk to the first station. */
+  /**
+   * What is pinned, and what one station saves too much by counting every load as staying; less the
+   * walk to the first station.
+   */
   static int fixedS(Task task, int day) {
     Planned.Day frame = task.frames().get(day);
     int pinned = (int) Math.ceil(Timing.of(frame, task.offers()).totalS());
-    int first = frame.oneStation() ? (int) Math.ceil(task.offers().all().stream().filter(Appraisal::plates).mapToDouble(o -> Timing.setUpS(o, false) - Timing.setUpS(o, true)).max().orElse(0)) : 0;
+    int first =
+        frame.oneStation()
+            ? (int)
+                Math.ceil(
+                    task.offers().all().stream()
+                        .filter(Appraisal::plates)
+                        .mapToDouble(o -> Timing.setUpS(o, false) - Timing.setUpS(o, true))
+                        .max()
+                        .orElse(0))
+            : 0;
     return pinned + first - (pinned == 0 && !frame.oneStation() ? Timing.WALK_S : 0);
   }
 
@@ -109,7 +130,10 @@ final class Appraisal {
     boolean oneStation = task.frames().get(day).oneStation();
     boolean again = oneStation && plates(o);
     int walk = oneStation ? (task.pinned(day).isEmpty() ? 0 : Timing.WALK_S) : Timing.WALK_S;
-    return walk + (int) Math.ceil(Timing.setUpS(o, again)) + Timing.WARM_UP_S * o.role().warmUps() - o.usual().restS();
+    return walk
+        + (int) Math.ceil(Timing.setUpS(o, again))
+        + Timing.WARM_UP_S * o.role().warmUps()
+        - o.usual().restS();
   }
 
   static int perSetS(Offer o) {
@@ -145,7 +169,12 @@ final class Appraisal {
           effective.merge(r.id(), hardHundredths(i, o.share(r.id())), Integer::sum);
         }
         for (Function f : targets.functions().keySet()) {
-          functions.merge(f, Targets.trains(o, f, targets.least().keySet()) ? hardHundredths(i, Coverage.functionShare(o, f, targets)) : 0, Integer::sum);
+          functions.merge(
+              f,
+              Targets.trains(o, f, targets.least().keySet())
+                  ? hardHundredths(i, Coverage.functionShare(o, f, targets))
+                  : 0,
+              Integer::sum);
         }
         all += i.prescription().sets();
         thigh += o.trainsThigh() ? i.prescription().sets() : 0;
@@ -161,7 +190,12 @@ final class Appraisal {
           effective.merge(r.id(), sets * hundredths(o.share(r.id())), Integer::sum);
         }
         for (Function f : targets.functions().keySet()) {
-          functions.merge(f, Targets.trains(o, f, targets.least().keySet()) ? sets * hundredths(Coverage.functionShare(o, f, targets)) : 0, Integer::sum);
+          functions.merge(
+              f,
+              Targets.trains(o, f, targets.least().keySet())
+                  ? sets * hundredths(Coverage.functionShare(o, f, targets))
+                  : 0,
+              Integer::sum);
         }
         all += sets;
         thigh += o.trainsThigh() ? sets : 0;
@@ -169,32 +203,49 @@ final class Appraisal {
         back += sets * hundredths(o.back());
         families.merge(o.familyId(), 1, Integer::sum);
         exercises.add(o.exerciseId());
-        points += EXERCISE + (long) sets * costOfSet(o) + (long) SET_BEYOND * Math.max(0, sets - usualSets(task, o));
+        points +=
+            EXERCISE
+                + (long) sets * costOfSet(o)
+                + (long) SET_BEYOND * Math.max(0, sets - usualSets(task, o));
       }
       exercises.forEach(x -> daysOfExercise.merge(x, 1, Integer::sum));
       effective.forEach((r, v) -> week.merge(r, v, Integer::sum));
       byDay.add(effective);
-      points += families.values().stream().mapToLong(n -> (long) FAMILY_AGAIN * Math.max(0, n - 1)).sum();
-      points += (long) SESSION_SET * Math.max(0, all - Coverage.MOST_SETS) + (long) PART_SET * (Math.max(0, thigh - Coverage.MOST_THIGH_SETS) + Math.max(0, calf - Coverage.MOST_CALF_SETS));
+      points +=
+          families.values().stream().mapToLong(n -> (long) FAMILY_AGAIN * Math.max(0, n - 1)).sum();
+      points +=
+          (long) SESSION_SET * Math.max(0, all - Coverage.MOST_SETS)
+              + (long) PART_SET
+                  * (Math.max(0, thigh - Coverage.MOST_THIGH_SETS)
+                      + Math.max(0, calf - Coverage.MOST_CALF_SETS));
       points += (long) BACK * Math.max(0, back - hundredths(Coverage.MOST_BACK));
       backOfWeek += back;
       for (String r : targets.asked()) {
-        points += (long) TOO_MANY_A_DAY * Math.max(0, effective.getOrDefault(r, 0) - hundredths(targets.mostADay()));
+        points +=
+            (long) TOO_MANY_A_DAY
+                * Math.max(0, effective.getOrDefault(r, 0) - hundredths(targets.mostADay()));
       }
     }
     for (String r : targets.asked()) {
-      points += (long) SHORT * targets.weight().get(r) * Math.max(0, hundredths(targets.least().get(r)) - week.getOrDefault(r, 0));
+      points +=
+          (long) SHORT
+              * targets.weight().get(r)
+              * Math.max(0, hundredths(targets.least().get(r)) - week.getOrDefault(r, 0));
     }
     for (Region r : Regions.standard().all()) {
-      points += (long) TOO_MANY * Math.max(0, week.getOrDefault(r.id(), 0) - hundredths(targets.most()));
+      points +=
+          (long) TOO_MANY * Math.max(0, week.getOrDefault(r.id(), 0) - hundredths(targets.most()));
     }
     for (Map.Entry<Function, Integer> f : functions.entrySet()) {
-      points += (long) FUNCTION_SHORT * Math.max(0, hundredths(targets.functions().get(f.getKey())) - f.getValue());
+      points +=
+          (long) FUNCTION_SHORT
+              * Math.max(0, hundredths(targets.functions().get(f.getKey())) - f.getValue());
     }
     if (targets.balance()) {
       long front = group(week, "quads");
       long back = group(week, "hamstrings");
-      points += BALANCE_SHORT * Math.max(0, Math.max(balanceLack(front, back), balanceLack(back, front)));
+      points +=
+          BALANCE_SHORT * Math.max(0, Math.max(balanceLack(front, back), balanceLack(back, front)));
     }
     for (String r : task.groups().values()) {
       long trained = byDay.stream().filter(m -> m.getOrDefault(r, 0) >= TRAINED).count();
@@ -207,12 +258,18 @@ final class Appraisal {
     }
     points += -Math.floorDiv(-longest, LONGEST_S);
     if (task.varied()) {
-      points += daysOfExercise.values().stream().mapToLong(n -> (long) EXERCISE_AGAIN * Math.max(0, n - 1)).sum();
+      points +=
+          daysOfExercise.values().stream()
+              .mapToLong(n -> (long) EXERCISE_AGAIN * Math.max(0, n - 1))
+              .sum();
     }
     return points;
   }
 
-  /** Four regions in each group, so that sums compare as means do: hundredths of a mean set that the lesser side lacks, rounded up. */
+  /**
+   * Four regions in each group, so that sums compare as means do: hundredths of a mean set that the
+   * lesser side lacks, rounded up.
+   */
   static long balanceLack(long more, long less) {
     return -Math.floorDiv(10 * less - BALANCE_TENTHS * more, 10L * REGIONS_OF_A_SIDE);
   }

@@ -11,7 +11,10 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
-/** The order of exercises in a session, with its reasons (common practice). A coach may put them otherwise; then it says what speaks against it. */
+/**
+ * The order of exercises in a session, with its reasons (common practice). A coach may put them
+ * otherwise; then it says what speaks against it.
+ */
 public final class Arrangement {
   private final Offers offers;
   private final Aim aim;
@@ -23,45 +26,79 @@ public final class Arrangement {
     this.soreKnee = sore.contains(PainFlag.KNEE);
   }
 
-  /** Bouts in order: by their heaviest member's place, then what serves the aim more. With a sore knee one light exercise of the knee that does not trouble it comes first. */
+  /**
+   * Bouts in order: by their heaviest member's place, then what serves the aim more. With a sore
+   * knee one light exercise of the knee that does not trouble it comes first.
+   */
   public List<Bout> of(List<Bout> bouts) {
     List<Bout> sorted = new ArrayList<>(bouts.stream().map(this::inside).toList());
-    sorted.sort(Comparator.<Bout, Role>comparing(this::role).thenComparing(b -> -worth(b)).thenComparing(b -> b.items().get(0).candidateId()));
+    sorted.sort(
+        Comparator.<Bout, Role>comparing(this::role)
+            .thenComparing(b -> -worth(b))
+            .thenComparing(b -> b.items().get(0).candidateId()));
     if (soreKnee) {
-      sorted.stream().filter(this::easesTheKnee).findFirst().ifPresent(b -> {
-        sorted.remove(b);
-        sorted.add(0, b);
-      });
+      sorted.stream()
+          .filter(this::easesTheKnee)
+          .findFirst()
+          .ifPresent(
+              b -> {
+                sorted.remove(b);
+                sorted.add(0, b);
+              });
     }
     return List.copyOf(sorted);
   }
 
   /** Why a bout stands where it does, in the order of {@link #of}. */
   public String reason(Bout b) {
-    return soreKnee && easesTheKnee(b) ? "light and smooth for the sore knee: first, if it is kept light" : role(b).reason();
+    return soreKnee && easesTheKnee(b)
+        ? "light and smooth for the sore knee: first, if it is kept light"
+        : role(b).reason();
   }
 
-  /** What speaks against the order in which bouts stand: each pair of neighbours that the usual order has the other way round. */
+  /**
+   * What speaks against the order in which bouts stand: each pair of neighbours that the usual
+   * order has the other way round.
+   */
   public List<String> remarks(List<Bout> bouts) {
     List<String> remarks = new ArrayList<>();
     List<Bout> usual = of(bouts);
     for (int k = 1; k < bouts.size(); k++) {
       Bout first = inside(bouts.get(k - 1));
       Bout second = inside(bouts.get(k));
-      boolean eases = soreKnee && !usual.isEmpty() && usual.get(0).equals(first) && easesTheKnee(first);
+      boolean eases =
+          soreKnee && !usual.isEmpty() && usual.get(0).equals(first) && easesTheKnee(first);
       if (!eases && role(second).compareTo(role(first)) < 0) {
-        remarks.add(String.format(Locale.ROOT, "%s before %s: %s is %s.", name(first), name(second), name(second), role(second).reason()));
+        remarks.add(
+            String.format(
+                Locale.ROOT,
+                "%s before %s: %s is %s.",
+                name(first),
+                name(second),
+                name(second),
+                role(second).reason()));
       }
     }
     return remarks;
   }
 
   private Bout inside(Bout b) {
-    return new Bout(b.items().stream().sorted(Comparator.<Item, Role>comparing(this::role)).toList());
+    return new Bout(
+        b.items().stream().sorted(Comparator.<Item, Role>comparing(this::role)).toList());
   }
 
   private boolean easesTheKnee(Bout b) {
-    return b.items().stream().allMatch(i -> offers.find(i.candidateId()).filter(o -> o.role() == Role.SINGLE && o.functions().contains(Function.KNEE_FLEXION) && !o.troubles().contains(PainFlag.KNEE)).isPresent());
+    return b.items().stream()
+        .allMatch(
+            i ->
+                offers
+                    .find(i.candidateId())
+                    .filter(
+                        o ->
+                            o.role() == Role.SINGLE
+                                && o.functions().contains(Function.KNEE_FLEXION)
+                                && !o.troubles().contains(PainFlag.KNEE))
+                    .isPresent());
   }
 
   private Role role(Bout b) {
@@ -73,7 +110,19 @@ public final class Arrangement {
   }
 
   private double worth(Bout b) {
-    return b.items().stream().mapToDouble(i -> offers.find(i.candidateId()).map(o -> aim.weights().entrySet().stream().mapToDouble(a -> a.getValue() * o.share(a.getKey())).sum()).orElse(0.0)).max().orElse(0);
+    return b.items().stream()
+        .mapToDouble(
+            i ->
+                offers
+                    .find(i.candidateId())
+                    .map(
+                        o ->
+                            aim.weights().entrySet().stream()
+                                .mapToDouble(a -> a.getValue() * o.share(a.getKey()))
+                                .sum())
+                    .orElse(0.0))
+        .max()
+        .orElse(0);
   }
 
   private String name(Bout b) {

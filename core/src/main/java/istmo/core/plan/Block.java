@@ -13,7 +13,9 @@ import java.util.Optional;
 import java.util.function.Predicate;
 
 /**
- * A block of weeks made of one week: sets and load rise, the reserve falls, then an easier week and a retest (common practice; the numbers are judgement). Repetitions rise before load does: the load figures are what to expect, not what to force.
+ * A block of weeks made of one week: sets and load rise, the reserve falls, then an easier week and
+ * a retest (common practice; the numbers are judgement). Repetitions rise before load does: the
+ * load figures are what to expect, not what to force.
  *
  * @param weeks in order
  */
@@ -24,7 +26,11 @@ public record Block(List<Step> weeks) {
   private static final int LONG = 7;
 
   /** When an easier week is due although none is planned (common practice). */
-  public static final List<String> EASIER_WEEK_SIGNS = List.of("two sessions in a row with fewer repetitions at the same load in more than one exercise", "a joint that complains for a week", "sleep or appetite gone for more than a few days");
+  public static final List<String> EASIER_WEEK_SIGNS =
+      List.of(
+          "two sessions in a row with fewer repetitions at the same load in more than one exercise",
+          "a joint that complains for a week",
+          "sleep or appetite gone for more than a few days");
 
   private static final double EASIER_LOAD = 0.9;
   private static final double EASIER_RESERVE = 2;
@@ -51,11 +57,13 @@ public record Block(List<Step> weeks) {
    * One week beside the planned one.
    *
    * @param number from 1
-   * @param addedSets to each exercise that serves the aim; in an easier week sets are halved instead
+   * @param addedSets to each exercise that serves the aim; in an easier week sets are halved
+   *     instead
    * @param addedReserve repetitions in reserve more, or fewer, than planned
    * @param load beside that of the first week
    */
-  public record Step(int number, Kind kind, int addedSets, double addedReserve, double load, String words) {}
+  public record Step(
+      int number, Kind kind, int addedSets, double addedReserve, double load, String words) {}
 
   public Block {
     weeks = List.copyOf(weeks);
@@ -64,11 +72,12 @@ public record Block(List<Step> weeks) {
   public static Block of(int weeks, Optional<TrainingAge> age) {
     WEEKS.check("weeks", weeks);
     TrainingAge a = age.orElse(TrainingAge.MONTHS);
-    double rise = switch (a) {
-      case WEEKS -> 0.025;
-      case MONTHS -> 0.015;
-      case YEARS -> 0.0075;
-    };
+    double rise =
+        switch (a) {
+          case WEEKS -> 0.025;
+          case MONTHS -> 0.015;
+          case YEARS -> 0.0075;
+        };
     int middle = weeks >= LONG && a != TrainingAge.WEEKS ? (weeks + 1) / 2 : -1;
     List<Step> steps = new ArrayList<>();
     int building = 0;
@@ -77,31 +86,96 @@ public record Block(List<Step> weeks) {
       double load = 1 + rise * building;
       if (w == weeks || w == middle) {
         Kind kind = w == weeks ? Kind.RETEST : Kind.EASIER;
-        steps.add(new Step(w, kind, 0, EASIER_RESERVE, EASIER_LOAD * load, String.format(Locale.ROOT, "Half the sets, about %.0f %% of the load, nothing near failure.%s", 100 * EASIER_LOAD, kind == Kind.RETEST ? " In the last session: the first heavy exercise to at most ten repetitions with one in reserve, to know where the client stands." : "")));
+        steps.add(
+            new Step(
+                w,
+                kind,
+                0,
+                EASIER_RESERVE,
+                EASIER_LOAD * load,
+                String.format(
+                    Locale.ROOT,
+                    "Half the sets, about %.0f %% of the load, nothing near failure.%s",
+                    100 * EASIER_LOAD,
+                    kind == Kind.RETEST
+                        ? " In the last session: the first heavy exercise to at most ten"
+                            + " repetitions with one in reserve, to know where the client stands."
+                        : "")));
         continue;
       }
       double way = toBuild < 2 ? 1 : building / (toBuild - 1.0);
-      int added = a == TrainingAge.WEEKS ? 0 : way >= 0.99 && a == TrainingAge.YEARS && toBuild > 3 ? 2 : way >= 0.5 ? 1 : 0;
+      int added =
+          a == TrainingAge.WEEKS
+              ? 0
+              : way >= 0.99 && a == TrainingAge.YEARS && toBuild > 3 ? 2 : way >= 0.5 ? 1 : 0;
       double reserve = way < 0.25 ? 1 : way < 0.75 ? 0 : -1;
       building++;
-      steps.add(new Step(w, Kind.BUILD, added, a == TrainingAge.WEEKS ? Math.max(0, reserve) : reserve, load, String.format(Locale.ROOT, "%s, %s.", added == 0 ? "Sets as planned" : added == 1 ? "One set more of what serves the aim" : added + " sets more of what serves the aim", reserve > 0 ? "one repetition more in reserve" : reserve < 0 && a != TrainingAge.WEEKS ? "one repetition less in reserve" : "reserve as planned")));
+      steps.add(
+          new Step(
+              w,
+              Kind.BUILD,
+              added,
+              a == TrainingAge.WEEKS ? Math.max(0, reserve) : reserve,
+              load,
+              String.format(
+                  Locale.ROOT,
+                  "%s, %s.",
+                  added == 0
+                      ? "Sets as planned"
+                      : added == 1
+                          ? "One set more of what serves the aim"
+                          : added + " sets more of what serves the aim",
+                  reserve > 0
+                      ? "one repetition more in reserve"
+                      : reserve < 0 && a != TrainingAge.WEEKS
+                          ? "one repetition less in reserve"
+                          : "reserve as planned")));
     }
     return new Block(steps);
   }
 
-  /** The planned week as this step of the block asks for it. {@code serves} says of a candidate whether it serves the aim. */
-  public static Week applied(Week week, Step step, Predicate<String> serves, Optional<TrainingAge> age) {
-    return new Week(week.days().stream().map(d -> new Day(d.weekday(), d.minutes(), d.oneStation(), d.bouts().stream().map(b -> new Bout(b.items().stream().map(i -> applied(i, step, serves, age)).toList())).toList())).toList());
+  /**
+   * The planned week as this step of the block asks for it. {@code serves} says of a candidate
+   * whether it serves the aim.
+   */
+  public static Week applied(
+      Week week, Step step, Predicate<String> serves, Optional<TrainingAge> age) {
+    return new Week(
+        week.days().stream()
+            .map(
+                d ->
+                    new Day(
+                        d.weekday(),
+                        d.minutes(),
+                        d.oneStation(),
+                        d.bouts().stream()
+                            .map(
+                                b ->
+                                    new Bout(
+                                        b.items().stream()
+                                            .map(i -> applied(i, step, serves, age))
+                                            .toList()))
+                            .toList()))
+            .toList());
   }
 
-  private static Item applied(Item i, Step step, Predicate<String> serves, Optional<TrainingAge> age) {
+  private static Item applied(
+      Item i, Step step, Predicate<String> serves, Optional<TrainingAge> age) {
     Prescription p = i.prescription();
     boolean easier = step.kind() != Kind.BUILD;
     int most = Math.max(p.sets(), Prescriber.mostSets(age, false));
-    int sets = easier ? Math.max(1, (p.sets() + 1) / 2) : serves.test(i.candidateId()) ? Math.min(most, p.sets() + step.addedSets()) : p.sets();
+    int sets =
+        easier
+            ? Math.max(1, (p.sets() + 1) / 2)
+            : serves.test(i.candidateId()) ? Math.min(most, p.sets() + step.addedSets()) : p.sets();
     double reserve = Prescription.RESERVE.nearest(p.reserve() + step.addedReserve());
     Scheme scheme = easier && p.scheme() != Scheme.PAUSES ? Scheme.STRAIGHT : p.scheme();
-    return new Item(i.id(), i.candidateId(), new Prescription(sets, p.repetitionsLow(), p.repetitionsHigh(), reserve, p.tempo(), p.restS(), scheme), i.pinned());
+    return new Item(
+        i.id(),
+        i.candidateId(),
+        new Prescription(
+            sets, p.repetitionsLow(), p.repetitionsHigh(), reserve, p.tempo(), p.restS(), scheme),
+        i.pinned());
   }
 
   /** What changes after weeks without training (common practice; a lay-off begins anew). */
@@ -112,13 +186,19 @@ public record Block(List<Step> weeks) {
       return "Do the missed week now; everything after it moves back by one.";
     }
     if (weeks <= 3) {
-      return String.format(Locale.ROOT, "Go back one week of the block, with about %.0f %% of its load in the first sessions.", 100 * BACK_AGAIN_LOAD);
+      return String.format(
+          Locale.ROOT,
+          "Go back one week of the block, with about %.0f %% of its load in the first sessions.",
+          100 * BACK_AGAIN_LOAD);
     }
-    return "Begin the block anew with about half the load, up by about a tenth a week; soreness is no aim.";
+    return "Begin the block anew with about half the load, up by about a tenth a week; soreness is"
+        + " no aim.";
   }
 
   /** The step to go on with after a step was last done and weeks were missed; 1 is the first. */
   public static int goOnWith(int lastDone, int missedWeeks) {
-    return missedWeeks == 0 ? lastDone + 1 : missedWeeks == 1 ? lastDone + 1 : missedWeeks <= 3 ? Math.max(1, lastDone) : 1;
+    return missedWeeks == 0
+        ? lastDone + 1
+        : missedWeeks == 1 ? lastDone + 1 : missedWeeks <= 3 ? Math.max(1, lastDone) : 1;
   }
 }

@@ -18,8 +18,10 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 
 /**
- * Composes a week: a constraint model of {@link Appraisal} given to a solver that also bounds how much better any week could be (CP-SAT of OR-tools: Perron and Furnon). Searches run side by side until the time is over, so that two runs may end
- * at different weeks of about the same worth; one that is proved best is always worth the same.
+ * Composes a week: a constraint model of {@link Appraisal} given to a solver that also bounds how
+ * much better any week could be (CP-SAT of OR-tools: Perron and Furnon). Searches run side by side
+ * until the time is over, so that two runs may end at different weeks of about the same worth; one
+ * that is proved best is always worth the same.
  */
 public final class Composer {
   /** How long a search usually takes, and may be left running, s. */
@@ -27,7 +29,10 @@ public final class Composer {
 
   public static final double MOST_S = 60;
 
-  /** Searches side by side: two for a short look, more kinds of search for a long one, whatever the processors. */
+  /**
+   * Searches side by side: two for a short look, more kinds of search for a long one, whatever the
+   * processors.
+   */
   private static final int SEARCHES = 2;
 
   private static final int LONG_SEARCHES = 8;
@@ -39,6 +44,7 @@ public final class Composer {
   private final WeekModel model;
   private final AtomicBoolean stopped = new AtomicBoolean();
   private volatile CpSolver running;
+
   /** The best week known before the search. */
   private Appraisal.Choice start;
 
@@ -52,7 +58,8 @@ public final class Composer {
    * @param points against it; {@code bound}: no week has fewer
    * @param proved whether none is better
    */
-  public record Answer(List<OfDay> choices, long points, long bound, boolean proved, double seconds) {
+  public record Answer(
+      List<OfDay> choices, long points, long bound, boolean proved, double seconds) {
     public record OfDay(Map<String, Integer> sets, List<List<String>> pairs) {}
 
     /** How much of the points could be saved at most, 0 to 1. */
@@ -70,7 +77,11 @@ public final class Composer {
     start = FirstGuess.of(task, candidates);
   }
 
-  /** What is found is to be no worse than a week that is there already, as far as that is made of candidates. (Given to the solver as a hint it keeps a short search from finding better ones; so the two are compared afterwards.) */
+  /**
+   * What is found is to be no worse than a week that is there already, as far as that is made of
+   * candidates. (Given to the solver as a hint it keeps a short search from finding better ones; so
+   * the two are compared afterwards.)
+   */
   public Composer from(Planned.Week week) {
     Appraisal.Choice there = Appraisal.nothing(days);
     for (int d = 0; d < days; d++) {
@@ -84,19 +95,28 @@ public final class Composer {
         for (Item i : b.items()) {
           Integer c = byId.get(i.candidateId());
           if (!pinned.contains(i.id()) && c != null) {
-            there.sets().get(d).put(c, Math.max(Task.LEAST_SETS, Math.min(task.sets(candidates.get(c)), i.prescription().sets())));
+            there
+                .sets()
+                .get(d)
+                .put(
+                    c,
+                    Math.max(
+                        Task.LEAST_SETS,
+                        Math.min(task.sets(candidates.get(c)), i.prescription().sets())));
             members.add(c);
           }
         }
         if (members.size() == 2) {
           int[] pair = members.stream().sorted().mapToInt(Integer::intValue).toArray();
-          if (task.pairing().allows(candidates.get(pair[0]), candidates.get(pair[1])) && there.sets().get(d).get(pair[0]).equals(there.sets().get(d).get(pair[1]))) {
+          if (task.pairing().allows(candidates.get(pair[0]), candidates.get(pair[1]))
+              && there.sets().get(d).get(pair[0]).equals(there.sets().get(d).get(pair[1]))) {
             there.pairs().get(d).add(pair);
           }
         }
       }
     }
-    if (keepsTheRules(there) && Appraisal.points(task, candidates, there) < Appraisal.points(task, candidates, start)) {
+    if (keepsTheRules(there)
+        && Appraisal.points(task, candidates, there) < Appraisal.points(task, candidates, start)) {
       start = there;
     }
     return this;
@@ -112,53 +132,85 @@ public final class Composer {
   }
 
   /**
-   * The best week found within so many seconds; empty where no week at all keeps the rules, which only what is pinned can bring about, or where it was stopped before there was one.
+   * The best week found within so many seconds; empty where no week at all keeps the rules, which
+   * only what is pinned can bring about, or where it was stopped before there was one.
    *
    * @param progress told at every better week
    */
   public Optional<Answer> compose(double seconds, Consumer<Progress> progress) {
     CpSolver solver = new CpSolver();
-    solver.getParameters().setNumWorkers(seconds > LONG_S ? LONG_SEARCHES : SEARCHES).setRandomSeed(1).setMaxTimeInSeconds(seconds);
+    solver
+        .getParameters()
+        .setNumWorkers(seconds > LONG_S ? LONG_SEARCHES : SEARCHES)
+        .setRandomSeed(1)
+        .setMaxTimeInSeconds(seconds);
     running = solver;
     long began = System.nanoTime();
-    CpSolverStatus status = solver.solve(
-        model.model(),
-        new CpSolverSolutionCallback() {
-          @Override
-          public void onSolutionCallback() {
-            progress.accept(new Progress(wallTime(), Math.round(objectiveValue()), (long) Math.ceil(bestObjectiveBound() - 1e-6)));
-            if (stopped.get()) {
-              stopSearch();
-            }
-          }
-        });
+    CpSolverStatus status =
+        solver.solve(
+            model.model(),
+            new CpSolverSolutionCallback() {
+              @Override
+              public void onSolutionCallback() {
+                progress.accept(
+                    new Progress(
+                        wallTime(),
+                        Math.round(objectiveValue()),
+                        (long) Math.ceil(bestObjectiveBound() - 1e-6)));
+                if (stopped.get()) {
+                  stopSearch();
+                }
+              }
+            });
     running = null;
     boolean found = status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE;
     if (!found && !keepsTheRules(start)) {
       return Optional.empty();
     }
     Appraisal.Choice choice = found ? model.choice(solver) : start;
-    if (keepsTheRules(start) && Appraisal.points(task, candidates, start) < Appraisal.points(task, candidates, choice)) {
+    if (keepsTheRules(start)
+        && Appraisal.points(task, candidates, start) < Appraisal.points(task, candidates, choice)) {
       choice = start;
     }
     List<Answer.OfDay> answer = new ArrayList<>();
     for (int d = 0; d < days; d++) {
       Map<String, Integer> own = new LinkedHashMap<>();
       choice.sets().get(d).forEach((c, n) -> own.put(candidates.get(c).candidateId(), n));
-      answer.add(new Answer.OfDay(own, choice.pairs().get(d).stream().map(p -> List.of(candidates.get(p[0]).candidateId(), candidates.get(p[1]).candidateId())).toList()));
+      answer.add(
+          new Answer.OfDay(
+              own,
+              choice.pairs().get(d).stream()
+                  .map(
+                      p ->
+                          List.of(
+                              candidates.get(p[0]).candidateId(),
+                              candidates.get(p[1]).candidateId()))
+                  .toList()));
     }
     long bound = (long) Math.max(0, Math.ceil(solver.bestObjectiveBound() - 1e-6));
-    return Optional.of(new Answer(List.copyOf(answer), Appraisal.points(task, candidates, choice), bound, status == CpSolverStatus.OPTIMAL, (System.nanoTime() - began) / 1e9));
+    return Optional.of(
+        new Answer(
+            List.copyOf(answer),
+            Appraisal.points(task, candidates, choice),
+            bound,
+            status == CpSolverStatus.OPTIMAL,
+            (System.nanoTime() - began) / 1e9));
   }
 
-  /** Whether a week that the solver has not seen may be done: in its time, and where the day has one station, at one. */
+  /**
+   * Whether a week that the solver has not seen may be done: in its time, and where the day has one
+   * station, at one.
+   */
   private boolean keepsTheRules(Appraisal.Choice choice) {
     for (int d = 0; d < days; d++) {
       Planned.Day frame = task.frames().get(d);
       Set<Set<String>> stations = new HashSet<>();
       task.pinned(d).forEach(i -> stations.add(task.offers().get(i.candidateId()).station()));
       choice.sets().get(d).keySet().forEach(c -> stations.add(candidates.get(c).station()));
-      boolean oneStation = !frame.oneStation() || stations.stream().anyMatch(s -> stations.stream().allMatch(s::containsAll)) || stations.isEmpty();
+      boolean oneStation =
+          !frame.oneStation()
+              || stations.stream().anyMatch(s -> stations.stream().allMatch(s::containsAll))
+              || stations.isEmpty();
       if (!oneStation || Appraisal.seconds(task, d, candidates, choice) > 60 * frame.minutes()) {
         return false;
       }

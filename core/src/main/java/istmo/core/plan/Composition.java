@@ -12,7 +12,10 @@ import java.util.Set;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 
-/** From what the solver has chosen to a week in its order, each exercise as it is usually prescribed. */
+/**
+ * From what the solver has chosen to a week in its order, each exercise as it is usually
+ * prescribed.
+ */
 public final class Composition {
   private Composition() {}
 
@@ -20,7 +23,8 @@ public final class Composition {
    * @param arranged puts the bouts of a session in order, as {@link Arrangement#of} does
    * @param ids makes an id for each exercise that is not pinned
    */
-  public static Week week(Task task, Composer.Answer answer, UnaryOperator<List<Bout>> arranged, Supplier<String> ids) {
+  public static Week week(
+      Task task, Composer.Answer answer, UnaryOperator<List<Bout>> arranged, Supplier<String> ids) {
     List<Day> days = new ArrayList<>();
     for (int d = 0; d < task.frames().size(); d++) {
       Day frame = task.frames().get(d);
@@ -31,13 +35,20 @@ public final class Composition {
         bouts.add(new Bout(pair.stream().map(id -> item(task, id, chosen.sets(), ids)).toList()));
         paired.addAll(pair);
       }
-      chosen.sets().keySet().stream().filter(id -> !paired.contains(id)).forEach(id -> bouts.add(Bout.of(item(task, id, chosen.sets(), ids))));
+      chosen.sets().keySet().stream()
+          .filter(id -> !paired.contains(id))
+          .forEach(id -> bouts.add(Bout.of(item(task, id, chosen.sets(), ids))));
       days.add(frame.with(arranged.apply(bouts)));
     }
     return new Week(days);
   }
 
-  private static Item item(Task task, String candidateId, Map<String, Integer> sets, Supplier<String> ids) {
-    return new Item(ids.get(), candidateId, task.offers().get(candidateId).usual().withSets(sets.get(candidateId)), false);
+  private static Item item(
+      Task task, String candidateId, Map<String, Integer> sets, Supplier<String> ids) {
+    return new Item(
+        ids.get(),
+        candidateId,
+        task.offers().get(candidateId).usual().withSets(sets.get(candidateId)),
+        false);
   }
 }

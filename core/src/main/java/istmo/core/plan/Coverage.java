@@ -13,7 +13,8 @@ import java.util.Locale;
 import java.util.Map;
 
 /**
- * What a week brings beside what it should: effective sets of every region (one hard set counts by its stimulus beside the best here), functions, and front and back of the thigh.
+ * What a week brings beside what it should: effective sets of every region (one hard set counts by
+ * its stimulus beside the best here), functions, and front and back of the thigh.
  *
  * @param sets by region id: effective sets a week
  * @param functions effective sets of every function that the aim asks for
@@ -21,14 +22,26 @@ import java.util.Map;
  * @param days what each session holds
  * @param findings what is short or too much, in words
  */
-public record Coverage(Map<String, Double> sets, Map<Function, Double> functions, double front, double back, List<OfDay> days, List<String> findings) {
-  /** Sets of a leg day at most: all, of the thighs, of the calves (common practice: about 20, 12 and 6). */
+public record Coverage(
+    Map<String, Double> sets,
+    Map<Function, Double> functions,
+    double front,
+    double back,
+    List<OfDay> days,
+    List<String> findings) {
+  /**
+   * Sets of a leg day at most: all, of the thighs, of the calves (common practice: about 20, 12 and
+   * 6).
+   */
   static final int MOST_SETS = 20;
 
   static final int MOST_THIGH_SETS = 14;
   static final int MOST_CALF_SETS = 8;
 
-  /** Sets of a session, each counted by the share of the lower back's strength that it takes, that are enough for one back (judgement). */
+  /**
+   * Sets of a session, each counted by the share of the lower back's strength that it takes, that
+   * are enough for one back (judgement).
+   */
   static final double MOST_BACK = 6;
 
   static final double MOST_BACK_A_WEEK = 9;
@@ -39,7 +52,8 @@ public record Coverage(Map<String, Double> sets, Map<Function, Double> functions
    * @param effective by region id
    * @param back sets counted by the share of the lower back's strength that they take
    */
-  public record OfDay(int sets, int thighSets, int calfSets, double back, Map<String, Double> effective) {}
+  public record OfDay(
+      int sets, int thighSets, int calfSets, double back, Map<String, Double> effective) {}
 
   public static Coverage of(Week week, Offers offers, Targets targets) {
     Map<String, Double> sets = new LinkedHashMap<>();
@@ -61,7 +75,9 @@ public record Coverage(Map<String, Double> sets, Map<Function, Double> functions
         for (Region r : Regions.standard().all()) {
           effective.merge(r.id(), hard * o.share(r.id()), Double::sum);
         }
-        targets.functions().keySet().stream().filter(f -> Targets.trains(o, f, targets.least().keySet())).forEach(f -> functions.merge(f, hard * functionShare(o, f, targets), Double::sum));
+        targets.functions().keySet().stream()
+            .filter(f -> Targets.trains(o, f, targets.least().keySet()))
+            .forEach(f -> functions.merge(f, hard * functionShare(o, f, targets), Double::sum));
         all += i.prescription().sets();
         thigh += o.trainsThigh() ? i.prescription().sets() : 0;
         calf += o.role().isCalf() ? i.prescription().sets() : 0;
@@ -72,54 +88,137 @@ public record Coverage(Map<String, Double> sets, Map<Function, Double> functions
     }
     double front = mean(sets, "quads");
     double behind = mean(sets, "hamstrings");
-    return new Coverage(sets, functions, front, behind, List.copyOf(days), findings(sets, functions, front, behind, days, targets));
+    return new Coverage(
+        sets,
+        functions,
+        front,
+        behind,
+        List.copyOf(days),
+        findings(sets, functions, front, behind, days, targets));
   }
 
   /** Best share among the aimed regions that a function serves. */
   static double functionShare(Offer o, Function f, Targets targets) {
-    return f.regions().stream().filter(targets.least()::containsKey).mapToDouble(o::share).max().orElse(0);
+    return f.regions().stream()
+        .filter(targets.least()::containsKey)
+        .mapToDouble(o::share)
+        .max()
+        .orElse(0);
   }
 
   static double mean(Map<String, Double> sets, String group) {
-    return Regions.standard().all().stream().filter(r -> r.group().equals(group)).mapToDouble(r -> sets.getOrDefault(r.id(), 0.0)).average().orElse(0);
+    return Regions.standard().all().stream()
+        .filter(r -> r.group().equals(group))
+        .mapToDouble(r -> sets.getOrDefault(r.id(), 0.0))
+        .average()
+        .orElse(0);
   }
 
-  private static List<String> findings(Map<String, Double> sets, Map<Function, Double> functions, double front, double back, List<OfDay> days, Targets targets) {
+  private static List<String> findings(
+      Map<String, Double> sets,
+      Map<Function, Double> functions,
+      double front,
+      double back,
+      List<OfDay> days,
+      Targets targets) {
     List<String> list = new ArrayList<>();
     for (String id : targets.asked()) {
       double has = sets.getOrDefault(id, 0.0);
       double asked = targets.least().get(id);
       if (has < asked - TOLERANCE) {
-        list.add(String.format(Locale.ROOT, "%s: %.1f of %.0f sets.", capital(Regions.standard().get(id).coachName()), has, asked));
+        list.add(
+            String.format(
+                Locale.ROOT,
+                "%s: %.1f of %.0f sets.",
+                capital(Regions.standard().get(id).coachName()),
+                has,
+                asked));
       }
     }
-    functions.forEach((f, has) -> {
-      if (has < targets.functions().get(f) - TOLERANCE) {
-        list.add(String.format(Locale.ROOT, "%s: %.1f of %.0f sets. It takes %s.", capital(f.label()), has, targets.functions().get(f), f.examples()));
-      }
-    });
-    if (targets.balance() && Math.min(front, back) < Targets.LEAST_BALANCE * Math.max(front, back) - 1e-9) {
-      list.add(String.format(Locale.ROOT, "The %s of the thigh gets %.1f sets, the %s %.1f: give it more.", front < back ? "front" : "back", Math.min(front, back), front < back ? "back" : "front", Math.max(front, back)));
+    functions.forEach(
+        (f, has) -> {
+          if (has < targets.functions().get(f) - TOLERANCE) {
+            list.add(
+                String.format(
+                    Locale.ROOT,
+                    "%s: %.1f of %.0f sets. It takes %s.",
+                    capital(f.label()),
+                    has,
+                    targets.functions().get(f),
+                    f.examples()));
+          }
+        });
+    if (targets.balance()
+        && Math.min(front, back) < Targets.LEAST_BALANCE * Math.max(front, back) - 1e-9) {
+      list.add(
+          String.format(
+              Locale.ROOT,
+              "The %s of the thigh gets %.1f sets, the %s %.1f: give it more.",
+              front < back ? "front" : "back",
+              Math.min(front, back),
+              front < back ? "back" : "front",
+              Math.max(front, back)));
     }
     for (Region r : Regions.standard().all()) {
       if (sets.getOrDefault(r.id(), 0.0) > targets.most() + TOLERANCE) {
-        list.add(String.format(Locale.ROOT, "%s: %.1f sets a week, more than about %.0f are hardly worth it.", capital(r.coachName()), sets.get(r.id()), targets.most()));
+        list.add(
+            String.format(
+                Locale.ROOT,
+                "%s: %.1f sets a week, more than about %.0f are hardly worth it.",
+                capital(r.coachName()),
+                sets.get(r.id()),
+                targets.most()));
       }
     }
     double all = days.stream().mapToDouble(OfDay::back).sum();
     if (all > MOST_BACK_A_WEEK + TOLERANCE) {
-      list.add(String.format(Locale.ROOT, "The week loads the lower back with the like of %.1f sets at its limit; about %.0f are enough.", all, MOST_BACK_A_WEEK));
+      list.add(
+          String.format(
+              Locale.ROOT,
+              "The week loads the lower back with the like of %.1f sets at its limit; about %.0f"
+                  + " are enough.",
+              all,
+              MOST_BACK_A_WEEK));
     }
     for (int d = 0; d < days.size(); d++) {
       OfDay day = days.get(d);
       if (day.sets() > MOST_SETS) {
-        list.add(String.format(Locale.ROOT, "Session %d has %d sets; a leg day holds about %d.", d + 1, day.sets(), MOST_SETS));
+        list.add(
+            String.format(
+                Locale.ROOT,
+                "Session %d has %d sets; a leg day holds about %d.",
+                d + 1,
+                day.sets(),
+                MOST_SETS));
       }
       if (day.back() > MOST_BACK + TOLERANCE) {
-        list.add(String.format(Locale.ROOT, "Session %d loads the lower back with the like of %.1f sets at its limit; about %.0f are enough.", d + 1, day.back(), MOST_BACK));
+        list.add(
+            String.format(
+                Locale.ROOT,
+                "Session %d loads the lower back with the like of %.1f sets at its limit; about"
+                    + " %.0f are enough.",
+                d + 1,
+                day.back(),
+                MOST_BACK));
       }
       int session = d + 1;
-      Regions.standard().all().stream().filter(r -> day.effective().getOrDefault(r.id(), 0.0) > targets.mostADay() + TOLERANCE && targets.least().containsKey(r.id())).findFirst().ifPresent(r -> list.add(String.format(Locale.ROOT, "Session %d gives the %s %.1f sets at once; beyond about %.0f little is added.", session, r.coachName(), day.effective().get(r.id()), targets.mostADay())));
+      Regions.standard().all().stream()
+          .filter(
+              r ->
+                  day.effective().getOrDefault(r.id(), 0.0) > targets.mostADay() + TOLERANCE
+                      && targets.least().containsKey(r.id()))
+          .findFirst()
+          .ifPresent(
+              r ->
+                  list.add(
+                      String.format(
+                          Locale.ROOT,
+                          "Session %d gives the %s %.1f sets at once; beyond about %.0f little is"
+                              + " added.",
+                          session,
+                          r.coachName(),
+                          day.effective().get(r.id()),
+                          targets.mostADay())));
     }
     return List.copyOf(list);
   }

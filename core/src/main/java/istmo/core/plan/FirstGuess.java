@@ -7,7 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** A week by hand's rule, for a search to begin at: the single change that helps most, again and again, until none helps. Takes no turns. */
+/**
+ * A week by hand's rule, for a search to begin at: the single change that helps most, again and
+ * again, until none helps. Takes no turns.
+ */
 final class FirstGuess {
   private final Task task;
   private final List<Offer> candidates;
@@ -38,7 +41,8 @@ final class FirstGuess {
       for (int c = 0; c < candidates.size(); c++) {
         for (int n : tries(d, c)) {
           put(day, c, n);
-          if (Appraisal.seconds(task, d, candidates, choice) <= 60 * task.frames().get(d).minutes()) {
+          if (Appraisal.seconds(task, d, candidates, choice)
+              <= 60 * task.frames().get(d).minutes()) {
             long points = Appraisal.points(task, candidates, choice);
             if (points < best) {
               best = points;
@@ -58,7 +62,10 @@ final class FirstGuess {
     return bestDay >= 0;
   }
 
-  /** Numbers of sets to try: more, fewer or none of what is there; the least and the usual of what may come. */
+  /**
+   * Numbers of sets to try: more, fewer or none of what is there; the least and the usual of what
+   * may come.
+   */
   private List<Integer> tries(int day, int c) {
     Offer o = candidates.get(c);
     Integer now = choice.sets().get(day).get(c);
@@ -80,14 +87,17 @@ final class FirstGuess {
 
   /** One variant of an exercise a day, and one station where the day has one. */
   private boolean allowed(int day, Offer o) {
-    List<Offer> there = new ArrayList<>(task.pinned(day).stream().map(i -> task.offers().get(i.candidateId())).toList());
+    List<Offer> there =
+        new ArrayList<>(
+            task.pinned(day).stream().map(i -> task.offers().get(i.candidateId())).toList());
     choice.sets().get(day).keySet().forEach(c -> there.add(candidates.get(c)));
     if (there.stream().anyMatch(x -> x.exerciseId().equals(o.exerciseId()))) {
       return false;
     }
     Set<String> station = new HashSet<>(o.station());
     there.forEach(x -> station.addAll(x.station()));
-    return !task.frames().get(day).oneStation() || candidates.stream().anyMatch(x -> x.station().equals(station));
+    return !task.frames().get(day).oneStation()
+        || candidates.stream().anyMatch(x -> x.station().equals(station));
   }
 
   private static void put(Map<Integer, Integer> day, int c, int sets) {

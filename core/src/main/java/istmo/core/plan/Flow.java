@@ -9,7 +9,8 @@ import java.util.Optional;
 import java.util.function.IntFunction;
 
 /**
- * A session as it is walked through on the floor, one step after the other: lighter sets, sets in turn, each side, drops.
+ * A session as it is walked through on the floor, one step after the other: lighter sets, sets in
+ * turn, each side, drops.
  *
  * @param steps in order
  */
@@ -34,16 +35,31 @@ public record Flow(List<Step> steps) {
    * @param key sorts the steps of a session, those of an exercise that takes another's place too
    * @param number of the set among those of its kind and side, from 1
    * @param side NONE where both legs work
-   * @param asBefore as many repetitions as the step before had: the weaker side's count is the other side's limit
+   * @param asBefore as many repetitions as the step before had: the weaker side's count is the
+   *     other side's limit
    * @param putOn plates to put on each side since the step before
    * @param waitS least time since the step before, s
    * @param ownRestS least time since this exercise's own last set, s
    */
-  public record Step(String key, String exerciseId, Kind kind, int number, Side side, int repetitionsLow, int repetitionsHigh, boolean asBefore, Optional<Loading> load, List<Double> putOn, double waitS, double ownRestS, String note) {}
+  public record Step(
+      String key,
+      String exerciseId,
+      Kind kind,
+      int number,
+      Side side,
+      int repetitionsLow,
+      int repetitionsHigh,
+      boolean asBefore,
+      Optional<Loading> load,
+      List<Double> putOn,
+      double waitS,
+      double ownRestS,
+      String note) {}
 
   /**
    * @param bouts exercises in turn, each bout one or several
-   * @param weaker the side that goes first in one-leg work; NONE where no side is known to be weaker
+   * @param weaker the side that goes first in one-leg work; NONE where no side is known to be
+   *     weaker
    */
   public static Flow of(List<List<Exercise>> bouts, Side weaker) {
     List<Step> steps = new ArrayList<>();
@@ -59,7 +75,21 @@ public record Flow(List<Step> steps) {
         for (int w = 0; w < warmUps.size(); w++) {
           WorkingLoad.WarmUp u = warmUps.get(w);
           List<Double> on = before.map(u.load()::addedTo).orElse(u.load().perSide());
-          steps.add(new Step(key(b, 0, k, w, 0), x.id(), Kind.WARM_UP, w + 1, Side.NONE, u.repetitions(), u.repetitions(), false, Optional.of(u.load()), on, 0, 0, w == 0 ? "light: check depth and set-up" : ""));
+          steps.add(
+              new Step(
+                  key(b, 0, k, w, 0),
+                  x.id(),
+                  Kind.WARM_UP,
+                  w + 1,
+                  Side.NONE,
+                  u.repetitions(),
+                  u.repetitions(),
+                  false,
+                  Optional.of(u.load()),
+                  on,
+                  0,
+                  0,
+                  w == 0 ? "light: check depth and set-up" : ""));
           before = Optional.of(u.load());
         }
       }
@@ -79,30 +109,72 @@ public record Flow(List<Step> steps) {
         }
         int at = set;
         int position = k;
-        double wait = before != null ? Timing.turnS(before.offer(), x.offer()) : set > 0 && bout.size() > 1 ? Timing.LEAST_WAIT_S : 0;
+        double wait =
+            before != null
+                ? Timing.turnS(before.offer(), x.offer())
+                : set > 0 && bout.size() > 1 ? Timing.LEAST_WAIT_S : 0;
         set(steps, part -> key(bAt, 1, at, position, part), x, set, weaker, wait);
         before = x;
       }
     }
   }
 
-  private static void set(List<Step> steps, IntFunction<String> key, Exercise x, int set, Side weaker, double waitS) {
+  private static void set(
+      List<Step> steps, IntFunction<String> key, Exercise x, int set, Side weaker, double waitS) {
     boolean oneLeg = x.offer().oneLeg();
     Side first = weaker == Side.NONE ? Side.LEFT : weaker;
-    List<Side> sides = oneLeg ? List.of(first, first == Side.LEFT ? Side.RIGHT : Side.LEFT) : List.of(Side.NONE);
+    List<Side> sides =
+        oneLeg ? List.of(first, first == Side.LEFT ? Side.RIGHT : Side.LEFT) : List.of(Side.NONE);
     List<WorkingLoad.SetLine> lines = x.load().sets();
     int sets = x.prescription().sets();
     int part = 0;
     for (int k = 0; k < sides.size(); k++) {
       WorkingLoad.SetLine line = lines.get(set);
-      Optional<Loading> warm = set == 0 && !x.load().warmUps().isEmpty() ? Optional.of(x.load().warmUps().get(x.load().warmUps().size() - 1).load()) : Optional.empty();
-      List<Double> putOn = k > 0 ? List.of() : warm.isPresent() && line.load().isPresent() ? line.load().get().addedTo(warm.get()) : line.putOn();
-      String note = k == 0 && oneLeg && set == 0 && weaker != Side.NONE ? "weaker side first" : line.note();
-      steps.add(new Step(key.apply(part++), x.id(), Kind.WORK, set + 1, sides.get(k), line.repetitionsLow(), line.repetitionsHigh(), k > 0, line.load(), putOn, k > 0 ? Prescription.CHANGE_SIDE_S : waitS, k > 0 || set == 0 ? 0 : x.prescription().restS(), note));
+      Optional<Loading> warm =
+          set == 0 && !x.load().warmUps().isEmpty()
+              ? Optional.of(x.load().warmUps().get(x.load().warmUps().size() - 1).load())
+              : Optional.empty();
+      List<Double> putOn =
+          k > 0
+              ? List.of()
+              : warm.isPresent() && line.load().isPresent()
+                  ? line.load().get().addedTo(warm.get())
+                  : line.putOn();
+      String note =
+          k == 0 && oneLeg && set == 0 && weaker != Side.NONE ? "weaker side first" : line.note();
+      steps.add(
+          new Step(
+              key.apply(part++),
+              x.id(),
+              Kind.WORK,
+              set + 1,
+              sides.get(k),
+              line.repetitionsLow(),
+              line.repetitionsHigh(),
+              k > 0,
+              line.load(),
+              putOn,
+              k > 0 ? Prescription.CHANGE_SIDE_S : waitS,
+              k > 0 || set == 0 ? 0 : x.prescription().restS(),
+              note));
       if (set == sets - 1) {
         for (int d = sets; d < lines.size(); d++) {
           WorkingLoad.SetLine drop = lines.get(d);
-          steps.add(new Step(key.apply(part++), x.id(), Kind.DROP, d - sets + 1, sides.get(k), drop.repetitionsLow(), drop.repetitionsHigh(), false, drop.load(), List.of(), Scheme.DROP_CHANGE_S, 0, drop.note()));
+          steps.add(
+              new Step(
+                  key.apply(part++),
+                  x.id(),
+                  Kind.DROP,
+                  d - sets + 1,
+                  sides.get(k),
+                  drop.repetitionsLow(),
+                  drop.repetitionsHigh(),
+                  false,
+                  drop.load(),
+                  List.of(),
+                  Scheme.DROP_CHANGE_S,
+                  0,
+                  drop.note()));
         }
       }
     }

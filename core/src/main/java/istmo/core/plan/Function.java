@@ -8,32 +8,83 @@ import java.util.List;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 
-/** What muscles of a region do, so that over a week all of it is trained (common practice). An exercise trains a function when enough of the muscle's change of length happens there while the joint is driven that way. */
+/**
+ * What muscles of a region do, so that over a week all of it is trained (common practice). An
+ * exercise trains a function when enough of the muscle's change of length happens there while the
+ * joint is driven that way.
+ */
 public enum Function {
-  HIP_EXTENSION_HAMSTRINGS("hamstrings at the hip", "hinges and the like", List.of("BFL", "ST", "SM"), Coordinate.HIP_FLEXION, -1),
-  KNEE_FLEXION("hamstrings at the knee", "curls", List.of("BFL", "BFS", "ST", "SM"), Coordinate.KNEE_FLEXION, 1),
-  KNEE_AND_HIP("quads with the hip", "squats and presses", List.of("VL", "VM", "VI"), Coordinate.KNEE_FLEXION, -1) {
+  HIP_EXTENSION_HAMSTRINGS(
+      "hamstrings at the hip",
+      "hinges and the like",
+      List.of("BFL", "ST", "SM"),
+      Coordinate.HIP_FLEXION,
+      -1),
+  KNEE_FLEXION(
+      "hamstrings at the knee",
+      "curls",
+      List.of("BFL", "BFS", "ST", "SM"),
+      Coordinate.KNEE_FLEXION,
+      1),
+  KNEE_AND_HIP(
+      "quads with the hip",
+      "squats and presses",
+      List.of("VL", "VM", "VI"),
+      Coordinate.KNEE_FLEXION,
+      -1) {
     @Override
     boolean holds(Analysis a) {
-      return most(a, p -> -p.suppliedNm(Coordinate.HIP_FLEXION)) > 0.25 * most(a, p -> -p.suppliedNm(Coordinate.KNEE_FLEXION)) && range(a, Coordinate.HIP_FLEXION) > Math.toRadians(20);
+      return most(a, p -> -p.suppliedNm(Coordinate.HIP_FLEXION))
+              > 0.25 * most(a, p -> -p.suppliedNm(Coordinate.KNEE_FLEXION))
+          && range(a, Coordinate.HIP_FLEXION) > Math.toRadians(20);
     }
   },
-  KNEE_WITH_OPEN_HIP("quads with the hip open", "leg extensions leaning back, sissy squats", List.of("RF"), Coordinate.KNEE_FLEXION, -1) {
+  KNEE_WITH_OPEN_HIP(
+      "quads with the hip open",
+      "leg extensions leaning back, sissy squats",
+      List.of("RF"),
+      Coordinate.KNEE_FLEXION,
+      -1) {
     @Override
     boolean holds(Analysis a) {
       return mean(a, Coordinate.HIP_FLEXION) < OPEN_HIP;
     }
   },
-  HIP_EXTENSION_GLUTES("glutes at the hip", "thrusts, hinges, deep squats", List.of("GMAXU", "GMAXM", "GMAXL"), Coordinate.HIP_FLEXION, -1),
-  HIP_ABDUCTION("hip to the side", "abductions", List.of("GMEDA", "GMEDP", "GMIN"), Coordinate.HIP_ABDUCTION, 1),
-  HIP_ADDUCTION("legs together", "adductions, wide squats", List.of("AL", "AB", "GRA", "AMA"), Coordinate.HIP_ABDUCTION, -1),
-  STRAIGHT_KNEE_CALF("calves, knee straight", "standing calf raises", List.of("GASM", "GASL"), Coordinate.ANKLE_DORSIFLEXION, -1) {
+  HIP_EXTENSION_GLUTES(
+      "glutes at the hip",
+      "thrusts, hinges, deep squats",
+      List.of("GMAXU", "GMAXM", "GMAXL"),
+      Coordinate.HIP_FLEXION,
+      -1),
+  HIP_ABDUCTION(
+      "hip to the side",
+      "abductions",
+      List.of("GMEDA", "GMEDP", "GMIN"),
+      Coordinate.HIP_ABDUCTION,
+      1),
+  HIP_ADDUCTION(
+      "legs together",
+      "adductions, wide squats",
+      List.of("AL", "AB", "GRA", "AMA"),
+      Coordinate.HIP_ABDUCTION,
+      -1),
+  STRAIGHT_KNEE_CALF(
+      "calves, knee straight",
+      "standing calf raises",
+      List.of("GASM", "GASL"),
+      Coordinate.ANKLE_DORSIFLEXION,
+      -1) {
     @Override
     boolean holds(Analysis a) {
       return mean(a, Coordinate.KNEE_FLEXION) < STRAIGHT_KNEE;
     }
   },
-  BENT_KNEE_CALF("calves, knee bent", "seated calf raises", List.of("SOL"), Coordinate.ANKLE_DORSIFLEXION, -1) {
+  BENT_KNEE_CALF(
+      "calves, knee bent",
+      "seated calf raises",
+      List.of("SOL"),
+      Coordinate.ANKLE_DORSIFLEXION,
+      -1) {
     @Override
     boolean holds(Analysis a) {
       return mean(a, Coordinate.KNEE_FLEXION) > BENT_KNEE;
@@ -41,7 +92,10 @@ public enum Function {
   },
   SHIN("foot pulled up", "shin raises", List.of("TA"), Coordinate.ANKLE_DORSIFLEXION, 1);
 
-  /** Hip flexion under which the upper quad is not slack, knee bends between which a calf raise is neither straight nor bent, rad (judgement). */
+  /**
+   * Hip flexion under which the upper quad is not slack, knee bends between which a calf raise is
+   * neither straight nor bent, rad (judgement).
+   */
   static final double OPEN_HIP = Math.toRadians(65);
 
   static final double STRAIGHT_KNEE = Math.toRadians(25);
@@ -85,7 +139,8 @@ public enum Function {
     for (int c = 0; c < Coordinate.LEG; c++) {
       all += a.lengthChangeM(muscle, Coordinate.values()[c], p -> true);
     }
-    Predicate<AnalysisPoint> driven = p -> p.posture().carried().contains(joint) && direction * p.suppliedNm(joint) > 0;
+    Predicate<AnalysisPoint> driven =
+        p -> p.posture().carried().contains(joint) && direction * p.suppliedNm(joint) > 0;
     return all > 0 && a.lengthChangeM(muscle, joint, driven) >= ENOUGH * all && holds(a);
   }
 
@@ -99,7 +154,8 @@ public enum Function {
   }
 
   static double range(Analysis a, Coordinate c) {
-    return a.points().stream().mapToDouble(p -> p.posture().angle(c)).max().orElse(0) - a.points().stream().mapToDouble(p -> p.posture().angle(c)).min().orElse(0);
+    return a.points().stream().mapToDouble(p -> p.posture().angle(c)).max().orElse(0)
+        - a.points().stream().mapToDouble(p -> p.posture().angle(c)).min().orElse(0);
   }
 
   static double most(Analysis a, ToDoubleFunction<AnalysisPoint> of) {

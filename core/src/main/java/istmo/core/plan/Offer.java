@@ -9,7 +9,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * A candidate as the planner sees it: what one hard set of it gives this client here, and what it costs.
+ * A candidate as the planner sees it: what one hard set of it gives this client here, and what it
+ * costs.
  *
  * @param shares by region id: its stimulus beside the best that this client can get here, 0 to 1
  * @param utility its value in the order, about 0 to 1
@@ -52,7 +53,10 @@ public record Offer(
     List<String> changes,
     List<String> cues,
     List<String> stopSigns) {
-  /** A region is mainly trained from this share of what the most trained one gets (judgement), and no more than so many are. */
+  /**
+   * A region is mainly trained from this share of what the most trained one gets (judgement), and
+   * no more than so many are.
+   */
   private static final double MAINLY = 0.7;
 
   private static final int MOST_MAINLY = 6;
@@ -71,15 +75,53 @@ public record Offer(
   /** What it mainly trains: regions whose share is near its greatest, the greatest first. */
   public List<String> mainly() {
     double most = shares.values().stream().mapToDouble(Double::doubleValue).max().orElse(0);
-    return shares.entrySet().stream().filter(e -> most > 0 && e.getValue() >= MAINLY * most).sorted(Map.Entry.<String, Double>comparingByValue().reversed().thenComparing(Map.Entry.comparingByKey())).map(Map.Entry::getKey).limit(MOST_MAINLY).toList();
+    return shares.entrySet().stream()
+        .filter(e -> most > 0 && e.getValue() >= MAINLY * most)
+        .sorted(
+            Map.Entry.<String, Double>comparingByValue()
+                .reversed()
+                .thenComparing(Map.Entry.comparingByKey()))
+        .map(Map.Entry::getKey)
+        .limit(MOST_MAINLY)
+        .toList();
   }
 
   public boolean trainsThigh() {
     return !role.isCalf() && role != Role.SHIN;
   }
 
-  /** The same exercise in another set-up than the usual one, with the load that is known for that. What a set gives stays the usual set-up's: it was not computed anew. */
+  /**
+   * The same exercise in another set-up than the usual one, with the load that is known for that.
+   * What a set gives stays the usual set-up's: it was not computed anew.
+   */
   public Offer in(Map<String, Double> otherSetup, Optional<LoadEstimate> otherLoad) {
-    return otherSetup.equals(setup) ? this : new Offer(candidateId, exerciseId, familyId, name, otherSetup, shares, functions, role, utility, liking, whole, back, oneLeg, needs, station, setUpMinutes, loadKind, workingKg, usual, troubles, limiters, otherLoad, changes, cues, stopSigns);
+    return otherSetup.equals(setup)
+        ? this
+        : new Offer(
+            candidateId,
+            exerciseId,
+            familyId,
+            name,
+            otherSetup,
+            shares,
+            functions,
+            role,
+            utility,
+            liking,
+            whole,
+            back,
+            oneLeg,
+            needs,
+            station,
+            setUpMinutes,
+            loadKind,
+            workingKg,
+            usual,
+            troubles,
+            limiters,
+            otherLoad,
+            changes,
+            cues,
+            stopSigns);
   }
 }

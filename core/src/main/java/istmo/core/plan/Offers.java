@@ -28,10 +28,14 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 
-/** What an order offers to a plan. What the order leaves out (cautions, gym, reach) is not on offer, and says why when it is asked for. */
+/**
+ * What an order offers to a plan. What the order leaves out (cautions, gym, reach) is not on offer,
+ * and says why when it is asked for.
+ */
 public final class Offers {
   /** Carried to where one trains, so that they tie an exercise to no place. */
-  private static final Set<String> HAND_WEIGHTS = Set.of("dumbbells", "kettlebell", "ankle-weights");
+  private static final Set<String> HAND_WEIGHTS =
+      Set.of("dumbbells", "kettlebell", "ankle-weights");
 
   private final Map<String, Offer> byId = new LinkedHashMap<>();
   private final Map<String, Evaluation.Computed> evaluations = new HashMap<>();
@@ -40,12 +44,17 @@ public final class Offers {
   public Offers(Order order, Profile profile) {
     Map<String, Double> best = new LinkedHashMap<>();
     for (Region r : Regions.standard().all()) {
-      best.put(r.id(), order.entries().stream().mapToDouble(e -> e.stimulus().get(r.id())).max().orElse(0));
+      best.put(
+          r.id(),
+          order.entries().stream().mapToDouble(e -> e.stimulus().get(r.id())).max().orElse(0));
     }
-    order.entries().forEach(e -> {
-      byId.put(e.ranked().id(), offer(e, best, profile));
-      evaluations.put(e.ranked().id(), e.evaluation());
-    });
+    order
+        .entries()
+        .forEach(
+            e -> {
+              byId.put(e.ranked().id(), offer(e, best, profile));
+              evaluations.put(e.ranked().id(), e.evaluation());
+            });
     order.excluded().forEach(x -> excluded.put(x.candidateId(), x));
   }
 
@@ -65,15 +74,22 @@ public final class Offers {
 
   /** The offer, or {@link InvalidInput} on field "candidateId" that says why there is none. */
   public Offer get(String candidateId) {
-    return find(candidateId).orElseThrow(() -> new InvalidInput("candidateId", whyNot(candidateId)));
+    return find(candidateId)
+        .orElseThrow(() -> new InvalidInput("candidateId", whyNot(candidateId)));
   }
 
-  /** The client at the lengthened end of an exercise on offer, from the side and from above; empty for offers that were not computed. */
+  /**
+   * The client at the lengthened end of an exercise on offer, from the side and from above; empty
+   * for offers that were not computed.
+   */
   public Optional<Figure> figure(String candidateId, Body body) {
-    return Optional.ofNullable(evaluations.get(candidateId)).map(e -> {
-      Posture low = e.analysis().points().get(e.analysis().points().size() - 1).posture();
-      return new Figure(Stage.side(body, low, e.analysis().workingKg()), Stage.plan(body, low));
-    });
+    return Optional.ofNullable(evaluations.get(candidateId))
+        .map(
+            e -> {
+              Posture low = e.analysis().points().get(e.analysis().points().size() - 1).posture();
+              return new Figure(
+                  Stage.side(body, low, e.analysis().workingKg()), Stage.plan(body, low));
+            });
   }
 
   public record Figure(Drawing side, Drawing plan) {}
@@ -81,7 +97,9 @@ public final class Offers {
   /** Why a candidate is not on offer. */
   public String whyNot(String candidateId) {
     Order.Excluded x = excluded.get(candidateId);
-    return x == null ? "\"" + candidateId + "\" is not known here" : x.name() + " is left out. " + x.reason();
+    return x == null
+        ? "\"" + candidateId + "\" is not known here"
+        : x.name() + " is left out. " + x.reason();
   }
 
   private static Offer offer(Order.Entry e, Map<String, Double> best, Profile profile) {
@@ -102,9 +120,15 @@ public final class Offers {
     boolean oneLeg = x.family().legs(setup) == 1;
     Set<String> station = new TreeSet<>(x.station());
     station.removeAll(HAND_WEIGHTS);
-    LoadKind kind = x.needs().stream().map(id -> Equipment.get(id).load()).filter(k -> k != LoadKind.NONE).min(Comparator.naturalOrder()).orElse(LoadKind.NONE);
+    LoadKind kind =
+        x.needs().stream()
+            .map(id -> Equipment.get(id).load())
+            .filter(k -> k != LoadKind.NONE)
+            .min(Comparator.naturalOrder())
+            .orElse(LoadKind.NONE);
     Map<String, Double> limiters = new LinkedHashMap<>();
-    Explanation.limitersByGroup(a.set().gaveOut()).forEach(l -> limiters.put(l.getKey(), l.getValue()));
+    Explanation.limitersByGroup(a.set().gaveOut())
+        .forEach(l -> limiters.put(l.getKey(), l.getValue()));
     return new Offer(
         c.id(),
         c.exerciseId(),

@@ -3,11 +3,14 @@ package istmo.core.plan;
 import istmo.core.body.Profile;
 import istmo.core.quantity.InvalidInput;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.HashSet;
 
-/** A week as it is planned: what is done on which day, in which order, how. Values; every edit makes a new week. */
+/**
+ * A week as it is planned: what is done on which day, in which order, how. Values; every edit makes
+ * a new week.
+ */
 public final class Planned {
   private static final int MOST_EXERCISES = 20;
 
@@ -78,10 +81,13 @@ public final class Planned {
       Set<String> ids = new HashSet<>();
       for (int d = 0; d < days.size(); d++) {
         if (d > 0 && days.get(d).weekday() <= days.get(d - 1).weekday()) {
-          faults.add(new InvalidInput.Fault("days", "stand in the order of the weekdays, each once"));
+          faults.add(
+              new InvalidInput.Fault("days", "stand in the order of the weekdays, each once"));
         }
         if (days.get(d).items().size() > MOST_EXERCISES) {
-          faults.add(new InvalidInput.Fault("days", "a session holds at most " + MOST_EXERCISES + " exercises"));
+          faults.add(
+              new InvalidInput.Fault(
+                  "days", "a session holds at most " + MOST_EXERCISES + " exercises"));
         }
         for (Item i : days.get(d).items()) {
           if (!ids.add(i.id())) {

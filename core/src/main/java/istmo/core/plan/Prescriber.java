@@ -5,7 +5,10 @@ import istmo.core.catalogue.Exercise;
 import istmo.core.mechanics.Tempo;
 import java.util.Optional;
 
-/** What is usually prescribed (common practice): beginners three sets and much in reserve, later four, advanced up to six and little in reserve. */
+/**
+ * What is usually prescribed (common practice): beginners three sets and much in reserve, later
+ * four, advanced up to six and little in reserve.
+ */
 public final class Prescriber {
   /** Sets of an exhausting one-leg exercise that are enough. */
   private static final int ONE_LEG_SETS = 2;
@@ -23,11 +26,13 @@ public final class Prescriber {
 
   /** Sets of one exercise in a session at most. */
   static int mostSets(Optional<TrainingAge> age, boolean exhausting) {
-    return exhausting ? ONE_LEG_SETS + 1 : switch (age.orElse(TrainingAge.MONTHS)) {
-      case WEEKS -> 3;
-      case MONTHS -> 4;
-      case YEARS -> 6;
-    };
+    return exhausting
+        ? ONE_LEG_SETS + 1
+        : switch (age.orElse(TrainingAge.MONTHS)) {
+          case WEEKS -> 3;
+          case MONTHS -> 4;
+          case YEARS -> 6;
+        };
   }
 
   /** A one-leg exercise that works several joints: two sets of it are enough. */
@@ -37,28 +42,66 @@ public final class Prescriber {
 
   static Prescription usual(Exercise x, Role role, boolean oneLeg, Optional<TrainingAge> age) {
     int[] range = range(x.repetitions());
-    double reserve = switch (age.orElse(TrainingAge.MONTHS)) {
-      case WEEKS -> 3;
-      case MONTHS -> 2;
-      case YEARS -> role == Role.HEAVY ? 2 : 1;
-    };
-    Tempo tempo = x.family().id().equals("thrust") ? new Tempo(role.tempo().loweringS(), role.tempo().lowS(), role.tempo().liftingS(), THRUST_HOLD_S) : role.tempo();
+    double reserve =
+        switch (age.orElse(TrainingAge.MONTHS)) {
+          case WEEKS -> 3;
+          case MONTHS -> 2;
+          case YEARS -> role == Role.HEAVY ? 2 : 1;
+        };
+    Tempo tempo =
+        x.family().id().equals("thrust")
+            ? new Tempo(
+                role.tempo().loweringS(),
+                role.tempo().lowS(),
+                role.tempo().liftingS(),
+                THRUST_HOLD_S)
+            : role.tempo();
     int sets = exhausting(role, oneLeg) ? ONE_LEG_SETS : usualSets(age);
-    return new Prescription(sets, range[0], range[1], reserve, tempo, role.restS(), Scheme.STRAIGHT);
+    return new Prescription(
+        sets, range[0], range[1], reserve, tempo, role.restS(), Scheme.STRAIGHT);
   }
 
-  /** Another way to string the sets together, with the repetitions, reserve and pauses that go with it. */
+  /**
+   * Another way to string the sets together, with the repetitions, reserve and pauses that go with
+   * it.
+   */
   public static Prescription by(Scheme scheme, Prescription usual) {
     return switch (scheme) {
-      case STRAIGHT, DROP, LADDER, ONE_AND_A_HALF, LOW_PARTIALS -> again(usual, usual.repetitionsLow(), usual.repetitionsHigh(), scheme == Scheme.LOW_PARTIALS ? 0 : usual.reserve(), usual.tempo(), scheme);
-      case ASCENDING -> again(usual, Math.max(1, usual.repetitionsHigh() - 2 * (usual.sets() - 1)), usual.repetitionsHigh(), usual.reserve(), usual.tempo(), scheme);
+      case STRAIGHT, DROP, LADDER, ONE_AND_A_HALF, LOW_PARTIALS ->
+          again(
+              usual,
+              usual.repetitionsLow(),
+              usual.repetitionsHigh(),
+              scheme == Scheme.LOW_PARTIALS ? 0 : usual.reserve(),
+              usual.tempo(),
+              scheme);
+      case ASCENDING ->
+          again(
+              usual,
+              Math.max(1, usual.repetitionsHigh() - 2 * (usual.sets() - 1)),
+              usual.repetitionsHigh(),
+              usual.reserve(),
+              usual.tempo(),
+              scheme);
       case ALWAYS_TEN -> again(usual, 10, 10, usual.reserve(), usual.tempo(), scheme);
       case HIGH -> again(usual, 20, 30, Math.min(1, usual.reserve()), usual.tempo(), scheme);
-      case PAUSES -> again(usual, usual.repetitionsLow(), usual.repetitionsHigh(), usual.reserve(), new Tempo(usual.tempo().loweringS(), Math.max(Scheme.PAUSE_S, usual.tempo().lowS()), usual.tempo().liftingS(), usual.tempo().topS()), scheme);
+      case PAUSES ->
+          again(
+              usual,
+              usual.repetitionsLow(),
+              usual.repetitionsHigh(),
+              usual.reserve(),
+              new Tempo(
+                  usual.tempo().loweringS(),
+                  Math.max(Scheme.PAUSE_S, usual.tempo().lowS()),
+                  usual.tempo().liftingS(),
+                  usual.tempo().topS()),
+              scheme);
     };
   }
 
-  private static Prescription again(Prescription p, int low, int high, double reserve, Tempo tempo, Scheme scheme) {
+  private static Prescription again(
+      Prescription p, int low, int high, double reserve, Tempo tempo, Scheme scheme) {
     return new Prescription(p.sets(), low, high, reserve, tempo, p.restS(), scheme);
   }
 

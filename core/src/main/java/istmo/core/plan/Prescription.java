@@ -14,7 +14,14 @@ import java.util.List;
  * @param reserve repetitions in reserve, in halves
  * @param restS between sets, s
  */
-public record Prescription(int sets, int repetitionsLow, int repetitionsHigh, double reserve, Tempo tempo, int restS, Scheme scheme) {
+public record Prescription(
+    int sets,
+    int repetitionsLow,
+    int repetitionsHigh,
+    double reserve,
+    Tempo tempo,
+    int restS,
+    Scheme scheme) {
   public static final Allowed SETS = new Allowed(1, 10, "sets");
   public static final Allowed REPETITIONS = new Allowed(1, 60, "repetitions");
   public static final Allowed RESERVE = new Allowed(0, 6, "repetitions in reserve");
@@ -29,7 +36,9 @@ public record Prescription(int sets, int repetitionsLow, int repetitionsHigh, do
     REPETITIONS.check(faults, "repetitionsLow", repetitionsLow);
     REPETITIONS.check(faults, "repetitionsHigh", repetitionsHigh);
     if (repetitionsLow > repetitionsHigh) {
-      faults.add(new InvalidInput.Fault("repetitionsHigh", "must not be below the least, " + repetitionsLow));
+      faults.add(
+          new InvalidInput.Fault(
+              "repetitionsHigh", "must not be below the least, " + repetitionsLow));
     }
     RESERVE.check(faults, "reserve", reserve);
     if (Math.rint(2 * reserve) != 2 * reserve) {
@@ -49,24 +58,35 @@ public record Prescription(int sets, int repetitionsLow, int repetitionsHigh, do
     return 0.5 * (repetitionsLow + repetitionsHigh);
   }
 
-  /** Repetitions of each set: falling by two where sets get heavier, else the middle of the range. */
+  /**
+   * Repetitions of each set: falling by two where sets get heavier, else the middle of the range.
+   */
   public List<Double> repetitions() {
     List<Double> list = new ArrayList<>();
     for (int k = 0; k < sets; k++) {
-      list.add(switch (scheme) {
-        case ASCENDING -> Math.max(1, repetitionsHigh - 2.0 * k);
-        case ALWAYS_TEN -> 10.0;
-        default -> middle();
-      });
+      list.add(
+          switch (scheme) {
+            case ASCENDING -> Math.max(1, repetitionsHigh - 2.0 * k);
+            case ALWAYS_TEN -> 10.0;
+            default -> middle();
+          });
     }
     return list;
   }
 
-  /** Work of one set, s: repetitions in their tempo, on both sides where one leg works, and drops after the last. */
+  /**
+   * Work of one set, s: repetitions in their tempo, on both sides where one leg works, and drops
+   * after the last.
+   */
   public double workS(int set, boolean oneLeg) {
-    double repetition = tempo.secondsARepetition() + (scheme == Scheme.PAUSES ? Math.max(0, Scheme.PAUSE_S - tempo.lowS()) : 0);
+    double repetition =
+        tempo.secondsARepetition()
+            + (scheme == Scheme.PAUSES ? Math.max(0, Scheme.PAUSE_S - tempo.lowS()) : 0);
     double side = repetitions().get(set) * repetition * scheme.movement();
-    double drops = set == sets - 1 ? scheme.drops() * (Scheme.DROP_CHANGE_S + Scheme.DROP_REPETITIONS * side) : 0;
+    double drops =
+        set == sets - 1
+            ? scheme.drops() * (Scheme.DROP_CHANGE_S + Scheme.DROP_REPETITIONS * side)
+            : 0;
     return oneLeg ? 2 * (side + drops) + CHANGE_SIDE_S : side + drops;
   }
 

@@ -13,13 +13,16 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * The place of an exercise in a session, in the order in which they come (common practice), with what is usual for it.
+ * The place of an exercise in a session, in the order in which they come (common practice), with
+ * what is usual for it.
  */
 public enum Role {
   /** a bar, a sled or a press moved by the whole leg */
-  HEAVY("heavy, with the whole leg: first, while everything is fresh", 150, 2, new Tempo(2, 0, 1, 0)),
+  HEAVY(
+      "heavy, with the whole leg: first, while everything is fresh", 150, 2, new Tempo(2, 0, 1, 0)),
   /** the client's own weight on the hamstrings: nothing left for it later */
-  DEMANDING("very demanding for the hamstrings: while they are fresh", 150, 1, new Tempo(3, 0, 1, 0)),
+  DEMANDING(
+      "very demanding for the hamstrings: while they are fresh", 150, 1, new Tempo(3, 0, 1, 0)),
   COMPOUND("several joints: before single ones", 120, 1, new Tempo(2, 0, 1, 0)),
   SINGLE("one joint: after the heavy ones", 90, 1, new Tempo(2, 0, 1, 0)),
   SHIN("small: near the end", 60, 0, new Tempo(2, 0, 1, 0)),
@@ -49,7 +52,10 @@ public enum Role {
     return reason;
   }
 
-  /** Usual rest between sets, s (judgement: a minute and more loses nothing much, two to three help heavy work; Schoenfeld et al. 2016, Singer et al. 2024, from memory). */
+  /**
+   * Usual rest between sets, s (judgement: a minute and more loses nothing much, two to three help
+   * heavy work; Schoenfeld et al. 2016, Singer et al. 2024, from memory).
+   */
   public int restS() {
     return restS;
   }
@@ -68,11 +74,17 @@ public enum Role {
   }
 
   static Role of(Exercise x, Analysis a, Map<String, Double> stimulus) {
-    String most = Regions.standard().all().stream().max(Comparator.comparingDouble((Region r) -> stimulus.get(r.id()))).orElseThrow().group();
+    String most =
+        Regions.standard().all().stream()
+            .max(Comparator.comparingDouble((Region r) -> stimulus.get(r.id())))
+            .orElseThrow()
+            .group();
     boolean hip = Function.range(a, Coordinate.HIP_FLEXION) > MOVES;
     boolean knee = Function.range(a, Coordinate.KNEE_FLEXION) > MOVES;
     if (most.equals("calves") && !hip && !knee) {
-      return Function.mean(a, Coordinate.KNEE_FLEXION) > Function.BENT_KNEE ? CALF_BENT : CALF_STRAIGHT;
+      return Function.mean(a, Coordinate.KNEE_FLEXION) > Function.BENT_KNEE
+          ? CALF_BENT
+          : CALF_STRAIGHT;
     }
     if (most.equals("shin")) {
       return SHIN;
@@ -81,7 +93,13 @@ public enum Role {
       return DEMANDING;
     }
     boolean loaded = x.needs().stream().anyMatch(id -> Equipment.get(id).load() != LoadKind.NONE);
-    boolean heavy = loaded && HEAVY_FAMILIES.contains(x.family().id()) || x.needs().stream().anyMatch(id -> Equipment.get(id).load() == LoadKind.BAR || Equipment.get(id).load() == LoadKind.SLED);
+    boolean heavy =
+        loaded && HEAVY_FAMILIES.contains(x.family().id())
+            || x.needs().stream()
+                .anyMatch(
+                    id ->
+                        Equipment.get(id).load() == LoadKind.BAR
+                            || Equipment.get(id).load() == LoadKind.SLED);
     boolean back = Function.most(a, p -> p.backActivation()) > 0.3;
     if (hip && (knee || back)) {
       return heavy ? HEAVY : COMPOUND;

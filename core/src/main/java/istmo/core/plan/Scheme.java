@@ -3,21 +3,66 @@ package istmo.core.plan;
 import istmo.core.record.WeeklySets;
 
 /**
- * How the sets of an exercise are strung together (common practice). Each has its arithmetic: what a set takes in time, and how many sets it counts as.
+ * How the sets of an exercise are strung together (common practice). Each has its arithmetic: what
+ * a set takes in time, and how many sets it counts as.
  *
- * <p>What it counts as is judgement, save that of drops: the simulated set on single-joint machines gives the first drop about half of a set's stimulus, the second about a third (`PrescriptionTest`); in trials sets with drops grew about as much as
- * straight sets (Coleman, Harrison, Arias et al. 2022, a meta-analysis; from memory).
+ * <p>What it counts as is judgement, save that of drops: the simulated set on single-joint machines
+ * gives the first drop about half of a set's stimulus, the second about a third
+ * (`PrescriptionTest`); in trials sets with drops grew about as much as straight sets (Coleman,
+ * Harrison, Arias et al. 2022, a meta-analysis; from memory).
  */
 public enum Scheme {
   STRAIGHT("straight sets", "The same load in every set.", 1, 1, 0, 0),
-  ASCENDING("heavier and fewer", "Each set a step heavier and two repetitions fewer, the reserve the same.", 1, 1, 0, 0),
-  ALWAYS_TEN("always ten", "Ten repetitions in every set; the load falls when ten do not come.", 1, 1, 0, 0),
-  HIGH("high repetitions", "Twenty to thirty repetitions; needs sets close to failure to count as much.", 1, 1, 0, 0),
-  DROP("drops after the last set", "After the last set twice a fifth less, each to the last repetition, nothing rested.", 1, 1, 2, WeeklySets.DROP),
-  LADDER("full, half, pulse", "All repetitions full, as many half ones at the long end, as many short pulses there.", 1.75, 1.25, 0, 0),
+  ASCENDING(
+      "heavier and fewer",
+      "Each set a step heavier and two repetitions fewer, the reserve the same.",
+      1,
+      1,
+      0,
+      0),
+  ALWAYS_TEN(
+      "always ten",
+      "Ten repetitions in every set; the load falls when ten do not come.",
+      1,
+      1,
+      0,
+      0),
+  HIGH(
+      "high repetitions",
+      "Twenty to thirty repetitions; needs sets close to failure to count as much.",
+      1,
+      1,
+      0,
+      0),
+  DROP(
+      "drops after the last set",
+      "After the last set twice a fifth less, each to the last repetition, nothing rested.",
+      1,
+      1,
+      2,
+      WeeklySets.DROP),
+  LADDER(
+      "full, half, pulse",
+      "All repetitions full, as many half ones at the long end, as many short pulses there.",
+      1.75,
+      1.25,
+      0,
+      0),
   ONE_AND_A_HALF("one and a half", "Down, half up, down again, up: that is one.", 1.5, 1.1, 0, 0),
-  LOW_PARTIALS("partials at the long end", "When no full repetition comes any more, five half ones at the long end.", 1.2, 1.15, 0, 0),
-  PAUSES("pauses at the long end", "Three seconds still at the long end of every repetition.", 1, 1, 0, 0);
+  LOW_PARTIALS(
+      "partials at the long end",
+      "When no full repetition comes any more, five half ones at the long end.",
+      1.2,
+      1.15,
+      0,
+      0),
+  PAUSES(
+      "pauses at the long end",
+      "Three seconds still at the long end of every repetition.",
+      1,
+      1,
+      0,
+      0);
 
   /** Seconds to take off a plate or move a pin between drops. */
   static final double DROP_CHANGE_S = 10;

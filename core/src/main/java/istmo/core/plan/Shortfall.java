@@ -14,13 +14,16 @@ import java.util.Optional;
 import java.util.function.Supplier;
 
 /**
- * Why a composed week falls short of its targets, and what would help: each way is tried by composing again, so none is named that does not, and what it brings is said. Times are what this week would have to be longer by arithmetic, to the minute.
+ * Why a composed week falls short of its targets, and what would help: each way is tried by
+ * composing again, so none is named that does not, and what it brings is said. Times are what this
+ * week would have to be longer by arithmetic, to the minute.
  *
  * @param region that is most short
  * @param sentence what is short and why
  * @param ways what would mend it; the last is to accept what there is
  */
-public record Shortfall(String region, double has, double asked, String sentence, List<String> ways) {
+public record Shortfall(
+    String region, double has, double asked, String sentence, List<String> ways) {
   private static final double TOLERANCE = 0.25;
 
   /** Minutes added to every session to see whether time is the reason. */
@@ -43,7 +46,13 @@ public record Shortfall(String region, double has, double asked, String sentence
   /** The same with so many seconds for each way that is tried. */
   static Optional<Shortfall> of(Task task, Week week, double trySeconds) {
     Coverage coverage = Coverage.of(week, task.offers(), task.targets());
-    Optional<String> worst = task.targets().asked().stream().filter(r -> lack(coverage, task, r) > TOLERANCE).max(Comparator.comparingDouble((String r) -> task.targets().weight().get(r) * lack(coverage, task, r)).thenComparing(r -> r));
+    Optional<String> worst =
+        task.targets().asked().stream()
+            .filter(r -> lack(coverage, task, r) > TOLERANCE)
+            .max(
+                Comparator.comparingDouble(
+                        (String r) -> task.targets().weight().get(r) * lack(coverage, task, r))
+                    .thenComparing(r -> r));
     return worst.map(r -> explained(new Tries(task, week, trySeconds), coverage, r));
   }
 
@@ -60,25 +69,78 @@ public record Shortfall(String region, double has, double asked, String sentence
     List<String> ways = new ArrayList<>();
     Optional<String> room = room(task, week, region, asked - has);
     if (room.isPresent()) {
-      return new Shortfall(region, has, asked, String.format(Locale.ROOT, "The %s gets %.1f of %.0f sets, though there is time: the search weighed other things more, or did not come to it.", name, has, asked), List.of(room.get(), "Look longer.", accept(has, name)));
+      return new Shortfall(
+          region,
+          has,
+          asked,
+          String.format(
+              Locale.ROOT,
+              "The %s gets %.1f of %.0f sets, though there is time: the search weighed other things"
+                  + " more, or did not come to it.",
+              name,
+              has,
+              asked),
+          List.of(room.get(), "Look longer.", accept(has, name)));
     }
-    double most = tries.reached(with(task, longer(task, MORE_MINUTES), task.pairing(), task.targets()), region);
+    double most =
+        tries.reached(
+            with(task, longer(task, MORE_MINUTES), task.pairing(), task.targets()), region);
     String sentence;
     if (most >= has + TELLING_GAIN) {
       int minutes = (int) Math.ceil(missingS(task, week, region, Math.min(asked, most) - has) / 60);
-      sentence = String.format(Locale.ROOT, "%s minutes are about %d short for the %s: %.1f of %.0f sets.", minutesWords(task), minutes, name, has, asked);
+      sentence =
+          String.format(
+              Locale.ROOT,
+              "%s minutes are about %d short for the %s: %.1f of %.0f sets.",
+              minutesWords(task),
+              minutes,
+              name,
+              has,
+              asked);
       for (Pairing p : Pairing.values()) {
         if (p.compareTo(task.pairing()) > 0) {
-          tries.way(ways, "Work " + p.label(), with(task, task.frames(), p, task.targets()), region, has, asked);
+          tries.way(
+              ways,
+              "Work " + p.label(),
+              with(task, task.frames(), p, task.targets()),
+              region,
+              has,
+              asked);
         }
       }
       for (Planned.Item pinned : task.frames().stream().flatMap(d -> d.items().stream()).toList()) {
-        tries.way(ways, "Drop " + task.offers().get(pinned.candidateId()).name(), with(task, task.frames().stream().map(d -> without(d, pinned)).toList(), task.pairing(), task.targets()), region, has, asked);
+        tries.way(
+            ways,
+            "Drop " + task.offers().get(pinned.candidateId()).name(),
+            with(
+                task,
+                task.frames().stream().map(d -> without(d, pinned)).toList(),
+                task.pairing(),
+                task.targets()),
+            region,
+            has,
+            asked);
       }
-      easier(task, region).ifPresent(t -> tries.way(ways, t.words(), with(task, task.frames(), task.pairing(), t.targets()), region, has, asked));
+      easier(task, region)
+          .ifPresent(
+              t ->
+                  tries.way(
+                      ways,
+                      t.words(),
+                      with(task, task.frames(), task.pairing(), t.targets()),
+                      region,
+                      has,
+                      asked));
       ways.add(String.format(Locale.ROOT, "Give it about %d minutes more in the week.", minutes));
     } else {
-      sentence = String.format(Locale.ROOT, "The %s gets %.1f of %.0f sets, and more time would not change it: what is on offer for it, and what a session and a week may hold, are used.", name, has, asked);
+      sentence =
+          String.format(
+              Locale.ROOT,
+              "The %s gets %.1f of %.0f sets, and more time would not change it: what is on offer"
+                  + " for it, and what a session and a week may hold, are used.",
+              name,
+              has,
+              asked);
     }
     ways.add(accept(has, name));
     return new Shortfall(region, has, asked, sentence, List.copyOf(ways));
@@ -88,7 +150,10 @@ public record Shortfall(String region, double has, double asked, String sentence
     return String.format(Locale.ROOT, "Accept %.1f sets for the %s.", has, name);
   }
 
-  /** The least that would bring the missing sets within a session's time, in words: a new exercise, or more sets of one that is there. */
+  /**
+   * The least that would bring the missing sets within a session's time, in words: a new exercise,
+   * or more sets of one that is there.
+   */
   private static Optional<String> room(Task task, Week week, String region, double missing) {
     String words = null;
     double least = Double.POSITIVE_INFINITY;
@@ -97,27 +162,60 @@ public record Shortfall(String region, double has, double asked, String sentence
       double free = 60.0 * day.minutes() - Timing.of(day, task.offers()).totalS();
       for (Offer o : task.candidates()) {
         int sets = (int) Math.ceil(missing / Math.max(1e-9, o.share(region)) - 1e-9);
-        Optional<Planned.Item> there = day.items().stream().filter(i -> task.offers().find(i.candidateId()).filter(x -> x.exerciseId().equals(o.exerciseId())).isPresent()).findFirst();
-        boolean more = there.filter(i -> i.candidateId().equals(o.candidateId()) && i.prescription().sets() + sets <= task.sets(o)).isPresent();
+        Optional<Planned.Item> there =
+            day.items().stream()
+                .filter(
+                    i ->
+                        task.offers()
+                            .find(i.candidateId())
+                            .filter(x -> x.exerciseId().equals(o.exerciseId()))
+                            .isPresent())
+                .findFirst();
+        boolean more =
+            there
+                .filter(
+                    i ->
+                        i.candidateId().equals(o.candidateId())
+                            && i.prescription().sets() + sets <= task.sets(o))
+                .isPresent();
         boolean fresh = there.isEmpty() && sets <= task.sets(o) && !day.oneStation();
-        double seconds = Math.max(sets, more ? 0 : Task.LEAST_SETS) * Appraisal.perSetS(o) + (more ? 0 : Appraisal.onceS(task, d, o));
+        double seconds =
+            Math.max(sets, more ? 0 : Task.LEAST_SETS) * Appraisal.perSetS(o)
+                + (more ? 0 : Appraisal.onceS(task, d, o));
         if (o.share(region) > WORTH_IT && (more || fresh) && seconds <= free && seconds < least) {
           least = seconds;
-          words = String.format(Locale.ROOT, "%s of %s in session %d: about %d minutes.", more ? sets + (sets == 1 ? " more set" : " more sets") : Math.max(sets, Task.LEAST_SETS) + " sets", o.name(), d + 1, (int) Math.ceil(seconds / 60));
+          words =
+              String.format(
+                  Locale.ROOT,
+                  "%s of %s in session %d: about %d minutes.",
+                  more
+                      ? sets + (sets == 1 ? " more set" : " more sets")
+                      : Math.max(sets, Task.LEAST_SETS) + " sets",
+                  o.name(),
+                  d + 1,
+                  (int) Math.ceil(seconds / 60));
         }
       }
     }
     return Optional.ofNullable(words);
   }
 
-  /** Least time that would bring the missing sets: more sets of what is there, or something new, s. */
+  /**
+   * Least time that would bring the missing sets: more sets of what is there, or something new, s.
+   */
   static double missingS(Task task, Week week, String region, double sets) {
     double least = Double.POSITIVE_INFINITY;
     for (Offer o : task.offers().all()) {
       if (o.share(region) > WORTH_IT) {
         double n = Math.ceil(sets / o.share(region) - 1e-9);
-        boolean there = week.items().stream().anyMatch(i -> i.candidateId().equals(o.candidateId()) && i.prescription().sets() + n <= task.sets(o));
-        least = Math.min(least, n * Appraisal.perSetS(o) + (there ? 0 : Appraisal.onceS(task, 0, o)));
+        boolean there =
+            week.items().stream()
+                .anyMatch(
+                    i ->
+                        i.candidateId().equals(o.candidateId())
+                            && i.prescription().sets() + n <= task.sets(o));
+        least =
+            Math.min(least, n * Appraisal.perSetS(o) + (there ? 0 : Appraisal.onceS(task, 0, o)));
       }
     }
     return least;
@@ -128,15 +226,25 @@ public record Shortfall(String region, double has, double asked, String sentence
   /** Half of what is asked for the group with the least weight beside the short one's. */
   private static Optional<Easier> easier(Task task, String region) {
     String own = Regions.standard().get(region).group();
-    return task.groups().entrySet().stream().filter(g -> !g.getKey().equals(own)).min(Comparator.comparingInt((Map.Entry<String, String> g) -> task.targets().weight().get(g.getValue())).thenComparing(Map.Entry::getKey)).map(g -> {
-      Map<String, Double> half = new LinkedHashMap<>();
-      task.targets().least().forEach((id, v) -> {
-        if (Regions.standard().get(id).group().equals(g.getKey())) {
-          half.put(id, v / 2);
-        }
-      });
-      return new Easier(task.targets().with(half), "Ask half as much of the " + g.getKey());
-    });
+    return task.groups().entrySet().stream()
+        .filter(g -> !g.getKey().equals(own))
+        .min(
+            Comparator.comparingInt(
+                    (Map.Entry<String, String> g) -> task.targets().weight().get(g.getValue()))
+                .thenComparing(Map.Entry::getKey))
+        .map(
+            g -> {
+              Map<String, Double> half = new LinkedHashMap<>();
+              task.targets()
+                  .least()
+                  .forEach(
+                      (id, v) -> {
+                        if (Regions.standard().get(id).group().equals(g.getKey())) {
+                          half.put(id, v / 2);
+                        }
+                      });
+              return new Easier(task.targets().with(half), "Ask half as much of the " + g.getKey());
+            });
   }
 
   /** Weeks for other tasks, looked for from the week there is. */
@@ -151,7 +259,18 @@ public record Shortfall(String region, double has, double asked, String sentence
 
     /** Effective sets of a region in the best week found; none where there is no week. */
     double reached(Task other, String region) {
-      return new Composer(other).from(week).compose(seconds, p -> {}).map(a -> Coverage.of(Composition.week(other, a, bouts -> bouts, new Ids()), other.offers(), other.targets()).sets().getOrDefault(region, 0.0)).orElse(0.0);
+      return new Composer(other)
+          .from(week)
+          .compose(seconds, p -> {})
+          .map(
+              a ->
+                  Coverage.of(
+                          Composition.week(other, a, bouts -> bouts, new Ids()),
+                          other.offers(),
+                          other.targets())
+                      .sets()
+                      .getOrDefault(region, 0.0))
+          .orElse(0.0);
     }
   }
 
@@ -171,26 +290,57 @@ public record Shortfall(String region, double has, double asked, String sentence
   }
 
   private static List<Day> longer(Task task, int minutes) {
-    return task.frames().stream().map(d -> new Day(d.weekday(), (int) Profile.MINUTES.nearest(d.minutes() + minutes), d.oneStation(), d.bouts())).toList();
+    return task.frames().stream()
+        .map(
+            d ->
+                new Day(
+                    d.weekday(),
+                    (int) Profile.MINUTES.nearest(d.minutes() + minutes),
+                    d.oneStation(),
+                    d.bouts()))
+        .toList();
   }
 
   private static String minutesWords(Task task) {
     List<Integer> minutes = task.frames().stream().map(Day::minutes).toList();
-    return minutes.stream().distinct().count() == 1 ? (minutes.size() > 1 ? minutes.size() + " times " : "") + minutes.get(0) : minutes.stream().map(String::valueOf).reduce((a, b) -> a + " and " + b).orElseThrow();
+    return minutes.stream().distinct().count() == 1
+        ? (minutes.size() > 1 ? minutes.size() + " times " : "") + minutes.get(0)
+        : minutes.stream().map(String::valueOf).reduce((a, b) -> a + " and " + b).orElseThrow();
   }
 
-  /** What keeps any week from being composed: only what is pinned can. In words; empty where nothing does. */
+  /**
+   * What keeps any week from being composed: only what is pinned can. In words; empty where nothing
+   * does.
+   */
   public static List<String> obstacles(Task task) {
     List<String> list = new ArrayList<>();
     for (int d = 0; d < task.frames().size(); d++) {
       Day day = task.frames().get(d);
       double minutes = Timing.of(day, task.offers()).minutes();
       if (minutes > day.minutes()) {
-        list.add(String.format(Locale.ROOT, "What is pinned in session %d takes %.0f of %d minutes: unpin something, take sets out, or give it %d minutes.", d + 1, Math.ceil(minutes), day.minutes(), (int) Math.ceil(minutes)));
+        list.add(
+            String.format(
+                Locale.ROOT,
+                "What is pinned in session %d takes %.0f of %d minutes: unpin something, take sets"
+                    + " out, or give it %d minutes.",
+                d + 1,
+                Math.ceil(minutes),
+                day.minutes(),
+                (int) Math.ceil(minutes)));
       }
-      long stations = day.items().stream().map(i -> task.offers().get(i.candidateId()).station()).filter(s -> !s.isEmpty()).distinct().count();
+      long stations =
+          day.items().stream()
+              .map(i -> task.offers().get(i.candidateId()).station())
+              .filter(s -> !s.isEmpty())
+              .distinct()
+              .count();
       if (day.oneStation() && stations > 1) {
-        list.add(String.format(Locale.ROOT, "Session %d is to stay at one station, but what is pinned there needs %d.", d + 1, stations));
+        list.add(
+            String.format(
+                Locale.ROOT,
+                "Session %d is to stay at one station, but what is pinned there needs %d.",
+                d + 1,
+                stations));
       }
     }
     return list;

@@ -16,52 +16,89 @@ import java.util.TreeSet;
 import java.util.stream.Stream;
 
 /**
- * What a week should bring: effective sets of every aimed region, every function of its muscles, and front and back of the thigh in balance.
+ * What a week should bring: effective sets of every aimed region, every function of its muscles,
+ * and front and back of the thigh in balance.
  *
- * <p>Weekly sets: more grow more, with less for each further one (Schoenfeld, Ogborn and Krieger 2017; Pelland et al. 2024; both from memory). The numbers themselves are judgement between what those found and what the trade does: a beginner
- * three sets of an exercise, later four, advanced up to six.
+ * <p>Weekly sets: more grow more, with less for each further one (Schoenfeld, Ogborn and Krieger
+ * 2017; Pelland et al. 2024; both from memory). The numbers themselves are judgement between what
+ * those found and what the trade does: a beginner three sets of an exercise, later four, advanced
+ * up to six.
  *
- * @param least by region id: effective sets a week that the aim asks for, or that hold what it does not ask for
+ * @param least by region id: effective sets a week that the aim asks for, or that hold what it does
+ *     not ask for
  * @param weight by region id: how much a set short counts, 1 to 3
  * @param held regions that are only held
- * @param functions what has to be trained, with its effective sets; only what something here can train
+ * @param functions what has to be trained, with its effective sets; only what something here can
+ *     train
  * @param most effective sets of a region a week beyond which more is not worth it
  * @param mostADay the same of one session
  * @param balance whether front and back of the thigh are to be held in balance
  */
-public record Targets(Map<String, Double> least, Map<String, Integer> weight, Set<String> held, Map<Function, Double> functions, double most, double mostADay, boolean balance) {
+public record Targets(
+    Map<String, Double> least,
+    Map<String, Integer> weight,
+    Set<String> held,
+    Map<Function, Double> functions,
+    double most,
+    double mostADay,
+    boolean balance) {
   /** Effective sets a week of a region painted 1, 2, 3, by training age (judgement, see above). */
-  private static final Map<TrainingAge, double[]> SETS = Map.of(TrainingAge.WEEKS, new double[] {3, 4, 6}, TrainingAge.MONTHS, new double[] {4, 7, 10}, TrainingAge.YEARS, new double[] {5, 9, 13});
+  private static final Map<TrainingAge, double[]> SETS =
+      Map.of(
+          TrainingAge.WEEKS,
+          new double[] {3, 4, 6},
+          TrainingAge.MONTHS,
+          new double[] {4, 7, 10},
+          TrainingAge.YEARS,
+          new double[] {5, 9, 13});
 
-  private static final Map<TrainingAge, Double> MOST = Map.of(TrainingAge.WEEKS, 10.0, TrainingAge.MONTHS, 16.0, TrainingAge.YEARS, 22.0);
+  private static final Map<TrainingAge, Double> MOST =
+      Map.of(TrainingAge.WEEKS, 10.0, TrainingAge.MONTHS, 16.0, TrainingAge.YEARS, 22.0);
 
-  /** Beyond about so many in one session the rest adds little (Remmert et al. 2025, about eleven counted in parts; from memory, rounded down). */
+  /**
+   * Beyond about so many in one session the rest adds little (Remmert et al. 2025, about eleven
+   * counted in parts; from memory, rounded down).
+   */
   private static final double MOST_A_DAY = 8;
 
-  /** Of what the most aimed of its regions asks for, each function gets this share, and at least so many sets (judgement). */
+  /**
+   * Of what the most aimed of its regions asks for, each function gets this share, and at least so
+   * many sets (judgement).
+   */
   private static final double FUNCTION_SHARE = 0.3;
 
   private static final double FUNCTION_SETS = 2;
 
-  /** What holds a group that nothing is asked of, unless it is to be kept out: about a third of what made it grow (Bickel, Cross and Bamman 2011; from memory). One region stands for the group. */
+  /**
+   * What holds a group that nothing is asked of, unless it is to be kept out: about a third of what
+   * made it grow (Bickel, Cross and Bamman 2011; from memory). One region stands for the group.
+   */
   private static final double HOLD_SETS = 3;
 
   private static final List<String> HELD = List.of("VL", "BFL", "GMAXM", "GASM", "SOL");
 
-  /** The lesser side of the thigh gets at least so much of the other (common practice: equal attention; the number is judgement). */
+  /**
+   * The lesser side of the thigh gets at least so much of the other (common practice: equal
+   * attention; the number is judgement).
+   */
   public static final double LEAST_BALANCE = 0.6;
 
   /** What a candidate gives of a region at least to count as training a function there. */
   static final double TELLING_SHARE = 0.4;
 
-  /** @param hold whether groups that nothing is asked of are to be held */
-  public static Targets of(Aim aim, Optional<TrainingAge> age, boolean hold, Collection<Offer> offers) {
+  /**
+   * @param hold whether groups that nothing is asked of are to be held
+   */
+  public static Targets of(
+      Aim aim, Optional<TrainingAge> age, boolean hold, Collection<Offer> offers) {
     TrainingAge a = age.orElse(TrainingAge.MONTHS);
     Map<String, Double> least = new LinkedHashMap<>();
     Map<String, Integer> weight = new LinkedHashMap<>();
     Set<String> held = new TreeSet<>();
     Set<String> groups = new TreeSet<>();
-    Stream.concat(aim.weights().keySet().stream(), aim.keepOut().stream()).filter(Regions.standard()::has).forEach(id -> groups.add(Regions.standard().get(id).group()));
+    Stream.concat(aim.weights().keySet().stream(), aim.keepOut().stream())
+        .filter(Regions.standard()::has)
+        .forEach(id -> groups.add(Regions.standard().get(id).group()));
     for (Region r : Regions.standard().all()) {
       Integer w = aim.weights().get(r.id());
       boolean holds = hold && HELD.contains(r.id()) && !groups.contains(r.group());
@@ -75,25 +112,42 @@ public record Targets(Map<String, Double> least, Map<String, Integer> weight, Se
     }
     Map<Function, Double> functions = new EnumMap<>(Function.class);
     for (Function f : Function.values()) {
-      double most = f.regions().stream().filter(r -> aim.weights().containsKey(r)).mapToDouble(least::get).max().orElse(0);
+      double most =
+          f.regions().stream()
+              .filter(r -> aim.weights().containsKey(r))
+              .mapToDouble(least::get)
+              .max()
+              .orElse(0);
       if (most > 0 && offers.stream().anyMatch(o -> trains(o, f, least.keySet()))) {
         functions.put(f, Math.max(FUNCTION_SETS, FUNCTION_SHARE * most));
       }
     }
-    boolean keepsOut = Regions.standard().all().stream().filter(r -> r.group().equals("quads") || r.group().equals("hamstrings")).anyMatch(r -> aim.keepOut().contains(r.id()));
-    return new Targets(Collections.unmodifiableMap(least), Collections.unmodifiableMap(weight), Set.copyOf(held), Collections.unmodifiableMap(functions), MOST.get(a), MOST_A_DAY, !keepsOut);
+    boolean keepsOut =
+        Regions.standard().all().stream()
+            .filter(r -> r.group().equals("quads") || r.group().equals("hamstrings"))
+            .anyMatch(r -> aim.keepOut().contains(r.id()));
+    return new Targets(
+        Collections.unmodifiableMap(least),
+        Collections.unmodifiableMap(weight),
+        Set.copyOf(held),
+        Collections.unmodifiableMap(functions),
+        MOST.get(a),
+        MOST_A_DAY,
+        !keepsOut);
   }
 
   /** Whether an offer trains a function for one of these regions as well as it should. */
   static boolean trains(Offer o, Function f, Collection<String> regions) {
-    return o.functions().contains(f) && f.regions().stream().anyMatch(r -> regions.contains(r) && o.share(r) >= TELLING_SHARE);
+    return o.functions().contains(f)
+        && f.regions().stream().anyMatch(r -> regions.contains(r) && o.share(r) >= TELLING_SHARE);
   }
 
   /** The same with other weekly sets for some regions. */
   public Targets with(Map<String, Double> other) {
     Map<String, Double> changed = new LinkedHashMap<>(least);
     changed.putAll(other);
-    return new Targets(Collections.unmodifiableMap(changed), weight, held, functions, most, mostADay, balance);
+    return new Targets(
+        Collections.unmodifiableMap(changed), weight, held, functions, most, mostADay, balance);
   }
 
   /** Regions of which something is asked, in the order of the region list. */

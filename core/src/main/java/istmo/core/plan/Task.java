@@ -16,15 +16,27 @@ import java.util.Set;
 import java.util.function.Predicate;
 
 /**
- * What is to be composed: days with their minutes and what is pinned there, from what is on offer, towards targets.
+ * What is to be composed: days with their minutes and what is pinned there, from what is on offer,
+ * towards targets.
  *
  * @param frames days with their pinned bouts only
- * @param varied whether the same exercise on two days is to be avoided; otherwise it is as good as another
+ * @param varied whether the same exercise on two days is to be avoided; otherwise it is as good as
+ *     another
  */
-public record Task(Offers offers, Targets targets, List<Day> frames, Pairing pairing, boolean varied, Optional<TrainingAge> age) {
+public record Task(
+    Offers offers,
+    Targets targets,
+    List<Day> frames,
+    Pairing pairing,
+    boolean varied,
+    Optional<TrainingAge> age) {
   static final int LEAST_SETS = 2;
 
-  /** Candidates looked at: so many of the best for each region that something is asked of, for each function, and overall. With more the search is slower and finds worse weeks, also in twenty seconds (docs/validation.md, planning). */
+  /**
+   * Candidates looked at: so many of the best for each region that something is asked of, for each
+   * function, and overall. With more the search is slower and finds worse weeks, also in twenty
+   * seconds (docs/validation.md, planning).
+   */
   private static final int BEST_OF_REGION = 2;
 
   private static final int BEST_OF_FUNCTION = 2;
@@ -35,31 +47,61 @@ public record Task(Offers offers, Targets targets, List<Day> frames, Pairing pai
     frames = List.copyOf(frames);
   }
 
-  /** The frames of a week: a bout with a pinned exercise stays whole, all else goes. Throws {@link InvalidInput} where something pinned is not on offer. */
+  /**
+   * The frames of a week: a bout with a pinned exercise stays whole, all else goes. Throws {@link
+   * InvalidInput} where something pinned is not on offer.
+   */
   public static List<Day> frames(Planned.Week week, Offers offers) {
-    return week.days().stream().map(d -> {
-      List<Bout> kept = d.bouts().stream().filter(b -> b.items().stream().anyMatch(Item::pinned)).toList();
-      kept.stream().flatMap(b -> b.items().stream()).forEach(i -> offers.get(i.candidateId()));
-      return d.with(kept);
-    }).toList();
+    return week.days().stream()
+        .map(
+            d -> {
+              List<Bout> kept =
+                  d.bouts().stream()
+                      .filter(b -> b.items().stream().anyMatch(Item::pinned))
+                      .toList();
+              kept.stream()
+                  .flatMap(b -> b.items().stream())
+                  .forEach(i -> offers.get(i.candidateId()));
+              return d.with(kept);
+            })
+        .toList();
   }
 
   int sets(Offer o) {
-    return Math.max(LEAST_SETS, Prescriber.mostSets(age, Prescriber.exhausting(o.role(), o.oneLeg())));
+    return Math.max(
+        LEAST_SETS, Prescriber.mostSets(age, Prescriber.exhausting(o.role(), o.oneLeg())));
   }
 
-  /** What is worth looking at: the best for each aimed region, for each function asked for and overall, and for the lesser side of the thigh. One variant of an exercise, the one that serves best. In the order's order. */
+  /**
+   * What is worth looking at: the best for each aimed region, for each function asked for and
+   * overall, and for the lesser side of the thigh. One variant of an exercise, the one that serves
+   * best. In the order's order.
+   */
   List<Offer> candidates() {
     Set<String> wanted = new LinkedHashSet<>();
     for (String r : targets.asked()) {
-      add(wanted, BEST_OF_REGION, Comparator.comparingDouble(o -> -o.share(r) * (0.5 + o.utility())), o -> true);
+      add(
+          wanted,
+          BEST_OF_REGION,
+          Comparator.comparingDouble(o -> -o.share(r) * (0.5 + o.utility())),
+          o -> true);
     }
     for (Function f : targets.functions().keySet()) {
-      add(wanted, BEST_OF_FUNCTION, Comparator.comparingDouble(o -> -Coverage.functionShare(o, f, targets) * (0.5 + o.utility())), o -> Targets.trains(o, f, targets.least().keySet()));
+      add(
+          wanted,
+          BEST_OF_FUNCTION,
+          Comparator.comparingDouble(
+              o -> -Coverage.functionShare(o, f, targets) * (0.5 + o.utility())),
+          o -> Targets.trains(o, f, targets.least().keySet()));
     }
     if (targets.balance()) {
       for (String group : List.of("quads", "hamstrings")) {
-        add(wanted, BEST_OF_BALANCE, Comparator.comparingDouble(o -> -Coverage.mean(o.shares(), group) * (0.5 + o.utility())), o -> true);
+        add(
+            wanted,
+            BEST_OF_BALANCE,
+            Comparator.comparingDouble(
+                o -> -Coverage.mean(o.shares(), group) * (0.5 + o.utility())),
+            o -> true);
       }
     }
     add(wanted, BEST_OF_ALL, Comparator.comparingDouble(o -> -o.utility()), o -> true);
@@ -68,7 +110,13 @@ public record Task(Offers offers, Targets targets, List<Day> frames, Pairing pai
 
   private void add(Set<String> wanted, int count, Comparator<Offer> order, Predicate<Offer> of) {
     Map<String, Offer> perExercise = new LinkedHashMap<>();
-    offers.all().stream().filter(of).sorted(Comparator.<Offer, Boolean>comparing(o -> !o.whole() && wholeOf(o.exerciseId())).thenComparing(order).thenComparing(Offer::candidateId)).forEach(o -> perExercise.putIfAbsent(o.exerciseId(), o));
+    offers.all().stream()
+        .filter(of)
+        .sorted(
+            Comparator.<Offer, Boolean>comparing(o -> !o.whole() && wholeOf(o.exerciseId()))
+                .thenComparing(order)
+                .thenComparing(Offer::candidateId))
+        .forEach(o -> perExercise.putIfAbsent(o.exerciseId(), o));
     perExercise.values().stream().limit(count).forEach(o -> wanted.add(o.candidateId()));
   }
 
@@ -76,7 +124,10 @@ public record Task(Offers offers, Targets targets, List<Day> frames, Pairing pai
     return offers.all().stream().anyMatch(o -> o.exerciseId().equals(exerciseId) && o.whole());
   }
 
-  /** The groups that the aim asks for, each with the region that stands for it: the one with the most weight. */
+  /**
+   * The groups that the aim asks for, each with the region that stands for it: the one with the
+   * most weight.
+   */
   Map<String, String> groups() {
     Map<String, String> result = new LinkedHashMap<>();
     for (String id : targets.asked()) {
@@ -89,7 +140,10 @@ public record Task(Offers offers, Targets targets, List<Day> frames, Pairing pai
     return result;
   }
 
-  /** Days on which a group should be trained: twice a week, once for who has trained for weeks only until the soreness passes (common practice). */
+  /**
+   * Days on which a group should be trained: twice a week, once for who has trained for weeks only
+   * until the soreness passes (common practice).
+   */
   int timesAWeek() {
     return Math.min(frames.size(), age.filter(a -> a == TrainingAge.WEEKS).isPresent() ? 1 : 2);
   }

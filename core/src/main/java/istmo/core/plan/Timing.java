@@ -9,13 +9,18 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * How a session's time goes: walking, setting up and loading, lighter sets, work, rest, one after the other. Rest after the last set of an exercise is spent on walking to and setting up the next one. In a bout of several exercises everyone's own
- * rest goes on while the others work, so only what is left of it is waited for.
+ * How a session's time goes: walking, setting up and loading, lighter sets, work, rest, one after
+ * the other. Rest after the last set of an exercise is spent on walking to and setting up the next
+ * one. In a bout of several exercises everyone's own rest goes on while the others work, so only
+ * what is left of it is waited for.
  *
  * @param segments in time, without gaps
  */
 public record Timing(List<Segment> segments) {
-  /** From one station to the next, with what is carried, s (judgement: nobody has measured this gym). */
+  /**
+   * From one station to the next, with what is carried, s (judgement: nobody has measured this
+   * gym).
+   */
   static final int WALK_S = 60;
 
   /** A lighter set with its change of load, s (judgement). */
@@ -30,7 +35,10 @@ public record Timing(List<Segment> segments) {
   /** Least wait after a round, s. */
   static final int LEAST_WAIT_S = 20;
 
-  /** Share of set-up and loading that is loading a bar or a sled: saved where the load stays on (judgement). */
+  /**
+   * Share of set-up and loading that is loading a bar or a sled: saved where the load stays on
+   * (judgement).
+   */
   static final double LOADING = 0.5;
 
   /** What a stretch of time is spent on. */
@@ -48,14 +56,17 @@ public record Timing(List<Segment> segments) {
    * @param itemId whose time it is
    * @param set index of the set, -1 where it is none
    */
-  public record Segment(Kind kind, double startS, double seconds, int bout, String itemId, int set) {}
+  public record Segment(
+      Kind kind, double startS, double seconds, int bout, String itemId, int set) {}
 
   public Timing {
     segments = List.copyOf(segments);
   }
 
   public double totalS() {
-    return segments.isEmpty() ? 0 : segments.get(segments.size() - 1).startS() + segments.get(segments.size() - 1).seconds();
+    return segments.isEmpty()
+        ? 0
+        : segments.get(segments.size() - 1).startS() + segments.get(segments.size() - 1).seconds();
   }
 
   public double minutes() {
@@ -77,11 +88,13 @@ public record Timing(List<Segment> segments) {
     LoadKind loaded = null;
     for (int b = 0; b < day.bouts().size(); b++) {
       Bout bout = day.bouts().get(b);
-      List<Item> items = bout.items().stream().filter(i -> offers.find(i.candidateId()).isPresent()).toList();
+      List<Item> items =
+          bout.items().stream().filter(i -> offers.find(i.candidateId()).isPresent()).toList();
       for (int k = 0; k < items.size(); k++) {
         Item i = items.get(k);
         Offer o = offers.get(i.candidateId());
-        if (k > 0 && offers.get(items.get(k - 1).candidateId()).exerciseId().equals(o.exerciseId())) {
+        if (k > 0
+            && offers.get(items.get(k - 1).candidateId()).exerciseId().equals(o.exerciseId())) {
           continue; // another set-up of the same exercise in one bout: nothing is re-racked
         }
         if (at != null && !o.station().isEmpty() && !at.equals(o.station())) {
@@ -119,13 +132,23 @@ public record Timing(List<Segment> segments) {
           continue;
         }
         if (before >= 0) {
-          clock.spend(Kind.REST, turnS(offers.get(items.get(before).candidateId()), offers.get(i.candidateId())), b, i.id(), -1);
+          clock.spend(
+              Kind.REST,
+              turnS(offers.get(items.get(before).candidateId()), offers.get(i.candidateId())),
+              b,
+              i.id(),
+              -1);
         }
         double due = set == 0 ? 0 : ended[k] + i.prescription().restS() - clock.now;
         if (due > 0) {
           clock.spend(Kind.REST, due, b, i.id(), -1);
         }
-        clock.spend(Kind.WORK, i.prescription().workS(set, offers.get(i.candidateId()).oneLeg()), b, i.id(), set);
+        clock.spend(
+            Kind.WORK,
+            i.prescription().workS(set, offers.get(i.candidateId()).oneLeg()),
+            b,
+            i.id(),
+            set);
         ended[k] = clock.now;
         before = k;
       }
@@ -137,7 +160,9 @@ public record Timing(List<Segment> segments) {
   }
 
   static double turnS(Offer a, Offer b) {
-    return a.station().isEmpty() || b.station().isEmpty() || a.station().equals(b.station()) ? TURN_S : TURN_AWAY_S;
+    return a.station().isEmpty() || b.station().isEmpty() || a.station().equals(b.station())
+        ? TURN_S
+        : TURN_AWAY_S;
   }
 
   private static final class Clock {

@@ -18,7 +18,10 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.ToIntFunction;
 
-/** {@link Appraisal} and the rules of a week as the solver is told them: how many sets of which candidate on which day, and which two take turns. */
+/**
+ * {@link Appraisal} and the rules of a week as the solver is told them: how many sets of which
+ * candidate on which day, and which two take turns.
+ */
 final class WeekModel {
   private final Task task;
   private final List<Offer> candidates;
@@ -29,7 +32,8 @@ final class WeekModel {
   private final LinearExprBuilder points = LinearExpr.newBuilder();
   private final List<PairOf> pairs = new ArrayList<>();
 
-  private record PairOf(int day, int a, int b, BoolVar taken, IntVar rounds, Pairing.Saving saving) {}
+  private record PairOf(
+      int day, int a, int b, BoolVar taken, IntVar rounds, Pairing.Saving saving) {}
 
   WeekModel(Task task, List<Offer> candidates) {
     this.task = task;
@@ -61,14 +65,20 @@ final class WeekModel {
         }
       }
     }
-    pairs.stream().filter(p -> solver.booleanValue(p.taken())).forEach(p -> choice.pairs().get(p.day()).add(new int[] {p.a(), p.b()}));
+    pairs.stream()
+        .filter(p -> solver.booleanValue(p.taken()))
+        .forEach(p -> choice.pairs().get(p.day()).add(new int[] {p.a(), p.b()}));
     return choice;
   }
 
   private void choices() {
     for (int d = 0; d < days; d++) {
       Map<String, List<Literal>> ofExercise = new TreeMap<>();
-      Set<String> pinned = new TreeSet<>(task.pinned(d).stream().map(i -> task.offers().get(i.candidateId()).exerciseId()).toList());
+      Set<String> pinned =
+          new TreeSet<>(
+              task.pinned(d).stream()
+                  .map(i -> task.offers().get(i.candidateId()).exerciseId())
+                  .toList());
       for (int c = 0; c < candidates.size(); c++) {
         Offer o = candidates.get(c);
         sets[d][c] = model.newIntVar(0, task.sets(o), "sets");
@@ -81,7 +91,10 @@ final class WeekModel {
         ofExercise.computeIfAbsent(o.exerciseId(), k -> new ArrayList<>()).add(used[d][c]);
         points.addTerm(used[d][c], Appraisal.EXERCISE).addTerm(sets[d][c], Appraisal.costOfSet(o));
         if (task.sets(o) > Appraisal.usualSets(task, o)) {
-          over(LinearExpr.newBuilder().add(sets[d][c]), Appraisal.usualSets(task, o), Appraisal.SET_BEYOND);
+          over(
+              LinearExpr.newBuilder().add(sets[d][c]),
+              Appraisal.usualSets(task, o),
+              Appraisal.SET_BEYOND);
         }
       }
       ofExercise.values().stream().filter(l -> l.size() > 1).forEach(model::addAtMostOne);
@@ -123,7 +136,9 @@ final class WeekModel {
       LinearExprBuilder seconds = LinearExpr.newBuilder().add(Appraisal.fixedS(task, d));
       for (int c = 0; c < candidates.size(); c++) {
         Offer o = candidates.get(c);
-        seconds.addTerm(used[d][c], Appraisal.onceS(task, d, o)).addTerm(sets[d][c], Appraisal.perSetS(o));
+        seconds
+            .addTerm(used[d][c], Appraisal.onceS(task, d, o))
+            .addTerm(sets[d][c], Appraisal.perSetS(o));
       }
       for (PairOf p : pairs) {
         if (p.day() == d) {
@@ -185,11 +200,18 @@ final class WeekModel {
       for (int d = 0; d < days; d++) {
         for (Item i : task.pinned(d)) {
           Offer o = task.offers().get(i.candidateId());
-          has.add(Targets.trains(o, f, t.least().keySet()) ? Appraisal.hardHundredths(i, Coverage.functionShare(o, f, t)) : 0);
+          has.add(
+              Targets.trains(o, f, t.least().keySet())
+                  ? Appraisal.hardHundredths(i, Coverage.functionShare(o, f, t))
+                  : 0);
         }
         for (int c = 0; c < candidates.size(); c++) {
           Offer o = candidates.get(c);
-          has.addTerm(sets[d][c], Targets.trains(o, f, t.least().keySet()) ? Appraisal.hundredths(Coverage.functionShare(o, f, t)) : 0);
+          has.addTerm(
+              sets[d][c],
+              Targets.trains(o, f, t.least().keySet())
+                  ? Appraisal.hundredths(Coverage.functionShare(o, f, t))
+                  : 0);
         }
       }
       lack(has, Appraisal.hundredths(t.functions().get(f)), Appraisal.FUNCTION_SHORT);
@@ -199,7 +221,8 @@ final class WeekModel {
       for (boolean frontLess : new boolean[] {true, false}) {
         LinearExprBuilder side = LinearExpr.newBuilder();
         Appraisal.side(frontLess ? "quads" : "hamstrings").forEach(r -> addWeek(side, r.id(), -10));
-        Appraisal.side(frontLess ? "hamstrings" : "quads").forEach(r -> addWeek(side, r.id(), Appraisal.BALANCE_TENTHS));
+        Appraisal.side(frontLess ? "hamstrings" : "quads")
+            .forEach(r -> addWeek(side, r.id(), Appraisal.BALANCE_TENTHS));
         model.addLessOrEqual(side, LinearExpr.term(lack, 10L * Appraisal.REGIONS_OF_A_SIDE));
       }
       points.addTerm(lack, Appraisal.BALANCE_SHORT);
@@ -226,9 +249,14 @@ final class WeekModel {
     Map<String, LinearExprBuilder> daysOf = new TreeMap<>();
     Map<String, Integer> fixed = new TreeMap<>();
     for (int d = 0; d < days; d++) {
-      task.pinned(d).stream().map(i -> task.offers().get(i.candidateId()).exerciseId()).distinct().forEach(x -> fixed.merge(x, 1, Integer::sum));
+      task.pinned(d).stream()
+          .map(i -> task.offers().get(i.candidateId()).exerciseId())
+          .distinct()
+          .forEach(x -> fixed.merge(x, 1, Integer::sum));
       for (int c = 0; c < candidates.size(); c++) {
-        daysOf.computeIfAbsent(candidates.get(c).exerciseId(), k -> LinearExpr.newBuilder()).add(used[d][c]);
+        daysOf
+            .computeIfAbsent(candidates.get(c).exerciseId(), k -> LinearExpr.newBuilder())
+            .add(used[d][c]);
       }
     }
     fixed.forEach((x, n) -> daysOf.computeIfAbsent(x, k -> LinearExpr.newBuilder()).add(n));
@@ -244,20 +272,29 @@ final class WeekModel {
     over(back, Appraisal.hundredths(Coverage.MOST_BACK_A_WEEK), Appraisal.BACK);
     for (int d = 0; d < days; d++) {
       int day = d;
-      List<Offer> pinned = task.pinned(d).stream().map(i -> task.offers().get(i.candidateId())).toList();
+      List<Offer> pinned =
+          task.pinned(d).stream().map(i -> task.offers().get(i.candidateId())).toList();
       over(count(d, o -> 1), Coverage.MOST_SETS, Appraisal.SESSION_SET);
       over(count(d, o -> o.trainsThigh() ? 1 : 0), Coverage.MOST_THIGH_SETS, Appraisal.PART_SET);
       over(count(d, o -> o.role().isCalf() ? 1 : 0), Coverage.MOST_CALF_SETS, Appraisal.PART_SET);
-      over(count(d, o -> Appraisal.hundredths(o.back())), Appraisal.hundredths(Coverage.MOST_BACK), Appraisal.BACK);
-      t.asked().forEach(r -> {
-        LinearExprBuilder effective = LinearExpr.newBuilder();
-        addDay(effective, day, r, 1);
-        over(effective, Appraisal.hundredths(t.mostADay()), Appraisal.TOO_MANY_A_DAY);
-      });
+      over(
+          count(d, o -> Appraisal.hundredths(o.back())),
+          Appraisal.hundredths(Coverage.MOST_BACK),
+          Appraisal.BACK);
+      t.asked()
+          .forEach(
+              r -> {
+                LinearExprBuilder effective = LinearExpr.newBuilder();
+                addDay(effective, day, r, 1);
+                over(effective, Appraisal.hundredths(t.mostADay()), Appraisal.TOO_MANY_A_DAY);
+              });
       Map<String, LinearExprBuilder> families = new TreeMap<>();
-      pinned.forEach(o -> families.computeIfAbsent(o.familyId(), k -> LinearExpr.newBuilder()).add(1));
+      pinned.forEach(
+          o -> families.computeIfAbsent(o.familyId(), k -> LinearExpr.newBuilder()).add(1));
       for (int c = 0; c < candidates.size(); c++) {
-        families.computeIfAbsent(candidates.get(c).familyId(), k -> LinearExpr.newBuilder()).add(used[d][c]);
+        families
+            .computeIfAbsent(candidates.get(c).familyId(), k -> LinearExpr.newBuilder())
+            .add(used[d][c]);
       }
       families.values().forEach(n -> over(n, 1, Appraisal.FAMILY_AGAIN));
     }
@@ -270,7 +307,12 @@ final class WeekModel {
   }
 
   private void addCount(LinearExprBuilder sum, int day, ToIntFunction<Offer> each) {
-    task.pinned(day).forEach(i -> sum.add((long) i.prescription().sets() * each.applyAsInt(task.offers().get(i.candidateId()))));
+    task.pinned(day)
+        .forEach(
+            i ->
+                sum.add(
+                    (long) i.prescription().sets()
+                        * each.applyAsInt(task.offers().get(i.candidateId()))));
     for (int c = 0; c < candidates.size(); c++) {
       sum.addTerm(sets[day][c], each.applyAsInt(candidates.get(c)));
     }
@@ -289,9 +331,16 @@ final class WeekModel {
   }
 
   private void addDay(LinearExprBuilder sum, int day, String region, int factor) {
-    task.pinned(day).forEach(i -> sum.add((long) factor * Appraisal.hardHundredths(i, task.offers().get(i.candidateId()).share(region))));
+    task.pinned(day)
+        .forEach(
+            i ->
+                sum.add(
+                    (long) factor
+                        * Appraisal.hardHundredths(
+                            i, task.offers().get(i.candidateId()).share(region))));
     for (int c = 0; c < candidates.size(); c++) {
-      sum.addTerm(sets[day][c], (long) factor * Appraisal.hundredths(candidates.get(c).share(region)));
+      sum.addTerm(
+          sets[day][c], (long) factor * Appraisal.hundredths(candidates.get(c).share(region)));
     }
   }
 

@@ -18,12 +18,14 @@ import java.util.function.DoubleFunction;
 /**
  * The loads of an exercise as it is prescribed: what this gym can make, with the plates to put on.
  *
- * @param lowKg and highKg: between which the load is believed to lie, kg; both the load where a record says it
+ * @param lowKg and highKg: between which the load is believed to lie, kg; both the load where a
+ *     record says it
  * @param basis what it rests on, in words
  * @param warmUps lighter sets before it, lightest first
  * @param sets in order; drops after the last are sets of their own
  */
-public record WorkingLoad(double lowKg, double highKg, String basis, List<WarmUp> warmUps, List<SetLine> sets) {
+public record WorkingLoad(
+    double lowKg, double highKg, String basis, List<WarmUp> warmUps, List<SetLine> sets) {
   /** Repetitions of lighter sets, falling as they get heavier (common practice). */
   private static final int[] WARM_UP_REPETITIONS = {5, 3};
 
@@ -34,42 +36,76 @@ public record WorkingLoad(double lowKg, double highKg, String basis, List<WarmUp
 
   /**
    * @param load empty where it has to be found
-   * @param putOn plates to put on each side since the set before; empty where none are, or some come off
+   * @param putOn plates to put on each side since the set before; empty where none are, or some
+   *     come off
    */
-  public record SetLine(int repetitionsLow, int repetitionsHigh, Optional<Loading> load, List<Double> putOn, String note) {}
+  public record SetLine(
+      int repetitionsLow,
+      int repetitionsHigh,
+      Optional<Loading> load,
+      List<Double> putOn,
+      String note) {}
 
   /** The best set of this exercise in this set-up when it was done last. */
   public record Recorded(PerformedSet best, LocalDate on) {
     /** Of several sets the one that says most of strength. */
     public static Optional<Recorded> bestOf(List<PerformedSet> sets, LocalDate on) {
-      return sets.stream().max((a, b) -> Double.compare(value(a), value(b))).map(s -> new Recorded(s, on));
+      return sets.stream()
+          .max((a, b) -> Double.compare(value(a), value(b)))
+          .map(s -> new Recorded(s, on));
     }
 
     private static double value(PerformedSet s) {
-      return s.loadKg() * Equation.EPLEY.factor(s.repetitions() + s.reserve()) + 1e-3 * s.repetitions();
+      return s.loadKg() * Equation.EPLEY.factor(s.repetitions() + s.reserve())
+          + 1e-3 * s.repetitions();
     }
   }
 
   /**
-   * The loads that follow from what the record teaches: the working load itself where it names one, with its repetitions to aim at.
+   * The loads that follow from what the record teaches: the working load itself where it names one,
+   * with its repetitions to aim at.
    *
-   * @param careful whether the client's cautions ask for less load to begin with: then the first load that they allow goes before a heavier one of the record
+   * @param careful whether the client's cautions ask for less load to begin with: then the first
+   *     load that they allow goes before a heavier one of the record
    */
-  public static WorkingLoad of(Offer o, Prescription p, Place place, Optional<Recorded> last, Progression.Next next, double share, boolean careful) {
+  public static WorkingLoad of(
+      Offer o,
+      Prescription p,
+      Place place,
+      Optional<Recorded> last,
+      Progression.Next next,
+      double share,
+      boolean careful) {
     if (careful && next.load().filter(l -> beyondFirst(o, l.kg())).isPresent()) {
       return of(o, p, place, Optional.empty(), share);
     }
-    if (next.load().isEmpty() || p.scheme() == Scheme.ASCENDING || p.scheme() == Scheme.ALWAYS_TEN) {
+    if (next.load().isEmpty()
+        || p.scheme() == Scheme.ASCENDING
+        || p.scheme() == Scheme.ALWAYS_TEN) {
       return of(o, p, place, last, share, careful);
     }
     double kg = share * next.load().get().kg();
     int low = (int) Prescription.REPETITIONS.nearest(next.repetitionsLow());
-    Prescription asked = new Prescription(p.sets(), low, Math.max(low, (int) Prescription.REPETITIONS.nearest(next.repetitionsHigh())), p.reserve(), p.tempo(), p.restS(), p.scheme());
+    Prescription asked =
+        new Prescription(
+            p.sets(),
+            low,
+            Math.max(low, (int) Prescription.REPETITIONS.nearest(next.repetitionsHigh())),
+            p.reserve(),
+            p.tempo(),
+            p.restS(),
+            p.scheme());
     return made(o, asked, place, repetitions -> Optional.of(kg), kg, kg, next.words());
   }
 
   /** The loads that follow from the record alone; {@code careful} as above. */
-  public static WorkingLoad of(Offer o, Prescription p, Place place, Optional<Recorded> last, double share, boolean careful) {
+  public static WorkingLoad of(
+      Offer o,
+      Prescription p,
+      Place place,
+      Optional<Recorded> last,
+      double share,
+      boolean careful) {
     return of(o, p, place, last.filter(r -> !careful || !beyondFirst(o, r.best().loadKg())), share);
   }
 
@@ -81,17 +117,44 @@ public record WorkingLoad(double lowKg, double highKg, String basis, List<WarmUp
    * @param last record in this set-up; it goes before any estimate
    * @param share of the load that a block asks for, 1 for all of it
    */
-  static WorkingLoad of(Offer o, Prescription p, Place place, Optional<Recorded> last, double share) {
+  static WorkingLoad of(
+      Offer o, Prescription p, Place place, Optional<Recorded> last, double share) {
     double empty = o.setup().getOrDefault("sledMass", 0.0);
     double step = place.smallestStepKg(o.needs());
-    Optional<LoadEstimate> estimate = last.isPresent() ? Optional.empty() : o.load().map(l -> l.forRepetitions(p.middle() + p.reserve(), p.repetitionsLow() + "-" + p.repetitionsHigh(), empty, step));
+    Optional<LoadEstimate> estimate =
+        last.isPresent()
+            ? Optional.empty()
+            : o.load()
+                .map(
+                    l ->
+                        l.forRepetitions(
+                            p.middle() + p.reserve(),
+                            p.repetitionsLow() + "-" + p.repetitionsHigh(),
+                            empty,
+                            step));
     double low = wished(p, p.middle(), last, estimate, empty, share).orElse(0.0);
     double high = estimate.map(l -> share * l.highKg()).orElse(low);
-    return made(o, p, place, repetitions -> wished(p, repetitions, last, estimate, empty, share), low, high, basis(o, last, estimate, share));
+    return made(
+        o,
+        p,
+        place,
+        repetitions -> wished(p, repetitions, last, estimate, empty, share),
+        low,
+        high,
+        basis(o, last, estimate, share));
   }
 
-  /** @param wished load for so many repetitions, kg, where one is known */
-  private static WorkingLoad made(Offer o, Prescription p, Place place, DoubleFunction<Optional<Double>> wished, double lowKg, double highKg, String basis) {
+  /**
+   * @param wished load for so many repetitions, kg, where one is known
+   */
+  private static WorkingLoad made(
+      Offer o,
+      Prescription p,
+      Place place,
+      DoubleFunction<Optional<Double>> wished,
+      double lowKg,
+      double highKg,
+      String basis) {
     List<SetLine> lines = new ArrayList<>();
     Optional<Loading> before = Optional.empty();
     Optional<Loading> first = Optional.empty();
@@ -100,8 +163,18 @@ public record WorkingLoad(double lowKg, double highKg, String basis, List<WarmUp
       boolean falling = p.scheme() == Scheme.ASCENDING || p.scheme() == Scheme.ALWAYS_TEN;
       int low = falling ? (int) Math.round(repetitions.get(k)) : p.repetitionsLow();
       int high = falling ? low : p.repetitionsHigh();
-      Optional<Loading> load = wished.apply(repetitions.get(k)).map(kg -> Loading.notAbove(kg, o.needs(), place)).filter(l -> l.kg() > 0);
-      lines.add(new SetLine(low, high, load, added(load, before), k == p.sets() - 1 && p.scheme() != Scheme.STRAIGHT ? p.scheme().how() : ""));
+      Optional<Loading> load =
+          wished
+              .apply(repetitions.get(k))
+              .map(kg -> Loading.notAbove(kg, o.needs(), place))
+              .filter(l -> l.kg() > 0);
+      lines.add(
+          new SetLine(
+              low,
+              high,
+              load,
+              added(load, before),
+              k == p.sets() - 1 && p.scheme() != Scheme.STRAIGHT ? p.scheme().how() : ""));
       before = load;
       first = first.isPresent() ? first : load;
     }
@@ -110,32 +183,58 @@ public record WorkingLoad(double lowKg, double highKg, String basis, List<WarmUp
       factor *= DROP;
       double share2 = factor;
       int half = Math.max(1, (int) Math.round(Scheme.DROP_REPETITIONS * p.middle()));
-      lines.add(new SetLine(half, half, before.map(l -> Loading.notAbove(l.kg() * share2, o.needs(), place)), List.of(), "drop, at once"));
+      lines.add(
+          new SetLine(
+              half,
+              half,
+              before.map(l -> Loading.notAbove(l.kg() * share2, o.needs(), place)),
+              List.of(),
+              "drop, at once"));
     }
     List<WarmUp> warmUps = new ArrayList<>();
     if (first.isPresent()) {
       List<Loading> ramp = first.get().warmUps(o.role().warmUps(), o.needs(), place);
       for (int k = 0; k < ramp.size(); k++) {
-        warmUps.add(new WarmUp(k == 0 ? FIRST_WARM_UP_REPETITIONS : WARM_UP_REPETITIONS[Math.min(k - 1, WARM_UP_REPETITIONS.length - 1)], ramp.get(k)));
+        warmUps.add(
+            new WarmUp(
+                k == 0
+                    ? FIRST_WARM_UP_REPETITIONS
+                    : WARM_UP_REPETITIONS[Math.min(k - 1, WARM_UP_REPETITIONS.length - 1)],
+                ramp.get(k)));
       }
     }
     return new WorkingLoad(lowKg, highKg, basis, List.copyOf(warmUps), List.copyOf(lines));
   }
 
-  private static Optional<Double> wished(Prescription p, double repetitions, Optional<Recorded> last, Optional<LoadEstimate> estimate, double empty, double share) {
+  private static Optional<Double> wished(
+      Prescription p,
+      double repetitions,
+      Optional<Recorded> last,
+      Optional<LoadEstimate> estimate,
+      double empty,
+      double share) {
     if (last.isPresent()) {
       return Optional.of(share * recorded(last.get(), repetitions + p.reserve(), empty));
     }
-    return estimate.map(l -> share * atRepetitions(l.lowKg(), p.middle() + p.reserve(), repetitions + p.reserve(), empty));
+    return estimate.map(
+        l ->
+            share
+                * atRepetitions(
+                    l.lowKg(), p.middle() + p.reserve(), repetitions + p.reserve(), empty));
   }
 
-  /** The load for so many repetitions to failure from a set that was done; beyond what the equations are good for, the load that was used. */
+  /**
+   * The load for so many repetitions to failure from a set that was done; beyond what the equations
+   * are good for, the load that was used.
+   */
   private static double recorded(Recorded r, double toFailure, double empty) {
     double done = r.best().repetitions() + r.best().reserve();
     if (r.best().loadKg() == 0) {
       return 0;
     }
-    return !OneRepetition.REPETITIONS_TO_FAILURE.contains(done) ? r.best().loadKg() : atRepetitions(r.best().loadKg(), done, toFailure, empty);
+    return !OneRepetition.REPETITIONS_TO_FAILURE.contains(done)
+        ? r.best().loadKg()
+        : atRepetitions(r.best().loadKg(), done, toFailure, empty);
   }
 
   private static double atRepetitions(double kg, double from, double to, double empty) {
@@ -143,16 +242,34 @@ public record WorkingLoad(double lowKg, double highKg, String basis, List<WarmUp
   }
 
   private static List<Double> added(Optional<Loading> load, Optional<Loading> before) {
-    return load.isEmpty() ? List.of() : before.isEmpty() ? load.get().perSide() : load.get().addedTo(before.get());
+    return load.isEmpty()
+        ? List.of()
+        : before.isEmpty() ? load.get().perSide() : load.get().addedTo(before.get());
   }
 
-  private static String basis(Offer o, Optional<Recorded> last, Optional<LoadEstimate> estimate, double share) {
-    String of = share < 1 ? String.format(Locale.ROOT, ", %.0f %% of it", 100 * share) : share > 1 ? String.format(Locale.ROOT, ", %+.1f %%", 100 * (share - 1)) : "";
+  private static String basis(
+      Offer o, Optional<Recorded> last, Optional<LoadEstimate> estimate, double share) {
+    String of =
+        share < 1
+            ? String.format(Locale.ROOT, ", %.0f %% of it", 100 * share)
+            : share > 1 ? String.format(Locale.ROOT, ", %+.1f %%", 100 * (share - 1)) : "";
     if (last.isPresent()) {
       PerformedSet s = last.get().best();
-      return String.format(Locale.ROOT, "from %s kg for %d, %s in reserve, on %s%s", trimmed(s.loadKg()), s.repetitions(), trimmed(s.reserve()), last.get().on(), of);
+      return String.format(
+          Locale.ROOT,
+          "from %s kg for %d, %s in reserve, on %s%s",
+          trimmed(s.loadKg()),
+          s.repetitions(),
+          trimmed(s.reserve()),
+          last.get().on(),
+          of);
     }
-    return estimate.map(l -> l.basis() + of).orElse(o.loadKind() == LoadKind.NONE ? "body weight" : "no lift of this client tells: begin light, find it in the lighter sets");
+    return estimate
+        .map(l -> l.basis() + of)
+        .orElse(
+            o.loadKind() == LoadKind.NONE
+                ? "body weight"
+                : "no lift of this client tells: begin light, find it in the lighter sets");
   }
 
   private static String trimmed(double v) {

@@ -18,15 +18,29 @@ public record Allowed(double min, double max, String unit) {
     return value >= min && value <= max;
   }
 
-  /** Returns the value, or throws {@link InvalidInput} naming the field, what was found and what is allowed. */
+  /**
+   * Returns the value, or throws {@link InvalidInput} naming the field, what was found and what is
+   * allowed.
+   */
   public double check(String field, double value) {
     if (!contains(value)) {
-      throw new InvalidInput(field, String.format(Locale.ROOT, "%s is not within %s to %s%s", number(value), number(min), number(max), unit.isEmpty() ? "" : " " + unit));
+      throw new InvalidInput(
+          field,
+          String.format(
+              Locale.ROOT,
+              "%s is not within %s to %s%s",
+              number(value),
+              number(min),
+              number(max),
+              unit.isEmpty() ? "" : " " + unit));
     }
     return value;
   }
 
-  /** The same check, with the fault added to a list instead of thrown, so that all of them can be told at once. */
+  /**
+   * The same check, with the fault added to a list instead of thrown, so that all of them can be
+   * told at once.
+   */
   public void check(List<InvalidInput.Fault> faults, String field, double value) {
     try {
       check(field, value);
@@ -41,6 +55,8 @@ public record Allowed(double min, double max, String unit) {
   }
 
   private static String number(double v) {
-    return Double.isFinite(v) ? new BigDecimal(v).round(new MathContext(4)).stripTrailingZeros().toPlainString() : String.valueOf(v);
+    return Double.isFinite(v)
+        ? new BigDecimal(v).round(new MathContext(4)).stripTrailingZeros().toPlainString()
+        : String.valueOf(v);
   }
 }

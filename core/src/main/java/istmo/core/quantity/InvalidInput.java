@@ -2,7 +2,10 @@ package istmo.core.quantity;
 
 import java.util.List;
 
-/** Input that a person or another program gave and that cannot be used: every fault names its field and what is allowed. */
+/**
+ * Input that a person or another program gave and that cannot be used: every fault names its field
+ * and what is allowed.
+ */
 public final class InvalidInput extends RuntimeException {
   private static final long serialVersionUID = 1L;
   private final transient List<Fault> faults;
@@ -15,7 +18,11 @@ public final class InvalidInput extends RuntimeException {
   }
 
   public InvalidInput(List<Fault> faults) {
-    super(faults.stream().map(f -> f.field() + ": " + f.message()).reduce((a, b) -> a + "; " + b).orElse("invalid input"));
+    super(
+        faults.stream()
+            .map(f -> f.field() + ": " + f.message())
+            .reduce((a, b) -> a + "; " + b)
+            .orElse("invalid input"));
     this.faults = List.copyOf(faults);
   }
 

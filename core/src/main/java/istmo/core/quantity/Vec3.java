@@ -1,7 +1,8 @@
 package istmo.core.quantity;
 
 /**
- * A vector or point in the world frame: x forward, y up, z to the lifter's right (right-handed). Unit as the holder says (m, N, N m).
+ * A vector or point in the world frame: x forward, y up, z to the lifter's right (right-handed).
+ * Unit as the holder says (m, N, N m).
  */
 public record Vec3(double x, double y, double z) {
   public static final Vec3 ZERO = new Vec3(0, 0, 0);

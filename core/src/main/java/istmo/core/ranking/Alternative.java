@@ -5,8 +5,10 @@ import java.util.List;
 /**
  * One alternative before it is ranked.
  *
- * @param fit how well it serves the aim, in units of stimulus; may be below zero where what is to be kept out outweighs
- * @param draws the same under one draw each of what is not known; draw k of one alternative goes with draw k of every other
+ * @param fit how well it serves the aim, in units of stimulus; may be below zero where what is to
+ *     be kept out outweighs
+ * @param draws the same under one draw each of what is not known; draw k of one alternative goes
+ *     with draw k of every other
  * @param criteria practical criteria, each 0..1 with a weight and a reason
  */
 public record Alternative(String id, double fit, double[] draws, List<Criterion> criteria) {
@@ -14,7 +16,8 @@ public record Alternative(String id, double fit, double[] draws, List<Criterion>
   public record Criterion(String id, String label, double weight, double value, String reason) {
     public Criterion {
       if (!(value >= 0 && value <= 1) || !(weight >= 0)) {
-        throw new IllegalArgumentException(id + ": value " + value + " must be within 0 to 1, weight " + weight + " not below 0");
+        throw new IllegalArgumentException(
+            id + ": value " + value + " must be within 0 to 1, weight " + weight + " not below 0");
       }
     }
   }

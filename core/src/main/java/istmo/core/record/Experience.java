@@ -16,11 +16,16 @@ import java.util.Set;
 import java.util.TreeMap;
 
 /**
- * What one client has said of exercises: where they were felt, and what hurt. It moves that client's order only.
+ * What one client has said of exercises: where they were felt, and what hurt. It moves that
+ * client's order only.
  *
- * <p>A group's stimulus of an exercise is x = ln(stimulus) + c, with c what this client differs from people in general there: normal, standard deviation {@value #DIFFERS}. Each session in which somebody was asked observes c with noise
- * {@value #NOISE}: at {@value #SAYS} where it was felt, at minus that where it was meant and felt elsewhere. What remains is c's mean, by plain Gaussian conditioning. The numbers are judgement: feeling is no growth, so sessions weigh little and
- * together never more than {@value #SAYS}. Another set-up of the same exercise takes {@value #SAME_EXERCISE} of it.
+ * <p>A group's stimulus of an exercise is x = ln(stimulus) + c, with c what this client differs
+ * from people in general there: normal, standard deviation {@value #DIFFERS}. Each session in which
+ * somebody was asked observes c with noise {@value #NOISE}: at {@value #SAYS} where it was felt, at
+ * minus that where it was meant and felt elsewhere. What remains is c's mean, by plain Gaussian
+ * conditioning. The numbers are judgement: feeling is no growth, so sessions weigh little and
+ * together never more than {@value #SAYS}. Another set-up of the same exercise takes {@value
+ * #SAME_EXERCISE} of it.
  *
  * @param byCandidate what was told of each candidate
  */
@@ -41,10 +46,12 @@ public record Experience(Map<String, Told> byCandidate) {
   /**
    * @param sessions in which it was asked where it was felt
    * @param felt sessions by group in which it was felt there
-   * @param pains worst pain of the newest sessions of this exercise in this set-up, 0 where none was said, oldest first
+   * @param pains worst pain of the newest sessions of this exercise in this set-up, 0 where none
+   *     was said, oldest first
    * @param joint of the worst of them
    */
-  public record Told(int sessions, Map<String, Integer> felt, List<Integer> pains, Optional<PainFlag> joint) {
+  public record Told(
+      int sessions, Map<String, Integer> felt, List<Integer> pains, Optional<PainFlag> joint) {
     public Told {
       felt = Collections.unmodifiableMap(new TreeMap<>(felt));
       pains = List.copyOf(pains);
@@ -61,25 +68,39 @@ public record Experience(Map<String, Told> byCandidate) {
 
   public static Experience of(Collection<Series> all) {
     Map<String, List<Outing>> byCandidate = new LinkedHashMap<>();
-    all.forEach(s -> byCandidate.computeIfAbsent(s.candidateId(), k -> new ArrayList<>()).addAll(s.outings()));
+    all.forEach(
+        s ->
+            byCandidate
+                .computeIfAbsent(s.candidateId(), k -> new ArrayList<>())
+                .addAll(s.outings()));
     Map<String, Told> told = new TreeMap<>();
-    byCandidate.forEach((id, outings) -> {
-      outings.sort(Comparator.comparing(Outing::on));
-      List<Outing> asked = outings.stream().filter(o -> o.sets().stream().anyMatch(s -> !s.felt().isEmpty())).toList();
-      asked = asked.subList(Math.max(0, asked.size() - NEWEST), asked.size());
-      Map<String, Integer> felt = new TreeMap<>();
-      for (Outing o : asked) {
-        Set<String> groups = new LinkedHashSet<>();
-        o.sets().forEach(s -> s.felt().forEach(r -> groups.add(Lessons.group(r))));
-        groups.forEach(g -> felt.merge(g, 1, Integer::sum));
-      }
-      List<Outing> newest = outings.subList(Math.max(0, outings.size() - PAIN_OF), outings.size());
-      List<Integer> pains = newest.stream().map(o -> o.worstPain().map(Pain::level).orElse(0)).toList();
-      Optional<PainFlag> joint = newest.stream().flatMap(o -> o.worstPain().stream()).max(Comparator.comparingInt(Pain::level)).map(Pain::joint);
-      if (!asked.isEmpty() || pains.stream().anyMatch(p -> p > 0)) {
-        told.put(id, new Told(asked.size(), felt, pains, joint));
-      }
-    });
+    byCandidate.forEach(
+        (id, outings) -> {
+          outings.sort(Comparator.comparing(Outing::on));
+          List<Outing> asked =
+              outings.stream()
+                  .filter(o -> o.sets().stream().anyMatch(s -> !s.felt().isEmpty()))
+                  .toList();
+          asked = asked.subList(Math.max(0, asked.size() - NEWEST), asked.size());
+          Map<String, Integer> felt = new TreeMap<>();
+          for (Outing o : asked) {
+            Set<String> groups = new LinkedHashSet<>();
+            o.sets().forEach(s -> s.felt().forEach(r -> groups.add(Lessons.group(r))));
+            groups.forEach(g -> felt.merge(g, 1, Integer::sum));
+          }
+          List<Outing> newest =
+              outings.subList(Math.max(0, outings.size() - PAIN_OF), outings.size());
+          List<Integer> pains =
+              newest.stream().map(o -> o.worstPain().map(Pain::level).orElse(0)).toList();
+          Optional<PainFlag> joint =
+              newest.stream()
+                  .flatMap(o -> o.worstPain().stream())
+                  .max(Comparator.comparingInt(Pain::level))
+                  .map(Pain::joint);
+          if (!asked.isEmpty() || pains.stream().anyMatch(p -> p > 0)) {
+            told.put(id, new Told(asked.size(), felt, pains, joint));
+          }
+        });
     return told.isEmpty() ? NONE : new Experience(told);
   }
 
@@ -87,14 +108,25 @@ public record Experience(Map<String, Told> byCandidate) {
     return byCandidate.isEmpty();
   }
 
-  /** What is added to ln(stimulus) of a group's regions. {@code meant}: the groups that the exercise mainly trains; where another was felt, that is told of it, where another was not felt, nothing is. */
+  /**
+   * What is added to ln(stimulus) of a group's regions. {@code meant}: the groups that the exercise
+   * mainly trains; where another was felt, that is told of it, where another was not felt, nothing
+   * is.
+   */
   public double shift(String candidateId, String group, Set<String> meant) {
     double own = ofOne(byCandidate.get(candidateId), group, meant);
     if (own != 0) {
       return own;
     }
     String exercise = exercise(candidateId);
-    return SAME_EXERCISE * byCandidate.entrySet().stream().filter(e -> exercise(e.getKey()).equals(exercise)).max(Comparator.comparingInt((Map.Entry<String, Told> e) -> e.getValue().sessions()).thenComparing(Map.Entry::getKey)).map(e -> ofOne(e.getValue(), group, meant)).orElse(0.0);
+    return SAME_EXERCISE
+        * byCandidate.entrySet().stream()
+            .filter(e -> exercise(e.getKey()).equals(exercise))
+            .max(
+                Comparator.comparingInt((Map.Entry<String, Told> e) -> e.getValue().sessions())
+                    .thenComparing(Map.Entry::getKey))
+            .map(e -> ofOne(e.getValue(), group, meant))
+            .orElse(0.0);
   }
 
   private static double ofOne(Told t, String group, Set<String> meant) {
@@ -104,26 +136,43 @@ public record Experience(Map<String, Told> byCandidate) {
     int felt = t.felt().getOrDefault(group, 0);
     int not = meant.contains(group) ? t.sessions() - felt : 0;
     int n = felt + not;
-    return n == 0 ? 0 : DIFFERS * DIFFERS / (DIFFERS * DIFFERS + NOISE * NOISE / n) * SAYS * (felt - not) / n;
+    return n == 0
+        ? 0
+        : DIFFERS * DIFFERS / (DIFFERS * DIFFERS + NOISE * NOISE / n) * SAYS * (felt - not) / n;
   }
 
-  /** How much pain goes with it, 0 to 1: the mean of the newest sessions beside where an exercise ends; 0 where nothing was said. */
+  /**
+   * How much pain goes with it, 0 to 1: the mean of the newest sessions beside where an exercise
+   * ends; 0 where nothing was said.
+   */
   public double pain(String candidateId) {
     Told t = byCandidate.get(candidateId);
-    return t == null || t.pains().isEmpty() ? 0 : Math.min(1, t.pains().stream().mapToInt(Integer::intValue).average().orElse(0) / Pain.STOP);
+    return t == null || t.pains().isEmpty()
+        ? 0
+        : Math.min(
+            1, t.pains().stream().mapToInt(Integer::intValue).average().orElse(0) / Pain.STOP);
   }
 
   public boolean anyPain() {
     return byCandidate.values().stream().anyMatch(t -> t.worst() > 0);
   }
 
-  /** Why an exercise is out: it hurt as much as to end it in more than one of the newest sessions. Pain takes an exercise out (common practice). */
+  /**
+   * Why an exercise is out: it hurt as much as to end it in more than one of the newest sessions.
+   * Pain takes an exercise out (common practice).
+   */
   public Optional<String> out(String candidateId) {
     Told t = byCandidate.get(candidateId);
     if (t == null || t.pains().stream().filter(p -> p >= Pain.STOP).count() < STRONG_IN) {
       return Optional.empty();
     }
-    return Optional.of(String.format(Locale.ROOT, "By this client's record: %s, up to %d of 10 in the last %d sessions. Pain decides.", t.joint().map(PainFlag::label).orElse("pain"), t.worst(), t.pains().size()));
+    return Optional.of(
+        String.format(
+            Locale.ROOT,
+            "By this client's record: %s, up to %d of 10 in the last %d sessions. Pain decides.",
+            t.joint().map(PainFlag::label).orElse("pain"),
+            t.worst(),
+            t.pains().size()));
   }
 
   /** What was said of it, in words; empty where nothing was. */
@@ -134,11 +183,36 @@ public record Experience(Map<String, Told> byCandidate) {
     }
     List<String> words = new ArrayList<>();
     if (t.sessions() > 0) {
-      List<String> where = t.felt().entrySet().stream().sorted(Map.Entry.<String, Integer>comparingByValue().reversed().thenComparing(Map.Entry.comparingByKey())).map(e -> String.format(Locale.ROOT, "the %s in %d", e.getKey().equals(Regions.LOWER_BACK) ? "lower back" : e.getKey(), e.getValue())).toList();
-      words.add(String.format(Locale.ROOT, "This client felt it in %s of %d sessions.", String.join(", ", where), t.sessions()));
+      List<String> where =
+          t.felt().entrySet().stream()
+              .sorted(
+                  Map.Entry.<String, Integer>comparingByValue()
+                      .reversed()
+                      .thenComparing(Map.Entry.comparingByKey()))
+              .map(
+                  e ->
+                      String.format(
+                          Locale.ROOT,
+                          "the %s in %d",
+                          e.getKey().equals(Regions.LOWER_BACK) ? "lower back" : e.getKey(),
+                          e.getValue()))
+              .toList();
+      words.add(
+          String.format(
+              Locale.ROOT,
+              "This client felt it in %s of %d sessions.",
+              String.join(", ", where),
+              t.sessions()));
     }
     if (t.worst() > 0) {
-      words.add(String.format(Locale.ROOT, "It hurt in %d of the last %d sessions, %s up to %d of 10.", t.pains().stream().filter(p -> p > 0).count(), t.pains().size(), t.joint().map(PainFlag::label).orElse("pain"), t.worst()));
+      words.add(
+          String.format(
+              Locale.ROOT,
+              "It hurt in %d of the last %d sessions, %s up to %d of 10.",
+              t.pains().stream().filter(p -> p > 0).count(),
+              t.pains().size(),
+              t.joint().map(PainFlag::label).orElse("pain"),
+              t.worst()));
     }
     return words;
   }

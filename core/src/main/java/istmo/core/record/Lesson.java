@@ -4,7 +4,8 @@ import java.time.LocalDate;
 import java.util.List;
 
 /**
- * Something that the record teaches, with its figures and what could be done: accepted or dismissed by the coach, never done by itself.
+ * Something that the record teaches, with its figures and what could be done: accepted or dismissed
+ * by the coach, never done by itself.
  *
  * @param subject candidate id, region id or side pair that it is about
  * @param name of the subject, in words
@@ -12,7 +13,13 @@ import java.util.List;
  * @param on day of the newest reading that it rests on
  * @param proposals one or two
  */
-public record Lesson(Kind kind, String subject, String name, String figures, LocalDate on, List<Proposal> proposals) {
+public record Lesson(
+    Kind kind,
+    String subject,
+    String name,
+    String figures,
+    LocalDate on,
+    List<Proposal> proposals) {
   public Lesson {
     proposals = List.copyOf(proposals);
   }
@@ -49,6 +56,8 @@ public record Lesson(Kind kind, String subject, String name, String figures, Loc
     MORE_SETS
   }
 
-  /** @param words an instruction, as it will stand on the floor once it is accepted */
+  /**
+   * @param words an instruction, as it will stand on the floor once it is accepted
+   */
   public record Proposal(Act act, String words) {}
 }

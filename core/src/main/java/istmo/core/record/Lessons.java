@@ -18,13 +18,19 @@ import java.util.Set;
 
 /** Finds in a client's record what a coach looks for (common practice; bounds are judgement). */
 public final class Lessons {
-  /** Newest outings that must not be above all before them, at least so many days apart, for a stall. */
+  /**
+   * Newest outings that must not be above all before them, at least so many days apart, for a
+   * stall.
+   */
   private static final int STALL_OUTINGS = 3;
 
   private static final int STALL_DAYS = 14;
   private static final int STALL_BEFORE = 2;
 
-  /** Less than this is no progress: an estimate of one repetition moves by about as much from one half of a repetition in reserve to the next. */
+  /**
+   * Less than this is no progress: an estimate of one repetition moves by about as much from one
+   * half of a repetition in reserve to the next.
+   */
   private static final double NO_PROGRESS = 0.015;
 
   /** A gap that is not worth a word, %. */
@@ -52,23 +58,31 @@ public final class Lessons {
    * A series as it is looked at.
    *
    * @param faults of the exercise: where it is felt instead, and the known change
-   * @param mainly regions that it mainly trains and the aim asks for, or that it mainly trains at all
+   * @param mainly regions that it mainly trains and the aim asks for, or that it mainly trains at
+   *     all
    */
-  public record Looked(Series series, String name, Map<String, String> faults, Set<String> mainly) {}
+  public record Looked(
+      Series series, String name, Map<String, String> faults, Set<String> mainly) {}
 
   /**
    * What weeks brought.
    *
-   * @param weeks effective sets by region id of the whole weeks that were looked at, oldest first; weeks without any session count as nothing done
+   * @param weeks effective sets by region id of the whole weeks that were looked at, oldest first;
+   *     weeks without any session count as nothing done
    * @param asked effective sets a week by region id
    */
-  public record Weekly(List<Map<String, Double>> weeks, LocalDate until, Map<String, Double> asked) {}
+  public record Weekly(
+      List<Map<String, Double>> weeks, LocalDate until, Map<String, Double> asked) {}
 
   /** Most pressing first: pain, sides, stalls, feeling, weeks. */
   public static List<Lesson> of(List<Looked> all, Optional<Weekly> weekly, LocalDate today) {
     List<Lesson> list = new ArrayList<>();
     for (Looked l : all) {
-      boolean fresh = l.series().last().filter(o -> ChronoUnit.DAYS.between(o.on(), today) <= STALE_DAYS).isPresent();
+      boolean fresh =
+          l.series()
+              .last()
+              .filter(o -> ChronoUnit.DAYS.between(o.on(), today) <= STALE_DAYS)
+              .isPresent();
       if (fresh) {
         painful(l).ifPresent(list::add);
         sideGap(l).ifPresent(list::add);
@@ -77,7 +91,18 @@ public final class Lessons {
       }
     }
     weekly.ifPresent(w -> behind(list, w));
-    list.sort(Comparator.comparingInt((Lesson l) -> List.of(Kind.PAINFUL, Kind.SIDE_GAP, Kind.STALL, Kind.NOT_FELT, Kind.REGION_BEHIND, Kind.BALANCE).indexOf(l.kind())).thenComparing(Lesson::name));
+    list.sort(
+        Comparator.comparingInt(
+                (Lesson l) ->
+                    List.of(
+                            Kind.PAINFUL,
+                            Kind.SIDE_GAP,
+                            Kind.STALL,
+                            Kind.NOT_FELT,
+                            Kind.REGION_BEHIND,
+                            Kind.BALANCE)
+                        .indexOf(l.kind()))
+            .thenComparing(Lesson::name));
     return List.copyOf(list);
   }
 
@@ -89,18 +114,52 @@ public final class Lessons {
     double empty = l.series().emptyKg();
     List<Outing> newest = told.subList(told.size() - STALL_OUTINGS, told.size());
     List<Outing> before = told.subList(0, told.size() - STALL_OUTINGS);
-    Outing peak = before.stream().max(Comparator.comparingDouble(o -> o.worth(empty).orElse(0.0))).orElseThrow();
+    Outing peak =
+        before.stream()
+            .max(Comparator.comparingDouble(o -> o.worth(empty).orElse(0.0)))
+            .orElseThrow();
     double then = peak.worth(empty).orElse(0.0);
     double now = newest.stream().mapToDouble(o -> o.worth(empty).orElse(0.0)).max().orElse(0);
     long days = ChronoUnit.DAYS.between(peak.on(), told.get(told.size() - 1).on());
     if (days < STALL_DAYS || now > then * (1 + NO_PROGRESS)) {
       return Optional.empty();
     }
-    boolean loaded = l.series().outings().stream().flatMap(o -> o.work().stream()).anyMatch(s -> s.done().loadKg() + empty > 0);
-    String figures = loaded
-        ? String.format(Locale.ROOT, "No gain in %d sessions: about %.0f kg for one repetition at best since, %.0f kg on %s.", newest.size(), now - empty, then - empty, peak.on())
-        : String.format(Locale.ROOT, "No gain in %d sessions: %.0f repetitions at best since, %.0f on %s.", newest.size(), now, then, peak.on());
-    return Optional.of(new Lesson(Kind.STALL, l.series().candidateId(), l.name(), figures, told.get(told.size() - 1).on(), List.of(new Proposal(Act.EASIER_WEEK, "An easier week: half the sets, about nine tenths of the load, then on."), new Proposal(Act.OTHER_TEMPO, "The same load, three seconds down and one still at the long end, until it moves again."))));
+    boolean loaded =
+        l.series().outings().stream()
+            .flatMap(o -> o.work().stream())
+            .anyMatch(s -> s.done().loadKg() + empty > 0);
+    String figures =
+        loaded
+            ? String.format(
+                Locale.ROOT,
+                "No gain in %d sessions: about %.0f kg for one repetition at best since, %.0f kg on"
+                    + " %s.",
+                newest.size(),
+                now - empty,
+                then - empty,
+                peak.on())
+            : String.format(
+                Locale.ROOT,
+                "No gain in %d sessions: %.0f repetitions at best since, %.0f on %s.",
+                newest.size(),
+                now,
+                then,
+                peak.on());
+    return Optional.of(
+        new Lesson(
+            Kind.STALL,
+            l.series().candidateId(),
+            l.name(),
+            figures,
+            told.get(told.size() - 1).on(),
+            List.of(
+                new Proposal(
+                    Act.EASIER_WEEK,
+                    "An easier week: half the sets, about nine tenths of the load, then on."),
+                new Proposal(
+                    Act.OTHER_TEMPO,
+                    "The same load, three seconds down and one still at the long end, until it"
+                        + " moves again."))));
   }
 
   static Optional<Lesson> sideGap(Looked l) {
@@ -111,29 +170,84 @@ public final class Lessons {
     }
     SideGap g = gap.get();
     String side = weaker.get() == Side.LEFT ? "left" : "right";
-    String figures = String.format(Locale.ROOT, "The %s is %.0f ± %.0f %% behind in %d %s%s.", side, Math.abs(g.percent()), 2 * g.standardErrorPercent(), g.readings().size(), g.readings().size() == 1 ? "session" : "sessions", g.grows() ? ", and falls back further" : "");
+    String figures =
+        String.format(
+            Locale.ROOT,
+            "The %s is %.0f ± %.0f %% behind in %d %s%s.",
+            side,
+            Math.abs(g.percent()),
+            2 * g.standardErrorPercent(),
+            g.readings().size(),
+            g.readings().size() == 1 ? "session" : "sessions",
+            g.grows() ? ", and falls back further" : "");
     LocalDate on = g.readings().get(g.readings().size() - 1).on();
-    return Optional.of(new Lesson(Kind.SIDE_GAP, l.series().candidateId(), l.name(), figures, on, List.of(new Proposal(Act.WEAKER_SIDE_FIRST, String.format(Locale.ROOT, "The %s side first; its repetitions are the other side's limit.", side)), new Proposal(Act.MORE_SETS, String.format(Locale.ROOT, "One set more for the %s side only.", side)))));
+    return Optional.of(
+        new Lesson(
+            Kind.SIDE_GAP,
+            l.series().candidateId(),
+            l.name(),
+            figures,
+            on,
+            List.of(
+                new Proposal(
+                    Act.WEAKER_SIDE_FIRST,
+                    String.format(
+                        Locale.ROOT,
+                        "The %s side first; its repetitions are the other side's limit.",
+                        side)),
+                new Proposal(
+                    Act.MORE_SETS,
+                    String.format(Locale.ROOT, "One set more for the %s side only.", side)))));
   }
 
   static Optional<Lesson> painful(Looked l) {
     List<Outing> told = l.series().outings();
     List<Outing> newest = told.subList(Math.max(0, told.size() - PAIN_OF), told.size());
-    List<Pain> hurt = newest.stream().flatMap(o -> o.worstPain().stream()).filter(p -> p.level() >= Pain.CHANGE).toList();
+    List<Pain> hurt =
+        newest.stream()
+            .flatMap(o -> o.worstPain().stream())
+            .filter(p -> p.level() >= Pain.CHANGE)
+            .toList();
     if (hurt.size() < PAIN_IN) {
       return Optional.empty();
     }
     Pain worst = hurt.stream().max(Comparator.comparingInt(Pain::level)).orElseThrow();
-    String figures = String.format(Locale.ROOT, "%s in %d of the last %d sessions, up to %d of 10.", capital(worst.joint().label()), hurt.size(), newest.size(), worst.level());
-    List<Proposal> proposals = worst.level() >= Pain.STOP
-        ? List.of(new Proposal(Act.SWAP, "Swap it for one that spares this joint."))
-        : List.of(new Proposal(Act.SWAP, "Swap it for one that spares this joint."), new Proposal(Act.LESS_RANGE, "Less range with this load, back to the whole over weeks as long as it stays below 3 of 10."));
-    return Optional.of(new Lesson(Kind.PAINFUL, l.series().candidateId(), l.name(), figures, newest.get(newest.size() - 1).on(), proposals));
+    String figures =
+        String.format(
+            Locale.ROOT,
+            "%s in %d of the last %d sessions, up to %d of 10.",
+            capital(worst.joint().label()),
+            hurt.size(),
+            newest.size(),
+            worst.level());
+    List<Proposal> proposals =
+        worst.level() >= Pain.STOP
+            ? List.of(new Proposal(Act.SWAP, "Swap it for one that spares this joint."))
+            : List.of(
+                new Proposal(Act.SWAP, "Swap it for one that spares this joint."),
+                new Proposal(
+                    Act.LESS_RANGE,
+                    "Less range with this load, back to the whole over weeks as long as it stays"
+                        + " below 3 of 10."));
+    return Optional.of(
+        new Lesson(
+            Kind.PAINFUL,
+            l.series().candidateId(),
+            l.name(),
+            figures,
+            newest.get(newest.size() - 1).on(),
+            proposals));
   }
 
-  /** In a session it counts as felt there when one of its sets was felt in a region, or in one of its group, that it mainly trains. */
+  /**
+   * In a session it counts as felt there when one of its sets was felt in a region, or in one of
+   * its group, that it mainly trains.
+   */
   static Optional<Lesson> notFelt(Looked l) {
-    List<Outing> told = l.series().outings().stream().filter(o -> o.sets().stream().anyMatch(s -> !s.felt().isEmpty())).toList();
+    List<Outing> told =
+        l.series().outings().stream()
+            .filter(o -> o.sets().stream().anyMatch(s -> !s.felt().isEmpty()))
+            .toList();
     if (told.size() < FELT_NEEDED || l.mainly().isEmpty()) {
       return Optional.empty();
     }
@@ -147,44 +261,122 @@ public final class Lessons {
       }
       elsewhere.addAll(felt);
     }
-    String figures = String.format(Locale.ROOT, "Felt in the %s in the last %d sessions, never in the %s.", String.join(" and the ", words(elsewhere)), newest.size(), String.join(" or the ", words(groups)));
+    String figures =
+        String.format(
+            Locale.ROOT,
+            "Felt in the %s in the last %d sessions, never in the %s.",
+            String.join(" and the ", words(elsewhere)),
+            newest.size(),
+            String.join(" or the ", words(groups)));
     List<Proposal> proposals = new ArrayList<>();
-    change(l.faults(), elsewhere).ifPresent(words -> proposals.add(new Proposal(Act.RE_DIAL, words)));
-    proposals.add(new Proposal(Act.OTHER_TEMPO, "A step lighter, three seconds down, one still at the long end."));
+    change(l.faults(), elsewhere)
+        .ifPresent(words -> proposals.add(new Proposal(Act.RE_DIAL, words)));
+    proposals.add(
+        new Proposal(
+            Act.OTHER_TEMPO, "A step lighter, three seconds down, one still at the long end."));
     if (proposals.size() < 2) {
-      proposals.add(0, new Proposal(Act.RE_DIAL, "Change one thing of the set-up, look what it does, and go back if it was worse."));
+      proposals.add(
+          0,
+          new Proposal(
+              Act.RE_DIAL,
+              "Change one thing of the set-up, look what it does, and go back if it was worse."));
     }
-    return Optional.of(new Lesson(Kind.NOT_FELT, l.series().candidateId(), l.name(), figures, newest.get(newest.size() - 1).on(), proposals));
+    return Optional.of(
+        new Lesson(
+            Kind.NOT_FELT,
+            l.series().candidateId(),
+            l.name(),
+            figures,
+            newest.get(newest.size() - 1).on(),
+            proposals));
   }
 
   /** The known change of the exercise for being felt in one of these groups, where it has one. */
   static Optional<String> change(Map<String, String> faults, Set<String> feltGroups) {
-    return feltGroups.stream().map(g -> g.equals(Regions.LOWER_BACK) ? "back" : g).flatMap(word -> faults.entrySet().stream().filter(f -> f.getKey().matches(".*\\b" + word + "\\b.*") && !f.getKey().matches(".*meant for the " + word + ".*")).map(f -> capital(f.getValue()) + ".")).findFirst();
+    return feltGroups.stream()
+        .map(g -> g.equals(Regions.LOWER_BACK) ? "back" : g)
+        .flatMap(
+            word ->
+                faults.entrySet().stream()
+                    .filter(
+                        f ->
+                            f.getKey().matches(".*\\b" + word + "\\b.*")
+                                && !f.getKey().matches(".*meant for the " + word + ".*"))
+                    .map(f -> capital(f.getValue()) + "."))
+        .findFirst();
   }
 
   private static void behind(List<Lesson> list, Weekly w) {
-    List<Map<String, Double>> weeks = w.weeks().subList(Math.max(0, w.weeks().size() - WEEKS), w.weeks().size());
-    if (weeks.stream().filter(x -> x.values().stream().anyMatch(v -> v > 0)).count() < WEEKS_NEEDED) {
+    List<Map<String, Double>> weeks =
+        w.weeks().subList(Math.max(0, w.weeks().size() - WEEKS), w.weeks().size());
+    if (weeks.stream().filter(x -> x.values().stream().anyMatch(v -> v > 0)).count()
+        < WEEKS_NEEDED) {
       return;
     }
-    w.asked().forEach((id, asked) -> {
-      double mean = weeks.stream().mapToDouble(x -> x.getOrDefault(id, 0.0)).average().orElse(0);
-      if (mean < BEHIND * asked) {
-        String name = Regions.standard().get(id).coachName();
-        list.add(new Lesson(Kind.REGION_BEHIND, id, name, String.format(Locale.ROOT, "%.1f effective sets a week over %d weeks; %.0f are asked.", mean, weeks.size(), asked), w.until(), List.of(new Proposal(Act.MORE_SETS, String.format(Locale.ROOT, "More of what trains the %s in the coming week.", name)))));
-      }
-    });
+    w.asked()
+        .forEach(
+            (id, asked) -> {
+              double mean =
+                  weeks.stream().mapToDouble(x -> x.getOrDefault(id, 0.0)).average().orElse(0);
+              if (mean < BEHIND * asked) {
+                String name = Regions.standard().get(id).coachName();
+                list.add(
+                    new Lesson(
+                        Kind.REGION_BEHIND,
+                        id,
+                        name,
+                        String.format(
+                            Locale.ROOT,
+                            "%.1f effective sets a week over %d weeks; %.0f are asked.",
+                            mean,
+                            weeks.size(),
+                            asked),
+                        w.until(),
+                        List.of(
+                            new Proposal(
+                                Act.MORE_SETS,
+                                String.format(
+                                    Locale.ROOT,
+                                    "More of what trains the %s in the coming week.",
+                                    name)))));
+              }
+            });
     double front = mean(weeks, "quads");
     double back = mean(weeks, "hamstrings");
-    boolean asksBoth = w.asked().keySet().stream().anyMatch(id -> Regions.standard().get(id).group().equals(front < back ? "quads" : "hamstrings"));
+    boolean asksBoth =
+        w.asked().keySet().stream()
+            .anyMatch(
+                id ->
+                    Regions.standard()
+                        .get(id)
+                        .group()
+                        .equals(front < back ? "quads" : "hamstrings"));
     if (Math.min(front, back) < LEAST_BALANCE * Math.max(front, back) && asksBoth) {
       String less = front < back ? "front" : "back";
-      list.add(new Lesson(Kind.BALANCE, less, "The " + less + " of the thigh", String.format(Locale.ROOT, "The %s of the thigh got %.1f effective sets a week, the %s %.1f.", less, Math.min(front, back), front < back ? "back" : "front", Math.max(front, back)), w.until(), List.of(new Proposal(Act.MORE_SETS, "Give the " + less + " of the thigh more."))));
+      list.add(
+          new Lesson(
+              Kind.BALANCE,
+              less,
+              "The " + less + " of the thigh",
+              String.format(
+                  Locale.ROOT,
+                  "The %s of the thigh got %.1f effective sets a week, the %s %.1f.",
+                  less,
+                  Math.min(front, back),
+                  front < back ? "back" : "front",
+                  Math.max(front, back)),
+              w.until(),
+              List.of(new Proposal(Act.MORE_SETS, "Give the " + less + " of the thigh more."))));
     }
   }
 
   private static double mean(List<Map<String, Double>> weeks, String group) {
-    return Regions.standard().all().stream().filter(r -> r.group().equals(group)).mapToDouble(r -> weeks.stream().mapToDouble(x -> x.getOrDefault(r.id(), 0.0)).average().orElse(0)).average().orElse(0);
+    return Regions.standard().all().stream()
+        .filter(r -> r.group().equals(group))
+        .mapToDouble(
+            r -> weeks.stream().mapToDouble(x -> x.getOrDefault(r.id(), 0.0)).average().orElse(0))
+        .average()
+        .orElse(0);
   }
 
   private static Set<String> groups(Iterable<String> regions) {

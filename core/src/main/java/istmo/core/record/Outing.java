@@ -8,7 +8,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
-/** What was done of one exercise in one set-up in one session; sets in the order in which they were done. */
+/**
+ * What was done of one exercise in one set-up in one session; sets in the order in which they were
+ * done.
+ */
 public record Outing(LocalDate on, List<SetRecord> sets) {
   public Outing {
     sets = List.copyOf(sets);
@@ -22,22 +25,38 @@ public record Outing(LocalDate on, List<SetRecord> sets) {
     return sets.stream().filter(s -> s.isWork() && s.side() == side).toList();
   }
 
-  /** The set that says most of strength, whole ranges only; empty where none is loaded or few enough. */
+  /**
+   * The set that says most of strength, whole ranges only; empty where none is loaded or few
+   * enough.
+   */
   public Optional<SetRecord> best(Side side, double emptyKg) {
-    return work(side).stream().filter(s -> s.range().filter(r -> r != SetRecord.Range.FULL).isEmpty() && OneRepetition.tells(s.done())).max(Comparator.comparingDouble(s -> OneRepetition.of(s.done(), emptyKg).kg()));
+    return work(side).stream()
+        .filter(
+            s ->
+                s.range().filter(r -> r != SetRecord.Range.FULL).isEmpty()
+                    && OneRepetition.tells(s.done()))
+        .max(Comparator.comparingDouble(s -> OneRepetition.of(s.done(), emptyKg).kg()));
   }
 
   /** Load of the working sets: the heaviest with which at least half of them were done, kg. */
   public double workingKg() {
-    List<Double> loads = work().stream().map(s -> s.done().loadKg()).sorted(Comparator.reverseOrder()).toList();
+    List<Double> loads =
+        work().stream().map(s -> s.done().loadKg()).sorted(Comparator.reverseOrder()).toList();
     return loads.isEmpty() ? 0 : loads.get((loads.size() - 1) / 2);
   }
 
-  /** The figures of a set as one number that rises with load, repetitions and reserve: about the load of one repetition, or the repetitions where nothing is loaded. */
+  /**
+   * The figures of a set as one number that rises with load, repetitions and reserve: about the
+   * load of one repetition, or the repetitions where nothing is loaded.
+   */
   static double worth(PerformedSet s, double emptyKg) {
     double toFailure = s.repetitions() + s.reserve();
     double load = s.loadKg() + emptyKg;
-    return load > 0 ? OneRepetition.maximum(load, Math.min(OneRepetition.REPETITIONS_TO_FAILURE.max(), toFailure)) * Math.max(1, toFailure / OneRepetition.REPETITIONS_TO_FAILURE.max()) : toFailure;
+    return load > 0
+        ? OneRepetition.maximum(
+                load, Math.min(OneRepetition.REPETITIONS_TO_FAILURE.max(), toFailure))
+            * Math.max(1, toFailure / OneRepetition.REPETITIONS_TO_FAILURE.max())
+        : toFailure;
   }
 
   /** The highest worth among the working sets; empty where there are none. */

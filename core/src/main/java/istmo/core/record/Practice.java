@@ -10,7 +10,9 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * What a coach's own clients said of the two sides of a comparison: in how many of the sessions in which they were asked it was felt where it is meant. Feeling is no growth, so this stands beside mechanics and studies and moves no verdict.
+ * What a coach's own clients said of the two sides of a comparison: in how many of the sessions in
+ * which they were asked it was felt where it is meant. Feeling is no growth, so this stands beside
+ * mechanics and studies and moves no verdict.
  */
 public record Practice(Count first, Count second) {
   /** Fewer sessions of either side say nothing. */
@@ -31,9 +33,12 @@ public record Practice(Count first, Count second) {
    * @param client whoever it was; only told apart
    * @param felt region ids, of all its sets
    */
-  public record Said(Object client, String candidateId, Map<String, Double> setup, Set<String> felt) {}
+  public record Said(
+      Object client, String candidateId, Map<String, Double> setup, Set<String> felt) {}
 
-  /** @param felt sessions of these in which it was felt there */
+  /**
+   * @param felt sessions of these in which it was felt there
+   */
   public record Count(int clients, int sessions, int felt) {
     public Count {
       if (felt > sessions || clients > sessions) {
@@ -42,25 +47,38 @@ public record Practice(Count first, Count second) {
     }
   }
 
-  /** How much more often the first side was felt there, as a difference of shares, with its 80 % interval. */
+  /**
+   * How much more often the first side was felt there, as a difference of shares, with its 80 %
+   * interval.
+   */
   public record Difference(double share, double low, double high) {
     public boolean told() {
       return low > 0 || high < 0;
     }
   }
 
-  /** @param regions where the comparison means it to be felt */
+  /**
+   * @param regions where the comparison means it to be felt
+   */
   public static Practice of(Side first, Side second, Set<String> regions, Collection<Said> all) {
-    return new Practice(count(all.stream().filter(s -> nearer(first, second, s)).toList(), regions), count(all.stream().filter(s -> nearer(second, first, s)).toList(), regions));
+    return new Practice(
+        count(all.stream().filter(s -> nearer(first, second, s)).toList(), regions),
+        count(all.stream().filter(s -> nearer(second, first, s)).toList(), regions));
   }
 
   private static Count count(List<Said> of, Set<String> regions) {
     Set<Object> clients = new HashSet<>();
     of.forEach(s -> clients.add(s.client()));
-    return new Count(clients.size(), of.size(), (int) of.stream().filter(s -> s.felt().stream().anyMatch(regions::contains)).count());
+    return new Count(
+        clients.size(),
+        of.size(),
+        (int) of.stream().filter(s -> s.felt().stream().anyMatch(regions::contains)).count());
   }
 
-  /** Of another exercise or variant by its name; of the same one by what differs: at most a third of the way from this side to the other, in everything that differs. */
+  /**
+   * Of another exercise or variant by its name; of the same one by what differs: at most a third of
+   * the way from this side to the other, in everything that differs.
+   */
   private static boolean nearer(Side side, Side other, Said s) {
     if (!s.candidateId().equals(side.candidateId())) {
       return false;
@@ -86,14 +104,19 @@ public record Practice(Count first, Count second) {
     return first.sessions() + second.sessions() == 0;
   }
 
-  /** The difference by Agresti and Caffo (2000): one session of each kind is added to each side, from memory. Sessions of one client are alike, so it is surer of itself than it should be. Empty while either side has fewer than three sessions. */
+  /**
+   * The difference by Agresti and Caffo (2000): one session of each kind is added to each side,
+   * from memory. Sessions of one client are alike, so it is surer of itself than it should be.
+   * Empty while either side has fewer than three sessions.
+   */
   public Optional<Difference> difference() {
     if (first.sessions() < LEAST || second.sessions() < LEAST) {
       return Optional.empty();
     }
     double a = share(first);
     double b = share(second);
-    double error = Math.sqrt(a * (1 - a) / (first.sessions() + 2) + b * (1 - b) / (second.sessions() + 2));
+    double error =
+        Math.sqrt(a * (1 - a) / (first.sessions() + 2) + b * (1 - b) / (second.sessions() + 2));
     return Optional.of(new Difference(a - b, a - b - Z80 * error, a - b + Z80 * error));
   }
 
@@ -108,11 +131,31 @@ public record Practice(Count first, Count second) {
       return counts + " Too few to compare.";
     }
     Difference d = difference().get();
-    String by = String.format(Locale.ROOT, " (%+.0f of a hundred sessions; 80 %%: %+.0f to %+.0f).", 100 * d.share(), 100 * d.low(), 100 * d.high());
-    return counts + (!d.told() ? " No difference to be seen" : d.low() > 0 ? " Felt there more often with the first" : " Felt there more often with the second") + by;
+    String by =
+        String.format(
+            Locale.ROOT,
+            " (%+.0f of a hundred sessions; 80 %%: %+.0f to %+.0f).",
+            100 * d.share(),
+            100 * d.low(),
+            100 * d.high());
+    return counts
+        + (!d.told()
+            ? " No difference to be seen"
+            : d.low() > 0
+                ? " Felt there more often with the first"
+                : " Felt there more often with the second")
+        + by;
   }
 
   private static String told(Count c) {
-    return c.sessions() == 0 ? "nobody was asked" : "felt there in " + c.felt() + " of " + c.sessions() + (c.sessions() == 1 ? " session of " : " sessions of ") + c.clients() + (c.clients() == 1 ? " client" : " clients");
+    return c.sessions() == 0
+        ? "nobody was asked"
+        : "felt there in "
+            + c.felt()
+            + " of "
+            + c.sessions()
+            + (c.sessions() == 1 ? " session of " : " sessions of ")
+            + c.clients()
+            + (c.clients() == 1 ? " client" : " clients");
   }
 }

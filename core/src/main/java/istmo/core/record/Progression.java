@@ -10,7 +10,10 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
-/** What comes after the last time: repetitions first, then the smallest step that this equipment has (common practice; the bounds are judgement). */
+/**
+ * What comes after the last time: repetitions first, then the smallest step that this equipment has
+ * (common practice; the bounds are judgement).
+ */
 public final class Progression {
   /** Days after which a load is not taken up as it was. */
   static final int PAUSE_DAYS = 21;
@@ -59,13 +62,23 @@ public final class Progression {
    * @param load empty where it has to be found, or nothing is loaded
    * @param repetitionsLow and repetitionsHigh: to aim at
    */
-  public record Next(Rule rule, Optional<Loading> load, int repetitionsLow, int repetitionsHigh, String words) {}
+  public record Next(
+      Rule rule, Optional<Loading> load, int repetitionsLow, int repetitionsHigh, String words) {}
 
-  /** @param needs equipment ids of the exercise */
-  public static Next next(Series series, Asked asked, Set<String> needs, Place place, LocalDate today) {
-    Optional<Outing> last = series.outings().stream().filter(o -> !o.work().isEmpty()).reduce((a, b) -> b);
+  /**
+   * @param needs equipment ids of the exercise
+   */
+  public static Next next(
+      Series series, Asked asked, Set<String> needs, Place place, LocalDate today) {
+    Optional<Outing> last =
+        series.outings().stream().filter(o -> !o.work().isEmpty()).reduce((a, b) -> b);
     if (last.isEmpty()) {
-      return new Next(Rule.BEGIN, Optional.empty(), asked.repetitionsLow(), asked.repetitionsHigh(), "Find the load in the lighter sets.");
+      return new Next(
+          Rule.BEGIN,
+          Optional.empty(),
+          asked.repetitionsLow(),
+          asked.repetitionsHigh(),
+          "Find the load in the lighter sets.");
     }
     Outing o = last.get();
     double kg = o.workingKg();
@@ -75,59 +88,184 @@ public final class Progression {
     if (days > PAUSE_DAYS) {
       double share = days > LONG_PAUSE_DAYS ? AFTER_LONG_PAUSE : AFTER_PAUSE;
       Loading less = Loading.notAbove(Math.max(0, (kg + empty) * share - empty), needs, place);
-      return new Next(Rule.AFTER_PAUSE, Optional.of(less), asked.repetitionsLow(), asked.repetitionsHigh(), String.format(Locale.ROOT, "%d days since last time: about %.0f %% of it, and up again within a few sessions.", days, 100 * share));
+      return new Next(
+          Rule.AFTER_PAUSE,
+          Optional.of(less),
+          asked.repetitionsLow(),
+          asked.repetitionsHigh(),
+          String.format(
+              Locale.ROOT,
+              "%d days since last time: about %.0f %% of it, and up again within a few sessions.",
+              days,
+              100 * share));
     }
     Optional<Pain> pain = o.worstPain();
     Loading now = Loading.nearest(kg, needs, place);
     Optional<Loading> below = Loading.nextBelow(kg, needs, place);
     if (pain.isPresent() && pain.get().level() >= Pain.CHANGE) {
       boolean stopped = pain.get().level() >= Pain.STOP;
-      String words = String.format(Locale.ROOT, "%s %d of 10 last time: %s.", pain.get().joint().label(), pain.get().level(), stopped ? "swap it; if it is done at all, begin light and ask after each set" : "less load through the whole range, or this load through less; no more than last time in any case");
-      return new Next(Rule.PAIN, stopped ? below.or(() -> Optional.of(now)) : Optional.of(now), asked.repetitionsLow(), asked.repetitionsHigh(), capital(words));
+      String words =
+          String.format(
+              Locale.ROOT,
+              "%s %d of 10 last time: %s.",
+              pain.get().joint().label(),
+              pain.get().level(),
+              stopped
+                  ? "swap it; if it is done at all, begin light and ask after each set"
+                  : "less load through the whole range, or this load through less; no more than"
+                      + " last time in any case");
+      return new Next(
+          Rule.PAIN,
+          stopped ? below.or(() -> Optional.of(now)) : Optional.of(now),
+          asked.repetitionsLow(),
+          asked.repetitionsHigh(),
+          capital(words));
     }
     if (mostly(sets, s -> s.range().filter(r -> r == SetRecord.Range.SHORT).isPresent())) {
-      return new Next(Rule.WHOLE_RANGE, below.or(() -> Optional.of(now)), asked.repetitionsLow(), asked.repetitionsHigh(), "The range was short in most sets: what cannot be moved through the whole range is too heavy. A step less, all the way.");
+      return new Next(
+          Rule.WHOLE_RANGE,
+          below.or(() -> Optional.of(now)),
+          asked.repetitionsLow(),
+          asked.repetitionsHigh(),
+          "The range was short in most sets: what cannot be moved through the whole range is too"
+              + " heavy. A step less, all the way.");
     }
     if (mostly(sets, s -> s.tempoKept().filter(kept -> !kept).isPresent())) {
-      return new Next(Rule.TEMPO_FIRST, Optional.of(now), asked.repetitionsLow(), asked.repetitionsHigh(), "The tempo was not kept in most sets: the same load, in the tempo that is asked.");
+      return new Next(
+          Rule.TEMPO_FIRST,
+          Optional.of(now),
+          asked.repetitionsLow(),
+          asked.repetitionsHigh(),
+          "The tempo was not kept in most sets: the same load, in the tempo that is asked.");
     }
-    boolean all = sets.stream().allMatch(s -> s.done().repetitions() >= asked.repetitionsHigh() && s.done().reserve() >= asked.reserve() - RESERVE_TOLERANCE);
+    boolean all =
+        sets.stream()
+            .allMatch(
+                s ->
+                    s.done().repetitions() >= asked.repetitionsHigh()
+                        && s.done().reserve() >= asked.reserve() - RESERVE_TOLERANCE);
     int least = sets.stream().mapToInt(s -> s.done().repetitions()).min().orElseThrow();
     if (all) {
       return atTheTop(asked, sets, kg, empty, least, needs, place, now);
     }
     if (mostly(sets, s -> s.done().repetitions() < asked.repetitionsLow())) {
-      boolean before = series.outings().stream().filter(x -> x.on().isBefore(o.on()) && !x.work().isEmpty()).reduce((a, b) -> b).filter(x -> x.workingKg() >= kg - 1e-6 && mostly(x.work(), s -> s.done().repetitions() < asked.repetitionsLow())).isPresent();
+      boolean before =
+          series.outings().stream()
+              .filter(x -> x.on().isBefore(o.on()) && !x.work().isEmpty())
+              .reduce((a, b) -> b)
+              .filter(
+                  x ->
+                      x.workingKg() >= kg - 1e-6
+                          && mostly(x.work(), s -> s.done().repetitions() < asked.repetitionsLow()))
+              .isPresent();
       if (before && below.isPresent()) {
-        return new Next(Rule.LESS, below, asked.repetitionsLow(), asked.repetitionsHigh(), String.format(Locale.ROOT, "Fewer than %d repetitions twice in a row: one step less.", asked.repetitionsLow()));
+        return new Next(
+            Rule.LESS,
+            below,
+            asked.repetitionsLow(),
+            asked.repetitionsHigh(),
+            String.format(
+                Locale.ROOT,
+                "Fewer than %d repetitions twice in a row: one step less.",
+                asked.repetitionsLow()));
       }
-      return new Next(Rule.SAME, Optional.of(now), asked.repetitionsLow(), asked.repetitionsHigh(), String.format(Locale.ROOT, "Most sets had fewer than %d repetitions: the same load once more.", asked.repetitionsLow()));
+      return new Next(
+          Rule.SAME,
+          Optional.of(now),
+          asked.repetitionsLow(),
+          asked.repetitionsHigh(),
+          String.format(
+              Locale.ROOT,
+              "Most sets had fewer than %d repetitions: the same load once more.",
+              asked.repetitionsLow()));
     }
-    boolean spent = mostly(sets, s -> s.done().reserve() < asked.reserve() - RESERVE_TOLERANCE - 1e-9);
+    boolean spent =
+        mostly(sets, s -> s.done().reserve() < asked.reserve() - RESERVE_TOLERANCE - 1e-9);
     if (spent) {
-      return new Next(Rule.SAME, Optional.of(now), Math.max(asked.repetitionsLow(), least), asked.repetitionsHigh(), String.format(Locale.ROOT, "Less in reserve than the %s asked: the same figures with more in reserve.", trimmed(asked.reserve())));
+      return new Next(
+          Rule.SAME,
+          Optional.of(now),
+          Math.max(asked.repetitionsLow(), least),
+          asked.repetitionsHigh(),
+          String.format(
+              Locale.ROOT,
+              "Less in reserve than the %s asked: the same figures with more in reserve.",
+              trimmed(asked.reserve())));
     }
     int aim = Math.min(asked.repetitionsHigh(), Math.max(asked.repetitionsLow(), least + 1));
-    return new Next(Rule.REPETITIONS, Optional.of(now), aim, asked.repetitionsHigh(), String.format(Locale.ROOT, "Repetitions first: at least %d in every set, then up to %d.", aim, asked.repetitionsHigh()));
+    return new Next(
+        Rule.REPETITIONS,
+        Optional.of(now),
+        aim,
+        asked.repetitionsHigh(),
+        String.format(
+            Locale.ROOT,
+            "Repetitions first: at least %d in every set, then up to %d.",
+            aim,
+            asked.repetitionsHigh()));
   }
 
-  private static Next atTheTop(Asked asked, List<SetRecord> sets, double kg, double empty, int least, Set<String> needs, Place place, Loading now) {
-    Optional<Loading> above = kg > 0 || now.kind() != Loading.Kind.BODY ? Loading.nextAbove(kg, needs, place) : Optional.empty();
+  private static Next atTheTop(
+      Asked asked,
+      List<SetRecord> sets,
+      double kg,
+      double empty,
+      int least,
+      Set<String> needs,
+      Place place,
+      Loading now) {
+    Optional<Loading> above =
+        kg > 0 || now.kind() != Loading.Kind.BODY
+            ? Loading.nextAbove(kg, needs, place)
+            : Optional.empty();
     if (above.isEmpty()) {
       int more = least + 1;
-      return new Next(Rule.NO_STEP_LEFT, Optional.of(now), more, more + 2, "Nothing heavier can be made here: more repetitions, a slower lowering, a pause at the long end, or a harder variant.");
+      return new Next(
+          Rule.NO_STEP_LEFT,
+          Optional.of(now),
+          more,
+          more + 2,
+          "Nothing heavier can be made here: more repetitions, a slower lowering, a pause at the"
+              + " long end, or a harder variant.");
     }
     double toFailure = sets.stream().mapToDouble(SetRecord::toFailure).min().orElseThrow();
-    double then = kg + empty > 0 ? OneRepetition.repetitions(kg + empty, toFailure, above.get().kg() + empty) - asked.reserve() : asked.repetitionsLow();
+    double then =
+        kg + empty > 0
+            ? OneRepetition.repetitions(kg + empty, toFailure, above.get().kg() + empty)
+                - asked.reserve()
+            : asked.repetitionsLow();
     boolean beyond = least >= asked.repetitionsHigh() + BEYOND;
     if (then < asked.repetitionsLow() - RESERVE_TOLERANCE && !beyond) {
-      return new Next(Rule.STEP_TOO_LARGE, Optional.of(now), least + 1, asked.repetitionsHigh() + BEYOND, String.format(Locale.ROOT, "The next load here is %s kg, likely good for %.0f: more repetitions with this one first.", trimmed(above.get().kg()), Math.max(0, Math.floor(then))));
+      return new Next(
+          Rule.STEP_TOO_LARGE,
+          Optional.of(now),
+          least + 1,
+          asked.repetitionsHigh() + BEYOND,
+          String.format(
+              Locale.ROOT,
+              "The next load here is %s kg, likely good for %.0f: more repetitions with this one"
+                  + " first.",
+              trimmed(above.get().kg()),
+              Math.max(0, Math.floor(then))));
     }
     int from = (int) Math.max(1, Math.min(asked.repetitionsHigh(), Math.floor(Math.max(then, 1))));
-    return new Next(Rule.LOAD, above, Math.min(from, asked.repetitionsLow()), asked.repetitionsHigh(), String.format(Locale.ROOT, "All sets reached %d with %s in reserve: %s kg, the smallest step here; about %d repetitions to begin with.", asked.repetitionsHigh(), trimmed(asked.reserve()), trimmed(above.get().kg()), from));
+    return new Next(
+        Rule.LOAD,
+        above,
+        Math.min(from, asked.repetitionsLow()),
+        asked.repetitionsHigh(),
+        String.format(
+            Locale.ROOT,
+            "All sets reached %d with %s in reserve: %s kg, the smallest step here; about %d"
+                + " repetitions to begin with.",
+            asked.repetitionsHigh(),
+            trimmed(asked.reserve()),
+            trimmed(above.get().kg()),
+            from));
   }
 
-  private static boolean mostly(List<SetRecord> sets, java.util.function.Predicate<SetRecord> what) {
+  private static boolean mostly(
+      List<SetRecord> sets, java.util.function.Predicate<SetRecord> what) {
     return 2 * sets.stream().filter(what).count() > sets.size();
   }
 
@@ -136,6 +274,8 @@ public final class Progression {
   }
 
   static String trimmed(double v) {
-    return v == Math.rint(v) ? String.valueOf((long) v) : String.format(Locale.ROOT, "%.4g", v).replaceAll("0+$", "").replaceAll("\\.$", "");
+    return v == Math.rint(v)
+        ? String.valueOf((long) v)
+        : String.format(Locale.ROOT, "%.4g", v).replaceAll("0+$", "").replaceAll("\\.$", "");
   }
 }

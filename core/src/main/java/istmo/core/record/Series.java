@@ -33,20 +33,29 @@ public record Series(String candidateId, Map<String, Double> setup, List<Outing>
   }
 
   /** The largest load for one repetition as estimated from the best set of a day and side. */
-  public record Maximum(LocalDate on, Side side, PerformedSet from, OneRepetition.Estimate estimate) {}
+  public record Maximum(
+      LocalDate on, Side side, PerformedSet from, OneRepetition.Estimate estimate) {}
 
   /** One for each day and side of which a set tells, oldest first: readings, nothing smoothed. */
   public List<Maximum> maxima() {
     List<Maximum> list = new ArrayList<>();
     for (Outing o : outings) {
       for (Side side : Side.values()) {
-        o.best(side, emptyKg()).ifPresent(s -> list.add(new Maximum(o.on(), side, s.done(), OneRepetition.of(s.done(), emptyKg()))));
+        o.best(side, emptyKg())
+            .ifPresent(
+                s ->
+                    list.add(
+                        new Maximum(
+                            o.on(), side, s.done(), OneRepetition.of(s.done(), emptyKg()))));
       }
     }
     return list;
   }
 
-  /** The most repetitions with a load: sets that no other beats in load and in repetitions, heaviest first. */
+  /**
+   * The most repetitions with a load: sets that no other beats in load and in repetitions, heaviest
+   * first.
+   */
   public record RepetitionRecord(double loadKg, int repetitions, Side side, LocalDate on) {}
 
   public List<RepetitionRecord> records() {
@@ -56,7 +65,8 @@ public record Series(String candidateId, Map<String, Double> setup, List<Outing>
       for (Outing o : outings) {
         for (SetRecord s : o.work(side)) {
           if (s.range().filter(r -> r != SetRecord.Range.FULL).isEmpty()) {
-            RepetitionRecord r = new RepetitionRecord(s.done().loadKg(), s.done().repetitions(), side, o.on());
+            RepetitionRecord r =
+                new RepetitionRecord(s.done().loadKg(), s.done().repetitions(), side, o.on());
             best.merge(r.loadKg(), r, (a, b) -> b.repetitions() > a.repetitions() ? b : a);
           }
         }
@@ -69,7 +79,9 @@ public record Series(String candidateId, Map<String, Double> setup, List<Outing>
         }
       }
     }
-    all.sort(Comparator.comparing(RepetitionRecord::side).thenComparing(Comparator.comparingDouble(RepetitionRecord::loadKg).reversed()));
+    all.sort(
+        Comparator.comparing(RepetitionRecord::side)
+            .thenComparing(Comparator.comparingDouble(RepetitionRecord::loadKg).reversed()));
     return List.copyOf(all);
   }
 }

@@ -21,7 +21,15 @@ import java.util.TreeSet;
  * @param tempoKept whether the tempo was kept; empty where nothing was said
  * @param felt region ids where it was felt, the lower back among them; empty where nothing was said
  */
-public record SetRecord(PerformedSet done, Kind kind, Optional<Integer> number, Side side, Optional<Range> range, Optional<Boolean> tempoKept, Set<String> felt, Optional<Pain> pain) {
+public record SetRecord(
+    PerformedSet done,
+    Kind kind,
+    Optional<Integer> number,
+    Side side,
+    Optional<Range> range,
+    Optional<Boolean> tempoKept,
+    Set<String> felt,
+    Optional<Pain> pain) {
   public static final Allowed NUMBER = new Allowed(1, 50, "sets");
 
   /** What kind of set: only whole ones make records. */
@@ -55,7 +63,15 @@ public record SetRecord(PerformedSet done, Kind kind, Optional<Integer> number, 
 
   /** A set of which nothing but the figures is known. */
   public static SetRecord plain(PerformedSet done) {
-    return new SetRecord(done, Kind.WORK, Optional.empty(), Side.NONE, Optional.empty(), Optional.empty(), Set.of(), Optional.empty());
+    return new SetRecord(
+        done,
+        Kind.WORK,
+        Optional.empty(),
+        Side.NONE,
+        Optional.empty(),
+        Optional.empty(),
+        Set.of(),
+        Optional.empty());
   }
 
   public boolean isWork() {

@@ -7,8 +7,11 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * How one set's row takes what devices send of it, so that any order, repetition or loss of messages ends in the same record. A device counts the revisions of a set that it makes: logging is the first, each correction or removal one more. It says
- * which revision it had before its eyes. What an older message of the same device says never undoes a newer one; what two devices changed without knowing of each other is a conflict that the coach decides.
+ * How one set's row takes what devices send of it, so that any order, repetition or loss of
+ * messages ends in the same record. A device counts the revisions of a set that it makes: logging
+ * is the first, each correction or removal one more. It says which revision it had before its eyes.
+ * What an older message of the same device says never undoes a newer one; what two devices changed
+ * without knowing of each other is a conflict that the coach decides.
  */
 public final class SetRegister {
   public static final Allowed REVISION = new Allowed(1, 100_000, "");
@@ -79,6 +82,8 @@ public final class SetRegister {
     if (incoming.device().equals(now.device())) {
       return Outcome.STORED;
     }
-    return incoming.base() >= now.revision() ? Outcome.STORED : same ? Outcome.SAME : Outcome.CONFLICT;
+    return incoming.base() >= now.revision()
+        ? Outcome.STORED
+        : same ? Outcome.SAME : Outcome.CONFLICT;
   }
 }

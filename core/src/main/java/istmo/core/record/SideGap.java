@@ -17,18 +17,25 @@ import java.util.Optional;
  * @param readings one for each outing with both sides, oldest first
  * @param grows whether the weaker side falls back, beyond the scatter of the readings
  */
-public record SideGap(double percent, double standardErrorPercent, List<Reading> readings, boolean grows) {
+public record SideGap(
+    double percent, double standardErrorPercent, List<Reading> readings, boolean grows) {
   /** The newest outings that make the figure. */
   private static final int LOOKED_AT = 6;
 
   private static final int TREND_NEEDS = 4;
 
-  /** One repetition more or less is about 3 % (the equations' slope at ten), and a felt reserve is off by about one. */
+  /**
+   * One repetition more or less is about 3 % (the equations' slope at ten), and a felt reserve is
+   * off by about one.
+   */
   static final double ONE_OUTING_PERCENT = 4.5;
 
   public record Reading(LocalDate on, double percent) {}
 
-  /** Empty where no outing has sets of both sides. Only whole working sets count; the best of each side is compared. */
+  /**
+   * Empty where no outing has sets of both sides. Only whole working sets count; the best of each
+   * side is compared.
+   */
   public static Optional<SideGap> of(Series series) {
     List<Reading> all = new ArrayList<>();
     for (Outing o : series.outings()) {
@@ -43,27 +50,55 @@ public record SideGap(double percent, double standardErrorPercent, List<Reading>
     }
     List<Reading> newest = all.subList(Math.max(0, all.size() - LOOKED_AT), all.size());
     double mean = newest.stream().mapToDouble(Reading::percent).average().orElseThrow();
-    double scatter = Math.sqrt(newest.stream().mapToDouble(r -> (r.percent() - mean) * (r.percent() - mean)).sum() / Math.max(1, newest.size() - 1));
+    double scatter =
+        Math.sqrt(
+            newest.stream().mapToDouble(r -> (r.percent() - mean) * (r.percent() - mean)).sum()
+                / Math.max(1, newest.size() - 1));
     double error = Math.max(scatter, ONE_OUTING_PERCENT) / Math.sqrt(newest.size());
     return Optional.of(new SideGap(mean, error, List.copyOf(all), grows(newest, mean)));
   }
 
   /** The weaker side, where the gap is beyond twice its error. */
   public Optional<Side> weaker() {
-    return Math.abs(percent) <= 2 * standardErrorPercent ? Optional.empty() : Optional.of(percent > 0 ? Side.LEFT : Side.RIGHT);
+    return Math.abs(percent) <= 2 * standardErrorPercent
+        ? Optional.empty()
+        : Optional.of(percent > 0 ? Side.LEFT : Side.RIGHT);
   }
 
   /** Which side goes first, and why; side NONE where nothing says so. */
   public record First(Side side, String why) {}
 
-  /** The weaker side by the newest series in which one is, else the other than the one said to be stronger. */
+  /**
+   * The weaker side by the newest series in which one is, else the other than the one said to be
+   * stronger.
+   */
   public static First first(Collection<Series> series, Optional<Side> saidStronger) {
-    Optional<SideGap> told = series.stream().map(SideGap::of).flatMap(Optional::stream).filter(g -> g.weaker().isPresent()).max(Comparator.comparing(g -> g.readings().get(g.readings().size() - 1).on()));
+    Optional<SideGap> told =
+        series.stream()
+            .map(SideGap::of)
+            .flatMap(Optional::stream)
+            .filter(g -> g.weaker().isPresent())
+            .max(Comparator.comparing(g -> g.readings().get(g.readings().size() - 1).on()));
     if (told.isPresent()) {
       Side weaker = told.get().weaker().orElseThrow();
-      return new First(weaker, String.format(Locale.ROOT, "%s by the record, %.0f ± %.0f %% behind", weaker == Side.LEFT ? "left" : "right", Math.abs(told.get().percent()), 2 * told.get().standardErrorPercent()));
+      return new First(
+          weaker,
+          String.format(
+              Locale.ROOT,
+              "%s by the record, %.0f ± %.0f %% behind",
+              weaker == Side.LEFT ? "left" : "right",
+              Math.abs(told.get().percent()),
+              2 * told.get().standardErrorPercent()));
     }
-    return saidStronger.filter(s -> s != Side.NONE).map(s -> new First(s == Side.LEFT ? Side.RIGHT : Side.LEFT, (s == Side.LEFT ? "right" : "left") + ": the other side is said to be stronger")).orElse(new First(Side.NONE, ""));
+    return saidStronger
+        .filter(s -> s != Side.NONE)
+        .map(
+            s ->
+                new First(
+                    s == Side.LEFT ? Side.RIGHT : Side.LEFT,
+                    (s == Side.LEFT ? "right" : "left")
+                        + ": the other side is said to be stronger"))
+        .orElse(new First(Side.NONE, ""));
   }
 
   /** Whether the slope over the outings widens the gap by more than twice the slope's own error. */

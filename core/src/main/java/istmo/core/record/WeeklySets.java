@@ -11,20 +11,33 @@ import java.util.Map;
 import java.util.function.Function;
 
 /**
- * Effective sets by week: every set counts by how hard it was and by its stimulus of a region beside the best that this client gets there.
+ * Effective sets by week: every set counts by how hard it was and by its stimulus of a region
+ * beside the best that this client gets there.
  *
  * @param monday of the week
  * @param sets by region id
  */
 public record WeeklySets(LocalDate monday, Map<String, Double> sets) {
-  /** What a drop counts as, beside a whole set (the simulated set gives it about half, then a third; {@code PrescriptionTest}). */
+  /**
+   * What a drop counts as, beside a whole set (the simulated set gives it about half, then a third;
+   * {@code PrescriptionTest}).
+   */
   public static final double DROP = 0.4;
 
   /** Sets that are alike in everything that counts. */
-  public record Count(LocalDate monday, String candidateId, double reserve, SetRecord.Kind kind, Side side, long sets) {
+  public record Count(
+      LocalDate monday,
+      String candidateId,
+      double reserve,
+      SetRecord.Kind kind,
+      Side side,
+      long sets) {
     /** Hard sets: one side is half of one that works both. */
     public double hard() {
-      return sets * Effort.counts(reserve) * (kind == SetRecord.Kind.DROP ? DROP : 1) * (side == Side.NONE ? 1 : 0.5);
+      return sets
+          * Effort.counts(reserve)
+          * (kind == SetRecord.Kind.DROP ? DROP : 1)
+          * (side == Side.NONE ? 1 : 0.5);
     }
   }
 
@@ -33,15 +46,23 @@ public record WeeklySets(LocalDate monday, Map<String, Double> sets) {
    *
    * @param shares by region id of a candidate; nothing for what is not known
    */
-  public static List<WeeklySets> of(List<Count> counts, LocalDate firstMonday, LocalDate lastMonday, Function<String, Map<String, Double>> shares) {
+  public static List<WeeklySets> of(
+      List<Count> counts,
+      LocalDate firstMonday,
+      LocalDate lastMonday,
+      Function<String, Map<String, Double>> shares) {
     Map<LocalDate, Map<String, Double>> weeks = new LinkedHashMap<>();
-    for (LocalDate w = firstMonday; ChronoUnit.DAYS.between(w, lastMonday) >= 0; w = w.plusWeeks(1)) {
+    for (LocalDate w = firstMonday;
+        ChronoUnit.DAYS.between(w, lastMonday) >= 0;
+        w = w.plusWeeks(1)) {
       weeks.put(w, new LinkedHashMap<>());
     }
     for (Count c : counts) {
       Map<String, Double> week = weeks.get(c.monday());
       if (week != null) {
-        shares.apply(c.candidateId()).forEach((region, share) -> week.merge(region, share * c.hard(), Double::sum));
+        shares
+            .apply(c.candidateId())
+            .forEach((region, share) -> week.merge(region, share * c.hard(), Double::sum));
       }
     }
     List<WeeklySets> list = new ArrayList<>();

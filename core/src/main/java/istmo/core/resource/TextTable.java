@@ -11,11 +11,17 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** The core's own readable resources: comma-separated tables with a header, and files of "key: value" lines. Lines that start with # are comments. */
+/**
+ * The core's own readable resources: comma-separated tables with a header, and files of "key:
+ * value" lines. Lines that start with # are comments.
+ */
 public final class TextTable {
   private TextTable() {}
 
-  /** Rows of a table, each by column name; a row with another number of cells than the header stops with file and line. */
+  /**
+   * Rows of a table, each by column name; a row with another number of cells than the header stops
+   * with file and line.
+   */
   public static List<Map<String, String>> rows(String resource) {
     return rows(resource, ",");
   }
@@ -36,7 +42,14 @@ public final class TextTable {
         continue;
       }
       if (cells.length != header.length) {
-        throw new IllegalStateException(resource + " line " + lineNumber + ": " + cells.length + " cells, the header has " + header.length);
+        throw new IllegalStateException(
+            resource
+                + " line "
+                + lineNumber
+                + ": "
+                + cells.length
+                + " cells, the header has "
+                + header.length);
       }
       Map<String, String> row = new LinkedHashMap<>();
       for (int i = 0; i < header.length; i++) {
@@ -58,7 +71,8 @@ public final class TextTable {
       }
       int colon = line.indexOf(':');
       if (colon < 0) {
-        throw new IllegalStateException(resource + " line " + lineNumber + ": no colon in \"" + line + "\"");
+        throw new IllegalStateException(
+            resource + " line " + lineNumber + ": no colon in \"" + line + "\"");
       }
       entries.add(Map.entry(line.substring(0, colon).trim(), line.substring(colon + 1).trim()));
     }
@@ -71,7 +85,8 @@ public final class TextTable {
     if (stream == null) {
       throw new IllegalStateException("resource " + resource + " is missing");
     }
-    try (BufferedReader reader = new BufferedReader(new InputStreamReader(stream, StandardCharsets.UTF_8))) {
+    try (BufferedReader reader =
+        new BufferedReader(new InputStreamReader(stream, StandardCharsets.UTF_8))) {
       return reader.lines().toList();
     } catch (IOException e) {
       throw new UncheckedIOException(e);

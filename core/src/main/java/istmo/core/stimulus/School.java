@@ -6,37 +6,113 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * A school: how a coach weighs tension over a repetition, and what else of a school moves the order. A setting, not a truth.
+ * A school: how a coach weighs tension over a repetition, and what else of a school moves the
+ * order. A setting, not a truth.
  *
- * @param recruitment exponent of the drive: 0 counts tension alone, 2 makes loads from light to heavy alike when taken to failure
+ * @param recruitment exponent of the drive: 0 counts tension alone, 2 makes loads from light to
+ *     heavy alike when taken to failure
  * @param lengthBias how much more a fibre counts for each optimal length that it is longer
- * @param powerMean exponent of the mean over the range: 1 counts the whole range alike, high counts the peak
+ * @param powerMean exponent of the mean over the range: 1 counts the whole range alike, high counts
+ *     the peak
  * @param passiveWeight how much stretch tension counts beside active tension
  * @param activityTrust how much a finding of muscle activity counts beside one of growth, 0 to 1
- * @param basics how much more ease of adding load and return for the whole leg count, 0 for not at all
+ * @param basics how much more ease of adding load and return for the whole leg count, 0 for not at
+ *     all
  */
-public record School(String id, String label, String reason, double recruitment, double lengthBias, double powerMean, double passiveWeight, double activityTrust, double basics) {
+public record School(
+    String id,
+    String label,
+    String reason,
+    double recruitment,
+    double lengthBias,
+    double powerMean,
+    double passiveWeight,
+    double activityTrust,
+    double basics) {
   public static final Allowed LENGTH_BIAS = new Allowed(-1.5, 1.5, "");
   public static final Allowed PASSIVE_WEIGHT = new Allowed(0, 1, "");
   public static final Allowed ACTIVITY_TRUST = new Allowed(0, 1, "");
   public static final Allowed BASICS = new Allowed(0, 3, "");
-  /** What a finding of activity counts unless a school says otherwise (judgement; docs/model.md, 9). */
+
+  /**
+   * What a finding of activity counts unless a school says otherwise (judgement; docs/model.md, 9).
+   */
   public static final double USUAL_ACTIVITY_TRUST = 0.2;
 
   public static final int LONGEST_NAME = 60;
   private static final int LONGEST_REASON = 400;
 
   public static final School STRETCH =
-      new School("stretch", "by stretch under load", "Most of the newer growth studies favour long muscle lengths; it also orders the exercises as practitioners would.", 2, 1.0, 1, 0.5);
-  public static final School WHOLE_RANGE = new School("whole-range", "by the whole range", "All lengths alike; what is heavy only at one end counts less.", 2, 0, 1, 0);
-  public static final School SQUEEZE = new School("squeeze", "by the squeeze", "Short lengths and no slack count more; least support in growth studies.", 2, -1, 1, 0);
+      new School(
+          "stretch",
+          "by stretch under load",
+          "Most of the newer growth studies favour long muscle lengths; it also orders the"
+              + " exercises as practitioners would.",
+          2,
+          1.0,
+          1,
+          0.5);
+  public static final School WHOLE_RANGE =
+      new School(
+          "whole-range",
+          "by the whole range",
+          "All lengths alike; what is heavy only at one end counts less.",
+          2,
+          0,
+          1,
+          0);
+  public static final School SQUEEZE =
+      new School(
+          "squeeze",
+          "by the squeeze",
+          "Short lengths and no slack count more; least support in growth studies.",
+          2,
+          -1,
+          1,
+          0);
   public static final School ACTIVATION =
-      new School("activation", "by activation first", "Muscle activity counts like growth. Activity has failed to foretell growth where both were measured (thrust against squat).", 2, 0, 1, 0, 1, 0);
+      new School(
+          "activation",
+          "by activation first",
+          "Muscle activity counts like growth. Activity has failed to foretell growth where both"
+              + " were measured (thrust against squat).",
+          2,
+          0,
+          1,
+          0,
+          1,
+          0);
   public static final School BASICS_FIRST =
-      new School("basics", "by heavy basics", "Lengths as by stretch, and what is easily made heavier and trains much of the leg in one set counts more.", 2, 1.0, 1, 0.5, USUAL_ACTIVITY_TRUST, 1);
+      new School(
+          "basics",
+          "by heavy basics",
+          "Lengths as by stretch, and what is easily made heavier and trains much of the leg in one"
+              + " set counts more.",
+          2,
+          1.0,
+          1,
+          0.5,
+          USUAL_ACTIVITY_TRUST,
+          1);
 
-  public School(String id, String label, String reason, double recruitment, double lengthBias, double powerMean, double passiveWeight) {
-    this(id, label, reason, recruitment, lengthBias, powerMean, passiveWeight, USUAL_ACTIVITY_TRUST, 0);
+  public School(
+      String id,
+      String label,
+      String reason,
+      double recruitment,
+      double lengthBias,
+      double powerMean,
+      double passiveWeight) {
+    this(
+        id,
+        label,
+        reason,
+        recruitment,
+        lengthBias,
+        powerMean,
+        passiveWeight,
+        USUAL_ACTIVITY_TRUST,
+        0);
   }
 
   public static List<School> all() {
@@ -44,17 +120,41 @@ public record School(String id, String label, String reason, double recruitment,
   }
 
   public static School get(String id) {
-    return all().stream().filter(s -> s.id().equals(id)).findFirst().orElseThrow(() -> new InvalidInput("school", "\"" + id + "\" is not a school; there are " + all().stream().map(School::id).toList()));
+    return all().stream()
+        .filter(s -> s.id().equals(id))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new InvalidInput(
+                    "school",
+                    "\""
+                        + id
+                        + "\" is not a school; there are "
+                        + all().stream().map(School::id).toList()));
   }
 
-  /** A coach's own school; drive and mean over the range stay the model's. Throws {@link InvalidInput} that names every field out of range. */
-  public static School own(String id, String label, String reason, double lengthBias, double passiveWeight, double activityTrust, double basics) {
+  /**
+   * A coach's own school; drive and mean over the range stay the model's. Throws {@link
+   * InvalidInput} that names every field out of range.
+   */
+  public static School own(
+      String id,
+      String label,
+      String reason,
+      double lengthBias,
+      double passiveWeight,
+      double activityTrust,
+      double basics) {
     List<InvalidInput.Fault> faults = new ArrayList<>();
     if (label == null || label.isBlank() || label.length() > LONGEST_NAME) {
-      faults.add(new InvalidInput.Fault("label", "needs a name of at most " + LONGEST_NAME + " characters"));
+      faults.add(
+          new InvalidInput.Fault(
+              "label", "needs a name of at most " + LONGEST_NAME + " characters"));
     }
     if (reason == null || reason.isBlank() || reason.length() > LONGEST_REASON) {
-      faults.add(new InvalidInput.Fault("reason", "needs the reason, in at most " + LONGEST_REASON + " characters"));
+      faults.add(
+          new InvalidInput.Fault(
+              "reason", "needs the reason, in at most " + LONGEST_REASON + " characters"));
     }
     LENGTH_BIAS.check(faults, "lengthBias", lengthBias);
     PASSIVE_WEIGHT.check(faults, "passiveWeight", passiveWeight);
@@ -63,6 +163,15 @@ public record School(String id, String label, String reason, double recruitment,
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);
     }
-    return new School(id, label, reason, STRETCH.recruitment(), lengthBias, STRETCH.powerMean(), passiveWeight, activityTrust, basics);
+    return new School(
+        id,
+        label,
+        reason,
+        STRETCH.recruitment(),
+        lengthBias,
+        STRETCH.powerMean(),
+        passiveWeight,
+        activityTrust,
+        basics);
   }
 }

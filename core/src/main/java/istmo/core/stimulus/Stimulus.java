@@ -14,8 +14,11 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * What each region gets from a set to failure: sum over its repetitions of [mean over the range of (u^q (c u fl + w fp) clip(1 + bias (l - 1), 0, 3))^p]^(1/p), with drive u, capacity left c, force-length fl, passive tension fp and fibre length l;
- * 1 is what a muscle gets that works alone at optimal length under a constant load for ten repetitions to failure. Comparable across muscles and exercises. Differences under about a fifth are inside the noise (docs/validation.md).
+ * What each region gets from a set to failure: sum over its repetitions of [mean over the range of
+ * (u^q (c u fl + w fp) clip(1 + bias (l - 1), 0, 3))^p]^(1/p), with drive u, capacity left c,
+ * force-length fl, passive tension fp and fibre length l; 1 is what a muscle gets that works alone
+ * at optimal length under a constant load for ten repetitions to failure. Comparable across muscles
+ * and exercises. Differences under about a fifth are inside the noise (docs/validation.md).
  */
 public final class Stimulus {
   /** Added to a stimulus before its logarithm is taken, so that small ones are not torn apart. */
@@ -32,7 +35,9 @@ public final class Stimulus {
     for (Region region : Regions.standard().all()) {
       double sum = 0;
       for (Map.Entry<String, Double> share : region.muscleShares().entrySet()) {
-        sum += share.getValue() * ofMuscle(analysis.set(), school, Muscles.standard().indexOf(share.getKey()));
+        sum +=
+            share.getValue()
+                * ofMuscle(analysis.set(), school, Muscles.standard().indexOf(share.getKey()));
       }
       result.put(region.id(), sum);
     }
@@ -46,17 +51,26 @@ public final class Stimulus {
       double sum = 0;
       for (int k = 0; k < set.points(); k++) {
         double u = set.drive()[r][k][muscle];
-        double tension = set.capacity()[r][muscle] * u * set.activeFactor()[k][muscle] + school.passiveWeight() * set.passiveFactor()[k][muscle];
-        sum += Math.pow(recruited(u, school) * tension * lengthWeight(school, set.fibreLength()[k][muscle]), school.powerMean());
+        double tension =
+            set.capacity()[r][muscle] * u * set.activeFactor()[k][muscle]
+                + school.passiveWeight() * set.passiveFactor()[k][muscle];
+        sum +=
+            Math.pow(
+                recruited(u, school) * tension * lengthWeight(school, set.fibreLength()[k][muscle]),
+                school.powerMean());
       }
-      total += (r == last ? set.lastShare() : 1) * Math.pow(sum / set.points(), 1 / school.powerMean());
+      total +=
+          (r == last ? set.lastShare() : 1) * Math.pow(sum / set.points(), 1 / school.powerMean());
     }
     return total / ALONE.computeIfAbsent(school.recruitment(), Stimulus::alone);
   }
 
-  /** Weighted tension of a muscle at one point of the first repetition: where in the range it works. */
+  /**
+   * Weighted tension of a muscle at one point of the first repetition: where in the range it works.
+   */
   public static double tension(AnalysisPoint p, School school, int muscle) {
-    return (p.activeTension()[muscle] + school.passiveWeight() * p.passiveTension()[muscle]) * lengthWeight(school, p.fibreLength()[muscle]);
+    return (p.activeTension()[muscle] + school.passiveWeight() * p.passiveTension()[muscle])
+        * lengthWeight(school, p.fibreLength()[muscle]);
   }
 
   private static double lengthWeight(School school, double length) {
@@ -67,11 +81,16 @@ public final class Stimulus {
     return school.recruitment() == 2 ? drive * drive : Math.pow(drive, school.recruitment());
   }
 
-  /** What one muscle alone at optimal length gets from ten repetitions to failure under a constant load. */
+  /**
+   * What one muscle alone at optimal length gets from ten repetitions to failure under a constant
+   * load.
+   */
   private static double alone(double recruitment) {
     double low = 0;
     double high = 1;
-    for (int step = 0; step < 60; step++) { // the load with which the tenth repetition takes all that is left
+    for (int step = 0;
+        step < 60;
+        step++) { // the load with which the tenth repetition takes all that is left
       double load = 0.5 * (low + high);
       double left = 1;
       for (int r = 1; r < SetSimulation.COMPARED_REPETITIONS && left > load; r++) {
@@ -93,7 +112,10 @@ public final class Stimulus {
     return sum;
   }
 
-  /** Mean stimulus of each group of regions, weighted by muscle volume, in the order of the region list. */
+  /**
+   * Mean stimulus of each group of regions, weighted by muscle volume, in the order of the region
+   * list.
+   */
   public static Map<String, Double> byGroup(Map<String, Double> byRegion) {
     Map<String, Double> sum = new LinkedHashMap<>();
     Map<String, Double> volume = new LinkedHashMap<>();
@@ -113,11 +135,15 @@ public final class Stimulus {
   /**
    * Face check of an isolated machine: its own group gets at least twice what any other group gets.
    *
-   * @return the groups that get more than half of the own group's stimulus; empty when the check holds
+   * @return the groups that get more than half of the own group's stimulus; empty when the check
+   *     holds
    */
   public static List<String> faceCheckMisses(Map<String, Double> byRegion, String ownGroup) {
     Map<String, Double> groups = byGroup(byRegion);
     double own = groups.get(ownGroup);
-    return groups.entrySet().stream().filter(e -> !e.getKey().equals(ownGroup) && e.getValue() > own / 2).map(Map.Entry::getKey).toList();
+    return groups.entrySet().stream()
+        .filter(e -> !e.getKey().equals(ownGroup) && e.getValue() > own / 2)
+        .map(Map.Entry::getKey)
+        .toList();
   }
 }

@@ -8,8 +8,8 @@ import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Equipment;
-import istmo.core.equipment.Place;
 import istmo.core.equipment.Equipment.LoadKind;
+import istmo.core.equipment.Place;
 import istmo.core.mechanics.Analyser;
 import istmo.core.movement.Parameters;
 import istmo.core.movement.Reach;
@@ -28,32 +28,46 @@ import java.util.function.DoubleUnaryOperator;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
 /**
- * How strong a client is, from known lifts: the factor on all muscle volumes, and on the back, with which the model's limit of each lift is what the client can do once. Each lift is first explained by legs and back of one factor. Those that the
- * back ends then, and those that a weaker back explains better than legs much weaker than other lifts show, say how strong the back is with the legs known; the others how strong the legs are. A kind without a lift of its own takes the
+ * How strong a client is, from known lifts: the factor on all muscle volumes, and on the back, with
+ * which the model's limit of each lift is what the client can do once. Each lift is first explained
+ * by legs and back of one factor. Those that the back ends then, and those that a weaker back
+ * explains better than legs much weaker than other lifts show, say how strong the back is with the
+ * legs known; the others how strong the legs are. A kind without a lift of its own takes the
  * other's factor. Stack machines do not count: their loads do not compare.
  *
  * @param legs factor on muscle volumes
  * @param back factor on the back's usual strength
- * @param maxima largest load for one repetition of each candidate that has a known lift, kg, without the sled
- * @param heldKg largest weight that hung in one hand in these lifts, bare or not, kg; nothing where none did
+ * @param maxima largest load for one repetition of each candidate that has a known lift, kg,
+ *     without the sled
+ * @param heldKg largest weight that hung in one hand in these lifts, bare or not, kg; nothing where
+ *     none did
  * @param basis what it rests on, in words
  */
-public record Calibration(double legs, double back, Map<String, Double> maxima, double heldKg, String basis) {
+public record Calibration(
+    double legs, double back, Map<String, Double> maxima, double heldKg, String basis) {
   /** Factors beyond which a lift is not believed. */
   private static final double LEAST = 0.35;
 
   private static final double MOST = 3.5;
   private static final double TOLERANCE = 0.003;
 
-  /** Legs that explain a lift worse than this share of the strongest legs shown are not believed to be what ended it, if the back can have. */
+  /**
+   * Legs that explain a lift worse than this share of the strongest legs shown are not believed to
+   * be what ended it, if the back can have.
+   */
   private static final double WEAKER = 0.9;
 
   private record Fit(String candidateId, Tried lift, double factor, boolean byBack) {}
 
-  /** The calibration from the newest lift of each candidate; empty when no lift says how strong the body is. {@code usual} is the body at usual strength. */
+  /**
+   * The calibration from the newest lift of each candidate; empty when no lift says how strong the
+   * body is. {@code usual} is the body at usual strength.
+   */
   public static Optional<Calibration> of(Body usual, List<KnownLift> lifts) {
     Map<String, KnownLift> newest = new TreeMap<>();
-    lifts.stream().sorted(Comparator.comparing(KnownLift::on)).forEach(l -> newest.put(l.candidateId(), l));
+    lifts.stream()
+        .sorted(Comparator.comparing(KnownLift::on))
+        .forEach(l -> newest.put(l.candidateId(), l));
     Map<String, Double> maxima = new LinkedHashMap<>();
     List<Fit> fits = new ArrayList<>();
     for (KnownLift l : newest.values()) {
@@ -63,7 +77,8 @@ public record Calibration(double legs, double back, Map<String, Double> maxima, 
     if (fits.isEmpty()) {
       return Optional.empty();
     }
-    double strongest = fits.stream().filter(f -> !f.byBack()).mapToDouble(Fit::factor).max().orElse(Double.NaN);
+    double strongest =
+        fits.stream().filter(f -> !f.byBack()).mapToDouble(Fit::factor).max().orElse(Double.NaN);
     List<Double> ofLegs = new ArrayList<>();
     List<Double> ofBack = new ArrayList<>();
     for (Fit f : fits) {
@@ -77,29 +92,61 @@ public record Calibration(double legs, double back, Map<String, Double> maxima, 
     }
     double back = mean(ofBack.isEmpty() ? ofLegs : ofBack);
     double legs = mean(ofLegs.isEmpty() ? ofBack : ofLegs);
-    String names = String.join(", ", fits.stream().map(f -> Catalogue.standard().candidate(f.candidateId()).name()).toList());
-    return Optional.of(new Calibration(legs, back, Map.copyOf(maxima), held(maxima), String.format(Locale.ROOT, "From %s: legs %.2f, back %.2f of what is usual for this mass and stature.", names, legs, back)));
+    String names =
+        String.join(
+            ", ",
+            fits.stream()
+                .map(f -> Catalogue.standard().candidate(f.candidateId()).name())
+                .toList());
+    return Optional.of(
+        new Calibration(
+            legs,
+            back,
+            Map.copyOf(maxima),
+            held(maxima),
+            String.format(
+                Locale.ROOT,
+                "From %s: legs %.2f, back %.2f of what is usual for this mass and stature.",
+                names,
+                legs,
+                back)));
   }
 
-  /** Throws {@link InvalidInput} when a lift cannot be believed of this body, saying what the body would have to be. */
+  /**
+   * Throws {@link InvalidInput} when a lift cannot be believed of this body, saying what the body
+   * would have to be.
+   */
   public static void check(Body usual, KnownLift lift) {
     Optional<Tried> tried = tried(usual, lift);
     if (tried.isPresent() && !tried.get().believable()) {
       boolean less = tried.get().atLeast() > 0;
       throw new InvalidInput(
           "loadKg",
-          String.format(Locale.ROOT, "%s with %.4g kg for %d would need %s than %.0f %% of the usual strength for this body: is it mistyped?", Catalogue.standard().candidate(lift.candidateId()).name(), lift.set().loadKg(), lift.set().repetitions(), less ? "less" : "more", 100 * (less ? LEAST : MOST)));
+          String.format(
+              Locale.ROOT,
+              "%s with %.4g kg for %d would need %s than %.0f %% of the usual strength for this"
+                  + " body: is it mistyped?",
+              Catalogue.standard().candidate(lift.candidateId()).name(),
+              lift.set().loadKg(),
+              lift.set().repetitions(),
+              less ? "less" : "more",
+              100 * (less ? LEAST : MOST)));
     }
   }
 
   /** This strength on a body; hands that are not measured hold what has hung in them. */
   public BodyEstimate applied(BodyEstimate usual) {
     Body body = applied(usual.body());
-    return new BodyEstimate(usual.measured().contains(MeasurementKind.GRIP) ? body : body.holding(heldKg), usual.measured(), usual.notes());
+    return new BodyEstimate(
+        usual.measured().contains(MeasurementKind.GRIP) ? body : body.holding(heldKg),
+        usual.measured(),
+        usual.notes());
   }
 
   public Body applied(Body usual) {
-    return usual.withStrength(Body.STRENGTH.nearest(legs * usual.strength()), Body.LUMBAR_NM.nearest(back * usual.lumbarNm()));
+    return usual.withStrength(
+        Body.STRENGTH.nearest(legs * usual.strength()),
+        Body.LUMBAR_NM.nearest(back * usual.lumbarNm()));
   }
 
   private static double held(Map<String, Double> maxima) {
@@ -107,13 +154,17 @@ public record Calibration(double legs, double back, Map<String, Double> maxima, 
         .mapToDouble(
             m -> {
               Candidate c = Catalogue.standard().candidate(m.getKey());
-              return m.getValue() * Catalogue.standard().exerciseOf(c).family().inOneHand(c.usual());
+              return m.getValue()
+                  * Catalogue.standard().exerciseOf(c).family().inOneHand(c.usual());
             })
         .max()
         .orElse(0);
   }
 
-  /** Largest load for one repetition, kg. What moves with an empty sled is part of what the equations count. */
+  /**
+   * Largest load for one repetition, kg. What moves with an empty sled is part of what the
+   * equations count.
+   */
   private static double maximum(KnownLift l) {
     double empty = emptyKg(Catalogue.standard().candidate(l.candidateId()).usual());
     return OneRepetition.maximum(l.set().loadKg() + empty, l.toFailure()) - empty;
@@ -124,7 +175,10 @@ public record Calibration(double legs, double back, Map<String, Double> maxima, 
     return setup.values().getOrDefault("sledMass", 0.0);
   }
 
-  /** A lift on a body, with how far the model's limit is over it at the least and the most strength, kg. */
+  /**
+   * A lift on a body, with how far the model's limit is over it at the least and the most strength,
+   * kg.
+   */
   private record Tried(Exercise x, Setup setup, double target, double atLeast, double atMost) {
     boolean believable() {
       return atLeast <= 0 && atMost >= 0;
@@ -140,13 +194,29 @@ public record Calibration(double legs, double back, Map<String, Double> maxima, 
     }
     double target = maximum(l);
     Setup wished = c.usualFor(usual, Place.generic(Set.of()));
-    if (wished.values().containsKey(Parameters.STRAPS.id())) { // a lift that was done did not end with the hands, or says nothing of them
+    if (wished
+        .values()
+        .containsKey(
+            Parameters.STRAPS
+                .id())) { // a lift that was done did not end with the hands, or says nothing of
+      // them
       wished = wished.with(Parameters.STRAPS, 1);
     }
-    return Reach.of(usual, x.family(), wished, c.yields()).map(r -> new Tried(x, r.setup(), target, over(usual, x, r.setup(), LEAST, LEAST, target), over(usual, x, r.setup(), MOST, MOST, target)));
+    return Reach.of(usual, x.family(), wished, c.yields())
+        .map(
+            r ->
+                new Tried(
+                    x,
+                    r.setup(),
+                    target,
+                    over(usual, x, r.setup(), LEAST, LEAST, target),
+                    over(usual, x, r.setup(), MOST, MOST, target)));
   }
 
-  /** Empty also for a lift that is not believable any more, as when the body was measured anew since. */
+  /**
+   * Empty also for a lift that is not believable any more, as when the body was measured anew
+   * since.
+   */
   private static Optional<Fit> fit(Body usual, KnownLift l) {
     Optional<Tried> tried = tried(usual, l).filter(Tried::believable);
     if (tried.isEmpty()) {
@@ -155,27 +225,42 @@ public record Calibration(double legs, double back, Map<String, Double> maxima, 
     Tried t = tried.get();
     double factor = solve(s -> over(usual, t.x(), t.setup(), s, s, t.target()));
     Analyser.Fresh a = fresh(usual, t.x(), t.setup(), factor, factor).orElseThrow();
-    double backShare = a.limiters().stream().filter(m -> m.id().equals(Regions.LOWER_BACK)).mapToDouble(m -> m.share()).sum();
+    double backShare =
+        a.limiters().stream()
+            .filter(m -> m.id().equals(Regions.LOWER_BACK))
+            .mapToDouble(m -> m.share())
+            .sum();
     return Optional.of(new Fit(l.candidateId(), t, factor, backShare > 0.5));
   }
 
   /** The back's factor that explains a lift with legs that are known; empty where no back does. */
   private static Optional<Double> back(Body usual, Tried t, double legs) {
     DoubleUnaryOperator over = s -> over(usual, t.x(), t.setup(), legs, s, t.target());
-    return over.applyAsDouble(LEAST) < 0 && over.applyAsDouble(MOST) > 0 ? Optional.of(solve(over)) : Optional.empty();
+    return over.applyAsDouble(LEAST) < 0 && over.applyAsDouble(MOST) > 0
+        ? Optional.of(solve(over))
+        : Optional.empty();
   }
 
   private static double solve(DoubleUnaryOperator over) {
-    return new BracketingNthOrderBrentSolver(TOLERANCE, 5).solve(100, over::applyAsDouble, LEAST, MOST);
+    return new BracketingNthOrderBrentSolver(TOLERANCE, 5)
+        .solve(100, over::applyAsDouble, LEAST, MOST);
   }
 
-  /** How far the model's limit at two factors is over the lift, kg; where body weight alone is too much, as if nothing could be lifted. */
-  private static double over(Body usual, Exercise x, Setup setup, double legs, double back, double target) {
-    return Math.max(0, fresh(usual, x, setup, legs, back).map(Analyser.Fresh::limitKg).orElse(0.0)) - target;
+  /**
+   * How far the model's limit at two factors is over the lift, kg; where body weight alone is too
+   * much, as if nothing could be lifted.
+   */
+  private static double over(
+      Body usual, Exercise x, Setup setup, double legs, double back, double target) {
+    return Math.max(0, fresh(usual, x, setup, legs, back).map(Analyser.Fresh::limitKg).orElse(0.0))
+        - target;
   }
 
-  private static Optional<Analyser.Fresh> fresh(Body usual, Exercise x, Setup setup, double legs, double back) {
-    Body body = usual.withStrength(legs * usual.strength(), Body.LUMBAR_NM.nearest(back * usual.lumbarNm()));
+  private static Optional<Analyser.Fresh> fresh(
+      Body usual, Exercise x, Setup setup, double legs, double back) {
+    Body body =
+        usual.withStrength(
+            legs * usual.strength(), Body.LUMBAR_NM.nearest(back * usual.lumbarNm()));
     return new Analyser(body).fresh(x.family(), setup);
   }
 

@@ -2,7 +2,11 @@ package istmo.core.training;
 
 /** How much a set counts by how near to failure it ended. */
 public final class Effort {
-  /** Sets further from failure than this count less, and half of them at six (Robinson, Pelland, Remmert et al. 2024: growth falls slowly with repetitions in reserve; from memory, the line is judgement). */
+  /**
+   * Sets further from failure than this count less, and half of them at six (Robinson, Pelland,
+   * Remmert et al. 2024: growth falls slowly with repetitions in reserve; from memory, the line is
+   * judgement).
+   */
   private static final double FULL_RESERVE = 4;
 
   private Effort() {}

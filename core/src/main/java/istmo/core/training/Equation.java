@@ -3,7 +3,9 @@ package istmo.core.training;
 import java.util.function.DoubleUnaryOperator;
 
 /**
- * Published equations for the largest load of one repetition from a set to failure: a factor on the load for so many repetitions. Formulas as LeSuer, McCormick, Mayhew et al. (1997) compare them; from memory of that paper.
+ * Published equations for the largest load of one repetition from a set to failure: a factor on the
+ * load for so many repetitions. Formulas as LeSuer, McCormick, Mayhew et al. (1997) compare them;
+ * from memory of that paper.
  */
 public enum Equation {
   EPLEY("Epley 1985", r -> r <= 1 ? 1 : 1 + r / 30),

@@ -5,13 +5,20 @@ import java.util.EnumMap;
 import java.util.Map;
 
 /**
- * The largest load for one repetition from a set of several. Mean of two published equations, with the repetitions left in reserve counted as done: w (1 + r / 30) (Epley 1985) and 36 w / (37 - r) (Brzycki 1993). They lie in the middle of the
- * {@link Equation}s that are in use, agree within 4 % up to ten repetitions and part beyond, so more than fifteen are not used.
+ * The largest load for one repetition from a set of several. Mean of two published equations, with
+ * the repetitions left in reserve counted as done: w (1 + r / 30) (Epley 1985) and 36 w / (37 - r)
+ * (Brzycki 1993). They lie in the middle of the {@link Equation}s that are in use, agree within 4 %
+ * up to ten repetitions and part beyond, so more than fifteen are not used.
  */
 public final class OneRepetition {
-  public static final Allowed REPETITIONS_TO_FAILURE = new Allowed(1, 15, "repetitions, those in reserve included");
+  public static final Allowed REPETITIONS_TO_FAILURE =
+      new Allowed(1, 15, "repetitions, those in reserve included");
 
-  /** How far a felt reserve is off, repetitions: half of one at failure, more the further away (judgement; people stop about one repetition earlier than they think, Halperin et al. 2022, from memory). */
+  /**
+   * How far a felt reserve is off, repetitions: half of one at failure, more the further away
+   * (judgement; people stop about one repetition earlier than they think, Halperin et al. 2022,
+   * from memory).
+   */
   private static final double RESERVE_ERROR = 0.5;
 
   private static final double RESERVE_ERROR_EACH = 0.3;
@@ -31,7 +38,10 @@ public final class OneRepetition {
     }
   }
 
-  /** The estimate from a set as it was done; throws {@link istmo.core.quantity.InvalidInput} on field "repetitions" for more than can be used. {@code emptyKg} is what moves with no load on. */
+  /**
+   * The estimate from a set as it was done; throws {@link istmo.core.quantity.InvalidInput} on
+   * field "repetitions" for more than can be used. {@code emptyKg} is what moves with no load on.
+   */
   public static Estimate of(PerformedSet set, double emptyKg) {
     double r = set.repetitions() + set.reserve();
     double load = set.loadKg() + emptyKg;
@@ -44,7 +54,10 @@ public final class OneRepetition {
       squares += (by - kg) * (by - kg);
     }
     double ofEquations = Math.sqrt(squares / (Equation.values().length - 1));
-    double ofReserve = load * (factor(r + 0.5) - factor(Math.max(1, r - 0.5))) * (RESERVE_ERROR + RESERVE_ERROR_EACH * set.reserve());
+    double ofReserve =
+        load
+            * (factor(r + 0.5) - factor(Math.max(1, r - 0.5)))
+            * (RESERVE_ERROR + RESERVE_ERROR_EACH * set.reserve());
     return new Estimate(kg - emptyKg, Math.hypot(ofEquations, ofReserve), each);
   }
 
@@ -53,7 +66,10 @@ public final class OneRepetition {
     return set.loadKg() > 0 && REPETITIONS_TO_FAILURE.contains(set.repetitions() + set.reserve());
   }
 
-  /** Largest load for one repetition, kg; throws {@link istmo.core.quantity.InvalidInput} on field "repetitions" for more than can be used. */
+  /**
+   * Largest load for one repetition, kg; throws {@link istmo.core.quantity.InvalidInput} on field
+   * "repetitions" for more than can be used.
+   */
   public static double maximum(double loadKg, double repetitionsToFailure) {
     REPETITIONS_TO_FAILURE.check("repetitions", repetitionsToFailure);
     return loadKg * factor(repetitionsToFailure);
@@ -64,7 +80,10 @@ public final class OneRepetition {
     return maximumKg / factor(Math.min(30, repetitionsToFailure));
   }
 
-  /** Repetitions to failure with another load, from a set with one load; 0 where not even one is likely, at most 30. */
+  /**
+   * Repetitions to failure with another load, from a set with one load; 0 where not even one is
+   * likely, at most 30.
+   */
   public static double repetitions(double loadKg, double repetitionsToFailure, double otherKg) {
     double maximum = loadKg * factor(Math.min(30, repetitionsToFailure));
     if (otherKg > maximum) {

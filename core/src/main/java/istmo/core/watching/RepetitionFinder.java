@@ -6,10 +6,15 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * Finds the repetitions in the position of something that goes up and down with them: a bar's height, or a thigh's tilt. Positions rise while the load is lifted; the low end is the lengthened one.
+ * Finds the repetitions in the position of something that goes up and down with them: a bar's
+ * height, or a thigh's tilt. Positions rise while the load is lifted; the low end is the lengthened
+ * one.
  *
- * <p>Outliers go by a median of {@value #MEDIAN_SAMPLES} samples, noise by a straight line through {@value #LINE_S} s around each sample, which also gives the velocity. Turning points are told by hysteresis: a way back counts from a share of
- * the set's own range. A lifting that goes through half of the usual range is a repetition; what is less (walking out, settling, racking) is none. Equations: docs/model.md, 14.
+ * <p>Outliers go by a median of {@value #MEDIAN_SAMPLES} samples, noise by a straight line through
+ * {@value #LINE_S} s around each sample, which also gives the velocity. Turning points are told by
+ * hysteresis: a way back counts from a share of the set's own range. A lifting that goes through
+ * half of the usual range is a repetition; what is less (walking out, settling, racking) is none.
+ * Equations: docs/model.md, 14.
  */
 public final class RepetitionFinder {
   static final int MEDIAN_SAMPLES = 5;
@@ -26,13 +31,22 @@ public final class RepetitionFinder {
   /** Slower than this share of the set's usual speed is standing still. */
   private static final double STILL = 0.12;
 
-  /** Standing still is at an end only this near to it, as a share of the movement: what stops earlier is a sticking point. */
+  /**
+   * Standing still is at an end only this near to it, as a share of the movement: what stops
+   * earlier is a sticking point.
+   */
   private static final double NEAR = 0.15;
 
-  /** No more than so long between two samples, s; a longer gap is a dropout and what was going on then is not timed. */
+  /**
+   * No more than so long between two samples, s; a longer gap is a dropout and what was going on
+   * then is not timed.
+   */
   static final double GAP_S = 0.5;
 
-  /** While the set goes on, a lifting counts once its top is so long ago, s: what is still on its way up may become longer. */
+  /**
+   * While the set goes on, a lifting counts once its top is so long ago, s: what is still on its
+   * way up may become longer.
+   */
   static final double SETTLED_S = 0.4;
 
   /** A signal that moves less in all has no repetitions in it, in the gauge's unit. */
@@ -68,7 +82,17 @@ public final class RepetitionFinder {
    * @param meanSpeed of lifting: range over time, in the unit a second
    * @param dropout whether samples were missing in it
    */
-  public record Repetition(double startS, double endS, double low, double high, double loweringS, double lowS, double liftingS, double topS, double meanSpeed, boolean dropout) {
+  public record Repetition(
+      double startS,
+      double endS,
+      double low,
+      double high,
+      double loweringS,
+      double lowS,
+      double liftingS,
+      double topS,
+      double meanSpeed,
+      boolean dropout) {
     public double range() {
       return high - low;
     }
@@ -77,7 +101,10 @@ public final class RepetitionFinder {
   /** A turning point: index of a sample. */
   private record Turn(int at, boolean high) {}
 
-  /** Repetitions of a whole set, in order. Throws {@link InvalidInput} on field "t" for times that do not go forward. */
+  /**
+   * Repetitions of a whole set, in order. Throws {@link InvalidInput} on field "t" for times that
+   * do not go forward.
+   */
   public List<Repetition> find(List<Sample> samples) {
     return find(samples, false);
   }
@@ -113,18 +140,23 @@ public final class RepetitionFinder {
     if (usual < leastRange) {
       return List.of();
     }
-    if (TURN * usual < 0.8 * TURN * spread) { // racking or walking made the spread: look again at the repetitions' own scale
+    if (TURN * usual
+        < 0.8 * TURN
+            * spread) { // racking or walking made the spread: look again at the repetitions' own
+      // scale
       turns = turns(x, Math.max(leastRange / 2, TURN * usual));
     }
     List<Repetition> list = repetitions(t, x, v, turns, usual);
-    boolean open = going && !list.isEmpty() && t[n - 1] - list.get(list.size() - 1).endS() < SETTLED_S;
+    boolean open =
+        going && !list.isEmpty() && t[n - 1] - list.get(list.size() - 1).endS() < SETTLED_S;
     return open ? list.subList(0, list.size() - 1) : list;
   }
 
   /** A movement from rest to rest: indices of samples. */
   private record Move(int from, int to) {}
 
-  private List<Repetition> repetitions(double[] t, double[] x, double[] v, List<Turn> turns, double usual) {
+  private List<Repetition> repetitions(
+      double[] t, double[] x, double[] v, List<Turn> turns, double usual) {
     double still = STILL * usualSpeed(t, x, turns, usual);
     boolean beginsLow = beginsLow(x, turns, usual);
     List<Repetition> list = new ArrayList<>();
@@ -134,9 +166,16 @@ public final class RepetitionFinder {
       }
       Move up = move(x, v, turns.get(k).at(), turns.get(k + 1).at(), still);
       Move before = k > 0 ? move(x, v, turns.get(k - 1).at(), turns.get(k).at(), still) : null;
-      Move after = k + 2 < turns.size() ? move(x, v, turns.get(k + 1).at(), turns.get(k + 2).at(), still) : null;
+      Move after =
+          k + 2 < turns.size()
+              ? move(x, v, turns.get(k + 1).at(), turns.get(k + 2).at(), still)
+              : null;
       Move down = beginsLow ? after : before;
-      boolean gap = gap(t, before == null ? up.from() : before.from(), after == null ? up.to() : after.from());
+      boolean gap =
+          gap(
+              t,
+              before == null ? up.from() : before.from(),
+              after == null ? up.to() : after.from());
       double lifting = t[up.to()] - t[up.from()];
       double range = x[up.to()] - x[up.from()];
       list.add(
@@ -155,7 +194,10 @@ public final class RepetitionFinder {
     return list;
   }
 
-  /** The movement between two turns, from where it leaves the one to where it arrives at the other: standing or fidgeting near a turn is not part of it, a stop on the way is. */
+  /**
+   * The movement between two turns, from where it leaves the one to where it arrives at the other:
+   * standing or fidgeting near a turn is not part of it, a stop on the way is.
+   */
   private static Move move(double[] x, double[] v, int from, int to, double still) {
     int fastest = from;
     for (int k = from; k <= to; k++) {
@@ -223,7 +265,10 @@ public final class RepetitionFinder {
     return speeds.isEmpty() ? 0 : speeds.get(speeds.size() / 2);
   }
 
-  /** Alternating highs and lows with at least so much between them; the ends of the signal count as turns. */
+  /**
+   * Alternating highs and lows with at least so much between them; the ends of the signal count as
+   * turns.
+   */
   private static List<Turn> turns(double[] x, double back) {
     List<Turn> turns = new ArrayList<>();
     int high = 0;
@@ -280,7 +325,8 @@ public final class RepetitionFinder {
     double[] result = new double[x.length];
     int half = MEDIAN_SAMPLES / 2;
     for (int k = 0; k < x.length; k++) {
-      double[] window = Arrays.copyOfRange(x, Math.max(0, k - half), Math.min(x.length, k + half + 1));
+      double[] window =
+          Arrays.copyOfRange(x, Math.max(0, k - half), Math.min(x.length, k + half + 1));
       Arrays.sort(window);
       result[k] = window[window.length / 2];
     }

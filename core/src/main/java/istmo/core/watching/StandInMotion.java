@@ -7,7 +7,9 @@ import java.util.List;
 import java.util.Random;
 
 /**
- * An invented lifter and an invented sensor: positions with their known truth, for practice with the demo's stand-ins and for checks. Movements are minimum-jerk (Flash and Hogan 1985), which is how limbs move from rest to rest.
+ * An invented lifter and an invented sensor: positions with their known truth, for practice with
+ * the demo's stand-ins and for checks. Movements are minimum-jerk (Flash and Hogan 1985), which is
+ * how limbs move from rest to rest.
  */
 public final class StandInMotion {
   private StandInMotion() {}
@@ -28,7 +30,9 @@ public final class StandInMotion {
   }
 
   /**
-   * A set as an invented lifter does it who tires: each lifting takes a little longer; the last lowering but one is dropped, the last range is short, and where a pause is asked the third has none.
+   * A set as an invented lifter does it who tires: each lifting takes a little longer; the last
+   * lowering but one is dropped, the last range is short, and where a pause is asked the third has
+   * none.
    *
    * @param range of a whole repetition, in the positions' unit
    */
@@ -38,7 +42,13 @@ public final class StandInMotion {
       double lowering = Math.max(1, asked.loweringS());
       double lifting = Math.max(0.8, asked.liftingS()) * (1 + 0.06 * k);
       boolean last = k == repetitions - 1 && k > 0;
-      truth.add(new Truth(k == repetitions - 2 && k > 0 ? 0.45 * lowering : lowering, k == 2 ? 0 : asked.lowS(), lifting, 0.3 + asked.topS(), last ? 0.75 * range : range));
+      truth.add(
+          new Truth(
+              k == repetitions - 2 && k > 0 ? 0.45 * lowering : lowering,
+              k == 2 ? 0 : asked.lowS(),
+              lifting,
+              0.3 + asked.topS(),
+              last ? 0.75 * range : range));
     }
     return truth;
   }
@@ -48,14 +58,18 @@ public final class StandInMotion {
    * @param fidget amplitude of what goes on before and after the set: standing, settling, racking
    * @param lowFirst whether the set begins at the low end, as from the floor
    */
-  public static List<Sample> samples(List<Truth> truth, double high, double fidget, boolean lowFirst, Sensor sensor, long seed) {
+  public static List<Sample> samples(
+      List<Truth> truth, double high, double fidget, boolean lowFirst, Sensor sensor, long seed) {
     Random random = new Random(seed);
     List<double[]> moves = new ArrayList<>(); // seconds, to
     double first = truth.isEmpty() ? 0 : truth.get(0).range();
     double at = lowFirst ? high - first : high;
     double begun = at;
     for (int k = 0; k < 3; k++) {
-      moves.add(new double[] {0.5 + 0.3 * random.nextDouble(), begun + fidget * (random.nextDouble() - 0.5)});
+      moves.add(
+          new double[] {
+            0.5 + 0.3 * random.nextDouble(), begun + fidget * (random.nextDouble() - 0.5)
+          });
     }
     moves.add(new double[] {0.6, begun});
     moves.add(new double[] {0.8, begun});
@@ -68,8 +82,15 @@ public final class StandInMotion {
       moves.add(new double[] {r.liftingS(), high});
       moves.add(new double[] {r.topS(), high});
       if (lowFirst) {
-        moves.add(new double[] {r.loweringS(), high - (k + 1 < truth.size() ? truth.get(k + 1).range() : r.range())});
-        moves.add(new double[] {k + 1 < truth.size() ? truth.get(k + 1).lowS() : r.lowS(), high - (k + 1 < truth.size() ? truth.get(k + 1).range() : r.range())});
+        moves.add(
+            new double[] {
+              r.loweringS(), high - (k + 1 < truth.size() ? truth.get(k + 1).range() : r.range())
+            });
+        moves.add(
+            new double[] {
+              k + 1 < truth.size() ? truth.get(k + 1).lowS() : r.lowS(),
+              high - (k + 1 < truth.size() ? truth.get(k + 1).range() : r.range())
+            });
       }
     }
     double end = lowFirst && !truth.isEmpty() ? high - truth.get(truth.size() - 1).range() : high;

@@ -13,8 +13,12 @@ import java.util.Optional;
  * @param speedLossPercent how much slower the last lifting was than the fastest, %
  * @param findings what was not as asked, in words, with the repetitions it was so in
  */
-public record WatchedSet(List<Repetition> repetitions, Asked asked, double speedLossPercent, List<Deviation> findings) {
-  /** Of the longest of the first repetitions (common practice: the first ones set the mark; the shares are judgement). */
+public record WatchedSet(
+    List<Repetition> repetitions, Asked asked, double speedLossPercent, List<Deviation> findings) {
+  /**
+   * Of the longest of the first repetitions (common practice: the first ones set the mark; the
+   * shares are judgement).
+   */
   private static final double SHORT = 0.85;
 
   private static final int FIRST = 3;
@@ -47,7 +51,8 @@ public record WatchedSet(List<Repetition> repetitions, Asked asked, double speed
   /**
    * What is asked of each repetition.
    *
-   * @param loweringS and lowS: time of the lowering, and of standing still at the long end; 0 where nothing is asked
+   * @param loweringS and lowS: time of the lowering, and of standing still at the long end; 0 where
+   *     nothing is asked
    * @param wholeRange whether all of them are to go as far as the first ones
    */
   public record Asked(double loweringS, double lowS, boolean wholeRange) {
@@ -63,7 +68,9 @@ public record WatchedSet(List<Repetition> repetitions, Asked asked, double speed
     }
   }
 
-  /** @param repetitions numbers of the repetitions, from 1 */
+  /**
+   * @param repetitions numbers of the repetitions, from 1
+   */
   public record Deviation(Kind kind, List<Integer> repetitions, String words) {}
 
   public WatchedSet {
@@ -90,26 +97,63 @@ public record WatchedSet(List<Repetition> repetitions, Asked asked, double speed
     }
     List<Deviation> findings = new ArrayList<>();
     if (!shortOnes.isEmpty()) {
-      findings.add(new Deviation(Kind.SHORT_RANGE, shortOnes, String.format(Locale.ROOT, "Less than %.0f %% of the first ones' range in %s.", 100 * SHORT, numbers(shortOnes))));
+      findings.add(
+          new Deviation(
+              Kind.SHORT_RANGE,
+              shortOnes,
+              String.format(
+                  Locale.ROOT,
+                  "Less than %.0f %% of the first ones' range in %s.",
+                  100 * SHORT,
+                  numbers(shortOnes))));
     }
     if (!dropped.isEmpty()) {
-      findings.add(new Deviation(Kind.DROPPED_LOWERING, dropped, String.format(Locale.ROOT, "Lowered in less than %.1f s, %s are asked, in %s.", DROPPED * asked.loweringS(), seconds(asked.loweringS()), numbers(dropped))));
+      findings.add(
+          new Deviation(
+              Kind.DROPPED_LOWERING,
+              dropped,
+              String.format(
+                  Locale.ROOT,
+                  "Lowered in less than %.1f s, %s are asked, in %s.",
+                  DROPPED * asked.loweringS(),
+                  seconds(asked.loweringS()),
+                  numbers(dropped))));
     }
     if (!missed.isEmpty()) {
-      findings.add(new Deviation(Kind.MISSED_PAUSE, missed, String.format(Locale.ROOT, "Still at the long end for less than %.1f s, %s are asked, in %s.", PAUSED * asked.lowS(), seconds(asked.lowS()), numbers(missed))));
+      findings.add(
+          new Deviation(
+              Kind.MISSED_PAUSE,
+              missed,
+              String.format(
+                  Locale.ROOT,
+                  "Still at the long end for less than %.1f s, %s are asked, in %s.",
+                  PAUSED * asked.lowS(),
+                  seconds(asked.lowS()),
+                  numbers(missed))));
     }
     return new WatchedSet(repetitions, asked, speedLoss(repetitions), findings);
   }
 
-  /** Whether the range was kept in every repetition; empty without one, or where it was not to be. */
+  /**
+   * Whether the range was kept in every repetition; empty without one, or where it was not to be.
+   */
   public Optional<Boolean> rangeKept() {
-    return repetitions.isEmpty() || !asked.wholeRange() ? Optional.empty() : Optional.of(findings.stream().noneMatch(f -> f.kind() == Kind.SHORT_RANGE));
+    return repetitions.isEmpty() || !asked.wholeRange()
+        ? Optional.empty()
+        : Optional.of(findings.stream().noneMatch(f -> f.kind() == Kind.SHORT_RANGE));
   }
 
-  /** Whether lowering and pause were as asked in every repetition that could be timed; empty where there is none, or nothing was asked of them. */
+  /**
+   * Whether lowering and pause were as asked in every repetition that could be timed; empty where
+   * there is none, or nothing was asked of them.
+   */
   public Optional<Boolean> tempoKept() {
-    boolean seen = asked.loweringS() > 0 && repetitions.stream().anyMatch(r -> r.loweringS() > 0) || asked.lowS() >= ASKED_PAUSE_S && repetitions.stream().anyMatch(r -> !r.dropout());
-    return seen ? Optional.of(findings.stream().noneMatch(f -> f.kind() != Kind.SHORT_RANGE)) : Optional.empty();
+    boolean seen =
+        asked.loweringS() > 0 && repetitions.stream().anyMatch(r -> r.loweringS() > 0)
+            || asked.lowS() >= ASKED_PAUSE_S && repetitions.stream().anyMatch(r -> !r.dropout());
+    return seen
+        ? Optional.of(findings.stream().noneMatch(f -> f.kind() != Kind.SHORT_RANGE))
+        : Optional.empty();
   }
 
   private static double speedLoss(List<Repetition> repetitions) {
@@ -122,10 +166,13 @@ public record WatchedSet(List<Repetition> repetitions, Asked asked, double speed
   }
 
   private static String seconds(double s) {
-    return s == Math.rint(s) ? String.format(Locale.ROOT, "%.0f s", s) : String.format(Locale.ROOT, "%.1f s", s);
+    return s == Math.rint(s)
+        ? String.format(Locale.ROOT, "%.0f s", s)
+        : String.format(Locale.ROOT, "%.1f s", s);
   }
 
   private static String numbers(List<Integer> of) {
-    return (of.size() == 1 ? "repetition " : "repetitions ") + String.join(", ", of.stream().map(String::valueOf).toList());
+    return (of.size() == 1 ? "repetition " : "repetitions ")
+        + String.join(", ", of.stream().map(String::valueOf).toList());
   }
 }

@@ -25,7 +25,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class MeasurementTest {
   private static final LocalDate DAY = LocalDate.of(2026, 11, 1);
-  private static final Intake USUAL = new Intake(1.75, 75, Sex.MALE, Intake.Thigh.USUAL, Intake.Ankle.USUAL);
+  private static final Intake USUAL =
+      new Intake(1.75, 75, Sex.MALE, Intake.Thigh.USUAL, Intake.Ankle.USUAL);
 
   private static Measurement reading(MeasurementKind kind, Side side, double value) {
     return new Measurement(kind, side, value, DAY);
@@ -33,19 +34,31 @@ class MeasurementTest {
 
   @Test
   void aThighOf82CentimetresFor165IsNotBelieved() {
-    assertThatThrownBy(() -> MeasurementKind.THIGH.check(0.62, 1.65)).isInstanceOf(InvalidInput.class).hasMessageContaining("not believable for a stature of 165 cm: 34 to 47 cm");
-    assertThatThrownBy(() -> MeasurementKind.THIGH.check(0.82, 1.65)).hasMessageContaining("0.25 to 0.65 m");
+    assertThatThrownBy(() -> MeasurementKind.THIGH.check(0.62, 1.65))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("not believable for a stature of 165 cm: 34 to 47 cm");
+    assertThatThrownBy(() -> MeasurementKind.THIGH.check(0.82, 1.65))
+        .hasMessageContaining("0.25 to 0.65 m");
     assertThat(MeasurementKind.THIGH.check(0.44, 1.65)).isEqualTo(0.44);
-    assertThatThrownBy(() -> reading(MeasurementKind.THIGH, Side.NONE, 0.4)).hasMessageContaining("LEFT or RIGHT");
-    assertThatThrownBy(() -> reading(MeasurementKind.MASS, Side.LEFT, 70)).hasMessageContaining("has no side");
+    assertThatThrownBy(() -> reading(MeasurementKind.THIGH, Side.NONE, 0.4))
+        .hasMessageContaining("LEFT or RIGHT");
+    assertThatThrownBy(() -> reading(MeasurementKind.MASS, Side.LEFT, 70))
+        .hasMessageContaining("has no side");
   }
 
   @Test
   void whatIsMeasuredReplacesTheEstimateAndIsMarkedTheStatureStays() {
     Body estimate = USUAL.body();
-    BodyEstimate measured = BodyEstimate.of(USUAL, new Readings(List.of(reading(MeasurementKind.THIGH, Side.LEFT, 0.455), reading(MeasurementKind.THIGH, Side.RIGHT, 0.445))));
+    BodyEstimate measured =
+        BodyEstimate.of(
+            USUAL,
+            new Readings(
+                List.of(
+                    reading(MeasurementKind.THIGH, Side.LEFT, 0.455),
+                    reading(MeasurementKind.THIGH, Side.RIGHT, 0.445))));
     assertThat(measured.body().thighM()).isCloseTo(0.45, within(1e-12));
-    assertThat(measured.body().thighM() + measured.body().shankM() + measured.body().trunkM()).isCloseTo(estimate.thighM() + estimate.shankM() + estimate.trunkM(), within(1e-12));
+    assertThat(measured.body().thighM() + measured.body().shankM() + measured.body().trunkM())
+        .isCloseTo(estimate.thighM() + estimate.shankM() + estimate.trunkM(), within(1e-12));
     assertThat(measured.measured()).containsExactly(MeasurementKind.THIGH);
     assertThat(BodyEstimate.of(USUAL, Readings.none()).body()).isEqualTo(estimate);
   }
@@ -61,28 +74,44 @@ class MeasurementTest {
                 reading(MeasurementKind.THIGH, Side.LEFT, 0.434)));
     assertThat(r.value(MeasurementKind.THIGH).getAsDouble()).isCloseTo(0.43333, within(1e-4));
     // by hand: deviations -3.33, 2.67, 0.67 mm; sum of squares 18.67 mm2 over 2
-    assertThat(r.repeatError(MeasurementKind.THIGH).getAsDouble()).isCloseTo(0.003055, within(1e-5));
+    assertThat(r.repeatError(MeasurementKind.THIGH).getAsDouble())
+        .isCloseTo(0.003055, within(1e-5));
     assertThat(r.repeatError(MeasurementKind.MASS)).isEmpty();
   }
 
   @Test
   void theStifferAnkleStopsBoth() {
-    BodyEstimate e = BodyEstimate.of(USUAL, new Readings(List.of(reading(MeasurementKind.KNEE_TO_WALL, Side.LEFT, 0.12), reading(MeasurementKind.KNEE_TO_WALL, Side.RIGHT, 0.06))));
+    BodyEstimate e =
+        BodyEstimate.of(
+            USUAL,
+            new Readings(
+                List.of(
+                    reading(MeasurementKind.KNEE_TO_WALL, Side.LEFT, 0.12),
+                    reading(MeasurementKind.KNEE_TO_WALL, Side.RIGHT, 0.06))));
     Body b = e.body();
-    assertThat(b.dorsiflexionLimitRad()).isEqualTo(BodyEstimate.dorsiflexion(0.06, b.shankM(), b.footM()));
+    assertThat(b.dorsiflexionLimitRad())
+        .isEqualTo(BodyEstimate.dorsiflexion(0.06, b.shankM(), b.footM()));
   }
 
   @Test
   void aReadingBeyondWhatTheModelTakesIsSaid() {
-    BodyEstimate far = BodyEstimate.of(USUAL, new Readings(List.of(reading(MeasurementKind.KNEE_TO_WALL, Side.LEFT, 0.25))));
+    BodyEstimate far =
+        BodyEstimate.of(
+            USUAL, new Readings(List.of(reading(MeasurementKind.KNEE_TO_WALL, Side.LEFT, 0.25))));
     assertThat(Math.toDegrees(far.body().dorsiflexionLimitRad())).isCloseTo(60, within(1e-9));
     assertThat(far.notes()).singleElement().asString().contains("60° is used");
-    assertThat(BodyEstimate.of(USUAL, new Readings(List.of(reading(MeasurementKind.KNEE_TO_WALL, Side.LEFT, 0.10)))).notes()).isEmpty();
+    assertThat(
+            BodyEstimate.of(
+                    USUAL,
+                    new Readings(List.of(reading(MeasurementKind.KNEE_TO_WALL, Side.LEFT, 0.10))))
+                .notes())
+        .isEmpty();
   }
 
   /**
-   * Against geometry done another way (a triangle by coordinates), and against the field's rule that 10 cm is about 36 degrees (Bennell et al. 1998, from memory). The rule's 3.6 degrees a centimetre is not a slope: by geometry a centimetre
-   * is worth between 1.5 and 2 degrees.
+   * Against geometry done another way (a triangle by coordinates), and against the field's rule
+   * that 10 cm is about 36 degrees (Bennell et al. 1998, from memory). The rule's 3.6 degrees a
+   * centimetre is not a slope: by geometry a centimetre is worth between 1.5 and 2 degrees.
    */
   @ParameterizedTest
   @CsvSource({"0.04", "0.10", "0.14"})
@@ -97,28 +126,57 @@ class MeasurementTest {
     assertThat(slope).isBetween(1.4, 2.2);
   }
 
-  private static List<MeasuringValue> measuring(BodyEstimate estimate, Set<String> equipment, Aim aim) {
-    Brief brief = new Brief(estimate.body(), Cautions.none(), Profile.unknown(), Place.generic(equipment), aim, School.STRETCH, Optional.empty());
-    return MeasuringValue.of(estimate, brief, Orders.evaluate(brief.limitedBody(), brief.place(), brief.school()));
+  private static List<MeasuringValue> measuring(
+      BodyEstimate estimate, Set<String> equipment, Aim aim) {
+    Brief brief =
+        new Brief(
+            estimate.body(),
+            Cautions.none(),
+            Profile.unknown(),
+            Place.generic(equipment),
+            aim,
+            School.STRETCH,
+            Optional.empty());
+    return MeasuringValue.of(
+        estimate, brief, Orders.evaluate(brief.limitedBody(), brief.place(), brief.school()));
   }
 
   @Test
   void aMissingMeasurementSaysWhatItWouldSettleAndAMadeOneIsNotAskedAgain() {
-    Set<String> everything = Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
+    Set<String> everything =
+        Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
     Aim aim = new Aim(Map.of("VL", 2, "GMAXM", 2), Set.of());
     List<MeasuringValue> open = measuring(BodyEstimate.of(USUAL, Readings.none()), everything, aim);
-    assertThat(open).isNotEmpty().isSortedAccordingTo((a, b) -> Integer.compare(b.affected(), a.affected()));
+    assertThat(open)
+        .isNotEmpty()
+        .isSortedAccordingTo((a, b) -> Integer.compare(b.affected(), a.affected()));
     assertThat(open.get(0).sentence()).contains("of the first 10 change their place");
-    Readings ankle = new Readings(List.of(reading(MeasurementKind.KNEE_TO_WALL, Side.LEFT, 0.1), reading(MeasurementKind.HIP_FLEXION, Side.LEFT, 120)));
-    assertThat(measuring(BodyEstimate.of(USUAL, ankle), everything, aim)).extracting(MeasuringValue::kind).doesNotContain(MeasurementKind.KNEE_TO_WALL, MeasurementKind.HIP_FLEXION);
+    Readings ankle =
+        new Readings(
+            List.of(
+                reading(MeasurementKind.KNEE_TO_WALL, Side.LEFT, 0.1),
+                reading(MeasurementKind.HIP_FLEXION, Side.LEFT, 120)));
+    assertThat(measuring(BodyEstimate.of(USUAL, ankle), everything, aim))
+        .extracting(MeasuringValue::kind)
+        .doesNotContain(MeasurementKind.KNEE_TO_WALL, MeasurementKind.HIP_FLEXION);
   }
 
   @ParameterizedTest
-  @CsvSource({"KNEE_TO_WALL, 0.0, HIP_FLEXION, 72", "HIP_FLEXION, 148, KNEE_FLEXION, 140", "KNEE_TO_WALL, 0.0, KNEE_FLEXION, 140"})
-  void aBodyAtTheEdgeOfWhatIsAllowedIsStillToldWhatToMeasure(MeasurementKind one, double oneValue, MeasurementKind other, double otherValue) {
-    Set<String> everything = Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
+  @CsvSource({
+    "KNEE_TO_WALL, 0.0, HIP_FLEXION, 72",
+    "HIP_FLEXION, 148, KNEE_FLEXION, 140",
+    "KNEE_TO_WALL, 0.0, KNEE_FLEXION, 140"
+  })
+  void aBodyAtTheEdgeOfWhatIsAllowedIsStillToldWhatToMeasure(
+      MeasurementKind one, double oneValue, MeasurementKind other, double otherValue) {
+    Set<String> everything =
+        Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
     Aim aim = new Aim(Map.of("VL", 2, "GMAXM", 2), Set.of());
-    BodyEstimate edge = BodyEstimate.of(USUAL, new Readings(List.of(reading(one, Side.LEFT, oneValue), reading(other, Side.LEFT, otherValue))));
+    BodyEstimate edge =
+        BodyEstimate.of(
+            USUAL,
+            new Readings(
+                List.of(reading(one, Side.LEFT, oneValue), reading(other, Side.LEFT, otherValue))));
     List<MeasuringValue> open = measuring(edge, everything, aim);
     assertThat(open).extracting(MeasuringValue::kind).isNotEmpty().doesNotContain(one, other);
   }

@@ -16,7 +16,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class CatalogueTest {
   @ParameterizedTest
-  @CsvSource({"the 45,leg-press", "RDL,romanian-deadlift", "squat,back-squat", "prone curl,lying-leg-curl", "bent-knee calf raise,seated-calf-raise"})
+  @CsvSource({
+    "the 45,leg-press",
+    "RDL,romanian-deadlift",
+    "squat,back-squat",
+    "prone curl,lying-leg-curl",
+    "bent-knee calf raise,seated-calf-raise"
+  })
   void exercisesCarryTheGymsNicknames(String nickname, String exercise) {
     assertThat(Catalogue.standard().exercise(exercise).alsoCalled()).contains(nickname);
   }
@@ -32,13 +38,16 @@ class CatalogueTest {
         assertThat(Regions.standard().all()).anyMatch(r -> r.group().equals(x.group()));
       }
     }
-    assertThatThrownBy(() -> Catalogue.standard().candidate("none/such")).isInstanceOf(InvalidInput.class);
+    assertThatThrownBy(() -> Catalogue.standard().candidate("none/such"))
+        .isInstanceOf(InvalidInput.class);
   }
 
   @Test
   void regionsCoverOnlyMusclesThatExistAndEachMuscleHasItsSource() {
     assertThat(Regions.standard().all()).hasSize(23);
-    Muscles.standard().all().forEach(m -> assertThat(m.source()).as(m.id()).contains("from memory"));
+    Muscles.standard()
+        .all()
+        .forEach(m -> assertThat(m.source()).as(m.id()).contains("from memory"));
   }
 
   @Test
@@ -47,14 +56,17 @@ class CatalogueTest {
     Body longThigh = new Intake(1.75, 75, Sex.MALE, Intake.Thigh.LONG, Intake.Ankle.USUAL).body();
     assertThat(longThigh.thighM()).isGreaterThan(usual.thighM());
     assertThat(longThigh.thighM() + longThigh.trunkM()).isEqualTo(usual.thighM() + usual.trunkM());
-    assertThatThrownBy(() -> new Intake(175, 75, Sex.MALE, Intake.Thigh.USUAL, Intake.Ankle.USUAL)).hasMessageContaining("1.3 to 2.2 m");
-    assertThatThrownBy(() -> usual.withLengths(0.82, usual.shankM(), usual.trunkM())).hasMessageContaining("thighM");
+    assertThatThrownBy(() -> new Intake(175, 75, Sex.MALE, Intake.Thigh.USUAL, Intake.Ankle.USUAL))
+        .hasMessageContaining("1.3 to 2.2 m");
+    assertThatThrownBy(() -> usual.withLengths(0.82, usual.shankM(), usual.trunkM()))
+        .hasMessageContaining("thighM");
   }
 
   @Test
   void setsAreCheckedWhole() {
     assertThat(new PerformedSet(0, 12, 0.5).loadKg()).isZero();
-    assertThatThrownBy(() -> new PerformedSet(-1, 0, 11)).isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).hasSize(3));
+    assertThatThrownBy(() -> new PerformedSet(-1, 0, 11))
+        .isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).hasSize(3));
     assertThatThrownBy(() -> new PerformedSet(50, 8, Double.NaN)).hasMessageContaining("reserve");
   }
 }

@@ -32,26 +32,49 @@ class TapelessStartTest {
     return Catalogue.standard().candidate(id);
   }
 
-  /** Trade (common practice): toes at eleven and one o'clock is a turn-out of 30 degrees. By hand: one and three quarters of a foot of 27 cm are 47 cm. */
+  /**
+   * Trade (common practice): toes at eleven and one o'clock is a turn-out of 30 degrees. By hand:
+   * one and three quarters of a foot of 27 cm are 47 cm.
+   */
   @Test
   void aJumpAndLandBecomesCentimetresAndDegrees() {
     Body body = MAN.withFoot(0.27);
-    TapelessStart.Found f = TapelessStart.JUMP_AND_LAND.found(body, PLACE, Optional.of(candidate("back-squat/high-bar")), Map.of("footLengths", 1.75, "minutes", 5.0));
+    TapelessStart.Found f =
+        TapelessStart.JUMP_AND_LAND.found(
+            body,
+            PLACE,
+            Optional.of(candidate("back-squat/high-bar")),
+            Map.of("footLengths", 1.75, "minutes", 5.0));
     assertThat(f.setup().get("stance")).isCloseTo(0.4725, within(1e-9));
     assertThat(f.setup().get("toeOut")).isEqualTo(30);
     assertThat(f.sentence()).isEqualTo("Ankles 47 cm apart, toes 30° out.");
   }
 
-  /** As low as the heels stay down: a step lower and the heels would lift; a stiffer ankle stands higher. */
+  /**
+   * As low as the heels stay down: a step lower and the heels would lift; a stiffer ankle stands
+   * higher.
+   */
   @ParameterizedTest
   @ValueSource(doubles = {26, 32, 38})
   void theLowestFeetAreThoseWhoseHeelsJustStayDown(double ankle) {
     Body body = MAN.withDorsiflexionLimit(Math.toRadians(ankle));
     Candidate low = candidate("leg-press/low");
-    double height = TapelessStart.HEELS_STAY_DOWN.found(body, PLACE, Optional.of(low), Map.of()).setup().get("footHeight");
+    double height =
+        TapelessStart.HEELS_STAY_DOWN
+            .found(body, PLACE, Optional.of(low), Map.of())
+            .setup()
+            .get("footHeight");
     assertThat(dorsiflexion(height)).isLessThanOrEqualTo(ankle + 1e-6);
     assertThat(dorsiflexion(height - 0.02)).isGreaterThan(ankle);
-    double stiffer = TapelessStart.HEELS_STAY_DOWN.found(body.withDorsiflexionLimit(Math.toRadians(ankle - 6)), PLACE, Optional.of(low), Map.of()).setup().get("footHeight");
+    double stiffer =
+        TapelessStart.HEELS_STAY_DOWN
+            .found(
+                body.withDorsiflexionLimit(Math.toRadians(ankle - 6)),
+                PLACE,
+                Optional.of(low),
+                Map.of())
+            .setup()
+            .get("footHeight");
     assertThat(stiffer).isGreaterThan(height);
   }
 
@@ -61,17 +84,31 @@ class TapelessStartTest {
     Map<String, Double> values = new LinkedHashMap<>(low.usual().values());
     values.put("footHeight", height);
     var family = Catalogue.standard().exerciseOf(low).family();
-    Posture p = (Posture) family.posture(MAN.withDorsiflexionLimit(Math.toRadians(60)), Setup.of(family.parameters(), values), 1, 100);
+    Posture p =
+        (Posture)
+            family.posture(
+                MAN.withDorsiflexionLimit(Math.toRadians(60)),
+                Setup.of(family.parameters(), values),
+                1,
+                100);
     return Math.toDegrees(p.angle(Coordinate.ANKLE_DORSIFLEXION));
   }
 
   @Test
   void aShortPlateEndsTheSearchBeforeTheAnkleDoes() {
     Place small = Place.generic(Set.of("leg-press")).with("leg-press", "plateLow", 0.2);
-    assertThat(TapelessStart.HEELS_STAY_DOWN.found(MAN, small, Optional.of(candidate("leg-press/low")), Map.of()).setup().get("footHeight")).isGreaterThanOrEqualTo(0.2 - 1e-9);
+    assertThat(
+            TapelessStart.HEELS_STAY_DOWN
+                .found(MAN, small, Optional.of(candidate("leg-press/low")), Map.of())
+                .setup()
+                .get("footHeight"))
+        .isGreaterThanOrEqualTo(0.2 - 1e-9);
   }
 
-  /** By the triangle of straight leg, bench and floor; a higher bench brings the heel nearer, a longer leg further. */
+  /**
+   * By the triangle of straight leg, bench and floor; a higher bench brings the heel nearer, a
+   * longer leg further.
+   */
   @Test
   void theReachedHeelFollowsTheStraightLeg() {
     double stride = TapelessStart.strideM(MAN, 0.43);
@@ -80,43 +117,118 @@ class TapelessStartTest {
     assertThat(Math.hypot(across, down)).isCloseTo(MAN.thighM() + MAN.shankM(), within(1e-9));
     assertThat(stride).as("within what coaches set up").isBetween(0.4, 0.8);
     assertThat(TapelessStart.strideM(MAN, 0.55)).isLessThan(stride);
-    assertThat(TapelessStart.strideM(MAN.withLengths(MAN.thighM() + 0.03, MAN.shankM(), MAN.trunkM()), 0.43)).isGreaterThan(stride);
-    assertThat(TapelessStart.SIT_AND_REACH.found(MAN, PLACE, Optional.empty(), Map.of("benchHeight", 43.0)).setup()).as("without an exercise, words").isEmpty();
-    Map<String, Double> found = TapelessStart.SIT_AND_REACH.found(MAN, PLACE, Optional.of(candidate("rear-raised-split-squat/upright")), Map.of("benchHeight", 43.0)).setup();
+    assertThat(
+            TapelessStart.strideM(
+                MAN.withLengths(MAN.thighM() + 0.03, MAN.shankM(), MAN.trunkM()), 0.43))
+        .isGreaterThan(stride);
+    assertThat(
+            TapelessStart.SIT_AND_REACH
+                .found(MAN, PLACE, Optional.empty(), Map.of("benchHeight", 43.0))
+                .setup())
+        .as("without an exercise, words")
+        .isEmpty();
+    Map<String, Double> found =
+        TapelessStart.SIT_AND_REACH
+            .found(
+                MAN,
+                PLACE,
+                Optional.of(candidate("rear-raised-split-squat/upright")),
+                Map.of("benchHeight", 43.0))
+            .setup();
     assertThat(found.get("rearHeight")).isEqualTo(0.43);
-    assertThat(found.get("stride")).isCloseTo(across - 0.10, within(1e-9)).isCloseTo(candidate("rear-raised-split-squat/upright").usual().get(Catalogue.standard().exercise("rear-raised-split-squat").family().parameters().stream().filter(p -> p.id().equals("stride")).findFirst().orElseThrow()), within(0.12));
+    assertThat(found.get("stride"))
+        .isCloseTo(across - 0.10, within(1e-9))
+        .isCloseTo(
+            candidate("rear-raised-split-squat/upright")
+                .usual()
+                .get(
+                    Catalogue.standard()
+                        .exercise("rear-raised-split-squat")
+                        .family()
+                        .parameters()
+                        .stream()
+                        .filter(p -> p.id().equals("stride"))
+                        .findFirst()
+                        .orElseThrow()),
+            within(0.12));
   }
 
   @Test
   void eachExerciseOffersWhatSuitsItAndBadAnswersAreNamed() {
-    assertThat(TapelessStart.of(candidate("back-squat/high-bar"))).containsExactly(TapelessStart.JUMP_AND_LAND);
-    assertThat(TapelessStart.of(candidate("leg-press/low"))).containsExactly(TapelessStart.HEELS_STAY_DOWN);
+    assertThat(TapelessStart.of(candidate("back-squat/high-bar")))
+        .containsExactly(TapelessStart.JUMP_AND_LAND);
+    assertThat(TapelessStart.of(candidate("leg-press/low")))
+        .containsExactly(TapelessStart.HEELS_STAY_DOWN);
     assertThat(TapelessStart.of(candidate("seated-leg-curl/usual"))).isEmpty();
-    assertThat(TapelessStart.of(candidate("rear-raised-split-squat/lean"))).containsExactly(TapelessStart.SIT_AND_REACH);
-    assertThat(TapelessStart.of(candidate("split-squat/upright"))).as("the rear foot stands on the floor").isEmpty();
-    assertThatThrownBy(() -> TapelessStart.JUMP_AND_LAND.found(MAN, PLACE, Optional.of(candidate("back-squat/high-bar")), Map.of("footLengths", 9.0)))
-        .isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).extracting(InvalidInput.Fault::field).containsExactly("answers.footLengths", "answers.minutes"));
-    assertThatThrownBy(() -> TapelessStart.JUMP_AND_LAND.found(MAN, PLACE, Optional.of(candidate("back-squat/high-bar")), Map.of("footLengths", 4.0, "minutes", 3.0))).isInstanceOf(InvalidInput.class).hasMessageContaining("setup.stance");
-    assertThatThrownBy(() -> TapelessStart.HEELS_STAY_DOWN.found(MAN, PLACE, Optional.of(candidate("back-squat/high-bar")), Map.of())).isInstanceOf(InvalidInput.class).hasMessageContaining("candidateId");
+    assertThat(TapelessStart.of(candidate("rear-raised-split-squat/lean")))
+        .containsExactly(TapelessStart.SIT_AND_REACH);
+    assertThat(TapelessStart.of(candidate("split-squat/upright")))
+        .as("the rear foot stands on the floor")
+        .isEmpty();
+    assertThatThrownBy(
+            () ->
+                TapelessStart.JUMP_AND_LAND.found(
+                    MAN,
+                    PLACE,
+                    Optional.of(candidate("back-squat/high-bar")),
+                    Map.of("footLengths", 9.0)))
+        .isInstanceOfSatisfying(
+            InvalidInput.class,
+            e ->
+                assertThat(e.faults())
+                    .extracting(InvalidInput.Fault::field)
+                    .containsExactly("answers.footLengths", "answers.minutes"));
+    assertThatThrownBy(
+            () ->
+                TapelessStart.JUMP_AND_LAND.found(
+                    MAN,
+                    PLACE,
+                    Optional.of(candidate("back-squat/high-bar")),
+                    Map.of("footLengths", 4.0, "minutes", 3.0)))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("setup.stance");
+    assertThatThrownBy(
+            () ->
+                TapelessStart.HEELS_STAY_DOWN.found(
+                    MAN, PLACE, Optional.of(candidate("back-squat/high-bar")), Map.of()))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("candidateId");
   }
 
-  /** Trade (common practice): a plate of about 4 cm for an improvised standing calf raise; 15 cm between the feet on the press. */
+  /**
+   * Trade (common practice): a plate of about 4 cm for an improvised standing calf raise; 15 cm
+   * between the feet on the press.
+   */
   @Test
   void anImprovisationHasItsCentimetresAndItsSafetyPoints() {
-    List<Improvisation> calf = Improvisation.instead(List.of("standing-calf"), Set.of("fixed-track", "leg-press"), MAN, Cautions.none());
-    assertThat(calf).extracting(Improvisation::title).containsExactly("Calf raise under the fixed-track bar, on a plate", "Calf raise on the leg press");
+    List<Improvisation> calf =
+        Improvisation.instead(
+            List.of("standing-calf"), Set.of("fixed-track", "leg-press"), MAN, Cautions.none());
+    assertThat(calf)
+        .extracting(Improvisation::title)
+        .containsExactly(
+            "Calf raise under the fixed-track bar, on a plate", "Calf raise on the leg press");
     double shoulder = 100 * (MAN.ankleHeightM() + MAN.shankM() + MAN.thighM() + MAN.trunkM());
     assertThat(calf.get(0).setUp().get(0)).contains("4 cm");
-    assertThat(calf.get(0).setUp().get(1)).contains(String.format(java.util.Locale.ROOT, "%.0f cm from the floor", shoulder - 2));
+    assertThat(calf.get(0).setUp().get(1))
+        .contains(String.format(java.util.Locale.ROOT, "%.0f cm from the floor", shoulder - 2));
     assertThat(calf.get(1).setUp().get(0)).contains("15 cm");
     assertThat(calf).allSatisfy(i -> assertThat(i.safety()).isNotEmpty());
-    assertThat(Improvisation.all()).allSatisfy(i -> assertThat(i.setUp()).isNotEmpty()).allSatisfy(i -> assertThat(i.safety()).isNotEmpty());
+    assertThat(Improvisation.all())
+        .allSatisfy(i -> assertThat(i.setUp()).isNotEmpty())
+        .allSatisfy(i -> assertThat(i.safety()).isNotEmpty());
   }
 
   @Test
   void anImprovisationNeedsWhatItNeedsAndSparesSoreJoints() {
-    assertThat(Improvisation.instead(List.of("standing-calf"), Set.of("barbell"), MAN, Cautions.none())).isEmpty();
+    assertThat(
+            Improvisation.instead(
+                List.of("standing-calf"), Set.of("barbell"), MAN, Cautions.none()))
+        .isEmpty();
     Cautions ankle = new Cautions(List.of(Soreness.leaveOut(PainFlag.ANKLE)), List.of(), List.of());
-    assertThat(Improvisation.instead(List.of("standing-calf"), Set.of("fixed-track", "leg-press"), MAN, ankle)).isEmpty();
+    assertThat(
+            Improvisation.instead(
+                List.of("standing-calf"), Set.of("fixed-track", "leg-press"), MAN, ankle))
+        .isEmpty();
   }
 }

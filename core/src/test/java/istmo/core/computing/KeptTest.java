@@ -21,13 +21,24 @@ class KeptTest {
 
   @Test
   @Timeout(60)
-  void many_results_at_once_in_a_small_cache_whose_computations_use_the_workers_all_come() throws Exception {
+  void many_results_at_once_in_a_small_cache_whose_computations_use_the_workers_all_come()
+      throws Exception {
     Kept<Integer, Integer> inner = Kept.atMost(5);
     Kept<Integer, Integer> outer = Kept.atMost(5);
     List<Integer> found =
         inParallel(
             400,
-            n -> outer.get(n, k -> inner.get(k % 200, j -> Workers.map(IntStream.range(0, 50).boxed().toList(), i -> i + j).stream().mapToInt(i -> i).sum())));
+            n ->
+                outer.get(
+                    n,
+                    k ->
+                        inner.get(
+                            k % 200,
+                            j ->
+                                Workers.map(IntStream.range(0, 50).boxed().toList(), i -> i + j)
+                                    .stream()
+                                    .mapToInt(i -> i)
+                                    .sum())));
     for (int n = 0; n < 400; n++) {
       assertThat(found.get(n)).isEqualTo(49 * 50 / 2 + 50 * (n % 200));
     }
@@ -35,7 +46,8 @@ class KeptTest {
 
   @Test
   @Timeout(60)
-  void a_worker_computes_for_itself_what_another_thread_is_computing_with_the_help_of_the_workers() throws Exception {
+  void a_worker_computes_for_itself_what_another_thread_is_computing_with_the_help_of_the_workers()
+      throws Exception {
     Kept<String, Integer> shared = Kept.atMost(10);
     CountDownLatch begun = new CountDownLatch(1);
     CountDownLatch asked = new CountDownLatch(1);
@@ -52,7 +64,10 @@ class KeptTest {
                         return Workers.map(List.of(1, 2, 3), i -> i).size();
                       }));
       await(begun);
-      List<Integer> inside = Workers.map(IntStream.range(0, 2 * Workers.count()).boxed().toList(), i -> shared.get("key", k -> -1));
+      List<Integer> inside =
+          Workers.map(
+              IntStream.range(0, 2 * Workers.count()).boxed().toList(),
+              i -> shared.get("key", k -> -1));
       asked.countDown();
       assertThat(inside).containsOnly(-1);
       assertThat(outside.get(30, TimeUnit.SECONDS)).isEqualTo(3);
@@ -65,7 +80,8 @@ class KeptTest {
   void one_key_is_computed_once_however_many_ask_for_it_at_once() throws Exception {
     Kept<String, Integer> kept = Kept.atMost(10);
     AtomicInteger computed = new AtomicInteger();
-    List<Integer> found = inParallel(CALLERS, n -> kept.get("same", k -> computed.incrementAndGet()));
+    List<Integer> found =
+        inParallel(CALLERS, n -> kept.get("same", k -> computed.incrementAndGet()));
     assertThat(found).containsOnly(1);
     assertThat(computed).hasValue(1);
   }
@@ -73,7 +89,9 @@ class KeptTest {
   @Test
   void what_failed_is_not_kept_and_its_exception_is_the_callers() {
     Kept<String, Integer> kept = Kept.atMost(10);
-    assertThatThrownBy(() -> kept.get("a", k -> failing("first"))).isInstanceOf(IllegalArgumentException.class).hasMessage("first");
+    assertThatThrownBy(() -> kept.get("a", k -> failing("first")))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessage("first");
     assertThat(kept.get("a", k -> 7)).isEqualTo(7);
   }
 

@@ -10,26 +10,37 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 class StageTest {
-  /** A lever drawn in cm is the lever of the moment: moment of the foot's force = force times lever, in the plane. */
+  /**
+   * A lever drawn in cm is the lever of the moment: moment of the foot's force = force times lever,
+   * in the plane.
+   */
   @Test
   void theLeverArmIsTheOneOfTheMoment() {
-    Map<String, Double> planar = Map.of("stance", 2 * Bodies.MAN.hipHalfDistanceM(), "toeOut", 0.0, "depth", 90.0);
+    Map<String, Double> planar =
+        Map.of("stance", 2 * Bodies.MAN.hipHalfDistanceM(), "toeOut", 0.0, "depth", 90.0);
     Posture p = Bodies.posture(Bodies.MAN, "squat", planar, 1, 80);
     Drawing d = Stage.side(Bodies.MAN, p, 80);
     double force = (Bodies.MAN.massKg() + 80) * Load.G / 2;
-    Drawing.Lever knee = d.levers().stream().filter(l -> l.joint().equals("knee")).findFirst().orElseThrow();
-    assertThat(knee.metres() * force).isCloseTo(force * (p.points().knee().x() - p.points().pressure().x()), within(1e-6));
-    assertThat(d.lines()).extracting(Drawing.Line::role).contains("thigh", "shank", "trunk", "foot", "force", "floor");
+    Drawing.Lever knee =
+        d.levers().stream().filter(l -> l.joint().equals("knee")).findFirst().orElseThrow();
+    assertThat(knee.metres() * force)
+        .isCloseTo(force * (p.points().knee().x() - p.points().pressure().x()), within(1e-6));
+    assertThat(d.lines())
+        .extracting(Drawing.Line::role)
+        .contains("thigh", "shank", "trunk", "foot", "force", "floor");
   }
 
   @Test
   void theFeetFromAboveStandAsWideAndAsTurnedAsTheSetUp() {
-    Posture p = Bodies.posture(Bodies.MAN, "squat", Map.of("stance", 0.5, "toeOut", 30.0, "depth", 70.0), 0, 80);
+    Posture p =
+        Bodies.posture(
+            Bodies.MAN, "squat", Map.of("stance", 0.5, "toeOut", 30.0, "depth", 70.0), 0, 80);
     Drawing plan = Stage.plan(Bodies.MAN, p);
     var pressure = plan.circles().stream().filter(c -> c.role().equals("pressure")).toList();
     assertThat(pressure).hasSize(2);
     assertThat(pressure.get(0).centre().y()).isEqualTo(-pressure.get(1).centre().y());
     // pressure lies a quarter of a foot in front of the ankle, along the turned foot
-    assertThat(pressure.get(0).centre().y()).isCloseTo(0.25 + 0.25 * Bodies.MAN.footM() * Math.sin(Math.toRadians(30)), within(1e-6));
+    assertThat(pressure.get(0).centre().y())
+        .isCloseTo(0.25 + 0.25 * Bodies.MAN.footM() * Math.sin(Math.toRadians(30)), within(1e-6));
   }
 }

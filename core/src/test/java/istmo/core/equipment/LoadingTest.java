@@ -18,29 +18,48 @@ class LoadingTest {
   private static final Set<String> BAR = Set.of("barbell", "rack");
 
   private static Place place(Map<Double, Integer> plates) {
-    return new Place(Set.of("barbell", "rack", "leg-press", "dumbbells", "seated-curl"), Map.of(), new Plates(plates));
+    return new Place(
+        Set.of("barbell", "rack", "leg-press", "dumbbells", "seated-curl"),
+        Map.of(),
+        new Plates(plates));
   }
 
   @Test
   void workedExamplesOfCommonPractice() {
     Place p = place(Map.of(20.0, 4, 15.0, 1, 10.0, 2, 5.0, 2, 2.5, 2, 1.25, 1));
     assertThat(Loading.nearest(100, BAR, p).perSide()).containsExactly(20.0, 20.0);
-    assertThat(Loading.nearest(62.5, BAR, p).perSide()).as("20 kg bar and 21.25 a side").containsExactly(20.0, 1.25);
-    assertThat(Loading.nearest(97.5, BAR, p).perSide()).as("38.75 a side with the fewest plates").containsExactly(20.0, 15.0, 2.5, 1.25);
+    assertThat(Loading.nearest(62.5, BAR, p).perSide())
+        .as("20 kg bar and 21.25 a side")
+        .containsExactly(20.0, 1.25);
+    assertThat(Loading.nearest(97.5, BAR, p).perSide())
+        .as("38.75 a side with the fewest plates")
+        .containsExactly(20.0, 15.0, 2.5, 1.25);
     assertThat(Loading.notAbove(61.9, BAR, p).kg()).isEqualTo(60);
     assertThat(Loading.nearest(5, BAR, p).kg()).as("never less than the bar").isEqualTo(20);
-    assertThat(Loading.nearest(42, Set.of("leg-press"), p)).as("a sled's load is plates only").satisfies(l -> assertThat(l.kg()).isEqualTo(42.5), l -> assertThat(l.emptyKg()).isZero());
-    assertThat(Loading.nearest(33, Set.of("seated-curl"), p).kg()).as("a stack goes by its pins").isEqualTo(35);
-    assertThat(Loading.nearest(33, Set.of("box"), p).kind()).as("nothing carries a load").isEqualTo(Loading.Kind.BODY);
+    assertThat(Loading.nearest(42, Set.of("leg-press"), p))
+        .as("a sled's load is plates only")
+        .satisfies(l -> assertThat(l.kg()).isEqualTo(42.5), l -> assertThat(l.emptyKg()).isZero());
+    assertThat(Loading.nearest(33, Set.of("seated-curl"), p).kg())
+        .as("a stack goes by its pins")
+        .isEqualTo(35);
+    assertThat(Loading.nearest(33, Set.of("box"), p).kind())
+        .as("nothing carries a load")
+        .isEqualTo(Loading.Kind.BODY);
   }
 
   @Test
   void poundPlatesMakeExactLoads() {
     double lb = 0.45359237;
-    Place p = new Place(Set.of("barbell"), Map.of("barbell", Map.of("barMass", 45 * lb)), new Plates(Map.of(45 * lb, 4, 25 * lb, 1, 10 * lb, 2, 5 * lb, 1, 2.5 * lb, 1)));
+    Place p =
+        new Place(
+            Set.of("barbell"),
+            Map.of("barbell", Map.of("barMass", 45 * lb)),
+            new Plates(Map.of(45 * lb, 4, 25 * lb, 1, 10 * lb, 2, 5 * lb, 1, 2.5 * lb, 1)));
     Loading l = Loading.nearest(225 * lb, Set.of("barbell"), p);
     assertThat(l.kg() / lb).isCloseTo(225, offset(0.01));
-    assertThat(l.perSide()).hasSize(2).allSatisfy(k -> assertThat(k / lb).isCloseTo(45, offset(1e-9)));
+    assertThat(l.perSide())
+        .hasSize(2)
+        .allSatisfy(k -> assertThat(k / lb).isCloseTo(45, offset(1e-9)));
   }
 
   @Test
@@ -48,7 +67,8 @@ class LoadingTest {
     Loading l = Loading.nearest(60, BAR, Place.generic(Set.of("barbell", "rack")));
     assertThat(l.plateKind()).isEqualTo(Loading.PlateKind.USUAL);
     assertThat(l.perSide()).containsExactly(20.0);
-    assertThat(Loading.nearest(60, BAR, place(Map.of(10.0, 2))).plateKind()).isEqualTo(Loading.PlateKind.OWN);
+    assertThat(Loading.nearest(60, BAR, place(Map.of(10.0, 2))).plateKind())
+        .isEqualTo(Loading.PlateKind.OWN);
   }
 
   /** Against trying every number of every plate. */
@@ -70,16 +90,35 @@ class LoadingTest {
     for (int trial = 0; trial < 20; trial++) {
       double target = 20 + 180 * random.nextDouble();
       Loading found = Loading.nearest(target, BAR, p);
-      double best = all.stream().mapToDouble(a -> Math.abs(20 + 2 * a[0] - target)).min().orElseThrow();
-      assertThat(Math.abs(found.kg() - target)).as("seed %d, %s to %.2f", seed, pairs, target).isCloseTo(best, offset(1e-6));
-      assertThat(found.kg()).as("what is on the bar is the load").isCloseTo(20 + 2 * found.perSide().stream().mapToDouble(Double::doubleValue).sum(), offset(1e-9));
-      double fewest = all.stream().filter(a -> Math.abs(20 + 2 * a[0] - found.kg()) < 1e-6).mapToDouble(a -> a[1]).min().orElseThrow();
-      assertThat(found.perSide()).as("seed %d: fewest plates for %.2f", seed, found.kg()).hasSize((int) fewest);
-      new TreeSet<>(found.perSide()).forEach(k -> assertThat(found.perSide().stream().filter(k::equals).count()).isLessThanOrEqualTo(pairs.get(k)));
+      double best =
+          all.stream().mapToDouble(a -> Math.abs(20 + 2 * a[0] - target)).min().orElseThrow();
+      assertThat(Math.abs(found.kg() - target))
+          .as("seed %d, %s to %.2f", seed, pairs, target)
+          .isCloseTo(best, offset(1e-6));
+      assertThat(found.kg())
+          .as("what is on the bar is the load")
+          .isCloseTo(
+              20 + 2 * found.perSide().stream().mapToDouble(Double::doubleValue).sum(),
+              offset(1e-9));
+      double fewest =
+          all.stream()
+              .filter(a -> Math.abs(20 + 2 * a[0] - found.kg()) < 1e-6)
+              .mapToDouble(a -> a[1])
+              .min()
+              .orElseThrow();
+      assertThat(found.perSide())
+          .as("seed %d: fewest plates for %.2f", seed, found.kg())
+          .hasSize((int) fewest);
+      new TreeSet<>(found.perSide())
+          .forEach(
+              k ->
+                  assertThat(found.perSide().stream().filter(k::equals).count())
+                      .isLessThanOrEqualTo(pairs.get(k)));
     }
   }
 
-  private static void everything(List<Map.Entry<Double, Integer>> plates, int at, double sum, int count, List<double[]> into) {
+  private static void everything(
+      List<Map.Entry<Double, Integer>> plates, int at, double sum, int count, List<double[]> into) {
     if (at == plates.size()) {
       into.add(new double[] {sum, count});
       return;
@@ -109,7 +148,9 @@ class LoadingTest {
   void nothingToTakeOffIsSaidAsNothingToPutOn() {
     Place p = place(Map.of(20.0, 2, 5.0, 2));
     Loading heavy = Loading.nearest(60, BAR, p);
-    assertThat(heavy.addedTo(Loading.nearest(30, BAR, p))).as("the 5s would have to come off").isEmpty();
+    assertThat(heavy.addedTo(Loading.nearest(30, BAR, p)))
+        .as("the 5s would have to come off")
+        .isEmpty();
     assertThat(heavy.addedTo(Loading.nearest(20, BAR, p))).containsExactly(20.0);
   }
 

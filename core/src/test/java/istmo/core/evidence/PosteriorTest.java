@@ -18,16 +18,55 @@ class PosteriorTest {
   private static final Posterior NONE = new Posterior(STRETCH, List.of(), Assumptions.USUAL);
   private static final Posterior ALL = Posterior.of(STRETCH);
 
-  private static Finding finding(String id, String a, String b, String region, Finding.How how, Direction direction, double growthA, double growthB) {
+  private static Finding finding(
+      String id,
+      String a,
+      String b,
+      String region,
+      Finding.How how,
+      Direction direction,
+      double growthA,
+      double growthB) {
     return new Finding(
-        id, "Test 2026", how, OptionalDouble.of(10), OptionalDouble.of(20), "", "a", "b", Optional.of(Point.parse(a)), Optional.of(Point.parse(b)), List.of(region), List.of(region), "whole", "", growthA > 0 ? OptionalDouble.of(growthA) : OptionalDouble.empty(),
-        growthB > 0 ? OptionalDouble.of(growthB) : OptionalDouble.empty(), direction, "", Finding.Memory.HIGH, "", Optional.empty());
+        id,
+        "Test 2026",
+        how,
+        OptionalDouble.of(10),
+        OptionalDouble.of(20),
+        "",
+        "a",
+        "b",
+        Optional.of(Point.parse(a)),
+        Optional.of(Point.parse(b)),
+        List.of(region),
+        List.of(region),
+        "whole",
+        "",
+        growthA > 0 ? OptionalDouble.of(growthA) : OptionalDouble.empty(),
+        growthB > 0 ? OptionalDouble.of(growthB) : OptionalDouble.empty(),
+        direction,
+        "",
+        Finding.Memory.HIGH,
+        "",
+        Optional.empty());
   }
 
-  /** Two candidates, one ratio: the posterior of their difference is the precision-weighted mean of prior and finding. */
+  /**
+   * Two candidates, one ratio: the posterior of their difference is the precision-weighted mean of
+   * prior and finding.
+   */
   @Test
   void oneRatioOfTwoCandidatesIsTheClosedForm() {
-    Finding f = finding("X1", "seated-leg-curl/usual", "lying-leg-curl/usual", "BFL", Finding.How.MRI, Direction.MORE, 14, 9);
+    Finding f =
+        finding(
+            "X1",
+            "seated-leg-curl/usual",
+            "lying-leg-curl/usual",
+            "BFL",
+            Finding.How.MRI,
+            Direction.MORE,
+            14,
+            9);
     Posterior posterior = new Posterior(STRETCH, List.of(f), Assumptions.USUAL);
     Estimate before = NONE.difference(f);
     double noise = Posterior.SPREAD / Posterior.SLOPE;
@@ -35,15 +74,28 @@ class PosteriorTest {
     double v0 = before.sd() * before.sd();
     double v = 1 / (1 / v0 + 1 / (noise * noise));
     Estimate after = posterior.difference(f);
-    assertThat(after.mean()).isCloseTo(v * (before.mean() / v0 + y / (noise * noise)), within(1e-9));
+    assertThat(after.mean())
+        .isCloseTo(v * (before.mean() / v0 + y / (noise * noise)), within(1e-9));
     assertThat(after.sd()).isCloseTo(Math.sqrt(v), within(1e-9));
   }
 
-  /** One direction: the exact moments of a normal times a probit (Rasmussen and Williams 2006, equations 3.82 to 3.85); expectation propagation with one site is exact. */
+  /**
+   * One direction: the exact moments of a normal times a probit (Rasmussen and Williams 2006,
+   * equations 3.82 to 3.85); expectation propagation with one site is exact.
+   */
   @Test
   void oneDirectionOfTwoCandidatesIsTheClosedForm() {
     for (Direction direction : List.of(Direction.MORE, Direction.LESS)) {
-      Finding f = finding("X1", "seated-leg-curl/usual", "lying-leg-curl/usual", "BFL", Finding.How.MRI, direction, 0, 0);
+      Finding f =
+          finding(
+              "X1",
+              "seated-leg-curl/usual",
+              "lying-leg-curl/usual",
+              "BFL",
+              Finding.How.MRI,
+              direction,
+              0,
+              0);
       Estimate before = NONE.difference(f);
       double noise = Posterior.SPREAD / Posterior.SLOPE;
       double v = before.sd() * before.sd();
@@ -54,7 +106,9 @@ class PosteriorTest {
       double[] moments = new double[3];
       for (int k = -4000; k <= 4000; k++) {
         double x = before.mean() + 8 * before.sd() * k / 4000;
-        double w = Math.exp(-0.5 * Math.pow((x - before.mean()) / before.sd(), 2)) * Normal.probability(sign * x / noise);
+        double w =
+            Math.exp(-0.5 * Math.pow((x - before.mean()) / before.sd(), 2))
+                * Normal.probability(sign * x / noise);
         moments[0] += w;
         moments[1] += w * x;
         moments[2] += w * x * x;
@@ -62,30 +116,79 @@ class PosteriorTest {
       double mean = moments[1] / moments[0];
       Estimate after = new Posterior(STRETCH, List.of(f), Assumptions.USUAL).difference(f);
       assertThat(after.mean()).isCloseTo(mean, within(1e-5));
-      assertThat(after.sd()).isCloseTo(Math.sqrt(moments[2] / moments[0] - mean * mean), within(1e-5));
-      assertThat(after.mean()).isCloseTo(before.mean() + sign * v / scale * Normal.densityOverProbability(z), within(1e-6));
+      assertThat(after.sd())
+          .isCloseTo(Math.sqrt(moments[2] / moments[0] - mean * mean), within(1e-5));
+      assertThat(after.mean())
+          .isCloseTo(
+              before.mean() + sign * v / scale * Normal.densityOverProbability(z), within(1e-6));
     }
   }
 
   @Test
   void noDifferencePullsTowardsNothingAndActivityPullsLessThanGrowth() {
-    Finding alike = finding("X1", "hip-thrust/usual", "lying-leg-curl/usual", "BFL", Finding.How.MRI, Direction.ALIKE, 0, 0);
+    Finding alike =
+        finding(
+            "X1",
+            "hip-thrust/usual",
+            "lying-leg-curl/usual",
+            "BFL",
+            Finding.How.MRI,
+            Direction.ALIKE,
+            0,
+            0);
     double before = NONE.difference(alike).mean();
-    assertThat(Math.abs(new Posterior(STRETCH, List.of(alike), Assumptions.USUAL).difference(alike).mean())).isLessThan(Math.abs(before));
-    Finding growth = finding("X1", "lying-leg-curl/usual", "seated-leg-curl/usual", "ST", Finding.How.MRI, Direction.MORE, 0, 0);
-    Finding activity = finding("X1", "lying-leg-curl/usual", "seated-leg-curl/usual", "ST", Finding.How.EMG, Direction.MORE, 0, 0);
+    assertThat(
+            Math.abs(
+                new Posterior(STRETCH, List.of(alike), Assumptions.USUAL).difference(alike).mean()))
+        .isLessThan(Math.abs(before));
+    Finding growth =
+        finding(
+            "X1",
+            "lying-leg-curl/usual",
+            "seated-leg-curl/usual",
+            "ST",
+            Finding.How.MRI,
+            Direction.MORE,
+            0,
+            0);
+    Finding activity =
+        finding(
+            "X1",
+            "lying-leg-curl/usual",
+            "seated-leg-curl/usual",
+            "ST",
+            Finding.How.EMG,
+            Direction.MORE,
+            0,
+            0);
     double start = NONE.difference(growth).mean();
-    double byGrowth = new Posterior(STRETCH, List.of(growth), Assumptions.USUAL).difference(growth).mean() - start;
-    double byActivity = new Posterior(STRETCH, List.of(activity), Assumptions.USUAL).difference(activity).mean() - start;
+    double byGrowth =
+        new Posterior(STRETCH, List.of(growth), Assumptions.USUAL).difference(growth).mean()
+            - start;
+    double byActivity =
+        new Posterior(STRETCH, List.of(activity), Assumptions.USUAL).difference(activity).mean()
+            - start;
     assertThat(byGrowth).isGreaterThan(1.5 * byActivity).isPositive();
-    // the school that trusts activity like growth takes them alike; its prior is another, so it is compared with itself
+    // the school that trusts activity like growth takes them alike; its prior is another, so it is
+    // compared with itself
     Posterior none = new Posterior(School.ACTIVATION, List.of(), Assumptions.USUAL);
-    double g = new Posterior(School.ACTIVATION, List.of(growth), Assumptions.USUAL).difference(growth).mean() - none.difference(growth).mean();
-    double e = new Posterior(School.ACTIVATION, List.of(activity), Assumptions.USUAL).difference(activity).mean() - none.difference(activity).mean();
+    double g =
+        new Posterior(School.ACTIVATION, List.of(growth), Assumptions.USUAL)
+                .difference(growth)
+                .mean()
+            - none.difference(growth).mean();
+    double e =
+        new Posterior(School.ACTIVATION, List.of(activity), Assumptions.USUAL)
+                .difference(activity)
+                .mean()
+            - none.difference(activity).mean();
     assertThat(e).isCloseTo(g, within(1e-9));
   }
 
-  /** A finding tells of its neighbours, less the further they are, and nothing of other groups through the model's own error. */
+  /**
+   * A finding tells of its neighbours, less the further they are, and nothing of other groups
+   * through the model's own error.
+   */
   @Test
   void aFindingTellsOfItsNeighbours() {
     Point at = Point.parse("back-squat/high-bar");
@@ -93,9 +196,20 @@ class PosteriorTest {
     double near = at.correlation(Point.parse("back-squat/high-bar depth=90"));
     double far = at.correlation(Point.parse("back-squat/high-bar depth=50"));
     assertThat(near).isBetween(far, 1.0);
-    assertThat(far).isGreaterThan(at.correlation(Point.parse("front-squat/front"))).isGreaterThan(at.correlation(Point.parse("leg-press/low")));
+    assertThat(far)
+        .isGreaterThan(at.correlation(Point.parse("front-squat/front")))
+        .isGreaterThan(at.correlation(Point.parse("leg-press/low")));
     assertThat(at.correlation(Point.parse("seated-leg-curl/usual"))).isZero();
-    Finding f = finding("X1", "back-squat/high-bar", "seated-leg-curl/usual", "BFL", Finding.How.MRI, Direction.LESS, 0, 0);
+    Finding f =
+        finding(
+            "X1",
+            "back-squat/high-bar",
+            "seated-leg-curl/usual",
+            "BFL",
+            Finding.How.MRI,
+            Direction.LESS,
+            0,
+            0);
     Posterior posterior = new Posterior(STRETCH, List.of(f), Assumptions.USUAL);
     double own = shift(posterior, "back-squat/high-bar", "BFL");
     double front = shift(posterior, "front-squat/front", "BFL");
@@ -104,14 +218,21 @@ class PosteriorTest {
   }
 
   private static double shift(Posterior p, String key, String region) {
-    return p.difference(Point.parse(key), Point.parse("hip-flexion/bent"), List.of(region)).mean() - NONE.difference(Point.parse(key), Point.parse("hip-flexion/bent"), List.of(region)).mean();
+    return p.difference(Point.parse(key), Point.parse("hip-flexion/bent"), List.of(region)).mean()
+        - NONE.difference(Point.parse(key), Point.parse("hip-flexion/bent"), List.of(region))
+            .mean();
   }
 
-  /** The slope of ln(growth ratio) on ln(stimulus ratio), through the origin, over the findings with both growths, and its scatter: the constants are these, rounded. */
+  /**
+   * The slope of ln(growth ratio) on ln(stimulus ratio), through the origin, over the findings with
+   * both growths, and its scatter: the constants are these, rounded.
+   */
   @Test
   void slopeAndSpreadAreTheFitOfTheStatedRows() {
     List<Finding> rows = Studies.standard().used().stream().filter(Finding::hasRatio).toList();
-    assertThat(rows).extracting(Finding::id).containsExactly("F003", "F004", "F005", "F080", "F084", "F124", "F125", "F126");
+    assertThat(rows)
+        .extracting(Finding::id)
+        .containsExactly("F003", "F004", "F005", "F080", "F084", "F124", "F125", "F126");
     double xy = 0;
     double xx = 0;
     for (Finding f : rows) {
@@ -126,12 +247,19 @@ class PosteriorTest {
     assertThat(Posterior.SPREAD).isCloseTo(Math.sqrt(squares / (rows.size() - 1)), within(0.05));
   }
 
-  /** The findings do not tell factors on the own error apart by more than a few nats around the one in use. */
+  /**
+   * The findings do not tell factors on the own error apart by more than a few nats around the one
+   * in use.
+   */
   @Test
   void theOwnErrorInUseIsNotContradictedByTheFindings() {
     double best = Double.NEGATIVE_INFINITY;
     for (double factor : new double[] {0.25, 0.5, 1, 1.5, 2}) {
-      best = Math.max(best, new Posterior(STRETCH, Studies.standard().used(), new Assumptions(true, factor)).score());
+      best =
+          Math.max(
+              best,
+              new Posterior(STRETCH, Studies.standard().used(), new Assumptions(true, factor))
+                  .score());
     }
     assertThat(ALL.score()).isGreaterThan(best - 2);
   }
@@ -140,8 +268,17 @@ class PosteriorTest {
   void thereAreEnoughFindingsAndEveryOneSaysWhyItIsNotUsed() {
     assertThat(Studies.standard().all()).hasSizeGreaterThanOrEqualTo(120);
     assertThat(Studies.standard().used()).hasSizeGreaterThan(100);
-    Studies.standard().all().forEach(f -> assertThat(f.used() || f.notUsed().orElseThrow().length() > 10).as(f.id()).isTrue());
-    assertThat(Studies.standard().all()).filteredOn(f -> f.notUsed().filter(r -> r.contains("not verified")).isPresent()).extracting(Finding::used).containsOnly(false);
+    Studies.standard()
+        .all()
+        .forEach(
+            f ->
+                assertThat(f.used() || f.notUsed().orElseThrow().length() > 10)
+                    .as(f.id())
+                    .isTrue());
+    assertThat(Studies.standard().all())
+        .filteredOn(f -> f.notUsed().filter(r -> r.contains("not verified")).isPresent())
+        .extracting(Finding::used)
+        .containsOnly(false);
     assertThat(Studies.standard().all().stream().filter(Finding::heldOut)).hasSize(9);
     List<String> setUps = new ArrayList<>();
     Studies.standard().used().forEach(f -> setUps.add(f.setUpA().orElseThrow().words()));

@@ -1,9 +1,7 @@
 package istmo.core.evidence;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
-import istmo.core.stimulus.School;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -11,24 +9,48 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
-/** The reference table says what the mechanics says now. Written anew, in minutes, with {@code -Dtest=ReferenceTest -Dreference.write=true}. */
+/**
+ * The reference table says what the mechanics says now. Written anew, in minutes, with {@code
+ * -Dtest=ReferenceTest -Dreference.write=true}.
+ */
 class ReferenceTest {
   private static final Path TABLE = Path.of("src/main/resources/istmo/core/evidence/reference.txt");
 
   @Test
   void theTableIsWhatTheMechanicsSays() throws IOException {
     if (Boolean.getBoolean("reference.write")) {
-      List<String> lines = new ArrayList<>(List.of(
-          "# Stimulus of every candidate, study condition and side of a claim on a reference body (a man of 1.75 m and 75 kg; one who lifts where the average man cannot), and how it changes with what is not known.",
-          "# Calculated: mvn -pl core test -Dtest=ReferenceTest -Dreference.write=true. Not to be edited. What cannot be done by that body is missing.",
-          "# key||region stimulus at length bias and stretch weight 0,0 / 1,0 / 0,1 / 1,1, ...",
-          "# key|unknown|region change of ln(stimulus + 0.2) in per cent by one standard deviation: schools of squeeze / whole range / stretch, ..."));
+      List<String> lines =
+          new ArrayList<>(
+              List.of(
+                  "# Stimulus of every candidate, study condition and side of a claim on a"
+                      + " reference body (a man of 1.75 m and 75 kg; one who lifts where the"
+                      + " average man cannot), and how it changes with what is not known.",
+                  "# Calculated: mvn -pl core test -Dtest=ReferenceTest -Dreference.write=true. Not"
+                      + " to be edited. What cannot be done by that body is missing.",
+                  "# key||region stimulus at length bias and stretch weight 0,0 / 1,0 / 0,1 / 1,1,"
+                      + " ...",
+                  "# key|unknown|region change of ln(stimulus + 0.2) in per cent by one standard"
+                      + " deviation: schools of squeeze / whole range / stretch, ..."));
       lines.addAll(ReferenceCalculation.lines(ReferenceCalculation.points()));
       Files.write(TABLE, lines);
       return;
     }
-    List<String> now = ReferenceCalculation.points().stream().parallel().flatMap(p -> ReferenceCalculation.usual(p).flatMap(c -> ReferenceCalculation.stimulus(p, c, ReferenceCalculation.CORNERS)).stream().map(s -> ReferenceCalculation.baseLine(p, s))).toList();
-    List<String> kept = Files.readAllLines(TABLE).stream().filter(l -> l.contains("||")).filter(l -> !l.startsWith("#")).toList();
+    List<String> now =
+        ReferenceCalculation.points().stream()
+            .parallel()
+            .flatMap(
+                p ->
+                    ReferenceCalculation.usual(p)
+                        .flatMap(
+                            c -> ReferenceCalculation.stimulus(p, c, ReferenceCalculation.CORNERS))
+                        .stream()
+                        .map(s -> ReferenceCalculation.baseLine(p, s)))
+            .toList();
+    List<String> kept =
+        Files.readAllLines(TABLE).stream()
+            .filter(l -> l.contains("||"))
+            .filter(l -> !l.startsWith("#"))
+            .toList();
     assertThat(now).as("stale: write it anew").hasSameElementsAs(kept);
   }
 }

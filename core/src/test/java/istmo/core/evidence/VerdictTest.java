@@ -15,7 +15,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class VerdictTest {
-  private static final Map<String, Verdict> VERDICTS = Verdict.all(Posterior.of(School.STRETCH)).stream().collect(Collectors.toMap(v -> v.claim().id(), Function.identity()));
+  private static final Map<String, Verdict> VERDICTS =
+      Verdict.all(Posterior.of(School.STRETCH)).stream()
+          .collect(Collectors.toMap(v -> v.claim().id(), Function.identity()));
 
   @ParameterizedTest
   @CsvSource({
@@ -30,7 +32,8 @@ class VerdictTest {
     "ALIKE, 0.0, 0.05, false, LEANING",
     "ALIKE, 0.5, 0.10, true,  CONTRADICTED",
   })
-  void aVerdictFollowsTheFigures(Direction expects, double mean, double sd, boolean found, Word word) {
+  void aVerdictFollowsTheFigures(
+      Direction expects, double mean, double sd, boolean found, Word word) {
     assertThat(Verdict.byFigures(expects, new Estimate(mean, sd), found)).isEqualTo(word);
   }
 
@@ -57,7 +60,14 @@ class VerdictTest {
   void oppositeClaimsAreNeverBothSupported() {
     assertThat(VERDICTS).hasSizeGreaterThanOrEqualTo(50);
     for (Verdict v : VERDICTS.values()) {
-      v.claim().against().map(VERDICTS::get).ifPresent(o -> assertThat(List.of(v.word(), o.word())).as(v.claim().id()).isNotEqualTo(List.of(Word.SUPPORTED, Word.SUPPORTED)));
+      v.claim()
+          .against()
+          .map(VERDICTS::get)
+          .ifPresent(
+              o ->
+                  assertThat(List.of(v.word(), o.word()))
+                      .as(v.claim().id())
+                      .isNotEqualTo(List.of(Word.SUPPORTED, Word.SUPPORTED)));
       assertThat(v.claim().sides().isPresent()).isEqualTo(v.both().isPresent());
       assertThat(v.why()).isNotBlank();
     }
@@ -66,15 +76,22 @@ class VerdictTest {
   /** Health claims are never a verdict in favour. */
   @Test
   void claimsAboutHealthStayClaims() {
-    List<Verdict> health = VERDICTS.values().stream().filter(v -> v.claim().note().contains("never advice")).toList();
-    assertThat(health).hasSizeGreaterThanOrEqualTo(4).allSatisfy(v -> assertThat(v.word()).isEqualTo(Word.UNTESTED));
+    List<Verdict> health =
+        VERDICTS.values().stream().filter(v -> v.claim().note().contains("never advice")).toList();
+    assertThat(health)
+        .hasSizeGreaterThanOrEqualTo(4)
+        .allSatisfy(v -> assertThat(v.word()).isEqualTo(Word.UNTESTED));
   }
 
-  /** Studies move the figures: the thrust's lead over the squat by activity shrinks where growth was alike. */
+  /**
+   * Studies move the figures: the thrust's lead over the squat by activity shrinks where growth was
+   * alike.
+   */
   @Test
   void studiesNarrowTheFigures() {
     Verdict thrust = VERDICTS.get("thrust-best-glutes");
-    assertThat(thrust.both().orElseThrow().sd()).isLessThan(0.7 * thrust.mechanics().orElseThrow().sd());
+    assertThat(thrust.both().orElseThrow().sd())
+        .isLessThan(0.7 * thrust.mechanics().orElseThrow().sd());
     assertThat(Math.abs(thrust.both().orElseThrow().mean())).isLessThan(0.2);
     assertThat(thrust.opposing()).extracting(Finding::id).contains("F022");
   }

@@ -49,13 +49,21 @@ class ResistanceFitTest {
     ResistanceFit fit = ResistanceFit.of("leg-extension", Place.generic(Set.of()), pulls);
     assertThat(fit.values().get("friction")).as("seed %d", seed).isCloseTo(0.06, within(0.012));
     for (int knot : new int[] {30, 60, 90}) {
-      assertThat(fit.values().get("curve" + knot) * fit.values().get("pulley")).as("seed %d, %d deg", seed, knot).isCloseTo(cam(knot), within(0.03 * cam(knot)));
+      assertThat(fit.values().get("curve" + knot) * fit.values().get("pulley"))
+          .as("seed %d, %d deg", seed, knot)
+          .isCloseTo(cam(knot), within(0.03 * cam(knot)));
     }
     assertThat(fit.repeatError()).isLessThan(0.02);
-    assertThat(fit.genericError()).as("a round pulley fits worse").isGreaterThan(2 * fit.repeatError());
+    assertThat(fit.genericError())
+        .as("a round pulley fits worse")
+        .isGreaterThan(2 * fit.repeatError());
   }
 
-  /** Against a library's natural cubic spline through the same clean readings: where the truth is smooth the two agree; the curve never leaves the readings' range, which a natural spline does on a step. */
+  /**
+   * Against a library's natural cubic spline through the same clean readings: where the truth is
+   * smooth the two agree; the curve never leaves the readings' range, which a natural spline does
+   * on a step.
+   */
   @Test
   void theCurveAgreesWithALibrarySplineAndDoesNotOvershoot() {
     double[] x = {0, 15, 30, 45, 60, 75, 90, 105, 120};
@@ -79,32 +87,54 @@ class ResistanceFitTest {
     assertThat(most).isGreaterThan(1.52);
   }
 
-  /** By hand: a sled of 60 kg on a rail of 45 degrees holds 60 x 9.80665 x sin 45 = 416.06 N; pulling up against 5 % friction reads 436.86, letting down 395.26. */
+  /**
+   * By hand: a sled of 60 kg on a rail of 45 degrees holds 60 x 9.80665 x sin 45 = 416.06 N;
+   * pulling up against 5 % friction reads 436.86, letting down 395.26.
+   */
   @Test
   void aSledIsWeighedAlongItsRail() {
     Place place = Place.generic(Set.of("leg-press")).with("leg-press", "railAngle", 45);
-    ResistanceFit fit = ResistanceFit.of("leg-press", place, List.of(new Pull(0.2, 436.86, 0, 0, Direction.UP), new Pull(0.2, 395.26, 0, 0, Direction.DOWN)));
+    ResistanceFit fit =
+        ResistanceFit.of(
+            "leg-press",
+            place,
+            List.of(
+                new Pull(0.2, 436.86, 0, 0, Direction.UP),
+                new Pull(0.2, 395.26, 0, 0, Direction.DOWN)));
     assertThat(fit.values().get("sledMass")).isCloseTo(60, within(0.01));
     assertThat(fit.values().get("friction")).isCloseTo(0.05, within(1e-4));
     assertThat(fit.notes()).isEmpty();
     assertThat(fit.repeatError()).isLessThan(1e-4);
     assertThat(fit.genericError()).isCloseTo(60 / 45.0 - 1, within(1e-3));
-    ResistanceFit unsure = ResistanceFit.of("leg-press", Place.generic(Set.of("leg-press")), List.of(new Pull(0.2, 416.06, 0, 0, Direction.STILL)));
+    ResistanceFit unsure =
+        ResistanceFit.of(
+            "leg-press",
+            Place.generic(Set.of("leg-press")),
+            List.of(new Pull(0.2, 416.06, 0, 0, Direction.STILL)));
     assertThat(unsure.values()).containsOnlyKeys("sledMass");
-    assertThat(unsure.notes()).anyMatch(n -> n.contains("Friction")).anyMatch(n -> n.contains("angle is still generic"));
+    assertThat(unsure.notes())
+        .anyMatch(n -> n.contains("Friction"))
+        .anyMatch(n -> n.contains("angle is still generic"));
   }
 
-  /** The stand-in's own truth comes back from its pulls: a sled of 38 kg, a bar of 12 kg on a leaning track, friction of 7 %. */
+  /**
+   * The stand-in's own truth comes back from its pulls: a sled of 38 kg, a bar of 12 kg on a
+   * leaning track, friction of 7 %.
+   */
   @Test
   void theStandInsTruthComesBack() {
-    Place place = Place.generic(Set.of()).with("leg-press", "railAngle", 38).with("fixed-track", "trackAngle", 7);
+    Place place =
+        Place.generic(Set.of())
+            .with("leg-press", "railAngle", 38)
+            .with("fixed-track", "trackAngle", 7);
     for (String item : List.of("leg-press", "fixed-track")) {
       List<Pull> pulls = new ArrayList<>();
       for (Direction d : new Direction[] {Direction.UP, Direction.DOWN}) {
         pulls.add(new Pull(0.3, StandIn.forceN(item, place, new Pull(0.3, 0, 0, 0, d)), 0, 0, d));
       }
       ResistanceFit fit = ResistanceFit.of(item, place, pulls);
-      assertThat(fit.values().get(item.equals("leg-press") ? "sledMass" : "barMass")).isCloseTo(item.equals("leg-press") ? 38 : 12, within(1e-9));
+      assertThat(fit.values().get(item.equals("leg-press") ? "sledMass" : "barMass"))
+          .isCloseTo(item.equals("leg-press") ? 38 : 12, within(1e-9));
       assertThat(fit.values().get("friction")).isCloseTo(0.07, within(1e-9));
     }
   }
@@ -113,7 +143,12 @@ class ResistanceFitTest {
   void frictionComparesOnlyPullsWithTheSameLoad() {
     double up = 80 * Load.G * Math.sin(Math.PI / 4);
     double down = 45 * Load.G * Math.sin(Math.PI / 4);
-    ResistanceFit fit = ResistanceFit.of("leg-press", Place.generic(Set.of()), List.of(new Pull(0.2, up, 0, 35, Direction.UP), new Pull(0.2, down, 0, 0, Direction.DOWN)));
+    ResistanceFit fit =
+        ResistanceFit.of(
+            "leg-press",
+            Place.generic(Set.of()),
+            List.of(
+                new Pull(0.2, up, 0, 35, Direction.UP), new Pull(0.2, down, 0, 0, Direction.DOWN)));
     assertThat(fit.values()).doesNotContainKey("friction");
     assertThat(fit.values().get("sledMass")).isCloseTo(45, within(1e-9));
   }
@@ -121,10 +156,36 @@ class ResistanceFitTest {
   @Test
   void whatIsMissingOrImpossibleIsNamed() {
     Place place = Place.generic(Set.of());
-    assertThatThrownBy(() -> ResistanceFit.of("seated-curl", place, List.of(pull(10, 0, 0, Direction.STILL), pull(20, 0, 0, Direction.STILL)))).isInstanceOf(InvalidInput.class).hasMessageContaining("at least 3 lever angles over at least 40°");
-    assertThatThrownBy(() -> ResistanceFit.of("seated-curl", place, List.of(new Pull(200, 9999, 0, 0, Direction.UP))))
-        .isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).extracting(InvalidInput.Fault::field).containsExactly("pulls.0.at", "pulls.0.leverM", "pulls.0.forceN", "pulls.0.loadKg"));
-    assertThatThrownBy(() -> ResistanceFit.of("barbell", place, List.of())).isInstanceOf(InvalidInput.class).hasMessageContaining("nothing to measure");
-    assertThatThrownBy(() -> ResistanceFit.of("leg-press", new Place(Set.of(), Map.of("leg-press", Map.of("railAngle", 0.0)), Plates.unknown()), List.of(new Pull(0, 100, 0, 0, Direction.STILL)))).isInstanceOf(InvalidInput.class).hasMessageContaining("level rail");
+    assertThatThrownBy(
+            () ->
+                ResistanceFit.of(
+                    "seated-curl",
+                    place,
+                    List.of(pull(10, 0, 0, Direction.STILL), pull(20, 0, 0, Direction.STILL))))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("at least 3 lever angles over at least 40°");
+    assertThatThrownBy(
+            () ->
+                ResistanceFit.of(
+                    "seated-curl", place, List.of(new Pull(200, 9999, 0, 0, Direction.UP))))
+        .isInstanceOfSatisfying(
+            InvalidInput.class,
+            e ->
+                assertThat(e.faults())
+                    .extracting(InvalidInput.Fault::field)
+                    .containsExactly(
+                        "pulls.0.at", "pulls.0.leverM", "pulls.0.forceN", "pulls.0.loadKg"));
+    assertThatThrownBy(() -> ResistanceFit.of("barbell", place, List.of()))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("nothing to measure");
+    assertThatThrownBy(
+            () ->
+                ResistanceFit.of(
+                    "leg-press",
+                    new Place(
+                        Set.of(), Map.of("leg-press", Map.of("railAngle", 0.0)), Plates.unknown()),
+                    List.of(new Pull(0, 100, 0, 0, Direction.STILL))))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("level rail");
   }
 }

@@ -74,20 +74,34 @@ class StableReadingTest {
   void timeGoesForwardAndValuesAreNumbers() {
     StableReading r = new StableReading(Gauge.FORCE);
     r.take(10, 1);
-    assertThatThrownBy(() -> r.take(10, 1)).isInstanceOf(InvalidInput.class).hasMessageContaining("forward");
+    assertThatThrownBy(() -> r.take(10, 1))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("forward");
     assertThatThrownBy(() -> r.take(20, Double.NaN)).isInstanceOf(InvalidInput.class);
     r.take(20, 1);
   }
 
-  /** Conversions by definition: the kilogram-force 9.80665 N, the pound-force 4.448222 N, the inch 25.4 mm. */
+  /**
+   * Conversions by definition: the kilogram-force 9.80665 N, the pound-force 4.448222 N, the inch
+   * 25.4 mm.
+   */
   @ParameterizedTest
-  @CsvSource({"FORCE, 10, kgf, 98.0665", "FORCE, 100, lbf, 444.8222", "LENGTH, 1, in, 0.0254", "LENGTH, 430, mm, 0.43", "ANGLE, 1.5707963267948966, rad, 90"})
+  @CsvSource({
+    "FORCE, 10, kgf, 98.0665",
+    "FORCE, 100, lbf, 444.8222",
+    "LENGTH, 1, in, 0.0254",
+    "LENGTH, 430, mm, 0.43",
+    "ANGLE, 1.5707963267948966, rad, 90"
+  })
   void unitsAreTurnedInside(Gauge gauge, double value, String unit, double inside) {
     assertThat(gauge.inside(value, unit)).isCloseTo(inside, within(1e-4 * inside));
   }
 
   @Test
   void anUnknownUnitIsNamed() {
-    assertThatThrownBy(() -> Gauge.FORCE.inside(1, "stone")).isInstanceOf(InvalidInput.class).hasMessageContaining("\"stone\" is not a unit of force").hasMessageContaining("kgf");
+    assertThatThrownBy(() -> Gauge.FORCE.inside(1, "stone"))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("\"stone\" is not a unit of force")
+        .hasMessageContaining("kgf");
   }
 }

@@ -34,12 +34,18 @@ class AnalyserTest {
     return Catalogue.standard().candidates().stream();
   }
 
-  /** The limit is where posture and strength agree: at the posture of that load, the weakest phase holds just that load. */
+  /**
+   * The limit is where posture and strength agree: at the posture of that load, the weakest phase
+   * holds just that load.
+   */
   @ParameterizedTest
   @MethodSource("candidates")
   void theLimitHoldsAtItsOwnPosture(Candidate c) {
     Family family = Catalogue.standard().exerciseOf(c).family();
-    Setup setup = Reach.of(LIFTER, family, c.usualFor(LIFTER, Place.generic(Set.of())), c.yields()).orElseThrow().setup();
+    Setup setup =
+        Reach.of(LIFTER, family, c.usualFor(LIFTER, Place.generic(Set.of())), c.yields())
+            .orElseThrow()
+            .setup();
     Analysis a = (Analysis) new Analyser(LIFTER).analyse(family, setup, LoadRule.USUAL);
     Equilibrium eq = new Equilibrium(LIFTER, new Musculature(LIFTER));
     StrengthLimit limit = new StrengthLimit(eq);
@@ -49,26 +55,41 @@ class AnalyserTest {
       assertThat(limit.solve()).isTrue();
       least = Math.min(least, limit.limitKg());
     }
-    if (a.limiters().get(0).id().equals(Limiter.BALANCE)) { // strength would hold more, but a heavier load cannot be balanced
+    if (a.limiters()
+        .get(0)
+        .id()
+        .equals(
+            Limiter.BALANCE)) { // strength would hold more, but a heavier load cannot be balanced
       assertThat(least).isGreaterThan(a.limitKg());
-      assertThat(family.posture(LIFTER, setup, 0, a.limitKg() + 1) instanceof Posture && family.posture(LIFTER, setup, 1, a.limitKg() + 1) instanceof Posture).isFalse();
+      assertThat(
+              family.posture(LIFTER, setup, 0, a.limitKg() + 1) instanceof Posture
+                  && family.posture(LIFTER, setup, 1, a.limitKg() + 1) instanceof Posture)
+          .isFalse();
     } else {
       assertThat(least).isCloseTo(a.limitKg(), within(0.06));
     }
     assertThat(a.worstResidualNm()).isLessThan(0.01);
     assertThat(a.limiters().stream().mapToDouble(Limiter::share).sum()).isCloseTo(1, within(1e-9));
-    a.points().forEach(p -> {
-      for (double activation : p.activation()) {
-        assertThat(activation).isBetween(0.0, 1.0);
-      }
-    });
+    a.points()
+        .forEach(
+            p -> {
+              for (double activation : p.activation()) {
+                assertThat(activation).isBetween(0.0, 1.0);
+              }
+            });
   }
 
-  /** What a point reports adds up: loads, muscles by force and arm, unsettled contacts and what is left over, about every joint of the leg. */
+  /**
+   * What a point reports adds up: loads, muscles by force and arm, unsettled contacts and what is
+   * left over, about every joint of the leg.
+   */
   @ParameterizedTest
   @ValueSource(strings = {"squat", "hinge", "press", "thrust", "leg-extension", "split"})
   void everyPointAddsUpToNothing(String family) {
-    Analysis a = (Analysis) new Analyser(LIFTER).analyse(Families.get(family), Bodies.setup(family, Map.of()), LoadRule.USUAL);
+    Analysis a =
+        (Analysis)
+            new Analyser(LIFTER)
+                .analyse(Families.get(family), Bodies.setup(family, Map.of()), LoadRule.USUAL);
     Musculature m = new Musculature(LIFTER);
     for (AnalysisPoint p : a.points()) {
       m.at(p.posture().angles());
@@ -79,19 +100,30 @@ class AnalyserTest {
         }
         double sum = p.externalNm()[c] + p.contactNm()[c] + p.residualNm()[c];
         for (int i = 0; i < m.size(); i++) {
-          sum += (p.activation()[i] * m.activeForceN(i) + m.passiveForceN(i)) * p.momentArmM()[i][c];
+          sum +=
+              (p.activation()[i] * m.activeForceN(i) + m.passiveForceN(i)) * p.momentArmM()[i][c];
         }
-        assertThat(sum).as("%s, %s at %.2f", family, coordinate, p.phase()).isCloseTo(0, within(1e-3));
+        assertThat(sum)
+            .as("%s, %s at %.2f", family, coordinate, p.phase())
+            .isCloseTo(0, within(1e-3));
       }
     }
   }
 
   /**
-   * Work of the muscles themselves, force times change of length, against potential energy: no moment and no moment arm in it. What moments and arms get wrong would show here.
+   * Work of the muscles themselves, force times change of length, against potential energy: no
+   * moment and no moment arm in it. What moments and arms get wrong would show here.
    */
   @Test
   void theWorkOfMusclesIsTheChangeOfPotentialEnergy() {
-    Map<String, Double> planar = Map.of("stance", 2 * LIFTER.hipHalfDistanceM(), "toeOut", 0.0, "depth", 70.0); // shallow enough that the pelvis does not tuck, which would be work of the back
+    Map<String, Double> planar =
+        Map.of(
+            "stance",
+            2 * LIFTER.hipHalfDistanceM(),
+            "toeOut",
+            0.0,
+            "depth",
+            70.0); // shallow enough that the pelvis does not tuck, which would be work of the back
     double load = 60;
     int steps = 600;
     Musculature m = new Musculature(LIFTER);
@@ -123,8 +155,13 @@ class AnalyserTest {
   private static double energy(Posture p, double load) {
     Vec3 hip = p.points().hip();
     Vec3 hipMiddle = new Vec3(hip.x(), hip.y(), 0);
-    double legs = LIFTER.thighMassKg() * between(hip, p.points().knee(), LIFTER.thighComFraction()) + LIFTER.shankMassKg() * between(p.points().knee(), p.points().ankle(), LIFTER.shankComFraction());
-    double upper = LIFTER.upperMassKg() * (hip.y() + Segments.UPPER_COM_HANDS_UP * p.points().shoulder().minus(hipMiddle).y());
+    double legs =
+        LIFTER.thighMassKg() * between(hip, p.points().knee(), LIFTER.thighComFraction())
+            + LIFTER.shankMassKg()
+                * between(p.points().knee(), p.points().ankle(), LIFTER.shankComFraction());
+    double upper =
+        LIFTER.upperMassKg()
+            * (hip.y() + Segments.UPPER_COM_HANDS_UP * p.points().shoulder().minus(hipMiddle).y());
     return Load.G * (2 * legs + upper + load * p.props().get(0).points().get(0).y());
   }
 
@@ -132,7 +169,10 @@ class AnalyserTest {
     return a.y() + share * (b.y() - a.y());
   }
 
-  /** Chains of 30 kg: the bottom of a squat is as before and takes the same load, the top is asked for more; a hip thrust, hardest at the top, loses what the chains weigh there. */
+  /**
+   * Chains of 30 kg: the bottom of a squat is as before and takes the same load, the top is asked
+   * for more; a hip thrust, hardest at the top, loses what the chains weigh there.
+   */
   @Test
   void chainsLoadTheTopAndLeaveTheBottom() {
     Map<String, Double> deep = Map.of("depth", 85.0);
@@ -141,18 +181,33 @@ class AnalyserTest {
     assertThat(Bodies.analysis(LIFTER, "squat", chains).limitKg()).isCloseTo(plain, within(0.05));
     assertThat(topMoment(deep)).isLessThan(0.9 * topMoment(chains));
     double thrust = Bodies.analysis(LIFTER, "thrust", Map.of()).limitKg();
-    assertThat(thrust - Bodies.analysis(LIFTER, "thrust", Map.of("extraTop", 30.0)).limitKg()).as("all of it at the top").isCloseTo(30, within(0.5));
+    assertThat(thrust - Bodies.analysis(LIFTER, "thrust", Map.of("extraTop", 30.0)).limitKg())
+        .as("all of it at the top")
+        .isCloseTo(30, within(0.5));
   }
 
   private static double topMoment(Map<String, Double> setup) {
-    Analysis at = (Analysis) new Analyser(LIFTER).analyse(Families.get("squat"), Bodies.setup("squat", setup), new LoadRule.Fixed(60));
+    Analysis at =
+        (Analysis)
+            new Analyser(LIFTER)
+                .analyse(
+                    Families.get("squat"), Bodies.setup("squat", setup), new LoadRule.Fixed(60));
     return Math.abs(at.points().get(6).externalNm()[Coordinate.KNEE_FLEXION.ordinal()]);
   }
 
-  /** By hand: on the curl the stack's moment on one knee is lever x g x W / 2 (0.95 of it at 90° of the generic cam), and the hanging lower leg helps or hinders by its weight. */
+  /**
+   * By hand: on the curl the stack's moment on one knee is lever x g x W / 2 (0.95 of it at 90° of
+   * the generic cam), and the hanging lower leg helps or hinders by its weight.
+   */
   @Test
   void theStacksMomentIsItsLeverTimesHalfTheLoad() {
-    Posture p = Bodies.posture(LIFTER, "leg-extension", Map.of("pulley", 0.25, "kneeBent", 90.0), 1, 40); // shank hangs straight down: no moment of its own but the foot's
+    Posture p =
+        Bodies.posture(
+            LIFTER,
+            "leg-extension",
+            Map.of("pulley", 0.25, "kneeBent", 90.0),
+            1,
+            40); // shank hangs straight down: no moment of its own but the foot's
     Equilibrium eq = new Equilibrium(LIFTER, new Musculature(LIFTER));
     eq.set(p);
     double stack = 0.95 * 0.25 * Load.G * 40 / 2;
@@ -161,17 +216,30 @@ class AnalyserTest {
     assertThat(Math.abs(own)).as("weight of the foot in front of the hanging ankle").isLessThan(1);
     Posture level = Bodies.posture(LIFTER, "leg-extension", Map.of("kneeStraight", 0.0), 0, 40);
     eq.set(level);
-    double leg = Load.G * (LIFTER.shankMassKg() * LIFTER.shankComFraction() * LIFTER.shankM() + LIFTER.footMassKg() * LIFTER.shankM());
-    assertThat(eq.externalNm(Coordinate.KNEE_FLEXION, 0)).as("level shank: weight pulls into flexion").isCloseTo(leg, within(0.15 * leg));
+    double leg =
+        Load.G
+            * (LIFTER.shankMassKg() * LIFTER.shankComFraction() * LIFTER.shankM()
+                + LIFTER.footMassKg() * LIFTER.shankM());
+    assertThat(eq.externalNm(Coordinate.KNEE_FLEXION, 0))
+        .as("level shank: weight pulls into flexion")
+        .isCloseTo(leg, within(0.15 * leg));
   }
 
   @Test
   void strongerQuadricepsLiftMoreInTheSquatAndNothingMoreInTheHinge() {
     Analysis squat = Bodies.analysis(LIFTER, "squat", Map.of("depth", 85.0));
-    double quads = squat.limiters().stream().filter(l -> Muscles.standard().all().stream().anyMatch(m -> m.id().equals(l.id()) && m.group().equals("quads"))).mapToDouble(Limiter::kgPerPercent).sum();
+    double quads =
+        squat.limiters().stream()
+            .filter(
+                l ->
+                    Muscles.standard().all().stream()
+                        .anyMatch(m -> m.id().equals(l.id()) && m.group().equals("quads")))
+            .mapToDouble(Limiter::kgPerPercent)
+            .sum();
     assertThat(quads * 20 / squat.limitKg()).as("+20 %% quadriceps").isBetween(0.08, 0.4);
     Analysis hinge = Bodies.analysis(LIFTER, "hinge", Map.of());
-    assertThat(hinge.limiters()).noneMatch(l -> l.share() > 0.02 && (l.id().startsWith("V") || l.id().equals("RF")));
+    assertThat(hinge.limiters())
+        .noneMatch(l -> l.share() > 0.02 && (l.id().startsWith("V") || l.id().equals("RF")));
     assertThat(hinge.limiters()).anyMatch(l -> l.id().equals("ERECTORS"));
   }
 
@@ -182,19 +250,31 @@ class AnalyserTest {
     Analysis at = (Analysis) new Analyser(LIFTER).analyse(press, setup, new LoadRule.Fixed(50));
     assertThat(at.workingKg()).isEqualTo(50);
     assertThat(at.notes()).noneMatch(n -> n.contains("limit"));
-    Analysis over = (Analysis) new Analyser(LIFTER).analyse(press, setup, new LoadRule.Fixed(at.limitKg() * 1.2));
+    Analysis over =
+        (Analysis)
+            new Analyser(LIFTER).analyse(press, setup, new LoadRule.Fixed(at.limitKg() * 1.2));
     assertThat(over.notes()).anyMatch(n -> n.contains("above the fresh limit"));
-    assertThat(over.worstResidualNm()).as("what cannot be held is left over, not hidden").isGreaterThan(1);
+    assertThat(over.worstResidualNm())
+        .as("what cannot be held is left over, not hidden")
+        .isGreaterThan(1);
     assertThatThrownBy(() -> new LoadRule.ShareOfLimit(1.2)).isInstanceOf(InvalidInput.class);
   }
 
   @Test
   void aBodyTooWeakForItsOwnWeightIsToldHowMuchHelpItNeeds() {
-    AnalysisResult r = new Analyser(LIFTER.withStrength(0.3, 100)).analyse(Families.get("squat"), Bodies.setup("squat", Map.of("depth", 85.0)), LoadRule.USUAL);
-    assertThat(r).isInstanceOfSatisfying(CannotAnalyse.class, c -> {
-      assertThat(c.reason()).contains("Body weight alone");
-      assertThat(c.missing()).matches("about \\d+ kg of help");
-    });
+    AnalysisResult r =
+        new Analyser(LIFTER.withStrength(0.3, 100))
+            .analyse(
+                Families.get("squat"),
+                Bodies.setup("squat", Map.of("depth", 85.0)),
+                LoadRule.USUAL);
+    assertThat(r)
+        .isInstanceOfSatisfying(
+            CannotAnalyse.class,
+            c -> {
+              assertThat(c.reason()).contains("Body weight alone");
+              assertThat(c.missing()).matches("about \\d+ kg of help");
+            });
   }
 
   @Test
@@ -202,12 +282,14 @@ class AnalyserTest {
     Family family = Families.get("hinge");
     Setup setup = Bodies.setup("hinge", Map.of());
     Analyser reused = new Analyser(LIFTER);
-    reused.analyse(Families.get("squat"), Bodies.setup("squat", Map.of("depth", 85.0)), LoadRule.USUAL);
+    reused.analyse(
+        Families.get("squat"), Bodies.setup("squat", Map.of("depth", 85.0)), LoadRule.USUAL);
     Analysis one = (Analysis) reused.analyse(family, setup, LoadRule.USUAL);
     Analysis two = (Analysis) new Analyser(LIFTER).analyse(family, setup, LoadRule.USUAL);
     assertThat(one.limitKg()).isEqualTo(two.limitKg());
     for (int k = 0; k < one.points().size(); k++) {
-      assertThat(one.points().get(k).activation()).containsExactly(two.points().get(k).activation(), within(1e-9));
+      assertThat(one.points().get(k).activation())
+          .containsExactly(two.points().get(k).activation(), within(1e-9));
     }
   }
 }

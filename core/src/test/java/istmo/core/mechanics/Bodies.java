@@ -11,13 +11,18 @@ import java.util.Map;
 /** Bodies and short cuts for tests. */
 public final class Bodies {
   public static final Body MAN = Body.estimated(1.78, 80, Sex.MALE);
-  /** One who lifts: half as strong again as the average adult of the isometric studies, to whom the muscle table is fitted; legs and back, and hands that end nothing. */
+
+  /**
+   * One who lifts: half as strong again as the average adult of the isometric studies, to whom the
+   * muscle table is fitted; legs and back, and hands that end nothing.
+   */
   public static final Body LIFTER = MAN.withStrength(1.5, 1.5 * MAN.lumbarNm()).withGrip(110);
 
   public static final Body WOMAN = Body.estimated(1.65, 62, Sex.FEMALE);
 
   /** A knee machine with a round pulley. */
-  public static final Map<String, Double> ROUND = Map.of("curve0", 1.0, "curve30", 1.0, "curve60", 1.0, "curve90", 1.0, "curve120", 1.0);
+  public static final Map<String, Double> ROUND =
+      Map.of("curve0", 1.0, "curve30", 1.0, "curve60", 1.0, "curve90", 1.0, "curve120", 1.0);
 
   public static final int MUSCLES = istmo.core.anatomy.Muscles.standard().all().size();
 
@@ -27,13 +32,15 @@ public final class Bodies {
     return Setup.of(Families.get(family).parameters(), changes);
   }
 
-  public static Posture posture(Body body, String family, Map<String, Double> changes, double phase, double load) {
+  public static Posture posture(
+      Body body, String family, Map<String, Double> changes, double phase, double load) {
     Family f = Families.get(family);
     return (Posture) f.posture(body, setup(family, changes), phase, load);
   }
 
   public static Analysis analysis(Body body, String family, Map<String, Double> changes) {
-    AnalysisResult r = new Analyser(body).analyse(Families.get(family), setup(family, changes), LoadRule.USUAL);
+    AnalysisResult r =
+        new Analyser(body).analyse(Families.get(family), setup(family, changes), LoadRule.USUAL);
     if (r instanceof CannotAnalyse c) {
       throw new AssertionError(family + " " + changes + ": " + c);
     }

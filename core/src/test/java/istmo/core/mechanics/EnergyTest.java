@@ -22,14 +22,22 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
- * A second, independent computation for the moments of every family: virtual work. Over the range the work of the external moments at the joints is the work of everything that pushes from outside, and that is known without any moment
- * arm: weights fall by so much, the load by so much, a cable gives way by so much. The bent-over calf raise is allowed one per cent: its hands hold a little of the legs, which it leaves out. What moments, axes, forces of floors, pads and rollers get wrong would show here. Feet in the plane of the picture, no tuck, so that no joint is left out.
+ * A second, independent computation for the moments of every family: virtual work. Over the range
+ * the work of the external moments at the joints is the work of everything that pushes from
+ * outside, and that is known without any moment arm: weights fall by so much, the load by so much,
+ * a cable gives way by so much. The bent-over calf raise is allowed one per cent: its hands hold a
+ * little of the legs, which it leaves out. What moments, axes, forces of floors, pads and rollers
+ * get wrong would show here. Feet in the plane of the picture, no tuck, so that no joint is left
+ * out.
  */
 class EnergyTest {
   private static final double W = 30;
   private static final int STEPS = 400;
 
-  /** What the external load does from one posture to the next, J: how far it gives way, times its force. */
+  /**
+   * What the external load does from one posture to the next, J: how far it gives way, times its
+   * force.
+   */
   private interface LoadWork {
     double joules(Posture from, Posture to);
   }
@@ -40,11 +48,19 @@ class EnergyTest {
 
   /** The bar with chains that add so many kg at the top. */
   private static LoadWork chained(double extra) {
-    return (a, b) -> (W + extra * (1 - 0.5 * (a.phase() + b.phase()))) * Load.G * (point(a, "bar").y() - point(b, "bar").y());
+    return (a, b) ->
+        (W + extra * (1 - 0.5 * (a.phase() + b.phase())))
+            * Load.G
+            * (point(a, "bar").y() - point(b, "bar").y());
   }
 
   private static Vec3 point(Posture p, String kind) {
-    return p.props().stream().filter(x -> x.kind().equals(kind)).map(Prop::points).findFirst().orElseThrow().get(0);
+    return p.props().stream()
+        .filter(x -> x.kind().equals(kind))
+        .map(Prop::points)
+        .findFirst()
+        .orElseThrow()
+        .get(0);
   }
 
   /** A cable from the first to the second point of its prop gives way by what it gets longer. */
@@ -55,7 +71,8 @@ class EnergyTest {
       };
 
   private static double cable(Posture p) {
-    List<Vec3> points = p.props().stream().filter(x -> x.kind().equals("cable")).findFirst().orElseThrow().points();
+    List<Vec3> points =
+        p.props().stream().filter(x -> x.kind().equals("cable")).findFirst().orElseThrow().points();
     return points.get(0).minus(points.get(1)).norm();
   }
 
@@ -64,41 +81,134 @@ class EnergyTest {
     Map<String, Double> planar = Map.of("stance", hips, "toeOut", 0.0);
     List<Arguments> list = new ArrayList<>();
     // family, set-up, legs that work, whether the whole body moves, the load's work
-    list.add(Arguments.of("hinge", with(planar, "lean", 60, "kneeBend", 20, "hold", 3), 2, true, falls("bar", 1)));
-    list.add(Arguments.of("hinge", with(planar, "lean", 60, "kneeBend", 20, "hold", 3, "extraTop", 50), 2, true, chained(50)));
-    list.add(Arguments.of("squat", with(planar, "depth", 70, "extraTop", 50), 2, true, chained(50)));
-    list.add(Arguments.of("guided-hinge", with(planar, "lean", 60, "kneeBend", 20, "hold", 3), 2, true, falls("bar", 1)));
+    list.add(
+        Arguments.of(
+            "hinge",
+            with(planar, "lean", 60, "kneeBend", 20, "hold", 3),
+            2,
+            true,
+            falls("bar", 1)));
+    list.add(
+        Arguments.of(
+            "hinge",
+            with(planar, "lean", 60, "kneeBend", 20, "hold", 3, "extraTop", 50),
+            2,
+            true,
+            chained(50)));
+    list.add(
+        Arguments.of("squat", with(planar, "depth", 70, "extraTop", 50), 2, true, chained(50)));
+    list.add(
+        Arguments.of(
+            "guided-hinge",
+            with(planar, "lean", 60, "kneeBend", 20, "hold", 3),
+            2,
+            true,
+            falls("bar", 1)));
     list.add(Arguments.of("belt-squat", with(planar, "depth", 80), 2, true, falls("belt", 1)));
-    // the seat stands and the feet move; on the hack the feet stand and everything above moves along the rail
-    list.add(Arguments.of("press", with(planar, "kneeDepth", 80, "backAngle", 130, "footHeight", 0.10, "sledMass", 0), 2, false, (LoadWork) (a, b) -> W * Load.G * (a.points().ankle().y() - b.points().ankle().y())));
-    list.add(Arguments.of("hack", with(planar, "kneeDepth", 90, "sledMass", 0), 2, true, (LoadWork) (a, b) -> W * Load.G * (a.points().hip().y() - b.points().hip().y())));
-    list.add(Arguments.of("thrust", with(Map.of(), "stance", hips, "toeOut", 0, "kneesOut", 0, "drop", 60), 2, true, falls("bar", 1)));
+    // the seat stands and the feet move; on the hack the feet stand and everything above moves
+    // along the rail
+    list.add(
+        Arguments.of(
+            "press",
+            with(planar, "kneeDepth", 80, "backAngle", 130, "footHeight", 0.10, "sledMass", 0),
+            2,
+            false,
+            (LoadWork) (a, b) -> W * Load.G * (a.points().ankle().y() - b.points().ankle().y())));
+    list.add(
+        Arguments.of(
+            "hack",
+            with(planar, "kneeDepth", 90, "sledMass", 0),
+            2,
+            true,
+            (LoadWork) (a, b) -> W * Load.G * (a.points().hip().y() - b.points().hip().y())));
+    list.add(
+        Arguments.of(
+            "thrust",
+            with(Map.of(), "stance", hips, "toeOut", 0, "kneesOut", 0, "drop", 60),
+            2,
+            true,
+            falls("bar", 1)));
     list.add(Arguments.of("sliding-curl", Map.of(), 2, true, falls("bar", 1)));
-    list.add(Arguments.of("back-extension", with(Map.of(), "low", 80, "held", 1), 2, true, falls("weight", 1)));
-    list.add(Arguments.of("kneeling-curl", with(Map.of(), "low", 70, "hipBend", 10, "help", 0), 2, true, falls("weight", 1)));
+    list.add(
+        Arguments.of(
+            "back-extension", with(Map.of(), "low", 80, "held", 1), 2, true, falls("weight", 1)));
+    list.add(
+        Arguments.of(
+            "kneeling-curl",
+            with(Map.of(), "low", 70, "hipBend", 10, "help", 0),
+            2,
+            true,
+            falls("weight", 1)));
     list.add(Arguments.of("lean-back", with(Map.of(), "low", 40), 2, true, falls("weight", 1)));
     list.add(Arguments.of("sissy", with(Map.of(), "kneeDepth", 110), 2, true, falls("weight", 1)));
-    list.add(Arguments.of("bent-over-calf", with(Map.of(), "handShare", 0), 2, false, falls("weight", 1)));
+    list.add(
+        Arguments.of(
+            "bent-over-calf", with(Map.of(), "handShare", 0), 2, false, falls("weight", 1)));
     list.add(Arguments.of("hip-cable", with(Map.of(), "kneeBend", 5), 1, false, CABLE));
-    list.add(Arguments.of("hip-cable", with(Map.of(), "direction", 90, "from", -12, "to", 30, "lean", 0), 1, false, CABLE));
-    list.add(Arguments.of("hip-cable", with(Map.of(), "direction", -90, "from", -30, "to", 15, "lean", 0), 1, false, CABLE));
-    list.add(Arguments.of("hip-cable", with(Map.of(), "direction", 180, "from", -15, "to", 80, "kneeBend", 70), 1, false, CABLE));
-    list.add(Arguments.of("hip-weight", with(Map.of(), "lean", 90, "from", -70, "to", 3), 1, false, falls("weight", 1)));
-    list.add(Arguments.of("hip-weight", with(Map.of(), "direction", 90, "lean", 0, "from", -5, "to", 35, "cuff", 1), 1, false, falls("weight", 1)));
+    list.add(
+        Arguments.of(
+            "hip-cable",
+            with(Map.of(), "direction", 90, "from", -12, "to", 30, "lean", 0),
+            1,
+            false,
+            CABLE));
+    list.add(
+        Arguments.of(
+            "hip-cable",
+            with(Map.of(), "direction", -90, "from", -30, "to", 15, "lean", 0),
+            1,
+            false,
+            CABLE));
+    list.add(
+        Arguments.of(
+            "hip-cable",
+            with(Map.of(), "direction", 180, "from", -15, "to", 80, "kneeBend", 70),
+            1,
+            false,
+            CABLE));
+    list.add(
+        Arguments.of(
+            "hip-weight",
+            with(Map.of(), "lean", 90, "from", -70, "to", 3),
+            1,
+            false,
+            falls("weight", 1)));
+    list.add(
+        Arguments.of(
+            "hip-weight",
+            with(Map.of(), "direction", 90, "lean", 0, "from", -5, "to", 35, "cuff", 1),
+            1,
+            false,
+            falls("weight", 1)));
     list.add(Arguments.of("shin-raise", Map.of(), 1, false, falls("weight", 1)));
     list.add(Arguments.of("abduction-machine", Map.of(), 1, false, stack(1)));
     list.add(Arguments.of("adduction-machine", Map.of(), 1, false, stack(-1)));
-    list.add(Arguments.of("standing-curl", Bodies.ROUND, 1, false, (LoadWork) (a, b) -> 0.2 * W * Load.G * (a.angle(Coordinate.KNEE_FLEXION) - b.angle(Coordinate.KNEE_FLEXION))));
+    list.add(
+        Arguments.of(
+            "standing-curl",
+            Bodies.ROUND,
+            1,
+            false,
+            (LoadWork)
+                (a, b) ->
+                    0.2
+                        * W
+                        * Load.G
+                        * (a.angle(Coordinate.KNEE_FLEXION) - b.angle(Coordinate.KNEE_FLEXION))));
     return list.stream();
   }
 
-  /** Half a stack on each pad, lever 0.20 m: it sinks by the lever times the angle that the thigh turns in the level plane. */
+  /**
+   * Half a stack on each pad, lever 0.20 m: it sinks by the lever times the angle that the thigh
+   * turns in the level plane.
+   */
   private static LoadWork stack(int inwards) {
     return (a, b) -> inwards * 0.2 * W / 2 * Load.G * (azimuth(a) - azimuth(b));
   }
 
   private static double azimuth(Posture p) {
-    return Math.atan2(p.points().knee().z() - p.points().hip().z(), p.points().knee().x() - p.points().hip().x());
+    return Math.atan2(
+        p.points().knee().z() - p.points().hip().z(), p.points().knee().x() - p.points().hip().x());
   }
 
   private static Map<String, Double> with(Map<String, Double> base, Object... pairs) {
@@ -111,7 +221,8 @@ class EnergyTest {
 
   @ParameterizedTest(name = "{0} {1}")
   @MethodSource("families")
-  void theWorkOfTheMomentsIsTheWorkOfWhatPushes(String family, Map<String, Double> setup, int legs, boolean wholeBody, LoadWork load) {
+  void theWorkOfTheMomentsIsTheWorkOfWhatPushes(
+      String family, Map<String, Double> setup, int legs, boolean wholeBody, LoadWork load) {
     Equilibrium eq = new Equilibrium(MAN, new Musculature(MAN));
     Posture before = null;
     double[] momentBefore = new double[Coordinate.ALL];
@@ -124,26 +235,52 @@ class EnergyTest {
       for (Coordinate c : Coordinate.values()) {
         moment[c.ordinal()] = eq.externalNm(c, W);
         if (before != null && c != Coordinate.LUMBAR_FLEXION) {
-          joints += legs * 0.5 * (moment[c.ordinal()] + momentBefore[c.ordinal()]) * (p.angle(c) - before.angle(c));
+          joints +=
+              legs
+                  * 0.5
+                  * (moment[c.ordinal()] + momentBefore[c.ordinal()])
+                  * (p.angle(c) - before.angle(c));
         }
       }
       assertThat(p.angle(Coordinate.LUMBAR_FLEXION)).as("no tuck").isZero();
       if (before != null) {
-        outside += weights(before, legs, wholeBody) - weights(p, legs, wholeBody) + load.joules(before, p);
+        outside +=
+            weights(before, legs, wholeBody) - weights(p, legs, wholeBody) + load.joules(before, p);
         outside += hands(before, p);
       }
       before = p;
       momentBefore = moment;
     }
     assertThat(Math.abs(outside)).as("there is work to compare").isGreaterThan(3);
-    assertThat(joints).isCloseTo(outside, within((family.equals("bent-over-calf") ? 0.01 : 0.004) * Math.abs(outside) + 0.05));
+    assertThat(joints)
+        .isCloseTo(
+            outside,
+            within((family.equals("bent-over-calf") ? 0.01 : 0.004) * Math.abs(outside) + 0.05));
   }
 
-  /** Both legs of a split stance together, the rear one standing on its ball, on a bench, or, on a box, hanging: their moments' work is what body and load fall. */
+  /**
+   * Both legs of a split stance together, the rear one standing on its ball, on a bench, or, on a
+   * box, hanging: their moments' work is what body and load fall.
+   */
   @ParameterizedTest
   @CsvSource({"split,0,0,0.7", "split,1,0.4,0.6", "guided-split,0,0,0.72", "step,-1,0,0"})
-  void bothLegsOfASplitStanceDoTheWork(String family, double rear, double rearHeight, double stride) {
-    Map<String, Double> front = rear < 0 ? with(Map.of(), "pushOff", 0, "box", 0.25, "lean", 38) : with(Map.of(), "rear", rear, "rearHeight", rearHeight, "stride", stride, "lean", 20, "bar", 0);
+  void bothLegsOfASplitStanceDoTheWork(
+      String family, double rear, double rearHeight, double stride) {
+    Map<String, Double> front =
+        rear < 0
+            ? with(Map.of(), "pushOff", 0, "box", 0.25, "lean", 38)
+            : with(
+                Map.of(),
+                "rear",
+                rear,
+                "rearHeight",
+                rearHeight,
+                "stride",
+                stride,
+                "lean",
+                20,
+                "bar",
+                0);
     if (rear < 0) {
       front = with(front, "bar", 0);
     }
@@ -161,14 +298,22 @@ class EnergyTest {
         for (Coordinate c : Coordinate.values()) {
           moment[c.ordinal()] = eq.externalNm(c, W);
           if (before != null && c != Coordinate.LUMBAR_FLEXION) {
-            joints += 0.5 * (moment[c.ordinal()] + momentBefore[c.ordinal()]) * (p.angle(c) - before.angle(c));
+            joints +=
+                0.5
+                    * (moment[c.ordinal()] + momentBefore[c.ordinal()])
+                    * (p.angle(c) - before.angle(c));
           }
         }
         if (before != null) {
           double fallen = weights(before, 1, leg == 0) - weights(p, 1, leg == 0);
-          outside += fallen + (leg == 0 ? W * Load.G * (point(before, "bar").y() - point(p, "bar").y()) : 0);
+          outside +=
+              fallen
+                  + (leg == 0 ? W * Load.G * (point(before, "bar").y() - point(p, "bar").y()) : 0);
           if (rear < 0) { // the other leg hangs from the hip
-            outside += Load.G * (MAN.thighMassKg() + MAN.shankMassKg() + MAN.footMassKg()) * (before.points().hip().y() - p.points().hip().y());
+            outside +=
+                Load.G
+                    * (MAN.thighMassKg() + MAN.shankMassKg() + MAN.footMassKg())
+                    * (before.points().hip().y() - p.points().hip().y());
           }
         }
         before = p;
@@ -179,7 +324,9 @@ class EnergyTest {
     assertThat(joints).isCloseTo(outside, within(0.012 * outside));
   }
 
-  /** On one leg, from above: what turns the hip is all that stands above it, the other leg with it. */
+  /**
+   * On one leg, from above: what turns the hip is all that stands above it, the other leg with it.
+   */
   @ParameterizedTest
   @CsvSource({"0,0", "0.4,0", "0.7,1", "1,2"})
   void theHipOfAOneLegHingeFeelsAllThatIsAboveIt(double phase, double hand) {
@@ -194,18 +341,38 @@ class EnergyTest {
         MAN.thighMassKg() * MAN.thighComFraction() * MAN.thighM() * back
             + MAN.shankMassKg() * (MAN.thighM() + MAN.shankComFraction() * MAN.shankM()) * back
             + MAN.footMassKg() * (MAN.thighM() + MAN.shankM()) * back;
-    double above = MAN.upperMassKg() * Segments.UPPER_COM_HANGING * MAN.trunkM() * Math.sin(lean) + other + W * (p.props().stream().filter(x -> x.kind().equals(hand == 0 ? "bar" : "weight")).findFirst().orElseThrow().points().get(0).x() - hip);
+    double above =
+        MAN.upperMassKg() * Segments.UPPER_COM_HANGING * MAN.trunkM() * Math.sin(lean)
+            + other
+            + W
+                * (p.props().stream()
+                        .filter(x -> x.kind().equals(hand == 0 ? "bar" : "weight"))
+                        .findFirst()
+                        .orElseThrow()
+                        .points()
+                        .get(0)
+                        .x()
+                    - hip);
     assertThat(eq.externalNm(Coordinate.HIP_FLEXION, W)).isCloseTo(Load.G * above, within(1.5));
   }
 
-  /** Level forces above the back do work where the hands that give them move against the trunk, J: arms are no joints here. On a track the bar does not move level, and there is none. */
+  /**
+   * Level forces above the back do work where the hands that give them move against the trunk, J:
+   * arms are no joints here. On a track the bar does not move level, and there is none.
+   */
   private static double hands(Posture a, Posture b) {
     double work = 0;
     for (int i = 0; i < a.loads().size(); i++) {
       Load la = a.loads().get(i);
       Load lb = b.loads().get(i);
       if (la.on() == Load.Segment.UPPER) {
-        work += 0.5 * (la.force().x() + W * la.forcePerKg().x() + lb.force().x() + W * lb.forcePerKg().x()) * (lb.at().x() - la.at().x());
+        work +=
+            0.5
+                * (la.force().x()
+                    + W * la.forcePerKg().x()
+                    + lb.force().x()
+                    + W * lb.forcePerKg().x())
+                * (lb.at().x() - la.at().x());
       }
     }
     return work;
@@ -222,19 +389,30 @@ class EnergyTest {
     if (wholeBody) {
       Vec3 hip = new Vec3(q.hip().x(), q.hip().y(), 0);
       upper = MAN.upperMassKg() * (hip.y() + com(p) * q.shoulder().minus(hip).y());
-    } else if (p.props().stream().anyMatch(x -> x.kind().equals("block"))) { // bent over: the trunk's weight stands on the hips
+    } else if (p.props().stream()
+        .anyMatch(
+            x -> x.kind().equals("block"))) { // bent over: the trunk's weight stands on the hips
       upper = MAN.upperMassKg() * q.hip().y();
     }
     return Load.G * (legs * leg + upper);
   }
 
   private static Vec3 middle(Posture p) {
-    return p.points().heel().plus(Segments.MIDDLE_FROM_HEEL / Segments.BALL_FROM_HEEL, p.points().ball().minus(p.points().heel()));
+    return p.points()
+        .heel()
+        .plus(
+            Segments.MIDDLE_FROM_HEEL / Segments.BALL_FROM_HEEL,
+            p.points().ball().minus(p.points().heel()));
   }
 
   /** Where the trunk's mass is: read from the weight above the back, which the postures state. */
   private static double com(Posture p) {
-    Optional<Load> weight = p.loads().stream().filter(l -> l.on() == Load.Segment.UPPER && l.forcePerKg().norm() == 0 && l.force().y() < 0).findFirst();
+    Optional<Load> weight =
+        p.loads().stream()
+            .filter(
+                l ->
+                    l.on() == Load.Segment.UPPER && l.forcePerKg().norm() == 0 && l.force().y() < 0)
+            .findFirst();
     if (weight.isEmpty()) {
       return 0.5; // on a pad that does not turn every point of the trunk moves alike
     }
@@ -244,7 +422,9 @@ class EnergyTest {
     double mass = -above.force().y() / Load.G;
     double pelvis = MAN.upperMassKg() - mass;
     double pelvisAlong = 0.5 * Segments.L5_UP * MAN.statureM();
-    return (mass * above.at().minus(hip).dot(trunk) + pelvis * pelvisAlong) / MAN.upperMassKg() / MAN.trunkM();
+    return (mass * above.at().minus(hip).dot(trunk) + pelvis * pelvisAlong)
+        / MAN.upperMassKg()
+        / MAN.trunkM();
   }
 
   private static double between(Vec3 a, Vec3 b, double share) {

@@ -8,7 +8,9 @@ import org.ojalgo.optimisation.Optimisation;
 import org.ojalgo.optimisation.Variable;
 
 /**
- * The load-sharing problem by a general-purpose optimiser (ojAlgo): the cubic price as a sequence of quadratic programmes, to convergence. For checks and for the benchmark that compares speeds at equal optimum.
+ * The load-sharing problem by a general-purpose optimiser (ojAlgo): the cubic price as a sequence
+ * of quadratic programmes, to convergence. For checks and for the benchmark that compares speeds at
+ * equal optimum.
  */
 public final class GeneralSharing {
   private GeneralSharing() {}
@@ -81,14 +83,19 @@ public final class GeneralSharing {
   }
 
   static boolean oneSided(Equilibrium eq, int j) {
-    return j >= eq.muscles + Equilibrium.SOURCES && eq.freeOneSided[j - eq.muscles - Equilibrium.SOURCES];
+    return j >= eq.muscles + Equilibrium.SOURCES
+        && eq.freeOneSided[j - eq.muscles - Equilibrium.SOURCES];
   }
 
   static double bound(Equilibrium eq, double load, int j) {
-    return j == eq.muscles + 2 ? eq.rotationReserve() : eq.freeBoundAt(j - eq.muscles - Equilibrium.SOURCES, load);
+    return j == eq.muscles + 2
+        ? eq.rotationReserve()
+        : eq.freeBoundAt(j - eq.muscles - Equilibrium.SOURCES, load);
   }
 
   static double contactWeight(Equilibrium eq, int j) {
-    return j == eq.muscles + 2 ? eq.weight[j] * LoadSharing.WEIGHT_SCALE : LoadSharing.CONTACT_WEIGHT;
+    return j == eq.muscles + 2
+        ? eq.weight[j] * LoadSharing.WEIGHT_SCALE
+        : LoadSharing.CONTACT_WEIGHT;
   }
 }

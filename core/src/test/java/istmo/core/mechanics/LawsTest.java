@@ -27,7 +27,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
-/** Laws that hold whatever the numbers are, over seeded random set-ups and bodies of every family. */
+/**
+ * Laws that hold whatever the numbers are, over seeded random set-ups and bodies of every family.
+ */
 class LawsTest {
   private static final long SEED = 20261126;
 
@@ -49,7 +51,8 @@ class LawsTest {
 
   private static Body body(Random r) {
     Sex sex = r.nextBoolean() ? Sex.MALE : Sex.FEMALE;
-    return Body.estimated(1.5 + 0.5 * r.nextDouble(), 50 + 60 * r.nextDouble(), sex).withThighFactor(0.94 + 0.12 * r.nextDouble());
+    return Body.estimated(1.5 + 0.5 * r.nextDouble(), 50 + 60 * r.nextDouble(), sex)
+        .withThighFactor(0.94 + 0.12 * r.nextDouble());
   }
 
   /** Either an answer without a NaN that balances, or a reason. */
@@ -70,25 +73,51 @@ class LawsTest {
       assertThat(a.limitKg()).isFinite().isPositive();
       assertThat(a.workingKg()).isBetween(0.0, a.limitKg() + 1e-9);
       assertThat(a.worstResidualNm()).as("%s %s", f.id(), s.values()).isLessThan(0.05);
-      a.points().forEach(p -> {
-        for (double[] row : List.of(p.activation(), p.fibreLength(), p.activeTension(), p.passiveTension(), p.externalNm())) {
-          for (double v : row) {
-            assertThat(v).isFinite();
-          }
-        }
-      });
+      a.points()
+          .forEach(
+              p -> {
+                for (double[] row :
+                    List.of(
+                        p.activation(),
+                        p.fibreLength(),
+                        p.activeTension(),
+                        p.passiveTension(),
+                        p.externalNm())) {
+                  for (double v : row) {
+                    assertThat(v).isFinite();
+                  }
+                }
+              });
       assertThat(a.set().repetitions()).isFinite().isNotNegative();
-      if (a.workingKg() > 0 && a.workingKg() < 0.999 * a.limitKg()) { // not body weight alone, and not where balance or the hands end it first
-        assertThat(a.set().repetitions()).as("what is compared at ten repetitions is at ten: %s %s", f.id(), s.values()).isCloseTo(10, within(0.1));
+      if (a.workingKg() > 0
+          && a.workingKg()
+              < 0.999
+                  * a.limitKg()) { // not body weight alone, and not where balance or the hands end
+        // it first
+        assertThat(a.set().repetitions())
+            .as("what is compared at ten repetitions is at ten: %s %s", f.id(), s.values())
+            .isCloseTo(10, within(0.1));
       }
     }
   }
 
-  /** The limit is the limit: just below it every point can be held, and at 1.01 times some point cannot, by the sharing too, which knows nothing of the linear programme. */
+  /**
+   * The limit is the limit: just below it every point can be held, and at 1.01 times some point
+   * cannot, by the sharing too, which knows nothing of the linear programme.
+   */
   @ParameterizedTest
   @MethodSource("families")
   void theLimitIsTheLimit(Family f) {
-    Setup s = Bodies.setup(f.id(), f.id().equals("press") ? Map.of("kneeDepth", 80.0) : f.id().equals("squat") ? Map.of("depth", 80.0) : f.id().equals("guided-squat") ? Map.of("depth", 80.0, "lean", 38.0) : Map.of());
+    Setup s =
+        Bodies.setup(
+            f.id(),
+            f.id().equals("press")
+                ? Map.of("kneeDepth", 80.0)
+                : f.id().equals("squat")
+                    ? Map.of("depth", 80.0)
+                    : f.id().equals("guided-squat")
+                        ? Map.of("depth", 80.0, "lean", 38.0)
+                        : Map.of());
     Analysis a = (Analysis) new Analyser(LIFTER).analyse(f, s, LoadRule.USUAL);
     if (a.limiters().get(0).id().equals(Limiter.BALANCE)) {
       return; // AnalyserTest asks that one
@@ -113,19 +142,30 @@ class LawsTest {
     return worst;
   }
 
-  /** More load never lowers the drive of what limits, where the posture does not hang on the load. */
+  /**
+   * More load never lowers the drive of what limits, where the posture does not hang on the load.
+   */
   @ParameterizedTest
   @MethodSource("families")
   void moreLoadNeverLowersEffortAtTheLimiter(Family f) {
     if (f.balances()) {
       return;
     }
-    Setup s = Bodies.setup(f.id(), f.id().equals("press") ? Map.of("kneeDepth", 80.0) : f.id().equals("guided-squat") ? Map.of("depth", 80.0, "lean", 38.0) : Map.of());
+    Setup s =
+        Bodies.setup(
+            f.id(),
+            f.id().equals("press")
+                ? Map.of("kneeDepth", 80.0)
+                : f.id().equals("guided-squat") ? Map.of("depth", 80.0, "lean", 38.0) : Map.of());
     Analysis a = (Analysis) new Analyser(LIFTER).analyse(f, s, LoadRule.USUAL);
     int muscle = -1;
     for (Limiter l : a.limiters()) {
       if (muscle < 0) {
-        muscle = istmo.core.anatomy.Muscles.standard().all().stream().map(istmo.core.anatomy.Muscle::id).toList().indexOf(l.id());
+        muscle =
+            istmo.core.anatomy.Muscles.standard().all().stream()
+                .map(istmo.core.anatomy.Muscle::id)
+                .toList()
+                .indexOf(l.id());
       }
     }
     if (muscle < 0) {
@@ -141,30 +181,42 @@ class LawsTest {
     }
   }
 
-  /** A step of a thousandth of a natural step moves the limit by little: continuous in every input. Usual set-ups of every candidate. */
+  /**
+   * A step of a thousandth of a natural step moves the limit by little: continuous in every input.
+   * Usual set-ups of every candidate.
+   */
   @Test
   void limitsAreContinuousInEveryInput() {
     List<String> jumps = new ArrayList<>();
     for (Candidate c : Catalogue.standard().candidates()) {
       Family f = Catalogue.standard().exerciseOf(c).family();
-      Setup s = Reach.of(LIFTER, f, c.usualFor(LIFTER, Place.generic(Set.of())), c.yields()).orElseThrow().setup();
+      Setup s =
+          Reach.of(LIFTER, f, c.usualFor(LIFTER, Place.generic(Set.of())), c.yields())
+              .orElseThrow()
+              .setup();
       double at = new Analyser(LIFTER).fresh(f, s).orElseThrow().limitKg();
       for (SetupParameter p : f.parameters()) {
         double to = s.get(p) + 1e-3 * p.step();
         if (!p.choices().isEmpty() || !p.allowed().contains(to)) {
           continue;
         }
-        new Analyser(LIFTER).fresh(f, s.with(p, to)).ifPresent(moved -> {
-          if (Math.abs(moved.limitKg() - at) > 0.005 * Math.max(10, Math.abs(at)) + 0.05) {
-            jumps.add(c.id() + " " + p.id() + ": " + at + " to " + moved.limitKg());
-          }
-        });
+        new Analyser(LIFTER)
+            .fresh(f, s.with(p, to))
+            .ifPresent(
+                moved -> {
+                  if (Math.abs(moved.limitKg() - at) > 0.005 * Math.max(10, Math.abs(at)) + 0.05) {
+                    jumps.add(c.id() + " " + p.id() + ": " + at + " to " + moved.limitKg());
+                  }
+                });
       }
     }
     assertThat(jumps).isEmpty();
   }
 
-  /** Scaling: a stack's lever twice as long halves the stack, and all strengths times two double what is lifted beyond the leg's own weight. */
+  /**
+   * Scaling: a stack's lever twice as long halves the stack, and all strengths times two double
+   * what is lifted beyond the leg's own weight.
+   */
   @Test
   void leversAndStrengthsScale() {
     Analysis one = Bodies.analysis(LIFTER, "seated-curl", Map.of());
@@ -172,26 +224,43 @@ class LawsTest {
     assertThat(longLever.limitKg()).isCloseTo(one.limitKg() / 2, within(1e-6));
     assertThat(longLever.set().repetitions()).isCloseTo(one.set().repetitions(), within(0.05));
     Analysis level = Bodies.analysis(LIFTER, "abduction-machine", Map.of());
-    assertThat(Bodies.analysis(LIFTER, "abduction-machine", Map.of("pulley", 0.1)).limitKg()).isCloseTo(2 * level.limitKg(), within(1e-6));
+    assertThat(Bodies.analysis(LIFTER, "abduction-machine", Map.of("pulley", 0.1)).limitKg())
+        .isCloseTo(2 * level.limitKg(), within(1e-6));
     Analysis both = Bodies.analysis(LIFTER, "leg-extension", Map.of());
     Analysis oneLeg = Bodies.analysis(LIFTER, "leg-extension", Map.of("legs", 1.0));
-    assertThat(oneLeg.limitKg()).as("one leg alone takes half").isCloseTo(both.limitKg() / 2, within(1e-6));
+    assertThat(oneLeg.limitKg())
+        .as("one leg alone takes half")
+        .isCloseTo(both.limitKg() / 2, within(1e-6));
   }
 
-  /** Mirror symmetry: a rear leg is computed as a right leg, so the same split stance seen from its rear foot and mirrored has the same floor, hips and trunk. */
+  /**
+   * Mirror symmetry: a rear leg is computed as a right leg, so the same split stance seen from its
+   * rear foot and mirrored has the same floor, hips and trunk.
+   */
   @Test
   void theRearLegIsTheMirrorOfTheSamePosture() {
     for (double phase : new double[] {0, 0.5, 1}) {
       Posture front = Bodies.posture(LIFTER, "split", Map.of("lean", 20.0), phase, 30);
       Posture rear = Bodies.posture(LIFTER, "split", Map.of("lean", 20.0, "leg", 1.0), phase, 30);
       assertThat(rear.points().hip().x()).isCloseTo(front.points().hip().x(), within(1e-12));
-      assertThat(rear.points().hip().z() + front.points().hip().z()).as("hips apart").isCloseTo(2 * LIFTER.hipHalfDistanceM(), within(1e-12));
+      assertThat(rear.points().hip().z() + front.points().hip().z())
+          .as("hips apart")
+          .isCloseTo(2 * LIFTER.hipHalfDistanceM(), within(1e-12));
       assertThat(rear.trunkLeanRad()).isEqualTo(front.trunkLeanRad());
       double floor = 0;
       for (Posture p : List.of(front, rear)) {
-        floor += p.loads().stream().filter(l -> l.on() == istmo.core.movement.Load.Segment.FOOT && l.forcePerKg().norm() > 0).mapToDouble(l -> l.force().y() + 30 * l.forcePerKg().y()).sum();
+        floor +=
+            p.loads().stream()
+                .filter(
+                    l ->
+                        l.on() == istmo.core.movement.Load.Segment.FOOT
+                            && l.forcePerKg().norm() > 0)
+                .mapToDouble(l -> l.force().y() + 30 * l.forcePerKg().y())
+                .sum();
       }
-      assertThat(floor).as("both feet carry everything").isCloseTo((LIFTER.massKg() + 30) * istmo.core.movement.Load.G, within(1e-6));
+      assertThat(floor)
+          .as("both feet carry everything")
+          .isCloseTo((LIFTER.massKg() + 30) * istmo.core.movement.Load.G, within(1e-6));
     }
   }
 }

@@ -9,13 +9,23 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 class MusculatureTest {
-  /** One length potential: every arm is minus the derivative of the muscle's length, in any direction, abduction and rotation included. */
+  /**
+   * One length potential: every arm is minus the derivative of the muscle's length, in any
+   * direction, abduction and rotation included.
+   */
   @Test
   void momentArmsAreTheDerivativesOfOneLength() {
     Musculature m = new Musculature(Bodies.MAN);
     Random random = new Random(7);
     for (int trial = 0; trial < 40; trial++) {
-      double[] q = {between(random, -0.2, 2.1), between(random, -0.3, 0.7), between(random, -0.6, 0.6), between(random, 0, 2.4), between(random, -0.7, 0.6), 0};
+      double[] q = {
+        between(random, -0.2, 2.1),
+        between(random, -0.3, 0.7),
+        between(random, -0.6, 0.6),
+        between(random, 0, 2.4),
+        between(random, -0.7, 0.6),
+        0
+      };
       for (int c = 0; c < Coordinate.LEG; c++) {
         double h = 1e-6;
         double[] plus = q.clone();
@@ -28,7 +38,11 @@ class MusculatureTest {
           m.at(minus);
           double down = m.excursionM(i);
           m.at(q);
-          assertThat(m.arm(i, Coordinate.values()[c])).as("%s about %s, seed 7, trial %d", Muscles.standard().all().get(i).id(), Coordinate.values()[c], trial).isCloseTo(-(up - down) / (2 * h), within(2e-7));
+          assertThat(m.arm(i, Coordinate.values()[c]))
+              .as(
+                  "%s about %s, seed 7, trial %d",
+                  Muscles.standard().all().get(i).id(), Coordinate.values()[c], trial)
+              .isCloseTo(-(up - down) / (2 * h), within(2e-7));
         }
       }
     }
@@ -60,7 +74,8 @@ class MusculatureTest {
     usual.at(q);
     strong.at(q);
     for (int i = 0; i < usual.size(); i++) {
-      assertThat(strong.activeForceN(i)).isCloseTo(1.2 * usual.activeForceN(i), within(1e-9 * usual.activeForceN(i) + 1e-9));
+      assertThat(strong.activeForceN(i))
+          .isCloseTo(1.2 * usual.activeForceN(i), within(1e-9 * usual.activeForceN(i) + 1e-9));
       assertThat(strong.length(i)).isEqualTo(usual.length(i));
     }
   }

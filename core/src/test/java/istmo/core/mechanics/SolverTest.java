@@ -28,7 +28,8 @@ class SolverTest {
     List<Object[]> list = new ArrayList<>();
     for (Candidate c : Catalogue.standard().candidates()) {
       for (double phase : new double[] {0.1, 0.6, 1}) {
-        PostureResult p = Catalogue.standard().exerciseOf(c).family().posture(BODY, c.usual(), phase, 60);
+        PostureResult p =
+            Catalogue.standard().exerciseOf(c).family().posture(BODY, c.usual(), phase, 60);
         if (p instanceof Posture posture) {
           list.add(new Object[] {c.id(), posture});
         }
@@ -56,7 +57,12 @@ class SolverTest {
       }
       x.add(v);
     }
-    Variable w = model.newVariable("W").lower(StrengthLimit.LOWEST_KG).upper(StrengthLimit.HIGHEST_KG).weight(1);
+    Variable w =
+        model
+            .newVariable("W")
+            .lower(StrengthLimit.LOWEST_KG)
+            .upper(StrengthLimit.HIGHEST_KG)
+            .weight(1);
     for (int r = 0; r < eq.rows; r++) {
       Expression row = model.newExpression("row" + r).level(eq.b0[r]);
       for (int j = 0; j < eq.columns; j++) {
@@ -70,13 +76,18 @@ class SolverTest {
       if (eq.freeOneSided[f]) {
         v.lower(0);
       } else {
-        model.newExpression("down" + f).lower(-eq.freeBound[f]).set(v, 1).set(w, eq.freeBoundPerKg[f]);
+        model
+            .newExpression("down" + f)
+            .lower(-eq.freeBound[f])
+            .set(v, 1)
+            .set(w, eq.freeBoundPerKg[f]);
       }
     }
     Optimisation.Result result = model.maximise();
     assertThat(solved).isEqualTo(result.getState().isFeasible());
     if (solved) {
-      assertThat(limit.limitKg()).isCloseTo(result.getValue(), within(1e-6 * Math.max(1, Math.abs(result.getValue()))));
+      assertThat(limit.limitKg())
+          .isCloseTo(result.getValue(), within(1e-6 * Math.max(1, Math.abs(result.getValue()))));
     }
   }
 
@@ -100,25 +111,33 @@ class SolverTest {
         eq.a[r][j] *= 1 + h;
       }
       limit.solve();
-      assertThat(sensitivity[j]).as("muscle %d", j).isCloseTo((limit.limitKg() - base) / h, within(0.01));
+      assertThat(sensitivity[j])
+          .as("muscle %d", j)
+          .isCloseTo((limit.limitKg() - base) / h, within(0.01));
     }
   }
 
-  /** The cubic price by sequential quadratic programmes of the general optimiser, to convergence. Residual and free contacts are variables there too, so it is the same problem. */
+  /**
+   * The cubic price by sequential quadratic programmes of the general optimiser, to convergence.
+   * Residual and free contacts are variables there too, so it is the same problem.
+   */
   @ParameterizedTest(name = "{0}")
   @MethodSource("postures")
   void loadSharingIsTheOptimumOfAGeneralQuadraticProgramme(String id, Posture posture) {
     Equilibrium eq = new Equilibrium(BODY, new Musculature(BODY));
     eq.set(posture);
     StrengthLimit limit = new StrengthLimit(eq);
-    assumeTrue(limit.solve() && limit.limitKg() > 0, "no load can be held at this posture under the trial load");
+    assumeTrue(
+        limit.solve() && limit.limitKg() > 0,
+        "no load can be held at this posture under the trial load");
     double load = Math.min(150, 0.75 * limit.limitKg());
     LoadSharing sharing = new LoadSharing(eq);
     sharing.solve(load);
 
     double[] x = GeneralSharing.solve(eq, load);
     // compare the price of the whole: the optimum, not one of several equal answers
-    assertThat(price(eq, load, sharing)).isCloseTo(price(eq, load, x), within(1e-6 * Math.max(1, price(eq, load, x))));
+    assertThat(price(eq, load, sharing))
+        .isCloseTo(price(eq, load, x), within(1e-6 * Math.max(1, price(eq, load, x))));
     for (int j = 0; j < eq.muscles + 2; j++) {
       assertThat(sharing.value(j)).as("column %d", j).isCloseTo(x[j], within(2e-4));
     }
@@ -136,10 +155,14 @@ class SolverTest {
     double sum = 0;
     for (int j = 0; j < eq.columns; j++) {
       if (j < eq.muscles + 2) {
-        sum += eq.weight[j] * LoadSharing.WEIGHT_SCALE * (x[j] * x[j] * x[j] / 3 + LoadSharing.SMOOTHING * x[j] * x[j] / 2);
+        sum +=
+            eq.weight[j]
+                * LoadSharing.WEIGHT_SCALE
+                * (x[j] * x[j] * x[j] / 3 + LoadSharing.SMOOTHING * x[j] * x[j] / 2);
       } else {
         double bound = GeneralSharing.bound(eq, load, j);
-        sum += bound > 0 ? 0.5 * GeneralSharing.contactWeight(eq, j) * x[j] * x[j] / bound / bound : 0;
+        sum +=
+            bound > 0 ? 0.5 * GeneralSharing.contactWeight(eq, j) * x[j] * x[j] / bound / bound : 0;
       }
     }
     for (int r = 0; r < eq.rows; r++) {

@@ -27,10 +27,13 @@ class StaticsTest {
   private static final double LOAD = 70;
 
   /** In the plane: feet under the hips, toes ahead. */
-  private static final Map<String, Double> PLANAR = Map.of("stance", 2 * MAN.hipHalfDistanceM(), "toeOut", 0.0, "depth", 90.0);
+  private static final Map<String, Double> PLANAR =
+      Map.of("stance", 2 * MAN.hipHalfDistanceM(), "toeOut", 0.0, "depth", 90.0);
 
   /**
-   * Our moments come from the floor upwards (foot force at the centre of pressure); mecano's from the bar downwards (weights above each joint). They agree only if the posture balances and both are right.
+   * Our moments come from the floor upwards (foot force at the centre of pressure); mecano's from
+   * the bar downwards (weights above each joint). They agree only if the posture balances and both
+   * are right.
    */
   @ParameterizedTest
   @ValueSource(doubles = {0, 0.2, 0.5, 0.8, 1})
@@ -45,9 +48,19 @@ class StaticsTest {
     RigidBody ground = new RigidBody("ground", ReferenceFrame.getWorldFrame());
     Vector3D z = new Vector3D(0, 0, 1);
     RevoluteJoint ankleJoint = new RevoluteJoint("ankle", ground, point(ankle), z);
-    RigidBody shank = link("shank", ankleJoint, 2 * MAN.shankMassKg(), knee.minus(ankle).times(1 - MAN.shankComFraction()));
+    RigidBody shank =
+        link(
+            "shank",
+            ankleJoint,
+            2 * MAN.shankMassKg(),
+            knee.minus(ankle).times(1 - MAN.shankComFraction()));
     RevoluteJoint kneeJoint = new RevoluteJoint("knee", shank, point(knee.minus(ankle)), z);
-    RigidBody thigh = link("thigh", kneeJoint, 2 * MAN.thighMassKg(), hip.minus(knee).times(1 - MAN.thighComFraction()));
+    RigidBody thigh =
+        link(
+            "thigh",
+            kneeJoint,
+            2 * MAN.thighMassKg(),
+            hip.minus(knee).times(1 - MAN.thighComFraction()));
     RevoluteJoint hipJoint = new RevoluteJoint("hip", thigh, point(hip.minus(knee)), z);
     Vec3 trunk = p.points().shoulder().minus(new Vec3(hip.x(), hip.y(), 0));
     Vec3 upper = trunk.times(Segments.UPPER_COM_HANDS_UP);
@@ -58,19 +71,36 @@ class StaticsTest {
     InverseDynamicsCalculator calculator = new InverseDynamicsCalculator(ground);
     calculator.setGravitationalAcceleration(0, -Load.G, 0);
     calculator.compute();
-    assertThat(2 * eq.externalNm(Coordinate.ANKLE_DORSIFLEXION, LOAD)).isCloseTo(tau(calculator, ankleJoint), within(1e-6));
-    assertThat(-2 * eq.externalNm(Coordinate.KNEE_FLEXION, LOAD)).isCloseTo(tau(calculator, kneeJoint), within(1e-6));
-    assertThat(2 * eq.externalNm(Coordinate.HIP_FLEXION, LOAD)).isCloseTo(tau(calculator, hipJoint), within(1e-6));
+    assertThat(2 * eq.externalNm(Coordinate.ANKLE_DORSIFLEXION, LOAD))
+        .isCloseTo(tau(calculator, ankleJoint), within(1e-6));
+    assertThat(-2 * eq.externalNm(Coordinate.KNEE_FLEXION, LOAD))
+        .isCloseTo(tau(calculator, kneeJoint), within(1e-6));
+    assertThat(2 * eq.externalNm(Coordinate.HIP_FLEXION, LOAD))
+        .isCloseTo(tau(calculator, hipJoint), within(1e-6));
   }
 
-  /** Slowly moved under a fixed load, the joint moments do exactly the work that weights gain: no moment code shared with the energy. */
+  /**
+   * Slowly moved under a fixed load, the joint moments do exactly the work that weights gain: no
+   * moment code shared with the energy.
+   */
   @ParameterizedTest
   @CsvSource({"squat,0.0002", "guided-squat,0.0002", "press,0.02", "hack,0.02"})
   void workOfTheMomentsIsTheChangeOfPotentialEnergy(String family, double tolerance) {
     Map<String, Double> changes =
         switch (family) {
           case "squat" -> PLANAR;
-          case "guided-squat" -> Map.of("stance", 2 * MAN.hipHalfDistanceM(), "toeOut", 0.0, "depth", 80.0, "lean", 38.0, "feetForward", 0.1);
+          case "guided-squat" ->
+              Map.of(
+                  "stance",
+                  2 * MAN.hipHalfDistanceM(),
+                  "toeOut",
+                  0.0,
+                  "depth",
+                  80.0,
+                  "lean",
+                  38.0,
+                  "feetForward",
+                  0.1);
           default -> Map.of("stance", 2 * MAN.hipHalfDistanceM(), "toeOut", 0.0, "kneeDepth", 85.0);
         };
     int steps = 400;
@@ -87,7 +117,10 @@ class StaticsTest {
       }
       if (before != null) {
         for (int c : new int[] {0, 3, 4}) {
-          double angle = p.angles()[c] - before.angles()[c] + (c == 0 ? p.angles()[5] - before.angles()[5] : 0);
+          double angle =
+              p.angles()[c]
+                  - before.angles()[c]
+                  + (c == 0 ? p.angles()[5] - before.angles()[5] : 0);
           work += 2 * 0.5 * (moment[c] + momentBefore[c]) * angle;
         }
       }
@@ -102,24 +135,43 @@ class StaticsTest {
   private static double energy(String family, Map<String, Double> changes, double phase) {
     Posture p = Bodies.posture(MAN, family, changes, phase, LOAD);
     Vec3 hip = p.points().hip();
-    double legs = 2 * Load.G * (MAN.thighMassKg() * at(hip, p.points().knee(), MAN.thighComFraction()).y() + MAN.shankMassKg() * at(p.points().knee(), p.points().ankle(), MAN.shankComFraction()).y() + MAN.footMassKg() * footCom(p).y());
+    double legs =
+        2
+            * Load.G
+            * (MAN.thighMassKg() * at(hip, p.points().knee(), MAN.thighComFraction()).y()
+                + MAN.shankMassKg()
+                    * at(p.points().knee(), p.points().ankle(), MAN.shankComFraction()).y()
+                + MAN.footMassKg() * footCom(p).y());
     Vec3 trunk = p.points().shoulder().minus(new Vec3(hip.x(), hip.y(), 0));
     double sled = Bodies.setup(family, changes).values().getOrDefault("sledMass", 0.0);
     return switch (family) {
-      case "press" -> legs + (LOAD + sled) * Load.G * p.points().pressure().y(); // the sled goes with the foot
+      case "press" ->
+          legs + (LOAD + sled) * Load.G * p.points().pressure().y(); // the sled goes with the foot
       case "hack" -> legs + (MAN.upperMassKg() + LOAD + sled) * Load.G * hip.y();
-      default -> legs + MAN.upperMassKg() * Load.G * (hip.y() + Segments.UPPER_COM_HANDS_UP * trunk.y()) + LOAD * Load.G * bar(p).y();
+      default ->
+          legs
+              + MAN.upperMassKg() * Load.G * (hip.y() + Segments.UPPER_COM_HANDS_UP * trunk.y())
+              + LOAD * Load.G * bar(p).y();
     };
   }
 
   private static Vec3 bar(Posture p) {
-    return p.props().stream().filter(x -> x.kind().equals("bar")).findFirst().orElseThrow().points().get(0);
+    return p.props().stream()
+        .filter(x -> x.kind().equals("bar"))
+        .findFirst()
+        .orElseThrow()
+        .points()
+        .get(0);
   }
 
-  /** Track: forces on body and bar together add up to nothing, and so do moments about the centre of pressure. */
+  /**
+   * Track: forces on body and bar together add up to nothing, and so do moments about the centre of
+   * pressure.
+   */
   @Test
   void theTrackSquatIsInEquilibriumAsAWhole() {
-    Map<String, Double> changes = Map.of("stance", 0.4, "toeOut", 20.0, "depth", 85.0, "feetForward", 0.2, "lean", 12.0);
+    Map<String, Double> changes =
+        Map.of("stance", 0.4, "toeOut", 20.0, "depth", 85.0, "feetForward", 0.2, "lean", 12.0);
     Posture p = Bodies.posture(MAN, "guided-squat", changes, 1, LOAD);
     Load foot = p.loads().get(0);
     Vec3 onFoot = foot.force().plus(LOAD, foot.forcePerKg());
@@ -128,17 +180,35 @@ class StaticsTest {
     assertThat(2 * onFoot.x() + onBar.x()).isCloseTo(0, within(1e-9));
     assertThat(2 * onFoot.y()).isCloseTo((MAN.massKg() + LOAD) * Load.G, within(1e-9));
     Vec3 hip = p.points().hip();
-    Vec3 upper = new Vec3(hip.x(), hip.y(), 0).plus(Segments.UPPER_COM_HANDS_UP, p.points().shoulder().minus(new Vec3(hip.x(), hip.y(), 0)));
+    Vec3 upper =
+        new Vec3(hip.x(), hip.y(), 0)
+            .plus(
+                Segments.UPPER_COM_HANDS_UP,
+                p.points().shoulder().minus(new Vec3(hip.x(), hip.y(), 0)));
     Vec3 c = p.points().pressure();
     double moment = -MAN.upperMassKg() * Load.G * (upper.x() - c.x());
-    moment -= 2 * Load.G * (MAN.thighMassKg() * (at(hip, p.points().knee(), MAN.thighComFraction()).x() - c.x()) + MAN.shankMassKg() * (at(p.points().knee(), p.points().ankle(), MAN.shankComFraction()).x() - c.x()) + MAN.footMassKg() * (footCom(p).x() - c.x()));
+    moment -=
+        2
+            * Load.G
+            * (MAN.thighMassKg() * (at(hip, p.points().knee(), MAN.thighComFraction()).x() - c.x())
+                + MAN.shankMassKg()
+                    * (at(p.points().knee(), p.points().ankle(), MAN.shankComFraction()).x()
+                        - c.x())
+                + MAN.footMassKg() * (footCom(p).x() - c.x()));
     Vec3 r = atBar.at().minus(c);
     moment += r.x() * onBar.y() - r.y() * onBar.x();
-    assertThat(moment).isCloseTo(0, within(0.5)); // the foot's own centre of mass is taken half-way between ankle and sole
+    assertThat(moment)
+        .isCloseTo(
+            0,
+            within(0.5)); // the foot's own centre of mass is taken half-way between ankle and sole
   }
 
   private static Vec3 footCom(Posture p) {
-    return p.loads().stream().filter(l -> l.on() == Load.Segment.FOOT && l.forcePerKg().norm() == 0).findFirst().orElseThrow().at();
+    return p.loads().stream()
+        .filter(l -> l.on() == Load.Segment.FOOT && l.forcePerKg().norm() == 0)
+        .findFirst()
+        .orElseThrow()
+        .at();
   }
 
   private static Vec3 at(Vec3 from, Vec3 to, double share) {

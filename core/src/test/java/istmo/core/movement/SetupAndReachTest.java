@@ -23,7 +23,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class SetupAndReachTest {
-  private static final Body STIFF = new Intake(1.90, 94, Sex.MALE, Intake.Thigh.LONG, Intake.Ankle.STIFF).body();
+  private static final Body STIFF =
+      new Intake(1.90, 94, Sex.MALE, Intake.Thigh.LONG, Intake.Ankle.STIFF).body();
 
   static Stream<Candidate> candidates() {
     return Catalogue.standard().candidates().stream();
@@ -31,43 +32,75 @@ class SetupAndReachTest {
 
   @Test
   void everyFaultOfASetUpIsGathered() {
-    assertThatThrownBy(() -> Bodies.setup("squat", Map.of("depth", 300.0, "stanze", 1.0, "bar", 1.5)))
-        .isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).extracting(InvalidInput.Fault::field).containsExactlyInAnyOrder("setup.depth", "setup.stanze", "setup.bar"));
+    assertThatThrownBy(
+            () -> Bodies.setup("squat", Map.of("depth", 300.0, "stanze", 1.0, "bar", 1.5)))
+        .isInstanceOfSatisfying(
+            InvalidInput.class,
+            e ->
+                assertThat(e.faults())
+                    .extracting(InvalidInput.Fault::field)
+                    .containsExactlyInAnyOrder("setup.depth", "setup.stanze", "setup.bar"));
   }
 
-  /** Depth that is taken back for a body leaves a whole repetition whole and a part of one that part, to the degree. */
+  /**
+   * Depth that is taken back for a body leaves a whole repetition whole and a part of one that
+   * part, to the degree.
+   */
   @ParameterizedTest
   @MethodSource("candidates")
   void lessDepthKeepsThePart(Candidate c) {
     Family family = Catalogue.standard().exerciseOf(c).family();
-    family.depth().ifPresent(d -> assertThat(family.part(family.atDepth(c.usual(), d.allowed().nearest(c.usual().get(d) - 10)))).isCloseTo(family.part(c.usual()), within(0.02)));
+    family
+        .depth()
+        .ifPresent(
+            d ->
+                assertThat(
+                        family.part(
+                            family.atDepth(c.usual(), d.allowed().nearest(c.usual().get(d) - 10))))
+                    .isCloseTo(family.part(c.usual()), within(0.02)));
   }
 
-  /** Bones keep their length, the foot stays on its support, and what the posture says of the knee is what its joint centres say. */
+  /**
+   * Bones keep their length, the foot stays on its support, and what the posture says of the knee
+   * is what its joint centres say.
+   */
   @ParameterizedTest
   @MethodSource("candidates")
   void posturesAreThoseOfThisBody(Candidate c) {
     Family family = Catalogue.standard().exerciseOf(c).family();
     for (Body body : new Body[] {Bodies.MAN, Bodies.WOMAN, STIFF}) {
-      Optional<Reach> reach = Reach.of(body, family, c.usualFor(body, Place.generic(Set.of())), c.yields());
-      if (body != Bodies.MAN && reach.isEmpty()) { // a long, stiff or small body need not reach everything; how many it must is asked in OrdersTest
+      Optional<Reach> reach =
+          Reach.of(body, family, c.usualFor(body, Place.generic(Set.of())), c.yields());
+      if (body != Bodies.MAN
+          && reach
+              .isEmpty()) { // a long, stiff or small body need not reach everything; how many it
+        // must is asked in OrdersTest
         continue;
       }
       Setup setup = reach.orElseThrow().setup();
       for (double phase = 0; phase <= 1; phase += 0.125) {
-        Posture p = (Posture) family.posture(body, setup, phase, family.id().equals("pull-through") ? 10 : 100);
-        assertThat(p.points().hip().minus(p.points().knee()).norm()).isCloseTo(body.thighM(), within(1e-9));
-        assertThat(p.points().knee().minus(p.points().ankle()).norm()).isCloseTo(body.shankM(), within(1e-9));
-        assertThat(p.angle(Coordinate.KNEE_FLEXION)).isBetween(0.0, body.kneeFlexionLimitRad() + 1e-6);
+        Posture p =
+            (Posture)
+                family.posture(body, setup, phase, family.id().equals("pull-through") ? 10 : 100);
+        assertThat(p.points().hip().minus(p.points().knee()).norm())
+            .isCloseTo(body.thighM(), within(1e-9));
+        assertThat(p.points().knee().minus(p.points().ankle()).norm())
+            .isCloseTo(body.shankM(), within(1e-9));
+        assertThat(p.angle(Coordinate.KNEE_FLEXION))
+            .isBetween(0.0, body.kneeFlexionLimitRad() + 1e-6);
         for (int a = 0; a < p.axes().length; a++) {
           assertThat(p.axes()[a].norm()).isCloseTo(1, within(1e-9));
         }
-        assertThat(p.angle(Coordinate.LUMBAR_FLEXION)).isLessThanOrEqualTo(Reach.MOST_TUCK_FIXED_DEPTH);
+        assertThat(p.angle(Coordinate.LUMBAR_FLEXION))
+            .isLessThanOrEqualTo(Reach.MOST_TUCK_FIXED_DEPTH);
       }
     }
   }
 
-  /** Standing families balance: the weight of body and bar lies over the pressure point. Checked on the free squat with everything that has weight. */
+  /**
+   * Standing families balance: the weight of body and bar lies over the pressure point. Checked on
+   * the free squat with everything that has weight.
+   */
   @Test
   void theFreeSquatBalancesOverItsPressurePoint() {
     for (double load : new double[] {0, 60, 180}) {
@@ -78,11 +111,19 @@ class SetupAndReachTest {
           continue; // the floor's own force
         }
         double both = l.on() == Load.Segment.UPPER ? 1 : 2;
-        moment += both * (l.at().x() - p.points().pressure().x()) * (l.force().y() + load * l.forcePerKg().y());
+        moment +=
+            both
+                * (l.at().x() - p.points().pressure().x())
+                * (l.force().y() + load * l.forcePerKg().y());
       }
       // the pelvis below L5/S1 is not among the loads of the lower back
       double pelvis = istmo.core.anatomy.Segments.PELVIS_MASS * Bodies.MAN.massKg() * Load.G;
-      double pelvisX = p.points().hip().x() + 0.5 * istmo.core.anatomy.Segments.L5_UP * Bodies.MAN.statureM() * Math.sin(p.trunkLeanRad());
+      double pelvisX =
+          p.points().hip().x()
+              + 0.5
+                  * istmo.core.anatomy.Segments.L5_UP
+                  * Bodies.MAN.statureM()
+                  * Math.sin(p.trunkLeanRad());
       moment -= pelvis * (pelvisX - p.points().pressure().x());
       assertThat(moment).as("with %s kg", load).isCloseTo(0, within(0.5));
     }
@@ -92,42 +133,66 @@ class SetupAndReachTest {
   void aStiffAnkleYieldsFirstThenDepthAndBothAreSaid() {
     Candidate low = Catalogue.standard().candidate("leg-press/low");
     Reach reach = Reach.of(STIFF, Families.get("press"), low.usual(), low.yields()).orElseThrow();
-    assertThat(reach.setup().values().get("footHeight")).isGreaterThan(low.usual().values().get("footHeight"));
-    assertThat(reach.changes()).anyMatch(c -> c.startsWith("Feet up the plate") && c.contains("heels would lift")).anyMatch(c -> c.startsWith("Knee bend at the bottom"));
+    assertThat(reach.setup().values().get("footHeight"))
+        .isGreaterThan(low.usual().values().get("footHeight"));
+    assertThat(reach.changes())
+        .anyMatch(c -> c.startsWith("Feet up the plate") && c.contains("heels would lift"))
+        .anyMatch(c -> c.startsWith("Knee bend at the bottom"));
     assertThat(Reach.obstacle(STIFF, Families.get("press"), reach.setup())).isEmpty();
   }
 
   @Test
   void aSetUpWithinReachIsLeftAlone() {
     Setup wished = Bodies.setup("squat", Map.of("depth", 80.0));
-    assertThat(Reach.of(Bodies.MAN, Families.get("squat"), wished, Optional.empty()).orElseThrow()).satisfies(r -> {
-      assertThat(r.setup().values()).isEqualTo(wished.values());
-      assertThat(r.changes()).isEmpty();
-    });
+    assertThat(Reach.of(Bodies.MAN, Families.get("squat"), wished, Optional.empty()).orElseThrow())
+        .satisfies(
+            r -> {
+              assertThat(r.setup().values()).isEqualTo(wished.values());
+              assertThat(r.changes()).isEmpty();
+            });
   }
 
   @Test
   void impossiblePosturesSayWhatIsMissing() {
     Family press = Families.get("press");
-    PostureResult r = press.posture(Bodies.MAN, Bodies.setup("press", Map.of("footHeight", -0.1, "kneeDepth", 130.0)), 1, 100);
-    assertThat(r).isInstanceOfSatisfying(Impossible.class, i -> {
-      assertThat(i.limit()).isEqualTo(Impossible.Limit.ANKLE);
-      assertThat(i.missing()).matches("\\d+° of ankle beyond this client's 36°");
-    });
-    PostureResult wide = Families.get("squat").posture(Bodies.MAN, Bodies.setup("squat", Map.of("stance", 1.0)), 1, 100);
-    assertThat(wide).isInstanceOfSatisfying(Impossible.class, i -> assertThat(i.limit()).isEqualTo(Impossible.Limit.GEOMETRY));
+    PostureResult r =
+        press.posture(
+            Bodies.MAN,
+            Bodies.setup("press", Map.of("footHeight", -0.1, "kneeDepth", 130.0)),
+            1,
+            100);
+    assertThat(r)
+        .isInstanceOfSatisfying(
+            Impossible.class,
+            i -> {
+              assertThat(i.limit()).isEqualTo(Impossible.Limit.ANKLE);
+              assertThat(i.missing()).matches("\\d+° of ankle beyond this client's 36°");
+            });
+    PostureResult wide =
+        Families.get("squat")
+            .posture(Bodies.MAN, Bodies.setup("squat", Map.of("stance", 1.0)), 1, 100);
+    assertThat(wide)
+        .isInstanceOfSatisfying(
+            Impossible.class, i -> assertThat(i.limit()).isEqualTo(Impossible.Limit.GEOMETRY));
   }
 
   /** A bottom half stays the bottom half of what this body can do. */
   @Test
   void aPartStaysThatPartWhenDepthIsTakenBack() {
-    Body stiff = Bodies.MAN.withDorsiflexionLimit(Math.toRadians(25)).withLimits(Math.toRadians(25), Math.toRadians(95), Bodies.MAN.kneeFlexionLimitRad());
+    Body stiff =
+        Bodies.MAN
+            .withDorsiflexionLimit(Math.toRadians(25))
+            .withLimits(Math.toRadians(25), Math.toRadians(95), Bodies.MAN.kneeFlexionLimitRad());
     Candidate half = Catalogue.standard().candidate("back-squat/bottom-half");
     Setup wished = half.usual();
-    Reach reach = Reach.of(stiff, Catalogue.standard().exerciseOf(half).family(), wished, Optional.empty()).orElseThrow();
+    Reach reach =
+        Reach.of(stiff, Catalogue.standard().exerciseOf(half).family(), wished, Optional.empty())
+            .orElseThrow();
     double depth = reach.setup().values().get("depth");
     double top = reach.setup().values().get("top");
     assertThat(depth).isLessThan(wished.values().get("depth") - 5);
-    assertThat((top - 6) / (depth - 6)).isCloseTo((wished.values().get("top") - 6) / (wished.values().get("depth") - 6), within(0.01));
+    assertThat((top - 6) / (depth - 6))
+        .isCloseTo(
+            (wished.values().get("top") - 6) / (wished.values().get("depth") - 6), within(0.01));
   }
 }

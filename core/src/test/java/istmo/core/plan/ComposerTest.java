@@ -40,12 +40,20 @@ class ComposerTest {
       assertThat(found).as("seed %d: nothing keeps the rules", seed).isEmpty();
       return;
     }
-    long best = all.stream().mapToLong(c -> Appraisal.points(task, candidates, c)).min().orElseThrow();
-    assertThat(found).as("seed %d", seed).hasValueSatisfying(a -> {
-      assertThat(a.points()).as("seed %d: points of %d weeks", seed, all.size()).isEqualTo(best);
-      assertThat(a.proved()).isTrue();
-      assertThat(a.bound()).as("what the solver minimises is what is appraised").isEqualTo(a.points());
-    });
+    long best =
+        all.stream().mapToLong(c -> Appraisal.points(task, candidates, c)).min().orElseThrow();
+    assertThat(found)
+        .as("seed %d", seed)
+        .hasValueSatisfying(
+            a -> {
+              assertThat(a.points())
+                  .as("seed %d: points of %d weeks", seed, all.size())
+                  .isEqualTo(best);
+              assertThat(a.proved()).isTrue();
+              assertThat(a.bound())
+                  .as("what the solver minimises is what is appraised")
+                  .isEqualTo(a.points());
+            });
   }
 
   private static Task smallTask(Random random) {
@@ -57,17 +65,63 @@ class ComposerTest {
       for (String r : regions) {
         shares.put(r, random.nextInt(3) == 0 ? 0 : random.nextInt(101) / 100.0);
       }
-      Set<String> station = random.nextInt(3) == 0 ? Set.of() : Set.of(random.nextBoolean() ? "leg-press" : "seated-curl");
-      Prescription usual = new Prescription(2 + random.nextInt(2), 8, 12, 2, new Tempo(2, 0, 1, 0), 60 + 30 * random.nextInt(3), Scheme.STRAIGHT);
-      Set<Function> functions = random.nextBoolean() ? Set.of(Function.KNEE_FLEXION) : Set.of(Function.KNEE_WITH_OPEN_HIP);
-      offers.add(Plans.offer((random.nextInt(4) == 0 ? "same" : "x" + k) + "/" + k, shares, roles[random.nextInt(roles.length)], station, 0.5 * random.nextInt(5), usual, random.nextDouble(), random.nextInt(3) == 0 ? 0.5 : 0.1, random.nextInt(4) == 0, functions));
+      Set<String> station =
+          random.nextInt(3) == 0
+              ? Set.of()
+              : Set.of(random.nextBoolean() ? "leg-press" : "seated-curl");
+      Prescription usual =
+          new Prescription(
+              2 + random.nextInt(2),
+              8,
+              12,
+              2,
+              new Tempo(2, 0, 1, 0),
+              60 + 30 * random.nextInt(3),
+              Scheme.STRAIGHT);
+      Set<Function> functions =
+          random.nextBoolean()
+              ? Set.of(Function.KNEE_FLEXION)
+              : Set.of(Function.KNEE_WITH_OPEN_HIP);
+      offers.add(
+          Plans.offer(
+              (random.nextInt(4) == 0 ? "same" : "x" + k) + "/" + k,
+              shares,
+              roles[random.nextInt(roles.length)],
+              station,
+              0.5 * random.nextInt(5),
+              usual,
+              random.nextDouble(),
+              random.nextInt(3) == 0 ? 0.5 : 0.1,
+              random.nextInt(4) == 0,
+              functions));
     }
     Offers all = new Offers(offers);
-    Targets targets = new Targets(Map.of("VL", 2.0 + random.nextInt(8), "BFL", 2.0 + random.nextInt(5), "SOL", 3.0), Map.of("VL", 3, "BFL", 2, "SOL", 1), Set.of("SOL"), Map.of(Function.KNEE_FLEXION, 2.0), 6, 4, random.nextBoolean());
+    Targets targets =
+        new Targets(
+            Map.of("VL", 2.0 + random.nextInt(8), "BFL", 2.0 + random.nextInt(5), "SOL", 3.0),
+            Map.of("VL", 3, "BFL", 2, "SOL", 1),
+            Set.of("SOL"),
+            Map.of(Function.KNEE_FLEXION, 2.0),
+            6,
+            4,
+            random.nextBoolean());
     boolean oneStation = random.nextInt(4) == 0;
-    List<Bout> pinned = random.nextBoolean() ? List.of() : List.of(Bout.of(new Item("pin", offers.get(0).candidateId(), offers.get(0).usual(), true)));
-    List<Day> frames = List.of(new Day(1, 10 + random.nextInt(25), oneStation, pinned), new Day(4, 10 + random.nextInt(25), false, List.of()));
-    return new Task(all, targets, frames, Pairing.values()[random.nextInt(3)], random.nextBoolean(), Optional.of(TrainingAge.WEEKS));
+    List<Bout> pinned =
+        random.nextBoolean()
+            ? List.of()
+            : List.of(
+                Bout.of(new Item("pin", offers.get(0).candidateId(), offers.get(0).usual(), true)));
+    List<Day> frames =
+        List.of(
+            new Day(1, 10 + random.nextInt(25), oneStation, pinned),
+            new Day(4, 10 + random.nextInt(25), false, List.of()));
+    return new Task(
+        all,
+        targets,
+        frames,
+        Pairing.values()[random.nextInt(3)],
+        random.nextBoolean(),
+        Optional.of(TrainingAge.WEEKS));
   }
 
   /** Every choice that keeps the rules, written down anew from the rules. */
@@ -81,19 +135,31 @@ class ComposerTest {
     List<Appraisal.Choice> all = new ArrayList<>();
     for (Appraisal.Choice a : byDay.get(0)) {
       for (Appraisal.Choice b : byDay.get(1)) {
-        all.add(new Appraisal.Choice(List.of(a.sets().get(0), b.sets().get(1)), List.of(a.pairs().get(0), b.pairs().get(1))));
+        all.add(
+            new Appraisal.Choice(
+                List.of(a.sets().get(0), b.sets().get(1)),
+                List.of(a.pairs().get(0), b.pairs().get(1))));
       }
     }
     return all;
   }
 
-  private static void days(Task task, int day, List<Offer> candidates, int at, Map<Integer, Integer> sets, List<Appraisal.Choice> into) {
+  private static void days(
+      Task task,
+      int day,
+      List<Offer> candidates,
+      int at,
+      Map<Integer, Integer> sets,
+      List<Appraisal.Choice> into) {
     if (at == candidates.size()) {
       List<int[]> none = List.of();
       admit(task, day, candidates, sets, none, into);
       for (int a = 0; a < candidates.size(); a++) {
         for (int b = a + 1; b < candidates.size(); b++) {
-          if (sets.containsKey(a) && sets.get(a).equals(sets.get(b)) && task.pairing().allows(candidates.get(a), candidates.get(b)) && Pairing.Saving.of(candidates.get(a), candidates.get(b)).seconds(sets.get(a)) > 0) {
+          if (sets.containsKey(a)
+              && sets.get(a).equals(sets.get(b))
+              && task.pairing().allows(candidates.get(a), candidates.get(b))
+              && Pairing.Saving.of(candidates.get(a), candidates.get(b)).seconds(sets.get(a)) > 0) {
             admit(task, day, candidates, sets, List.of(new int[] {a, b}), into);
           }
         }
@@ -102,7 +168,12 @@ class ComposerTest {
     }
     Offer o = candidates.get(at);
     days(task, day, candidates, at + 1, sets, into);
-    boolean there = task.frames().get(day).items().stream().anyMatch(i -> task.offers().get(i.candidateId()).exerciseId().equals(o.exerciseId())) || sets.keySet().stream().anyMatch(c -> candidates.get(c).exerciseId().equals(o.exerciseId()));
+    boolean there =
+        task.frames().get(day).items().stream()
+                .anyMatch(
+                    i -> task.offers().get(i.candidateId()).exerciseId().equals(o.exerciseId()))
+            || sets.keySet().stream()
+                .anyMatch(c -> candidates.get(c).exerciseId().equals(o.exerciseId()));
     for (int n = 2; !there && n <= 3; n++) {
       Map<Integer, Integer> more = new LinkedHashMap<>(sets);
       more.put(at, n);
@@ -110,23 +181,35 @@ class ComposerTest {
     }
   }
 
-  private static void admit(Task task, int day, List<Offer> candidates, Map<Integer, Integer> sets, List<int[]> pairs, List<Appraisal.Choice> into) {
+  private static void admit(
+      Task task,
+      int day,
+      List<Offer> candidates,
+      Map<Integer, Integer> sets,
+      List<int[]> pairs,
+      List<Appraisal.Choice> into) {
     List<Map<Integer, Integer>> s = new ArrayList<>(List.of(Map.of(), Map.of()));
     List<List<int[]>> p = new ArrayList<>(List.of(List.of(), List.of()));
     s.set(day, Map.copyOf(sets));
     p.set(day, pairs);
     Appraisal.Choice c = new Appraisal.Choice(s, p);
     Day frame = task.frames().get(day);
-    List<Set<String>> stations = new ArrayList<>(sets.keySet().stream().map(k -> candidates.get(k).station()).toList());
+    List<Set<String>> stations =
+        new ArrayList<>(sets.keySet().stream().map(k -> candidates.get(k).station()).toList());
     frame.items().forEach(i -> stations.add(task.offers().get(i.candidateId()).station()));
     boolean one = stations.stream().filter(x -> !x.isEmpty()).distinct().count() <= 1;
-    if (Appraisal.seconds(task, day, candidates, c) <= 60 * frame.minutes() && (!frame.oneStation() || one)) {
+    if (Appraisal.seconds(task, day, candidates, c) <= 60 * frame.minutes()
+        && (!frame.oneStation() || one)) {
       into.add(c);
     }
   }
 
   static List<Map<String, Integer>> aims() {
-    return List.of(Map.of("VL", 3, "RF", 2), Map.of("GMAXM", 3, "GMEDP", 2, "BFL", 2, "ST", 2), Map.of("GASM", 3, "SOL", 3), Map.of("VL", 2, "BFL", 2, "GMAXM", 2, "GASM", 1, "AMA", 1));
+    return List.of(
+        Map.of("VL", 3, "RF", 2),
+        Map.of("GMAXM", 3, "GMEDP", 2, "BFL", 2, "ST", 2),
+        Map.of("GASM", 3, "SOL", 3),
+        Map.of("VL", 2, "BFL", 2, "GMAXM", 2, "GASM", 1, "AMA", 1));
   }
 
   /** Rules that any week keeps, composed from the real catalogue. */
@@ -137,29 +220,72 @@ class ComposerTest {
     Offers offers = Plans.real(aim, TrainingAge.MONTHS, Plans.EVERYTHING);
     Targets targets = Targets.of(aim, Optional.of(TrainingAge.MONTHS), true, offers.all());
     for (Pairing pairing : Pairing.values()) {
-      List<Day> frames = List.of(new Day(1, 45, false, List.of(Bout.of(new Item("pin", "leg-press/high", offers.get("leg-press/high").usual(), true)))), new Day(3, 30, true, List.of()), new Day(5, 60, false, List.of()));
-      Task task = new Task(offers, targets, frames, pairing, false, Optional.of(TrainingAge.MONTHS));
+      List<Day> frames =
+          List.of(
+              new Day(
+                  1,
+                  45,
+                  false,
+                  List.of(
+                      Bout.of(
+                          new Item(
+                              "pin",
+                              "leg-press/high",
+                              offers.get("leg-press/high").usual(),
+                              true)))),
+              new Day(3, 30, true, List.of()),
+              new Day(5, 60, false, List.of()));
+      Task task =
+          new Task(offers, targets, frames, pairing, false, Optional.of(TrainingAge.MONTHS));
       Composer.Answer answer = new Composer(task).compose(2, p -> {}).orElseThrow();
       assertThat(answer.bound()).isLessThanOrEqualTo(answer.points());
       int[] next = {0};
-      Week week = Composition.week(task, answer, new Arrangement(offers, aim, Set.of())::of, () -> "i" + next[0]++);
+      Week week =
+          Composition.week(
+              task, answer, new Arrangement(offers, aim, Set.of())::of, () -> "i" + next[0]++);
       for (int d = 0; d < 3; d++) {
         Day day = week.days().get(d);
-        assertThat(Timing.of(day, offers).minutes()).as("%s, session %d by the clock", pairing, d + 1).isLessThanOrEqualTo(frames.get(d).minutes());
-        assertThat(day.items()).extracting(i -> offers.get(i.candidateId()).exerciseId()).doesNotHaveDuplicates();
-        assertThat(day.bouts()).allSatisfy(b -> assertThat(b.items().size() == 1 || pairing != Pairing.NONE).isTrue());
+        assertThat(Timing.of(day, offers).minutes())
+            .as("%s, session %d by the clock", pairing, d + 1)
+            .isLessThanOrEqualTo(frames.get(d).minutes());
+        assertThat(day.items())
+            .extracting(i -> offers.get(i.candidateId()).exerciseId())
+            .doesNotHaveDuplicates();
+        assertThat(day.bouts())
+            .allSatisfy(b -> assertThat(b.items().size() == 1 || pairing != Pairing.NONE).isTrue());
       }
-      assertThat(week.days().get(0).items()).as("what is pinned stays as it is").contains(frames.get(0).items().get(0));
-      assertThat(week.days().get(1).items().stream().map(i -> offers.get(i.candidateId()).station()).filter(s -> !s.isEmpty()).distinct()).as("one station").hasSizeLessThanOrEqualTo(1);
+      assertThat(week.days().get(0).items())
+          .as("what is pinned stays as it is")
+          .contains(frames.get(0).items().get(0));
+      assertThat(
+              week.days().get(1).items().stream()
+                  .map(i -> offers.get(i.candidateId()).station())
+                  .filter(s -> !s.isEmpty())
+                  .distinct())
+          .as("one station")
+          .hasSizeLessThanOrEqualTo(1);
     }
   }
 
-  /** A large week against the bound, which no week can beat; and a first guess is there whatever the time. */
+  /**
+   * A large week against the bound, which no week can beat; and a first guess is there whatever the
+   * time.
+   */
   @Test
   void aLargeWeekIsNearItsBound() {
     Aim aim = new Aim(Map.of("VL", 3, "RF", 2, "BFL", 2, "GMAXM", 2, "GASM", 1), Set.of());
     Offers offers = Plans.real(aim, TrainingAge.YEARS, Plans.EVERYTHING);
-    Task task = new Task(offers, Targets.of(aim, Optional.of(TrainingAge.YEARS), true, offers.all()), List.of(new Day(1, 60, false, List.of()), new Day(3, 60, false, List.of()), new Day(5, 60, false, List.of())), Pairing.NONE, true, Optional.of(TrainingAge.YEARS));
+    Task task =
+        new Task(
+            offers,
+            Targets.of(aim, Optional.of(TrainingAge.YEARS), true, offers.all()),
+            List.of(
+                new Day(1, 60, false, List.of()),
+                new Day(3, 60, false, List.of()),
+                new Day(5, 60, false, List.of())),
+            Pairing.NONE,
+            true,
+            Optional.of(TrainingAge.YEARS));
     Composer.Answer answer = new Composer(task).compose(15, p -> {}).orElseThrow();
     assertThat(answer.bound()).isPositive().isLessThanOrEqualTo(answer.points());
     assertThat(answer.gap()).as("how much of the points could be saved at most").isLessThan(0.4);
@@ -170,7 +296,12 @@ class ComposerTest {
     for (int d = 0; d < 3; d++) {
       assertThat(Appraisal.seconds(task, d, candidates, guess)).isLessThanOrEqualTo(3600);
     }
-    assertThat(new Composer(task).compose(0.01, p -> {})).as("no time to search").hasValueSatisfying(a -> assertThat(a.points()).isLessThanOrEqualTo(Appraisal.points(task, candidates, guess)));
+    assertThat(new Composer(task).compose(0.01, p -> {}))
+        .as("no time to search")
+        .hasValueSatisfying(
+            a ->
+                assertThat(a.points())
+                    .isLessThanOrEqualTo(Appraisal.points(task, candidates, guess)));
   }
 
   @Test
@@ -179,9 +310,15 @@ class ComposerTest {
     Offers offers = Plans.real(aim, TrainingAge.MONTHS, Plans.EVERYTHING);
     Targets targets = Targets.of(aim, Optional.of(TrainingAge.MONTHS), false, offers.all());
     List<Day> frames = List.of(new Day(1, 60, false, List.of()), new Day(4, 60, false, List.of()));
-    Task task = new Task(offers, targets, frames, Pairing.NONE, false, Optional.of(TrainingAge.MONTHS));
+    Task task =
+        new Task(offers, targets, frames, Pairing.NONE, false, Optional.of(TrainingAge.MONTHS));
     int[] next = {0};
-    Week week = Composition.week(task, new Composer(task).compose(10, p -> {}).orElseThrow(), b -> b, () -> "i" + next[0]++);
+    Week week =
+        Composition.week(
+            task,
+            new Composer(task).compose(10, p -> {}).orElseThrow(),
+            b -> b,
+            () -> "i" + next[0]++);
     Coverage coverage = Coverage.of(week, offers, targets);
     assertThat(coverage.findings()).as("an aim of two regions fits into two hours").isEmpty();
     assertThat(coverage.functions().get(Function.KNEE_FLEXION)).isGreaterThanOrEqualTo(2.7);
@@ -193,59 +330,150 @@ class ComposerTest {
     Aim aim = new Aim(Map.of("VL", 3, "BFL", 3, "GASM", 1), Set.of());
     Offers offers = Plans.real(aim, TrainingAge.YEARS, Plans.EVERYTHING);
     Targets targets = Targets.of(aim, Optional.of(TrainingAge.YEARS), false, offers.all());
-    Task task = new Task(offers, targets, List.of(new Day(1, 35, false, List.of()), new Day(4, 35, false, List.of())), Pairing.NONE, false, Optional.of(TrainingAge.YEARS));
+    Task task =
+        new Task(
+            offers,
+            targets,
+            List.of(new Day(1, 35, false, List.of()), new Day(4, 35, false, List.of())),
+            Pairing.NONE,
+            false,
+            Optional.of(TrainingAge.YEARS));
     int[] next = {0};
-    Week week = Composition.week(task, new Composer(task).compose(3, p -> {}).orElseThrow(), b -> b, () -> "i" + next[0]++);
+    Week week =
+        Composition.week(
+            task,
+            new Composer(task).compose(3, p -> {}).orElseThrow(),
+            b -> b,
+            () -> "i" + next[0]++);
     Shortfall s = Shortfall.of(task, week, 4).orElseThrow();
     assertThat(s.has()).isLessThan(s.asked());
-    assertThat(s.sentence()).matches("2 times 35 minutes are about \\d+ short for the .+: [\\d.]+ of \\d+ sets\\.");
+    assertThat(s.sentence())
+        .matches("2 times 35 minutes are about \\d+ short for the .+: [\\d.]+ of \\d+ sets\\.");
     assertThat(s.ways()).last().asString().startsWith("Accept");
     assertThat(s.ways()).anyMatch(w -> w.matches("Work in turn.*: [\\d.]+ of 13 sets\\."));
   }
 
   @Test
   void whereTimeIsNotTheReasonItIsNotNamed() {
-    Offer only = Plans.offer("curl", Map.of("BFL", 0.6), Role.SINGLE, Set.of("seated-curl"), 1, Plans.THREE_OF_TEN);
-    Task task = new Task(new Offers(List.of(only)), Plans.targets(Map.of("BFL", 9.0)), List.of(new Day(1, 60, false, List.of())), Pairing.NONE, false, Optional.of(TrainingAge.WEEKS));
-    Week week = Composition.week(task, new Composer(task).compose(LONG_ENOUGH_S, p -> {}).orElseThrow(), b -> b, () -> "i");
-    assertThat(Shortfall.of(task, week)).hasValueSatisfying(s -> {
-      assertThat(s.sentence()).contains("more time would not change it");
-      assertThat(s.ways()).containsExactly("Accept 1.8 sets for the outer hamstring.");
-    });
+    Offer only =
+        Plans.offer(
+            "curl", Map.of("BFL", 0.6), Role.SINGLE, Set.of("seated-curl"), 1, Plans.THREE_OF_TEN);
+    Task task =
+        new Task(
+            new Offers(List.of(only)),
+            Plans.targets(Map.of("BFL", 9.0)),
+            List.of(new Day(1, 60, false, List.of())),
+            Pairing.NONE,
+            false,
+            Optional.of(TrainingAge.WEEKS));
+    Week week =
+        Composition.week(
+            task,
+            new Composer(task).compose(LONG_ENOUGH_S, p -> {}).orElseThrow(),
+            b -> b,
+            () -> "i");
+    assertThat(Shortfall.of(task, week))
+        .hasValueSatisfying(
+            s -> {
+              assertThat(s.sentence()).contains("more time would not change it");
+              assertThat(s.ways()).containsExactly("Accept 1.8 sets for the outer hamstring.");
+            });
   }
 
   @Test
   void whereThereIsTimeTheLeastThatHelpsIsNamed() {
-    Offer press = Plans.offer("press", Map.of("VL", 1.0), Role.HEAVY, Set.of("leg-press"), 3, Plans.THREE_OF_TEN);
-    Offer curl = Plans.offer("curl", Map.of("BFL", 1.0), Role.SINGLE, Set.of("seated-curl"), 1, Plans.THREE_OF_TEN);
-    Task task = new Task(new Offers(List.of(press, curl)), Plans.targets(Map.of("BFL", 2.0)), List.of(new Day(1, 60, false, List.of())), Pairing.NONE, false, Optional.of(TrainingAge.WEEKS));
-    Week without = new Week(List.of(new Day(1, 60, false, List.of(Bout.of(new Item("p", "press", Plans.THREE_OF_TEN, false))))));
+    Offer press =
+        Plans.offer(
+            "press", Map.of("VL", 1.0), Role.HEAVY, Set.of("leg-press"), 3, Plans.THREE_OF_TEN);
+    Offer curl =
+        Plans.offer(
+            "curl", Map.of("BFL", 1.0), Role.SINGLE, Set.of("seated-curl"), 1, Plans.THREE_OF_TEN);
+    Task task =
+        new Task(
+            new Offers(List.of(press, curl)),
+            Plans.targets(Map.of("BFL", 2.0)),
+            List.of(new Day(1, 60, false, List.of())),
+            Pairing.NONE,
+            false,
+            Optional.of(TrainingAge.WEEKS));
+    Week without =
+        new Week(
+            List.of(
+                new Day(
+                    1,
+                    60,
+                    false,
+                    List.of(Bout.of(new Item("p", "press", Plans.THREE_OF_TEN, false))))));
     // walk 60 + set-up 60 + one lighter set 60 + two sets of 60 with 120 between: 420 s
-    assertThat(Shortfall.of(task, without).orElseThrow().ways()).first().isEqualTo("2 sets of curl in session 1: about 7 minutes.");
-    Week one = new Week(List.of(new Day(1, 60, false, List.of(Bout.of(new Item("c", "curl", Plans.THREE_OF_TEN.withSets(1), false))))));
-    assertThat(Shortfall.of(task, one).orElseThrow().ways()).first().isEqualTo("1 more set of curl in session 1: about 3 minutes.");
+    assertThat(Shortfall.of(task, without).orElseThrow().ways())
+        .first()
+        .isEqualTo("2 sets of curl in session 1: about 7 minutes.");
+    Week one =
+        new Week(
+            List.of(
+                new Day(
+                    1,
+                    60,
+                    false,
+                    List.of(
+                        Bout.of(new Item("c", "curl", Plans.THREE_OF_TEN.withSets(1), false))))));
+    assertThat(Shortfall.of(task, one).orElseThrow().ways())
+        .first()
+        .isEqualTo("1 more set of curl in session 1: about 3 minutes.");
   }
 
   @Test
   void whatIsPinnedBeyondTheTimeIsSaid() {
-    Offer o = Plans.offer("press", Map.of("VL", 1.0), Role.HEAVY, Set.of("leg-press"), 3, Plans.THREE_OF_TEN);
-    Task task = new Task(new Offers(List.of(o)), Plans.targets(Map.of("VL", 4.0)), List.of(new Day(1, 10, false, List.of(Bout.of(new Item("p", "press", Plans.THREE_OF_TEN.withSets(6), true))))), Pairing.NONE, false, Optional.empty());
+    Offer o =
+        Plans.offer(
+            "press", Map.of("VL", 1.0), Role.HEAVY, Set.of("leg-press"), 3, Plans.THREE_OF_TEN);
+    Task task =
+        new Task(
+            new Offers(List.of(o)),
+            Plans.targets(Map.of("VL", 4.0)),
+            List.of(
+                new Day(
+                    1,
+                    10,
+                    false,
+                    List.of(
+                        Bout.of(new Item("p", "press", Plans.THREE_OF_TEN.withSets(6), true))))),
+            Pairing.NONE,
+            false,
+            Optional.empty());
     assertThat(new Composer(task).compose(LONG_ENOUGH_S, p -> {})).isEmpty();
     // 3 min to set up, 2 lighter sets, six sets of 60 s with five rests of 120 s: 21 min
-    assertThat(Shortfall.obstacles(task)).containsExactly("What is pinned in session 1 takes 21 of 10 minutes: unpin something, take sets out, or give it 21 minutes.");
+    assertThat(Shortfall.obstacles(task))
+        .containsExactly(
+            "What is pinned in session 1 takes 21 of 10 minutes: unpin something, take sets out, or"
+                + " give it 21 minutes.");
   }
 
   @Test
   void stoppedItAnswersWithWhatItHas() {
     Aim aim = new Aim(Map.of("VL", 2, "BFL", 2, "GMAXM", 2, "GASM", 2, "SOL", 2), Set.of());
     Offers offers = Plans.real(aim, TrainingAge.YEARS, Plans.EVERYTHING);
-    Task task = new Task(offers, Targets.of(aim, Optional.of(TrainingAge.YEARS), true, offers.all()), List.of(new Day(1, 60, false, List.of()), new Day(3, 60, false, List.of()), new Day(5, 60, false, List.of()), new Day(6, 60, false, List.of())), Pairing.TWO_PLACES, true, Optional.of(TrainingAge.YEARS));
+    Task task =
+        new Task(
+            offers,
+            Targets.of(aim, Optional.of(TrainingAge.YEARS), true, offers.all()),
+            List.of(
+                new Day(1, 60, false, List.of()),
+                new Day(3, 60, false, List.of()),
+                new Day(5, 60, false, List.of()),
+                new Day(6, 60, false, List.of())),
+            Pairing.TWO_PLACES,
+            true,
+            Optional.of(TrainingAge.YEARS));
     Composer composer = new Composer(task);
     List<Composer.Progress> seen = new ArrayList<>();
-    Optional<Composer.Answer> answer = composer.compose(LONG_ENOUGH_S, p -> {
-      seen.add(p);
-      composer.stop();
-    });
+    Optional<Composer.Answer> answer =
+        composer.compose(
+            LONG_ENOUGH_S,
+            p -> {
+              seen.add(p);
+              composer.stop();
+            });
     assertThat(answer).isPresent();
     assertThat(answer.get().seconds()).isLessThan(LONG_ENOUGH_S);
     assertThat(seen).isNotEmpty().isSortedAccordingTo(Comparator.comparingLong(p -> -p.points()));
@@ -254,11 +482,16 @@ class ComposerTest {
   @Test
   void whatTheClientCannotOrShouldNotDoIsNeverChosen() {
     Aim aim = new Aim(Map.of("VL", 3, "GMAXM", 2), Set.of());
-    Place small = Place.generic(Set.of("barbell", "rack", "dumbbells", "bench", "seated-curl", "leg-extension"));
+    Place small =
+        Place.generic(
+            Set.of("barbell", "rack", "dumbbells", "bench", "seated-curl", "leg-extension"));
     Offers offers = Plans.real(aim, TrainingAge.MONTHS, small, PainFlag.LOWER_BACK);
-    assertThat(offers.all()).isNotEmpty().allSatisfy(o -> assertThat(small.equipment()).containsAll(o.needs()));
+    assertThat(offers.all())
+        .isNotEmpty()
+        .allSatisfy(o -> assertThat(small.equipment()).containsAll(o.needs()));
     assertThat(offers.whyNot("leg-press/high")).contains("Not here: leg press 45°");
     assertThat(offers.whyNot("good-morning/usual")).contains("lower back");
-    assertThat(offers.all().stream().map(Offer::exerciseId).collect(Collectors.toSet())).doesNotContain("good-morning", "leg-press");
+    assertThat(offers.all().stream().map(Offer::exerciseId).collect(Collectors.toSet()))
+        .doesNotContain("good-morning", "leg-press");
   }
 }

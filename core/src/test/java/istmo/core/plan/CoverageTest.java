@@ -17,19 +17,68 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class CoverageTest {
-  private static final Offer PRESS = Plans.offer("press", Map.of("VL", 0.8, "VM", 0.8, "VI", 0.8, "RF", 0.2, "GMAXM", 0.5), Role.HEAVY, Set.of("leg-press"), 3, Plans.THREE_OF_TEN, 0.6, 0.2, false, Set.of(Function.KNEE_AND_HIP));
-  private static final Offer CURL = Plans.offer("curl", Map.of("BFL", 1.0, "ST", 0.9, "SM", 0.9, "BFS", 0.8), Role.SINGLE, Set.of("seated-curl"), 1, Plans.THREE_OF_TEN, 0.6, 0, false, Set.of(Function.KNEE_FLEXION));
+  private static final Offer PRESS =
+      Plans.offer(
+          "press",
+          Map.of("VL", 0.8, "VM", 0.8, "VI", 0.8, "RF", 0.2, "GMAXM", 0.5),
+          Role.HEAVY,
+          Set.of("leg-press"),
+          3,
+          Plans.THREE_OF_TEN,
+          0.6,
+          0.2,
+          false,
+          Set.of(Function.KNEE_AND_HIP));
+  private static final Offer CURL =
+      Plans.offer(
+          "curl",
+          Map.of("BFL", 1.0, "ST", 0.9, "SM", 0.9, "BFS", 0.8),
+          Role.SINGLE,
+          Set.of("seated-curl"),
+          1,
+          Plans.THREE_OF_TEN,
+          0.6,
+          0,
+          false,
+          Set.of(Function.KNEE_FLEXION));
   private static final Offers OFFERS = new Offers(List.of(PRESS, CURL));
 
   private static Week week(int press, int curl) {
-    return new Week(List.of(new Day(1, 60, false, List.of(Bout.of(Plans.item("press", Plans.THREE_OF_TEN.withSets(press))))), new Day(4, 60, false, List.of(Bout.of(Plans.item("curl", Plans.THREE_OF_TEN.withSets(curl)))))));
+    return new Week(
+        List.of(
+            new Day(
+                1,
+                60,
+                false,
+                List.of(Bout.of(Plans.item("press", Plans.THREE_OF_TEN.withSets(press))))),
+            new Day(
+                4,
+                60,
+                false,
+                List.of(Bout.of(Plans.item("curl", Plans.THREE_OF_TEN.withSets(curl)))))));
   }
 
   private static Targets targets(boolean balance) {
-    return new Targets(Map.of("VL", 6.0, "BFL", 3.0), Map.of("VL", 2, "BFL", 1), Set.of(), Map.of(Function.KNEE_AND_HIP, 2.0, Function.KNEE_FLEXION, 2.0, Function.KNEE_WITH_OPEN_HIP, 2.0), 20, 8, balance);
+    return new Targets(
+        Map.of("VL", 6.0, "BFL", 3.0),
+        Map.of("VL", 2, "BFL", 1),
+        Set.of(),
+        Map.of(
+            Function.KNEE_AND_HIP,
+            2.0,
+            Function.KNEE_FLEXION,
+            2.0,
+            Function.KNEE_WITH_OPEN_HIP,
+            2.0),
+        20,
+        8,
+        balance);
   }
 
-  /** By hand: 5 sets x 0.8 = 4.0 of 6; 3 x 1.0 = 3.0 of 3; front (4 + 4 + 4 + 1) / 4 = 3.25, back 3 x (1 + 0.9 + 0.9 + 0.8) / 4 = 2.7. */
+  /**
+   * By hand: 5 sets x 0.8 = 4.0 of 6; 3 x 1.0 = 3.0 of 3; front (4 + 4 + 4 + 1) / 4 = 3.25, back 3
+   * x (1 + 0.9 + 0.9 + 0.8) / 4 = 2.7.
+   */
   @Test
   void effectiveSetsByHand() {
     Coverage c = Coverage.of(week(5, 3), OFFERS, targets(true));
@@ -40,29 +89,78 @@ class CoverageTest {
     assertThat(c.functions().get(Function.KNEE_WITH_OPEN_HIP)).isZero();
     assertThat(c.front()).isCloseTo(3.25, offset(1e-9));
     assertThat(c.back()).isCloseTo(2.7, offset(1e-9));
-    assertThat(c.days().get(0)).satisfies(d -> assertThat(d.sets()).isEqualTo(5), d -> assertThat(d.thighSets()).isEqualTo(5), d -> assertThat(d.back()).isCloseTo(1.0, offset(1e-9)));
-    assertThat(c.findings()).containsExactly("Outer quad (sweep): 4.0 of 6 sets.", "Quads with the hip open: 0.0 of 2 sets. It takes leg extensions leaning back, sissy squats.");
+    assertThat(c.days().get(0))
+        .satisfies(
+            d -> assertThat(d.sets()).isEqualTo(5),
+            d -> assertThat(d.thighSets()).isEqualTo(5),
+            d -> assertThat(d.back()).isCloseTo(1.0, offset(1e-9)));
+    assertThat(c.findings())
+        .containsExactly(
+            "Outer quad (sweep): 4.0 of 6 sets.",
+            "Quads with the hip open: 0.0 of 2 sets. It takes leg extensions leaning back, sissy"
+                + " squats.");
   }
 
   @Test
   void aNeglectedSideOfTheThighIsSaidUnlessItIsKeptOut() {
-    assertThat(Coverage.of(week(10, 2), OFFERS, targets(true)).findings()).anyMatch(f -> f.startsWith("The back of the thigh gets 1.8 sets, the front 6.5"));
-    assertThat(Coverage.of(week(10, 2), OFFERS, targets(false)).findings()).noneMatch(f -> f.contains("of the thigh"));
+    assertThat(Coverage.of(week(10, 2), OFFERS, targets(true)).findings())
+        .anyMatch(f -> f.startsWith("The back of the thigh gets 1.8 sets, the front 6.5"));
+    assertThat(Coverage.of(week(10, 2), OFFERS, targets(false)).findings())
+        .noneMatch(f -> f.contains("of the thigh"));
   }
 
   @Test
   void tooMuchAtOnceIsSaid() {
-    Offer squat = Plans.offer("squat", Map.of("VL", 1.0), Role.HEAVY, Set.of("rack"), 3, Plans.THREE_OF_TEN, 0.6, 0.9, false, Set.of());
-    Day day = new Day(1, 120, false, List.of(Bout.of(Plans.item("squat", Plans.THREE_OF_TEN.withSets(10))), Bout.of(new Planned.Item("more", "squat", Plans.THREE_OF_TEN.withSets(10), false)), Bout.of(new Planned.Item("most", "squat", Plans.THREE_OF_TEN.withSets(3), false))));
-    List<String> f = Coverage.of(new Week(List.of(day)), new Offers(List.of(squat)), Plans.targets(Map.of("VL", 5.0))).findings();
-    assertThat(f).anyMatch(x -> x.contains("23 sets; a leg day holds about 20")).anyMatch(x -> x.contains("20.7 sets at its limit")).anyMatch(x -> x.contains("23.0 sets a week, more than about 20")).anyMatch(x -> x.contains("23.0 sets at once"));
+    Offer squat =
+        Plans.offer(
+            "squat",
+            Map.of("VL", 1.0),
+            Role.HEAVY,
+            Set.of("rack"),
+            3,
+            Plans.THREE_OF_TEN,
+            0.6,
+            0.9,
+            false,
+            Set.of());
+    Day day =
+        new Day(
+            1,
+            120,
+            false,
+            List.of(
+                Bout.of(Plans.item("squat", Plans.THREE_OF_TEN.withSets(10))),
+                Bout.of(new Planned.Item("more", "squat", Plans.THREE_OF_TEN.withSets(10), false)),
+                Bout.of(new Planned.Item("most", "squat", Plans.THREE_OF_TEN.withSets(3), false))));
+    List<String> f =
+        Coverage.of(
+                new Week(List.of(day)),
+                new Offers(List.of(squat)),
+                Plans.targets(Map.of("VL", 5.0)))
+            .findings();
+    assertThat(f)
+        .anyMatch(x -> x.contains("23 sets; a leg day holds about 20"))
+        .anyMatch(x -> x.contains("20.7 sets at its limit"))
+        .anyMatch(x -> x.contains("23.0 sets a week, more than about 20"))
+        .anyMatch(x -> x.contains("23.0 sets at once"));
   }
 
   @Test
   void whatIsNotOnOfferAnyMoreCountsForNothing() {
-    Week w = new Week(List.of(new Day(1, 60, false, List.of(Bout.of(Plans.item("gone", Plans.THREE_OF_TEN)), Bout.of(Plans.item("curl", Plans.THREE_OF_TEN))))));
+    Week w =
+        new Week(
+            List.of(
+                new Day(
+                    1,
+                    60,
+                    false,
+                    List.of(
+                        Bout.of(Plans.item("gone", Plans.THREE_OF_TEN)),
+                        Bout.of(Plans.item("curl", Plans.THREE_OF_TEN))))));
     assertThat(Coverage.of(w, OFFERS, targets(false)).days().get(0).sets()).isEqualTo(3);
-    assertThat(Timing.of(w.days().get(0), OFFERS).segments()).extracting(Timing.Segment::itemId).containsOnly("item-curl");
+    assertThat(Timing.of(w.days().get(0), OFFERS).segments())
+        .extracting(Timing.Segment::itemId)
+        .containsOnly("item-curl");
   }
 
   @Test
@@ -73,31 +171,68 @@ class CoverageTest {
       Targets t = Targets.of(aim, Optional.of(a), true, OFFERS.all());
       vl[a.ordinal()] = t.least().get("VL");
       assertThat(t.least().get("VL")).isGreaterThan(t.least().get("BFL"));
-      assertThat(t.held()).as("groups that nothing is asked of are held").containsExactlyInAnyOrder("GMAXM", "GASM", "SOL");
+      assertThat(t.held())
+          .as("groups that nothing is asked of are held")
+          .containsExactlyInAnyOrder("GMAXM", "GASM", "SOL");
       assertThat(t.least().get("SOL")).isLessThanOrEqualTo(t.least().get("BFL"));
     }
     assertThat(vl).isSorted();
     assertThat(Targets.of(aim, Optional.empty(), false, OFFERS.all()).held()).isEmpty();
-    assertThat(Targets.of(new Aim(Map.of("GMAXM", 3), Set.of("VL")), Optional.empty(), true, OFFERS.all())).satisfies(t -> assertThat(t.least()).doesNotContainKey("VL"), t -> assertThat(t.balance()).isFalse());
+    assertThat(
+            Targets.of(
+                new Aim(Map.of("GMAXM", 3), Set.of("VL")), Optional.empty(), true, OFFERS.all()))
+        .satisfies(
+            t -> assertThat(t.least()).doesNotContainKey("VL"),
+            t -> assertThat(t.balance()).isFalse());
   }
 
   /** Facts of the trade (common practice): which exercises train which function. */
   @ParameterizedTest
   @CsvSource({
-    "romanian-deadlift/usual,HIP_EXTENSION_HAMSTRINGS,true", "romanian-deadlift/usual,KNEE_FLEXION,false", "seated-leg-curl/usual,KNEE_FLEXION,true", "seated-leg-curl/usual,HIP_EXTENSION_HAMSTRINGS,false",
-    "back-squat/high-bar,KNEE_AND_HIP,true", "leg-press/low,KNEE_AND_HIP,true", "leg-extension/upright,KNEE_AND_HIP,false", "leg-extension/upright,KNEE_WITH_OPEN_HIP,false", "leg-extension-reclined/reclined,KNEE_WITH_OPEN_HIP,true",
-    "back-squat/high-bar,KNEE_WITH_OPEN_HIP,false", "hip-thrust/usual,HIP_EXTENSION_GLUTES,true", "abduction-machine/upright,HIP_ABDUCTION,true", "adduction-machine/usual,HIP_ADDUCTION,true", "adduction-machine/usual,HIP_ABDUCTION,false",
-    "standing-calf-raise/usual,STRAIGHT_KNEE_CALF,true", "standing-calf-raise/usual,BENT_KNEE_CALF,false", "seated-calf-raise/usual,BENT_KNEE_CALF,true", "seated-calf-raise/usual,STRAIGHT_KNEE_CALF,false", "shin-raise/level,SHIN,true"
+    "romanian-deadlift/usual,HIP_EXTENSION_HAMSTRINGS,true",
+    "romanian-deadlift/usual,KNEE_FLEXION,false",
+    "seated-leg-curl/usual,KNEE_FLEXION,true",
+    "seated-leg-curl/usual,HIP_EXTENSION_HAMSTRINGS,false",
+    "back-squat/high-bar,KNEE_AND_HIP,true",
+    "leg-press/low,KNEE_AND_HIP,true",
+    "leg-extension/upright,KNEE_AND_HIP,false",
+    "leg-extension/upright,KNEE_WITH_OPEN_HIP,false",
+    "leg-extension-reclined/reclined,KNEE_WITH_OPEN_HIP,true",
+    "back-squat/high-bar,KNEE_WITH_OPEN_HIP,false",
+    "hip-thrust/usual,HIP_EXTENSION_GLUTES,true",
+    "abduction-machine/upright,HIP_ABDUCTION,true",
+    "adduction-machine/usual,HIP_ADDUCTION,true",
+    "adduction-machine/usual,HIP_ABDUCTION,false",
+    "standing-calf-raise/usual,STRAIGHT_KNEE_CALF,true",
+    "standing-calf-raise/usual,BENT_KNEE_CALF,false",
+    "seated-calf-raise/usual,BENT_KNEE_CALF,true",
+    "seated-calf-raise/usual,STRAIGHT_KNEE_CALF,false",
+    "shin-raise/level,SHIN,true"
   })
   void functionsOfKnownExercises(String candidate, Function f, boolean trains) {
-    assertThat(Facts.OFFERS.get(candidate).functions().contains(f)).as("%s: %s", candidate, f.label()).isEqualTo(trains);
+    assertThat(Facts.OFFERS.get(candidate).functions().contains(f))
+        .as("%s: %s", candidate, f.label())
+        .isEqualTo(trains);
   }
 
   /** And where in a session they belong. */
   @ParameterizedTest
   @CsvSource({
-    "back-squat/high-bar,HEAVY", "horizontal-press/usual,HEAVY", "step-up/low,COMPOUND", "leg-press/low,HEAVY", "hack-squat/usual,HEAVY", "romanian-deadlift/usual,HEAVY", "hip-thrust/usual,HEAVY", "kneeling-curl/usual,DEMANDING", "split-squat/upright,COMPOUND", "leg-extension/upright,SINGLE", "seated-leg-curl/usual,SINGLE",
-    "abduction-machine/upright,SINGLE", "standing-calf-raise/usual,CALF_STRAIGHT", "seated-calf-raise/usual,CALF_BENT", "shin-raise/level,SHIN"
+    "back-squat/high-bar,HEAVY",
+    "horizontal-press/usual,HEAVY",
+    "step-up/low,COMPOUND",
+    "leg-press/low,HEAVY",
+    "hack-squat/usual,HEAVY",
+    "romanian-deadlift/usual,HEAVY",
+    "hip-thrust/usual,HEAVY",
+    "kneeling-curl/usual,DEMANDING",
+    "split-squat/upright,COMPOUND",
+    "leg-extension/upright,SINGLE",
+    "seated-leg-curl/usual,SINGLE",
+    "abduction-machine/upright,SINGLE",
+    "standing-calf-raise/usual,CALF_STRAIGHT",
+    "seated-calf-raise/usual,CALF_BENT",
+    "shin-raise/level,SHIN"
   })
   void rolesOfKnownExercises(String candidate, Role role) {
     assertThat(Facts.OFFERS.get(candidate).role()).as(candidate).isEqualTo(role);
@@ -105,6 +240,12 @@ class CoverageTest {
 
   /** Everything on offer, computed once. */
   private static final class Facts {
-    private static final Offers OFFERS = Plans.real(new Aim(Map.of("VL", 1, "RF", 1, "BFL", 1, "GMAXM", 1, "GMEDP", 1, "GASM", 1, "SOL", 1), Set.of()), TrainingAge.YEARS, Plans.EVERYTHING);
+    private static final Offers OFFERS =
+        Plans.real(
+            new Aim(
+                Map.of("VL", 1, "RF", 1, "BFL", 1, "GMAXM", 1, "GMEDP", 1, "GASM", 1, "SOL", 1),
+                Set.of()),
+            TrainingAge.YEARS,
+            Plans.EVERYTHING);
   }
 }

@@ -22,16 +22,40 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 class FlowTest {
-  private static final Prescription TWO = new Prescription(2, 8, 12, 2, new Tempo(2, 0, 1, 0), 90, Scheme.STRAIGHT);
+  private static final Prescription TWO =
+      new Prescription(2, 8, 12, 2, new Tempo(2, 0, 1, 0), 90, Scheme.STRAIGHT);
   private static final Place GYM = Plans.EVERYTHING;
 
   private static Flow.Exercise exercise(String id, Prescription p, boolean oneLeg, String station) {
-    Offer o = Plans.offer(id, Map.of("VL", 1.0), Role.SINGLE, Set.of(station), 1, p, 0.5, 0, oneLeg, Set.of());
-    return new Flow.Exercise(id, o, p, WorkingLoad.of(o, p, GYM, Optional.of(new WorkingLoad.Recorded(new istmo.core.training.PerformedSet(50, 10, 2), java.time.LocalDate.of(2026, 11, 1))), 1));
+    Offer o =
+        Plans.offer(
+            id, Map.of("VL", 1.0), Role.SINGLE, Set.of(station), 1, p, 0.5, 0, oneLeg, Set.of());
+    return new Flow.Exercise(
+        id,
+        o,
+        p,
+        WorkingLoad.of(
+            o,
+            p,
+            GYM,
+            Optional.of(
+                new WorkingLoad.Recorded(
+                    new istmo.core.training.PerformedSet(50, 10, 2),
+                    java.time.LocalDate.of(2026, 11, 1))),
+            1));
   }
 
   private static List<String> words(Flow f) {
-    return f.steps().stream().map(s -> s.exerciseId() + " " + s.kind() + " " + s.number() + (s.side() == Side.NONE ? "" : " " + s.side())).toList();
+    return f.steps().stream()
+        .map(
+            s ->
+                s.exerciseId()
+                    + " "
+                    + s.kind()
+                    + " "
+                    + s.number()
+                    + (s.side() == Side.NONE ? "" : " " + s.side()))
+        .toList();
   }
 
   @Test
@@ -40,25 +64,46 @@ class FlowTest {
     assertThat(words(f)).containsExactly("a WARM_UP 1", "a WORK 1", "a WORK 2");
     assertThat(f.steps()).extracting(Step::ownRestS).containsExactly(0.0, 0.0, 90.0);
     assertThat(f.steps().get(0).note()).contains("check depth");
-    assertThat(f.steps().get(0).load().orElseThrow().kg()).isLessThan(f.steps().get(1).load().orElseThrow().kg());
+    assertThat(f.steps().get(0).load().orElseThrow().kg())
+        .isLessThan(f.steps().get(1).load().orElseThrow().kg());
   }
 
   /** Two in turn, three sets of one and two of the other. */
   @Test
   void supersetsTakeTurnsAndTheLongerGoesOnAlone() {
-    Flow f = Flow.of(List.of(List.of(exercise("a", TWO.withSets(3), false, "leg-extension"), exercise("b", TWO, false, "seated-curl"))), Side.NONE);
-    assertThat(words(f)).containsExactly("a WARM_UP 1", "b WARM_UP 1", "a WORK 1", "b WORK 1", "a WORK 2", "b WORK 2", "a WORK 3");
+    Flow f =
+        Flow.of(
+            List.of(
+                List.of(
+                    exercise("a", TWO.withSets(3), false, "leg-extension"),
+                    exercise("b", TWO, false, "seated-curl"))),
+            Side.NONE);
+    assertThat(words(f))
+        .containsExactly(
+            "a WARM_UP 1",
+            "b WARM_UP 1",
+            "a WORK 1",
+            "b WORK 1",
+            "a WORK 2",
+            "b WORK 2",
+            "a WORK 3");
     Step b1 = f.steps().get(3);
     assertThat(b1.waitS()).as("another station").isEqualTo(Timing.TURN_AWAY_S);
-    assertThat(f.steps().get(4).ownRestS()).as("its own rest goes on while the other works").isEqualTo(90);
+    assertThat(f.steps().get(4).ownRestS())
+        .as("its own rest goes on while the other works")
+        .isEqualTo(90);
     assertThat(f.steps().get(4).waitS()).isEqualTo(Timing.LEAST_WAIT_S);
   }
 
   @Test
   void theWeakerSideGoesFirstAndItsCountIsTheOthersLimit() {
     Flow f = Flow.of(List.of(List.of(exercise("a", TWO, true, "leg-extension"))), Side.RIGHT);
-    assertThat(words(f)).containsExactly("a WARM_UP 1", "a WORK 1 RIGHT", "a WORK 1 LEFT", "a WORK 2 RIGHT", "a WORK 2 LEFT");
-    assertThat(f.steps()).extracting(Step::asBefore).containsExactly(false, false, true, false, true);
+    assertThat(words(f))
+        .containsExactly(
+            "a WARM_UP 1", "a WORK 1 RIGHT", "a WORK 1 LEFT", "a WORK 2 RIGHT", "a WORK 2 LEFT");
+    assertThat(f.steps())
+        .extracting(Step::asBefore)
+        .containsExactly(false, false, true, false, true);
     assertThat(f.steps().get(1).note()).isEqualTo("weaker side first");
     assertThat(f.steps().get(2).waitS()).isEqualTo(Prescription.CHANGE_SIDE_S);
     assertThat(f.steps().get(3).ownRestS()).isEqualTo(90);
@@ -66,10 +111,24 @@ class FlowTest {
 
   @Test
   void dropsFollowTheLastSetOfEachSideAtOnceAndLighter() {
-    Flow f = Flow.of(List.of(List.of(exercise("a", Prescriber.by(Scheme.DROP, TWO), true, "leg-extension"))), Side.LEFT);
-    assertThat(words(f)).containsExactly("a WARM_UP 1", "a WORK 1 LEFT", "a WORK 1 RIGHT", "a WORK 2 LEFT", "a DROP 1 LEFT", "a DROP 2 LEFT", "a WORK 2 RIGHT", "a DROP 1 RIGHT", "a DROP 2 RIGHT");
+    Flow f =
+        Flow.of(
+            List.of(List.of(exercise("a", Prescriber.by(Scheme.DROP, TWO), true, "leg-extension"))),
+            Side.LEFT);
+    assertThat(words(f))
+        .containsExactly(
+            "a WARM_UP 1",
+            "a WORK 1 LEFT",
+            "a WORK 1 RIGHT",
+            "a WORK 2 LEFT",
+            "a DROP 1 LEFT",
+            "a DROP 2 LEFT",
+            "a WORK 2 RIGHT",
+            "a DROP 1 RIGHT",
+            "a DROP 2 RIGHT");
     assertThat(f.steps().get(4).waitS()).isEqualTo(Scheme.DROP_CHANGE_S);
-    assertThat(f.steps().get(5).load().orElseThrow().kg()).isLessThan(f.steps().get(4).load().orElseThrow().kg());
+    assertThat(f.steps().get(5).load().orElseThrow().kg())
+        .isLessThan(f.steps().get(4).load().orElseThrow().kg());
   }
 
   /** The number of steps is what is prescribed, by every scheme. */
@@ -82,32 +141,90 @@ class FlowTest {
     assertThat(f.steps().stream().filter(s -> s.kind() == Kind.DROP)).hasSize(scheme.drops());
   }
 
-  /** Keys alone put the steps in order, whatever order they are found in; also those of an exercise that takes another's place. */
+  /**
+   * Keys alone put the steps in order, whatever order they are found in; also those of an exercise
+   * that takes another's place.
+   */
   @Test
   void keysSort() {
-    List<List<Flow.Exercise>> bouts = List.of(List.of(exercise("a", TWO.withSets(3), false, "leg-extension"), exercise("b", TWO, true, "seated-curl")), List.of(exercise("c", Prescriber.by(Scheme.DROP, TWO), false, "leg-press")));
+    List<List<Flow.Exercise>> bouts =
+        List.of(
+            List.of(
+                exercise("a", TWO.withSets(3), false, "leg-extension"),
+                exercise("b", TWO, true, "seated-curl")),
+            List.of(exercise("c", Prescriber.by(Scheme.DROP, TWO), false, "leg-press")));
     List<Step> steps = Flow.of(bouts, Side.LEFT).steps();
     List<Step> shuffled = new ArrayList<>(steps);
     Collections.shuffle(shuffled, new Random(3));
     shuffled.sort(java.util.Comparator.comparing(Step::key));
     assertThat(shuffled).isEqualTo(steps);
     assertThat(steps.stream().map(Step::key).distinct()).hasSameSizeAs(steps);
-    List<Step> swapped = Flow.of(List.of(List.of(exercise("x", TWO.withSets(3), false, "lying-curl"), bouts.get(0).get(1)), bouts.get(1)), Side.LEFT).steps();
-    List<Step> mixed = Stream.concat(steps.stream().filter(s -> !s.exerciseId().equals("a")), swapped.stream().filter(s -> s.exerciseId().equals("x"))).sorted(java.util.Comparator.comparing(Step::key)).toList();
-    assertThat(mixed).extracting(Step::exerciseId).isEqualTo(steps.stream().map(s -> s.exerciseId().equals("a") ? "x" : s.exerciseId()).toList());
+    List<Step> swapped =
+        Flow.of(
+                List.of(
+                    List.of(
+                        exercise("x", TWO.withSets(3), false, "lying-curl"), bouts.get(0).get(1)),
+                    bouts.get(1)),
+                Side.LEFT)
+            .steps();
+    List<Step> mixed =
+        Stream.concat(
+                steps.stream().filter(s -> !s.exerciseId().equals("a")),
+                swapped.stream().filter(s -> s.exerciseId().equals("x")))
+            .sorted(java.util.Comparator.comparing(Step::key))
+            .toList();
+    assertThat(mixed)
+        .extracting(Step::exerciseId)
+        .isEqualTo(
+            steps.stream().map(s -> s.exerciseId().equals("a") ? "x" : s.exerciseId()).toList());
   }
 
-  /** After a lay-off, or with less load first for a sore joint, what was lifted before is not where it begins. */
+  /**
+   * After a lay-off, or with less load first for a sore joint, what was lifted before is not where
+   * it begins.
+   */
   @Test
   void aCautionGoesBeforeTheRecord() {
     Offer o = Plans.offer("a", Map.of("VL", 1.0), Role.SINGLE, Set.of("leg-extension"), 1, TWO);
-    Offer first = o.in(Map.of("hipAngle", 80.0), Optional.of(new istmo.core.training.LoadEstimate(20, 25, "8-12", "50 % of it to begin with")));
-    Optional<WorkingLoad.Recorded> before = Optional.of(new WorkingLoad.Recorded(new istmo.core.training.PerformedSet(60, 12, 2), java.time.LocalDate.of(2026, 11, 1)));
-    Progression.Next up = new Progression.Next(Progression.Rule.LOAD, Optional.of(new Loading(65, Loading.Kind.STEPS, 0, List.of(), Loading.PlateKind.NONE)), 8, 12, "up");
-    assertThat(WorkingLoad.of(first, TWO, GYM, before, up, 1, false).sets().get(0).load().orElseThrow().kg()).isEqualTo(65);
-    assertThat(WorkingLoad.of(first, TWO, GYM, before, up, 1, true).sets()).allSatisfy(l -> assertThat(l.load().orElseThrow().kg()).isLessThanOrEqualTo(25));
-    assertThat(WorkingLoad.of(first, TWO, GYM, before, 1, true).sets()).as("in a planned week too").allSatisfy(l -> assertThat(l.load().orElseThrow().kg()).isLessThanOrEqualTo(25));
-    assertThat(WorkingLoad.of(first, TWO, GYM, before, 1, false).sets().get(0).load().orElseThrow().kg()).isGreaterThan(40);
-    assertThat(WorkingLoad.of(first, TWO, GYM, before, up, 1, true).basis()).contains("to begin with");
+    Offer first =
+        o.in(
+            Map.of("hipAngle", 80.0),
+            Optional.of(
+                new istmo.core.training.LoadEstimate(20, 25, "8-12", "50 % of it to begin with")));
+    Optional<WorkingLoad.Recorded> before =
+        Optional.of(
+            new WorkingLoad.Recorded(
+                new istmo.core.training.PerformedSet(60, 12, 2),
+                java.time.LocalDate.of(2026, 11, 1)));
+    Progression.Next up =
+        new Progression.Next(
+            Progression.Rule.LOAD,
+            Optional.of(new Loading(65, Loading.Kind.STEPS, 0, List.of(), Loading.PlateKind.NONE)),
+            8,
+            12,
+            "up");
+    assertThat(
+            WorkingLoad.of(first, TWO, GYM, before, up, 1, false)
+                .sets()
+                .get(0)
+                .load()
+                .orElseThrow()
+                .kg())
+        .isEqualTo(65);
+    assertThat(WorkingLoad.of(first, TWO, GYM, before, up, 1, true).sets())
+        .allSatisfy(l -> assertThat(l.load().orElseThrow().kg()).isLessThanOrEqualTo(25));
+    assertThat(WorkingLoad.of(first, TWO, GYM, before, 1, true).sets())
+        .as("in a planned week too")
+        .allSatisfy(l -> assertThat(l.load().orElseThrow().kg()).isLessThanOrEqualTo(25));
+    assertThat(
+            WorkingLoad.of(first, TWO, GYM, before, 1, false)
+                .sets()
+                .get(0)
+                .load()
+                .orElseThrow()
+                .kg())
+        .isGreaterThan(40);
+    assertThat(WorkingLoad.of(first, TWO, GYM, before, up, 1, true).basis())
+        .contains("to begin with");
   }
 }

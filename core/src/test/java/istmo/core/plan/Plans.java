@@ -30,27 +30,74 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** Offers and weeks for tests: made by hand, so that figures can be worked out, or of the real catalogue. */
+/**
+ * Offers and weeks for tests: made by hand, so that figures can be worked out, or of the real
+ * catalogue.
+ */
 final class Plans {
-  static final Place EVERYTHING = Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
-  private static final Map<String, Evaluation> LIFTER = Orders.evaluate(Bodies.LIFTER, EVERYTHING, School.STRETCH);
+  static final Place EVERYTHING =
+      Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+  private static final Map<String, Evaluation> LIFTER =
+      Orders.evaluate(Bodies.LIFTER, EVERYTHING, School.STRETCH);
 
   private Plans() {}
 
-  static final Prescription THREE_OF_TEN = new Prescription(3, 10, 10, 2, new Tempo(2, 2, 2, 0), 120, Scheme.STRAIGHT);
+  static final Prescription THREE_OF_TEN =
+      new Prescription(3, 10, 10, 2, new Tempo(2, 2, 2, 0), 120, Scheme.STRAIGHT);
 
   /** An offer made by hand; the rest of it is plain. */
-  static Offer offer(String id, Map<String, Double> shares, Role role, Set<String> station, double setUpMinutes, Prescription usual) {
+  static Offer offer(
+      String id,
+      Map<String, Double> shares,
+      Role role,
+      Set<String> station,
+      double setUpMinutes,
+      Prescription usual) {
     return offer(id, shares, role, station, setUpMinutes, usual, 0.5, 0, false, Set.of());
   }
 
-  static Offer offer(String id, Map<String, Double> shares, Role role, Set<String> station, double setUpMinutes, Prescription usual, double utility, double back, boolean oneLeg, Set<Function> functions) {
+  static Offer offer(
+      String id,
+      Map<String, Double> shares,
+      Role role,
+      Set<String> station,
+      double setUpMinutes,
+      Prescription usual,
+      double utility,
+      double back,
+      boolean oneLeg,
+      Set<Function> functions) {
     Map<String, Double> all = new LinkedHashMap<>();
     for (Region r : Regions.standard().all()) {
       all.put(r.id(), shares.getOrDefault(r.id(), 0.0));
     }
     String exercise = id.contains("/") ? id.substring(0, id.indexOf('/')) : id;
-    return new Offer(id, exercise, exercise, id, Map.of(), all, functions, role, utility, 0, true, back, oneLeg, station, station, setUpMinutes, station.isEmpty() ? LoadKind.NONE : LoadKind.STACK, 50, usual, Set.of(), Map.of(), Optional.empty(), List.of(), List.of(), List.of());
+    return new Offer(
+        id,
+        exercise,
+        exercise,
+        id,
+        Map.of(),
+        all,
+        functions,
+        role,
+        utility,
+        0,
+        true,
+        back,
+        oneLeg,
+        station,
+        station,
+        setUpMinutes,
+        station.isEmpty() ? LoadKind.NONE : LoadKind.STACK,
+        50,
+        usual,
+        Set.of(),
+        Map.of(),
+        Optional.empty(),
+        List.of(),
+        List.of(),
+        List.of());
   }
 
   static Day day(int minutes, Bout... bouts) {
@@ -68,12 +115,24 @@ final class Plans {
   }
 
   static Brief brief(Body body, Cautions cautions, Place place, Aim aim) {
-    return new Brief(body, cautions, Profile.unknown(), place, aim, School.STRETCH, Optional.empty());
+    return new Brief(
+        body, cautions, Profile.unknown(), place, aim, School.STRETCH, Optional.empty());
   }
 
   static Offers real(Aim aim, TrainingAge age, Place place, PainFlag... sore) {
-    Cautions cautions = new Cautions(Arrays.stream(sore).map(Soreness::leaveOut).toList(), List.of(), List.of());
+    Cautions cautions =
+        new Cautions(Arrays.stream(sore).map(Soreness::leaveOut).toList(), List.of(), List.of());
     Order order = Orders.order(brief(Bodies.LIFTER, cautions, place, aim), LIFTER);
-    return new Offers(order, new Profile(Optional.of(age), Optional.empty(), Optional.empty(), Set.of(), Optional.empty(), "", Set.of(), Set.of()));
+    return new Offers(
+        order,
+        new Profile(
+            Optional.of(age),
+            Optional.empty(),
+            Optional.empty(),
+            Set.of(),
+            Optional.empty(),
+            "",
+            Set.of(),
+            Set.of()));
   }
 }

@@ -41,23 +41,40 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** Prescriptions and what follows from them: loads, order in the session, swaps, blocks. Facts without a source are common practice. */
+/**
+ * Prescriptions and what follows from them: loads, order in the session, swaps, blocks. Facts
+ * without a source are common practice.
+ */
 class PrescriptionTest {
-  private static final Aim LEGS = new Aim(Map.of("VL", 2, "BFL", 2, "GMAXM", 2, "GASM", 1, "SOL", 1), Set.of());
-  private static final Place GYM = new Place(Plans.EVERYTHING.equipment(), Map.of(), new Plates(Map.of(20.0, 4, 15.0, 1, 10.0, 2, 5.0, 2, 2.5, 2, 1.25, 1)));
+  private static final Aim LEGS =
+      new Aim(Map.of("VL", 2, "BFL", 2, "GMAXM", 2, "GASM", 1, "SOL", 1), Set.of());
+  private static final Place GYM =
+      new Place(
+          Plans.EVERYTHING.equipment(),
+          Map.of(),
+          new Plates(Map.of(20.0, 4, 15.0, 1, 10.0, 2, 5.0, 2, 2.5, 2, 1.25, 1)));
 
   private static Offers offers(TrainingAge age, PainFlag... sore) {
     return Plans.real(LEGS, age, GYM, sore);
   }
 
-  /** Beginners three sets, later four; calves 15 to 25 with two seconds low; thrusts with a hold at the top; exhausting one-leg work two sets. */
+  /**
+   * Beginners three sets, later four; calves 15 to 25 with two seconds low; thrusts with a hold at
+   * the top; exhausting one-leg work two sets.
+   */
   @Test
   void defaultsOfTheTrade() {
     Offers beginner = offers(TrainingAge.WEEKS);
     Offers later = offers(TrainingAge.MONTHS);
-    assertThat(beginner.get("leg-press/high").usual()).satisfies(p -> assertThat(p.sets()).isEqualTo(3), p -> assertThat(p.reserve()).isEqualTo(3));
+    assertThat(beginner.get("leg-press/high").usual())
+        .satisfies(
+            p -> assertThat(p.sets()).isEqualTo(3), p -> assertThat(p.reserve()).isEqualTo(3));
     assertThat(later.get("leg-press/high").usual().sets()).isEqualTo(4);
-    assertThat(later.get("seated-calf-raise/usual").usual()).satisfies(p -> assertThat(p.repetitionsLow()).isEqualTo(15), p -> assertThat(p.repetitionsHigh()).isEqualTo(25), p -> assertThat(p.tempo().lowS()).isBetween(2.0, 3.0));
+    assertThat(later.get("seated-calf-raise/usual").usual())
+        .satisfies(
+            p -> assertThat(p.repetitionsLow()).isEqualTo(15),
+            p -> assertThat(p.repetitionsHigh()).isEqualTo(25),
+            p -> assertThat(p.tempo().lowS()).isBetween(2.0, 3.0));
     assertThat(later.get("hip-thrust/usual").usual().tempo().topS()).isBetween(1.0, 2.0);
     assertThat(later.get("split-squat/lean").usual().sets()).isEqualTo(2);
     assertThat(Prescriber.mostSets(Optional.of(TrainingAge.YEARS), false)).isEqualTo(6);
@@ -66,60 +83,131 @@ class PrescriptionTest {
   @ParameterizedTest
   @EnumSource(Scheme.class)
   void everySchemeCanBePrescribedForEveryExercise(Scheme scheme) {
-    assertThat(offers(TrainingAge.YEARS).all()).allSatisfy(o -> {
-      Prescription p = Prescriber.by(scheme, o.usual());
-      assertThat(p.scheme()).isEqualTo(scheme);
-      assertThat(p.workS(0, o.oneLeg())).isPositive();
-      assertThat(WorkingLoad.of(o, p, GYM, Optional.empty(), 1).sets()).hasSize(p.sets() + p.scheme().drops());
-    });
+    assertThat(offers(TrainingAge.YEARS).all())
+        .allSatisfy(
+            o -> {
+              Prescription p = Prescriber.by(scheme, o.usual());
+              assertThat(p.scheme()).isEqualTo(scheme);
+              assertThat(p.workS(0, o.oneLeg())).isPositive();
+              assertThat(WorkingLoad.of(o, p, GYM, Optional.empty(), 1).sets())
+                  .hasSize(p.sets() + p.scheme().drops());
+            });
   }
 
-  /** By hand: 60 kg for 8 with 2 in reserve is ten to failure; for 12 with 2 that is fourteen: factors (1 + 10/30 + 36/27) / 2 = 1.3333 and (1 + 14/30 + 36/23) / 2 = 1.5159: 60 x 1.3333 / 1.5159 = 52.8, and 52.5 can be made. */
+  /**
+   * By hand: 60 kg for 8 with 2 in reserve is ten to failure; for 12 with 2 that is fourteen:
+   * factors (1 + 10/30 + 36/27) / 2 = 1.3333 and (1 + 14/30 + 36/23) / 2 = 1.5159: 60 x 1.3333 /
+   * 1.5159 = 52.8, and 52.5 can be made.
+   */
   @Test
   void aRecordMakesTheLoad() {
     Offer squat = offers(TrainingAge.MONTHS).get("back-squat/high-bar");
-    WorkingLoad.Recorded last = WorkingLoad.Recorded.bestOf(List.of(new PerformedSet(50, 8, 2), new PerformedSet(60, 8, 2), new PerformedSet(60, 7, 2)), LocalDate.of(2026, 11, 19)).orElseThrow();
-    WorkingLoad w = WorkingLoad.of(squat, new Prescription(3, 12, 12, 2, Tempo.USUAL, 120, Scheme.STRAIGHT), GYM, Optional.of(last), 1);
+    WorkingLoad.Recorded last =
+        WorkingLoad.Recorded.bestOf(
+                List.of(
+                    new PerformedSet(50, 8, 2),
+                    new PerformedSet(60, 8, 2),
+                    new PerformedSet(60, 7, 2)),
+                LocalDate.of(2026, 11, 19))
+            .orElseThrow();
+    WorkingLoad w =
+        WorkingLoad.of(
+            squat,
+            new Prescription(3, 12, 12, 2, Tempo.USUAL, 120, Scheme.STRAIGHT),
+            GYM,
+            Optional.of(last),
+            1);
     assertThat(w.lowKg()).isCloseTo(52.8, offset(0.05));
     assertThat(w.basis()).isEqualTo("from 60 kg for 8, 2 in reserve, on 2026-11-19");
     assertThat(w.sets()).allSatisfy(s -> assertThat(s.load().orElseThrow().kg()).isEqualTo(52.5));
     assertThat(w.sets().get(0).putOn()).containsExactly(15.0, 1.25);
     assertThat(w.sets().get(1).putOn()).as("nothing changes").isEmpty();
-    assertThat(w.warmUps()).hasSizeBetween(1, 3).isSortedAccordingTo((a, b) -> Double.compare(a.load().kg(), b.load().kg()));
-    assertThat(w.warmUps()).extracting(WorkingLoad.WarmUp::repetitions).isSortedAccordingTo((a, b) -> b - a);
+    assertThat(w.warmUps())
+        .hasSizeBetween(1, 3)
+        .isSortedAccordingTo((a, b) -> Double.compare(a.load().kg(), b.load().kg()));
+    assertThat(w.warmUps())
+        .extracting(WorkingLoad.WarmUp::repetitions)
+        .isSortedAccordingTo((a, b) -> b - a);
   }
 
   @Test
   void ascendingSetsGetHeavierAndDropsLighter() {
     Offer squat = offers(TrainingAge.MONTHS).get("back-squat/high-bar");
-    Optional<WorkingLoad.Recorded> last = Optional.of(new WorkingLoad.Recorded(new PerformedSet(80, 10, 0), LocalDate.of(2026, 11, 19)));
+    Optional<WorkingLoad.Recorded> last =
+        Optional.of(
+            new WorkingLoad.Recorded(new PerformedSet(80, 10, 0), LocalDate.of(2026, 11, 19)));
     Prescription usual = new Prescription(3, 8, 12, 2, Tempo.USUAL, 120, Scheme.STRAIGHT);
-    List<Double> up = WorkingLoad.of(squat, Prescriber.by(Scheme.ASCENDING, usual), GYM, last, 1).sets().stream().map(s -> s.load().orElseThrow().kg()).toList();
+    List<Double> up =
+        WorkingLoad.of(squat, Prescriber.by(Scheme.ASCENDING, usual), GYM, last, 1).sets().stream()
+            .map(s -> s.load().orElseThrow().kg())
+            .toList();
     assertThat(up).isSorted().doesNotHaveDuplicates();
-    List<WorkingLoad.SetLine> drops = WorkingLoad.of(squat, Prescriber.by(Scheme.DROP, usual), GYM, last, 1).sets();
+    List<WorkingLoad.SetLine> drops =
+        WorkingLoad.of(squat, Prescriber.by(Scheme.DROP, usual), GYM, last, 1).sets();
     double work = drops.get(2).load().orElseThrow().kg();
-    assertThat(drops.get(3).load().orElseThrow().kg()).as("a fifth less, as far as plates go").isBetween(0.8 * work - 2.5, 0.8 * work);
+    assertThat(drops.get(3).load().orElseThrow().kg())
+        .as("a fifth less, as far as plates go")
+        .isBetween(0.8 * work - 2.5, 0.8 * work);
     assertThat(drops.get(4).load().orElseThrow().kg()).isBetween(0.64 * work - 2.5, 0.64 * work);
   }
 
-  /** What two drops of a fifth count as, and their repetitions, against the simulated set on machines of one joint. */
+  /**
+   * What two drops of a fifth count as, and their repetitions, against the simulated set on
+   * machines of one joint.
+   */
   @ParameterizedTest
-  @CsvSource({"leg-extension/upright,VI", "seated-leg-curl/usual,ST", "standing-calf-raise/usual,GASL", "abduction-machine/upright,GMEDP"})
+  @CsvSource({
+    "leg-extension/upright,VI",
+    "seated-leg-curl/usual,ST",
+    "standing-calf-raise/usual,GASL",
+    "abduction-machine/upright,GMEDP"
+  })
   void dropsCountAsTheSimulatedSetHasThem(String id, String region) {
     Candidate c = Catalogue.standard().candidate(id);
     Exercise x = Catalogue.standard().exerciseOf(c);
     Analyser analyser = new Analyser(Bodies.LIFTER);
     Analysis a = (Analysis) analyser.analyse(x.family(), c.usual(), LoadRule.USUAL);
-    List<SimulatedSet> sets = analyser.dropSet(x.family(), c.usual(), List.of(a.workingKg(), 0.8 * a.workingKg(), 0.64 * a.workingKg()), Tempo.USUAL);
-    List<Double> stimulus = sets.stream().map(s -> Stimulus.byRegion(new Analysis(a.limitKg(), a.workingKg(), a.stickingPhase(), a.limiters(), s, a.points(), a.notes()), School.STRETCH).get(region)).toList();
+    List<SimulatedSet> sets =
+        analyser.dropSet(
+            x.family(),
+            c.usual(),
+            List.of(a.workingKg(), 0.8 * a.workingKg(), 0.64 * a.workingKg()),
+            Tempo.USUAL);
+    List<Double> stimulus =
+        sets.stream()
+            .map(
+                s ->
+                    Stimulus.byRegion(
+                            new Analysis(
+                                a.limitKg(),
+                                a.workingKg(),
+                                a.stickingPhase(),
+                                a.limiters(),
+                                s,
+                                a.points(),
+                                a.notes()),
+                            School.STRETCH)
+                        .get(region))
+            .toList();
     Prescription one = new Prescription(1, 10, 10, 0, Tempo.USUAL, 0, Scheme.DROP);
-    assertThat((stimulus.get(1) + stimulus.get(2)) / stimulus.get(0)).as("both drops, in sets").isCloseTo(one.hardSets() - 1, offset(0.25));
-    assertThat((sets.get(1).repetitions() + sets.get(2).repetitions()) / 2 / sets.get(0).repetitions()).as("repetitions of a drop").isCloseTo(Scheme.DROP_REPETITIONS, offset(0.1));
+    assertThat((stimulus.get(1) + stimulus.get(2)) / stimulus.get(0))
+        .as("both drops, in sets")
+        .isCloseTo(one.hardSets() - 1, offset(0.25));
+    assertThat(
+            (sets.get(1).repetitions() + sets.get(2).repetitions()) / 2 / sets.get(0).repetitions())
+        .as("repetitions of a drop")
+        .isCloseTo(Scheme.DROP_REPETITIONS, offset(0.1));
   }
 
   @Test
   void withoutAnyLiftNothingIsInvented() {
-    WorkingLoad w = WorkingLoad.of(offers(TrainingAge.WEEKS).get("leg-press/high"), Plans.THREE_OF_TEN, GYM, Optional.empty(), 1);
+    WorkingLoad w =
+        WorkingLoad.of(
+            offers(TrainingAge.WEEKS).get("leg-press/high"),
+            Plans.THREE_OF_TEN,
+            GYM,
+            Optional.empty(),
+            1);
     assertThat(w.basis()).contains("no lift of this client tells");
     assertThat(w.sets()).allSatisfy(s -> assertThat(s.load()).isEmpty());
     assertThat(w.warmUps()).isEmpty();
@@ -128,7 +216,10 @@ class PrescriptionTest {
   @Test
   void anEstimateFollowsTheRepetitions() {
     LoadEstimate ten = new LoadEstimate(40, 60, "8-12", "x");
-    assertThat(ten.forRepetitions(12, "8-12", 0, 2.5)).as("the same repetitions, two in reserve").satisfies(l -> assertThat(l.lowKg()).isEqualTo(40), l -> assertThat(l.highKg()).isEqualTo(60));
+    assertThat(ten.forRepetitions(12, "8-12", 0, 2.5))
+        .as("the same repetitions, two in reserve")
+        .satisfies(
+            l -> assertThat(l.lowKg()).isEqualTo(40), l -> assertThat(l.highKg()).isEqualTo(60));
     assertThat(ten.forRepetitions(22, "20", 0, 2.5).highKg()).isLessThan(50);
     assertThat(ten.forRepetitions(5, "3", 0, 2.5).lowKg()).isGreaterThan(42.5);
   }
@@ -138,17 +229,38 @@ class PrescriptionTest {
   void theOrderOfASession() {
     Offers offers = offers(TrainingAge.MONTHS);
     Arrangement arrangement = new Arrangement(offers, LEGS, Set.of());
-    List<Bout> mixed = bouts(offers, "seated-calf-raise/usual", "leg-extension/upright", "standing-calf-raise/usual", "kneeling-curl/usual", "leg-press/high", "split-squat/lean");
-    assertThat(arrangement.of(mixed)).extracting(b -> b.items().get(0).candidateId()).containsExactly("leg-press/high", "kneeling-curl/usual", "split-squat/lean", "leg-extension/upright", "standing-calf-raise/usual", "seated-calf-raise/usual");
+    List<Bout> mixed =
+        bouts(
+            offers,
+            "seated-calf-raise/usual",
+            "leg-extension/upright",
+            "standing-calf-raise/usual",
+            "kneeling-curl/usual",
+            "leg-press/high",
+            "split-squat/lean");
+    assertThat(arrangement.of(mixed))
+        .extracting(b -> b.items().get(0).candidateId())
+        .containsExactly(
+            "leg-press/high",
+            "kneeling-curl/usual",
+            "split-squat/lean",
+            "leg-extension/upright",
+            "standing-calf-raise/usual",
+            "seated-calf-raise/usual");
     assertThat(arrangement.remarks(arrangement.of(mixed))).isEmpty();
-    assertThat(arrangement.remarks(bouts(offers, "leg-extension/upright", "leg-press/high"))).containsExactly("Leg extension, upright before Leg press, feet high: Leg press, feet high is heavy, with the whole leg: first, while everything is fresh.");
+    assertThat(arrangement.remarks(bouts(offers, "leg-extension/upright", "leg-press/high")))
+        .containsExactly(
+            "Leg extension, upright before Leg press, feet high: Leg press, feet high is heavy,"
+                + " with the whole leg: first, while everything is fresh.");
   }
 
   @Test
   void aSoreKneeBeginsWithLightSmoothWork() {
     Offers offers = offers(TrainingAge.MONTHS);
     Arrangement sore = new Arrangement(offers, LEGS, Set.of(PainFlag.KNEE));
-    List<Bout> sorted = sore.of(bouts(offers, "leg-press/high", "seated-leg-curl/usual", "seated-calf-raise/usual"));
+    List<Bout> sorted =
+        sore.of(
+            bouts(offers, "leg-press/high", "seated-leg-curl/usual", "seated-calf-raise/usual"));
     assertThat(sorted.get(0).items().get(0).candidateId()).isEqualTo("seated-leg-curl/usual");
     assertThat(sore.reason(sorted.get(0))).contains("sore knee");
     assertThat(sore.remarks(sorted)).isEmpty();
@@ -161,24 +273,68 @@ class PrescriptionTest {
   @Test
   void aSwapDoesTheSameJobWithoutWhatIsTakenOrHurts() {
     Offers offers = offers(TrainingAge.MONTHS);
-    List<Swap> curls = Swap.of(offers.get("seated-leg-curl/usual"), offers, LEGS, Set.of(), Set.of(), List.of(), 5);
-    assertThat(curls.get(0).offer().functions()).as("another knee flexion").contains(Function.KNEE_FLEXION);
+    List<Swap> curls =
+        Swap.of(
+            offers.get("seated-leg-curl/usual"), offers, LEGS, Set.of(), Set.of(), List.of(), 5);
+    assertThat(curls.get(0).offer().functions())
+        .as("another knee flexion")
+        .contains(Function.KNEE_FLEXION);
     assertThat(curls).extracting(Swap::alike).allSatisfy(a -> assertThat(a).isBetween(0.0, 1.0));
     String first = curls.get(0).offer().candidateId();
     Set<String> taken = offers.get(first).needs();
-    assertThat(Swap.of(offers.get("seated-leg-curl/usual"), offers, LEGS, taken, Set.of(), List.of(), 5)).noneMatch(s -> s.offer().needs().stream().anyMatch(taken::contains));
-    assertThat(Swap.of(offers.get("leg-press/high"), offers, LEGS, Set.of(), Set.of(PainFlag.KNEE), List.of(), 8)).isNotEmpty().noneMatch(s -> s.offer().troubles().contains(PainFlag.KNEE));
-    assertThat(Swap.of(offers.get("seated-leg-curl/usual"), offers, LEGS, Set.of(), Set.of(), List.of(first), 5)).noneMatch(s -> s.offer().candidateId().equals(first));
-    assertThatThrownBy(() -> Swap.of(offers.get(first), offers, LEGS, Set.of("sofa"), Set.of(), List.of(), 1)).isInstanceOf(InvalidInput.class);
+    assertThat(
+            Swap.of(
+                offers.get("seated-leg-curl/usual"), offers, LEGS, taken, Set.of(), List.of(), 5))
+        .noneMatch(s -> s.offer().needs().stream().anyMatch(taken::contains));
+    assertThat(
+            Swap.of(
+                offers.get("leg-press/high"),
+                offers,
+                LEGS,
+                Set.of(),
+                Set.of(PainFlag.KNEE),
+                List.of(),
+                8))
+        .isNotEmpty()
+        .noneMatch(s -> s.offer().troubles().contains(PainFlag.KNEE));
+    assertThat(
+            Swap.of(
+                offers.get("seated-leg-curl/usual"),
+                offers,
+                LEGS,
+                Set.of(),
+                Set.of(),
+                List.of(first),
+                5))
+        .noneMatch(s -> s.offer().candidateId().equals(first));
+    assertThatThrownBy(
+            () -> Swap.of(offers.get(first), offers, LEGS, Set.of("sofa"), Set.of(), List.of(), 1))
+        .isInstanceOf(InvalidInput.class);
   }
 
   @Test
   void remarksSayTheWeakerLegAndWhatIsTooHeavy() {
     Offers offers = offers(TrainingAge.MONTHS);
-    Profile rightIsStronger = new Profile(Optional.empty(), Optional.empty(), Optional.empty(), Set.of(), Optional.of(Side.RIGHT), "", Set.of(), Set.of());
-    assertThat(Remarks.of(offers.get("split-squat/lean"), Plans.THREE_OF_TEN, LEGS, rightIsStronger)).contains("The left leg first; its repetitions are what the other does too.");
-    assertThat(Remarks.of(offers.get("hip-thrust/usual"), Plans.THREE_OF_TEN, LEGS, Profile.unknown())).contains("A weight that cannot be brought to full extension is too heavy.");
-    assertThat(Remarks.of(offers.get("kneeling-curl/usual"), Plans.THREE_OF_TEN, LEGS, Profile.unknown())).anyMatch(r -> r.startsWith("A ladder"));
+    Profile rightIsStronger =
+        new Profile(
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Set.of(),
+            Optional.of(Side.RIGHT),
+            "",
+            Set.of(),
+            Set.of());
+    assertThat(
+            Remarks.of(offers.get("split-squat/lean"), Plans.THREE_OF_TEN, LEGS, rightIsStronger))
+        .contains("The left leg first; its repetitions are what the other does too.");
+    assertThat(
+            Remarks.of(offers.get("hip-thrust/usual"), Plans.THREE_OF_TEN, LEGS, Profile.unknown()))
+        .contains("A weight that cannot be brought to full extension is too heavy.");
+    assertThat(
+            Remarks.of(
+                offers.get("kneeling-curl/usual"), Plans.THREE_OF_TEN, LEGS, Profile.unknown()))
+        .anyMatch(r -> r.startsWith("A ladder"));
   }
 
   @ParameterizedTest
@@ -188,26 +344,50 @@ class PrescriptionTest {
       Block b = Block.of(weeks, Optional.of(age));
       assertThat(b.weeks()).hasSize(weeks);
       assertThat(b.weeks().get(weeks - 1).kind()).isEqualTo(Block.Kind.RETEST);
-      List<Block.Step> building = b.weeks().stream().filter(s -> s.kind() == Block.Kind.BUILD).toList();
+      List<Block.Step> building =
+          b.weeks().stream().filter(s -> s.kind() == Block.Kind.BUILD).toList();
       assertThat(building).extracting(Block.Step::load).isSorted().doesNotHaveDuplicates();
       assertThat(building).extracting(Block.Step::addedSets).isSorted();
-      assertThat(building).extracting(Block.Step::addedReserve).isSortedAccordingTo((x, y) -> Double.compare(y, x));
-      assertThat(b.weeks().stream().filter(s -> s.kind() == Block.Kind.EASIER).count()).isEqualTo(weeks >= 7 && age != TrainingAge.WEEKS ? 1 : 0);
-      assertThat(building.get(building.size() - 1).load()).as("no more than a tenth and a half in a block").isLessThanOrEqualTo(1.16);
+      assertThat(building)
+          .extracting(Block.Step::addedReserve)
+          .isSortedAccordingTo((x, y) -> Double.compare(y, x));
+      assertThat(b.weeks().stream().filter(s -> s.kind() == Block.Kind.EASIER).count())
+          .isEqualTo(weeks >= 7 && age != TrainingAge.WEEKS ? 1 : 0);
+      assertThat(building.get(building.size() - 1).load())
+          .as("no more than a tenth and a half in a block")
+          .isLessThanOrEqualTo(1.16);
     }
   }
 
   @Test
   void aBlockIsAppliedToTheWeek() {
     Prescription p = new Prescription(3, 8, 12, 2, Tempo.USUAL, 120, Scheme.DROP);
-    Week week = new Week(List.of(new Day(1, 60, false, List.of(Bout.of(Plans.item("aimed", p)), Bout.of(Plans.item("other", p))))));
+    Week week =
+        new Week(
+            List.of(
+                new Day(
+                    1,
+                    60,
+                    false,
+                    List.of(Bout.of(Plans.item("aimed", p)), Bout.of(Plans.item("other", p))))));
     Block block = Block.of(6, Optional.of(TrainingAge.MONTHS));
-    Week fifth = Block.applied(week, block.weeks().get(4), "aimed"::equals, Optional.of(TrainingAge.MONTHS));
+    Week fifth =
+        Block.applied(week, block.weeks().get(4), "aimed"::equals, Optional.of(TrainingAge.MONTHS));
     assertThat(fifth.items()).extracting(i -> i.prescription().sets()).containsExactly(4, 3);
     assertThat(fifth.items().get(0).prescription().reserve()).isEqualTo(1);
-    Week last = Block.applied(week, block.weeks().get(5), "aimed"::equals, Optional.of(TrainingAge.MONTHS));
-    assertThat(last.items()).allSatisfy(i -> assertThat(i.prescription()).satisfies(e -> assertThat(e.sets()).isEqualTo(2), e -> assertThat(e.reserve()).isEqualTo(4), e -> assertThat(e.scheme()).isEqualTo(Scheme.STRAIGHT)));
-    assertThatThrownBy(() -> Block.of(3, Optional.empty())).isInstanceOf(InvalidInput.class).hasMessageContaining("4 to 8");
+    Week last =
+        Block.applied(week, block.weeks().get(5), "aimed"::equals, Optional.of(TrainingAge.MONTHS));
+    assertThat(last.items())
+        .allSatisfy(
+            i ->
+                assertThat(i.prescription())
+                    .satisfies(
+                        e -> assertThat(e.sets()).isEqualTo(2),
+                        e -> assertThat(e.reserve()).isEqualTo(4),
+                        e -> assertThat(e.scheme()).isEqualTo(Scheme.STRAIGHT)));
+    assertThatThrownBy(() -> Block.of(3, Optional.empty()))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("4 to 8");
   }
 
   @ParameterizedTest
@@ -223,7 +403,11 @@ class PrescriptionTest {
   void aPlateThatTheGymLacksIsNotPrescribed() {
     Offer squat = offers(TrainingAge.MONTHS).get("back-squat/high-bar");
     Place few = new Place(Plans.EVERYTHING.equipment(), Map.of(), new Plates(Map.of(20.0, 1)));
-    Optional<WorkingLoad.Recorded> last = Optional.of(new WorkingLoad.Recorded(new PerformedSet(100, 8, 2), LocalDate.of(2026, 11, 19)));
-    assertThat(WorkingLoad.of(squat, Plans.THREE_OF_TEN, few, last, 1).sets()).extracting(s -> s.load().map(Loading::kg).orElse(0.0)).containsOnly(60.0);
+    Optional<WorkingLoad.Recorded> last =
+        Optional.of(
+            new WorkingLoad.Recorded(new PerformedSet(100, 8, 2), LocalDate.of(2026, 11, 19)));
+    assertThat(WorkingLoad.of(squat, Plans.THREE_OF_TEN, few, last, 1).sets())
+        .extracting(s -> s.load().map(Loading::kg).orElse(0.0))
+        .containsOnly(60.0);
   }
 }

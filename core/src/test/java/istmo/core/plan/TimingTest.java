@@ -20,9 +20,14 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class TimingTest {
-  private static final Offer PRESS = Plans.offer("press", Map.of("VL", 1.0), Role.HEAVY, Set.of("leg-press"), 3, Plans.THREE_OF_TEN);
-  private static final Offer CURL = Plans.offer("curl", Map.of("BFL", 1.0), Role.SINGLE, Set.of("seated-curl"), 1, Plans.THREE_OF_TEN);
-  private static final Offer FLOOR = Plans.offer("floor", Map.of("GMAXM", 1.0), Role.COMPOUND, Set.of(), 0.5, Plans.THREE_OF_TEN);
+  private static final Offer PRESS =
+      Plans.offer(
+          "press", Map.of("VL", 1.0), Role.HEAVY, Set.of("leg-press"), 3, Plans.THREE_OF_TEN);
+  private static final Offer CURL =
+      Plans.offer(
+          "curl", Map.of("BFL", 1.0), Role.SINGLE, Set.of("seated-curl"), 1, Plans.THREE_OF_TEN);
+  private static final Offer FLOOR =
+      Plans.offer("floor", Map.of("GMAXM", 1.0), Role.COMPOUND, Set.of(), 0.5, Plans.THREE_OF_TEN);
   private static final Offers OFFERS = new Offers(List.of(PRESS, CURL, FLOOR));
 
   /** Common practice: two down, two low, two up is six seconds a repetition. */
@@ -33,10 +38,19 @@ class TimingTest {
     assertThat(Plans.THREE_OF_TEN.workS(0, true)).as("both sides and the change").isEqualTo(130);
   }
 
-  /** By hand: press 180 set-up + 2 x 60 lighter + 3 x 60 work + 2 x 120 rest = 720; walk 60; curl 60 + 60 + 180 + 240 = 540. */
+  /**
+   * By hand: press 180 set-up + 2 x 60 lighter + 3 x 60 work + 2 x 120 rest = 720; walk 60; curl 60
+   * + 60 + 180 + 240 = 540.
+   */
   @Test
   void aSessionByHand() {
-    Timing t = Timing.of(Plans.day(60, Bout.of(Plans.item("press", Plans.THREE_OF_TEN)), Bout.of(Plans.item("curl", Plans.THREE_OF_TEN))), OFFERS);
+    Timing t =
+        Timing.of(
+            Plans.day(
+                60,
+                Bout.of(Plans.item("press", Plans.THREE_OF_TEN)),
+                Bout.of(Plans.item("curl", Plans.THREE_OF_TEN))),
+            OFFERS);
     assertThat(t.totalS()).isEqualTo(1320);
     assertThat(t.secondsOf(0)).isEqualTo(720);
     assertThat(t.secondsOf(Timing.Kind.WALK)).isEqualTo(60);
@@ -45,18 +59,36 @@ class TimingTest {
   }
 
   /**
-   * By hand, press and curl in turn: 180 + 120 + walk 60 + 60 + 60 to begin with; then work 60, across 30, work 60, wait 20, and of the press's own rest of 120 the 110 that the curl's turn took are over: 10 more; press 60, across 30: the curl's 120
-   * are over. A round after the first is 20 + 10 + 60 + 30 + 60 = 180: 480 + 150 + 2 x 180 = 990.
+   * By hand, press and curl in turn: 180 + 120 + walk 60 + 60 + 60 to begin with; then work 60,
+   * across 30, work 60, wait 20, and of the press's own rest of 120 the 110 that the curl's turn
+   * took are over: 10 more; press 60, across 30: the curl's 120 are over. A round after the first
+   * is 20 + 10 + 60 + 30 + 60 = 180: 480 + 150 + 2 x 180 = 990.
    */
   @Test
   void takingTurnsByHand() {
-    Timing t = Timing.of(Plans.day(60, new Bout(List.of(Plans.item("press", Plans.THREE_OF_TEN), Plans.item("curl", Plans.THREE_OF_TEN)))), OFFERS);
+    Timing t =
+        Timing.of(
+            Plans.day(
+                60,
+                new Bout(
+                    List.of(
+                        Plans.item("press", Plans.THREE_OF_TEN),
+                        Plans.item("curl", Plans.THREE_OF_TEN)))),
+            OFFERS);
     assertThat(t.totalS()).isEqualTo(990);
-    assertThat(Pairing.Saving.of(PRESS, CURL).seconds(3)).as("against 1320 one after the other").isLessThanOrEqualTo(1320 - 990);
-    for (Planned.Item i : List.of(Plans.item("press", Plans.THREE_OF_TEN), Plans.item("curl", Plans.THREE_OF_TEN))) {
-      List<Timing.Segment> work = t.segments().stream().filter(s -> s.kind() == Timing.Kind.WORK && s.itemId().equals(i.id())).toList();
+    assertThat(Pairing.Saving.of(PRESS, CURL).seconds(3))
+        .as("against 1320 one after the other")
+        .isLessThanOrEqualTo(1320 - 990);
+    for (Planned.Item i :
+        List.of(Plans.item("press", Plans.THREE_OF_TEN), Plans.item("curl", Plans.THREE_OF_TEN))) {
+      List<Timing.Segment> work =
+          t.segments().stream()
+              .filter(s -> s.kind() == Timing.Kind.WORK && s.itemId().equals(i.id()))
+              .toList();
       for (int k = 1; k < work.size(); k++) {
-        assertThat(work.get(k).startS() - work.get(k - 1).startS() - work.get(k - 1).seconds()).as("its own rest").isGreaterThanOrEqualTo(120);
+        assertThat(work.get(k).startS() - work.get(k - 1).startS() - work.get(k - 1).seconds())
+            .as("its own rest")
+            .isGreaterThanOrEqualTo(120);
       }
     }
   }
@@ -64,10 +96,28 @@ class TimingTest {
   /** Wide press, then close press, nothing re-racked: the second is not set up again. */
   @Test
   void anotherSetUpOfTheSameExerciseInTurnIsNotReRacked() {
-    Offer wide = Plans.offer("press/wide", Map.of("VL", 1.0), Role.HEAVY, Set.of("leg-press"), 3, Plans.THREE_OF_TEN);
-    Offer close = Plans.offer("press/close", Map.of("VL", 1.0), Role.HEAVY, Set.of("leg-press"), 3, Plans.THREE_OF_TEN);
+    Offer wide =
+        Plans.offer(
+            "press/wide",
+            Map.of("VL", 1.0),
+            Role.HEAVY,
+            Set.of("leg-press"),
+            3,
+            Plans.THREE_OF_TEN);
+    Offer close =
+        Plans.offer(
+            "press/close",
+            Map.of("VL", 1.0),
+            Role.HEAVY,
+            Set.of("leg-press"),
+            3,
+            Plans.THREE_OF_TEN);
     Offers offers = new Offers(List.of(wide, close));
-    Bout inTurn = new Bout(List.of(Plans.item("press/wide", Plans.THREE_OF_TEN), Plans.item("press/close", Plans.THREE_OF_TEN)));
+    Bout inTurn =
+        new Bout(
+            List.of(
+                Plans.item("press/wide", Plans.THREE_OF_TEN),
+                Plans.item("press/close", Plans.THREE_OF_TEN)));
     Timing t = Timing.of(Plans.day(60, inTurn), offers);
     assertThat(t.secondsOf(Timing.Kind.SET_UP)).isEqualTo(180);
     assertThat(t.secondsOf(Timing.Kind.WARM_UP)).isEqualTo(120);
@@ -76,7 +126,13 @@ class TimingTest {
 
   @Test
   void whatIsTiedToNoPlaceIsNotWalkedTo() {
-    Timing t = Timing.of(Plans.day(60, Bout.of(Plans.item("press", Plans.THREE_OF_TEN)), Bout.of(Plans.item("floor", Plans.THREE_OF_TEN))), OFFERS);
+    Timing t =
+        Timing.of(
+            Plans.day(
+                60,
+                Bout.of(Plans.item("press", Plans.THREE_OF_TEN)),
+                Bout.of(Plans.item("floor", Plans.THREE_OF_TEN))),
+            OFFERS);
     assertThat(t.secondsOf(Timing.Kind.WALK)).isZero();
   }
 
@@ -86,7 +142,14 @@ class TimingTest {
   void theSolversTimeIsNeverTooShort(long seed) {
     Random random = new Random(seed);
     List<Offer> offers = List.of(PRESS, CURL, FLOOR);
-    Task task = new Task(OFFERS, Plans.targets(Map.of("VL", 1.0)), List.of(new Day(1, 60, false, List.of())), Pairing.TWO_PLACES, false, Optional.empty());
+    Task task =
+        new Task(
+            OFFERS,
+            Plans.targets(Map.of("VL", 1.0)),
+            List.of(new Day(1, 60, false, List.of())),
+            Pairing.TWO_PLACES,
+            false,
+            Optional.empty());
     Appraisal.Choice choice = Appraisal.nothing(1);
     int n = 2 + random.nextInt(3);
     for (int c = 0; c < 3; c++) {
@@ -96,9 +159,14 @@ class TimingTest {
     if (pair) {
       choice.pairs().get(0).add(new int[] {0, 1});
     }
-    List<Bout> bouts = pair ? List.of(new Bout(List.of(item(PRESS, n), item(CURL, n))), Bout.of(item(FLOOR, n))) : List.of(Bout.of(item(PRESS, n)), Bout.of(item(CURL, n)), Bout.of(item(FLOOR, n)));
+    List<Bout> bouts =
+        pair
+            ? List.of(new Bout(List.of(item(PRESS, n), item(CURL, n))), Bout.of(item(FLOOR, n)))
+            : List.of(Bout.of(item(PRESS, n)), Bout.of(item(CURL, n)), Bout.of(item(FLOOR, n)));
     double clock = Timing.of(task.frames().get(0).with(bouts), OFFERS).totalS();
-    assertThat((double) Appraisal.seconds(task, 0, offers, choice)).isGreaterThanOrEqualTo(clock).isLessThan(clock + 120);
+    assertThat((double) Appraisal.seconds(task, 0, offers, choice))
+        .isGreaterThanOrEqualTo(clock)
+        .isLessThan(clock + 120);
   }
 
   private static Planned.Item item(Offer o, int sets) {
@@ -107,7 +175,15 @@ class TimingTest {
 
   /** Ten repetitions of 6 s; what a scheme adds in time and in what the sets count as. */
   @ParameterizedTest
-  @CsvSource({"STRAIGHT,60,60,3", "ALWAYS_TEN,60,60,3", "LADDER,105,105,3.75", "ONE_AND_A_HALF,90,90,3.3", "LOW_PARTIALS,72,72,3.45", "PAUSES,70,70,3", "DROP,60,146,3.8"})
+  @CsvSource({
+    "STRAIGHT,60,60,3",
+    "ALWAYS_TEN,60,60,3",
+    "LADDER,105,105,3.75",
+    "ONE_AND_A_HALF,90,90,3.3",
+    "LOW_PARTIALS,72,72,3.45",
+    "PAUSES,70,70,3",
+    "DROP,60,146,3.8"
+  })
   void schemesHaveTheirArithmetic(Scheme scheme, double firstSetS, double lastSetS, double counts) {
     Prescription p = new Prescription(3, 10, 10, 2, new Tempo(2, 2, 2, 0), 120, scheme);
     assertThat(p.workS(0, false)).isCloseTo(firstSetS, offset(1e-9));
@@ -117,7 +193,10 @@ class TimingTest {
 
   @Test
   void ascendingSetsLoseTwoRepetitionsEach() {
-    Prescription p = Prescriber.by(Scheme.ASCENDING, new Prescription(4, 8, 12, 2, new Tempo(2, 0, 1, 0), 120, Scheme.STRAIGHT));
+    Prescription p =
+        Prescriber.by(
+            Scheme.ASCENDING,
+            new Prescription(4, 8, 12, 2, new Tempo(2, 0, 1, 0), 120, Scheme.STRAIGHT));
     assertThat(p.repetitions()).containsExactly(12.0, 10.0, 8.0, 6.0);
     assertThat(p.repetitionsLow()).isEqualTo(6);
   }
@@ -125,13 +204,25 @@ class TimingTest {
   @ParameterizedTest
   @CsvSource({"0,1", "2,1", "4,1", "5,0.75", "6,0.5"})
   void easySetsCountLess(double reserve, double each) {
-    assertThat(new Prescription(4, 8, 12, reserve, Tempo.USUAL, 90, Scheme.STRAIGHT).hardSets()).isCloseTo(4 * each, offset(1e-9));
+    assertThat(new Prescription(4, 8, 12, reserve, Tempo.USUAL, 90, Scheme.STRAIGHT).hardSets())
+        .isCloseTo(4 * each, offset(1e-9));
   }
 
   @Test
   void everyFaultOfAPrescriptionIsNamed() {
-    assertThatThrownBy(() -> new Prescription(0, 12, 8, 1.3, Tempo.USUAL, 700, Scheme.STRAIGHT)).isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).extracting(Fault::field).containsExactly("sets", "repetitionsHigh", "reserve", "restS"));
-    assertThatThrownBy(() -> new Planned.Week(List.of(new Day(3, 60, false, List.of()), new Day(3, 60, false, List.of())))).isInstanceOf(InvalidInput.class).hasMessageContaining("weekdays");
+    assertThatThrownBy(() -> new Prescription(0, 12, 8, 1.3, Tempo.USUAL, 700, Scheme.STRAIGHT))
+        .isInstanceOfSatisfying(
+            InvalidInput.class,
+            e ->
+                assertThat(e.faults())
+                    .extracting(Fault::field)
+                    .containsExactly("sets", "repetitionsHigh", "reserve", "restS"));
+    assertThatThrownBy(
+            () ->
+                new Planned.Week(
+                    List.of(new Day(3, 60, false, List.of()), new Day(3, 60, false, List.of()))))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("weekdays");
     assertThatThrownBy(() -> new Day(8, 60, false, List.of())).hasMessageContaining("Monday");
     assertThatThrownBy(() -> new Day(1, 5, false, List.of())).hasMessageContaining("minutes");
   }

@@ -19,10 +19,17 @@ class AllowedTest {
   @ParameterizedTest
   @ValueSource(doubles = {1.29, 2.21, 175, -1, Double.NaN, Double.POSITIVE_INFINITY})
   void whatIsOutsideSaysFieldFoundAndAllowed(double v) {
-    assertThatThrownBy(() -> STATURE.check("statureM", v)).isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).singleElement().satisfies(f -> {
-      assertThat(f.field()).isEqualTo("statureM");
-      assertThat(f.message()).endsWith("is not within 1.3 to 2.2 m");
-    }));
+    assertThatThrownBy(() -> STATURE.check("statureM", v))
+        .isInstanceOfSatisfying(
+            InvalidInput.class,
+            e ->
+                assertThat(e.faults())
+                    .singleElement()
+                    .satisfies(
+                        f -> {
+                          assertThat(f.field()).isEqualTo("statureM");
+                          assertThat(f.message()).endsWith("is not within 1.3 to 2.2 m");
+                        }));
   }
 
   @Test

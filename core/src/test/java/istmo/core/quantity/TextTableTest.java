@@ -9,14 +9,22 @@ import org.junit.jupiter.api.Test;
 class TextTableTest {
   @Test
   void tablesAreReadByColumnNameAndCommentsAreSkipped() {
-    assertThat(TextTable.rows("anatomy/regions.csv")).hasSize(23).first().satisfies(r -> assertThat(r).containsEntry("id", "VL").containsEntry("group", "quads"));
-    assertThat(TextTable.entries("catalogue/leg-press.txt")).anyMatch(e -> e.getKey().equals("family") && e.getValue().equals("press"));
+    assertThat(TextTable.rows("anatomy/regions.csv"))
+        .hasSize(23)
+        .first()
+        .satisfies(r -> assertThat(r).containsEntry("id", "VL").containsEntry("group", "quads"));
+    assertThat(TextTable.entries("catalogue/leg-press.txt"))
+        .anyMatch(e -> e.getKey().equals("family") && e.getValue().equals("press"));
   }
 
   @Test
   void whatIsMissingOrCrookedSaysWhere() {
-    assertThatThrownBy(() -> TextTable.lines("anatomy/nothing.csv")).hasMessageContaining("anatomy/nothing.csv is missing");
-    assertThatThrownBy(() -> TextTable.rows("catalogue/leg-press.txt")).hasMessageContaining("leg-press.txt line").hasMessageContaining("cells");
-    assertThatThrownBy(() -> TextTable.entries("equipment/items.csv")).hasMessageContaining("no colon");
+    assertThatThrownBy(() -> TextTable.lines("anatomy/nothing.csv"))
+        .hasMessageContaining("anatomy/nothing.csv is missing");
+    assertThatThrownBy(() -> TextTable.rows("catalogue/leg-press.txt"))
+        .hasMessageContaining("leg-press.txt line")
+        .hasMessageContaining("cells");
+    assertThatThrownBy(() -> TextTable.entries("equipment/items.csv"))
+        .hasMessageContaining("no colon");
   }
 }

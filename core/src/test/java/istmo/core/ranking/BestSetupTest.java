@@ -34,16 +34,33 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** The search for a set-up, against exhaustive search where that is small, and against facts of the trade (common practice). */
+/**
+ * The search for a set-up, against exhaustive search where that is small, and against facts of the
+ * trade (common practice).
+ */
 class BestSetupTest {
-  private static final Place GYM = Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+  private static final Place GYM =
+      Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
 
   private static Brief brief(String region) {
-    return new Brief(Bodies.LIFTER, Cautions.none(), Profile.unknown(), GYM, new Aim(Map.of(region, 2), Set.of()), School.STRETCH, Optional.empty());
+    return new Brief(
+        Bodies.LIFTER,
+        Cautions.none(),
+        Profile.unknown(),
+        GYM,
+        new Aim(Map.of(region, 2), Set.of()),
+        School.STRETCH,
+        Optional.empty());
   }
 
   private static Setup usual(Candidate c) {
-    return Reach.of(Bodies.LIFTER, Catalogue.standard().exerciseOf(c).family(), c.usualFor(Bodies.LIFTER, GYM), c.yields()).orElseThrow().setup();
+    return Reach.of(
+            Bodies.LIFTER,
+            Catalogue.standard().exerciseOf(c).family(),
+            c.usualFor(Bodies.LIFTER, GYM),
+            c.yields())
+        .orElseThrow()
+        .setup();
   }
 
   private static BestSetup.Best best(String candidate, String region) {
@@ -51,7 +68,10 @@ class BestSetupTest {
     return BestSetup.find(brief(region), c, usual(c));
   }
 
-  /** Three controls on their grid, all of them tried: the search gives away next to nothing. The range that has to be kept is part of the question. */
+  /**
+   * Three controls on their grid, all of them tried: the search gives away next to nothing. The
+   * range that has to be kept is part of the question.
+   */
   @Test
   void onASmallGridTheSearchFindsWhatExhaustiveSearchFinds() {
     Candidate c = Catalogue.standard().candidate("leg-extension/upright");
@@ -62,9 +82,17 @@ class BestSetupTest {
     for (double hip = 20; hip <= 110; hip += 5) {
       for (double bent = 95; bent <= 130; bent += 5) {
         for (double straight = 3; straight <= 48; straight += 5) {
-          Setup s = with(with(with(from, "hipAngle", hip), "kneeBent", bent), "kneeStraight", straight);
-          if (bent - straight >= 0.9 * (105 - 8) - 1e-9 && Reach.obstacle(Bodies.LIFTER, x.family(), s).isEmpty()) {
-            most = Math.max(most, Stimulus.byRegion((Analysis) analyser.analyse(x.family(), s, LoadRule.USUAL), School.STRETCH).get("RF"));
+          Setup s =
+              with(with(with(from, "hipAngle", hip), "kneeBent", bent), "kneeStraight", straight);
+          if (bent - straight >= 0.9 * (105 - 8) - 1e-9
+              && Reach.obstacle(Bodies.LIFTER, x.family(), s).isEmpty()) {
+            most =
+                Math.max(
+                    most,
+                    Stimulus.byRegion(
+                            (Analysis) analyser.analyse(x.family(), s, LoadRule.USUAL),
+                            School.STRETCH)
+                        .get("RF"));
           }
         }
       }
@@ -75,39 +103,82 @@ class BestSetupTest {
   }
 
   private static Setup with(Setup s, String id, double value) {
-    SetupParameter p = Catalogue.standard().exercise("leg-extension").family().parameters().stream().filter(q -> q.id().equals(id)).findFirst().orElseThrow();
+    SetupParameter p =
+        Catalogue.standard().exercise("leg-extension").family().parameters().stream()
+            .filter(q -> q.id().equals(id))
+            .findFirst()
+            .orElseThrow();
     return s.with(p, value);
   }
 
   /** Which way coaches move it (common practice). */
   @ParameterizedTest
-  @CsvSource({"leg-extension/upright,RF,hipAngle,-1", "split-squat/upright,GMAXM,lean,1", "split-squat/lean,VL,lean,-1", "romanian-deadlift/usual,GMAXM,kneeBend,1", "standing-calf-raise/bent,GASM,kneeBend,-1"})
+  @CsvSource({
+    "leg-extension/upright,RF,hipAngle,-1",
+    "split-squat/upright,GMAXM,lean,1",
+    "split-squat/lean,VL,lean,-1",
+    "romanian-deadlift/usual,GMAXM,kneeBend,1",
+    "standing-calf-raise/bent,GASM,kneeBend,-1"
+  })
   void itMovesTheControlThatCoachesMove(String candidate, String region, String control, int way) {
     BestSetup.Best found = best(candidate, region);
-    assertThat(found.moved()).filteredOn(m -> m.parameter().id().equals(control)).singleElement().satisfies(m -> assertThat(Math.signum(m.to() - m.from())).isEqualTo(way));
+    assertThat(found.moved())
+        .filteredOn(m -> m.parameter().id().equals(control))
+        .singleElement()
+        .satisfies(m -> assertThat(Math.signum(m.to() - m.from())).isEqualTo(way));
     assertThat(found.fitTo()).isGreaterThan(found.fitFrom());
     assertThat(found.gain()).isCloseTo(found.fitTo() / found.fitFrom() - 1, within(1e-9));
     assertThat(BestSetup.sentence(found)).contains("% for the aim");
-    assertThat(found.elsewhere()).as("what else changes, not what was asked for").doesNotContain(Regions.standard().get(region).coachName());
+    assertThat(found.elsewhere())
+        .as("what else changes, not what was asked for")
+        .doesNotContain(Regions.standard().get(region).coachName());
   }
 
   @Test
   void theBestIsOnTheGridWithinReachAndKeepsTheRange() {
     BestSetup.Best found = best("romanian-deadlift/usual", "GMAXM");
-    assertThat(Reach.obstacle(Bodies.LIFTER, Catalogue.standard().exercise("romanian-deadlift").family(), found.to())).isEmpty();
-    found.moved().forEach(m -> assertThat(Math.abs(m.to() - m.from()) / m.parameter().step()).as(m.parameter().id()).satisfies(steps -> assertThat(steps).isCloseTo(Math.rint(steps), within(1e-6))));
-    assertThat(found.to().values().get("footShear")).as("assumptions stay").isEqualTo(found.from().values().get("footShear"));
-    assertThat(best("romanian-deadlift/usual", "GMAXM").to().values()).as("the same question has the same answer").isEqualTo(found.to().values());
+    assertThat(
+            Reach.obstacle(
+                Bodies.LIFTER,
+                Catalogue.standard().exercise("romanian-deadlift").family(),
+                found.to()))
+        .isEmpty();
+    found
+        .moved()
+        .forEach(
+            m ->
+                assertThat(Math.abs(m.to() - m.from()) / m.parameter().step())
+                    .as(m.parameter().id())
+                    .satisfies(
+                        steps -> assertThat(steps).isCloseTo(Math.rint(steps), within(1e-6))));
+    assertThat(found.to().values().get("footShear"))
+        .as("assumptions stay")
+        .isEqualTo(found.from().values().get("footShear"));
+    assertThat(best("romanian-deadlift/usual", "GMAXM").to().values())
+        .as("the same question has the same answer")
+        .isEqualTo(found.to().values());
   }
 
   @Test
   void everyControlHasItsStepsOrSaysWhyNot() {
     Candidate c = Catalogue.standard().candidate("leg-press/low");
     List<BestSetup.Step> steps = BestSetup.steps(brief("VL"), c, usual(c)).steps();
-    assertThat(steps).extracting(s -> s.parameter().id()).contains("footHeight", "stance", "toeOut", "kneeDepth", "backAngle", "footShear").doesNotContain("railAngle", "sledMass", "legs");
-    assertThat(steps).allSatisfy(s -> List.of(s.more(), s.less()).forEach(m -> assertThat(m.obstacle().isEmpty()).isEqualTo(!Double.isNaN(m.fit()))));
+    assertThat(steps)
+        .extracting(s -> s.parameter().id())
+        .contains("footHeight", "stance", "toeOut", "kneeDepth", "backAngle", "footShear")
+        .doesNotContain("railAngle", "sledMass", "legs");
+    assertThat(steps)
+        .allSatisfy(
+            s ->
+                List.of(s.more(), s.less())
+                    .forEach(
+                        m -> assertThat(m.obstacle().isEmpty()).isEqualTo(!Double.isNaN(m.fit()))));
     Candidate squat = Catalogue.standard().candidate("back-squat/low-bar");
-    BestSetup.Step depth = BestSetup.steps(brief("VL"), squat, usual(squat)).steps().stream().filter(s -> s.parameter().id().equals("depth")).findFirst().orElseThrow();
+    BestSetup.Step depth =
+        BestSetup.steps(brief("VL"), squat, usual(squat)).steps().stream()
+            .filter(s -> s.parameter().id().equals("depth"))
+            .findFirst()
+            .orElseThrow();
     assertThat(depth.more().obstacle()).contains("pelvis would tuck");
     assertThat(depth.less().byRegion()).containsKey("VL");
   }
@@ -116,16 +187,38 @@ class BestSetupTest {
   void whatIsMeasuredHereIsNotMoved() {
     Candidate c = Catalogue.standard().candidate("leg-extension/upright");
     Place measured = GYM.with("leg-extension", "hipAngle", 85);
-    Brief brief = new Brief(Bodies.LIFTER, Cautions.none(), Profile.unknown(), measured, new Aim(Map.of("RF", 2), Set.of()), School.STRETCH, Optional.empty());
-    assertThat(BestSetup.steps(brief, c, usual(c)).steps()).extracting(s -> s.parameter().id()).doesNotContain("hipAngle");
+    Brief brief =
+        new Brief(
+            Bodies.LIFTER,
+            Cautions.none(),
+            Profile.unknown(),
+            measured,
+            new Aim(Map.of("RF", 2), Set.of()),
+            School.STRETCH,
+            Optional.empty());
+    assertThat(BestSetup.steps(brief, c, usual(c)).steps())
+        .extracting(s -> s.parameter().id())
+        .doesNotContain("hipAngle");
   }
 
   @Test
   void withoutAnAimOrFromWhatCannotBeTakenItSaysSo() {
     Candidate c = Catalogue.standard().candidate("back-squat/high-bar");
-    Brief none = new Brief(Bodies.LIFTER, Cautions.none(), Profile.unknown(), GYM, new Aim(Map.of(), Set.of()), School.STRETCH, Optional.empty());
-    assertThatThrownBy(() -> BestSetup.find(none, c, usual(c))).isInstanceOf(InvalidInput.class).hasMessageContaining("aim");
+    Brief none =
+        new Brief(
+            Bodies.LIFTER,
+            Cautions.none(),
+            Profile.unknown(),
+            GYM,
+            new Aim(Map.of(), Set.of()),
+            School.STRETCH,
+            Optional.empty());
+    assertThatThrownBy(() -> BestSetup.find(none, c, usual(c)))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("aim");
     SetupParameter stance = Catalogue.standard().exerciseOf(c).family().parameters().get(0);
-    assertThatThrownBy(() -> BestSetup.find(brief("VL"), c, c.usual().with(stance, 1.0))).isInstanceOf(InvalidInput.class).hasMessageContaining("setup");
+    assertThatThrownBy(() -> BestSetup.find(brief("VL"), c, c.usual().with(stance, 1.0)))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("setup");
   }
 }

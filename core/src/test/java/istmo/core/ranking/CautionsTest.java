@@ -35,7 +35,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** Each caution's effect on the order. */
 class CautionsTest {
-  private static final Set<String> EVERYTHING = Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
+  private static final Set<String> EVERYTHING =
+      Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
   private static final LocalDate DAY = LocalDate.of(2026, 11, 1);
 
   private static Order order(Cautions cautions) {
@@ -43,7 +44,15 @@ class CautionsTest {
   }
 
   private static Order order(Cautions cautions, Body body) {
-    Brief brief = new Brief(body, cautions, Profile.unknown(), Place.generic(EVERYTHING), new Aim(Map.of("VL", 2, "BFL", 2), Set.of()), School.STRETCH, Optional.empty());
+    Brief brief =
+        new Brief(
+            body,
+            cautions,
+            Profile.unknown(),
+            Place.generic(EVERYTHING),
+            new Aim(Map.of("VL", 2, "BFL", 2), Set.of()),
+            School.STRETCH,
+            Optional.empty());
     return Orders.order(brief, Orders.evaluate(brief.limitedBody(), brief.place(), School.STRETCH));
   }
 
@@ -52,15 +61,25 @@ class CautionsTest {
   }
 
   private static Cautions cleared(Caution c) {
-    return new Cautions(List.of(), List.of(new Cautions.Entry(c, Optional.of(new Cautions.Clearance("Dr Amsel", DAY)))), List.of());
+    return new Cautions(
+        List.of(),
+        List.of(new Cautions.Entry(c, Optional.of(new Cautions.Clearance("Dr Amsel", DAY)))),
+        List.of());
   }
 
   private static double deepest(Order o, Coordinate joint) {
-    return o.entries().stream().flatMap(e -> e.evaluation().analysis().points().stream()).mapToDouble(p -> Math.toDegrees(p.posture().angle(joint))).max().orElse(0);
+    return o.entries().stream()
+        .flatMap(e -> e.evaluation().analysis().points().stream())
+        .mapToDouble(p -> Math.toDegrees(p.posture().angle(joint)))
+        .max()
+        .orElse(0);
   }
 
   private static List<String> out(Order o) {
-    return o.excluded().stream().filter(x -> x.kind() == Order.Kind.CAUTION).map(Order.Excluded::candidateId).toList();
+    return o.excluded().stream()
+        .filter(x -> x.kind() == Order.Kind.CAUTION)
+        .map(Order.Excluded::candidateId)
+        .toList();
   }
 
   @Test
@@ -68,12 +87,14 @@ class CautionsTest {
     Order o = order(open(Caution.KNEE_REPLACEMENT));
     assertThat(deepest(o, Coordinate.KNEE_FLEXION)).isLessThanOrEqualTo(90.01);
     assertThat(o.entries()).isNotEmpty();
-    assertThat(deepest(order(cleared(Caution.KNEE_REPLACEMENT)), Coordinate.KNEE_FLEXION)).isGreaterThan(100);
+    assertThat(deepest(order(cleared(Caution.KNEE_REPLACEMENT)), Coordinate.KNEE_FLEXION))
+        .isGreaterThan(100);
   }
 
   @Test
   void aHipReplacementKeepsEveryHipWithinNinety() {
-    assertThat(deepest(order(open(Caution.HIP_REPLACEMENT)), Coordinate.HIP_FLEXION)).isLessThanOrEqualTo(90.01);
+    assertThat(deepest(order(open(Caution.HIP_REPLACEMENT)), Coordinate.HIP_FLEXION))
+        .isLessThanOrEqualTo(90.01);
   }
 
   @Test
@@ -81,24 +102,42 @@ class CautionsTest {
     Order o = order(open(Caution.RECENT_SURGERY));
     assertThat(o.entries()).isEmpty();
     assertThat(o.firstPick()).isEmpty();
-    assertThat(o.excluded()).filteredOn(x -> x.kind() != Order.Kind.NOT_COMPUTED).allSatisfy(x -> assertThat(x.reason()).contains("cleared"));
+    assertThat(o.excluded())
+        .filteredOn(x -> x.kind() != Order.Kind.NOT_COMPUTED)
+        .allSatisfy(x -> assertThat(x.reason()).contains("cleared"));
     assertThat(order(cleared(Caution.RECENT_SURGERY)).entries()).isNotEmpty();
   }
 
   @Test
   void aBackConditionLeavesOutWhatTakesMoreThanHalfOfTheBack() {
     Order o = order(open(Caution.BACK_CONDITION));
-    assertThat(out(o)).contains("romanian-deadlift/usual", "deadlift/conventional").doesNotContain("leg-press/low", "seated-leg-curl/usual");
-    assertThat(o.entries()).allSatisfy(e -> assertThat(e.evaluation().analysis().points()).allSatisfy(p -> assertThat(p.backActivation()).isLessThanOrEqualTo(0.5)));
+    assertThat(out(o))
+        .contains("romanian-deadlift/usual", "deadlift/conventional")
+        .doesNotContain("leg-press/low", "seated-leg-curl/usual");
+    assertThat(o.entries())
+        .allSatisfy(
+            e ->
+                assertThat(e.evaluation().analysis().points())
+                    .allSatisfy(p -> assertThat(p.backActivation()).isLessThanOrEqualTo(0.5)));
   }
 
   @Test
   void pregnancyLeavesOutWhatLiesOrPressesOnTheBellyOnly() {
-    assertThat(out(order(open(Caution.PREGNANCY)))).contains("lying-leg-curl/usual", "back-extension/usual", "hip-thrust/usual").allSatisfy(id -> assertThat(Catalogue.standard().exerciseOf(Catalogue.standard().candidate(id)).onBelly()).isTrue());
+    assertThat(out(order(open(Caution.PREGNANCY))))
+        .contains("lying-leg-curl/usual", "back-extension/usual", "hip-thrust/usual")
+        .allSatisfy(
+            id ->
+                assertThat(
+                        Catalogue.standard()
+                            .exerciseOf(Catalogue.standard().candidate(id))
+                            .onBelly())
+                    .isTrue());
   }
 
   @ParameterizedTest
-  @EnumSource(value = Caution.class, names = {"HIGH_BLOOD_PRESSURE", "YOUTH", "LAY_OFF"})
+  @EnumSource(
+      value = Caution.class,
+      names = {"HIGH_BLOOD_PRESSURE", "YOUTH", "LAY_OFF"})
   void someOnlySpeak(Caution c) {
     assertThat(out(order(open(c)))).isEmpty();
     assertThat(open(c).statements()).contains(c.advice());
@@ -107,34 +146,62 @@ class CautionsTest {
   @ParameterizedTest
   @EnumSource(Caution.class)
   void everyOpenCautionThatAsksForClearanceSaysSoAndAClearedOneDoesNot(Caution c) {
-    assertThat(open(c).statements().stream().anyMatch(s -> s.contains("ask the clinician in charge first"))).isEqualTo(c.asksClearance());
-    assertThat(cleared(c).statements()).noneMatch(s -> s.contains("ask the clinician")).containsAll(c.advice().isEmpty() ? List.of() : List.of(c.advice()));
+    assertThat(
+            open(c).statements().stream()
+                .anyMatch(s -> s.contains("ask the clinician in charge first")))
+        .isEqualTo(c.asksClearance());
+    assertThat(cleared(c).statements())
+        .noneMatch(s -> s.contains("ask the clinician"))
+        .containsAll(c.advice().isEmpty() ? List.of() : List.of(c.advice()));
   }
 
   private static Cautions sore(PainFlag joint, Approach approach, SoreMovement... movements) {
-    return new Cautions(List.of(new Soreness(joint, Set.of(movements), approach)), List.of(), List.of());
+    return new Cautions(
+        List.of(new Soreness(joint, Set.of(movements), approach)), List.of(), List.of());
   }
 
   private static List<String> outByPain(Order o) {
-    return o.excluded().stream().filter(x -> x.kind() == Order.Kind.PAIN).map(Order.Excluded::candidateId).toList();
+    return o.excluded().stream()
+        .filter(x -> x.kind() == Order.Kind.PAIN)
+        .map(Order.Excluded::candidateId)
+        .toList();
   }
 
-  /** Facts of the trade (common practice): deep bends trouble one knee, the last degrees of a leg extension another; a curl troubles neither. */
+  /**
+   * Facts of the trade (common practice): deep bends trouble one knee, the last degrees of a leg
+   * extension another; a curl troubles neither.
+   */
   @Test
   void aSoreKneeLeavesOutWhatMakesItHurtAndNothingElse() {
-    List<String> deep = outByPain(order(sore(PainFlag.KNEE, Approach.LEAVE_OUT, SoreMovement.DEEP_KNEE)));
-    assertThat(deep).contains("back-squat/high-bar", "hack-squat/usual").doesNotContain("romanian-deadlift/usual", "standing-calf-raise/usual");
-    List<String> straight = outByPain(order(sore(PainFlag.KNEE, Approach.LEAVE_OUT, SoreMovement.STRAIGHT_KNEE)));
-    assertThat(straight).contains("leg-extension/upright").doesNotContain("back-squat/high-bar", "seated-leg-curl/usual");
-    assertThat(outByPain(order(sore(PainFlag.KNEE, Approach.LEAVE_OUT)))).contains("leg-extension/upright", "back-squat/high-bar");
+    List<String> deep =
+        outByPain(order(sore(PainFlag.KNEE, Approach.LEAVE_OUT, SoreMovement.DEEP_KNEE)));
+    assertThat(deep)
+        .contains("back-squat/high-bar", "hack-squat/usual")
+        .doesNotContain("romanian-deadlift/usual", "standing-calf-raise/usual");
+    List<String> straight =
+        outByPain(order(sore(PainFlag.KNEE, Approach.LEAVE_OUT, SoreMovement.STRAIGHT_KNEE)));
+    assertThat(straight)
+        .contains("leg-extension/upright")
+        .doesNotContain("back-squat/high-bar", "seated-leg-curl/usual");
+    assertThat(outByPain(order(sore(PainFlag.KNEE, Approach.LEAVE_OUT))))
+        .contains("leg-extension/upright", "back-squat/high-bar");
   }
 
   @Test
   void aSoreBackThatMindsLeaningKeepsUprightWork() {
-    List<String> out = outByPain(order(sore(PainFlag.LOWER_BACK, Approach.LEAVE_OUT, SoreMovement.LEANING)));
-    assertThat(out).contains("romanian-deadlift/usual", "deadlift/conventional").doesNotContain("track-squat/forward", "leg-press/low");
+    List<String> out =
+        outByPain(order(sore(PainFlag.LOWER_BACK, Approach.LEAVE_OUT, SoreMovement.LEANING)));
+    assertThat(out)
+        .contains("romanian-deadlift/usual", "deadlift/conventional")
+        .doesNotContain("track-squat/forward", "leg-press/low");
     assertThat(order(sore(PainFlag.LOWER_BACK, Approach.LEAVE_OUT, SoreMovement.LEANING)).entries())
-        .allSatisfy(e -> assertThat(e.evaluation().analysis().points()).noneMatch(p -> p.backActivation() > 0.4 && Math.toDegrees(p.posture().trunkLeanRad()) > 20));
+        .allSatisfy(
+            e ->
+                assertThat(e.evaluation().analysis().points())
+                    .noneMatch(
+                        p ->
+                            p.backActivation() > 0.4
+                                && Math.toDegrees(p.posture().trunkLeanRad()) > 20));
   }
 
   @Test
@@ -145,30 +212,49 @@ class CautionsTest {
     Cautions load = sore(PainFlag.KNEE, Approach.LESS_LOAD);
     assertThat(deepest(order(load), Coordinate.KNEE_FLEXION)).isGreaterThan(100);
     assertThat(load.loadShare()).isEqualTo(0.5);
-    assertThat(load.statements()).singleElement().asString().contains("less load first").contains("Pain decides");
+    assertThat(load.statements())
+        .singleElement()
+        .asString()
+        .contains("less load first")
+        .contains("Pain decides");
   }
 
   @Test
   void aJointStandsOnceAndWithItsOwnMovements() {
     Soreness knee = Soreness.leaveOut(PainFlag.KNEE);
-    assertThatThrownBy(() -> new Cautions(List.of(knee, knee), List.of(), List.of())).isInstanceOf(InvalidInput.class).hasMessageContaining("twice");
-    assertThatThrownBy(() -> new Soreness(PainFlag.HIP, Set.of(SoreMovement.DEEP_KNEE), Approach.LEAVE_OUT)).isInstanceOf(InvalidInput.class).hasMessageContaining("not a movement");
-    assertThatThrownBy(() -> new Soreness(PainFlag.LOWER_BACK, Set.of(), Approach.LESS_RANGE)).isInstanceOf(InvalidInput.class).hasMessageContaining("less range");
+    assertThatThrownBy(() -> new Cautions(List.of(knee, knee), List.of(), List.of()))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("twice");
+    assertThatThrownBy(
+            () -> new Soreness(PainFlag.HIP, Set.of(SoreMovement.DEEP_KNEE), Approach.LEAVE_OUT))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("not a movement");
+    assertThatThrownBy(() -> new Soreness(PainFlag.LOWER_BACK, Set.of(), Approach.LESS_RANGE))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("less range");
   }
 
   @Test
   void aRedFlagStopsEverything() {
     Order o = order(open(Caution.RED_FLAG));
     assertThat(o.entries()).isEmpty();
-    assertThat(o.excluded()).filteredOn(x -> x.kind() != Order.Kind.NOT_COMPUTED).hasSize(Catalogue.standard().candidates().size()).allSatisfy(x -> assertThat(x.reason()).contains("licensed clinician"));
-    assertThat(Caution.RED_FLAGS).hasSizeGreaterThanOrEqualTo(6).anyMatch(s -> s.contains("calf")).anyMatch(s -> s.contains("bladder"));
+    assertThat(o.excluded())
+        .filteredOn(x -> x.kind() != Order.Kind.NOT_COMPUTED)
+        .hasSize(Catalogue.standard().candidates().size())
+        .allSatisfy(x -> assertThat(x.reason()).contains("licensed clinician"));
+    assertThat(Caution.RED_FLAGS)
+        .hasSizeGreaterThanOrEqualTo(6)
+        .anyMatch(s -> s.contains("calf"))
+        .anyMatch(s -> s.contains("bladder"));
   }
 
   @Test
   void aStiffDayTakesDepthForTheDayOnly() {
     Order stiff = order(Cautions.none(), Bodies.MAN.stiffToday());
-    assertThat(deepest(stiff, Coordinate.ANKLE_DORSIFLEXION)).isLessThan(deepest(order(Cautions.none()), Coordinate.ANKLE_DORSIFLEXION));
-    assertThat(Bodies.MAN.stiffToday().dorsiflexionLimitRad()).isLessThan(Bodies.MAN.dorsiflexionLimitRad());
+    assertThat(deepest(stiff, Coordinate.ANKLE_DORSIFLEXION))
+        .isLessThan(deepest(order(Cautions.none()), Coordinate.ANKLE_DORSIFLEXION));
+    assertThat(Bodies.MAN.stiffToday().dorsiflexionLimitRad())
+        .isLessThan(Bodies.MAN.dorsiflexionLimitRad());
   }
 
   @Test
@@ -180,17 +266,38 @@ class CautionsTest {
 
   @Test
   void aWrittenRestrictionGoesBeforeAClearance() {
-    Cautions both = new Cautions(List.of(), cleared(Caution.KNEE_REPLACEMENT).entries(), List.of(new Restriction("Dr Amsel", DAY, "Not beyond 80 degrees of knee bend, nothing on the back.", Optional.of(80.0), Optional.empty(), true)));
+    Cautions both =
+        new Cautions(
+            List.of(),
+            cleared(Caution.KNEE_REPLACEMENT).entries(),
+            List.of(
+                new Restriction(
+                    "Dr Amsel",
+                    DAY,
+                    "Not beyond 80 degrees of knee bend, nothing on the back.",
+                    Optional.of(80.0),
+                    Optional.empty(),
+                    true)));
     Order o = order(both);
     assertThat(deepest(o, Coordinate.KNEE_FLEXION)).isLessThanOrEqualTo(80.01);
     assertThat(out(o)).contains("romanian-deadlift/usual");
-    assertThat(o.excluded()).anySatisfy(x -> assertThat(x.reason()).isEqualTo("Restriction by Dr Amsel: Not beyond 80 degrees of knee bend, nothing on the back."));
-    assertThat(both.statements()).anyMatch(s -> s.startsWith("Restriction by Dr Amsel, 2026-11-01"));
+    assertThat(o.excluded())
+        .anySatisfy(
+            x ->
+                assertThat(x.reason())
+                    .isEqualTo(
+                        "Restriction by Dr Amsel: Not beyond 80 degrees of knee bend, nothing on"
+                            + " the back."));
+    assertThat(both.statements())
+        .anyMatch(s -> s.startsWith("Restriction by Dr Amsel, 2026-11-01"));
   }
 
   @Test
   void aRestrictionNeedsItsNameItsDayAndItsWords() {
-    assertThatThrownBy(() -> new Restriction("", null, " ", Optional.of(20.0), Optional.empty(), false)).isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).hasSize(4));
-    assertThatThrownBy(() -> new Cautions.Clearance(" ", DAY)).hasMessageContaining("clinician's name");
+    assertThatThrownBy(
+            () -> new Restriction("", null, " ", Optional.of(20.0), Optional.empty(), false))
+        .isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).hasSize(4));
+    assertThatThrownBy(() -> new Cautions.Clearance(" ", DAY))
+        .hasMessageContaining("clinician's name");
   }
 }

@@ -41,14 +41,18 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** The order with studies, draws, weights and schools in it. */
 class HonestOrderTest {
-  private static final Set<String> EVERYTHING = Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
+  private static final Set<String> EVERYTHING =
+      Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
   private static final Place GYM = Place.generic(EVERYTHING);
   private static final Body LIFTER = Bodies.LIFTER;
-  private static final Map<String, Evaluation> EVALUATIONS = Orders.evaluate(LIFTER, GYM, School.STRETCH);
-  private static final Aim BACK_OF_THE_THIGH = new Aim(Map.of("BFL", 2, "ST", 2, "GMAXM", 1), Set.of());
+  private static final Map<String, Evaluation> EVALUATIONS =
+      Orders.evaluate(LIFTER, GYM, School.STRETCH);
+  private static final Aim BACK_OF_THE_THIGH =
+      new Aim(Map.of("BFL", 2, "ST", 2, "GMAXM", 1), Set.of());
 
   private static Brief brief(Aim aim) {
-    return new Brief(LIFTER, Cautions.none(), Profile.unknown(), GYM, aim, School.STRETCH, Optional.empty());
+    return new Brief(
+        LIFTER, Cautions.none(), Profile.unknown(), GYM, aim, School.STRETCH, Optional.empty());
   }
 
   private static Order by(Preset preset, Aim aim) {
@@ -60,35 +64,58 @@ class HonestOrderTest {
   }
 
   private static double value(Order.Entry e, Criterion c) {
-    return e.ranked().contributions().stream().filter(x -> x.criterion().equals(c.id())).findFirst().orElseThrow().value();
+    return e.ranked().contributions().stream()
+        .filter(x -> x.criterion().equals(c.id()))
+        .findFirst()
+        .orElseThrow()
+        .value();
   }
 
   @Test
   void theSameBriefGivesTheSameOrderToTheLastDigit() {
     Order a = Orders.order(brief(BACK_OF_THE_THIGH), EVALUATIONS);
     Order b = Orders.order(brief(BACK_OF_THE_THIGH), EVALUATIONS);
-    assertThat(a.entries().stream().map(Order.Entry::ranked)).isEqualTo(b.entries().stream().map(Order.Entry::ranked).toList());
-    assertThat(a.entries().stream().map(Order.Entry::why)).isEqualTo(b.entries().stream().map(Order.Entry::why).toList());
-    assertThat(Orders.places(brief(BACK_OF_THE_THIGH), EVALUATIONS)).isEqualTo(a.entries().stream().map(e -> e.ranked().id()).toList());
+    assertThat(a.entries().stream().map(Order.Entry::ranked))
+        .isEqualTo(b.entries().stream().map(Order.Entry::ranked).toList());
+    assertThat(a.entries().stream().map(Order.Entry::why))
+        .isEqualTo(b.entries().stream().map(Order.Entry::why).toList());
+    assertThat(Orders.places(brief(BACK_OF_THE_THIGH), EVALUATIONS))
+        .isEqualTo(a.entries().stream().map(e -> e.ranked().id()).toList());
   }
 
-  /** Seated curls grew more than lying ones (Maeo et al. 2021): studies raise the one and lower the other for the two-joint hamstrings, and each strip cites what moved it. */
+  /**
+   * Seated curls grew more than lying ones (Maeo et al. 2021): studies raise the one and lower the
+   * other for the two-joint hamstrings, and each strip cites what moved it.
+   */
   @Test
   void studiesMoveFiguresAndAreCited() {
     Order o = Orders.order(brief(new Aim(Map.of("RF", 3), Set.of())), EVALUATIONS);
-    Order.Entry squat = o.entries().stream().filter(e -> e.ranked().id().equals("back-squat/high-bar")).findFirst().orElseThrow();
+    Order.Entry squat =
+        o.entries().stream()
+            .filter(e -> e.ranked().id().equals("back-squat/high-bar"))
+            .findFirst()
+            .orElseThrow();
     assertThat(squat.studies()).isNotEmpty();
     assertThat(squat.why()).anyMatch(w -> w.startsWith("Studies ") && w.contains("20"));
-    assertThat(o.entries()).anyMatch(e -> e.why().stream().anyMatch(w -> w.startsWith("Mechanics only")));
-    o.entries().forEach(e -> assertThat(e.stimulus().keySet()).isEqualTo(e.evaluation().stimulus().keySet()));
+    assertThat(o.entries())
+        .anyMatch(e -> e.why().stream().anyMatch(w -> w.startsWith("Mechanics only")));
+    o.entries()
+        .forEach(
+            e -> assertThat(e.stimulus().keySet()).isEqualTo(e.evaluation().stimulus().keySet()));
   }
 
-  /** What is measured of a body is not uncertain any more: intervals of exercises that hang on it become narrower, places stay. */
+  /**
+   * What is measured of a body is not uncertain any more: intervals of exercises that hang on it
+   * become narrower, places stay.
+   */
   @Test
   void whatIsMeasuredNarrowsTheIntervals() {
     Order guessed = Orders.order(brief(BACK_OF_THE_THIGH), EVALUATIONS);
-    Order measured = Orders.order(brief(BACK_OF_THE_THIGH).knowing(EnumSet.allOf(MeasurementKind.class)), EVALUATIONS);
-    assertThat(measured.entries().stream().map(e -> e.ranked().id())).isEqualTo(guessed.entries().stream().map(e -> e.ranked().id()).toList());
+    Order measured =
+        Orders.order(
+            brief(BACK_OF_THE_THIGH).knowing(EnumSet.allOf(MeasurementKind.class)), EVALUATIONS);
+    assertThat(measured.entries().stream().map(e -> e.ranked().id()))
+        .isEqualTo(guessed.entries().stream().map(e -> e.ranked().id()).toList());
     assertThat(width(measured)).isLessThan(width(guessed));
   }
 
@@ -100,43 +127,79 @@ class HonestOrderTest {
   void aSoreBackPutsFirstWhatSparesIt() {
     Order usual = by(Preset.GROWTH, BACK_OF_THE_THIGH);
     Order spared = by(Preset.SORE_BACK, BACK_OF_THE_THIGH);
-    assertThat(place(spared, "romanian-deadlift/usual")).isGreaterThan(place(usual, "romanian-deadlift/usual"));
+    assertThat(place(spared, "romanian-deadlift/usual"))
+        .isGreaterThan(place(usual, "romanian-deadlift/usual"));
     assertThat(value(spared.entries().get(0), Criterion.SPINE)).isGreaterThan(0.7);
   }
 
   @Test
   void soreKneesPutFirstWhatSparesTheKneecap() {
     Aim legs = new Aim(Map.of("VL", 2, "GMAXM", 2), Set.of());
-    double usual = by(Preset.GROWTH, legs).entries().stream().limit(10).mapToDouble(e -> value(e, Criterion.KNEE)).average().orElseThrow();
-    assertThat(by(Preset.SORE_KNEES, legs).entries().stream().limit(10).mapToDouble(e -> value(e, Criterion.KNEE)).average().orElseThrow()).isGreaterThan(usual);
+    double usual =
+        by(Preset.GROWTH, legs).entries().stream()
+            .limit(10)
+            .mapToDouble(e -> value(e, Criterion.KNEE))
+            .average()
+            .orElseThrow();
+    assertThat(
+            by(Preset.SORE_KNEES, legs).entries().stream()
+                .limit(10)
+                .mapToDouble(e -> value(e, Criterion.KNEE))
+                .average()
+                .orElseThrow())
+        .isGreaterThan(usual);
   }
 
   @Test
   void aBeginnerLearnsFromTheEasiestOnWholeRepetitions() {
     Order o = by(Preset.BEGINNER, BACK_OF_THE_THIGH);
-    List<Double> ease = o.learning().stream().map(id -> Catalogue.standard().exerciseOf(Catalogue.standard().candidate(id)).easeOfLearning()).toList();
-    assertThat(ease).hasSizeGreaterThanOrEqualTo(3).isSortedAccordingTo(java.util.Comparator.reverseOrder());
+    List<Double> ease =
+        o.learning().stream()
+            .map(
+                id ->
+                    Catalogue.standard()
+                        .exerciseOf(Catalogue.standard().candidate(id))
+                        .easeOfLearning())
+            .toList();
+    assertThat(ease)
+        .hasSizeGreaterThanOrEqualTo(3)
+        .isSortedAccordingTo(java.util.Comparator.reverseOrder());
     assertThat(place(o, "back-squat/bottom-half")).isZero();
-    assertThat(o.excluded()).anyMatch(x -> x.candidateId().equals("back-squat/bottom-half") && x.kind() == Order.Kind.PRESET);
+    assertThat(o.excluded())
+        .anyMatch(
+            x -> x.candidateId().equals("back-squat/bottom-half") && x.kind() == Order.Kind.PRESET);
     assertThat(by(Preset.GROWTH, BACK_OF_THE_THIGH).learning()).isEmpty();
   }
 
   @Test
   void oneStationIsOneAndTheRestIsListed() {
-    Order o = by(Preset.ONE_STATION, new Aim(Map.of("VL", 2, "GMAXM", 2, "BFL", 2, "GASM", 1), Set.of()));
+    Order o =
+        by(Preset.ONE_STATION, new Aim(Map.of("VL", 2, "GMAXM", 2, "BFL", 2, "GASM", 1), Set.of()));
     Set<String> carried = Set.of("bench", "box", "wedge", "bands");
     Set<String> stations = new HashSet<>();
-    o.entries().forEach(e -> Catalogue.standard().exerciseOf(e.evaluation().candidate()).needs().stream().filter(n -> !carried.contains(n)).forEach(stations::add));
+    o.entries()
+        .forEach(
+            e ->
+                Catalogue.standard().exerciseOf(e.evaluation().candidate()).needs().stream()
+                    .filter(n -> !carried.contains(n))
+                    .forEach(stations::add));
     assertThat(stations).hasSizeLessThanOrEqualTo(2);
     assertThat(o.notes()).anyMatch(n -> n.startsWith("One station: "));
-    assertThat(o.excluded()).anyMatch(x -> x.kind() == Order.Kind.PRESET && x.reason().equals("Another station."));
-    assertThat(o.entries().size() + o.excluded().size()).isEqualTo(EVALUATIONS.size() + Catalogue.standard().notComputed().size());
+    assertThat(o.excluded())
+        .anyMatch(x -> x.kind() == Order.Kind.PRESET && x.reason().equals("Another station."));
+    assertThat(o.entries().size() + o.excluded().size())
+        .isEqualTo(EVALUATIONS.size() + Catalogue.standard().notComputed().size());
   }
 
   @Test
   void atHomeNeedsNoMachine() {
     Order o = by(Preset.HOME, BACK_OF_THE_THIGH);
-    assertThat(o.entries()).isNotEmpty().allSatisfy(e -> assertThat(Catalogue.standard().exerciseOf(e.evaluation().candidate()).needs()).doesNotContain("barbell", "leg-press", "cable", "fixed-track"));
+    assertThat(o.entries())
+        .isNotEmpty()
+        .allSatisfy(
+            e ->
+                assertThat(Catalogue.standard().exerciseOf(e.evaluation().candidate()).needs())
+                    .doesNotContain("barbell", "leg-press", "cable", "fixed-track"));
     assertThat(o.excluded()).anyMatch(x -> x.reason().startsWith("Not at home: "));
   }
 
@@ -145,31 +208,54 @@ class HonestOrderTest {
     Aim legs = new Aim(Map.of("VL", 2, "GMAXM", 2), Set.of());
     Order usual = by(Preset.GROWTH, legs);
     Order basics = Orders.order(brief(legs).by(School.BASICS_FIRST), EVALUATIONS);
-    assertThat(basics.entries().stream().limit(5).mapToDouble(e -> value(e, Criterion.RETURN)).sum()).isGreaterThanOrEqualTo(usual.entries().stream().limit(5).mapToDouble(e -> value(e, Criterion.RETURN)).sum());
+    assertThat(
+            basics.entries().stream().limit(5).mapToDouble(e -> value(e, Criterion.RETURN)).sum())
+        .isGreaterThanOrEqualTo(
+            usual.entries().stream().limit(5).mapToDouble(e -> value(e, Criterion.RETURN)).sum());
   }
 
   @Test
   void anotherSchoolNeedsNoNewMechanicsAndMovesSome() {
     Map<String, Evaluation> squeezed = Orders.by(EVALUATIONS, School.SQUEEZE);
     Map<String, Evaluation> anew = Orders.evaluate(LIFTER, GYM, School.SQUEEZE);
-    squeezed.forEach((id, e) -> {
-      if (e instanceof Evaluation.Computed c) {
-        assertThat(c.stimulus()).isEqualTo(((Evaluation.Computed) anew.get(id)).stimulus());
-      }
-    });
-    assertThat(Orders.places(brief(BACK_OF_THE_THIGH).by(School.SQUEEZE), squeezed)).isNotEqualTo(Orders.places(brief(BACK_OF_THE_THIGH), EVALUATIONS));
+    squeezed.forEach(
+        (id, e) -> {
+          if (e instanceof Evaluation.Computed c) {
+            assertThat(c.stimulus()).isEqualTo(((Evaluation.Computed) anew.get(id)).stimulus());
+          }
+        });
+    assertThat(Orders.places(brief(BACK_OF_THE_THIGH).by(School.SQUEEZE), squeezed))
+        .isNotEqualTo(Orders.places(brief(BACK_OF_THE_THIGH), EVALUATIONS));
   }
 
   @Test
   void comfortCountsOnlyWhereSomethingIsSore() {
-    Cautions sore = new Cautions(List.of(new Soreness(PainFlag.KNEE, Set.of(), Soreness.Approach.LESS_LOAD)), List.of(), List.of());
-    Brief brief = new Brief(LIFTER, sore, Profile.unknown(), GYM, BACK_OF_THE_THIGH, School.STRETCH, Optional.empty());
+    Cautions sore =
+        new Cautions(
+            List.of(new Soreness(PainFlag.KNEE, Set.of(), Soreness.Approach.LESS_LOAD)),
+            List.of(),
+            List.of());
+    Brief brief =
+        new Brief(
+            LIFTER,
+            sore,
+            Profile.unknown(),
+            GYM,
+            BACK_OF_THE_THIGH,
+            School.STRETCH,
+            Optional.empty());
     Order o = Orders.order(brief, EVALUATIONS);
-    assertThat(o.entries()).anyMatch(e -> value(e, Criterion.COMFORT) < 1).anyMatch(e -> value(e, Criterion.COMFORT) == 1);
-    assertThat(by(Preset.GROWTH, BACK_OF_THE_THIGH).entries().get(0).ranked().contributions()).noneMatch(c -> c.criterion().equals(Criterion.COMFORT.id()));
+    assertThat(o.entries())
+        .anyMatch(e -> value(e, Criterion.COMFORT) < 1)
+        .anyMatch(e -> value(e, Criterion.COMFORT) == 1);
+    assertThat(by(Preset.GROWTH, BACK_OF_THE_THIGH).entries().get(0).ranked().contributions())
+        .noneMatch(c -> c.criterion().equals(Criterion.COMFORT.id()));
   }
 
-  /** The best two cover at least as much as the first two places do, and the best three more than the best two. */
+  /**
+   * The best two cover at least as much as the first two places do, and the best three more than
+   * the best two.
+   */
   @Test
   void togetherCoversMoreThanTheFirstOfTheOrder() {
     Order o = by(Preset.GROWTH, BACK_OF_THE_THIGH);
@@ -178,9 +264,12 @@ class HonestOrderTest {
     assertThat(two.candidateIds()).hasSize(2);
     assertThat(three.candidateIds()).hasSize(3);
     assertThat(three.coverage()).isGreaterThanOrEqualTo(two.coverage());
-    Set<String> exercises = three.candidateIds().stream().map(id -> id.split("/")[0]).collect(Collectors.toSet());
+    Set<String> exercises =
+        three.candidateIds().stream().map(id -> id.split("/")[0]).collect(Collectors.toSet());
     assertThat(exercises).as("different exercises").hasSize(3);
-    assertThat(exercises).as("hamstrings are bent at the knee and stretched at the hip").anyMatch(x -> x.contains("curl"));
+    assertThat(exercises)
+        .as("hamstrings are bent at the knee and stretched at the hip")
+        .anyMatch(x -> x.contains("curl"));
   }
 
   @ParameterizedTest
@@ -188,74 +277,143 @@ class HonestOrderTest {
   void everyPresetOrdersAndLosesNothing(Preset preset) {
     Order o = by(preset, BACK_OF_THE_THIGH);
     assertThat(o.firstPick()).isPresent();
-    assertThat(o.entries().size() + o.excluded().size()).isEqualTo(EVALUATIONS.size() + Catalogue.standard().notComputed().size());
-    o.entries().forEach(e -> {
-      assertThat(e.ranked().contributions().stream().mapToDouble(Ranked.Contribution::points).sum()).isCloseTo(e.ranked().utility(), within(1e-12));
-      assertThat(e.ranked().low()).isLessThanOrEqualTo(e.ranked().high());
-    });
+    assertThat(o.entries().size() + o.excluded().size())
+        .isEqualTo(EVALUATIONS.size() + Catalogue.standard().notComputed().size());
+    o.entries()
+        .forEach(
+            e -> {
+              assertThat(
+                      e.ranked().contributions().stream()
+                          .mapToDouble(Ranked.Contribution::points)
+                          .sum())
+                  .isCloseTo(e.ranked().utility(), within(1e-12));
+              assertThat(e.ranked().low()).isLessThanOrEqualTo(e.ranked().high());
+            });
     assertThat(o.entries().stream().skip(1)).allSatisfy(e -> assertThat(e.raise()).isNotEmpty());
   }
 
   @Test
   void weightsAreCheckedByName() {
-    assertThatThrownBy(() -> new Weights(Preset.GROWTH, Map.of("luck", 1.0, "time", 11.0))).isInstanceOf(InvalidInput.class).hasMessageContaining("weights.luck").hasMessageContaining("weights.time");
-    assertThatThrownBy(() -> Preset.get("astrology")).isInstanceOf(InvalidInput.class).hasMessageContaining("preset");
-    assertThatThrownBy(() -> School.own("own-1", "", "why", 2, 0.5, 0.2, 0)).hasMessageContaining("label").hasMessageContaining("lengthBias");
+    assertThatThrownBy(() -> new Weights(Preset.GROWTH, Map.of("luck", 1.0, "time", 11.0)))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("weights.luck")
+        .hasMessageContaining("weights.time");
+    assertThatThrownBy(() -> Preset.get("astrology"))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("preset");
+    assertThatThrownBy(() -> School.own("own-1", "", "why", 2, 0.5, 0.2, 0))
+        .hasMessageContaining("label")
+        .hasMessageContaining("lengthBias");
   }
 
   @Test
   void aComparisonSaysWhatTrulyDiffers() {
-    Comparison c = Comparison.of(brief(new Aim(Map.of("BFL", 3), Set.of())), List.of(side("seated-leg-curl/usual"), side("back-squat/high-bar"), side("leg-press/low")));
-    Comparison.Points outer = c.regions().stream().filter(p -> p.regionId().equals("BFL")).findFirst().orElseThrow();
-    assertThat(outer.members().stream().mapToDouble(Comparison.Member::chanceOfMost).sum()).isCloseTo(1, within(1e-9));
+    Comparison c =
+        Comparison.of(
+            brief(new Aim(Map.of("BFL", 3), Set.of())),
+            List.of(
+                side("seated-leg-curl/usual"), side("back-squat/high-bar"), side("leg-press/low")));
+    Comparison.Points outer =
+        c.regions().stream().filter(p -> p.regionId().equals("BFL")).findFirst().orElseThrow();
+    assertThat(outer.members().stream().mapToDouble(Comparison.Member::chanceOfMost).sum())
+        .isCloseTo(1, within(1e-9));
     assertThat(outer.members().get(0).chanceOfMost()).isGreaterThan(0.8);
-    assertThat(c.sentences().get(0)).startsWith("For the outer hamstring Seated leg curl gives most");
+    assertThat(c.sentences().get(0))
+        .startsWith("For the outer hamstring Seated leg curl gives most");
     assertThat(c.criteria()).hasSize(3);
-    Comparison same = Comparison.of(brief(new Aim(Map.of("VL", 3), Set.of())), List.of(side("leg-press/low"), side("leg-press/high")));
+    Comparison same =
+        Comparison.of(
+            brief(new Aim(Map.of("VL", 3), Set.of())),
+            List.of(side("leg-press/low"), side("leg-press/high")));
     assertThat(same.sentences().get(0)).contains("cannot be told from");
-    assertThatThrownBy(() -> Comparison.of(brief(BACK_OF_THE_THIGH), List.of(side("leg-press/low")))).isInstanceOf(InvalidInput.class);
+    assertThatThrownBy(
+            () -> Comparison.of(brief(BACK_OF_THE_THIGH), List.of(side("leg-press/low"))))
+        .isInstanceOf(InvalidInput.class);
   }
 
   private static Comparison.Side side(String id) {
     Evaluation.Computed e = (Evaluation.Computed) EVALUATIONS.get(id);
-    return new Comparison.Side(e.candidate(), new Reach(e.reach().setup(), List.of()), false, e.analysis(), e.stimulus());
+    return new Comparison.Side(
+        e.candidate(), new Reach(e.reach().setup(), List.of()), false, e.analysis(), e.stimulus());
   }
 
-  private static Experience.Told told(int sessions, Map<String, Integer> felt, List<Integer> pains) {
+  private static Experience.Told told(
+      int sessions, Map<String, Integer> felt, List<Integer> pains) {
     return new Experience.Told(sessions, felt, pains, Optional.of(PainFlag.KNEE));
   }
 
-  /** What one client felt moves that exercise in that client's order, the order says so, and without it all is as before. */
+  /**
+   * What one client felt moves that exercise in that client's order, the order says so, and without
+   * it all is as before.
+   */
   @Test
   void whatAClientFeltMovesTheOrderVisiblyAndBack() {
     Brief plain = brief(BACK_OF_THE_THIGH);
     Order before = Orders.order(plain, EVALUATIONS);
-    String id = before.entries().stream().map(e -> e.ranked().id()).filter(c -> c.startsWith("romanian-deadlift/")).findFirst().orElseThrow();
-    Order after = Orders.order(plain.learning(new Experience(Map.of(id, told(8, Map.of("ERECTORS", 8), List.of())))), EVALUATIONS);
-    assertThat(entry(after, id).stimulus().get("BFL")).isLessThan(0.95 * entry(before, id).stimulus().get("BFL"));
-    assertThat(entry(after, id).ranked().utility()).isLessThan(entry(before, id).ranked().utility());
-    assertThat(String.join(" ", entry(after, id).why())).contains("This client felt it in the lower back in 8 of 8 sessions.").contains("in this client's order");
-    String other = before.entries().stream().map(e -> e.ranked().id()).filter(c -> c.startsWith("seated-leg-curl/")).findFirst().orElseThrow();
+    String id =
+        before.entries().stream()
+            .map(e -> e.ranked().id())
+            .filter(c -> c.startsWith("romanian-deadlift/"))
+            .findFirst()
+            .orElseThrow();
+    Order after =
+        Orders.order(
+            plain.learning(new Experience(Map.of(id, told(8, Map.of("ERECTORS", 8), List.of())))),
+            EVALUATIONS);
+    assertThat(entry(after, id).stimulus().get("BFL"))
+        .isLessThan(0.95 * entry(before, id).stimulus().get("BFL"));
+    assertThat(entry(after, id).ranked().utility())
+        .isLessThan(entry(before, id).ranked().utility());
+    assertThat(String.join(" ", entry(after, id).why()))
+        .contains("This client felt it in the lower back in 8 of 8 sessions.")
+        .contains("in this client's order");
+    String other =
+        before.entries().stream()
+            .map(e -> e.ranked().id())
+            .filter(c -> c.startsWith("seated-leg-curl/"))
+            .findFirst()
+            .orElseThrow();
     assertThat(entry(after, other).stimulus()).isEqualTo(entry(before, other).stimulus());
-    Brief two = brief(new Aim(Map.of("BFL", 3, "GMAXM", 1), Set.of())).learning(new Experience(Map.of(id, told(8, Map.of("glutes", 8, "hamstrings", 8), List.of()))));
-    assertThat(String.join(" ", entry(Orders.order(two, EVALUATIONS), id).why())).as("each aimed region that it moves").containsPattern("moves the figure for the outer hamstring by \\+\\d+ %, the middle glute by \\+\\d+ %");
-    assertThat(Orders.order(plain.learning(Experience.NONE), EVALUATIONS).entries().stream().map(e -> e.ranked().id()).toList()).isEqualTo(before.entries().stream().map(e -> e.ranked().id()).toList());
+    Brief two =
+        brief(new Aim(Map.of("BFL", 3, "GMAXM", 1), Set.of()))
+            .learning(
+                new Experience(
+                    Map.of(id, told(8, Map.of("glutes", 8, "hamstrings", 8), List.of()))));
+    assertThat(String.join(" ", entry(Orders.order(two, EVALUATIONS), id).why()))
+        .as("each aimed region that it moves")
+        .containsPattern(
+            "moves the figure for the outer hamstring by \\+\\d+ %, the middle glute by \\+\\d+ %");
+    assertThat(
+            Orders.order(plain.learning(Experience.NONE), EVALUATIONS).entries().stream()
+                .map(e -> e.ranked().id())
+                .toList())
+        .isEqualTo(before.entries().stream().map(e -> e.ranked().id()).toList());
   }
 
   @Test
   void whatHurtsCostsComfortAndStrongPainTakesItOut() {
     Brief plain = brief(BACK_OF_THE_THIGH);
     String id = Orders.order(plain, EVALUATIONS).entries().get(0).ranked().id();
-    Order sore = Orders.order(plain.learning(new Experience(Map.of(id, told(0, Map.of(), List.of(3, 4, 3, 4))))), EVALUATIONS);
-    assertThat(entry(sore, id).ranked().contributions()).anySatisfy(c -> assertThat(c.criterion()).isEqualTo("comfort"));
-    assertThat(String.join(" ", entry(sore, id).why())).contains("It hurt in 4 of the last 4 sessions");
-    Order out = Orders.order(plain.learning(new Experience(Map.of(id, told(0, Map.of(), List.of(7, 6))))), EVALUATIONS);
+    Order sore =
+        Orders.order(
+            plain.learning(new Experience(Map.of(id, told(0, Map.of(), List.of(3, 4, 3, 4))))),
+            EVALUATIONS);
+    assertThat(entry(sore, id).ranked().contributions())
+        .anySatisfy(c -> assertThat(c.criterion()).isEqualTo("comfort"));
+    assertThat(String.join(" ", entry(sore, id).why()))
+        .contains("It hurt in 4 of the last 4 sessions");
+    Order out =
+        Orders.order(
+            plain.learning(new Experience(Map.of(id, told(0, Map.of(), List.of(7, 6))))),
+            EVALUATIONS);
     assertThat(out.entries()).noneMatch(e -> e.ranked().id().equals(id));
-    assertThat(out.excluded()).anySatisfy(x -> {
-      assertThat(x.candidateId()).isEqualTo(id);
-      assertThat(x.kind()).isEqualTo(Order.Kind.PAIN);
-      assertThat(x.reason()).contains("By this client's record").contains("Pain decides");
-    });
+    assertThat(out.excluded())
+        .anySatisfy(
+            x -> {
+              assertThat(x.candidateId()).isEqualTo(id);
+              assertThat(x.kind()).isEqualTo(Order.Kind.PAIN);
+              assertThat(x.reason()).contains("By this client's record").contains("Pain decides");
+            });
   }
 
   private static Order.Entry entry(Order o, String id) {

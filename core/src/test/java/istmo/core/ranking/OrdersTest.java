@@ -9,8 +9,8 @@ import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.PainFlag;
 import istmo.core.body.Profile;
-import istmo.core.body.Soreness;
 import istmo.core.body.Sex;
+import istmo.core.body.Soreness;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Place;
@@ -36,15 +36,35 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 
 class OrdersTest {
-  /** Exercises that the face check bars for usual bodies: at a short length the model leaves hip extension to the hamstrings (docs/validation.md). */
+  /**
+   * Exercises that the face check bars for usual bodies: at a short length the model leaves hip
+   * extension to the hamstrings (docs/validation.md).
+   */
   private static final Set<String> BARRED = Set.of("kickback", "all-fours-lift");
 
-  private static final Set<String> EVERYTHING = Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
+  private static final Set<String> EVERYTHING =
+      Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
   private static final Place GENERIC = Place.generic(Set.of());
-  private static final Map<String, Evaluation> MAN = Orders.evaluate(Bodies.MAN, GENERIC, School.STRETCH);
+  private static final Map<String, Evaluation> MAN =
+      Orders.evaluate(Bodies.MAN, GENERIC, School.STRETCH);
 
-  private static Order order(Body body, Map<String, Evaluation> evaluations, Set<PainFlag> pain, Set<String> equipment, Map<String, Integer> aim, Set<String> out) {
-    return Orders.order(new Brief(body, new Cautions(pain.stream().map(Soreness::leaveOut).toList(), List.of(), List.of()), Profile.unknown(), Place.generic(equipment), new Aim(aim, out), School.STRETCH, Optional.empty()), evaluations);
+  private static Order order(
+      Body body,
+      Map<String, Evaluation> evaluations,
+      Set<PainFlag> pain,
+      Set<String> equipment,
+      Map<String, Integer> aim,
+      Set<String> out) {
+    return Orders.order(
+        new Brief(
+            body,
+            new Cautions(pain.stream().map(Soreness::leaveOut).toList(), List.of(), List.of()),
+            Profile.unknown(),
+            Place.generic(equipment),
+            new Aim(aim, out),
+            School.STRETCH,
+            Optional.empty()),
+        evaluations);
   }
 
   private static Order order(Map<String, Integer> aim, Set<String> out) {
@@ -60,7 +80,10 @@ class OrdersTest {
     throw new AssertionError(candidate + " is not in the order");
   }
 
-  /** Every candidate is computed for bodies far apart, and fit to be shown: the face check holds for all of them. */
+  /**
+   * Every candidate is computed for bodies far apart, and fit to be shown: the face check holds for
+   * all of them.
+   */
   @ParameterizedTest
   @EnumSource(Intake.Thigh.class)
   void everyCandidateIsComputedForBodiesFarApart(Intake.Thigh thigh) {
@@ -70,56 +93,121 @@ class OrdersTest {
         Body body = new Intake(stature, sex == Sex.MALE ? 100 : 52, sex, thigh, ankle).body();
         Map<String, Evaluation> evaluations = Orders.evaluate(body, GENERIC, School.STRETCH);
         assertThat(evaluations).hasSize(Catalogue.standard().candidates().size());
-        evaluations.values().forEach(e -> {
-          if (e instanceof Evaluation.NotComputedWellEnough n) {
-            assertThat(n.candidate().exerciseId()).as(n.reason()).isIn(BARRED);
-          }
-          if (e instanceof Evaluation.Computed c) {
-            assertThat(c.analysis().worstResidualNm()).as(c.candidate().id()).isLessThan(0.05); // from there a repetition counts as failed
-          }
-        });
-        assertThat(evaluations.values().stream().filter(e -> e instanceof Evaluation.Computed).count()).as("computed for %s %s %s", sex, thigh, ankle).isGreaterThanOrEqualTo(94);
+        evaluations
+            .values()
+            .forEach(
+                e -> {
+                  if (e instanceof Evaluation.NotComputedWellEnough n) {
+                    assertThat(n.candidate().exerciseId()).as(n.reason()).isIn(BARRED);
+                  }
+                  if (e instanceof Evaluation.Computed c) {
+                    assertThat(c.analysis().worstResidualNm())
+                        .as(c.candidate().id())
+                        .isLessThan(0.05); // from there a repetition counts as failed
+                  }
+                });
+        assertThat(
+                evaluations.values().stream().filter(e -> e instanceof Evaluation.Computed).count())
+            .as("computed for %s %s %s", sex, thigh, ankle)
+            .isGreaterThanOrEqualTo(94);
       }
     }
   }
 
-  /** Facts of the trade (common practice): which exercise can never come first for a region. Which kind does is asked in docs/validation.md. */
+  /**
+   * Facts of the trade (common practice): which exercise can never come first for a region. Which
+   * kind does is asked in docs/validation.md.
+   */
   @ParameterizedTest
-  @CsvSource({"RF,seated-leg-curl", "BFL,leg-extension", "SOL,leg-extension", "GASM,leg-press", "SM,hack-squat", "AL,leg-extension", "GMAXM,leg-extension", "TA,leg-press"})
+  @CsvSource({
+    "RF,seated-leg-curl",
+    "BFL,leg-extension",
+    "SOL,leg-extension",
+    "GASM,leg-press",
+    "SM,hack-squat",
+    "AL,leg-extension",
+    "GMAXM,leg-extension",
+    "TA,leg-press"
+  })
   void whatCannotTrainARegionIsNeverInItsFirstBand(String region, String never) {
-    order(Map.of(region, 3), Set.of()).entries().stream().filter(e -> e.evaluation().candidate().exerciseId().equals(never)).forEach(e -> assertThat(e.ranked().band()).isGreaterThan(1));
+    order(Map.of(region, 3), Set.of()).entries().stream()
+        .filter(e -> e.evaluation().candidate().exerciseId().equals(never))
+        .forEach(e -> assertThat(e.ranked().band()).isGreaterThan(1));
   }
 
-  /** A gym without anything for the calves still has a best of what is there, and says what that is worth. */
+  /**
+   * A gym without anything for the calves still has a best of what is there, and says what that is
+   * worth.
+   */
   @Test
   void aFirstPickThatOtherMusclesEndSaysSo() {
-    Order o = order(Bodies.MAN, MAN, Set.of(), Set.of("barbell", "rack"), Map.of("SOL", 3), Set.of());
+    Order o =
+        order(Bodies.MAN, MAN, Set.of(), Set.of("barbell", "rack"), Map.of("SOL", 3), Set.of());
     assertThat(o.firstPick().orElseThrow().decidedBy()).contains("But other muscles end it");
-    assertThat(order(Bodies.MAN, MAN, Set.of(), Set.of("barbell", "rack", "seated-calf"), Map.of("SOL", 3), Set.of()).firstPick().orElseThrow().decidedBy()).doesNotContain("But other");
+    assertThat(
+            order(
+                    Bodies.MAN,
+                    MAN,
+                    Set.of(),
+                    Set.of("barbell", "rack", "seated-calf"),
+                    Map.of("SOL", 3),
+                    Set.of())
+                .firstPick()
+                .orElseThrow()
+                .decidedBy())
+        .doesNotContain("But other");
   }
 
   @Test
   void painTakesOutWithItsReasonAndSoDoesTheGym() {
-    Order o = order(Bodies.MAN, MAN, Set.of(PainFlag.LOWER_BACK), Set.of("barbell", "rack", "seated-curl"), Map.of("BFL", 2), Set.of());
-    assertThat(o.excluded()).anySatisfy(x -> {
-      assertThat(x.candidateId()).isEqualTo("deadlift/conventional");
-      assertThat(x.kind()).isEqualTo(Order.Kind.PAIN);
-      assertThat(x.reason()).startsWith("Sore lower back: ");
-    }).anySatisfy(x -> {
-      assertThat(x.candidateId()).isEqualTo("hack-squat/usual");
-      assertThat(x.reason()).isEqualTo("Not here: hack squat.");
-    });
-    assertThat(o.entries()).extracting(e -> e.ranked().id()).contains("seated-leg-curl/usual", "bridge/floor").doesNotContain("deadlift/conventional", "hack-squat/usual", "back-squat/high-bar");
-    assertThat(o.entries().size() + o.excluded().size()).isEqualTo(Catalogue.standard().candidates().size() + Catalogue.standard().notComputed().size());
+    Order o =
+        order(
+            Bodies.MAN,
+            MAN,
+            Set.of(PainFlag.LOWER_BACK),
+            Set.of("barbell", "rack", "seated-curl"),
+            Map.of("BFL", 2),
+            Set.of());
+    assertThat(o.excluded())
+        .anySatisfy(
+            x -> {
+              assertThat(x.candidateId()).isEqualTo("deadlift/conventional");
+              assertThat(x.kind()).isEqualTo(Order.Kind.PAIN);
+              assertThat(x.reason()).startsWith("Sore lower back: ");
+            })
+        .anySatisfy(
+            x -> {
+              assertThat(x.candidateId()).isEqualTo("hack-squat/usual");
+              assertThat(x.reason()).isEqualTo("Not here: hack squat.");
+            });
+    assertThat(o.entries())
+        .extracting(e -> e.ranked().id())
+        .contains("seated-leg-curl/usual", "bridge/floor")
+        .doesNotContain("deadlift/conventional", "hack-squat/usual", "back-squat/high-bar");
+    assertThat(o.entries().size() + o.excluded().size())
+        .isEqualTo(
+            Catalogue.standard().candidates().size() + Catalogue.standard().notComputed().size());
   }
 
   /** Facts of the trade (common practice): what stands in for what. */
   @ParameterizedTest
-  @CsvSource({"leg-press,leg-press/high,press|squat", "seated-curl,seated-leg-curl/usual,lying-leg-curl", "lying-curl,lying-leg-curl/usual,seated-leg-curl|hamstring-raise|kneeling-curl", "hack-squat,hack-squat/usual,press|squat", "leg-extension-reclining,leg-extension-reclined/reclined,leg-extension/"})
-  void whatIsMissingHasANearSubstituteThatSaysWhatIsLost(String without, String candidate, String kind) {
-    Set<String> gym = EVERYTHING.stream().filter(i -> !i.equals(without)).collect(Collectors.toSet());
+  @CsvSource({
+    "leg-press,leg-press/high,press|squat",
+    "seated-curl,seated-leg-curl/usual,lying-leg-curl",
+    "lying-curl,lying-leg-curl/usual,seated-leg-curl|hamstring-raise|kneeling-curl",
+    "hack-squat,hack-squat/usual,press|squat",
+    "leg-extension-reclining,leg-extension-reclined/reclined,leg-extension/"
+  })
+  void whatIsMissingHasANearSubstituteThatSaysWhatIsLost(
+      String without, String candidate, String kind) {
+    Set<String> gym =
+        EVERYTHING.stream().filter(i -> !i.equals(without)).collect(Collectors.toSet());
     Order o = order(Bodies.MAN, MAN, Set.of(), gym, Map.of("VL", 1, "BFL", 1), Set.of());
-    Order.Excluded x = o.excluded().stream().filter(e -> e.candidateId().equals(candidate)).findFirst().orElseThrow();
+    Order.Excluded x =
+        o.excluded().stream()
+            .filter(e -> e.candidateId().equals(candidate))
+            .findFirst()
+            .orElseThrow();
     assertThat(x.instead()).isPresent();
     assertThat(x.instead().get().candidateId()).matches(".*(" + kind + ").*");
     assertThat(x.instead().get().alikeness()).isBetween(0.5, 1.0);
@@ -129,45 +217,82 @@ class OrdersTest {
   @Test
   void nothingIsOfferedThatDoesAnotherJob() {
     Order o = order(Bodies.MAN, MAN, Set.of(), Set.of("seated-calf"), Map.of("VL", 1), Set.of());
-    assertThat(o.excluded()).filteredOn(e -> e.candidateId().startsWith("adduction-machine") || e.candidateId().startsWith("shin-raise")).hasSize(3).allSatisfy(e -> assertThat(e.instead()).isEmpty());
+    assertThat(o.excluded())
+        .filteredOn(
+            e ->
+                e.candidateId().startsWith("adduction-machine")
+                    || e.candidateId().startsWith("shin-raise"))
+        .hasSize(3)
+        .allSatisfy(e -> assertThat(e.instead()).isEmpty());
   }
 
   @Test
   void keepingTheBackOutMovesHingesDownAndMachinesUp() {
     Order with = order(Map.of("BFL", 2, "GMAXM", 2), Set.of());
     Order without = order(Map.of("BFL", 2, "GMAXM", 2), Set.of(Regions.LOWER_BACK));
-    assertThat(rank(without, "deadlift/conventional")).isGreaterThan(rank(with, "deadlift/conventional"));
+    assertThat(rank(without, "deadlift/conventional"))
+        .isGreaterThan(rank(with, "deadlift/conventional"));
     assertThat(without.entries().get(0).costs()).contains("back spared");
   }
 
   @Test
   void everyStripSaysWhyFromItsOwnFigures() {
     Order o = order(Map.of("VL", 3), Set.of());
-    o.entries().forEach(e -> {
-      assertThat(e.why()).anyMatch(w -> w.startsWith("Gives outer quad")).anyMatch(w -> w.startsWith("Gives out first: ")).anyMatch(w -> w.startsWith("Mechanics only") || w.startsWith("Studies ")).anyMatch(w -> w.contains("draws of what is not known")).anyMatch(w -> w.startsWith("It costs: "));
-      assertThat(e.limiter()).isNotBlank();
-    });
-    Order.Entry most = o.entries().stream().max(java.util.Comparator.comparingDouble(e -> e.stimulus().get("VL"))).orElseThrow();
+    o.entries()
+        .forEach(
+            e -> {
+              assertThat(e.why())
+                  .anyMatch(w -> w.startsWith("Gives outer quad"))
+                  .anyMatch(w -> w.startsWith("Gives out first: "))
+                  .anyMatch(w -> w.startsWith("Mechanics only") || w.startsWith("Studies "))
+                  .anyMatch(w -> w.contains("draws of what is not known"))
+                  .anyMatch(w -> w.startsWith("It costs: "));
+              assertThat(e.limiter()).isNotBlank();
+            });
+    Order.Entry most =
+        o.entries().stream()
+            .max(java.util.Comparator.comparingDouble(e -> e.stimulus().get("VL")))
+            .orElseThrow();
     assertThat(most.why().get(0)).contains("about as much as anything here");
   }
 
   @Test
   void anAimNeedsARegionAndAContradictionIsRefused() {
-    assertThatThrownBy(() -> order(Map.of(), Set.of())).isInstanceOf(InvalidInput.class).hasMessageContaining("aim");
-    assertThatThrownBy(() -> new Aim(Map.of("VL", 2), Set.of("VL"))).hasMessageContaining("at once");
-    assertThatThrownBy(() -> new Aim(Map.of("VL", 4, "NOSE", 1), Set.of())).hasMessageContaining("1, 2 or 3").hasMessageContaining("aim.NOSE");
+    assertThatThrownBy(() -> order(Map.of(), Set.of()))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("aim");
+    assertThatThrownBy(() -> new Aim(Map.of("VL", 2), Set.of("VL")))
+        .hasMessageContaining("at once");
+    assertThatThrownBy(() -> new Aim(Map.of("VL", 4, "NOSE", 1), Set.of()))
+        .hasMessageContaining("1, 2 or 3")
+        .hasMessageContaining("aim.NOSE");
   }
 
   @Test
   void aChangeInsideTheNoiseIsNoDifference() {
     Analysis a = Bodies.analysis(Bodies.MAN, "squat", Map.of("depth", 88.0));
     Analysis b = Bodies.analysis(Bodies.MAN, "squat", Map.of("depth", 89.0));
-    Difference none = Difference.between("pinned", a, Stimulus.byRegion(a, School.STRETCH), "now", b, Stimulus.byRegion(b, School.STRETCH));
+    Difference none =
+        Difference.between(
+            "pinned",
+            a,
+            Stimulus.byRegion(a, School.STRETCH),
+            "now",
+            b,
+            Stimulus.byRegion(b, School.STRETCH));
     assertThat(none.changes()).noneMatch(Difference.RegionChange::toldApart);
     assertThat(none.sentences()).contains("The model cannot tell these two apart for any region.");
     Analysis c = Bodies.analysis(Bodies.MAN, "squat", Map.of("depth", 88.0, "wedge", 15.0));
-    Difference some = Difference.between("pinned", a, Stimulus.byRegion(a, School.STRETCH), "now", c, Stimulus.byRegion(c, School.STRETCH));
-    assertThat(some.changes()).anyMatch(x -> x.toldApart() && x.regionId().equals("GMAXM") && x.to() < x.from());
+    Difference some =
+        Difference.between(
+            "pinned",
+            a,
+            Stimulus.byRegion(a, School.STRETCH),
+            "now",
+            c,
+            Stimulus.byRegion(c, School.STRETCH));
+    assertThat(some.changes())
+        .anyMatch(x -> x.toldApart() && x.regionId().equals("GMAXM") && x.to() < x.from());
     assertThat(some.sentences()).anyMatch(s -> s.startsWith("Trunk lean at the bottom: pinned"));
   }
 }

@@ -21,11 +21,20 @@ class RankingTest {
   }
 
   private static Alternative alternative(String id, double fit, double error, double stability) {
-    return new Alternative(id, fit, draws(fit, error, id.hashCode()), List.of(new Criterion("stability", "stability", 1, stability, "")));
+    return new Alternative(
+        id,
+        fit,
+        draws(fit, error, id.hashCode()),
+        List.of(new Criterion("stability", "stability", 1, stability, "")));
   }
 
   private static List<Alternative> five() {
-    return List.of(alternative("a", 0.9, 0.2, 0.5), alternative("b", 0.85, 0.2, 0.9), alternative("c", 0.3, 0.2, 0.5), alternative("d", 0.28, 0.1, 0.6), alternative("e", 0.02, 0.1, 1));
+    return List.of(
+        alternative("a", 0.9, 0.2, 0.5),
+        alternative("b", 0.85, 0.2, 0.9),
+        alternative("c", 0.3, 0.2, 0.5),
+        alternative("d", 0.28, 0.1, 0.6),
+        alternative("e", 0.02, 0.1, 1));
   }
 
   @Test
@@ -38,7 +47,8 @@ class RankingTest {
   @Test
   void contributionsAddUpToTheUtility() {
     for (Ranked r : Ranking.rank(five(), 6, "fit")) {
-      assertThat(r.contributions().stream().mapToDouble(Ranked.Contribution::points).sum()).isCloseTo(r.utility(), within(1e-12));
+      assertThat(r.contributions().stream().mapToDouble(Ranked.Contribution::points).sum())
+          .isCloseTo(r.utility(), within(1e-12));
     }
   }
 
@@ -54,7 +64,13 @@ class RankingTest {
 
   @Test
   void withoutErrorsRanksAreSure() {
-    List<Ranked> order = Ranking.rank(five().stream().map(a -> new Alternative(a.id(), a.fit(), draws(a.fit(), 0, 1), a.criteria())).toList(), 6, "fit");
+    List<Ranked> order =
+        Ranking.rank(
+            five().stream()
+                .map(a -> new Alternative(a.id(), a.fit(), draws(a.fit(), 0, 1), a.criteria()))
+                .toList(),
+            6,
+            "fit");
     for (int k = 0; k < order.size(); k++) {
       assertThat(order.get(k).rankLow()).isEqualTo(k + 1);
       assertThat(order.get(k).rankHigh()).isEqualTo(k + 1);
@@ -62,10 +78,15 @@ class RankingTest {
     }
   }
 
-  /** The 80 % interval of a single alternative is that of its draws: exp(+-1.2816 sigma) for a lognormal error. */
+  /**
+   * The 80 % interval of a single alternative is that of its draws: exp(+-1.2816 sigma) for a
+   * lognormal error.
+   */
   @Test
   void theIntervalIsThatOfTheDraws() {
-    Ranked r = Ranking.rank(List.of(new Alternative("x", 0.8, draws(0.8, 0.2, 5), List.of())), 1, "fit").get(0);
+    Ranked r =
+        Ranking.rank(List.of(new Alternative("x", 0.8, draws(0.8, 0.2, 5), List.of())), 1, "fit")
+            .get(0);
     assertThat(r.low()).isCloseTo(Math.exp(-1.2816 * 0.2), within(0.02));
     assertThat(r.high()).isCloseTo(Math.exp(1.2816 * 0.2), within(0.03));
   }
@@ -76,32 +97,71 @@ class RankingTest {
     Alternative alike = new Alternative("y", 0.65, draws(0.65, 0.2, 1), List.of());
     Alternative stranger = new Alternative("z", 0.65, draws(0.65, 0.2, 2), List.of());
     assertThat(Ranking.rank(List.of(one, alike), 1, "fit").get(0).chanceOfBest()).isEqualTo(1);
-    assertThat(Ranking.rank(List.of(one, stranger), 1, "fit").get(0).chanceOfBest()).isLessThan(0.9);
+    assertThat(Ranking.rank(List.of(one, stranger), 1, "fit").get(0).chanceOfBest())
+        .isLessThan(0.9);
   }
 
-  /** With the weight that is said to raise it, an alternative does pass the one above; with a little less it does not. */
+  /**
+   * With the weight that is said to raise it, an alternative does pass the one above; with a little
+   * less it does not.
+   */
   @Test
   void theWeightThatRaisesDoesRaise() {
-    List<Alternative> all = List.of(criteria("a", 0.9, 0.2, 0.9), criteria("b", 0.7, 0.9, 0.5), criteria("c", 0.6, 0.3, 1.0));
+    List<Alternative> all =
+        List.of(
+            criteria("a", 0.9, 0.2, 0.9),
+            criteria("b", 0.7, 0.9, 0.5),
+            criteria("c", 0.6, 0.3, 1.0));
     List<Ranked> order = Ranking.rank(all, 3, "fit");
     for (Ranked r : order.subList(1, 3)) {
       Ranked.Raise raise = r.raise().orElseThrow();
       for (double more : new double[] {0.98, 1.02}) {
-        double factor = raise.factor() > 1 ? 1 + (raise.factor() - 1) * more : 1 - (1 - raise.factor()) * more;
-        List<Alternative> weighed = all.stream().map(a -> new Alternative(a.id(), a.fit(), a.draws(), a.criteria().stream().map(c -> new Criterion(c.id(), c.label(), c.weight() * (c.id().equals(raise.criterion()) ? factor : 1), c.value(), "")).toList())).toList();
-        List<String> ids = Ranking.order(weighed, 3 * (raise.criterion().equals(Ranking.FIT) ? factor : 1));
-        assertThat(ids.indexOf(r.id()) < ids.indexOf(raise.over())).as(r.id() + " " + raise + " " + more).isEqualTo(more > 1);
+        double factor =
+            raise.factor() > 1 ? 1 + (raise.factor() - 1) * more : 1 - (1 - raise.factor()) * more;
+        List<Alternative> weighed =
+            all.stream()
+                .map(
+                    a ->
+                        new Alternative(
+                            a.id(),
+                            a.fit(),
+                            a.draws(),
+                            a.criteria().stream()
+                                .map(
+                                    c ->
+                                        new Criterion(
+                                            c.id(),
+                                            c.label(),
+                                            c.weight()
+                                                * (c.id().equals(raise.criterion()) ? factor : 1),
+                                            c.value(),
+                                            ""))
+                                .toList()))
+                .toList();
+        List<String> ids =
+            Ranking.order(weighed, 3 * (raise.criterion().equals(Ranking.FIT) ? factor : 1));
+        assertThat(ids.indexOf(r.id()) < ids.indexOf(raise.over()))
+            .as(r.id() + " " + raise + " " + more)
+            .isEqualTo(more > 1);
       }
     }
   }
 
   private static Alternative criteria(String id, double fit, double stability, double time) {
-    return new Alternative(id, fit, draws(fit, 0.1, id.hashCode()), List.of(new Criterion("stability", "stability", 1, stability, ""), new Criterion("time", "time", 0.5, time, "")));
+    return new Alternative(
+        id,
+        fit,
+        draws(fit, 0.1, id.hashCode()),
+        List.of(
+            new Criterion("stability", "stability", 1, stability, ""),
+            new Criterion("time", "time", 0.5, time, "")));
   }
 
   @Test
   void whatHoldsBackMostIsNamed() {
-    List<Ranked> order = Ranking.rank(List.of(criteria("a", 0.9, 0.9, 0.9), criteria("b", 0.85, 0.1, 0.9)), 3, "fit");
+    List<Ranked> order =
+        Ranking.rank(
+            List.of(criteria("a", 0.9, 0.9, 0.9), criteria("b", 0.85, 0.1, 0.9)), 3, "fit");
     assertThat(order.get(0).back()).isEmpty();
     assertThat(order.get(1).back().orElseThrow().criterion()).isEqualTo("stability");
     assertThat(order.get(1).back().orElseThrow().points()).isCloseTo(0.8 / 4.5, within(1e-12));
@@ -109,15 +169,29 @@ class RankingTest {
 
   @Test
   void whereNothingCountsAllAreAlikeAndInTheOrderOfTheirIds() {
-    List<Ranked> order = Ranking.rank(five().stream().map(a -> new Alternative(a.id(), a.fit(), a.draws(), List.of(new Criterion("stability", "stability", 0, 0.5, "")))).toList(), 0, "fit");
+    List<Ranked> order =
+        Ranking.rank(
+            five().stream()
+                .map(
+                    a ->
+                        new Alternative(
+                            a.id(),
+                            a.fit(),
+                            a.draws(),
+                            List.of(new Criterion("stability", "stability", 0, 0.5, ""))))
+                .toList(),
+            0,
+            "fit");
     assertThat(order).extracting(Ranked::id).containsExactly("a", "b", "c", "d", "e");
     assertThat(order).extracting(Ranked::utility).containsOnly(0.0);
   }
 
   @Test
   void nonsenseIsRefused() {
-    assertThatThrownBy(() -> new Criterion("c", "c", 1, 1.5, "")).hasMessageContaining("within 0 to 1");
-    assertThatThrownBy(() -> new Criterion("c", "c", 1, Double.NaN, "")).hasMessageContaining("within 0 to 1");
+    assertThatThrownBy(() -> new Criterion("c", "c", 1, 1.5, ""))
+        .hasMessageContaining("within 0 to 1");
+    assertThatThrownBy(() -> new Criterion("c", "c", 1, Double.NaN, ""))
+        .hasMessageContaining("within 0 to 1");
     assertThatThrownBy(() -> alternative("x", Double.NaN, 0.1, 1)).hasMessageContaining("fit");
     assertThat(Ranking.rank(List.of(), 1, "fit")).isEmpty();
   }

@@ -22,23 +22,63 @@ final class Done {
   }
 
   static SetRecord set(double kg, int repetitions, double reserve, Side side) {
-    return new SetRecord(new PerformedSet(kg, repetitions, reserve), SetRecord.Kind.WORK, Optional.of(1), side, Optional.empty(), Optional.empty(), Set.of(), Optional.empty());
+    return new SetRecord(
+        new PerformedSet(kg, repetitions, reserve),
+        SetRecord.Kind.WORK,
+        Optional.of(1),
+        side,
+        Optional.empty(),
+        Optional.empty(),
+        Set.of(),
+        Optional.empty());
   }
 
   static SetRecord ranged(double kg, int repetitions, double reserve, SetRecord.Range range) {
-    return new SetRecord(new PerformedSet(kg, repetitions, reserve), SetRecord.Kind.WORK, Optional.empty(), Side.NONE, Optional.of(range), Optional.empty(), Set.of(), Optional.empty());
+    return new SetRecord(
+        new PerformedSet(kg, repetitions, reserve),
+        SetRecord.Kind.WORK,
+        Optional.empty(),
+        Side.NONE,
+        Optional.of(range),
+        Optional.empty(),
+        Set.of(),
+        Optional.empty());
   }
 
   static SetRecord timed(double kg, int repetitions, double reserve, boolean kept) {
-    return new SetRecord(new PerformedSet(kg, repetitions, reserve), SetRecord.Kind.WORK, Optional.empty(), Side.NONE, Optional.empty(), Optional.of(kept), Set.of(), Optional.empty());
+    return new SetRecord(
+        new PerformedSet(kg, repetitions, reserve),
+        SetRecord.Kind.WORK,
+        Optional.empty(),
+        Side.NONE,
+        Optional.empty(),
+        Optional.of(kept),
+        Set.of(),
+        Optional.empty());
   }
 
   static SetRecord hurting(double kg, int repetitions, int level) {
-    return new SetRecord(new PerformedSet(kg, repetitions, 2), SetRecord.Kind.WORK, Optional.empty(), Side.NONE, Optional.empty(), Optional.empty(), Set.of(), Optional.of(new Pain(PainFlag.KNEE, level)));
+    return new SetRecord(
+        new PerformedSet(kg, repetitions, 2),
+        SetRecord.Kind.WORK,
+        Optional.empty(),
+        Side.NONE,
+        Optional.empty(),
+        Optional.empty(),
+        Set.of(),
+        Optional.of(new Pain(PainFlag.KNEE, level)));
   }
 
   static SetRecord felt(double kg, int repetitions, String... regions) {
-    return new SetRecord(new PerformedSet(kg, repetitions, 2), SetRecord.Kind.WORK, Optional.empty(), Side.NONE, Optional.empty(), Optional.empty(), Set.of(regions), Optional.empty());
+    return new SetRecord(
+        new PerformedSet(kg, repetitions, 2),
+        SetRecord.Kind.WORK,
+        Optional.empty(),
+        Side.NONE,
+        Optional.empty(),
+        Optional.empty(),
+        Set.of(regions),
+        Optional.empty());
   }
 
   /** Sessions a week apart, the last on {@code last}. */

@@ -15,50 +15,79 @@ import org.junit.jupiter.api.Test;
 class ExperienceTest {
   private static final String ID = "leg-extension/usual";
 
-  /** One session not felt where it was meant, prior 0.25, noise 0.5, by hand: 0.0625 / (0.0625 + 0.25) times -0.25 is -0.05; four of them, 0.0625 / (0.0625 + 0.0625) times -0.25 is -0.125. */
+  /**
+   * One session not felt where it was meant, prior 0.25, noise 0.5, by hand: 0.0625 / (0.0625 +
+   * 0.25) times -0.25 is -0.05; four of them, 0.0625 / (0.0625 + 0.0625) times -0.25 is -0.125.
+   */
   @Test
   void conditioningByHand() {
     Experience once = Experience.of(List.of(weekly(List.of(felt(50, 10, "GMAXM")))));
     assertThat(once.shift(ID, "quads", Set.of("quads"))).isCloseTo(-0.05, within(1e-12));
-    assertThat(once.shift(ID, "glutes", Set.of("quads"))).as("felt where it was not meant").isCloseTo(0.05, within(1e-12));
-    assertThat(once.shift(ID, "hamstrings", Set.of("quads"))).as("nobody expects it there").isZero();
+    assertThat(once.shift(ID, "glutes", Set.of("quads")))
+        .as("felt where it was not meant")
+        .isCloseTo(0.05, within(1e-12));
+    assertThat(once.shift(ID, "hamstrings", Set.of("quads")))
+        .as("nobody expects it there")
+        .isZero();
     List<SetRecord> s = List.of(felt(50, 10, "GMAXM"));
-    assertThat(Experience.of(List.of(weekly(s, s, s, s))).shift(ID, "quads", Set.of("quads"))).isCloseTo(-0.125, within(1e-12));
+    assertThat(Experience.of(List.of(weekly(s, s, s, s))).shift(ID, "quads", Set.of("quads")))
+        .isCloseTo(-0.125, within(1e-12));
   }
 
   @Test
   void feltAndNotFeltCancelAndItNeverSaysMoreThanItsWeight() {
-    Experience half = Experience.of(List.of(weekly(List.of(felt(50, 10, "VL")), List.of(felt(50, 10, "GMAXM")))));
+    Experience half =
+        Experience.of(List.of(weekly(List.of(felt(50, 10, "VL")), List.of(felt(50, 10, "GMAXM")))));
     assertThat(half.shift(ID, "quads", Set.of("quads"))).isZero();
     List<SetRecord> s = List.of(felt(50, 10, "VL"));
-    double most = Experience.of(List.of(weekly(s, s, s, s, s, s, s, s, s, s, s, s))).shift(ID, "quads", Set.of("quads"));
+    double most =
+        Experience.of(List.of(weekly(s, s, s, s, s, s, s, s, s, s, s, s)))
+            .shift(ID, "quads", Set.of("quads"));
     assertThat(most).isPositive().isLessThan(Experience.SAYS);
-    assertThat(most).as("the newest eight count").isEqualTo(Experience.of(List.of(weekly(s, s, s, s, s, s, s, s))).shift(ID, "quads", Set.of("quads")));
+    assertThat(most)
+        .as("the newest eight count")
+        .isEqualTo(
+            Experience.of(List.of(weekly(s, s, s, s, s, s, s, s)))
+                .shift(ID, "quads", Set.of("quads")));
   }
 
   @Test
   void anotherSetUpOfTheExerciseTakesSomeOfItAndOtherExercisesNone() {
     Experience e = Experience.of(List.of(weekly(List.of(felt(50, 10, "GMAXM")))));
-    assertThat(e.shift("leg-extension/one-leg", "quads", Set.of("quads"))).isCloseTo(0.6 * -0.05, within(1e-12));
+    assertThat(e.shift("leg-extension/one-leg", "quads", Set.of("quads")))
+        .isCloseTo(0.6 * -0.05, within(1e-12));
     assertThat(e.shift("leg-press/high", "quads", Set.of("quads"))).isZero();
     assertThat(Experience.NONE.shift(ID, "quads", Set.of("quads"))).isZero();
   }
 
   @Test
   void painCountsByItsMeanAndTakesTheExerciseOutWhenItIsStrongTwice() {
-    Experience some = Experience.of(List.of(weekly(List.of(hurting(50, 10, 3)), List.of(set(50, 10, 2)))));
+    Experience some =
+        Experience.of(List.of(weekly(List.of(hurting(50, 10, 3)), List.of(set(50, 10, 2)))));
     assertThat(some.pain(ID)).isCloseTo(1.5 / 6, within(1e-12));
     assertThat(some.out(ID)).isEmpty();
     assertThat(some.anyPain()).isTrue();
-    Experience strong = Experience.of(List.of(weekly(List.of(hurting(50, 10, 7)), List.of(hurting(50, 10, 6)))));
-    assertThat(strong.out(ID).orElseThrow()).contains("sore knee").contains("7 of 10").contains("Pain decides");
+    Experience strong =
+        Experience.of(List.of(weekly(List.of(hurting(50, 10, 7)), List.of(hurting(50, 10, 6)))));
+    assertThat(strong.out(ID).orElseThrow())
+        .contains("sore knee")
+        .contains("7 of 10")
+        .contains("Pain decides");
     assertThat(strong.out("leg-press/high")).isEmpty();
   }
 
   @Test
   void whatWasSaidIsSaid() {
-    Experience e = Experience.of(List.of(weekly(List.of(felt(50, 10, "VL", "ERECTORS")), List.of(felt(50, 10, "RF"), hurting(50, 10, 2)))));
-    assertThat(e.words(ID)).containsExactly("This client felt it in the quads in 2, the lower back in 1 of 2 sessions.", "It hurt in 1 of the last 2 sessions, sore knee up to 2 of 10.");
+    Experience e =
+        Experience.of(
+            List.of(
+                weekly(
+                    List.of(felt(50, 10, "VL", "ERECTORS")),
+                    List.of(felt(50, 10, "RF"), hurting(50, 10, 2)))));
+    assertThat(e.words(ID))
+        .containsExactly(
+            "This client felt it in the quads in 2, the lower back in 1 of 2 sessions.",
+            "It hurt in 1 of the last 2 sessions, sore knee up to 2 of 10.");
     assertThat(e.byCandidate().keySet()).isEqualTo(Set.of(ID));
     assertThat(new Experience(Map.of()).isEmpty()).isTrue();
   }

@@ -16,37 +16,81 @@ import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
-/** What a coach would see in these records; that coaches look for these things is common practice. */
+/**
+ * What a coach would see in these records; that coaches look for these things is common practice.
+ */
 class LessonsTest {
-  private static final Map<String, String> FAULTS = Map.of("felt in the quads, meant for the glutes", "longer stride, more lean", "felt in the back", "less depth, lighter, brace first");
+  private static final Map<String, String> FAULTS =
+      Map.of(
+          "felt in the quads, meant for the glutes",
+          "longer stride, more lean",
+          "felt in the back",
+          "less depth, lighter, brace first");
 
   private static List<Lesson> of(Series s, String... mainly) {
-    return Lessons.of(List.of(new Lessons.Looked(s, "This one", FAULTS, Set.of(mainly))), Optional.empty(), DAY.plusDays(2));
+    return Lessons.of(
+        List.of(new Lessons.Looked(s, "This one", FAULTS, Set.of(mainly))),
+        Optional.empty(),
+        DAY.plusDays(2));
   }
 
   @Test
   void aLiftThatStandsStillIsAStallWithTwoWaysOn() {
-    Lesson l = of(weekly(List.of(set(60, 8, 2)), List.of(set(60, 10, 2)), List.of(set(60, 10, 2)), List.of(set(60, 9, 2)), List.of(set(60, 10, 2)))).get(0);
+    Lesson l =
+        of(weekly(
+                List.of(set(60, 8, 2)),
+                List.of(set(60, 10, 2)),
+                List.of(set(60, 10, 2)),
+                List.of(set(60, 9, 2)),
+                List.of(set(60, 10, 2))))
+            .get(0);
     assertThat(l.kind()).isEqualTo(Kind.STALL);
     assertThat(l.figures()).contains("3 sessions").contains("kg for one repetition");
-    assertThat(l.proposals()).extracting(Lesson.Proposal::act).containsExactly(Act.EASIER_WEEK, Act.OTHER_TEMPO);
+    assertThat(l.proposals())
+        .extracting(Lesson.Proposal::act)
+        .containsExactly(Act.EASIER_WEEK, Act.OTHER_TEMPO);
   }
 
   @Test
   void aLiftThatMovesIsNone() {
-    assertThat(of(weekly(List.of(set(60, 8, 2)), List.of(set(60, 9, 2)), List.of(set(60, 10, 2)), List.of(set(60, 11, 2)), List.of(set(62.5, 9, 2))))).isEmpty();
-    assertThat(of(weekly(List.of(set(60, 10, 2)), List.of(set(60, 10, 2)), List.of(set(60, 10, 2))))).as("too few to say").isEmpty();
+    assertThat(
+            of(
+                weekly(
+                    List.of(set(60, 8, 2)),
+                    List.of(set(60, 9, 2)),
+                    List.of(set(60, 10, 2)),
+                    List.of(set(60, 11, 2)),
+                    List.of(set(62.5, 9, 2)))))
+        .isEmpty();
+    assertThat(
+            of(weekly(List.of(set(60, 10, 2)), List.of(set(60, 10, 2)), List.of(set(60, 10, 2)))))
+        .as("too few to say")
+        .isEmpty();
   }
 
   @Test
   void theSameLiftsWithinDaysAreNoStall() {
-    List<Outing> days = List.of(new Outing(DAY.minusDays(8), List.of(set(60, 10, 2))), new Outing(DAY.minusDays(6), List.of(set(60, 10, 2))), new Outing(DAY.minusDays(4), List.of(set(60, 10, 2))), new Outing(DAY.minusDays(2), List.of(set(60, 10, 2))), new Outing(DAY, List.of(set(60, 10, 2))));
+    List<Outing> days =
+        List.of(
+            new Outing(DAY.minusDays(8), List.of(set(60, 10, 2))),
+            new Outing(DAY.minusDays(6), List.of(set(60, 10, 2))),
+            new Outing(DAY.minusDays(4), List.of(set(60, 10, 2))),
+            new Outing(DAY.minusDays(2), List.of(set(60, 10, 2))),
+            new Outing(DAY, List.of(set(60, 10, 2))));
     assertThat(of(new Series("a/b", Map.of(), days))).isEmpty();
   }
 
   @Test
   void oldRecordsTeachNothingAnyMore() {
-    Series s = weekly(DAY.minusDays(60), List.of(List.of(set(60, 8, 2)), List.of(set(60, 10, 2)), List.of(set(60, 10, 2)), List.of(set(60, 9, 2)), List.of(set(60, 10, 2))));
+    Series s =
+        weekly(
+            DAY.minusDays(60),
+            List.of(
+                List.of(set(60, 8, 2)),
+                List.of(set(60, 10, 2)),
+                List.of(set(60, 10, 2)),
+                List.of(set(60, 9, 2)),
+                List.of(set(60, 10, 2))));
     assertThat(of(s)).isEmpty();
   }
 
@@ -64,40 +108,112 @@ class LessonsTest {
 
   @Test
   void painThatComesBack() {
-    Lesson l = of(weekly(List.of(hurting(60, 10, 4)), List.of(set(60, 10, 2)), List.of(hurting(60, 10, 3)), List.of(hurting(60, 10, 5)))).get(0);
+    Lesson l =
+        of(weekly(
+                List.of(hurting(60, 10, 4)),
+                List.of(set(60, 10, 2)),
+                List.of(hurting(60, 10, 3)),
+                List.of(hurting(60, 10, 5))))
+            .get(0);
     assertThat(l.kind()).isEqualTo(Kind.PAINFUL);
     assertThat(l.figures()).contains("3 of the last 4").contains("5 of 10");
-    assertThat(l.proposals()).extracting(Lesson.Proposal::act).containsExactly(Act.SWAP, Act.LESS_RANGE);
-    assertThat(of(weekly(List.of(hurting(60, 10, 7)), List.of(hurting(60, 10, 6)), List.of(hurting(60, 10, 6)))).get(0).proposals()).extracting(Lesson.Proposal::act).containsExactly(Act.SWAP);
-    assertThat(of(weekly(List.of(hurting(60, 10, 2)), List.of(hurting(60, 10, 2)), List.of(hurting(60, 10, 2))))).as("a little").isEmpty();
+    assertThat(l.proposals())
+        .extracting(Lesson.Proposal::act)
+        .containsExactly(Act.SWAP, Act.LESS_RANGE);
+    assertThat(
+            of(weekly(
+                    List.of(hurting(60, 10, 7)),
+                    List.of(hurting(60, 10, 6)),
+                    List.of(hurting(60, 10, 6))))
+                .get(0)
+                .proposals())
+        .extracting(Lesson.Proposal::act)
+        .containsExactly(Act.SWAP);
+    assertThat(
+            of(
+                weekly(
+                    List.of(hurting(60, 10, 2)),
+                    List.of(hurting(60, 10, 2)),
+                    List.of(hurting(60, 10, 2)))))
+        .as("a little")
+        .isEmpty();
   }
 
   @Test
   void neverFeltWhereItShouldBe() {
-    Series s = weekly(List.of(felt(60, 8, "VL")), List.of(felt(60, 9, "RF")), List.of(set(60, 10, 2)), List.of(felt(60, 11, "VM")));
+    Series s =
+        weekly(
+            List.of(felt(60, 8, "VL")),
+            List.of(felt(60, 9, "RF")),
+            List.of(set(60, 10, 2)),
+            List.of(felt(60, 11, "VM")));
     Lesson l = of(s, "GMAXM").get(0);
     assertThat(l.kind()).isEqualTo(Kind.NOT_FELT);
-    assertThat(l.figures()).isEqualTo("Felt in the quads in the last 3 sessions, never in the glutes.");
-    assertThat(l.proposals().get(0)).isEqualTo(new Lesson.Proposal(Act.RE_DIAL, "Longer stride, more lean."));
+    assertThat(l.figures())
+        .isEqualTo("Felt in the quads in the last 3 sessions, never in the glutes.");
+    assertThat(l.proposals().get(0))
+        .isEqualTo(new Lesson.Proposal(Act.RE_DIAL, "Longer stride, more lean."));
     assertThat(of(s, "VL")).as("felt where it should be, in a neighbour").isEmpty();
-    assertThat(of(weekly(List.of(felt(60, 8, "ERECTORS")), List.of(felt(60, 9, "ERECTORS")), List.of(felt(60, 10, "ERECTORS"))), "BFL").get(0).proposals().get(0).words()).isEqualTo("Less depth, lighter, brace first.");
+    assertThat(
+            of(
+                    weekly(
+                        List.of(felt(60, 8, "ERECTORS")),
+                        List.of(felt(60, 9, "ERECTORS")),
+                        List.of(felt(60, 10, "ERECTORS"))),
+                    "BFL")
+                .get(0)
+                .proposals()
+                .get(0)
+                .words())
+        .isEqualTo("Less depth, lighter, brace first.");
   }
 
   @Test
   void weeksBehindWhatIsAsked() {
     Map<String, Double> little = Map.of("VL", 8.0, "BFL", 1.0);
-    Lessons.Weekly w = new Lessons.Weekly(List.of(little, little, Map.of(), little), DAY, Map.of("VL", 6.0, "BFL", 4.0));
+    Lessons.Weekly w =
+        new Lessons.Weekly(
+            List.of(little, little, Map.of(), little), DAY, Map.of("VL", 6.0, "BFL", 4.0));
     List<Lesson> lessons = Lessons.of(List.of(), Optional.of(w), DAY);
-    assertThat(lessons).extracting(Lesson::kind, Lesson::subject).contains(org.assertj.core.groups.Tuple.tuple(Kind.REGION_BEHIND, "BFL"), org.assertj.core.groups.Tuple.tuple(Kind.BALANCE, "back"));
-    assertThat(lessons).extracting(Lesson::subject).as("6 a week over four weeks are asked and done").doesNotContain("VL");
-    assertThat(Lessons.of(List.of(), Optional.of(new Lessons.Weekly(List.of(Map.of(), Map.of(), Map.of(), little), DAY, Map.of("VL", 6.0))), DAY)).as("one week of training says nothing").isEmpty();
+    assertThat(lessons)
+        .extracting(Lesson::kind, Lesson::subject)
+        .contains(
+            org.assertj.core.groups.Tuple.tuple(Kind.REGION_BEHIND, "BFL"),
+            org.assertj.core.groups.Tuple.tuple(Kind.BALANCE, "back"));
+    assertThat(lessons)
+        .extracting(Lesson::subject)
+        .as("6 a week over four weeks are asked and done")
+        .doesNotContain("VL");
+    assertThat(
+            Lessons.of(
+                List.of(),
+                Optional.of(
+                    new Lessons.Weekly(
+                        List.of(Map.of(), Map.of(), Map.of(), little), DAY, Map.of("VL", 6.0))),
+                DAY))
+        .as("one week of training says nothing")
+        .isEmpty();
   }
 
   @Test
   void theMostPressingComesFirst() {
-    Series stall = weekly(List.of(set(60, 8, 2)), List.of(set(60, 10, 2)), List.of(set(60, 10, 2)), List.of(set(60, 9, 2)), List.of(set(60, 10, 2)));
-    Series pain = weekly(List.of(hurting(60, 10, 4)), List.of(hurting(60, 10, 3)), List.of(hurting(60, 10, 5)));
-    List<Lesson> lessons = Lessons.of(List.of(new Lessons.Looked(stall, "A", Map.of(), Set.of()), new Lessons.Looked(pain, "B", Map.of(), Set.of())), Optional.empty(), DAY);
+    Series stall =
+        weekly(
+            List.of(set(60, 8, 2)),
+            List.of(set(60, 10, 2)),
+            List.of(set(60, 10, 2)),
+            List.of(set(60, 9, 2)),
+            List.of(set(60, 10, 2)));
+    Series pain =
+        weekly(
+            List.of(hurting(60, 10, 4)), List.of(hurting(60, 10, 3)), List.of(hurting(60, 10, 5)));
+    List<Lesson> lessons =
+        Lessons.of(
+            List.of(
+                new Lessons.Looked(stall, "A", Map.of(), Set.of()),
+                new Lessons.Looked(pain, "B", Map.of(), Set.of())),
+            Optional.empty(),
+            DAY);
     assertThat(lessons).extracting(Lesson::kind).containsExactly(Kind.PAINFUL, Kind.STALL);
   }
 }

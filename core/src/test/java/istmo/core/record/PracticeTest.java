@@ -16,7 +16,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class PracticeTest {
   private static final Side OUT = new Side("leg-press/low", Map.of("toeOut", 30.0, "depth", 100.0));
-  private static final Side STRAIGHT = new Side("leg-press/low", Map.of("toeOut", 0.0, "depth", 100.0));
+  private static final Side STRAIGHT =
+      new Side("leg-press/low", Map.of("toeOut", 0.0, "depth", 100.0));
 
   private static Said said(String client, double toeOut, String... felt) {
     return new Said(client, "leg-press/low", Map.of("toeOut", toeOut, "depth", 80.0), Set.of(felt));
@@ -24,9 +25,20 @@ class PracticeTest {
 
   @Test
   void ofOneExerciseASessionIsOfTheSideThatItIsNearTo() {
-    List<Said> all = List.of(said("a", 28, "VMO"), said("a", 40, "VMO", "VL"), said("b", 15, "VMO"), said("b", 9, "VL"), said("b", 0), said("b", -5, "VMO"), new Said("a", "leg-press/high", Map.of("toeOut", 30.0), Set.of("VMO")), new Said("a", "leg-press/low", Map.of(), Set.of("VMO")));
+    List<Said> all =
+        List.of(
+            said("a", 28, "VMO"),
+            said("a", 40, "VMO", "VL"),
+            said("b", 15, "VMO"),
+            said("b", 9, "VL"),
+            said("b", 0),
+            said("b", -5, "VMO"),
+            new Said("a", "leg-press/high", Map.of("toeOut", 30.0), Set.of("VMO")),
+            new Said("a", "leg-press/low", Map.of(), Set.of("VMO")));
     Practice p = Practice.of(OUT, STRAIGHT, Set.of("VMO"), all);
-    assertThat(p.first()).as("28 and beyond 30; not 15 in the middle").isEqualTo(new Count(1, 2, 2));
+    assertThat(p.first())
+        .as("28 and beyond 30; not 15 in the middle")
+        .isEqualTo(new Count(1, 2, 2));
     assertThat(p.second()).as("9, 0 and beyond 0").isEqualTo(new Count(1, 3, 1));
     assertThat(p.difference()).as("two sessions are too few").isEmpty();
     assertThat(p.words()).contains("felt there in 2 of 2 sessions of 1 client").contains("Too few");
@@ -35,18 +47,27 @@ class PracticeTest {
   @Test
   void twoExercisesAreToldByTheirNames() {
     Side curl = new Side("seated-leg-curl/usual", Map.of("hipAngle", 80.0));
-    List<Said> all = List.of(new Said("a", "seated-leg-curl/usual", Map.of("hipAngle", 20.0), Set.of("BFL")), said("a", 30, "BFL"));
+    List<Said> all =
+        List.of(
+            new Said("a", "seated-leg-curl/usual", Map.of("hipAngle", 20.0), Set.of("BFL")),
+            said("a", 30, "BFL"));
     Practice p = Practice.of(curl, OUT, Set.of("BFL"), all);
     assertThat(p.first()).isEqualTo(new Count(1, 1, 1));
     assertThat(p.second()).isEqualTo(new Count(1, 1, 1));
-    assertThat(Practice.of(OUT, OUT, Set.of("BFL"), all).isEmpty()).as("nothing differs, so nothing can be told apart").isTrue();
+    assertThat(Practice.of(OUT, OUT, Set.of("BFL"), all).isEmpty())
+        .as("nothing differs, so nothing can be told apart")
+        .isTrue();
   }
 
-  /** Agresti and Caffo (2000), by hand: shares (k + 1)/(n + 2), and the root of the sum of p (1 - p)/(n + 2). */
+  /**
+   * Agresti and Caffo (2000), by hand: shares (k + 1)/(n + 2), and the root of the sum of p (1 -
+   * p)/(n + 2).
+   */
   @ParameterizedTest
   @CsvSource({"9, 10, 3, 10, 0.5, 0.17347", "5, 6, 5, 6, 0, 0.21651", "0, 3, 3, 3, -0.6, 0.25298"})
   void theDifferenceHasItsError(int feltA, int a, int feltB, int b, double share, double error) {
-    Practice.Difference d = new Practice(new Count(1, a, feltA), new Count(1, b, feltB)).difference().orElseThrow();
+    Practice.Difference d =
+        new Practice(new Count(1, a, feltA), new Count(1, b, feltB)).difference().orElseThrow();
     assertThat(d.share()).isCloseTo(share, within(1e-9));
     assertThat((d.high() - d.low()) / 2 / 1.28155).isCloseTo(error, within(2e-4));
     assertThat(d.told()).isEqualTo(share != 0);
@@ -59,8 +80,11 @@ class PracticeTest {
       all.add(said("c" + k, 30, "VMO"));
       all.add(said("c" + k, 0, "VL"));
     }
-    assertThat(Practice.of(OUT, STRAIGHT, Set.of("VMO"), all).words()).contains("more often with the first (+75 of a hundred sessions; 80 %: +");
-    assertThat(Practice.of(STRAIGHT, OUT, Set.of("VMO"), all).words()).contains("more often with the second (-75 of a hundred");
-    assertThat(Practice.of(OUT, STRAIGHT, Set.of("VMO", "VL"), all).words()).contains("No difference to be seen (+0 of");
+    assertThat(Practice.of(OUT, STRAIGHT, Set.of("VMO"), all).words())
+        .contains("more often with the first (+75 of a hundred sessions; 80 %: +");
+    assertThat(Practice.of(STRAIGHT, OUT, Set.of("VMO"), all).words())
+        .contains("more often with the second (-75 of a hundred");
+    assertThat(Practice.of(OUT, STRAIGHT, Set.of("VMO", "VL"), all).words())
+        .contains("No difference to be seen (+0 of");
   }
 }

@@ -24,10 +24,14 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 
-/** The rules by table. "Repetitions first, then load, by the smallest step the equipment has" and "a weight that cannot be brought to full extension is too heavy" are common practice. */
+/**
+ * The rules by table. "Repetitions first, then load, by the smallest step the equipment has" and "a
+ * weight that cannot be brought to full extension is too heavy" are common practice.
+ */
 class ProgressionTest {
   private static final Set<String> STACK = Set.of("leg-extension");
-  private static final Place GYM = Place.generic(Set.of("leg-extension", "barbell", "rack")).with("leg-extension", "step", 5);
+  private static final Place GYM =
+      Place.generic(Set.of("leg-extension", "barbell", "rack")).with("leg-extension", "step", 5);
   private static final Asked EIGHT_TO_TWELVE = new Asked(8, 12, 2);
   private static final LocalDate NEXT_WEEK = DAY.plusDays(7);
 
@@ -38,22 +42,102 @@ class ProgressionTest {
   static Stream<Arguments> table() {
     return Stream.of(
         Arguments.of("no record", weekly(), Rule.BEGIN, null, 8),
-        Arguments.of("within the range: one repetition more than the least", weekly(three(50, 10, 9, 9, 2)), Rule.REPETITIONS, 50.0, 10),
-        Arguments.of("nearly at the top", weekly(three(50, 12, 12, 11, 2)), Rule.REPETITIONS, 50.0, 12),
-        Arguments.of("all at the top with the reserve asked", weekly(three(60, 12, 12, 12, 2)), Rule.LOAD, 65.0, 8),
-        Arguments.of("half a repetition less in reserve is as felt", weekly(three(60, 12, 12, 12, 1.5)), Rule.LOAD, 65.0, 8),
-        Arguments.of("at the top but at failure", weekly(three(60, 12, 12, 12, 0)), Rule.SAME, 60.0, 12),
-        Arguments.of("light stack: the next pin is too heavy", weekly(three(10, 12, 12, 12, 2)), Rule.STEP_TOO_LARGE, 10.0, 13),
-        Arguments.of("far beyond the range even a large step is taken", weekly(three(10, 17, 17, 17, 2)), Rule.LOAD, 15.0, 4),
-        Arguments.of("below the range once", weekly(three(60, 10, 9, 8, 2), three(60, 7, 7, 6, 2)), Rule.SAME, 60.0, 8),
-        Arguments.of("below the range twice", weekly(three(60, 7, 7, 6, 2), three(60, 7, 7, 6, 2)), Rule.LESS, 55.0, 8),
-        Arguments.of("below the range after a step up is not twice", weekly(three(55, 7, 7, 6, 2), three(60, 7, 7, 6, 2)), Rule.SAME, 60.0, 8),
-        Arguments.of("short range", weekly(List.of(ranged(60, 12, 2, SetRecord.Range.SHORT), ranged(60, 12, 2, SetRecord.Range.SHORT), set(60, 12, 2))), Rule.WHOLE_RANGE, 55.0, 8),
-        Arguments.of("long half on purpose is no short range", weekly(List.of(ranged(60, 12, 2, SetRecord.Range.LONG_HALF), ranged(60, 12, 2, SetRecord.Range.LONG_HALF))), Rule.LOAD, 65.0, 8),
-        Arguments.of("tempo dropped", weekly(List.of(timed(60, 12, 2, false), timed(60, 12, 2, false), timed(60, 12, 2, true))), Rule.TEMPO_FIRST, 60.0, 8),
-        Arguments.of("pain in the middle holds", weekly(List.of(hurting(60, 12, 4), set(60, 12, 2), set(60, 12, 2))), Rule.PAIN, 60.0, 8),
-        Arguments.of("strong pain goes down", weekly(List.of(hurting(60, 12, 7), set(60, 12, 2))), Rule.PAIN, 55.0, 8),
-        Arguments.of("a little pain does not hold", weekly(List.of(hurting(60, 12, 2), set(60, 12, 2))), Rule.LOAD, 65.0, 8));
+        Arguments.of(
+            "within the range: one repetition more than the least",
+            weekly(three(50, 10, 9, 9, 2)),
+            Rule.REPETITIONS,
+            50.0,
+            10),
+        Arguments.of(
+            "nearly at the top", weekly(three(50, 12, 12, 11, 2)), Rule.REPETITIONS, 50.0, 12),
+        Arguments.of(
+            "all at the top with the reserve asked",
+            weekly(three(60, 12, 12, 12, 2)),
+            Rule.LOAD,
+            65.0,
+            8),
+        Arguments.of(
+            "half a repetition less in reserve is as felt",
+            weekly(three(60, 12, 12, 12, 1.5)),
+            Rule.LOAD,
+            65.0,
+            8),
+        Arguments.of(
+            "at the top but at failure", weekly(three(60, 12, 12, 12, 0)), Rule.SAME, 60.0, 12),
+        Arguments.of(
+            "light stack: the next pin is too heavy",
+            weekly(three(10, 12, 12, 12, 2)),
+            Rule.STEP_TOO_LARGE,
+            10.0,
+            13),
+        Arguments.of(
+            "far beyond the range even a large step is taken",
+            weekly(three(10, 17, 17, 17, 2)),
+            Rule.LOAD,
+            15.0,
+            4),
+        Arguments.of(
+            "below the range once",
+            weekly(three(60, 10, 9, 8, 2), three(60, 7, 7, 6, 2)),
+            Rule.SAME,
+            60.0,
+            8),
+        Arguments.of(
+            "below the range twice",
+            weekly(three(60, 7, 7, 6, 2), three(60, 7, 7, 6, 2)),
+            Rule.LESS,
+            55.0,
+            8),
+        Arguments.of(
+            "below the range after a step up is not twice",
+            weekly(three(55, 7, 7, 6, 2), three(60, 7, 7, 6, 2)),
+            Rule.SAME,
+            60.0,
+            8),
+        Arguments.of(
+            "short range",
+            weekly(
+                List.of(
+                    ranged(60, 12, 2, SetRecord.Range.SHORT),
+                    ranged(60, 12, 2, SetRecord.Range.SHORT),
+                    set(60, 12, 2))),
+            Rule.WHOLE_RANGE,
+            55.0,
+            8),
+        Arguments.of(
+            "long half on purpose is no short range",
+            weekly(
+                List.of(
+                    ranged(60, 12, 2, SetRecord.Range.LONG_HALF),
+                    ranged(60, 12, 2, SetRecord.Range.LONG_HALF))),
+            Rule.LOAD,
+            65.0,
+            8),
+        Arguments.of(
+            "tempo dropped",
+            weekly(
+                List.of(timed(60, 12, 2, false), timed(60, 12, 2, false), timed(60, 12, 2, true))),
+            Rule.TEMPO_FIRST,
+            60.0,
+            8),
+        Arguments.of(
+            "pain in the middle holds",
+            weekly(List.of(hurting(60, 12, 4), set(60, 12, 2), set(60, 12, 2))),
+            Rule.PAIN,
+            60.0,
+            8),
+        Arguments.of(
+            "strong pain goes down",
+            weekly(List.of(hurting(60, 12, 7), set(60, 12, 2))),
+            Rule.PAIN,
+            55.0,
+            8),
+        Arguments.of(
+            "a little pain does not hold",
+            weekly(List.of(hurting(60, 12, 2), set(60, 12, 2))),
+            Rule.LOAD,
+            65.0,
+            8));
   }
 
   @ParameterizedTest(name = "{0}")
@@ -68,18 +152,32 @@ class ProgressionTest {
 
   @Test
   void theStepIsWhatThisGymsPlatesMake() {
-    Series bar = new Series("back-squat/high-bar", Map.of(), List.of(new Outing(DAY, three(60, 12, 12, 12, 2))));
-    Place small = new Place(Set.of("barbell", "rack"), Map.of(), new Plates(Map.of(20.0, 2, 10.0, 1, 1.25, 2)));
-    Place large = new Place(Set.of("barbell", "rack"), Map.of(), new Plates(Map.of(20.0, 2, 10.0, 1, 5.0, 1)));
-    assertThat(Progression.next(bar, EIGHT_TO_TWELVE, Set.of("barbell", "rack"), small, NEXT_WEEK).load().orElseThrow().kg()).isEqualTo(62.5);
-    Next tooLarge = Progression.next(bar, EIGHT_TO_TWELVE, Set.of("barbell", "rack"), large, NEXT_WEEK);
+    Series bar =
+        new Series(
+            "back-squat/high-bar", Map.of(), List.of(new Outing(DAY, three(60, 12, 12, 12, 2))));
+    Place small =
+        new Place(
+            Set.of("barbell", "rack"), Map.of(), new Plates(Map.of(20.0, 2, 10.0, 1, 1.25, 2)));
+    Place large =
+        new Place(
+            Set.of("barbell", "rack"), Map.of(), new Plates(Map.of(20.0, 2, 10.0, 1, 5.0, 1)));
+    assertThat(
+            Progression.next(bar, EIGHT_TO_TWELVE, Set.of("barbell", "rack"), small, NEXT_WEEK)
+                .load()
+                .orElseThrow()
+                .kg())
+        .isEqualTo(62.5);
+    Next tooLarge =
+        Progression.next(bar, EIGHT_TO_TWELVE, Set.of("barbell", "rack"), large, NEXT_WEEK);
     assertThat(tooLarge.rule()).isEqualTo(Rule.STEP_TOO_LARGE);
     assertThat(tooLarge.words()).contains("70 kg").contains("good for 7");
   }
 
   @Test
   void nothingHeavierIsSaidWhereTheLastPlateIsOn() {
-    Series bar = new Series("back-squat/high-bar", Map.of(), List.of(new Outing(DAY, three(60, 12, 12, 12, 2))));
+    Series bar =
+        new Series(
+            "back-squat/high-bar", Map.of(), List.of(new Outing(DAY, three(60, 12, 12, 12, 2))));
     Place last = new Place(Set.of("barbell", "rack"), Map.of(), new Plates(Map.of(20.0, 1)));
     Next next = Progression.next(bar, EIGHT_TO_TWELVE, Set.of("barbell", "rack"), last, NEXT_WEEK);
     assertThat(next.rule()).isEqualTo(Rule.NO_STEP_LEFT);
@@ -89,8 +187,13 @@ class ProgressionTest {
   @Test
   void bodyWeightGoesByRepetitions() {
     Series body = weekly(three(0, 12, 12, 12, 2));
-    assertThat(Progression.next(body, EIGHT_TO_TWELVE, Set.of(), GYM, NEXT_WEEK).rule()).isEqualTo(Rule.NO_STEP_LEFT);
-    assertThat(Progression.next(weekly(three(0, 10, 9, 9, 2)), EIGHT_TO_TWELVE, Set.of(), GYM, NEXT_WEEK).repetitionsLow()).isEqualTo(10);
+    assertThat(Progression.next(body, EIGHT_TO_TWELVE, Set.of(), GYM, NEXT_WEEK).rule())
+        .isEqualTo(Rule.NO_STEP_LEFT);
+    assertThat(
+            Progression.next(
+                    weekly(three(0, 10, 9, 9, 2)), EIGHT_TO_TWELVE, Set.of(), GYM, NEXT_WEEK)
+                .repetitionsLow())
+        .isEqualTo(10);
   }
 
   @Test
@@ -106,6 +209,8 @@ class ProgressionTest {
   @Test
   void aLighterLastSetDoesNotHideTheWorkingLoad() {
     Series s = weekly(List.of(set(60, 12, 2), set(60, 12, 2), set(50, 15, 2)));
-    assertThat(Progression.next(s, EIGHT_TO_TWELVE, STACK, GYM, NEXT_WEEK).load().orElseThrow().kg()).isEqualTo(65);
+    assertThat(
+            Progression.next(s, EIGHT_TO_TWELVE, STACK, GYM, NEXT_WEEK).load().orElseThrow().kg())
+        .isEqualTo(65);
   }
 }

@@ -25,7 +25,8 @@ class SetRegisterTest {
     return new State<>(revision, base, device, false, figures);
   }
 
-  private static Optional<Stored<String>> after(Optional<Stored<String>> stored, State<String> message) {
+  private static Optional<Stored<String>> after(
+      Optional<Stored<String>> stored, State<String> message) {
     if (SetRegister.judge(stored, message) != Outcome.STORED) {
       return stored;
     }
@@ -51,31 +52,47 @@ class SetRegisterTest {
 
   @Test
   void twoDevicesThatDidNotKnowOfEachOtherAreAConflictAndTheCoachDecides() {
-    Optional<Stored<String>> s = after(after(Optional.empty(), state(1, 0, "a", "60 x 10")), state(2, 1, "b", "60 x 12"));
+    Optional<Stored<String>> s =
+        after(after(Optional.empty(), state(1, 0, "a", "60 x 10")), state(2, 1, "b", "60 x 12"));
     State<String> own = state(2, 1, "a", "60 x 8");
     assertThat(SetRegister.judge(s, own)).isEqualTo(Outcome.CONFLICT);
-    assertThat(SetRegister.judge(s, state(1, 0, "a", "60 x 10"))).as("the first log, late").isEqualTo(Outcome.STALE);
+    assertThat(SetRegister.judge(s, state(1, 0, "a", "60 x 10")))
+        .as("the first log, late")
+        .isEqualTo(Outcome.STALE);
     Optional<Stored<String>> mine = after(s, state(3, 2, "a", "60 x 8"));
     assertThat(mine.orElseThrow().now().figures()).isEqualTo("60 x 8");
-    assertThat(SetRegister.judge(mine, state(2, 1, "b", "60 x 12"))).as("the other's retry").isEqualTo(Outcome.STALE);
-    assertThat(SetRegister.judge(mine, state(3, 2, "b", "60 x 9"))).as("the other goes on without having seen it").isEqualTo(Outcome.CONFLICT);
+    assertThat(SetRegister.judge(mine, state(2, 1, "b", "60 x 12")))
+        .as("the other's retry")
+        .isEqualTo(Outcome.STALE);
+    assertThat(SetRegister.judge(mine, state(3, 2, "b", "60 x 9")))
+        .as("the other goes on without having seen it")
+        .isEqualTo(Outcome.CONFLICT);
   }
 
   @Test
   void theSameChangeOnTwoDevicesIsNoConflict() {
-    Optional<Stored<String>> s = after(after(Optional.empty(), state(1, 0, "a", "60 x 10")), state(2, 1, "b", "60 x 12"));
+    Optional<Stored<String>> s =
+        after(after(Optional.empty(), state(1, 0, "a", "60 x 10")), state(2, 1, "b", "60 x 12"));
     assertThat(SetRegister.judge(s, state(2, 1, "a", "60 x 12"))).isEqualTo(Outcome.SAME);
   }
 
   @Test
   void revisionsThatCannotBeAreRefused() {
-    assertThatThrownBy(() -> state(0, 0, "a", "")).isInstanceOf(InvalidInput.class).hasMessageContaining("revision");
-    assertThatThrownBy(() -> state(2, 2, "a", "")).isInstanceOf(InvalidInput.class).hasMessageContaining("base");
-    assertThatThrownBy(() -> state(1, 0, " ", "")).isInstanceOf(InvalidInput.class).hasMessageContaining("device");
+    assertThatThrownBy(() -> state(0, 0, "a", ""))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("revision");
+    assertThatThrownBy(() -> state(2, 2, "a", ""))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("base");
+    assertThatThrownBy(() -> state(1, 0, " ", ""))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("device");
   }
 
   /**
-   * One device logs, corrects and removes sets; messages are doubled, delayed, put in any order, answers are lost, and the device retries until each set's newest revision was answered. Whatever happens on the way, the record is what the device shows.
+   * One device logs, corrects and removes sets; messages are doubled, delayed, put in any order,
+   * answers are lost, and the device retries until each set's newest revision was answered.
+   * Whatever happens on the way, the record is what the device shows.
    */
   @ParameterizedTest
   @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8})
@@ -89,7 +106,15 @@ class SetRegisterTest {
       for (int act = 0; act < 30; act++) {
         int set = random.nextInt(5);
         State<String> before = shown.get(set);
-        State<String> now = before == null ? state(1, 0, "a", "v" + act) : new State<>(before.revision() + 1, Math.min(before.revision(), answered.getOrDefault(set, 0)), "a", random.nextInt(4) == 0, "v" + act);
+        State<String> now =
+            before == null
+                ? state(1, 0, "a", "v" + act)
+                : new State<>(
+                    before.revision() + 1,
+                    Math.min(before.revision(), answered.getOrDefault(set, 0)),
+                    "a",
+                    random.nextInt(4) == 0,
+                    "v" + act);
         shown.put(set, now);
         for (int copies = random.nextInt(3); copies > 0; copies--) {
           under.add(Map.entry(set, now));
@@ -105,30 +130,51 @@ class SetRegisterTest {
       }
       under.forEach(m -> deliver(server, answered, m, true));
       shown.forEach((set, s) -> deliver(server, answered, Map.entry(set, s), true));
-      shown.forEach((set, s) -> assertThat(server.get(set).orElseThrow().now()).as("seed %d set %d", seed, set).isEqualTo(s));
+      shown.forEach(
+          (set, s) ->
+              assertThat(server.get(set).orElseThrow().now())
+                  .as("seed %d set %d", seed, set)
+                  .isEqualTo(s));
       assertThat(server).hasSameSizeAs(shown);
     }
   }
 
-
-  private static void deliver(Map<Integer, Optional<Stored<String>>> server, Map<Integer, Integer> answered, Map.Entry<Integer, State<String>> message, boolean answerArrives) {
+  private static void deliver(
+      Map<Integer, Optional<Stored<String>>> server,
+      Map<Integer, Integer> answered,
+      Map.Entry<Integer, State<String>> message,
+      boolean answerArrives) {
     Optional<Stored<String>> before = server.getOrDefault(message.getKey(), Optional.empty());
     Outcome outcome = SetRegister.judge(before, message.getValue());
-    assertThat(outcome).as("one device is never in conflict with itself").isNotEqualTo(Outcome.CONFLICT);
+    assertThat(outcome)
+        .as("one device is never in conflict with itself")
+        .isNotEqualTo(Outcome.CONFLICT);
     server.put(message.getKey(), after(before, message.getValue()));
     if (answerArrives) {
-      answered.merge(message.getKey(), server.get(message.getKey()).orElseThrow().now().revision(), Math::max);
+      answered.merge(
+          message.getKey(), server.get(message.getKey()).orElseThrow().now().revision(), Math::max);
     }
   }
 
-  /** Two devices change one set at the same time: of the two changes one is stored and the other is told to be in conflict, never both and never neither; what the coach then decides is the record on both. */
+  /**
+   * Two devices change one set at the same time: of the two changes one is stored and the other is
+   * told to be in conflict, never both and never neither; what the coach then decides is the record
+   * on both.
+   */
   @ParameterizedTest
   @ValueSource(ints = {11, 12, 13, 14})
   void twoDevicesNeverOverwriteUnseen(int seed) {
     Random random = new Random(seed);
     for (int round = 0; round < 300; round++) {
       Optional<Stored<String>> server = after(Optional.empty(), state(1, 0, "a", "first"));
-      List<State<String>> messages = new ArrayList<>(List.of(state(2, 1, "a", "of a"), state(2, 1, "b", "of b"), state(1, 0, "a", "first"), state(2, 1, "a", "of a"), state(2, 1, "b", "of b")));
+      List<State<String>> messages =
+          new ArrayList<>(
+              List.of(
+                  state(2, 1, "a", "of a"),
+                  state(2, 1, "b", "of b"),
+                  state(1, 0, "a", "first"),
+                  state(2, 1, "a", "of a"),
+                  state(2, 1, "b", "of b")));
       Collections.shuffle(messages, random);
       Map<String, Outcome> newest = new HashMap<>();
       for (State<String> m : messages) {

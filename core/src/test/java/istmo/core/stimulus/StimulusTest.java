@@ -18,8 +18,12 @@ import org.junit.jupiter.api.Test;
 class StimulusTest {
   private static final int MUSCLES = Bodies.MUSCLES;
 
-  /** A set of equal repetitions with every muscle at lengths, a drive and a capacity of our choosing, no passive part. */
-  private static SimulatedSet with(int repetitions, double lastShare, double[] length, double[] drive, double[] capacity) {
+  /**
+   * A set of equal repetitions with every muscle at lengths, a drive and a capacity of our
+   * choosing, no passive part.
+   */
+  private static SimulatedSet with(
+      int repetitions, double lastShare, double[] length, double[] drive, double[] capacity) {
     double[][][] u = new double[repetitions][length.length][MUSCLES];
     double[][] c = new double[repetitions][MUSCLES];
     double[][] l = new double[length.length][MUSCLES];
@@ -32,10 +36,24 @@ class StimulusTest {
         Arrays.fill(c[r], capacity[r]);
       }
     }
-    return new SimulatedSet(1, repetitions - 1 + lastShare, SimulatedSet.End.STRENGTH, List.of(), u, c, lastShare, l, one, new double[length.length][MUSCLES], 0);
+    return new SimulatedSet(
+        1,
+        repetitions - 1 + lastShare,
+        SimulatedSet.End.STRENGTH,
+        List.of(),
+        u,
+        c,
+        lastShare,
+        l,
+        one,
+        new double[length.length][MUSCLES],
+        0);
   }
 
-  /** What one muscle alone does: a constant load at optimal length, the tenth repetition taking all that is left. Worked out here by stepping, as the definition says. */
+  /**
+   * What one muscle alone does: a constant load at optimal length, the tenth repetition taking all
+   * that is left. Worked out here by stepping, as the definition says.
+   */
   @Test
   void tenRepetitionsOfAMuscleAloneCountOneInEverySchool() {
     double load = 0.7;
@@ -54,21 +72,37 @@ class StimulusTest {
     for (School school : School.all()) {
       double sum = 0;
       for (int r = 0; r < 10; r++) {
-        sum += Stimulus.ofMuscle(with(1, 1, new double[] {1, 1, 1}, new double[] {load / left[r], load / left[r], load / left[r]}, new double[] {left[r]}), school, 0);
+        sum +=
+            Stimulus.ofMuscle(
+                with(
+                    1,
+                    1,
+                    new double[] {1, 1, 1},
+                    new double[] {load / left[r], load / left[r], load / left[r]},
+                    new double[] {left[r]}),
+                school,
+                0);
       }
       assertThat(sum).as(school.id()).isCloseTo(1, within(1e-9));
     }
   }
 
-  /** By hand: lengths 0.8 and 1.4, drive a half of a rested muscle. Stretch: half squared x half x (0.8 + 1.4) / 2; squeeze: x (1.2 + 0.6) / 2; a peak school with exponent 3 takes the cube mean. */
+  /**
+   * By hand: lengths 0.8 and 1.4, drive a half of a rested muscle. Stretch: half squared x half x
+   * (0.8 + 1.4) / 2; squeeze: x (1.2 + 0.6) / 2; a peak school with exponent 3 takes the cube mean.
+   */
   @Test
   void lengthCountsAsTheSchoolSays() {
-    SimulatedSet two = with(1, 1, new double[] {0.8, 1.4}, new double[] {0.5, 0.5}, new double[] {1});
+    SimulatedSet two =
+        with(1, 1, new double[] {0.8, 1.4}, new double[] {0.5, 0.5}, new double[] {1});
     double flat = Stimulus.ofMuscle(two, School.WHOLE_RANGE, 0);
-    assertThat(Stimulus.ofMuscle(two, School.STRETCH, 0) / flat).isCloseTo((0.8 + 1.4) / 2, within(1e-12));
-    assertThat(Stimulus.ofMuscle(two, School.SQUEEZE, 0) / flat).isCloseTo((1.2 + 0.6) / 2, within(1e-12));
+    assertThat(Stimulus.ofMuscle(two, School.STRETCH, 0) / flat)
+        .isCloseTo((0.8 + 1.4) / 2, within(1e-12));
+    assertThat(Stimulus.ofMuscle(two, School.SQUEEZE, 0) / flat)
+        .isCloseTo((1.2 + 0.6) / 2, within(1e-12));
     School peak = new School("x", "", "", 2, 1.5, 3, 0.5);
-    assertThat(Stimulus.ofMuscle(two, peak, 0) / flat).isCloseTo(Math.cbrt((Math.pow(0.7, 3) + Math.pow(1.6, 3)) / 2), within(1e-12));
+    assertThat(Stimulus.ofMuscle(two, peak, 0) / flat)
+        .isCloseTo(Math.cbrt((Math.pow(0.7, 3) + Math.pow(1.6, 3)) / 2), within(1e-12));
   }
 
   @Test
@@ -76,8 +110,12 @@ class StimulusTest {
     double[] length = {1, 1};
     double[] drive = {0.6, 0.6};
     double one = Stimulus.ofMuscle(with(1, 1, length, drive, new double[] {1}), School.STRETCH, 0);
-    assertThat(Stimulus.ofMuscle(with(3, 0.25, length, drive, new double[] {1, 1, 1}), School.STRETCH, 0)).isCloseTo(2.25 * one, within(1e-12));
-    assertThat(Stimulus.ofMuscle(with(1, 1, length, drive, new double[] {0.8}), School.STRETCH, 0)).isCloseTo(0.8 * one, within(1e-12));
+    assertThat(
+            Stimulus.ofMuscle(
+                with(3, 0.25, length, drive, new double[] {1, 1, 1}), School.STRETCH, 0))
+        .isCloseTo(2.25 * one, within(1e-12));
+    assertThat(Stimulus.ofMuscle(with(1, 1, length, drive, new double[] {0.8}), School.STRETCH, 0))
+        .isCloseTo(0.8 * one, within(1e-12));
   }
 
   @Test
@@ -86,13 +124,22 @@ class StimulusTest {
     SimulatedSet longest = with(1, 1, new double[] {9}, new double[] {1}, new double[] {1});
     School steep = new School("x", "", "", 2, 3, 1, 0);
     assertThat(Stimulus.ofMuscle(shortest, steep, 0)).isZero();
-    assertThat(Stimulus.ofMuscle(longest, steep, 0) / Stimulus.ofMuscle(longest, School.WHOLE_RANGE, 0)).isCloseTo(3, within(1e-12));
+    assertThat(
+            Stimulus.ofMuscle(longest, steep, 0)
+                / Stimulus.ofMuscle(longest, School.WHOLE_RANGE, 0))
+        .isCloseTo(3, within(1e-12));
   }
 
   @Test
   void theFaceCheckNamesTheGroupsThatGetTooMuch() {
     Map<String, Double> s = new LinkedHashMap<>();
-    Regions.standard().all().forEach(r -> s.put(r.id(), r.group().equals("quads") ? 0.8 : r.group().equals("glutes") ? 0.5 : 0.1));
+    Regions.standard()
+        .all()
+        .forEach(
+            r ->
+                s.put(
+                    r.id(),
+                    r.group().equals("quads") ? 0.8 : r.group().equals("glutes") ? 0.5 : 0.1));
     assertThat(Stimulus.faceCheckMisses(s, "quads")).containsExactly("glutes");
     assertThat(Stimulus.faceCheckMisses(s, "hamstrings")).contains("quads", "glutes");
     s.replaceAll((id, v) -> v == 0.5 ? 0.39 : v);
@@ -101,6 +148,8 @@ class StimulusTest {
 
   @Test
   void anUnknownSchoolSaysWhatThereIs() {
-    assertThatThrownBy(() -> School.get("astrology")).isInstanceOf(InvalidInput.class).hasMessageContaining("whole-range");
+    assertThatThrownBy(() -> School.get("astrology"))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("whole-range");
   }
 }

@@ -34,22 +34,43 @@ class CalibrationTest {
 
   private static Reach reach(String candidate) {
     Candidate c = Catalogue.standard().candidate(candidate);
-    return Reach.of(MAN, Catalogue.standard().exerciseOf(c).family(), c.usual(), c.yields()).orElseThrow();
+    return Reach.of(MAN, Catalogue.standard().exerciseOf(c).family(), c.usual(), c.yields())
+        .orElseThrow();
   }
 
   private static Analysis analysis(Body body, String candidate) {
     Candidate c = Catalogue.standard().candidate(candidate);
-    return (Analysis) new Analyser(body).analyse(Catalogue.standard().exerciseOf(c).family(), reach(candidate).setup(), LoadRule.USUAL);
+    return (Analysis)
+        new Analyser(body)
+            .analyse(
+                Catalogue.standard().exerciseOf(c).family(),
+                reach(candidate).setup(),
+                LoadRule.USUAL);
   }
 
-  private static Optional<LoadEstimate> load(String candidate, Optional<Calibration> c, Place place, double share) {
+  private static Optional<LoadEstimate> load(
+      String candidate, Optional<Calibration> c, Place place, double share) {
     Body body = c.map(k -> k.applied(MAN)).orElse(MAN);
-    return LoadEstimate.of(Catalogue.standard().candidate(candidate), reach(candidate).setup(), analysis(body, candidate), c, place, share);
+    return LoadEstimate.of(
+        Catalogue.standard().candidate(candidate),
+        reach(candidate).setup(),
+        analysis(body, candidate),
+        c,
+        place,
+        share);
   }
 
-  /** Worked by hand from the printed equations (Epley 1985; Brzycki 1993): 100 kg for 5 is 116.7 and 112.5 kg; for 10, 133.3 and 133.3; for 1, 100 and 100. */
+  /**
+   * Worked by hand from the printed equations (Epley 1985; Brzycki 1993): 100 kg for 5 is 116.7 and
+   * 112.5 kg; for 10, 133.3 and 133.3; for 1, 100 and 100.
+   */
   @ParameterizedTest
-  @CsvSource({"100, 1, 100, 100", "100, 5, 116.667, 112.5", "100, 10, 133.333, 133.333", "60, 8, 76, 74.483"})
+  @CsvSource({
+    "100, 1, 100, 100",
+    "100, 5, 116.667, 112.5",
+    "100, 10, 133.333, 133.333",
+    "60, 8, 76, 74.483"
+  })
   void thePublishedEquations(double kg, double repetitions, double epley, double brzycki) {
     assertThat(kg * Equation.EPLEY.factor(repetitions)).isCloseTo(epley, within(0.001));
     assertThat(kg * Equation.BRZYCKI.factor(repetitions)).isCloseTo(brzycki, within(0.001));
@@ -61,18 +82,31 @@ class CalibrationTest {
   @Test
   void repetitionsInReserveCountAndTooManyAreRefused() {
     assertThat(lift("back-squat/high-bar", 100, 6, 2).toFailure()).isEqualTo(8);
-    assertThatThrownBy(() -> lift("back-squat/high-bar", 60, 14, 2)).isInstanceOf(InvalidInput.class).hasMessageContaining("repetitions: 16 is not within 1 to 15");
-    assertThatThrownBy(() -> lift("back-squat/high-bar", 0, 5, 0)).isInstanceOf(InvalidInput.class).hasMessageContaining("loadKg");
+    assertThatThrownBy(() -> lift("back-squat/high-bar", 60, 14, 2))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("repetitions: 16 is not within 1 to 15");
+    assertThatThrownBy(() -> lift("back-squat/high-bar", 0, 5, 0))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("loadKg");
   }
 
-  /** The calibrated body's limit is the lift; and a strength that the model made itself is found again. */
+  /**
+   * The calibrated body's limit is the lift; and a strength that the model made itself is found
+   * again.
+   */
   @ParameterizedTest
-  @CsvSource({"back-squat/high-bar, 0.8", "back-squat/high-bar, 1.3", "hack-squat/usual, 1.1", "leg-press/high, 0.9"})
+  @CsvSource({
+    "back-squat/high-bar, 0.8",
+    "back-squat/high-bar, 1.3",
+    "hack-squat/usual, 1.1",
+    "leg-press/high, 0.9"
+  })
   void theModelsOwnStrengthIsFoundAgain(String candidate, double factor) {
     double limit = analysis(MAN.withStrength(factor, factor * MAN.lumbarNm()), candidate).limitKg();
     Calibration c = Calibration.of(MAN, List.of(lift(candidate, limit, 1, 0))).orElseThrow();
     assertThat(c.legs()).isCloseTo(factor, within(0.01));
-    assertThat(analysis(c.applied(MAN), candidate).limitKg()).isCloseTo(limit, within(0.02 * limit));
+    assertThat(analysis(c.applied(MAN), candidate).limitKg())
+        .isCloseTo(limit, within(0.02 * limit));
   }
 
   @Test
@@ -80,23 +114,35 @@ class CalibrationTest {
     Body strongLegs = MAN.withStrength(1.2, 0.8 * MAN.lumbarNm());
     double press = analysis(strongLegs, "leg-press/high").limitKg();
     double hinge = analysis(strongLegs, "romanian-deadlift/usual").limitKg();
-    Calibration both = Calibration.of(MAN, List.of(lift("leg-press/high", press, 1, 0), lift("romanian-deadlift/usual", hinge, 1, 0))).orElseThrow();
+    Calibration both =
+        Calibration.of(
+                MAN,
+                List.of(
+                    lift("leg-press/high", press, 1, 0),
+                    lift("romanian-deadlift/usual", hinge, 1, 0)))
+            .orElseThrow();
     assertThat(both.legs()).isCloseTo(1.2, within(0.02));
     assertThat(both.back()).isCloseTo(0.8, within(0.02));
-    Calibration one = Calibration.of(MAN, List.of(lift("leg-press/high", press, 1, 0))).orElseThrow();
+    Calibration one =
+        Calibration.of(MAN, List.of(lift("leg-press/high", press, 1, 0))).orElseThrow();
     assertThat(one.back()).as("no lift of the back: as strong as the legs").isEqualTo(one.legs());
   }
 
   @Test
   void theNewestLiftOfAnExerciseCounts() {
-    KnownLift old = new KnownLift("hack-squat/usual", new PerformedSet(60, 5, 0), DAY.minusMonths(6));
+    KnownLift old =
+        new KnownLift("hack-squat/usual", new PerformedSet(60, 5, 0), DAY.minusMonths(6));
     KnownLift now = lift("hack-squat/usual", 90, 5, 0);
-    assertThat(Calibration.of(MAN, List.of(now, old)).orElseThrow()).isEqualTo(Calibration.of(MAN, List.of(now)).orElseThrow());
+    assertThat(Calibration.of(MAN, List.of(now, old)).orElseThrow())
+        .isEqualTo(Calibration.of(MAN, List.of(now)).orElseThrow());
   }
 
   @Test
   void aMistypedLiftIsCaught() {
-    assertThatThrownBy(() -> Calibration.check(MAN, lift("back-squat/high-bar", 950, 3, 0))).isInstanceOf(InvalidInput.class).hasMessageContaining("is it mistyped?").hasMessageContaining("more than 350 %");
+    assertThatThrownBy(() -> Calibration.check(MAN, lift("back-squat/high-bar", 950, 3, 0)))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("is it mistyped?")
+        .hasMessageContaining("more than 350 %");
     Calibration.check(MAN, lift("back-squat/high-bar", 95, 5, 0));
   }
 
@@ -106,22 +152,44 @@ class CalibrationTest {
     assertThat(Calibration.of(MAN, List.of(lift("leg-extension/upright", 50, 10, 1)))).isEmpty();
     Optional<Calibration> c = Calibration.of(MAN, List.of(lift("back-squat/high-bar", 95, 5, 1)));
     assertThat(load("seated-leg-curl/usual", c, PLACE, 1)).isEmpty();
-    assertThat(load("seated-leg-curl/usual", c, PLACE.with("seated-curl", "pulley", 0.2), 1)).isPresent();
-    assertThat(load("leg-extension/upright", Calibration.of(MAN, List.of(lift("back-squat/high-bar", 95, 5, 1), lift("leg-extension/upright", 50, 10, 1))), PLACE, 1).orElseThrow().basis()).contains("own lift");
+    assertThat(load("seated-leg-curl/usual", c, PLACE.with("seated-curl", "pulley", 0.2), 1))
+        .isPresent();
+    assertThat(
+            load(
+                    "leg-extension/upright",
+                    Calibration.of(
+                        MAN,
+                        List.of(
+                            lift("back-squat/high-bar", 95, 5, 1),
+                            lift("leg-extension/upright", 50, 10, 1))),
+                    PLACE,
+                    1)
+                .orElseThrow()
+                .basis())
+        .contains("own lift");
   }
 
-  /** By hand: 100 kg x 5 in reserve 0 is 114.6 kg; 7.5 repetitions (5-10) and two in reserve: (1 + 9.5/30 + 36/27.5) / 2 = 1.3129; 87.3 kg; ten per cent either way and steps of 2.5 kg: 77.5 to 95. */
+  /**
+   * By hand: 100 kg x 5 in reserve 0 is 114.6 kg; 7.5 repetitions (5-10) and two in reserve: (1 +
+   * 9.5/30 + 36/27.5) / 2 = 1.3129; 87.3 kg; ten per cent either way and steps of 2.5 kg: 77.5 to
+   * 95.
+   */
   @Test
   void aFirstLoadByHand() {
     Optional<Calibration> c = Calibration.of(MAN, List.of(lift("back-squat/high-bar", 100, 5, 0)));
     LoadEstimate e = load("back-squat/high-bar", c, PLACE, 1).orElseThrow();
     assertThat(e.lowKg()).isEqualTo(77.5);
     assertThat(e.highKg()).isEqualTo(95);
-    assertThat(load("back-squat/high-bar", c, PLACE.with("barbell", "step", 10), 1).orElseThrow().lowKg()).isEqualTo(70);
+    assertThat(
+            load("back-squat/high-bar", c, PLACE.with("barbell", "step", 10), 1)
+                .orElseThrow()
+                .lowKg())
+        .isEqualTo(70);
     LoadEstimate half = load("back-squat/high-bar", c, PLACE, 0.5).orElseThrow();
     assertThat(half.highKg()).isEqualTo(47.5);
     assertThat(half.basis()).contains("50 % of it to begin with");
-    assertThat(load("romanian-deadlift/usual", c, PLACE, 1).orElseThrow().basis()).contains("60 to 100 %");
+    assertThat(load("romanian-deadlift/usual", c, PLACE, 1).orElseThrow().basis())
+        .contains("60 to 100 %");
   }
 
   /** What comes through the model is never told above the model's figure. */

@@ -11,14 +11,35 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 
 class EquationTest {
-  /** The share of one repetition's load that each paper prints for ten and for five repetitions, per cent, worked from the printed formulas (LeSuer et al. 1997, table of equations; from memory): 102.78 - 2.78 r (Brzycki), 101.3 - 2.67123 r (Lander), 52.2 + 41.9 e^(-0.055 r) (Mayhew), 48.8 + 53.8 e^(-0.075 r) (Wathan). */
+  /**
+   * The share of one repetition's load that each paper prints for ten and for five repetitions, per
+   * cent, worked from the printed formulas (LeSuer et al. 1997, table of equations; from memory):
+   * 102.78 - 2.78 r (Brzycki), 101.3 - 2.67123 r (Lander), 52.2 + 41.9 e^(-0.055 r) (Mayhew), 48.8
+   * + 53.8 e^(-0.075 r) (Wathan).
+   */
   @ParameterizedTest
-  @CsvSource({"BRZYCKI, 10, 75.0", "BRZYCKI, 5, 88.9", "LANDER, 10, 74.6", "LANDER, 5, 87.9", "MAYHEW, 10, 76.4", "MAYHEW, 5, 84.0", "WATHAN, 10, 74.2", "WATHAN, 5, 85.8", "EPLEY, 10, 75.0", "OCONNER, 10, 80.0", "LOMBARDI, 10, 79.4"})
+  @CsvSource({
+    "BRZYCKI, 10, 75.0",
+    "BRZYCKI, 5, 88.9",
+    "LANDER, 10, 74.6",
+    "LANDER, 5, 87.9",
+    "MAYHEW, 10, 76.4",
+    "MAYHEW, 5, 84.0",
+    "WATHAN, 10, 74.2",
+    "WATHAN, 5, 85.8",
+    "EPLEY, 10, 75.0",
+    "OCONNER, 10, 80.0",
+    "LOMBARDI, 10, 79.4"
+  })
   void shareOfOneRepetition(Equation e, double repetitions, double percent) {
     assertThat(100 / e.factor(repetitions)).isCloseTo(percent, within(0.06));
   }
 
-  /** The table that coaches carry (Baechle and Earle 2008, Essentials of Strength Training, load by repetitions; from memory) against what Istmo uses. Beyond ten they part, and the model's docs say so. */
+  /**
+   * The table that coaches carry (Baechle and Earle 2008, Essentials of Strength Training, load by
+   * repetitions; from memory) against what Istmo uses. Beyond ten they part, and the model's docs
+   * say so.
+   */
   @ParameterizedTest
   @CsvSource({"2, 95", "3, 93", "4, 90", "5, 87", "6, 85", "7, 83", "8, 80", "9, 77", "10, 75"})
   void whatIsUsedKeepsToTheCoachesTable(double repetitions, double percent) {
@@ -28,13 +49,18 @@ class EquationTest {
   @ParameterizedTest
   @EnumSource(Equation.class)
   void moreRepetitionsAreMoreStrengthAndOneIsAboutItself(Equation e) {
-    assertThat(e.factor(1)).as("%s: curves fitted to many repetitions miss one itself, Mayhew's by 9 %%", e.source()).isBetween(0.97, 1.09);
+    assertThat(e.factor(1))
+        .as("%s: curves fitted to many repetitions miss one itself, Mayhew's by 9 %%", e.source())
+        .isBetween(0.97, 1.09);
     for (int r = 1; r < 15; r++) {
       assertThat(e.factor(r + 1)).isGreaterThan(e.factor(r));
     }
   }
 
-  /** 100 kg for 8 with 2 in reserve is taken as 10 to failure: 133.3 kg by both equations that are used. */
+  /**
+   * 100 kg for 8 with 2 in reserve is taken as 10 to failure: 133.3 kg by both equations that are
+   * used.
+   */
   @Test
   void reserveCountsAsRepetitionsAndWidensTheError() {
     OneRepetition.Estimate two = OneRepetition.of(new PerformedSet(100, 8, 2), 0);
@@ -56,10 +82,13 @@ class EquationTest {
   @Test
   void repetitionsWithAnotherLoadAreTheWayBack() {
     double maximum = OneRepetition.maximum(80, 10);
-    assertThat(OneRepetition.repetitions(80, 10, OneRepetition.load(maximum, 6))).isCloseTo(6, within(1e-6));
+    assertThat(OneRepetition.repetitions(80, 10, OneRepetition.load(maximum, 6)))
+        .isCloseTo(6, within(1e-6));
     assertThat(OneRepetition.repetitions(80, 10, 200)).isZero();
     assertThat(OneRepetition.tells(new PerformedSet(60, 14, 2))).isFalse();
-    assertThatThrownBy(() -> OneRepetition.of(new PerformedSet(60, 14, 2), 0)).isInstanceOf(InvalidInput.class).hasMessageContaining("repetitions");
+    assertThatThrownBy(() -> OneRepetition.of(new PerformedSet(60, 14, 2), 0))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("repetitions");
   }
 
   @ParameterizedTest

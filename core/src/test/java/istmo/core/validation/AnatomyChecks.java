@@ -12,7 +12,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.ToDoubleFunction;
 
-/** Segment tables, muscle table, moment arms and maximal joint moments against published numbers, all remembered, not looked up. */
+/**
+ * Segment tables, muscle table, moment arms and maximal joint moments against published numbers,
+ * all remembered, not looked up.
+ */
 final class AnatomyChecks {
   private static final Muscles TABLE = Muscles.standard();
   private static final String[] GMAX = {"GMAXU", "GMAXM", "GMAXL"};
@@ -30,76 +33,390 @@ final class AnatomyChecks {
   }
 
   private static void segments(List<Row> rows) {
-    rows.add(Row.within("C009", "thigh length over stature", "Drillis and Contini 1966", 0.2449, 0.2451, Segments.THIGH_LENGTH, ""));
-    rows.add(Row.within("C010", "shank length over stature", "Drillis and Contini 1966", 0.2459, 0.2461, Segments.SHANK_LENGTH, ""));
-    rows.add(Row.within("C012", "hip to shoulder over stature", "Drillis and Contini 1966", 0.2879, 0.2881, Segments.HIP_TO_SHOULDER, ""));
+    rows.add(
+        Row.within(
+            "C009",
+            "thigh length over stature",
+            "Drillis and Contini 1966",
+            0.2449,
+            0.2451,
+            Segments.THIGH_LENGTH,
+            ""));
+    rows.add(
+        Row.within(
+            "C010",
+            "shank length over stature",
+            "Drillis and Contini 1966",
+            0.2459,
+            0.2461,
+            Segments.SHANK_LENGTH,
+            ""));
+    rows.add(
+        Row.within(
+            "C012",
+            "hip to shoulder over stature",
+            "Drillis and Contini 1966",
+            0.2879,
+            0.2881,
+            Segments.HIP_TO_SHOULDER,
+            ""));
     Body man = Body.estimated(1.75, 75, Sex.MALE);
     Body woman = Body.estimated(1.75, 75, Sex.FEMALE);
-    rows.add(Row.within("C015", "thigh mass, man and woman added, % of body", "de Leva 1996", 28.93, 28.95, 100 * (man.thighMassKg() + woman.thighMassKg()) / 75, "%"));
+    rows.add(
+        Row.within(
+            "C015",
+            "thigh mass, man and woman added, % of body",
+            "de Leva 1996",
+            28.93,
+            28.95,
+            100 * (man.thighMassKg() + woman.thighMassKg()) / 75,
+            "%"));
     double leg = (man.thighMassKg() + man.shankMassKg() + man.footMassKg()) / 75;
-    rows.add(Row.within("C004", "one leg over body mass (Winter's 0.161 cuts the thigh lower than de Leva does)", "Winter 2009", 0.155, 0.167, leg, ""));
-    rows.add(Row.within("", "everything adds up to the body", "definition", 1, 1, (man.upperMassKg() + 2 * leg * 75) / 75, ""));
+    rows.add(
+        Row.within(
+            "C004",
+            "one leg over body mass (Winter's 0.161 cuts the thigh lower than de Leva does)",
+            "Winter 2009",
+            0.155,
+            0.167,
+            leg,
+            ""));
+    rows.add(
+        Row.within(
+            "",
+            "everything adds up to the body",
+            "definition",
+            1,
+            1,
+            (man.upperMassKg() + 2 * leg * 75) / 75,
+            ""));
   }
 
   private static void volumes(List<Row> rows) {
-    rows.add(Row.within("C033", "gluteus maximus volume", "Handsfield et al. 2014", 800, 900, sum(Muscle::volumeM3, GMAX) * 1e6, "cm³"));
-    rows.add(Row.within("C033", "vastus lateralis volume", "Handsfield et al. 2014", 780, 880, volume("VL"), "cm³"));
-    rows.add(Row.holds("C035", "hamstring volumes in order", "Handsfield et al. 2014", "SM > BFl > ST > BFs", order("SM", "BFL", "ST", "BFS"), volume("SM") > volume("BFL") && volume("BFL") > volume("ST") && volume("ST") > volume("BFS")));
-    rows.add(Row.more("C036", "gastrocnemius: inner head against outer, volume", "Handsfield et al. 2014", volume("GASM"), volume("GASL")));
+    rows.add(
+        Row.within(
+            "C033",
+            "gluteus maximus volume",
+            "Handsfield et al. 2014",
+            800,
+            900,
+            sum(Muscle::volumeM3, GMAX) * 1e6,
+            "cm³"));
+    rows.add(
+        Row.within(
+            "C033",
+            "vastus lateralis volume",
+            "Handsfield et al. 2014",
+            780,
+            880,
+            volume("VL"),
+            "cm³"));
+    rows.add(
+        Row.holds(
+            "C035",
+            "hamstring volumes in order",
+            "Handsfield et al. 2014",
+            "SM > BFl > ST > BFs",
+            order("SM", "BFL", "ST", "BFS"),
+            volume("SM") > volume("BFL")
+                && volume("BFL") > volume("ST")
+                && volume("ST") > volume("BFS")));
+    rows.add(
+        Row.more(
+            "C036",
+            "gastrocnemius: inner head against outer, volume",
+            "Handsfield et al. 2014",
+            volume("GASM"),
+            volume("GASL")));
     double quads = sum(Muscle::pcsaM2, "RF", "VL", "VM", "VI");
-    rows.add(Row.within("C024", "rectus femoris share of quadriceps cross-section", "Ward et al. 2009", 0.12, 0.20, sum(Muscle::pcsaM2, "RF") / quads, ""));
-    rows.add(Row.within("C030", "soleus share of triceps surae cross-section", "Ward et al. 2009", 0.55, 0.70, sum(Muscle::pcsaM2, "SOL") / sum(Muscle::pcsaM2, "SOL", "GASM", "GASL"), ""));
-    rows.add(Row.within("C020", "gluteus medius over maximus by cross-section", "Ward et al. 2009", 0.8, 1.2, sum(Muscle::pcsaM2, "GMEDA", "GMEDP") / sum(Muscle::pcsaM2, GMAX), ""));
-    rows.add(Row.within("C027", "semimembranosus over biceps long head by cross-section", "Ward et al. 2009", 1.3, 2.0, sum(Muscle::pcsaM2, "SM") / sum(Muscle::pcsaM2, "BFL"), ""));
-    rows.add(Row.within("T21", "gluteus medius over maximus by volume", "common practice", 0.27, 0.40, sum(Muscle::volumeM3, "GMEDA", "GMEDP") / sum(Muscle::volumeM3, GMAX), ""));
-    rows.add(Row.within("T22", "gluteus minimus over medius by volume", "common practice", 0.4, 0.6, sum(Muscle::volumeM3, "GMIN") / sum(Muscle::volumeM3, "GMEDA", "GMEDP"), ""));
+    rows.add(
+        Row.within(
+            "C024",
+            "rectus femoris share of quadriceps cross-section",
+            "Ward et al. 2009",
+            0.12,
+            0.20,
+            sum(Muscle::pcsaM2, "RF") / quads,
+            ""));
+    rows.add(
+        Row.within(
+            "C030",
+            "soleus share of triceps surae cross-section",
+            "Ward et al. 2009",
+            0.55,
+            0.70,
+            sum(Muscle::pcsaM2, "SOL") / sum(Muscle::pcsaM2, "SOL", "GASM", "GASL"),
+            ""));
+    rows.add(
+        Row.within(
+            "C020",
+            "gluteus medius over maximus by cross-section",
+            "Ward et al. 2009",
+            0.8,
+            1.2,
+            sum(Muscle::pcsaM2, "GMEDA", "GMEDP") / sum(Muscle::pcsaM2, GMAX),
+            ""));
+    rows.add(
+        Row.within(
+            "C027",
+            "semimembranosus over biceps long head by cross-section",
+            "Ward et al. 2009",
+            1.3,
+            2.0,
+            sum(Muscle::pcsaM2, "SM") / sum(Muscle::pcsaM2, "BFL"),
+            ""));
+    rows.add(
+        Row.within(
+            "T21",
+            "gluteus medius over maximus by volume",
+            "common practice",
+            0.27,
+            0.40,
+            sum(Muscle::volumeM3, "GMEDA", "GMEDP") / sum(Muscle::volumeM3, GMAX),
+            ""));
+    rows.add(
+        Row.within(
+            "T22",
+            "gluteus minimus over medius by volume",
+            "common practice",
+            0.4,
+            0.6,
+            sum(Muscle::volumeM3, "GMIN") / sum(Muscle::volumeM3, "GMEDA", "GMEDP"),
+            ""));
   }
 
   private static void arms(List<Row> rows) {
-    rows.add(Row.within("C038", "gluteus maximus extension arm, standing", "Németh and Ohlsén 1985", 69, 89, -10 * meanArm(0, Coordinate.HIP_FLEXION, GMAX), "mm"));
-    rows.add(Row.more("C038", "the same against 90° of flexion", "Németh and Ohlsén 1985", -meanArm(0, Coordinate.HIP_FLEXION, GMAX), -meanArm(90, Coordinate.HIP_FLEXION, GMAX)));
-    rows.add(Row.within("C039", "hamstring extension arm, standing", "Németh and Ohlsén 1985", 54, 68, -10 * meanArm(0, Coordinate.HIP_FLEXION, HAMS), "mm"));
+    rows.add(
+        Row.within(
+            "C038",
+            "gluteus maximus extension arm, standing",
+            "Németh and Ohlsén 1985",
+            69,
+            89,
+            -10 * meanArm(0, Coordinate.HIP_FLEXION, GMAX),
+            "mm"));
+    rows.add(
+        Row.more(
+            "C038",
+            "the same against 90° of flexion",
+            "Németh and Ohlsén 1985",
+            -meanArm(0, Coordinate.HIP_FLEXION, GMAX),
+            -meanArm(90, Coordinate.HIP_FLEXION, GMAX)));
+    rows.add(
+        Row.within(
+            "C039",
+            "hamstring extension arm, standing",
+            "Németh and Ohlsén 1985",
+            54,
+            68,
+            -10 * meanArm(0, Coordinate.HIP_FLEXION, HAMS),
+            "mm"));
     double bestHam = argMax(0, 100, f -> -meanArm(f, Coordinate.HIP_FLEXION, HAMS));
-    rows.add(Row.within("C039", "flexion at which that arm peaks", "Németh and Ohlsén 1985", 20, 50, bestHam, "°"));
-    rows.add(Row.more("C040", "adductor magnus extension arm: 90° against standing", "Németh and Ohlsén 1985", -meanArm(90, Coordinate.HIP_FLEXION, "AMA", "AMI"), -meanArm(0, Coordinate.HIP_FLEXION, "AMA", "AMI")));
-    rows.add(Row.more("C041", "gluteus maximus external-rotation arm: standing against 90°", "Delp et al. 1999", -meanArm(0, Coordinate.HIP_INTERNAL_ROTATION, GMAX), -meanArm(90, Coordinate.HIP_INTERNAL_ROTATION, GMAX)));
-    rows.add(Row.more("C042", "front of gluteus medius, internal-rotation arm: 90° against standing", "Delp et al. 1999", meanArm(90, Coordinate.HIP_INTERNAL_ROTATION, "GMEDA"), meanArm(0, Coordinate.HIP_INTERNAL_ROTATION, "GMEDA")));
-    rows.add(Row.within("C044", "gluteus medius abduction arm, standing", "Dostal et al. 1986 (straight lines)", 5.0, 6.7, meanArm(0, Coordinate.HIP_ABDUCTION, "GMEDA", "GMEDP"), "cm"));
-    rows.add(Row.holds("C046", "adductor longus: flexor when extended, extensor in deep flexion", "Dostal et al. 1986", "+ then −", String.format(Locale.ROOT, "%.1f then %.1f cm", meanArm(0, Coordinate.HIP_FLEXION, "AL"), meanArm(100, Coordinate.HIP_FLEXION, "AL")), meanArm(0, Coordinate.HIP_FLEXION, "AL") > 0 && meanArm(100, Coordinate.HIP_FLEXION, "AL") < 0));
-    rows.add(Row.within("C050", "quadriceps extension arm, greatest", "Tsaopoulos et al. 2006 (review)", 3, 5, peak(0, 120, k -> -kneeArm(k, "VL")), "cm"));
-    rows.add(Row.within("C050", "knee flexion at which it peaks", "Tsaopoulos et al. 2006 (review)", 20, 45, argMax(0, 120, k -> -kneeArm(k, "VL")), "°"));
-    rows.add(Row.more("C047", "gastrocnemius knee arm: 60° against straight", "Spoor and van Leeuwen 1992", kneeArm(60, "GASM"), kneeArm(0, "GASM")));
-    rows.add(Row.more("C052", "Achilles arm: 30° plantarflexed against 15° dorsiflexed", "Rugg et al. 1990", -ankleArm(-30, "SOL"), -ankleArm(15, "SOL")));
+    rows.add(
+        Row.within(
+            "C039",
+            "flexion at which that arm peaks",
+            "Németh and Ohlsén 1985",
+            20,
+            50,
+            bestHam,
+            "°"));
+    rows.add(
+        Row.more(
+            "C040",
+            "adductor magnus extension arm: 90° against standing",
+            "Németh and Ohlsén 1985",
+            -meanArm(90, Coordinate.HIP_FLEXION, "AMA", "AMI"),
+            -meanArm(0, Coordinate.HIP_FLEXION, "AMA", "AMI")));
+    rows.add(
+        Row.more(
+            "C041",
+            "gluteus maximus external-rotation arm: standing against 90°",
+            "Delp et al. 1999",
+            -meanArm(0, Coordinate.HIP_INTERNAL_ROTATION, GMAX),
+            -meanArm(90, Coordinate.HIP_INTERNAL_ROTATION, GMAX)));
+    rows.add(
+        Row.more(
+            "C042",
+            "front of gluteus medius, internal-rotation arm: 90° against standing",
+            "Delp et al. 1999",
+            meanArm(90, Coordinate.HIP_INTERNAL_ROTATION, "GMEDA"),
+            meanArm(0, Coordinate.HIP_INTERNAL_ROTATION, "GMEDA")));
+    rows.add(
+        Row.within(
+            "C044",
+            "gluteus medius abduction arm, standing",
+            "Dostal et al. 1986 (straight lines)",
+            5.0,
+            6.7,
+            meanArm(0, Coordinate.HIP_ABDUCTION, "GMEDA", "GMEDP"),
+            "cm"));
+    rows.add(
+        Row.holds(
+            "C046",
+            "adductor longus: flexor when extended, extensor in deep flexion",
+            "Dostal et al. 1986",
+            "+ then −",
+            String.format(
+                Locale.ROOT,
+                "%.1f then %.1f cm",
+                meanArm(0, Coordinate.HIP_FLEXION, "AL"),
+                meanArm(100, Coordinate.HIP_FLEXION, "AL")),
+            meanArm(0, Coordinate.HIP_FLEXION, "AL") > 0
+                && meanArm(100, Coordinate.HIP_FLEXION, "AL") < 0));
+    rows.add(
+        Row.within(
+            "C050",
+            "quadriceps extension arm, greatest",
+            "Tsaopoulos et al. 2006 (review)",
+            3,
+            5,
+            peak(0, 120, k -> -kneeArm(k, "VL")),
+            "cm"));
+    rows.add(
+        Row.within(
+            "C050",
+            "knee flexion at which it peaks",
+            "Tsaopoulos et al. 2006 (review)",
+            20,
+            45,
+            argMax(0, 120, k -> -kneeArm(k, "VL")),
+            "°"));
+    rows.add(
+        Row.more(
+            "C047",
+            "gastrocnemius knee arm: 60° against straight",
+            "Spoor and van Leeuwen 1992",
+            kneeArm(60, "GASM"),
+            kneeArm(0, "GASM")));
+    rows.add(
+        Row.more(
+            "C052",
+            "Achilles arm: 30° plantarflexed against 15° dorsiflexed",
+            "Rugg et al. 1990",
+            -ankleArm(-30, "SOL"),
+            -ankleArm(15, "SOL")));
   }
 
   private static void isometric(List<Row> rows) {
     Body b = Body.estimated(1.78, 75, Sex.MALE);
     double unit = 75 * 9.80665 * 1.78;
     Musculature m = new Musculature(b);
-    ToDoubleFunction<Double> kneeExtension = k -> moment(m, Coordinate.KNEE_FLEXION, -1, 85, k, 0, 0);
+    ToDoubleFunction<Double> kneeExtension =
+        k -> moment(m, Coordinate.KNEE_FLEXION, -1, 85, k, 0, 0);
     ToDoubleFunction<Double> hipExtension = h -> moment(m, Coordinate.HIP_FLEXION, -1, h, 60, 0, 0);
     ToDoubleFunction<Double> kneeFlexion = k -> moment(m, Coordinate.KNEE_FLEXION, 1, 85, k, 0, 0);
-    ToDoubleFunction<Double> plantarflexion = a -> moment(m, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 10, a, 0);
+    ToDoubleFunction<Double> plantarflexion =
+        a -> moment(m, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 10, a, 0);
     ToDoubleFunction<Double> abduction = a -> moment(m, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, a);
     String source = "Anderson et al. 2007, men 18 to 25";
-    rows.add(Row.within("C056", "greatest knee extension moment, ±25 %", source, 0.75 * 0.163 * unit, 1.25 * 0.163 * unit, peak(20, 110, kneeExtension), "N m"));
-    rows.add(Row.within("C056", "knee flexion at that peak", source + "; Kulig et al. 1984", 50, 75, argMax(20, 110, kneeExtension), "°"));
-    rows.add(Row.within("C057", "greatest hip extension moment, ±25 %", source, 0.75 * 0.161 * unit, 1.25 * 0.161 * unit, peak(0, 110, hipExtension), "N m"));
-    rows.add(Row.more("C062", "hip extension moment: 90° against nearly straight", "Kulig et al. 1984", hipExtension.applyAsDouble(90.0), hipExtension.applyAsDouble(5.0)));
-    rows.add(Row.within("C059", "greatest knee flexion moment, ±25 %", source, 0.75 * 0.087 * unit, 1.25 * 0.087 * unit, peak(10, 100, kneeFlexion), "N m"));
-    rows.add(Row.more("C061", "knee flexion moment: 30° against 100°", "Kulig et al. 1984", kneeFlexion.applyAsDouble(30.0), kneeFlexion.applyAsDouble(100.0)));
-    rows.add(Row.within("C058", "greatest plantarflexion moment, ±25 %", source, 0.75 * 0.095 * unit, 1.25 * 0.095 * unit, peak(-40, 25, plantarflexion), "N m"));
-    rows.add(Row.within("", "the same", "several since the 1980s, from memory: 130 to 200 N m", 130, 200, peak(-40, 25, plantarflexion), "N m"));
-    rows.add(Row.more("C064", "plantarflexion moment: 15° dorsiflexed against 30° plantarflexed", "Sale et al. 1982; Kulig et al. 1984", plantarflexion.applyAsDouble(15.0), plantarflexion.applyAsDouble(-30.0)));
-    rows.add(Row.more("C063", "abduction moment: 10° adducted against 30° abducted", "Neumann et al. 1988", abduction.applyAsDouble(-10.0), abduction.applyAsDouble(30.0)));
+    rows.add(
+        Row.within(
+            "C056",
+            "greatest knee extension moment, ±25 %",
+            source,
+            0.75 * 0.163 * unit,
+            1.25 * 0.163 * unit,
+            peak(20, 110, kneeExtension),
+            "N m"));
+    rows.add(
+        Row.within(
+            "C056",
+            "knee flexion at that peak",
+            source + "; Kulig et al. 1984",
+            50,
+            75,
+            argMax(20, 110, kneeExtension),
+            "°"));
+    rows.add(
+        Row.within(
+            "C057",
+            "greatest hip extension moment, ±25 %",
+            source,
+            0.75 * 0.161 * unit,
+            1.25 * 0.161 * unit,
+            peak(0, 110, hipExtension),
+            "N m"));
+    rows.add(
+        Row.more(
+            "C062",
+            "hip extension moment: 90° against nearly straight",
+            "Kulig et al. 1984",
+            hipExtension.applyAsDouble(90.0),
+            hipExtension.applyAsDouble(5.0)));
+    rows.add(
+        Row.within(
+            "C059",
+            "greatest knee flexion moment, ±25 %",
+            source,
+            0.75 * 0.087 * unit,
+            1.25 * 0.087 * unit,
+            peak(10, 100, kneeFlexion),
+            "N m"));
+    rows.add(
+        Row.more(
+            "C061",
+            "knee flexion moment: 30° against 100°",
+            "Kulig et al. 1984",
+            kneeFlexion.applyAsDouble(30.0),
+            kneeFlexion.applyAsDouble(100.0)));
+    rows.add(
+        Row.within(
+            "C058",
+            "greatest plantarflexion moment, ±25 %",
+            source,
+            0.75 * 0.095 * unit,
+            1.25 * 0.095 * unit,
+            peak(-40, 25, plantarflexion),
+            "N m"));
+    rows.add(
+        Row.within(
+            "",
+            "the same",
+            "several since the 1980s, from memory: 130 to 200 N m",
+            130,
+            200,
+            peak(-40, 25, plantarflexion),
+            "N m"));
+    rows.add(
+        Row.more(
+            "C064",
+            "plantarflexion moment: 15° dorsiflexed against 30° plantarflexed",
+            "Sale et al. 1982; Kulig et al. 1984",
+            plantarflexion.applyAsDouble(15.0),
+            plantarflexion.applyAsDouble(-30.0)));
+    rows.add(
+        Row.more(
+            "C063",
+            "abduction moment: 10° adducted against 30° abducted",
+            "Neumann et al. 1988",
+            abduction.applyAsDouble(-10.0),
+            abduction.applyAsDouble(30.0)));
   }
 
   /** Moment of every muscle that helps, fully active, with its passive part. */
-  private static double moment(Musculature m, Coordinate c, int sign, double hip, double knee, double ankle, double abduction) {
-    m.at(new double[] {Math.toRadians(hip), Math.toRadians(abduction), 0, Math.toRadians(knee), Math.toRadians(ankle), 0});
+  private static double moment(
+      Musculature m,
+      Coordinate c,
+      int sign,
+      double hip,
+      double knee,
+      double ankle,
+      double abduction) {
+    m.at(
+        new double[] {
+          Math.toRadians(hip),
+          Math.toRadians(abduction),
+          0,
+          Math.toRadians(knee),
+          Math.toRadians(ankle),
+          0
+        });
     double sum = 0;
     for (int i = 0; i < m.size(); i++) {
-      sum += Math.max(0, sign * m.arm(i, c) * m.activeForceN(i)) + sign * m.arm(i, c) * m.passiveForceN(i);
+      sum +=
+          Math.max(0, sign * m.arm(i, c) * m.activeForceN(i))
+              + sign * m.arm(i, c) * m.passiveForceN(i);
     }
     return sum;
   }
@@ -130,7 +447,10 @@ final class AnatomyChecks {
     double sum = 0;
     for (String id : ids) {
       Muscle m = TABLE.get(id);
-      var curve = c == Coordinate.HIP_FLEXION ? m.hipFlexion() : c == Coordinate.HIP_ABDUCTION ? m.hipAbduction() : m.hipRotation();
+      var curve =
+          c == Coordinate.HIP_FLEXION
+              ? m.hipFlexion()
+              : c == Coordinate.HIP_ABDUCTION ? m.hipAbduction() : m.hipRotation();
       sum += m.volumeM3() * curve.orElseThrow().value(Math.toRadians(hipDeg));
       volume += m.volumeM3();
     }

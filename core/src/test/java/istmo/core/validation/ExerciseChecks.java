@@ -10,6 +10,9 @@ import istmo.core.body.Profile;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
+import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Place;
+import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.mechanics.Bodies;
@@ -22,9 +25,6 @@ import istmo.core.ranking.criterion.Aim;
 import istmo.core.ranking.criterion.Brief;
 import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.ranking.criterion.Orders;
-import istmo.core.equipment.Equipment;
-import istmo.core.equipment.Place;
-import istmo.core.mechanics.Analyser;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
@@ -36,7 +36,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** What exercises and set-ups do, against published findings and facts of the trade. Directions, not sizes, unless a number is published. */
+/**
+ * What exercises and set-ups do, against published findings and facts of the trade. Directions, not
+ * sizes, unless a number is published.
+ */
 final class ExerciseChecks {
   private static final Body MAN = Bodies.MAN;
   private static final String PRACTICE = "common practice";
@@ -59,103 +62,377 @@ final class ExerciseChecks {
 
   private static void squats(List<Row> rows) {
     // load = body mass, as in the study
-    Posture free = Bodies.posture(MAN, "squat", Map.of("kneeTravel", 0.95, "depth", 90.0), 1, MAN.massKg());
-    Posture held = Bodies.posture(MAN, "squat", Map.of("kneeTravel", 0.35, "depth", 90.0), 1, MAN.massKg());
+    Posture free =
+        Bodies.posture(MAN, "squat", Map.of("kneeTravel", 0.95, "depth", 90.0), 1, MAN.massKg());
+    Posture held =
+        Bodies.posture(MAN, "squat", Map.of("kneeTravel", 0.35, "depth", 90.0), 1, MAN.massKg());
     String fry = "Fry et al. 2003, load = body mass";
-    rows.add(Row.more("C066", "knee moment, knees free against held back (N m, both legs)", fry, 2 * knee(free, 80), 2 * knee(held, 80)));
-    rows.add(Row.more("C067", "hip moment, knees held back against free", fry, 2 * hip(held, 80), 2 * hip(free, 80)));
-    rows.add(Row.within("C066", "knee moment, knees free (both legs; the study's pair does not add up to a balanced posture with its hip moment)", fry, 100, 200, 2 * knee(free, 80), "N m"));
+    rows.add(
+        Row.more(
+            "C066",
+            "knee moment, knees free against held back (N m, both legs)",
+            fry,
+            2 * knee(free, 80),
+            2 * knee(held, 80)));
+    rows.add(
+        Row.more(
+            "C067",
+            "hip moment, knees held back against free",
+            fry,
+            2 * hip(held, 80),
+            2 * hip(free, 80)));
+    rows.add(
+        Row.within(
+            "C066",
+            "knee moment, knees free (both legs; the study's pair does not add up to a balanced"
+                + " posture with its hip moment)",
+            fry,
+            100,
+            200,
+            2 * knee(free, 80),
+            "N m"));
     String statics = "Fuglsang et al. 2017; Sato et al. 2012; statics";
     Posture flat = Bodies.posture(MAN, "squat", Map.of("depth", 90.0), 1, 70);
     Posture wedge = Bodies.posture(MAN, "squat", Map.of("depth", 90.0, "wedge", 10.0), 1, 70);
-    rows.add(Row.more("C102", "trunk lean, flat against heel wedge (°)", statics, lean(flat), lean(wedge)));
-    rows.add(Row.more("C102", "knee moment over hip moment, heel wedge against flat", statics, knee(wedge, 70) / hip(wedge, 70), knee(flat, 70) / hip(flat, 70)));
+    rows.add(
+        Row.more(
+            "C102", "trunk lean, flat against heel wedge (°)", statics, lean(flat), lean(wedge)));
+    rows.add(
+        Row.more(
+            "C102",
+            "knee moment over hip moment, heel wedge against flat",
+            statics,
+            knee(wedge, 70) / hip(wedge, 70),
+            knee(flat, 70) / hip(flat, 70)));
     Body longThigh = MAN.withThighFactor(Intake.Thigh.LONG.factor());
     Body shortThigh = MAN.withThighFactor(Intake.Thigh.SHORT.factor());
     Posture onLong = Bodies.posture(longThigh, "squat", Map.of("depth", 90.0), 1, 70);
     Posture onShort = Bodies.posture(shortThigh, "squat", Map.of("depth", 90.0), 1, 70);
-    rows.add(Row.more("C102", "trunk lean, long thigh against short (°)", statics, lean(onLong), lean(onShort)));
-    Posture stiff = Bodies.posture(MAN.withDorsiflexionLimit(Intake.Ankle.STIFF.dorsiflexionRad()), "squat", Map.of("depth", 90.0), 1, 70);
-    rows.add(Row.more("C102", "trunk lean, stiff ankle against usual (°)", statics, lean(stiff), lean(flat)));
-    Posture low = Bodies.posture(MAN, "squat", Map.of("depth", 90.0, "bar", 1.0, "kneeTravel", 0.75), 1, 70);
-    rows.add(Row.more("C102", "trunk lean, low bar against high (°; with the knee travel that lifters choose)", statics, lean(low), lean(flat)));
+    rows.add(
+        Row.more(
+            "C102",
+            "trunk lean, long thigh against short (°)",
+            statics,
+            lean(onLong),
+            lean(onShort)));
+    Posture stiff =
+        Bodies.posture(
+            MAN.withDorsiflexionLimit(Intake.Ankle.STIFF.dorsiflexionRad()),
+            "squat",
+            Map.of("depth", 90.0),
+            1,
+            70);
+    rows.add(
+        Row.more(
+            "C102", "trunk lean, stiff ankle against usual (°)", statics, lean(stiff), lean(flat)));
+    Posture low =
+        Bodies.posture(MAN, "squat", Map.of("depth", 90.0, "bar", 1.0, "kneeTravel", 0.75), 1, 70);
+    rows.add(
+        Row.more(
+            "C102",
+            "trunk lean, low bar against high (°; with the knee travel that lifters choose)",
+            statics,
+            lean(low),
+            lean(flat)));
     Posture lowSame = Bodies.posture(MAN, "squat", Map.of("depth", 90.0, "bar", 1.0), 1, 70);
-    rows.add(Row.alike("", "knee moment, low bar against high at the same knee travel: the bar's place alone changes only the lean", statics, knee(lowSame, 70), knee(flat, 70)));
+    rows.add(
+        Row.alike(
+            "",
+            "knee moment, low bar against high at the same knee travel: the bar's place alone"
+                + " changes only the lean",
+            statics,
+            knee(lowSame, 70),
+            knee(flat, 70)));
 
     Posture lifter = Bodies.posture(MAN, "squat", Map.of("depth", 95.0), 1, 0.65 * 150);
-    rows.add(Row.within("C068", "hip over knee moment, deep high-bar squat with a moderate load (230 over 191 N m in the study)", "Wretenberg et al. 1996", 1, 1.5, hip(lifter, 0.65 * 150) / knee(lifter, 0.65 * 150), ""));
-    Posture heavy = Bodies.posture(MAN, "squat", Map.of("depth", 90.0, "stance", 0.35, "toeOut", 10.0), 1, 150);
-    rows.add(Row.within("C071", "plantarflexor moment of one ankle, narrow stance, heavy", "Escamilla et al. 2001", 10, 51, moment(heavy, Coordinate.ANKLE_DORSIFLEXION, 150), "N m"));
+    rows.add(
+        Row.within(
+            "C068",
+            "hip over knee moment, deep high-bar squat with a moderate load (230 over 191 N m in"
+                + " the study)",
+            "Wretenberg et al. 1996",
+            1,
+            1.5,
+            hip(lifter, 0.65 * 150) / knee(lifter, 0.65 * 150),
+            ""));
+    Posture heavy =
+        Bodies.posture(MAN, "squat", Map.of("depth", 90.0, "stance", 0.35, "toeOut", 10.0), 1, 150);
+    rows.add(
+        Row.within(
+            "C071",
+            "plantarflexor moment of one ankle, narrow stance, heavy",
+            "Escamilla et al. 2001",
+            10,
+            51,
+            moment(heavy, Coordinate.ANKLE_DORSIFLEXION, 150),
+            "N m"));
     Map<String, Double> deep = stimulus("squat", Map.of("depth", 95.0));
     Map<String, Double> half = stimulus("squat", Map.of("depth", 62.0));
     String kubo = "Kubo et al. 2019, ten weeks, MRI";
-    rows.add(Row.more("C101", "gluteus maximus, deep squat against half", kubo, gmax(deep), gmax(half)));
-    rows.add(Row.more("C101", "adductors, deep squat against half", kubo, adductors(deep), adductors(half)));
-    rows.add(Row.alike("C101", "quadriceps, deep squat against half", kubo, vasti(deep), vasti(half)));
-    rows.add(Row.within("C101", "vasti over rectus femoris in the deep squat (the study saw no growth of rectus femoris)", kubo, 2, 99, vasti(deep) / deep.get("RF"), ""));
-    rows.add(Row.within("C101", "vasti over hamstrings in the deep squat (the study saw no growth of hamstrings)", kubo, 2, 99, vasti(deep) / hamstrings(deep), ""));
-    Map<String, Double> narrow = stimulus("squat", Map.of("depth", 85.0, "stance", 0.32, "toeOut", 10.0));
-    Map<String, Double> wide = stimulus("squat", Map.of("depth", 85.0, "stance", 0.58, "toeOut", 25.0));
+    rows.add(
+        Row.more("C101", "gluteus maximus, deep squat against half", kubo, gmax(deep), gmax(half)));
+    rows.add(
+        Row.more(
+            "C101", "adductors, deep squat against half", kubo, adductors(deep), adductors(half)));
+    rows.add(
+        Row.alike("C101", "quadriceps, deep squat against half", kubo, vasti(deep), vasti(half)));
+    rows.add(
+        Row.within(
+            "C101",
+            "vasti over rectus femoris in the deep squat (the study saw no growth of rectus"
+                + " femoris)",
+            kubo,
+            2,
+            99,
+            vasti(deep) / deep.get("RF"),
+            ""));
+    rows.add(
+        Row.within(
+            "C101",
+            "vasti over hamstrings in the deep squat (the study saw no growth of hamstrings)",
+            kubo,
+            2,
+            99,
+            vasti(deep) / hamstrings(deep),
+            ""));
+    Map<String, Double> narrow =
+        stimulus("squat", Map.of("depth", 85.0, "stance", 0.32, "toeOut", 10.0));
+    Map<String, Double> wide =
+        stimulus("squat", Map.of("depth", 85.0, "stance", 0.58, "toeOut", 25.0));
     String paoli = "McCaw and Melrose 1999; Paoli et al. 2009 (EMG)";
-    rows.add(Row.alike("C100", "vastus lateralis over medialis, wide stance against narrow", paoli, wide.get("VL") / wide.get("VM"), narrow.get("VL") / narrow.get("VM")));
-    rows.add(Row.more("C100", "adductor longus, wide stance against narrow (hangs on the sideways grip of the foot)", paoli, wide.get("AL"), narrow.get("AL")));
-    rows.add(Row.more("C100", "gluteus maximus, wide stance against narrow", paoli, gmax(wide), gmax(narrow)));
+    rows.add(
+        Row.alike(
+            "C100",
+            "vastus lateralis over medialis, wide stance against narrow",
+            paoli,
+            wide.get("VL") / wide.get("VM"),
+            narrow.get("VL") / narrow.get("VM")));
+    rows.add(
+        Row.more(
+            "C100",
+            "adductor longus, wide stance against narrow (hangs on the sideways grip of the foot)",
+            paoli,
+            wide.get("AL"),
+            narrow.get("AL")));
+    rows.add(
+        Row.more(
+            "C100",
+            "gluteus maximus, wide stance against narrow",
+            paoli,
+            gmax(wide),
+            gmax(narrow)));
     Map<String, Double> spread = stimulus("squat", Map.of("depth", 85.0, "spread", 0.5));
     Map<String, Double> squeezed = stimulus("squat", Map.of("depth", 85.0, "spread", -0.5));
-    rows.add(Row.more("T", "middle glute, the floor spread against the feet pulled together, half of the grip each", PRACTICE, spread.get("GMEDP"), squeezed.get("GMEDP")));
-    rows.add(Row.more("T", "adductor longus, the feet pulled together against the floor spread", PRACTICE, squeezed.get("AL"), spread.get("AL")));
+    rows.add(
+        Row.more(
+            "T",
+            "middle glute, the floor spread against the feet pulled together, half of the grip"
+                + " each",
+            PRACTICE,
+            spread.get("GMEDP"),
+            squeezed.get("GMEDP")));
+    rows.add(
+        Row.more(
+            "T",
+            "adductor longus, the feet pulled together against the floor spread",
+            PRACTICE,
+            squeezed.get("AL"),
+            spread.get("AL")));
     Map<String, Double> away = stimulus("thrust", Map.of("away", 0.8));
     Map<String, Double> in = stimulus("thrust", Map.of("away", -0.8));
-    rows.add(Row.more("T", "vasti in the hip thrust, feet pushed away against heels pulled in", PRACTICE, vasti(away), vasti(in)));
-    rows.add(Row.more("T", "hamstrings in the hip thrust, heels pulled in against feet pushed away", PRACTICE, hamstrings(in), hamstrings(away)));
-    Posture front = Bodies.posture(MAN, "squat", Map.of("depth", 90.0, "bar", 2.0, "kneeTravel", 1.0), 1, 60);
+    rows.add(
+        Row.more(
+            "T",
+            "vasti in the hip thrust, feet pushed away against heels pulled in",
+            PRACTICE,
+            vasti(away),
+            vasti(in)));
+    rows.add(
+        Row.more(
+            "T",
+            "hamstrings in the hip thrust, heels pulled in against feet pushed away",
+            PRACTICE,
+            hamstrings(in),
+            hamstrings(away)));
+    Posture front =
+        Bodies.posture(MAN, "squat", Map.of("depth", 90.0, "bar", 2.0, "kneeTravel", 1.0), 1, 60);
     Posture back = Bodies.posture(MAN, "squat", Map.of("depth", 90.0), 1, 80);
-    rows.add(Row.more("C072", "knee moment, back squat against front at equal effort (front about three quarters of the load)", "Gullett et al. 2009", knee(back, 80), knee(front, 60)));
+    rows.add(
+        Row.more(
+            "C072",
+            "knee moment, back squat against front at equal effort (front about three quarters of"
+                + " the load)",
+            "Gullett et al. 2009",
+            knee(back, 80),
+            knee(front, 60)));
   }
 
   private static void tracks(List<Row> rows) {
     String statics = "free body of a bar on a track (statics)";
     Posture under = Bodies.posture(MAN, "guided-squat", Map.of("depth", 85.0, "lean", 36.0), 1, 70);
-    Posture upright = Bodies.posture(MAN, "guided-squat", Map.of("depth", 85.0, "feetForward", 0.22, "lean", 12.0), 1, 70);
-    Posture back = Bodies.posture(MAN, "guided-squat", Map.of("depth", 85.0, "feetForward", 0.22, "lean", 36.0), 1, 70);
-    rows.add(Row.more("C103", "knee moment, feet forward and trunk upright against feet under the bar", statics, knee(upright, 70), knee(under, 70)));
-    rows.add(Row.more("C103", "hip moment, feet under the bar against feet forward and trunk upright", statics, hip(under, 70), hip(upright, 70)));
-    rows.add(Row.more("C103", "hip moment, feet forward with the free squat's lean against feet under the bar", statics, hip(back, 70), hip(under, 70)));
+    Posture upright =
+        Bodies.posture(
+            MAN, "guided-squat", Map.of("depth", 85.0, "feetForward", 0.22, "lean", 12.0), 1, 70);
+    Posture back =
+        Bodies.posture(
+            MAN, "guided-squat", Map.of("depth", 85.0, "feetForward", 0.22, "lean", 36.0), 1, 70);
+    rows.add(
+        Row.more(
+            "C103",
+            "knee moment, feet forward and trunk upright against feet under the bar",
+            statics,
+            knee(upright, 70),
+            knee(under, 70)));
+    rows.add(
+        Row.more(
+            "C103",
+            "hip moment, feet under the bar against feet forward and trunk upright",
+            statics,
+            hip(under, 70),
+            hip(upright, 70)));
+    rows.add(
+        Row.more(
+            "C103",
+            "hip moment, feet forward with the free squat's lean against feet under the bar",
+            statics,
+            hip(back, 70),
+            hip(under, 70)));
   }
 
   private static void presses(List<Row> rows) {
     double[][] rails = {{30, 490.5}, {35, 562.7}, {45, 693.7}, {60, 849.6}, {90, 981.0}};
     for (double[] rail : rails) {
-      Posture p = Bodies.posture(MAN, "press", Map.of("kneeDepth", 80.0, "sledMass", 0.0, "railAngle", rail[0]), 0.5, 100);
+      Posture p =
+          Bodies.posture(
+              MAN,
+              "press",
+              Map.of("kneeDepth", 80.0, "sledMass", 0.0, "railAngle", rail[0]),
+              0.5,
+              100);
       Load foot = p.loads().get(0);
-      rows.add(Row.within("C088", String.format(Locale.ROOT, "force along a %.0f° rail for 100 kg, both feet", rail[0]), "Newtonian statics (g = 9.81)", 0.999 * rail[1], 1.001 * rail[1], 2 * foot.forcePerKg().norm() * 100, "N"));
+      rows.add(
+          Row.within(
+              "C088",
+              String.format(Locale.ROOT, "force along a %.0f° rail for 100 kg, both feet", rail[0]),
+              "Newtonian statics (g = 9.81)",
+              0.999 * rail[1],
+              1.001 * rail[1],
+              2 * foot.forcePerKg().norm() * 100,
+              "N"));
     }
-    rows.add(Row.within("T11", "hip angle of the leg press at the start, knees nearly straight", PRACTICE, 80, 100, 180 - Math.toDegrees(Bodies.posture(MAN, "press", Map.of("kneeDepth", 80.0), 0, 100).angle(Coordinate.HIP_FLEXION)), "°"));
+    rows.add(
+        Row.within(
+            "T11",
+            "hip angle of the leg press at the start, knees nearly straight",
+            PRACTICE,
+            80,
+            100,
+            180
+                - Math.toDegrees(
+                    Bodies.posture(MAN, "press", Map.of("kneeDepth", 80.0), 0, 100)
+                        .angle(Coordinate.HIP_FLEXION)),
+            "°"));
     Analysis high = Bodies.analysis(MAN, "press", Map.of("footHeight", 0.28, "kneeDepth", 75.0));
     Analysis low = Bodies.analysis(MAN, "press", Map.of("footHeight", 0.10, "kneeDepth", 75.0));
-    rows.add(Row.more("NOTES", "hip over knee moment on the press, feet high against low", "statics; EMG agrees for gluteus maximus and rectus femoris", ratio(high), ratio(low)));
+    rows.add(
+        Row.more(
+            "NOTES",
+            "hip over knee moment on the press, feet high against low",
+            "statics; EMG agrees for gluteus maximus and rectus femoris",
+            ratio(high),
+            ratio(low)));
     Map<String, Double> h = Stimulus.byRegion(high, School.STRETCH);
     Map<String, Double> l = Stimulus.byRegion(low, School.STRETCH);
-    rows.add(Row.more("T", "gluteus maximus, feet high against low at the same knee bend", PRACTICE, gmax(h), gmax(l)));
-    rows.add(Row.more("T", "rectus femoris, feet low against high at the same knee bend", PRACTICE, l.get("RF"), h.get("RF")));
+    rows.add(
+        Row.more(
+            "T",
+            "gluteus maximus, feet high against low at the same knee bend",
+            PRACTICE,
+            gmax(h),
+            gmax(l)));
+    rows.add(
+        Row.more(
+            "T",
+            "rectus femoris, feet low against high at the same knee bend",
+            PRACTICE,
+            l.get("RF"),
+            h.get("RF")));
     Evaluation usual = evaluate(MAN, "leg-press/low");
-    Evaluation stiff = evaluate(MAN.withDorsiflexionLimit(Intake.Ankle.STIFF.dorsiflexionRad()), "leg-press/low");
-    rows.add(Row.more("T12", "lowest foot place on the press follows from the ankle: stiff against usual (cm)", PRACTICE, height(stiff), height(usual)));
+    Evaluation stiff =
+        evaluate(MAN.withDorsiflexionLimit(Intake.Ankle.STIFF.dorsiflexionRad()), "leg-press/low");
+    rows.add(
+        Row.more(
+            "T12",
+            "lowest foot place on the press follows from the ankle: stiff against usual (cm)",
+            PRACTICE,
+            height(stiff),
+            height(usual)));
   }
 
   private static void hinges(List<Row> rows) {
     Posture straighter = atHipFlexion("hinge", Map.of("kneeBend", 10.0), 90);
     Posture bent = atHipFlexion("hinge", Map.of("kneeBend", 35.0), 90);
-    rows.add(Row.within("C106", "biceps femoris at 90° of hip flexion: fibre length gained with the knee at 10° instead of 35°, optimal lengths", "statics; RDL EMG", 0.02, 0.5, fibre(straighter, "BFL") - fibre(bent, "BFL"), ""));
-    rows.add(Row.more("C106", "knee flexor moment in the Romanian deadlift, straighter knee against more bent", "statics", -knee(straighter, 70), -knee(bent, 70)));
+    rows.add(
+        Row.within(
+            "C106",
+            "biceps femoris at 90° of hip flexion: fibre length gained with the knee at 10° instead"
+                + " of 35°, optimal lengths",
+            "statics; RDL EMG",
+            0.02,
+            0.5,
+            fibre(straighter, "BFL") - fibre(bent, "BFL"),
+            ""));
+    rows.add(
+        Row.more(
+            "C106",
+            "knee flexor moment in the Romanian deadlift, straighter knee against more bent",
+            "statics",
+            -knee(straighter, 70),
+            -knee(bent, 70)));
     Posture bottom = Bodies.posture(MAN, "hinge", Map.of(), 1, 80);
-    double bar = bottom.props().stream().filter(x -> x.kind().equals("bar")).findFirst().orElseThrow().points().get(0).y() - bottom.points().knee().y();
-    rows.add(Row.within("T08", "bar at the turning point, above the knee joint (just below the knee)", PRACTICE, -15, 2, 100 * bar, "cm"));
+    double bar =
+        bottom.props().stream()
+                .filter(x -> x.kind().equals("bar"))
+                .findFirst()
+                .orElseThrow()
+                .points()
+                .get(0)
+                .y()
+            - bottom.points().knee().y();
+    rows.add(
+        Row.within(
+            "T08",
+            "bar at the turning point, above the knee joint (just below the knee)",
+            PRACTICE,
+            -15,
+            2,
+            100 * bar,
+            "cm"));
     Analysis rdl = Bodies.analysis(MAN, "hinge", Map.of());
     Analysis squat = Bodies.analysis(MAN, "squat", Map.of("depth", 90.0));
-    rows.add(Row.more("NOTES", "hamstrings, Romanian deadlift against squat", "EMG, several; " + PRACTICE, hamstrings(Stimulus.byRegion(rdl, School.STRETCH)), hamstrings(Stimulus.byRegion(squat, School.STRETCH))));
-    rows.add(Row.more("NOTES", "vasti, squat against Romanian deadlift", PRACTICE, vasti(Stimulus.byRegion(squat, School.STRETCH)), vasti(Stimulus.byRegion(rdl, School.STRETCH))));
-    rows.add(Row.within("C095", "moment about L5/S1 in the Romanian deadlift at the load of ten repetitions", "trunk-strength literature, capacity 150 to 350", 150, 350, rdl.points().get(20).suppliedNm(Coordinate.LUMBAR_FLEXION) * -1, "N m"));
+    rows.add(
+        Row.more(
+            "NOTES",
+            "hamstrings, Romanian deadlift against squat",
+            "EMG, several; " + PRACTICE,
+            hamstrings(Stimulus.byRegion(rdl, School.STRETCH)),
+            hamstrings(Stimulus.byRegion(squat, School.STRETCH))));
+    rows.add(
+        Row.more(
+            "NOTES",
+            "vasti, squat against Romanian deadlift",
+            PRACTICE,
+            vasti(Stimulus.byRegion(squat, School.STRETCH)),
+            vasti(Stimulus.byRegion(rdl, School.STRETCH))));
+    rows.add(
+        Row.within(
+            "C095",
+            "moment about L5/S1 in the Romanian deadlift at the load of ten repetitions",
+            "trunk-strength literature, capacity 150 to 350",
+            150,
+            350,
+            rdl.points().get(20).suppliedNm(Coordinate.LUMBAR_FLEXION) * -1,
+            "N m"));
   }
 
   private static void machines(List<Row> rows) {
@@ -164,27 +441,95 @@ final class ExerciseChecks {
     Map<String, Double> s = Stimulus.byRegion(seated, School.STRETCH);
     Map<String, Double> l = Stimulus.byRegion(lying, School.STRETCH);
     String maeo = "Maeo et al. 2021, twelve weeks, MRI";
-    rows.add(Row.more("T30", "semimembranosus length at the start, seated against lying", PRACTICE, seated.points().get(20).fibreLength()[index("SM")], lying.points().get(20).fibreLength()[index("SM")]));
-    rows.add(Row.more("C108", "two-joint hamstrings, seated curl against lying (14 against 9 % growth of all)", maeo, (s.get("BFL") + s.get("ST") + s.get("SM")) / 3, (l.get("BFL") + l.get("ST") + l.get("SM")) / 3));
-    rows.add(Row.alike("C108", "biceps femoris short head, seated against lying", maeo, s.get("BFS"), l.get("BFS")));
+    rows.add(
+        Row.more(
+            "T30",
+            "semimembranosus length at the start, seated against lying",
+            PRACTICE,
+            seated.points().get(20).fibreLength()[index("SM")],
+            lying.points().get(20).fibreLength()[index("SM")]));
+    rows.add(
+        Row.more(
+            "C108",
+            "two-joint hamstrings, seated curl against lying (14 against 9 % growth of all)",
+            maeo,
+            (s.get("BFL") + s.get("ST") + s.get("SM")) / 3,
+            (l.get("BFL") + l.get("ST") + l.get("SM")) / 3));
+    rows.add(
+        Row.alike(
+            "C108",
+            "biceps femoris short head, seated against lying",
+            maeo,
+            s.get("BFS"),
+            l.get("BFS")));
     Map<String, Double> upright = stimulus("leg-extension", Map.of());
     Map<String, Double> reclined = stimulus("leg-extension", Map.of("hipAngle", 40.0));
-    rows.add(Row.more("T", "rectus femoris, leg extension leaned back against upright", PRACTICE, reclined.get("RF"), upright.get("RF")));
-    rows.add(Row.alike("T", "vasti, leg extension leaned back against upright", PRACTICE, vasti(reclined), vasti(upright)));
+    rows.add(
+        Row.more(
+            "T",
+            "rectus femoris, leg extension leaned back against upright",
+            PRACTICE,
+            reclined.get("RF"),
+            upright.get("RF")));
+    rows.add(
+        Row.alike(
+            "T",
+            "vasti, leg extension leaned back against upright",
+            PRACTICE,
+            vasti(reclined),
+            vasti(upright)));
     Map<String, Double> shortEnd = stimulus("leg-extension", Map.of("kneeBent", 60.0));
-    rows.add(Row.within("T23", "share of the vasti's stimulus lost with the short half of the leg extension only", PRACTICE, 0, 0.2, 1 - vasti(shortEnd) / vasti(upright), ""));
+    rows.add(
+        Row.within(
+            "T23",
+            "share of the vasti's stimulus lost with the short half of the leg extension only",
+            PRACTICE,
+            0,
+            0.2,
+            1 - vasti(shortEnd) / vasti(upright),
+            ""));
     Map<String, Double> squat = stimulus("squat", Map.of("depth", 90.0));
-    rows.add(Row.more("NOTES", "rectus femoris, leg extension leaned back against squat", "Kubo et al. 2019 saw none in squats; " + PRACTICE, reclined.get("RF"), squat.get("RF")));
+    rows.add(
+        Row.more(
+            "NOTES",
+            "rectus femoris, leg extension leaned back against squat",
+            "Kubo et al. 2019 saw none in squats; " + PRACTICE,
+            reclined.get("RF"),
+            squat.get("RF")));
     Map<String, Double> standing = stimulus("standing-calf", Map.of());
     Map<String, Double> seatedCalf = stimulus("seated-calf", Map.of());
-    rows.add(Row.more("T", "gastrocnemius, straight-knee calf raise against seated", "Kinoshita et al. 2023 (MRI, from memory); " + PRACTICE, standing.get("GASM"), seatedCalf.get("GASM")));
-    rows.add(Row.alike("T", "soleus, straight-knee calf raise against seated", "Kinoshita et al. 2023 (MRI, from memory)", standing.get("SOL"), seatedCalf.get("SOL")));
+    rows.add(
+        Row.more(
+            "T",
+            "gastrocnemius, straight-knee calf raise against seated",
+            "Kinoshita et al. 2023 (MRI, from memory); " + PRACTICE,
+            standing.get("GASM"),
+            seatedCalf.get("GASM")));
+    rows.add(
+        Row.alike(
+            "T",
+            "soleus, straight-knee calf raise against seated",
+            "Kinoshita et al. 2023 (MRI, from memory)",
+            standing.get("SOL"),
+            seatedCalf.get("SOL")));
     for (Exercise x : Catalogue.standard().exercises()) {
       if (!x.group().isEmpty()) {
         Map<String, Double> byRegion = of(x.candidates().get(0).id());
         Map<String, Double> groups = Stimulus.byGroup(byRegion);
-        double next = groups.entrySet().stream().filter(e -> !e.getKey().equals(x.group())).mapToDouble(Map.Entry::getValue).max().orElse(0);
-        rows.add(Row.holds("face", x.name() + ": " + x.group() + " get at least twice any other group", PRACTICE, "≥ 2", ratio(groups.get(x.group()), next), Stimulus.faceCheckMisses(byRegion, x.group()).isEmpty()));
+        double next =
+            groups.entrySet().stream()
+                .filter(e -> !e.getKey().equals(x.group()))
+                .mapToDouble(Map.Entry::getValue)
+                .max()
+                .orElse(0);
+        rows.add(
+            Row.holds(
+                "face",
+                x.name() + ": " + x.group() + " get at least twice any other group",
+                PRACTICE,
+                "≥ 2",
+                ratio(groups.get(x.group()), next),
+                Stimulus.faceCheckMisses(byRegion, x.group()).isEmpty()));
       }
     }
   }
@@ -193,64 +538,252 @@ final class ExerciseChecks {
     String farrokhi = "Farrokhi et al. 2008; Riemann et al. 2012; Schütz et al. 2014, from memory";
     Posture upright = Bodies.posture(MAN, "split", Map.of("lean", 5.0), 1, 30);
     Posture lean = Bodies.posture(MAN, "split", Map.of("lean", 35.0), 1, 30);
-    rows.add(Row.more("C105", "hip moment of the split squat, trunk leaning against upright", farrokhi, hip(lean, 30), hip(upright, 30)));
-    rows.add(Row.more("C105", "knee over hip moment, upright against leaning", farrokhi, knee(upright, 30) / hip(upright, 30), knee(lean, 30) / hip(lean, 30)));
-    Posture shortStride = Bodies.posture(MAN, "split", Map.of("stride", 0.60, "kneeDepth", 95.0), 1, 30);
-    Posture longStride = Bodies.posture(MAN, "split", Map.of("stride", 0.80, "kneeDepth", 95.0), 1, 30);
-    rows.add(Row.more("C105", "hip moment, long stride against short", farrokhi, hip(longStride, 30), hip(shortStride, 30)));
-    rows.add(Row.more("C105", "knee moment, short stride against long", farrokhi, knee(shortStride, 30), knee(longStride, 30)));
+    rows.add(
+        Row.more(
+            "C105",
+            "hip moment of the split squat, trunk leaning against upright",
+            farrokhi,
+            hip(lean, 30),
+            hip(upright, 30)));
+    rows.add(
+        Row.more(
+            "C105",
+            "knee over hip moment, upright against leaning",
+            farrokhi,
+            knee(upright, 30) / hip(upright, 30),
+            knee(lean, 30) / hip(lean, 30)));
+    Posture shortStride =
+        Bodies.posture(MAN, "split", Map.of("stride", 0.60, "kneeDepth", 95.0), 1, 30);
+    Posture longStride =
+        Bodies.posture(MAN, "split", Map.of("stride", 0.80, "kneeDepth", 95.0), 1, 30);
+    rows.add(
+        Row.more(
+            "C105",
+            "hip moment, long stride against short",
+            farrokhi,
+            hip(longStride, 30),
+            hip(shortStride, 30)));
+    rows.add(
+        Row.more(
+            "C105",
+            "knee moment, short stride against long",
+            farrokhi,
+            knee(shortStride, 30),
+            knee(longStride, 30)));
     Map<String, Double> low = of("step-up/low");
     Map<String, Double> high = of("step-up/high");
-    rows.add(Row.more("T", "gluteus maximus over vasti, high box against low", PRACTICE, gmax(high) / vasti(high), gmax(low) / vasti(low)));
-    rows.add(Row.more("T", "gluteus medius, step-up against back squat (balance on one leg)", PRACTICE, (low.get("GMEDA") + low.get("GMEDP")) / 2, (of("back-squat/high-bar").get("GMEDA") + of("back-squat/high-bar").get("GMEDP")) / 2));
-    Posture rear = Bodies.posture(MAN, "split", Map.of("rear", 1.0, "rearHeight", 0.4, "stride", 0.60, "lean", 30.0, "leg", 1.0, "rearShare", 0.15), 1, 30);
-    rows.add(Row.holds("T", "the rear leg of a rear-raised split squat is pulled open at the hip and extends the knee: rectus femoris of that side works", PRACTICE, "flexor at the hip, extensor at the knee", String.format(Locale.ROOT, "%.0f and %.0f N m", -hip(rear, 30), knee(rear, 30)), hip(rear, 30) < 0 && knee(rear, 30) > 0));
+    rows.add(
+        Row.more(
+            "T",
+            "gluteus maximus over vasti, high box against low",
+            PRACTICE,
+            gmax(high) / vasti(high),
+            gmax(low) / vasti(low)));
+    rows.add(
+        Row.more(
+            "T",
+            "gluteus medius, step-up against back squat (balance on one leg)",
+            PRACTICE,
+            (low.get("GMEDA") + low.get("GMEDP")) / 2,
+            (of("back-squat/high-bar").get("GMEDA") + of("back-squat/high-bar").get("GMEDP")) / 2));
+    Posture rear =
+        Bodies.posture(
+            MAN,
+            "split",
+            Map.of(
+                "rear",
+                1.0,
+                "rearHeight",
+                0.4,
+                "stride",
+                0.60,
+                "lean",
+                30.0,
+                "leg",
+                1.0,
+                "rearShare",
+                0.15),
+            1,
+            30);
+    rows.add(
+        Row.holds(
+            "T",
+            "the rear leg of a rear-raised split squat is pulled open at the hip and extends the"
+                + " knee: rectus femoris of that side works",
+            PRACTICE,
+            "flexor at the hip, extensor at the knee",
+            String.format(Locale.ROOT, "%.0f and %.0f N m", -hip(rear, 30), knee(rear, 30)),
+            hip(rear, 30) < 0 && knee(rear, 30) > 0));
   }
 
   private static void hips(List<Row> rows) {
     String plotkin = "Plotkin et al. 2023, nine weeks, MRI, from memory";
     Map<String, Double> thrust = of("hip-thrust/usual");
     Map<String, Double> squat = of("back-squat/high-bar");
-    rows.add(Row.alike("C106", "gluteus maximus, hip thrust against squat", plotkin, gmax(thrust), gmax(squat)));
-    rows.add(Row.more("C106", "quadriceps, squat against hip thrust", plotkin, vasti(squat), vasti(thrust)));
-    rows.add(Row.more("C106", "adductors, squat against hip thrust", plotkin, adductors(squat), adductors(thrust)));
-    rows.add(Row.within("T05", "hip flexion at the bottom of the hip thrust", PRACTICE, 60, 100, Math.toDegrees(Bodies.posture(MAN, "thrust", Map.of(), 1, 100).angle(Coordinate.HIP_FLEXION)), "°"));
-    rows.add(Row.within("T06", "knee angle at the top of the hip thrust, shin upright", PRACTICE, 80, 100, Math.toDegrees(Bodies.posture(MAN, "thrust", Map.of(), 0, 100).angle(Coordinate.KNEE_FLEXION)), "°"));
+    rows.add(
+        Row.alike(
+            "C106",
+            "gluteus maximus, hip thrust against squat",
+            plotkin,
+            gmax(thrust),
+            gmax(squat)));
+    rows.add(
+        Row.more(
+            "C106", "quadriceps, squat against hip thrust", plotkin, vasti(squat), vasti(thrust)));
+    rows.add(
+        Row.more(
+            "C106",
+            "adductors, squat against hip thrust",
+            plotkin,
+            adductors(squat),
+            adductors(thrust)));
+    rows.add(
+        Row.within(
+            "T05",
+            "hip flexion at the bottom of the hip thrust",
+            PRACTICE,
+            60,
+            100,
+            Math.toDegrees(
+                Bodies.posture(MAN, "thrust", Map.of(), 1, 100).angle(Coordinate.HIP_FLEXION)),
+            "°"));
+    rows.add(
+        Row.within(
+            "T06",
+            "knee angle at the top of the hip thrust, shin upright",
+            PRACTICE,
+            80,
+            100,
+            Math.toDegrees(
+                Bodies.posture(MAN, "thrust", Map.of(), 0, 100).angle(Coordinate.KNEE_FLEXION)),
+            "°"));
     String bourne = "Bourne et al. 2017, ten weeks, MRI, from memory";
     Map<String, Double> extension = of("back-extension/usual");
     Map<String, Double> nordic = of("kneeling-curl/usual");
-    rows.add(Row.more("", "biceps femoris long over short head, 45° hip extension against kneeling curl", bourne, extension.get("BFL") / extension.get("BFS"), nordic.get("BFL") / nordic.get("BFS")));
-    rows.add(Row.more("", "biceps femoris short head, kneeling curl against 45° hip extension", bourne, nordic.get("BFS"), extension.get("BFS")));
-    rows.add(Row.more("", "semitendinosus over semimembranosus in the kneeling curl", bourne, nordic.get("ST"), nordic.get("SM")));
-    Posture conventional = Bodies.posture(MAN, "deadlift", Map.of("shin", 12.0, "stance", 0.32), 1, 120);
-    Posture wide = Bodies.posture(MAN, "deadlift", Map.of("shin", 8.0, "shoulders", 0.02, "stance", 0.70, "toeOut", 40.0), 1, 120);
-    rows.add(Row.more("C098", "trunk lean at the floor, conventional against wide (5 to 10° in the study)", "Escamilla et al. 2000, from memory", lean(conventional), lean(wide)));
-    rows.add(Row.more("C098", "knee extensor moment, wide against conventional (hangs on the shin's lean, which is an input)", "Escamilla et al. 2000, from memory", knee(wide, 120), knee(conventional, 120)));
+    rows.add(
+        Row.more(
+            "",
+            "biceps femoris long over short head, 45° hip extension against kneeling curl",
+            bourne,
+            extension.get("BFL") / extension.get("BFS"),
+            nordic.get("BFL") / nordic.get("BFS")));
+    rows.add(
+        Row.more(
+            "",
+            "biceps femoris short head, kneeling curl against 45° hip extension",
+            bourne,
+            nordic.get("BFS"),
+            extension.get("BFS")));
+    rows.add(
+        Row.more(
+            "",
+            "semitendinosus over semimembranosus in the kneeling curl",
+            bourne,
+            nordic.get("ST"),
+            nordic.get("SM")));
+    Posture conventional =
+        Bodies.posture(MAN, "deadlift", Map.of("shin", 12.0, "stance", 0.32), 1, 120);
+    Posture wide =
+        Bodies.posture(
+            MAN,
+            "deadlift",
+            Map.of("shin", 8.0, "shoulders", 0.02, "stance", 0.70, "toeOut", 40.0),
+            1,
+            120);
+    rows.add(
+        Row.more(
+            "C098",
+            "trunk lean at the floor, conventional against wide (5 to 10° in the study)",
+            "Escamilla et al. 2000, from memory",
+            lean(conventional),
+            lean(wide)));
+    rows.add(
+        Row.more(
+            "C098",
+            "knee extensor moment, wide against conventional (hangs on the shin's lean, which is an"
+                + " input)",
+            "Escamilla et al. 2000, from memory",
+            knee(wide, 120),
+            knee(conventional, 120)));
     Map<String, Double> leaning = of("abduction-machine/leaning");
     Map<String, Double> seat = of("abduction-machine/upright");
-    rows.add(Row.more("T09", "upper gluteus maximus over medius, abduction machine leaning forward against upright", PRACTICE, leaning.get("GMAXU") / leaning.get("GMEDP"), seat.get("GMAXU") / seat.get("GMEDP")));
-    rows.add(Row.more("T", "adductor longus, adduction machine against any squat", PRACTICE, of("adduction-machine/usual").get("AL"), of("back-squat/wide").get("AL")));
+    rows.add(
+        Row.more(
+            "T09",
+            "upper gluteus maximus over medius, abduction machine leaning forward against upright",
+            PRACTICE,
+            leaning.get("GMAXU") / leaning.get("GMEDP"),
+            seat.get("GMAXU") / seat.get("GMEDP")));
+    rows.add(
+        Row.more(
+            "T",
+            "adductor longus, adduction machine against any squat",
+            PRACTICE,
+            of("adduction-machine/usual").get("AL"),
+            of("back-squat/wide").get("AL")));
   }
 
   private static void knees(List<Row> rows) {
     Map<String, Double> extension = of("leg-extension/upright");
     Map<String, Double> half = of("leg-extension/long-half");
-    rows.add(Row.within("", "rectus femoris, bent half of the leg extension over the whole range", "Pedrosa et al. 2022, twelve weeks, ultrasound, from memory", 1, 1.8, half.get("RF") / extension.get("RF"), ""));
+    rows.add(
+        Row.within(
+            "",
+            "rectus femoris, bent half of the leg extension over the whole range",
+            "Pedrosa et al. 2022, twelve weeks, ultrasound, from memory",
+            1,
+            1.8,
+            half.get("RF") / extension.get("RF"),
+            ""));
     Map<String, Double> lean = of("lean-back/usual");
-    rows.add(Row.more("T", "rectus femoris over vasti, kneeling lean-back against upright leg extension", PRACTICE, lean.get("RF") / vasti(lean), extension.get("RF") / vasti(extension)));
-    rows.add(Row.more("T", "rectus femoris over vasti, sissy squat against back squat", PRACTICE, of("sissy-squat/usual").get("RF") / vasti(of("sissy-squat/usual")), of("back-squat/high-bar").get("RF") / vasti(of("back-squat/high-bar"))));
+    rows.add(
+        Row.more(
+            "T",
+            "rectus femoris over vasti, kneeling lean-back against upright leg extension",
+            PRACTICE,
+            lean.get("RF") / vasti(lean),
+            extension.get("RF") / vasti(extension)));
+    rows.add(
+        Row.more(
+            "T",
+            "rectus femoris over vasti, sissy squat against back squat",
+            PRACTICE,
+            of("sissy-squat/usual").get("RF") / vasti(of("sissy-squat/usual")),
+            of("back-squat/high-bar").get("RF") / vasti(of("back-squat/high-bar"))));
     Map<String, Double> straight = of("standing-calf-raise/usual");
-    rows.add(Row.alike("NOTES", "gastrocnemius, bent-over calf raise against standing: it does not cross the hip", "anatomy", of("bent-over-calf-raise/usual").get("GASM"), straight.get("GASM")));
-    rows.add(Row.more("T", "shin muscles, shin raise against anything else", PRACTICE, of("shin-raise/hanging").get("TA"), of("deadlift/conventional").get("TA")));
-    // T20: no rest is modelled between sets, so only the first count can be asked: what the hands have to give for ten
+    rows.add(
+        Row.alike(
+            "NOTES",
+            "gastrocnemius, bent-over calf raise against standing: it does not cross the hip",
+            "anatomy",
+            of("bent-over-calf-raise/usual").get("GASM"),
+            straight.get("GASM")));
+    rows.add(
+        Row.more(
+            "T",
+            "shin muscles, shin raise against anything else",
+            PRACTICE,
+            of("shin-raise/hanging").get("TA"),
+            of("deadlift/conventional").get("TA")));
+    // T20: no rest is modelled between sets, so only the first count can be asked: what the hands
+    // have to give for ten
     Analysis curl = analysis("kneeling-curl/usual");
-    rows.add(Row.within("T20", "repetitions of the first set of kneeling curls with the usual help of the hands", PRACTICE, 8, 12, curl.set().repetitions(), ""));
+    rows.add(
+        Row.within(
+            "T20",
+            "repetitions of the first set of kneeling curls with the usual help of the hands",
+            PRACTICE,
+            8,
+            12,
+            curl.set().repetitions(),
+            ""));
   }
 
   /** Which kind of exercise an order puts first, everything being there. */
   private static void firstPicks(List<Row> rows) {
     Map<String, Evaluation> all = Orders.evaluate(MAN, Place.generic(Set.of()), School.STRETCH);
-    Place everything = Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+    Place everything =
+        Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
     Map<String, String> kinds = new LinkedHashMap<>();
     kinds.put("RF", "leg-extension");
     kinds.put("BFL", "leg-curl|romanian-deadlift|back-extension");
@@ -260,11 +793,27 @@ final class ExerciseChecks {
     kinds.put("SOL", "seated-calf-raise");
     kinds.put("GASM", "calf-raise");
     kinds.put("TA", "shin-raise");
-    kinds.forEach((region, kind) -> {
-      Brief brief = new Brief(MAN, new Cautions(List.of(), List.of(), List.of()), Profile.unknown(), everything, new Aim(Map.of(region, 3), Set.of()), School.STRETCH, Optional.empty());
-      String first = Orders.order(brief, all).firstPick().orElseThrow().candidateId();
-      rows.add(Row.holds("face", "first pick for " + Regions.standard().get(region).coachName(), PRACTICE, kind.replace("|", ", "), first, first.matches(".*(" + kind + ").*")));
-    });
+    kinds.forEach(
+        (region, kind) -> {
+          Brief brief =
+              new Brief(
+                  MAN,
+                  new Cautions(List.of(), List.of(), List.of()),
+                  Profile.unknown(),
+                  everything,
+                  new Aim(Map.of(region, 3), Set.of()),
+                  School.STRETCH,
+                  Optional.empty());
+          String first = Orders.order(brief, all).firstPick().orElseThrow().candidateId();
+          rows.add(
+              Row.holds(
+                  "face",
+                  "first pick for " + Regions.standard().get(region).coachName(),
+                  PRACTICE,
+                  kind.replace("|", ", "),
+                  first,
+                  first.matches(".*(" + kind + ").*")));
+        });
   }
 
   private static Map<String, Double> of(String candidate) {
@@ -274,7 +823,10 @@ final class ExerciseChecks {
   private static Analysis analysis(String candidate) {
     Candidate c = Catalogue.standard().candidate(candidate);
     Exercise x = Catalogue.standard().exerciseOf(c);
-    Setup setup = Reach.of(MAN, x.family(), c.usualFor(MAN, Place.generic(Set.of())), c.yields()).orElseThrow().setup();
+    Setup setup =
+        Reach.of(MAN, x.family(), c.usualFor(MAN, Place.generic(Set.of())), c.yields())
+            .orElseThrow()
+            .setup();
     return (Analysis) new Analyser(MAN).analyse(x.family(), setup, LoadRule.USUAL);
   }
 
@@ -283,7 +835,12 @@ final class ExerciseChecks {
   }
 
   private static Evaluation evaluate(Body body, String candidate) {
-    return Evaluation.of(body, new Analyser(body), Catalogue.standard().candidate(candidate), Place.generic(Set.of()), School.STRETCH);
+    return Evaluation.of(
+        body,
+        new Analyser(body),
+        Catalogue.standard().candidate(candidate),
+        Place.generic(Set.of()),
+        School.STRETCH);
   }
 
   private static double height(Evaluation e) {
@@ -295,7 +852,9 @@ final class ExerciseChecks {
     Posture best = null;
     for (int k = 0; k <= 200; k++) {
       Posture p = Bodies.posture(MAN, family, changes, k / 200.0, 70);
-      if (best == null || Math.abs(p.angle(Coordinate.HIP_FLEXION) - Math.toRadians(deg)) < Math.abs(best.angle(Coordinate.HIP_FLEXION) - Math.toRadians(deg))) {
+      if (best == null
+          || Math.abs(p.angle(Coordinate.HIP_FLEXION) - Math.toRadians(deg))
+              < Math.abs(best.angle(Coordinate.HIP_FLEXION) - Math.toRadians(deg))) {
         best = p;
       }
     }
@@ -326,7 +885,8 @@ final class ExerciseChecks {
   }
 
   private static double moment(Posture p, Coordinate c, double load) {
-    istmo.core.mechanics.Equilibrium eq = new istmo.core.mechanics.Equilibrium(MAN, new istmo.core.mechanics.Musculature(MAN));
+    istmo.core.mechanics.Equilibrium eq =
+        new istmo.core.mechanics.Equilibrium(MAN, new istmo.core.mechanics.Musculature(MAN));
     eq.set(p);
     return eq.externalNm(c, load);
   }
@@ -355,5 +915,4 @@ final class ExerciseChecks {
   private static double adductors(Map<String, Double> s) {
     return (s.get("AL") + s.get("AB") + s.get("GRA") + s.get("AMA") + s.get("AMI")) / 5;
   }
-
 }

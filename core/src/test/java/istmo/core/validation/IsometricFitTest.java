@@ -24,14 +24,19 @@ import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOpti
 import org.junit.jupiter.api.Test;
 
 /**
- * The one fit of the muscle table to published isometric curves: specific tension, optimal-length places, fibre shares and a few arms, by muscle group, held near the values of before the fit (sarcomere lengths, ultrasound, measured arms).
- * No training study and no exercise is among the data. All targets and spreads are from memory.
+ * The one fit of the muscle table to published isometric curves: specific tension, optimal-length
+ * places, fibre shares and a few arms, by muscle group, held near the values of before the fit
+ * (sarcomere lengths, ultrasound, measured arms). No training study and no exercise is among the
+ * data. All targets and spreads are from memory.
  *
- * <p>What the fit gave is rounded into {@code anatomy/muscles.csv} and {@link Musculature#SPECIFIC_TENSION} and noted here beside each freedom; the test finds that the table stands at the optimum still. {@code -Dfit.print=true} prints how
- * each datum stands and, after a change of data or freedoms, what to write.
+ * <p>What the fit gave is rounded into {@code anatomy/muscles.csv} and {@link
+ * Musculature#SPECIFIC_TENSION} and noted here beside each freedom; the test finds that the table
+ * stands at the optimum still. {@code -Dfit.print=true} prints how each datum stands and, after a
+ * change of data or freedoms, what to write.
  */
 class IsometricFitTest {
   private static final Body MAN = Body.estimated(1.78, 75, Sex.MALE);
+
   /** Body weight times stature, N m: the unit of Anderson et al. (2007). */
   private static final double UNIT = 75 * 9.80665 * 1.78;
 
@@ -39,10 +44,15 @@ class IsometricFitTest {
   private static final double SHARE = 0.10;
 
   /** One number of the model against one from a paper; {@code spread} of their logarithms. */
-  private record Datum(String name, ToDoubleFunction<Musculature> model, double target, double spread) {}
+  private record Datum(
+      String name, ToDoubleFunction<Musculature> model, double target, double spread) {}
 
-  /** One thing that the fit may change: by how much it did, which the table holds already, and the spread that holds it near the value of before. */
-  private record Freedom(String name, Kind kind, double applied, double spread, List<String> muscles) {}
+  /**
+   * One thing that the fit may change: by how much it did, which the table holds already, and the
+   * spread that holds it near the value of before.
+   */
+  private record Freedom(
+      String name, Kind kind, double applied, double spread, List<String> muscles) {}
 
   private enum Kind {
     /** Added to the fibre length at zero angles, optimal lengths. */
@@ -51,10 +61,16 @@ class IsometricFitTest {
     SHARE,
     /** Logarithm of a factor on peak force. */
     FORCE,
-    /** Logarithm of a factor on hip extension or abduction arms near standing, fading to none at 90° of flexion. */
+    /**
+     * Logarithm of a factor on hip extension or abduction arms near standing, fading to none at 90°
+     * of flexion.
+     */
     STANDING_EXTENSION_ARM,
     STANDING_ABDUCTION_ARM,
-    /** Logarithm of a factor on knee flexion arms near the straight knee, fading to none at 90° of flexion. */
+    /**
+     * Logarithm of a factor on knee flexion arms near the straight knee, fading to none at 90° of
+     * flexion.
+     */
     STRAIGHT_KNEE_ARM
   }
 
@@ -62,30 +78,173 @@ class IsometricFitTest {
   private final List<Freedom> freedoms = new ArrayList<>();
 
   IsometricFitTest() {
-    anderson("knee extension", Coordinate.KNEE_FLEXION, -1, 0.163, 1.258, 1.133, k -> new double[] {85, k, 0}, 20, 35, 50, 65, 80, 95, 110);
-    anderson("hip extension", Coordinate.HIP_FLEXION, -1, 0.161, 0.958, 0.932, h -> new double[] {h, 60, 0}, 0, 20, 40, 60, 80, 95);
-    anderson("knee flexion", Coordinate.KNEE_FLEXION, 1, 0.087, 0.869, 0.522, k -> new double[] {85, k, 0}, 10, 30, 50, 70, 90);
-    anderson("hip flexion", Coordinate.HIP_FLEXION, 1, 0.113, 0.738, -0.214, h -> new double[] {h, 60, 0}, -10, 15, 40, 65);
-    // Anderson's 124 N m is the lowest of the published peaks (130 to 200 N m in others), too little for the heel raises that healthy adults do (Lunsford and Perry 1995): 161 N m, the middle of the others, with Anderson's shape
-    anderson("plantarflexion", Coordinate.ANKLE_DORSIFLEXION, -1, 161 / UNIT, 1.391, 0.408, a -> new double[] {0, 10, a}, 20, 5, -10);
-    anderson("dorsiflexion", Coordinate.ANKLE_DORSIFLEXION, 1, 0.033, 1.510, -0.187, a -> new double[] {60, 45, a}, 10, -10, -30);
-    add("hip extension, 90 over 10 (Kulig et al. 1984: rises)", m -> moment(m, Coordinate.HIP_FLEXION, -1, 90, 60, 0, 0) / moment(m, Coordinate.HIP_FLEXION, -1, 10, 60, 0, 0), 1.4, 0.15);
-    add("plantarflexion, -30 over +15 (Sale et al. 1982)", m -> moment(m, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 10, -30, 0) / moment(m, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 10, 15, 0), 0.45, 0.15);
-    add("plantarflexion, knee 90 over straight (Sale et al. 1982; Cresswell et al. 1995)", m -> moment(m, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 90, 0, 0) / moment(m, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 5, 0, 0), 0.68, 0.10);
-    add("knee flexion at 60, lying over seated (Worrell et al. 1989)", m -> moment(m, Coordinate.KNEE_FLEXION, 1, 5, 60, 0, 0) / moment(m, Coordinate.KNEE_FLEXION, 1, 85, 60, 0, 0), 0.78, 0.10);
-    add("knee extension at 80, lying over seated (Maffiuletti and Lepers 2003)", m -> moment(m, Coordinate.KNEE_FLEXION, -1, 10, 80, 0, 0) / moment(m, Coordinate.KNEE_FLEXION, -1, 85, 80, 0, 0), 0.97, 0.05);
+    anderson(
+        "knee extension",
+        Coordinate.KNEE_FLEXION,
+        -1,
+        0.163,
+        1.258,
+        1.133,
+        k -> new double[] {85, k, 0},
+        20,
+        35,
+        50,
+        65,
+        80,
+        95,
+        110);
+    anderson(
+        "hip extension",
+        Coordinate.HIP_FLEXION,
+        -1,
+        0.161,
+        0.958,
+        0.932,
+        h -> new double[] {h, 60, 0},
+        0,
+        20,
+        40,
+        60,
+        80,
+        95);
+    anderson(
+        "knee flexion",
+        Coordinate.KNEE_FLEXION,
+        1,
+        0.087,
+        0.869,
+        0.522,
+        k -> new double[] {85, k, 0},
+        10,
+        30,
+        50,
+        70,
+        90);
+    anderson(
+        "hip flexion",
+        Coordinate.HIP_FLEXION,
+        1,
+        0.113,
+        0.738,
+        -0.214,
+        h -> new double[] {h, 60, 0},
+        -10,
+        15,
+        40,
+        65);
+    // Anderson's 124 N m is the lowest of the published peaks (130 to 200 N m in others), too
+    // little for the heel raises that healthy adults do (Lunsford and Perry 1995): 161 N m, the
+    // middle of the others, with Anderson's shape
+    anderson(
+        "plantarflexion",
+        Coordinate.ANKLE_DORSIFLEXION,
+        -1,
+        161 / UNIT,
+        1.391,
+        0.408,
+        a -> new double[] {0, 10, a},
+        20,
+        5,
+        -10);
+    anderson(
+        "dorsiflexion",
+        Coordinate.ANKLE_DORSIFLEXION,
+        1,
+        0.033,
+        1.510,
+        -0.187,
+        a -> new double[] {60, 45, a},
+        10,
+        -10,
+        -30);
+    add(
+        "hip extension, 90 over 10 (Kulig et al. 1984: rises)",
+        m ->
+            moment(m, Coordinate.HIP_FLEXION, -1, 90, 60, 0, 0)
+                / moment(m, Coordinate.HIP_FLEXION, -1, 10, 60, 0, 0),
+        1.4,
+        0.15);
+    add(
+        "plantarflexion, -30 over +15 (Sale et al. 1982)",
+        m ->
+            moment(m, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 10, -30, 0)
+                / moment(m, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 10, 15, 0),
+        0.45,
+        0.15);
+    add(
+        "plantarflexion, knee 90 over straight (Sale et al. 1982; Cresswell et al. 1995)",
+        m ->
+            moment(m, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 90, 0, 0)
+                / moment(m, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 5, 0, 0),
+        0.68,
+        0.10);
+    add(
+        "knee flexion at 60, lying over seated (Worrell et al. 1989)",
+        m ->
+            moment(m, Coordinate.KNEE_FLEXION, 1, 5, 60, 0, 0)
+                / moment(m, Coordinate.KNEE_FLEXION, 1, 85, 60, 0, 0),
+        0.78,
+        0.10);
+    add(
+        "knee extension at 80, lying over seated (Maffiuletti and Lepers 2003)",
+        m ->
+            moment(m, Coordinate.KNEE_FLEXION, -1, 10, 80, 0, 0)
+                / moment(m, Coordinate.KNEE_FLEXION, -1, 85, 80, 0, 0),
+        0.97,
+        0.05);
     for (double[] p : new double[][] {{0, 0.90}, {10, 0.79}, {20, 0.66}, {30, 0.53}}) {
-      add("abduction at " + p[0] + " over 10 adducted (Neumann et al. 1988)", m -> moment(m, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, p[0]) / moment(m, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, -10), p[1], 0.15);
+      add(
+          "abduction at " + p[0] + " over 10 adducted (Neumann et al. 1988)",
+          m ->
+              moment(m, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, p[0])
+                  / moment(m, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, -10),
+          p[1],
+          0.15);
     }
-    add("abduction at 0, N m (Cahalan et al. 1989)", m -> moment(m, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, 0), 105, 0.2);
-    add("adduction at 0, N m (Cahalan et al. 1989)", m -> moment(m, Coordinate.HIP_ABDUCTION, -1, 0, 0, 0, 0), 125, 0.2);
-    add("gluteus maximus arm at 0, m (Németh and Ohlsén 1985)", m -> arm(m, 0, Coordinate.HIP_FLEXION, -1, "GMAXU", "GMAXM", "GMAXL"), 0.079 * MAN.lengthFactor(), 0.07);
-    add("gluteus medius abduction arm at 0, m (Dostal et al. 1986)", m -> arm(m, 0, Coordinate.HIP_ABDUCTION, 1, "GMEDA", "GMEDP"), 0.055 * MAN.lengthFactor(), 0.12);
-    add("passive plantarflexion at 20 dorsiflexed, N m (Riener and Edrich 1999)", m -> passive(m, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 5, 20), 20, 0.5);
-    add("passive plantarflexion at 35 dorsiflexed, knee bent, N m (deep squats are stood in without it stopping them)", m -> passive(m, Coordinate.ANKLE_DORSIFLEXION, -1, 100, 110, 35), 30, 0.3);
-    add("passive hip extension, straight leg at 80, N m (Magnusson et al. 1996; Riener and Edrich 1999)", m -> passive(m, Coordinate.HIP_FLEXION, -1, 80, 5, 0), 50, 0.5);
+    add(
+        "abduction at 0, N m (Cahalan et al. 1989)",
+        m -> moment(m, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, 0),
+        105,
+        0.2);
+    add(
+        "adduction at 0, N m (Cahalan et al. 1989)",
+        m -> moment(m, Coordinate.HIP_ABDUCTION, -1, 0, 0, 0, 0),
+        125,
+        0.2);
+    add(
+        "gluteus maximus arm at 0, m (Németh and Ohlsén 1985)",
+        m -> arm(m, 0, Coordinate.HIP_FLEXION, -1, "GMAXU", "GMAXM", "GMAXL"),
+        0.079 * MAN.lengthFactor(),
+        0.07);
+    add(
+        "gluteus medius abduction arm at 0, m (Dostal et al. 1986)",
+        m -> arm(m, 0, Coordinate.HIP_ABDUCTION, 1, "GMEDA", "GMEDP"),
+        0.055 * MAN.lengthFactor(),
+        0.12);
+    add(
+        "passive plantarflexion at 20 dorsiflexed, N m (Riener and Edrich 1999)",
+        m -> passive(m, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 5, 20),
+        20,
+        0.5);
+    add(
+        "passive plantarflexion at 35 dorsiflexed, knee bent, N m (deep squats are stood in without"
+            + " it stopping them)",
+        m -> passive(m, Coordinate.ANKLE_DORSIFLEXION, -1, 100, 110, 35),
+        30,
+        0.3);
+    add(
+        "passive hip extension, straight leg at 80, N m (Magnusson et al. 1996; Riener and Edrich"
+            + " 1999)",
+        m -> passive(m, Coordinate.HIP_FLEXION, -1, 80, 5, 0),
+        50,
+        0.5);
 
-    free("specific tension", Kind.FORCE, Math.log(24.0 / 30), 0.3, Muscles.standard().all().stream().map(Muscle::id).toArray(String[]::new));
+    free(
+        "specific tension",
+        Kind.FORCE,
+        Math.log(24.0 / 30),
+        0.3,
+        Muscles.standard().all().stream().map(Muscle::id).toArray(String[]::new));
     group("vasti", -0.02, 0, LENGTH, SHARE, "VL", "VM", "VI");
     group("rectus femoris", -0.03, 0, LENGTH, SHARE, "RF");
     group("two-joint knee flexors", -0.05, 0.092, LENGTH, SHARE, "BFL", "ST", "SM", "GRA", "SAR");
@@ -98,7 +257,15 @@ class IsometricFitTest {
     group("triceps surae", -0.07, 0.420, 0.10, 0.15, "GASM", "GASL", "SOL");
     group("deep plantarflexors", 0, 0, LENGTH, SHARE, "DPF");
     group("tibialis", -0.03, 0, LENGTH, SHARE, "TA");
-    free("plantarflexor force", Kind.FORCE, Math.log(0.73 / 0.63), 0.3, "GASM", "GASL", "SOL", "DPF");
+    free(
+        "plantarflexor force",
+        Kind.FORCE,
+        Math.log(0.73 / 0.63),
+        0.3,
+        "GASM",
+        "GASL",
+        "SOL",
+        "DPF");
     free("dorsiflexor force", Kind.FORCE, Math.log(1.17), 0.3, "TA");
     free("gluteus maximus arm", Kind.STANDING_EXTENSION_ARM, 0.107, 0.1, "GMAXU", "GMAXM", "GMAXL");
     free("knee flexor arm", Kind.STRAIGHT_KNEE_ARM, 0.072, 0.05, "BFL", "BFS", "ST", "SM");
@@ -111,16 +278,26 @@ class IsometricFitTest {
     if (Boolean.getBoolean("fit.print")) {
       print(p);
     }
-    assertThat(p).as("changes that the fit would still make: the rounding of the table").containsExactly(new double[p.length], within(0.02));
+    assertThat(p)
+        .as("changes that the fit would still make: the rounding of the table")
+        .containsExactly(new double[p.length], within(0.02));
     double[] undone = freedoms.stream().mapToDouble(f -> -f.applied).toArray();
-    assertThat(rms(new double[p.length])).as("nearer to the curves than the table of before").isLessThan(0.7 * rms(undone));
+    assertThat(rms(new double[p.length]))
+        .as("nearer to the curves than the table of before")
+        .isLessThan(0.7 * rms(undone));
   }
 
   private void add(String name, ToDoubleFunction<Musculature> model, double target, double spread) {
     data.add(new Datum(name, model, target, spread));
   }
 
-  private void group(String name, double length, double share, double lengthSpread, double shareSpread, String... muscles) {
+  private void group(
+      String name,
+      double length,
+      double share,
+      double lengthSpread,
+      double shareSpread,
+      String... muscles) {
     free(name + " length", Kind.LENGTH, length, lengthSpread, muscles);
     free(name + " share", Kind.SHARE, share, shareSpread, muscles);
   }
@@ -129,46 +306,107 @@ class IsometricFitTest {
     freedoms.add(new Freedom(name, kind, applied, spread, List.of(muscles)));
   }
 
-  /** Points of C1 BW H cos(C2 (angle - C3)), Anderson et al. (2007), men of 18 to 25 years; a curve counts as three independent points. */
-  private void anderson(String name, Coordinate c, int sign, double c1, double c2, double c3, DoubleFunction<double[]> posture, double... degrees) {
+  /**
+   * Points of C1 BW H cos(C2 (angle - C3)), Anderson et al. (2007), men of 18 to 25 years; a curve
+   * counts as three independent points.
+   */
+  private void anderson(
+      String name,
+      Coordinate c,
+      int sign,
+      double c1,
+      double c2,
+      double c3,
+      DoubleFunction<double[]> posture,
+      double... degrees) {
     for (double d : degrees) {
       double[] q = posture.apply(d);
-      add(name + " at " + d + ", N m (Anderson et al. 2007)", m -> moment(m, c, sign, q[0], q[1], q[2], 0), c1 * UNIT * Math.cos(c2 * (Math.toRadians(d) - c3)), 0.12 * Math.sqrt(degrees.length / 3.0));
+      add(
+          name + " at " + d + ", N m (Anderson et al. 2007)",
+          m -> moment(m, c, sign, q[0], q[1], q[2], 0),
+          c1 * UNIT * Math.cos(c2 * (Math.toRadians(d) - c3)),
+          0.12 * Math.sqrt(degrees.length / 3.0));
     }
   }
 
   private double[] optimum() {
-    LeastSquaresBuilder problem = new LeastSquaresBuilder().start(new double[freedoms.size()]).target(new double[data.size() + freedoms.size()]).model(this::residuals, this::jacobian).maxEvaluations(1000).maxIterations(200);
-    return new LevenbergMarquardtOptimizer().withCostRelativeTolerance(1e-7).withParameterRelativeTolerance(1e-6).optimize(problem.build()).getPoint().toArray();
+    LeastSquaresBuilder problem =
+        new LeastSquaresBuilder()
+            .start(new double[freedoms.size()])
+            .target(new double[data.size() + freedoms.size()])
+            .model(this::residuals, this::jacobian)
+            .maxEvaluations(1000)
+            .maxIterations(200);
+    return new LevenbergMarquardtOptimizer()
+        .withCostRelativeTolerance(1e-7)
+        .withParameterRelativeTolerance(1e-6)
+        .optimize(problem.build())
+        .getPoint()
+        .toArray();
   }
 
   private void print(double[] p) {
     Musculature now = new Musculature(MAN);
     for (Datum d : data) {
-      System.out.printf(Locale.ROOT, "%-90s target %8.3f  now %8.3f  (%+.1f spreads)%n", d.name, d.target, d.model.applyAsDouble(now), Math.log(d.model.applyAsDouble(now) / d.target) / d.spread);
+      System.out.printf(
+          Locale.ROOT,
+          "%-90s target %8.3f  now %8.3f  (%+.1f spreads)%n",
+          d.name,
+          d.target,
+          d.model.applyAsDouble(now),
+          Math.log(d.model.applyAsDouble(now) / d.target) / d.spread);
     }
     for (int k = 0; k < p.length; k++) {
-      System.out.printf(Locale.ROOT, "%-30s still %+.3f of %+.3f%n", freedoms.get(k).name, p[k], freedoms.get(k).applied + p[k]);
+      System.out.printf(
+          Locale.ROOT,
+          "%-30s still %+.3f of %+.3f%n",
+          freedoms.get(k).name,
+          p[k],
+          freedoms.get(k).applied + p[k]);
     }
     for (Muscle m : muscles(p)) {
-      System.out.printf(Locale.ROOT, "%-6s force %.2f l0 %.2f kappa %.2f hip %s abd %s knee %s%n", m.id(), m.forceFactor() / Math.exp(p[0]), m.lengthAtZero(), m.fibreShare(), knots(m.hipFlexion(), HIP_KNOTS), knots(m.hipAbduction(), HIP_KNOTS), knots(m.kneeFlexion(), KNEE_KNOTS));
+      System.out.printf(
+          Locale.ROOT,
+          "%-6s force %.2f l0 %.2f kappa %.2f hip %s abd %s knee %s%n",
+          m.id(),
+          m.forceFactor() / Math.exp(p[0]),
+          m.lengthAtZero(),
+          m.fibreShare(),
+          knots(m.hipFlexion(), HIP_KNOTS),
+          knots(m.hipAbduction(), HIP_KNOTS),
+          knots(m.kneeFlexion(), KNEE_KNOTS));
     }
-    System.out.printf(Locale.ROOT, "rms of the residuals, spreads: %.3f now; specific tension %.1f N/cm2%n", rms(new double[p.length]), Musculature.SPECIFIC_TENSION * 1e-4 * Math.exp(p[0]));
+    System.out.printf(
+        Locale.ROOT,
+        "rms of the residuals, spreads: %.3f now; specific tension %.1f N/cm2%n",
+        rms(new double[p.length]),
+        Musculature.SPECIFIC_TENSION * 1e-4 * Math.exp(p[0]));
   }
 
   private double rms(double[] p) {
-    return Math.sqrt(Arrays.stream(residuals(p)).limit(data.size()).map(x -> x * x).average().orElseThrow());
+    return Math.sqrt(
+        Arrays.stream(residuals(p)).limit(data.size()).map(x -> x * x).average().orElseThrow());
   }
 
   private static String knots(Optional<MonotoneCurve> curve, double[] knotsDeg) {
-    return curve.map(c -> Arrays.stream(knotsDeg).mapToObj(d -> String.format(Locale.ROOT, "%.1f", 100 * c.value(Math.toRadians(d)))).reduce((a, b) -> a + ";" + b).orElseThrow()).orElse("");
+    return curve
+        .map(
+            c ->
+                Arrays.stream(knotsDeg)
+                    .mapToObj(
+                        d -> String.format(Locale.ROOT, "%.1f", 100 * c.value(Math.toRadians(d))))
+                    .reduce((a, b) -> a + ";" + b)
+                    .orElseThrow())
+        .orElse("");
   }
 
   private double[] residuals(double[] p) {
     Musculature m = new Musculature(MAN, muscles(p));
     double[] r = new double[data.size() + p.length];
     for (int i = 0; i < data.size(); i++) {
-      r[i] = Math.log(Math.max(1e-3, data.get(i).model.applyAsDouble(m)) / data.get(i).target) / data.get(i).spread;
+      r[i] =
+          Math.log(Math.max(1e-3, data.get(i).model.applyAsDouble(m)) / data.get(i).target)
+              / data.get(i).spread;
     }
     for (int k = 0; k < p.length; k++) {
       r[data.size() + k] = (freedoms.get(k).applied + p[k]) / freedoms.get(k).spread;
@@ -219,10 +457,16 @@ class IsometricFitTest {
         kind == Kind.FORCE ? m.forceFactor() * factor : m.forceFactor(),
         kind == Kind.LENGTH ? m.lengthAtZero() + by : m.lengthAtZero(),
         kind == Kind.SHARE ? m.fibreShare() * factor : m.fibreShare(),
-        kind == Kind.STANDING_EXTENSION_ARM ? m.hipFlexion().map(c -> faded(c, HIP_KNOTS, factor)) : m.hipFlexion(),
-        kind == Kind.STANDING_ABDUCTION_ARM ? m.hipAbduction().map(c -> faded(c, HIP_KNOTS, factor)) : m.hipAbduction(),
+        kind == Kind.STANDING_EXTENSION_ARM
+            ? m.hipFlexion().map(c -> faded(c, HIP_KNOTS, factor))
+            : m.hipFlexion(),
+        kind == Kind.STANDING_ABDUCTION_ARM
+            ? m.hipAbduction().map(c -> faded(c, HIP_KNOTS, factor))
+            : m.hipAbduction(),
         m.hipRotation(),
-        kind == Kind.STRAIGHT_KNEE_ARM ? m.kneeFlexion().map(c -> faded(c, KNEE_KNOTS, factor)) : m.kneeFlexion(),
+        kind == Kind.STRAIGHT_KNEE_ARM
+            ? m.kneeFlexion().map(c -> faded(c, KNEE_KNOTS, factor))
+            : m.kneeFlexion(),
         m.ankleDorsiflexion(),
         m.source());
   }
@@ -230,12 +474,25 @@ class IsometricFitTest {
   /** The factor holds up to 30° and fades to none at 90°. */
   private static MonotoneCurve faded(MonotoneCurve c, double[] knotsDeg, double factor) {
     double[] x = Arrays.stream(knotsDeg).map(Math::toRadians).toArray();
-    double[] y = Arrays.stream(knotsDeg).map(d -> c.value(Math.toRadians(d)) * Math.pow(factor, Math.max(0, Math.min(1, (90 - d) / 60)))).toArray();
+    double[] y =
+        Arrays.stream(knotsDeg)
+            .map(
+                d ->
+                    c.value(Math.toRadians(d))
+                        * Math.pow(factor, Math.max(0, Math.min(1, (90 - d) / 60))))
+            .toArray();
     return MonotoneCurve.through(x, y);
   }
 
   /** Moment of every muscle that helps, fully active, without its passive part, N m; degrees. */
-  private static double moment(Musculature m, Coordinate c, int sign, double hip, double knee, double ankle, double abduction) {
+  private static double moment(
+      Musculature m,
+      Coordinate c,
+      int sign,
+      double hip,
+      double knee,
+      double ankle,
+      double abduction) {
     at(m, hip, knee, ankle, abduction);
     double sum = 0;
     for (int i = 0; i < m.size(); i++) {
@@ -244,7 +501,8 @@ class IsometricFitTest {
     return sum;
   }
 
-  private static double passive(Musculature m, Coordinate c, int sign, double hip, double knee, double ankle) {
+  private static double passive(
+      Musculature m, Coordinate c, int sign, double hip, double knee, double ankle) {
     at(m, hip, knee, ankle, 0);
     double sum = 0;
     for (int i = 0; i < m.size(); i++) {
@@ -266,6 +524,14 @@ class IsometricFitTest {
   }
 
   private static void at(Musculature m, double hip, double knee, double ankle, double abduction) {
-    m.at(new double[] {Math.toRadians(hip), Math.toRadians(abduction), 0, Math.toRadians(knee), Math.toRadians(ankle), 0});
+    m.at(
+        new double[] {
+          Math.toRadians(hip),
+          Math.toRadians(abduction),
+          0,
+          Math.toRadians(knee),
+          Math.toRadians(ankle),
+          0
+        });
   }
 }

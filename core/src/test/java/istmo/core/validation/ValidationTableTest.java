@@ -9,8 +9,9 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /**
- * The table in docs/validation.md is what the model says today: a hit that became a miss, or any changed figure, fails here until somebody has looked at it and written the table again with {@code mvn -pl core test
- * -Dtest=ValidationTableTest -Dvalidation.write=true}.
+ * The table in docs/validation.md is what the model says today: a hit that became a miss, or any
+ * changed figure, fails here until somebody has looked at it and written the table again with
+ * {@code mvn -pl core test -Dtest=ValidationTableTest -Dvalidation.write=true}.
  */
 class ValidationTableTest {
   private static final Path PAGE = Path.of("..", "docs", "validation.md");
@@ -24,7 +25,14 @@ class ValidationTableTest {
     rows.addAll(LoadChecks.rows());
     StringBuilder table = new StringBuilder(BEGIN + "\n\n");
     long hits = rows.stream().filter(Row::hit).count();
-    table.append(hits).append(" of ").append(rows.size()).append(" checks hit.\n\n| id | what | source | expected | computed | verdict |\n|---|---|---|---|---|---|\n");
+    table
+        .append(hits)
+        .append(" of ")
+        .append(rows.size())
+        .append(
+            " checks hit.\n\n"
+                + "| id | what | source | expected | computed | verdict |\n"
+                + "|---|---|---|---|---|---|\n");
     rows.forEach(r -> table.append(r.markdown()).append('\n'));
     table.append('\n').append(END);
     String page = Files.readString(PAGE);

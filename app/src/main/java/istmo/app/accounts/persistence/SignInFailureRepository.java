@@ -9,11 +9,16 @@ import org.springframework.data.jpa.repository.Query;
 public interface SignInFailureRepository extends JpaRepository<SignInFailureEntity, String> {
   void deleteByLastAtBefore(Instant old);
 
-  /** Counts one more failure of a name in one statement, so that none is lost when several come at the same moment. */
+  /**
+   * Counts one more failure of a name in one statement, so that none is lost when several come at
+   * the same moment.
+   */
   @Modifying
   @Query(
       nativeQuery = true,
       value =
-          "insert into sign_in_failure (sign_in_name, failures, last_at) values (?1, 1, ?2) on conflict (sign_in_name) do update set failures = sign_in_failure.failures + 1, last_at = excluded.last_at")
+          "insert into sign_in_failure (sign_in_name, failures, last_at) values (?1, 1, ?2) on"
+              + " conflict (sign_in_name) do update set failures = sign_in_failure.failures + 1,"
+              + " last_at = excluded.last_at")
   void count(String signInName, Instant at);
 }

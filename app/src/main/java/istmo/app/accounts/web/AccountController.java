@@ -45,15 +45,27 @@ class AccountController {
   private final SignedInSessions sessions;
   private final SecurityContextRepository contexts;
 
-  AccountController(Accounts accounts, CurrentCoach current, SignedInSessions sessions, SecurityContextRepository contexts) {
+  AccountController(
+      Accounts accounts,
+      CurrentCoach current,
+      SignedInSessions sessions,
+      SecurityContextRepository contexts) {
     this.accounts = accounts;
     this.current = current;
     this.sessions = sessions;
     this.contexts = contexts;
   }
 
-  /** id: of the coach, so that a device keeps what several coaches log apart; demo: this is the demo, which signs in by itself on this machine; firstRun: nobody has an account yet. */
-  record AccountView(boolean signedIn, @MayBeMissing UUID id, @MayBeMissing String name, boolean demo, boolean firstRun) {}
+  /**
+   * id: of the coach, so that a device keeps what several coaches log apart; demo: this is the
+   * demo, which signs in by itself on this machine; firstRun: nobody has an account yet.
+   */
+  record AccountView(
+      boolean signedIn,
+      @MayBeMissing UUID id,
+      @MayBeMissing String name,
+      boolean demo,
+      boolean firstRun) {}
 
   record SignInInput(String signInName, String password) {}
 
@@ -66,14 +78,23 @@ class AccountController {
   @GetMapping
   AccountView account() {
     Optional<Coach> coach = signedIn().flatMap(accounts::coach);
-    return new AccountView(coach.isPresent(), coach.map(Coach::id).orElse(null), coach.map(Coach::name).orElse(null), accounts.isDemo(), accounts.isFirstRun());
+    return new AccountView(
+        coach.isPresent(),
+        coach.map(Coach::id).orElse(null),
+        coach.map(Coach::name).orElse(null),
+        accounts.isDemo(),
+        accounts.isFirstRun());
   }
 
   @PostMapping("/sign-in")
-  ResponseEntity<?> signIn(@RequestBody SignInInput input, HttpServletRequest request, HttpServletResponse response) {
+  ResponseEntity<?> signIn(
+      @RequestBody SignInInput input, HttpServletRequest request, HttpServletResponse response) {
     Optional<Coach> coach = accounts.check(input.signInName(), input.password());
     if (coach.isEmpty()) {
-      return ResponseEntity.status(HttpStatus.UNAUTHORIZED).body(ProblemDetail.forStatusAndDetail(HttpStatus.UNAUTHORIZED, "Name or password is not right."));
+      return ResponseEntity.status(HttpStatus.UNAUTHORIZED)
+          .body(
+              ProblemDetail.forStatusAndDetail(
+                  HttpStatus.UNAUTHORIZED, "Name or password is not right."));
     }
     begin(coach.get(), request, response);
     return ResponseEntity.ok(account());
@@ -81,22 +102,30 @@ class AccountController {
 
   /** The demo's coach, from this machine only. */
   @PostMapping("/demo")
-  AccountView demo(HttpServletRequest request, HttpServletResponse response) throws UnknownHostException {
+  AccountView demo(HttpServletRequest request, HttpServletResponse response)
+      throws UnknownHostException {
     if (!accounts.isDemo() || !InetAddress.getByName(request.getRemoteAddr()).isLoopbackAddress()) {
       throw new NotFound("demo");
     }
-    begin(accounts.coach(Accounts.FIRST).orElseThrow(() -> new NotFound("demo")), request, response);
+    begin(
+        accounts.coach(Accounts.FIRST).orElseThrow(() -> new NotFound("demo")), request, response);
     return account();
   }
 
   /** The first account, from this machine itself: nobody in a gym's wifi is quicker. */
   @PostMapping("/first")
   @ResponseStatus(HttpStatus.CREATED)
-  AccountView first(@RequestBody NewCoachInput input, HttpServletRequest request, HttpServletResponse response) throws UnknownHostException {
-    if (!InetAddress.getByName(request.getRemoteAddr()).isLoopbackAddress() && !request.getRemoteAddr().equals(request.getLocalAddr())) {
+  AccountView first(
+      @RequestBody NewCoachInput input, HttpServletRequest request, HttpServletResponse response)
+      throws UnknownHostException {
+    if (!InetAddress.getByName(request.getRemoteAddr()).isLoopbackAddress()
+        && !request.getRemoteAddr().equals(request.getLocalAddr())) {
       throw new Conflict("The first account is made on the machine that Istmo runs on.");
     }
-    begin(accounts.createFirst(input.name(), input.signInName(), input.password()), request, response);
+    begin(
+        accounts.createFirst(input.name(), input.signInName(), input.password()),
+        request,
+        response);
     return account();
   }
 
@@ -126,7 +155,9 @@ class AccountController {
 
   @GetMapping("/sessions")
   List<SignedInView> sessions(HttpServletRequest request) {
-    return sessions.of(current.id(), request.getSession().getId()).stream().map(s -> new SignedInView(s.handle(), s.current(), s.device(), s.since(), s.lastUsed())).toList();
+    return sessions.of(current.id(), request.getSession().getId()).stream()
+        .map(s -> new SignedInView(s.handle(), s.current(), s.device(), s.since(), s.lastUsed()))
+        .toList();
   }
 
   @DeleteMapping("/sessions/{id}")
@@ -137,7 +168,9 @@ class AccountController {
 
   @ExceptionHandler
   ResponseEntity<ProblemDetail> wait(TooManyTries e) {
-    return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS).header(HttpHeaders.RETRY_AFTER, String.valueOf(e.seconds())).body(ProblemDetail.forStatusAndDetail(HttpStatus.TOO_MANY_REQUESTS, e.getMessage()));
+    return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
+        .header(HttpHeaders.RETRY_AFTER, String.valueOf(e.seconds()))
+        .body(ProblemDetail.forStatusAndDetail(HttpStatus.TOO_MANY_REQUESTS, e.getMessage()));
   }
 
   private Optional<UUID> signedIn() {
@@ -154,8 +187,13 @@ class AccountController {
     if (old != null) {
       old.invalidate();
     }
-    String device = Optional.ofNullable(request.getHeader(HttpHeaders.USER_AGENT)).orElse("unknown");
-    request.getSession(true).setAttribute(SignedInSessions.DEVICE, device.substring(0, Math.min(LONGEST_DEVICE, device.length())));
+    String device =
+        Optional.ofNullable(request.getHeader(HttpHeaders.USER_AGENT)).orElse("unknown");
+    request
+        .getSession(true)
+        .setAttribute(
+            SignedInSessions.DEVICE,
+            device.substring(0, Math.min(LONGEST_DEVICE, device.length())));
     SecurityContext context = SecurityContextHolder.createEmptyContext();
     context.setAuthentication(CurrentCoach.signedIn(coach.id()));
     SecurityContextHolder.setContext(context);

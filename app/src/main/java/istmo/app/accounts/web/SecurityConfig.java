@@ -15,7 +15,10 @@ import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Everything of the interface asks for a signed-in coach but what is needed to sign in, the model that knows no client, and gadgets, which bring a code of their own. */
+/**
+ * Everything of the interface asks for a signed-in coach but what is needed to sign in, the model
+ * that knows no client, and gadgets, which bring a code of their own.
+ */
 @Configuration
 class SecurityConfig {
   /** The model without any client's data: for programs. */
@@ -32,15 +35,31 @@ class SecurityConfig {
   }
 
   @Bean
-  SecurityFilterChain security(HttpSecurity http, SecurityContextRepository contexts, JsonMapper json) throws Exception {
+  SecurityFilterChain security(
+      HttpSecurity http, SecurityContextRepository contexts, JsonMapper json) throws Exception {
     PathPatternRequestMatcher.Builder path = PathPatternRequestMatcher.withDefaults();
     return http.authorizeHttpRequests(
             a ->
-                a.requestMatchers(HttpMethod.GET, "/api/account", SHARED).permitAll()
-                    .requestMatchers(HttpMethod.POST, "/api/account/sign-in", "/api/account/demo", "/api/account/first", MODEL, GADGETS).permitAll()
-                    .requestMatchers("/api/**").authenticated()
-                    .anyRequest().permitAll())
-        .csrf(c -> c.spa().ignoringRequestMatchers(path.matcher(HttpMethod.POST, MODEL), path.matcher(HttpMethod.POST, GADGETS)))
+                a.requestMatchers(HttpMethod.GET, "/api/account", SHARED)
+                    .permitAll()
+                    .requestMatchers(
+                        HttpMethod.POST,
+                        "/api/account/sign-in",
+                        "/api/account/demo",
+                        "/api/account/first",
+                        MODEL,
+                        GADGETS)
+                    .permitAll()
+                    .requestMatchers("/api/**")
+                    .authenticated()
+                    .anyRequest()
+                    .permitAll())
+        .csrf(
+            c ->
+                c.spa()
+                    .ignoringRequestMatchers(
+                        path.matcher(HttpMethod.POST, MODEL),
+                        path.matcher(HttpMethod.POST, GADGETS)))
         .securityContext(c -> c.securityContextRepository(contexts))
         .requestCache(c -> c.disable())
         .formLogin(f -> f.disable())
@@ -48,16 +67,34 @@ class SecurityConfig {
         .logout(l -> l.disable())
         .exceptionHandling(
             e ->
-                e.authenticationEntryPoint((request, response, x) -> answer(json, response, HttpStatus.UNAUTHORIZED, "Sign in first. What you typed is kept."))
-                    .accessDeniedHandler((request, response, x) -> answer(json, response, HttpStatus.FORBIDDEN, "This request did not carry this page's token. Nothing was changed; try once more.")))
-        // a self-made certificate may be made anew: a browser that was told to insist could then not be let in
+                e.authenticationEntryPoint(
+                        (request, response, x) ->
+                            answer(
+                                json,
+                                response,
+                                HttpStatus.UNAUTHORIZED,
+                                "Sign in first. What you typed is kept."))
+                    .accessDeniedHandler(
+                        (request, response, x) ->
+                            answer(
+                                json,
+                                response,
+                                HttpStatus.FORBIDDEN,
+                                "This request did not carry this page's token. Nothing was changed;"
+                                    + " try once more.")))
+        // a self-made certificate may be made anew: a browser that was told to insist could then
+        // not be let in
         .headers(h -> h.frameOptions(f -> f.deny()).httpStrictTransportSecurity(t -> t.disable()))
         .build();
   }
 
-  private static void answer(JsonMapper json, HttpServletResponse response, HttpStatus status, String detail) throws IOException {
+  private static void answer(
+      JsonMapper json, HttpServletResponse response, HttpStatus status, String detail)
+      throws IOException {
     response.setStatus(status.value());
     response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-    response.getOutputStream().write(json.writeValueAsBytes(ProblemDetail.forStatusAndDetail(status, detail)));
+    response
+        .getOutputStream()
+        .write(json.writeValueAsBytes(ProblemDetail.forStatusAndDetail(status, detail)));
   }
 }

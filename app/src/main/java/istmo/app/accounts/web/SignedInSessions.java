@@ -13,7 +13,10 @@ import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
 import org.springframework.stereotype.Component;
 
-/** Where a coach is signed in. A session is named by a hash of its id, so that the id itself never leaves the cookie. */
+/**
+ * Where a coach is signed in. A session is named by a hash of its id, so that the id itself never
+ * leaves the cookie.
+ */
 @Component
 class SignedInSessions {
   static final String DEVICE = "device";
@@ -24,29 +27,45 @@ class SignedInSessions {
     this.sessions = sessions;
   }
 
-  /** @param device what the browser said of itself */
+  /**
+   * @param device what the browser said of itself
+   */
   record SignedIn(String handle, boolean current, String device, Instant since, Instant lastUsed) {}
 
   /** Newest use first. */
   List<SignedIn> of(UUID coachId, String currentId) {
     return sessions.findByPrincipalName(coachId.toString()).values().stream()
-        .map(s -> new SignedIn(handle(s.getId()), s.getId().equals(currentId), s.<String>getAttributeOrDefault(DEVICE, "unknown"), s.getCreationTime(), s.getLastAccessedTime()))
+        .map(
+            s ->
+                new SignedIn(
+                    handle(s.getId()),
+                    s.getId().equals(currentId),
+                    s.<String>getAttributeOrDefault(DEVICE, "unknown"),
+                    s.getCreationTime(),
+                    s.getLastAccessedTime()))
         .sorted(Comparator.comparing(SignedIn::lastUsed).reversed())
         .toList();
   }
 
   void end(UUID coachId, String handle) {
-    Session found = sessions.findByPrincipalName(coachId.toString()).values().stream().filter(s -> handle(s.getId()).equals(handle)).findFirst().orElseThrow(() -> new NotFound("session"));
+    Session found =
+        sessions.findByPrincipalName(coachId.toString()).values().stream()
+            .filter(s -> handle(s.getId()).equals(handle))
+            .findFirst()
+            .orElseThrow(() -> new NotFound("session"));
     sessions.deleteById(found.getId());
   }
 
   void endOthers(UUID coachId, String currentId) {
-    sessions.findByPrincipalName(coachId.toString()).keySet().stream().filter(id -> !id.equals(currentId)).forEach(sessions::deleteById);
+    sessions.findByPrincipalName(coachId.toString()).keySet().stream()
+        .filter(id -> !id.equals(currentId))
+        .forEach(sessions::deleteById);
   }
 
   private static String handle(String id) {
     try {
-      byte[] hash = MessageDigest.getInstance("SHA-256").digest(id.getBytes(StandardCharsets.UTF_8));
+      byte[] hash =
+          MessageDigest.getInstance("SHA-256").digest(id.getBytes(StandardCharsets.UTF_8));
       return HexFormat.of().formatHex(hash, 0, HANDLE_BYTES);
     } catch (NoSuchAlgorithmException e) {
       throw new IllegalStateException(e);

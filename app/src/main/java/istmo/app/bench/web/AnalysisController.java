@@ -31,7 +31,9 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
 /**
- * The model itself, for whoever wants to test it from outside: any body, any set-up. Metres, kilograms, newtons, newton metres; angles in degrees. docs/api.md lists the parameters of each family.
+ * The model itself, for whoever wants to test it from outside: any body, any set-up. Metres,
+ * kilograms, newtons, newton metres; angles in degrees. docs/api.md lists the parameters of each
+ * family.
  */
 @RestController
 class AnalysisController {
@@ -54,7 +56,11 @@ class AnalysisController {
       }
       Body b = Body.estimated(statureM, massKg, sex);
       b = b.withLengths(or(thighM, b.thighM()), or(shankM, b.shankM()), or(trunkM, b.trunkM()));
-      b = b.withLimits(rad(dorsiflexionLimitDeg, b.dorsiflexionLimitRad()), rad(hipFlexionLimitDeg, b.hipFlexionLimitRad()), rad(kneeFlexionLimitDeg, b.kneeFlexionLimitRad()));
+      b =
+          b.withLimits(
+              rad(dorsiflexionLimitDeg, b.dorsiflexionLimitRad()),
+              rad(hipFlexionLimitDeg, b.hipFlexionLimitRad()),
+              rad(kneeFlexionLimitDeg, b.kneeFlexionLimitRad()));
       return b.withStrength(or(strength, b.strength()), or(lumbarNm, b.lumbarNm()));
     }
 
@@ -73,14 +79,22 @@ class AnalysisController {
       if (Stream.of(shareOfLimit, loadKg, repetitions).filter(Objects::nonNull).count() > 1) {
         throw new InvalidInput("loadRule", "give one of shareOfLimit, loadKg and repetitions");
       }
-      return loadKg != null ? new LoadRule.Fixed(loadKg) : shareOfLimit != null ? new LoadRule.ShareOfLimit(shareOfLimit) : repetitions != null ? new LoadRule.Repetitions(repetitions) : LoadRule.USUAL;
+      return loadKg != null
+          ? new LoadRule.Fixed(loadKg)
+          : shareOfLimit != null
+              ? new LoadRule.ShareOfLimit(shareOfLimit)
+              : repetitions != null ? new LoadRule.Repetitions(repetitions) : LoadRule.USUAL;
     }
   }
 
   /** Seconds of each part of a repetition; what is missing is as usual (2, 0, 1, 0). */
   record TempoInput(Double loweringS, Double lowS, Double liftingS, Double topS) {
     Tempo tempo() {
-      return new Tempo(or(loweringS, Tempo.USUAL.loweringS()), or(lowS, Tempo.USUAL.lowS()), or(liftingS, Tempo.USUAL.liftingS()), or(topS, Tempo.USUAL.topS()));
+      return new Tempo(
+          or(loweringS, Tempo.USUAL.loweringS()),
+          or(lowS, Tempo.USUAL.lowS()),
+          or(liftingS, Tempo.USUAL.liftingS()),
+          or(topS, Tempo.USUAL.topS()));
     }
 
     private static double or(Double value, double otherwise) {
@@ -88,20 +102,42 @@ class AnalysisController {
     }
   }
 
-  record AnalysisInput(BodyInput body, String family, Map<String, Double> setup, LoadRuleInput loadRule, TempoInput tempo, String school) {}
+  record AnalysisInput(
+      BodyInput body,
+      String family,
+      Map<String, Double> setup,
+      LoadRuleInput loadRule,
+      TempoInput tempo,
+      String school) {}
 
   record MuscleLimiterView(String id, double share, double kgPerPercent) {}
 
-  /** The set at the working load: repetitions to failure, what ends it, what has given out, and how much of the bearable oxygen debt it made. capacityLeft by muscle id at the start of the last repetition, 1 rested. */
-  record SimulatedSetView(double repetitions, SimulatedSet.End end, List<MuscleLimiterView> gaveOut, double oxygenShare, Map<String, Double> capacityLeft) {
+  /**
+   * The set at the working load: repetitions to failure, what ends it, what has given out, and how
+   * much of the bearable oxygen debt it made. capacityLeft by muscle id at the start of the last
+   * repetition, 1 rested.
+   */
+  record SimulatedSetView(
+      double repetitions,
+      SimulatedSet.End end,
+      List<MuscleLimiterView> gaveOut,
+      double oxygenShare,
+      Map<String, Double> capacityLeft) {
     static SimulatedSetView of(SimulatedSet set) {
-      return new SimulatedSetView(set.repetitions(), set.end(), limiters(set.gaveOut()), set.oxygenShare(), byMuscle(set.capacity()[set.capacity().length - 1]));
+      return new SimulatedSetView(
+          set.repetitions(),
+          set.end(),
+          limiters(set.gaveOut()),
+          set.oxygenShare(),
+          byMuscle(set.capacity()[set.capacity().length - 1]));
     }
   }
 
   /**
-   * suppliedNm: moment about each coordinate in its positive direction that muscles, passive tissue and contacts supply; contactNm: the part of it that contact forces supply which statics does not settle. activation, fibreLength, activeTension, passiveTension by muscle id; momentArmM by muscle id and coordinate. residualNm: what is left
-   * unbalanced.
+   * suppliedNm: moment about each coordinate in its positive direction that muscles, passive tissue
+   * and contacts supply; contactNm: the part of it that contact forces supply which statics does
+   * not settle. activation, fibreLength, activeTension, passiveTension by muscle id; momentArmM by
+   * muscle id and coordinate. residualNm: what is left unbalanced.
    */
   record AnalysisPointView(
       double phase,
@@ -123,7 +159,10 @@ class AnalysisController {
     IMPOSSIBLE
   }
 
-  /** Either computed, with everything but obstacle, or impossible, with phase, reason and what is missing. */
+  /**
+   * Either computed, with everything but obstacle, or impossible, with phase, reason and what is
+   * missing.
+   */
   record AnalysisView(
       Status status,
       @MayBeMissing BenchController.ObstacleView obstacle,
@@ -144,7 +183,8 @@ class AnalysisController {
       throw new InvalidInput("body", "is needed");
     }
     if (input.family() == null) {
-      throw new InvalidInput("family", "is needed; there are " + Families.all().stream().map(Family::id).toList());
+      throw new InvalidInput(
+          "family", "is needed; there are " + Families.all().stream().map(Family::id).toList());
     }
     Family family = Families.get(input.family());
     Setup setup = Setup.of(family.parameters(), input.setup() == null ? Map.of() : input.setup());
@@ -153,7 +193,19 @@ class AnalysisController {
     School school = input.school() == null ? School.STRETCH : School.get(input.school());
     AnalysisResult result = new Analyser(input.body().body()).analyse(family, setup, rule, tempo);
     if (result instanceof CannotAnalyse c) {
-      return new AnalysisView(Status.IMPOSSIBLE, new BenchController.ObstacleView(c.phase(), c.reason(), c.missing()), setup.values(), null, null, null, List.of(), null, null, Map.of(), List.of(), List.of());
+      return new AnalysisView(
+          Status.IMPOSSIBLE,
+          new BenchController.ObstacleView(c.phase(), c.reason(), c.missing()),
+          setup.values(),
+          null,
+          null,
+          null,
+          List.of(),
+          null,
+          null,
+          Map.of(),
+          List.of(),
+          List.of());
     }
     Analysis a = (Analysis) result;
     return new AnalysisView(
@@ -172,7 +224,9 @@ class AnalysisController {
   }
 
   private static List<MuscleLimiterView> limiters(List<Limiter> of) {
-    return of.stream().map(l -> new MuscleLimiterView(l.id(), l.share(), l.kgPerPercent())).toList();
+    return of.stream()
+        .map(l -> new MuscleLimiterView(l.id(), l.share(), l.kgPerPercent()))
+        .toList();
   }
 
   private static AnalysisPointView point(AnalysisPoint p) {

@@ -1,10 +1,10 @@
 package istmo.app.bench.web;
 
+import istmo.app.bench.Bench;
 import istmo.app.platform.DrawingView;
 import istmo.app.platform.LoadView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
-import istmo.app.bench.Bench;
 import istmo.app.schools.Schools;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Muscles;
@@ -35,7 +35,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The bench over HTTP: everything that one screen needs for one move of the hand. Lengths m, angles deg. */
+/**
+ * The bench over HTTP: everything that one screen needs for one move of the hand. Lengths m, angles
+ * deg.
+ */
 @RestController
 class BenchController {
   private final Bench bench;
@@ -47,16 +50,28 @@ class BenchController {
   }
 
   /** Without a gym, machines are generic; stiffToday takes some range for one day. */
-  record SideInput(UUID clientId, UUID gymId, String candidateId, Map<String, Double> setup, Boolean stiffToday) {}
+  record SideInput(
+      UUID clientId,
+      UUID gymId,
+      String candidateId,
+      Map<String, Double> setup,
+      Boolean stiffToday) {}
 
   /** One side, or two: the pinned start and now, or two clients. */
   record BenchInput(List<SideInput> sides, String school) {}
 
   /**
-   * One point of the repetition. demand: share of the momentary limit that the working load takes; moments: what muscles supply, as a share of the largest moment of any joint in this repetition, extension, plantarflexion and back
-   * extension positive.
+   * One point of the repetition. demand: share of the momentary limit that the working load takes;
+   * moments: what muscles supply, as a share of the largest moment of any joint in this repetition,
+   * extension, plantarflexion and back extension positive.
    */
-  record PhaseView(double phase, DrawingView side, Map<String, Double> anglesDeg, double leanDeg, @MayBeMissing Double demand, Map<String, Double> moments) {}
+  record PhaseView(
+      double phase,
+      DrawingView side,
+      Map<String, Double> anglesDeg,
+      double leanDeg,
+      @MayBeMissing Double demand,
+      Map<String, Double> moments) {}
 
   /** Length strip of one region: fibre length over optimal, and weighted tension, at each phase. */
   record StripView(List<Double> length, List<Double> tension) {}
@@ -100,22 +115,52 @@ class BenchController {
       if (s.clientId() == null || s.candidateId() == null) {
         throw new InvalidInput("sides", "each needs clientId and candidateId");
       }
-      sides.add(bench.side(new Bench.Wish(s.clientId(), Optional.ofNullable(s.gymId()), s.candidateId(), Optional.ofNullable(s.setup()), Boolean.TRUE.equals(s.stiffToday())), school));
+      sides.add(
+          bench.side(
+              new Bench.Wish(
+                  s.clientId(),
+                  Optional.ofNullable(s.gymId()),
+                  s.candidateId(),
+                  Optional.ofNullable(s.setup()),
+                  Boolean.TRUE.equals(s.stiffToday())),
+              school));
     }
-    Optional<Difference> difference = sides.size() == 2 ? bench.difference(sides.get(0), sides.get(1)) : Optional.empty();
+    Optional<Difference> difference =
+        sides.size() == 2 ? bench.difference(sides.get(0), sides.get(1)) : Optional.empty();
     return new BenchView(
         sides.stream().map(s -> view(s, school)).toList(),
-        difference.map(d -> d.changes().stream().map(c -> new ChangeView(c.regionId(), Rounded.of(c.from()), Rounded.of(c.to()), c.toldApart())).toList()).orElse(List.of()),
+        difference
+            .map(
+                d ->
+                    d.changes().stream()
+                        .map(
+                            c ->
+                                new ChangeView(
+                                    c.regionId(),
+                                    Rounded.of(c.from()),
+                                    Rounded.of(c.to()),
+                                    c.toldApart()))
+                        .toList())
+            .orElse(List.of()),
         difference.map(Difference::sentences).orElse(List.of()));
   }
 
-  /** aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS; the side without a set-up begins with the usual one. */
-  record AimedSideInput(SideInput side, Map<String, Integer> aim, Set<String> keepOut, String school) {
+  /**
+   * aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS; the side without a set-up begins
+   * with the usual one.
+   */
+  record AimedSideInput(
+      SideInput side, Map<String, Integer> aim, Set<String> keepOut, String school) {
     Bench.Wish wish() {
       if (side == null || side.clientId() == null || side.candidateId() == null) {
         throw new InvalidInput("side", "needs clientId and candidateId");
       }
-      return new Bench.Wish(side.clientId(), Optional.ofNullable(side.gymId()), side.candidateId(), Optional.ofNullable(side.setup()), Boolean.TRUE.equals(side.stiffToday()));
+      return new Bench.Wish(
+          side.clientId(),
+          Optional.ofNullable(side.gymId()),
+          side.candidateId(),
+          Optional.ofNullable(side.setup()),
+          Boolean.TRUE.equals(side.stiffToday()));
     }
 
     Aim wanted() {
@@ -125,11 +170,31 @@ class BenchController {
 
   record MovedView(String parameterId, double from, double to) {}
 
-  /** gain: share of the fit at the beginning; flat: controls of which one step either way changes next to nothing; bounded: why the best goes no further; elsewhere: what changes in regions that are not aimed at; tried: set-ups computed, there is no bound. */
-  record BestView(Map<String, Double> setup, double gain, boolean toldApart, String sentence, List<MovedView> moved, List<String> flat, List<String> bounded, String elsewhere, int tried) {}
+  /**
+   * gain: share of the fit at the beginning; flat: controls of which one step either way changes
+   * next to nothing; bounded: why the best goes no further; elsewhere: what changes in regions that
+   * are not aimed at; tried: set-ups computed, there is no bound.
+   */
+  record BestView(
+      Map<String, Double> setup,
+      double gain,
+      boolean toldApart,
+      String sentence,
+      List<MovedView> moved,
+      List<String> flat,
+      List<String> bounded,
+      String elsewhere,
+      int tried) {}
 
-  /** One way of one control: where it is then, what the aim gains as a share, and every region's change of stimulus; or why it cannot go there. */
-  record WayView(double value, @MayBeMissing Double gain, @MayBeMissing String obstacle, Map<String, Double> change) {}
+  /**
+   * One way of one control: where it is then, what the aim gains as a share, and every region's
+   * change of stimulus; or why it cannot go there.
+   */
+  record WayView(
+      double value,
+      @MayBeMissing Double gain,
+      @MayBeMissing String obstacle,
+      Map<String, Double> change) {}
 
   record StepView(String parameterId, double step, WayView more, WayView less) {}
 
@@ -153,13 +218,26 @@ class BenchController {
   @PostMapping("/api/bench/steps")
   StepsView steps(@RequestBody AimedSideInput input) {
     BestSetup.Steps found = bench.steps(input.wish(), input.wanted(), schools.get(input.school()));
-    return new StepsView(found.at().values(), found.steps().stream().map(s -> new StepView(s.parameter().id(), s.parameter().step(), way(found, s.more()), way(found, s.less()))).toList());
+    return new StepsView(
+        found.at().values(),
+        found.steps().stream()
+            .map(
+                s ->
+                    new StepView(
+                        s.parameter().id(),
+                        s.parameter().step(),
+                        way(found, s.more()),
+                        way(found, s.less())))
+            .toList());
   }
 
   private static WayView way(BestSetup.Steps from, BestSetup.Move m) {
     Map<String, Double> change = new LinkedHashMap<>();
-    m.byRegion().forEach((id, value) -> change.put(id, Rounded.of(value - from.byRegion().get(id))));
-    return m.obstacle().isEmpty() ? new WayView(m.value(), Rounded.of(from.gain(m)), null, change) : new WayView(m.value(), null, m.obstacle(), Map.of());
+    m.byRegion()
+        .forEach((id, value) -> change.put(id, Rounded.of(value - from.byRegion().get(id))));
+    return m.obstacle().isEmpty()
+        ? new WayView(m.value(), Rounded.of(from.gain(m)), null, change)
+        : new WayView(m.value(), null, m.obstacle(), Map.of());
   }
 
   static SideView view(Bench.Side s, School school) {
@@ -184,9 +262,13 @@ class BenchController {
         s.client().cautions().statements(),
         s.refusal().map(Cautions.Refusal::reason).orElse(null),
         LoadView.of(s.load()),
-        obstacle == null ? null : new ObstacleView(obstacle.phase(), obstacle.reason(), obstacle.missing()),
+        obstacle == null
+            ? null
+            : new ObstacleView(obstacle.phase(), obstacle.reason(), obstacle.missing()),
         phases,
-        s.postures().isEmpty() ? null : DrawingView.of(Stage.plan(s.body(), s.postures().get(s.postures().size() - 1))),
+        s.postures().isEmpty()
+            ? null
+            : DrawingView.of(Stage.plan(s.body(), s.postures().get(s.postures().size() - 1))),
         analysis.map(Analysis::stickingPhase).orElse(null),
         analysis.map(a -> limiters(a)).orElse(List.of()),
         analysis.map(Analysis::notes).orElse(List.of()),
@@ -194,20 +276,34 @@ class BenchController {
         analysis.map(a -> strips(a, school)).orElse(Map.of()));
   }
 
-  private static PhaseView phase(Bench.Side s, Posture p, AnalysisPoint point, double working, double greatest) {
+  private static PhaseView phase(
+      Bench.Side s, Posture p, AnalysisPoint point, double working, double greatest) {
     Map<String, Double> angles = new LinkedHashMap<>();
     for (Coordinate c : Coordinate.values()) {
       angles.put(c.label(), Math.round(10 * Math.toDegrees(p.angle(c))) / 10.0);
     }
     Map<String, Double> moments = new LinkedHashMap<>();
     if (point != null) {
-      for (Coordinate c : new Coordinate[] {Coordinate.HIP_FLEXION, Coordinate.KNEE_FLEXION, Coordinate.ANKLE_DORSIFLEXION, Coordinate.LUMBAR_FLEXION}) {
+      for (Coordinate c :
+          new Coordinate[] {
+            Coordinate.HIP_FLEXION,
+            Coordinate.KNEE_FLEXION,
+            Coordinate.ANKLE_DORSIFLEXION,
+            Coordinate.LUMBAR_FLEXION
+          }) {
         if (p.carried().contains(c)) {
-          moments.put(c.label(), Rounded.of(sideShare(c) * point.externalNm()[c.ordinal()] / greatest));
+          moments.put(
+              c.label(), Rounded.of(sideShare(c) * point.externalNm()[c.ordinal()] / greatest));
         }
       }
     }
-    return new PhaseView(p.phase(), DrawingView.of(Stage.side(s.body(), p, working)), angles, Math.round(10 * Math.toDegrees(p.trunkLeanRad())) / 10.0, point == null ? null : Rounded.of(Math.min(1, working / point.limitKg())), moments);
+    return new PhaseView(
+        p.phase(),
+        DrawingView.of(Stage.side(s.body(), p, working)),
+        angles,
+        Math.round(10 * Math.toDegrees(p.trunkLeanRad())) / 10.0,
+        point == null ? null : Rounded.of(Math.min(1, working / point.limitKg())),
+        moments);
   }
 
   /** The back's moment is of both sides; half of it compares with one leg's. */
@@ -228,14 +324,22 @@ class BenchController {
   }
 
   private static List<LimiterView> limiters(Analysis a) {
-    return Explanation.limitersByGroup(a.set().gaveOut()).stream().map(e -> new LimiterView(e.getKey(), Rounded.of(e.getValue()))).toList();
+    return Explanation.limitersByGroup(a.set().gaveOut()).stream()
+        .map(e -> new LimiterView(e.getKey(), Rounded.of(e.getValue())))
+        .toList();
   }
 
   private static Map<String, StripView> strips(Analysis a, School school) {
     Map<String, StripView> strips = new LinkedHashMap<>();
     for (Region r : Regions.standard().all()) {
       int muscle = Muscles.standard().indexOf(r.muscleShares().keySet().iterator().next());
-      strips.put(r.id(), new StripView(a.points().stream().map(p -> Rounded.of(p.fibreLength()[muscle])).toList(), a.points().stream().map(p -> Rounded.of(Stimulus.tension(p, school, muscle))).toList()));
+      strips.put(
+          r.id(),
+          new StripView(
+              a.points().stream().map(p -> Rounded.of(p.fibreLength()[muscle])).toList(),
+              a.points().stream()
+                  .map(p -> Rounded.of(Stimulus.tension(p, school, muscle)))
+                  .toList()));
     }
     return strips;
   }

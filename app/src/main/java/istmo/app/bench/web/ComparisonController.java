@@ -35,19 +35,40 @@ class ComparisonController {
   record MemberInput(String candidateId, Map<String, Double> setup) {}
 
   /** aim: region id to 1, 2 or 3; may be empty. members: two to four. */
-  record ComparisonInput(UUID clientId, UUID gymId, Map<String, Integer> aim, Set<String> keepOut, String school, Boolean stiffToday, List<MemberInput> members) {}
+  record ComparisonInput(
+      UUID clientId,
+      UUID gymId,
+      Map<String, Integer> aim,
+      Set<String> keepOut,
+      String school,
+      Boolean stiffToday,
+      List<MemberInput> members) {}
 
-  /** value: stimulus by mechanics and studies; low and high: 80 % interval; chanceOfMost: share of draws in which it gives most. */
+  /**
+   * value: stimulus by mechanics and studies; low and high: 80 % interval; chanceOfMost: share of
+   * draws in which it gives most.
+   */
   record MemberPointView(double value, double low, double high, double chanceOfMost) {}
 
   record RegionPointsView(String regionId, List<MemberPointView> members) {}
 
   record PracticalView(String criterion, String label, double value, String reason) {}
 
-  record InfluenceView(String findingId, String citation, String conditions, String region, String found) {}
+  record InfluenceView(
+      String findingId, String citation, String conditions, String region, String found) {}
 
-  /** members: in the order asked; computed: places, among the members, of those that could be computed: regions and practical are about these. */
-  record ComparisonView(List<BenchController.SideView> members, List<Integer> computed, List<Double> repetitions, List<RegionPointsView> regions, List<List<PracticalView>> practical, List<String> sentences, List<InfluenceView> studies) {}
+  /**
+   * members: in the order asked; computed: places, among the members, of those that could be
+   * computed: regions and practical are about these.
+   */
+  record ComparisonView(
+      List<BenchController.SideView> members,
+      List<Integer> computed,
+      List<Double> repetitions,
+      List<RegionPointsView> regions,
+      List<List<PracticalView>> practical,
+      List<String> sentences,
+      List<InfluenceView> studies) {}
 
   @PostMapping("/api/comparisons")
   ComparisonView compare(@RequestBody ComparisonInput input) {
@@ -56,8 +77,23 @@ class ComparisonController {
       throw new InvalidInput("members", "needs two to " + Comparison.MOST);
     }
     School school = schools.get(input.school());
-    Aim aim = new Aim(input.aim() == null ? Map.of() : input.aim(), input.keepOut() == null ? Set.of() : input.keepOut());
-    List<Bench.Wish> wishes = input.members().stream().map(m -> new Bench.Wish(input.clientId(), Optional.ofNullable(input.gymId()), Optional.ofNullable(m.candidateId()).orElseThrow(() -> new InvalidInput("members", "each needs candidateId")), Optional.ofNullable(m.setup()), Boolean.TRUE.equals(input.stiffToday()))).toList();
+    Aim aim =
+        new Aim(
+            input.aim() == null ? Map.of() : input.aim(),
+            input.keepOut() == null ? Set.of() : input.keepOut());
+    List<Bench.Wish> wishes =
+        input.members().stream()
+            .map(
+                m ->
+                    new Bench.Wish(
+                        input.clientId(),
+                        Optional.ofNullable(input.gymId()),
+                        Optional.ofNullable(m.candidateId())
+                            .orElseThrow(
+                                () -> new InvalidInput("members", "each needs candidateId")),
+                        Optional.ofNullable(m.setup()),
+                        Boolean.TRUE.equals(input.stiffToday())))
+            .toList();
     List<Bench.Side> sides = wishes.stream().map(w -> bench.side(w, school)).toList();
     List<Integer> computed = new ArrayList<>();
     for (int k = 0; k < sides.size(); k++) {
@@ -69,22 +105,53 @@ class ComparisonController {
     return new ComparisonView(
         sides.stream().map(s -> BenchController.view(s, school)).toList(),
         computed,
-        sides.stream().flatMap(s -> s.analysis().stream()).map(a -> Rounded.of(a.set().repetitions())).toList(),
-        comparison.map(c -> c.regions().stream().map(ComparisonController::points).toList()).orElse(List.of()),
-        comparison.map(c -> c.criteria().stream().map(ComparisonController::practical).toList()).orElse(List.of()),
-        comparison.map(Comparison::sentences).orElse(List.of("Fewer than two of these can be computed for this client, so there is nothing to set against each other.")),
-        comparison.map(c -> c.studies().stream().map(ComparisonController::influence).toList()).orElse(List.of()));
+        sides.stream()
+            .flatMap(s -> s.analysis().stream())
+            .map(a -> Rounded.of(a.set().repetitions()))
+            .toList(),
+        comparison
+            .map(c -> c.regions().stream().map(ComparisonController::points).toList())
+            .orElse(List.of()),
+        comparison
+            .map(c -> c.criteria().stream().map(ComparisonController::practical).toList())
+            .orElse(List.of()),
+        comparison
+            .map(Comparison::sentences)
+            .orElse(
+                List.of(
+                    "Fewer than two of these can be computed for this client, so there is nothing"
+                        + " to set against each other.")),
+        comparison
+            .map(c -> c.studies().stream().map(ComparisonController::influence).toList())
+            .orElse(List.of()));
   }
 
   private static RegionPointsView points(Comparison.Points p) {
-    return new RegionPointsView(p.regionId(), p.members().stream().map(m -> new MemberPointView(Rounded.of(m.value()), Rounded.of(m.low()), Rounded.of(m.high()), Rounded.of(m.chanceOfMost()))).toList());
+    return new RegionPointsView(
+        p.regionId(),
+        p.members().stream()
+            .map(
+                m ->
+                    new MemberPointView(
+                        Rounded.of(m.value()),
+                        Rounded.of(m.low()),
+                        Rounded.of(m.high()),
+                        Rounded.of(m.chanceOfMost())))
+            .toList());
   }
 
   private static List<PracticalView> practical(List<Criterion> criteria) {
-    return criteria.stream().map(c -> new PracticalView(c.id(), c.label(), Rounded.of(c.value()), c.reason())).toList();
+    return criteria.stream()
+        .map(c -> new PracticalView(c.id(), c.label(), Rounded.of(c.value()), c.reason()))
+        .toList();
   }
 
   private static InfluenceView influence(Posterior.Influence i) {
-    return new InfluenceView(i.finding().id(), i.finding().shortCitation() + ", " + i.finding().how().label(), i.finding().conditionA() + " against " + i.finding().conditionB(), i.finding().regionWords(), i.finding().direction().label());
+    return new InfluenceView(
+        i.finding().id(),
+        i.finding().shortCitation() + ", " + i.finding().how().label(),
+        i.finding().conditionA() + " against " + i.finding().conditionB(),
+        i.finding().regionWords(),
+        i.finding().direction().label());
   }
 }

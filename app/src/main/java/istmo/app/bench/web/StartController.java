@@ -26,20 +26,48 @@ class StartController {
     this.variants = variants;
   }
 
-  record QuestionView(String id, String label, String unit, double min, double max, double usual, double step) {}
+  record QuestionView(
+      String id, String label, String unit, double min, double max, double usual, double step) {}
 
-  record StartWayView(TapelessStart way, String label, List<String> steps, List<QuestionView> questions) {}
+  record StartWayView(
+      TapelessStart way, String label, List<String> steps, List<QuestionView> questions) {}
 
-  record StartInput(UUID clientId, UUID gymId, String candidateId, TapelessStart way, Map<String, Double> answers, Boolean stiffToday) {}
+  record StartInput(
+      UUID clientId,
+      UUID gymId,
+      String candidateId,
+      TapelessStart way,
+      Map<String, Double> answers,
+      Boolean stiffToday) {}
 
   record FoundView(Map<String, Double> setup, String sentence) {}
 
   /** The ways that suit a candidate; without one, all. */
   @GetMapping("/api/starts")
   List<StartWayView> ways(@RequestParam Optional<String> candidateId) {
-    List<TapelessStart> ways = candidateId.map(id -> TapelessStart.of(variants.candidate(id))).orElseGet(() -> Arrays.asList(TapelessStart.values()));
+    List<TapelessStart> ways =
+        candidateId
+            .map(id -> TapelessStart.of(variants.candidate(id)))
+            .orElseGet(() -> Arrays.asList(TapelessStart.values()));
     return ways.stream()
-        .map(w -> new StartWayView(w, w.label(), w.steps(), w.questions().stream().map(q -> new QuestionView(q.id(), q.label(), q.unit(), q.allowed().min(), q.allowed().max(), q.usual(), q.step())).toList()))
+        .map(
+            w ->
+                new StartWayView(
+                    w,
+                    w.label(),
+                    w.steps(),
+                    w.questions().stream()
+                        .map(
+                            q ->
+                                new QuestionView(
+                                    q.id(),
+                                    q.label(),
+                                    q.unit(),
+                                    q.allowed().min(),
+                                    q.allowed().max(),
+                                    q.usual(),
+                                    q.step()))
+                        .toList()))
         .toList();
   }
 
@@ -47,7 +75,13 @@ class StartController {
   FoundView find(@RequestBody StartInput input) {
     new Needed().field("clientId", input.clientId()).field("way", input.way()).check();
     TapelessStart.Found found =
-        bench.start(input.clientId(), Optional.ofNullable(input.gymId()), Optional.ofNullable(input.candidateId()), Boolean.TRUE.equals(input.stiffToday()), input.way(), input.answers() == null ? Map.of() : input.answers());
+        bench.start(
+            input.clientId(),
+            Optional.ofNullable(input.gymId()),
+            Optional.ofNullable(input.candidateId()),
+            Boolean.TRUE.equals(input.stiffToday()),
+            input.way(),
+            input.answers() == null ? Map.of() : input.answers());
     return new FoundView(found.setup(), found.sentence());
   }
 }

@@ -26,7 +26,13 @@ public class OwnVariantEntity {
 
   protected OwnVariantEntity() {}
 
-  public OwnVariantEntity(UUID id, UUID coachId, String exerciseId, String name, Map<String, Double> setup, Instant createdAt) {
+  public OwnVariantEntity(
+      UUID id,
+      UUID coachId,
+      String exerciseId,
+      String name,
+      Map<String, Double> setup,
+      Instant createdAt) {
     this.id = id;
     this.coachId = coachId;
     this.exerciseId = exerciseId;

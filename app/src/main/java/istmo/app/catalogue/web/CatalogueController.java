@@ -22,7 +22,10 @@ import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What there is to choose from: regions, equipment, schools, exercises and what can be moved in each. The same for every coach, but for own variants. */
+/**
+ * What there is to choose from: regions, equipment, schools, exercises and what can be moved in
+ * each. The same for every coach, but for own variants.
+ */
 @RestController
 class CatalogueController {
   private final Variants variants;
@@ -33,7 +36,14 @@ class CatalogueController {
     this.variants = variants;
   }
 
-  record RegionView(String id, String coachName, String anatomicalName, String group, String steer, String column, String row) {}
+  record RegionView(
+      String id,
+      String coachName,
+      String anatomicalName,
+      String group,
+      String steer,
+      String column,
+      String row) {}
 
   record EquipmentView(String id, String name, List<String> alsoCalled, String group) {}
 
@@ -53,7 +63,8 @@ class CatalogueController {
 
   record HabitView(Habit id, String label) {}
 
-  record CautionView(Caution id, String label, boolean asksClearance, String reason, String advice) {}
+  record CautionView(
+      Caution id, String label, boolean asksClearance, String reason, String advice) {}
 
   /** retired: an own variant that was taken out; it is in no order, but sessions may have it. */
   record CandidateView(String id, String name, boolean own, boolean retired) {
@@ -62,10 +73,33 @@ class CatalogueController {
     }
   }
 
-  /** A parameter of a set-up: unit m, deg, kg or none; a choice when choices are given, its value then their index. */
-  public record ParameterView(String id, String label, String unit, double min, double max, double usual, double step, SetupParameter.Kind kind, List<String> choices, String note) {
+  /**
+   * A parameter of a set-up: unit m, deg, kg or none; a choice when choices are given, its value
+   * then their index.
+   */
+  public record ParameterView(
+      String id,
+      String label,
+      String unit,
+      double min,
+      double max,
+      double usual,
+      double step,
+      SetupParameter.Kind kind,
+      List<String> choices,
+      String note) {
     public static ParameterView of(SetupParameter p) {
-      return new ParameterView(p.id(), p.label(), p.unit(), p.allowed().min(), p.allowed().max(), p.usual(), p.step(), p.kind(), p.choices(), p.note());
+      return new ParameterView(
+          p.id(),
+          p.label(),
+          p.unit(),
+          p.allowed().min(),
+          p.allowed().max(),
+          p.usual(),
+          p.step(),
+          p.kind(),
+          p.choices(),
+          p.note());
     }
   }
 
@@ -92,31 +126,72 @@ class CatalogueController {
           x.cues(),
           x.stopSigns(),
           x.cautions(),
-          Stream.concat(x.candidates().stream().map(c -> new CandidateView(c.id(), c.name(), false, false)), own.stream().filter(o -> o.candidate().exerciseId().equals(x.id())).map(o -> CandidateView.own(o.candidate(), o.retired()))).toList(),
+          Stream.concat(
+                  x.candidates().stream()
+                      .map(c -> new CandidateView(c.id(), c.name(), false, false)),
+                  own.stream()
+                      .filter(o -> o.candidate().exerciseId().equals(x.id()))
+                      .map(o -> CandidateView.own(o.candidate(), o.retired())))
+              .toList(),
           x.family().parameters().stream().map(ParameterView::of).toList());
     }
   }
 
-  record CatalogueView(List<RegionView> regions, List<EquipmentView> equipment, List<SchoolView> schools, List<PresetView> presets, List<CriterionView> criteria, List<PainFlagView> painFlags, List<ApproachView> approaches, List<CautionView> cautions, List<String> redFlags, List<HabitView> habits, List<ExerciseView> exercises) {}
+  record CatalogueView(
+      List<RegionView> regions,
+      List<EquipmentView> equipment,
+      List<SchoolView> schools,
+      List<PresetView> presets,
+      List<CriterionView> criteria,
+      List<PainFlagView> painFlags,
+      List<ApproachView> approaches,
+      List<CautionView> cautions,
+      List<String> redFlags,
+      List<HabitView> habits,
+      List<ExerciseView> exercises) {}
 
   @GetMapping("/api/catalogue")
   CatalogueView catalogue() {
     List<Variants.Own> own = variants.all();
     return new CatalogueView(
         Regions.standard().all().stream().map(CatalogueController::region).toList(),
-        Equipment.all().stream().map(i -> new EquipmentView(i.id(), i.name(), i.alsoCalled(), i.group())).toList(),
-        schools.listed().stream().map(l -> new SchoolView(l.school().id(), l.school().label(), l.school().reason(), l.retired())).toList(),
-        Arrays.stream(Weights.Preset.values()).map(p -> new PresetView(p.id(), p.label(), p.reason(), new Weights(p, Map.of()).all())).toList(),
-        Arrays.stream(Weights.Criterion.values()).map(c -> new CriterionView(c.id(), c.label(), c.asks())).toList(),
-        Arrays.stream(PainFlag.values()).map(f -> new PainFlagView(f, f.label(), Arrays.stream(SoreMovement.values()).filter(m -> m.joint() == f).map(m -> new SoreMovementView(m, m.label())).toList())).toList(),
+        Equipment.all().stream()
+            .map(i -> new EquipmentView(i.id(), i.name(), i.alsoCalled(), i.group()))
+            .toList(),
+        schools.listed().stream()
+            .map(
+                l ->
+                    new SchoolView(
+                        l.school().id(), l.school().label(), l.school().reason(), l.retired()))
+            .toList(),
+        Arrays.stream(Weights.Preset.values())
+            .map(p -> new PresetView(p.id(), p.label(), p.reason(), new Weights(p, Map.of()).all()))
+            .toList(),
+        Arrays.stream(Weights.Criterion.values())
+            .map(c -> new CriterionView(c.id(), c.label(), c.asks()))
+            .toList(),
+        Arrays.stream(PainFlag.values())
+            .map(
+                f ->
+                    new PainFlagView(
+                        f,
+                        f.label(),
+                        Arrays.stream(SoreMovement.values())
+                            .filter(m -> m.joint() == f)
+                            .map(m -> new SoreMovementView(m, m.label()))
+                            .toList()))
+            .toList(),
         Arrays.stream(Soreness.Approach.values()).map(a -> new ApproachView(a, a.label())).toList(),
-        Arrays.stream(Caution.values()).map(c -> new CautionView(c, c.label(), c.asksClearance(), c.reason(), c.advice())).toList(),
+        Arrays.stream(Caution.values())
+            .map(c -> new CautionView(c, c.label(), c.asksClearance(), c.reason(), c.advice()))
+            .toList(),
         Caution.RED_FLAGS,
         Arrays.stream(Habit.values()).map(h -> new HabitView(h, h.label())).toList(),
         Catalogue.standard().exercises().stream().map(x -> ExerciseView.of(x, own)).toList());
   }
 
   private static RegionView region(Region r) {
-    return new RegionView(r.id(), r.coachName(), r.anatomicalName(), r.group(), r.steer(), r.column(), r.row());
+    return new RegionView(
+        r.id(), r.coachName(), r.anatomicalName(), r.group(), r.steer(), r.column(), r.row());
   }
 }

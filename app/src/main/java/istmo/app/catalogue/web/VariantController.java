@@ -31,7 +31,11 @@ class VariantController {
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   CatalogueController.CandidateView add(@RequestBody VariantInput input) {
-    new Needed().field("exerciseId", input.exerciseId()).field("setup", input.setup()).field("clientId", input.clientId()).check();
+    new Needed()
+        .field("exerciseId", input.exerciseId())
+        .field("setup", input.setup())
+        .field("clientId", input.clientId())
+        .check();
     Candidate c = variants.add(input.exerciseId(), input.name(), input.setup(), input.clientId());
     return CatalogueController.CandidateView.own(c, false);
   }

@@ -103,7 +103,10 @@ public class ClientEntity {
   }
 
   public Cautions cautions() {
-    return new Cautions(pain.stream().map(StoredSoreness::soreness).toList(), cautions.stream().map(StoredCaution::entry).toList(), restrictions.stream().map(StoredRestriction::restriction).toList());
+    return new Cautions(
+        pain.stream().map(StoredSoreness::soreness).toList(),
+        cautions.stream().map(StoredCaution::entry).toList(),
+        restrictions.stream().map(StoredRestriction::restriction).toList());
   }
 
   public boolean isLearns() {

@@ -9,7 +9,8 @@ import org.springframework.data.jpa.repository.JpaRepository;
 public interface KnownLiftRepository extends JpaRepository<KnownLiftEntity, UUID> {
   List<KnownLiftEntity> findByCoachIdOrderByDoneOnAscCreatedAtAsc(UUID coachId);
 
-  List<KnownLiftEntity> findByCoachIdAndClientIdOrderByDoneOnAscCreatedAtAsc(UUID coachId, UUID clientId);
+  List<KnownLiftEntity> findByCoachIdAndClientIdOrderByDoneOnAscCreatedAtAsc(
+      UUID coachId, UUID clientId);
 
   Optional<KnownLiftEntity> findByIdAndClientIdAndCoachId(UUID id, UUID clientId, UUID coachId);
 }

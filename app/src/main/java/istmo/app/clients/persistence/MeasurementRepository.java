@@ -9,7 +9,8 @@ import org.springframework.data.jpa.repository.JpaRepository;
 public interface MeasurementRepository extends JpaRepository<MeasurementEntity, UUID> {
   List<MeasurementEntity> findByCoachIdOrderByTakenOnAscCreatedAtAsc(UUID coachId);
 
-  List<MeasurementEntity> findByCoachIdAndClientIdOrderByTakenOnAscCreatedAtAsc(UUID coachId, UUID clientId);
+  List<MeasurementEntity> findByCoachIdAndClientIdOrderByTakenOnAscCreatedAtAsc(
+      UUID coachId, UUID clientId);
 
   Optional<MeasurementEntity> findByIdAndClientIdAndCoachId(UUID id, UUID clientId, UUID coachId);
 }

@@ -8,10 +8,17 @@ import java.util.Optional;
 /** A caution as it is stored; clearedBy and clearedOn are both there or both missing. */
 public record StoredCaution(Caution caution, String clearedBy, LocalDate clearedOn) {
   static StoredCaution of(Cautions.Entry e) {
-    return new StoredCaution(e.caution(), e.clearance().map(Cautions.Clearance::by).orElse(null), e.clearance().map(Cautions.Clearance::on).orElse(null));
+    return new StoredCaution(
+        e.caution(),
+        e.clearance().map(Cautions.Clearance::by).orElse(null),
+        e.clearance().map(Cautions.Clearance::on).orElse(null));
   }
 
   Cautions.Entry entry() {
-    return new Cautions.Entry(caution, clearedBy == null ? Optional.empty() : Optional.of(new Cautions.Clearance(clearedBy, clearedOn)));
+    return new Cautions.Entry(
+        caution,
+        clearedBy == null
+            ? Optional.empty()
+            : Optional.of(new Cautions.Clearance(clearedBy, clearedOn)));
   }
 }

@@ -8,13 +8,37 @@ import java.util.Optional;
 import java.util.Set;
 
 /** A profile as it is stored; what was not said is missing. */
-public record StoredProfile(Profile.TrainingAge trainingAge, Integer daysAWeek, Integer minutes, List<Habit> habits, Measurement.Side strongerSide, String notes, List<String> likes, List<String> dislikes) {
+public record StoredProfile(
+    Profile.TrainingAge trainingAge,
+    Integer daysAWeek,
+    Integer minutes,
+    List<Habit> habits,
+    Measurement.Side strongerSide,
+    String notes,
+    List<String> likes,
+    List<String> dislikes) {
   static StoredProfile of(Profile p) {
-    return new StoredProfile(p.trainingAge().orElse(null), p.daysAWeek().orElse(null), p.minutes().orElse(null), List.copyOf(p.habits()), p.strongerSide().orElse(null), p.notes(), List.copyOf(p.likes()), List.copyOf(p.dislikes()));
+    return new StoredProfile(
+        p.trainingAge().orElse(null),
+        p.daysAWeek().orElse(null),
+        p.minutes().orElse(null),
+        List.copyOf(p.habits()),
+        p.strongerSide().orElse(null),
+        p.notes(),
+        List.copyOf(p.likes()),
+        List.copyOf(p.dislikes()));
   }
 
   Profile profile() {
-    return new Profile(Optional.ofNullable(trainingAge), Optional.ofNullable(daysAWeek), Optional.ofNullable(minutes), set(habits), Optional.ofNullable(strongerSide), notes == null ? "" : notes, set(likes), set(dislikes));
+    return new Profile(
+        Optional.ofNullable(trainingAge),
+        Optional.ofNullable(daysAWeek),
+        Optional.ofNullable(minutes),
+        set(habits),
+        Optional.ofNullable(strongerSide),
+        notes == null ? "" : notes,
+        set(likes),
+        set(dislikes));
   }
 
   private static <T> Set<T> set(List<T> list) {

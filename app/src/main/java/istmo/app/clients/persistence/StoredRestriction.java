@@ -5,12 +5,30 @@ import java.time.LocalDate;
 import java.util.Optional;
 
 /** A written restriction as it is stored. */
-public record StoredRestriction(String by, LocalDate on, String text, Double kneeMaxDeg, Double hipMaxDeg, boolean noLoadedBack) {
+public record StoredRestriction(
+    String by,
+    LocalDate on,
+    String text,
+    Double kneeMaxDeg,
+    Double hipMaxDeg,
+    boolean noLoadedBack) {
   static StoredRestriction of(Restriction r) {
-    return new StoredRestriction(r.by(), r.on(), r.text(), r.kneeMaxDeg().orElse(null), r.hipMaxDeg().orElse(null), r.noLoadedBack());
+    return new StoredRestriction(
+        r.by(),
+        r.on(),
+        r.text(),
+        r.kneeMaxDeg().orElse(null),
+        r.hipMaxDeg().orElse(null),
+        r.noLoadedBack());
   }
 
   Restriction restriction() {
-    return new Restriction(by, on, text, Optional.ofNullable(kneeMaxDeg), Optional.ofNullable(hipMaxDeg), noLoadedBack);
+    return new Restriction(
+        by,
+        on,
+        text,
+        Optional.ofNullable(kneeMaxDeg),
+        Optional.ofNullable(hipMaxDeg),
+        noLoadedBack);
   }
 }

@@ -7,7 +7,8 @@ import java.util.List;
 import java.util.Set;
 
 /** A sore joint as it is stored. */
-public record StoredSoreness(PainFlag joint, List<SoreMovement> movements, Soreness.Approach approach) {
+public record StoredSoreness(
+    PainFlag joint, List<SoreMovement> movements, Soreness.Approach approach) {
   static StoredSoreness of(Soreness s) {
     return new StoredSoreness(s.joint(), List.copyOf(s.movements()), s.approach());
   }

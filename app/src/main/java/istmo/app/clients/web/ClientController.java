@@ -42,7 +42,18 @@ class ClientController {
   }
 
   /** The sixty-second intake; null is "not answered". */
-  record ClientInput(Integer version, String name, Double statureM, Double massKg, Sex sex, Intake.Thigh thigh, Intake.Ankle ankle, List<SorenessInput> pain, List<CautionInput> cautions, List<RestrictionInput> restrictions, ProfileInput profile) {
+  record ClientInput(
+      Integer version,
+      String name,
+      Double statureM,
+      Double massKg,
+      Sex sex,
+      Intake.Thigh thigh,
+      Intake.Ankle ankle,
+      List<SorenessInput> pain,
+      List<CautionInput> cautions,
+      List<RestrictionInput> restrictions,
+      ProfileInput profile) {
     Intake intake() {
       List<InvalidInput.Fault> faults = new ArrayList<>();
       check(faults, "statureM", statureM, Intake.STATURE_M);
@@ -56,7 +67,11 @@ class ClientController {
       return new Intake(statureM, massKg, sex, thigh, ankle);
     }
 
-    private static void check(List<InvalidInput.Fault> faults, String field, Double value, istmo.core.quantity.Allowed allowed) {
+    private static void check(
+        List<InvalidInput.Fault> faults,
+        String field,
+        Double value,
+        istmo.core.quantity.Allowed allowed) {
       if (value == null) {
         required(faults, field, null);
         return;
@@ -78,7 +93,9 @@ class ClientController {
       return new Cautions(
           pain == null ? List.of() : pain.stream().map(SorenessInput::soreness).toList(),
           cautions == null ? List.of() : cautions.stream().map(CautionInput::entry).toList(),
-          restrictions == null ? List.of() : restrictions.stream().map(RestrictionInput::restriction).toList());
+          restrictions == null
+              ? List.of()
+              : restrictions.stream().map(RestrictionInput::restriction).toList());
     }
   }
 
@@ -88,14 +105,33 @@ class ClientController {
       if (joint == null) {
         throw new InvalidInput("pain.joint", "is needed");
       }
-      return new Soreness(joint, movements == null ? Set.of() : movements, approach == null ? Soreness.Approach.LEAVE_OUT : approach);
+      return new Soreness(
+          joint,
+          movements == null ? Set.of() : movements,
+          approach == null ? Soreness.Approach.LEAVE_OUT : approach);
     }
   }
 
   /** Null is "not said". likes and dislikes: exercise ids. */
-  record ProfileInput(Profile.TrainingAge trainingAge, Integer daysAWeek, Integer minutes, Set<Habit> habits, Measurement.Side strongerSide, String notes, Set<String> likes, Set<String> dislikes) {
+  record ProfileInput(
+      Profile.TrainingAge trainingAge,
+      Integer daysAWeek,
+      Integer minutes,
+      Set<Habit> habits,
+      Measurement.Side strongerSide,
+      String notes,
+      Set<String> likes,
+      Set<String> dislikes) {
     Profile profile() {
-      return new Profile(Optional.ofNullable(trainingAge), Optional.ofNullable(daysAWeek), Optional.ofNullable(minutes), orNone(habits), Optional.ofNullable(strongerSide), notes == null ? "" : notes, orNone(likes), orNone(dislikes));
+      return new Profile(
+          Optional.ofNullable(trainingAge),
+          Optional.ofNullable(daysAWeek),
+          Optional.ofNullable(minutes),
+          orNone(habits),
+          Optional.ofNullable(strongerSide),
+          notes == null ? "" : notes,
+          orNone(likes),
+          orNone(dislikes));
     }
 
     private static <T> Set<T> orNone(Set<T> set) {
@@ -110,37 +146,111 @@ class ClientController {
         throw new InvalidInput("cautions.caution", "is needed");
       }
       boolean cleared = clearedBy != null && !clearedBy.isBlank() || clearedOn != null;
-      return new Cautions.Entry(caution, cleared ? Optional.of(new Cautions.Clearance(clearedBy, clearedOn)) : Optional.empty());
+      return new Cautions.Entry(
+          caution,
+          cleared ? Optional.of(new Cautions.Clearance(clearedBy, clearedOn)) : Optional.empty());
     }
   }
 
-  record RestrictionInput(String by, LocalDate on, String text, Double kneeMaxDeg, Double hipMaxDeg, Boolean noLoadedBack) {
+  record RestrictionInput(
+      String by,
+      LocalDate on,
+      String text,
+      Double kneeMaxDeg,
+      Double hipMaxDeg,
+      Boolean noLoadedBack) {
     Restriction restriction() {
-      return new Restriction(by, on, text, Optional.ofNullable(kneeMaxDeg), Optional.ofNullable(hipMaxDeg), Boolean.TRUE.equals(noLoadedBack));
+      return new Restriction(
+          by,
+          on,
+          text,
+          Optional.ofNullable(kneeMaxDeg),
+          Optional.ofNullable(hipMaxDeg),
+          Boolean.TRUE.equals(noLoadedBack));
     }
   }
 
-  record ClientCautionView(Caution caution, @MayBeMissing String clearedBy, @MayBeMissing LocalDate clearedOn) {}
+  record ClientCautionView(
+      Caution caution, @MayBeMissing String clearedBy, @MayBeMissing LocalDate clearedOn) {}
 
-  record RestrictionView(String by, LocalDate on, String text, @MayBeMissing Double kneeMaxDeg, @MayBeMissing Double hipMaxDeg, boolean noLoadedBack) {}
+  record RestrictionView(
+      String by,
+      LocalDate on,
+      String text,
+      @MayBeMissing Double kneeMaxDeg,
+      @MayBeMissing Double hipMaxDeg,
+      boolean noLoadedBack) {}
 
   record SorenessView(PainFlag joint, Set<SoreMovement> movements, Soreness.Approach approach) {}
 
   record ProfileView(
-      @MayBeMissing Profile.TrainingAge trainingAge, @MayBeMissing Integer daysAWeek, @MayBeMissing Integer minutes, Set<Habit> habits, @MayBeMissing Measurement.Side strongerSide, String notes, Set<String> likes, Set<String> dislikes) {
+      @MayBeMissing Profile.TrainingAge trainingAge,
+      @MayBeMissing Integer daysAWeek,
+      @MayBeMissing Integer minutes,
+      Set<Habit> habits,
+      @MayBeMissing Measurement.Side strongerSide,
+      String notes,
+      Set<String> likes,
+      Set<String> dislikes) {
     static ProfileView of(Profile p) {
-      return new ProfileView(p.trainingAge().orElse(null), p.daysAWeek().orElse(null), p.minutes().orElse(null), p.habits(), p.strongerSide().orElse(null), p.notes(), p.likes(), p.dislikes());
+      return new ProfileView(
+          p.trainingAge().orElse(null),
+          p.daysAWeek().orElse(null),
+          p.minutes().orElse(null),
+          p.habits(),
+          p.strongerSide().orElse(null),
+          p.notes(),
+          p.likes(),
+          p.dislikes());
     }
   }
 
   record ClientView(
-      UUID id, int version, String name, double statureM, double massKg, Sex sex, Intake.Thigh thigh, Intake.Ankle ankle, List<SorenessView> pain, List<ClientCautionView> cautions, List<RestrictionView> restrictions, ProfileView profile) {
+      UUID id,
+      int version,
+      String name,
+      double statureM,
+      double massKg,
+      Sex sex,
+      Intake.Thigh thigh,
+      Intake.Ankle ankle,
+      List<SorenessView> pain,
+      List<ClientCautionView> cautions,
+      List<RestrictionView> restrictions,
+      ProfileView profile) {
     static ClientView of(Client c) {
       Intake i = c.intake();
-      return new ClientView(c.id(), c.version(), c.name(), i.statureM(), i.massKg(), i.sex(), i.thigh(), i.ankle(),
-          c.cautions().sores().stream().map(x -> new SorenessView(x.joint(), x.movements(), x.approach())).toList(),
-          c.cautions().entries().stream().map(e -> new ClientCautionView(e.caution(), e.clearance().map(Cautions.Clearance::by).orElse(null), e.clearance().map(Cautions.Clearance::on).orElse(null))).toList(),
-          c.cautions().restrictions().stream().map(r -> new RestrictionView(r.by(), r.on(), r.text(), r.kneeMaxDeg().orElse(null), r.hipMaxDeg().orElse(null), r.noLoadedBack())).toList(),
+      return new ClientView(
+          c.id(),
+          c.version(),
+          c.name(),
+          i.statureM(),
+          i.massKg(),
+          i.sex(),
+          i.thigh(),
+          i.ankle(),
+          c.cautions().sores().stream()
+              .map(x -> new SorenessView(x.joint(), x.movements(), x.approach()))
+              .toList(),
+          c.cautions().entries().stream()
+              .map(
+                  e ->
+                      new ClientCautionView(
+                          e.caution(),
+                          e.clearance().map(Cautions.Clearance::by).orElse(null),
+                          e.clearance().map(Cautions.Clearance::on).orElse(null)))
+              .toList(),
+          c.cautions().restrictions().stream()
+              .map(
+                  r ->
+                      new RestrictionView(
+                          r.by(),
+                          r.on(),
+                          r.text(),
+                          r.kneeMaxDeg().orElse(null),
+                          r.hipMaxDeg().orElse(null),
+                          r.noLoadedBack()))
+              .toList(),
           ProfileView.of(c.profile()));
     }
   }
@@ -158,7 +268,9 @@ class ClientController {
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   ClientView add(@RequestBody ClientInput input) {
-    return ClientView.of(clients.add(input.name(), input.intake(), input.profileOrUnknown(), input.cautionsOrNone()));
+    return ClientView.of(
+        clients.add(
+            input.name(), input.intake(), input.profileOrUnknown(), input.cautionsOrNone()));
   }
 
   @PutMapping("/{id}")
@@ -166,6 +278,13 @@ class ClientController {
     if (input.version() == null) {
       throw new InvalidInput("version", "is needed: the version that was shown");
     }
-    return ClientView.of(clients.change(id, input.version(), input.name(), input.intake(), input.profileOrUnknown(), input.cautionsOrNone()));
+    return ClientView.of(
+        clients.change(
+            id,
+            input.version(),
+            input.name(),
+            input.intake(),
+            input.profileOrUnknown(),
+            input.cautionsOrNone()));
   }
 }

@@ -31,19 +31,35 @@ class LiftController {
     this.clients = clients;
   }
 
-  record LiftInput(String candidateId, Double loadKg, Integer repetitions, Double reserve, LocalDate on) {
+  record LiftInput(
+      String candidateId, Double loadKg, Integer repetitions, Double reserve, LocalDate on) {
     KnownLift lift() {
-      new Needed().field("candidateId", candidateId).field("loadKg", loadKg).field("repetitions", repetitions).field("on", on).check();
-      return new KnownLift(candidateId, new PerformedSet(loadKg, repetitions, reserve == null ? 0 : reserve), on);
+      new Needed()
+          .field("candidateId", candidateId)
+          .field("loadKg", loadKg)
+          .field("repetitions", repetitions)
+          .field("on", on)
+          .check();
+      return new KnownLift(
+          candidateId, new PerformedSet(loadKg, repetitions, reserve == null ? 0 : reserve), on);
     }
   }
 
-  record LiftView(UUID id, String candidateId, String name, double loadKg, int repetitions, double reserve, LocalDate on) {}
+  record LiftView(
+      UUID id,
+      String candidateId,
+      String name,
+      double loadKg,
+      int repetitions,
+      double reserve,
+      LocalDate on) {}
 
   /** Factors on what is usual for the mass and stature. */
   record StrengthView(double legs, double back, String basis) {}
 
-  /** lumbarNm: what the lower back holds, N m; estimated from mass and stature until a lift says. */
+  /**
+   * lumbarNm: what the lower back holds, N m; estimated from mass and stature until a lift says.
+   */
   record LiftsView(List<LiftView> lifts, double lumbarNm, @MayBeMissing StrengthView strength) {}
 
   @GetMapping
@@ -65,8 +81,22 @@ class LiftController {
   private LiftsView view(Client c) {
     List<LiftView> lifts =
         clients.lifts(c.id()).stream()
-            .map(l -> new LiftView(l.id(), l.lift().candidateId(), Catalogue.standard().candidate(l.lift().candidateId()).name(), l.lift().set().loadKg(), l.lift().set().repetitions(), l.lift().set().reserve(), l.lift().on()))
+            .map(
+                l ->
+                    new LiftView(
+                        l.id(),
+                        l.lift().candidateId(),
+                        Catalogue.standard().candidate(l.lift().candidateId()).name(),
+                        l.lift().set().loadKg(),
+                        l.lift().set().repetitions(),
+                        l.lift().set().reserve(),
+                        l.lift().on()))
             .toList();
-    return new LiftsView(lifts, Math.rint(c.estimate().body().lumbarNm()), c.strength().map(s -> new StrengthView(Rounded.of(s.legs()), Rounded.of(s.back()), s.basis())).orElse(null));
+    return new LiftsView(
+        lifts,
+        Math.rint(c.estimate().body().lumbarNm()),
+        c.strength()
+            .map(s -> new StrengthView(Rounded.of(s.legs()), Rounded.of(s.back()), s.basis()))
+            .orElse(null));
   }
 }

@@ -39,7 +39,9 @@ class MeasurementController {
     Measurement measurement() {
       List<InvalidInput.Fault> faults = new ArrayList<>();
       if (kind == null) {
-        faults.add(new InvalidInput.Fault("kind", "must be one of " + Arrays.toString(MeasurementKind.values())));
+        faults.add(
+            new InvalidInput.Fault(
+                "kind", "must be one of " + Arrays.toString(MeasurementKind.values())));
       }
       if (value == null) {
         faults.add(new InvalidInput.Fault("value", "is needed"));
@@ -56,8 +58,20 @@ class MeasurementController {
 
   record ReadingView(UUID id, Side side, double value, LocalDate on) {}
 
-  /** What the model uses for one kind: value and origin; error is that of one reading, where a day has two. */
-  record KindView(MeasurementKind kind, String label, String unit, boolean twoSided, String how, Origin origin, @MayBeMissing Double used, @MayBeMissing Double error, List<ReadingView> readings) {}
+  /**
+   * What the model uses for one kind: value and origin; error is that of one reading, where a day
+   * has two.
+   */
+  record KindView(
+      MeasurementKind kind,
+      String label,
+      String unit,
+      boolean twoSided,
+      String how,
+      Origin origin,
+      @MayBeMissing Double used,
+      @MayBeMissing Double error,
+      List<ReadingView> readings) {}
 
   /** Where the value that is used comes from. */
   enum Origin {
@@ -67,7 +81,12 @@ class MeasurementController {
     UNKNOWN
   }
 
-  record MeasurementsView(UUID clientId, String clientName, double dorsiflexionDeg, List<String> notes, List<KindView> kinds) {}
+  record MeasurementsView(
+      UUID clientId,
+      String clientName,
+      double dorsiflexionDeg,
+      List<String> notes,
+      List<KindView> kinds) {}
 
   @GetMapping
   MeasurementsView all(@PathVariable UUID clientId) {
@@ -90,11 +109,39 @@ class MeasurementController {
     List<Clients.Reading> readings = clients.readings(c.id());
     List<KindView> kinds = new ArrayList<>();
     for (MeasurementKind k : MeasurementKind.values()) {
-      List<ReadingView> of = readings.stream().filter(r -> r.measurement().kind() == k).map(r -> new ReadingView(r.id(), r.measurement().side(), r.measurement().value(), r.measurement().on())).toList();
-      Double error = c.readings().repeatError(k).isPresent() ? c.readings().repeatError(k).getAsDouble() : null;
-      kinds.add(new KindView(k, k.label(), k.unit(), k.twoSided(), k.how(), origin(k, !of.isEmpty()), used(k, estimate.body(), c), error, of));
+      List<ReadingView> of =
+          readings.stream()
+              .filter(r -> r.measurement().kind() == k)
+              .map(
+                  r ->
+                      new ReadingView(
+                          r.id(),
+                          r.measurement().side(),
+                          r.measurement().value(),
+                          r.measurement().on()))
+              .toList();
+      Double error =
+          c.readings().repeatError(k).isPresent()
+              ? c.readings().repeatError(k).getAsDouble()
+              : null;
+      kinds.add(
+          new KindView(
+              k,
+              k.label(),
+              k.unit(),
+              k.twoSided(),
+              k.how(),
+              origin(k, !of.isEmpty()),
+              used(k, estimate.body(), c),
+              error,
+              of));
     }
-    return new MeasurementsView(c.id(), c.name(), Rounded.of(Math.toDegrees(estimate.body().dorsiflexionLimitRad())), estimate.notes(), kinds);
+    return new MeasurementsView(
+        c.id(),
+        c.name(),
+        Rounded.of(Math.toDegrees(estimate.body().dorsiflexionLimitRad())),
+        estimate.notes(),
+        kinds);
   }
 
   private static Origin origin(MeasurementKind k, boolean measured) {
@@ -121,8 +168,10 @@ class MeasurementController {
       case HIP_OPENING -> Math.toDegrees(b.hipOpeningLimitRad());
       case GRIP -> b.gripKg();
       case KNEE_FLEXION -> Math.toDegrees(b.kneeFlexionLimitRad());
-      case KNEE_TO_WALL -> c.readings().lesser(k).isPresent() ? c.readings().lesser(k).getAsDouble() : null;
-      case THIGH_GIRTH, CALF_GIRTH -> c.readings().value(k).isPresent() ? c.readings().value(k).getAsDouble() : null;
+      case KNEE_TO_WALL ->
+          c.readings().lesser(k).isPresent() ? c.readings().lesser(k).getAsDouble() : null;
+      case THIGH_GIRTH, CALF_GIRTH ->
+          c.readings().value(k).isPresent() ? c.readings().value(k).getAsDouble() : null;
     };
   }
 }

@@ -43,34 +43,53 @@ class ArchiveController {
   @GetMapping("/api/clients/{id}/file")
   ResponseEntity<ArchiveDocument> client(@PathVariable UUID id) {
     ArchiveDocument document = archive.of(id);
-    return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, named(document.clients().get(0).name() + ".json")).body(document);
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, named(document.clients().get(0).name() + ".json"))
+        .body(document);
   }
 
   @GetMapping("/api/account/file")
   ResponseEntity<ArchiveDocument> account() {
-    return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, named("Istmo account.json")).body(archive.account());
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, named("Istmo account.json"))
+        .body(archive.account());
   }
 
   /** Every set of a client, for spreadsheets. */
   @GetMapping("/api/clients/{id}/record.csv")
   ResponseEntity<byte[]> sets(@PathVariable UUID id) {
-    return ResponseEntity.ok().contentType(new MediaType("text", "csv", StandardCharsets.UTF_8)).header(HttpHeaders.CONTENT_DISPOSITION, named(clients.get(id).name() + ".csv")).body(archive.sets(id).getBytes(StandardCharsets.UTF_8));
+    return ResponseEntity.ok()
+        .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+        .header(HttpHeaders.CONTENT_DISPOSITION, named(clients.get(id).name() + ".csv"))
+        .body(archive.sets(id).getBytes(StandardCharsets.UTF_8));
   }
 
   private static String named(String file) {
-    return ContentDisposition.attachment().filename(file, StandardCharsets.UTF_8).build().toString();
+    return ContentDisposition.attachment()
+        .filename(file, StandardCharsets.UTF_8)
+        .build()
+        .toString();
   }
 
-  /** gyms: which of the coach's gyms one of the file is, by its name there; names: how a client is to be called here, empty to leave one out. */
-  record ArchiveInput(String text, @MayBeMissing Map<String, UUID> gyms, @MayBeMissing Map<String, String> names) {
+  /**
+   * gyms: which of the coach's gyms one of the file is, by its name there; names: how a client is
+   * to be called here, empty to leave one out.
+   */
+  record ArchiveInput(
+      String text, @MayBeMissing Map<String, UUID> gyms, @MayBeMissing Map<String, String> names) {
     ArchiveImport.Wished wished() {
       new Needed().field("text", text).check();
-      return new ArchiveImport.Wished(gyms == null ? Map.of() : gyms, names == null ? Map.of() : names);
+      return new ArchiveImport.Wished(
+          gyms == null ? Map.of() : gyms, names == null ? Map.of() : names);
     }
   }
 
-  /** as: how it will be called here; missing where it is left out. taken: another client is called that. */
-  record ArchiveClientView(String name, int sessions, int sets, int weeks, @MayBeMissing String as, boolean taken) {}
+  /**
+   * as: how it will be called here; missing where it is left out. taken: another client is called
+   * that.
+   */
+  record ArchiveClientView(
+      String name, int sessions, int sets, int weeks, @MayBeMissing String as, boolean taken) {}
 
   /** gymId: the gym that it will be; missing for a new one. items: how much equipment it has. */
   record ArchiveGymView(String name, int items, @MayBeMissing UUID gymId) {}
@@ -78,17 +97,39 @@ class ArchiveController {
   record ArchiveFaultView(String field, String message) {}
 
   /** faults: the first ones; ready: nothing stands in the way. */
-  record ArchivePreviewView(List<ArchiveClientView> clients, List<ArchiveGymView> gyms, int variants, int schools, List<ArchiveFaultView> faults, int faultCount, boolean ready) {}
+  record ArchivePreviewView(
+      List<ArchiveClientView> clients,
+      List<ArchiveGymView> gyms,
+      int variants,
+      int schools,
+      List<ArchiveFaultView> faults,
+      int faultCount,
+      boolean ready) {}
 
   @PostMapping("/api/archives/preview")
   ArchivePreviewView preview(@RequestBody ArchiveInput input) {
     ArchiveImport.Preview p = imports.preview(input.text(), input.wished());
     return new ArchivePreviewView(
-        p.clients().stream().map(c -> new ArchiveClientView(c.name(), c.sessions(), c.sets(), c.weeks(), c.as().orElse(null), c.taken())).toList(),
-        p.gyms().stream().map(g -> new ArchiveGymView(g.name(), g.items(), g.here().orElse(null))).toList(),
+        p.clients().stream()
+            .map(
+                c ->
+                    new ArchiveClientView(
+                        c.name(),
+                        c.sessions(),
+                        c.sets(),
+                        c.weeks(),
+                        c.as().orElse(null),
+                        c.taken()))
+            .toList(),
+        p.gyms().stream()
+            .map(g -> new ArchiveGymView(g.name(), g.items(), g.here().orElse(null)))
+            .toList(),
         p.variants(),
         p.schools(),
-        p.faults().stream().limit(FIRST_FAULTS).map(f -> new ArchiveFaultView(f.field(), f.message())).toList(),
+        p.faults().stream()
+            .limit(FIRST_FAULTS)
+            .map(f -> new ArchiveFaultView(f.field(), f.message()))
+            .toList(),
         p.faults().size(),
         p.ready());
   }

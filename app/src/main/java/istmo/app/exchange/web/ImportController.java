@@ -3,9 +3,9 @@ package istmo.app.exchange.web;
 import istmo.app.clients.Clients;
 import istmo.app.exchange.SetsImport;
 import istmo.app.exchange.SetsTable;
+import istmo.app.plans.Bringing;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
-import istmo.app.plans.Bringing;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
@@ -30,12 +30,23 @@ class ImportController {
     this.clients = clients;
   }
 
-  /** columns: what a column holds, by its number from 0, where it is not recognised; exercises: the candidate that a name stands for, empty to leave it out. */
+  /**
+   * columns: what a column holds, by its number from 0, where it is not recognised; exercises: the
+   * candidate that a name stands for, empty to leave it out.
+   */
   record ImportInput(
-      @MayBeMissing UUID gymId, String text, @MayBeMissing Map<Integer, SetsTable.Field> columns, @MayBeMissing SetsTable.Unit unit, @MayBeMissing SetsTable.Days days, @MayBeMissing Map<String, String> exercises) {
+      @MayBeMissing UUID gymId,
+      String text,
+      @MayBeMissing Map<Integer, SetsTable.Field> columns,
+      @MayBeMissing SetsTable.Unit unit,
+      @MayBeMissing SetsTable.Days days,
+      @MayBeMissing Map<String, String> exercises) {
     SetsTable.Wished wished() {
       new Needed().field("text", text).check();
-      return new SetsTable.Wished(columns == null ? Map.of() : columns, Optional.ofNullable(unit), Optional.ofNullable(days));
+      return new SetsTable.Wished(
+          columns == null ? Map.of() : columns,
+          Optional.ofNullable(unit),
+          Optional.ofNullable(days));
     }
 
     Map<String, String> named() {
@@ -45,15 +56,34 @@ class ImportController {
 
   record ImportColumnView(String header, String sample, SetsTable.Field field) {}
 
-  record ImportExerciseView(String name, int sets, @MayBeMissing String candidateId, boolean skipped) {}
+  record ImportExerciseView(
+      String name, int sets, @MayBeMissing String candidateId, boolean skipped) {}
 
   record ImportFaultView(String field, String message) {}
 
-  record ImportRowView(int line, LocalDate on, String exercise, double loadKg, int repetitions, double reserve, String side) {}
+  record ImportRowView(
+      int line,
+      LocalDate on,
+      String exercise,
+      double loadKg,
+      int repetitions,
+      double reserve,
+      String side) {}
 
   /** faults: the first ones, each with line and column; ready: nothing stands in the way. */
   record ImportPreviewView(
-      String separator, List<ImportColumnView> columns, SetsTable.Unit unit, SetsTable.Days days, int sets, @MayBeMissing LocalDate from, @MayBeMissing LocalDate to, List<ImportRowView> first, List<ImportExerciseView> exercises, List<ImportFaultView> faults, int faultCount, boolean ready) {}
+      String separator,
+      List<ImportColumnView> columns,
+      SetsTable.Unit unit,
+      SetsTable.Days days,
+      int sets,
+      @MayBeMissing LocalDate from,
+      @MayBeMissing LocalDate to,
+      List<ImportRowView> first,
+      List<ImportExerciseView> exercises,
+      List<ImportFaultView> faults,
+      int faultCount,
+      boolean ready) {}
 
   @PostMapping("/api/clients/{clientId}/imports/preview")
   ImportPreviewView preview(@PathVariable UUID clientId, @RequestBody ImportInput input) {
@@ -62,14 +92,33 @@ class ImportController {
     SetsTable t = p.table();
     return new ImportPreviewView(
         String.valueOf(t.separator()),
-        t.columns().stream().map(c -> new ImportColumnView(c.header(), c.sample(), c.field())).toList(),
+        t.columns().stream()
+            .map(c -> new ImportColumnView(c.header(), c.sample(), c.field()))
+            .toList(),
         t.unit(),
         t.days(),
         t.rows().size(),
         t.rows().stream().map(SetsTable.Row::on).min(LocalDate::compareTo).orElse(null),
         t.rows().stream().map(SetsTable.Row::on).max(LocalDate::compareTo).orElse(null),
-        t.rows().stream().limit(FIRST_ROWS).map(r -> new ImportRowView(r.line(), r.on(), r.exercise(), r.set().done().loadKg(), r.set().done().repetitions(), r.set().done().reserve(), r.set().side().name())).toList(),
-        p.exercises().stream().map(e -> new ImportExerciseView(e.name(), e.sets(), e.candidateId().orElse(null), e.skipped())).toList(),
+        t.rows().stream()
+            .limit(FIRST_ROWS)
+            .map(
+                r ->
+                    new ImportRowView(
+                        r.line(),
+                        r.on(),
+                        r.exercise(),
+                        r.set().done().loadKg(),
+                        r.set().done().repetitions(),
+                        r.set().done().reserve(),
+                        r.set().side().name()))
+            .toList(),
+        p.exercises().stream()
+            .map(
+                e ->
+                    new ImportExerciseView(
+                        e.name(), e.sets(), e.candidateId().orElse(null), e.skipped()))
+            .toList(),
         t.faults().stream().map(f -> new ImportFaultView(f.field(), f.message())).toList(),
         t.faultCount(),
         p.ready());
@@ -81,7 +130,8 @@ class ImportController {
   @PostMapping("/api/clients/{clientId}/imports")
   BroughtInView bring(@PathVariable UUID clientId, @RequestBody ImportInput input) {
     new Needed().field("gymId", input.gymId()).check();
-    Bringing.BroughtIn b = imports.bring(clientId, input.gymId(), input.text(), input.wished(), input.named());
+    Bringing.BroughtIn b =
+        imports.bring(clientId, input.gymId(), input.text(), input.wished(), input.named());
     return new BroughtInView(b.sets(), b.sessions(), b.already());
   }
 }

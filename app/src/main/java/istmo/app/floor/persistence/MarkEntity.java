@@ -6,7 +6,10 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
 
-/** Settings of a machine for a client, as they are read off it. Written by {@link MarkRepository#keep}. */
+/**
+ * Settings of a machine for a client, as they are read off it. Written by {@link
+ * MarkRepository#keep}.
+ */
 @Entity
 @Table(name = "machine_mark")
 public class MarkEntity {

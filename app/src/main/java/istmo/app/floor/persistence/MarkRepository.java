@@ -13,7 +13,10 @@ public interface MarkRepository extends JpaRepository<MarkEntity, UUID> {
 
   List<MarkEntity> findByCoachIdAndClientId(UUID coachId, UUID clientId);
 
-  /** Client and gym must be the coach's own; of two messages the newer stays, whichever comes last. Answers 0 where they are not, or where a newer one is there. */
+  /**
+   * Client and gym must be the coach's own; of two messages the newer stays, whichever comes last.
+   * Answers 0 where they are not, or where a newer one is there.
+   */
   @Modifying
   @Query(
       nativeQuery = true,
@@ -24,5 +27,12 @@ public interface MarkRepository extends JpaRepository<MarkEntity, UUID> {
           from client c, gym g where c.id = :clientId and c.coach_id = :coachId and g.id = :gymId and g.coach_id = :coachId
           on conflict (coach_id, client_id, gym_id, candidate_id) do update set words = excluded.words, changed_at = excluded.changed_at where machine_mark.changed_at < excluded.changed_at
           """)
-  int keep(UUID id, UUID coachId, UUID clientId, UUID gymId, String candidateId, String words, Instant at);
+  int keep(
+      UUID id,
+      UUID coachId,
+      UUID clientId,
+      UUID gymId,
+      String candidateId,
+      String words,
+      Instant at);
 }

@@ -3,13 +3,13 @@ package istmo.app.floor.web;
 import istmo.app.floor.Changes;
 import istmo.app.floor.Changes.Message;
 import istmo.app.floor.Floor;
+import istmo.app.plans.Plans;
+import istmo.app.plans.PrescriptionDocument;
+import istmo.app.plans.Session;
 import istmo.app.platform.LoadingView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
-import istmo.app.plans.Plans;
-import istmo.app.plans.PrescriptionDocument;
-import istmo.app.plans.Session;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
@@ -45,7 +45,10 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The floor over HTTP: a session to take along, and what devices have to say of it (docs/floor.md). Loads in kg, times in s. */
+/**
+ * The floor over HTTP: a session to take along, and what devices have to say of it (docs/floor.md).
+ * Loads in kg, times in s.
+ */
 @RestController
 @RequestMapping("/api/floor")
 class FloorController {
@@ -63,11 +66,37 @@ class FloorController {
 
   record SetupWordView(String label, String value) {}
 
-  /** A step of the session. key sorts them; asBefore: as many repetitions as the other side had; waitS and ownRestS: least time since the step before, and since this exercise's own last set. */
+  /**
+   * A step of the session. key sorts them; asBefore: as many repetitions as the other side had;
+   * waitS and ownRestS: least time since the step before, and since this exercise's own last set.
+   */
   record FloorStepView(
-      String key, Flow.Kind kind, int number, Side side, int repetitionsLow, int repetitionsHigh, boolean asBefore, @MayBeMissing LoadingView load, List<Double> putOn, double waitS, double ownRestS, String note) {
+      String key,
+      Flow.Kind kind,
+      int number,
+      Side side,
+      int repetitionsLow,
+      int repetitionsHigh,
+      boolean asBefore,
+      @MayBeMissing LoadingView load,
+      List<Double> putOn,
+      double waitS,
+      double ownRestS,
+      String note) {
     static FloorStepView of(Flow.Step s) {
-      return new FloorStepView(s.key(), s.kind(), s.number(), s.side(), s.repetitionsLow(), s.repetitionsHigh(), s.asBefore(), s.load().map(LoadingView::of).orElse(null), s.putOn(), s.waitS(), s.ownRestS(), s.note());
+      return new FloorStepView(
+          s.key(),
+          s.kind(),
+          s.number(),
+          s.side(),
+          s.repetitionsLow(),
+          s.repetitionsHigh(),
+          s.asBefore(),
+          s.load().map(LoadingView::of).orElse(null),
+          s.putOn(),
+          s.waitS(),
+          s.ownRestS(),
+          s.note());
     }
   }
 
@@ -108,12 +137,14 @@ class FloorController {
     }
   }
 
-  record LastSetView(SetRecord.Kind kind, Side side, double loadKg, int repetitions, double reserve) {}
+  record LastSetView(
+      SetRecord.Kind kind, Side side, double loadKg, int repetitions, double reserve) {}
 
   record OutingView(LocalDate on, List<LastSetView> sets) {}
 
   /** An exercise that could take the place of another. */
-  record FloorSwapView(String candidateId, String name, Map<String, Double> setup, FloorExerciseView exercise) {}
+  record FloorSwapView(
+      String candidateId, String name, Map<String, Double> setup, FloorExerciseView exercise) {}
 
   /** refusal: why it is left out, or empty; basis: what the load rests on. */
   record FloorExerciseView(
@@ -138,17 +169,42 @@ class FloorController {
       List<FloorStepView> steps,
       List<FloorSwapView> swaps) {}
 
-  record FloorItemView(UUID id, boolean ended, FloorExerciseView exercise, List<FloorSetView> sets) {}
+  record FloorItemView(
+      UUID id, boolean ended, FloorExerciseView exercise, List<FloorSetView> sets) {}
 
   /** weaker: the side that goes first, NONE where none is known to be weaker. */
-  record FloorView(UUID sessionId, UUID clientId, String clientName, UUID gymId, String gymName, Instant createdAt, @MayBeMissing Instant finishedAt, List<String> statements, Side weaker, String weakerWhy, List<FloorItemView> items, List<PainAdviceView> pain, List<FloorRegionView> regions, Instant takenAt) {}
+  record FloorView(
+      UUID sessionId,
+      UUID clientId,
+      String clientName,
+      UUID gymId,
+      String gymName,
+      Instant createdAt,
+      @MayBeMissing Instant finishedAt,
+      List<String> statements,
+      Side weaker,
+      String weakerWhy,
+      List<FloorItemView> items,
+      List<PainAdviceView> pain,
+      List<FloorRegionView> regions,
+      Instant takenAt) {}
 
   record FloorRegionView(String id, String coachName, String group) {}
 
   /** What to do next, by level from 0 to 10. */
   record PainAdviceView(PainFlag joint, String label, List<List<String>> byLevel) {}
 
-  private static final List<PainAdviceView> PAIN = Arrays.stream(PainFlag.values()).map(j -> new PainAdviceView(j, j.label().replace("sore ", ""), IntStream.rangeClosed(0, (int) Pain.LEVEL.max()).mapToObj(l -> new Pain(j, l).next()).toList())).toList();
+  private static final List<PainAdviceView> PAIN =
+      Arrays.stream(PainFlag.values())
+          .map(
+              j ->
+                  new PainAdviceView(
+                      j,
+                      j.label().replace("sore ", ""),
+                      IntStream.rangeClosed(0, (int) Pain.LEVEL.max())
+                          .mapToObj(l -> new Pain(j, l).next())
+                          .toList()))
+          .toList();
 
   @GetMapping("/{sessionId}")
   FloorView walk(@PathVariable UUID sessionId) {
@@ -165,13 +221,30 @@ class FloorController {
         s.client().cautions().statements(),
         w.weaker().side(),
         w.weaker().why(),
-        w.exercises().stream().filter(x -> !x.item().ended() || !x.item().sets().isEmpty()).map(x -> new FloorItemView(x.item().id(), x.item().ended(), exercise(x, x.item().candidateId(), x.item().setup()), x.item().sets().stream().map(l -> FloorSetView.of(l.id(), l.revision(), false, l.record(), l.performedAt())).toList())).toList(),
+        w.exercises().stream()
+            .filter(x -> !x.item().ended() || !x.item().sets().isEmpty())
+            .map(
+                x ->
+                    new FloorItemView(
+                        x.item().id(),
+                        x.item().ended(),
+                        exercise(x, x.item().candidateId(), x.item().setup()),
+                        x.item().sets().stream()
+                            .map(
+                                l ->
+                                    FloorSetView.of(
+                                        l.id(), l.revision(), false, l.record(), l.performedAt()))
+                            .toList()))
+            .toList(),
         PAIN,
-        Regions.standard().all().stream().map(r -> new FloorRegionView(r.id(), r.coachName(), r.group())).toList(),
+        Regions.standard().all().stream()
+            .map(r -> new FloorRegionView(r.id(), r.coachName(), r.group()))
+            .toList(),
         clock.instant());
   }
 
-  private static FloorExerciseView exercise(Floor.Exercise x, String candidateId, Map<String, Double> setup) {
+  private static FloorExerciseView exercise(
+      Floor.Exercise x, String candidateId, Map<String, Double> setup) {
     Exercise e = Catalogue.standard().exercise(candidateId.split("/")[0]);
     Optional<WorkingLoad> load = x.load();
     return new FloorExerciseView(
@@ -194,21 +267,53 @@ class FloorController {
         e.stopSigns(),
         e.cautions(),
         x.steps().stream().map(FloorStepView::of).toList(),
-        x.swaps().stream().map(o -> new FloorSwapView(o.offer().orElseThrow().candidateId(), o.offer().orElseThrow().name(), o.offer().orElseThrow().setup(), exercise(o, o.offer().orElseThrow().candidateId(), o.offer().orElseThrow().setup()))).toList());
+        x.swaps().stream()
+            .map(
+                o ->
+                    new FloorSwapView(
+                        o.offer().orElseThrow().candidateId(),
+                        o.offer().orElseThrow().name(),
+                        o.offer().orElseThrow().setup(),
+                        exercise(
+                            o,
+                            o.offer().orElseThrow().candidateId(),
+                            o.offer().orElseThrow().setup())))
+            .toList());
   }
 
   private static OutingView outing(Outing o) {
-    return new OutingView(o.on(), o.sets().stream().map(s -> new LastSetView(s.kind(), s.side(), s.done().loadKg(), s.done().repetitions(), s.done().reserve())).toList());
+    return new OutingView(
+        o.on(),
+        o.sets().stream()
+            .map(
+                s ->
+                    new LastSetView(
+                        s.kind(),
+                        s.side(),
+                        s.done().loadKg(),
+                        s.done().repetitions(),
+                        s.done().reserve()))
+            .toList());
   }
 
   /** What the coach sets, in words. */
   private static List<SetupWordView> words(Exercise e, Map<String, Double> setup) {
-    return e.family().parameters().stream().filter(p -> p.kind() == SetupParameter.Kind.SETUP && setup.containsKey(p.id()) && !(p.unit().equals("kg") && setup.get(p.id()) == 0)).map(p -> new SetupWordView(p.label(), p.words(setup.get(p.id())))).toList();
+    return e.family().parameters().stream()
+        .filter(
+            p ->
+                p.kind() == SetupParameter.Kind.SETUP
+                    && setup.containsKey(p.id())
+                    && !(p.unit().equals("kg") && setup.get(p.id()) == 0))
+        .map(p -> new SetupWordView(p.label(), p.words(setup.get(p.id()))))
+        .toList();
   }
 
   record PainInput(PainFlag joint, Integer level) {}
 
-  /** One set: revision counts what this device made of it, base is the revision that it had seen of the server. */
+  /**
+   * One set: revision counts what this device made of it, base is the revision that it had seen of
+   * the server.
+   */
   record SetChange(
       UUID sessionId,
       UUID itemId,
@@ -228,11 +333,27 @@ class FloorController {
       @MayBeMissing PainInput pain,
       Instant performedAt) {
     Message message(String device) {
-      new Needed().field("sessionId", sessionId).field("itemId", itemId).field("setId", setId).field("revision", revision).field("base", base).field("loadKg", loadKg).field("repetitions", repetitions).field("reserve", reserve).field("performedAt", performedAt).check();
-      Optional<Pain> hurt = Optional.ofNullable(pain).map(p -> {
-        new Needed().field("pain.joint", p.joint()).field("pain.level", p.level()).check();
-        return new Pain(p.joint(), p.level());
-      });
+      new Needed()
+          .field("sessionId", sessionId)
+          .field("itemId", itemId)
+          .field("setId", setId)
+          .field("revision", revision)
+          .field("base", base)
+          .field("loadKg", loadKg)
+          .field("repetitions", repetitions)
+          .field("reserve", reserve)
+          .field("performedAt", performedAt)
+          .check();
+      Optional<Pain> hurt =
+          Optional.ofNullable(pain)
+              .map(
+                  p -> {
+                    new Needed()
+                        .field("pain.joint", p.joint())
+                        .field("pain.level", p.level())
+                        .check();
+                    return new Pain(p.joint(), p.level());
+                  });
       SetRecord record =
           new SetRecord(
               new PerformedSet(loadKg, repetitions, reserve),
@@ -243,20 +364,46 @@ class FloorController {
               Optional.ofNullable(tempoKept),
               felt == null ? Set.of() : Set.copyOf(felt),
               hurt);
-      return new Message.OfSet(sessionId, itemId, setId, new SetRegister.State<>(revision, base, device, Boolean.TRUE.equals(removed), record), performedAt);
+      return new Message.OfSet(
+          sessionId,
+          itemId,
+          setId,
+          new SetRegister.State<>(revision, base, device, Boolean.TRUE.equals(removed), record),
+          performedAt);
     }
   }
 
-  record ItemChange(UUID sessionId, UUID itemId, String candidateId, @MayBeMissing Map<String, Double> setup, @MayBeMissing PrescriptionDocument prescription, @MayBeMissing UUID replaces) {
+  record ItemChange(
+      UUID sessionId,
+      UUID itemId,
+      String candidateId,
+      @MayBeMissing Map<String, Double> setup,
+      @MayBeMissing PrescriptionDocument prescription,
+      @MayBeMissing UUID replaces) {
     Message message() {
-      new Needed().field("sessionId", sessionId).field("itemId", itemId).field("candidateId", candidateId).check();
-      return new Message.OfItem(sessionId, itemId, candidateId, Optional.ofNullable(setup), Optional.ofNullable(prescription), Optional.ofNullable(replaces));
+      new Needed()
+          .field("sessionId", sessionId)
+          .field("itemId", itemId)
+          .field("candidateId", candidateId)
+          .check();
+      return new Message.OfItem(
+          sessionId,
+          itemId,
+          candidateId,
+          Optional.ofNullable(setup),
+          Optional.ofNullable(prescription),
+          Optional.ofNullable(replaces));
     }
   }
 
   record MarkChange(UUID clientId, UUID gymId, String candidateId, String words, Instant at) {
     Message message() {
-      new Needed().field("clientId", clientId).field("gymId", gymId).field("candidateId", candidateId).field("at", at).check();
+      new Needed()
+          .field("clientId", clientId)
+          .field("gymId", gymId)
+          .field("candidateId", candidateId)
+          .field("at", at)
+          .check();
       return new Message.OfMark(clientId, gymId, candidateId, words, at);
     }
   }
@@ -269,7 +416,11 @@ class FloorController {
   }
 
   /** One message: just one of these. */
-  record ChangeInput(@MayBeMissing SetChange set, @MayBeMissing ItemChange item, @MayBeMissing MarkChange mark, @MayBeMissing FinishChange finish) {
+  record ChangeInput(
+      @MayBeMissing SetChange set,
+      @MayBeMissing ItemChange item,
+      @MayBeMissing MarkChange mark,
+      @MayBeMissing FinishChange finish) {
     Message message(String device) {
       if (set != null) {
         return set.message(device);
@@ -294,10 +445,17 @@ class FloorController {
 
   record ChangesView(List<ChangeResult> results) {}
 
-  /** Takes messages in their order; each is judged by itself, so one that is refused does not keep the others back. */
+  /**
+   * Takes messages in their order; each is judged by itself, so one that is refused does not keep
+   * the others back.
+   */
   @PostMapping("/changes")
   ChangesView take(@RequestBody ChangesInput input) {
-    new Needed().field("device", input.device()).field("sentAt", input.sentAt()).field("changes", input.changes()).check();
+    new Needed()
+        .field("device", input.device())
+        .field("sentAt", input.sentAt())
+        .field("changes", input.changes())
+        .check();
     if (input.changes().size() > MOST_CHANGES) {
       throw new InvalidInput("changes", "takes at most " + MOST_CHANGES + " at once");
     }
@@ -316,15 +474,20 @@ class FloorController {
     for (int k = 0; k < taken.size(); k++) {
       results.put(at.get(k), result(messages.get(k), taken.get(k)));
     }
-    return new ChangesView(IntStream.range(0, input.changes().size()).mapToObj(results::get).toList());
+    return new ChangesView(
+        IntStream.range(0, input.changes().size()).mapToObj(results::get).toList());
   }
 
   private static ChangeResult result(Message m, Changes.Result r) {
-    FloorSetView stored = r.stored().isPresent() && m instanceof Message.OfSet s ? stored(s.setId(), r.stored().get()) : null;
+    FloorSetView stored =
+        r.stored().isPresent() && m instanceof Message.OfSet s
+            ? stored(s.setId(), r.stored().get())
+            : null;
     return new ChangeResult(r.outcome(), stored, r.detail());
   }
 
   private static FloorSetView stored(UUID id, Plans.Taken t) {
-    return FloorSetView.of(id, t.now().revision(), t.now().removed(), t.now().figures(), t.performedAt());
+    return FloorSetView.of(
+        id, t.now().revision(), t.now().removed(), t.now().figures(), t.performedAt());
   }
 }

@@ -40,7 +40,10 @@ import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Gadgets over HTTP: a link with a code, lines of JSON into it (docs/gadgets.md), and what it knows. Values in N, deg or m. */
+/**
+ * Gadgets over HTTP: a link with a code, lines of JSON into it (docs/gadgets.md), and what it
+ * knows. Values in N, deg or m.
+ */
 @RestController
 @RequestMapping("/api/gadget-links")
 class GadgetController {
@@ -59,7 +62,8 @@ class GadgetController {
   private final Accounts accounts;
   private final JsonMapper json;
 
-  GadgetController(GadgetLinks links, StandInGadgets standIns, Gyms gyms, Accounts accounts, JsonMapper json) {
+  GadgetController(
+      GadgetLinks links, StandInGadgets standIns, Gyms gyms, Accounts accounts, JsonMapper json) {
     this.links = links;
     this.standIns = standIns;
     this.gyms = gyms;
@@ -73,10 +77,27 @@ class GadgetController {
   record StableView(double value, double spread) {}
 
   record LinkView(
-      String code, Gauge kind, String unit, boolean standIns, @MayBeMissing Double last, @MayBeMissing StableView stable, int lines, int dropouts, int refused, @MayBeMissing String fault, @MayBeMissing Instant lastAt) {}
+      String code,
+      Gauge kind,
+      String unit,
+      boolean standIns,
+      @MayBeMissing Double last,
+      @MayBeMissing StableView stable,
+      int lines,
+      int dropouts,
+      int refused,
+      @MayBeMissing String fault,
+      @MayBeMissing Instant lastAt) {}
 
   /** Where the stand-in is held: on a machine of a gym at a place of its travel. */
-  record StandInInput(UUID gymId, String item, Double at, Double leverM, Double loadKg, Pull.Direction direction, Boolean dropout) {}
+  record StandInInput(
+      UUID gymId,
+      String item,
+      Double at,
+      Double leverM,
+      Double loadKg,
+      Pull.Direction direction,
+      Boolean dropout) {}
 
   record RefusedView(int line, String fault) {}
 
@@ -88,7 +109,8 @@ class GadgetController {
     if (input.kind() == null) {
       throw new InvalidInput("kind", "must be FORCE, ANGLE or LENGTH");
     }
-    return view(Boolean.TRUE.equals(input.watch()) ? links.watch(input.kind()) : links.open(input.kind()));
+    return view(
+        Boolean.TRUE.equals(input.watch()) ? links.watch(input.kind()) : links.open(input.kind()));
   }
 
   @GetMapping("/{code}")
@@ -96,27 +118,67 @@ class GadgetController {
     return view(links.state(code));
   }
 
-  record WatchedRepetitionView(double range, double loweringS, double lowS, double liftingS, double topS, double meanSpeed, boolean dropout) {}
+  record WatchedRepetitionView(
+      double range,
+      double loweringS,
+      double lowS,
+      double liftingS,
+      double topS,
+      double meanSpeed,
+      boolean dropout) {}
 
   /** repetitions: numbers from 1. */
   record DeviationView(WatchedSet.Kind kind, List<Integer> repetitions, String words) {}
 
   record TracePointView(double timeS, double position) {}
 
-  /** Ranges in the link's unit, speeds in it a second; rangeKept and tempoKept are missing where nothing can be said. trace: the last seconds, thinned. */
-  record WatchedView(LinkView link, double seconds, List<WatchedRepetitionView> repetitions, double speedLossPercent, List<DeviationView> findings, @MayBeMissing Boolean rangeKept, @MayBeMissing Boolean tempoKept, List<TracePointView> trace) {}
+  /**
+   * Ranges in the link's unit, speeds in it a second; rangeKept and tempoKept are missing where
+   * nothing can be said. trace: the last seconds, thinned.
+   */
+  record WatchedView(
+      LinkView link,
+      double seconds,
+      List<WatchedRepetitionView> repetitions,
+      double speedLossPercent,
+      List<DeviationView> findings,
+      @MayBeMissing Boolean rangeKept,
+      @MayBeMissing Boolean tempoKept,
+      List<TracePointView> trace) {}
 
-  /** The set so far beside what was asked of each repetition, s; zeros where nothing was. turned: readings fall while the load is lifted. */
+  /**
+   * The set so far beside what was asked of each repetition, s; zeros where nothing was. turned:
+   * readings fall while the load is lifted.
+   */
   @GetMapping("/{code}/watched")
-  WatchedView watched(@PathVariable String code, @RequestParam(defaultValue = "0") double loweringS, @RequestParam(defaultValue = "0") double lowS, @RequestParam(defaultValue = "STRAIGHT") Scheme scheme, @RequestParam(defaultValue = "false") boolean turned) {
-    GadgetLinks.Watched w = links.watched(code, new WatchedSet.Asked(loweringS, lowS, scheme.wholeRange()), turned);
+  WatchedView watched(
+      @PathVariable String code,
+      @RequestParam(defaultValue = "0") double loweringS,
+      @RequestParam(defaultValue = "0") double lowS,
+      @RequestParam(defaultValue = "STRAIGHT") Scheme scheme,
+      @RequestParam(defaultValue = "false") boolean turned) {
+    GadgetLinks.Watched w =
+        links.watched(code, new WatchedSet.Asked(loweringS, lowS, scheme.wholeRange()), turned);
     WatchedSet set = w.set();
     return new WatchedView(
         view(w.state()),
         Rounded.of(w.seconds()),
-        set.repetitions().stream().map(r -> new WatchedRepetitionView(Rounded.of(r.range()), Rounded.of(r.loweringS()), Rounded.of(r.lowS()), Rounded.of(r.liftingS()), Rounded.of(r.topS()), Rounded.of(r.meanSpeed()), r.dropout())).toList(),
+        set.repetitions().stream()
+            .map(
+                r ->
+                    new WatchedRepetitionView(
+                        Rounded.of(r.range()),
+                        Rounded.of(r.loweringS()),
+                        Rounded.of(r.lowS()),
+                        Rounded.of(r.liftingS()),
+                        Rounded.of(r.topS()),
+                        Rounded.of(r.meanSpeed()),
+                        r.dropout()))
+            .toList(),
         Rounded.of(set.speedLossPercent()),
-        set.findings().stream().map(f -> new DeviationView(f.kind(), f.repetitions(), f.words())).toList(),
+        set.findings().stream()
+            .map(f -> new DeviationView(f.kind(), f.repetitions(), f.words()))
+            .toList(),
         set.rangeKept().orElse(null),
         set.tempoKept().orElse(null),
         thinned(w.trace()));
@@ -141,7 +203,10 @@ class GadgetController {
     links.close(code);
   }
 
-  /** Lines as they come, for as long as the gadget sends; whoever knows the code may. Bad lines are told and do not stop the others. */
+  /**
+   * Lines as they come, for as long as the gadget sends; whoever knows the code may. Bad lines are
+   * told and do not stop the others.
+   */
   @PostMapping(path = "/{code}/lines", consumes = "application/x-ndjson")
   TakenView lines(@PathVariable String code, InputStream body) throws IOException {
     links.find(code);
@@ -207,15 +272,27 @@ class GadgetController {
     if (!accounts.isDemo()) {
       throw new NotFound("stand-in outside the demo");
     }
-    if (input.at() == null || state.gauge() == Gauge.FORCE && (input.gymId() == null || input.item() == null || input.loadKg() == null)) {
-      throw new InvalidInput(input.at() == null ? "at" : input.gymId() == null ? "gymId" : input.item() == null ? "item" : "loadKg", "is needed");
+    if (input.at() == null
+        || state.gauge() == Gauge.FORCE
+            && (input.gymId() == null || input.item() == null || input.loadKg() == null)) {
+      throw new InvalidInput(
+          input.at() == null
+              ? "at"
+              : input.gymId() == null ? "gymId" : input.item() == null ? "item" : "loadKg",
+          "is needed");
     }
-    standIns.send(code, state.gauge(), truth(state.gauge(), input), Boolean.TRUE.equals(input.dropout()));
+    standIns.send(
+        code, state.gauge(), truth(state.gauge(), input), Boolean.TRUE.equals(input.dropout()));
     return view(links.state(code));
   }
 
   /** What the stand-in lifts: so many repetitions, s for each phase. */
-  record LiftInput(Integer repetitions, @MayBeMissing Double loweringS, @MayBeMissing Double lowS, @MayBeMissing Double liftingS, @MayBeMissing Double topS) {}
+  record LiftInput(
+      Integer repetitions,
+      @MayBeMissing Double loweringS,
+      @MayBeMissing Double lowS,
+      @MayBeMissing Double liftingS,
+      @MayBeMissing Double topS) {}
 
   /** The demo's stand-in begins to lift, with the faults of somebody who tires. */
   @PostMapping("/{code}/stand-in-set")
@@ -227,7 +304,15 @@ class GadgetController {
     }
     new Needed().field("repetitions", input.repetitions()).check();
     LIFTED.check("repetitions", input.repetitions());
-    standIns.lift(code, state.gauge(), input.repetitions(), new Tempo(orZero(input.loweringS()), orZero(input.lowS()), orZero(input.liftingS()), orZero(input.topS())));
+    standIns.lift(
+        code,
+        state.gauge(),
+        input.repetitions(),
+        new Tempo(
+            orZero(input.loweringS()),
+            orZero(input.lowS()),
+            orZero(input.liftingS()),
+            orZero(input.topS())));
     return view(state);
   }
 
@@ -242,7 +327,13 @@ class GadgetController {
     if (!ResistanceFit.possible(input.item())) {
       throw new InvalidInput("item", "has no resistance to measure");
     }
-    Pull pull = new Pull(input.at(), 0, input.leverM() == null ? 0 : input.leverM(), input.loadKg(), input.direction() == null ? Pull.Direction.STILL : input.direction());
+    Pull pull =
+        new Pull(
+            input.at(),
+            0,
+            input.leverM() == null ? 0 : input.leverM(),
+            input.loadKg(),
+            input.direction() == null ? Pull.Direction.STILL : input.direction());
     return StandIn.forceN(input.item(), gyms.get(input.gymId()).place(), pull);
   }
 

@@ -7,10 +7,13 @@ import java.util.stream.Collectors;
 /** Plates of one mass as they are stored. */
 public record StoredPlates(double kg, int pairs) {
   static List<StoredPlates> of(Plates plates) {
-    return plates.pairs().entrySet().stream().map(e -> new StoredPlates(e.getKey(), e.getValue())).toList();
+    return plates.pairs().entrySet().stream()
+        .map(e -> new StoredPlates(e.getKey(), e.getValue()))
+        .toList();
   }
 
   static Plates plates(List<StoredPlates> stored) {
-    return new Plates(stored.stream().collect(Collectors.toMap(StoredPlates::kg, StoredPlates::pairs)));
+    return new Plates(
+        stored.stream().collect(Collectors.toMap(StoredPlates::kg, StoredPlates::pairs)));
   }
 }

@@ -33,10 +33,23 @@ class MachineController {
     this.gyms = gyms;
   }
 
-  /** The value that is used; measured says whether somebody has measured it here. Unit "yes" is 1 or 0. */
-  record DetailView(String id, String label, String unit, double min, double max, double value, double generic, boolean measured, String how) {}
+  /**
+   * The value that is used; measured says whether somebody has measured it here. Unit "yes" is 1 or
+   * 0.
+   */
+  record DetailView(
+      String id,
+      String label,
+      String unit,
+      double min,
+      double max,
+      double value,
+      double generic,
+      boolean measured,
+      String how) {}
 
-  record PullView(double at, double forceN, double leverM, double loadKg, Pull.Direction direction) {}
+  record PullView(
+      double at, double forceN, double leverM, double loadKg, Pull.Direction direction) {}
 
   /** How its resistance can be measured. */
   enum Travel {
@@ -48,9 +61,15 @@ class MachineController {
     NONE
   }
 
-  record MachineView(String item, String name, Travel travel, List<DetailView> details, List<PullView> pulls) {}
+  record MachineView(
+      String item, String name, Travel travel, List<DetailView> details, List<PullView> pulls) {}
 
-  record MachinesView(UUID gymId, String gymName, int version, List<PlatesView> plates, List<MachineView> machines) {}
+  record MachinesView(
+      UUID gymId,
+      String gymName,
+      int version,
+      List<PlatesView> plates,
+      List<MachineView> machines) {}
 
   /** Plates of one mass, kg, and how many pairs of them. */
   record PlatesView(double kg, int pairs) {}
@@ -71,7 +90,8 @@ class MachineController {
 
   record MeasuredInput(Integer version, Map<String, Double> measured) {}
 
-  record PullInput(Double at, Double forceN, Double leverM, Double loadKg, Pull.Direction direction) {}
+  record PullInput(
+      Double at, Double forceN, Double leverM, Double loadKg, Pull.Direction direction) {}
 
   record PullsInput(Integer version, List<PullInput> pulls) {
     List<Pull> checked() {
@@ -80,9 +100,21 @@ class MachineController {
       for (int k = 0; pulls != null && k < pulls.size(); k++) {
         PullInput p = pulls.get(k);
         if (p.at() == null || p.forceN() == null || p.loadKg() == null) {
-          faults.add(new InvalidInput.Fault("pulls." + k + "." + (p.at() == null ? "at" : p.forceN() == null ? "forceN" : "loadKg"), "is needed"));
+          faults.add(
+              new InvalidInput.Fault(
+                  "pulls."
+                      + k
+                      + "."
+                      + (p.at() == null ? "at" : p.forceN() == null ? "forceN" : "loadKg"),
+                  "is needed"));
         } else {
-          result.add(new Pull(p.at(), p.forceN(), p.leverM() == null ? 0 : p.leverM(), p.loadKg(), p.direction() == null ? Pull.Direction.STILL : p.direction()));
+          result.add(
+              new Pull(
+                  p.at(),
+                  p.forceN(),
+                  p.leverM() == null ? 0 : p.leverM(),
+                  p.loadKg(),
+                  p.direction() == null ? Pull.Direction.STILL : p.direction()));
         }
       }
       if (!faults.isEmpty()) {
@@ -95,9 +127,23 @@ class MachineController {
   record FitPointView(double at, double measured, double fitted, double generic) {}
 
   /** unit of the points: m (moment over the stack's weight) or N. Errors are shares. */
-  record FitView(Map<String, Double> values, List<FitPointView> points, String unit, double repeatError, double genericError, List<String> notes) {
+  record FitView(
+      Map<String, Double> values,
+      List<FitPointView> points,
+      String unit,
+      double repeatError,
+      double genericError,
+      List<String> notes) {
     static FitView of(ResistanceFit f) {
-      return new FitView(f.values(), f.points().stream().map(p -> new FitPointView(p.at(), p.measured(), p.fitted(), p.generic())).toList(), f.unit(), Rounded.of(f.repeatError()), Rounded.of(f.genericError()), f.notes());
+      return new FitView(
+          f.values(),
+          f.points().stream()
+              .map(p -> new FitPointView(p.at(), p.measured(), p.fitted(), p.generic()))
+              .toList(),
+          f.unit(),
+          Rounded.of(f.repeatError()),
+          Rounded.of(f.genericError()),
+          f.notes());
     }
   }
 
@@ -110,8 +156,14 @@ class MachineController {
 
   /** Keeps all values of one thing; what is left out becomes generic again. */
   @PutMapping("/{item}")
-  MachinesView know(@PathVariable UUID gymId, @PathVariable String item, @RequestBody MeasuredInput input) {
-    return view(gyms.know(gymId, version(input.version()), item, input.measured() == null ? Map.of() : input.measured()));
+  MachinesView know(
+      @PathVariable UUID gymId, @PathVariable String item, @RequestBody MeasuredInput input) {
+    return view(
+        gyms.know(
+            gymId,
+            version(input.version()),
+            item,
+            input.measured() == null ? Map.of() : input.measured()));
   }
 
   /** Keeps which plates there are; smallest step of bars and sleds that say nothing themselves. */
@@ -128,10 +180,12 @@ class MachineController {
 
   /** Keeps pulls and what they say; none takes both away. */
   @PutMapping("/{item}/pulls")
-  FittedView pull(@PathVariable UUID gymId, @PathVariable String item, @RequestBody PullsInput input) {
+  FittedView pull(
+      @PathVariable UUID gymId, @PathVariable String item, @RequestBody PullsInput input) {
     List<Pull> pulls = input.checked();
     Gym g = gyms.pull(gymId, version(input.version()), item, pulls);
-    return new FittedView(view(g), pulls.isEmpty() ? null : FitView.of(ResistanceFit.of(item, g.place(), pulls)));
+    return new FittedView(
+        view(g), pulls.isEmpty() ? null : FitView.of(ResistanceFit.of(item, g.place(), pulls)));
   }
 
   private static int version(Integer version) {
@@ -145,20 +199,43 @@ class MachineController {
     List<MachineView> machines = new ArrayList<>();
     for (Equipment.Item i : Equipment.all()) {
       if (g.place().equipment().contains(i.id()) && !i.details().isEmpty()) {
-        Travel travel = !ResistanceFit.possible(i.id()) ? Travel.NONE : ResistanceFit.onLever(i.id()) ? Travel.LEVER : Travel.RAIL;
+        Travel travel =
+            !ResistanceFit.possible(i.id())
+                ? Travel.NONE
+                : ResistanceFit.onLever(i.id()) ? Travel.LEVER : Travel.RAIL;
         machines.add(
             new MachineView(
                 i.id(),
                 i.name(),
                 travel,
                 i.details().stream().map(d -> detail(g, i.id(), d)).toList(),
-                g.pulls().getOrDefault(i.id(), List.of()).stream().map(p -> new PullView(p.at(), p.forceN(), p.leverM(), p.loadKg(), p.direction())).toList()));
+                g.pulls().getOrDefault(i.id(), List.of()).stream()
+                    .map(
+                        p ->
+                            new PullView(p.at(), p.forceN(), p.leverM(), p.loadKg(), p.direction()))
+                    .toList()));
       }
     }
-    return new MachinesView(g.id(), g.name(), g.version(), g.place().plates().pairs().entrySet().stream().map(e -> new PlatesView(e.getKey(), e.getValue())).toList(), machines);
+    return new MachinesView(
+        g.id(),
+        g.name(),
+        g.version(),
+        g.place().plates().pairs().entrySet().stream()
+            .map(e -> new PlatesView(e.getKey(), e.getValue()))
+            .toList(),
+        machines);
   }
 
   private static DetailView detail(Gym g, String item, Detail d) {
-    return new DetailView(d.id(), d.label(), d.unit(), d.allowed().min(), d.allowed().max(), g.place().value(item, d.id()), d.usual(), g.place().measured(item, d.id()).isPresent(), d.how());
+    return new DetailView(
+        d.id(),
+        d.label(),
+        d.unit(),
+        d.allowed().min(),
+        d.allowed().max(),
+        g.place().value(item, d.id()),
+        d.usual(),
+        g.place().measured(item, d.id()).isPresent(),
+        d.how());
   }
 }

@@ -1,10 +1,10 @@
 package istmo.app.orders.web;
 
+import istmo.app.orders.OrderBook;
 import istmo.app.platform.LoadView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
-import istmo.app.orders.OrderBook;
 import istmo.app.schools.Schools;
 import istmo.core.body.MeasurementKind;
 import istmo.core.evidence.Finding;
@@ -34,22 +34,47 @@ class OrderController {
     this.schools = schools;
   }
 
-  /** aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS; preset: what the order is weighed for; weights: criterion id to the weight that the coach has set, 0 to 10. */
-  record BriefInput(UUID clientId, UUID gymId, Map<String, Integer> aim, Set<String> keepOut, String school, String preset, Map<String, Double> weights, Boolean stiffToday) {
+  /**
+   * aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS; preset: what the order is weighed
+   * for; weights: criterion id to the weight that the coach has set, 0 to 10.
+   */
+  record BriefInput(
+      UUID clientId,
+      UUID gymId,
+      Map<String, Integer> aim,
+      Set<String> keepOut,
+      String school,
+      String preset,
+      Map<String, Double> weights,
+      Boolean stiffToday) {
     OrderBook.Wish wish(Schools schools) {
       new Needed().field("clientId", clientId).field("gymId", gymId).check();
       Aim wanted = new Aim(aim == null ? Map.of() : aim, keepOut == null ? Set.of() : keepOut);
-      Weights weighed = new Weights(preset == null ? Weights.Preset.GROWTH : Weights.Preset.get(preset), weights == null ? Map.of() : weights);
-      return new OrderBook.Wish(clientId, gymId, wanted, schools.get(school), weighed, Boolean.TRUE.equals(stiffToday));
+      Weights weighed =
+          new Weights(
+              preset == null ? Weights.Preset.GROWTH : Weights.Preset.get(preset),
+              weights == null ? Map.of() : weights);
+      return new OrderBook.Wish(
+          clientId, gymId, wanted, schools.get(school), weighed, Boolean.TRUE.equals(stiffToday));
     }
   }
 
-  record ContributionView(String criterion, String label, double points, double value, String reason) {}
+  record ContributionView(
+      String criterion, String label, double points, double value, String reason) {}
 
   /** A finding that moves this candidate: shift of ln(stimulus), up or down. */
-  record StudyView(String findingId, String citation, String conditions, String direction, String how, double shift) {}
+  record StudyView(
+      String findingId,
+      String citation,
+      String conditions,
+      String direction,
+      String how,
+      double shift) {}
 
-  /** stimulus: by mechanics and studies; mechanics: by mechanics alone; raise: what would move it up. */
+  /**
+   * stimulus: by mechanics and studies; mechanics: by mechanics alone; raise: what would move it
+   * up.
+   */
   record EntryView(
       String candidateId,
       String exerciseId,
@@ -75,18 +100,37 @@ class OrderController {
 
   record SubstituteView(String candidateId, String name, double alikeness, String lost) {}
 
-  record ExcludedView(String candidateId, String name, Order.Kind kind, String reason, @MayBeMissing SubstituteView instead, List<ImprovisationView> improvised) {}
+  record ExcludedView(
+      String candidateId,
+      String name,
+      Order.Kind kind,
+      String reason,
+      @MayBeMissing SubstituteView instead,
+      List<ImprovisationView> improvised) {}
 
-  /** How it is done without the equipment: common practice, not computed. Measures in cm are this client's. */
+  /**
+   * How it is done without the equipment: common practice, not computed. Measures in cm are this
+   * client's.
+   */
   record ImprovisationView(String title, List<String> setUp, List<String> safety) {}
 
   record FirstPickView(String candidateId, String decidedBy) {}
 
-  /** The best two or three together: what each is there for, and how much of what the aim asks they cover. */
+  /**
+   * The best two or three together: what each is there for, and how much of what the aim asks they
+   * cover.
+   */
   record TogetherView(List<String> candidateIds, double coverage, List<String> sentences) {}
 
   /** learning: candidates in an order to learn them in; notes: what the preset did. */
-  record OrderView(List<String> statements, List<EntryView> entries, List<ExcludedView> excluded, @MayBeMissing FirstPickView firstPick, List<TogetherView> together, List<String> learning, List<String> notes) {}
+  record OrderView(
+      List<String> statements,
+      List<EntryView> entries,
+      List<ExcludedView> excluded,
+      @MayBeMissing FirstPickView firstPick,
+      List<TogetherView> together,
+      List<String> learning,
+      List<String> notes) {}
 
   /** Places by one school: candidate id to its place. */
   record SchoolPlacesView(String school, String label, Map<String, Integer> places) {}
@@ -103,18 +147,26 @@ class OrderController {
 
   @PostMapping("/api/orders/measuring")
   List<MeasuringView> measuring(@RequestBody BriefInput input) {
-    return orders.measuring(input.wish(schools)).stream().map(m -> new MeasuringView(m.kind(), m.kind().label(), m.affected(), m.sentence())).toList();
+    return orders.measuring(input.wish(schools)).stream()
+        .map(m -> new MeasuringView(m.kind(), m.kind().label(), m.affected(), m.sentence()))
+        .toList();
   }
 
   @PostMapping("/api/orders/machines")
   List<MachineMeasuringView> machines(@RequestBody BriefInput input) {
-    return orders.machines(input.wish(schools)).stream().map(m -> new MachineMeasuringView(m.itemId(), m.detailId(), m.affected(), m.sentence())).toList();
+    return orders.machines(input.wish(schools)).stream()
+        .map(m -> new MachineMeasuringView(m.itemId(), m.detailId(), m.affected(), m.sentence()))
+        .toList();
   }
 
   /** What other values of one machine would do to the order; nothing is kept. */
   @PostMapping("/api/orders/with-machine")
   OrderChangeView withMachine(@RequestBody WithMachineInput input) {
-    new Needed().field("brief", input.brief()).field("item", input.item()).field("measured", input.measured()).check();
+    new Needed()
+        .field("brief", input.brief())
+        .field("item", input.item())
+        .field("measured", input.measured())
+        .check();
     OrderChange c = orders.withMachine(input.brief().wish(schools), input.item(), input.measured());
     return new OrderChangeView(c.moved(), c.sentences());
   }
@@ -126,9 +178,31 @@ class OrderController {
     return new OrderView(
         answer.statements(),
         order.entries().stream().map(OrderController::entry).toList(),
-        order.excluded().stream().map(x -> new ExcludedView(x.candidateId(), x.name(), x.kind(), x.reason(), x.instead().map(i -> new SubstituteView(i.candidateId(), i.name(), Rounded.of(i.alikeness()), i.lost())).orElse(null), x.improvised().stream().map(i -> new ImprovisationView(i.title(), i.setUp(), i.safety())).toList())).toList(),
+        order.excluded().stream()
+            .map(
+                x ->
+                    new ExcludedView(
+                        x.candidateId(),
+                        x.name(),
+                        x.kind(),
+                        x.reason(),
+                        x.instead()
+                            .map(
+                                i ->
+                                    new SubstituteView(
+                                        i.candidateId(),
+                                        i.name(),
+                                        Rounded.of(i.alikeness()),
+                                        i.lost()))
+                            .orElse(null),
+                        x.improvised().stream()
+                            .map(i -> new ImprovisationView(i.title(), i.setUp(), i.safety()))
+                            .toList()))
+            .toList(),
         order.firstPick().map(f -> new FirstPickView(f.candidateId(), f.decidedBy())).orElse(null),
-        order.together().stream().map(t -> new TogetherView(t.candidateIds(), Rounded.of(t.coverage()), t.sentences())).toList(),
+        order.together().stream()
+            .map(t -> new TogetherView(t.candidateIds(), Rounded.of(t.coverage()), t.sentences()))
+            .toList(),
         order.learning(),
         order.notes());
   }
@@ -136,16 +210,25 @@ class OrderController {
   /** Who moves when the school changes: places by every school that this coach can choose. */
   @PostMapping("/api/orders/schools")
   List<SchoolPlacesView> schools(@RequestBody BriefInput input) {
-    return orders.bySchool(input.wish(schools)).stream().map(b -> {
-      Map<String, Integer> places = new LinkedHashMap<>();
-      b.places().forEach(id -> places.put(id, places.size() + 1));
-      return new SchoolPlacesView(b.school().id(), b.school().label(), places);
-    }).toList();
+    return orders.bySchool(input.wish(schools)).stream()
+        .map(
+            b -> {
+              Map<String, Integer> places = new LinkedHashMap<>();
+              b.places().forEach(id -> places.put(id, places.size() + 1));
+              return new SchoolPlacesView(b.school().id(), b.school().label(), places);
+            })
+        .toList();
   }
 
   private static StudyView study(Posterior.Influence i) {
     Finding f = i.finding();
-    return new StudyView(f.id(), f.shortCitation(), f.conditionA() + " against " + f.conditionB() + ", " + f.regionWords(), f.direction().label(), f.how().label(), Rounded.of(i.shift()));
+    return new StudyView(
+        f.id(),
+        f.shortCitation(),
+        f.conditionA() + " against " + f.conditionB() + ", " + f.regionWords(),
+        f.direction().label(),
+        f.how().label(),
+        Rounded.of(i.shift()));
   }
 
   private static EntryView entry(Order.Entry e) {
@@ -162,7 +245,16 @@ class OrderController {
         r.rankHigh(),
         Rounded.of(r.chanceOfBest()),
         r.band(),
-        r.contributions().stream().map(x -> new ContributionView(x.criterion(), x.label(), Rounded.of(x.points()), Rounded.of(x.value()), x.reason())).toList(),
+        r.contributions().stream()
+            .map(
+                x ->
+                    new ContributionView(
+                        x.criterion(),
+                        x.label(),
+                        Rounded.of(x.points()),
+                        Rounded.of(x.value()),
+                        x.reason()))
+            .toList(),
         e.why(),
         e.raise(),
         e.studies().stream().map(OrderController::study).toList(),

@@ -43,7 +43,16 @@ public class ItemEntity {
 
   protected ItemEntity() {}
 
-  public ItemEntity(UUID id, UUID coachId, UUID sessionId, int position, String candidateId, Map<String, Double> setup, UUID seriesId, Asked asked, Instant createdAt) {
+  public ItemEntity(
+      UUID id,
+      UUID coachId,
+      UUID sessionId,
+      int position,
+      String candidateId,
+      Map<String, Double> setup,
+      UUID seriesId,
+      Asked asked,
+      Instant createdAt) {
     this.id = id;
     this.coachId = coachId;
     this.sessionId = sessionId;
@@ -102,7 +111,8 @@ public class ItemEntity {
 
   /** What was asked of it when it was pinned. */
   public Asked getAsked() {
-    return new Asked(getPrescribed(), Optional.ofNullable(prescription), Optional.ofNullable(bout), loadShare);
+    return new Asked(
+        getPrescribed(), Optional.ofNullable(prescription), Optional.ofNullable(bout), loadShare);
   }
 
   public List<String> getPrescribed() {

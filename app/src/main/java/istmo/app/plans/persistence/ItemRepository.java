@@ -8,7 +8,8 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 /** Items of sessions, always through their coach. */
 public interface ItemRepository extends JpaRepository<ItemEntity, UUID> {
-  List<ItemEntity> findByCoachIdAndSessionIdInOrderByPosition(UUID coachId, Collection<UUID> sessionIds);
+  List<ItemEntity> findByCoachIdAndSessionIdInOrderByPosition(
+      UUID coachId, Collection<UUID> sessionIds);
 
   Optional<ItemEntity> findByIdAndSessionIdAndCoachId(UUID id, UUID sessionId, UUID coachId);
 

@@ -24,7 +24,10 @@ import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.springframework.data.domain.Persistable;
 
-/** A set as it was done. Its id is made by the device, so that sending it twice stores it once; its revisions say whose word is the newest. */
+/**
+ * A set as it was done. Its id is made by the device, so that sending it twice stores it once; its
+ * revisions say whose word is the newest.
+ */
 @Entity
 @Table(name = "performed_set")
 public class PerformedSetEntity implements Persistable<UUID> {
@@ -67,12 +70,19 @@ public class PerformedSetEntity implements Persistable<UUID> {
   private Map<String, Integer> seen;
 
   private boolean removed;
+
   /** A new set is inserted, never merged over a row that has its id already. */
   @Transient private boolean stored;
 
   protected PerformedSetEntity() {}
 
-  public PerformedSetEntity(UUID id, UUID coachId, UUID clientId, ItemEntity item, SetRegister.Stored<SetRecord> first, Instant performedAt) {
+  public PerformedSetEntity(
+      UUID id,
+      UUID coachId,
+      UUID clientId,
+      ItemEntity item,
+      SetRegister.Stored<SetRecord> first,
+      Instant performedAt) {
     this.id = id;
     this.coachId = coachId;
     this.clientId = clientId;
@@ -141,12 +151,22 @@ public class PerformedSetEntity implements Persistable<UUID> {
   }
 
   public SetRecord record() {
-    Optional<Pain> hurt = painJoint == null ? Optional.empty() : Optional.of(new Pain(painJoint, pain));
-    return new SetRecord(new PerformedSet(loadKg, repetitions, reserve), kind, Optional.ofNullable(number), side, Optional.ofNullable(range), Optional.ofNullable(tempoKept), felt == null ? Set.of() : Set.copyOf(felt), hurt);
+    Optional<Pain> hurt =
+        painJoint == null ? Optional.empty() : Optional.of(new Pain(painJoint, pain));
+    return new SetRecord(
+        new PerformedSet(loadKg, repetitions, reserve),
+        kind,
+        Optional.ofNullable(number),
+        side,
+        Optional.ofNullable(range),
+        Optional.ofNullable(tempoKept),
+        felt == null ? Set.of() : Set.copyOf(felt),
+        hurt);
   }
 
   public SetRegister.Stored<SetRecord> state() {
-    return new SetRegister.Stored<>(new SetRegister.State<>(revision, base, device, removed, record()), seen);
+    return new SetRegister.Stored<>(
+        new SetRegister.State<>(revision, base, device, removed, record()), seen);
   }
 
   public Instant getPerformedAt() {

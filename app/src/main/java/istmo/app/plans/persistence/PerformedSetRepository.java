@@ -13,9 +13,12 @@ import org.springframework.data.jpa.repository.Query;
 
 /** Performed sets, always through their coach. */
 public interface PerformedSetRepository extends JpaRepository<PerformedSetEntity, UUID> {
-  List<PerformedSetEntity> findByCoachIdAndItemIdInAndRemovedFalseOrderByPerformedAtAscIdAsc(UUID coachId, Collection<UUID> itemIds);
+  List<PerformedSetEntity> findByCoachIdAndItemIdInAndRemovedFalseOrderByPerformedAtAscIdAsc(
+      UUID coachId, Collection<UUID> itemIds);
 
-  /** Locked until the transaction ends, so that two messages about one set come one after the other. */
+  /**
+   * Locked until the transaction ends, so that two messages about one set come one after the other.
+   */
   @Lock(LockModeType.PESSIMISTIC_WRITE)
   Optional<PerformedSetEntity> findByIdAndCoachId(UUID id, UUID coachId);
 
@@ -30,10 +33,17 @@ public interface PerformedSetRepository extends JpaRepository<PerformedSetEntity
           where not removed and coach_id = :coachId and client_id = :clientId and candidate_id in (:candidateIds) and performed_at < :before and item_id not in (:without)
           order by candidate_id, performed_at desc
           """)
-  List<UUID> lastItems(UUID coachId, UUID clientId, Collection<String> candidateIds, Instant before, Collection<UUID> without);
+  List<UUID> lastItems(
+      UUID coachId,
+      UUID clientId,
+      Collection<String> candidateIds,
+      Instant before,
+      Collection<UUID> without);
 
   /** Which of these ids a client has already. */
-  @Query("select p.id from PerformedSetEntity p where p.coachId = :coachId and p.clientId = :clientId and p.id in :ids")
+  @Query(
+      "select p.id from PerformedSetEntity p where p.coachId = :coachId and p.clientId = :clientId"
+          + " and p.id in :ids")
   List<UUID> known(UUID coachId, UUID clientId, Collection<UUID> ids);
 
   /** Which of these ids any set has, whosesoever: a set from elsewhere needs a free one. */
@@ -41,15 +51,21 @@ public interface PerformedSetRepository extends JpaRepository<PerformedSetEntity
   List<UUID> inUse(Collection<UUID> ids);
 
   /** Sets of some series from a moment on, oldest first. */
-  @Query("select p from PerformedSetEntity p where p.coachId = :coachId and p.seriesId in :seriesIds and p.removed = false and p.performedAt >= :from order by p.performedAt, p.id")
+  @Query(
+      "select p from PerformedSetEntity p where p.coachId = :coachId and p.seriesId in :seriesIds"
+          + " and p.removed = false and p.performedAt >= :from order by p.performedAt, p.id")
   List<PerformedSetEntity> inSeries(UUID coachId, Collection<UUID> seriesIds, Instant from);
 
   /** Every set of a client from a moment on, oldest first. */
-  @Query("select p from PerformedSetEntity p where p.coachId = :coachId and p.clientId = :clientId and p.removed = false and p.performedAt >= :from order by p.performedAt, p.id")
+  @Query(
+      "select p from PerformedSetEntity p where p.coachId = :coachId and p.clientId = :clientId and"
+          + " p.removed = false and p.performedAt >= :from order by p.performedAt, p.id")
   List<PerformedSetEntity> since(UUID coachId, UUID clientId, Instant from);
 
   /** Sets of all clients of a coach in which it was said where they were felt, since a moment. */
-  @Query("select p from PerformedSetEntity p where p.coachId = :coachId and p.felt is not null and p.removed = false and p.performedAt >= :from")
+  @Query(
+      "select p from PerformedSetEntity p where p.coachId = :coachId and p.felt is not null and"
+          + " p.removed = false and p.performedAt >= :from")
   List<PerformedSetEntity> felt(UUID coachId, Instant from);
 
   /** What a list of series shows of one. */

@@ -8,7 +8,10 @@ import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 
-/** One exercise in one set-up of one client: what is compared over time. Made by {@link SeriesRepository#add}, never changed. */
+/**
+ * One exercise in one set-up of one client: what is compared over time. Made by {@link
+ * SeriesRepository#add}, never changed.
+ */
 @Entity
 @Table(name = "series")
 public class SeriesEntity {

@@ -26,7 +26,8 @@ public class SessionEntity {
 
   protected SessionEntity() {}
 
-  public SessionEntity(UUID id, UUID coachId, UUID clientId, UUID gymId, SessionBrief brief, Instant createdAt) {
+  public SessionEntity(
+      UUID id, UUID coachId, UUID clientId, UUID gymId, SessionBrief brief, Instant createdAt) {
     this.id = id;
     this.coachId = coachId;
     this.clientId = clientId;

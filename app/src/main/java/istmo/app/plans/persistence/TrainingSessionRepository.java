@@ -8,9 +8,11 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 /** Sessions, always through their coach. */
 public interface TrainingSessionRepository extends JpaRepository<SessionEntity, UUID> {
-  List<SessionEntity> findTop100ByCoachIdAndClientIdOrderByCreatedAtDesc(UUID coachId, UUID clientId);
+  List<SessionEntity> findTop100ByCoachIdAndClientIdOrderByCreatedAtDesc(
+      UUID coachId, UUID clientId);
 
-  Optional<SessionEntity> findFirstByCoachIdAndClientIdOrderByCreatedAtDesc(UUID coachId, UUID clientId);
+  Optional<SessionEntity> findFirstByCoachIdAndClientIdOrderByCreatedAtDesc(
+      UUID coachId, UUID clientId);
 
   List<SessionEntity> findTop100ByCoachIdOrderByCreatedAtDesc(UUID coachId);
 

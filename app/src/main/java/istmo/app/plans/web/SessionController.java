@@ -1,11 +1,11 @@
 package istmo.app.plans.web;
 
 import istmo.app.catalogue.Variants;
+import istmo.app.plans.Plans;
+import istmo.app.plans.Session;
 import istmo.app.platform.LoadView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
-import istmo.app.plans.Plans;
-import istmo.app.plans.Session;
 import istmo.app.schools.Schools;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
@@ -45,7 +45,13 @@ class SessionController {
     this.variants = variants;
   }
 
-  record SessionInput(UUID clientId, UUID gymId, Map<String, Integer> aim, Set<String> keepOut, String school, Boolean stiffToday) {}
+  record SessionInput(
+      UUID clientId,
+      UUID gymId,
+      Map<String, Integer> aim,
+      Set<String> keepOut,
+      String school,
+      Boolean stiffToday) {}
 
   record ItemInput(String candidateId, Map<String, Double> setup) {}
 
@@ -53,40 +59,96 @@ class SessionController {
 
   record SetInput(Double loadKg, Integer repetitions, Double reserve) {
     PerformedSet set() {
-      new Needed().field("loadKg", loadKg).field("repetitions", repetitions).field("reserve", reserve).check();
+      new Needed()
+          .field("loadKg", loadKg)
+          .field("repetitions", repetitions)
+          .field("reserve", reserve)
+          .check();
       return new PerformedSet(loadKg, repetitions, reserve);
     }
   }
 
-  record SessionLine(UUID id, UUID clientId, UUID gymId, Instant createdAt, @MayBeMissing Instant finishedAt, List<String> names) {}
+  record SessionLine(
+      UUID id,
+      UUID clientId,
+      UUID gymId,
+      Instant createdAt,
+      @MayBeMissing Instant finishedAt,
+      List<String> names) {}
 
   record SetView(UUID id, double loadKg, int repetitions, double reserve, Instant performedAt) {
     static SetView of(Session.LoggedSet s) {
-      return new SetView(s.id(), s.set().loadKg(), s.set().repetitions(), s.set().reserve(), s.performedAt());
+      return new SetView(
+          s.id(), s.set().loadKg(), s.set().repetitions(), s.set().reserve(), s.performedAt());
     }
   }
 
-  record LastTimeView(Instant performedAt, boolean sameSetup, Map<String, Double> setup, List<SetView> sets) {}
+  record LastTimeView(
+      Instant performedAt, boolean sameSetup, Map<String, Double> setup, List<SetView> sets) {}
 
   record ItemView(
-      UUID id, int position, String candidateId, String exerciseId, String name, String repetitions, Map<String, Double> setup, List<String> prescribed, List<String> cues, List<String> stopSigns, List<String> cautions, List<SetView> sets, @MayBeMissing LastTimeView lastTime, @MayBeMissing String refusal, @MayBeMissing LoadView load) {}
+      UUID id,
+      int position,
+      String candidateId,
+      String exerciseId,
+      String name,
+      String repetitions,
+      Map<String, Double> setup,
+      List<String> prescribed,
+      List<String> cues,
+      List<String> stopSigns,
+      List<String> cautions,
+      List<SetView> sets,
+      @MayBeMissing LastTimeView lastTime,
+      @MayBeMissing String refusal,
+      @MayBeMissing LoadView load) {}
 
-  record SessionBriefView(Map<String, Integer> aim, List<String> keepOut, String school, boolean stiffToday) {}
+  record SessionBriefView(
+      Map<String, Integer> aim, List<String> keepOut, String school, boolean stiffToday) {}
 
-  record SessionView(UUID id, UUID clientId, String clientName, UUID gymId, String gymName, SessionBriefView brief, List<String> statements, Instant createdAt, @MayBeMissing Instant finishedAt, List<ItemView> items) {}
+  record SessionView(
+      UUID id,
+      UUID clientId,
+      String clientName,
+      UUID gymId,
+      String gymName,
+      SessionBriefView brief,
+      List<String> statements,
+      Instant createdAt,
+      @MayBeMissing Instant finishedAt,
+      List<ItemView> items) {}
 
   @GetMapping
   List<SessionLine> list(@RequestParam Optional<UUID> clientId) {
     Function<String, Candidate> candidates = variants.candidates();
-    return plans.list(clientId).stream().map(l -> new SessionLine(l.id(), l.clientId(), l.gymId(), l.createdAt(), l.finishedAt().orElse(null), l.candidateIds().stream().map(c -> candidates.apply(c).name()).toList())).toList();
+    return plans.list(clientId).stream()
+        .map(
+            l ->
+                new SessionLine(
+                    l.id(),
+                    l.clientId(),
+                    l.gymId(),
+                    l.createdAt(),
+                    l.finishedAt().orElse(null),
+                    l.candidateIds().stream().map(c -> candidates.apply(c).name()).toList()))
+        .toList();
   }
 
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   SessionView start(@RequestBody SessionInput input) {
     new Needed().field("clientId", input.clientId()).field("gymId", input.gymId()).check();
-    Aim aim = new Aim(input.aim() == null ? Map.of() : input.aim(), input.keepOut() == null ? Set.of() : input.keepOut());
-    return view(plans.start(input.clientId(), input.gymId(), aim, schools.get(input.school()), Boolean.TRUE.equals(input.stiffToday())));
+    Aim aim =
+        new Aim(
+            input.aim() == null ? Map.of() : input.aim(),
+            input.keepOut() == null ? Set.of() : input.keepOut());
+    return view(
+        plans.start(
+            input.clientId(),
+            input.gymId(),
+            aim,
+            schools.get(input.school()),
+            Boolean.TRUE.equals(input.stiffToday())));
   }
 
   @GetMapping("/{id}")
@@ -102,7 +164,8 @@ class SessionController {
   }
 
   @PutMapping("/{id}/items/{itemId}/setup")
-  SessionView changeSetup(@PathVariable UUID id, @PathVariable UUID itemId, @RequestBody SetupInput input) {
+  SessionView changeSetup(
+      @PathVariable UUID id, @PathVariable UUID itemId, @RequestBody SetupInput input) {
     new Needed().field("setup", input.setup()).check();
     return view(plans.changeSetup(id, itemId, input.setup()));
   }
@@ -113,12 +176,17 @@ class SessionController {
   }
 
   @PutMapping("/{id}/items/{itemId}/sets/{setId}")
-  SessionView log(@PathVariable UUID id, @PathVariable UUID itemId, @PathVariable UUID setId, @RequestBody SetInput input) {
+  SessionView log(
+      @PathVariable UUID id,
+      @PathVariable UUID itemId,
+      @PathVariable UUID setId,
+      @RequestBody SetInput input) {
     return view(plans.log(id, itemId, setId, input.set()));
   }
 
   @DeleteMapping("/{id}/items/{itemId}/sets/{setId}")
-  SessionView removeSet(@PathVariable UUID id, @PathVariable UUID itemId, @PathVariable UUID setId) {
+  SessionView removeSet(
+      @PathVariable UUID id, @PathVariable UUID itemId, @PathVariable UUID setId) {
     return view(plans.removeSet(id, itemId, setId));
   }
 
@@ -135,7 +203,8 @@ class SessionController {
         s.client().name(),
         s.gym().id(),
         s.gym().name(),
-        new SessionBriefView(s.brief().aim(), s.brief().keepOut(), s.brief().school(), s.brief().stiffDay()),
+        new SessionBriefView(
+            s.brief().aim(), s.brief().keepOut(), s.brief().school(), s.brief().stiffDay()),
         s.client().cautions().statements(),
         s.createdAt(),
         s.finishedAt().orElse(null),
@@ -157,7 +226,15 @@ class SessionController {
         x.stopSigns(),
         x.cautions(),
         i.sets().stream().map(SetView::of).toList(),
-        i.lastTime().map(l -> new LastTimeView(l.performedAt(), l.sameSetup(), l.setup(), l.sets().stream().map(SetView::of).toList())).orElse(null),
+        i.lastTime()
+            .map(
+                l ->
+                    new LastTimeView(
+                        l.performedAt(),
+                        l.sameSetup(),
+                        l.setup(),
+                        l.sets().stream().map(SetView::of).toList()))
+            .orElse(null),
         i.refusal().orElse(null),
         LoadView.of(i.load()));
   }

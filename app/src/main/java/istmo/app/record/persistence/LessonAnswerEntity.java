@@ -10,7 +10,9 @@ import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 
-/** What the coach made of a lesson: one answer for each kind and subject of a client, the newest. */
+/**
+ * What the coach made of a lesson: one answer for each kind and subject of a client, the newest.
+ */
 @Entity
 @Table(name = "lesson_answer")
 public class LessonAnswerEntity {
@@ -32,7 +34,8 @@ public class LessonAnswerEntity {
 
   protected LessonAnswerEntity() {}
 
-  public LessonAnswerEntity(UUID id, UUID coachId, UUID clientId, Lesson.Kind kind, String subject) {
+  public LessonAnswerEntity(
+      UUID id, UUID coachId, UUID clientId, Lesson.Kind kind, String subject) {
     this.id = id;
     this.coachId = coachId;
     this.clientId = clientId;

@@ -8,9 +8,11 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 /** Answers, always through their coach. */
 public interface LessonAnswerRepository extends JpaRepository<LessonAnswerEntity, UUID> {
-  List<LessonAnswerEntity> findByCoachIdAndClientIdOrderByAnsweredAtDesc(UUID coachId, UUID clientId);
+  List<LessonAnswerEntity> findByCoachIdAndClientIdOrderByAnsweredAtDesc(
+      UUID coachId, UUID clientId);
 
-  Optional<LessonAnswerEntity> findByCoachIdAndClientIdAndKindAndSubject(UUID coachId, UUID clientId, Lesson.Kind kind, String subject);
+  Optional<LessonAnswerEntity> findByCoachIdAndClientIdAndKindAndSubject(
+      UUID coachId, UUID clientId, Lesson.Kind kind, String subject);
 
   Optional<LessonAnswerEntity> findByIdAndCoachIdAndClientId(UUID id, UUID coachId, UUID clientId);
 }

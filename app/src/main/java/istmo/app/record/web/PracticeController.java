@@ -23,17 +23,41 @@ class PracticeController {
     }
   }
 
-  /** Difference of shares, first less second, with its 80 % interval; told: it is no matter of chance by that. */
+  /**
+   * Difference of shares, first less second, with its 80 % interval; told: it is no matter of
+   * chance by that.
+   */
   record PracticeDifferenceView(double share, double low, double high, boolean told) {}
 
   /** difference: missing while there are too few sessions of either side. */
-  record PracticeView(String claimId, PracticeCountView first, PracticeCountView second, @MayBeMissing PracticeDifferenceView difference, String words) {}
+  record PracticeView(
+      String claimId,
+      PracticeCountView first,
+      PracticeCountView second,
+      @MayBeMissing PracticeDifferenceView difference,
+      String words) {}
 
   /** For each claim of whose sides anybody was asked. */
   @GetMapping("/api/claims/practice")
   List<PracticeView> practice() {
     return practices.all().entrySet().stream()
-        .map(e -> new PracticeView(e.getKey().id(), PracticeCountView.of(e.getValue().first()), PracticeCountView.of(e.getValue().second()), e.getValue().difference().map(d -> new PracticeDifferenceView(Rounded.of(d.share()), Rounded.of(d.low()), Rounded.of(d.high()), d.told())).orElse(null), e.getValue().words()))
+        .map(
+            e ->
+                new PracticeView(
+                    e.getKey().id(),
+                    PracticeCountView.of(e.getValue().first()),
+                    PracticeCountView.of(e.getValue().second()),
+                    e.getValue()
+                        .difference()
+                        .map(
+                            d ->
+                                new PracticeDifferenceView(
+                                    Rounded.of(d.share()),
+                                    Rounded.of(d.low()),
+                                    Rounded.of(d.high()),
+                                    d.told()))
+                        .orElse(null),
+                    e.getValue().words()))
         .toList();
   }
 }

@@ -63,10 +63,23 @@ class RecordController {
     this.variants = variants;
   }
 
-  record SeriesLineView(UUID id, String candidateId, String name, List<String> setup, long outings, long sets, Instant firstAt, Instant lastAt) {}
+  record SeriesLineView(
+      UUID id,
+      String candidateId,
+      String name,
+      List<String> setup,
+      long outings,
+      long sets,
+      Instant firstAt,
+      Instant lastAt) {}
 
   /** said: what this client has said of an exercise, in words, by candidate id. */
-  record RecordView(UUID clientId, String clientName, boolean learns, List<SeriesLineView> series, Map<String, List<String>> said) {}
+  record RecordView(
+      UUID clientId,
+      String clientName,
+      boolean learns,
+      List<SeriesLineView> series,
+      Map<String, List<String>> said) {}
 
   @GetMapping
   RecordView overview(@PathVariable UUID clientId) {
@@ -78,116 +91,263 @@ class RecordController {
         clientId,
         o.client().name(),
         o.client().learns(),
-        o.series().stream().map(l -> new SeriesLineView(l.id(), l.candidateId(), names.apply(l.candidateId()).name(), setup(names.apply(l.candidateId()), l.setup()), l.outings(), l.sets(), l.firstAt(), l.lastAt())).toList(),
+        o.series().stream()
+            .map(
+                l ->
+                    new SeriesLineView(
+                        l.id(),
+                        l.candidateId(),
+                        names.apply(l.candidateId()).name(),
+                        setup(names.apply(l.candidateId()), l.setup()),
+                        l.outings(),
+                        l.sets(),
+                        l.firstAt(),
+                        l.lastAt()))
+            .toList(),
         said);
   }
 
-  /** What differs from the usual set-up, in words: what tells one series of an exercise from another. */
+  /**
+   * What differs from the usual set-up, in words: what tells one series of an exercise from
+   * another.
+   */
   private static List<String> setup(Candidate c, Map<String, Double> setup) {
     Exercise x = Catalogue.standard().exerciseOf(c);
     return x.family().parameters().stream()
-        .filter(p -> p.kind() == SetupParameter.Kind.SETUP && setup.containsKey(p.id()) && Math.abs(setup.get(p.id()) - c.usual().values().getOrDefault(p.id(), p.usual())) > 1e-9)
+        .filter(
+            p ->
+                p.kind() == SetupParameter.Kind.SETUP
+                    && setup.containsKey(p.id())
+                    && Math.abs(
+                            setup.get(p.id()) - c.usual().values().getOrDefault(p.id(), p.usual()))
+                        > 1e-9)
         .map(p -> p.label().toLowerCase(Locale.ROOT) + " " + p.words(setup.get(p.id())))
         .toList();
   }
 
   /** kg and its standard error; byEquation: what each published equation says. */
-  record MaximumView(LocalDate on, Side side, double loadKg, int repetitions, double reserve, double kg, double standardErrorKg, Map<Equation, Double> byEquation) {}
+  record MaximumView(
+      LocalDate on,
+      Side side,
+      double loadKg,
+      int repetitions,
+      double reserve,
+      double kg,
+      double standardErrorKg,
+      Map<Equation, Double> byEquation) {}
 
   record RepetitionRecordView(double loadKg, int repetitions, Side side, LocalDate on) {}
 
   record GapReadingView(LocalDate on, double percent) {}
 
-  record GapView(double percent, double standardErrorPercent, boolean told, boolean grows, List<GapReadingView> readings) {}
+  record GapView(
+      double percent,
+      double standardErrorPercent,
+      boolean told,
+      boolean grows,
+      List<GapReadingView> readings) {}
 
-  record RecordedSetView(double loadKg, int repetitions, double reserve, SetRecord.Kind kind, Side side, @MayBeMissing SetRecord.Range range, @MayBeMissing Boolean tempoKept, List<String> felt, @MayBeMissing PainFlag painJoint, @MayBeMissing Integer pain) {
+  record RecordedSetView(
+      double loadKg,
+      int repetitions,
+      double reserve,
+      SetRecord.Kind kind,
+      Side side,
+      @MayBeMissing SetRecord.Range range,
+      @MayBeMissing Boolean tempoKept,
+      List<String> felt,
+      @MayBeMissing PainFlag painJoint,
+      @MayBeMissing Integer pain) {
     static RecordedSetView of(SetRecord s) {
-      return new RecordedSetView(s.done().loadKg(), s.done().repetitions(), s.done().reserve(), s.kind(), s.side(), s.range().orElse(null), s.tempoKept().orElse(null), List.copyOf(s.felt()), s.pain().map(p -> p.joint()).orElse(null), s.pain().map(p -> p.level()).orElse(null));
+      return new RecordedSetView(
+          s.done().loadKg(),
+          s.done().repetitions(),
+          s.done().reserve(),
+          s.kind(),
+          s.side(),
+          s.range().orElse(null),
+          s.tempoKept().orElse(null),
+          List.copyOf(s.felt()),
+          s.pain().map(p -> p.joint()).orElse(null),
+          s.pain().map(p -> p.level()).orElse(null));
     }
   }
 
   record RecordedOutingView(LocalDate on, List<RecordedSetView> sets) {}
 
-  record NextView(Progression.Rule rule, String label, @MayBeMissing LoadingView load, int repetitionsLow, int repetitionsHigh, String words) {}
+  record NextView(
+      Progression.Rule rule,
+      String label,
+      @MayBeMissing LoadingView load,
+      int repetitionsLow,
+      int repetitionsHigh,
+      String words) {}
 
   record EquationView(Equation id, String source) {}
 
   /** outings: the newest, oldest first. */
-  record SeriesView(String candidateId, String name, List<String> setup, List<MaximumView> maxima, List<RepetitionRecordView> records, @MayBeMissing GapView gap, List<RecordedOutingView> outings, long outingsInAll, @MayBeMissing NextView next, List<EquationView> equations) {}
+  record SeriesView(
+      String candidateId,
+      String name,
+      List<String> setup,
+      List<MaximumView> maxima,
+      List<RepetitionRecordView> records,
+      @MayBeMissing GapView gap,
+      List<RecordedOutingView> outings,
+      long outingsInAll,
+      @MayBeMissing NextView next,
+      List<EquationView> equations) {}
 
   @GetMapping("/series/{seriesId}")
   SeriesView series(@PathVariable UUID clientId, @PathVariable UUID seriesId) {
     Records.OneSeries one = records.series(clientId, seriesId);
     Series s = one.series();
-    List<Outing> newest = s.outings().subList(Math.max(0, s.outings().size() - NEWEST_OUTINGS), s.outings().size());
+    List<Outing> newest =
+        s.outings().subList(Math.max(0, s.outings().size() - NEWEST_OUTINGS), s.outings().size());
     return new SeriesView(
         s.candidateId(),
         one.candidate().name(),
         setup(one.candidate(), s.setup()),
         s.maxima().stream().map(RecordController::maximum).toList(),
-        s.records().stream().map(r -> new RepetitionRecordView(r.loadKg(), r.repetitions(), r.side(), r.on())).toList(),
+        s.records().stream()
+            .map(r -> new RepetitionRecordView(r.loadKg(), r.repetitions(), r.side(), r.on()))
+            .toList(),
         SideGap.of(s).map(RecordController::gap).orElse(null),
-        newest.stream().map(o -> new RecordedOutingView(o.on(), o.sets().stream().map(RecordedSetView::of).toList())).toList(),
+        newest.stream()
+            .map(
+                o ->
+                    new RecordedOutingView(
+                        o.on(), o.sets().stream().map(RecordedSetView::of).toList()))
+            .toList(),
         s.outings().size(),
-        one.next().map(n -> new NextView(n.rule(), n.rule().label(), n.load().map(LoadingView::of).orElse(null), n.repetitionsLow(), n.repetitionsHigh(), n.words())).orElse(null),
+        one.next()
+            .map(
+                n ->
+                    new NextView(
+                        n.rule(),
+                        n.rule().label(),
+                        n.load().map(LoadingView::of).orElse(null),
+                        n.repetitionsLow(),
+                        n.repetitionsHigh(),
+                        n.words()))
+            .orElse(null),
         Arrays.stream(Equation.values()).map(e -> new EquationView(e, e.source())).toList());
   }
 
   private static MaximumView maximum(Series.Maximum m) {
     Map<Equation, Double> each = new LinkedHashMap<>();
-    Arrays.stream(Equation.values()).forEach(e -> each.put(e, Rounded.of(m.estimate().byEquation().get(e))));
-    return new MaximumView(m.on(), m.side(), m.from().loadKg(), m.from().repetitions(), m.from().reserve(), Rounded.of(m.estimate().kg()), Rounded.of(m.estimate().standardErrorKg()), each);
+    Arrays.stream(Equation.values())
+        .forEach(e -> each.put(e, Rounded.of(m.estimate().byEquation().get(e))));
+    return new MaximumView(
+        m.on(),
+        m.side(),
+        m.from().loadKg(),
+        m.from().repetitions(),
+        m.from().reserve(),
+        Rounded.of(m.estimate().kg()),
+        Rounded.of(m.estimate().standardErrorKg()),
+        each);
   }
 
   private static GapView gap(SideGap g) {
-    return new GapView(Rounded.of(g.percent()), Rounded.of(g.standardErrorPercent()), g.weaker().isPresent(), g.grows(), g.readings().stream().map(r -> new GapReadingView(r.on(), Rounded.of(r.percent()))).toList());
+    return new GapView(
+        Rounded.of(g.percent()),
+        Rounded.of(g.standardErrorPercent()),
+        g.weaker().isPresent(),
+        g.grows(),
+        g.readings().stream()
+            .map(r -> new GapReadingView(r.on(), Rounded.of(r.percent())))
+            .toList());
   }
 
   record WeekSetsView(LocalDate monday, Map<String, Double> sets) {}
 
-  /** asked: effective sets a week by region id, of the newest session's aim; unknown: what was done and is not counted. */
-  record WeeksView(List<WeekSetsView> weeks, Map<String, Double> asked, List<String> unknown, @MayBeMissing String gymName) {}
+  /**
+   * asked: effective sets a week by region id, of the newest session's aim; unknown: what was done
+   * and is not counted.
+   */
+  record WeeksView(
+      List<WeekSetsView> weeks,
+      Map<String, Double> asked,
+      List<String> unknown,
+      @MayBeMissing String gymName) {}
 
   @GetMapping("/weeks")
   WeeksView weeks(@PathVariable UUID clientId, @RequestParam(defaultValue = "12") int weeks) {
     WEEKS.check("weeks", weeks);
     Records.Weeks w = records.weeks(clientId, weeks);
-    return new WeeksView(w.weeks().stream().map(x -> new WeekSetsView(x.monday(), Rounded.of(x.sets()))).toList(), w.asked(), w.unknown(), w.by().map(s -> s.gym().name()).orElse(null));
+    return new WeeksView(
+        w.weeks().stream().map(x -> new WeekSetsView(x.monday(), Rounded.of(x.sets()))).toList(),
+        w.asked(),
+        w.unknown(),
+        w.by().map(s -> s.gym().name()).orElse(null));
   }
 
-  record SaidView(LocalDate on, String candidateId, String name, List<String> felt, @MayBeMissing PainFlag joint, int pain) {}
+  record SaidView(
+      LocalDate on,
+      String candidateId,
+      String name,
+      List<String> felt,
+      @MayBeMissing PainFlag joint,
+      int pain) {}
 
   /** Where it was felt and what hurt, newest first. */
   @GetMapping("/said")
   List<SaidView> said(@PathVariable UUID clientId) {
     Function<String, Candidate> names = variants.candidates();
     return records.said(clientId).stream()
-        .map(s -> new SaidView(
-            s.on(),
-            s.candidateId(),
-            names.apply(s.candidateId()).name(),
-            s.outing().sets().stream().flatMap(x -> x.felt().stream()).distinct().toList(),
-            s.outing().worstPain().map(p -> p.joint()).orElse(null),
-            s.outing().worstPain().map(p -> p.level()).orElse(0)))
+        .map(
+            s ->
+                new SaidView(
+                    s.on(),
+                    s.candidateId(),
+                    names.apply(s.candidateId()).name(),
+                    s.outing().sets().stream().flatMap(x -> x.felt().stream()).distinct().toList(),
+                    s.outing().worstPain().map(p -> p.joint()).orElse(null),
+                    s.outing().worstPain().map(p -> p.level()).orElse(0)))
         .toList();
   }
 
   record ProposalView(Lesson.Act act, String words) {}
 
-  record LessonAnswerView(UUID id, boolean accepted, @MayBeMissing ProposalView taken, Instant at) {}
+  record LessonAnswerView(
+      UUID id, boolean accepted, @MayBeMissing ProposalView taken, Instant at) {}
 
-  record LessonView(Lesson.Kind kind, String label, String subject, String name, String figures, LocalDate on, List<ProposalView> proposals, @MayBeMissing LessonAnswerView answer) {}
+  record LessonView(
+      Lesson.Kind kind,
+      String label,
+      String subject,
+      String name,
+      String figures,
+      LocalDate on,
+      List<ProposalView> proposals,
+      @MayBeMissing LessonAnswerView answer) {}
 
   @GetMapping("/lessons")
   List<LessonView> lessons(@PathVariable UUID clientId) {
-    return records.lessons(clientId).stream().map(t -> {
-      Lesson l = t.lesson();
-      return new LessonView(l.kind(), l.kind().label(), l.subject(), l.name(), l.figures(), l.on(), l.proposals().stream().map(p -> new ProposalView(p.act(), p.words())).toList(), t.answer().map(RecordController::answer).orElse(null));
-    }).toList();
+    return records.lessons(clientId).stream()
+        .map(
+            t -> {
+              Lesson l = t.lesson();
+              return new LessonView(
+                  l.kind(),
+                  l.kind().label(),
+                  l.subject(),
+                  l.name(),
+                  l.figures(),
+                  l.on(),
+                  l.proposals().stream().map(p -> new ProposalView(p.act(), p.words())).toList(),
+                  t.answer().map(RecordController::answer).orElse(null));
+            })
+        .toList();
   }
 
   private static LessonAnswerView answer(Answers.Answer a) {
-    return new LessonAnswerView(a.id(), a.taken().isPresent(), a.taken().map(p -> new ProposalView(p.act(), p.words())).orElse(null), a.at());
+    return new LessonAnswerView(
+        a.id(),
+        a.taken().isPresent(),
+        a.taken().map(p -> new ProposalView(p.act(), p.words())).orElse(null),
+        a.at());
   }
 
   /** taken: the proposal that is accepted; none dismisses the lesson. */
@@ -196,10 +356,13 @@ class RecordController {
   @PostMapping("/lessons/answers")
   LessonAnswerView answer(@PathVariable UUID clientId, @RequestBody AnswerInput input) {
     new Needed().field("kind", input.kind()).field("subject", input.subject()).check();
-    Optional<Lesson.Proposal> taken = Optional.ofNullable(input.taken()).map(p -> {
-      new Needed().field("taken.act", p.act()).field("taken.words", p.words()).check();
-      return new Lesson.Proposal(p.act(), p.words());
-    });
+    Optional<Lesson.Proposal> taken =
+        Optional.ofNullable(input.taken())
+            .map(
+                p -> {
+                  new Needed().field("taken.act", p.act()).field("taken.words", p.words()).check();
+                  return new Lesson.Proposal(p.act(), p.words());
+                });
     return answer(answers.answer(clientId, input.kind(), input.subject(), taken));
   }
 

@@ -29,7 +29,13 @@ public class OwnSchoolEntity {
     this.createdAt = createdAt;
   }
 
-  public void set(String label, String reason, double lengthBias, double passiveWeight, double activityTrust, double basics) {
+  public void set(
+      String label,
+      String reason,
+      double lengthBias,
+      double passiveWeight,
+      double activityTrust,
+      double basics) {
     this.label = label;
     this.reason = reason;
     this.lengthBias = lengthBias;

@@ -25,24 +25,58 @@ class SchoolController {
     this.schools = schools;
   }
 
-  /** own: whether this coach made it and can change it; retired: taken out, and put back by changing it. The first of the list is the default. */
-  record SchoolSettingsView(String id, String label, String reason, double lengthBias, double passiveWeight, double activityTrust, double basics, boolean own, boolean retired) {
+  /**
+   * own: whether this coach made it and can change it; retired: taken out, and put back by changing
+   * it. The first of the list is the default.
+   */
+  record SchoolSettingsView(
+      String id,
+      String label,
+      String reason,
+      double lengthBias,
+      double passiveWeight,
+      double activityTrust,
+      double basics,
+      boolean own,
+      boolean retired) {
     static SchoolSettingsView of(School s, boolean own, boolean retired) {
-      return new SchoolSettingsView(s.id(), s.label(), s.reason(), s.lengthBias(), s.passiveWeight(), s.activityTrust(), s.basics(), own, retired);
+      return new SchoolSettingsView(
+          s.id(),
+          s.label(),
+          s.reason(),
+          s.lengthBias(),
+          s.passiveWeight(),
+          s.activityTrust(),
+          s.basics(),
+          own,
+          retired);
     }
   }
 
   /** lengthBias -1.5 to 1.5, passiveWeight and activityTrust 0 to 1, basics 0 to 3. */
-  record SchoolInput(String label, String reason, Double lengthBias, Double passiveWeight, Double activityTrust, Double basics) {
+  record SchoolInput(
+      String label,
+      String reason,
+      Double lengthBias,
+      Double passiveWeight,
+      Double activityTrust,
+      Double basics) {
     Schools.Wish wish() {
-      new Needed().field("lengthBias", lengthBias).field("passiveWeight", passiveWeight).field("activityTrust", activityTrust).field("basics", basics).check();
+      new Needed()
+          .field("lengthBias", lengthBias)
+          .field("passiveWeight", passiveWeight)
+          .field("activityTrust", activityTrust)
+          .field("basics", basics)
+          .check();
       return new Schools.Wish(label, reason, lengthBias, passiveWeight, activityTrust, basics);
     }
   }
 
   @GetMapping
   List<SchoolSettingsView> all() {
-    return schools.listed().stream().map(l -> SchoolSettingsView.of(l.school(), l.own(), l.retired())).toList();
+    return schools.listed().stream()
+        .map(l -> SchoolSettingsView.of(l.school(), l.own(), l.retired()))
+        .toList();
   }
 
   @PostMapping

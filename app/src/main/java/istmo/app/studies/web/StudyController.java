@@ -25,7 +25,10 @@ class StudyController {
     this.schools = schools;
   }
 
-  /** A finding; from memory, as all are. setUpA, setUpB: what stands for the conditions in the catalogue, in words. notUsed: why it is only shown. */
+  /**
+   * A finding; from memory, as all are. setUpA, setUpB: what stands for the conditions in the
+   * catalogue, in words. notUsed: why it is only shown.
+   */
   record FindingView(
       String id,
       String citation,
@@ -86,7 +89,11 @@ class StudyController {
     }
   }
 
-  /** word: supported, leaning, no difference to be seen, contradicted or untested. against: id of the claim that says the opposite. alike: changes within so much either way are none. Findings by id. */
+  /**
+   * word: supported, leaning, no difference to be seen, contradicted or untested. against: id of
+   * the claim that says the opposite. alike: changes within so much either way are none. Findings
+   * by id.
+   */
   record ClaimView(
       String id,
       String topic,
@@ -142,6 +149,8 @@ class StudyController {
   /** The verdicts by a school; without one, by the default. */
   @GetMapping("/api/claims")
   List<ClaimView> claims(@RequestParam(required = false) String school) {
-    return Verdict.all(Evidence.of(schools.get(school)).posterior()).stream().map(ClaimView::of).toList();
+    return Verdict.all(Evidence.of(schools.get(school)).posterior()).stream()
+        .map(ClaimView::of)
+        .toList();
   }
 }

@@ -13,13 +13,18 @@ import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.apache.pdfbox.pdmodel.graphics.state.RenderingMode;
 import org.apache.pdfbox.util.Matrix;
 
-/** A brush for a page: text that wraps, rules, and figures of the core. Points from the top left corner, y downwards. */
+/**
+ * A brush for a page: text that wraps, rules, and figures of the core. Points from the top left
+ * corner, y downwards.
+ */
 final class Page implements AutoCloseable {
   /** Ships inside the PDF library; Latin, Greek and Cyrillic. */
   private static final String FONT = "/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf";
 
   private static final float LEADING = 1.2f;
-  private static final Map<String, Float> WIDTHS = Map.of("trunk", 2.2f, "thigh", 2.2f, "shank", 1.8f, "plate", 1.6f, "pad", 2.4f, "force", 0.8f);
+  private static final Map<String, Float> WIDTHS =
+      Map.of(
+          "trunk", 2.2f, "thigh", 2.2f, "shank", 1.8f, "plate", 1.6f, "pad", 2.4f, "force", 0.8f);
 
   private final PDPageContentStream out;
   private final PDFont font;
@@ -37,7 +42,8 @@ final class Page implements AutoCloseable {
   }
 
   /** Writes text within a width and returns the y below its last line. */
-  float text(String text, float x, float y, float width, float size, boolean bold, float grey) throws IOException {
+  float text(String text, float x, float y, float width, float size, boolean bold, float grey)
+      throws IOException {
     float at = y;
     for (String line : wrapped(text, width, size)) {
       out.beginText();
@@ -101,13 +107,18 @@ final class Page implements AutoCloseable {
   /** A figure to scale within a box. */
   void figure(Drawing d, float x, float y, float boxWidth, float boxHeight) throws IOException {
     double[] b = bounds(d);
-    double scale = Math.min(boxWidth / Math.max(0.1, b[2] - b[0]), boxHeight / Math.max(0.1, b[3] - b[1]));
+    double scale =
+        Math.min(boxWidth / Math.max(0.1, b[2] - b[0]), boxHeight / Math.max(0.1, b[3] - b[1]));
     double left = x + (boxWidth - scale * (b[2] - b[0])) / 2 - scale * b[0];
     double bottom = height - y - boxHeight - scale * b[1];
     out.setStrokingColor(0.1f, 0.1f, 0.1f);
     for (Drawing.Line l : d.lines()) {
       out.setLineWidth(WIDTHS.getOrDefault(l.role(), 1f));
-      out.setLineDashPattern(l.role().equals("force") || l.role().equals("rail") || l.role().equals("cable") ? new float[] {3, 2} : new float[] {}, 0);
+      out.setLineDashPattern(
+          l.role().equals("force") || l.role().equals("rail") || l.role().equals("cable")
+              ? new float[] {3, 2}
+              : new float[] {},
+          0);
       for (int k = 0; k < l.points().size(); k++) {
         float px = (float) (left + scale * l.points().get(k).x());
         float py = (float) (bottom + scale * l.points().get(k).y());

@@ -27,7 +27,10 @@ import net.fortuna.ical4j.model.property.Uid;
 import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
 import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
 
-/** The sessions of a plan as all-day events (RFC 5545): those of a block each with what its week asks, else the same ones weekly. The hour is the client's; health notes are not in it. */
+/**
+ * The sessions of a plan as all-day events (RFC 5545): those of a block each with what its week
+ * asks, else the same ones weekly. The hour is the client's; health notes are not in it.
+ */
 public final class PlanCalendar {
   private static final int WEEKS_WITHOUT_BLOCK = 8;
 
@@ -38,7 +41,10 @@ public final class PlanCalendar {
    * @param step gives the plan as a week of its block asks for it
    */
   public static String of(WeekPlan plan, LocalDate today, Instant now, IntFunction<WeekPlan> step) {
-    LocalDate monday = Optional.ofNullable(plan.document().startsOn()).orElse(today.with(TemporalAdjusters.next(DayOfWeek.MONDAY))).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    LocalDate monday =
+        Optional.ofNullable(plan.document().startsOn())
+            .orElse(today.with(TemporalAdjusters.next(DayOfWeek.MONDAY)))
+            .with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     Calendar calendar = new Calendar();
     calendar.add(new ProdId("-//Istmo//plan//EN"));
     calendar.add(ImmutableVersion.VERSION_2_0);
@@ -47,7 +53,15 @@ public final class PlanCalendar {
     List<Block.Step> steps = block.map(Block::weeks).orElse(List.of());
     for (Block.Step s : steps) {
       WeekPlan week = step.apply(s.number());
-      days(calendar, week, monday.plusWeeks(s.number() - 1L), now, "week " + s.number() + ", " + s.kind().label() + ", ", s.words() + "\n", s.load(), false);
+      days(
+          calendar,
+          week,
+          monday.plusWeeks(s.number() - 1L),
+          now,
+          "week " + s.number() + ", " + s.kind().label() + ", ",
+          s.words() + "\n",
+          s.load(),
+          false);
     }
     if (steps.isEmpty()) {
       days(calendar, plan, monday, now, "", "", 1, true);
@@ -55,13 +69,32 @@ public final class PlanCalendar {
     return calendar.toString();
   }
 
-  private static void days(Calendar calendar, WeekPlan week, LocalDate monday, Instant now, String prefix, String words, double load, boolean weekly) {
+  private static void days(
+      Calendar calendar,
+      WeekPlan week,
+      LocalDate monday,
+      Instant now,
+      String prefix,
+      String words,
+      double load,
+      boolean weekly) {
     int number = 0;
     for (Planned.Day d : week.week().days()) {
       number++;
       LocalDate on = monday.plusDays(d.weekday() - 1L);
-      VEvent event = new VEvent(on, String.format(Locale.ROOT, "Legs, %ssession %d of %d", prefix, number, week.week().days().size()));
-      event.add(new Uid(UUID.nameUUIDFromBytes((week.id() + "/" + on).getBytes(StandardCharsets.UTF_8)) + "@istmo"));
+      VEvent event =
+          new VEvent(
+              on,
+              String.format(
+                  Locale.ROOT,
+                  "Legs, %ssession %d of %d",
+                  prefix,
+                  number,
+                  week.week().days().size()));
+      event.add(
+          new Uid(
+              UUID.nameUUIDFromBytes((week.id() + "/" + on).getBytes(StandardCharsets.UTF_8))
+                  + "@istmo"));
       event.replace(new DtStamp(now));
       event.add(new Location(week.gym().name()));
       event.add(new Description(words + description(week, d, load)));
@@ -73,10 +106,20 @@ public final class PlanCalendar {
   }
 
   private static String description(WeekPlan week, Planned.Day d, double load) {
-    StringBuilder text = new StringBuilder(String.format(Locale.ROOT, "About %.0f minutes.", Timing.of(d, week.offers()).minutes()));
+    StringBuilder text =
+        new StringBuilder(
+            String.format(
+                Locale.ROOT, "About %.0f minutes.", Timing.of(d, week.offers()).minutes()));
     for (Planned.Item i : d.items()) {
       Optional<Offer> o = week.offers().find(i.candidateId());
-      o.ifPresent(x -> text.append("\n").append(x.name()).append(": ").append(SheetWords.prescription(i.prescription(), x.oneLeg())).append("; ").append(SheetWords.load(week.load(i, load), Unit.KG)));
+      o.ifPresent(
+          x ->
+              text.append("\n")
+                  .append(x.name())
+                  .append(": ")
+                  .append(SheetWords.prescription(i.prescription(), x.oneLeg()))
+                  .append("; ")
+                  .append(SheetWords.load(week.load(i, load), Unit.KG)));
     }
     return text.toString();
   }

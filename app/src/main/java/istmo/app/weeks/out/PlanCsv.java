@@ -26,22 +26,70 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 
-/** A plan for spreadsheets (docs/formats.md): one row an exercise, the plan's own columns the same in every row; a session without exercises has a row too. */
+/**
+ * A plan for spreadsheets (docs/formats.md): one row an exercise, the plan's own columns the same
+ * in every row; a session without exercises has a row too.
+ */
 public final class PlanCsv {
   private static final List<String> COLUMNS =
       List.of(
-          "plan", "aim", "keep_out", "school", "weighed_for", "weights", "pairing", "varied", "hold", "targets", "block_weeks", "starts_on", "weekday", "minutes", "one_station", "bout", "exercise", "name", "id", "pinned", "sets", "repetitions_low", "repetitions_high", "reserve", "lowering_s", "low_s", "lifting_s",
-          "top_s", "rest_s", "scheme");
+          "plan",
+          "aim",
+          "keep_out",
+          "school",
+          "weighed_for",
+          "weights",
+          "pairing",
+          "varied",
+          "hold",
+          "targets",
+          "block_weeks",
+          "starts_on",
+          "weekday",
+          "minutes",
+          "one_station",
+          "bout",
+          "exercise",
+          "name",
+          "id",
+          "pinned",
+          "sets",
+          "repetitions_low",
+          "repetitions_high",
+          "reserve",
+          "lowering_s",
+          "low_s",
+          "lifting_s",
+          "top_s",
+          "rest_s",
+          "scheme");
 
   private static final List<String> OF_PLAN = COLUMNS.subList(0, 12);
 
   private PlanCsv() {}
 
-  /** @param name of a candidate, for people; it is not read back */
+  /**
+   * @param name of a candidate, for people; it is not read back
+   */
   public static String write(PlanBrief brief, PlanDocument plan, UnaryOperator<String> name) {
     StringBuilder out = new StringBuilder();
-    try (CSVPrinter csv = new CSVPrinter(out, CSVFormat.DEFAULT.builder().setHeader(COLUMNS.toArray(String[]::new)).get())) {
-      List<Object> own = Arrays.asList(plan.name(), pairs(brief.aim()), String.join(";", brief.keepOut()), brief.school(), brief.preset(), pairs(brief.weights()), plan.pairing(), plan.varied(), plan.hold(), pairs(plan.targets()), plan.blockWeeks(), plan.startsOn());
+    try (CSVPrinter csv =
+        new CSVPrinter(
+            out, CSVFormat.DEFAULT.builder().setHeader(COLUMNS.toArray(String[]::new)).get())) {
+      List<Object> own =
+          Arrays.asList(
+              plan.name(),
+              pairs(brief.aim()),
+              String.join(";", brief.keepOut()),
+              brief.school(),
+              brief.preset(),
+              pairs(brief.weights()),
+              plan.pairing(),
+              plan.varied(),
+              plan.hold(),
+              pairs(plan.targets()),
+              plan.blockWeeks(),
+              plan.startsOn());
       for (DayDocument d : plan.days()) {
         List<Object> ofDay = new ArrayList<>(own);
         ofDay.addAll(Arrays.asList(d.weekday(), d.minutes(), d.oneStation()));
@@ -52,7 +100,23 @@ public final class PlanCsv {
           for (ItemDocument i : d.bouts().get(b)) {
             List<Object> row = new ArrayList<>(ofDay);
             PrescriptionDocument p = i.prescription();
-            row.addAll(Arrays.asList(b + 1, i.candidateId(), name.apply(i.candidateId()), i.id(), i.pinned(), p.sets(), p.repetitionsLow(), p.repetitionsHigh(), p.reserve(), p.tempo().loweringS(), p.tempo().lowS(), p.tempo().liftingS(), p.tempo().topS(), p.restS(), p.scheme()));
+            row.addAll(
+                Arrays.asList(
+                    b + 1,
+                    i.candidateId(),
+                    name.apply(i.candidateId()),
+                    i.id(),
+                    i.pinned(),
+                    p.sets(),
+                    p.repetitionsLow(),
+                    p.repetitionsHigh(),
+                    p.reserve(),
+                    p.tempo().loweringS(),
+                    p.tempo().lowS(),
+                    p.tempo().liftingS(),
+                    p.tempo().topS(),
+                    p.restS(),
+                    p.scheme()));
             csv.printRecord(row);
           }
         }
@@ -79,8 +143,16 @@ public final class PlanCsv {
 
   /** Reads a plan back; throws {@link InvalidInput} that names every line and column at fault. */
   public static PlanFile read(String text) {
-    try (var csv = CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).setIgnoreEmptyLines(true).get().parse(new StringReader(text.startsWith("\uFEFF") ? text.substring(1) : text))) {
-      List<String> missing = COLUMNS.stream().filter(c -> !csv.getHeaderMap().containsKey(c)).toList();
+    try (var csv =
+        CSVFormat.DEFAULT
+            .builder()
+            .setHeader()
+            .setSkipHeaderRecord(true)
+            .setIgnoreEmptyLines(true)
+            .get()
+            .parse(new StringReader(text.startsWith("\uFEFF") ? text.substring(1) : text))) {
+      List<String> missing =
+          COLUMNS.stream().filter(c -> !csv.getHeaderMap().containsKey(c)).toList();
       if (!missing.isEmpty()) {
         throw new InvalidInput("text", "lacks the columns " + missing);
       }
@@ -105,14 +177,36 @@ public final class PlanCsv {
           }
         }
         Integer weekday = whole(r, "weekday");
-        DayDocument day = days.computeIfAbsent(weekday == null ? -1 : weekday, k -> new DayDocument(weekday, whole(r, "minutes"), flag(r, "one_station"), new ArrayList<>()));
+        DayDocument day =
+            days.computeIfAbsent(
+                weekday == null ? -1 : weekday,
+                k ->
+                    new DayDocument(
+                        weekday, whole(r, "minutes"), flag(r, "one_station"), new ArrayList<>()));
         if (!r.get("exercise").isBlank()) {
           put(day, r);
         }
       }
       CSVRecord first = rows.get(0);
-      PlanBrief brief = new PlanBrief(map(first, "aim", Integer::valueOf), first.get("keep_out").isBlank() ? List.of() : List.of(first.get("keep_out").split(";")), first.get("school"), first.get("weighed_for"), map(first, "weights", Double::valueOf));
-      PlanDocument plan = new PlanDocument(first.get("plan"), List.copyOf(days.values()), read(first, "pairing", Pairing::valueOf), flag(first, "varied"), flag(first, "hold"), map(first, "targets", Double::valueOf), first.get("block_weeks").isBlank() ? null : whole(first, "block_weeks"), first.get("starts_on").isBlank() ? null : read(first, "starts_on", LocalDate::parse));
+      PlanBrief brief =
+          new PlanBrief(
+              map(first, "aim", Integer::valueOf),
+              first.get("keep_out").isBlank()
+                  ? List.of()
+                  : List.of(first.get("keep_out").split(";")),
+              first.get("school"),
+              first.get("weighed_for"),
+              map(first, "weights", Double::valueOf));
+      PlanDocument plan =
+          new PlanDocument(
+              first.get("plan"),
+              List.copyOf(days.values()),
+              read(first, "pairing", Pairing::valueOf),
+              flag(first, "varied"),
+              flag(first, "hold"),
+              map(first, "targets", Double::valueOf),
+              first.get("block_weeks").isBlank() ? null : whole(first, "block_weeks"),
+              first.get("starts_on").isBlank() ? null : read(first, "starts_on", LocalDate::parse));
       if (!faults.isEmpty()) {
         throw new InvalidInput(faults);
       }
@@ -129,8 +223,27 @@ public final class PlanCsv {
       if (at == day.bouts().size()) {
         day.bouts().add(new ArrayList<>());
       }
-      PrescriptionDocument.TempoDocument tempo = new PrescriptionDocument.TempoDocument(number(r, "lowering_s"), number(r, "low_s"), number(r, "lifting_s"), number(r, "top_s"));
-      day.bouts().get(at).add(new ItemDocument(r.get("id"), r.get("exercise"), flag(r, "pinned"), new PrescriptionDocument(whole(r, "sets"), whole(r, "repetitions_low"), whole(r, "repetitions_high"), number(r, "reserve"), tempo, whole(r, "rest_s"), read(r, "scheme", Scheme::valueOf))));
+      PrescriptionDocument.TempoDocument tempo =
+          new PrescriptionDocument.TempoDocument(
+              number(r, "lowering_s"),
+              number(r, "low_s"),
+              number(r, "lifting_s"),
+              number(r, "top_s"));
+      day.bouts()
+          .get(at)
+          .add(
+              new ItemDocument(
+                  r.get("id"),
+                  r.get("exercise"),
+                  flag(r, "pinned"),
+                  new PrescriptionDocument(
+                      whole(r, "sets"),
+                      whole(r, "repetitions_low"),
+                      whole(r, "repetitions_high"),
+                      number(r, "reserve"),
+                      tempo,
+                      whole(r, "rest_s"),
+                      read(r, "scheme", Scheme::valueOf))));
     }
 
     private Integer whole(CSVRecord r, String column) {
@@ -158,7 +271,8 @@ public final class PlanCsv {
       }
     }
 
-    private <T extends Number> Map<String, T> map(CSVRecord r, String column, Function<String, T> parse) {
+    private <T extends Number> Map<String, T> map(
+        CSVRecord r, String column, Function<String, T> parse) {
       Map<String, T> map = new TreeMap<>();
       for (String part : r.get(column).split(";")) {
         String[] pair = part.split("=");
@@ -175,7 +289,8 @@ public final class PlanCsv {
     }
 
     private void fault(CSVRecord r, String column, String message) {
-      faults.add(new InvalidInput.Fault("line " + (r.getRecordNumber() + 1) + ", " + column, message));
+      faults.add(
+          new InvalidInput.Fault("line " + (r.getRecordNumber() + 1) + ", " + column, message));
     }
   }
 }

@@ -18,17 +18,22 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
-/** The sheet of one session on one A4 page: drawings of the set-ups, what to do, and a table to write in. */
+/**
+ * The sheet of one session on one A4 page: drawings of the set-ups, what to do, and a table to
+ * write in.
+ */
 public final class SheetPdf {
   private static final float MARGIN = 34;
   private static final float FIGURE = 88;
   private static final float TABLE = 190;
+
   /** Heights of a line to write on: as high as all of it still fits on the page. */
   private static final float[] ROWS = {22, 19, 16, 13};
 
   private static final float GAP = 10;
   private static final float SMALL = 7.6f;
   private static final float ROW_OF_HEADS = 10;
+
   /** What is planned, to be written over. */
   private static final float FAINT = 0.6f;
 
@@ -78,11 +83,29 @@ public final class SheetPdf {
       PDPage page = new PDPage(PDRectangle.A4);
       document.addPage(page);
       float y;
-      try (Page p = new Page(document, new PDPageContentStream(document, page), PDRectangle.A4.getHeight(), scale)) {
+      try (Page p =
+          new Page(
+              document,
+              new PDPageContentStream(document, page),
+              PDRectangle.A4.getHeight(),
+              scale)) {
         float width = PDRectangle.A4.getWidth() / Math.max(scale, 0.01f) - 2 * MARGIN;
         y = p.text(title, MARGIN, MARGIN, width, 15, true, 0);
         y = p.text(SheetWords.brief(plan), MARGIN, y + 1, width, 9.5f, false, 0.1f);
-        y = p.text(String.format(Locale.ROOT, "About %.0f of %d minutes. Safeties set before loading. Sharp or new pain, swelling, locking, numbness: stop, and see a licensed clinician.", Timing.of(day, plan.offers()).minutes(), day.minutes()), MARGIN, y + 1, width, SMALL, false, 0.25f);
+        y =
+            p.text(
+                String.format(
+                    Locale.ROOT,
+                    "About %.0f of %d minutes. Safeties set before loading. Sharp or new pain,"
+                        + " swelling, locking, numbness: stop, and see a licensed clinician.",
+                    Timing.of(day, plan.offers()).minutes(),
+                    day.minutes()),
+                MARGIN,
+                y + 1,
+                width,
+                SMALL,
+                false,
+                0.25f);
         int number = 1;
         for (Planned.Bout b : day.bouts()) {
           p.rule(MARGIN, y + 4, MARGIN + width, y + 4, b == day.bouts().get(0) ? 1.2f : 0.5f, 0.2f);
@@ -92,7 +115,18 @@ public final class SheetPdf {
           }
           for (Planned.Item i : b.items()) {
             Optional<Offer> o = plan.offers().find(i.candidateId());
-            y = o.isPresent() ? exercise(p, number, i, o.get(), y, width) : p.text(number + ". Left out now: " + i.candidateId(), MARGIN, y, width, 10, false, 0.3f) + 4;
+            y =
+                o.isPresent()
+                    ? exercise(p, number, i, o.get(), y, width)
+                    : p.text(
+                            number + ". Left out now: " + i.candidateId(),
+                            MARGIN,
+                            y,
+                            width,
+                            10,
+                            false,
+                            0.3f)
+                        + 4;
             number++;
           }
         }
@@ -102,16 +136,20 @@ public final class SheetPdf {
     }
   }
 
-  private float exercise(Page p, int number, Planned.Item i, Offer o, float top, float width) throws IOException {
+  private float exercise(Page p, int number, Planned.Item i, Offer o, float top, float width)
+      throws IOException {
     WorkingLoad w = plan.load(i, share);
     float x = MARGIN + FIGURE + GAP;
     float textWidth = width - FIGURE - TABLE - 2 * GAP;
-    Optional<Offers.Figure> figure = plan.offers().figure(o.candidateId(), plan.client().body(false));
+    Optional<Offers.Figure> figure =
+        plan.offers().figure(o.candidateId(), plan.client().body(false));
     if (figure.isPresent()) {
       p.figure(figure.get().side(), MARGIN, top + 2, FIGURE, FIGURE - 8);
     }
     float y = p.text(number + ". " + o.name(), x, top, textWidth, 11, true, 0);
-    y = p.text(SheetWords.prescription(i.prescription(), o.oneLeg()), x, y, textWidth, 8.6f, false, 0);
+    y =
+        p.text(
+            SheetWords.prescription(i.prescription(), o.oneLeg()), x, y, textWidth, 8.6f, false, 0);
     y = p.text(SheetWords.load(w, unit), x, y, textWidth, 8.6f, true, 0);
     for (String line : small(o, w)) {
       y = p.text(line, x, y + 0.5f, textWidth, SMALL, false, 0.2f);
@@ -132,7 +170,9 @@ public final class SheetPdf {
       lines.add("Set up: " + setup);
     }
     o.cues().stream().limit(2).forEach(lines::add);
-    o.stopSigns().stream().limit(3 - Math.min(2, o.cues().size())).forEach(s -> lines.add("Stop: " + s));
+    o.stopSigns().stream()
+        .limit(3 - Math.min(2, o.cues().size()))
+        .forEach(s -> lines.add("Stop: " + s));
     return lines;
   }
 
@@ -145,9 +185,30 @@ public final class SheetPdf {
       WorkingLoad.SetLine s = w.sets().get(k);
       y += row;
       float line = y - SMALL - 3;
-      p.text(s.note().startsWith("drop") ? "drop" : String.valueOf(k + 1), x, line, TABLE, SMALL, false, 0.35f);
-      p.text(s.load().map(l -> unit.number(l.kg())).orElse(""), x + COLUMNS[1], line, TABLE, SMALL, false, FAINT);
-      p.text(SheetWords.range(s.repetitionsLow(), s.repetitionsHigh()), x + COLUMNS[2], line, TABLE, SMALL, false, FAINT);
+      p.text(
+          s.note().startsWith("drop") ? "drop" : String.valueOf(k + 1),
+          x,
+          line,
+          TABLE,
+          SMALL,
+          false,
+          0.35f);
+      p.text(
+          s.load().map(l -> unit.number(l.kg())).orElse(""),
+          x + COLUMNS[1],
+          line,
+          TABLE,
+          SMALL,
+          false,
+          FAINT);
+      p.text(
+          SheetWords.range(s.repetitionsLow(), s.repetitionsHigh()),
+          x + COLUMNS[2],
+          line,
+          TABLE,
+          SMALL,
+          false,
+          FAINT);
       p.rule(x, y, x + TABLE, y, 0.4f, 0.55f);
     }
     return y;

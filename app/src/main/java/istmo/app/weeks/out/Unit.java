@@ -40,7 +40,14 @@ public enum Unit {
 
   /** "62.5 kg: 20 + 1.25 a side". */
   String words(Loading l) {
-    String plates = l.kind() != Loading.Kind.PLATES ? "" : l.perSide().isEmpty() ? (l.emptyKg() > 0 ? ": the empty bar" : "") : ": " + l.perSide().stream().map(this::number).collect(Collectors.joining(" + ")) + " a side";
+    String plates =
+        l.kind() != Loading.Kind.PLATES
+            ? ""
+            : l.perSide().isEmpty()
+                ? (l.emptyKg() > 0 ? ": the empty bar" : "")
+                : ": "
+                    + l.perSide().stream().map(this::number).collect(Collectors.joining(" + "))
+                    + " a side";
     return String.format(Locale.ROOT, "%s%s", words(l.kg()), plates);
   }
 }

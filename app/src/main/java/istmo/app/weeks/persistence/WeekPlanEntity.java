@@ -26,12 +26,14 @@ public class WeekPlanEntity {
   @Version private int version;
   private Instant createdAt;
   private Instant changedAt;
+
   /** Taken out of the list; it can be put back. */
   private Instant removedAt;
 
   protected WeekPlanEntity() {}
 
-  public WeekPlanEntity(UUID id, UUID coachId, UUID clientId, UUID gymId, PlanBrief brief, Instant createdAt) {
+  public WeekPlanEntity(
+      UUID id, UUID coachId, UUID clientId, UUID gymId, PlanBrief brief, Instant createdAt) {
     this.id = id;
     this.coachId = coachId;
     this.clientId = clientId;

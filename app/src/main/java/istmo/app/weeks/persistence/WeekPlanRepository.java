@@ -9,7 +9,8 @@ import org.springframework.data.jpa.repository.JpaRepository;
 public interface WeekPlanRepository extends JpaRepository<WeekPlanEntity, UUID> {
   List<WeekPlanEntity> findTop100ByCoachIdAndRemovedAtIsNullOrderByChangedAtDesc(UUID coachId);
 
-  List<WeekPlanEntity> findTop100ByCoachIdAndClientIdAndRemovedAtIsNullOrderByChangedAtDesc(UUID coachId, UUID clientId);
+  List<WeekPlanEntity> findTop100ByCoachIdAndClientIdAndRemovedAtIsNullOrderByChangedAtDesc(
+      UUID coachId, UUID clientId);
 
   List<WeekPlanEntity> findByCoachIdAndClientIdOrderByCreatedAt(UUID coachId, UUID clientId);
 

@@ -26,7 +26,14 @@ public class WeekRevisionEntity {
 
   protected WeekRevisionEntity() {}
 
-  public WeekRevisionEntity(UUID id, UUID coachId, UUID planId, int number, String what, PlanDocument document, Instant madeAt) {
+  public WeekRevisionEntity(
+      UUID id,
+      UUID coachId,
+      UUID planId,
+      int number,
+      String what,
+      PlanDocument document,
+      Instant madeAt) {
     this.id = id;
     this.coachId = coachId;
     this.planId = planId;

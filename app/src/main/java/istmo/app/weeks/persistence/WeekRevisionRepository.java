@@ -9,11 +9,14 @@ import org.springframework.data.jpa.repository.Query;
 
 /** Revisions of planned weeks, always through their coach. */
 public interface WeekRevisionRepository extends JpaRepository<WeekRevisionEntity, UUID> {
-  Optional<WeekRevisionEntity> findByCoachIdAndPlanIdAndNumber(UUID coachId, UUID planId, int number);
+  Optional<WeekRevisionEntity> findByCoachIdAndPlanIdAndNumber(
+      UUID coachId, UUID planId, int number);
 
   void deleteByCoachIdAndPlanIdAndNumberGreaterThan(UUID coachId, UUID planId, int number);
 
   /** The revisions that count, of several plans. */
-  @Query("select r from WeekRevisionEntity r, WeekPlanEntity p where p.id = r.planId and p.head = r.number and r.coachId = :coachId and r.planId in :planIds")
+  @Query(
+      "select r from WeekRevisionEntity r, WeekPlanEntity p where p.id = r.planId and p.head ="
+          + " r.number and r.coachId = :coachId and r.planId in :planIds")
   List<WeekRevisionEntity> heads(UUID coachId, Collection<UUID> planIds);
 }

@@ -1,20 +1,20 @@
 package istmo.app.weeks.web;
 
+import istmo.app.plans.Asked;
+import istmo.app.plans.Plans;
+import istmo.app.plans.PrescriptionDocument;
+import istmo.app.plans.Session;
 import istmo.app.platform.DrawingView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.platform.NotFound;
-import istmo.app.plans.Plans;
-import istmo.app.plans.Asked;
-import istmo.app.plans.PrescriptionDocument;
-import istmo.app.plans.Session;
 import istmo.app.schools.Schools;
+import istmo.app.weeks.PlanFile;
 import istmo.app.weeks.Shares;
 import istmo.app.weeks.WeekPlan;
 import istmo.app.weeks.Weeks;
 import istmo.app.weeks.out.PlanCalendar;
 import istmo.app.weeks.out.PlanCsv;
-import istmo.app.weeks.PlanFile;
 import istmo.app.weeks.out.SheetPdf;
 import istmo.app.weeks.out.SheetWords;
 import istmo.app.weeks.out.Unit;
@@ -64,7 +64,8 @@ class OutController {
   private final JsonMapper json;
   private final Clock clock;
 
-  OutController(Weeks weeks, Shares shares, Plans sessions, Schools schools, JsonMapper json, Clock clock) {
+  OutController(
+      Weeks weeks, Shares shares, Plans sessions, Schools schools, JsonMapper json, Clock clock) {
     this.weeks = weeks;
     this.shares = shares;
     this.sessions = sessions;
@@ -84,60 +85,121 @@ class OutController {
 
   record SharesView(List<Instant> out) {}
 
-  record SharedItemView(String name, String prescription, WorkingLoadView load, List<String> cues, List<String> stopSigns, @MayBeMissing DrawingView figure) {}
+  record SharedItemView(
+      String name,
+      String prescription,
+      WorkingLoadView load,
+      List<String> cues,
+      List<String> stopSigns,
+      @MayBeMissing DrawingView figure) {}
 
   record SharedDayView(int weekday, double usedMinutes, List<List<SharedItemView>> bouts) {}
 
   /** What a client reads: no health notes, nothing of why. */
-  record SharedView(String name, String gymName, List<SharedDayView> days, List<WeekViews.BlockStepView> block) {}
+  record SharedView(
+      String name, String gymName, List<SharedDayView> days, List<WeekViews.BlockStepView> block) {}
 
   /** day: from 0; step: week of the block, from 1. */
   @GetMapping("/api/weeks/{id}/sheet.pdf")
-  ResponseEntity<byte[]> sheet(@PathVariable UUID id, @RequestParam int day, @RequestParam Optional<Integer> step, @RequestParam(defaultValue = "kg") String unit) {
+  ResponseEntity<byte[]> sheet(
+      @PathVariable UUID id,
+      @RequestParam int day,
+      @RequestParam Optional<Integer> step,
+      @RequestParam(defaultValue = "kg") String unit) {
     WeekPlan plan = plan(id, step);
     Planned.Day d = Weeks.day(plan, day);
-    String title = String.format(Locale.ROOT, "%s, %s%s", plan.document().name(), SheetWords.weekday(d.weekday()), step.map(s -> ", week " + s).orElse(""));
-    return file(SheetPdf.of(plan, d, Unit.get(unit), load(plan, step), title), MediaType.APPLICATION_PDF, title + ".pdf");
+    String title =
+        String.format(
+            Locale.ROOT,
+            "%s, %s%s",
+            plan.document().name(),
+            SheetWords.weekday(d.weekday()),
+            step.map(s -> ", week " + s).orElse(""));
+    return file(
+        SheetPdf.of(plan, d, Unit.get(unit), load(plan, step), title),
+        MediaType.APPLICATION_PDF,
+        title + ".pdf");
   }
 
   @GetMapping("/api/weeks/{id}/calendar.ics")
   ResponseEntity<byte[]> calendar(@PathVariable UUID id) {
     WeekPlan plan = weeks.get(id);
-    String ics = PlanCalendar.of(plan, LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC), clock.instant(), s -> weeks.step(id, s));
-    return file(ics.getBytes(StandardCharsets.UTF_8), new MediaType("text", "calendar", StandardCharsets.UTF_8), plan.document().name() + ".ics");
+    String ics =
+        PlanCalendar.of(
+            plan,
+            LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC),
+            clock.instant(),
+            s -> weeks.step(id, s));
+    return file(
+        ics.getBytes(StandardCharsets.UTF_8),
+        new MediaType("text", "calendar", StandardCharsets.UTF_8),
+        plan.document().name() + ".ics");
   }
 
   @GetMapping("/api/weeks/{id}/plan.json")
   ResponseEntity<byte[]> json(@PathVariable UUID id) {
     WeekPlan plan = weeks.get(id);
-    return file(json.writerWithDefaultPrettyPrinter().writeValueAsBytes(PlanFile.of(plan.brief(), plan.document())), MediaType.APPLICATION_JSON, plan.document().name() + ".json");
+    return file(
+        json.writerWithDefaultPrettyPrinter()
+            .writeValueAsBytes(PlanFile.of(plan.brief(), plan.document())),
+        MediaType.APPLICATION_JSON,
+        plan.document().name() + ".json");
   }
 
   @GetMapping("/api/weeks/{id}/plan.csv")
   ResponseEntity<byte[]> csv(@PathVariable UUID id) {
     WeekPlan plan = weeks.get(id);
-    String csv = PlanCsv.write(plan.brief(), plan.document(), c -> plan.offers().find(c).map(Offer::name).orElse(c));
-    return file(csv.getBytes(StandardCharsets.UTF_8), new MediaType("text", "csv", StandardCharsets.UTF_8), plan.document().name() + ".csv");
+    String csv =
+        PlanCsv.write(
+            plan.brief(), plan.document(), c -> plan.offers().find(c).map(Offer::name).orElse(c));
+    return file(
+        csv.getBytes(StandardCharsets.UTF_8),
+        new MediaType("text", "csv", StandardCharsets.UTF_8),
+        plan.document().name() + ".csv");
   }
 
-  /** A plan from a file of this format, JSON or CSV, for a client in a gym: all of it or nothing. What that client cannot do there is shown as left out. */
+  /**
+   * A plan from a file of this format, JSON or CSV, for a client in a gym: all of it or nothing.
+   * What that client cannot do there is shown as left out.
+   */
   @PostMapping("/api/weeks/imports")
   @ResponseStatus(HttpStatus.CREATED)
   WeekView bringIn(@RequestBody ImportInput input) {
-    new Needed().field("clientId", input.clientId()).field("gymId", input.gymId()).field("text", input.text()).check();
+    new Needed()
+        .field("clientId", input.clientId())
+        .field("gymId", input.gymId())
+        .field("text", input.text())
+        .check();
     if (input.text().length() > LONGEST_FILE) {
       throw new InvalidInput("text", "is longer than a plan can be");
     }
-    PlanFile file = input.text().stripLeading().startsWith("{") ? read(input.text()) : PlanCsv.read(input.text());
+    PlanFile file =
+        input.text().stripLeading().startsWith("{")
+            ? read(input.text())
+            : PlanCsv.read(input.text());
     return WeekViews.of(weeks.begin(input.clientId(), input.gymId(), file.brief(), file.plan()));
   }
 
   private PlanFile read(String text) {
     try {
       PlanFile file = json.readValue(text, PlanFile.class);
-      new Needed().field("format", file.format()).field("version", file.version()).field("brief", file.brief()).field("plan", file.plan()).check();
+      new Needed()
+          .field("format", file.format())
+          .field("version", file.version())
+          .field("brief", file.brief())
+          .field("plan", file.plan())
+          .check();
       if (!file.format().equals(PlanFile.FORMAT) || file.version() != PlanFile.VERSION) {
-        throw new InvalidInput("format", "is " + PlanFile.FORMAT + " version " + PlanFile.VERSION + ", not " + file.format() + " version " + file.version());
+        throw new InvalidInput(
+            "format",
+            "is "
+                + PlanFile.FORMAT
+                + " version "
+                + PlanFile.VERSION
+                + ", not "
+                + file.format()
+                + " version "
+                + file.version());
       }
       return file;
     } catch (JacksonException e) {
@@ -145,7 +207,10 @@ class OutController {
     }
   }
 
-  /** Begins a session on the floor with what a day of the plan asks for. What the client's cautions leave out now is not taken along. */
+  /**
+   * Begins a session on the floor with what a day of the plan asks for. What the client's cautions
+   * leave out now is not taken along.
+   */
   @PostMapping("/api/weeks/{id}/start")
   @ResponseStatus(HttpStatus.CREATED)
   StartedView start(@PathVariable UUID id, @RequestBody StartDayInput input) {
@@ -156,12 +221,23 @@ class OutController {
     if (day.items().stream().noneMatch(i -> plan.offers().find(i.candidateId()).isPresent())) {
       throw new InvalidInput("day", "has nothing in it that could be done");
     }
-    Session session = sessions.start(plan.client().id(), plan.gym().id(), plan.aim(), schools.get(plan.brief().school()), false);
+    Session session =
+        sessions.start(
+            plan.client().id(),
+            plan.gym().id(),
+            plan.aim(),
+            schools.get(plan.brief().school()),
+            false);
     for (int b = 0; b < day.bouts().size(); b++) {
       for (Planned.Item i : day.bouts().get(b).items()) {
         Optional<Offer> o = plan.offers().find(i.candidateId());
         if (o.isPresent()) {
-          Asked asked = new Asked(SheetWords.lines(plan, i, load(plan, step)), Optional.of(PrescriptionDocument.of(i.prescription())), Optional.of(b + 1), load(plan, step));
+          Asked asked =
+              new Asked(
+                  SheetWords.lines(plan, i, load(plan, step)),
+                  Optional.of(PrescriptionDocument.of(i.prescription())),
+                  Optional.of(b + 1),
+                  load(plan, step));
           sessions.pin(session.id(), i.candidateId(), Optional.of(o.get().setup()), asked);
         }
       }
@@ -192,15 +268,40 @@ class OutController {
   SharedView shared(@PathVariable String token) {
     WeekPlan plan = shares.read(token);
     WeekView view = WeekViews.of(plan);
-    return new SharedView(plan.document().name(), plan.gym().name(), view.days().stream().map(d -> day(plan, d)).toList(), view.block());
+    return new SharedView(
+        plan.document().name(),
+        plan.gym().name(),
+        view.days().stream().map(d -> day(plan, d)).toList(),
+        view.block());
   }
 
   private static SharedDayView day(WeekPlan plan, PlannedDayView d) {
-    return new SharedDayView(d.weekday(), d.usedMinutes(), d.bouts().stream().map(BoutView::items).map(items -> items.stream().filter(i -> i.refusal() == null).map(i -> item(plan, i)).toList()).filter(items -> !items.isEmpty()).toList());
+    return new SharedDayView(
+        d.weekday(),
+        d.usedMinutes(),
+        d.bouts().stream()
+            .map(BoutView::items)
+            .map(
+                items ->
+                    items.stream()
+                        .filter(i -> i.refusal() == null)
+                        .map(i -> item(plan, i))
+                        .toList())
+            .filter(items -> !items.isEmpty())
+            .toList());
   }
 
   private static SharedItemView item(WeekPlan plan, PlannedItemView i) {
-    return new SharedItemView(i.name(), SheetWords.prescription(i.prescription().prescription(), i.oneLeg()), i.load(), i.cues(), i.stopSigns(), plan.offers().figure(i.candidateId(), plan.client().body(false)).map(f -> DrawingView.of(f.side())).orElse(null));
+    return new SharedItemView(
+        i.name(),
+        SheetWords.prescription(i.prescription().prescription(), i.oneLeg()),
+        i.load(),
+        i.cues(),
+        i.stopSigns(),
+        plan.offers()
+            .figure(i.candidateId(), plan.client().body(false))
+            .map(f -> DrawingView.of(f.side()))
+            .orElse(null));
   }
 
   private WeekPlan plan(UUID id, Optional<Integer> step) {
@@ -208,11 +309,22 @@ class OutController {
   }
 
   private static double load(WeekPlan plan, Optional<Integer> step) {
-    return step.map(s -> Weeks.block(plan.document(), plan.client().profile().trainingAge()).map(Block::weeks).orElseThrow(() -> new NotFound("block of this plan")).get(s - 1).load()).orElse(1.0);
+    return step.map(
+            s ->
+                Weeks.block(plan.document(), plan.client().profile().trainingAge())
+                    .map(Block::weeks)
+                    .orElseThrow(() -> new NotFound("block of this plan"))
+                    .get(s - 1)
+                    .load())
+        .orElse(1.0);
   }
 
   private static ResponseEntity<byte[]> file(byte[] content, MediaType type, String name) {
-    ContentDisposition download = ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build();
-    return ResponseEntity.ok().contentType(type).header(HttpHeaders.CONTENT_DISPOSITION, download.toString()).body(content);
+    ContentDisposition download =
+        ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build();
+    return ResponseEntity.ok()
+        .contentType(type)
+        .header(HttpHeaders.CONTENT_DISPOSITION, download.toString())
+        .body(content);
   }
 }

@@ -8,8 +8,8 @@ import istmo.app.platform.Rounded;
 import istmo.app.weeks.Composing;
 import istmo.app.weeks.PlanBrief;
 import istmo.app.weeks.PlanDocument;
-import istmo.app.weeks.WeekPlan;
 import istmo.app.weeks.PlanStore;
+import istmo.app.weeks.WeekPlan;
 import istmo.app.weeks.Weeks;
 import istmo.app.weeks.web.WeekViews.PlannedDayView;
 import istmo.app.weeks.web.WeekViews.WeekView;
@@ -55,8 +55,23 @@ class WeekController {
     this.composing = composing;
   }
 
-  /** times: sessions a week, spread over it; without it as many as the client's profile says, or two. */
-  record WeekInput(UUID clientId, UUID gymId, Map<String, Integer> aim, List<String> keepOut, String school, String preset, Map<String, Double> weights, String name, Integer times, Integer minutes, Boolean oneStation, Pairing pairing) {}
+  /**
+   * times: sessions a week, spread over it; without it as many as the client's profile says, or
+   * two.
+   */
+  record WeekInput(
+      UUID clientId,
+      UUID gymId,
+      Map<String, Integer> aim,
+      List<String> keepOut,
+      String school,
+      String preset,
+      Map<String, Double> weights,
+      String name,
+      Integer times,
+      Integer minutes,
+      Boolean oneStation,
+      Pairing pairing) {}
 
   /** what: the change in a few words, for undo. */
   record WeekChangeInput(Integer version, String what, PlanDocument plan) {}
@@ -70,27 +85,54 @@ class WeekController {
 
   record SchemeInput(Scheme scheme, PrescriptionDocument prescription) {}
 
-  record WeekLine(UUID id, UUID clientId, UUID gymId, String name, int days, int exercises, Instant changedAt) {}
+  record WeekLine(
+      UUID id,
+      UUID clientId,
+      UUID gymId,
+      String name,
+      int days,
+      int exercises,
+      Instant changedAt) {}
 
-  /** points against the week, and the fewest that any week could have; gap: what could still be gained at most, 0 to 1. */
+  /**
+   * points against the week, and the fewest that any week could have; gap: what could still be
+   * gained at most, 0 to 1.
+   */
   record SearchView(long points, long bound, double gap, boolean proved, double seconds) {}
 
   record ComposedView(WeekView week, @MayBeMissing SearchView search, List<String> obstacles) {}
 
   record ProgressView(double seconds, long points, long bound) {}
 
-  record ShortfallView(String region, double has, double asked, String sentence, List<String> ways) {}
+  record ShortfallView(
+      String region, double has, double asked, String sentence, List<String> ways) {}
 
-  record SwapView(String candidateId, String name, double alike, List<String> changes, PrescriptionDocument prescription) {}
+  record SwapView(
+      String candidateId,
+      String name,
+      double alike,
+      List<String> changes,
+      PrescriptionDocument prescription) {}
 
   /** shares: what a set gives of each region beside the best here. */
-  record OfferView(String candidateId, String exerciseId, String name, Role role, double utility, Map<String, Double> shares, PrescriptionDocument prescription) {}
+  record OfferView(
+      String candidateId,
+      String exerciseId,
+      String name,
+      Role role,
+      double utility,
+      Map<String, Double> shares,
+      PrescriptionDocument prescription) {}
 
   record SchemeView(Scheme scheme, String label, String how) {}
 
   record PairingView(Pairing pairing, String label) {}
 
-  record PlanningView(List<SchemeView> schemes, List<PairingView> pairings, int leastBlockWeeks, int mostBlockWeeks) {}
+  record PlanningView(
+      List<SchemeView> schemes,
+      List<PairingView> pairings,
+      int leastBlockWeeks,
+      int mostBlockWeeks) {}
 
   record BlockWeekView(BlockWeekHeadView step, List<PlannedDayView> days) {}
 
@@ -103,28 +145,60 @@ class WeekController {
 
   @GetMapping
   List<WeekLine> list(@RequestParam Optional<UUID> clientId) {
-    return store.list(clientId).stream().map(l -> new WeekLine(l.id(), l.clientId(), l.gymId(), l.name(), l.days(), l.exercises(), l.changedAt())).toList();
+    return store.list(clientId).stream()
+        .map(
+            l ->
+                new WeekLine(
+                    l.id(),
+                    l.clientId(),
+                    l.gymId(),
+                    l.name(),
+                    l.days(),
+                    l.exercises(),
+                    l.changedAt()))
+        .toList();
   }
 
   /** What can be chosen in planning. */
   @GetMapping("/planning")
   PlanningView planning() {
-    return new PlanningView(Arrays.stream(Scheme.values()).map(s -> new SchemeView(s, s.label(), s.how())).toList(), Arrays.stream(Pairing.values()).map(p -> new PairingView(p, p.label())).toList(), (int) Block.WEEKS.min(), (int) Block.WEEKS.max());
+    return new PlanningView(
+        Arrays.stream(Scheme.values()).map(s -> new SchemeView(s, s.label(), s.how())).toList(),
+        Arrays.stream(Pairing.values()).map(p -> new PairingView(p, p.label())).toList(),
+        (int) Block.WEEKS.min(),
+        (int) Block.WEEKS.max());
   }
 
-  /** Another way to string sets together, with the repetitions, reserve and pauses that go with it. */
+  /**
+   * Another way to string sets together, with the repetitions, reserve and pauses that go with it.
+   */
   @PostMapping("/prescriptions")
   PrescriptionDocument scheme(@RequestBody SchemeInput input) {
-    new Needed().field("scheme", input.scheme()).field("prescription", input.prescription()).check();
-    return PrescriptionDocument.of(Prescriber.by(input.scheme(), input.prescription().prescription()));
+    new Needed()
+        .field("scheme", input.scheme())
+        .field("prescription", input.prescription())
+        .check();
+    return PrescriptionDocument.of(
+        Prescriber.by(input.scheme(), input.prescription().prescription()));
   }
 
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   WeekView begin(@RequestBody WeekInput input) {
     new Needed().field("clientId", input.clientId()).field("gymId", input.gymId()).check();
-    PlanBrief brief = new PlanBrief(input.aim(), input.keepOut(), input.school(), input.preset(), input.weights());
-    return WeekViews.of(weeks.begin(input.clientId(), input.gymId(), brief, input.name(), Optional.ofNullable(input.times()), Optional.ofNullable(input.minutes()), Boolean.TRUE.equals(input.oneStation()), input.pairing() == null ? Pairing.NONE : input.pairing()));
+    PlanBrief brief =
+        new PlanBrief(
+            input.aim(), input.keepOut(), input.school(), input.preset(), input.weights());
+    return WeekViews.of(
+        weeks.begin(
+            input.clientId(),
+            input.gymId(),
+            brief,
+            input.name(),
+            Optional.ofNullable(input.times()),
+            Optional.ofNullable(input.minutes()),
+            Boolean.TRUE.equals(input.oneStation()),
+            input.pairing() == null ? Pairing.NONE : input.pairing()));
   }
 
   @GetMapping("/{id}")
@@ -168,12 +242,31 @@ class WeekController {
     return WeekViews.of(weeks.arrange(id, input.version(), input.day()));
   }
 
-  /** Fills the week beside what is pinned; answers when the time is over or the search is stopped. */
+  /**
+   * Fills the week beside what is pinned; answers when the time is over or the search is stopped.
+   */
   @PostMapping("/{id}/compose")
   ComposedView compose(@PathVariable UUID id, @RequestBody ComposeInput input) {
     new Needed().field("version", input.version()).field("run", input.run()).check();
-    Composing.Composed c = composing.compose(id, input.version(), input.run(), input.seconds() == null ? Composer.USUAL_S : input.seconds());
-    return new ComposedView(WeekViews.of(c.plan()), c.answer().map(a -> new SearchView(a.points(), a.bound(), Rounded.of(a.gap()), a.proved(), Rounded.of(a.seconds()))).orElse(null), c.obstacles());
+    Composing.Composed c =
+        composing.compose(
+            id,
+            input.version(),
+            input.run(),
+            input.seconds() == null ? Composer.USUAL_S : input.seconds());
+    return new ComposedView(
+        WeekViews.of(c.plan()),
+        c.answer()
+            .map(
+                a ->
+                    new SearchView(
+                        a.points(),
+                        a.bound(),
+                        Rounded.of(a.gap()),
+                        a.proved(),
+                        Rounded.of(a.seconds())))
+            .orElse(null),
+        c.obstacles());
   }
 
   @GetMapping("/{id}/compose/{run}")
@@ -188,43 +281,87 @@ class WeekController {
     composing.stop(id, run);
   }
 
-  /** Why the week falls short, and what would help; an empty list where it does not. Some seconds of work. */
+  /**
+   * Why the week falls short, and what would help; an empty list where it does not. Some seconds of
+   * work.
+   */
   @GetMapping("/{id}/shortfall")
   List<ShortfallView> shortfall(@PathVariable UUID id) {
     Optional<Shortfall> s = weeks.shortfall(id);
-    return s.map(x -> new ShortfallView(x.region(), Rounded.of(x.has()), x.asked(), x.sentence(), x.ways())).stream().toList();
+    return s
+        .map(
+            x ->
+                new ShortfallView(
+                    x.region(), Rounded.of(x.has()), x.asked(), x.sentence(), x.ways()))
+        .stream()
+        .toList();
   }
 
   @GetMapping("/{id}/items/{itemId}/swaps")
-  List<SwapView> swaps(@PathVariable UUID id, @PathVariable String itemId, @RequestParam Optional<Set<String>> taken, @RequestParam Optional<Set<PainFlag>> hurting) {
-    return weeks.swaps(id, itemId, taken.orElse(Set.of()), hurting.orElse(Set.of())).stream().map(s -> new SwapView(s.offer().candidateId(), s.offer().name(), Rounded.of(s.alike()), s.changes(), PrescriptionDocument.of(s.offer().usual()))).toList();
+  List<SwapView> swaps(
+      @PathVariable UUID id,
+      @PathVariable String itemId,
+      @RequestParam Optional<Set<String>> taken,
+      @RequestParam Optional<Set<PainFlag>> hurting) {
+    return weeks.swaps(id, itemId, taken.orElse(Set.of()), hurting.orElse(Set.of())).stream()
+        .map(
+            s ->
+                new SwapView(
+                    s.offer().candidateId(),
+                    s.offer().name(),
+                    Rounded.of(s.alike()),
+                    s.changes(),
+                    PrescriptionDocument.of(s.offer().usual())))
+        .toList();
   }
 
   /** Everything that may be put into this week, in the order's order. */
   @GetMapping("/{id}/offers")
   List<OfferView> offers(@PathVariable UUID id) {
-    return weeks.get(id).offers().all().stream().map(o -> new OfferView(o.candidateId(), o.exerciseId(), o.name(), o.role(), Rounded.of(o.utility()), Rounded.of(o.shares()), PrescriptionDocument.of(o.usual()))).toList();
+    return weeks.get(id).offers().all().stream()
+        .map(
+            o ->
+                new OfferView(
+                    o.candidateId(),
+                    o.exerciseId(),
+                    o.name(),
+                    o.role(),
+                    Rounded.of(o.utility()),
+                    Rounded.of(o.shares()),
+                    PrescriptionDocument.of(o.usual())))
+        .toList();
   }
 
   /** The client at the lengthened end of one exercise. */
   @GetMapping("/{id}/figures/{exerciseId}/{variant}")
-  FigureView figure(@PathVariable UUID id, @PathVariable String exerciseId, @PathVariable String variant) {
+  FigureView figure(
+      @PathVariable UUID id, @PathVariable String exerciseId, @PathVariable String variant) {
     WeekPlan plan = weeks.get(id);
     String candidate = plan.offers().get(exerciseId + "/" + variant).candidateId();
-    return plan.offers().figure(candidate, plan.client().body(false)).map(f -> new FigureView(DrawingView.of(f.side()), DrawingView.of(f.plan()))).orElseThrow(() -> new InvalidInput("variant", "has no figure"));
+    return plan.offers()
+        .figure(candidate, plan.client().body(false))
+        .map(f -> new FigureView(DrawingView.of(f.side()), DrawingView.of(f.plan())))
+        .orElseThrow(() -> new InvalidInput("variant", "has no figure"));
   }
 
   /** The week as a step of its block asks for it, 1 the first. */
   @GetMapping("/{id}/steps/{step}")
   BlockWeekView step(@PathVariable UUID id, @PathVariable int step) {
     WeekPlan plan = weeks.step(id, step);
-    Block.Step s = Weeks.block(plan.document(), plan.client().profile().trainingAge()).orElseThrow().weeks().get(step - 1);
-    return new BlockWeekView(new BlockWeekHeadView(s.number(), s.kind().label(), s.words(), Rounded.of(s.load())), WeekViews.days(plan, s.load()));
+    Block.Step s =
+        Weeks.block(plan.document(), plan.client().profile().trainingAge())
+            .orElseThrow()
+            .weeks()
+            .get(step - 1);
+    return new BlockWeekView(
+        new BlockWeekHeadView(s.number(), s.kind().label(), s.words(), Rounded.of(s.load())),
+        WeekViews.days(plan, s.load()));
   }
 
   /** What changes after missed weeks: with which step of the block to go on. */
   @GetMapping("/{id}/missed")
-  MissedView missed(@PathVariable UUID id, @RequestParam int lastDone, @RequestParam int weeksMissed) {
+  MissedView missed(
+      @PathVariable UUID id, @RequestParam int lastDone, @RequestParam int weeksMissed) {
     weeks.get(id);
     return new MissedView(Block.missed(weeksMissed), Block.goOnWith(lastDone, weeksMissed));
   }

@@ -32,7 +32,8 @@ final class WeekViews {
   private WeekViews() {}
 
   /** startS and seconds from the beginning of the session. */
-  record SegmentView(Timing.Kind kind, double startS, double seconds, int bout, String itemId, int set) {
+  record SegmentView(
+      Timing.Kind kind, double startS, double seconds, int bout, String itemId, int set) {
     static SegmentView of(Timing.Segment s) {
       return new SegmentView(s.kind(), s.startS(), s.seconds(), s.bout(), s.itemId(), s.set());
     }
@@ -40,21 +41,41 @@ final class WeekViews {
 
   record WarmUpView(int repetitions, LoadingView load) {}
 
-  record SetLineView(int repetitionsLow, int repetitionsHigh, @MayBeMissing LoadingView load, List<Double> putOn, String note) {}
+  record SetLineView(
+      int repetitionsLow,
+      int repetitionsHigh,
+      @MayBeMissing LoadingView load,
+      List<Double> putOn,
+      String note) {}
 
   /** lowKg and highKg: between which the load is believed to lie; both 0 where nothing is known. */
-  record WorkingLoadView(double lowKg, double highKg, String basis, List<WarmUpView> warmUps, List<SetLineView> sets) {
+  record WorkingLoadView(
+      double lowKg, double highKg, String basis, List<WarmUpView> warmUps, List<SetLineView> sets) {
     static WorkingLoadView of(WorkingLoad w) {
       return new WorkingLoadView(
           Rounded.of(w.lowKg()),
           Rounded.of(w.highKg()),
           w.basis(),
-          w.warmUps().stream().map(x -> new WarmUpView(x.repetitions(), LoadingView.of(x.load()))).toList(),
-          w.sets().stream().map(s -> new SetLineView(s.repetitionsLow(), s.repetitionsHigh(), s.load().map(LoadingView::of).orElse(null), s.putOn(), s.note())).toList());
+          w.warmUps().stream()
+              .map(x -> new WarmUpView(x.repetitions(), LoadingView.of(x.load())))
+              .toList(),
+          w.sets().stream()
+              .map(
+                  s ->
+                      new SetLineView(
+                          s.repetitionsLow(),
+                          s.repetitionsHigh(),
+                          s.load().map(LoadingView::of).orElse(null),
+                          s.putOn(),
+                          s.note()))
+              .toList());
     }
   }
 
-  /** shares: by region id, what a set gives beside the best here; refusal: why it is left out now, and then nothing else is said of it. */
+  /**
+   * shares: by region id, what a set gives beside the best here; refusal: why it is left out now,
+   * and then nothing else is said of it.
+   */
   record PlannedItemView(
       String id,
       String candidateId,
@@ -72,16 +93,48 @@ final class WeekViews {
       List<String> cues,
       List<String> stopSigns) {}
 
-  /** reason: why it stands where it does by the usual order; trouble: what speaks against taking turns. */
-  record BoutView(String reason, List<String> trouble, double seconds, List<PlannedItemView> items) {}
+  /**
+   * reason: why it stands where it does by the usual order; trouble: what speaks against taking
+   * turns.
+   */
+  record BoutView(
+      String reason, List<String> trouble, double seconds, List<PlannedItemView> items) {}
 
-  record PlannedDayView(int weekday, int minutes, boolean oneStation, double usedMinutes, List<SegmentView> segments, List<String> remarks, int sets, int thighSets, int calfSets, double back, Map<String, Double> effective, List<BoutView> bouts) {}
+  record PlannedDayView(
+      int weekday,
+      int minutes,
+      boolean oneStation,
+      double usedMinutes,
+      List<SegmentView> segments,
+      List<String> remarks,
+      int sets,
+      int thighSets,
+      int calfSets,
+      double back,
+      Map<String, Double> effective,
+      List<BoutView> bouts) {}
 
   record FunctionView(String label, String examples, double has, double asked) {}
 
-  record CoverageView(Map<String, Double> sets, Map<String, Double> targets, List<String> held, List<FunctionView> functions, double front, double back, boolean balance, double most, List<String> findings) {}
+  record CoverageView(
+      Map<String, Double> sets,
+      Map<String, Double> targets,
+      List<String> held,
+      List<FunctionView> functions,
+      double front,
+      double back,
+      boolean balance,
+      double most,
+      List<String> findings) {}
 
-  record BlockStepView(int number, Block.Kind kind, String label, int addedSets, double addedReserve, double load, String words) {}
+  record BlockStepView(
+      int number,
+      Block.Kind kind,
+      String label,
+      int addedSets,
+      double addedReserve,
+      double load,
+      String words) {}
 
   /** undo and redo: what they would take back or do again. */
   record WeekView(
@@ -116,17 +169,32 @@ final class WeekViews {
         p.document(),
         days(p, 1),
         coverage(p),
-        Weeks.block(p.document(), p.client().profile().trainingAge()).map(WeekViews::block).orElse(List.of()),
+        Weeks.block(p.document(), p.client().profile().trainingAge())
+            .map(WeekViews::block)
+            .orElse(List.of()),
         Block.EASIER_WEEK_SIGNS,
         p.undo().orElse(null),
         p.redo().orElse(null));
   }
 
   static List<BlockStepView> block(Block b) {
-    return b.weeks().stream().map(s -> new BlockStepView(s.number(), s.kind(), s.kind().label(), s.addedSets(), s.addedReserve(), Rounded.of(s.load()), s.words())).toList();
+    return b.weeks().stream()
+        .map(
+            s ->
+                new BlockStepView(
+                    s.number(),
+                    s.kind(),
+                    s.kind().label(),
+                    s.addedSets(),
+                    s.addedReserve(),
+                    Rounded.of(s.load()),
+                    s.words()))
+        .toList();
   }
 
-  /** @param load beside the planned one, as a step of a block asks */
+  /**
+   * @param load beside the planned one, as a step of a block asks
+   */
   static List<PlannedDayView> days(WeekPlan p, double load) {
     List<PlannedDayView> days = new ArrayList<>();
     for (int d = 0; d < p.week().days().size(); d++) {
@@ -136,16 +204,38 @@ final class WeekViews {
       List<BoutView> bouts = new ArrayList<>();
       for (int b = 0; b < day.bouts().size(); b++) {
         Planned.Bout bout = day.bouts().get(b);
-        bouts.add(new BoutView(p.arrangement().reason(bout), trouble(p, bout), timing.secondsOf(b), bout.items().stream().map(i -> item(p, i, load)).toList()));
+        bouts.add(
+            new BoutView(
+                p.arrangement().reason(bout),
+                trouble(p, bout),
+                timing.secondsOf(b),
+                bout.items().stream().map(i -> item(p, i, load)).toList()));
       }
-      days.add(new PlannedDayView(day.weekday(), day.minutes(), day.oneStation(), Rounded.of(timing.minutes()), timing.segments().stream().map(SegmentView::of).toList(), p.arrangement().remarks(day.bouts()), of.sets(), of.thighSets(), of.calfSets(), Rounded.of(of.back()), Rounded.of(of.effective()), bouts));
+      days.add(
+          new PlannedDayView(
+              day.weekday(),
+              day.minutes(),
+              day.oneStation(),
+              Rounded.of(timing.minutes()),
+              timing.segments().stream().map(SegmentView::of).toList(),
+              p.arrangement().remarks(day.bouts()),
+              of.sets(),
+              of.thighSets(),
+              of.calfSets(),
+              Rounded.of(of.back()),
+              Rounded.of(of.effective()),
+              bouts));
     }
     return days;
   }
 
   private static List<String> trouble(WeekPlan p, Planned.Bout bout) {
     List<String> list = new ArrayList<>();
-    List<Offer> offers = bout.items().stream().map(i -> p.offers().find(i.candidateId())).flatMap(Optional::stream).toList();
+    List<Offer> offers =
+        bout.items().stream()
+            .map(i -> p.offers().find(i.candidateId()))
+            .flatMap(Optional::stream)
+            .toList();
     for (int a = 0; a < offers.size(); a++) {
       for (int b = a + 1; b < offers.size(); b++) {
         Pairing.trouble(offers.get(a), offers.get(b)).ifPresent(list::add);
@@ -158,7 +248,22 @@ final class WeekViews {
     PrescriptionDocument prescription = PrescriptionDocument.of(i.prescription());
     Optional<Offer> found = p.offers().find(i.candidateId());
     if (found.isEmpty()) {
-      return new PlannedItemView(i.id(), i.candidateId(), i.candidateId().split("/")[0], i.candidateId(), i.pinned(), prescription, p.offers().whyNot(i.candidateId()), null, false, Map.of(), Map.of(), null, List.of(), List.of(), List.of());
+      return new PlannedItemView(
+          i.id(),
+          i.candidateId(),
+          i.candidateId().split("/")[0],
+          i.candidateId(),
+          i.pinned(),
+          prescription,
+          p.offers().whyNot(i.candidateId()),
+          null,
+          false,
+          Map.of(),
+          Map.of(),
+          null,
+          List.of(),
+          List.of(),
+          List.of());
     }
     Offer o = found.get();
     return new PlannedItemView(
@@ -182,11 +287,28 @@ final class WeekViews {
   private static CoverageView coverage(WeekPlan p) {
     Coverage c = p.coverage();
     List<FunctionView> functions = new ArrayList<>();
-    c.functions().forEach((f, has) -> functions.add(new FunctionView(f.label(), f.examples(), Rounded.of(has), Rounded.of(p.targets().functions().get(f)))));
+    c.functions()
+        .forEach(
+            (f, has) ->
+                functions.add(
+                    new FunctionView(
+                        f.label(),
+                        f.examples(),
+                        Rounded.of(has),
+                        Rounded.of(p.targets().functions().get(f)))));
     Map<String, Double> sets = new LinkedHashMap<>();
     for (Region r : Regions.standard().all()) {
       sets.put(r.id(), Rounded.of(c.sets().getOrDefault(r.id(), 0.0)));
     }
-    return new CoverageView(sets, Rounded.of(p.targets().least()), List.copyOf(p.targets().held()), functions, Rounded.of(c.front()), Rounded.of(c.back()), p.targets().balance(), p.targets().most(), c.findings());
+    return new CoverageView(
+        sets,
+        Rounded.of(p.targets().least()),
+        List.copyOf(p.targets().held()),
+        functions,
+        Rounded.of(c.front()),
+        Rounded.of(c.back()),
+        p.targets().balance(),
+        p.targets().most(),
+        c.findings());
   }
 }

@@ -15,12 +15,26 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * A family whose load can grow towards the top with chains or bands: at phase s it is W + extra (1 - s), acting where and as the load itself does. Links that leave the floor and bands near their working length add nearly evenly over the
- * repetition; that they do so evenly is an assumption, and so is that a band pulls along the load's own line. Reverse bands are the same with W what is left at the bottom.
+ * A family whose load can grow towards the top with chains or bands: at phase s it is W + extra (1
+ * - s), acting where and as the load itself does. Links that leave the floor and bands near their
+ * working length add nearly evenly over the repetition; that they do so evenly is an assumption,
+ * and so is that a band pulls along the load's own line. Reverse bands are the same with W what is
+ * left at the bottom.
  */
 final class AccommodatingResistance implements Family {
   static final SetupParameter EXTRA =
-      new SetupParameter("extraTop", "Chains or bands: more at the top", "kg", new Allowed(0, 150, "kg"), 0, 5, SetupParameter.Kind.SETUP, List.of(), "what chains or bands add at the top, falling evenly to nothing at the bottom; with reverse bands what they take off at the bottom, and the load is then what is left there");
+      new SetupParameter(
+          "extraTop",
+          "Chains or bands: more at the top",
+          "kg",
+          new Allowed(0, 150, "kg"),
+          0,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "what chains or bands add at the top, falling evenly to nothing at the bottom; with"
+              + " reverse bands what they take off at the bottom, and the load is then what is left"
+              + " there");
 
   private final Family of;
 
@@ -85,17 +99,38 @@ final class AccommodatingResistance implements Family {
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
     double extra = setup.get(EXTRA) * (1 - phase);
     PostureResult result = of.posture(body, setup, phase, loadKg + extra);
-    return extra == 0 || !(result instanceof Posture p) ? result : new Posture(p.phase(), p.angles(), p.points(), p.axes(), p.trunkLeanRad(), p.loads().stream().map(l -> more(l, extra)).toList(), p.freeContacts().stream().map(c -> more(c, extra)).toList(), p.carried(), p.props());
+    return extra == 0 || !(result instanceof Posture p)
+        ? result
+        : new Posture(
+            p.phase(),
+            p.angles(),
+            p.points(),
+            p.axes(),
+            p.trunkLeanRad(),
+            p.loads().stream().map(l -> more(l, extra)).toList(),
+            p.freeContacts().stream().map(c -> more(c, extra)).toList(),
+            p.carried(),
+            p.props());
   }
 
   private static Load more(Load l, double kg) {
     if (!l.couplePerKg().equals(Vec3.ZERO)) {
       throw new IllegalStateException("a turning stack takes no chains");
     }
-    return new Load(l.on(), l.at(), l.force().plus(kg, l.forcePerKg()), l.forcePerKg(), l.couplePerKg());
+    return new Load(
+        l.on(), l.at(), l.force().plus(kg, l.forcePerKg()), l.forcePerKg(), l.couplePerKg());
   }
 
   private static FreeContact more(FreeContact c, double kg) {
-    return new FreeContact(c.name(), c.on(), c.at(), c.direction(), c.couple(), c.joint(), c.bound() + kg * c.boundPerKg(), c.boundPerKg(), c.oneSided());
+    return new FreeContact(
+        c.name(),
+        c.on(),
+        c.at(),
+        c.direction(),
+        c.couple(),
+        c.joint(),
+        c.bound() + kg * c.boundPerKg(),
+        c.boundPerKg(),
+        c.oneSided());
   }
 }

@@ -17,24 +17,73 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Back extension on a bench whose legs lie at an angle, thighs on a pad, heels under a roller; the trunk hinges at the hip as one piece. Pad and roller push square to the legs, the foot plate along them: three unknowns, three
- * conditions of balance of the whole body.
+ * Back extension on a bench whose legs lie at an angle, thighs on a pad, heels under a roller; the
+ * trunk hinges at the hip as one piece. Pad and roller push square to the legs, the foot plate
+ * along them: three unknowns, three conditions of balance of the whole body.
  */
 public final class BackExtensionFamily implements Family {
   static final SetupParameter BENCH_ANGLE =
-      new SetupParameter("benchAngle", "Legs from level", "deg", new Allowed(0, 60, "deg"), 45, 5, SetupParameter.Kind.MACHINE, List.of(), "0 is the level bench, 45 the usual slope; head higher");
+      new SetupParameter(
+          "benchAngle",
+          "Legs from level",
+          "deg",
+          new Allowed(0, 60, "deg"),
+          45,
+          5,
+          SetupParameter.Kind.MACHINE,
+          List.of(),
+          "0 is the level bench, 45 the usual slope; head higher");
   static final SetupParameter LOW =
-      new SetupParameter("low", "Hip bend at the bottom", "deg", new Allowed(30, 120, "deg"), 90, 5, SetupParameter.Kind.SETUP, List.of(), "hip flexion with the trunk hanging");
+      new SetupParameter(
+          "low",
+          "Hip bend at the bottom",
+          "deg",
+          new Allowed(30, 120, "deg"),
+          90,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "hip flexion with the trunk hanging");
   static final SetupParameter HIGH =
-      new SetupParameter("high", "Hip bend at the top", "deg", new Allowed(-10, 30, "deg"), 0, 5, SetupParameter.Kind.SETUP, List.of(), "0 is one line from head to heel");
+      new SetupParameter(
+          "high",
+          "Hip bend at the top",
+          "deg",
+          new Allowed(-10, 30, "deg"),
+          0,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "0 is one line from head to heel");
   static final SetupParameter PAD =
-      new SetupParameter("pad", "Pad below the hips", "m", new Allowed(0.02, 0.30, "m"), 0.08, 0.02, SetupParameter.Kind.SETUP, List.of(), "upper edge of the thigh pad from the hip centres, along the thigh");
+      new SetupParameter(
+          "pad",
+          "Pad below the hips",
+          "m",
+          new Allowed(0.02, 0.30, "m"),
+          0.08,
+          0.02,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "upper edge of the thigh pad from the hip centres, along the thigh");
   static final SetupParameter BEHIND_HEAD =
-      new SetupParameter("held", "Load", "", new Allowed(0, 1, ""), 0, 1, SetupParameter.Kind.SETUP, List.of("at the chest", "on the back"), "where the load is held");
+      new SetupParameter(
+          "held",
+          "Load",
+          "",
+          new Allowed(0, 1, ""),
+          0,
+          1,
+          SetupParameter.Kind.SETUP,
+          List.of("at the chest", "on the back"),
+          "where the load is held");
 
-  private static final Set<Coordinate> ROWS = EnumSet.complementOf(EnumSet.of(Coordinate.ANKLE_DORSIFLEXION));
+  private static final Set<Coordinate> ROWS =
+      EnumSet.complementOf(EnumSet.of(Coordinate.ANKLE_DORSIFLEXION));
+
   /** Nearly straight: the ligaments behind the knee take most of what the roller asks of it. */
   private static final double KNEE_BEND = Math.toRadians(4);
+
   private static final double ROLLER = 0.92;
 
   @Override
@@ -65,27 +114,37 @@ public final class BackExtensionFamily implements Family {
     double thighLean = Math.PI / 2 - slope; // of the line knee to hip, from the vertical
     double lean = thighLean + bend;
     Vec3 hip = new Vec3(0, 0.9, body.hipHalfDistanceM());
-    PostureBuilder p = LegGeometry.chain(new PostureBuilder(body, phase), body, hip, lean, bend, KNEE_BEND, 0);
+    PostureBuilder p =
+        LegGeometry.chain(new PostureBuilder(body, phase), body, hip, lean, bend, KNEE_BEND, 0);
     Vec3 thighUp = new Vec3(Math.sin(thighLean), Math.cos(thighLean), 0);
     Vec3 shankUp = thighUp.turnedAboutZ(-KNEE_BEND);
     Vec3 knee = hip.plus(-body.thighM(), thighUp);
     Vec3 ankle = knee.plus(-body.shankM(), shankUp);
     Vec3 padAt = hip.plus(-setup.get(PAD), thighUp);
     Vec3 rollerAt = knee.plus(-ROLLER * body.shankM(), shankUp);
-    Vec3 front = thighUp.turnedAboutZ(-Math.PI / 2); // out of the front of the thigh, towards the pad
+    Vec3 front =
+        thighUp.turnedAboutZ(-Math.PI / 2); // out of the front of the thigh, towards the pad
     Vec3 trunk = new Vec3(Math.sin(lean), Math.cos(lean), 0);
     boolean back = setup.get(BEHIND_HEAD) == 1;
     double com = back ? Segments.UPPER_COM_HANDS_UP : Segments.UPPER_COM_HANGING;
     Vec3 upper = hip.plus(com * body.trunkM(), trunk);
-    Vec3 load = new Vec3(hip.x(), hip.y(), 0).plus((back ? 1.0 : 0.75) * body.trunkM(), trunk).plus(back ? -0.08 : 0.15, trunk.turnedAboutZ(-Math.PI / 2));
-    // one leg carries half; moments about the pad give the roller, forces square to the thigh the pad, along it the foot plate
+    Vec3 load =
+        new Vec3(hip.x(), hip.y(), 0)
+            .plus((back ? 1.0 : 0.75) * body.trunkM(), trunk)
+            .plus(back ? -0.08 : 0.15, trunk.turnedAboutZ(-Math.PI / 2));
+    // one leg carries half; moments about the pad give the roller, forces square to the thigh the
+    // pad, along it the foot plate
     double legs =
         body.thighMassKg() * (body.thighComFraction() * (knee.x() - hip.x()) + hip.x() - padAt.x())
-            + body.shankMassKg() * (knee.x() + body.shankComFraction() * (ankle.x() - knee.x()) - padAt.x())
+            + body.shankMassKg()
+                * (knee.x() + body.shankComFraction() * (ankle.x() - knee.x()) - padAt.x())
             + body.footMassKg() * (p.footCom().x() - padAt.x());
-    double moment = -Load.G * (body.upperMassKg() / 2 * (upper.x() - padAt.x()) + legs); // about z, of weights
+    double moment =
+        -Load.G * (body.upperMassKg() / 2 * (upper.x() - padAt.x()) + legs); // about z, of weights
     double momentPerKg = -Load.G / 2 * (load.x() - padAt.x());
-    Vec3 roll = shankUp.turnedAboutZ(-Math.PI / 2); // the roller pushes the heel towards the front of the shank
+    Vec3 roll =
+        shankUp.turnedAboutZ(
+            -Math.PI / 2); // the roller pushes the heel towards the front of the shank
     Vec3 r = rollerAt.minus(padAt);
     double lever = r.x() * roll.y() - r.y() * roll.x();
     double hold = -moment / lever;
@@ -95,12 +154,29 @@ public final class BackExtensionFamily implements Family {
     Vec3 restPerKg = new Vec3(0, -Load.G / 2, 0).plus(holdPerKg, roll);
     p.pressureAt(rollerAt);
     p.load(Load.force(Load.Segment.SHANK, rollerAt, roll.times(hold), roll.times(holdPerKg)));
-    p.load(Load.force(Load.Segment.THIGH, padAt, front.times(-rest.dot(front)), front.times(-restPerKg.dot(front))));
-    // along the legs, through the pad's point so that moments stay: the plate pushes up the leg's line
-    p.load(Load.force(Load.Segment.FOOT, padAt, thighUp.times(-rest.dot(thighUp)), thighUp.times(-restPerKg.dot(thighUp))));
-    p.legWeights().upperWeight(com).load(Load.force(Load.Segment.UPPER, load, Vec3.ZERO, new Vec3(0, -Load.G, 0))).free(Stops.knee(KNEE_BEND));
+    p.load(
+        Load.force(
+            Load.Segment.THIGH,
+            padAt,
+            front.times(-rest.dot(front)),
+            front.times(-restPerKg.dot(front))));
+    // along the legs, through the pad's point so that moments stay: the plate pushes up the leg's
+    // line
+    p.load(
+        Load.force(
+            Load.Segment.FOOT,
+            padAt,
+            thighUp.times(-rest.dot(thighUp)),
+            thighUp.times(-restPerKg.dot(thighUp))));
+    p.legWeights()
+        .upperWeight(com)
+        .load(Load.force(Load.Segment.UPPER, load, Vec3.ZERO, new Vec3(0, -Load.G, 0)))
+        .free(Stops.knee(KNEE_BEND));
     Vec3 under = padAt.plus(0.09, front);
-    p.prop("weight", load).prop("pad", under, under.plus(-0.25, thighUp)).prop("roller", rollerAt.plus(-0.07, roll)).prop("floor", new Vec3(-1, 0, 0), new Vec3(0.8, 0, 0));
+    p.prop("weight", load)
+        .prop("pad", under, under.plus(-0.25, thighUp))
+        .prop("roller", rollerAt.plus(-0.07, roll))
+        .prop("floor", new Vec3(-1, 0, 0), new Vec3(0.8, 0, 0));
     return p.build(ROWS);
   }
 }

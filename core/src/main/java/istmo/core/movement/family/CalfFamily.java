@@ -21,8 +21,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Calf raise with the balls of the feet on an edge; the ankle angle is the phase. Standing: load on the shoulders, the body balances. Bent over: load on the hips, the hands carry a share of the trunk. Seated: load on the knees. On a leg
- * press: the sled pushes along its rail, the legs are held nearly straight.
+ * Calf raise with the balls of the feet on an edge; the ankle angle is the phase. Standing: load on
+ * the shoulders, the body balances. Bent over: load on the hips, the hands carry a share of the
+ * trunk. Seated: load on the knees. On a leg press: the sled pushes along its rail, the legs are
+ * held nearly straight.
  */
 public final class CalfFamily implements Family {
   /** Where the load comes from. */
@@ -40,17 +42,63 @@ public final class CalfFamily implements Family {
   }
 
   static final SetupParameter KNEE =
-      new SetupParameter("kneeBend", "Knee bend", "deg", new Allowed(0, 30, "deg"), 4, 2, SetupParameter.Kind.TECHNIQUE, List.of(), "knee flexion held through the repetition");
+      new SetupParameter(
+          "kneeBend",
+          "Knee bend",
+          "deg",
+          new Allowed(0, 30, "deg"),
+          4,
+          2,
+          SetupParameter.Kind.TECHNIQUE,
+          List.of(),
+          "knee flexion held through the repetition");
   static final SetupParameter LOW =
-      new SetupParameter("stretch", "Ankle at the bottom", "deg", new Allowed(0, 40, "deg"), 22, 2, SetupParameter.Kind.SETUP, List.of(), "dorsiflexion at the bottom");
+      new SetupParameter(
+          "stretch",
+          "Ankle at the bottom",
+          "deg",
+          new Allowed(0, 40, "deg"),
+          22,
+          2,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "dorsiflexion at the bottom");
   static final SetupParameter HIGH =
-      new SetupParameter("rise", "Ankle at the top", "deg", new Allowed(0, 50, "deg"), 35, 5, SetupParameter.Kind.SETUP, List.of(), "plantarflexion at the top");
+      new SetupParameter(
+          "rise",
+          "Ankle at the top",
+          "deg",
+          new Allowed(0, 50, "deg"),
+          35,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "plantarflexion at the top");
   static final SetupParameter HIP =
-      new SetupParameter("hipBend", "Hip bend", "deg", new Allowed(40, 110, "deg"), 80, 5, SetupParameter.Kind.SETUP, List.of(), "how far the trunk leans ahead on its support");
+      new SetupParameter(
+          "hipBend",
+          "Hip bend",
+          "deg",
+          new Allowed(40, 110, "deg"),
+          80,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "how far the trunk leans ahead on its support");
   static final SetupParameter HANDS =
-      new SetupParameter("handShare", "Trunk on the hands", "", new Allowed(0, 1, ""), 0.5, 0.1, SetupParameter.Kind.TECHNIQUE, List.of(), "share of the trunk's weight that the hands carry");
+      new SetupParameter(
+          "handShare",
+          "Trunk on the hands",
+          "",
+          new Allowed(0, 1, ""),
+          0.5,
+          0.1,
+          SetupParameter.Kind.TECHNIQUE,
+          List.of(),
+          "share of the trunk's weight that the hands carry");
 
-  private static final Set<Coordinate> LEG = EnumSet.of(Coordinate.HIP_FLEXION, Coordinate.KNEE_FLEXION, Coordinate.ANKLE_DORSIFLEXION);
+  private static final Set<Coordinate> LEG =
+      EnumSet.of(Coordinate.HIP_FLEXION, Coordinate.KNEE_FLEXION, Coordinate.ANKLE_DORSIFLEXION);
 
   private final Kind kind;
 
@@ -69,7 +117,16 @@ public final class CalfFamily implements Family {
       case STANDING -> List.of(LOW, HIGH, KNEE, LEGS);
       case SEATED -> List.of(LOW, HIGH, LEGS);
       case BENT_OVER -> List.of(LOW, HIGH, KNEE, HIP, HANDS, LEGS);
-      case PRESS -> List.of(LOW, HIGH, KNEE.usually(8), PressFamily.RAIL, PressFamily.BACK, Parameters.SLED_MASS, Parameters.FRICTION, LEGS);
+      case PRESS ->
+          List.of(
+              LOW,
+              HIGH,
+              KNEE.usually(8),
+              PressFamily.RAIL,
+              PressFamily.BACK,
+              Parameters.SLED_MASS,
+              Parameters.FRICTION,
+              LEGS);
     };
   }
 
@@ -102,14 +159,28 @@ public final class CalfFamily implements Family {
   private static PostureResult seated(Body body, Setup setup, double phase, double dorsiflexion) {
     Limb limb = limb(body, 0, Math.PI / 2, dorsiflexion);
     PostureBuilder p = builder(body, phase, limb, 0, Vec3.FORWARD);
-    double legShare = (body.shankMassKg() + body.footMassKg() + body.thighComFraction() * body.thighMassKg()) * Load.G;
-    p.load(Load.force(Load.Segment.FOOT, p.pressure(), new Vec3(0, legShare, 0), new Vec3(0, Load.G / Parameters.legs(setup), 0))).legWeights();
-    p.prop("pad", limb.knee.plus(new Vec3(-0.16, 0.08, 0)), limb.knee.plus(new Vec3(-0.02, 0.08, 0))).prop("pad", limb.hip.plus(new Vec3(-0.12, -0.1, 0)), limb.hip.plus(new Vec3(0.2, -0.1, 0)));
+    double legShare =
+        (body.shankMassKg() + body.footMassKg() + body.thighComFraction() * body.thighMassKg())
+            * Load.G;
+    p.load(
+            Load.force(
+                Load.Segment.FOOT,
+                p.pressure(),
+                new Vec3(0, legShare, 0),
+                new Vec3(0, Load.G / Parameters.legs(setup), 0)))
+        .legWeights();
+    p.prop(
+            "pad",
+            limb.knee.plus(new Vec3(-0.16, 0.08, 0)),
+            limb.knee.plus(new Vec3(-0.02, 0.08, 0)))
+        .prop(
+            "pad", limb.hip.plus(new Vec3(-0.12, -0.1, 0)), limb.hip.plus(new Vec3(0.2, -0.1, 0)));
     block(p);
     return p.build(EnumSet.of(Coordinate.ANKLE_DORSIFLEXION));
   }
 
-  private static PostureResult standing(Body body, Setup setup, double phase, double dorsiflexion, double loadKg) {
+  private static PostureResult standing(
+      Body body, Setup setup, double phase, double dorsiflexion, double loadKg) {
     double bend = setup.rad(KNEE);
     Optional<Double> lean =
         Roots.between(
@@ -117,30 +188,56 @@ public final class CalfFamily implements Family {
             Math.toRadians(35),
             angle -> {
               Limb l = limb(body, angle + bend / 2, bend, dorsiflexion);
-              double upperX = l.hip.x() + Segments.UPPER_COM_HANGING * body.trunkM() * Math.sin(angle);
+              double upperX =
+                  l.hip.x() + Segments.UPPER_COM_HANGING * body.trunkM() * Math.sin(angle);
               double shoulderX = l.hip.x() + body.trunkM() * Math.sin(angle);
-              return Standing.legMassMoment(body, l.ankle, l.knee, l.hip, -ballFromMiddle(body)) + body.upperMassKg() * upperX + loadKg * shoulderX;
+              return Standing.legMassMoment(body, l.ankle, l.knee, l.hip, -ballFromMiddle(body))
+                  + body.upperMassKg() * upperX
+                  + loadKg * shoulderX;
             });
     if (lean.isEmpty()) {
-      return new Impossible(Impossible.Limit.BALANCE, "The body cannot be brought over the balls of the feet.", "less knee bend");
+      return new Impossible(
+          Impossible.Limit.BALANCE,
+          "The body cannot be brought over the balls of the feet.",
+          "less knee bend");
     }
     Limb limb = limb(body, lean.get() + bend / 2, bend, dorsiflexion);
     PostureBuilder p = builder(body, phase, limb, lean.get(), Vec3.FORWARD);
     int legs = Parameters.legs(setup);
-    p.load(Load.force(Load.Segment.FOOT, p.pressure(), new Vec3(0, body.massKg() * Load.G / legs, 0), new Vec3(0, Load.G / legs, 0))).legWeights();
+    p.load(
+            Load.force(
+                Load.Segment.FOOT,
+                p.pressure(),
+                new Vec3(0, body.massKg() * Load.G / legs, 0),
+                new Vec3(0, Load.G / legs, 0)))
+        .legWeights();
     p.free(Stops.knee(bend));
-    Vec3 shoulder = new Vec3(limb.hip.x() + body.trunkM() * Math.sin(lean.get()), limb.hip.y() + body.trunkM() * Math.cos(lean.get()), 0);
+    Vec3 shoulder =
+        new Vec3(
+            limb.hip.x() + body.trunkM() * Math.sin(lean.get()),
+            limb.hip.y() + body.trunkM() * Math.cos(lean.get()),
+            0);
     p.prop("pad", shoulder.plus(new Vec3(-0.06, 0.05, 0)), shoulder.plus(new Vec3(0.1, 0.05, 0)));
     block(p);
     return p.build(LEG);
   }
 
-  /** The hips stand over the balls of the feet, where the load on them presses straight down; the hands carry their share of the trunk in front. */
+  /**
+   * The hips stand over the balls of the feet, where the load on them presses straight down; the
+   * hands carry their share of the trunk in front.
+   */
   private static PostureResult bentOver(Body body, Setup setup, double phase, double dorsiflexion) {
     double bend = setup.rad(KNEE);
-    Optional<Double> over = Roots.between(Math.toRadians(-20), Math.toRadians(30), angle -> limb(body, angle, bend, dorsiflexion).hip.x());
+    Optional<Double> over =
+        Roots.between(
+            Math.toRadians(-20),
+            Math.toRadians(30),
+            angle -> limb(body, angle, bend, dorsiflexion).hip.x());
     if (over.isEmpty()) {
-      return new Impossible(Impossible.Limit.BALANCE, "The hips cannot be brought over the balls of the feet.", "less knee bend");
+      return new Impossible(
+          Impossible.Limit.BALANCE,
+          "The hips cannot be brought over the balls of the feet.",
+          "less knee bend");
     }
     Limb limb = limb(body, over.get(), bend, dorsiflexion);
     double thighLean = over.get() - bend;
@@ -148,11 +245,18 @@ public final class CalfFamily implements Family {
     PostureBuilder p = builder(body, phase, limb, lean, Vec3.FORWARD);
     int legs = Parameters.legs(setup);
     double carried = (body.massKg() - setup.get(HANDS) * body.upperMassKg()) * Load.G / legs;
-    p.load(Load.force(Load.Segment.FOOT, p.pressure(), new Vec3(0, carried, 0), new Vec3(0, Load.G / legs, 0))).legWeights();
+    p.load(
+            Load.force(
+                Load.Segment.FOOT,
+                p.pressure(),
+                new Vec3(0, carried, 0),
+                new Vec3(0, Load.G / legs, 0)))
+        .legWeights();
     p.free(Stops.knee(bend));
     Vec3 hip = new Vec3(limb.hip.x(), limb.hip.y(), 0);
     Vec3 hands = hip.plus(body.trunkM(), new Vec3(Math.sin(lean), Math.cos(lean), 0));
-    p.prop("weight", hip.plus(new Vec3(-0.05, 0.14, 0))).prop("arm", hands, hands.plus(new Vec3(0.15, -0.35, 0)));
+    p.prop("weight", hip.plus(new Vec3(-0.05, 0.14, 0)))
+        .prop("arm", hands, hands.plus(new Vec3(0.15, -0.35, 0)));
     block(p);
     // pelvis and trunk rest on the support: only knee and ankle are held by muscles
     return p.build(EnumSet.of(Coordinate.KNEE_FLEXION, Coordinate.ANKLE_DORSIFLEXION));
@@ -167,24 +271,55 @@ public final class CalfFamily implements Family {
     double turn = Math.atan2(-flat.hip.x(), flat.hip.y()); // of the line ball to hip, from upright
     double wanted = Math.atan2(u.y(), u.x()) + Math.PI; // from the ball back to the hip
     double by = wanted - (turn + Math.PI / 2);
-    Limb limb = new Limb(flat.ankle.turnedAboutZ(by), flat.knee.turnedAboutZ(by), flat.hip.turnedAboutZ(by), flat.toe.turnedAboutZ(by), flat.normal.turnedAboutZ(by));
+    Limb limb =
+        new Limb(
+            flat.ankle.turnedAboutZ(by),
+            flat.knee.turnedAboutZ(by),
+            flat.hip.turnedAboutZ(by),
+            flat.toe.turnedAboutZ(by),
+            flat.normal.turnedAboutZ(by));
     double back = setup.rad(PressFamily.BACK);
     Vec3 trunk = u.times(Math.cos(back)).plus(Math.sin(back), new Vec3(-u.y(), u.x(), 0));
-    PostureBuilder p = builder(body, phase, limb, Math.atan2(trunk.x(), trunk.y()), new Vec3(-u.y(), u.x(), 0));
-    double perKg = (1 + setup.get(Parameters.FRICTION)) * Load.G * Math.sin(rail) / Parameters.legs(setup);
-    p.load(Load.force(Load.Segment.FOOT, p.pressure(), u.times(-perKg * setup.get(Parameters.SLED_MASS)), u.times(-perKg))).legWeights().free(Stops.knee(bend));
+    PostureBuilder p =
+        builder(body, phase, limb, Math.atan2(trunk.x(), trunk.y()), new Vec3(-u.y(), u.x(), 0));
+    double perKg =
+        (1 + setup.get(Parameters.FRICTION)) * Load.G * Math.sin(rail) / Parameters.legs(setup);
+    p.load(
+            Load.force(
+                Load.Segment.FOOT,
+                p.pressure(),
+                u.times(-perKg * setup.get(Parameters.SLED_MASS)),
+                u.times(-perKg)))
+        .legWeights()
+        .free(Stops.knee(bend));
     Vec3 v = new Vec3(-u.y(), u.x(), 0);
-    Vec3 behind = new Vec3(trunk.y(), -trunk.x(), 0).times(-0.12).plus(new Vec3(limb.hip.x(), limb.hip.y(), 0));
-    p.prop("plate", Vec3.ZERO, v.times(0.5)).prop("pad", behind.plus(-0.05, trunk), behind.plus(body.trunkM() + 0.15, trunk));
+    Vec3 behind =
+        new Vec3(trunk.y(), -trunk.x(), 0)
+            .times(-0.12)
+            .plus(new Vec3(limb.hip.x(), limb.hip.y(), 0));
+    p.prop("plate", Vec3.ZERO, v.times(0.5))
+        .prop("pad", behind.plus(-0.05, trunk), behind.plus(body.trunkM() + 0.15, trunk));
     return p.build(LEG);
   }
 
-  private static PostureBuilder builder(Body body, double phase, Limb limb, double lean, Vec3 toes) {
-    return new PostureBuilder(body, phase).foot(limb.ankle, limb.toe, limb.normal).toesAlong(toes).leg(limb.knee, limb.hip).trunk(lean).pressureAhead(ballFromMiddle(body));
+  private static PostureBuilder builder(
+      Body body, double phase, Limb limb, double lean, Vec3 toes) {
+    return new PostureBuilder(body, phase)
+        .foot(limb.ankle, limb.toe, limb.normal)
+        .toesAlong(toes)
+        .leg(limb.knee, limb.hip)
+        .trunk(lean)
+        .pressureAhead(ballFromMiddle(body));
   }
 
   private static void block(PostureBuilder p) {
-    p.prop("block", new Vec3(-0.02, 0, 0), new Vec3(0.16, 0, 0), new Vec3(0.16, -0.12, 0), new Vec3(-0.02, -0.12, 0)).prop("floor", new Vec3(-0.7, -0.12, 0), new Vec3(0.6, -0.12, 0));
+    p.prop(
+            "block",
+            new Vec3(-0.02, 0, 0),
+            new Vec3(0.16, 0, 0),
+            new Vec3(0.16, -0.12, 0),
+            new Vec3(-0.02, -0.12, 0))
+        .prop("floor", new Vec3(-0.7, -0.12, 0), new Vec3(0.6, -0.12, 0));
   }
 
   private static double ballFromMiddle(Body body) {

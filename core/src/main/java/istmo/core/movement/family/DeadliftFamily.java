@@ -20,18 +20,50 @@ import istmo.core.quantity.Vec3;
 import java.util.List;
 
 /**
- * Deadlift from the floor: the bar's height is the phase, the bar stays at the shin, the shoulders are a little in front of it. Trunk and thigh follow from the arm's length; the centre of pressure is a result and must lie in the foot.
+ * Deadlift from the floor: the bar's height is the phase, the bar stays at the shin, the shoulders
+ * are a little in front of it. Trunk and thigh follow from the arm's length; the centre of pressure
+ * is a result and must lie in the foot.
  */
 public final class DeadliftFamily implements Family {
   static final SetupParameter SHIN =
-      new SetupParameter("shin", "Shin lean at the floor", "deg", new Allowed(0, 30, "deg"), 12, 2, SetupParameter.Kind.TECHNIQUE, List.of(), "shin from the vertical when the bar leaves the floor");
+      new SetupParameter(
+          "shin",
+          "Shin lean at the floor",
+          "deg",
+          new Allowed(0, 30, "deg"),
+          12,
+          2,
+          SetupParameter.Kind.TECHNIQUE,
+          List.of(),
+          "shin from the vertical when the bar leaves the floor");
   static final SetupParameter SHOULDERS =
-      new SetupParameter("shoulders", "Shoulders in front of the bar", "m", new Allowed(0, 0.15, "m"), 0.06, 0.01, SetupParameter.Kind.TECHNIQUE, List.of(), "at the floor");
+      new SetupParameter(
+          "shoulders",
+          "Shoulders in front of the bar",
+          "m",
+          new Allowed(0, 0.15, "m"),
+          0.06,
+          0.01,
+          SetupParameter.Kind.TECHNIQUE,
+          List.of(),
+          "at the floor");
+
   /** Half of a 450 mm plate (IWF technical rules). */
   static final SetupParameter BAR_HEIGHT =
-      new SetupParameter("barHeight", "Bar height at the floor", "m", new Allowed(0.10, 0.50, "m"), 0.225, 0.025, SetupParameter.Kind.SETUP, List.of(), "centre of the bar; lower stands for a deficit, higher for blocks");
+      new SetupParameter(
+          "barHeight",
+          "Bar height at the floor",
+          "m",
+          new Allowed(0.10, 0.50, "m"),
+          0.225,
+          0.025,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "centre of the bar; lower stands for a deficit, higher for blocks");
 
-  /** Centre of the bar in front of the shin's axis: half a shin and half a bar, m (own estimate). */
+  /**
+   * Centre of the bar in front of the shin's axis: half a shin and half a bar, m (own estimate).
+   */
   private static final double BAR_FROM_SHIN = 0.055;
 
   @Override
@@ -41,7 +73,15 @@ public final class DeadliftFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(STANCE.usually(0.32), TOE_OUT.usually(14), SHIN, SHOULDERS, BAR_HEIGHT, Parameters.STRAPS, FOOT_SHEAR, SPREAD);
+    return List.of(
+        STANCE.usually(0.32),
+        TOE_OUT.usually(14),
+        SHIN,
+        SHOULDERS,
+        BAR_HEIGHT,
+        Parameters.STRAPS,
+        FOOT_SHEAR,
+        SPREAD);
   }
 
   @Override
@@ -56,20 +96,28 @@ public final class DeadliftFamily implements Family {
 
   @Override
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
-    LegGeometry.Foot foot = LegGeometry.Foot.onFloor(body, setup.get(STANCE), setup.rad(TOE_OUT), 0);
+    LegGeometry.Foot foot =
+        LegGeometry.Foot.onFloor(body, setup.get(STANCE), setup.rad(TOE_OUT), 0);
     double floor = setup.get(BAR_HEIGHT);
     double kneeHeight = foot.ankle().y() + body.shankM();
     Vec3 standingKnee = kneeAt(body, foot, Math.toRadians(1));
     double thigh = sagittalThigh(body, standingKnee);
     double longest = 0.998 * (thigh + body.trunkM());
-    double top = standingKnee.y() + Math.sqrt(longest * longest - BAR_FROM_SHIN * BAR_FROM_SHIN) - body.armM();
+    double top =
+        standingKnee.y()
+            + Math.sqrt(longest * longest - BAR_FROM_SHIN * BAR_FROM_SHIN)
+            - body.armM();
     double height = floor + (1 - phase) * (top - floor);
     double below = Math.max(0, Math.min(1, (kneeHeight - height) / (kneeHeight - floor)));
     double shin = Math.toRadians(1) + below * (setup.rad(SHIN) - Math.toRadians(1));
     Vec3 knee = kneeAt(body, foot, shin);
-    double barX = BAR_FROM_SHIN + foot.ankle().x() + (Math.min(height, knee.y()) - foot.ankle().y()) * Math.tan(shin) * foot.heading().x();
+    double barX =
+        BAR_FROM_SHIN
+            + foot.ankle().x()
+            + (Math.min(height, knee.y()) - foot.ankle().y()) * Math.tan(shin) * foot.heading().x();
     double ahead = setup.get(SHOULDERS) * below;
-    Vec3 shoulder = new Vec3(barX + ahead, height + Math.sqrt(body.armM() * body.armM() - ahead * ahead), 0);
+    Vec3 shoulder =
+        new Vec3(barX + ahead, height + Math.sqrt(body.armM() * body.armM() - ahead * ahead), 0);
 
     double l = sagittalThigh(body, knee);
     double dx = shoulder.x() - knee.x();
@@ -78,34 +126,57 @@ public final class DeadliftFamily implements Family {
     double along = (l * l - body.trunkM() * body.trunkM() + d * d) / (2 * d);
     double square = l * l - along * along;
     if (!(square >= 0)) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "These arms do not reach the bar from there.", "a higher bar, or more shin lean");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY,
+          "These arms do not reach the bar from there.",
+          "a higher bar, or more shin lean");
     }
     double away = Math.sqrt(square);
-    Vec3 hip = new Vec3(knee.x() + (along * dx - away * dy) / d, knee.y() + (along * dy + away * dx) / d, body.hipHalfDistanceM());
+    Vec3 hip =
+        new Vec3(
+            knee.x() + (along * dx - away * dy) / d,
+            knee.y() + (along * dy + away * dx) / d,
+            body.hipHalfDistanceM());
     double lean = Math.atan2(shoulder.x() - hip.x(), shoulder.y() - hip.y());
     Vec3 barAt = new Vec3(barX, height, 0);
 
     double massMoment =
         Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body))
-            + body.upperMassKg() * (hip.x() + Segments.UPPER_COM_HANGING * body.trunkM() * Math.sin(lean))
+            + body.upperMassKg()
+                * (hip.x() + Segments.UPPER_COM_HANGING * body.trunkM() * Math.sin(lean))
             + loadKg * barX;
     double pressureX = massMoment / (body.massKg() + loadKg);
     double ahead0 = (pressureX - foot.middleX(body)) / foot.heading().x();
-    if (ahead0 < -Segments.MIDDLE_FROM_HEEL * body.footM() || ahead0 > (1 - Segments.MIDDLE_FROM_HEEL) * body.footM()) {
-      return new Impossible(Impossible.Limit.BALANCE, ahead0 < 0 ? "The weight would fall behind the heels." : "The bar would pull over the toes.", "another shin lean or shoulder place");
+    if (ahead0 < -Segments.MIDDLE_FROM_HEEL * body.footM()
+        || ahead0 > (1 - Segments.MIDDLE_FROM_HEEL) * body.footM()) {
+      return new Impossible(
+          Impossible.Limit.BALANCE,
+          ahead0 < 0
+              ? "The weight would fall behind the heels."
+              : "The bar would pull over the toes.",
+          "another shin lean or shoulder place");
     }
-    PostureBuilder p = new PostureBuilder(body, phase).foot(foot.ankle(), foot.toe(), foot.normal()).leg(knee, hip).trunk(lean).pressureAhead(ahead0);
+    PostureBuilder p =
+        new PostureBuilder(body, phase)
+            .foot(foot.ankle(), foot.toe(), foot.normal())
+            .leg(knee, hip)
+            .trunk(lean)
+            .pressureAhead(ahead0);
     Standing.floorForce(p, body, setup);
     p.legWeights().upperWeight(Segments.UPPER_COM_HANGING);
     p.load(Load.force(Load.Segment.UPPER, barAt, Vec3.ZERO, new Vec3(0, -Load.G, 0)));
     double kneeFlexion = shin + Math.atan2(knee.x() - hip.x(), hip.y() - knee.y());
     p.free(Stops.knee(kneeFlexion));
-    p.prop("bar", barAt).prop("arm", shoulder, barAt).prop("floor", new Vec3(-0.8, 0, 0), new Vec3(0.7, 0, 0));
+    p.prop("bar", barAt)
+        .prop("arm", shoulder, barAt)
+        .prop("floor", new Vec3(-0.8, 0, 0), new Vec3(0.7, 0, 0));
     return p.build(Standing.ALL_ROWS);
   }
 
   private static Vec3 kneeAt(Body body, LegGeometry.Foot foot, double shin) {
-    return foot.ankle().plus(body.shankM() * Math.sin(shin), foot.heading()).plus(body.shankM() * Math.cos(shin), Vec3.UP);
+    return foot.ankle()
+        .plus(body.shankM() * Math.sin(shin), foot.heading())
+        .plus(body.shankM() * Math.cos(shin), Vec3.UP);
   }
 
   private static double sagittalThigh(Body body, Vec3 knee) {

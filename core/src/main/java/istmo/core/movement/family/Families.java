@@ -59,7 +59,8 @@ public final class Families {
   public static Family get(String id) {
     Family f = BY_ID.get(id);
     if (f == null) {
-      throw new InvalidInput("family", "\"" + id + "\" is not a family; there are " + BY_ID.keySet());
+      throw new InvalidInput(
+          "family", "\"" + id + "\" is not a family; there are " + BY_ID.keySet());
     }
     return f;
   }

@@ -26,25 +26,56 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Squat under a bar on a track, vertical or at an angle. The track carries horizontal force, so the trunk lean is free: it is an input, and the shank follows from the bar staying on the track.
- * The track's push and the centre of pressure are jointly indeterminate; the pressure is an input and the push follows from balance about it.
+ * Squat under a bar on a track, vertical or at an angle. The track carries horizontal force, so the
+ * trunk lean is free: it is an input, and the shank follows from the bar staying on the track. The
+ * track's push and the centre of pressure are jointly indeterminate; the pressure is an input and
+ * the push follows from balance about it.
  */
 public final class GuidedSquatFamily implements Family {
   static final SetupParameter FORWARD =
-      new SetupParameter("feetForward", "Feet in front of the bar", "m", new Allowed(-0.10, 0.50, "m"), 0.0, 0.02, SetupParameter.Kind.SETUP, List.of(), "mid-foot in front of the bar at a height of one metre");
+      new SetupParameter(
+          "feetForward",
+          "Feet in front of the bar",
+          "m",
+          new Allowed(-0.10, 0.50, "m"),
+          0.0,
+          0.02,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "mid-foot in front of the bar at a height of one metre");
   static final SetupParameter LEAN =
-      new SetupParameter("lean", "Trunk lean at the bottom", "deg", new Allowed(0, 60, "deg"), 32, 5, SetupParameter.Kind.TECHNIQUE, List.of(), "trunk from the vertical at the bottom");
+      new SetupParameter(
+          "lean",
+          "Trunk lean at the bottom",
+          "deg",
+          new Allowed(0, 60, "deg"),
+          32,
+          5,
+          SetupParameter.Kind.TECHNIQUE,
+          List.of(),
+          "trunk from the vertical at the bottom");
 
   static final SetupParameter TRACK =
-      new SetupParameter("trackAngle", "Track angle", "deg", new Allowed(-15, 15, "deg"), 0, 1, SetupParameter.Kind.MACHINE, List.of(), "from the vertical; positive when the bar goes forward as it goes up");
+      new SetupParameter(
+          "trackAngle",
+          "Track angle",
+          "deg",
+          new Allowed(-15, 15, "deg"),
+          0,
+          1,
+          SetupParameter.Kind.MACHINE,
+          List.of(),
+          "from the vertical; positive when the bar goes forward as it goes up");
 
   /** Height of the bar at which the feet's place in front of it is measured, m. */
   private static final double WAIST_M = 1;
 
   /** Knee flexion at the top. */
   private static final double TOP = Math.toRadians(10);
+
   /** Dry rubber on rubber; beyond it the feet are said to slip (common practice). */
   private static final double MOST_FRICTION = 0.7;
+
   /** Rounds in which the bar's height on a leaning track settles. */
   private static final int ROUNDS = 60;
 
@@ -55,7 +86,19 @@ public final class GuidedSquatFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(FORWARD, STANCE, TOE_OUT, WEDGE, THIGH_DEPTH, LEAN, LoadPlace.BAR, TRACK, FRICTION, PRESSURE_ON_TRACK, FOOT_SHEAR, SPREAD);
+    return List.of(
+        FORWARD,
+        STANCE,
+        TOE_OUT,
+        WEDGE,
+        THIGH_DEPTH,
+        LEAN,
+        LoadPlace.BAR,
+        TRACK,
+        FRICTION,
+        PRESSURE_ON_TRACK,
+        FOOT_SHEAR,
+        SPREAD);
   }
 
   @Override
@@ -71,18 +114,28 @@ public final class GuidedSquatFamily implements Family {
   @Override
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
     double bottom = setup.rad(THIGH_DEPTH);
-    LegGeometry.Foot foot = LegGeometry.Foot.onFloor(body, setup.get(STANCE), setup.rad(TOE_OUT), setup.rad(WEDGE));
+    LegGeometry.Foot foot =
+        LegGeometry.Foot.onFloor(body, setup.get(STANCE), setup.rad(TOE_OUT), setup.rad(WEDGE));
     LoadPlace bar = LoadPlace.of(setup, LoadPlace.BAR);
     double tangent = Math.tan(setup.rad(TRACK));
-    double railX = foot.middleX(body) - setup.get(FORWARD) - tangent * WAIST_M; // where the track meets the floor
+    double railX =
+        foot.middleX(body)
+            - setup.get(FORWARD)
+            - tangent * WAIST_M; // where the track meets the floor
     ShankOf shankOf =
         thighAngle -> {
-          Vec3 barFromHip = bar.at(body, Vec3.ZERO, LegGeometry.follow(setup.rad(LEAN), thighAngle, bottom));
+          Vec3 barFromHip =
+              bar.at(body, Vec3.ZERO, LegGeometry.follow(setup.rad(LEAN), thighAngle, bottom));
           double shank = 0;
           for (int round = 0; round < ROUNDS; round++) {
             Optional<Vec3[]> leg = LegGeometry.standingLeg(body, foot, shank, thighAngle);
             double barY = leg.map(l -> l[1].y()).orElse(Double.NaN) + barFromHip.y();
-            double next = shank(body, foot, railX + (tangent == 0 ? 0 : tangent * barY) - barFromHip.x(), thighAngle);
+            double next =
+                shank(
+                    body,
+                    foot,
+                    railX + (tangent == 0 ? 0 : tangent * barY) - barFromHip.x(),
+                    thighAngle);
             if (Double.isNaN(next) || tangent == 0 || Math.abs(next - shank) < 1e-13) {
               return next;
             }
@@ -90,7 +143,8 @@ public final class GuidedSquatFamily implements Family {
           }
           return shank;
         };
-    // with the feet forward a straight leg already slopes back, so the top is where the knee is nearly straight, not where the thigh is upright
+    // with the feet forward a straight leg already slopes back, so the top is where the knee is
+    // nearly straight, not where the thigh is upright
     Optional<Double> top =
         Roots.between(
             Math.toRadians(-25),
@@ -100,25 +154,45 @@ public final class GuidedSquatFamily implements Family {
               return (Double.isNaN(s) ? -Math.PI / 2 : s) + angle - TOP;
             });
     if (top.isEmpty()) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "With the feet there no leg position follows the track.", "move the feet, or change the trunk lean");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY,
+          "With the feet there no leg position follows the track.",
+          "move the feet, or change the trunk lean");
     }
     double thigh = top.get() + phase * (bottom - top.get());
     double lean = LegGeometry.follow(setup.rad(LEAN), thigh, bottom);
     double shank = shankOf.at(thigh);
     if (Double.isNaN(shank)) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "With the feet there the shin cannot follow the track.", "move the feet, or change the trunk lean");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY,
+          "With the feet there the shin cannot follow the track.",
+          "move the feet, or change the trunk lean");
     }
     Optional<Vec3[]> leg = LegGeometry.standingLeg(body, foot, shank, thigh);
     if (leg.isEmpty()) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The stance is too wide for this thigh.", "a narrower stance, or toes further out");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY,
+          "The stance is too wide for this thigh.",
+          "a narrower stance, or toes further out");
     }
     Vec3 knee = leg.get()[0];
     Vec3 hip = leg.get()[1];
-    PostureBuilder p = new PostureBuilder(body, phase).foot(foot.ankle(), foot.toe(), foot.normal()).toesAlong(foot.heading()).leg(knee, hip).trunk(lean).pressureAhead(setup.get(PRESSURE));
+    PostureBuilder p =
+        new PostureBuilder(body, phase)
+            .foot(foot.ankle(), foot.toe(), foot.normal())
+            .toesAlong(foot.heading())
+            .leg(knee, hip)
+            .trunk(lean)
+            .pressureAhead(setup.get(PRESSURE));
     Vec3 barAt = bar.at(body, hip, lean);
     double pressureX = p.pressure().x();
-    double bodyMoment = Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body)) + body.upperMassKg() * hip.x() + body.upperMassKg() * bar.comFraction() * body.trunkM() * Math.sin(lean) - body.massKg() * pressureX;
-    // The track pushes square to itself, R along (cos t, -sin t). Moments about the centre of pressure: -(sum m (x - p)) g - W (xb - p) g - (xb - p) R sin t - yb R cos t = 0
+    double bodyMoment =
+        Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body))
+            + body.upperMassKg() * hip.x()
+            + body.upperMassKg() * bar.comFraction() * body.trunkM() * Math.sin(lean)
+            - body.massKg() * pressureX;
+    // The track pushes square to itself, R along (cos t, -sin t). Moments about the centre of
+    // pressure: -(sum m (x - p)) g - W (xb - p) g - (xb - p) R sin t - yb R cos t = 0
     double sine = Math.sin(setup.rad(TRACK));
     double cosine = Math.cos(setup.rad(TRACK));
     double lever = (barAt.y() - p.pressure().y()) * cosine + (barAt.x() - pressureX) * sine;
@@ -128,14 +202,24 @@ public final class GuidedSquatFamily implements Family {
     double all = push + loadKg * pushPerKg;
     double down = body.massKg() * Load.G + loadKg * weightPerKg + all * sine;
     if (!(Math.abs(all * cosine) <= MOST_FRICTION * down)) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The feet would slip away under the push of the track.", "feet nearer the track");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY,
+          "The feet would slip away under the push of the track.",
+          "feet nearer the track");
     }
     Vec3 floor = new Vec3(-push * cosine / 2, (body.massKg() * Load.G + push * sine) / 2, 0);
     Vec3 floorPerKg = new Vec3(-pushPerKg * cosine / 2, (weightPerKg + pushPerKg * sine) / 2, 0);
     Standing.floorForce(p, floor, floorPerKg, setup);
     p.legWeights().upperWeight(Segments.UPPER_COM_HANDS_UP);
-    p.load(Load.force(Load.Segment.UPPER, barAt, new Vec3(push * cosine, -push * sine, 0), new Vec3(pushPerKg * cosine, -weightPerKg - pushPerKg * sine, 0)));
-    p.prop("rail", new Vec3(railX, 0, 0), new Vec3(railX + 2.1 * tangent, 2.1, 0)).prop("bar", barAt).prop("floor", new Vec3(-0.8, 0, 0), new Vec3(0.7, 0, 0));
+    p.load(
+        Load.force(
+            Load.Segment.UPPER,
+            barAt,
+            new Vec3(push * cosine, -push * sine, 0),
+            new Vec3(pushPerKg * cosine, -weightPerKg - pushPerKg * sine, 0)));
+    p.prop("rail", new Vec3(railX, 0, 0), new Vec3(railX + 2.1 * tangent, 2.1, 0))
+        .prop("bar", barAt)
+        .prop("floor", new Vec3(-0.8, 0, 0), new Vec3(0.7, 0, 0));
     return p.build(Standing.ALL_ROWS);
   }
 
@@ -144,14 +228,18 @@ public final class GuidedSquatFamily implements Family {
     double at(double thighAngle);
   }
 
-  /** The knee's x is the hip's plus l sin(thigh); l depends a little on the knee's place sideways, so it is repeated until it settles. */
+  /**
+   * The knee's x is the hip's plus l sin(thigh); l depends a little on the knee's place sideways,
+   * so it is repeated until it settles.
+   */
   private static double shank(Body body, LegGeometry.Foot foot, double hipX, double thigh) {
     double shank = 0;
     for (int round = 0; round < 30; round++) {
       double kneeZ = foot.ankle().z() + body.shankM() * Math.sin(shank) * foot.heading().z();
       double dz = body.hipHalfDistanceM() - kneeZ;
       double l = Math.sqrt(Math.max(0, body.thighM() * body.thighM() - dz * dz));
-      double sine = (hipX + l * Math.sin(thigh) - foot.ankle().x()) / (body.shankM() * foot.heading().x());
+      double sine =
+          (hipX + l * Math.sin(thigh) - foot.ankle().x()) / (body.shankM() * foot.heading().x());
       if (!(Math.abs(sine) < 0.95)) {
         return Double.NaN;
       }

@@ -28,25 +28,65 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Hack squat: the back lies on a sled that runs along a straight rail, the feet stand on a fixed plate. The back pad carries only what is square to the rail,
- * so the force under the feet runs along the rail, give or take what friction under the foot and the pad hold together (docs/model.md, 5).
+ * Hack squat: the back lies on a sled that runs along a straight rail, the feet stand on a fixed
+ * plate. The back pad carries only what is square to the rail, so the force under the feet runs
+ * along the rail, give or take what friction under the foot and the pad hold together
+ * (docs/model.md, 5).
  */
 public final class HackFamily implements Family {
   static final SetupParameter RAIL =
-      new SetupParameter("railAngle", "Rail angle", "deg", new Allowed(25, 75, "deg"), 45, 5, SetupParameter.Kind.MACHINE, List.of(), "rail from the horizontal");
+      new SetupParameter(
+          "railAngle",
+          "Rail angle",
+          "deg",
+          new Allowed(25, 75, "deg"),
+          45,
+          5,
+          SetupParameter.Kind.MACHINE,
+          List.of(),
+          "rail from the horizontal");
   static final SetupParameter PLATE =
-      new SetupParameter("plateAngle", "Foot plate angle", "deg", new Allowed(0, 60, "deg"), 25, 5, SetupParameter.Kind.MACHINE, List.of(), "foot plate from the horizontal, toes higher");
+      new SetupParameter(
+          "plateAngle",
+          "Foot plate angle",
+          "deg",
+          new Allowed(0, 60, "deg"),
+          25,
+          5,
+          SetupParameter.Kind.MACHINE,
+          List.of(),
+          "foot plate from the horizontal, toes higher");
   static final SetupParameter FORWARD =
-      new SetupParameter("feetForward", "Feet in front of the hips", "m", new Allowed(-0.10, 0.45, "m"), 0.16, 0.02, SetupParameter.Kind.SETUP, List.of(), "ankles in front of the line on which the hips travel");
+      new SetupParameter(
+          "feetForward",
+          "Feet in front of the hips",
+          "m",
+          new Allowed(-0.10, 0.45, "m"),
+          0.16,
+          0.02,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "ankles in front of the line on which the hips travel");
 
   static final SetupParameter STOP =
-      new SetupParameter("stop", "Hip pad to plate at the stop", "m", new Allowed(0, 1.0, "m"), 0, 0.02, SetupParameter.Kind.MACHINE, List.of(), "least distance along the rail between the lower end of the back pad and the foot plate's height; 0 for none in the way");
+      new SetupParameter(
+          "stop",
+          "Hip pad to plate at the stop",
+          "m",
+          new Allowed(0, 1.0, "m"),
+          0,
+          0.02,
+          SetupParameter.Kind.MACHINE,
+          List.of(),
+          "least distance along the rail between the lower end of the back pad and the foot plate's"
+              + " height; 0 for none in the way");
 
   /** The back pad's lower end below the hip centre along the rail, m. */
   private static final double PAD_BELOW_HIP = 0.10;
 
   private static final double TOP = Math.toRadians(8);
-  static final Set<Coordinate> LEG_ROWS = EnumSet.complementOf(EnumSet.of(Coordinate.LUMBAR_FLEXION));
+  static final Set<Coordinate> LEG_ROWS =
+      EnumSet.complementOf(EnumSet.of(Coordinate.LUMBAR_FLEXION));
 
   @Override
   public String id() {
@@ -55,7 +95,20 @@ public final class HackFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(FORWARD, STANCE.usually(0.35), TOE_OUT.usually(15), KNEE_DEPTH, RAIL, PLATE, SLED_MASS, STOP, FRICTION, PRESSURE, PLATE_GRIP, FOOT_SHEAR, SPREAD);
+    return List.of(
+        FORWARD,
+        STANCE.usually(0.35),
+        TOE_OUT.usually(15),
+        KNEE_DEPTH,
+        RAIL,
+        PLATE,
+        SLED_MASS,
+        STOP,
+        FRICTION,
+        PRESSURE,
+        PLATE_GRIP,
+        FOOT_SHEAR,
+        SPREAD);
   }
 
   @Override
@@ -83,7 +136,10 @@ public final class HackFamily implements Family {
     double side = setup.get(STANCE) / 2 - body.hipHalfDistanceM();
     double square = reach * reach - setup.get(FORWARD) * setup.get(FORWARD) - side * side;
     if (!(square > 0)) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The feet are further out than the leg reaches at this knee bend.", "feet nearer the hips, or less knee bend");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY,
+          "The feet are further out than the leg reaches at this knee bend.",
+          "feet nearer the hips, or less knee bend");
     }
     double gap = Math.sqrt(square) + body.ankleHeightM() - PAD_BELOW_HIP;
     if (gap < setup.get(STOP)) {
@@ -93,17 +149,35 @@ public final class HackFamily implements Family {
     Vec3 ankle = ahead.times(setup.get(FORWARD)).plus(setup.get(STANCE) / 2, Vec3.RIGHT);
     Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, toe);
     if (knee.isEmpty()) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The leg does not reach.", "feet nearer the hips");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY, "The leg does not reach.", "feet nearer the hips");
     }
-    PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, toe, normal).leg(knee.get(), hip).trunk(rail - Math.PI / 2).pressureAhead(setup.get(PRESSURE));
+    PostureBuilder p =
+        new PostureBuilder(body, phase)
+            .foot(ankle, toe, normal)
+            .leg(knee.get(), hip)
+            .trunk(rail - Math.PI / 2)
+            .pressureAhead(setup.get(PRESSURE));
     double perKg = (1 + setup.get(FRICTION)) * Load.G * Math.sin(rail) / 2;
     double force = (body.massKg() + setup.get(SLED_MASS)) * perKg;
     p.load(Load.force(Load.Segment.FOOT, p.pressure(), up.times(force), up.times(perKg)));
-    p.free(FreeContact.atFoot("push along the plate", p.pressure(), ahead, Vec3.ZERO, setup.get(PLATE_GRIP) * force, setup.get(PLATE_GRIP) * perKg));
-    p.footGrip(setup.get(FOOT_SHEAR), setup.get(SPREAD), force, perKg).legWeights().free(Stops.knee(kneeFlexion));
+    p.free(
+        FreeContact.atFoot(
+            "push along the plate",
+            p.pressure(),
+            ahead,
+            Vec3.ZERO,
+            setup.get(PLATE_GRIP) * force,
+            setup.get(PLATE_GRIP) * perKg));
+    p.footGrip(setup.get(FOOT_SHEAR), setup.get(SPREAD), force, perKg)
+        .legWeights()
+        .free(Stops.knee(kneeFlexion));
     Vec3 pad = ahead.times(-0.11);
     Vec3 plate = new Vec3(p.pressure().x(), p.pressure().y(), 0);
-    p.prop("pad", pad.plus(up.dot(hip) - PAD_BELOW_HIP, up), pad.plus(up.dot(hip) + body.trunkM() + 0.15, up));
+    p.prop(
+        "pad",
+        pad.plus(up.dot(hip) - PAD_BELOW_HIP, up),
+        pad.plus(up.dot(hip) + body.trunkM() + 0.15, up));
     p.prop("rail", pad.plus(-0.16, ahead).plus(-0.1, up), pad.plus(-0.16, ahead).plus(1.75, up));
     p.prop("plate", plate.plus(-0.28, alongPlate), plate.plus(0.34, alongPlate));
     return p.build(LEG_ROWS);

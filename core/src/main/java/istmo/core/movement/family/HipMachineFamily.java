@@ -15,26 +15,76 @@ import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.Vec3;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * Seated abduction and adduction machines: each knee pushes a pad that turns about an axis near the hip, upright when the seat is level. The seat may hold the thighs up, within a bound; the knee is not braced away.
+ * Seated abduction and adduction machines: each knee pushes a pad that turns about an axis near the
+ * hip, upright when the seat is level. The seat may hold the thighs up, within a bound; the knee is
+ * not braced away.
  */
 public final class HipMachineFamily implements Family {
   static final SetupParameter HIP =
-      new SetupParameter("hipAngle", "Hip bend", "deg", new Allowed(30, 125, "deg"), 95, 5, SetupParameter.Kind.SETUP, List.of(), "between trunk and thighs: 95 leaning on the back rest, 120 leaning forward by about 30");
+      new SetupParameter(
+          "hipAngle",
+          "Hip bend",
+          "deg",
+          new Allowed(30, 125, "deg"),
+          95,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "between trunk and thighs: 95 leaning on the back rest, 120 leaning forward by about 30");
   static final SetupParameter NARROW =
-      new SetupParameter("narrow", "Knees closed", "deg", new Allowed(-10, 30, "deg"), 5, 5, SetupParameter.Kind.SETUP, List.of(), "each thigh from straight ahead where the knees are closest");
+      new SetupParameter(
+          "narrow",
+          "Knees closed",
+          "deg",
+          new Allowed(-10, 30, "deg"),
+          5,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "each thigh from straight ahead where the knees are closest");
   static final SetupParameter WIDE =
-      new SetupParameter("wide", "Knees apart", "deg", new Allowed(15, 70, "deg"), 40, 5, SetupParameter.Kind.SETUP, List.of(), "each thigh from straight ahead where the knees are furthest apart");
+      new SetupParameter(
+          "wide",
+          "Knees apart",
+          "deg",
+          new Allowed(15, 70, "deg"),
+          40,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "each thigh from straight ahead where the knees are furthest apart");
   static final SetupParameter PULLEY =
-      new SetupParameter("pulley", "Effective lever of the stack", "m", new Allowed(0.05, 0.50, "m"), 0.20, 0.01, SetupParameter.Kind.MACHINE, List.of(), "moment about each pad's axis for each newton of half the stack");
+      new SetupParameter(
+          "pulley",
+          "Effective lever of the stack",
+          "m",
+          new Allowed(0.05, 0.50, "m"),
+          0.20,
+          0.01,
+          SetupParameter.Kind.MACHINE,
+          List.of(),
+          "moment about each pad's axis for each newton of half the stack");
   static final SetupParameter TILT =
-      new SetupParameter("tilt", "Axis tilt", "deg", new Allowed(-20, 45, "deg"), 0, 5, SetupParameter.Kind.MACHINE, List.of(), "pads that go down as they open: their axis leans back by so much");
+      new SetupParameter(
+          "tilt",
+          "Axis tilt",
+          "deg",
+          new Allowed(-20, 45, "deg"),
+          0,
+          5,
+          SetupParameter.Kind.MACHINE,
+          List.of(),
+          "pads that go down as they open: their axis leans back by so much");
 
-  /** What the seat holds of the thigh beside the leg's own weight and that of a trunk that leans ahead, N m about the hip: what body weight holds down; capped, so that it cannot replace muscle. */
+  /**
+   * What the seat holds of the thigh beside the leg's own weight and that of a trunk that leans
+   * ahead, N m about the hip: what body weight holds down; capped, so that it cannot replace
+   * muscle.
+   */
   private static final double SEAT_NM = 70;
 
   private static final double KNEE = Math.toRadians(80);
@@ -70,14 +120,16 @@ public final class HipMachineFamily implements Family {
     double closed = setup.rad(NARROW);
     double open = setup.rad(WIDE);
     if (!(open > closed)) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The range is empty.", "knees further apart at the open end");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY, "The range is empty.", "knees further apart at the open end");
     }
     double azimuth = abduction ? open + phase * (closed - open) : closed + phase * (open - closed);
     double hipFlexion = setup.rad(HIP);
     if (hipFlexion > body.hipFlexionLimitRad()) {
       return new Impossible(Impossible.Limit.PELVIS, "The hip does not bend so far.", "less lean");
     }
-    // thighs level at rest and straight ahead; the trunk stands at the hip's bend from them. The pad turns the thigh about its axis.
+    // thighs level at rest and straight ahead; the trunk stands at the hip's bend from them. The
+    // pad turns the thigh about its axis.
     double pitch = hipFlexion - Math.PI / 2;
     double tilt = setup.rad(TILT);
     Vec3 axis = new Vec3(-Math.sin(tilt), Math.cos(tilt), 0); // leans back: opening knees go down
@@ -89,30 +141,59 @@ public final class HipMachineFamily implements Family {
     double abd = -Math.asin(Math.max(-1, Math.min(1, up.z())));
     double flex = Math.atan2(-px.dot(up), py.dot(up));
     if (abd > body.hipOpeningLimitRad() + 1e-9) {
-      return new Impossible(Impossible.Limit.HIP_OPENING, String.format(java.util.Locale.ROOT, "The hip would open to %.0f°.", Math.toDegrees(abd)), String.format(java.util.Locale.ROOT, "%.0f° of hip opening", Math.toDegrees(abd - body.hipOpeningLimitRad())));
+      return new Impossible(
+          Impossible.Limit.HIP_OPENING,
+          String.format(java.util.Locale.ROOT, "The hip would open to %.0f°.", Math.toDegrees(abd)),
+          String.format(
+              java.util.Locale.ROOT,
+              "%.0f° of hip opening",
+              Math.toDegrees(abd - body.hipOpeningLimitRad())));
     }
     Vec3 hip = new Vec3(0, 0.55, body.hipHalfDistanceM());
     // the shank hangs down: rotation is what keeps the knee's axis level
     double rotation = levelRotation(px, py, flex, abd);
-    PostureBuilder p = LegGeometry.chain(new PostureBuilder(body, phase), body, hip, pitch, flex, abd, rotation, KNEE, 0);
+    PostureBuilder p =
+        LegGeometry.chain(
+            new PostureBuilder(body, phase), body, hip, pitch, flex, abd, rotation, KNEE, 0);
     double momentPerKg = setup.get(PULLEY) * (1 + setup.get(FRICTION)) * Load.G / 2;
-    Vec3 couple = axis.times(abduction ? momentPerKg : -momentPerKg); // the pad of an abduction machine presses the right knee inwards, which turns it about the upward axis
+    Vec3 couple =
+        axis.times(
+            abduction
+                ? momentPerKg
+                : -momentPerKg); // the pad of an abduction machine presses the right knee inwards,
+    // which turns it about the upward axis
     p.load(Load.couple(Load.Segment.THIGH, couple)).legWeights();
-    double leg = Load.G * (body.thighMassKg() * body.thighComFraction() * body.thighM() + (body.shankMassKg() + body.footMassKg()) * body.thighM());
-    double trunkLeaning = Load.G * body.upperMassKg() / 2 * Segments.UPPER_COM_HANGING * body.trunkM() * Math.max(0, Math.sin(pitch));
-    p.free(FreeContact.stop("seat under the thigh", Coordinate.HIP_FLEXION, SEAT_NM + leg + trunkLeaning));
+    double leg =
+        Load.G
+            * (body.thighMassKg() * body.thighComFraction() * body.thighM()
+                + (body.shankMassKg() + body.footMassKg()) * body.thighM());
+    double trunkLeaning =
+        Load.G
+            * body.upperMassKg()
+            / 2
+            * Segments.UPPER_COM_HANGING
+            * body.trunkM()
+            * Math.max(0, Math.sin(pitch));
+    p.free(
+        FreeContact.stop(
+            "seat under the thigh", Coordinate.HIP_FLEXION, SEAT_NM + leg + trunkLeaning));
     Vec3 kneeAt = hip.plus(body.thighM(), thigh);
     p.pressureAt(kneeAt);
     Vec3 trunk = Vec3.UP.turnedAboutZ(-pitch);
     Vec3 back = trunk.turnedAboutZ(Math.PI / 2);
-    p.prop("pad", new Vec3(-0.1, 0.45, 0), new Vec3(0.3, 0.45, 0)).prop("pad", new Vec3(0, 0.55, 0).plus(0.12, back).plus(-0.05, trunk), new Vec3(0, 0.55, 0).plus(0.12, back).plus(body.trunkM(), trunk));
+    p.prop("pad", new Vec3(-0.1, 0.45, 0), new Vec3(0.3, 0.45, 0))
+        .prop(
+            "pad",
+            new Vec3(0, 0.55, 0).plus(0.12, back).plus(-0.05, trunk),
+            new Vec3(0, 0.55, 0).plus(0.12, back).plus(body.trunkM(), trunk));
     p.prop("roller", kneeAt.plus(new Vec3(0, 0.02, 0))).prop("pivot", new Vec3(0, 0.55, 0));
     return p.build(HackFamily.LEG_ROWS);
   }
 
   /** Internal rotation with which the knee's axis is level, so that the shank hangs. */
   private static double levelRotation(Vec3 px, Vec3 py, double flex, double abd) {
-    // femur z in the pelvis: Rz(flex) Rx(-abd) Ry(rot) ez = Rz(flex) (sin rot, cos rot sin abd, cos rot cos abd); its height in the world is zero
+    // femur z in the pelvis: Rz(flex) Rx(-abd) Ry(rot) ez = Rz(flex) (sin rot, cos rot sin abd, cos
+    // rot cos abd); its height in the world is zero
     double c = Math.cos(flex);
     double s = Math.sin(flex);
     double a = px.y() * c + py.y() * s;

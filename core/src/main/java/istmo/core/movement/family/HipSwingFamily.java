@@ -20,8 +20,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * A free leg that swings about the hip against a cable at the ankle or a weight on the leg; the trunk is held still. Cable: kickbacks, abduction, adduction, hip flexion. Weight: lifts on all fours, standing abduction with a plate, the
- * reverse back extension, where both legs swing. The standing leg's own work is not counted.
+ * A free leg that swings about the hip against a cable at the ankle or a weight on the leg; the
+ * trunk is held still. Cable: kickbacks, abduction, adduction, hip flexion. Weight: lifts on all
+ * fours, standing abduction with a plate, the reverse back extension, where both legs swing. The
+ * standing leg's own work is not counted.
  */
 public final class HipSwingFamily implements Family {
   /** What pulls. */
@@ -37,23 +39,98 @@ public final class HipSwingFamily implements Family {
   }
 
   static final SetupParameter DIRECTION =
-      new SetupParameter("direction", "Way the leg goes", "deg", new Allowed(-90, 180, "deg"), 0, 5, SetupParameter.Kind.SETUP, List.of(), "seen from above: 0 straight back, 45 out and back, 90 out to the side, 180 to the front, -90 across");
+      new SetupParameter(
+          "direction",
+          "Way the leg goes",
+          "deg",
+          new Allowed(-90, 180, "deg"),
+          0,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "seen from above: 0 straight back, 45 out and back, 90 out to the side, 180 to the front,"
+              + " -90 across");
   static final SetupParameter FROM =
-      new SetupParameter("from", "Leg at the start", "deg", new Allowed(-110, 90, "deg"), -25, 5, SetupParameter.Kind.SETUP, List.of(), "thigh from the trunk's line at the lengthened end, against the way it goes; negative is before the line");
+      new SetupParameter(
+          "from",
+          "Leg at the start",
+          "deg",
+          new Allowed(-110, 90, "deg"),
+          -25,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "thigh from the trunk's line at the lengthened end, against the way it goes; negative is"
+              + " before the line");
   static final SetupParameter TO =
-      new SetupParameter("to", "Leg at the end", "deg", new Allowed(-20, 110, "deg"), 20, 5, SetupParameter.Kind.SETUP, List.of(), "thigh from the trunk's line at the shortened end");
+      new SetupParameter(
+          "to",
+          "Leg at the end",
+          "deg",
+          new Allowed(-20, 110, "deg"),
+          20,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "thigh from the trunk's line at the shortened end");
   static final SetupParameter LEAN =
-      new SetupParameter("lean", "Trunk lean", "deg", new Allowed(0, 95, "deg"), 20, 5, SetupParameter.Kind.SETUP, List.of(), "trunk from the vertical; 90 on all fours or lying face down");
+      new SetupParameter(
+          "lean",
+          "Trunk lean",
+          "deg",
+          new Allowed(0, 95, "deg"),
+          20,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "trunk from the vertical; 90 on all fours or lying face down");
   static final SetupParameter KNEE =
-      new SetupParameter("kneeBend", "Knee bend", "deg", new Allowed(0, 110, "deg"), 5, 5, SetupParameter.Kind.SETUP, List.of(), "held through the repetition");
+      new SetupParameter(
+          "kneeBend",
+          "Knee bend",
+          "deg",
+          new Allowed(0, 110, "deg"),
+          5,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "held through the repetition");
   static final SetupParameter PULLEY_HEIGHT =
-      new SetupParameter("pulleyHeight", "Pulley height", "m", new Allowed(0, 2.2, "m"), 0.15, 0.05, SetupParameter.Kind.SETUP, List.of(), "above the floor");
+      new SetupParameter(
+          "pulleyHeight",
+          "Pulley height",
+          "m",
+          new Allowed(0, 2.2, "m"),
+          0.15,
+          0.05,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "above the floor");
   static final SetupParameter PULLEY_AWAY =
-      new SetupParameter("pulleyAway", "Distance from the pulley", "m", new Allowed(0.3, 2.5, "m"), 1.0, 0.1, SetupParameter.Kind.SETUP, List.of(), "from under the hip, against the way the leg goes");
+      new SetupParameter(
+          "pulleyAway",
+          "Distance from the pulley",
+          "m",
+          new Allowed(0.3, 2.5, "m"),
+          1.0,
+          0.1,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "from under the hip, against the way the leg goes");
   static final SetupParameter CUFF =
-      new SetupParameter("cuff", "Where it holds", "", new Allowed(0, 1, ""), 0, 1, SetupParameter.Kind.SETUP, List.of("at the ankle", "above the knee"), "cuff, or where the weight lies");
+      new SetupParameter(
+          "cuff",
+          "Where it holds",
+          "",
+          new Allowed(0, 1, ""),
+          0,
+          1,
+          SetupParameter.Kind.SETUP,
+          List.of("at the ankle", "above the knee"),
+          "cuff, or where the weight lies");
 
-  private static final Set<Coordinate> ROWS = EnumSet.complementOf(EnumSet.of(Coordinate.LUMBAR_FLEXION));
+  private static final Set<Coordinate> ROWS =
+      EnumSet.complementOf(EnumSet.of(Coordinate.LUMBAR_FLEXION));
   private static final double AT_ANKLE = 0.93;
   private static final double AT_KNEE = 0.85;
 
@@ -71,7 +148,10 @@ public final class HipSwingFamily implements Family {
   @Override
   public List<SetupParameter> parameters() {
     List<SetupParameter> list = new ArrayList<>(List.of(DIRECTION, FROM, TO, LEAN, KNEE, CUFF));
-    list.addAll(kind == Kind.CABLE ? List.of(PULLEY_HEIGHT, PULLEY_AWAY, FRICTION) : List.of(istmo.core.movement.Parameters.LEGS.usually(1)));
+    list.addAll(
+        kind == Kind.CABLE
+            ? List.of(PULLEY_HEIGHT, PULLEY_AWAY, FRICTION)
+            : List.of(istmo.core.movement.Parameters.LEGS.usually(1)));
     return List.copyOf(list);
   }
 
@@ -93,26 +173,45 @@ public final class HipSwingFamily implements Family {
   @Override
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
     if (!(setup.get(TO) > setup.get(FROM))) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The range is empty.", "an end beyond the start");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY, "The range is empty.", "an end beyond the start");
     }
     double swing = setup.rad(TO) + phase * (setup.rad(FROM) - setup.rad(TO));
     double way = setup.rad(DIRECTION);
     double lean = setup.rad(LEAN);
-    // the thigh leaves the trunk's line by the swing in the plane of the way: back and out as seen from the trunk
+    // the thigh leaves the trunk's line by the swing in the plane of the way: back and out as seen
+    // from the trunk
     double hipFlexion = Math.atan2(-Math.sin(swing) * Math.cos(way), Math.cos(swing));
     double abduction = Math.asin(Math.sin(swing) * Math.sin(way));
     if (hipFlexion > body.hipFlexionLimitRad() || hipFlexion < HIP_OPEN) {
-      return new Impossible(Impossible.Limit.HIP_OPENING, hipFlexion < 0 ? "The hip does not open back so far." : "The hip does not bend so far.", "a smaller range");
+      return new Impossible(
+          Impossible.Limit.HIP_OPENING,
+          hipFlexion < 0 ? "The hip does not open back so far." : "The hip does not bend so far.",
+          "a smaller range");
     }
     Vec3 hip = new Vec3(0, standingHip(body, lean), body.hipHalfDistanceM());
-    PostureBuilder p = LegGeometry.chain(new PostureBuilder(body, phase), body, hip, lean, hipFlexion, abduction, 0, setup.rad(KNEE), 0);
+    PostureBuilder p =
+        LegGeometry.chain(
+            new PostureBuilder(body, phase),
+            body,
+            hip,
+            lean,
+            hipFlexion,
+            abduction,
+            0,
+            setup.rad(KNEE),
+            0);
     Vec3 knee = p.knee();
     Vec3 ankle = p.ankle();
     boolean high = setup.get(CUFF) == 1;
     Vec3 at = high ? hip.plus(AT_KNEE, knee.minus(hip)) : knee.plus(AT_ANKLE, ankle.minus(knee));
     Load.Segment on = high ? Load.Segment.THIGH : Load.Segment.SHANK;
     if (kind == Kind.CABLE) {
-      Vec3 pulley = new Vec3(setup.get(PULLEY_AWAY) * Math.cos(way), setup.get(PULLEY_HEIGHT), hip.z() - setup.get(PULLEY_AWAY) * Math.sin(way));
+      Vec3 pulley =
+          new Vec3(
+              setup.get(PULLEY_AWAY) * Math.cos(way),
+              setup.get(PULLEY_HEIGHT),
+              hip.z() - setup.get(PULLEY_AWAY) * Math.sin(way));
       Vec3 pull = pulley.minus(at).unit();
       p.load(Load.force(on, at, Vec3.ZERO, pull.times((1 + setup.get(FRICTION)) * Load.G)));
       p.prop("cable", at, pulley);
@@ -122,7 +221,10 @@ public final class HipSwingFamily implements Family {
     }
     p.pressureAt(at).legWeights().free(Stops.knee(setup.rad(KNEE)));
     if (lean > Math.toRadians(60)) {
-      p.prop("pad", new Vec3(0.05, hip.y() - 0.14, 0), new Vec3(body.trunkM(), hip.y() - 0.14 + body.trunkM() * Math.cos(lean), 0));
+      p.prop(
+          "pad",
+          new Vec3(0.05, hip.y() - 0.14, 0),
+          new Vec3(body.trunkM(), hip.y() - 0.14 + body.trunkM() * Math.cos(lean), 0));
     } else {
       p.prop("other", hip, new Vec3(-0.02, 0.5 * hip.y(), 0), new Vec3(0, 0, 0));
     }

@@ -22,8 +22,10 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Leg extension and leg curls: seat and pads brace the hip, only the knee turns. The stack pulls through a pulley whose lever over the range follows a generic cam until it is measured ({@link ResistanceCurve}); the weight of shank and foot is added.
- * The ankle is braced by the lifter, so gastrocnemius can help (docs/model.md, 5).
+ * Leg extension and leg curls: seat and pads brace the hip, only the knee turns. The stack pulls
+ * through a pulley whose lever over the range follows a generic cam until it is measured ({@link
+ * ResistanceCurve}); the weight of shank and foot is added. The ankle is braced by the lifter, so
+ * gastrocnemius can help (docs/model.md, 5).
  */
 public final class KneeMachineFamily implements Family {
   /** Which machine. */
@@ -40,12 +42,33 @@ public final class KneeMachineFamily implements Family {
     }
   }
 
-  /** Moment about the knee axis for each kg on the stack over g: the effective radius of the machine's pulley, m. Generic: machines differ, so loads of two machines do not compare. */
+  /**
+   * Moment about the knee axis for each kg on the stack over g: the effective radius of the
+   * machine's pulley, m. Generic: machines differ, so loads of two machines do not compare.
+   */
   static final SetupParameter PULLEY =
-      new SetupParameter("pulley", "Effective lever of the stack", "m", new Allowed(0.05, 0.50, "m"), 0.20, 0.01, SetupParameter.Kind.MACHINE, List.of(), "moment about the knee for each newton of the stack");
+      new SetupParameter(
+          "pulley",
+          "Effective lever of the stack",
+          "m",
+          new Allowed(0.05, 0.50, "m"),
+          0.20,
+          0.01,
+          SetupParameter.Kind.MACHINE,
+          List.of(),
+          "moment about the knee for each newton of the stack");
 
   static final SetupParameter MOST_BEND =
-      new SetupParameter("mostBend", "Most bend that the machine gives", "deg", new Allowed(60, 140, "deg"), 130, 5, SetupParameter.Kind.MACHINE, List.of(), "knee bend at which the roller meets its stop, or the furthest setting of the lever");
+      new SetupParameter(
+          "mostBend",
+          "Most bend that the machine gives",
+          "deg",
+          new Allowed(60, 140, "deg"),
+          130,
+          5,
+          SetupParameter.Kind.MACHINE,
+          List.of(),
+          "knee bend at which the roller meets its stop, or the furthest setting of the lever");
 
   private final Machine machine;
   private final SetupParameter hip;
@@ -59,7 +82,9 @@ public final class KneeMachineFamily implements Family {
     this.hip =
         new SetupParameter(
             "hipAngle",
-            machine == Machine.LYING_CURL ? "Hip bend on the bench" : lying ? "Hip bend, leaning on the pad" : "Seat-back (hip bend)",
+            machine == Machine.LYING_CURL
+                ? "Hip bend on the bench"
+                : lying ? "Hip bend, leaning on the pad" : "Seat-back (hip bend)",
             "deg",
             lying ? new Allowed(0, 45, "deg") : new Allowed(20, 110, "deg"),
             lying ? 15 : 85,
@@ -67,9 +92,28 @@ public final class KneeMachineFamily implements Family {
             SetupParameter.Kind.SETUP,
             List.of(),
             "hip flexion; smaller is leaned back");
-    this.bent = new SetupParameter("kneeBent", "Most knee bend", "deg", new Allowed(60, 130, "deg"), extension ? 105 : 115, 5, SetupParameter.Kind.SETUP, List.of(), "knee flexion at the bent end");
+    this.bent =
+        new SetupParameter(
+            "kneeBent",
+            "Most knee bend",
+            "deg",
+            new Allowed(60, 130, "deg"),
+            extension ? 105 : 115,
+            5,
+            SetupParameter.Kind.SETUP,
+            List.of(),
+            "knee flexion at the bent end");
     this.straight =
-        new SetupParameter("kneeStraight", "Least knee bend", "deg", new Allowed(0, 50, "deg"), 8, 5, SetupParameter.Kind.SETUP, List.of(), "knee flexion at the straight end");
+        new SetupParameter(
+            "kneeStraight",
+            "Least knee bend",
+            "deg",
+            new Allowed(0, 50, "deg"),
+            8,
+            5,
+            SetupParameter.Kind.SETUP,
+            List.of(),
+            "knee flexion at the straight end");
   }
 
   @Override
@@ -79,8 +123,18 @@ public final class KneeMachineFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    List<SetupParameter> list = new ArrayList<>(List.of(hip, bent, straight, machine == Machine.STANDING_CURL ? LEGS.usually(1) : LEGS, PULLEY, MOST_BEND, FRICTION));
-    list.addAll(machine == Machine.LEG_EXTENSION ? ResistanceCurve.EXTENSION : ResistanceCurve.CURL);
+    List<SetupParameter> list =
+        new ArrayList<>(
+            List.of(
+                hip,
+                bent,
+                straight,
+                machine == Machine.STANDING_CURL ? LEGS.usually(1) : LEGS,
+                PULLEY,
+                MOST_BEND,
+                FRICTION));
+    list.addAll(
+        machine == Machine.LEG_EXTENSION ? ResistanceCurve.EXTENSION : ResistanceCurve.CURL);
     return List.copyOf(list);
   }
 
@@ -101,7 +155,13 @@ public final class KneeMachineFamily implements Family {
 
   @Override
   public Setup atDepth(Setup setup, double value) {
-    return setup.with(bent, value).with(straight, straight.allowed().nearest(Math.round(value - ofUsual(setup) * (value - straight.usual()))));
+    return setup
+        .with(bent, value)
+        .with(
+            straight,
+            straight
+                .allowed()
+                .nearest(Math.round(value - ofUsual(setup) * (value - straight.usual()))));
   }
 
   @Override
@@ -119,20 +179,46 @@ public final class KneeMachineFamily implements Family {
     double least = setup.rad(straight);
     double most = setup.rad(bent);
     if (!(most > least)) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The range is empty.", "a bent end beyond the straight end");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY, "The range is empty.", "a bent end beyond the straight end");
     }
     if (most > setup.rad(MOST_BEND) + 1e-9) {
-      return new Impossible(Impossible.Limit.STOP, "The machine's stop ends the repetition before that.", String.format(java.util.Locale.ROOT, "%.0f° of travel", Math.toDegrees(most) - setup.get(MOST_BEND)));
+      return new Impossible(
+          Impossible.Limit.STOP,
+          "The machine's stop ends the repetition before that.",
+          String.format(
+              java.util.Locale.ROOT,
+              "%.0f° of travel",
+              Math.toDegrees(most) - setup.get(MOST_BEND)));
     }
     boolean extension = machine == Machine.LEG_EXTENSION;
     double share = extension ? phase : 1 - phase;
     double kneeFlexion = least + share * (most - least);
     double hipFlexion = setup.rad(hip);
     // seated: thigh level; lying face down: trunk level; standing: thigh upright
-    double pitch = machine == Machine.LYING_CURL ? Math.PI / 2 : machine == Machine.STANDING_CURL ? hipFlexion : hipFlexion - Math.PI / 2;
-    PostureBuilder p = LegGeometry.chain(new PostureBuilder(body, phase), body, new Vec3(0, 0.55, body.hipHalfDistanceM()), pitch, hipFlexion, kneeFlexion, 0);
-    double momentPerKg = setup.get(PULLEY) * ResistanceCurve.factor(setup, kneeFlexion) * (1 + setup.get(FRICTION)) * Load.G / Parameters.legs(setup);
-    p.legWeights().load(Load.couple(Load.Segment.SHANK, new Vec3(0, 0, extension ? -momentPerKg : momentPerKg)));
+    double pitch =
+        machine == Machine.LYING_CURL
+            ? Math.PI / 2
+            : machine == Machine.STANDING_CURL ? hipFlexion : hipFlexion - Math.PI / 2;
+    PostureBuilder p =
+        LegGeometry.chain(
+            new PostureBuilder(body, phase),
+            body,
+            new Vec3(0, 0.55, body.hipHalfDistanceM()),
+            pitch,
+            hipFlexion,
+            kneeFlexion,
+            0);
+    double momentPerKg =
+        setup.get(PULLEY)
+            * ResistanceCurve.factor(setup, kneeFlexion)
+            * (1 + setup.get(FRICTION))
+            * Load.G
+            / Parameters.legs(setup);
+    p.legWeights()
+        .load(
+            Load.couple(
+                Load.Segment.SHANK, new Vec3(0, 0, extension ? -momentPerKg : momentPerKg)));
     Vec3 thighUp = Vec3.UP.turnedAboutZ(hipFlexion - pitch);
     Vec3 hipAt = new Vec3(0, 0.55, 0);
     Vec3 kneeAt = hipAt.plus(-body.thighM(), thighUp);
@@ -141,13 +227,24 @@ public final class KneeMachineFamily implements Family {
     Vec3 roller = kneeAt.plus(-0.88 * body.shankM(), shankUp).plus(extension ? 0.07 : -0.07, front);
     Vec3 trunk = Vec3.UP.turnedAboutZ(-pitch);
     if (machine == Machine.LYING_CURL) {
-      p.prop("pad", kneeAt.plus(new Vec3(0.06, -0.09, 0)), hipAt.plus(new Vec3(0.05, -0.12, 0)), hipAt.plus(new Vec3(body.trunkM() + 0.1, -0.11, 0)));
+      p.prop(
+          "pad",
+          kneeAt.plus(new Vec3(0.06, -0.09, 0)),
+          hipAt.plus(new Vec3(0.05, -0.12, 0)),
+          hipAt.plus(new Vec3(body.trunkM() + 0.1, -0.11, 0)));
     } else if (machine == Machine.STANDING_CURL) {
-      p.prop("pad", hipAt.plus(new Vec3(0.11, -0.05, 0)), kneeAt.plus(new Vec3(0.1, 0.08, 0))).prop("floor", new Vec3(-0.7, kneeAt.y() - body.shankM() - body.ankleHeightM(), 0), new Vec3(0.7, kneeAt.y() - body.shankM() - body.ankleHeightM(), 0));
+      p.prop("pad", hipAt.plus(new Vec3(0.11, -0.05, 0)), kneeAt.plus(new Vec3(0.1, 0.08, 0)))
+          .prop(
+              "floor",
+              new Vec3(-0.7, kneeAt.y() - body.shankM() - body.ankleHeightM(), 0),
+              new Vec3(0.7, kneeAt.y() - body.shankM() - body.ankleHeightM(), 0));
     } else {
       Vec3 back = trunk.turnedAboutZ(Math.PI / 2);
       p.prop("pad", hipAt.plus(new Vec3(-0.08, -0.10, 0)), kneeAt.plus(new Vec3(-0.08, -0.09, 0)));
-      p.prop("pad", hipAt.plus(0.11, back).plus(-0.05, trunk), hipAt.plus(0.11, back).plus(body.trunkM() + 0.05, trunk));
+      p.prop(
+          "pad",
+          hipAt.plus(0.11, back).plus(-0.05, trunk),
+          hipAt.plus(0.11, back).plus(body.trunkM() + 0.05, trunk));
     }
     p.prop("roller", roller).prop("pivot", kneeAt).prop("lever", kneeAt, roller);
     return p.build(EnumSet.of(Coordinate.KNEE_FLEXION));

@@ -18,8 +18,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * The body turns about the knees as one piece. Kneeling curl and hamstring raise: heels held, the body goes down in front. Kneeling lean-back: shins on the floor, the body goes down behind. Sissy squat: on the balls of the feet, knees
- * ahead, the body leans back in balance. The load is held at the chest.
+ * The body turns about the knees as one piece. Kneeling curl and hamstring raise: heels held, the
+ * body goes down in front. Kneeling lean-back: shins on the floor, the body goes down behind. Sissy
+ * squat: on the balls of the feet, knees ahead, the body leans back in balance. The load is held at
+ * the chest.
  */
 public final class KneelFamily implements Family {
   /** Which way the body goes. */
@@ -36,20 +38,68 @@ public final class KneelFamily implements Family {
   }
 
   static final SetupParameter HIP =
-      new SetupParameter("hipBend", "Hip bend held", "deg", new Allowed(-10, 90, "deg"), 5, 5, SetupParameter.Kind.TECHNIQUE, List.of(), "hip flexion held through the repetition; bent hips shorten the lever and lose the point");
+      new SetupParameter(
+          "hipBend",
+          "Hip bend held",
+          "deg",
+          new Allowed(-10, 90, "deg"),
+          5,
+          5,
+          SetupParameter.Kind.TECHNIQUE,
+          List.of(),
+          "hip flexion held through the repetition; bent hips shorten the lever and lose the"
+              + " point");
   static final SetupParameter LOW =
-      new SetupParameter("low", "Body from upright at the bottom", "deg", new Allowed(15, 95, "deg"), 80, 5, SetupParameter.Kind.SETUP, List.of(), "thighs from the vertical at the bottom; 90 is level");
+      new SetupParameter(
+          "low",
+          "Body from upright at the bottom",
+          "deg",
+          new Allowed(15, 95, "deg"),
+          80,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "thighs from the vertical at the bottom; 90 is level");
   static final SetupParameter HELP =
-      new SetupParameter("help", "Help of the hands at the bottom", "kg", new Allowed(0, 60, "kg"), 0, 2, SetupParameter.Kind.SETUP, List.of(), "what the hands push up from a box or pull on a post with, growing from nothing at the top; a higher box helps more");
+      new SetupParameter(
+          "help",
+          "Help of the hands at the bottom",
+          "kg",
+          new Allowed(0, 60, "kg"),
+          0,
+          2,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "what the hands push up from a box or pull on a post with, growing from nothing at the"
+              + " top; a higher box helps more");
   static final SetupParameter SHIN_SLOPE =
-      new SetupParameter("shinSlope", "Shins above level", "deg", new Allowed(-10, 30, "deg"), 0, 5, SetupParameter.Kind.MACHINE, List.of(), "slope of the shins, knees higher");
+      new SetupParameter(
+          "shinSlope",
+          "Shins above level",
+          "deg",
+          new Allowed(-10, 30, "deg"),
+          0,
+          5,
+          SetupParameter.Kind.MACHINE,
+          List.of(),
+          "slope of the shins, knees higher");
   static final SetupParameter KNEE_DEPTH =
-      new SetupParameter("kneeDepth", "Knee bend at the bottom", "deg", new Allowed(60, 145, "deg"), 125, 5, SetupParameter.Kind.SETUP, List.of(), "knee flexion at the deepest point");
+      new SetupParameter(
+          "kneeDepth",
+          "Knee bend at the bottom",
+          "deg",
+          new Allowed(60, 145, "deg"),
+          125,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "knee flexion at the deepest point");
 
   /** Where the load is held: along the trunk and in front of it. */
   private static final double CHEST = 0.75;
 
   private static final double CHEST_AHEAD = 0.15;
+
   /** Where the roller or hand holds the heels, as a share of the shank from the knee. */
   private static final double HELD = 0.97;
 
@@ -59,10 +109,12 @@ public final class KneelFamily implements Family {
   private static final double ON_MAT = 0.06;
 
   private static final double SISSY_TOP = Math.toRadians(15);
+
   /** Dorsiflexion kept in a sissy squat, rad: the heels rise with the shins. */
   private static final double SISSY_ANKLE = Math.toRadians(15);
 
-  private static final Set<Coordinate> KNEELING = EnumSet.complementOf(EnumSet.of(Coordinate.ANKLE_DORSIFLEXION));
+  private static final Set<Coordinate> KNEELING =
+      EnumSet.complementOf(EnumSet.of(Coordinate.ANKLE_DORSIFLEXION));
 
   private final Kind kind;
 
@@ -114,63 +166,113 @@ public final class KneelFamily implements Family {
     Vec3 hip = knee.plus(body.thighM(), new Vec3(Math.sin(thigh), Math.cos(thigh), 0));
     Vec3 shankUp = new Vec3(Math.cos(slope), Math.sin(slope), 0); // from ankle to knee
     Vec3 ankle = knee.plus(-body.shankM(), shankUp);
-    Vec3 normal = curl ? shankUp : shankUp.turnedAboutZ(Math.toRadians(-60)); // foot square behind its roller, or toes back on the floor
-    PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, new Vec3(normal.y(), -normal.x(), 0), normal).leg(knee, hip).trunk(lean);
+    Vec3 normal =
+        curl
+            ? shankUp
+            : shankUp.turnedAboutZ(
+                Math.toRadians(-60)); // foot square behind its roller, or toes back on the floor
+    PostureBuilder p =
+        new PostureBuilder(body, phase)
+            .foot(ankle, new Vec3(normal.y(), -normal.x(), 0), normal)
+            .leg(knee, hip)
+            .trunk(lean);
     Weights w = weights(body, setup, phase, hip, knee, lean);
     if (curl) {
       Vec3 held = knee.plus(-HELD * body.shankM(), shankUp);
-      // the roller holds the heels square to the shin against all that turns the body about the knees
-      double own = Load.G * (body.shankMassKg() * body.shankComFraction() * (ankle.x() - knee.x()) + body.footMassKg() * (p.footCom().x() - knee.x()));
+      // the roller holds the heels square to the shin against all that turns the body about the
+      // knees
+      double own =
+          Load.G
+              * (body.shankMassKg() * body.shankComFraction() * (ankle.x() - knee.x())
+                  + body.footMassKg() * (p.footCom().x() - knee.x()));
       double lever = HELD * body.shankM();
       Vec3 down = shankUp.turnedAboutZ(-Math.PI / 2); // square to the shin, towards the floor
       double hold = (w.moment / 2 + own) / lever;
       double holdPerKg = w.momentPerKg / 2 / lever;
-      p.pressureAt(held).load(Load.force(Load.Segment.SHANK, held, down.times(hold), down.times(holdPerKg)));
+      p.pressureAt(held)
+          .load(Load.force(Load.Segment.SHANK, held, down.times(hold), down.times(holdPerKg)));
       double all = body.massKg() * Load.G / 2 - w.help / 2;
       // the pad under the knees carries the rest; it has no lever about the knees
-      p.load(Load.force(Load.Segment.SHANK, knee, new Vec3(-down.x() * hold, all - down.y() * hold, 0), new Vec3(-down.x() * holdPerKg, Load.G / 2 - down.y() * holdPerKg, 0)));
-      p.prop("roller", held.plus(0.06, down.times(-1))).prop("pad", knee.plus(new Vec3(-0.08, -0.06, 0)), knee.plus(new Vec3(0.08, -0.06, 0)));
+      p.load(
+          Load.force(
+              Load.Segment.SHANK,
+              knee,
+              new Vec3(-down.x() * hold, all - down.y() * hold, 0),
+              new Vec3(-down.x() * holdPerKg, Load.G / 2 - down.y() * holdPerKg, 0)));
+      p.prop("roller", held.plus(0.06, down.times(-1)))
+          .prop("pad", knee.plus(new Vec3(-0.08, -0.06, 0)), knee.plus(new Vec3(0.08, -0.06, 0)));
     } else {
       // all weight stands on the shins where its line meets them
       double all = body.massKg() * Load.G - w.help;
-      double own = Load.G * 2 * (body.shankMassKg() * body.shankComFraction() * (ankle.x() - knee.x()) + body.footMassKg() * (p.footCom().x() - knee.x()));
+      double own =
+          Load.G
+              * 2
+              * (body.shankMassKg() * body.shankComFraction() * (ankle.x() - knee.x())
+                  + body.footMassKg() * (p.footCom().x() - knee.x()));
       double x = (w.moment + own) / all;
       if (x < ankle.x() - 0.2) {
-        return new Impossible(Impossible.Limit.BALANCE, "The body would tip backwards over the feet.", "less lean, or help of the hands");
+        return new Impossible(
+            Impossible.Limit.BALANCE,
+            "The body would tip backwards over the feet.",
+            "less lean, or help of the hands");
       }
-      // the force at zero load stands at x; a load at the chest adds its own at its own place: both written about the knee
+      // the force at zero load stands at x; a load at the chest adds its own at its own place: both
+      // written about the knee
       p.pressureAt(new Vec3(x, 0, hipZ));
-      p.load(Load.force(Load.Segment.SHANK, new Vec3(x, 0, hipZ), new Vec3(0, all / 2, 0), Vec3.ZERO));
+      p.load(
+          Load.force(Load.Segment.SHANK, new Vec3(x, 0, hipZ), new Vec3(0, all / 2, 0), Vec3.ZERO));
       double loadX = w.momentPerKg / Load.G;
-      p.load(Load.force(Load.Segment.SHANK, new Vec3(loadX, 0, hipZ), Vec3.ZERO, new Vec3(0, Load.G / 2, 0)));
+      p.load(
+          Load.force(
+              Load.Segment.SHANK, new Vec3(loadX, 0, hipZ), Vec3.ZERO, new Vec3(0, Load.G / 2, 0)));
     }
     finish(p, body, setup, phase, hip, lean);
     return p.build(KNEELING);
   }
 
-  /** Moment of all above the knees about them, N m forward positive, both legs, without and for each kg of load; and the hands' help, N. */
+  /**
+   * Moment of all above the knees about them, N m forward positive, both legs, without and for each
+   * kg of load; and the hands' help, N.
+   */
   private record Weights(double moment, double momentPerKg, double help) {}
 
-  private static Weights weights(Body body, Setup setup, double phase, Vec3 hip, Vec3 knee, double lean) {
-    double upper = body.upperMassKg() * (hip.x() + Segments.UPPER_COM_HANDS_UP * body.trunkM() * Math.sin(lean) - knee.x());
+  private static Weights weights(
+      Body body, Setup setup, double phase, Vec3 hip, Vec3 knee, double lean) {
+    double upper =
+        body.upperMassKg()
+            * (hip.x() + Segments.UPPER_COM_HANDS_UP * body.trunkM() * Math.sin(lean) - knee.x());
     double thighs = 2 * body.thighMassKg() * (1 - body.thighComFraction()) * (hip.x() - knee.x());
     double help = setup.get(HELP) * phase * Load.G;
     double hands = hip.x() + body.trunkM() * Math.sin(lean) - knee.x();
-    return new Weights(Load.G * (upper + thighs) - help * hands, Load.G * (chest(body, hip, lean).x() - knee.x()), help);
+    return new Weights(
+        Load.G * (upper + thighs) - help * hands,
+        Load.G * (chest(body, hip, lean).x() - knee.x()),
+        help);
   }
 
   private static Vec3 chest(Body body, Vec3 hip, double lean) {
     double up = CHEST * body.trunkM();
-    return new Vec3(hip.x() + up * Math.sin(lean) + CHEST_AHEAD * Math.cos(lean), hip.y() + up * Math.cos(lean) - CHEST_AHEAD * Math.sin(lean), 0);
+    return new Vec3(
+        hip.x() + up * Math.sin(lean) + CHEST_AHEAD * Math.cos(lean),
+        hip.y() + up * Math.cos(lean) - CHEST_AHEAD * Math.sin(lean),
+        0);
   }
 
   /** Weights, the load at the chest and the hands' help, above the lower back. */
-  private static void finish(PostureBuilder p, Body body, Setup setup, double phase, Vec3 hip, double lean) {
+  private static void finish(
+      PostureBuilder p, Body body, Setup setup, double phase, Vec3 hip, double lean) {
     Vec3 chest = chest(body, hip, lean);
-    Vec3 hands = new Vec3(hip.x() + body.trunkM() * Math.sin(lean), hip.y() + body.trunkM() * Math.cos(lean), 0);
+    Vec3 hands =
+        new Vec3(
+            hip.x() + body.trunkM() * Math.sin(lean), hip.y() + body.trunkM() * Math.cos(lean), 0);
     p.legWeights().upperWeight(Segments.UPPER_COM_HANDS_UP);
     p.load(Load.force(Load.Segment.UPPER, chest, Vec3.ZERO, new Vec3(0, -Load.G, 0)));
-    p.load(Load.force(Load.Segment.UPPER, hands, new Vec3(0, setup.get(HELP) * phase * Load.G, 0), Vec3.ZERO));
+    p.load(
+        Load.force(
+            Load.Segment.UPPER,
+            hands,
+            new Vec3(0, setup.get(HELP) * phase * Load.G, 0),
+            Vec3.ZERO));
     p.prop("weight", chest).prop("floor", new Vec3(-1, 0, 0), new Vec3(1, 0, 0));
   }
 
@@ -185,17 +287,35 @@ public final class KneelFamily implements Family {
             angle -> {
               Leg l = leg(body, angle, bend, ballAhead);
               double lean = lean(setup, angle, bend);
-              double upper = l.hip.x() + Segments.UPPER_COM_HANDS_UP * body.trunkM() * Math.sin(lean);
-              return Standing.legMassMoment(body, l.ankle, l.knee, l.hip, l.ankle.x() / 2) + body.upperMassKg() * upper + loadKg * chest(body, l.hip, lean).x() - help / Load.G * (l.hip.x() + body.trunkM() * Math.sin(lean));
+              double upper =
+                  l.hip.x() + Segments.UPPER_COM_HANDS_UP * body.trunkM() * Math.sin(lean);
+              return Standing.legMassMoment(body, l.ankle, l.knee, l.hip, l.ankle.x() / 2)
+                  + body.upperMassKg() * upper
+                  + loadKg * chest(body, l.hip, lean).x()
+                  - help / Load.G * (l.hip.x() + body.trunkM() * Math.sin(lean));
             });
     if (shin.isEmpty()) {
-      return new Impossible(Impossible.Limit.BALANCE, "No shin angle balances the body over the balls of the feet.", "a hand on a post, or less depth");
+      return new Impossible(
+          Impossible.Limit.BALANCE,
+          "No shin angle balances the body over the balls of the feet.",
+          "a hand on a post, or less depth");
     }
     Leg l = leg(body, shin.get(), bend, ballAhead);
     double lean = lean(setup, shin.get(), bend);
     double ballFromMiddle = (Segments.BALL_FROM_HEEL - Segments.MIDDLE_FROM_HEEL) * body.footM();
-    PostureBuilder p = new PostureBuilder(body, phase).foot(l.ankle, l.toe, l.toe.turnedAboutZ(Math.PI / 2)).toesAlong(Vec3.FORWARD).leg(l.knee, l.hip).trunk(lean).pressureAhead(ballFromMiddle);
-    p.load(Load.force(Load.Segment.FOOT, p.pressure(), new Vec3(0, (body.massKg() * Load.G - help) / 2, 0), new Vec3(0, Load.G / 2, 0)));
+    PostureBuilder p =
+        new PostureBuilder(body, phase)
+            .foot(l.ankle, l.toe, l.toe.turnedAboutZ(Math.PI / 2))
+            .toesAlong(Vec3.FORWARD)
+            .leg(l.knee, l.hip)
+            .trunk(lean)
+            .pressureAhead(ballFromMiddle);
+    p.load(
+        Load.force(
+            Load.Segment.FOOT,
+            p.pressure(),
+            new Vec3(0, (body.massKg() * Load.G - help) / 2, 0),
+            new Vec3(0, Load.G / 2, 0)));
     p.free(Stops.knee(bend));
     finish(p, body, setup, phase, l.hip, lean);
     return p.build(EnumSet.allOf(Coordinate.class));
@@ -210,7 +330,8 @@ public final class KneelFamily implements Family {
     double rise = Math.max(0, shin - SISSY_ANKLE);
     Vec3 toe = Vec3.FORWARD.turnedAboutZ(-rise);
     Vec3 side = new Vec3(0, 0, body.hipHalfDistanceM());
-    Vec3 ankle = side.plus(-ballAhead, toe).plus(body.ankleHeightM(), toe.turnedAboutZ(Math.PI / 2));
+    Vec3 ankle =
+        side.plus(-ballAhead, toe).plus(body.ankleHeightM(), toe.turnedAboutZ(Math.PI / 2));
     Vec3 knee = ankle.plus(body.shankM(), Vec3.UP.turnedAboutZ(-shin));
     Vec3 hip = knee.plus(body.thighM(), Vec3.UP.turnedAboutZ(bend - shin));
     return new Leg(ankle, knee, hip, toe);

@@ -17,11 +17,15 @@ final class LegGeometry {
     return Math.sqrt(t * t + s * s + 2 * t * s * Math.cos(kneeFlexion));
   }
 
-  /** Knee between ankle and hip, bent to the side of {@code pole}; empty when the two are further apart than the leg is long or closer than it folds. */
+  /**
+   * Knee between ankle and hip, bent to the side of {@code pole}; empty when the two are further
+   * apart than the leg is long or closer than it folds.
+   */
   static Optional<Vec3> knee(Vec3 ankle, Vec3 hip, Body body, Vec3 pole) {
     Vec3 line = hip.minus(ankle);
     double d = line.norm();
-    double along = (body.shankM() * body.shankM() - body.thighM() * body.thighM() + d * d) / (2 * d);
+    double along =
+        (body.shankM() * body.shankM() - body.thighM() * body.thighM() + d * d) / (2 * d);
     double square = body.shankM() * body.shankM() - along * along;
     if (!(square >= -1e-9)) {
       return Optional.empty();
@@ -31,22 +35,53 @@ final class LegGeometry {
     return Optional.of(ankle.plus(along, u).plus(Math.sqrt(Math.max(0, square)), side));
   }
 
-  /** Hip, knee, ankle and foot of a leg in the plane of the picture, from the hip outwards: pelvis pitch, hip flexion, knee flexion, dorsiflexion. */
-  static PostureBuilder chain(PostureBuilder b, Body body, Vec3 hip, double pelvisPitch, double hipFlexion, double kneeFlexion, double dorsiflexion) {
+  /**
+   * Hip, knee, ankle and foot of a leg in the plane of the picture, from the hip outwards: pelvis
+   * pitch, hip flexion, knee flexion, dorsiflexion.
+   */
+  static PostureBuilder chain(
+      PostureBuilder b,
+      Body body,
+      Vec3 hip,
+      double pelvisPitch,
+      double hipFlexion,
+      double kneeFlexion,
+      double dorsiflexion) {
     Vec3 thighUp = Vec3.UP.turnedAboutZ(hipFlexion - pelvisPitch);
     Vec3 shankUp = thighUp.turnedAboutZ(-kneeFlexion);
     Vec3 knee = hip.plus(-body.thighM(), thighUp);
     Vec3 ankle = knee.plus(-body.shankM(), shankUp);
     Vec3 normal = shankUp.turnedAboutZ(dorsiflexion);
-    return b.trunk(pelvisPitch).leg(knee, hip).foot(ankle, normal.turnedAboutZ(-Math.PI / 2), normal);
+    return b.trunk(pelvisPitch)
+        .leg(knee, hip)
+        .foot(ankle, normal.turnedAboutZ(-Math.PI / 2), normal);
   }
 
-  /** The same in space: hip abduction and internal rotation too, rad, in the sequence of {@link istmo.core.anatomy.Coordinate}. */
-  static PostureBuilder chain(PostureBuilder b, Body body, Vec3 hip, double pelvisPitch, double hipFlexion, double abduction, double rotation, double kneeFlexion, double dorsiflexion) {
+  /**
+   * The same in space: hip abduction and internal rotation too, rad, in the sequence of {@link
+   * istmo.core.anatomy.Coordinate}.
+   */
+  static PostureBuilder chain(
+      PostureBuilder b,
+      Body body,
+      Vec3 hip,
+      double pelvisPitch,
+      double hipFlexion,
+      double abduction,
+      double rotation,
+      double kneeFlexion,
+      double dorsiflexion) {
     Vec3 px = Vec3.FORWARD.turnedAboutZ(-pelvisPitch);
     Vec3 py = Vec3.UP.turnedAboutZ(-pelvisPitch);
     Vec3 thighUp = inPelvis(px, py, 0, Math.cos(abduction), -Math.sin(abduction), hipFlexion);
-    Vec3 thighFront = inPelvis(px, py, Math.cos(rotation), -Math.sin(rotation) * Math.sin(abduction), -Math.sin(rotation) * Math.cos(abduction), hipFlexion);
+    Vec3 thighFront =
+        inPelvis(
+            px,
+            py,
+            Math.cos(rotation),
+            -Math.sin(rotation) * Math.sin(abduction),
+            -Math.sin(rotation) * Math.cos(abduction),
+            hipFlexion);
     Vec3 shankUp = thighUp.times(Math.cos(kneeFlexion)).plus(Math.sin(kneeFlexion), thighFront);
     Vec3 shankFront = thighFront.times(Math.cos(kneeFlexion)).plus(-Math.sin(kneeFlexion), thighUp);
     Vec3 knee = hip.plus(-body.thighM(), thighUp);
@@ -64,7 +99,8 @@ final class LegGeometry {
   }
 
   /**
-   * A foot on the floor, turned out and on a wedge, with mid-foot of the flat foot's line at x = 0 of its ankle.
+   * A foot on the floor, turned out and on a wedge, with mid-foot of the flat foot's line at x = 0
+   * of its ankle.
    *
    * @param ankle ankle centre
    * @param toe unit direction of the toes along the sole
@@ -95,19 +131,31 @@ final class LegGeometry {
     }
   }
 
-  /** Knee over the toes at a shank angle from the vertical, then the hip behind it at a thigh angle from the vertical; empty when the stance is too wide for the thigh. */
+  /**
+   * Knee over the toes at a shank angle from the vertical, then the hip behind it at a thigh angle
+   * from the vertical; empty when the stance is too wide for the thigh.
+   */
   static Optional<Vec3[]> standingLeg(Body body, Foot foot, double shankAngle, double thighAngle) {
-    Vec3 knee = foot.ankle().plus(body.shankM() * Math.sin(shankAngle), foot.heading()).plus(body.shankM() * Math.cos(shankAngle), Vec3.UP);
+    Vec3 knee =
+        foot.ankle()
+            .plus(body.shankM() * Math.sin(shankAngle), foot.heading())
+            .plus(body.shankM() * Math.cos(shankAngle), Vec3.UP);
     double dz = body.hipHalfDistanceM() - knee.z();
     double square = body.thighM() * body.thighM() - dz * dz;
     if (!(square > 0.25 * body.thighM() * body.thighM())) {
       return Optional.empty();
     }
     double l = Math.sqrt(square);
-    return Optional.of(new Vec3[] {knee, knee.plus(new Vec3(-l * Math.sin(thighAngle), l * Math.cos(thighAngle), dz))});
+    return Optional.of(
+        new Vec3[] {
+          knee, knee.plus(new Vec3(-l * Math.sin(thighAngle), l * Math.cos(thighAngle), dz))
+        });
   }
 
-  /** Shank angle that goes with a thigh angle: grows with the sine of the thigh angle up to parallel, then stays. */
+  /**
+   * Shank angle that goes with a thigh angle: grows with the sine of the thigh angle up to
+   * parallel, then stays.
+   */
   static double follow(double atBottom, double thighAngle, double bottom) {
     double right = Math.PI / 2;
     return atBottom * Math.sin(Math.min(thighAngle, right)) / Math.sin(Math.min(bottom, right));

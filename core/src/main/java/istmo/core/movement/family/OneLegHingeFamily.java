@@ -20,22 +20,72 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Hinge on one leg: the other goes back in line with the trunk, stands on its toes behind (staggered), or rests on a bench. The trunk lean is the phase, the knee bend is given, the shank follows from balance over what the feet carry.
- * A weight in one hand stands beside the middle of the body, which moves sideways until everything stands over the foot.
+ * Hinge on one leg: the other goes back in line with the trunk, stands on its toes behind
+ * (staggered), or rests on a bench. The trunk lean is the phase, the knee bend is given, the shank
+ * follows from balance over what the feet carry. A weight in one hand stands beside the middle of
+ * the body, which moves sideways until everything stands over the foot.
  */
 public final class OneLegHingeFamily implements Family {
   static final SetupParameter OTHER =
-      new SetupParameter("rear", "Other leg", "", new Allowed(0, 2, ""), 0, 1, SetupParameter.Kind.SETUP, List.of("goes back in line", "on its toes behind", "on a bench behind"), "what the other leg does");
+      new SetupParameter(
+          "rear",
+          "Other leg",
+          "",
+          new Allowed(0, 2, ""),
+          0,
+          1,
+          SetupParameter.Kind.SETUP,
+          List.of("goes back in line", "on its toes behind", "on a bench behind"),
+          "what the other leg does");
   static final SetupParameter HAND =
-      new SetupParameter("hand", "Weight in", "", new Allowed(0, 2, ""), 0, 1, SetupParameter.Kind.SETUP, List.of("both hands", "the hand of the standing leg", "the other hand"), "which hand holds the weight");
+      new SetupParameter(
+          "hand",
+          "Weight in",
+          "",
+          new Allowed(0, 2, ""),
+          0,
+          1,
+          SetupParameter.Kind.SETUP,
+          List.of("both hands", "the hand of the standing leg", "the other hand"),
+          "which hand holds the weight");
   static final SetupParameter REAR_SHARE =
-      new SetupParameter("rearShare", "Weight on the rear foot", "", new Allowed(0, 0.5, ""), 0.2, 0.05, SetupParameter.Kind.TECHNIQUE, List.of(), "share of all weight, when the other foot stands");
+      new SetupParameter(
+          "rearShare",
+          "Weight on the rear foot",
+          "",
+          new Allowed(0, 0.5, ""),
+          0.2,
+          0.05,
+          SetupParameter.Kind.TECHNIQUE,
+          List.of(),
+          "share of all weight, when the other foot stands");
   static final SetupParameter STRIDE =
-      new SetupParameter("stride", "Rear foot behind", "m", new Allowed(0.1, 1.0, "m"), 0.35, 0.05, SetupParameter.Kind.SETUP, List.of(), "front ankle to where the other foot stands");
+      new SetupParameter(
+          "stride",
+          "Rear foot behind",
+          "m",
+          new Allowed(0.1, 1.0, "m"),
+          0.35,
+          0.05,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "front ankle to where the other foot stands");
   static final SetupParameter WIDTH =
-      new SetupParameter("width", "Between the feet, side to side", "m", new Allowed(0, 0.4, "m"), 0.15, 0.05, SetupParameter.Kind.SETUP, List.of(), "when the other foot stands");
+      new SetupParameter(
+          "width",
+          "Between the feet, side to side",
+          "m",
+          new Allowed(0, 0.4, "m"),
+          0.15,
+          0.05,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "when the other foot stands");
 
-  /** Half the width of the shoulders where a hanging arm's weight is, as a fraction of stature (biacromial 0.259, Drillis and Contini 1966). */
+  /**
+   * Half the width of the shoulders where a hanging arm's weight is, as a fraction of stature
+   * (biacromial 0.259, Drillis and Contini 1966).
+   */
   private static final double SHOULDER = 0.13;
 
   private static final double REAR_GRIP = 0.3;
@@ -48,7 +98,17 @@ public final class OneLegHingeFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(HingeFamily.KNEE_BEND, HingeFamily.LEAN.usually(70), OTHER, REAR_SHARE, STRIDE, WIDTH, HAND, Parameters.STRAPS, PRESSURE.usually(-0.01), FOOT_SHEAR);
+    return List.of(
+        HingeFamily.KNEE_BEND,
+        HingeFamily.LEAN.usually(70),
+        OTHER,
+        REAR_SHARE,
+        STRIDE,
+        WIDTH,
+        HAND,
+        Parameters.STRAPS,
+        PRESSURE.usually(-0.01),
+        FOOT_SHEAR);
   }
 
   @Override
@@ -83,7 +143,10 @@ public final class OneLegHingeFamily implements Family {
     boolean stands = setup.get(OTHER) > 0;
     double share = stands ? setup.get(REAR_SHARE) : 0;
     double width = stands ? setup.get(WIDTH) : 0;
-    double hand = setup.get(HAND) == 1 ? SHOULDER * body.statureM() : setup.get(HAND) == 2 ? -SHOULDER * body.statureM() : 0;
+    double hand =
+        setup.get(HAND) == 1
+            ? SHOULDER * body.statureM()
+            : setup.get(HAND) == 2 ? -SHOULDER * body.statureM() : 0;
     // sideways: everything stands over what the feet carry
     double all = body.massKg() + loadKg;
     double footZ = 0;
@@ -93,7 +156,10 @@ public final class OneLegHingeFamily implements Family {
     double reach = LegGeometry.hipToAnkle(body, bend);
     double square = reach * reach - (hipZ - footZ) * (hipZ - footZ);
     if (!(square > 0.25 * reach * reach)) {
-      return new Impossible(Impossible.Limit.BALANCE, "The weight in one hand pulls the body off its foot.", "a lighter weight, or both hands");
+      return new Impossible(
+          Impossible.Limit.BALANCE,
+          "The weight in one hand pulls the body off its foot.",
+          "a lighter weight, or both hands");
     }
     double radius = Math.sqrt(square);
     double frontX = (Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM();
@@ -105,16 +171,22 @@ public final class OneLegHingeFamily implements Family {
             Math.toRadians(30),
             angle -> {
               Vec3 hip = hip(ankle, radius, angle, hipZ);
-              Vec3 knee = LegGeometry.knee(ankle, hip, body, Vec3.FORWARD).orElse(ankle.plus(hip).times(0.5));
+              Vec3 knee =
+                  LegGeometry.knee(ankle, hip, body, Vec3.FORWARD)
+                      .orElse(ankle.plus(hip).times(0.5));
               double shoulder = hip.x() + body.trunkM() * Math.sin(lean);
               return Standing.oneLegMassMoment(body, ankle, knee, hip, frontX)
                   + otherMoment(body, stands, hip, rearX, lean)
-                  + body.upperMassKg() * (hip.x() + Segments.UPPER_COM_HANGING * body.trunkM() * Math.sin(lean))
+                  + body.upperMassKg()
+                      * (hip.x() + Segments.UPPER_COM_HANGING * body.trunkM() * Math.sin(lean))
                   + loadKg * barX(frontX, shoulder, loadKg)
                   - all * ((1 - share) * pressureX + share * rearX);
             });
     if (slope.isEmpty()) {
-      return new Impossible(Impossible.Limit.BALANCE, "No place of the hips brings the weight over the foot.", "less trunk lean or more knee bend");
+      return new Impossible(
+          Impossible.Limit.BALANCE,
+          "No place of the hips brings the weight over the foot.",
+          "less trunk lean or more knee bend");
     }
     Vec3 hip = hip(ankle, radius, slope.get(), hipZ);
     Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, Vec3.FORWARD);
@@ -123,20 +195,47 @@ public final class OneLegHingeFamily implements Family {
     double barX = barX(frontX, shoulderX, loadKg);
     double drop = body.armM() * body.armM() - (shoulderX - barX) * (shoulderX - barX);
     if (knee.isEmpty() || !(drop > 0)) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The arms do not reach the weight.", "less trunk lean");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY, "The arms do not reach the weight.", "less trunk lean");
     }
     Vec3 held = new Vec3(barX, shoulderY - Math.sqrt(drop), 0);
-    PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, Vec3.FORWARD, Vec3.UP).leg(knee.get(), hip).trunk(lean).pressureAhead(setup.get(PRESSURE));
+    PostureBuilder p =
+        new PostureBuilder(body, phase)
+            .foot(ankle, Vec3.FORWARD, Vec3.UP)
+            .leg(knee.get(), hip)
+            .trunk(lean)
+            .pressureAhead(setup.get(PRESSURE));
     double own = (1 - share) * body.massKg() * Load.G;
     double perKg = (1 - share) * Load.G;
-    p.load(Load.force(Load.Segment.FOOT, p.pressure(), new Vec3(0, own, 0), new Vec3(0, perKg, 0))).footGrip(setup.get(FOOT_SHEAR), own, perKg);
+    p.load(Load.force(Load.Segment.FOOT, p.pressure(), new Vec3(0, own, 0), new Vec3(0, perKg, 0)))
+        .footGrip(setup.get(FOOT_SHEAR), own, perKg);
     if (share > 0) {
-      p.free(FreeContact.atFoot("feet against each other", p.pressure(), Vec3.FORWARD, Vec3.ZERO, REAR_GRIP * share * body.massKg() * Load.G, REAR_GRIP * share * Load.G));
+      p.free(
+          FreeContact.atFoot(
+              "feet against each other",
+              p.pressure(),
+              Vec3.FORWARD,
+              Vec3.ZERO,
+              REAR_GRIP * share * body.massKg() * Load.G,
+              REAR_GRIP * share * Load.G));
     }
-    p.legWeights().upperWeight(Segments.UPPER_COM_HANGING).load(Load.force(Load.Segment.UPPER, held, Vec3.ZERO, new Vec3(0, -Load.G, 0))).free(Stops.knee(bend));
-    Vec3 foot = stands ? new Vec3(rearX, setup.get(OTHER) == 2 ? 0.42 : 0.02, 0) : hip.plus(-(body.thighM() + body.shankM()), new Vec3(Math.sin(lean), Math.cos(lean), 0));
-    Vec3 otherKnee = stands ? new Vec3(0.5 * (hip.x() + rearX) + 0.08, 0.5 * (hip.y() + foot.y()), 0) : hip.plus(foot).times(0.5);
-    p.prop("arm", new Vec3(shoulderX, shoulderY, 0), held).prop(setup.get(HAND) == 0 ? "bar" : "weight", held).prop("other", hip, otherKnee, foot).prop("floor", new Vec3(-1.1, 0, 0), new Vec3(0.7, 0, 0));
+    p.legWeights()
+        .upperWeight(Segments.UPPER_COM_HANGING)
+        .load(Load.force(Load.Segment.UPPER, held, Vec3.ZERO, new Vec3(0, -Load.G, 0)))
+        .free(Stops.knee(bend));
+    Vec3 foot =
+        stands
+            ? new Vec3(rearX, setup.get(OTHER) == 2 ? 0.42 : 0.02, 0)
+            : hip.plus(
+                -(body.thighM() + body.shankM()), new Vec3(Math.sin(lean), Math.cos(lean), 0));
+    Vec3 otherKnee =
+        stands
+            ? new Vec3(0.5 * (hip.x() + rearX) + 0.08, 0.5 * (hip.y() + foot.y()), 0)
+            : hip.plus(foot).times(0.5);
+    p.prop("arm", new Vec3(shoulderX, shoulderY, 0), held)
+        .prop(setup.get(HAND) == 0 ? "bar" : "weight", held)
+        .prop("other", hip, otherKnee, foot)
+        .prop("floor", new Vec3(-1.1, 0, 0), new Vec3(0.7, 0, 0));
     return p.build(Standing.ALL_ROWS);
   }
 
@@ -144,18 +243,27 @@ public final class OneLegHingeFamily implements Family {
     return new Vec3(ankle.x() + radius * Math.sin(slope), ankle.y() + radius * Math.cos(slope), z);
   }
 
-  /** Mass moment of the other leg: in line with the trunk behind the hip, or between the hip and where it stands. */
-  private static double otherMoment(Body body, boolean stands, Vec3 hip, double rearX, double lean) {
+  /**
+   * Mass moment of the other leg: in line with the trunk behind the hip, or between the hip and
+   * where it stands.
+   */
+  private static double otherMoment(
+      Body body, boolean stands, Vec3 hip, double rearX, double lean) {
     double back = Math.sin(lean);
     double thigh = body.thighComFraction() * body.thighM();
     if (stands) {
       double m = body.thighMassKg() + body.shankMassKg() + body.footMassKg();
       return m * (0.6 * hip.x() + 0.4 * rearX);
     }
-    return body.thighMassKg() * (hip.x() - thigh * back) + (body.shankMassKg() * (hip.x() - (body.thighM() + body.shankComFraction() * body.shankM()) * back)) + body.footMassKg() * (hip.x() - (body.thighM() + body.shankM()) * back);
+    return body.thighMassKg() * (hip.x() - thigh * back)
+        + (body.shankMassKg()
+            * (hip.x() - (body.thighM() + body.shankComFraction() * body.shankM()) * back))
+        + body.footMassKg() * (hip.x() - (body.thighM() + body.shankM()) * back);
   }
 
   private static double barX(double middle, double shoulder, double loadKg) {
-    return loadKg > 0 ? Math.max(middle, shoulder - HingeFamily.SHOULDER_NM / (loadKg * Load.G)) : middle;
+    return loadKg > 0
+        ? Math.max(middle, shoulder - HingeFamily.SHOULDER_NM / (loadKg * Load.G))
+        : middle;
   }
 }

@@ -26,24 +26,93 @@ import istmo.core.quantity.Vec3;
 import java.util.List;
 import java.util.Optional;
 
-/** Leg press on a sled. The pelvis rests; the plate moves along the rail; the knee bend is the phase. The plate pushes along the rail, with an optional part along the plate as an input. */
+/**
+ * Leg press on a sled. The pelvis rests; the plate moves along the rail; the knee bend is the
+ * phase. The plate pushes along the rail, with an optional part along the plate as an input.
+ */
 public final class PressFamily implements Family {
   static final SetupParameter RAIL =
-      new SetupParameter("railAngle", "Rail angle", "deg", new Allowed(0, 90, "deg"), 45, 5, SetupParameter.Kind.MACHINE, List.of(), "rail from the horizontal; 0 needs a stack, not a sled");
+      new SetupParameter(
+          "railAngle",
+          "Rail angle",
+          "deg",
+          new Allowed(0, 90, "deg"),
+          45,
+          5,
+          SetupParameter.Kind.MACHINE,
+          List.of(),
+          "rail from the horizontal; 0 needs a stack, not a sled");
   static final SetupParameter BACK =
-      new SetupParameter("backAngle", "Back rest", "deg", new Allowed(60, 135, "deg"), 110, 5, SetupParameter.Kind.SETUP, List.of(), "between the back rest and the rail; smaller is more upright and deeper at the hip");
+      new SetupParameter(
+          "backAngle",
+          "Back rest",
+          "deg",
+          new Allowed(60, 135, "deg"),
+          110,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "between the back rest and the rail; smaller is more upright and deeper at the hip");
   static final SetupParameter HEIGHT =
-      new SetupParameter("footHeight", "Feet up the plate", "m", new Allowed(-0.20, 0.45, "m"), 0.15, 0.02, SetupParameter.Kind.SETUP, List.of(), "ankles above the rail line through the hips, along the plate");
+      new SetupParameter(
+          "footHeight",
+          "Feet up the plate",
+          "m",
+          new Allowed(-0.20, 0.45, "m"),
+          0.15,
+          0.02,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "ankles above the rail line through the hips, along the plate");
   static final SetupParameter PUSH =
       new SetupParameter(
-          "push", "Push along the plate", "", new Allowed(-0.3, 0.3, ""), 0, 0.05, SetupParameter.Kind.TECHNIQUE, List.of(), "part of the foot force along the plate, up the plate positive, as a share of the main force");
+          "push",
+          "Push along the plate",
+          "",
+          new Allowed(-0.3, 0.3, ""),
+          0,
+          0.05,
+          SetupParameter.Kind.TECHNIQUE,
+          List.of(),
+          "part of the foot force along the plate, up the plate positive, as a share of the main"
+              + " force");
 
   static final SetupParameter STOP =
-      new SetupParameter("stop", "Plate to back rest at the stop", "m", new Allowed(0, 1.2, "m"), 0, 0.02, SetupParameter.Kind.MACHINE, List.of(), "least distance along the rail between foot plate and the foot of the back rest; 0 for none in the way");
+      new SetupParameter(
+          "stop",
+          "Plate to back rest at the stop",
+          "m",
+          new Allowed(0, 1.2, "m"),
+          0,
+          0.02,
+          SetupParameter.Kind.MACHINE,
+          List.of(),
+          "least distance along the rail between foot plate and the foot of the back rest; 0 for"
+              + " none in the way");
   static final SetupParameter PLATE_LOW =
-      new SetupParameter("plateLow", "Lowest heels on the plate", "m", new Allowed(-0.30, 0.30, "m"), -0.30, 0.02, SetupParameter.Kind.MACHINE, List.of(), "lower end of the foot plate, measured as feet up the plate");
+      new SetupParameter(
+          "plateLow",
+          "Lowest heels on the plate",
+          "m",
+          new Allowed(-0.30, 0.30, "m"),
+          -0.30,
+          0.02,
+          SetupParameter.Kind.MACHINE,
+          List.of(),
+          "lower end of the foot plate, measured as feet up the plate");
 
-  static final SetupParameter DRIVE = new SetupParameter("drive", "Resistance", "", new Allowed(0, 1, ""), 0, 1, SetupParameter.Kind.MACHINE, List.of("sled on the rail", "stack on a cable"), "a stack pulls along the rail with all of its weight, so that a level rail can be pressed");
+  static final SetupParameter DRIVE =
+      new SetupParameter(
+          "drive",
+          "Resistance",
+          "",
+          new Allowed(0, 1, ""),
+          0,
+          1,
+          SetupParameter.Kind.MACHINE,
+          List.of("sled on the rail", "stack on a cable"),
+          "a stack pulls along the rail with all of its weight, so that a level rail can be"
+              + " pressed");
 
   /** Hip centre in front of the foot of the back rest along the rail, m (own estimate). */
   private static final double HIP_FROM_REST = 0.12;
@@ -58,7 +127,24 @@ public final class PressFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(HEIGHT, STANCE.usually(0.35), TOE_OUT.usually(15), KNEE_DEPTH.usually(105), BACK, RAIL, SLED_MASS, STOP, PLATE_LOW, FRICTION, PRESSURE, PUSH, PLATE_GRIP, FOOT_SHEAR, SPREAD, DRIVE, LEGS);
+    return List.of(
+        HEIGHT,
+        STANCE.usually(0.35),
+        TOE_OUT.usually(15),
+        KNEE_DEPTH.usually(105),
+        BACK,
+        RAIL,
+        SLED_MASS,
+        STOP,
+        PLATE_LOW,
+        FRICTION,
+        PRESSURE,
+        PUSH,
+        PLATE_GRIP,
+        FOOT_SHEAR,
+        SPREAD,
+        DRIVE,
+        LEGS);
   }
 
   @Override
@@ -88,30 +174,63 @@ public final class PressFamily implements Family {
     double side = setup.get(STANCE) / 2 - body.hipHalfDistanceM();
     double square = reach * reach - setup.get(HEIGHT) * setup.get(HEIGHT) - side * side;
     if (!(square > 0)) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The feet are further up the plate than the leg reaches at this knee bend.", "feet lower, or less knee bend");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY,
+          "The feet are further up the plate than the leg reaches at this knee bend.",
+          "feet lower, or less knee bend");
     }
     double gap = Math.sqrt(square) + body.ankleHeightM() + HIP_FROM_REST;
     if (gap < setup.get(STOP)) {
       return Stops.ofMachine(setup.get(STOP) - gap);
     }
     if (setup.get(HEIGHT) < setup.get(PLATE_LOW)) {
-      return new Impossible(Impossible.Limit.PLATE, "The foot plate ends above the heels.", String.format(java.util.Locale.ROOT, "%.0f cm of plate", 100 * (setup.get(PLATE_LOW) - setup.get(HEIGHT))));
+      return new Impossible(
+          Impossible.Limit.PLATE,
+          "The foot plate ends above the heels.",
+          String.format(
+              java.util.Locale.ROOT,
+              "%.0f cm of plate",
+              100 * (setup.get(PLATE_LOW) - setup.get(HEIGHT))));
     }
     Vec3 hip = new Vec3(0, 0, body.hipHalfDistanceM());
-    Vec3 ankle = u.times(Math.sqrt(square)).plus(setup.get(HEIGHT), v).plus(setup.get(STANCE) / 2, Vec3.RIGHT);
+    Vec3 ankle =
+        u.times(Math.sqrt(square))
+            .plus(setup.get(HEIGHT), v)
+            .plus(setup.get(STANCE) / 2, Vec3.RIGHT);
     Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, toe);
     if (knee.isEmpty()) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The leg does not reach the plate.", "feet lower");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY, "The leg does not reach the plate.", "feet lower");
     }
     double back = setup.rad(BACK);
     Vec3 trunk = u.times(Math.cos(back)).plus(Math.sin(back), v);
-    PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, toe, u.times(-1)).leg(knee.get(), hip).trunk(Math.atan2(trunk.x(), trunk.y())).pressureAhead(setup.get(PRESSURE));
+    PostureBuilder p =
+        new PostureBuilder(body, phase)
+            .foot(ankle, toe, u.times(-1))
+            .leg(knee.get(), hip)
+            .trunk(Math.atan2(trunk.x(), trunk.y()))
+            .pressureAhead(setup.get(PRESSURE));
     Vec3 direction = u.times(-1).plus(setup.get(PUSH), v);
-    double perKg = (1 + setup.get(FRICTION)) * Load.G * (setup.get(DRIVE) == 1 ? 1 : Math.sin(rail)) / Parameters.legs(setup);
+    double perKg =
+        (1 + setup.get(FRICTION))
+            * Load.G
+            * (setup.get(DRIVE) == 1 ? 1 : Math.sin(rail))
+            / Parameters.legs(setup);
     double force = setup.get(SLED_MASS) * perKg;
-    p.load(Load.force(Load.Segment.FOOT, p.pressure(), direction.times(force), direction.times(perKg)));
-    p.free(FreeContact.atFoot("push along the plate", p.pressure(), v, Vec3.ZERO, setup.get(PLATE_GRIP) * force, setup.get(PLATE_GRIP) * perKg));
-    p.footGrip(setup.get(FOOT_SHEAR), setup.get(SPREAD), force, perKg).legWeights().free(Stops.knee(kneeFlexion));
+    p.load(
+        Load.force(
+            Load.Segment.FOOT, p.pressure(), direction.times(force), direction.times(perKg)));
+    p.free(
+        FreeContact.atFoot(
+            "push along the plate",
+            p.pressure(),
+            v,
+            Vec3.ZERO,
+            setup.get(PLATE_GRIP) * force,
+            setup.get(PLATE_GRIP) * perKg));
+    p.footGrip(setup.get(FOOT_SHEAR), setup.get(SPREAD), force, perKg)
+        .legWeights()
+        .free(Stops.knee(kneeFlexion));
     Vec3 plate = new Vec3(p.pressure().x(), p.pressure().y(), 0);
     Vec3 plateFoot = plate.plus(-plate.dot(v), v);
     Vec3 behind = new Vec3(trunk.y(), -trunk.x(), 0).times(-0.12);

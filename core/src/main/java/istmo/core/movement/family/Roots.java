@@ -10,7 +10,10 @@ final class Roots {
 
   private Roots() {}
 
-  /** The root to 1e-12, or empty when the ends have the same sign. Smooth functions settle by a few secant steps from the middle; where they do not, Brent's method takes over. */
+  /**
+   * The root to 1e-12, or empty when the ends have the same sign. Smooth functions settle by a few
+   * secant steps from the middle; where they do not, Brent's method takes over.
+   */
   static Optional<Double> between(double low, double high, UnivariateFunction f) {
     double a = 0.5 * (low + high);
     double b = a + 0.01 * (high - low);

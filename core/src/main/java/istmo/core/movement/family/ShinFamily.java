@@ -18,18 +18,59 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 
-/** Shin raise: sitting with the lower leg hanging or lying level, a weight on the front of the foot goes up and down with the ankle. Only the ankle is held by muscles. */
+/**
+ * Shin raise: sitting with the lower leg hanging or lying level, a weight on the front of the foot
+ * goes up and down with the ankle. Only the ankle is held by muscles.
+ */
 public final class ShinFamily implements Family {
   static final SetupParameter KNEE =
-      new SetupParameter("kneeBend", "Knee bend", "deg", new Allowed(0, 110, "deg"), 90, 10, SetupParameter.Kind.SETUP, List.of(), "90 with the lower leg hanging, 0 with the leg level on a bench");
+      new SetupParameter(
+          "kneeBend",
+          "Knee bend",
+          "deg",
+          new Allowed(0, 110, "deg"),
+          90,
+          10,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "90 with the lower leg hanging, 0 with the leg level on a bench");
   static final SetupParameter LOW =
-      new SetupParameter("drop", "Ankle at the bottom", "deg", new Allowed(0, 50, "deg"), 35, 5, SetupParameter.Kind.SETUP, List.of(), "plantarflexion at the bottom");
+      new SetupParameter(
+          "drop",
+          "Ankle at the bottom",
+          "deg",
+          new Allowed(0, 50, "deg"),
+          35,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "plantarflexion at the bottom");
   static final SetupParameter HIGH =
-      new SetupParameter("lift", "Ankle at the top", "deg", new Allowed(-10, 25, "deg"), 10, 5, SetupParameter.Kind.SETUP, List.of(), "dorsiflexion at the top");
+      new SetupParameter(
+          "lift",
+          "Ankle at the top",
+          "deg",
+          new Allowed(-10, 25, "deg"),
+          10,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "dorsiflexion at the top");
   static final SetupParameter HANGS =
-      new SetupParameter("hangs", "Weight below the foot", "m", new Allowed(0, 0.3, "m"), 0.10, 0.02, SetupParameter.Kind.SETUP, List.of(), "a kettlebell on the foot hangs below it; a roller lies on it");
+      new SetupParameter(
+          "hangs",
+          "Weight below the foot",
+          "m",
+          new Allowed(0, 0.3, "m"),
+          0.10,
+          0.02,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "a kettlebell on the foot hangs below it; a roller lies on it");
 
-  /** Where the weight presses, from the ball of the foot towards the ankle, as a share of the way. */
+  /**
+   * Where the weight presses, from the ball of the foot towards the ankle, as a share of the way.
+   */
   private static final double ON_FOOT = 0.15;
 
   @Override
@@ -61,14 +102,28 @@ public final class ShinFamily implements Family {
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
     double ankleAngle = setup.rad(HIGH) - phase * (setup.rad(LOW) + setup.rad(HIGH));
     double hipFlexion = Math.PI / 2;
-    PostureBuilder p = LegGeometry.chain(new PostureBuilder(body, phase), body, new Vec3(0, 0.6, body.hipHalfDistanceM()), 0, hipFlexion, setup.rad(KNEE), ankleAngle);
+    PostureBuilder p =
+        LegGeometry.chain(
+            new PostureBuilder(body, phase),
+            body,
+            new Vec3(0, 0.6, body.hipHalfDistanceM()),
+            0,
+            hipFlexion,
+            setup.rad(KNEE),
+            ankleAngle);
     double ballAhead = (Segments.BALL_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM();
     Vec3 shankUp = p.knee().minus(p.ankle()).unit();
     Vec3 normal = shankUp.turnedAboutZ(ankleAngle);
     Vec3 toe = normal.turnedAboutZ(-Math.PI / 2);
-    Vec3 at = p.ankle().plus(-body.ankleHeightM() * 0.5, normal).plus((1 - ON_FOOT) * ballAhead, toe);
-    p.pressureAt(at).load(Load.force(Load.Segment.FOOT, at, Vec3.ZERO, new Vec3(0, -Load.G / Parameters.legs(setup), 0))).legWeights();
-    p.prop("weight", at.plus(new Vec3(0, -setup.get(HANGS), 0))).prop("pad", new Vec3(-0.15, 0.5, 0), new Vec3(0.36, 0.5, 0));
+    Vec3 at =
+        p.ankle().plus(-body.ankleHeightM() * 0.5, normal).plus((1 - ON_FOOT) * ballAhead, toe);
+    p.pressureAt(at)
+        .load(
+            Load.force(
+                Load.Segment.FOOT, at, Vec3.ZERO, new Vec3(0, -Load.G / Parameters.legs(setup), 0)))
+        .legWeights();
+    p.prop("weight", at.plus(new Vec3(0, -setup.get(HANGS), 0)))
+        .prop("pad", new Vec3(-0.15, 0.5, 0), new Vec3(0.36, 0.5, 0));
     return p.build(EnumSet.of(Coordinate.ANKLE_DORSIFLEXION));
   }
 }

@@ -22,10 +22,14 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * One leg in front, which does most of the work: split squat, lunge, step-up, one-leg squat. The bend of the front knee is the phase, the trunk's lean is given, and the hip stands where front foot and rear foot carry their shares of the
- * weight (a track carries what is missing). The share on the rear foot is an input: statics does not settle it. So is which leg is looked at: the front one, or the rear.
+ * One leg in front, which does most of the work: split squat, lunge, step-up, one-leg squat. The
+ * bend of the front knee is the phase, the trunk's lean is given, and the hip stands where front
+ * foot and rear foot carry their shares of the weight (a track carries what is missing). The share
+ * on the rear foot is an input: statics does not settle it. So is which leg is looked at: the front
+ * one, or the rear.
  *
- * <p>Sideways the middle of the body stands where the feet share it; the pelvis stays level. Fore and aft the feet may push against each other within the rear foot's grip.
+ * <p>Sideways the middle of the body stands where the feet share it; the pelvis stays level. Fore
+ * and aft the feet may push against each other within the rear foot's grip.
  */
 public final class SplitFamily implements Family {
   /** What settles the posture. */
@@ -55,50 +59,171 @@ public final class SplitFamily implements Family {
   }
 
   static final SetupParameter STRIDE =
-      new SetupParameter("stride", "Stride", "m", new Allowed(0.20, 1.30, "m"), 0.70, 0.05, SetupParameter.Kind.SETUP, List.of(), "front ankle to where the rear foot stands, along the floor");
+      new SetupParameter(
+          "stride",
+          "Stride",
+          "m",
+          new Allowed(0.20, 1.30, "m"),
+          0.70,
+          0.05,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "front ankle to where the rear foot stands, along the floor");
   static final SetupParameter WIDTH =
-      new SetupParameter("width", "Between the feet, side to side", "m", new Allowed(-0.30, 0.50, "m"), 0.15, 0.05, SetupParameter.Kind.SETUP, List.of(), "less than nothing when the rear foot crosses behind the front one");
+      new SetupParameter(
+          "width",
+          "Between the feet, side to side",
+          "m",
+          new Allowed(-0.30, 0.50, "m"),
+          0.15,
+          0.05,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "less than nothing when the rear foot crosses behind the front one");
   static final SetupParameter FRONT_HEIGHT =
-      new SetupParameter("frontHeight", "Front foot raised", "m", new Allowed(0, 0.30, "m"), 0, 0.05, SetupParameter.Kind.SETUP, List.of(), "height under the front foot");
+      new SetupParameter(
+          "frontHeight",
+          "Front foot raised",
+          "m",
+          new Allowed(0, 0.30, "m"),
+          0,
+          0.05,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "height under the front foot");
   static final SetupParameter REAR_HEIGHT =
-      new SetupParameter("rearHeight", "Rear foot raised", "m", new Allowed(0, 0.60, "m"), 0, 0.05, SetupParameter.Kind.SETUP, List.of(), "height of what the rear foot rests on");
+      new SetupParameter(
+          "rearHeight",
+          "Rear foot raised",
+          "m",
+          new Allowed(0, 0.60, "m"),
+          0,
+          0.05,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "height of what the rear foot rests on");
   static final SetupParameter REAR =
-      new SetupParameter("rear", "Other foot", "", new Allowed(0, 3, ""), 0, 1, SetupParameter.Kind.SETUP, List.of("on its ball", "instep on a bench or roll", "held in front", "bent behind"), "what the other foot does");
+      new SetupParameter(
+          "rear",
+          "Other foot",
+          "",
+          new Allowed(0, 3, ""),
+          0,
+          1,
+          SetupParameter.Kind.SETUP,
+          List.of("on its ball", "instep on a bench or roll", "held in front", "bent behind"),
+          "what the other foot does");
   static final SetupParameter REAR_SHARE =
-      new SetupParameter("rearShare", "Weight on the rear foot", "", new Allowed(0, 0.5, ""), 0.3, 0.05, SetupParameter.Kind.TECHNIQUE, List.of(), "share of all weight at the bottom; 0.1 to 0.2 with the rear foot raised");
+      new SetupParameter(
+          "rearShare",
+          "Weight on the rear foot",
+          "",
+          new Allowed(0, 0.5, ""),
+          0.3,
+          0.05,
+          SetupParameter.Kind.TECHNIQUE,
+          List.of(),
+          "share of all weight at the bottom; 0.1 to 0.2 with the rear foot raised");
   static final SetupParameter KNEE_DEPTH =
-      new SetupParameter("kneeDepth", "Front knee at the bottom", "deg", new Allowed(40, 140, "deg"), 95, 5, SetupParameter.Kind.SETUP, List.of(), "knee flexion of the front leg; straight is 0");
+      new SetupParameter(
+          "kneeDepth",
+          "Front knee at the bottom",
+          "deg",
+          new Allowed(40, 140, "deg"),
+          95,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "knee flexion of the front leg; straight is 0");
   static final SetupParameter LEAN =
-      new SetupParameter("lean", "Trunk lean at the bottom", "deg", new Allowed(-5, 70, "deg"), 15, 5, SetupParameter.Kind.TECHNIQUE, List.of(), "trunk from the vertical, forward");
+      new SetupParameter(
+          "lean",
+          "Trunk lean at the bottom",
+          "deg",
+          new Allowed(-5, 70, "deg"),
+          15,
+          5,
+          SetupParameter.Kind.TECHNIQUE,
+          List.of(),
+          "trunk from the vertical, forward");
   static final SetupParameter FORWARD =
-      new SetupParameter("feetForward", "Front foot in front of the bar", "m", new Allowed(0, 0.80, "m"), 0.40, 0.02, SetupParameter.Kind.SETUP, List.of(), "middle of the front foot in front of the bar's track");
+      new SetupParameter(
+          "feetForward",
+          "Front foot in front of the bar",
+          "m",
+          new Allowed(0, 0.80, "m"),
+          0.40,
+          0.02,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "middle of the front foot in front of the bar's track");
   static final SetupParameter BOX =
-      new SetupParameter("box", "Box height", "m", new Allowed(0.10, 0.75, "m"), 0.25, 0.05, SetupParameter.Kind.SETUP, List.of(), "top of the box from the floor");
+      new SetupParameter(
+          "box",
+          "Box height",
+          "m",
+          new Allowed(0.10, 0.75, "m"),
+          0.25,
+          0.05,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "top of the box from the floor");
   static final SetupParameter PUSH_OFF =
-      new SetupParameter("pushOff", "Push-off of the lower foot", "", new Allowed(0, 0.8, ""), 0.1, 0.05, SetupParameter.Kind.TECHNIQUE, List.of(), "share of all weight that the lower foot still carries at the bottom; gone a third of the way up");
+      new SetupParameter(
+          "pushOff",
+          "Push-off of the lower foot",
+          "",
+          new Allowed(0, 0.8, ""),
+          0.1,
+          0.05,
+          SetupParameter.Kind.TECHNIQUE,
+          List.of(),
+          "share of all weight that the lower foot still carries at the bottom; gone a third of the"
+              + " way up");
   static final SetupParameter LEG =
-      new SetupParameter("leg", "Leg looked at", "", new Allowed(0, 1, ""), 0, 1, SetupParameter.Kind.TECHNIQUE, List.of("front", "rear"), "the leg whose muscles are computed and drawn");
+      new SetupParameter(
+          "leg",
+          "Leg looked at",
+          "",
+          new Allowed(0, 1, ""),
+          0,
+          1,
+          SetupParameter.Kind.TECHNIQUE,
+          List.of("front", "rear"),
+          "the leg whose muscles are computed and drawn");
 
   /** Share on a rear foot on its ball at the top. */
   private static final double AT_TOP = 0.45;
-  /** How far the rear hip opens, with what the pelvis gives, rad (AAOS normal 30 deg, from memory, and a little of the pelvis). */
+
+  /**
+   * How far the rear hip opens, with what the pelvis gives, rad (AAOS normal 30 deg, from memory,
+   * and a little of the pelvis).
+   */
   private static final double HIP_OPEN = Math.toRadians(-35);
 
-  /** On a box the trunk has its lean from the bottom until this phase, which brings the weight over the foot before the other leaves the floor. */
+  /**
+   * On a box the trunk has its lean from the bottom until this phase, which brings the weight over
+   * the foot before the other leaves the floor.
+   */
   private static final double LEANT_BY = 0.6;
 
   private static final double TOP = Math.toRadians(15);
+
   /** Grip of the rear foot fore and aft, as a share of what it carries. */
   private static final double REAR_GRIP = 0.3;
+
   /** The rear knee's centre above the floor when it touches down, m. */
   private static final double KNEE_ON_FLOOR = 0.05;
+
   /** Dorsiflexion of a rear foot on its ball, and plantarflexion of one on its instep, rad. */
   private static final double ON_BALL = Math.toRadians(15);
 
   private static final double MOST_TIPTOE = Math.toRadians(40);
   private static final double ON_INSTEP = Math.toRadians(35);
+
   /** Where the lower foot pushes off, behind the ankle of the upper one, m. */
   private static final double BEHIND_BOX = 0.28;
+
   /** How far the lower foot lifts its heel when it touches the floor below the box, m. */
   private static final double TIPTOE_M = 0.04;
 
@@ -119,12 +244,16 @@ public final class SplitFamily implements Family {
     if (kind == Kind.STEP) {
       list.addAll(List.of(BOX, PUSH_OFF, LEAN.usually(25)));
     } else {
-      list.addAll(List.of(STRIDE, KNEE_DEPTH, LEAN, FRONT_HEIGHT, REAR_HEIGHT, REAR, REAR_SHARE, WIDTH));
+      list.addAll(
+          List.of(STRIDE, KNEE_DEPTH, LEAN, FRONT_HEIGHT, REAR_HEIGHT, REAR, REAR_SHARE, WIDTH));
     }
     if (kind == Kind.TRACK) {
       list.add(FORWARD);
     }
-    list.add(kind == Kind.TRACK ? LoadPlace.BAR : LoadPlace.PARAMETER.usually(LoadPlace.HANDS.ordinal()));
+    list.add(
+        kind == Kind.TRACK
+            ? LoadPlace.BAR
+            : LoadPlace.PARAMETER.usually(LoadPlace.HANDS.ordinal()));
     if (kind != Kind.STEP) {
       list.add(LEG);
     }
@@ -154,18 +283,27 @@ public final class SplitFamily implements Family {
 
   @Override
   public double inOneHand(Setup setup) {
-    return kind != Kind.TRACK && LoadPlace.of(setup, LoadPlace.PARAMETER) == LoadPlace.HANDS ? 0.5 : 0;
+    return kind != Kind.TRACK && LoadPlace.of(setup, LoadPlace.PARAMETER) == LoadPlace.HANDS
+        ? 0.5
+        : 0;
   }
 
   @Override
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
-    LoadPlace place = kind == Kind.TRACK ? LoadPlace.of(setup, LoadPlace.BAR) : LoadPlace.of(setup, LoadPlace.PARAMETER);
+    LoadPlace place =
+        kind == Kind.TRACK
+            ? LoadPlace.of(setup, LoadPlace.BAR)
+            : LoadPlace.of(setup, LoadPlace.PARAMETER);
     Rear rear = kind == Kind.STEP ? Rear.HANGING : Rear.values()[(int) setup.get(REAR)];
     double floor = kind == Kind.STEP ? setup.get(BOX) : setup.get(FRONT_HEIGHT);
     double width = kind == Kind.STEP ? 0 : setup.get(WIDTH);
-    double share = kind == Kind.STEP ? setup.get(PUSH_OFF) * Math.max(0, (phase - 2.0 / 3) * 3) : rear.stands() ? rearShare(setup, rear, phase) : 0;
+    double share =
+        kind == Kind.STEP
+            ? setup.get(PUSH_OFF) * Math.max(0, (phase - 2.0 / 3) * 3)
+            : rear.stands() ? rearShare(setup, rear, phase) : 0;
     double topShare = rear.stands() ? rearShare(setup, rear, 0) : 0;
-    // the middle of the body stands sideways where the feet share it; one foot alone stands under it
+    // the middle of the body stands sideways where the feet share it; one foot alone stands under
+    // it
     double apart = rear.stands() ? width : 0;
     double footZ = apart / 2;
     double middle = (0.5 - share) * apart;
@@ -173,13 +311,35 @@ public final class SplitFamily implements Family {
     Vec3 ankle = new Vec3(0, floor + body.ankleHeightM(), footZ);
     double deepest = kind == Kind.STEP ? stepBend(body, setup.get(BOX)) : setup.rad(KNEE_DEPTH);
     if (!(deepest > TOP)) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The box is too low or too high for this leg.", "another box");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY, "The box is too low or too high for this leg.", "another box");
     }
-    double frontX = (Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM() + setup.get(PRESSURE);
-    Vec3 rearAt = new Vec3(kind == Kind.STEP ? 0 : -setup.get(STRIDE), kind == Kind.STEP ? 0 : setup.get(REAR_HEIGHT), footZ - width);
-    double top = rear.stands() ? Math.max(TOP, topBend(body, rear, ankle, rearAt, hipZ, kind == Kind.TRACK ? hipUnderBar(body, setup, place, Math.toRadians(2)) : (1 - topShare) * frontX + topShare * rearAt.x())) : TOP;
+    double frontX =
+        (Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM() + setup.get(PRESSURE);
+    Vec3 rearAt =
+        new Vec3(
+            kind == Kind.STEP ? 0 : -setup.get(STRIDE),
+            kind == Kind.STEP ? 0 : setup.get(REAR_HEIGHT),
+            footZ - width);
+    double top =
+        rear.stands()
+            ? Math.max(
+                TOP,
+                topBend(
+                    body,
+                    rear,
+                    ankle,
+                    rearAt,
+                    hipZ,
+                    kind == Kind.TRACK
+                        ? hipUnderBar(body, setup, place, Math.toRadians(2))
+                        : (1 - topShare) * frontX + topShare * rearAt.x()))
+            : TOP;
     if (!(deepest > top)) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "With the feet so far apart the front knee is bent further already at the top.", "a shorter stride, or more depth");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY,
+          "With the feet so far apart the front knee is bent further already at the top.",
+          "a shorter stride, or more depth");
     }
     double bend = top + phase * (deepest - top);
     double reach = LegGeometry.hipToAnkle(body, bend);
@@ -198,7 +358,8 @@ public final class SplitFamily implements Family {
               angle -> {
                 Vec3 hip = hip(ankle, radius, angle, hipZ);
                 Vec3 knee = kneeOrMiddle(body, ankle, hip);
-                Other other = other(body, rear, hip, hipZ - 2 * body.hipHalfDistanceM(), rearAt, phase, lean);
+                Other other =
+                    other(body, rear, hip, hipZ - 2 * body.hipHalfDistanceM(), rearAt, phase, lean);
                 double rearX = kind == Kind.STEP ? -BEHIND_BOX : rearAt.x();
                 double upper = hip.x() + place.comFraction() * body.trunkM() * Math.sin(lean);
                 return Standing.oneLegMassMoment(body, ankle, knee, hip, frontX)
@@ -209,45 +370,137 @@ public final class SplitFamily implements Family {
               });
     }
     if (slope.isEmpty()) {
-      return new Impossible(Impossible.Limit.BALANCE, "No place of the hips brings the weight between the feet as wished.", "another stride, lean or share on the rear foot");
+      return new Impossible(
+          Impossible.Limit.BALANCE,
+          "No place of the hips brings the weight between the feet as wished.",
+          "another stride, lean or share on the rear foot");
     }
     Vec3 hip = hip(ankle, radius, slope.get(), hipZ);
     Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, Vec3.FORWARD);
     Other other = other(body, rear, hip, hipZ - 2 * body.hipHalfDistanceM(), rearAt, phase, lean);
     if (knee.isEmpty() || other.reason != null) {
-      return knee.isEmpty() ? new Impossible(Impossible.Limit.GEOMETRY, "The front leg does not reach.", "another stride") : other.reason;
+      return knee.isEmpty()
+          ? new Impossible(
+              Impossible.Limit.GEOMETRY, "The front leg does not reach.", "another stride")
+          : other.reason;
     }
     return setup.values().containsKey(LEG.id()) && setup.get(LEG) == 1
-        ? rearLeg(body, setup, phase, place, rear, share, hip, lean, other, push(body, share, place, ankle, knee.get(), hip, lean, other, new Vec3(frontX, floor, 0), floor, rearAt))
-        : frontLeg(body, setup, phase, place, rear, share, ankle, knee.get(), hip, lean, other, floor, rearAt);
+        ? rearLeg(
+            body,
+            setup,
+            phase,
+            place,
+            rear,
+            share,
+            hip,
+            lean,
+            other,
+            push(
+                body,
+                share,
+                place,
+                ankle,
+                knee.get(),
+                hip,
+                lean,
+                other,
+                new Vec3(frontX, floor, 0),
+                floor,
+                rearAt))
+        : frontLeg(
+            body,
+            setup,
+            phase,
+            place,
+            rear,
+            share,
+            ankle,
+            knee.get(),
+            hip,
+            lean,
+            other,
+            floor,
+            rearAt);
   }
 
-  /** On its ball the rear foot carries nearly half at the top, where the hips stand between the feet, and the share set at the bottom; on a bench the share set. */
+  /**
+   * On its ball the rear foot carries nearly half at the top, where the hips stand between the
+   * feet, and the share set at the bottom; on a bench the share set.
+   */
   private static double rearShare(Setup setup, Rear rear, double phase) {
     double bottom = setup.get(REAR_SHARE);
     return rear == Rear.BALL ? Math.max(bottom, AT_TOP) * (1 - phase) + phase * bottom : bottom;
   }
 
   private PostureResult frontLeg(
-      Body body, Setup setup, double phase, LoadPlace place, Rear rear, double share, Vec3 ankle, Vec3 knee, Vec3 hip, double lean, Other other, double floor, Vec3 rearAt) {
-    PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, Vec3.FORWARD, Vec3.UP).leg(knee, hip).trunk(lean).pressureAhead(setup.get(PRESSURE));
+      Body body,
+      Setup setup,
+      double phase,
+      LoadPlace place,
+      Rear rear,
+      double share,
+      Vec3 ankle,
+      Vec3 knee,
+      Vec3 hip,
+      double lean,
+      Other other,
+      double floor,
+      Vec3 rearAt) {
+    PostureBuilder p =
+        new PostureBuilder(body, phase)
+            .foot(ankle, Vec3.FORWARD, Vec3.UP)
+            .leg(knee, hip)
+            .trunk(lean)
+            .pressureAhead(setup.get(PRESSURE));
     double all = body.massKg() * Load.G;
-    double[] push = push(body, share, place, ankle, knee, hip, lean, other, p.pressure(), floor, rearAt);
+    double[] push =
+        push(body, share, place, ankle, knee, hip, lean, other, p.pressure(), floor, rearAt);
     track(p, body, place, hip, lean, push);
-    p.load(Load.force(Load.Segment.FOOT, p.pressure(), new Vec3(-(1 - share) * push[0], (1 - share) * all, 0), new Vec3(-(1 - share) * push[1], (1 - share) * Load.G, 0)));
+    p.load(
+        Load.force(
+            Load.Segment.FOOT,
+            p.pressure(),
+            new Vec3(-(1 - share) * push[0], (1 - share) * all, 0),
+            new Vec3(-(1 - share) * push[1], (1 - share) * Load.G, 0)));
     p.footGrip(setup.get(FOOT_SHEAR), (1 - share) * all, (1 - share) * Load.G);
     if (rear.stands() && share > 0) {
-      p.free(FreeContact.atFoot("feet against each other", p.pressure(), Vec3.FORWARD, Vec3.ZERO, REAR_GRIP * share * all, REAR_GRIP * share * Load.G));
+      p.free(
+          FreeContact.atFoot(
+              "feet against each other",
+              p.pressure(),
+              Vec3.FORWARD,
+              Vec3.ZERO,
+              REAR_GRIP * share * all,
+              REAR_GRIP * share * Load.G));
     }
-    p.legWeights().free(Stops.knee(Math.acos(Math.max(-1, Math.min(1, hip.minus(knee).unit().dot(knee.minus(ankle).unit()))))));
+    p.legWeights()
+        .free(
+            Stops.knee(
+                Math.acos(
+                    Math.max(
+                        -1, Math.min(1, hip.minus(knee).unit().dot(knee.minus(ankle).unit()))))));
     place.on(p, body, hip, lean);
     p.prop("other", other.drawn);
     ground(p, floor, rear, rearAt);
     return p.build(Standing.ALL_ROWS);
   }
 
-  /** Level push of the track, N and N/kg, from moments about where the feet carry; nothing without a track. */
-  private double[] push(Body body, double share, LoadPlace place, Vec3 ankle, Vec3 knee, Vec3 hip, double lean, Other other, Vec3 front, double floor, Vec3 rearAt) {
+  /**
+   * Level push of the track, N and N/kg, from moments about where the feet carry; nothing without a
+   * track.
+   */
+  private double[] push(
+      Body body,
+      double share,
+      LoadPlace place,
+      Vec3 ankle,
+      Vec3 knee,
+      Vec3 hip,
+      double lean,
+      Other other,
+      Vec3 front,
+      double floor,
+      Vec3 rearAt) {
     if (kind != Kind.TRACK) {
       return new double[2];
     }
@@ -255,11 +508,15 @@ public final class SplitFamily implements Family {
     double y = (1 - share) * floor + share * rearAt.y();
     Vec3 bar = place.at(body, hip, lean);
     double weight =
-        Standing.oneLegMassMoment(body, ankle, knee, hip, front.x()) + other.massMoment + body.upperMassKg() * (hip.x() + place.comFraction() * body.trunkM() * Math.sin(lean)) - body.massKg() * x;
+        Standing.oneLegMassMoment(body, ankle, knee, hip, front.x())
+            + other.massMoment
+            + body.upperMassKg() * (hip.x() + place.comFraction() * body.trunkM() * Math.sin(lean))
+            - body.massKg() * x;
     return new double[] {-weight * Load.G / (bar.y() - y), -(bar.x() - x) * Load.G / (bar.y() - y)};
   }
 
-  private void track(PostureBuilder p, Body body, LoadPlace place, Vec3 hip, double lean, double[] push) {
+  private void track(
+      PostureBuilder p, Body body, LoadPlace place, Vec3 hip, double lean, double[] push) {
     if (kind == Kind.TRACK) {
       Vec3 bar = place.at(body, hip, lean);
       p.load(Load.force(Load.Segment.UPPER, bar, new Vec3(push[0], 0, 0), new Vec3(push[1], 0, 0)));
@@ -268,21 +525,51 @@ public final class SplitFamily implements Family {
   }
 
   /** The same posture seen by the rear leg, mirrored so that it is the right one. */
-  private PostureResult rearLeg(Body body, Setup setup, double phase, LoadPlace place, Rear rear, double share, Vec3 hip, double lean, Other other, double[] push) {
+  private PostureResult rearLeg(
+      Body body,
+      Setup setup,
+      double phase,
+      LoadPlace place,
+      Rear rear,
+      double share,
+      Vec3 hip,
+      double lean,
+      Other other,
+      double[] push) {
     if (!rear.stands()) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The other foot does not stand.", "a rear foot on the floor or a bench");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY,
+          "The other foot does not stand.",
+          "a rear foot on the floor or a bench");
     }
     Vec3 at = mirrored(other.contact);
     Vec3 rearHip = new Vec3(hip.x(), hip.y(), 2 * body.hipHalfDistanceM() - hip.z());
-    PostureBuilder p = new PostureBuilder(body, phase).foot(mirrored(other.ankle), mirrored(other.toe), mirrored(other.normal)).leg(mirrored(other.knee), rearHip).trunk(lean).pressureAt(at);
+    PostureBuilder p =
+        new PostureBuilder(body, phase)
+            .foot(mirrored(other.ankle), mirrored(other.toe), mirrored(other.normal))
+            .leg(mirrored(other.knee), rearHip)
+            .trunk(lean)
+            .pressureAt(at);
     if (rear == Rear.BALL) {
       p.toesAlong(Vec3.FORWARD);
     }
     double all = share * body.massKg() * Load.G;
-    p.load(Load.force(Load.Segment.FOOT, at, new Vec3(-share * push[0], all, 0), new Vec3(-share * push[1], share * Load.G, 0)));
+    p.load(
+        Load.force(
+            Load.Segment.FOOT,
+            at,
+            new Vec3(-share * push[0], all, 0),
+            new Vec3(-share * push[1], share * Load.G, 0)));
     track(p, body, place, rearHip, lean, push);
     p.footGrip(setup.get(FOOT_SHEAR), all, share * Load.G);
-    p.free(FreeContact.atFoot("feet against each other", at, Vec3.FORWARD, Vec3.ZERO, REAR_GRIP * all, REAR_GRIP * share * Load.G));
+    p.free(
+        FreeContact.atFoot(
+            "feet against each other",
+            at,
+            Vec3.FORWARD,
+            Vec3.ZERO,
+            REAR_GRIP * all,
+            REAR_GRIP * share * Load.G));
     p.legWeights();
     place.on(p, body, rearHip, lean);
     p.prop("floor", new Vec3(-1.2, 0, 0), new Vec3(0.7, 0, 0));
@@ -291,24 +578,45 @@ public final class SplitFamily implements Family {
 
   private void ground(PostureBuilder p, double floor, Rear rear, Vec3 rearAt) {
     if (floor > 0) {
-      p.prop("block", new Vec3(-0.12, 0, 0), new Vec3(0.26, 0, 0), new Vec3(0.26, floor, 0), new Vec3(-0.12, floor, 0));
+      p.prop(
+          "block",
+          new Vec3(-0.12, 0, 0),
+          new Vec3(0.26, 0, 0),
+          new Vec3(0.26, floor, 0),
+          new Vec3(-0.12, floor, 0));
     }
     if (rear == Rear.INSTEP && rearAt.y() > 0.1) {
-      p.prop("block", new Vec3(rearAt.x() - 0.3, rearAt.y() - 0.08, 0), new Vec3(rearAt.x() + 0.04, rearAt.y() - 0.08, 0), new Vec3(rearAt.x() + 0.04, rearAt.y() - 0.03, 0), new Vec3(rearAt.x() - 0.3, rearAt.y() - 0.03, 0));
+      p.prop(
+          "block",
+          new Vec3(rearAt.x() - 0.3, rearAt.y() - 0.08, 0),
+          new Vec3(rearAt.x() + 0.04, rearAt.y() - 0.08, 0),
+          new Vec3(rearAt.x() + 0.04, rearAt.y() - 0.03, 0),
+          new Vec3(rearAt.x() - 0.3, rearAt.y() - 0.03, 0));
     }
     p.prop("floor", new Vec3(-1.2, 0, 0), new Vec3(0.7, 0, 0));
   }
 
   private static double hipUnderBar(Body body, Setup setup, LoadPlace place, double lean) {
-    return (Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM() - setup.get(FORWARD) - place.at(body, Vec3.ZERO, lean).x();
+    return (Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM()
+        - setup.get(FORWARD)
+        - place.at(body, Vec3.ZERO, lean).x();
   }
 
-  /** Bend of the front knee where the rear leg is straight, its heel up a little: hips over the point that both feet carry. */
-  private static double topBend(Body body, Rear rear, Vec3 ankle, Vec3 rearAt, double hipZ, double hipX) {
-    double foot = rear == Rear.BALL ? (Segments.BALL_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM() : 0;
+  /**
+   * Bend of the front knee where the rear leg is straight, its heel up a little: hips over the
+   * point that both feet carry.
+   */
+  private static double topBend(
+      Body body, Rear rear, Vec3 ankle, Vec3 rearAt, double hipZ, double hipX) {
+    double foot =
+        rear == Rear.BALL ? (Segments.BALL_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM() : 0;
     double reach = body.thighM() + body.shankM() + 0.8 * foot;
     double aside = hipZ - 2 * body.hipHalfDistanceM() - rearAt.z();
-    double up = rearAt.y() + Math.sqrt(Math.max(0, reach * reach - (hipX - rearAt.x()) * (hipX - rearAt.x()) - aside * aside));
+    double up =
+        rearAt.y()
+            + Math.sqrt(
+                Math.max(
+                    0, reach * reach - (hipX - rearAt.x()) * (hipX - rearAt.x()) - aside * aside));
     double toHip = Math.hypot(Math.hypot(hipX - ankle.x(), up - ankle.y()), hipZ - ankle.z());
     double t = body.thighM();
     double s = body.shankM();
@@ -323,7 +631,10 @@ public final class SplitFamily implements Family {
     return LegGeometry.knee(ankle, hip, body, Vec3.FORWARD).orElse(ankle.plus(hip).times(0.5));
   }
 
-  /** Bend of the knee on the box with which the other leg, straight, just reaches the floor. NaN when it does not go. */
+  /**
+   * Bend of the knee on the box with which the other leg, straight, just reaches the floor. NaN
+   * when it does not go.
+   */
   private static double stepBend(Body body, double box) {
     double hipToAnkle = body.thighM() + body.shankM() + TIPTOE_M - box;
     double t = body.thighM();
@@ -337,40 +648,89 @@ public final class SplitFamily implements Family {
   }
 
   /** The other leg: where it is, what it weighs (kg m about x = 0), and why it cannot be there. */
-  private record Other(Vec3 knee, Vec3 ankle, Vec3 contact, Vec3 toe, Vec3 normal, double massMoment, Vec3[] drawn, Impossible reason) {}
+  private record Other(
+      Vec3 knee,
+      Vec3 ankle,
+      Vec3 contact,
+      Vec3 toe,
+      Vec3 normal,
+      double massMoment,
+      Vec3[] drawn,
+      Impossible reason) {}
 
-  /** Dorsiflexion of a rear foot on its ball: held, until the leg is straight; then the heel goes up as far as it takes. */
+  /**
+   * Dorsiflexion of a rear foot on its ball: held, until the leg is straight; then the heel goes up
+   * as far as it takes.
+   */
   private static double ballAngle(Body body, double ballAhead, double distance) {
     double h = body.ankleHeightM();
     double link = distance - 0.9995 * body.thighM();
-    double q = (link * link - body.shankM() * body.shankM() - h * h - ballAhead * ballAhead) / (2 * body.shankM() * Math.hypot(h, ballAhead));
+    double q =
+        (link * link - body.shankM() * body.shankM() - h * h - ballAhead * ballAhead)
+            / (2 * body.shankM() * Math.hypot(h, ballAhead));
     double needed = Math.acos(Math.max(-1, Math.min(1, q))) - Math.atan2(ballAhead, h);
     return Math.max(-MOST_TIPTOE, Math.min(ON_BALL, needed));
   }
 
-  private static Other other(Body body, Rear rear, Vec3 hip, double z, Vec3 at, double phase, double lean) {
+  private static Other other(
+      Body body, Rear rear, Vec3 hip, double z, Vec3 at, double phase, double lean) {
     Vec3 own = new Vec3(hip.x(), hip.y(), z);
     if (!rear.stands()) {
-      double thighBack = rear == Rear.IN_FRONT ? Math.toRadians(-75) * phase : rear == Rear.BEHIND ? Math.toRadians(5) : 0;
-      double bend = rear == Rear.IN_FRONT ? Math.toRadians(10) : rear == Rear.BEHIND ? Math.toRadians(80) : 0;
+      double thighBack =
+          rear == Rear.IN_FRONT
+              ? Math.toRadians(-75) * phase
+              : rear == Rear.BEHIND ? Math.toRadians(5) : 0;
+      double bend =
+          rear == Rear.IN_FRONT ? Math.toRadians(10) : rear == Rear.BEHIND ? Math.toRadians(80) : 0;
       Vec3 knee = own.plus(-body.thighM(), Vec3.UP.turnedAboutZ(-thighBack));
       Vec3 ankle = knee.plus(-body.shankM(), Vec3.UP.turnedAboutZ(-thighBack - bend));
-      return new Other(knee, ankle, ankle, Vec3.FORWARD, Vec3.UP, Standing.oneLegMassMoment(body, ankle, knee, own, ankle.x()), new Vec3[] {own, knee, ankle}, null);
+      return new Other(
+          knee,
+          ankle,
+          ankle,
+          Vec3.FORWARD,
+          Vec3.UP,
+          Standing.oneLegMassMoment(body, ankle, knee, own, ankle.x()),
+          new Vec3[] {own, knee, ankle},
+          null);
     }
     double ballAhead = (Segments.BALL_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM();
     double d = own.minus(at).norm();
     double angle = rear == Rear.BALL ? ballAngle(body, ballAhead, d) : -ON_INSTEP;
     // ball of the foot seen from the knee along and across the shank, the ankle held
-    double along = rear == Rear.BALL ? body.shankM() + body.ankleHeightM() * Math.cos(angle) - ballAhead * Math.sin(angle) : body.shankM();
-    double across = rear == Rear.BALL ? body.ankleHeightM() * Math.sin(angle) + ballAhead * Math.cos(angle) : 0;
+    double along =
+        rear == Rear.BALL
+            ? body.shankM() + body.ankleHeightM() * Math.cos(angle) - ballAhead * Math.sin(angle)
+            : body.shankM();
+    double across =
+        rear == Rear.BALL ? body.ankleHeightM() * Math.sin(angle) + ballAhead * Math.cos(angle) : 0;
     double link = Math.hypot(along, across);
     double skew = Math.atan2(across, along);
     Vec3 line = own.minus(at);
     double onLine = (link * link - body.thighM() * body.thighM() + d * d) / (2 * d);
     double square = link * link - onLine * onLine;
     if (!(square >= 0)) {
-      Impossible reason = new Impossible(Impossible.Limit.GEOMETRY, d > link + body.thighM() ? "The rear leg does not reach back that far." : "The rear leg cannot fold that far.", d > link + body.thighM() ? String.format(java.util.Locale.ROOT, "a stride %.0f cm shorter", Math.ceil(100 * (d - link - body.thighM()))) : "a longer stride");
-      return new Other(at, at, at, Vec3.FORWARD, Vec3.UP, body.massKg() * 0.18 * 0.5 * (own.x() + at.x()), new Vec3[] {own, at}, reason);
+      Impossible reason =
+          new Impossible(
+              Impossible.Limit.GEOMETRY,
+              d > link + body.thighM()
+                  ? "The rear leg does not reach back that far."
+                  : "The rear leg cannot fold that far.",
+              d > link + body.thighM()
+                  ? String.format(
+                      java.util.Locale.ROOT,
+                      "a stride %.0f cm shorter",
+                      Math.ceil(100 * (d - link - body.thighM())))
+                  : "a longer stride");
+      return new Other(
+          at,
+          at,
+          at,
+          Vec3.FORWARD,
+          Vec3.UP,
+          body.massKg() * 0.18 * 0.5 * (own.x() + at.x()),
+          new Vec3[] {own, at},
+          reason);
     }
     Vec3 u = line.times(1 / d);
     Vec3 pole = Vec3.FORWARD.plus(-0.6, Vec3.UP);
@@ -381,12 +741,46 @@ public final class SplitFamily implements Family {
     Vec3 normal = shankUp.turnedAboutZ(angle);
     Vec3 toe = new Vec3(normal.y(), -normal.x(), 0).unit();
     normal = toe.turnedAboutZ(Math.PI / 2);
-    double open = Math.atan2(own.x() - knee.x(), own.y() - knee.y()); // thigh from the vertical, back positive
+    double open =
+        Math.atan2(
+            own.x() - knee.x(), own.y() - knee.y()); // thigh from the vertical, back positive
     if (lean - open < HIP_OPEN) {
-      Impossible reason = new Impossible(Impossible.Limit.HIP_OPENING, String.format(java.util.Locale.ROOT, "The rear hip would have to open back to %.0f°.", Math.toDegrees(open - lean)), "a shorter stride, more lean, or more weight on the rear foot");
-      return new Other(knee, ankle, at, toe, normal, Standing.oneLegMassMoment(body, ankle, knee, own, at.x()), new Vec3[] {own, knee, ankle, at}, reason);
+      Impossible reason =
+          new Impossible(
+              Impossible.Limit.HIP_OPENING,
+              String.format(
+                  java.util.Locale.ROOT,
+                  "The rear hip would have to open back to %.0f°.",
+                  Math.toDegrees(open - lean)),
+              "a shorter stride, more lean, or more weight on the rear foot");
+      return new Other(
+          knee,
+          ankle,
+          at,
+          toe,
+          normal,
+          Standing.oneLegMassMoment(body, ankle, knee, own, at.x()),
+          new Vec3[] {own, knee, ankle, at},
+          reason);
     }
-    Impossible reason = knee.y() < KNEE_ON_FLOOR ? new Impossible(Impossible.Limit.STOP, "The rear knee is on the floor.", String.format(java.util.Locale.ROOT, "%.0f cm under the front foot, or less depth", Math.ceil(100 * (KNEE_ON_FLOOR - knee.y())))) : null;
-    return new Other(knee, ankle, rear == Rear.BALL ? at : ankle, toe, normal, Standing.oneLegMassMoment(body, ankle, knee, own, at.x()), new Vec3[] {own, knee, ankle, at}, reason);
+    Impossible reason =
+        knee.y() < KNEE_ON_FLOOR
+            ? new Impossible(
+                Impossible.Limit.STOP,
+                "The rear knee is on the floor.",
+                String.format(
+                    java.util.Locale.ROOT,
+                    "%.0f cm under the front foot, or less depth",
+                    Math.ceil(100 * (KNEE_ON_FLOOR - knee.y()))))
+            : null;
+    return new Other(
+        knee,
+        ankle,
+        rear == Rear.BALL ? at : ankle,
+        toe,
+        normal,
+        Standing.oneLegMassMoment(body, ankle, knee, own, at.x()),
+        new Vec3[] {own, knee, ankle, at},
+        reason);
   }
 }

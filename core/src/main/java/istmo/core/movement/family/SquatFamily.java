@@ -23,18 +23,51 @@ import istmo.core.quantity.Vec3;
 import java.util.List;
 import java.util.Optional;
 
-/** Free squat with a bar. The thigh angle is the phase; the shank follows the chosen knee travel; the trunk leans so that everything balances over the centre of pressure. */
+/**
+ * Free squat with a bar. The thigh angle is the phase; the shank follows the chosen knee travel;
+ * the trunk leans so that everything balances over the centre of pressure.
+ */
 public final class SquatFamily implements Family {
-  /** Share of the ankle's range used at the bottom: what the lifter does, never a result (docs/model.md, 5). */
+  /**
+   * Share of the ankle's range used at the bottom: what the lifter does, never a result
+   * (docs/model.md, 5).
+   */
   static final SetupParameter KNEE_TRAVEL =
       new SetupParameter(
-          "kneeTravel", "Knee travel", "", new Allowed(0.2, 1, ""), 0.95, 0.05, SetupParameter.Kind.TECHNIQUE, List.of(), "share of the ankle's range used at the bottom");
+          "kneeTravel",
+          "Knee travel",
+          "",
+          new Allowed(0.2, 1, ""),
+          0.95,
+          0.05,
+          SetupParameter.Kind.TECHNIQUE,
+          List.of(),
+          "share of the ankle's range used at the bottom");
 
   static final SetupParameter TOP =
-      new SetupParameter("top", "Thigh at the top", "deg", new Allowed(6, 80, "deg"), 6, 5, SetupParameter.Kind.SETUP, List.of(), "thigh from the vertical where the repetition turns; 6 is standing, more for partial repetitions");
+      new SetupParameter(
+          "top",
+          "Thigh at the top",
+          "deg",
+          new Allowed(6, 80, "deg"),
+          6,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "thigh from the vertical where the repetition turns; 6 is standing, more for partial"
+              + " repetitions");
 
   static final SetupParameter LEAN =
-      new SetupParameter("lean", "Trunk lean at the bottom", "deg", new Allowed(0, 60, "deg"), 22, 5, SetupParameter.Kind.TECHNIQUE, List.of(), "trunk from the vertical at the bottom; the hands on the handles allow it");
+      new SetupParameter(
+          "lean",
+          "Trunk lean at the bottom",
+          "deg",
+          new Allowed(0, 60, "deg"),
+          22,
+          5,
+          SetupParameter.Kind.TECHNIQUE,
+          List.of(),
+          "trunk from the vertical at the bottom; the hands on the handles allow it");
 
   /** Where hands on handles push, along the trunk. */
   private static final double HANDS = 0.8;
@@ -43,7 +76,10 @@ public final class SquatFamily implements Family {
 
   private final boolean byTheHandles;
 
-  /** @param byTheHandles the load hangs from a belt and the hands hold handles ahead, which push or pull level as balance needs: the lean is then free */
+  /**
+   * @param byTheHandles the load hangs from a belt and the hands hold handles ahead, which push or
+   *     pull level as balance needs: the lean is then free
+   */
   public SquatFamily(boolean byTheHandles) {
     this.byTheHandles = byTheHandles;
   }
@@ -56,9 +92,29 @@ public final class SquatFamily implements Family {
   @Override
   public List<SetupParameter> parameters() {
     if (byTheHandles) {
-      return List.of(STANCE, TOE_OUT, WEDGE, THIGH_DEPTH, TOP, LEAN, KNEE_TRAVEL, PRESSURE, FOOT_SHEAR, SPREAD);
+      return List.of(
+          STANCE,
+          TOE_OUT,
+          WEDGE,
+          THIGH_DEPTH,
+          TOP,
+          LEAN,
+          KNEE_TRAVEL,
+          PRESSURE,
+          FOOT_SHEAR,
+          SPREAD);
     }
-    return List.of(STANCE, TOE_OUT, WEDGE, THIGH_DEPTH, TOP, LoadPlace.PARAMETER, KNEE_TRAVEL, PRESSURE, FOOT_SHEAR, SPREAD);
+    return List.of(
+        STANCE,
+        TOE_OUT,
+        WEDGE,
+        THIGH_DEPTH,
+        TOP,
+        LoadPlace.PARAMETER,
+        KNEE_TRAVEL,
+        PRESSURE,
+        FOOT_SHEAR,
+        SPREAD);
   }
 
   @Override
@@ -74,7 +130,11 @@ public final class SquatFamily implements Family {
   @Override
   public Setup atDepth(Setup setup, double value) {
     double standing = TOP.usual();
-    return setup.with(THIGH_DEPTH, value).with(TOP, TOP.allowed().nearest(Math.round(standing + (1 - part(setup)) * (value - standing))));
+    return setup
+        .with(THIGH_DEPTH, value)
+        .with(
+            TOP,
+            TOP.allowed().nearest(Math.round(standing + (1 - part(setup)) * (value - standing))));
   }
 
   @Override
@@ -86,40 +146,80 @@ public final class SquatFamily implements Family {
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
     double bottom = setup.rad(THIGH_DEPTH);
     if (!(setup.rad(TOP) < bottom)) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The range is empty.", "a bottom below the top");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY, "The range is empty.", "a bottom below the top");
     }
     double thigh = setup.rad(TOP) + phase * (bottom - setup.rad(TOP));
-    double shank = LegGeometry.follow(setup.get(KNEE_TRAVEL) * (body.dorsiflexionLimitRad() + setup.rad(WEDGE)), thigh, bottom);
-    LegGeometry.Foot foot = LegGeometry.Foot.onFloor(body, setup.get(STANCE), setup.rad(TOE_OUT), setup.rad(WEDGE));
+    double shank =
+        LegGeometry.follow(
+            setup.get(KNEE_TRAVEL) * (body.dorsiflexionLimitRad() + setup.rad(WEDGE)),
+            thigh,
+            bottom);
+    LegGeometry.Foot foot =
+        LegGeometry.Foot.onFloor(body, setup.get(STANCE), setup.rad(TOE_OUT), setup.rad(WEDGE));
     Optional<Vec3[]> leg = LegGeometry.standingLeg(body, foot, shank, thigh);
     if (leg.isEmpty()) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The stance is too wide for this thigh.", "a narrower stance, or toes further out");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY,
+          "The stance is too wide for this thigh.",
+          "a narrower stance, or toes further out");
     }
     Vec3 knee = leg.get()[0];
     Vec3 hip = leg.get()[1];
     LoadPlace bar = byTheHandles ? LoadPlace.BELT : LoadPlace.of(setup, LoadPlace.PARAMETER);
 
-    double pressureX = foot.soleX(body, (Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM() + setup.get(PRESSURE));
-    // balance: sum of m (x - pressure) = 0 with x = hip + up sin(lean) + ahead cos(lean)  ->  a sin + b cos = c
-    double a = body.upperMassKg() * bar.comFraction() * body.trunkM() + loadKg * bar.along * body.trunkM();
+    double pressureX =
+        foot.soleX(
+            body,
+            (Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM()
+                + setup.get(PRESSURE));
+    // balance: sum of m (x - pressure) = 0 with x = hip + up sin(lean) + ahead cos(lean)  ->  a sin
+    // + b cos = c
+    double a =
+        body.upperMassKg() * bar.comFraction() * body.trunkM() + loadKg * bar.along * body.trunkM();
     double b = loadKg * bar.aheadM;
-    double c = (body.massKg() + loadKg) * pressureX - Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body)) - (body.upperMassKg() + loadKg) * hip.x();
+    double c =
+        (body.massKg() + loadKg) * pressureX
+            - Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body))
+            - (body.upperMassKg() + loadKg) * hip.x();
     double r = Math.hypot(a, b);
     if (!byTheHandles && !(Math.abs(c) <= r)) {
       return cannotBalance();
     }
-    double lean = byTheHandles ? LegGeometry.follow(setup.rad(LEAN), thigh, bottom) : Math.asin(c / r) - Math.atan2(b, a);
+    double lean =
+        byTheHandles
+            ? LegGeometry.follow(setup.rad(LEAN), thigh, bottom)
+            : Math.asin(c / r) - Math.atan2(b, a);
     if (lean > MOST_LEAN) {
       return cannotBalance();
     }
-    PostureBuilder p = new PostureBuilder(body, phase).foot(foot.ankle(), foot.toe(), foot.normal()).toesAlong(foot.heading()).leg(knee, hip).trunk(lean).pressureAhead(setup.get(PRESSURE));
+    PostureBuilder p =
+        new PostureBuilder(body, phase)
+            .foot(foot.ankle(), foot.toe(), foot.normal())
+            .toesAlong(foot.heading())
+            .leg(knee, hip)
+            .trunk(lean)
+            .pressureAhead(setup.get(PRESSURE));
     if (byTheHandles) { // level force of the hands from moments about the pressure
-      Vec3 hands = new Vec3(hip.x() + HANDS * body.trunkM() * Math.sin(lean), hip.y() + HANDS * body.trunkM() * Math.cos(lean), 0);
-      double weight = Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body)) + body.upperMassKg() * (hip.x() + bar.comFraction() * body.trunkM() * Math.sin(lean)) - body.massKg() * pressureX;
+      Vec3 hands =
+          new Vec3(
+              hip.x() + HANDS * body.trunkM() * Math.sin(lean),
+              hip.y() + HANDS * body.trunkM() * Math.cos(lean),
+              0);
+      double weight =
+          Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body))
+              + body.upperMassKg() * (hip.x() + bar.comFraction() * body.trunkM() * Math.sin(lean))
+              - body.massKg() * pressureX;
       Vec3 push = new Vec3(-weight * Load.G / hands.y(), 0, 0);
-      Vec3 pushPerKg = new Vec3(-(bar.at(body, hip, lean).x() - pressureX) * Load.G / hands.y(), 0, 0);
-      Standing.floorForce(p, new Vec3(0, body.massKg() * Load.G, 0).minus(push).times(0.5), new Vec3(0, Load.G, 0).minus(pushPerKg).times(0.5), setup);
-      p.load(Load.force(Load.Segment.UPPER, hands, push, pushPerKg)).prop("arm", hands, hands.plus(new Vec3(0.35, 0.02, 0)));
+      Vec3 pushPerKg =
+          new Vec3(-(bar.at(body, hip, lean).x() - pressureX) * Load.G / hands.y(), 0, 0);
+      Standing.floorForce(
+          p,
+          new Vec3(0, body.massKg() * Load.G, 0).minus(push).times(0.5),
+          new Vec3(0, Load.G, 0).minus(pushPerKg).times(0.5),
+          setup);
+      p.load(Load.force(Load.Segment.UPPER, hands, push, pushPerKg))
+          .prop("arm", hands, hands.plus(new Vec3(0.35, 0.02, 0)));
     } else {
       Standing.floorForce(p, body, setup);
     }
@@ -127,12 +227,21 @@ public final class SquatFamily implements Family {
     bar.on(p, body, hip, lean);
     p.prop("floor", new Vec3(-0.7, 0, 0), new Vec3(0.7, 0, 0));
     if (setup.get(WEDGE) > 0) {
-      p.prop("block", new Vec3(foot.soleX(body, -Segments.ANKLE_FROM_HEEL * body.footM()), 0, 0), new Vec3(foot.soleX(body, 0.4 * body.footM()), 0, 0), foot.ankle().plus(-body.ankleHeightM(), foot.normal()).plus(-Segments.ANKLE_FROM_HEEL * body.footM(), foot.toe()));
+      p.prop(
+          "block",
+          new Vec3(foot.soleX(body, -Segments.ANKLE_FROM_HEEL * body.footM()), 0, 0),
+          new Vec3(foot.soleX(body, 0.4 * body.footM()), 0, 0),
+          foot.ankle()
+              .plus(-body.ankleHeightM(), foot.normal())
+              .plus(-Segments.ANKLE_FROM_HEEL * body.footM(), foot.toe()));
     }
     return p.build(Standing.ALL_ROWS);
   }
 
   private static Impossible cannotBalance() {
-    return new Impossible(Impossible.Limit.BALANCE, "This build would fall backwards: no trunk lean brings the weight over the feet.", "more knee travel, a heel wedge, or less depth");
+    return new Impossible(
+        Impossible.Limit.BALANCE,
+        "This build would fall backwards: no trunk lean brings the weight over the feet.",
+        "more knee travel, a heel wedge, or less depth");
   }
 }

@@ -18,7 +18,10 @@ import java.util.Set;
 final class Standing {
   static final Set<Coordinate> ALL_ROWS = EnumSet.allOf(Coordinate.class);
 
-  /** Where the load is held: along the trunk (fraction of hip to shoulder) and in front of it (m). High and low bar, front rack, chest, hanging hands and belt by common practice. */
+  /**
+   * Where the load is held: along the trunk (fraction of hip to shoulder) and in front of it (m).
+   * High and low bar, front rack, chest, hanging hands and belt by common practice.
+   */
   enum LoadPlace {
     HIGH(1.02, -0.06),
     LOW(0.92, -0.10),
@@ -35,7 +38,13 @@ final class Standing {
       this.aheadM = aheadM;
     }
 
-    private static final List<String> NAMES = List.of("high on the back", "low on the back", "in front", "held at the chest", "hanging in the hands");
+    private static final List<String> NAMES =
+        List.of(
+            "high on the back",
+            "low on the back",
+            "in front",
+            "held at the chest",
+            "hanging in the hands");
 
     /** For a bar on a track. */
     static final SetupParameter BAR = parameter(3);
@@ -43,7 +52,16 @@ final class Standing {
     static final SetupParameter PARAMETER = parameter(NAMES.size());
 
     private static SetupParameter parameter(int choices) {
-      return new SetupParameter("bar", "Place of the load", "", new Allowed(0, choices - 1, ""), 0, 1, SetupParameter.Kind.SETUP, NAMES.subList(0, choices), "where the load rests or hangs");
+      return new SetupParameter(
+          "bar",
+          "Place of the load",
+          "",
+          new Allowed(0, choices - 1, ""),
+          0,
+          1,
+          SetupParameter.Kind.SETUP,
+          NAMES.subList(0, choices),
+          "where the load rests or hangs");
     }
 
     static LoadPlace of(Setup setup, SetupParameter p) {
@@ -57,7 +75,9 @@ final class Standing {
 
     /** Centre of mass of head, arms and trunk above the hips along the trunk. */
     double comFraction() {
-      return this == HANDS || this == BELT ? Segments.UPPER_COM_HANGING : Segments.UPPER_COM_HANDS_UP;
+      return this == HANDS || this == BELT
+          ? Segments.UPPER_COM_HANGING
+          : Segments.UPPER_COM_HANDS_UP;
     }
 
     Vec3 at(Body body, Vec3 hip, double lean) {
@@ -102,9 +122,13 @@ final class Standing {
     floorForce(b, new Vec3(0, body.massKg() * Load.G / 2, 0), new Vec3(0, Load.G / 2, 0), setup);
   }
 
-  /** A force under the right foot that is linear in W, N and N/kg, with the sideways grip and push of the set-up. */
+  /**
+   * A force under the right foot that is linear in W, N and N/kg, with the sideways grip and push
+   * of the set-up.
+   */
   static void floorForce(PostureBuilder b, Vec3 force, Vec3 perKg, Setup setup) {
     b.load(Load.force(Load.Segment.FOOT, b.pressure(), force, perKg));
-    b.footGrip(setup.get(Parameters.FOOT_SHEAR), setup.get(Parameters.SPREAD), force.y(), perKg.y());
+    b.footGrip(
+        setup.get(Parameters.FOOT_SHEAR), setup.get(Parameters.SPREAD), force.y(), perKg.y());
   }
 }

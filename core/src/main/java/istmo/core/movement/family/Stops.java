@@ -6,12 +6,18 @@ import istmo.core.movement.Impossible;
 
 /** Stops of the body and of machines. */
 final class Stops {
-  /** What the back of the knee holds without muscle at full extension, one side, N m (own estimate; capped so that it cannot replace muscle). */
+  /**
+   * What the back of the knee holds without muscle at full extension, one side, N m (own estimate;
+   * capped so that it cannot replace muscle).
+   */
   private static final double KNEE_NM = 70;
 
   private Stops() {}
 
-  /** The knee's stop against hyperextension: whole at 3 deg and less, gone at 15 deg, a straight ramp between. */
+  /**
+   * The knee's stop against hyperextension: whole at 3 deg and less, gone at 15 deg, a straight
+   * ramp between.
+   */
   static FreeContact knee(double kneeFlexionRad) {
     double ramp = Math.max(0, Math.min(1, (15 - Math.toDegrees(kneeFlexionRad)) / 12));
     return FreeContact.stop("ligaments behind the knee", Coordinate.KNEE_FLEXION, KNEE_NM * ramp);
@@ -19,6 +25,9 @@ final class Stops {
 
   /** The machine ends the repetition before this depth. */
   static Impossible ofMachine(double shortM) {
-    return new Impossible(Impossible.Limit.STOP, "The machine's stop ends the repetition before that.", String.format(java.util.Locale.ROOT, "%.0f cm of travel", Math.ceil(100 * shortM)));
+    return new Impossible(
+        Impossible.Limit.STOP,
+        "The machine's stop ends the repetition before that.",
+        String.format(java.util.Locale.ROOT, "%.0f cm of travel", Math.ceil(100 * shortM)));
   }
 }

@@ -25,40 +25,119 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Face up between a bench (or the floor) under the upper back and the feet: hip thrust and bridges, where the trunk turns about the upper back and the hips go down; and the sliding curl, where the hips stay up and the heels slide out.
+ * Face up between a bench (or the floor) under the upper back and the feet: hip thrust and bridges,
+ * where the trunk turns about the upper back and the hips go down; and the sliding curl, where the
+ * hips stay up and the heels slide out.
  *
- * <p>The feet carry what moments about the upper back leave them; fore and aft the feet and the bench may push against each other within the foot's grip, which statics does not settle. The load lies across the hips.
+ * <p>The feet carry what moments about the upper back leave them; fore and aft the feet and the
+ * bench may push against each other within the foot's grip, which statics does not settle. The load
+ * lies across the hips.
  */
 public final class ThrustFamily implements Family {
   static final SetupParameter BENCH =
-      new SetupParameter("benchHeight", "Under the upper back", "m", new Allowed(0.05, 0.60, "m"), 0.38, 0.02, SetupParameter.Kind.SETUP, List.of(), "height of the edge that the upper back rests on; 5 cm stands for the floor");
+      new SetupParameter(
+          "benchHeight",
+          "Under the upper back",
+          "m",
+          new Allowed(0.05, 0.60, "m"),
+          0.38,
+          0.02,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "height of the edge that the upper back rests on; 5 cm stands for the floor");
   static final SetupParameter FOOT_HEIGHT =
-      new SetupParameter("footHeight", "Under the feet", "m", new Allowed(0, 0.50, "m"), 0, 0.05, SetupParameter.Kind.SETUP, List.of(), "plate or box under the feet");
+      new SetupParameter(
+          "footHeight",
+          "Under the feet",
+          "m",
+          new Allowed(0, 0.50, "m"),
+          0,
+          0.05,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "plate or box under the feet");
   static final SetupParameter SHIN =
-      new SetupParameter("shin", "Shin at the top", "deg", new Allowed(-35, 35, "deg"), 0, 5, SetupParameter.Kind.SETUP, List.of(), "from the vertical, knee beyond the ankle towards the head is more; 0 is upright (common practice)");
+      new SetupParameter(
+          "shin",
+          "Shin at the top",
+          "deg",
+          new Allowed(-35, 35, "deg"),
+          0,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "from the vertical, knee beyond the ankle towards the head is more; 0 is upright (common"
+              + " practice)");
   static final SetupParameter DROP =
-      new SetupParameter("drop", "Hip bend at the bottom", "deg", new Allowed(20, 110, "deg"), 80, 5, SetupParameter.Kind.SETUP, List.of(), "hip flexion at the bottom; the top is open");
+      new SetupParameter(
+          "drop",
+          "Hip bend at the bottom",
+          "deg",
+          new Allowed(20, 110, "deg"),
+          80,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "hip flexion at the bottom; the top is open");
   static final SetupParameter KNEES_OUT =
-      new SetupParameter("kneesOut", "Knees apart", "deg", new Allowed(0, 60, "deg"), 10, 5, SetupParameter.Kind.SETUP, List.of(), "each thigh from straight ahead; 45 and more with the soles together");
+      new SetupParameter(
+          "kneesOut",
+          "Knees apart",
+          "deg",
+          new Allowed(0, 60, "deg"),
+          10,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "each thigh from straight ahead; 45 and more with the soles together");
   static final SetupParameter AWAY =
-      new SetupParameter("away", "Push the feet away", "", new Allowed(-1, 1, ""), 0, 0.25, SetupParameter.Kind.TECHNIQUE, List.of(), "share of the grip along the floor used on purpose: 1 pushes the feet away from the bench, -1 pulls the heels in, 0 leaves it to the body");
+      new SetupParameter(
+          "away",
+          "Push the feet away",
+          "",
+          new Allowed(-1, 1, ""),
+          0,
+          0.25,
+          SetupParameter.Kind.TECHNIQUE,
+          List.of(),
+          "share of the grip along the floor used on purpose: 1 pushes the feet away from the"
+              + " bench, -1 pulls the heels in, 0 leaves it to the body");
   static final SetupParameter REACH =
-      new SetupParameter("reach", "Knee at the long end", "deg", new Allowed(5, 60, "deg"), 15, 5, SetupParameter.Kind.SETUP, List.of(), "knee flexion with the heels slid out");
+      new SetupParameter(
+          "reach",
+          "Knee at the long end",
+          "deg",
+          new Allowed(5, 60, "deg"),
+          15,
+          5,
+          SetupParameter.Kind.SETUP,
+          List.of(),
+          "knee flexion with the heels slid out");
 
-  /** Upper back to hips as a share of hip to shoulder: the edge lies under the shoulder blades (common practice). */
+  /**
+   * Upper back to hips as a share of hip to shoulder: the edge lies under the shoulder blades
+   * (common practice).
+   */
   private static final double TO_EDGE = 0.78;
+
   /** Lower than this the shoulders themselves lie on it. */
   private static final double FLOOR = 0.12;
 
   /** The back's thickness: hip centres above the underside, m. */
   private static final double THICK = 0.10;
+
   /** Where the load lies: towards the feet from the hip centres and above them, m. */
   private static final double CREASE_AHEAD = 0.04;
 
   private static final double CREASE_ABOVE = 0.10;
+
   /** Hip flexion at the top. */
   private static final double TOP = Math.toRadians(2);
-  /** Most the feet push along the floor by themselves, as a share of what they carry (rubber on rubber holds more). */
+
+  /**
+   * Most the feet push along the floor by themselves, as a share of what they carry (rubber on
+   * rubber holds more).
+   */
   private static final double PUSH = 0.3;
 
   /** The same sideways on a heel that slides. */
@@ -79,7 +158,21 @@ public final class ThrustFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return sliding ? List.of(REACH, LEGS) : List.of(BENCH, FOOT_HEIGHT, SHIN, DROP, STANCE.usually(0.35), TOE_OUT.usually(15), KNEES_OUT, LEGS, Parameters.PRESSURE.usually(-0.03), AWAY, FOOT_SHEAR, Parameters.SPREAD);
+    return sliding
+        ? List.of(REACH, LEGS)
+        : List.of(
+            BENCH,
+            FOOT_HEIGHT,
+            SHIN,
+            DROP,
+            STANCE.usually(0.35),
+            TOE_OUT.usually(15),
+            KNEES_OUT,
+            LEGS,
+            Parameters.PRESSURE.usually(-0.03),
+            AWAY,
+            FOOT_SHEAR,
+            Parameters.SPREAD);
   }
 
   @Override
@@ -114,13 +207,18 @@ public final class ThrustFamily implements Family {
     double kneeY = ankleY + body.shankM() * Math.cos(shin);
     double line = arm + body.thighM() * Math.cos(out);
     if (!(Math.abs(kneeY - edgeY) < 0.8 * line)) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The feet stand too high or the bench too low for these legs.", "a higher bench, or lower feet");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY,
+          "The feet stand too high or the bench too low for these legs.",
+          "a higher bench, or lower feet");
     }
-    double ankleX = Math.sqrt(line * line - (kneeY - edgeY) * (kneeY - edgeY)) + body.shankM() * Math.sin(shin);
+    double ankleX =
+        Math.sqrt(line * line - (kneeY - edgeY) * (kneeY - edgeY)) + body.shankM() * Math.sin(shin);
     Vec3 ankle = new Vec3(ankleX, ankleY, setup.get(STANCE) / 2);
     // the trunk turns about the edge until the hip has its bend
     double wanted = TOP + phase * (setup.rad(DROP) - TOP);
-    Vec3 pole = Vec3.UP.plus(Vec3.FORWARD).unit().times(Math.cos(out)).plus(Math.sin(out), Vec3.RIGHT);
+    Vec3 pole =
+        Vec3.UP.plus(Vec3.FORWARD).unit().times(Math.cos(out)).plus(Math.sin(out), Vec3.RIGHT);
     Optional<Double> slope =
         Roots.between(
             Math.toRadians(-70),
@@ -128,27 +226,55 @@ public final class ThrustFamily implements Family {
             angle -> {
               Vec3 hip = hip(arm, edgeY, angle, hipZ);
               Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, pole);
-              return knee.map(k -> bend(hip, k, angle) - wanted).orElse(hip.minus(ankle).norm() > body.thighM() ? -1.5 : 1.5);
+              return knee.map(k -> bend(hip, k, angle) - wanted)
+                  .orElse(hip.minus(ankle).norm() > body.thighM() ? -1.5 : 1.5);
             });
     if (slope.isEmpty()) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The hips cannot go down so far between bench and feet.", "less hip bend at the bottom, or another place for the feet");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY,
+          "The hips cannot go down so far between bench and feet.",
+          "less hip bend at the bottom, or another place for the feet");
     }
     Vec3 hip = hip(arm, edgeY, slope.get(), hipZ);
     if (hip.y() < THICK) {
-      return new Impossible(Impossible.Limit.STOP, "The hips are on the floor.", String.format(java.util.Locale.ROOT, "%.0f cm of bench height, or less hip bend", Math.ceil(100 * (THICK - hip.y()))));
+      return new Impossible(
+          Impossible.Limit.STOP,
+          "The hips are on the floor.",
+          String.format(
+              java.util.Locale.ROOT,
+              "%.0f cm of bench height, or less hip bend",
+              Math.ceil(100 * (THICK - hip.y()))));
     }
     Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, pole);
     if (knee.isEmpty()) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The leg does not reach the floor.", "another place for the feet");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY,
+          "The leg does not reach the floor.",
+          "another place for the feet");
     }
     double lean = -Math.PI / 2 - slope.get(); // face up, head at the back
     double turned = setup.rad(TOE_OUT);
     Vec3 toe = Vec3.FORWARD.times(Math.cos(turned)).plus(Math.sin(turned), Vec3.RIGHT);
-    PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, toe, Vec3.UP).leg(knee.get(), hip).trunk(lean).pressureAhead(setup.get(Parameters.PRESSURE));
+    PostureBuilder p =
+        new PostureBuilder(body, phase)
+            .foot(ankle, toe, Vec3.UP)
+            .leg(knee.get(), hip)
+            .trunk(lean)
+            .pressureAhead(setup.get(Parameters.PRESSURE));
     carry(p, body, setup, hip, knee.get(), ankle, lean);
-    p.prop("block", new Vec3(-0.35, 0, 0), new Vec3(0.05, 0, 0), new Vec3(0.05, edge, 0), new Vec3(-0.35, edge, 0));
+    p.prop(
+        "block",
+        new Vec3(-0.35, 0, 0),
+        new Vec3(0.05, 0, 0),
+        new Vec3(0.05, edge, 0),
+        new Vec3(-0.35, edge, 0));
     if (setup.get(FOOT_HEIGHT) > 0) {
-      p.prop("block", ankle.plus(new Vec3(-0.1, -body.ankleHeightM(), 0)), ankle.plus(new Vec3(0.3, -body.ankleHeightM(), 0)), new Vec3(ankleX + 0.3, 0, 0), new Vec3(ankleX - 0.1, 0, 0));
+      p.prop(
+          "block",
+          ankle.plus(new Vec3(-0.1, -body.ankleHeightM(), 0)),
+          ankle.plus(new Vec3(0.3, -body.ankleHeightM(), 0)),
+          new Vec3(ankleX + 0.3, 0, 0),
+          new Vec3(ankleX - 0.1, 0, 0));
     }
     return p.build(ROWS);
   }
@@ -157,7 +283,10 @@ public final class ThrustFamily implements Family {
     return new Vec3(arm * Math.cos(slope), edge + arm * Math.sin(slope), z);
   }
 
-  /** Hip flexion of trunk and thigh in the picture: thigh from hip to knee against the trunk's line beyond the hip. */
+  /**
+   * Hip flexion of trunk and thigh in the picture: thigh from hip to knee against the trunk's line
+   * beyond the hip.
+   */
   private static double bend(Vec3 hip, Vec3 knee, double slope) {
     double thigh = Math.atan2(knee.y() - hip.y(), knee.x() - hip.x());
     return thigh - slope;
@@ -168,14 +297,20 @@ public final class ThrustFamily implements Family {
     double hipZ = body.hipHalfDistanceM();
     double arm = body.trunkM();
     double ankleY = 0.05; // on the heel
-    // trunk and thigh in one line from the shoulders on the floor; the slope that puts the heel on the floor
+    // trunk and thigh in one line from the shoulders on the floor; the slope that puts the heel on
+    // the floor
     Optional<Double> slope =
         Roots.between(
             Math.toRadians(-5),
             Math.toRadians(60),
-            angle -> THICK + (arm + body.thighM()) * Math.sin(angle) - body.shankM() * Math.sin(bend - angle) - ankleY);
+            angle ->
+                THICK
+                    + (arm + body.thighM()) * Math.sin(angle)
+                    - body.shankM() * Math.sin(bend - angle)
+                    - ankleY);
     if (slope.isEmpty()) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The heels do not reach the floor.", "another range");
+      return new Impossible(
+          Impossible.Limit.GEOMETRY, "The heels do not reach the floor.", "another range");
     }
     double a = slope.get();
     Vec3 hip = hip(arm, THICK, a, hipZ);
@@ -184,43 +319,76 @@ public final class ThrustFamily implements Family {
     Vec3 ankle = knee.plus(body.shankM(), down);
     Vec3 normal = knee.minus(ankle).unit();
     Vec3 toe = new Vec3(normal.y(), -normal.x(), 0).unit();
-    PostureBuilder p = new PostureBuilder(body, phase).foot(ankle, toe, toe.turnedAboutZ(Math.PI / 2)).leg(knee, hip).trunk(-Math.PI / 2 - a).pressureAt(ankle.plus(new Vec3(0, -ankleY, 0)));
+    PostureBuilder p =
+        new PostureBuilder(body, phase)
+            .foot(ankle, toe, toe.turnedAboutZ(Math.PI / 2))
+            .leg(knee, hip)
+            .trunk(-Math.PI / 2 - a)
+            .pressureAt(ankle.plus(new Vec3(0, -ankleY, 0)));
     carry(p, body, setup, hip, knee, ankle, -Math.PI / 2 - a);
     return p.build(EnumSet.complementOf(EnumSet.of(Coordinate.ANKLE_DORSIFLEXION)));
   }
 
-  /** What the feet carry: moments of all weights about the upper back's edge, over their distance; and what bench and feet may do against each other. */
-  private void carry(PostureBuilder p, Body body, Setup setup, Vec3 hip, Vec3 knee, Vec3 ankle, double lean) {
+  /**
+   * What the feet carry: moments of all weights about the upper back's edge, over their distance;
+   * and what bench and feet may do against each other.
+   */
+  private void carry(
+      PostureBuilder p, Body body, Setup setup, Vec3 hip, Vec3 knee, Vec3 ankle, double lean) {
     Vec3 at = p.pressure();
     int legs = Parameters.legs(setup);
     Vec3 trunk = new Vec3(Math.sin(lean), Math.cos(lean), 0);
-    Vec3 crease = new Vec3(hip.x(), hip.y(), 0).plus(-CREASE_AHEAD, trunk).plus(CREASE_ABOVE, new Vec3(Math.cos(lean), -Math.sin(lean), 0));
+    Vec3 crease =
+        new Vec3(hip.x(), hip.y(), 0)
+            .plus(-CREASE_AHEAD, trunk)
+            .plus(CREASE_ABOVE, new Vec3(Math.cos(lean), -Math.sin(lean), 0));
     double upperX = hip.x() + Segments.UPPER_COM_HANGING * body.trunkM() * trunk.x();
-    // the other leg of a one-leg thrust is held with the knee bent over its hip: its mass at the thigh's middle
+    // the other leg of a one-leg thrust is held with the knee bent over its hip: its mass at the
+    // thigh's middle
     double leg = Standing.oneLegMassMoment(body, ankle, knee, hip, at.x());
-    double other = legs == 2 ? leg : (body.thighMassKg() + body.shankMassKg() + body.footMassKg()) * (hip.x() + 0.15);
+    double other =
+        legs == 2
+            ? leg
+            : (body.thighMassKg() + body.shankMassKg() + body.footMassKg()) * (hip.x() + 0.15);
     double moment = body.upperMassKg() * upperX + leg + other;
     double each = Load.G / legs / at.x();
     Vec3 force = new Vec3(0, moment * each, 0);
     Vec3 perKg = new Vec3(0, crease.x() * each, 0);
     p.load(Load.force(Load.Segment.FOOT, at, force, perKg));
-    if (!sliding) { // pushing the feet along the floor against the bench lifts or presses them: about the edge, moments stay
+    if (!sliding) { // pushing the feet along the floor against the bench lifts or presses them:
+      // about the edge, moments stay
       Vec3 edge = new Vec3(0, at.y() - (hip.y() - hip.x() * Math.tan(-Math.PI / 2 - lean)), 0);
       Vec3 along = new Vec3(1, edge.y() / at.x(), 0);
       double away = setup.get(AWAY);
       double left = (1 - Math.abs(away)) * PUSH;
-      p.free(FreeContact.atFoot("push against the bench", at, along, Vec3.ZERO, left * force.y(), left * perKg.y()));
+      p.free(
+          FreeContact.atFoot(
+              "push against the bench", at, along, Vec3.ZERO, left * force.y(), left * perKg.y()));
       if (away != 0) {
-        p.load(Load.force(Load.Segment.FOOT, at, along.times(-away * PUSH * force.y()), along.times(-away * PUSH * perKg.y())));
+        p.load(
+            Load.force(
+                Load.Segment.FOOT,
+                at,
+                along.times(-away * PUSH * force.y()),
+                along.times(-away * PUSH * perKg.y())));
       }
     }
-    p.footGrip(sliding ? HEEL_GRIP : setup.get(FOOT_SHEAR), sliding ? 0 : setup.get(Parameters.SPREAD), force.y(), perKg.y()).legWeights().upperWeight(Segments.UPPER_COM_HANGING);
+    p.footGrip(
+            sliding ? HEEL_GRIP : setup.get(FOOT_SHEAR),
+            sliding ? 0 : setup.get(Parameters.SPREAD),
+            force.y(),
+            perKg.y())
+        .legWeights()
+        .upperWeight(Segments.UPPER_COM_HANGING);
     // the bench carries the rest, above the lower back
     double rest = body.massKg() * Load.G - legs * force.y();
     double restPerKg = Load.G - legs * perKg.y();
     Vec3 bench = new Vec3(0, hip.y() - hip.x() * Math.tan(-Math.PI / 2 - lean) - THICK, 0);
     p.load(Load.force(Load.Segment.UPPER, bench, new Vec3(0, rest, 0), new Vec3(0, restPerKg, 0)));
-    p.free(Stops.knee(Math.acos(Math.max(-1, Math.min(1, hip.minus(knee).unit().dot(knee.minus(ankle).unit()))))));
+    p.free(
+        Stops.knee(
+            Math.acos(
+                Math.max(-1, Math.min(1, hip.minus(knee).unit().dot(knee.minus(ankle).unit()))))));
     p.prop("bar", crease).prop("floor", new Vec3(-0.6, 0, 0), new Vec3(1.5, 0, 0));
   }
 }

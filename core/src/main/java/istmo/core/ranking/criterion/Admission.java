@@ -9,15 +9,22 @@ import istmo.core.mechanics.AnalysisPoint;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 
-/** Whether a client's cautions let an exercise in, wherever it is chosen: the order, the bench and the session ask here. */
+/**
+ * Whether a client's cautions let an exercise in, wherever it is chosen: the order, the bench and
+ * the session ask here.
+ */
 public final class Admission {
   /** Knee flexion below which the knee counts as nearly straight. */
   private static final double NEARLY_STRAIGHT = Math.toRadians(30);
 
   private Admission() {}
 
-  /** @param analysis of the set-up at hand; empty where none could be made, and then only what needs no figure is asked */
-  public static Optional<Cautions.Refusal> refusal(Cautions cautions, Exercise x, Optional<Analysis> analysis) {
+  /**
+   * @param analysis of the set-up at hand; empty where none could be made, and then only what needs
+   *     no figure is asked
+   */
+  public static Optional<Cautions.Refusal> refusal(
+      Cautions cautions, Exercise x, Optional<Analysis> analysis) {
     return cautions.refusal(demand(x, analysis));
   }
 
@@ -27,7 +34,13 @@ public final class Admission {
     }
     Analysis a = analysis.get();
     double peak = greatest(a, p -> p.suppliedNm(Coordinate.KNEE_FLEXION) * -1);
-    double straight = greatest(a, p -> p.posture().angle(Coordinate.KNEE_FLEXION) < NEARLY_STRAIGHT ? -p.suppliedNm(Coordinate.KNEE_FLEXION) : 0);
+    double straight =
+        greatest(
+            a,
+            p ->
+                p.posture().angle(Coordinate.KNEE_FLEXION) < NEARLY_STRAIGHT
+                    ? -p.suppliedNm(Coordinate.KNEE_FLEXION)
+                    : 0);
     return new Demand(
         x.exclusions(),
         x.onBelly(),

@@ -32,7 +32,8 @@ public record Aim(Map<String, Integer> weights, Set<String> keepOut) {
         faults.add(new InvalidInput.Fault("keepOut", "\"" + id + "\" is not a region"));
       }
       if (weights.containsKey(id)) {
-        faults.add(new InvalidInput.Fault("keepOut", "\"" + id + "\" is aimed at and kept out at once"));
+        faults.add(
+            new InvalidInput.Fault("keepOut", "\"" + id + "\" is aimed at and kept out at once"));
       }
     }
     if (!faults.isEmpty()) {

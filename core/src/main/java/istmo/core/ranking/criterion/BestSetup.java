@@ -27,11 +27,16 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * The set-up of one exercise that serves the aim best on this body and machine, and what one natural step of each control does.
+ * The set-up of one exercise that serves the aim best on this body and machine, and what one
+ * natural step of each control does.
  *
- * <p>Searched is what a lifter can set or choose to do and that is turned or moved by degrees: set-up and technique, not the machine, not what is measured here, and not choices such as which leg (those are other exercises). Coordinate
- * steps of twice and once the natural step from several starts (the set-up given, and those of the other candidates of the exercise), on a grid that a coach can set; then every control whose move gains next to nothing goes back to where
- * it was. The range of the joint that turns most must stay nine tenths of what it was. A local search: it has no bound, and it says how many set-ups it tried.
+ * <p>Searched is what a lifter can set or choose to do and that is turned or moved by degrees:
+ * set-up and technique, not the machine, not what is measured here, and not choices such as which
+ * leg (those are other exercises). Coordinate steps of twice and once the natural step from several
+ * starts (the set-up given, and those of the other candidates of the exercise), on a grid that a
+ * coach can set; then every control whose move gains next to nothing goes back to where it was. The
+ * range of the joint that turns most must stay nine tenths of what it was. A local search: it has
+ * no bound, and it says how many set-ups it tried.
  */
 public final class BestSetup {
   /** Set-ups tried at most. */
@@ -39,18 +44,42 @@ public final class BestSetup {
 
   /** A change of the fit below this share is none: it is not worth a coach's move. */
   private static final double NOTHING = 0.02;
-  /** Share of the range that a set-up must keep: partial repetitions are exercises of their own, not better set-ups. */
+
+  /**
+   * Share of the range that a set-up must keep: partial repetitions are exercises of their own, not
+   * better set-ups.
+   */
   private static final double KEPT_RANGE = 0.9;
-  /** Parameters that bound what the model may use, or say how weight is shared and pushed: assumptions with defaults, which a search would only exploit. And chains and bands, which are gear. */
-  private static final Set<String> NOT_SEARCHED = Set.of("footShear", "plateGrip", "pressure", "push", "rearShare", "pushOff", "handShare", "help", "extraTop", "spread", "away");
+
+  /**
+   * Parameters that bound what the model may use, or say how weight is shared and pushed:
+   * assumptions with defaults, which a search would only exploit. And chains and bands, which are
+   * gear.
+   */
+  private static final Set<String> NOT_SEARCHED =
+      Set.of(
+          "footShear",
+          "plateGrip",
+          "pressure",
+          "push",
+          "rearShare",
+          "pushOff",
+          "handShare",
+          "help",
+          "extraTop",
+          "spread",
+          "away");
 
   private final Brief brief;
   private final Candidate candidate;
   private final Exercise exercise;
+
   /** Everything that a lifter sets, does or that is assumed of it, by degrees. */
   private final List<SetupParameter> controls;
+
   /** What of it is searched. */
   private final List<SetupParameter> movable;
+
   private final Map<Map<String, Double>, Tried> tried = new HashMap<>();
   private final Analyser[] analysers = new Analyser[Runtime.getRuntime().availableProcessors()];
 
@@ -58,7 +87,9 @@ public final class BestSetup {
 
   private record Tried(Optional<Evaluation.Computed> computed, String obstacle, double fit) {}
 
-  /** @param brief whose body is the one as far as cautions let it go */
+  /**
+   * @param brief whose body is the one as far as cautions let it go
+   */
   private BestSetup(Brief brief, Candidate candidate) {
     if (brief.aim().isEmpty()) {
       throw new InvalidInput("aim", "paint at least one region that should grow");
@@ -67,7 +98,14 @@ public final class BestSetup {
     this.candidate = candidate;
     this.exercise = Catalogue.standard().exerciseOf(candidate);
     Map<String, Double> measured = brief.place().measuredOf(exercise.needs());
-    this.controls = exercise.family().parameters().stream().filter(p -> p.kind() != SetupParameter.Kind.MACHINE && p.choices().isEmpty() && !measured.containsKey(p.id())).toList();
+    this.controls =
+        exercise.family().parameters().stream()
+            .filter(
+                p ->
+                    p.kind() != SetupParameter.Kind.MACHINE
+                        && p.choices().isEmpty()
+                        && !measured.containsKey(p.id()))
+            .toList();
     this.movable = controls.stream().filter(p -> !NOT_SEARCHED.contains(p.id())).toList();
     for (int i = 0; i < analysers.length; i++) {
       analysers[i] = new Analyser(brief.limitedBody());
@@ -94,16 +132,32 @@ public final class BestSetup {
    * @param from where the search began, and what it gives
    * @param to the best found
    * @param gain of the fit, as a share of what it began with
-   * @param toldApart whether the gain is beyond the model's error between two set-ups of one exercise
+   * @param toldApart whether the gain is beyond the model's error between two set-ups of one
+   *     exercise
    * @param moved controls that were moved
    * @param flat controls of which one step either way from the best changes next to nothing
    * @param bounded why the best does not go further, control by control
-   * @param elsewhere what changes beyond the noise in regions that are not aimed at, from the beginning to the best, in words; empty when nothing does
+   * @param elsewhere what changes beyond the noise in regions that are not aimed at, from the
+   *     beginning to the best, in words; empty when nothing does
    * @param tried set-ups computed
    */
-  public record Best(Setup from, Setup to, double fitFrom, double fitTo, double gain, boolean toldApart, List<Moved> moved, List<SetupParameter> flat, List<String> bounded, String elsewhere, int tried) {}
+  public record Best(
+      Setup from,
+      Setup to,
+      double fitFrom,
+      double fitTo,
+      double gain,
+      boolean toldApart,
+      List<Moved> moved,
+      List<SetupParameter> flat,
+      List<String> bounded,
+      String elsewhere,
+      int tried) {}
 
-  /** One natural step of each control from a set-up, assumptions too, in the order of the family's parameters; what the set-up itself gives is beside it. */
+  /**
+   * One natural step of each control from a set-up, assumptions too, in the order of the family's
+   * parameters; what the set-up itself gives is beside it.
+   */
   public record Steps(Setup at, double fit, Map<String, Double> byRegion, List<Step> steps) {
     /** What a move gains of the fit, as a share; 0 where it is too little to count. */
     public double gain(Move move) {
@@ -115,7 +169,11 @@ public final class BestSetup {
   public static Steps steps(Brief brief, Candidate candidate, Setup at) {
     BestSetup search = new BestSetup(brief, candidate);
     Tried here = search.require(at);
-    return new Steps(at, here.fit(), here.computed().orElseThrow().stimulus(), search.stepsFrom(at, search.controls));
+    return new Steps(
+        at,
+        here.fit(),
+        here.computed().orElseThrow().stimulus(),
+        search.stepsFrom(at, search.controls));
   }
 
   /** The best set-up found from one that can be taken; throws where it cannot. */
@@ -163,7 +221,13 @@ public final class BestSetup {
         flat.add(step.parameter());
       }
       for (Move m : List.of(step.more(), step.less())) {
-        if (!m.obstacle().isEmpty() && moved.stream().anyMatch(x -> x.parameter().equals(step.parameter()) && Math.signum(x.to() - x.from()) == Math.signum(m.value() - found.get(step.parameter())))) {
+        if (!m.obstacle().isEmpty()
+            && moved.stream()
+                .anyMatch(
+                    x ->
+                        x.parameter().equals(step.parameter())
+                            && Math.signum(x.to() - x.from())
+                                == Math.signum(m.value() - found.get(step.parameter())))) {
           bounded.add(step.parameter().label() + " no further: " + m.obstacle());
         }
       }
@@ -171,9 +235,25 @@ public final class BestSetup {
     Evaluation.Computed a = beginning.computed().orElseThrow();
     Evaluation.Computed b = end.computed().orElseThrow();
     double gain = end.fit() / Math.max(1e-9, beginning.fit()) - 1;
-    boolean told = end.fit() - beginning.fit() > Math.max(Difference.SMALLEST, Difference.TELLABLE * Math.max(beginning.fit(), end.fit()));
-    String elsewhere = Difference.between("before", a.analysis(), a.stimulus(), "best", b.analysis(), b.stimulus()).elsewhere(brief.aim().weights().keySet());
-    return new Best(from, found, beginning.fit(), end.fit(), gain, told, List.copyOf(moved), List.copyOf(flat), List.copyOf(bounded), elsewhere, tried.size());
+    boolean told =
+        end.fit() - beginning.fit()
+            > Math.max(
+                Difference.SMALLEST, Difference.TELLABLE * Math.max(beginning.fit(), end.fit()));
+    String elsewhere =
+        Difference.between("before", a.analysis(), a.stimulus(), "best", b.analysis(), b.stimulus())
+            .elsewhere(brief.aim().weights().keySet());
+    return new Best(
+        from,
+        found,
+        beginning.fit(),
+        end.fit(),
+        gain,
+        told,
+        List.copyOf(moved),
+        List.copyOf(flat),
+        List.copyOf(bounded),
+        elsewhere,
+        tried.size());
   }
 
   private static boolean idle(double fit, Move move) {
@@ -225,10 +305,11 @@ public final class BestSetup {
 
   private List<Step> stepsFrom(Setup at, List<SetupParameter> which) {
     List<Setup> around = new ArrayList<>();
-    which.forEach(p -> {
-      moved(at, p, 1).ifPresent(around::add);
-      moved(at, p, -1).ifPresent(around::add);
-    });
+    which.forEach(
+        p -> {
+          moved(at, p, 1).ifPresent(around::add);
+          moved(at, p, -1).ifPresent(around::add);
+        });
     tryAll(around);
     return which.stream().map(p -> new Step(p, move(at, p, 1), move(at, p, -1))).toList();
   }
@@ -239,7 +320,11 @@ public final class BestSetup {
       return new Move(at.get(p), Double.NaN, "That is the end of its range.", Map.of());
     }
     Tried t = at(to.get());
-    return new Move(to.get().get(p), t.computed().isPresent() ? t.fit() : Double.NaN, t.obstacle(), t.computed().map(Evaluation.Computed::stimulus).orElse(Map.of()));
+    return new Move(
+        to.get().get(p),
+        t.computed().isPresent() ? t.fit() : Double.NaN,
+        t.obstacle(),
+        t.computed().map(Evaluation.Computed::stimulus).orElse(Map.of()));
   }
 
   private static Optional<Setup> moved(Setup at, SetupParameter p, int steps) {
@@ -254,15 +339,19 @@ public final class BestSetup {
   /** Computes what was not tried yet, on all processors; a set-up is found again by its values. */
   private List<Tried> tryAll(List<Setup> setups) {
     Map<Map<String, Double>, Setup> untried = new LinkedHashMap<>();
-    setups.stream().filter(s -> !tried.containsKey(s.values())).forEach(s -> untried.put(s.values(), s));
+    setups.stream()
+        .filter(s -> !tried.containsKey(s.values()))
+        .forEach(s -> untried.put(s.values(), s));
     List<Setup> fresh = List.copyOf(untried.values());
     Tried[] results = new Tried[fresh.size()];
     int parts = Math.min(analysers.length, Math.max(1, fresh.size()));
-    Workers.run(parts, part -> {
-      for (int k = part; k < results.length; k += parts) {
-        results[k] = compute(analysers[part], fresh.get(k));
-      }
-    });
+    Workers.run(
+        parts,
+        part -> {
+          for (int k = part; k < results.length; k += parts) {
+            results[k] = compute(analysers[part], fresh.get(k));
+          }
+        });
     for (int k = 0; k < results.length; k++) {
       tried.put(fresh.get(k).values(), results[k]);
     }
@@ -282,20 +371,31 @@ public final class BestSetup {
     if (range(analysis) < leastRange) {
       return impossible("The range would be much less than it was.");
     }
-    Optional<Cautions.Refusal> refusal = Admission.refusal(brief.cautions(), exercise, Optional.of(analysis));
+    Optional<Cautions.Refusal> refusal =
+        Admission.refusal(brief.cautions(), exercise, Optional.of(analysis));
     if (refusal.isPresent()) {
       return impossible(refusal.get().reason());
     }
-    Evaluation.Computed computed = new Evaluation.Computed(candidate, new Reach(setup, List.of()), analysis, Stimulus.byRegion(analysis, brief.school()));
-    return new Tried(Optional.of(computed), "", Orders.fit(brief.aim(), computed.stimulus(), computed.analysis()));
+    Evaluation.Computed computed =
+        new Evaluation.Computed(
+            candidate,
+            new Reach(setup, List.of()),
+            analysis,
+            Stimulus.byRegion(analysis, brief.school()));
+    return new Tried(
+        Optional.of(computed),
+        "",
+        Orders.fit(brief.aim(), computed.stimulus(), computed.analysis()));
   }
 
   /** How far the joint that turns most turns, rad. */
   private static double range(Analysis analysis) {
     double most = 0;
     for (Coordinate c : Coordinate.values()) {
-      double low = analysis.points().stream().mapToDouble(p -> p.posture().angle(c)).min().orElse(0);
-      double high = analysis.points().stream().mapToDouble(p -> p.posture().angle(c)).max().orElse(0);
+      double low =
+          analysis.points().stream().mapToDouble(p -> p.posture().angle(c)).min().orElse(0);
+      double high =
+          analysis.points().stream().mapToDouble(p -> p.posture().angle(c)).max().orElse(0);
       most = Math.max(most, high - low);
     }
     return most;
@@ -308,7 +408,10 @@ public final class BestSetup {
   /** In words, for the coach. */
   public static String sentence(Best best) {
     if (best.moved().isEmpty()) {
-      return String.format(Locale.ROOT, "Nothing better was found among %d set-ups: this is as good as it gets for the aim.", best.tried());
+      return String.format(
+          Locale.ROOT,
+          "Nothing better was found among %d set-ups: this is as good as it gets for the aim.",
+          best.tried());
     }
     return String.format(
         Locale.ROOT,

@@ -11,15 +11,47 @@ import istmo.core.training.Calibration;
 import java.util.Optional;
 import java.util.Set;
 
-/** The whole context of an order: this body, what hurts and asks for caution, what the coach knows of the client, what the gym has, what should grow, by which school it is judged, how strong the client is known to be (the body has that strength already), what counts how much, what of the client is measured, and what the client has said of exercises. */
-public record Brief(Body body, Cautions cautions, Profile profile, Place place, Aim aim, School school, Optional<Calibration> strength, Weights weights, Set<MeasurementKind> measured, Experience experience) {
+/**
+ * The whole context of an order: this body, what hurts and asks for caution, what the coach knows
+ * of the client, what the gym has, what should grow, by which school it is judged, how strong the
+ * client is known to be (the body has that strength already), what counts how much, what of the
+ * client is measured, and what the client has said of exercises.
+ */
+public record Brief(
+    Body body,
+    Cautions cautions,
+    Profile profile,
+    Place place,
+    Aim aim,
+    School school,
+    Optional<Calibration> strength,
+    Weights weights,
+    Set<MeasurementKind> measured,
+    Experience experience) {
   public Brief {
     measured = Set.copyOf(measured);
   }
 
   /** With the usual weights, nothing measured, and nothing said. */
-  public Brief(Body body, Cautions cautions, Profile profile, Place place, Aim aim, School school, Optional<Calibration> strength) {
-    this(body, cautions, profile, place, aim, school, strength, Weights.USUAL, Set.of(), Experience.NONE);
+  public Brief(
+      Body body,
+      Cautions cautions,
+      Profile profile,
+      Place place,
+      Aim aim,
+      School school,
+      Optional<Calibration> strength) {
+    this(
+        body,
+        cautions,
+        profile,
+        place,
+        aim,
+        school,
+        strength,
+        Weights.USUAL,
+        Set.of(),
+        Experience.NONE);
   }
 
   /** The body as far as cautions let it go: the one to evaluate. */
@@ -29,31 +61,37 @@ public record Brief(Body body, Cautions cautions, Profile profile, Place place, 
 
   /** The same brief elsewhere. */
   public Brief at(Place other) {
-    return new Brief(body, cautions, profile, other, aim, school, strength, weights, measured, experience);
+    return new Brief(
+        body, cautions, profile, other, aim, school, strength, weights, measured, experience);
   }
 
   /** The same brief for another body. */
   public Brief of(Body other) {
-    return new Brief(other, cautions, profile, place, aim, school, strength, weights, measured, experience);
+    return new Brief(
+        other, cautions, profile, place, aim, school, strength, weights, measured, experience);
   }
 
   /** The same brief by another school. */
   public Brief by(School other) {
-    return new Brief(body, cautions, profile, place, aim, other, strength, weights, measured, experience);
+    return new Brief(
+        body, cautions, profile, place, aim, other, strength, weights, measured, experience);
   }
 
   /** The same brief with other weights. */
   public Brief weighed(Weights other) {
-    return new Brief(body, cautions, profile, place, aim, school, strength, other, measured, experience);
+    return new Brief(
+        body, cautions, profile, place, aim, school, strength, other, measured, experience);
   }
 
   /** The same brief with what is measured of the client, and so not uncertain. */
   public Brief knowing(Set<MeasurementKind> kinds) {
-    return new Brief(body, cautions, profile, place, aim, school, strength, weights, kinds, experience);
+    return new Brief(
+        body, cautions, profile, place, aim, school, strength, weights, kinds, experience);
   }
 
   /** The same brief with what this client has said of exercises. */
   public Brief learning(Experience said) {
-    return new Brief(body, cautions, profile, place, aim, school, strength, weights, measured, said);
+    return new Brief(
+        body, cautions, profile, place, aim, school, strength, weights, measured, said);
   }
 }

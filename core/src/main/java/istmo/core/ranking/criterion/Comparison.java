@@ -24,13 +24,20 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * Two to four candidates point by point: for every region what each gives with its 80 % interval and the chance that it gives most, under draws common to all, and in plain words what truly differs.
+ * Two to four candidates point by point: for every region what each gives with its 80 % interval
+ * and the chance that it gives most, under draws common to all, and in plain words what truly
+ * differs.
  *
  * @param regions every region, in the order of the list
  * @param criteria the practical points of each
- * @param studies the findings that move the comparison most for the region most aimed at, greatest first
+ * @param studies the findings that move the comparison most for the region most aimed at, greatest
+ *     first
  */
-public record Comparison(List<Points> regions, List<List<Criterion>> criteria, List<String> sentences, List<Posterior.Influence> studies) {
+public record Comparison(
+    List<Points> regions,
+    List<List<Criterion>> criteria,
+    List<String> sentences,
+    List<Posterior.Influence> studies) {
   public static final int MOST = 4;
 
   /** The leader must give more in this share of draws to be called the one that gives most. */
@@ -50,11 +57,18 @@ public record Comparison(List<Points> regions, List<List<Criterion>> criteria, L
    *
    * @param moved whether the set-up is another than the usual one as far as the body takes it
    */
-  public record Side(Candidate candidate, Reach reach, boolean moved, Analysis analysis, Map<String, Double> stimulus) {
+  public record Side(
+      Candidate candidate,
+      Reach reach,
+      boolean moved,
+      Analysis analysis,
+      Map<String, Double> stimulus) {
     /** What the evidence knows it by: in its usual set-up the candidate itself. */
     private Point point() {
       Point usual = Point.of(candidate);
-      return moved ? new Point(candidate.id() + " moved", usual.exercise(), reach.setup(), usual.yields()) : usual;
+      return moved
+          ? new Point(candidate.id() + " moved", usual.exercise(), reach.setup(), usual.yields())
+          : usual;
     }
   }
 
@@ -69,28 +83,50 @@ public record Comparison(List<Points> regions, List<List<Criterion>> criteria, L
       regions.add(points(brief, sides, at, r.id()));
     }
     List<String> sentences = new ArrayList<>();
-    brief.aim().weights().keySet().forEach(id -> sentences.add(gives(regions.get(Judged.index(id)), sides)));
+    brief
+        .aim()
+        .weights()
+        .keySet()
+        .forEach(id -> sentences.add(gives(regions.get(Judged.index(id)), sides)));
     others(regions, brief.aim(), sides).forEach(sentences::add);
     ends(sides, sentences);
     angles(sides, sentences);
-    String most = brief.aim().weights().entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey).orElse(regions.get(0).regionId());
+    String most =
+        brief.aim().weights().entrySet().stream()
+            .max(Map.Entry.comparingByValue())
+            .map(Map.Entry::getKey)
+            .orElse(regions.get(0).regionId());
     Set<String> seen = new LinkedHashSet<>();
-    List<Posterior.Influence> studies = at.stream().flatMap(a -> a.influences(Judged.index(most)).stream()).filter(i -> Math.abs(i.shift()) >= TELLING).sorted(Comparator.comparingDouble(i -> -Math.abs(i.shift()))).filter(i -> seen.add(i.finding().id())).limit(MOST_STUDIES).toList();
-    return new Comparison(List.copyOf(regions), criteria(brief, sides, regions), List.copyOf(sentences), studies);
+    List<Posterior.Influence> studies =
+        at.stream()
+            .flatMap(a -> a.influences(Judged.index(most)).stream())
+            .filter(i -> Math.abs(i.shift()) >= TELLING)
+            .sorted(Comparator.comparingDouble(i -> -Math.abs(i.shift())))
+            .filter(i -> seen.add(i.finding().id()))
+            .limit(MOST_STUDIES)
+            .toList();
+    return new Comparison(
+        List.copyOf(regions), criteria(brief, sides, regions), List.copyOf(sentences), studies);
   }
 
-  private static List<List<Criterion>> criteria(Brief brief, List<Side> sides, List<Points> regions) {
+  private static List<List<Criterion>> criteria(
+      Brief brief, List<Side> sides, List<Points> regions) {
     List<Map<String, Double>> stimulus = new ArrayList<>();
     for (int i = 0; i < sides.size(); i++) {
       int side = i;
-      stimulus.add(regions.stream().collect(Collectors.toMap(Points::regionId, p -> p.members().get(side).value())));
+      stimulus.add(
+          regions.stream()
+              .collect(Collectors.toMap(Points::regionId, p -> p.members().get(side).value())));
     }
     double most = stimulus.stream().mapToDouble(Practical::work).max().orElse(0);
     List<List<Criterion>> result = new ArrayList<>();
     for (int i = 0; i < sides.size(); i++) {
       Side s = sides.get(i);
-      Evaluation.Computed e = new Evaluation.Computed(s.candidate(), s.reach(), s.analysis(), s.stimulus());
-      result.add(Practical.criteria(brief, Catalogue.standard().exerciseOf(s.candidate()), e, stimulus.get(i), most));
+      Evaluation.Computed e =
+          new Evaluation.Computed(s.candidate(), s.reach(), s.analysis(), s.stimulus());
+      result.add(
+          Practical.criteria(
+              brief, Catalogue.standard().exerciseOf(s.candidate()), e, stimulus.get(i), most));
     }
     return List.copyOf(result);
   }
@@ -119,7 +155,12 @@ public record Comparison(List<Points> regions, List<List<Criterion>> criteria, L
     for (int i = 0; i < draws.length; i++) {
       java.util.Arrays.sort(draws[i]);
       int low = (int) Math.round(0.1 * (Evidence.DRAWS - 1));
-      members.add(new Member(value[i], draws[i][low], draws[i][Evidence.DRAWS - 1 - low], wins[i] / (double) Evidence.DRAWS));
+      members.add(
+          new Member(
+              value[i],
+              draws[i][low],
+              draws[i][Evidence.DRAWS - 1 - low],
+              wins[i] / (double) Evidence.DRAWS));
     }
     return new Points(id, List.copyOf(members));
   }
@@ -138,13 +179,27 @@ public record Comparison(List<Points> regions, List<List<Criterion>> criteria, L
           near.add(sides.get(i).candidate().name());
         }
       }
-      return String.format(Locale.ROOT, "For the %s %s leads, but cannot be told from %s (first in %.0f %% of draws).", Explanation.name(p.regionId()), name, near.isEmpty() ? "the next" : String.join(" and ", near), 100 * p.members().get(best).chanceOfMost());
+      return String.format(
+          Locale.ROOT,
+          "For the %s %s leads, but cannot be told from %s (first in %.0f %% of draws).",
+          Explanation.name(p.regionId()),
+          name,
+          near.isEmpty() ? "the next" : String.join(" and ", near),
+          100 * p.members().get(best).chanceOfMost());
     }
     double next = 0;
     for (int i = 0; i < sides.size(); i++) {
       next = i == best ? next : Math.max(next, p.members().get(i).value());
     }
-    return String.format(Locale.ROOT, "For the %s %s gives most: %s (first in %.0f %% of draws).", Explanation.name(p.regionId()), name, next < Difference.SMALLEST ? "nothing else here does" : String.format(Locale.ROOT, "%.1f times the next", value / next), 100 * p.members().get(best).chanceOfMost());
+    return String.format(
+        Locale.ROOT,
+        "For the %s %s gives most: %s (first in %.0f %% of draws).",
+        Explanation.name(p.regionId()),
+        name,
+        next < Difference.SMALLEST
+            ? "nothing else here does"
+            : String.format(Locale.ROOT, "%.1f times the next", value / next),
+        100 * p.members().get(best).chanceOfMost());
   }
 
   private static int best(Points p) {
@@ -157,35 +212,92 @@ public record Comparison(List<Points> regions, List<List<Criterion>> criteria, L
 
   /** The regions that are not aimed at and differ most, where the difference can be told. */
   private static List<String> others(List<Points> regions, Aim aim, List<Side> sides) {
-    List<Points> told = regions.stream().filter(p -> !aim.weights().containsKey(p.regionId()) && p.members().get(best(p)).chanceOfMost() >= CLEARLY && spread(p) > 4 * Difference.SMALLEST).sorted(Comparator.comparingDouble(p -> -spread(p))).limit(3).toList();
-    Map<String, List<String>> by = told.stream().collect(Collectors.groupingBy(p -> sides.get(best(p)).candidate().name(), java.util.LinkedHashMap::new, Collectors.mapping(p -> Explanation.name(p.regionId()), Collectors.toList())));
-    return by.entrySet().stream().map(e -> e.getKey() + " works most besides: " + String.join(", ", e.getValue()) + ".").toList();
+    List<Points> told =
+        regions.stream()
+            .filter(
+                p ->
+                    !aim.weights().containsKey(p.regionId())
+                        && p.members().get(best(p)).chanceOfMost() >= CLEARLY
+                        && spread(p) > 4 * Difference.SMALLEST)
+            .sorted(Comparator.comparingDouble(p -> -spread(p)))
+            .limit(3)
+            .toList();
+    Map<String, List<String>> by =
+        told.stream()
+            .collect(
+                Collectors.groupingBy(
+                    p -> sides.get(best(p)).candidate().name(),
+                    java.util.LinkedHashMap::new,
+                    Collectors.mapping(p -> Explanation.name(p.regionId()), Collectors.toList())));
+    return by.entrySet().stream()
+        .map(e -> e.getKey() + " works most besides: " + String.join(", ", e.getValue()) + ".")
+        .toList();
   }
 
   private static double spread(Points p) {
-    return p.members().stream().mapToDouble(Member::value).max().orElse(0) - p.members().stream().mapToDouble(Member::value).min().orElse(0);
+    return p.members().stream().mapToDouble(Member::value).max().orElse(0)
+        - p.members().stream().mapToDouble(Member::value).min().orElse(0);
   }
 
   private static void ends(List<Side> sides, List<String> sentences) {
-    Map<String, List<String>> by = sides.stream().collect(Collectors.groupingBy(s -> Explanation.firstLimiter(s.analysis().set().gaveOut()), java.util.LinkedHashMap::new, Collectors.mapping(s -> s.candidate().name(), Collectors.toList())));
+    Map<String, List<String>> by =
+        sides.stream()
+            .collect(
+                Collectors.groupingBy(
+                    s -> Explanation.firstLimiter(s.analysis().set().gaveOut()),
+                    java.util.LinkedHashMap::new,
+                    Collectors.mapping(s -> s.candidate().name(), Collectors.toList())));
     if (by.size() == 1) {
       sentences.add("All are ended by " + by.keySet().iterator().next() + ".");
     } else {
-      sentences.add("Ended by: " + by.entrySet().stream().map(e -> e.getKey() + " (" + String.join(", ", e.getValue()) + ")").collect(Collectors.joining("; ")) + ".");
+      sentences.add(
+          "Ended by: "
+              + by.entrySet().stream()
+                  .map(e -> e.getKey() + " (" + String.join(", ", e.getValue()) + ")")
+                  .collect(Collectors.joining("; "))
+              + ".");
     }
   }
 
   private static void angles(List<Side> sides, List<String> sentences) {
-    if (sides.stream().allMatch(s -> s.analysis().points().stream().allMatch(p -> p.posture().trunkLeanRad() >= 0))) { // on a machine's back rest it says nothing
-      angle(sides, sentences, "Trunk lean at the bottom", p -> Math.toDegrees(p.posture().trunkLeanRad()));
+    if (sides.stream()
+        .allMatch(
+            s ->
+                s.analysis().points().stream()
+                    .allMatch(
+                        p ->
+                            p.posture().trunkLeanRad()
+                                >= 0))) { // on a machine's back rest it says nothing
+      angle(
+          sides,
+          sentences,
+          "Trunk lean at the bottom",
+          p -> Math.toDegrees(p.posture().trunkLeanRad()));
     }
-    angle(sides, sentences, "Knee bend at the bottom", p -> Math.toDegrees(p.posture().angle(Coordinate.KNEE_FLEXION)));
-    angle(sides, sentences, "Hip bend at the bottom", p -> Math.toDegrees(p.posture().angle(Coordinate.HIP_FLEXION)));
+    angle(
+        sides,
+        sentences,
+        "Knee bend at the bottom",
+        p -> Math.toDegrees(p.posture().angle(Coordinate.KNEE_FLEXION)));
+    angle(
+        sides,
+        sentences,
+        "Hip bend at the bottom",
+        p -> Math.toDegrees(p.posture().angle(Coordinate.HIP_FLEXION)));
   }
 
-  private static void angle(List<Side> sides, List<String> sentences, String what, java.util.function.ToDoubleFunction<AnalysisPoint> of) {
-    double[] v = sides.stream().mapToDouble(s -> of.applyAsDouble(s.analysis().points().get(s.analysis().points().size() - 1))).toArray();
-    if (java.util.Arrays.stream(v).max().orElse(0) - java.util.Arrays.stream(v).min().orElse(0) >= TELLABLE_DEG) {
+  private static void angle(
+      List<Side> sides,
+      List<String> sentences,
+      String what,
+      java.util.function.ToDoubleFunction<AnalysisPoint> of) {
+    double[] v =
+        sides.stream()
+            .mapToDouble(
+                s -> of.applyAsDouble(s.analysis().points().get(s.analysis().points().size() - 1)))
+            .toArray();
+    if (java.util.Arrays.stream(v).max().orElse(0) - java.util.Arrays.stream(v).min().orElse(0)
+        >= TELLABLE_DEG) {
       List<String> parts = new ArrayList<>();
       for (int i = 0; i < v.length; i++) {
         parts.add(String.format(Locale.ROOT, "%s %.0f°", sides.get(i).candidate().name(), v[i]));

@@ -4,12 +4,12 @@ import istmo.core.body.Body;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
+import istmo.core.equipment.Place;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisResult;
 import istmo.core.mechanics.CannotAnalyse;
 import istmo.core.mechanics.LoadRule;
-import istmo.core.equipment.Place;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.stimulus.School;
@@ -18,7 +18,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** What the mechanics says of one candidate on one body, in its usual set-up on these machines, as deep as this body takes it. */
+/**
+ * What the mechanics says of one candidate on one body, in its usual set-up on these machines, as
+ * deep as this body takes it.
+ */
 public sealed interface Evaluation {
   Candidate candidate();
 
@@ -31,7 +34,8 @@ public sealed interface Evaluation {
    * @param reach the set-up used, and what was changed for this body
    * @param stimulus by region id
    */
-  record Computed(Candidate candidate, Reach reach, Analysis analysis, Map<String, Double> stimulus) implements Evaluation {
+  record Computed(Candidate candidate, Reach reach, Analysis analysis, Map<String, Double> stimulus)
+      implements Evaluation {
     @Override
     public Evaluation by(School school) {
       return judged(candidate, reach, analysis, school);
@@ -46,8 +50,11 @@ public sealed interface Evaluation {
     }
   }
 
-  /** Computed, but it fails the face check of its kind of machine, so it is not shown in an order. */
-  record NotComputedWellEnough(Candidate candidate, Reach reach, Analysis analysis, String reason) implements Evaluation {
+  /**
+   * Computed, but it fails the face check of its kind of machine, so it is not shown in an order.
+   */
+  record NotComputedWellEnough(Candidate candidate, Reach reach, Analysis analysis, String reason)
+      implements Evaluation {
     @Override
     public Evaluation by(School school) {
       return judged(candidate, reach, analysis, school);
@@ -55,27 +62,42 @@ public sealed interface Evaluation {
   }
 
   /** Evaluates a candidate with a given analyser, which must be one for {@code body}. */
-  static Evaluation of(Body body, Analyser analyser, Candidate candidate, Place place, School school) {
+  static Evaluation of(
+      Body body, Analyser analyser, Candidate candidate, Place place, School school) {
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);
     Setup wished = candidate.usualFor(body, place);
     Optional<Reach> reach = Reach.of(body, exercise.family(), wished, candidate.yields());
     if (reach.isEmpty()) {
-      return new OutOfReach(candidate, Reach.obstacle(body, exercise.family(), wished).map(i -> i.reason() + " Missing: " + i.missing() + ".").orElse("Out of reach."));
+      return new OutOfReach(
+          candidate,
+          Reach.obstacle(body, exercise.family(), wished)
+              .map(i -> i.reason() + " Missing: " + i.missing() + ".")
+              .orElse("Out of reach."));
     }
-    AnalysisResult result = analyser.analyse(exercise.family(), reach.get().setup(), LoadRule.USUAL);
+    AnalysisResult result =
+        analyser.analyse(exercise.family(), reach.get().setup(), LoadRule.USUAL);
     if (result instanceof CannotAnalyse cannot) {
       return new OutOfReach(candidate, cannot.reason() + " Missing: " + cannot.missing() + ".");
     }
     return judged(candidate, reach.get(), (Analysis) result, school);
   }
 
-  private static Evaluation judged(Candidate candidate, Reach reach, Analysis analysis, School school) {
+  private static Evaluation judged(
+      Candidate candidate, Reach reach, Analysis analysis, School school) {
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);
     Map<String, Double> stimulus = Stimulus.byRegion(analysis, school);
     if (!exercise.group().isEmpty()) {
       List<String> misses = Stimulus.faceCheckMisses(stimulus, exercise.group());
       if (!misses.isEmpty()) {
-        return new NotComputedWellEnough(candidate, reach, analysis, "The model gives " + String.join(" and ", misses) + " more than half of what " + exercise.group() + " get; that is not believable for this machine.");
+        return new NotComputedWellEnough(
+            candidate,
+            reach,
+            analysis,
+            "The model gives "
+                + String.join(" and ", misses)
+                + " more than half of what "
+                + exercise.group()
+                + " get; that is not believable for this machine.");
       }
     }
     return new Computed(candidate, reach, analysis, stimulus);

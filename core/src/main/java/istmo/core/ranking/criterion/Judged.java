@@ -14,13 +14,20 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * One candidate with what the studies say to what the mechanics says, and what this client has said of it.
+ * One candidate with what the studies say to what the mechanics says, and what this client has said
+ * of it.
  *
  * @param said added to ln(stimulus) of each region, by its place in the list: what this client felt
  * @param stimulus by region id: the median of what mechanics and studies together leave possible
  */
-record Judged(Evaluation.Computed evaluation, Evidence.At evidence, double[] said, Map<String, Double> stimulus) {
-  /** A group is meant where one of its regions gets this share of what the most trained one does. */
+record Judged(
+    Evaluation.Computed evaluation,
+    Evidence.At evidence,
+    double[] said,
+    Map<String, Double> stimulus) {
+  /**
+   * A group is meant where one of its regions gets this share of what the most trained one does.
+   */
   private static final double MEANT = 0.7;
 
   private static final List<Region> REGIONS = Regions.standard().all();
@@ -31,7 +38,10 @@ record Judged(Evaluation.Computed evaluation, Evidence.At evidence, double[] sai
     Map<String, Double> stimulus = new LinkedHashMap<>();
     for (int r = 0; r < REGIONS.size(); r++) {
       double mechanics = e.stimulus().get(REGIONS.get(r).id());
-      stimulus.put(REGIONS.get(r).id(), Math.max(0, (mechanics + Stimulus.FLOOR) * Math.exp(at.shift(r) + said[r]) - Stimulus.FLOOR));
+      stimulus.put(
+          REGIONS.get(r).id(),
+          Math.max(
+              0, (mechanics + Stimulus.FLOOR) * Math.exp(at.shift(r) + said[r]) - Stimulus.FLOOR));
     }
     return new Judged(e, at, said, stimulus);
   }
@@ -40,13 +50,20 @@ record Judged(Evaluation.Computed evaluation, Evidence.At evidence, double[] sai
     double[] said = new double[REGIONS.size()];
     if (!experience.isEmpty()) {
       double most = e.stimulus().values().stream().mapToDouble(Double::doubleValue).max().orElse(0);
-      Set<String> meant = REGIONS.stream().filter(r -> e.stimulus().get(r.id()) >= MEANT * most).map(Region::group).collect(Collectors.toSet());
+      Set<String> meant =
+          REGIONS.stream()
+              .filter(r -> e.stimulus().get(r.id()) >= MEANT * most)
+              .map(Region::group)
+              .collect(Collectors.toSet());
       Arrays.setAll(said, r -> experience.shift(e.candidate().id(), REGIONS.get(r).group(), meant));
     }
     return said;
   }
 
-  /** How well it serves an aim: weighted mean stimulus of the aimed regions, less a share of the mean of what is to be kept out. */
+  /**
+   * How well it serves an aim: weighted mean stimulus of the aimed regions, less a share of the
+   * mean of what is to be kept out.
+   */
   double fit(Aim aim) {
     return Orders.fit(aim, stimulus, evaluation.analysis());
   }
@@ -74,7 +91,10 @@ record Judged(Evaluation.Computed evaluation, Evidence.At evidence, double[] sai
     double[] draws = evidence.draws(index(id), brief.measured());
     double own = said[index(id)];
     for (int d = 0; d < sum.length; d++) {
-      sum[d] += factor * Math.max(0, (mechanics + Stimulus.FLOOR) * Math.exp(draws[d] + own) - Stimulus.FLOOR);
+      sum[d] +=
+          factor
+              * Math.max(
+                  0, (mechanics + Stimulus.FLOOR) * Math.exp(draws[d] + own) - Stimulus.FLOOR);
     }
   }
 

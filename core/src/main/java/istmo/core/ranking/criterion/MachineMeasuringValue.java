@@ -12,38 +12,71 @@ import java.util.Locale;
 import java.util.Map;
 
 /**
- * What a generic value of a machine costs: how many of the first ten would stand elsewhere between the values that such machines usually have.
+ * What a generic value of a machine costs: how many of the first ten would stand elsewhere between
+ * the values that such machines usually have.
  *
  * @param itemId and detailId: what to measure
  * @param affected how many of the first ten change their place
  */
 public record MachineMeasuringValue(String itemId, String detailId, int affected, String sentence) {
-  /** The generic details here that would change this order by way of a candidate that stands near its top, most first. {@code evaluations} are those of the brief. */
+  /**
+   * The generic details here that would change this order by way of a candidate that stands near
+   * its top, most first. {@code evaluations} are those of the brief.
+   */
   public static List<MachineMeasuringValue> of(Brief brief, Map<String, Evaluation> evaluations) {
     List<String> places = Orders.places(brief, evaluations);
     List<String> first = MeasuringValue.first(places);
     List<Candidate> near = MeasuringValue.near(places, evaluations);
     List<MachineMeasuringValue> result = new ArrayList<>();
     for (String itemId : brief.place().equipment()) {
-      List<Candidate> users = near.stream().filter(c -> Catalogue.standard().exerciseOf(c).needs().contains(itemId)).toList();
+      List<Candidate> users =
+          near.stream()
+              .filter(c -> Catalogue.standard().exerciseOf(c).needs().contains(itemId))
+              .toList();
       for (Detail d : Equipment.get(itemId).details()) {
-        if (users.isEmpty() || d.between().isEmpty() || brief.place().measured(itemId, d.id()).isPresent()) {
+        if (users.isEmpty()
+            || d.between().isEmpty()
+            || brief.place().measured(itemId, d.id()).isPresent()) {
           continue;
         }
-        List<String> low = ids(brief, evaluations, users, brief.place().with(itemId, d.id(), d.between().get().min()));
-        List<String> high = ids(brief, evaluations, users, brief.place().with(itemId, d.id(), d.between().get().max()));
+        List<String> low =
+            ids(
+                brief,
+                evaluations,
+                users,
+                brief.place().with(itemId, d.id(), d.between().get().min()));
+        List<String> high =
+            ids(
+                brief,
+                evaluations,
+                users,
+                brief.place().with(itemId, d.id(), d.between().get().max()));
         int affected = MeasuringValue.moved(first, low, high);
         if (affected > 0) {
-          String sentence = String.format(Locale.ROOT, "%s, %s: between what such machines have, %d of the first %d change their place.", Equipment.get(itemId).name(), d.label().toLowerCase(Locale.ROOT), affected, first.size());
+          String sentence =
+              String.format(
+                  Locale.ROOT,
+                  "%s, %s: between what such machines have, %d of the first %d change their place.",
+                  Equipment.get(itemId).name(),
+                  d.label().toLowerCase(Locale.ROOT),
+                  affected,
+                  first.size());
           result.add(new MachineMeasuringValue(itemId, d.id(), affected, sentence));
         }
       }
     }
-    result.sort(Comparator.comparingInt(MachineMeasuringValue::affected).reversed().thenComparing(MachineMeasuringValue::itemId).thenComparing(MachineMeasuringValue::detailId));
+    result.sort(
+        Comparator.comparingInt(MachineMeasuringValue::affected)
+            .reversed()
+            .thenComparing(MachineMeasuringValue::itemId)
+            .thenComparing(MachineMeasuringValue::detailId));
     return List.copyOf(result);
   }
 
-  private static List<String> ids(Brief brief, Map<String, Evaluation> evaluations, List<Candidate> users, Place place) {
-    return Orders.places(brief.at(place), Orders.again(evaluations, brief.limitedBody(), users, place, brief.school()));
+  private static List<String> ids(
+      Brief brief, Map<String, Evaluation> evaluations, List<Candidate> users, Place place) {
+    return Orders.places(
+        brief.at(place),
+        Orders.again(evaluations, brief.limitedBody(), users, place, brief.school()));
   }
 }

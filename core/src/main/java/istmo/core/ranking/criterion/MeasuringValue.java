@@ -12,14 +12,25 @@ import java.util.Map;
 import java.util.function.Function;
 
 /**
- * What a missing measurement costs: how many of the first ten would stand elsewhere if the body were as far below its estimate as people usually are, or as far above.
+ * What a missing measurement costs: how many of the first ten would stand elsewhere if the body
+ * were as far below its estimate as people usually are, or as far above.
  *
  * @param affected how many of the first ten change their place between the two
  */
 public record MeasuringValue(MeasurementKind kind, int affected, String sentence) {
   private static final int FIRST = 10;
-  private static final List<MeasurementKind> ASKED = List.of(MeasurementKind.THIGH, MeasurementKind.SHANK, MeasurementKind.TRUNK, MeasurementKind.KNEE_TO_WALL, MeasurementKind.HIP_FLEXION);
-  /** Standard deviation of an ankle's range that is only known as stiff, usual or free, and of a hip's (own estimate). */
+  private static final List<MeasurementKind> ASKED =
+      List.of(
+          MeasurementKind.THIGH,
+          MeasurementKind.SHANK,
+          MeasurementKind.TRUNK,
+          MeasurementKind.KNEE_TO_WALL,
+          MeasurementKind.HIP_FLEXION);
+
+  /**
+   * Standard deviation of an ankle's range that is only known as stiff, usual or free, and of a
+   * hip's (own estimate).
+   */
   private static final double ANKLE_SPREAD_DEG = 4;
 
   private static final double HIP_SPREAD_DEG = 7;
@@ -33,17 +44,22 @@ public record MeasuringValue(MeasurementKind kind, int affected, String sentence
    * The measurements that are missing and would change something, most first.
    *
    * @param brief with the estimate's body
-   * @param evaluations those of the brief; for other bodies only the first {@value #LOOKED_AT} of its order are evaluated anew, which is where places among the first ten are lost and won
+   * @param evaluations those of the brief; for other bodies only the first {@value #LOOKED_AT} of
+   *     its order are evaluated anew, which is where places among the first ten are lost and won
    */
-  public static List<MeasuringValue> of(BodyEstimate estimate, Brief brief, Map<String, Evaluation> evaluations) {
+  public static List<MeasuringValue> of(
+      BodyEstimate estimate, Brief brief, Map<String, Evaluation> evaluations) {
     List<MeasuringValue> result = new ArrayList<>();
     List<String> places = Orders.places(brief, evaluations);
     List<String> first = first(places);
     List<Candidate> near = near(places, evaluations);
-    Function<Body, List<String>> placesFor = body -> {
-      Brief other = brief.of(body);
-      return Orders.places(other, Orders.again(evaluations, other.limitedBody(), near, brief.place(), brief.school()));
-    };
+    Function<Body, List<String>> placesFor =
+        body -> {
+          Brief other = brief.of(body);
+          return Orders.places(
+              other,
+              Orders.again(evaluations, other.limitedBody(), near, brief.place(), brief.school()));
+        };
     for (MeasurementKind kind : ASKED) {
       if (estimate.measured().contains(kind)) {
         continue;
@@ -53,28 +69,63 @@ public record MeasuringValue(MeasurementKind kind, int affected, String sentence
       List<String> high = placesFor.apply(variant.high());
       int affected = moved(first, low, high);
       if (affected > 0) {
-        result.add(new MeasuringValue(kind, affected, String.format(Locale.ROOT, "Measure the %s: between %s less and %s more, %d of the first %d change their place.", kind.label(), variant.spread(), variant.spread(), affected, first.size())));
+        result.add(
+            new MeasuringValue(
+                kind,
+                affected,
+                String.format(
+                    Locale.ROOT,
+                    "Measure the %s: between %s less and %s more, %d of the first %d change their"
+                        + " place.",
+                    kind.label(),
+                    variant.spread(),
+                    variant.spread(),
+                    affected,
+                    first.size())));
       }
     }
-    result.sort(Comparator.comparingInt(MeasuringValue::affected).reversed().thenComparing(MeasuringValue::kind));
+    result.sort(
+        Comparator.comparingInt(MeasuringValue::affected)
+            .reversed()
+            .thenComparing(MeasuringValue::kind));
     return List.copyOf(result);
   }
 
-  /** The body with one kind below and above its estimate; joint limits stay within what a body may have. */
+  /**
+   * The body with one kind below and above its estimate; joint limits stay within what a body may
+   * have.
+   */
   private static Variant variant(MeasurementKind kind, Body b) {
     double m = kind.spreadM(b.statureM());
     return switch (kind) {
-      case THIGH -> new Variant(b.withLengths(b.thighM() - m, b.shankM(), b.trunkM() + m), b.withLengths(b.thighM() + m, b.shankM(), b.trunkM() - m), cm(m));
-      case SHANK -> new Variant(b.withLengths(b.thighM(), b.shankM() - m, b.trunkM() + m), b.withLengths(b.thighM(), b.shankM() + m, b.trunkM() - m), cm(m));
-      case TRUNK -> new Variant(b.withLengths(b.thighM(), b.shankM(), b.trunkM() - m), b.withLengths(b.thighM(), b.shankM(), b.trunkM() + m), cm(m));
-      case KNEE_TO_WALL -> new Variant(ankle(b, -ANKLE_SPREAD_DEG), ankle(b, ANKLE_SPREAD_DEG), deg(ANKLE_SPREAD_DEG));
-      case HIP_FLEXION -> new Variant(hip(b, -HIP_SPREAD_DEG), hip(b, HIP_SPREAD_DEG), deg(HIP_SPREAD_DEG));
+      case THIGH ->
+          new Variant(
+              b.withLengths(b.thighM() - m, b.shankM(), b.trunkM() + m),
+              b.withLengths(b.thighM() + m, b.shankM(), b.trunkM() - m),
+              cm(m));
+      case SHANK ->
+          new Variant(
+              b.withLengths(b.thighM(), b.shankM() - m, b.trunkM() + m),
+              b.withLengths(b.thighM(), b.shankM() + m, b.trunkM() - m),
+              cm(m));
+      case TRUNK ->
+          new Variant(
+              b.withLengths(b.thighM(), b.shankM(), b.trunkM() - m),
+              b.withLengths(b.thighM(), b.shankM(), b.trunkM() + m),
+              cm(m));
+      case KNEE_TO_WALL ->
+          new Variant(
+              ankle(b, -ANKLE_SPREAD_DEG), ankle(b, ANKLE_SPREAD_DEG), deg(ANKLE_SPREAD_DEG));
+      case HIP_FLEXION ->
+          new Variant(hip(b, -HIP_SPREAD_DEG), hip(b, HIP_SPREAD_DEG), deg(HIP_SPREAD_DEG));
       default -> throw new IllegalArgumentException("no spread is known for " + kind);
     };
   }
 
   private static Body ankle(Body b, double moreDeg) {
-    return b.withDorsiflexionLimit(Math.toRadians(Body.DORSIFLEXION_DEG.nearest(Math.toDegrees(b.dorsiflexionLimitRad()) + moreDeg)));
+    return b.withDorsiflexionLimit(
+        Math.toRadians(
+            Body.DORSIFLEXION_DEG.nearest(Math.toDegrees(b.dorsiflexionLimitRad()) + moreDeg)));
   }
 
   private static Body hip(Body b, double moreDeg) {

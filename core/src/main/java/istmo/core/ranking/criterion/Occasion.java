@@ -16,7 +16,10 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 
-/** What a preset takes out of an order besides weighing it: other stations than the one, and what is not at home. And the order in which a beginner learns. */
+/**
+ * What a preset takes out of an order besides weighing it: other stations than the one, and what is
+ * not at home. And the order in which a beginner learns.
+ */
 final class Occasion {
   /** A station serves a region as well as the mean of its best so many exercises. */
   private static final int OF_A_STATION = 3;
@@ -30,27 +33,57 @@ final class Occasion {
 
   /** Where the client trains under a preset: at home, only what may be there. */
   static Place place(Brief brief) {
-    return brief.weights().preset() == Preset.HOME ? new Place(Preset.AT_HOME, brief.place().measured().entrySet().stream().filter(e -> Preset.AT_HOME.contains(e.getKey())).collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)), brief.place().plates()) : brief.place();
+    return brief.weights().preset() == Preset.HOME
+        ? new Place(
+            Preset.AT_HOME,
+            brief.place().measured().entrySet().stream()
+                .filter(e -> Preset.AT_HOME.contains(e.getKey()))
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)),
+            brief.place().plates())
+        : brief.place();
   }
 
-  /** The one station that serves the aim best: equipment ids; what is carried to it is not among them. */
+  /**
+   * The one station that serves the aim best: equipment ids; what is carried to it is not among
+   * them.
+   */
   static Set<String> station(Brief brief, Collection<Judged> open) {
     Map<String, Set<String>> stations = new TreeMap<>();
     for (Judged j : open) {
       Set<String> needs = standing(j);
       stations.put(needs.toString(), needs);
     }
-    return stations.values().stream().filter(s -> !s.isEmpty()).max(Comparator.<Set<String>>comparingDouble(s -> worth(brief, open, s)).thenComparing(s -> -s.size()).thenComparing(Object::toString)).orElse(Set.of());
+    return stations.values().stream()
+        .filter(s -> !s.isEmpty())
+        .max(
+            Comparator.<Set<String>>comparingDouble(s -> worth(brief, open, s))
+                .thenComparing(s -> -s.size())
+                .thenComparing(Object::toString))
+        .orElse(Set.of());
   }
 
-  /** Mean over the aimed regions, weighted, of the mean of the best three exercises that can be done there, beside the best of all. */
+  /**
+   * Mean over the aimed regions, weighted, of the mean of the best three exercises that can be done
+   * there, beside the best of all.
+   */
   private static double worth(Brief brief, Collection<Judged> open, Set<String> station) {
     double sum = 0;
     for (Map.Entry<String, Integer> a : brief.aim().weights().entrySet()) {
       double best = open.stream().mapToDouble(j -> j.stimulus().get(a.getKey())).max().orElse(0);
       Set<String> seen = new HashSet<>();
-      List<Double> first = open.stream().filter(j -> at(j, station)).sorted(Comparator.comparingDouble(j -> -j.stimulus().get(a.getKey()))).filter(j -> seen.add(j.evaluation().candidate().exerciseId())).limit(OF_A_STATION).map(j -> j.stimulus().get(a.getKey())).toList();
-      sum += a.getValue() * first.stream().mapToDouble(Double::doubleValue).sum() / OF_A_STATION / Math.max(1e-9, best);
+      List<Double> first =
+          open.stream()
+              .filter(j -> at(j, station))
+              .sorted(Comparator.comparingDouble(j -> -j.stimulus().get(a.getKey())))
+              .filter(j -> seen.add(j.evaluation().candidate().exerciseId()))
+              .limit(OF_A_STATION)
+              .map(j -> j.stimulus().get(a.getKey()))
+              .toList();
+      sum +=
+          a.getValue()
+              * first.stream().mapToDouble(Double::doubleValue).sum()
+              / OF_A_STATION
+              / Math.max(1e-9, best);
     }
     return sum;
   }
@@ -64,13 +97,23 @@ final class Occasion {
   }
 
   static String names(Collection<String> items) {
-    return items.stream().map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT)).sorted().collect(Collectors.joining(" and "));
+    return items.stream()
+        .map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT))
+        .sorted()
+        .collect(Collectors.joining(" and "));
   }
 
-  /** From the easiest to the hardest of what is worth it, one of each family: what is learnt carries over to the next. */
+  /**
+   * From the easiest to the hardest of what is worth it, one of each family: what is learnt carries
+   * over to the next.
+   */
   static List<String> learning(List<Order.Entry> entries) {
     double best = entries.stream().mapToDouble(Occasion::fit).max().orElse(0);
-    List<Order.Entry> worth = entries.stream().filter(e -> fit(e) >= WORTH_LEARNING * best).sorted(Comparator.comparingDouble((Order.Entry e) -> -exercise(e).easeOfLearning())).toList();
+    List<Order.Entry> worth =
+        entries.stream()
+            .filter(e -> fit(e) >= WORTH_LEARNING * best)
+            .sorted(Comparator.comparingDouble((Order.Entry e) -> -exercise(e).easeOfLearning()))
+            .toList();
     Set<String> families = new HashSet<>();
     List<String> result = new ArrayList<>();
     for (Order.Entry e : worth) {

@@ -17,11 +17,18 @@ import java.util.Optional;
  * @param learning exercises in an order to learn them in, for a beginner; empty otherwise
  * @param notes what the preset did to the order, in words
  */
-public record Order(List<Entry> entries, List<Excluded> excluded, Optional<FirstPick> firstPick, List<Together> together, List<String> learning, List<String> notes) {
+public record Order(
+    List<Entry> entries,
+    List<Excluded> excluded,
+    Optional<FirstPick> firstPick,
+    List<Together> together,
+    List<String> learning,
+    List<String> notes) {
   /**
    * One strip.
    *
-   * @param stimulus by region id, by mechanics and studies together; what mechanics alone says is in the evaluation
+   * @param stimulus by region id, by mechanics and studies together; what mechanics alone says is
+   *     in the evaluation
    * @param studies the findings that move it most for the region most aimed at, greatest first
    * @param why sentences generated from the figures
    * @param raise what would move it up, in words
@@ -29,7 +36,16 @@ public record Order(List<Entry> entries, List<Excluded> excluded, Optional<First
    * @param limiter what gives out first, in a few words
    * @param load a first load, once a lift is known
    */
-  public record Entry(Ranked ranked, Evaluation.Computed evaluation, Map<String, Double> stimulus, List<Posterior.Influence> studies, List<String> why, List<String> raise, String costs, String limiter, Optional<LoadEstimate> load) {}
+  public record Entry(
+      Ranked ranked,
+      Evaluation.Computed evaluation,
+      Map<String, Double> stimulus,
+      List<Posterior.Influence> studies,
+      List<String> why,
+      List<String> raise,
+      String costs,
+      String limiter,
+      Optional<LoadEstimate> load) {}
 
   /** Why a candidate is not in the order. */
   public enum Kind {
@@ -46,7 +62,13 @@ public record Order(List<Entry> entries, List<Excluded> excluded, Optional<First
    * @param instead what to do here instead, where only the equipment is missing
    * @param improvised how it is done here without it (common practice, not computed)
    */
-  public record Excluded(String candidateId, String name, Kind kind, String reason, Optional<Substitute> instead, List<Improvisation> improvised) {}
+  public record Excluded(
+      String candidateId,
+      String name,
+      Kind kind,
+      String reason,
+      Optional<Substitute> instead,
+      List<Improvisation> improvised) {}
 
   public record FirstPick(String candidateId, String decidedBy) {}
 }

@@ -28,9 +28,15 @@ public record OrderChange(int moved, List<String> sentences) {
         continue;
       }
       String name = entry(was > 0 ? from : to, id).evaluation().candidate().name();
-      sentences.add(is == 0 ? name + " goes out of the order." : was == 0 ? name + " comes in at " + is + "." : String.format(Locale.ROOT, "%s from %d to %d.", name, was, is));
+      sentences.add(
+          is == 0
+              ? name + " goes out of the order."
+              : was == 0
+                  ? name + " comes in at " + is + "."
+                  : String.format(Locale.ROOT, "%s from %d to %d.", name, was, is));
     }
-    return new OrderChange(MeasuringValue.moved(MeasuringValue.first(before), before, after), List.copyOf(sentences));
+    return new OrderChange(
+        MeasuringValue.moved(MeasuringValue.first(before), before, after), List.copyOf(sentences));
   }
 
   private static List<String> ids(Order order) {

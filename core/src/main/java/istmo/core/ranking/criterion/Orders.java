@@ -3,7 +3,6 @@ package istmo.core.ranking.criterion;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Body;
-import istmo.core.equipment.Place;
 import istmo.core.body.Cautions;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
@@ -11,6 +10,7 @@ import istmo.core.catalogue.Exercise;
 import istmo.core.catalogue.Improvisation;
 import istmo.core.computing.Workers;
 import istmo.core.equipment.Equipment;
+import istmo.core.equipment.Place;
 import istmo.core.evidence.Evidence;
 import istmo.core.evidence.Posterior;
 import istmo.core.mechanics.Analyser;
@@ -33,7 +33,10 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
-/** From a brief to an order. Evaluations do not depend on the aim, so they can be kept ({@link #evaluate}) and ordered again ({@link #order}). */
+/**
+ * From a brief to an order. Evaluations do not depend on the aim, so they can be kept ({@link
+ * #evaluate}) and ordered again ({@link #order}).
+ */
 public final class Orders {
   /** How much of a kept-out region's stimulus is taken from the fit. */
   static final double KEEP_OUT_SHARE = 0.5;
@@ -52,21 +55,30 @@ public final class Orders {
 
   private Orders() {}
 
-  /** Every candidate of the catalogue on this body and the machines of this place, by candidate id. Takes some milliseconds a candidate, on as many threads as there are processors; the answer does not hang on how many. */
+  /**
+   * Every candidate of the catalogue on this body and the machines of this place, by candidate id.
+   * Takes some milliseconds a candidate, on as many threads as there are processors; the answer
+   * does not hang on how many.
+   */
   public static Map<String, Evaluation> evaluate(Body body, Place place, School school) {
     return evaluate(body, Catalogue.standard().candidates(), place, school);
   }
 
   /** The same for some candidates only: a coach's own. */
-  public static Map<String, Evaluation> evaluate(Body body, List<Candidate> all, Place place, School school) {
+  public static Map<String, Evaluation> evaluate(
+      Body body, List<Candidate> all, Place place, School school) {
     int parts = Math.min(all.size(), Workers.count());
     Evaluation[] evaluations = new Evaluation[all.size()];
-    Workers.run(parts, part -> {
-      Analyser analyser = new Analyser(body);
-      for (int k = part; k < evaluations.length; k += parts) { // every so-many-th, so that costly neighbours are spread
-        evaluations[k] = Evaluation.of(body, analyser, all.get(k), place, school);
-      }
-    });
+    Workers.run(
+        parts,
+        part -> {
+          Analyser analyser = new Analyser(body);
+          for (int k = part;
+              k < evaluations.length;
+              k += parts) { // every so-many-th, so that costly neighbours are spread
+            evaluations[k] = Evaluation.of(body, analyser, all.get(k), place, school);
+          }
+        });
     Map<String, Evaluation> result = new LinkedHashMap<>();
     for (int k = 0; k < evaluations.length; k++) {
       result.put(all.get(k).id(), evaluations[k]);
@@ -75,7 +87,12 @@ public final class Orders {
   }
 
   /** The same evaluations, with some candidates evaluated anew for another body or place. */
-  static Map<String, Evaluation> again(Map<String, Evaluation> evaluations, Body body, List<Candidate> candidates, Place place, School school) {
+  static Map<String, Evaluation> again(
+      Map<String, Evaluation> evaluations,
+      Body body,
+      List<Candidate> candidates,
+      Place place,
+      School school) {
     Map<String, Evaluation> result = new LinkedHashMap<>(evaluations);
     result.putAll(evaluate(body, candidates, place, school));
     return result;
@@ -88,55 +105,139 @@ public final class Orders {
     return result;
   }
 
-  /** Orders evaluations, which must be those of the brief's limited body by its school; throws {@link InvalidInput} when nothing is aimed at. */
+  /**
+   * Orders evaluations, which must be those of the brief's limited body by its school; throws
+   * {@link InvalidInput} when nothing is aimed at.
+   */
   public static Order order(Brief asked, Map<String, Evaluation> evaluations) {
     Brief brief = asked.at(Occasion.place(asked));
     Evidence evidence = Evidence.of(brief.school());
     List<Order.Excluded> excluded = new ArrayList<>();
     List<String> notes = new ArrayList<>();
     Map<String, Judged> open = open(brief, evidence, evaluations, excluded, notes);
-    Catalogue.standard().notComputed().forEach(n -> excluded.add(new Order.Excluded(n.id(), n.name(), Order.Kind.NOT_COMPUTED, n.why(), Optional.empty(), List.of())));
-    Map<Evaluation.Computed, Substitute.Shape> shapes = Substitute.shapes(open.values().stream().map(Judged::evaluation).toList(), brief.school());
-    List<Order.Excluded> out = Workers.map(excluded, x -> x.kind() == Order.Kind.GYM ? withSubstitute(brief, x, evaluations.get(x.candidateId()), shapes) : x);
+    Catalogue.standard()
+        .notComputed()
+        .forEach(
+            n ->
+                excluded.add(
+                    new Order.Excluded(
+                        n.id(),
+                        n.name(),
+                        Order.Kind.NOT_COMPUTED,
+                        n.why(),
+                        Optional.empty(),
+                        List.of())));
+    Map<Evaluation.Computed, Substitute.Shape> shapes =
+        Substitute.shapes(open.values().stream().map(Judged::evaluation).toList(), brief.school());
+    List<Order.Excluded> out =
+        Workers.map(
+            excluded,
+            x ->
+                x.kind() == Order.Kind.GYM
+                    ? withSubstitute(brief, x, evaluations.get(x.candidateId()), shapes)
+                    : x);
     Map<String, Double> best = new LinkedHashMap<>();
     for (Region r : Regions.standard().all()) {
-      best.put(r.id(), open.values().stream().mapToDouble(j -> j.stimulus().get(r.id())).max().orElse(0));
+      best.put(
+          r.id(),
+          open.values().stream().mapToDouble(j -> j.stimulus().get(r.id())).max().orElse(0));
     }
-    List<Ranked> ranked = Ranking.rank(alternatives(brief, open.values(), j -> j.fits(brief)), brief.weights().of(Weights.Criterion.FIT), Weights.Criterion.FIT.label());
-    String most = brief.aim().weights().entrySet().stream().max(Map.Entry.<String, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder()))).orElseThrow().getKey();
+    List<Ranked> ranked =
+        Ranking.rank(
+            alternatives(brief, open.values(), j -> j.fits(brief)),
+            brief.weights().of(Weights.Criterion.FIT),
+            Weights.Criterion.FIT.label());
+    String most =
+        brief.aim().weights().entrySet().stream()
+            .max(
+                Map.Entry.<String, Integer>comparingByValue()
+                    .thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder())))
+            .orElseThrow()
+            .getKey();
     List<Order.Entry> entries = Workers.map(ranked, r -> entry(brief, r, ranked, open, best, most));
     List<Together> together = new ArrayList<>();
     Together.best(2, entries, brief.aim(), brief.school()).ifPresent(together::add);
     Together.best(3, entries, brief.aim(), brief.school()).ifPresent(together::add);
-    List<String> learning = brief.weights().preset() == Weights.Preset.BEGINNER ? Occasion.learning(entries) : List.of();
-    return new Order(entries, out, firstPick(entries), List.copyOf(together), learning, List.copyOf(notes));
+    List<String> learning =
+        brief.weights().preset() == Weights.Preset.BEGINNER
+            ? Occasion.learning(entries)
+            : List.of();
+    return new Order(
+        entries, out, firstPick(entries), List.copyOf(together), learning, List.copyOf(notes));
   }
 
-  private static Order.Entry entry(Brief brief, Ranked r, List<Ranked> ranked, Map<String, Judged> open, Map<String, Double> best, String most) {
+  private static Order.Entry entry(
+      Brief brief,
+      Ranked r,
+      List<Ranked> ranked,
+      Map<String, Judged> open,
+      Map<String, Double> best,
+      String most) {
     Judged j = open.get(r.id());
     Evaluation.Computed e = j.evaluation();
     Exercise x = Catalogue.standard().exerciseOf(e.candidate());
-    Optional<LoadEstimate> load = LoadEstimate.of(e.candidate(), e.reach().setup(), e.analysis(), brief.strength(), brief.place(), brief.cautions().loadShare());
-    List<Posterior.Influence> studies = j.evidence().influences(Judged.index(most)).stream().filter(i -> Math.abs(i.shift()) >= TELLING).limit(MOST_STUDIES).toList();
+    Optional<LoadEstimate> load =
+        LoadEstimate.of(
+            e.candidate(),
+            e.reach().setup(),
+            e.analysis(),
+            brief.strength(),
+            brief.place(),
+            brief.cautions().loadShare());
+    List<Posterior.Influence> studies =
+        j.evidence().influences(Judged.index(most)).stream()
+            .filter(i -> Math.abs(i.shift()) >= TELLING)
+            .limit(MOST_STUDIES)
+            .toList();
     List<String> why = Explanation.why(j, r, brief, best, x, most, studies);
     List<String> raise = Explanation.raise(r, ranked, id -> open.get(id).evaluation().candidate());
-    return new Order.Entry(r, e, j.stimulus(), studies, why, raise, Explanation.costs(e, x.setUpMinutes()), Explanation.firstLimiter(e.analysis().set().gaveOut()), load);
+    return new Order.Entry(
+        r,
+        e,
+        j.stimulus(),
+        studies,
+        why,
+        raise,
+        Explanation.costs(e, x.setUpMinutes()),
+        Explanation.firstLimiter(e.analysis().set().gaveOut()),
+        load);
   }
 
   /** Candidates in order, ids alone: what is asked when only places count. */
   public static List<String> places(Brief asked, Map<String, Evaluation> evaluations) {
     Brief brief = asked.at(Occasion.place(asked));
-    Map<String, Judged> open = open(brief, Evidence.of(brief.school()), evaluations, new ArrayList<>(), new ArrayList<>());
-    return Ranking.order(alternatives(brief, open.values(), j -> NO_DRAWS), brief.weights().of(Weights.Criterion.FIT));
+    Map<String, Judged> open =
+        open(brief, Evidence.of(brief.school()), evaluations, new ArrayList<>(), new ArrayList<>());
+    return Ranking.order(
+        alternatives(brief, open.values(), j -> NO_DRAWS),
+        brief.weights().of(Weights.Criterion.FIT));
   }
 
-  private static List<Alternative> alternatives(Brief brief, Collection<Judged> open, Function<Judged, double[]> draws) {
+  private static List<Alternative> alternatives(
+      Brief brief, Collection<Judged> open, Function<Judged, double[]> draws) {
     double mostWork = open.stream().mapToDouble(j -> Practical.work(j.stimulus())).max().orElse(0);
-    return Workers.map(List.copyOf(open), j -> new Alternative(j.evaluation().candidate().id(), j.fit(brief.aim()), draws.apply(j), Practical.criteria(brief, Catalogue.standard().exerciseOf(j.evaluation().candidate()), j.evaluation(), j.stimulus(), mostWork)));
+    return Workers.map(
+        List.copyOf(open),
+        j ->
+            new Alternative(
+                j.evaluation().candidate().id(),
+                j.fit(brief.aim()),
+                draws.apply(j),
+                Practical.criteria(
+                    brief,
+                    Catalogue.standard().exerciseOf(j.evaluation().candidate()),
+                    j.evaluation(),
+                    j.stimulus(),
+                    mostWork)));
   }
 
   /** What may be ranked, by id; what may not is added to {@code excluded} with its reason. */
-  private static Map<String, Judged> open(Brief brief, Evidence evidence, Map<String, Evaluation> evaluations, List<Order.Excluded> excluded, List<String> notes) {
+  private static Map<String, Judged> open(
+      Brief brief,
+      Evidence evidence,
+      Map<String, Evaluation> evaluations,
+      List<Order.Excluded> excluded,
+      List<String> notes) {
     if (brief.aim().isEmpty()) {
       throw new InvalidInput("aim", "paint at least one region that should grow");
     }
@@ -152,53 +253,119 @@ public final class Orders {
     }
     if (brief.weights().preset() == Weights.Preset.ONE_STATION) {
       Set<String> station = Occasion.station(brief, open.values());
-      notes.add(station.isEmpty() ? "Nothing here needs a station." : "One station: " + Occasion.names(station) + ". What stands elsewhere is listed below.");
+      notes.add(
+          station.isEmpty()
+              ? "Nothing here needs a station."
+              : "One station: "
+                  + Occasion.names(station)
+                  + ". What stands elsewhere is listed below.");
       for (Judged j : List.copyOf(open.values())) {
         if (!Occasion.at(j, station)) {
           Candidate c = j.evaluation().candidate();
           open.remove(c.id());
-          excluded.add(new Order.Excluded(c.id(), c.name(), Order.Kind.PRESET, "Another station.", Optional.empty(), List.of()));
+          excluded.add(
+              new Order.Excluded(
+                  c.id(),
+                  c.name(),
+                  Order.Kind.PRESET,
+                  "Another station.",
+                  Optional.empty(),
+                  List.of()));
         }
       }
     }
     return open;
   }
 
-  private static Order.Excluded withSubstitute(Brief brief, Order.Excluded x, Evaluation evaluation, Map<Evaluation.Computed, Substitute.Shape> open) {
-    Optional<Substitute> instead = evaluation instanceof Evaluation.Computed missing ? Substitute.of(missing, open, brief.school()) : Optional.empty();
-    List<String> lacking = Catalogue.standard().exerciseOf(evaluation.candidate()).needs().stream().filter(id -> !brief.place().equipment().contains(id)).toList();
-    return new Order.Excluded(x.candidateId(), x.name(), x.kind(), x.reason(), instead, Improvisation.instead(lacking, brief.place().equipment(), brief.body(), brief.cautions()));
+  private static Order.Excluded withSubstitute(
+      Brief brief,
+      Order.Excluded x,
+      Evaluation evaluation,
+      Map<Evaluation.Computed, Substitute.Shape> open) {
+    Optional<Substitute> instead =
+        evaluation instanceof Evaluation.Computed missing
+            ? Substitute.of(missing, open, brief.school())
+            : Optional.empty();
+    List<String> lacking =
+        Catalogue.standard().exerciseOf(evaluation.candidate()).needs().stream()
+            .filter(id -> !brief.place().equipment().contains(id))
+            .toList();
+    return new Order.Excluded(
+        x.candidateId(),
+        x.name(),
+        x.kind(),
+        x.reason(),
+        instead,
+        Improvisation.instead(lacking, brief.place().equipment(), brief.body(), brief.cautions()));
   }
 
-  private static Optional<Order.Excluded> exclusion(Brief brief, Candidate c, Evaluation evaluation) {
+  private static Optional<Order.Excluded> exclusion(
+      Brief brief, Candidate c, Evaluation evaluation) {
     Exercise x = Catalogue.standard().exerciseOf(c);
-    Optional<Analysis> analysis = evaluation instanceof Evaluation.Computed computed ? Optional.of(computed.analysis()) : Optional.empty();
+    Optional<Analysis> analysis =
+        evaluation instanceof Evaluation.Computed computed
+            ? Optional.of(computed.analysis())
+            : Optional.empty();
     Optional<Cautions.Refusal> refusal = Admission.refusal(brief.cautions(), x, analysis);
     if (refusal.isPresent()) {
-      return Optional.of(new Order.Excluded(c.id(), c.name(), refusal.get().byPain() ? Order.Kind.PAIN : Order.Kind.CAUTION, refusal.get().reason(), Optional.empty(), List.of()));
+      return Optional.of(
+          new Order.Excluded(
+              c.id(),
+              c.name(),
+              refusal.get().byPain() ? Order.Kind.PAIN : Order.Kind.CAUTION,
+              refusal.get().reason(),
+              Optional.empty(),
+              List.of()));
     }
     Optional<String> hurts = brief.experience().out(c.id());
     if (hurts.isPresent()) {
-      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.PAIN, hurts.get(), Optional.empty(), List.of()));
+      return Optional.of(
+          new Order.Excluded(
+              c.id(), c.name(), Order.Kind.PAIN, hurts.get(), Optional.empty(), List.of()));
     }
-    List<String> missing = x.needs().stream().filter(id -> !brief.place().equipment().contains(id)).map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT)).sorted().toList();
+    List<String> missing =
+        x.needs().stream()
+            .filter(id -> !brief.place().equipment().contains(id))
+            .map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT))
+            .sorted()
+            .toList();
     if (!missing.isEmpty()) {
       boolean home = brief.weights().preset() == Weights.Preset.HOME;
-      return Optional.of(new Order.Excluded(c.id(), c.name(), home ? Order.Kind.PRESET : Order.Kind.GYM, (home ? "Not at home: " : "Not here: ") + String.join(", ", missing) + ".", Optional.empty(), List.of()));
+      return Optional.of(
+          new Order.Excluded(
+              c.id(),
+              c.name(),
+              home ? Order.Kind.PRESET : Order.Kind.GYM,
+              (home ? "Not at home: " : "Not here: ") + String.join(", ", missing) + ".",
+              Optional.empty(),
+              List.of()));
     }
     if (brief.weights().preset() == Weights.Preset.BEGINNER && x.family().part(c.usual()) < 0.99) {
-      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.PRESET, "A part repetition: the whole is learnt first.", Optional.empty(), List.of()));
+      return Optional.of(
+          new Order.Excluded(
+              c.id(),
+              c.name(),
+              Order.Kind.PRESET,
+              "A part repetition: the whole is learnt first.",
+              Optional.empty(),
+              List.of()));
     }
     if (evaluation instanceof Evaluation.OutOfReach o) {
-      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.BODY, o.reason(), Optional.empty(), List.of()));
+      return Optional.of(
+          new Order.Excluded(
+              c.id(), c.name(), Order.Kind.BODY, o.reason(), Optional.empty(), List.of()));
     }
     if (evaluation instanceof Evaluation.NotComputedWellEnough n) {
-      return Optional.of(new Order.Excluded(c.id(), c.name(), Order.Kind.NOT_COMPUTED, n.reason(), Optional.empty(), List.of()));
+      return Optional.of(
+          new Order.Excluded(
+              c.id(), c.name(), Order.Kind.NOT_COMPUTED, n.reason(), Optional.empty(), List.of()));
     }
     return Optional.empty();
   }
 
-  /** Weighted mean stimulus of the aimed regions, less half of the mean of what is to be kept out. */
+  /**
+   * Weighted mean stimulus of the aimed regions, less half of the mean of what is to be kept out.
+   */
   static double fit(Aim aim, Map<String, Double> stimulus, Analysis analysis) {
     double weight = 0;
     double sum = 0;
@@ -208,13 +375,21 @@ public final class Orders {
     }
     double out = 0;
     for (String id : aim.keepOut()) {
-      out += id.equals(Regions.LOWER_BACK) ? Explanation.backActivation(analysis) : stimulus.get(id);
+      out +=
+          id.equals(Regions.LOWER_BACK) ? Explanation.backActivation(analysis) : stimulus.get(id);
     }
-    return sum / weight - (aim.keepOut().isEmpty() ? 0 : KEEP_OUT_SHARE * out / aim.keepOut().size());
+    return sum / weight
+        - (aim.keepOut().isEmpty() ? 0 : KEEP_OUT_SHARE * out / aim.keepOut().size());
   }
 
   private static String leads(Ranked first) {
-    return first.rankHigh() <= CLEAR_RANK ? "It clearly leads for this aim." : String.format(Locale.ROOT, "It leads in most draws, but what the model leaves open lets it stand anywhere down to place %d.", first.rankHigh());
+    return first.rankHigh() <= CLEAR_RANK
+        ? "It clearly leads for this aim."
+        : String.format(
+            Locale.ROOT,
+            "It leads in most draws, but what the model leaves open lets it stand anywhere down to"
+                + " place %d.",
+            first.rankHigh());
   }
 
   /** The first strip; when its band holds others, what decided between them. */
@@ -226,19 +401,55 @@ public final class Orders {
     List<Order.Entry> band = entries.stream().filter(e -> e.ranked().band() == 1).toList();
     String butOthersEndIt = othersEndIt(first);
     if (band.size() == 1) {
-      return Optional.of(new Order.FirstPick(first.ranked().id(), leads(first.ranked()) + butOthersEndIt));
+      return Optional.of(
+          new Order.FirstPick(first.ranked().id(), leads(first.ranked()) + butOthersEndIt));
     }
-    Map<String, Double> mean = band.stream().skip(1).flatMap(e -> e.ranked().contributions().stream()).collect(Collectors.groupingBy(Ranked.Contribution::criterion, Collectors.averagingDouble(Ranked.Contribution::points)));
+    Map<String, Double> mean =
+        band.stream()
+            .skip(1)
+            .flatMap(e -> e.ranked().contributions().stream())
+            .collect(
+                Collectors.groupingBy(
+                    Ranked.Contribution::criterion,
+                    Collectors.averagingDouble(Ranked.Contribution::points)));
     List<Ranked.Contribution> lead =
-        first.ranked().contributions().stream().filter(c -> c.points() - mean.getOrDefault(c.criterion(), 0.0) > 0.004).sorted(Comparator.comparingDouble((Ranked.Contribution c) -> mean.getOrDefault(c.criterion(), 0.0) - c.points())).limit(2).toList();
-    String by = lead.isEmpty() ? "nothing in particular: take the one this client likes" : lead.stream().map(Ranked.Contribution::label).collect(Collectors.joining(", then "));
-    return Optional.of(new Order.FirstPick(first.ranked().id(), String.format(Locale.ROOT, "The first %d cannot be told apart by the model; decided by: %s.%s", band.size(), by, butOthersEndIt)));
+        first.ranked().contributions().stream()
+            .filter(c -> c.points() - mean.getOrDefault(c.criterion(), 0.0) > 0.004)
+            .sorted(
+                Comparator.comparingDouble(
+                    (Ranked.Contribution c) -> mean.getOrDefault(c.criterion(), 0.0) - c.points()))
+            .limit(2)
+            .toList();
+    String by =
+        lead.isEmpty()
+            ? "nothing in particular: take the one this client likes"
+            : lead.stream().map(Ranked.Contribution::label).collect(Collectors.joining(", then "));
+    return Optional.of(
+        new Order.FirstPick(
+            first.ranked().id(),
+            String.format(
+                Locale.ROOT,
+                "The first %d cannot be told apart by the model; decided by: %s.%s",
+                band.size(),
+                by,
+                butOthersEndIt)));
   }
 
-  /** A first pick that is ended by other muscles than those aimed at says so: the best of what is here may still be no exercise for them. */
+  /**
+   * A first pick that is ended by other muscles than those aimed at says so: the best of what is
+   * here may still be no exercise for them.
+   */
   private static String othersEndIt(Order.Entry first) {
-    double share = first.ranked().contributions().stream().filter(c -> c.criterion().equals(Weights.Criterion.TARGET.id())).mapToDouble(Ranked.Contribution::value).sum();
-    return share < HARDLY ? String.format(Locale.ROOT, " But other muscles end it: what is aimed at is %.0f %% of what gives out first.", 100 * share) : "";
+    double share =
+        first.ranked().contributions().stream()
+            .filter(c -> c.criterion().equals(Weights.Criterion.TARGET.id()))
+            .mapToDouble(Ranked.Contribution::value)
+            .sum();
+    return share < HARDLY
+        ? String.format(
+            Locale.ROOT,
+            " But other muscles end it: what is aimed at is %.0f %% of what gives out first.",
+            100 * share)
+        : "";
   }
-
 }

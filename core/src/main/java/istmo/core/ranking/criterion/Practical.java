@@ -22,9 +22,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
-/** The practical criteria of one candidate for a brief: each 0 to 1 with its weight and a reason in words. Every candidate of a brief has the same ones in the same order. */
+/**
+ * The practical criteria of one candidate for a brief: each 0 to 1 with its weight and a reason in
+ * words. Every candidate of a brief has the same ones in the same order.
+ */
 final class Practical {
-  /** How stable a curl is without a pad that holds the thigh (common practice: pull yourself down, or skip it). */
+  /**
+   * How stable a curl is without a pad that holds the thigh (common practice: pull yourself down,
+   * or skip it).
+   */
   private static final double WITHOUT_PAD = 0.5;
 
   /** How stable a machine is whose seat or roller does not fit this leg (judgement). */
@@ -36,7 +42,10 @@ final class Practical {
   /** A sore joint that is worked, with less load or less range (judgement). */
   private static final double SORE_WORKED = 0.3;
 
-  /** Force on the kneecap in body weights at which nothing is spared: deep heavy squats (order of size in the literature; from memory). */
+  /**
+   * Force on the kneecap in body weights at which nothing is spared: deep heavy squats (order of
+   * size in the literature; from memory).
+   */
   private static final double KNEECAP_BODY_WEIGHTS = 8;
 
   /** Moment arm of the quadriceps at the knee for that, m. */
@@ -62,7 +71,12 @@ final class Practical {
    * @param stimulus by region, with what studies add
    * @param mostWork greatest {@link #work} of all candidates of the brief
    */
-  static List<Alternative.Criterion> criteria(Brief brief, Exercise x, Evaluation.Computed e, Map<String, Double> stimulus, double mostWork) {
+  static List<Alternative.Criterion> criteria(
+      Brief brief,
+      Exercise x,
+      Evaluation.Computed e,
+      Map<String, Double> stimulus,
+      double mostWork) {
     Practical p = new Practical(brief, e, x);
     p.target();
     p.stability();
@@ -70,17 +84,33 @@ final class Practical {
     p.reach();
     p.comfort();
     double back = Explanation.backActivation(e.analysis());
-    p.add(Criterion.SPINE, 1 - Math.min(1, back), String.format(Locale.ROOT, "The lower back works at %.0f %% of what it can.", 100 * back));
+    p.add(
+        Criterion.SPINE,
+        1 - Math.min(1, back),
+        String.format(Locale.ROOT, "The lower back works at %.0f %% of what it can.", 100 * back));
     double aimed = aimedWork(brief.aim(), stimulus) / Math.max(1e-9, work(stimulus));
-    p.add(Criterion.ELSEWHERE, Math.min(1, aimed), String.format(Locale.ROOT, "%.0f %% of what it trains is aimed at.", 100 * aimed));
+    p.add(
+        Criterion.ELSEWHERE,
+        Math.min(1, aimed),
+        String.format(Locale.ROOT, "%.0f %% of what it trains is aimed at.", 100 * aimed));
     p.progression();
-    p.add(Criterion.TIME, Math.max(0, 1 - x.setUpMinutes() / 5), "About " + Explanation.minutes(x.setUpMinutes()) + " min to set up and load.");
+    p.add(
+        Criterion.TIME,
+        Math.max(0, 1 - x.setUpMinutes() / 5),
+        "About " + Explanation.minutes(x.setUpMinutes()) + " min to set up and load.");
     p.learning();
     p.liked();
     p.rerack();
     p.knee();
     double whole = work(stimulus) / Math.max(1e-9, mostWork);
-    p.add(Criterion.RETURN, brief.weights().of(Criterion.RETURN) + brief.school().basics(), Math.min(1, whole), String.format(Locale.ROOT, "Trains %.0f %% of what the most complete exercise here does in a set.", 100 * whole));
+    p.add(
+        Criterion.RETURN,
+        brief.weights().of(Criterion.RETURN) + brief.school().basics(),
+        Math.min(1, whole),
+        String.format(
+            Locale.ROOT,
+            "Trains %.0f %% of what the most complete exercise here does in a set.",
+            100 * whole));
     return p.criteria;
   }
 
@@ -94,11 +124,16 @@ final class Practical {
   }
 
   private static double aimedWork(Aim aim, Map<String, Double> stimulus) {
-    return aim.weights().keySet().stream().mapToDouble(id -> volume(Regions.standard().get(id)) * stimulus.get(id)).sum();
+    return aim.weights().keySet().stream()
+        .mapToDouble(id -> volume(Regions.standard().get(id)) * stimulus.get(id))
+        .sum();
   }
 
   private static double volume(Region r) {
-    return r.muscleShares().keySet().stream().map(Muscles.standard()::get).mapToDouble(Muscle::volumeM3).sum();
+    return r.muscleShares().keySet().stream()
+        .map(Muscles.standard()::get)
+        .mapToDouble(Muscle::volumeM3)
+        .sum();
   }
 
   private void add(Criterion c, double value, String reason) {
@@ -110,29 +145,72 @@ final class Practical {
   }
 
   private void target() {
-    double share = e.analysis().set().gaveOut().stream().filter(l -> brief.aim().weights().containsKey(l.id())).mapToDouble(Limiter::share).sum();
-    add(Criterion.TARGET, Math.min(1, share), String.format(Locale.ROOT, "%s The aimed regions are %.0f %% of it.", Explanation.givesOut(e.analysis().set().gaveOut()), 100 * share));
+    double share =
+        e.analysis().set().gaveOut().stream()
+            .filter(l -> brief.aim().weights().containsKey(l.id()))
+            .mapToDouble(Limiter::share)
+            .sum();
+    add(
+        Criterion.TARGET,
+        Math.min(1, share),
+        String.format(
+            Locale.ROOT,
+            "%s The aimed regions are %.0f %% of it.",
+            Explanation.givesOut(e.analysis().set().gaveOut()),
+            100 * share));
   }
 
   private void stability() {
-    boolean noPad = x.needs().stream().anyMatch(item -> brief.place().measured(item, "thighPad").orElse(1) == 0);
+    boolean noPad =
+        x.needs().stream()
+            .anyMatch(item -> brief.place().measured(item, "thighPad").orElse(1) == 0);
     OptionalDouble seat = measured("thighMost");
     double thigh = brief.body().thighM();
     OptionalDouble roller = measured("rollerMost");
     double ankle = ROLLER_ON_SHANK * brief.body().shankM();
     if (noPad) {
-      add(Criterion.STABILITY, Math.min(WITHOUT_PAD, x.stability()), "No pad holds the thigh here: pull yourself down by the handles.");
+      add(
+          Criterion.STABILITY,
+          Math.min(WITHOUT_PAD, x.stability()),
+          "No pad holds the thigh here: pull yourself down by the handles.");
     } else if (seat.orElse(thigh) < thigh) {
-      add(Criterion.STABILITY, Math.min(OUT_OF_LINE, x.stability()), String.format(Locale.ROOT, "This seat takes thighs to %.0f cm, this client's is %.0f: the knee stands in front of the pivot.", 100 * seat.getAsDouble(), 100 * thigh));
+      add(
+          Criterion.STABILITY,
+          Math.min(OUT_OF_LINE, x.stability()),
+          String.format(
+              Locale.ROOT,
+              "This seat takes thighs to %.0f cm, this client's is %.0f: the knee stands in front"
+                  + " of the pivot.",
+              100 * seat.getAsDouble(),
+              100 * thigh));
     } else if (roller.orElse(ankle) < ankle) {
-      add(Criterion.STABILITY, Math.min(OUT_OF_LINE, x.stability()), String.format(Locale.ROOT, "The roller reaches %.0f cm from the pivot, this client's ankle is at %.0f: it presses on the shin.", 100 * roller.getAsDouble(), 100 * ankle));
+      add(
+          Criterion.STABILITY,
+          Math.min(OUT_OF_LINE, x.stability()),
+          String.format(
+              Locale.ROOT,
+              "The roller reaches %.0f cm from the pivot, this client's ankle is at %.0f: it"
+                  + " presses on the shin.",
+              100 * roller.getAsDouble(),
+              100 * ankle));
     } else {
-      add(Criterion.STABILITY, x.stability(), x.stability() >= 0.9 ? "Pads and rails hold the body." : x.stability() >= 0.7 ? "A track or pad helps." : "Free: some of the effort goes into balance.");
+      add(
+          Criterion.STABILITY,
+          x.stability(),
+          x.stability() >= 0.9
+              ? "Pads and rails hold the body."
+              : x.stability() >= 0.7
+                  ? "A track or pad helps."
+                  : "Free: some of the effort goes into balance.");
     }
   }
 
   private OptionalDouble measured(String detail) {
-    return x.needs().stream().map(item -> brief.place().measured(item, detail)).filter(OptionalDouble::isPresent).findFirst().orElse(OptionalDouble.empty());
+    return x.needs().stream()
+        .map(item -> brief.place().measured(item, detail))
+        .filter(OptionalDouble::isPresent)
+        .findFirst()
+        .orElse(OptionalDouble.empty());
   }
 
   /** Mean over the peak of what counts for the aimed regions. */
@@ -140,7 +218,10 @@ final class Practical {
     List<AnalysisPoint> points = e.analysis().points();
     double[] counts = new double[points.size()];
     for (Map.Entry<String, Integer> a : brief.aim().weights().entrySet()) {
-      int muscle = Muscles.standard().indexOf(Regions.standard().get(a.getKey()).muscleShares().keySet().iterator().next());
+      int muscle =
+          Muscles.standard()
+              .indexOf(
+                  Regions.standard().get(a.getKey()).muscleShares().keySet().iterator().next());
       for (int k = 0; k < counts.length; k++) {
         counts[k] += a.getValue() * Stimulus.tension(points.get(k), brief.school(), muscle);
       }
@@ -155,9 +236,21 @@ final class Practical {
       top += k < counts.length / 4 ? counts[k] : 0;
       bottom += k >= counts.length - counts.length / 4 ? counts[k] : 0;
     }
-    double even = peak > 0 ? Math.min(1, sum / counts.length / peak) : 0; // a mean may round to above its peak
-    String where = even > 0.7 ? "Heavy through most of the range." : top < bottom ? "Light near the top, or the end of the movement." : "Light near the bottom, or the start of the movement.";
-    add(Criterion.CURVE, even, String.format(Locale.ROOT, "%s On average %.0f %% of its heaviest point.", where, 100 * even));
+    double even =
+        peak > 0
+            ? Math.min(1, sum / counts.length / peak)
+            : 0; // a mean may round to above its peak
+    String where =
+        even > 0.7
+            ? "Heavy through most of the range."
+            : top < bottom
+                ? "Light near the top, or the end of the movement."
+                : "Light near the bottom, or the start of the movement.";
+    add(
+        Criterion.CURVE,
+        even,
+        String.format(
+            Locale.ROOT, "%s On average %.0f %% of its heaviest point.", where, 100 * even));
   }
 
   private void reach() {
@@ -168,7 +261,12 @@ final class Practical {
       double wished = e.candidate().usualFor(brief.limitedBody(), brief.place()).get(depth);
       share = Math.min(1, Math.max(0, e.reach().setup().get(depth) / Math.max(1e-9, wished)));
     }
-    add(Criterion.REACH, share, share > 0.99 ? "All of the usual depth." : String.format(Locale.ROOT, "%.0f %% of the usual depth.", 100 * share));
+    add(
+        Criterion.REACH,
+        share,
+        share > 0.99
+            ? "All of the usual depth."
+            : String.format(Locale.ROOT, "%.0f %% of the usual depth.", 100 * share));
   }
 
   /** Counts only where a joint is sore, or something has hurt this client. */
@@ -177,25 +275,51 @@ final class Practical {
       return;
     }
     double hurt = brief.experience().pain(e.candidate().id());
-    Optional<Soreness> worked = brief.cautions().sores().stream().filter(s -> x.exclusions().containsKey(s.joint())).findFirst();
+    Optional<Soreness> worked =
+        brief.cautions().sores().stream()
+            .filter(s -> x.exclusions().containsKey(s.joint()))
+            .findFirst();
     double calm = worked.isPresent() ? SORE_WORKED : 1;
     if (1 - hurt < calm) {
-      add(Criterion.COMFORT, 1 - hurt, String.join(" ", brief.experience().words(e.candidate().id())));
+      add(
+          Criterion.COMFORT,
+          1 - hurt,
+          String.join(" ", brief.experience().words(e.candidate().id())));
       return;
     }
-    add(Criterion.COMFORT, calm, worked.map(s -> "Works the sore " + s.joint().label() + ": " + x.exclusions().get(s.joint())).orElse("Works no joint that is sore."));
+    add(
+        Criterion.COMFORT,
+        calm,
+        worked
+            .map(s -> "Works the sore " + s.joint().label() + ": " + x.exclusions().get(s.joint()))
+            .orElse("Works no joint that is sore."));
   }
 
   private void progression() {
-    double relative = brief.place().smallestStepKg(x.needs()) / Math.max(1, e.analysis().workingKg());
-    add(Criterion.PROGRESSION, brief.weights().of(Criterion.PROGRESSION) * (1 + BASICS_STEPS * brief.school().basics()), Math.max(0, Math.min(1, (0.10 - relative) / 0.09)), String.format(Locale.ROOT, "The smallest step is about %.0f %% of a working load.", Math.max(1, 100 * relative)));
+    double relative =
+        brief.place().smallestStepKg(x.needs()) / Math.max(1, e.analysis().workingKg());
+    add(
+        Criterion.PROGRESSION,
+        brief.weights().of(Criterion.PROGRESSION) * (1 + BASICS_STEPS * brief.school().basics()),
+        Math.max(0, Math.min(1, (0.10 - relative) / 0.09)),
+        String.format(
+            Locale.ROOT,
+            "The smallest step is about %.0f %% of a working load.",
+            Math.max(1, 100 * relative)));
   }
 
   /** A beginner learns first; who has trained for years needs it little. */
   private void learning() {
-    Optional<TrainingAge> age = brief.weights().set(Criterion.LEARNING) ? Optional.empty() : brief.profile().trainingAge();
-    double factor = age.map(a -> a == TrainingAge.WEEKS ? 2.0 : a == TrainingAge.YEARS ? 1.0 / 3 : 1).orElse(1.0);
-    add(Criterion.LEARNING, factor * brief.weights().of(Criterion.LEARNING), x.easeOfLearning(), x.easeOfLearning() >= 0.8 ? "Learnt in one session." : "Takes practice.");
+    Optional<TrainingAge> age =
+        brief.weights().set(Criterion.LEARNING) ? Optional.empty() : brief.profile().trainingAge();
+    double factor =
+        age.map(a -> a == TrainingAge.WEEKS ? 2.0 : a == TrainingAge.YEARS ? 1.0 / 3 : 1)
+            .orElse(1.0);
+    add(
+        Criterion.LEARNING,
+        factor * brief.weights().of(Criterion.LEARNING),
+        x.easeOfLearning(),
+        x.easeOfLearning() >= 0.8 ? "Learnt in one session." : "Takes practice.");
   }
 
   /** What the client enjoys is done longer; counts only where somebody has said something. */
@@ -205,24 +329,54 @@ final class Practical {
     }
     boolean likes = brief.profile().likes().contains(x.id());
     boolean dislikes = brief.profile().dislikes().contains(x.id());
-    add(Criterion.LIKED, likes ? 1 : dislikes ? 0 : 0.5, likes ? "This client likes it." : dislikes ? "This client does not like it." : "Neither liked nor disliked.");
+    add(
+        Criterion.LIKED,
+        likes ? 1 : dislikes ? 0 : 0.5,
+        likes
+            ? "This client likes it."
+            : dislikes ? "This client does not like it." : "Neither liked nor disliked.");
   }
 
   private void rerack() {
     boolean whole = x.family().part(e.reach().setup()) > 0.99;
     OptionalDouble low = measured("lowRerack");
-    boolean held = low.isPresent() && low.getAsDouble() == 0 || low.isEmpty() && x.needs().contains("barbell") && !x.needs().contains("rack");
-    add(Criterion.RERACK, whole || !held ? 1 : 0, whole ? "A whole repetition: begun and ended at the top." : held ? "A part repetition that cannot be re-racked low here." : "Can be begun and ended low.");
+    boolean held =
+        low.isPresent() && low.getAsDouble() == 0
+            || low.isEmpty() && x.needs().contains("barbell") && !x.needs().contains("rack");
+    add(
+        Criterion.RERACK,
+        whole || !held ? 1 : 0,
+        whole
+            ? "A whole repetition: begun and ended at the top."
+            : held
+                ? "A part repetition that cannot be re-racked low here."
+                : "Can be begun and ended low.");
   }
 
-  /** Force on the kneecap: the quadriceps' pull times twice the sine of half the knee bend, no more than at a right angle, where the tendon lies on the bone beyond. */
+  /**
+   * Force on the kneecap: the quadriceps' pull times twice the sine of half the knee bend, no more
+   * than at a right angle, where the tendon lies on the bone beyond.
+   */
   private void knee() {
     double most = 0;
     for (AnalysisPoint p : e.analysis().points()) {
       double pull = Math.max(0, -p.suppliedNm(Coordinate.KNEE_FLEXION)) / QUADRICEPS_ARM_M;
-      most = Math.max(most, pull * 2 * Math.sin(Math.min(Math.PI / 2, Math.max(0, p.posture().angle(Coordinate.KNEE_FLEXION))) / 2));
+      most =
+          Math.max(
+              most,
+              pull
+                  * 2
+                  * Math.sin(
+                      Math.min(Math.PI / 2, Math.max(0, p.posture().angle(Coordinate.KNEE_FLEXION)))
+                          / 2));
     }
     double weights = most / (brief.body().massKg() * G);
-    add(Criterion.KNEE, Math.max(0, 1 - weights / KNEECAP_BODY_WEIGHTS), String.format(Locale.ROOT, "The kneecap is pressed with about %.1f times the body's weight.", weights));
+    add(
+        Criterion.KNEE,
+        Math.max(0, 1 - weights / KNEECAP_BODY_WEIGHTS),
+        String.format(
+            Locale.ROOT,
+            "The kneecap is pressed with about %.1f times the body's weight.",
+            weights));
   }
 }

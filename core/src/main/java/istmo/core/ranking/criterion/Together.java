@@ -16,8 +16,10 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * The few that are best together for an aim: what one leaves, another gives. Every aimed region asks for each thing that its muscle does (bend the knee, extend the hip ...), long and short; a set of exercises covers a cell as well as the
- * best of them does, beside the best here. Half of the mean utility is added, so that among equals the better exercises win.
+ * The few that are best together for an aim: what one leaves, another gives. Every aimed region
+ * asks for each thing that its muscle does (bend the knee, extend the hip ...), long and short; a
+ * set of exercises covers a cell as well as the best of them does, beside the best here. Half of
+ * the mean utility is added, so that among equals the better exercises win.
  *
  * @param candidateIds members in the order of their places
  * @param coverage mean over the cells, 0 to 1
@@ -28,6 +30,7 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
   private static final int LOOKED_AT = 24;
 
   private static final double UTILITY_WEIGHT = 0.5;
+
   /** A cell is asked for when something here gives at least so much of the region's best in it. */
   private static final double ASKED = 0.25;
 
@@ -42,9 +45,12 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
     Map<String, Double> ofRegion = new LinkedHashMap<>();
     for (Member m : all) {
       m.gives().forEach((cell, v) -> most.merge(cell, v, Math::max));
-      aim.weights().keySet().forEach(id -> ofRegion.merge(id, m.entry().stimulus().get(id), Math::max));
+      aim.weights()
+          .keySet()
+          .forEach(id -> ofRegion.merge(id, m.entry().stimulus().get(id), Math::max));
     }
-    most.entrySet().removeIf(e -> e.getValue() < ASKED * Math.max(1e-9, ofRegion.get(e.getKey().region())));
+    most.entrySet()
+        .removeIf(e -> e.getValue() < ASKED * Math.max(1e-9, ofRegion.get(e.getKey().region())));
     List<Cell> cells = List.copyOf(most.keySet());
     if (cells.isEmpty()) {
       return Optional.empty();
@@ -52,7 +58,9 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
     double[] weight = new double[cells.size()];
     for (int c = 0; c < weight.length; c++) {
       String region = cells.get(c).region();
-      weight[c] = aim.weights().get(region) / (double) cells.stream().filter(x -> x.region().equals(region)).count();
+      weight[c] =
+          aim.weights().get(region)
+              / (double) cells.stream().filter(x -> x.region().equals(region)).count();
     }
     List<Member> near = new ArrayList<>();
     for (Member m : all) {
@@ -77,7 +85,8 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
     private double most = -1;
     private int[] best;
 
-    Search(List<Member> near, List<Cell> cells, Map<Cell, Double> most, double[] weight, int count) {
+    Search(
+        List<Member> near, List<Cell> cells, Map<Cell, Double> most, double[] weight, int count) {
       this.near = near;
       this.cells = cells;
       this.weight = weight;
@@ -85,7 +94,8 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
       this.covers = new double[near.size()][cells.size()];
       for (int i = 0; i < covers.length; i++) {
         for (int c = 0; c < cells.size(); c++) {
-          covers[i][c] = near.get(i).gives().getOrDefault(cells.get(c), 0.0) / most.get(cells.get(c));
+          covers[i][c] =
+              near.get(i).gives().getOrDefault(cells.get(c), 0.0) / most.get(cells.get(c));
         }
       }
       this.total = Arrays.stream(weight).sum();
@@ -141,20 +151,38 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
         List<String> what = new ArrayList<>();
         for (int c = 0; c < cells.size(); c++) {
           int cell = c;
-          double others = Arrays.stream(best).filter(k -> k != i).mapToDouble(k -> covers[k][cell]).max().orElse(0);
+          double others =
+              Arrays.stream(best)
+                  .filter(k -> k != i)
+                  .mapToDouble(k -> covers[k][cell])
+                  .max()
+                  .orElse(0);
           if (covers[i][c] > others) {
             what.add(words(cells.get(c)));
           }
         }
         List<String> first = what.stream().distinct().limit(3).toList();
-        sentences.add(e.evaluation().candidate().name() + ": " + (first.isEmpty() ? "more of the same." : String.join(", ", first) + (what.size() > 3 ? String.format(Locale.ROOT, " and %d more.", what.size() - 3) : ".")));
+        sentences.add(
+            e.evaluation().candidate().name()
+                + ": "
+                + (first.isEmpty()
+                    ? "more of the same."
+                    : String.join(", ", first)
+                        + (what.size() > 3
+                            ? String.format(Locale.ROOT, " and %d more.", what.size() - 3)
+                            : ".")));
       }
       return new Together(List.copyOf(ids), coverage(best), List.copyOf(sentences));
     }
   }
 
   private static String words(Cell c) {
-    String where = c.joint() == Coordinate.HIP_FLEXION ? "at the hip" : c.joint() == Coordinate.HIP_ABDUCTION ? "at the hip's side" : c.joint() == Coordinate.KNEE_FLEXION ? "at the knee" : "at the ankle";
+    String where =
+        c.joint() == Coordinate.HIP_FLEXION
+            ? "at the hip"
+            : c.joint() == Coordinate.HIP_ABDUCTION
+                ? "at the hip's side"
+                : c.joint() == Coordinate.KNEE_FLEXION ? "at the knee" : "at the ankle";
     return Explanation.name(c.region()) + " " + (c.lengthened() ? "long " : "short ") + where;
   }
 
@@ -166,7 +194,9 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
       Region region = Regions.standard().get(id);
       int muscle = Muscles.standard().indexOf(region.muscleShares().keySet().iterator().next());
       double[] moved = new double[Coordinate.LEG];
-      Arrays.setAll(moved, c -> e.evaluation().analysis().lengthChangeM(muscle, Coordinate.values()[c], p -> true));
+      Arrays.setAll(
+          moved,
+          c -> e.evaluation().analysis().lengthChangeM(muscle, Coordinate.values()[c], p -> true));
       double all = Arrays.stream(moved).sum();
       double lengthened = 0;
       double tension = 1e-9;
