@@ -1621,17 +1621,6 @@ export interface components {
             id: "LEAVE_OUT" | "LESS_LOAD" | "LESS_RANGE";
             label: string;
         };
-        ArchiveBroughtInView: {
-            clients: {
-                [key: string]: string;
-            };
-            /** Format: int32 */
-            sessions: number;
-            /** Format: int32 */
-            sets: number;
-            /** Format: int32 */
-            weeks: number;
-        };
         ArchiveClientView: {
             as?: string;
             name: string;
@@ -1664,6 +1653,17 @@ export interface components {
             /** Format: int32 */
             items: number;
             name: string;
+        };
+        ArchiveImportResultView: {
+            clients: {
+                [key: string]: string;
+            };
+            /** Format: int32 */
+            sessions: number;
+            /** Format: int32 */
+            sets: number;
+            /** Format: int32 */
+            weeks: number;
         };
         ArchiveInput: {
             gyms?: {
@@ -1788,14 +1788,6 @@ export interface components {
             weights?: {
                 [key: string]: number;
             };
-        };
-        BroughtInView: {
-            /** Format: int32 */
-            already: number;
-            /** Format: int32 */
-            sessions: number;
-            /** Format: int32 */
-            sets: number;
         };
         CandidateView: {
             id: string;
@@ -2015,7 +2007,7 @@ export interface components {
         ComposedView: {
             obstacles: string[];
             search?: components["schemas"]["SearchView"];
-            week: components["schemas"]["WeekView"];
+            week: components["schemas"]["PlanView"];
         };
         ContributionView: {
             criterion: string;
@@ -2439,6 +2431,14 @@ export interface components {
             to?: string;
             /** @enum {string} */
             unit: "KG" | "LB";
+        };
+        ImportResultView: {
+            /** Format: int32 */
+            already: number;
+            /** Format: int32 */
+            sessions: number;
+            /** Format: int32 */
+            sets: number;
         };
         ImportRowView: {
             exercise: string;
@@ -2962,6 +2962,12 @@ export interface components {
                 [key: string]: number;
             };
         };
+        PlanChangeInput: {
+            plan?: components["schemas"]["PlanDocument"];
+            /** Format: int32 */
+            version?: number;
+            what?: string;
+        };
         PlanDocument: {
             /** Format: int32 */
             blockWeeks?: number;
@@ -2976,6 +2982,67 @@ export interface components {
                 [key: string]: number;
             };
             varied: boolean;
+        };
+        PlanInput: {
+            aim?: {
+                [key: string]: number;
+            };
+            /** Format: uuid */
+            clientId?: string;
+            /** Format: uuid */
+            gymId?: string;
+            keepOut?: string[];
+            /** Format: int32 */
+            minutes?: number;
+            name?: string;
+            oneStation?: boolean;
+            /** @enum {string} */
+            pairing?: "NONE" | "ONE_PLACE" | "TWO_PLACES";
+            preset?: string;
+            school?: string;
+            /** Format: int32 */
+            times?: number;
+            weights?: {
+                [key: string]: number;
+            };
+        };
+        PlanLine: {
+            /** Format: date-time */
+            changedAt: string;
+            /** Format: uuid */
+            clientId: string;
+            /** Format: int32 */
+            days: number;
+            /** Format: int32 */
+            exercises: number;
+            /** Format: uuid */
+            gymId: string;
+            /** Format: uuid */
+            id: string;
+            name: string;
+        };
+        PlanView: {
+            block: components["schemas"]["BlockStepView"][];
+            brief: components["schemas"]["PlanBrief"];
+            /** Format: date-time */
+            changedAt: string;
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            coverage: components["schemas"]["CoverageView"];
+            days: components["schemas"]["PlannedDayView"][];
+            easierWeekSigns: string[];
+            /** Format: uuid */
+            gymId: string;
+            gymName: string;
+            /** Format: uuid */
+            id: string;
+            plan: components["schemas"]["PlanDocument"];
+            redo?: string;
+            statements: string[];
+            undo?: string;
+            /** Format: int32 */
+            version: number;
         };
         PlannedDayView: {
             /** Format: double */
@@ -3947,12 +4014,6 @@ export interface components {
             /** Format: double */
             value: number;
         };
-        WeekChangeInput: {
-            plan?: components["schemas"]["PlanDocument"];
-            /** Format: int32 */
-            version?: number;
-            what?: string;
-        };
         WeekFile: {
             brief?: components["schemas"]["PlanBrief"];
             /** Format: date-time */
@@ -3964,73 +4025,12 @@ export interface components {
             /** Format: date-time */
             removedAt?: string;
         };
-        WeekInput: {
-            aim?: {
-                [key: string]: number;
-            };
-            /** Format: uuid */
-            clientId?: string;
-            /** Format: uuid */
-            gymId?: string;
-            keepOut?: string[];
-            /** Format: int32 */
-            minutes?: number;
-            name?: string;
-            oneStation?: boolean;
-            /** @enum {string} */
-            pairing?: "NONE" | "ONE_PLACE" | "TWO_PLACES";
-            preset?: string;
-            school?: string;
-            /** Format: int32 */
-            times?: number;
-            weights?: {
-                [key: string]: number;
-            };
-        };
-        WeekLine: {
-            /** Format: date-time */
-            changedAt: string;
-            /** Format: uuid */
-            clientId: string;
-            /** Format: int32 */
-            days: number;
-            /** Format: int32 */
-            exercises: number;
-            /** Format: uuid */
-            gymId: string;
-            /** Format: uuid */
-            id: string;
-            name: string;
-        };
         WeekSetsView: {
             /** Format: date */
             monday: string;
             sets: {
                 [key: string]: number;
             };
-        };
-        WeekView: {
-            block: components["schemas"]["BlockStepView"][];
-            brief: components["schemas"]["PlanBrief"];
-            /** Format: date-time */
-            changedAt: string;
-            /** Format: uuid */
-            clientId: string;
-            clientName: string;
-            coverage: components["schemas"]["CoverageView"];
-            days: components["schemas"]["PlannedDayView"][];
-            easierWeekSigns: string[];
-            /** Format: uuid */
-            gymId: string;
-            gymName: string;
-            /** Format: uuid */
-            id: string;
-            plan: components["schemas"]["PlanDocument"];
-            redo?: string;
-            statements: string[];
-            undo?: string;
-            /** Format: int32 */
-            version: number;
         };
         WeeksView: {
             asked: {
@@ -4318,7 +4318,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ArchiveBroughtInView"];
+                    "application/json": components["schemas"]["ArchiveImportResultView"];
                 };
             };
         };
@@ -4546,7 +4546,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BroughtInView"];
+                    "application/json": components["schemas"]["ImportResultView"];
                 };
             };
         };
@@ -6076,7 +6076,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WeekLine"][];
+                    "application/json": components["schemas"]["PlanLine"][];
                 };
             };
         };
@@ -6090,7 +6090,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["WeekInput"];
+                "application/json": components["schemas"]["PlanInput"];
             };
         };
         responses: {
@@ -6100,7 +6100,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WeekView"];
+                    "application/json": components["schemas"]["PlanView"];
                 };
             };
         };
@@ -6124,7 +6124,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WeekView"];
+                    "application/json": components["schemas"]["PlanView"];
                 };
             };
         };
@@ -6190,7 +6190,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WeekView"];
+                    "application/json": components["schemas"]["PlanView"];
                 };
             };
         };
@@ -6206,7 +6206,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["WeekChangeInput"];
+                "application/json": components["schemas"]["PlanChangeInput"];
             };
         };
         responses: {
@@ -6216,7 +6216,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WeekView"];
+                    "application/json": components["schemas"]["PlanView"];
                 };
             };
         };
@@ -6262,7 +6262,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WeekView"];
+                    "application/json": components["schemas"]["PlanView"];
                 };
             };
         };
@@ -6521,7 +6521,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WeekView"];
+                    "application/json": components["schemas"]["PlanView"];
                 };
             };
         };
@@ -6543,7 +6543,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WeekView"];
+                    "application/json": components["schemas"]["PlanView"];
                 };
             };
         };
@@ -6730,7 +6730,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WeekView"];
+                    "application/json": components["schemas"]["PlanView"];
                 };
             };
         };

@@ -41,13 +41,13 @@ const AccountPage = lazy(() =>
   import('../features/account/AccountPage').then((m) => ({ default: m.AccountPage })),
 )
 const WeeksPage = lazy(() =>
-  import('../features/weeks/WeeksPage').then((m) => ({ default: m.WeeksPage })),
+  import('../features/plans/WeeksPage').then((m) => ({ default: m.WeeksPage })),
 )
 const WeekPage = lazy(() =>
-  import('../features/weeks/WeekPage').then((m) => ({ default: m.WeekPage })),
+  import('../features/plans/WeekPage').then((m) => ({ default: m.WeekPage })),
 )
 const SharedPage = lazy(() =>
-  import('../features/weeks/SharedPage').then((m) => ({ default: m.SharedPage })),
+  import('../features/plans/SharedPage').then((m) => ({ default: m.SharedPage })),
 )
 const BringArchivePage = lazy(() =>
   import('../features/bringing/BringArchivePage').then((m) => ({ default: m.BringArchivePage })),

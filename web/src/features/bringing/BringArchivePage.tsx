@@ -92,7 +92,7 @@ export function BringArchivePage() {
   )
 }
 
-function Done({ b }: { b: Schemas['ArchiveBroughtInView'] }) {
+function Done({ b }: { b: Schemas['ArchiveImportResultView'] }) {
   const clients = Object.entries(b.clients)
   return (
     <section className="space-y-2 py-4 text-base">

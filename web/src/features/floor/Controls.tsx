@@ -2,8 +2,8 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import type { Loading } from '../../api/client'
 import { KG_PER_LB } from '../../quantity/plates'
-import type { MassUnit } from '../weeks/words'
-import { mass, platesWords } from '../weeks/words'
+import type { MassUnit } from '../plans/words'
+import { mass, platesWords } from '../plans/words'
 
 /** A number between two thumbs-wide buttons. */
 export function Stepper({

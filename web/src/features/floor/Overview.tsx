@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { mass } from '../weeks/words'
-import type { MassUnit } from '../weeks/words'
+import { mass } from '../plans/words'
+import type { MassUnit } from '../plans/words'
 import { Big, DeskLink, LoadStepper, Pick, Stepper, repetitionsTyped } from './Controls'
 import { SmallButton } from './Doing'
 import { KeptWord } from './Resting'

@@ -1,5 +1,5 @@
-import { mass, range } from '../weeks/words'
-import type { MassUnit } from '../weeks/words'
+import { mass, range } from '../plans/words'
+import type { MassUnit } from '../plans/words'
 import { Big } from './Controls'
 import type { Floor } from './useFloor'
 

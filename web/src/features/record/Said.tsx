@@ -52,13 +52,11 @@ export function Said({ record, regions }: { record: ClientRecord; regions: Regio
           unit="of 10"
           zero
           height={130}
-          points={[...pains]
-            .reverse()
-            .map((p) => ({
-              on: p.on,
-              value: p.pain,
-              words: `${day(p.on)}: ${JOINT[p.joint ?? ''] ?? ''} ${p.pain} in ${p.name}`,
-            }))}
+          points={[...pains].reverse().map((p) => ({
+            on: p.on,
+            value: p.pain,
+            words: `${day(p.on)}: ${JOINT[p.joint ?? ''] ?? ''} ${p.pain} in ${p.name}`,
+          }))}
         />
       )}
       <table className="w-full text-sm">

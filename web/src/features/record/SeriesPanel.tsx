@@ -5,9 +5,9 @@ import { OverTime } from '../../chart/OverTime'
 import { day, trim } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Trouble, Waiting } from '../../ui/Notice'
-import { useMassUnit } from '../weeks/useMassUnit'
-import { mass } from '../weeks/words'
-import type { MassUnit } from '../weeks/words'
+import { useMassUnit } from '../plans/useMassUnit'
+import { mass } from '../plans/words'
+import type { MassUnit } from '../plans/words'
 import { outingWords } from './words'
 
 /** One exercise in one set-up over time. */

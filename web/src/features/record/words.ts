@@ -1,7 +1,7 @@
 import type { Series } from '../../api/client'
 import { trim } from '../../quantity/format'
-import { mass } from '../weeks/words'
-import type { MassUnit } from '../weeks/words'
+import { mass } from '../plans/words'
+import type { MassUnit } from '../plans/words'
 
 type RecordedSet = Series['outings'][number]['sets'][number]
 

@@ -40,11 +40,11 @@ class DemoDataTest {
                   first,
                   () ->
                       first
-                          .getBean(istmo.app.weeks.PlanStore.class)
+                          .getBean(istmo.app.plans.PlanStore.class)
                           .list(java.util.Optional.empty())))
           .singleElement()
           .satisfies(w -> assertThat(w.exercises()).isGreaterThan(3));
-      var plans = first.getBean(istmo.app.plans.Plans.class);
+      var plans = first.getBean(istmo.app.sessions.Sessions.class);
       assertThat(asCoach(first, () -> plans.list(java.util.Optional.empty())))
           .hasSize(33)
           .satisfies(
@@ -58,7 +58,9 @@ class DemoDataTest {
               asCoach(
                   again,
                   () ->
-                      again.getBean(istmo.app.plans.Plans.class).list(java.util.Optional.empty())))
+                      again
+                          .getBean(istmo.app.sessions.Sessions.class)
+                          .list(java.util.Optional.empty())))
           .hasSize(33);
       assertThat(asCoach(again, () -> again.getBean(istmo.app.gyms.Gyms.class).all())).hasSize(2);
     }

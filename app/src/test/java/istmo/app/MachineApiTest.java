@@ -9,7 +9,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import istmo.app.RunningApp.Answer;
 import istmo.core.equipment.Equipment;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.measuring.Pull;
 import istmo.core.measuring.StandIn;
 import java.util.ArrayList;
@@ -69,7 +69,7 @@ class MachineApiTest {
                 at,
                 "forceN",
                 StandIn.forceN(
-                    "leg-extension", Place.generic(Set.of()), new Pull(at, 0, 0.38, 40, d)),
+                    "leg-extension", GymEquipment.generic(Set.of()), new Pull(at, 0, 0.38, 40, d)),
                 "leverM",
                 0.38,
                 "loadKg",

@@ -8,7 +8,7 @@ import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.drawing.Stage;
 import istmo.core.equipment.Equipment;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
@@ -16,10 +16,10 @@ import istmo.core.mechanics.LoadRule;
 import istmo.core.movement.Family;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.Brief;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Evaluation;
-import istmo.core.ranking.criterion.Orders;
+import istmo.core.ranking.order.Orders;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.Map;
@@ -70,15 +70,16 @@ public class AnalysisBenchmark {
     Candidate c = Catalogue.standard().candidate(candidate);
     family = Catalogue.standard().exerciseOf(c).family();
     setup = Reach.of(BODY, family, c.usual(), c.yields()).orElseThrow().setup();
-    Place place =
-        Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
-    evaluations = Orders.evaluate(BODY, place, School.STRETCH);
+    GymEquipment equipment =
+        GymEquipment.generic(
+            Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+    evaluations = Orders.evaluate(BODY, equipment, School.STRETCH);
     brief =
         new Brief(
             BODY,
             Cautions.none(),
             Profile.unknown(),
-            place,
+            equipment,
             new Aim(Map.of("VL", 3, "RF", 2), Set.of()),
             School.STRETCH,
             Optional.empty());

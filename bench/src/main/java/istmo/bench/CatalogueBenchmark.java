@@ -4,7 +4,7 @@ import istmo.core.body.Body;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Equilibrium;
 import istmo.core.mechanics.GeneralSharing;
@@ -15,7 +15,7 @@ import istmo.core.movement.Family;
 import istmo.core.movement.Posture;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
-import istmo.core.ranking.criterion.Orders;
+import istmo.core.ranking.order.Orders;
 import istmo.core.stimulus.School;
 import java.util.ArrayList;
 import java.util.List;
@@ -46,7 +46,7 @@ import org.openjdk.jmh.infra.Blackhole;
 @Fork(1)
 public class CatalogueBenchmark {
   private static final Body BODY = Body.estimated(1.78, 80, Sex.MALE);
-  private static final Place PLACE = Place.generic(Set.of());
+  private static final GymEquipment PLACE = GymEquipment.generic(Set.of());
 
   private record Case(Family family, Setup setup) {}
 

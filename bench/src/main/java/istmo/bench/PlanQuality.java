@@ -6,17 +6,17 @@ import istmo.core.body.Profile;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.body.Sex;
 import istmo.core.equipment.Equipment;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.plan.Composer;
 import istmo.core.plan.Offers;
 import istmo.core.plan.Pairing;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Targets;
 import istmo.core.plan.Task;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.Brief;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Evaluation;
-import istmo.core.ranking.criterion.Orders;
+import istmo.core.ranking.order.Orders;
 import istmo.core.stimulus.School;
 import java.util.List;
 import java.util.Map;
@@ -37,9 +37,10 @@ public final class PlanQuality {
     Body body =
         Body.estimated(1.78, 80, Sex.MALE)
             .withStrength(1.5, 1.5 * Body.estimated(1.78, 80, Sex.MALE).lumbarNm());
-    Place place =
-        Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
-    Map<String, Evaluation> evaluations = Orders.evaluate(body, place, School.STRETCH);
+    GymEquipment equipment =
+        GymEquipment.generic(
+            Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+    Map<String, Evaluation> evaluations = Orders.evaluate(body, equipment, School.STRETCH);
     Profile profile =
         new Profile(
             Optional.of(TrainingAge.YEARS),
@@ -68,7 +69,7 @@ public final class PlanQuality {
                         body,
                         Cautions.none(),
                         profile,
-                        place,
+                        equipment,
                         aim,
                         School.STRETCH,
                         Optional.empty()),

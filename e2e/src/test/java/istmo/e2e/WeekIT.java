@@ -137,7 +137,7 @@ class WeekIT {
       assertThat(page.locator("[data-item='" + id + "']")).containsText("× 10,");
 
       day(coach, "Monday").getByText("Add an exercise").click();
-      coach.fills("Name or nickname", "glute drive");
+      coach.fills("Name or nickname", "glute thrust machine");
       coach.findsNoSeriousFault("adding");
       page.getByRole(AriaRole.DIALOG)
           .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Hip thrust machine"))

@@ -12,7 +12,7 @@ import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.catalogue.TapelessStart;
 import istmo.core.computing.Kept;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisResult;
@@ -21,11 +21,11 @@ import istmo.core.mechanics.LoadRule;
 import istmo.core.movement.Posture;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
+import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.criterion.Admission;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.BestSetup;
-import istmo.core.ranking.criterion.Comparison;
-import istmo.core.ranking.criterion.Difference;
+import istmo.core.ranking.explanation.Comparison;
+import istmo.core.ranking.setup.BestSetup;
+import istmo.core.ranking.setup.Difference;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import istmo.core.training.LoadEstimate;
@@ -47,7 +47,7 @@ import org.springframework.stereotype.Service;
 public class Bench {
   private static final double TRIAL_KG = 60;
   private static final int KEPT_ANALYSES = 500;
-  private static final Place GENERIC = Place.generic(Set.of());
+  private static final GymEquipment GENERIC = GymEquipment.generic(Set.of());
 
   /** What an analysis depends on. */
   private record Key(Body body, String familyId, Map<String, Double> setup) {}
@@ -72,7 +72,7 @@ public class Bench {
    * What to put on the bench; without a set-up, the usual one on that gym's machines as far as this
    * client takes it. Without a gym, machines are generic.
    */
-  public record Wish(
+  public record SetupRequest(
       UUID clientId,
       Optional<UUID> gymId,
       String candidateId,
@@ -106,8 +106,8 @@ public class Bench {
     }
   }
 
-  public Side side(Wish wish, School school) {
-    return side(clients.get(wish.clientId()), place(wish.gymId()), wish, school);
+  public Side side(SetupRequest request, School school) {
+    return side(clients.get(request.clientId()), equipment(request.gymId()), request, school);
   }
 
   /** A start found without a tape. */
@@ -119,74 +119,74 @@ public class Bench {
       TapelessStart way,
       Map<String, Double> answers) {
     Body body = clients.get(clientId).body(stiffToday);
-    return way.found(body, place(gymId), candidateId.map(variants::candidate), answers);
+    return way.found(body, equipment(gymId), candidateId.map(variants::candidate), answers);
   }
 
   /**
    * The best set-up for an aim from the wished one, or from the usual one as far as this client
    * takes it.
    */
-  public BestSetup.Best best(Wish wish, Aim aim, School school) {
-    Client client = clients.get(wish.clientId());
-    Place place = place(wish.gymId());
+  public BestSetup.Best best(SetupRequest request, Aim aim, School school) {
+    Client client = clients.get(request.clientId());
+    GymEquipment equipment = equipment(request.gymId());
     return BestSetup.find(
-        client.brief(place, aim, school, wish.stiffToday()),
-        variants.candidate(wish.candidateId()),
-        begun(client, place, wish));
+        client.brief(equipment, aim, school, request.stiffToday()),
+        variants.candidate(request.candidateId()),
+        begun(client, equipment, request));
   }
 
   /** What one natural step of each control does there. */
-  public BestSetup.Steps steps(Wish wish, Aim aim, School school) {
-    Client client = clients.get(wish.clientId());
-    Place place = place(wish.gymId());
+  public BestSetup.Steps steps(SetupRequest request, Aim aim, School school) {
+    Client client = clients.get(request.clientId());
+    GymEquipment equipment = equipment(request.gymId());
     return BestSetup.steps(
-        client.brief(place, aim, school, wish.stiffToday()),
-        variants.candidate(wish.candidateId()),
-        begun(client, place, wish));
+        client.brief(equipment, aim, school, request.stiffToday()),
+        variants.candidate(request.candidateId()),
+        begun(client, equipment, request));
   }
 
   /** The usual set-up of a candidate at a place, as far as a client takes it. */
-  public Setup usual(Client client, Place place, String candidateId) {
+  public Setup usual(Client client, GymEquipment equipment, String candidateId) {
     return begun(
         client,
-        place,
-        new Wish(client.id(), Optional.empty(), candidateId, Optional.empty(), false));
+        equipment,
+        new SetupRequest(client.id(), Optional.empty(), candidateId, Optional.empty(), false));
   }
 
-  private Setup begun(Client client, Place place, Wish wish) {
-    return started(client.body(wish.stiffToday()), place, wish).setup();
+  private Setup begun(Client client, GymEquipment equipment, SetupRequest request) {
+    return started(client.body(request.stiffToday()), equipment, request).setup();
   }
 
   /**
    * The set-up to begin with: the wished one, or the usual one as far as the body takes it, with
    * what that changed.
    */
-  private Reach started(Body body, Place place, Wish wish) {
-    Candidate candidate = variants.candidate(wish.candidateId());
+  private Reach started(Body body, GymEquipment equipment, SetupRequest request) {
+    Candidate candidate = variants.candidate(request.candidateId());
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);
-    Setup usual = candidate.usualFor(body, place);
-    if (wish.setup().isPresent()) {
+    Setup usual = candidate.usualFor(body, equipment);
+    if (request.setup().isPresent()) {
       Map<String, Double> values = new LinkedHashMap<>(usual.values());
-      values.putAll(wish.setup().get());
+      values.putAll(request.setup().get());
       return new Reach(Setup.of(exercise.family().parameters(), values), List.of());
     }
     return Reach.of(body, exercise.family(), usual, candidate.yields())
         .orElse(new Reach(usual, List.of()));
   }
 
-  private Place place(Optional<UUID> gymId) {
-    return gymId.map(id -> gyms.get(id).place()).orElse(GENERIC);
+  private GymEquipment equipment(Optional<UUID> gymId) {
+    return gymId.map(id -> gyms.get(id).equipment()).orElse(GENERIC);
   }
 
   /** The same for a client and a place that are at hand. */
-  public Side side(Client client, Place place, Wish wish, School school) {
+  public Side side(Client client, GymEquipment equipment, SetupRequest request, School school) {
     Transactions.mustBeOutside("a set-up on the bench");
-    Body body = client.body(wish.stiffToday());
-    Candidate candidate = variants.candidate(wish.candidateId());
+    Body body = client.body(request.stiffToday());
+    Candidate candidate = variants.candidate(request.candidateId());
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);
-    Reach begun = started(body, place, wish);
+    Reach begun = started(body, equipment, request);
     Setup setup = begun.setup();
-    Set<String> measured = new TreeSet<>(place.measuredOf(exercise.needs()).keySet());
+    Set<String> measured = new TreeSet<>(equipment.measuredOf(exercise.needs()).keySet());
     measured.retainAll(setup.values().keySet());
     AnalysisResult result =
         analyses.get(
@@ -204,7 +204,7 @@ public class Bench {
           refusal.isPresent()
               ? Optional.empty()
               : LoadEstimate.of(
-                  candidate, setup, a, client.strength(), place, client.cautions().loadShare());
+                  candidate, setup, a, client.strength(), equipment, client.cautions().loadShare());
       return new Side(
           client,
           body,
@@ -244,11 +244,11 @@ public class Bench {
    * with fewer than two of these there is none.
    */
   public Optional<Comparison> comparison(
-      List<Side> sides, List<Wish> wishes, Aim aim, School school) {
+      List<Side> sides, List<SetupRequest> requests, Aim aim, School school) {
     List<Comparison.Side> computed = new ArrayList<>();
     for (int k = 0; k < sides.size(); k++) {
       Side s = sides.get(k);
-      boolean moved = wishes.get(k).setup().isPresent();
+      boolean moved = requests.get(k).setup().isPresent();
       s.analysis()
           .ifPresent(
               a ->
@@ -266,7 +266,8 @@ public class Bench {
     Client client = sides.get(0).client();
     return Optional.of(
         Comparison.of(
-            client.brief(place(wishes.get(0).gymId()), aim, school, wishes.get(0).stiffToday()),
+            client.brief(
+                equipment(requests.get(0).gymId()), aim, school, requests.get(0).stiffToday()),
             computed));
   }
 

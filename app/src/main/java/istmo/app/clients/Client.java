@@ -6,9 +6,9 @@ import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Profile;
 import istmo.core.body.Readings;
-import istmo.core.equipment.Place;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.Brief;
+import istmo.core.equipment.GymEquipment;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
 import istmo.core.stimulus.School;
 import istmo.core.training.Calibration;
 import java.util.Optional;
@@ -41,9 +41,9 @@ public record Client(
   }
 
   /** What an order or a search for a set-up is asked with. */
-  public Brief brief(Place place, Aim aim, School school, boolean stiffToday) {
+  public Brief brief(GymEquipment equipment, Aim aim, School school, boolean stiffToday) {
     return new Brief(
-            unlimitedBody(stiffToday), cautions(), profile(), place, aim, school, strength())
+            unlimitedBody(stiffToday), cautions(), profile(), equipment, aim, school, strength())
         .knowing(estimate.measured());
   }
 

@@ -153,7 +153,7 @@ public class Clients {
   }
 
   /** Everything that is kept of a client here, from elsewhere. */
-  public record Whole(
+  public record ClientRecord(
       String name,
       Intake intake,
       Profile profile,
@@ -161,8 +161,8 @@ public class Clients {
       boolean learns,
       List<Measurement> readings,
       List<KnownLift> lifts) {
-    public Whole named(String other) {
-      return new Whole(other, intake, profile, cautions, learns, readings, lifts);
+    public ClientRecord named(String other) {
+      return new ClientRecord(other, intake, profile, cautions, learns, readings, lifts);
     }
 
     /**
@@ -205,27 +205,27 @@ public class Clients {
   }
 
   /** Throws where this could not be brought in. */
-  public void check(Whole whole) {
-    whole.check(LocalDate.now(clock));
+  public void check(ClientRecord record) {
+    record.check(LocalDate.now(clock));
   }
 
   /** Everything that is kept of a client here, for a file. */
   @Transactional(readOnly = true)
-  public Whole whole(UUID clientId) {
-    return whole(rows(entity(clientId)));
+  public ClientRecord recordOf(UUID clientId) {
+    return recordOf(rows(entity(clientId)));
   }
 
   /** The same for every client, by id, in the order of their names. */
   @Transactional(readOnly = true)
-  public Map<UUID, Whole> wholes() {
-    Map<UUID, Whole> all = new LinkedHashMap<>();
-    allRows().forEach(r -> all.put(r.client().getId(), whole(r)));
+  public Map<UUID, ClientRecord> records() {
+    Map<UUID, ClientRecord> all = new LinkedHashMap<>();
+    allRows().forEach(r -> all.put(r.client().getId(), recordOf(r)));
     return all;
   }
 
-  private static Whole whole(Rows r) {
+  private static ClientRecord recordOf(Rows r) {
     ClientEntity e = r.client();
-    return new Whole(
+    return new ClientRecord(
         e.getName(),
         e.intake(),
         e.profile(),
@@ -237,20 +237,20 @@ public class Clients {
 
   /**
    * Adds a client from elsewhere, with readings and lifts; all or nothing. It must have passed
-   * {@link #check(Whole)}.
+   * {@link #check(ClientRecord)}.
    */
   @Transactional
-  public UUID bringIn(Whole whole) {
+  public UUID bringIn(ClientRecord record) {
     ClientEntity e = new ClientEntity(UUID.randomUUID(), coach.id(), clock.instant());
-    e.write(checkName(whole.name(), null), whole.intake(), whole.profile(), whole.cautions());
-    e.setLearns(whole.learns());
+    e.write(checkName(record.name(), null), record.intake(), record.profile(), record.cautions());
+    e.setLearns(record.learns());
     repository.saveAndFlush(e);
     Instant at = clock.instant();
-    for (Measurement m : whole.readings()) { // in the order of the list, also those of one day
+    for (Measurement m : record.readings()) { // in the order of the list, also those of one day
       measurements.save(new MeasurementEntity(UUID.randomUUID(), coach.id(), e.getId(), m, at));
       at = at.plusMillis(1);
     }
-    for (KnownLift l : whole.lifts()) {
+    for (KnownLift l : record.lifts()) {
       lifts.save(new KnownLiftEntity(UUID.randomUUID(), coach.id(), e.getId(), l, at));
       at = at.plusMillis(1);
     }

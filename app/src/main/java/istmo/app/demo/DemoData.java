@@ -6,11 +6,11 @@ import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
+import istmo.app.plans.Composing;
+import istmo.app.plans.Plan;
+import istmo.app.plans.PlanBrief;
+import istmo.app.plans.Plans;
 import istmo.app.platform.Conflict;
-import istmo.app.weeks.Composing;
-import istmo.app.weeks.PlanBrief;
-import istmo.app.weeks.WeekPlan;
-import istmo.app.weeks.Weeks;
 import istmo.core.body.Caution;
 import istmo.core.body.Cautions;
 import istmo.core.body.Habit;
@@ -28,13 +28,13 @@ import istmo.core.body.SoreMovement;
 import istmo.core.body.Soreness;
 import istmo.core.body.Soreness.Approach;
 import istmo.core.equipment.Equipment;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Plates;
 import istmo.core.measuring.Pull;
 import istmo.core.measuring.StandIn;
 import istmo.core.plan.Pairing;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.Weights;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Weights;
 import istmo.core.stimulus.School;
 import istmo.core.training.KnownLift;
 import istmo.core.training.PerformedSet;
@@ -68,7 +68,7 @@ class DemoData {
   private final Clients clients;
   private final Gyms gyms;
   private final DemoRecords records;
-  private final Weeks weeks;
+  private final Plans plans;
   private final Composing composing;
   private final CurrentCoach coach;
   private final Clock clock;
@@ -77,11 +77,11 @@ class DemoData {
       Clients clients,
       Gyms gyms,
       DemoRecords records,
-      Weeks weeks,
+      Plans plans,
       Composing composing,
       CurrentCoach coach,
       Clock clock) {
-    this.weeks = weeks;
+    this.plans = plans;
     this.composing = composing;
     this.coach = coach;
     this.clients = clients;
@@ -268,8 +268,8 @@ class DemoData {
             School.STRETCH.id(),
             Weights.USUAL.preset().id(),
             Map.of());
-    WeekPlan week =
-        weeks.begin(
+    Plan week =
+        plans.begin(
             oda.id(),
             quayside.id(),
             more,
@@ -296,7 +296,7 @@ class DemoData {
             new Pull(
                 at,
                 (1 + off[pulls.size()])
-                    * StandIn.forceN("leg-extension", Place.generic(Set.of()), exact),
+                    * StandIn.forceN("leg-extension", GymEquipment.generic(Set.of()), exact),
                 0.38,
                 40,
                 d));

@@ -3,11 +3,11 @@ package istmo.app.demo;
 import istmo.app.clients.Client;
 import istmo.app.floor.Floor;
 import istmo.app.gyms.Gym;
-import istmo.app.plans.Plans;
-import istmo.app.plans.Session;
+import istmo.app.sessions.Session;
+import istmo.app.sessions.Sessions;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
-import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.brief.Aim;
 import istmo.core.record.Pain;
 import istmo.core.record.SetRecord;
 import istmo.core.record.SetRegister;
@@ -32,12 +32,12 @@ import org.springframework.stereotype.Component;
 class DemoRecords {
   private static final int WEEKS = 8;
 
-  private final Plans plans;
+  private final Sessions sessions;
   private final Floor floor;
   private final Clock clock;
 
-  DemoRecords(Plans plans, Floor floor, Clock clock) {
-    this.plans = plans;
+  DemoRecords(Sessions sessions, Floor floor, Clock clock) {
+    this.sessions = sessions;
     this.floor = floor;
     this.clock = clock;
   }
@@ -57,7 +57,7 @@ class DemoRecords {
         }
         Instant at = begun(week, day);
         Session s =
-            plans.start(
+            sessions.start(
                 client.id(),
                 gym.id(),
                 new Aim(Map.of("VL", 3, "RF", 2), Set.of()),
@@ -112,7 +112,7 @@ class DemoRecords {
                     Optional.empty()));
           }
         }
-        plans.finish(s.id(), at.plus(Duration.ofMinutes(45)));
+        sessions.finish(s.id(), at.plus(Duration.ofMinutes(45)));
       }
     }
     floor.mark(
@@ -128,7 +128,7 @@ class DemoRecords {
     for (int week = 0; week < WEEKS; week++) {
       Instant at = begun(week, 1);
       Session s =
-          plans.start(
+          sessions.start(
               client.id(),
               gym.id(),
               new Aim(Map.of("GMAXM", 3, "BFL", 2), Set.of()),
@@ -170,7 +170,7 @@ class DemoRecords {
             at.plus(Duration.ofMinutes(22 + 4L * k)),
             set(15, right[week] - k, 1, Side.RIGHT, k + 1, Set.of(), Optional.empty()));
       }
-      plans.finish(s.id(), at.plus(Duration.ofMinutes(40)));
+      sessions.finish(s.id(), at.plus(Duration.ofMinutes(40)));
     }
   }
 
@@ -180,7 +180,7 @@ class DemoRecords {
     for (int week = 0; week < WEEKS; week++) {
       Instant at = begun(week, 2);
       Session s =
-          plans.start(
+          sessions.start(
               client.id(),
               gym.id(),
               new Aim(Map.of("VM", 2, "GMAXM", 2), Set.of()),
@@ -219,13 +219,13 @@ class DemoRecords {
                 k == 0 ? Set.of("GMAXM", "BFL") : Set.of(),
                 Optional.empty()));
       }
-      plans.finish(s.id(), at.plus(Duration.ofMinutes(40)));
+      sessions.finish(s.id(), at.plus(Duration.ofMinutes(40)));
     }
   }
 
   /** A session that is open today, for the floor. */
   void today(Client client, Gym gym, Aim aim, String... candidates) {
-    Session s = plans.start(client.id(), gym.id(), aim, School.STRETCH, false);
+    Session s = sessions.start(client.id(), gym.id(), aim, School.STRETCH, false);
     for (String c : candidates) {
       pin(s, c);
     }
@@ -240,7 +240,7 @@ class DemoRecords {
   }
 
   private UUID pin(Session session, String candidate) {
-    Session pinned = plans.pin(session.id(), candidate, Optional.empty());
+    Session pinned = sessions.pin(session.id(), candidate, Optional.empty());
     return pinned.items().get(pinned.items().size() - 1).id();
   }
 
@@ -264,8 +264,8 @@ class DemoRecords {
   }
 
   private void log(Session session, UUID item, Instant at, SetRecord set) {
-    plans.take(
-        new Plans.SetMessage(
+    sessions.take(
+        new Sessions.SetMessage(
             session.id(),
             item,
             UUID.randomUUID(),

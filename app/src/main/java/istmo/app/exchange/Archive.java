@@ -23,11 +23,11 @@ import istmo.app.exchange.ArchiveDocument.WeekFile;
 import istmo.app.floor.Floor;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
-import istmo.app.plans.Plans;
-import istmo.app.plans.Session;
+import istmo.app.plans.PlanStore;
 import istmo.app.record.Answers;
 import istmo.app.schools.Schools;
-import istmo.app.weeks.PlanStore;
+import istmo.app.sessions.Session;
+import istmo.app.sessions.Sessions;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Profile;
@@ -52,8 +52,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Archive {
   private final Clients clients;
-  private final Plans plans;
-  private final PlanStore weeks;
+  private final Sessions sessions;
+  private final PlanStore plans;
   private final Floor floor;
   private final Answers answers;
   private final Gyms gyms;
@@ -63,8 +63,8 @@ public class Archive {
 
   Archive(
       Clients clients,
-      Plans plans,
-      PlanStore weeks,
+      Sessions sessions,
+      PlanStore plans,
       Floor floor,
       Answers answers,
       Gyms gyms,
@@ -72,8 +72,8 @@ public class Archive {
       Schools schools,
       Clock clock) {
     this.clients = clients;
+    this.sessions = sessions;
     this.plans = plans;
-    this.weeks = weeks;
     this.floor = floor;
     this.answers = answers;
     this.gyms = gyms;
@@ -86,7 +86,7 @@ public class Archive {
   public ArchiveDocument of(UUID clientId) {
     List<Gym> places = gyms.all();
     ClientFile client =
-        client(clientId, clients.whole(clientId), names(places), variants.candidates());
+        client(clientId, clients.recordOf(clientId), names(places), variants.candidates());
     Set<String> named =
         Stream.of(
                 client.sessions().stream().map(SessionFile::gym),
@@ -126,7 +126,7 @@ public class Archive {
         places,
         variants.all(),
         schools.listed(),
-        clients.wholes().entrySet().stream()
+        clients.records().entrySet().stream()
             .map(c -> client(c.getKey(), c.getValue(), names, candidates))
             .toList());
   }
@@ -135,7 +135,7 @@ public class Archive {
   public String sets(UUID clientId) {
     clients.check(clientId);
     Function<String, Candidate> candidates = variants.candidates();
-    return RecordCsv.write(plans.history(clientId), id -> candidates.apply(id).name());
+    return RecordCsv.write(sessions.history(clientId), id -> candidates.apply(id).name());
   }
 
   /**
@@ -145,8 +145,8 @@ public class Archive {
   @Transactional
   public void erase(UUID clientId) {
     clients.check(clientId);
-    weeks.erase(clientId);
     plans.erase(clientId);
+    sessions.erase(clientId);
     clients.erase(clientId);
   }
 
@@ -180,9 +180,9 @@ public class Archive {
   private static GymFile gym(Gym g) {
     return new GymFile(
         g.name(),
-        g.place().equipment(),
-        g.place().measured(),
-        g.place().plates().pairs().entrySet().stream()
+        g.equipment().items(),
+        g.equipment().measured(),
+        g.equipment().plates().pairs().entrySet().stream()
             .map(e -> new PlatesFile(e.getKey(), e.getValue()))
             .toList(),
         g.pulls());
@@ -202,7 +202,10 @@ public class Archive {
   }
 
   private ClientFile client(
-      UUID id, Clients.Whole c, Map<UUID, String> places, Function<String, Candidate> candidates) {
+      UUID id,
+      Clients.ClientRecord c,
+      Map<UUID, String> places,
+      Function<String, Candidate> candidates) {
     Intake i = c.intake();
     Cautions cautions = c.cautions();
     return new ClientFile(
@@ -248,8 +251,8 @@ public class Archive {
                         l.set().reserve(),
                         l.on()))
             .toList(),
-        plans.history(id).stream().map(s -> session(s, candidates)).toList(),
-        weeks.kept(id).stream()
+        sessions.history(id).stream().map(s -> session(s, candidates)).toList(),
+        plans.archived(id).stream()
             .map(
                 w ->
                     new WeekFile(

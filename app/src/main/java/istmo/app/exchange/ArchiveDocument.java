@@ -1,9 +1,9 @@
 package istmo.app.exchange;
 
-import istmo.app.plans.PrescriptionDocument;
+import istmo.app.plans.PlanBrief;
+import istmo.app.plans.PlanDocument;
 import istmo.app.platform.MayBeMissing;
-import istmo.app.weeks.PlanBrief;
-import istmo.app.weeks.PlanDocument;
+import istmo.app.sessions.PrescriptionDocument;
 import istmo.core.body.Caution;
 import istmo.core.body.Habit;
 import istmo.core.body.Intake;

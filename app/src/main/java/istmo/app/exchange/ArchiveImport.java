@@ -8,14 +8,14 @@ import istmo.app.exchange.ArchiveReading.ReadVariant;
 import istmo.app.floor.Floor;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
-import istmo.app.plans.Bringing;
-import istmo.app.plans.SessionBrief;
+import istmo.app.plans.PlanBrief;
+import istmo.app.plans.PlanStore;
 import istmo.app.platform.Names;
 import istmo.app.platform.Transactions;
 import istmo.app.record.Answers;
 import istmo.app.schools.Schools;
-import istmo.app.weeks.PlanBrief;
-import istmo.app.weeks.PlanStore;
+import istmo.app.sessions.SessionBrief;
+import istmo.app.sessions.SessionImport;
 import istmo.core.catalogue.Candidate;
 import istmo.core.quantity.InvalidInput;
 import java.time.Clock;
@@ -45,8 +45,8 @@ public class ArchiveImport {
   private final Gyms gyms;
   private final Variants variants;
   private final Schools schools;
-  private final Bringing bringing;
-  private final PlanStore weeks;
+  private final SessionImport sessionImport;
+  private final PlanStore plans;
   private final Floor floor;
   private final Answers answers;
   private final Clock clock;
@@ -58,8 +58,8 @@ public class ArchiveImport {
       Gyms gyms,
       Variants variants,
       Schools schools,
-      Bringing bringing,
-      PlanStore weeks,
+      SessionImport sessionImport,
+      PlanStore plans,
       Floor floor,
       Answers answers,
       Clock clock,
@@ -70,8 +70,8 @@ public class ArchiveImport {
     this.gyms = gyms;
     this.variants = variants;
     this.schools = schools;
-    this.bringing = bringing;
-    this.weeks = weeks;
+    this.sessionImport = sessionImport;
+    this.plans = plans;
     this.floor = floor;
     this.answers = answers;
     this.clock = clock;
@@ -85,7 +85,7 @@ public class ArchiveImport {
    *     said the one of that name, or else a new one
    * @param names how a client is to be called here; empty to leave one out
    */
-  public record Wished(Map<String, UUID> gyms, Map<String, String> names) {}
+  public record ImportChoices(Map<String, UUID> gyms, Map<String, String> names) {}
 
   /**
    * @param here the gym that it will be; empty for a new one
@@ -116,14 +116,14 @@ public class ArchiveImport {
   /**
    * @param clients their ids here, by the name in the file
    */
-  public record BroughtIn(Map<String, UUID> clients, int sessions, int sets, int weeks) {}
+  public record ImportResult(Map<String, UUID> clients, int sessions, int sets, int weeks) {}
 
   /** What is in a file, and what stands in the way of bringing it in. */
-  public Preview preview(String text, Wished wished) {
+  public Preview preview(String text, ImportChoices wished) {
     return preview(ArchiveReading.of(read(text), clients, clock.instant()), wished);
   }
 
-  private Preview preview(ArchiveReading file, Wished wished) {
+  private Preview preview(ArchiveReading file, ImportChoices wished) {
     List<InvalidInput.Fault> faults = new ArrayList<>(file.faults());
     List<Gym> own = gyms.all();
     Map<String, Gym> byName = own.stream().collect(Collectors.toMap(Gym::name, g -> g));
@@ -143,7 +143,7 @@ public class ArchiveImport {
           new GymLine(
               name,
               Optional.ofNullable(file.gyms.get(name))
-                  .map(g -> g.place().equipment().size())
+                  .map(g -> g.equipment().items().size())
                   .orElse(0),
               here));
     }
@@ -180,12 +180,12 @@ public class ArchiveImport {
   }
 
   /** Throws {@link InvalidInput} that names everything at fault; then nothing is kept. */
-  public BroughtIn bring(String text, Wished wished) {
+  public ImportResult bring(String text, ImportChoices wished) {
     ArchiveReading file = ArchiveReading.of(read(text), clients, clock.instant());
     return transactions.write(() -> bring(file, wished));
   }
 
-  private BroughtIn bring(ArchiveReading file, Wished wished) {
+  private ImportResult bring(ArchiveReading file, ImportChoices wished) {
     Preview p = preview(file, wished);
     if (!p.ready()) {
       throw new InvalidInput(p.faults());
@@ -200,7 +200,7 @@ public class ArchiveImport {
                         .orElseGet(
                             () -> {
                               ArchiveReading.ReadGym read = file.gyms.get(g.name());
-                              return gyms.bringIn(read.name(), read.place(), read.pulls()).id();
+                              return gyms.bringIn(read.name(), read.equipment(), read.pulls()).id();
                             })));
     Translation here = new Translation(places, own(file), judged(file));
     Map<String, UUID> ids = new HashMap<>();
@@ -216,7 +216,7 @@ public class ArchiveImport {
         planned += line.weeks();
       }
     }
-    return new BroughtIn(ids, sessions, sets, planned);
+    return new ImportResult(ids, sessions, sets, planned);
   }
 
   /**
@@ -229,9 +229,9 @@ public class ArchiveImport {
       return variants.getOrDefault(id, id);
     }
 
-    Bringing.Kept session(ReadSession s) {
+    SessionImport.ArchivedSession session(ReadSession s) {
       SessionBrief b = s.brief();
-      return new Bringing.Kept(
+      return new SessionImport.ArchivedSession(
           gyms.get(s.gym()),
           new SessionBrief(b.aim(), b.keepOut(), school(b.school()), b.stiffToday()),
           s.createdAt(),
@@ -239,15 +239,15 @@ public class ArchiveImport {
           s.items().stream()
               .map(
                   i ->
-                      new Bringing.KeptItem(
+                      new SessionImport.ArchivedItem(
                           candidate(i.candidateId()), i.setup(), i.asked(), i.ended(), i.sets()))
               .toList());
     }
 
-    PlanStore.Kept week(ArchiveReading.ReadWeek w) {
-      PlanStore.Kept k = w.at().apply(gyms.get(w.gym()));
+    PlanStore.ArchivedPlan week(ArchiveReading.ReadWeek w) {
+      PlanStore.ArchivedPlan k = w.at().apply(gyms.get(w.gym()));
       PlanBrief b = k.brief();
-      return new PlanStore.Kept(
+      return new PlanStore.ArchivedPlan(
           k.gymId(),
           k.createdAt(),
           k.changedAt(),
@@ -288,7 +288,7 @@ public class ArchiveImport {
 
   private UUID client(ReadClient c, String as, Translation here) {
     UUID id = clients.bringIn(c.whole().named(as));
-    c.weeks().forEach(w -> weeks.bringIn(id, here.week(w)));
+    c.weeks().forEach(w -> plans.bringIn(id, here.week(w)));
     c.marks()
         .forEach(
             m ->
@@ -300,7 +300,7 @@ public class ArchiveImport {
                     m.changedAt()));
     c.answers()
         .forEach(a -> answers.answer(id, a.kind(), here.candidate(a.subject()), a.taken(), a.at()));
-    bringing.keep(id, c.sessions().stream().map(here::session).toList());
+    sessionImport.importSessions(id, c.sessions().stream().map(here::session).toList());
     return id;
   }
 

@@ -19,15 +19,15 @@ import istmo.app.exchange.ArchiveDocument.VariantFile;
 import istmo.app.exchange.ArchiveDocument.WeekFile;
 import istmo.app.floor.Floor;
 import istmo.app.gyms.Gyms;
-import istmo.app.plans.Asked;
-import istmo.app.plans.Bringing;
-import istmo.app.plans.PrescriptionDocument;
-import istmo.app.plans.SessionBrief;
+import istmo.app.plans.PlanStore;
 import istmo.app.platform.Names;
 import istmo.app.platform.Needed;
 import istmo.app.record.Answers;
 import istmo.app.schools.Schools;
-import istmo.app.weeks.PlanStore;
+import istmo.app.sessions.Asked;
+import istmo.app.sessions.PrescriptionDocument;
+import istmo.app.sessions.SessionBrief;
+import istmo.app.sessions.SessionImport;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Measurement;
@@ -38,12 +38,12 @@ import istmo.core.body.Soreness;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Plates;
 import istmo.core.measuring.Pull;
 import istmo.core.movement.Setup;
 import istmo.core.quantity.InvalidInput;
-import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.brief.Aim;
 import istmo.core.record.Lesson;
 import istmo.core.record.Pain;
 import istmo.core.record.SetRecord;
@@ -71,21 +71,21 @@ import java.util.function.Supplier;
  */
 final class ArchiveReading {
   /** Gyms are told by their name in the file, until it is known which ones they are here. */
-  record ReadGym(String name, Place place, Map<String, List<Pull>> pulls) {}
+  record ReadGym(String name, GymEquipment equipment, Map<String, List<Pull>> pulls) {}
 
   record ReadVariant(
       String id, String exerciseId, String name, Map<String, Double> setup, boolean retired) {}
 
-  record ReadSchool(String id, Schools.Wish wish, boolean retired) {}
+  record ReadSchool(String id, Schools.SchoolSettings wish, boolean retired) {}
 
   record ReadSession(
       String gym,
       SessionBrief brief,
       Instant createdAt,
       Optional<Instant> finishedAt,
-      List<Bringing.KeptItem> items) {}
+      List<SessionImport.ArchivedItem> items) {}
 
-  record ReadWeek(String gym, Function<UUID, PlanStore.Kept> at) {}
+  record ReadWeek(String gym, Function<UUID, PlanStore.ArchivedPlan> at) {}
 
   record ReadMark(String gym, String candidateId, String words, Instant changedAt) {}
 
@@ -97,7 +97,7 @@ final class ArchiveReading {
    */
   record ReadClient(
       String at,
-      Clients.Whole whole,
+      Clients.ClientRecord whole,
       List<ReadSession> sessions,
       List<ReadWeek> weeks,
       List<ReadMark> marks,
@@ -170,13 +170,14 @@ final class ArchiveReading {
     new Needed().field("name", g.name()).field("equipment", g.equipment()).check();
     Map<Double, Integer> pairs = new HashMap<>();
     orNone(g.plates()).forEach(p -> pairs.put(p.kg(), p.pairs()));
-    Place place = new Place(g.equipment(), orNone(g.measured()), new Plates(pairs));
-    Gyms.checkPulls(place, orNone(g.pulls()));
+    GymEquipment equipment =
+        new GymEquipment(g.equipment(), orNone(g.measured()), new Plates(pairs));
+    Gyms.checkPulls(equipment, orNone(g.pulls()));
     once(
         gyms,
         Names.checked(g.name()),
         "name",
-        new ReadGym(g.name().strip(), place, orNone(g.pulls())));
+        new ReadGym(g.name().strip(), equipment, orNone(g.pulls())));
   }
 
   private void variant(VariantFile v) {
@@ -221,7 +222,7 @@ final class ArchiveReading {
         "id",
         new ReadSchool(
             s.id(),
-            new Schools.Wish(
+            new Schools.SchoolSettings(
                 s.label(),
                 s.reason(),
                 s.lengthBias(),
@@ -278,8 +279,8 @@ final class ArchiveReading {
         && intake.isPresent()
         && profile.isPresent()
         && cautions.isPresent()) {
-      Clients.Whole whole =
-          new Clients.Whole(
+      Clients.ClientRecord whole =
+          new Clients.ClientRecord(
               name.get(),
               intake.get(),
               profile.get(),
@@ -368,7 +369,7 @@ final class ArchiveReading {
     if (s.finishedAt() != null && s.finishedAt().isBefore(s.createdAt())) {
       faults.add(new InvalidInput.Fault(at + ".finishedAt", "is before the session began"));
     }
-    List<Bringing.KeptItem> items = new ArrayList<>();
+    List<SessionImport.ArchivedItem> items = new ArrayList<>();
     each(at + ".items", s.items(), (i, a) -> items.add(item(i, a)));
     if (faults.size() > before) {
       return new ReadSession(s.gym(), null, s.createdAt(), Optional.empty(), items);
@@ -385,7 +386,7 @@ final class ArchiveReading {
         items);
   }
 
-  private Bringing.KeptItem item(ItemFile i, String at) {
+  private SessionImport.ArchivedItem item(ItemFile i, String at) {
     new Needed().field("candidateId", i.candidateId()).check();
     Exercise exercise = known(i.candidateId());
     Map<String, Double> setup =
@@ -394,10 +395,10 @@ final class ArchiveReading {
         .ifPresent(p -> InvalidInput.gather(faults, at + ".prescription.", p::prescription));
     double share = i.loadShare() == null ? 1 : i.loadShare();
     Asked.LOAD_SHARE.check(faults, at + ".loadShare", share);
-    List<Bringing.KeptSet> sets = new ArrayList<>();
+    List<SessionImport.ArchivedSet> sets = new ArrayList<>();
     each(at + ".sets", i.sets(), (s, a) -> sets.add(set(s)));
     Optional<PrescriptionDocument> prescription = Optional.ofNullable(i.prescription());
-    return new Bringing.KeptItem(
+    return new SessionImport.ArchivedItem(
         i.candidateId(),
         setup,
         new Asked(
@@ -409,7 +410,7 @@ final class ArchiveReading {
         sets);
   }
 
-  private Bringing.KeptSet set(SetFile s) {
+  private SessionImport.ArchivedSet set(SetFile s) {
     new Needed()
         .field("id", s.id())
         .field("loadKg", s.loadKg())
@@ -435,7 +436,7 @@ final class ArchiveReading {
             Optional.ofNullable(s.tempoKept()),
             orNone(s.felt()),
             pain);
-    return new Bringing.KeptSet(s.id(), record, s.performedAt());
+    return new SessionImport.ArchivedSet(s.id(), record, s.performedAt());
   }
 
   private ReadWeek week(WeekFile w, String at) {
@@ -452,16 +453,16 @@ final class ArchiveReading {
     if (w.brief().school() != null) {
       at(at + ".brief.", () -> knownSchool(w.brief().school()));
     }
-    Function<UUID, PlanStore.Kept> kept =
+    Function<UUID, PlanStore.ArchivedPlan> kept =
         gym ->
-            new PlanStore.Kept(
+            new PlanStore.ArchivedPlan(
                 gym,
                 w.createdAt(),
                 w.changedAt(),
                 Optional.ofNullable(w.removedAt()),
                 w.brief(),
                 w.plan());
-    PlanStore.Kept checked = kept.apply(new UUID(0, 0)).checked();
+    PlanStore.ArchivedPlan checked = kept.apply(new UUID(0, 0)).checked();
     checked.document().week().items().forEach(i -> at(at + ".plan.", () -> known(i.candidateId())));
     return new ReadWeek(w.gym(), kept);
   }

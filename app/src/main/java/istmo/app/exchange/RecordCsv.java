@@ -1,6 +1,6 @@
 package istmo.app.exchange;
 
-import istmo.app.plans.Session;
+import istmo.app.sessions.Session;
 import istmo.core.body.Measurement.Side;
 import istmo.core.record.SetRecord;
 import java.io.IOException;

@@ -1,7 +1,7 @@
 package istmo.app.exchange;
 
 import istmo.app.catalogue.Variants;
-import istmo.app.plans.Bringing;
+import istmo.app.sessions.SessionImport;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
@@ -20,11 +20,11 @@ import org.springframework.stereotype.Service;
 /** Earlier sets from a spreadsheet: looked at first, then all brought in or none. */
 @Service
 public class SetsImport {
-  private final Bringing bringing;
+  private final SessionImport sessionImport;
   private final Variants variants;
 
-  SetsImport(Bringing bringing, Variants variants) {
-    this.bringing = bringing;
+  SetsImport(SessionImport sessionImport, Variants variants) {
+    this.sessionImport = sessionImport;
     this.variants = variants;
   }
 
@@ -44,7 +44,8 @@ public class SetsImport {
   /**
    * @param exercises by a table's name, the candidate that it stands for; empty to leave it out
    */
-  public Preview preview(String text, SetsTable.Wished wished, Map<String, String> exercises) {
+  public Preview preview(
+      String text, SetsTable.ReadingChoices wished, Map<String, String> exercises) {
     SetsTable table = SetsTable.read(text, wished);
     Map<String, String> known = names();
     List<Named> named = new ArrayList<>();
@@ -69,11 +70,11 @@ public class SetsImport {
    * Throws {@link InvalidInput} that names every line at fault, and every exercise of which nobody
    * said what it is.
    */
-  public Bringing.BroughtIn bring(
+  public SessionImport.ImportResult bring(
       UUID clientId,
       UUID gymId,
       String text,
-      SetsTable.Wished wished,
+      SetsTable.ReadingChoices wished,
       Map<String, String> exercises) {
     Preview p = preview(text, wished, exercises);
     if (!p.ready()) {
@@ -90,13 +91,13 @@ public class SetsImport {
     Map<String, String> ids = new HashMap<>();
     p.exercises().forEach(n -> n.candidateId().ifPresent(id -> ids.put(n.name(), id)));
     Map<String, Integer> alike = new HashMap<>();
-    List<Bringing.Brought> sets = new ArrayList<>();
+    List<SessionImport.ImportedSet> sets = new ArrayList<>();
     for (SetsTable.Row r : p.table().rows()) {
       String candidate = ids.get(r.exercise());
       if (candidate != null) {
         String says = clientId + " " + r.on() + " " + candidate + " " + r.set();
         sets.add(
-            new Bringing.Brought(
+            new SessionImport.ImportedSet(
                 UUID.nameUUIDFromBytes(
                     (says + " " + alike.merge(says, 1, Integer::sum))
                         .getBytes(StandardCharsets.UTF_8)),
@@ -105,7 +106,7 @@ public class SetsImport {
                 r.set()));
       }
     }
-    return bringing.bring(clientId, gymId, sets);
+    return sessionImport.importSets(clientId, gymId, sets);
   }
 
   /** What the gym's names and nicknames stand for; an exercise's own name is its first set-up. */

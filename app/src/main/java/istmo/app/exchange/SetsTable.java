@@ -137,8 +137,10 @@ public final class SetsTable {
   /**
    * @param unit where a row or a header says none
    */
-  public record Wished(Map<Integer, Field> columns, Optional<Unit> unit, Optional<Days> days) {
-    public static final Wished NOTHING = new Wished(Map.of(), Optional.empty(), Optional.empty());
+  public record ReadingChoices(
+      Map<Integer, Field> columns, Optional<Unit> unit, Optional<Days> days) {
+    public static final ReadingChoices NOTHING =
+        new ReadingChoices(Map.of(), Optional.empty(), Optional.empty());
   }
 
   private final char separator;
@@ -206,7 +208,7 @@ public final class SetsTable {
    * Throws {@link InvalidInput} on field "text" for what is no table, or lacks a column that is
    * needed.
    */
-  public static SetsTable read(String text, Wished wished) {
+  public static SetsTable read(String text, ReadingChoices wished) {
     String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
     char separator = separator(plain);
     List<CSVRecord> records;
@@ -282,7 +284,7 @@ public final class SetsTable {
     return best;
   }
 
-  private static List<Column> columns(List<CSVRecord> records, Wished wished) {
+  private static List<Column> columns(List<CSVRecord> records, ReadingChoices wished) {
     CSVRecord head = records.get(0);
     List<Column> columns = new ArrayList<>();
     Set<Field> taken = new HashSet<>(wished.columns().values());

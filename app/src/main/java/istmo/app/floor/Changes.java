@@ -1,9 +1,9 @@
 package istmo.app.floor;
 
-import istmo.app.plans.Plans;
-import istmo.app.plans.PrescriptionDocument;
 import istmo.app.platform.Conflict;
 import istmo.app.platform.NotFound;
+import istmo.app.sessions.PrescriptionDocument;
+import istmo.app.sessions.Sessions;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.record.SetRecord;
 import istmo.core.record.SetRegister;
@@ -28,12 +28,12 @@ public class Changes {
   /** A device's clock that is off by less is taken as right. */
   private static final Duration CLOCKS_AGREE = Duration.ofMinutes(1);
 
-  private final Plans plans;
+  private final Sessions sessions;
   private final Floor floor;
   private final Clock clock;
 
-  Changes(Plans plans, Floor floor, Clock clock) {
-    this.plans = plans;
+  Changes(Sessions sessions, Floor floor, Clock clock) {
+    this.sessions = sessions;
     this.floor = floor;
     this.clock = clock;
   }
@@ -80,7 +80,7 @@ public class Changes {
    * @param stored the set as it stands now, for messages about sets that were judged
    * @param detail why, where it was refused
    */
-  public record Result(Outcome outcome, Optional<Plans.Taken> stored, String detail) {
+  public record Result(Outcome outcome, Optional<Sessions.Taken> stored, String detail) {
     static Result refused(String why) {
       return new Result(Outcome.REFUSED, Optional.empty(), why);
     }
@@ -99,19 +99,19 @@ public class Changes {
   private Result taken(Message m, Duration shift) {
     try {
       if (m instanceof Message.OfSet s) {
-        Plans.Taken t =
-            plans.take(
-                new Plans.SetMessage(
+        Sessions.Taken t =
+            sessions.take(
+                new Sessions.SetMessage(
                     s.sessionId(), s.itemId(), s.setId(), s.state(), s.performedAt().plus(shift)));
         return new Result(Outcome.valueOf(t.outcome().name()), Optional.of(t), "");
       }
       if (m instanceof Message.OfItem i) {
-        plans.place(
+        sessions.place(
             i.sessionId(), i.itemId(), i.candidateId(), i.setup(), i.prescription(), i.replaces());
       } else if (m instanceof Message.OfMark k) {
         floor.mark(k.clientId(), k.gymId(), k.candidateId(), k.words(), k.at().plus(shift));
       } else if (m instanceof Message.OfFinish f) {
-        plans.finish(f.sessionId(), f.at().plus(shift));
+        sessions.finish(f.sessionId(), f.at().plus(shift));
       }
       return new Result(Outcome.STORED, Optional.empty(), "");
     } catch (InvalidInput | Conflict | NotFound e) {

@@ -8,16 +8,16 @@ import istmo.app.floor.persistence.MarkEntity;
 import istmo.app.floor.persistence.MarkRepository;
 import istmo.app.gyms.Gyms;
 import istmo.app.orders.OrderBook;
-import istmo.app.plans.History;
-import istmo.app.plans.Plans;
-import istmo.app.plans.PrescriptionDocument;
-import istmo.app.plans.Session;
 import istmo.app.record.Answers;
 import istmo.app.schools.Schools;
+import istmo.app.sessions.History;
+import istmo.app.sessions.PrescriptionDocument;
+import istmo.app.sessions.Session;
+import istmo.app.sessions.Sessions;
 import istmo.core.body.Measurement.Side;
 import istmo.core.catalogue.Candidate;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Loading;
-import istmo.core.equipment.Place;
 import istmo.core.plan.Flow;
 import istmo.core.plan.Offer;
 import istmo.core.plan.Offers;
@@ -25,8 +25,8 @@ import istmo.core.plan.Prescription;
 import istmo.core.plan.Swap;
 import istmo.core.plan.WorkingLoad;
 import istmo.core.quantity.InvalidInput;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.Weights;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Weights;
 import istmo.core.record.Outing;
 import istmo.core.record.Progression;
 import istmo.core.record.Series;
@@ -70,7 +70,7 @@ public class Floor {
 
   private final Clients clients;
   private final Gyms gyms;
-  private final Plans plans;
+  private final Sessions sessions;
   private final History history;
   private final OrderBook orders;
   private final Schools schools;
@@ -83,7 +83,7 @@ public class Floor {
   Floor(
       Clients clients,
       Gyms gyms,
-      Plans plans,
+      Sessions sessions,
       History history,
       OrderBook orders,
       Schools schools,
@@ -94,7 +94,7 @@ public class Floor {
       Clock clock) {
     this.clients = clients;
     this.gyms = gyms;
-    this.plans = plans;
+    this.sessions = sessions;
     this.history = history;
     this.orders = orders;
     this.schools = schools;
@@ -140,14 +140,14 @@ public class Floor {
 
   /** A session with everything that a telephone needs for it. */
   public Walk walk(UUID sessionId) {
-    Session s = plans.get(sessionId);
+    Session s = sessions.get(sessionId);
     Aim aim = s.brief().aimed();
     School school = schools.get(s.brief().school());
     Offers offers =
         new Offers(
             orders
                 .order(
-                    new OrderBook.Wish(
+                    new OrderBook.OrderRequest(
                         s.client().id(),
                         s.gym().id(),
                         aim,
@@ -169,7 +169,7 @@ public class Floor {
         new Maker(
             s,
             s.client(),
-            s.gym().place(),
+            s.gym().equipment(),
             aim,
             offers,
             record,
@@ -225,7 +225,7 @@ public class Floor {
   private record Maker(
       Session session,
       Client client,
-      Place place,
+      GymEquipment equipment,
       Aim aim,
       Offers offers,
       List<Series> record,
@@ -267,19 +267,19 @@ public class Floor {
      * Exercises in turn where the plan says so, each by itself otherwise, in the session's order.
      */
     private static List<List<String>> bouts(List<Session.Item> items, Set<String> known) {
-      Map<Integer, List<String>> byPlace = new TreeMap<>();
-      Map<Integer, Integer> placeOfBout = new HashMap<>();
+      Map<Integer, List<String>> byTurn = new TreeMap<>();
+      Map<Integer, Integer> turnOfBout = new HashMap<>();
       for (Session.Item i : items) {
-        int place =
+        int turn =
             i.asked().bout().isPresent()
-                ? placeOfBout.computeIfAbsent(i.asked().bout().get(), b -> byPlace.size())
-                : byPlace.size();
-        byPlace.computeIfAbsent(place, k -> new ArrayList<>());
+                ? turnOfBout.computeIfAbsent(i.asked().bout().get(), b -> byTurn.size())
+                : byTurn.size();
+        byTurn.computeIfAbsent(turn, k -> new ArrayList<>());
         if (known.contains(i.id().toString())) {
-          byPlace.get(place).add(i.id().toString());
+          byTurn.get(turn).add(i.id().toString());
         }
       }
-      return List.copyOf(byPlace.values());
+      return List.copyOf(byTurn.values());
     }
 
     private static Prescription prescription(Session.Item i, Offer o) {
@@ -292,7 +292,7 @@ public class Floor {
           o,
           p,
           WorkingLoad.of(
-              o, p, place, recorded(o), next(o, p), share, client.cautions().loadShare() < 1));
+              o, p, equipment, recorded(o), next(o, p), share, client.cautions().loadShare() < 1));
     }
 
     private Optional<Series> series(String candidateId, Map<String, Double> setup) {
@@ -322,7 +322,7 @@ public class Floor {
           s,
           new Progression.Asked(p.repetitionsLow(), p.repetitionsHigh(), p.reserve()),
           o.needs(),
-          place,
+          equipment,
           today);
     }
 
@@ -413,7 +413,7 @@ public class Floor {
                   .max()
                   .orElse(0));
       List<Loading> all =
-          Loading.upTo(most > 0 ? most * MOST_LOAD : UNKNOWN_MOST_KG, x.offer().needs(), place)
+          Loading.upTo(most > 0 ? most * MOST_LOAD : UNKNOWN_MOST_KG, x.offer().needs(), equipment)
               .stream()
               .filter(l -> l.kg() >= most * LEAST_LOAD)
               .toList();

@@ -1,6 +1,6 @@
 package istmo.app.gyms;
 
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.measuring.Pull;
 import java.util.List;
 import java.util.Map;
@@ -11,4 +11,5 @@ import java.util.UUID;
  *
  * @param pulls item id to the pulls with a hanging scale that its resistance was fitted from
  */
-public record Gym(UUID id, int version, String name, Place place, Map<String, List<Pull>> pulls) {}
+public record Gym(
+    UUID id, int version, String name, GymEquipment equipment, Map<String, List<Pull>> pulls) {}

@@ -7,7 +7,7 @@ import istmo.app.platform.Conflict;
 import istmo.app.platform.Names;
 import istmo.app.platform.NotFound;
 import istmo.core.equipment.Equipment;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Plates;
 import istmo.core.measuring.Pull;
 import istmo.core.measuring.ResistanceFit;
@@ -54,18 +54,18 @@ public class Gyms {
 
   /** A gym with everything that is known of it. */
   @Transactional
-  public Gym bringIn(String name, Place place, Map<String, List<Pull>> pulls) {
+  public Gym bringIn(String name, GymEquipment equipment, Map<String, List<Pull>> pulls) {
     String trimmed = checkName(name, null);
-    checkPulls(place, pulls);
+    checkPulls(equipment, pulls);
     GymEntity e = new GymEntity(UUID.randomUUID(), coach.id(), clock.instant());
-    e.write(trimmed, place.equipment());
-    e.know(place, pulls);
+    e.write(trimmed, equipment.items());
+    e.know(equipment, pulls);
     return view(repository.saveAndFlush(e));
   }
 
   /** Throws where pulls could not have said anything of a machine. */
-  public static void checkPulls(Place place, Map<String, List<Pull>> pulls) {
-    pulls.forEach((item, all) -> ResistanceFit.of(item, place, all));
+  public static void checkPulls(GymEquipment equipment, Map<String, List<Pull>> pulls) {
+    pulls.forEach((item, all) -> ResistanceFit.of(item, equipment, all));
   }
 
   @Transactional
@@ -84,7 +84,7 @@ public class Gyms {
     GymEntity e = seen(id, version);
     Map<String, List<Pull>> pulls = new LinkedHashMap<>(e.pulls());
     if (pulls.containsKey(item)
-        && !fitted(e.place(), item, pulls.get(item)).entrySet().stream()
+        && !fitted(e.equipment(), item, pulls.get(item)).entrySet().stream()
             .allMatch(f -> near(f.getValue(), values.get(f.getKey())))) {
       pulls.remove(item);
     }
@@ -96,16 +96,16 @@ public class Gyms {
   public Gym pull(UUID id, int version, String item, List<Pull> pulls) {
     GymEntity e = seen(id, version);
     Map<String, Double> values =
-        new LinkedHashMap<>(e.place().measured().getOrDefault(item, Map.of()));
+        new LinkedHashMap<>(e.equipment().measured().getOrDefault(item, Map.of()));
     Map<String, List<Pull>> all = new LinkedHashMap<>(e.pulls());
     if (all.containsKey(item)) {
-      values.keySet().removeAll(fitted(e.place(), item, all.get(item)).keySet());
+      values.keySet().removeAll(fitted(e.equipment(), item, all.get(item)).keySet());
     }
     if (pulls.isEmpty()) {
       all.remove(item);
     } else {
       all.put(item, pulls);
-      values.putAll(fitted(e.place(), item, pulls));
+      values.putAll(fitted(e.equipment(), item, pulls));
     }
     return keep(e, item, values, all);
   }
@@ -114,12 +114,12 @@ public class Gyms {
   @Transactional
   public Gym plates(UUID id, int version, Plates plates) {
     GymEntity e = seen(id, version);
-    e.know(new Place(e.place().equipment(), e.place().measured(), plates), e.pulls());
+    e.know(new GymEquipment(e.equipment().items(), e.equipment().measured(), plates), e.pulls());
     return view(repository.saveAndFlush(e));
   }
 
-  private static Map<String, Double> fitted(Place place, String item, List<Pull> pulls) {
-    return ResistanceFit.of(item, place, pulls).values();
+  private static Map<String, Double> fitted(GymEquipment equipment, String item, List<Pull> pulls) {
+    return ResistanceFit.of(item, equipment, pulls).values();
   }
 
   private static boolean near(double a, Double b) {
@@ -129,9 +129,9 @@ public class Gyms {
   private Gym keep(
       GymEntity e, String item, Map<String, Double> values, Map<String, List<Pull>> pulls) {
     Equipment.get(item);
-    Map<String, Map<String, Double>> measured = new LinkedHashMap<>(e.place().measured());
+    Map<String, Map<String, Double>> measured = new LinkedHashMap<>(e.equipment().measured());
     measured.put(item, values);
-    e.know(new Place(e.place().equipment(), measured, e.place().plates()), pulls);
+    e.know(new GymEquipment(e.equipment().items(), measured, e.equipment().plates()), pulls);
     return view(repository.saveAndFlush(e));
   }
 
@@ -157,6 +157,6 @@ public class Gyms {
   }
 
   private static Gym view(GymEntity e) {
-    return new Gym(e.getId(), e.getVersion(), e.getName(), e.place(), e.pulls());
+    return new Gym(e.getId(), e.getVersion(), e.getName(), e.equipment(), e.pulls());
   }
 }

@@ -5,9 +5,9 @@ import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
-import istmo.app.plans.History;
 import istmo.app.platform.Transactions;
 import istmo.app.schools.Schools;
+import istmo.app.sessions.History;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.Profile;
@@ -15,17 +15,17 @@ import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
 import istmo.core.computing.Kept;
 import istmo.core.equipment.Equipment;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.evidence.Evidence;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.Brief;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
+import istmo.core.ranking.brief.Weights;
 import istmo.core.ranking.criterion.Evaluation;
-import istmo.core.ranking.criterion.MachineMeasuringValue;
-import istmo.core.ranking.criterion.MeasuringValue;
-import istmo.core.ranking.criterion.Order;
-import istmo.core.ranking.criterion.OrderChange;
-import istmo.core.ranking.criterion.Orders;
-import istmo.core.ranking.criterion.Weights;
+import istmo.core.ranking.order.MachineMeasuringValue;
+import istmo.core.ranking.order.MeasuringValue;
+import istmo.core.ranking.order.Order;
+import istmo.core.ranking.order.OrderChange;
+import istmo.core.ranking.order.Orders;
 import istmo.core.record.Experience;
 import istmo.core.stimulus.School;
 import java.time.Clock;
@@ -52,10 +52,10 @@ public class OrderBook {
   private record Key(Body body, Map<String, Map<String, Double>> machines) {}
 
   /** A school's name does not matter to what it makes of the mechanics. */
-  private record JudgedKey(
+  private record SchoolKey(
       Key key, double recruitment, double lengthBias, double powerMean, double passiveWeight) {
-    static JudgedKey of(Key key, School s) {
-      return new JudgedKey(key, s.recruitment(), s.lengthBias(), s.powerMean(), s.passiveWeight());
+    static SchoolKey of(Key key, School s) {
+      return new SchoolKey(key, s.recruitment(), s.lengthBias(), s.powerMean(), s.passiveWeight());
     }
   }
 
@@ -70,7 +70,7 @@ public class OrderBook {
   private static final int KEPT_ORDERS = 40;
 
   private final Kept<Key, Map<String, Evaluation>> evaluations;
-  private final Kept<JudgedKey, Map<String, Evaluation>> judged;
+  private final Kept<SchoolKey, Map<String, Evaluation>> bySchool;
   private final Kept<OwnKey, Evaluation> ownEvaluations;
   private final Kept<OrderKey, Order> orders = Kept.atMost(KEPT_ORDERS);
   private final Clients clients;
@@ -92,7 +92,7 @@ public class OrderBook {
       Clock clock,
       @Value("${istmo.orders.kept-bodies}") int bodies) {
     this.evaluations = Kept.atMost(bodies);
-    this.judged = Kept.atMost(4 * bodies);
+    this.bySchool = Kept.atMost(4 * bodies);
     this.ownEvaluations = Kept.atMost(20 * bodies);
     this.schools = schools;
     this.history = history;
@@ -106,50 +106,50 @@ public class OrderBook {
    * Who, where, what for, by which school, and what counts how much; stiffToday takes some range
    * for one day.
    */
-  public record Wish(
+  public record OrderRequest(
       UUID clientId, UUID gymId, Aim aim, School school, Weights weights, boolean stiffToday) {}
 
   /** An order, and what to ask or to know about this client before anything is done. */
   public record Answer(Order order, List<String> statements) {}
 
-  public Answer order(Wish wish) {
-    Client client = clients.get(wish.clientId());
+  public Answer order(OrderRequest request) {
+    Client client = clients.get(request.clientId());
     return new Answer(
-        order(brief(client, gyms.get(wish.gymId()), wish)), client.cautions().statements());
+        order(brief(client, gyms.get(request.gymId()), request)), client.cautions().statements());
   }
 
   /**
    * Which missing measurements of the client would change this order, most first. Some seconds of
    * mechanics.
    */
-  public List<MeasuringValue> measuring(Wish wish) {
-    Client client = clients.get(wish.clientId());
-    Brief brief = brief(client, gyms.get(wish.gymId()), wish).of(client.estimate().body());
+  public List<MeasuringValue> measuring(OrderRequest request) {
+    Client client = clients.get(request.clientId());
+    Brief brief = brief(client, gyms.get(request.gymId()), request).of(client.estimate().body());
     return MeasuringValue.of(client.estimate(), brief, evaluated(brief));
   }
 
   /** Which generic values of this gym's machines would change this order, most first. */
-  public List<MachineMeasuringValue> machines(Wish wish) {
-    Brief brief = brief(clients.get(wish.clientId()), gyms.get(wish.gymId()), wish);
+  public List<MachineMeasuringValue> machines(OrderRequest request) {
+    Brief brief = brief(clients.get(request.clientId()), gyms.get(request.gymId()), request);
     return MachineMeasuringValue.of(brief, evaluated(brief));
   }
 
   /** What other values of one machine do to this order. */
-  public OrderChange withMachine(Wish wish, String item, Map<String, Double> values) {
-    Brief before = brief(clients.get(wish.clientId()), gyms.get(wish.gymId()), wish);
-    Place place = before.place();
+  public OrderChange withMachine(OrderRequest request, String item, Map<String, Double> values) {
+    Brief before = brief(clients.get(request.clientId()), gyms.get(request.gymId()), request);
+    GymEquipment equipment = before.equipment();
     for (Map.Entry<String, Double> v : values.entrySet()) {
-      place = place.with(item, v.getKey(), v.getValue());
+      equipment = equipment.with(item, v.getKey(), v.getValue());
     }
-    return OrderChange.between(order(before), order(before.at(place)));
+    return OrderChange.between(order(before), order(before.at(equipment)));
   }
 
-  private Brief brief(Client client, Gym gym, Wish wish) {
+  private Brief brief(Client client, Gym gym, OrderRequest request) {
     Transactions.mustBeOutside("an order");
     Brief brief =
         client
-            .brief(gym.place(), wish.aim(), wish.school(), wish.stiffToday())
-            .weighed(wish.weights());
+            .brief(gym.equipment(), request.aim(), request.school(), request.stiffToday())
+            .weighed(request.weights());
     return client.learns()
         ? brief.learning(
             Experience.of(
@@ -169,13 +169,14 @@ public class OrderBook {
   }
 
   private Map<String, Evaluation> evaluated(Brief brief, List<Candidate> own) {
-    Key key = new Key(brief.limitedBody(), brief.place().measured());
+    Key key = new Key(brief.limitedBody(), brief.equipment().measured());
     Map<String, Evaluation> mechanics =
-        evaluations.get(key, k -> Orders.evaluate(k.body(), brief.place(), School.STRETCH));
+        evaluations.get(key, k -> Orders.evaluate(k.body(), brief.equipment(), School.STRETCH));
     Map<String, Evaluation> all =
         new LinkedHashMap<>(
-            judged.get(
-                JudgedKey.of(key, brief.school()), k -> Orders.by(mechanics, brief.school())));
+            bySchool.get(
+                SchoolKey.of(key, brief.school()),
+                k -> Orders.judgedBy(mechanics, brief.school())));
     for (Candidate c : own) { // a kept variant never changes
       all.put(
           c.id(),
@@ -183,9 +184,9 @@ public class OrderBook {
               .get(
                   new OwnKey(key, c.id()),
                   k ->
-                      Orders.evaluate(key.body(), List.of(c), brief.place(), School.STRETCH)
+                      Orders.evaluate(key.body(), List.of(c), brief.equipment(), School.STRETCH)
                           .get(c.id()))
-              .by(brief.school()));
+              .judgedBy(brief.school()));
     }
     return all;
   }
@@ -197,11 +198,14 @@ public class OrderBook {
    * The same brief by every school that this coach can choose: who moves when the school changes.
    * No new mechanics.
    */
-  public List<BySchool> bySchool(Wish wish) {
-    Brief brief = brief(clients.get(wish.clientId()), gyms.get(wish.gymId()), wish);
+  public List<BySchool> bySchool(OrderRequest request) {
+    Brief brief = brief(clients.get(request.clientId()), gyms.get(request.gymId()), request);
     List<Candidate> own = variants.own();
     return schools.all().stream()
-        .map(s -> new BySchool(s, Orders.places(brief.by(s), evaluated(brief.by(s), own))))
+        .map(
+            s ->
+                new BySchool(
+                    s, Orders.places(brief.withSchool(s), evaluated(brief.withSchool(s), own))))
         .toList();
   }
 
@@ -216,8 +220,8 @@ public class OrderBook {
         new Thread(
             () -> {
               Body nobody = Body.estimated(1.75, 75, Sex.MALE);
-              Place everything =
-                  Place.generic(
+              GymEquipment everything =
+                  GymEquipment.generic(
                       Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
               Brief brief =
                   new Brief(

@@ -1,692 +1,346 @@
 package istmo.app.plans;
 
-import istmo.app.accounts.CurrentCoach;
-import istmo.app.bench.Bench;
-import istmo.app.catalogue.Variants;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
-import istmo.app.plans.persistence.ItemEntity;
-import istmo.app.plans.persistence.ItemRepository;
-import istmo.app.plans.persistence.PerformedSetEntity;
-import istmo.app.plans.persistence.PerformedSetRepository;
-import istmo.app.plans.persistence.SessionEntity;
-import istmo.app.plans.persistence.TrainingSessionRepository;
-import istmo.app.platform.Conflict;
+import istmo.app.orders.OrderBook;
 import istmo.app.platform.NotFound;
-import istmo.app.platform.Transactions;
 import istmo.app.schools.Schools;
-import istmo.core.body.Cautions;
+import istmo.app.sessions.Session;
+import istmo.app.sessions.Sessions;
+import istmo.core.body.PainFlag;
+import istmo.core.body.Profile;
+import istmo.core.body.Profile.TrainingAge;
+import istmo.core.body.Soreness;
+import istmo.core.computing.Kept;
+import istmo.core.plan.Arrangement;
+import istmo.core.plan.Block;
+import istmo.core.plan.Coverage;
+import istmo.core.plan.Offer;
+import istmo.core.plan.Offers;
+import istmo.core.plan.Pairing;
+import istmo.core.plan.Planned;
+import istmo.core.plan.Shortfall;
+import istmo.core.plan.Swap;
+import istmo.core.plan.Targets;
+import istmo.core.plan.WorkingLoad;
+import istmo.core.quantity.Allowed;
 import istmo.core.quantity.InvalidInput;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.record.SetRecord;
-import istmo.core.record.SetRegister;
-import istmo.core.stimulus.School;
-import istmo.core.training.PerformedSet;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Weights;
+import istmo.core.ranking.order.Order;
 import java.time.Clock;
-import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.Collection;
-import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
-/** Sessions: what was chosen, in which set-up, and what was done. */
+/** Planned weeks: kept as revisions, composed, changed, undone. */
 @Service
 public class Plans {
-  private final TrainingSessionRepository sessions;
-  private final ItemRepository items;
+  private static final int SWAPS = 6;
+  private static final int USUAL_TIMES = 2;
+  private static final int USUAL_MINUTES = 60;
+  private static final int KEPT_OFFERS = 40;
 
-  /** As which device corrections at the desk count. */
-  private static final String DESK = "desk";
+  private record OffersKey(Order order, Profile profile) {
+    @Override
+    public boolean equals(
+        Object o) { // an order is kept as it is, and comparing two would take longer than making
+      // offers
+      return o instanceof OffersKey k && k.order == order && k.profile.equals(profile);
+    }
 
-  private final PerformedSetRepository sets;
-  private final SeriesBook series;
+    @Override
+    public int hashCode() {
+      return System.identityHashCode(order);
+    }
+  }
+
+  private final Kept<OffersKey, Offers> offers = Kept.atMost(KEPT_OFFERS);
+  private final PlanStore store;
   private final Clients clients;
   private final Gyms gyms;
-  private final Bench bench;
+  private final OrderBook orders;
   private final Schools schools;
-  private final Variants variants;
-  private final CurrentCoach coach;
+  private final Sessions sessions;
   private final Clock clock;
-  private final Transactions transactions;
 
   Plans(
-      TrainingSessionRepository sessions,
-      ItemRepository items,
-      PerformedSetRepository sets,
-      SeriesBook series,
+      PlanStore store,
       Clients clients,
       Gyms gyms,
-      Bench bench,
-      Variants variants,
-      CurrentCoach coach,
-      Clock clock,
+      OrderBook orders,
       Schools schools,
-      Transactions transactions) {
-    this.transactions = transactions;
-    this.schools = schools;
-    this.sessions = sessions;
-    this.items = items;
-    this.sets = sets;
-    this.series = series;
+      Sessions sessions,
+      Clock clock) {
+    this.store = store;
     this.clients = clients;
     this.gyms = gyms;
-    this.bench = bench;
-    this.variants = variants;
-    this.coach = coach;
+    this.orders = orders;
+    this.schools = schools;
+    this.sessions = sessions;
     this.clock = clock;
   }
 
-  /** One line of the list of sessions. */
-  public record Line(
-      UUID id,
+  /** A new plan with nothing in its days yet; what is not said comes from the client's profile. */
+  public Plan begin(
       UUID clientId,
       UUID gymId,
-      Instant createdAt,
-      Optional<Instant> finishedAt,
-      List<String> candidateIds) {}
-
-  /** The newest hundred sessions of a client, or of all clients. */
-  @Transactional(readOnly = true)
-  public List<Line> list(Optional<UUID> clientId) {
-    List<SessionEntity> found =
-        clientId
-            .map(id -> sessions.findTop100ByCoachIdAndClientIdOrderByCreatedAtDesc(coach.id(), id))
-            .orElseGet(() -> sessions.findTop100ByCoachIdOrderByCreatedAtDesc(coach.id()));
-    Map<UUID, List<ItemEntity>> bySession =
-        found.isEmpty()
-            ? Map.of()
-            : items
-                .findByCoachIdAndSessionIdInOrderByPosition(
-                    coach.id(), found.stream().map(SessionEntity::getId).toList())
-                .stream()
-                .collect(Collectors.groupingBy(ItemEntity::getSessionId));
-    return found.stream()
-        .map(
-            s ->
-                new Line(
-                    s.getId(),
-                    s.getClientId(),
-                    s.getGymId(),
-                    s.getCreatedAt(),
-                    Optional.ofNullable(s.getFinishedAt()),
-                    bySession.getOrDefault(s.getId(), List.of()).stream()
-                        .map(ItemEntity::getCandidateId)
-                        .toList()))
-        .toList();
-  }
-
-  /**
-   * Every session of a client with its sets, oldest first, without looking back to last times; four
-   * queries however many there are.
-   */
-  public List<Session> history(UUID clientId) {
-    List<SessionEntity> found =
-        sessions.findByCoachIdAndClientIdOrderByCreatedAtAsc(coach.id(), clientId);
-    if (found.isEmpty()) {
-      return List.of();
-    }
+      PlanBrief brief,
+      String name,
+      Optional<Integer> times,
+      Optional<Integer> minutes,
+      boolean oneStation,
+      Pairing pairing) {
     Client client = clients.get(clientId);
-    Map<UUID, Gym> places = gyms.all().stream().collect(Collectors.toMap(Gym::id, g -> g));
-    List<ItemEntity> own =
-        items.findByCoachIdAndSessionIdInOrderByPosition(
-            coach.id(), found.stream().map(SessionEntity::getId).toList());
-    Map<UUID, List<Session.LoggedSet>> done = setsOf(own.stream().map(ItemEntity::getId).toList());
-    Map<UUID, List<Session.Item>> bySession =
-        own.stream()
-            .collect(
-                Collectors.groupingBy(
-                    ItemEntity::getSessionId,
-                    Collectors.mapping(
-                        i ->
-                            new Session.Item(
-                                i.getId(),
-                                i.getPosition(),
-                                i.getCandidateId(),
-                                i.getSeriesId(),
-                                i.getSetup(),
-                                i.getAsked(),
-                                i.isEnded(),
-                                done.getOrDefault(i.getId(), List.of()),
-                                Optional.empty(),
-                                Optional.empty(),
-                                Optional.empty()),
-                        Collectors.toList())));
-    return found.stream()
-        .map(
-            s ->
-                new Session(
-                    s.getId(),
-                    client,
-                    places.get(s.getGymId()),
-                    s.getBrief(),
-                    s.getCreatedAt(),
-                    Optional.ofNullable(s.getFinishedAt()),
-                    bySession.getOrDefault(s.getId(), List.of())))
-        .toList();
+    int days = times.or(() -> client.profile().daysAWeek()).orElse(USUAL_TIMES);
+    int each = minutes.or(() -> client.profile().minutes()).orElse(USUAL_MINUTES);
+    PlanDocument document =
+        new PlanDocument(
+            name == null || name.isBlank() ? "Week for " + client.name() : name,
+            PlanDocument.of(new Planned.Week(spread(days, each, oneStation))),
+            pairing,
+            client.profile().trainingAge().filter(a -> a == TrainingAge.WEEKS).isEmpty(),
+            true,
+            Map.of(),
+            null,
+            null);
+    return begin(clientId, gymId, brief, document);
   }
 
-  /** The newest session of a client, without its exercises: where it was, and what it was for. */
-  public Optional<Session> newest(UUID clientId) {
-    return sessions
-        .findFirstByCoachIdAndClientIdOrderByCreatedAtDesc(coach.id(), clientId)
-        .map(
-            s ->
-                new Session(
-                    s.getId(),
-                    clients.get(clientId),
-                    gyms.get(s.getGymId()),
-                    s.getBrief(),
-                    s.getCreatedAt(),
-                    Optional.ofNullable(s.getFinishedAt()),
-                    List.of()));
-  }
-
-  /**
-   * Erases every session of a client with its exercises and sets (they go with it in the database).
-   */
-  @Transactional
-  public void erase(UUID clientId) {
-    sessions.deleteAllInBatch(
-        sessions.findByCoachIdAndClientIdOrderByCreatedAtAsc(coach.id(), clientId));
-  }
-
-  /** A session of this coach; throws {@link NotFound} for any other. */
-  public Session get(UUID id) {
-    return view(transactions.read(() -> rows(entity(id))));
-  }
-
-  /** Begins a session now. */
-  public Session start(UUID clientId, UUID gymId, Aim aim, School school, boolean stiffToday) {
-    return start(clientId, gymId, aim, school, stiffToday, clock.instant());
-  }
-
-  /** A session that began at a given moment, for records that are brought in. */
-  public Session start(
-      UUID clientId, UUID gymId, Aim aim, School school, boolean stiffToday, Instant at) {
-    return view(
-        transactions.write(() -> rows(begun(clientId, gymId, aim, school, stiffToday, at))));
-  }
-
-  private SessionEntity begun(
-      UUID clientId, UUID gymId, Aim aim, School school, boolean stiffToday, Instant at) {
+  /** A plan that begins with a document: one that is brought in. */
+  public Plan begin(UUID clientId, UUID gymId, PlanBrief brief, PlanDocument document) {
     clients.check(clientId);
     gyms.get(gymId);
-    SessionBrief brief =
-        new SessionBrief(aim.weights(), List.copyOf(aim.keepOut()), school.id(), stiffToday);
-    return sessions.save(
-        new SessionEntity(UUID.randomUUID(), coach.id(), clientId, gymId, brief, at));
+    aim(brief);
+    Weights weights = new Weights(Weights.Preset.get(brief.preset()), brief.weights());
+    PlanBrief kept =
+        new PlanBrief(
+            brief.aim(),
+            brief.keepOut(),
+            schools.get(brief.school()).id(),
+            weights.preset().id(),
+            weights.moved());
+    return view(store.add(clientId, gymId, kept, document.checked()), Optional.empty());
   }
 
   /**
-   * Pins a candidate; without a set-up, in the usual one on this gym's machines as far as this
-   * client takes it. What the client's cautions leave out is not pinned.
+   * A plan of this coach; throws {@link NotFound} for any other, and for one that was taken out.
    */
-  public Session pin(UUID sessionId, String candidateId, Optional<Map<String, Double>> wished) {
-    return pin(sessionId, candidateId, wished, Asked.NOTHING);
+  public Plan get(UUID id) {
+    return view(store.get(id), Optional.empty());
   }
 
-  /** The same, with what a plan asks for. */
-  public Session pin(
-      UUID sessionId, String candidateId, Optional<Map<String, Double>> wished, Asked asked) {
-    SessionEntity session = entity(sessionId);
-    Map<String, Double> setup = admitted(session, candidateId, wished);
-    return view(
-        transactions.write(
-            () -> {
-              List<ItemEntity> there = itemsOf(session);
-              add(
-                  session,
-                  new Addition(UUID.randomUUID(), candidateId, setup, asked, next(there)),
-                  there);
-              return rows(session);
-            }));
+  /** The week as a step of its block asks for it, 1 the first. */
+  public Plan step(UUID id, int step) {
+    return view(store.get(id), Optional.of(step));
   }
 
-  /** The position after the last exercise. */
-  private static int next(List<ItemEntity> there) {
-    return there.stream().mapToInt(ItemEntity::getPosition).max().orElse(0) + 1;
+  /** Keeps an edit as a new revision; what had been undone is gone then. */
+  public Plan change(UUID id, int version, String what, PlanDocument document) {
+    PlanStore.Stored before = store.seen(id, version);
+    PlanDocument checked = document.checked();
+    Offers on = offers(before);
+    Set<String> known = candidates(before.document());
+    candidates(checked).stream().filter(c -> !known.contains(c)).forEach(on::get);
+    return view(store.keep(id, version, what, checked), Optional.empty());
   }
 
-  /**
-   * Puts an exercise in the place of another, or at the end, under the id that the device made: the
-   * same message again changes nothing. What was logged of the one replaced stays.
-   *
-   * @param replaced the item whose place it takes, if it takes one's
-   */
-  public void place(
-      UUID sessionId,
-      UUID itemId,
-      String candidateId,
-      Optional<Map<String, Double>> wished,
-      Optional<PrescriptionDocument> prescription,
-      Optional<UUID> replaced) {
-    SessionEntity session = entity(sessionId);
-    if (isPlaced(session, itemId)) {
-      return;
+  private static Set<String> candidates(PlanDocument document) {
+    return document.week().items().stream()
+        .map(Planned.Item::candidateId)
+        .collect(Collectors.toSet());
+  }
+
+  /** Takes the newest edit back. */
+  public Plan undo(UUID id, int version) {
+    return view(store.undo(id, version), Optional.empty());
+  }
+
+  /** Does again what was taken back. */
+  public Plan redo(UUID id, int version) {
+    return view(store.redo(id, version), Optional.empty());
+  }
+
+  /** Puts back what was taken out of the list. */
+  public Plan putBack(UUID id) {
+    return view(store.putBack(id), Optional.empty());
+  }
+
+  /** Why the week falls short, if it does. Some seconds of solver. */
+  public Optional<Shortfall> shortfall(UUID id) {
+    Plan plan = get(id);
+    return Shortfall.of(plan.task(), plan.week());
+  }
+
+  /** Other exercises for the job of one in the week. */
+  public List<Swap> swaps(UUID id, String itemId, Set<String> taken, Set<PainFlag> hurting) {
+    Plan plan = get(id);
+    Planned.Day day =
+        plan.week().days().stream()
+            .filter(d -> d.items().stream().anyMatch(i -> i.id().equals(itemId)))
+            .findFirst()
+            .orElseThrow(() -> new NotFound("exercise in this week"));
+    Planned.Item item =
+        day.items().stream().filter(i -> i.id().equals(itemId)).findFirst().orElseThrow();
+    Offer now = plan.offers().get(item.candidateId());
+    return Swap.of(
+        now,
+        plan.offers(),
+        plan.aim(),
+        taken,
+        hurting,
+        day.items().stream().map(Planned.Item::candidateId).toList(),
+        SWAPS);
+  }
+
+  /** Puts the exercises of a session in the usual order. */
+  public Plan arrange(UUID id, int version, int day) {
+    Plan plan = get(id);
+    Planned.Day d = day(plan, day);
+    List<Planned.Day> days = new ArrayList<>(plan.week().days());
+    days.set(day, d.with(plan.arrangement().of(d.bouts())));
+    return change(id, version, "put in order", plan.document().with(new Planned.Week(days)));
+  }
+
+  public static Planned.Day day(Plan plan, int day) {
+    if (day < 0 || day >= plan.week().days().size()) {
+      throw new NotFound("session in this week");
     }
-    prescription.ifPresent(PrescriptionDocument::prescription);
-    Map<String, Double> setup = admitted(session, candidateId, wished);
-    transactions.write(
-        () -> {
-          if (isPlaced(session, itemId)) { // by the same message, a moment before
-            return;
-          }
-          Optional<ItemEntity> before = replaced.map(id -> item(session, id));
-          List<ItemEntity> there = itemsOf(session);
-          int position = before.map(ItemEntity::getPosition).orElseGet(() -> next(there));
-          Asked asked =
-              new Asked(
-                  List.of(),
-                  prescription,
-                  before.flatMap(b -> b.getAsked().bout()),
-                  before.map(b -> b.getAsked().loadShare()).orElse(1.0));
-          before.ifPresent(ItemEntity::end);
-          add(session, new Addition(itemId, candidateId, setup, asked, position), there);
-        });
+    return plan.week().days().get(day);
   }
 
-  /** Whether this session has the exercise; one of another coach or another session is refused. */
-  private boolean isPlaced(SessionEntity session, UUID itemId) {
-    boolean known = items.existsById(itemId);
-    if (known) {
-      item(session, itemId);
+  /** What a brief aims at; throws {@link InvalidInput} where that is nothing. */
+  static Aim aim(PlanBrief b) {
+    Aim aim = new Aim(b.aim(), new HashSet<>(b.keepOut()));
+    if (aim.isEmpty()) {
+      throw new InvalidInput("aim", "paint at least one region that should grow");
     }
-    return known;
+    return aim;
   }
 
-  /** An exercise that a client can do and may do. */
-  private record Addition(
-      UUID itemId, String candidateId, Map<String, Double> setup, Asked asked, int position) {}
-
-  private void add(SessionEntity session, Addition a, List<ItemEntity> there) {
-    if (there.stream().anyMatch(i -> i.getCandidateId().equals(a.candidateId()) && !i.isEnded())) {
-      throw new Conflict(
-          variants.candidate(a.candidateId()).name() + " is in this session already.");
-    }
-    UUID seriesId = series.of(session.getClientId(), a.candidateId(), a.setup());
-    items.saveAndFlush(
-        new ItemEntity(
-            a.itemId(),
-            coach.id(),
-            session.getId(),
-            a.position(),
-            a.candidateId(),
-            a.setup(),
-            seriesId,
-            a.asked(),
-            clock.instant()));
+  private Order order(PlanStore.Stored e) {
+    PlanBrief b = e.brief();
+    return orders
+        .order(
+            new OrderBook.OrderRequest(
+                e.clientId(),
+                e.gymId(),
+                aim(b),
+                schools.get(b.school()),
+                new Weights(Weights.Preset.get(b.preset()), b.weights()),
+                false))
+        .order();
   }
 
-  /** Changes the set-up of an item that has no sets yet; with sets it would falsify the record. */
-  public Session changeSetup(UUID sessionId, UUID itemId, Map<String, Double> wished) {
-    SessionEntity session = entity(sessionId);
-    Map<String, Double> setup =
-        admitted(session, item(session, itemId).getCandidateId(), Optional.of(wished));
-    return view(
-        transactions.write(
-            () -> {
-              ItemEntity item = item(session, itemId);
-              if (hasSets(item)) {
-                throw new Conflict(
-                    "Sets are logged with this set-up; another set-up is another record.");
-              }
-              item.setSetup(setup, series.of(session.getClientId(), item.getCandidateId(), setup));
-              items.saveAndFlush(item);
-              return rows(session);
-            }));
+  private Offers offers(PlanStore.Stored e) {
+    return offers.get(
+        new OffersKey(order(e), clients.get(e.clientId()).profile()),
+        k -> new Offers(k.order(), k.profile()));
   }
 
-  /** Takes an exercise out of a session; one with sets stays. */
-  public Session unpin(UUID sessionId, UUID itemId) {
-    return view(
-        transactions.write(
-            () -> {
-              SessionEntity session = entity(sessionId);
-              ItemEntity item = item(session, itemId);
-              if (hasSets(item)) {
-                throw new Conflict("Sets are logged here. Remove them first.");
-              }
-              items.delete(item);
-              items.flush();
-              return rows(session);
-            }));
-  }
-
-  private boolean hasSets(ItemEntity item) {
-    return sets.existsByCoachIdAndItemIdAndRemovedFalse(coach.id(), item.getId());
-  }
-
-  /** Stores a set from the desk that was done now. */
-  public Session log(UUID sessionId, UUID itemId, UUID setId, PerformedSet set) {
-    return log(sessionId, itemId, setId, set, clock.instant());
-  }
-
-  /**
-   * Stores a set from the desk: the same set sent again changes nothing, or corrects its figures;
-   * one that was taken out is back.
-   */
-  public Session log(UUID sessionId, UUID itemId, UUID setId, PerformedSet set, Instant at) {
-    return log(sessionId, itemId, setId, SetRecord.plain(set), at);
-  }
-
-  /**
-   * The same with everything that was written down of it. What a plain correction does not speak of
-   * stays.
-   */
-  public Session log(UUID sessionId, UUID itemId, UUID setId, SetRecord set, Instant at) {
-    return view(
-        transactions.write(
-            () -> {
-              Optional<SetRecord> known =
-                  sets.findByIdAndCoachId(setId, coach.id()).map(PerformedSetEntity::record);
-              SetRecord record =
-                  known
-                      .filter(k -> set.equals(SetRecord.plain(set.done())))
-                      .map(
-                          k ->
-                              new SetRecord(
-                                  set.done(),
-                                  k.kind(),
-                                  k.number(),
-                                  k.side(),
-                                  k.range(),
-                                  k.tempoKept(),
-                                  k.felt(),
-                                  k.pain()))
-                      .orElse(set);
-              atDesk(sessionId, itemId, setId, record, false, at);
-              return rows(entity(sessionId));
-            }));
-  }
-
-  /** Takes a set out of the record. */
-  public Session removeSet(UUID sessionId, UUID itemId, UUID setId) {
-    return view(
-        transactions.write(
-            () -> {
-              PerformedSetEntity set =
-                  sets.findByIdAndCoachId(setId, coach.id())
-                      .filter(s -> s.getItemId().equals(itemId) && !s.state().now().removed())
-                      .orElseThrow(() -> new NotFound("set"));
-              atDesk(sessionId, itemId, setId, set.record(), true, set.getPerformedAt());
-              return rows(entity(sessionId));
-            }));
-  }
-
-  /** The desk has the newest state before its eyes: its word comes next. */
-  private void atDesk(
-      UUID sessionId, UUID itemId, UUID setId, SetRecord record, boolean removed, Instant at) {
-    int now =
-        sets.findByIdAndCoachId(setId, coach.id()).map(s -> s.state().now().revision()).orElse(0);
-    take(
-        new SetMessage(
-            sessionId,
-            itemId,
-            setId,
-            new SetRegister.State<>(now + 1, now, DESK, removed, record),
-            at));
-  }
-
-  /** What a device says of a set. */
-  public record SetMessage(
-      UUID sessionId,
-      UUID itemId,
-      UUID setId,
-      SetRegister.State<SetRecord> state,
-      Instant performedAt) {}
-
-  /** What became of it, and what is stored now. */
-  public record Taken(
-      SetRegister.Outcome outcome, SetRegister.State<SetRecord> now, Instant performedAt) {}
-
-  /** Takes a message about a set, whenever and however often it comes ({@link SetRegister}). */
-  @Transactional
-  public Taken take(SetMessage m) {
-    SessionEntity session = entity(m.sessionId());
-    ItemEntity item = item(session, m.itemId());
-    Optional<PerformedSetEntity> known = known(m.setId());
-    if (known.isPresent() && !known.get().getItemId().equals(m.itemId())) {
-      throw new InvalidInput("setId", "belongs to another exercise");
-    }
-    SetRegister.Outcome outcome =
-        SetRegister.judge(known.map(PerformedSetEntity::state), m.state());
-    if (outcome == SetRegister.Outcome.STORED) {
-      known.ifPresent(k -> k.write(k.state().taking(m.state()), item));
-      sets.saveAndFlush(
-          known.orElseGet(
-              () ->
-                  new PerformedSetEntity(
-                      m.setId(),
-                      coach.id(),
-                      session.getClientId(),
-                      item,
-                      SetRegister.Stored.first(m.state()),
-                      m.performedAt())));
-      return new Taken(
-          outcome,
-          m.state(),
-          known.map(PerformedSetEntity::getPerformedAt).orElse(m.performedAt()));
-    }
-    return new Taken(outcome, known.orElseThrow().state().now(), known.get().getPerformedAt());
-  }
-
-  /**
-   * The set, locked. An id that another coach used is refused; one that a message at the same
-   * moment stores later is the database's to refuse, and then that message comes again.
-   */
-  private Optional<PerformedSetEntity> known(UUID setId) {
-    Optional<PerformedSetEntity> found = sets.findByIdAndCoachId(setId, coach.id());
-    if (found.isPresent() || !sets.existsById(setId)) {
-      return found;
-    }
-    return Optional.of(
-        sets.findByIdAndCoachId(setId, coach.id())
-            .orElseThrow(() -> new Conflict("This set's id is in use. Send it under a new one.")));
-  }
-
-  /** Ends a session; the next one shows it as last time. */
-  public Session finish(UUID sessionId) {
-    Instant now = clock.instant();
-    transactions.write(() -> finish(sessionId, now));
-    return get(sessionId);
-  }
-
-  /** Ended once, it stays ended then: the same message again moves nothing. */
-  @Transactional
-  public void finish(UUID sessionId, Instant at) {
-    SessionEntity session = entity(sessionId);
-    if (session.getFinishedAt() == null) {
-      session.finish(at);
-    }
-    sessions.save(session);
-  }
-
-  /**
-   * The set-up that an exercise gets in a session; throws {@link Conflict} where the client cannot
-   * take it, or should not.
-   */
-  private Map<String, Double> admitted(
-      SessionEntity session, String candidateId, Optional<Map<String, Double>> wished) {
-    Bench.Wish wish =
-        new Bench.Wish(
-            session.getClientId(),
-            Optional.of(session.getGymId()),
-            candidateId,
-            wished,
-            session.getBrief().stiffDay());
-    Bench.Side side = bench.side(wish, schools.get(session.getBrief().school()));
-    admit(side);
-    return side.setup().values();
-  }
-
-  /** Throws where the client cannot take the set-up, or should not. */
-  private static void admit(Bench.Side side) {
-    if (Bench.obstacle(side).isPresent()) {
-      throw new Conflict(
-          side.candidate().name()
-              + " is not possible for "
-              + side.client().name()
-              + " in this set-up. "
-              + Bench.obstacle(side).get().reason());
-    }
-    if (side.refusal().isPresent()) {
-      throw new Conflict(
-          side.candidate().name()
-              + " is left out for "
-              + side.client().name()
-              + ". "
-              + side.refusal().get().reason());
-    }
-  }
-
-  private SessionEntity entity(UUID id) {
-    return sessions.findByIdAndCoachId(id, coach.id()).orElseThrow(() -> new NotFound("session"));
-  }
-
-  private ItemEntity item(SessionEntity session, UUID itemId) {
-    return items
-        .findByIdAndSessionIdAndCoachId(itemId, session.getId(), coach.id())
-        .orElseThrow(() -> new NotFound("exercise in this session"));
-  }
-
-  private List<ItemEntity> itemsOf(SessionEntity s) {
-    return items.findByCoachIdAndSessionIdInOrderByPosition(coach.id(), Set.of(s.getId()));
-  }
-
-  /** What is stored of a session; loads and refusals are computed after the transaction. */
-  private record Rows(
-      SessionEntity session,
-      List<ItemEntity> items,
-      Map<String, Session.LastTime> lastTimes,
-      Map<UUID, List<Session.LoggedSet>> sets) {}
-
-  private Rows rows(SessionEntity s) {
-    List<ItemEntity> own = itemsOf(s);
-    return new Rows(
-        s, own, lastTimes(s, own), setsOf(own.stream().map(ItemEntity::getId).toList()));
-  }
-
-  private Session view(Rows rows) {
-    SessionEntity s = rows.session();
-    List<ItemEntity> own = rows.items();
-    Map<String, Session.LastTime> last = rows.lastTimes();
-    Map<UUID, List<Session.LoggedSet>> done = rows.sets();
-    List<Session.Item> views = new ArrayList<>();
-    Client client = clients.get(s.getClientId());
-    Gym gym = gyms.get(s.getGymId());
-    School school = schools.get(s.getBrief().school());
-    for (ItemEntity i : own) {
-      Bench.Side side =
-          bench.side(
-              client,
-              gym.place(),
-              new Bench.Wish(
-                  client.id(),
-                  Optional.of(gym.id()),
-                  i.getCandidateId(),
-                  Optional.of(i.getSetup()),
-                  s.getBrief().stiffDay()),
-              school);
-      views.add(
-          new Session.Item(
-              i.getId(),
-              i.getPosition(),
-              i.getCandidateId(),
-              i.getSeriesId(),
-              i.getSetup(),
-              i.getAsked(),
-              i.isEnded(),
-              done.getOrDefault(i.getId(), List.of()),
-              Optional.ofNullable(last.get(i.getCandidateId()))
-                  .map(
-                      l ->
-                          new Session.LastTime(
-                              l.performedAt(),
-                              l.setup(),
-                              l.setup().equals(i.getSetup()),
-                              l.sets())),
-              side.refusal().map(Cautions.Refusal::reason),
-              side.load()));
-    }
-    return new Session(
-        s.getId(),
+  private Plan view(PlanStore.Stored e, Optional<Integer> step) {
+    Client client = clients.get(e.clientId());
+    Gym gym = gyms.get(e.gymId());
+    Aim aim = aim(e.brief());
+    PlanDocument document = e.document();
+    Offers on = offers(e);
+    Optional<TrainingAge> age = client.profile().trainingAge();
+    Targets targets =
+        Targets.of(aim, age, !Boolean.FALSE.equals(document.hold()), on.all())
+            .with(document.targets());
+    Planned.Week week = step.map(s -> applied(document, s, on, aim, age)).orElseGet(document::week);
+    Set<PainFlag> sore =
+        client.cautions().sores().stream().map(Soreness::joint).collect(Collectors.toSet());
+    Coverage coverage = Coverage.of(week, on, targets);
+    Arrangement arrangement = new Arrangement(on, aim, sore);
+    Map<String, WorkingLoad.Recorded> records = records(client.id(), week, on);
+    return new Plan(
+        e.id(),
+        e.version(),
+        e.changedAt(),
         client,
         gym,
-        s.getBrief(),
-        s.getCreatedAt(),
-        Optional.ofNullable(s.getFinishedAt()),
-        views);
+        e.brief(),
+        aim,
+        document,
+        week,
+        on,
+        targets,
+        coverage,
+        arrangement,
+        records,
+        e.undo(),
+        e.redo());
   }
 
-  private Map<UUID, List<Session.LoggedSet>> setsOf(List<UUID> itemIds) {
-    if (itemIds.isEmpty()) {
-      return Map.of();
+  private static Planned.Week applied(
+      PlanDocument document, int step, Offers on, Aim aim, Optional<TrainingAge> age) {
+    Block block = block(document, age).orElseThrow(() -> new NotFound("block of this plan"));
+    if (step < 1 || step > block.weeks().size()) {
+      throw new NotFound("week " + step + " of this block");
     }
-    return sets
-        .findByCoachIdAndItemIdInAndRemovedFalseOrderByPerformedAtAscIdAsc(coach.id(), itemIds)
-        .stream()
-        .collect(
-            Collectors.groupingBy(
-                PerformedSetEntity::getItemId,
-                Collectors.mapping(
-                    p ->
-                        new Session.LoggedSet(
-                            p.getId(), p.record(), p.state().now().revision(), p.getPerformedAt()),
-                    Collectors.toList())));
+    Function<String, Boolean> serves =
+        id ->
+            on.find(id)
+                .filter(o -> aim.weights().keySet().stream().anyMatch(r -> o.share(r) >= 0.5))
+                .isPresent();
+    return Block.applied(document.week(), block.weeks().get(step - 1), serves::apply, age);
   }
 
-  private Map<String, Session.LastTime> lastTimes(SessionEntity s, List<ItemEntity> own) {
-    if (own.isEmpty()) {
-      return Map.of();
+  /** The block of weeks, where the plan has one. */
+  public static Optional<Block> block(PlanDocument document, Optional<TrainingAge> age) {
+    return Optional.ofNullable(document.blockWeeks()).map(n -> Block.of(n, age));
+  }
+
+  private Map<String, WorkingLoad.Recorded> records(UUID clientId, Planned.Week week, Offers on) {
+    Map<String, WorkingLoad.Recorded> result = new HashMap<>();
+    Map<String, Session.LastTime> last =
+        sessions.lastTimes(
+            clientId, week.items().stream().map(Planned.Item::candidateId).distinct().toList());
+    last.forEach(
+        (id, l) ->
+            on.find(id)
+                .filter(o -> o.setup().equals(l.setup()))
+                .flatMap(
+                    o ->
+                        WorkingLoad.Recorded.bestOf(
+                            l.sets().stream().map(Session.LoggedSet::set).toList(),
+                            l.performedAt().atZone(ZoneOffset.UTC).toLocalDate()))
+                .ifPresent(r -> result.put(id, r)));
+    return new LinkedHashMap<>(result);
+  }
+
+  /**
+   * A new plan's days: so many a week, spread over it (common practice: one leg day, two, or the
+   * whole body three or four times).
+   */
+  public static List<Planned.Day> spread(int times, int minutes, boolean oneStation) {
+    int[][] weekdays = {
+      {3},
+      {1, 4},
+      {1, 3, 5},
+      {1, 2, 4, 5},
+      {1, 2, 3, 4, 5},
+      {1, 2, 3, 4, 5, 6},
+      {1, 2, 3, 4, 5, 6, 7}
+    };
+    new Allowed(1, 7, "sessions a week").check("times", times);
+    List<Planned.Day> days = new ArrayList<>();
+    for (int weekday : weekdays[times - 1]) {
+      days.add(new Planned.Day(weekday, minutes, oneStation, List.of()));
     }
-    return lastTimes(
-        s.getClientId(),
-        own.stream().map(ItemEntity::getCandidateId).toList(),
-        s.getCreatedAt(),
-        own.stream().map(ItemEntity::getId).toList());
-  }
-
-  /** When a client did each of these candidates last. */
-  @Transactional(readOnly = true)
-  public Map<String, Session.LastTime> lastTimes(UUID clientId, Collection<String> candidateIds) {
-    return candidateIds.isEmpty()
-        ? Map.of()
-        : lastTimes(
-            clientId,
-            candidateIds,
-            clock.instant(),
-            List.of(clientId)); // no item has a client's id
-  }
-
-  private Map<String, Session.LastTime> lastTimes(
-      UUID clientId, Collection<String> candidateIds, Instant before, Collection<UUID> without) {
-    List<UUID> lastItems = sets.lastItems(coach.id(), clientId, candidateIds, before, without);
-    if (lastItems.isEmpty()) {
-      return Map.of();
-    }
-    Map<UUID, List<Session.LoggedSet>> done = setsOf(lastItems);
-    return items.findByCoachIdAndIdIn(coach.id(), lastItems).stream()
-        .map(
-            i ->
-                Map.entry(
-                    i.getCandidateId(),
-                    new Session.LastTime(
-                        done.get(i.getId()).stream()
-                            .map(Session.LoggedSet::performedAt)
-                            .max(Comparator.naturalOrder())
-                            .orElseThrow(),
-                        i.getSetup(),
-                        false,
-                        done.get(i.getId()))))
-        .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+    return days;
   }
 }

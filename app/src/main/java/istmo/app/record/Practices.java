@@ -1,6 +1,6 @@
 package istmo.app.record;
 
-import istmo.app.plans.History;
+import istmo.app.sessions.History;
 import istmo.core.evidence.Claim;
 import istmo.core.evidence.Claims;
 import istmo.core.evidence.Point;

@@ -4,16 +4,16 @@ import istmo.app.catalogue.Variants;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.orders.OrderBook;
-import istmo.app.plans.History;
-import istmo.app.plans.Plans;
-import istmo.app.plans.Session;
 import istmo.app.schools.Schools;
+import istmo.app.sessions.History;
+import istmo.app.sessions.Session;
+import istmo.app.sessions.Sessions;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.plan.Offer;
 import istmo.core.plan.Offers;
 import istmo.core.plan.Targets;
-import istmo.core.ranking.criterion.Weights;
+import istmo.core.ranking.brief.Weights;
 import istmo.core.record.Experience;
 import istmo.core.record.Lesson;
 import istmo.core.record.Lessons;
@@ -44,7 +44,7 @@ public class Records {
   private static final int LESSON_WEEKS = 4;
 
   private final History history;
-  private final Plans plans;
+  private final Sessions sessions;
   private final Clients clients;
   private final OrderBook orders;
   private final Schools schools;
@@ -54,7 +54,7 @@ public class Records {
 
   Records(
       History history,
-      Plans plans,
+      Sessions sessions,
       Clients clients,
       OrderBook orders,
       Schools schools,
@@ -62,7 +62,7 @@ public class Records {
       Answers answers,
       Clock clock) {
     this.history = history;
-    this.plans = plans;
+    this.sessions = sessions;
     this.clients = clients;
     this.orders = orders;
     this.schools = schools;
@@ -93,7 +93,7 @@ public class Records {
     clients.check(clientId);
     Series s = history.series(clientId, seriesId);
     Candidate candidate = variants.candidates().apply(s.candidateId());
-    Optional<Session> newest = plans.newest(clientId);
+    Optional<Session> newest = sessions.newest(clientId);
     Optional<Progression.Next> next =
         newest.flatMap(
             n ->
@@ -108,7 +108,7 @@ public class Records {
                                     o.usual().repetitionsHigh(),
                                     o.usual().reserve()),
                                 o.needs(),
-                                n.gym().place(),
+                                n.gym().equipment(),
                                 today())));
     return new OneSeries(s, candidate, next);
   }
@@ -119,21 +119,21 @@ public class Records {
    * @param unknown names of what was done and could not be counted, because it is not on offer
    *     there now
    */
-  public record Weeks(
+  public record WeeksOverview(
       List<WeeklySets> weeks,
       Map<String, Double> asked,
       List<String> unknown,
       Optional<Session> by) {}
 
-  public Weeks weeks(UUID clientId, int count) {
+  public WeeksOverview weeks(UUID clientId, int count) {
     clients.check(clientId);
     LocalDate monday = today().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     LocalDate first = monday.minusWeeks(count - 1L);
-    Optional<Session> newest = plans.newest(clientId);
+    Optional<Session> newest = sessions.newest(clientId);
     List<WeeklySets.Count> counts =
         history.weeks(clientId, first.atStartOfDay(ZoneOffset.UTC).toInstant());
     if (newest.isEmpty()) {
-      return new Weeks(
+      return new WeeksOverview(
           WeeklySets.of(List.of(), first, monday, id -> Map.of()), Map.of(), List.of(), newest);
     }
     Offers offers = offers(newest.get());
@@ -151,7 +151,7 @@ public class Records {
             newest.get().client().profile().trainingAge(),
             false,
             offers.all());
-    return new Weeks(weeks, targets.least(), List.copyOf(unknown), newest);
+    return new WeeksOverview(weeks, targets.least(), List.copyOf(unknown), newest);
   }
 
   /** A lesson, and what the coach made of it. */
@@ -166,9 +166,9 @@ public class Records {
     if (all.isEmpty()) {
       return List.of();
     }
-    Optional<Offers> offers = plans.newest(clientId).map(this::offers);
+    Optional<Offers> offers = sessions.newest(clientId).map(this::offers);
     Function<String, Candidate> names = variants.candidates();
-    List<Lessons.Looked> looked = new ArrayList<>();
+    List<Lessons.ReviewedSeries> looked = new ArrayList<>();
     for (Series s : all) {
       if (!s.outings().isEmpty()) {
         Candidate c = names.apply(s.candidateId());
@@ -178,10 +178,11 @@ public class Records {
                 .map(o -> Set.copyOf(o.mainly()))
                 .orElse(Set.of());
         looked.add(
-            new Lessons.Looked(s, c.name(), Catalogue.standard().exerciseOf(c).faults(), mainly));
+            new Lessons.ReviewedSeries(
+                s, c.name(), Catalogue.standard().exerciseOf(c).faults(), mainly));
       }
     }
-    Weeks weeks = weeks(clientId, LESSON_WEEKS + 1);
+    WeeksOverview weeks = weeks(clientId, LESSON_WEEKS + 1);
     List<WeeklySets> whole =
         weeks.weeks().subList(0, weeks.weeks().size() - 1); // the running week is not over
     Optional<Lessons.Weekly> weekly =
@@ -228,7 +229,7 @@ public class Records {
     return new Offers(
         orders
             .order(
-                new OrderBook.Wish(
+                new OrderBook.OrderRequest(
                     s.client().id(),
                     s.gym().id(),
                     s.brief().aimed(),

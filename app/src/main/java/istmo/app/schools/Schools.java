@@ -81,7 +81,7 @@ public class Schools {
   }
 
   /** What a coach can set of a school. */
-  public record Wish(
+  public record SchoolSettings(
       String label,
       String reason,
       double lengthBias,
@@ -90,14 +90,14 @@ public class Schools {
       double basics) {}
 
   @Transactional
-  public School add(Wish wish) {
+  public School add(SchoolSettings settings) {
     if (repository.findByCoachIdOrderByCreatedAt(coach.id()).stream()
             .filter(e -> !e.isRetired())
             .count()
         >= MOST) {
       throw new Conflict("There are " + MOST + " own schools; take one out first.");
     }
-    return save(new OwnSchoolEntity(UUID.randomUUID(), coach.id(), clock.instant()), wish);
+    return save(new OwnSchoolEntity(UUID.randomUUID(), coach.id(), clock.instant()), settings);
   }
 
   /**
@@ -106,7 +106,7 @@ public class Schools {
    * comes taken out.
    */
   @Transactional
-  public School bringIn(String id, Wish w, boolean retired) {
+  public School bringIn(String id, SchoolSettings w, boolean retired) {
     School wished =
         School.own(
             id,
@@ -161,8 +161,8 @@ public class Schools {
 
   /** Changes one, or puts one back that was taken out. */
   @Transactional
-  public School change(String id, Wish wish) {
-    return save(entity(id).orElseThrow(() -> new NotFound("school")), wish);
+  public School change(String id, SchoolSettings settings) {
+    return save(entity(id).orElseThrow(() -> new NotFound("school")), settings);
   }
 
   @Transactional
@@ -170,7 +170,7 @@ public class Schools {
     entity(id).orElseThrow(() -> new NotFound("school")).retire(clock.instant());
   }
 
-  private School save(OwnSchoolEntity e, Wish w) {
+  private School save(OwnSchoolEntity e, SchoolSettings w) {
     String label = w.label() == null ? "" : w.label().strip();
     School checked =
         School.own(

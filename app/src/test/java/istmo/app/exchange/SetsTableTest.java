@@ -6,9 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import istmo.app.exchange.SetsTable.Days;
 import istmo.app.exchange.SetsTable.Field;
+import istmo.app.exchange.SetsTable.ReadingChoices;
 import istmo.app.exchange.SetsTable.Row;
 import istmo.app.exchange.SetsTable.Unit;
-import istmo.app.exchange.SetsTable.Wished;
 import istmo.core.body.Measurement.Side;
 import istmo.core.quantity.InvalidInput;
 import java.time.LocalDate;
@@ -26,7 +26,7 @@ class SetsTableTest {
   private static final LocalDate DAY = LocalDate.of(2026, 11, 24);
 
   private static SetsTable read(String text) {
-    return SetsTable.read(text, Wished.NOTHING);
+    return SetsTable.read(text, ReadingChoices.NOTHING);
   }
 
   /** The same three figures, 60 kg for 8 with 2 left on 24 November 2026, in many hands. */
@@ -136,7 +136,7 @@ class SetsTableTest {
     Map<Integer, Field> said =
         Map.of(0, Field.DATE, 1, Field.EXERCISE, 2, Field.LOAD, 3, Field.REPETITIONS);
     assertThat(
-            SetsTable.read(text, new Wished(said, Optional.of(Unit.LB), Optional.empty()))
+            SetsTable.read(text, new ReadingChoices(said, Optional.of(Unit.LB), Optional.empty()))
                 .rows()
                 .get(0)
                 .set()
@@ -144,14 +144,15 @@ class SetsTableTest {
                 .loadKg())
         .isCloseTo(27.216, within(0.001));
     assertThat(
-            SetsTable.read(text, new Wished(said, Optional.empty(), Optional.empty()))
+            SetsTable.read(text, new ReadingChoices(said, Optional.empty(), Optional.empty()))
                 .rows()
                 .get(0)
                 .on())
         .as("day first where both could be")
         .isEqualTo(LocalDate.of(2026, 4, 3));
     assertThat(
-            SetsTable.read(text, new Wished(said, Optional.empty(), Optional.of(Days.MONTH_FIRST)))
+            SetsTable.read(
+                    text, new ReadingChoices(said, Optional.empty(), Optional.of(Days.MONTH_FIRST)))
                 .rows()
                 .get(0)
                 .on())
@@ -160,7 +161,7 @@ class SetsTableTest {
             () ->
                 SetsTable.read(
                     text,
-                    new Wished(
+                    new ReadingChoices(
                         Map.of(0, Field.DATE, 1, Field.DATE), Optional.empty(), Optional.empty())))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("columns.1");

@@ -9,14 +9,14 @@ import istmo.app.catalogue.Variants;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gyms;
-import istmo.app.plans.History;
 import istmo.app.schools.Schools;
+import istmo.app.sessions.History;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Profile;
 import istmo.core.body.Sex;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.Weights;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Weights;
 import istmo.core.stimulus.School;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -73,8 +73,8 @@ class ManyClientsTest {
     try {
       List<Future<OrderBook.Answer>> asked = new ArrayList<>();
       for (UUID id : ids) {
-        OrderBook.Wish wish =
-            new OrderBook.Wish(
+        OrderBook.OrderRequest wish =
+            new OrderBook.OrderRequest(
                 id, gym, new Aim(Map.of("VL", 3), Set.of()), School.STRETCH, Weights.USUAL, false);
         asked.add(threads.submit(() -> coach.as(Accounts.FIRST, () -> orders.order(wish))));
       }

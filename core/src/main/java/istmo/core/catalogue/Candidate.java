@@ -1,7 +1,7 @@
 package istmo.core.catalogue;
 
 import istmo.core.body.Body;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.InvalidInput;
@@ -113,7 +113,7 @@ public record Candidate(
    * finer, so that its body gets it back), and what is measured there stands instead of what is
    * generic.
    */
-  public Setup usualFor(Body body, Place place) {
+  public Setup usualFor(Body body, GymEquipment equipment) {
     Exercise exercise = Catalogue.standard().exercise(exerciseId);
     double grain = ownKey(id).isPresent() ? 10 : 1;
     Setup setup = usual;
@@ -129,7 +129,7 @@ public record Candidate(
           setup.with(
               p, p.allowed().nearest(Math.round(grain * massSize(body) * usual.get(p)) / grain));
     }
-    for (Map.Entry<String, Double> known : place.measuredOf(exercise.needs()).entrySet()) {
+    for (Map.Entry<String, Double> known : equipment.measuredOf(exercise.needs()).entrySet()) {
       Optional<SetupParameter> p =
           exercise.family().parameters().stream()
               .filter(x -> x.id().equals(known.getKey()))

@@ -2,7 +2,7 @@ package istmo.core.catalogue;
 
 import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
@@ -53,7 +53,11 @@ public enum TapelessStart {
     }
 
     @Override
-    Found find(Body body, Place place, Optional<Candidate> candidate, Map<String, Double> answers) {
+    Found find(
+        Body body,
+        GymEquipment equipment,
+        Optional<Candidate> candidate,
+        Map<String, Double> answers) {
       Exercise x = Catalogue.standard().exerciseOf(candidate.orElseThrow());
       double stance = answers.get("footLengths") * body.footM();
       double toeOut = 6 * answers.get("minutes");
@@ -83,11 +87,15 @@ public enum TapelessStart {
      * ending.
      */
     @Override
-    Found find(Body body, Place place, Optional<Candidate> candidate, Map<String, Double> answers) {
+    Found find(
+        Body body,
+        GymEquipment equipment,
+        Optional<Candidate> candidate,
+        Map<String, Double> answers) {
       Candidate c = candidate.orElseThrow();
       Exercise x = Catalogue.standard().exerciseOf(c);
       SetupParameter height = parameter(x, "footHeight").orElseThrow();
-      Setup lowest = c.usualFor(body, place).with(height, height.allowed().min());
+      Setup lowest = c.usualFor(body, equipment).with(height, height.allowed().min());
       Optional<Reach> reach = Reach.of(body, x.family(), lowest, Optional.of(height));
       if (reach.isEmpty()) {
         throw new InvalidInput("way", "no height of the feet lets this client reach a depth here");
@@ -119,7 +127,11 @@ public enum TapelessStart {
 
     /** The rear ankle lies over the edge of the bench; without a candidate only the words. */
     @Override
-    Found find(Body body, Place place, Optional<Candidate> candidate, Map<String, Double> answers) {
+    Found find(
+        Body body,
+        GymEquipment equipment,
+        Optional<Candidate> candidate,
+        Map<String, Double> answers) {
       double bench = answers.get("benchHeight") / 100;
       double heel = strideM(body, bench);
       String sentence =
@@ -199,7 +211,10 @@ public enum TapelessStart {
    * set-up takes.
    */
   public Found found(
-      Body body, Place place, Optional<Candidate> candidate, Map<String, Double> answers) {
+      Body body,
+      GymEquipment equipment,
+      Optional<Candidate> candidate,
+      Map<String, Double> answers) {
     List<InvalidInput.Fault> faults = new ArrayList<>();
     if ((this != SIT_AND_REACH || candidate.isPresent())
         && candidate.filter(c -> suits(c, Catalogue.standard().exerciseOf(c))).isEmpty()) {
@@ -225,13 +240,16 @@ public enum TapelessStart {
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);
     }
-    return find(body, place, candidate, complete);
+    return find(body, equipment, candidate, complete);
   }
 
   abstract boolean suits(Candidate c, Exercise x);
 
   abstract Found find(
-      Body body, Place place, Optional<Candidate> candidate, Map<String, Double> answers);
+      Body body,
+      GymEquipment equipment,
+      Optional<Candidate> candidate,
+      Map<String, Double> answers);
 
   /** Edge of the bench to the heel, by the straight leg from the hip to the floor, m. */
   static double strideM(Body body, double benchM) {

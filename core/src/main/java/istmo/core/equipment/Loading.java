@@ -69,21 +69,21 @@ public record Loading(
    *
    * @param needs equipment ids of the exercise
    */
-  public static List<Loading> upTo(double targetKg, Set<String> needs, Place place) {
+  public static List<Loading> upTo(double targetKg, Set<String> needs, GymEquipment equipment) {
     String carrier = carrier(needs);
     if (carrier == null) {
       return List.of(new Loading(0, Kind.BODY, 0, List.of(), PlateKind.NONE));
     }
     LoadKind kind = Equipment.get(carrier).load();
     if (kind == LoadKind.BAR || kind == LoadKind.SLED) {
-      boolean own = !place.plates().pairs().isEmpty();
+      boolean own = !equipment.plates().pairs().isEmpty();
       return plates(
           targetKg,
-          kind == LoadKind.BAR ? place.value(carrier, "barMass") : 0,
-          own ? place.plates() : USUAL_PLATES,
+          kind == LoadKind.BAR ? equipment.value(carrier, "barMass") : 0,
+          own ? equipment.plates() : USUAL_PLATES,
           own ? PlateKind.OWN : PlateKind.USUAL);
     }
-    double step = place.smallestStepKg(needs);
+    double step = equipment.smallestStepKg(needs);
     List<Loading> all = new ArrayList<>();
     for (int k = 0; k == 0 || (k - 1) * step <= targetKg && step > 0; k++) {
       all.add(new Loading(k * step, k == 0 ? Kind.BODY : Kind.STEPS, 0, List.of(), PlateKind.NONE));
@@ -92,8 +92,8 @@ public record Loading(
   }
 
   /** The nearest load that can be made; of two as near, the lighter. */
-  public static Loading nearest(double targetKg, Set<String> needs, Place place) {
-    return upTo(targetKg, needs, place).stream()
+  public static Loading nearest(double targetKg, Set<String> needs, GymEquipment equipment) {
+    return upTo(targetKg, needs, equipment).stream()
         .min(
             Comparator.comparingDouble((Loading l) -> Math.abs(l.kg - targetKg))
                 .thenComparing(Loading::kg))
@@ -104,8 +104,8 @@ public record Loading(
    * The heaviest load that can be made and is not above the target; the lightest of all where none
    * is.
    */
-  public static Loading notAbove(double targetKg, Set<String> needs, Place place) {
-    List<Loading> all = upTo(targetKg, needs, place);
+  public static Loading notAbove(double targetKg, Set<String> needs, GymEquipment equipment) {
+    List<Loading> all = upTo(targetKg, needs, equipment);
     return all.stream()
         .filter(l -> l.kg <= targetKg + 1e-9)
         .max(Comparator.comparingDouble(Loading::kg))
@@ -113,15 +113,15 @@ public record Loading(
   }
 
   /** The lightest load above this one that the place can make; empty where there is none. */
-  public static Optional<Loading> nextAbove(double kg, Set<String> needs, Place place) {
-    return upTo(kg, needs, place).stream()
+  public static Optional<Loading> nextAbove(double kg, Set<String> needs, GymEquipment equipment) {
+    return upTo(kg, needs, equipment).stream()
         .filter(l -> l.kg > kg + 1e-6)
         .min(Comparator.comparingDouble(Loading::kg));
   }
 
   /** The heaviest load below this one that the place can make; empty where there is none. */
-  public static Optional<Loading> nextBelow(double kg, Set<String> needs, Place place) {
-    return upTo(kg, needs, place).stream()
+  public static Optional<Loading> nextBelow(double kg, Set<String> needs, GymEquipment equipment) {
+    return upTo(kg, needs, equipment).stream()
         .filter(l -> l.kg < kg - 1e-6)
         .max(Comparator.comparingDouble(Loading::kg));
   }
@@ -179,8 +179,8 @@ public record Loading(
    *
    * @param count how many
    */
-  public List<Loading> warmUps(int count, Set<String> needs, Place place) {
-    List<Loading> all = upTo(kg, needs, place).stream().filter(l -> l.kg < kg - 1e-9).toList();
+  public List<Loading> warmUps(int count, Set<String> needs, GymEquipment equipment) {
+    List<Loading> all = upTo(kg, needs, equipment).stream().filter(l -> l.kg < kg - 1e-9).toList();
     List<Loading> ramp = new ArrayList<>();
     Loading above = this;
     for (int k = count; k >= 1; k--) {

@@ -100,7 +100,7 @@ public final class Posterior {
   }
 
   /** One component of an observation. */
-  private record Part(Place place, int region, double weight) {}
+  private record Part(Node node, int region, double weight) {}
 
   /** A finding as a linear observation. */
   private record Row(Finding finding, List<Part> parts, double mean, double noise) {}
@@ -110,7 +110,7 @@ public final class Posterior {
   private final Reference reference = Reference.standard();
 
   /** Where findings were made, by key. */
-  private final Map<String, Place> places = new LinkedHashMap<>();
+  private final Map<String, Node> nodes = new LinkedHashMap<>();
 
   private final List<Row> rows = new ArrayList<>();
   private final int n;
@@ -121,7 +121,7 @@ public final class Posterior {
    * A point with what the field needs of it; {@code telling} are, by region, the unknowns of people
    * in general that change it.
    */
-  private record Place(Point point, double[][] change, int[][] telling, double ownError) {}
+  private record Node(Point point, double[][] change, int[][] telling, double ownError) {}
 
   /** The posterior of all findings in use. */
   public static Posterior of(School school) {
@@ -137,8 +137,8 @@ public final class Posterior {
     this.school = school;
     this.assumptions = assumptions;
     for (Finding f : findings) {
-      places.computeIfAbsent(f.setUpA().orElseThrow().key(), k -> place(f.setUpA().orElseThrow()));
-      places.computeIfAbsent(f.setUpB().orElseThrow().key(), k -> place(f.setUpB().orElseThrow()));
+      nodes.computeIfAbsent(f.setUpA().orElseThrow().key(), k -> node(f.setUpA().orElseThrow()));
+      nodes.computeIfAbsent(f.setUpB().orElseThrow().key(), k -> node(f.setUpB().orElseThrow()));
       rows.add(row(f));
     }
     this.n = rows.size();
@@ -151,8 +151,8 @@ public final class Posterior {
     this.propagation = new Propagation(rows.stream().map(Posterior::observation).toList(), prior);
   }
 
-  private Place place(Point point) {
-    Place known = places.get(point.key());
+  private Node node(Point point) {
+    Node known = nodes.get(point.key());
     if (known != null) {
       return known;
     }
@@ -168,7 +168,7 @@ public final class Posterior {
         Arrays.stream(change)
             .map(c -> IntStream.range(0, c.length).filter(u -> PEOPLE[u] && c[u] != 0).toArray())
             .toArray(int[][]::new);
-    return new Place(point, change, telling, own);
+    return new Node(point, change, telling, own);
   }
 
   private Row row(Finding f) {
@@ -191,11 +191,11 @@ public final class Posterior {
       volume += volume(id);
       sum += volume(id) * (s[REGION_INDEX.get(id)] + Stimulus.FLOOR);
     }
-    Place place = place(point);
+    Node node = node(point);
     for (String id : regions) {
       parts.add(
           new Part(
-              place,
+              node,
               REGION_INDEX.get(id),
               sign * volume(id) * (s[REGION_INDEX.get(id)] + Stimulus.FLOOR) / sum));
     }
@@ -223,14 +223,14 @@ public final class Posterior {
 
   private static double covariance(List<Part> a, List<Part> b) {
     double sum = 0;
-    Place p = null;
-    Place q = null;
+    Node p = null;
+    Node q = null;
     double correlation = 0;
     for (Part x : a) {
       for (Part y : b) {
-        if (x.place() != p || y.place() != q) {
-          p = x.place();
-          q = y.place();
+        if (x.node() != p || y.node() != q) {
+          p = x.node();
+          q = y.node();
           correlation = p.point().correlation(q.point());
         }
         sum += x.weight() * y.weight() * covariance(p, x.region(), q, y.region(), correlation);
@@ -243,7 +243,7 @@ public final class Posterior {
    * Prior covariance of the field between two places on the reference body, given the correlation
    * of their own errors.
    */
-  private static double covariance(Place p, int r, Place q, int s, double correlation) {
+  private static double covariance(Node p, int r, Node q, int s, double correlation) {
     double sum =
         correlation == 0 ? 0 : ownError(p, r) * ownError(q, s) * regionShare(r, s) * correlation;
     double[] jp = p.change()[r];
@@ -269,7 +269,7 @@ public final class Posterior {
     return r == s ? 1 : GROUP_OF[r].equals(GROUP_OF[s]) ? REGION_SHARE : 0;
   }
 
-  private static double ownError(Place p, int region) {
+  private static double ownError(Node p, int region) {
     return p.ownError() * STEER_OF[region];
   }
 
@@ -399,7 +399,7 @@ public final class Posterior {
 
   /** Points at which findings were made. */
   List<Point> points() {
-    return places.values().stream().map(Place::point).toList();
+    return nodes.values().stream().map(Node::point).toList();
   }
 
   double siteVariance(int k) {
@@ -407,14 +407,14 @@ public final class Posterior {
   }
 
   double[][] change(Point p) {
-    return place(p).change();
+    return node(p).change();
   }
 
   /** Own errors of a point by region. */
   double[] ownErrors(Point p) {
-    Place place = place(p);
+    Node node = node(p);
     double[] result = new double[REGIONS.size()];
-    Arrays.setAll(result, r -> ownError(place, r));
+    Arrays.setAll(result, r -> ownError(node, r));
     return result;
   }
 
@@ -432,22 +432,22 @@ public final class Posterior {
   double observe(int k, Map<String, double[]> field) {
     double sum = 0;
     for (Part p : rows.get(k).parts()) {
-      sum += p.weight() * field.get(p.place().point().key())[p.region()];
+      sum += p.weight() * field.get(p.node().point().key())[p.region()];
     }
     return sum;
   }
 
   /** Prior covariances of a point's regions with the rows: [region][row]. */
   double[][] covariances(Point point) {
-    Place place = place(point);
-    Map<Place, Double> correlation = new IdentityHashMap<>();
-    places.values().forEach(q -> correlation.put(q, point.correlation(q.point())));
+    Node node = node(point);
+    Map<Node, Double> correlation = new IdentityHashMap<>();
+    nodes.values().forEach(q -> correlation.put(q, point.correlation(q.point())));
     double[][] result = new double[REGIONS.size()][n];
     for (int k = 0; k < n; k++) {
       for (Part part : rows.get(k).parts()) {
-        double c = correlation.get(part.place());
+        double c = correlation.get(part.node());
         for (int r = 0; r < result.length; r++) {
-          result[r][k] += part.weight() * covariance(place, r, part.place(), part.region(), c);
+          result[r][k] += part.weight() * covariance(node, r, part.node(), part.region(), c);
         }
       }
     }

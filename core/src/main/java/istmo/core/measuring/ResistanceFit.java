@@ -3,7 +3,7 @@ package istmo.core.measuring;
 import istmo.core.anatomy.MonotoneCurve;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Equipment.LoadKind;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.measuring.Pull.Direction;
 import istmo.core.movement.Load;
 import istmo.core.movement.ResistanceCurve;
@@ -64,7 +64,7 @@ public record ResistanceFit(
   }
 
   /** Throws {@link InvalidInput} naming pulls that cannot be used, or saying what is missing. */
-  public static ResistanceFit of(String itemId, Place place, List<Pull> pulls) {
+  public static ResistanceFit of(String itemId, GymEquipment equipment, List<Pull> pulls) {
     if (!possible(itemId)) {
       throw new InvalidInput(
           "item",
@@ -73,7 +73,7 @@ public record ResistanceFit(
               + " is its weight: nothing to measure");
     }
     Pull.check(pulls, onLever(itemId));
-    return onLever(itemId) ? lever(itemId, pulls) : rail(itemId, place, pulls);
+    return onLever(itemId) ? lever(itemId, pulls) : rail(itemId, equipment, pulls);
   }
 
   private static ResistanceFit lever(String itemId, List<Pull> pulls) {
@@ -139,12 +139,12 @@ public record ResistanceFit(
     return finish(values, points, "m", notes);
   }
 
-  private static ResistanceFit rail(String itemId, Place place, List<Pull> pulls) {
+  private static ResistanceFit rail(String itemId, GymEquipment equipment, List<Pull> pulls) {
     if (pulls.isEmpty()) {
       throw new InvalidInput("pulls", "need at least one");
     }
     String mass = isTrack(itemId) ? "barMass" : "sledMass";
-    double share = alongTravel(itemId, place);
+    double share = alongTravel(itemId, equipment);
     if (share < 0.1) {
       throw new InvalidInput(
           "pulls", "a level rail has no weight to measure; measure its stack instead");
@@ -169,7 +169,7 @@ public record ResistanceFit(
     } else {
       notes.add("Friction is not known: pull up and let down slowly at one place at least.");
     }
-    if (place.measured(itemId, angleOf(itemId)).isEmpty()) {
+    if (equipment.measured(itemId, angleOf(itemId)).isEmpty()) {
       notes.add("The angle is still generic; the mass hangs on it.");
     }
     double generic = Equipment.detail(itemId, mass).usual();
@@ -195,8 +195,8 @@ public record ResistanceFit(
   }
 
   /** The part of a weight that acts along the rail or track. */
-  static double alongTravel(String itemId, Place place) {
-    double angle = Math.toRadians(place.value(itemId, angleOf(itemId)));
+  static double alongTravel(String itemId, GymEquipment equipment) {
+    double angle = Math.toRadians(equipment.value(itemId, angleOf(itemId)));
     return isTrack(itemId) ? Math.cos(angle) : Math.sin(angle);
   }
 

@@ -1,7 +1,7 @@
 package istmo.core.measuring;
 
 import istmo.core.equipment.Equipment;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.measuring.Pull.Direction;
 import istmo.core.movement.Load;
 import java.util.Random;
@@ -47,7 +47,7 @@ public final class StandIn {
    * What a scale would show, N: on a lever machine at an angle and a lever arm, on a rail or track
    * along it.
    */
-  public static double forceN(String itemId, Place place, Pull p) {
+  public static double forceN(String itemId, GymEquipment equipment, Pull p) {
     double way =
         p.direction() == Direction.UP
             ? 1 + FRICTION
@@ -56,7 +56,7 @@ public final class StandIn {
     return way
         * (ResistanceFit.onLever(itemId)
             ? cam(p.at()) * weight / Math.max(SHORTEST_LEVER_M, p.leverM())
-            : (emptyKg(itemId) * Load.G + weight) * ResistanceFit.alongTravel(itemId, place));
+            : (emptyKg(itemId) * Load.G + weight) * ResistanceFit.alongTravel(itemId, equipment));
   }
 
   private static double emptyKg(String itemId) {

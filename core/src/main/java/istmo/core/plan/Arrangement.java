@@ -3,7 +3,7 @@ package istmo.core.plan;
 import istmo.core.body.PainFlag;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Item;
-import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.brief.Aim;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

@@ -16,8 +16,8 @@ import istmo.core.movement.Posture;
 import istmo.core.movement.Setup;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.criterion.Evaluation;
-import istmo.core.ranking.criterion.Explanation;
-import istmo.core.ranking.criterion.Order;
+import istmo.core.ranking.criterion.LimiterWords;
+import istmo.core.ranking.order.Order;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -127,7 +127,7 @@ public final class Offers {
             .min(Comparator.naturalOrder())
             .orElse(LoadKind.NONE);
     Map<String, Double> limiters = new LinkedHashMap<>();
-    Explanation.limitersByGroup(a.set().gaveOut())
+    LimiterWords.limitersByGroup(a.set().gaveOut())
         .forEach(l -> limiters.put(l.getKey(), l.getValue()));
     return new Offer(
         c.id(),

@@ -65,10 +65,10 @@ public final class Prescriber {
    * Another way to string the sets together, with the repetitions, reserve and pauses that go with
    * it.
    */
-  public static Prescription by(Scheme scheme, Prescription usual) {
+  public static Prescription inScheme(Scheme scheme, Prescription usual) {
     return switch (scheme) {
       case STRAIGHT, DROP, LADDER, ONE_AND_A_HALF, LOW_PARTIALS ->
-          again(
+          varied(
               usual,
               usual.repetitionsLow(),
               usual.repetitionsHigh(),
@@ -76,17 +76,17 @@ public final class Prescriber {
               usual.tempo(),
               scheme);
       case ASCENDING ->
-          again(
+          varied(
               usual,
               Math.max(1, usual.repetitionsHigh() - 2 * (usual.sets() - 1)),
               usual.repetitionsHigh(),
               usual.reserve(),
               usual.tempo(),
               scheme);
-      case ALWAYS_TEN -> again(usual, 10, 10, usual.reserve(), usual.tempo(), scheme);
-      case HIGH -> again(usual, 20, 30, Math.min(1, usual.reserve()), usual.tempo(), scheme);
+      case ALWAYS_TEN -> varied(usual, 10, 10, usual.reserve(), usual.tempo(), scheme);
+      case HIGH -> varied(usual, 20, 30, Math.min(1, usual.reserve()), usual.tempo(), scheme);
       case PAUSES ->
-          again(
+          varied(
               usual,
               usual.repetitionsLow(),
               usual.repetitionsHigh(),
@@ -100,7 +100,7 @@ public final class Prescriber {
     };
   }
 
-  private static Prescription again(
+  private static Prescription varied(
       Prescription p, int low, int high, double reserve, Tempo tempo, Scheme scheme) {
     return new Prescription(p.sets(), low, high, reserve, tempo, p.restS(), scheme);
   }

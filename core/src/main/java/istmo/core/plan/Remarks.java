@@ -4,7 +4,7 @@ import istmo.core.anatomy.Regions;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.Profile;
 import istmo.core.equipment.Equipment.LoadKind;
-import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.brief.Aim;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

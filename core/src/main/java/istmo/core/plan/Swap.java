@@ -4,7 +4,7 @@ import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.PainFlag;
 import istmo.core.equipment.Equipment;
-import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.brief.Aim;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;

@@ -3,7 +3,7 @@ package istmo.core.plan;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Profile.TrainingAge;
-import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.brief.Aim;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.EnumMap;

@@ -1,8 +1,8 @@
 package istmo.core.plan;
 
 import istmo.core.equipment.Equipment.LoadKind;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Loading;
-import istmo.core.equipment.Place;
 import istmo.core.record.Progression;
 import istmo.core.training.Equation;
 import istmo.core.training.LoadEstimate;
@@ -71,18 +71,18 @@ public record WorkingLoad(
   public static WorkingLoad of(
       Offer o,
       Prescription p,
-      Place place,
+      GymEquipment equipment,
       Optional<Recorded> last,
       Progression.Next next,
       double share,
       boolean careful) {
     if (careful && next.load().filter(l -> beyondFirst(o, l.kg())).isPresent()) {
-      return of(o, p, place, Optional.empty(), share);
+      return of(o, p, equipment, Optional.empty(), share);
     }
     if (next.load().isEmpty()
         || p.scheme() == Scheme.ASCENDING
         || p.scheme() == Scheme.ALWAYS_TEN) {
-      return of(o, p, place, last, share, careful);
+      return of(o, p, equipment, last, share, careful);
     }
     double kg = share * next.load().get().kg();
     int low = (int) Prescription.REPETITIONS.nearest(next.repetitionsLow());
@@ -95,18 +95,19 @@ public record WorkingLoad(
             p.tempo(),
             p.restS(),
             p.scheme());
-    return made(o, asked, place, repetitions -> Optional.of(kg), kg, kg, next.words());
+    return made(o, asked, equipment, repetitions -> Optional.of(kg), kg, kg, next.words());
   }
 
   /** The loads that follow from the record alone; {@code careful} as above. */
   public static WorkingLoad of(
       Offer o,
       Prescription p,
-      Place place,
+      GymEquipment equipment,
       Optional<Recorded> last,
       double share,
       boolean careful) {
-    return of(o, p, place, last.filter(r -> !careful || !beyondFirst(o, r.best().loadKg())), share);
+    return of(
+        o, p, equipment, last.filter(r -> !careful || !beyondFirst(o, r.best().loadKg())), share);
   }
 
   private static boolean beyondFirst(Offer o, double kg) {
@@ -118,9 +119,9 @@ public record WorkingLoad(
    * @param share of the load that a block asks for, 1 for all of it
    */
   static WorkingLoad of(
-      Offer o, Prescription p, Place place, Optional<Recorded> last, double share) {
+      Offer o, Prescription p, GymEquipment equipment, Optional<Recorded> last, double share) {
     double empty = o.setup().getOrDefault("sledMass", 0.0);
-    double step = place.smallestStepKg(o.needs());
+    double step = equipment.smallestStepKg(o.needs());
     Optional<LoadEstimate> estimate =
         last.isPresent()
             ? Optional.empty()
@@ -137,7 +138,7 @@ public record WorkingLoad(
     return made(
         o,
         p,
-        place,
+        equipment,
         repetitions -> wished(p, repetitions, last, estimate, empty, share),
         low,
         high,
@@ -150,7 +151,7 @@ public record WorkingLoad(
   private static WorkingLoad made(
       Offer o,
       Prescription p,
-      Place place,
+      GymEquipment equipment,
       DoubleFunction<Optional<Double>> wished,
       double lowKg,
       double highKg,
@@ -166,7 +167,7 @@ public record WorkingLoad(
       Optional<Loading> load =
           wished
               .apply(repetitions.get(k))
-              .map(kg -> Loading.notAbove(kg, o.needs(), place))
+              .map(kg -> Loading.notAbove(kg, o.needs(), equipment))
               .filter(l -> l.kg() > 0);
       lines.add(
           new SetLine(
@@ -187,13 +188,13 @@ public record WorkingLoad(
           new SetLine(
               half,
               half,
-              before.map(l -> Loading.notAbove(l.kg() * share2, o.needs(), place)),
+              before.map(l -> Loading.notAbove(l.kg() * share2, o.needs(), equipment)),
               List.of(),
               "drop, at once"));
     }
     List<WarmUp> warmUps = new ArrayList<>();
     if (first.isPresent()) {
-      List<Loading> ramp = first.get().warmUps(o.role().warmUps(), o.needs(), place);
+      List<Loading> ramp = first.get().warmUps(o.role().warmUps(), o.needs(), equipment);
       for (int k = 0; k < ramp.size(); k++) {
         warmUps.add(
             new WarmUp(

@@ -29,7 +29,7 @@ import java.util.TreeMap;
  *
  * @param byCandidate what was told of each candidate
  */
-public record Experience(Map<String, Told> byCandidate) {
+public record Experience(Map<String, Reports> byCandidate) {
   static final double DIFFERS = 0.25;
   static final double NOISE = 0.5;
   static final double SAYS = 0.25;
@@ -50,9 +50,9 @@ public record Experience(Map<String, Told> byCandidate) {
    *     was said, oldest first
    * @param joint of the worst of them
    */
-  public record Told(
+  public record Reports(
       int sessions, Map<String, Integer> felt, List<Integer> pains, Optional<PainFlag> joint) {
-    public Told {
+    public Reports {
       felt = Collections.unmodifiableMap(new TreeMap<>(felt));
       pains = List.copyOf(pains);
     }
@@ -73,7 +73,7 @@ public record Experience(Map<String, Told> byCandidate) {
             byCandidate
                 .computeIfAbsent(s.candidateId(), k -> new ArrayList<>())
                 .addAll(s.outings()));
-    Map<String, Told> told = new TreeMap<>();
+    Map<String, Reports> told = new TreeMap<>();
     byCandidate.forEach(
         (id, outings) -> {
           outings.sort(Comparator.comparing(Outing::on));
@@ -98,7 +98,7 @@ public record Experience(Map<String, Told> byCandidate) {
                   .max(Comparator.comparingInt(Pain::level))
                   .map(Pain::joint);
           if (!asked.isEmpty() || pains.stream().anyMatch(p -> p > 0)) {
-            told.put(id, new Told(asked.size(), felt, pains, joint));
+            told.put(id, new Reports(asked.size(), felt, pains, joint));
           }
         });
     return told.isEmpty() ? NONE : new Experience(told);
@@ -123,13 +123,13 @@ public record Experience(Map<String, Told> byCandidate) {
         * byCandidate.entrySet().stream()
             .filter(e -> exercise(e.getKey()).equals(exercise))
             .max(
-                Comparator.comparingInt((Map.Entry<String, Told> e) -> e.getValue().sessions())
+                Comparator.comparingInt((Map.Entry<String, Reports> e) -> e.getValue().sessions())
                     .thenComparing(Map.Entry::getKey))
             .map(e -> ofOne(e.getValue(), group, meant))
             .orElse(0.0);
   }
 
-  private static double ofOne(Told t, String group, Set<String> meant) {
+  private static double ofOne(Reports t, String group, Set<String> meant) {
     if (t == null || t.sessions() == 0) {
       return 0;
     }
@@ -146,7 +146,7 @@ public record Experience(Map<String, Told> byCandidate) {
    * ends; 0 where nothing was said.
    */
   public double pain(String candidateId) {
-    Told t = byCandidate.get(candidateId);
+    Reports t = byCandidate.get(candidateId);
     return t == null || t.pains().isEmpty()
         ? 0
         : Math.min(
@@ -162,7 +162,7 @@ public record Experience(Map<String, Told> byCandidate) {
    * Pain takes an exercise out (common practice).
    */
   public Optional<String> out(String candidateId) {
-    Told t = byCandidate.get(candidateId);
+    Reports t = byCandidate.get(candidateId);
     if (t == null || t.pains().stream().filter(p -> p >= Pain.STOP).count() < STRONG_IN) {
       return Optional.empty();
     }
@@ -177,7 +177,7 @@ public record Experience(Map<String, Told> byCandidate) {
 
   /** What was said of it, in words; empty where nothing was. */
   public List<String> words(String candidateId) {
-    Told t = byCandidate.get(candidateId);
+    Reports t = byCandidate.get(candidateId);
     if (t == null) {
       return List.of();
     }

@@ -61,7 +61,7 @@ public final class Lessons {
    * @param mainly regions that it mainly trains and the aim asks for, or that it mainly trains at
    *     all
    */
-  public record Looked(
+  public record ReviewedSeries(
       Series series, String name, Map<String, String> faults, Set<String> mainly) {}
 
   /**
@@ -75,9 +75,10 @@ public final class Lessons {
       List<Map<String, Double>> weeks, LocalDate until, Map<String, Double> asked) {}
 
   /** Most pressing first: pain, sides, stalls, feeling, weeks. */
-  public static List<Lesson> of(List<Looked> all, Optional<Weekly> weekly, LocalDate today) {
+  public static List<Lesson> of(
+      List<ReviewedSeries> all, Optional<Weekly> weekly, LocalDate today) {
     List<Lesson> list = new ArrayList<>();
-    for (Looked l : all) {
+    for (ReviewedSeries l : all) {
       boolean fresh =
           l.series()
               .last()
@@ -106,7 +107,7 @@ public final class Lessons {
     return List.copyOf(list);
   }
 
-  static Optional<Lesson> stall(Looked l) {
+  static Optional<Lesson> stall(ReviewedSeries l) {
     List<Outing> told = l.series().outings().stream().filter(o -> !o.work().isEmpty()).toList();
     if (told.size() < STALL_OUTINGS + STALL_BEFORE) {
       return Optional.empty();
@@ -162,7 +163,7 @@ public final class Lessons {
                         + " moves again."))));
   }
 
-  static Optional<Lesson> sideGap(Looked l) {
+  static Optional<Lesson> sideGap(ReviewedSeries l) {
     Optional<SideGap> gap = SideGap.of(l.series());
     Optional<Side> weaker = gap.flatMap(SideGap::weaker);
     if (weaker.isEmpty() || Math.abs(gap.get().percent()) < SMALL_GAP) {
@@ -200,7 +201,7 @@ public final class Lessons {
                     String.format(Locale.ROOT, "One set more for the %s side only.", side)))));
   }
 
-  static Optional<Lesson> painful(Looked l) {
+  static Optional<Lesson> painful(ReviewedSeries l) {
     List<Outing> told = l.series().outings();
     List<Outing> newest = told.subList(Math.max(0, told.size() - PAIN_OF), told.size());
     List<Pain> hurt =
@@ -243,7 +244,7 @@ public final class Lessons {
    * In a session it counts as felt there when one of its sets was felt in a region, or in one of
    * its group, that it mainly trains.
    */
-  static Optional<Lesson> notFelt(Looked l) {
+  static Optional<Lesson> notFelt(ReviewedSeries l) {
     List<Outing> told =
         l.series().outings().stream()
             .filter(o -> o.sets().stream().anyMatch(s -> !s.felt().isEmpty()))

@@ -1,7 +1,7 @@
 package istmo.core.record;
 
+import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Loading;
-import istmo.core.equipment.Place;
 import istmo.core.training.OneRepetition;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -69,7 +69,7 @@ public final class Progression {
    * @param needs equipment ids of the exercise
    */
   public static Next next(
-      Series series, Asked asked, Set<String> needs, Place place, LocalDate today) {
+      Series series, Asked asked, Set<String> needs, GymEquipment equipment, LocalDate today) {
     Optional<Outing> last =
         series.outings().stream().filter(o -> !o.work().isEmpty()).reduce((a, b) -> b);
     if (last.isEmpty()) {
@@ -87,7 +87,7 @@ public final class Progression {
     long days = ChronoUnit.DAYS.between(o.on(), today);
     if (days > PAUSE_DAYS) {
       double share = days > LONG_PAUSE_DAYS ? AFTER_LONG_PAUSE : AFTER_PAUSE;
-      Loading less = Loading.notAbove(Math.max(0, (kg + empty) * share - empty), needs, place);
+      Loading less = Loading.notAbove(Math.max(0, (kg + empty) * share - empty), needs, equipment);
       return new Next(
           Rule.AFTER_PAUSE,
           Optional.of(less),
@@ -100,8 +100,8 @@ public final class Progression {
               100 * share));
     }
     Optional<Pain> pain = o.worstPain();
-    Loading now = Loading.nearest(kg, needs, place);
-    Optional<Loading> below = Loading.nextBelow(kg, needs, place);
+    Loading now = Loading.nearest(kg, needs, equipment);
+    Optional<Loading> below = Loading.nextBelow(kg, needs, equipment);
     if (pain.isPresent() && pain.get().level() >= Pain.CHANGE) {
       boolean stopped = pain.get().level() >= Pain.STOP;
       String words =
@@ -146,7 +146,7 @@ public final class Progression {
                         && s.done().reserve() >= asked.reserve() - RESERVE_TOLERANCE);
     int least = sets.stream().mapToInt(s -> s.done().repetitions()).min().orElseThrow();
     if (all) {
-      return atTheTop(asked, sets, kg, empty, least, needs, place, now);
+      return atTheTop(asked, sets, kg, empty, least, needs, equipment, now);
     }
     if (mostly(sets, s -> s.done().repetitions() < asked.repetitionsLow())) {
       boolean before =
@@ -212,11 +212,11 @@ public final class Progression {
       double empty,
       int least,
       Set<String> needs,
-      Place place,
+      GymEquipment equipment,
       Loading now) {
     Optional<Loading> above =
         kg > 0 || now.kind() != Loading.Kind.BODY
-            ? Loading.nextAbove(kg, needs, place)
+            ? Loading.nextAbove(kg, needs, equipment)
             : Optional.empty();
     if (above.isEmpty()) {
       int more = least + 1;

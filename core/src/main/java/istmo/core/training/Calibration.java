@@ -9,7 +9,7 @@ import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Equipment.LoadKind;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analyser;
 import istmo.core.movement.Parameters;
 import istmo.core.movement.Reach;
@@ -193,7 +193,7 @@ public record Calibration(
       return Optional.empty();
     }
     double target = maximum(l);
-    Setup wished = c.usualFor(usual, Place.generic(Set.of()));
+    Setup wished = c.usualFor(usual, GymEquipment.generic(Set.of()));
     if (wished
         .values()
         .containsKey(

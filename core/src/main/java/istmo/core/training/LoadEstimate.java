@@ -5,7 +5,7 @@ import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Equipment.LoadKind;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analysis;
 import istmo.core.movement.Setup;
 import java.util.Locale;
@@ -41,7 +41,7 @@ public record LoadEstimate(double lowKg, double highKg, String repetitions, Stri
       Setup setup,
       Analysis analysis,
       Optional<Calibration> calibration,
-      Place place,
+      GymEquipment equipment,
       double share) {
     if (calibration.isEmpty()) {
       return Optional.empty();
@@ -51,7 +51,7 @@ public record LoadEstimate(double lowKg, double highKg, String repetitions, Stri
     boolean stack =
         x.needs().stream().anyMatch(item -> Equipment.get(item).load() == LoadKind.STACK);
     boolean measured =
-        x.needs().stream().anyMatch(item -> place.measured(item, "pulley").isPresent());
+        x.needs().stream().anyMatch(item -> equipment.measured(item, "pulley").isPresent());
     if (own == null && stack && !measured) {
       return Optional.empty();
     }
@@ -59,7 +59,7 @@ public record LoadEstimate(double lowKg, double highKg, String repetitions, Stri
     double maximum = (own == null ? analysis.limitKg() : own) + empty;
     double middle = OneRepetition.load(maximum, middle(x.repetitions()) + RESERVE) * share;
     double[] between = own == null ? FROM_MODEL : FROM_ITSELF;
-    double step = Math.max(0.5, place.smallestStepKg(x.needs()));
+    double step = Math.max(0.5, equipment.smallestStepKg(x.needs()));
     double low = Math.max(0, Math.floor((middle * between[0] - empty) / step) * step);
     double high = Math.max(low, Math.floor((middle * between[1] - empty) / step) * step);
     String basis =

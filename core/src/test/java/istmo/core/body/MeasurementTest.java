@@ -6,12 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import istmo.core.body.Measurement.Side;
 import istmo.core.equipment.Equipment;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.quantity.InvalidInput;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.Brief;
-import istmo.core.ranking.criterion.MeasuringValue;
-import istmo.core.ranking.criterion.Orders;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
+import istmo.core.ranking.order.MeasuringValue;
+import istmo.core.ranking.order.Orders;
 import istmo.core.stimulus.School;
 import java.time.LocalDate;
 import java.util.List;
@@ -133,12 +133,12 @@ class MeasurementTest {
             estimate.body(),
             Cautions.none(),
             Profile.unknown(),
-            Place.generic(equipment),
+            GymEquipment.generic(equipment),
             aim,
             School.STRETCH,
             Optional.empty());
     return MeasuringValue.of(
-        estimate, brief, Orders.evaluate(brief.limitedBody(), brief.place(), brief.school()));
+        estimate, brief, Orders.evaluate(brief.limitedBody(), brief.equipment(), brief.school()));
   }
 
   @Test

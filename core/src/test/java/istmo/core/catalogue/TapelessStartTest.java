@@ -9,7 +9,7 @@ import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.PainFlag;
 import istmo.core.body.Soreness;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Bodies;
 import istmo.core.movement.Posture;
 import istmo.core.movement.Setup;
@@ -26,7 +26,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Starts without a tape and improvisations, against geometry and facts of the trade. */
 class TapelessStartTest {
   private static final Body MAN = Bodies.MAN;
-  private static final Place PLACE = Place.generic(Set.of());
+  private static final GymEquipment PLACE = GymEquipment.generic(Set.of());
 
   private static Candidate candidate(String id) {
     return Catalogue.standard().candidate(id);
@@ -96,7 +96,8 @@ class TapelessStartTest {
 
   @Test
   void aShortPlateEndsTheSearchBeforeTheAnkleDoes() {
-    Place small = Place.generic(Set.of("leg-press")).with("leg-press", "plateLow", 0.2);
+    GymEquipment small =
+        GymEquipment.generic(Set.of("leg-press")).with("leg-press", "plateLow", 0.2);
     assertThat(
             TapelessStart.HEELS_STAY_DOWN
                 .found(MAN, small, Optional.of(candidate("leg-press/low")), Map.of())

@@ -17,8 +17,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 class LoadingTest {
   private static final Set<String> BAR = Set.of("barbell", "rack");
 
-  private static Place place(Map<Double, Integer> plates) {
-    return new Place(
+  private static GymEquipment equipment(Map<Double, Integer> plates) {
+    return new GymEquipment(
         Set.of("barbell", "rack", "leg-press", "dumbbells", "seated-curl"),
         Map.of(),
         new Plates(plates));
@@ -26,7 +26,7 @@ class LoadingTest {
 
   @Test
   void workedExamplesOfCommonPractice() {
-    Place p = place(Map.of(20.0, 4, 15.0, 1, 10.0, 2, 5.0, 2, 2.5, 2, 1.25, 1));
+    GymEquipment p = equipment(Map.of(20.0, 4, 15.0, 1, 10.0, 2, 5.0, 2, 2.5, 2, 1.25, 1));
     assertThat(Loading.nearest(100, BAR, p).perSide()).containsExactly(20.0, 20.0);
     assertThat(Loading.nearest(62.5, BAR, p).perSide())
         .as("20 kg bar and 21.25 a side")
@@ -50,8 +50,8 @@ class LoadingTest {
   @Test
   void poundPlatesMakeExactLoads() {
     double lb = 0.45359237;
-    Place p =
-        new Place(
+    GymEquipment p =
+        new GymEquipment(
             Set.of("barbell"),
             Map.of("barbell", Map.of("barMass", 45 * lb)),
             new Plates(Map.of(45 * lb, 4, 25 * lb, 1, 10 * lb, 2, 5 * lb, 1, 2.5 * lb, 1)));
@@ -64,10 +64,10 @@ class LoadingTest {
 
   @Test
   void aGymThatHasNotSaidGetsTheUsualPlates() {
-    Loading l = Loading.nearest(60, BAR, Place.generic(Set.of("barbell", "rack")));
+    Loading l = Loading.nearest(60, BAR, GymEquipment.generic(Set.of("barbell", "rack")));
     assertThat(l.plateKind()).isEqualTo(Loading.PlateKind.USUAL);
     assertThat(l.perSide()).containsExactly(20.0);
-    assertThat(Loading.nearest(60, BAR, place(Map.of(10.0, 2))).plateKind())
+    assertThat(Loading.nearest(60, BAR, equipment(Map.of(10.0, 2))).plateKind())
         .isEqualTo(Loading.PlateKind.OWN);
   }
 
@@ -84,7 +84,7 @@ class LoadingTest {
       }
     }
     pairs.put(kinds[random.nextInt(kinds.length)], 2);
-    Place p = place(pairs);
+    GymEquipment p = equipment(pairs);
     List<double[]> all = new ArrayList<>();
     everything(new ArrayList<>(pairs.entrySet()), 0, 0, 0, all);
     for (int trial = 0; trial < 20; trial++) {
@@ -131,7 +131,7 @@ class LoadingTest {
   @ParameterizedTest
   @ValueSource(doubles = {40, 60, 82.5, 100, 140})
   void warmUpsRiseAndOnlyPutPlatesOn(double target) {
-    Place p = place(Map.of(20.0, 4, 10.0, 2, 5.0, 2, 2.5, 2, 1.25, 2));
+    GymEquipment p = equipment(Map.of(20.0, 4, 10.0, 2, 5.0, 2, 2.5, 2, 1.25, 2));
     Loading working = Loading.nearest(target, BAR, p);
     List<Loading> ramp = working.warmUps(3, BAR, p);
     assertThat(ramp).isNotEmpty();
@@ -146,7 +146,7 @@ class LoadingTest {
 
   @Test
   void nothingToTakeOffIsSaidAsNothingToPutOn() {
-    Place p = place(Map.of(20.0, 2, 5.0, 2));
+    GymEquipment p = equipment(Map.of(20.0, 2, 5.0, 2));
     Loading heavy = Loading.nearest(60, BAR, p);
     assertThat(heavy.addedTo(Loading.nearest(30, BAR, p)))
         .as("the 5s would have to come off")

@@ -11,14 +11,14 @@ import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.Equipment;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.evidence.Finding.Direction;
 import istmo.core.evidence.Posterior.Assumptions;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.Brief;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
+import istmo.core.ranking.brief.Weights;
 import istmo.core.ranking.criterion.Evaluation;
-import istmo.core.ranking.criterion.Orders;
-import istmo.core.ranking.criterion.Weights;
+import istmo.core.ranking.order.Orders;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.nio.file.Files;
@@ -440,8 +440,9 @@ class EvidenceReportTest {
 
   private void weightsPerturbed() {
     Body man = Body.estimated(1.78, 80, Sex.MALE);
-    Place everything =
-        Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+    GymEquipment everything =
+        GymEquipment.generic(
+            Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
     Map<String, Evaluation> evaluations = Orders.evaluate(man, everything, STRETCH);
     Random random = new Random(3);
     int same = 0;

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import istmo.core.anatomy.MonotoneCurve;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Plates;
 import istmo.core.measuring.Pull.Direction;
 import istmo.core.movement.Load;
@@ -46,7 +46,7 @@ class ResistanceFitTest {
         pulls.add(pull(deg + random.nextDouble(), 0.01 * random.nextGaussian(), 0.06, d));
       }
     }
-    ResistanceFit fit = ResistanceFit.of("leg-extension", Place.generic(Set.of()), pulls);
+    ResistanceFit fit = ResistanceFit.of("leg-extension", GymEquipment.generic(Set.of()), pulls);
     assertThat(fit.values().get("friction")).as("seed %d", seed).isCloseTo(0.06, within(0.012));
     for (int knot : new int[] {30, 60, 90}) {
       assertThat(fit.values().get("curve" + knot) * fit.values().get("pulley"))
@@ -93,11 +93,12 @@ class ResistanceFitTest {
    */
   @Test
   void aSledIsWeighedAlongItsRail() {
-    Place place = Place.generic(Set.of("leg-press")).with("leg-press", "railAngle", 45);
+    GymEquipment equipment =
+        GymEquipment.generic(Set.of("leg-press")).with("leg-press", "railAngle", 45);
     ResistanceFit fit =
         ResistanceFit.of(
             "leg-press",
-            place,
+            equipment,
             List.of(
                 new Pull(0.2, 436.86, 0, 0, Direction.UP),
                 new Pull(0.2, 395.26, 0, 0, Direction.DOWN)));
@@ -109,7 +110,7 @@ class ResistanceFitTest {
     ResistanceFit unsure =
         ResistanceFit.of(
             "leg-press",
-            Place.generic(Set.of("leg-press")),
+            GymEquipment.generic(Set.of("leg-press")),
             List.of(new Pull(0.2, 416.06, 0, 0, Direction.STILL)));
     assertThat(unsure.values()).containsOnlyKeys("sledMass");
     assertThat(unsure.notes())
@@ -123,16 +124,17 @@ class ResistanceFitTest {
    */
   @Test
   void theStandInsTruthComesBack() {
-    Place place =
-        Place.generic(Set.of())
+    GymEquipment equipment =
+        GymEquipment.generic(Set.of())
             .with("leg-press", "railAngle", 38)
             .with("fixed-track", "trackAngle", 7);
     for (String item : List.of("leg-press", "fixed-track")) {
       List<Pull> pulls = new ArrayList<>();
       for (Direction d : new Direction[] {Direction.UP, Direction.DOWN}) {
-        pulls.add(new Pull(0.3, StandIn.forceN(item, place, new Pull(0.3, 0, 0, 0, d)), 0, 0, d));
+        pulls.add(
+            new Pull(0.3, StandIn.forceN(item, equipment, new Pull(0.3, 0, 0, 0, d)), 0, 0, d));
       }
-      ResistanceFit fit = ResistanceFit.of(item, place, pulls);
+      ResistanceFit fit = ResistanceFit.of(item, equipment, pulls);
       assertThat(fit.values().get(item.equals("leg-press") ? "sledMass" : "barMass"))
           .isCloseTo(item.equals("leg-press") ? 38 : 12, within(1e-9));
       assertThat(fit.values().get("friction")).isCloseTo(0.07, within(1e-9));
@@ -146,7 +148,7 @@ class ResistanceFitTest {
     ResistanceFit fit =
         ResistanceFit.of(
             "leg-press",
-            Place.generic(Set.of()),
+            GymEquipment.generic(Set.of()),
             List.of(
                 new Pull(0.2, up, 0, 35, Direction.UP), new Pull(0.2, down, 0, 0, Direction.DOWN)));
     assertThat(fit.values()).doesNotContainKey("friction");
@@ -155,19 +157,19 @@ class ResistanceFitTest {
 
   @Test
   void whatIsMissingOrImpossibleIsNamed() {
-    Place place = Place.generic(Set.of());
+    GymEquipment equipment = GymEquipment.generic(Set.of());
     assertThatThrownBy(
             () ->
                 ResistanceFit.of(
                     "seated-curl",
-                    place,
+                    equipment,
                     List.of(pull(10, 0, 0, Direction.STILL), pull(20, 0, 0, Direction.STILL))))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("at least 3 lever angles over at least 40°");
     assertThatThrownBy(
             () ->
                 ResistanceFit.of(
-                    "seated-curl", place, List.of(new Pull(200, 9999, 0, 0, Direction.UP))))
+                    "seated-curl", equipment, List.of(new Pull(200, 9999, 0, 0, Direction.UP))))
         .isInstanceOfSatisfying(
             InvalidInput.class,
             e ->
@@ -175,14 +177,14 @@ class ResistanceFitTest {
                     .extracting(InvalidInput.Fault::field)
                     .containsExactly(
                         "pulls.0.at", "pulls.0.leverM", "pulls.0.forceN", "pulls.0.loadKg"));
-    assertThatThrownBy(() -> ResistanceFit.of("barbell", place, List.of()))
+    assertThatThrownBy(() -> ResistanceFit.of("barbell", equipment, List.of()))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("nothing to measure");
     assertThatThrownBy(
             () ->
                 ResistanceFit.of(
                     "leg-press",
-                    new Place(
+                    new GymEquipment(
                         Set.of(), Map.of("leg-press", Map.of("railAngle", 0.0)), Plates.unknown()),
                     List.of(new Pull(0, 100, 0, 0, Direction.STILL))))
         .isInstanceOf(InvalidInput.class)

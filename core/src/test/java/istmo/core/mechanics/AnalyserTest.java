@@ -10,7 +10,7 @@ import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.movement.Family;
 import istmo.core.movement.Load;
 import istmo.core.movement.Posture;
@@ -43,7 +43,7 @@ class AnalyserTest {
   void theLimitHoldsAtItsOwnPosture(Candidate c) {
     Family family = Catalogue.standard().exerciseOf(c).family();
     Setup setup =
-        Reach.of(LIFTER, family, c.usualFor(LIFTER, Place.generic(Set.of())), c.yields())
+        Reach.of(LIFTER, family, c.usualFor(LIFTER, GymEquipment.generic(Set.of())), c.yields())
             .orElseThrow()
             .setup();
     Analysis a = (Analysis) new Analyser(LIFTER).analyse(family, setup, LoadRule.USUAL);

@@ -9,7 +9,7 @@ import istmo.core.body.Body;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.movement.Family;
 import istmo.core.movement.Posture;
 import istmo.core.movement.PostureResult;
@@ -191,7 +191,7 @@ class LawsTest {
     for (Candidate c : Catalogue.standard().candidates()) {
       Family f = Catalogue.standard().exerciseOf(c).family();
       Setup s =
-          Reach.of(LIFTER, f, c.usualFor(LIFTER, Place.generic(Set.of())), c.yields())
+          Reach.of(LIFTER, f, c.usualFor(LIFTER, GymEquipment.generic(Set.of())), c.yields())
               .orElseThrow()
               .setup();
       double at = new Analyser(LIFTER).fresh(f, s).orElseThrow().limitKg();

@@ -10,7 +10,7 @@ import istmo.core.body.Intake;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Bodies;
 import istmo.core.movement.family.Families;
 import istmo.core.quantity.InvalidInput;
@@ -70,7 +70,7 @@ class SetupAndReachTest {
     Family family = Catalogue.standard().exerciseOf(c).family();
     for (Body body : new Body[] {Bodies.MAN, Bodies.WOMAN, STIFF}) {
       Optional<Reach> reach =
-          Reach.of(body, family, c.usualFor(body, Place.generic(Set.of())), c.yields());
+          Reach.of(body, family, c.usualFor(body, GymEquipment.generic(Set.of())), c.yields());
       if (body != Bodies.MAN
           && reach
               .isEmpty()) { // a long, stiff or small body need not reach everything; how many it

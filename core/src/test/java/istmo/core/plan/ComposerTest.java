@@ -4,13 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import istmo.core.body.PainFlag;
 import istmo.core.body.Profile.TrainingAge;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Tempo;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Item;
 import istmo.core.plan.Planned.Week;
-import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.brief.Aim;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -482,13 +482,13 @@ class ComposerTest {
   @Test
   void whatTheClientCannotOrShouldNotDoIsNeverChosen() {
     Aim aim = new Aim(Map.of("VL", 3, "GMAXM", 2), Set.of());
-    Place small =
-        Place.generic(
+    GymEquipment small =
+        GymEquipment.generic(
             Set.of("barbell", "rack", "dumbbells", "bench", "seated-curl", "leg-extension"));
     Offers offers = Plans.real(aim, TrainingAge.MONTHS, small, PainFlag.LOWER_BACK);
     assertThat(offers.all())
         .isNotEmpty()
-        .allSatisfy(o -> assertThat(small.equipment()).containsAll(o.needs()));
+        .allSatisfy(o -> assertThat(small.items()).containsAll(o.needs()));
     assertThat(offers.whyNot("leg-press/high")).contains("Not here: leg press 45°");
     assertThat(offers.whyNot("good-morning/usual")).contains("lower back");
     assertThat(offers.all().stream().map(Offer::exerciseId).collect(Collectors.toSet()))

@@ -7,7 +7,7 @@ import istmo.core.body.Profile.TrainingAge;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Week;
-import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.brief.Aim;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

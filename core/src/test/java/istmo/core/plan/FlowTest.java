@@ -3,8 +3,8 @@ package istmo.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import istmo.core.body.Measurement.Side;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Loading;
-import istmo.core.equipment.Place;
 import istmo.core.mechanics.Tempo;
 import istmo.core.plan.Flow.Kind;
 import istmo.core.plan.Flow.Step;
@@ -24,7 +24,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 class FlowTest {
   private static final Prescription TWO =
       new Prescription(2, 8, 12, 2, new Tempo(2, 0, 1, 0), 90, Scheme.STRAIGHT);
-  private static final Place GYM = Plans.EVERYTHING;
+  private static final GymEquipment GYM = Plans.EVERYTHING;
 
   private static Flow.Exercise exercise(String id, Prescription p, boolean oneLeg, String station) {
     Offer o =
@@ -113,7 +113,9 @@ class FlowTest {
   void dropsFollowTheLastSetOfEachSideAtOnceAndLighter() {
     Flow f =
         Flow.of(
-            List.of(List.of(exercise("a", Prescriber.by(Scheme.DROP, TWO), true, "leg-extension"))),
+            List.of(
+                List.of(
+                    exercise("a", Prescriber.inScheme(Scheme.DROP, TWO), true, "leg-extension"))),
             Side.LEFT);
     assertThat(words(f))
         .containsExactly(
@@ -135,7 +137,7 @@ class FlowTest {
   @ParameterizedTest
   @EnumSource(Scheme.class)
   void everySetOfEverySchemeIsThere(Scheme scheme) {
-    Prescription p = Prescriber.by(scheme, TWO.withSets(4));
+    Prescription p = Prescriber.inScheme(scheme, TWO.withSets(4));
     Flow f = Flow.of(List.of(List.of(exercise("a", p, false, "leg-extension"))), Side.NONE);
     assertThat(f.steps().stream().filter(s -> s.kind() == Kind.WORK)).hasSize(4);
     assertThat(f.steps().stream().filter(s -> s.kind() == Kind.DROP)).hasSize(scheme.drops());
@@ -152,7 +154,7 @@ class FlowTest {
             List.of(
                 exercise("a", TWO.withSets(3), false, "leg-extension"),
                 exercise("b", TWO, true, "seated-curl")),
-            List.of(exercise("c", Prescriber.by(Scheme.DROP, TWO), false, "leg-press")));
+            List.of(exercise("c", Prescriber.inScheme(Scheme.DROP, TWO), false, "leg-press")));
     List<Step> steps = Flow.of(bouts, Side.LEFT).steps();
     List<Step> shuffled = new ArrayList<>(steps);
     Collections.shuffle(shuffled, new Random(3));

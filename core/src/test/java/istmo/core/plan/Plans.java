@@ -10,17 +10,17 @@ import istmo.core.body.Profile.TrainingAge;
 import istmo.core.body.Soreness;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Equipment.LoadKind;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Bodies;
 import istmo.core.mechanics.Tempo;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Item;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.Brief;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Evaluation;
-import istmo.core.ranking.criterion.Order;
-import istmo.core.ranking.criterion.Orders;
+import istmo.core.ranking.order.Order;
+import istmo.core.ranking.order.Orders;
 import istmo.core.stimulus.School;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -35,8 +35,9 @@ import java.util.stream.Collectors;
  * catalogue.
  */
 final class Plans {
-  static final Place EVERYTHING =
-      Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+  static final GymEquipment EVERYTHING =
+      GymEquipment.generic(
+          Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
   private static final Map<String, Evaluation> LIFTER =
       Orders.evaluate(Bodies.LIFTER, EVERYTHING, School.STRETCH);
 
@@ -114,15 +115,15 @@ final class Plans {
     return new Targets(least, weight, Set.of(), Map.of(), 20, 8, false);
   }
 
-  static Brief brief(Body body, Cautions cautions, Place place, Aim aim) {
+  static Brief brief(Body body, Cautions cautions, GymEquipment equipment, Aim aim) {
     return new Brief(
-        body, cautions, Profile.unknown(), place, aim, School.STRETCH, Optional.empty());
+        body, cautions, Profile.unknown(), equipment, aim, School.STRETCH, Optional.empty());
   }
 
-  static Offers real(Aim aim, TrainingAge age, Place place, PainFlag... sore) {
+  static Offers real(Aim aim, TrainingAge age, GymEquipment equipment, PainFlag... sore) {
     Cautions cautions =
         new Cautions(Arrays.stream(sore).map(Soreness::leaveOut).toList(), List.of(), List.of());
-    Order order = Orders.order(brief(Bodies.LIFTER, cautions, place, aim), LIFTER);
+    Order order = Orders.order(brief(Bodies.LIFTER, cautions, equipment, aim), LIFTER);
     return new Offers(
         order,
         new Profile(

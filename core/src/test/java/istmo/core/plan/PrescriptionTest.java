@@ -11,8 +11,8 @@ import istmo.core.body.Profile.TrainingAge;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Loading;
-import istmo.core.equipment.Place;
 import istmo.core.equipment.Plates;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
@@ -24,7 +24,7 @@ import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Week;
 import istmo.core.quantity.InvalidInput;
-import istmo.core.ranking.criterion.Aim;
+import istmo.core.ranking.brief.Aim;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import istmo.core.training.LoadEstimate;
@@ -48,9 +48,9 @@ import org.junit.jupiter.params.provider.ValueSource;
 class PrescriptionTest {
   private static final Aim LEGS =
       new Aim(Map.of("VL", 2, "BFL", 2, "GMAXM", 2, "GASM", 1, "SOL", 1), Set.of());
-  private static final Place GYM =
-      new Place(
-          Plans.EVERYTHING.equipment(),
+  private static final GymEquipment GYM =
+      new GymEquipment(
+          Plans.EVERYTHING.items(),
           Map.of(),
           new Plates(Map.of(20.0, 4, 15.0, 1, 10.0, 2, 5.0, 2, 2.5, 2, 1.25, 1)));
 
@@ -86,7 +86,7 @@ class PrescriptionTest {
     assertThat(offers(TrainingAge.YEARS).all())
         .allSatisfy(
             o -> {
-              Prescription p = Prescriber.by(scheme, o.usual());
+              Prescription p = Prescriber.inScheme(scheme, o.usual());
               assertThat(p.scheme()).isEqualTo(scheme);
               assertThat(p.workS(0, o.oneLeg())).isPositive();
               assertThat(WorkingLoad.of(o, p, GYM, Optional.empty(), 1).sets())
@@ -138,12 +138,14 @@ class PrescriptionTest {
             new WorkingLoad.Recorded(new PerformedSet(80, 10, 0), LocalDate.of(2026, 11, 19)));
     Prescription usual = new Prescription(3, 8, 12, 2, Tempo.USUAL, 120, Scheme.STRAIGHT);
     List<Double> up =
-        WorkingLoad.of(squat, Prescriber.by(Scheme.ASCENDING, usual), GYM, last, 1).sets().stream()
+        WorkingLoad.of(squat, Prescriber.inScheme(Scheme.ASCENDING, usual), GYM, last, 1)
+            .sets()
+            .stream()
             .map(s -> s.load().orElseThrow().kg())
             .toList();
     assertThat(up).isSorted().doesNotHaveDuplicates();
     List<WorkingLoad.SetLine> drops =
-        WorkingLoad.of(squat, Prescriber.by(Scheme.DROP, usual), GYM, last, 1).sets();
+        WorkingLoad.of(squat, Prescriber.inScheme(Scheme.DROP, usual), GYM, last, 1).sets();
     double work = drops.get(2).load().orElseThrow().kg();
     assertThat(drops.get(3).load().orElseThrow().kg())
         .as("a fifth less, as far as plates go")
@@ -402,7 +404,8 @@ class PrescriptionTest {
   @Test
   void aPlateThatTheGymLacksIsNotPrescribed() {
     Offer squat = offers(TrainingAge.MONTHS).get("back-squat/high-bar");
-    Place few = new Place(Plans.EVERYTHING.equipment(), Map.of(), new Plates(Map.of(20.0, 1)));
+    GymEquipment few =
+        new GymEquipment(Plans.EVERYTHING.items(), Map.of(), new Plates(Map.of(20.0, 1)));
     Optional<WorkingLoad.Recorded> last =
         Optional.of(
             new WorkingLoad.Recorded(new PerformedSet(100, 8, 2), LocalDate.of(2026, 11, 19)));

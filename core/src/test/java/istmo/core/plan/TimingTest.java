@@ -194,7 +194,7 @@ class TimingTest {
   @Test
   void ascendingSetsLoseTwoRepetitionsEach() {
     Prescription p =
-        Prescriber.by(
+        Prescriber.inScheme(
             Scheme.ASCENDING,
             new Prescription(4, 8, 12, 2, new Tempo(2, 0, 1, 0), 120, Scheme.STRAIGHT));
     assertThat(p.repetitions()).containsExactly(12.0, 10.0, 8.0, 6.0);

@@ -11,7 +11,7 @@ import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Equipment;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.Bodies;
@@ -20,9 +20,9 @@ import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.InvalidInput;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.BestSetup;
-import istmo.core.ranking.criterion.Brief;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
+import istmo.core.ranking.setup.BestSetup;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.List;
@@ -39,8 +39,9 @@ import org.junit.jupiter.params.provider.CsvSource;
  * trade (common practice).
  */
 class BestSetupTest {
-  private static final Place GYM =
-      Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+  private static final GymEquipment GYM =
+      GymEquipment.generic(
+          Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
 
   private static Brief brief(String region) {
     return new Brief(
@@ -186,7 +187,7 @@ class BestSetupTest {
   @Test
   void whatIsMeasuredHereIsNotMoved() {
     Candidate c = Catalogue.standard().candidate("leg-extension/upright");
-    Place measured = GYM.with("leg-extension", "hipAngle", 85);
+    GymEquipment measured = GYM.with("leg-extension", "hipAngle", 85);
     Brief brief =
         new Brief(
             Bodies.LIFTER,

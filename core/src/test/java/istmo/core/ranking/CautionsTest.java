@@ -15,13 +15,13 @@ import istmo.core.body.Soreness;
 import istmo.core.body.Soreness.Approach;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.Equipment;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Bodies;
 import istmo.core.quantity.InvalidInput;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.Brief;
-import istmo.core.ranking.criterion.Order;
-import istmo.core.ranking.criterion.Orders;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
+import istmo.core.ranking.order.Order;
+import istmo.core.ranking.order.Orders;
 import istmo.core.stimulus.School;
 import java.time.LocalDate;
 import java.util.List;
@@ -49,11 +49,12 @@ class CautionsTest {
             body,
             cautions,
             Profile.unknown(),
-            Place.generic(EVERYTHING),
+            GymEquipment.generic(EVERYTHING),
             new Aim(Map.of("VL", 2, "BFL", 2), Set.of()),
             School.STRETCH,
             Optional.empty());
-    return Orders.order(brief, Orders.evaluate(brief.limitedBody(), brief.place(), School.STRETCH));
+    return Orders.order(
+        brief, Orders.evaluate(brief.limitedBody(), brief.equipment(), School.STRETCH));
   }
 
   private static Cautions open(Caution c) {

@@ -12,20 +12,20 @@ import istmo.core.body.Profile;
 import istmo.core.body.Soreness;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.Equipment;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Bodies;
 import istmo.core.movement.Reach;
 import istmo.core.quantity.InvalidInput;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.Brief;
-import istmo.core.ranking.criterion.Comparison;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
+import istmo.core.ranking.brief.Weights;
+import istmo.core.ranking.brief.Weights.Criterion;
+import istmo.core.ranking.brief.Weights.Preset;
 import istmo.core.ranking.criterion.Evaluation;
-import istmo.core.ranking.criterion.Order;
-import istmo.core.ranking.criterion.Orders;
-import istmo.core.ranking.criterion.Together;
-import istmo.core.ranking.criterion.Weights;
-import istmo.core.ranking.criterion.Weights.Criterion;
-import istmo.core.ranking.criterion.Weights.Preset;
+import istmo.core.ranking.explanation.Comparison;
+import istmo.core.ranking.order.Order;
+import istmo.core.ranking.order.Orders;
+import istmo.core.ranking.order.Together;
 import istmo.core.record.Experience;
 import istmo.core.stimulus.School;
 import java.util.EnumSet;
@@ -43,7 +43,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 class HonestOrderTest {
   private static final Set<String> EVERYTHING =
       Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
-  private static final Place GYM = Place.generic(EVERYTHING);
+  private static final GymEquipment GYM = GymEquipment.generic(EVERYTHING);
   private static final Body LIFTER = Bodies.LIFTER;
   private static final Map<String, Evaluation> EVALUATIONS =
       Orders.evaluate(LIFTER, GYM, School.STRETCH);
@@ -59,7 +59,7 @@ class HonestOrderTest {
     return Orders.order(brief(aim).weighed(new Weights(preset, Map.of())), EVALUATIONS);
   }
 
-  private static int place(Order o, String id) {
+  private static int rank(Order o, String id) {
     return o.entries().stream().map(e -> e.ranked().id()).toList().indexOf(id) + 1;
   }
 
@@ -127,8 +127,8 @@ class HonestOrderTest {
   void aSoreBackPutsFirstWhatSparesIt() {
     Order usual = by(Preset.GROWTH, BACK_OF_THE_THIGH);
     Order spared = by(Preset.SORE_BACK, BACK_OF_THE_THIGH);
-    assertThat(place(spared, "romanian-deadlift/usual"))
-        .isGreaterThan(place(usual, "romanian-deadlift/usual"));
+    assertThat(rank(spared, "romanian-deadlift/usual"))
+        .isGreaterThan(rank(usual, "romanian-deadlift/usual"));
     assertThat(value(spared.entries().get(0), Criterion.SPINE)).isGreaterThan(0.7);
   }
 
@@ -164,7 +164,7 @@ class HonestOrderTest {
     assertThat(ease)
         .hasSizeGreaterThanOrEqualTo(3)
         .isSortedAccordingTo(java.util.Comparator.reverseOrder());
-    assertThat(place(o, "back-squat/bottom-half")).isZero();
+    assertThat(rank(o, "back-squat/bottom-half")).isZero();
     assertThat(o.excluded())
         .anyMatch(
             x -> x.candidateId().equals("back-squat/bottom-half") && x.kind() == Order.Kind.PRESET);
@@ -207,7 +207,7 @@ class HonestOrderTest {
   void heavyBasicsCountsTheWholeLegAndSmallSteps() {
     Aim legs = new Aim(Map.of("VL", 2, "GMAXM", 2), Set.of());
     Order usual = by(Preset.GROWTH, legs);
-    Order basics = Orders.order(brief(legs).by(School.BASICS_FIRST), EVALUATIONS);
+    Order basics = Orders.order(brief(legs).withSchool(School.BASICS_FIRST), EVALUATIONS);
     assertThat(
             basics.entries().stream().limit(5).mapToDouble(e -> value(e, Criterion.RETURN)).sum())
         .isGreaterThanOrEqualTo(
@@ -216,7 +216,7 @@ class HonestOrderTest {
 
   @Test
   void anotherSchoolNeedsNoNewMechanicsAndMovesSome() {
-    Map<String, Evaluation> squeezed = Orders.by(EVALUATIONS, School.SQUEEZE);
+    Map<String, Evaluation> squeezed = Orders.judgedBy(EVALUATIONS, School.SQUEEZE);
     Map<String, Evaluation> anew = Orders.evaluate(LIFTER, GYM, School.SQUEEZE);
     squeezed.forEach(
         (id, e) -> {
@@ -224,7 +224,7 @@ class HonestOrderTest {
             assertThat(c.stimulus()).isEqualTo(((Evaluation.Computed) anew.get(id)).stimulus());
           }
         });
-    assertThat(Orders.places(brief(BACK_OF_THE_THIGH).by(School.SQUEEZE), squeezed))
+    assertThat(Orders.places(brief(BACK_OF_THE_THIGH).withSchool(School.SQUEEZE), squeezed))
         .isNotEqualTo(Orders.places(brief(BACK_OF_THE_THIGH), EVALUATIONS));
   }
 
@@ -337,9 +337,9 @@ class HonestOrderTest {
         e.candidate(), new Reach(e.reach().setup(), List.of()), false, e.analysis(), e.stimulus());
   }
 
-  private static Experience.Told told(
+  private static Experience.Reports told(
       int sessions, Map<String, Integer> felt, List<Integer> pains) {
-    return new Experience.Told(sessions, felt, pains, Optional.of(PainFlag.KNEE));
+    return new Experience.Reports(sessions, felt, pains, Optional.of(PainFlag.KNEE));
   }
 
   /**

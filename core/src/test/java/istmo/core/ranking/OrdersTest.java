@@ -13,16 +13,16 @@ import istmo.core.body.Sex;
 import istmo.core.body.Soreness;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.Equipment;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.Bodies;
 import istmo.core.quantity.InvalidInput;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.Brief;
-import istmo.core.ranking.criterion.Difference;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Evaluation;
-import istmo.core.ranking.criterion.Order;
-import istmo.core.ranking.criterion.Orders;
+import istmo.core.ranking.order.Order;
+import istmo.core.ranking.order.Orders;
+import istmo.core.ranking.setup.Difference;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.List;
@@ -44,7 +44,7 @@ class OrdersTest {
 
   private static final Set<String> EVERYTHING =
       Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
-  private static final Place GENERIC = Place.generic(Set.of());
+  private static final GymEquipment GENERIC = GymEquipment.generic(Set.of());
   private static final Map<String, Evaluation> MAN =
       Orders.evaluate(Bodies.MAN, GENERIC, School.STRETCH);
 
@@ -60,7 +60,7 @@ class OrdersTest {
             body,
             new Cautions(pain.stream().map(Soreness::leaveOut).toList(), List.of(), List.of()),
             Profile.unknown(),
-            Place.generic(equipment),
+            GymEquipment.generic(equipment),
             new Aim(aim, out),
             School.STRETCH,
             Optional.empty()),

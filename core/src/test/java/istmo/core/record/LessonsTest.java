@@ -29,7 +29,7 @@ class LessonsTest {
 
   private static List<Lesson> of(Series s, String... mainly) {
     return Lessons.of(
-        List.of(new Lessons.Looked(s, "This one", FAULTS, Set.of(mainly))),
+        List.of(new Lessons.ReviewedSeries(s, "This one", FAULTS, Set.of(mainly))),
         Optional.empty(),
         DAY.plusDays(2));
   }
@@ -210,8 +210,8 @@ class LessonsTest {
     List<Lesson> lessons =
         Lessons.of(
             List.of(
-                new Lessons.Looked(stall, "A", Map.of(), Set.of()),
-                new Lessons.Looked(pain, "B", Map.of(), Set.of())),
+                new Lessons.ReviewedSeries(stall, "A", Map.of(), Set.of()),
+                new Lessons.ReviewedSeries(pain, "B", Map.of(), Set.of())),
             Optional.empty(),
             DAY);
     assertThat(lessons).extracting(Lesson::kind).containsExactly(Kind.PAINFUL, Kind.STALL);

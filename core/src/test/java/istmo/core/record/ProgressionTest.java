@@ -8,8 +8,8 @@ import static istmo.core.record.Done.timed;
 import static istmo.core.record.Done.weekly;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Loading;
-import istmo.core.equipment.Place;
 import istmo.core.equipment.Plates;
 import istmo.core.record.Progression.Asked;
 import istmo.core.record.Progression.Next;
@@ -30,8 +30,9 @@ import org.junit.jupiter.params.provider.MethodSource;
  */
 class ProgressionTest {
   private static final Set<String> STACK = Set.of("leg-extension");
-  private static final Place GYM =
-      Place.generic(Set.of("leg-extension", "barbell", "rack")).with("leg-extension", "step", 5);
+  private static final GymEquipment GYM =
+      GymEquipment.generic(Set.of("leg-extension", "barbell", "rack"))
+          .with("leg-extension", "step", 5);
   private static final Asked EIGHT_TO_TWELVE = new Asked(8, 12, 2);
   private static final LocalDate NEXT_WEEK = DAY.plusDays(7);
 
@@ -155,11 +156,11 @@ class ProgressionTest {
     Series bar =
         new Series(
             "back-squat/high-bar", Map.of(), List.of(new Outing(DAY, three(60, 12, 12, 12, 2))));
-    Place small =
-        new Place(
+    GymEquipment small =
+        new GymEquipment(
             Set.of("barbell", "rack"), Map.of(), new Plates(Map.of(20.0, 2, 10.0, 1, 1.25, 2)));
-    Place large =
-        new Place(
+    GymEquipment large =
+        new GymEquipment(
             Set.of("barbell", "rack"), Map.of(), new Plates(Map.of(20.0, 2, 10.0, 1, 5.0, 1)));
     assertThat(
             Progression.next(bar, EIGHT_TO_TWELVE, Set.of("barbell", "rack"), small, NEXT_WEEK)
@@ -178,7 +179,8 @@ class ProgressionTest {
     Series bar =
         new Series(
             "back-squat/high-bar", Map.of(), List.of(new Outing(DAY, three(60, 12, 12, 12, 2))));
-    Place last = new Place(Set.of("barbell", "rack"), Map.of(), new Plates(Map.of(20.0, 1)));
+    GymEquipment last =
+        new GymEquipment(Set.of("barbell", "rack"), Map.of(), new Plates(Map.of(20.0, 1)));
     Next next = Progression.next(bar, EIGHT_TO_TWELVE, Set.of("barbell", "rack"), last, NEXT_WEEK);
     assertThat(next.rule()).isEqualTo(Rule.NO_STEP_LEFT);
     assertThat(next.repetitionsLow()).isEqualTo(13);

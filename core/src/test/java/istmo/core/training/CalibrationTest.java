@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import istmo.core.body.Body;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.Bodies;
@@ -26,7 +26,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class CalibrationTest {
   private static final LocalDate DAY = LocalDate.of(2026, 11, 1);
   private static final Body MAN = Bodies.MAN;
-  private static final Place PLACE = Place.generic(Set.of());
+  private static final GymEquipment PLACE = GymEquipment.generic(Set.of());
 
   private static KnownLift lift(String candidate, double kg, int repetitions, double reserve) {
     return new KnownLift(candidate, new PerformedSet(kg, repetitions, reserve), DAY);
@@ -49,14 +49,14 @@ class CalibrationTest {
   }
 
   private static Optional<LoadEstimate> load(
-      String candidate, Optional<Calibration> c, Place place, double share) {
+      String candidate, Optional<Calibration> c, GymEquipment equipment, double share) {
     Body body = c.map(k -> k.applied(MAN)).orElse(MAN);
     return LoadEstimate.of(
         Catalogue.standard().candidate(candidate),
         reach(candidate).setup(),
         analysis(body, candidate),
         c,
-        place,
+        equipment,
         share);
   }
 

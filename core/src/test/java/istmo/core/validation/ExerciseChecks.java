@@ -11,7 +11,7 @@ import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Equipment;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
@@ -21,10 +21,10 @@ import istmo.core.movement.Load;
 import istmo.core.movement.Posture;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.Brief;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Evaluation;
-import istmo.core.ranking.criterion.Orders;
+import istmo.core.ranking.order.Orders;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
@@ -781,9 +781,11 @@ final class ExerciseChecks {
 
   /** Which kind of exercise an order puts first, everything being there. */
   private static void firstPicks(List<Row> rows) {
-    Map<String, Evaluation> all = Orders.evaluate(MAN, Place.generic(Set.of()), School.STRETCH);
-    Place everything =
-        Place.generic(Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+    Map<String, Evaluation> all =
+        Orders.evaluate(MAN, GymEquipment.generic(Set.of()), School.STRETCH);
+    GymEquipment everything =
+        GymEquipment.generic(
+            Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
     Map<String, String> kinds = new LinkedHashMap<>();
     kinds.put("RF", "leg-extension");
     kinds.put("BFL", "leg-curl|romanian-deadlift|back-extension");
@@ -824,7 +826,7 @@ final class ExerciseChecks {
     Candidate c = Catalogue.standard().candidate(candidate);
     Exercise x = Catalogue.standard().exerciseOf(c);
     Setup setup =
-        Reach.of(MAN, x.family(), c.usualFor(MAN, Place.generic(Set.of())), c.yields())
+        Reach.of(MAN, x.family(), c.usualFor(MAN, GymEquipment.generic(Set.of())), c.yields())
             .orElseThrow()
             .setup();
     return (Analysis) new Analyser(MAN).analyse(x.family(), setup, LoadRule.USUAL);
@@ -839,7 +841,7 @@ final class ExerciseChecks {
         body,
         new Analyser(body),
         Catalogue.standard().candidate(candidate),
-        Place.generic(Set.of()),
+        GymEquipment.generic(Set.of()),
         School.STRETCH);
   }
 

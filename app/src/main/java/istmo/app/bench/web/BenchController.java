@@ -18,10 +18,10 @@ import istmo.core.mechanics.CannotAnalyse;
 import istmo.core.movement.Posture;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.InvalidInput;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.BestSetup;
-import istmo.core.ranking.criterion.Difference;
-import istmo.core.ranking.criterion.Explanation;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.criterion.LimiterWords;
+import istmo.core.ranking.setup.BestSetup;
+import istmo.core.ranking.setup.Difference;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
@@ -117,7 +117,7 @@ class BenchController {
       }
       sides.add(
           bench.side(
-              new Bench.Wish(
+              new Bench.SetupRequest(
                   s.clientId(),
                   Optional.ofNullable(s.gymId()),
                   s.candidateId(),
@@ -151,11 +151,11 @@ class BenchController {
    */
   record AimedSideInput(
       SideInput side, Map<String, Integer> aim, Set<String> keepOut, String school) {
-    Bench.Wish wish() {
+    Bench.SetupRequest request() {
       if (side == null || side.clientId() == null || side.candidateId() == null) {
         throw new InvalidInput("side", "needs clientId and candidateId");
       }
-      return new Bench.Wish(
+      return new Bench.SetupRequest(
           side.clientId(),
           Optional.ofNullable(side.gymId()),
           side.candidateId(),
@@ -202,7 +202,7 @@ class BenchController {
 
   @PostMapping("/api/bench/best")
   BestView best(@RequestBody AimedSideInput input) {
-    BestSetup.Best b = bench.best(input.wish(), input.wanted(), schools.get(input.school()));
+    BestSetup.Best b = bench.best(input.request(), input.wanted(), schools.get(input.school()));
     return new BestView(
         b.to().values(),
         Rounded.of(b.gain()),
@@ -217,7 +217,8 @@ class BenchController {
 
   @PostMapping("/api/bench/steps")
   StepsView steps(@RequestBody AimedSideInput input) {
-    BestSetup.Steps found = bench.steps(input.wish(), input.wanted(), schools.get(input.school()));
+    BestSetup.Steps found =
+        bench.steps(input.request(), input.wanted(), schools.get(input.school()));
     return new StepsView(
         found.at().values(),
         found.steps().stream()
@@ -324,7 +325,7 @@ class BenchController {
   }
 
   private static List<LimiterView> limiters(Analysis a) {
-    return Explanation.limitersByGroup(a.set().gaveOut()).stream()
+    return LimiterWords.limitersByGroup(a.set().gaveOut()).stream()
         .map(e -> new LimiterView(e.getKey(), Rounded.of(e.getValue())))
         .toList();
   }

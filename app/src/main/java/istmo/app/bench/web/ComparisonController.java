@@ -7,8 +7,8 @@ import istmo.app.schools.Schools;
 import istmo.core.evidence.Posterior;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.Alternative.Criterion;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.Comparison;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.explanation.Comparison;
 import istmo.core.stimulus.School;
 import java.util.ArrayList;
 import java.util.List;
@@ -81,11 +81,11 @@ class ComparisonController {
         new Aim(
             input.aim() == null ? Map.of() : input.aim(),
             input.keepOut() == null ? Set.of() : input.keepOut());
-    List<Bench.Wish> wishes =
+    List<Bench.SetupRequest> requests =
         input.members().stream()
             .map(
                 m ->
-                    new Bench.Wish(
+                    new Bench.SetupRequest(
                         input.clientId(),
                         Optional.ofNullable(input.gymId()),
                         Optional.ofNullable(m.candidateId())
@@ -94,14 +94,14 @@ class ComparisonController {
                         Optional.ofNullable(m.setup()),
                         Boolean.TRUE.equals(input.stiffToday())))
             .toList();
-    List<Bench.Side> sides = wishes.stream().map(w -> bench.side(w, school)).toList();
+    List<Bench.Side> sides = requests.stream().map(w -> bench.side(w, school)).toList();
     List<Integer> computed = new ArrayList<>();
     for (int k = 0; k < sides.size(); k++) {
       if (sides.get(k).analysis().isPresent()) {
         computed.add(k);
       }
     }
-    Optional<Comparison> comparison = bench.comparison(sides, wishes, aim, school);
+    Optional<Comparison> comparison = bench.comparison(sides, requests, aim, school);
     return new ComparisonView(
         sides.stream().map(s -> BenchController.view(s, school)).toList(),
         computed,

@@ -14,7 +14,7 @@ import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Equipment;
 import istmo.core.movement.SetupParameter;
-import istmo.core.ranking.criterion.Weights;
+import istmo.core.ranking.brief.Weights;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;

@@ -77,9 +77,9 @@ class ArchiveController {
    */
   record ArchiveInput(
       String text, @MayBeMissing Map<String, UUID> gyms, @MayBeMissing Map<String, String> names) {
-    ArchiveImport.Wished wished() {
+    ArchiveImport.ImportChoices wished() {
       new Needed().field("text", text).check();
-      return new ArchiveImport.Wished(
+      return new ArchiveImport.ImportChoices(
           gyms == null ? Map.of() : gyms, names == null ? Map.of() : names);
     }
   }
@@ -135,14 +135,14 @@ class ArchiveController {
   }
 
   /** clients: their ids here, by the name in the file. */
-  record ArchiveBroughtInView(Map<String, UUID> clients, int sessions, int sets, int weeks) {}
+  record ArchiveImportResultView(Map<String, UUID> clients, int sessions, int sets, int weeks) {}
 
   /** All of it or nothing. */
   @PostMapping("/api/archives")
   @ResponseStatus(HttpStatus.CREATED)
-  ArchiveBroughtInView bring(@RequestBody ArchiveInput input) {
-    ArchiveImport.BroughtIn b = imports.bring(input.text(), input.wished());
-    return new ArchiveBroughtInView(b.clients(), b.sessions(), b.sets(), b.weeks());
+  ArchiveImportResultView bring(@RequestBody ArchiveInput input) {
+    ArchiveImport.ImportResult b = imports.bring(input.text(), input.wished());
+    return new ArchiveImportResultView(b.clients(), b.sessions(), b.sets(), b.weeks());
   }
 
   /** Erases for good; {@code name} must be the client's, so that nobody is erased by a slip. */

@@ -3,9 +3,9 @@ package istmo.app.exchange.web;
 import istmo.app.clients.Clients;
 import istmo.app.exchange.SetsImport;
 import istmo.app.exchange.SetsTable;
-import istmo.app.plans.Bringing;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
+import istmo.app.sessions.SessionImport;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
@@ -41,9 +41,9 @@ class ImportController {
       @MayBeMissing SetsTable.Unit unit,
       @MayBeMissing SetsTable.Days days,
       @MayBeMissing Map<String, String> exercises) {
-    SetsTable.Wished wished() {
+    SetsTable.ReadingChoices wished() {
       new Needed().field("text", text).check();
-      return new SetsTable.Wished(
+      return new SetsTable.ReadingChoices(
           columns == null ? Map.of() : columns,
           Optional.ofNullable(unit),
           Optional.ofNullable(days));
@@ -124,14 +124,14 @@ class ImportController {
         p.ready());
   }
 
-  record BroughtInView(int sets, int sessions, int already) {}
+  record ImportResultView(int sets, int sessions, int already) {}
 
   /** All of it or nothing; what was brought in before is not added again. */
   @PostMapping("/api/clients/{clientId}/imports")
-  BroughtInView bring(@PathVariable UUID clientId, @RequestBody ImportInput input) {
+  ImportResultView bring(@PathVariable UUID clientId, @RequestBody ImportInput input) {
     new Needed().field("gymId", input.gymId()).check();
-    Bringing.BroughtIn b =
+    SessionImport.ImportResult b =
         imports.bring(clientId, input.gymId(), input.text(), input.wished(), input.named());
-    return new BroughtInView(b.sets(), b.sessions(), b.already());
+    return new ImportResultView(b.sets(), b.sessions(), b.already());
   }
 }

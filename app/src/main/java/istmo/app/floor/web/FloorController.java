@@ -3,13 +3,13 @@ package istmo.app.floor.web;
 import istmo.app.floor.Changes;
 import istmo.app.floor.Changes.Message;
 import istmo.app.floor.Floor;
-import istmo.app.plans.Plans;
-import istmo.app.plans.PrescriptionDocument;
-import istmo.app.plans.Session;
 import istmo.app.platform.LoadingView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
+import istmo.app.sessions.PrescriptionDocument;
+import istmo.app.sessions.Session;
+import istmo.app.sessions.Sessions;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
@@ -486,7 +486,7 @@ class FloorController {
     return new ChangeResult(r.outcome(), stored, r.detail());
   }
 
-  private static FloorSetView stored(UUID id, Plans.Taken t) {
+  private static FloorSetView stored(UUID id, Sessions.Taken t) {
     return FloorSetView.of(
         id, t.now().revision(), t.now().removed(), t.now().figures(), t.performedAt());
   }

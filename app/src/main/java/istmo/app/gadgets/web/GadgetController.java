@@ -334,7 +334,7 @@ class GadgetController {
             input.leverM() == null ? 0 : input.leverM(),
             input.loadKg(),
             input.direction() == null ? Pull.Direction.STILL : input.direction());
-    return StandIn.forceN(input.item(), gyms.get(input.gymId()).place(), pull);
+    return StandIn.forceN(input.item(), gyms.get(input.gymId()).equipment(), pull);
   }
 
   private LinkView view(GadgetLinks.State s) {

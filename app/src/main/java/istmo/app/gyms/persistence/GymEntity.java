@@ -1,6 +1,6 @@
 package istmo.app.gyms.persistence;
 
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.measuring.Pull;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
@@ -51,9 +51,9 @@ public class GymEntity {
     equipment = List.copyOf(new TreeSet<>(newEquipment));
   }
 
-  public void know(Place place, Map<String, List<Pull>> newPulls) {
-    measured = place.measured();
-    plates = StoredPlates.of(place.plates());
+  public void know(GymEquipment equipment, Map<String, List<Pull>> newPulls) {
+    measured = equipment.measured();
+    plates = StoredPlates.of(equipment.plates());
     pulls = newPulls;
   }
 
@@ -73,8 +73,8 @@ public class GymEntity {
     return name;
   }
 
-  public Place place() {
-    return new Place(Set.copyOf(equipment), measured, StoredPlates.plates(plates));
+  public GymEquipment equipment() {
+    return new GymEquipment(Set.copyOf(equipment), measured, StoredPlates.plates(plates));
   }
 
   public Map<String, List<Pull>> pulls() {

@@ -35,7 +35,7 @@ class GymController {
 
   record GymView(UUID id, int version, String name, Set<String> equipment) {
     static GymView of(Gym g) {
-      return new GymView(g.id(), g.version(), g.name(), new TreeSet<>(g.place().equipment()));
+      return new GymView(g.id(), g.version(), g.name(), new TreeSet<>(g.equipment().items()));
     }
   }
 

@@ -175,7 +175,7 @@ class MachineController {
   /** What pulls say, without keeping it. */
   @PostMapping("/{item}/fit")
   FitView fit(@PathVariable UUID gymId, @PathVariable String item, @RequestBody PullsInput input) {
-    return FitView.of(ResistanceFit.of(item, gyms.get(gymId).place(), input.checked()));
+    return FitView.of(ResistanceFit.of(item, gyms.get(gymId).equipment(), input.checked()));
   }
 
   /** Keeps pulls and what they say; none takes both away. */
@@ -185,7 +185,7 @@ class MachineController {
     List<Pull> pulls = input.checked();
     Gym g = gyms.pull(gymId, version(input.version()), item, pulls);
     return new FittedView(
-        view(g), pulls.isEmpty() ? null : FitView.of(ResistanceFit.of(item, g.place(), pulls)));
+        view(g), pulls.isEmpty() ? null : FitView.of(ResistanceFit.of(item, g.equipment(), pulls)));
   }
 
   private static int version(Integer version) {
@@ -198,7 +198,7 @@ class MachineController {
   private static MachinesView view(Gym g) {
     List<MachineView> machines = new ArrayList<>();
     for (Equipment.Item i : Equipment.all()) {
-      if (g.place().equipment().contains(i.id()) && !i.details().isEmpty()) {
+      if (g.equipment().items().contains(i.id()) && !i.details().isEmpty()) {
         Travel travel =
             !ResistanceFit.possible(i.id())
                 ? Travel.NONE
@@ -220,7 +220,7 @@ class MachineController {
         g.id(),
         g.name(),
         g.version(),
-        g.place().plates().pairs().entrySet().stream()
+        g.equipment().plates().pairs().entrySet().stream()
             .map(e -> new PlatesView(e.getKey(), e.getValue()))
             .toList(),
         machines);
@@ -233,9 +233,9 @@ class MachineController {
         d.unit(),
         d.allowed().min(),
         d.allowed().max(),
-        g.place().value(item, d.id()),
+        g.equipment().value(item, d.id()),
         d.usual(),
-        g.place().measured(item, d.id()).isPresent(),
+        g.equipment().measured(item, d.id()).isPresent(),
         d.how());
   }
 }

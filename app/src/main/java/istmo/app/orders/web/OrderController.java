@@ -10,10 +10,10 @@ import istmo.core.body.MeasurementKind;
 import istmo.core.evidence.Finding;
 import istmo.core.evidence.Posterior;
 import istmo.core.ranking.Ranked;
-import istmo.core.ranking.criterion.Aim;
-import istmo.core.ranking.criterion.Order;
-import istmo.core.ranking.criterion.OrderChange;
-import istmo.core.ranking.criterion.Weights;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Weights;
+import istmo.core.ranking.order.Order;
+import istmo.core.ranking.order.OrderChange;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -47,14 +47,14 @@ class OrderController {
       String preset,
       Map<String, Double> weights,
       Boolean stiffToday) {
-    OrderBook.Wish wish(Schools schools) {
+    OrderBook.OrderRequest request(Schools schools) {
       new Needed().field("clientId", clientId).field("gymId", gymId).check();
       Aim wanted = new Aim(aim == null ? Map.of() : aim, keepOut == null ? Set.of() : keepOut);
       Weights weighed =
           new Weights(
               preset == null ? Weights.Preset.GROWTH : Weights.Preset.get(preset),
               weights == null ? Map.of() : weights);
-      return new OrderBook.Wish(
+      return new OrderBook.OrderRequest(
           clientId, gymId, wanted, schools.get(school), weighed, Boolean.TRUE.equals(stiffToday));
     }
   }
@@ -147,14 +147,14 @@ class OrderController {
 
   @PostMapping("/api/orders/measuring")
   List<MeasuringView> measuring(@RequestBody BriefInput input) {
-    return orders.measuring(input.wish(schools)).stream()
+    return orders.measuring(input.request(schools)).stream()
         .map(m -> new MeasuringView(m.kind(), m.kind().label(), m.affected(), m.sentence()))
         .toList();
   }
 
   @PostMapping("/api/orders/machines")
   List<MachineMeasuringView> machines(@RequestBody BriefInput input) {
-    return orders.machines(input.wish(schools)).stream()
+    return orders.machines(input.request(schools)).stream()
         .map(m -> new MachineMeasuringView(m.itemId(), m.detailId(), m.affected(), m.sentence()))
         .toList();
   }
@@ -167,13 +167,14 @@ class OrderController {
         .field("item", input.item())
         .field("measured", input.measured())
         .check();
-    OrderChange c = orders.withMachine(input.brief().wish(schools), input.item(), input.measured());
+    OrderChange c =
+        orders.withMachine(input.brief().request(schools), input.item(), input.measured());
     return new OrderChangeView(c.moved(), c.sentences());
   }
 
   @PostMapping("/api/orders")
   OrderView order(@RequestBody BriefInput input) {
-    OrderBook.Answer answer = orders.order(input.wish(schools));
+    OrderBook.Answer answer = orders.order(input.request(schools));
     Order order = answer.order();
     return new OrderView(
         answer.statements(),
@@ -210,7 +211,7 @@ class OrderController {
   /** Who moves when the school changes: places by every school that this coach can choose. */
   @PostMapping("/api/orders/schools")
   List<SchoolPlacesView> schools(@RequestBody BriefInput input) {
-    return orders.bySchool(input.wish(schools)).stream()
+    return orders.bySchool(input.request(schools)).stream()
         .map(
             b -> {
               Map<String, Integer> places = new LinkedHashMap<>();

@@ -275,7 +275,7 @@ class RecordController {
   @GetMapping("/weeks")
   WeeksView weeks(@PathVariable UUID clientId, @RequestParam(defaultValue = "12") int weeks) {
     WEEKS.check("weeks", weeks);
-    Records.Weeks w = records.weeks(clientId, weeks);
+    Records.WeeksOverview w = records.weeks(clientId, weeks);
     return new WeeksView(
         w.weeks().stream().map(x -> new WeekSetsView(x.monday(), Rounded.of(x.sets()))).toList(),
         w.asked(),

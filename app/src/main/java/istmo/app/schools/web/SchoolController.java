@@ -61,14 +61,15 @@ class SchoolController {
       Double passiveWeight,
       Double activityTrust,
       Double basics) {
-    Schools.Wish wish() {
+    Schools.SchoolSettings wish() {
       new Needed()
           .field("lengthBias", lengthBias)
           .field("passiveWeight", passiveWeight)
           .field("activityTrust", activityTrust)
           .field("basics", basics)
           .check();
-      return new Schools.Wish(label, reason, lengthBias, passiveWeight, activityTrust, basics);
+      return new Schools.SchoolSettings(
+          label, reason, lengthBias, passiveWeight, activityTrust, basics);
     }
   }
 

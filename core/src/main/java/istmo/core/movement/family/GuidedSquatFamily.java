@@ -19,7 +19,7 @@ import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
-import istmo.core.movement.family.Standing.LoadPlace;
+import istmo.core.movement.family.Standing.LoadPosition;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.Vec3;
 import java.util.List;
@@ -93,7 +93,7 @@ public final class GuidedSquatFamily implements Family {
         WEDGE,
         THIGH_DEPTH,
         LEAN,
-        LoadPlace.BAR,
+        LoadPosition.BAR,
         TRACK,
         FRICTION,
         PRESSURE_ON_TRACK,
@@ -116,7 +116,7 @@ public final class GuidedSquatFamily implements Family {
     double bottom = setup.rad(THIGH_DEPTH);
     LegGeometry.Foot foot =
         LegGeometry.Foot.onFloor(body, setup.get(STANCE), setup.rad(TOE_OUT), setup.rad(WEDGE));
-    LoadPlace bar = LoadPlace.of(setup, LoadPlace.BAR);
+    LoadPosition bar = LoadPosition.of(setup, LoadPosition.BAR);
     double tangent = Math.tan(setup.rad(TRACK));
     double railX =
         foot.middleX(body)

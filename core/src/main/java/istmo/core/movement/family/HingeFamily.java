@@ -336,8 +336,8 @@ public final class HingeFamily implements Family {
     return drop > 0 ? Optional.of(new Vec3(x, shoulderY - Math.sqrt(drop), 0)) : Optional.empty();
   }
 
-  private static Standing.LoadPlace back(Hold hold) {
-    return hold == Hold.HIGH_BACK ? Standing.LoadPlace.HIGH : Standing.LoadPlace.LOW;
+  private static Standing.LoadPosition back(Hold hold) {
+    return hold == Hold.HIGH_BACK ? Standing.LoadPosition.HIGH : Standing.LoadPosition.LOW;
   }
 
   private static double hangingX(Hold hold, double middle, double shoulder, double loadKg) {

@@ -14,7 +14,7 @@ import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
-import istmo.core.movement.family.Standing.LoadPlace;
+import istmo.core.movement.family.Standing.LoadPosition;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.Vec3;
 import java.util.ArrayList;
@@ -252,8 +252,8 @@ public final class SplitFamily implements Family {
     }
     list.add(
         kind == Kind.TRACK
-            ? LoadPlace.BAR
-            : LoadPlace.PARAMETER.usually(LoadPlace.HANDS.ordinal()));
+            ? LoadPosition.BAR
+            : LoadPosition.PARAMETER.usually(LoadPosition.HANDS.ordinal()));
     if (kind != Kind.STEP) {
       list.add(LEG);
     }
@@ -283,17 +283,18 @@ public final class SplitFamily implements Family {
 
   @Override
   public double inOneHand(Setup setup) {
-    return kind != Kind.TRACK && LoadPlace.of(setup, LoadPlace.PARAMETER) == LoadPlace.HANDS
+    return kind != Kind.TRACK
+            && LoadPosition.of(setup, LoadPosition.PARAMETER) == LoadPosition.HANDS
         ? 0.5
         : 0;
   }
 
   @Override
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
-    LoadPlace place =
+    LoadPosition place =
         kind == Kind.TRACK
-            ? LoadPlace.of(setup, LoadPlace.BAR)
-            : LoadPlace.of(setup, LoadPlace.PARAMETER);
+            ? LoadPosition.of(setup, LoadPosition.BAR)
+            : LoadPosition.of(setup, LoadPosition.PARAMETER);
     Rear rear = kind == Kind.STEP ? Rear.HANGING : Rear.values()[(int) setup.get(REAR)];
     double floor = kind == Kind.STEP ? setup.get(BOX) : setup.get(FRONT_HEIGHT);
     double width = kind == Kind.STEP ? 0 : setup.get(WIDTH);
@@ -436,7 +437,7 @@ public final class SplitFamily implements Family {
       Body body,
       Setup setup,
       double phase,
-      LoadPlace place,
+      LoadPosition place,
       Rear rear,
       double share,
       Vec3 ankle,
@@ -492,7 +493,7 @@ public final class SplitFamily implements Family {
   private double[] push(
       Body body,
       double share,
-      LoadPlace place,
+      LoadPosition place,
       Vec3 ankle,
       Vec3 knee,
       Vec3 hip,
@@ -516,7 +517,7 @@ public final class SplitFamily implements Family {
   }
 
   private void track(
-      PostureBuilder p, Body body, LoadPlace place, Vec3 hip, double lean, double[] push) {
+      PostureBuilder p, Body body, LoadPosition place, Vec3 hip, double lean, double[] push) {
     if (kind == Kind.TRACK) {
       Vec3 bar = place.at(body, hip, lean);
       p.load(Load.force(Load.Segment.UPPER, bar, new Vec3(push[0], 0, 0), new Vec3(push[1], 0, 0)));
@@ -529,7 +530,7 @@ public final class SplitFamily implements Family {
       Body body,
       Setup setup,
       double phase,
-      LoadPlace place,
+      LoadPosition place,
       Rear rear,
       double share,
       Vec3 hip,
@@ -596,7 +597,7 @@ public final class SplitFamily implements Family {
     p.prop("floor", new Vec3(-1.2, 0, 0), new Vec3(0.7, 0, 0));
   }
 
-  private static double hipUnderBar(Body body, Setup setup, LoadPlace place, double lean) {
+  private static double hipUnderBar(Body body, Setup setup, LoadPosition place, double lean) {
     return (Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM()
         - setup.get(FORWARD)
         - place.at(body, Vec3.ZERO, lean).x();

@@ -17,7 +17,7 @@ import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
-import istmo.core.movement.family.Standing.LoadPlace;
+import istmo.core.movement.family.Standing.LoadPosition;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.Vec3;
 import java.util.List;
@@ -110,7 +110,7 @@ public final class SquatFamily implements Family {
         WEDGE,
         THIGH_DEPTH,
         TOP,
-        LoadPlace.PARAMETER,
+        LoadPosition.PARAMETER,
         KNEE_TRAVEL,
         PRESSURE,
         FOOT_SHEAR,
@@ -166,7 +166,8 @@ public final class SquatFamily implements Family {
     }
     Vec3 knee = leg.get()[0];
     Vec3 hip = leg.get()[1];
-    LoadPlace bar = byTheHandles ? LoadPlace.BELT : LoadPlace.of(setup, LoadPlace.PARAMETER);
+    LoadPosition bar =
+        byTheHandles ? LoadPosition.BELT : LoadPosition.of(setup, LoadPosition.PARAMETER);
 
     double pressureX =
         foot.soleX(

@@ -22,7 +22,7 @@ final class Standing {
    * Where the load is held: along the trunk (fraction of hip to shoulder) and in front of it (m).
    * High and low bar, front rack, chest, hanging hands and belt by common practice.
    */
-  enum LoadPlace {
+  enum LoadPosition {
     HIGH(1.02, -0.06),
     LOW(0.92, -0.10),
     FRONT(0.97, 0.09),
@@ -33,7 +33,7 @@ final class Standing {
     final double along;
     final double aheadM;
 
-    LoadPlace(double along, double aheadM) {
+    LoadPosition(double along, double aheadM) {
       this.along = along;
       this.aheadM = aheadM;
     }
@@ -64,7 +64,7 @@ final class Standing {
           "where the load rests or hangs");
     }
 
-    static LoadPlace of(Setup setup, SetupParameter p) {
+    static LoadPosition of(Setup setup, SetupParameter p) {
       return values()[(int) setup.get(p)];
     }
 

@@ -44,7 +44,7 @@ public final class Admission {
     return new Demand(
         x.exclusions(),
         x.onBelly(),
-        Explanation.backActivation(a),
+        Fit.backActivation(a),
         deg(a, Coordinate.KNEE_FLEXION),
         peak > 0 ? straight / peak : 0,
         deg(a, Coordinate.HIP_FLEXION),

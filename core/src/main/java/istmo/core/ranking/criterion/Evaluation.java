@@ -4,7 +4,7 @@ import istmo.core.body.Body;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
-import istmo.core.equipment.Place;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisResult;
@@ -26,7 +26,7 @@ public sealed interface Evaluation {
   Candidate candidate();
 
   /** The same mechanics judged by another school. */
-  Evaluation by(School school);
+  Evaluation judgedBy(School school);
 
   /**
    * Computed and fit to be ranked.
@@ -37,7 +37,7 @@ public sealed interface Evaluation {
   record Computed(Candidate candidate, Reach reach, Analysis analysis, Map<String, Double> stimulus)
       implements Evaluation {
     @Override
-    public Evaluation by(School school) {
+    public Evaluation judgedBy(School school) {
       return judged(candidate, reach, analysis, school);
     }
   }
@@ -45,7 +45,7 @@ public sealed interface Evaluation {
   /** This body cannot take the posture. */
   record OutOfReach(Candidate candidate, String reason) implements Evaluation {
     @Override
-    public Evaluation by(School school) {
+    public Evaluation judgedBy(School school) {
       return this;
     }
   }
@@ -56,16 +56,16 @@ public sealed interface Evaluation {
   record NotComputedWellEnough(Candidate candidate, Reach reach, Analysis analysis, String reason)
       implements Evaluation {
     @Override
-    public Evaluation by(School school) {
+    public Evaluation judgedBy(School school) {
       return judged(candidate, reach, analysis, school);
     }
   }
 
   /** Evaluates a candidate with a given analyser, which must be one for {@code body}. */
   static Evaluation of(
-      Body body, Analyser analyser, Candidate candidate, Place place, School school) {
+      Body body, Analyser analyser, Candidate candidate, GymEquipment equipment, School school) {
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);
-    Setup wished = candidate.usualFor(body, place);
+    Setup wished = candidate.usualFor(body, equipment);
     Optional<Reach> reach = Reach.of(body, exercise.family(), wished, candidate.yields());
     if (reach.isEmpty()) {
       return new OutOfReach(

@@ -13,7 +13,9 @@ import istmo.core.mechanics.Limiter;
 import istmo.core.movement.Family;
 import istmo.core.movement.SetupParameter;
 import istmo.core.ranking.Alternative;
-import istmo.core.ranking.criterion.Weights.Criterion;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
+import istmo.core.ranking.brief.Weights.Criterion;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,7 +28,7 @@ import java.util.OptionalDouble;
  * The practical criteria of one candidate for a brief: each 0 to 1 with its weight and a reason in
  * words. Every candidate of a brief has the same ones in the same order.
  */
-final class Practical {
+public final class Practical {
   /**
    * How stable a curl is without a pad that holds the thigh (common practice: pull yourself down,
    * or skip it).
@@ -71,7 +73,7 @@ final class Practical {
    * @param stimulus by region, with what studies add
    * @param mostWork greatest {@link #work} of all candidates of the brief
    */
-  static List<Alternative.Criterion> criteria(
+  public static List<Alternative.Criterion> criteria(
       Brief brief,
       Exercise x,
       Evaluation.Computed e,
@@ -83,7 +85,7 @@ final class Practical {
     p.curve();
     p.reach();
     p.comfort();
-    double back = Explanation.backActivation(e.analysis());
+    double back = Fit.backActivation(e.analysis());
     p.add(
         Criterion.SPINE,
         1 - Math.min(1, back),
@@ -97,7 +99,7 @@ final class Practical {
     p.add(
         Criterion.TIME,
         Math.max(0, 1 - x.setUpMinutes() / 5),
-        "About " + Explanation.minutes(x.setUpMinutes()) + " min to set up and load.");
+        "About " + LimiterWords.minutes(x.setUpMinutes()) + " min to set up and load.");
     p.learning();
     p.liked();
     p.rerack();
@@ -115,7 +117,7 @@ final class Practical {
   }
 
   /** Stimulus of the whole leg: the sum over regions, by volume. */
-  static double work(Map<String, Double> stimulus) {
+  public static double work(Map<String, Double> stimulus) {
     double sum = 0;
     for (Region r : Regions.standard().all()) {
       sum += volume(r) * stimulus.get(r.id());
@@ -156,14 +158,14 @@ final class Practical {
         String.format(
             Locale.ROOT,
             "%s The aimed regions are %.0f %% of it.",
-            Explanation.givesOut(e.analysis().set().gaveOut()),
+            LimiterWords.givesOut(e.analysis().set().gaveOut()),
             100 * share));
   }
 
   private void stability() {
     boolean noPad =
         x.needs().stream()
-            .anyMatch(item -> brief.place().measured(item, "thighPad").orElse(1) == 0);
+            .anyMatch(item -> brief.equipment().measured(item, "thighPad").orElse(1) == 0);
     OptionalDouble seat = measured("thighMost");
     double thigh = brief.body().thighM();
     OptionalDouble roller = measured("rollerMost");
@@ -207,7 +209,7 @@ final class Practical {
 
   private OptionalDouble measured(String detail) {
     return x.needs().stream()
-        .map(item -> brief.place().measured(item, detail))
+        .map(item -> brief.equipment().measured(item, detail))
         .filter(OptionalDouble::isPresent)
         .findFirst()
         .orElse(OptionalDouble.empty());
@@ -258,7 +260,7 @@ final class Practical {
     double share = 1;
     if (family.depth().isPresent()) {
       SetupParameter depth = family.depth().get();
-      double wished = e.candidate().usualFor(brief.limitedBody(), brief.place()).get(depth);
+      double wished = e.candidate().usualFor(brief.limitedBody(), brief.equipment()).get(depth);
       share = Math.min(1, Math.max(0, e.reach().setup().get(depth) / Math.max(1e-9, wished)));
     }
     add(
@@ -297,7 +299,7 @@ final class Practical {
 
   private void progression() {
     double relative =
-        brief.place().smallestStepKg(x.needs()) / Math.max(1, e.analysis().workingKg());
+        brief.equipment().smallestStepKg(x.needs()) / Math.max(1, e.analysis().workingKg());
     add(
         Criterion.PROGRESSION,
         brief.weights().of(Criterion.PROGRESSION) * (1 + BASICS_STEPS * brief.school().basics()),

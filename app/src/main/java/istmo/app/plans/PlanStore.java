@@ -1,0 +1,326 @@
+package istmo.app.plans;
+
+import istmo.app.accounts.CurrentCoach;
+import istmo.app.clients.Clients;
+import istmo.app.gyms.Gyms;
+import istmo.app.plans.persistence.PlanEntity;
+import istmo.app.plans.persistence.PlanRepository;
+import istmo.app.plans.persistence.PlanRevisionEntity;
+import istmo.app.plans.persistence.PlanRevisionRepository;
+import istmo.app.platform.Conflict;
+import istmo.app.platform.NotFound;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.ranking.brief.Weights;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Sessions as rows of revisions. Every method is one transaction and computes nothing; {@link
+ * Plans} says what a plan means.
+ */
+@Service
+public class PlanStore {
+  private static final int LONGEST_WHAT = 200;
+
+  private final PlanRepository plans;
+  private final PlanRevisionRepository revisions;
+  private final Clients clients;
+  private final Gyms gyms;
+  private final CurrentCoach coach;
+  private final Clock clock;
+
+  PlanStore(
+      PlanRepository plans,
+      PlanRevisionRepository revisions,
+      Clients clients,
+      Gyms gyms,
+      CurrentCoach coach,
+      Clock clock) {
+    this.plans = plans;
+    this.revisions = revisions;
+    this.clients = clients;
+    this.gyms = gyms;
+    this.coach = coach;
+    this.clock = clock;
+  }
+
+  /**
+   * A plan at one of its revisions.
+   *
+   * @param version changes with every edit; an edit says which one it saw
+   * @param undo what going back would take back; empty at the first revision
+   * @param redo what going on would do again; empty at the newest revision
+   */
+  record Stored(
+      UUID id,
+      int version,
+      UUID clientId,
+      UUID gymId,
+      PlanBrief brief,
+      Instant changedAt,
+      PlanDocument document,
+      Optional<String> undo,
+      Optional<String> redo) {}
+
+  /** One line of the list. */
+  public record Line(
+      UUID id,
+      UUID clientId,
+      UUID gymId,
+      String name,
+      int days,
+      int exercises,
+      Instant changedAt) {}
+
+  /** The newest hundred plans of a client, or of all clients. */
+  @Transactional(readOnly = true)
+  public List<Line> list(Optional<UUID> clientId) {
+    List<PlanEntity> found =
+        clientId
+            .map(
+                id ->
+                    plans.findTop100ByCoachIdAndClientIdAndRemovedAtIsNullOrderByChangedAtDesc(
+                        coach.id(), id))
+            .orElseGet(
+                () -> plans.findTop100ByCoachIdAndRemovedAtIsNullOrderByChangedAtDesc(coach.id()));
+    Map<UUID, PlanDocument> heads = heads(found);
+    return found.stream()
+        .map(
+            p -> {
+              PlanDocument d = heads.get(p.getId());
+              return new Line(
+                  p.getId(),
+                  p.getClientId(),
+                  p.getGymId(),
+                  d.name(),
+                  d.days().size(),
+                  d.week().items().size(),
+                  p.getChangedAt());
+            })
+        .toList();
+  }
+
+  /** A new plan whose first revision is the document. */
+  @Transactional
+  Stored add(UUID clientId, UUID gymId, PlanBrief brief, PlanDocument document) {
+    PlanEntity e =
+        plans.save(
+            new PlanEntity(UUID.randomUUID(), coach.id(), clientId, gymId, brief, clock.instant()));
+    revisions.saveAndFlush(
+        new PlanRevisionEntity(
+            UUID.randomUUID(), coach.id(), e.getId(), 0, "begun", document, clock.instant()));
+    return stored(e);
+  }
+
+  @Transactional(readOnly = true)
+  Stored get(UUID id) {
+    return stored(entity(id));
+  }
+
+  /**
+   * The plan, as long as nobody changed it since this version; throws {@link Conflict} otherwise.
+   */
+  @Transactional(readOnly = true)
+  Stored seen(UUID id, int version) {
+    return stored(unchanged(id, version));
+  }
+
+  /** Throws {@link NotFound} where this plan is not the coach's. */
+  @Transactional(readOnly = true)
+  void check(UUID id) {
+    entity(id);
+  }
+
+  /** Adds a revision after the one that counts; what had been undone is gone then. */
+  @Transactional
+  Stored keep(UUID id, int version, String what, PlanDocument document) {
+    if (what == null || what.isBlank() || what.length() > LONGEST_WHAT) {
+      throw new InvalidInput(
+          "what", "needs what was changed, in at most " + LONGEST_WHAT + " characters");
+    }
+    PlanEntity e = unchanged(id, version);
+    revisions.deleteByCoachIdAndPlanIdAndNumberGreaterThan(coach.id(), e.getId(), e.getHead());
+    revisions.flush();
+    revisions.save(
+        new PlanRevisionEntity(
+            UUID.randomUUID(),
+            coach.id(),
+            e.getId(),
+            e.getHead() + 1,
+            what,
+            document,
+            clock.instant()));
+    return moved(e, e.getHead() + 1);
+  }
+
+  @Transactional
+  Stored undo(UUID id, int version) {
+    PlanEntity e = unchanged(id, version);
+    if (e.getHead() == 0) {
+      throw new Conflict("There is nothing to undo.");
+    }
+    return moved(e, e.getHead() - 1);
+  }
+
+  @Transactional
+  Stored redo(UUID id, int version) {
+    PlanEntity e = unchanged(id, version);
+    if (revision(e, e.getHead() + 1).isEmpty()) {
+      throw new Conflict("There is nothing to do again.");
+    }
+    return moved(e, e.getHead() + 1);
+  }
+
+  /** Takes a plan out of the list; its links end. */
+  @Transactional
+  public void remove(UUID id) {
+    entity(id).remove(clock.instant());
+  }
+
+  @Transactional
+  Stored putBack(UUID id) {
+    PlanEntity e = plans.findByIdAndCoachId(id, coach.id()).orElseThrow(() -> new NotFound("plan"));
+    e.putBack();
+    return stored(plans.saveAndFlush(e));
+  }
+
+  /** Erases every plan of a client. */
+  @Transactional
+  public void erase(UUID clientId) {
+    plans.deleteAllInBatch(plans.findByCoachIdAndClientIdOrderByCreatedAt(coach.id(), clientId));
+    plans.flush();
+  }
+
+  /**
+   * A plan as it stands, for a client's file: its newest document, without the edits before it.
+   *
+   * @param removedAt when it was taken out of the list, if it was
+   */
+  public record ArchivedPlan(
+      UUID gymId,
+      Instant createdAt,
+      Instant changedAt,
+      Optional<Instant> removedAt,
+      PlanBrief brief,
+      PlanDocument document) {
+    /**
+     * The same with everything checked that can be without knowing whose it is; candidates are
+     * checked by who knows them.
+     */
+    public ArchivedPlan checked() {
+      List<InvalidInput.Fault> faults = new ArrayList<>();
+      List<PlanDocument> plan = new ArrayList<>();
+      InvalidInput.gather(faults, "brief.", () -> Plans.aim(brief));
+      InvalidInput.gather(
+          faults, "brief.", () -> new Weights(Weights.Preset.get(brief.preset()), brief.weights()));
+      InvalidInput.gather(faults, "plan.", () -> plan.add(document.checked()));
+      if (!faults.isEmpty()) {
+        throw new InvalidInput(faults);
+      }
+      return new ArchivedPlan(gymId, createdAt, changedAt, removedAt, brief, plan.get(0));
+    }
+  }
+
+  /** Every plan of a client, those taken out too, oldest first. */
+  @Transactional(readOnly = true)
+  public List<ArchivedPlan> archived(UUID clientId) {
+    List<PlanEntity> found = plans.findByCoachIdAndClientIdOrderByCreatedAt(coach.id(), clientId);
+    Map<UUID, PlanDocument> heads = heads(found);
+    return found.stream()
+        .map(
+            p ->
+                new ArchivedPlan(
+                    p.getGymId(),
+                    p.getCreatedAt(),
+                    p.getChangedAt(),
+                    Optional.ofNullable(p.getRemovedAt()),
+                    p.getBrief(),
+                    heads.get(p.getId())))
+        .toList();
+  }
+
+  /** Keeps a plan from elsewhere as it is. */
+  @Transactional
+  public void bringIn(UUID clientId, ArchivedPlan kept) {
+    ArchivedPlan k = kept.checked();
+    clients.check(clientId);
+    gyms.get(k.gymId());
+    PlanEntity e =
+        new PlanEntity(
+            UUID.randomUUID(), coach.id(), clientId, k.gymId(), k.brief(), k.createdAt());
+    e.moveTo(0, k.changedAt());
+    k.removedAt().ifPresent(e::remove);
+    plans.saveAndFlush(e);
+    revisions.saveAndFlush(
+        new PlanRevisionEntity(
+            UUID.randomUUID(),
+            coach.id(),
+            e.getId(),
+            0,
+            "brought in",
+            k.document(),
+            clock.instant()));
+  }
+
+  private Stored moved(PlanEntity e, int head) {
+    e.moveTo(head, clock.instant());
+    return stored(plans.saveAndFlush(e));
+  }
+
+  private Stored stored(PlanEntity e) {
+    PlanRevisionEntity head = revision(e, e.getHead()).orElseThrow();
+    Optional<String> undo = e.getHead() == 0 ? Optional.empty() : Optional.of(head.getWhat());
+    Optional<String> redo = revision(e, e.getHead() + 1).map(PlanRevisionEntity::getWhat);
+    return new Stored(
+        e.getId(),
+        e.getVersion(),
+        e.getClientId(),
+        e.getGymId(),
+        e.getBrief(),
+        e.getChangedAt(),
+        head.getDocument(),
+        undo,
+        redo);
+  }
+
+  private PlanEntity entity(UUID id) {
+    return plans
+        .findByIdAndCoachId(id, coach.id())
+        .filter(p -> !p.isRemoved())
+        .orElseThrow(() -> new NotFound("plan"));
+  }
+
+  private PlanEntity unchanged(UUID id, int version) {
+    PlanEntity e = entity(id);
+    if (e.getVersion() != version) {
+      throw changedElsewhere();
+    }
+    return e;
+  }
+
+  static Conflict changedElsewhere() {
+    return new Conflict(
+        "This plan was changed elsewhere meanwhile. Load again; nothing was overwritten.");
+  }
+
+  private Optional<PlanRevisionEntity> revision(PlanEntity e, int number) {
+    return revisions.findByCoachIdAndPlanIdAndNumber(coach.id(), e.getId(), number);
+  }
+
+  /** The newest document of each plan, in one query. */
+  private Map<UUID, PlanDocument> heads(List<PlanEntity> of) {
+    return of.isEmpty()
+        ? Map.of()
+        : revisions.heads(coach.id(), of.stream().map(PlanEntity::getId).toList()).stream()
+            .collect(
+                Collectors.toMap(PlanRevisionEntity::getPlanId, PlanRevisionEntity::getDocument));
+  }
+}

@@ -1,0 +1,174 @@
+package istmo.app.plans.out;
+
+import istmo.core.drawing.Drawing;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.state.RenderingMode;
+import org.apache.pdfbox.util.Matrix;
+
+/**
+ * A brush for a page: text that wraps, rules, and figures of the core. Points from the top left
+ * corner, y downwards.
+ */
+final class Page implements AutoCloseable {
+  /** Ships inside the PDF library; Latin, Greek and Cyrillic. */
+  private static final String FONT = "/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf";
+
+  private static final float LEADING = 1.2f;
+  private static final Map<String, Float> WIDTHS =
+      Map.of(
+          "trunk", 2.2f, "thigh", 2.2f, "shank", 1.8f, "plate", 1.6f, "pad", 2.4f, "force", 0.8f);
+
+  private final PDPageContentStream out;
+  private final PDFont font;
+  private final float height;
+
+  Page(PDDocument document, PDPageContentStream out, float height, float scale) throws IOException {
+    this.out = out;
+    this.height = height;
+    try (InputStream in = PDDocument.class.getResourceAsStream(FONT)) {
+      this.font = PDType0Font.load(document, in);
+    }
+    if (scale < 1) {
+      out.transform(new Matrix(scale, 0, 0, scale, 0, height * (1 - scale)));
+    }
+  }
+
+  /** Writes text within a width and returns the y below its last line. */
+  float text(String text, float x, float y, float width, float size, boolean bold, float grey)
+      throws IOException {
+    float at = y;
+    for (String line : wrapped(text, width, size)) {
+      out.beginText();
+      out.setFont(font, size);
+      out.setNonStrokingColor(grey, grey, grey);
+      out.setStrokingColor(grey, grey, grey);
+      out.setRenderingMode(bold ? RenderingMode.FILL_STROKE : RenderingMode.FILL);
+      out.setLineWidth(0.03f * size);
+      out.newLineAtOffset(x, height - at - size);
+      out.showText(line);
+      out.endText();
+      at += LEADING * size;
+    }
+    return at;
+  }
+
+  /** The height that text would take. */
+  float heightOf(String text, float width, float size) throws IOException {
+    return wrapped(text, width, size).size() * LEADING * size;
+  }
+
+  private List<String> wrapped(String text, float width, float size) throws IOException {
+    List<String> lines = new ArrayList<>();
+    StringBuilder line = new StringBuilder();
+    for (String word : writable(text).split(" ")) {
+      String longer = line.isEmpty() ? word : line + " " + word;
+      if (!line.isEmpty() && font.getStringWidth(longer) / 1000 * size > width) {
+        lines.add(line.toString());
+        line = new StringBuilder(word);
+      } else {
+        line = new StringBuilder(longer);
+      }
+    }
+    lines.add(line.toString());
+    return lines;
+  }
+
+  /** What the font has no sign for becomes a question mark. */
+  private String writable(String text) throws IOException {
+    StringBuilder s = new StringBuilder();
+    for (int cp : text.codePoints().toArray()) {
+      String c = new String(Character.toChars(cp));
+      try {
+        font.encode(c);
+        s.append(c);
+      } catch (IllegalArgumentException e) {
+        s.append('?');
+      }
+    }
+    return s.toString();
+  }
+
+  void rule(float x1, float y1, float x2, float y2, float width, float grey) throws IOException {
+    out.setStrokingColor(grey, grey, grey);
+    out.setLineWidth(width);
+    out.moveTo(x1, height - y1);
+    out.lineTo(x2, height - y2);
+    out.stroke();
+  }
+
+  /** A figure to scale within a box. */
+  void figure(Drawing d, float x, float y, float boxWidth, float boxHeight) throws IOException {
+    double[] b = bounds(d);
+    double scale =
+        Math.min(boxWidth / Math.max(0.1, b[2] - b[0]), boxHeight / Math.max(0.1, b[3] - b[1]));
+    double left = x + (boxWidth - scale * (b[2] - b[0])) / 2 - scale * b[0];
+    double bottom = height - y - boxHeight - scale * b[1];
+    out.setStrokingColor(0.1f, 0.1f, 0.1f);
+    for (Drawing.Line l : d.lines()) {
+      out.setLineWidth(WIDTHS.getOrDefault(l.role(), 1f));
+      out.setLineDashPattern(
+          l.role().equals("force") || l.role().equals("rail") || l.role().equals("cable")
+              ? new float[] {3, 2}
+              : new float[] {},
+          0);
+      for (int k = 0; k < l.points().size(); k++) {
+        float px = (float) (left + scale * l.points().get(k).x());
+        float py = (float) (bottom + scale * l.points().get(k).y());
+        if (k == 0) {
+          out.moveTo(px, py);
+        } else {
+          out.lineTo(px, py);
+        }
+      }
+      if (l.closed()) {
+        out.closePath();
+      }
+      out.stroke();
+    }
+    out.setLineDashPattern(new float[] {}, 0);
+    out.setLineWidth(0.8f);
+    for (Drawing.Circle c : d.circles()) {
+      circle(left + scale * c.centre().x(), bottom + scale * c.centre().y(), scale * c.radius());
+    }
+  }
+
+  private void circle(double x, double y, double r) throws IOException {
+    float k = (float) (0.5523 * r); // Bezier arc of a quarter circle
+    float cx = (float) x;
+    float cy = (float) y;
+    float q = (float) r;
+    out.moveTo(cx + q, cy);
+    out.curveTo(cx + q, cy + k, cx + k, cy + q, cx, cy + q);
+    out.curveTo(cx - k, cy + q, cx - q, cy + k, cx - q, cy);
+    out.curveTo(cx - q, cy - k, cx - k, cy - q, cx, cy - q);
+    out.curveTo(cx + k, cy - q, cx + q, cy - k, cx + q, cy);
+    out.stroke();
+  }
+
+  private static double[] bounds(Drawing d) {
+    double[] b = {Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
+    d.lines().forEach(l -> l.points().forEach(p -> grow(b, p.x(), p.y(), 0)));
+    d.circles().forEach(c -> grow(b, c.centre().x(), c.centre().y(), c.radius()));
+    return b;
+  }
+
+  private static void grow(double[] b, double x, double y, double r) {
+    b[0] = Math.min(b[0], x - r);
+    b[1] = Math.min(b[1], y - r);
+    b[2] = Math.max(b[2], x + r);
+    b[3] = Math.max(b[3], y + r);
+  }
+
+  @Override
+  public void close() throws IOException {
+    out.close();
+  }
+}

@@ -1,0 +1,126 @@
+package istmo.app.plans.out;
+
+import istmo.app.plans.Plan;
+import istmo.app.plans.Plans;
+import istmo.core.plan.Block;
+import istmo.core.plan.Offer;
+import istmo.core.plan.Planned;
+import istmo.core.plan.Timing;
+import java.nio.charset.StandardCharsets;
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.IntFunction;
+import net.fortuna.ical4j.model.Calendar;
+import net.fortuna.ical4j.model.component.VEvent;
+import net.fortuna.ical4j.model.property.Description;
+import net.fortuna.ical4j.model.property.DtStamp;
+import net.fortuna.ical4j.model.property.Location;
+import net.fortuna.ical4j.model.property.ProdId;
+import net.fortuna.ical4j.model.property.RRule;
+import net.fortuna.ical4j.model.property.Uid;
+import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
+import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
+
+/**
+ * The sessions of a plan as all-day events (RFC 5545): those of a block each with what its week
+ * asks, else the same ones weekly. The hour is the client's; health notes are not in it.
+ */
+public final class PlanCalendar {
+  private static final int WEEKS_WITHOUT_BLOCK = 8;
+
+  private PlanCalendar() {}
+
+  /**
+   * @param today where the plan has no first day it begins on the Monday after
+   * @param step gives the plan as a week of its block asks for it
+   */
+  public static String of(Plan plan, LocalDate today, Instant now, IntFunction<Plan> step) {
+    LocalDate monday =
+        Optional.ofNullable(plan.document().startsOn())
+            .orElse(today.with(TemporalAdjusters.next(DayOfWeek.MONDAY)))
+            .with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    Calendar calendar = new Calendar();
+    calendar.add(new ProdId("-//Istmo//plan//EN"));
+    calendar.add(ImmutableVersion.VERSION_2_0);
+    calendar.add(ImmutableCalScale.GREGORIAN);
+    Optional<Block> block = Plans.block(plan.document(), plan.client().profile().trainingAge());
+    List<Block.Step> steps = block.map(Block::weeks).orElse(List.of());
+    for (Block.Step s : steps) {
+      Plan week = step.apply(s.number());
+      days(
+          calendar,
+          week,
+          monday.plusWeeks(s.number() - 1L),
+          now,
+          "week " + s.number() + ", " + s.kind().label() + ", ",
+          s.words() + "\n",
+          s.load(),
+          false);
+    }
+    if (steps.isEmpty()) {
+      days(calendar, plan, monday, now, "", "", 1, true);
+    }
+    return calendar.toString();
+  }
+
+  private static void days(
+      Calendar calendar,
+      Plan week,
+      LocalDate monday,
+      Instant now,
+      String prefix,
+      String words,
+      double load,
+      boolean weekly) {
+    int number = 0;
+    for (Planned.Day d : week.week().days()) {
+      number++;
+      LocalDate on = monday.plusDays(d.weekday() - 1L);
+      VEvent event =
+          new VEvent(
+              on,
+              String.format(
+                  Locale.ROOT,
+                  "Legs, %ssession %d of %d",
+                  prefix,
+                  number,
+                  week.week().days().size()));
+      event.add(
+          new Uid(
+              UUID.nameUUIDFromBytes((week.id() + "/" + on).getBytes(StandardCharsets.UTF_8))
+                  + "@istmo"));
+      event.replace(new DtStamp(now));
+      event.add(new Location(week.gym().name()));
+      event.add(new Description(words + description(week, d, load)));
+      if (weekly) {
+        event.add(new RRule<LocalDate>("FREQ=WEEKLY;COUNT=" + WEEKS_WITHOUT_BLOCK));
+      }
+      calendar.add(event);
+    }
+  }
+
+  private static String description(Plan week, Planned.Day d, double load) {
+    StringBuilder text =
+        new StringBuilder(
+            String.format(
+                Locale.ROOT, "About %.0f minutes.", Timing.of(d, week.offers()).minutes()));
+    for (Planned.Item i : d.items()) {
+      Optional<Offer> o = week.offers().find(i.candidateId());
+      o.ifPresent(
+          x ->
+              text.append("\n")
+                  .append(x.name())
+                  .append(": ")
+                  .append(SheetWords.prescription(i.prescription(), x.oneLeg()))
+                  .append("; ")
+                  .append(SheetWords.load(week.load(i, load), Unit.KG)));
+    }
+    return text.toString();
+  }
+}

@@ -1,0 +1,135 @@
+package istmo.app.plans.out;
+
+import istmo.app.plans.Plan;
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.movement.SetupParameter;
+import istmo.core.plan.Offer;
+import istmo.core.plan.Planned;
+import istmo.core.plan.Prescription;
+import istmo.core.plan.Scheme;
+import istmo.core.plan.WorkingLoad;
+import java.time.DayOfWeek;
+import java.time.format.TextStyle;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+
+/** A plan in words, for paper, calendars and sessions. Nothing of a client's health is in them. */
+public final class SheetWords {
+  private SheetWords() {}
+
+  public static String weekday(int weekday) {
+    return DayOfWeek.of(weekday).getDisplayName(TextStyle.FULL, Locale.ENGLISH);
+  }
+
+  static String number(double v) {
+    return v == Math.rint(v) ? String.valueOf((long) v) : String.valueOf(v);
+  }
+
+  static String range(int low, int high) {
+    return low == high ? String.valueOf(low) : low + "–" + high;
+  }
+
+  /** "4 × 8–12 each side, 2 in reserve, tempo 2-0-1-0, rest 150 s". */
+  public static String prescription(Prescription p, boolean oneLeg) {
+    String tempo =
+        number(p.tempo().loweringS())
+            + "-"
+            + number(p.tempo().lowS())
+            + "-"
+            + number(p.tempo().liftingS())
+            + "-"
+            + number(p.tempo().topS());
+    return p.sets()
+        + " × "
+        + range(p.repetitionsLow(), p.repetitionsHigh())
+        + (oneLeg ? " each side" : "")
+        + ", "
+        + number(p.reserve())
+        + " in reserve, tempo "
+        + tempo
+        + ", rest "
+        + p.restS()
+        + " s"
+        + (p.scheme() == Scheme.STRAIGHT ? "" : ", " + p.scheme().label());
+  }
+
+  /** The load of the first set, with its plates, or how to find it. */
+  public static String load(WorkingLoad w, Unit unit) {
+    return w.sets()
+        .get(0)
+        .load()
+        .map(
+            l ->
+                (w.lowKg() < w.highKg()
+                        ? "between "
+                            + unit.number(w.lowKg())
+                            + " and "
+                            + unit.words(w.highKg())
+                            + "; begin with "
+                        : "")
+                    + unit.words(l))
+        .orElse(Character.toUpperCase(w.basis().charAt(0)) + w.basis().substring(1));
+  }
+
+  /** Lighter sets, or nothing where there are none. */
+  public static String warmUps(WorkingLoad w, Unit unit) {
+    return w.warmUps().isEmpty()
+        ? ""
+        : "Lighter first: "
+            + w.warmUps().stream()
+                .map(x -> x.repetitions() + " × " + unit.words(x.load()))
+                .collect(Collectors.joining("; "));
+  }
+
+  /** What is set up and told: stance, seat, heights; the machine's own numbers are not. */
+  static String setup(Offer o) {
+    List<String> parts = new ArrayList<>();
+    for (SetupParameter p : Catalogue.standard().exercise(o.exerciseId()).family().parameters()) {
+      Double v = o.setup().get(p.id());
+      if (v != null
+          && p.kind() == SetupParameter.Kind.SETUP
+          && !((p.unit().equals("kg") || p.unit().equals("m")) && v == 0)) {
+        parts.add(p.label().toLowerCase(Locale.ROOT) + " " + p.words(v));
+      }
+    }
+    return String.join(", ", parts);
+  }
+
+  /** The brief line. */
+  static String brief(Plan p) {
+    String aim =
+        Regions.standard().all().stream()
+            .filter(r -> p.aim().weights().containsKey(r.id()))
+            .map(Region::coachName)
+            .collect(Collectors.joining(", "));
+    String out =
+        p.aim().keepOut().isEmpty()
+            ? ""
+            : "; keep out "
+                + p.aim().keepOut().stream()
+                    .map(
+                        id ->
+                            id.equals(Regions.LOWER_BACK)
+                                ? "lower back"
+                                : Regions.standard().get(id).coachName())
+                    .collect(Collectors.joining(", "));
+    return "For " + p.client().name() + " at " + p.gym().name() + ": bring up " + aim + out + ".";
+  }
+
+  /** What a session asks of one exercise, in lines. */
+  public static List<String> lines(Plan plan, Planned.Item i, double share) {
+    Offer o = plan.offers().get(i.candidateId());
+    WorkingLoad w = plan.load(i, share);
+    List<String> lines =
+        new ArrayList<>(List.of(prescription(i.prescription(), o.oneLeg()), load(w, Unit.KG)));
+    String lighter = warmUps(w, Unit.KG);
+    if (!lighter.isEmpty()) {
+      lines.add(lighter);
+    }
+    return lines;
+  }
+}

@@ -1,0 +1,53 @@
+package istmo.app.plans.out;
+
+import istmo.core.equipment.Loading;
+import istmo.core.quantity.InvalidInput;
+import java.util.Locale;
+import java.util.stream.Collectors;
+
+/** Unit in which loads are written on a sheet; they are kept in kg. */
+public enum Unit {
+  KG("kg", 1, 100),
+  LB("lb", 0.45359237, 2);
+
+  private final String label;
+  private final double kg;
+  private final double grain;
+
+  Unit(String label, double kg, double grain) {
+    this.label = label;
+    this.kg = kg;
+    this.grain = grain;
+  }
+
+  public static Unit get(String label) {
+    for (Unit u : values()) {
+      if (u.label.equals(label)) {
+        return u;
+      }
+    }
+    throw new InvalidInput("unit", "is kg or lb");
+  }
+
+  String number(double loadKg) {
+    double v = Math.round(loadKg / kg * grain) / grain;
+    return v == Math.rint(v) ? String.valueOf((long) v) : String.valueOf(v);
+  }
+
+  String words(double loadKg) {
+    return number(loadKg) + " " + label;
+  }
+
+  /** "62.5 kg: 20 + 1.25 a side". */
+  String words(Loading l) {
+    String plates =
+        l.kind() != Loading.Kind.PLATES
+            ? ""
+            : l.perSide().isEmpty()
+                ? (l.emptyKg() > 0 ? ": the empty bar" : "")
+                : ": "
+                    + l.perSide().stream().map(this::number).collect(Collectors.joining(" + "))
+                    + " a side";
+    return String.format(Locale.ROOT, "%s%s", words(l.kg()), plates);
+  }
+}

@@ -1,0 +1,368 @@
+package istmo.app.plans.web;
+
+import istmo.app.plans.Composing;
+import istmo.app.plans.Plan;
+import istmo.app.plans.PlanBrief;
+import istmo.app.plans.PlanDocument;
+import istmo.app.plans.PlanStore;
+import istmo.app.plans.Plans;
+import istmo.app.plans.web.PlanViews.PlanView;
+import istmo.app.plans.web.PlanViews.PlannedDayView;
+import istmo.app.platform.DrawingView;
+import istmo.app.platform.MayBeMissing;
+import istmo.app.platform.Needed;
+import istmo.app.platform.Rounded;
+import istmo.app.sessions.PrescriptionDocument;
+import istmo.core.body.PainFlag;
+import istmo.core.plan.Block;
+import istmo.core.plan.Composer;
+import istmo.core.plan.Pairing;
+import istmo.core.plan.Prescriber;
+import istmo.core.plan.Role;
+import istmo.core.plan.Scheme;
+import istmo.core.plan.Shortfall;
+import istmo.core.quantity.InvalidInput;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Planned weeks over HTTP. Every change carries the version that the coach saw. */
+@RestController
+@RequestMapping("/api/weeks")
+class PlanController {
+  private final Plans plans;
+  private final PlanStore store;
+  private final Composing composing;
+
+  PlanController(Plans plans, PlanStore store, Composing composing) {
+    this.plans = plans;
+    this.store = store;
+    this.composing = composing;
+  }
+
+  /**
+   * times: sessions a week, spread over it; without it as many as the client's profile says, or
+   * two.
+   */
+  record PlanInput(
+      UUID clientId,
+      UUID gymId,
+      Map<String, Integer> aim,
+      List<String> keepOut,
+      String school,
+      String preset,
+      Map<String, Double> weights,
+      String name,
+      Integer times,
+      Integer minutes,
+      Boolean oneStation,
+      Pairing pairing) {}
+
+  /** what: the change in a few words, for undo. */
+  record PlanChangeInput(Integer version, String what, PlanDocument plan) {}
+
+  record VersionInput(Integer version) {}
+
+  record ArrangeInput(Integer version, Integer day) {}
+
+  /** run: an id made by the asker, by which the search is followed and stopped. */
+  record ComposeInput(Integer version, UUID run, Double seconds) {}
+
+  record SchemeInput(Scheme scheme, PrescriptionDocument prescription) {}
+
+  record PlanLine(
+      UUID id,
+      UUID clientId,
+      UUID gymId,
+      String name,
+      int days,
+      int exercises,
+      Instant changedAt) {}
+
+  /**
+   * points against the week, and the fewest that any week could have; gap: what could still be
+   * gained at most, 0 to 1.
+   */
+  record SearchView(long points, long bound, double gap, boolean proved, double seconds) {}
+
+  record ComposedView(PlanView week, @MayBeMissing SearchView search, List<String> obstacles) {}
+
+  record ProgressView(double seconds, long points, long bound) {}
+
+  record ShortfallView(
+      String region, double has, double asked, String sentence, List<String> ways) {}
+
+  record SwapView(
+      String candidateId,
+      String name,
+      double alike,
+      List<String> changes,
+      PrescriptionDocument prescription) {}
+
+  /** shares: what a set gives of each region beside the best here. */
+  record OfferView(
+      String candidateId,
+      String exerciseId,
+      String name,
+      Role role,
+      double utility,
+      Map<String, Double> shares,
+      PrescriptionDocument prescription) {}
+
+  record SchemeView(Scheme scheme, String label, String how) {}
+
+  record PairingView(Pairing pairing, String label) {}
+
+  record PlanningView(
+      List<SchemeView> schemes,
+      List<PairingView> pairings,
+      int leastBlockWeeks,
+      int mostBlockWeeks) {}
+
+  record BlockWeekView(BlockWeekHeadView step, List<PlannedDayView> days) {}
+
+  /** load: beside that of the first week. */
+  record BlockWeekHeadView(int number, String label, String words, double load) {}
+
+  record FigureView(DrawingView side, DrawingView plan) {}
+
+  record MissedView(String words, int goOnWith) {}
+
+  @GetMapping
+  List<PlanLine> list(@RequestParam Optional<UUID> clientId) {
+    return store.list(clientId).stream()
+        .map(
+            l ->
+                new PlanLine(
+                    l.id(),
+                    l.clientId(),
+                    l.gymId(),
+                    l.name(),
+                    l.days(),
+                    l.exercises(),
+                    l.changedAt()))
+        .toList();
+  }
+
+  /** What can be chosen in planning. */
+  @GetMapping("/planning")
+  PlanningView planning() {
+    return new PlanningView(
+        Arrays.stream(Scheme.values()).map(s -> new SchemeView(s, s.label(), s.how())).toList(),
+        Arrays.stream(Pairing.values()).map(p -> new PairingView(p, p.label())).toList(),
+        (int) Block.WEEKS.min(),
+        (int) Block.WEEKS.max());
+  }
+
+  /**
+   * Another way to string sets together, with the repetitions, reserve and pauses that go with it.
+   */
+  @PostMapping("/prescriptions")
+  PrescriptionDocument scheme(@RequestBody SchemeInput input) {
+    new Needed()
+        .field("scheme", input.scheme())
+        .field("prescription", input.prescription())
+        .check();
+    return PrescriptionDocument.of(
+        Prescriber.inScheme(input.scheme(), input.prescription().prescription()));
+  }
+
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  PlanView begin(@RequestBody PlanInput input) {
+    new Needed().field("clientId", input.clientId()).field("gymId", input.gymId()).check();
+    PlanBrief brief =
+        new PlanBrief(
+            input.aim(), input.keepOut(), input.school(), input.preset(), input.weights());
+    return PlanViews.of(
+        plans.begin(
+            input.clientId(),
+            input.gymId(),
+            brief,
+            input.name(),
+            Optional.ofNullable(input.times()),
+            Optional.ofNullable(input.minutes()),
+            Boolean.TRUE.equals(input.oneStation()),
+            input.pairing() == null ? Pairing.NONE : input.pairing()));
+  }
+
+  @GetMapping("/{id}")
+  PlanView one(@PathVariable UUID id) {
+    return PlanViews.of(plans.get(id));
+  }
+
+  @PutMapping("/{id}")
+  PlanView change(@PathVariable UUID id, @RequestBody PlanChangeInput input) {
+    new Needed().field("version", input.version()).field("plan", input.plan()).check();
+    return PlanViews.of(plans.change(id, input.version(), input.what(), input.plan()));
+  }
+
+  @DeleteMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(@PathVariable UUID id) {
+    store.remove(id);
+  }
+
+  /** Puts a removed plan back. */
+  @PostMapping("/{id}/restore")
+  PlanView putBack(@PathVariable UUID id) {
+    return PlanViews.of(plans.putBack(id));
+  }
+
+  @PostMapping("/{id}/undo")
+  PlanView undo(@PathVariable UUID id, @RequestBody VersionInput input) {
+    new Needed().field("version", input.version()).check();
+    return PlanViews.of(plans.undo(id, input.version()));
+  }
+
+  @PostMapping("/{id}/redo")
+  PlanView redo(@PathVariable UUID id, @RequestBody VersionInput input) {
+    new Needed().field("version", input.version()).check();
+    return PlanViews.of(plans.redo(id, input.version()));
+  }
+
+  @PostMapping("/{id}/arrange")
+  PlanView arrange(@PathVariable UUID id, @RequestBody ArrangeInput input) {
+    new Needed().field("version", input.version()).field("day", input.day()).check();
+    return PlanViews.of(plans.arrange(id, input.version(), input.day()));
+  }
+
+  /**
+   * Fills the week beside what is pinned; answers when the time is over or the search is stopped.
+   */
+  @PostMapping("/{id}/compose")
+  ComposedView compose(@PathVariable UUID id, @RequestBody ComposeInput input) {
+    new Needed().field("version", input.version()).field("run", input.run()).check();
+    Composing.Composed c =
+        composing.compose(
+            id,
+            input.version(),
+            input.run(),
+            input.seconds() == null ? Composer.USUAL_S : input.seconds());
+    return new ComposedView(
+        PlanViews.of(c.plan()),
+        c.answer()
+            .map(
+                a ->
+                    new SearchView(
+                        a.points(),
+                        a.bound(),
+                        Rounded.of(a.gap()),
+                        a.proved(),
+                        Rounded.of(a.seconds())))
+            .orElse(null),
+        c.obstacles());
+  }
+
+  @GetMapping("/{id}/compose/{run}")
+  ProgressView progress(@PathVariable UUID id, @PathVariable UUID run) {
+    Composer.Progress p = composing.progress(id, run);
+    return new ProgressView(Rounded.of(p.seconds()), p.points(), p.bound());
+  }
+
+  @DeleteMapping("/{id}/compose/{run}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void stop(@PathVariable UUID id, @PathVariable UUID run) {
+    composing.stop(id, run);
+  }
+
+  /**
+   * Why the week falls short, and what would help; an empty list where it does not. Some seconds of
+   * work.
+   */
+  @GetMapping("/{id}/shortfall")
+  List<ShortfallView> shortfall(@PathVariable UUID id) {
+    Optional<Shortfall> s = plans.shortfall(id);
+    return s
+        .map(
+            x ->
+                new ShortfallView(
+                    x.region(), Rounded.of(x.has()), x.asked(), x.sentence(), x.ways()))
+        .stream()
+        .toList();
+  }
+
+  @GetMapping("/{id}/items/{itemId}/swaps")
+  List<SwapView> swaps(
+      @PathVariable UUID id,
+      @PathVariable String itemId,
+      @RequestParam Optional<Set<String>> taken,
+      @RequestParam Optional<Set<PainFlag>> hurting) {
+    return plans.swaps(id, itemId, taken.orElse(Set.of()), hurting.orElse(Set.of())).stream()
+        .map(
+            s ->
+                new SwapView(
+                    s.offer().candidateId(),
+                    s.offer().name(),
+                    Rounded.of(s.alike()),
+                    s.changes(),
+                    PrescriptionDocument.of(s.offer().usual())))
+        .toList();
+  }
+
+  /** Everything that may be put into this week, in the order's order. */
+  @GetMapping("/{id}/offers")
+  List<OfferView> offers(@PathVariable UUID id) {
+    return plans.get(id).offers().all().stream()
+        .map(
+            o ->
+                new OfferView(
+                    o.candidateId(),
+                    o.exerciseId(),
+                    o.name(),
+                    o.role(),
+                    Rounded.of(o.utility()),
+                    Rounded.of(o.shares()),
+                    PrescriptionDocument.of(o.usual())))
+        .toList();
+  }
+
+  /** The client at the lengthened end of one exercise. */
+  @GetMapping("/{id}/figures/{exerciseId}/{variant}")
+  FigureView figure(
+      @PathVariable UUID id, @PathVariable String exerciseId, @PathVariable String variant) {
+    Plan plan = plans.get(id);
+    String candidate = plan.offers().get(exerciseId + "/" + variant).candidateId();
+    return plan.offers()
+        .figure(candidate, plan.client().body(false))
+        .map(f -> new FigureView(DrawingView.of(f.side()), DrawingView.of(f.plan())))
+        .orElseThrow(() -> new InvalidInput("variant", "has no figure"));
+  }
+
+  /** The week as a step of its block asks for it, 1 the first. */
+  @GetMapping("/{id}/steps/{step}")
+  BlockWeekView step(@PathVariable UUID id, @PathVariable int step) {
+    Plan plan = plans.step(id, step);
+    Block.Step s =
+        Plans.block(plan.document(), plan.client().profile().trainingAge())
+            .orElseThrow()
+            .weeks()
+            .get(step - 1);
+    return new BlockWeekView(
+        new BlockWeekHeadView(s.number(), s.kind().label(), s.words(), Rounded.of(s.load())),
+        PlanViews.days(plan, s.load()));
+  }
+
+  /** What changes after missed weeks: with which step of the block to go on. */
+  @GetMapping("/{id}/missed")
+  MissedView missed(
+      @PathVariable UUID id, @RequestParam int lastDone, @RequestParam int weeksMissed) {
+    plans.get(id);
+    return new MissedView(Block.missed(weeksMissed), Block.goOnWith(lastDone, weeksMissed));
+  }
+}

@@ -1,0 +1,169 @@
+package istmo.app.sessions;
+
+import istmo.app.accounts.CurrentCoach;
+import istmo.app.platform.NotFound;
+import istmo.app.sessions.persistence.PerformedSetEntity;
+import istmo.app.sessions.persistence.PerformedSetRepository;
+import istmo.app.sessions.persistence.SeriesEntity;
+import istmo.app.sessions.persistence.SeriesRepository;
+import istmo.core.body.Measurement.Side;
+import istmo.core.record.Outing;
+import istmo.core.record.Practice;
+import istmo.core.record.Series;
+import istmo.core.record.SetRecord;
+import istmo.core.record.WeeklySets;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * What was done, read by series and by weeks. Days are those of UTC. Each of its queries is bounded
+ * by one client, by one series of a client, or by what was said of feeling in two years
+ * (docs/record.md).
+ */
+@Service
+public class History {
+  private final PerformedSetRepository sets;
+  private final SeriesRepository series;
+  private final CurrentCoach coach;
+
+  History(PerformedSetRepository sets, SeriesRepository series, CurrentCoach coach) {
+    this.sets = sets;
+    this.series = series;
+    this.coach = coach;
+  }
+
+  /** One series in a client's list. */
+  public record Line(
+      UUID id,
+      String candidateId,
+      Map<String, Double> setup,
+      long outings,
+      long sets,
+      Instant firstAt,
+      Instant lastAt) {}
+
+  /** Every series of a client that has sets, the one done last first. */
+  @Transactional(readOnly = true)
+  public List<Line> lines(UUID clientId) {
+    Map<UUID, SeriesEntity> known =
+        series.findByCoachIdAndClientId(coach.id(), clientId).stream()
+            .collect(Collectors.toMap(SeriesEntity::getId, s -> s));
+    return sets.lines(coach.id(), clientId).stream()
+        .map(
+            l ->
+                new Line(
+                    l.getSeriesId(),
+                    l.getCandidateId(),
+                    known.get(l.getSeriesId()).getSetup(),
+                    l.getOutings(),
+                    l.getSets(),
+                    l.getFirstAt(),
+                    l.getLastAt()))
+        .toList();
+  }
+
+  /** One series of a client, whole. */
+  @Transactional(readOnly = true)
+  public Series series(UUID clientId, UUID seriesId) {
+    SeriesEntity s =
+        series
+            .findByIdAndCoachId(seriesId, coach.id())
+            .filter(x -> x.getClientId().equals(clientId))
+            .orElseThrow(() -> new NotFound("series"));
+    return series(List.of(s), sets.inSeries(coach.id(), List.of(seriesId), Instant.EPOCH))
+        .get(seriesId);
+  }
+
+  /** Every series of a client with what was done of it since a moment, but for one session's. */
+  @Transactional(readOnly = true)
+  public Map<UUID, Series> since(UUID clientId, Instant from, Collection<UUID> withoutItems) {
+    return series(
+        series.findByCoachIdAndClientId(coach.id(), clientId),
+        sets.since(coach.id(), clientId, from).stream()
+            .filter(p -> !withoutItems.contains(p.getItemId()))
+            .toList());
+  }
+
+  /** Sets by week and kind, since a moment. */
+  @Transactional(readOnly = true)
+  public List<WeeklySets.Count> weeks(UUID clientId, Instant from) {
+    return sets.weeks(coach.id(), clientId, from).stream()
+        .map(
+            w ->
+                new WeeklySets.Count(
+                    w.getMonday(),
+                    w.getCandidateId(),
+                    w.getReserve(),
+                    SetRecord.Kind.valueOf(w.getKind()),
+                    Side.valueOf(w.getSide()),
+                    w.getSets()))
+        .toList();
+  }
+
+  /**
+   * What all clients of the coach said of where exercises were felt, since a moment: one for each
+   * exercise of a session.
+   */
+  @Transactional(readOnly = true)
+  public List<Practice.Said> felt(Instant from) {
+    Map<UUID, List<PerformedSetEntity>> byItem =
+        sets.felt(coach.id(), from).stream()
+            .collect(
+                Collectors.groupingBy(
+                    PerformedSetEntity::getItemId, LinkedHashMap::new, Collectors.toList()));
+    Set<UUID> ids =
+        byItem.values().stream().map(of -> of.get(0).getSeriesId()).collect(Collectors.toSet());
+    Map<UUID, SeriesEntity> known =
+        ids.isEmpty()
+            ? Map.of()
+            : series.findByCoachIdAndIdIn(coach.id(), ids).stream()
+                .collect(Collectors.toMap(SeriesEntity::getId, s -> s));
+    return byItem.values().stream()
+        .map(
+            of -> {
+              SeriesEntity s = known.get(of.get(0).getSeriesId());
+              return new Practice.Said(
+                  s.getClientId(),
+                  s.getCandidateId(),
+                  s.getSetup(),
+                  of.stream().flatMap(p -> p.record().felt().stream()).collect(Collectors.toSet()));
+            })
+        .toList();
+  }
+
+  private static Map<UUID, Series> series(List<SeriesEntity> known, List<PerformedSetEntity> done) {
+    Map<UUID, Map<UUID, List<PerformedSetEntity>>> bySeries =
+        done.stream()
+            .collect(
+                Collectors.groupingBy(
+                    PerformedSetEntity::getSeriesId,
+                    LinkedHashMap::new,
+                    Collectors.groupingBy(
+                        PerformedSetEntity::getItemId, LinkedHashMap::new, Collectors.toList())));
+    Map<UUID, Series> result = new LinkedHashMap<>();
+    for (SeriesEntity s : known) {
+      List<Outing> outings = new ArrayList<>();
+      bySeries
+          .getOrDefault(s.getId(), Map.of())
+          .values()
+          .forEach(
+              of ->
+                  outings.add(
+                      new Outing(
+                          of.get(0).getPerformedAt().atZone(ZoneOffset.UTC).toLocalDate(),
+                          of.stream().map(PerformedSetEntity::record).toList())));
+      result.put(s.getId(), new Series(s.getCandidateId(), s.getSetup(), outings));
+    }
+    return result;
+  }
+}

@@ -1,0 +1,241 @@
+package istmo.app.sessions.web;
+
+import istmo.app.catalogue.Variants;
+import istmo.app.platform.LoadView;
+import istmo.app.platform.MayBeMissing;
+import istmo.app.platform.Needed;
+import istmo.app.schools.Schools;
+import istmo.app.sessions.Session;
+import istmo.app.sessions.Sessions;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Exercise;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.training.PerformedSet;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Sessions over HTTP. Loads in kg; set-ups in the parameters' units. */
+@RestController
+@RequestMapping("/api/sessions")
+class SessionController {
+  private final Sessions sessions;
+  private final Schools schools;
+  private final Variants variants;
+
+  SessionController(Sessions sessions, Variants variants, Schools schools) {
+    this.schools = schools;
+    this.sessions = sessions;
+    this.variants = variants;
+  }
+
+  record SessionInput(
+      UUID clientId,
+      UUID gymId,
+      Map<String, Integer> aim,
+      Set<String> keepOut,
+      String school,
+      Boolean stiffToday) {}
+
+  record ItemInput(String candidateId, Map<String, Double> setup) {}
+
+  record SetupInput(Map<String, Double> setup) {}
+
+  record SetInput(Double loadKg, Integer repetitions, Double reserve) {
+    PerformedSet set() {
+      new Needed()
+          .field("loadKg", loadKg)
+          .field("repetitions", repetitions)
+          .field("reserve", reserve)
+          .check();
+      return new PerformedSet(loadKg, repetitions, reserve);
+    }
+  }
+
+  record SessionLine(
+      UUID id,
+      UUID clientId,
+      UUID gymId,
+      Instant createdAt,
+      @MayBeMissing Instant finishedAt,
+      List<String> names) {}
+
+  record SetView(UUID id, double loadKg, int repetitions, double reserve, Instant performedAt) {
+    static SetView of(Session.LoggedSet s) {
+      return new SetView(
+          s.id(), s.set().loadKg(), s.set().repetitions(), s.set().reserve(), s.performedAt());
+    }
+  }
+
+  record LastTimeView(
+      Instant performedAt, boolean sameSetup, Map<String, Double> setup, List<SetView> sets) {}
+
+  record ItemView(
+      UUID id,
+      int position,
+      String candidateId,
+      String exerciseId,
+      String name,
+      String repetitions,
+      Map<String, Double> setup,
+      List<String> prescribed,
+      List<String> cues,
+      List<String> stopSigns,
+      List<String> cautions,
+      List<SetView> sets,
+      @MayBeMissing LastTimeView lastTime,
+      @MayBeMissing String refusal,
+      @MayBeMissing LoadView load) {}
+
+  record SessionBriefView(
+      Map<String, Integer> aim, List<String> keepOut, String school, boolean stiffToday) {}
+
+  record SessionView(
+      UUID id,
+      UUID clientId,
+      String clientName,
+      UUID gymId,
+      String gymName,
+      SessionBriefView brief,
+      List<String> statements,
+      Instant createdAt,
+      @MayBeMissing Instant finishedAt,
+      List<ItemView> items) {}
+
+  @GetMapping
+  List<SessionLine> list(@RequestParam Optional<UUID> clientId) {
+    Function<String, Candidate> candidates = variants.candidates();
+    return sessions.list(clientId).stream()
+        .map(
+            l ->
+                new SessionLine(
+                    l.id(),
+                    l.clientId(),
+                    l.gymId(),
+                    l.createdAt(),
+                    l.finishedAt().orElse(null),
+                    l.candidateIds().stream().map(c -> candidates.apply(c).name()).toList()))
+        .toList();
+  }
+
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  SessionView start(@RequestBody SessionInput input) {
+    new Needed().field("clientId", input.clientId()).field("gymId", input.gymId()).check();
+    Aim aim =
+        new Aim(
+            input.aim() == null ? Map.of() : input.aim(),
+            input.keepOut() == null ? Set.of() : input.keepOut());
+    return view(
+        sessions.start(
+            input.clientId(),
+            input.gymId(),
+            aim,
+            schools.get(input.school()),
+            Boolean.TRUE.equals(input.stiffToday())));
+  }
+
+  @GetMapping("/{id}")
+  SessionView one(@PathVariable UUID id) {
+    return view(sessions.get(id));
+  }
+
+  @PostMapping("/{id}/items")
+  @ResponseStatus(HttpStatus.CREATED)
+  SessionView pin(@PathVariable UUID id, @RequestBody ItemInput input) {
+    new Needed().field("candidateId", input.candidateId()).check();
+    return view(sessions.pin(id, input.candidateId(), Optional.ofNullable(input.setup())));
+  }
+
+  @PutMapping("/{id}/items/{itemId}/setup")
+  SessionView changeSetup(
+      @PathVariable UUID id, @PathVariable UUID itemId, @RequestBody SetupInput input) {
+    new Needed().field("setup", input.setup()).check();
+    return view(sessions.changeSetup(id, itemId, input.setup()));
+  }
+
+  @DeleteMapping("/{id}/items/{itemId}")
+  SessionView unpin(@PathVariable UUID id, @PathVariable UUID itemId) {
+    return view(sessions.unpin(id, itemId));
+  }
+
+  @PutMapping("/{id}/items/{itemId}/sets/{setId}")
+  SessionView log(
+      @PathVariable UUID id,
+      @PathVariable UUID itemId,
+      @PathVariable UUID setId,
+      @RequestBody SetInput input) {
+    return view(sessions.log(id, itemId, setId, input.set()));
+  }
+
+  @DeleteMapping("/{id}/items/{itemId}/sets/{setId}")
+  SessionView removeSet(
+      @PathVariable UUID id, @PathVariable UUID itemId, @PathVariable UUID setId) {
+    return view(sessions.removeSet(id, itemId, setId));
+  }
+
+  @PostMapping("/{id}/finish")
+  SessionView finish(@PathVariable UUID id) {
+    return view(sessions.finish(id));
+  }
+
+  private SessionView view(Session s) {
+    Function<String, Candidate> candidates = variants.candidates();
+    return new SessionView(
+        s.id(),
+        s.client().id(),
+        s.client().name(),
+        s.gym().id(),
+        s.gym().name(),
+        new SessionBriefView(
+            s.brief().aim(), s.brief().keepOut(), s.brief().school(), s.brief().stiffDay()),
+        s.client().cautions().statements(),
+        s.createdAt(),
+        s.finishedAt().orElse(null),
+        s.items().stream().map(i -> item(i, candidates.apply(i.candidateId()))).toList());
+  }
+
+  private static ItemView item(Session.Item i, Candidate c) {
+    Exercise x = Catalogue.standard().exerciseOf(c);
+    return new ItemView(
+        i.id(),
+        i.position(),
+        c.id(),
+        x.id(),
+        c.name(),
+        x.repetitions(),
+        i.setup(),
+        i.asked().words(),
+        x.cues(),
+        x.stopSigns(),
+        x.cautions(),
+        i.sets().stream().map(SetView::of).toList(),
+        i.lastTime()
+            .map(
+                l ->
+                    new LastTimeView(
+                        l.performedAt(),
+                        l.sameSetup(),
+                        l.setup(),
+                        l.sets().stream().map(SetView::of).toList()))
+            .orElse(null),
+        i.refusal().orElse(null),
+        LoadView.of(i.load()));
+  }
+}

@@ -1,0 +1,38 @@
+package istmo.core.ranking.criterion;
+
+import istmo.core.anatomy.Regions;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.AnalysisPoint;
+import istmo.core.ranking.brief.Aim;
+import java.util.Map;
+
+/** How well a set serves an aim. */
+public final class Fit {
+  /** How much of a kept-out region's stimulus is taken from the fit. */
+  public static final double KEEP_OUT_SHARE = 0.5;
+
+  private Fit() {}
+
+  /**
+   * Weighted mean stimulus of the aimed regions, less half of the mean of what is to be kept out.
+   */
+  public static double of(Aim aim, Map<String, Double> stimulus, Analysis analysis) {
+    double weight = 0;
+    double sum = 0;
+    for (Map.Entry<String, Integer> a : aim.weights().entrySet()) {
+      weight += a.getValue();
+      sum += a.getValue() * stimulus.get(a.getKey());
+    }
+    double out = 0;
+    for (String id : aim.keepOut()) {
+      out += id.equals(Regions.LOWER_BACK) ? backActivation(analysis) : stimulus.get(id);
+    }
+    return sum / weight
+        - (aim.keepOut().isEmpty() ? 0 : KEEP_OUT_SHARE * out / aim.keepOut().size());
+  }
+
+  /** Greatest activation of the lower back over the range at the working load. */
+  public static double backActivation(Analysis a) {
+    return a.points().stream().mapToDouble(AnalysisPoint::backActivation).max().orElse(0);
+  }
+}

@@ -1,0 +1,112 @@
+package istmo.core.ranking.criterion;
+
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
+import istmo.core.evidence.Evidence;
+import istmo.core.evidence.Point;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
+import istmo.core.record.Experience;
+import istmo.core.stimulus.Stimulus;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * One candidate with what the studies say to what the mechanics says, and what this client has said
+ * of it.
+ *
+ * @param said added to ln(stimulus) of each region, by its place in the list: what this client felt
+ * @param stimulus by region id: the median of what mechanics and studies together leave possible
+ */
+public record ScoredCandidate(
+    Evaluation.Computed evaluation,
+    Evidence.At evidence,
+    double[] said,
+    Map<String, Double> stimulus) {
+  /**
+   * A group is meant where one of its regions gets this share of what the most trained one does.
+   */
+  private static final double MEANT = 0.7;
+
+  private static final List<Region> REGIONS = Regions.standard().all();
+
+  public static ScoredCandidate of(
+      Evaluation.Computed e, Evidence evidence, Experience experience) {
+    Evidence.At at = evidence.at(Point.of(e.candidate()));
+    double[] said = said(e, experience);
+    Map<String, Double> stimulus = new LinkedHashMap<>();
+    for (int r = 0; r < REGIONS.size(); r++) {
+      double mechanics = e.stimulus().get(REGIONS.get(r).id());
+      stimulus.put(
+          REGIONS.get(r).id(),
+          Math.max(
+              0, (mechanics + Stimulus.FLOOR) * Math.exp(at.shift(r) + said[r]) - Stimulus.FLOOR));
+    }
+    return new ScoredCandidate(e, at, said, stimulus);
+  }
+
+  private static double[] said(Evaluation.Computed e, Experience experience) {
+    double[] said = new double[REGIONS.size()];
+    if (!experience.isEmpty()) {
+      double most = e.stimulus().values().stream().mapToDouble(Double::doubleValue).max().orElse(0);
+      Set<String> meant =
+          REGIONS.stream()
+              .filter(r -> e.stimulus().get(r.id()) >= MEANT * most)
+              .map(Region::group)
+              .collect(Collectors.toSet());
+      Arrays.setAll(said, r -> experience.shift(e.candidate().id(), REGIONS.get(r).group(), meant));
+    }
+    return said;
+  }
+
+  /**
+   * How well it serves an aim: weighted mean stimulus of the aimed regions, less a share of the
+   * mean of what is to be kept out.
+   */
+  public double fit(Aim aim) {
+    return Fit.of(aim, stimulus, evaluation.analysis());
+  }
+
+  /** The same under each draw of what is not known. */
+  public double[] fits(Brief brief) {
+    Aim aim = brief.aim();
+    double[] sum = new double[Evidence.DRAWS];
+    double weight = aim.weights().values().stream().mapToDouble(Integer::doubleValue).sum();
+    aim.weights().forEach((id, w) -> add(sum, w / weight, id, brief));
+    for (String id : aim.keepOut()) {
+      double share = -Fit.KEEP_OUT_SHARE / aim.keepOut().size();
+      if (id.equals(Regions.LOWER_BACK)) {
+        double back = Fit.backActivation(evaluation.analysis());
+        Arrays.setAll(sum, d -> sum[d] + share * back);
+      } else {
+        add(sum, share, id, brief);
+      }
+    }
+    return sum;
+  }
+
+  private void add(double[] sum, double factor, String id, Brief brief) {
+    double mechanics = evaluation.stimulus().get(id);
+    double[] draws = evidence.draws(index(id), brief.measured());
+    double own = said[index(id)];
+    for (int d = 0; d < sum.length; d++) {
+      sum[d] +=
+          factor
+              * Math.max(
+                  0, (mechanics + Stimulus.FLOOR) * Math.exp(draws[d] + own) - Stimulus.FLOOR);
+    }
+  }
+
+  public static int index(String regionId) {
+    for (int r = 0; r < REGIONS.size(); r++) {
+      if (REGIONS.get(r).id().equals(regionId)) {
+        return r;
+      }
+    }
+    throw new IllegalArgumentException(regionId);
+  }
+}

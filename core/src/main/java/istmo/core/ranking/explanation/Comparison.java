@@ -1,0 +1,315 @@
+package istmo.core.ranking.explanation;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.evidence.Evidence;
+import istmo.core.evidence.Point;
+import istmo.core.evidence.Posterior;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.AnalysisPoint;
+import istmo.core.movement.Reach;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.ranking.Alternative.Criterion;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
+import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.ranking.criterion.LimiterWords;
+import istmo.core.ranking.criterion.Practical;
+import istmo.core.ranking.criterion.ScoredCandidate;
+import istmo.core.ranking.setup.Difference;
+import istmo.core.stimulus.Stimulus;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * Two to four candidates point by point: for every region what each gives with its 80 % interval
+ * and the chance that it gives most, under draws common to all, and in plain words what truly
+ * differs.
+ *
+ * @param regions every region, in the order of the list
+ * @param criteria the practical points of each
+ * @param studies the findings that move the comparison most for the region most aimed at, greatest
+ *     first
+ */
+public record Comparison(
+    List<Points> regions,
+    List<List<Criterion>> criteria,
+    List<String> sentences,
+    List<Posterior.Influence> studies) {
+  public static final int MOST = 4;
+
+  /** The leader must give more in this share of draws to be called the one that gives most. */
+  private static final double CLEARLY = 0.8;
+
+  private static final double TELLABLE_DEG = 5;
+  private static final double TELLING = 0.01;
+  private static final int MOST_STUDIES = 5;
+
+  /** One region: value, interval and chance of giving most, by member. */
+  public record Points(String regionId, List<Member> members) {}
+
+  public record Member(double value, double low, double high, double chanceOfMost) {}
+
+  /**
+   * One candidate in its set-up, already computed for this body.
+   *
+   * @param moved whether the set-up is another than the usual one as far as the body takes it
+   */
+  public record Side(
+      Candidate candidate,
+      Reach reach,
+      boolean moved,
+      Analysis analysis,
+      Map<String, Double> stimulus) {
+    /** What the evidence knows it by: in its usual set-up the candidate itself. */
+    private Point point() {
+      Point usual = Point.of(candidate);
+      return moved
+          ? new Point(candidate.id() + " moved", usual.exercise(), reach.setup(), usual.yields())
+          : usual;
+    }
+  }
+
+  public static Comparison of(Brief brief, List<Side> sides) {
+    if (sides.size() < 2 || sides.size() > MOST) {
+      throw new InvalidInput("sides", "needs two to " + MOST);
+    }
+    Evidence evidence = Evidence.of(brief.school());
+    List<Evidence.At> at = sides.stream().map(s -> evidence.at(s.point())).toList();
+    List<Points> regions = new ArrayList<>();
+    for (Region r : Regions.standard().all()) {
+      regions.add(points(brief, sides, at, r.id()));
+    }
+    List<String> sentences = new ArrayList<>();
+    brief
+        .aim()
+        .weights()
+        .keySet()
+        .forEach(id -> sentences.add(gives(regions.get(ScoredCandidate.index(id)), sides)));
+    others(regions, brief.aim(), sides).forEach(sentences::add);
+    ends(sides, sentences);
+    angles(sides, sentences);
+    String most =
+        brief.aim().weights().entrySet().stream()
+            .max(Map.Entry.comparingByValue())
+            .map(Map.Entry::getKey)
+            .orElse(regions.get(0).regionId());
+    Set<String> seen = new LinkedHashSet<>();
+    List<Posterior.Influence> studies =
+        at.stream()
+            .flatMap(a -> a.influences(ScoredCandidate.index(most)).stream())
+            .filter(i -> Math.abs(i.shift()) >= TELLING)
+            .sorted(Comparator.comparingDouble(i -> -Math.abs(i.shift())))
+            .filter(i -> seen.add(i.finding().id()))
+            .limit(MOST_STUDIES)
+            .toList();
+    return new Comparison(
+        List.copyOf(regions), criteria(brief, sides, regions), List.copyOf(sentences), studies);
+  }
+
+  private static List<List<Criterion>> criteria(
+      Brief brief, List<Side> sides, List<Points> regions) {
+    List<Map<String, Double>> stimulus = new ArrayList<>();
+    for (int i = 0; i < sides.size(); i++) {
+      int side = i;
+      stimulus.add(
+          regions.stream()
+              .collect(Collectors.toMap(Points::regionId, p -> p.members().get(side).value())));
+    }
+    double most = stimulus.stream().mapToDouble(Practical::work).max().orElse(0);
+    List<List<Criterion>> result = new ArrayList<>();
+    for (int i = 0; i < sides.size(); i++) {
+      Side s = sides.get(i);
+      Evaluation.Computed e =
+          new Evaluation.Computed(s.candidate(), s.reach(), s.analysis(), s.stimulus());
+      result.add(
+          Practical.criteria(
+              brief, Catalogue.standard().exerciseOf(s.candidate()), e, stimulus.get(i), most));
+    }
+    return List.copyOf(result);
+  }
+
+  private static Points points(Brief brief, List<Side> sides, List<Evidence.At> at, String id) {
+    int r = ScoredCandidate.index(id);
+    double[][] draws = new double[sides.size()][Evidence.DRAWS];
+    double[] value = new double[sides.size()];
+    for (int i = 0; i < draws.length; i++) {
+      double mechanics = sides.get(i).stimulus().get(id) + Stimulus.FLOOR;
+      value[i] = Math.max(0, mechanics * Math.exp(at.get(i).shift(r)) - Stimulus.FLOOR);
+      double[] deviation = at.get(i).draws(r, brief.measured());
+      for (int d = 0; d < deviation.length; d++) {
+        draws[i][d] = Math.max(0, mechanics * Math.exp(deviation[d]) - Stimulus.FLOOR);
+      }
+    }
+    int[] wins = new int[draws.length];
+    for (int d = 0; d < Evidence.DRAWS; d++) {
+      int best = 0;
+      for (int i = 1; i < draws.length; i++) {
+        best = draws[i][d] > draws[best][d] ? i : best;
+      }
+      wins[best]++;
+    }
+    List<Member> members = new ArrayList<>();
+    for (int i = 0; i < draws.length; i++) {
+      java.util.Arrays.sort(draws[i]);
+      int low = (int) Math.round(0.1 * (Evidence.DRAWS - 1));
+      members.add(
+          new Member(
+              value[i],
+              draws[i][low],
+              draws[i][Evidence.DRAWS - 1 - low],
+              wins[i] / (double) Evidence.DRAWS));
+    }
+    return new Points(id, List.copyOf(members));
+  }
+
+  private static String gives(Points p, List<Side> sides) {
+    int best = best(p);
+    double value = p.members().get(best).value();
+    if (value < Difference.SMALLEST) {
+      return "None of them does anything for the " + LimiterWords.name(p.regionId()) + ".";
+    }
+    String name = sides.get(best).candidate().name();
+    if (p.members().get(best).chanceOfMost() < CLEARLY) {
+      List<String> near = new ArrayList<>();
+      for (int i = 0; i < sides.size(); i++) {
+        if (i != best && p.members().get(i).high() > p.members().get(best).low()) {
+          near.add(sides.get(i).candidate().name());
+        }
+      }
+      return String.format(
+          Locale.ROOT,
+          "For the %s %s leads, but cannot be told from %s (first in %.0f %% of draws).",
+          LimiterWords.name(p.regionId()),
+          name,
+          near.isEmpty() ? "the next" : String.join(" and ", near),
+          100 * p.members().get(best).chanceOfMost());
+    }
+    double next = 0;
+    for (int i = 0; i < sides.size(); i++) {
+      next = i == best ? next : Math.max(next, p.members().get(i).value());
+    }
+    return String.format(
+        Locale.ROOT,
+        "For the %s %s gives most: %s (first in %.0f %% of draws).",
+        LimiterWords.name(p.regionId()),
+        name,
+        next < Difference.SMALLEST
+            ? "nothing else here does"
+            : String.format(Locale.ROOT, "%.1f times the next", value / next),
+        100 * p.members().get(best).chanceOfMost());
+  }
+
+  private static int best(Points p) {
+    int best = 0;
+    for (int i = 1; i < p.members().size(); i++) {
+      best = p.members().get(i).value() > p.members().get(best).value() ? i : best;
+    }
+    return best;
+  }
+
+  /** The regions that are not aimed at and differ most, where the difference can be told. */
+  private static List<String> others(List<Points> regions, Aim aim, List<Side> sides) {
+    List<Points> told =
+        regions.stream()
+            .filter(
+                p ->
+                    !aim.weights().containsKey(p.regionId())
+                        && p.members().get(best(p)).chanceOfMost() >= CLEARLY
+                        && spread(p) > 4 * Difference.SMALLEST)
+            .sorted(Comparator.comparingDouble(p -> -spread(p)))
+            .limit(3)
+            .toList();
+    Map<String, List<String>> by =
+        told.stream()
+            .collect(
+                Collectors.groupingBy(
+                    p -> sides.get(best(p)).candidate().name(),
+                    java.util.LinkedHashMap::new,
+                    Collectors.mapping(p -> LimiterWords.name(p.regionId()), Collectors.toList())));
+    return by.entrySet().stream()
+        .map(e -> e.getKey() + " works most besides: " + String.join(", ", e.getValue()) + ".")
+        .toList();
+  }
+
+  private static double spread(Points p) {
+    return p.members().stream().mapToDouble(Member::value).max().orElse(0)
+        - p.members().stream().mapToDouble(Member::value).min().orElse(0);
+  }
+
+  private static void ends(List<Side> sides, List<String> sentences) {
+    Map<String, List<String>> by =
+        sides.stream()
+            .collect(
+                Collectors.groupingBy(
+                    s -> LimiterWords.firstLimiter(s.analysis().set().gaveOut()),
+                    java.util.LinkedHashMap::new,
+                    Collectors.mapping(s -> s.candidate().name(), Collectors.toList())));
+    if (by.size() == 1) {
+      sentences.add("All are ended by " + by.keySet().iterator().next() + ".");
+    } else {
+      sentences.add(
+          "Ended by: "
+              + by.entrySet().stream()
+                  .map(e -> e.getKey() + " (" + String.join(", ", e.getValue()) + ")")
+                  .collect(Collectors.joining("; "))
+              + ".");
+    }
+  }
+
+  private static void angles(List<Side> sides, List<String> sentences) {
+    if (sides.stream()
+        .allMatch(
+            s ->
+                s.analysis().points().stream()
+                    .allMatch(
+                        p ->
+                            p.posture().trunkLeanRad()
+                                >= 0))) { // on a machine's back rest it says nothing
+      angle(
+          sides,
+          sentences,
+          "Trunk lean at the bottom",
+          p -> Math.toDegrees(p.posture().trunkLeanRad()));
+    }
+    angle(
+        sides,
+        sentences,
+        "Knee bend at the bottom",
+        p -> Math.toDegrees(p.posture().angle(Coordinate.KNEE_FLEXION)));
+    angle(
+        sides,
+        sentences,
+        "Hip bend at the bottom",
+        p -> Math.toDegrees(p.posture().angle(Coordinate.HIP_FLEXION)));
+  }
+
+  private static void angle(
+      List<Side> sides,
+      List<String> sentences,
+      String what,
+      java.util.function.ToDoubleFunction<AnalysisPoint> of) {
+    double[] v =
+        sides.stream()
+            .mapToDouble(
+                s -> of.applyAsDouble(s.analysis().points().get(s.analysis().points().size() - 1)))
+            .toArray();
+    if (java.util.Arrays.stream(v).max().orElse(0) - java.util.Arrays.stream(v).min().orElse(0)
+        >= TELLABLE_DEG) {
+      List<String> parts = new ArrayList<>();
+      for (int i = 0; i < v.length; i++) {
+        parts.add(String.format(Locale.ROOT, "%s %.0f°", sides.get(i).candidate().name(), v[i]));
+      }
+      sentences.add(what + ": " + String.join(", ", parts) + ".");
+    }
+  }
+}

@@ -1,0 +1,260 @@
+package istmo.core.ranking.explanation;
+
+import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Regions;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Exercise;
+import istmo.core.equipment.Detail;
+import istmo.core.equipment.Equipment;
+import istmo.core.evidence.Posterior;
+import istmo.core.mechanics.AnalysisPoint;
+import istmo.core.ranking.Ranked;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
+import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.ranking.criterion.Fit;
+import istmo.core.ranking.criterion.LimiterWords;
+import istmo.core.ranking.criterion.ScoredCandidate;
+import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+
+/**
+ * Sentences about an evaluation, made from its figures: what it does, where in the range, what
+ * gives out first, what it costs, how sure.
+ */
+public final class Explanation {
+  /** A change of a weight by less is none. */
+  private static final double LEVEL = 0.05;
+
+  private Explanation() {}
+
+  /**
+   * @param bestByRegion greatest stimulus of each region over all candidates of the brief
+   * @param most the region most aimed at
+   * @param studies the findings that move it most there
+   */
+  public static List<String> why(
+      ScoredCandidate j,
+      Ranked ranked,
+      Brief brief,
+      Map<String, Double> bestByRegion,
+      Exercise x,
+      String most,
+      List<Posterior.Influence> studies) {
+    Evaluation.Computed e = j.evaluation();
+    Aim aim = brief.aim();
+    List<String> sentences = new ArrayList<>();
+    List<String> does = new ArrayList<>();
+    List<Map.Entry<String, Integer>> aimed =
+        aim.weights().entrySet().stream()
+            .sorted(
+                Map.Entry.<String, Integer>comparingByValue()
+                    .reversed()
+                    .thenComparing(Map.Entry.comparingByKey()))
+            .toList();
+    for (Map.Entry<String, Integer> a : aimed) {
+      double share = j.stimulus().get(a.getKey()) / Math.max(1e-9, bestByRegion.get(a.getKey()));
+      does.add(
+          String.format(
+              Locale.ROOT,
+              "%s %s",
+              LimiterWords.name(a.getKey()),
+              share > 0.95
+                  ? "about as much as anything here"
+                  : String.format(Locale.ROOT, "%.0f %% of the best here", 100 * share)));
+    }
+    sentences.add("Gives " + String.join("; ", does) + ".");
+    sentences.add(where(e, most, brief.school()));
+    sentences.add(LimiterWords.givesOut(e.analysis().set().gaveOut()));
+    sentences.add(studied(e.stimulus().get(most), j.stimulus().get(most), most, studies));
+    e.reach().changes().forEach(text -> sentences.add("For this client: " + text));
+    e.analysis().notes().forEach(sentences::add);
+    brief.profile().habits().stream()
+        .filter(h -> h.family().equals(x.family().id()) && aimsAtGroup(aim, h.group()))
+        .forEach(h -> sentences.add(h.change()));
+    said(j, brief, aimed.stream().map(Map.Entry::getKey).toList()).forEach(sentences::add);
+    machine(brief, x).ifPresent(sentences::add);
+    sentences.add("It costs: " + costs(e, x.setUpMinutes()) + ".");
+    sentences.add(sure(ranked));
+    return sentences;
+  }
+
+  /** What this client has said of it, and what that does. */
+  private static List<String> said(ScoredCandidate j, Brief brief, List<String> aimed) {
+    List<String> words = new ArrayList<>(brief.experience().words(j.evaluation().candidate().id()));
+    List<String> moved =
+        aimed.stream()
+            .filter(id -> Math.abs(j.said()[ScoredCandidate.index(id)]) >= 0.01)
+            .map(
+                id ->
+                    String.format(
+                        Locale.ROOT,
+                        "the %s by %+.0f %%",
+                        LimiterWords.name(id),
+                        100 * Math.expm1(j.said()[ScoredCandidate.index(id)])))
+            .toList();
+    if (!moved.isEmpty()) {
+      String from = words.isEmpty() ? "What this client felt in another set-up of it" : "That";
+      words.add(
+          from + " moves the figure for " + String.join(", ", moved) + " in this client's order.");
+    }
+    return words;
+  }
+
+  /** What the studies say beside the mechanics. */
+  private static String studied(
+      double mechanics, double both, String region, List<Posterior.Influence> studies) {
+    if (studies.isEmpty()) {
+      return "Mechanics only: no study found that tells of the "
+          + LimiterWords.name(region)
+          + " here.";
+    }
+    Map<String, Double> byStudy = new LinkedHashMap<>();
+    studies.forEach(i -> byStudy.merge(i.finding().shortCitation(), i.shift(), Double::sum));
+    List<String> cited =
+        byStudy.entrySet().stream()
+            .map(
+                e ->
+                    e.getKey()
+                        + (Math.abs(e.getValue()) < 0.005
+                            ? ""
+                            : e.getValue() > 0 ? " (up)" : " (down)"))
+            .limit(3)
+            .toList();
+    double change = (both + Stimulus.FLOOR) / (mechanics + Stimulus.FLOOR) - 1;
+    String moved =
+        Math.abs(change) < 0.03
+            ? "leave the mechanics' figure where it is"
+            : String.format(
+                Locale.ROOT,
+                "move the mechanics' figure for the %s by %+.0f %%",
+                LimiterWords.name(region),
+                100 * change);
+    return "Studies " + moved + ": " + String.join(", ", cited) + ".";
+  }
+
+  private static String sure(Ranked r) {
+    return r.rankLow() == r.rankHigh()
+        ? String.format(
+            Locale.ROOT, "Place %d in eight of ten draws of what is not known.", r.rankLow())
+        : String.format(
+            Locale.ROOT,
+            "In eight of ten draws of what is not known it stands between place %d and %d; first in"
+                + " %.0f %%.",
+            r.rankLow(),
+            r.rankHigh(),
+            100 * r.chanceOfBest());
+  }
+
+  /**
+   * What holds it back most, and the least changes that would move it up: a weight, or another
+   * set-up of it.
+   */
+  public static List<String> raise(
+      Ranked r, List<Ranked> all, Function<String, Candidate> candidate) {
+    List<String> sentences = new ArrayList<>();
+    r.back()
+        .ifPresent(
+            b ->
+                sentences.add(
+                    String.format(
+                        Locale.ROOT,
+                        "%.0f points behind the first; loses most on: %s (%.0f).",
+                        100 * (all.get(0).utility() - r.utility()),
+                        b.label(),
+                        100 * b.points())));
+    r.raise().ifPresent(x -> sentences.add(raised(x, candidate.apply(x.over()).name())));
+    String exercise = candidate.apply(r.id()).exerciseId();
+    for (int k = 0; k < all.size() && all.get(k) != r; k++) {
+      if (candidate.apply(all.get(k).id()).exerciseId().equals(exercise)) {
+        sentences.add(
+            String.format(
+                Locale.ROOT,
+                "In another set-up it stands at %d: %s.",
+                k + 1,
+                candidate.apply(all.get(k).id()).name()));
+        break;
+      }
+    }
+    return List.copyOf(sentences);
+  }
+
+  private static String raised(Ranked.Raise x, String over) {
+    if (Math.abs(x.factor() - 1) < LEVEL) {
+      return String.format(Locale.ROOT, "All but level with %s.", over);
+    }
+    String weight =
+        x.factor() > 1
+            ? String.format(Locale.ROOT, "%.1f times the weight", x.factor())
+            : String.format(Locale.ROOT, "%.0f %% of the weight", 100 * x.factor());
+    return String.format(Locale.ROOT, "With %s on “%s” it would pass %s.", weight, x.label(), over);
+  }
+
+  /** How much of the machine is known here; empty for what no order hangs on. */
+  private static Optional<String> machine(Brief brief, Exercise x) {
+    long matters = 0;
+    long known = 0;
+    for (String item : x.needs()) {
+      for (Detail d : Equipment.get(item).details()) {
+        if (d.between().isPresent()) {
+          matters++;
+          known += brief.equipment().measured(item, d.id()).isPresent() ? 1 : 0;
+        }
+      }
+    }
+    if (matters == 0) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        known == 0
+            ? "Computed for a generic machine: nothing of this one is measured."
+            : String.format(
+                Locale.ROOT,
+                "Of this machine %d of %d values that matter are measured; the rest is generic.",
+                known,
+                matters));
+  }
+
+  private static boolean aimsAtGroup(Aim aim, String group) {
+    return aim.weights().keySet().stream()
+        .anyMatch(id -> Regions.standard().get(id).group().equals(group));
+  }
+
+  private static String where(Evaluation.Computed e, String regionId, School school) {
+    int muscle =
+        Muscles.standard()
+            .indexOf(Regions.standard().get(regionId).muscleShares().keySet().iterator().next());
+    AnalysisPoint peak =
+        e.analysis().points().stream()
+            .max(Comparator.comparingDouble(p -> Stimulus.tension(p, school, muscle)))
+            .orElseThrow();
+    String phase =
+        peak.phase() > 0.75
+            ? "near the bottom or start"
+            : peak.phase() < 0.25 ? "near the top or end" : "in the middle";
+    double length = peak.fibreLength()[muscle];
+    String state = length > 1.1 ? "long" : length < 0.9 ? "short" : "near its best length";
+    return String.format(
+        Locale.ROOT,
+        "Counts most for the %s %s of the repetition, where it is %s (%.2f of its best length).",
+        LimiterWords.name(regionId),
+        phase,
+        state,
+        length);
+  }
+
+  public static String costs(Evaluation.Computed e, double setUpMinutes) {
+    double back = Fit.backActivation(e.analysis());
+    String spine = back > 0.6 ? "heavy on the back" : back > 0.3 ? "some back" : "back spared";
+    return String.format(
+        Locale.ROOT, "%s · %s min to set up", spine, LimiterWords.minutes(setUpMinutes));
+  }
+}

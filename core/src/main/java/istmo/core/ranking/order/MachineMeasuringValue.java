@@ -1,0 +1,87 @@
+package istmo.core.ranking.order;
+
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.equipment.Detail;
+import istmo.core.equipment.Equipment;
+import istmo.core.equipment.GymEquipment;
+import istmo.core.ranking.brief.Brief;
+import istmo.core.ranking.criterion.Evaluation;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/**
+ * What a generic value of a machine costs: how many of the first ten would stand elsewhere between
+ * the values that such machines usually have.
+ *
+ * @param itemId and detailId: what to measure
+ * @param affected how many of the first ten change their place
+ */
+public record MachineMeasuringValue(String itemId, String detailId, int affected, String sentence) {
+  /**
+   * The generic details here that would change this order by way of a candidate that stands near
+   * its top, most first. {@code evaluations} are those of the brief.
+   */
+  public static List<MachineMeasuringValue> of(Brief brief, Map<String, Evaluation> evaluations) {
+    List<String> places = Orders.places(brief, evaluations);
+    List<String> first = MeasuringValue.first(places);
+    List<Candidate> near = MeasuringValue.near(places, evaluations);
+    List<MachineMeasuringValue> result = new ArrayList<>();
+    for (String itemId : brief.equipment().items()) {
+      List<Candidate> users =
+          near.stream()
+              .filter(c -> Catalogue.standard().exerciseOf(c).needs().contains(itemId))
+              .toList();
+      for (Detail d : Equipment.get(itemId).details()) {
+        if (users.isEmpty()
+            || d.between().isEmpty()
+            || brief.equipment().measured(itemId, d.id()).isPresent()) {
+          continue;
+        }
+        List<String> low =
+            ids(
+                brief,
+                evaluations,
+                users,
+                brief.equipment().with(itemId, d.id(), d.between().get().min()));
+        List<String> high =
+            ids(
+                brief,
+                evaluations,
+                users,
+                brief.equipment().with(itemId, d.id(), d.between().get().max()));
+        int affected = MeasuringValue.moved(first, low, high);
+        if (affected > 0) {
+          String sentence =
+              String.format(
+                  Locale.ROOT,
+                  "%s, %s: between what such machines have, %d of the first %d change their place.",
+                  Equipment.get(itemId).name(),
+                  d.label().toLowerCase(Locale.ROOT),
+                  affected,
+                  first.size());
+          result.add(new MachineMeasuringValue(itemId, d.id(), affected, sentence));
+        }
+      }
+    }
+    result.sort(
+        Comparator.comparingInt(MachineMeasuringValue::affected)
+            .reversed()
+            .thenComparing(MachineMeasuringValue::itemId)
+            .thenComparing(MachineMeasuringValue::detailId));
+    return List.copyOf(result);
+  }
+
+  private static List<String> ids(
+      Brief brief,
+      Map<String, Evaluation> evaluations,
+      List<Candidate> users,
+      GymEquipment equipment) {
+    return Orders.places(
+        brief.at(equipment),
+        Orders.reevaluated(evaluations, brief.limitedBody(), users, equipment, brief.school()));
+  }
+}

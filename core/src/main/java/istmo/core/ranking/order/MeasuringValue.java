@@ -1,0 +1,161 @@
+package istmo.core.ranking.order;
+
+import istmo.core.body.Body;
+import istmo.core.body.BodyEstimate;
+import istmo.core.body.MeasurementKind;
+import istmo.core.catalogue.Candidate;
+import istmo.core.ranking.brief.Brief;
+import istmo.core.ranking.criterion.Evaluation;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Function;
+
+/**
+ * What a missing measurement costs: how many of the first ten would stand elsewhere if the body
+ * were as far below its estimate as people usually are, or as far above.
+ *
+ * @param affected how many of the first ten change their place between the two
+ */
+public record MeasuringValue(MeasurementKind kind, int affected, String sentence) {
+  private static final int FIRST = 10;
+  private static final List<MeasurementKind> ASKED =
+      List.of(
+          MeasurementKind.THIGH,
+          MeasurementKind.SHANK,
+          MeasurementKind.TRUNK,
+          MeasurementKind.KNEE_TO_WALL,
+          MeasurementKind.HIP_FLEXION);
+
+  /**
+   * Standard deviation of an ankle's range that is only known as stiff, usual or free, and of a
+   * hip's (own estimate).
+   */
+  private static final double ANKLE_SPREAD_DEG = 4;
+
+  private static final double HIP_SPREAD_DEG = 7;
+
+  /** Candidates evaluated anew for another body. */
+  static final int LOOKED_AT = 24;
+
+  private record Variant(Body low, Body high, String spread) {}
+
+  /**
+   * The measurements that are missing and would change something, most first.
+   *
+   * @param brief with the estimate's body
+   * @param evaluations those of the brief; for other bodies only the first {@value #LOOKED_AT} of
+   *     its order are evaluated anew, which is where places among the first ten are lost and won
+   */
+  public static List<MeasuringValue> of(
+      BodyEstimate estimate, Brief brief, Map<String, Evaluation> evaluations) {
+    List<MeasuringValue> result = new ArrayList<>();
+    List<String> places = Orders.places(brief, evaluations);
+    List<String> first = first(places);
+    List<Candidate> near = near(places, evaluations);
+    Function<Body, List<String>> placesFor =
+        body -> {
+          Brief other = brief.of(body);
+          return Orders.places(
+              other,
+              Orders.reevaluated(
+                  evaluations, other.limitedBody(), near, brief.equipment(), brief.school()));
+        };
+    for (MeasurementKind kind : ASKED) {
+      if (estimate.measured().contains(kind)) {
+        continue;
+      }
+      Variant variant = variant(kind, estimate.body());
+      List<String> low = placesFor.apply(variant.low());
+      List<String> high = placesFor.apply(variant.high());
+      int affected = moved(first, low, high);
+      if (affected > 0) {
+        result.add(
+            new MeasuringValue(
+                kind,
+                affected,
+                String.format(
+                    Locale.ROOT,
+                    "Measure the %s: between %s less and %s more, %d of the first %d change their"
+                        + " place.",
+                    kind.label(),
+                    variant.spread(),
+                    variant.spread(),
+                    affected,
+                    first.size())));
+      }
+    }
+    result.sort(
+        Comparator.comparingInt(MeasuringValue::affected)
+            .reversed()
+            .thenComparing(MeasuringValue::kind));
+    return List.copyOf(result);
+  }
+
+  /**
+   * The body with one kind below and above its estimate; joint limits stay within what a body may
+   * have.
+   */
+  private static Variant variant(MeasurementKind kind, Body b) {
+    double m = kind.spreadM(b.statureM());
+    return switch (kind) {
+      case THIGH ->
+          new Variant(
+              b.withLengths(b.thighM() - m, b.shankM(), b.trunkM() + m),
+              b.withLengths(b.thighM() + m, b.shankM(), b.trunkM() - m),
+              cm(m));
+      case SHANK ->
+          new Variant(
+              b.withLengths(b.thighM(), b.shankM() - m, b.trunkM() + m),
+              b.withLengths(b.thighM(), b.shankM() + m, b.trunkM() - m),
+              cm(m));
+      case TRUNK ->
+          new Variant(
+              b.withLengths(b.thighM(), b.shankM(), b.trunkM() - m),
+              b.withLengths(b.thighM(), b.shankM(), b.trunkM() + m),
+              cm(m));
+      case KNEE_TO_WALL ->
+          new Variant(
+              ankle(b, -ANKLE_SPREAD_DEG), ankle(b, ANKLE_SPREAD_DEG), deg(ANKLE_SPREAD_DEG));
+      case HIP_FLEXION ->
+          new Variant(hip(b, -HIP_SPREAD_DEG), hip(b, HIP_SPREAD_DEG), deg(HIP_SPREAD_DEG));
+      default -> throw new IllegalArgumentException("no spread is known for " + kind);
+    };
+  }
+
+  private static Body ankle(Body b, double moreDeg) {
+    return b.withDorsiflexionLimit(
+        Math.toRadians(
+            Body.DORSIFLEXION_DEG.nearest(Math.toDegrees(b.dorsiflexionLimitRad()) + moreDeg)));
+  }
+
+  private static Body hip(Body b, double moreDeg) {
+    double limit = Body.HIP_FLEXION_DEG.nearest(Math.toDegrees(b.hipFlexionLimitRad()) + moreDeg);
+    return b.withLimits(b.dorsiflexionLimitRad(), Math.toRadians(limit), b.kneeFlexionLimitRad());
+  }
+
+  /** The first ten of an order. */
+  static List<String> first(List<String> places) {
+    return places.stream().limit(FIRST).toList();
+  }
+
+  /** The candidates among which places of the first ten are lost and won. */
+  static List<Candidate> near(List<String> places, Map<String, Evaluation> evaluations) {
+    return places.stream().limit(LOOKED_AT).map(id -> evaluations.get(id).candidate()).toList();
+  }
+
+  /** How many of these stand elsewhere in one order than in another. */
+  static int moved(List<String> first, List<String> low, List<String> high) {
+    return (int) first.stream().filter(id -> low.indexOf(id) != high.indexOf(id)).count();
+  }
+
+  private static String cm(double m) {
+    return String.format(Locale.ROOT, "%.1f cm", 100 * m);
+  }
+
+  private static String deg(double deg) {
+    return String.format(Locale.ROOT, "%.0f°", deg);
+  }
+}

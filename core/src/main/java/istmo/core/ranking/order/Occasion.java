@@ -1,0 +1,136 @@
+package istmo.core.ranking.order;
+
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Exercise;
+import istmo.core.equipment.Equipment;
+import istmo.core.equipment.GymEquipment;
+import istmo.core.ranking.brief.Brief;
+import istmo.core.ranking.brief.Weights.Preset;
+import istmo.core.ranking.criterion.ScoredCandidate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+
+/**
+ * What a preset takes out of an order besides weighing it: other stations than the one, and what is
+ * not at home. And the order in which a beginner learns.
+ */
+final class Occasion {
+  /** A station serves a region as well as the mean of its best so many exercises. */
+  private static final int OF_A_STATION = 3;
+
+  /** Exercises worth learning give at least so much of the best fit here. */
+  private static final double WORTH_LEARNING = 0.5;
+
+  private static final int MOST_TO_LEARN = 5;
+
+  private Occasion() {}
+
+  /** Where the client trains under a preset: at home, only what may be there. */
+  static GymEquipment equipment(Brief brief) {
+    return brief.weights().preset() == Preset.HOME
+        ? new GymEquipment(
+            Preset.AT_HOME,
+            brief.equipment().measured().entrySet().stream()
+                .filter(e -> Preset.AT_HOME.contains(e.getKey()))
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)),
+            brief.equipment().plates())
+        : brief.equipment();
+  }
+
+  /**
+   * The one station that serves the aim best: equipment ids; what is carried to it is not among
+   * them.
+   */
+  static Set<String> station(Brief brief, Collection<ScoredCandidate> open) {
+    Map<String, Set<String>> stations = new TreeMap<>();
+    for (ScoredCandidate j : open) {
+      Set<String> needs = standing(j);
+      stations.put(needs.toString(), needs);
+    }
+    return stations.values().stream()
+        .filter(s -> !s.isEmpty())
+        .max(
+            Comparator.<Set<String>>comparingDouble(s -> worth(brief, open, s))
+                .thenComparing(s -> -s.size())
+                .thenComparing(Object::toString))
+        .orElse(Set.of());
+  }
+
+  /**
+   * Mean over the aimed regions, weighted, of the mean of the best three exercises that can be done
+   * there, beside the best of all.
+   */
+  private static double worth(Brief brief, Collection<ScoredCandidate> open, Set<String> station) {
+    double sum = 0;
+    for (Map.Entry<String, Integer> a : brief.aim().weights().entrySet()) {
+      double best = open.stream().mapToDouble(j -> j.stimulus().get(a.getKey())).max().orElse(0);
+      Set<String> seen = new HashSet<>();
+      List<Double> first =
+          open.stream()
+              .filter(j -> at(j, station))
+              .sorted(Comparator.comparingDouble(j -> -j.stimulus().get(a.getKey())))
+              .filter(j -> seen.add(j.evaluation().candidate().exerciseId()))
+              .limit(OF_A_STATION)
+              .map(j -> j.stimulus().get(a.getKey()))
+              .toList();
+      sum +=
+          a.getValue()
+              * first.stream().mapToDouble(Double::doubleValue).sum()
+              / OF_A_STATION
+              / Math.max(1e-9, best);
+    }
+    return sum;
+  }
+
+  static boolean at(ScoredCandidate j, Set<String> station) {
+    return station.containsAll(standing(j));
+  }
+
+  private static Set<String> standing(ScoredCandidate j) {
+    return Catalogue.standard().exerciseOf(j.evaluation().candidate()).station();
+  }
+
+  static String names(Collection<String> items) {
+    return items.stream()
+        .map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT))
+        .sorted()
+        .collect(Collectors.joining(" and "));
+  }
+
+  /**
+   * From the easiest to the hardest of what is worth it, one of each family: what is learnt carries
+   * over to the next.
+   */
+  static List<String> learning(List<Order.Entry> entries) {
+    double best = entries.stream().mapToDouble(Occasion::fit).max().orElse(0);
+    List<Order.Entry> worth =
+        entries.stream()
+            .filter(e -> fit(e) >= WORTH_LEARNING * best)
+            .sorted(Comparator.comparingDouble((Order.Entry e) -> -exercise(e).easeOfLearning()))
+            .toList();
+    Set<String> families = new HashSet<>();
+    List<String> result = new ArrayList<>();
+    for (Order.Entry e : worth) {
+      if (result.size() < MOST_TO_LEARN && families.add(exercise(e).family().id())) {
+        result.add(e.ranked().id());
+      }
+    }
+    return List.copyOf(result);
+  }
+
+  private static double fit(Order.Entry e) {
+    return e.ranked().contributions().get(0).value();
+  }
+
+  private static Exercise exercise(Order.Entry e) {
+    return Catalogue.standard().exerciseOf(e.evaluation().candidate());
+  }
+}

@@ -1,0 +1,177 @@
+package istmo.core.ranking.order;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.AnalysisPoint;
+import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What to do here instead of an exercise whose equipment is missing.
+ *
+ * @param alikeness 1 for the same regions at the same lengths, falling towards 0
+ * @param lost what is lost or added with it, in words
+ */
+public record Substitute(String candidateId, String name, double alikeness, String lost) {
+  /** Below this the nearest is no substitute. */
+  static final double LEAST = 0.5;
+
+  /** How much a difference of one optimal fibre length counts beside the whole stimulus. */
+  private static final double LENGTH_WEIGHT = 1;
+
+  private static final double TELLABLE = 0.2;
+
+  /**
+   * Weight of the joints beside the regions (judgement): a curl is no hinge though both train
+   * hamstrings.
+   */
+  private static final double JOINT_WEIGHT = 0.5;
+
+  /**
+   * The nearest of the available candidates by region fingerprint and by the length at which each
+   * region is loaded; empty when nothing here comes near.
+   */
+  static Optional<Substitute> of(
+      Evaluation.Computed missing, Map<Evaluation.Computed, Shape> available, School school) {
+    Shape shape = shape(missing, school);
+    return available.entrySet().stream()
+        .map(a -> Map.entry(alike(missing, shape, a.getKey(), a.getValue()), a.getKey()))
+        .filter(a -> a.getKey() >= LEAST)
+        .max(
+            Comparator.comparingDouble((Map.Entry<Double, Evaluation.Computed> a) -> a.getKey())
+                .thenComparing(a -> a.getValue().candidate().id()))
+        .map(
+            a ->
+                new Substitute(
+                    a.getValue().candidate().id(),
+                    a.getValue().candidate().name(),
+                    a.getKey(),
+                    lost(missing, a.getValue())));
+  }
+
+  /**
+   * What makes an exercise alike to another beside its stimulus: mean loaded length of each region,
+   * and how the work is spread over the joints.
+   */
+  record Shape(Map<String, Double> loadedLengths, double[] jointShares) {}
+
+  /** Shapes are worked out once for all comparisons of an order. */
+  static Map<Evaluation.Computed, Shape> shapes(
+      Collection<Evaluation.Computed> all, School school) {
+    Map<Evaluation.Computed, Shape> shapes = new IdentityHashMap<>();
+    all.forEach(e -> shapes.put(e, shape(e, school)));
+    return shapes;
+  }
+
+  private static Shape shape(Evaluation.Computed e, School school) {
+    return new Shape(loadedLengths(e, school), jointShares(e.analysis()));
+  }
+
+  /**
+   * exp(-d), d the distance of the fingerprints over the length of the longer one: more of the same
+   * is not unlike, plus the mean difference of loaded lengths, plus how differently the work is
+   * spread over the joints.
+   */
+  private static double alike(
+      Evaluation.Computed a, Shape shapeA, Evaluation.Computed b, Shape shapeB) {
+    double squares = 0;
+    double sizeA = 0;
+    double sizeB = 0;
+    double lengths = 0;
+    double weight = 0;
+    Map<String, Double> la = shapeA.loadedLengths();
+    Map<String, Double> lb = shapeB.loadedLengths();
+    for (Region r : Regions.standard().all()) {
+      double sa = a.stimulus().get(r.id());
+      double sb = b.stimulus().get(r.id());
+      squares += (sa - sb) * (sa - sb);
+      sizeA += sa * sa;
+      sizeB += sb * sb;
+      double shared = Math.min(sa, sb);
+      lengths += shared * Math.abs(la.get(r.id()) - lb.get(r.id()));
+      weight += shared;
+    }
+    double distance =
+        Math.sqrt(squares / Math.max(1e-9, Math.max(sizeA, sizeB)))
+            + (weight > 0 ? LENGTH_WEIGHT * lengths / weight : 0)
+            + JOINT_WEIGHT * jointDistance(shapeA.jointShares(), shapeB.jointShares());
+    return Math.exp(-distance);
+  }
+
+  /**
+   * 0 where the same joints work in the same direction and proportion, 1 where none does: half the
+   * sum of differences of mean moments, each set of moments made to add up to one.
+   */
+  private static double jointDistance(double[] ma, double[] mb) {
+    double sum = 0;
+    for (int j = 0; j < ma.length; j++) {
+      sum += Math.abs(ma[j] - mb[j]);
+    }
+    return sum / 2;
+  }
+
+  private static double[] jointShares(Analysis a) {
+    double[] mean = new double[Coordinate.LEG];
+    for (AnalysisPoint p : a.points()) {
+      for (int j = 0; j < mean.length; j++) {
+        mean[j] +=
+            p.posture().carried().contains(Coordinate.values()[j])
+                ? p.suppliedNm(Coordinate.values()[j])
+                : 0;
+      }
+    }
+    double all = Math.max(1e-9, Arrays.stream(mean).map(Math::abs).sum());
+    return Arrays.stream(mean).map(m -> m / all).toArray();
+  }
+
+  /** Mean fibre length of each region over the range, weighted by what counts there. */
+  private static Map<String, Double> loadedLengths(Evaluation.Computed e, School school) {
+    Map<String, Double> result = new HashMap<>();
+    for (Region r : Regions.standard().all()) {
+      int muscle = Muscles.standard().indexOf(r.muscleShares().keySet().iterator().next());
+      double sum = 0;
+      double weight = 1e-9;
+      for (AnalysisPoint p : e.analysis().points()) {
+        double t = Stimulus.tension(p, school, muscle);
+        sum += t * p.fibreLength()[muscle];
+        weight += t;
+      }
+      result.put(r.id(), sum / weight);
+    }
+    return result;
+  }
+
+  private static String lost(Evaluation.Computed missing, Evaluation.Computed here) {
+    List<String> parts = new ArrayList<>();
+    Regions.standard().all().stream()
+        .filter(r -> missing.stimulus().get(r.id()) > 0.3)
+        .sorted(
+            Comparator.comparingDouble(
+                (Region r) -> here.stimulus().get(r.id()) / missing.stimulus().get(r.id())))
+        .limit(2)
+        .forEach(
+            r -> {
+              double change = here.stimulus().get(r.id()) / missing.stimulus().get(r.id()) - 1;
+              if (change < -TELLABLE) {
+                parts.add(
+                    String.format(
+                        Locale.ROOT, "%.0f %% less for the %s", -100 * change, r.coachName()));
+              }
+            });
+    return parts.isEmpty() ? "nothing lost that the model can tell" : String.join(", ", parts);
+  }
+}

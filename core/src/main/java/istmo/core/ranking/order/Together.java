@@ -1,0 +1,221 @@
+package istmo.core.ranking.order;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
+import istmo.core.mechanics.AnalysisPoint;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.criterion.LimiterWords;
+import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The few that are best together for an aim: what one leaves, another gives. Every aimed region
+ * asks for each thing that its muscle does (bend the knee, extend the hip ...), long and short; a
+ * set of exercises covers a cell as well as the best of them does, beside the best here. Half of
+ * the mean utility is added, so that among equals the better exercises win.
+ *
+ * @param candidateIds members in the order of their places
+ * @param coverage mean over the cells, 0 to 1
+ * @param sentences what each is there for
+ */
+public record Together(List<String> candidateIds, double coverage, List<String> sentences) {
+  /** Best places looked at, beside the best of every cell. */
+  private static final int LOOKED_AT = 24;
+
+  private static final double UTILITY_WEIGHT = 0.5;
+
+  /** A cell is asked for when something here gives at least so much of the region's best in it. */
+  private static final double ASKED = 0.25;
+
+  private record Cell(String region, Coordinate joint, boolean lengthened) {}
+
+  private record Member(Order.Entry entry, Map<Cell, Double> gives) {}
+
+  /** The best so many together; empty where there are not enough exercises. */
+  static Optional<Together> best(int count, List<Order.Entry> entries, Aim aim, School school) {
+    List<Member> all = entries.stream().map(e -> new Member(e, gives(e, aim, school))).toList();
+    Map<Cell, Double> most = new LinkedHashMap<>();
+    Map<String, Double> ofRegion = new LinkedHashMap<>();
+    for (Member m : all) {
+      m.gives().forEach((cell, v) -> most.merge(cell, v, Math::max));
+      aim.weights()
+          .keySet()
+          .forEach(id -> ofRegion.merge(id, m.entry().stimulus().get(id), Math::max));
+    }
+    most.entrySet()
+        .removeIf(e -> e.getValue() < ASKED * Math.max(1e-9, ofRegion.get(e.getKey().region())));
+    List<Cell> cells = List.copyOf(most.keySet());
+    if (cells.isEmpty()) {
+      return Optional.empty();
+    }
+    double[] weight = new double[cells.size()];
+    for (int c = 0; c < weight.length; c++) {
+      String region = cells.get(c).region();
+      weight[c] =
+          aim.weights().get(region)
+              / (double) cells.stream().filter(x -> x.region().equals(region)).count();
+    }
+    List<Member> near = new ArrayList<>();
+    for (Member m : all) {
+      boolean best = cells.stream().anyMatch(c -> m.gives().getOrDefault(c, 0.0) >= most.get(c));
+      if (near.size() < LOOKED_AT || best) {
+        near.add(m);
+      }
+    }
+    Search search = new Search(near, cells, most, weight, count);
+    search.from(0, new int[count], 0);
+    return search.best == null ? Optional.empty() : Optional.of(search.answer());
+  }
+
+  /** Every choice of {@code count} different exercises. */
+  private static final class Search {
+    private final List<Member> near;
+    private final List<Cell> cells;
+    private final double[][] covers;
+    private final double[] weight;
+    private final double total;
+    private final int count;
+    private double most = -1;
+    private int[] best;
+
+    Search(
+        List<Member> near, List<Cell> cells, Map<Cell, Double> most, double[] weight, int count) {
+      this.near = near;
+      this.cells = cells;
+      this.weight = weight;
+      this.count = count;
+      this.covers = new double[near.size()][cells.size()];
+      for (int i = 0; i < covers.length; i++) {
+        for (int c = 0; c < cells.size(); c++) {
+          covers[i][c] =
+              near.get(i).gives().getOrDefault(cells.get(c), 0.0) / most.get(cells.get(c));
+        }
+      }
+      this.total = Arrays.stream(weight).sum();
+    }
+
+    void from(int start, int[] chosen, int size) {
+      if (size == count) {
+        double utility = 0;
+        for (int i : chosen) {
+          utility += near.get(i).entry().ranked().utility() / count;
+        }
+        double value = coverage(chosen) + UTILITY_WEIGHT * utility;
+        if (value > most + 1e-12) {
+          most = value;
+          best = chosen.clone();
+        }
+        return;
+      }
+      for (int i = start; i < near.size(); i++) {
+        boolean again = false;
+        for (int k = 0; k < size; k++) {
+          again |= exercise(chosen[k]).equals(exercise(i));
+        }
+        if (!again) {
+          chosen[size] = i;
+          from(i + 1, chosen, size + 1);
+        }
+      }
+    }
+
+    private String exercise(int i) {
+      return near.get(i).entry().evaluation().candidate().exerciseId();
+    }
+
+    private double coverage(int[] chosen) {
+      double sum = 0;
+      for (int c = 0; c < weight.length; c++) {
+        double most = 0;
+        for (int i : chosen) {
+          most = Math.max(most, covers[i][c]);
+        }
+        sum += weight[c] * most;
+      }
+      return sum / total;
+    }
+
+    Together answer() {
+      List<String> ids = new ArrayList<>();
+      List<String> sentences = new ArrayList<>();
+      for (int i : best) {
+        Order.Entry e = near.get(i).entry();
+        ids.add(e.ranked().id());
+        List<String> what = new ArrayList<>();
+        for (int c = 0; c < cells.size(); c++) {
+          int cell = c;
+          double others =
+              Arrays.stream(best)
+                  .filter(k -> k != i)
+                  .mapToDouble(k -> covers[k][cell])
+                  .max()
+                  .orElse(0);
+          if (covers[i][c] > others) {
+            what.add(words(cells.get(c)));
+          }
+        }
+        List<String> first = what.stream().distinct().limit(3).toList();
+        sentences.add(
+            e.evaluation().candidate().name()
+                + ": "
+                + (first.isEmpty()
+                    ? "more of the same."
+                    : String.join(", ", first)
+                        + (what.size() > 3
+                            ? String.format(Locale.ROOT, " and %d more.", what.size() - 3)
+                            : ".")));
+      }
+      return new Together(List.copyOf(ids), coverage(best), List.copyOf(sentences));
+    }
+  }
+
+  private static String words(Cell c) {
+    String where =
+        c.joint() == Coordinate.HIP_FLEXION
+            ? "at the hip"
+            : c.joint() == Coordinate.HIP_ABDUCTION
+                ? "at the hip's side"
+                : c.joint() == Coordinate.KNEE_FLEXION ? "at the knee" : "at the ankle";
+    return LimiterWords.name(c.region()) + " " + (c.lengthened() ? "long " : "short ") + where;
+  }
+
+  /** Stimulus of each aimed region by the joint at which its muscle moves, and by its length. */
+  private static Map<Cell, Double> gives(Order.Entry e, Aim aim, School school) {
+    Map<Cell, Double> result = new LinkedHashMap<>();
+    List<AnalysisPoint> points = e.evaluation().analysis().points();
+    for (String id : aim.weights().keySet()) {
+      Region region = Regions.standard().get(id);
+      int muscle = Muscles.standard().indexOf(region.muscleShares().keySet().iterator().next());
+      double[] moved = new double[Coordinate.LEG];
+      Arrays.setAll(
+          moved,
+          c -> e.evaluation().analysis().lengthChangeM(muscle, Coordinate.values()[c], p -> true));
+      double all = Arrays.stream(moved).sum();
+      double lengthened = 0;
+      double tension = 1e-9;
+      for (AnalysisPoint p : points) {
+        double t = Stimulus.tension(p, school, muscle);
+        tension += t;
+        lengthened += p.fibreLength()[muscle] >= 1 ? t : 0;
+      }
+      for (int c = 0; c < moved.length; c++) {
+        Coordinate joint = Coordinate.values()[c];
+        if (joint != Coordinate.HIP_INTERNAL_ROTATION && all > 0 && moved[c] / all > 0.05) {
+          double s = e.stimulus().get(id) * moved[c] / all;
+          result.put(new Cell(id, joint, true), s * lengthened / tension);
+          result.put(new Cell(id, joint, false), s * (1 - lengthened / tension));
+        }
+      }
+    }
+    return result;
+  }
+}

@@ -1,0 +1,425 @@
+package istmo.core.ranking.setup;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.body.Cautions;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Exercise;
+import istmo.core.computing.Workers;
+import istmo.core.mechanics.Analyser;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.AnalysisResult;
+import istmo.core.mechanics.CannotAnalyse;
+import istmo.core.mechanics.LoadRule;
+import istmo.core.movement.Impossible;
+import istmo.core.movement.Reach;
+import istmo.core.movement.Setup;
+import istmo.core.movement.SetupParameter;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.ranking.brief.Brief;
+import istmo.core.ranking.criterion.Admission;
+import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.ranking.criterion.Fit;
+import istmo.core.stimulus.Stimulus;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * The set-up of one exercise that serves the aim best on this body and machine, and what one
+ * natural step of each control does.
+ *
+ * <p>Searched is what a lifter can set or choose to do and that is turned or moved by degrees:
+ * set-up and technique, not the machine, not what is measured here, and not choices such as which
+ * leg (those are other exercises). Coordinate steps of twice and once the natural step from several
+ * starts (the set-up given, and those of the other candidates of the exercise), on a grid that a
+ * coach can set; then every control whose move gains next to nothing goes back to where it was. The
+ * range of the joint that turns most must stay nine tenths of what it was. A local search: it has
+ * no bound, and it says how many set-ups it tried.
+ */
+public final class BestSetup {
+  /** Set-ups tried at most. */
+  static final int MOST_TRIED = 240;
+
+  /** A change of the fit below this share is none: it is not worth a coach's move. */
+  private static final double NOTHING = 0.02;
+
+  /**
+   * Share of the range that a set-up must keep: partial repetitions are exercises of their own, not
+   * better set-ups.
+   */
+  private static final double KEPT_RANGE = 0.9;
+
+  /**
+   * Parameters that bound what the model may use, or say how weight is shared and pushed:
+   * assumptions with defaults, which a search would only exploit. And chains and bands, which are
+   * gear.
+   */
+  private static final Set<String> NOT_SEARCHED =
+      Set.of(
+          "footShear",
+          "plateGrip",
+          "pressure",
+          "push",
+          "rearShare",
+          "pushOff",
+          "handShare",
+          "help",
+          "extraTop",
+          "spread",
+          "away");
+
+  private final Brief brief;
+  private final Candidate candidate;
+  private final Exercise exercise;
+
+  /** Everything that a lifter sets, does or that is assumed of it, by degrees. */
+  private final List<SetupParameter> controls;
+
+  /** What of it is searched. */
+  private final List<SetupParameter> movable;
+
+  private final Map<Map<String, Double>, Tried> tried = new HashMap<>();
+  private final Analyser[] analysers = new Analyser[Runtime.getRuntime().availableProcessors()];
+
+  private double leastRange;
+
+  private record Tried(Optional<Evaluation.Computed> computed, String obstacle, double fit) {}
+
+  /**
+   * @param brief whose body is the one as far as cautions let it go
+   */
+  private BestSetup(Brief brief, Candidate candidate) {
+    if (brief.aim().isEmpty()) {
+      throw new InvalidInput("aim", "paint at least one region that should grow");
+    }
+    this.brief = brief;
+    this.candidate = candidate;
+    this.exercise = Catalogue.standard().exerciseOf(candidate);
+    Map<String, Double> measured = brief.equipment().measuredOf(exercise.needs());
+    this.controls =
+        exercise.family().parameters().stream()
+            .filter(
+                p ->
+                    p.kind() != SetupParameter.Kind.MACHINE
+                        && p.choices().isEmpty()
+                        && !measured.containsKey(p.id()))
+            .toList();
+    this.movable = controls.stream().filter(p -> !NOT_SEARCHED.contains(p.id())).toList();
+    for (int i = 0; i < analysers.length; i++) {
+      analysers[i] = new Analyser(brief.limitedBody());
+    }
+  }
+
+  /** What one natural step of a control does, each way. */
+  public record Step(SetupParameter parameter, Move more, Move less) {}
+
+  /**
+   * One control moved.
+   *
+   * @param value where it is then, in its own unit
+   * @param fit of the aim there; {@link Double#NaN} where it cannot go
+   * @param obstacle why it cannot go there; empty when it can
+   * @param byRegion stimulus there, empty where it cannot go
+   */
+  public record Move(double value, double fit, String obstacle, Map<String, Double> byRegion) {}
+
+  /** A control that the search moved. */
+  public record Moved(SetupParameter parameter, double from, double to) {}
+
+  /**
+   * @param from where the search began, and what it gives
+   * @param to the best found
+   * @param gain of the fit, as a share of what it began with
+   * @param toldApart whether the gain is beyond the model's error between two set-ups of one
+   *     exercise
+   * @param moved controls that were moved
+   * @param flat controls of which one step either way from the best changes next to nothing
+   * @param bounded why the best does not go further, control by control
+   * @param elsewhere what changes beyond the noise in regions that are not aimed at, from the
+   *     beginning to the best, in words; empty when nothing does
+   * @param tried set-ups computed
+   */
+  public record Best(
+      Setup from,
+      Setup to,
+      double fitFrom,
+      double fitTo,
+      double gain,
+      boolean toldApart,
+      List<Moved> moved,
+      List<SetupParameter> flat,
+      List<String> bounded,
+      String elsewhere,
+      int tried) {}
+
+  /**
+   * One natural step of each control from a set-up, assumptions too, in the order of the family's
+   * parameters; what the set-up itself gives is beside it.
+   */
+  public record Steps(Setup at, double fit, Map<String, Double> byRegion, List<Step> steps) {
+    /** What a move gains of the fit, as a share; 0 where it is too little to count. */
+    public double gain(Move move) {
+      return idle(fit, move) ? 0 : move.fit() / Math.max(1e-9, fit) - 1;
+    }
+  }
+
+  /** Throws where the set-up itself cannot be taken. */
+  public static Steps steps(Brief brief, Candidate candidate, Setup at) {
+    BestSetup search = new BestSetup(brief, candidate);
+    Tried here = search.require(at);
+    return new Steps(
+        at,
+        here.fit(),
+        here.computed().orElseThrow().stimulus(),
+        search.stepsFrom(at, search.controls));
+  }
+
+  /** The best set-up found from one that can be taken; throws where it cannot. */
+  public static Best find(Brief brief, Candidate candidate, Setup from) {
+    return new BestSetup(brief, candidate).search(from);
+  }
+
+  private Tried require(Setup at) {
+    Tried t = tryAll(List.of(at)).get(0);
+    if (t.computed().isEmpty()) {
+      throw new InvalidInput("setup", "cannot be taken: " + t.obstacle());
+    }
+    return t;
+  }
+
+  private Best search(Setup from) {
+    Tried beginning = require(from);
+    leastRange = KEPT_RANGE * range(beginning.computed().orElseThrow().analysis());
+    List<Setup> starts = new ArrayList<>(List.of(from));
+    for (Candidate other : exercise.candidates()) {
+      Setup start = from;
+      for (SetupParameter p : movable) {
+        start = start.with(p, other.usual().get(p));
+      }
+      starts.add(start);
+    }
+    tryAll(starts);
+    Setup best = from;
+    for (Setup start : starts) {
+      best = better(climb(start), best);
+    }
+    best = withoutIdleMoves(from, best);
+    Setup found = best;
+    Tried end = at(found);
+    List<Moved> moved = new ArrayList<>();
+    for (SetupParameter p : movable) {
+      if (from.get(p) != found.get(p)) {
+        moved.add(new Moved(p, from.get(p), found.get(p)));
+      }
+    }
+    List<SetupParameter> flat = new ArrayList<>();
+    List<String> bounded = new ArrayList<>();
+    for (Step step : stepsFrom(found, movable)) {
+      if (idle(end.fit(), step.more()) && idle(end.fit(), step.less())) {
+        flat.add(step.parameter());
+      }
+      for (Move m : List.of(step.more(), step.less())) {
+        if (!m.obstacle().isEmpty()
+            && moved.stream()
+                .anyMatch(
+                    x ->
+                        x.parameter().equals(step.parameter())
+                            && Math.signum(x.to() - x.from())
+                                == Math.signum(m.value() - found.get(step.parameter())))) {
+          bounded.add(step.parameter().label() + " no further: " + m.obstacle());
+        }
+      }
+    }
+    Evaluation.Computed a = beginning.computed().orElseThrow();
+    Evaluation.Computed b = end.computed().orElseThrow();
+    double gain = end.fit() / Math.max(1e-9, beginning.fit()) - 1;
+    boolean told =
+        end.fit() - beginning.fit()
+            > Math.max(
+                Difference.SMALLEST, Difference.TELLABLE * Math.max(beginning.fit(), end.fit()));
+    String elsewhere =
+        Difference.between("before", a.analysis(), a.stimulus(), "best", b.analysis(), b.stimulus())
+            .elsewhere(brief.aim().weights().keySet());
+    return new Best(
+        from,
+        found,
+        beginning.fit(),
+        end.fit(),
+        gain,
+        told,
+        List.copyOf(moved),
+        List.copyOf(flat),
+        List.copyOf(bounded),
+        elsewhere,
+        tried.size());
+  }
+
+  private static boolean idle(double fit, Move move) {
+    return move.obstacle().isEmpty() && Math.abs(move.fit() - fit) <= NOTHING * Math.abs(fit);
+  }
+
+  /** Best neighbour after best neighbour, with twice the natural steps and then once. */
+  private Setup climb(Setup start) {
+    Setup here = start;
+    for (int size : new int[] {2, 1}) {
+      while (tried.size() < MOST_TRIED) {
+        Setup next = here;
+        List<Setup> around = new ArrayList<>();
+        for (SetupParameter p : movable) {
+          moved(here, p, size).ifPresent(around::add);
+          moved(here, p, -size).ifPresent(around::add);
+        }
+        tryAll(around);
+        for (Setup s : around) {
+          next = better(s, next);
+        }
+        if (next == here) {
+          break;
+        }
+        here = next;
+      }
+    }
+    return here;
+  }
+
+  private Setup better(Setup a, Setup b) {
+    return at(a).fit() > at(b).fit() + NOTHING / 4 * Math.abs(at(b).fit()) ? a : b;
+  }
+
+  /** Puts back, one after the other, every control whose move gains next to nothing. */
+  private Setup withoutIdleMoves(Setup from, Setup best) {
+    Setup here = best;
+    for (SetupParameter p : movable) {
+      if (here.get(p) != from.get(p)) {
+        Setup back = here.with(p, from.get(p));
+        tryAll(List.of(back));
+        if (at(back).fit() > at(here).fit() - NOTHING * Math.abs(at(best).fit())) {
+          here = back;
+        }
+      }
+    }
+    return here;
+  }
+
+  private List<Step> stepsFrom(Setup at, List<SetupParameter> which) {
+    List<Setup> around = new ArrayList<>();
+    which.forEach(
+        p -> {
+          moved(at, p, 1).ifPresent(around::add);
+          moved(at, p, -1).ifPresent(around::add);
+        });
+    tryAll(around);
+    return which.stream().map(p -> new Step(p, move(at, p, 1), move(at, p, -1))).toList();
+  }
+
+  private Move move(Setup at, SetupParameter p, int steps) {
+    Optional<Setup> to = moved(at, p, steps);
+    if (to.isEmpty()) {
+      return new Move(at.get(p), Double.NaN, "That is the end of its range.", Map.of());
+    }
+    Tried t = at(to.get());
+    return new Move(
+        to.get().get(p),
+        t.computed().isPresent() ? t.fit() : Double.NaN,
+        t.obstacle(),
+        t.computed().map(Evaluation.Computed::stimulus).orElse(Map.of()));
+  }
+
+  private static Optional<Setup> moved(Setup at, SetupParameter p, int steps) {
+    double to = Math.round((at.get(p) + steps * p.step()) * 1e6) / 1e6;
+    return p.allowed().contains(to) ? Optional.of(at.with(p, to)) : Optional.empty();
+  }
+
+  private Tried at(Setup setup) {
+    return tried.get(setup.values());
+  }
+
+  /** Computes what was not tried yet, on all processors; a set-up is found again by its values. */
+  private List<Tried> tryAll(List<Setup> setups) {
+    Map<Map<String, Double>, Setup> untried = new LinkedHashMap<>();
+    setups.stream()
+        .filter(s -> !tried.containsKey(s.values()))
+        .forEach(s -> untried.put(s.values(), s));
+    List<Setup> fresh = List.copyOf(untried.values());
+    Tried[] results = new Tried[fresh.size()];
+    int parts = Math.min(analysers.length, Math.max(1, fresh.size()));
+    Workers.run(
+        parts,
+        part -> {
+          for (int k = part; k < results.length; k += parts) {
+            results[k] = compute(analysers[part], fresh.get(k));
+          }
+        });
+    for (int k = 0; k < results.length; k++) {
+      tried.put(fresh.get(k).values(), results[k]);
+    }
+    return setups.stream().map(this::at).toList();
+  }
+
+  private Tried compute(Analyser analyser, Setup setup) {
+    Optional<Impossible> obstacle = Reach.obstacle(brief.limitedBody(), exercise.family(), setup);
+    if (obstacle.isPresent()) {
+      return impossible(obstacle.get().reason());
+    }
+    AnalysisResult result = analyser.analyse(exercise.family(), setup, LoadRule.USUAL);
+    if (result instanceof CannotAnalyse cannot) {
+      return impossible(cannot.reason());
+    }
+    Analysis analysis = (Analysis) result;
+    if (range(analysis) < leastRange) {
+      return impossible("The range would be much less than it was.");
+    }
+    Optional<Cautions.Refusal> refusal =
+        Admission.refusal(brief.cautions(), exercise, Optional.of(analysis));
+    if (refusal.isPresent()) {
+      return impossible(refusal.get().reason());
+    }
+    Evaluation.Computed computed =
+        new Evaluation.Computed(
+            candidate,
+            new Reach(setup, List.of()),
+            analysis,
+            Stimulus.byRegion(analysis, brief.school()));
+    return new Tried(
+        Optional.of(computed), "", Fit.of(brief.aim(), computed.stimulus(), computed.analysis()));
+  }
+
+  /** How far the joint that turns most turns, rad. */
+  private static double range(Analysis analysis) {
+    double most = 0;
+    for (Coordinate c : Coordinate.values()) {
+      double low =
+          analysis.points().stream().mapToDouble(p -> p.posture().angle(c)).min().orElse(0);
+      double high =
+          analysis.points().stream().mapToDouble(p -> p.posture().angle(c)).max().orElse(0);
+      most = Math.max(most, high - low);
+    }
+    return most;
+  }
+
+  private static Tried impossible(String reason) {
+    return new Tried(Optional.empty(), reason, Double.NEGATIVE_INFINITY);
+  }
+
+  /** In words, for the coach. */
+  public static String sentence(Best best) {
+    if (best.moved().isEmpty()) {
+      return String.format(
+          Locale.ROOT,
+          "Nothing better was found among %d set-ups: this is as good as it gets for the aim.",
+          best.tried());
+    }
+    return String.format(
+        Locale.ROOT,
+        "%+.0f %% for the aim, the best of %d set-ups tried%s",
+        100 * best.gain(),
+        best.tried(),
+        best.toldApart() ? "." : "; the model cannot tell it from where you were.");
+  }
+}

@@ -1,0 +1,184 @@
+package istmo.core.ranking.setup;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.AnalysisPoint;
+import istmo.core.ranking.criterion.LimiterWords;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What truly differs between two analyses of one exercise: two set-ups of one client, or two
+ * clients. A difference inside the model's own noise is said to be none.
+ *
+ * @param changes every region, from the first to the second
+ * @param sentences in plain words, with the figures
+ */
+public record Difference(List<RegionChange> changes, List<String> sentences) {
+  /**
+   * Relative difference that can be told: a fifth between exercises (docs/validation.md), times the
+   * square root of one half since two set-ups of one exercise share half of the error's variance.
+   */
+  public static final double TELLABLE = 0.14;
+
+  /** Smaller changes of a stimulus are none. */
+  public static final double SMALLEST = 0.05;
+
+  private static final double TELLABLE_ANGLE_DEG = 3;
+
+  /** Change of one region's stimulus; {@code toldApart} when it is beyond the noise. */
+  public record RegionChange(String regionId, double from, double to, boolean toldApart) {}
+
+  public static Difference between(
+      String firstName,
+      Analysis first,
+      Map<String, Double> firstStimulus,
+      String secondName,
+      Analysis second,
+      Map<String, Double> secondStimulus) {
+    List<RegionChange> changes = new ArrayList<>();
+    for (Region r : Regions.standard().all()) {
+      double from = firstStimulus.get(r.id());
+      double to = secondStimulus.get(r.id());
+      changes.add(
+          new RegionChange(
+              r.id(),
+              from,
+              to,
+              Math.abs(to - from) > Math.max(SMALLEST, TELLABLE * Math.max(from, to))));
+    }
+    List<String> sentences = new ArrayList<>();
+    AnalysisPoint a = bottom(first);
+    AnalysisPoint b = bottom(second);
+    angle(
+        sentences,
+        "Trunk lean at the bottom",
+        Math.toDegrees(a.posture().trunkLeanRad()),
+        Math.toDegrees(b.posture().trunkLeanRad()),
+        firstName,
+        secondName);
+    angle(
+        sentences,
+        "Knee bend at the bottom",
+        deg(a, Coordinate.KNEE_FLEXION),
+        deg(b, Coordinate.KNEE_FLEXION),
+        firstName,
+        secondName);
+    angle(
+        sentences,
+        "Hip bend at the bottom",
+        deg(a, Coordinate.HIP_FLEXION),
+        deg(b, Coordinate.HIP_FLEXION),
+        firstName,
+        secondName);
+    hipOverKnee(sentences, a, b, firstName, secondName);
+    sentences.add(
+        "For "
+            + firstName
+            + " "
+            + lowerFirst(LimiterWords.givesOut(first.set().gaveOut()))
+            + " For "
+            + secondName
+            + " "
+            + lowerFirst(LimiterWords.givesOut(second.set().gaveOut())));
+    String told = inWords(changes);
+    sentences.add(
+        told.isEmpty()
+            ? "The model cannot tell these two apart for any region."
+            : "Beyond the model's noise, from " + firstName + " to " + secondName + ": " + told);
+    return new Difference(List.copyOf(changes), List.copyOf(sentences));
+  }
+
+  /**
+   * What changes beyond the noise in regions other than these, greatest first, in words; empty when
+   * nothing does.
+   */
+  String elsewhere(Set<String> regionIds) {
+    return inWords(changes.stream().filter(c -> !regionIds.contains(c.regionId())).toList());
+  }
+
+  private static String inWords(List<RegionChange> changes) {
+    List<RegionChange> told =
+        changes.stream()
+            .filter(RegionChange::toldApart)
+            .sorted(Comparator.comparingDouble(c -> -Math.abs(c.to() - c.from())))
+            .toList();
+    List<String> parts =
+        told.stream()
+            .limit(4)
+            .map(
+                c ->
+                    String.format(
+                        Locale.ROOT,
+                        "%s %s",
+                        LimiterWords.name(c.regionId()),
+                        c.from() < SMALLEST
+                            ? "from nothing"
+                            : String.format(
+                                Locale.ROOT, "%+.0f %%", 100 * (c.to() / c.from() - 1))))
+            .toList();
+    return parts.isEmpty()
+        ? ""
+        : String.join(", ", parts)
+            + (told.size() > 4
+                ? String.format(Locale.ROOT, " and %d more.", told.size() - 4)
+                : ".");
+  }
+
+  private static String lowerFirst(String sentence) {
+    return Character.toLowerCase(sentence.charAt(0)) + sentence.substring(1);
+  }
+
+  private static AnalysisPoint bottom(Analysis a) {
+    return a.points().get(a.points().size() - 1);
+  }
+
+  private static double deg(AnalysisPoint p, Coordinate c) {
+    return Math.toDegrees(p.posture().angle(c));
+  }
+
+  private static void angle(
+      List<String> sentences, String what, double a, double b, String first, String second) {
+    if (Math.abs(a - b) >= TELLABLE_ANGLE_DEG) {
+      sentences.add(
+          String.format(Locale.ROOT, "%s: %s %.0f°, %s %.0f°.", what, first, a, second, b));
+    }
+  }
+
+  private static void hipOverKnee(
+      List<String> sentences, AnalysisPoint a, AnalysisPoint b, String first, String second) {
+    if (!a.posture().carried().contains(Coordinate.HIP_FLEXION)
+        || !a.posture().carried().contains(Coordinate.KNEE_FLEXION)) {
+      return;
+    }
+    double knees =
+        Math.min(
+            a.externalNm()[Coordinate.KNEE_FLEXION.ordinal()],
+            b.externalNm()[Coordinate.KNEE_FLEXION.ordinal()]);
+    if (knees < 5) {
+      return;
+    }
+    double ra =
+        a.externalNm()[Coordinate.HIP_FLEXION.ordinal()]
+            / a.externalNm()[Coordinate.KNEE_FLEXION.ordinal()];
+    double rb =
+        b.externalNm()[Coordinate.HIP_FLEXION.ordinal()]
+            / b.externalNm()[Coordinate.KNEE_FLEXION.ordinal()];
+    if (Math.abs(Math.log(ra / rb)) > 0.1) {
+      sentences.add(
+          String.format(
+              Locale.ROOT,
+              "For each newton metre at the knee the hip carries %.1f (%s) and %.1f (%s).",
+              ra,
+              first,
+              rb,
+              second));
+    }
+  }
+}

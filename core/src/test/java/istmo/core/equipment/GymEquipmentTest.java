@@ -1,0 +1,292 @@
+package istmo.core.equipment;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.body.Body;
+import istmo.core.body.Cautions;
+import istmo.core.body.Habit;
+import istmo.core.body.Profile;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Exercise;
+import istmo.core.mechanics.Bodies;
+import istmo.core.movement.SetupParameter;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.ranking.Ranked;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
+import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.ranking.order.MachineMeasuringValue;
+import istmo.core.ranking.order.Order;
+import istmo.core.ranking.order.Orders;
+import istmo.core.stimulus.School;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+
+/** What is known of a gym's machines, and what it does to the order. */
+class GymEquipmentTest {
+  private static final Body MAN = Bodies.MAN;
+  private static final GymEquipment EVERYTHING =
+      GymEquipment.generic(
+          Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+  private static final Aim BOTH = new Aim(Map.of("VL", 2, "BFL", 2), Set.of());
+
+  private static Brief brief(GymEquipment equipment, Profile profile) {
+    return new Brief(
+        MAN, Cautions.none(), profile, equipment, BOTH, School.STRETCH, Optional.empty());
+  }
+
+  private static Order order(GymEquipment equipment) {
+    return order(brief(equipment, Profile.unknown()));
+  }
+
+  private static Order order(Brief brief) {
+    return Orders.order(brief, Orders.evaluate(MAN, brief.equipment(), School.STRETCH));
+  }
+
+  private static Evaluation.Computed of(Order o, String candidate) {
+    return entry(o, candidate).evaluation();
+  }
+
+  private static Order.Entry entry(Order o, String candidate) {
+    return o.entries().stream()
+        .filter(e -> e.ranked().id().equals(candidate))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static Ranked.Contribution criterion(Order o, String candidate, String id) {
+    return entry(o, candidate).ranked().contributions().stream()
+        .filter(c -> c.criterion().equals(id))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /**
+   * A detail that has the name of a parameter stands for it: same unit, a range inside it, the same
+   * generic value.
+   */
+  @Test
+  void genericValuesAreThoseOfTheSetUps() {
+    int same = 0;
+    for (Exercise x : Catalogue.standard().exercises()) {
+      for (String item : x.needs()) {
+        for (Detail d : Equipment.get(item).details()) {
+          for (SetupParameter p : x.family().parameters()) {
+            if (p.id().equals(d.id())) {
+              same++;
+              assertThat(d.unit()).as("%s %s", item, d.id()).isEqualTo(p.unit());
+              assertThat(
+                      p.allowed().contains(d.allowed().min())
+                          && p.allowed().contains(d.allowed().max()))
+                  .as("%s %s", item, d.id())
+                  .isTrue();
+              double usual = x.candidates().get(0).usual().get(p);
+              if (p.kind() == SetupParameter.Kind.MACHINE) {
+                assertThat(d.usual()).as("%s %s", item, d.id()).isEqualTo(usual);
+              }
+            }
+          }
+        }
+      }
+    }
+    assertThat(same).isGreaterThan(40);
+  }
+
+  /**
+   * Trade (common practice): a press that bottoms out before the knee is closed, a plate too small
+   * to go low.
+   */
+  @Test
+  void aStopTakesDepthAndAShortPlateTakesTheLowFeetAndBothAreSaid() {
+    Order stopped = order(EVERYTHING.with("leg-press", "stop", 0.78));
+    Evaluation.Computed high = of(stopped, "leg-press/high");
+    double knee =
+        high.analysis().points().stream()
+            .mapToDouble(p -> Math.toDegrees(p.posture().angle(Coordinate.KNEE_FLEXION)))
+            .max()
+            .orElseThrow();
+    assertThat(knee).isLessThan(95);
+    assertThat(high.reach().changes()).anyMatch(c -> c.contains("machine's stop"));
+    Order small = order(EVERYTHING.with("leg-press", "plateLow", 0.1));
+    assertThat(of(small, "leg-press/low").reach().setup().values().get("footHeight"))
+        .isGreaterThanOrEqualTo(0.1 - 1e-9);
+    assertThat(of(small, "leg-press/low").reach().changes())
+        .anyMatch(c -> c.contains("foot plate ends"));
+  }
+
+  /** A cam that fades where the muscle is long gives the long-length school less. */
+  @Test
+  void aStackThatFadesWhereTheMuscleIsLongCountsLess() {
+    GymEquipment fading =
+        EVERYTHING
+            .with("leg-extension", "curve120", 0.4)
+            .with("leg-extension", "curve90", 0.6)
+            .with("leg-extension", "curve0", 1.6)
+            .with("leg-extension", "curve30", 1.4);
+    double generic = of(order(EVERYTHING), "leg-extension/upright").stimulus().get("VL");
+    assertThat(of(order(fading), "leg-extension/upright").stimulus().get("VL"))
+        .isLessThan(0.85 * generic);
+  }
+
+  /**
+   * By arithmetic: friction of 10 % takes one part in eleven of what can be lifted beyond the
+   * body's own weight.
+   */
+  @Test
+  void frictionTakesFromTheLoad() {
+    double without = of(order(EVERYTHING), "leg-extension/upright").analysis().limitKg();
+    double with =
+        of(order(EVERYTHING.with("leg-extension", "friction", 0.1)), "leg-extension/upright")
+            .analysis()
+            .limitKg();
+    assertThat(with).isCloseTo(without / 1.1, within(0.02));
+  }
+
+  @Test
+  void aCurlWithoutAPadIsLessStableAndASmallerStepProgressesBetter() {
+    Order noPad =
+        order(EVERYTHING.with("seated-curl", "thighPad", 0).with("seated-curl", "step", 1));
+    assertThat(criterion(noPad, "seated-leg-curl/usual", "stability").value()).isEqualTo(0.5);
+    assertThat(criterion(noPad, "seated-leg-curl/usual", "stability").reason()).contains("No pad");
+    assertThat(criterion(noPad, "seated-leg-curl/usual", "progression").value())
+        .isGreaterThan(
+            criterion(order(EVERYTHING), "seated-leg-curl/usual", "progression").value());
+  }
+
+  /** Small plates make small steps on bars and sleds, and change nothing on a stack. */
+  @Test
+  void thePlatesOwnedMakeTheStep() {
+    GymEquipment micro =
+        new GymEquipment(EVERYTHING.items(), Map.of(), new Plates(Map.of(0.5, 1, 20.0, 4)));
+    assertThat(micro.smallestStepKg(Set.of("barbell", "rack"))).isEqualTo(1);
+    assertThat(micro.smallestStepKg(Set.of("leg-press"))).isEqualTo(1);
+    assertThat(micro.smallestStepKg(Set.of("seated-curl"))).isEqualTo(5);
+    assertThat(micro.with("barbell", "step", 5).smallestStepKg(Set.of("barbell", "rack")))
+        .as("what is said of the bar itself goes first")
+        .isEqualTo(5);
+    assertThat(EVERYTHING.smallestStepKg(Set.of("barbell", "rack"))).isEqualTo(2.5);
+    assertThatThrownBy(() -> new Plates(Map.of(0.0, 2, 20.0, 0)))
+        .isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).hasSize(2));
+  }
+
+  @Test
+  void aSeatThatDoesNotGoBackFarEnoughIsSaid() {
+    Order o = order(EVERYTHING.with("leg-extension", "thighMost", 0.35));
+    assertThat(criterion(o, "leg-extension/upright", "stability").reason())
+        .contains("in front of the pivot");
+    assertThat(criterion(o, "leg-extension/upright", "stability").value())
+        .isLessThan(criterion(order(EVERYTHING), "leg-extension/upright", "stability").value());
+  }
+
+  /** What is not measured is marked, on every strip that hangs on it. */
+  @Test
+  void everyMachineSaysHowMuchOfItIsKnown() {
+    assertThat(entry(order(EVERYTHING), "leg-press/high").why())
+        .contains("Computed for a generic machine: nothing of this one is measured.");
+    assertThat(entry(order(EVERYTHING.with("leg-press", "railAngle", 40)), "leg-press/high").why())
+        .contains("Of this machine 1 of 6 values that matter are measured; the rest is generic.");
+    assertThat(entry(order(EVERYTHING), "back-squat/high-bar").why())
+        .noneMatch(w -> w.contains("machine"));
+  }
+
+  @Test
+  void aRollerThatDoesNotReachTheAnkleIsSaid() {
+    Order o = order(EVERYTHING.with("seated-curl", "rollerMost", 0.3));
+    assertThat(criterion(o, "seated-leg-curl/usual", "stability").reason())
+        .contains("presses on the shin");
+    assertThat(
+            criterion(
+                    order(EVERYTHING.with("seated-curl", "rollerMost", 0.5)),
+                    "seated-leg-curl/usual",
+                    "stability")
+                .reason())
+        .doesNotContain("shin");
+  }
+
+  @Test
+  void whatWouldBeWorthMeasuringIsComputedAndNotAskedTwice() {
+    Brief brief = brief(EVERYTHING, Profile.unknown());
+    Map<String, Evaluation> evaluations = Orders.evaluate(MAN, EVERYTHING, School.STRETCH);
+    List<MachineMeasuringValue> worth = MachineMeasuringValue.of(brief, evaluations);
+    assertThat(worth)
+        .isNotEmpty()
+        .isSortedAccordingTo((a, b) -> Integer.compare(b.affected(), a.affected()));
+    MachineMeasuringValue first = worth.get(0);
+    assertThat(first.sentence()).contains("change their place");
+    GymEquipment known =
+        EVERYTHING.with(
+            first.itemId(),
+            first.detailId(),
+            Equipment.detail(first.itemId(), first.detailId()).usual());
+    assertThat(MachineMeasuringValue.of(brief.at(known), evaluations))
+        .noneMatch(m -> m.itemId().equals(first.itemId()) && m.detailId().equals(first.detailId()));
+  }
+
+  @Test
+  void likesAndTrainingAgeWeighAndHabitsSpeak() {
+    Profile likes =
+        new Profile(
+            Optional.of(Profile.TrainingAge.WEEKS),
+            Optional.of(2),
+            Optional.of(50),
+            Set.of(Habit.HINGE_TO_GLUTES),
+            Optional.empty(),
+            "",
+            Set.of("seated-leg-curl"),
+            Set.of("deadlift"));
+    Order o = order(brief(EVERYTHING, likes));
+    assertThat(criterion(o, "seated-leg-curl/usual", "liked").value()).isEqualTo(1);
+    assertThat(criterion(o, "deadlift/conventional", "liked").value()).isZero();
+    assertThat(criterion(o, "back-squat/high-bar", "learning").points() / 0.4)
+        .as("beginner's weight")
+        .isGreaterThan(
+            criterion(order(EVERYTHING), "back-squat/high-bar", "learning").points() / 0.4);
+    assertThat(entry(o, "romanian-deadlift/usual").why())
+        .anyMatch(s -> s.contains("straighter knee"));
+    assertThat(entry(o, "leg-press/high").why()).noneMatch(s -> s.contains("straighter knee"));
+    assertThat(order(EVERYTHING).entries().get(0).ranked().contributions())
+        .noneMatch(c -> c.criterion().equals("liked"));
+  }
+
+  @Test
+  void valuesThatCannotBeAreNamedAllAtOnce() {
+    assertThatThrownBy(
+            () ->
+                new GymEquipment(
+                    Set.of("leg-press"),
+                    Map.of(
+                        "leg-press",
+                        Map.of("railAngle", 120.0, "colour", 1.0),
+                        "seated-curl",
+                        Map.of("thighPad", 0.5)),
+                    Plates.unknown()))
+        .isInstanceOfSatisfying(
+            InvalidInput.class,
+            e ->
+                assertThat(e.faults())
+                    .extracting(InvalidInput.Fault::field)
+                    .containsExactlyInAnyOrder(
+                        "measured.leg-press.railAngle",
+                        "measured.leg-press.colour",
+                        "measured.seated-curl.thighPad"));
+    assertThatThrownBy(
+            () ->
+                new Profile(
+                    Optional.empty(),
+                    Optional.of(9),
+                    Optional.of(5),
+                    Set.of(),
+                    Optional.empty(),
+                    "",
+                    Set.of("deadlift"),
+                    Set.of("deadlift")))
+        .isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).hasSize(3));
+  }
+}
