@@ -44,7 +44,7 @@ class DemoDataTest {
                           .list(java.util.Optional.empty())))
           .singleElement()
           .satisfies(w -> assertThat(w.exercises()).isGreaterThan(3));
-      var plans = first.getBean(istmo.app.sessions.Sessions.class);
+      var plans = first.getBean(istmo.app.sessions.SessionReader.class);
       assertThat(asCoach(first, () -> plans.list(java.util.Optional.empty())))
           .hasSize(33)
           .satisfies(
@@ -59,7 +59,7 @@ class DemoDataTest {
                   again,
                   () ->
                       again
-                          .getBean(istmo.app.sessions.Sessions.class)
+                          .getBean(istmo.app.sessions.SessionReader.class)
                           .list(java.util.Optional.empty())))
           .hasSize(33);
       assertThat(asCoach(again, () -> again.getBean(istmo.app.gyms.Gyms.class).all())).hasSize(2);

@@ -8,6 +8,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
@@ -79,7 +80,7 @@ class CommandIT {
 
   private Ended run(String... words) throws Exception {
     Process p = istmo(words).start();
-    String said = new String(p.getInputStream().readAllBytes());
+    String said = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
     assertThat(p.waitFor(120, TimeUnit.SECONDS)).isTrue();
     return new Ended(p.exitValue(), said);
   }
@@ -106,9 +107,9 @@ class CommandIT {
     Ended none = run("restore", nowhere.toString());
     assertThat(none.code()).isNotZero();
     assertThat(none.said()).contains("there is no backup").doesNotContain("restored: ");
-    assertThat(Files.list(folder))
+    assertThat(folder.toFile().list())
         .as("no half file is left")
-        .noneMatch(f -> f.toString().endsWith(".part"));
+        .noneMatch(name -> name.endsWith(".part"));
   }
 
   @Test
@@ -122,7 +123,7 @@ class CommandIT {
     ProcessBuilder second = istmo("serve");
     second.environment().put("PORT", "" + freePort());
     Process p = second.start();
-    String said = new String(p.getInputStream().readAllBytes());
+    String said = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
     assertThat(p.waitFor(60, TimeUnit.SECONDS)).isTrue();
     assertThat(p.exitValue()).as(said).isNotZero();
     assertThat(said).contains("is running already");

@@ -35,12 +35,21 @@ class FloorIT {
         coach.page.evaluate(
             """
             async ([client, gym, candidates]) => {
-              const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1])
-              const post = (path, body) => fetch(path, { method: 'POST', headers: { 'content-type': 'application/json', 'X-XSRF-TOKEN': token }, body: JSON.stringify(body) }).then((r) => r.json())
+              const cookie = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]
+              const token = decodeURIComponent(cookie)
+              const headers = { 'content-type': 'application/json', 'X-XSRF-TOKEN': token }
+              const post = (path, body) =>
+                fetch(path, { method: 'POST', headers, body: JSON.stringify(body) })
+                  .then((r) => r.json())
               const clients = await fetch('/api/clients').then((r) => r.json())
               const gyms = await fetch('/api/gyms').then((r) => r.json())
-              const s = await post('/api/sessions', { clientId: clients.find((c) => c.name === client).id, gymId: gyms.find((g) => g.name === gym).id, aim: { GMAXM: 2, VL: 1 } })
-              for (const c of candidates) await post(`/api/sessions/${s.id}/items`, { candidateId: c })
+              const clientId = clients.find((c) => c.name === client).id
+              const gymId = gyms.find((g) => g.name === gym).id
+              const aim = { GMAXM: 2, VL: 1 }
+              const s = await post('/api/sessions', { clientId, gymId, aim })
+              for (const candidateId of candidates) {
+                await post(`/api/sessions/${s.id}/items`, { candidateId })
+              }
               return s.id
             }\
             """,

@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
@@ -38,7 +39,7 @@ class ServeIT {
 
   private static String lines(String... command) throws Exception {
     Process p = new ProcessBuilder(command).redirectErrorStream(true).start();
-    String out = new String(p.getInputStream().readAllBytes());
+    String out = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
     assertThat(p.waitFor(120, TimeUnit.SECONDS)).isTrue();
     assertThat(p.exitValue()).as(out).isZero();
     return out;
@@ -135,7 +136,7 @@ class ServeIT {
           new ProcessBuilder(pg, "restore", broken.toString(), "restored")
               .redirectErrorStream(true)
               .start();
-      String said = new String(p.getInputStream().readAllBytes());
+      String said = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
       assertThat(p.waitFor()).as(said).isNotZero();
       assertThat(said).contains("the data are as they were");
       assertThat(run(pg, "backup", folder.resolve("after.dump").toString()))

@@ -5,6 +5,7 @@ import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gyms;
 import istmo.app.platform.Transactions;
+import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.catalogue.Candidate;
@@ -85,6 +86,7 @@ public class Bench {
    * @param result the analysis, or why there is none
    * @param postures what can be shown of the repetition: all of it, or the part that is possible
    * @param changes what was changed of the usual set-up for this client
+   * @param stimulus by region; empty where there is no analysis
    * @param measured parameters whose value is measured at this place
    * @param refusal why this client's cautions leave it out in this set-up, if they do
    * @param load a first load, once a lift is known; none for what is left out
@@ -96,7 +98,7 @@ public class Bench {
       Setup setup,
       AnalysisResult result,
       List<Posture> postures,
-      Map<String, Double> stimulus,
+      Optional<RegionValues> stimulus,
       List<String> changes,
       Set<String> measured,
       Optional<Cautions.Refusal> refusal,
@@ -212,7 +214,7 @@ public class Bench {
           setup,
           a,
           a.points().stream().map(p -> p.posture()).toList(),
-          Stimulus.byRegion(a, school),
+          Optional.of(Stimulus.byRegion(a, school)),
           begun.changes(),
           measured,
           refusal,
@@ -232,7 +234,7 @@ public class Bench {
         setup,
         result,
         possible,
-        Map.of(),
+        Optional.empty(),
         begun.changes(),
         measured,
         Admission.refusal(client.cautions(), exercise, Optional.empty()),
@@ -258,7 +260,7 @@ public class Bench {
                           new Reach(s.setup(), s.changes()),
                           moved,
                           a,
-                          s.stimulus())));
+                          s.stimulus().orElseThrow())));
     }
     if (computed.size() < 2) {
       return Optional.empty();
@@ -285,7 +287,12 @@ public class Bench {
                     .map(
                         b ->
                             Difference.between(
-                                firstName, a, first.stimulus(), secondName, b, second.stimulus())));
+                                firstName,
+                                a,
+                                first.stimulus().orElseThrow(),
+                                secondName,
+                                b,
+                                second.stimulus().orElseThrow())));
   }
 
   /** Why a side cannot be computed, if it cannot. */

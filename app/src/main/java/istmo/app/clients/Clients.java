@@ -35,6 +35,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -381,7 +382,7 @@ public class Clients {
     return repository.findByIdAndCoachId(id, coach.id()).orElseThrow(() -> new NotFound("client"));
   }
 
-  private String checkName(String name, String before) {
+  private String checkName(String name, @Nullable String before) {
     String trimmed = Names.checked(name);
     if (!trimmed.equals(before) && repository.existsByCoachIdAndName(coach.id(), trimmed)) {
       throw new InvalidInput("name", "another client is called " + trimmed + " already");

@@ -5,6 +5,7 @@ import istmo.app.floor.Floor;
 import istmo.app.gyms.Gym;
 import istmo.app.sessions.Session;
 import istmo.app.sessions.Sessions;
+import istmo.app.sessions.SetLog;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.ranking.brief.Aim;
@@ -33,11 +34,13 @@ class DemoRecords {
   private static final int WEEKS = 8;
 
   private final Sessions sessions;
+  private final SetLog sets;
   private final Floor floor;
   private final Clock clock;
 
-  DemoRecords(Sessions sessions, Floor floor, Clock clock) {
+  DemoRecords(Sessions sessions, SetLog sets, Floor floor, Clock clock) {
     this.sessions = sessions;
+    this.sets = sets;
     this.floor = floor;
     this.clock = clock;
   }
@@ -103,7 +106,7 @@ class DemoRecords {
                 third,
                 at.plus(Duration.ofMinutes(33 + 3L * k)),
                 set(
-                    25 + 2.5 * (week / 2),
+                    25 + 2.5 * Math.floorDiv(week, 2),
                     14 - k,
                     2,
                     Side.NONE,
@@ -264,8 +267,8 @@ class DemoRecords {
   }
 
   private void log(Session session, UUID item, Instant at, SetRecord set) {
-    sessions.take(
-        new Sessions.SetMessage(
+    sets.take(
+        new SetLog.SetMessage(
             session.id(),
             item,
             UUID.randomUUID(),

@@ -27,22 +27,26 @@ import istmo.app.plans.PlanStore;
 import istmo.app.record.Answers;
 import istmo.app.schools.Schools;
 import istmo.app.sessions.Session;
+import istmo.app.sessions.SessionReader;
 import istmo.app.sessions.Sessions;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Profile;
 import istmo.core.catalogue.Candidate;
+import istmo.core.quantity.Required;
 import istmo.core.record.Lesson;
 import istmo.core.record.SetRecord;
 import istmo.core.stimulus.School;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -53,6 +57,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Archive {
   private final Clients clients;
   private final Sessions sessions;
+  private final SessionReader reader;
   private final PlanStore plans;
   private final Floor floor;
   private final Answers answers;
@@ -64,6 +69,7 @@ public class Archive {
   Archive(
       Clients clients,
       Sessions sessions,
+      SessionReader reader,
       PlanStore plans,
       Floor floor,
       Answers answers,
@@ -73,6 +79,7 @@ public class Archive {
       Clock clock) {
     this.clients = clients;
     this.sessions = sessions;
+    this.reader = reader;
     this.plans = plans;
     this.floor = floor;
     this.answers = answers;
@@ -90,8 +97,8 @@ public class Archive {
     Set<String> named =
         Stream.of(
                 client.sessions().stream().map(SessionFile::gym),
-                client.weeks().stream().map(WeekFile::gym),
-                client.marks().stream().map(MarkFile::gym))
+                written(client.weeks()).stream().map(WeekFile::gym),
+                written(client.marks()).stream().map(MarkFile::gym))
             .flatMap(x -> x)
             .collect(Collectors.toSet());
     Set<String> candidates =
@@ -99,22 +106,27 @@ public class Archive {
                 client.sessions().stream()
                     .flatMap(s -> s.items().stream())
                     .map(ItemFile::candidateId),
-                client.weeks().stream()
+                written(client.weeks()).stream()
                     .flatMap(w -> w.plan().week().items().stream())
                     .map(i -> i.candidateId()),
-                client.marks().stream().map(MarkFile::candidateId))
+                written(client.marks()).stream().map(MarkFile::candidateId))
             .flatMap(x -> x)
             .collect(Collectors.toSet());
     Set<String> judged =
         Stream.concat(
                 client.sessions().stream().map(SessionFile::school),
-                client.weeks().stream().map(w -> w.brief().school()))
+                written(client.weeks()).stream().map(w -> w.brief().school()))
             .collect(Collectors.toSet());
     return document(
         places.stream().filter(g -> named.contains(g.name())).toList(),
         variants.all().stream().filter(v -> candidates.contains(v.candidate().id())).toList(),
         schools.listed().stream().filter(s -> judged.contains(s.school().id())).toList(),
         List.of(client));
+  }
+
+  /** A part that this class always writes; only files from elsewhere may lack it. */
+  private static <T> List<T> written(@Nullable List<T> part) {
+    return Objects.requireNonNull(part);
   }
 
   /** The whole account. Passwords are not in it. */
@@ -135,7 +147,7 @@ public class Archive {
   public String sets(UUID clientId) {
     clients.check(clientId);
     Function<String, Candidate> candidates = variants.candidates();
-    return RecordCsv.write(sessions.history(clientId), id -> candidates.apply(id).name());
+    return RecordCsv.write(reader.history(clientId), id -> candidates.apply(id).name());
   }
 
   /**
@@ -251,12 +263,12 @@ public class Archive {
                         l.set().reserve(),
                         l.on()))
             .toList(),
-        sessions.history(id).stream().map(s -> session(s, candidates)).toList(),
+        reader.history(id).stream().map(s -> session(s, candidates)).toList(),
         plans.archived(id).stream()
             .map(
                 w ->
                     new WeekFile(
-                        places.get(w.gymId()),
+                        Required.entry(places, w.gymId()),
                         w.createdAt(),
                         w.changedAt(),
                         w.removedAt().orElse(null),
@@ -266,7 +278,12 @@ public class Archive {
         c.learns(),
         floor.marks(id).stream()
             .map(
-                m -> new MarkFile(places.get(m.gymId()), m.candidateId(), m.words(), m.changedAt()))
+                m ->
+                    new MarkFile(
+                        Required.entry(places, m.gymId()),
+                        m.candidateId(),
+                        m.words(),
+                        m.changedAt()))
             .toList(),
         answers.of(id).stream()
             .map(
@@ -297,7 +314,7 @@ public class Archive {
         s.gym().name(),
         s.brief().aim(),
         s.brief().keepOut(),
-        s.brief().school(),
+        Objects.requireNonNullElse(s.brief().school(), School.STRETCH.id()),
         s.brief().stiffDay(),
         s.createdAt(),
         s.finishedAt().orElse(null),

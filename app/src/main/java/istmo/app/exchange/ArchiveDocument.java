@@ -43,6 +43,7 @@ public record ArchiveDocument(
   public static final String FORMAT = "istmo-archive";
   public static final int VERSION = 1;
 
+  /** How many pairs of plates of one mass. */
   public record PlatesFile(Double kg, Integer pairs) {}
 
   /**
@@ -61,6 +62,7 @@ public record ArchiveDocument(
    */
   public record VariantFile(String id, String name, Map<String, Double> setup, Boolean retired) {}
 
+  /** An own school. */
   public record SchoolFile(
       String id,
       String label,
@@ -71,9 +73,11 @@ public record ArchiveDocument(
       Double basics,
       Boolean retired) {}
 
+  /** A sore joint, the movements that hurt, and how to deal with it. */
   public record SorenessFile(
       PainFlag joint, Set<SoreMovement> movements, Soreness.Approach approach) {}
 
+  /** What is known of a client's training and tastes. */
   public record ProfileFile(
       @MayBeMissing Profile.TrainingAge trainingAge,
       @MayBeMissing Integer daysAWeek,
@@ -84,9 +88,11 @@ public record ArchiveDocument(
       Set<String> likes,
       Set<String> dislikes) {}
 
+  /** A caution, with its clearance where there is one. */
   public record CautionFile(
       Caution caution, @MayBeMissing String clearedBy, @MayBeMissing LocalDate clearedOn) {}
 
+  /** A written restriction by a clinician. */
   public record RestrictionFile(
       String by,
       LocalDate on,
@@ -95,11 +101,14 @@ public record ArchiveDocument(
       @MayBeMissing Double hipMaxDeg,
       Boolean noLoadedBack) {}
 
+  /** One measurement, in SI units. */
   public record ReadingFile(MeasurementKind kind, Side side, Double value, LocalDate on) {}
 
+  /** One known lift. */
   public record LiftFile(
       String candidateId, Double loadKg, Integer repetitions, Double reserve, LocalDate on) {}
 
+  /** Pain in a joint, 0 to 10. */
   public record PainFile(PainFlag joint, Integer level) {}
 
   /**
@@ -146,6 +155,7 @@ public record ArchiveDocument(
       @MayBeMissing Instant finishedAt,
       List<ItemFile> items) {}
 
+  /** A plan as it stands, without the edits before it. */
   public record WeekFile(
       String gym,
       Instant createdAt,
@@ -154,6 +164,7 @@ public record ArchiveDocument(
       PlanBrief brief,
       PlanDocument plan) {}
 
+  /** Settings of a machine, by the gym's name in the file. */
   public record MarkFile(String gym, String candidateId, String words, Instant changedAt) {}
 
   /**

@@ -18,6 +18,7 @@ import istmo.app.sessions.SessionBrief;
 import istmo.app.sessions.SessionImport;
 import istmo.core.catalogue.Candidate;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.quantity.Required;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -29,6 +30,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JacksonException.Reference;
@@ -136,7 +138,7 @@ public class ArchiveImport {
           Optional.ofNullable(wished.gyms().get(name))
               .or(() -> Optional.ofNullable(byName.get(name)).map(Gym::id));
       if (here.filter(id -> !ids.contains(id)).isPresent()
-          || here.isEmpty() && !file.gyms.containsKey(name)) {
+          || (here.isEmpty() && !file.gyms.containsKey(name))) {
         faults.add(new InvalidInput.Fault("gyms." + name, "say which of your gyms it is"));
       }
       places.add(
@@ -199,7 +201,7 @@ public class ArchiveImport {
                     g.here()
                         .orElseGet(
                             () -> {
-                              ArchiveReading.ReadGym read = file.gyms.get(g.name());
+                              ArchiveReading.ReadGym read = Required.entry(file.gyms, g.name());
                               return gyms.bringIn(read.name(), read.equipment(), read.pulls()).id();
                             })));
     Translation here = new Translation(places, own(file), judged(file));
@@ -232,7 +234,7 @@ public class ArchiveImport {
     SessionImport.ArchivedSession session(ReadSession s) {
       SessionBrief b = s.brief();
       return new SessionImport.ArchivedSession(
-          gyms.get(s.gym()),
+          Required.entry(gyms, s.gym()),
           new SessionBrief(b.aim(), b.keepOut(), school(b.school()), b.stiffToday()),
           s.createdAt(),
           s.finishedAt(),
@@ -256,7 +258,7 @@ public class ArchiveImport {
           k.document().naming(this::candidate));
     }
 
-    private String school(String id) {
+    private @Nullable String school(@Nullable String id) {
       return id == null ? null : schools.getOrDefault(id, id);
     }
   }
@@ -294,7 +296,7 @@ public class ArchiveImport {
             m ->
                 floor.mark(
                     id,
-                    here.gyms().get(m.gym()),
+                    Required.entry(here.gyms(), m.gym()),
                     here.candidate(m.candidateId()),
                     m.words(),
                     m.changedAt()));

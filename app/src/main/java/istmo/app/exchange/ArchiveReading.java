@@ -58,11 +58,13 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A document read into what the features take, with every fault by its place
@@ -147,7 +149,7 @@ final class ArchiveReading {
   /**
    * Reads each part of a list; what is wrong with one does not hide what is wrong with the next.
    */
-  private <T> void each(String name, List<T> parts, Part<T> reader) {
+  private <T> void each(String name, @Nullable List<T> parts, Part<T> reader) {
     for (int k = 0; parts != null && k < parts.size(); k++) {
       String at = name + "[" + k + "]";
       T part = parts.get(k);
@@ -348,7 +350,7 @@ final class ArchiveReading {
   }
 
   /** Throws for a moment to come, or one that is too long ago. */
-  private void moment(String field, Instant at) {
+  private void moment(String field, @Nullable Instant at) {
     if (at != null && (at.isBefore(OLDEST) || at.isAfter(latest))) {
       throw new InvalidInput(field, "is not within 1950 and today");
     }
@@ -372,7 +374,10 @@ final class ArchiveReading {
     List<SessionImport.ArchivedItem> items = new ArrayList<>();
     each(at + ".items", s.items(), (i, a) -> items.add(item(i, a)));
     if (faults.size() > before) {
-      return new ReadSession(s.gym(), null, s.createdAt(), Optional.empty(), items);
+      // a session at fault is never brought in; what else is wrong with the file is still looked
+      // for
+      SessionBrief nothing = new SessionBrief(Map.of(), List.of(), s.school(), false);
+      return new ReadSession(s.gym(), nothing, s.createdAt(), Optional.empty(), items);
     }
     return new ReadSession(
         s.gym(),
@@ -450,8 +455,9 @@ final class ArchiveReading {
     moment("createdAt", w.createdAt());
     moment("changedAt", w.changedAt());
     moment("removedAt", w.removedAt());
-    if (w.brief().school() != null) {
-      at(at + ".brief.", () -> knownSchool(w.brief().school()));
+    String school = w.brief().school();
+    if (school != null) {
+      at(at + ".brief.", () -> knownSchool(school));
     }
     Function<UUID, PlanStore.ArchivedPlan> kept =
         gym ->
@@ -487,7 +493,8 @@ final class ArchiveReading {
           "words", "and act belong together: both, or neither where the lesson was dismissed");
     }
     Optional<Lesson.Proposal> taken =
-        Optional.ofNullable(a.act()).map(act -> new Lesson.Proposal(act, a.words()));
+        Optional.ofNullable(a.act())
+            .map(act -> new Lesson.Proposal(act, Objects.requireNonNull(a.words())));
     Answers.check(a.subject(), taken);
     return new ReadAnswer(a.kind(), a.subject(), taken, a.at());
   }
@@ -523,15 +530,15 @@ final class ArchiveReading {
     return candidateId.substring(0, Math.max(0, candidateId.indexOf('/')));
   }
 
-  private static <T> List<T> orNone(List<T> list) {
+  private static <T> List<T> orNone(@Nullable List<T> list) {
     return list == null ? List.of() : list;
   }
 
-  private static <T> Set<T> orNone(Set<T> set) {
+  private static <T> Set<T> orNone(@Nullable Set<T> set) {
     return set == null ? Set.of() : set;
   }
 
-  private static <K, V> Map<K, V> orNone(Map<K, V> map) {
+  private static <K, V> Map<K, V> orNone(@Nullable Map<K, V> map) {
     return map == null ? Map.of() : map;
   }
 }

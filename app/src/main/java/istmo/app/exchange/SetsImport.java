@@ -34,6 +34,7 @@ public class SetsImport {
    */
   public record Named(String name, int sets, Optional<String> candidateId, boolean skipped) {}
 
+  /** What a table holds, and which exercise each of its names stands for. */
   public record Preview(SetsTable table, List<Named> exercises) {
     public boolean ready() {
       return table.faultCount() == 0

@@ -1,9 +1,8 @@
 package istmo.app.exchange;
 
-import istmo.core.body.Measurement.Side;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.quantity.Required;
 import istmo.core.record.SetRecord;
-import istmo.core.training.PerformedSet;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
@@ -31,9 +30,9 @@ import org.apache.commons.csv.CSVRecord;
  */
 public final class SetsTable {
   private static final double KG_PER_LB = 0.45359237;
-  private static final int MOST_ROWS = 200_000;
-  private static final int MOST_FAULTS = 200;
-  private static final int MOST_SETS_A_ROW = 20;
+  static final int MOST_ROWS = 200_000;
+  static final int MOST_FAULTS = 200;
+  static final int MOST_SETS_A_ROW = 20;
   private static final char[] SEPARATORS = {';', '\t', ',', '|'};
 
   /** What a column may hold. */
@@ -114,7 +113,7 @@ public final class SetsTable {
     KG(1),
     LB(KG_PER_LB);
 
-    private final double kg;
+    final double kg;
 
     Unit(double kg) {
       this.kg = kg;
@@ -151,7 +150,7 @@ public final class SetsTable {
   private final List<InvalidInput.Fault> faults;
   private final int faultCount;
 
-  private SetsTable(
+  SetsTable(
       char separator,
       List<Column> columns,
       Unit unit,
@@ -256,7 +255,7 @@ public final class SetsTable {
               + "; the columns are "
               + columns.stream().map(Column::header).toList());
     }
-    Days days = wished.days().orElseGet(() -> days(records, at.get(Field.DATE)));
+    Days days = wished.days().orElseGet(() -> days(records, Required.entry(at, Field.DATE)));
     Unit unit =
         wished
             .unit()
@@ -265,7 +264,7 @@ public final class SetsTable {
                     at.containsKey(Field.LOAD) && pounds(columns.get(at.get(Field.LOAD)).header())
                         ? Unit.LB
                         : Unit.KG);
-    return new Reader(columns, at, days, unit).read(records, separator);
+    return new SetsTableReader(columns, at, days, unit).read(records, separator);
   }
 
   /** The sign that parts the first line most often, outside quotes. */
@@ -363,180 +362,11 @@ public final class SetsTable {
   }
 
   /** The day of a moment such as "2026-11-24 18:05". */
-  private static String day(String text) {
+  static String day(String text) {
     return text.strip().split("[T ]")[0];
   }
 
-  private static final class Reader {
-    private final List<Column> columns;
-    private final Map<Field, Integer> at;
-    private final Days days;
-    private final Unit unit;
-    private final List<Row> rows = new ArrayList<>();
-    private final List<InvalidInput.Fault> faults = new ArrayList<>();
-    private int faultCount;
-
-    Reader(List<Column> columns, Map<Field, Integer> at, Days days, Unit unit) {
-      this.columns = columns;
-      this.at = at;
-      this.days = days;
-      this.unit = unit;
-    }
-
-    SetsTable read(List<CSVRecord> records, char separator) {
-      for (CSVRecord r : records.subList(1, records.size())) {
-        row(r);
-      }
-      return new SetsTable(separator, columns, unit, days, rows, faults, faultCount);
-    }
-
-    private void row(CSVRecord r) {
-      int before = faultCount;
-      int line = (int) r.getRecordNumber();
-      String when = cell(r, Field.DATE);
-      LocalDate on = days.read(day(when)).orElse(null);
-      if (on == null) {
-        fault(line, Field.DATE, "\"" + when + "\" is no day as " + words(days));
-      }
-      String exercise = cell(r, Field.EXERCISE);
-      if (exercise.isBlank()) {
-        fault(line, Field.EXERCISE, "is empty");
-      }
-      Double load = load(r, line);
-      Double repetitions = number(r, line, Field.REPETITIONS, true);
-      if (repetitions != null && Math.rint(repetitions) != repetitions) {
-        fault(line, Field.REPETITIONS, "counts whole repetitions");
-      }
-      Double reserve = number(r, line, Field.RESERVE, false);
-      Double exertion = number(r, line, Field.EXERTION, false);
-      Double sets = number(r, line, Field.SETS, false);
-      if (sets != null && (sets < 1 || sets > MOST_SETS_A_ROW || Math.rint(sets) != sets)) {
-        fault(line, Field.SETS, "is 1 to " + MOST_SETS_A_ROW);
-      }
-      Side side = side(r, line);
-      if (faultCount > before) {
-        return;
-      }
-      double left = reserve != null ? reserve : exertion != null ? 10 - exertion : 0;
-      try {
-        SetRecord set =
-            new SetRecord(
-                new PerformedSet(load, (int) (double) repetitions, Math.round(2 * left) / 2.0),
-                SetRecord.Kind.WORK,
-                Optional.empty(),
-                side,
-                Optional.empty(),
-                Optional.empty(),
-                Set.of(),
-                Optional.empty());
-        for (int n = 0; n < (sets == null ? 1 : sets); n++) {
-          rows.add(new Row(line, n, on, exercise, set));
-        }
-      } catch (InvalidInput e) {
-        e.faults()
-            .forEach(
-                f ->
-                    fault(
-                        line,
-                        Map.of(
-                                "loadKg",
-                                Field.LOAD,
-                                "repetitions",
-                                Field.REPETITIONS,
-                                "reserve",
-                                exertion != null && reserve == null
-                                    ? Field.EXERTION
-                                    : Field.RESERVE)
-                            .getOrDefault(f.field(), Field.LOAD),
-                        f.message()));
-      }
-    }
-
-    private String cell(CSVRecord r, Field f) {
-      Integer c = at.get(f);
-      return c == null || c >= r.size() ? "" : r.get(c).strip();
-    }
-
-    /**
-     * A load with its own unit, its row's, or the table's; nothing, or words for body weight, is
-     * none.
-     */
-    private Double load(CSVRecord r, int line) {
-      String text = cell(r, Field.LOAD).toLowerCase(Locale.ROOT);
-      if (text.isEmpty() || Set.of("bw", "body", "bodyweight", "body weight", "-").contains(text)) {
-        return 0.0;
-      }
-      Unit own =
-          text.matches(".*(lb|lbs)$")
-              ? Unit.LB
-              : text.endsWith("kg")
-                  ? Unit.KG
-                  : switch (cell(r, Field.UNIT).toLowerCase(Locale.ROOT)) {
-                    case "lb", "lbs", "pounds" -> Unit.LB;
-                    case "kg", "kilograms" -> Unit.KG;
-                    default -> unit;
-                  };
-      Double value = decimal(text.replaceAll("\\s*(kg|lbs?)$", ""));
-      if (value == null) {
-        fault(line, Field.LOAD, "\"" + text + "\" is no number");
-        return null;
-      }
-      return Math.round(value * own.kg * 1000) / 1000.0;
-    }
-
-    private Double number(CSVRecord r, int line, Field f, boolean needed) {
-      String text = cell(r, f);
-      if (text.isEmpty()) {
-        if (needed) {
-          fault(line, f, "is empty");
-        }
-        return null;
-      }
-      Double value = decimal(text);
-      if (value == null) {
-        fault(line, f, "\"" + text + "\" is no number");
-      }
-      return value;
-    }
-
-    /**
-     * With a decimal point or comma; signs between thousands are not taken, so that none is
-     * misread.
-     */
-    private static Double decimal(String text) {
-      return text.matches("-?\\d+([.,]\\d+)?") ? Double.valueOf(text.replace(',', '.')) : null;
-    }
-
-    private Side side(CSVRecord r, int line) {
-      String text = cell(r, Field.SIDE).toLowerCase(Locale.ROOT);
-      return switch (text) {
-        case "", "both", "b", "none", "-" -> Side.NONE;
-        case "l", "left", "links" -> Side.LEFT;
-        case "r", "right", "rechts" -> Side.RIGHT;
-        default -> {
-          fault(line, Field.SIDE, "\"" + text + "\" is left, right or both");
-          yield Side.NONE;
-        }
-      };
-    }
-
-    private void fault(int line, Field f, String message) {
-      faultCount++;
-      if (faults.size() < MOST_FAULTS) {
-        faults.add(
-            new InvalidInput.Fault(
-                "line "
-                    + line
-                    + ", "
-                    + (at.containsKey(f)
-                        ? columns.get(at.get(f)).header()
-                        : f.name().toLowerCase(Locale.ROOT)),
-                message));
-      }
-    }
-  }
-
-  private static String words(Days d) {
+  static String words(Days d) {
     return switch (d) {
       case ISO -> "2026-11-24";
       case DAY_FIRST -> "24.11.2026 or 24/11/2026";

@@ -4,6 +4,7 @@ import istmo.app.platform.Conflict;
 import istmo.app.platform.NotFound;
 import istmo.app.sessions.PrescriptionDocument;
 import istmo.app.sessions.Sessions;
+import istmo.app.sessions.SetLog;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.record.SetRecord;
 import istmo.core.record.SetRegister;
@@ -29,17 +30,20 @@ public class Changes {
   private static final Duration CLOCKS_AGREE = Duration.ofMinutes(1);
 
   private final Sessions sessions;
+  private final SetLog log;
   private final Floor floor;
   private final Clock clock;
 
-  Changes(Sessions sessions, Floor floor, Clock clock) {
+  Changes(Sessions sessions, SetLog log, Floor floor, Clock clock) {
     this.sessions = sessions;
+    this.log = log;
     this.floor = floor;
     this.clock = clock;
   }
 
   /** One message. */
   public sealed interface Message {
+    /** A set that was done, changed or taken back. */
     record OfSet(
         UUID sessionId,
         UUID itemId,
@@ -58,9 +62,11 @@ public class Changes {
         Optional<UUID> replaces)
         implements Message {}
 
+    /** Settings of a machine for a client. */
     record OfMark(UUID clientId, UUID gymId, String candidateId, String words, Instant at)
         implements Message {}
 
+    /** The end of a session. */
     record OfFinish(UUID sessionId, Instant at) implements Message {}
   }
 
@@ -80,7 +86,7 @@ public class Changes {
    * @param stored the set as it stands now, for messages about sets that were judged
    * @param detail why, where it was refused
    */
-  public record Result(Outcome outcome, Optional<Sessions.Taken> stored, String detail) {
+  public record Result(Outcome outcome, Optional<SetLog.Taken> stored, String detail) {
     static Result refused(String why) {
       return new Result(Outcome.REFUSED, Optional.empty(), why);
     }
@@ -99,9 +105,9 @@ public class Changes {
   private Result taken(Message m, Duration shift) {
     try {
       if (m instanceof Message.OfSet s) {
-        Sessions.Taken t =
-            sessions.take(
-                new Sessions.SetMessage(
+        SetLog.Taken t =
+            log.take(
+                new SetLog.SetMessage(
                     s.sessionId(), s.itemId(), s.setId(), s.state(), s.performedAt().plus(shift)));
         return new Result(Outcome.valueOf(t.outcome().name()), Optional.of(t), "");
       }
@@ -115,7 +121,7 @@ public class Changes {
       }
       return new Result(Outcome.STORED, Optional.empty(), "");
     } catch (InvalidInput | Conflict | NotFound e) {
-      return Result.refused(e.getMessage());
+      return Result.refused(String.valueOf(e.getMessage()));
     } catch (DataIntegrityViolationException | ConcurrencyFailureException e) {
       return new Result(Outcome.AGAIN, Optional.empty(), "");
     }

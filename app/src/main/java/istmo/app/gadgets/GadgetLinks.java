@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /**
@@ -161,8 +162,8 @@ public class GadgetLinks {
     private int lines;
     private int refused;
     private int dropoutsBefore;
-    private String fault;
-    private Instant lastAt;
+    private @Nullable String fault;
+    private @Nullable Instant lastAt;
 
     Link(String code, UUID coachId, Gauge gauge, boolean watches) {
       this.code = code;
@@ -199,7 +200,7 @@ public class GadgetLinks {
         lines++;
         lastAt = clock.instant();
       } catch (InvalidInput e) {
-        refuse(e.getMessage());
+        refuse(String.valueOf(e.getMessage()));
         throw e;
       }
     }

@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -122,7 +123,7 @@ public class Gyms {
     return ResistanceFit.of(item, equipment, pulls).values();
   }
 
-  private static boolean near(double a, Double b) {
+  private static boolean near(double a, @Nullable Double b) {
     return b != null && Math.abs(a - b) < 1e-9;
   }
 
@@ -148,7 +149,7 @@ public class Gyms {
     return repository.findByIdAndCoachId(id, coach.id()).orElseThrow(() -> new NotFound("gym"));
   }
 
-  private String checkName(String name, String before) {
+  private String checkName(String name, @Nullable String before) {
     String trimmed = Names.checked(name);
     if (!trimmed.equals(before) && repository.existsByCoachIdAndName(coach.id(), trimmed)) {
       throw new InvalidInput("name", "another gym is called " + trimmed + " already");

@@ -3,6 +3,7 @@ package istmo.app.plans;
 import istmo.core.ranking.brief.Weights;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a week is planned for, as it is kept: aim, what to keep out, school, what the order is
@@ -11,7 +12,7 @@ import java.util.Map;
 public record PlanBrief(
     Map<String, Integer> aim,
     List<String> keepOut,
-    String school,
+    @Nullable String school,
     String preset,
     Map<String, Double> weights) {
   public PlanBrief {

@@ -41,6 +41,7 @@ public record PlanDocument(
   public record DayDocument(
       Integer weekday, Integer minutes, Boolean oneStation, List<List<ItemDocument>> bouts) {}
 
+  /** One exercise of a planned day. */
   public record ItemDocument(
       String id, String candidateId, Boolean pinned, PrescriptionDocument prescription) {}
 

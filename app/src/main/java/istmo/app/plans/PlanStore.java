@@ -10,6 +10,7 @@ import istmo.app.plans.persistence.PlanRevisionRepository;
 import istmo.app.platform.Conflict;
 import istmo.app.platform.NotFound;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.quantity.Required;
 import istmo.core.ranking.brief.Weights;
 import java.time.Clock;
 import java.time.Instant;
@@ -95,7 +96,7 @@ public class PlanStore {
     return found.stream()
         .map(
             p -> {
-              PlanDocument d = heads.get(p.getId());
+              PlanDocument d = Required.entry(heads, p.getId());
               return new Line(
                   p.getId(),
                   p.getClientId(),
@@ -243,7 +244,7 @@ public class PlanStore {
                     p.getChangedAt(),
                     Optional.ofNullable(p.getRemovedAt()),
                     p.getBrief(),
-                    heads.get(p.getId())))
+                    Required.entry(heads, p.getId())))
         .toList();
   }
 

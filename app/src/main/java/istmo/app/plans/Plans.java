@@ -8,7 +8,7 @@ import istmo.app.orders.OrderBook;
 import istmo.app.platform.NotFound;
 import istmo.app.schools.Schools;
 import istmo.app.sessions.Session;
-import istmo.app.sessions.Sessions;
+import istmo.app.sessions.SessionReader;
 import istmo.core.body.PainFlag;
 import istmo.core.body.Profile;
 import istmo.core.body.Profile.TrainingAge;
@@ -30,7 +30,6 @@ import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Weights;
 import istmo.core.ranking.order.Order;
-import java.time.Clock;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -73,8 +72,7 @@ public class Plans {
   private final Gyms gyms;
   private final OrderBook orders;
   private final Schools schools;
-  private final Sessions sessions;
-  private final Clock clock;
+  private final SessionReader reader;
 
   Plans(
       PlanStore store,
@@ -82,15 +80,13 @@ public class Plans {
       Gyms gyms,
       OrderBook orders,
       Schools schools,
-      Sessions sessions,
-      Clock clock) {
+      SessionReader reader) {
     this.store = store;
     this.clients = clients;
     this.gyms = gyms;
     this.orders = orders;
     this.schools = schools;
-    this.sessions = sessions;
-    this.clock = clock;
+    this.reader = reader;
   }
 
   /** A new plan with nothing in its days yet; what is not said comes from the client's profile. */
@@ -307,7 +303,7 @@ public class Plans {
   private Map<String, WorkingLoad.Recorded> records(UUID clientId, Planned.Week week, Offers on) {
     Map<String, WorkingLoad.Recorded> result = new HashMap<>();
     Map<String, Session.LastTime> last =
-        sessions.lastTimes(
+        reader.lastTimes(
             clientId, week.items().stream().map(Planned.Item::candidateId).distinct().toList());
     last.forEach(
         (id, l) ->

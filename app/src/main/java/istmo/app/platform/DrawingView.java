@@ -5,16 +5,20 @@ import java.util.List;
 
 /** A technical figure as plain shapes in metres, for whoever has a brush. */
 public record DrawingView(List<LineView> lines, List<CircleView> circles, List<LeverView> levers) {
+  /** A point, m. */
   public record PointView(double x, double y) {
     static PointView of(Drawing.Point p) {
       return new PointView(Rounded.of(p.x()), Rounded.of(p.y()));
     }
   }
 
+  /** A line through points; the role says what it shows. */
   public record LineView(String role, List<PointView> points, boolean closed) {}
 
+  /** A circle, radius in m. */
   public record CircleView(String role, PointView centre, double radius) {}
 
+  /** The lever arm of the load about a joint, m. */
   public record LeverView(String joint, PointView from, PointView to, double metres) {}
 
   public static DrawingView of(Drawing d) {

@@ -2,11 +2,12 @@ package istmo.app.platform;
 
 import istmo.core.training.LoadEstimate;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** A first load, kg, for so many repetitions: begin at the low end. */
 public record LoadView(double lowKg, double highKg, String repetitions, String basis) {
   /** Null where there is none, so that it is left out. */
-  public static LoadView of(Optional<LoadEstimate> load) {
+  public static @Nullable LoadView of(Optional<LoadEstimate> load) {
     return load.map(l -> new LoadView(l.lowKg(), l.highKg(), l.repetitions(), l.basis()))
         .orElse(null);
   }

@@ -10,5 +10,10 @@ import java.lang.annotation.Target;
  * there, and the API description says so.
  */
 @Retention(RetentionPolicy.RUNTIME)
-@Target({ElementType.RECORD_COMPONENT, ElementType.FIELD, ElementType.METHOD})
+@Target({
+  ElementType.RECORD_COMPONENT,
+  ElementType.FIELD,
+  ElementType.METHOD,
+  ElementType.PARAMETER
+})
 public @interface MayBeMissing {}

@@ -1,5 +1,6 @@
 package istmo.app.platform;
 
+import istmo.core.anatomy.RegionValues;
 import java.util.LinkedHashMap;
 import java.util.Map;
 
@@ -12,6 +13,11 @@ public final class Rounded {
   }
 
   /** The same map, rounded, in the same order. */
+  /** The same for values by region, by region id. */
+  public static Map<String, Double> of(RegionValues values) {
+    return of(values.asMap());
+  }
+
   public static Map<String, Double> of(Map<String, Double> map) {
     Map<String, Double> result = new LinkedHashMap<>();
     map.forEach((k, v) -> result.put(k, of(v)));

@@ -9,6 +9,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.Ordered;
@@ -47,7 +48,7 @@ class WebConfig implements WebMvcConfigurer {
    */
   static final class ScreenResolver extends PathResourceResolver {
     @Override
-    protected Resource getResource(String path, Resource location) throws IOException {
+    protected @Nullable Resource getResource(String path, Resource location) throws IOException {
       Resource found = path.isEmpty() ? null : super.getResource(path, location);
       if (found != null) {
         return found;

@@ -7,7 +7,7 @@ import istmo.app.orders.OrderBook;
 import istmo.app.schools.Schools;
 import istmo.app.sessions.History;
 import istmo.app.sessions.Session;
-import istmo.app.sessions.Sessions;
+import istmo.app.sessions.SessionReader;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.plan.Offer;
@@ -44,7 +44,7 @@ public class Records {
   private static final int LESSON_WEEKS = 4;
 
   private final History history;
-  private final Sessions sessions;
+  private final SessionReader reader;
   private final Clients clients;
   private final OrderBook orders;
   private final Schools schools;
@@ -54,7 +54,7 @@ public class Records {
 
   Records(
       History history,
-      Sessions sessions,
+      SessionReader reader,
       Clients clients,
       OrderBook orders,
       Schools schools,
@@ -62,7 +62,7 @@ public class Records {
       Answers answers,
       Clock clock) {
     this.history = history;
-    this.sessions = sessions;
+    this.reader = reader;
     this.clients = clients;
     this.orders = orders;
     this.schools = schools;
@@ -71,6 +71,7 @@ public class Records {
     this.clock = clock;
   }
 
+  /** A client with every series, and what the record teaches the order. */
   public record Overview(Client client, List<History.Line> series, Experience experience) {}
 
   public Overview overview(UUID clientId) {
@@ -93,7 +94,7 @@ public class Records {
     clients.check(clientId);
     Series s = history.series(clientId, seriesId);
     Candidate candidate = variants.candidates().apply(s.candidateId());
-    Optional<Session> newest = sessions.newest(clientId);
+    Optional<Session> newest = reader.newest(clientId);
     Optional<Progression.Next> next =
         newest.flatMap(
             n ->
@@ -129,7 +130,7 @@ public class Records {
     clients.check(clientId);
     LocalDate monday = today().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     LocalDate first = monday.minusWeeks(count - 1L);
-    Optional<Session> newest = sessions.newest(clientId);
+    Optional<Session> newest = reader.newest(clientId);
     List<WeeklySets.Count> counts =
         history.weeks(clientId, first.atStartOfDay(ZoneOffset.UTC).toInstant());
     if (newest.isEmpty()) {
@@ -166,7 +167,7 @@ public class Records {
     if (all.isEmpty()) {
       return List.of();
     }
-    Optional<Offers> offers = sessions.newest(clientId).map(this::offers);
+    Optional<Offers> offers = reader.newest(clientId).map(this::offers);
     Function<String, Candidate> names = variants.candidates();
     List<Lessons.ReviewedSeries> looked = new ArrayList<>();
     for (Series s : all) {

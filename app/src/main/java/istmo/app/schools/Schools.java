@@ -16,6 +16,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -68,7 +69,7 @@ public class Schools {
    * this coach's.
    */
   @Transactional(readOnly = true)
-  public School get(String id) {
+  public School get(@Nullable String id) {
     if (id == null) {
       return School.STRETCH;
     }

@@ -7,6 +7,7 @@ import istmo.app.sessions.persistence.PerformedSetRepository;
 import istmo.app.sessions.persistence.SeriesEntity;
 import istmo.app.sessions.persistence.SeriesRepository;
 import istmo.core.body.Measurement.Side;
+import istmo.core.quantity.Required;
 import istmo.core.record.Outing;
 import istmo.core.record.Practice;
 import istmo.core.record.Series;
@@ -64,7 +65,7 @@ public class History {
                 new Line(
                     l.getSeriesId(),
                     l.getCandidateId(),
-                    known.get(l.getSeriesId()).getSetup(),
+                    Required.entry(known, l.getSeriesId()).getSetup(),
                     l.getOutings(),
                     l.getSets(),
                     l.getFirstAt(),
@@ -80,8 +81,8 @@ public class History {
             .findByIdAndCoachId(seriesId, coach.id())
             .filter(x -> x.getClientId().equals(clientId))
             .orElseThrow(() -> new NotFound("series"));
-    return series(List.of(s), sets.inSeries(coach.id(), List.of(seriesId), Instant.EPOCH))
-        .get(seriesId);
+    return Required.entry(
+        series(List.of(s), sets.inSeries(coach.id(), List.of(seriesId), Instant.EPOCH)), seriesId);
   }
 
   /** Every series of a client with what was done of it since a moment, but for one session's. */
@@ -131,7 +132,7 @@ public class History {
     return byItem.values().stream()
         .map(
             of -> {
-              SeriesEntity s = known.get(of.get(0).getSeriesId());
+              SeriesEntity s = Required.entry(known, of.get(0).getSeriesId());
               return new Practice.Said(
                   s.getClientId(),
                   s.getCandidateId(),

@@ -40,6 +40,7 @@ public record PrescriptionDocument(
         sets, repetitionsLow, repetitionsHigh, reserve, tempo.tempo(), restS, scheme);
   }
 
+  /** Seconds of each phase of a repetition. */
   public record TempoDocument(Double loweringS, Double lowS, Double liftingS, Double topS) {
     Tempo tempo() {
       new Needed()

@@ -4,10 +4,11 @@ import istmo.core.ranking.brief.Aim;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** The brief that a session was made for. */
 public record SessionBrief(
-    Map<String, Integer> aim, List<String> keepOut, String school, Boolean stiffToday) {
+    Map<String, Integer> aim, List<String> keepOut, @Nullable String school, Boolean stiffToday) {
   /** Where a session was begun without an aim: the large muscles of the leg. */
   private static final Aim WHOLE_LEG = new Aim(Map.of("VL", 1, "BFL", 1, "GMAXM", 1), Set.of());
 

@@ -13,6 +13,7 @@ import istmo.app.sessions.persistence.PerformedSetEntity;
 import istmo.app.sessions.persistence.PerformedSetRepository;
 import istmo.app.sessions.persistence.SessionEntity;
 import istmo.app.sessions.persistence.TrainingSessionRepository;
+import istmo.core.quantity.Required;
 import istmo.core.record.SetRecord;
 import istmo.core.record.SetRegister;
 import istmo.core.stimulus.School;
@@ -134,12 +135,12 @@ public class SessionImport {
     }
     Map<String, UUID> seriesIds = new HashMap<>();
     for (String id : fresh.stream().map(ImportedSet::candidateId).distinct().toList()) {
-      seriesIds.put(id, series.of(clientId, id, setups.get(id)));
+      seriesIds.put(id, series.of(clientId, id, Required.entry(setups, id)));
     }
     List<ItemEntity> added = new ArrayList<>();
     List<PerformedSetEntity> rows = new ArrayList<>();
     for (ImportedSet b : fresh) {
-      UUID sessionId = days.get(b.on()).getId();
+      UUID sessionId = Required.entry(days, b.on()).getId();
       ItemEntity item =
           exercises.computeIfAbsent(
               sessionId + " " + b.candidateId(),
@@ -151,8 +152,8 @@ public class SessionImport {
                         sessionId,
                         counts.merge(sessionId, 1, Integer::sum),
                         b.candidateId(),
-                        setups.get(b.candidateId()),
-                        seriesIds.get(b.candidateId()),
+                        Required.entry(setups, b.candidateId()),
+                        Required.entry(seriesIds, b.candidateId()),
                         Asked.NOTHING,
                         noon(b.on())));
                 return added.get(added.size() - 1);
@@ -208,6 +209,7 @@ public class SessionImport {
       Optional<Instant> finishedAt,
       List<ArchivedItem> items) {}
 
+  /** One exercise of a session from elsewhere. */
   public record ArchivedItem(
       String candidateId,
       Map<String, Double> setup,

@@ -58,7 +58,7 @@ public final class Muscles {
     return all.get(indexOf(id));
   }
 
-  private static Muscle parse(Map<String, String> row) {
+  private static Muscle parse(TextTable.Row row) {
     return new Muscle(
         row.get("id"),
         row.get("group"),
@@ -77,7 +77,7 @@ public final class Muscles {
         row.get("source"));
   }
 
-  private static double number(Map<String, String> row, String column) {
+  private static double number(TextTable.Row row, String column) {
     double v = Double.parseDouble(row.get(column));
     if (!(v > 0)) {
       throw new IllegalStateException(
@@ -86,8 +86,7 @@ public final class Muscles {
     return v;
   }
 
-  private static Optional<MonotoneCurve> curve(
-      Map<String, String> row, String column, double[] knots) {
+  private static Optional<MonotoneCurve> curve(TextTable.Row row, String column, double[] knots) {
     String cell = row.get(column);
     if (cell.isEmpty()) {
       return Optional.empty();

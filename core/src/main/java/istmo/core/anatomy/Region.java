@@ -5,6 +5,7 @@ import java.util.Map;
 /**
  * A region that a coach can aim at.
  *
+ * @param ordinal place in the list of regions, from 0
  * @param coachName what a coach calls it
  * @param anatomicalName what an anatomist calls it
  * @param muscleShares muscle id to its share of the region; shares add up to 1
@@ -14,6 +15,7 @@ import java.util.Map;
  * @param row place down on the limb chart
  */
 public record Region(
+    int ordinal,
     String id,
     String coachName,
     String anatomicalName,

@@ -13,9 +13,10 @@ public final class Regions {
 
   private static final Regions STANDARD = new Regions();
   private final Map<String, Region> byId = new LinkedHashMap<>();
+  private final List<Region> all;
 
   private Regions() {
-    for (Map<String, String> row : TextTable.rows("anatomy/regions.csv")) {
+    for (TextTable.Row row : TextTable.rows("anatomy/regions.csv")) {
       Map<String, Double> shares = new LinkedHashMap<>();
       double sum = 0;
       for (String part : row.get("muscles").split(";")) {
@@ -29,6 +30,7 @@ public final class Regions {
       byId.put(
           row.get("id"),
           new Region(
+              byId.size(),
               row.get("id"),
               row.get("coach_name"),
               row.get("anatomical_name"),
@@ -38,16 +40,20 @@ public final class Regions {
               row.get("column"),
               row.get("row")));
     }
+    all = List.copyOf(byId.values());
   }
 
+  /** The list that everything uses. */
   public static Regions standard() {
     return STANDARD;
   }
 
+  /** Every region, in the order of the list; a region stands at its ordinal. */
   public List<Region> all() {
-    return List.copyOf(byId.values());
+    return all;
   }
 
+  /** Whether there is a region of that id. */
   public boolean has(String id) {
     return byId.containsKey(id);
   }

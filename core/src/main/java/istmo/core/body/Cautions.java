@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a client's sore joints, cautions and written restrictions ask for, and what follows from
@@ -21,7 +22,7 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
   }
 
   /** The clinician in charge has cleared training. */
-  public record Clearance(String by, LocalDate on) {
+  public record Clearance(@Nullable String by, @Nullable LocalDate on) {
     public Clearance {
       if (by == null || by.isBlank() || by.length() > 120 || on == null) {
         throw new InvalidInput("cautions.clearance", "needs the clinician's name and the day");
@@ -86,7 +87,7 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
     for (Entry e : entries) {
       Caution c = e.caution();
       if (e.limits()
-          && (c.nothing() || c.noProne() && d.onBelly() || d.backShare() > c.backShare())) {
+          && (c.nothing() || (c.noProne() && d.onBelly()) || d.backShare() > c.backShare())) {
         return Optional.of(new Refusal(false, capital(c.label()) + ": " + c.reason()));
       }
     }

@@ -4,6 +4,7 @@ import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.PainFlag;
 import istmo.core.equipment.Equipment;
+import istmo.core.quantity.Required;
 import istmo.core.resource.TextTable;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -94,7 +95,7 @@ public record Improvisation(
 
   private static String cm(MatchResult m, Body body) {
     double offset = m.group(2) == null ? 0 : Integer.parseInt(m.group(2));
-    double cm = 100 * MEASURES.get(m.group(1)).applyAsDouble(body) + offset;
+    double cm = 100 * Required.entry(MEASURES, m.group(1)).applyAsDouble(body) + offset;
     return cm < 10
         ? String.format(Locale.ROOT, "%.1f", cm)
         : String.format(Locale.ROOT, "%.0f", cm);

@@ -8,6 +8,7 @@ import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -59,8 +60,8 @@ public enum TapelessStart {
         Optional<Candidate> candidate,
         Map<String, Double> answers) {
       Exercise x = Catalogue.standard().exerciseOf(candidate.orElseThrow());
-      double stance = answers.get("footLengths") * body.footM();
-      double toeOut = 6 * answers.get("minutes");
+      double stance = Required.entry(answers, "footLengths") * body.footM();
+      double toeOut = 6 * Required.entry(answers, "minutes");
       return checked(
           x,
           Map.of("stance", stance, "toeOut", toeOut),
@@ -132,7 +133,7 @@ public enum TapelessStart {
         GymEquipment equipment,
         Optional<Candidate> candidate,
         Map<String, Double> answers) {
-      double bench = answers.get("benchHeight") / 100;
+      double bench = Required.entry(answers, "benchHeight") / 100;
       double heel = strideM(body, bench);
       String sentence =
           String.format(Locale.ROOT, "Front heel about %.0f cm in front of the bench.", 100 * heel);

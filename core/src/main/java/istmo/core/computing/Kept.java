@@ -51,7 +51,7 @@ public final class Kept<K, V> {
     try {
       return there.join();
     } catch (CompletionException e) {
-      throw Workers.unchecked(e.getCause());
+      throw Workers.unchecked(e.getCause() == null ? e : e.getCause());
     }
   }
 

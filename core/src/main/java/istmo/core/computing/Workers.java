@@ -10,6 +10,7 @@ import java.util.concurrent.ThreadFactory;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
 import java.util.function.IntConsumer;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Spreads independent parts of a computation over a fixed number of threads, one for each
@@ -70,7 +71,7 @@ public final class Workers {
       int number = k;
       running.add(POOL.submit(() -> part.accept(number)));
     }
-    Throwable first = null;
+    @Nullable Throwable first = null;
     for (Future<?> f : running) {
       Throwable failure = failureOf(f);
       if (first == null) {
@@ -106,7 +107,7 @@ public final class Workers {
    * Waits for a part, even when the waiting thread is interrupted: parts share the caller's arrays
    * and must have ended when it goes on.
    */
-  private static Throwable failureOf(Future<?> part) {
+  private static @Nullable Throwable failureOf(Future<?> part) {
     boolean interrupted = false;
     try {
       while (true) {
@@ -114,7 +115,7 @@ public final class Workers {
           part.get();
           return null;
         } catch (ExecutionException e) {
-          return e.getCause();
+          return e.getCause() == null ? e : e.getCause();
         } catch (InterruptedException e) {
           interrupted = true;
         }

@@ -8,6 +8,7 @@ import java.util.List;
  * bar, force, lever-knee ...); the painter decides colour and width.
  */
 public record Drawing(List<Line> lines, List<Circle> circles, List<Lever> levers) {
+  /** A point, m; x forward or along the feet, y up or to the right. */
   public record Point(double x, double y) {}
 
   /** An open or closed run of points. */

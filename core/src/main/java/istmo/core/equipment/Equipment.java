@@ -83,11 +83,11 @@ public final class Equipment {
 
   private static Map<String, Item> read() {
     Map<String, List<Detail>> details = new LinkedHashMap<>();
-    for (Map<String, String> row : TextTable.rows("equipment/details.csv")) {
+    for (TextTable.Row row : TextTable.rows("equipment/details.csv")) {
       details.computeIfAbsent(row.get("item"), k -> new ArrayList<>()).add(detail(row));
     }
     Map<String, Item> items = new LinkedHashMap<>();
-    for (Map<String, String> row : TextTable.rows("equipment/items.csv")) {
+    for (TextTable.Row row : TextTable.rows("equipment/items.csv")) {
       String id = row.get("id");
       List<String> also =
           row.get("also").isEmpty() ? List.of() : List.of(row.get("also").split(";"));
@@ -109,7 +109,7 @@ public final class Equipment {
     return items;
   }
 
-  private static Detail detail(Map<String, String> row) {
+  private static Detail detail(TextTable.Row row) {
     String unit = row.get("unit");
     Optional<Allowed> between =
         row.get("low").isEmpty()

@@ -53,7 +53,7 @@ public record GymEquipment(
     String field = "measured." + item + "." + id;
     try {
       Detail d = Equipment.detail(item, id);
-      if (value == null || d.isYesOrNo() && value != 0 && value != 1) {
+      if (value == null || (d.isYesOrNo() && value != 0 && value != 1)) {
         throw new InvalidInput(
             field, d.isYesOrNo() ? "is 1 for yes or 0 for no" : "needs a number");
       }

@@ -1,6 +1,7 @@
 package istmo.core.equipment;
 
 import istmo.core.equipment.Equipment.LoadKind;
+import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -10,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A load that a place can make.
@@ -85,7 +87,7 @@ public record Loading(
     }
     double step = equipment.smallestStepKg(needs);
     List<Loading> all = new ArrayList<>();
-    for (int k = 0; k == 0 || (k - 1) * step <= targetKg && step > 0; k++) {
+    for (int k = 0; k == 0 || ((k - 1) * step <= targetKg && step > 0); k++) {
       all.add(new Loading(k * step, k == 0 ? Kind.BODY : Kind.STEPS, 0, List.of(), PlateKind.NONE));
     }
     return all;
@@ -142,7 +144,7 @@ public record Loading(
       bySum.forEach(
           (sum, on) -> {
             List<Double> side = on;
-            for (int n = 1; n <= plates.pairs().get(plate); n++) {
+            for (int n = 1; n <= Required.entry(plates.pairs(), plate); n++) {
               long with = sum + n * Math.round(GRAMS * plate);
               if (with > most) {
                 break;
@@ -166,7 +168,7 @@ public record Loading(
    * What of the needed things carries the load; null where nothing does. A bar goes before what it
    * is used with.
    */
-  private static String carrier(Set<String> needs) {
+  private static @Nullable String carrier(Set<String> needs) {
     return needs.stream()
         .filter(id -> Equipment.get(id).load() != LoadKind.NONE)
         .min(Comparator.comparing((String id) -> Equipment.get(id).load()).thenComparing(id -> id))
@@ -198,7 +200,7 @@ public record Loading(
                       .thenComparingInt(l -> l.perSide.size())
                       .thenComparing(l -> Math.abs(l.kg - wished)))
               .orElse(null);
-      if (found == null || found.kg <= 0 && kind != Kind.BODY && !ramp.isEmpty()) {
+      if (found == null || (found.kg <= 0 && kind != Kind.BODY && !ramp.isEmpty())) {
         break;
       }
       ramp.add(0, found);

@@ -25,6 +25,7 @@ public record Claim(
     Optional<String> against,
     List<Bearing> bearing,
     String note) {
+  /** The two set-ups that a claim compares. */
   public record Sides(Point first, Point second) {}
 
   /**

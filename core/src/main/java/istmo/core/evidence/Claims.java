@@ -18,7 +18,7 @@ public final class Claims {
   private final Map<String, Claim> byId = new LinkedHashMap<>();
 
   private Claims() {
-    for (Map<String, String> row : TextTable.rows("evidence/claims.txt", "|")) {
+    for (TextTable.Row row : TextTable.rows("evidence/claims.txt", "|")) {
       String id = row.get("id");
       try {
         if (byId.put(id, read(row)) != null) {
@@ -54,7 +54,7 @@ public final class Claims {
         .toList();
   }
 
-  private static Claim read(Map<String, String> row) {
+  private static Claim read(TextTable.Row row) {
     Optional<Claim.Sides> sides =
         row.get("a").isBlank()
             ? Optional.empty()

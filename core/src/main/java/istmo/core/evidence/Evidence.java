@@ -4,6 +4,7 @@ import istmo.core.anatomy.Regions;
 import istmo.core.body.MeasurementKind;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.computing.Kept;
+import istmo.core.quantity.Required;
 import istmo.core.stimulus.School;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -231,7 +232,7 @@ public final class Evidence {
     add(sum, Math.sqrt(Point.KIND_SHARE), node("kind " + point.kind()));
     add(sum, Math.sqrt(Point.FAMILY_SHARE), node("family " + point.exercise().family().id()));
     add(sum, Math.sqrt(Point.EXERCISE_SHARE), node("exercise " + point.exercise().id()));
-    Standing s = standing.get(point.exercise().id());
+    Standing s = Required.entry(standing, point.exercise().id());
     int at =
         IntStream.range(0, s.points().size())
             .filter(i -> name(s.points().get(i)).equals(name(point)))

@@ -3,6 +3,7 @@ package istmo.core.evidence;
 import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
+import istmo.core.quantity.Required;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
@@ -189,15 +190,15 @@ public final class Posterior {
     double sum = 0;
     for (String id : regions) {
       volume += volume(id);
-      sum += volume(id) * (s[REGION_INDEX.get(id)] + Stimulus.FLOOR);
+      sum += volume(id) * (s[Required.entry(REGION_INDEX, id)] + Stimulus.FLOOR);
     }
     Node node = node(point);
     for (String id : regions) {
       parts.add(
           new Part(
               node,
-              REGION_INDEX.get(id),
-              sign * volume(id) * (s[REGION_INDEX.get(id)] + Stimulus.FLOOR) / sum));
+              Required.entry(REGION_INDEX, id),
+              sign * volume(id) * (s[Required.entry(REGION_INDEX, id)] + Stimulus.FLOOR) / sum));
     }
     return assumptions.mechanics() ? Math.log(sum / volume) : 0;
   }
@@ -432,7 +433,7 @@ public final class Posterior {
   double observe(int k, Map<String, double[]> field) {
     double sum = 0;
     for (Part p : rows.get(k).parts()) {
-      sum += p.weight() * field.get(p.node().point().key())[p.region()];
+      sum += p.weight() * Required.entry(field, p.node().point().key())[p.region()];
     }
     return sum;
   }
@@ -445,7 +446,7 @@ public final class Posterior {
     double[][] result = new double[REGIONS.size()][n];
     for (int k = 0; k < n; k++) {
       for (Part part : rows.get(k).parts()) {
-        double c = correlation.get(part.node());
+        double c = Required.entry(correlation, part.node());
         for (int r = 0; r < result.length; r++) {
           result[r][k] += part.weight() * covariance(node, r, part.node(), part.region(), c);
         }

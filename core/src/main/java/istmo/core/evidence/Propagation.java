@@ -6,6 +6,7 @@ import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.DecompositionSolver;
 import org.hipparchus.linear.RealMatrix;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Gaussian conditioning on noisy observations of a Gaussian vector, some of which are only
@@ -39,7 +40,7 @@ final class Propagation {
   private final double[] mean;
   private final double[] variance;
   private double[] alpha = {};
-  private RealMatrix inverse;
+  private @Nullable RealMatrix inverse;
 
   /**
    * @param covariance prior covariance of what is observed
@@ -148,7 +149,7 @@ final class Propagation {
 
   /** What other residuals, simulated ones, weigh. */
   double[] weights(double[] residual) {
-    return n == 0 ? new double[0] : inverse.operate(residual);
+    return inverse == null ? new double[0] : inverse.operate(residual);
   }
 
   /** How far the observations move the mean of something with these covariances. */

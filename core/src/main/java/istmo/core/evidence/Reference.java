@@ -2,6 +2,7 @@ package istmo.core.evidence;
 
 import istmo.core.anatomy.Regions;
 import istmo.core.catalogue.Catalogue;
+import istmo.core.quantity.Required;
 import istmo.core.resource.TextTable;
 import istmo.core.stimulus.School;
 import java.util.ArrayList;
@@ -46,14 +47,14 @@ public final class Reference {
                           [unknownIndex.size()]));
       for (String cell : part[2].split(", ")) {
         String[] kv = cell.split(" ");
-        int r = regionIndex.get(kv[0]);
+        int r = Required.entry(regionIndex, kv[0]);
         String[] values = kv[1].split("/");
         for (int s = 0; s < values.length; s++) {
           double v = Double.parseDouble(values[s]);
           if (base) {
             row.corners()[s][r] = v;
           } else {
-            row.change()[s][r][unknownIndex.get(part[1])] = v / 100;
+            row.change()[s][r][Required.entry(unknownIndex, part[1])] = v / 100;
           }
         }
       }

@@ -81,10 +81,7 @@ final class ReferenceCalculation {
     }
     double[][] result = new double[schools.length][];
     for (int s = 0; s < schools.length; s++) {
-      result[s] =
-          Stimulus.byRegion(a, schools[s]).values().stream()
-              .mapToDouble(Double::doubleValue)
-              .toArray();
+      result[s] = Stimulus.byRegion(a, schools[s]).stream().toArray();
     }
     return Optional.of(result);
   }

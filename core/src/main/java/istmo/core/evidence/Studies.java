@@ -35,7 +35,7 @@ public final class Studies {
   private final Map<String, Finding> byId = new LinkedHashMap<>();
 
   private Studies() {
-    for (Map<String, String> row : TextTable.rows("evidence/findings.txt", "|")) {
+    for (TextTable.Row row : TextTable.rows("evidence/findings.txt", "|")) {
       String id = row.get("id");
       try {
         if (byId.put(id, read(row)) != null) {
@@ -93,7 +93,7 @@ public final class Studies {
     throw new IllegalStateException("\"" + name + "\" is not a region");
   }
 
-  private static Finding read(Map<String, String> row) {
+  private static Finding read(TextTable.Row row) {
     String[] regions = row.get("region").split(":");
     List<String> a = regions(regions[0].trim());
     List<String> b = regions.length > 1 ? regions(regions[1].trim()) : a;
@@ -133,7 +133,7 @@ public final class Studies {
     return key.isBlank() ? Optional.empty() : Optional.of(Point.parse(key));
   }
 
-  private static String need(Map<String, String> row, String column) {
+  private static String need(TextTable.Row row, String column) {
     if (row.get(column).isBlank()) {
       throw new IllegalStateException(column + " is missing");
     }

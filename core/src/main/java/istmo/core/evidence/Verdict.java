@@ -1,6 +1,7 @@
 package istmo.core.evidence;
 
 import istmo.core.evidence.Finding.Direction;
+import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -128,7 +129,7 @@ public record Verdict(
     Direction most =
         votes.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
     if (most == c.expects().get()) {
-      return growth && votes.get(most) >= MORE_LIKELY_THAN_NOT * all
+      return growth && Required.entry(votes, most) >= MORE_LIKELY_THAN_NOT * all
           ? Word.SUPPORTED
           : Word.LEANING;
     }

@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * From a body, a family with its set-up and a load rule to posture over the range, moments,
@@ -158,9 +159,9 @@ public final class Analyser {
     double before = limit;
     double atBefore = 1 - repetitions;
     if (atBefore >= 0
-        || fresh.balanceEnds()
+        || (fresh.balanceEnds()
             && repetitions(family, setup, limit, tempo, null)
-                >= repetitions) { // what balance ends, strength may hold for long
+                >= repetitions)) { // what balance ends, strength may hold for long
       return limit;
     }
     NoPosture tooLight = null; // what stands in the way at the low end of the bracket
@@ -174,7 +175,7 @@ public final class Analyser {
         here = e;
         f = 1;
       }
-      if (Math.abs(f) < REPETITION_TOLERANCE || x == 0 && f < 0) {
+      if (Math.abs(f) < REPETITION_TOLERANCE || (x == 0 && f < 0)) {
         return x;
       }
       if (f > 0) {
@@ -203,7 +204,7 @@ public final class Analyser {
    * it is at.
    */
   private double repetitions(
-      Family family, Setup setup, double loadKg, Tempo tempo, double[] start) {
+      Family family, Setup setup, double loadKg, Tempo tempo, double @Nullable [] start) {
     if (loadKg != simulatedKg || start != null) {
       simulatedKg = Double.NaN;
       for (int k = 0; k < SetSimulation.POINTS; k++) {
@@ -222,7 +223,8 @@ public final class Analyser {
     return simulatedRepetitions;
   }
 
-  private SimulatedSet set(Family family, Setup setup, double loadKg, Tempo tempo, double[] start) {
+  private SimulatedSet set(
+      Family family, Setup setup, double loadKg, Tempo tempo, double @Nullable [] start) {
     double done = repetitions(family, setup, loadKg, tempo, start);
     List<Limiter> gaveOut =
         switch (simulation.end()) {

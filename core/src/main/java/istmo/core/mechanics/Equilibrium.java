@@ -7,6 +7,7 @@ import istmo.core.movement.Load;
 import istmo.core.movement.Posture;
 import istmo.core.quantity.Vec3;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The balance of moments at one posture, linear in everything unknown: A x = b0 + W b1, rows the
@@ -174,10 +175,11 @@ public final class Equilibrium {
   }
 
   private static double freeMoment(Posture posture, FreeContact contact, Coordinate c) {
-    if (contact.joint() != null) {
+    Load.@Nullable Segment on = contact.on();
+    if (on == null) {
       return contact.joint() == c ? 1 : 0;
     }
-    if (!acts(contact.on(), c)) {
+    if (!acts(on, c)) {
       return 0;
     }
     return posture.axes()[c.ordinal()].dot(

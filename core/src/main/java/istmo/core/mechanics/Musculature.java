@@ -7,6 +7,7 @@ import istmo.core.anatomy.Muscles;
 import istmo.core.body.Body;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The muscles of one person and their state at one posture.
@@ -116,7 +117,7 @@ public final class Musculature {
     }
   }
 
-  private static MonotoneCurve scaled(Optional<MonotoneCurve> curve, double factor) {
+  private static @Nullable MonotoneCurve scaled(Optional<MonotoneCurve> curve, double factor) {
     return curve.map(c -> c.times(factor)).orElse(null);
   }
 

@@ -6,6 +6,7 @@ import istmo.core.body.Sex;
 import istmo.core.movement.Posture;
 import java.util.Arrays;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A set, repetition by repetition. Every repetition shares the load over the range; what a muscle
@@ -72,7 +73,7 @@ public final class SetSimulation {
   private double lastShare;
   private int listed;
   private double oxygenShare;
-  private SimulatedSet.End end;
+  private SimulatedSet.End end = SimulatedSet.End.STRENGTH;
 
   SetSimulation(Body body, Musculature musculature) {
     this.body = body;
@@ -113,7 +114,7 @@ public final class SetSimulation {
    * @param holdS how long the hands hold this load, s
    * @param start what is left of each muscle, the back and the trunk at the start; null when rested
    */
-  double run(double loadKg, Tempo tempo, int legs, double holdS, double[] start) {
+  double run(double loadKg, Tempo tempo, int legs, double holdS, double @Nullable [] start) {
     if (start == null) {
       Arrays.fill(capacity[0], 1);
     } else {

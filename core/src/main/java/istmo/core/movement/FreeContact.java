@@ -1,6 +1,8 @@
 package istmo.core.movement;
 
+import istmo.core.anatomy.Coordinate;
 import istmo.core.quantity.Vec3;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A contact force that statics does not settle: its amount x lies in a range and is left to
@@ -15,11 +17,11 @@ import istmo.core.quantity.Vec3;
  */
 public record FreeContact(
     String name,
-    Load.Segment on,
+    Load.@Nullable Segment on,
     Vec3 at,
     Vec3 direction,
     Vec3 couple,
-    istmo.core.anatomy.Coordinate joint,
+    @Nullable Coordinate joint,
     double bound,
     double boundPerKg,
     boolean oneSided) {

@@ -116,7 +116,7 @@ public record Reach(Setup setup, List<String> changes) {
     Optional<Impossible> heavy = obstacle(body, family, setup, HEAVY_KG);
     boolean tooHeavy = heavy.isPresent() && heavy.get().limit() == Impossible.Limit.BALANCE;
     boolean lighterTells = heavy.isEmpty() && family.legs(setup) == 1;
-    if (!family.balances() || !tooHeavy && !lighterTells) {
+    if (!family.balances() || (!tooHeavy && !lighterTells)) {
       return heavy;
     }
     Optional<Impossible> light = obstacle(body, family, setup, LIGHT_KG);

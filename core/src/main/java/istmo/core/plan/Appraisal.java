@@ -4,6 +4,7 @@ import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.plan.Planned.Item;
+import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -96,7 +97,7 @@ final class Appraisal {
     for (int[] p : choice.pairs().get(day)) {
       sum -=
           Pairing.Saving.of(candidates.get(p[0]), candidates.get(p[1]))
-              .seconds(choice.sets().get(day).get(p[0]));
+              .seconds(Required.entry(choice.sets().get(day), p[0]));
     }
     return sum;
   }
@@ -229,8 +230,9 @@ final class Appraisal {
     for (String r : targets.asked()) {
       points +=
           (long) SHORT
-              * targets.weight().get(r)
-              * Math.max(0, hundredths(targets.least().get(r)) - week.getOrDefault(r, 0));
+              * Required.entry(targets.weight(), r)
+              * Math.max(
+                  0, hundredths(Required.entry(targets.least(), r)) - week.getOrDefault(r, 0));
     }
     for (Region r : Regions.standard().all()) {
       points +=
@@ -239,7 +241,8 @@ final class Appraisal {
     for (Map.Entry<Function, Integer> f : functions.entrySet()) {
       points +=
           (long) FUNCTION_SHORT
-              * Math.max(0, hundredths(targets.functions().get(f.getKey())) - f.getValue());
+              * Math.max(
+                  0, hundredths(Required.entry(targets.functions(), f.getKey())) - f.getValue());
     }
     if (targets.balance()) {
       long front = group(week, "quads");

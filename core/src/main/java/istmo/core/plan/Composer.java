@@ -5,6 +5,7 @@ import com.google.ortools.sat.CpSolver;
 import com.google.ortools.sat.CpSolverSolutionCallback;
 import com.google.ortools.sat.CpSolverStatus;
 import istmo.core.plan.Planned.Item;
+import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -16,6 +17,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Composes a week: a constraint model of {@link Appraisal} given to a solver that also bounds how
@@ -43,7 +45,7 @@ public final class Composer {
   private final int days;
   private final WeekModel model;
   private final AtomicBoolean stopped = new AtomicBoolean();
-  private volatile CpSolver running;
+  private volatile @Nullable CpSolver running;
 
   /** The best week known before the search. */
   private Appraisal.Choice start;
@@ -60,6 +62,7 @@ public final class Composer {
    */
   public record Answer(
       List<OfDay> choices, long points, long bound, boolean proved, double seconds) {
+    /** Sets by candidate id on one day, and which two candidates alternate. */
     public record OfDay(Map<String, Integer> sets, List<List<String>> pairs) {}
 
     /** How much of the points could be saved at most, 0 to 1. */
@@ -109,7 +112,8 @@ public final class Composer {
         if (members.size() == 2) {
           int[] pair = members.stream().sorted().mapToInt(Integer::intValue).toArray();
           if (task.pairing().allows(candidates.get(pair[0]), candidates.get(pair[1]))
-              && there.sets().get(d).get(pair[0]).equals(there.sets().get(d).get(pair[1]))) {
+              && Required.entry(there.sets().get(d), pair[0])
+                  .equals(there.sets().get(d).get(pair[1]))) {
             there.pairs().get(d).add(pair);
           }
         }

@@ -4,6 +4,7 @@ import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Item;
 import istmo.core.plan.Planned.Week;
+import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -48,7 +49,7 @@ public final class Composition {
     return new Item(
         ids.get(),
         candidateId,
-        task.offers().get(candidateId).usual().withSets(sets.get(candidateId)),
+        task.offers().get(candidateId).usual().withSets(Required.entry(sets, candidateId)),
         false);
   }
 }

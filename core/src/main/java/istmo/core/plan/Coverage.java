@@ -5,6 +5,7 @@ import istmo.core.anatomy.Regions;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Item;
 import istmo.core.plan.Planned.Week;
+import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -124,7 +125,7 @@ public record Coverage(
     List<String> list = new ArrayList<>();
     for (String id : targets.asked()) {
       double has = sets.getOrDefault(id, 0.0);
-      double asked = targets.least().get(id);
+      double asked = Required.entry(targets.least(), id);
       if (has < asked - TOLERANCE) {
         list.add(
             String.format(
@@ -137,7 +138,7 @@ public record Coverage(
     }
     functions.forEach(
         (f, has) -> {
-          if (has < targets.functions().get(f) - TOLERANCE) {
+          if (has < Required.entry(targets.functions(), f) - TOLERANCE) {
             list.add(
                 String.format(
                     Locale.ROOT,

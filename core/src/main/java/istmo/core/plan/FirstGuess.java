@@ -24,8 +24,9 @@ final class FirstGuess {
 
   static Appraisal.Choice of(Task task, List<Offer> candidates) {
     FirstGuess g = new FirstGuess(task, candidates);
-    while (g.improved()) {
-      continue;
+    boolean improving = true;
+    while (improving) {
+      improving = g.improved();
     }
     return g.choice;
   }

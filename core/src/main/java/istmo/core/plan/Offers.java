@@ -1,7 +1,6 @@
 package istmo.core.plan;
 
-import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Body;
 import istmo.core.body.Profile;
 import istmo.core.catalogue.Candidate;
@@ -42,12 +41,9 @@ public final class Offers {
   private final Map<String, Order.Excluded> excluded = new HashMap<>();
 
   public Offers(Order order, Profile profile) {
-    Map<String, Double> best = new LinkedHashMap<>();
-    for (Region r : Regions.standard().all()) {
-      best.put(
-          r.id(),
-          order.entries().stream().mapToDouble(e -> e.stimulus().get(r.id())).max().orElse(0));
-    }
+    RegionValues best =
+        RegionValues.of(
+            r -> order.entries().stream().mapToDouble(e -> e.stimulus().get(r)).max().orElse(0));
     order
         .entries()
         .forEach(
@@ -92,6 +88,7 @@ public final class Offers {
             });
   }
 
+  /** Side view and plan of a candidate on this body. */
   public record Figure(Drawing side, Drawing plan) {}
 
   /** Why a candidate is not on offer. */
@@ -102,14 +99,14 @@ public final class Offers {
         : x.name() + " is left out. " + x.reason();
   }
 
-  private static Offer offer(Order.Entry e, Map<String, Double> best, Profile profile) {
+  private static Offer offer(Order.Entry e, RegionValues best, Profile profile) {
     Evaluation.Computed computed = e.evaluation();
     Candidate c = computed.candidate();
     Exercise x = Catalogue.standard().exerciseOf(c);
     Analysis a = computed.analysis();
     Setup setup = computed.reach().setup();
-    Map<String, Double> shares = new LinkedHashMap<>();
-    best.forEach((id, b) -> shares.put(id, b > 0 ? e.stimulus().get(id) / b : 0));
+    RegionValues shares =
+        RegionValues.of(r -> best.get(r) > 0 ? e.stimulus().get(r) / best.get(r) : 0);
     Set<Function> functions = EnumSet.noneOf(Function.class);
     for (Function f : Function.values()) {
       if (f.trainedBy(a)) {
@@ -135,7 +132,7 @@ public final class Offers {
         x.family().id(),
         c.name(),
         setup.values(),
-        shares,
+        shares.asMap(),
         functions,
         role,
         e.ranked().utility(),

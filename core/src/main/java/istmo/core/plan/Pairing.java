@@ -36,7 +36,7 @@ public enum Pairing {
   public boolean allows(Offer a, Offer b) {
     if (this == NONE
         || a.exerciseId().equals(b.exerciseId())
-        || a.role() == Role.HEAVY && b.role() == Role.HEAVY
+        || (a.role() == Role.HEAVY && b.role() == Role.HEAVY)
         || a.back() + b.back() > MOST_BACK) {
       return false;
     }

@@ -2,6 +2,7 @@ package istmo.core.plan;
 
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Equipment;
@@ -9,7 +10,6 @@ import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.Tempo;
 import java.util.Comparator;
-import java.util.Map;
 import java.util.Set;
 
 /**
@@ -73,7 +73,7 @@ public enum Role {
     return this == CALF_BENT || this == CALF_STRAIGHT;
   }
 
-  static Role of(Exercise x, Analysis a, Map<String, Double> stimulus) {
+  static Role of(Exercise x, Analysis a, RegionValues stimulus) {
     String most =
         Regions.standard().all().stream()
             .max(Comparator.comparingDouble((Region r) -> stimulus.get(r.id())))
@@ -94,7 +94,7 @@ public enum Role {
     }
     boolean loaded = x.needs().stream().anyMatch(id -> Equipment.get(id).load() != LoadKind.NONE);
     boolean heavy =
-        loaded && HEAVY_FAMILIES.contains(x.family().id())
+        (loaded && HEAVY_FAMILIES.contains(x.family().id()))
             || x.needs().stream()
                 .anyMatch(
                     id ->

@@ -4,6 +4,7 @@ import istmo.core.anatomy.Regions;
 import istmo.core.body.Profile;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Week;
+import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -51,13 +52,14 @@ public record Shortfall(
             .filter(r -> lack(coverage, task, r) > TOLERANCE)
             .max(
                 Comparator.comparingDouble(
-                        (String r) -> task.targets().weight().get(r) * lack(coverage, task, r))
+                        (String r) ->
+                            Required.entry(task.targets().weight(), r) * lack(coverage, task, r))
                     .thenComparing(r -> r));
     return worst.map(r -> explained(new Tries(task, week, trySeconds), coverage, r));
   }
 
   private static double lack(Coverage c, Task task, String region) {
-    return task.targets().least().get(region) - c.sets().getOrDefault(region, 0.0);
+    return Required.entry(task.targets().least(), region) - c.sets().getOrDefault(region, 0.0);
   }
 
   private static Shortfall explained(Tries tries, Coverage coverage, String region) {
@@ -65,7 +67,7 @@ public record Shortfall(
     Week week = tries.week();
     String name = Regions.standard().get(region).coachName();
     double has = coverage.sets().getOrDefault(region, 0.0);
-    double asked = task.targets().least().get(region);
+    double asked = Required.entry(task.targets().least(), region);
     List<String> ways = new ArrayList<>();
     Optional<String> room = room(task, week, region, asked - has);
     if (room.isPresent()) {

@@ -3,6 +3,7 @@ package istmo.core.plan;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Profile.TrainingAge;
+import istmo.core.quantity.Required;
 import istmo.core.ranking.brief.Aim;
 import java.util.Collection;
 import java.util.Collections;
@@ -14,6 +15,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a week should bring: effective sets of every aimed region, every function of its muscles,
@@ -100,11 +102,14 @@ public record Targets(
         .filter(Regions.standard()::has)
         .forEach(id -> groups.add(Regions.standard().get(id).group()));
     for (Region r : Regions.standard().all()) {
-      Integer w = aim.weights().get(r.id());
+      @Nullable Integer w = aim.weights().get(r.id());
       boolean holds = hold && HELD.contains(r.id()) && !groups.contains(r.group());
-      if (w != null || holds) {
-        least.put(r.id(), holds ? HOLD_SETS : SETS.get(a)[w - 1]);
-        weight.put(r.id(), holds ? 1 : w);
+      if (holds) {
+        least.put(r.id(), HOLD_SETS);
+        weight.put(r.id(), 1);
+      } else if (w != null) {
+        least.put(r.id(), Required.entry(SETS, a)[w - 1]);
+        weight.put(r.id(), w);
       }
       if (holds) {
         held.add(r.id());
@@ -131,7 +136,7 @@ public record Targets(
         Collections.unmodifiableMap(weight),
         Set.copyOf(held),
         Collections.unmodifiableMap(functions),
-        MOST.get(a),
+        Required.entry(MOST, a),
         MOST_A_DAY,
         !keepsOut);
   }

@@ -6,6 +6,7 @@ import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Item;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.quantity.Required;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -133,7 +134,8 @@ public record Task(
     for (String id : targets.asked()) {
       String group = Regions.standard().get(id).group();
       String before = result.get(group);
-      if (before == null || targets.weight().get(id) > targets.weight().get(before)) {
+      if (before == null
+          || Required.entry(targets.weight(), id) > Required.entry(targets.weight(), before)) {
         result.put(group, id);
       }
     }

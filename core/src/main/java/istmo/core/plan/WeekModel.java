@@ -10,6 +10,7 @@ import com.google.ortools.sat.Literal;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.plan.Planned.Item;
+import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -190,7 +191,10 @@ final class WeekModel {
   private void weekly() {
     Targets t = task.targets();
     for (String r : t.asked()) {
-      lack(week(r), Appraisal.hundredths(t.least().get(r)), Appraisal.SHORT * t.weight().get(r));
+      lack(
+          week(r),
+          Appraisal.hundredths(Required.entry(t.least(), r)),
+          Appraisal.SHORT * Required.entry(t.weight(), r));
     }
     for (Region r : Regions.standard().all()) {
       over(week(r.id()), Appraisal.hundredths(t.most()), Appraisal.TOO_MANY);

@@ -32,6 +32,7 @@ public record WorkingLoad(
   private static final int FIRST_WARM_UP_REPETITIONS = 8;
   private static final double DROP = 0.8;
 
+  /** A lighter set before the working sets. */
   public record WarmUp(int repetitions, Loading load) {}
 
   /**

@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What one client has said of exercises: where they were felt, and what hurt. It moves that
@@ -129,7 +130,7 @@ public record Experience(Map<String, Reports> byCandidate) {
             .orElse(0.0);
   }
 
-  private static double ofOne(Reports t, String group, Set<String> meant) {
+  private static double ofOne(@Nullable Reports t, String group, Set<String> meant) {
     if (t == null || t.sessions() == 0) {
       return 0;
     }

@@ -30,6 +30,7 @@ public record SideGap(
    */
   static final double ONE_OUTING_PERCENT = 4.5;
 
+  /** How much more the stronger side did on a day, per cent. */
   public record Reading(LocalDate on, double percent) {}
 
   /**

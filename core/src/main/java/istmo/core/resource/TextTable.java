@@ -19,16 +19,32 @@ public final class TextTable {
   private TextTable() {}
 
   /**
+   * One row of a table.
+   *
+   * @param where file and line, for messages
+   */
+  public record Row(String where, Map<String, String> cells) {
+    /** The cell of a column; throws {@link IllegalStateException} where there is no such column. */
+    public String get(String column) {
+      String cell = cells.get(column);
+      if (cell == null) {
+        throw new IllegalStateException(where + ": there is no column " + column);
+      }
+      return cell;
+    }
+  }
+
+  /**
    * Rows of a table, each by column name; a row with another number of cells than the header stops
    * with file and line.
    */
-  public static List<Map<String, String>> rows(String resource) {
+  public static List<Row> rows(String resource) {
     return rows(resource, ",");
   }
 
   /** The same with another separator than the comma, for tables that hold prose. */
-  public static List<Map<String, String>> rows(String resource, String separator) {
-    List<Map<String, String>> rows = new ArrayList<>();
+  public static List<Row> rows(String resource, String separator) {
+    List<Row> rows = new ArrayList<>();
     String[] header = null;
     int lineNumber = 0;
     for (String line : lines(resource)) {
@@ -51,11 +67,11 @@ public final class TextTable {
                 + " cells, the header has "
                 + header.length);
       }
-      Map<String, String> row = new LinkedHashMap<>();
+      Map<String, String> cellsByColumn = new LinkedHashMap<>();
       for (int i = 0; i < header.length; i++) {
-        row.put(header[i].trim(), cells[i].trim());
+        cellsByColumn.put(header[i].trim(), cells[i].trim());
       }
-      rows.add(row);
+      rows.add(new Row(resource + " line " + lineNumber, cellsByColumn));
     }
     return List.copyOf(rows);
   }

@@ -3,11 +3,13 @@ package istmo.core.stimulus;
 import istmo.core.anatomy.Muscle;
 import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.mechanics.SetSimulation;
 import istmo.core.mechanics.SimulatedSet;
+import istmo.core.quantity.Required;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,18 +32,16 @@ public final class Stimulus {
   private Stimulus() {}
 
   /** Stimulus by region id, in the order of the region list. */
-  public static Map<String, Double> byRegion(Analysis analysis, School school) {
-    Map<String, Double> result = new LinkedHashMap<>();
-    for (Region region : Regions.standard().all()) {
-      double sum = 0;
-      for (Map.Entry<String, Double> share : region.muscleShares().entrySet()) {
-        sum +=
-            share.getValue()
-                * ofMuscle(analysis.set(), school, Muscles.standard().indexOf(share.getKey()));
-      }
-      result.put(region.id(), sum);
-    }
-    return result;
+  public static RegionValues byRegion(Analysis analysis, School school) {
+    return RegionValues.of(
+        region -> {
+          double sum = 0;
+          for (Map.Entry<String, Double> share : region.muscleShares().entrySet()) {
+            int muscle = Muscles.standard().indexOf(share.getKey());
+            sum += share.getValue() * ofMuscle(analysis.set(), school, muscle);
+          }
+          return sum;
+        });
   }
 
   static double ofMuscle(SimulatedSet set, School school, int muscle) {
@@ -116,7 +116,7 @@ public final class Stimulus {
    * Mean stimulus of each group of regions, weighted by muscle volume, in the order of the region
    * list.
    */
-  public static Map<String, Double> byGroup(Map<String, Double> byRegion) {
+  public static Map<String, Double> byGroup(RegionValues byRegion) {
     Map<String, Double> sum = new LinkedHashMap<>();
     Map<String, Double> volume = new LinkedHashMap<>();
     for (Region region : Regions.standard().all()) {
@@ -125,10 +125,10 @@ public final class Stimulus {
         Muscle m = Muscles.standard().get(id);
         v += m.volumeM3();
       }
-      sum.merge(region.group(), v * byRegion.get(region.id()), Double::sum);
+      sum.merge(region.group(), v * byRegion.get(region), Double::sum);
       volume.merge(region.group(), v, Double::sum);
     }
-    sum.replaceAll((group, value) -> value / volume.get(group));
+    sum.replaceAll((group, value) -> value / Required.entry(volume, group));
     return sum;
   }
 
@@ -138,9 +138,9 @@ public final class Stimulus {
    * @return the groups that get more than half of the own group's stimulus; empty when the check
    *     holds
    */
-  public static List<String> faceCheckMisses(Map<String, Double> byRegion, String ownGroup) {
+  public static List<String> faceCheckMisses(RegionValues byRegion, String ownGroup) {
     Map<String, Double> groups = byGroup(byRegion);
-    double own = groups.get(ownGroup);
+    double own = Required.entry(groups, ownGroup);
     return groups.entrySet().stream()
         .filter(e -> !e.getKey().equals(ownGroup) && e.getValue() > own / 2)
         .map(Map.Entry::getKey)

@@ -75,10 +75,12 @@ public final class RepetitionFinder {
   /**
    * One repetition. Times of phases are 0 where a dropout fell into them.
    *
-   * @param startS and endS: of its lifting
+   * @param startS when its lifting begins
+   * @param endS when its lifting ends
    * @param range from its low to its high end, in the unit of the positions
    * @param loweringS time of the lowering before it, or after it where the set begins low
-   * @param lowS and topS: standing still at the end before and after lifting
+   * @param lowS standing still at the end before lifting
+   * @param topS standing still at the end after lifting
    * @param meanSpeed of lifting: range over time, in the unit a second
    * @param dropout whether samples were missing in it
    */
@@ -124,7 +126,7 @@ public final class RepetitionFinder {
     for (int k = 0; k < n; k++) {
       t[k] = samples.get(k).timeS();
       raw[k] = samples.get(k).position();
-      if (k > 0 && t[k] <= t[k - 1] || !Double.isFinite(raw[k])) {
+      if ((k > 0 && t[k] <= t[k - 1]) || !Double.isFinite(raw[k])) {
         throw new InvalidInput("t", "goes forward, and every position is a number: sample " + k);
       }
     }

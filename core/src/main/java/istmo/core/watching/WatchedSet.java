@@ -149,8 +149,8 @@ public record WatchedSet(
    */
   public Optional<Boolean> tempoKept() {
     boolean seen =
-        asked.loweringS() > 0 && repetitions.stream().anyMatch(r -> r.loweringS() > 0)
-            || asked.lowS() >= ASKED_PAUSE_S && repetitions.stream().anyMatch(r -> !r.dropout());
+        (asked.loweringS() > 0 && repetitions.stream().anyMatch(r -> r.loweringS() > 0))
+            || (asked.lowS() >= ASKED_PAUSE_S && repetitions.stream().anyMatch(r -> !r.dropout()));
     return seen
         ? Optional.of(findings.stream().noneMatch(f -> f.kind() != Kind.SHORT_RANGE))
         : Optional.empty();

@@ -12,7 +12,12 @@ class TextTableTest {
     assertThat(TextTable.rows("anatomy/regions.csv"))
         .hasSize(23)
         .first()
-        .satisfies(r -> assertThat(r).containsEntry("id", "VL").containsEntry("group", "quads"));
+        .satisfies(r -> assertThat(r.get("id") + " " + r.get("group")).isEqualTo("VL quads"))
+        .satisfies(
+            r ->
+                assertThatThrownBy(() -> r.get("nothing"))
+                    .hasMessageContaining("regions.csv line")
+                    .hasMessageContaining("no column nothing"));
     assertThat(TextTable.entries("catalogue/leg-press.txt"))
         .anyMatch(e -> e.getKey().equals("family") && e.getValue().equals("press"));
   }

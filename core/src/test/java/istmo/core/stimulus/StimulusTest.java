@@ -4,15 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.RegionValues;
 import istmo.core.mechanics.Bodies;
 import istmo.core.mechanics.SetSimulation;
 import istmo.core.mechanics.SimulatedSet;
 import istmo.core.quantity.InvalidInput;
 import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 class StimulusTest {
@@ -132,18 +130,15 @@ class StimulusTest {
 
   @Test
   void theFaceCheckNamesTheGroupsThatGetTooMuch() {
-    Map<String, Double> s = new LinkedHashMap<>();
-    Regions.standard()
-        .all()
-        .forEach(
-            r ->
-                s.put(
-                    r.id(),
-                    r.group().equals("quads") ? 0.8 : r.group().equals("glutes") ? 0.5 : 0.1));
+    RegionValues s = quadsWithGlutes(0.5);
     assertThat(Stimulus.faceCheckMisses(s, "quads")).containsExactly("glutes");
     assertThat(Stimulus.faceCheckMisses(s, "hamstrings")).contains("quads", "glutes");
-    s.replaceAll((id, v) -> v == 0.5 ? 0.39 : v);
-    assertThat(Stimulus.faceCheckMisses(s, "quads")).isEmpty();
+    assertThat(Stimulus.faceCheckMisses(quadsWithGlutes(0.39), "quads")).isEmpty();
+  }
+
+  private static RegionValues quadsWithGlutes(double glutes) {
+    return RegionValues.of(
+        r -> r.group().equals("quads") ? 0.8 : r.group().equals("glutes") ? glutes : 0.1);
   }
 
   @Test

@@ -2,6 +2,7 @@ package istmo.core.validation;
 
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
@@ -166,8 +167,8 @@ final class ExerciseChecks {
             51,
             moment(heavy, Coordinate.ANKLE_DORSIFLEXION, 150),
             "N m"));
-    Map<String, Double> deep = stimulus("squat", Map.of("depth", 95.0));
-    Map<String, Double> half = stimulus("squat", Map.of("depth", 62.0));
+    RegionValues deep = stimulus("squat", Map.of("depth", 95.0));
+    RegionValues half = stimulus("squat", Map.of("depth", 62.0));
     String kubo = "Kubo et al. 2019, ten weeks, MRI";
     rows.add(
         Row.more("C101", "gluteus maximus, deep squat against half", kubo, gmax(deep), gmax(half)));
@@ -195,10 +196,8 @@ final class ExerciseChecks {
             99,
             vasti(deep) / hamstrings(deep),
             ""));
-    Map<String, Double> narrow =
-        stimulus("squat", Map.of("depth", 85.0, "stance", 0.32, "toeOut", 10.0));
-    Map<String, Double> wide =
-        stimulus("squat", Map.of("depth", 85.0, "stance", 0.58, "toeOut", 25.0));
+    RegionValues narrow = stimulus("squat", Map.of("depth", 85.0, "stance", 0.32, "toeOut", 10.0));
+    RegionValues wide = stimulus("squat", Map.of("depth", 85.0, "stance", 0.58, "toeOut", 25.0));
     String paoli = "McCaw and Melrose 1999; Paoli et al. 2009 (EMG)";
     rows.add(
         Row.alike(
@@ -221,8 +220,8 @@ final class ExerciseChecks {
             paoli,
             gmax(wide),
             gmax(narrow)));
-    Map<String, Double> spread = stimulus("squat", Map.of("depth", 85.0, "spread", 0.5));
-    Map<String, Double> squeezed = stimulus("squat", Map.of("depth", 85.0, "spread", -0.5));
+    RegionValues spread = stimulus("squat", Map.of("depth", 85.0, "spread", 0.5));
+    RegionValues squeezed = stimulus("squat", Map.of("depth", 85.0, "spread", -0.5));
     rows.add(
         Row.more(
             "T",
@@ -238,8 +237,8 @@ final class ExerciseChecks {
             PRACTICE,
             squeezed.get("AL"),
             spread.get("AL")));
-    Map<String, Double> away = stimulus("thrust", Map.of("away", 0.8));
-    Map<String, Double> in = stimulus("thrust", Map.of("away", -0.8));
+    RegionValues away = stimulus("thrust", Map.of("away", 0.8));
+    RegionValues in = stimulus("thrust", Map.of("away", -0.8));
     rows.add(
         Row.more(
             "T",
@@ -341,8 +340,8 @@ final class ExerciseChecks {
             "statics; EMG agrees for gluteus maximus and rectus femoris",
             ratio(high),
             ratio(low)));
-    Map<String, Double> h = Stimulus.byRegion(high, School.STRETCH);
-    Map<String, Double> l = Stimulus.byRegion(low, School.STRETCH);
+    RegionValues h = Stimulus.byRegion(high, School.STRETCH);
+    RegionValues l = Stimulus.byRegion(low, School.STRETCH);
     rows.add(
         Row.more(
             "T",
@@ -438,8 +437,8 @@ final class ExerciseChecks {
   private static void machines(List<Row> rows) {
     Analysis seated = Bodies.analysis(MAN, "seated-curl", Map.of());
     Analysis lying = Bodies.analysis(MAN, "lying-curl", Map.of());
-    Map<String, Double> s = Stimulus.byRegion(seated, School.STRETCH);
-    Map<String, Double> l = Stimulus.byRegion(lying, School.STRETCH);
+    RegionValues s = Stimulus.byRegion(seated, School.STRETCH);
+    RegionValues l = Stimulus.byRegion(lying, School.STRETCH);
     String maeo = "Maeo et al. 2021, twelve weeks, MRI";
     rows.add(
         Row.more(
@@ -462,8 +461,8 @@ final class ExerciseChecks {
             maeo,
             s.get("BFS"),
             l.get("BFS")));
-    Map<String, Double> upright = stimulus("leg-extension", Map.of());
-    Map<String, Double> reclined = stimulus("leg-extension", Map.of("hipAngle", 40.0));
+    RegionValues upright = stimulus("leg-extension", Map.of());
+    RegionValues reclined = stimulus("leg-extension", Map.of("hipAngle", 40.0));
     rows.add(
         Row.more(
             "T",
@@ -478,7 +477,7 @@ final class ExerciseChecks {
             PRACTICE,
             vasti(reclined),
             vasti(upright)));
-    Map<String, Double> shortEnd = stimulus("leg-extension", Map.of("kneeBent", 60.0));
+    RegionValues shortEnd = stimulus("leg-extension", Map.of("kneeBent", 60.0));
     rows.add(
         Row.within(
             "T23",
@@ -488,7 +487,7 @@ final class ExerciseChecks {
             0.2,
             1 - vasti(shortEnd) / vasti(upright),
             ""));
-    Map<String, Double> squat = stimulus("squat", Map.of("depth", 90.0));
+    RegionValues squat = stimulus("squat", Map.of("depth", 90.0));
     rows.add(
         Row.more(
             "NOTES",
@@ -496,8 +495,8 @@ final class ExerciseChecks {
             "Kubo et al. 2019 saw none in squats; " + PRACTICE,
             reclined.get("RF"),
             squat.get("RF")));
-    Map<String, Double> standing = stimulus("standing-calf", Map.of());
-    Map<String, Double> seatedCalf = stimulus("seated-calf", Map.of());
+    RegionValues standing = stimulus("standing-calf", Map.of());
+    RegionValues seatedCalf = stimulus("seated-calf", Map.of());
     rows.add(
         Row.more(
             "T",
@@ -514,7 +513,7 @@ final class ExerciseChecks {
             seatedCalf.get("SOL")));
     for (Exercise x : Catalogue.standard().exercises()) {
       if (!x.group().isEmpty()) {
-        Map<String, Double> byRegion = of(x.candidates().get(0).id());
+        RegionValues byRegion = of(x.candidates().get(0).id());
         Map<String, Double> groups = Stimulus.byGroup(byRegion);
         double next =
             groups.entrySet().stream()
@@ -570,8 +569,8 @@ final class ExerciseChecks {
             farrokhi,
             knee(shortStride, 30),
             knee(longStride, 30)));
-    Map<String, Double> low = of("step-up/low");
-    Map<String, Double> high = of("step-up/high");
+    RegionValues low = of("step-up/low");
+    RegionValues high = of("step-up/high");
     rows.add(
         Row.more(
             "T",
@@ -618,8 +617,8 @@ final class ExerciseChecks {
 
   private static void hips(List<Row> rows) {
     String plotkin = "Plotkin et al. 2023, nine weeks, MRI, from memory";
-    Map<String, Double> thrust = of("hip-thrust/usual");
-    Map<String, Double> squat = of("back-squat/high-bar");
+    RegionValues thrust = of("hip-thrust/usual");
+    RegionValues squat = of("back-squat/high-bar");
     rows.add(
         Row.alike(
             "C106",
@@ -658,8 +657,8 @@ final class ExerciseChecks {
                 Bodies.posture(MAN, "thrust", Map.of(), 0, 100).angle(Coordinate.KNEE_FLEXION)),
             "°"));
     String bourne = "Bourne et al. 2017, ten weeks, MRI, from memory";
-    Map<String, Double> extension = of("back-extension/usual");
-    Map<String, Double> nordic = of("kneeling-curl/usual");
+    RegionValues extension = of("back-extension/usual");
+    RegionValues nordic = of("kneeling-curl/usual");
     rows.add(
         Row.more(
             "",
@@ -705,8 +704,8 @@ final class ExerciseChecks {
             "Escamilla et al. 2000, from memory",
             knee(wide, 120),
             knee(conventional, 120)));
-    Map<String, Double> leaning = of("abduction-machine/leaning");
-    Map<String, Double> seat = of("abduction-machine/upright");
+    RegionValues leaning = of("abduction-machine/leaning");
+    RegionValues seat = of("abduction-machine/upright");
     rows.add(
         Row.more(
             "T09",
@@ -724,8 +723,8 @@ final class ExerciseChecks {
   }
 
   private static void knees(List<Row> rows) {
-    Map<String, Double> extension = of("leg-extension/upright");
-    Map<String, Double> half = of("leg-extension/long-half");
+    RegionValues extension = of("leg-extension/upright");
+    RegionValues half = of("leg-extension/long-half");
     rows.add(
         Row.within(
             "",
@@ -735,7 +734,7 @@ final class ExerciseChecks {
             1.8,
             half.get("RF") / extension.get("RF"),
             ""));
-    Map<String, Double> lean = of("lean-back/usual");
+    RegionValues lean = of("lean-back/usual");
     rows.add(
         Row.more(
             "T",
@@ -750,7 +749,7 @@ final class ExerciseChecks {
             PRACTICE,
             of("sissy-squat/usual").get("RF") / vasti(of("sissy-squat/usual")),
             of("back-squat/high-bar").get("RF") / vasti(of("back-squat/high-bar"))));
-    Map<String, Double> straight = of("standing-calf-raise/usual");
+    RegionValues straight = of("standing-calf-raise/usual");
     rows.add(
         Row.alike(
             "NOTES",
@@ -818,7 +817,7 @@ final class ExerciseChecks {
         });
   }
 
-  private static Map<String, Double> of(String candidate) {
+  private static RegionValues of(String candidate) {
     return Stimulus.byRegion(analysis(candidate), School.STRETCH);
   }
 
@@ -873,7 +872,7 @@ final class ExerciseChecks {
     return Muscles.standard().indexOf(muscle);
   }
 
-  private static Map<String, Double> stimulus(String family, Map<String, Double> changes) {
+  private static RegionValues stimulus(String family, Map<String, Double> changes) {
     return Stimulus.byRegion(Bodies.analysis(MAN, family, changes), School.STRETCH);
   }
 
@@ -902,19 +901,19 @@ final class ExerciseChecks {
     return Math.toDegrees(p.trunkLeanRad());
   }
 
-  private static double gmax(Map<String, Double> s) {
+  private static double gmax(RegionValues s) {
     return (s.get("GMAXU") + s.get("GMAXM") + s.get("GMAXL")) / 3;
   }
 
-  private static double vasti(Map<String, Double> s) {
+  private static double vasti(RegionValues s) {
     return (s.get("VL") + s.get("VM") + s.get("VI")) / 3;
   }
 
-  private static double hamstrings(Map<String, Double> s) {
+  private static double hamstrings(RegionValues s) {
     return (s.get("BFL") + s.get("BFS") + s.get("ST") + s.get("SM")) / 4;
   }
 
-  private static double adductors(Map<String, Double> s) {
+  private static double adductors(RegionValues s) {
     return (s.get("AL") + s.get("AB") + s.get("GRA") + s.get("AMA") + s.get("AMI")) / 5;
   }
 }

@@ -218,7 +218,7 @@ class AnalysisController {
         limiters(a.limiters()),
         SimulatedSetView.of(a.set()),
         a.worstResidualNm(),
-        Stimulus.byRegion(a, school),
+        Stimulus.byRegion(a, school).asMap(),
         a.notes(),
         a.points().stream().map(AnalysisController::point).toList());
   }

@@ -9,6 +9,7 @@ import istmo.app.schools.Schools;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Cautions;
 import istmo.core.drawing.Stage;
@@ -31,6 +32,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -233,9 +235,10 @@ class BenchController {
   }
 
   private static WayView way(BestSetup.Steps from, BestSetup.Move m) {
-    Map<String, Double> change = new LinkedHashMap<>();
-    m.byRegion()
-        .forEach((id, value) -> change.put(id, Rounded.of(value - from.byRegion().get(id))));
+    Map<String, Double> change =
+        m.byRegion()
+            .map(to -> Rounded.of(RegionValues.of(r -> to.get(r) - from.byRegion().get(r))))
+            .orElse(Map.of());
     return m.obstacle().isEmpty()
         ? new WayView(m.value(), Rounded.of(from.gain(m)), null, change)
         : new WayView(m.value(), null, m.obstacle(), Map.of());
@@ -273,12 +276,12 @@ class BenchController {
         analysis.map(Analysis::stickingPhase).orElse(null),
         analysis.map(a -> limiters(a)).orElse(List.of()),
         analysis.map(Analysis::notes).orElse(List.of()),
-        Rounded.of(s.stimulus()),
+        s.stimulus().map(Rounded::of).orElse(Map.of()),
         analysis.map(a -> strips(a, school)).orElse(Map.of()));
   }
 
   private static PhaseView phase(
-      Bench.Side s, Posture p, AnalysisPoint point, double working, double greatest) {
+      Bench.Side s, Posture p, @Nullable AnalysisPoint point, double working, double greatest) {
     Map<String, Double> angles = new LinkedHashMap<>();
     for (Coordinate c : Coordinate.values()) {
       angles.put(c.label(), Math.round(10 * Math.toDegrees(p.angle(c))) / 10.0);

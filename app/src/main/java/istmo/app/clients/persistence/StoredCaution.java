@@ -4,9 +4,11 @@ import istmo.core.body.Caution;
 import istmo.core.body.Cautions;
 import java.time.LocalDate;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** A caution as it is stored; clearedBy and clearedOn are both there or both missing. */
-public record StoredCaution(Caution caution, String clearedBy, LocalDate clearedOn) {
+public record StoredCaution(
+    Caution caution, @Nullable String clearedBy, @Nullable LocalDate clearedOn) {
   static StoredCaution of(Cautions.Entry e) {
     return new StoredCaution(
         e.caution(),

@@ -6,14 +6,15 @@ import istmo.core.body.Profile;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** A profile as it is stored; what was not said is missing. */
 public record StoredProfile(
-    Profile.TrainingAge trainingAge,
-    Integer daysAWeek,
-    Integer minutes,
+    Profile.@Nullable TrainingAge trainingAge,
+    @Nullable Integer daysAWeek,
+    @Nullable Integer minutes,
     List<Habit> habits,
-    Measurement.Side strongerSide,
+    Measurement.@Nullable Side strongerSide,
     String notes,
     List<String> likes,
     List<String> dislikes) {

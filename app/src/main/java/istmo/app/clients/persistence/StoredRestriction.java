@@ -3,14 +3,15 @@ package istmo.app.clients.persistence;
 import istmo.core.body.Restriction;
 import java.time.LocalDate;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** A written restriction as it is stored. */
 public record StoredRestriction(
     String by,
     LocalDate on,
     String text,
-    Double kneeMaxDeg,
-    Double hipMaxDeg,
+    @Nullable Double kneeMaxDeg,
+    @Nullable Double hipMaxDeg,
     boolean noLoadedBack) {
   static StoredRestriction of(Restriction r) {
     return new StoredRestriction(

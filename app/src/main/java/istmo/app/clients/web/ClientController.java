@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -79,7 +80,8 @@ class ClientController {
       allowed.check(faults, field, value);
     }
 
-    private static void required(List<InvalidInput.Fault> faults, String field, Object value) {
+    private static void required(
+        List<InvalidInput.Fault> faults, String field, @Nullable Object value) {
       if (value == null) {
         faults.add(new InvalidInput.Fault(field, "is needed"));
       }
@@ -145,7 +147,7 @@ class ClientController {
       if (caution == null) {
         throw new InvalidInput("cautions.caution", "is needed");
       }
-      boolean cleared = clearedBy != null && !clearedBy.isBlank() || clearedOn != null;
+      boolean cleared = (clearedBy != null && !clearedBy.isBlank()) || clearedOn != null;
       return new Cautions.Entry(
           caution,
           cleared ? Optional.of(new Cautions.Clearance(clearedBy, clearedOn)) : Optional.empty());

@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -156,7 +157,7 @@ class MeasurementController {
   }
 
   /** Null where nothing is estimated: girths, and the knee to the wall until it is measured. */
-  private static Double used(MeasurementKind k, Body b, Client c) {
+  private static @Nullable Double used(MeasurementKind k, Body b, Client c) {
     return switch (k) {
       case STATURE -> b.statureM();
       case MASS -> b.massKg();

@@ -10,6 +10,7 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -131,7 +132,12 @@ class ImportController {
   ImportResultView bring(@PathVariable UUID clientId, @RequestBody ImportInput input) {
     new Needed().field("gymId", input.gymId()).check();
     SessionImport.ImportResult b =
-        imports.bring(clientId, input.gymId(), input.text(), input.wished(), input.named());
+        imports.bring(
+            clientId,
+            Objects.requireNonNull(input.gymId()),
+            input.text(),
+            input.wished(),
+            input.named());
     return new ImportResultView(b.sets(), b.sessions(), b.already());
   }
 }

@@ -22,10 +22,15 @@ public interface MarkRepository extends JpaRepository<MarkEntity, UUID> {
       nativeQuery = true,
       value =
           """
-          insert into machine_mark (id, coach_id, client_id, gym_id, candidate_id, words, changed_at)
+          insert into machine_mark
+            (id, coach_id, client_id, gym_id, candidate_id, words, changed_at)
           select :id, :coachId, c.id, g.id, :candidateId, :words, :at
-          from client c, gym g where c.id = :clientId and c.coach_id = :coachId and g.id = :gymId and g.coach_id = :coachId
-          on conflict (coach_id, client_id, gym_id, candidate_id) do update set words = excluded.words, changed_at = excluded.changed_at where machine_mark.changed_at < excluded.changed_at
+          from client c, gym g
+          where c.id = :clientId and c.coach_id = :coachId
+            and g.id = :gymId and g.coach_id = :coachId
+          on conflict (coach_id, client_id, gym_id, candidate_id) do update
+            set words = excluded.words, changed_at = excluded.changed_at
+            where machine_mark.changed_at < excluded.changed_at
           """)
   int keep(
       UUID id,

@@ -9,7 +9,7 @@ import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
 import istmo.app.sessions.PrescriptionDocument;
 import istmo.app.sessions.Session;
-import istmo.app.sessions.Sessions;
+import istmo.app.sessions.SetLog;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
@@ -20,6 +20,7 @@ import istmo.core.plan.Flow;
 import istmo.core.plan.Offer;
 import istmo.core.plan.WorkingLoad;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.quantity.Required;
 import istmo.core.record.Outing;
 import istmo.core.record.Pain;
 import istmo.core.record.Progression;
@@ -38,6 +39,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -303,8 +305,8 @@ class FloorController {
             p ->
                 p.kind() == SetupParameter.Kind.SETUP
                     && setup.containsKey(p.id())
-                    && !(p.unit().equals("kg") && setup.get(p.id()) == 0))
-        .map(p -> new SetupWordView(p.label(), p.words(setup.get(p.id()))))
+                    && !(p.unit().equals("kg") && Required.entry(setup, p.id()) == 0))
+        .map(p -> new SetupWordView(p.label(), p.words(Required.entry(setup, p.id()))))
         .toList();
   }
 
@@ -441,7 +443,8 @@ class FloorController {
   /** device: a name that the device made for itself once; sentAt by its own clock. */
   record ChangesInput(String device, Instant sentAt, List<ChangeInput> changes) {}
 
-  record ChangeResult(Changes.Outcome outcome, @MayBeMissing FloorSetView stored, String detail) {}
+  record ChangeResult(
+      Changes.Outcome outcome, @MayBeMissing FloorSetView stored, @Nullable String detail) {}
 
   record ChangesView(List<ChangeResult> results) {}
 
@@ -486,7 +489,7 @@ class FloorController {
     return new ChangeResult(r.outcome(), stored, r.detail());
   }
 
-  private static FloorSetView stored(UUID id, Sessions.Taken t) {
+  private static FloorSetView stored(UUID id, SetLog.Taken t) {
     return FloorSetView.of(
         id, t.now().revision(), t.now().removed(), t.now().figures(), t.performedAt());
   }

@@ -27,6 +27,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -230,7 +231,7 @@ class GadgetController {
   }
 
   /** Null when the line was taken. */
-  private String take(String code, String line) {
+  private @Nullable String take(String code, String line) {
     if (line.length() > LONGEST_LINE) {
       return refuse(code, "is longer than " + LONGEST_LINE + " characters");
     }
@@ -240,7 +241,7 @@ class GadgetController {
     } catch (JacksonException e) {
       return refuse(code, "is no JSON of a reading: " + e.getOriginalMessage());
     } catch (InvalidInput e) {
-      return e.getMessage();
+      return String.valueOf(e.getMessage());
     }
   }
 
@@ -250,7 +251,7 @@ class GadgetController {
   }
 
   /** A line, or what of it is needed to see that it is too long. */
-  private static String read(BufferedReader reader) throws IOException {
+  private static @Nullable String read(BufferedReader reader) throws IOException {
     StringBuilder line = new StringBuilder();
     int c = reader.read();
     if (c < 0) {
@@ -273,8 +274,8 @@ class GadgetController {
       throw new NotFound("stand-in outside the demo");
     }
     if (input.at() == null
-        || state.gauge() == Gauge.FORCE
-            && (input.gymId() == null || input.item() == null || input.loadKg() == null)) {
+        || (state.gauge() == Gauge.FORCE
+            && (input.gymId() == null || input.item() == null || input.loadKg() == null))) {
       throw new InvalidInput(
           input.at() == null
               ? "at"
@@ -316,7 +317,7 @@ class GadgetController {
     return view(state);
   }
 
-  private static double orZero(Double seconds) {
+  private static double orZero(@Nullable Double seconds) {
     return seconds == null ? 0 : seconds;
   }
 

@@ -262,6 +262,8 @@ public final class PlanCsv {
       return v.equals("true");
     }
 
+    /** What cannot be read is a fault, and faults are thrown before anything is used. */
+    @SuppressWarnings("NullAway")
     private <T> T read(CSVRecord r, String column, Function<String, T> parse) {
       try {
         return parse.apply(r.get(column).trim());

@@ -36,6 +36,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -93,7 +94,7 @@ class OutController {
   record SharedItemView(
       String name,
       String prescription,
-      WorkingLoadView load,
+      @Nullable WorkingLoadView load,
       List<String> cues,
       List<String> stopSigns,
       @MayBeMissing DrawingView figure) {}

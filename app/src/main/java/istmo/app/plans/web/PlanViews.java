@@ -19,6 +19,7 @@ import istmo.core.plan.Remarks;
 import istmo.core.plan.Role;
 import istmo.core.plan.Timing;
 import istmo.core.plan.WorkingLoad;
+import istmo.core.quantity.Required;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -295,7 +296,7 @@ final class PlanViews {
                         f.label(),
                         f.examples(),
                         Rounded.of(has),
-                        Rounded.of(p.targets().functions().get(f)))));
+                        Rounded.of(Required.entry(p.targets().functions(), f)))));
     Map<String, Double> sets = new LinkedHashMap<>();
     for (Region r : Regions.standard().all()) {
       sets.put(r.id(), Rounded.of(c.sets().getOrDefault(r.id(), 0.0)));

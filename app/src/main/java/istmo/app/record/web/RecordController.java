@@ -15,6 +15,7 @@ import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.Allowed;
+import istmo.core.quantity.Required;
 import istmo.core.record.Lesson;
 import istmo.core.record.Outing;
 import istmo.core.record.Progression;
@@ -119,9 +120,10 @@ class RecordController {
                 p.kind() == SetupParameter.Kind.SETUP
                     && setup.containsKey(p.id())
                     && Math.abs(
-                            setup.get(p.id()) - c.usual().values().getOrDefault(p.id(), p.usual()))
+                            Required.entry(setup, p.id())
+                                - c.usual().values().getOrDefault(p.id(), p.usual()))
                         > 1e-9)
-        .map(p -> p.label().toLowerCase(Locale.ROOT) + " " + p.words(setup.get(p.id())))
+        .map(p -> p.label().toLowerCase(Locale.ROOT) + " " + p.words(Required.entry(setup, p.id())))
         .toList();
   }
 
@@ -237,7 +239,7 @@ class RecordController {
   private static MaximumView maximum(Series.Maximum m) {
     Map<Equation, Double> each = new LinkedHashMap<>();
     Arrays.stream(Equation.values())
-        .forEach(e -> each.put(e, Rounded.of(m.estimate().byEquation().get(e))));
+        .forEach(e -> each.put(e, Rounded.of(Required.entry(m.estimate().byEquation(), e))));
     return new MaximumView(
         m.on(),
         m.side(),

@@ -30,7 +30,9 @@ public interface PerformedSetRepository extends JpaRepository<PerformedSetEntity
       value =
           """
           select distinct on (candidate_id) item_id from performed_set
-          where not removed and coach_id = :coachId and client_id = :clientId and candidate_id in (:candidateIds) and performed_at < :before and item_id not in (:without)
+          where not removed and coach_id = :coachId and client_id = :clientId
+            and candidate_id in (:candidateIds) and performed_at < :before
+            and item_id not in (:without)
           order by candidate_id, performed_at desc
           """)
   List<UUID> lastItems(
@@ -87,7 +89,9 @@ public interface PerformedSetRepository extends JpaRepository<PerformedSetEntity
       nativeQuery = true,
       value =
           """
-          select series_id as "seriesId", min(candidate_id) as "candidateId", count(distinct item_id) as outings, count(*) as sets, min(performed_at) as "firstAt", max(performed_at) as "lastAt"
+          select series_id as "seriesId", min(candidate_id) as "candidateId",
+            count(distinct item_id) as outings, count(*) as sets,
+            min(performed_at) as "firstAt", max(performed_at) as "lastAt"
           from performed_set where coach_id = :coachId and client_id = :clientId and not removed
           group by series_id order by max(performed_at) desc, series_id
           """)
@@ -112,8 +116,10 @@ public interface PerformedSetRepository extends JpaRepository<PerformedSetEntity
       nativeQuery = true,
       value =
           """
-          select cast(date_trunc('week', performed_at at time zone 'UTC') as date) as monday, candidate_id as "candidateId", reserve, kind, side, count(*) as sets
-          from performed_set where coach_id = :coachId and client_id = :clientId and not removed and performed_at >= :from
+          select cast(date_trunc('week', performed_at at time zone 'UTC') as date) as monday,
+            candidate_id as "candidateId", reserve, kind, side, count(*) as sets
+          from performed_set where coach_id = :coachId and client_id = :clientId and not removed
+            and performed_at >= :from
           group by 1, 2, 3, 4, 5 order by 1, 2
           """)
   List<WeekCount> weeks(UUID coachId, UUID clientId, Instant from);

@@ -6,15 +6,19 @@ import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.schools.Schools;
 import istmo.app.sessions.Session;
+import istmo.app.sessions.SessionReader;
 import istmo.app.sessions.Sessions;
+import istmo.app.sessions.SetLog;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.ranking.brief.Aim;
+import istmo.core.stimulus.School;
 import istmo.core.training.PerformedSet;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -36,12 +40,17 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/sessions")
 class SessionController {
   private final Sessions sessions;
+  private final SetLog log;
+  private final SessionReader reader;
   private final Schools schools;
   private final Variants variants;
 
-  SessionController(Sessions sessions, Variants variants, Schools schools) {
+  SessionController(
+      Sessions sessions, SetLog log, SessionReader reader, Variants variants, Schools schools) {
     this.schools = schools;
     this.sessions = sessions;
+    this.log = log;
+    this.reader = reader;
     this.variants = variants;
   }
 
@@ -121,7 +130,7 @@ class SessionController {
   @GetMapping
   List<SessionLine> list(@RequestParam Optional<UUID> clientId) {
     Function<String, Candidate> candidates = variants.candidates();
-    return sessions.list(clientId).stream()
+    return reader.list(clientId).stream()
         .map(
             l ->
                 new SessionLine(
@@ -153,7 +162,7 @@ class SessionController {
 
   @GetMapping("/{id}")
   SessionView one(@PathVariable UUID id) {
-    return view(sessions.get(id));
+    return view(reader.get(id));
   }
 
   @PostMapping("/{id}/items")
@@ -181,13 +190,13 @@ class SessionController {
       @PathVariable UUID itemId,
       @PathVariable UUID setId,
       @RequestBody SetInput input) {
-    return view(sessions.log(id, itemId, setId, input.set()));
+    return view(log.log(id, itemId, setId, input.set()));
   }
 
   @DeleteMapping("/{id}/items/{itemId}/sets/{setId}")
   SessionView removeSet(
       @PathVariable UUID id, @PathVariable UUID itemId, @PathVariable UUID setId) {
-    return view(sessions.removeSet(id, itemId, setId));
+    return view(log.removeSet(id, itemId, setId));
   }
 
   @PostMapping("/{id}/finish")
@@ -204,7 +213,10 @@ class SessionController {
         s.gym().id(),
         s.gym().name(),
         new SessionBriefView(
-            s.brief().aim(), s.brief().keepOut(), s.brief().school(), s.brief().stiffDay()),
+            s.brief().aim(),
+            s.brief().keepOut(),
+            Objects.requireNonNullElse(s.brief().school(), School.STRETCH.id()),
+            s.brief().stiffDay()),
         s.client().cautions().statements(),
         s.createdAt(),
         s.finishedAt().orElse(null),

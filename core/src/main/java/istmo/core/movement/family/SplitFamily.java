@@ -20,6 +20,7 @@ import istmo.core.quantity.Vec3;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One leg in front, which does most of the work: split squat, lunge, step-up, one-leg squat. The
@@ -379,11 +380,12 @@ public final class SplitFamily implements Family {
     Vec3 hip = hip(ankle, radius, slope.get(), hipZ);
     Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, Vec3.FORWARD);
     Other other = other(body, rear, hip, hipZ - 2 * body.hipHalfDistanceM(), rearAt, phase, lean);
-    if (knee.isEmpty() || other.reason != null) {
-      return knee.isEmpty()
-          ? new Impossible(
-              Impossible.Limit.GEOMETRY, "The front leg does not reach.", "another stride")
-          : other.reason;
+    if (knee.isEmpty()) {
+      return new Impossible(
+          Impossible.Limit.GEOMETRY, "The front leg does not reach.", "another stride");
+    }
+    if (other.reason != null) {
+      return other.reason;
     }
     return setup.values().containsKey(LEG.id()) && setup.get(LEG) == 1
         ? rearLeg(
@@ -657,7 +659,7 @@ public final class SplitFamily implements Family {
       Vec3 normal,
       double massMoment,
       Vec3[] drawn,
-      Impossible reason) {}
+      @Nullable Impossible reason) {}
 
   /**
    * Dorsiflexion of a rear foot on its ball: held, until the leg is straight; then the heel goes up

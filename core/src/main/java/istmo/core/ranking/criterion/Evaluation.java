@@ -1,5 +1,6 @@
 package istmo.core.ranking.criterion;
 
+import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Body;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
@@ -15,7 +16,6 @@ import istmo.core.movement.Setup;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -34,7 +34,7 @@ public sealed interface Evaluation {
    * @param reach the set-up used, and what was changed for this body
    * @param stimulus by region id
    */
-  record Computed(Candidate candidate, Reach reach, Analysis analysis, Map<String, Double> stimulus)
+  record Computed(Candidate candidate, Reach reach, Analysis analysis, RegionValues stimulus)
       implements Evaluation {
     @Override
     public Evaluation judgedBy(School school) {
@@ -85,7 +85,7 @@ public sealed interface Evaluation {
   private static Evaluation judged(
       Candidate candidate, Reach reach, Analysis analysis, School school) {
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);
-    Map<String, Double> stimulus = Stimulus.byRegion(analysis, school);
+    RegionValues stimulus = Stimulus.byRegion(analysis, school);
     if (!exercise.group().isEmpty()) {
       List<String> misses = Stimulus.faceCheckMisses(stimulus, exercise.group());
       if (!misses.isEmpty()) {

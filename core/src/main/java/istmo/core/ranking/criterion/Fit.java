@@ -1,5 +1,6 @@
 package istmo.core.ranking.criterion;
 
+import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
@@ -16,7 +17,7 @@ public final class Fit {
   /**
    * Weighted mean stimulus of the aimed regions, less half of the mean of what is to be kept out.
    */
-  public static double of(Aim aim, Map<String, Double> stimulus, Analysis analysis) {
+  public static double of(Aim aim, RegionValues stimulus, Analysis analysis) {
     double weight = 0;
     double sum = 0;
     for (Map.Entry<String, Integer> a : aim.weights().entrySet()) {

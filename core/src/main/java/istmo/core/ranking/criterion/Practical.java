@@ -4,6 +4,7 @@ import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Muscle;
 import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.body.Soreness;
@@ -74,11 +75,7 @@ public final class Practical {
    * @param mostWork greatest {@link #work} of all candidates of the brief
    */
   public static List<Alternative.Criterion> criteria(
-      Brief brief,
-      Exercise x,
-      Evaluation.Computed e,
-      Map<String, Double> stimulus,
-      double mostWork) {
+      Brief brief, Exercise x, Evaluation.Computed e, RegionValues stimulus, double mostWork) {
     Practical p = new Practical(brief, e, x);
     p.target();
     p.stability();
@@ -117,7 +114,7 @@ public final class Practical {
   }
 
   /** Stimulus of the whole leg: the sum over regions, by volume. */
-  public static double work(Map<String, Double> stimulus) {
+  public static double work(RegionValues stimulus) {
     double sum = 0;
     for (Region r : Regions.standard().all()) {
       sum += volume(r) * stimulus.get(r.id());
@@ -125,7 +122,7 @@ public final class Practical {
     return sum;
   }
 
-  private static double aimedWork(Aim aim, Map<String, Double> stimulus) {
+  private static double aimedWork(Aim aim, RegionValues stimulus) {
     return aim.weights().keySet().stream()
         .mapToDouble(id -> volume(Regions.standard().get(id)) * stimulus.get(id))
         .sum();
@@ -343,8 +340,8 @@ public final class Practical {
     boolean whole = x.family().part(e.reach().setup()) > 0.99;
     OptionalDouble low = measured("lowRerack");
     boolean held =
-        low.isPresent() && low.getAsDouble() == 0
-            || low.isEmpty() && x.needs().contains("barbell") && !x.needs().contains("rack");
+        (low.isPresent() && low.getAsDouble() == 0)
+            || (low.isEmpty() && x.needs().contains("barbell") && !x.needs().contains("rack"));
     add(
         Criterion.RERACK,
         whole || !held ? 1 : 0,

@@ -1,6 +1,7 @@
 package istmo.core.ranking.criterion;
 
 import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
 import istmo.core.evidence.Evidence;
 import istmo.core.evidence.Point;
@@ -9,9 +10,7 @@ import istmo.core.ranking.brief.Brief;
 import istmo.core.record.Experience;
 import istmo.core.stimulus.Stimulus;
 import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -23,10 +22,7 @@ import java.util.stream.Collectors;
  * @param stimulus by region id: the median of what mechanics and studies together leave possible
  */
 public record ScoredCandidate(
-    Evaluation.Computed evaluation,
-    Evidence.At evidence,
-    double[] said,
-    Map<String, Double> stimulus) {
+    Evaluation.Computed evaluation, Evidence.At evidence, double[] said, RegionValues stimulus) {
   /**
    * A group is meant where one of its regions gets this share of what the most trained one does.
    */
@@ -38,24 +34,23 @@ public record ScoredCandidate(
       Evaluation.Computed e, Evidence evidence, Experience experience) {
     Evidence.At at = evidence.at(Point.of(e.candidate()));
     double[] said = said(e, experience);
-    Map<String, Double> stimulus = new LinkedHashMap<>();
-    for (int r = 0; r < REGIONS.size(); r++) {
-      double mechanics = e.stimulus().get(REGIONS.get(r).id());
-      stimulus.put(
-          REGIONS.get(r).id(),
-          Math.max(
-              0, (mechanics + Stimulus.FLOOR) * Math.exp(at.shift(r) + said[r]) - Stimulus.FLOOR));
-    }
+    RegionValues stimulus =
+        RegionValues.of(
+            region -> {
+              int r = region.ordinal();
+              double mechanics = e.stimulus().get(region) + Stimulus.FLOOR;
+              return Math.max(0, mechanics * Math.exp(at.shift(r) + said[r]) - Stimulus.FLOOR);
+            });
     return new ScoredCandidate(e, at, said, stimulus);
   }
 
   private static double[] said(Evaluation.Computed e, Experience experience) {
     double[] said = new double[REGIONS.size()];
     if (!experience.isEmpty()) {
-      double most = e.stimulus().values().stream().mapToDouble(Double::doubleValue).max().orElse(0);
+      double most = e.stimulus().stream().max().orElse(0);
       Set<String> meant =
           REGIONS.stream()
-              .filter(r -> e.stimulus().get(r.id()) >= MEANT * most)
+              .filter(r -> e.stimulus().get(r) >= MEANT * most)
               .map(Region::group)
               .collect(Collectors.toSet());
       Arrays.setAll(said, r -> experience.shift(e.candidate().id(), REGIONS.get(r).group(), meant));

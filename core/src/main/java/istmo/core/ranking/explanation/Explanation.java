@@ -1,6 +1,7 @@
 package istmo.core.ranking.explanation;
 
 import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Exercise;
@@ -45,7 +46,7 @@ public final class Explanation {
       ScoredCandidate j,
       Ranked ranked,
       Brief brief,
-      Map<String, Double> bestByRegion,
+      RegionValues bestByRegion,
       Exercise x,
       String most,
       List<Posterior.Influence> studies) {

@@ -4,6 +4,7 @@ import istmo.core.body.Body;
 import istmo.core.body.BodyEstimate;
 import istmo.core.body.MeasurementKind;
 import istmo.core.catalogue.Candidate;
+import istmo.core.quantity.Required;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Evaluation;
 import java.util.ArrayList;
@@ -143,7 +144,10 @@ public record MeasuringValue(MeasurementKind kind, int affected, String sentence
 
   /** The candidates among which places of the first ten are lost and won. */
   static List<Candidate> near(List<String> places, Map<String, Evaluation> evaluations) {
-    return places.stream().limit(LOOKED_AT).map(id -> evaluations.get(id).candidate()).toList();
+    return places.stream()
+        .limit(LOOKED_AT)
+        .map(id -> Required.entry(evaluations, id).candidate())
+        .toList();
   }
 
   /** How many of these stand elsewhere in one order than in another. */

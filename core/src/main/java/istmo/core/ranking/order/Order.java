@@ -1,12 +1,12 @@
 package istmo.core.ranking.order;
 
+import istmo.core.anatomy.RegionValues;
 import istmo.core.catalogue.Improvisation;
 import istmo.core.evidence.Posterior;
 import istmo.core.ranking.Ranked;
 import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.training.LoadEstimate;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -40,7 +40,7 @@ public record Order(
   public record Entry(
       Ranked ranked,
       Evaluation.Computed evaluation,
-      Map<String, Double> stimulus,
+      RegionValues stimulus,
       List<Posterior.Influence> studies,
       List<String> why,
       List<String> raise,
@@ -71,5 +71,6 @@ public record Order(
       Optional<Substitute> instead,
       List<Improvisation> improvised) {}
 
+  /** The first strip, and what decided between it and those that the model cannot tell from it. */
   public record FirstPick(String candidateId, String decidedBy) {}
 }

@@ -1,7 +1,6 @@
 package istmo.core.ranking.order;
 
-import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.catalogue.Candidate;
@@ -16,6 +15,7 @@ import istmo.core.evidence.Posterior;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.quantity.Required;
 import istmo.core.ranking.Alternative;
 import istmo.core.ranking.Ranked;
 import istmo.core.ranking.Ranking;
@@ -141,14 +141,11 @@ public final class Orders {
             excluded,
             x ->
                 x.kind() == Order.Kind.GYM
-                    ? withSubstitute(brief, x, evaluations.get(x.candidateId()), shapes)
+                    ? withSubstitute(brief, x, Required.entry(evaluations, x.candidateId()), shapes)
                     : x);
-    Map<String, Double> best = new LinkedHashMap<>();
-    for (Region r : Regions.standard().all()) {
-      best.put(
-          r.id(),
-          open.values().stream().mapToDouble(j -> j.stimulus().get(r.id())).max().orElse(0));
-    }
+    RegionValues best =
+        RegionValues.of(
+            r -> open.values().stream().mapToDouble(j -> j.stimulus().get(r)).max().orElse(0));
     List<Ranked> ranked =
         Ranking.rank(
             alternatives(brief, open.values(), j -> j.fits(brief)),
@@ -178,9 +175,9 @@ public final class Orders {
       Ranked r,
       List<Ranked> ranked,
       Map<String, ScoredCandidate> open,
-      Map<String, Double> best,
+      RegionValues best,
       String most) {
-    ScoredCandidate j = open.get(r.id());
+    ScoredCandidate j = Required.entry(open, r.id());
     Evaluation.Computed e = j.evaluation();
     Exercise x = Catalogue.standard().exerciseOf(e.candidate());
     Optional<LoadEstimate> load =
@@ -197,7 +194,8 @@ public final class Orders {
             .limit(MOST_STUDIES)
             .toList();
     List<String> why = Explanation.why(j, r, brief, best, x, most, studies);
-    List<String> raise = Explanation.raise(r, ranked, id -> open.get(id).evaluation().candidate());
+    List<String> raise =
+        Explanation.raise(r, ranked, id -> Required.entry(open, id).evaluation().candidate());
     return new Order.Entry(
         r,
         e,

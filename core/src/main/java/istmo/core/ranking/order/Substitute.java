@@ -6,6 +6,7 @@ import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
+import istmo.core.quantity.Required;
 import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
@@ -102,7 +103,7 @@ public record Substitute(String candidateId, String name, double alikeness, Stri
       sizeA += sa * sa;
       sizeB += sb * sb;
       double shared = Math.min(sa, sb);
-      lengths += shared * Math.abs(la.get(r.id()) - lb.get(r.id()));
+      lengths += shared * Math.abs(Required.entry(la, r.id()) - Required.entry(lb, r.id()));
       weight += shared;
     }
     double distance =

@@ -5,6 +5,7 @@ import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
 import istmo.core.mechanics.AnalysisPoint;
+import istmo.core.quantity.Required;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.criterion.LimiterWords;
 import istmo.core.stimulus.School;
@@ -52,7 +53,10 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
           .forEach(id -> ofRegion.merge(id, m.entry().stimulus().get(id), Math::max));
     }
     most.entrySet()
-        .removeIf(e -> e.getValue() < ASKED * Math.max(1e-9, ofRegion.get(e.getKey().region())));
+        .removeIf(
+            e ->
+                e.getValue()
+                    < ASKED * Math.max(1e-9, Required.entry(ofRegion, e.getKey().region())));
     List<Cell> cells = List.copyOf(most.keySet());
     if (cells.isEmpty()) {
       return Optional.empty();
@@ -61,19 +65,20 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
     for (int c = 0; c < weight.length; c++) {
       String region = cells.get(c).region();
       weight[c] =
-          aim.weights().get(region)
+          Required.entry(aim.weights(), region)
               / (double) cells.stream().filter(x -> x.region().equals(region)).count();
     }
     List<Member> near = new ArrayList<>();
     for (Member m : all) {
-      boolean best = cells.stream().anyMatch(c -> m.gives().getOrDefault(c, 0.0) >= most.get(c));
+      boolean best =
+          cells.stream().anyMatch(c -> m.gives().getOrDefault(c, 0.0) >= Required.entry(most, c));
       if (near.size() < LOOKED_AT || best) {
         near.add(m);
       }
     }
     Search search = new Search(near, cells, most, weight, count);
     search.from(0, new int[count], 0);
-    return search.best == null ? Optional.empty() : Optional.of(search.answer());
+    return search.best.length == 0 ? Optional.empty() : Optional.of(search.answer());
   }
 
   /** Every choice of {@code count} different exercises. */
@@ -85,7 +90,7 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
     private final double total;
     private final int count;
     private double most = -1;
-    private int[] best;
+    private int[] best = {};
 
     Search(
         List<Member> near, List<Cell> cells, Map<Cell, Double> most, double[] weight, int count) {
@@ -97,7 +102,8 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
       for (int i = 0; i < covers.length; i++) {
         for (int c = 0; c < cells.size(); c++) {
           covers[i][c] =
-              near.get(i).gives().getOrDefault(cells.get(c), 0.0) / most.get(cells.get(c));
+              near.get(i).gives().getOrDefault(cells.get(c), 0.0)
+                  / Required.entry(most, cells.get(c));
         }
       }
       this.total = Arrays.stream(weight).sum();

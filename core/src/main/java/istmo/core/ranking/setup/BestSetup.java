@@ -1,6 +1,7 @@
 package istmo.core.ranking.setup;
 
 import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Cautions;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
@@ -16,6 +17,7 @@ import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.quantity.Required;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Admission;
 import istmo.core.ranking.criterion.Evaluation;
@@ -127,7 +129,7 @@ public final class BestSetup {
    * @param obstacle why it cannot go there; empty when it can
    * @param byRegion stimulus there, empty where it cannot go
    */
-  public record Move(double value, double fit, String obstacle, Map<String, Double> byRegion) {}
+  public record Move(double value, double fit, String obstacle, Optional<RegionValues> byRegion) {}
 
   /** A control that the search moved. */
   public record Moved(SetupParameter parameter, double from, double to) {}
@@ -162,7 +164,7 @@ public final class BestSetup {
    * One natural step of each control from a set-up, assumptions too, in the order of the family's
    * parameters; what the set-up itself gives is beside it.
    */
-  public record Steps(Setup at, double fit, Map<String, Double> byRegion, List<Step> steps) {
+  public record Steps(Setup at, double fit, RegionValues byRegion, List<Step> steps) {
     /** What a move gains of the fit, as a share; 0 where it is too little to count. */
     public double gain(Move move) {
       return idle(fit, move) ? 0 : move.fit() / Math.max(1e-9, fit) - 1;
@@ -321,14 +323,14 @@ public final class BestSetup {
   private Move move(Setup at, SetupParameter p, int steps) {
     Optional<Setup> to = moved(at, p, steps);
     if (to.isEmpty()) {
-      return new Move(at.get(p), Double.NaN, "That is the end of its range.", Map.of());
+      return new Move(at.get(p), Double.NaN, "That is the end of its range.", Optional.empty());
     }
     Tried t = at(to.get());
     return new Move(
         to.get().get(p),
         t.computed().isPresent() ? t.fit() : Double.NaN,
         t.obstacle(),
-        t.computed().map(Evaluation.Computed::stimulus).orElse(Map.of()));
+        t.computed().map(Evaluation.Computed::stimulus));
   }
 
   private static Optional<Setup> moved(Setup at, SetupParameter p, int steps) {
@@ -337,7 +339,7 @@ public final class BestSetup {
   }
 
   private Tried at(Setup setup) {
-    return tried.get(setup.values());
+    return Required.entry(tried, setup.values());
   }
 
   /** Computes what was not tried yet, on all processors; a set-up is found again by its values. */

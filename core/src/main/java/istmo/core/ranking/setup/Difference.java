@@ -2,6 +2,7 @@ package istmo.core.ranking.setup;
 
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
@@ -10,7 +11,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
 
 /**
@@ -38,10 +38,10 @@ public record Difference(List<RegionChange> changes, List<String> sentences) {
   public static Difference between(
       String firstName,
       Analysis first,
-      Map<String, Double> firstStimulus,
+      RegionValues firstStimulus,
       String secondName,
       Analysis second,
-      Map<String, Double> secondStimulus) {
+      RegionValues secondStimulus) {
     List<RegionChange> changes = new ArrayList<>();
     for (Region r : Regions.standard().all()) {
       double from = firstStimulus.get(r.id());

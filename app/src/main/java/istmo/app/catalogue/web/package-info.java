@@ -1,0 +1,5 @@
+/** The feature over HTTP: views, inputs and thin controllers. */
+@NullMarked
+package istmo.app.catalogue.web;
+
+import org.jspecify.annotations.NullMarked;

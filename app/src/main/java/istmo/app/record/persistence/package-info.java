@@ -1,0 +1,5 @@
+/** The feature's rows. */
+@NullMarked
+package istmo.app.record.persistence;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** Sessions, their exercises and sets. */
+@NullMarked
+package istmo.app.sessions;
+
+import org.jspecify.annotations.NullMarked;

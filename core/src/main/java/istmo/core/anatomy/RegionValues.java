@@ -1,0 +1,59 @@
+package istmo.core.anatomy;
+
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.DoubleStream;
+
+/** One value for each region, in the order of the list of regions. Never changes. */
+public final class RegionValues {
+  private final double[] values;
+
+  private RegionValues(double[] values) {
+    this.values = values;
+  }
+
+  /** Values by a function of the region. */
+  public static RegionValues of(ToDoubleFunction<Region> value) {
+    return new RegionValues(Regions.standard().all().stream().mapToDouble(value).toArray());
+  }
+
+  /** The value of a region; throws {@link istmo.core.quantity.InvalidInput} for an unknown id. */
+  public double get(String regionId) {
+    return values[Regions.standard().get(regionId).ordinal()];
+  }
+
+  /** The value of a region. */
+  public double get(Region region) {
+    return values[region.ordinal()];
+  }
+
+  /** All values, in the order of the list of regions. */
+  public DoubleStream stream() {
+    return Arrays.stream(values);
+  }
+
+  /** The same by region id, for whoever writes it down. */
+  public Map<String, Double> asMap() {
+    Map<String, Double> map = new LinkedHashMap<>();
+    Regions.standard().all().forEach(r -> map.put(r.id(), get(r)));
+    return Collections.unmodifiableMap(map);
+  }
+
+  @Override
+  public boolean equals(Object other) {
+    return other instanceof RegionValues o && Arrays.equals(values, o.values);
+  }
+
+  @Override
+  public int hashCode() {
+    return Arrays.hashCode(values);
+  }
+
+  @Override
+  public String toString() {
+    return asMap().toString();
+  }
+}

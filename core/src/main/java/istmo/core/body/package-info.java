@@ -1,0 +1,5 @@
+/** One person: intake, readings, estimates, profile, sore joints, cautions. */
+@NullMarked
+package istmo.core.body;
+
+import org.jspecify.annotations.NullMarked;
