@@ -1,5 +1,6 @@
 import tseslint from 'typescript-eslint'
 import reactHooks from 'eslint-plugin-react-hooks'
+import a11y from 'eslint-plugin-jsx-a11y-x'
 
 // Who may import whom. What is not listed is not allowed.
 const layers = {
@@ -29,16 +30,37 @@ const directions = Object.entries(layers).map(([layer, allowed]) => ({
 }))
 
 export default tseslint.config(
-  { ignores: ['dist', 'target', 'node_modules', 'src/api/schema.d.ts'] },
-  ...tseslint.configs.recommended,
-  reactHooks.configs.flat.recommended,
+  { ignores: ['dist', 'target', 'coverage', 'node_modules', 'src/api/schema.d.ts'] },
   {
+    files: ['**/*.{ts,tsx}'],
+    extends: [...tseslint.configs.recommendedTypeChecked],
+    languageOptions: {
+      parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname },
+    },
     rules: {
+      // what is taken off an object by its rest
       '@typescript-eslint/no-unused-vars': [
         'error',
         { varsIgnorePattern: '^_', argsIgnorePattern: '^_' },
       ],
+      // a handler of an event may be asynchronous: React does not look at what it answers
+      '@typescript-eslint/no-misused-promises': [
+        'error',
+        { checksVoidReturn: { attributes: false } },
+      ],
     },
-  }, // what is taken off an object by its rest
+  },
+  reactHooks.configs.flat.recommended,
+  {
+    files: ['src/**/*.tsx'],
+    ...a11y.configs.recommended,
+    rules: {
+      ...a11y.configs.recommended.rules,
+      // a form that a coach has just asked for takes the focus
+      'jsx-a11y-x/no-autofocus': 'off',
+      // what scrolls by itself has to be reached by keys
+      'jsx-a11y-x/no-noninteractive-tabindex': ['error', { tags: [], roles: ['group'] }],
+    },
+  },
   ...directions,
 )

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
+import type { QueryClient } from '@tanstack/react-query'
 import { answer, api } from './client'
 import type { Schemas } from './client'
 
@@ -33,6 +34,25 @@ export const keys = {
   starts: (candidateId?: string) => ['starts', candidateId ?? 'all'] as const,
   bench: (input: Schemas['BenchInput']) => ['bench', input] as const,
 }
+
+/** Everything that is computed for a client or read from the record. */
+const OF_A_CLIENT = ['clients', 'order', 'bench', 'session', 'week', 'record'] as const
+
+/** Everything that is computed with a gym's machines and plates. */
+const OF_A_GYM = ['gyms', 'order', 'bench', 'session', 'week', 'record'] as const
+
+const stale = (queries: QueryClient, roots: readonly string[]) =>
+  roots.forEach((root) => void queries.invalidateQueries({ queryKey: [root] }))
+
+/** A client's body, cautions, readings or lifts have changed. */
+export const afterClientChanged = (queries: QueryClient) => stale(queries, OF_A_CLIENT)
+
+/** A gym's equipment, measured values or plates have changed. */
+export const afterGymChanged = (queries: QueryClient) => stale(queries, OF_A_GYM)
+
+/** Somebody else is at the screen: what the one before asked for is not theirs. */
+export const forgetTheLastCoach = (queries: QueryClient) =>
+  queries.removeQueries({ predicate: (q) => q.queryKey[0] !== keys.account[0] })
 
 export const useCatalogue = () =>
   useQuery({

@@ -1,12 +1,14 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { lazy, Suspense, useEffect, useState } from 'react'
 import { createBrowserRouter, NavLink, Outlet, RouterProvider, useLocation } from 'react-router'
+import type { RouteObject } from 'react-router'
 import { HomePage } from '../features/order/HomePage'
 import { Gate } from '../features/account/Gate'
 import { Problem } from '../api/client'
 import { useAccount } from '../api/queries'
 import { Waiting } from '../ui/Notice'
 import { NewVersion } from './NewVersion'
+import { RouteFault } from './RouteFault'
 import { Shortcuts } from './Shortcuts'
 import { useTheme } from './theme'
 
@@ -208,13 +210,27 @@ function OnTheFloor() {
   )
 }
 
+/** Screens whose faults leave the frame standing, so that there is a way on. */
+const framed = (screens: RouteObject[]): RouteObject[] =>
+  screens.map((screen) => ({ ...screen, errorElement: <RouteFault /> }))
+
+const missing = () => {
+  // eslint-disable-next-line @typescript-eslint/only-throw-error -- the router's own way to say 404
+  throw new Response(null, { status: 404 })
+}
+
 const router = createBrowserRouter([
-  { path: '/floor', element: <OnTheFloor /> },
-  { path: '/floor/:id', element: <OnTheFloor /> },
-  { element: <Outside />, children: [{ path: '/shared/:token', element: <SharedPage /> }] },
+  { path: '/floor', element: <OnTheFloor />, errorElement: <RouteFault /> },
+  { path: '/floor/:id', element: <OnTheFloor />, errorElement: <RouteFault /> },
+  {
+    element: <Outside />,
+    errorElement: <RouteFault />,
+    children: [{ path: '/shared/:token', element: <SharedPage />, errorElement: <RouteFault /> }],
+  },
   {
     element: <Frame />,
-    children: [
+    errorElement: <RouteFault />,
+    children: framed([
       { path: '/', element: <HomePage /> },
       { path: '/bench', element: <BenchPage /> },
       { path: '/side-by-side', element: <ComparePage /> },
@@ -234,15 +250,8 @@ const router = createBrowserRouter([
       { path: '/record/:clientId', element: <RecordPage /> },
       { path: '/sessions', element: <SessionsPage /> },
       { path: '/sessions/:id', element: <SessionPage /> },
-      {
-        path: '*',
-        element: (
-          <div className="py-16 text-center">
-            <h1 className="text-2xl">There is no such page.</h1>
-          </div>
-        ),
-      },
-    ],
+      { path: '*', loader: missing },
+    ]),
   },
 ])
 

@@ -1,4 +1,5 @@
 import { scaleLinear, scaleTime } from 'd3-scale'
+import { momentOf } from '../quantity/day'
 
 export type Point = { on: string; value: number; error?: number; ring?: boolean; words: string }
 
@@ -11,7 +12,7 @@ const BOTTOM = 20
 /** Readings over time with their errors, as they were: nothing is smoothed, no line goes through what was not measured. */
 export function OverTime({ points, label, unit, zero = false, height = 210 }: Props) {
   if (points.length === 0) return null
-  const days = points.map((p) => new Date(p.on).getTime())
+  const days = points.map((p) => momentOf(p.on).getTime())
   const ends = points.flatMap((p) => [p.value - (p.error ?? 0), p.value + (p.error ?? 0)])
   const [low, high] = [
     Math.min(...ends, ...(zero ? [0] : [])),

@@ -1,4 +1,5 @@
 import { scaleLinear, scaleTime } from 'd3-scale'
+import { momentOf } from '../quantity/day'
 
 export type Reading = { side: string; value: number; on: string }
 
@@ -8,7 +9,7 @@ const H = 40
 /** Readings over time as they are: a dot for right or both, a ring for left; no line is drawn through what was not measured. */
 export function ReadingsPlot({ readings, label }: { readings: Reading[]; label: string }) {
   if (readings.length === 0) return null
-  const days = readings.map((r) => new Date(r.on).getTime())
+  const days = readings.map((r) => momentOf(r.on).getTime())
   const values = readings.map((r) => r.value)
   const [low, high] = [Math.min(...values), Math.max(...values)]
   const air = Math.max((high - low) * 0.2, high * 0.02)

@@ -1,3 +1,4 @@
+import { momentOf } from './day'
 /** Stored in SI, shown in the coach's units. */
 
 export type Quantity = { label: string; unit: string; choices: string[] }
@@ -33,7 +34,7 @@ export function percent(share: number): string {
 const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
 
 export function day(iso: string): string {
-  return DAY.format(new Date(iso))
+  return DAY.format(momentOf(iso))
 }
 
 export function setWords(s: { loadKg: number; repetitions: number; reserve: number }): string {

@@ -87,3 +87,30 @@ test('a session that ends asks on top of the screen, which keeps what was typed'
     ),
   )
 })
+
+test('another coach who signs in sees nothing of what the one before typed or asked for', async () => {
+  let account: object = { signedIn: true, id: 'first', demo: false, firstRun: false }
+  vi.stubGlobal('fetch', (request: Request) =>
+    Promise.resolve(
+      request.method === 'POST' ? new Response(null, { status: 204 }) : Response.json(account),
+    ),
+  )
+  const queries = new QueryClient()
+  render(
+    <QueryClientProvider client={queries}>
+      <Gate>
+        <input aria-label="typed" />
+      </Gate>
+    </QueryClientProvider>,
+  )
+  fireEvent.change(await screen.findByLabelText('typed'), { target: { value: 'half a note' } })
+  queries.setQueryData(['clients'], [{ name: 'of the first coach' }])
+  account = { signedIn: false, demo: false, firstRun: false }
+  act(() => void window.dispatchEvent(new Event(SIGNED_OUT)))
+  fireEvent.change(await screen.findByLabelText('Name'), { target: { value: 'second' } })
+  account = { signedIn: true, id: 'second', demo: false, firstRun: false }
+  fireEvent.click(screen.getByRole('button', { name: 'Sign in' }))
+  await waitFor(() => expect(screen.queryByRole('button', { name: 'Sign in' })).toBeNull())
+  expect(screen.getByLabelText('typed')).toHaveValue('')
+  expect(queries.getQueryData(['clients'])).toBeUndefined()
+})

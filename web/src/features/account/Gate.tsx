@@ -1,9 +1,9 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Dialog } from 'radix-ui'
-import { useEffect, useState } from 'react'
+import { Fragment, useEffect, useState } from 'react'
 import type { FormEvent, ReactNode } from 'react'
 import { Problem, SIGNED_OUT, answer, api } from '../../api/client'
-import { keys, useAccount } from '../../api/queries'
+import { forgetTheLastCoach, keys, useAccount } from '../../api/queries'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Trouble, Waiting } from '../../ui/Notice'
@@ -14,6 +14,7 @@ export function Gate({ children }: { children: ReactNode }) {
   const queries = useQueryClient()
   const account = useAccount()
   const [wasIn, setWasIn] = useState(false)
+  const [lastId, setLastId] = useState<string>()
   const enter = useMutation({
     mutationFn: () => answer(api.POST('/api/account/demo')),
     onSuccess: (a) => queries.setQueryData(keys.account, a),
@@ -30,6 +31,7 @@ export function Gate({ children }: { children: ReactNode }) {
     if (byItself && !isPending && !isError) mutate()
   }, [byItself, isPending, isError, mutate])
   if (a?.signedIn && !wasIn) setWasIn(true)
+  if (a?.signedIn && a.id !== lastId) setLastId(a.id)
   const entering = byItself && !isError
   if (!a)
     return account.isError ? (
@@ -37,19 +39,21 @@ export function Gate({ children }: { children: ReactNode }) {
     ) : (
       <Waiting what="Opening" />
     )
-  if (a.signedIn || (entering && wasIn)) return children
+  // another coach's screens begin anew; the same coach's keep what was typed
+  const screens = <Fragment key={lastId ?? 'nobody'}>{children}</Fragment>
+  if (a.signedIn || (entering && wasIn)) return screens
   if (entering) return <Waiting what="Opening" />
   const ask = a.demo ? (
     <EnterDemo pending={enter.isPending} error={enter.error} onEnter={() => enter.mutate()} />
   ) : a.firstRun ? (
     <FirstAccount />
   ) : (
-    <SignIn />
+    <SignIn lastId={lastId} />
   )
   if (!wasIn) return <div className="mx-auto w-full max-w-md py-16">{ask}</div>
   return (
     <>
-      {children}
+      {screens}
       <Dialog.Root open>
         <Dialog.Portal>
           <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
@@ -89,13 +93,18 @@ function EnterDemo({
   )
 }
 
-function SignIn() {
+function SignIn({ lastId }: { lastId: string | undefined }) {
   const queries = useQueryClient()
   const [signInName, setName] = useState('')
   const [password, setPassword] = useState('')
   const enter = useMutation({
     mutationFn: () => answer(api.POST('/api/account/sign-in', { body: { signInName, password } })),
-    onSuccess: () => queries.invalidateQueries(),
+    onSuccess: async () => {
+      const account = await answer(api.GET('/api/account'))
+      if (lastId !== undefined && account.id !== lastId) forgetTheLastCoach(queries)
+      queries.setQueryData(keys.account, account)
+      return queries.invalidateQueries()
+    },
   })
   const onSubmit = (e: FormEvent) => {
     e.preventDefault()

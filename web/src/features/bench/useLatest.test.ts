@@ -16,10 +16,10 @@ test('one request in flight; wishes overtaken while waiting are dropped; the new
   rerender({ wish: 3 })
   rerender({ wish: 4 })
   expect(ask).toHaveBeenCalledTimes(1)
-  await act(async () => release[0]!(''))
+  await act(() => Promise.resolve(release[0]!('')))
   expect(ask.mock.calls.map((c) => c[0])).toEqual([1, 4])
   expect(result.current.data).toBe('answer 1')
-  await act(async () => release[1]!(''))
+  await act(() => Promise.resolve(release[1]!('')))
   await waitFor(() =>
     expect(result.current).toEqual({ data: 'answer 4', error: null, pending: false }),
   )

@@ -4,7 +4,7 @@ import type { FormEvent } from 'react'
 import { Link } from 'react-router'
 import { Problem, answer, api } from '../../api/client'
 import type { Catalogue, Client, Schemas } from '../../api/client'
-import { keys, useCatalogue, useClients } from '../../api/queries'
+import { afterClientChanged, useCatalogue, useClients } from '../../api/queries'
 import { Button } from '../../ui/Button'
 import { Choice, Field } from '../../ui/Field'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
@@ -28,7 +28,7 @@ const ANKLE = [
 export function ClientsPage() {
   const clients = useClients()
   const catalogue = useCatalogue()
-  const [chosen, setChosen] = useState<string | 'new' | null>(null)
+  const [chosen, setChosen] = useState<string | null>(null) // an id, or 'new'
   const failed = [clients, catalogue].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!clients.data || !catalogue.data) return <Waiting what="Loading" />
@@ -213,9 +213,7 @@ function Intake({
         : answer(api.POST('/api/clients', { body }))
     },
     onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: keys.clients })
-      for (const key of ['order', 'bench', 'session'])
-        void queries.invalidateQueries({ queryKey: [key] })
+      afterClientChanged(queries)
       onDone()
     },
   })

@@ -3,11 +3,12 @@ import { useState } from 'react'
 import type { FormEvent } from 'react'
 import { Problem, answer, api } from '../../api/client'
 import type { Lifts } from '../../api/client'
-import { keys, useCatalogue, useLifts } from '../../api/queries'
+import { afterClientChanged, keys, useCatalogue, useLifts } from '../../api/queries'
 import { day, setWords } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Trouble, Undo, Waiting } from '../../ui/Notice'
+import { today } from '../../quantity/day'
 
 type Lift = Lifts['lifts'][number]
 
@@ -20,12 +21,11 @@ export function KnownLifts({ clientId }: { clientId: string }) {
   const [load, setLoad] = useState('')
   const [repetitions, setRepetitions] = useState('')
   const [reserve, setReserve] = useState('1')
-  const [on, setOn] = useState(() => new Date().toISOString().slice(0, 10))
+  const [on, setOn] = useState(today)
   const [removed, setRemoved] = useState<Lift | null>(null)
   const put = (l: Lifts) => {
     queries.setQueryData(keys.lifts(clientId), l)
-    for (const key of ['order', 'bench', 'session'])
-      void queries.invalidateQueries({ queryKey: [key] })
+    afterClientChanged(queries)
   }
   const post = (l: {
     candidateId: string

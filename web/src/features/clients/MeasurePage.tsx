@@ -4,7 +4,7 @@ import type { FormEvent } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import { Problem, answer, api } from '../../api/client'
 import type { MeasuredKind, Measurements } from '../../api/client'
-import { keys, useMeasurements } from '../../api/queries'
+import { afterClientChanged, keys, useMeasurements } from '../../api/queries'
 import { Landmarks, ReadingsPlot } from '../../chart/Readings'
 import { coachUnit, day, readingValue } from '../../quantity/format'
 import { Button } from '../../ui/Button'
@@ -12,6 +12,7 @@ import { Choice, FaultText, Field } from '../../ui/Field'
 import { Trouble, Undo, Waiting } from '../../ui/Notice'
 import { TapelessStarts } from '../bench/TapelessStarts'
 import { KnownLifts } from './KnownLifts'
+import { today } from '../../quantity/day'
 
 const SIDES = [
   { value: 'LEFT', label: 'left' },
@@ -35,8 +36,7 @@ export function MeasurePage() {
   const [params, setParams] = useSearchParams()
   const put = (m: Measurements) => {
     queries.setQueryData(keys.measurements(m.clientId), m)
-    void queries.invalidateQueries({ queryKey: ['order'] })
-    void queries.invalidateQueries({ queryKey: ['bench'] })
+    afterClientChanged(queries)
   }
   const [removed, setRemoved] = useState<{ kind: MeasuredKind; reading: Reading } | null>(null)
   const remove = useMutation({
@@ -206,7 +206,7 @@ function NewReading({
 }) {
   const [side, setSide] = useState<'LEFT' | 'RIGHT' | null>(null)
   const [text, setText] = useState('')
-  const [on, setOn] = useState(() => new Date().toISOString().slice(0, 10))
+  const [on, setOn] = useState(today)
   const unit = coachUnit(kind.unit)
   const save = useMutation({
     mutationFn: () => {

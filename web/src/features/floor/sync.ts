@@ -104,9 +104,9 @@ export async function sendOnce(coachId: string): Promise<number> {
 /** One tab at a time sends. */
 async function alone<T>(work: () => Promise<T>): Promise<T | undefined> {
   if (typeof navigator === 'undefined' || !navigator.locks) return work()
-  return (await navigator.locks.request('istmo-floor-send', { ifAvailable: true }, async (lock) =>
+  return navigator.locks.request('istmo-floor-send', { ifAvailable: true }, (lock) =>
     lock ? work() : undefined,
-  )) as T | undefined
+  )
 }
 
 /** Keeps sending for a coach until it is stopped: at once when something is kept, and again with growing pauses while the server does not answer. */

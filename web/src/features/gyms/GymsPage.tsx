@@ -4,7 +4,7 @@ import type { FormEvent } from 'react'
 import { Link, useLocation } from 'react-router'
 import { Problem, answer, api } from '../../api/client'
 import type { Catalogue, Gym } from '../../api/client'
-import { keys, useCatalogue, useGyms } from '../../api/queries'
+import { afterGymChanged, useCatalogue, useGyms } from '../../api/queries'
 import { Button } from '../../ui/Button'
 import { Field, Tick } from '../../ui/Field'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
@@ -14,7 +14,7 @@ import { WordMenu } from '../../ui/WordMenu'
 export function GymsPage() {
   const gyms = useGyms()
   const catalogue = useCatalogue()
-  const [chosen, setChosen] = useState<string | 'new' | null>(null)
+  const [chosen, setChosen] = useState<string | null>(null) // an id, or 'new'
   const { search } = useLocation()
   const failed = [gyms, catalogue].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
@@ -102,9 +102,8 @@ function GymForm({
           )
         : answer(api.POST('/api/gyms', { body: { name, equipment } })),
     onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: keys.gyms })
-      for (const key of ['order', 'bench', 'machines'])
-        void queries.invalidateQueries({ queryKey: [key] })
+      afterGymChanged(queries)
+      void queries.invalidateQueries({ queryKey: ['machines'] })
       onDone()
     },
   })

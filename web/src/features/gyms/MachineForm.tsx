@@ -3,7 +3,7 @@ import { useId, useState } from 'react'
 import type { FormEvent } from 'react'
 import { Problem, answer, api } from '../../api/client'
 import type { Machine, MachineDetail, Machines, Schemas } from '../../api/client'
-import { keys } from '../../api/queries'
+import { afterGymChanged, keys } from '../../api/queries'
 import { detailUnit, trim } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { FaultText } from '../../ui/Field'
@@ -27,8 +27,7 @@ export function MachineForm({ gymId, version, machine, brief }: Props) {
   )
   const put = (m: Machines) => {
     queries.setQueryData(keys.machines(gymId), m)
-    for (const key of ['order', 'bench', 'session', 'gyms'])
-      void queries.invalidateQueries({ queryKey: [key] })
+    afterGymChanged(queries)
   }
   const save = useMutation({
     mutationFn: () => {

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import type { FormEvent } from 'react'
 import { Problem, answer, api } from '../../api/client'
 import type { Machines } from '../../api/client'
-import { keys } from '../../api/queries'
+import { afterGymChanged, keys } from '../../api/queries'
 import { plateWords, readPlates } from '../../quantity/plates'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
@@ -25,8 +25,7 @@ export function PlatesField({ machines }: { machines: Machines }) {
       ),
     onSuccess: (m) => {
       queries.setQueryData(keys.machines(machines.gymId), m)
-      for (const key of ['order', 'bench', 'session', 'gyms'])
-        void queries.invalidateQueries({ queryKey: [key] })
+      afterGymChanged(queries)
     },
   })
   const problem = save.error instanceof Problem ? save.error : null

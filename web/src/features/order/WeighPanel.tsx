@@ -48,7 +48,7 @@ export function WeighPanel({
                   max={10}
                   step={0.1}
                   value={value}
-                  aria-description={c.asks}
+                  title={c.asks}
                   className="h-6 accent-[var(--accent)]"
                   onChange={(e) =>
                     change({ weights: { ...brief.weights, [c.id]: Number(e.target.value) } }, true)

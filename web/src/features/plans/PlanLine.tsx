@@ -1,4 +1,5 @@
 import type { Catalogue, Planning, Week } from '../../api/client'
+import { dayOf, momentOf } from '../../quantity/day'
 import { WordMenu, WordToggle } from '../../ui/WordMenu'
 import { regionWords } from '../brief/names'
 import { setTimes } from './edits'
@@ -8,7 +9,7 @@ import type { Edit } from './useWeekEdits'
 function monday(daysAhead: number): string {
   const d = new Date()
   d.setDate(d.getDate() + daysAhead - ((d.getDay() + 6) % 7))
-  return `${d.getFullYear()}-${String(d.getMonth() + 1).padStart(2, '0')}-${String(d.getDate()).padStart(2, '0')}`
+  return dayOf(d)
 }
 
 const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
@@ -110,11 +111,11 @@ export function PlanLine({
           from{' '}
           <WordMenu
             label="Begins"
-            text={p.startsOn ? DATE.format(new Date(p.startsOn)) : 'a day to be said'}
+            text={p.startsOn ? DATE.format(momentOf(p.startsOn)) : 'a day to be said'}
             {...(p.startsOn ? { value: p.startsOn } : {})}
-            options={starts.map((d) => ({ value: d, label: DATE.format(new Date(d)) }))}
+            options={starts.map((d) => ({ value: d, label: DATE.format(momentOf(d)) }))}
             onChange={(v) =>
-              edit(`begins ${DATE.format(new Date(v))}`, (x) => ({ ...x, startsOn: v }))
+              edit(`begins ${DATE.format(momentOf(v))}`, (x) => ({ ...x, startsOn: v }))
             }
           />
         </>
