@@ -3096,6 +3096,7 @@ export interface components {
             mostBlockWeeks: number;
             pairings: components["schemas"]["PairingView"][];
             schemes: components["schemas"]["SchemeView"][];
+            weekdays: number[][];
         };
         PlateInput: {
             /** Format: double */

@@ -48,7 +48,9 @@ export function PlanLine({
         text={`${p.days.length} ${p.days.length === 1 ? 'session' : 'sessions'}`}
         value={String(p.days.length)}
         options={[1, 2, 3, 4, 5, 6, 7].map((n) => ({ value: String(n), label: `${n} a week` }))}
-        onChange={(v) => edit(`${v} sessions a week`, (x) => setTimes(x, Number(v)))}
+        onChange={(v) =>
+          edit(`${v} sessions a week`, (x) => setTimes(x, Number(v), planning.weekdays))
+        }
       />
       , worked{' '}
       <WordMenu

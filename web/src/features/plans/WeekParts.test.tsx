@@ -18,6 +18,7 @@ const planning: Planning = {
   schemes: [{ scheme: 'STRAIGHT', label: 'straight sets', how: 'The same load.' }],
   pairings: [{ pairing: 'NONE', label: 'one after the other' }],
   leastBlockWeeks: 4,
+  weekdays: [[3], [1, 4], [1, 3, 5], [1, 2, 4, 5]],
   mostBlockWeeks: 8,
 }
 

@@ -91,9 +91,14 @@ test('a swap keeps the sets and its place', () => {
 
 test('sessions come on free weekdays and stay in order', () => {
   const p = plan(['a'], ['b'])
-  const four = setTimes(p, 4)
-  expect(four.days.map((d) => d.weekday)).toEqual([1, 3, 4, 5])
-  expect(setTimes(four, 1).days.map((d) => d.weekday)).toEqual([1])
+  const spread = [[3], [1, 4], [1, 3, 5], [1, 2, 4, 5], [1, 2, 3, 4, 5], [], [1, 2, 3, 4, 5, 6, 7]]
+  const weekdays = (x: Plan) => x.days.map((d) => d.weekday)
+  const four = setTimes(p, 4, spread)
+  expect(weekdays(four)).toEqual([1, 2, 4, 5])
+  expect(shape(four)).toEqual(['a', 'b', '', ''])
+  expect(weekdays(setTimes(four, 1, spread))).toEqual([3])
+  const byHand = setWeekday(p, 0, 6)
+  expect(weekdays(setTimes(byHand, 3, spread))).toEqual([1, 4, 6])
   expect(setWeekday(p, 0, 6).days.map((d) => d.weekday)).toEqual([4, 6])
   expect(setWeekday(p, 0, 4)).toBe(p)
   expect(shape(add(p, 1, item('n')))).toEqual(['a', 'b n'])

@@ -112,15 +112,20 @@ export function setDay(plan: Plan, day: number, change: Partial<PlanDay>): Plan 
   return withDay(plan, day, (d) => ({ ...d, ...change }))
 }
 
-/** Another number of sessions: days are added on the first free weekdays, or the last ones go. */
-export function setTimes(plan: Plan, times: number): Plan {
-  if (times <= plan.days.length) return { ...plan, days: plan.days.slice(0, times) }
-  const days = [...plan.days]
-  for (const weekday of [1, 4, 3, 5, 2, 6, 7]) {
-    if (days.length === times) break
-    if (!days.some((d) => d.weekday === weekday))
-      days.push({ weekday, minutes: plan.days[0]?.minutes ?? 60, oneStation: false, bouts: [] })
-  }
+/** Another number of sessions: on the usual weekdays for it, which the server says; days that the coach chose by hand stay, and free ones come to them. */
+export function setTimes(plan: Plan, times: number, spread: number[][]): Plan {
+  const usual = (n: number) => spread[n - 1] ?? []
+  const chosen = plan.days.map((d) => d.weekday)
+  const asUsual = usual(chosen.length).join() === chosen.join()
+  const kept = plan.days.slice(0, times)
+  const free = [...usual(times), ...usual(7)].filter((w) => !chosen.includes(w))
+  const weekdays = asUsual
+    ? usual(times)
+    : [...kept.map((d) => d.weekday), ...new Set(free)].slice(0, times)
+  const days = weekdays.map((weekday, k) => ({
+    ...(kept[k] ?? { minutes: plan.days[0]?.minutes ?? 60, oneStation: false, bouts: [] }),
+    weekday,
+  }))
   return { ...plan, days: days.sort((a, b) => a.weekday - b.weekday) }
 }
 

@@ -6,8 +6,8 @@ import istmo.app.sessions.Session;
 import istmo.core.body.Measurement.Side;
 import istmo.core.catalogue.Candidate;
 import istmo.core.equipment.GymEquipment;
-import istmo.core.equipment.Loading;
 import istmo.core.plan.Flow;
+import istmo.core.plan.LoadsToChoose;
 import istmo.core.plan.Offer;
 import istmo.core.plan.Offers;
 import istmo.core.plan.Prescription;
@@ -42,13 +42,6 @@ record FloorExercises(
     Function<String, Candidate> names,
     LocalDate today) {
   private static final int SWAPS = 3;
-
-  /** Loads to choose from by one touch: so far below and above the working load (judgement). */
-  private static final double LEAST_LOAD = 0.25;
-
-  private static final double MOST_LOAD = 1.6;
-  private static final double UNKNOWN_MOST_KG = 120;
-  private static final int MOST_LOADS = 160;
 
   List<Floor.Exercise> all() {
     Map<String, Flow.Exercise> flow = new HashMap<>();
@@ -209,37 +202,10 @@ record FloorExercises(
         next(x.offer(), x.prescription()),
         Optional.of(x.load()),
         last,
-        loads(x),
+        LoadsToChoose.of(x.load(), x.offer().needs(), equipment),
         mark,
         agreed.getOrDefault(candidateId, List.of()),
         steps,
         swaps);
-  }
-
-  private List<Loading> loads(Flow.Exercise x) {
-    double most =
-        Math.max(
-            x.load().highKg(),
-            x.load().sets().stream()
-                .flatMap(l -> l.load().stream())
-                .mapToDouble(Loading::kg)
-                .max()
-                .orElse(0));
-    List<Loading> all =
-        Loading.upTo(most > 0 ? most * MOST_LOAD : UNKNOWN_MOST_KG, x.offer().needs(), equipment)
-            .stream()
-            .filter(l -> l.kg() >= most * LEAST_LOAD)
-            .toList();
-    int working = (int) all.stream().filter(l -> l.kg() < most).count();
-    int from =
-        Math.max(
-            0,
-            Math.min(
-                all.size() - MOST_LOADS,
-                working
-                    - MOST_LOADS
-                        / 2)); // those around the working load, where there are more than a thumb
-    // goes through
-    return all.subList(from, Math.min(all.size(), from + MOST_LOADS));
   }
 }

@@ -29,7 +29,6 @@ import istmo.core.ranking.order.Orders;
 import istmo.core.record.Experience;
 import istmo.core.stimulus.School;
 import java.time.Clock;
-import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -63,9 +62,6 @@ public class OrderBook {
 
   /** Everything that an order hangs on. */
   private record OrderKey(Brief brief, List<String> own) {}
-
-  /** What was said longer ago does not count in an order any more (judgement). */
-  private static final Duration SAID_WITHIN = Duration.ofDays(180);
 
   private static final int KEPT_ORDERS = 40;
 
@@ -153,7 +149,9 @@ public class OrderBook {
     return client.learns()
         ? brief.learning(
             Experience.of(
-                history.since(client.id(), clock.instant().minus(SAID_WITHIN), List.of()).values()))
+                history
+                    .since(client.id(), clock.instant().minus(Experience.COUNTS_FOR), List.of())
+                    .values()))
         : brief;
   }
 

@@ -22,10 +22,10 @@ import istmo.core.plan.Offers;
 import istmo.core.plan.Pairing;
 import istmo.core.plan.Planned;
 import istmo.core.plan.Shortfall;
+import istmo.core.plan.Spread;
 import istmo.core.plan.Swap;
 import istmo.core.plan.Targets;
 import istmo.core.plan.WorkingLoad;
-import istmo.core.quantity.Allowed;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Weights;
@@ -40,7 +40,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
@@ -105,7 +105,7 @@ public class Plans {
     PlanDocument document =
         new PlanDocument(
             name == null || name.isBlank() ? "Week for " + client.name() : name,
-            PlanDocument.of(new Planned.Week(spread(days, each, oneStation))),
+            PlanDocument.of(new Planned.Week(days(days, each, oneStation))),
             pairing,
             client.profile().trainingAge().filter(a -> a == TrainingAge.WEEKS).isEmpty(),
             true,
@@ -287,12 +287,8 @@ public class Plans {
     if (step < 1 || step > block.weeks().size()) {
       throw new NotFound("week " + step + " of this block");
     }
-    Function<String, Boolean> serves =
-        id ->
-            on.find(id)
-                .filter(o -> aim.weights().keySet().stream().anyMatch(r -> o.share(r) >= 0.5))
-                .isPresent();
-    return Block.applied(document.week(), block.weeks().get(step - 1), serves::apply, age);
+    Predicate<String> serves = id -> on.find(id).filter(o -> o.serves(aim)).isPresent();
+    return Block.applied(document.week(), block.weeks().get(step - 1), serves, age);
   }
 
   /** The block of weeks, where the plan has one. */
@@ -318,25 +314,9 @@ public class Plans {
     return new LinkedHashMap<>(result);
   }
 
-  /**
-   * A new plan's days: so many a week, spread over it (common practice: one leg day, two, or the
-   * whole body three or four times).
-   */
-  public static List<Planned.Day> spread(int times, int minutes, boolean oneStation) {
-    int[][] weekdays = {
-      {3},
-      {1, 4},
-      {1, 3, 5},
-      {1, 2, 4, 5},
-      {1, 2, 3, 4, 5},
-      {1, 2, 3, 4, 5, 6},
-      {1, 2, 3, 4, 5, 6, 7}
-    };
-    new Allowed(1, 7, "sessions a week").check("times", times);
-    List<Planned.Day> days = new ArrayList<>();
-    for (int weekday : weekdays[times - 1]) {
-      days.add(new Planned.Day(weekday, minutes, oneStation, List.of()));
-    }
-    return days;
+  private static List<Planned.Day> days(int times, int minutes, boolean oneStation) {
+    return Spread.weekdays(times).stream()
+        .map(weekday -> new Planned.Day(weekday, minutes, oneStation, List.of()))
+        .toList();
   }
 }

@@ -23,7 +23,6 @@ import istmo.core.record.Series;
 import istmo.core.record.WeeklySets;
 import java.time.Clock;
 import java.time.DayOfWeek;
-import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.TemporalAdjusters;
@@ -40,7 +39,6 @@ import org.springframework.stereotype.Service;
 /** What a client's record says, and what it teaches. */
 @Service
 public class Records {
-  private static final Duration TAUGHT_FROM = Duration.ofDays(182);
   private static final int LESSON_WEEKS = 4;
 
   private final History history;
@@ -80,7 +78,9 @@ public class Records {
         client,
         history.lines(clientId),
         Experience.of(
-            history.since(clientId, clock.instant().minus(TAUGHT_FROM), List.of()).values()));
+            history
+                .since(clientId, clock.instant().minus(Experience.COUNTS_FOR), List.of())
+                .values()));
   }
 
   /**
@@ -163,7 +163,9 @@ public class Records {
     Client client = clients.get(clientId);
     List<Series> all =
         List.copyOf(
-            history.since(clientId, clock.instant().minus(TAUGHT_FROM), List.of()).values());
+            history
+                .since(clientId, clock.instant().minus(Experience.COUNTS_FOR), List.of())
+                .values());
     if (all.isEmpty()) {
       return List.of();
     }
@@ -213,7 +215,7 @@ public class Records {
     clients.check(clientId);
     List<Said> list = new ArrayList<>();
     for (Series s :
-        history.since(clientId, clock.instant().minus(TAUGHT_FROM), List.of()).values()) {
+        history.since(clientId, clock.instant().minus(Experience.COUNTS_FOR), List.of()).values()) {
       s.outings().stream()
           .filter(o -> o.sets().stream().anyMatch(x -> !x.felt().isEmpty() || x.pain().isPresent()))
           .forEach(o -> list.add(new Said(o.on(), s.candidateId(), o)));

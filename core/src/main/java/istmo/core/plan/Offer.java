@@ -2,6 +2,7 @@ package istmo.core.plan;
 
 import istmo.core.body.PainFlag;
 import istmo.core.equipment.Equipment.LoadKind;
+import istmo.core.ranking.brief.Aim;
 import istmo.core.training.LoadEstimate;
 import java.util.List;
 import java.util.Map;
@@ -68,6 +69,15 @@ public record Offer(
     limiters = Map.copyOf(limiters);
   }
 
+  /** Share of the best here from which a set serves an aimed region (judgement). */
+  private static final double SERVES = 0.5;
+
+  /** Whether a set gives one of the aimed regions at least half of the best that there is here. */
+  public boolean serves(Aim aim) {
+    return aim.weights().keySet().stream().anyMatch(r -> share(r) >= SERVES);
+  }
+
+  /** What a set gives a region beside the best here, 0 to 1. */
   public double share(String region) {
     return shares.getOrDefault(region, 0.0);
   }

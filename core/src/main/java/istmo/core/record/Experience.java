@@ -2,6 +2,7 @@ package istmo.core.record;
 
 import istmo.core.anatomy.Regions;
 import istmo.core.body.PainFlag;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
@@ -42,6 +43,10 @@ public record Experience(Map<String, Reports> byCandidate) {
   private static final int PAIN_OF = 4;
   private static final int STRONG_IN = 2;
 
+  /** What was said longer ago does not count: half a year, in whole weeks (judgement). */
+  public static final Duration COUNTS_FOR = Duration.ofDays(182);
+
+  /** Nothing was said yet. */
   public static final Experience NONE = new Experience(Map.of());
 
   /**

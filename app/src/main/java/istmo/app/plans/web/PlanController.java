@@ -21,6 +21,7 @@ import istmo.core.plan.Prescriber;
 import istmo.core.plan.Role;
 import istmo.core.plan.Scheme;
 import istmo.core.plan.Shortfall;
+import istmo.core.plan.Spread;
 import istmo.core.quantity.InvalidInput;
 import java.time.Instant;
 import java.util.Arrays;
@@ -132,7 +133,8 @@ class PlanController {
       List<SchemeView> schemes,
       List<PairingView> pairings,
       int leastBlockWeeks,
-      int mostBlockWeeks) {}
+      int mostBlockWeeks,
+      List<List<Integer>> weekdays) {}
 
   record BlockWeekView(BlockWeekHeadView step, List<PlannedDayView> days) {}
 
@@ -166,7 +168,8 @@ class PlanController {
         Arrays.stream(Scheme.values()).map(s -> new SchemeView(s, s.label(), s.how())).toList(),
         Arrays.stream(Pairing.values()).map(p -> new PairingView(p, p.label())).toList(),
         (int) Block.WEEKS.min(),
-        (int) Block.WEEKS.max());
+        (int) Block.WEEKS.max(),
+        Spread.all());
   }
 
   /**

@@ -12,6 +12,7 @@ import istmo.core.catalogue.Exercise;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.mechanics.Limiter;
 import istmo.core.movement.Family;
+import istmo.core.movement.Load;
 import istmo.core.movement.SetupParameter;
 import istmo.core.ranking.Alternative;
 import istmo.core.ranking.brief.Aim;
@@ -56,8 +57,6 @@ public final class Practical {
 
   /** Steps of a school of heavy basics: how much more steps in load, and the whole leg, count. */
   private static final double BASICS_STEPS = 2;
-
-  private static final double G = 9.81;
 
   private final Brief brief;
   private final Exercise x;
@@ -369,7 +368,7 @@ public final class Practical {
                       Math.min(Math.PI / 2, Math.max(0, p.posture().angle(Coordinate.KNEE_FLEXION)))
                           / 2));
     }
-    double weights = most / (brief.body().massKg() * G);
+    double weights = most / (brief.body().massKg() * Load.G);
     add(
         Criterion.KNEE,
         Math.max(0, 1 - weights / KNEECAP_BODY_WEIGHTS),
