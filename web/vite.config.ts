@@ -31,5 +31,15 @@ export default defineConfig({
   ],
   server: { proxy: { '/api': process.env.API_URL ?? 'http://127.0.0.1:8080' } },
   build: { target: 'es2022' },
-  test: { environment: 'jsdom', setupFiles: ['src/test-setup.ts'], css: false },
+  test: {
+    environment: 'jsdom',
+    setupFiles: ['src/test-setup.ts'],
+    css: false,
+    // told, not asked for: there is no threshold yet
+    coverage: {
+      include: ['src/**/*.{ts,tsx}'],
+      exclude: ['src/api/schema.d.ts', 'src/**/*.test.{ts,tsx}'],
+      reporter: ['text-summary'],
+    },
+  },
 })
