@@ -1,5 +1,6 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { lazy, Suspense, useEffect, useState } from 'react'
+import { flushSync } from 'react-dom'
 import { createBrowserRouter, NavLink, Outlet, RouterProvider, useLocation } from 'react-router'
 import type { RouteObject } from 'react-router'
 import { HomePage } from '../features/order/HomePage'
@@ -268,7 +269,7 @@ const queries = new QueryClient({
 export function App() {
   return (
     <QueryClientProvider client={queries}>
-      <RouterProvider router={router} />
+      <RouterProvider router={router} flushSync={(work) => void flushSync(work)} />
     </QueryClientProvider>
   )
 }

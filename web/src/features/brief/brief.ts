@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo } from 'react'
 import { useSearchParams } from 'react-router'
 import type { Schemas } from '../../api/client'
 import type { Paint } from '../../chart/limb/LimbChart'
@@ -73,23 +73,15 @@ export function writeBrief(brief: Brief, into: URLSearchParams): URLSearchParams
   return p
 }
 
+/**
+ * The brief of the address, and how to change it. A change is on every part of the screen before the
+ * next click or key is heard, so that a link that is pressed at once goes along with it.
+ */
 export function useBrief(): [Brief, (change: Partial<Brief>, replace?: boolean) => void] {
   const [params, setParams] = useSearchParams()
-  const address = useMemo(() => parseBrief(params), [params])
-  // the address follows a moment later; until then what was said last holds, so that quick clicks build on one another
-  const [ahead, setAhead] = useState<{ brief: Brief; of: URLSearchParams } | null>(null)
-  const brief = ahead?.of === params ? ahead.brief : address
-  useEffect(() => {
-    // going back before the address has followed: it never comes
-    const forget = () => setAhead(null)
-    window.addEventListener('popstate', forget)
-    return () => window.removeEventListener('popstate', forget)
-  }, [])
-  const change = (c: Partial<Brief>, replace = false) => {
-    const next = { ...brief, ...c }
-    setAhead({ brief: next, of: params })
-    setParams((old) => writeBrief(next, old), { replace })
-  }
+  const brief = useMemo(() => parseBrief(params), [params])
+  const change = (c: Partial<Brief>, replace = false) =>
+    setParams((old) => writeBrief({ ...brief, ...c }, old), { replace, flushSync: true })
   return [brief, change]
 }
 

@@ -2,26 +2,28 @@ package istmo.core.computing;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.ExecutionException;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.concurrent.Future;
 import java.util.concurrent.ThreadFactory;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Function;
 import java.util.function.IntConsumer;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Spreads independent parts of a computation over a fixed number of threads, one for each
- * processor.
+ * Spreads independent parts of a computation over several threads.
  *
- * <p>The threads are Istmo's own. The common pool of the Java runtime is not used, because
- * libraries run their housekeeping there.
+ * <p>The thread that asks computes parts itself, and workers help it as far as they are free. So a
+ * small computation never waits behind a large one that somebody else has begun. There is one
+ * worker for each processor; they are Istmo's own threads. The common pool of the Java runtime is
+ * not used, because libraries run their housekeeping there.
  *
- * <p>A worker thread never waits for other work: a computation that is started inside a part runs
- * on the thread of that part, and {@link Kept} lets a worker compute instead of wait. So workers
- * cannot block one another.
+ * <p>A worker never waits for other work: a computation that is started inside a part runs on the
+ * thread of that part, and {@link Kept} lets a worker compute instead of wait. A thread that asks
+ * waits only for parts that a worker has begun, and for results that another such thread is
+ * computing. So threads cannot block one another.
  */
 public final class Workers {
   private static final int THREADS = Runtime.getRuntime().availableProcessors();
@@ -66,20 +68,61 @@ public final class Workers {
       }
       return;
     }
-    List<Future<?>> running = new ArrayList<>(parts);
-    for (int k = 0; k < parts; k++) {
-      int number = k;
-      running.add(POOL.submit(() -> part.accept(number)));
+    Parts shared = new Parts(parts, part);
+    for (int helper = 1; helper < Math.min(parts, THREADS + 1); helper++) {
+      POOL.execute(shared);
     }
-    @Nullable Throwable first = null;
-    for (Future<?> f : running) {
-      Throwable failure = failureOf(f);
-      if (first == null) {
-        first = failure;
+    shared.run();
+    shared.awaitAll();
+  }
+
+  /** Parts that several threads take one after the other until none is left. */
+  private static final class Parts implements Runnable {
+    private final int count;
+    private final IntConsumer part;
+    private final AtomicInteger next = new AtomicInteger();
+    private final CountDownLatch running;
+    private final AtomicReference<@Nullable Throwable> firstFailure = new AtomicReference<>();
+
+    Parts(int count, IntConsumer part) {
+      this.count = count;
+      this.part = part;
+      this.running = new CountDownLatch(count);
+    }
+
+    @Override
+    public void run() {
+      for (int k = next.getAndIncrement(); k < count; k = next.getAndIncrement()) {
+        try {
+          part.accept(k);
+        } catch (RuntimeException | Error e) {
+          firstFailure.compareAndSet(null, e);
+        } finally {
+          running.countDown();
+        }
       }
     }
-    if (first != null) {
-      throw unchecked(first);
+
+    /**
+     * Waits for the parts that others have begun, even when this thread is interrupted: parts share
+     * the caller's arrays and must have ended when it goes on.
+     */
+    void awaitAll() {
+      boolean interrupted = false;
+      while (running.getCount() > 0) {
+        try {
+          running.await();
+        } catch (InterruptedException e) {
+          interrupted = true;
+        }
+      }
+      if (interrupted) {
+        Thread.currentThread().interrupt();
+      }
+      Throwable failure = firstFailure.get();
+      if (failure != null) {
+        throw unchecked(failure);
+      }
     }
   }
 
@@ -101,30 +144,6 @@ public final class Workers {
           }
         });
     return List.copyOf(results);
-  }
-
-  /**
-   * Waits for a part, even when the waiting thread is interrupted: parts share the caller's arrays
-   * and must have ended when it goes on.
-   */
-  private static @Nullable Throwable failureOf(Future<?> part) {
-    boolean interrupted = false;
-    try {
-      while (true) {
-        try {
-          part.get();
-          return null;
-        } catch (ExecutionException e) {
-          return e.getCause() == null ? e : e.getCause();
-        } catch (InterruptedException e) {
-          interrupted = true;
-        }
-      }
-    } finally {
-      if (interrupted) {
-        Thread.currentThread().interrupt();
-      }
-    }
   }
 
   static RuntimeException unchecked(Throwable failure) {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -64,12 +65,20 @@ class KeptTest {
                         return Workers.map(List.of(1, 2, 3), i -> i).size();
                       }));
       await(begun);
-      List<Integer> inside =
-          Workers.map(
-              IntStream.range(0, 2 * Workers.count()).boxed().toList(),
-              i -> shared.get("key", k -> -1));
+      List<Integer> inside = new CopyOnWriteArrayList<>();
+      CountDownLatch workersDone = new CountDownLatch(3);
+      Workers.run(
+          4,
+          part -> {
+            if (Workers.isWorker()) {
+              inside.add(shared.get("key", k -> -1));
+              workersDone.countDown();
+            } else {
+              await(workersDone); // the thread that asks keeps one part, so workers take the others
+            }
+          });
       asked.countDown();
-      assertThat(inside).containsOnly(-1);
+      assertThat(inside).isNotEmpty().containsOnly(-1);
       assertThat(outside.get(30, TimeUnit.SECONDS)).isEqualTo(3);
     } finally {
       threads.shutdownNow();
@@ -93,6 +102,32 @@ class KeptTest {
         .isInstanceOf(IllegalArgumentException.class)
         .hasMessage("first");
     assertThat(kept.get("a", k -> 7)).isEqualTo(7);
+  }
+
+  @Test
+  @Timeout(60)
+  void a_small_computation_does_not_wait_for_workers_that_are_busy_with_a_large_one()
+      throws Exception {
+    CountDownLatch busy = new CountDownLatch(Workers.count() + 1);
+    CountDownLatch over = new CountDownLatch(1);
+    ExecutorService threads = Executors.newFixedThreadPool(1);
+    try {
+      Future<?> large =
+          threads.submit(
+              () ->
+                  Workers.run(
+                      10 * Workers.count(),
+                      part -> {
+                        busy.countDown();
+                        await(over);
+                      }));
+      await(busy);
+      assertThat(Workers.map(List.of(1, 2, 3), i -> i + 1)).containsExactly(2, 3, 4);
+      over.countDown();
+      large.get(30, TimeUnit.SECONDS);
+    } finally {
+      threads.shutdownNow();
+    }
   }
 
   @Test
