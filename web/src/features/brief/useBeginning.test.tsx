@@ -38,6 +38,17 @@ test('an aim that the address says is not overwritten', async () => {
   await waitFor(() => expect(change).toHaveBeenCalledWith({ client: 'newest', gym: 'hall' }, true))
 })
 
+test('a client who is chosen while the session is fetched stays, and only the gym is added', async () => {
+  const change = vi.fn()
+  const { rerender } = renderHook(
+    ({ address }) => useBeginning(parseBrief(new URLSearchParams(address)), change, clients, gyms),
+    { initialProps: { address: '' } },
+  )
+  rerender({ address: 'client=chosen' })
+  await waitFor(() => expect(change).toHaveBeenCalled())
+  expect(change.mock.calls).toEqual([[{ client: 'chosen', gym: 'hall' }, true]])
+})
+
 test('an address with a client is left alone', async () => {
   const change = begun('client=x')
   await new Promise((r) => setTimeout(r, 20))

@@ -1,9 +1,12 @@
-import { useEffect } from 'react'
+import { useEffect, useRef } from 'react'
 import type { Client, Gym } from '../../api/client'
 import { fetchSession, fetchSessions } from '../../api/queries'
 import type { Brief } from './brief'
 
-/** A bare address begins where the newest session was; without one, with the first client and gym. What the address does say stays. */
+/**
+ * A bare address begins where the newest session was; without one, with the first client and gym.
+ * What the address does say stays, and so does what the coach chooses while the session is fetched.
+ */
 export function useBeginning(
   brief: Brief,
   change: (c: Partial<Brief>, replace?: boolean) => void,
@@ -11,32 +14,56 @@ export function useBeginning(
   gyms?: Gym[],
 ) {
   const bare = !brief.client && !brief.gym
-  const aimed = Object.keys(brief.aim).length > 0 || brief.keepOut.length > 0
+  const latest = useRef({ brief, change })
+  const alive = useRef(false)
+  const beginning = useRef(false)
+
   useEffect(() => {
-    if (!bare || !clients?.length || !gyms?.length) return
-    let current = true
-    const first = { client: clients[0]!.id, gym: gyms[0]!.id }
-    const begin = async () => {
-      const newest = (await fetchSessions())[0]
-      const session = newest && (await fetchSession(newest.id))
-      if (!current) return
-      const place = session ? { client: session.clientId, gym: session.gymId } : first
-      change(
-        session && !aimed
-          ? {
-              ...place,
-              aim: session.brief.aim,
-              keepOut: session.brief.keepOut,
-              school: session.brief.school,
-            }
-          : place,
-        true,
-      )
-    }
-    begin().catch(() => current && change(first, true))
+    latest.current = { brief, change }
+  })
+
+  useEffect(() => {
+    alive.current = true
     return () => {
-      current = false
+      alive.current = false
     }
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when there is something to begin with
+  }, [])
+
+  useEffect(() => {
+    if (!bare || !clients?.length || !gyms?.length || beginning.current) return
+    const first = { client: clients[0]!.id, gym: gyms[0]!.id }
+    beginning.current = true
+    void newestBeginning(first)
+      .catch(() => first)
+      .then((begin) => {
+        beginning.current = false
+        if (alive.current) latest.current.change(missingOf(latest.current.brief, begin), true)
+      })
   }, [bare, clients, gyms])
+}
+
+type Beginning = Partial<Brief> & { client: string; gym: string }
+
+async function newestBeginning(first: Beginning): Promise<Beginning> {
+  const newest = (await fetchSessions())[0]
+  if (!newest) return first
+  const session = await fetchSession(newest.id)
+  return {
+    client: session.clientId,
+    gym: session.gymId,
+    aim: session.brief.aim,
+    keepOut: session.brief.keepOut,
+    school: session.brief.school,
+  }
+}
+
+/** What of a beginning the brief does not say itself; an aim is of the client for whom it was. */
+function missingOf(brief: Brief, begin: Beginning): Partial<Brief> {
+  const { client, gym, ...aimed } = begin
+  const untouched = !brief.client && Object.keys(brief.aim).length === 0 && !brief.keepOut.length
+  return {
+    client: brief.client ?? client,
+    gym: brief.gym ?? gym,
+    ...(untouched ? aimed : {}),
+  }
 }

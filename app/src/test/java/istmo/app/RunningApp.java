@@ -21,7 +21,8 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * The real application on a free port and a schema of its own in the database that ./istmo test
- * started; once for all tests, spoken to over HTTP by a coach who is signed in.
+ * started; once for all tests, spoken to over HTTP by a coach who is signed in. Every test class
+ * has a coach of its own, so that no class sees what another has left.
  */
 public final class RunningApp implements BeforeAllCallback {
   private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -29,6 +30,7 @@ public final class RunningApp implements BeforeAllCallback {
   /** Every account's password in these tests. */
   public static final String PASSWORD = "a long enough password";
 
+  private static Visitor firstCoach;
   private static Visitor owner;
   private static ConfigurableApplicationContext context;
   private static String address;
@@ -52,10 +54,14 @@ public final class RunningApp implements BeforeAllCallback {
   }
 
   @Override
-  public void beforeAll(ExtensionContext extensionContext) {
-    if (context != null) {
-      return;
+  public void beforeAll(ExtensionContext testClass) {
+    if (context == null) {
+      start();
     }
+    owner = anotherCoach(testClass.getRequiredTestClass().getSimpleName());
+  }
+
+  private static void start() {
     String url = System.getenv("DB_URL");
     if (url == null) {
       throw new IllegalStateException(
@@ -71,9 +77,9 @@ public final class RunningApp implements BeforeAllCallback {
             "--spring.flyway.default-schema=app_test",
             "--istmo.demo=false");
     address = "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
-    owner = visitor();
+    firstCoach = visitor();
     Answer first =
-        owner.post(
+        firstCoach.post(
             "/api/account/first",
             Map.of("name", "Own coach", "signInName", "Owner", "password", PASSWORD));
     if (first.status() != 201) {
@@ -177,7 +183,7 @@ public final class RunningApp implements BeforeAllCallback {
   /** Another coach with an account of their own, signed in. */
   public static Visitor anotherCoach(String signInName) {
     Answer added =
-        post(
+        firstCoach.post(
             "/api/account/coaches",
             Map.of("name", "Coach " + signInName, "signInName", signInName, "password", PASSWORD));
     if (added.status() != 204) {
@@ -188,7 +194,7 @@ public final class RunningApp implements BeforeAllCallback {
     return v;
   }
 
-  /** The coach that the requests without a visitor are of. */
+  /** The coach of the test class, whose requests are those without a visitor. */
   static Visitor owner() {
     return owner;
   }

@@ -151,7 +151,8 @@ class CommandIT {
   private static boolean isHealthy(int port) throws InterruptedException {
     try {
       HttpRequest health =
-          HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/actuator/health"))
+          HttpRequest.newBuilder(
+                  URI.create("http://127.0.0.1:" + port + "/actuator/health/readiness"))
               .build();
       return HttpClient.newHttpClient()
               .send(health, HttpResponse.BodyHandlers.ofString())

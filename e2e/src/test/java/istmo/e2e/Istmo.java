@@ -4,16 +4,18 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Playwright;
 import java.io.IOException;
-import java.net.ServerSocket;
-import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 
@@ -24,6 +26,7 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 public final class Istmo implements BeforeAllCallback, AutoCloseable {
   private static final Path REPO =
       Path.of(System.getProperty("repo.dir")).toAbsolutePath().normalize();
+  private static final Pattern STARTED = Pattern.compile("started on port (\\d+)");
   private static Istmo running;
 
   private Process app;
@@ -102,7 +105,7 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
     app.waitFor(20, TimeUnit.SECONDS);
   }
 
-  /** Starts it again at the same address. */
+  /** Starts it again at the same address, which nobody else has had time to take. */
   void startAgain() throws Exception {
     run();
   }
@@ -132,14 +135,11 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
           "DB_URL is not set: browser tests run under ./istmo test, which starts a throw-away"
               + " database");
     }
-    try (ServerSocket s = new ServerSocket(0)) {
-      port = s.getLocalPort();
-    }
-    address = (tls.isEmpty() ? "http://" : "https://") + host + ":" + port;
     demo = withDemo;
     schema = inSchema;
     database = url + "?currentSchema=" + schema + more;
     run();
+    address = (tls.isEmpty() ? "http://" : "https://") + host + ":" + port;
   }
 
   private void run() throws Exception {
@@ -161,10 +161,23 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
                 "SPRING_FLYWAY_DEFAULT_SCHEMA",
                 schema));
     b.environment().putAll(tls);
-    b.redirectErrorStream(true).redirectOutput(output(schema + ".log").toFile());
+    Path log = output(schema + ".log");
+    b.redirectErrorStream(true).redirectOutput(log.toFile());
     app = b.start();
+    await(() -> portIn(log).isPresent());
+    port = portIn(log).orElseThrow();
+    if (tls.isEmpty()) { // over HTTPS nobody here knows its certificate
+      await(this::ready);
+    }
+  }
+
+  private interface Condition {
+    boolean holds() throws IOException, InterruptedException;
+  }
+
+  private void await(Condition condition) throws IOException, InterruptedException {
     long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(180);
-    while (!healthy()) {
+    while (!condition.holds()) {
       if (!app.isAlive() || System.nanoTime() > end) {
         throw new IllegalStateException(
             "the application did not start, see e2e/target/" + schema + ".log");
@@ -173,22 +186,25 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
     }
   }
 
-  /** Whether it answers; over HTTPS whether it listens, since nobody here knows its certificate. */
-  private boolean healthy() throws InterruptedException {
-    try {
-      if (!tls.isEmpty()) {
-        new Socket(host, port).close();
-        return true;
-      }
-      return HttpClient.newHttpClient()
-              .send(
-                  HttpRequest.newBuilder(URI.create(address + "/actuator/health")).build(),
-                  HttpResponse.BodyHandlers.ofString())
-              .statusCode()
-          == 200;
-    } catch (IOException notYet) {
-      return false;
-    }
+  /** Whether it answers and its demo data are there. */
+  private boolean ready() throws IOException, InterruptedException {
+    return HttpClient.newHttpClient()
+            .send(
+                HttpRequest.newBuilder(
+                        URI.create("http://" + host + ":" + port + "/actuator/health/readiness"))
+                    .build(),
+                HttpResponse.BodyHandlers.discarding())
+            .statusCode()
+        == 200;
+  }
+
+  /**
+   * The port that the application says it listens at. It is started with port 0, so that the system
+   * gives it a free one and nobody can take it in between.
+   */
+  private static Optional<Integer> portIn(Path log) throws IOException {
+    Matcher said = STARTED.matcher(Files.readString(log));
+    return said.find() ? Optional.of(Integer.valueOf(said.group(1))) : Optional.empty();
   }
 
   private void openBrowser() {

@@ -2,6 +2,7 @@ package istmo.core.evidence;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import istmo.core.SameFigures;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
@@ -76,7 +77,7 @@ class EvidenceReportTest {
       Files.writeString(PAGE, page.substring(0, begin) + report + page.substring(end));
       return;
     }
-    assertThat(page.substring(begin, end)).isEqualTo(report.toString());
+    SameFigures.assertSame("docs/validation.md", report.toString(), page.substring(begin, end));
   }
 
   private void say(String format, Object... values) {

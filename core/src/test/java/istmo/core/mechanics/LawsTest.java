@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.Muscle;
+import istmo.core.anatomy.Muscles;
 import istmo.core.body.Body;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
@@ -22,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -32,9 +35,39 @@ import org.junit.jupiter.params.provider.MethodSource;
  */
 class LawsTest {
   private static final long SEED = 20261126;
+  private static final int RANDOM_SETUPS = 12;
+
+  /** How many random set-ups of a family at least can be taken up by their bodies. */
+  private static final int LEAST_COMPUTED = 8;
+
+  /** Both keep a straight line from knee to shoulder, and few bodies balance in it. */
+  private static final Map<String, Integer> FEWER_COMPUTED = Map.of("sissy", 2, "lean-back", 3);
+
+  /** The lifter would fall before a muscle gives out; AnalyserTest checks that limit. */
+  private static final Set<String> ENDED_BY_BALANCE = Set.of("pull-through");
 
   static Stream<Family> families() {
     return Families.all().stream();
+  }
+
+  static Stream<Family> endedByAMuscle() {
+    return families().filter(f -> !ENDED_BY_BALANCE.contains(f.id()));
+  }
+
+  static Stream<Family> whosePostureDoesNotHangOnTheLoad() {
+    return families().filter(f -> !f.balances());
+  }
+
+  /** A set-up in which the squats and the press reach their depth with the lifter's body. */
+  private static Setup reachable(Family f) {
+    return Bodies.setup(
+        f.id(),
+        switch (f.id()) {
+          case "press" -> Map.of("kneeDepth", 80.0);
+          case "squat" -> Map.of("depth", 80.0);
+          case "guided-squat" -> Map.of("depth", 80.0, "lean", 38.0);
+          default -> Map.of();
+        });
   }
 
   /** A random set-up near the usual one, as a coach might leave it. */
@@ -60,7 +93,8 @@ class LawsTest {
   @MethodSource("families")
   void anyBodyInAnySetUpHasABalancedAnswerOrAReason(Family f) {
     Random r = new Random(SEED);
-    for (int k = 0; k < 12; k++) {
+    int computed = 0;
+    for (int k = 0; k < RANDOM_SETUPS; k++) {
       Body body = body(r);
       Setup s = random(f, r);
       AnalysisResult result = new Analyser(body).analyse(f, s, LoadRule.USUAL);
@@ -69,6 +103,7 @@ class LawsTest {
         assertThat(c.missing()).isNotBlank();
         continue;
       }
+      computed++;
       Analysis a = (Analysis) result;
       assertThat(a.limitKg()).isFinite().isPositive();
       assertThat(a.workingKg()).isBetween(0.0, a.limitKg() + 1e-9);
@@ -99,6 +134,9 @@ class LawsTest {
             .isCloseTo(10, within(0.1));
       }
     }
+    assertThat(computed)
+        .as("set-ups of %s that were computed", f.id())
+        .isGreaterThanOrEqualTo(FEWER_COMPUTED.getOrDefault(f.id(), LEAST_COMPUTED));
   }
 
   /**
@@ -106,22 +144,11 @@ class LawsTest {
    * cannot, by the sharing too, which knows nothing of the linear programme.
    */
   @ParameterizedTest
-  @MethodSource("families")
+  @MethodSource("endedByAMuscle")
   void theLimitIsTheLimit(Family f) {
-    Setup s =
-        Bodies.setup(
-            f.id(),
-            f.id().equals("press")
-                ? Map.of("kneeDepth", 80.0)
-                : f.id().equals("squat")
-                    ? Map.of("depth", 80.0)
-                    : f.id().equals("guided-squat")
-                        ? Map.of("depth", 80.0, "lean", 38.0)
-                        : Map.of());
+    Setup s = reachable(f);
     Analysis a = (Analysis) new Analyser(LIFTER).analyse(f, s, LoadRule.USUAL);
-    if (a.limiters().get(0).id().equals(Limiter.BALANCE)) {
-      return; // AnalyserTest asks that one
-    }
+    assertThat(a.limiters().get(0).id()).isNotEqualTo(Limiter.BALANCE);
     assertThat(worstResidual(f, s, 0.995 * a.limitKg())).isLessThan(0.05);
     assertThat(worstResidual(f, s, 1.01 * a.limitKg() + 0.1)).isGreaterThan(0.05);
   }
@@ -146,31 +173,17 @@ class LawsTest {
    * More load never lowers the drive of what limits, where the posture does not hang on the load.
    */
   @ParameterizedTest
-  @MethodSource("families")
+  @MethodSource("whosePostureDoesNotHangOnTheLoad")
   void moreLoadNeverLowersEffortAtTheLimiter(Family f) {
-    if (f.balances()) {
-      return;
-    }
-    Setup s =
-        Bodies.setup(
-            f.id(),
-            f.id().equals("press")
-                ? Map.of("kneeDepth", 80.0)
-                : f.id().equals("guided-squat") ? Map.of("depth", 80.0, "lean", 38.0) : Map.of());
+    Setup s = reachable(f);
     Analysis a = (Analysis) new Analyser(LIFTER).analyse(f, s, LoadRule.USUAL);
-    int muscle = -1;
-    for (Limiter l : a.limiters()) {
-      if (muscle < 0) {
-        muscle =
-            istmo.core.anatomy.Muscles.standard().all().stream()
-                .map(istmo.core.anatomy.Muscle::id)
-                .toList()
-                .indexOf(l.id());
-      }
-    }
-    if (muscle < 0) {
-      return; // the back alone
-    }
+    List<String> muscles = Muscles.standard().all().stream().map(Muscle::id).toList();
+    int muscle =
+        a.limiters().stream()
+            .mapToInt(l -> muscles.indexOf(l.id()))
+            .filter(index -> index >= 0)
+            .findFirst()
+            .orElseThrow(() -> new AssertionError(f.id() + " is limited by no muscle"));
     int sticking = (int) Math.round(a.stickingPhase() * (Analyser.POINTS - 1));
     double last = 0;
     for (double share : new double[] {0.3, 0.5, 0.7, 0.85, 1}) {
@@ -188,6 +201,7 @@ class LawsTest {
   @Test
   void limitsAreContinuousInEveryInput() {
     List<String> jumps = new ArrayList<>();
+    AtomicInteger compared = new AtomicInteger();
     for (Candidate c : Catalogue.standard().candidates()) {
       Family f = Catalogue.standard().exerciseOf(c).family();
       Setup s =
@@ -204,6 +218,7 @@ class LawsTest {
             .fresh(f, s.with(p, to))
             .ifPresent(
                 moved -> {
+                  compared.incrementAndGet();
                   if (Math.abs(moved.limitKg() - at) > 0.005 * Math.max(10, Math.abs(at)) + 0.05) {
                     jumps.add(c.id() + " " + p.id() + ": " + at + " to " + moved.limitKg());
                   }
@@ -211,6 +226,7 @@ class LawsTest {
       }
     }
     assertThat(jumps).isEmpty();
+    assertThat(compared).as("inputs that were moved").hasValueGreaterThan(800);
   }
 
   /**

@@ -2,6 +2,7 @@ package istmo.core.validation;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import istmo.core.SameFigures;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -43,6 +44,6 @@ class ValidationTableTest {
       Files.writeString(PAGE, page.substring(0, begin) + table + page.substring(end));
       return;
     }
-    assertThat(page.substring(begin, end)).isEqualTo(table.toString());
+    SameFigures.assertSame("docs/validation.md", table.toString(), page.substring(begin, end));
   }
 }

@@ -43,6 +43,11 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
 
   /** The best so many together; empty where there are not enough exercises. */
   static Optional<Together> best(int count, List<Order.Entry> entries, Aim aim, School school) {
+    return search(count, entries, aim, school).filter(Search::chooses).map(Search::answer);
+  }
+
+  /** The search that {@link #best} makes; empty where nothing is asked for. */
+  static Optional<Search> search(int count, List<Order.Entry> entries, Aim aim, School school) {
     List<Member> all = entries.stream().map(e -> new Member(e, gives(e, aim, school))).toList();
     Map<Cell, Double> most = new LinkedHashMap<>();
     Map<String, Double> ofRegion = new LinkedHashMap<>();
@@ -76,13 +81,11 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
         near.add(m);
       }
     }
-    Search search = new Search(near, cells, most, weight, count);
-    search.from(0, new int[count], 0);
-    return search.best.length == 0 ? Optional.empty() : Optional.of(search.answer());
+    return Optional.of(new Search(near, cells, most, weight, count));
   }
 
   /** Every choice of {@code count} different exercises. */
-  private static final class Search {
+  static final class Search {
     private final List<Member> near;
     private final List<Cell> cells;
     private final double[][] covers;
@@ -109,13 +112,30 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
       this.total = Arrays.stream(weight).sum();
     }
 
-    void from(int start, int[] chosen, int size) {
+    /** Tries every choice; whether there was one. */
+    boolean chooses() {
+      from(0, new int[count], 0);
+      return best.length > 0;
+    }
+
+    /** Places of these candidates among those that are searched. */
+    int[] choice(List<String> candidateIds) {
+      List<String> ids = near.stream().map(m -> m.entry().ranked().id()).toList();
+      return candidateIds.stream().mapToInt(ids::indexOf).toArray();
+    }
+
+    /** What a choice is searched by: its coverage, 0 to 1, and half of its mean utility. */
+    double value(int[] chosen) {
+      double utility = 0;
+      for (int i : chosen) {
+        utility += near.get(i).entry().ranked().utility() / chosen.length;
+      }
+      return coverage(chosen) + UTILITY_WEIGHT * utility;
+    }
+
+    private void from(int start, int[] chosen, int size) {
       if (size == count) {
-        double utility = 0;
-        for (int i : chosen) {
-          utility += near.get(i).entry().ranked().utility() / count;
-        }
-        double value = coverage(chosen) + UTILITY_WEIGHT * utility;
+        double value = value(chosen);
         if (value > most + 1e-12) {
           most = value;
           best = chosen.clone();
@@ -138,7 +158,8 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
       return near.get(i).entry().evaluation().candidate().exerciseId();
     }
 
-    private double coverage(int[] chosen) {
+    /** Mean over the cells of how well the best of the chosen covers each, 0 to 1. */
+    double coverage(int[] chosen) {
       double sum = 0;
       for (int c = 0; c < weight.length; c++) {
         double most = 0;
