@@ -30,7 +30,8 @@ export default defineConfig({
     }),
   ],
   server: { proxy: { '/api': process.env.API_URL ?? 'http://127.0.0.1:8080' } },
-  build: { target: 'es2022' },
+  // licences of what is bundled are served at /notices-web.md
+  build: { target: 'es2022', license: { fileName: 'notices-web.md' } },
   test: {
     environment: 'jsdom',
     setupFiles: ['src/test-setup.ts'],

@@ -11,6 +11,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Who is signed in, and whether this installation has an account yet.
+         * @description Who is signed in, and whether this installation has an account yet.
+         */
         get: operations["account"];
         put?: never;
         post?: never;
@@ -29,6 +33,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Adds another coach, who sees nothing of this one's clients.
+         * @description Adds another coach, who sees nothing of this one's clients.
+         */
         post: operations["add_6"];
         delete?: never;
         options?: never;
@@ -45,6 +53,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * The demo's coach, from this machine only.
+         * @description The demo's coach, from this machine only.
+         */
         post: operations["demo"];
         delete?: never;
         options?: never;
@@ -59,6 +71,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Everything that the coach keeps, as one JSON file that can be brought in again.
+         * @description Everything that the coach keeps, as one JSON file that can be brought in again.
+         */
         get: operations["account_1"];
         put?: never;
         post?: never;
@@ -77,6 +93,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * The first account, from this machine itself: nobody in a gym's wifi is quicker.
+         * @description The first account, from this machine itself: nobody in a gym's wifi is quicker.
+         */
         post: operations["first"];
         delete?: never;
         options?: never;
@@ -92,6 +112,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /**
+         * Changes the password, and signs out everywhere else.
+         * @description Changes the password, and signs out everywhere else.
+         */
         put: operations["changePassword"];
         post?: never;
         delete?: never;
@@ -107,6 +131,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Devices on which the coach is signed in.
+         * @description Devices on which the coach is signed in.
+         */
         get: operations["sessions"];
         put?: never;
         post?: never;
@@ -126,6 +154,10 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
+        /**
+         * Signs out on one other device.
+         * @description Signs out on one other device.
+         */
         delete: operations["end"];
         options?: never;
         head?: never;
@@ -141,6 +173,11 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Signs in.
+         * @description Signs in. 401 with one and the same answer whether the name or the password is wrong; slower
+         *      after failures.
+         */
         post: operations["signIn"];
         delete?: never;
         options?: never;
@@ -157,6 +194,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Signs out on this device.
+         * @description Signs out on this device.
+         */
         post: operations["signOut"];
         delete?: never;
         options?: never;
@@ -173,6 +214,12 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * One repetition of an exercise computed in full, for other programs: angles, moments, fibre
+         *      lengths and forces at every phase.
+         * @description One repetition of an exercise computed in full, for other programs: angles, moments, fibre
+         *      lengths and forces at every phase.
+         */
         post: operations["analyse"];
         delete?: never;
         options?: never;
@@ -189,6 +236,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * All of it or nothing.
+         * @description All of it or nothing.
+         */
         post: operations["bring_1"];
         delete?: never;
         options?: never;
@@ -205,6 +256,11 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * What bringing in an archive would do: clients, gyms, names that clash, and faults.
+         * @description What bringing in an archive would do: clients, gyms, names that clash, and faults. Nothing is
+         *      stored.
+         */
         post: operations["preview_1"];
         delete?: never;
         options?: never;
@@ -221,6 +277,12 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * One exercise in one set-up, or two set-ups or clients side by side: postures, loads, what gives
+         *      out first, and which regions change.
+         * @description One exercise in one set-up, or two set-ups or clients side by side: postures, loads, what gives
+         *      out first, and which regions change.
+         */
         post: operations["bench"];
         delete?: never;
         options?: never;
@@ -237,6 +299,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * The set-up of an exercise that gives an aim most on this body, and why it goes no further.
+         * @description The set-up of an exercise that gives an aim most on this body, and why it goes no further.
+         */
         post: operations["best"];
         delete?: never;
         options?: never;
@@ -253,6 +319,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * What one step of each control either way changes for the aim.
+         * @description What one step of each control either way changes for the aim.
+         */
         post: operations["steps"];
         delete?: never;
         options?: never;
@@ -267,6 +337,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Regions, equipment, exercises with their set-up parameters, schools and presets, and the
+         *      coach's own variants.
+         * @description Regions, equipment, exercises with their set-up parameters, schools and presets, and the
+         *      coach's own variants.
+         */
         get: operations["catalogue"];
         put?: never;
         post?: never;
@@ -283,6 +359,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The verdicts by a school; without one, by the default.
+         * @description The verdicts by a school; without one, by the default.
+         */
         get: operations["claims"];
         put?: never;
         post?: never;
@@ -299,6 +379,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * For each claim of whose sides anybody was asked.
+         * @description For each claim of whose sides anybody was asked.
+         */
         get: operations["practice"];
         put?: never;
         post?: never;
@@ -315,8 +399,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Every client, by name.
+         * @description Every client, by name.
+         */
         get: operations["all_3"];
         put?: never;
+        /**
+         * Takes in a client.
+         * @description Takes in a client. 201 with the client.
+         */
         post: operations["add_3"];
         delete?: never;
         options?: never;
@@ -333,6 +425,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * All of it or nothing; what was brought in before is not added again.
+         * @description All of it or nothing; what was brought in before is not added again.
+         */
         post: operations["bring"];
         delete?: never;
         options?: never;
@@ -349,6 +445,11 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * What would be read from a table of sets: columns, exercises, dates, loads, and what is unclear.
+         * @description What would be read from a table of sets: columns, exercises, dates, loads, and what is unclear.
+         *      Nothing is stored.
+         */
         post: operations["preview"];
         delete?: never;
         options?: never;
@@ -363,8 +464,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Known lifts of a client, and the strength that follows from them; <code>lumbarNm</code> is in N m.
+         * @description Known lifts of a client, and the strength that follows from them; <code>lumbarNm</code> is in N m.
+         */
         get: operations["all_5"];
         put?: never;
+        /**
+         * Adds a known lift: exercise, set-up, load in kg and repetitions.
+         * @description Adds a known lift: exercise, set-up, load in kg and repetitions.
+         */
         post: operations["add_5"];
         delete?: never;
         options?: never;
@@ -382,6 +491,10 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
+        /**
+         * Takes a known lift out.
+         * @description Takes a known lift out.
+         */
         delete: operations["remove_2"];
         options?: never;
         head?: never;
@@ -395,8 +508,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Readings of a client by measurement, with the value that is used and its interval.
+         * @description Readings of a client by measurement, with the value that is used and its interval.
+         */
         get: operations["all_4"];
         put?: never;
+        /**
+         * Adds one reading in the unit of its kind; a value that no adult has is refused.
+         * @description Adds one reading in the unit of its kind; a value that no adult has is refused.
+         */
         post: operations["add_4"];
         delete?: never;
         options?: never;
@@ -414,6 +535,10 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
+        /**
+         * Takes one reading out.
+         * @description Takes one reading out.
+         */
         delete: operations["remove_1"];
         options?: never;
         head?: never;
@@ -427,6 +552,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The series of a client, newest first: what is trained, how it goes, and what stands out.
+         * @description The series of a client, newest first: what is trained, how it goes, and what stands out.
+         */
         get: operations["overview"];
         put?: never;
         post?: never;
@@ -444,6 +573,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /**
+         * Lets what was felt and what hurt count in this client's order, or not.
+         * @description Lets what was felt and what hurt count in this client's order, or not.
+         */
         put: operations["learns"];
         post?: never;
         delete?: never;
@@ -459,6 +592,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * What the record of a client suggests, each with the facts behind it.
+         * @description What the record of a client suggests, each with the facts behind it.
+         */
         get: operations["lessons"];
         put?: never;
         post?: never;
@@ -477,6 +614,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Agrees to a lesson or refuses it; an agreed one changes later sessions.
+         * @description Agrees to a lesson or refuses it; an agreed one changes later sessions.
+         */
         post: operations["answer"];
         delete?: never;
         options?: never;
@@ -494,6 +635,10 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
+        /**
+         * Takes an answer to a lesson back.
+         * @description Takes an answer to a lesson back.
+         */
         delete: operations["takeBack"];
         options?: never;
         head?: never;
@@ -507,6 +652,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Where it was felt and what hurt, newest first.
+         * @description Where it was felt and what hurt, newest first.
+         */
         get: operations["said"];
         put?: never;
         post?: never;
@@ -523,6 +672,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * One exercise of a client over time: estimated maxima with their intervals, records, the gap
+         *      between sides, the newest outings and the next load.
+         * @description One exercise of a client over time: estimated maxima with their intervals, records, the gap
+         *      between sides, the newest outings and the next load.
+         */
         get: operations["series"];
         put?: never;
         post?: never;
@@ -539,6 +694,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Sets by region and week of a client, for the last <code>weeks</code> weeks.
+         * @description Sets by region and week of a client, for the last <code>weeks</code> weeks.
+         */
         get: operations["weeks"];
         put?: never;
         post?: never;
@@ -555,9 +714,21 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * One client with body, profile and cautions.
+         * @description One client with body, profile and cautions.
+         */
         get: operations["one_2"];
+        /**
+         * Changes a client.
+         * @description Changes a client. <code>version</code> must be the one that was read; 409 if it has changed since.
+         */
         put: operations["change_3"];
         post?: never;
+        /**
+         * Erases for good; <code>name</code> must be the client's, so that nobody is erased by a slip.
+         * @description Erases for good; <code>name</code> must be the client's, so that nobody is erased by a slip.
+         */
         delete: operations["erase"];
         options?: never;
         head?: never;
@@ -571,6 +742,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Everything that is kept of one client, as one JSON file that can be brought in again.
+         * @description Everything that is kept of one client, as one JSON file that can be brought in again.
+         */
         get: operations["client"];
         put?: never;
         post?: never;
@@ -587,6 +762,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Every set of a client, for spreadsheets.
+         * @description Every set of a client, for spreadsheets.
+         */
         get: operations["sets"];
         put?: never;
         post?: never;
@@ -605,6 +784,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Two or more exercises point by point, on one client; which gives most, and with what chance.
+         * @description Two or more exercises point by point, on one client; which gives most, and with what chance.
+         */
         post: operations["compare"];
         delete?: never;
         options?: never;
@@ -621,6 +804,12 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Takes messages in their order; each is judged by itself, so one that is refused does not keep
+         *      the others back.
+         * @description Takes messages in their order; each is judged by itself, so one that is refused does not keep
+         *      the others back.
+         */
         post: operations["take"];
         delete?: never;
         options?: never;
@@ -635,6 +824,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Everything that the floor needs for one session, so that it can go on without a network:
+         *      set-ups, loads, rests, substitutes and cautions.
+         * @description Everything that the floor needs for one session, so that it can go on without a network:
+         *      set-ups, loads, rests, substitutes and cautions.
+         */
         get: operations["walk"];
         put?: never;
         post?: never;
@@ -653,6 +848,11 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Opens a link through which a telephone or sensor sends readings to this screen.
+         * @description Opens a link through which a telephone or sensor sends readings to this screen. It holds for
+         *      half an hour.
+         */
         post: operations["open"];
         delete?: never;
         options?: never;
@@ -667,9 +867,17 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * What has come through a link until now.
+         * @description What has come through a link until now.
+         */
         get: operations["state"];
         put?: never;
         post?: never;
+        /**
+         * Closes a link; nothing more is taken through it.
+         * @description Closes a link; nothing more is taken through it.
+         */
         delete: operations["close"];
         options?: never;
         head?: never;
@@ -685,6 +893,11 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Lines as they come, for as long as the gadget sends; whoever knows the code may.
+         * @description Lines as they come, for as long as the gadget sends; whoever knows the code may. Bad lines are
+         *      told and do not stop the others.
+         */
         post: operations["lines"];
         delete?: never;
         options?: never;
@@ -701,6 +914,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * The demo's stand-in begins to send to this link.
+         * @description The demo's stand-in begins to send to this link.
+         */
         post: operations["standIn"];
         delete?: never;
         options?: never;
@@ -717,6 +934,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * The demo's stand-in begins to lift, with the faults of somebody who tires.
+         * @description The demo's stand-in begins to lift, with the faults of somebody who tires.
+         */
         post: operations["lift"];
         delete?: never;
         options?: never;
@@ -731,6 +952,11 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The set so far beside what was asked of each repetition, s; zeros where nothing was.
+         * @description The set so far beside what was asked of each repetition, s; zeros where nothing was. turned:
+         *      readings fall while the load is lifted.
+         */
         get: operations["watched"];
         put?: never;
         post?: never;
@@ -747,8 +973,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Every gym with its equipment, by name.
+         * @description Every gym with its equipment, by name.
+         */
         get: operations["all_2"];
         put?: never;
+        /**
+         * Adds a gym with a name and equipment ids of the catalogue.
+         * @description Adds a gym with a name and equipment ids of the catalogue.
+         */
         post: operations["add_2"];
         delete?: never;
         options?: never;
@@ -763,7 +997,15 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The machines of a gym with what is known of each: its measured details, pulls and plates.
+         * @description The machines of a gym with what is known of each: its measured details, pulls and plates.
+         */
         get: operations["all"];
+        /**
+         * Keeps which plates there are; smallest step of bars and sleds that say nothing themselves.
+         * @description Keeps which plates there are; smallest step of bars and sleds that say nothing themselves.
+         */
         put: operations["plates"];
         post?: never;
         delete?: never;
@@ -780,6 +1022,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /**
+         * Keeps all values of one thing; what is left out becomes generic again.
+         * @description Keeps all values of one thing; what is left out becomes generic again.
+         */
         put: operations["know"];
         post?: never;
         delete?: never;
@@ -797,6 +1043,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * What pulls say, without keeping it.
+         * @description What pulls say, without keeping it.
+         */
         post: operations["fit"];
         delete?: never;
         options?: never;
@@ -812,6 +1062,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /**
+         * Keeps pulls and what they say; none takes both away.
+         * @description Keeps pulls and what they say; none takes both away.
+         */
         put: operations["pull"];
         post?: never;
         delete?: never;
@@ -827,7 +1081,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * One gym with its equipment.
+         * @description One gym with its equipment.
+         */
         get: operations["one_1"];
+        /**
+         * Changes name and equipment of a gym.
+         * @description Changes name and equipment of a gym. <code>version</code> must be the one that was read; 409 if it
+         *      has changed since.
+         */
         put: operations["change_2"];
         post?: never;
         delete?: never;
@@ -845,6 +1108,12 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Exercises for a client, a gym and an aim, best first, each with its rank range, reasons, costs
+         *      and first load; and what is left out, with its reason.
+         * @description Exercises for a client, a gym and an aim, best first, each with its rank range, reasons, costs
+         *      and first load; and what is left out, with its reason.
+         */
         post: operations["order"];
         delete?: never;
         options?: never;
@@ -861,6 +1130,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Which measurement of a machine would narrow this order most.
+         * @description Which measurement of a machine would narrow this order most.
+         */
         post: operations["machines"];
         delete?: never;
         options?: never;
@@ -877,6 +1150,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Which measurement of the client would narrow this order most.
+         * @description Which measurement of the client would narrow this order most.
+         */
         post: operations["measuring"];
         delete?: never;
         options?: never;
@@ -893,6 +1170,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Who moves when the school changes: places by every school that this coach can choose.
+         * @description Who moves when the school changes: places by every school that this coach can choose.
+         */
         post: operations["schools"];
         delete?: never;
         options?: never;
@@ -909,6 +1190,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * What other values of one machine would do to the order; nothing is kept.
+         * @description What other values of one machine would do to the order; nothing is kept.
+         */
         post: operations["withMachine"];
         delete?: never;
         options?: never;
@@ -923,8 +1208,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Every school of thought with its settings: the stated ones, and the coach's own.
+         * @description Every school of thought with its settings: the stated ones, and the coach's own.
+         */
         get: operations["all_1"];
         put?: never;
+        /**
+         * Adds a school of the coach's own.
+         * @description Adds a school of the coach's own.
+         */
         post: operations["add_1"];
         delete?: never;
         options?: never;
@@ -940,8 +1233,16 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /**
+         * Changes a school of the coach's own.
+         * @description Changes a school of the coach's own.
+         */
         put: operations["change_1"];
         post?: never;
+        /**
+         * Takes one out; sessions that were judged by it keep it.
+         * @description Takes one out; sessions that were judged by it keep it.
+         */
         delete: operations["retire_1"];
         options?: never;
         head?: never;
@@ -955,8 +1256,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Every session, newest first; those of one client when <code>clientId</code> is given.
+         * @description Every session, newest first; those of one client when <code>clientId</code> is given.
+         */
         get: operations["list_1"];
         put?: never;
+        /**
+         * Starts a session from a brief.
+         * @description Starts a session from a brief. 201 with the session.
+         */
         post: operations["start_1"];
         delete?: never;
         options?: never;
@@ -971,6 +1280,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * One session with its exercises, set-ups and logged sets.
+         * @description One session with its exercises, set-ups and logged sets.
+         */
         get: operations["one_3"];
         put?: never;
         post?: never;
@@ -989,6 +1302,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Ends a session.
+         * @description Ends a session. Its sets can still be corrected.
+         */
         post: operations["finish"];
         delete?: never;
         options?: never;
@@ -1005,6 +1322,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Adds an exercise to a session, with the set-up that it is done in.
+         * @description Adds an exercise to a session, with the set-up that it is done in.
+         */
         post: operations["pin"];
         delete?: never;
         options?: never;
@@ -1022,6 +1343,10 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
+        /**
+         * Takes an exercise out of a session.
+         * @description Takes an exercise out of a session. 409 if sets of it are logged.
+         */
         delete: operations["unpin"];
         options?: never;
         head?: never;
@@ -1036,8 +1361,17 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /**
+         * Logs one set, or corrects it.
+         * @description Logs one set, or corrects it. The device makes the id of the set, so that sending twice stores
+         *      once.
+         */
         put: operations["log"];
         post?: never;
+        /**
+         * Takes a logged set out.
+         * @description Takes a logged set out.
+         */
         delete: operations["removeSet"];
         options?: never;
         head?: never;
@@ -1052,6 +1386,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /**
+         * Changes the set-up of one exercise of a session.
+         * @description Changes the set-up of one exercise of a session.
+         */
         put: operations["changeSetup"];
         post?: never;
         delete?: never;
@@ -1067,6 +1405,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * For whoever has the link.
+         * @description For whoever has the link.
+         */
         get: operations["shared"];
         put?: never;
         post?: never;
@@ -1083,8 +1425,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The ways that suit a candidate; without one, all.
+         * @description The ways that suit a candidate; without one, all.
+         */
         get: operations["ways"];
         put?: never;
+        /**
+         * The set-up values that follow from the answers to a way without a tape; lengths m, angles deg.
+         * @description The set-up values that follow from the answers to a way without a tape; lengths m, angles deg.
+         */
         post: operations["find"];
         delete?: never;
         options?: never;
@@ -1099,6 +1449,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Every finding that the order is weighed with: citation, design, people, direction and size, and
+         *      how the computation stands to it.
+         * @description Every finding that the order is weighed with: citation, design, people, direction and size, and
+         *      how the computation stands to it.
+         */
         get: operations["studies"];
         put?: never;
         post?: never;
@@ -1117,6 +1473,12 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Keeps a set-up of an exercise as a variant of the coach's own, which is ordered like every
+         *      other.
+         * @description Keeps a set-up of an exercise as a variant of the coach's own, which is ordered like every
+         *      other.
+         */
         post: operations["add"];
         delete?: never;
         options?: never;
@@ -1132,8 +1494,16 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /**
+         * Puts one back that was taken out.
+         * @description Puts one back that was taken out.
+         */
         put: operations["putBack"];
         post?: never;
+        /**
+         * The id is the candidate's: exercise/variant.
+         * @description The id is the candidate's: exercise/variant.
+         */
         delete: operations["retire"];
         options?: never;
         head?: never;
@@ -1147,8 +1517,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Every plan, newest first; those of one client when <code>clientId</code> is given.
+         * @description Every plan, newest first; those of one client when <code>clientId</code> is given.
+         */
         get: operations["list"];
         put?: never;
+        /**
+         * Begins an empty plan for a client in a gym.
+         * @description Begins an empty plan for a client in a gym.
+         */
         post: operations["begin"];
         delete?: never;
         options?: never;
@@ -1165,6 +1543,11 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * A plan from a file of this format, JSON or CSV, for a client in a gym: all of it or nothing.
+         * @description A plan from a file of this format, JSON or CSV, for a client in a gym: all of it or nothing.
+         *      What that client cannot do there is shown as left out.
+         */
         post: operations["bringIn"];
         delete?: never;
         options?: never;
@@ -1179,6 +1562,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * What can be chosen in planning.
+         * @description What can be chosen in planning.
+         */
         get: operations["planning"];
         put?: never;
         post?: never;
@@ -1197,6 +1584,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Another way to string sets together, with the repetitions, reserve and pauses that go with it.
+         * @description Another way to string sets together, with the repetitions, reserve and pauses that go with it.
+         */
         post: operations["scheme"];
         delete?: never;
         options?: never;
@@ -1211,9 +1602,22 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * One plan with its sessions, its coverage by region and what it breaks of its own limits.
+         * @description One plan with its sessions, its coverage by region and what it breaks of its own limits.
+         */
         get: operations["one"];
+        /**
+         * Changes name, wishes, limits or items of a plan.
+         * @description Changes name, wishes, limits or items of a plan. <code>version</code> must be the one that was read;
+         *      409 if the plan has changed since.
+         */
         put: operations["change"];
         post?: never;
+        /**
+         * Deletes a plan with its revisions and links.
+         * @description Deletes a plan with its revisions and links.
+         */
         delete: operations["remove"];
         options?: never;
         head?: never;
@@ -1229,6 +1633,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Puts the exercises of one session, counted from 0, in the usual order.
+         * @description Puts the exercises of one session, counted from 0, in the usual order.
+         */
         post: operations["arrange"];
         delete?: never;
         options?: never;
@@ -1243,6 +1651,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The plan as a calendar file with one event a session, in the client's weeks to come.
+         * @description The plan as a calendar file with one event a session, in the client's weeks to come.
+         */
         get: operations["calendar"];
         put?: never;
         post?: never;
@@ -1261,6 +1673,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Fills the week beside what is pinned; answers when the time is over or the search is stopped.
+         * @description Fills the week beside what is pinned; answers when the time is over or the search is stopped.
+         */
         post: operations["compose"];
         delete?: never;
         options?: never;
@@ -1275,9 +1691,17 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * How far a search for a plan has come.
+         * @description How far a search for a plan has come. It ends with the best plan that was found.
+         */
         get: operations["progress"];
         put?: never;
         post?: never;
+        /**
+         * Ends a search.
+         * @description Ends a search. The best plan that it has found until then is kept.
+         */
         delete: operations["stop"];
         options?: never;
         head?: never;
@@ -1291,6 +1715,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The client at the lengthened end of one exercise.
+         * @description The client at the lengthened end of one exercise.
+         */
         get: operations["figure"];
         put?: never;
         post?: never;
@@ -1307,6 +1735,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * What could stand in the place of one item, most alike first, without the equipment in <code>
+         *      taken</code> and without what would hurt where <code>hurting</code> says.
+         * @description What could stand in the place of one item, most alike first, without the equipment in <code>
+         *      taken</code> and without what would hurt where <code>hurting</code> says.
+         */
         get: operations["swaps"];
         put?: never;
         post?: never;
@@ -1323,6 +1757,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * What changes after missed weeks: with which step of the block to go on.
+         * @description What changes after missed weeks: with which step of the block to go on.
+         */
         get: operations["missed"];
         put?: never;
         post?: never;
@@ -1339,6 +1777,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Everything that may be put into this week, in the order's order.
+         * @description Everything that may be put into this week, in the order's order.
+         */
         get: operations["offers"];
         put?: never;
         post?: never;
@@ -1355,6 +1797,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The plan as a table, one row an exercise.
+         * @description The plan as a table, one row an exercise. It holds no health notes.
+         */
         get: operations["csv"];
         put?: never;
         post?: never;
@@ -1371,6 +1817,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The plan as JSON, for other programs.
+         * @description The plan as JSON, for other programs. It holds no health notes.
+         */
         get: operations["json"];
         put?: never;
         post?: never;
@@ -1389,6 +1839,12 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Brings back the change that was taken back last; 409 if the plan has changed since <code>
+         *      version</code>.
+         * @description Brings back the change that was taken back last; 409 if the plan has changed since <code>
+         *      version</code>.
+         */
         post: operations["redo"];
         delete?: never;
         options?: never;
@@ -1405,6 +1861,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Puts a removed plan back.
+         * @description Puts a removed plan back.
+         */
         post: operations["putBack_1"];
         delete?: never;
         options?: never;
@@ -1419,9 +1879,22 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * How many links to this plan are open.
+         * @description How many links to this plan are open.
+         */
         get: operations["sharesOf"];
         put?: never;
+        /**
+         * Opens a link under which a client reads the plan without an account.
+         * @description Opens a link under which a client reads the plan without an account. The link is shown once;
+         *      only its hash is kept.
+         */
         post: operations["share"];
+        /**
+         * Revokes every link to this plan.
+         * @description Revokes every link to this plan.
+         */
         delete: operations["revoke"];
         options?: never;
         head?: never;
@@ -1435,6 +1908,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * day: from 0; step: week of the block, from 1.
+         * @description day: from 0; step: week of the block, from 1.
+         */
         get: operations["sheet"];
         put?: never;
         post?: never;
@@ -1451,6 +1928,11 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * Why the week falls short, and what would help; an empty list where it does not.
+         * @description Why the week falls short, and what would help; an empty list where it does not. Some seconds of
+         *      work.
+         */
         get: operations["shortfall"];
         put?: never;
         post?: never;
@@ -1469,6 +1951,11 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Begins a session on the floor with what a day of the plan asks for.
+         * @description Begins a session on the floor with what a day of the plan asks for. What the client's cautions
+         *      leave out now is not taken along.
+         */
         post: operations["start"];
         delete?: never;
         options?: never;
@@ -1483,6 +1970,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * The week as a step of its block asks for it, 1 the first.
+         * @description The week as a step of its block asks for it, 1 the first.
+         */
         get: operations["step"];
         put?: never;
         post?: never;
@@ -1501,6 +1992,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /**
+         * Takes back the last change of a plan; 409 if the plan has changed since <code>version</code>.
+         * @description Takes back the last change of a plan; 409 if the plan has changed since <code>version</code>.
+         */
         post: operations["undo"];
         delete?: never;
         options?: never;
@@ -1512,6 +2007,10 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * @description id: of the coach, so that a device keeps what several coaches log apart; demo: this is the
+         *      demo, which signs in by itself on this machine; firstRun: nobody has an account yet.
+         */
         AccountView: {
             demo: boolean;
             firstRun: boolean;
@@ -1520,6 +2019,10 @@ export interface components {
             name?: string;
             signedIn: boolean;
         };
+        /**
+         * @description aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS; the side without a set-up begins
+         *      with the usual one.
+         */
         AimedSideInput: {
             aim?: {
                 [key: string]: number;
@@ -1538,6 +2041,12 @@ export interface components {
             };
             tempo?: components["schemas"]["TempoInput"];
         };
+        /**
+         * @description suppliedNm: moment about each coordinate in its positive direction that muscles, passive tissue
+         *      and contacts supply; contactNm: the part of it that contact forces supply which statics does
+         *      not settle. activation, fibreLength, activeTension, passiveTension by muscle id; momentArmM by
+         *      muscle id and coordinate. residualNm: what is left unbalanced.
+         */
         AnalysisPointView: {
             activation: {
                 [key: string]: number;
@@ -1577,6 +2086,10 @@ export interface components {
             /** Format: double */
             trunkLeanDeg: number;
         };
+        /**
+         * @description Either computed, with everything but obstacle, or impossible, with phase, reason and what is
+         *      missing.
+         */
         AnalysisView: {
             /** Format: double */
             limitKg?: number;
@@ -1601,7 +2114,11 @@ export interface components {
             worstResidualNm?: number;
         };
         AnswerFile: {
-            /** @enum {string} */
+            /**
+             * @description and <code>words</code>: the proposal that was agreed to; missing where the lesson was
+             *          dismissed
+             * @enum {string}
+             */
             act?: "SWAP" | "RE_DIAL" | "EASIER_WEEK" | "OTHER_TEMPO" | "LESS_LOAD" | "LESS_RANGE" | "WEAKER_SIDE_FIRST" | "MORE_SETS";
             /** Format: date-time */
             at?: string;
@@ -1610,6 +2127,7 @@ export interface components {
             subject?: string;
             words?: string;
         };
+        /** @description taken: the proposal that is accepted; none dismisses the lesson. */
         AnswerInput: {
             /** @enum {string} */
             kind?: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT";
@@ -1621,6 +2139,10 @@ export interface components {
             id: "LEAVE_OUT" | "LESS_LOAD" | "LESS_RANGE";
             label: string;
         };
+        /**
+         * @description as: how it will be called here; missing where it is left out. taken: another client is called
+         *      that.
+         */
         ArchiveClientView: {
             as?: string;
             name: string;
@@ -1632,13 +2154,20 @@ export interface components {
             /** Format: int32 */
             weeks: number;
         };
+        /**
+         * @description Everything of one client, or of a whole account, as it goes out and comes in again
+         *      (docs/formats.md). Lengths in m, masses in kg, angles in deg, days and moments in ISO 8601.
+         */
         ArchiveDocument: {
             clients: components["schemas"]["ClientFile"][];
             /** Format: date-time */
             exportedAt: string;
             format: string;
+            /** @description that the clients' sessions, weeks and marks are of; all of them in an account's file */
             gyms: components["schemas"]["GymFile"][];
+            /** @description likewise */
             schools: components["schemas"]["SchoolFile"][];
+            /** @description own variants that are named in it; all of them in an account's file */
             variants: components["schemas"]["VariantFile"][];
             /** Format: int32 */
             version: number;
@@ -1647,6 +2176,7 @@ export interface components {
             field: string;
             message: string;
         };
+        /** @description gymId: the gym that it will be; missing for a new one. items: how much equipment it has. */
         ArchiveGymView: {
             /** Format: uuid */
             gymId?: string;
@@ -1654,6 +2184,7 @@ export interface components {
             items: number;
             name: string;
         };
+        /** @description clients: their ids here, by the name in the file. */
         ArchiveImportResultView: {
             clients: {
                 [key: string]: string;
@@ -1665,6 +2196,10 @@ export interface components {
             /** Format: int32 */
             weeks: number;
         };
+        /**
+         * @description gyms: which of the coach's gyms one of the file is, by its name there; names: how a client is
+         *      to be called here, empty to leave one out.
+         */
         ArchiveInput: {
             gyms?: {
                 [key: string]: string;
@@ -1674,6 +2209,7 @@ export interface components {
             };
             text?: string;
         };
+        /** @description faults: the first ones; ready: nothing stands in the way. */
         ArchivePreviewView: {
             clients: components["schemas"]["ArchiveClientView"][];
             /** Format: int32 */
@@ -1692,6 +2228,7 @@ export interface components {
             /** Format: int32 */
             version?: number;
         };
+        /** @description One side, or two: the pinned start and now, or two clients. */
         BenchInput: {
             school?: string;
             sides?: components["schemas"]["SideInput"][];
@@ -1701,6 +2238,11 @@ export interface components {
             sentences: string[];
             sides: components["schemas"]["SideView"][];
         };
+        /**
+         * @description gain: share of the fit at the beginning; flat: controls of which one step either way changes
+         *      next to nothing; bounded: why the best goes no further; elsewhere: what changes in regions that
+         *      are not aimed at; tried: set-ups computed, there is no bound.
+         */
         BestView: {
             bounded: string[];
             elsewhere: string;
@@ -1730,6 +2272,7 @@ export interface components {
             number: number;
             words: string;
         };
+        /** @description load: beside that of the first week. */
         BlockWeekHeadView: {
             label: string;
             /** Format: double */
@@ -1742,6 +2285,7 @@ export interface components {
             days: components["schemas"]["PlannedDayView"][];
             step: components["schemas"]["BlockWeekHeadView"];
         };
+        /** @description Stature, mass and sex are needed; the rest is estimated when left out. */
         BodyInput: {
             /** Format: double */
             dorsiflexionLimitDeg?: number;
@@ -1766,6 +2310,10 @@ export interface components {
             /** Format: double */
             trunkM?: number;
         };
+        /**
+         * @description reason: why it stands where it does by the usual order; trouble: what speaks against taking
+         *      turns.
+         */
         BoutView: {
             items: components["schemas"]["PlannedItemView"][];
             reason: string;
@@ -1773,6 +2321,10 @@ export interface components {
             seconds: number;
             trouble: string[];
         };
+        /**
+         * @description aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS; preset: what the order is weighed
+         *      for; weights: criterion id to the weight that the coach has set, 0 to 10.
+         */
         BriefInput: {
             aim?: {
                 [key: string]: number;
@@ -1789,6 +2341,7 @@ export interface components {
                 [key: string]: number;
             };
         };
+        /** @description retired: an own variant that was taken out; it is in no order, but sessions may have it. */
         CandidateView: {
             id: string;
             name: string;
@@ -1808,6 +2361,7 @@ export interface components {
             regions: components["schemas"]["RegionView"][];
             schools: components["schemas"]["SchoolView"][];
         };
+        /** @description A caution, with its clearance where there is one. */
         CautionFile: {
             /** @enum {string} */
             caution?: "RED_FLAG" | "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
@@ -1815,6 +2369,7 @@ export interface components {
             /** Format: date */
             clearedOn?: string;
         };
+        /** @description Cleared when a clinician's name or a day is given; then both are needed. */
         CautionInput: {
             /** @enum {string} */
             caution?: "RED_FLAG" | "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
@@ -1830,6 +2385,7 @@ export interface components {
             label: string;
             reason: string;
         };
+        /** @description One message: just one of these. */
         ChangeInput: {
             finish?: components["schemas"]["FinishChange"];
             item?: components["schemas"]["ItemChange"];
@@ -1850,6 +2406,7 @@ export interface components {
             to: number;
             toldApart: boolean;
         };
+        /** @description device: a name that the device made for itself once; sentAt by its own clock. */
         ChangesInput: {
             changes?: components["schemas"]["ChangeInput"][];
             device?: string;
@@ -1859,12 +2416,14 @@ export interface components {
         ChangesView: {
             results: components["schemas"]["ChangeResult"][];
         };
+        /** @description A circle, radius in m. */
         CircleView: {
             centre: components["schemas"]["PointView"];
             /** Format: double */
             radius: number;
             role: string;
         };
+        /** @description ln of how much more the first side gives: mean and 80 % interval. */
         ClaimChangeView: {
             /** Format: double */
             high: number;
@@ -1873,6 +2432,7 @@ export interface components {
             /** Format: double */
             mean: number;
         };
+        /** @description One side of a claim: a candidate and its set-up, to be put on the bench. */
         ClaimSideView: {
             candidateId: string;
             setup: {
@@ -1880,6 +2440,11 @@ export interface components {
             };
             words: string;
         };
+        /**
+         * @description word: supported, leaning, no difference to be seen, contradicted or untested. against: id of
+         *      the claim that says the opposite. alike: changes within so much either way are none. Findings
+         *      by id.
+         */
         ClaimView: {
             against?: string;
             /** Format: double */
@@ -1925,6 +2490,7 @@ export interface components {
             pain?: components["schemas"]["SorenessFile"][];
             profile?: components["schemas"]["ProfileFile"];
             restrictions?: components["schemas"]["RestrictionFile"][];
+            /** @description oldest first */
             sessions?: components["schemas"]["SessionFile"][];
             /** @enum {string} */
             sex?: "FEMALE" | "MALE";
@@ -1934,6 +2500,7 @@ export interface components {
             thigh?: "SHORT" | "USUAL" | "LONG";
             weeks?: components["schemas"]["WeekFile"][];
         };
+        /** @description The sixty-second intake; null is "not answered". */
         ClientInput: {
             /** @enum {string} */
             ankle?: "STIFF" | "USUAL" | "FREE";
@@ -1974,6 +2541,7 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        /** @description aim: region id to 1, 2 or 3; may be empty. members: two to four. */
         ComparisonInput: {
             aim?: {
                 [key: string]: number;
@@ -1987,6 +2555,10 @@ export interface components {
             school?: string;
             stiffToday?: boolean;
         };
+        /**
+         * @description members: in the order asked; computed: places, among the members, of those that could be
+         *      computed: regions and practical are about these.
+         */
         ComparisonView: {
             computed: number[];
             members: components["schemas"]["SideView"][];
@@ -1996,6 +2568,7 @@ export interface components {
             sentences: string[];
             studies: components["schemas"]["InfluenceView"][];
         };
+        /** @description run: an id made by the asker, by which the search is followed and stopped. */
         ComposeInput: {
             /** Format: uuid */
             run?: string;
@@ -2041,6 +2614,7 @@ export interface components {
             id: string;
             label: string;
         };
+        /** @description bouts: one exercise each, or several in turn. */
         DayDocument: {
             bouts: components["schemas"]["ItemDocument"][][];
             /** Format: int32 */
@@ -2049,6 +2623,10 @@ export interface components {
             /** Format: int32 */
             weekday: number;
         };
+        /**
+         * @description The value that is used; measured says whether somebody has measured it here. Unit "yes" is 1 or
+         *      0.
+         */
         DetailView: {
             /** Format: double */
             generic: number;
@@ -2064,17 +2642,23 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        /** @description repetitions: numbers from 1. */
         DeviationView: {
             /** @enum {string} */
             kind: "SHORT_RANGE" | "DROPPED_LOWERING" | "MISSED_PAUSE";
             repetitions: number[];
             words: string;
         };
+        /** @description A technical figure as plain shapes in metres, for whoever has a brush. */
         DrawingView: {
             circles: components["schemas"]["CircleView"][];
             levers: components["schemas"]["LeverView"][];
             lines: components["schemas"]["LineView"][];
         };
+        /**
+         * @description stimulus: by mechanics and studies; mechanics: by mechanics alone; raise: what would move it
+         *      up.
+         */
         EntryView: {
             /** Format: int32 */
             band: number;
@@ -2148,6 +2732,10 @@ export interface components {
             plan: components["schemas"]["DrawingView"];
             side: components["schemas"]["DrawingView"];
         };
+        /**
+         * @description A finding; from memory, as all are. setUpA, setUpB: what stands for the conditions in the
+         *      catalogue, in words. notUsed: why it is only shown.
+         */
         FindingView: {
             caution: string;
             citation: string;
@@ -2196,6 +2784,7 @@ export interface components {
             /** Format: double */
             measured: number;
         };
+        /** @description unit of the points: m (moment over the stack's weight) or N. Errors are shares. */
         FitView: {
             /** Format: double */
             genericError: number;
@@ -2212,6 +2801,7 @@ export interface components {
             fit?: components["schemas"]["FitView"];
             machines: components["schemas"]["MachinesView"];
         };
+        /** @description refusal: why it is left out, or empty; basis: what the load rests on. */
         FloorExerciseView: {
             agreed: string[];
             basis: string;
@@ -2249,6 +2839,7 @@ export interface components {
             group: string;
             id: string;
         };
+        /** @description A set as it stands. */
         FloorSetView: {
             felt: string[];
             /** Format: uuid */
@@ -2275,6 +2866,10 @@ export interface components {
             side: "LEFT" | "RIGHT" | "NONE";
             tempoKept?: boolean;
         };
+        /**
+         * @description A step of the session. key sorts them; asBefore: as many repetitions as the other side had;
+         *      waitS and ownRestS: least time since the step before, and since this exercise's own last set.
+         */
         FloorStepView: {
             asBefore: boolean;
             key: string;
@@ -2296,6 +2891,7 @@ export interface components {
             /** Format: double */
             waitS: number;
         };
+        /** @description An exercise that could take the place of another. */
         FloorSwapView: {
             candidateId: string;
             exercise: components["schemas"]["FloorExerciseView"];
@@ -2304,6 +2900,7 @@ export interface components {
                 [key: string]: number;
             };
         };
+        /** @description weaker: the side that goes first, NONE where none is known to be weaker. */
         FloorView: {
             /** Format: uuid */
             clientId: string;
@@ -2358,6 +2955,10 @@ export interface components {
         };
         GymFile: {
             equipment?: string[];
+            /**
+             * @description item id to detail id to value; <code>pulls</code> item id to pulls with a hanging
+             *          scale
+             */
             measured?: {
                 [key: string]: {
                     [key: string]: number;
@@ -2412,6 +3013,7 @@ export interface components {
             gymId?: string;
             text?: string;
         };
+        /** @description faults: the first ones, each with line and column; ready: nothing stands in the way. */
         ImportPreviewView: {
             columns: components["schemas"]["ImportColumnView"][];
             /** @enum {string} */
@@ -2454,6 +3056,10 @@ export interface components {
             reserve: number;
             side: string;
         };
+        /**
+         * @description How it is done without the equipment: common practice, not computed. Measures in cm are this
+         *      client's.
+         */
         ImprovisationView: {
             safety: string[];
             setUp: string[];
@@ -2479,6 +3085,7 @@ export interface components {
                 [key: string]: number;
             };
         };
+        /** @description One exercise of a planned day. */
         ItemDocument: {
             candidateId: string;
             id: string;
@@ -2492,6 +3099,7 @@ export interface components {
             ended?: boolean;
             /** Format: double */
             loadShare?: number;
+            /** @description of the candidate, for people; it is not read back */
             name?: string;
             prescribed?: string[];
             prescription?: components["schemas"]["PrescriptionDocument"];
@@ -2527,6 +3135,10 @@ export interface components {
             };
             stopSigns: string[];
         };
+        /**
+         * @description What the model uses for one kind: value and origin; error is that of one reading, where a day
+         *      has two.
+         */
         KindView: {
             /** Format: double */
             error?: number;
@@ -2586,6 +3198,7 @@ export interface components {
             proposals: components["schemas"]["ProposalView"][];
             subject: string;
         };
+        /** @description The lever arm of the load about a joint, m. */
         LeverView: {
             from: components["schemas"]["PointView"];
             joint: string;
@@ -2593,6 +3206,7 @@ export interface components {
             metres: number;
             to: components["schemas"]["PointView"];
         };
+        /** @description One known lift. */
         LiftFile: {
             candidateId?: string;
             /** Format: double */
@@ -2604,6 +3218,7 @@ export interface components {
             /** Format: double */
             reserve?: number;
         };
+        /** @description What the stand-in lifts: so many repetitions, s for each phase. */
         LiftInput: {
             /** Format: double */
             liftingS?: number;
@@ -2630,6 +3245,7 @@ export interface components {
             /** Format: double */
             reserve: number;
         };
+        /** @description lumbarNm: what the lower back holds, N m; estimated from mass and stature until a lift says. */
         LiftsView: {
             lifts: components["schemas"]["LiftView"][];
             /** Format: double */
@@ -2641,11 +3257,13 @@ export interface components {
             /** Format: double */
             share: number;
         };
+        /** @description A line through points; the role says what it shows. */
         LineView: {
             closed: boolean;
             points: components["schemas"]["PointView"][];
             role: string;
         };
+        /** @description watch: whether a set is to be watched, and not a reading that comes to rest. */
         LinkInput: {
             /** @enum {string} */
             kind?: "FORCE" | "ANGLE" | "LENGTH";
@@ -2670,6 +3288,7 @@ export interface components {
             standIns: boolean;
             unit: string;
         };
+        /** @description One of the three, or none for ten repetitions to failure. */
         LoadRuleInput: {
             /** Format: double */
             loadKg?: number;
@@ -2678,6 +3297,7 @@ export interface components {
             /** Format: double */
             shareOfLimit?: number;
         };
+        /** @description A first load, kg, for so many repetitions: begin at the low end. */
         LoadView: {
             basis: string;
             /** Format: double */
@@ -2686,6 +3306,10 @@ export interface components {
             lowKg: number;
             repetitions: string;
         };
+        /**
+         * @description A load that a gym can make, kg. perSide: plates on one side, heaviest first; emptyKg: of the
+         *      load, what is there with none on.
+         */
         LoadingView: {
             /** Format: double */
             emptyKg: number;
@@ -2697,6 +3321,7 @@ export interface components {
             /** @enum {string} */
             plates: "OWN" | "USUAL" | "NONE";
         };
+        /** @description A generic value of a machine, and how many of the first ten it would move. */
         MachineMeasuringView: {
             /** Format: int32 */
             affected: number;
@@ -2731,6 +3356,7 @@ export interface components {
             gymId?: string;
             words?: string;
         };
+        /** @description Settings of a machine, by the gym's name in the file. */
         MarkFile: {
             candidateId?: string;
             /** Format: date-time */
@@ -2738,6 +3364,7 @@ export interface components {
             gym?: string;
             words?: string;
         };
+        /** @description kg and its standard error; byEquation: what each published equation says. */
         MaximumView: {
             byEquation: {
                 [key: string]: number;
@@ -2783,6 +3410,7 @@ export interface components {
             kinds: components["schemas"]["KindView"][];
             notes: string[];
         };
+        /** @description A measurement that is missing, and how many of the first ten it would move. */
         MeasuringView: {
             /** Format: int32 */
             affected: number;
@@ -2791,12 +3419,17 @@ export interface components {
             label: string;
             sentence: string;
         };
+        /** @description Without a set-up, the usual one as far as this client takes it. */
         MemberInput: {
             candidateId?: string;
             setup?: {
                 [key: string]: number;
             };
         };
+        /**
+         * @description value: stimulus by mechanics and studies; low and high: 80 % interval; chanceOfMost: share of
+         *      draws in which it gives most.
+         */
         MemberPointView: {
             /** Format: double */
             chanceOfMost: number;
@@ -2848,6 +3481,7 @@ export interface components {
             phase: number;
             reason: string;
         };
+        /** @description shares: what a set gives of each region beside the best here. */
         OfferView: {
             candidateId: string;
             exerciseId: string;
@@ -2866,6 +3500,7 @@ export interface components {
             moved: number;
             sentences: string[];
         };
+        /** @description learning: candidates in an order to learn them in; notes: what the preset did. */
         OrderView: {
             entries: components["schemas"]["EntryView"][];
             excluded: components["schemas"]["ExcludedView"][];
@@ -2880,12 +3515,14 @@ export interface components {
             on: string;
             sets: components["schemas"]["LastSetView"][];
         };
+        /** @description What to do next, by level from 0 to 10. */
         PainAdviceView: {
             byLevel: string[][];
             /** @enum {string} */
             joint: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
             label: string;
         };
+        /** @description Pain in a joint, 0 to 10. */
         PainFile: {
             /** @enum {string} */
             joint?: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
@@ -2915,6 +3552,10 @@ export interface components {
             /** @enum {string} */
             pairing: "NONE" | "ONE_PLACE" | "TWO_PLACES";
         };
+        /**
+         * @description A parameter of a set-up: unit m, deg, kg or none; a choice when choices are given, its value
+         *      then their index.
+         */
         ParameterView: {
             choices: string[];
             id: string;
@@ -2936,6 +3577,11 @@ export interface components {
             newPassword?: string;
             oldPassword?: string;
         };
+        /**
+         * @description One point of the repetition. demand: share of the momentary limit that the working load takes;
+         *      moments: what muscles supply, as a share of the largest moment of any joint in this repetition,
+         *      extension, plantarflexion and back extension positive.
+         */
         PhaseView: {
             anglesDeg: {
                 [key: string]: number;
@@ -2951,6 +3597,10 @@ export interface components {
             phase: number;
             side: components["schemas"]["DrawingView"];
         };
+        /**
+         * @description What a week is planned for, as it is kept: aim, what to keep out, school, what the order is
+         *      weighed for. What is left out is as usual.
+         */
         PlanBrief: {
             aim?: {
                 [key: string]: number;
@@ -2962,27 +3612,42 @@ export interface components {
                 [key: string]: number;
             };
         };
+        /** @description what: the change in a few words, for undo. */
         PlanChangeInput: {
             plan?: components["schemas"]["PlanDocument"];
             /** Format: int32 */
             version?: number;
             what?: string;
         };
+        /** @description A planned week as it is kept, edited and exchanged (docs/formats.md). */
         PlanDocument: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description length of the block; none where there is no block
+             */
             blockWeeks?: number;
             days: components["schemas"]["DayDocument"][];
+            /** @description whether what is not aimed at is held */
             hold: boolean;
             name: string;
             /** @enum {string} */
             pairing: "NONE" | "ONE_PLACE" | "TWO_PLACES";
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Monday of the first week
+             */
             startsOn?: string;
+            /** @description effective sets a week that the coach wants otherwise than usual, by region id */
             targets: {
                 [key: string]: number;
             };
+            /** @description whether the same exercise on two days is avoided */
             varied: boolean;
         };
+        /**
+         * @description times: sessions a week, spread over it; without it as many as the client's profile says, or
+         *      two.
+         */
         PlanInput: {
             aim?: {
                 [key: string]: number;
@@ -3021,6 +3686,7 @@ export interface components {
             id: string;
             name: string;
         };
+        /** @description undo and redo: what they would take back or do again. */
         PlanView: {
             block: components["schemas"]["BlockStepView"][];
             brief: components["schemas"]["PlanBrief"];
@@ -3067,6 +3733,10 @@ export interface components {
             /** Format: int32 */
             weekday: number;
         };
+        /**
+         * @description shares: by region id, what a set gives beside the best here; refusal: why it is left out now,
+         *      and then nothing else is said of it.
+         */
         PlannedItemView: {
             candidateId: string;
             cues: string[];
@@ -3104,6 +3774,7 @@ export interface components {
             /** Format: int32 */
             pairs?: number;
         };
+        /** @description How many pairs of plates of one mass. */
         PlatesFile: {
             /** Format: double */
             kg?: number;
@@ -3115,12 +3786,14 @@ export interface components {
             /** Format: int32 */
             version?: number;
         };
+        /** @description Plates of one mass, kg, and how many pairs of them. */
         PlatesView: {
             /** Format: double */
             kg: number;
             /** Format: int32 */
             pairs: number;
         };
+        /** @description A point, m. */
         PointView: {
             /** Format: double */
             x: number;
@@ -3142,6 +3815,10 @@ export interface components {
             /** Format: int32 */
             sessions: number;
         };
+        /**
+         * @description Difference of shares, first less second, with its 80 % interval; told: it is no matter of
+         *      chance by that.
+         */
         PracticeDifferenceView: {
             /** Format: double */
             high: number;
@@ -3151,6 +3828,7 @@ export interface components {
             share: number;
             told: boolean;
         };
+        /** @description difference: missing while there are too few sessions of either side. */
         PracticeView: {
             claimId: string;
             difference?: components["schemas"]["PracticeDifferenceView"];
@@ -3158,6 +3836,7 @@ export interface components {
             second: components["schemas"]["PracticeCountView"];
             words: string;
         };
+        /** @description How an exercise is to be done, as it is kept and exchanged. Rest in s. */
         PrescriptionDocument: {
             /** Format: int32 */
             repetitionsHigh: number;
@@ -3173,6 +3852,7 @@ export interface components {
             sets: number;
             tempo: components["schemas"]["TempoDocument"];
         };
+        /** @description A set of weights for an occasion; weights by criterion id. */
         PresetView: {
             id: string;
             label: string;
@@ -3181,6 +3861,7 @@ export interface components {
                 [key: string]: number;
             };
         };
+        /** @description What is known of a client's training and tastes. */
         ProfileFile: {
             /** Format: int32 */
             daysAWeek?: number;
@@ -3195,6 +3876,7 @@ export interface components {
             /** @enum {string} */
             trainingAge?: "WEEKS" | "MONTHS" | "YEARS";
         };
+        /** @description Null is "not said". likes and dislikes: exercise ids. */
         ProfileInput: {
             /** Format: int32 */
             daysAWeek?: number;
@@ -3290,6 +3972,7 @@ export interface components {
             /** Format: double */
             usual: number;
         };
+        /** @description One measurement, in SI units. */
         ReadingFile: {
             /** @enum {string} */
             kind?: "STATURE" | "MASS" | "THIGH" | "SHANK" | "TRUNK" | "FOOT" | "KNEE_TO_WALL" | "HIP_FLEXION" | "KNEE_FLEXION" | "HIP_OPENING" | "GRIP" | "THIGH_GIRTH" | "CALF_GIRTH";
@@ -3310,6 +3993,7 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        /** @description said: what this client has said of an exercise, in words, by candidate id. */
         RecordView: {
             /** Format: uuid */
             clientId: string;
@@ -3373,6 +4057,7 @@ export interface components {
             /** @enum {string} */
             side: "LEFT" | "RIGHT" | "NONE";
         };
+        /** @description A written restriction by a clinician. */
         RestrictionFile: {
             by?: string;
             /** Format: double */
@@ -3428,6 +4113,7 @@ export interface components {
             /** @enum {string} */
             scheme: "STRAIGHT" | "ASCENDING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "LADDER" | "ONE_AND_A_HALF" | "LOW_PARTIALS" | "PAUSES";
         };
+        /** @description An own school. */
         SchoolFile: {
             /** Format: double */
             activityTrust?: number;
@@ -3442,6 +4128,7 @@ export interface components {
             reason?: string;
             retired?: boolean;
         };
+        /** @description lengthBias -1.5 to 1.5, passiveWeight and activityTrust 0 to 1, basics 0 to 3. */
         SchoolInput: {
             /** Format: double */
             activityTrust?: number;
@@ -3454,6 +4141,7 @@ export interface components {
             passiveWeight?: number;
             reason?: string;
         };
+        /** @description Places by one school: candidate id to its place. */
         SchoolPlacesView: {
             label: string;
             places: {
@@ -3461,6 +4149,10 @@ export interface components {
             };
             school: string;
         };
+        /**
+         * @description own: whether this coach made it and can change it; retired: taken out, and put back by changing
+         *      it. The first of the list is the default.
+         */
         SchoolSettingsView: {
             /** Format: double */
             activityTrust: number;
@@ -3476,12 +4168,17 @@ export interface components {
             reason: string;
             retired: boolean;
         };
+        /** @description retired: an own school that was taken out; only to name it. */
         SchoolView: {
             id: string;
             label: string;
             reason: string;
             retired: boolean;
         };
+        /**
+         * @description points against the week, and the fewest that any week could have; gap: what could still be
+         *      gained at most, 0 to 1.
+         */
         SearchView: {
             /** Format: int64 */
             bound: number;
@@ -3493,6 +4190,7 @@ export interface components {
             /** Format: double */
             seconds: number;
         };
+        /** @description startS and seconds from the beginning of the session. */
         SegmentView: {
             /** Format: int32 */
             bout: number;
@@ -3521,6 +4219,7 @@ export interface components {
             sets: number;
             setup: string[];
         };
+        /** @description outings: the newest, oldest first. */
         SeriesView: {
             candidateId: string;
             equations: components["schemas"]["EquationView"][];
@@ -3550,6 +4249,7 @@ export interface components {
             createdAt?: string;
             /** Format: date-time */
             finishedAt?: string;
+            /** @description its name */
             gym?: string;
             items?: components["schemas"]["ItemFile"][];
             keepOut?: string[];
@@ -3598,6 +4298,10 @@ export interface components {
             items: components["schemas"]["ItemView"][];
             statements: string[];
         };
+        /**
+         * @description One set: revision counts what this device made of it, base is the revision that it had seen of
+         *      the server.
+         */
         SetChange: {
             /** Format: int32 */
             base?: number;
@@ -3632,7 +4336,10 @@ export interface components {
         };
         SetFile: {
             felt?: string[];
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description kept where it is free
+             */
             id?: string;
             /** @enum {string} */
             kind?: "WORK" | "DROP";
@@ -3691,6 +4398,7 @@ export interface components {
             label: string;
             value: string;
         };
+        /** @description path: where the link leads; it is told this once. */
         ShareView: {
             path: string;
         };
@@ -3709,6 +4417,7 @@ export interface components {
             prescription: string;
             stopSigns: string[];
         };
+        /** @description What a client reads: no health notes, nothing of why. */
         SharedView: {
             block: components["schemas"]["BlockStepView"][];
             days: components["schemas"]["SharedDayView"][];
@@ -3727,6 +4436,7 @@ export interface components {
             sentence: string;
             ways: string[];
         };
+        /** @description Without a gym, machines are generic; stiffToday takes some range for one day. */
         SideInput: {
             candidateId?: string;
             /** Format: uuid */
@@ -3779,6 +4489,11 @@ export interface components {
             /** Format: date-time */
             since: string;
         };
+        /**
+         * @description The set at the working load: repetitions to failure, what ends it, what has given out, and how
+         *      much of the bearable oxygen debt it made. capacityLeft by muscle id at the start of the last
+         *      repetition, 1 rested.
+         */
         SimulatedSetView: {
             capacityLeft: {
                 [key: string]: number;
@@ -3796,6 +4511,7 @@ export interface components {
             id: "DEEP_KNEE" | "STRAIGHT_KNEE" | "DEEP_HIP" | "WIDE_HIP" | "LEANING" | "DEEP_ANKLE";
             label: string;
         };
+        /** @description A sore joint, the movements that hurt, and how to deal with it. */
         SorenessFile: {
             /** @enum {string} */
             approach?: "LEAVE_OUT" | "LESS_LOAD" | "LESS_RANGE";
@@ -3803,6 +4519,7 @@ export interface components {
             joint?: "KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER";
             movements?: ("DEEP_KNEE" | "STRAIGHT_KNEE" | "DEEP_HIP" | "WIDE_HIP" | "LEANING" | "DEEP_ANKLE")[];
         };
+        /** @description A sore joint; without movements whatever troubles it, without an approach it is left out. */
         SorenessInput: {
             /** @enum {string} */
             approach?: "LEAVE_OUT" | "LESS_LOAD" | "LESS_RANGE";
@@ -3823,6 +4540,7 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        /** @description Where the stand-in is held: on a machine of a gym at a place of its travel. */
         StandInInput: {
             /** Format: double */
             at?: number;
@@ -3880,6 +4598,7 @@ export interface components {
             };
             steps: components["schemas"]["StepView"][];
         };
+        /** @description Factors on what is usual for the mass and stature. */
         StrengthView: {
             /** Format: double */
             back: number;
@@ -3887,10 +4606,12 @@ export interface components {
             /** Format: double */
             legs: number;
         };
+        /** @description Length strip of one region: fibre length over optimal, and weighted tension, at each phase. */
         StripView: {
             length: number[];
             tension: number[];
         };
+        /** @description A finding that moves this candidate: shift of ln(stimulus), up or down. */
         StudyView: {
             citation: string;
             conditions: string;
@@ -3920,6 +4641,7 @@ export interface components {
             /** Format: int32 */
             taken: number;
         };
+        /** @description Seconds of each phase of a repetition. */
         TempoDocument: {
             /** Format: double */
             liftingS: number;
@@ -3930,6 +4652,7 @@ export interface components {
             /** Format: double */
             topS: number;
         };
+        /** @description Seconds of each part of a repetition; what is missing is as usual (2, 0, 1, 0). */
         TempoInput: {
             /** Format: double */
             liftingS?: number;
@@ -3940,6 +4663,10 @@ export interface components {
             /** Format: double */
             topS?: number;
         };
+        /**
+         * @description The best two or three together: what each is there for, and how much of what the aim asks they
+         *      cover.
+         */
         TogetherView: {
             candidateIds: string[];
             /** Format: double */
@@ -3953,6 +4680,7 @@ export interface components {
             timeS: number;
         };
         VariantFile: {
+            /** @description as candidates name it: "exercise/own-…" */
             id?: string;
             name?: string;
             retired?: boolean;
@@ -3960,6 +4688,7 @@ export interface components {
                 [key: string]: number;
             };
         };
+        /** @description setup: as it stands for this client; what grows with the body is kept in proportion. */
         VariantInput: {
             /** Format: uuid */
             clientId?: string;
@@ -3993,6 +4722,10 @@ export interface components {
             /** Format: double */
             topS: number;
         };
+        /**
+         * @description Ranges in the link's unit, speeds in it a second; rangeKept and tempoKept are missing where
+         *      nothing can be said. trace: the last seconds, thinned.
+         */
         WatchedView: {
             findings: components["schemas"]["DeviationView"][];
             link: components["schemas"]["LinkView"];
@@ -4005,6 +4738,10 @@ export interface components {
             tempoKept?: boolean;
             trace: components["schemas"]["TracePointView"][];
         };
+        /**
+         * @description One way of one control: where it is then, what the aim gains as a share, and every region's
+         *      change of stimulus; or why it cannot go there.
+         */
         WayView: {
             change: {
                 [key: string]: number;
@@ -4015,6 +4752,7 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        /** @description A plan as it stands, without the edits before it. */
         WeekFile: {
             brief?: components["schemas"]["PlanBrief"];
             /** Format: date-time */
@@ -4033,6 +4771,10 @@ export interface components {
                 [key: string]: number;
             };
         };
+        /**
+         * @description asked: effective sets a week by region id, of the newest session's aim; unknown: what was done
+         *      and is not counted.
+         */
         WeeksView: {
             asked: {
                 [key: string]: number;
@@ -4048,6 +4790,7 @@ export interface components {
                 [key: string]: number;
             };
         };
+        /** @description lowKg and highKg: between which the load is believed to lie; both 0 where nothing is known. */
         WorkingLoadView: {
             basis: string;
             /** Format: double */

@@ -33,6 +33,17 @@ export function AccountPage() {
           <AnotherCoach />
         </div>
       )}
+      <p className="text-xs text-ink-2 lg:col-span-2">
+        Licences of what Istmo is built with:{' '}
+        <a className="underline" href="/notices-java.txt">
+          on the server
+        </a>
+        ,{' '}
+        <a className="underline" href="/notices-web.md">
+          on the screen
+        </a>
+        .
+      </p>
     </div>
   )
 }

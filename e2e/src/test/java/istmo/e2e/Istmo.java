@@ -27,6 +27,9 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
   private static final Path REPO =
       Path.of(System.getProperty("repo.dir")).toAbsolutePath().normalize();
   private static final Pattern STARTED = Pattern.compile("started on port (\\d+)");
+  private static final String JAVA =
+      Path.of(System.getProperty("java.home"), "bin", "java").toString();
+  private static boolean unpacked;
   private static Istmo running;
 
   private Process app;
@@ -143,23 +146,11 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
   }
 
   private void run() throws Exception {
+    Path program = program();
     ProcessBuilder b =
         new ProcessBuilder(
-            Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-            "-jar",
-            REPO.resolve("app/target/istmo.jar").toString());
-    // a schema of its own, so that other tests' rows are not in sight
-    b.environment()
-        .putAll(
-            Map.of(
-                "PORT",
-                "" + port,
-                "ISTMO_DEMO",
-                "" + demo,
-                "DB_URL",
-                database,
-                "SPRING_FLYWAY_DEFAULT_SCHEMA",
-                schema));
+            JAVA, "-XX:SharedArchiveFile=" + archiveOf(program), "-jar", program.toString());
+    b.environment().putAll(environment());
     b.environment().putAll(tls);
     Path log = output(schema + ".log");
     b.redirectErrorStream(true).redirectOutput(log.toFile());
@@ -168,6 +159,64 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
     port = portIn(log).orElseThrow();
     if (tls.isEmpty()) { // over HTTPS nobody here knows its certificate
       await(this::ready);
+    }
+  }
+
+  /** A schema of its own, so that other tests' rows are not in sight. */
+  private Map<String, String> environment() {
+    return Map.of(
+        "PORT",
+        "" + port,
+        "ISTMO_DEMO",
+        "" + demo,
+        "DB_URL",
+        database,
+        "SPRING_FLYWAY_DEFAULT_SCHEMA",
+        schema);
+  }
+
+  /**
+   * The application's jar, unpacked, with an archive of the classes that its start loads: the tests
+   * start it many times, and so each start takes about half as long.
+   */
+  private Path program() throws Exception {
+    Path folder = output("program");
+    Path jar = folder.resolve("istmo.jar");
+    if (!unpacked) {
+      String packed = REPO.resolve("app/target/istmo.jar").toString();
+      succeeds(
+          new ProcessBuilder(
+              JAVA,
+              "-Djarmode=tools",
+              "-jar",
+              packed,
+              "extract",
+              "--force",
+              "--destination",
+              folder.toString()));
+      ProcessBuilder training =
+          new ProcessBuilder(
+              JAVA,
+              "-XX:ArchiveClassesAtExit=" + archiveOf(jar),
+              "-Dspring.context.exit=onRefresh",
+              "-jar",
+              jar.toString());
+      training.environment().putAll(environment());
+      succeeds(training);
+      unpacked = true;
+    }
+    return jar;
+  }
+
+  private static Path archiveOf(Path jar) {
+    return jar.resolveSibling("istmo.jsa");
+  }
+
+  private static void succeeds(ProcessBuilder command) throws Exception {
+    Path log = output("program.log");
+    Process process = command.redirectErrorStream(true).redirectOutput(log.toFile()).start();
+    if (!process.waitFor(180, TimeUnit.SECONDS) || process.exitValue() != 0) {
+      throw new IllegalStateException("the application could not be unpacked, see " + log);
     }
   }
 

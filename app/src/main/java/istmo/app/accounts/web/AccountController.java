@@ -75,6 +75,7 @@ class AccountController {
 
   record SignedInView(String id, boolean current, String device, Instant since, Instant lastUsed) {}
 
+  /** Who is signed in, and whether this installation has an account yet. */
   @GetMapping
   AccountView account() {
     Optional<Coach> coach = signedIn().flatMap(accounts::coach);
@@ -86,6 +87,10 @@ class AccountController {
         accounts.isFirstRun());
   }
 
+  /**
+   * Signs in. 401 with one and the same answer whether the name or the password is wrong; slower
+   * after failures.
+   */
   @PostMapping("/sign-in")
   ResponseEntity<?> signIn(
       @RequestBody SignInInput input, HttpServletRequest request, HttpServletResponse response) {
@@ -129,12 +134,14 @@ class AccountController {
     return account();
   }
 
+  /** Adds another coach, who sees nothing of this one's clients. */
   @PostMapping("/coaches")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void add(@RequestBody NewCoachInput input) {
     accounts.add(input.name(), input.signInName(), input.password());
   }
 
+  /** Signs out on this device. */
   @PostMapping("/sign-out")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void signOut(HttpServletRequest request) {
@@ -153,6 +160,7 @@ class AccountController {
     sessions.endOthers(current.id(), request.getSession().getId());
   }
 
+  /** Devices on which the coach is signed in. */
   @GetMapping("/sessions")
   List<SignedInView> sessions(HttpServletRequest request) {
     return sessions.of(current.id(), request.getSession().getId()).stream()
@@ -160,6 +168,7 @@ class AccountController {
         .toList();
   }
 
+  /** Signs out on one other device. */
   @DeleteMapping("/sessions/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void end(@PathVariable String id) {

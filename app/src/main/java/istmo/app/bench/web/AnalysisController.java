@@ -177,6 +177,10 @@ class AnalysisController {
       List<String> notes,
       List<AnalysisPointView> points) {}
 
+  /**
+   * One repetition of an exercise computed in full, for other programs: angles, moments, fibre
+   * lengths and forces at every phase.
+   */
   @PostMapping("/api/analyses")
   AnalysisView analyse(@RequestBody AnalysisInput input) {
     if (input.body() == null) {

@@ -106,6 +106,10 @@ class BenchController {
 
   record BenchView(List<SideView> sides, List<ChangeView> changes, List<String> sentences) {}
 
+  /**
+   * One exercise in one set-up, or two set-ups or clients side by side: postures, loads, what gives
+   * out first, and which regions change.
+   */
   @PostMapping("/api/bench")
   BenchView bench(@RequestBody BenchInput input) {
     if (input.sides() == null || input.sides().isEmpty() || input.sides().size() > 2) {
@@ -202,6 +206,7 @@ class BenchController {
 
   record StepsView(Map<String, Double> setup, List<StepView> steps) {}
 
+  /** The set-up of an exercise that gives an aim most on this body, and why it goes no further. */
   @PostMapping("/api/bench/best")
   BestView best(@RequestBody AimedSideInput input) {
     BestSetup.Best b = bench.best(input.request(), input.wanted(), schools.get(input.school()));
@@ -217,6 +222,7 @@ class BenchController {
         b.tried());
   }
 
+  /** What one step of each control either way changes for the aim. */
   @PostMapping("/api/bench/steps")
   StepsView steps(@RequestBody AimedSideInput input) {
     BestSetup.Steps found =

@@ -70,6 +70,9 @@ class ComparisonController {
       List<String> sentences,
       List<InfluenceView> studies) {}
 
+  /**
+   * Two or more exercises point by point, on one client; which gives most, and with what chance.
+   */
   @PostMapping("/api/comparisons")
   ComparisonView compare(@RequestBody ComparisonInput input) {
     new Needed().field("clientId", input.clientId()).field("members", input.members()).check();

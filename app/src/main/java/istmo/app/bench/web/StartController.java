@@ -71,6 +71,9 @@ class StartController {
         .toList();
   }
 
+  /**
+   * The set-up values that follow from the answers to a way without a tape; lengths m, angles deg.
+   */
   @PostMapping("/api/starts")
   FoundView find(@RequestBody StartInput input) {
     new Needed().field("clientId", input.clientId()).field("way", input.way()).check();

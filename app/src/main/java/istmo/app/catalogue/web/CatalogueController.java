@@ -150,6 +150,10 @@ class CatalogueController {
       List<HabitView> habits,
       List<ExerciseView> exercises) {}
 
+  /**
+   * Regions, equipment, exercises with their set-up parameters, schools and presets, and the
+   * coach's own variants.
+   */
   @GetMapping("/api/catalogue")
   CatalogueView catalogue() {
     List<Variants.Own> own = variants.all();

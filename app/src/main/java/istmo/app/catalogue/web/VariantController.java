@@ -28,6 +28,10 @@ class VariantController {
   /** setup: as it stands for this client; what grows with the body is kept in proportion. */
   record VariantInput(String exerciseId, String name, Map<String, Double> setup, UUID clientId) {}
 
+  /**
+   * Keeps a set-up of an exercise as a variant of the coach's own, which is ordered like every
+   * other.
+   */
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   CatalogueController.CandidateView add(@RequestBody VariantInput input) {

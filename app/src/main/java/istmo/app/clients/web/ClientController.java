@@ -257,16 +257,19 @@ class ClientController {
     }
   }
 
+  /** Every client, by name. */
   @GetMapping
   List<ClientView> all() {
     return clients.all().stream().map(ClientView::of).toList();
   }
 
+  /** One client with body, profile and cautions. */
   @GetMapping("/{id}")
   ClientView one(@PathVariable UUID id) {
     return ClientView.of(clients.get(id));
   }
 
+  /** Takes in a client. 201 with the client. */
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   ClientView add(@RequestBody ClientInput input) {
@@ -275,6 +278,9 @@ class ClientController {
             input.name(), input.intake(), input.profileOrUnknown(), input.cautionsOrNone()));
   }
 
+  /**
+   * Changes a client. {@code version} must be the one that was read; 409 if it has changed since.
+   */
   @PutMapping("/{id}")
   ClientView change(@PathVariable UUID id, @RequestBody ClientInput input) {
     if (input.version() == null) {

@@ -62,17 +62,22 @@ class LiftController {
    */
   record LiftsView(List<LiftView> lifts, double lumbarNm, @MayBeMissing StrengthView strength) {}
 
+  /**
+   * Known lifts of a client, and the strength that follows from them; {@code lumbarNm} is in N m.
+   */
   @GetMapping
   LiftsView all(@PathVariable UUID clientId) {
     return view(clients.get(clientId));
   }
 
+  /** Adds a known lift: exercise, set-up, load in kg and repetitions. */
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   LiftsView add(@PathVariable UUID clientId, @RequestBody LiftInput input) {
     return view(clients.addLift(clientId, input.lift()));
   }
 
+  /** Takes a known lift out. */
   @DeleteMapping("/{liftId}")
   LiftsView remove(@PathVariable UUID clientId, @PathVariable UUID liftId) {
     return view(clients.removeLift(clientId, liftId));

@@ -89,17 +89,20 @@ class MeasurementController {
       List<String> notes,
       List<KindView> kinds) {}
 
+  /** Readings of a client by measurement, with the value that is used and its interval. */
   @GetMapping
   MeasurementsView all(@PathVariable UUID clientId) {
     return view(clients.get(clientId));
   }
 
+  /** Adds one reading in the unit of its kind; a value that no adult has is refused. */
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   MeasurementsView add(@PathVariable UUID clientId, @RequestBody MeasurementInput input) {
     return view(clients.measure(clientId, input.measurement()));
   }
 
+  /** Takes one reading out. */
   @DeleteMapping("/{readingId}")
   MeasurementsView remove(@PathVariable UUID clientId, @PathVariable UUID readingId) {
     return view(clients.removeReading(clientId, readingId));

@@ -40,6 +40,7 @@ class ArchiveController {
     this.clients = clients;
   }
 
+  /** Everything that is kept of one client, as one JSON file that can be brought in again. */
   @GetMapping("/api/clients/{id}/file")
   ResponseEntity<ArchiveDocument> client(@PathVariable UUID id) {
     ArchiveDocument document = archive.of(id);
@@ -48,6 +49,7 @@ class ArchiveController {
         .body(document);
   }
 
+  /** Everything that the coach keeps, as one JSON file that can be brought in again. */
   @GetMapping("/api/account/file")
   ResponseEntity<ArchiveDocument> account() {
     return ResponseEntity.ok()
@@ -106,6 +108,10 @@ class ArchiveController {
       int faultCount,
       boolean ready) {}
 
+  /**
+   * What bringing in an archive would do: clients, gyms, names that clash, and faults. Nothing is
+   * stored.
+   */
   @PostMapping("/api/archives/preview")
   ArchivePreviewView preview(@RequestBody ArchiveInput input) {
     ArchiveImport.Preview p = imports.preview(input.text(), input.wished());

@@ -86,6 +86,10 @@ class ImportController {
       int faultCount,
       boolean ready) {}
 
+  /**
+   * What would be read from a table of sets: columns, exercises, dates, loads, and what is unclear.
+   * Nothing is stored.
+   */
   @PostMapping("/api/clients/{clientId}/imports/preview")
   ImportPreviewView preview(@PathVariable UUID clientId, @RequestBody ImportInput input) {
     clients.get(clientId);

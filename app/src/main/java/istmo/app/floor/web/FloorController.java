@@ -208,6 +208,10 @@ class FloorController {
                           .toList()))
           .toList();
 
+  /**
+   * Everything that the floor needs for one session, so that it can go on without a network:
+   * set-ups, loads, rests, substitutes and cautions.
+   */
   @GetMapping("/{sessionId}")
   FloorView walk(@PathVariable UUID sessionId) {
     Floor.Walk w = floor.walk(sessionId);

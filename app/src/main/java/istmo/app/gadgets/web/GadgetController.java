@@ -104,6 +104,10 @@ class GadgetController {
 
   record TakenView(int taken, List<RefusedView> refused) {}
 
+  /**
+   * Opens a link through which a telephone or sensor sends readings to this screen. It holds for
+   * half an hour.
+   */
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   LinkView open(@RequestBody LinkInput input) {
@@ -114,6 +118,7 @@ class GadgetController {
         Boolean.TRUE.equals(input.watch()) ? links.watch(input.kind()) : links.open(input.kind()));
   }
 
+  /** What has come through a link until now. */
   @GetMapping("/{code}")
   LinkView state(@PathVariable String code) {
     return view(links.state(code));
@@ -198,6 +203,7 @@ class GadgetController {
     return points;
   }
 
+  /** Closes a link; nothing more is taken through it. */
   @DeleteMapping("/{code}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void close(@PathVariable String code) {

@@ -39,22 +39,29 @@ class GymController {
     }
   }
 
+  /** Every gym with its equipment, by name. */
   @GetMapping
   List<GymView> all() {
     return gyms.all().stream().map(GymView::of).toList();
   }
 
+  /** One gym with its equipment. */
   @GetMapping("/{id}")
   GymView one(@PathVariable UUID id) {
     return GymView.of(gyms.get(id));
   }
 
+  /** Adds a gym with a name and equipment ids of the catalogue. */
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   GymView add(@RequestBody GymInput input) {
     return GymView.of(gyms.add(input.name(), input.equipmentOrNone()));
   }
 
+  /**
+   * Changes name and equipment of a gym. {@code version} must be the one that was read; 409 if it
+   * has changed since.
+   */
   @PutMapping("/{id}")
   GymView change(@PathVariable UUID id, @RequestBody GymInput input) {
     if (input.version() == null) {

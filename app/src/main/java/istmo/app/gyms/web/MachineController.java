@@ -149,6 +149,7 @@ class MachineController {
 
   record FittedView(MachinesView machines, @MayBeMissing FitView fit) {}
 
+  /** The machines of a gym with what is known of each: its measured details, pulls and plates. */
   @GetMapping
   MachinesView all(@PathVariable UUID gymId) {
     return view(gyms.get(gymId));

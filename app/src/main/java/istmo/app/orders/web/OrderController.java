@@ -145,6 +145,7 @@ class OrderController {
 
   record OrderChangeView(int moved, List<String> sentences) {}
 
+  /** Which measurement of the client would narrow this order most. */
   @PostMapping("/api/orders/measuring")
   List<MeasuringView> measuring(@RequestBody BriefInput input) {
     return orders.measuring(input.request(schools)).stream()
@@ -152,6 +153,7 @@ class OrderController {
         .toList();
   }
 
+  /** Which measurement of a machine would narrow this order most. */
   @PostMapping("/api/orders/machines")
   List<MachineMeasuringView> machines(@RequestBody BriefInput input) {
     return orders.machines(input.request(schools)).stream()
@@ -172,6 +174,10 @@ class OrderController {
     return new OrderChangeView(c.moved(), c.sentences());
   }
 
+  /**
+   * Exercises for a client, a gym and an aim, best first, each with its rank range, reasons, costs
+   * and first load; and what is left out, with its reason.
+   */
   @PostMapping("/api/orders")
   OrderView order(@RequestBody BriefInput input) {
     OrderBook.Answer answer = orders.order(input.request(schools));

@@ -127,6 +127,7 @@ class OutController {
         title + ".pdf");
   }
 
+  /** The plan as a calendar file with one event a session, in the client's weeks to come. */
   @GetMapping("/api/weeks/{id}/calendar.ics")
   ResponseEntity<byte[]> calendar(@PathVariable UUID id) {
     Plan plan = plans.get(id);
@@ -142,6 +143,7 @@ class OutController {
         plan.document().name() + ".ics");
   }
 
+  /** The plan as JSON, for other programs. It holds no health notes. */
   @GetMapping("/api/weeks/{id}/plan.json")
   ResponseEntity<byte[]> json(@PathVariable UUID id) {
     Plan plan = plans.get(id);
@@ -152,6 +154,7 @@ class OutController {
         plan.document().name() + ".json");
   }
 
+  /** The plan as a table, one row an exercise. It holds no health notes. */
   @GetMapping("/api/weeks/{id}/plan.csv")
   ResponseEntity<byte[]> csv(@PathVariable UUID id) {
     Plan plan = plans.get(id);
@@ -251,12 +254,17 @@ class OutController {
     return new StartedView(session.id());
   }
 
+  /**
+   * Opens a link under which a client reads the plan without an account. The link is shown once;
+   * only its hash is kept.
+   */
   @PostMapping("/api/weeks/{id}/shares")
   @ResponseStatus(HttpStatus.CREATED)
   ShareView share(@PathVariable UUID id) {
     return new ShareView("/shared/" + shares.share(id));
   }
 
+  /** How many links to this plan are open. */
   @GetMapping("/api/weeks/{id}/shares")
   SharesView sharesOf(@PathVariable UUID id) {
     return new SharesView(shares.out(id));

@@ -145,6 +145,7 @@ class PlanController {
 
   record MissedView(String words, int goOnWith) {}
 
+  /** Every plan, newest first; those of one client when {@code clientId} is given. */
   @GetMapping
   List<PlanLine> list(@RequestParam Optional<UUID> clientId) {
     return store.list(clientId).stream()
@@ -185,6 +186,7 @@ class PlanController {
         Prescriber.inScheme(input.scheme(), input.prescription().prescription()));
   }
 
+  /** Begins an empty plan for a client in a gym. */
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   PlanView begin(@RequestBody PlanInput input) {
@@ -204,17 +206,23 @@ class PlanController {
             input.pairing() == null ? Pairing.NONE : input.pairing()));
   }
 
+  /** One plan with its sessions, its coverage by region and what it breaks of its own limits. */
   @GetMapping("/{id}")
   PlanView one(@PathVariable UUID id) {
     return PlanViews.of(plans.get(id));
   }
 
+  /**
+   * Changes name, wishes, limits or items of a plan. {@code version} must be the one that was read;
+   * 409 if the plan has changed since.
+   */
   @PutMapping("/{id}")
   PlanView change(@PathVariable UUID id, @RequestBody PlanChangeInput input) {
     new Needed().field("version", input.version()).field("plan", input.plan()).check();
     return PlanViews.of(plans.change(id, input.version(), input.what(), input.plan()));
   }
 
+  /** Deletes a plan with its revisions and links. */
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@PathVariable UUID id) {
@@ -227,18 +235,24 @@ class PlanController {
     return PlanViews.of(plans.putBack(id));
   }
 
+  /** Takes back the last change of a plan; 409 if the plan has changed since {@code version}. */
   @PostMapping("/{id}/undo")
   PlanView undo(@PathVariable UUID id, @RequestBody VersionInput input) {
     new Needed().field("version", input.version()).check();
     return PlanViews.of(plans.undo(id, input.version()));
   }
 
+  /**
+   * Brings back the change that was taken back last; 409 if the plan has changed since {@code
+   * version}.
+   */
   @PostMapping("/{id}/redo")
   PlanView redo(@PathVariable UUID id, @RequestBody VersionInput input) {
     new Needed().field("version", input.version()).check();
     return PlanViews.of(plans.redo(id, input.version()));
   }
 
+  /** Puts the exercises of one session, counted from 0, in the usual order. */
   @PostMapping("/{id}/arrange")
   PlanView arrange(@PathVariable UUID id, @RequestBody ArrangeInput input) {
     new Needed().field("version", input.version()).field("day", input.day()).check();
@@ -272,12 +286,14 @@ class PlanController {
         c.obstacles());
   }
 
+  /** How far a search for a plan has come. It ends with the best plan that was found. */
   @GetMapping("/{id}/compose/{run}")
   ProgressView progress(@PathVariable UUID id, @PathVariable UUID run) {
     Composer.Progress p = composing.progress(id, run);
     return new ProgressView(Rounded.of(p.seconds()), p.points(), p.bound());
   }
 
+  /** Ends a search. The best plan that it has found until then is kept. */
   @DeleteMapping("/{id}/compose/{run}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void stop(@PathVariable UUID id, @PathVariable UUID run) {
@@ -300,6 +316,10 @@ class PlanController {
         .toList();
   }
 
+  /**
+   * What could stand in the place of one item, most alike first, without the equipment in {@code
+   * taken} and without what would hurt where {@code hurting} says.
+   */
   @GetMapping("/{id}/items/{itemId}/swaps")
   List<SwapView> swaps(
       @PathVariable UUID id,

@@ -82,6 +82,7 @@ class RecordController {
       List<SeriesLineView> series,
       Map<String, List<String>> said) {}
 
+  /** The series of a client, newest first: what is trained, how it goes, and what stands out. */
   @GetMapping
   RecordView overview(@PathVariable UUID clientId) {
     Records.Overview o = records.overview(clientId);
@@ -200,6 +201,10 @@ class RecordController {
       @MayBeMissing NextView next,
       List<EquationView> equations) {}
 
+  /**
+   * One exercise of a client over time: estimated maxima with their intervals, records, the gap
+   * between sides, the newest outings and the next load.
+   */
   @GetMapping("/series/{seriesId}")
   SeriesView series(@PathVariable UUID clientId, @PathVariable UUID seriesId) {
     Records.OneSeries one = records.series(clientId, seriesId);
@@ -274,6 +279,7 @@ class RecordController {
       List<String> unknown,
       @MayBeMissing String gymName) {}
 
+  /** Sets by region and week of a client, for the last {@code weeks} weeks. */
   @GetMapping("/weeks")
   WeeksView weeks(@PathVariable UUID clientId, @RequestParam(defaultValue = "12") int weeks) {
     WEEKS.check("weeks", weeks);
@@ -325,6 +331,7 @@ class RecordController {
       List<ProposalView> proposals,
       @MayBeMissing LessonAnswerView answer) {}
 
+  /** What the record of a client suggests, each with the facts behind it. */
   @GetMapping("/lessons")
   List<LessonView> lessons(@PathVariable UUID clientId) {
     return records.lessons(clientId).stream()
@@ -355,6 +362,7 @@ class RecordController {
   /** taken: the proposal that is accepted; none dismisses the lesson. */
   record AnswerInput(Lesson.Kind kind, String subject, @MayBeMissing ProposalView taken) {}
 
+  /** Agrees to a lesson or refuses it; an agreed one changes later sessions. */
   @PostMapping("/lessons/answers")
   LessonAnswerView answer(@PathVariable UUID clientId, @RequestBody AnswerInput input) {
     new Needed().field("kind", input.kind()).field("subject", input.subject()).check();
@@ -368,6 +376,7 @@ class RecordController {
     return answer(answers.answer(clientId, input.kind(), input.subject(), taken));
   }
 
+  /** Takes an answer to a lesson back. */
   @DeleteMapping("/lessons/answers/{answerId}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void takeBack(@PathVariable UUID clientId, @PathVariable UUID answerId) {

@@ -73,6 +73,7 @@ class SchoolController {
     }
   }
 
+  /** Every school of thought with its settings: the stated ones, and the coach's own. */
   @GetMapping
   List<SchoolSettingsView> all() {
     return schools.listed().stream()
@@ -80,12 +81,14 @@ class SchoolController {
         .toList();
   }
 
+  /** Adds a school of the coach's own. */
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   SchoolSettingsView add(@RequestBody SchoolInput input) {
     return SchoolSettingsView.of(schools.add(input.wish()), true, false);
   }
 
+  /** Changes a school of the coach's own. */
   @PutMapping("/{id}")
   SchoolSettingsView change(@PathVariable String id, @RequestBody SchoolInput input) {
     return SchoolSettingsView.of(schools.change(id, input.wish()), true, false);

@@ -127,6 +127,7 @@ class SessionController {
       @MayBeMissing Instant finishedAt,
       List<ItemView> items) {}
 
+  /** Every session, newest first; those of one client when {@code clientId} is given. */
   @GetMapping
   List<SessionLine> list(@RequestParam Optional<UUID> clientId) {
     Function<String, Candidate> candidates = variants.candidates();
@@ -143,6 +144,7 @@ class SessionController {
         .toList();
   }
 
+  /** Starts a session from a brief. 201 with the session. */
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   SessionView start(@RequestBody SessionInput input) {
@@ -160,11 +162,13 @@ class SessionController {
             Boolean.TRUE.equals(input.stiffToday())));
   }
 
+  /** One session with its exercises, set-ups and logged sets. */
   @GetMapping("/{id}")
   SessionView one(@PathVariable UUID id) {
     return view(reader.get(id));
   }
 
+  /** Adds an exercise to a session, with the set-up that it is done in. */
   @PostMapping("/{id}/items")
   @ResponseStatus(HttpStatus.CREATED)
   SessionView pin(@PathVariable UUID id, @RequestBody ItemInput input) {
@@ -172,6 +176,7 @@ class SessionController {
     return view(sessions.pin(id, input.candidateId(), Optional.ofNullable(input.setup())));
   }
 
+  /** Changes the set-up of one exercise of a session. */
   @PutMapping("/{id}/items/{itemId}/setup")
   SessionView changeSetup(
       @PathVariable UUID id, @PathVariable UUID itemId, @RequestBody SetupInput input) {
@@ -179,11 +184,16 @@ class SessionController {
     return view(sessions.changeSetup(id, itemId, input.setup()));
   }
 
+  /** Takes an exercise out of a session. 409 if sets of it are logged. */
   @DeleteMapping("/{id}/items/{itemId}")
   SessionView unpin(@PathVariable UUID id, @PathVariable UUID itemId) {
     return view(sessions.unpin(id, itemId));
   }
 
+  /**
+   * Logs one set, or corrects it. The device makes the id of the set, so that sending twice stores
+   * once.
+   */
   @PutMapping("/{id}/items/{itemId}/sets/{setId}")
   SessionView log(
       @PathVariable UUID id,
@@ -193,12 +203,14 @@ class SessionController {
     return view(log.log(id, itemId, setId, input.set()));
   }
 
+  /** Takes a logged set out. */
   @DeleteMapping("/{id}/items/{itemId}/sets/{setId}")
   SessionView removeSet(
       @PathVariable UUID id, @PathVariable UUID itemId, @PathVariable UUID setId) {
     return view(log.removeSet(id, itemId, setId));
   }
 
+  /** Ends a session. Its sets can still be corrected. */
   @PostMapping("/{id}/finish")
   SessionView finish(@PathVariable UUID id) {
     return view(sessions.finish(id));

@@ -141,6 +141,10 @@ class StudyController {
     }
   }
 
+  /**
+   * Every finding that the order is weighed with: citation, design, people, direction and size, and
+   * how the computation stands to it.
+   */
   @GetMapping("/api/studies")
   List<FindingView> studies() {
     return Studies.standard().all().stream().map(FindingView::of).toList();
