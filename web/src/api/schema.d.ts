@@ -2591,10 +2591,14 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        /** @description filled: share of what is asked that is there, 0 to 1, by region. */
         CoverageView: {
             /** Format: double */
             back: number;
             balance: boolean;
+            filled: {
+                [key: string]: number;
+            };
             findings: string[];
             /** Format: double */
             front: number;
@@ -2953,6 +2957,17 @@ export interface components {
             standardErrorPercent: number;
             told: boolean;
         };
+        /**
+         * @description What can be dragged in a drawing: where it is, m in the drawing's frame, the direction that
+         *      raises the value, and the change of the value for each metre.
+         */
+        GripView: {
+            at: components["schemas"]["PointView"];
+            axis: components["schemas"]["PointView"];
+            parameterId: string;
+            /** Format: double */
+            perMetre: number;
+        };
         GymFile: {
             equipment?: string[];
             /**
@@ -3256,6 +3271,14 @@ export interface components {
             name: string;
             /** Format: double */
             share: number;
+        };
+        /** @description tempoS: each part of a repetition, s. */
+        LimitsView: {
+            repetitions: components["schemas"]["RangeView"];
+            reserve: components["schemas"]["RangeView"];
+            restS: components["schemas"]["RangeView"];
+            sets: components["schemas"]["RangeView"];
+            tempoS: components["schemas"]["RangeView"];
         };
         /** @description A line through points; the role says what it shows. */
         LineView: {
@@ -3588,6 +3611,7 @@ export interface components {
             };
             /** Format: double */
             demand?: number;
+            grips: components["schemas"]["GripView"][];
             /** Format: double */
             leanDeg: number;
             moments: {
@@ -3762,6 +3786,7 @@ export interface components {
         PlanningView: {
             /** Format: int32 */
             leastBlockWeeks: number;
+            limits: components["schemas"]["LimitsView"];
             /** Format: int32 */
             mostBlockWeeks: number;
             pairings: components["schemas"]["PairingView"][];
@@ -3971,6 +3996,13 @@ export interface components {
             unit: string;
             /** Format: double */
             usual: number;
+        };
+        /** @description What one number of a prescription may be. */
+        RangeView: {
+            /** Format: double */
+            max: number;
+            /** Format: double */
+            min: number;
         };
         /** @description One measurement, in SI units. */
         ReadingFile: {
@@ -4462,6 +4494,7 @@ export interface components {
             obstacle?: components["schemas"]["ObstacleView"];
             phases: components["schemas"]["PhaseView"][];
             plan?: components["schemas"]["DrawingView"];
+            planGrips: components["schemas"]["GripView"][];
             refusal?: string;
             setup: {
                 [key: string]: number;
@@ -4606,8 +4639,13 @@ export interface components {
             /** Format: double */
             legs: number;
         };
-        /** @description Length strip of one region: fibre length over optimal, and weighted tension, at each phase. */
+        /**
+         * @description Length strip of one region: fibre length over optimal, and weighted tension, at each phase; and
+         *      at which length it pulls hardest.
+         */
         StripView: {
+            /** @enum {string} */
+            heaviest: "NOTHING" | "SHORT" | "NEAR_BEST" | "LONG";
             length: number[];
             tension: number[];
         };

@@ -1,4 +1,5 @@
 import { scaleLinear } from 'd3-scale'
+import { NEWTONS_PER_KG } from '../quantity/units'
 
 type Point = { at: number; measured: number; fitted: number; generic: number }
 
@@ -24,7 +25,7 @@ export function FitPlot({
   const x = scaleLinear([Math.min(...ats) - air, Math.max(...ats) + air], [34, W - 8])
   const y = scaleLinear([0, 1.1 * Math.max(...values)], [H - 22, 8])
   const shown = (v: number) =>
-    unit === 'm' ? `${Math.round(100 * v)} cm` : `${Math.round(v / 9.80665)} kg`
+    unit === 'm' ? `${Math.round(100 * v)} cm` : `${Math.round(v / NEWTONS_PER_KG)} kg`
   const path = (of: (p: Point) => number) =>
     sorted.map((p, k) => `${k === 0 ? 'M' : 'L'}${x(p.at * perAt)},${y(of(p))}`).join('')
   const words = sorted

@@ -1,6 +1,14 @@
 import { scaleLinear } from 'd3-scale'
+import type { Schemas } from '../api/client'
 
-type Strip = { length: number[]; tension: number[] }
+type Strip = Schemas['StripView']
+
+const HEAVIEST: Record<Strip['heaviest'], string> = {
+  NOTHING: 'nothing',
+  SHORT: 'heaviest where short',
+  NEAR_BEST: 'heaviest near its best length',
+  LONG: 'heaviest where long',
+}
 
 const W = 260
 const H = 92
@@ -30,22 +38,12 @@ export function LengthStrip({
     [PAD.left, W - PAD.right],
   )
   const y = scaleLinear([0, top], [H - PAD.bottom, PAD.top])
-  const peak = Math.max(...now.tension)
-  const where = now.length[now.tension.indexOf(peak)] ?? 1
   const k = Math.min(at, now.tension.length - 1)
   return (
     <figure>
       <figcaption className="text-xs">
         <b className="font-semibold">{title}</b>{' '}
-        <span className="text-ink-2">
-          {peak < 0.02
-            ? 'nothing'
-            : where > 1.1
-              ? 'heaviest where long'
-              : where < 0.9
-                ? 'heaviest where short'
-                : 'heaviest near its best length'}
-        </span>
+        <span className="text-ink-2">{HEAVIEST[now.heaviest]}</span>
       </figcaption>
       <svg
         viewBox={`0 0 ${W} ${H}`}

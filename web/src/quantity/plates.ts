@@ -1,7 +1,6 @@
-export type PlatePairs = { kg: number; pairs: number }
+import { KG_PER_LB } from './units'
 
-/** A pound, kg (exact by definition). */
-export const KG_PER_LB = 0.45359237
+export type PlatePairs = { kg: number; pairs: number }
 
 /** "20 x 4, 2.5 x 2": heaviest first. */
 export function plateWords(plates: PlatePairs[]): string {

@@ -1,9 +1,10 @@
 import { useRef } from 'react'
 import type { KeyboardEvent, PointerEvent } from 'react'
-import type { Drawing, Parameter } from '../../api/client'
+import type { Drawing, Parameter, Schemas } from '../../api/client'
 import { setupValue } from '../../quantity/format'
-import { place } from './scene'
-import type { Box, Handle, Point } from './scene'
+import type { Box, Point } from './scene'
+
+type Handle = Schemas['GripView']
 
 const LOOK: Record<string, { stroke: string; width: number; dash?: string; fill?: string }> = {
   floor: { stroke: 'var(--ink)', width: 1.5 },
@@ -60,7 +61,6 @@ export function Stage({
 }: Props) {
   const svg = useRef<SVGSVGElement>(null)
   const to = plan ? planPoint : sidePoint
-  const held = handles.filter((h) => parameters.some((p) => p.id === h.parameter))
   return (
     <svg
       ref={svg}
@@ -80,16 +80,15 @@ export function Stage({
       {!plan && <Levers drawing={drawing} size={Math.max(box.width, box.height)} />}
       <ScaleBar box={box} />
       {onMove &&
-        held.map((h) => {
-          const at = place(drawing, h.role, h.index)
-          const parameter = parameters.find((p) => p.id === h.parameter)!
-          return at ? (
+        handles.map((h) => {
+          const parameter = parameters.find((p) => p.id === h.parameterId)
+          return parameter ? (
             <Grip
-              key={h.parameter}
+              key={h.parameterId}
               handle={h}
-              at={to(at)}
+              to={to}
               parameter={parameter}
-              value={setup[h.parameter] ?? parameter.usual}
+              value={setup[h.parameterId] ?? parameter.usual}
               onMove={onMove}
               svg={svg}
             />
@@ -255,20 +254,23 @@ function ScaleBar({ box }: { box: Box }) {
 /** A handle: dragged by pointer or touch, or moved by arrow keys in natural steps. */
 function Grip({
   handle,
-  at,
+  to,
   parameter,
   value,
   onMove,
   svg,
 }: {
   handle: Handle
-  at: Point
+  to: (p: Point) => Point
   parameter: Parameter
   value: number
   onMove: (p: string, v: number) => void
   svg: React.RefObject<SVGSVGElement | null>
 }) {
-  const start = useRef<{ x: number; y: number; value: number } | null>(null)
+  const at = to(handle.at)
+  const axis = to(handle.axis)
+  // a drag goes by the handle as it was taken hold of; the drawing moves under it
+  const start = useRef<{ from: Point; value: number; axis: Point; perMetre: number } | null>(null)
   const toMetres = (e: PointerEvent) => {
     const m = svg.current!.getScreenCTM()!.inverse()
     return {
@@ -279,14 +281,14 @@ function Grip({
   const within = (v: number) => Math.max(parameter.min, Math.min(parameter.max, v))
   const onDown = (e: PointerEvent<SVGGElement>) => {
     e.currentTarget.setPointerCapture(e.pointerId)
-    start.current = { ...toMetres(e), value }
+    start.current = { from: toMetres(e), value, axis, perMetre: handle.perMetre }
   }
   const onDrag = (e: PointerEvent<SVGGElement>) => {
     if (!start.current) return
+    const { from, axis: along, perMetre } = start.current
     const p = toMetres(e)
-    const along =
-      (p.x - start.current.x) * handle.axis[0] - (p.y - start.current.y) * handle.axis[1]
-    onMove(parameter.id, within(start.current.value + along * handle.perMetre))
+    const dragged = (p.x - from.x) * along.x + (p.y - from.y) * along.y
+    onMove(parameter.id, within(start.current.value + dragged * perMetre))
   }
   const onKey = (e: KeyboardEvent) => {
     const sign = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[e.key]
@@ -324,7 +326,7 @@ function Grip({
         className="group-hover:[stroke-width:4] group-focus-visible:[stroke:var(--focus)] group-focus-visible:[stroke-width:5]"
       />
       <path
-        d={`M${at.x - handle.axis[0] * 0.055} ${at.y + handle.axis[1] * 0.055}L${at.x + handle.axis[0] * 0.055} ${at.y - handle.axis[1] * 0.055}`}
+        d={`M${at.x - axis.x * 0.055} ${at.y - axis.y * 0.055}L${at.x + axis.x * 0.055} ${at.y + axis.y * 0.055}`}
         stroke="var(--accent)"
         strokeWidth={1.5}
         vectorEffect="non-scaling-stroke"

@@ -4,7 +4,7 @@ import { Link, useSearchParams } from 'react-router'
 import type { BenchSide, Catalogue, Schemas } from '../../api/client'
 import { postBench, postSteps, useCatalogue, useClients, useGyms } from '../../api/queries'
 import { Stage } from '../../chart/stage/Stage'
-import { HANDLES, PLAN_HANDLES, frame } from '../../chart/stage/scene'
+import { frame } from '../../chart/stage/scene'
 import { LengthStrip, MomentStrip } from '../../chart/Strips'
 import { Button } from '../../ui/Button'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
@@ -221,7 +221,7 @@ function OneBench({
               ghost={moved && phase ? startPhase?.side : undefined}
               box={box}
               label={`Side view of ${now.clientName}, ${now.name}`}
-              handles={HANDLES[exercise.family] ?? []}
+              handles={stage.grips}
               parameters={exercise.parameters}
               setup={setup}
               onMove={onMove}
@@ -244,7 +244,7 @@ function OneBench({
                 ghost={moved ? start.plan : undefined}
                 box={planBox(now)}
                 label="The feet in plan"
-                handles={PLAN_HANDLES}
+                handles={now.planGrips}
                 parameters={exercise.parameters}
                 setup={setup}
                 onMove={onMove}

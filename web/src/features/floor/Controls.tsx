@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { Loading } from '../../api/client'
-import { KG_PER_LB } from '../../quantity/plates'
+import { KG_PER_LB } from '../../quantity/units'
 import type { MassUnit } from '../plans/words'
 import { mass, platesWords } from '../plans/words'
 

@@ -1,4 +1,5 @@
 import type { FloorExercise, FloorStep, Walk } from '../../api/client'
+import type { Figures } from './store'
 
 /** A step for tests; the rest of it is plain. */
 export function step(key: string, more: Partial<FloorStep> = {}): FloorStep {
@@ -88,3 +89,14 @@ export function walk(items: { id: string; exercise: FloorExercise }[]): Walk {
     takenAt: '2026-11-26T10:00:00Z',
   }
 }
+
+/** A work set. */
+export const figures = (repetitions: number): Figures => ({
+  kind: 'WORK',
+  number: 1,
+  side: 'NONE',
+  loadKg: 50,
+  repetitions,
+  reserve: 2,
+  felt: [],
+})

@@ -4,13 +4,11 @@ import { Problem, answer, api } from '../../api/client'
 import type { Fit, Machine, Machines, Schemas } from '../../api/client'
 import { FitPlot } from '../../chart/FitPlot'
 import { detailUnit, percent, trim } from '../../quantity/format'
+import { NEWTONS_PER_KG } from '../../quantity/units'
 import { Button } from '../../ui/Button'
 import { FaultText } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
 import { GadgetField } from './GadgetField'
-
-/** What a scale that reads kilograms says in newtons (standard gravity). */
-const G = 9.80665
 
 type Direction = 'UP' | 'DOWN' | 'STILL'
 type Row = { at: string; force: string; lever: string; load: string; direction: Direction }
@@ -31,7 +29,7 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
   const [rows, setRows] = useState<Row[]>(() =>
     machine.pulls.map((p) => ({
       at: trim(p.at * at.perStored, 1),
-      force: trim(p.forceN / G, 2),
+      force: trim(p.forceN / NEWTONS_PER_KG, 2),
       lever: trim(p.leverM * 100, 1),
       load: trim(p.loadKg, 2),
       direction: p.direction,
@@ -48,7 +46,7 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
   const body = (list: Row[]) => ({
     pulls: list.map((r) => ({
       at: scaled(r.at, 1 / at.perStored),
-      forceN: scaled(r.force, G),
+      forceN: scaled(r.force, NEWTONS_PER_KG),
       loadKg: number(r.load),
       direction: r.direction,
       ...(lever ? { leverM: scaled(r.lever, 0.01) } : {}),
@@ -142,7 +140,7 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
           kind="FORCE"
           label="Scale reads"
           unit="kg"
-          perInside={1 / G}
+          perInside={1 / NEWTONS_PER_KG}
           text={next.force}
           onText={(t) => setNext({ ...next, force: t })}
           standIn={{

@@ -6,7 +6,6 @@ import { GROUPS } from '../../chart/limb/Hatch'
 import { trim } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Trouble } from '../../ui/Notice'
-import { covered } from './coverage'
 import type { Edit } from './useWeekEdits'
 
 /** What the week brings beside what it should: on the limb chart and as a table, while it is edited. */
@@ -38,7 +37,7 @@ export function CoveragePanel({
       <div className="flex gap-3">
         <Fingerprint
           regions={catalogue.regions}
-          amount={covered(c)}
+          amount={c.filled}
           label="Coverage of the week on the limb chart"
           className="h-48 shrink-0"
         />

@@ -49,6 +49,7 @@ export function ExercisePanel({
   onClose,
 }: Props) {
   const p = item.prescription
+  const { limits } = planning
   const exercise = catalogue.exercises.find((x) => x.id === item.exerciseId)
   const change = (what: string, c: Partial<Prescription>) =>
     edit(`${item.name}: ${what}`, (plan) => prescribe(plan, item.id, c))
@@ -96,16 +97,16 @@ export function ExercisePanel({
               label="Sets"
               value={p.sets}
               shown={String(p.sets)}
-              least={1}
-              most={10}
+              least={limits.sets.min}
+              most={limits.sets.max}
               onChange={(sets) => change(`${sets} sets`, { sets })}
             />
             <Count
               label="In reserve"
               value={p.reserve}
               shown={trim(p.reserve, 1)}
-              least={0}
-              most={6}
+              least={limits.reserve.min}
+              most={limits.reserve.max}
               step={0.5}
               onChange={(reserve) => change(`${reserve} in reserve`, { reserve })}
             />
@@ -113,7 +114,7 @@ export function ExercisePanel({
               label="Reps from"
               value={p.repetitionsLow}
               shown={String(p.repetitionsLow)}
-              least={1}
+              least={limits.repetitions.min}
               most={p.repetitionsHigh}
               onChange={(repetitionsLow) =>
                 change(`from ${repetitionsLow} repetitions`, { repetitionsLow })
@@ -124,7 +125,7 @@ export function ExercisePanel({
               value={p.repetitionsHigh}
               shown={String(p.repetitionsHigh)}
               least={p.repetitionsLow}
-              most={60}
+              most={limits.repetitions.max}
               onChange={(repetitionsHigh) =>
                 change(`to ${repetitionsHigh} repetitions`, { repetitionsHigh })
               }
@@ -133,8 +134,8 @@ export function ExercisePanel({
               label="Rest"
               value={p.restS}
               shown={`${p.restS} s`}
-              least={0}
-              most={600}
+              least={limits.restS.min}
+              most={limits.restS.max}
               step={15}
               onChange={(restS) => change(`${restS} s rest`, { restS })}
             />
@@ -142,32 +143,32 @@ export function ExercisePanel({
               label="Lowering"
               value={p.tempo.loweringS}
               shown={`${trim(p.tempo.loweringS, 1)} s`}
-              least={0}
-              most={20}
+              least={limits.tempoS.min}
+              most={limits.tempoS.max}
               onChange={(v) => change(`${v} s lowering`, { tempo: { ...p.tempo, loweringS: v } })}
             />
             <Count
               label="Lifting"
               value={p.tempo.liftingS}
               shown={`${trim(p.tempo.liftingS, 1)} s`}
-              least={0}
-              most={20}
+              least={limits.tempoS.min}
+              most={limits.tempoS.max}
               onChange={(v) => change(`${v} s lifting`, { tempo: { ...p.tempo, liftingS: v } })}
             />
             <Count
               label="Low end"
               value={p.tempo.lowS}
               shown={`${trim(p.tempo.lowS, 1)} s`}
-              least={0}
-              most={20}
+              least={limits.tempoS.min}
+              most={limits.tempoS.max}
               onChange={(v) => change(`${v} s low`, { tempo: { ...p.tempo, lowS: v } })}
             />
             <Count
               label="Top end"
               value={p.tempo.topS}
               shown={`${trim(p.tempo.topS, 1)} s`}
-              least={0}
-              most={20}
+              least={limits.tempoS.min}
+              most={limits.tempoS.max}
               onChange={(v) => change(`${v} s at the top`, { tempo: { ...p.tempo, topS: v } })}
             />
           </div>

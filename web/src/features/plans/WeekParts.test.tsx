@@ -8,8 +8,7 @@ import { keys } from '../../api/queries'
 import { CoveragePanel } from './CoveragePanel'
 import { DayStrip } from './DayStrip'
 import { ExercisePanel } from './ExercisePanel'
-import { covered } from './coverage'
-import { catalogue, coverage, day, item, week } from './sample'
+import { catalogue, day, item, week } from './sample'
 import { useWeekEdits } from './useWeekEdits'
 
 afterEach(() => vi.unstubAllGlobals())
@@ -19,6 +18,13 @@ const planning: Planning = {
   pairings: [{ pairing: 'NONE', label: 'one after the other' }],
   leastBlockWeeks: 4,
   weekdays: [[3], [1, 4], [1, 3, 5], [1, 2, 4, 5]],
+  limits: {
+    sets: { min: 1, max: 10 },
+    repetitions: { min: 1, max: 60 },
+    reserve: { min: 0, max: 6 },
+    restS: { min: 0, max: 600 },
+    tempoS: { min: 0, max: 20 },
+  },
   mostBlockWeeks: 8,
 }
 
@@ -66,12 +72,6 @@ test('coverage says what is short and lets more be asked', () => {
   expect(
     screen.getByRole('button', { name: 'Why short, and what would help?' }),
   ).toBeInTheDocument()
-})
-
-test('the chart is full where what is asked is there', () => {
-  const amount = covered(coverage)
-  expect(amount.VL).toBe(1)
-  expect(amount.BFL).toBeCloseTo(1.5 / 7)
 })
 
 test('a strip is to scale, its blocks are chosen and moved by keys, and an overfull day says so', () => {

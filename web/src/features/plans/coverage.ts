@@ -1,4 +1,4 @@
-import type { Catalogue, Coverage, WeekItem } from '../../api/client'
+import type { Catalogue, WeekItem } from '../../api/client'
 
 /** The group of regions that an exercise gives most to: the colour of its sets. */
 export function groupOf(item: WeekItem, catalogue: Catalogue): string {
@@ -12,15 +12,4 @@ export function groupOf(item: WeekItem, catalogue: Catalogue): string {
     }
   }
   return best
-}
-
-/** For the chart: effective sets beside what is asked, or beside what would be much where nothing is. */
-export function covered(coverage: Coverage): Record<string, number> {
-  const usual = Math.max(6, ...Object.values(coverage.targets))
-  return Object.fromEntries(
-    Object.entries(coverage.sets).map(([id, has]) => [
-      id,
-      Math.min(1, has / Math.max(1, coverage.targets[id] ?? usual)),
-    ]),
-  )
 }

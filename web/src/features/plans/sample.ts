@@ -111,6 +111,7 @@ export const day = (weekday: number, items: WeekItem[], more: Partial<WeekDay> =
 
 export const coverage: Coverage = {
   sets: { VL: 6.2, BFL: 1.5, SOL: 3 },
+  filled: { VL: 1, BFL: 0.21, SOL: 0.5 },
   targets: { VL: 6, BFL: 7, SOL: 3 },
   held: ['SOL'],
   functions: [{ label: 'hamstrings at the knee', examples: 'curls', has: 0, asked: 2 }],

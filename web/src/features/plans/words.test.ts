@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import type { Loading, Prescription } from '../../api/client'
-import { KG_PER_LB } from '../../quantity/plates'
+import { KG_PER_LB } from '../../quantity/units'
 import {
   loadsWords,
   mass,

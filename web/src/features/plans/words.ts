@@ -1,6 +1,6 @@
 import type { Loading, Prescription } from '../../api/client'
 import { trim } from '../../quantity/format'
-import { KG_PER_LB } from '../../quantity/plates'
+import { KG_PER_LB } from '../../quantity/units'
 
 export const WEEKDAYS = [
   'Monday',

@@ -2,6 +2,7 @@ package istmo.app.exchange;
 
 import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.Required;
+import istmo.core.quantity.Units;
 import istmo.core.record.SetRecord;
 import java.io.IOException;
 import java.io.StringReader;
@@ -29,7 +30,6 @@ import org.apache.commons.csv.CSVRecord;
  * a column counts them (docs/formats.md).
  */
 public final class SetsTable {
-  private static final double KG_PER_LB = 0.45359237;
   static final int MOST_ROWS = 200_000;
   static final int MOST_FAULTS = 200;
   static final int MOST_SETS_A_ROW = 20;
@@ -111,7 +111,7 @@ public final class SetsTable {
   /** Units of a load. */
   public enum Unit {
     KG(1),
-    LB(KG_PER_LB);
+    LB(Units.KG_PER_POUND);
 
     final double kg;
 

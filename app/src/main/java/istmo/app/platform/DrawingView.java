@@ -7,7 +7,7 @@ import java.util.List;
 public record DrawingView(List<LineView> lines, List<CircleView> circles, List<LeverView> levers) {
   /** A point, m. */
   public record PointView(double x, double y) {
-    static PointView of(Drawing.Point p) {
+    public static PointView of(Drawing.Point p) {
       return new PointView(Rounded.of(p.x()), Rounded.of(p.y()));
     }
   }

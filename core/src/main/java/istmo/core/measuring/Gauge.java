@@ -1,6 +1,7 @@
 package istmo.core.measuring;
 
 import istmo.core.quantity.InvalidInput;
+import istmo.core.quantity.Units;
 import java.util.LinkedHashMap;
 import java.util.Map;
 
@@ -14,7 +15,16 @@ public enum Gauge {
       1.0,
       0.01,
       Map.of(
-          "N", 1.0, "kgf", 9.80665, "kg", 9.80665, "lbf", 4.4482216152605, "lb", 4.4482216152605)),
+          "N",
+          1.0,
+          "kgf",
+          Units.STANDARD_GRAVITY,
+          "kg",
+          Units.STANDARD_GRAVITY,
+          "lbf",
+          Units.POUND_FORCE_N,
+          "lb",
+          Units.POUND_FORCE_N)),
   ANGLE("deg", 0.5, 0, Map.of("deg", 1.0, "rad", 180 / Math.PI)),
   LENGTH("m", 0.002, 0, Map.of("m", 1.0, "cm", 0.01, "mm", 0.001, "in", 0.0254));
 

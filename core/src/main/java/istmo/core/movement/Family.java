@@ -14,6 +14,11 @@ public interface Family {
   /** Everything that can be moved, with usual values for the family. */
   List<SetupParameter> parameters();
 
+  /** What can be taken hold of in a drawing. Everything else moves by its number alone. */
+  default List<Handle> handles() {
+    return List.of();
+  }
+
   /** Whether the posture depends on the external load, as it does where the body must balance. */
   boolean balances();
 

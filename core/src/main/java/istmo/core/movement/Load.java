@@ -1,5 +1,6 @@
 package istmo.core.movement;
 
+import istmo.core.quantity.Units;
 import istmo.core.quantity.Vec3;
 
 /**
@@ -13,7 +14,7 @@ import istmo.core.quantity.Vec3;
  */
 public record Load(Segment on, Vec3 at, Vec3 force, Vec3 forcePerKg, Vec3 couplePerKg) {
   /** Standard gravity, m/s2 (ISO 80000-3). */
-  public static final double G = 9.80665;
+  public static final double G = Units.STANDARD_GRAVITY;
 
   /** Where a force acts; the order is from distal to proximal. */
   public enum Segment {

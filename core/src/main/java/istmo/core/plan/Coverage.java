@@ -49,12 +49,28 @@ public record Coverage(
 
   private static final double TOLERANCE = 0.25;
 
+  /** Effective sets a week that are much for a region for which nothing is asked (judgement). */
+  private static final double MUCH_UNASKED = 6;
+
   /**
    * @param effective by region id
    * @param back sets counted by the share of the lower back's strength that they take
    */
   public record OfDay(
       int sets, int thighSets, int calfSets, double back, Map<String, Double> effective) {}
+
+  /**
+   * How much of what is asked for a region is there, 0 to 1; where nothing is asked, beside what
+   * would be much.
+   *
+   * @param least sets asked a week by region id
+   */
+  public double filled(String regionId, Map<String, Double> least) {
+    double much =
+        Math.max(MUCH_UNASKED, least.values().stream().mapToDouble(v -> v).max().orElse(0));
+    double asked = Math.max(1, least.getOrDefault(regionId, much));
+    return Math.min(1, sets.getOrDefault(regionId, 0.0) / asked);
+  }
 
   public static Coverage of(Week week, Offers offers, Targets targets) {
     Map<String, Double> sets = new LinkedHashMap<>();

@@ -1,6 +1,7 @@
 package istmo.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.data.Offset.offset;
 
 import istmo.core.body.Profile.TrainingAge;
@@ -247,5 +248,18 @@ class CoverageTest {
                 Set.of()),
             TrainingAge.YEARS,
             Plans.EVERYTHING);
+  }
+
+  /** Full where what is asked is there; where nothing is asked, beside what would be much. */
+  @Test
+  void theChartIsFullWhereWhatIsAskedIsThere() {
+    Coverage c =
+        new Coverage(
+            Map.of("VL", 9.0, "BFL", 1.5, "SOL", 3.0), Map.of(), 0, 0, List.of(), List.of());
+    assertThat(c.filled("VL", Map.of("VL", 6.0, "BFL", 5.0))).isEqualTo(1);
+    assertThat(c.filled("BFL", Map.of("VL", 6.0, "BFL", 5.0))).isCloseTo(0.3, within(1e-12));
+    assertThat(c.filled("SOL", Map.of())).as("6 sets would be much").isEqualTo(0.5);
+    assertThat(c.filled("SOL", Map.of("VL", 12.0))).as("beside the most asked").isEqualTo(0.25);
+    assertThat(c.filled("TA", Map.of())).isZero();
   }
 }

@@ -12,10 +12,13 @@ import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Cautions;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.drawing.Grips;
 import istmo.core.drawing.Stage;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.mechanics.CannotAnalyse;
+import istmo.core.movement.Family;
 import istmo.core.movement.Posture;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.InvalidInput;
@@ -23,6 +26,7 @@ import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.criterion.LimiterWords;
 import istmo.core.ranking.setup.BestSetup;
 import istmo.core.ranking.setup.Difference;
+import istmo.core.stimulus.HeaviestLength;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
@@ -70,13 +74,17 @@ class BenchController {
   record PhaseView(
       double phase,
       DrawingView side,
+      List<GripView> grips,
       Map<String, Double> anglesDeg,
       double leanDeg,
       @MayBeMissing Double demand,
       Map<String, Double> moments) {}
 
-  /** Length strip of one region: fibre length over optimal, and weighted tension, at each phase. */
-  record StripView(List<Double> length, List<Double> tension) {}
+  /**
+   * Length strip of one region: fibre length over optimal, and weighted tension, at each phase; and
+   * at which length it pulls hardest.
+   */
+  record StripView(List<Double> length, List<Double> tension, HeaviestLength heaviest) {}
 
   record LimiterView(String name, double share) {}
 
@@ -96,6 +104,7 @@ class BenchController {
       @MayBeMissing ObstacleView obstacle,
       List<PhaseView> phases,
       @MayBeMissing DrawingView plan,
+      List<GripView> planGrips,
       @MayBeMissing Double stickingPhase,
       List<LimiterView> limiters,
       List<String> notes,
@@ -261,6 +270,7 @@ class BenchController {
       phases.add(phase(s, p, point, working, greatest));
     }
     CannotAnalyse obstacle = Bench.obstacle(s).orElse(null);
+    Posture last = s.postures().isEmpty() ? null : s.postures().get(s.postures().size() - 1);
     return new SideView(
         s.client().id(),
         s.client().name(),
@@ -276,9 +286,10 @@ class BenchController {
             ? null
             : new ObstacleView(obstacle.phase(), obstacle.reason(), obstacle.missing()),
         phases,
-        s.postures().isEmpty()
-            ? null
-            : DrawingView.of(Stage.plan(s.body(), s.postures().get(s.postures().size() - 1))),
+        last == null ? null : DrawingView.of(Stage.plan(s.body(), last)),
+        last == null
+            ? List.of()
+            : GripView.of(Grips.plan(s.body(), family(s), s.setup(), last.phase(), working)),
         analysis.map(Analysis::stickingPhase).orElse(null),
         analysis.map(a -> limiters(a)).orElse(List.of()),
         analysis.map(Analysis::notes).orElse(List.of()),
@@ -310,10 +321,15 @@ class BenchController {
     return new PhaseView(
         p.phase(),
         DrawingView.of(Stage.side(s.body(), p, working)),
+        GripView.of(Grips.side(s.body(), family(s), s.setup(), p.phase(), working)),
         angles,
         Math.round(10 * Math.toDegrees(p.trunkLeanRad())) / 10.0,
         point == null ? null : Rounded.of(Math.min(1, working / point.limitKg())),
         moments);
+  }
+
+  private static Family family(Bench.Side s) {
+    return Catalogue.standard().exerciseOf(s.candidate()).family();
   }
 
   /** The back's moment is of both sides; half of it compares with one leg's. */
@@ -349,7 +365,8 @@ class BenchController {
               a.points().stream().map(p -> Rounded.of(p.fibreLength()[muscle])).toList(),
               a.points().stream()
                   .map(p -> Rounded.of(Stimulus.tension(p, school, muscle)))
-                  .toList()));
+                  .toList(),
+              HeaviestLength.of(a, school, muscle)));
     }
     return strips;
   }

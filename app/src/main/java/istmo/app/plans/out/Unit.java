@@ -2,13 +2,14 @@ package istmo.app.plans.out;
 
 import istmo.core.equipment.Loading;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.quantity.Units;
 import java.util.Locale;
 import java.util.stream.Collectors;
 
 /** Unit in which loads are written on a sheet; they are kept in kg. */
 public enum Unit {
   KG("kg", 1, 100),
-  LB("lb", 0.45359237, 2);
+  LB("lb", Units.KG_PER_POUND, 2);
 
   private final String label;
   private final double kg;

@@ -17,14 +17,10 @@ import istmo.core.body.PainFlag;
 import istmo.core.plan.Block;
 import istmo.core.plan.Composer;
 import istmo.core.plan.Pairing;
-import istmo.core.plan.Prescriber;
 import istmo.core.plan.Role;
-import istmo.core.plan.Scheme;
 import istmo.core.plan.Shortfall;
-import istmo.core.plan.Spread;
 import istmo.core.quantity.InvalidInput;
 import java.time.Instant;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -84,8 +80,6 @@ class PlanController {
   /** run: an id made by the asker, by which the search is followed and stopped. */
   record ComposeInput(Integer version, UUID run, Double seconds) {}
 
-  record SchemeInput(Scheme scheme, PrescriptionDocument prescription) {}
-
   record PlanLine(
       UUID id,
       UUID clientId,
@@ -125,17 +119,6 @@ class PlanController {
       Map<String, Double> shares,
       PrescriptionDocument prescription) {}
 
-  record SchemeView(Scheme scheme, String label, String how) {}
-
-  record PairingView(Pairing pairing, String label) {}
-
-  record PlanningView(
-      List<SchemeView> schemes,
-      List<PairingView> pairings,
-      int leastBlockWeeks,
-      int mostBlockWeeks,
-      List<List<Integer>> weekdays) {}
-
   record BlockWeekView(BlockWeekHeadView step, List<PlannedDayView> days) {}
 
   /** load: beside that of the first week. */
@@ -160,30 +143,6 @@ class PlanController {
                     l.exercises(),
                     l.changedAt()))
         .toList();
-  }
-
-  /** What can be chosen in planning. */
-  @GetMapping("/planning")
-  PlanningView planning() {
-    return new PlanningView(
-        Arrays.stream(Scheme.values()).map(s -> new SchemeView(s, s.label(), s.how())).toList(),
-        Arrays.stream(Pairing.values()).map(p -> new PairingView(p, p.label())).toList(),
-        (int) Block.WEEKS.min(),
-        (int) Block.WEEKS.max(),
-        Spread.all());
-  }
-
-  /**
-   * Another way to string sets together, with the repetitions, reserve and pauses that go with it.
-   */
-  @PostMapping("/prescriptions")
-  PrescriptionDocument scheme(@RequestBody SchemeInput input) {
-    new Needed()
-        .field("scheme", input.scheme())
-        .field("prescription", input.prescription())
-        .check();
-    return PrescriptionDocument.of(
-        Prescriber.inScheme(input.scheme(), input.prescription().prescription()));
   }
 
   /** Begins an empty plan for a client in a gym. */

@@ -117,8 +117,10 @@ final class PlanViews {
 
   record FunctionView(String label, String examples, double has, double asked) {}
 
+  /** filled: share of what is asked that is there, 0 to 1, by region. */
   record CoverageView(
       Map<String, Double> sets,
+      Map<String, Double> filled,
       Map<String, Double> targets,
       List<String> held,
       List<FunctionView> functions,
@@ -298,11 +300,14 @@ final class PlanViews {
                         Rounded.of(has),
                         Rounded.of(Required.entry(p.targets().functions(), f)))));
     Map<String, Double> sets = new LinkedHashMap<>();
+    Map<String, Double> filled = new LinkedHashMap<>();
     for (Region r : Regions.standard().all()) {
       sets.put(r.id(), Rounded.of(c.sets().getOrDefault(r.id(), 0.0)));
+      filled.put(r.id(), Rounded.of(c.filled(r.id(), p.targets().least())));
     }
     return new CoverageView(
         sets,
+        filled,
         Rounded.of(p.targets().least()),
         List.copyOf(p.targets().held()),
         functions,

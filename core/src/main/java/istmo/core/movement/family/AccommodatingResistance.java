@@ -3,6 +3,7 @@ package istmo.core.movement.family;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.FreeContact;
+import istmo.core.movement.Handle;
 import istmo.core.movement.Load;
 import istmo.core.movement.Posture;
 import istmo.core.movement.PostureResult;
@@ -52,6 +53,11 @@ final class AccommodatingResistance implements Family {
     List<SetupParameter> list = new ArrayList<>(of.parameters());
     list.add(EXTRA);
     return List.copyOf(list);
+  }
+
+  @Override
+  public List<Handle> handles() {
+    return of.handles();
   }
 
   @Override

@@ -4,6 +4,8 @@ import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
+import istmo.core.movement.Handle;
+import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Load;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
@@ -94,6 +96,11 @@ public final class BackExtensionFamily implements Family {
   @Override
   public List<SetupParameter> parameters() {
     return List.of(LOW, HIGH, PAD, BEHIND_HEAD, BENCH_ANGLE);
+  }
+
+  @Override
+  public List<Handle> handles() {
+    return Handle.among(parameters(), new Handle("low", Part.SHOULDER));
   }
 
   @Override

@@ -6,6 +6,8 @@ import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
+import istmo.core.movement.Handle;
+import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.Parameters;
@@ -128,6 +130,11 @@ public final class CalfFamily implements Family {
               Parameters.FRICTION,
               LEGS);
     };
+  }
+
+  @Override
+  public List<Handle> handles() {
+    return Handle.among(parameters(), new Handle("stretch", Part.HEEL));
   }
 
   @Override

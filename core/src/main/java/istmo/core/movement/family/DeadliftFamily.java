@@ -8,6 +8,8 @@ import static istmo.core.movement.Parameters.TOE_OUT;
 import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
+import istmo.core.movement.Handle;
+import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.Parameters;
@@ -87,6 +89,12 @@ public final class DeadliftFamily implements Family {
   @Override
   public double inOneHand(Setup setup) {
     return Parameters.inOneOfTwoHands(setup);
+  }
+
+  @Override
+  public List<Handle> handles() {
+    return Handle.among(
+        parameters(), new Handle("shin", Part.KNEE), new Handle("barHeight", Part.BAR));
   }
 
   @Override

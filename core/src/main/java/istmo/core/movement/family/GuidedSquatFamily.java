@@ -13,6 +13,8 @@ import static istmo.core.movement.Parameters.WEDGE;
 import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
+import istmo.core.movement.Handle;
+import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.PostureBuilder;
@@ -99,6 +101,15 @@ public final class GuidedSquatFamily implements Family {
         PRESSURE_ON_TRACK,
         FOOT_SHEAR,
         SPREAD);
+  }
+
+  @Override
+  public List<Handle> handles() {
+    return Handle.among(
+        parameters(),
+        new Handle("depth", Part.HIP),
+        new Handle("lean", Part.SHOULDER),
+        new Handle("feetForward", Part.BAR));
   }
 
   @Override

@@ -14,6 +14,8 @@ import istmo.core.anatomy.Coordinate;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.FreeContact;
+import istmo.core.movement.Handle;
+import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.PostureBuilder;
@@ -109,6 +111,12 @@ public final class HackFamily implements Family {
         PLATE_GRIP,
         FOOT_SHEAR,
         SPREAD);
+  }
+
+  @Override
+  public List<Handle> handles() {
+    return Handle.among(
+        parameters(), new Handle("kneeDepth", Part.HIP), new Handle("feetForward", Part.TOE));
   }
 
   @Override

@@ -10,6 +10,8 @@ import static istmo.core.movement.Parameters.TOE_OUT;
 import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
+import istmo.core.movement.Handle;
+import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.Parameters;
@@ -178,6 +180,15 @@ public final class HingeFamily implements Family {
     return kind == Kind.CABLE
         ? 0.5
         : Hold.values()[(int) setup.get(HOLD)].hangs() ? Parameters.inOneOfTwoHands(setup) : 0;
+  }
+
+  @Override
+  public List<Handle> handles() {
+    return Handle.among(
+        parameters(),
+        new Handle("lean", Part.SHOULDER),
+        new Handle("kneeBend", Part.KNEE),
+        new Handle("pulleyHeight", Part.PULLEY));
   }
 
   @Override

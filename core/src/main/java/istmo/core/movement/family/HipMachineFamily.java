@@ -7,6 +7,8 @@ import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.FreeContact;
+import istmo.core.movement.Handle;
+import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.PostureBuilder;
@@ -103,6 +105,11 @@ public final class HipMachineFamily implements Family {
   @Override
   public List<SetupParameter> parameters() {
     return List.of(HIP, NARROW, abduction ? WIDE : WIDE.usually(45), PULLEY, TILT, FRICTION);
+  }
+
+  @Override
+  public List<Handle> handles() {
+    return Handle.among(parameters(), new Handle("hipAngle", Part.SHOULDER));
   }
 
   @Override

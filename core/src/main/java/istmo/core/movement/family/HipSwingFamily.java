@@ -5,6 +5,8 @@ import static istmo.core.movement.Parameters.FRICTION;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
+import istmo.core.movement.Handle;
+import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.PostureBuilder;
@@ -153,6 +155,12 @@ public final class HipSwingFamily implements Family {
             ? List.of(PULLEY_HEIGHT, PULLEY_AWAY, FRICTION)
             : List.of(istmo.core.movement.Parameters.LEGS.usually(1)));
     return List.copyOf(list);
+  }
+
+  @Override
+  public List<Handle> handles() {
+    return Handle.among(
+        parameters(), new Handle("lean", Part.SHOULDER), new Handle("pulleyHeight", Part.PULLEY));
   }
 
   @Override

@@ -6,6 +6,8 @@ import static istmo.core.movement.Parameters.LEGS;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
+import istmo.core.movement.Handle;
+import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.Parameters;
@@ -136,6 +138,18 @@ public final class KneeMachineFamily implements Family {
     list.addAll(
         machine == Machine.LEG_EXTENSION ? ResistanceCurve.EXTENSION : ResistanceCurve.CURL);
     return List.copyOf(list);
+  }
+
+  @Override
+  public List<Handle> handles() {
+    if (machine == Machine.LYING_CURL) { // its pad is drawn level, however it is bent
+      return List.of(new Handle("kneeStraight", Part.ANKLE));
+    }
+    return Handle.among(
+        parameters(),
+        new Handle("hipAngle", Part.SHOULDER),
+        new Handle("kneeBent", Part.ANKLE),
+        new Handle("kneeStraight", Part.ANKLE));
   }
 
   @Override

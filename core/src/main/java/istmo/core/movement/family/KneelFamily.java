@@ -4,6 +4,8 @@ import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
+import istmo.core.movement.Handle;
+import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.PostureBuilder;
@@ -139,6 +141,15 @@ public final class KneelFamily implements Family {
   @Override
   public List<SetupParameter> growWithTheMass() {
     return List.of(HELP);
+  }
+
+  @Override
+  public List<Handle> handles() {
+    return Handle.among(
+        parameters(),
+        new Handle("low", Part.HIP),
+        new Handle("hipBend", Part.SHOULDER),
+        new Handle("kneeDepth", Part.HIP));
   }
 
   @Override

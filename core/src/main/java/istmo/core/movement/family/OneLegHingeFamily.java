@@ -7,6 +7,8 @@ import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.FreeContact;
+import istmo.core.movement.Handle;
+import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.Parameters;
@@ -114,6 +116,12 @@ public final class OneLegHingeFamily implements Family {
   @Override
   public double inOneHand(Setup setup) {
     return (setup.get(HAND) == 0 ? 1 : 2) * Parameters.inOneOfTwoHands(setup);
+  }
+
+  @Override
+  public List<Handle> handles() {
+    return Handle.among(
+        parameters(), new Handle("lean", Part.SHOULDER), new Handle("kneeBend", Part.KNEE));
   }
 
   @Override

@@ -14,6 +14,8 @@ import static istmo.core.movement.Parameters.TOE_OUT;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.FreeContact;
+import istmo.core.movement.Handle;
+import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.Parameters;
@@ -145,6 +147,12 @@ public final class PressFamily implements Family {
         SPREAD,
         DRIVE,
         LEGS);
+  }
+
+  @Override
+  public List<Handle> handles() {
+    return Handle.among(
+        parameters(), new Handle("footHeight", Part.TOE), new Handle("kneeDepth", Part.ANKLE));
   }
 
   @Override

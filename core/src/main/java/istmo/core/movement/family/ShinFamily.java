@@ -6,6 +6,8 @@ import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
+import istmo.core.movement.Handle;
+import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Load;
 import istmo.core.movement.Parameters;
 import istmo.core.movement.PostureBuilder;
@@ -81,6 +83,11 @@ public final class ShinFamily implements Family {
   @Override
   public List<SetupParameter> parameters() {
     return List.of(KNEE, LOW, HIGH, HANGS, LEGS.usually(1));
+  }
+
+  @Override
+  public List<Handle> handles() {
+    return Handle.among(parameters(), new Handle("drop", Part.TOE));
   }
 
   @Override

@@ -8,6 +8,8 @@ import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.FreeContact;
+import istmo.core.movement.Handle;
+import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.PostureBuilder;
@@ -260,6 +262,17 @@ public final class SplitFamily implements Family {
     }
     list.addAll(List.of(kind == Kind.TRACK ? PRESSURE_ON_TRACK : PRESSURE, FOOT_SHEAR));
     return List.copyOf(list);
+  }
+
+  @Override
+  public List<Handle> handles() {
+    return Handle.among(
+        parameters(),
+        new Handle("kneeDepth", Part.HIP),
+        new Handle("lean", Part.SHOULDER),
+        new Handle("stride", Part.REAR_FOOT),
+        new Handle("feetForward", Part.BAR),
+        new Handle("box", Part.BLOCK_EDGE));
   }
 
   @Override

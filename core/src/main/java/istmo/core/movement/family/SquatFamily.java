@@ -11,6 +11,8 @@ import static istmo.core.movement.Parameters.WEDGE;
 import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
+import istmo.core.movement.Handle;
+import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.PostureBuilder;
@@ -115,6 +117,16 @@ public final class SquatFamily implements Family {
         PRESSURE,
         FOOT_SHEAR,
         SPREAD);
+  }
+
+  @Override
+  public List<Handle> handles() {
+    return Handle.among(
+        parameters(),
+        new Handle("depth", Part.HIP),
+        new Handle("kneeTravel", Part.KNEE),
+        new Handle("lean", Part.SHOULDER),
+        new Handle("wedge", Part.HEEL));
   }
 
   @Override

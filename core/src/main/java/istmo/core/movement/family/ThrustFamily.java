@@ -10,6 +10,8 @@ import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.FreeContact;
+import istmo.core.movement.Handle;
+import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.Parameters;
@@ -176,6 +178,16 @@ public final class ThrustFamily implements Family {
   }
 
   @Override
+  public List<Handle> handles() {
+    return Handle.among(
+        parameters(),
+        new Handle("drop", Part.HIP),
+        new Handle("benchHeight", Part.BLOCK_EDGE),
+        new Handle("shin", Part.ANKLE),
+        new Handle("reach", Part.ANKLE));
+  }
+
+  @Override
   public boolean balances() {
     return false;
   }
@@ -240,10 +252,7 @@ public final class ThrustFamily implements Family {
       return new Impossible(
           Impossible.Limit.STOP,
           "The hips are on the floor.",
-          String.format(
-              java.util.Locale.ROOT,
-              "%.0f cm of bench height, or less hip bend",
-              Math.ceil(100 * (THICK - hip.y()))));
+          Math.round(Math.ceil(100 * (THICK - hip.y()))) + " cm of bench height, or less hip bend");
     }
     Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, pole);
     if (knee.isEmpty()) {
@@ -283,13 +292,9 @@ public final class ThrustFamily implements Family {
     return new Vec3(arm * Math.cos(slope), edge + arm * Math.sin(slope), z);
   }
 
-  /**
-   * Hip flexion of trunk and thigh in the picture: thigh from hip to knee against the trunk's line
-   * beyond the hip.
-   */
+  /** Hip flexion, rad: slope of the thigh from hip to knee against the trunk's line. */
   private static double bend(Vec3 hip, Vec3 knee, double slope) {
-    double thigh = Math.atan2(knee.y() - hip.y(), knee.x() - hip.x());
-    return thigh - slope;
+    return Math.atan2(knee.y() - hip.y(), knee.x() - hip.x()) - slope;
   }
 
   private PostureResult sliding(Body body, Setup setup, double phase) {

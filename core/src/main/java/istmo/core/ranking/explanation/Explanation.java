@@ -16,10 +16,10 @@ import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.ranking.criterion.Fit;
 import istmo.core.ranking.criterion.LimiterWords;
 import istmo.core.ranking.criterion.ScoredCandidate;
+import istmo.core.stimulus.HeaviestLength;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -233,16 +233,13 @@ public final class Explanation {
     int muscle =
         Muscles.standard()
             .indexOf(Regions.standard().get(regionId).muscleShares().keySet().iterator().next());
-    AnalysisPoint peak =
-        e.analysis().points().stream()
-            .max(Comparator.comparingDouble(p -> Stimulus.tension(p, school, muscle)))
-            .orElseThrow();
+    AnalysisPoint peak = HeaviestLength.peak(e.analysis(), school, muscle);
     String phase =
         peak.phase() > 0.75
             ? "near the bottom or start"
             : peak.phase() < 0.25 ? "near the top or end" : "in the middle";
     double length = peak.fibreLength()[muscle];
-    String state = length > 1.1 ? "long" : length < 0.9 ? "short" : "near its best length";
+    String state = HeaviestLength.of(e.analysis(), school, muscle).label();
     return String.format(
         Locale.ROOT,
         "Counts most for the %s %s of the repetition, where it is %s (%.2f of its best length).",
