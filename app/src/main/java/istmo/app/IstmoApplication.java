@@ -7,6 +7,7 @@ import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoCon
 /** The application: the core behind a JSON interface, the screens, and the records. */
 @SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
 public class IstmoApplication {
+  /** Starts the application. */
   public static void main(String[] args) {
     SpringApplication.run(IstmoApplication.class, args);
   }

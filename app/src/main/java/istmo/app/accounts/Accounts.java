@@ -64,6 +64,7 @@ public class Accounts {
     this.demo = demo;
   }
 
+  /** Makes the demo's coach, where this is the demo and there is none yet. */
   @EventListener(ApplicationStartedEvent.class)
   @Order(1)
   @Transactional
@@ -73,6 +74,7 @@ public class Accounts {
     }
   }
 
+  /** Whether this is the demo. */
   public boolean isDemo() {
     return demo;
   }
@@ -83,6 +85,7 @@ public class Accounts {
     return !demo && !coaches.existsByPasswordHashNotNull();
   }
 
+  /** The coach with this id; empty when there is none. */
   @Transactional(readOnly = true)
   public Optional<Coach> coach(UUID id) {
     return coaches.findById(id).map(c -> new Coach(c.getId(), c.getName()));

@@ -10,6 +10,7 @@ public final class TooManyTries extends RuntimeException {
     this.seconds = seconds;
   }
 
+  /** How long to wait until the next try, s. */
   public long seconds() {
     return seconds;
   }

@@ -103,11 +103,13 @@ public class Bench {
       Set<String> measured,
       Optional<Cautions.Refusal> refusal,
       Optional<LoadEstimate> load) {
+    /** The analysis; empty where the repetition cannot be done. */
     public Optional<Analysis> analysis() {
       return result instanceof Analysis a ? Optional.of(a) : Optional.empty();
     }
   }
 
+  /** One side of the bench for a school; must not be asked for inside a transaction. */
   public Side side(SetupRequest request, School school) {
     return side(clients.get(request.clientId()), equipment(request.gymId()), request, school);
   }

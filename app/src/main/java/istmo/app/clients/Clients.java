@@ -162,6 +162,7 @@ public class Clients {
       boolean learns,
       List<Measurement> readings,
       List<KnownLift> lifts) {
+    /** The same client under another name. */
     public ClientRecord named(String other) {
       return new ClientRecord(other, intake, profile, cautions, learns, readings, lifts);
     }
@@ -272,6 +273,7 @@ public class Clients {
   /** A reading with its id, for lists. */
   public record Reading(UUID id, Measurement measurement) {}
 
+  /** Readings of a client, each with its id. */
   @Transactional(readOnly = true)
   public List<Reading> readings(UUID clientId) {
     return readingsOf(entity(clientId)).stream()
@@ -315,6 +317,7 @@ public class Clients {
   /** A lift with its id, for lists. */
   public record Lift(UUID id, KnownLift lift) {}
 
+  /** Known lifts of a client. */
   @Transactional(readOnly = true)
   public List<Lift> lifts(UUID clientId) {
     return liftsOf(entity(clientId)).stream().map(l -> new Lift(l.getId(), l.lift())).toList();

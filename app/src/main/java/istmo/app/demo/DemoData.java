@@ -90,6 +90,7 @@ class DemoData {
     this.clock = clock;
   }
 
+  /** Writes the demo's clients, gyms, plans and records, where there are none yet. */
   @EventListener(ApplicationStartedEvent.class)
   @Order(2)
   public void load() {

@@ -110,6 +110,7 @@ public class ArchiveImport {
       int variants,
       int schools,
       List<InvalidInput.Fault> faults) {
+    /** Whether it can be brought in as it is. */
     public boolean ready() {
       return faults.isEmpty();
     }

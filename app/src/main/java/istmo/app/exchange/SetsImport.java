@@ -36,6 +36,7 @@ public class SetsImport {
 
   /** What a table holds, and which exercise each of its names stands for. */
   public record Preview(SetsTable table, List<Named> exercises) {
+    /** Whether it can be brought in as it is. */
     public boolean ready() {
       return table.faultCount() == 0
           && exercises.stream().allMatch(n -> n.candidateId().isPresent() || n.skipped());

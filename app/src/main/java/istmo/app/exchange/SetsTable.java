@@ -167,22 +167,27 @@ public final class SetsTable {
     this.faultCount = faultCount;
   }
 
+  /** What stands between the cells. */
   public char separator() {
     return separator;
   }
 
+  /** The columns, with what each is read as. */
   public List<Column> columns() {
     return columns;
   }
 
+  /** Unit of loads that say none themselves. */
   public Unit unit() {
     return unit;
   }
 
+  /** Order of day, month and year. */
   public Days days() {
     return days;
   }
 
+  /** Rows that could be read, in the order of the table. */
   public List<Row> rows() {
     return rows;
   }
@@ -192,6 +197,7 @@ public final class SetsTable {
     return faults;
   }
 
+  /** How many faults there are, also beyond those that are listed. */
   public int faultCount() {
     return faultCount;
   }

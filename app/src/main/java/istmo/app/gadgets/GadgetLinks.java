@@ -114,6 +114,7 @@ public class GadgetLinks {
     return new Watched(link.state(), seconds, rising, WatchedSet.of(finder.soFar(rising), asked));
   }
 
+  /** Ends a link; nothing more is taken through it. */
   public void close(String code) {
     links.invalidate(own(code).code);
   }

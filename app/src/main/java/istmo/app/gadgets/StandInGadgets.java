@@ -53,6 +53,7 @@ public class StandInGadgets implements DisposableBean {
           });
   private volatile int port;
 
+  /** Learns the port at which the application listens. */
   @EventListener
   public void started(WebServerInitializedEvent e) {
     port = e.getWebServer().getPort();

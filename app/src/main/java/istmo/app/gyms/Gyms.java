@@ -35,16 +35,21 @@ public class Gyms {
     this.clock = clock;
   }
 
+  /** Every gym of the coach, by name. */
   @Transactional(readOnly = true)
   public List<Gym> all() {
     return repository.findByCoachIdOrderByName(coach.id()).stream().map(Gyms::view).toList();
   }
 
+  /** The gym with this id; throws {@code NotFound} when the coach has none. */
   @Transactional(readOnly = true)
   public Gym get(UUID id) {
     return view(entity(id));
   }
 
+  /**
+   * Adds a gym with equipment ids of the catalogue; throws {@code InvalidInput} for what cannot be.
+   */
   @Transactional
   public Gym add(String name, Set<String> equipment) {
     String trimmed = checkName(name, null);
@@ -69,6 +74,10 @@ public class Gyms {
     pulls.forEach((item, all) -> ResistanceFit.of(item, equipment, all));
   }
 
+  /**
+   * Changes name and equipment; throws {@code Conflict} when the gym was changed since {@code
+   * version}.
+   */
   @Transactional
   public Gym change(UUID id, int version, String name, Set<String> equipment) {
     GymEntity e = seen(id, version);

@@ -108,6 +108,7 @@ public class OrderBook {
   /** An order, and what to ask or to know about this client before anything is done. */
   public record Answer(Order order, List<String> statements) {}
 
+  /** The order for a request; must not be asked for inside a transaction. */
   public Answer order(OrderRequest request) {
     Client client = clients.get(request.clientId());
     return new Answer(

@@ -81,10 +81,12 @@ public class Composing {
         plans.change(planId, version, "composed", plan.document().with(week)), answer, List.of());
   }
 
+  /** How far a running search has come; throws {@code NotFound} when it does not run here. */
   public Composer.Progress progress(UUID planId, UUID run) {
     return get(planId, run).progress;
   }
 
+  /** Ends a running search with the best that it has found. */
   public void stop(UUID planId, UUID run) {
     get(planId, run).composer.stop();
   }

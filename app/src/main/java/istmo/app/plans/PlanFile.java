@@ -8,6 +8,7 @@ public record PlanFile(String format, Integer version, PlanBrief brief, PlanDocu
   public static final String FORMAT = "istmo-plan";
   public static final int VERSION = 1;
 
+  /** A plan as the file that other programs read. */
   public static PlanFile of(PlanBrief brief, PlanDocument plan) {
     return new PlanFile(FORMAT, VERSION, brief, plan);
   }

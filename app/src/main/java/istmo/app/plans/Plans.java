@@ -210,6 +210,7 @@ public class Plans {
     return change(id, version, "put in order", plan.document().with(new Planned.Week(days)));
   }
 
+  /** A session of a plan by its index; throws {@code NotFound} when there is none. */
   public static Planned.Day day(Plan plan, int day) {
     if (day < 0 || day >= plan.week().days().size()) {
       throw new NotFound("session in this week");

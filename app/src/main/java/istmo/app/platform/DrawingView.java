@@ -7,6 +7,7 @@ import java.util.List;
 public record DrawingView(List<LineView> lines, List<CircleView> circles, List<LeverView> levers) {
   /** A point, m. */
   public record PointView(double x, double y) {
+    /** As it is served, rounded to what can be seen. */
     public static PointView of(Drawing.Point p) {
       return new PointView(Rounded.of(p.x()), Rounded.of(p.y()));
     }
@@ -21,6 +22,7 @@ public record DrawingView(List<LineView> lines, List<CircleView> circles, List<L
   /** The lever arm of the load about a joint, m. */
   public record LeverView(String joint, PointView from, PointView to, double metres) {}
 
+  /** As it is served, rounded to what can be seen. */
   public static DrawingView of(Drawing d) {
     return new DrawingView(
         d.lines().stream()

@@ -4,6 +4,7 @@ package istmo.app.platform;
 public final class NotFound extends RuntimeException {
   private static final long serialVersionUID = 1L;
 
+  /** A 404 that says what there is none of. */
   public NotFound(String what) {
     super("There is no such " + what + ".");
   }

@@ -8,16 +8,17 @@ import java.util.Map;
 public final class Rounded {
   private Rounded() {}
 
+  /** Rounded to what is served, so that answers are short and alike on every machine. */
   public static double of(double v) {
     return Math.round(v * 1000) / 1000.0;
   }
 
-  /** The same map, rounded, in the same order. */
   /** The same for values by region, by region id. */
   public static Map<String, Double> of(RegionValues values) {
     return of(values.asMap());
   }
 
+  /** The same map, rounded, in the same order. */
   public static Map<String, Double> of(Map<String, Double> map) {
     Map<String, Double> result = new LinkedHashMap<>();
     map.forEach((k, v) -> result.put(k, of(v)));

@@ -60,6 +60,7 @@ public class Answers {
     }
   }
 
+  /** Keeps an answer to a lesson. */
   @Transactional
   public Answer answer(
       UUID clientId, Lesson.Kind kind, String subject, Optional<Lesson.Proposal> taken) {

@@ -72,6 +72,7 @@ public class Records {
   /** A client with every series, and what the record teaches the order. */
   public record Overview(Client client, List<History.Line> series, Experience experience) {}
 
+  /** Every series of a client, with what stands out. */
   public Overview overview(UUID clientId) {
     Client client = clients.get(clientId);
     return new Overview(
@@ -90,6 +91,7 @@ public class Records {
    */
   public record OneSeries(Series series, Candidate candidate, Optional<Progression.Next> next) {}
 
+  /** One series of a client; computes, so it must not be asked for inside a transaction. */
   public OneSeries series(UUID clientId, UUID seriesId) {
     clients.check(clientId);
     Series s = history.series(clientId, seriesId);
@@ -126,6 +128,7 @@ public class Records {
       List<String> unknown,
       Optional<Session> by) {}
 
+  /** Sets by region for so many weeks up to this one. */
   public WeeksOverview weeks(UUID clientId, int count) {
     clients.check(clientId);
     LocalDate monday = today().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
@@ -211,6 +214,9 @@ public class Records {
   /** Pain and feeling as they were said, newest first. */
   public record Said(LocalDate on, String candidateId, Outing outing) {}
 
+  /**
+   * What a client said of exercises, felt or hurt, for as long as it counts, session by session.
+   */
   public List<Said> said(UUID clientId) {
     clients.check(clientId);
     List<Said> list = new ArrayList<>();

@@ -90,6 +90,7 @@ public class Schools {
       double activityTrust,
       double basics) {}
 
+  /** Adds a school of the coach's own; throws {@code InvalidInput} for settings that cannot be. */
   @Transactional
   public School add(SchoolSettings settings) {
     if (repository.findByCoachIdOrderByCreatedAt(coach.id()).stream()
@@ -166,6 +167,7 @@ public class Schools {
     return save(entity(id).orElseThrow(() -> new NotFound("school")), settings);
   }
 
+  /** Takes a school of the coach's own out of use; what was judged by it keeps its name. */
   @Transactional
   public void retire(String id) {
     entity(id).orElseThrow(() -> new NotFound("school")).retire(clock.instant());

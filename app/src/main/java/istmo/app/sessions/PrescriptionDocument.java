@@ -14,6 +14,7 @@ public record PrescriptionDocument(
     TempoDocument tempo,
     Integer restS,
     Scheme scheme) {
+  /** A prescription as it is stored and served. */
   public static PrescriptionDocument of(Prescription p) {
     return new PrescriptionDocument(
         p.sets(),
@@ -26,6 +27,7 @@ public record PrescriptionDocument(
         p.scheme());
   }
 
+  /** The prescription; throws {@code InvalidInput} for what cannot be. */
   public Prescription prescription() {
     new Needed()
         .field("sets", sets)

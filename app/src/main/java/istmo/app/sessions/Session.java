@@ -44,6 +44,7 @@ public record Session(
    * @param revision by which devices agree on it ({@link istmo.core.record.SetRegister})
    */
   public record LoggedSet(UUID id, SetRecord record, int revision, Instant performedAt) {
+    /** The set as it was done. */
     public PerformedSet set() {
       return record.done();
     }

@@ -26,6 +26,7 @@ public enum Coordinate {
     this.label = label;
   }
 
+  /** Name of the movement, as "knee flexion". */
   public String label() {
     return label;
   }

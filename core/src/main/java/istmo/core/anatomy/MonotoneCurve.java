@@ -50,6 +50,7 @@ public final class MonotoneCurve {
     return new MonotoneCurve(x, scaled);
   }
 
+  /** The curve's value at an abscissa; beyond its ends the value of the end. */
   public double value(double at) {
     int n = x.length;
     if (at <= x[0]) {

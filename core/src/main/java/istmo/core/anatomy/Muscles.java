@@ -33,14 +33,17 @@ public final class Muscles {
     }
   }
 
+  /** The muscles of the model, read once. */
   public static Muscles standard() {
     return STANDARD;
   }
 
+  /** Every muscle, in the order of its index. */
   public List<Muscle> all() {
     return all;
   }
 
+  /** How many there are. */
   public int size() {
     return all.size();
   }
@@ -54,6 +57,7 @@ public final class Muscles {
     return index;
   }
 
+  /** The muscle with this id; throws {@link IllegalArgumentException} when there is none. */
   public Muscle get(String id) {
     return all.get(indexOf(id));
   }

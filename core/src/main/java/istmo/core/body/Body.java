@@ -142,6 +142,7 @@ public record Body(
         heldKg);
   }
 
+  /** The same body with measured lengths of thigh, shank and trunk, m. */
   public Body withLengths(double thigh, double shank, double trunk) {
     return new Body(
         statureM,
@@ -161,6 +162,7 @@ public record Body(
         heldKg);
   }
 
+  /** The same body with a measured length of the foot, m. */
   public Body withFoot(double foot) {
     return new Body(
         statureM,
@@ -180,10 +182,14 @@ public record Body(
         heldKg);
   }
 
+  /** The same body with another end of dorsiflexion, rad. */
   public Body withDorsiflexionLimit(double limitRad) {
     return withLimits(limitRad, hipFlexionLimitRad, kneeFlexionLimitRad);
   }
 
+  /**
+   * The same body with other ends of dorsiflexion, hip flexion (knee bent) and knee flexion, rad.
+   */
   public Body withLimits(double dorsiflexionRad, double hipFlexionRad, double kneeFlexionRad) {
     return new Body(
         statureM,
@@ -203,6 +209,7 @@ public record Body(
         heldKg);
   }
 
+  /** The same body with another end of opening the hips to the side, rad. */
   public Body withHipOpening(double limitRad) {
     return new Body(
         statureM,
@@ -262,6 +269,10 @@ public record Body(
         .withHipOpening(Math.toRadians(opening));
   }
 
+  /**
+   * The same body with another strength of the legs (a factor on muscle forces) and of the lower
+   * back, N m.
+   */
   public Body withStrength(double factor, double lumbar) {
     return new Body(
         statureM,
@@ -292,22 +303,27 @@ public record Body(
         hipFlexionLimitRad, STRAIGHT_KNEE_SHARE * hipFlexionLimitRad + 0.5 * kneeFlexionRad);
   }
 
+  /** Height of the ankle joint over the sole, m. */
   public double ankleHeightM() {
     return Segments.ANKLE_HEIGHT * statureM;
   }
 
+  /** Half the distance between the hip joints, m. */
   public double hipHalfDistanceM() {
     return Segments.HIP_HALF_DISTANCE * statureM;
   }
 
+  /** Mass of one thigh, kg. */
   public double thighMassKg() {
     return massKg * (sex == Sex.MALE ? Segments.THIGH_MASS_MALE : Segments.THIGH_MASS_FEMALE);
   }
 
+  /** Mass of one shank, kg. */
   public double shankMassKg() {
     return massKg * (sex == Sex.MALE ? Segments.SHANK_MASS_MALE : Segments.SHANK_MASS_FEMALE);
   }
 
+  /** Mass of one foot, kg. */
   public double footMassKg() {
     return massKg * (sex == Sex.MALE ? Segments.FOOT_MASS_MALE : Segments.FOOT_MASS_FEMALE);
   }
@@ -317,10 +333,12 @@ public record Body(
     return massKg - 2 * (thighMassKg() + shankMassKg() + footMassKg());
   }
 
+  /** Centre of mass of the thigh from the hip, as a share of its length. */
   public double thighComFraction() {
     return sex == Sex.MALE ? Segments.THIGH_COM_MALE : Segments.THIGH_COM_FEMALE;
   }
 
+  /** Centre of mass of the shank from the knee, as a share of its length. */
   public double shankComFraction() {
     return sex == Sex.MALE ? Segments.SHANK_COM_MALE : Segments.SHANK_COM_FEMALE;
   }

@@ -27,6 +27,7 @@ public record BodyEstimate(Body body, Set<MeasurementKind> measured, List<String
     notes = List.copyOf(notes);
   }
 
+  /** The body that intake and readings say, and which of it is measured. */
   public static BodyEstimate of(Intake intake, Readings readings) {
     Set<MeasurementKind> measured = EnumSet.noneOf(MeasurementKind.class);
     double stature =

@@ -157,10 +157,12 @@ public enum Caution {
     private static final double LIMIT = Double.POSITIVE_INFINITY;
   }
 
+  /** Name that the coach ticks. */
   public String label() {
     return label;
   }
 
+  /** Whether a clinician's word is asked for before training. */
   public boolean asksClearance() {
     return asksClearance;
   }
@@ -170,6 +172,7 @@ public enum Caution {
     return reason;
   }
 
+  /** What to do, in a sentence. */
   public String advice() {
     return advice;
   }

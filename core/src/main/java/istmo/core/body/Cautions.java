@@ -39,6 +39,7 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
     restrictions = List.copyOf(restrictions);
   }
 
+  /** Nothing is sore and nothing is forbidden. */
   public static Cautions none() {
     return new Cautions(List.of(), List.of(), List.of());
   }

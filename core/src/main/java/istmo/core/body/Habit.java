@@ -44,6 +44,7 @@ public enum Habit {
     this.change = change;
   }
 
+  /** Name that the coach ticks. */
   public String label() {
     return label;
   }
@@ -58,6 +59,7 @@ public enum Habit {
     return group;
   }
 
+  /** What is changed for a client with this habit, in a sentence. */
   public String change() {
     return change;
   }

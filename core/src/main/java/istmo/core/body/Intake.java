@@ -28,6 +28,7 @@ public record Intake(double statureM, double massKg, Sex sex, Thigh thigh, Ankle
       this.factor = factor;
     }
 
+    /** Length of the thigh beside the usual one for the stature. */
     public double factor() {
       return factor;
     }
@@ -48,6 +49,7 @@ public record Intake(double statureM, double massKg, Sex sex, Thigh thigh, Ankle
       this.dorsiflexionDeg = dorsiflexionDeg;
     }
 
+    /** End of dorsiflexion under load, rad. */
     public double dorsiflexionRad() {
       return Math.toRadians(dorsiflexionDeg);
     }

@@ -144,6 +144,7 @@ public enum MeasurementKind {
     this.how = how;
   }
 
+  /** Name of the measurement. */
   public String label() {
     return label;
   }
@@ -158,6 +159,7 @@ public enum MeasurementKind {
     return twoSided;
   }
 
+  /** How it is taken, in a sentence. */
   public String how() {
     return how;
   }

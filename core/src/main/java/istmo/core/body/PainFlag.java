@@ -14,6 +14,7 @@ public enum PainFlag {
     this.label = label;
   }
 
+  /** Name of the joint or part. */
   public String label() {
     return label;
   }

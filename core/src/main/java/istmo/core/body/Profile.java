@@ -59,6 +59,7 @@ public record Profile(
     }
   }
 
+  /** Nothing is known beyond the body. */
   public static Profile unknown() {
     return new Profile(
         Optional.empty(),

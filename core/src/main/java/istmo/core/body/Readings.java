@@ -21,6 +21,7 @@ public record Readings(List<Measurement> all) {
             .toList();
   }
 
+  /** Nothing is measured. */
   public static Readings none() {
     return new Readings(List.of());
   }

@@ -60,10 +60,12 @@ public enum SoreMovement {
     this.sentence = sentence;
   }
 
+  /** The joint whose movement is sore. */
   public PainFlag joint() {
     return joint;
   }
 
+  /** Name that the coach ticks. */
   public String label() {
     return label;
   }

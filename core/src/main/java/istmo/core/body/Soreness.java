@@ -24,6 +24,7 @@ public record Soreness(PainFlag joint, Set<SoreMovement> movements, Approach app
       this.label = label;
     }
 
+    /** Name of the approach. */
     public String label() {
       return label;
     }

@@ -49,6 +49,7 @@ public final class Catalogue {
    */
   public record NotComputed(String id, String name, List<String> alsoCalled, String why) {}
 
+  /** Exercises that are known by name and not computed, each with its reason. */
   public List<NotComputed> notComputed() {
     return notComputed;
   }
@@ -64,18 +65,22 @@ public final class Catalogue {
     return List.copyOf(result);
   }
 
+  /** The catalogue of the core's resources, read and checked once. */
   public static Catalogue standard() {
     return STANDARD;
   }
 
+  /** Every exercise that is computed. */
   public List<Exercise> exercises() {
     return List.copyOf(exercises.values());
   }
 
+  /** Every named set-up of every exercise. */
   public List<Candidate> candidates() {
     return List.copyOf(candidates.values());
   }
 
+  /** The exercise with this id; throws {@code InvalidInput} when there is none. */
   public Exercise exercise(String id) {
     Exercise e = exercises.get(id);
     if (e == null) {
@@ -84,6 +89,7 @@ public final class Catalogue {
     return e;
   }
 
+  /** The candidate with this id; throws {@code InvalidInput} when there is none. */
   public Candidate candidate(String id) {
     Candidate c = candidates.get(id);
     if (c == null) {
@@ -92,6 +98,7 @@ public final class Catalogue {
     return c;
   }
 
+  /** The exercise of which a candidate is a set-up, a coach's own too. */
   public Exercise exerciseOf(Candidate candidate) {
     return exercise(candidate.exerciseId());
   }

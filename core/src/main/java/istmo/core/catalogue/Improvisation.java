@@ -79,6 +79,7 @@ public record Improvisation(
         .toList();
   }
 
+  /** Every improvisation, read once. */
   public static List<Improvisation> all() {
     return ALL;
   }

@@ -182,14 +182,17 @@ public enum TapelessStart {
     this.questions = questions;
   }
 
+  /** Name of the way. */
   public String label() {
     return label;
   }
 
+  /** What client and coach do, in order. */
   public List<String> steps() {
     return steps;
   }
 
+  /** What is asked after the steps. */
   public List<Question> questions() {
     return questions;
   }

@@ -25,6 +25,7 @@ public record Detail(
     allowed.check(id, usual);
   }
 
+  /** Whether it is there or not, instead of having a number. */
   public boolean isYesOrNo() {
     return unit.equals("yes");
   }

@@ -48,10 +48,12 @@ public final class Equipment {
 
   private Equipment() {}
 
+  /** Every piece of equipment that a gym may have. */
   public static List<Item> all() {
     return List.copyOf(ITEMS.values());
   }
 
+  /** The piece with this id; throws {@code InvalidInput} when there is none. */
   public static Item get(String id) {
     Item item = ITEMS.get(id);
     if (item == null) {

@@ -63,6 +63,7 @@ public record GymEquipment(
     }
   }
 
+  /** What was measured of a detail, in the detail's unit; empty where nothing was. */
   public OptionalDouble measured(String item, String detail) {
     Double v = measured.getOrDefault(item, Map.of()).get(detail);
     return v == null ? OptionalDouble.empty() : OptionalDouble.of(v);

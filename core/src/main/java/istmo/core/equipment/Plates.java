@@ -36,6 +36,7 @@ public record Plates(Map<Double, Integer> pairs) {
     pairs = java.util.Collections.unmodifiableMap(new TreeMap<>(pairs));
   }
 
+  /** Nobody has said which plates there are. */
   public static Plates unknown() {
     return new Plates(Map.of());
   }

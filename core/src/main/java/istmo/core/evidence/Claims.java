@@ -39,10 +39,12 @@ public final class Claims {
                         }));
   }
 
+  /** The claims of the core's resources, read and checked once. */
   public static Claims standard() {
     return STANDARD;
   }
 
+  /** Every claim, by topic. */
   public List<Claim> all() {
     return List.copyOf(byId.values());
   }

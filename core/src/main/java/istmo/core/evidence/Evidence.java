@@ -102,6 +102,7 @@ public final class Evidence {
     return BY_SCHOOL.get(bare, Evidence::new);
   }
 
+  /** What studies and mechanics say together. */
   public Posterior posterior() {
     return posterior;
   }

@@ -119,6 +119,7 @@ public record Finding(
     regionsB = List.copyOf(regionsB);
   }
 
+  /** Whether the posterior counts it. */
   public boolean used() {
     return notUsed.isEmpty();
   }

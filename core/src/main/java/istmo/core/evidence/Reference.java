@@ -61,10 +61,12 @@ public final class Reference {
     }
   }
 
+  /** The reference table of the core's resources, read once. */
   public static Reference standard() {
     return STANDARD;
   }
 
+  /** Whether the table has a point of this key. */
   public boolean has(String key) {
     return rows.containsKey(key);
   }

@@ -47,10 +47,12 @@ public final class Studies {
     }
   }
 
+  /** The findings of the core's resources, read and checked once. */
   public static Studies standard() {
     return STANDARD;
   }
 
+  /** Every finding, used or not. */
   public List<Finding> all() {
     return List.copyOf(byId.values());
   }
@@ -60,6 +62,7 @@ public final class Studies {
     return byId.values().stream().filter(Finding::used).toList();
   }
 
+  /** The finding with this id; throws {@code InvalidInput} when there is none. */
   public Finding get(String id) {
     Finding f = byId.get(id);
     if (f == null) {

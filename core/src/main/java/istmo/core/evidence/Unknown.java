@@ -52,6 +52,7 @@ public record Unknown(
 
   private static final List<Unknown> ALL = make();
 
+  /** Everything that is not known exactly, in a fixed order. */
   public static List<Unknown> all() {
     return ALL;
   }

@@ -43,6 +43,7 @@ public record Verdict(
       this.label = label;
     }
 
+    /** Words for a verdict. */
     public String label() {
       return label;
     }
@@ -58,10 +59,12 @@ public record Verdict(
   private static final double LIKELY = 0.5;
   private static final double MORE_LIKELY_THAN_NOT = 0.6;
 
+  /** The verdict on every claim. */
   public static List<Verdict> all(Posterior posterior) {
     return Claims.standard().all().stream().map(c -> of(c, posterior)).toList();
   }
 
+  /** The verdict on one claim. */
   public static Verdict of(Claim c, Posterior posterior) {
     List<Finding> supporting = new ArrayList<>();
     List<Finding> opposing = new ArrayList<>();

@@ -37,6 +37,7 @@ public final class StableReading {
   private int dropouts;
   private Optional<Stable> stable = Optional.empty();
 
+  /** Waits for a still reading of a gauge. */
   public StableReading(Gauge gauge) {
     this.gauge = gauge;
   }
@@ -95,6 +96,7 @@ public final class StableReading {
     return last;
   }
 
+  /** How many readings were missing so far. */
   public int dropouts() {
     return dropouts;
   }

@@ -39,6 +39,7 @@ public final class Analyser {
 
   private double simulatedRepetitions;
 
+  /** Computes for one body; to be used by one thread. */
   public Analyser(Body body) {
     this(body, new Musculature(body));
   }
@@ -57,10 +58,12 @@ public final class Analyser {
     this.simulation = new SetSimulation(body, musculature);
   }
 
+  /** One repetition and its set at the load that a rule says; or why it cannot be. */
   public AnalysisResult analyse(Family family, Setup setup, LoadRule rule) {
     return analyse(family, setup, rule, Tempo.USUAL);
   }
 
+  /** One repetition and its set at the load that a rule says; or why it cannot be. */
   public AnalysisResult analyse(Family family, Setup setup, LoadRule rule, Tempo tempo) {
     double[] limits = new double[POINTS];
     simulatedKg = Double.NaN;

@@ -30,6 +30,7 @@ public record Analysis(
     notes = List.copyOf(notes);
   }
 
+  /** Greatest moment left unbalanced at any point, N m. */
   public double worstResidualNm() {
     return points.stream().mapToDouble(AnalysisPoint::worstResidualNm).max().orElse(0);
   }

@@ -34,6 +34,7 @@ public record AnalysisPoint(
     double[] contactNm,
     double[] residualNm) {
 
+  /** Phase of the repetition, 0 top to 1 bottom. */
   public double phase() {
     return posture.phase();
   }
@@ -43,6 +44,7 @@ public record AnalysisPoint(
     return -externalNm[c.ordinal()];
   }
 
+  /** Greatest moment left unbalanced about any coordinate, N m. */
   public double worstResidualNm() {
     double worst = 0;
     for (double r : residualNm) {

@@ -63,6 +63,7 @@ public final class Equilibrium {
   final double[] external1 = new double[Coordinate.ALL];
   final double[] passive = new double[Coordinate.ALL];
 
+  /** A workspace for one body and its muscles. */
   public Equilibrium(Body body, Musculature musculature) {
     this.body = body;
     this.musculature = musculature;

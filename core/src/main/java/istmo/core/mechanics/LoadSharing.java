@@ -57,6 +57,7 @@ public final class LoadSharing {
   private final double[][] hessian = new double[Coordinate.ALL][Coordinate.ALL];
   private final double[][] factor = new double[Coordinate.ALL][Coordinate.ALL];
 
+  /** A workspace over an equilibrium, which must be set to a posture before it solves. */
   public LoadSharing(Equilibrium eq) {
     this.eq = eq;
     int most = eq.weight.length;

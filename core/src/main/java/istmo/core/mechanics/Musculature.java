@@ -70,6 +70,7 @@ public final class Musculature {
   private final double[] passiveForce;
   private final double[] excursion;
 
+  /** The usual muscles in a body. */
   public Musculature(Body body) {
     this(body, Muscles.standard().all());
   }
@@ -173,10 +174,12 @@ public final class Musculature {
     }
   }
 
+  /** The muscles, in the order of their index. */
   public List<Muscle> muscles() {
     return muscles;
   }
 
+  /** How many muscles there are. */
   public int size() {
     return n;
   }

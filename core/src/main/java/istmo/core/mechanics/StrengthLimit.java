@@ -38,6 +38,7 @@ public final class StrengthLimit {
   private double limit;
   private final double[] sensitivity;
 
+  /** A workspace over an equilibrium, which must be set to a posture before it solves. */
   public StrengthLimit(Equilibrium eq) {
     this.eq = eq;
     this.mMax = 6 + 8;

@@ -28,6 +28,7 @@ public record Tempo(double loweringS, double lowS, double liftingS, double topS)
     PHASE_S.check("tempo.topS", topS);
   }
 
+  /** Length of a whole repetition, s. */
   public double secondsARepetition() {
     return loweringS + lowS + liftingS + topS;
   }

@@ -26,12 +26,17 @@ public record FreeContact(
     double boundPerKg,
     boolean oneSided) {
 
+  /**
+   * A contact under the foot that may push either way along a direction, up to a bound in N plus
+   * N/kg.
+   */
   public static FreeContact atFoot(
       String name, Vec3 at, Vec3 direction, Vec3 couple, double bound, double boundPerKg) {
     return new FreeContact(
         name, Load.Segment.FOOT, at, direction, couple, null, bound, boundPerKg, false);
   }
 
+  /** A joint's end, which may push one way only, up to a bound in N m. */
   public static FreeContact stop(String name, istmo.core.anatomy.Coordinate joint, double bound) {
     return new FreeContact(name, null, Vec3.ZERO, Vec3.ZERO, Vec3.ZERO, joint, bound, 0, true);
   }

@@ -25,14 +25,17 @@ public record Load(Segment on, Vec3 at, Vec3 force, Vec3 forcePerKg, Vec3 couple
     UPPER
   }
 
+  /** The weight of a mass, kg, that does not hang on the external load. */
   public static Load weight(Segment on, Vec3 at, double massKg) {
     return new Load(on, at, new Vec3(0, -massKg * G, 0), Vec3.ZERO, Vec3.ZERO);
   }
 
+  /** A force, N, that grows with the external load, N/kg. */
   public static Load force(Segment on, Vec3 at, Vec3 force, Vec3 forcePerKg) {
     return new Load(on, at, force, forcePerKg, Vec3.ZERO);
   }
 
+  /** A couple that grows with the external load, N m/kg. */
   public static Load couple(Segment on, Vec3 couplePerKg) {
     return new Load(on, Vec3.ZERO, Vec3.ZERO, Vec3.ZERO, couplePerKg);
   }

@@ -49,6 +49,7 @@ public record Posture(
     props = List.copyOf(props);
   }
 
+  /** Angle of a coordinate, rad, in its positive direction. */
   public double angle(Coordinate c) {
     return angles[c.ordinal()];
   }

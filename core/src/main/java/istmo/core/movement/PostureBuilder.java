@@ -29,6 +29,7 @@ public final class PostureBuilder {
   private Vec3 pressure = Vec3.ZERO;
   private double leanRad;
 
+  /** Begins a posture of a body at a phase, 0 top to 1 bottom. */
   public PostureBuilder(Body body, double phase) {
     this.body = body;
     this.phase = phase;
@@ -55,6 +56,7 @@ public final class PostureBuilder {
     return this;
   }
 
+  /** Places knee and hip of the right leg, m, world. */
   public PostureBuilder leg(Vec3 kneeAt, Vec3 hipAt) {
     knee = kneeAt;
     hip = hipAt;
@@ -79,28 +81,34 @@ public final class PostureBuilder {
     return this;
   }
 
+  /** Where the foot presses, m, world. */
   public Vec3 pressure() {
     return pressure;
   }
 
+  /** Place of the knee, m, world. */
   public Vec3 knee() {
     return knee;
   }
 
+  /** Place of the ankle, m, world. */
   public Vec3 ankle() {
     return ankle;
   }
 
+  /** Adds a force or couple that is known. */
   public PostureBuilder load(Load load) {
     loads.add(load);
     return this;
   }
 
+  /** Adds a contact force that statics does not settle. */
   public PostureBuilder free(FreeContact contact) {
     free.add(contact);
     return this;
   }
 
+  /** Adds something to be drawn, by its points, m, world. */
   public PostureBuilder prop(String kind, Vec3... points) {
     props.add(Prop.of(kind, points));
     return this;

@@ -8,6 +8,7 @@ import java.util.List;
  * in side view, m.
  */
 public record Prop(String kind, List<Vec3> points) {
+  /** Something to be drawn, by its points, m, world. */
   public static Prop of(String kind, Vec3... points) {
     return new Prop(kind, List.of(points));
   }

@@ -67,6 +67,7 @@ public final class Setup {
     return Math.toRadians(get(p));
   }
 
+  /** Values by parameter id, in the parameters' own units. */
   public Map<String, Double> values() {
     return Collections.unmodifiableMap(values);
   }

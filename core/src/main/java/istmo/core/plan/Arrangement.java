@@ -20,6 +20,7 @@ public final class Arrangement {
   private final Aim aim;
   private final boolean soreKnee;
 
+  /** The usual order of a session for what is on offer, an aim and what is sore. */
   public Arrangement(Offers offers, Aim aim, Set<PainFlag> sore) {
     this.offers = offers;
     this.aim = aim;

@@ -48,6 +48,7 @@ public record Block(List<Step> weeks) {
       this.label = label;
     }
 
+    /** Name of the kind of week. */
     public String label() {
       return label;
     }
@@ -69,6 +70,7 @@ public record Block(List<Step> weeks) {
     weeks = List.copyOf(weeks);
   }
 
+  /** A block of so many weeks for a training age. */
   public static Block of(int weeks, Optional<TrainingAge> age) {
     WEEKS.check("weeks", weeks);
     TrainingAge a = age.orElse(TrainingAge.MONTHS);

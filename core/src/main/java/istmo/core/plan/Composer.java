@@ -71,6 +71,7 @@ public final class Composer {
     }
   }
 
+  /** A search for one task. */
   public Composer(Task task) {
     Loader.loadNativeLibraries();
     this.task = task;

@@ -21,6 +21,8 @@ public final class Composition {
   private Composition() {}
 
   /**
+   * The week that the solver's answer says, with what was pinned where it was.
+   *
    * @param arranged puts the bouts of a session in order, as {@link Arrangement#of} does
    * @param ids makes an id for each exercise that is not pinned
    */

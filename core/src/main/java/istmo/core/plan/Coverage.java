@@ -53,6 +53,8 @@ public record Coverage(
   private static final double MUCH_UNASKED = 6;
 
   /**
+   * What one session gives.
+   *
    * @param effective by region id
    * @param back sets counted by the share of the lower back's strength that they take
    */
@@ -72,6 +74,7 @@ public record Coverage(
     return Math.min(1, sets.getOrDefault(regionId, 0.0) / asked);
   }
 
+  /** What a week gives, beside what is asked. */
   public static Coverage of(Week week, Offers offers, Targets targets) {
     Map<String, Double> sets = new LinkedHashMap<>();
     Map<Function, Double> functions = new EnumMap<>(Function.class);

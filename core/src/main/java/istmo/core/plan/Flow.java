@@ -57,6 +57,8 @@ public record Flow(List<Step> steps) {
       String note) {}
 
   /**
+   * The steps of a session, in the order in which they are done.
+   *
    * @param bouts exercises in turn, each bout one or several
    * @param weaker the side that goes first in one-leg work; NONE where no side is known to be
    *     weaker

@@ -118,6 +118,7 @@ public enum Function {
     this.direction = direction;
   }
 
+  /** Everyday name of what is trained. */
   public String label() {
     return label;
   }

@@ -96,6 +96,7 @@ public record Offer(
         .toList();
   }
 
+  /** Whether it trains the thighs or the hips: all but calves and shins. */
   public boolean trainsThigh() {
     return !role.isCalf() && role != Role.SHIN;
   }

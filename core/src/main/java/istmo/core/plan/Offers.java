@@ -40,6 +40,7 @@ public final class Offers {
   private final Map<String, Evaluation.Computed> evaluations = new HashMap<>();
   private final Map<String, Order.Excluded> excluded = new HashMap<>();
 
+  /** What an order offers to a plan, for a client's profile. */
   public Offers(Order order, Profile profile) {
     RegionValues best =
         RegionValues.of(
@@ -64,6 +65,7 @@ public final class Offers {
     return byId.values();
   }
 
+  /** The offer of this candidate; empty where it is not offered. */
   public Optional<Offer> find(String candidateId) {
     return Optional.ofNullable(byId.get(candidateId));
   }

@@ -28,6 +28,7 @@ public enum Pairing {
     this.label = label;
   }
 
+  /** Name of the way to take turns. */
   public String label() {
     return label;
   }

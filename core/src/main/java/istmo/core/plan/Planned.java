@@ -33,14 +33,17 @@ public final class Planned {
       }
     }
 
+    /** A bout of one exercise. */
     public static Bout of(Item item) {
       return new Bout(List.of(item));
     }
 
+    /** Whether several exercises take turns. */
     public boolean alternates() {
       return items.size() > 1;
     }
 
+    /** How often the bout goes round: the most sets of any of its exercises. */
     public int rounds() {
       return items.stream().mapToInt(i -> i.prescription().sets()).max().orElseThrow();
     }
@@ -61,10 +64,12 @@ public final class Planned {
       bouts = List.copyOf(bouts);
     }
 
+    /** Its exercises, in order. */
     public List<Item> items() {
       return bouts.stream().flatMap(b -> b.items().stream()).toList();
     }
 
+    /** The same session with other bouts. */
     public Day with(List<Bout> other) {
       return new Day(weekday, minutes, oneStation, other);
     }
@@ -100,6 +105,7 @@ public final class Planned {
       }
     }
 
+    /** Its exercises, in order. */
     public List<Item> items() {
       return days.stream().flatMap(d -> d.items().stream()).toList();
     }

@@ -17,6 +17,7 @@ public final class Prescriber {
 
   private Prescriber() {}
 
+  /** Usual sets of an exercise in a session for a training age (common practice: three to four). */
   public static int usualSets(Optional<TrainingAge> age) {
     return switch (age.orElse(TrainingAge.MONTHS)) {
       case WEEKS -> 3;

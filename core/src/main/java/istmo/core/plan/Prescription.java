@@ -50,10 +50,12 @@ public record Prescription(
     }
   }
 
+  /** The same with another number of sets, 1 to 10. */
   public Prescription withSets(int other) {
     return new Prescription(other, repetitionsLow, repetitionsHigh, reserve, tempo, restS, scheme);
   }
 
+  /** Middle of the repetitions. */
   public double middle() {
     return 0.5 * (repetitionsLow + repetitionsHigh);
   }

@@ -24,6 +24,7 @@ public final class Remarks {
 
   private Remarks() {}
 
+  /** What is worth saying of an exercise in this plan, each in a sentence. */
   public static List<String> of(Offer o, Prescription p, Aim aim, Profile profile) {
     List<String> list = new ArrayList<>();
     if (o.oneLeg()) {

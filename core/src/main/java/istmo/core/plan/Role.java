@@ -48,6 +48,7 @@ public enum Role {
     this.tempo = tempo;
   }
 
+  /** Why it stands where it does in a session. */
   public String reason() {
     return reason;
   }
@@ -65,10 +66,12 @@ public enum Role {
     return warmUps;
   }
 
+  /** Usual timing of a repetition. */
   public Tempo tempo() {
     return tempo;
   }
 
+  /** Whether it is a calf raise, with bent or straight knees. */
   public boolean isCalf() {
     return this == CALF_BENT || this == CALF_STRAIGHT;
   }

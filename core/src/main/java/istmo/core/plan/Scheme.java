@@ -88,10 +88,12 @@ public enum Scheme {
     this.dropCounts = dropCounts;
   }
 
+  /** Name of the way to string sets together. */
   public String label() {
     return label;
   }
 
+  /** How it is done, in a sentence. */
   public String how() {
     return how;
   }

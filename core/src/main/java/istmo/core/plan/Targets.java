@@ -89,6 +89,8 @@ public record Targets(
   static final double TELLING_SHARE = 0.4;
 
   /**
+   * What a week should bring for an aim and a training age.
+   *
    * @param hold whether groups that nothing is asked of are to be held
    */
   public static Targets of(

@@ -51,6 +51,8 @@ public record Timing(List<Segment> segments) {
   }
 
   /**
+   * A stretch of the session that goes to one thing.
+   *
    * @param startS from the beginning of the session, s
    * @param bout index of the bout
    * @param itemId whose time it is
@@ -63,20 +65,24 @@ public record Timing(List<Segment> segments) {
     segments = List.copyOf(segments);
   }
 
+  /** Length of the session, s. */
   public double totalS() {
     return segments.isEmpty()
         ? 0
         : segments.get(segments.size() - 1).startS() + segments.get(segments.size() - 1).seconds();
   }
 
+  /** Length of the session, min. */
   public double minutes() {
     return totalS() / 60;
   }
 
+  /** Time that goes to one kind of thing, or to one bout by its index, s. */
   public double secondsOf(Kind kind) {
     return segments.stream().filter(s -> s.kind() == kind).mapToDouble(Segment::seconds).sum();
   }
 
+  /** Time that goes to one kind of thing, or to one bout by its index, s. */
   public double secondsOf(int bout) {
     return segments.stream().filter(s -> s.bout() == bout).mapToDouble(Segment::seconds).sum();
   }

@@ -36,6 +36,8 @@ public record WorkingLoad(
   public record WarmUp(int repetitions, Loading load) {}
 
   /**
+   * One set: repetitions, what is on the bar, and what is said of it.
+   *
    * @param load empty where it has to be found
    * @param putOn plates to put on each side since the set before; empty where none are, or some
    *     come off

@@ -13,10 +13,12 @@ public final class InvalidInput extends RuntimeException {
   /** One fault: the field as the caller knows it, and a sentence that says what is allowed. */
   public record Fault(String field, String message) {}
 
+  /** Faults by field: what is wrong, or what is allowed. */
   public InvalidInput(String field, String message) {
     this(List.of(new Fault(field, message)));
   }
 
+  /** Faults by field: what is wrong, or what is allowed. */
   public InvalidInput(List<Fault> faults) {
     super(
         faults.stream()
@@ -35,6 +37,7 @@ public final class InvalidInput extends RuntimeException {
     }
   }
 
+  /** Every fault that was found. */
   public List<Fault> faults() {
     return faults;
   }

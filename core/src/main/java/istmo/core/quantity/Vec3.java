@@ -10,6 +10,7 @@ public record Vec3(double x, double y, double z) {
   public static final Vec3 RIGHT = new Vec3(0, 0, 1);
   public static final Vec3 FORWARD = new Vec3(1, 0, 0);
 
+  /** Sum. */
   public Vec3 plus(Vec3 o) {
     return new Vec3(x + o.x, y + o.y, z + o.z);
   }
@@ -19,22 +20,27 @@ public record Vec3(double x, double y, double z) {
     return new Vec3(x + s * o.x, y + s * o.y, z + s * o.z);
   }
 
+  /** Difference. */
   public Vec3 minus(Vec3 o) {
     return new Vec3(x - o.x, y - o.y, z - o.z);
   }
 
+  /** Product with a number. */
   public Vec3 times(double s) {
     return new Vec3(x * s, y * s, z * s);
   }
 
+  /** Scalar product. */
   public double dot(Vec3 o) {
     return x * o.x + y * o.y + z * o.z;
   }
 
+  /** Vector product, right-handed. */
   public Vec3 cross(Vec3 o) {
     return new Vec3(y * o.z - z * o.y, z * o.x - x * o.z, x * o.y - y * o.x);
   }
 
+  /** Length. */
   public double norm() {
     return Math.sqrt(dot(this));
   }

@@ -32,6 +32,8 @@ public record Ranked(
       String criterion, String label, double points, double value, String reason) {}
 
   /**
+   * What puts an alternative behind the first.
+   *
    * @param points by which this criterion leaves it behind the first
    */
   public record Back(String criterion, String label, double points) {}

@@ -50,6 +50,8 @@ public record Experience(Map<String, Reports> byCandidate) {
   public static final Experience NONE = new Experience(Map.of());
 
   /**
+   * What a client said of one exercise.
+   *
    * @param sessions in which it was asked where it was felt
    * @param felt sessions by group in which it was felt there
    * @param pains worst pain of the newest sessions of this exercise in this set-up, 0 where none
@@ -72,6 +74,7 @@ public record Experience(Map<String, Reports> byCandidate) {
     byCandidate = Collections.unmodifiableMap(new TreeMap<>(byCandidate));
   }
 
+  /** What a client's series say of exercises. */
   public static Experience of(Collection<Series> all) {
     Map<String, List<Outing>> byCandidate = new LinkedHashMap<>();
     all.forEach(
@@ -110,6 +113,7 @@ public record Experience(Map<String, Reports> byCandidate) {
     return told.isEmpty() ? NONE : new Experience(told);
   }
 
+  /** Whether nothing was felt and nothing hurt. */
   public boolean isEmpty() {
     return byCandidate.isEmpty();
   }
@@ -159,6 +163,7 @@ public record Experience(Map<String, Reports> byCandidate) {
             1, t.pains().stream().mapToInt(Integer::intValue).average().orElse(0) / Pain.STOP);
   }
 
+  /** Whether anything hurt. */
   public boolean anyPain() {
     return byCandidate.values().stream().anyMatch(t -> t.worst() > 0);
   }

@@ -39,6 +39,7 @@ public record Lesson(
       this.label = label;
     }
 
+    /** Name of the kind of lesson. */
     public String label() {
       return label;
     }
@@ -57,6 +58,8 @@ public record Lesson(
   }
 
   /**
+   * What a lesson proposes to do.
+   *
    * @param words an instruction, as it will stand on the floor once it is accepted
    */
   public record Proposal(Act act, String words) {}

@@ -17,6 +17,7 @@ public record Outing(LocalDate on, List<SetRecord> sets) {
     sets = List.copyOf(sets);
   }
 
+  /** Its work sets, without warm-ups. */
   public List<SetRecord> work() {
     return sets.stream().filter(SetRecord::isWork).toList();
   }

@@ -37,6 +37,8 @@ public record Practice(Count first, Count second) {
       Object client, String candidateId, Map<String, Double> setup, Set<String> felt) {}
 
   /**
+   * How many clients and sessions there are for one side of a comparison.
+   *
    * @param felt sessions of these in which it was felt there
    */
   public record Count(int clients, int sessions, int felt) {
@@ -52,12 +54,15 @@ public record Practice(Count first, Count second) {
    * interval.
    */
   public record Difference(double share, double low, double high) {
+    /** Whether the interval leaves out no difference. */
     public boolean told() {
       return low > 0 || high < 0;
     }
   }
 
   /**
+   * Counts what was felt nearer to each side of a comparison.
+   *
    * @param regions where the comparison means it to be felt
    */
   public static Practice of(Side first, Side second, Set<String> regions, Collection<Said> all) {
@@ -100,6 +105,7 @@ public record Practice(Count first, Count second) {
     return differ;
   }
 
+  /** Whether there is nothing to say. */
   public boolean isEmpty() {
     return first.sessions() + second.sessions() == 0;
   }

@@ -50,6 +50,7 @@ public final class Progression {
       this.label = label;
     }
 
+    /** Name of the kind of advice. */
     public String label() {
       return label;
     }
@@ -59,6 +60,8 @@ public final class Progression {
   public record Asked(int repetitionsLow, int repetitionsHigh, double reserve) {}
 
   /**
+   * What to do next time, and by which rule.
+   *
    * @param load empty where it has to be found, or nothing is loaded
    * @param repetitionsLow and repetitionsHigh: to aim at
    */
@@ -66,6 +69,8 @@ public final class Progression {
       Rule rule, Optional<Loading> load, int repetitionsLow, int repetitionsHigh, String words) {}
 
   /**
+   * What to do next time after a series.
+   *
    * @param needs equipment ids of the exercise
    */
   public static Next next(

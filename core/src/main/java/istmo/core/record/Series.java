@@ -28,6 +28,7 @@ public record Series(String candidateId, Map<String, Double> setup, List<Outing>
     return setup.getOrDefault("sledMass", 0.0);
   }
 
+  /** The newest outing. */
   public Optional<Outing> last() {
     return outings.isEmpty() ? Optional.empty() : Optional.of(outings.get(outings.size() - 1));
   }
@@ -58,6 +59,7 @@ public record Series(String candidateId, Map<String, Double> setup, List<Outing>
    */
   public record RepetitionRecord(double loadKg, int repetitions, Side side, LocalDate on) {}
 
+  /** The most repetitions at each load and side over the full range. */
   public List<RepetitionRecord> records() {
     List<RepetitionRecord> all = new ArrayList<>();
     for (Side side : Side.values()) {

@@ -74,6 +74,7 @@ public record SetRecord(
         Optional.empty());
   }
 
+  /** Whether it is a work set. */
   public boolean isWork() {
     return kind == Kind.WORK;
   }

@@ -65,11 +65,13 @@ public final class SetRegister {
       return new Stored<>(incoming, more);
     }
 
+    /** What is stored once the first message of a set was taken. */
     public static <T> Stored<T> first(State<T> incoming) {
       return new Stored<>(incoming, Map.of(incoming.device(), incoming.revision()));
     }
   }
 
+  /** What becomes of a message, given what is stored of the set. */
   public static <T> Outcome judge(Optional<Stored<T>> stored, State<T> incoming) {
     if (stored.isEmpty()) {
       return Outcome.STORED;

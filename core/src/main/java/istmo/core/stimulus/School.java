@@ -115,10 +115,12 @@ public record School(
         0);
   }
 
+  /** The stated schools. */
   public static List<School> all() {
     return List.of(STRETCH, WHOLE_RANGE, SQUEEZE, ACTIVATION, BASICS_FIRST);
   }
 
+  /** The stated school with this id; throws {@code InvalidInput} when there is none. */
   public static School get(String id) {
     return all().stream()
         .filter(s -> s.id().equals(id))

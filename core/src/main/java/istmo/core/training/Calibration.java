@@ -143,6 +143,7 @@ public record Calibration(
         usual.notes());
   }
 
+  /** The body with the strength that known lifts say, within what an adult can have. */
   public Body applied(Body usual) {
     return usual.withStrength(
         Body.STRENGTH.nearest(legs * usual.strength()),

@@ -24,6 +24,7 @@ public enum Equation {
     this.factor = factor;
   }
 
+  /** Where the equation is published. */
   public String source() {
     return source;
   }

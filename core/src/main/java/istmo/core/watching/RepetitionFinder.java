@@ -67,6 +67,8 @@ public final class RepetitionFinder {
   }
 
   /**
+   * One reading of a position.
+   *
    * @param timeS rising
    * @param position m or degrees
    */
@@ -95,6 +97,7 @@ public final class RepetitionFinder {
       double topS,
       double meanSpeed,
       boolean dropout) {
+    /** How far it went, in the unit of the positions. */
     public double range() {
       return high - low;
     }

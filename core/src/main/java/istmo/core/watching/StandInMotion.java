@@ -54,6 +54,8 @@ public final class StandInMotion {
   }
 
   /**
+   * A position signal as a sensor would give it for a set that is known.
+   *
    * @param high position of the top end
    * @param fidget amplitude of what goes on before and after the set: standing, settling, racking
    * @param lowFirst whether the set begins at the low end, as from the floor

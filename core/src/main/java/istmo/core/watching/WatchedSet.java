@@ -43,6 +43,7 @@ public record WatchedSet(
       this.label = label;
     }
 
+    /** Name for the coach. */
     public String label() {
       return label;
     }
@@ -63,12 +64,15 @@ public record WatchedSet(
       Tempo.PHASE_S.check("lowS", lowS);
     }
 
+    /** What a tempo asks of the lowering and of the low end. */
     public static Asked of(Tempo tempo) {
       return new Asked(tempo.loweringS(), tempo.lowS(), true);
     }
   }
 
   /**
+   * One way in which repetitions differ from what was asked.
+   *
    * @param repetitions numbers of the repetitions, from 1
    */
   public record Deviation(Kind kind, List<Integer> repetitions, String words) {}
@@ -78,6 +82,7 @@ public record WatchedSet(
     findings = List.copyOf(findings);
   }
 
+  /** The watched set beside what was asked. */
   public static WatchedSet of(List<Repetition> repetitions, Asked asked) {
     double mark = repetitions.stream().limit(FIRST).mapToDouble(Repetition::range).max().orElse(0);
     List<Integer> shortOnes = new ArrayList<>();

@@ -88,6 +88,7 @@ class CatalogueController {
       SetupParameter.Kind kind,
       List<String> choices,
       String note) {
+    /** A parameter as it is served. */
     public static ParameterView of(SetupParameter p) {
       return new ParameterView(
           p.id(),

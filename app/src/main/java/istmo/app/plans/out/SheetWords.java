@@ -21,6 +21,7 @@ import java.util.stream.Collectors;
 public final class SheetWords {
   private SheetWords() {}
 
+  /** Name of a weekday, 1 Monday to 7 Sunday. */
   public static String weekday(int weekday) {
     return DayOfWeek.of(weekday).getDisplayName(TextStyle.FULL, Locale.ENGLISH);
   }

@@ -21,6 +21,7 @@ public enum Unit {
     this.grain = grain;
   }
 
+  /** The unit of this label; throws {@code InvalidInput} when there is none. */
   public static Unit get(String label) {
     for (Unit u : values()) {
       if (u.label.equals(label)) {

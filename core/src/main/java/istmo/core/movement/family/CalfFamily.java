@@ -104,6 +104,7 @@ public final class CalfFamily implements Family {
 
   private final Kind kind;
 
+  /** Calf raises of one kind. */
   public CalfFamily(Kind kind) {
     this.kind = kind;
   }

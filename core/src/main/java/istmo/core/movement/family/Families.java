@@ -51,6 +51,7 @@ public final class Families {
 
   private Families() {}
 
+  /** Every family, in a fixed order. */
   public static List<Family> all() {
     return List.copyOf(BY_ID.values());
   }

@@ -148,6 +148,7 @@ public final class HingeFamily implements Family {
 
   private final Kind kind;
 
+  /** Hinges of one kind. */
   public HingeFamily(Kind kind) {
     this.kind = kind;
   }

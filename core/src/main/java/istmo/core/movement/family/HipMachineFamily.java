@@ -93,6 +93,7 @@ public final class HipMachineFamily implements Family {
 
   private final boolean abduction;
 
+  /** The machine that opens the hips, or the one that closes them. */
   public HipMachineFamily(boolean abduction) {
     this.abduction = abduction;
   }

@@ -138,6 +138,7 @@ public final class HipSwingFamily implements Family {
 
   private final Kind kind;
 
+  /** Leg swings of one kind. */
   public HipSwingFamily(Kind kind) {
     this.kind = kind;
   }

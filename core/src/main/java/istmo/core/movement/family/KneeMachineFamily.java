@@ -77,6 +77,7 @@ public final class KneeMachineFamily implements Family {
   private final SetupParameter bent;
   private final SetupParameter straight;
 
+  /** One machine for the knee alone. */
   public KneeMachineFamily(Machine machine) {
     this.machine = machine;
     boolean extension = machine == Machine.LEG_EXTENSION;

@@ -120,6 +120,7 @@ public final class KneelFamily implements Family {
 
   private final Kind kind;
 
+  /** Exercises from the knees of one kind. */
   public KneelFamily(Kind kind) {
     this.kind = kind;
   }

@@ -232,6 +232,7 @@ public final class SplitFamily implements Family {
 
   private final Kind kind;
 
+  /** Split stances and steps of one kind. */
   public SplitFamily(Kind kind) {
     this.kind = kind;
   }

@@ -149,6 +149,7 @@ public final class ThrustFamily implements Family {
 
   private final boolean sliding;
 
+  /** Thrusts and bridges, or the sliding curl. */
   public ThrustFamily(boolean sliding) {
     this.sliding = sliding;
   }

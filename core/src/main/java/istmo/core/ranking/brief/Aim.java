@@ -43,6 +43,7 @@ public record Aim(Map<String, Integer> weights, Set<String> keepOut) {
     keepOut = java.util.Collections.unmodifiableSet(new TreeSet<>(keepOut));
   }
 
+  /** Whether nothing is aimed at. */
   public boolean isEmpty() {
     return weights.isEmpty();
   }

@@ -75,18 +75,22 @@ public record Weights(Preset preset, Map<String, Double> moved) {
       this.asks = asks;
     }
 
+    /** Identity in addresses and stored documents. */
     public String id() {
       return id;
     }
 
+    /** Name for the coach. */
     public String label() {
       return label;
     }
 
+    /** Weight when nobody says otherwise, 0 to 10. */
     public double usual() {
       return usual;
     }
 
+    /** What the criterion asks, in a few words. */
     public String asks() {
       return asks;
     }
@@ -152,22 +156,27 @@ public record Weights(Preset preset, Map<String, Double> moved) {
       this.weights = weights;
     }
 
+    /** Identity in addresses and stored documents. */
     public String id() {
       return id;
     }
 
+    /** Name for the coach. */
     public String label() {
       return label;
     }
 
+    /** When it is chosen, in a few words. */
     public String reason() {
       return reason;
     }
 
+    /** Weight of a criterion under this preset, 0 to 10. */
     public double weight(Criterion c) {
       return weights.getOrDefault(c, c.usual());
     }
 
+    /** The preset with this id; throws {@code InvalidInput} when there is none. */
     public static Preset get(String id) {
       for (Preset p : values()) {
         if (p.id.equals(id)) {
@@ -200,6 +209,7 @@ public record Weights(Preset preset, Map<String, Double> moved) {
     moved = java.util.Collections.unmodifiableMap(new TreeMap<>(moved));
   }
 
+  /** Weight of a criterion, 0 to 10: the coach's own, or else the preset's. */
   public double of(Criterion c) {
     return moved.getOrDefault(c.id(), preset.weight(c));
   }

@@ -20,6 +20,8 @@ public final class Admission {
   private Admission() {}
 
   /**
+   * Why a client's cautions leave an exercise out; empty when they do not.
+   *
    * @param analysis of the set-up at hand; empty where none could be made, and then only what needs
    *     no figure is asked
    */

@@ -70,6 +70,8 @@ public final class Practical {
   }
 
   /**
+   * The value of a candidate by every criterion, 0 to 1.
+   *
    * @param stimulus by region, with what studies add
    * @param mostWork greatest {@link #work} of all candidates of the brief
    */

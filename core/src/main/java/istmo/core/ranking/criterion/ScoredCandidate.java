@@ -30,6 +30,7 @@ public record ScoredCandidate(
 
   private static final List<Region> REGIONS = Regions.standard().all();
 
+  /** A candidate with what studies, mechanics and this client's record say of it. */
   public static ScoredCandidate of(
       Evaluation.Computed e, Evidence evidence, Experience experience) {
     Evidence.At at = evidence.at(Point.of(e.candidate()));
@@ -96,6 +97,7 @@ public record ScoredCandidate(
     }
   }
 
+  /** Index of a region in arrays by region. */
   public static int index(String regionId) {
     for (int r = 0; r < REGIONS.size(); r++) {
       if (REGIONS.get(r).id().equals(regionId)) {

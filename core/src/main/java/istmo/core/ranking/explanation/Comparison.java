@@ -77,6 +77,10 @@ public record Comparison(
     }
   }
 
+  /**
+   * Compares two or more exercises for a brief; throws {@code InvalidInput} for fewer, or for too
+   * many.
+   */
   public static Comparison of(Brief brief, List<Side> sides) {
     if (sides.size() < 2 || sides.size() > MOST) {
       throw new InvalidInput("sides", "needs two to " + MOST);

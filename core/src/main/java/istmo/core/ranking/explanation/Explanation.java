@@ -38,6 +38,8 @@ public final class Explanation {
   private Explanation() {}
 
   /**
+   * Why a candidate stands where it does, in sentences.
+   *
    * @param bestByRegion greatest stimulus of each region over all candidates of the brief
    * @param most the region most aimed at
    * @param studies the findings that move it most there
@@ -249,6 +251,7 @@ public final class Explanation {
         length);
   }
 
+  /** What it costs: the back, and minutes to set up. */
   public static String costs(Evaluation.Computed e, double setUpMinutes) {
     double back = Fit.backActivation(e.analysis());
     String spine = back > 0.6 ? "heavy on the back" : back > 0.3 ? "some back" : "back spared";

@@ -60,6 +60,8 @@ public record Order(
   }
 
   /**
+   * A candidate that is left out, and why.
+   *
    * @param instead what to do here instead, where only the equipment is missing
    * @param improvised how it is done here without it (common practice, not computed)
    */

@@ -15,6 +15,7 @@ import java.util.Set;
 public record OrderChange(int moved, List<String> sentences) {
   private static final int MOST_SENTENCES = 6;
 
+  /** Who moved, went out or came in from one order to another. */
   public static OrderChange between(Order from, Order to) {
     List<String> before = ids(from);
     List<String> after = ids(to);

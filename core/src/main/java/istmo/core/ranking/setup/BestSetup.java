@@ -135,6 +135,8 @@ public final class BestSetup {
   public record Moved(SetupParameter parameter, double from, double to) {}
 
   /**
+   * The best set-up that was found.
+   *
    * @param from where the search began, and what it gives
    * @param to the best found
    * @param gain of the fit, as a share of what it began with

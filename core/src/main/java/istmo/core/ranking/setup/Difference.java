@@ -35,6 +35,7 @@ public record Difference(List<RegionChange> changes, List<String> sentences) {
   /** Change of one region's stimulus; {@code toldApart} when it is beyond the noise. */
   public record RegionChange(String regionId, double from, double to, boolean toldApart) {}
 
+  /** What truly differs between two analyses; each with a name for sentences and its stimulus. */
   public static Difference between(
       String firstName,
       Analysis first,
