@@ -43,20 +43,20 @@ const MachinesPage = lazy(() =>
 const AccountPage = lazy(() =>
   import('../features/account/AccountPage').then((m) => ({ default: m.AccountPage })),
 )
-const WeeksPage = lazy(() =>
-  import('../features/plans/WeeksPage').then((m) => ({ default: m.WeeksPage })),
+const PlansPage = lazy(() =>
+  import('../features/plans/PlansPage').then((m) => ({ default: m.PlansPage })),
 )
-const WeekPage = lazy(() =>
-  import('../features/plans/WeekPage').then((m) => ({ default: m.WeekPage })),
+const PlanPage = lazy(() =>
+  import('../features/plans/PlanPage').then((m) => ({ default: m.PlanPage })),
 )
 const SharedPage = lazy(() =>
   import('../features/plans/SharedPage').then((m) => ({ default: m.SharedPage })),
 )
-const BringArchivePage = lazy(() =>
-  import('../features/bringing/BringArchivePage').then((m) => ({ default: m.BringArchivePage })),
+const ImportArchivePage = lazy(() =>
+  import('../features/imports/ImportArchivePage').then((m) => ({ default: m.ImportArchivePage })),
 )
-const BringSetsPage = lazy(() =>
-  import('../features/bringing/BringSetsPage').then((m) => ({ default: m.BringSetsPage })),
+const ImportSetsPage = lazy(() =>
+  import('../features/imports/ImportSetsPage').then((m) => ({ default: m.ImportSetsPage })),
 )
 const RecordPage = lazy(() =>
   import('../features/record/RecordPage').then((m) => ({ default: m.RecordPage })),
@@ -240,13 +240,13 @@ const router = createBrowserRouter([
       { path: '/schools', element: <SchoolsPage /> },
       { path: '/clients', element: <ClientsPage /> },
       { path: '/clients/:id', element: <MeasurePage /> },
-      { path: '/clients/:id/bring', element: <BringSetsPage /> },
-      { path: '/clients/bring', element: <BringArchivePage /> },
+      { path: '/clients/:id/bring', element: <ImportSetsPage /> },
+      { path: '/clients/bring', element: <ImportArchivePage /> },
       { path: '/gyms', element: <GymsPage /> },
       { path: '/gyms/:id', element: <MachinesPage /> },
       { path: '/account', element: <AccountPage /> },
-      { path: '/weeks', element: <WeeksPage /> },
-      { path: '/weeks/:id', element: <WeekPage /> },
+      { path: '/weeks', element: <PlansPage /> },
+      { path: '/weeks/:id', element: <PlanPage /> },
       { path: '/record', element: <RecordPage /> },
       { path: '/record/:clientId', element: <RecordPage /> },
       { path: '/sessions', element: <SessionsPage /> },

@@ -2,7 +2,7 @@ import { fireEvent, render, screen } from '@testing-library/react'
 import { describe, expect, test, vi } from 'vitest'
 import type { Drawing, Parameter } from '../../api/client'
 import { Stage } from './Stage'
-import { frame, place } from './scene'
+import { frame, pointOf } from './scene'
 
 const drawing: Drawing = {
   lines: [
@@ -112,7 +112,7 @@ describe('stage', () => {
   })
 
   test('a part is found by its name', () => {
-    expect(place(drawing, 'thigh', 1)).toEqual({ x: 0.1, y: 0.45 })
-    expect(place(drawing, 'nothing')).toBeUndefined()
+    expect(pointOf(drawing, 'thigh', 1)).toEqual({ x: 0.1, y: 0.45 })
+    expect(pointOf(drawing, 'nothing')).toBeUndefined()
   })
 })

@@ -30,7 +30,7 @@ export function frame(drawings: Drawing[], air = 0.08): Box {
 /** The drawing turned and moved so that the sole of the foot lies level at a height of nothing with the ankle above the origin: two exercises on one floor. Steel and force lines of a machine turn along. */
 export function toTheFloor(d: Drawing): Drawing {
   const foot = d.lines.find((l) => l.role === 'foot')?.points
-  const ankle = place(d, 'joint-ankle')
+  const ankle = pointOf(d, 'joint-ankle')
   if (!foot || foot.length < 3 || !ankle) return d
   // heel and toes are the points furthest apart
   let [heel, toe] = [foot[0]!, foot[1]!]
@@ -56,7 +56,7 @@ export function toTheFloor(d: Drawing): Drawing {
 }
 
 /** Where a part of a drawing is: the centre of a circle, or a point of a line. */
-export function place(d: Drawing, role: string, index = 0): Point | undefined {
+export function pointOf(d: Drawing, role: string, index = 0): Point | undefined {
   return (
     d.circles.find((c) => c.role === role)?.centre ??
     d.lines.find((l) => l.role === role)?.points[index]

@@ -114,11 +114,11 @@ function OneBench({
     ...(brief.gym ? { gymId: brief.gym } : {}),
     ...(setup ? { setup } : {}),
   })
-  const wish: Schemas['BenchInput'] = {
+  const question: Schemas['BenchInput'] = {
     sides: [side(pinned), side(moved ?? pinned)],
     school: brief.school,
   }
-  const answer = useLatest(wish, (w: Schemas['BenchInput']) => postBench(w))
+  const answer = useLatest(question, (w: Schemas['BenchInput']) => postBench(w))
   const pin = usePin(brief)
   const held = useRef<string | null>(null)
   const [past, setPast] = useState<(string | null)[]>([])

@@ -16,9 +16,9 @@ type Props = {
 export function FindBest({ input, parameters, onTake }: Props) {
   const running = useRef<AbortController | null>(null)
   const search = useMutation({
-    mutationFn: (wish: Schemas['AimedSideInput']) => {
+    mutationFn: (side: Schemas['AimedSideInput']) => {
       running.current = new AbortController()
-      return postBest(wish, running.current.signal)
+      return postBest(side, running.current.signal)
     },
   })
   if (Object.keys(input.aim ?? {}).length === 0)

@@ -3,18 +3,18 @@ import { expect, test, vi } from 'vitest'
 import { parseSetup, writeSetup } from './address'
 import { useLatest } from './useLatest'
 
-test('one request in flight; wishes overtaken while waiting are dropped; the newest comes last', async () => {
+test('one request in flight; questions overtaken while waiting are dropped; the newest comes last', async () => {
   const release: ((v: string) => void)[] = []
   const ask = vi.fn(
-    (wish: number) =>
-      new Promise<string>((resolve) => release.push(() => resolve(`answer ${wish}`))),
+    (question: number) =>
+      new Promise<string>((resolve) => release.push(() => resolve(`answer ${question}`))),
   )
-  const { result, rerender } = renderHook(({ wish }) => useLatest(wish, ask), {
-    initialProps: { wish: 1 },
+  const { result, rerender } = renderHook(({ question }) => useLatest(question, ask), {
+    initialProps: { question: 1 },
   })
-  rerender({ wish: 2 })
-  rerender({ wish: 3 })
-  rerender({ wish: 4 })
+  rerender({ question: 2 })
+  rerender({ question: 3 })
+  rerender({ question: 4 })
   expect(ask).toHaveBeenCalledTimes(1)
   await act(() => Promise.resolve(release[0]!('')))
   expect(ask.mock.calls.map((c) => c[0])).toEqual([1, 4])
@@ -25,15 +25,18 @@ test('one request in flight; wishes overtaken while waiting are dropped; the new
   )
 })
 
-test('an error is told, and the next wish is asked all the same', async () => {
-  const ask = vi.fn((wish: number) =>
-    wish === 1 ? Promise.reject(new Error('no')) : Promise.resolve(wish),
+test('an error is told, and the next question is asked all the same', async () => {
+  const ask = vi.fn((question: number) =>
+    question === 1 ? Promise.reject(new Error('no')) : Promise.resolve(question),
   )
-  const { result, rerender } = renderHook(({ wish }) => useLatest<number, number>(wish, ask), {
-    initialProps: { wish: 1 },
-  })
+  const { result, rerender } = renderHook(
+    ({ question }) => useLatest<number, number>(question, ask),
+    {
+      initialProps: { question: 1 },
+    },
+  )
   await waitFor(() => expect(result.current.error).toBeInstanceOf(Error))
-  rerender({ wish: 2 })
+  rerender({ question: 2 })
   await waitFor(() => expect(result.current).toEqual({ data: 2, error: null, pending: false }))
 })
 

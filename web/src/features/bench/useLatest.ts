@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState } from 'react'
 
-/** Asks for each wish in turn, one request in flight at a time; wishes that were overtaken while waiting are dropped, the newest always comes last. */
-export function useLatest<Wish, Answer>(
-  wish: Wish | null,
-  ask: (wish: Wish) => Promise<Answer>,
+/** Asks for each question in turn, one request in flight at a time; questions that were overtaken while waiting are dropped, the newest always comes last. */
+export function useLatest<Question, Answer>(
+  question: Question | null,
+  ask: (question: Question) => Promise<Answer>,
 ): { data: Answer | null; error: unknown; pending: boolean } {
   const [state, setState] = useState<{ data: Answer | null; error: unknown; pending: boolean }>({
     data: null,
@@ -11,10 +11,10 @@ export function useLatest<Wish, Answer>(
     pending: false,
   })
   const busy = useRef(false)
-  const waiting = useRef<Wish | null>(null)
+  const waiting = useRef<Question | null>(null)
   const alive = useRef(true)
   const askNow = useRef(ask)
-  const key = JSON.stringify(wish)
+  const key = JSON.stringify(question)
 
   useEffect(() => {
     alive.current = true
@@ -28,8 +28,8 @@ export function useLatest<Wish, Answer>(
   })
 
   useEffect(() => {
-    if (wish === null) return
-    const run = async (w: Wish) => {
+    if (question === null) return
+    const run = async (w: Question) => {
       busy.current = true
       setState((s) => ({ ...s, pending: true }))
       try {
@@ -43,9 +43,9 @@ export function useLatest<Wish, Answer>(
       waiting.current = null
       if (next !== null && alive.current) void run(next)
     }
-    if (busy.current) waiting.current = wish
-    else void run(wish)
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the wish by its content
+    if (busy.current) waiting.current = question
+    else void run(question)
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the question by its content
   }, [key])
 
   return state

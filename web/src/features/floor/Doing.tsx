@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { Floor } from './useFloor'
-import type { Place } from './walk'
+import type { NextStep } from './walk'
 import { beginning, tempoPhases } from './walk'
 import { mass, platesWords, range } from '../plans/words'
 import type { MassUnit } from '../plans/words'
@@ -22,7 +22,7 @@ export function Doing({
   onTaken,
 }: {
   floor: Floor
-  at: Place
+  at: NextStep
   unit: MassUnit
   onTaken: () => void
 }) {
@@ -153,7 +153,7 @@ export function SmallButton({
   )
 }
 
-export function StepHead({ at, unit }: { floor: Floor; at: Place; unit: MassUnit }) {
+export function StepHead({ at, unit }: { floor: Floor; at: NextStep; unit: MassUnit }) {
   const x = at.item.item.exercise
   const { step } = at
   const kind = step.kind === 'WARM_UP' ? 'Lighter set' : step.kind === 'DROP' ? 'Drop' : 'Set'
@@ -192,7 +192,7 @@ export function StepHead({ at, unit }: { floor: Floor; at: Place; unit: MassUnit
 }
 
 /** What is known of it: last time, why this load, marks, set-up, cues, stop signs. */
-function Guide({ floor, at, unit }: { floor: Floor; at: Place; unit: MassUnit }) {
+function Guide({ floor, at, unit }: { floor: Floor; at: NextStep; unit: MassUnit }) {
   const x = at.item.item.exercise
   const last = x.last?.sets.filter((s) => s.kind === 'WORK')
   return (

@@ -191,7 +191,7 @@ function OnTheFloor({ floor }: { floor: Floor }) {
   const [view, setView] = useState<'step' | 'all'>('step')
   const [swapping, setSwapping] = useState<string | null>(null)
   const last = floor.items.flatMap((i) => i.sets).find((s) => s.id === floor.progress.lastSet)
-  const at = floor.place
+  const at = floor.nextStep
   if (floor.walk.finishedAt) return <Finished floor={floor} />
   if (swapping)
     return <Swaps floor={floor} itemId={swapping} unit={unit} onClose={() => setSwapping(null)} />

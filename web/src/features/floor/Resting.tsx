@@ -30,7 +30,7 @@ export function Resting({
   const now = useNow(250, until !== undefined)
   const left = until === undefined ? 0 : until - now
   const over = until !== undefined && left <= 0
-  const next = floor.place
+  const next = floor.nextStep
   const [ask, setAsk] = useState<Ask>(null)
   const item = floor.items.find((i) => i.item.id === last?.itemId)
   const set = (more: Partial<Figures>) =>

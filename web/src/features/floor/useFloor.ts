@@ -17,8 +17,8 @@ import {
 import type { Figures, KeptSet, KeptWalk, Progress } from './store'
 import { sendOnce, startSync } from './sync'
 import type { SyncState } from './sync'
-import { open, place, restUntil, shown, swapped } from './walk'
-import type { Place, ShownItem, ShownSet } from './walk'
+import { open, nextStep, restUntil, shown, swapped } from './walk'
+import type { NextStep, ShownItem, ShownSet } from './walk'
 
 /** Something kept on this device, read anew whenever anything there changes. */
 export function useKept<T>(read: () => Promise<T>, deps: unknown[]): T | undefined {
@@ -85,10 +85,10 @@ export type Floor = {
   walk: Walk
   items: ShownItem[]
   progress: Progress
-  place: Place | null
-  log: (at: Place, figures: Figures) => Promise<void>
-  pass: (at: Place) => Promise<void>
-  passWarmUps: (at: Place) => Promise<void>
+  nextStep: NextStep | null
+  log: (at: NextStep, figures: Figures) => Promise<void>
+  pass: (at: NextStep) => Promise<void>
+  passWarmUps: (at: NextStep) => Promise<void>
   choose: (itemId: string) => Promise<void>
   oneMore: (itemId: string) => Promise<void>
   restOver: () => Promise<void>
@@ -138,7 +138,7 @@ export function useFloor(
       walk,
       items,
       progress,
-      place: place(items, progress),
+      nextStep: nextStep(items, progress),
       log: async (at, figures) => {
         const now = Date.now()
         const id = crypto.randomUUID()

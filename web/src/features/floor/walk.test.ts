@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import type { Figures, KeptSet, Progress } from './store'
-import { beginning, isDone, open, place, restUntil, shown, swapped, toShow } from './walk'
+import { beginning, isDone, open, nextStep, restUntil, shown, swapped, toShow } from './walk'
 import { exercise, step, walk } from './sample'
 
 const figures = (more: Partial<Figures> = {}): Figures => ({
@@ -76,17 +76,20 @@ test('sets that the desk logged without a number stand for the next ones', () =>
 
 test('what is taken out opens its step again, and a passed step stays passed', () => {
   const items = shown(two, [kept('1', 'a', { removed: true, revision: 2 })], 'k')
-  expect(place(items, { ...begun, passed: ['a 00.0.00.00.00'] })?.step.key).toBe('00.1.00.00.00')
+  expect(nextStep(items, { ...begun, passed: ['a 00.0.00.00.00'] })?.step.key).toBe('00.1.00.00.00')
 })
 
 test('a chosen exercise goes first while it has steps', () => {
   const items = shown(two, [], 'k')
-  expect(place(items, { ...begun, chosen: 'b' })?.item.item.id).toBe('b')
+  expect(nextStep(items, { ...begun, chosen: 'b' })?.item.item.id).toBe('b')
   expect(
-    place(shown(two, [kept('1', 'b'), kept('2', 'b', { figures: figures({ number: 2 }) })], 'k'), {
-      ...begun,
-      chosen: 'b',
-    })?.item.item.id,
+    nextStep(
+      shown(two, [kept('1', 'b'), kept('2', 'b', { figures: figures({ number: 2 }) })], 'k'),
+      {
+        ...begun,
+        chosen: 'b',
+      },
+    )?.item.item.id,
   ).toBe('a')
 })
 
@@ -119,7 +122,7 @@ test('the other side begins with the weaker one’s count', () => {
     [kept('1', 'a', { figures: figures({ side: 'LEFT', repetitions: 7 }) })],
     'k',
   )
-  expect(beginning(place(items, begun)!).repetitions).toBe(7)
+  expect(beginning(nextStep(items, begun)!).repetitions).toBe(7)
 })
 
 test('a load that was changed on the floor goes on, unless the plan asks another for the next set', () => {
@@ -128,7 +131,7 @@ test('a load that was changed on the floor goes on, unless the plan asks another
     [kept('1', 'a', { figures: figures({ loadKg: 45, repetitions: 9 }) })],
     'k',
   )
-  expect(beginning(place(same, { ...begun, chosen: 'a' })!)).toEqual({
+  expect(beginning(nextStep(same, { ...begun, chosen: 'a' })!)).toEqual({
     loadKg: 45,
     repetitions: 9,
     reserve: 2,
@@ -147,7 +150,7 @@ test('a load that was changed on the floor goes on, unless the plan asks another
   ])
   expect(
     beginning(
-      place(shown(rising, [kept('1', 'a', { figures: figures({ loadKg: 45 }) })], 'k'), begun)!,
+      nextStep(shown(rising, [kept('1', 'a', { figures: figures({ loadKg: 45 }) })], 'k'), begun)!,
     ).loadKg,
   ).toBe(55)
 })
@@ -218,7 +221,7 @@ test('one set more than asked is the last one again, on each side', () => {
     kept('1', 'a', { figures: figures({ side: 'LEFT' }) }),
     kept('2', 'a', { figures: figures({ side: 'RIGHT' }) }),
   ]
-  expect(place(shown(sides, done, 'k'), begun)).toBeNull()
+  expect(nextStep(shown(sides, done, 'k'), begun)).toBeNull()
   const more = shown(sides, done, 'k', { a: 1 })
   expect(open(more, begun).map((s) => [s.step.number, s.step.side])).toEqual([
     [2, 'LEFT'],

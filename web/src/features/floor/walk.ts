@@ -23,7 +23,7 @@ export type ShownSet = {
 
 export type ShownItem = { item: FloorItem; sets: ShownSet[]; steps: FloorStep[] }
 
-export type Place = { item: ShownItem; step: FloorStep; at: number; of: number }
+export type NextStep = { item: ShownItem; step: FloorStep; at: number; of: number }
 
 /** A set of the server's as this device would keep it, so that it can be changed here. */
 function asKept(s: FloorSet, coachId: string, sessionId: string, itemId: string): KeptSet {
@@ -128,7 +128,7 @@ export function open(
 }
 
 /** Where the session stands: the first open step, of the exercise that was chosen where one was. */
-export function place(items: ShownItem[], progress: Progress): Place | null {
+export function nextStep(items: ShownItem[], progress: Progress): NextStep | null {
   const left = open(items, progress)
   const here = left.find((s) => s.item.item.id === progress.chosen) ?? left[0]
   if (!here) return null
@@ -152,8 +152,12 @@ export function restUntil(
 }
 
 /** Figures to begin with: the step's load, or the last one of this exercise; as many repetitions as the last set had, or the weaker side, or as are asked at least. */
-export function beginning(place: Place): { loadKg: number; repetitions: number; reserve: number } {
-  const { item, step } = place
+export function beginning(next: NextStep): {
+  loadKg: number
+  repetitions: number
+  reserve: number
+} {
+  const { item, step } = next
   const before = item.sets.filter((s) => s.figures.kind === step.kind)
   const last = before.at(-1)?.figures
   const loadKg =

@@ -4,7 +4,7 @@ import type { Catalogue, Week } from '../../api/client'
 import { useOffers } from '../../api/queries'
 import { Trouble, Waiting } from '../../ui/Notice'
 import { add } from './edits'
-import type { Edit } from './useWeekEdits'
+import type { Edit } from './usePlanEdits'
 import { WEEKDAYS } from './words'
 
 /** Finds an exercise by any of its names, in the order's order, and puts it into a session. */

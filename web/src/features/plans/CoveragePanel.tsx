@@ -6,7 +6,7 @@ import { GROUPS } from '../../chart/limb/Hatch'
 import { trim } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Trouble } from '../../ui/Notice'
-import type { Edit } from './useWeekEdits'
+import type { Edit } from './usePlanEdits'
 
 /** What the week brings beside what it should: on the limb chart and as a table, while it is edited. */
 export function CoveragePanel({

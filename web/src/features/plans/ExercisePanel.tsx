@@ -16,13 +16,13 @@ import {
   joinWithNext,
   moveBout,
   pin,
-  placeOf,
+  positionOf,
   prescribe,
   swap,
   takeApart,
   takeOut,
 } from './edits'
-import type { Edit } from './useWeekEdits'
+import type { Edit } from './usePlanEdits'
 import { WEEKDAYS, mass, platesWords, range } from './words'
 import type { MassUnit } from './words'
 
@@ -53,7 +53,7 @@ export function ExercisePanel({
   const exercise = catalogue.exercises.find((x) => x.id === item.exerciseId)
   const change = (what: string, c: Partial<Prescription>) =>
     edit(`${item.name}: ${what}`, (plan) => prescribe(plan, item.id, c))
-  const at = placeOf(week.plan, item.id)
+  const at = positionOf(week.plan, item.id)
   const bout = at && week.days[at.day]?.bouts[at.bout]
   const follows = at && (week.days[at.day]?.bouts.length ?? 0) > at.bout + 1
   const scheme = planning.schemes.find((s) => s.scheme === p.scheme)
@@ -219,7 +219,7 @@ export function ExercisePanel({
         {bout && bout.items.length > 1 ? (
           <Button
             onClick={() =>
-              edit('one after the other', (plan) => takeApart(plan, placeOf(plan, item.id)!))
+              edit('one after the other', (plan) => takeApart(plan, positionOf(plan, item.id)!))
             }
           >
             Take apart
@@ -227,7 +227,9 @@ export function ExercisePanel({
         ) : (
           follows && (
             <Button
-              onClick={() => edit('in turn', (plan) => joinWithNext(plan, placeOf(plan, item.id)!))}
+              onClick={() =>
+                edit('in turn', (plan) => joinWithNext(plan, positionOf(plan, item.id)!))
+              }
             >
               In turn with the next
             </Button>
@@ -293,7 +295,7 @@ export function ExercisePanel({
 
 /** Where dragging would put it: a place earlier or later, or the end of another day. */
 function moved(plan: Plan, itemId: string, to: string): Plan {
-  const at = placeOf(plan, itemId)!
+  const at = positionOf(plan, itemId)!
   if (to === 'earlier') return moveBout(plan, at, { ...at, bout: at.bout - 1 })
   if (to === 'later') return moveBout(plan, at, { ...at, bout: at.bout + 2 })
   return moveBout(plan, at, { day: Number(to), bout: bouts(plan, Number(to)).length })

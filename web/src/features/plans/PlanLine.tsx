@@ -3,7 +3,7 @@ import { dayOf, momentOf } from '../../quantity/day'
 import { WordMenu, WordToggle } from '../../ui/WordMenu'
 import { regionWords } from '../brief/names'
 import { setTimes } from './edits'
-import type { Edit } from './useWeekEdits'
+import type { Edit } from './usePlanEdits'
 
 /** Monday of the week of a day that is so many days from now, as 2026-11-30. */
 function monday(daysAhead: number): string {

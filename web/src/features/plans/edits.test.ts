@@ -5,7 +5,7 @@ import {
   joinWithNext,
   moveBout,
   pin,
-  placeOf,
+  positionOf,
   prescribe,
   setTimes,
   setWeekday,
@@ -71,8 +71,8 @@ test('what is touched is pinned, what is taken out leaves no empty bout', () => 
   })
   expect(pin(touched, 'a', false).days[0]!.bouts[0]![0]!.pinned).toBe(false)
   expect(shape(takeOut(p, 'a'))).toEqual(['', 'b'])
-  expect(placeOf(p, 'b')).toEqual({ day: 1, bout: 0 })
-  expect(placeOf(p, 'z')).toBeNull()
+  expect(positionOf(p, 'b')).toEqual({ day: 1, bout: 0 })
+  expect(positionOf(p, 'z')).toBeNull()
 })
 
 test('a swap keeps the sets and its place', () => {

@@ -2,7 +2,7 @@ import type { Plan, PlanDay, PlanItem, Prescription } from '../../api/client'
 
 /** Edits of a planned week: each takes a plan and gives the next one. What an edit does to time, coverage and loads the server says. */
 
-export type Place = { day: number; bout: number }
+export type BoutPosition = { day: number; bout: number }
 
 function withDay(plan: Plan, day: number, change: (d: PlanDay) => PlanDay): Plan {
   return { ...plan, days: plan.days.map((d, k) => (k === day ? change(d) : d)) }
@@ -16,7 +16,7 @@ export function bouts(plan: Plan, day: number): PlanItem[][] {
   return plan.days[day]?.bouts ?? []
 }
 
-export function placeOf(plan: Plan, itemId: string): Place | null {
+export function positionOf(plan: Plan, itemId: string): BoutPosition | null {
   for (let day = 0; day < plan.days.length; day++) {
     const bout = bouts(plan, day).findIndex((b) => b.some((i) => i.id === itemId))
     if (bout >= 0) return { day, bout }
@@ -25,7 +25,7 @@ export function placeOf(plan: Plan, itemId: string): Place | null {
 }
 
 /** Moves a bout before the bout that stands at an index now; an index past the end puts it last. */
-export function moveBout(plan: Plan, from: Place, to: Place): Plan {
+export function moveBout(plan: Plan, from: BoutPosition, to: BoutPosition): Plan {
   const moved = bouts(plan, from.day)[from.bout]
   if (!moved || !plan.days[to.day]) return plan
   const without = bouts(plan, from.day).filter((_, k) => k !== from.bout)
@@ -87,7 +87,7 @@ export function add(plan: Plan, day: number, item: PlanItem): Plan {
 }
 
 /** Joins a bout with the one after it, to be done in turn. */
-export function joinWithNext(plan: Plan, at: Place): Plan {
+export function joinWithNext(plan: Plan, at: BoutPosition): Plan {
   const all = bouts(plan, at.day)
   const next = all[at.bout + 1]
   if (!next) return plan
@@ -99,7 +99,7 @@ export function joinWithNext(plan: Plan, at: Place): Plan {
 }
 
 /** Takes a bout apart: one after the other again. */
-export function takeApart(plan: Plan, at: Place): Plan {
+export function takeApart(plan: Plan, at: BoutPosition): Plan {
   const all = bouts(plan, at.day)
   return withBouts(plan, at.day, [
     ...all.slice(0, at.bout),

@@ -2,7 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
 import { MemoryRouter } from 'react-router'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
-import { BringArchivePage } from './BringArchivePage'
+import { ImportArchivePage } from './ImportArchivePage'
 
 type Input = { text: string; gyms: Record<string, string>; names: Record<string, string> }
 
@@ -72,7 +72,7 @@ async function chosen(text = '{}') {
   render(
     <MemoryRouter>
       <QueryClientProvider client={new QueryClient()}>
-        <BringArchivePage />
+        <ImportArchivePage />
       </QueryClientProvider>
     </MemoryRouter>,
   )

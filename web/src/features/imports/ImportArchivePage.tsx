@@ -15,7 +15,7 @@ type Said = { gyms: Record<string, string>; names: Record<string, string> }
 const NOTHING: Said = { gyms: {}, names: {} }
 
 /** Clients, or a whole account, from a file that Istmo wrote: what is in it is shown first, then all of it comes in or nothing. */
-export function BringArchivePage() {
+export function ImportArchivePage() {
   const gyms = useGyms()
   const queries = useQueryClient()
   const [file, setFile] = useState<{ nth: number; text: string }>()

@@ -26,7 +26,7 @@ import {
   takeApart,
   takeOut,
 } from './edits'
-import { useCompose, useWeekEdits } from './useWeekEdits'
+import { useCompose, usePlanEdits } from './usePlanEdits'
 import { useMassUnit } from './useMassUnit'
 
 const LOOK_LONGER_S = 20
@@ -35,12 +35,12 @@ const STRIP_PIXELS = 500
 const MOST_PIXELS_A_MINUTE = 9
 
 /** The week: days side by side as strips of time, coverage and the chosen exercise beside them. */
-export function WeekPage() {
+export function PlanPage() {
   const { id } = useParams()
   const week = useWeek(id!)
   const catalogue = useCatalogue()
   const planning = usePlanning()
-  const { edit, undo, redo, arrange, keep, error, busy } = useWeekEdits(id!)
+  const { edit, undo, redo, arrange, keep, error, busy } = usePlanEdits(id!)
   const { search, run, seconds, stop, progress } = useCompose(id!, keep)
   const [chosen, setChosen] = useState<string | null>(null)
   const [adding, setAdding] = useState<number | null>(null)

@@ -10,7 +10,7 @@ import { Quiet, Trouble, Undo, Waiting } from '../../ui/Notice'
 import { BriefLine } from '../brief/BriefLine'
 import { orderInput, useBrief } from '../brief/brief'
 import { useBeginning } from '../brief/useBeginning'
-import { BringIn } from './BringIn'
+import { ImportPlan } from './ImportPlan'
 
 type Line = Schemas['PlanLine']
 
@@ -22,7 +22,7 @@ const FREQUENCIES = [
 ]
 
 /** Begin a week for the brief, or go on with one. */
-export function WeeksPage() {
+export function PlansPage() {
   const [brief, change] = useBrief()
   const catalogue = useCatalogue()
   const clients = useClients()
@@ -124,7 +124,7 @@ export function WeeksPage() {
             week can be planned for it.
           </Quiet>
         )}
-        {ready && <BringIn clientId={brief.client!} gymId={brief.gym!} />}
+        {ready && <ImportPlan clientId={brief.client!} gymId={brief.gym!} />}
         {begin.isError && <Trouble error={begin.error} />}
       </section>
       <section>

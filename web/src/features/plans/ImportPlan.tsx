@@ -5,7 +5,7 @@ import { keys } from '../../api/queries'
 import { Trouble } from '../../ui/Notice'
 
 /** A plan from a file, JSON or CSV: all of it or nothing, with every fault named. */
-export function BringIn({ clientId, gymId }: { clientId: string; gymId: string }) {
+export function ImportPlan({ clientId, gymId }: { clientId: string; gymId: string }) {
   const queries = useQueryClient()
   const navigate = useNavigate()
   const bring = useMutation({

@@ -7,7 +7,7 @@ import { keys } from '../../api/queries'
 export type Edit = (what: string, change: (plan: Plan) => Plan) => void
 
 /** Edits of one week, sent one after the other, each made on what the one before it left; so that quick keys build on one another. */
-export function useWeekEdits(id: string) {
+export function usePlanEdits(id: string) {
   const queries = useQueryClient()
   const queue = useRef<Promise<unknown>>(Promise.resolve())
   const [error, setError] = useState<unknown>(null)

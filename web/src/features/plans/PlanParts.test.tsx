@@ -9,7 +9,7 @@ import { CoveragePanel } from './CoveragePanel'
 import { DayStrip } from './DayStrip'
 import { ExercisePanel } from './ExercisePanel'
 import { catalogue, day, item, week } from './sample'
-import { useWeekEdits } from './useWeekEdits'
+import { usePlanEdits } from './usePlanEdits'
 
 afterEach(() => vi.unstubAllGlobals())
 
@@ -196,8 +196,8 @@ test('what is left out says why and can only be swapped away or taken out', () =
   expect(screen.getByRole('button', { name: 'Take out' })).toBeEnabled()
 })
 
-function Edits({ act }: { act: (e: ReturnType<typeof useWeekEdits>) => void }) {
-  const edits = useWeekEdits('w')
+function Edits({ act }: { act: (e: ReturnType<typeof usePlanEdits>) => void }) {
+  const edits = usePlanEdits('w')
   return (
     <>
       <button onClick={() => act(edits)}>act</button>

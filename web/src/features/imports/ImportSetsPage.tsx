@@ -38,7 +38,7 @@ const DAYS: { value: Preview['days']; label: string }[] = [
 ]
 
 /** Earlier sets from a spreadsheet: what was recognised is shown and can be said otherwise, then all of it comes in or nothing. */
-export function BringSetsPage() {
+export function ImportSetsPage() {
   const { id } = useParams()
   const clients = useClients()
   const gyms = useGyms()
