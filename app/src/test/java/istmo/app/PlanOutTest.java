@@ -197,13 +197,13 @@ class PlanOutTest {
 
   @Test
   void theCalendarIsReadByALibrary() throws Exception {
-    Calendar calendar =
-        new CalendarBuilder()
-            .build(
-                new StringReader(
-                    new String(
-                        RunningApp.bytes(path("/calendar.ics")).content(),
-                        StandardCharsets.UTF_8)));
+    String text =
+        new String(RunningApp.bytes(path("/calendar.ics")).content(), StandardCharsets.UTF_8);
+    assertThat(text.split("\r\n"))
+        .as("RFC 5545, 3.1: no line is longer than 75 octets")
+        .hasSizeGreaterThan(50)
+        .allMatch(line -> line.getBytes(StandardCharsets.UTF_8).length <= 75);
+    Calendar calendar = new CalendarBuilder().build(new StringReader(text));
     calendar.validate(true);
     List<VEvent> events = calendar.getComponents("VEVENT");
     assertThat(events).as("two sessions in each of five weeks").hasSize(10);

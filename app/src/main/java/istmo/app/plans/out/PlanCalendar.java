@@ -6,6 +6,9 @@ import istmo.core.plan.Block;
 import istmo.core.plan.Offer;
 import istmo.core.plan.Planned;
 import istmo.core.plan.Timing;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.DayOfWeek;
 import java.time.Instant;
@@ -16,6 +19,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.IntFunction;
+import net.fortuna.ical4j.data.CalendarOutputter;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Description;
@@ -34,9 +38,17 @@ import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
 public final class PlanCalendar {
   private static final int WEEKS_WITHOUT_BLOCK = 8;
 
+  /**
+   * A line of a calendar is at most 75 octets long (RFC 5545, 3.1). The library counts characters,
+   * so there is room for some of two octets.
+   */
+  private static final int LINE_CHARACTERS = 60;
+
   private PlanCalendar() {}
 
   /**
+   * The plan as the text of a calendar file.
+   *
    * @param today where the plan has no first day it begins on the Monday after
    * @param step gives the plan as a week of its block asks for it
    */
@@ -66,7 +78,17 @@ public final class PlanCalendar {
     if (steps.isEmpty()) {
       days(calendar, plan, monday, now, "", "", 1, true);
     }
-    return calendar.toString();
+    return written(calendar);
+  }
+
+  private static String written(Calendar calendar) {
+    StringWriter text = new StringWriter();
+    try {
+      new CalendarOutputter(false, LINE_CHARACTERS).output(calendar, text);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return text.toString();
   }
 
   private static void days(
