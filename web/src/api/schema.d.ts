@@ -2113,6 +2113,7 @@ export interface components {
             /** Format: double */
             worstResidualNm?: number;
         };
+        /** @description An answer to a lesson. */
         AnswerFile: {
             /**
              * @description and <code>words</code>: the proposal that was agreed to; missing where the lesson was
@@ -2475,6 +2476,7 @@ export interface components {
             /** Format: date */
             clearedOn?: string;
         };
+        /** @description A client with everything that is kept of them. */
         ClientFile: {
             /** @enum {string} */
             ankle?: "STIFF" | "USUAL" | "FREE";
@@ -2968,6 +2970,7 @@ export interface components {
             /** Format: double */
             perMetre: number;
         };
+        /** @description A gym. */
         GymFile: {
             equipment?: string[];
             /**
@@ -3107,6 +3110,7 @@ export interface components {
             pinned: boolean;
             prescription: components["schemas"]["PrescriptionDocument"];
         };
+        /** @description An exercise of a session, with its sets. */
         ItemFile: {
             /** Format: int32 */
             bout?: number;
@@ -4273,6 +4277,7 @@ export interface components {
             school: string;
             stiffToday: boolean;
         };
+        /** @description A session. */
         SessionFile: {
             aim?: {
                 [key: string]: number;
@@ -4366,6 +4371,7 @@ export interface components {
             side?: "LEFT" | "RIGHT" | "NONE";
             tempoKept?: boolean;
         };
+        /** @description A set. */
         SetFile: {
             felt?: string[];
             /**
@@ -4717,6 +4723,7 @@ export interface components {
             /** Format: double */
             timeS: number;
         };
+        /** @description A variant of the coach's own. */
         VariantFile: {
             /** @description as candidates name it: "exercise/own-…" */
             id?: string;

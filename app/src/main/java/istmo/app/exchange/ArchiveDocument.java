@@ -47,6 +47,8 @@ public record ArchiveDocument(
   public record PlatesFile(Double kg, Integer pairs) {}
 
   /**
+   * A gym.
+   *
    * @param measured item id to detail id to value; {@code pulls} item id to pulls with a hanging
    *     scale
    */
@@ -58,6 +60,8 @@ public record ArchiveDocument(
       Map<String, List<Pull>> pulls) {}
 
   /**
+   * A variant of the coach's own.
+   *
    * @param id as candidates name it: "exercise/own-…"
    */
   public record VariantFile(String id, String name, Map<String, Double> setup, Boolean retired) {}
@@ -112,6 +116,8 @@ public record ArchiveDocument(
   public record PainFile(PainFlag joint, Integer level) {}
 
   /**
+   * A set.
+   *
    * @param id kept where it is free
    */
   public record SetFile(
@@ -129,6 +135,8 @@ public record ArchiveDocument(
       Instant performedAt) {}
 
   /**
+   * An exercise of a session, with its sets.
+   *
    * @param name of the candidate, for people; it is not read back
    */
   public record ItemFile(
@@ -143,6 +151,8 @@ public record ArchiveDocument(
       List<SetFile> sets) {}
 
   /**
+   * A session.
+   *
    * @param gym its name
    */
   public record SessionFile(
@@ -168,6 +178,8 @@ public record ArchiveDocument(
   public record MarkFile(String gym, String candidateId, String words, Instant changedAt) {}
 
   /**
+   * An answer to a lesson.
+   *
    * @param act and {@code words}: the proposal that was agreed to; missing where the lesson was
    *     dismissed
    */
@@ -179,6 +191,8 @@ public record ArchiveDocument(
       Instant at) {}
 
   /**
+   * A client with everything that is kept of them.
+   *
    * @param sessions oldest first
    */
   public record ClientFile(

@@ -90,11 +90,15 @@ public class ArchiveImport {
   public record ImportChoices(Map<String, UUID> gyms, Map<String, String> names) {}
 
   /**
+   * A gym of the file, and the one here that it may be.
+   *
    * @param here the gym that it will be; empty for a new one
    */
   public record GymLine(String name, int items, Optional<UUID> here) {}
 
   /**
+   * A client of the file, and the name under which they come in.
+   *
    * @param as how it will be called; empty where it is left out
    * @param taken whether the coach has a client of that name
    */
@@ -102,6 +106,8 @@ public class ArchiveImport {
       String name, int sessions, int sets, int weeks, Optional<String> as, boolean taken) {}
 
   /**
+   * What bringing the file in would do.
+   *
    * @param faults everything that stands in the way
    */
   public record Preview(
@@ -117,6 +123,8 @@ public class ArchiveImport {
   }
 
   /**
+   * What has been brought in.
+   *
    * @param clients their ids here, by the name in the file
    */
   public record ImportResult(Map<String, UUID> clients, int sessions, int sets, int weeks) {}

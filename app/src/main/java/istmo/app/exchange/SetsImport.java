@@ -29,6 +29,8 @@ public class SetsImport {
   }
 
   /**
+   * A name of the table, and the exercise that it stands for.
+   *
    * @param candidateId empty where nothing of that name is known and nothing was said; {@code
    *     skipped} where it was said to leave it out
    */
@@ -44,6 +46,8 @@ public class SetsImport {
   }
 
   /**
+   * Reads a table without keeping anything of it.
+   *
    * @param exercises by a table's name, the candidate that it stands for; empty to leave it out
    */
   public Preview preview(

@@ -121,6 +121,8 @@ public final class SetsTable {
   }
 
   /**
+   * A column of the table, and what it is read as.
+   *
    * @param field what it is taken to hold
    */
   public record Column(String header, String sample, Field field) {}
@@ -134,6 +136,8 @@ public final class SetsTable {
   public record Row(int line, int nth, LocalDate on, String exercise, SetRecord set) {}
 
   /**
+   * What the coach says of the table instead of what was recognised.
+   *
    * @param unit where a row or a header says none
    */
   public record ReadingChoices(

@@ -83,6 +83,8 @@ public class Changes {
   }
 
   /**
+   * What became of one message.
+   *
    * @param stored the set as it stands now, for messages about sets that were judged
    * @param detail why, where it was refused
    */
@@ -93,6 +95,8 @@ public class Changes {
   }
 
   /**
+   * Takes messages of a telephone in, in their order.
+   *
    * @param sentAt by the device's clock, so that one that is wrong does no harm to the order of
    *     things
    */

@@ -115,6 +115,8 @@ public class Floor {
       List<Exercise> swaps) {}
 
   /**
+   * A session as a telephone needs it.
+   *
    * @param weaker side that goes first in one-leg work, and why
    */
   public record Walk(Session session, SideGap.First weaker, List<Exercise> exercises) {}

@@ -97,6 +97,8 @@ public class GadgetLinks {
   public record Watched(State state, double seconds, List<Sample> trace, WatchedSet set) {}
 
   /**
+   * The set that a link has watched so far, beside what was asked.
+   *
    * @param turned whether the gadget's readings fall while the load is lifted
    */
   public Watched watched(String code, WatchedSet.Asked asked, boolean turned) {

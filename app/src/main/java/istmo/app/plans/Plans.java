@@ -54,9 +54,8 @@ public class Plans {
 
   private record OffersKey(Order order, Profile profile) {
     @Override
-    public boolean equals(
-        Object o) { // an order is kept as it is, and comparing two would take longer than making
-      // offers
+    @SuppressWarnings("ReferenceEquality") // an order is kept; comparing two would take too long
+    public boolean equals(Object o) {
       return o instanceof OffersKey k && k.order == order && k.profile.equals(profile);
     }
 

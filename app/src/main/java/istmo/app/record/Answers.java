@@ -37,6 +37,8 @@ public class Answers {
   }
 
   /**
+   * An answer to a lesson.
+   *
    * @param taken the proposal that was accepted; empty where the lesson was dismissed
    */
   public record Answer(

@@ -41,6 +41,8 @@ public record Session(
       Optional<LoadEstimate> load) {}
 
   /**
+   * A set as it is stored.
+   *
    * @param revision by which devices agree on it ({@link istmo.core.record.SetRegister})
    */
   public record LoggedSet(UUID id, SetRecord record, int revision, Instant performedAt) {

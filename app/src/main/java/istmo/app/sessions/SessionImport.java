@@ -88,6 +88,8 @@ public class SessionImport {
   public record ImportedSet(UUID id, LocalDate on, String candidateId, SetRecord set) {}
 
   /**
+   * What has been brought in, and what was there already.
+   *
    * @param sets that were added
    */
   public record ImportResult(int sets, int sessions, int already) {}
@@ -218,6 +220,8 @@ public class SessionImport {
       List<ArchivedSet> sets) {}
 
   /**
+   * A set of an archive.
+   *
    * @param id kept unless it is in use here
    */
   public record ArchivedSet(UUID id, SetRecord set, Instant performedAt) {}

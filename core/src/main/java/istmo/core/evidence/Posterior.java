@@ -222,6 +222,7 @@ public final class Posterior {
         SPREAD / SLOPE / Math.sqrt(Math.max(1e-6, trust)), f.comparesMuscles() ? MUSCLE_SPREAD : 0);
   }
 
+  @SuppressWarnings("ReferenceEquality") // there is one node for a point
   private static double covariance(List<Part> a, List<Part> b) {
     double sum = 0;
     Node p = null;
@@ -439,6 +440,7 @@ public final class Posterior {
   }
 
   /** Prior covariances of a point's regions with the rows: [region][row]. */
+  @SuppressWarnings("IdentityHashMapUsage") // there is one node for a point
   double[][] covariances(Point point) {
     Node node = node(point);
     Map<Node, Double> correlation = new IdentityHashMap<>();

@@ -117,7 +117,7 @@ public record ResistanceFit(
           Equipment.detail(itemId, "friction").allowed().check("pulls.friction", friction));
     }
     List<String> notes = new ArrayList<>();
-    for (double knot : ResistanceCurve.KNOTS_DEG) {
+    for (double knot : ResistanceCurve.knotsDeg()) {
       double factor = ResistanceCurve.FACTOR.check("pulls.curve", curve.value(knot) / mean);
       values.put("curve" + (int) knot, factor);
     }

@@ -16,8 +16,7 @@ import java.util.List;
  * built to follow strength and differ in how far they do; half is an own assumption.
  */
 public final class ResistanceCurve {
-  /** Lever angles of the knots, deg of knee flexion. */
-  public static final double[] KNOTS_DEG = {0, 30, 60, 90, 120};
+  private static final double[] KNOTS_DEG = {0, 30, 60, 90, 120};
 
   public static final Allowed FACTOR = new Allowed(0.2, 3, "");
 
@@ -29,6 +28,11 @@ public final class ResistanceCurve {
 
   /** The same with a generic cam of a leg curl. */
   public static final List<SetupParameter> CURL = generic(0.95, 1, 0.95, 0.8, 0.6);
+
+  /** Lever angles of the knots, deg of knee flexion. */
+  public static double[] knotsDeg() {
+    return KNOTS_DEG.clone();
+  }
 
   private ResistanceCurve() {}
 

@@ -161,7 +161,7 @@ public final class Ranking {
 
   private static Optional<Ranked.Back> back(
       Alternative first, Alternative a, double best, double fitWeight, String fitLabel) {
-    if (first == a) {
+    if (first.id().equals(a.id())) {
       return Optional.empty();
     }
     List<Ranked.Contribution> ahead = contributions(first, best, fitWeight, fitLabel);

@@ -79,7 +79,7 @@ public final class RepetitionFinder {
    *
    * @param startS when its lifting begins
    * @param endS when its lifting ends
-   * @param range from its low to its high end, in the unit of the positions
+   * @param low position of its low end, and {@code high} of its high end, in the positions' unit
    * @param loweringS time of the lowering before it, or after it where the set begins low
    * @param lowS standing still at the end before lifting
    * @param topS standing still at the end after lifting

@@ -69,6 +69,8 @@ public final class PlanCsv {
   private PlanCsv() {}
 
   /**
+   * The plan as a table with one row an exercise.
+   *
    * @param name of a candidate, for people; it is not read back
    */
   public static String write(PlanBrief brief, PlanDocument plan, UnaryOperator<String> name) {

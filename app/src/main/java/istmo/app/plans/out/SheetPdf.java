@@ -56,6 +56,8 @@ public final class SheetPdf {
   }
 
   /**
+   * One session on paper.
+   *
    * @param title what stands on top
    * @param share of the planned load, as a step of a block asks
    */
@@ -108,7 +110,7 @@ public final class SheetPdf {
                 0.25f);
         int number = 1;
         for (Planned.Bout b : day.bouts()) {
-          p.rule(MARGIN, y + 4, MARGIN + width, y + 4, b == day.bouts().get(0) ? 1.2f : 0.5f, 0.2f);
+          p.rule(MARGIN, y + 4, MARGIN + width, y + 4, number == 1 ? 1.2f : 0.5f, 0.2f);
           y += 7;
           if (b.alternates()) {
             y = p.text("In turn, " + b.rounds() + " rounds:", MARGIN, y, width, SMALL, true, 0.2f);

@@ -176,7 +176,7 @@ public final class Explanation {
                         100 * b.points())));
     r.raise().ifPresent(x -> sentences.add(raised(x, candidate.apply(x.over()).name())));
     String exercise = candidate.apply(r.id()).exerciseId();
-    for (int k = 0; k < all.size() && all.get(k) != r; k++) {
+    for (int k = 0; k < all.size() && !all.get(k).id().equals(r.id()); k++) {
       if (candidate.apply(all.get(k).id()).exerciseId().equals(exercise)) {
         sentences.add(
             String.format(

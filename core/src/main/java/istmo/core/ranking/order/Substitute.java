@@ -71,6 +71,7 @@ public record Substitute(String candidateId, String name, double alikeness, Stri
   record Shape(Map<String, Double> loadedLengths, double[] jointShares) {}
 
   /** Shapes are worked out once for all comparisons of an order. */
+  @SuppressWarnings("IdentityHashMapUsage") // equality by content would compare whole analyses
   static Map<Evaluation.Computed, Shape> shapes(
       Collection<Evaluation.Computed> all, School school) {
     Map<Evaluation.Computed, Shape> shapes = new IdentityHashMap<>();
