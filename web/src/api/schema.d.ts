@@ -175,8 +175,8 @@ export interface paths {
         put?: never;
         /**
          * Signs in.
-         * @description Signs in. 401 with one and the same answer whether the name or the password is wrong; slower
-         *      after failures.
+         * @description Signs in. 401 with one and the same answer whether the name or the password is wrong; 429 after
+         *      too many failures, with the time to wait.
          */
         post: operations["signIn"];
         delete?: never;
@@ -1608,9 +1608,9 @@ export interface paths {
          */
         get: operations["one"];
         /**
-         * Changes name, wishes, limits or items of a plan.
-         * @description Changes name, wishes, limits or items of a plan. <code>version</code> must be the one that was read;
-         *      409 if the plan has changed since.
+         * Keeps a changed plan as a new revision.
+         * @description Keeps a changed plan as a new revision. <code>version</code> must be the one that was read; 409 if
+         *      the plan has changed since.
          */
         put: operations["change"];
         post?: never;

@@ -12,6 +12,7 @@ import istmo.core.movement.SetupParameter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** Where the handles of a family are in a drawing, and how its parameters follow a drag. */
 public final class Grips {
@@ -32,42 +33,53 @@ public final class Grips {
    */
   public record Grip(String parameterId, Point at, Point axis, double perMetre) {}
 
-  /** Handles of the side view at a phase of the repetition (0 top, 1 bottom) under a load, kg. */
+  /**
+   * Handles of the side view.
+   *
+   * @param posture the posture that is drawn, which the family takes in this set-up
+   * @param loadKg external load, kg
+   */
   public static List<Grip> side(
-      Body body, Family family, Setup setup, double phase, double loadKg) {
-    return grips(body, family, setup, phase, loadKg, false);
+      Body body, Family family, Setup setup, Posture posture, double loadKg) {
+    return grips(family, setup, posture, loadKg, body, false);
   }
 
-  /** Handles of the view from above. */
+  /** Handles of the view from above; the same otherwise. */
   public static List<Grip> plan(
-      Body body, Family family, Setup setup, double phase, double loadKg) {
-    return grips(body, family, setup, phase, loadKg, true);
+      Body body, Family family, Setup setup, Posture posture, double loadKg) {
+    return grips(family, setup, posture, loadKg, body, true);
   }
 
   private static List<Grip> grips(
-      Body body, Family family, Setup setup, double phase, double loadKg, boolean fromAbove) {
+      Family family, Setup setup, Posture posture, double loadKg, Body body, boolean fromAbove) {
+    Function<Posture, Drawing> draw =
+        p -> fromAbove ? Stage.plan(body, p) : Stage.side(body, p, loadKg);
+    Drawing drawn = draw.apply(posture);
     List<Grip> grips = new ArrayList<>();
     for (Handle handle : family.handles()) {
       if (handle.part().isFromAbove() == fromAbove) {
-        Place place =
+        Function<Setup, Optional<Point>> anchor =
             s ->
-                family.posture(body, s, phase, loadKg) instanceof Posture posture
-                    ? find(
-                        handle.part(),
-                        fromAbove ? Stage.plan(body, posture) : Stage.side(body, posture, loadKg))
+                family.posture(body, s, posture.phase(), loadKg) instanceof Posture moved
+                    ? find(handle.part(), draw.apply(moved))
                     : Optional.empty();
-        grip(family, handle, setup, place).ifPresent(grips::add);
+        find(handle.part(), drawn)
+            .flatMap(at -> grip(family, handle, setup, at, anchor))
+            .ifPresent(grips::add);
       }
     }
     return List.copyOf(grips);
   }
 
-  /** Where a part is in a set-up; empty where the posture cannot be taken or has no such part. */
-  private interface Place {
-    Optional<Point> in(Setup setup);
-  }
-
-  private static Optional<Grip> grip(Family family, Handle handle, Setup setup, Place place) {
+  /**
+   * @param anchor where the part is in another set-up; empty where the posture cannot be taken
+   */
+  private static Optional<Grip> grip(
+      Family family,
+      Handle handle,
+      Setup setup,
+      Point at,
+      Function<Setup, Optional<Point>> anchor) {
     SetupParameter parameter =
         family.parameters().stream()
             .filter(p -> p.id().equals(handle.parameterId()))
@@ -76,14 +88,10 @@ public final class Grips {
     double value = setup.get(parameter);
     double low = Math.max(parameter.allowed().min(), value - parameter.step());
     double high = Math.min(parameter.allowed().max(), value + parameter.step());
-    Optional<Point> at = place.in(setup);
-    if (at.isEmpty()) {
-      return Optional.empty();
-    }
-    Optional<Point> above = place.in(setup.with(parameter, high));
-    Optional<Point> below = place.in(setup.with(parameter, low));
-    Point to = above.orElse(at.get());
-    Point from = below.orElse(at.get());
+    Optional<Point> above = anchor.apply(setup.with(parameter, high));
+    Optional<Point> below = anchor.apply(setup.with(parameter, low));
+    Point to = above.orElse(at);
+    Point from = below.orElse(at);
     double change = (above.isPresent() ? high : value) - (below.isPresent() ? low : value);
     double x = to.x() - from.x();
     double y = to.y() - from.y();
@@ -92,7 +100,7 @@ public final class Grips {
       return Optional.empty();
     }
     return Optional.of(
-        new Grip(parameter.id(), at.get(), new Point(x / moved, y / moved), change / moved));
+        new Grip(parameter.id(), at, new Point(x / moved, y / moved), change / moved));
   }
 
   private static Optional<Point> find(Handle.Part part, Drawing drawing) {

@@ -15,9 +15,7 @@ public interface Family {
   List<SetupParameter> parameters();
 
   /** What can be taken hold of in a drawing. Everything else moves by its number alone. */
-  default List<Handle> handles() {
-    return List.of();
-  }
+  List<Handle> handles();
 
   /** Whether the posture depends on the external load, as it does where the body must balance. */
   boolean balances();

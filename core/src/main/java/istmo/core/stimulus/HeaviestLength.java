@@ -43,7 +43,11 @@ public enum HeaviestLength {
     if (Stimulus.tension(peak, school, muscle) < NOTHING_BELOW) {
       return NOTHING;
     }
-    double length = peak.fibreLength()[muscle];
+    return at(peak.fibreLength()[muscle]);
+  }
+
+  /** What a fibre length over the optimal one is called: short, near its best, or long. */
+  public static HeaviestLength at(double length) {
     return length > LONG_ABOVE ? LONG : length < SHORT_BELOW ? SHORT : NEAR_BEST;
   }
 }

@@ -8,6 +8,7 @@ import istmo.core.drawing.Grips.Grip;
 import istmo.core.mechanics.Bodies;
 import istmo.core.movement.Family;
 import istmo.core.movement.Handle;
+import istmo.core.movement.Posture;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
 import istmo.core.movement.family.Families;
@@ -52,21 +53,23 @@ class GripsTest {
   }
 
   private static List<Grip> grips(Family family, Setup setup, double phase, Handle.Part part) {
-    return part.isFromAbove()
-        ? Grips.plan(LIFTER, family, setup, phase, LOAD_KG)
-        : Grips.side(LIFTER, family, setup, phase, LOAD_KG);
+    return family.posture(LIFTER, setup, phase, LOAD_KG) instanceof Posture posture
+        ? part.isFromAbove()
+            ? Grips.plan(LIFTER, family, setup, posture, LOAD_KG)
+            : Grips.side(LIFTER, family, setup, posture, LOAD_KG)
+        : List.of();
   }
 
   @Test
   void aHipThatIsDraggedTwoCentimetresDownIsThere() {
     Family squat = Families.get("squat");
     Setup before = setup(squat);
-    Grip hip = grip(Grips.side(LIFTER, squat, before, 1, LOAD_KG), "depth");
+    Grip hip = grip(grips(squat, before, 1, Handle.Part.HIP), "depth");
     assertThat(hip.axis().y()).as("deeper is down").isNegative();
     SetupParameter depth = squat.depth().orElseThrow();
     double drag = 0.02;
     Setup after = before.with(depth, before.get(depth) + drag * hip.perMetre());
-    Grip moved = grip(Grips.side(LIFTER, squat, after, 1, LOAD_KG), "depth");
+    Grip moved = grip(grips(squat, after, 1, Handle.Part.HIP), "depth");
     double along =
         (moved.at().x() - hip.at().x()) * hip.axis().x()
             + (moved.at().y() - hip.at().y()) * hip.axis().y();
@@ -76,7 +79,7 @@ class GripsTest {
   @Test
   void aStanceThatIsDraggedTenCentimetresApartIsTwentyWider() {
     Family squat = Families.get("squat");
-    Grip foot = grip(Grips.plan(LIFTER, squat, setup(squat), 1, LOAD_KG), "stance");
+    Grip foot = grip(grips(squat, setup(squat), 1, Handle.Part.FOOT_FROM_ABOVE), "stance");
     assertThat(foot.perMetre()).as("both feet move").isCloseTo(2, within(0.05));
     assertThat(foot.axis().y()).as("to the right").isCloseTo(1, within(1e-3));
   }

@@ -4,13 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.RegionValues;
+import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.Bodies;
 import istmo.core.mechanics.SetSimulation;
 import istmo.core.mechanics.SimulatedSet;
 import istmo.core.quantity.InvalidInput;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 class StimulusTest {
@@ -146,5 +149,17 @@ class StimulusTest {
     assertThatThrownBy(() -> School.get("astrology"))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("whole-range");
+  }
+
+  /** Long, short or near its best; nothing for a muscle that the exercise leaves alone. */
+  @Test
+  void theLengthAtWhichAMusclePullsHardestHasAName() {
+    assertThat(HeaviestLength.at(1.2)).isEqualTo(HeaviestLength.LONG);
+    assertThat(HeaviestLength.at(1.1)).isEqualTo(HeaviestLength.NEAR_BEST);
+    assertThat(HeaviestLength.at(0.8)).isEqualTo(HeaviestLength.SHORT);
+    Analysis extension = Bodies.analysis(Bodies.LIFTER, "leg-extension", Map.of());
+    int soleus = Muscles.standard().indexOf("SOL");
+    assertThat(HeaviestLength.of(extension, School.STRETCH, soleus))
+        .isEqualTo(HeaviestLength.NOTHING);
   }
 }

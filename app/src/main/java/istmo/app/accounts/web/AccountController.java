@@ -88,8 +88,8 @@ class AccountController {
   }
 
   /**
-   * Signs in. 401 with one and the same answer whether the name or the password is wrong; slower
-   * after failures.
+   * Signs in. 401 with one and the same answer whether the name or the password is wrong; 429 after
+   * too many failures, with the time to wait.
    */
   @PostMapping("/sign-in")
   ResponseEntity<?> signIn(

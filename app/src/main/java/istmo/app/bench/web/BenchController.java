@@ -289,7 +289,7 @@ class BenchController {
         last == null ? null : DrawingView.of(Stage.plan(s.body(), last)),
         last == null
             ? List.of()
-            : GripView.of(Grips.plan(s.body(), family(s), s.setup(), last.phase(), working)),
+            : GripView.of(Grips.plan(s.body(), family(s), s.setup(), last, working)),
         analysis.map(Analysis::stickingPhase).orElse(null),
         analysis.map(a -> limiters(a)).orElse(List.of()),
         analysis.map(Analysis::notes).orElse(List.of()),
@@ -321,7 +321,7 @@ class BenchController {
     return new PhaseView(
         p.phase(),
         DrawingView.of(Stage.side(s.body(), p, working)),
-        GripView.of(Grips.side(s.body(), family(s), s.setup(), p.phase(), working)),
+        GripView.of(Grips.side(s.body(), family(s), s.setup(), p, working)),
         angles,
         Math.round(10 * Math.toDegrees(p.trunkLeanRad())) / 10.0,
         point == null ? null : Rounded.of(Math.min(1, working / point.limitKg())),

@@ -172,8 +172,8 @@ class PlanController {
   }
 
   /**
-   * Changes name, wishes, limits or items of a plan. {@code version} must be the one that was read;
-   * 409 if the plan has changed since.
+   * Keeps a changed plan as a new revision. {@code version} must be the one that was read; 409 if
+   * the plan has changed since.
    */
   @PutMapping("/{id}")
   PlanView change(@PathVariable UUID id, @RequestBody PlanChangeInput input) {

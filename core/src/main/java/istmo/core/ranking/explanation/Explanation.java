@@ -241,7 +241,7 @@ public final class Explanation {
             ? "near the bottom or start"
             : peak.phase() < 0.25 ? "near the top or end" : "in the middle";
     double length = peak.fibreLength()[muscle];
-    String state = HeaviestLength.of(e.analysis(), school, muscle).label();
+    String state = HeaviestLength.at(length).label();
     return String.format(
         Locale.ROOT,
         "Counts most for the %s %s of the repetition, where it is %s (%.2f of its best length).",
