@@ -2661,9 +2661,15 @@ export interface components {
             levers: components["schemas"]["LeverView"][];
             lines: components["schemas"]["LineView"][];
         };
+        /** @description What would train the aim elsewhere, and what it needs. */
+        ElsewhereView: {
+            candidateId: string;
+            name: string;
+            needs: string[];
+        };
         /**
-         * @description stimulus: by mechanics and studies; mechanics: by mechanics alone; raise: what would move it
-         *      up.
+         * @description stimulus: by mechanics, studies and practice; mechanics: by mechanics alone; raise: what would
+         *      move it up; variants: the same exercise in its other set-ups, best first.
          */
         EntryView: {
             /** Format: int32 */
@@ -2699,6 +2705,7 @@ export interface components {
             studies: components["schemas"]["StudyView"][];
             /** Format: double */
             utility: number;
+            variants: components["schemas"]["EntryView"][];
             why: string[];
         };
         EquationView: {
@@ -3527,13 +3534,19 @@ export interface components {
             moved: number;
             sentences: string[];
         };
-        /** @description learning: candidates in an order to learn them in; notes: what the preset did. */
+        /**
+         * @description entries: one for each exercise, best first; hardly: what is here and hardly trains the aim, no
+         *      places; shortage: said first where nothing here trains it; learning: candidates in an order to
+         *      learn them in; notes: what the preset did.
+         */
         OrderView: {
             entries: components["schemas"]["EntryView"][];
             excluded: components["schemas"]["ExcludedView"][];
             firstPick?: components["schemas"]["FirstPickView"];
+            hardly: components["schemas"]["EntryView"][];
             learning: string[];
             notes: string[];
+            shortage?: components["schemas"]["ShortageView"];
             statements: string[];
             together: components["schemas"]["TogetherView"][];
         };
@@ -4161,10 +4174,15 @@ export interface components {
             lengthBias?: number;
             /** Format: double */
             passiveWeight?: number;
+            /** Format: double */
+            practiceTrust?: number;
             reason?: string;
             retired?: boolean;
         };
-        /** @description lengthBias -1.5 to 1.5, passiveWeight and activityTrust 0 to 1, basics 0 to 3. */
+        /**
+         * @description lengthBias -1.5 to 1.5, passiveWeight, activityTrust and practiceTrust 0 to 1, basics 0 to 3;
+         *      without practiceTrust it is what the stated schools have.
+         */
         SchoolInput: {
             /** Format: double */
             activityTrust?: number;
@@ -4175,9 +4193,11 @@ export interface components {
             lengthBias?: number;
             /** Format: double */
             passiveWeight?: number;
+            /** Format: double */
+            practiceTrust?: number;
             reason?: string;
         };
-        /** @description Places by one school: candidate id to its place. */
+        /** @description Places by one school: exercise id to its place. */
         SchoolPlacesView: {
             label: string;
             places: {
@@ -4201,6 +4221,8 @@ export interface components {
             own: boolean;
             /** Format: double */
             passiveWeight: number;
+            /** Format: double */
+            practiceTrust: number;
             reason: string;
             retired: boolean;
         };
@@ -4464,6 +4486,12 @@ export interface components {
         };
         SharesView: {
             out: string[];
+        };
+        /** @description Nothing here trains the aim well: what would, and how it is done without a machine. */
+        ShortageView: {
+            elsewhere: components["schemas"]["ElsewhereView"][];
+            improvised: components["schemas"]["ImprovisationView"][];
+            sentence: string;
         };
         ShortfallView: {
             /** Format: double */

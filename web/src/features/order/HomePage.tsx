@@ -8,6 +8,7 @@ import { orderInput, paintOf, painted, useBrief } from '../brief/brief'
 import { useBeginning } from '../brief/useBeginning'
 import { MeasuringHint } from './MeasuringHint'
 import { OrderList } from './OrderList'
+import { allEntries } from './entries'
 import { WeighPanel } from './WeighPanel'
 import { WhyPanel } from './WhyPanel'
 
@@ -57,7 +58,7 @@ export function HomePage() {
     )
   }
 
-  const entries = order.data?.entries ?? []
+  const entries = order.data ? allEntries(order.data) : []
   const chosen =
     entries.find((e) => e.candidateId === picked) ??
     entries.find((e) => e.candidateId === order.data?.firstPick?.candidateId) ??

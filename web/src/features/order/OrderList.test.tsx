@@ -25,6 +25,7 @@ const entry = (candidateId: string, name: string, band: number, utility: number)
   stimulus: {},
   setup: {},
   changes: [],
+  variants: [],
 })
 
 const order: Order = {
@@ -34,6 +35,7 @@ const order: Order = {
     entry('b', 'Second', 1, 0.75),
     entry('c', 'Third', 2, 0.3),
   ],
+  hardly: [],
   excluded: [
     {
       candidateId: 'd',
@@ -89,16 +91,17 @@ test('an empty order says so and opens the reasons', () => {
 
 test('marks who moves when the school changes, keeps other set-ups of an exercise with its best, and compares what is ticked', () => {
   const other = { ...entry('a2', 'First, wide', 1, 0.7), exerciseId: 'a' }
-  const places = { a: 1, b: 9, c: 3, a2: 4 }
+  const first = { ...order.entries[0]!, variants: [other] }
+  const places = { a: 1, b: 9, c: 3 }
   render(
     <OrderList
-      order={{ ...order, entries: [...order.entries.slice(0, 2), other, order.entries[2]!] }}
+      order={{ ...order, entries: [first, ...order.entries.slice(1)] }}
       regions={[]}
       chosen="a"
       onChoose={() => {}}
       stale={false}
       bySchool={[
-        { school: 'stretch', label: 'by stretch', places: { a: 1, b: 2, c: 4, a2: 3 } },
+        { school: 'stretch', label: 'by stretch', places: { a: 1, b: 2, c: 4 } },
         { school: 'squeeze', label: 'by the squeeze', places },
       ]}
       school="stretch"
@@ -106,7 +109,7 @@ test('marks who moves when the school changes, keeps other set-ups of an exercis
     { wrapper: MemoryRouter },
   )
   expect(screen.getByText('moves: by the squeeze 9')).toBeInTheDocument()
-  expect(screen.getByRole('button', { name: '3 First, wide' })).toBeInTheDocument()
+  expect(screen.getByRole('button', { name: 'or First, wide' })).toBeInTheDocument()
   fireEvent.click(screen.getByRole('checkbox', { name: 'compare First' }))
   expect(screen.getByText(/tick one to three more/)).toBeInTheDocument()
   fireEvent.click(screen.getByRole('checkbox', { name: 'compare Third' }))
@@ -114,4 +117,36 @@ test('marks who moves when the school changes, keeps other set-ups of an exercis
     'href',
     '/compare?with=a%7Ec',
   )
+})
+
+test('where nothing here trains the aim it says so first, and what would', () => {
+  const weak = entry('w', 'Weak', 1, 0.1)
+  const onChoose = vi.fn()
+  render(
+    <OrderList
+      order={{
+        ...order,
+        entries: [],
+        firstPick: undefined,
+        hardly: [weak],
+        shortage: {
+          sentence: 'Nothing here trains this well. With kettlebells you could do: Shin raise.',
+          elsewhere: [
+            { candidateId: 's', name: 'Shin raise', needs: ['kettlebells'] },
+            { candidateId: 'd', name: 'Shin raise with a dumbbell', needs: ['dumbbells'] },
+          ],
+          improvised: [],
+        },
+      }}
+      regions={[]}
+      onChoose={onChoose}
+      stale={false}
+    />,
+    { wrapper: MemoryRouter },
+  )
+  expect(screen.getByTestId('shortage')).toHaveTextContent('Nothing here trains this well')
+  expect(screen.getByTestId('shortage')).toHaveTextContent('Shin raise with a dumbbell (dumbbells)')
+  expect(screen.queryByTestId('first-pick')).toBeNull()
+  fireEvent.click(screen.getByRole('button', { name: 'Weak' }))
+  expect(onChoose).toHaveBeenCalledWith('w')
 })

@@ -1,9 +1,11 @@
 import { scaleLinear } from 'd3-scale'
 import { Fragment, useState } from 'react'
 import { Link, useLocation } from 'react-router'
-import type { Entry, Order, Region, SchoolPlaces } from '../../api/client'
-import { Fingerprint } from '../../chart/limb/LimbChart'
+import type { Order, Region, SchoolPlaces } from '../../api/client'
 import { ClientWarnings } from './ForClient'
+import { Excluded, Hardly, Shortage } from './NotInOrder'
+import { Strip } from './Strip'
+import { allEntries } from './entries'
 
 type Props = {
   order: Order
@@ -13,15 +15,6 @@ type Props = {
   stale: boolean
   bySchool?: SchoolPlaces[]
   school?: string
-}
-
-const KIND: Record<string, string> = {
-  GYM: 'not in this gym',
-  PAIN: 'left out',
-  CAUTION: 'left out',
-  BODY: 'out of reach',
-  PRESET: 'not for this occasion',
-  NOT_COMPUTED: 'not computed well enough',
 }
 
 /** A change of place that is worth a mark. */
@@ -44,11 +37,17 @@ export function OrderList({
     return (
       <div>
         <ClientWarnings statements={order.statements} who="" />
-        <p className="py-3">Nothing here is left for this aim.</p>
+        {order.shortage ? (
+          <Shortage shortage={order.shortage} />
+        ) : (
+          <p className="py-3">Nothing here is left for this aim.</p>
+        )}
+        <Hardly entries={order.hardly} chosen={chosen} onChoose={onChoose} />
         <Excluded order={order} />
       </div>
     )
   }
+  const all = allEntries(order)
   const first = order.entries.find((e) => e.candidateId === order.firstPick?.candidateId)
   const top = Math.max(...order.entries.map((e) => e.high), 1)
   const scale = scaleLinear([0, top], [0, 100])
@@ -70,17 +69,13 @@ export function OrderList({
       <Together order={order} onChoose={onChoose} />
       <CompareBar
         order={order}
-        compared={compared.filter((id) => order.entries.some((e) => e.candidateId === id))}
+        compared={compared.filter((id) => all.some((e) => e.candidateId === id))}
         onClear={() => setCompared([])}
       />
       <div className="relative min-h-0 flex-1 overflow-auto pr-1">
         <ol>
           {bands.map((band) => {
             const members = order.entries.filter((e) => e.band === band)
-            // other set-ups of an exercise stand with its best one, so that a wide band stays short
-            const best = members.filter(
-              (e, k) => members.findIndex((o) => o.exerciseId === e.exerciseId) === k,
-            )
             return (
               <Fragment key={band}>
                 <li className="flex items-center gap-2 pt-1.5 text-xs text-ink-2" aria-hidden>
@@ -91,7 +86,7 @@ export function OrderList({
                   </span>
                   <span className="h-px flex-1 bg-rule" />
                 </li>
-                {best.map((e) => (
+                {members.map((e) => (
                   <li key={e.candidateId} className="relative border-b border-rule/60 pb-1">
                     <Strip
                       entry={e}
@@ -100,7 +95,7 @@ export function OrderList({
                       chosen={e.candidateId === chosen}
                       onChoose={() => onChoose(e.candidateId)}
                       at={(v) => Math.max(0, scale(v))}
-                      marks={marks(e.candidateId, order.entries.indexOf(e) + 1, bySchool, school)}
+                      marks={marks(e.exerciseId, order.entries.indexOf(e) + 1, bySchool, school)}
                     />
                     <label
                       className="absolute top-9 left-0 flex size-7 items-center justify-center"
@@ -123,22 +118,20 @@ export function OrderList({
                         }
                       />
                     </label>
-                    {members.some((o) => o.exerciseId === e.exerciseId && o !== e) && (
+                    {e.variants.length > 0 && (
                       <p className="flex flex-wrap gap-x-3 pl-[5.2rem] text-xs text-ink-2">
-                        {members
-                          .filter((o) => o.exerciseId === e.exerciseId && o !== e)
-                          .map((o) => (
-                            <button
-                              key={o.candidateId}
-                              type="button"
-                              data-candidate={o.candidateId}
-                              aria-pressed={o.candidateId === chosen}
-                              onClick={() => onChoose(o.candidateId)}
-                              className={`min-h-6 text-left hover:text-ink ${o.candidateId === chosen ? 'font-semibold text-ink underline decoration-accent' : ''}`}
-                            >
-                              {order.entries.indexOf(o) + 1} {o.name}
-                            </button>
-                          ))}
+                        {e.variants.map((o) => (
+                          <button
+                            key={o.candidateId}
+                            type="button"
+                            data-candidate={o.candidateId}
+                            aria-pressed={o.candidateId === chosen}
+                            onClick={() => onChoose(o.candidateId)}
+                            className={`min-h-6 text-left hover:text-ink ${o.candidateId === chosen ? 'font-semibold text-ink underline decoration-accent' : ''}`}
+                          >
+                            or {o.name}
+                          </button>
+                        ))}
                       </p>
                     )}
                   </li>
@@ -147,6 +140,7 @@ export function OrderList({
             )
           })}
         </ol>
+        <Hardly entries={order.hardly} chosen={chosen} onChoose={onChoose} />
         <Excluded order={order} />
       </div>
     </div>
@@ -165,7 +159,7 @@ function marks(id: string, rank: number, bySchool: SchoolPlaces[], school: strin
 
 /** The best few together, and for a beginner the order to learn in. */
 function Together({ order, onChoose }: { order: Order; onChoose: (id: string) => void }) {
-  const name = (id: string) => order.entries.find((e) => e.candidateId === id)?.name ?? id
+  const name = (id: string) => allEntries(order).find((e) => e.candidateId === id)?.name ?? id
   if (order.together.length === 0) return null
   return (
     <details className="border-b border-rule py-1 text-sm">
@@ -223,7 +217,7 @@ function CompareBar({
   return (
     <p className="flex items-center gap-3 border-b border-ink py-1 text-sm" aria-live="polite">
       {compared.length === 1 ? (
-        `${order.entries.find((e) => e.candidateId === compared[0])!.name}: tick one to three more to compare.`
+        `${allEntries(order).find((e) => e.candidateId === compared[0])!.name}: tick one to three more to compare.`
       ) : (
         <Link className="font-semibold text-accent-2 underline" to={`/compare?${p}`}>
           Compare these {compared.length} point by point
@@ -233,137 +227,5 @@ function CompareBar({
         none
       </button>
     </p>
-  )
-}
-
-function Strip({
-  entry,
-  rank,
-  regions,
-  chosen,
-  onChoose,
-  at,
-  marks,
-}: {
-  entry: Entry
-  rank: number
-  regions: Region[]
-  chosen: boolean
-  onChoose: () => void
-  at: (v: number) => number
-  marks: string[]
-}) {
-  return (
-    <button
-      type="button"
-      onClick={onChoose}
-      aria-pressed={chosen}
-      data-candidate={entry.candidateId}
-      className={`grid w-full grid-cols-[1.4rem_2.9rem_minmax(0,1fr)] items-center sm:grid-cols-[1.4rem_2.9rem_minmax(0,1fr)_minmax(0,9.5rem)] gap-x-2 px-1 pt-1 text-left hover:bg-paper-2 ${chosen ? 'bg-paper-2 shadow-[inset_3px_0_0_var(--accent)]' : ''}`}
-    >
-      <span className="self-start pt-1 text-right font-serif text-base text-ink-2">{rank}</span>
-      <Fingerprint regions={regions} amount={entry.stimulus} className="h-14 w-11" />
-      <span className="min-w-0">
-        <span className="block font-medium sm:truncate">{entry.name}</span>
-        <span className="block text-xs text-ink-2 sm:truncate">
-          limited by {entry.limiter} · {entry.costs}
-        </span>
-        {marks.length > 0 && (
-          <span className="block text-xs text-accent sm:truncate" title={marks.join(', ')}>
-            moves: {marks.join(', ')}
-          </span>
-        )}
-      </span>
-      <span className="col-start-3 sm:col-start-auto">
-        <svg viewBox="0 0 100 14" preserveAspectRatio="none" className="h-3.5 w-full" aria-hidden>
-          <line
-            x1={0}
-            x2={100}
-            y1={7}
-            y2={7}
-            stroke="var(--rule)"
-            strokeWidth={1}
-            vectorEffect="non-scaling-stroke"
-          />
-          <line
-            x1={at(entry.low)}
-            x2={at(entry.high)}
-            y1={7}
-            y2={7}
-            stroke="var(--accent-2)"
-            strokeWidth={3}
-            vectorEffect="non-scaling-stroke"
-          />
-          <line
-            x1={at(entry.utility)}
-            x2={at(entry.utility)}
-            y1={1}
-            y2={13}
-            stroke="var(--ink)"
-            strokeWidth={2.5}
-            vectorEffect="non-scaling-stroke"
-          />
-        </svg>
-        <span className="flex justify-between text-xs text-ink-2">
-          <span>
-            <span className="sr-only">score </span>
-            {Math.round(100 * entry.utility)}
-          </span>
-          <span>
-            {entry.rankLow === entry.rankHigh
-              ? `rank ${entry.rankLow}`
-              : `rank ${entry.rankLow}–${entry.rankHigh}`}
-          </span>
-        </span>
-      </span>
-    </button>
-  )
-}
-
-function Excluded({ order }: { order: Order }) {
-  if (order.excluded.length === 0) return null
-  return (
-    <details className="mt-3 mb-2 text-sm" open={order.entries.length === 0}>
-      <summary className="py-1">{order.excluded.length} not in the order, and why</summary>
-      <ul className="mt-1 space-y-1">
-        {order.excluded.map((x) => (
-          <li key={x.candidateId}>
-            <b className="font-medium">{x.name}</b>{' '}
-            <span className="text-ink-2">
-              — {KIND[x.kind]}: {x.reason}
-            </span>
-            {x.improvised.map((i) => (
-              <Improvised key={i.title} way={i} />
-            ))}
-            {x.instead && (
-              <span className="block pl-3 text-ink-2">
-                Here instead: <b className="font-medium text-ink">{x.instead.name}</b>,{' '}
-                {x.instead.lost}.
-              </span>
-            )}
-          </li>
-        ))}
-      </ul>
-    </details>
-  )
-}
-
-/** How it is done without the equipment: common practice, not computed. */
-function Improvised({ way }: { way: Order['excluded'][number]['improvised'][number] }) {
-  return (
-    <details className="pl-3">
-      <summary className="py-0.5">Without it: {way.title}</summary>
-      <ol className="list-decimal pl-5">
-        {way.setUp.map((s) => (
-          <li key={s}>{s}</li>
-        ))}
-      </ol>
-      <ul className="border-l-2 border-warn pl-2">
-        {way.safety.map((s) => (
-          <li key={s}>{s}</li>
-        ))}
-      </ul>
-      <p className="text-xs text-ink-2">Common practice, in this client's centimetres.</p>
-    </details>
   )
 }

@@ -75,7 +75,7 @@ export function WhyPanel({
 
       {entry.studies.length > 0 && (
         <details className="mt-1 text-sm">
-          <summary className="py-0.5">The studies that move it</summary>
+          <summary className="py-0.5">Studies and opinions that move it</summary>
           <ul className="space-y-1">
             {entry.studies.map((s) => (
               <li key={s.findingId}>
@@ -104,8 +104,8 @@ export function WhyPanel({
         <p className="mt-1 text-sm text-ink-2" data-testid="by-school">
           By school:{' '}
           {bySchool
-            .filter((s) => s.places[entry.candidateId] !== undefined)
-            .map((s) => `${s.label} ${s.places[entry.candidateId]}`)
+            .filter((s) => s.places[entry.exerciseId] !== undefined)
+            .map((s) => `${s.label} ${s.places[entry.exerciseId]}`)
             .join(', ')}
           .
         </p>

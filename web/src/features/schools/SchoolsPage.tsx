@@ -37,6 +37,15 @@ const DIALS = [
     step: 0.05,
   },
   {
+    id: 'practiceTrust',
+    label: 'What coaches agree on counts',
+    low: 'not at all',
+    high: 'like growth',
+    min: 0,
+    max: 1,
+    step: 0.05,
+  },
+  {
     id: 'basics',
     label: 'Heavy basics count more',
     low: 'no',
@@ -53,6 +62,7 @@ type Draft = {
   lengthBias: number
   passiveWeight: number
   activityTrust: number
+  practiceTrust: number
   basics: number
 }
 
@@ -169,6 +179,7 @@ function draftOf(s: School): Draft {
     lengthBias: s.lengthBias,
     passiveWeight: s.passiveWeight,
     activityTrust: s.activityTrust,
+    practiceTrust: s.practiceTrust,
     basics: s.basics,
   }
 }

@@ -66,7 +66,7 @@ class AnalysisApiTest {
           .as("compared at ten repetitions to failure")
           .isCloseTo(10, within(0.02));
     }
-    assertThat(answer.at("/set/capacityLeft").size()).isEqualTo(28);
+    assertThat(answer.at("/set/capacityLeft").size()).isEqualTo(29);
     double shares = 0;
     for (JsonNode l : answer.at("/limiters")) {
       shares += l.path("share").asDouble();

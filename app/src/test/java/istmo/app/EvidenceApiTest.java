@@ -121,7 +121,7 @@ class EvidenceApiTest {
     JsonNode bySchool = post("/api/orders/schools", brief(Map.of())).body();
     assertThat(bySchool.toString()).contains(label).contains("by the squeeze");
     List<String> usual = ids(post("/api/orders", brief(Map.of())).at("/entries"));
-    assertThat(bySchool.at("/0/places/" + usual.get(0).replace("/", "~1")).asInt())
+    assertThat(bySchool.at("/0/places/" + usual.get(0).split("/")[0]).asInt())
         .as("the default's first place")
         .isEqualTo(1);
     assertThat(post("/api/schools", school(label, 0)).status())

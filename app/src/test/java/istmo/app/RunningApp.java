@@ -9,6 +9,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -230,5 +231,17 @@ public final class RunningApp implements BeforeAllCallback {
    */
   public static Answer send(String method, String path, Object body, String... headers) {
     return owner.send(method, path, body, headers);
+  }
+
+  /** Every candidate of an order as the API tells it: with a place or without, and variants. */
+  public static List<JsonNode> allEntries(Answer order) {
+    List<JsonNode> all = new ArrayList<>();
+    for (String list : List.of("/entries", "/hardly")) {
+      for (JsonNode entry : order.at(list)) {
+        all.add(entry);
+        entry.path("variants").forEach(all::add);
+      }
+    }
+    return all;
   }
 }

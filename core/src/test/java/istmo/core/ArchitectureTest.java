@@ -158,5 +158,12 @@ class ArchitectureTest {
           .mayOnlyAccessLayers("quantity", "anatomy", "equipment", "movement")
           .whereLayer("training")
           .mayOnlyAccessLayers(
-              "quantity", "anatomy", "body", "equipment", "movement", "mechanics", "catalogue");
+              "quantity",
+              "resource",
+              "anatomy",
+              "body",
+              "equipment",
+              "movement",
+              "mechanics",
+              "catalogue");
 }

@@ -207,8 +207,7 @@ public class Bench {
       Optional<LoadEstimate> load =
           refusal.isPresent()
               ? Optional.empty()
-              : LoadEstimate.of(
-                  candidate, setup, a, client.strength(), equipment, client.cautions().loadShare());
+              : load(client, body, candidate, setup, a, equipment);
       return new Side(
           client,
           body,
@@ -300,5 +299,22 @@ public class Bench {
   /** Why a side cannot be computed, if it cannot. */
   public static Optional<CannotAnalyse> obstacle(Side side) {
     return side.result() instanceof CannotAnalyse c ? Optional.of(c) : Optional.empty();
+  }
+
+  private static Optional<LoadEstimate> load(
+      Client client,
+      Body body,
+      Candidate candidate,
+      Setup setup,
+      Analysis analysis,
+      GymEquipment equipment) {
+    return LoadEstimate.of(
+        candidate,
+        setup,
+        analysis,
+        client.strength(),
+        equipment,
+        body.massKg(),
+        client.cautions().loadShare());
   }
 }

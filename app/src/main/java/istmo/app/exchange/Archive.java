@@ -209,6 +209,7 @@ public class Archive {
         s.lengthBias(),
         s.passiveWeight(),
         s.activityTrust(),
+        s.practiceTrust(),
         s.basics(),
         l.retired());
   }

@@ -74,6 +74,7 @@ public record ArchiveDocument(
       Double lengthBias,
       Double passiveWeight,
       Double activityTrust,
+      @MayBeMissing Double practiceTrust,
       Double basics,
       Boolean retired) {}
 

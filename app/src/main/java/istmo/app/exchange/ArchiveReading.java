@@ -201,6 +201,7 @@ final class ArchiveReading {
   }
 
   private void school(SchoolFile s) {
+    double practice = Objects.requireNonNullElse(s.practiceTrust(), School.USUAL_PRACTICE_TRUST);
     new Needed()
         .field("id", s.id())
         .field("label", s.label())
@@ -210,28 +211,17 @@ final class ArchiveReading {
         .field("activityTrust", s.activityTrust())
         .field("basics", s.basics())
         .check();
-    School.own(
-        s.id(),
-        s.label(),
-        s.reason(),
-        s.lengthBias(),
-        s.passiveWeight(),
-        s.activityTrust(),
-        s.basics());
-    once(
-        schools,
-        s.id(),
-        "id",
-        new ReadSchool(
-            s.id(),
-            new Schools.SchoolSettings(
-                s.label(),
-                s.reason(),
-                s.lengthBias(),
-                s.passiveWeight(),
-                s.activityTrust(),
-                s.basics()),
-            Boolean.TRUE.equals(s.retired())));
+    Schools.SchoolSettings settings =
+        new Schools.SchoolSettings(
+            s.label(),
+            s.reason(),
+            s.lengthBias(),
+            s.passiveWeight(),
+            s.activityTrust(),
+            practice,
+            s.basics());
+    settings.own(s.id(), s.label());
+    once(schools, s.id(), "id", new ReadSchool(s.id(), settings, Boolean.TRUE.equals(s.retired())));
   }
 
   private static <T> void once(Map<String, T> into, String key, String field, T value) {

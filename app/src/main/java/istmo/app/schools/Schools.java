@@ -88,7 +88,17 @@ public class Schools {
       double lengthBias,
       double passiveWeight,
       double activityTrust,
-      double basics) {}
+      double practiceTrust,
+      double basics) {
+    private School.Leanings leanings() {
+      return new School.Leanings(lengthBias, passiveWeight, activityTrust, practiceTrust, basics);
+    }
+
+    /** The school that these settings make; throws {@code InvalidInput} where they make none. */
+    public School own(String id, String name) {
+      return School.own(id, name, reason, leanings());
+    }
+  }
 
   /** Adds a school of the coach's own; throws {@code InvalidInput} for settings that cannot be. */
   @Transactional
@@ -109,15 +119,7 @@ public class Schools {
    */
   @Transactional
   public School bringIn(String id, SchoolSettings w, boolean retired) {
-    School wished =
-        School.own(
-            id,
-            w.label(),
-            w.reason(),
-            w.lengthBias(),
-            w.passiveWeight(),
-            w.activityTrust(),
-            w.basics());
+    School wished = w.own(id, w.label());
     List<OwnSchoolEntity> here = repository.findByCoachIdOrderByCreatedAt(coach.id());
     Optional<School> same =
         here.stream().map(Schools::school).filter(s -> alike(s, wished)).findFirst();
@@ -142,6 +144,7 @@ public class Schools {
         w.lengthBias(),
         w.passiveWeight(),
         w.activityTrust(),
+        w.practiceTrust(),
         w.basics());
     if (retired || here.stream().filter(x -> !x.isRetired()).count() >= MOST) {
       e.retire(clock.instant());
@@ -155,10 +158,12 @@ public class Schools {
             a.id(),
             b.label(),
             b.reason(),
-            b.lengthBias(),
-            b.passiveWeight(),
-            b.activityTrust(),
-            b.basics()));
+            new School.Leanings(
+                b.lengthBias(),
+                b.passiveWeight(),
+                b.activityTrust(),
+                b.practiceTrust(),
+                b.basics())));
   }
 
   /** Changes one, or puts one back that was taken out. */
@@ -175,15 +180,7 @@ public class Schools {
 
   private School save(OwnSchoolEntity e, SchoolSettings w) {
     String label = w.label() == null ? "" : w.label().strip();
-    School checked =
-        School.own(
-            OWN + e.getId(),
-            label,
-            w.reason(),
-            w.lengthBias(),
-            w.passiveWeight(),
-            w.activityTrust(),
-            w.basics());
+    School checked = w.own(OWN + e.getId(), label);
     if (all().stream()
         .anyMatch(s -> !s.id().equals(checked.id()) && s.label().equalsIgnoreCase(label))) {
       throw new Conflict("There is a school of that name: " + label + ".");
@@ -194,6 +191,7 @@ public class Schools {
         w.lengthBias(),
         w.passiveWeight(),
         w.activityTrust(),
+        w.practiceTrust(),
         w.basics());
     repository.save(e);
     return checked;
@@ -218,9 +216,11 @@ public class Schools {
         OWN + e.getId(),
         e.getLabel(),
         e.getReason(),
-        e.getLengthBias(),
-        e.getPassiveWeight(),
-        e.getActivityTrust(),
-        e.getBasics());
+        new School.Leanings(
+            e.getLengthBias(),
+            e.getPassiveWeight(),
+            e.getActivityTrust(),
+            e.getPracticeTrust(),
+            e.getBasics()));
   }
 }

@@ -79,10 +79,21 @@ public record Body(
   private static final double STIFF_OPENING_DEG = 5;
 
   /**
-   * Lumbar extension capacity of a trained adult of 75 kg and 1.75 m; scaled by mass times stature.
-   * An input, not a measurement (docs/model.md, 6).
+   * Lumbar extension capacity of a man of 75 kg and 1.75 m who lifts: isometric strength of 300 to
+   * 350 N m, passive tissue and the pressure of the belly; scaled by mass times stature. An input,
+   * not a measurement (docs/model.md, 6).
    */
-  static final double REFERENCE_LUMBAR_NM = 400;
+  static final double REFERENCE_LUMBAR_NM = 500;
+
+  /**
+   * Strength of women beside men of equal mass times stature, leg and back: women's legs have about
+   * 0.7 and their backs about 0.6 of men's strength at about 0.73 of men's mass times stature
+   * (Miller et al. 1993; Janssen et al. 2000; Nuzzo 2023; from memory). Their hands have 0.61
+   * (above).
+   */
+  private static final double WOMAN_LEG = 0.95;
+
+  private static final double WOMAN_BACK = 0.85;
 
   public Body {
     Intake.STATURE_M.check("statureM", statureM);
@@ -117,7 +128,11 @@ public record Body(
         Math.toRadians(120),
         Math.toRadians(145),
         Math.toRadians(60),
-        REFERENCE_LUMBAR_NM * massKg * statureM / (75 * 1.75),
+        REFERENCE_LUMBAR_NM
+            * (sex == Sex.MALE ? 1 : WOMAN_BACK)
+            * massKg
+            * statureM
+            / (REFERENCE_MASS_KG * 1.75),
         BAR_OVER_SQUEEZE * (sex == Sex.MALE ? GRIP_MAN_KG : GRIP_WOMAN_KG));
   }
 
@@ -345,10 +360,15 @@ public record Body(
 
   /**
    * Factor from the reference adult's muscle volumes to this person's: mass times stature
-   * (Handsfield et al. 2014), times strength.
+   * (Handsfield et al. 2014), times strength; a little less in women, who carry more of their mass
+   * as fat.
    */
   public double volumeFactor() {
-    return strength * massKg * statureM / (Muscles.REFERENCE_MASS_KG * Muscles.REFERENCE_STATURE_M);
+    return strength
+        * (sex == Sex.MALE ? 1 : WOMAN_LEG)
+        * massKg
+        * statureM
+        / (Muscles.REFERENCE_MASS_KG * Muscles.REFERENCE_STATURE_M);
   }
 
   /** Factor from the reference adult's lengths and moment arms to this person's. */

@@ -53,10 +53,10 @@ public enum Caution {
       true,
       No.LIMIT,
       No.LIMIT,
-      0.5,
+      0.4,
       false,
       false,
-      "More than half of what the lower back can waits for clearance.",
+      "More than two fifths of what the lower back can waits for clearance.",
       "A repeatable, roughly neutral back; no end-range rounding under load."),
   PREGNANCY(
       "pregnancy",

@@ -29,7 +29,7 @@ public record Demand(
   /**
    * A share of the back's strength that counts as no load: standing upright takes about this much.
    */
-  public static final double UNLOADED_BACK = 0.15;
+  public static final double UNLOADED_BACK = 0.12;
 
   public Demand {
     troubles = Map.copyOf(troubles);

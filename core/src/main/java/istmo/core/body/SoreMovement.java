@@ -39,7 +39,7 @@ public enum SoreMovement {
     @Override
     double asked(Demand d) {
       boolean far = d.leanDeg() > 35 && d.backShare() > Demand.UNLOADED_BACK;
-      boolean heavy = d.leanDeg() > 20 && d.backShare() > 0.4;
+      boolean heavy = d.leanDeg() > 20 && d.backShare() > 0.32;
       return far || heavy ? d.leanDeg() : 0;
     }
   },

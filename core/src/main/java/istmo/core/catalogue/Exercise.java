@@ -52,4 +52,30 @@ public record Exercise(
     station.removeAll(CARRIED);
     return station;
   }
+
+  /**
+   * Families that move the whole body or a load through hips and legs together: what coaches call
+   * compound exercises. All others work one joint (common practice).
+   */
+  private static final Set<String> COMPOUND =
+      Set.of(
+          "squat",
+          "belt-squat",
+          "guided-squat",
+          "hack",
+          "press",
+          "hinge",
+          "guided-hinge",
+          "one-leg-hinge",
+          "pull-through",
+          "deadlift",
+          "split",
+          "guided-split",
+          "step",
+          "thrust");
+
+  /** Whether coaches call it a compound exercise. */
+  public boolean compound() {
+    return COMPOUND.contains(family.id());
+  }
 }

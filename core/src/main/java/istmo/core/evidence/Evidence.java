@@ -98,6 +98,7 @@ public final class Evidence {
             school.powerMean(),
             school.passiveWeight(),
             school.activityTrust(),
+            school.practiceTrust(),
             0);
     return BY_SCHOOL.get(bare, Evidence::new);
   }

@@ -56,7 +56,9 @@ public record Finding(
     ULTRASOUND("growth, ultrasound", 0.6),
     T2("acute MRI", 0.25),
     EMG("muscle activity", 0.2),
-    MOMENTS("joint moments", 0.25);
+    MOMENTS("joint moments", 0.25),
+    /** opinion of coaches; counts as much as the school says */
+    PRACTICE("common practice, no source", 0);
 
     private final String label;
     private final double trust;

@@ -36,9 +36,9 @@ public final class Posterior {
    * ln(ratio of growths) for each ln(ratio of stimuli), and its scatter: fitted once on the
    * findings with both growths ({@code PosteriorTest} finds it at the optimum; docs/validation.md).
    */
-  static final double SLOPE = 2.0;
+  static final double SLOPE = 1.4;
 
-  static final double SPREAD = 0.5;
+  static final double SPREAD = 0.47;
 
   /**
    * Added to growth in per cent before its logarithm is taken: what such measurements cannot see.
@@ -124,14 +124,40 @@ public final class Posterior {
    */
   private record Node(Point point, double[][] change, int[][] telling, double ownError) {}
 
-  /** The posterior of all findings in use. */
+  /**
+   * The posterior of all findings in use, and of common practice as far as the school trusts it.
+   */
   public static Posterior of(School school) {
-    return new Posterior(school, Studies.standard().used(), Assumptions.USUAL);
+    List<Finding> all = new ArrayList<>(Studies.standard().used());
+    if (school.practiceTrust() > 0) {
+      all.addAll(CommonPractice.standard().all());
+    }
+    return new Posterior(school, all, Assumptions.USUAL);
   }
 
-  static Posterior without(School school, Predicate<Finding> left, Assumptions assumptions) {
-    return new Posterior(
-        school, Studies.standard().used().stream().filter(left.negate()).toList(), assumptions);
+  /**
+   * The same without some of its findings; what those that stay have in common is not asked anew.
+   */
+  Posterior without(Predicate<Finding> left) {
+    return new Posterior(this, left.negate());
+  }
+
+  private Posterior(Posterior whole, Predicate<Finding> stays) {
+    this.school = whole.school;
+    this.assumptions = whole.assumptions;
+    int[] kept = IntStream.range(0, whole.n).filter(k -> stays.test(whole.finding(k))).toArray();
+    for (int k : kept) {
+      rows.add(whole.rows.get(k));
+    }
+    nodes.putAll(whole.nodes);
+    this.n = kept.length;
+    this.prior = new double[n][n];
+    for (int i = 0; i < n; i++) {
+      for (int j = 0; j < n; j++) {
+        prior[i][j] = whole.prior[kept[i]][kept[j]];
+      }
+    }
+    this.propagation = new Propagation(rows.stream().map(Posterior::observation).toList(), prior);
   }
 
   Posterior(School school, List<Finding> findings, Assumptions assumptions) {
@@ -211,15 +237,22 @@ public final class Posterior {
 
   /** Standard deviation of a finding about the difference that it sees. */
   double noise(Finding f) {
+    if (f.how() == Finding.How.PRACTICE) {
+      return noise(school.practiceTrust() * CommonPractice.share(f));
+    }
     double trust = f.how() == Finding.How.EMG ? school.activityTrust() : f.how().trust();
     trust *=
         Math.min(1, f.people().orElse(UNSTATED * ENOUGH_PEOPLE) / ENOUGH_PEOPLE)
             * f.memory().trust();
+    trust /= Studies.standard().shared(f);
     if (f.how().growth()) {
       trust *= Math.min(1, f.weeks().orElse(UNSTATED * ENOUGH_WEEKS) / ENOUGH_WEEKS);
     }
-    return Math.hypot(
-        SPREAD / SLOPE / Math.sqrt(Math.max(1e-6, trust)), f.comparesMuscles() ? MUSCLE_SPREAD : 0);
+    return Math.hypot(noise(trust), f.comparesMuscles() ? MUSCLE_SPREAD : 0);
+  }
+
+  private static double noise(double trust) {
+    return SPREAD / SLOPE / Math.sqrt(Math.max(1e-6, trust));
   }
 
   @SuppressWarnings("ReferenceEquality") // there is one node for a point

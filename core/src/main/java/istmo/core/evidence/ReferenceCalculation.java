@@ -16,6 +16,7 @@ import istmo.core.movement.Reach;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -27,12 +28,12 @@ import java.util.stream.Stream;
 /**
  * What the mechanics says of every candidate, study condition and side of a claim on a reference
  * body, and how that changes with each {@link Unknown}: the lines of {@code
- * evidence/reference.txt}. Minutes of mechanics, done once for a state of the mechanics; {@link
- * Reference} reads the result.
+ * evidence/reference.txt}, calculated once for a state of the mechanics; {@link Reference} reads
+ * the result.
  */
 final class ReferenceCalculation {
-  /** An average adult, as in most studies. */
-  static final Body BODY = Body.estimated(1.75, 75, Sex.MALE);
+  /** An average adult, as in most studies, with straps where the hands would end a set. */
+  static final Body BODY = Body.estimated(1.75, 75, Sex.MALE).withGrip(Body.GRIP_KG.max());
 
   /** One who lifts, half as strong again: for what an average adult cannot do ten times. */
   static final Body LIFTER =
@@ -115,31 +116,25 @@ final class ReferenceCalculation {
     Unknown.Case usual = can.get();
     List<String> lines =
         new ArrayList<>(List.of(baseLine(point, stimulus(point, usual, CORNERS).orElseThrow())));
+    Sensitivity sensitivity = new Sensitivity(point, usual);
     for (Unknown u : Unknown.all()) {
-      Optional<double[][]> up = stimulus(point, u.change().apply(usual, 1.0), SLOPES);
-      Optional<double[][]> down = stimulus(point, u.change().apply(usual, -1.0), SLOPES);
-      if (up.isEmpty()
-          || down.isEmpty()) { // one side is out of reach: this unknown decides whether it can be
-        // done, not what it gives
+      Optional<double[][]> change = sensitivity.to(u);
+      if (change.isEmpty()) {
         continue;
       }
       List<String> parts = new ArrayList<>();
       for (int r = 0; r < Regions.standard().all().size(); r++) {
-        double[] change = new double[SLOPES.length];
         double most = 0;
-        for (int s = 0; s < SLOPES.length; s++) {
-          change[s] =
-              0.5
-                  * (Math.log(up.get()[s][r] + Stimulus.FLOOR)
-                      - Math.log(down.get()[s][r] + Stimulus.FLOOR));
-          most = Math.max(most, Math.abs(change[s]));
+        for (double[] bySchool : change.get()) {
+          most = Math.max(most, Math.abs(bySchool[r]));
         }
         if (most >= KEPT) {
+          int region = r;
           parts.add(
               Regions.standard().all().get(r).id()
                   + " "
-                  + java.util.Arrays.stream(change)
-                      .mapToObj(v -> String.format(Locale.ROOT, "%.0f", 100 * v))
+                  + Arrays.stream(change.get())
+                      .map(bySchool -> String.format(Locale.ROOT, "%.0f", 100 * bySchool[region]))
                       .collect(Collectors.joining("/")));
         }
       }

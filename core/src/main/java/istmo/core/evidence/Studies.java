@@ -30,6 +30,11 @@ public final class Studies {
           "GMED", r -> r.id().startsWith("GMED"),
           "CALVES", r -> r.group().equals("calves"));
 
+  /** Correlation of the noise of two findings of one study, for one muscle group and for two. */
+  private static final double SAME_PEOPLE = 0.5;
+
+  private static final double SAME_PEOPLE_OTHER_GROUP = 0.15;
+
   private static final Studies STANDARD = new Studies();
 
   private final Map<String, Finding> byId = new LinkedHashMap<>();
@@ -145,6 +150,26 @@ public final class Studies {
 
   private static OptionalDouble number(String cell) {
     return cell.isBlank() ? OptionalDouble.empty() : OptionalDouble.of(Double.parseDouble(cell));
+  }
+
+  /**
+   * How many findings of one study stand for one: its rows come from the same people, so k rows of
+   * one muscle group tell as much as k / (1 + (k - 1) {@value #SAME_PEOPLE}) studies, and rows of
+   * other groups share a little less (own estimate of the correlations). 1 for a single row.
+   */
+  double shared(Finding finding) {
+    String group = group(finding);
+    double shared = 1;
+    for (Finding f : used()) {
+      if (f.citation().equals(finding.citation()) && !f.id().equals(finding.id())) {
+        shared += group(f).equals(group) ? SAME_PEOPLE : SAME_PEOPLE_OTHER_GROUP;
+      }
+    }
+    return shared;
+  }
+
+  private static String group(Finding f) {
+    return f.regionsA().isEmpty() ? "" : Regions.standard().get(f.regionsA().get(0)).group();
   }
 
   /** Citations of the findings in use, each once, in order. */

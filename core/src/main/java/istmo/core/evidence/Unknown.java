@@ -142,6 +142,7 @@ public record Unknown(
     technique(list, "plateGrip", 0.10);
     technique(list, "push", 0.05);
     technique(list, "rearShare", 0.07);
+    technique(list, "trunkShift", 0.15);
     technique(list, "pushOff", 0.10);
     technique(list, "handShare", 0.15);
     technique(list, "help", 4);

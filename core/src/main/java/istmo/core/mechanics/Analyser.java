@@ -141,6 +141,19 @@ public final class Analyser {
     }
   }
 
+  /**
+   * One set to failure at a load, without its limit and what ends it: a quick look, for many small
+   * changes of one case. Empty where the posture cannot be taken.
+   */
+  public Optional<SimulatedSet> simulated(Family family, Setup setup, double loadKg) {
+    try {
+      double done = repetitions(family, setup, loadKg, Tempo.USUAL, null);
+      return Optional.of(simulation.result(loadKg, done, List.of()));
+    } catch (NoPosture e) {
+      return Optional.empty();
+    }
+  }
+
   private double working(Family family, Setup setup, LoadRule rule, Tempo tempo, double limit) {
     if (rule instanceof LoadRule.Fixed f) {
       return f.kg();
@@ -162,7 +175,7 @@ public final class Analyser {
     double before = limit;
     double atBefore = 1 - repetitions;
     if (atBefore >= 0
-        || (fresh.balanceEnds()
+        || ((fresh.balanceEnds() || family.heldAtChest(setup))
             && repetitions(family, setup, limit, tempo, null)
                 >= repetitions)) { // what balance ends, strength may hold for long
       return limit;
@@ -217,9 +230,9 @@ public final class Analyser {
       simulatedRepetitions =
           simulation.run(
               loadKg,
-              tempo,
+              tempo.moving(Math.sqrt(family.part(setup))),
               family.legs(setup),
-              Grip.enduranceS(loadKg / Grip.limitKg(body, family, setup)),
+              Grip.holdS(body, family, setup, loadKg),
               start);
       simulatedKg = start == null ? loadKg : Double.NaN;
     }

@@ -21,8 +21,18 @@ public final class Equilibrium {
   /** Trunk flexors over extensors by strength (trunk-strength literature, from memory). */
   private static final double ABDOMINAL_SHARE = 0.55;
 
-  /** Hip rotation that capsule and small rotators add, N m (own estimate). */
+  /**
+   * Hip rotation that capsule and small rotators add at a bent hip, N m, and what the ligaments of
+   * the capsule add to it at the straight hip, where they are wound tight (sizes are own estimates;
+   * that they tighten as the hip opens is anatomy, Hewitt et al. 2002, from memory). Without them
+   * gluteus maximus, an outward rotator, could not be used whole at an open hip.
+   */
   private static final double ROTATION_RESERVE_NM = 15;
+
+  private static final double LIGAMENTS_NM = 25;
+
+  /** Hip flexion from which the ligaments are slack. */
+  private static final double SLACK_RAD = Math.toRadians(60);
 
   /**
    * Peak force per cross-section turns a moment into a cross-section for its price: 1 m2 of muscle
@@ -57,6 +67,7 @@ public final class Equilibrium {
 
   int free;
   final double[] freeBound = new double[MOST_FREE];
+  private double rotationReserveNm;
   final double[] freeBoundPerKg = new double[MOST_FREE];
   final boolean[] freeOneSided = new boolean[MOST_FREE];
   final double[] external0 = new double[Coordinate.ALL];
@@ -118,7 +129,9 @@ public final class Equilibrium {
     }
     weight[muscles] = body.lumbarNm() / 2 / NM_PER_M2; // half to each side
     weight[muscles + 1] = spring / 2 / NM_PER_M2;
-    weight[muscles + 2] = ROTATION_RESERVE_NM / NM_PER_M2;
+    double tight = 1 - posture.angle(Coordinate.HIP_FLEXION) / SLACK_RAD;
+    rotationReserveNm = ROTATION_RESERVE_NM + LIGAMENTS_NM * Math.max(0, Math.min(1, tight));
+    weight[muscles + 2] = rotationReserveNm / NM_PER_M2;
     for (int f = 0; f < free; f++) {
       FreeContact c = contacts.get(f);
       freeBound[f] = c.bound();
@@ -130,7 +143,7 @@ public final class Equilibrium {
 
   /** The rotation reserve is a two-sided source of its own: its bound, N m. */
   double rotationReserve() {
-    return ROTATION_RESERVE_NM;
+    return rotationReserveNm;
   }
 
   /** Whether muscles have to hold this coordinate at the posture that is set. */
@@ -178,7 +191,7 @@ public final class Equilibrium {
   private static double freeMoment(Posture posture, FreeContact contact, Coordinate c) {
     Load.@Nullable Segment on = contact.on();
     if (on == null) {
-      return contact.joint() == c ? 1 : 0;
+      return contact.joint() == c ? contact.sign() : 0;
     }
     if (!acts(on, c)) {
       return 0;

@@ -70,6 +70,7 @@ public final class SetSimulation {
   private final double[][] capacity = new double[MOST_REPETITIONS + 1][];
   private final double[] used;
   private final int[] failing = new int[POINTS];
+  private final double[] time = new double[POINTS];
   private double lastShare;
   private int listed;
   private double oxygenShare;
@@ -120,6 +121,7 @@ public final class SetSimulation {
     } else {
       System.arraycopy(start, 0, capacity[0], 0, columns);
     }
+    time(tempo);
     double grip = holdS / tempo.secondsARepetition();
     double breath = Double.POSITIVE_INFINITY;
     int done = 0;
@@ -129,7 +131,7 @@ public final class SetSimulation {
       if (done == 0) {
         breath = Math.max(1, breathRepetitions(loadKg, tempo, legs));
       }
-      fatigue(drive[done], tempo);
+      fatigue(drive[done]);
       done++;
       lower(capacity[done - 1], 1, capacity[done]);
     }
@@ -214,19 +216,22 @@ public final class SetSimulation {
     return worst;
   }
 
-  private void fatigue(double[][] u, Tempo tempo) {
-    double moving = tempo.movingCost() / POINTS;
-    double usual = Tempo.USUAL.movingCost();
+  private void fatigue(double[][] u) {
     for (int j = 0; j < columns; j++) {
       double sum = 0;
       for (int k = 0; k < POINTS; k++) {
-        sum += u[k][j];
+        sum += time[k] * u[k][j];
       }
-      used[j] =
-          FATIGUE
-              * (moving * sum + tempo.lowS() * u[POINTS - 1][j] + tempo.topS() * u[0][j])
-              / usual;
+      used[j] = FATIGUE * sum;
     }
+  }
+
+  /** What a repetition spends at each point, in usual repetitions. */
+  private void time(Tempo tempo) {
+    double usual = Tempo.USUAL.movingCost();
+    Arrays.fill(time, tempo.movingCost() / POINTS / usual);
+    time[POINTS - 1] += tempo.lowS() / usual;
+    time[0] += tempo.topS() / usual;
   }
 
   private void lower(double[] from, double share, double[] into) {
@@ -239,7 +244,7 @@ public final class SetSimulation {
    * Repetitions until the oxygen debt is as large as a set can make it. Demand: positive work of
    * the joints over the efficiency, lowering a share more. Supply: greatest uptake, reached
    * exponentially, and only as far as the trunk is not braced, because a braced trunk does not
-   * breathe.
+   * breathe. The debt is made in the muscles, so stronger ones can make more of it.
    */
   private double breathRepetitions(double loadKg, Tempo tempo, int legs) {
     double work = 0;
@@ -267,6 +272,7 @@ public final class SetSimulation {
     double seconds = tempo.secondsARepetition();
     double uptake =
         (body.sex() == Sex.MALE ? UPTAKE_MAN_ML_KG_S : UPTAKE_WOMAN_ML_KG_S) * (1 - brace);
+    double most = DEBT_ML_KG * Math.max(1, body.strength());
     double debt = 0;
     for (int r = 0; r < MOST_REPETITIONS; r++) {
       double supplied =
@@ -276,8 +282,8 @@ public final class SetSimulation {
                       * (Math.exp(-r * seconds / UPTAKE_S)
                           - Math.exp(-(r + 1) * seconds / UPTAKE_S)));
       double next = Math.max(0, debt + demand - supplied);
-      if (next >= DEBT_ML_KG) {
-        return r + (DEBT_ML_KG - debt) / (next - debt);
+      if (next >= most) {
+        return r + (most - debt) / (next - debt);
       }
       debt = next;
     }
@@ -315,6 +321,7 @@ public final class SetSimulation {
         copy(length),
         copy(active),
         copy(passive),
+        time.clone(),
         oxygenShare);
   }
 

@@ -18,6 +18,8 @@ import java.util.List;
  * @param fibreLength [point][muscle] over optimal
  * @param activeFactor [point][muscle] of force-length
  * @param passiveFactor [point][muscle] passive tension over peak force
+ * @param time [point] what a repetition spends there, in whole usual repetitions: the sum is 1 for
+ *     a whole repetition at the usual tempo
  * @param oxygenShare how much of the oxygen debt that this body bears the set had used, 1 when
  *     breath ends it
  */
@@ -32,6 +34,7 @@ public record SimulatedSet(
     double[][] fibreLength,
     double[][] activeFactor,
     double[][] passiveFactor,
+    double[] time,
     double oxygenShare) {
 
   /** Id of breath among limiters. */

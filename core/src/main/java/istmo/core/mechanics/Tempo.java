@@ -28,6 +28,11 @@ public record Tempo(double loweringS, double lowS, double liftingS, double topS)
     PHASE_S.check("tempo.topS", topS);
   }
 
+  /** The same with the moving phases so many times as long; holds stay. */
+  Tempo moving(double factor) {
+    return new Tempo(loweringS * factor, lowS, liftingS * factor, topS);
+  }
+
   /** Length of a whole repetition, s. */
   public double secondsARepetition() {
     return loweringS + lowS + liftingS + topS;

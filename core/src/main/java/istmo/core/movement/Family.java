@@ -67,6 +67,11 @@ public interface Family {
     return 0;
   }
 
+  /** Whether the load is held at the chest, where the arms end it and no hook or strap helps. */
+  default boolean heldAtChest(Setup setup) {
+    return false;
+  }
+
   /**
    * How many legs carry the external load alike: two, or one where the leg works alone or for the
    * most part.

@@ -12,8 +12,9 @@ import org.jspecify.annotations.Nullable;
  * @param at point of application, m
  * @param direction force (N) per unit of x
  * @param couple couple (N m) per unit of x
- * @param joint when not null: x is a moment (N m) in the positive direction of this coordinate, and
- *     at, direction, couple are unused
+ * @param joint when not null: x is a moment (N m) about this coordinate, in its positive direction,
+ *     or in its negative one where the x of {@code direction} is below zero; at and couple are
+ *     unused
  */
 public record FreeContact(
     String name,
@@ -36,8 +37,19 @@ public record FreeContact(
         name, Load.Segment.FOOT, at, direction, couple, null, bound, boundPerKg, false);
   }
 
-  /** A joint's end, which may push one way only, up to a bound in N m. */
-  public static FreeContact stop(String name, istmo.core.anatomy.Coordinate joint, double bound) {
+  /** A joint's end, which may push towards positive angles only, up to a bound in N m. */
+  public static FreeContact stop(String name, Coordinate joint, double bound) {
     return new FreeContact(name, null, Vec3.ZERO, Vec3.ZERO, Vec3.ZERO, joint, bound, 0, true);
+  }
+
+  /** The same towards negative angles. */
+  public static FreeContact stopBack(String name, Coordinate joint, double bound) {
+    Vec3 back = Vec3.FORWARD.times(-1);
+    return new FreeContact(name, null, Vec3.ZERO, back, Vec3.ZERO, joint, bound, 0, true);
+  }
+
+  /** 1, or -1 for a moment towards negative angles. */
+  public double sign() {
+    return direction.x() < 0 ? -1 : 1;
   }
 }

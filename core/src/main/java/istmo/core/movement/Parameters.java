@@ -86,6 +86,25 @@ public final class Parameters {
           "most sideways force as a share of the force under the foot");
 
   /**
+   * How far the trunk leans sideways over a foot that stands alone. At nothing the pelvis stands
+   * with its middle over the foot and the hip lies half the distance of the hips beside it; at 1
+   * the hip itself stands over the foot. The usual values are own estimates: little in squats and
+   * steps, whose hip abduction moment of 0.8 to 1.1 N m/kg (from memory) leaves hardly room for
+   * more; more in a hinge, where the pelvis turns over the foot.
+   */
+  public static final SetupParameter TRUNK_SHIFT =
+      SetupParameter.of(
+          "trunkShift",
+          "Trunk over the standing foot",
+          "",
+          0,
+          1,
+          0.1,
+          0.1,
+          TECHNIQUE,
+          "0: hips level and upright, 1: leant sideways until the hip stands over the foot");
+
+  /**
    * The cue "spread the floor" as an input; what the cue does to a real lifter's force is not
    * measured.
    */

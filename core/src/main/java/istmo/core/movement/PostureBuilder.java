@@ -15,6 +15,17 @@ import java.util.Set;
  * mobility limits are worked out once from the joint centres, the same way for every family.
  */
 public final class PostureBuilder {
+  /**
+   * From this knee bend on the thigh rests on the calf and takes moment from the knee extensors:
+   * about a third of body weight at a lever of about 15 cm at 150 deg, shared by both legs' sizes
+   * (Zelle et al. 2007, from memory; a straight ramp).
+   */
+  private static final double THIGH_ON_CALF_DEG = 125;
+
+  private static final double THIGH_ON_CALF_NM_PER_DEG = 1.3;
+
+  private static final String SIDEWAYS = "sideways force under the foot";
+
   private final Body body;
   private final double phase;
   private final List<Load> loads = new ArrayList<>();
@@ -160,6 +171,34 @@ public final class PostureBuilder {
   }
 
   /**
+   * Sideways force, pressure to a side and twist of a foot that stands with only a part of a second
+   * foot's help. Statics settles all three for one foot that stands alone: its force passes through
+   * the centre of mass, and nothing else could answer a force to the side. With a second foot they
+   * are open as far as that foot can answer them.
+   *
+   * @param answered force that the second foot carries beside this one's, 0 to 1
+   * @param hand sideways force that a hand or a track's bar may answer besides, N
+   */
+  public PostureBuilder footGrip(
+      double grip, double answered, double hand, double force, double forcePerKg) {
+    double share = Math.min(1, answered);
+    if (share * grip > 0 || hand > 0) {
+      free.add(
+          FreeContact.atFoot(
+              SIDEWAYS,
+              pressure,
+              Vec3.RIGHT,
+              Vec3.ZERO,
+              share * grip * force + hand,
+              share * grip * forcePerKg));
+    }
+    if (share > 0) {
+      sidePressureAndTwist(share * force, share * forcePerKg);
+    }
+    return this;
+  }
+
+  /**
    * What the floor or plate may do sideways beside the main force: shear up to {@code grip} times
    * it, the centre of pressure up to 2 cm to a side, and a twisting moment of 3 cm times it (rubber
    * on rubber; own estimate). Sideways is the body's, not the foot's: with the toes out, a force
@@ -175,12 +214,7 @@ public final class PostureBuilder {
     if (left > 0) {
       free.add(
           FreeContact.atFoot(
-              "sideways force under the foot",
-              pressure,
-              Vec3.RIGHT,
-              Vec3.ZERO,
-              left * force,
-              left * forcePerKg));
+              SIDEWAYS, pressure, Vec3.RIGHT, Vec3.ZERO, left * force, left * forcePerKg));
     }
     if (spread * grip != 0) { // what the floor answers to the right foot
       loads.add(
@@ -190,6 +224,11 @@ public final class PostureBuilder {
               new Vec3(0, 0, -spread * grip * force),
               new Vec3(0, 0, -spread * grip * forcePerKg)));
     }
+    sidePressureAndTwist(force, forcePerKg);
+    return this;
+  }
+
+  private void sidePressureAndTwist(double force, double forcePerKg) {
     free.add(
         FreeContact.atFoot(
             "pressure to a side",
@@ -206,7 +245,6 @@ public final class PostureBuilder {
             soleNormal,
             0.03 * force,
             0.03 * forcePerKg));
-    return this;
   }
 
   private Vec3 trunkAxis() {
@@ -254,6 +292,14 @@ public final class PostureBuilder {
               Math.toDegrees(body.dorsiflexionLimitRad())));
     }
 
+    double onCalf = Math.toDegrees(kneeFlexion) - THIGH_ON_CALF_DEG;
+    if (onCalf > 0 && carried.contains(Coordinate.KNEE_FLEXION)) {
+      free.add(
+          FreeContact.stopBack(
+              "thigh on the calf",
+              Coordinate.KNEE_FLEXION,
+              THIGH_ON_CALF_NM_PER_DEG * onCalf * body.massKg() / Body.REFERENCE_MASS_KG));
+    }
     Vec3 kneeAxis = kneeAxis(thighUp, shankUp, kneeFlexion);
     Vec3 femurForward = thighUp.cross(kneeAxis);
     double pelvisPitch = leanRad;

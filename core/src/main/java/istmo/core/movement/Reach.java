@@ -34,7 +34,7 @@ public record Reach(Setup setup, List<String> changes) {
    */
   private static final double HEAVY_KG = 100;
 
-  private static final double LIGHT_KG = 10;
+  private static final double LIGHT_KG = 0;
 
   private static final int POINTS = 21;
   private static final Set<Impossible.Limit> YIELDS_TO =
@@ -52,42 +52,75 @@ public record Reach(Setup setup, List<String> changes) {
    */
   public static Optional<Reach> of(
       Body body, Family family, Setup wished, Optional<SetupParameter> yields) {
-    List<String> changes = new ArrayList<>();
-    Setup setup = wished;
-    Optional<Impossible> obstacle = obstacle(body, family, setup);
-    if (yields.isPresent() && obstacle.isPresent() && YIELDS_TO.contains(obstacle.get().limit())) {
-      SetupParameter p = yields.get();
-      String why = obstacle.get().reason();
-      while (obstacle.isPresent()
-          && YIELDS_TO.contains(obstacle.get().limit())
-          && setup.get(p) + YIELD_STEP * p.step() <= p.allowed().max()) {
-        setup = setup.with(p, setup.get(p) + YIELD_STEP * p.step());
-        obstacle = obstacle(body, family, setup);
-      }
-      changes.add(
-          p.label()
-              + " "
-              + p.words(setup.get(p))
-              + " instead of "
-              + p.words(wished.get(p))
-              + ". "
-              + why);
+    Optional<Impossible> first = obstacle(body, family, wished);
+    if (first.isEmpty()) {
+      return Optional.of(new Reach(wished, List.of()));
     }
-    if (obstacle.isEmpty()) {
-      return Optional.of(new Reach(setup, changes));
+    boolean gives = yields.isPresent() && YIELDS_TO.contains(first.get().limit());
+    Setup raised = gives ? raised(body, family, wished, yields.get()) : wished;
+    if (obstacle(body, family, raised).isEmpty()) {
+      return Optional.of(
+          new Reach(raised, List.of(told(yields.orElseThrow(), wished, raised, first))));
     }
     if (family.depth().isEmpty()) {
       return Optional.empty();
     }
-    SetupParameter depth = family.depth().get();
-    double high = setup.get(depth);
-    double low = high;
-    do {
-      low -= 2 * depth.step();
-      if (low < depth.allowed().min()) {
-        return Optional.empty();
+    return shallower(body, family, raised, Optional.empty())
+        .or(() -> gives ? shallower(body, family, wished, yields) : Optional.empty())
+        .map(reached -> new Reach(reached, told(family, yields, wished, reached, first)));
+  }
+
+  private static List<String> told(
+      Family family,
+      Optional<SetupParameter> yields,
+      Setup wished,
+      Setup reached,
+      Optional<Impossible> why) {
+    List<String> changes = new ArrayList<>();
+    yields
+        .filter(p -> reached.get(p) != wished.get(p))
+        .ifPresent(p -> changes.add(told(p, wished, reached, why)));
+    changes.add(told(family.depth().orElseThrow(), wished, reached, why));
+    return changes;
+  }
+
+  /** What yields goes up until the heels stay down and the feet are on the plate, or to its end. */
+  private static Setup raised(Body body, Family family, Setup wished, SetupParameter yields) {
+    Setup setup = wished;
+    Optional<Impossible> obstacle = obstacle(body, family, setup);
+    while (obstacle.isPresent()
+        && YIELDS_TO.contains(obstacle.get().limit())
+        && setup.get(yields) + YIELD_STEP * yields.step() <= yields.allowed().max()) {
+      setup = setup.with(yields, setup.get(yields) + YIELD_STEP * yields.step());
+      obstacle = obstacle(body, family, setup);
+    }
+    return setup;
+  }
+
+  /**
+   * The same set-up as deep as it goes, at each depth with the least rise of what yields; empty
+   * when even the least depth is impossible.
+   */
+  private static Optional<Setup> shallower(
+      Body body, Family family, Setup setup, Optional<SetupParameter> yields) {
+    SetupParameter depth = family.depth().orElseThrow();
+    for (double low = setup.get(depth) - 2 * depth.step();
+        low >= depth.allowed().min();
+        low -= 2 * depth.step()) {
+      Setup less = family.atDepth(setup, low);
+      Setup reached = yields.map(p -> raised(body, family, less, p)).orElse(less);
+      if (obstacle(body, family, reached).isEmpty()) {
+        return Optional.of(deepest(body, family, reached, low + 2 * depth.step()));
       }
-    } while (obstacle(body, family, family.atDepth(setup, low)).isPresent());
+    }
+    return Optional.empty();
+  }
+
+  /** The same set-up as deep as it goes: whole degrees or centimetres below {@code tooDeep}. */
+  private static Setup deepest(Body body, Family family, Setup setup, double tooDeep) {
+    SetupParameter depth = family.depth().orElseThrow();
+    double low = setup.get(depth);
+    double high = tooDeep;
     while (high - low > 0.5) {
       double middle = 0.5 * (low + high);
       if (obstacle(body, family, family.atDepth(setup, middle)).isEmpty()) {
@@ -96,16 +129,18 @@ public record Reach(Setup setup, List<String> changes) {
         high = middle;
       }
     }
-    double reached = Math.max(Math.floor(low), depth.allowed().min());
-    changes.add(
-        depth.label()
-            + " "
-            + depth.words(reached)
-            + " instead of "
-            + depth.words(setup.get(depth))
-            + ". "
-            + obstacle.get().reason());
-    return Optional.of(new Reach(family.atDepth(setup, reached), changes));
+    return family.atDepth(setup, Math.max(Math.floor(low), depth.allowed().min()));
+  }
+
+  private static String told(
+      SetupParameter p, Setup wished, Setup reached, Optional<Impossible> why) {
+    return p.label()
+        + " "
+        + p.words(reached.get(p))
+        + " instead of "
+        + p.words(wished.get(p))
+        + ". "
+        + why.orElseThrow().reason();
   }
 
   /**

@@ -36,6 +36,12 @@ public final class Offers {
   private static final Set<String> HAND_WEIGHTS =
       Set.of("dumbbells", "kettlebell", "ankle-weights");
 
+  /**
+   * Stimulus of a region from which the best that is here counts as a whole effective set; where
+   * the best gives less, it counts as its share of this (judgement).
+   */
+  private static final double FULL_SHARE_FROM = 0.5;
+
   private final Map<String, Offer> byId = new LinkedHashMap<>();
   private final Map<String, Evaluation.Computed> evaluations = new HashMap<>();
   private final Map<String, Order.Excluded> excluded = new HashMap<>();
@@ -44,9 +50,12 @@ public final class Offers {
   public Offers(Order order, Profile profile) {
     RegionValues best =
         RegionValues.of(
-            r -> order.entries().stream().mapToDouble(e -> e.stimulus().get(r)).max().orElse(0));
+            r ->
+                Math.max(
+                    FULL_SHARE_FROM,
+                    order.all().stream().mapToDouble(e -> e.stimulus().get(r)).max().orElse(0)));
     order
-        .entries()
+        .all()
         .forEach(
             e -> {
               byId.put(e.ranked().id(), offer(e, best, profile));

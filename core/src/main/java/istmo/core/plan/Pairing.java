@@ -20,7 +20,7 @@ public enum Pairing {
   private static final double MOST_SHARED_WORK = 0.45;
 
   /** Both at once are too much for the back above this sum (judgement). */
-  private static final double MOST_BACK = 0.6;
+  private static final double MOST_BACK = 0.48;
 
   private final String label;
 

@@ -103,7 +103,7 @@ public enum Role {
                     id ->
                         Equipment.get(id).load() == LoadKind.BAR
                             || Equipment.get(id).load() == LoadKind.SLED);
-    boolean back = Function.most(a, p -> p.backActivation()) > 0.3;
+    boolean back = Function.most(a, p -> p.backActivation()) > 0.24;
     if (hip && (knee || back)) {
       return heavy ? HEAVY : COMPOUND;
     }

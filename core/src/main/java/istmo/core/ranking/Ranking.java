@@ -1,10 +1,15 @@
 package istmo.core.ranking;
 
+import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * Ranks alternatives by an additive value model under uncertainty: fit (scaled so that the best is
@@ -31,16 +36,25 @@ public final class Ranking {
   private Ranking() {}
 
   /**
-   * Ids in order, best first: by utility, then by id. What {@link #rank} gives, without its draws.
+   * Ids in order: groups by their best member, best first, and in each its members, best first.
+   * What {@link #rank} gives, without its draws.
    */
   public static List<String> order(List<Alternative> alternatives, double fitWeight) {
-    double best = best(alternatives);
-    return alternatives.stream()
-        .sorted(
-            Comparator.<Alternative>comparingDouble(a -> -utilityOf(a, a.fit() / best, fitWeight))
-                .thenComparing(Alternative::id))
+    return sorted(alternatives, best(alternatives), fitWeight).stream()
         .map(Alternative::id)
         .toList();
+  }
+
+  private static List<Alternative> sorted(
+      List<Alternative> alternatives, double best, double fitWeight) {
+    Comparator<Alternative> better =
+        Comparator.<Alternative>comparingDouble(a -> -utilityOf(a, a.fit() / best, fitWeight))
+            .thenComparing(Alternative::id);
+    Map<String, List<Alternative>> groups = new LinkedHashMap<>();
+    alternatives.stream()
+        .sorted(better)
+        .forEach(a -> groups.computeIfAbsent(a.group(), g -> new ArrayList<>()).add(a));
+    return groups.values().stream().flatMap(List::stream).toList();
   }
 
   private static double best(List<Alternative> alternatives) {
@@ -48,7 +62,8 @@ public final class Ranking {
   }
 
   /**
-   * The order, best first: by utility, then by id.
+   * The order of {@link #order}. Places count groups: the first member of a group stands for it,
+   * and a further member's places are those that it would have instead of the first.
    *
    * @param fitWeight weight of the fit beside the criteria's weights
    * @param fitLabel name of the fit among the contributions
@@ -59,17 +74,49 @@ public final class Ranking {
       return List.of();
     }
     double best = best(alternatives);
-    List<Alternative> sorted =
-        alternatives.stream()
-            .sorted(
-                Comparator.<Alternative>comparingDouble(
-                        a -> -utilityOf(a, a.fit() / best, fitWeight))
-                    .thenComparing(Alternative::id))
-            .toList();
-    int n = sorted.size();
+    List<Alternative> sorted = sorted(alternatives, best, fitWeight);
+    double[][] utility = utilities(sorted, best, fitWeight);
+    int draws = utility[0].length;
+    int[] first = firstOfGroup(sorted);
+    int[][] ranks = ranks(utility, first);
+    List<Ranked> result = new ArrayList<>();
+    List<double[]> leaders = new ArrayList<>();
+    int low = (int) Math.round((1 - INTERVAL) / 2 * (draws - 1));
+    int high = draws - 1 - low;
+    for (int i = 0; i < sorted.size(); i++) {
+      Alternative a = sorted.get(i);
+      if (first[i] == i
+          && (leaders.isEmpty() || beats(leaders.get(leaders.size() - 1), utility[i]) >= CLEARLY)) {
+        leaders.add(utility[i]);
+      }
+      long wins = Arrays.stream(ranks[i]).filter(r -> r == 1).count();
+      Arrays.sort(ranks[i]);
+      double[] u = utility[i].clone();
+      Arrays.sort(u);
+      result.add(
+          new Ranked(
+              a.id(),
+              utilityOf(a, a.fit() / best, fitWeight),
+              u[low],
+              u[high],
+              ranks[i][low],
+              ranks[i][high],
+              wins / (double) draws,
+              first[i] == i
+                  ? leaders.size()
+                  : Math.max(result.get(first[i]).band(), band(leaders, utility[i])),
+              contributions(a, best, fitWeight, fitLabel),
+              back(sorted.get(0), a, best, fitWeight, fitLabel),
+              i == 0 ? Optional.empty() : raise(sorted.get(i - 1), a, best, fitWeight, fitLabel)));
+    }
+    return result;
+  }
+
+  /** Utility by alternative and draw. */
+  private static double[][] utilities(List<Alternative> sorted, double best, double fitWeight) {
     int draws = sorted.get(0).draws().length;
-    double[][] utility = new double[n][draws];
-    for (int i = 0; i < n; i++) {
+    double[][] utility = new double[sorted.size()][draws];
+    for (int i = 0; i < utility.length; i++) {
       Alternative a = sorted.get(i);
       if (a.draws().length != draws) {
         throw new IllegalArgumentException(
@@ -81,50 +128,67 @@ public final class Ranking {
         utility[i][d] = practical + perFit * a.draws()[d];
       }
     }
-    int[][] ranks = new int[n][draws];
-    double[] wins = new double[n];
-    double[] column = new double[n];
-    Integer[] byDraw = new Integer[n];
-    for (int d = 0; d < draws; d++) {
-      for (int i = 0; i < n; i++) {
-        column[i] = -utility[i][d];
-        byDraw[i] = i;
-      }
-      Arrays.sort(byDraw, Comparator.comparingDouble(i -> column[i]));
-      for (int r = 0; r < n; r++) {
-        ranks[byDraw[r]][d] = r + 1;
-      }
-      wins[byDraw[0]]++;
-    }
-    List<Ranked> result = new ArrayList<>();
-    int band = 0;
-    int leader = -1;
-    for (int i = 0; i < n; i++) {
-      if (leader < 0 || beats(utility[leader], utility[i]) >= CLEARLY) {
-        leader = i;
-        band++;
-      }
-      Alternative a = sorted.get(i);
-      Arrays.sort(ranks[i]);
-      double[] u = utility[i].clone();
-      Arrays.sort(u);
-      int low = (int) Math.round((1 - INTERVAL) / 2 * (draws - 1));
-      int high = draws - 1 - low;
-      result.add(
-          new Ranked(
-              a.id(),
-              utilityOf(a, a.fit() / best, fitWeight),
-              u[low],
-              u[high],
-              ranks[i][low],
-              ranks[i][high],
-              wins[i] / draws,
-              band,
-              contributions(a, best, fitWeight, fitLabel),
-              back(sorted.get(0), a, best, fitWeight, fitLabel),
-              i == 0 ? Optional.empty() : raise(sorted.get(i - 1), a, best, fitWeight, fitLabel)));
+    return utility;
+  }
+
+  /** For each, which one stands first in its group. */
+  private static int[] firstOfGroup(List<Alternative> sorted) {
+    Map<String, Integer> first = new HashMap<>();
+    int[] result = new int[sorted.size()];
+    for (int i = 0; i < result.length; i++) {
+      first.putIfAbsent(sorted.get(i).group(), i);
+      result[i] = Required.entry(first, sorted.get(i).group());
     }
     return result;
+  }
+
+  /** Rank by alternative and draw among those that stand for their groups; 1 is best. */
+  private static int[][] ranks(double[][] utility, int[] first) {
+    int n = utility.length;
+    int draws = utility[0].length;
+    int[][] ranks = new int[n][draws];
+    int groups = (int) IntStream.range(0, n).filter(i -> first[i] == i).count();
+    double[] standing = new double[groups];
+    for (int d = 0; d < draws; d++) {
+      int g = 0;
+      for (int i = 0; i < n; i++) {
+        if (first[i] == i) {
+          standing[g++] = utility[i][d];
+        }
+      }
+      Arrays.sort(standing);
+      for (int i = 0; i < n; i++) {
+        double own = utility[i][d];
+        int above = groups - upperBound(standing, own);
+        ranks[i][d] = 1 + above - (first[i] != i && utility[first[i]][d] > own ? 1 : 0);
+      }
+    }
+    return ranks;
+  }
+
+  /** How many of an ascending list are not above a value. */
+  private static int upperBound(double[] ascending, double value) {
+    int low = 0;
+    int high = ascending.length;
+    while (low < high) {
+      int middle = (low + high) >>> 1;
+      if (ascending[middle] <= value) {
+        low = middle + 1;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
+  }
+
+  /** The first band whose leader does not clearly beat this one; the last where each does. */
+  private static int band(List<double[]> leaders, double[] utility) {
+    for (int b = 0; b < leaders.size(); b++) {
+      if (beats(leaders.get(b), utility) < CLEARLY) {
+        return b + 1;
+      }
+    }
+    return leaders.size();
   }
 
   private static double totalWeight(Alternative a, double fitWeight) {

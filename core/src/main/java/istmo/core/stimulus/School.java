@@ -16,6 +16,8 @@ import java.util.List;
  *     the peak
  * @param passiveWeight how much stretch tension counts beside active tension
  * @param activityTrust how much a finding of muscle activity counts beside one of growth, 0 to 1
+ * @param practiceTrust how much common practice that hardly anybody disputes counts beside a growth
+ *     study, 0 to 1
  * @param basics how much more ease of adding load and return for the whole leg count, 0 for not at
  *     all
  */
@@ -28,16 +30,27 @@ public record School(
     double powerMean,
     double passiveWeight,
     double activityTrust,
+    double practiceTrust,
     double basics) {
   public static final Allowed LENGTH_BIAS = new Allowed(-1.5, 1.5, "");
   public static final Allowed PASSIVE_WEIGHT = new Allowed(0, 1, "");
   public static final Allowed ACTIVITY_TRUST = new Allowed(0, 1, "");
+  public static final Allowed PRACTICE_TRUST = new Allowed(0, 1, "");
   public static final Allowed BASICS = new Allowed(0, 3, "");
 
   /**
    * What a finding of activity counts unless a school says otherwise (judgement; docs/model.md, 9).
    */
   public static final double USUAL_ACTIVITY_TRUST = 0.2;
+
+  /** What common practice counts unless a school says otherwise: little (judgement). */
+  public static final double USUAL_PRACTICE_TRUST = 0.1;
+
+  /**
+   * Exponent of the mean over the range: above 1, so that what is heavy for a part of a long range
+   * is not worth less than what is heavy throughout a short one (chosen in docs/decisions.md).
+   */
+  public static final double USUAL_POWER_MEAN = 1.5;
 
   public static final int LONGEST_NAME = 60;
   private static final int LONGEST_REASON = 400;
@@ -50,7 +63,7 @@ public record School(
               + " exercises as practitioners would.",
           2,
           1.0,
-          1,
+          USUAL_POWER_MEAN,
           0.5);
   public static final School WHOLE_RANGE =
       new School(
@@ -59,7 +72,7 @@ public record School(
           "All lengths alike; what is heavy only at one end counts less.",
           2,
           0,
-          1,
+          USUAL_POWER_MEAN,
           0);
   public static final School SQUEEZE =
       new School(
@@ -68,7 +81,7 @@ public record School(
           "Short lengths and no slack count more; least support in growth studies.",
           2,
           -1,
-          1,
+          USUAL_POWER_MEAN,
           0);
   public static final School ACTIVATION =
       new School(
@@ -78,9 +91,10 @@ public record School(
               + " were measured (thrust against squat).",
           2,
           0,
-          1,
+          USUAL_POWER_MEAN,
           0,
           1,
+          USUAL_PRACTICE_TRUST,
           0);
   public static final School BASICS_FIRST =
       new School(
@@ -90,10 +104,24 @@ public record School(
               + " set counts more.",
           2,
           1.0,
-          1,
+          USUAL_POWER_MEAN,
           0.5,
           USUAL_ACTIVITY_TRUST,
+          USUAL_PRACTICE_TRUST,
           1);
+
+  public static final School STUDIES_ONLY =
+      new School(
+          "studies",
+          "by studies and mechanics only",
+          "Lengths as by stretch, and what coaches agree on without a study counts for nothing.",
+          2,
+          1.0,
+          USUAL_POWER_MEAN,
+          0.5,
+          USUAL_ACTIVITY_TRUST,
+          0,
+          0);
 
   public School(
       String id,
@@ -112,12 +140,13 @@ public record School(
         powerMean,
         passiveWeight,
         USUAL_ACTIVITY_TRUST,
+        USUAL_PRACTICE_TRUST,
         0);
   }
 
   /** The stated schools. */
   public static List<School> all() {
-    return List.of(STRETCH, WHOLE_RANGE, SQUEEZE, ACTIVATION, BASICS_FIRST);
+    return List.of(STRETCH, WHOLE_RANGE, SQUEEZE, ACTIVATION, BASICS_FIRST, STUDIES_ONLY);
   }
 
   /** The stated school with this id; throws {@code InvalidInput} when there is none. */
@@ -135,18 +164,19 @@ public record School(
                         + all().stream().map(School::id).toList()));
   }
 
+  /** What a coach sets of an own school; the components are those of {@link School}. */
+  public record Leanings(
+      double lengthBias,
+      double passiveWeight,
+      double activityTrust,
+      double practiceTrust,
+      double basics) {}
+
   /**
    * A coach's own school; drive and mean over the range stay the model's. Throws {@link
    * InvalidInput} that names every field out of range.
    */
-  public static School own(
-      String id,
-      String label,
-      String reason,
-      double lengthBias,
-      double passiveWeight,
-      double activityTrust,
-      double basics) {
+  public static School own(String id, String label, String reason, Leanings leanings) {
     List<InvalidInput.Fault> faults = new ArrayList<>();
     if (label == null || label.isBlank() || label.length() > LONGEST_NAME) {
       faults.add(
@@ -158,10 +188,11 @@ public record School(
           new InvalidInput.Fault(
               "reason", "needs the reason, in at most " + LONGEST_REASON + " characters"));
     }
-    LENGTH_BIAS.check(faults, "lengthBias", lengthBias);
-    PASSIVE_WEIGHT.check(faults, "passiveWeight", passiveWeight);
-    ACTIVITY_TRUST.check(faults, "activityTrust", activityTrust);
-    BASICS.check(faults, "basics", basics);
+    LENGTH_BIAS.check(faults, "lengthBias", leanings.lengthBias());
+    PASSIVE_WEIGHT.check(faults, "passiveWeight", leanings.passiveWeight());
+    ACTIVITY_TRUST.check(faults, "activityTrust", leanings.activityTrust());
+    PRACTICE_TRUST.check(faults, "practiceTrust", leanings.practiceTrust());
+    BASICS.check(faults, "basics", leanings.basics());
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);
     }
@@ -170,10 +201,11 @@ public record School(
         label,
         reason,
         STRETCH.recruitment(),
-        lengthBias,
+        leanings.lengthBias(),
         STRETCH.powerMean(),
-        passiveWeight,
-        activityTrust,
-        basics);
+        leanings.passiveWeight(),
+        leanings.activityTrust(),
+        leanings.practiceTrust(),
+        leanings.basics());
   }
 }

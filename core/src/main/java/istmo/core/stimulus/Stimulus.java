@@ -10,6 +10,7 @@ import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.mechanics.SetSimulation;
 import istmo.core.mechanics.SimulatedSet;
 import istmo.core.quantity.Required;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -27,18 +28,31 @@ public final class Stimulus {
   public static final double FLOOR = 0.2;
 
   private static final double MOST_LENGTH_WEIGHT = 3;
+
+  /**
+   * Change of fibre length, over optimal, that is worth half of a boundless one
+   * (docs/decisions.md).
+   */
+  private static final double HALF_EXCURSION = 0.10;
+
+  private static final double USUAL_EXCURSION = 0.5;
   private static final Map<Double, Double> ALONE = new ConcurrentHashMap<>();
 
   private Stimulus() {}
 
   /** Stimulus by region id, in the order of the region list. */
   public static RegionValues byRegion(Analysis analysis, School school) {
+    return byRegion(analysis.set(), school);
+  }
+
+  /** Stimulus by region id of a set, in the order of the region list. */
+  public static RegionValues byRegion(SimulatedSet set, School school) {
     return RegionValues.of(
         region -> {
           double sum = 0;
           for (Map.Entry<String, Double> share : region.muscleShares().entrySet()) {
             int muscle = Muscles.standard().indexOf(share.getKey());
-            sum += share.getValue() * ofMuscle(analysis.set(), school, muscle);
+            sum += share.getValue() * ofMuscle(set, school, muscle);
           }
           return sum;
         });
@@ -47,6 +61,7 @@ public final class Stimulus {
   static double ofMuscle(SimulatedSet set, School school, int muscle) {
     double total = 0;
     int last = set.drive().length - 1;
+    double time = Arrays.stream(set.time()).sum();
     for (int r = 0; r <= last; r++) {
       double sum = 0;
       for (int k = 0; k < set.points(); k++) {
@@ -55,14 +70,44 @@ public final class Stimulus {
             set.capacity()[r][muscle] * u * set.activeFactor()[k][muscle]
                 + school.passiveWeight() * set.passiveFactor()[k][muscle];
         sum +=
-            Math.pow(
-                recruited(u, school) * tension * lengthWeight(school, set.fibreLength()[k][muscle]),
-                school.powerMean());
+            set.time()[k]
+                * power(
+                    recruited(u, school)
+                        * tension
+                        * lengthWeight(school, set.fibreLength()[k][muscle]),
+                    school.powerMean());
       }
-      total +=
-          (r == last ? set.lastShare() : 1) * Math.pow(sum / set.points(), 1 / school.powerMean());
+      double mean = root(sum / time, school.powerMean());
+      total += (r == last ? set.lastShare() : 1) * time * mean;
     }
-    return total / ALONE.computeIfAbsent(school.recruitment(), Stimulus::alone);
+    return total
+        * excursion(set, muscle)
+        / ALONE.computeIfAbsent(school.recruitment(), Stimulus::alone);
+  }
+
+  /** x to the power p; quick for the usual exponent. */
+  private static double power(double x, double p) {
+    return p == School.USUAL_POWER_MEAN ? x * Math.sqrt(x) : Math.pow(x, p);
+  }
+
+  private static double root(double x, double p) {
+    return p == School.USUAL_POWER_MEAN ? Math.cbrt(x * x) : Math.pow(x, 1 / p);
+  }
+
+  /**
+   * What the change of a muscle's length over the range is worth: dl / (dl + half), 1 for {@value
+   * #USUAL_EXCURSION} of the optimal length. A muscle that is held at one length while others move
+   * (two-joint muscles in a squat) is driven and grows little.
+   */
+  private static double excursion(SimulatedSet set, int muscle) {
+    double least = Double.POSITIVE_INFINITY;
+    double most = Double.NEGATIVE_INFINITY;
+    for (double[] at : set.fibreLength()) {
+      least = Math.min(least, at[muscle]);
+      most = Math.max(most, at[muscle]);
+    }
+    double change = most - least;
+    return change / (change + HALF_EXCURSION) * (1 + HALF_EXCURSION / USUAL_EXCURSION);
   }
 
   /**

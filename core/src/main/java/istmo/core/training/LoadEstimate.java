@@ -18,15 +18,15 @@ import java.util.Optional;
  * @param repetitions for which it is meant, two in reserve
  */
 public record LoadEstimate(double lowKg, double highKg, String repetitions, String basis) {
-  /**
-   * Shares of the figure between which a first load is told. From this exercise's own lift, ten per
-   * cent either way; from another through the model, which errs by about a quarter
-   * (docs/validation.md, loads), never above its figure: a first load that is too light costs a set
-   * (judgement).
-   */
-  private static final double[] FROM_ITSELF = {0.9, 1.1};
+  /** From this exercise's own lift, ten per cent either way holds eight of ten. */
+  private static final double FROM_ITSELF = 0.1;
 
-  private static final double[] FROM_MODEL = {0.6, 1.0};
+  /**
+   * Standard deviation of the model's figure from another lift: a quarter between bars and more to
+   * machines whose levers are generic (docs/validation.md, loads).
+   */
+  private static final double MODEL_SD = 0.35;
+
   private static final double RESERVE = 2;
 
   /**
@@ -34,6 +34,7 @@ public record LoadEstimate(double lowKg, double highKg, String repetitions, Stri
    * not compare.
    *
    * @param analysis of the candidate in this set-up on the calibrated body
+   * @param bodyMassKg the client's
    * @param share of a usual load that the client's cautions allow to begin with
    */
   public static Optional<LoadEstimate> of(
@@ -42,6 +43,7 @@ public record LoadEstimate(double lowKg, double highKg, String repetitions, Stri
       Analysis analysis,
       Optional<Calibration> calibration,
       GymEquipment equipment,
+      double bodyMassKg,
       double share) {
     if (calibration.isEmpty()) {
       return Optional.empty();
@@ -56,17 +58,28 @@ public record LoadEstimate(double lowKg, double highKg, String repetitions, Stri
       return Optional.empty();
     }
     double empty = Calibration.emptyKg(setup);
-    double maximum = (own == null ? analysis.limitKg() : own) + empty;
-    double middle = OneRepetition.load(maximum, middle(x.repetitions()) + RESERVE) * share;
-    double[] between = own == null ? FROM_MODEL : FROM_ITSELF;
     double step = Math.max(0.5, equipment.smallestStepKg(x.needs()));
-    double low = Math.max(0, Math.floor((middle * between[0] - empty) / step) * step);
-    double high = Math.max(low, Math.floor((middle * between[1] - empty) / step) * step);
-    String basis =
+    double toFailure = middle(x.repetitions()) + RESERVE;
+    double cap =
         own == null
-            ? "by the model from another lift: 60 to 100 % of its figure, which errs by about a"
-                + " quarter"
-            : "from this exercise's own lift, ±10 %";
+            ? UsualLoads.capKg(candidate.id(), bodyMassKg).orElse(Double.POSITIVE_INFINITY)
+            : Double.POSITIVE_INFINITY;
+    UsualLoads.Known known =
+        own == null
+            ? fromOthers(candidate, analysis, calibration.get())
+            : new UsualLoads.Known(Math.log(Math.max(1e-3, own)), FROM_ITSELF / UsualLoads.Z80);
+    double spread = UsualLoads.Z80 * known.sd();
+    double low = told(known.ln() - spread, empty, toFailure, share, cap, step);
+    double top = own == null ? known.ln() : known.ln() + spread;
+    double high = Math.max(low, told(top, empty, toFailure, share, cap, step));
+    String basis =
+        own != null
+            ? "from this exercise's own lift, ±10 %"
+            : UsualLoads.beside(candidate.id(), calibration.get().maxima()).isPresent()
+                ? "from another lift, by the model and by what lifters usually handle beside it"
+                    + " (common practice); the light side of both"
+                : "by the model from another lift, which errs by about a quarter; the light side of"
+                    + " it";
     return Optional.of(
         new LoadEstimate(
             low,
@@ -75,6 +88,24 @@ public record LoadEstimate(double lowKg, double highKg, String repetitions, Stri
             share < 1
                 ? basis + String.format(Locale.ROOT, "; %.0f %% of it to begin with", 100 * share)
                 : basis));
+  }
+
+  /** The model's figure and the usual one beside known lifts, each as sure as it is. */
+  private static UsualLoads.Known fromOthers(
+      Candidate candidate, Analysis analysis, Calibration calibration) {
+    UsualLoads.Known model =
+        new UsualLoads.Known(Math.log(Math.max(1, analysis.limitKg())), MODEL_SD);
+    return UsualLoads.beside(candidate.id(), calibration.maxima()).map(model::with).orElse(model);
+  }
+
+  /**
+   * A load as told: of a largest one, for repetitions, within a cap, rounded down to a step, kg.
+   */
+  private static double told(
+      double lnMaximum, double empty, double toFailure, double share, double cap, double step) {
+    double maximum = Math.exp(lnMaximum) + empty;
+    double load = OneRepetition.load(maximum, toFailure) * share - empty;
+    return Math.max(0, Math.floor(Math.min(load, cap) / step) * step);
   }
 
   /** Middle of a range such as "8-12". */

@@ -55,7 +55,7 @@ class GymEquipmentTest {
   }
 
   private static Order.Entry entry(Order o, String candidate) {
-    return o.entries().stream()
+    return o.all().stream()
         .filter(e -> e.ranked().id().equals(candidate))
         .findFirst()
         .orElseThrow();

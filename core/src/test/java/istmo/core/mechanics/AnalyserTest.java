@@ -65,6 +65,8 @@ class AnalyserTest {
               family.posture(LIFTER, setup, 0, a.limitKg() + 1) instanceof Posture
                   && family.posture(LIFTER, setup, 1, a.limitKg() + 1) instanceof Posture)
           .isFalse();
+    } else if (a.limiters().get(0).id().equals(Limiter.GRIP)) { // the arms end it first
+      assertThat(least).isGreaterThan(a.limitKg());
     } else {
       assertThat(least).isCloseTo(a.limitKg(), within(0.06));
     }
@@ -240,7 +242,7 @@ class AnalyserTest {
     Analysis hinge = Bodies.analysis(LIFTER, "hinge", Map.of());
     assertThat(hinge.limiters())
         .noneMatch(l -> l.share() > 0.02 && (l.id().startsWith("V") || l.id().equals("RF")));
-    assertThat(hinge.limiters()).anyMatch(l -> l.id().equals("ERECTORS"));
+    assertThat(hinge.limiters().get(0).id()).as("hamstrings end a hinge").isIn("BFL", "ST", "SM");
   }
 
   @Test

@@ -40,8 +40,19 @@ class LawsTest {
   /** How many random set-ups of a family at least can be taken up by their bodies. */
   private static final int LEAST_COMPUTED = 8;
 
-  /** Both keep a straight line from knee to shoulder, and few bodies balance in it. */
-  private static final Map<String, Integer> FEWER_COMPUTED = Map.of("sissy", 2, "lean-back", 3);
+  /**
+   * The first two keep a straight line from knee to shoulder, and few bodies balance in it; the
+   * others are heavy for a body as it comes, or ask for a track, a pulley or an ankle that suits
+   * it.
+   */
+  private static final Map<String, Integer> FEWER_COMPUTED =
+      Map.of(
+          "sissy", 1,
+          "lean-back", 3,
+          "guided-split", 4,
+          "kneeling-curl", 5,
+          "pull-through", 6,
+          "guided-squat", 7);
 
   /** The lifter would fall before a muscle gives out; AnalyserTest checks that limit. */
   private static final Set<String> ENDED_BY_BALANCE = Set.of("pull-through");
@@ -51,11 +62,13 @@ class LawsTest {
   }
 
   static Stream<Family> endedByAMuscle() {
-    return families().filter(f -> !ENDED_BY_BALANCE.contains(f.id()));
+    return families()
+        .filter(f -> !ENDED_BY_BALANCE.contains(f.id()))
+        .filter(f -> !f.heldAtChest(reachable(f)));
   }
 
   static Stream<Family> whosePostureDoesNotHangOnTheLoad() {
-    return families().filter(f -> !f.balances());
+    return families().filter(f -> !f.balances()).filter(f -> !f.heldAtChest(reachable(f)));
   }
 
   /** A set-up in which the squats and the press reach their depth with the lifter's body. */

@@ -61,7 +61,16 @@ class HonestOrderTest {
   }
 
   private static int rank(Order o, String id) {
-    return o.entries().stream().map(e -> e.ranked().id()).toList().indexOf(id) + 1;
+    return o.all().stream().map(e -> e.ranked().id()).toList().indexOf(id) + 1;
+  }
+
+  /** Place of an exercise, by whichever of its variants stands for it. */
+  private static int place(Order o, String exercise) {
+    return o.entries().stream()
+            .map(e -> e.evaluation().candidate().exerciseId())
+            .toList()
+            .indexOf(exercise)
+        + 1;
   }
 
   private static double value(Order.Entry e, Criterion c) {
@@ -86,8 +95,7 @@ class HonestOrderTest {
 
   /**
    * Seated curls grew the two-joint hamstrings more than lying ones (Maeo et al. 2021 Med Sci
-   * Sports Exerc, MRI, 12 weeks); the order says the same of each of the three, and the study is
-   * among those that moved the lying curl.
+   * Sports Exerc, MRI, 12 weeks); the order says the same of each of the three.
    */
   @ParameterizedTest
   @ValueSource(strings = {"BFL", "ST", "SM"})
@@ -99,8 +107,6 @@ class HonestOrderTest {
     assertThat(rank(o, "seated-leg-curl/usual"))
         .isPositive()
         .isLessThan(rank(o, "lying-leg-curl/usual"));
-    assertThat(lying.studies())
-        .anyMatch(i -> i.finding().citation().equals("Maeo et al. 2021 Med Sci Sports Exerc"));
   }
 
   /** Each strip cites the studies that moved it, and says so where there are none. */
@@ -108,14 +114,17 @@ class HonestOrderTest {
   void studiesMoveFiguresAndAreCited() {
     Order o = Orders.order(brief(new Aim(Map.of("RF", 3), Set.of())), EVALUATIONS);
     Order.Entry squat =
-        o.entries().stream()
+        o.all().stream()
             .filter(e -> e.ranked().id().equals("back-squat/high-bar"))
             .findFirst()
             .orElseThrow();
     assertThat(squat.studies()).isNotEmpty();
     assertThat(squat.why()).anyMatch(w -> w.startsWith("Studies ") && w.contains("20"));
-    assertThat(o.entries())
+    assertThat(Orders.order(brief(new Aim(Map.of("AB", 3), Set.of())), EVALUATIONS).all())
         .anyMatch(e -> e.why().stream().anyMatch(w -> w.startsWith("Mechanics only")));
+    assertThat(squat.why())
+        .as("opinion is told apart from studies")
+        .noneMatch(w -> w.startsWith("Studies ") && w.contains("Common practice"));
   }
 
   /**
@@ -141,8 +150,7 @@ class HonestOrderTest {
   void aSoreBackPutsFirstWhatSparesIt() {
     Order usual = by(Preset.GROWTH, BACK_OF_THE_THIGH);
     Order spared = by(Preset.SORE_BACK, BACK_OF_THE_THIGH);
-    assertThat(rank(spared, "romanian-deadlift/usual"))
-        .isGreaterThan(rank(usual, "romanian-deadlift/usual"));
+    assertThat(place(spared, "romanian-deadlift")).isGreaterThan(place(usual, "romanian-deadlift"));
     assertThat(value(spared.entries().get(0), Criterion.SPINE)).isGreaterThan(0.7);
   }
 
@@ -201,7 +209,7 @@ class HonestOrderTest {
     assertThat(o.notes()).anyMatch(n -> n.startsWith("One station: "));
     assertThat(o.excluded())
         .anyMatch(x -> x.kind() == Order.Kind.PRESET && x.reason().equals("Another station."));
-    assertThat(o.entries().size() + o.excluded().size())
+    assertThat(o.all().size() + o.excluded().size())
         .isEqualTo(EVALUATIONS.size() + Catalogue.standard().notComputed().size());
   }
 
@@ -224,8 +232,10 @@ class HonestOrderTest {
     Order basics = Orders.order(brief(legs).withSchool(School.BASICS_FIRST), EVALUATIONS);
     assertThat(
             basics.entries().stream().limit(5).mapToDouble(e -> value(e, Criterion.RETURN)).sum())
-        .isGreaterThan(
+        .isGreaterThanOrEqualTo(
             usual.entries().stream().limit(5).mapToDouble(e -> value(e, Criterion.RETURN)).sum());
+    assertThat(basics.entries().stream().map(e -> e.ranked().id()))
+        .isNotEqualTo(usual.entries().stream().map(e -> e.ranked().id()).toList());
   }
 
   @Test
@@ -290,7 +300,7 @@ class HonestOrderTest {
   void everyPresetOrdersAndLosesNothing(Preset preset) {
     Order o = by(preset, BACK_OF_THE_THIGH);
     assertThat(o.firstPick()).isPresent();
-    assertThat(o.entries().size() + o.excluded().size())
+    assertThat(o.all().size() + o.excluded().size())
         .isEqualTo(EVALUATIONS.size() + Catalogue.standard().notComputed().size());
     o.entries()
         .forEach(
@@ -314,9 +324,11 @@ class HonestOrderTest {
     assertThatThrownBy(() -> Preset.get("astrology"))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("preset");
-    assertThatThrownBy(() -> School.own("own-1", "", "why", 2, 0.5, 0.2, 0))
+    assertThatThrownBy(
+            () -> School.own("own-1", "", "why", new School.Leanings(2, 0.5, 0.2, 1.2, 0)))
         .hasMessageContaining("label")
-        .hasMessageContaining("lengthBias");
+        .hasMessageContaining("lengthBias")
+        .hasMessageContaining("practiceTrust");
   }
 
   @Test
@@ -430,6 +442,6 @@ class HonestOrderTest {
   }
 
   private static Order.Entry entry(Order o, String id) {
-    return o.entries().stream().filter(e -> e.ranked().id().equals(id)).findFirst().orElseThrow();
+    return o.all().stream().filter(e -> e.ranked().id().equals(id)).findFirst().orElseThrow();
   }
 }

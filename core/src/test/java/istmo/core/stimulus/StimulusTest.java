@@ -37,6 +37,8 @@ class StimulusTest {
         Arrays.fill(c[r], capacity[r]);
       }
     }
+    double[] time = new double[length.length];
+    Arrays.fill(time, 1.0 / length.length);
     return new SimulatedSet(
         1,
         repetitions - 1 + lastShare,
@@ -48,15 +50,17 @@ class StimulusTest {
         l,
         one,
         new double[length.length][MUSCLES],
+        time,
         0);
   }
 
   /**
-   * What one muscle alone does: a constant load at optimal length, the tenth repetition taking all
-   * that is left. Worked out here by stepping, as the definition says.
+   * What one muscle alone does: a constant load, lengths half an optimal length apart about the
+   * best, the tenth repetition taking all that is left. Worked out here by stepping, as the
+   * definition says.
    */
   @Test
-  void tenRepetitionsOfAMuscleAloneCountOneInEverySchool() {
+  void tenRepetitionsOfAMuscleAloneCountOneWhereAllLengthsCountAlike() {
     double load = 0.7;
     for (double step = 0.1; step > 1e-13; step /= 2) {
       double left = 1;
@@ -70,7 +74,7 @@ class StimulusTest {
     for (int r = 1; r < 10; r++) {
       left[r] = left[r - 1] - SetSimulation.FATIGUE * load / left[r - 1];
     }
-    for (School school : School.all()) {
+    for (School school : List.of(School.WHOLE_RANGE, School.ACTIVATION)) {
       double sum = 0;
       for (int r = 0; r < 10; r++) {
         sum +=
@@ -78,7 +82,7 @@ class StimulusTest {
                 with(
                     1,
                     1,
-                    new double[] {1, 1, 1},
+                    new double[] {0.75, 1, 1.25},
                     new double[] {load / left[r], load / left[r], load / left[r]},
                     new double[] {left[r]}),
                 school,
@@ -89,8 +93,9 @@ class StimulusTest {
   }
 
   /**
-   * By hand: lengths 0.8 and 1.4, drive a half of a rested muscle. Stretch: half squared x half x
-   * (0.8 + 1.4) / 2; squeeze: x (1.2 + 0.6) / 2; a peak school with exponent 3 takes the cube mean.
+   * By hand: lengths 0.8 and 1.4, drive a half of a rested muscle. All schools share the change of
+   * length and the mean of exponent 1.5, so ratios are means of the length weights: stretch 0.8 and
+   * 1.4, squeeze 1.2 and 0.6; a peak school with exponent 3 takes the cube mean.
    */
   @Test
   void lengthCountsAsTheSchoolSays() {
@@ -98,17 +103,40 @@ class StimulusTest {
         with(1, 1, new double[] {0.8, 1.4}, new double[] {0.5, 0.5}, new double[] {1});
     double flat = Stimulus.ofMuscle(two, School.WHOLE_RANGE, 0);
     assertThat(Stimulus.ofMuscle(two, School.STRETCH, 0) / flat)
-        .isCloseTo((0.8 + 1.4) / 2, within(1e-12));
+        .isCloseTo(mean(1.5, 0.8, 1.4), within(1e-12));
     assertThat(Stimulus.ofMuscle(two, School.SQUEEZE, 0) / flat)
-        .isCloseTo((1.2 + 0.6) / 2, within(1e-12));
+        .isCloseTo(mean(1.5, 1.2, 0.6), within(1e-12));
     School peak = new School("x", "", "", 2, 1.5, 3, 0.5);
-    assertThat(Stimulus.ofMuscle(two, peak, 0) / flat)
-        .isCloseTo(Math.cbrt((Math.pow(0.7, 3) + Math.pow(1.6, 3)) / 2), within(1e-12));
+    assertThat(Stimulus.ofMuscle(two, peak, 0) / flat).isCloseTo(mean(3, 0.7, 1.6), within(1e-12));
+  }
+
+  private static double mean(double exponent, double a, double b) {
+    return Math.pow((Math.pow(a, exponent) + Math.pow(b, exponent)) / 2, 1 / exponent);
+  }
+
+  /**
+   * By hand: a change of a tenth of the optimal length is worth half of a boundless one, 0.1 / 0.2
+   * against 0.5 / 0.6; a muscle that stays at one length gets nothing.
+   */
+  @Test
+  void aMuscleThatHardlyChangesLengthGetsLess() {
+    double[] drive = {0.6, 0.6};
+    double[] rested = {1};
+    double half =
+        Stimulus.ofMuscle(
+            with(1, 1, new double[] {0.75, 1.25}, drive, rested), School.WHOLE_RANGE, 0);
+    assertThat(
+            Stimulus.ofMuscle(
+                    with(1, 1, new double[] {0.95, 1.05}, drive, rested), School.WHOLE_RANGE, 0)
+                / half)
+        .isCloseTo((0.1 / 0.2) / (0.5 / 0.6), within(1e-9));
+    assertThat(Stimulus.ofMuscle(with(1, 1, new double[] {1, 1}, drive, rested), School.STRETCH, 0))
+        .isZero();
   }
 
   @Test
   void theLastRepetitionCountsByItsShareAndATiredMuscleByWhatIsLeft() {
-    double[] length = {1, 1};
+    double[] length = {0.8, 1.2};
     double[] drive = {0.6, 0.6};
     double one = Stimulus.ofMuscle(with(1, 1, length, drive, new double[] {1}), School.STRETCH, 0);
     assertThat(
@@ -121,9 +149,11 @@ class StimulusTest {
 
   @Test
   void theLengthWeightNeitherTurnsNegativeNorRunsAway() {
-    SimulatedSet shortest = with(1, 1, new double[] {0.35}, new double[] {1}, new double[] {1});
-    SimulatedSet longest = with(1, 1, new double[] {9}, new double[] {1}, new double[] {1});
-    School steep = new School("x", "", "", 2, 3, 1, 0);
+    double[] drive = {1, 1};
+    double[] rested = {1};
+    SimulatedSet shortest = with(1, 1, new double[] {0.35, 0.5}, drive, rested);
+    SimulatedSet longest = with(1, 1, new double[] {8, 9}, drive, rested);
+    School steep = new School("x", "", "", 2, 3, 1.5, 0);
     assertThat(Stimulus.ofMuscle(shortest, steep, 0)).isZero();
     assertThat(
             Stimulus.ofMuscle(longest, steep, 0)

@@ -57,6 +57,7 @@ class CalibrationTest {
         analysis(body, candidate),
         c,
         equipment,
+        MAN.massKg(),
         share);
   }
 
@@ -111,7 +112,7 @@ class CalibrationTest {
 
   @Test
   void aHingeSaysHowStrongTheBackIsAndAPressHowStrongTheLegsAre() {
-    Body strongLegs = MAN.withStrength(1.2, 0.8 * MAN.lumbarNm());
+    Body strongLegs = MAN.withStrength(1.2, 0.6 * MAN.lumbarNm());
     double press = analysis(strongLegs, "leg-press/high").limitKg();
     double hinge = analysis(strongLegs, "romanian-deadlift/usual").limitKg();
     Calibration both =
@@ -122,7 +123,7 @@ class CalibrationTest {
                     lift("romanian-deadlift/usual", hinge, 1, 0)))
             .orElseThrow();
     assertThat(both.legs()).isCloseTo(1.2, within(0.02));
-    assertThat(both.back()).isCloseTo(0.8, within(0.02));
+    assertThat(both.back()).isCloseTo(0.6, within(0.02));
     Calibration one =
         Calibration.of(MAN, List.of(lift("leg-press/high", press, 1, 0))).orElseThrow();
     assertThat(one.back()).as("no lift of the back: as strong as the legs").isEqualTo(one.legs());
@@ -189,17 +190,35 @@ class CalibrationTest {
     assertThat(half.highKg()).isEqualTo(47.5);
     assertThat(half.basis()).contains("50 % of it to begin with");
     assertThat(load("romanian-deadlift/usual", c, PLACE, 1).orElseThrow().basis())
-        .contains("60 to 100 %");
+        .contains("what lifters usually handle beside it");
   }
 
-  /** What comes through the model is never told above the model's figure. */
+  /**
+   * By hand: of two figures for one load, each weighs by its precision; and nothing is told above
+   * the cap. Usual ratios are common practice, so the law is what is tested.
+   */
   @Test
-  void aLoadFromAnotherLiftErrsOnTheLightSide() {
+  void aLoadFromAnotherLiftLiesBetweenModelAndPracticeAndErrsOnTheLightSide() {
+    UsualLoads.Known both =
+        new UsualLoads.Known(Math.log(100), 0.3).with(new UsualLoads.Known(Math.log(50), 0.15));
+    assertThat(Math.exp(both.ln()))
+        .isCloseTo(Math.exp((Math.log(100) + 4 * Math.log(50)) / 5), within(1e-9));
+    assertThat(both.sd()).isCloseTo(0.3 / Math.sqrt(5), within(1e-9));
     Optional<Calibration> c = Calibration.of(MAN, List.of(lift("back-squat/high-bar", 100, 5, 0)));
-    Analysis hack = analysis(c.orElseThrow().applied(MAN), "hack-squat/usual");
-    LoadEstimate e = load("hack-squat/usual", c, PLACE, 1).orElseThrow();
-    double figure = OneRepetition.load(hack.limitKg() + 40, 11.5 + 2) - 40;
-    assertThat(e.highKg()).isBetween(figure - 5, figure);
-    assertThat(e.lowKg()).isLessThan(0.7 * figure);
+    for (String id : List.of("hack-squat/usual", "romanian-deadlift/usual", "good-morning/usual")) {
+      LoadEstimate e = load(id, c, PLACE, 1).orElseThrow();
+      double model = analysis(c.orElseThrow().applied(MAN), id).limitKg();
+      double usual = Math.exp(UsualLoads.beside(id, c.orElseThrow().maxima()).orElseThrow().ln());
+      double repetitions =
+          LoadEstimate.middle(
+                  Catalogue.standard().exerciseOf(Catalogue.standard().candidate(id)).repetitions())
+              + 2;
+      assertThat(e.highKg())
+          .as(id)
+          .isLessThanOrEqualTo(OneRepetition.load(Math.max(model, usual) + 40, repetitions));
+      assertThat(e.lowKg()).isLessThan(e.highKg());
+    }
+    LoadEstimate stepDown = load("step-down/usual", c, PLACE, 1).orElseThrow();
+    assertThat(stepDown.highKg()).isLessThanOrEqualTo(0.2 * MAN.massKg());
   }
 }

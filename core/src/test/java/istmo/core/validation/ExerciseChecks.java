@@ -197,7 +197,10 @@ final class ExerciseChecks {
             vasti(deep) / hamstrings(deep),
             ""));
     RegionValues narrow = stimulus("squat", Map.of("depth", 85.0, "stance", 0.32, "toeOut", 10.0));
-    RegionValues wide = stimulus("squat", Map.of("depth", 85.0, "stance", 0.58, "toeOut", 25.0));
+    // shins stand more upright in a wide stance (Escamilla et al. 2001)
+    RegionValues wide =
+        stimulus(
+            "squat", Map.of("depth", 85.0, "stance", 0.58, "toeOut", 25.0, "kneeTravel", 0.75));
     String paoli = "McCaw and Melrose 1999; Paoli et al. 2009 (EMG)";
     rows.add(
         Row.alike(

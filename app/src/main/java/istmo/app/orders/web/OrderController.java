@@ -7,6 +7,7 @@ import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
 import istmo.app.schools.Schools;
 import istmo.core.body.MeasurementKind;
+import istmo.core.catalogue.Improvisation;
 import istmo.core.evidence.Finding;
 import istmo.core.evidence.Posterior;
 import istmo.core.ranking.Ranked;
@@ -72,8 +73,8 @@ class OrderController {
       double shift) {}
 
   /**
-   * stimulus: by mechanics and studies; mechanics: by mechanics alone; raise: what would move it
-   * up.
+   * stimulus: by mechanics, studies and practice; mechanics: by mechanics alone; raise: what would
+   * move it up; variants: the same exercise in its other set-ups, best first.
    */
   record EntryView(
       String candidateId,
@@ -96,7 +97,15 @@ class OrderController {
       Map<String, Double> mechanics,
       Map<String, Double> setup,
       List<String> changes,
-      @MayBeMissing LoadView load) {}
+      @MayBeMissing LoadView load,
+      List<EntryView> variants) {}
+
+  /** What would train the aim elsewhere, and what it needs. */
+  record ElsewhereView(String candidateId, String name, List<String> needs) {}
+
+  /** Nothing here trains the aim well: what would, and how it is done without a machine. */
+  record ShortageView(
+      String sentence, List<ElsewhereView> elsewhere, List<ImprovisationView> improvised) {}
 
   record SubstituteView(String candidateId, String name, double alikeness, String lost) {}
 
@@ -122,17 +131,23 @@ class OrderController {
    */
   record TogetherView(List<String> candidateIds, double coverage, List<String> sentences) {}
 
-  /** learning: candidates in an order to learn them in; notes: what the preset did. */
+  /**
+   * entries: one for each exercise, best first; hardly: what is here and hardly trains the aim, no
+   * places; shortage: said first where nothing here trains it; learning: candidates in an order to
+   * learn them in; notes: what the preset did.
+   */
   record OrderView(
       List<String> statements,
       List<EntryView> entries,
+      List<EntryView> hardly,
+      @MayBeMissing ShortageView shortage,
       List<ExcludedView> excluded,
       @MayBeMissing FirstPickView firstPick,
       List<TogetherView> together,
       List<String> learning,
       List<String> notes) {}
 
-  /** Places by one school: candidate id to its place. */
+  /** Places by one school: exercise id to its place. */
   record SchoolPlacesView(String school, String label, Map<String, Integer> places) {}
 
   /** A measurement that is missing, and how many of the first ten it would move. */
@@ -185,6 +200,8 @@ class OrderController {
     return new OrderView(
         answer.statements(),
         order.entries().stream().map(OrderController::entry).toList(),
+        order.hardly().stream().map(OrderController::entry).toList(),
+        order.shortage().map(OrderController::shortage).orElse(null),
         order.excluded().stream()
             .map(
                 x ->
@@ -202,9 +219,7 @@ class OrderController {
                                         Rounded.of(i.alikeness()),
                                         i.lost()))
                             .orElse(null),
-                        x.improvised().stream()
-                            .map(i -> new ImprovisationView(i.title(), i.setUp(), i.safety()))
-                            .toList()))
+                        improvised(x.improvised())))
             .toList(),
         order.firstPick().map(f -> new FirstPickView(f.candidateId(), f.decidedBy())).orElse(null),
         order.together().stream()
@@ -221,7 +236,7 @@ class OrderController {
         .map(
             b -> {
               Map<String, Integer> places = new LinkedHashMap<>();
-              b.places().forEach(id -> places.put(id, places.size() + 1));
+              b.places().forEach(id -> places.put(id.split("/")[0], places.size() + 1));
               return new SchoolPlacesView(b.school().id(), b.school().label(), places);
             })
         .toList();
@@ -236,6 +251,19 @@ class OrderController {
         f.direction().label(),
         f.how().label(),
         Rounded.of(i.shift()));
+  }
+
+  private static List<ImprovisationView> improvised(List<Improvisation> ways) {
+    return ways.stream().map(i -> new ImprovisationView(i.title(), i.setUp(), i.safety())).toList();
+  }
+
+  private static ShortageView shortage(Order.Shortage s) {
+    return new ShortageView(
+        s.sentence(),
+        s.elsewhere().stream()
+            .map(e -> new ElsewhereView(e.candidateId(), e.name(), e.needs()))
+            .toList(),
+        improvised(s.improvised()));
   }
 
   private static EntryView entry(Order.Entry e) {
@@ -271,6 +299,7 @@ class OrderController {
         Rounded.of(e.evaluation().stimulus()),
         e.evaluation().reach().setup().values(),
         e.evaluation().reach().changes(),
-        LoadView.of(e.load()));
+        LoadView.of(e.load()),
+        e.variants().stream().map(OrderController::entry).toList());
   }
 }

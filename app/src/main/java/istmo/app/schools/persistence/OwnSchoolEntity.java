@@ -17,6 +17,7 @@ public class OwnSchoolEntity {
   private double lengthBias;
   private double passiveWeight;
   private double activityTrust;
+  private double practiceTrust;
   private double basics;
   private Instant createdAt;
   private Instant retiredAt;
@@ -35,12 +36,14 @@ public class OwnSchoolEntity {
       double lengthBias,
       double passiveWeight,
       double activityTrust,
+      double practiceTrust,
       double basics) {
     this.label = label;
     this.reason = reason;
     this.lengthBias = lengthBias;
     this.passiveWeight = passiveWeight;
     this.activityTrust = activityTrust;
+    this.practiceTrust = practiceTrust;
     this.basics = basics;
     this.retiredAt = null;
   }
@@ -75,6 +78,10 @@ public class OwnSchoolEntity {
 
   public double getActivityTrust() {
     return activityTrust;
+  }
+
+  public double getPracticeTrust() {
+    return practiceTrust;
   }
 
   public double getBasics() {

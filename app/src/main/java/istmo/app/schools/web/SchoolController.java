@@ -1,9 +1,11 @@
 package istmo.app.schools.web;
 
+import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.schools.Schools;
 import istmo.core.stimulus.School;
 import java.util.List;
+import java.util.Objects;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -36,6 +38,7 @@ class SchoolController {
       double lengthBias,
       double passiveWeight,
       double activityTrust,
+      double practiceTrust,
       double basics,
       boolean own,
       boolean retired) {
@@ -47,19 +50,24 @@ class SchoolController {
           s.lengthBias(),
           s.passiveWeight(),
           s.activityTrust(),
+          s.practiceTrust(),
           s.basics(),
           own,
           retired);
     }
   }
 
-  /** lengthBias -1.5 to 1.5, passiveWeight and activityTrust 0 to 1, basics 0 to 3. */
+  /**
+   * lengthBias -1.5 to 1.5, passiveWeight, activityTrust and practiceTrust 0 to 1, basics 0 to 3;
+   * without practiceTrust it is what the stated schools have.
+   */
   record SchoolInput(
       String label,
       String reason,
       Double lengthBias,
       Double passiveWeight,
       Double activityTrust,
+      @MayBeMissing Double practiceTrust,
       Double basics) {
     Schools.SchoolSettings wish() {
       new Needed()
@@ -69,7 +77,13 @@ class SchoolController {
           .field("basics", basics)
           .check();
       return new Schools.SchoolSettings(
-          label, reason, lengthBias, passiveWeight, activityTrust, basics);
+          label,
+          reason,
+          lengthBias,
+          passiveWeight,
+          activityTrust,
+          Objects.requireNonNullElse(practiceTrust, School.USUAL_PRACTICE_TRUST),
+          basics);
     }
   }
 

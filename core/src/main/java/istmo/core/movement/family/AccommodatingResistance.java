@@ -92,6 +92,11 @@ final class AccommodatingResistance implements Family {
 
   /** Of the load without what is added towards the top. */
   @Override
+  public boolean heldAtChest(Setup setup) {
+    return of.heldAtChest(setup);
+  }
+
+  @Override
   public double inOneHand(Setup setup) {
     return of.inOneHand(setup);
   }

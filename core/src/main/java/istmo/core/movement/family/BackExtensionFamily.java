@@ -104,6 +104,11 @@ public final class BackExtensionFamily implements Family {
   }
 
   @Override
+  public boolean heldAtChest(Setup setup) {
+    return true;
+  }
+
+  @Override
   public boolean balances() {
     return false;
   }

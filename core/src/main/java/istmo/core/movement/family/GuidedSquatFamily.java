@@ -246,11 +246,12 @@ public final class GuidedSquatFamily implements Family {
   private static double shank(Body body, LegGeometry.Foot foot, double hipX, double thigh) {
     double shank = 0;
     for (int round = 0; round < 30; round++) {
-      double kneeZ = foot.ankle().z() + body.shankM() * Math.sin(shank) * foot.heading().z();
+      double inward = LegGeometry.kneeInward(body, foot, shank + thigh);
+      double shankM = LegGeometry.besideInward(body, foot, shank, inward);
+      double kneeZ = foot.ankle().z() + shankM * Math.sin(shank) * foot.heading().z() + inward;
       double dz = body.hipHalfDistanceM() - kneeZ;
       double l = Math.sqrt(Math.max(0, body.thighM() * body.thighM() - dz * dz));
-      double sine =
-          (hipX + l * Math.sin(thigh) - foot.ankle().x()) / (body.shankM() * foot.heading().x());
+      double sine = (hipX + l * Math.sin(thigh) - foot.ankle().x()) / (shankM * foot.heading().x());
       if (!(Math.abs(sine) < 0.95)) {
         return Double.NaN;
       }

@@ -135,6 +135,9 @@ public final class HingeFamily implements Family {
   /** Moment with which the shoulders can hold the load back, both arms, N m (own estimate). */
   static final double SHOULDER_NM = 150;
 
+  /** Trunk lean from which dumbbells beside the legs are held back whole. */
+  private static final double HELD_BACK_FROM = Math.toRadians(30);
+
   /** Dumbbells beside the legs come so far behind mid-foot, m. */
   private static final double BESIDE_BACK = 0.08;
 
@@ -305,7 +308,7 @@ public final class HingeFamily implements Family {
     }
     double x =
         hold.hangs()
-            ? hangingX(hold, middle, hip.x() + body.trunkM() * Math.sin(lean), loadKg)
+            ? hangingX(hold, middle, hip.x() + body.trunkM() * Math.sin(lean), lean, loadKg)
             : back(hold).at(body, hip, lean).x();
     return own + loadKg * (x - pressureX);
   }
@@ -343,7 +346,7 @@ public final class HingeFamily implements Family {
       }
       return Optional.of(hands);
     }
-    double x = kind == Kind.TRACK ? middle : hangingX(hold, middle, shoulderX, loadKg);
+    double x = kind == Kind.TRACK ? middle : hangingX(hold, middle, shoulderX, lean, loadKg);
     double drop = body.armM() * body.armM() - (shoulderX - x) * (shoulderX - x);
     return drop > 0 ? Optional.of(new Vec3(x, shoulderY - Math.sqrt(drop), 0)) : Optional.empty();
   }
@@ -352,8 +355,16 @@ public final class HingeFamily implements Family {
     return hold == Hold.HIGH_BACK ? Standing.LoadPosition.HIGH : Standing.LoadPosition.LOW;
   }
 
-  private static double hangingX(Hold hold, double middle, double shoulder, double loadKg) {
-    double nearest = hold == Hold.BESIDE ? middle - BESIDE_BACK : middle;
+  /**
+   * x of what hangs in the hands: over mid-foot or as near to it as the shoulders hold it.
+   * Dumbbells beside the legs hang straight down where the trunk is upright and are held back as it
+   * leans.
+   */
+  private static double hangingX(
+      Hold hold, double middle, double shoulder, double lean, double loadKg) {
+    double back = Math.min(1, lean / HELD_BACK_FROM);
+    double nearest =
+        hold == Hold.BESIDE ? shoulder + back * (middle - BESIDE_BACK - shoulder) : middle;
     return loadKg > 0 ? Math.max(nearest, shoulder - SHOULDER_NM / (loadKg * Load.G)) : nearest;
   }
 

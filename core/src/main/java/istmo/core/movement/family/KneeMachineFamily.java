@@ -111,7 +111,7 @@ public final class KneeMachineFamily implements Family {
             "kneeStraight",
             "Least knee bend",
             "deg",
-            new Allowed(0, 50, "deg"),
+            new Allowed(0, 70, "deg"),
             8,
             5,
             SetupParameter.Kind.SETUP,

@@ -8,6 +8,9 @@ import java.util.Optional;
 
 /** Positions of the leg's joint centres from angles or end points. Lengths in m, angles in rad. */
 final class LegGeometry {
+  private static final int STRAIGHT_DEG = 10;
+  private static final int WELL_BENT_DEG = 75;
+
   private LegGeometry() {}
 
   /** Distance between hip and ankle at a knee flexion. */
@@ -132,14 +135,40 @@ final class LegGeometry {
   }
 
   /**
-   * Knee over the toes at a shank angle from the vertical, then the hip behind it at a thigh angle
-   * from the vertical; empty when the stance is too wide for the thigh.
+   * How far the knee lies to the side of where it stands over the toes, m, to the right positive. A
+   * straight leg runs in one line from the ankle to the hip; a well bent one has its knee over the
+   * toes; between {@value #STRAIGHT_DEG} and {@value #WELL_BENT_DEG} degrees of bend seen from the
+   * side the one becomes the other.
+   */
+  static double kneeInward(Body body, Foot foot, double bend) {
+    double t = (Math.toDegrees(bend) - STRAIGHT_DEG) / (double) (WELL_BENT_DEG - STRAIGHT_DEG);
+    double x = Math.max(0, Math.min(1, t));
+    double straight = 1 - x * x * (3 - 2 * x);
+    return straight
+        * (body.hipHalfDistanceM() - foot.ankle().z())
+        * body.shankM()
+        / (body.shankM() + body.thighM());
+  }
+
+  /** Length of the shank in the plane of the toes when the knee lies beside that plane, m. */
+  static double besideInward(Body body, Foot foot, double shankAngle, double inward) {
+    double along = Math.sin(shankAngle) * foot.heading().z() * inward;
+    return Math.sqrt(body.shankM() * body.shankM() - inward * inward + along * along) - along;
+  }
+
+  /**
+   * The leg of a lifter who stands: the shank at an angle from the vertical, then the hip behind
+   * the knee at a thigh angle from the vertical. The knee is over the toes, or nearer to the line
+   * of the leg as that straightens. Empty when the stance is too wide for the thigh.
    */
   static Optional<Vec3[]> standingLeg(Body body, Foot foot, double shankAngle, double thighAngle) {
+    double inward = kneeInward(body, foot, shankAngle + thighAngle);
+    double shank = besideInward(body, foot, shankAngle, inward);
     Vec3 knee =
         foot.ankle()
-            .plus(body.shankM() * Math.sin(shankAngle), foot.heading())
-            .plus(body.shankM() * Math.cos(shankAngle), Vec3.UP);
+            .plus(shank * Math.sin(shankAngle), foot.heading())
+            .plus(shank * Math.cos(shankAngle), Vec3.UP)
+            .plus(inward, Vec3.RIGHT);
     double dz = body.hipHalfDistanceM() - knee.z();
     double square = body.thighM() * body.thighM() - dz * dz;
     if (!(square > 0.25 * body.thighM() * body.thighM())) {

@@ -110,7 +110,8 @@ public final class OneLegHingeFamily implements Family {
         HAND,
         Parameters.STRAPS,
         PRESSURE.usually(-0.01),
-        FOOT_SHEAR);
+        FOOT_SHEAR,
+        Parameters.TRUNK_SHIFT.usually(0.4));
   }
 
   @Override
@@ -159,7 +160,10 @@ public final class OneLegHingeFamily implements Family {
     double all = body.massKg() + loadKg;
     double footZ = 0;
     double middle = footZ - share * width - loadKg * hand / all;
-    double hipZ = middle + body.hipHalfDistanceM();
+    double hipZ =
+        middle
+            + body.hipHalfDistanceM()
+                * (1 - Standing.alone(share) * setup.get(Parameters.TRUNK_SHIFT));
     Vec3 ankle = new Vec3(0, body.ankleHeightM(), footZ);
     double reach = LegGeometry.hipToAnkle(body, bend);
     double square = reach * reach - (hipZ - footZ) * (hipZ - footZ);
@@ -216,7 +220,7 @@ public final class OneLegHingeFamily implements Family {
     double own = (1 - share) * body.massKg() * Load.G;
     double perKg = (1 - share) * Load.G;
     p.load(Load.force(Load.Segment.FOOT, p.pressure(), new Vec3(0, own, 0), new Vec3(0, perKg, 0)))
-        .footGrip(setup.get(FOOT_SHEAR), own, perKg);
+        .footGrip(setup.get(FOOT_SHEAR), share / (1 - share), 0, own, perKg);
     if (share > 0) {
       p.free(
           FreeContact.atFoot(

@@ -3,6 +3,7 @@ package istmo.core.movement.family;
 import static istmo.core.movement.Parameters.FOOT_SHEAR;
 import static istmo.core.movement.Parameters.PRESSURE;
 import static istmo.core.movement.Parameters.PRESSURE_ON_TRACK;
+import static istmo.core.movement.Parameters.TRUNK_SHIFT;
 
 import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
@@ -12,6 +13,7 @@ import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
+import istmo.core.movement.Parameters;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
 import istmo.core.movement.Setup;
@@ -258,10 +260,14 @@ public final class SplitFamily implements Family {
         kind == Kind.TRACK
             ? LoadPosition.BAR
             : LoadPosition.PARAMETER.usually(LoadPosition.HANDS.ordinal()));
+    if (kind != Kind.TRACK) {
+      list.add(Parameters.STRAPS);
+    }
     if (kind != Kind.STEP) {
       list.add(LEG);
     }
-    list.addAll(List.of(kind == Kind.TRACK ? PRESSURE_ON_TRACK : PRESSURE, FOOT_SHEAR));
+    list.addAll(
+        List.of(kind == Kind.TRACK ? PRESSURE_ON_TRACK : PRESSURE, FOOT_SHEAR, TRUNK_SHIFT));
     return List.copyOf(list);
   }
 
@@ -300,7 +306,7 @@ public final class SplitFamily implements Family {
   public double inOneHand(Setup setup) {
     return kind != Kind.TRACK
             && LoadPosition.of(setup, LoadPosition.PARAMETER) == LoadPosition.HANDS
-        ? 0.5
+        ? Parameters.inOneOfTwoHands(setup)
         : 0;
   }
 
@@ -323,7 +329,8 @@ public final class SplitFamily implements Family {
     double apart = rear.stands() ? width : 0;
     double footZ = apart / 2;
     double middle = (0.5 - share) * apart;
-    double hipZ = middle + body.hipHalfDistanceM();
+    double hipZ =
+        middle + body.hipHalfDistanceM() * (1 - Standing.alone(share) * setup.get(TRUNK_SHIFT));
     Vec3 ankle = new Vec3(0, floor + body.ankleHeightM(), footZ);
     double deepest = kind == Kind.STEP ? stepBend(body, setup.get(BOX)) : setup.rad(KNEE_DEPTH);
     if (!(deepest > TOP)) {
@@ -479,7 +486,12 @@ public final class SplitFamily implements Family {
             p.pressure(),
             new Vec3(-(1 - share) * push[0], (1 - share) * all, 0),
             new Vec3(-(1 - share) * push[1], (1 - share) * Load.G, 0)));
-    p.footGrip(setup.get(FOOT_SHEAR), (1 - share) * all, (1 - share) * Load.G);
+    p.footGrip(
+        setup.get(FOOT_SHEAR),
+        share / (1 - share),
+        kind == Kind.TRACK ? Standing.HAND_N : 0,
+        (1 - share) * all,
+        (1 - share) * Load.G);
     if (rear.stands() && share > 0) {
       p.free(
           FreeContact.atFoot(

@@ -71,6 +71,13 @@ public final class SquatFamily implements Family {
           List.of(),
           "trunk from the vertical at the bottom; the hands on the handles allow it");
 
+  private static final double WEDGE_USED = 0.35;
+
+  /** Ankle ranges with which a lifter squats flat, and with which the ankle is what ends depth. */
+  private static final double FLAT_DEG = 36;
+
+  private static final double STIFF_DEG = 25;
+
   /** Where hands on handles push, along the trunk. */
   private static final double HANDS = 0.8;
 
@@ -130,6 +137,11 @@ public final class SquatFamily implements Family {
   }
 
   @Override
+  public boolean heldAtChest(Setup setup) {
+    return !byTheHandles && LoadPosition.of(setup, LoadPosition.PARAMETER) == LoadPosition.CHEST;
+  }
+
+  @Override
   public boolean balances() {
     return !byTheHandles;
   }
@@ -164,7 +176,9 @@ public final class SquatFamily implements Family {
     double thigh = setup.rad(TOP) + phase * (bottom - setup.rad(TOP));
     double shank =
         LegGeometry.follow(
-            setup.get(KNEE_TRAVEL) * (body.dorsiflexionLimitRad() + setup.rad(WEDGE)),
+            setup.get(KNEE_TRAVEL)
+                * (body.dorsiflexionLimitRad()
+                    + wedgeUsed(body.dorsiflexionLimitRad()) * setup.rad(WEDGE)),
             thigh,
             bottom);
     LegGeometry.Foot foot =
@@ -249,6 +263,21 @@ public final class SquatFamily implements Family {
               .plus(-Segments.ANKLE_FROM_HEEL * body.footM(), foot.toe()));
     }
     return p.build(Standing.ALL_ROWS);
+  }
+
+  /**
+   * Share of a wedge's slope by which the shank leans further. Lifters whose ankles let them squat
+   * flat change their lean by a few degrees on a wedge or in raised shoes (Legg et al. 2017,
+   * Charlton et al. 2017, Lee et al. 2019, from memory), so they use about a third of it; stiff
+   * ankles use all of it.
+   */
+  private static double wedgeUsed(double dorsiflexionLimitRad) {
+    double stiff =
+        Math.max(
+            0,
+            Math.min(
+                1, (FLAT_DEG - Math.toDegrees(dorsiflexionLimitRad)) / (FLAT_DEG - STIFF_DEG)));
+    return WEDGE_USED + (1 - WEDGE_USED) * stiff;
   }
 
   private static Impossible cannotBalance() {

@@ -102,7 +102,15 @@ final class Standing {
     }
   }
 
+  /** What a hand on a post, or the bar of a track, holds sideways, N (own estimate). */
+  static final double HAND_N = 30;
+
   private Standing() {}
+
+  /** How far a foot stands alone, 1 to 0, when the other carries a share of all weight. */
+  static double alone(double otherShare) {
+    return Math.max(0, 1 - 2 * otherShare);
+  }
 
   /** x of the centre of mass of both legs times their mass, kg m. */
   static double legMassMoment(Body body, Vec3 ankle, Vec3 knee, Vec3 hip, double footMiddleX) {

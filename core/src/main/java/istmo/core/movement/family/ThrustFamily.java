@@ -98,12 +98,12 @@ public final class ThrustFamily implements Family {
           "Push the feet away",
           "",
           new Allowed(-1, 1, ""),
-          0,
+          0.5,
           0.25,
           SetupParameter.Kind.TECHNIQUE,
           List.of(),
-          "share of the grip along the floor used on purpose: 1 pushes the feet away from the"
-              + " bench, -1 pulls the heels in, 0 leaves it to the body");
+          "share of the grip along the floor: 1 pushes the feet away, -1 pulls the heels in; half"
+              + " away is what lifters do (Brazil et al. 2021)");
   static final SetupParameter REACH =
       new SetupParameter(
           "reach",
@@ -122,8 +122,7 @@ public final class ThrustFamily implements Family {
    */
   private static final double TO_EDGE = 0.78;
 
-  /** Lower than this the shoulders themselves lie on it. */
-  private static final double FLOOR = 0.12;
+  private static final double FLOOR = 0.12; // lower than this the shoulders lie on it
 
   /** The back's thickness: hip centres above the underside, m. */
   private static final double THICK = 0.10;
@@ -142,8 +141,8 @@ public final class ThrustFamily implements Family {
    */
   private static final double PUSH = 0.3;
 
-  /** The same sideways on a heel that slides. */
-  private static final double HEEL_GRIP = 0.1;
+  private static final double FREE_PUSH = 0.05; // left to the body beside it (own estimate)
+  private static final double HEEL_GRIP = 0.1; // sideways on a heel that slides
 
   static final Set<Coordinate> ROWS = EnumSet.allOf(Coordinate.class);
 
@@ -172,7 +171,7 @@ public final class ThrustFamily implements Family {
             TOE_OUT.usually(15),
             KNEES_OUT,
             LEGS,
-            Parameters.PRESSURE.usually(-0.03),
+            Parameters.PRESSURE.usually(-0.05),
             AWAY,
             FOOT_SHEAR,
             Parameters.SPREAD);
@@ -366,7 +365,7 @@ public final class ThrustFamily implements Family {
       Vec3 edge = new Vec3(0, at.y() - (hip.y() - hip.x() * Math.tan(-Math.PI / 2 - lean)), 0);
       Vec3 along = new Vec3(1, edge.y() / at.x(), 0);
       double away = setup.get(AWAY);
-      double left = (1 - Math.abs(away)) * PUSH;
+      double left = Math.min(FREE_PUSH, (1 - Math.abs(away)) * PUSH);
       p.free(
           FreeContact.atFoot(
               "push against the bench", at, along, Vec3.ZERO, left * force.y(), left * perKg.y()));

@@ -127,7 +127,7 @@ public record Weights(Preset preset, Map<String, Double> moved) {
         "a sore back",
         "What spares the back comes first. Pain decides; sore joints themselves are set with the"
             + " client.",
-        Map.of(Criterion.SPINE, 3.0)),
+        Map.of(Criterion.SPINE, 5.0)),
     SORE_KNEES(
         "sore-knees",
         "sore knees",

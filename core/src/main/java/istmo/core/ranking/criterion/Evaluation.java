@@ -11,11 +11,17 @@ import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisResult;
 import istmo.core.mechanics.CannotAnalyse;
 import istmo.core.mechanics.LoadRule;
+import istmo.core.mechanics.SetSimulation;
+import istmo.core.mechanics.SimulatedSet;
+import istmo.core.movement.Family;
+import istmo.core.movement.Parameters;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -79,7 +85,48 @@ public sealed interface Evaluation {
     if (result instanceof CannotAnalyse cannot) {
       return new OutOfReach(candidate, cannot.reason() + " Missing: " + cannot.missing() + ".");
     }
-    return judged(candidate, reach.get(), (Analysis) result, school);
+    return unheld(candidate, analyser, reach.get(), (Analysis) result, school);
+  }
+
+  /** The same where the hands do not end the set before the legs do, if straps can be used. */
+  private static Evaluation unheld(
+      Candidate candidate, Analyser analyser, Reach reach, Analysis bare, School school) {
+    Family family = Catalogue.standard().exerciseOf(candidate).family();
+    if (family.heldAtChest(reach.setup())
+        && bare.set().repetitions() > SetSimulation.COMPARED_REPETITIONS + 1) {
+      return judged(candidate, forMore(reach, bare), bare, school);
+    }
+    if (bare.set().end() == SimulatedSet.End.GRIP
+        && family.parameters().contains(Parameters.STRAPS)) {
+      Reach strapped = strapped(reach, bare);
+      return analyser.analyse(family, strapped.setup(), LoadRule.USUAL) instanceof Analysis held
+          ? judged(candidate, strapped, held, school)
+          : judged(candidate, reach, bare, school);
+    }
+    return judged(candidate, reach, bare, school);
+  }
+
+  /** The arms hold no load that is hard for ten. */
+  private static Reach forMore(Reach reach, Analysis held) {
+    List<String> changes = new ArrayList<>(reach.changes());
+    changes.add(
+        String.format(
+            Locale.ROOT,
+            "For about %.0f repetitions. The arms hold no more than %.0f kg at the chest.",
+            Math.floor(held.set().repetitions()),
+            held.workingKg()));
+    return new Reach(reach.setup(), changes);
+  }
+
+  /** The same with straps, where the hands would end the set before the legs do. */
+  private static Reach strapped(Reach reach, Analysis bare) {
+    List<String> changes = new ArrayList<>(reach.changes());
+    changes.add(
+        String.format(
+            Locale.ROOT,
+            "With straps. Bare hands end the set: %.0f kg for ten repetitions.",
+            bare.workingKg()));
+    return new Reach(reach.setup().with(Parameters.STRAPS, 1), changes);
   }
 
   private static Evaluation judged(

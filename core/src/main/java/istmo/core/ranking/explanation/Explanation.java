@@ -7,6 +7,7 @@ import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Detail;
 import istmo.core.equipment.Equipment;
+import istmo.core.evidence.Finding;
 import istmo.core.evidence.Posterior;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.ranking.Ranked;
@@ -26,6 +27,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /**
  * Sentences about an evaluation, made from its figures: what it does, where in the range, what
@@ -78,6 +80,7 @@ public final class Explanation {
     sentences.add(where(e, most, brief.school()));
     sentences.add(LimiterWords.givesOut(e.analysis().set().gaveOut()));
     sentences.add(studied(e.stimulus().get(most), j.stimulus().get(most), most, studies));
+    agreed(e.candidate(), studies).ifPresent(sentences::add);
     e.reach().changes().forEach(text -> sentences.add("For this client: " + text));
     e.analysis().notes().forEach(sentences::add);
     brief.profile().habits().stream()
@@ -112,9 +115,36 @@ public final class Explanation {
     return words;
   }
 
+  /** What coaches agree on about this very candidate, strongest first. */
+  private static Optional<String> agreed(
+      Candidate candidate, List<Posterior.Influence> influences) {
+    List<String> said =
+        influences.stream()
+            .map(Posterior.Influence::finding)
+            .filter(f -> f.how() == Finding.How.PRACTICE)
+            .flatMap(
+                f -> {
+                  boolean more =
+                      f.setUpA().filter(p -> p.candidateId().equals(candidate.id())).isPresent();
+                  boolean less =
+                      f.setUpB().filter(p -> p.candidateId().equals(candidate.id())).isPresent();
+                  return more
+                      ? Stream.of("more than " + f.conditionB())
+                      : less ? Stream.of("less than " + f.conditionA()) : Stream.of();
+                })
+            .limit(2)
+            .toList();
+    return said.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            "Coaches agree (common practice, no source): " + String.join(", ", said) + ".");
+  }
+
   /** What the studies say beside the mechanics. */
   private static String studied(
-      double mechanics, double both, String region, List<Posterior.Influence> studies) {
+      double mechanics, double both, String region, List<Posterior.Influence> all) {
+    List<Posterior.Influence> studies =
+        all.stream().filter(i -> i.finding().how() != Finding.How.PRACTICE).toList();
     if (studies.isEmpty()) {
       return "Mechanics only: no study found that tells of the "
           + LimiterWords.name(region)

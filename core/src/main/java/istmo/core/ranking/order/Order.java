@@ -8,11 +8,14 @@ import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.training.LoadEstimate;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * The order for a brief.
  *
- * @param entries best first
+ * @param entries one for each exercise, its best variant, best first
+ * @param hardly what is here and hardly trains what is aimed at, one for each exercise; no places
+ * @param shortage says first that nothing here trains the aim well; empty where something does
  * @param firstPick the one to do, and what decided it; empty when nothing is left
  * @param together the best two and the best three together, where there are as many exercises
  * @param learning exercises in an order to learn them in, for a beginner; empty otherwise
@@ -20,11 +23,34 @@ import java.util.Optional;
  */
 public record Order(
     List<Entry> entries,
+    List<Entry> hardly,
+    Optional<Shortage> shortage,
     List<Excluded> excluded,
     Optional<FirstPick> firstPick,
     List<Together> together,
     List<String> learning,
     List<String> notes) {
+  /** Every candidate that is here, those with a place first. */
+  public List<Entry> all() {
+    return Stream.of(entries, hardly)
+        .flatMap(List::stream)
+        .flatMap(e -> Stream.concat(Stream.of(e), e.variants().stream()))
+        .toList();
+  }
+
+  /**
+   * Nothing here trains the aim well.
+   *
+   * @param sentence what is missing, in words
+   * @param elsewhere candidates that would, best first, with what they need
+   * @param improvised how it is done here without a machine (common practice, not computed)
+   */
+  public record Shortage(
+      String sentence, List<Elsewhere> elsewhere, List<Improvisation> improvised) {}
+
+  /** A candidate that another place would have, and what it needs. */
+  public record Elsewhere(String candidateId, String name, List<String> needs) {}
+
   /**
    * One strip.
    *
@@ -36,6 +62,7 @@ public record Order(
    * @param costs what it costs, in a few words
    * @param limiter what gives out first, in a few words
    * @param load a first load, once a lift is known
+   * @param variants the same exercise in its other set-ups, best first
    */
   public record Entry(
       Ranked ranked,
@@ -46,7 +73,13 @@ public record Order(
       List<String> raise,
       String costs,
       String limiter,
-      Optional<LoadEstimate> load) {}
+      Optional<LoadEstimate> load,
+      List<Entry> variants) {
+    Entry with(List<Entry> others) {
+      return new Entry(
+          ranked, evaluation, stimulus, studies, why, raise, costs, limiter, load, others);
+    }
+  }
 
   /** Why a candidate is not in the order. */
   public enum Kind {

@@ -45,6 +45,6 @@ public record OrderChange(int moved, List<String> sentences) {
   }
 
   private static Order.Entry entry(Order o, String id) {
-    return o.entries().stream().filter(e -> e.ranked().id().equals(id)).findFirst().orElseThrow();
+    return o.all().stream().filter(e -> e.ranked().id().equals(id)).findFirst().orElseThrow();
   }
 }

@@ -32,6 +32,7 @@ import istmo.core.training.LoadEstimate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -158,7 +159,11 @@ public final class Orders {
                     .thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder())))
             .orElseThrow()
             .getKey();
-    List<Order.Entry> entries = Workers.map(ranked, r -> entry(brief, r, ranked, open, best, most));
+    List<Order.Entry> all =
+        grouped(Workers.map(ranked, r -> entry(brief, r, ranked, open, best, most)));
+    Floor floor = Floor.of(brief, evaluations, open.values());
+    List<Order.Entry> entries = all.stream().filter(floor::holds).toList();
+    List<Order.Entry> hardly = all.stream().filter(e -> !floor.holds(e)).toList();
     List<Together> together = new ArrayList<>();
     Together.best(2, entries, brief.aim(), brief.school()).ifPresent(together::add);
     Together.best(3, entries, brief.aim(), brief.school()).ifPresent(together::add);
@@ -167,7 +172,25 @@ public final class Orders {
             ? Occasion.learning(entries)
             : List.of();
     return new Order(
-        entries, out, firstPick(entries), List.copyOf(together), learning, List.copyOf(notes));
+        entries,
+        hardly,
+        floor.shortage(brief),
+        out,
+        firstPick(entries),
+        List.copyOf(together),
+        learning,
+        List.copyOf(notes));
+  }
+
+  /** One entry for each exercise: its best variant, with the others in it. */
+  private static List<Order.Entry> grouped(List<Order.Entry> ranked) {
+    Map<String, List<Order.Entry>> byExercise = new LinkedHashMap<>();
+    ranked.forEach(
+        e ->
+            byExercise
+                .computeIfAbsent(e.evaluation().candidate().exerciseId(), k -> new ArrayList<>())
+                .add(e));
+    return byExercise.values().stream().map(v -> v.get(0).with(v.subList(1, v.size()))).toList();
   }
 
   private static Order.Entry entry(
@@ -187,6 +210,7 @@ public final class Orders {
             e.analysis(),
             brief.strength(),
             brief.equipment(),
+            brief.body().massKg(),
             brief.cautions().loadShare());
     List<Posterior.Influence> studies =
         j.evidence().influences(ScoredCandidate.index(most)).stream()
@@ -205,17 +229,27 @@ public final class Orders {
         raise,
         Explanation.costs(e, x.setUpMinutes()),
         LimiterWords.firstLimiter(e.analysis().set().gaveOut()),
-        load);
+        load,
+        List.of());
   }
 
-  /** Candidates in order, ids alone: what is asked when only places count. */
+  /**
+   * Candidates in order, ids alone, of each exercise the best: what is asked when only places
+   * count.
+   */
   public static List<String> places(Brief asked, Map<String, Evaluation> evaluations) {
     Brief brief = asked.at(Occasion.equipment(asked));
     Map<String, ScoredCandidate> open =
         open(brief, Evidence.of(brief.school()), evaluations, new ArrayList<>(), new ArrayList<>());
+    Floor floor = Floor.of(brief, evaluations, open.values());
+    Set<String> exercises = new HashSet<>();
     return Ranking.order(
-        alternatives(brief, open.values(), j -> NO_DRAWS),
-        brief.weights().of(Weights.Criterion.FIT));
+            alternatives(brief, open.values(), j -> NO_DRAWS),
+            brief.weights().of(Weights.Criterion.FIT))
+        .stream()
+        .filter(id -> floor.holds(Required.entry(open, id)))
+        .filter(id -> exercises.add(Required.entry(open, id).evaluation().candidate().exerciseId()))
+        .toList();
   }
 
   private static List<Alternative> alternatives(
@@ -226,6 +260,7 @@ public final class Orders {
         j ->
             new Alternative(
                 j.evaluation().candidate().id(),
+                j.evaluation().candidate().exerciseId(),
                 j.fit(brief.aim()),
                 draws.apply(j),
                 Practical.criteria(

@@ -4,6 +4,7 @@ import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
+import istmo.core.catalogue.Catalogue;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.quantity.Required;
 import istmo.core.ranking.brief.Aim;
@@ -17,12 +18,14 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * The few that are best together for an aim: what one leaves, another gives. Every aimed region
  * asks for each thing that its muscle does (bend the knee, extend the hip ...), long and short; a
  * set of exercises covers a cell as well as the best of them does, beside the best here. Half of
- * the mean utility is added, so that among equals the better exercises win.
+ * the mean utility is added, so that among equals the better exercises win. Where both are near, a
+ * set holds a compound exercise and one of a single joint, as a coach would write it.
  *
  * @param candidateIds members in the order of their places
  * @param coverage mean over the cells, 0 to 1
@@ -92,6 +95,7 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
     private final double[] weight;
     private final double total;
     private final int count;
+    private final boolean bothKinds;
     private double most = -1;
     private int[] best = {};
 
@@ -110,6 +114,8 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
         }
       }
       this.total = Arrays.stream(weight).sum();
+      long compounds = IntStream.range(0, near.size()).filter(this::compound).count();
+      this.bothKinds = compounds > 0 && compounds < near.size();
     }
 
     /** Tries every choice; whether there was one. */
@@ -147,11 +153,31 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
         for (int k = 0; k < size; k++) {
           again |= exercise(chosen[k]).equals(exercise(i));
         }
-        if (!again) {
+        if (!again && (size + 1 < count || mixed(chosen, size, i))) {
           chosen[size] = i;
           from(i + 1, chosen, size + 1);
         }
       }
+    }
+
+    /**
+     * Whether the chosen and one more hold a compound exercise and one of a single joint, as a
+     * coach writes them; anything goes where only one kind is near.
+     */
+    private boolean mixed(int[] chosen, int size, int more) {
+      boolean compound = compound(more);
+      boolean single = !compound(more);
+      for (int k = 0; k < size; k++) {
+        compound |= compound(chosen[k]);
+        single |= !compound(chosen[k]);
+      }
+      return !bothKinds || (compound && single);
+    }
+
+    private boolean compound(int i) {
+      return Catalogue.standard()
+          .exerciseOf(near.get(i).entry().evaluation().candidate())
+          .compound();
     }
 
     private String exercise(int i) {

@@ -1,0 +1,120 @@
+package istmo.core.ranking.order;
+
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Improvisation;
+import istmo.core.equipment.Equipment;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
+import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.ranking.criterion.Fit;
+import istmo.core.ranking.criterion.ScoredCandidate;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * Under what an exercise hardly trains an aim. An order does not fill its places with what lies
+ * below, and where nothing lies above it says so.
+ *
+ * @param aim what should grow; what is to be kept out makes no exercise one for nothing
+ * @param least fit that an exercise must give, in units of stimulus
+ * @param best fit of the best that is here
+ * @param elsewhere what would train the aim and is not here, best first
+ */
+record Floor(Aim aim, double least, double best, List<Candidate> elsewhere) {
+  /**
+   * Stimulus under which nothing is believed to grow (judgement: about a seventh of a hard set).
+   */
+  private static final double HARDLY = 0.15;
+
+  /** Share of the best of any gym under which an exercise is none for the aim (judgement). */
+  private static final double SHARE = 1 / 3.0;
+
+  private static final int MOST_ELSEWHERE = 3;
+
+  static Floor of(
+      Brief brief, Map<String, Evaluation> evaluations, Collection<ScoredCandidate> open) {
+    Aim aim = new Aim(brief.aim().weights(), Set.of());
+    double here = open.stream().mapToDouble(j -> j.fit(aim)).max().orElse(0);
+    Set<String> openIds = new LinkedHashSet<>();
+    open.forEach(j -> openIds.add(j.evaluation().candidate().id()));
+    List<Evaluation.Computed> missing =
+        evaluations.values().stream()
+            .filter(Evaluation.Computed.class::isInstance)
+            .map(Evaluation.Computed.class::cast)
+            .filter(e -> !openIds.contains(e.candidate().id()))
+            .filter(e -> lacking(brief, e.candidate()).findAny().isPresent())
+            .sorted(Comparator.comparingDouble(e -> -fit(aim, e)))
+            .toList();
+    double anywhere = missing.isEmpty() ? here : Math.max(here, fit(aim, missing.get(0)));
+    double least = Math.max(HARDLY, SHARE * anywhere);
+    Set<String> exercises = new LinkedHashSet<>();
+    return new Floor(
+        aim,
+        least,
+        here,
+        missing.stream()
+            .filter(e -> fit(aim, e) >= least)
+            .map(Evaluation.Computed::candidate)
+            .filter(c -> exercises.add(c.exerciseId()))
+            .limit(MOST_ELSEWHERE)
+            .toList());
+  }
+
+  private static double fit(Aim aim, Evaluation.Computed e) {
+    return Fit.of(aim, e.stimulus(), e.analysis());
+  }
+
+  private static Stream<String> lacking(Brief brief, Candidate c) {
+    return Catalogue.standard().exerciseOf(c).needs().stream()
+        .filter(id -> !brief.equipment().items().contains(id));
+  }
+
+  /** Whether a candidate trains the aim. */
+  boolean holds(ScoredCandidate candidate) {
+    return candidate.fit(aim) >= least;
+  }
+
+  /** Whether an exercise trains the aim. */
+  boolean holds(Order.Entry entry) {
+    return Fit.of(aim, entry.stimulus(), entry.evaluation().analysis()) >= least;
+  }
+
+  /** What is said first where nothing here trains the aim. */
+  Optional<Order.Shortage> shortage(Brief brief) {
+    if (best >= least) {
+      return Optional.empty();
+    }
+    List<Order.Elsewhere> would =
+        elsewhere.stream()
+            .map(
+                c ->
+                    new Order.Elsewhere(
+                        c.id(),
+                        c.name(),
+                        lacking(brief, c)
+                            .map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT))
+                            .toList()))
+            .toList();
+    List<String> items = elsewhere.stream().flatMap(c -> lacking(brief, c)).distinct().toList();
+    return Optional.of(
+        new Order.Shortage(
+            would.isEmpty()
+                ? "Nothing that is computed here trains this well."
+                : "Nothing here trains this well. With "
+                    + String.join(" and ", would.get(0).needs())
+                    + " you could do: "
+                    + would.get(0).name()
+                    + ".",
+            would,
+            Improvisation.instead(
+                items, brief.equipment().items(), brief.body(), brief.cautions())));
+  }
+}

@@ -1,0 +1,78 @@
+package istmo.core.training;
+
+import istmo.core.catalogue.Catalogue;
+import istmo.core.quantity.Required;
+import istmo.core.resource.TextTable;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * What lifters usually handle beside their own back squat (common practice, {@code
+ * training/loads.csv}), and above what share of body mass nobody begins.
+ */
+final class UsualLoads {
+  /** Half-width of an interval that holds eight of ten, in standard deviations. */
+  static final double Z80 = 1.2816;
+
+  /** A natural logarithm of a load in kg, known to a standard deviation. */
+  record Known(double ln, double sd) {
+    /** The precision-weighted mean of two that are independent. */
+    Known with(Known other) {
+      double a = 1 / (sd * sd);
+      double b = 1 / (other.sd * other.sd);
+      return new Known((a * ln + b * other.ln) / (a + b), Math.sqrt(1 / (a + b)));
+    }
+  }
+
+  private record Ratio(double ln, double sd, OptionalDouble cap) {}
+
+  private static final Map<String, Ratio> RATIOS = read();
+
+  private UsualLoads() {}
+
+  private static Map<String, Ratio> read() {
+    Map<String, Ratio> ratios = new HashMap<>();
+    for (TextTable.Row row : TextTable.rows("training/loads.csv")) {
+      String id = Catalogue.standard().candidate(row.get("candidate")).id();
+      double low = Math.log(Double.parseDouble(row.get("low")));
+      double high = Math.log(Double.parseDouble(row.get("high")));
+      OptionalDouble cap =
+          row.get("cap").isBlank()
+              ? OptionalDouble.empty()
+              : OptionalDouble.of(Double.parseDouble(row.get("cap")));
+      ratios.put(id, new Ratio(0.5 * (low + high), 0.5 * (high - low) / Z80, cap));
+    }
+    return ratios;
+  }
+
+  /**
+   * What this lifter would usually handle in one repetition of a candidate, from known largest
+   * loads of others; empty where practice says nothing of it or of any of them.
+   */
+  static Optional<Known> beside(String candidateId, Map<String, Double> maximaKg) {
+    Ratio wanted = RATIOS.get(candidateId);
+    if (wanted == null) {
+      return Optional.empty();
+    }
+    return maximaKg.entrySet().stream()
+        .filter(e -> RATIOS.containsKey(e.getKey()) && e.getValue() > 0)
+        .map(
+            e -> {
+              Ratio known = Required.entry(RATIOS, e.getKey());
+              return new Known(
+                  Math.log(e.getValue()) - known.ln() + wanted.ln(),
+                  Math.hypot(known.sd(), wanted.sd()));
+            })
+        .reduce(Known::with);
+  }
+
+  /** Most that anybody begins with, kg; empty where body mass sets no limit. */
+  static OptionalDouble capKg(String candidateId, double bodyMassKg) {
+    Ratio ratio = RATIOS.get(candidateId);
+    return ratio == null || ratio.cap().isEmpty()
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(ratio.cap().getAsDouble() * bodyMassKg);
+  }
+}

@@ -1,0 +1,60 @@
+package istmo.core.validation;
+
+import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.RegionValues;
+import istmo.core.body.Body;
+import istmo.core.equipment.GymEquipment;
+import istmo.core.evidence.CommonPractice;
+import istmo.core.evidence.Evidence;
+import istmo.core.evidence.Finding;
+import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.ranking.criterion.ScoredCandidate;
+import istmo.core.ranking.order.Orders;
+import istmo.core.record.Experience;
+import istmo.core.stimulus.School;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Rows of common practice whose direction comes out, without being told and with them as a voice.
+ *
+ * @param surely those that hardly anybody disputes
+ */
+record PracticeRows(int all, int without, int with, int surely, int surelyWithout, int surelyWith) {
+  static PracticeRows of(List<Body> bodies, GymEquipment gym) {
+    Evidence told = Evidence.of(School.STRETCH);
+    Evidence untold = Evidence.of(School.STUDIES_ONLY);
+    int[] count = new int[6];
+    for (Body body : bodies) {
+      Map<String, Evaluation> evaluations = Orders.evaluate(body, gym, School.STRETCH);
+      for (Finding f : CommonPractice.standard().all()) {
+        Evaluation more = evaluations.get(f.setUpA().orElseThrow().candidateId());
+        Evaluation less = evaluations.get(f.setUpB().orElseThrow().candidateId());
+        if (!(more instanceof Evaluation.Computed a && less instanceof Evaluation.Computed b)) {
+          continue; // this body cannot do one of them
+        }
+        boolean surely = f.memory() == Finding.Memory.HIGH;
+        boolean without = mean(a, untold, f) > mean(b, untold, f);
+        boolean with = mean(a, told, f) > mean(b, told, f);
+        List<Boolean> hits =
+            List.of(true, without, with, surely, surely && without, surely && with);
+        for (int k = 0; k < count.length; k++) {
+          count[k] += hits.get(k) ? 1 : 0;
+        }
+      }
+    }
+    return new PracticeRows(count[0], count[1], count[2], count[3], count[4], count[5]);
+  }
+
+  private static double mean(Evaluation.Computed e, Evidence evidence, Finding f) {
+    RegionValues stimulus = ScoredCandidate.of(e, evidence, Experience.NONE).stimulus();
+    double sum = 0;
+    double volume = 0;
+    for (String id : f.regionsA()) {
+      double v = Muscles.standard().get(id).volumeM3();
+      sum += v * stimulus.get(id);
+      volume += v;
+    }
+    return sum / volume;
+  }
+}

@@ -1,0 +1,112 @@
+import type { Entry, Order } from '../../api/client'
+
+const KIND: Record<string, string> = {
+  GYM: 'not in this gym',
+  PAIN: 'left out',
+  CAUTION: 'left out',
+  BODY: 'out of reach',
+  PRESET: 'not for this occasion',
+  NOT_COMPUTED: 'not computed well enough',
+}
+
+/** What is here and hardly trains the aim: it takes no place. */
+export function Hardly({
+  entries,
+  chosen,
+  onChoose,
+}: {
+  entries: Entry[]
+  chosen?: string
+  onChoose: (id: string) => void
+}) {
+  if (entries.length === 0) return null
+  return (
+    <details className="mt-3 text-sm" data-testid="hardly">
+      <summary className="py-1">{entries.length} here that hardly train this</summary>
+      <p className="flex flex-wrap gap-x-3">
+        {entries.map((e) => (
+          <button
+            key={e.candidateId}
+            type="button"
+            data-candidate={e.candidateId}
+            aria-pressed={e.candidateId === chosen}
+            onClick={() => onChoose(e.candidateId)}
+            className="min-h-6 text-left text-ink-2 hover:text-ink"
+          >
+            {e.name}
+          </button>
+        ))}
+      </p>
+    </details>
+  )
+}
+
+/** Nothing here trains the aim: what would, and how it is done without a machine. */
+export function Shortage({ shortage }: { shortage: NonNullable<Order['shortage']> }) {
+  return (
+    <div className="border-b border-ink py-2" data-testid="shortage">
+      <p className="font-serif text-lg font-semibold">{shortage.sentence}</p>
+      {shortage.elsewhere.length > 1 && (
+        <p className="text-sm text-ink-2">
+          Also:{' '}
+          {shortage.elsewhere
+            .slice(1)
+            .map((e) => `${e.name} (${e.needs.join(', ')})`)
+            .join('; ')}
+          .
+        </p>
+      )}
+      {shortage.improvised.map((i) => (
+        <Improvised key={i.title} way={i} />
+      ))}
+    </div>
+  )
+}
+
+export function Excluded({ order }: { order: Order }) {
+  if (order.excluded.length === 0) return null
+  return (
+    <details className="mt-3 mb-2 text-sm" open={order.entries.length === 0}>
+      <summary className="py-1">{order.excluded.length} not in the order, and why</summary>
+      <ul className="mt-1 space-y-1">
+        {order.excluded.map((x) => (
+          <li key={x.candidateId}>
+            <b className="font-medium">{x.name}</b>{' '}
+            <span className="text-ink-2">
+              — {KIND[x.kind]}: {x.reason}
+            </span>
+            {x.improvised.map((i) => (
+              <Improvised key={i.title} way={i} />
+            ))}
+            {x.instead && (
+              <span className="block pl-3 text-ink-2">
+                Here instead: <b className="font-medium text-ink">{x.instead.name}</b>,{' '}
+                {x.instead.lost}.
+              </span>
+            )}
+          </li>
+        ))}
+      </ul>
+    </details>
+  )
+}
+
+/** How it is done without the equipment: common practice, not computed. */
+export function Improvised({ way }: { way: Order['excluded'][number]['improvised'][number] }) {
+  return (
+    <details className="pl-3">
+      <summary className="py-0.5">Without it: {way.title}</summary>
+      <ol className="list-decimal pl-5">
+        {way.setUp.map((s) => (
+          <li key={s}>{s}</li>
+        ))}
+      </ol>
+      <ul className="border-l-2 border-warn pl-2">
+        {way.safety.map((s) => (
+          <li key={s}>{s}</li>
+        ))}
+      </ul>
+      <p className="text-xs text-ink-2">Common practice, in this client's centimetres.</p>
+    </details>
+  )
+}
