@@ -24,18 +24,20 @@ export function Hardly({
     <details className="mt-3 text-sm" data-testid="hardly">
       <summary className="py-1">{entries.length} here that hardly train this</summary>
       <p className="flex flex-wrap gap-x-3">
-        {entries.map((e) => (
-          <button
-            key={e.candidateId}
-            type="button"
-            data-candidate={e.candidateId}
-            aria-pressed={e.candidateId === chosen}
-            onClick={() => onChoose(e.candidateId)}
-            className="min-h-6 text-left text-ink-2 hover:text-ink"
-          >
-            {e.name}
-          </button>
-        ))}
+        {entries
+          .flatMap((e) => [e, ...e.variants])
+          .map((e) => (
+            <button
+              key={e.candidateId}
+              type="button"
+              data-candidate={e.candidateId}
+              aria-pressed={e.candidateId === chosen}
+              onClick={() => onChoose(e.candidateId)}
+              className="min-h-6 text-left text-ink-2 hover:text-ink"
+            >
+              {e.name}
+            </button>
+          ))}
       </p>
     </details>
   )

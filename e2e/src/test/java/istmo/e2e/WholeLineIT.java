@@ -112,6 +112,7 @@ class WholeLineIT {
       coach.strip("seated-leg-curl/usual").click();
       coach.presses("Pin to session");
       assertThat(page.getByTestId("pinned")).isVisible(SLOWLY);
+      page.getByTestId("hardly").locator("summary").click();
       coach.strip("leg-press/high").click();
       coach.presses("Pin to session");
       page.getByRole(
