@@ -2442,9 +2442,9 @@ export interface components {
             words: string;
         };
         /**
-         * @description word: supported, leaning, no difference to be seen, contradicted or untested. against: id of
-         *      the claim that says the opposite. alike: changes within so much either way are none. Findings
-         *      by id.
+         * @description word: supported, leaning, no difference to be seen, mechanics say otherwise, contradicted or
+         *      untested. against: id of the claim that says the opposite. alike: changes within so much either
+         *      way are none. Findings by id.
          */
         ClaimView: {
             against?: string;
@@ -2453,7 +2453,7 @@ export interface components {
             bearing: string[];
             both?: components["schemas"]["ClaimChangeView"];
             /** @enum {string} */
-            expects?: "MORE" | "LESS" | "ALIKE";
+            expects?: "MORE" | "LESS" | "ALIKE" | "NEITHER";
             first?: components["schemas"]["ClaimSideView"];
             id: string;
             mechanics?: components["schemas"]["ClaimChangeView"];
@@ -2465,7 +2465,7 @@ export interface components {
             supporting: string[];
             topic: string;
             /** @enum {string} */
-            verdict: "SUPPORTED" | "LEANING" | "NO_DIFFERENCE" | "CONTRADICTED" | "UNTESTED";
+            verdict: "SUPPORTED" | "LEANING" | "NO_DIFFERENCE" | "OTHERWISE" | "CONTRADICTED" | "UNTESTED";
             why: string;
             word: string;
         };
@@ -2755,7 +2755,7 @@ export interface components {
             conditionA: string;
             conditionB: string;
             /** @enum {string} */
-            direction: "MORE" | "LESS" | "ALIKE";
+            direction: "MORE" | "LESS" | "ALIKE" | "NEITHER";
             how: string;
             id: string;
             measure: string;

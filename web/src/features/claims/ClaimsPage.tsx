@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useState, type ReactElement } from 'react'
 import { Link, useLocation, useSearchParams } from 'react-router'
 import type { Claim, Finding, Practice } from '../../api/client'
 import { useCatalogue, useClaims, usePractice, useStudies } from '../../api/queries'
@@ -14,6 +14,7 @@ const VERDICTS: Claim['verdict'][] = [
   'SUPPORTED',
   'LEANING',
   'NO_DIFFERENCE',
+  'OTHERWISE',
   'CONTRADICTED',
   'UNTESTED',
 ]
@@ -21,6 +22,7 @@ const WORD: Record<Claim['verdict'], string> = {
   SUPPORTED: 'supported',
   LEANING: 'leaning',
   NO_DIFFERENCE: 'no difference to be seen',
+  OTHERWISE: 'mechanics say otherwise',
   CONTRADICTED: 'contradicted',
   UNTESTED: 'untested',
 }
@@ -300,29 +302,37 @@ function share(c: Practice['first']): string {
   return c.sessions === 0 ? 'not asked' : `${c.felt} of ${c.sessions}`
 }
 
+const MARK: Record<Claim['verdict'], ReactElement> = {
+  SUPPORTED: <rect x={1} y={1} width={10} height={10} fill="var(--ink)" />,
+  LEANING: <path d="M1 11V1h10Z" fill="var(--ink)" stroke="var(--ink)" />,
+  NO_DIFFERENCE: <path d="M1 4h10M1 8h10" stroke="var(--ink)" strokeWidth={1.5} />,
+  OTHERWISE: <path d="M2 10l8 -8" stroke="var(--ink)" strokeWidth={2} />,
+  CONTRADICTED: <path d="M2 2l8 8M10 2l-8 8" stroke="var(--warn)" strokeWidth={2} />,
+  UNTESTED: (
+    <rect
+      x={1}
+      y={1}
+      width={10}
+      height={10}
+      fill="none"
+      stroke="var(--ink-2)"
+      strokeDasharray="2 2"
+    />
+  ),
+}
+const TONE: Partial<Record<Claim['verdict'], string>> = {
+  CONTRADICTED: 'text-warn',
+  UNTESTED: 'text-ink-2',
+}
+
 /** The verdict as a word and a mark that reads without colour. */
 function Verdict({ claim }: { claim: Claim }) {
-  const at = VERDICTS.indexOf(claim.verdict)
   return (
     <span className="flex items-center gap-2 text-sm font-medium" data-testid="verdict">
       <svg viewBox="0 0 12 12" className="size-3 shrink-0" aria-hidden>
-        {at === 0 && <rect x={1} y={1} width={10} height={10} fill="var(--ink)" />}
-        {at === 1 && <path d="M1 11V1h10Z" fill="var(--ink)" stroke="var(--ink)" />}
-        {at === 2 && <path d="M1 4h10M1 8h10" stroke="var(--ink)" strokeWidth={1.5} />}
-        {at === 3 && <path d="M2 2l8 8M10 2l-8 8" stroke="var(--warn)" strokeWidth={2} />}
-        {at === 4 && (
-          <rect
-            x={1}
-            y={1}
-            width={10}
-            height={10}
-            fill="none"
-            stroke="var(--ink-2)"
-            strokeDasharray="2 2"
-          />
-        )}
+        {MARK[claim.verdict]}
       </svg>
-      <span className={at === 3 ? 'text-warn' : at === 4 ? 'text-ink-2' : ''}>{claim.word}</span>
+      <span className={TONE[claim.verdict]}>{claim.word}</span>
     </span>
   )
 }

@@ -4,6 +4,7 @@ const FOUND: Record<Finding['direction'], string> = {
   MORE: 'more',
   LESS: 'less',
   ALIKE: 'no difference',
+  NEITHER: 'neither grew',
 }
 
 /** What one study found, in one line; the caller names the study. */

@@ -1,6 +1,9 @@
 package istmo.core;
 
+import java.io.IOException;
 import java.math.BigDecimal;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
@@ -28,6 +31,23 @@ public final class SameFigures {
           .as("%s: figure %d is %s, written is %s", what, k + 1, now.get(k), then.get(k))
           .isLessThanOrEqualTo(expected.ulp());
     }
+  }
+
+  /**
+   * Asserts that a page holds this block, from its first line to its last; writes it there instead
+   * with {@code -Dvalidation.write=true}.
+   */
+  public static void assertWritten(Path page, String block) throws IOException {
+    String text = Files.readString(page);
+    String last = block.substring(block.lastIndexOf('\n') + 1);
+    int begin = text.indexOf(block.substring(0, block.indexOf('\n')));
+    int end = text.indexOf(last) + last.length();
+    Assertions.assertThat(begin).as("marker in " + page.getFileName()).isNotNegative();
+    if (Boolean.getBoolean("validation.write")) {
+      Files.writeString(page, text.substring(0, begin) + block + text.substring(end));
+      return;
+    }
+    assertSame(page.getFileName().toString(), block, text.substring(begin, end));
   }
 
   private static String words(String text) {

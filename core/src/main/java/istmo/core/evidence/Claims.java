@@ -99,7 +99,7 @@ public final class Claims {
     return switch (d) {
       case MORE -> Finding.Direction.LESS;
       case LESS -> Finding.Direction.MORE;
-      case ALIKE -> Finding.Direction.ALIKE;
+      case ALIKE, NEITHER -> d;
     };
   }
 }

@@ -2,9 +2,11 @@ package istmo.core.evidence;
 
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 
 /**
  * What one study found when it compared two conditions, for one region.
@@ -58,7 +60,7 @@ public record Finding(
     EMG("muscle activity", 0.2),
     MOMENTS("joint moments", 0.25),
     /** opinion of coaches; counts as much as the school says */
-    PRACTICE("common practice, no source", 0);
+    PRACTICE("no source", 0);
 
     private final String label;
     private final double trust;
@@ -86,7 +88,9 @@ public record Finding(
   public enum Direction {
     MORE("more"),
     LESS("less"),
-    ALIKE("no difference");
+    ALIKE("no difference"),
+    /** Neither grew, so there was no difference; that tells little of their ratio. */
+    NEITHER("neither grew");
 
     private final String label;
 
@@ -96,6 +100,11 @@ public record Finding(
 
     public String label() {
       return label;
+    }
+
+    /** Whether no difference was found. */
+    public boolean alike() {
+      return this == ALIKE || this == NEITHER;
     }
   }
 
@@ -129,6 +138,22 @@ public record Finding(
   /** Kept out of the posterior to test it. */
   public boolean heldOut() {
     return notUsed.filter(r -> r.startsWith(HELD_OUT)).isPresent();
+  }
+
+  /**
+   * Whether it tells of one of these exercises or, unless it is opinion, of this region; what
+   * coaches think of other exercises tells nothing here.
+   */
+  public boolean tellsOf(Collection<String> exerciseIds, String regionId) {
+    boolean region = regionsA.contains(regionId) || regionsB.contains(regionId);
+    return comparesAnyOf(exerciseIds) || (how != How.PRACTICE && region);
+  }
+
+  /** Whether one of these exercises stands for one of its conditions. */
+  public boolean comparesAnyOf(Collection<String> exerciseIds) {
+    return Stream.of(setUpA, setUpB)
+        .flatMap(Optional::stream)
+        .anyMatch(p -> exerciseIds.contains(p.exercise().id()));
   }
 
   /** Whether it compares muscles of one group of people rather than conditions. */

@@ -33,19 +33,33 @@ import java.util.stream.IntStream;
  */
 public final class Posterior {
   /**
-   * ln(ratio of growths) for each ln(ratio of stimuli), and its scatter: fitted once on the
-   * findings with both growths ({@code PosteriorTest} finds it at the optimum; docs/validation.md).
+   * ln(ratio of growths) for each ln(ratio of stimuli): the fit through the origin over the
+   * findings with both growths ({@code PosteriorTest}; docs/validation.md).
    */
   static final double SLOPE = 1.4;
 
-  static final double SPREAD = 0.47;
+  /**
+   * Scatter of ln(ratio of growths) that a study which counts whole has of itself: with it left-out
+   * ratios are most likely ({@code PosteriorTest}). Two groups of twenty whose growth varies by
+   * seven tenths of its mean have 0.22.
+   */
+  static final double SPREAD = 0.2;
+
+  /**
+   * The same for what is not growth (activity, moments, acute images, opinion): it tells of growth
+   * only by the way (own estimate).
+   */
+  static final double INDIRECT_SPREAD = 0.47;
 
   /**
    * Added to growth in per cent before its logarithm is taken: what such measurements cannot see.
    */
   static final double UNSEEN_GROWTH = 1;
 
-  /** Half-width of what a study of usual size calls no difference (own estimate: a fifth). */
+  /**
+   * Half-width of what a study of usual size calls no difference (own estimate: a fifth). Where
+   * neither grew it is three times as wide.
+   */
   static final double MARGIN = 0.2;
 
   /**
@@ -96,8 +110,8 @@ public final class Posterior {
   }
 
   /** What to make of the mechanics: for checks. */
-  record Assumptions(boolean mechanics, double ownError) {
-    static final Assumptions USUAL = new Assumptions(true, OWN_ERROR);
+  record Assumptions(boolean mechanics, double ownError, double spread) {
+    static final Assumptions USUAL = new Assumptions(true, OWN_ERROR, SPREAD);
   }
 
   /** One component of an observation. */
@@ -238,7 +252,7 @@ public final class Posterior {
   /** Standard deviation of a finding about the difference that it sees. */
   double noise(Finding f) {
     if (f.how() == Finding.How.PRACTICE) {
-      return noise(school.practiceTrust() * CommonPractice.share(f));
+      return noise(INDIRECT_SPREAD, school.practiceTrust() * CommonPractice.share(f));
     }
     double trust = f.how() == Finding.How.EMG ? school.activityTrust() : f.how().trust();
     trust *=
@@ -248,11 +262,23 @@ public final class Posterior {
     if (f.how().growth()) {
       trust *= Math.min(1, f.weeks().orElse(UNSTATED * ENOUGH_WEEKS) / ENOUGH_WEEKS);
     }
-    return Math.hypot(noise(trust), f.comparesMuscles() ? MUSCLE_SPREAD : 0);
+    return Math.hypot(noise(spread(f.how()), trust), f.comparesMuscles() ? MUSCLE_SPREAD : 0);
   }
 
-  private static double noise(double trust) {
-    return SPREAD / SLOPE / Math.sqrt(Math.max(1e-6, trust));
+  /** Scatter of a study that counts whole; activity's, as far as the school takes it for growth. */
+  private double spread(Finding.How how) {
+    double usual = Finding.How.EMG.trust();
+    double like =
+        how.growth()
+            ? 1
+            : how == Finding.How.EMG
+                ? Math.max(0, (school.activityTrust() - usual) / (1 - usual))
+                : 0;
+    return INDIRECT_SPREAD + like * (assumptions.spread() - INDIRECT_SPREAD);
+  }
+
+  private static double noise(double spread, double trust) {
+    return spread / SLOPE / Math.sqrt(Math.max(1e-6, trust));
   }
 
   @SuppressWarnings("ReferenceEquality") // there is one node for a point
@@ -315,6 +341,8 @@ public final class Posterior {
     }
     return switch (f.direction()) {
       case ALIKE -> new Propagation.Observation(row.mean(), Math.hypot(row.noise(), MARGIN), 0, 0);
+      case NEITHER ->
+          new Propagation.Observation(row.mean(), Math.hypot(row.noise(), 3 * MARGIN), 0, 0);
       case MORE -> new Propagation.Observation(row.mean(), row.noise(), 1, 0);
       case LESS -> new Propagation.Observation(row.mean(), row.noise(), -1, 0);
     };

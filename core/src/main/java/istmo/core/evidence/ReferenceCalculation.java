@@ -6,11 +6,12 @@ import istmo.core.anatomy.Regions;
 import istmo.core.body.Body;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.Catalogue;
-import istmo.core.computing.Workers;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.LoadRule;
 import istmo.core.mechanics.Musculature;
+import istmo.core.mechanics.SetSimulation;
+import istmo.core.mechanics.SimulatedSet;
 import istmo.core.movement.Family;
 import istmo.core.movement.Reach;
 import istmo.core.stimulus.School;
@@ -51,6 +52,9 @@ final class ReferenceCalculation {
   /** Changes of ln(stimulus) by one standard deviation that are too small to keep. */
   private static final double KEPT = 0.015;
 
+  /** Of the usual repetitions, so many count as all. */
+  private static final double ENOUGH_REPETITIONS = SetSimulation.COMPARED_REPETITIONS - 0.5;
+
   private ReferenceCalculation() {}
 
   private static School corner(double bias, double passive) {
@@ -72,30 +76,45 @@ final class ReferenceCalculation {
    * posture cannot be taken.
    */
   static Optional<double[][]> stimulus(Point point, Unknown.Case c, School[] schools) {
+    return set(point, c)
+        .map(
+            set ->
+                Stream.of(schools)
+                    .map(s -> Stimulus.byRegion(set, s).stream().toArray())
+                    .toArray(double[][]::new));
+  }
+
+  /** The set of the usual repetitions; empty where the posture cannot be taken. */
+  private static Optional<SimulatedSet> set(Point point, Unknown.Case c) {
     Family family = point.exercise().family();
-    Optional<Reach> reach = Reach.of(c.body(), family, c.setup(), point.yields());
-    if (reach.isEmpty()
-        || !(new Analyser(c.body(), new Musculature(c.body(), c.muscles()))
-                .analyse(family, reach.get().setup(), LoadRule.USUAL)
-            instanceof Analysis a)) {
-      return Optional.empty();
-    }
-    double[][] result = new double[schools.length][];
-    for (int s = 0; s < schools.length; s++) {
-      result[s] = Stimulus.byRegion(a, schools[s]).stream().toArray();
-    }
-    return Optional.of(result);
+    return Reach.of(c.body(), family, c.setup(), point.yields())
+        .map(
+            reach ->
+                new Analyser(c.body(), new Musculature(c.body(), c.muscles()))
+                    .analyse(family, reach.setup(), LoadRule.USUAL))
+        .filter(Analysis.class::isInstance)
+        .map(result -> ((Analysis) result).set());
   }
 
   /**
-   * The reference body for a point: the average adult, or the lifter where only the lifter can;
-   * empty where neither can.
+   * The reference body for a point: the average adult, or the lifter where only the lifter does the
+   * usual repetitions. What neither does is told of the first that takes the posture; empty where
+   * neither does. Where body mass alone ends a set early, a little more strength gives many more
+   * repetitions; for a client who adds load it gives more load and the same repetitions.
    */
   static Optional<Unknown.Case> usual(Point point) {
-    return Stream.of(BODY, LIFTER)
-        .map(b -> usual(point, b))
-        .filter(c -> stimulus(point, c, CORNERS).isPresent())
-        .findFirst();
+    Optional<Unknown.Case> first = Optional.empty();
+    for (Body body : List.of(BODY, LIFTER)) {
+      Unknown.Case c = usual(point, body);
+      Optional<SimulatedSet> set = set(point, c);
+      if (first.isEmpty() && set.isPresent()) {
+        first = Optional.of(c);
+      }
+      if (set.isPresent() && set.get().repetitions() >= ENOUGH_REPETITIONS) {
+        return Optional.of(c);
+      }
+    }
+    return first;
   }
 
   static Unknown.Case usual(Point point, Body body) {
@@ -103,12 +122,8 @@ final class ReferenceCalculation {
         body, Muscles.standard().all(), point.setup(), point.exercise().family().parameters());
   }
 
-  /** The table's lines for some points. */
-  static List<String> lines(List<Point> points) {
-    return Workers.map(points, ReferenceCalculation::lines).stream().flatMap(List::stream).toList();
-  }
-
-  private static List<String> lines(Point point) {
+  /** The table's lines for a point; none where neither reference body can do it. */
+  static List<String> lines(Point point) {
     Optional<Unknown.Case> can = usual(point);
     if (can.isEmpty()) {
       return List.of();

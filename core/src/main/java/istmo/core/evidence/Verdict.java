@@ -34,6 +34,8 @@ public record Verdict(
     SUPPORTED("supported"),
     LEANING("leaning"),
     NO_DIFFERENCE("no difference to be seen"),
+    /** Figures say otherwise, and no study was found that does. */
+    OTHERWISE("mechanics say otherwise"),
     CONTRADICTED("contradicted"),
     UNTESTED("untested");
 
@@ -81,7 +83,8 @@ public record Verdict(
         c.sides().map(s -> posterior.difference(s.first(), s.second(), c.regions()));
     Word word =
         both.isPresent()
-            ? byFigures(c.expects().orElseThrow(), both.get(), !supporting.isEmpty())
+            ? byFigures(
+                c.expects().orElseThrow(), both.get(), !supporting.isEmpty(), !opposing.isEmpty())
             : byFindings(c);
     return new Verdict(
         c,
@@ -94,22 +97,26 @@ public record Verdict(
         why(mechanics, both, supporting, opposing, bearing, word));
   }
 
-  /** Nothing is called supported on mechanics alone. */
-  static Word byFigures(Direction expects, Posterior.Estimate e, boolean found) {
+  /**
+   * Nothing is called supported or contradicted by mechanics alone.
+   *
+   * @param found whether a study found what the claim expects
+   * @param opposed whether a study found something else
+   */
+  static Word byFigures(Direction expects, Posterior.Estimate e, boolean found, boolean opposed) {
     double inside = e.within(MARGIN);
     double up = e.above(MARGIN);
     double down = 1 - inside - up;
-    if (expects == Direction.ALIKE) {
-      return Math.max(up, down) >= MORE_LIKELY_THAN_NOT
-          ? Word.CONTRADICTED
-          : inside >= MORE_LIKELY_THAN_NOT && found ? Word.SUPPORTED : Word.LEANING;
-    }
-    double as = expects == Direction.MORE ? up : down;
-    double against = expects == Direction.MORE ? down : up;
+    boolean alike = expects == Direction.ALIKE;
+    double as = alike ? inside : expects == Direction.MORE ? up : down;
+    double against = alike ? Math.max(up, down) : expects == Direction.MORE ? down : up;
     if (against >= MORE_LIKELY_THAN_NOT) {
-      return Word.CONTRADICTED;
+      return opposed ? Word.CONTRADICTED : Word.OTHERWISE;
     }
-    return as >= SURE && found ? Word.SUPPORTED : as >= LIKELY ? Word.LEANING : Word.NO_DIFFERENCE;
+    if (as >= (alike ? MORE_LIKELY_THAN_NOT : SURE) && found) {
+      return Word.SUPPORTED;
+    }
+    return alike || as >= LIKELY ? Word.LEANING : Word.NO_DIFFERENCE;
   }
 
   /** Findings vote, each with what its way of measuring counts. */
@@ -136,7 +143,7 @@ public record Verdict(
           ? Word.SUPPORTED
           : Word.LEANING;
     }
-    return most == Direction.ALIKE ? Word.NO_DIFFERENCE : Word.CONTRADICTED;
+    return most.alike() ? Word.NO_DIFFERENCE : Word.CONTRADICTED;
   }
 
   private static String why(

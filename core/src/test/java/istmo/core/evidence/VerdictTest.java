@@ -19,22 +19,28 @@ class VerdictTest {
       Verdict.all(Posterior.of(School.STRETCH)).stream()
           .collect(Collectors.toMap(v -> v.claim().id(), Function.identity()));
 
+  /** Nothing is supported and nothing contradicted by mechanics alone. */
   @ParameterizedTest
   @CsvSource({
-    "MORE,  0.5, 0.10, true,  SUPPORTED",
-    "MORE,  0.5, 0.10, false, LEANING", // nothing is supported by mechanics alone
-    "MORE,  0.2, 0.20, true,  LEANING",
-    "MORE,  0.0, 0.05, true,  NO_DIFFERENCE",
-    "MORE, -0.4, 0.10, true,  CONTRADICTED",
-    "LESS, -0.5, 0.10, true,  SUPPORTED",
-    "LESS,  0.4, 0.10, true,  CONTRADICTED",
-    "ALIKE, 0.0, 0.05, true,  SUPPORTED",
-    "ALIKE, 0.0, 0.05, false, LEANING",
-    "ALIKE, 0.5, 0.10, true,  CONTRADICTED",
+    "MORE,  0.5, 0.10, true,  false, SUPPORTED",
+    "MORE,  0.5, 0.10, false, false, LEANING",
+    "MORE,  0.2, 0.20, true,  false, LEANING",
+    "MORE,  0.0, 0.05, true,  false, NO_DIFFERENCE",
+    "MORE, -0.4, 0.10, false, true,  CONTRADICTED",
+    "MORE, -0.4, 0.10, true,  true,  CONTRADICTED",
+    "MORE, -0.4, 0.10, true,  false, OTHERWISE",
+    "MORE, -0.4, 0.10, false, false, OTHERWISE",
+    "LESS, -0.5, 0.10, true,  false, SUPPORTED",
+    "LESS,  0.4, 0.10, false, true,  CONTRADICTED",
+    "LESS,  0.4, 0.10, false, false, OTHERWISE",
+    "ALIKE, 0.0, 0.05, true,  false, SUPPORTED",
+    "ALIKE, 0.0, 0.05, false, false, LEANING",
+    "ALIKE, 0.5, 0.10, false, true,  CONTRADICTED",
+    "ALIKE, 0.5, 0.10, true,  false, OTHERWISE",
   })
   void aVerdictFollowsTheFigures(
-      Direction expects, double mean, double sd, boolean found, Word word) {
-    assertThat(Verdict.byFigures(expects, new Estimate(mean, sd), found)).isEqualTo(word);
+      Direction expects, double mean, double sd, boolean found, boolean opposed, Word word) {
+    assertThat(Verdict.byFigures(expects, new Estimate(mean, sd), found, opposed)).isEqualTo(word);
   }
 
   /** Of which the studies leave little doubt. */

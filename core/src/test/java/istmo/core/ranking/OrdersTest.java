@@ -294,7 +294,7 @@ class OrdersTest {
               assertThat(e.why())
                   .anyMatch(w -> w.startsWith("Gives outer quad"))
                   .anyMatch(w -> w.startsWith("Gives out first: "))
-                  .anyMatch(w -> w.startsWith("Mechanics only") || w.startsWith("Studies "))
+                  .anyMatch(w -> w.startsWith("No study was found") || w.startsWith("Studies "))
                   .anyMatch(w -> w.contains("draws of what is not known"))
                   .anyMatch(w -> w.startsWith("It costs: "));
               assertThat(e.limiter()).isNotBlank();

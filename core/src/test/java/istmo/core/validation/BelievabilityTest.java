@@ -19,7 +19,6 @@ import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.ranking.order.Order;
 import istmo.core.ranking.order.Orders;
 import istmo.core.stimulus.School;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -283,7 +282,7 @@ class BelievabilityTest {
                         }));
     PracticeRows practice =
         PracticeRows.of(BODIES_ASKED.stream().map(bodies()::get).toList(), gyms().get("full"));
-    compare(report(tally, practice));
+    SameFigures.assertWritten(PAGE, report(tally, practice));
     assertThat(tally.clean / (double) tally.orders).as("all of the first five").isGreaterThan(0.9);
     assertThat(tally.firstRight / (double) tally.orders).as("the first place").isGreaterThan(0.97);
     assertThat(practice.surelyWith()).as("undisputed").isGreaterThan(practice.surely() * 97 / 100);
@@ -322,18 +321,6 @@ class BelievabilityTest {
             practice.surelyWith(),
             practice.surely()));
     return report.append(END).toString();
-  }
-
-  private static void compare(String report) throws Exception {
-    String page = Files.readString(PAGE);
-    int begin = page.indexOf(BEGIN);
-    int end = page.indexOf(END) + END.length();
-    assertThat(begin).as("marker in docs/validation.md").isNotNegative();
-    if (Boolean.getBoolean("validation.write")) {
-      Files.writeString(PAGE, page.substring(0, begin) + report + page.substring(end));
-      return;
-    }
-    SameFigures.assertSame("docs/validation.md", report, page.substring(begin, end));
   }
 
   private static Order order(

@@ -126,8 +126,7 @@ final class ExerciseChecks {
     rows.add(
         Row.more(
             "C102", "trunk lean, stiff ankle against usual (°)", statics, lean(stiff), lean(flat)));
-    Posture low =
-        Bodies.posture(MAN, "squat", Map.of("depth", 90.0, "bar", 1.0, "kneeTravel", 0.75), 1, 70);
+    Posture low = Bodies.posture(MAN, "squat", Map.of("depth", 90.0, "bar", 1.0), 1, 70);
     rows.add(
         Row.more(
             "C102",
@@ -198,9 +197,7 @@ final class ExerciseChecks {
             ""));
     RegionValues narrow = stimulus("squat", Map.of("depth", 85.0, "stance", 0.32, "toeOut", 10.0));
     // shins stand more upright in a wide stance (Escamilla et al. 2001)
-    RegionValues wide =
-        stimulus(
-            "squat", Map.of("depth", 85.0, "stance", 0.58, "toeOut", 25.0, "kneeTravel", 0.75));
+    RegionValues wide = stimulus("squat", Map.of("depth", 85.0, "stance", 0.58, "toeOut", 25.0));
     String paoli = "McCaw and Melrose 1999; Paoli et al. 2009 (EMG)";
     rows.add(
         Row.alike(

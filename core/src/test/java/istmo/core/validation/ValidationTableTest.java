@@ -1,9 +1,6 @@
 package istmo.core.validation;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
 import istmo.core.SameFigures;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,14 +33,6 @@ class ValidationTableTest {
                 + "|---|---|---|---|---|---|\n");
     rows.forEach(r -> table.append(r.markdown()).append('\n'));
     table.append('\n').append(END);
-    String page = Files.readString(PAGE);
-    int begin = page.indexOf(BEGIN);
-    int end = page.indexOf(END) + END.length();
-    assertThat(begin).as("marker in docs/validation.md").isNotNegative();
-    if (Boolean.getBoolean("validation.write")) {
-      Files.writeString(PAGE, page.substring(0, begin) + table + page.substring(end));
-      return;
-    }
-    SameFigures.assertSame("docs/validation.md", table.toString(), page.substring(begin, end));
+    SameFigures.assertWritten(PAGE, table.toString());
   }
 }

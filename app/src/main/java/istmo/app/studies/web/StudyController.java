@@ -90,9 +90,9 @@ class StudyController {
   }
 
   /**
-   * word: supported, leaning, no difference to be seen, contradicted or untested. against: id of
-   * the claim that says the opposite. alike: changes within so much either way are none. Findings
-   * by id.
+   * word: supported, leaning, no difference to be seen, mechanics say otherwise, contradicted or
+   * untested. against: id of the claim that says the opposite. alike: changes within so much either
+   * way are none. Findings by id.
    */
   record ClaimView(
       String id,

@@ -19,7 +19,6 @@ import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -108,25 +107,23 @@ public sealed interface Evaluation {
 
   /** The arms hold no load that is hard for ten. */
   private static Reach forMore(Reach reach, Analysis held) {
-    List<String> changes = new ArrayList<>(reach.changes());
-    changes.add(
+    return reach.with(
+        reach.setup(),
         String.format(
             Locale.ROOT,
             "For about %.0f repetitions. The arms hold no more than %.0f kg at the chest.",
             Math.floor(held.set().repetitions()),
             held.workingKg()));
-    return new Reach(reach.setup(), changes);
   }
 
   /** The same with straps, where the hands would end the set before the legs do. */
   private static Reach strapped(Reach reach, Analysis bare) {
-    List<String> changes = new ArrayList<>(reach.changes());
-    changes.add(
+    return reach.with(
+        reach.setup().with(Parameters.STRAPS, 1),
         String.format(
             Locale.ROOT,
             "With straps. Bare hands end the set: %.0f kg for ten repetitions.",
             bare.workingKg()));
-    return new Reach(reach.setup().with(Parameters.STRAPS, 1), changes);
   }
 
   private static Evaluation judged(

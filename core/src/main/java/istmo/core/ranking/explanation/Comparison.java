@@ -38,8 +38,8 @@ import java.util.stream.Collectors;
  *
  * @param regions every region, in the order of the list
  * @param criteria the practical points of each
- * @param studies the findings that move the comparison most for the region most aimed at, greatest
- *     first
+ * @param studies the findings about these exercises or the region most aimed at that move the
+ *     comparison most there; those about these exercises first, then the greatest
  */
 public record Comparison(
     List<Points> regions,
@@ -105,12 +105,18 @@ public record Comparison(
             .max(Map.Entry.comparingByValue())
             .map(Map.Entry::getKey)
             .orElse(regions.get(0).regionId());
+    Set<String> exercises =
+        sides.stream().map(s -> s.candidate().exerciseId()).collect(Collectors.toSet());
     Set<String> seen = new LinkedHashSet<>();
     List<Posterior.Influence> studies =
         at.stream()
             .flatMap(a -> a.influences(ScoredCandidate.index(most)).stream())
             .filter(i -> Math.abs(i.shift()) >= TELLING)
-            .sorted(Comparator.comparingDouble(i -> -Math.abs(i.shift())))
+            .filter(i -> i.finding().tellsOf(exercises, most))
+            .sorted(
+                Comparator.comparing(
+                        (Posterior.Influence i) -> !i.finding().comparesAnyOf(exercises))
+                    .thenComparing(i -> -Math.abs(i.shift())))
             .filter(i -> seen.add(i.finding().id()))
             .limit(MOST_STUDIES)
             .toList();

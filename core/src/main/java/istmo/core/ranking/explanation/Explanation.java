@@ -10,6 +10,7 @@ import istmo.core.equipment.Equipment;
 import istmo.core.evidence.Finding;
 import istmo.core.evidence.Posterior;
 import istmo.core.mechanics.AnalysisPoint;
+import istmo.core.quantity.Required;
 import istmo.core.ranking.Ranked;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Brief;
@@ -19,7 +20,6 @@ import istmo.core.ranking.criterion.LimiterWords;
 import istmo.core.ranking.criterion.ScoredCandidate;
 import istmo.core.stimulus.HeaviestLength;
 import istmo.core.stimulus.School;
-import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -27,6 +27,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -79,8 +80,13 @@ public final class Explanation {
     sentences.add("Gives " + String.join("; ", does) + ".");
     sentences.add(where(e, most, brief.school()));
     sentences.add(LimiterWords.givesOut(e.analysis().set().gaveOut()));
-    sentences.add(studied(e.stimulus().get(most), j.stimulus().get(most), most, studies));
-    agreed(e.candidate(), studies).ifPresent(sentences::add);
+    Map<Boolean, Double> shift =
+        j.evidence().influences(ScoredCandidate.index(most)).stream()
+            .collect(
+                Collectors.partitioningBy(
+                    Explanation::ofPractice, Collectors.summingDouble(Posterior.Influence::shift)));
+    sentences.add(studied(Required.entry(shift, false), most, studies));
+    agreed(Required.entry(shift, true), e.candidate(), studies).ifPresent(sentences::add);
     e.reach().changes().forEach(text -> sentences.add("For this client: " + text));
     e.analysis().notes().forEach(sentences::add);
     brief.profile().habits().stream()
@@ -115,13 +121,20 @@ public final class Explanation {
     return words;
   }
 
-  /** What coaches agree on about this very candidate, strongest first. */
+  private static boolean ofPractice(Posterior.Influence i) {
+    return i.finding().how() == Finding.How.PRACTICE;
+  }
+
+  /**
+   * What coaches agree on and how far it moves the figure; what they say of this very candidate
+   * stands with it, strongest first.
+   */
   private static Optional<String> agreed(
-      Candidate candidate, List<Posterior.Influence> influences) {
+      double shift, Candidate candidate, List<Posterior.Influence> influences) {
     List<String> said =
         influences.stream()
+            .filter(Explanation::ofPractice)
             .map(Posterior.Influence::finding)
-            .filter(f -> f.how() == Finding.How.PRACTICE)
             .flatMap(
                 f -> {
                   boolean more =
@@ -134,21 +147,22 @@ public final class Explanation {
                 })
             .limit(2)
             .toList();
-    return said.isEmpty()
-        ? Optional.empty()
-        : Optional.of(
-            "Coaches agree (common practice, no source): " + String.join(", ", said) + ".");
+    if (said.isEmpty() && !moves(shift)) {
+      return Optional.empty();
+    }
+    String words = said.isEmpty() ? "" : ": " + String.join(", ", said);
+    return Optional.of(
+        "What coaches agree on (common practice, no source) "
+            + (moves(shift) ? "moves it by " + percent(shift) : "leaves it where it is")
+            + words
+            + ".");
   }
 
-  /** What the studies say beside the mechanics. */
-  private static String studied(
-      double mechanics, double both, String region, List<Posterior.Influence> all) {
-    List<Posterior.Influence> studies =
-        all.stream().filter(i -> i.finding().how() != Finding.How.PRACTICE).toList();
+  /** What the studies say beside the mechanics, and how far they move its figure. */
+  private static String studied(double shift, String region, List<Posterior.Influence> all) {
+    List<Posterior.Influence> studies = all.stream().filter(i -> !ofPractice(i)).toList();
     if (studies.isEmpty()) {
-      return "Mechanics only: no study found that tells of the "
-          + LimiterWords.name(region)
-          + " here.";
+      return "No study was found that tells of the " + LimiterWords.name(region) + " here.";
     }
     Map<String, Double> byStudy = new LinkedHashMap<>();
     studies.forEach(i -> byStudy.merge(i.finding().shortCitation(), i.shift(), Double::sum));
@@ -162,16 +176,23 @@ public final class Explanation {
                             : e.getValue() > 0 ? " (up)" : " (down)"))
             .limit(3)
             .toList();
-    double change = (both + Stimulus.FLOOR) / (mechanics + Stimulus.FLOOR) - 1;
     String moved =
-        Math.abs(change) < 0.03
-            ? "leave the mechanics' figure where it is"
-            : String.format(
-                Locale.ROOT,
-                "move the mechanics' figure for the %s by %+.0f %%",
-                LimiterWords.name(region),
-                100 * change);
+        moves(shift)
+            ? "move the mechanics' figure for the "
+                + LimiterWords.name(region)
+                + " by "
+                + percent(shift)
+            : "leave the mechanics' figure where it is";
     return "Studies " + moved + ": " + String.join(", ", cited) + ".";
+  }
+
+  /** Whether a shift of ln(stimulus) is worth a word. */
+  private static boolean moves(double shift) {
+    return Math.abs(Math.expm1(shift)) >= 0.03;
+  }
+
+  private static String percent(double shift) {
+    return String.format(Locale.ROOT, "%+.0f %%", 100 * Math.expm1(shift));
   }
 
   private static String sure(Ranked r) {

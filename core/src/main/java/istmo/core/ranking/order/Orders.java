@@ -215,6 +215,7 @@ public final class Orders {
     List<Posterior.Influence> studies =
         j.evidence().influences(ScoredCandidate.index(most)).stream()
             .filter(i -> Math.abs(i.shift()) >= TELLING)
+            .filter(i -> i.finding().tellsOf(List.of(x.id()), most))
             .limit(MOST_STUDIES)
             .toList();
     List<String> why = Explanation.why(j, r, brief, best, x, most, studies);
