@@ -4,6 +4,7 @@ import { useSearchParams } from 'react-router'
 import type { BenchSide, Drawing, Region, Schemas } from '../../api/client'
 import { answer, api } from '../../api/client'
 import { useCatalogue, useClients, useGyms } from '../../api/queries'
+import { IntervalBar } from '../../chart/IntervalBar'
 import { Fingerprint } from '../../chart/limb/LimbChart'
 import { Stage } from '../../chart/stage/Stage'
 import { frame, toTheFloor } from '../../chart/stage/scene'
@@ -358,34 +359,7 @@ function Bar({ point, top }: { point?: Schemas['MemberPointView']; top: number }
   const x = (v: number) => (100 * v) / top
   return (
     <span className="grid grid-cols-[minmax(0,1fr)_7.5rem] items-center gap-2">
-      <svg viewBox="0 0 100 12" preserveAspectRatio="none" className="h-3 w-full" aria-hidden>
-        <line
-          x1={0}
-          x2={100}
-          y1={6}
-          y2={6}
-          stroke="var(--rule)"
-          vectorEffect="non-scaling-stroke"
-        />
-        <line
-          x1={x(point.low)}
-          x2={x(point.high)}
-          y1={6}
-          y2={6}
-          stroke="var(--accent-2)"
-          strokeWidth={3}
-          vectorEffect="non-scaling-stroke"
-        />
-        <line
-          x1={x(point.value)}
-          x2={x(point.value)}
-          y1={1}
-          y2={11}
-          stroke="var(--ink)"
-          strokeWidth={2.5}
-          vectorEffect="non-scaling-stroke"
-        />
-      </svg>
+      <IntervalBar low={x(point.low)} value={x(point.value)} high={x(point.high)} />
       <span className="text-xs">
         <b className="text-sm font-medium">{point.value.toFixed(2)}</b>{' '}
         <span className="text-ink-2">most in {Math.round(100 * point.chanceOfMost)} %</span>

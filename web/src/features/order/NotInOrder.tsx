@@ -1,4 +1,5 @@
 import type { Entry, Order } from '../../api/client'
+import { CandidateButton } from './CandidateButton'
 
 const KIND: Record<string, string> = {
   GYM: 'not in this gym',
@@ -23,20 +24,11 @@ export function Hardly({
   return (
     <details className="mt-3 text-sm" data-testid="hardly">
       <summary className="py-1">{entries.length} here that hardly train this</summary>
-      <p className="flex flex-wrap gap-x-3">
+      <p className="flex flex-wrap gap-x-3 text-ink-2">
         {entries
           .flatMap((e) => [e, ...e.variants])
           .map((e) => (
-            <button
-              key={e.candidateId}
-              type="button"
-              data-candidate={e.candidateId}
-              aria-pressed={e.candidateId === chosen}
-              onClick={() => onChoose(e.candidateId)}
-              className="min-h-6 text-left text-ink-2 hover:text-ink"
-            >
-              {e.name}
-            </button>
+            <CandidateButton key={e.candidateId} entry={e} chosen={chosen} onChoose={onChoose} />
           ))}
       </p>
     </details>

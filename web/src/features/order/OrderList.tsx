@@ -2,6 +2,7 @@ import { scaleLinear } from 'd3-scale'
 import { Fragment, useState } from 'react'
 import { Link, useLocation } from 'react-router'
 import type { Order, Region, SchoolPlaces } from '../../api/client'
+import { CandidateButton } from './CandidateButton'
 import { ClientWarnings } from './ForClient'
 import { Excluded, Hardly, Shortage } from './NotInOrder'
 import { Strip } from './Strip'
@@ -22,7 +23,7 @@ const MOVES = 3
 /** Most that can be set point by point. */
 const MOST_COMPARED = 4
 
-/** The order as strips on one scale. What cannot be told apart shares a band. */
+/** The order as strips on one scale. What is about equal shares a band. */
 export function OrderList({
   order,
   regions,
@@ -81,8 +82,8 @@ export function OrderList({
                 <li className="flex items-center gap-2 pt-1.5 text-xs text-ink-2" aria-hidden>
                   <span className="shrink-0">
                     {members.length > 1
-                      ? `${members.length} that cannot be told apart`
-                      : 'apart from the rest'}
+                      ? `${members.length} about equal`
+                      : 'clearly apart from the others'}
                   </span>
                   <span className="h-px flex-1 bg-rule" />
                 </li>
@@ -121,16 +122,13 @@ export function OrderList({
                     {e.variants.length > 0 && (
                       <p className="flex flex-wrap gap-x-3 pl-[5.2rem] text-xs text-ink-2">
                         {e.variants.map((o) => (
-                          <button
+                          <CandidateButton
                             key={o.candidateId}
-                            type="button"
-                            data-candidate={o.candidateId}
-                            aria-pressed={o.candidateId === chosen}
-                            onClick={() => onChoose(o.candidateId)}
-                            className={`min-h-6 text-left hover:text-ink ${o.candidateId === chosen ? 'font-semibold text-ink underline decoration-accent' : ''}`}
-                          >
-                            or {o.name}
-                          </button>
+                            entry={o}
+                            chosen={chosen}
+                            onChoose={onChoose}
+                            before="or "
+                          />
                         ))}
                       </p>
                     )}

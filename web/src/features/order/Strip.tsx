@@ -1,5 +1,15 @@
 import type { Entry, Region } from '../../api/client'
+import { IntervalBar } from '../../chart/IntervalBar'
 import { Fingerprint } from '../../chart/limb/LimbChart'
+
+/** A range of places wider than this helps nobody to decide. */
+const TELLING_PLACES = 8
+
+function likelyPlace({ rankLow, rankHigh }: Entry): string {
+  if (rankLow === rankHigh) return `place ${rankLow}`
+  if (rankHigh - rankLow >= TELLING_PLACES) return 'place open'
+  return `place ${rankLow}–${rankHigh}`
+}
 
 /** One exercise of the order: its place, what it trains, and its score with what is not known. */
 export function Strip({
@@ -41,45 +51,13 @@ export function Strip({
         )}
       </span>
       <span className="col-start-3 sm:col-start-auto">
-        <svg viewBox="0 0 100 14" preserveAspectRatio="none" className="h-3.5 w-full" aria-hidden>
-          <line
-            x1={0}
-            x2={100}
-            y1={7}
-            y2={7}
-            stroke="var(--rule)"
-            strokeWidth={1}
-            vectorEffect="non-scaling-stroke"
-          />
-          <line
-            x1={at(entry.low)}
-            x2={at(entry.high)}
-            y1={7}
-            y2={7}
-            stroke="var(--accent-2)"
-            strokeWidth={3}
-            vectorEffect="non-scaling-stroke"
-          />
-          <line
-            x1={at(entry.utility)}
-            x2={at(entry.utility)}
-            y1={1}
-            y2={13}
-            stroke="var(--ink)"
-            strokeWidth={2.5}
-            vectorEffect="non-scaling-stroke"
-          />
-        </svg>
+        <IntervalBar low={at(entry.low)} value={at(entry.utility)} high={at(entry.high)} />
         <span className="flex justify-between text-xs text-ink-2">
           <span>
             <span className="sr-only">score </span>
             {Math.round(100 * entry.utility)}
           </span>
-          <span>
-            {entry.rankLow === entry.rankHigh
-              ? `rank ${entry.rankLow}`
-              : `rank ${entry.rankLow}–${entry.rankHigh}`}
-          </span>
+          <span>{likelyPlace(entry)}</span>
         </span>
       </span>
     </button>
