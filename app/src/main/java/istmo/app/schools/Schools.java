@@ -153,17 +153,7 @@ public class Schools {
   }
 
   private static boolean alike(School a, School b) {
-    return a.equals(
-        School.own(
-            a.id(),
-            b.label(),
-            b.reason(),
-            new School.Leanings(
-                b.lengthBias(),
-                b.passiveWeight(),
-                b.activityTrust(),
-                b.practiceTrust(),
-                b.basics())));
+    return a.equals(School.own(a.id(), b.label(), b.reason(), b.leanings()));
   }
 
   /** Changes one, or puts one back that was taken out. */

@@ -21,6 +21,11 @@ public record Candidate(
     String id, String exerciseId, String name, Setup usual, Optional<SetupParameter> yields) {
   private static final String OWN = "own-";
 
+  /** The exercise that a candidate's id names, also of a coach's own variant that is gone. */
+  public static String exerciseId(String candidateId) {
+    return candidateId.split("/")[0];
+  }
+
   /**
    * A coach's own variant of an exercise, from a set-up as it stands for one body: what grows with
    * the leg or the mass is kept as it would be for the reference body, so that this body gets it

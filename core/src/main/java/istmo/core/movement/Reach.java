@@ -16,6 +16,13 @@ import java.util.Set;
  * @param changes what was changed and why, in words; empty when the wished set-up is reached
  */
 public record Reach(Setup setup, List<String> changes) {
+  /** The same in another set-up, with one more change in words. */
+  public Reach with(Setup other, String change) {
+    List<String> all = new ArrayList<>(changes);
+    all.add(change);
+    return new Reach(other, all);
+  }
+
   /**
    * Pelvis tuck beyond which depth is taken back, rad: a stop sign of the trade, with a little
    * tolerance.

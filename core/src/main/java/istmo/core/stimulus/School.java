@@ -164,6 +164,11 @@ public record School(
                         + all().stream().map(School::id).toList()));
   }
 
+  /** What a coach could set of it. */
+  public Leanings leanings() {
+    return new Leanings(lengthBias, passiveWeight, activityTrust, practiceTrust, basics);
+  }
+
   /** What a coach sets of an own school; the components are those of {@link School}. */
   public record Leanings(
       double lengthBias,

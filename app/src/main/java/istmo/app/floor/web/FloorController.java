@@ -13,6 +13,7 @@ import istmo.app.sessions.SetLog;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
+import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.movement.SetupParameter;
@@ -251,7 +252,7 @@ class FloorController {
 
   private static FloorExerciseView exercise(
       Floor.Exercise x, String candidateId, Map<String, Double> setup) {
-    Exercise e = Catalogue.standard().exercise(candidateId.split("/")[0]);
+    Exercise e = Catalogue.standard().exercise(Candidate.exerciseId(candidateId));
     Optional<WorkingLoad> load = x.load();
     return new FloorExerciseView(
         candidateId,

@@ -7,6 +7,7 @@ import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
 import istmo.app.schools.Schools;
 import istmo.core.body.MeasurementKind;
+import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Improvisation;
 import istmo.core.evidence.Finding;
 import istmo.core.evidence.Posterior;
@@ -236,7 +237,7 @@ class OrderController {
         .map(
             b -> {
               Map<String, Integer> places = new LinkedHashMap<>();
-              b.places().forEach(id -> places.put(id.split("/")[0], places.size() + 1));
+              b.places().forEach(id -> places.put(Candidate.exerciseId(id), places.size() + 1));
               return new SchoolPlacesView(b.school().id(), b.school().label(), places);
             })
         .toList();

@@ -10,6 +10,7 @@ import istmo.app.platform.Rounded;
 import istmo.app.sessions.PrescriptionDocument;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
+import istmo.core.catalogue.Candidate;
 import istmo.core.plan.Block;
 import istmo.core.plan.Coverage;
 import istmo.core.plan.Offer;
@@ -254,7 +255,7 @@ final class PlanViews {
       return new PlannedItemView(
           i.id(),
           i.candidateId(),
-          i.candidateId().split("/")[0],
+          Candidate.exerciseId(i.candidateId()),
           i.candidateId(),
           i.pinned(),
           prescription,

@@ -90,12 +90,12 @@ final class AccommodatingResistance implements Family {
     return of.growWithTheMass();
   }
 
-  /** Of the load without what is added towards the top. */
   @Override
   public boolean heldAtChest(Setup setup) {
     return of.heldAtChest(setup);
   }
 
+  /** Of the load without what is added towards the top. */
   @Override
   public double inOneHand(Setup setup) {
     return of.inOneHand(setup);
