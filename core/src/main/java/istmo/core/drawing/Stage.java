@@ -9,6 +9,7 @@ import istmo.core.drawing.Drawing.Point;
 import istmo.core.movement.Load;
 import istmo.core.movement.Posture;
 import istmo.core.movement.Prop;
+import istmo.core.movement.View;
 import istmo.core.quantity.Vec3;
 import java.util.ArrayList;
 import java.util.List;
@@ -27,10 +28,12 @@ public final class Stage {
   private Stage() {}
 
   /**
-   * Side view at a load. The force line is that of the force under the foot; where there is none,
-   * of what pushes on the leg, or of the roller on a knee machine.
+   * The posture at a load, from the side or as its view says. The force line is that of the force
+   * under the foot; where there is none, of what pushes on the leg, or of the roller on a knee
+   * machine.
    */
-  public static Drawing side(Body body, Posture posture, double loadKg) {
+  public static Drawing side(Body body, Posture given, double loadKg) {
+    Posture posture = seen(given);
     List<Line> lines = new ArrayList<>();
     List<Circle> circles = new ArrayList<>();
     List<Lever> levers = new ArrayList<>();
@@ -53,7 +56,9 @@ public final class Stage {
                 prop.kind().equals("block")));
       }
     }
-    Vec3 trunk = p.shoulder().minus(new Vec3(p.hip().x(), p.hip().y(), 0)).unit();
+    Vec3 shoulder = given.points().shoulder();
+    Vec3 hip = given.points().hip();
+    Vec3 trunk = given.view().direction(shoulder.minus(new Vec3(hip.x(), hip.y(), 0)).unit());
     lines.add(line("trunk", p.hip(), p.shoulder()));
     lines.add(line("thigh", p.hip(), p.knee()));
     lines.add(line("shank", p.knee(), p.ankle()));
@@ -94,13 +99,14 @@ public final class Stage {
     Vec3 direction = new Vec3(force[0] / size, force[1] / size, 0);
     Vec3 start = new Vec3(from.x(), from.y(), 0);
     lines.add(line("force", start, start.plus(FORCE_LENGTH_M, direction)));
-    if (posture.carried().contains(Coordinate.KNEE_FLEXION)) {
+    boolean fromTheSide = given.view() == View.RIGHT_SIDE;
+    if (fromTheSide && posture.carried().contains(Coordinate.KNEE_FLEXION)) {
       lever(levers, "knee", p.knee(), start, direction);
     }
     if (posture.carried().contains(Coordinate.HIP_FLEXION)) {
       lever(levers, "hip", p.hip(), start, direction);
     }
-    if (posture.carried().contains(Coordinate.ANKLE_DORSIFLEXION)) {
+    if (fromTheSide && posture.carried().contains(Coordinate.ANKLE_DORSIFLEXION)) {
       lever(levers, "ankle", p.ankle(), start, direction);
     }
     return new Drawing(lines, circles, levers);
@@ -152,6 +158,52 @@ public final class Stage {
       }
     }
     return new Drawing(lines, circles, List.of());
+  }
+
+  /** The posture turned so that its view is the picture's plane. */
+  private static Posture seen(Posture p) {
+    View view = p.view();
+    if (view == View.RIGHT_SIDE) {
+      return p;
+    }
+    Posture.Points q = p.points();
+    Posture.Points points =
+        new Posture.Points(
+            view.place(q.heel()),
+            view.place(q.ball()),
+            view.place(q.toe()),
+            view.place(q.ankle()),
+            view.place(q.knee()),
+            view.place(q.hip()),
+            view.place(q.l5()),
+            view.place(q.shoulder()),
+            view.place(q.pressure()));
+    List<Load> loads =
+        p.loads().stream()
+            .map(
+                l ->
+                    new Load(
+                        l.on(),
+                        view.place(l.at()),
+                        view.direction(l.force()),
+                        view.direction(l.forcePerKg()),
+                        view.direction(l.couplePerKg())))
+            .toList();
+    List<Prop> props =
+        p.props().stream()
+            .map(x -> new Prop(x.kind(), x.points().stream().map(view::place).toList()))
+            .toList();
+    return new Posture(
+        p.phase(),
+        p.angles(),
+        points,
+        p.axes(),
+        p.trunkLeanRad(),
+        loads,
+        p.freeContacts(),
+        p.carried(),
+        props,
+        View.RIGHT_SIDE);
   }
 
   private static Point planPoint(Vec3 v, Vec3 along, int side) {

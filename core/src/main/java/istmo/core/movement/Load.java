@@ -27,7 +27,12 @@ public record Load(Segment on, Vec3 at, Vec3 force, Vec3 forcePerKg, Vec3 couple
 
   /** The weight of a mass, kg, that does not hang on the external load. */
   public static Load weight(Segment on, Vec3 at, double massKg) {
-    return new Load(on, at, new Vec3(0, -massKg * G, 0), Vec3.ZERO, Vec3.ZERO);
+    return weight(on, at, massKg, Vec3.UP);
+  }
+
+  /** The weight of a mass, kg, where up is another direction than y. */
+  public static Load weight(Segment on, Vec3 at, double massKg, Vec3 up) {
+    return new Load(on, at, up.times(-massKg * G), Vec3.ZERO, Vec3.ZERO);
   }
 
   /** A force, N, that grows with the external load, N/kg. */

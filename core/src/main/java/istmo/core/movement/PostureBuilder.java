@@ -39,6 +39,7 @@ public final class PostureBuilder {
   private Vec3 hip = Vec3.ZERO;
   private Vec3 pressure = Vec3.ZERO;
   private double leanRad;
+  private View view = View.RIGHT_SIDE;
 
   /** Begins a posture of a body at a phase, 0 top to 1 bottom. */
   public PostureBuilder(Body body, double phase) {
@@ -125,20 +126,33 @@ public final class PostureBuilder {
     return this;
   }
 
-  /** Adds the weights of thigh, shank and foot. */
-  public PostureBuilder legWeights() {
-    loads.add(
-        Load.weight(
-            Load.Segment.THIGH,
-            hip.plus(body.thighComFraction(), knee.minus(hip)),
-            body.thighMassKg()));
-    loads.add(
-        Load.weight(
-            Load.Segment.SHANK,
-            knee.plus(body.shankComFraction(), ankle.minus(knee)),
-            body.shankMassKg()));
-    loads.add(Load.weight(Load.Segment.FOOT, footCom(), body.footMassKg()));
+  /** From where it is drawn; a lying lifter's weights point across the frame. */
+  public PostureBuilder seen(View from) {
+    view = from;
     return this;
+  }
+
+  /** Adds the weights of thigh, shank and foot, upright or as the view lies. */
+  public PostureBuilder legWeights() {
+    return legWeights(view.up());
+  }
+
+  /** Adds the weights of thigh, shank and foot, where up is another direction. */
+  public PostureBuilder legWeights(Vec3 up) {
+    loads.add(Load.weight(Load.Segment.THIGH, thighCom(), body.thighMassKg(), up));
+    loads.add(Load.weight(Load.Segment.SHANK, shankCom(), body.shankMassKg(), up));
+    loads.add(Load.weight(Load.Segment.FOOT, footCom(), body.footMassKg(), up));
+    return this;
+  }
+
+  /** Centre of mass of the thigh, m. */
+  public Vec3 thighCom() {
+    return hip.plus(body.thighComFraction(), knee.minus(hip));
+  }
+
+  /** Centre of mass of the shank, m. */
+  public Vec3 shankCom() {
+    return knee.plus(body.shankComFraction(), ankle.minus(knee));
   }
 
   /** Centre of mass of the foot: half-way from the ankle to mid-foot. */
@@ -348,7 +362,8 @@ public final class PostureBuilder {
         loads,
         free,
         EnumSet.copyOf(carried),
-        props);
+        props,
+        view);
   }
 
   /**

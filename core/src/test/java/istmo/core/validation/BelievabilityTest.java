@@ -118,6 +118,7 @@ class BelievabilityTest {
                 "abduction-machine",
                 "cable-abduction",
                 "plate-abduction",
+                "side-lying-lift",
                 "one-leg-hinge",
                 "kickback")));
     SERVES.put(
@@ -126,7 +127,12 @@ class BelievabilityTest {
             SQUATS,
             ONE_LEG,
             List.of(
-                "adduction-machine", "cable-adduction", "deadlift", "leg-press", "steep-press")));
+                "adduction-machine",
+                "cable-adduction",
+                "upper-leg-plank",
+                "deadlift",
+                "leg-press",
+                "steep-press")));
     SERVES.put(
         "calves",
         Catalogue.standard().exercises().stream()

@@ -112,16 +112,9 @@ final class AccommodatingResistance implements Family {
     PostureResult result = of.posture(body, setup, phase, loadKg + extra);
     return extra == 0 || !(result instanceof Posture p)
         ? result
-        : new Posture(
-            p.phase(),
-            p.angles(),
-            p.points(),
-            p.axes(),
-            p.trunkLeanRad(),
+        : p.with(
             p.loads().stream().map(l -> more(l, extra)).toList(),
-            p.freeContacts().stream().map(c -> more(c, extra)).toList(),
-            p.carried(),
-            p.props());
+            p.freeContacts().stream().map(c -> more(c, extra)).toList());
   }
 
   private static Load more(Load l, double kg) {

@@ -31,6 +31,8 @@ public final class Families {
             new BackExtensionFamily(),
             new HipSwingFamily(HipSwingFamily.Kind.CABLE),
             new HipSwingFamily(HipSwingFamily.Kind.WEIGHT),
+            new SideLyingFamily(SideLyingFamily.Kind.LEG_LIFT),
+            new SideLyingFamily(SideLyingFamily.Kind.UPPER_LEG_PLANK),
             new HipMachineFamily(true),
             new HipMachineFamily(false),
             new KneelFamily(KneelFamily.Kind.CURL),

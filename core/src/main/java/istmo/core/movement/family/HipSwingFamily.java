@@ -133,8 +133,8 @@ public final class HipSwingFamily implements Family {
 
   private static final Set<Coordinate> ROWS =
       EnumSet.complementOf(EnumSet.of(Coordinate.LUMBAR_FLEXION));
-  private static final double AT_ANKLE = 0.93;
-  private static final double AT_KNEE = 0.85;
+  static final double AT_ANKLE = 0.93;
+  static final double AT_KNEE = 0.85;
 
   private final Kind kind;
 
