@@ -263,8 +263,8 @@ class LawsTest {
               analyser.fresh(f, reachable(f).with(p, at + 0.02 * p.step()));
           if (here.isPresent() && next.isPresent()) {
             compared++;
-            double a = here.get().limitKg();
-            double b = next.get().limitKg();
+            double a = Math.max(0, here.get().limitKg());
+            double b = Math.max(0, next.get().limitKg());
             if (Math.abs(a - b) > 0.1 * Math.max(10, Math.abs(a))) {
               jumps.add("%s %s at %.3f: %.1f to %.1f".formatted(f.id(), p.id(), at, a, b));
             }
