@@ -290,7 +290,8 @@ function OneBench({
         {phase && (
           <p className="text-sm text-ink-2" data-testid="angles">
             trunk {Math.round(phase.leanDeg)}° · hip{' '}
-            {Math.round(phase.anglesDeg['hip flexion'] ?? 0)}° · knee{' '}
+            {Math.round(phase.anglesDeg['hip flexion'] ?? 0)}° · thigh outwards{' '}
+            {Math.round(phase.anglesDeg['hip abduction'] ?? 0)}° · knee{' '}
             {Math.round(phase.anglesDeg['knee flexion'] ?? 0)}° · ankle{' '}
             {Math.round(phase.anglesDeg['ankle dorsiflexion'] ?? 0)}°
             {phase.demand !== undefined && (

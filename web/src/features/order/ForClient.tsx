@@ -34,13 +34,18 @@ export function ClientWarnings({
 
 /** A first load in the coach's words. */
 export function LoadWords({ load }: { load: Load }) {
+  const { lowKg, highKg } = load
   return (
     <p className="text-sm" data-testid="load">
       <b>First load:</b>{' '}
-      {load.lowKg === load.highKg
-        ? trim(load.lowKg, 1)
-        : `${trim(load.lowKg, 1)} to ${trim(load.highKg, 1)}`}{' '}
-      kg for {load.repetitions}, two in reserve; begin at the low end.{' '}
+      {highKg === 0 ? (
+        <>nothing added, for {load.repetitions}, two in reserve.</>
+      ) : (
+        <>
+          {lowKg === highKg ? trim(lowKg, 1) : `${trim(lowKg, 1)} to ${trim(highKg, 1)}`} kg for{' '}
+          {load.repetitions}, two in reserve; begin at the low end.
+        </>
+      )}{' '}
       <span className="text-ink-2">({load.basis})</span>
     </p>
   )

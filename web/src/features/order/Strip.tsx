@@ -2,12 +2,12 @@ import type { Entry, Region } from '../../api/client'
 import { IntervalBar } from '../../chart/IntervalBar'
 import { Fingerprint } from '../../chart/limb/LimbChart'
 
-/** A range of places wider than this helps nobody to decide. */
-const TELLING_PLACES = 8
+/** A range of so many places or more helps nobody to decide, and is left out. */
+const TELLING_PLACES = 12
 
 function likelyPlace({ rankLow, rankHigh }: Entry): string {
   if (rankLow === rankHigh) return `place ${rankLow}`
-  if (rankHigh - rankLow >= TELLING_PLACES) return 'place open'
+  if (rankHigh - rankLow >= TELLING_PLACES) return ''
   return `place ${rankLow}–${rankHigh}`
 }
 

@@ -36,8 +36,8 @@ final class UsualLoads {
     Map<String, Ratio> ratios = new HashMap<>();
     for (TextTable.Row row : TextTable.rows("training/loads.csv")) {
       String id = Catalogue.standard().candidate(row.get("candidate")).id();
-      double low = Math.log(Double.parseDouble(row.get("low")));
-      double high = Math.log(Double.parseDouble(row.get("high")));
+      double low = logarithm(row, "low");
+      double high = logarithm(row, "high");
       OptionalDouble cap =
           row.get("cap").isBlank()
               ? OptionalDouble.empty()
@@ -45,6 +45,15 @@ final class UsualLoads {
       ratios.put(id, new Ratio(0.5 * (low + high), 0.5 * (high - low) / Z80, cap));
     }
     return ratios;
+  }
+
+  private static double logarithm(TextTable.Row row, String column) {
+    double ratio = Double.parseDouble(row.get(column));
+    if (!(ratio > 0)) {
+      throw new IllegalStateException(
+          "loads.csv, " + row.get("candidate") + ": " + column + " must be above 0");
+    }
+    return Math.log(ratio);
   }
 
   /**

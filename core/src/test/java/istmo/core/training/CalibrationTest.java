@@ -221,4 +221,39 @@ class CalibrationTest {
     LoadEstimate stepDown = load("step-down/usual", c, PLACE, 1).orElseThrow();
     assertThat(stepDown.highKg()).isLessThanOrEqualTo(0.2 * MAN.massKg());
   }
+
+  /** Whatever a squatter can do has a first load that is a number, light side first. */
+  @Test
+  void everyFirstLoadIsANumber() {
+    Optional<Calibration> c = Calibration.of(MAN, List.of(lift("back-squat/high-bar", 100, 5, 0)));
+    int told = 0;
+    for (Candidate candidate : Catalogue.standard().candidates()) {
+      if (canBeDone(candidate)) {
+        Optional<LoadEstimate> e = load(candidate.id(), c, PLACE, 1);
+        if (e.isEmpty()) {
+          continue; // a stack that is not measured
+        }
+        told++;
+        assertThat(e)
+            .as(candidate.id())
+            .hasValueSatisfying(
+                x -> {
+                  assertThat(x.lowKg()).isBetween(0.0, x.highKg());
+                  assertThat(x.highKg()).isLessThan(1000);
+                });
+      }
+    }
+    assertThat(told).isGreaterThan(80);
+  }
+
+  private static boolean canBeDone(Candidate c) {
+    return Reach.of(MAN, Catalogue.standard().exerciseOf(c).family(), c.usual(), c.yields())
+        .filter(
+            r ->
+                new Analyser(MAN)
+                        .analyse(
+                            Catalogue.standard().exerciseOf(c).family(), r.setup(), LoadRule.USUAL)
+                    instanceof Analysis)
+        .isPresent();
+  }
 }
