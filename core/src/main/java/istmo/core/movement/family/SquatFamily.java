@@ -72,7 +72,8 @@ public final class SquatFamily implements Family {
           List.of(),
           "trunk from the vertical at the bottom; the hands on the handles allow it");
 
-  private static final double WEDGE_USED = 0.35;
+  /** Share that a lifter who squats flat uses of what would let the shins lean further. */
+  private static final double MORE_USED = 0.35;
 
   /** Stances up to this share of the leg's length leave the shins as they are. */
   private static final double ORDINARY_STANCE = 0.5;
@@ -194,7 +195,7 @@ public final class SquatFamily implements Family {
             setup.get(KNEE_TRAVEL)
                 * (1 - width(body, setup.get(STANCE)))
                 * (bar == LoadPosition.LOW ? SHIN_UNDER_LOW_BAR : 1)
-                * (body.dorsiflexionLimitRad()
+                * (ankleUsed(body.dorsiflexionLimitRad())
                     + wedgeUsed(body.dorsiflexionLimitRad()) * setup.rad(WEDGE)),
             thigh,
             bottom);
@@ -291,7 +292,18 @@ public final class SquatFamily implements Family {
             0,
             Math.min(
                 1, (FLAT_DEG - Math.toDegrees(dorsiflexionLimitRad)) / (FLAT_DEG - STIFF_DEG)));
-    return WEDGE_USED + (1 - WEDGE_USED) * stiff;
+    return MORE_USED + (1 - MORE_USED) * stiff;
+  }
+
+  /**
+   * The part of the ankle's range that a squat draws on, rad: all of it up to where a lifter squats
+   * flat, and of what is mobile beyond that as little as of a wedge. Lifters with very mobile
+   * ankles still lean (common practice).
+   */
+  private static double ankleUsed(double dorsiflexionLimitRad) {
+    double flat = Math.toRadians(FLAT_DEG);
+    return Math.min(flat, dorsiflexionLimitRad)
+        + MORE_USED * Math.max(0, dorsiflexionLimitRad - flat);
   }
 
   /**
