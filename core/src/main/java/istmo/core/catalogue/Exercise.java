@@ -46,6 +46,11 @@ public record Exercise(
   /** Carried to any station (common practice). */
   private static final Set<String> CARRIED = Set.of("bench", "box", "wedge", "bands");
 
+  /** The most repetitions it is usually done for: the end of its range. */
+  public int mostRepetitions() {
+    return Integer.parseInt(repetitions.substring(repetitions.indexOf('-') + 1));
+  }
+
   /** What it needs that stays where it is. */
   public Set<String> station() {
     Set<String> station = new TreeSet<>(needs);

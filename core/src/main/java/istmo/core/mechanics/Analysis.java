@@ -30,6 +30,12 @@ public record Analysis(
     notes = List.copyOf(notes);
   }
 
+  /** The same with its set ended after so many repetitions. */
+  public Analysis endedAfter(int repetitions) {
+    return new Analysis(
+        limitKg, workingKg, stickingPhase, limiters, set.endedAfter(repetitions), points, notes);
+  }
+
   /** Greatest moment left unbalanced at any point, N m. */
   public double worstResidualNm() {
     return points.stream().mapToDouble(AnalysisPoint::worstResidualNm).max().orElse(0);

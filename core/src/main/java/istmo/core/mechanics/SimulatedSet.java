@@ -1,5 +1,6 @@
 package istmo.core.mechanics;
 
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -53,6 +54,25 @@ public record SimulatedSet(
 
   public SimulatedSet {
     gaveOut = List.copyOf(gaveOut);
+  }
+
+  /** The set ended after so many repetitions, the others in reserve; itself where it has fewer. */
+  public SimulatedSet endedAfter(int most) {
+    return repetitions <= most
+        ? this
+        : new SimulatedSet(
+            loadKg,
+            most,
+            end,
+            gaveOut,
+            Arrays.copyOf(drive, most),
+            Arrays.copyOf(capacity, most),
+            1,
+            fibreLength,
+            activeFactor,
+            passiveFactor,
+            time,
+            oxygenShare * most / repetitions);
   }
 
   /** Points of the range at which the set was computed, evenly spaced from top to bottom. */

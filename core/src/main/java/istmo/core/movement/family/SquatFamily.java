@@ -44,8 +44,8 @@ public final class SquatFamily implements Family {
           0.05,
           SetupParameter.Kind.TECHNIQUE,
           List.of(),
-          "share of the ankle's range used at the bottom by a lifter in an ordinary stance with the"
-              + " bar high; wide stances and a low bar keep the shins more upright by themselves");
+          "share of the ankle's range used at the bottom; a wide stance or a low bar takes less of"
+              + " it by itself");
 
   static final SetupParameter TOP =
       new SetupParameter(

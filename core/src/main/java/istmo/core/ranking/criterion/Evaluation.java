@@ -90,10 +90,12 @@ public sealed interface Evaluation {
   /** The same where the hands do not end the set before the legs do, if straps can be used. */
   private static Evaluation unheld(
       Candidate candidate, Analyser analyser, Reach reach, Analysis bare, School school) {
-    Family family = Catalogue.standard().exerciseOf(candidate).family();
+    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    Family family = exercise.family();
     if (family.heldAtChest(reach.setup())
         && bare.set().repetitions() > SetSimulation.COMPARED_REPETITIONS + 1) {
-      return judged(candidate, forMore(reach, bare), bare, school);
+      int most = exercise.mostRepetitions();
+      return judged(candidate, forMore(reach, bare, most), bare.endedAfter(most), school);
     }
     if (bare.set().end() == SimulatedSet.End.GRIP
         && family.parameters().contains(Parameters.STRAPS)) {
@@ -105,14 +107,19 @@ public sealed interface Evaluation {
     return judged(candidate, reach, bare, school);
   }
 
-  /** The arms hold no load that is hard for ten. */
-  private static Reach forMore(Reach reach, Analysis held) {
+  /**
+   * The arms hold no load that is hard for ten. A set counts to the most repetitions that the
+   * exercise is done for; who could do more ends it with those in reserve.
+   */
+  private static Reach forMore(Reach reach, Analysis held, int most) {
+    int could = (int) held.set().repetitions();
     return reach.with(
         reach.setup(),
         String.format(
             Locale.ROOT,
-            "For about %.0f repetitions. The arms hold no more than %.0f kg at the chest.",
-            Math.floor(held.set().repetitions()),
+            "For about %d repetitions%s. The arms hold no more than %.0f kg at the chest.",
+            Math.min(could, most),
+            could > most ? " with " + (could - most) + " in reserve" : "",
             held.workingKg()));
   }
 

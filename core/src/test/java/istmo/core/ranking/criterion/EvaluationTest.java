@@ -1,0 +1,62 @@
+package istmo.core.ranking.criterion;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import istmo.core.body.Body;
+import istmo.core.body.Sex;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Exercise;
+import istmo.core.equipment.GymEquipment;
+import istmo.core.mechanics.Analyser;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.LoadRule;
+import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+class EvaluationTest {
+  private static final GymEquipment GENERIC = GymEquipment.generic(Set.of());
+
+  private static Evaluation.Computed evaluated(Body body, String id) {
+    return (Evaluation.Computed)
+        Evaluation.of(
+            body, new Analyser(body), Catalogue.standard().candidate(id), GENERIC, School.STRETCH);
+  }
+
+  /**
+   * Strong legs could go on far beyond what a goblet squat is done for: the set counts to the end
+   * of its range, and the order says how many are left in reserve. One stops at 20 of 20.
+   */
+  @Test
+  void whatTheArmsKeepLightCountsToTheEndOfItsRange() {
+    Body man = Body.estimated(1.80, 85, Sex.MALE);
+    Body strong = man.withStrength(1.6, 1.6 * man.lumbarNm());
+    Candidate goblet = Catalogue.standard().candidate("goblet-squat/usual");
+    Exercise exercise = Catalogue.standard().exerciseOf(goblet);
+    Evaluation.Computed held = evaluated(strong, goblet.id());
+    Analysis toFailure =
+        (Analysis)
+            new Analyser(strong).analyse(exercise.family(), held.reach().setup(), LoadRule.USUAL);
+    assertThat(exercise.mostRepetitions()).isEqualTo(20);
+    assertThat(toFailure.set().repetitions()).isGreaterThan(25);
+    assertThat(held.analysis().set().repetitions()).isEqualTo(20);
+    assertThat(held.stimulus().get("VL"))
+        .isLessThan(0.9 * Stimulus.byRegion(toFailure, School.STRETCH).get("VL"))
+        .isPositive();
+    assertThat(held.reach().changes())
+        .anyMatch(w -> w.matches("For about 20 repetitions with \\d+ in reserve\\. The arms .*"));
+  }
+
+  /** What loads enough is compared at ten repetitions, whatever its range. */
+  @Test
+  void aBarIsLoadedForTen() {
+    assertThat(
+            evaluated(Body.estimated(1.80, 85, Sex.MALE), "back-squat/high-bar")
+                .analysis()
+                .set()
+                .repetitions())
+        .isBetween(9.5, 10.5);
+  }
+}
