@@ -149,7 +149,7 @@ public enum TapelessStart {
     }
   };
 
-  /** Of the choice how the rear foot stands (SplitFamily): on its instep, on a bench. */
+  /** Of the choice how the rear foot stands (OtherLeg.Foot): on its instep, on a bench. */
   private static final double INSTEP = 1;
 
   /**

@@ -1,6 +1,7 @@
 package istmo.core.ranking.order;
 
 import istmo.core.anatomy.RegionValues;
+import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Improvisation;
 import istmo.core.evidence.Posterior;
 import istmo.core.ranking.Ranked;
@@ -104,7 +105,11 @@ public record Order(
       Kind kind,
       String reason,
       Optional<Substitute> instead,
-      List<Improvisation> improvised) {}
+      List<Improvisation> improvised) {
+    static Excluded of(Candidate c, Kind kind, String reason) {
+      return new Excluded(c.id(), c.name(), kind, reason, Optional.empty(), List.of());
+    }
+  }
 
   /** The first strip, and what decided between it and those that the model cannot tell from it. */
   public record FirstPick(String candidateId, String decidedBy) {}

@@ -2,18 +2,14 @@ package istmo.core.ranking.order;
 
 import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Body;
-import istmo.core.body.Cautions;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
-import istmo.core.catalogue.Improvisation;
 import istmo.core.computing.Workers;
-import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.evidence.Evidence;
 import istmo.core.evidence.Posterior;
 import istmo.core.mechanics.Analyser;
-import istmo.core.mechanics.Analysis;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.Required;
 import istmo.core.ranking.Alternative;
@@ -21,7 +17,6 @@ import istmo.core.ranking.Ranked;
 import istmo.core.ranking.Ranking;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.brief.Weights;
-import istmo.core.ranking.criterion.Admission;
 import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.ranking.criterion.LimiterWords;
 import istmo.core.ranking.criterion.Practical;
@@ -142,7 +137,8 @@ public final class Orders {
             excluded,
             x ->
                 x.kind() == Order.Kind.GYM
-                    ? withSubstitute(brief, x, Required.entry(evaluations, x.candidateId()), shapes)
+                    ? Exclusions.withSubstitute(
+                        brief, x, Required.entry(evaluations, x.candidateId()), shapes)
                     : x);
     RegionValues best =
         RegionValues.of(
@@ -285,7 +281,7 @@ public final class Orders {
     Map<String, ScoredCandidate> open = new LinkedHashMap<>();
     for (Evaluation e : evaluations.values()) {
       Candidate c = e.candidate();
-      Optional<Order.Excluded> out = exclusion(brief, c, e);
+      Optional<Order.Excluded> out = Exclusions.of(brief, c, e);
       if (out.isPresent()) {
         excluded.add(out.get());
       } else {
@@ -304,104 +300,11 @@ public final class Orders {
         if (!Occasion.at(j, station)) {
           Candidate c = j.evaluation().candidate();
           open.remove(c.id());
-          excluded.add(
-              new Order.Excluded(
-                  c.id(),
-                  c.name(),
-                  Order.Kind.PRESET,
-                  "Another station.",
-                  Optional.empty(),
-                  List.of()));
+          excluded.add(Order.Excluded.of(c, Order.Kind.PRESET, "Another station."));
         }
       }
     }
     return open;
-  }
-
-  private static Order.Excluded withSubstitute(
-      Brief brief,
-      Order.Excluded x,
-      Evaluation evaluation,
-      Map<Evaluation.Computed, Substitute.Shape> open) {
-    Optional<Substitute> instead =
-        evaluation instanceof Evaluation.Computed missing
-            ? Substitute.of(missing, open, brief.school())
-            : Optional.empty();
-    List<String> lacking =
-        Catalogue.standard().exerciseOf(evaluation.candidate()).needs().stream()
-            .filter(id -> !brief.equipment().items().contains(id))
-            .toList();
-    return new Order.Excluded(
-        x.candidateId(),
-        x.name(),
-        x.kind(),
-        x.reason(),
-        instead,
-        Improvisation.instead(lacking, brief.equipment().items(), brief.body(), brief.cautions()));
-  }
-
-  private static Optional<Order.Excluded> exclusion(
-      Brief brief, Candidate c, Evaluation evaluation) {
-    Exercise x = Catalogue.standard().exerciseOf(c);
-    Optional<Analysis> analysis =
-        evaluation instanceof Evaluation.Computed computed
-            ? Optional.of(computed.analysis())
-            : Optional.empty();
-    Optional<Cautions.Refusal> refusal = Admission.refusal(brief.cautions(), x, analysis);
-    if (refusal.isPresent()) {
-      return Optional.of(
-          new Order.Excluded(
-              c.id(),
-              c.name(),
-              refusal.get().byPain() ? Order.Kind.PAIN : Order.Kind.CAUTION,
-              refusal.get().reason(),
-              Optional.empty(),
-              List.of()));
-    }
-    Optional<String> hurts = brief.experience().out(c.id());
-    if (hurts.isPresent()) {
-      return Optional.of(
-          new Order.Excluded(
-              c.id(), c.name(), Order.Kind.PAIN, hurts.get(), Optional.empty(), List.of()));
-    }
-    List<String> missing =
-        x.needs().stream()
-            .filter(id -> !brief.equipment().items().contains(id))
-            .map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT))
-            .sorted()
-            .toList();
-    if (!missing.isEmpty()) {
-      boolean home = brief.weights().preset() == Weights.Preset.HOME;
-      return Optional.of(
-          new Order.Excluded(
-              c.id(),
-              c.name(),
-              home ? Order.Kind.PRESET : Order.Kind.GYM,
-              (home ? "Not at home: " : "Not here: ") + String.join(", ", missing) + ".",
-              Optional.empty(),
-              List.of()));
-    }
-    if (brief.weights().preset() == Weights.Preset.BEGINNER && x.family().part(c.usual()) < 0.99) {
-      return Optional.of(
-          new Order.Excluded(
-              c.id(),
-              c.name(),
-              Order.Kind.PRESET,
-              "A part repetition: the whole is learnt first.",
-              Optional.empty(),
-              List.of()));
-    }
-    if (evaluation instanceof Evaluation.OutOfReach o) {
-      return Optional.of(
-          new Order.Excluded(
-              c.id(), c.name(), Order.Kind.BODY, o.reason(), Optional.empty(), List.of()));
-    }
-    if (evaluation instanceof Evaluation.NotComputedWellEnough n) {
-      return Optional.of(
-          new Order.Excluded(
-              c.id(), c.name(), Order.Kind.NOT_COMPUTED, n.reason(), Optional.empty(), List.of()));
-    }
-    return Optional.empty();
   }
 
   private static String leads(Ranked first) {
