@@ -14,7 +14,7 @@ public enum View {
   ON_THE_LEFT_SIDE;
 
   /** Half of a pelvis' and a shoulder's width: how high the middle of a lying body is, m. */
-  private static final double LYING_M = 0.2;
+  public static final double LYING_M = 0.2;
 
   /** A direction of the lifter's frame in the picture. */
   public Vec3 direction(Vec3 v) {

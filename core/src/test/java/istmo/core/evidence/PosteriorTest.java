@@ -9,9 +9,7 @@ import istmo.core.evidence.Posterior.Assumptions;
 import istmo.core.evidence.Posterior.Estimate;
 import istmo.core.stimulus.School;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
@@ -89,16 +87,7 @@ class PosteriorTest {
   @Test
   void oneDirectionOfTwoCandidatesIsTheClosedForm() {
     for (Direction direction : List.of(Direction.MORE, Direction.LESS)) {
-      Finding f =
-          finding(
-              "X1",
-              "seated-leg-curl/usual",
-              "lying-leg-curl/usual",
-              "BFL",
-              Finding.How.MRI,
-              direction,
-              0,
-              0);
+      Finding f = seatedAgainstLying(direction);
       Estimate before = NONE.difference(f);
       double noise = Posterior.SPREAD / Posterior.SLOPE;
       double v = before.sd() * before.sd();
@@ -298,33 +287,26 @@ class PosteriorTest {
   /** Where neither grew, their ratio is pulled to nothing less than where both grew alike. */
   @Test
   void thatNeitherGrewTellsLessThanThatBothGrewAlike() {
-    Map<Direction, Double> pulled = new EnumMap<>(Direction.class);
-    for (Direction d : List.of(Direction.ALIKE, Direction.NEITHER)) {
-      Finding f =
-          finding(
-              "X1",
-              "seated-leg-curl/usual",
-              "lying-leg-curl/usual",
-              "BFL",
-              Finding.How.MRI,
-              d,
-              0,
-              0);
-      pulled.put(d, new Posterior(STRETCH, List.of(f), Assumptions.USUAL).difference(f).mean());
-    }
-    assertThat(pulled.get(Direction.ALIKE)).isLessThan(pulled.get(Direction.NEITHER)).isPositive();
-    assertThat(pulled.get(Direction.NEITHER))
-        .isLessThan(
-            NONE.mechanics(
-                finding(
-                    "X1",
-                    "seated-leg-curl/usual",
-                    "lying-leg-curl/usual",
-                    "BFL",
-                    Finding.How.MRI,
-                    Direction.ALIKE,
-                    0,
-                    0)));
+    double mechanics = NONE.mechanics(seatedAgainstLying(Direction.ALIKE));
+    double neither = pulledBy(seatedAgainstLying(Direction.NEITHER));
+    assertThat(pulledBy(seatedAgainstLying(Direction.ALIKE))).isLessThan(neither).isPositive();
+    assertThat(neither).isLessThan(mechanics);
+  }
+
+  private static double pulledBy(Finding f) {
+    return new Posterior(STRETCH, List.of(f), Assumptions.USUAL).difference(f).mean();
+  }
+
+  private static Finding seatedAgainstLying(Direction direction) {
+    return finding(
+        "X1",
+        "seated-leg-curl/usual",
+        "lying-leg-curl/usual",
+        "BFL",
+        Finding.How.MRI,
+        direction,
+        0,
+        0);
   }
 
   /**

@@ -53,9 +53,7 @@ public final class SideLyingFamily implements Family {
           List.of("knee", "ankle"),
           "the further from the hip, the harder");
 
-  /** How high the middle of the body is over the floor, lying and on the forearm, m. */
-  private static final double LYING_M = 0.2;
-
+  /** How high the middle of the body is over the floor on the forearm, m. */
   private static final double ON_THE_FOREARM_M = 0.32;
 
   private static final View VIEW = View.ON_THE_LEFT_SIDE;
@@ -143,7 +141,7 @@ public final class SideLyingFamily implements Family {
     } else {
       plank(p, body, hip, setup.get(SUPPORT) == 1);
     }
-    Vec3 floor = VIEW.up().times(kind == Kind.LEG_LIFT ? -LYING_M : -ON_THE_FOREARM_M);
+    Vec3 floor = VIEW.up().times(kind == Kind.LEG_LIFT ? -View.LYING_M : -ON_THE_FOREARM_M);
     p.prop("floor", floor.plus(-1.1, Vec3.UP), floor.plus(body.trunkM() + 0.35, Vec3.UP));
     return p.build(ROWS);
   }
