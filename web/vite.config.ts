@@ -3,6 +3,8 @@ import react from '@vitejs/plugin-react'
 import tailwindcss from '@tailwindcss/vite'
 import { VitePWA } from 'vite-plugin-pwa'
 
+const API = process.env.API_URL ?? 'http://127.0.0.1:8080'
+
 export default defineConfig({
   plugins: [
     react(),
@@ -14,7 +16,8 @@ export default defineConfig({
       manifest: {
         name: 'Istmo',
         short_name: 'Istmo',
-        description: 'Leg exercises for this client on this machine: order, set-up, floor, record',
+        description:
+          'Leg exercises for this client on this machine: ranking, set-up, plan, training, record',
         start_url: '/floor',
         scope: '/',
         display: 'standalone',
@@ -29,13 +32,15 @@ export default defineConfig({
       },
     }),
   ],
-  server: { proxy: { '/api': process.env.API_URL ?? 'http://127.0.0.1:8080' } },
+  // the application answers its own pages alone, so the development server speaks as one of them
+  server: { proxy: { '/api': { target: API, changeOrigin: true, headers: { origin: API } } } },
   // licences of what is bundled are served at /notices-web.md
   build: { target: 'es2022', license: { fileName: 'notices-web.md' } },
   test: {
     environment: 'jsdom',
     setupFiles: ['src/test-setup.ts'],
     css: false,
+    testTimeout: 30_000, // a machine that is busy is no fault
     // told, not asked for: there is no threshold yet
     coverage: {
       include: ['src/**/*.{ts,tsx}'],

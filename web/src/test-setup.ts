@@ -1,5 +1,8 @@
 import '@testing-library/jest-dom/vitest'
-import { cleanup } from '@testing-library/react'
+import { cleanup, configure } from '@testing-library/react'
 import { afterEach } from 'vitest'
 
 afterEach(cleanup)
+
+// what is waited for may take longer on a machine that is busy
+configure({ asyncUtilTimeout: 10_000 })

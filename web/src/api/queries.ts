@@ -5,8 +5,11 @@ import type { Schemas } from './client'
 
 export const keys = {
   catalogue: ['catalogue'] as const,
+  search: (text: string) => ['search', text] as const,
   clients: ['clients'] as const,
+  today: (zone: string) => ['today', zone] as const,
   gyms: ['gyms'] as const,
+  removedGyms: ['gyms', 'removed'] as const,
   sessions: (clientId?: string) => ['sessions', clientId ?? 'all'] as const,
   session: (id: string) => ['session', id] as const,
   order: (brief: Schemas['BriefInput']) => ['order', brief] as const,
@@ -50,6 +53,12 @@ export const afterClientChanged = (queries: QueryClient) => stale(queries, OF_A_
 /** A gym's equipment, measured values or plates have changed. */
 export const afterGymChanged = (queries: QueryClient) => stale(queries, OF_A_GYM)
 
+/** What the coach says of an own exercise has changed: weeks count by it, and names follow. */
+export async function afterExerciseChanged(queries: QueryClient) {
+  await queries.invalidateQueries({ queryKey: keys.catalogue })
+  stale(queries, ['search', 'session', 'sessions', 'week', 'record'])
+}
+
 /** Somebody else is at the screen: what the one before asked for is not theirs. */
 export const forgetTheLastCoach = (queries: QueryClient) =>
   queries.removeQueries({ predicate: (q) => q.queryKey[0] !== keys.account[0] })
@@ -61,11 +70,28 @@ export const useCatalogue = () =>
     staleTime: Infinity,
   })
 
-export const useClients = () =>
-  useQuery({ queryKey: keys.clients, queryFn: () => answer(api.GET('/api/clients')) })
+export const useClients = (enabled = true) =>
+  useQuery({ queryKey: keys.clients, queryFn: () => answer(api.GET('/api/clients')), enabled })
+
+/** What waits, on the day that it is where the coach is. */
+export const useToday = () => {
+  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
+  return useQuery({
+    queryKey: keys.today(zone),
+    queryFn: () => answer(api.GET('/api/today', { params: { query: { zone } } })),
+    staleTime: 0, // what waits changes with every act in the other rooms
+  })
+}
 
 export const useGyms = () =>
   useQuery({ queryKey: keys.gyms, queryFn: () => answer(api.GET('/api/gyms')) })
+
+/** Gyms that were taken out: to put them back. */
+export const useRemovedGyms = () =>
+  useQuery({
+    queryKey: keys.removedGyms,
+    queryFn: () => answer(api.GET('/api/gyms', { params: { query: { removed: true } } })),
+  })
 
 export const fetchSessions = (clientId?: string) =>
   answer(api.GET('/api/sessions', { params: { query: clientId ? { clientId } : {} } }))

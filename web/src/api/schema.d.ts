@@ -37,7 +37,7 @@ export interface paths {
          * Adds another coach, who sees nothing of this one's clients.
          * @description Adds another coach, who sees nothing of this one's clients.
          */
-        post: operations["add_6"];
+        post: operations["add_7"];
         delete?: never;
         options?: never;
         head?: never;
@@ -409,7 +409,7 @@ export interface paths {
          * Takes in a client.
          * @description Takes in a client. 201 with the client.
          */
-        post: operations["add_3"];
+        post: operations["add_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -474,7 +474,7 @@ export interface paths {
          * Adds a known lift: exercise, set-up, load in kg and repetitions.
          * @description Adds a known lift: exercise, set-up, load in kg and repetitions.
          */
-        post: operations["add_5"];
+        post: operations["add_6"];
         delete?: never;
         options?: never;
         head?: never;
@@ -518,7 +518,7 @@ export interface paths {
          * Adds one reading in the unit of its kind; a value that no adult has is refused.
          * @description Adds one reading in the unit of its kind; a value that no adult has is refused.
          */
-        post: operations["add_4"];
+        post: operations["add_5"];
         delete?: never;
         options?: never;
         head?: never;
@@ -723,7 +723,7 @@ export interface paths {
          * Changes a client.
          * @description Changes a client. <code>version</code> must be the one that was read; 409 if it has changed since.
          */
-        put: operations["change_3"];
+        put: operations["change_4"];
         post?: never;
         /**
          * Erases for good; <code>name</code> must be the client's, so that nobody is erased by a slip.
@@ -789,6 +789,70 @@ export interface paths {
          * @description Two or more exercises point by point, on one client; which gives most, and with what chance.
          */
         post: operations["compare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exercises": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Keeps an exercise of the coach's own: a name, and what it trains by the coach's word.
+         * @description Keeps an exercise of the coach's own: a name, and what it trains by the coach's word.
+         */
+        post: operations["add_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exercises/{exerciseId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Says something else of it.
+         * @description Says something else of it. 409 if it was changed meanwhile. The id is "own-…".
+         */
+        put: operations["change_3"];
+        post?: never;
+        /**
+         * Takes it out of what can be chosen; sessions that have it keep it.
+         * @description Takes it out of what can be chosen; sessions that have it keep it.
+         */
+        delete: operations["retire_2"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exercises/{exerciseId}/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Puts one back that was taken out.
+         * @description Puts one back that was taken out.
+         */
+        put: operations["putBack_1"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -974,8 +1038,8 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Every gym with its equipment, by name.
-         * @description Every gym with its equipment, by name.
+         * Every gym with its equipment, by name; those that were taken out only where asked for.
+         * @description Every gym with its equipment, by name; those that were taken out only where asked for.
          */
         get: operations["all_2"];
         put?: never;
@@ -1093,6 +1157,30 @@ export interface paths {
          */
         put: operations["change_2"];
         post?: never;
+        /**
+         * Takes a gym out of every list.
+         * @description Takes a gym out of every list. Sessions and plans of it keep it.
+         */
+        delete: operations["takeOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gyms/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Puts one back that was taken out.
+         * @description Puts one back that was taken out.
+         */
+        post: operations["putBack_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1249,6 +1337,28 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Exercises, set-ups, machines, claims, and the coach's own clients and gyms by any of their
+         *      names, the best first.
+         * @description Exercises, set-ups, machines, claims, and the coach's own clients and gyms by any of their
+         *      names, the best first.
+         */
+        get: operations["find_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions": {
         parameters: {
             query?: never;
@@ -1287,7 +1397,11 @@ export interface paths {
         get: operations["one_3"];
         put?: never;
         post?: never;
-        delete?: never;
+        /**
+         * Takes a session out in which no set was logged.
+         * @description Takes a session out in which no set was logged. 409 where one was.
+         */
+        delete: operations["takeOut_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1398,6 +1512,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{id}/reopen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Goes on with a session that was ended.
+         * @description Goes on with a session that was ended.
+         */
+        post: operations["reopen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Puts a session back that was taken out.
+         * @description Puts a session back that was taken out.
+         */
+        post: operations["putBack_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shared/{token}": {
         parameters: {
             query?: never;
@@ -1456,6 +1610,26 @@ export interface paths {
          *      how the computation stands to it.
          */
         get: operations["studies"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/today": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * zone: the coach's time zone by its IANA name, which settles what day it is.
+         * @description zone: the coach's time zone by its IANA name, which settles what day it is.
+         */
+        get: operations["today"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1778,8 +1952,8 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Everything that may be put into this week, in the order's order.
-         * @description Everything that may be put into this week, in the order's order.
+         * Everything that may be put into this week, in the order's order; exercises by word last.
+         * @description Everything that may be put into this week, in the order's order; exercises by word last.
          */
         get: operations["offers"];
         put?: never;
@@ -1865,7 +2039,7 @@ export interface paths {
          * Puts a removed plan back.
          * @description Puts a removed plan back.
          */
-        post: operations["putBack_1"];
+        post: operations["putBack_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2019,6 +2193,18 @@ export interface components {
             name?: string;
             signedIn: boolean;
         };
+        AdviceView: {
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            figures: string;
+            /** @enum {string} */
+            kind: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT";
+            label: string;
+            name: string;
+            /** Format: date */
+            on: string;
+        };
         /**
          * @description aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS; the side without a set-up begins
          *      with the usual one.
@@ -2161,6 +2347,8 @@ export interface components {
          */
         ArchiveDocument: {
             clients: components["schemas"]["ClientFile"][];
+            /** @description own exercises, likewise; files of before they came lack them */
+            exercises?: components["schemas"]["ExerciseFile"][];
             /** Format: date-time */
             exportedAt: string;
             format: string;
@@ -2214,6 +2402,8 @@ export interface components {
         ArchivePreviewView: {
             clients: components["schemas"]["ArchiveClientView"][];
             /** Format: int32 */
+            exercises: number;
+            /** Format: int32 */
             faultCount: number;
             faults: components["schemas"]["ArchiveFaultView"][];
             gyms: components["schemas"]["ArchiveGymView"][];
@@ -2229,6 +2419,11 @@ export interface components {
             /** Format: int32 */
             version?: number;
         };
+        BackView: {
+            /** @enum {string} */
+            id: "NONE" | "SOME" | "MUCH";
+            label: string;
+        };
         /** @description One side, or two: the pinned start and now, or two clients. */
         BenchInput: {
             school?: string;
@@ -2238,6 +2433,11 @@ export interface components {
             changes: components["schemas"]["ChangeView"][];
             sentences: string[];
             sides: components["schemas"]["SideView"][];
+        };
+        BendView: {
+            /** @enum {string} */
+            id: "LITTLE" | "RIGHT_ANGLE" | "DEEP";
+            label: string;
         };
         /**
          * @description gain: share of the fit at the beginning; flat: controls of which one step either way changes
@@ -2342,6 +2542,41 @@ export interface components {
                 [key: string]: number;
             };
         };
+        /**
+         * @description An exercise by word. mainly and partly: region ids for which a hard set counts whole and half;
+         *      told: why it is not computed; version: of an own one, to change it with; retired: an own one
+         *      that was taken out.
+         */
+        ByWordView: {
+            alsoCalled: string[];
+            /** @enum {string} */
+            back: "NONE" | "SOME" | "MUCH";
+            candidateId: string;
+            cautions: string[];
+            cues: string[];
+            does: ("HIP_EXTENSION" | "KNEE_EXTENSION" | "KNEE_FLEXION" | "HIP_ABDUCTION" | "HIP_ADDUCTION" | "HIP_FLEXION" | "HEEL_RAISE" | "BENT_HEEL_RAISE" | "TOE_RAISE")[];
+            /** @enum {string} */
+            hip: "LITTLE" | "RIGHT_ANGLE" | "DEEP";
+            id: string;
+            /** @enum {string} */
+            knee: "LITTLE" | "RIGHT_ANGLE" | "DEEP";
+            mainly: string[];
+            name: string;
+            needs: string[];
+            onBelly: boolean;
+            oneLeg: boolean;
+            own: boolean;
+            partly: string[];
+            repetitions: string;
+            retired: boolean;
+            /** Format: double */
+            setUpMinutes: number;
+            stopSigns: string[];
+            told: string;
+            troubles: ("KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER")[];
+            /** Format: int32 */
+            version?: number;
+        };
         /** @description retired: an own variant that was taken out; it is in no order, but sessions may have it. */
         CandidateView: {
             id: string;
@@ -2351,11 +2586,15 @@ export interface components {
         };
         CatalogueView: {
             approaches: components["schemas"]["ApproachView"][];
+            backs: components["schemas"]["BackView"][];
+            bends: components["schemas"]["BendView"][];
+            byWord: components["schemas"]["ByWordView"][];
             cautions: components["schemas"]["CautionView"][];
             criteria: components["schemas"]["CriterionView"][];
             equipment: components["schemas"]["EquipmentView"][];
             exercises: components["schemas"]["ExerciseView"][];
             habits: components["schemas"]["HabitView"][];
+            movements: components["schemas"]["MovementView"][];
             painFlags: components["schemas"]["PainFlagView"][];
             presets: components["schemas"]["PresetView"][];
             redFlags: string[];
@@ -2365,7 +2604,7 @@ export interface components {
         /** @description A caution, with its clearance where there is one. */
         CautionFile: {
             /** @enum {string} */
-            caution?: "RED_FLAG" | "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
+            caution?: "RED_FLAG" | "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "MUSCLE_TEAR" | "KNEE_LIGAMENT" | "HERNIA" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
             clearedBy?: string;
             /** Format: date */
             clearedOn?: string;
@@ -2373,7 +2612,7 @@ export interface components {
         /** @description Cleared when a clinician's name or a day is given; then both are needed. */
         CautionInput: {
             /** @enum {string} */
-            caution?: "RED_FLAG" | "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
+            caution?: "RED_FLAG" | "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "MUSCLE_TEAR" | "KNEE_LIGAMENT" | "HERNIA" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
             clearedBy?: string;
             /** Format: date */
             clearedOn?: string;
@@ -2382,7 +2621,7 @@ export interface components {
             advice: string;
             asksClearance: boolean;
             /** @enum {string} */
-            id: "RED_FLAG" | "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
+            id: "RED_FLAG" | "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "MUSCLE_TEAR" | "KNEE_LIGAMENT" | "HERNIA" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
             label: string;
             reason: string;
         };
@@ -2471,7 +2710,7 @@ export interface components {
         };
         ClientCautionView: {
             /** @enum {string} */
-            caution: "RED_FLAG" | "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
+            caution: "RED_FLAG" | "KNEE_REPLACEMENT" | "HIP_REPLACEMENT" | "RECENT_SURGERY" | "BACK_CONDITION" | "MUSCLE_TEAR" | "KNEE_LIGAMENT" | "HERNIA" | "PREGNANCY" | "HIGH_BLOOD_PRESSURE" | "YOUTH" | "LAY_OFF";
             clearedBy?: string;
             /** Format: date */
             clearedOn?: string;
@@ -2661,6 +2900,15 @@ export interface components {
             levers: components["schemas"]["LeverView"][];
             lines: components["schemas"]["LineView"][];
         };
+        /** @description Sets that follow a set at once; <code>less</code> as a share of the load. */
+        DropsDocument: {
+            easier?: string;
+            everySet: boolean;
+            /** Format: double */
+            less: number;
+            /** Format: int32 */
+            number: number;
+        };
         /** @description What would train the aim elsewhere, and what it needs. */
         ElsewhereView: {
             candidateId: string;
@@ -2724,9 +2972,17 @@ export interface components {
             improvised: components["schemas"]["ImprovisationView"][];
             instead?: components["schemas"]["SubstituteView"];
             /** @enum {string} */
-            kind: "GYM" | "PAIN" | "CAUTION" | "BODY" | "PRESET" | "NOT_COMPUTED";
+            kind: "GYM" | "PAIN" | "CAUTION" | "BODY" | "PRESET" | "NOT_COMPUTED" | "BY_WORD";
             name: string;
             reason: string;
+        };
+        /** @description An exercise of the coach's own, used by word. */
+        ExerciseFile: {
+            /** @description "own-…"; candidates begin with it */
+            id?: string;
+            name?: string;
+            retired?: boolean;
+            said?: components["schemas"]["OwnExerciseDocument"];
         };
         ExerciseView: {
             alsoCalled: string[];
@@ -2994,6 +3250,7 @@ export interface components {
             pulls?: {
                 [key: string]: components["schemas"]["Pull"][];
             };
+            removed?: boolean;
         };
         GymInput: {
             equipment?: string[];
@@ -3001,11 +3258,13 @@ export interface components {
             /** Format: int32 */
             version?: number;
         };
+        /** @description removed: it was taken out; only to name it, and to put it back. */
         GymView: {
             equipment: string[];
             /** Format: uuid */
             id: string;
             name: string;
+            removed: boolean;
             /** Format: int32 */
             version: number;
         };
@@ -3013,6 +3272,18 @@ export interface components {
             /** @enum {string} */
             id: "HINGE_TO_GLUTES" | "HINGE_TO_HAMSTRINGS" | "HINGE_TO_BACK" | "SQUAT_TO_QUADS" | "PRESS_TO_QUADS";
             label: string;
+        };
+        /**
+         * @description id: of an exercise, a set-up and an exercise by word the candidate's; by: the name by which it
+         *      was found; note: what to know of it.
+         */
+        HitView: {
+            by: string;
+            id: string;
+            /** @enum {string} */
+            kind: "CLIENT" | "EXERCISE" | "BY_WORD" | "SET_UP" | "MACHINE" | "GYM" | "CLAIM";
+            name: string;
+            note: string;
         };
         ImportColumnView: {
             /** @enum {string} */
@@ -3141,6 +3412,7 @@ export interface components {
             };
         };
         ItemView: {
+            byWord: boolean;
             candidateId: string;
             cautions: string[];
             cues: string[];
@@ -3285,10 +3557,15 @@ export interface components {
         };
         /** @description tempoS: each part of a repetition, s. */
         LimitsView: {
+            drops: components["schemas"]["RangeView"];
+            dropsLess: components["schemas"]["RangeView"];
+            /** Format: int32 */
+            easierLetters: number;
             repetitions: components["schemas"]["RangeView"];
             reserve: components["schemas"]["RangeView"];
             restS: components["schemas"]["RangeView"];
             sets: components["schemas"]["RangeView"];
+            sideRestS: components["schemas"]["RangeView"];
             tempoS: components["schemas"]["RangeView"];
         };
         /** @description A line through points; the role says what it shows. */
@@ -3486,6 +3763,11 @@ export interface components {
             /** Format: double */
             to: number;
         };
+        MovementView: {
+            /** @enum {string} */
+            id: "HIP_EXTENSION" | "KNEE_EXTENSION" | "KNEE_FLEXION" | "HIP_ABDUCTION" | "HIP_ADDUCTION" | "HIP_FLEXION" | "HEEL_RAISE" | "BENT_HEEL_RAISE" | "TOE_RAISE";
+            label: string;
+        };
         MuscleLimiterView: {
             id: string;
             /** Format: double */
@@ -3517,6 +3799,7 @@ export interface components {
         };
         /** @description shares: what a set gives of each region beside the best here. */
         OfferView: {
+            byWord: boolean;
             candidateId: string;
             exerciseId: string;
             name: string;
@@ -3528,6 +3811,20 @@ export interface components {
             };
             /** Format: double */
             utility: number;
+        };
+        /** @description sets: how many were logged in it. */
+        OpenSessionView: {
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            /** Format: date-time */
+            createdAt: string;
+            gymName: string;
+            /** Format: uuid */
+            id: string;
+            names: string[];
+            /** Format: int32 */
+            sets: number;
         };
         OrderChangeView: {
             /** Format: int32 */
@@ -3554,6 +3851,51 @@ export interface components {
             /** Format: date */
             on: string;
             sets: components["schemas"]["LastSetView"][];
+        };
+        /** @description version: the one that was seen. */
+        OwnExerciseChange: {
+            name?: string;
+            said?: components["schemas"]["OwnExerciseDocument"];
+            /** Format: int32 */
+            version?: number;
+        };
+        /**
+         * @description What a coach says of an exercise of their own, as it is kept, sent and exchanged
+         *      (docs/formats.md). What is left out is the usual: nothing needed, eight to twelve repetitions, a
+         *      minute to set up, joints that bend deep.
+         */
+        OwnExerciseDocument: {
+            alsoCalled?: string[];
+            /** @enum {string} */
+            back?: "NONE" | "SOME" | "MUCH";
+            cautions?: string[];
+            cues?: string[];
+            does?: ("HIP_EXTENSION" | "KNEE_EXTENSION" | "KNEE_FLEXION" | "HIP_ABDUCTION" | "HIP_ADDUCTION" | "HIP_FLEXION" | "HEEL_RAISE" | "BENT_HEEL_RAISE" | "TOE_RAISE")[];
+            /** @enum {string} */
+            hip?: "LITTLE" | "RIGHT_ANGLE" | "DEEP";
+            /** @enum {string} */
+            knee?: "LITTLE" | "RIGHT_ANGLE" | "DEEP";
+            /** @description region ids for which a hard set counts whole */
+            mainly?: string[];
+            needs?: string[];
+            onBelly?: boolean;
+            oneLeg?: boolean;
+            /** @description region ids for which it counts half */
+            partly?: string[];
+            /** @description usual range, such as "8-12" */
+            repetitions?: string;
+            /**
+             * Format: double
+             * @description to set up and load, min
+             */
+            setUpMinutes?: number;
+            stopSigns?: string[];
+            /** @description joints that, when sore, take it out */
+            troubles?: ("KNEE" | "HIP" | "LOWER_BACK" | "ANKLE" | "SHOULDER")[];
+        };
+        OwnExerciseInput: {
+            name?: string;
+            said?: components["schemas"]["OwnExerciseDocument"];
         };
         /** @description What to do next, by level from 0 to 10. */
         PainAdviceView: {
@@ -3779,6 +4121,7 @@ export interface components {
          *      and then nothing else is said of it.
          */
         PlannedItemView: {
+            byWord: boolean;
             candidateId: string;
             cues: string[];
             exerciseId: string;
@@ -3799,6 +4142,25 @@ export interface components {
                 [key: string]: number;
             };
             stopSigns: string[];
+        };
+        /** @description day: which session of the plan's week, from 0; step: week of its block, from 1. */
+        PlannedSessionView: {
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            /** Format: int32 */
+            day: number;
+            gymName: string;
+            /** Format: int32 */
+            minutes: number;
+            names: string[];
+            /** Format: date */
+            on: string;
+            /** Format: uuid */
+            planId: string;
+            planName: string;
+            /** Format: int32 */
+            step?: number;
         };
         PlanningView: {
             /** Format: int32 */
@@ -3878,8 +4240,12 @@ export interface components {
             second: components["schemas"]["PracticeCountView"];
             words: string;
         };
-        /** @description How an exercise is to be done, as it is kept and exchanged. Rest in s. */
+        /**
+         * @description How an exercise is to be done, as it is kept and exchanged. Rests in s. What is not said of sides
+         *      and drops is as usual; weeks that were kept before could not say it.
+         */
         PrescriptionDocument: {
+            drops?: components["schemas"]["DropsDocument"];
             /** Format: int32 */
             repetitionsHigh: number;
             /** Format: int32 */
@@ -3889,9 +4255,11 @@ export interface components {
             /** Format: int32 */
             restS: number;
             /** @enum {string} */
-            scheme: "STRAIGHT" | "ASCENDING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "LADDER" | "ONE_AND_A_HALF" | "LOW_PARTIALS" | "PAUSES";
+            scheme: "STRAIGHT" | "ASCENDING" | "FALLING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "EASIER" | "LADDER" | "ONE_AND_A_HALF" | "DOUBLE_DIP" | "LOW_PARTIALS" | "SHORT_PULSES" | "PAUSES" | "TOES_IN_TURN";
             /** Format: int32 */
             sets: number;
+            /** Format: int32 */
+            sideRestS?: number;
             tempo: components["schemas"]["TempoDocument"];
         };
         /** @description A set of weights for an occasion; weights by criterion id. */
@@ -4154,13 +4522,13 @@ export interface components {
         SchemeInput: {
             prescription?: components["schemas"]["PrescriptionDocument"];
             /** @enum {string} */
-            scheme?: "STRAIGHT" | "ASCENDING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "LADDER" | "ONE_AND_A_HALF" | "LOW_PARTIALS" | "PAUSES";
+            scheme?: "STRAIGHT" | "ASCENDING" | "FALLING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "EASIER" | "LADDER" | "ONE_AND_A_HALF" | "DOUBLE_DIP" | "LOW_PARTIALS" | "SHORT_PULSES" | "PAUSES" | "TOES_IN_TURN";
         };
         SchemeView: {
             how: string;
             label: string;
             /** @enum {string} */
-            scheme: "STRAIGHT" | "ASCENDING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "LADDER" | "ONE_AND_A_HALF" | "LOW_PARTIALS" | "PAUSES";
+            scheme: "STRAIGHT" | "ASCENDING" | "FALLING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "EASIER" | "LADDER" | "ONE_AND_A_HALF" | "DOUBLE_DIP" | "LOW_PARTIALS" | "SHORT_PULSES" | "PAUSES" | "TOES_IN_TURN";
         };
         /** @description An own school. */
         SchoolFile: {
@@ -4428,7 +4796,10 @@ export interface components {
             /** Format: double */
             reserve?: number;
         };
+        /** @description drop: which drop after its set it is, from 1; 0 for the set itself. */
         SetLineView: {
+            /** Format: int32 */
+            drop: number;
             load?: components["schemas"]["LoadingView"];
             note: string;
             putOn: number[];
@@ -4622,9 +4993,12 @@ export interface components {
             /** Format: double */
             loadKg?: number;
         };
+        /** @description session: an id made by the asker, so that the same message again begins nothing more. */
         StartDayInput: {
             /** Format: int32 */
             day?: number;
+            /** Format: uuid */
+            session?: string;
             /** Format: int32 */
             step?: number;
         };
@@ -4734,6 +5108,14 @@ export interface components {
             loweringS?: number;
             /** Format: double */
             topS?: number;
+        };
+        /** @description planned: the next session of each client's newest plan, soonest first. */
+        TodayView: {
+            advice: components["schemas"]["AdviceView"][];
+            /** Format: date */
+            on: string;
+            open: components["schemas"]["OpenSessionView"][];
+            planned: components["schemas"]["PlannedSessionView"][];
         };
         /**
          * @description The best two or three together: what each is there for, and how much of what the aim asks they
@@ -4902,7 +5284,7 @@ export interface operations {
             };
         };
     };
-    add_6: {
+    add_7: {
         parameters: {
             query?: never;
             header?: never;
@@ -5318,7 +5700,7 @@ export interface operations {
             };
         };
     };
-    add_3: {
+    add_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -5416,7 +5798,7 @@ export interface operations {
             };
         };
     };
-    add_5: {
+    add_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -5487,7 +5869,7 @@ export interface operations {
             };
         };
     };
-    add_4: {
+    add_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -5744,7 +6126,7 @@ export interface operations {
             };
         };
     };
-    change_3: {
+    change_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -5857,6 +6239,96 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["ComparisonView"];
                 };
+            };
+        };
+    };
+    add_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnExerciseInput"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ByWordView"];
+                };
+            };
+        };
+    };
+    change_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exerciseId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnExerciseChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ByWordView"];
+                };
+            };
+        };
+    };
+    retire_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exerciseId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    putBack_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exerciseId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -6051,7 +6523,7 @@ export interface operations {
             query?: {
                 loweringS?: number;
                 lowS?: number;
-                scheme?: "STRAIGHT" | "ASCENDING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "LADDER" | "ONE_AND_A_HALF" | "LOW_PARTIALS" | "PAUSES";
+                scheme?: "STRAIGHT" | "ASCENDING" | "FALLING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "EASIER" | "LADDER" | "ONE_AND_A_HALF" | "DOUBLE_DIP" | "LOW_PARTIALS" | "SHORT_PULSES" | "PAUSES" | "TOES_IN_TURN";
                 turned?: boolean;
             };
             header?: never;
@@ -6075,7 +6547,9 @@ export interface operations {
     };
     all_2: {
         parameters: {
-            query?: never;
+            query?: {
+                removed?: boolean;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -6282,6 +6756,48 @@ export interface operations {
                 "application/json": components["schemas"]["GymInput"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GymView"];
+                };
+            };
+        };
+    };
+    takeOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    putBack_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -6504,6 +7020,28 @@ export interface operations {
             };
         };
     };
+    find_1: {
+        parameters: {
+            query: {
+                text: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HitView"][];
+                };
+            };
+        };
+    };
     list_1: {
         parameters: {
             query?: {
@@ -6569,6 +7107,26 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SessionView"];
                 };
+            };
+        };
+    };
+    takeOut_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -6722,6 +7280,50 @@ export interface operations {
             };
         };
     };
+    reopen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+        };
+    };
+    putBack_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+        };
+    };
     shared: {
         parameters: {
             query?: never;
@@ -6806,6 +7408,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FindingView"][];
+                };
+            };
+        };
+    };
+    today: {
+        parameters: {
+            query?: {
+                zone?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TodayView"];
                 };
             };
         };
@@ -7343,7 +7967,7 @@ export interface operations {
             };
         };
     };
-    putBack_1: {
+    putBack_2: {
         parameters: {
             query?: never;
             header?: never;

@@ -16,5 +16,5 @@ test('a screen that throws leaves the frame standing and says the ways on', asyn
   render(<RouterProvider router={router} />)
   expect(await screen.findByRole('alert')).toHaveTextContent('This screen has failed.')
   expect(screen.getByRole('button', { name: 'Load again' })).toBeInTheDocument()
-  expect(screen.getByRole('link', { name: 'To the order' })).toHaveAttribute('href', '/')
+  expect(screen.getByRole('link', { name: 'To Today' })).toHaveAttribute('href', '/')
 })

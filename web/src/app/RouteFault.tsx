@@ -21,7 +21,7 @@ export function RouteFault() {
           </Button>
         )}
         <Link to="/" className="underline">
-          To the order
+          To Today
         </Link>
       </p>
     </div>

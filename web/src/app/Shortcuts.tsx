@@ -1,30 +1,45 @@
 import { Dialog } from 'radix-ui'
-import { useEffect, useState } from 'react'
+import { useEffect } from 'react'
 import { useNavigate } from 'react-router'
+import { withBrief } from '../features/brief/keptBrief'
 
 const KEYS: [string, string][] = [
   ['?', 'this list'],
-  ['g then o, b, c, y, w, s', 'go to order, bench, clients, gyms, week, sessions'],
-  ['+ − or arrows', 'on the limb chart: more, less; x keeps out, 0 to 3 sets'],
-  ['arrows', 'on a bench handle or slider: one natural step; Shift: five'],
-  ['Alt with arrows', 'in a week: move the exercise in its session, or to another day'],
-  ['+ − p t d', 'in a week: a set more, a set less, pin, take turns with the next, take out'],
-  ['z, Shift z', 'in a week: undo, do again'],
+  ['/', 'find an exercise, a client, a gym, a saying or a screen by any name'],
+  ['g then t, c, e, p, f, y', 'go to Today, Clients, Exercises, Plan, Train (the floor), Gyms'],
+  ['g then s, r', 'go to the set-up, to the record of the client'],
+  ['+ −, arrows', 'on the limb chart: more, less; x avoids, 0 to 3 sets; arrows go on'],
+  ['arrows', 'on a handle or slider of a set-up: one natural step; Shift: five'],
+  ['Alt with arrows', 'in a plan: move the exercise in its session, or to another day'],
+  ['+ − p t d', 'in a plan: a set more, a set less, lock, take turns with the next, take out'],
+  ['z, Shift z', 'in a plan: undo, do again'],
   ['Esc', 'close what is open'],
 ]
 
-const PLACES: Record<string, string> = {
-  o: '/',
-  b: '/bench',
-  c: '/clients',
-  y: '/gyms',
-  w: '/weeks',
-  s: '/sessions',
+/** Where g and a letter lead; the client goes along. */
+function placeOf(key: string, client: string | null): string | undefined {
+  return {
+    t: '/',
+    c: '/clients',
+    e: '/exercises',
+    p: '/weeks',
+    f: '/floor',
+    y: '/gyms',
+    s: '/bench',
+    r: client ? `/record/${client}` : '/record',
+  }[key]
 }
 
 /** Shortcuts, shown with ? */
-export function Shortcuts() {
-  const [open, setOpen] = useState(false)
+export function Shortcuts({
+  brief,
+  open,
+  onOpen,
+}: {
+  brief: string
+  open: boolean
+  onOpen: (open: boolean) => void
+}) {
   const navigate = useNavigate()
   useEffect(() => {
     let armed = false
@@ -32,16 +47,16 @@ export function Shortcuts() {
       const typing =
         e.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName)
       if (typing || e.ctrlKey || e.metaKey || e.altKey) return
-      if (e.key === '?') setOpen(true)
-      else if (armed && PLACES[e.key]) void navigate(PLACES[e.key]!)
+      const place = armed && placeOf(e.key, new URLSearchParams(brief).get('client'))
+      if (e.key === '?') onOpen(true)
+      else if (place) void navigate(withBrief(place, brief))
       armed = e.key === 'g'
     }
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
-  }, [navigate])
+  }, [navigate, brief, onOpen])
   return (
-    <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Dialog.Trigger className="text-ink-2 hover:text-ink">Keys ?</Dialog.Trigger>
+    <Dialog.Root open={open} onOpenChange={onOpen}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/30" />
         <Dialog.Content

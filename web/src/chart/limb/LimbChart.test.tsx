@@ -1,10 +1,10 @@
-import { fireEvent, render, screen } from '@testing-library/react'
+import { act, fireEvent, render, screen } from '@testing-library/react'
 import { readFileSync } from 'node:fs'
 import { describe, expect, test, vi } from 'vitest'
 import type { Region } from '../../api/client'
 import { LimbChart } from './LimbChart'
 import type { Paint } from './LimbChart'
-import { TERRITORIES } from './territories'
+import { TERRITORIES, towards } from './territories'
 
 const regions: Region[] = readFileSync(
   '../core/src/main/resources/istmo/core/anatomy/regions.csv',
@@ -73,6 +73,29 @@ describe('limb chart', () => {
     const onPaint = chart(from)
     fireEvent.keyDown(screen.getByRole('slider', { name: /soleus/ }), { key })
     expect(onPaint).toHaveBeenCalledWith('SOL', to)
+  })
+
+  test('is one tab stop, and arrows lead to every muscle', () => {
+    const { container } = render(<LimbChart regions={regions} paint={() => 0} onPaint={() => {}} />)
+    const stops = () => [...container.querySelectorAll<SVGElement>('[role=slider][tabindex="0"]')]
+    expect(stops()).toHaveLength(1)
+    const first = stops()[0]!
+    act(() => first.focus())
+    fireEvent.keyDown(first, { key: 'ArrowDown' })
+    expect(document.activeElement).not.toBe(first)
+    expect(stops()).toEqual([document.activeElement])
+    const seen = new Set<string>()
+    const waiting = [TERRITORIES[0]!]
+    while (waiting.length > 0) {
+      const at = waiting.pop()!
+      if (seen.has(at.id)) continue
+      seen.add(at.id)
+      for (const key of ['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight']) {
+        const to = towards(at, key)
+        if (to) waiting.push(to)
+      }
+    }
+    expect(seen.size).toBe(TERRITORIES.length + 1)
   })
 
   test('the lower back can be kept out but never aimed at', () => {

@@ -1,16 +1,26 @@
-import { useId, useState } from 'react'
+import { useId, useRef, useState } from 'react'
 import type { KeyboardEvent } from 'react'
 import type { Region } from '../../api/client'
 import { GROUPS, Hatches, fill } from './Hatch'
-import { HEIGHT, LOWER_BACK, TERRITORIES, TOP, WIDTH, centre, down, outline } from './territories'
+import {
+  HEIGHT,
+  LOWER_BACK,
+  TERRITORIES,
+  TOP,
+  WIDTH,
+  centre,
+  down,
+  outline,
+  towards,
+} from './territories'
 import type { Territory } from './territories'
 
 /** 0 to 3: how much it should grow; -1: keep it out. */
 export type Paint = -1 | 0 | 1 | 2 | 3
 
 const WORDS: Record<string, string> = {
-  '-1': 'keep out',
-  '0': 'not aimed at',
+  '-1': 'avoid',
+  '0': 'not targeted',
   '1': 'a little',
   '2': 'much',
   '3': 'most',
@@ -23,16 +33,27 @@ type Props = {
   onPaint: (id: string, paint: Paint) => void
 }
 
-/** The large limb chart: paint the aim on it. Each territory is a slider: click or Enter steps on, arrows and + - go up and down, x keeps out. */
+/** The large limb chart: paint the target on it. Each territory is a slider: click or Enter steps on, + and − go up and down, x avoids. The chart is one tab stop; arrows go from muscle to muscle. */
 export function LimbChart({ regions, paint, onPaint }: Props) {
   const prefix = useId()
   const [named, setNamed] = useState<string | null>(null)
+  const [stop, setStop] = useState(TERRITORIES[0]!.id)
+  const svg = useRef<SVGSVGElement>(null)
+  const go = (from: Territory, key: string) => {
+    const to = towards(from, key)
+    if (to) svg.current?.querySelector<SVGElement>(`[data-region="${to.id}"]`)?.focus()
+  }
+  const visit = (id: string | null) => {
+    setNamed(id)
+    if (id) setStop(id)
+  }
   const byId = new Map(regions.map((r) => [r.id, r]))
   const shown = named === null ? undefined : byId.get(named)
 
   return (
     <figure className="flex h-full min-h-0 flex-col">
       <svg
+        ref={svg}
         viewBox={`-0.75 ${TOP - 0.45} ${WIDTH + 0.95} ${HEIGHT + 0.45}`}
         className="min-h-0 w-full flex-1"
         role="group"
@@ -51,6 +72,9 @@ export function LimbChart({ regions, paint, onPaint }: Props) {
               value={paint(t.id)}
               onPaint={onPaint}
               onName={setNamed}
+              onVisit={visit}
+              onGo={go}
+              tabStop={t.id === stop}
               lowest={-1}
             />
           ) : null
@@ -70,6 +94,9 @@ export function LimbChart({ regions, paint, onPaint }: Props) {
           value={paint('ERECTORS')}
           onPaint={onPaint}
           onName={setNamed}
+          onVisit={visit}
+          onGo={go}
+          tabStop={stop === 'ERECTORS'}
           keepOutOnly
           lowest={-1}
         />
@@ -80,7 +107,7 @@ export function LimbChart({ regions, paint, onPaint }: Props) {
       >
         {named === 'ERECTORS' ? (
           <>
-            <b className="text-ink">lower back</b> · can be kept out, not aimed at
+            <b className="text-ink">lower back</b> · can be avoided, not targeted
           </>
         ) : shown ? (
           <>
@@ -89,7 +116,7 @@ export function LimbChart({ regions, paint, onPaint }: Props) {
             <span className="block">{STEER[shown.steer]}</span>
           </>
         ) : (
-          'Click a territory: a little, much, most, keep out. Keys: + − x.'
+          'Click a muscle: a little, much, most, avoid. Keys: arrows go from muscle to muscle, + − x paint.'
         )}
       </figcaption>
     </figure>
@@ -114,6 +141,9 @@ function PaintedTerritory({
   value,
   onPaint,
   onName,
+  onVisit,
+  onGo,
+  tabStop,
   keepOutOnly = false,
   lowest,
 }: {
@@ -123,6 +153,12 @@ function PaintedTerritory({
   value: Paint
   onPaint: Props['onPaint']
   onName: (id: string | null) => void
+  /** the focus came to it, or left */
+  onVisit: (id: string | null) => void
+  /** an arrow was pressed on it */
+  onGo: (from: Territory, key: string) => void
+  /** whether Tab comes to this one */
+  tabStop: boolean
   keepOutOnly?: boolean
   lowest: -1
 }) {
@@ -130,11 +166,11 @@ function PaintedTerritory({
   const set = (v: number) => onPaint(t.id, Math.max(lowest, Math.min(highest, v)) as Paint)
   const onKeyDown = (e: KeyboardEvent) => {
     const moves: Record<string, () => void> = {
-      ArrowUp: () => set(value + 1),
-      ArrowRight: () => set(value + 1),
+      ArrowUp: () => onGo(t, e.key),
+      ArrowRight: () => onGo(t, e.key),
       '+': () => set(value + 1),
-      ArrowDown: () => set(value - 1),
-      ArrowLeft: () => set(value - 1),
+      ArrowDown: () => onGo(t, e.key),
+      ArrowLeft: () => onGo(t, e.key),
       '-': () => set(value - 1),
       Home: () => set(lowest),
       End: () => set(highest),
@@ -158,7 +194,7 @@ function PaintedTerritory({
   return (
     <g
       role="slider"
-      tabIndex={0}
+      tabIndex={tabStop ? 0 : -1}
       aria-label={`${region.coachName}, ${region.anatomicalName}`}
       aria-valuemin={lowest}
       aria-valuemax={highest}
@@ -168,8 +204,8 @@ function PaintedTerritory({
       className="group cursor-pointer outline-none"
       onClick={() => onPaint(t.id, next(value, keepOutOnly))}
       onKeyDown={onKeyDown}
-      onFocus={() => onName(t.id)}
-      onBlur={() => onName(null)}
+      onFocus={() => onVisit(t.id)}
+      onBlur={() => onVisit(null)}
       onPointerEnter={() => onName(t.id)}
       onPointerLeave={() => onName(null)}
     >

@@ -308,3 +308,26 @@ export function centre(points: [number, number][]): [number, number] {
   const ys = points.map((p) => p[1])
   return [(Math.min(...xs) + Math.max(...xs)) / 2, down((Math.min(...ys) + Math.max(...ys)) / 2)]
 }
+
+const ARROWS: Record<string, [number, number]> = {
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+}
+
+/** What lies nearest in the direction of an arrow; what lies aside counts as further. */
+export function towards(from: Territory, key: string): Territory | undefined {
+  const [dx, dy] = ARROWS[key]!
+  const [x, y] = centre(from.points)
+  return [...TERRITORIES, LOWER_BACK]
+    .filter((t) => t.id !== from.id)
+    .map((t) => {
+      const [tx, ty] = centre(t.points)
+      const along = (tx - x) * dx + (ty - y) * dy
+      const aside = Math.abs((tx - x) * dy) + Math.abs((ty - y) * dx)
+      return { t, along, far: along + 2 * aside }
+    })
+    .filter((c) => c.along > 0.05)
+    .sort((a, b) => a.far - b.far)[0]?.t
+}

@@ -63,7 +63,7 @@ export function BenchPage() {
       />
       <div className="flex flex-wrap items-baseline gap-3 font-serif text-lg">
         <span>
-          On the bench:{' '}
+          Set-up of{' '}
           <WordMenu
             label="Exercise"
             text={candidates.find((c) => c.value === candidateId)?.label ?? candidateId}
@@ -234,7 +234,7 @@ function OneBench({
             <figure className="flex min-h-0 flex-col">
               <figcaption className="text-xs text-ink-2">
                 Feet{' '}
-                {exercise.family === 'press' || exercise.family === 'hack'
+                {exercise.parameters.some((p) => p.id === 'plateGrip')
                   ? 'on the plate'
                   : 'from above'}
               </figcaption>
@@ -295,12 +295,12 @@ function OneBench({
             {Math.round(phase.anglesDeg['knee flexion'] ?? 0)}° · ankle{' '}
             {Math.round(phase.anglesDeg['ankle dorsiflexion'] ?? 0)}°
             {phase.demand !== undefined && (
-              <> · this point takes {Math.round(100 * phase.demand)} % of what it could</>
+              <> · {Math.round(100 * phase.demand)} % of capacity here</>
             )}
           </p>
         )}
       </section>
-      <section aria-label="Strips" className="min-h-0 overflow-auto">
+      <div role="group" tabIndex={0} aria-label="Strips" className="min-h-0 overflow-auto">
         {now.obstacle ? (
           <Quiet>No figures for a posture that cannot be taken.</Quiet>
         ) : (
@@ -331,7 +331,7 @@ function OneBench({
             </p>
           </>
         )}
-      </section>
+      </div>
       <section aria-label="Controls" className="min-h-0 overflow-auto px-1">
         <div className="mb-1 flex flex-wrap gap-2">
           <Button
@@ -341,13 +341,13 @@ function OneBench({
             }
             onClick={() => pin.mutate({ candidateId, setup })}
           >
-            Pin to session
+            Add to session
           </Button>
           <Button className="px-2" disabled={!moved} onClick={() => setPinned(setup)}>
-            Start here
+            Use as baseline
           </Button>
           <Button className="px-2" disabled={!moved && !pinned} onClick={reset}>
-            Usual
+            Reset
           </Button>
           <Button className="px-2" disabled={past.length === 0} onClick={undo}>
             Undo
@@ -356,7 +356,7 @@ function OneBench({
         {pin.isError && <Trouble error={pin.error} />}
         {pin.isSuccess && (
           <p role="status" className="text-sm">
-            Pinned with this set-up.{' '}
+            Added with this set-up.{' '}
             <Link className="text-accent-2 underline" to={`/sessions/${pin.data.id}`}>
               Open the session
             </Link>

@@ -136,10 +136,9 @@ function Way({
   const percent = Math.round(100 * way.gain)
   return (
     <span>
-      {sign}
-      {setupValue(parameter, step)}:{' '}
+      {setupValue(parameter, step)} {sign === '+' ? 'more' : 'less'}:{' '}
       {way.gain === 0 ? (
-        'alike'
+        'no change'
       ) : (
         <b className="font-semibold text-ink">{`${percent > 0 ? '+' : '−'}${Math.abs(percent)} %`}</b>
       )}

@@ -31,7 +31,7 @@ export function FindBest({ input, parameters, onTake }: Props) {
     <div className="mb-2 border-b border-rule pb-2">
       {search.isPending ? (
         <p role="status" className="flex items-center gap-3 text-sm">
-          Trying set-ups for this aim.
+          Trying set-ups for this target.
           <Button
             onClick={() => {
               running.current?.abort()
@@ -42,7 +42,7 @@ export function FindBest({ input, parameters, onTake }: Props) {
           </Button>
         </p>
       ) : (
-        <Button onClick={() => search.mutate(input)}>Find the best for this aim</Button>
+        <Button onClick={() => search.mutate(input)}>Find the best for this target</Button>
       )}
       {search.isError && <Trouble error={search.error} />}
       {search.data && <Found best={search.data} parameters={parameters} onTake={onTake} />}

@@ -1,4 +1,4 @@
-import { render, screen } from '@testing-library/react'
+import { fireEvent, render, screen } from '@testing-library/react'
 import { expect, test } from 'vitest'
 import type { Catalogue, Client, Gym, Region } from '../../api/client'
 import { BriefLine, BriefWords } from './BriefLine'
@@ -40,16 +40,21 @@ test('is one sentence that reads aloud, with its words as controls', () => {
     />,
   )
   expect(screen.getByTestId('brief')).toHaveTextContent(
-    'For Oda Fenwick at Quayside Hall: bring up all quads; keep out lower back; judged by stretch under load; as usual today.',
+    'For Oda Fenwick at Quayside Hall: target all quads; avoid lower back; moving normally. more',
   )
-  expect(screen.getAllByRole('button').map((b) => b.getAttribute('aria-label'))).toEqual([
+  expect(
+    screen.getAllByRole('button').map((b) => b.getAttribute('aria-label') ?? b.textContent),
+  ).toEqual([
     'Client: Oda Fenwick',
     'Gym: Quayside Hall',
-    'Bring up: all quads',
-    'Keep out: lower back',
-    'School: by stretch under load',
-    'Today: as usual today',
+    'Target: all quads',
+    'Avoid: lower back',
+    'Today: moving normally',
+    'more',
   ])
+  fireEvent.click(screen.getByText('more'))
+  expect(screen.getByTestId('brief')).toHaveTextContent('ranked by stretch under load.')
+  expect(screen.getByRole('button', { name: /^Way of ranking/ })).toBeInTheDocument()
 })
 
 test('an unknown client or gym is asked for, not shown as an id', () => {
@@ -63,7 +68,7 @@ test('an unknown client or gym is asked for, not shown as an id', () => {
     />,
   )
   expect(screen.getByTestId('brief')).toHaveTextContent(
-    'For a client at a gym: bring up nothing yet; keep out nothing;',
+    'For a client at a gym: target nothing yet; avoid nothing;',
   )
 })
 
@@ -77,7 +82,7 @@ test('prints as the same sentence without controls', () => {
     />,
   )
   expect(screen.getByText(/^For/).textContent).toBe(
-    'For Oda Fenwick at Quayside Hall: bring up all quads; keep out lower back; judged by stretch under load.',
+    'For Oda Fenwick at Quayside Hall: target all quads; avoid lower back; ranked by stretch under load.',
   )
   expect(screen.queryByRole('button')).toBeNull()
 })
@@ -92,7 +97,7 @@ test('a stiff day is part of the sentence', () => {
     />,
   )
   expect(screen.getByText(/^For/).textContent).toContain(
-    'judged by stretch under load; stiff today.',
+    'ranked by stretch under load; stiff today.',
   )
 })
 
@@ -108,6 +113,6 @@ test('where something is ordered, what it is weighed for is a word too', () => {
     />,
   )
   expect(screen.getByTestId('brief')).toHaveTextContent(
-    'judged by stretch under load, weighed for a sore back, own weights; as usual today.',
+    'moving normally; ranked by stretch under load for a sore back, own weights.',
   )
 })

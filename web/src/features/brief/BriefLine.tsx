@@ -1,5 +1,7 @@
+import { useState } from 'react'
 import type { Catalogue, Client, Gym } from '../../api/client'
 import { WordMenu, WordToggle } from '../../ui/WordMenu'
+import { DEFAULT_PRESET, DEFAULT_SCHOOL } from './brief'
 import type { Brief } from './brief'
 import { regionWords } from './names'
 
@@ -18,8 +20,15 @@ export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = f
   const client = clients.find((c) => c.id === brief.client)
   const gym = gyms.find((g) => g.id === brief.gym)
   const groups = [...new Set(catalogue.regions.map((r) => r.group))]
+  const [more, setMore] = useState(false)
   const school = catalogue.schools.find((s) => s.id === brief.school) ?? catalogue.schools[0]!
   const preset = catalogue.presets.find((p) => p.id === brief.preset) ?? catalogue.presets[0]!
+  // what is not as usual is always told
+  const expert =
+    more ||
+    brief.school !== DEFAULT_SCHOOL ||
+    brief.preset !== DEFAULT_PRESET ||
+    Object.keys(brief.weights).length > 0
   const ofGroup = (group: string) =>
     catalogue.regions.filter((r) => r.group === group).map((r) => r.id)
   const aimGroup = (group: string) =>
@@ -59,9 +68,9 @@ export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = f
         options={gyms.map((g) => ({ value: g.id, label: g.name }))}
         onChange={(id) => change({ gym: id })}
       />
-      : bring up{' '}
+      : target{' '}
       <WordMenu
-        label="Bring up"
+        label="Target"
         text={regionWords(catalogue.regions, Object.keys(brief.aim))}
         options={[
           ...groups.map((g) => ({ value: g, label: `all ${g}` })),
@@ -69,9 +78,9 @@ export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = f
         ]}
         onChange={aimGroup}
       />
-      ; keep out{' '}
+      ; avoid{' '}
       <WordMenu
-        label="Keep out"
+        label="Avoid"
         text={
           brief.keepOut.length === 0 ? 'nothing' : regionWords(catalogue.regions, brief.keepOut)
         }
@@ -82,41 +91,58 @@ export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = f
         ]}
         onChange={keepGroup}
       />
-      ; judged{' '}
-      <WordMenu
-        label="School"
-        text={school.label}
-        value={school.id}
-        options={catalogue.schools
-          .filter((s) => !s.retired)
-          .map((s) => ({ value: s.id, label: s.label, note: s.reason }))}
-        onChange={(id) => change({ school: id })}
-      />
-      {weighed && (
-        <>
-          , weighed for{' '}
-          <WordMenu
-            label="Weighed for"
-            text={preset.label + (Object.keys(brief.weights).length > 0 ? ', own weights' : '')}
-            value={preset.id}
-            options={catalogue.presets.map((p) => ({
-              value: p.id,
-              label: p.label,
-              note: p.reason,
-            }))}
-            onChange={(id) => change({ preset: id, weights: {} })}
-          />
-        </>
-      )}
       ;{' '}
       <WordToggle
         label="Today"
-        text={brief.stiff ? 'stiff today' : 'as usual today'}
+        text={brief.stiff ? 'stiff today' : 'moving normally'}
         note="Less ankle and hip, for this session only"
         on={brief.stiff}
         onChange={(stiff) => change({ stiff })}
       />
-      .
+      {expert ? (
+        <>
+          ; ranked{' '}
+          <WordMenu
+            label="Way of ranking"
+            text={school.label}
+            value={school.id}
+            options={catalogue.schools
+              .filter((s) => !s.retired)
+              .map((s) => ({ value: s.id, label: s.label, note: s.reason }))}
+            onChange={(id) => change({ school: id })}
+          />
+          {weighed && (
+            <>
+              {' '}
+              for{' '}
+              <WordMenu
+                label="Weighed for"
+                text={preset.label + (Object.keys(brief.weights).length > 0 ? ', own weights' : '')}
+                value={preset.id}
+                options={catalogue.presets.map((p) => ({
+                  value: p.id,
+                  label: p.label,
+                  note: p.reason,
+                }))}
+                onChange={(id) => change({ preset: id, weights: {} })}
+              />
+            </>
+          )}
+          .
+        </>
+      ) : (
+        <>
+          .{' '}
+          <button
+            type="button"
+            className="font-sans text-sm text-accent-2 underline"
+            title="How exercises are ranked, and for what"
+            onClick={() => setMore(true)}
+          >
+            more
+          </button>
+        </>
+      )}
     </p>
   )
 }
@@ -136,12 +162,12 @@ export function BriefWords({
   const school = catalogue.schools.find((s) => s.id === brief.school)
   return (
     <p className="font-serif text-lg leading-relaxed">
-      For <b>{clientName}</b> at <b>{gymName}</b>: bring up{' '}
-      <b>{regionWords(catalogue.regions, Object.keys(brief.aim))}</b>; keep out{' '}
+      For <b>{clientName}</b> at <b>{gymName}</b>: target{' '}
+      <b>{regionWords(catalogue.regions, Object.keys(brief.aim))}</b>; avoid{' '}
       <b>
         {brief.keepOut.length === 0 ? 'nothing' : regionWords(catalogue.regions, brief.keepOut)}
       </b>
-      ; judged <b>{school?.label}</b>
+      ; ranked <b>{school?.label}</b>
       {brief.stiffToday && (
         <>
           ; <b>stiff today</b>

@@ -15,11 +15,11 @@ vi.mock('../../api/queries', () => ({
 }))
 
 const clients = [{ id: 'first' }] as Client[]
-const gyms = [{ id: 'shed' }] as Gym[]
+const gyms = [{ id: 'shed' }, { id: 'hall' }] as Gym[]
 
-function begun(address: string) {
+function begun(address: string, here = gyms) {
   const change = vi.fn()
-  renderHook(() => useBeginning(parseBrief(new URLSearchParams(address)), change, clients, gyms))
+  renderHook(() => useBeginning(parseBrief(new URLSearchParams(address)), change, clients, here))
   return change
 }
 
@@ -28,6 +28,16 @@ test('a bare address begins as the newest session did', async () => {
   await waitFor(() =>
     expect(change).toHaveBeenCalledWith(
       { client: 'newest', gym: 'hall', aim: { GMED: 3 }, keepOut: ['GAST'], school: 'load' },
+      true,
+    ),
+  )
+})
+
+test('where the newest session was in a gym that was taken out, the first gym stands', async () => {
+  const change = begun('', [{ id: 'shed' }] as Gym[])
+  await waitFor(() =>
+    expect(change).toHaveBeenCalledWith(
+      expect.objectContaining({ client: 'newest', gym: 'shed' }),
       true,
     ),
   )
@@ -49,8 +59,23 @@ test('a client who is chosen while the session is fetched stays, and only the gy
   expect(change.mock.calls).toEqual([[{ client: 'chosen', gym: 'hall' }, true]])
 })
 
-test('an address with a client is left alone', async () => {
+test('a client without a gym stands where they trained last, aiming at what they aimed at', async () => {
+  const change = begun('client=newest')
+  await waitFor(() =>
+    expect(change).toHaveBeenCalledWith(
+      { client: 'newest', gym: 'hall', aim: { GMED: 3 }, keepOut: ['GAST'], school: 'load' },
+      true,
+    ),
+  )
+})
+
+test('a client who has not trained yet gets a gym, and nobody else’s aim', async () => {
   const change = begun('client=x')
+  await waitFor(() => expect(change).toHaveBeenCalledWith({ client: 'x', gym: 'hall' }, true))
+})
+
+test('an address with a client and a gym is left alone', async () => {
+  const change = begun('client=x&gym=shed')
   await new Promise((r) => setTimeout(r, 20))
   expect(change).not.toHaveBeenCalled()
 })

@@ -103,7 +103,7 @@ export function ClaimsPage() {
           ]}
           onChange={(v) => put('verdict', v)}
         />
-        ; judged{' '}
+        ; ranked{' '}
         <WordMenu
           label="School"
           text={school.label}
@@ -350,7 +350,7 @@ function ToBench({ claim }: { claim: Claim }) {
     p.set('set', writeSetup(first.setup))
     return (
       <Link className="text-accent-2 underline" to={`/bench?${p}`}>
-        Both on the bench
+        Both set-ups
       </Link>
     )
   }

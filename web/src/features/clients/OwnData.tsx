@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { AlertDialog } from 'radix-ui'
 import { useState } from 'react'
-import { Link } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { answer, api } from '../../api/client'
 import type { Client } from '../../api/client'
 import { Button } from '../../ui/Button'
@@ -9,7 +9,8 @@ import { Field } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
 
 /** What belongs to the client: everything as one file, or everything erased. */
-export function OwnData({ client, onErased }: { client: Client; onErased: () => void }) {
+export function OwnData({ client, onErased }: { client: Client; onErased?: () => void }) {
+  const navigate = useNavigate()
   const queries = useQueryClient()
   const [name, setName] = useState('')
   const erase = useMutation({
@@ -19,7 +20,8 @@ export function OwnData({ client, onErased }: { client: Client; onErased: () => 
       ),
     onSuccess: () => {
       queries.clear()
-      onErased()
+      if (onErased) onErased()
+      else void navigate('/clients')
     },
   })
   return (

@@ -92,7 +92,12 @@ export function ComparePage() {
               clientWords={build(list.find((c) => c.id === s.clientId))}
             />
           ))}
-          <section aria-label="What differs" className="min-h-0 overflow-auto">
+          <div
+            role="group"
+            tabIndex={0}
+            aria-label="What differs"
+            className="min-h-0 overflow-auto"
+          >
             <h2 className="border-b border-ink text-lg">What differs, and why</h2>
             <ul className="mt-1 space-y-1.5 text-sm leading-snug" data-testid="differences">
               {(bench.data?.sentences ?? []).map((x) => (
@@ -119,7 +124,7 @@ export function ComparePage() {
               that works alone at its best length. Differences inside the model's noise are not
               shown as differences.
             </p>
-          </section>
+          </div>
         </div>
       )}
       <label className="flex items-center gap-3 border-t border-rule pt-1 text-sm">

@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import type { BenchSide, Drawing, Region, Schemas } from '../../api/client'
 import { answer, api } from '../../api/client'
-import { useCatalogue, useClients, useGyms } from '../../api/queries'
+import { useCatalogue, useClients, useGyms, useOrder } from '../../api/queries'
 import { IntervalBar } from '../../chart/IntervalBar'
 import { Fingerprint } from '../../chart/limb/LimbChart'
 import { Stage } from '../../chart/stage/Stage'
@@ -15,11 +15,32 @@ import { WordMenu } from '../../ui/WordMenu'
 import { candidateOptions } from '../bench/candidateOptions'
 import { parseSetup } from '../bench/address'
 import { BriefLine } from '../brief/BriefLine'
-import { useBrief } from '../brief/brief'
+import { orderInput, useBrief } from '../brief/brief'
 import { useBeginning } from '../brief/useBeginning'
 
 const MOST = 4
 type Comparison = Schemas['ComparisonView']
+
+/** A comparison that names nothing begins with the first two of the ranking. */
+function useFirstTwo(
+  input: Schemas['BriefInput'] | null,
+  setParams: ReturnType<typeof useSearchParams>[1],
+) {
+  const order = useOrder(input)
+  const first = order.data?.entries.slice(0, 2).map((e) => e.candidateId)
+  const two = input && first?.length === 2 ? first.join('~') : ''
+  useEffect(() => {
+    if (two)
+      setParams(
+        (old) => {
+          const p = new URLSearchParams(old)
+          p.set('with', two)
+          return p
+        },
+        { replace: true },
+      )
+  }, [two, setParams])
+}
 
 /** Two to four candidates of one client, point by point; two of them in one frame. Prints. */
 export function PointByPointPage() {
@@ -31,6 +52,7 @@ export function PointByPointPage() {
   const [at, setAt] = useState(20)
   useBeginning(brief, change, clients.data, gyms.data)
   const ids = (params.get('with') ?? '').split('~').filter(Boolean).slice(0, MOST)
+  useFirstTwo(ids.length === 0 ? orderInput(brief) : null, setParams)
   const members = ids.map((candidateId, k) => ({
     candidateId,
     ...(parseSetup(params.get(`set${k}`)) ? { setup: parseSetup(params.get(`set${k}`))! } : {}),
@@ -120,7 +142,10 @@ export function PointByPointPage() {
         )}
       </p>
       {ids.length < 2 ? (
-        <Quiet>Choose two to four exercises here, or tick “compare” in the order.</Quiet>
+        <Quiet>
+          Say what should grow, and the first two of the ranking stand here. Or choose two to four
+          exercises.
+        </Quiet>
       ) : comparison.isError ? (
         <Trouble error={comparison.error} retry={() => void comparison.refetch()} />
       ) : comparison.data ? (

@@ -41,3 +41,19 @@ test('a load that is no number changes nothing and says so; pounds are taken as 
   type('Load', '100')
   expect(onKg).toHaveBeenCalledWith(45.359)
 })
+
+test('a load that nobody has said is empty, and steps from the lightest', () => {
+  const onKg = vi.fn()
+  const loads = [0, 20, 25].map((kg) => ({
+    kg,
+    kind: 'STEPS' as const,
+    emptyKg: 0,
+    perSide: [],
+    plates: 'NONE' as const,
+  }))
+  render(<LoadStepper kg={undefined} loads={loads} unit="kg" onKg={onKg} />)
+  expect(screen.getByLabelText('Load', { selector: 'input' })).toHaveValue('')
+  expect(screen.getByText('not known yet')).toBeInTheDocument()
+  fireEvent.click(screen.getByRole('button', { name: 'More Load' }))
+  expect(onKg).toHaveBeenCalledWith(20)
+})

@@ -91,28 +91,32 @@ export function LoadStepper({
   unit,
   onKg,
 }: {
-  kg: number
+  /** missing where nobody has said it yet */
+  kg: number | undefined
   loads: Loading[]
   unit: MassUnit
   onKg: (kg: number) => void
 }) {
-  const below = loads.filter((l) => l.kg < kg - 1e-6).at(-1)
-  const above = loads.find((l) => l.kg > kg + 1e-6)
-  const exact = loads.find((l) => Math.abs(l.kg - kg) < 1e-6)
+  const now = kg ?? 0
+  const below = loads.filter((l) => l.kg < now - 1e-6).at(-1)
+  const above = loads.find((l) => l.kg > now + 1e-6)
+  const exact = kg === undefined ? undefined : loads.find((l) => Math.abs(l.kg - kg) < 1e-6)
   return (
     <Stepper
       label="Load"
       unit={unit}
-      value={mass(kg, unit)}
+      value={kg === undefined ? '' : mass(kg, unit)}
       words={
-        exact
-          ? platesWords(exact, unit)
-          : kg > 0 && loads.length > 1
-            ? 'not among this gym’s loads'
-            : ''
+        kg === undefined
+          ? 'not known yet'
+          : exact
+            ? platesWords(exact, unit)
+            : kg > 0 && loads.length > 1
+              ? 'not among this gym’s loads'
+              : ''
       }
-      onLess={() => onKg(below?.kg ?? Math.max(0, kg - 2.5))}
-      onMore={() => onKg(above?.kg ?? kg + 2.5)}
+      onLess={() => onKg(below?.kg ?? Math.max(0, now - 2.5))}
+      onMore={() => onKg(above?.kg ?? now + 2.5)}
       onType={(t) => {
         const n = Number(t.replace(',', '.'))
         if (!Number.isFinite(n) || n < 0) return 'a number from 0: unchanged'

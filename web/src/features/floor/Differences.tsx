@@ -50,5 +50,5 @@ export function Differences({
 }
 
 function words(f: Figures, unit: MassUnit): string {
-  return `${f.loadKg > 0 ? `${mass(f.loadKg, unit)} ${unit}` : 'body'} × ${f.repetitions}, ${f.reserve} left`
+  return `${f.loadKg > 0 ? `${mass(f.loadKg, unit)} ${unit}` : 'body'} × ${f.repetitions}, ${f.reserve} in reserve`
 }

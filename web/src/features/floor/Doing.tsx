@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import type { Floor } from './useFloor'
 import type { NextStep } from './walk'
 import { beginning, tempoPhases } from './walk'
@@ -9,6 +9,7 @@ import { Big, LoadStepper, Pick, Stepper, repetitionsTyped } from './Controls'
 import { readySound } from './sound'
 import { Tempo } from './Tempo'
 import { Watch } from './Watch'
+import { draftOf } from './draft'
 import type { Taken } from './Watch'
 
 const SIDES = { NONE: 'both legs', LEFT: 'left leg', RIGHT: 'right leg' } as const
@@ -28,17 +29,27 @@ export function Doing({
 }) {
   const x = at.item.item.exercise
   const { step } = at
-  const begin = beginning(at)
+  const draft = draftOf(`${floor.walk.sessionId} ${at.item.item.id} ${step.key}`)
+  const [begin] = useState(() => draft.kept() ?? beginning(at))
   const [kg, setKg] = useState(begin.loadKg)
   const [repetitions, setRepetitions] = useState(begin.repetitions)
   const [reserve, setReserve] = useState<number>(begin.reserve)
+  useEffect(() => draft.keep({ loadKg: kg, repetitions, reserve }))
   const [counting, setCounting] = useState(false)
   const [watching, setWatching] = useState(false)
   const [watched, setWatched] = useState<Taken>()
   const [busy, setBusy] = useState(false)
   const [failed, setFailed] = useState('')
   const warm = step.kind === 'WARM_UP'
+  const say = (load: number) => {
+    setKg(load)
+    setFailed('')
+  }
   const log = async () => {
+    if (kg === undefined) {
+      setFailed('Say the load first, or choose body weight.')
+      return
+    }
     readySound()
     setBusy(true)
     try {
@@ -52,6 +63,7 @@ export function Doing({
         felt: [],
         ...watched?.figures,
       })
+      draft.forget()
     } catch {
       setBusy(false)
       setFailed(
@@ -68,15 +80,18 @@ export function Doing({
           <>
             <div className="grid grid-cols-2 gap-1">
               <SmallButton onClick={onTaken} disabled={x.swaps.length === 0}>
-                Taken?
+                Machine busy?
               </SmallButton>
-              <SmallButton onClick={() => void floor.passWarmUps(at)}>Warm already</SmallButton>
+              <SmallButton onClick={() => void floor.passWarmUps(at)}>Skip warm-up</SmallButton>
             </div>
-            <Big onClick={() => void floor.pass(at)}>Lighter set done</Big>
+            <Big onClick={() => void floor.pass(at)}>Warm-up set done</Big>
           </>
         ) : (
           <>
-            <LoadStepper kg={kg} loads={x.loads} unit={unit} onKg={setKg} />
+            <LoadStepper kg={kg} loads={x.loads} unit={unit} onKg={say} />
+            {kg === undefined && (
+              <SmallButton onClick={() => say(0)}>Body weight, nothing added</SmallButton>
+            )}
             <Stepper
               label="Repetitions"
               value={String(repetitions)}
@@ -106,7 +121,7 @@ export function Doing({
               </SmallButton>
               <SmallButton onClick={() => setWatching(true)}>Watch</SmallButton>
               <SmallButton onClick={onTaken} disabled={x.swaps.length === 0}>
-                Taken?
+                Machine busy?
               </SmallButton>
               <SmallButton onClick={() => void floor.pass(at)}>Skip</SmallButton>
             </div>
@@ -156,7 +171,7 @@ export function SmallButton({
 export function StepHead({ at, unit }: { floor: Floor; at: NextStep; unit: MassUnit }) {
   const x = at.item.item.exercise
   const { step } = at
-  const kind = step.kind === 'WARM_UP' ? 'Lighter set' : step.kind === 'DROP' ? 'Drop' : 'Set'
+  const kind = step.kind === 'WARM_UP' ? 'Warm-up set' : step.kind === 'DROP' ? 'Drop' : 'Set'
   return (
     <header>
       <h1 className="text-2xl leading-tight">{x.name}</h1>

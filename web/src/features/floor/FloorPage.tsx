@@ -16,6 +16,7 @@ import { useFloor, useKept, useSync, useTaken, useWaiting } from './useFloor'
 import type { Floor } from './useFloor'
 import type { SyncState } from './sync'
 import { clock, useNow } from './useNow'
+import { useWakeLock } from './useWakeLock'
 
 /** The floor: for the telephone, one thumb, bad wifi. Opens without a network for the coach who was signed in here last. */
 export function FloorPage() {
@@ -187,6 +188,7 @@ function One({ coachId, sessionId }: { coachId: string; sessionId: string }) {
 }
 
 function OnTheFloor({ floor }: { floor: Floor }) {
+  useWakeLock()
   const [unit] = useMassUnit()
   const [view, setView] = useState<'step' | 'all'>('step')
   const [swapping, setSwapping] = useState<string | null>(null)
@@ -226,7 +228,7 @@ function OnTheFloor({ floor }: { floor: Floor }) {
         <div className="flex flex-1 flex-col justify-end gap-2">
           <h1 className="my-auto text-center text-3xl">
             {floor.items.length === 0
-              ? 'Nothing was pinned for this session.'
+              ? 'Nothing is in this session yet.'
               : 'Everything asked is done.'}
           </h1>
           <Big look="line" onClick={() => setView('all')}>
@@ -271,7 +273,7 @@ function Choose({ taken, onTake }: { taken: string[]; onTake: (id: string) => vo
       <h1 className="text-xl">Take a session along</h1>
       {open.length === 0 && (
         <p className="py-3 text-base">
-          No other session is open. Begin one from the week, or pin exercises from the order.
+          No other session is open. Start one from Today, or add exercises from the ranking.
         </p>
       )}
       <ul className="space-y-1.5 py-2">
@@ -287,7 +289,7 @@ function Choose({ taken, onTake }: { taken: string[]; onTake: (id: string) => vo
               </span>
               <span className="block text-sm text-ink-2">
                 {day(s.createdAt)} ·{' '}
-                {s.names.length === 0 ? 'nothing pinned' : s.names.slice(0, 3).join(', ')}
+                {s.names.length === 0 ? 'nothing in it yet' : s.names.slice(0, 3).join(', ')}
               </span>
             </button>
           </li>

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { mass } from '../plans/words'
 import type { MassUnit } from '../plans/words'
+import { AddOnFloor } from './AddOnFloor'
 import { Big, DeskLink, LoadStepper, Pick, Stepper, repetitionsTyped } from './Controls'
 import { SmallButton } from './Doing'
 import { KeptWord } from './Resting'
@@ -21,6 +22,7 @@ export function Overview({
   const [editing, setEditing] = useState<ShownSet | null>(null)
   const [gone, setGone] = useState<ShownSet | null>(null)
   const [sure, setSure] = useState(false)
+  const [adding, setAdding] = useState(false)
   const open = floor.items.flatMap((i) =>
     i.steps.filter((s) => s.kind !== 'WARM_UP' && !isDone(i, s, floor.progress)),
   ).length
@@ -99,6 +101,8 @@ export function Overview({
           </SmallButton>
         </p>
       )}
+      <SmallButton onClick={() => setAdding(true)}>Add an exercise</SmallButton>
+      <AddOnFloor floor={floor} open={adding} onClose={() => setAdding(false)} onAdded={onClose} />
       <div className="flex items-center justify-between text-ink-2">
         <p className="text-xs">Dashed: kept on this device, not sent yet.</p>
         <DeskLink />

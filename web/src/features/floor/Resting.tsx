@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react'
 import { FeltChart } from '../../chart/limb/FeltChart'
 import { mass } from '../plans/words'
 import type { MassUnit } from '../plans/words'
-import { Big, Pick } from './Controls'
+import { Big, LoadStepper, Pick, Stepper, repetitionsTyped } from './Controls'
 import { SmallButton } from './Doing'
 import { PainAsk } from './PainAsk'
 import { restOver } from './sound'
@@ -11,7 +11,7 @@ import { clock, useNow } from './useNow'
 import type { Figures } from './store'
 import type { ShownSet } from './walk'
 
-type Ask = 'felt' | 'pain' | null
+type Ask = 'felt' | 'pain' | 'figures' | null
 
 /** After a set: the rest goes on while it is asked how it was. */
 export function Resting({
@@ -30,6 +30,7 @@ export function Resting({
   const now = useNow(250, until !== undefined)
   const left = until === undefined ? 0 : until - now
   const over = until !== undefined && left <= 0
+  const settled = useSettled()
   const next = floor.nextStep
   const [ask, setAsk] = useState<Ask>(null)
   const item = floor.items.find((i) => i.item.id === last?.itemId)
@@ -41,7 +42,13 @@ export function Resting({
       <header>
         <h1 className="text-2xl leading-tight">{item ? item.item.exercise.name : 'Rest'}</h1>
         {last && (
-          <p className="text-base" data-testid="last-set">
+          <button
+            type="button"
+            className="min-h-[48px] text-left text-base"
+            aria-expanded={ask === 'figures'}
+            data-testid="last-set"
+            onClick={() => setAsk(ask === 'figures' ? null : 'figures')}
+          >
             {last.figures.loadKg > 0 ? `${mass(last.figures.loadKg, unit)} ${unit}` : 'Body weight'}{' '}
             × {last.figures.repetitions}, {last.figures.reserve} in reserve
             {last.figures.side === 'NONE'
@@ -49,8 +56,8 @@ export function Resting({
               : last.figures.side === 'LEFT'
                 ? ', left'
                 : ', right'}{' '}
-            · <KeptWord kept={last.kept} />
-          </p>
+            · <KeptWord kept={last.kept} /> · <span className="underline">correct it</span>
+          </button>
         )}
         <div
           className={`mt-1 flex items-center gap-3 border-y py-1 ${over ? 'border-accent' : 'border-ink'}`}
@@ -64,12 +71,14 @@ export function Resting({
             {until === undefined ? '–' : clock(left)}
           </p>
           <p className="text-base leading-snug">
-            {until === undefined ? 'No rest is asked here.' : over ? 'Rest is over.' : 'Rest'}
+            <span role="status">
+              {until === undefined ? 'No rest is asked here.' : over ? 'Rest is over.' : 'Rest'}
+            </span>
             {next && (
               <span className="block text-sm text-ink-2">
                 Next: {next.item.item.exercise.name},{' '}
                 {next.step.kind === 'WARM_UP'
-                  ? 'lighter set'
+                  ? 'warm-up set'
                   : next.step.kind === 'DROP'
                     ? 'drop'
                     : 'set'}{' '}
@@ -91,7 +100,7 @@ export function Resting({
               options={[
                 { value: 'FULL', label: 'whole' },
                 { value: 'SHORT', label: 'short' },
-                { value: 'LONG_HALF', label: 'long half' },
+                { value: 'LONG_HALF', label: 'stretched half' },
               ]}
               value={last.figures.range}
               onPick={(range) => set({ range })}
@@ -137,6 +146,23 @@ export function Resting({
             )}
           </>
         )}
+        {last && item && ask === 'figures' && (
+          <>
+            <LoadStepper
+              kg={last.figures.loadKg}
+              loads={item.item.exercise.loads}
+              unit={unit}
+              onKg={(loadKg) => set({ loadKg })}
+            />
+            <Stepper
+              label="Repetitions"
+              value={String(last.figures.repetitions)}
+              onLess={() => set({ repetitions: Math.max(1, last.figures.repetitions - 1) })}
+              onMore={() => set({ repetitions: Math.min(200, last.figures.repetitions + 1) })}
+              onType={(t) => repetitionsTyped(t, (repetitions) => set({ repetitions }))}
+            />
+          </>
+        )}
         {last && ask === 'felt' && (
           <FeltChart regions={regions} felt={last.figures.felt} onFelt={(felt) => set({ felt })} />
         )}
@@ -165,16 +191,31 @@ export function Resting({
                     void floor.edit(last, last.figures, true).then(() => floor.restOver())
                   }
                 >
-                  Take the set back
+                  Delete last set
                 </SmallButton>
               )}
             </div>
-            <Big onClick={() => void floor.restOver()}>{next ? 'Next' : 'On'}</Big>
+            <Big disabled={!settled} onClick={() => void floor.restOver()}>
+              {next ? 'Next' : 'Go on'}
+            </Big>
           </>
         )}
       </div>
     </>
   )
+}
+
+/** A second tap of the hand that logged the set lands here and must not end the rest, ms. */
+const SETTLES_MS = 600
+
+/** Whether the screen has stood long enough for a tap to be meant for it. */
+function useSettled(): boolean {
+  const [settled, setSettled] = useState(false)
+  useEffect(() => {
+    const t = setTimeout(() => setSettled(true), SETTLES_MS)
+    return () => clearTimeout(t)
+  }, [])
+  return settled
 }
 
 function without(f: Figures): Figures {

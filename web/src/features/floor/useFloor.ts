@@ -95,6 +95,8 @@ export type Floor = {
   restLonger: (seconds: number) => Promise<void>
   edit: (set: ShownSet, figures: Figures, removed?: boolean) => Promise<KeptSet>
   swap: (itemId: string, swap: FloorSwap) => Promise<void>
+  /** any exercise at the end of the session, computed or by word; it needs the network */
+  add: (candidateId: string) => Promise<void>
   mark: (candidateId: string, words: string) => Promise<void>
   finish: () => Promise<void>
 }
@@ -222,6 +224,17 @@ export function useFloor(
           (w) => swapped(w, itemId, newId, swap),
         )
         await keepProgress({ ...progress, chosen: newId })
+      },
+      add: async (candidateId) => {
+        const session = await answer(
+          api.POST('/api/sessions/{id}/items', {
+            params: { path: { id: sessionId } },
+            body: { candidateId },
+          }),
+        )
+        await take(coachId, sessionId)
+        const added = session.items.find((i) => i.candidateId === candidateId)
+        if (added) await keepProgress({ ...progress, chosen: added.id })
       },
       mark: async (candidateId, words) => {
         await keepMessage(

@@ -228,3 +228,36 @@ test('one set more than asked is the last one again, on each side', () => {
     [2, 'RIGHT'],
   ])
 })
+
+test('a load that nothing tells stays unknown where one can be put on', () => {
+  const of = (loads: number[]) => {
+    const x = exercise('a', [step('1', { load: undefined })])
+    return beginning(
+      nextStep(
+        shown(
+          walk([
+            {
+              id: 'a',
+              exercise: {
+                ...x,
+                lowKg: 0,
+                loads: loads.map((kg) => ({
+                  kg,
+                  kind: 'STEPS' as const,
+                  emptyKg: 0,
+                  perSide: [],
+                  plates: 'NONE' as const,
+                })),
+              },
+            },
+          ]),
+          [],
+          'k',
+        ),
+        begun,
+      )!,
+    ).loadKg
+  }
+  expect(of([0, 20, 25])).toBeUndefined()
+  expect(of([0])).toBe(0)
+})

@@ -153,13 +153,16 @@ export function restUntil(
 
 /** Figures to begin with: the step's load, or the last one of this exercise; as many repetitions as the last set had, or the weaker side, or as are asked at least. */
 export function beginning(next: NextStep): {
-  loadKg: number
+  /** missing where nothing tells the load and one can be put on */
+  loadKg: number | undefined
   repetitions: number
   reserve: number
 } {
   const { item, step } = next
   const before = item.sets.filter((s) => s.figures.kind === step.kind)
   const last = before.at(-1)?.figures
+  const { loads, lowKg } = item.item.exercise
+  const usual = lowKg > 0 || !loads.some((l) => l.kg > 0) ? lowKg : undefined
   const loadKg =
     last &&
     step.kind === 'WORK' &&
@@ -168,10 +171,7 @@ export function beginning(next: NextStep): {
     last.loadKg !== step.load.kg &&
     sameAsAsked(item, step)
       ? last.loadKg
-      : (step.load?.kg ??
-        last?.loadKg ??
-        item.item.exercise.last?.sets.at(0)?.loadKg ??
-        item.item.exercise.lowKg)
+      : (step.load?.kg ?? last?.loadKg ?? item.item.exercise.last?.sets.at(0)?.loadKg ?? usual)
   const otherSide = step.asBefore
     ? item.sets
         .filter(

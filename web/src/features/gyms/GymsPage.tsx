@@ -4,10 +4,10 @@ import type { FormEvent } from 'react'
 import { Link, useLocation } from 'react-router'
 import { Problem, answer, api } from '../../api/client'
 import type { Catalogue, Gym } from '../../api/client'
-import { afterGymChanged, useCatalogue, useGyms } from '../../api/queries'
+import { afterGymChanged, useCatalogue, useGyms, useRemovedGyms } from '../../api/queries'
 import { Button } from '../../ui/Button'
 import { Field, Tick } from '../../ui/Field'
-import { Quiet, Trouble, Waiting } from '../../ui/Notice'
+import { Quiet, Trouble, Undo, Waiting } from '../../ui/Notice'
 import { WordMenu } from '../../ui/WordMenu'
 
 /** Gyms: a tick list of what is there. */
@@ -16,6 +16,20 @@ export function GymsPage() {
   const catalogue = useCatalogue()
   const [chosen, setChosen] = useState<string | null>(null) // an id, or 'new'
   const { search } = useLocation()
+  const queries = useQueryClient()
+  const [takenOut, setTakenOut] = useState<Gym | null>(null)
+  const move = useMutation({
+    mutationFn: async ({ gym, out }: { gym: Gym; out: boolean }) => {
+      const way = { params: { path: { id: gym.id } } }
+      if (out) await answer(api.DELETE('/api/gyms/{id}', way))
+      else await answer(api.POST('/api/gyms/{id}/restore', way))
+    },
+    onSuccess: (_, { gym, out }) => {
+      setTakenOut(out ? gym : null)
+      if (out && chosen === gym.id) setChosen(null)
+      afterGymChanged(queries)
+    },
+  })
   const failed = [gyms, catalogue].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!gyms.data || !catalogue.data) return <Waiting what="Loading" />
@@ -26,7 +40,7 @@ export function GymsPage() {
       .map((i) => i.name)
       .join(', ')
   return (
-    <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_26rem]">
+    <div className={`grid gap-6 ${chosen ? 'lg:grid-cols-[minmax(0,1fr)_26rem]' : ''}`}>
       <section aria-label="Gyms">
         <div className="flex items-baseline justify-between border-b border-ink pb-1">
           <h1 className="text-xl">Gyms</h1>
@@ -59,9 +73,26 @@ export function GymsPage() {
               <Button look="bare" aria-label={`Change ${g.name}`} onClick={() => setChosen(g.id)}>
                 Change
               </Button>
+              <Button
+                look="bare"
+                aria-label={`Take out ${g.name}`}
+                disabled={move.isPending}
+                onClick={() => move.mutate({ gym: g, out: true })}
+              >
+                Take out
+              </Button>
             </li>
           ))}
         </ul>
+        {takenOut && (
+          <Undo
+            text={`${takenOut.name} was taken out. Sessions and plans of it keep it.`}
+            pending={move.isPending}
+            onUndo={() => move.mutate({ gym: takenOut, out: false })}
+          />
+        )}
+        {move.isError && <Trouble error={move.error} />}
+        <TakenOut onPutBack={(gym) => move.mutate({ gym, out: false })} />
       </section>
       {chosen !== null && (
         <GymForm
@@ -73,6 +104,27 @@ export function GymsPage() {
         />
       )}
     </div>
+  )
+}
+
+/** Gyms that were taken out, each with its way back. */
+function TakenOut({ onPutBack }: { onPutBack: (gym: Gym) => void }) {
+  const removed = useRemovedGyms()
+  if (!removed.data || removed.data.length === 0) return null
+  return (
+    <details className="mt-3 text-sm">
+      <summary className="py-1">{removed.data.length} taken out</summary>
+      <ul>
+        {removed.data.map((g) => (
+          <li key={g.id} className="flex items-baseline gap-3 border-b border-rule/60 py-1">
+            <span className="flex-1">{g.name}</span>
+            <Button look="bare" aria-label={`Put back ${g.name}`} onClick={() => onPutBack(g)}>
+              Put back
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </details>
   )
 }
 

@@ -66,8 +66,8 @@ export function MachineForm({ gymId, version, machine, brief }: Props) {
           </Button>
         </div>
         <p className="py-1 text-sm text-ink-2">
-          Empty is generic. What is filled in counts as measured here, in every order and on the
-          bench.
+          Leave blank for usual values. What is filled in counts as measured here, in every ranking
+          and set-up.
         </p>
         {byHand.map((d) => (
           <Detail

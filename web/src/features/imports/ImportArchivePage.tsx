@@ -63,8 +63,8 @@ export function ImportArchivePage() {
       {!file && (
         <p className="text-sm text-ink-2">
           Everything in it comes in, or nothing: intake, health notes, measurements, sessions with
-          every set, planned weeks, and the gyms, own variants and own schools that they name.
-          Passwords are in no file.
+          every set, planned weeks, and the gyms, own variants, exercises and schools that they
+          name. Passwords are in no file.
         </p>
       )}
       {file && preview.isFetching && !p && <Waiting what="Looking through it" />}
@@ -130,6 +130,15 @@ function Looked({
   gyms: { id: string; name: string }[]
 }) {
   const taken = p.clients.filter((c) => c.taken)
+  const own = (
+    [
+      [p.variants, 'variant'],
+      [p.exercises, 'exercise'],
+      [p.schools, 'school'],
+    ] as const
+  )
+    .filter(([n]) => n > 0)
+    .map(([n, what]) => `${n} own ${what}${n === 1 ? '' : 's'}`)
   const called = (name: string, as: string) =>
     onSaid({ ...said, names: { ...said.names, [name]: as } })
   return (
@@ -265,10 +274,9 @@ function Looked({
           </tbody>
         </table>
       )}
-      {p.variants + p.schools > 0 && (
+      {own.length > 0 && (
         <p className="text-sm text-ink-2">
-          With {p.variants} own {p.variants === 1 ? 'variant' : 'variants'} and {p.schools} own{' '}
-          {p.schools === 1 ? 'school' : 'schools'}; those that you have already are not doubled.
+          With {own.join(', ')}; those that you have already are not doubled.
         </p>
       )}
     </>

@@ -7,6 +7,9 @@ import { useCatalogue, useClients, useGyms } from '../../api/queries'
 import { trim } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Trouble, Waiting } from '../../ui/Notice'
+import { Sheet } from '../../ui/Sheet'
+import { OwnExerciseForm } from '../exercises/OwnExerciseForm'
+import { NOTHING_SAID } from '../exercises/own'
 import { Faults } from './Faults'
 import { textOf } from './textOf'
 
@@ -31,6 +34,8 @@ const FIELDS: { value: Field; label: string }[] = [
   { value: 'EXERTION', label: 'exertion of 10' },
   { value: 'SIDE', label: 'side' },
 ]
+/** The choice that makes a new exercise instead of naming one. */
+const MAKE = 'make'
 const DAYS: { value: Preview['days']; label: string }[] = [
   { value: 'ISO', label: '2026-11-24' },
   { value: 'DAY_FIRST', label: '24.11.2026' },
@@ -174,11 +179,35 @@ function Looked({
   onSaid: (s: Said) => void
   catalogue: Catalogue
 }) {
-  const candidates = catalogue.exercises
-    .flatMap((x) => x.candidates.map((c) => ({ id: c.id, name: c.name })))
-    .sort((a, b) => a.name.localeCompare(b.name))
+  const [making, setMaking] = useState<string | null>(null)
+  const candidates = [
+    ...catalogue.exercises.flatMap((x) => x.candidates.map((c) => ({ id: c.id, name: c.name }))),
+    ...catalogue.byWord
+      .filter((x) => !x.retired)
+      .map((x) => ({ id: x.candidateId, name: `${x.name} (by word)` })),
+  ].sort((a, b) => a.name.localeCompare(b.name))
+  const stands = (name: string, candidateId: string) =>
+    onSaid({ ...said, exercises: { ...said.exercises, [name]: candidateId } })
   return (
     <>
+      <Sheet
+        wide
+        title="An exercise of your own"
+        open={making !== null}
+        onClose={() => setMaking(null)}
+      >
+        {making !== null && (
+          <OwnExerciseForm
+            catalogue={catalogue}
+            name={making}
+            said={NOTHING_SAID}
+            onKept={(kept) => {
+              stands(making, kept.candidateId)
+              setMaking(null)
+            }}
+          />
+        )}
+      </Sheet>
       <p className="text-sm" data-testid="import-summary">
         {p.sets} sets{p.from ? ` from ${p.from} to ${p.to}` : ''}, columns parted by{' '}
         {p.separator === '\t' ? 'tabs' : `“${p.separator}”`}, days as{' '}
@@ -271,14 +300,12 @@ function Looked({
                     className={`max-w-64 border ${x.candidateId || x.skipped ? 'border-rule' : 'border-warn'}`}
                     value={x.skipped ? '' : (x.candidateId ?? '?')}
                     onChange={(e) =>
-                      onSaid({
-                        ...said,
-                        exercises: { ...said.exercises, [x.name]: e.target.value },
-                      })
+                      e.target.value === MAKE ? setMaking(x.name) : stands(x.name, e.target.value)
                     }
                   >
                     {!x.candidateId && !x.skipped && <option value="?">not known: choose</option>}
                     <option value="">leave out</option>
+                    <option value={MAKE}>an exercise of your own …</option>
                     {candidates.map((c) => (
                       <option key={c.id} value={c.id}>
                         {c.name}

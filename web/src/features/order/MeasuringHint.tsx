@@ -24,7 +24,7 @@ export function MeasuringHint({ input, ready }: { input: Schemas['BriefInput']; 
           {most.sentence}{' '}
           <Link
             className="text-accent-2 underline"
-            to={`/clients/${input.clientId}?kind=${most.kind}`}
+            to={`/clients/${input.clientId}/body?kind=${most.kind}`}
           >
             Measure
           </Link>
@@ -39,7 +39,7 @@ export function MeasuringHint({ input, ready }: { input: Schemas['BriefInput']; 
             className="text-accent-2 underline"
             to={`/gyms/${input.gymId}?${search}&item=${machine.item}`}
           >
-            Refine the gym
+            Measure this machine
           </Link>
         </p>
       )}

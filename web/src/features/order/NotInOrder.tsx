@@ -1,13 +1,14 @@
+import { Link, useLocation } from 'react-router'
 import type { Entry, Order } from '../../api/client'
 import { CandidateButton } from './CandidateButton'
 
-const KIND: Record<string, string> = {
-  GYM: 'not in this gym',
+const KIND: Partial<Record<Order['excluded'][number]['kind'], string>> = {
   PAIN: 'left out',
   CAUTION: 'left out',
   BODY: 'out of reach',
   PRESET: 'not for this occasion',
   NOT_COMPUTED: 'not computed well enough',
+  BY_WORD: 'by word, not computed',
 }
 
 /** What is here and hardly trains the aim: it takes no place. */
@@ -57,18 +58,53 @@ export function Shortage({ shortage }: { shortage: NonNullable<Order['shortage']
   )
 }
 
+type Reason = Order['excluded'][number]
+
+/** Set-ups that follow one another and are out for the same reason are told in one line. */
+function byReason(excluded: Reason[]): { first: Reason; names: string[] }[] {
+  const lines: { first: Reason; names: string[] }[] = []
+  for (const x of excluded) {
+    const last = lines.at(-1)
+    if (
+      last &&
+      x.kind !== 'BY_WORD' &&
+      x.kind === last.first.kind &&
+      x.reason === last.first.reason &&
+      x.instead?.name === last.first.instead?.name
+    )
+      last.names.push(x.name)
+    else lines.push({ first: x, names: [x.name] })
+  }
+  return lines
+}
+
 export function Excluded({ order }: { order: Order }) {
+  const { search } = useLocation()
+  const address = (candidateId: string) => {
+    const p = new URLSearchParams(search)
+    p.set('show', candidateId)
+    return `/exercises/by-word?${p}`
+  }
   if (order.excluded.length === 0) return null
   return (
     <details className="mt-3 mb-2 text-sm" open={order.entries.length === 0}>
       <summary className="py-1">{order.excluded.length} not in the order, and why</summary>
       <ul className="mt-1 space-y-1">
-        {order.excluded.map((x) => (
+        {byReason(order.excluded).map(({ first: x, names }) => (
           <li key={x.candidateId}>
-            <b className="font-medium">{x.name}</b>{' '}
+            <b className="font-medium">{names.join('; ')}</b>{' '}
             <span className="text-ink-2">
-              — {KIND[x.kind]}: {x.reason}
+              — {KIND[x.kind] && `${KIND[x.kind]}: `}
+              {x.reason}
             </span>
+            {x.kind === 'BY_WORD' && (
+              <>
+                {' '}
+                <Link className="text-accent-2 underline" to={address(x.candidateId)}>
+                  Use it by word
+                </Link>
+              </>
+            )}
             {x.improvised.map((i) => (
               <Improvised key={i.title} way={i} />
             ))}

@@ -66,7 +66,7 @@ test('names a first pick, says what cannot be told apart, and drops nothing sile
   )
   expect(screen.getByText('2 about equal')).toBeInTheDocument()
   expect(screen.getByTestId('cautions')).toHaveTextContent('ask the clinician in charge first')
-  expect(screen.getByText('clearly apart from the others')).toBeInTheDocument()
+  expect(screen.getByText('by itself')).toBeInTheDocument()
   expect(screen.getByText(/Sore knee: deep knee bend/)).toBeInTheDocument()
   const strips = screen.getAllByRole('button').filter((b) => b.dataset.candidate)
   expect(strips[0]).toHaveAttribute('aria-pressed', 'true')
@@ -85,7 +85,7 @@ test('an empty order says so and opens the reasons', () => {
     />,
     { wrapper: MemoryRouter },
   )
-  expect(screen.getByText(/Nothing here is left for this aim/)).toBeInTheDocument()
+  expect(screen.getByText(/Nothing here is left for this target/)).toBeInTheDocument()
   expect(container.querySelector('details')).toHaveAttribute('open')
 })
 
@@ -108,7 +108,7 @@ test('marks who moves when the school changes, keeps other set-ups of an exercis
     />,
     { wrapper: MemoryRouter },
   )
-  expect(screen.getByText('moves: by the squeeze 9')).toBeInTheDocument()
+  expect(screen.getByTitle('by the squeeze 9')).toBeInTheDocument()
   expect(screen.getByRole('button', { name: 'or First, wide' })).toBeInTheDocument()
   fireEvent.click(screen.getByRole('checkbox', { name: 'compare First' }))
   expect(screen.getByText(/tick one to three more/)).toBeInTheDocument()
@@ -149,4 +149,37 @@ test('where nothing here trains the aim it says so first, and what would', () =>
   expect(screen.queryByTestId('first-pick')).toBeNull()
   fireEvent.click(screen.getByRole('button', { name: 'Weak' }))
   expect(onChoose).toHaveBeenCalledWith('w')
+})
+
+test('what is told of the chosen one opens under its strip, also of another set-up and of what hardly serves', () => {
+  const withVariant: Order = {
+    ...order,
+    entries: [{ ...entry('a', 'First', 1, 0.8), variants: [entry('a2', 'First, wide', 1, 0.7)] }],
+    hardly: [entry('h', 'Hardly', 3, 0.1)],
+  }
+  for (const chosen of ['a', 'a2', 'h']) {
+    const { unmount } = render(
+      <OrderList
+        order={withVariant}
+        regions={[]}
+        chosen={chosen}
+        onChoose={vi.fn()}
+        stale={false}
+        under={<p>why</p>}
+      />,
+      { wrapper: MemoryRouter },
+    )
+    expect(screen.getByText('why')).toBeInTheDocument()
+    unmount()
+  }
+})
+
+test('the first strips come first, the others when they are asked for', () => {
+  render(
+    <OrderList order={order} regions={[]} chosen="a" onChoose={vi.fn()} stale={false} most={2} />,
+    { wrapper: MemoryRouter },
+  )
+  expect(screen.queryByText('Third')).toBeNull()
+  fireEvent.click(screen.getByRole('button', { name: 'Show all 3' }))
+  expect(screen.getByText('Third')).toBeInTheDocument()
 })

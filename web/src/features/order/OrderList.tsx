@@ -1,7 +1,9 @@
 import { scaleLinear } from 'd3-scale'
 import { Fragment, useState } from 'react'
-import { Link, useLocation } from 'react-router'
-import type { Order, Region, SchoolPlaces } from '../../api/client'
+import type { ReactNode } from 'react'
+import { Link, useLocation, useSearchParams } from 'react-router'
+import type { Entry, Order, Region, SchoolPlaces } from '../../api/client'
+import { Button } from '../../ui/Button'
 import { CandidateButton } from './CandidateButton'
 import { ClientWarnings } from './ForClient'
 import { Excluded, Hardly, Shortage } from './NotInOrder'
@@ -16,6 +18,10 @@ type Props = {
   stale: boolean
   bySchool?: SchoolPlaces[]
   school?: string
+  /** what opens under the chosen strip, where there is no room beside */
+  under?: ReactNode
+  /** strips that are shown before the coach asks for the others */
+  most?: number
 }
 
 /** A change of place that is worth a mark. */
@@ -32,8 +38,22 @@ export function OrderList({
   stale,
   bySchool = [],
   school = '',
+  under = null,
+  most = 25,
 }: Props) {
-  const [compared, setCompared] = useState<string[]>([])
+  const [whole, setWhole] = useState(false)
+  const [params, setParams] = useSearchParams()
+  const compared = (params.get('with') ?? '').split('~').filter(Boolean)
+  const setCompared = (ids: string[]) =>
+    setParams(
+      (old) => {
+        const p = new URLSearchParams(old)
+        if (ids.length > 0) p.set('with', ids.join('~'))
+        else p.delete('with')
+        return p
+      },
+      { replace: true, flushSync: true }, // a tick is seen at once, as in useBrief
+    )
   if (order.entries.length === 0) {
     return (
       <div>
@@ -41,7 +61,7 @@ export function OrderList({
         {order.shortage ? (
           <Shortage shortage={order.shortage} />
         ) : (
-          <p className="py-3">Nothing here is left for this aim.</p>
+          <p className="py-3">Nothing here is left for this target.</p>
         )}
         <Hardly entries={order.hardly} chosen={chosen} onChoose={onChoose} />
         <Excluded order={order} />
@@ -53,11 +73,12 @@ export function OrderList({
   const top = Math.max(...order.entries.map((e) => e.high), 1)
   const scale = scaleLinear([0, top], [0, 100])
   const bands = [...new Set(order.entries.map((e) => e.band))]
+  const shown = whole ? order.entries : order.entries.slice(0, most)
   return (
     <div className={`flex min-h-0 flex-col ${stale ? 'opacity-60' : ''}`}>
       <ClientWarnings statements={order.statements} who="" />
       {first && order.firstPick && (
-        <p className="border-b border-ink pb-1.5" data-testid="first-pick">
+        <p className="border-b border-ink pb-1.5" data-testid="first-pick" aria-live="polite">
           <span className="font-serif text-lg font-semibold">First pick: {first.name}.</span>{' '}
           <span className="text-sm text-ink-2">{order.firstPick.decidedBy}</span>
         </p>
@@ -77,17 +98,21 @@ export function OrderList({
         <ol>
           {bands.map((band) => {
             const members = order.entries.filter((e) => e.band === band)
+            const seen = members.filter((e) => shown.includes(e))
+            if (seen.length === 0) return null
             return (
               <Fragment key={band}>
                 <li className="flex items-center gap-2 pt-1.5 text-xs text-ink-2" aria-hidden>
                   <span className="shrink-0">
                     {members.length > 1
                       ? `${members.length} about equal`
-                      : 'clearly apart from the others'}
+                      : band === bands[0]
+                        ? 'clear first'
+                        : 'by itself'}
                   </span>
                   <span className="h-px flex-1 bg-rule" />
                 </li>
-                {members.map((e) => (
+                {seen.map((e) => (
                   <li key={e.candidateId} className="relative border-b border-rule/60 pb-1">
                     <Strip
                       entry={e}
@@ -119,6 +144,7 @@ export function OrderList({
                         }
                       />
                     </label>
+                    {isOf(e, chosen) && <Under>{under}</Under>}
                     {e.variants.length > 0 && (
                       <p className="flex flex-wrap gap-x-3 pl-[5.2rem] text-xs text-ink-2">
                         {e.variants.map((o) => (
@@ -138,11 +164,25 @@ export function OrderList({
             )
           })}
         </ol>
+        {shown.length < order.entries.length && (
+          <Button className="my-2" onClick={() => setWhole(true)}>
+            Show all {order.entries.length}
+          </Button>
+        )}
         <Hardly entries={order.hardly} chosen={chosen} onChoose={onChoose} />
+        {order.hardly.some((e) => isOf(e, chosen)) && <Under>{under}</Under>}
         <Excluded order={order} />
       </div>
     </div>
   )
+}
+
+/** Whether the chosen one is this exercise, in one of its set-ups. */
+const isOf = (e: Entry, chosen: string | undefined): boolean =>
+  [e, ...e.variants].some((v) => v.candidateId === chosen)
+
+function Under({ children }: { children: ReactNode }) {
+  return children ? <div className="border-l-2 border-accent pl-3">{children}</div> : null
 }
 
 /** By which other schools it stands elsewhere. */
@@ -170,7 +210,7 @@ function Together({ order, onChoose }: { order: Order; onChoose: (id: string) =>
         <p className="mt-1">
           Learn in this order: {order.learning.map(name).join(', then ')}.{' '}
           <span className="text-ink-2">
-            From the easiest to the hardest of what serves the aim, one of each kind.
+            From the easiest to the hardest of what serves the target, one of each kind.
           </span>
         </p>
       )}
@@ -178,7 +218,7 @@ function Together({ order, onChoose }: { order: Order; onChoose: (id: string) =>
         <div key={t.candidateIds.length} className="mt-1">
           <b className="font-medium">{t.candidateIds.length === 2 ? 'Two' : 'Three'} together</b>{' '}
           <span className="text-ink-2">
-            cover {Math.round(100 * t.coverage)} % of what the aim asks, each joint and length
+            cover {Math.round(100 * t.coverage)} % of what the target asks, each joint and length
           </span>
           <ul>
             {t.sentences.map((s, k) => (

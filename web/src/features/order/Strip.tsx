@@ -40,13 +40,14 @@ export function Strip({
       <span className="self-start pt-1 text-right font-serif text-base text-ink-2">{rank}</span>
       <Fingerprint regions={regions} amount={entry.stimulus} className="h-14 w-11" />
       <span className="min-w-0">
-        <span className="block font-medium sm:truncate">{entry.name}</span>
-        <span className="block text-xs text-ink-2 sm:truncate">
-          limited by {entry.limiter} · {entry.costs}
+        <span className="block font-medium">{entry.name}</span>
+        <span className="block text-xs text-ink-2">
+          gives out first: {entry.limiter} · {entry.costs}
         </span>
         {marks.length > 0 && (
-          <span className="block text-xs text-accent sm:truncate" title={marks.join(', ')}>
-            moves: {marks.join(', ')}
+          <span className="block text-xs text-accent" title={marks.join(', ')}>
+            stands elsewhere by {marks.length === 1 ? 'another way' : `${marks.length} other ways`}{' '}
+            of ranking
           </span>
         )}
       </span>

@@ -8,6 +8,9 @@ import { LoadWords } from './ForClient'
 import { usePin } from './pin'
 import { SetupTable } from './SetupTable'
 
+/** More nicknames than these help nobody to know which exercise is meant. */
+const NICKNAMES = 4
+
 /** The chosen strip in words and figures, with what to do next. */
 export function WhyPanel({
   entry,
@@ -35,11 +38,15 @@ export function WhyPanel({
   return (
     <div>
       <h2 className="text-xl leading-tight">{entry.name}</h2>
-      {exercise && <p className="text-xs text-ink-2">also: {exercise.alsoCalled.join(', ')}</p>}
+      {exercise && (
+        <p className="text-xs text-ink-2">
+          also: {exercise.alsoCalled.slice(0, NICKNAMES).join(', ')}
+        </p>
+      )}
       <div className="mt-2 flex flex-wrap items-center gap-2">
         {isPinned ? (
           <span className="text-sm" data-testid="pinned">
-            Pinned to the session.
+            It is in the session.
           </span>
         ) : (
           <Button
@@ -47,14 +54,14 @@ export function WhyPanel({
             disabled={pin.isPending}
             onClick={() => pin.mutate({ candidateId: entry.candidateId, setup: entry.setup })}
           >
-            Pin to session
+            Add to session
           </Button>
         )}
         <Link
           className="inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink"
           to={benchAddress}
         >
-          Set up on the bench
+          Open the set-up
         </Link>
       </div>
       {open && (
@@ -102,7 +109,7 @@ export function WhyPanel({
       )}
       {bySchool.length > 1 && (
         <p className="mt-1 text-sm text-ink-2" data-testid="by-school">
-          By school:{' '}
+          Place by way of ranking:{' '}
           {bySchool
             .filter((s) => s.places[entry.exerciseId] !== undefined)
             .map((s) => `${s.label} ${s.places[entry.exerciseId]}`)

@@ -12,7 +12,7 @@ export function usePin(brief: Brief) {
       setup,
     }: {
       candidateId: string
-      setup: Record<string, number>
+      setup?: Record<string, number>
     }) => {
       const lines = await fetchSessions(brief.client!)
       const open = lines.find((l) => !l.finishedAt && l.gymId === brief.gym)
@@ -35,7 +35,7 @@ export function usePin(brief: Brief) {
       return answer(
         api.POST('/api/sessions/{id}/items', {
           params: { path: { id } },
-          body: { candidateId, setup },
+          body: setup ? { candidateId, setup } : { candidateId },
         }),
       )
     },

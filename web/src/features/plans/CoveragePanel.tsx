@@ -69,7 +69,7 @@ export function CoveragePanel({
               <tr key={r.id} data-coverage={r.id} className="border-b border-rule/60">
                 <th scope="row" className="py-0.5 pr-1 text-left font-normal">
                   {r.coachName}
-                  {c.held.includes(r.id) && <span className="text-xs text-ink-2"> held</span>}
+                  {c.held.includes(r.id) && <span className="text-xs text-ink-2"> maintained</span>}
                 </th>
                 <td>
                   <svg

@@ -253,7 +253,7 @@ function Bout({
             key={item.id}
             type="button"
             aria-pressed={chosen === item.id}
-            aria-label={`${item.name}, ${prescriptionWords(item.prescription)}${item.pinned ? ', pinned' : ''}, exercise ${index + 1} on ${WEEKDAYS[day.weekday - 1]}`}
+            aria-label={`${item.name}, ${prescriptionWords(item.prescription)}${item.pinned ? ', locked' : ''}, exercise ${index + 1} on ${WEEKDAYS[day.weekday - 1]}`}
             data-item={item.id}
             className={`min-h-0 flex-1 px-1.5 py-0.5 text-left leading-tight ${chosen === item.id ? 'bg-paper-2' : ''} ${item !== first ? 'border-t border-dashed border-rule' : ''}`}
             onClick={() => onChoose(item.id)}
@@ -263,7 +263,7 @@ function Bout({
               {item.pinned && (
                 <span
                   aria-hidden
-                  title="Pinned: composing leaves it as it is"
+                  title="Locked: composing leaves it as it is"
                   className="mr-1 inline-block size-2 rounded-full bg-accent align-middle"
                 />
               )}

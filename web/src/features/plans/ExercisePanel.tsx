@@ -1,5 +1,4 @@
 import { useState } from 'react'
-import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { answer, api } from '../../api/client'
 import type { Catalogue, Plan, Planning, Prescription, Week, WeekItem } from '../../api/client'
@@ -11,6 +10,8 @@ import { Button } from '../../ui/Button'
 import { WordMenu } from '../../ui/WordMenu'
 import { writeSetup } from '../bench/address'
 import { SetupTable } from '../order/SetupTable'
+import { Count } from './Count'
+import { Stringing } from './Stringing'
 import {
   bouts,
   joinWithNext,
@@ -195,6 +196,7 @@ export function ExercisePanel({
             />
             .
           </p>
+          <Stringing key={item.id} p={p} oneLeg={item.oneLeg} limits={limits} change={change} />
           <Loads item={item} unit={unit} onUnit={onUnit} />
         </>
       )}
@@ -202,12 +204,12 @@ export function ExercisePanel({
         <Button
           aria-pressed={item.pinned}
           onClick={() =>
-            edit(item.pinned ? `${item.name} unpinned` : `${item.name} pinned`, (plan) =>
+            edit(item.pinned ? `${item.name} unlocked` : `${item.name} locked`, (plan) =>
               pin(plan, item.id, !item.pinned),
             )
           }
         >
-          {item.pinned ? 'Unpin' : 'Pin'}
+          {item.pinned ? 'Unlock' : 'Lock'}
         </Button>
         <Button
           aria-expanded={swapping}
@@ -231,7 +233,7 @@ export function ExercisePanel({
                 edit('in turn', (plan) => joinWithNext(plan, positionOf(plan, item.id)!))
               }
             >
-              In turn with the next
+              Superset with next
             </Button>
           )
         )}
@@ -267,7 +269,19 @@ export function ExercisePanel({
       )}
       {!item.refusal && (
         <>
-          <Figure week={week} item={item} />
+          {item.byWord ? (
+            <p className="text-ink-2">
+              By word, not computed.{' '}
+              <Link
+                className="text-accent-2 underline"
+                to={`/exercises/by-word?${new URLSearchParams({ client: week.clientId, gym: week.gymId, show: item.candidateId }).toString()}`}
+              >
+                What is said of it
+              </Link>
+            </p>
+          ) : (
+            <Figure week={week} item={item} />
+          )}
           {exercise && <SetupTable parameters={exercise.parameters} setup={item.setup} />}
           <ul>
             {item.remarks.map((r) => (
@@ -284,9 +298,11 @@ export function ExercisePanel({
               </li>
             )}
           </ul>
-          <Link className="text-accent-2 underline" to={`/bench?${bench}`}>
-            See it on the bench
-          </Link>
+          {!item.byWord && (
+            <Link className="text-accent-2 underline" to={`/bench?${bench}`}>
+              See its set-up
+            </Link>
+          )}
         </>
       )}
     </section>
@@ -299,48 +315,6 @@ function moved(plan: Plan, itemId: string, to: string): Plan {
   if (to === 'earlier') return moveBout(plan, at, { ...at, bout: at.bout - 1 })
   if (to === 'later') return moveBout(plan, at, { ...at, bout: at.bout + 2 })
   return moveBout(plan, at, { day: Number(to), bout: bouts(plan, Number(to)).length })
-}
-
-/** A number with a button on either side. */
-function Count({
-  label,
-  value,
-  shown,
-  least,
-  most,
-  step = 1,
-  onChange,
-}: {
-  label: string
-  value: number
-  shown: string
-  least: number
-  most: number
-  step?: number
-  onChange: (v: number) => void
-}) {
-  const move = (by: number) => onChange(Math.max(least, Math.min(most, value + by)))
-  const button = (by: number, sign: ReactNode, word: string, end: boolean) => (
-    <button
-      type="button"
-      aria-label={`${label}: ${word}`}
-      disabled={end}
-      className="min-h-7 min-w-7 border border-rule leading-none hover:border-ink disabled:opacity-40"
-      onClick={() => move(by)}
-    >
-      {sign}
-    </button>
-  )
-  return (
-    <div role="group" aria-label={label}>
-      <span className="text-xs text-ink-2">{label}</span>
-      <span className="flex items-center">
-        {button(-step, '−', 'less', value <= least)}
-        <span className="flex-1 text-center font-semibold whitespace-nowrap">{shown}</span>
-        {button(step, '+', 'more', value >= most)}
-      </span>
-    </div>
-  )
 }
 
 /** Lighter sets, then the sets, with the plates of one side. */
@@ -390,7 +364,11 @@ function Loads({
             ))}
             {l.sets.map((s, k) => (
               <tr key={k}>
-                <td>{s.note.startsWith('drop') ? 'drop' : `set ${k + 1}`}</td>
+                <td title={s.note}>
+                  {s.drop > 0
+                    ? 'drop'
+                    : `set ${l.sets.slice(0, k + 1).filter((x) => x.drop === 0).length}`}
+                </td>
                 <td className="text-right">{range(s.repetitionsLow, s.repetitionsHigh)} ×</td>
                 <td className="px-2 text-right font-semibold">
                   {s.load ? mass(s.load.kg, unit) : '–'}

@@ -1,11 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Dialog } from 'radix-ui'
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
 import { answer, api } from '../../api/client'
 import type { Week } from '../../api/client'
 import { keys } from '../../api/queries'
 import { day as dayWords } from '../../quantity/format'
+import { useStartPlanned } from '../today/useStart'
 import { Button } from '../../ui/Button'
 import { Trouble } from '../../ui/Notice'
 import type { MassUnit } from './words'
@@ -17,27 +17,13 @@ const LINK =
 /** Where the plan goes: onto the floor, onto paper, into a calendar, a file, or a link for the client. */
 export function OutPanel({ week, unit }: { week: Week; unit: MassUnit }) {
   const [step, setStep] = useState(0)
-  const navigate = useNavigate()
-  const queries = useQueryClient()
   const at = `/api/weeks/${week.id}`
   const ofStep = step > 0 ? `&step=${step}` : ''
-  const start = useMutation({
-    mutationFn: (day: number) =>
-      answer(
-        api.POST('/api/weeks/{id}/start', {
-          params: { path: { id: week.id } },
-          body: { day, ...(step > 0 ? { step } : {}) },
-        }),
-      ),
-    onSuccess: (s) => {
-      void queries.invalidateQueries({ queryKey: ['sessions'] })
-      void navigate(`/sessions/${s.sessionId}`)
-    },
-  })
+  const start = useStartPlanned(week.id, '/sessions')
   return (
     <Dialog.Root>
       <Dialog.Trigger asChild>
-        <Button>Out</Button>
+        <Button>Print or share</Button>
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/30" />
@@ -45,7 +31,7 @@ export function OutPanel({ week, unit }: { week: Week; unit: MassUnit }) {
           aria-describedby={undefined}
           className="fixed top-16 left-1/2 z-50 max-h-[85vh] w-[36rem] max-w-[calc(100vw-2rem)] -translate-x-1/2 overflow-auto border border-ink bg-paper p-4 text-sm"
         >
-          <Dialog.Title className="text-lg">Out of the plan</Dialog.Title>
+          <Dialog.Title className="text-lg">Print or share</Dialog.Title>
           {week.block.length > 0 && (
             <label className="mt-2 block">
               As{' '}
@@ -82,7 +68,10 @@ export function OutPanel({ week, unit }: { week: Week; unit: MassUnit }) {
                         >
                           Sheet (PDF)
                         </a>
-                        <Button disabled={start.isPending} onClick={() => start.mutate(k)}>
+                        <Button
+                          disabled={start.isPending}
+                          onClick={() => start.mutate({ day: k, ...(step > 0 ? { step } : {}) })}
+                        >
                           Start now
                         </Button>
                       </span>

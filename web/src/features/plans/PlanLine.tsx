@@ -35,14 +35,14 @@ export function PlanLine({
   const starts = [0, 7, 14, 21].map(monday)
   return (
     <p className="font-serif text-lg leading-relaxed" data-testid="plan-line">
-      For <b>{week.clientName}</b> at <b>{week.gymName}</b>: bring up{' '}
-      <b>{regionWords(catalogue.regions, Object.keys(week.brief.aim ?? {}))}</b>; keep out{' '}
+      For <b>{week.clientName}</b> at <b>{week.gymName}</b>: target{' '}
+      <b>{regionWords(catalogue.regions, Object.keys(week.brief.aim ?? {}))}</b>; avoid{' '}
       <b>
         {(week.brief.keepOut ?? []).length === 0
           ? 'nothing'
           : regionWords(catalogue.regions, week.brief.keepOut ?? [])}
       </b>
-      ; judged <b>{school?.label ?? week.brief.school}</b>; in{' '}
+      ; ranked <b>{school?.label ?? week.brief.school}</b>; in{' '}
       <WordMenu
         label="Sessions a week"
         text={`${p.days.length} ${p.days.length === 1 ? 'session' : 'sessions'}`}
@@ -65,13 +65,18 @@ export function PlanLine({
           }))
         }
       />
-      ; the rest{' '}
+      ; other muscles{' '}
       <WordToggle
-        label="What is not aimed at"
-        text={p.hold ? 'is held' : 'is left'}
-        note="Held: a few sets a week for groups that are not aimed at"
+        label="Other muscles"
+        text={p.hold ? 'maintained' : 'left alone'}
+        note="Maintained: a few sets a week for groups that are not targeted"
         on={p.hold}
-        onChange={(hold) => edit(hold ? 'the rest held' : 'the rest left', (x) => ({ ...x, hold }))}
+        onChange={(hold) =>
+          edit(hold ? 'other muscles maintained' : 'other muscles left alone', (x) => ({
+            ...x,
+            hold,
+          }))
+        }
       />
       ;{' '}
       <WordToggle

@@ -28,6 +28,7 @@ import {
 } from './edits'
 import { useCompose, usePlanEdits } from './usePlanEdits'
 import { useMassUnit } from './useMassUnit'
+import { useIsAbout } from '../brief/keptBrief'
 
 const LOOK_LONGER_S = 20
 const USUAL_S = 2
@@ -38,6 +39,7 @@ const MOST_PIXELS_A_MINUTE = 9
 export function PlanPage() {
   const { id } = useParams()
   const week = useWeek(id!)
+  useIsAbout(week.data?.clientId)
   const catalogue = useCatalogue()
   const planning = usePlanning()
   const { edit, undo, redo, arrange, keep, error, busy } = usePlanEdits(id!)
@@ -106,7 +108,7 @@ export function PlanPage() {
             sets > 1 &&
             edit(`${name}: ${sets - 1} sets`, (p) => prescribe(p, k.item.id, { sets: sets - 1 })),
           p: () =>
-            edit(k.item.pinned ? `${name} unpinned` : `${name} pinned`, (p) =>
+            edit(k.item.pinned ? `${name} unlocked` : `${name} locked`, (p) =>
               pin(p, k.item.id, !k.item.pinned),
             ),
           t: () =>
@@ -161,15 +163,15 @@ export function PlanPage() {
                 disabled={busy}
                 onClick={() => search.mutate(USUAL_S)}
               >
-                {empty ? 'Compose the week' : 'Compose around what is pinned'}
+                {empty ? 'Compose the week' : 'Compose around what is locked'}
               </Button>
               {!empty && (
                 <Button
                   disabled={busy}
                   onClick={() => search.mutate(LOOK_LONGER_S)}
-                  title="Twenty seconds instead of two"
+                  title="A longer search may find a better week"
                 >
-                  Look longer
+                  Search 20 s more
                 </Button>
               )}
             </>
@@ -274,13 +276,13 @@ function SearchWords({ search }: { search: Search }) {
 /** Where no exercise is chosen: the block, if there is one, and what the strips show. */
 function Beside({ week }: { week: Week }) {
   return (
-    <section aria-label="The block" className="min-h-0 overflow-auto text-sm">
+    <div role="group" tabIndex={0} aria-label="The block" className="min-h-0 overflow-auto text-sm">
       {week.block.length > 0 && <BlockPanel week={week} />}
       <p className="mt-2 text-ink-2">
         Choose an exercise for its sets, loads and plates, or to swap it. Drag a block to move it,
-        or press Alt with an arrow. In a block: hatched is setting up, narrow is a lighter set, full
+        or press Alt with an arrow. In a block: hatched is setting up, narrow is a warm-up set, full
         is work, empty is rest.
       </p>
-    </section>
+    </div>
   )
 }

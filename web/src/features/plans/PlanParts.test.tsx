@@ -23,6 +23,10 @@ const planning: Planning = {
     repetitions: { min: 1, max: 60 },
     reserve: { min: 0, max: 6 },
     restS: { min: 0, max: 600 },
+    sideRestS: { min: 0, max: 180 },
+    drops: { min: 1, max: 5 },
+    dropsLess: { min: 0, max: 0.5 },
+    easierLetters: 80,
     tempoS: { min: 0, max: 20 },
   },
   mostBlockWeeks: 8,
@@ -65,7 +69,7 @@ test('coverage says what is short and lets more be asked', () => {
   wrapped(<CoveragePanel week={week} catalogue={catalogue} edit={edit} />)
   const row = screen.getByRole('rowheader', { name: 'outer hamstring' }).closest('tr')!
   expect(within(row).getByText('1.5')).toHaveClass('text-warn')
-  expect(screen.getByRole('rowheader', { name: /lower calf\s*held/ })).toBeInTheDocument()
+  expect(screen.getByRole('rowheader', { name: /lower calf\s*maintained/ })).toBeInTheDocument()
   expect(screen.getByText('Outer hamstring: 1.5 of 7 sets.')).toBeInTheDocument()
   fireEvent.click(screen.getByRole('button', { name: 'A set more asked of outer hamstring' }))
   expect((edit.mock.calls[0]![1] as (p: Plan) => Plan)(week.plan).targets).toEqual({ BFL: 8 })
@@ -95,10 +99,12 @@ test('a strip is to scale, its blocks are chosen and moved by keys, and an overf
   expect(blocks[0]!.style.height).toBe('79px')
   expect(screen.getByText(/72 of/)).toHaveClass('text-warn')
   fireEvent.click(
-    screen.getByRole('button', { name: /^Leg press, 3 × 8–12, 2 left, exercise 1 on Monday/ }),
+    screen.getByRole('button', {
+      name: /^Leg press, 3 × 8–12, 2 in reserve, exercise 1 on Monday/,
+    }),
   )
   expect(onChoose).toHaveBeenCalledWith('press')
-  fireEvent.keyDown(screen.getByRole('button', { name: /^Leg curl.*pinned/ }), {
+  fireEvent.keyDown(screen.getByRole('button', { name: /^Leg curl.*locked/ }), {
     key: 'ArrowUp',
     altKey: true,
   })
@@ -160,14 +166,14 @@ test('an exercise shows its loads with plates in either unit, and its numbers mo
     />,
   )
   expect(screen.getByText('20 a side')).toBeInTheDocument()
-  expect(screen.getByText('from 60 kg for 10, 2 in reserve, on 2026-11-19.')).toBeInTheDocument()
+  expect(screen.getByText('from 60 kg for 10, 2 in reserve, on 19 Nov 2026.')).toBeInTheDocument()
   fireEvent.click(screen.getByRole('button', { name: 'Unit: kg' }))
   expect(onUnit).toHaveBeenCalledWith('lb')
   fireEvent.click(screen.getByRole('button', { name: 'Sets: more' }))
   expect(
     (edit.mock.calls[0]![1] as (p: Plan) => Plan)(week.plan).days[0]!.bouts[0]![0],
   ).toMatchObject({ pinned: true, prescription: { sets: 4 } })
-  fireEvent.click(screen.getByRole('button', { name: 'In turn with the next' }))
+  fireEvent.click(screen.getByRole('button', { name: 'Superset with next' }))
   expect((edit.mock.calls[1]![1] as (p: Plan) => Plan)(week.plan).days[0]!.bouts).toHaveLength(1)
   fireEvent.keyDown(screen.getByRole('button', { name: /^Move it/ }), { key: 'Enter' })
   fireEvent.click(screen.getByRole('menuitem', { name: 'Thursday' }))
@@ -176,6 +182,55 @@ test('an exercise shows its loads with plates in either unit, and its numbers mo
   ).toEqual([1, 1])
   expect(screen.getByText('Stop signs:').parentElement).toHaveTextContent('Heels lift.')
   rerender(<div />)
+})
+
+test('drops are told by number, size, place and words, and legs by their rest', () => {
+  const edit = vi.fn()
+  const at = week.days[0]!.bouts[0]!.items[0]!
+  wrapped(
+    <ExercisePanel
+      week={week}
+      item={{
+        ...at,
+        oneLeg: true,
+        prescription: {
+          ...at.prescription,
+          scheme: 'DROP',
+          sideRestS: 10,
+          drops: { number: 2, less: 0.2, everySet: false, easier: '' },
+        },
+        load: {
+          ...at.load!,
+          sets: at.load!.sets.flatMap((s) => [s, { ...s, drop: 1, note: 'at once' }]),
+        },
+      }}
+      catalogue={catalogue}
+      planning={planning}
+      edit={edit}
+      unit="kg"
+      onUnit={nothing}
+      onClose={nothing}
+    />,
+  )
+  expect(screen.getAllByText('drop')).toHaveLength(3)
+  expect(screen.getByText('set 3')).toBeInTheDocument()
+  fireEvent.click(screen.getByRole('button', { name: 'Drops: more' }))
+  fireEvent.click(screen.getByRole('button', { name: 'Less each time: less' }))
+  fireEvent.click(screen.getByLabelText('after every set'))
+  fireEvent.click(screen.getByRole('button', { name: 'Between legs: more' }))
+  const easier = screen.getByLabelText('What gets easier')
+  fireEvent.change(easier, { target: { value: ' seat nearer ' } })
+  fireEvent.blur(easier)
+  const asked = edit.mock.calls.map(
+    (c) => (c[1] as (p: Plan) => Plan)(week.plan).days[0]!.bouts[0]![0]!.prescription,
+  )
+  expect([0, 1, 2, 4].map((k) => asked[k]!.drops)).toMatchObject([
+    { number: 3 },
+    { less: 0.15 },
+    { everySet: true },
+    { easier: 'seat nearer' },
+  ])
+  expect(asked[3]!.sideRestS).toBe(20)
 })
 
 test('what is left out says why and can only be swapped away or taken out', () => {

@@ -139,7 +139,9 @@ export function PlansPage() {
               >
                 <span className="text-ink-2">{day(w.changedAt)}</span>
                 <span className="font-semibold">{w.name}</span>
-                <span className="text-ink-2">{gyms.data.find((g) => g.id === w.gymId)?.name}</span>
+                <span className="text-ink-2">
+                  {gyms.data.find((g) => g.id === w.gymId)?.name ?? 'a gym that was taken out'}
+                </span>
                 <span className="text-sm">
                   {name(w.clientId)}: {w.days} {w.days === 1 ? 'session' : 'sessions'},{' '}
                   {w.exercises === 0 ? 'nothing in them yet' : `${w.exercises} exercises`}

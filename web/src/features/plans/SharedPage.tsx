@@ -83,7 +83,7 @@ export function SharedPage() {
                         )}
                       </p>
                     ) : (
-                      <p className="text-ink-2">Begin light; find the load in the lighter sets.</p>
+                      <p className="text-ink-2">Begin light; find the load in the warm-up sets.</p>
                     )}
                     <ul className="text-ink-2">
                       {i.cues.slice(0, 2).map((c) => (

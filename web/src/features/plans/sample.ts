@@ -42,6 +42,7 @@ export const catalogue = {
     { id: 'press', needs: ['leg-press'], parameters: [] },
     { id: 'curl', needs: ['seated-curl'], parameters: [] },
   ],
+  byWord: [],
   equipment: [{ id: 'leg-press', name: 'Leg press' }],
   schools: [{ id: 'stretch', label: 'by stretch' }],
 } as unknown as Catalogue
@@ -56,6 +57,7 @@ export const item = (
   candidateId: `${id}/usual`,
   exerciseId: id,
   name,
+  byWord: false,
   pinned: false,
   prescription: usual,
   oneLeg: false,
@@ -67,7 +69,7 @@ export const item = (
   load: {
     lowKg: 60,
     highKg: 60,
-    basis: 'from 60 kg for 10, 2 in reserve, on 2026-11-19',
+    basis: 'from 60 kg for 10, 2 in reserve, on 19 Nov 2026',
     warmUps: [
       {
         repetitions: 8,
@@ -75,6 +77,7 @@ export const item = (
       },
     ],
     sets: [1, 2, 3].map(() => ({
+      drop: 0,
       repetitionsLow: 8,
       repetitionsHigh: 12,
       load: { kg: 60, kind: 'PLATES', emptyKg: 20, perSide: [20], plates: 'OWN' },

@@ -1,18 +1,26 @@
-import { useState } from 'react'
+import { useSyncExternalStore } from 'react'
 import type { MassUnit } from './words'
 
 const KEY = 'istmo.mass-unit'
+const CHANGED = 'istmo:mass-unit'
 
-/** Kilograms or pounds, kept on this device. */
+const kept = (): MassUnit => (localStorage.getItem(KEY) === 'lb' ? 'lb' : 'kg')
+
+function subscribe(listener: () => void): () => void {
+  window.addEventListener(CHANGED, listener)
+  window.addEventListener('storage', listener)
+  return () => {
+    window.removeEventListener(CHANGED, listener)
+    window.removeEventListener('storage', listener)
+  }
+}
+
+function choose(unit: MassUnit) {
+  localStorage.setItem(KEY, unit)
+  window.dispatchEvent(new Event(CHANGED))
+}
+
+/** Kilograms or pounds, kept on this device; every screen follows at once. */
 export function useMassUnit(): [MassUnit, (u: MassUnit) => void] {
-  const [unit, setUnit] = useState<MassUnit>(() =>
-    localStorage.getItem(KEY) === 'lb' ? 'lb' : 'kg',
-  )
-  return [
-    unit,
-    (u) => {
-      localStorage.setItem(KEY, u)
-      setUnit(u)
-    },
-  ]
+  return [useSyncExternalStore(subscribe, kept), choose]
 }

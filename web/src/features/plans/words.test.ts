@@ -22,7 +22,9 @@ const p: Prescription = {
 }
 
 test('a prescription in words', () => {
-  expect(prescriptionWords(p)).toBe('4 × 8–12, 1.5 left')
+  expect(prescriptionWords(p)).toBe('4 × 8–12, 1.5 in reserve')
+  const drops = { number: 2, less: 0.2, everySet: false }
+  expect(prescriptionWords({ ...p, drops })).toBe('4 × 8–12, 1.5 in reserve, drops')
   expect(range(10, 10)).toBe('10')
   expect(tempoWords(p)).toBe('2-2-1-0')
   expect(weekdayShort(3)).toBe('Wed')

@@ -21,9 +21,10 @@ export function range(low: number, high: number): string {
   return low === high ? String(low) : `${low}–${high}`
 }
 
-/** "4 × 8–12, 2 left": sets, repetitions, repetitions left in reserve. */
+/** "4 × 8–12, 2 in reserve, drops": sets, repetitions, repetitions left in reserve, what follows at once. */
 export function prescriptionWords(p: Prescription): string {
-  return `${p.sets} × ${range(p.repetitionsLow, p.repetitionsHigh)}, ${trim(p.reserve, 1)} left`
+  const drops = p.drops ? ', drops' : ''
+  return `${p.sets} × ${range(p.repetitionsLow, p.repetitionsHigh)}, ${trim(p.reserve, 1)} in reserve${drops}`
 }
 
 /** "2-0-1-0": lowering, low end, lifting, top end, in seconds. */

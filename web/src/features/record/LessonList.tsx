@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { answer, api } from '../../api/client'
 import type { Lesson } from '../../api/client'
-import { useLessons } from '../../api/queries'
+import { useCatalogue, useLessons } from '../../api/queries'
 import { day } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
@@ -15,8 +15,8 @@ export function LessonList({ clientId }: { clientId: string }) {
   const open = lessons.data.filter((l) => !l.answer)
   const done = lessons.data.filter((l) => l.answer)
   return (
-    <section aria-label="What it teaches">
-      <h2 className="border-b border-ink text-lg">What it teaches</h2>
+    <section aria-label="What the record teaches">
+      <h2 className="border-b border-ink text-lg">What the record teaches</h2>
       {lessons.data.length === 0 && (
         <Quiet>
           Nothing stands out: no stall, no side behind, no pain that comes back, no region short.
@@ -61,7 +61,11 @@ function OneLesson({ lesson: l, clientId }: { lesson: Lesson; clientId: string }
       ),
     onSuccess: again,
   })
-  const candidate = l.subject.includes('/') ? l.subject : undefined
+  const catalogue = useCatalogue()
+  // only what is computed can go on the bench
+  const candidate = catalogue.data?.exercises
+    .flatMap((x) => x.candidates)
+    .find((c) => c.id === l.subject)?.id
   return (
     <article aria-label={`${l.label}: ${l.name}`} className="border-b border-rule py-1.5">
       <h3 className="text-base leading-snug">
@@ -105,17 +109,17 @@ function OneLesson({ lesson: l, clientId }: { lesson: Lesson; clientId: string }
                     className="text-accent-2 underline"
                     to={`/bench?client=${clientId}&candidate=${encodeURIComponent(candidate)}`}
                   >
-                    on the bench
+                    open its set-up
                   </Link>
                 )}
                 {p.act === 'SWAP' && (
-                  <Link className="text-accent-2 underline" to={`/?client=${clientId}`}>
-                    choose from the order
+                  <Link className="text-accent-2 underline" to={`/exercises?client=${clientId}`}>
+                    choose from the ranking
                   </Link>
                 )}
                 {(p.act === 'MORE_SETS' || p.act === 'EASIER_WEEK') && (
                   <Link className="text-accent-2 underline" to={`/weeks?client=${clientId}`}>
-                    in the week
+                    in the plan
                   </Link>
                 )}
               </span>

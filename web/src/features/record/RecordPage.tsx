@@ -3,6 +3,7 @@ import { useCatalogue, useClients, useRecord, useSessions } from '../../api/quer
 import { day } from '../../quantity/format'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { WordMenu } from '../../ui/WordMenu'
+import { useIsAbout, useKeptBrief } from '../brief/keptBrief'
 import { LessonList } from './LessonList'
 import { Girths, Said } from './Said'
 import { SeriesPanel } from './SeriesPanel'
@@ -13,8 +14,12 @@ export function RecordPage() {
   const { clientId } = useParams()
   const clients = useClients()
   const sessions = useSessions(undefined, clientId === undefined)
+  const kept = new URLSearchParams(useKeptBrief()).get('client')
   const chosen =
-    clientId ?? sessions.data?.[0]?.clientId ?? (sessions.data ? clients.data?.[0]?.id : undefined)
+    clientId ??
+    kept ??
+    sessions.data?.[0]?.clientId ??
+    (sessions.data ? clients.data?.[0]?.id : undefined)
   if (clients.isError) return <Trouble error={clients.error} retry={() => void clients.refetch()} />
   if (clients.data?.length === 0)
     return <Quiet>No client yet. Begin with the intake under Clients.</Quiet>
@@ -39,6 +44,7 @@ function OfClient({
   const record = useRecord(clientId)
   const catalogue = useCatalogue()
   const [params, setParams] = useSearchParams()
+  useIsAbout(clientId)
   const failed = [record, catalogue].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!record.data || !catalogue.data) return <Waiting what="Opening the record" />

@@ -81,7 +81,7 @@ export function Said({ record, regions }: { record: ClientRecord; regions: Regio
       </table>
       {said.data?.length === 0 && (
         <p className="py-1 text-sm text-ink-2">
-          Nobody was asked yet: tap “Felt where?” or “Any pain?” after a set on the floor.
+          Nobody was asked yet: tap “Felt where?” or “Any pain?” after a set in Train.
         </p>
       )}
     </section>

@@ -18,7 +18,7 @@ export function outingWords(sets: RecordedSet[], unit: MassUnit): string {
     `${runs.map((r) => `${r.head} × ${r.repetitions.join(', ')}`).join('; ')}${sets.some((s) => s.loadKg > 0) ? ` ${unit}` : ''}`,
   ]
   const reserve = [...new Set(sets.map((s) => trim(s.reserve, 1)))]
-  words.push(`${reserve.join('/')} left`)
+  words.push(`${reserve.join('/')} in reserve`)
   if (sets.some((s) => s.range === 'SHORT')) words.push('short range')
   if (sets.some((s) => s.tempoKept === false)) words.push('tempo not kept')
   const pain = Math.max(0, ...sets.map((s) => s.pain ?? 0))

@@ -10,6 +10,7 @@ const item: SessionItem = {
   candidateId: 'x/y',
   exerciseId: 'x',
   name: 'Seated leg curl',
+  byWord: false,
   repetitions: '10-18',
   setup: {},
   prescribed: [],
@@ -85,7 +86,7 @@ test('faults stand beside their controls', async () => {
       json(
         422,
         {
-          detail: 'Some of the input cannot be used.',
+          detail: 'Check the marked fields.',
           faults: [{ field: 'repetitions', message: '0 is not within 1 to 200 repetitions' }],
         },
         'application/problem+json',

@@ -12,8 +12,10 @@ import { Trouble, Undo, Waiting } from '../../ui/Notice'
 import { writeSetup } from '../bench/address'
 import { DEFAULT_PRESET, writeBrief } from '../brief/brief'
 import { BriefWords } from '../brief/BriefLine'
+import { useIsAbout } from '../brief/keptBrief'
 import { ClientWarnings, LoadWords } from '../order/ForClient'
 import { SetupTable } from '../order/SetupTable'
+import { AddByName } from './AddByName'
 import { LogSet } from './LogSet'
 
 type LoggedSet = SessionItem['sets'][number]
@@ -47,6 +49,12 @@ export function SessionPage() {
       answer(api.POST('/api/sessions/{id}/finish', { params: { path: { id: id! } } })),
     onSuccess: put,
   })
+  const reopen = useMutation({
+    mutationFn: () =>
+      answer(api.POST('/api/sessions/{id}/reopen', { params: { path: { id: id! } } })),
+    onSuccess: put,
+  })
+  useIsAbout(session.data?.clientId)
   const failed = [session, catalogue].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!session.data || !catalogue.data) return <Waiting what="Loading the session" />
@@ -73,18 +81,19 @@ export function SessionPage() {
         <span className="no-print ml-auto flex flex-wrap gap-2">
           <Link
             className="inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink"
-            to={`/?${back}`}
+            to={`/exercises?${back}`}
           >
-            Back to the order
+            Back to exercises
           </Link>
           {!s.finishedAt && (
             <Link
               className="inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink"
               to={`/floor/${s.id}`}
             >
-              To the floor
+              Train
             </Link>
           )}
+          {!s.finishedAt && <AddByName session={s} onAdded={put} />}
           <Button onClick={() => window.print()} disabled={s.items.length === 0}>
             Print the sheet
           </Button>
@@ -97,9 +106,15 @@ export function SessionPage() {
               Finish
             </Button>
           )}
+          {s.finishedAt && (
+            <Button disabled={reopen.isPending} onClick={() => reopen.mutate()}>
+              Open it again
+            </Button>
+          )}
         </span>
       </div>
       {finish.isError && <Trouble error={finish.error} />}
+      {reopen.isError && <Trouble error={reopen.error} />}
       <BriefWords
         catalogue={catalogue.data}
         clientName={s.clientName}
@@ -108,7 +123,7 @@ export function SessionPage() {
       />
       <ClientWarnings statements={s.statements} who={s.clientName} />
       {s.items.length === 0 && (
-        <p className="py-4">Nothing pinned yet. Choose from the order, and pin.</p>
+        <p className="py-4">Nothing here yet. Choose from the ranking, or add by name.</p>
       )}
       {s.items.map((item, k) => (
         <Item
@@ -198,7 +213,11 @@ function Item({
       aria-label={item.name}
       className="grid gap-x-5 gap-y-1 border-b border-rule py-3 break-inside-avoid lg:grid-cols-[13rem_minmax(0,1fr)_minmax(0,1.1fr)] print:grid-cols-[9rem_minmax(0,1fr)_minmax(0,1fr)] print:py-2"
     >
-      <Picture item={item} session={session} />
+      {item.byWord ? (
+        <ByWord item={item} session={session} />
+      ) : (
+        <Picture item={item} session={session} />
+      )}
       <div>
         <h2 className="text-lg leading-tight">
           {number}. {item.name}
@@ -233,9 +252,11 @@ function Item({
           ))}
         </ul>
         <p className="no-print mt-1 flex gap-3">
-          <Link className="text-sm text-accent-2 underline" to={`/bench?${bench}`}>
-            See it on the bench
-          </Link>
+          {!item.byWord && (
+            <Link className="text-sm text-accent-2 underline" to={`/bench?${bench}`}>
+              See its set-up
+            </Link>
+          )}
           {item.sets.length === 0 && !session.finishedAt && (
             <Button
               look="bare"
@@ -322,6 +343,23 @@ function WritingLines({ from }: { from: number }) {
         ))}
       </tbody>
     </table>
+  )
+}
+
+/** Stands where a computed exercise has its picture. */
+function ByWord({ item, session }: { item: SessionItem; session: Session }) {
+  const said = new URLSearchParams({
+    client: session.clientId,
+    gym: session.gymId,
+    show: item.candidateId,
+  })
+  return (
+    <p className="border border-dashed border-rule p-3 text-sm text-ink-2">
+      By word, not computed.{' '}
+      <Link className="no-print text-accent-2 underline" to={`/exercises/by-word?${said}`}>
+        What is said of it
+      </Link>
+    </p>
   )
 }
 

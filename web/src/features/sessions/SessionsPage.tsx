@@ -31,7 +31,7 @@ export function SessionsPage() {
         />
       </h1>
       {sessions.data.length === 0 && (
-        <Quiet>None yet. Pin an exercise from the order, and a session begins.</Quiet>
+        <Quiet>None yet. Add an exercise from the ranking, and a session begins.</Quiet>
       )}
       <ul>
         {sessions.data.map((s) => (
@@ -44,8 +44,10 @@ export function SessionsPage() {
                 {s.finishedAt ? day(s.createdAt) : 'open'}
               </span>
               <span className="font-semibold">{name(s.clientId)}</span>
-              <span className="text-ink-2">{gyms.data.find((g) => g.id === s.gymId)?.name}</span>
-              <span className="text-sm">{s.names.join(', ') || 'nothing pinned yet'}</span>
+              <span className="text-ink-2">
+                {gyms.data.find((g) => g.id === s.gymId)?.name ?? 'a gym that was taken out'}
+              </span>
+              <span className="text-sm">{s.names.join(', ') || 'nothing in it yet'}</span>
             </Link>
           </li>
         ))}

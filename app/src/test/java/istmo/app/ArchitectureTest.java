@@ -83,7 +83,7 @@ class ArchitectureTest {
     return new ArchCondition<>("have a field " + name) {
       @Override
       public void check(JavaClass c, ConditionEvents events) {
-        if (c.getFields().stream().noneMatch(f -> f.getName().equals(name))) {
+        if (c.getAllFields().stream().noneMatch(f -> f.getName().equals(name))) {
           events.add(SimpleConditionEvent.violated(c, c.getName() + " has no " + name));
         }
       }

@@ -168,6 +168,30 @@ class ClientAndGymApiTest {
   }
 
   @Test
+  void aGymIsTakenOutAndPutBackAndWhatWasDoneThereKeepsIt() {
+    String name = "Old pier " + UUID.randomUUID();
+    String gym =
+        post("/api/gyms", Map.of("name", name, "equipment", List.of("seated-calf")))
+            .at("/id")
+            .asString();
+    String client = post("/api/clients", intake("Pier " + UUID.randomUUID())).at("/id").asString();
+    Map<String, Object> begin = Map.of("clientId", client, "gymId", gym, "aim", Map.of("SOL", 1));
+    String session = post("/api/sessions", begin).at("/id").asString();
+    assertThat(RunningApp.delete("/api/gyms/" + gym).status()).isEqualTo(204);
+    assertThat(get("/api/gyms").body().toString()).doesNotContain(name);
+    assertThat(get("/api/gyms?removed=true").body().toString()).contains(name);
+    assertThat(get("/api/sessions/" + session).at("/gymName").asString()).isEqualTo(name);
+    assertThat(post("/api/sessions", begin).status()).as("nothing new there").isEqualTo(409);
+    assertThat(post("/api/weeks", begin).status()).isEqualTo(409);
+    assertThat(post("/api/gyms", Map.of("name", name, "equipment", List.of("rack"))).fault("name"))
+        .contains("before it was taken out");
+    assertThat(get("/api/search?text=" + name.replace(' ', '+')).body()).isEmpty();
+    assertThat(get("/api/clients/" + client + "/file").at("/gyms/0/removed").asBoolean()).isTrue();
+    assertThat(post("/api/gyms/" + gym + "/restore", null).at("/removed").asBoolean()).isFalse();
+    assertThat(post("/api/sessions", begin).status()).isEqualTo(201);
+  }
+
+  @Test
   void whatIsNotThereIsNotFound() {
     assertThat(get("/api/clients/" + UUID.randomUUID()).status()).isEqualTo(404);
     assertThat(get("/api/clients/not-an-id").status()).isEqualTo(400);

@@ -48,6 +48,7 @@ class CoachIsolationTest {
           "POST /api/gyms",
           "GET /api/schools",
           "POST /api/schools",
+          "POST /api/exercises",
           "GET /api/studies",
           "GET /api/claims",
           "GET /api/weeks/planning",
@@ -64,7 +65,9 @@ class CoachIsolationTest {
           "GET /api/claims/practice",
           "GET /api/clients",
           "GET /api/gyms",
+          "GET /api/search",
           "GET /api/sessions",
+          "GET /api/today",
           "GET /api/weeks");
   private static final Map<String, String> IDS = new LinkedHashMap<>();
   private static Visitor other;
@@ -126,6 +129,8 @@ class CoachIsolationTest {
             .at("/id")
             .asString()
             .split("/");
+    String exercise =
+        other.post("/api/exercises", OwnExerciseApiTest.input("Secret walk")).at("/id").asString();
     String school = other.post("/api/schools", school("Secret school")).at("/id").asString();
     JsonNode week =
         other
@@ -201,6 +206,7 @@ class CoachIsolationTest {
             .asString());
     IDS.put("variant", variant[1]);
     IDS.put("school", school);
+    IDS.put("exercise", exercise);
     assertThat(IDS.values()).allMatch(v -> !v.isEmpty());
     before = everything();
     ownClient =
@@ -405,7 +411,7 @@ class CoachIsolationTest {
       case "POST /api/weeks/{id}/compose" ->
           List.of(Map.of("version", 1, "run", UUID.randomUUID(), "seconds", 1));
       case "POST /api/weeks/{id}/start" -> List.of(Map.of("day", 0));
-      case "POST /api/weeks/{id}/restore" -> List.of("");
+      case "POST /api/weeks/{id}/restore", "POST /api/gyms/{id}/restore" -> List.of("");
       case "POST /api/weeks/{id}/shares" -> List.of(Map.of());
       case "POST /api/sessions/{id}/items" ->
           List.of(Map.of("candidateId", "seated-calf-raise/usual"));
@@ -420,7 +426,16 @@ class CoachIsolationTest {
           List.of(Map.of("kind", "STALL", "subject", "leg-press/high"));
       case "PUT /api/clients/{clientId}/record/learns" -> List.of(Map.of("on", false));
       case "PUT /api/schools/{id}" -> List.of(school("Stolen"));
-      case "POST /api/sessions/{id}/finish", "PUT /api/variants/{exerciseId}/{variant}" ->
+      case "PUT /api/exercises/{exerciseId}" -> {
+        Map<String, Object> stolen = OwnExerciseApiTest.input("Stolen walk");
+        stolen.put("version", 0);
+        yield List.of(stolen);
+      }
+      case "POST /api/sessions/{id}/finish",
+          "POST /api/sessions/{id}/reopen",
+          "POST /api/sessions/{id}/restore",
+          "PUT /api/exercises/{exerciseId}/back",
+          "PUT /api/variants/{exerciseId}/{variant}" ->
           List.of("");
       default -> {
         if (!endpoint.startsWith("GET ") && !endpoint.startsWith("DELETE ")) {
@@ -452,6 +467,9 @@ class CoachIsolationTest {
             .replace("{id}", IDS.get(kind))
             .replace("{clientId}", IDS.get("client"))
             .replace("{gymId}", IDS.get("gym"));
+    if (path.startsWith("/api/exercises")) {
+      filled = filled.replace("{exerciseId}", IDS.get("exercise"));
+    }
     for (String name :
         List.of("readingId", "liftId", "itemId", "setId", "item", "exerciseId", "variant")) {
       filled = filled.replace("{" + name + "}", IDS.get(name));
@@ -513,6 +531,8 @@ class CoachIsolationTest {
     assertThat(get("/api/gyms").body().toString()).doesNotContain("Secret");
     assertThat(get("/api/account/file").body().toString()).doesNotContain("Secret");
     assertThat(get("/api/catalogue").body().toString()).doesNotContain("Secret");
+    assertThat(get("/api/search?text=secret").body().toString()).doesNotContain("Secret");
+    assertThat(other.get("/api/search?text=secret").body().toString()).contains("Secret walk");
     assertThat(
             post(
                     "/api/bench",

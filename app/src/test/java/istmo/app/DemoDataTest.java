@@ -43,7 +43,7 @@ class DemoDataTest {
                           .getBean(istmo.app.plans.PlanStore.class)
                           .list(java.util.Optional.empty())))
           .singleElement()
-          .satisfies(w -> assertThat(w.exercises()).isGreaterThan(3));
+          .satisfies(w -> assertThat(w.document().week().items()).hasSizeGreaterThan(3));
       var plans = first.getBean(istmo.app.sessions.SessionReader.class);
       assertThat(asCoach(first, () -> plans.list(java.util.Optional.empty())))
           .hasSize(33)

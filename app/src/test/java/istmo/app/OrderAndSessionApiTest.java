@@ -61,8 +61,7 @@ class OrderAndSessionApiTest {
             x -> kinds.add(x.path("candidateId").asString() + " " + x.path("kind").asString()));
     assertThat(kinds).contains("romanian-deadlift/usual PAIN", "hack-squat/usual GYM");
     assertThat(RunningApp.allEntries(order).size() + order.at("/excluded").size())
-        .isEqualTo(
-            Catalogue.standard().candidates().size() + Catalogue.standard().notComputed().size());
+        .isEqualTo(Catalogue.standard().candidates().size() + Catalogue.standard().byWord().size());
     JsonNode first = order.at("/entries/0");
     double sum = 0;
     for (JsonNode c : first.path("contributions")) {

@@ -279,7 +279,7 @@ class WeekApiTest {
             "/api/weeks/" + one.at("/id").asString() + "/compose",
             Map.of("version", one.at("/version").asInt(), "run", UUID.randomUUID(), "seconds", 1));
     assertThat(a.status()).isEqualTo(200);
-    assertThat(a.at("/obstacles/0").asString()).contains("What is pinned in session 1 takes");
+    assertThat(a.at("/obstacles/0").asString()).contains("What is locked in session 1 takes");
     assertThat(a.at("/week/version").asInt()).isEqualTo(one.at("/version").asInt());
     assertThat(a.body().has("search")).isFalse();
   }

@@ -62,19 +62,10 @@ public final class PlanQuality {
     for (Map<String, Integer> aimed : aims) {
       for (Pairing pairing : List.of(Pairing.NONE, Pairing.TWO_PLACES)) {
         Aim aim = new Aim(aimed, Set.of());
-        Offers offers =
-            new Offers(
-                Orders.order(
-                    new Brief(
-                        body,
-                        Cautions.none(),
-                        profile,
-                        equipment,
-                        aim,
-                        School.STRETCH,
-                        Optional.empty()),
-                    evaluations),
-                profile);
+        Brief brief =
+            new Brief(
+                body, Cautions.none(), profile, equipment, aim, School.STRETCH, Optional.empty());
+        Offers offers = new Offers(Orders.order(brief, evaluations), brief, List.of(), List.of());
         Task task =
             new Task(
                 offers,

@@ -29,7 +29,7 @@ class BenchIT {
   }
 
   private static Coach onTheBench(Coach coach, String candidate) {
-    coach.opens("/").order();
+    coach.opens("/exercises").order();
     coach.opens(
         "/bench"
             + coach.page.url().substring(coach.page.url().indexOf('?'))
@@ -86,7 +86,7 @@ class BenchIT {
         lean.press("Shift+ArrowLeft");
       }
       assertThat(coach.page.getByTestId("obstacle")).containsText("Missing:");
-      coach.presses("Usual");
+      coach.presses("Reset");
       assertThat(coach.page.getByTestId("obstacle")).hasCount(0);
       coach.findsNoSeriousFault("bench").needsNoPageScroll();
     }
@@ -144,7 +144,7 @@ class BenchIT {
   @Test
   void theLimbChartIsAListOfSlidersForTheKeyboard() {
     try (Coach coach = Coach.atTheDesk()) {
-      coach.opens("/").order();
+      coach.opens("/exercises").order();
       Locator soleus = coach.region("SOL");
       soleus.focus();
       soleus.press("+");
@@ -152,8 +152,8 @@ class BenchIT {
       soleus.press("3");
       assertThat(soleus).hasAttribute("aria-valuetext", "most");
       soleus.press("x");
-      assertThat(soleus).hasAttribute("aria-valuetext", "keep out");
-      assertThat(coach.page.getByTestId("brief")).containsText("keep out lower calf");
+      assertThat(soleus).hasAttribute("aria-valuetext", "avoid");
+      assertThat(coach.page.getByTestId("brief")).containsText("avoid lower calf");
     }
   }
 
@@ -162,7 +162,7 @@ class BenchIT {
     try (Coach night = Coach.atTheDeskAtNight();
         Coach phone = Coach.withAPhone()) {
       for (String path :
-          List.of("/", "/bench", "/side-by-side", "/clients", "/gyms", "/sessions")) {
+          List.of("/", "/exercises", "/bench", "/side-by-side", "/clients", "/gyms", "/sessions")) {
         for (Coach coach : List.of(night, phone)) {
           coach.opens(path);
           assertThat(coach.page.locator("main").getByText(Pattern.compile("\\w")).first())
@@ -192,15 +192,15 @@ class BenchIT {
       coach.fills("Name", "Split squat, long and leaning").presses("Keep");
       assertThat(coach.page.getByText("There is a variant of that name")).isVisible();
       coach.fills("Name", name).presses("Keep");
-      assertThat(coach.page.getByText("On the bench:")).containsText(name);
+      assertThat(coach.page.getByText("Set-up of")).containsText(name);
       String bench = coach.page.url();
-      coach.goesTo("Order");
+      coach.goesTo("Exercises");
       assertThat(coach.page.getByText(name).first())
           .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
       coach.page.navigate(bench);
       coach.presses("Take it out");
       assertThat(coach.page.getByText("out of lists and orders")).isVisible();
-      coach.goesTo("Order").order();
+      coach.goesTo("Exercises").order();
       assertThat(coach.page.getByText(name)).hasCount(0);
       coach.page.navigate(bench);
       coach.presses("Put it back");

@@ -20,11 +20,11 @@ class BodyIT {
   void theOrderAsksForAMeasurementAndTheAnswerIsUsed() {
     try (Coach coach = Coach.atTheDesk()) {
       Page page = coach.page;
-      coach.opens("/").order();
+      coach.opens("/exercises").order();
       coach
           .says("Client", "Wren Calloway")
           .says("Gym", "Quayside Hall")
-          .says("Bring up", "all quads");
+          .says("Target", "all quads");
       assertThat(page.getByTestId("measuring"))
           .containsText("of the first 10 change their place", SLOWLY);
       page.getByTestId("measuring").getByRole(AriaRole.LINK).click();
@@ -49,18 +49,21 @@ class BodyIT {
           .opens("/clients")
           .presses("New client")
           .fills("Name", "Mirek Dunmore")
-          .fills("Stature (cm)", "178")
-          .fills("Mass (kg)", "82")
-          .picksChoice("Body tables that fit better", "male");
+          .fills("Height (cm)", "178")
+          .fills("Weight (kg)", "82")
+          .picksChoice("Sex, for proportions", "male");
       page.getByText("Cautions and restrictions").click();
       coach.ticks("known back condition").presses("Save");
+      assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("To mind")))
+          .containsText("known back condition (not cleared)");
+      coach.goesTo("Clients");
       assertThat(page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName("Mirek Dunmore")))
           .containsText("known back condition (not cleared)");
-      coach.goesTo("Order").order();
-      coach
-          .says("Client", "Mirek Dunmore")
-          .says("Gym", "Quayside Hall")
-          .says("Bring up", "all hamstrings");
+      page.getByRole(
+              AriaRole.LINK, new Page.GetByRoleOptions().setName("Mirek Dunmore").setExact(true))
+          .first()
+          .click();
+      coach.goesTo("Exercises").says("Gym", "Quayside Hall").says("Target", "all hamstrings");
       assertThat(page.getByTestId("cautions"))
           .containsText("Known back condition: ask the clinician in charge first.", SLOWLY);
       assertThat(coach.strip("seated-leg-curl/usual")).isVisible();
@@ -74,7 +77,7 @@ class BodyIT {
       assertThat(page.getByText("needs the clinician's name and the day")).isVisible();
       page.getByLabel("on", new Page.GetByLabelOptions().setExact(true)).first().fill("2026-11-20");
       coach.presses("Save");
-      coach.goesTo("Order");
+      coach.goesTo("Exercises");
       assertThat(coach.strip("romanian-deadlift/usual"))
           .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
       assertThat(coach.order()).contains("deadlift/conventional");
@@ -85,11 +88,11 @@ class BodyIT {
   void aCautionHoldsOnTheBenchToo() {
     try (Coach coach = Coach.atTheDesk()) {
       Page page = coach.page;
-      coach.opens("/").order();
+      coach.opens("/exercises").order();
       coach
           .says("Client", "Joss Merrow")
           .says("Gym", "Quayside Hall")
-          .says("Bring up", "all hamstrings");
+          .says("Target", "all hamstrings");
       coach.order();
       coach.opens(
           "/bench"
@@ -97,7 +100,7 @@ class BodyIT {
               + "&candidate=romanian-deadlift/usual");
       assertThat(page.getByTestId("refusal"))
           .containsText("Left out for Joss Merrow: Sore lower back", SLOWLY);
-      assertThat(coach.button("Pin to session")).isDisabled();
+      assertThat(coach.button("Add to session")).isDisabled();
       coach.findsNoSeriousFault("bench with a refusal");
     }
   }
@@ -121,11 +124,7 @@ class BodyIT {
       form.getByRole(AriaRole.BUTTON).click();
       assertThat(page.getByTestId("strength")).containsText("From Back squat, high bar", SLOWLY);
       coach.findsNoSeriousFault("known lifts");
-      coach.goesTo("Order").order();
-      coach
-          .says("Client", "Wren Calloway")
-          .says("Gym", "Quayside Hall")
-          .says("Bring up", "all quads");
+      coach.goesTo("Exercises").says("Gym", "Quayside Hall").says("Target", "all quads");
       assertThat(coach.strip("back-squat/high-bar"))
           .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
       coach.strip("back-squat/high-bar").click();
@@ -137,7 +136,7 @@ class BodyIT {
               .filter(new Locator.FilterOptions().setHasText("Feet up the plate"));
       assertThat(height).isVisible();
       String asUsual = height.textContent();
-      coach.presses("Today: as usual today");
+      coach.presses("Today: moving normally");
       assertThat(page.getByTestId("brief")).containsText("stiff today");
       assertThat(height)
           .not()
@@ -150,7 +149,7 @@ class BodyIT {
   void aStartIsFoundWithoutATape() {
     try (Coach coach = Coach.atTheDesk()) {
       Page page = coach.page;
-      coach.opens("/").order();
+      coach.opens("/exercises").order();
       coach.opens(
           "/bench"
               + page.url().substring(page.url().indexOf('?'))
@@ -174,12 +173,10 @@ class BodyIT {
           .opens("/clients")
           .presses("New client")
           .fills("Name", "Gone Tomorrow")
-          .fills("Stature (cm)", "170")
-          .fills("Mass (kg)", "70")
-          .picksChoice("Body tables that fit better", "female")
+          .fills("Height (cm)", "170")
+          .fills("Weight (kg)", "70")
+          .picksChoice("Sex, for proportions", "female")
           .presses("Save");
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change Gone Tomorrow"))
-          .click();
       page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Erase for good"))
           .click();
       Locator dialog = page.getByRole(AriaRole.ALERTDIALOG);

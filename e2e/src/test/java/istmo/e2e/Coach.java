@@ -93,6 +93,13 @@ final class Coach implements AutoCloseable {
     return this;
   }
 
+  /** Opens what lies one step behind the rooms. */
+  Coach looksBehind(String item) {
+    presses("More");
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(item)).click();
+    return this;
+  }
+
   Coach presses(String button) {
     button(button).click();
     return this;
@@ -138,7 +145,7 @@ final class Coach implements AutoCloseable {
     return page.locator("[data-region='" + id + "']");
   }
 
-  /** Paints a territory by clicking it so many times: 1 a little, 2 much, 3 most, 4 keep out. */
+  /** Paints a territory by clicking it so many times: 1 a little, 2 much, 3 most, 4 avoid. */
   Coach paints(String region, int clicks) {
     for (int k = 0; k < clicks; k++) {
       region(region).click();

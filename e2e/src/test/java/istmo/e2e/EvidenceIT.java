@@ -28,10 +28,10 @@ class EvidenceIT {
   void anOrderIsWeighedAndTwoOfItCompared() {
     try (Coach coach = Coach.atTheDesk()) {
       Page page = coach.page;
-      coach.opens("/?aim=BFL.2~GMAXM.2");
+      coach.opens("/exercises?aim=BFL.2~GMAXM.2");
       List<String> usual = coach.order();
-      coach.says("Weighed for", "a sore back");
-      assertThat(page.getByTestId("brief")).containsText("weighed for a sore back");
+      coach.presses("more").says("Weighed for", "a sore back");
+      assertThat(page.getByTestId("brief")).containsText("for a sore back");
       assertThat(page.locator("section[aria-busy=false][aria-label=Order]")).isVisible(SOON);
       Assertions.assertThat(coach.order()).isNotEqualTo(usual);
       page.getByText(Pattern.compile("^What counts how much")).click();
@@ -79,7 +79,10 @@ class EvidenceIT {
   void aClaimGoesToTheBenchWithBothSetUps() {
     try (Coach coach = Coach.atTheDesk()) {
       Page page = coach.page;
-      coach.opens("/?aim=VL.2").says("Client", "Oda Fenwick").goesTo("Claims");
+      coach
+          .opens("/exercises?aim=VL.2")
+          .says("Client", "Oda Fenwick")
+          .looksBehind("Gym sayings, tested");
       assertThat(page.locator("[data-claim]").first()).isVisible(SOON);
       Assertions.assertThat(page.locator("[data-claim]").count()).isGreaterThanOrEqualTo(50);
       page.getByRole(AriaRole.SEARCHBOX).fill("feet forward: more quads");
@@ -93,7 +96,7 @@ class EvidenceIT {
           .containsText("does not say which");
       coach.findsNoSeriousFault("claims").keepsAPicture("claims");
       page.locator("[data-claim=track-forward-quads]")
-          .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Both on the bench"))
+          .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Both set-ups"))
           .click();
       assertThat(page.getByTestId("changes")).isVisible(SOON);
       Locator feet =
@@ -125,10 +128,14 @@ class EvidenceIT {
                   AriaRole.HEADING, new Page.GetByRoleOptions().setName("Judged by the short end")))
           .isVisible();
       coach.findsNoSeriousFault("schools");
-      coach.goesTo("Order").says("Bring up", "all quads").says("School", "by the short end");
-      assertThat(page.getByTestId("brief")).containsText("judged by the short end");
+      coach
+          .goesTo("Exercises")
+          .says("Target", "all quads")
+          .presses("more")
+          .says("Way of ranking", "by the short end");
+      assertThat(page.getByTestId("brief")).containsText("by the short end");
       assertThat(page.getByTestId("first-pick")).isVisible(SOON);
-      coach.goesTo("Schools").presses("Take out");
+      coach.looksBehind("Ways of ranking").presses("Take out");
       assertThat(page.getByText("taken out")).isVisible();
     }
   }

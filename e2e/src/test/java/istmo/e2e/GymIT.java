@@ -35,11 +35,11 @@ class GymIT {
           .opens("/clients")
           .presses("New client")
           .fills("Name", client)
-          .fills("Stature (cm)", "168")
-          .fills("Mass (kg)", "64")
-          .picksChoice("Body tables that fit better", "female")
+          .fills("Height (cm)", "168")
+          .fills("Weight (kg)", "64")
+          .picksChoice("Sex, for proportions", "female")
           .presses("Save");
-      assertThat(page.getByRole(AriaRole.ROWHEADER, new Page.GetByRoleOptions().setName(client)))
+      assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(client)))
           .isVisible();
       coach.goesTo("Gyms").presses("New gym").fills("Name", gym);
       coach
@@ -49,7 +49,7 @@ class GymIT {
           .ticks("Barbell and plates")
           .ticks("Squat rack")
           .presses("Save");
-      coach.goesTo("Order").says("Client", client).says("Gym", gym).says("Bring up", "all quads");
+      coach.goesTo("Exercises").says("Client", client).says("Gym", gym).says("Target", "all quads");
       assertThat(page.getByTestId("first-pick")).isVisible(SOON);
       String before = page.getByTestId("first-pick").textContent();
       assertThat(page.getByTestId("measuring")).containsText("change their place", SLOWLY);
@@ -103,7 +103,7 @@ class GymIT {
       coach.presses("Save");
       assertThat(page.locator("[data-detail='stop']")).containsText("measured");
 
-      coach.goesTo("Order");
+      coach.goesTo("Exercises");
       assertThat(coach.strip("leg-press/low")).isVisible(SOON);
       coach.strip("leg-press/low").click();
       assertThat(page.getByText("The machine's stop ends the repetition").first()).isVisible(SOON);
@@ -128,8 +128,8 @@ class GymIT {
   void whatIsMissingIsImprovisedWithItsSafetyPoints() {
     try (Coach coach = Coach.atTheDesk()) {
       Page page = coach.page;
-      coach.opens("/").order();
-      coach.says("Client", "Wren Calloway").says("Gym", "Boatshed").says("Bring up", "all calves");
+      coach.opens("/exercises").order();
+      coach.says("Client", "Wren Calloway").says("Gym", "Boatshed").says("Target", "all calves");
       assertThat(page.getByTestId("first-pick")).isVisible(SOON);
       page.getByText("not in the order, and why").click();
       Locator way =
@@ -142,6 +142,64 @@ class GymIT {
           .isVisible();
       assertThat(open.getByText("Stops in before loading; shoes that grip")).isVisible();
       assertThat(open.getByText("Common practice, in this client's centimetres.")).isVisible();
+    }
+  }
+
+  /** Ranked with a generic machine, then with this one: the tape says where its pivot is. */
+  @Test
+  void aPendulumSquatIsMeasuredByTapeAndRanked() {
+    try (Coach coach = Coach.atTheDesk()) {
+      Page page = coach.page;
+      coach.opens("/gyms").presses("New gym").fills("Name", "Lantern Yard");
+      coach
+          .ticks("Pendulum squat machine")
+          .ticks("Leg press 45°")
+          .ticks("Leg extension(?! whose)")
+          .presses("Save");
+      coach.goesTo("Exercises");
+      coach.says("Client", "Wren Calloway").says("Gym", "Lantern Yard");
+      coach.says("Target", "all quads");
+      assertThat(page.getByTestId("first-pick")).isVisible(SOON);
+      Locator pendulum = page.locator("[data-candidate^='pendulum-squat/']").first();
+      assertThat(pendulum).isVisible(SOON);
+      String generic = pendulum.textContent();
+
+      coach.goesTo("Gyms");
+      page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Machines of Lantern Yard"))
+          .click();
+      page.getByRole(
+              AriaRole.BUTTON,
+              new Page.GetByRoleOptions().setName(Pattern.compile("^Pendulum squat")))
+          .first()
+          .click();
+      page.getByLabel(Pattern.compile("^Pivot behind the foot plate's middle")).fill("140");
+      page.getByLabel(Pattern.compile("^Pivot above the foot plate's middle")).fill("40");
+      coach.presses("Save");
+      assertThat(page.locator("[data-detail='pivotBehind']")).containsText("measured");
+      coach.findsNoSeriousFault("a pendulum's places");
+
+      coach.goesTo("Exercises");
+      assertThat(pendulum).isVisible(SOON);
+      assertThat(pendulum).not().hasText(generic);
+    }
+  }
+
+  @Test
+  void aGymIsTakenOutPutBackAtOnceAndLater() {
+    try (Coach coach = Coach.atTheDesk()) {
+      coach.opens("/gyms").presses("New gym").fills("Name", "Old pier");
+      coach.presses("Save");
+      assertThat(coach.button("Take out Old pier")).isVisible();
+      coach.presses("Take out Old pier");
+      assertThat(coach.page.getByText("Old pier was taken out.")).isVisible();
+      coach.presses("Undo");
+      coach.presses("Take out Old pier");
+      coach.page.getByText("1 taken out").click();
+      coach.findsNoSeriousFault("a gym that was taken out");
+      coach.presses("Put back Old pier");
+      assertThat(coach.button("Change Old pier")).isVisible();
+      coach.presses("Take out Old pier"); // other tests count the demo's gyms
+      assertThat(coach.page.getByText("Old pier was taken out.")).isVisible();
     }
   }
 }

@@ -83,11 +83,11 @@ class NeverLoseIT {
               new Page.GetByRoleOptions().setName(Pattern.compile("^Oda Fenwick")));
       assertThat(oda).isVisible(SEEN);
       oda.click();
-      assertThat(coach.button("Warm already")).isVisible(SEEN);
+      assertThat(coach.button("Skip warm-up")).isVisible(SEEN);
       coach.page.evaluate("navigator.serviceWorker.ready.then(() => true)");
       String address = coach.page.url();
       String session = address.substring(address.lastIndexOf('/') + 1);
-      coach.presses("Warm already");
+      coach.presses("Skip warm-up");
       logs(coach, 11);
       assertThat(status(coach)).containsText("Everything is saved", SOON);
       goesOn(coach);
@@ -121,9 +121,9 @@ class NeverLoseIT {
       // all at once: logged, corrected and taken out without a network while the server is killed
       goesOn(coach);
       coach.network(false);
-      coach.presses("Warm already"); // the next exercise
+      coach.presses("Skip warm-up"); // the next exercise
       logs(coach, 15);
-      coach.presses("Take the set back");
+      coach.presses("Delete last set");
       logs(coach, 16);
       own.kill();
       Istmo.crashDatabase();

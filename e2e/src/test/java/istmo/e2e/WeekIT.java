@@ -35,7 +35,7 @@ class WeekIT {
         .click();
     coach.presses("Compose the week");
     assertThat(coach.page.locator("[data-item]").first()).isVisible(SOON);
-    assertThat(coach.button("Look longer"))
+    assertThat(coach.button("Search 20 s more"))
         .isEnabled(new LocatorAssertions.IsEnabledOptions().setTimeout(30_000));
     return coach;
   }
@@ -71,7 +71,7 @@ class WeekIT {
       page.keyboard().press("+");
       Locator moved = page.locator("[data-item='" + id + "']");
       assertThat(moved).not().hasText(before);
-      assertThat(moved).hasAttribute("aria-label", Pattern.compile("pinned"));
+      assertThat(moved).hasAttribute("aria-label", Pattern.compile("locked"));
       Assertions.assertThat(page.locator("[aria-label=Coverage] table").innerText())
           .as("coverage follows")
           .isNotEqualTo(covered);
@@ -90,16 +90,16 @@ class WeekIT {
       page.locator("body").press("z");
       assertThat(page.locator("[data-item='" + id + "']"))
           .not()
-          .hasAttribute("aria-label", Pattern.compile("pinned"));
+          .hasAttribute("aria-label", Pattern.compile("locked"));
       Assertions.assertThat(names(coach, "Monday")).isEqualTo(monday);
       page.locator("body").press("Shift+Z");
       assertThat(page.locator("[data-item='" + id + "']"))
-          .hasAttribute("aria-label", Pattern.compile("pinned"));
+          .hasAttribute("aria-label", Pattern.compile("locked"));
       page.reload();
       assertThat(page.locator("[data-item='" + id + "']"))
           .hasAttribute(
               "aria-label",
-              Pattern.compile("pinned"),
+              Pattern.compile("locked"),
               new LocatorAssertions.HasAttributeOptions().setTimeout(30_000));
     }
   }
@@ -177,7 +177,7 @@ class WeekIT {
         Coach client = Coach.withAPhone()) {
       Page page = coach.page;
       composes(coach, "Two sessions");
-      coach.presses("Out");
+      coach.presses("Print or share");
       Download sheet = page.waitForDownload(() -> page.getByText("Sheet (PDF)").first().click());
       Assertions.assertThat(sheet.suggestedFilename()).endsWith(".pdf");
       Assertions.assertThat(Files.readString(sheet.path(), StandardCharsets.ISO_8859_1))

@@ -131,7 +131,7 @@ public class Variants {
                 here.stream().map(OwnVariantEntity::getName))
             .map(n -> n.toLowerCase(Locale.ROOT))
             .collect(Collectors.toSet());
-    UUID id = uuid(key).filter(k -> !repository.existsById(k)).orElseGet(UUID::randomUUID);
+    UUID id = Keys.uuid(key).filter(k -> !repository.existsById(k)).orElseGet(UUID::randomUUID);
     OwnVariantEntity e =
         new OwnVariantEntity(
             id,
@@ -179,17 +179,9 @@ public class Variants {
 
   private OwnVariantEntity entity(String candidateId) {
     return Candidate.ownKey(candidateId)
-        .flatMap(Variants::uuid)
+        .flatMap(Keys::uuid)
         .flatMap(id -> repository.findByIdAndCoachId(id, coach.id()))
         .orElseThrow(() -> new NotFound("variant"));
-  }
-
-  private static Optional<UUID> uuid(String key) {
-    try {
-      return Optional.of(UUID.fromString(key));
-    } catch (IllegalArgumentException e) {
-      return Optional.empty();
-    }
   }
 
   private static Exercise exercise(OwnVariantEntity e) {

@@ -32,7 +32,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -100,12 +99,12 @@ public class Clients {
         .toList();
   }
 
-  /** The names of all clients. */
+  /** The names of all clients by their ids, in the order of names. */
   @Transactional(readOnly = true)
-  public Set<String> names() {
-    return repository.findByCoachIdOrderByName(coach.id()).stream()
-        .map(ClientEntity::getName)
-        .collect(Collectors.toSet());
+  public Map<UUID, String> namesById() {
+    Map<UUID, String> names = new LinkedHashMap<>();
+    repository.findByCoachIdOrderByName(coach.id()).forEach(c -> names.put(c.getId(), c.getName()));
+    return names;
   }
 
   /** One client; throws {@link NotFound} for what is not this coach's. */
@@ -148,7 +147,7 @@ public class Clients {
                     e.getName()
                         + " was changed elsewhere meanwhile. Load again; nothing was overwritten.");
               }
-              e.write(checkName(name, e.getName()), intake, checked(profile), cautions);
+              e.write(checkName(name, e.getId()), intake, checked(profile), cautions);
               return rows(repository.saveAndFlush(e));
             }));
   }
@@ -385,9 +384,13 @@ public class Clients {
     return repository.findByIdAndCoachId(id, coach.id()).orElseThrow(() -> new NotFound("client"));
   }
 
-  private String checkName(String name, @Nullable String before) {
+  private String checkName(String name, @Nullable UUID own) {
     String trimmed = Names.checked(name);
-    if (!trimmed.equals(before) && repository.existsByCoachIdAndName(coach.id(), trimmed)) {
+    boolean taken =
+        own == null
+            ? repository.existsByCoachIdAndName(coach.id(), trimmed)
+            : repository.existsByCoachIdAndNameAndIdNot(coach.id(), trimmed, own);
+    if (taken) {
       throw new InvalidInput("name", "another client is called " + trimmed + " already");
     }
     return trimmed;

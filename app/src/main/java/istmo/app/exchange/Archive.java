@@ -1,10 +1,13 @@
 package istmo.app.exchange;
 
+import istmo.app.catalogue.OwnExercises;
+import istmo.app.catalogue.Trainables;
 import istmo.app.catalogue.Variants;
 import istmo.app.clients.Clients;
 import istmo.app.exchange.ArchiveDocument.AnswerFile;
 import istmo.app.exchange.ArchiveDocument.CautionFile;
 import istmo.app.exchange.ArchiveDocument.ClientFile;
+import istmo.app.exchange.ArchiveDocument.ExerciseFile;
 import istmo.app.exchange.ArchiveDocument.GymFile;
 import istmo.app.exchange.ArchiveDocument.ItemFile;
 import istmo.app.exchange.ArchiveDocument.LiftFile;
@@ -32,7 +35,7 @@ import istmo.app.sessions.Sessions;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Profile;
-import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Trainable;
 import istmo.core.quantity.Required;
 import istmo.core.record.Lesson;
 import istmo.core.record.SetRecord;
@@ -63,6 +66,8 @@ public class Archive {
   private final Answers answers;
   private final Gyms gyms;
   private final Variants variants;
+  private final OwnExercises exercises;
+  private final Trainables trainables;
   private final Schools schools;
   private final Clock clock;
 
@@ -75,6 +80,8 @@ public class Archive {
       Answers answers,
       Gyms gyms,
       Variants variants,
+      OwnExercises exercises,
+      Trainables trainables,
       Schools schools,
       Clock clock) {
     this.clients = clients;
@@ -85,6 +92,8 @@ public class Archive {
     this.answers = answers;
     this.gyms = gyms;
     this.variants = variants;
+    this.exercises = exercises;
+    this.trainables = trainables;
     this.schools = schools;
     this.clock = clock;
   }
@@ -93,7 +102,7 @@ public class Archive {
   public ArchiveDocument of(UUID clientId) {
     List<Gym> places = gyms.all();
     ClientFile client =
-        client(clientId, clients.recordOf(clientId), names(places), variants.candidates());
+        client(clientId, clients.recordOf(clientId), names(places), trainables.all());
     Set<String> named =
         Stream.of(
                 client.sessions().stream().map(SessionFile::gym),
@@ -120,6 +129,9 @@ public class Archive {
     return document(
         places.stream().filter(g -> named.contains(g.name())).toList(),
         variants.all().stream().filter(v -> candidates.contains(v.candidate().id())).toList(),
+        exercises.all().stream()
+            .filter(x -> candidates.contains(x.exercise().candidateId()))
+            .toList(),
         schools.listed().stream().filter(s -> judged.contains(s.school().id())).toList(),
         List.of(client));
   }
@@ -133,10 +145,11 @@ public class Archive {
   public ArchiveDocument account() {
     List<Gym> places = gyms.all();
     Map<UUID, String> names = names(places);
-    Function<String, Candidate> candidates = variants.candidates();
+    Function<String, Trainable> candidates = trainables.all();
     return document(
         places,
         variants.all(),
+        exercises.all(),
         schools.listed(),
         clients.records().entrySet().stream()
             .map(c -> client(c.getKey(), c.getValue(), names, candidates))
@@ -146,7 +159,7 @@ public class Archive {
   /** Every set of a client as a table for spreadsheets. */
   public String sets(UUID clientId) {
     clients.check(clientId);
-    Function<String, Candidate> candidates = variants.candidates();
+    Function<String, Trainable> candidates = trainables.all();
     return RecordCsv.write(reader.history(clientId), id -> candidates.apply(id).name());
   }
 
@@ -165,6 +178,7 @@ public class Archive {
   private ArchiveDocument document(
       List<Gym> places,
       List<Variants.Own> own,
+      List<OwnExercises.Own> byWord,
       List<Schools.Listed> judged,
       List<ClientFile> files) {
     return new ArchiveDocument(
@@ -180,6 +194,11 @@ public class Archive {
                         v.candidate().name(),
                         v.candidate().usual().values(),
                         v.retired()))
+            .toList(),
+        byWord.stream()
+            .map(
+                x ->
+                    new ExerciseFile(x.exercise().id(), x.exercise().name(), x.said(), x.retired()))
             .toList(),
         judged.stream().filter(Schools.Listed::own).map(Archive::school).toList(),
         files);
@@ -197,7 +216,8 @@ public class Archive {
         g.equipment().plates().pairs().entrySet().stream()
             .map(e -> new PlatesFile(e.getKey(), e.getValue()))
             .toList(),
-        g.pulls());
+        g.pulls(),
+        g.removed() ? true : null);
   }
 
   private static SchoolFile school(Schools.Listed l) {
@@ -218,7 +238,7 @@ public class Archive {
       UUID id,
       Clients.ClientRecord c,
       Map<UUID, String> places,
-      Function<String, Candidate> candidates) {
+      Function<String, Trainable> candidates) {
     Intake i = c.intake();
     Cautions cautions = c.cautions();
     return new ClientFile(
@@ -310,7 +330,7 @@ public class Archive {
         p.dislikes());
   }
 
-  private static SessionFile session(Session s, Function<String, Candidate> candidates) {
+  private static SessionFile session(Session s, Function<String, Trainable> candidates) {
     return new SessionFile(
         s.gym().name(),
         s.brief().aim(),
@@ -322,7 +342,7 @@ public class Archive {
         s.items().stream().map(i -> item(i, candidates)).toList());
   }
 
-  private static ItemFile item(Session.Item i, Function<String, Candidate> candidates) {
+  private static ItemFile item(Session.Item i, Function<String, Trainable> candidates) {
     return new ItemFile(
         i.candidateId(),
         candidates.apply(i.candidateId()).name(),

@@ -1,5 +1,6 @@
 package istmo.app.exchange;
 
+import istmo.app.catalogue.OwnExerciseDocument;
 import istmo.app.plans.PlanBrief;
 import istmo.app.plans.PlanDocument;
 import istmo.app.platform.MayBeMissing;
@@ -23,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Everything of one client, or of a whole account, as it goes out and comes in again
@@ -30,6 +32,7 @@ import java.util.UUID;
  *
  * @param gyms that the clients' sessions, weeks and marks are of; all of them in an account's file
  * @param variants own variants that are named in it; all of them in an account's file
+ * @param exercises own exercises, likewise; files of before they came lack them
  * @param schools likewise
  */
 public record ArchiveDocument(
@@ -38,6 +41,7 @@ public record ArchiveDocument(
     Instant exportedAt,
     List<GymFile> gyms,
     List<VariantFile> variants,
+    @MayBeMissing @Nullable List<ExerciseFile> exercises,
     List<SchoolFile> schools,
     List<ClientFile> clients) {
   public static final String FORMAT = "istmo-archive";
@@ -57,7 +61,8 @@ public record ArchiveDocument(
       Set<String> equipment,
       Map<String, Map<String, Double>> measured,
       List<PlatesFile> plates,
-      Map<String, List<Pull>> pulls) {}
+      Map<String, List<Pull>> pulls,
+      @MayBeMissing @Nullable Boolean removed) {}
 
   /**
    * A variant of the coach's own.
@@ -65,6 +70,13 @@ public record ArchiveDocument(
    * @param id as candidates name it: "exercise/own-…"
    */
   public record VariantFile(String id, String name, Map<String, Double> setup, Boolean retired) {}
+
+  /**
+   * An exercise of the coach's own, used by word.
+   *
+   * @param id "own-…"; candidates begin with it
+   */
+  public record ExerciseFile(String id, String name, OwnExerciseDocument said, Boolean retired) {}
 
   /** An own school. */
   public record SchoolFile(

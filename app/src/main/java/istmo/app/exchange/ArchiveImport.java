@@ -1,8 +1,10 @@
 package istmo.app.exchange;
 
+import istmo.app.catalogue.OwnExercises;
 import istmo.app.catalogue.Variants;
 import istmo.app.clients.Clients;
 import istmo.app.exchange.ArchiveReading.ReadClient;
+import istmo.app.exchange.ArchiveReading.ReadExercise;
 import istmo.app.exchange.ArchiveReading.ReadSession;
 import istmo.app.exchange.ArchiveReading.ReadVariant;
 import istmo.app.floor.Floor;
@@ -46,6 +48,7 @@ public class ArchiveImport {
   private final Clients clients;
   private final Gyms gyms;
   private final Variants variants;
+  private final OwnExercises exercises;
   private final Schools schools;
   private final SessionImport sessionImport;
   private final PlanStore plans;
@@ -59,6 +62,7 @@ public class ArchiveImport {
       Clients clients,
       Gyms gyms,
       Variants variants,
+      OwnExercises exercises,
       Schools schools,
       SessionImport sessionImport,
       PlanStore plans,
@@ -71,6 +75,7 @@ public class ArchiveImport {
     this.clients = clients;
     this.gyms = gyms;
     this.variants = variants;
+    this.exercises = exercises;
     this.schools = schools;
     this.sessionImport = sessionImport;
     this.plans = plans;
@@ -114,6 +119,7 @@ public class ArchiveImport {
       List<ClientLine> clients,
       List<GymLine> gyms,
       int variants,
+      int exercises,
       int schools,
       List<InvalidInput.Fault> faults) {
     /** Whether it can be brought in as it is. */
@@ -158,7 +164,7 @@ public class ArchiveImport {
                   .orElse(0),
               here));
     }
-    Set<String> taken = new HashSet<>(clients.names());
+    Set<String> taken = new HashSet<>(clients.namesById().values());
     List<ClientLine> lines = new ArrayList<>();
     for (ReadClient c : file.read) {
       String name = c.whole().name();
@@ -187,7 +193,8 @@ public class ArchiveImport {
               Optional.of(as).filter(a -> !a.isEmpty()),
               clash));
     }
-    return new Preview(lines, places, file.variants.size(), file.schools.size(), faults);
+    return new Preview(
+        lines, places, file.variants.size(), file.exercises.size(), file.schools.size(), faults);
   }
 
   /** Throws {@link InvalidInput} that names everything at fault; then nothing is kept. */
@@ -211,7 +218,9 @@ public class ArchiveImport {
                         .orElseGet(
                             () -> {
                               ArchiveReading.ReadGym read = Required.entry(file.gyms, g.name());
-                              return gyms.bringIn(read.name(), read.equipment(), read.pulls()).id();
+                              return gyms.bringIn(
+                                      read.name(), read.equipment(), read.pulls(), read.removed())
+                                  .id();
                             })));
     Translation here = new Translation(places, own(file), judged(file));
     Map<String, UUID> ids = new HashMap<>();
@@ -285,6 +294,11 @@ public class ArchiveImport {
                   v.setup(),
                   v.retired())
               .id());
+    }
+    for (ReadExercise x : file.exercises.values()) {
+      names.put(
+          x.exercise().candidateId(),
+          exercises.bringIn(x.exercise(), x.said(), x.retired()).candidateId());
     }
     return names;
   }

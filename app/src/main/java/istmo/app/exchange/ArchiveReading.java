@@ -1,55 +1,31 @@
 package istmo.app.exchange;
 
+import istmo.app.catalogue.OwnExerciseDocument;
 import istmo.app.clients.Clients;
-import istmo.app.exchange.ArchiveDocument.AnswerFile;
-import istmo.app.exchange.ArchiveDocument.CautionFile;
-import istmo.app.exchange.ArchiveDocument.ClientFile;
+import istmo.app.exchange.ArchiveDocument.ExerciseFile;
 import istmo.app.exchange.ArchiveDocument.GymFile;
-import istmo.app.exchange.ArchiveDocument.ItemFile;
-import istmo.app.exchange.ArchiveDocument.LiftFile;
-import istmo.app.exchange.ArchiveDocument.MarkFile;
-import istmo.app.exchange.ArchiveDocument.ProfileFile;
-import istmo.app.exchange.ArchiveDocument.ReadingFile;
-import istmo.app.exchange.ArchiveDocument.RestrictionFile;
 import istmo.app.exchange.ArchiveDocument.SchoolFile;
-import istmo.app.exchange.ArchiveDocument.SessionFile;
-import istmo.app.exchange.ArchiveDocument.SetFile;
-import istmo.app.exchange.ArchiveDocument.SorenessFile;
 import istmo.app.exchange.ArchiveDocument.VariantFile;
-import istmo.app.exchange.ArchiveDocument.WeekFile;
-import istmo.app.floor.Floor;
 import istmo.app.gyms.Gyms;
 import istmo.app.plans.PlanStore;
 import istmo.app.platform.Names;
 import istmo.app.platform.Needed;
-import istmo.app.record.Answers;
 import istmo.app.schools.Schools;
-import istmo.app.sessions.Asked;
-import istmo.app.sessions.PrescriptionDocument;
 import istmo.app.sessions.SessionBrief;
 import istmo.app.sessions.SessionImport;
-import istmo.core.body.Cautions;
-import istmo.core.body.Intake;
-import istmo.core.body.Measurement;
-import istmo.core.body.Measurement.Side;
-import istmo.core.body.Profile;
-import istmo.core.body.Restriction;
-import istmo.core.body.Soreness;
+import istmo.core.catalogue.AnyExercise;
+import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
+import istmo.core.catalogue.Trainable;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Plates;
 import istmo.core.measuring.Pull;
 import istmo.core.movement.Setup;
 import istmo.core.quantity.InvalidInput;
-import istmo.core.ranking.brief.Aim;
 import istmo.core.record.Lesson;
-import istmo.core.record.Pain;
-import istmo.core.record.SetRecord;
 import istmo.core.stimulus.School;
-import istmo.core.training.KnownLift;
-import istmo.core.training.PerformedSet;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -63,8 +39,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
-import java.util.function.Supplier;
-import org.jspecify.annotations.Nullable;
 
 /**
  * A document read into what the features take, with every fault by its place
@@ -73,10 +47,13 @@ import org.jspecify.annotations.Nullable;
  */
 final class ArchiveReading {
   /** Gyms are told by their name in the file, until it is known which ones they are here. */
-  record ReadGym(String name, GymEquipment equipment, Map<String, List<Pull>> pulls) {}
+  record ReadGym(
+      String name, GymEquipment equipment, Map<String, List<Pull>> pulls, boolean removed) {}
 
   record ReadVariant(
       String id, String exerciseId, String name, Map<String, Double> setup, boolean retired) {}
+
+  record ReadExercise(ByWord exercise, OwnExerciseDocument said, boolean retired) {}
 
   record ReadSchool(String id, Schools.SchoolSettings wish, boolean retired) {}
 
@@ -113,73 +90,47 @@ final class ArchiveReading {
     }
   }
 
-  /** Nothing that is kept here is older: what is, is a slip. */
-  private static final Instant OLDEST = Instant.parse("1950-01-01T00:00:00Z");
-
-  private final Clients clients;
-  private final Instant latest;
-  private final List<InvalidInput.Fault> faults = new ArrayList<>();
+  private final Parts parts = new Parts();
   final Map<String, ReadGym> gyms = new LinkedHashMap<>();
   final Map<String, ReadVariant> variants = new LinkedHashMap<>();
+  final Map<String, ReadExercise> exercises = new LinkedHashMap<>();
   final Map<String, ReadSchool> schools = new LinkedHashMap<>();
   final List<ReadClient> read = new ArrayList<>();
 
-  private ArchiveReading(Clients clients, Instant latest) {
-    this.clients = clients;
-    this.latest = latest;
-  }
+  private ArchiveReading() {}
 
   static ArchiveReading of(ArchiveDocument document, Clients clients, Instant now) {
-    ArchiveReading r = new ArchiveReading(clients, now.plus(1, ChronoUnit.DAYS));
-    r.each("gyms", document.gyms(), (g, at) -> r.gym(g));
-    r.each("variants", document.variants(), (v, at) -> r.variant(v));
-    r.each("schools", document.schools(), (s, at) -> r.school(s));
-    r.each("clients", document.clients(), r::client);
+    ArchiveReading r = new ArchiveReading();
+    ClientReading client = new ClientReading(r, r.parts, clients, now.plus(1, ChronoUnit.DAYS));
+    r.parts.each("gyms", document.gyms(), (g, at) -> r.gym(g));
+    r.parts.each("variants", document.variants(), (v, at) -> r.variant(v));
+    r.parts.each("exercises", document.exercises(), (x, at) -> r.exercise(x));
+    r.parts.each("schools", document.schools(), (s, at) -> r.school(s));
+    r.parts.each(
+        "clients", document.clients(), (c, at) -> client.read(c, at).ifPresent(r.read::add));
     return r;
   }
 
   List<InvalidInput.Fault> faults() {
-    return faults;
-  }
-
-  private interface Part<T> {
-    void read(T part, String at);
-  }
-
-  /**
-   * Reads each part of a list; what is wrong with one does not hide what is wrong with the next.
-   */
-  private <T> void each(String name, @Nullable List<T> parts, Part<T> reader) {
-    for (int k = 0; parts != null && k < parts.size(); k++) {
-      String at = name + "[" + k + "]";
-      T part = parts.get(k);
-      if (part == null) {
-        faults.add(new InvalidInput.Fault(at, "is empty"));
-      } else {
-        InvalidInput.gather(faults, at + ".", () -> reader.read(part, at));
-      }
-    }
-  }
-
-  /** The value, or nothing where it has faults: these are added under the part's name. */
-  private <T> Optional<T> at(String part, Supplier<T> value) {
-    List<T> made = new ArrayList<>();
-    InvalidInput.gather(faults, part, () -> made.add(value.get()));
-    return made.stream().findFirst();
+    return parts.faults();
   }
 
   private void gym(GymFile g) {
     new Needed().field("name", g.name()).field("equipment", g.equipment()).check();
     Map<Double, Integer> pairs = new HashMap<>();
-    orNone(g.plates()).forEach(p -> pairs.put(p.kg(), p.pairs()));
+    Parts.orNone(g.plates()).forEach(p -> pairs.put(p.kg(), p.pairs()));
     GymEquipment equipment =
-        new GymEquipment(g.equipment(), orNone(g.measured()), new Plates(pairs));
-    Gyms.checkPulls(equipment, orNone(g.pulls()));
+        new GymEquipment(g.equipment(), Parts.orNone(g.measured()), new Plates(pairs));
+    Gyms.checkPulls(equipment, Parts.orNone(g.pulls()));
     once(
         gyms,
         Names.checked(g.name()),
         "name",
-        new ReadGym(g.name().strip(), equipment, orNone(g.pulls())));
+        new ReadGym(
+            g.name().strip(),
+            equipment,
+            Parts.orNone(g.pulls()),
+            Boolean.TRUE.equals(g.removed())));
   }
 
   private void variant(VariantFile v) {
@@ -198,6 +149,20 @@ final class ArchiveReading {
             Names.checked(v.name()),
             Setup.of(exercise.family().parameters(), v.setup()).values(),
             Boolean.TRUE.equals(v.retired())));
+  }
+
+  private void exercise(ExerciseFile x) {
+    new Needed().field("id", x.id()).field("name", x.name()).field("said", x.said()).check();
+    String key =
+        ByWord.ownKey(x.id())
+            .filter(k -> x.id().equals(ByWord.ownId(k)))
+            .orElseThrow(() -> new InvalidInput("id", "is not an own exercise's: own-…"));
+    ByWord exercise = x.said().exercise(key, Names.checked(x.name()));
+    once(
+        exercises,
+        exercise.candidateId(),
+        "id",
+        new ReadExercise(exercise, x.said(), Boolean.TRUE.equals(x.retired())));
   }
 
   private void school(SchoolFile s) {
@@ -230,305 +195,40 @@ final class ArchiveReading {
     }
   }
 
-  private void client(ClientFile c, String at) {
-    new Needed()
-        .field("name", c.name())
-        .field("statureM", c.statureM())
-        .field("massKg", c.massKg())
-        .field("sex", c.sex())
-        .field("thigh", c.thigh())
-        .field("ankle", c.ankle())
-        .check();
-    String in = at + ".";
-    Optional<String> name = at(in, () -> Names.checked(c.name()));
-    Optional<Intake> intake =
-        at(in, () -> new Intake(c.statureM(), c.massKg(), c.sex(), c.thigh(), c.ankle()));
-    Optional<Profile> profile = at(in + "profile.", () -> profile(c.profile()));
-    Optional<Cautions> cautions =
-        at(
-            in,
-            () ->
-                new Cautions(
-                    orNone(c.pain()).stream().map(ArchiveReading::sore).toList(),
-                    orNone(c.cautions()).stream().map(ArchiveReading::caution).toList(),
-                    orNone(c.restrictions()).stream().map(ArchiveReading::restriction).toList()));
-    int before = faults.size();
-    List<Measurement> readings = new ArrayList<>();
-    each(in + "measurements", c.measurements(), (m, a) -> readings.add(reading(m)));
-    List<KnownLift> lifts = new ArrayList<>();
-    each(in + "lifts", c.lifts(), (l, a) -> lifts.add(lift(l)));
-    boolean allRead = faults.size() == before;
-    List<ReadSession> sessions = new ArrayList<>();
-    each(in + "sessions", c.sessions(), (s, a) -> sessions.add(session(s, a)));
-    List<ReadWeek> weeks = new ArrayList<>();
-    each(in + "weeks", c.weeks(), (w, a) -> weeks.add(week(w, a)));
-    List<ReadMark> marks = new ArrayList<>();
-    each(in + "marks", c.marks(), (m, a) -> marks.add(mark(m)));
-    List<ReadAnswer> answers = new ArrayList<>();
-    each(in + "answers", c.answers(), (x, a) -> answers.add(answer(x)));
-    if (allRead
-        && name.isPresent()
-        && intake.isPresent()
-        && profile.isPresent()
-        && cautions.isPresent()) {
-      Clients.ClientRecord whole =
-          new Clients.ClientRecord(
-              name.get(),
-              intake.get(),
-              profile.get(),
-              cautions.get(),
-              !Boolean.FALSE.equals(c.learns()),
-              readings,
-              lifts);
-      InvalidInput.gather(faults, in, () -> clients.check(whole));
-      read.add(new ReadClient(in, whole, sessions, weeks, marks, answers));
-    }
-  }
-
-  private static Profile profile(ProfileFile p) {
-    return p == null
-        ? Profile.unknown()
-        : new Profile(
-            Optional.ofNullable(p.trainingAge()),
-            Optional.ofNullable(p.daysAWeek()),
-            Optional.ofNullable(p.minutes()),
-            orNone(p.habits()),
-            Optional.ofNullable(p.strongerSide()),
-            p.notes() == null ? "" : p.notes(),
-            orNone(p.likes()),
-            orNone(p.dislikes()));
-  }
-
-  private static Soreness sore(SorenessFile s) {
-    new Needed().field("pain.joint", s.joint()).field("pain.approach", s.approach()).check();
-    return new Soreness(s.joint(), orNone(s.movements()), s.approach());
-  }
-
-  private static Cautions.Entry caution(CautionFile c) {
-    new Needed().field("cautions.caution", c.caution()).check();
-    return new Cautions.Entry(
-        c.caution(),
-        c.clearedBy() == null && c.clearedOn() == null
-            ? Optional.empty()
-            : Optional.of(new Cautions.Clearance(c.clearedBy(), c.clearedOn())));
-  }
-
-  private static Restriction restriction(RestrictionFile r) {
-    return new Restriction(
-        r.by(),
-        r.on(),
-        r.text(),
-        Optional.ofNullable(r.kneeMaxDeg()),
-        Optional.ofNullable(r.hipMaxDeg()),
-        Boolean.TRUE.equals(r.noLoadedBack()));
-  }
-
-  private static Measurement reading(ReadingFile m) {
-    new Needed().field("kind", m.kind()).field("value", m.value()).field("on", m.on()).check();
-    return new Measurement(m.kind(), m.side() == null ? Side.NONE : m.side(), m.value(), m.on());
-  }
-
-  private static KnownLift lift(LiftFile l) {
-    new Needed()
-        .field("candidateId", l.candidateId())
-        .field("loadKg", l.loadKg())
-        .field("repetitions", l.repetitions())
-        .field("reserve", l.reserve())
-        .check();
-    return new KnownLift(
-        l.candidateId(), new PerformedSet(l.loadKg(), l.repetitions(), l.reserve()), l.on());
-  }
-
-  /** Throws for a moment to come, or one that is too long ago. */
-  private void moment(String field, @Nullable Instant at) {
-    if (at != null && (at.isBefore(OLDEST) || at.isAfter(latest))) {
-      throw new InvalidInput(field, "is not within 1950 and today");
-    }
-  }
-
-  private ReadSession session(SessionFile s, String at) {
-    new Needed()
-        .field("gym", s.gym())
-        .field("school", s.school())
-        .field("createdAt", s.createdAt())
-        .check();
-    moment("createdAt", s.createdAt());
-    moment("finishedAt", s.finishedAt());
-    int before = faults.size();
-    Set<String> keepOut = new HashSet<>(orNone(s.keepOut()));
-    Optional<Aim> aim = at(at + ".", () -> new Aim(orNone(s.aim()), keepOut));
-    at(at + ".", () -> knownSchool(s.school()));
-    if (s.finishedAt() != null && s.finishedAt().isBefore(s.createdAt())) {
-      faults.add(new InvalidInput.Fault(at + ".finishedAt", "is before the session began"));
-    }
-    List<SessionImport.ArchivedItem> items = new ArrayList<>();
-    each(at + ".items", s.items(), (i, a) -> items.add(item(i, a)));
-    if (faults.size() > before) {
-      // a session at fault is never brought in; what else is wrong with the file is still looked
-      // for
-      SessionBrief nothing = new SessionBrief(Map.of(), List.of(), s.school(), false);
-      return new ReadSession(s.gym(), nothing, s.createdAt(), Optional.empty(), items);
-    }
-    return new ReadSession(
-        s.gym(),
-        new SessionBrief(
-            aim.orElseThrow().weights(),
-            List.copyOf(orNone(s.keepOut())),
-            s.school(),
-            Boolean.TRUE.equals(s.stiffToday())),
-        s.createdAt(),
-        Optional.ofNullable(s.finishedAt()),
-        items);
-  }
-
-  private SessionImport.ArchivedItem item(ItemFile i, String at) {
-    new Needed().field("candidateId", i.candidateId()).check();
-    Exercise exercise = known(i.candidateId());
-    Map<String, Double> setup =
-        Setup.of(exercise.family().parameters(), orNone(i.setup())).values();
-    Optional.ofNullable(i.prescription())
-        .ifPresent(p -> InvalidInput.gather(faults, at + ".prescription.", p::prescription));
-    double share = i.loadShare() == null ? 1 : i.loadShare();
-    Asked.LOAD_SHARE.check(faults, at + ".loadShare", share);
-    List<SessionImport.ArchivedSet> sets = new ArrayList<>();
-    each(at + ".sets", i.sets(), (s, a) -> sets.add(set(s)));
-    Optional<PrescriptionDocument> prescription = Optional.ofNullable(i.prescription());
-    return new SessionImport.ArchivedItem(
-        i.candidateId(),
-        setup,
-        new Asked(
-            List.copyOf(orNone(i.prescribed())),
-            prescription,
-            Optional.ofNullable(i.bout()),
-            share),
-        Boolean.TRUE.equals(i.ended()),
-        sets);
-  }
-
-  private SessionImport.ArchivedSet set(SetFile s) {
-    new Needed()
-        .field("id", s.id())
-        .field("loadKg", s.loadKg())
-        .field("repetitions", s.repetitions())
-        .field("reserve", s.reserve())
-        .field("performedAt", s.performedAt())
-        .check();
-    moment("performedAt", s.performedAt());
-    Optional<Pain> pain =
-        Optional.ofNullable(s.pain())
-            .map(
-                p -> {
-                  new Needed().field("pain.level", p.level()).check();
-                  return new Pain(p.joint(), p.level());
-                });
-    SetRecord record =
-        new SetRecord(
-            new PerformedSet(s.loadKg(), s.repetitions(), s.reserve()),
-            s.kind() == null ? SetRecord.Kind.WORK : s.kind(),
-            Optional.ofNullable(s.number()),
-            s.side() == null ? Side.NONE : s.side(),
-            Optional.ofNullable(s.range()),
-            Optional.ofNullable(s.tempoKept()),
-            orNone(s.felt()),
-            pain);
-    return new SessionImport.ArchivedSet(s.id(), record, s.performedAt());
-  }
-
-  private ReadWeek week(WeekFile w, String at) {
-    new Needed()
-        .field("gym", w.gym())
-        .field("createdAt", w.createdAt())
-        .field("changedAt", w.changedAt())
-        .field("brief", w.brief())
-        .field("plan", w.plan())
-        .check();
-    moment("createdAt", w.createdAt());
-    moment("changedAt", w.changedAt());
-    moment("removedAt", w.removedAt());
-    String school = w.brief().school();
-    if (school != null) {
-      at(at + ".brief.", () -> knownSchool(school));
-    }
-    Function<UUID, PlanStore.ArchivedPlan> kept =
-        gym ->
-            new PlanStore.ArchivedPlan(
-                gym,
-                w.createdAt(),
-                w.changedAt(),
-                Optional.ofNullable(w.removedAt()),
-                w.brief(),
-                w.plan());
-    PlanStore.ArchivedPlan checked = kept.apply(new UUID(0, 0)).checked();
-    checked.document().week().items().forEach(i -> at(at + ".plan.", () -> known(i.candidateId())));
-    return new ReadWeek(w.gym(), kept);
-  }
-
-  private ReadMark mark(MarkFile m) {
-    new Needed()
-        .field("gym", m.gym())
-        .field("candidateId", m.candidateId())
-        .field("words", m.words())
-        .field("changedAt", m.changedAt())
-        .check();
-    moment("changedAt", m.changedAt());
-    known(m.candidateId());
-    return new ReadMark(m.gym(), m.candidateId(), Floor.checkedMark(m.words()), m.changedAt());
-  }
-
-  private ReadAnswer answer(AnswerFile a) {
-    new Needed().field("kind", a.kind()).field("subject", a.subject()).field("at", a.at()).check();
-    moment("at", a.at());
-    if ((a.act() == null) != (a.words() == null)) {
-      throw new InvalidInput(
-          "words", "and act belong together: both, or neither where the lesson was dismissed");
-    }
-    Optional<Lesson.Proposal> taken =
-        Optional.ofNullable(a.act())
-            .map(act -> new Lesson.Proposal(act, Objects.requireNonNull(a.words())));
-    Answers.check(a.subject(), taken);
-    return new ReadAnswer(a.kind(), a.subject(), taken, a.at());
-  }
-
   /**
-   * The exercise of a candidate of the catalogue, or of an own variant that the document brings
-   * along.
+   * The exercise of a candidate of the catalogue, or of an own variant or an own exercise that the
+   * document brings along.
    */
-  private Exercise known(String candidateId) {
-    if (Candidate.ownKey(candidateId).isEmpty()) {
-      return Catalogue.standard().candidates().stream()
-          .filter(c -> c.id().equals(candidateId))
-          .findFirst()
-          .map(Catalogue.standard()::exerciseOf)
-          .orElseThrow(
-              () ->
-                  new InvalidInput(
-                      "candidateId", "\"" + candidateId + "\" is not in the catalogue"));
+  AnyExercise known(String candidateId) {
+    if (ByWord.ownKey(candidateId).isPresent()) {
+      return Optional.ofNullable(exercises.get(candidateId))
+          .map(ReadExercise::exercise)
+          .orElseThrow(() -> notBrought(candidateId, "exercise", "exercises"));
     }
-    if (!variants.containsKey(candidateId)) {
-      throw new InvalidInput(
-          "candidateId",
-          "\"" + candidateId + "\" is an own variant that is not among this file's variants");
+    if (Candidate.ownKey(candidateId).isPresent()) {
+      return Optional.ofNullable(variants.get(candidateId))
+          .map(v -> Catalogue.standard().exercise(v.exerciseId()))
+          .orElseThrow(() -> notBrought(candidateId, "variant", "variants"));
     }
-    return Catalogue.standard().exercise(variants.get(candidateId).exerciseId());
+    return Catalogue.standard()
+        .trainable(candidateId)
+        .map(Trainable::exercise)
+        .orElseThrow(
+            () ->
+                new InvalidInput("candidateId", "\"" + candidateId + "\" is not in the catalogue"));
   }
 
-  private String knownSchool(String id) {
+  private static InvalidInput notBrought(String candidateId, String what, String part) {
+    return new InvalidInput(
+        "candidateId",
+        "\"" + candidateId + "\" is an own " + what + " that is not among this file's " + part);
+  }
+
+  String knownSchool(String id) {
     return schools.containsKey(id) ? id : School.get(id).id();
   }
 
   private static String exercise(String candidateId) {
     return candidateId.substring(0, Math.max(0, candidateId.indexOf('/')));
-  }
-
-  private static <T> List<T> orNone(@Nullable List<T> list) {
-    return list == null ? List.of() : list;
-  }
-
-  private static <T> Set<T> orNone(@Nullable Set<T> set) {
-    return set == null ? Set.of() : set;
-  }
-
-  private static <K, V> Map<K, V> orNone(@Nullable Map<K, V> map) {
-    return map == null ? Map.of() : map;
   }
 }

@@ -1,7 +1,8 @@
 package istmo.app.exchange;
 
-import istmo.app.catalogue.Variants;
+import istmo.app.catalogue.Trainables;
 import istmo.app.sessions.SessionImport;
+import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
@@ -21,11 +22,11 @@ import org.springframework.stereotype.Service;
 @Service
 public class SetsImport {
   private final SessionImport sessionImport;
-  private final Variants variants;
+  private final Trainables trainables;
 
-  SetsImport(SessionImport sessionImport, Variants variants) {
+  SetsImport(SessionImport sessionImport, Trainables trainables) {
+    this.trainables = trainables;
     this.sessionImport = sessionImport;
-    this.variants = variants;
   }
 
   /**
@@ -61,7 +62,7 @@ public class SetsImport {
             (name, sets) -> {
               String said = exercises.get(name);
               if (said != null && !said.isEmpty()) {
-                variants.candidate(said);
+                trainables.get(said);
               }
               Optional<String> id =
                   said != null
@@ -118,7 +119,7 @@ public class SetsImport {
   /** What the gym's names and nicknames stand for; an exercise's own name is its first set-up. */
   private Map<String, String> names() {
     Map<String, String> names = new LinkedHashMap<>();
-    variants.own().forEach(c -> names.put(plain(c.name()), c.id()));
+    trainables.ownVariants().forEach(c -> names.put(plain(c.name()), c.id()));
     for (Candidate c : Catalogue.standard().candidates()) {
       names.putIfAbsent(plain(c.name()), c.id());
       names.putIfAbsent(c.id(), c.id());
@@ -127,6 +128,11 @@ public class SetsImport {
       Exercise x = Catalogue.standard().exerciseOf(c);
       names.putIfAbsent(plain(x.name()), c.id());
       x.alsoCalled().forEach(n -> names.putIfAbsent(plain(n), c.id()));
+    }
+    for (ByWord x : trainables.byWord()) {
+      names.putIfAbsent(plain(x.name()), x.candidateId());
+      names.putIfAbsent(x.candidateId(), x.candidateId());
+      x.alsoCalled().forEach(n -> names.putIfAbsent(plain(n), x.candidateId()));
     }
     return names;
   }

@@ -1,7 +1,7 @@
 package istmo.app.floor;
 
 import istmo.app.accounts.CurrentCoach;
-import istmo.app.catalogue.Variants;
+import istmo.app.catalogue.Trainables;
 import istmo.app.clients.Clients;
 import istmo.app.floor.persistence.MarkEntity;
 import istmo.app.floor.persistence.MarkRepository;
@@ -12,6 +12,7 @@ import istmo.app.schools.Schools;
 import istmo.app.sessions.History;
 import istmo.app.sessions.Session;
 import istmo.app.sessions.SessionReader;
+import istmo.core.catalogue.Trainable;
 import istmo.core.equipment.Loading;
 import istmo.core.plan.Flow;
 import istmo.core.plan.Offer;
@@ -55,7 +56,7 @@ public class Floor {
   private final History history;
   private final OrderBook orders;
   private final Schools schools;
-  private final Variants variants;
+  private final Trainables trainables;
   private final Answers answers;
   private final MarkRepository marks;
   private final CurrentCoach coach;
@@ -68,7 +69,7 @@ public class Floor {
       History history,
       OrderBook orders,
       Schools schools,
-      Variants variants,
+      Trainables trainables,
       Answers answers,
       MarkRepository marks,
       CurrentCoach coach,
@@ -79,7 +80,7 @@ public class Floor {
     this.history = history;
     this.orders = orders;
     this.schools = schools;
-    this.variants = variants;
+    this.trainables = trainables;
     this.answers = answers;
     this.marks = marks;
     this.coach = coach;
@@ -90,7 +91,7 @@ public class Floor {
    * One exercise on the floor.
    *
    * @param item as the session has it; for a swap the one whose place it would take
-   * @param name of the exercise
+   * @param trainable the exercise with its cues, computed or by word
    * @param offer empty where it is left out for this client, with the reason in {@code refusal}
    * @param next what the record asks for now
    * @param last the outing before this session, in this set-up
@@ -101,7 +102,7 @@ public class Floor {
    */
   public record Exercise(
       Session.Item item,
-      String name,
+      Trainable trainable,
       Optional<Offer> offer,
       String refusal,
       Prescription prescription,
@@ -127,18 +128,9 @@ public class Floor {
     Aim aim = s.brief().aimed();
     School school = schools.get(s.brief().school());
     Offers offers =
-        new Offers(
-            orders
-                .order(
-                    new OrderBook.OrderRequest(
-                        s.client().id(),
-                        s.gym().id(),
-                        aim,
-                        school,
-                        Weights.USUAL,
-                        s.brief().stiffDay()))
-                .order(),
-            s.client().profile());
+        orders.offers(
+            new OrderBook.OrderRequest(
+                s.client().id(), s.gym().id(), aim, school, Weights.USUAL, s.brief().stiffDay()));
     Instant now = clock.instant();
     List<UUID> own = s.items().stream().map(Session.Item::id).toList();
     List<Series> record =
@@ -159,7 +151,7 @@ public class Floor {
             weaker.side(),
             words,
             agreed(s.client().id()),
-            variants.candidates(),
+            trainables.all(),
             now.atZone(ZoneOffset.UTC).toLocalDate());
     return new Walk(s, weaker, maker.all());
   }
@@ -180,7 +172,7 @@ public class Floor {
     String trimmed = checkedMark(words);
     clients.check(clientId);
     gyms.get(gymId);
-    variants.candidate(candidateId);
+    trainables.get(candidateId);
     marks.keep(UUID.randomUUID(), coach.id(), clientId, gymId, candidateId, trimmed, at);
   }
 

@@ -4,7 +4,7 @@ import istmo.app.clients.Client;
 import istmo.app.sessions.PrescriptionDocument;
 import istmo.app.sessions.Session;
 import istmo.core.body.Measurement.Side;
-import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Trainable;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.plan.Flow;
 import istmo.core.plan.LoadsToChoose;
@@ -39,7 +39,7 @@ record FloorExercises(
     Side weaker,
     Map<String, String> marks,
     Map<String, List<String>> agreed,
-    Function<String, Candidate> names,
+    Function<String, Trainable> names,
     LocalDate today) {
   private static final int SWAPS = 3;
 
@@ -166,7 +166,7 @@ record FloorExercises(
       Flow whole,
       List<Floor.Exercise> swaps) {
     String mark = marks.getOrDefault(candidateId, "");
-    String name = names.apply(candidateId).name();
+    Trainable trainable = names.apply(candidateId);
     Optional<Outing> last = series(candidateId, setup).flatMap(Series::last);
     if (x == null) {
       String refusal =
@@ -178,7 +178,7 @@ record FloorExercises(
               .orElseGet(() -> offers.find(candidateId).map(Offer::usual).orElse(null));
       return new Floor.Exercise(
           item,
-          name,
+          trainable,
           Optional.empty(),
           refusal,
           none,
@@ -195,7 +195,7 @@ record FloorExercises(
         whole.steps().stream().filter(st -> st.exerciseId().equals(x.id())).toList();
     return new Floor.Exercise(
         item,
-        name,
+        trainable,
         Optional.of(x.offer()),
         "",
         x.prescription(),

@@ -9,7 +9,13 @@ import java.util.UUID;
 /**
  * A gym, as other features see it.
  *
+ * @param removed it was taken out: in no list, and nothing new is begun there
  * @param pulls item id to the pulls with a hanging scale that its resistance was fitted from
  */
 public record Gym(
-    UUID id, int version, String name, GymEquipment equipment, Map<String, List<Pull>> pulls) {}
+    UUID id,
+    int version,
+    String name,
+    GymEquipment equipment,
+    Map<String, List<Pull>> pulls,
+    boolean removed) {}

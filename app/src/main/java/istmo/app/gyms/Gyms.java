@@ -35,7 +35,7 @@ public class Gyms {
     this.clock = clock;
   }
 
-  /** Every gym of the coach, by name. */
+  /** Every gym of the coach, those that were taken out too, by name. */
   @Transactional(readOnly = true)
   public List<Gym> all() {
     return repository.findByCoachIdOrderByName(coach.id()).stream().map(Gyms::view).toList();
@@ -45,6 +45,33 @@ public class Gyms {
   @Transactional(readOnly = true)
   public Gym get(UUID id) {
     return view(entity(id));
+  }
+
+  /** The gym with this id, for something new: throws {@code Conflict} where it was taken out. */
+  @Transactional(readOnly = true)
+  public Gym inUse(UUID id) {
+    Gym gym = get(id);
+    if (gym.removed()) {
+      throw new Conflict(gym.name() + " was taken out. Put it back first.");
+    }
+    return gym;
+  }
+
+  /** Takes a gym out of every list; what was done and planned there keeps it. */
+  @Transactional
+  public void takeOut(UUID id) {
+    GymEntity e = entity(id);
+    if (!e.isRemoved()) {
+      e.takeOut(clock.instant());
+    }
+  }
+
+  /** Puts one back that was taken out. */
+  @Transactional
+  public Gym putBack(UUID id) {
+    GymEntity e = entity(id);
+    e.putBack();
+    return view(repository.saveAndFlush(e));
   }
 
   /**
@@ -60,12 +87,16 @@ public class Gyms {
 
   /** A gym with everything that is known of it. */
   @Transactional
-  public Gym bringIn(String name, GymEquipment equipment, Map<String, List<Pull>> pulls) {
+  public Gym bringIn(
+      String name, GymEquipment equipment, Map<String, List<Pull>> pulls, boolean removed) {
     String trimmed = checkName(name, null);
     checkPulls(equipment, pulls);
     GymEntity e = new GymEntity(UUID.randomUUID(), coach.id(), clock.instant());
     e.write(trimmed, equipment.items());
     e.know(equipment, pulls);
+    if (removed) {
+      e.takeOut(clock.instant());
+    }
     return view(repository.saveAndFlush(e));
   }
 
@@ -81,7 +112,7 @@ public class Gyms {
   @Transactional
   public Gym change(UUID id, int version, String name, Set<String> equipment) {
     GymEntity e = seen(id, version);
-    e.write(checkName(name, e.getName()), Equipment.check(equipment));
+    e.write(checkName(name, e.getId()), Equipment.check(equipment));
     return view(repository.saveAndFlush(e));
   }
 
@@ -158,15 +189,20 @@ public class Gyms {
     return repository.findByIdAndCoachId(id, coach.id()).orElseThrow(() -> new NotFound("gym"));
   }
 
-  private String checkName(String name, @Nullable String before) {
+  private String checkName(String name, @Nullable UUID own) {
     String trimmed = Names.checked(name);
-    if (!trimmed.equals(before) && repository.existsByCoachIdAndName(coach.id(), trimmed)) {
-      throw new InvalidInput("name", "another gym is called " + trimmed + " already");
+    boolean taken =
+        own == null
+            ? repository.existsByCoachIdAndName(coach.id(), trimmed)
+            : repository.existsByCoachIdAndNameAndIdNot(coach.id(), trimmed, own);
+    if (taken) {
+      throw new InvalidInput(
+          "name", "another gym is called " + trimmed + " already, or was before it was taken out");
     }
     return trimmed;
   }
 
   private static Gym view(GymEntity e) {
-    return new Gym(e.getId(), e.getVersion(), e.getName(), e.equipment(), e.pulls());
+    return new Gym(e.getId(), e.getVersion(), e.getName(), e.equipment(), e.pulls(), e.isRemoved());
   }
 }

@@ -1,6 +1,6 @@
 package istmo.app.orders;
 
-import istmo.app.catalogue.Variants;
+import istmo.app.catalogue.Trainables;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
@@ -12,11 +12,14 @@ import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.Profile;
 import istmo.core.body.Sex;
+import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Trainable;
 import istmo.core.computing.Kept;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.evidence.Evidence;
+import istmo.core.plan.Offers;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.brief.Weights;
@@ -63,15 +66,34 @@ public class OrderBook {
   /** Everything that an order hangs on. */
   private record OrderKey(Brief brief, List<String> own) {}
 
+  private record OffersKey(
+      Order order, Brief brief, List<ByWord> byWord, List<Trainable> takenOut) {
+    @Override
+    @SuppressWarnings("ReferenceEquality") // an order is kept; comparing two would take too long
+    public boolean equals(Object o) {
+      return o instanceof OffersKey k
+          && k.order == order
+          && k.brief.equals(brief)
+          && k.byWord.equals(byWord)
+          && k.takenOut.equals(takenOut);
+    }
+
+    @Override
+    public int hashCode() {
+      return System.identityHashCode(order);
+    }
+  }
+
   private static final int KEPT_ORDERS = 40;
 
   private final Kept<Key, Map<String, Evaluation>> evaluations;
   private final Kept<SchoolKey, Map<String, Evaluation>> bySchool;
   private final Kept<OwnKey, Evaluation> ownEvaluations;
   private final Kept<OrderKey, Order> orders = Kept.atMost(KEPT_ORDERS);
+  private final Kept<OffersKey, Offers> offers = Kept.atMost(KEPT_ORDERS);
   private final Clients clients;
   private final Gyms gyms;
-  private final Variants variants;
+  private final Trainables trainables;
   private final Schools schools;
   private final History history;
   private final Clock clock;
@@ -82,7 +104,7 @@ public class OrderBook {
   OrderBook(
       Clients clients,
       Gyms gyms,
-      Variants variants,
+      Trainables trainables,
       Schools schools,
       History history,
       Clock clock,
@@ -95,7 +117,7 @@ public class OrderBook {
     this.clock = clock;
     this.clients = clients;
     this.gyms = gyms;
-    this.variants = variants;
+    this.trainables = trainables;
   }
 
   /**
@@ -141,6 +163,13 @@ public class OrderBook {
     return OrderChange.between(order(before), order(before.at(equipment)));
   }
 
+  /** What can be put into a plan by this order; must not be asked for inside a transaction. */
+  public Offers offers(OrderRequest request) {
+    Brief brief = brief(clients.get(request.clientId()), gyms.get(request.gymId()), request);
+    OffersKey key = new OffersKey(order(brief), brief, trainables.byWord(), trainables.takenOut());
+    return offers.get(key, k -> new Offers(k.order(), k.brief(), k.byWord(), k.takenOut()));
+  }
+
   private Brief brief(Client client, Gym gym, OrderRequest request) {
     Transactions.mustBeOutside("an order");
     Brief brief =
@@ -157,14 +186,14 @@ public class OrderBook {
   }
 
   private Order order(Brief brief) {
-    List<Candidate> own = variants.own();
+    List<Candidate> own = trainables.ownVariants();
     return orders.get(
         new OrderKey(brief, own.stream().map(Candidate::id).toList()),
         k -> Orders.order(brief, evaluated(brief, own)));
   }
 
   private Map<String, Evaluation> evaluated(Brief brief) {
-    return evaluated(brief, variants.own());
+    return evaluated(brief, trainables.ownVariants());
   }
 
   private Map<String, Evaluation> evaluated(Brief brief, List<Candidate> own) {
@@ -199,7 +228,7 @@ public class OrderBook {
    */
   public List<BySchool> bySchool(OrderRequest request) {
     Brief brief = brief(clients.get(request.clientId()), gyms.get(request.gymId()), request);
-    List<Candidate> own = variants.own();
+    List<Candidate> own = trainables.ownVariants();
     return schools.all().stream()
         .map(
             s ->

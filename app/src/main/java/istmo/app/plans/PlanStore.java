@@ -73,13 +73,7 @@ public class PlanStore {
 
   /** One line of the list. */
   public record Line(
-      UUID id,
-      UUID clientId,
-      UUID gymId,
-      String name,
-      int days,
-      int exercises,
-      Instant changedAt) {}
+      UUID id, UUID clientId, UUID gymId, PlanDocument document, Instant changedAt) {}
 
   /** The newest hundred plans of a client, or of all clients. */
   @Transactional(readOnly = true)
@@ -95,17 +89,13 @@ public class PlanStore {
     Map<UUID, PlanDocument> heads = heads(found);
     return found.stream()
         .map(
-            p -> {
-              PlanDocument d = Required.entry(heads, p.getId());
-              return new Line(
-                  p.getId(),
-                  p.getClientId(),
-                  p.getGymId(),
-                  d.name(),
-                  d.days().size(),
-                  d.week().items().size(),
-                  p.getChangedAt());
-            })
+            p ->
+                new Line(
+                    p.getId(),
+                    p.getClientId(),
+                    p.getGymId(),
+                    Required.entry(heads, p.getId()),
+                    p.getChangedAt()))
         .toList();
   }
 

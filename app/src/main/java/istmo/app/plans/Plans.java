@@ -10,10 +10,8 @@ import istmo.app.schools.Schools;
 import istmo.app.sessions.Session;
 import istmo.app.sessions.SessionReader;
 import istmo.core.body.PainFlag;
-import istmo.core.body.Profile;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.body.Soreness;
-import istmo.core.computing.Kept;
 import istmo.core.plan.Arrangement;
 import istmo.core.plan.Block;
 import istmo.core.plan.Coverage;
@@ -29,7 +27,6 @@ import istmo.core.plan.WorkingLoad;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Weights;
-import istmo.core.ranking.order.Order;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -50,22 +47,7 @@ public class Plans {
   private static final int SWAPS = 6;
   private static final int USUAL_TIMES = 2;
   private static final int USUAL_MINUTES = 60;
-  private static final int KEPT_OFFERS = 40;
 
-  private record OffersKey(Order order, Profile profile) {
-    @Override
-    @SuppressWarnings("ReferenceEquality") // an order is kept; comparing two would take too long
-    public boolean equals(Object o) {
-      return o instanceof OffersKey k && k.order == order && k.profile.equals(profile);
-    }
-
-    @Override
-    public int hashCode() {
-      return System.identityHashCode(order);
-    }
-  }
-
-  private final Kept<OffersKey, Offers> offers = Kept.atMost(KEPT_OFFERS);
   private final PlanStore store;
   private final Clients clients;
   private final Gyms gyms;
@@ -117,7 +99,7 @@ public class Plans {
   /** A plan that begins with a document: one that is brought in. */
   public Plan begin(UUID clientId, UUID gymId, PlanBrief brief, PlanDocument document) {
     clients.check(clientId);
-    gyms.get(gymId);
+    gyms.inUse(gymId);
     aim(brief);
     Weights weights = new Weights(Weights.Preset.get(brief.preset()), brief.weights());
     PlanBrief kept =
@@ -226,24 +208,16 @@ public class Plans {
     return aim;
   }
 
-  private Order order(PlanStore.Stored e) {
-    PlanBrief b = e.brief();
-    return orders
-        .order(
-            new OrderBook.OrderRequest(
-                e.clientId(),
-                e.gymId(),
-                aim(b),
-                schools.get(b.school()),
-                new Weights(Weights.Preset.get(b.preset()), b.weights()),
-                false))
-        .order();
-  }
-
   private Offers offers(PlanStore.Stored e) {
-    return offers.get(
-        new OffersKey(order(e), clients.get(e.clientId()).profile()),
-        k -> new Offers(k.order(), k.profile()));
+    PlanBrief b = e.brief();
+    return orders.offers(
+        new OrderBook.OrderRequest(
+            e.clientId(),
+            e.gymId(),
+            aim(b),
+            schools.get(b.school()),
+            new Weights(Weights.Preset.get(b.preset()), b.weights()),
+            false));
   }
 
   private Plan view(PlanStore.Stored e, Optional<Integer> step) {

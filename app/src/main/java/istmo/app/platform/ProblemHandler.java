@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.ConcurrencyFailureException;
+import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -13,6 +15,7 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
@@ -32,8 +35,7 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler
   ProblemDetail invalid(InvalidInput e) {
-    return problem(
-        HttpStatus.UNPROCESSABLE_CONTENT, "Some of the input cannot be used.", e.faults());
+    return problem(HttpStatus.UNPROCESSABLE_CONTENT, "Check the marked fields.", e.faults());
   }
 
   @ExceptionHandler
@@ -52,6 +54,26 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
     return ProblemDetail.forStatusAndDetail(
         HttpStatus.CONFLICT,
         "This clashes with what is there already. Load again; nothing was overwritten.");
+  }
+
+  /** Two saves of one thing at the same moment: the first one stands. */
+  @ExceptionHandler
+  ProblemDetail overtaken(ConcurrencyFailureException e) {
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.CONFLICT,
+        "It was saved elsewhere at this moment. Load again; nothing was overwritten.");
+  }
+
+  /** The database is away, or nobody lets go of a connection to it. */
+  @ExceptionHandler({
+    CannotCreateTransactionException.class,
+    DataAccessResourceFailureException.class
+  })
+  ProblemDetail away(Exception e) {
+    LOG.warn("the database does not answer", e);
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.SERVICE_UNAVAILABLE,
+        "The database does not answer now; nothing was changed. Try again in a moment.");
   }
 
   @ExceptionHandler

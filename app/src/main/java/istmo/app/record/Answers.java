@@ -10,9 +10,12 @@ import istmo.core.record.Lesson;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -47,11 +50,19 @@ public class Answers {
   /** Answers that still hold, newest first. */
   @Transactional(readOnly = true)
   public List<Answer> of(UUID clientId) {
+    return of(List.of(clientId)).getOrDefault(clientId, List.of());
+  }
+
+  /** The same of several clients, by client; those without any are left out. */
+  @Transactional(readOnly = true)
+  public Map<UUID, List<Answer>> of(Collection<UUID> clientIds) {
     Instant from = clock.instant().minus(HOLDS);
-    return answers.findByCoachIdAndClientIdOrderByAnsweredAtDesc(coach.id(), clientId).stream()
+    return answers.findByCoachIdAndClientIdInOrderByAnsweredAtDesc(coach.id(), clientIds).stream()
         .filter(a -> a.getAnsweredAt().isAfter(from))
-        .map(Answers::answer)
-        .toList();
+        .collect(
+            Collectors.groupingBy(
+                LessonAnswerEntity::getClientId,
+                Collectors.mapping(Answers::answer, Collectors.toList())));
   }
 
   /** Throws what is too long, or says nothing. */

@@ -1,6 +1,6 @@
 package istmo.app.record;
 
-import istmo.app.catalogue.Variants;
+import istmo.app.catalogue.Trainables;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.orders.OrderBook;
@@ -8,8 +8,7 @@ import istmo.app.schools.Schools;
 import istmo.app.sessions.History;
 import istmo.app.sessions.Session;
 import istmo.app.sessions.SessionReader;
-import istmo.core.catalogue.Candidate;
-import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Trainable;
 import istmo.core.plan.Offer;
 import istmo.core.plan.Offers;
 import istmo.core.plan.Targets;
@@ -27,6 +26,8 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -46,7 +47,7 @@ public class Records {
   private final Clients clients;
   private final OrderBook orders;
   private final Schools schools;
-  private final Variants variants;
+  private final Trainables trainables;
   private final Answers answers;
   private final Clock clock;
 
@@ -56,7 +57,7 @@ public class Records {
       Clients clients,
       OrderBook orders,
       Schools schools,
-      Variants variants,
+      Trainables trainables,
       Answers answers,
       Clock clock) {
     this.history = history;
@@ -64,7 +65,7 @@ public class Records {
     this.clients = clients;
     this.orders = orders;
     this.schools = schools;
-    this.variants = variants;
+    this.trainables = trainables;
     this.answers = answers;
     this.clock = clock;
   }
@@ -89,13 +90,13 @@ public class Records {
    *
    * @param next by what is usual for this exercise; empty where it is not on offer now
    */
-  public record OneSeries(Series series, Candidate candidate, Optional<Progression.Next> next) {}
+  public record OneSeries(Series series, Trainable candidate, Optional<Progression.Next> next) {}
 
   /** One series of a client; computes, so it must not be asked for inside a transaction. */
   public OneSeries series(UUID clientId, UUID seriesId) {
     clients.check(clientId);
     Series s = history.series(clientId, seriesId);
-    Candidate candidate = variants.candidates().apply(s.candidateId());
+    Trainable candidate = trainables.all().apply(s.candidateId());
     Optional<Session> newest = reader.newest(clientId);
     Optional<Progression.Next> next =
         newest.flatMap(
@@ -142,7 +143,7 @@ public class Records {
     }
     Offers offers = offers(newest.get());
     Set<String> unknown = new LinkedHashSet<>();
-    Function<String, Candidate> names = variants.candidates();
+    Function<String, Trainable> names = trainables.all();
     counts.stream()
         .filter(c -> offers.find(c.candidateId()).isEmpty())
         .forEach(c -> unknown.add(names.apply(c.candidateId()).name()));
@@ -164,30 +165,11 @@ public class Records {
   /** What the record teaches now, the most pressing first. */
   public List<Taught> lessons(UUID clientId) {
     Client client = clients.get(clientId);
-    List<Series> all =
-        List.copyOf(
-            history
-                .since(clientId, clock.instant().minus(Experience.COUNTS_FOR), List.of())
-                .values());
+    List<Series> all = recent(clientId);
     if (all.isEmpty()) {
       return List.of();
     }
     Optional<Offers> offers = reader.newest(clientId).map(this::offers);
-    Function<String, Candidate> names = variants.candidates();
-    List<Lessons.ReviewedSeries> looked = new ArrayList<>();
-    for (Series s : all) {
-      if (!s.outings().isEmpty()) {
-        Candidate c = names.apply(s.candidateId());
-        Set<String> mainly =
-            offers
-                .flatMap(o -> o.find(s.candidateId()))
-                .map(o -> Set.copyOf(o.mainly()))
-                .orElse(Set.of());
-        looked.add(
-            new Lessons.ReviewedSeries(
-                s, c.name(), Catalogue.standard().exerciseOf(c).faults(), mainly));
-      }
-    }
     WeeksOverview weeks = weeks(clientId, LESSON_WEEKS + 1);
     List<WeeklySets> whole =
         weeks.weeks().subList(0, weeks.weeks().size() - 1); // the running week is not over
@@ -199,8 +181,64 @@ public class Records {
                     whole.stream().map(WeeklySets::sets).toList(),
                     whole.get(whole.size() - 1).monday().plusDays(6),
                     weeks.asked()));
-    List<Answers.Answer> given = answers.of(client.id());
-    return Lessons.of(looked, weekly, today()).stream()
+    return taught(
+        answers.of(client.id()),
+        Lessons.of(
+            reviewed(
+                all,
+                trainables.all(),
+                id -> offers.flatMap(o -> o.find(id)).map(Offer::mainly).orElse(List.of())),
+            weekly,
+            today()));
+  }
+
+  /**
+   * What the records of these clients alone say and nobody has answered, by client: pain that comes
+   * back, a side behind, a stall. No order is computed for it, and it takes as many queries for
+   * many clients as for one.
+   */
+  public Map<UUID, List<Lesson>> unanswered(Collection<UUID> clientIds) {
+    Map<UUID, List<Series>> done =
+        history.since(clientIds, clock.instant().minus(Experience.COUNTS_FOR));
+    Map<UUID, List<Answers.Answer>> given = answers.of(clientIds);
+    Function<String, Trainable> names = trainables.all();
+    Map<UUID, List<Lesson>> found = new LinkedHashMap<>();
+    done.forEach(
+        (id, series) ->
+            found.put(
+                id,
+                taught(
+                        given.getOrDefault(id, List.of()),
+                        Lessons.of(
+                            reviewed(series, names, c -> List.of()), Optional.empty(), today()))
+                    .stream()
+                    .filter(t -> t.answer().isEmpty())
+                    .map(Taught::lesson)
+                    .toList()));
+    return found;
+  }
+
+  private List<Series> recent(UUID clientId) {
+    return List.copyOf(
+        history.since(clientId, clock.instant().minus(Experience.COUNTS_FOR), List.of()).values());
+  }
+
+  /** Series that were done, with what each exercise mainly trains as far as it is known. */
+  private static List<Lessons.ReviewedSeries> reviewed(
+      List<Series> all, Function<String, Trainable> names, Function<String, List<String>> mainly) {
+    return all.stream()
+        .filter(s -> !s.outings().isEmpty())
+        .map(
+            s -> {
+              Trainable c = names.apply(s.candidateId());
+              return new Lessons.ReviewedSeries(
+                  s, c.name(), c.exercise().faults(), Set.copyOf(mainly.apply(s.candidateId())));
+            })
+        .toList();
+  }
+
+  private static List<Taught> taught(List<Answers.Answer> given, List<Lesson> lessons) {
+    return lessons.stream()
         .map(
             l ->
                 new Taught(
@@ -235,17 +273,13 @@ public class Records {
   }
 
   private Offers offers(Session s) {
-    return new Offers(
-        orders
-            .order(
-                new OrderBook.OrderRequest(
-                    s.client().id(),
-                    s.gym().id(),
-                    s.brief().aimed(),
-                    schools.get(s.brief().school()),
-                    Weights.USUAL,
-                    false))
-            .order(),
-        s.client().profile());
+    return orders.offers(
+        new OrderBook.OrderRequest(
+            s.client().id(),
+            s.gym().id(),
+            s.brief().aimed(),
+            schools.get(s.brief().school()),
+            Weights.USUAL,
+            false));
   }
 }

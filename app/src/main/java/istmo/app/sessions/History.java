@@ -90,9 +90,27 @@ public class History {
   public Map<UUID, Series> since(UUID clientId, Instant from, Collection<UUID> withoutItems) {
     return series(
         series.findByCoachIdAndClientId(coach.id(), clientId),
-        sets.since(coach.id(), clientId, from).stream()
+        sets.since(coach.id(), List.of(clientId), from).stream()
             .filter(p -> !withoutItems.contains(p.getItemId()))
             .toList());
+  }
+
+  /**
+   * The series of several clients with what was done of them since a moment, by client; two queries
+   * however many clients there are.
+   */
+  @Transactional(readOnly = true)
+  public Map<UUID, List<Series>> since(Collection<UUID> clientIds, Instant from) {
+    if (clientIds.isEmpty()) {
+      return Map.of();
+    }
+    List<SeriesEntity> known = series.findByCoachIdAndClientIdIn(coach.id(), clientIds);
+    Map<UUID, Series> done = series(known, sets.since(coach.id(), clientIds, from));
+    return known.stream()
+        .collect(
+            Collectors.groupingBy(
+                SeriesEntity::getClientId,
+                Collectors.mapping(s -> Required.entry(done, s.getId()), Collectors.toList())));
   }
 
   /** Sets by week and kind, since a moment. */

@@ -1,11 +1,18 @@
 package istmo.app.sessions;
 
+import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.core.mechanics.Tempo;
+import istmo.core.plan.Drops;
 import istmo.core.plan.Prescription;
 import istmo.core.plan.Scheme;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
-/** How an exercise is to be done, as it is kept and exchanged. Rest in s. */
+/**
+ * How an exercise is to be done, as it is kept and exchanged. Rests in s. What is not said of sides
+ * and drops is as usual; weeks that were kept before could not say it.
+ */
 public record PrescriptionDocument(
     Integer sets,
     Integer repetitionsLow,
@@ -13,7 +20,9 @@ public record PrescriptionDocument(
     Double reserve,
     TempoDocument tempo,
     Integer restS,
-    Scheme scheme) {
+    Scheme scheme,
+    @MayBeMissing @Nullable Integer sideRestS,
+    @MayBeMissing @Nullable DropsDocument drops) {
   /** A prescription as it is stored and served. */
   public static PrescriptionDocument of(Prescription p) {
     return new PrescriptionDocument(
@@ -24,7 +33,9 @@ public record PrescriptionDocument(
         new TempoDocument(
             p.tempo().loweringS(), p.tempo().lowS(), p.tempo().liftingS(), p.tempo().topS()),
         p.restS(),
-        p.scheme());
+        p.scheme(),
+        p.sideRestS(),
+        p.drops().map(DropsDocument::of).orElse(null));
   }
 
   /** The prescription; throws {@code InvalidInput} for what cannot be. */
@@ -39,7 +50,32 @@ public record PrescriptionDocument(
         .field("scheme", scheme)
         .check();
     return new Prescription(
-        sets, repetitionsLow, repetitionsHigh, reserve, tempo.tempo(), restS, scheme);
+        sets,
+        repetitionsLow,
+        repetitionsHigh,
+        reserve,
+        tempo.tempo(),
+        restS,
+        sideRestS == null ? Prescription.CHANGE_SIDE_S : sideRestS,
+        scheme,
+        drops == null ? scheme.usualDrops() : Optional.of(drops.drops()));
+  }
+
+  /** Sets that follow a set at once; {@code less} as a share of the load. */
+  public record DropsDocument(
+      Integer number, Double less, Boolean everySet, @MayBeMissing @Nullable String easier) {
+    static DropsDocument of(Drops d) {
+      return new DropsDocument(d.number(), d.less(), d.everySet(), d.easier());
+    }
+
+    Drops drops() {
+      new Needed()
+          .field("drops.number", number)
+          .field("drops.less", less)
+          .field("drops.everySet", everySet)
+          .check();
+      return new Drops(number, less, everySet, easier == null ? "" : easier.strip());
+    }
   }
 
   /** Seconds of each phase of a repetition. */

@@ -1,7 +1,6 @@
 package istmo.app.sessions;
 
 import istmo.app.accounts.CurrentCoach;
-import istmo.app.bench.Bench;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
@@ -54,7 +53,7 @@ public class SessionImport {
   private final EntityManager entities;
   private final Clients clients;
   private final Gyms gyms;
-  private final Bench bench;
+  private final Admittance admittance;
   private final CurrentCoach coach;
   private final Transactions transactions;
 
@@ -66,7 +65,7 @@ public class SessionImport {
       EntityManager entities,
       Clients clients,
       Gyms gyms,
-      Bench bench,
+      Admittance admittance,
       CurrentCoach coach,
       Transactions transactions) {
     this.transactions = transactions;
@@ -77,7 +76,7 @@ public class SessionImport {
     this.entities = entities;
     this.clients = clients;
     this.gyms = gyms;
-    this.bench = bench;
+    this.admittance = admittance;
     this.coach = coach;
   }
 
@@ -106,7 +105,7 @@ public class SessionImport {
     all.stream()
         .map(ImportedSet::candidateId)
         .distinct()
-        .forEach(id -> setups.put(id, bench.usual(client, gym.equipment(), id).values()));
+        .forEach(id -> setups.put(id, admittance.usual(client, gym, id)));
     return transactions.write(() -> importSets(clientId, gymId, all, setups));
   }
 

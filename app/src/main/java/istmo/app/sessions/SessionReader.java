@@ -1,7 +1,6 @@
 package istmo.app.sessions;
 
 import istmo.app.accounts.CurrentCoach;
-import istmo.app.bench.Bench;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
@@ -15,9 +14,7 @@ import istmo.app.sessions.persistence.PerformedSetEntity;
 import istmo.app.sessions.persistence.PerformedSetRepository;
 import istmo.app.sessions.persistence.SessionEntity;
 import istmo.app.sessions.persistence.TrainingSessionRepository;
-import istmo.core.body.Cautions;
 import istmo.core.quantity.Required;
-import istmo.core.stimulus.School;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -40,7 +37,7 @@ public class SessionReader {
   private final PerformedSetRepository sets;
   private final Clients clients;
   private final Gyms gyms;
-  private final Bench bench;
+  private final Admittance admittance;
   private final Schools schools;
   private final CurrentCoach coach;
   private final Clock clock;
@@ -52,7 +49,7 @@ public class SessionReader {
       PerformedSetRepository sets,
       Clients clients,
       Gyms gyms,
-      Bench bench,
+      Admittance admittance,
       Schools schools,
       CurrentCoach coach,
       Clock clock,
@@ -62,7 +59,7 @@ public class SessionReader {
     this.sets = sets;
     this.clients = clients;
     this.gyms = gyms;
-    this.bench = bench;
+    this.admittance = admittance;
     this.schools = schools;
     this.coach = coach;
     this.clock = clock;
@@ -83,8 +80,13 @@ public class SessionReader {
   public List<Line> list(Optional<UUID> clientId) {
     List<SessionEntity> found =
         clientId
-            .map(id -> sessions.findTop100ByCoachIdAndClientIdOrderByCreatedAtDesc(coach.id(), id))
-            .orElseGet(() -> sessions.findTop100ByCoachIdOrderByCreatedAtDesc(coach.id()));
+            .map(
+                id ->
+                    sessions.findTop100ByCoachIdAndClientIdAndRemovedAtIsNullOrderByCreatedAtDesc(
+                        coach.id(), id))
+            .orElseGet(
+                () ->
+                    sessions.findTop100ByCoachIdAndRemovedAtIsNullOrderByCreatedAtDesc(coach.id()));
     Map<UUID, List<ItemEntity>> bySession =
         found.isEmpty()
             ? Map.of()
@@ -108,13 +110,25 @@ public class SessionReader {
         .toList();
   }
 
+  /** How many sets each of these sessions has; those without any are left out. */
+  @Transactional(readOnly = true)
+  public Map<UUID, Integer> setCounts(List<UUID> sessionIds) {
+    return sessionIds.isEmpty()
+        ? Map.of()
+        : items.setCounts(coach.id(), sessionIds).stream()
+            .collect(
+                Collectors.toMap(ItemRepository.SetCount::getSessionId, c -> (int) c.getSets()));
+  }
+
   /**
    * Every session of a client with its sets, oldest first, without looking back to last times; four
    * queries however many there are.
    */
   public List<Session> history(UUID clientId) {
     List<SessionEntity> found =
-        sessions.findByCoachIdAndClientIdOrderByCreatedAtAsc(coach.id(), clientId);
+        sessions.findByCoachIdAndClientIdOrderByCreatedAtAsc(coach.id(), clientId).stream()
+            .filter(s -> !s.isTakenOut())
+            .toList();
     if (found.isEmpty()) {
       return List.of();
     }
@@ -161,7 +175,7 @@ public class SessionReader {
   /** The newest session of a client, without its exercises: where it was, and what it was for. */
   public Optional<Session> newest(UUID clientId) {
     return sessions
-        .findFirstByCoachIdAndClientIdOrderByCreatedAtDesc(coach.id(), clientId)
+        .findFirstByCoachIdAndClientIdAndRemovedAtIsNullOrderByCreatedAtDesc(coach.id(), clientId)
         .map(
             s ->
                 new Session(
@@ -212,21 +226,10 @@ public class SessionReader {
     Map<String, Session.LastTime> last = rows.lastTimes();
     Map<UUID, List<Session.LoggedSet>> done = rows.sets();
     List<Session.Item> views = new ArrayList<>();
-    Client client = clients.get(s.getClientId());
-    Gym gym = gyms.get(s.getGymId());
-    School school = schools.get(s.getBrief().school());
+    Admittance.Place place = place(s);
     for (ItemEntity i : own) {
-      Bench.Side side =
-          bench.side(
-              client,
-              gym.equipment(),
-              new Bench.SetupRequest(
-                  client.id(),
-                  Optional.of(gym.id()),
-                  i.getCandidateId(),
-                  Optional.of(i.getSetup()),
-                  s.getBrief().stiffDay()),
-              school);
+      Admittance.Standing standing =
+          admittance.of(place, i.getCandidateId(), Optional.of(i.getSetup()));
       views.add(
           new Session.Item(
               i.getId(),
@@ -245,17 +248,25 @@ public class SessionReader {
                               l.setup(),
                               l.setup().equals(i.getSetup()),
                               l.sets())),
-              side.refusal().map(Cautions.Refusal::reason),
-              side.load()));
+              standing.refusal(),
+              standing.load()));
     }
     return new Session(
         s.getId(),
-        client,
-        gym,
+        place.client(),
+        place.gym(),
         s.getBrief(),
         s.getCreatedAt(),
         Optional.ofNullable(s.getFinishedAt()),
         views);
+  }
+
+  Admittance.Place place(SessionEntity s) {
+    return new Admittance.Place(
+        clients.get(s.getClientId()),
+        gyms.get(s.getGymId()),
+        schools.get(s.getBrief().school()),
+        s.getBrief().stiffDay());
   }
 
   private Map<UUID, List<Session.LoggedSet>> setsOf(List<UUID> itemIds) {

@@ -1,13 +1,11 @@
 package istmo.app.sessions;
 
 import istmo.app.accounts.CurrentCoach;
-import istmo.app.bench.Bench;
-import istmo.app.catalogue.Variants;
+import istmo.app.catalogue.Trainables;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gyms;
 import istmo.app.platform.Conflict;
 import istmo.app.platform.Transactions;
-import istmo.app.schools.Schools;
 import istmo.app.sessions.persistence.ItemEntity;
 import istmo.app.sessions.persistence.ItemRepository;
 import istmo.app.sessions.persistence.PerformedSetRepository;
@@ -15,12 +13,14 @@ import istmo.app.sessions.persistence.SessionEntity;
 import istmo.app.sessions.persistence.TrainingSessionRepository;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.stimulus.School;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -35,12 +35,12 @@ public class Sessions {
   private final SessionReader reader;
   private final Clients clients;
   private final Gyms gyms;
-  private final Bench bench;
-  private final Schools schools;
-  private final Variants variants;
+  private final Admittance admittance;
+  private final Trainables trainables;
   private final CurrentCoach coach;
   private final Clock clock;
   private final Transactions transactions;
+  private final EntityManager entities;
 
   Sessions(
       TrainingSessionRepository sessions,
@@ -50,14 +50,14 @@ public class Sessions {
       SessionReader reader,
       Clients clients,
       Gyms gyms,
-      Bench bench,
-      Variants variants,
+      Admittance admittance,
+      Trainables trainables,
       CurrentCoach coach,
       Clock clock,
-      Schools schools,
-      Transactions transactions) {
+      Transactions transactions,
+      EntityManager entities) {
+    this.entities = entities;
     this.transactions = transactions;
-    this.schools = schools;
     this.sessions = sessions;
     this.items = items;
     this.sets = sets;
@@ -65,8 +65,8 @@ public class Sessions {
     this.reader = reader;
     this.clients = clients;
     this.gyms = gyms;
-    this.bench = bench;
-    this.variants = variants;
+    this.admittance = admittance;
+    this.trainables = trainables;
     this.coach = coach;
     this.clock = clock;
   }
@@ -92,14 +92,63 @@ public class Sessions {
         transactions.write(() -> reader.rows(begun(clientId, gymId, aim, school, stiffToday, at))));
   }
 
+  /** An exercise that a session begins with, in its set-up. */
+  public record Wanted(String candidateId, Map<String, Double> setup, Asked asked) {}
+
+  /**
+   * Begins a session with its exercises: all of it or nothing, and once. The id is made by who
+   * asks, so that a second message with it finds the session that the first one began. What the
+   * client's cautions leave out is not begun.
+   */
+  public void begin(
+      UUID sessionId, UUID clientId, UUID gymId, Aim aim, School school, List<Wanted> wanted) {
+    if (isBegun(sessionId)) {
+      return;
+    }
+    Admittance.Place place =
+        new Admittance.Place(clients.get(clientId), gyms.inUse(gymId), school, false);
+    List<Map<String, Double>> setups =
+        wanted.stream()
+            .map(w -> admittance.admitted(place, w.candidateId(), Optional.of(w.setup())))
+            .toList();
+    try {
+      transactions.write(
+          () -> {
+            SessionEntity session =
+                row(sessionId, clientId, gymId, aim, school, false, clock.instant());
+            entities.persist(session); // saving would overwrite the one that is there
+            sessions.flush(); // before its exercises are looked for: the key is taken now, or never
+            for (int k = 0; k < wanted.size(); k++) {
+              Wanted w = wanted.get(k);
+              add(
+                  session,
+                  new Addition(UUID.randomUUID(), w.candidateId(), setups.get(k), w.asked(), k + 1),
+                  reader.itemsOf(session));
+            }
+          });
+    } catch (DataIntegrityViolationException e) {
+      if (!isBegun(sessionId)) { // by the same message, a moment before
+        throw new Conflict("Another session has this id.");
+      }
+    }
+  }
+
+  private boolean isBegun(UUID sessionId) {
+    return sessions.findByIdAndCoachId(sessionId, coach.id()).isPresent();
+  }
+
   private SessionEntity begun(
       UUID clientId, UUID gymId, Aim aim, School school, boolean stiffToday, Instant at) {
     clients.check(clientId);
-    gyms.get(gymId);
+    gyms.inUse(gymId);
+    return sessions.save(row(UUID.randomUUID(), clientId, gymId, aim, school, stiffToday, at));
+  }
+
+  private SessionEntity row(
+      UUID id, UUID clientId, UUID gymId, Aim aim, School school, boolean stiff, Instant at) {
     SessionBrief brief =
-        new SessionBrief(aim.weights(), List.copyOf(aim.keepOut()), school.id(), stiffToday);
-    return sessions.save(
-        new SessionEntity(UUID.randomUUID(), coach.id(), clientId, gymId, brief, at));
+        new SessionBrief(aim.weights(), List.copyOf(aim.keepOut()), school.id(), stiff);
+    return new SessionEntity(id, coach.id(), clientId, gymId, brief, at);
   }
 
   /**
@@ -107,12 +156,6 @@ public class Sessions {
    * client takes it. What the client's cautions leave out is not pinned.
    */
   public Session pin(UUID sessionId, String candidateId, Optional<Map<String, Double>> wished) {
-    return pin(sessionId, candidateId, wished, Asked.NOTHING);
-  }
-
-  /** The same, with what a plan asks for. */
-  public Session pin(
-      UUID sessionId, String candidateId, Optional<Map<String, Double>> wished, Asked asked) {
     SessionEntity session = reader.entity(sessionId);
     Map<String, Double> setup = admitted(session, candidateId, wished);
     return reader.view(
@@ -121,7 +164,7 @@ public class Sessions {
               List<ItemEntity> there = reader.itemsOf(session);
               add(
                   session,
-                  new Addition(UUID.randomUUID(), candidateId, setup, asked, next(there)),
+                  new Addition(UUID.randomUUID(), candidateId, setup, Asked.NOTHING, next(there)),
                   there);
               return reader.rows(session);
             }));
@@ -185,8 +228,7 @@ public class Sessions {
 
   private void add(SessionEntity session, Addition a, List<ItemEntity> there) {
     if (there.stream().anyMatch(i -> i.getCandidateId().equals(a.candidateId()) && !i.isEnded())) {
-      throw new Conflict(
-          variants.candidate(a.candidateId()).name() + " is in this session already.");
+      throw new Conflict(trainables.get(a.candidateId()).name() + " is in this session already.");
     }
     UUID seriesId = series.of(session.getClientId(), a.candidateId(), a.setup());
     items.saveAndFlush(
@@ -258,41 +300,34 @@ public class Sessions {
     sessions.save(session);
   }
 
+  /** Goes on with a session that was ended. */
+  public Session reopen(UUID sessionId) {
+    transactions.write(() -> reader.entity(sessionId).reopen());
+    return reader.get(sessionId);
+  }
+
+  /** Takes a session out of every list; one in which something was done is part of the record. */
+  @Transactional
+  public void takeOut(UUID sessionId) {
+    SessionEntity session = reader.entity(sessionId);
+    if (reader.itemsOf(session).stream().anyMatch(this::hasSets)) {
+      throw new Conflict("Sets are logged in this session: it is part of the record.");
+    }
+    session.takeOut(clock.instant());
+  }
+
+  /** Puts a session back that was taken out. */
+  public Session putBack(UUID sessionId) {
+    transactions.write(() -> reader.entity(sessionId).putBack());
+    return reader.get(sessionId);
+  }
+
   /**
    * The set-up that an exercise gets in a session; throws {@link Conflict} where the client cannot
    * take it, or should not.
    */
   private Map<String, Double> admitted(
       SessionEntity session, String candidateId, Optional<Map<String, Double>> wished) {
-    Bench.SetupRequest wish =
-        new Bench.SetupRequest(
-            session.getClientId(),
-            Optional.of(session.getGymId()),
-            candidateId,
-            wished,
-            session.getBrief().stiffDay());
-    Bench.Side side = bench.side(wish, schools.get(session.getBrief().school()));
-    admit(side);
-    return side.setup().values();
-  }
-
-  /** Throws where the client cannot take the set-up, or should not. */
-  private static void admit(Bench.Side side) {
-    if (Bench.obstacle(side).isPresent()) {
-      throw new Conflict(
-          side.candidate().name()
-              + " is not possible for "
-              + side.client().name()
-              + " in this set-up. "
-              + Bench.obstacle(side).get().reason());
-    }
-    if (side.refusal().isPresent()) {
-      throw new Conflict(
-          side.candidate().name()
-              + " is left out for "
-              + side.client().name()
-              + ". "
-              + side.refusal().get().reason());
-    }
+    return admittance.admitted(reader.place(session), candidateId, wished);
   }
 }

@@ -139,6 +139,7 @@ public class SetLog {
     SetRegister.Outcome outcome =
         SetRegister.judge(known.map(PerformedSetEntity::state), m.state());
     if (outcome == SetRegister.Outcome.STORED) {
+      session.putBack(); // what was done belongs to the record, also where it was thought empty
       known.ifPresent(k -> k.write(k.state().taking(m.state()), item));
       sets.saveAndFlush(
           known.orElseGet(

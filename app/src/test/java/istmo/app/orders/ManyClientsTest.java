@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import istmo.app.RunningApp;
 import istmo.app.accounts.Accounts;
 import istmo.app.accounts.CurrentCoach;
-import istmo.app.catalogue.Variants;
+import istmo.app.catalogue.Trainables;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gyms;
@@ -52,7 +52,7 @@ class ManyClientsTest {
         new OrderBook(
             clients,
             gyms,
-            RunningApp.bean(Variants.class),
+            RunningApp.bean(Trainables.class),
             RunningApp.bean(Schools.class),
             RunningApp.bean(History.class),
             RunningApp.bean(Clock.class),

@@ -58,6 +58,39 @@ public enum Caution {
       false,
       "More than two fifths of what the lower back can waits for clearance.",
       "A repeatable, roughly neutral back; no end-range rounding under load."),
+  MUSCLE_TEAR(
+      "old muscle tear",
+      true,
+      No.LIMIT,
+      No.LIMIT,
+      1,
+      false,
+      false,
+      "What lowers the body by the hamstrings alone waits for clearance.",
+      "Begin short of the full stretch and slowly; more range, then more load, and speed last."
+          + " Sudden pain: stop."),
+  KNEE_LIGAMENT(
+      "knee ligament surgery",
+      true,
+      No.LIMIT,
+      No.LIMIT,
+      1,
+      false,
+      false,
+      "Straightening the knee against a machine's lever waits for the surgeon's word.",
+      "Controlled range, knee over the toes; no twisting and no jumps before they are allowed."),
+  HERNIA(
+      "hernia of belly or groin",
+      true,
+      No.LIMIT,
+      No.LIMIT,
+      0.4,
+      false,
+      false,
+      "What braces the trunk hard, with more than two fifths of what the lower back can, waits for"
+          + " clearance.",
+      "No breath-holding and no straining; breathe out on the effort. A lump that grows, hurts or"
+          + " stays out: stop, and see the clinician."),
   PREGNANCY(
       "pregnancy",
       true,

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -44,29 +45,72 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
     return new Cautions(List.of(), List.of(), List.of());
   }
 
-  /** The body with its ranges no larger than cautions and restrictions allow. */
-  public Body limited(Body body) {
-    double knee = Math.toDegrees(body.kneeFlexionLimitRad());
-    double hip = Math.toDegrees(body.hipFlexionLimitRad());
-    double ankle = Math.toDegrees(body.dorsiflexionLimitRad());
+  /** How far joints may bend under load, deg; infinite where nothing limits them. */
+  private record Bends(double kneeDeg, double hipDeg, double ankleDeg) {
+    Bends atMost(double knee, double hip, double ankle) {
+      return new Bends(Math.min(kneeDeg, knee), Math.min(hipDeg, hip), Math.min(ankleDeg, ankle));
+    }
+  }
+
+  private Bends bends() {
+    double any = Double.POSITIVE_INFINITY;
+    Bends allowed = new Bends(any, any, any);
     for (Soreness s : sores) {
       if (s.approach() == Approach.LESS_RANGE) {
-        knee = s.joint() == PainFlag.KNEE ? Math.min(knee, Soreness.LESS_KNEE_DEG) : knee;
-        hip = s.joint() == PainFlag.HIP ? Math.min(hip, Soreness.LESS_HIP_DEG) : hip;
-        ankle = s.joint() == PainFlag.ANKLE ? Math.min(ankle, Soreness.LESS_ANKLE_DEG) : ankle;
+        allowed =
+            allowed.atMost(
+                s.joint() == PainFlag.KNEE ? Soreness.LESS_KNEE_DEG : any,
+                s.joint() == PainFlag.HIP ? Soreness.LESS_HIP_DEG : any,
+                s.joint() == PainFlag.ANKLE ? Soreness.LESS_ANKLE_DEG : any);
       }
     }
     for (Entry e : entries) {
       if (e.limits()) {
-        knee = Math.min(knee, e.caution().kneeLimitDeg());
-        hip = Math.min(hip, e.caution().hipLimitDeg());
+        allowed = allowed.atMost(e.caution().kneeLimitDeg(), e.caution().hipLimitDeg(), any);
       }
     }
     for (Restriction r : restrictions) {
-      knee = Math.min(knee, r.kneeMaxDeg().orElse(knee));
-      hip = Math.min(hip, r.hipMaxDeg().orElse(hip));
+      allowed = allowed.atMost(r.kneeMaxDeg().orElse(any), r.hipMaxDeg().orElse(any), any);
     }
-    return body.withLimits(Math.toRadians(ankle), Math.toRadians(hip), Math.toRadians(knee));
+    return allowed;
+  }
+
+  /** The body with its ranges no larger than cautions and restrictions allow. */
+  public Body limited(Body body) {
+    Bends allowed =
+        bends()
+            .atMost(
+                Math.toDegrees(body.kneeFlexionLimitRad()),
+                Math.toDegrees(body.hipFlexionLimitRad()),
+                Math.toDegrees(body.dorsiflexionLimitRad()));
+    return body.withLimits(
+        Math.toRadians(allowed.ankleDeg()),
+        Math.toRadians(allowed.hipDeg()),
+        Math.toRadians(allowed.kneeDeg()));
+  }
+
+  /**
+   * Why bending a knee or a hip so far under load is more than what is sore, or a clinician,
+   * allows; empty where it is not.
+   */
+  public Optional<Refusal> tooFar(double kneeDeg, double hipDeg) {
+    Bends allowed = bends();
+    return tooFar("knee", kneeDeg, allowed.kneeDeg())
+        .or(() -> tooFar("hip", hipDeg, allowed.hipDeg()));
+  }
+
+  private static Optional<Refusal> tooFar(String joint, double deg, double allowedDeg) {
+    return deg <= allowedDeg
+        ? Optional.empty()
+        : Optional.of(
+            new Refusal(
+                false,
+                String.format(
+                    Locale.ROOT,
+                    "It is said to bend the %s to %.0f°; %.0f° is the most that is allowed now.",
+                    joint,
+                    deg,
+                    allowedDeg)));
   }
 
   /**
@@ -90,6 +134,9 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
       if (e.limits()
           && (c.nothing() || (c.noProne() && d.onBelly()) || d.backShare() > c.backShare())) {
         return Optional.of(new Refusal(false, capital(c.label()) + ": " + c.reason()));
+      }
+      if (e.limits() && d.waits().containsKey(c)) {
+        return Optional.of(new Refusal(false, capital(c.label()) + ": " + d.waits().get(c)));
       }
     }
     return Optional.empty();

@@ -6,6 +6,7 @@ import java.util.Map;
  * What an exercise in its set-up asks of a body, as far as cautions care.
  *
  * @param troubles joint to the reason why the exercise is no friend of it when it is sore
+ * @param waits caution to the reason why the exercise waits until it is cleared
  * @param onBelly done lying face down, or with a bar or belt across the hips
  * @param backShare most of the lower back's strength that it takes at a working load, 0 to 1
  * @param kneeBendDeg most knee flexion, deg
@@ -18,6 +19,7 @@ import java.util.Map;
  */
 public record Demand(
     Map<PainFlag, String> troubles,
+    Map<Caution, String> waits,
     boolean onBelly,
     double backShare,
     double kneeBendDeg,
@@ -33,5 +35,6 @@ public record Demand(
 
   public Demand {
     troubles = Map.copyOf(troubles);
+    waits = Map.copyOf(waits);
   }
 }

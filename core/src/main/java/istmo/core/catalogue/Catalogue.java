@@ -1,5 +1,6 @@
 package istmo.core.catalogue;
 
+import istmo.core.body.Caution;
 import istmo.core.body.PainFlag;
 import istmo.core.equipment.Equipment;
 import istmo.core.movement.Family;
@@ -24,7 +25,7 @@ public final class Catalogue {
   private static final Catalogue STANDARD = new Catalogue();
   private final Map<String, Exercise> exercises = new LinkedHashMap<>();
   private final Map<String, Candidate> candidates = new LinkedHashMap<>();
-  private final List<NotComputed> notComputed = readNotComputed();
+  private final List<ByWord> byWord = ByWordReader.all();
 
   private Catalogue() {
     for (String file : TextTable.lines("catalogue/index.txt")) {
@@ -42,27 +43,9 @@ public final class Catalogue {
     }
   }
 
-  /**
-   * What a coach will look for and the model does not compute.
-   *
-   * @param why the reason, in a coach's words
-   */
-  public record NotComputed(String id, String name, List<String> alsoCalled, String why) {}
-
-  /** Exercises that are known by name and not computed, each with its reason. */
-  public List<NotComputed> notComputed() {
-    return notComputed;
-  }
-
-  private static List<NotComputed> readNotComputed() {
-    List<NotComputed> result = new ArrayList<>();
-    for (String line : TextTable.lines("catalogue/not-computed.txt")) {
-      if (!line.isBlank() && !line.startsWith("#")) {
-        String[] part = line.split("\\|", -1);
-        result.add(new NotComputed(part[0].trim(), part[1].trim(), list(part[2]), part[3].trim()));
-      }
-    }
-    return List.copyOf(result);
+  /** What coaches use and the model does not compute, each with what it trains by word. */
+  public List<ByWord> byWord() {
+    return byWord;
   }
 
   /** The catalogue of the core's resources, read and checked once. */
@@ -93,9 +76,25 @@ public final class Catalogue {
   public Candidate candidate(String id) {
     Candidate c = candidates.get(id);
     if (c == null) {
-      throw new InvalidInput("candidate", "\"" + id + "\" is not in the catalogue");
+      throw new InvalidInput(
+          "candidate",
+          trainable(id)
+              .map(t -> t.name() + " is used by word, so nothing can be computed of it")
+              .orElse("\"" + id + "\" is not in the catalogue"));
     }
     return c;
+  }
+
+  /** What has this candidate's id, computed or by word; empty where nothing has. */
+  public Optional<Trainable> trainable(String candidateId) {
+    return Optional.ofNullable(candidates.get(candidateId))
+        .map(c -> new Trainable(c.id(), c.name(), exerciseOf(c), c.usual().values()))
+        .or(
+            () ->
+                byWord.stream()
+                    .filter(x -> x.candidateId().equals(candidateId))
+                    .findFirst()
+                    .map(ByWord::trainable));
   }
 
   /** The exercise of which a candidate is a set-up, a coach's own too. */
@@ -112,6 +111,7 @@ public final class Catalogue {
     List<String> cautions = new ArrayList<>();
     List<String> candidateLines = new ArrayList<>();
     Map<PainFlag, String> exclusions = new EnumMap<>(PainFlag.class);
+    Map<Caution, String> waits = new EnumMap<>(Caution.class);
     for (Map.Entry<String, String> entry : TextTable.entries(resource)) {
       switch (entry.getKey()) {
         case "cue" -> cues.add(entry.getValue());
@@ -122,6 +122,10 @@ public final class Catalogue {
         }
         case "caution" -> cautions.add(entry.getValue());
         case "candidate" -> candidateLines.add(entry.getValue());
+        case "until-cleared" -> {
+          String[] part = entry.getValue().split("\\|", 2);
+          waits.put(Caution.valueOf(part[0].trim()), part[1].trim());
+        }
         case "out" -> {
           String[] part = entry.getValue().split("\\|", 2);
           exclusions.put(PainFlag.valueOf(part[0].trim()), part[1].trim());
@@ -177,6 +181,7 @@ public final class Catalogue {
         Equipment.check(Set.copyOf(list(need(one, "needs", resource)))),
         one.getOrDefault("group", ""),
         Map.copyOf(exclusions),
+        Map.copyOf(waits),
         onBelly(one.getOrDefault("position", ""), resource),
         need(one, "braced", resource),
         number(one, "stability", resource),

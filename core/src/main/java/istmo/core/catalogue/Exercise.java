@@ -1,11 +1,12 @@
 package istmo.core.catalogue;
 
+import istmo.core.body.Caution;
 import istmo.core.body.PainFlag;
 import istmo.core.movement.Family;
+import istmo.core.movement.SetupParameter;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeSet;
 
 /**
  * An exercise as the trade knows it: one file in {@code catalogue/}.
@@ -14,6 +15,7 @@ import java.util.TreeSet;
  * @param needs equipment ids
  * @param group the region group of an isolated machine, for the face check; empty otherwise
  * @param exclusions pain flag to the reason why it takes the exercise out
+ * @param waits caution to the reason why it waits until that is cleared
  * @param onBelly done lying face down, or with a bar or belt across the hips
  * @param braced what seat, pads or track hold, so that muscles need not
  * @param stability how little of the effort goes into balance, 0 to 1 (common practice)
@@ -31,6 +33,7 @@ public record Exercise(
     Set<String> needs,
     String group,
     Map<PainFlag, String> exclusions,
+    Map<Caution, String> waits,
     boolean onBelly,
     String braced,
     double stability,
@@ -42,20 +45,16 @@ public record Exercise(
     List<String> stopSigns,
     Map<String, String> faults,
     List<String> cautions,
-    List<Candidate> candidates) {
-  /** Carried to any station (common practice). */
-  private static final Set<String> CARRIED = Set.of("bench", "box", "wedge", "bands");
-
+    List<Candidate> candidates)
+    implements AnyExercise {
   /** The most repetitions it is usually done for: the end of its range. */
   public int mostRepetitions() {
     return Integer.parseInt(repetitions.substring(repetitions.indexOf('-') + 1));
   }
 
-  /** What it needs that stays where it is. */
-  public Set<String> station() {
-    Set<String> station = new TreeSet<>(needs);
-    station.removeAll(CARRIED);
-    return station;
+  @Override
+  public List<SetupParameter> parameters() {
+    return family.parameters();
   }
 
   /**
@@ -66,8 +65,10 @@ public record Exercise(
       Set.of(
           "squat",
           "belt-squat",
+          "hanging-squat",
           "guided-squat",
           "hack",
+          "lever-squat",
           "press",
           "hinge",
           "guided-hinge",

@@ -50,7 +50,8 @@ public enum TapelessStart {
       return has(x, "stance")
           && has(x, "toeOut")
           && !x.family().id().equals("press")
-          && !x.family().id().equals("hack");
+          && !x.family().id().equals("hack")
+          && !x.family().id().equals("lever-squat");
     }
 
     @Override

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -61,6 +62,15 @@ public record GymEquipment(
     } catch (InvalidInput e) {
       faults.addAll(e.faults());
     }
+  }
+
+  /** Names of what an exercise needs and is not here, in small letters, sorted. */
+  public List<String> missing(Set<String> needs) {
+    return needs.stream()
+        .filter(id -> !items.contains(id))
+        .map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT))
+        .sorted()
+        .toList();
   }
 
   /** What was measured of a detail, in the detail's unit; empty where nothing was. */

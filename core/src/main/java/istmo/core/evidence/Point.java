@@ -41,8 +41,10 @@ public record Point(String key, Exercise exercise, Setup setup, Optional<SetupPa
       Map.ofEntries(
           Map.entry("squat", "squats and presses"),
           Map.entry("belt-squat", "squats and presses"),
+          Map.entry("hanging-squat", "squats and presses"),
           Map.entry("guided-squat", "squats and presses"),
           Map.entry("hack", "squats and presses"),
+          Map.entry("lever-squat", "squats and presses"),
           Map.entry("press", "squats and presses"),
           Map.entry("hinge", "hinges"),
           Map.entry("guided-hinge", "hinges"),

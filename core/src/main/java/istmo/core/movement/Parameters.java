@@ -167,6 +167,17 @@ public final class Parameters {
           MACHINE,
           "share of the moving weight that a slow lift takes more");
 
+  /**
+   * Moment about the loaded joint for each kg on the stack over g: the effective radius of the
+   * machine's pulley, m. Generic: machines differ, so loads of two machines do not compare.
+   *
+   * @param note about which axis, and for how much of the stack
+   */
+  public static SetupParameter stackLever(String note) {
+    return SetupParameter.of(
+        "pulley", "Effective lever of the stack", "m", 0.05, 0.50, 0.20, 0.01, MACHINE, note);
+  }
+
   public static final SetupParameter LEGS =
       SetupParameter.choice(
           "legs", "Legs", 0, SETUP, "both, or one that takes the whole load", "both", "one");

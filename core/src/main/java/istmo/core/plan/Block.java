@@ -175,8 +175,7 @@ public record Block(List<Step> weeks) {
     return new Item(
         i.id(),
         i.candidateId(),
-        new Prescription(
-            sets, p.repetitionsLow(), p.repetitionsHigh(), reserve, p.tempo(), p.restS(), scheme),
+        p.in(scheme).with(sets, p.repetitionsLow(), p.repetitionsHigh(), reserve),
         i.pinned());
   }
 

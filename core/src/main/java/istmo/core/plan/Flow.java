@@ -127,11 +127,10 @@ public record Flow(List<Step> steps) {
     Side first = weaker == Side.NONE ? Side.LEFT : weaker;
     List<Side> sides =
         oneLeg ? List.of(first, first == Side.LEFT ? Side.RIGHT : Side.LEFT) : List.of(Side.NONE);
-    List<WorkingLoad.SetLine> lines = x.load().sets();
-    int sets = x.prescription().sets();
+    List<WorkingLoad.SetLine> lines = linesOf(x, set);
     int part = 0;
     for (int k = 0; k < sides.size(); k++) {
-      WorkingLoad.SetLine line = lines.get(set);
+      WorkingLoad.SetLine line = lines.get(0);
       Optional<Loading> warm =
           set == 0 && !x.load().warmUps().isEmpty()
               ? Optional.of(x.load().warmUps().get(x.load().warmUps().size() - 1).load())
@@ -156,30 +155,43 @@ public record Flow(List<Step> steps) {
               k > 0,
               line.load(),
               putOn,
-              k > 0 ? Prescription.CHANGE_SIDE_S : waitS,
+              k > 0 ? x.prescription().sideRestS() : waitS,
               k > 0 || set == 0 ? 0 : x.prescription().restS(),
               note));
-      if (set == sets - 1) {
-        for (int d = sets; d < lines.size(); d++) {
-          WorkingLoad.SetLine drop = lines.get(d);
-          steps.add(
-              new Step(
-                  key.apply(part++),
-                  x.id(),
-                  Kind.DROP,
-                  d - sets + 1,
-                  sides.get(k),
-                  drop.repetitionsLow(),
-                  drop.repetitionsHigh(),
-                  false,
-                  drop.load(),
-                  List.of(),
-                  Scheme.DROP_CHANGE_S,
-                  0,
-                  drop.note()));
-        }
+      for (WorkingLoad.SetLine drop : lines.subList(1, lines.size())) {
+        steps.add(
+            new Step(
+                key.apply(part++),
+                x.id(),
+                Kind.DROP,
+                drop.drop(),
+                sides.get(k),
+                drop.repetitionsLow(),
+                drop.repetitionsHigh(),
+                false,
+                drop.load(),
+                List.of(),
+                Scheme.DROP_CHANGE_S,
+                0,
+                drop.note()));
       }
     }
+  }
+
+  /** A set and the drops that follow it. */
+  private static List<WorkingLoad.SetLine> linesOf(Exercise x, int set) {
+    List<WorkingLoad.SetLine> all = x.load().sets();
+    int at = -1;
+    for (int seen = 0; seen <= set; seen++) {
+      do {
+        at++;
+      } while (all.get(at).drop() > 0);
+    }
+    int end = at + 1;
+    while (end < all.size() && all.get(end).drop() > 0) {
+      end++;
+    }
+    return all.subList(at, end);
   }
 
   private static String key(int bout, int phase, int a, int b, int part) {

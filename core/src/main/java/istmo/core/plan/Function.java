@@ -2,9 +2,12 @@ package istmo.core.plan;
 
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Muscles;
+import istmo.core.catalogue.ByWord;
+import istmo.core.catalogue.Movement;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 
@@ -143,6 +146,29 @@ public enum Function {
     Predicate<AnalysisPoint> driven =
         p -> p.posture().carried().contains(joint) && direction * p.suppliedNm(joint) > 0;
     return all > 0 && a.lengthChangeM(muscle, joint, driven) >= ENOUGH * all && holds(a);
+  }
+
+  /** Whether an exercise by word trains this: by what it is said to do, and to train. */
+  public boolean trainedBy(ByWord x) {
+    return regions.stream().anyMatch(r -> x.share(r) > 0) && isDone(x);
+  }
+
+  private boolean isDone(ByWord x) {
+    Set<Movement> does = x.does();
+    boolean extendsHip = does.contains(Movement.HIP_EXTENSION);
+    boolean straightens = does.contains(Movement.KNEE_EXTENSION);
+    return switch (this) {
+      case HIP_EXTENSION_HAMSTRINGS -> extendsHip && !straightens;
+      case HIP_EXTENSION_GLUTES -> extendsHip;
+      case KNEE_FLEXION -> does.contains(Movement.KNEE_FLEXION);
+      case KNEE_AND_HIP -> extendsHip && straightens;
+      case KNEE_WITH_OPEN_HIP -> straightens && !extendsHip && x.hip() == ByWord.Bend.LITTLE;
+      case HIP_ABDUCTION -> does.contains(Movement.HIP_ABDUCTION);
+      case HIP_ADDUCTION -> does.contains(Movement.HIP_ADDUCTION);
+      case STRAIGHT_KNEE_CALF -> does.contains(Movement.HEEL_RAISE);
+      case BENT_KNEE_CALF -> does.contains(Movement.BENT_HEEL_RAISE);
+      case SHIN -> does.contains(Movement.TOE_RAISE);
+    };
   }
 
   /** What else must hold. */

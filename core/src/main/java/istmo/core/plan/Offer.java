@@ -27,6 +27,7 @@ import java.util.Set;
  * @param troubles joints that it works when they are sore
  * @param limiters groups, or others, that give out first, with their shares
  * @param changes what of the usual set-up was changed for this client
+ * @param byWord whether somebody says what it trains, and nothing is computed
  */
 public record Offer(
     String candidateId,
@@ -53,7 +54,8 @@ public record Offer(
     Optional<LoadEstimate> load,
     List<String> changes,
     List<String> cues,
-    List<String> stopSigns) {
+    List<String> stopSigns,
+    boolean byWord) {
   /**
    * A region is mainly trained from this share of what the most trained one gets (judgement), and
    * no more than so many are.
@@ -133,6 +135,7 @@ public record Offer(
             otherLoad,
             changes,
             cues,
-            stopSigns);
+            stopSigns,
+            byWord);
   }
 }

@@ -1,6 +1,7 @@
 package istmo.core.plan;
 
 import istmo.core.body.Profile.TrainingAge;
+import istmo.core.catalogue.AnyExercise;
 import istmo.core.catalogue.Exercise;
 import istmo.core.mechanics.Tempo;
 import java.util.Optional;
@@ -41,7 +42,7 @@ public final class Prescriber {
     return oneLeg && (role == Role.HEAVY || role == Role.COMPOUND);
   }
 
-  static Prescription usual(Exercise x, Role role, boolean oneLeg, Optional<TrainingAge> age) {
+  static Prescription usual(AnyExercise x, Role role, boolean oneLeg, Optional<TrainingAge> age) {
     int[] range = range(x.repetitions());
     double reserve =
         switch (age.orElse(TrainingAge.MONTHS)) {
@@ -50,7 +51,7 @@ public final class Prescriber {
           case YEARS -> role == Role.HEAVY ? 2 : 1;
         };
     Tempo tempo =
-        x.family().id().equals("thrust")
+        x instanceof Exercise computed && computed.family().id().equals("thrust")
             ? new Tempo(
                 role.tempo().loweringS(),
                 role.tempo().lowS(),
@@ -68,15 +69,23 @@ public final class Prescriber {
    */
   public static Prescription inScheme(Scheme scheme, Prescription usual) {
     return switch (scheme) {
-      case STRAIGHT, DROP, LADDER, ONE_AND_A_HALF, LOW_PARTIALS ->
+      case STRAIGHT,
+          DROP,
+          EASIER,
+          LADDER,
+          ONE_AND_A_HALF,
+          DOUBLE_DIP,
+          LOW_PARTIALS,
+          SHORT_PULSES,
+          TOES_IN_TURN ->
           varied(
               usual,
               usual.repetitionsLow(),
               usual.repetitionsHigh(),
-              scheme == Scheme.LOW_PARTIALS ? 0 : usual.reserve(),
+              scheme == Scheme.LOW_PARTIALS || scheme == Scheme.SHORT_PULSES ? 0 : usual.reserve(),
               usual.tempo(),
               scheme);
-      case ASCENDING ->
+      case ASCENDING, FALLING ->
           varied(
               usual,
               Math.max(1, usual.repetitionsHigh() - 2 * (usual.sets() - 1)),
@@ -103,7 +112,9 @@ public final class Prescriber {
 
   private static Prescription varied(
       Prescription p, int low, int high, double reserve, Tempo tempo, Scheme scheme) {
-    return new Prescription(p.sets(), low, high, reserve, tempo, p.restS(), scheme);
+    Prescription in = p.in(scheme);
+    return new Prescription(
+        p.sets(), low, high, reserve, tempo, p.restS(), p.sideRestS(), scheme, in.drops());
   }
 
   /** Ends of a range such as "8-12". */

@@ -4,7 +4,9 @@ import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
+import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Exercise;
+import istmo.core.catalogue.Movement;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.mechanics.Analysis;
@@ -97,16 +99,34 @@ public enum Role {
     }
     boolean loaded = x.needs().stream().anyMatch(id -> Equipment.get(id).load() != LoadKind.NONE);
     boolean heavy =
-        (loaded && HEAVY_FAMILIES.contains(x.family().id()))
-            || x.needs().stream()
-                .anyMatch(
-                    id ->
-                        Equipment.get(id).load() == LoadKind.BAR
-                            || Equipment.get(id).load() == LoadKind.SLED);
+        (loaded && HEAVY_FAMILIES.contains(x.family().id())) || needsBarOrSled(x.needs());
     boolean back = Function.most(a, p -> p.backActivation()) > 0.24;
     if (hip && (knee || back)) {
       return heavy ? HEAVY : COMPOUND;
     }
     return SINGLE;
+  }
+
+  /** The place of an exercise by word: by what it is said to do. */
+  static Role of(ByWord x) {
+    if (x.does().contains(Movement.BENT_HEEL_RAISE)) {
+      return CALF_BENT;
+    }
+    if (x.does().equals(Set.of(Movement.HEEL_RAISE))) {
+      return CALF_STRAIGHT;
+    }
+    if (x.does().equals(Set.of(Movement.TOE_RAISE))) {
+      return SHIN;
+    }
+    if (x.compound() || x.back() == ByWord.Back.MUCH) {
+      return needsBarOrSled(x.needs()) ? HEAVY : COMPOUND;
+    }
+    return SINGLE;
+  }
+
+  private static boolean needsBarOrSled(Set<String> needs) {
+    return needs.stream()
+        .map(id -> Equipment.get(id).load())
+        .anyMatch(kind -> kind == LoadKind.BAR || kind == LoadKind.SLED);
   }
 }

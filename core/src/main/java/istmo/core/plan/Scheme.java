@@ -1,6 +1,7 @@
 package istmo.core.plan;
 
-import istmo.core.record.WeeklySets;
+import java.util.Locale;
+import java.util.Optional;
 
 /**
  * How the sets of an exercise are strung together (common practice). Each has its arithmetic: what
@@ -12,57 +13,56 @@ import istmo.core.record.WeeklySets;
  * Harrison, Arias et al. 2022, a meta-analysis; from memory).
  */
 public enum Scheme {
-  STRAIGHT("straight sets", "The same load in every set.", 1, 1, 0, 0),
+  STRAIGHT("straight sets", "The same load in every set.", 1, 1),
   ASCENDING(
       "heavier and fewer",
       "Each set a step heavier and two repetitions fewer, the reserve the same.",
       1,
+      1),
+  FALLING(
+      "the same load, fewer each set",
+      "The load stays; each set may end two repetitions earlier than the one before.",
       1,
-      0,
-      0),
+      1),
   ALWAYS_TEN(
-      "always ten",
-      "Ten repetitions in every set; the load falls when ten do not come.",
-      1,
-      1,
-      0,
-      0),
+      "always ten", "Ten repetitions in every set; the load falls when ten do not come.", 1, 1),
   HIGH(
       "high repetitions",
       "Twenty to thirty repetitions; needs sets close to failure to count as much.",
       1,
+      1),
+  DROP("drops", "At once less load, each time to the last repetition, nothing rested.", 1, 1),
+  EASIER(
+      "then an easier set-up",
+      "At once the same load in an easier set-up, to the last repetition: flat after propped,"
+          + " short after deep, two legs after one.",
       1,
-      0,
-      0),
-  DROP(
-      "drops after the last set",
-      "After the last set twice a fifth less, each to the last repetition, nothing rested.",
-      1,
-      1,
-      2,
-      WeeklySets.DROP),
+      1),
   LADDER(
       "full, half, pulse",
       "All repetitions full, as many half ones at the long end, as many short pulses there.",
       1.75,
-      1.25,
-      0,
-      0),
-  ONE_AND_A_HALF("one and a half", "Down, half up, down again, up: that is one.", 1.5, 1.1, 0, 0),
+      1.25),
+  ONE_AND_A_HALF("one and a half", "Down, half up, down again, up: that is one.", 1.5, 1.1),
+  DOUBLE_DIP("double dip", "Down, a quarter up, down again, up: that is one.", 1.3, 1.05),
   LOW_PARTIALS(
       "partials at the long end",
       "When no full repetition comes any more, five half ones at the long end.",
       1.2,
-      1.15,
-      0,
-      0),
+      1.15),
+  SHORT_PULSES(
+      "pulses at the short end",
+      "When no full repetition comes any more, ten short pulses at the short end.",
+      1.2,
+      1.05),
   PAUSES(
-      "pauses at the long end",
-      "Three seconds still at the long end of every repetition.",
+      "pauses at the long end", "Three seconds still at the long end of every repetition.", 1, 1),
+  TOES_IN_TURN(
+      "toes in turn",
+      "From set to set toes straight, then out, then in; what it changes is little and not"
+          + " computed.",
       1,
-      1,
-      0,
-      0);
+      1);
 
   /** Seconds to take off a plate or move a pin between drops. */
   static final double DROP_CHANGE_S = 10;
@@ -76,16 +76,12 @@ public enum Scheme {
   private final String how;
   private final double movement;
   private final double counts;
-  private final int drops;
-  private final double dropCounts;
 
-  Scheme(String label, String how, double movement, double counts, int drops, double dropCounts) {
+  Scheme(String label, String how, double movement, double counts) {
     this.label = label;
     this.how = how;
     this.movement = movement;
     this.counts = counts;
-    this.drops = drops;
-    this.dropCounts = dropCounts;
   }
 
   /** Name of the way to string sets together. */
@@ -100,7 +96,10 @@ public enum Scheme {
 
   /** Whether every repetition goes through the whole range. */
   public boolean wholeRange() {
-    return this != LADDER && this != ONE_AND_A_HALF && this != LOW_PARTIALS;
+    return switch (this) {
+      case LADDER, ONE_AND_A_HALF, DOUBLE_DIP, LOW_PARTIALS, SHORT_PULSES -> false;
+      default -> true;
+    };
   }
 
   /** Moving time of a set beside that of as many plain repetitions. */
@@ -108,13 +107,32 @@ public enum Scheme {
     return movement;
   }
 
-  /** Sets that {@code sets} of them count as, before the reserve is looked at. */
-  double counts(int sets) {
-    return counts * sets + drops * dropCounts;
+  /** Sets that each of them counts as, without drops, before the reserve is looked at. */
+  double counts() {
+    return counts;
   }
 
-  /** Drops after the last set. */
-  int drops() {
-    return drops;
+  /** The drops that go with it until a coach says others; empty where it has none. */
+  public Optional<Drops> usualDrops() {
+    return switch (this) {
+      case DROP -> Optional.of(Drops.LIGHTER);
+      case EASIER -> Optional.of(Drops.EASIER);
+      default -> Optional.empty();
+    };
   }
+
+  /** What is said of a set of this index, from 0, of so many repetitions. */
+  String note(int set, int repetitions) {
+    return switch (this) {
+      case STRAIGHT, ASCENDING, HIGH, ALWAYS_TEN, DROP, EASIER -> "";
+      case FALLING -> set == 0 ? "" : "the load stays";
+      case LADDER ->
+          String.format(
+              Locale.ROOT, "%1$d full, %1$d half, %1$d pulses at the long end", repetitions);
+      case TOES_IN_TURN -> TOES[set % TOES.length];
+      default -> label;
+    };
+  }
+
+  private static final String[] TOES = {"toes straight", "toes out", "toes in"};
 }

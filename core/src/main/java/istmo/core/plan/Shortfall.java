@@ -82,7 +82,7 @@ public record Shortfall(
               name,
               has,
               asked),
-          List.of(room.get(), "Look longer.", accept(has, name)));
+          List.of(room.get(), "Search longer.", accept(has, name)));
     }
     double most =
         tries.reached(
@@ -323,7 +323,7 @@ public record Shortfall(
         list.add(
             String.format(
                 Locale.ROOT,
-                "What is pinned in session %d takes %.0f of %d minutes: unpin something, take sets"
+                "What is locked in session %d takes %.0f of %d minutes: unlock something, take sets"
                     + " out, or give it %d minutes.",
                 d + 1,
                 Math.ceil(minutes),

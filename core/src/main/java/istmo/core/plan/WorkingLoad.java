@@ -3,6 +3,7 @@ package istmo.core.plan;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Loading;
+import istmo.core.quantity.DayWords;
 import istmo.core.record.Progression;
 import istmo.core.training.Equation;
 import istmo.core.training.LoadEstimate;
@@ -22,7 +23,7 @@ import java.util.function.DoubleFunction;
  *     record says it
  * @param basis what it rests on, in words
  * @param warmUps lighter sets before it, lightest first
- * @param sets in order; drops after the last are sets of their own
+ * @param sets in order; drops follow their set and are sets of their own
  */
 public record WorkingLoad(
     double lowKg, double highKg, String basis, List<WarmUp> warmUps, List<SetLine> sets) {
@@ -30,7 +31,6 @@ public record WorkingLoad(
   private static final int[] WARM_UP_REPETITIONS = {5, 3};
 
   private static final int FIRST_WARM_UP_REPETITIONS = 8;
-  private static final double DROP = 0.8;
 
   /** A lighter set before the working sets. */
   public record WarmUp(int repetitions, Loading load) {}
@@ -38,11 +38,13 @@ public record WorkingLoad(
   /**
    * One set: repetitions, what is on the bar, and what is said of it.
    *
+   * @param drop which drop after its set it is, from 1; 0 for the set itself
    * @param load empty where it has to be found
    * @param putOn plates to put on each side since the set before; empty where none are, or some
    *     come off
    */
   public record SetLine(
+      int drop,
       int repetitionsLow,
       int repetitionsHigh,
       Optional<Loading> load,
@@ -90,14 +92,11 @@ public record WorkingLoad(
     double kg = share * next.load().get().kg();
     int low = (int) Prescription.REPETITIONS.nearest(next.repetitionsLow());
     Prescription asked =
-        new Prescription(
+        p.with(
             p.sets(),
             low,
             Math.max(low, (int) Prescription.REPETITIONS.nearest(next.repetitionsHigh())),
-            p.reserve(),
-            p.tempo(),
-            p.restS(),
-            p.scheme());
+            p.reserve());
     return made(o, asked, equipment, repetitions -> Optional.of(kg), kg, kg, next.words());
   }
 
@@ -163,37 +162,25 @@ public record WorkingLoad(
     Optional<Loading> before = Optional.empty();
     Optional<Loading> first = Optional.empty();
     List<Double> repetitions = p.repetitions();
+    boolean fixed =
+        switch (p.scheme()) {
+          case ASCENDING, FALLING, ALWAYS_TEN -> true;
+          default -> false;
+        };
     for (int k = 0; k < p.sets(); k++) {
-      boolean falling = p.scheme() == Scheme.ASCENDING || p.scheme() == Scheme.ALWAYS_TEN;
-      int low = falling ? (int) Math.round(repetitions.get(k)) : p.repetitionsLow();
-      int high = falling ? low : p.repetitionsHigh();
+      int low = fixed ? (int) Math.round(repetitions.get(k)) : p.repetitionsLow();
+      int high = fixed ? low : p.repetitionsHigh();
+      double loadedFor = repetitions.get(p.scheme() == Scheme.FALLING ? 0 : k);
       Optional<Loading> load =
           wished
-              .apply(repetitions.get(k))
+              .apply(loadedFor)
               .map(kg -> Loading.notAbove(kg, o.needs(), equipment))
               .filter(l -> l.kg() > 0);
-      lines.add(
-          new SetLine(
-              low,
-              high,
-              load,
-              added(load, before),
-              k == p.sets() - 1 && p.scheme() != Scheme.STRAIGHT ? p.scheme().how() : ""));
+      String note = p.scheme().note(k, (int) Math.round(repetitions.get(k)));
+      lines.add(new SetLine(0, low, high, load, added(load, before), note));
       before = load;
       first = first.isPresent() ? first : load;
-    }
-    double factor = 1;
-    for (int d = 0; d < p.scheme().drops(); d++) {
-      factor *= DROP;
-      double share2 = factor;
-      int half = Math.max(1, (int) Math.round(Scheme.DROP_REPETITIONS * p.middle()));
-      lines.add(
-          new SetLine(
-              half,
-              half,
-              before.map(l -> Loading.notAbove(l.kg() * share2, o.needs(), equipment)),
-              List.of(),
-              "drop, at once"));
+      lines.addAll(drops(o, p, equipment, k, load));
     }
     List<WarmUp> warmUps = new ArrayList<>();
     if (first.isPresent()) {
@@ -208,6 +195,28 @@ public record WorkingLoad(
       }
     }
     return new WorkingLoad(lowKg, highKg, basis, List.copyOf(warmUps), List.copyOf(lines));
+  }
+
+  /** The drops after a set: half of its repetitions, with what they leave of its load. */
+  private static List<SetLine> drops(
+      Offer o, Prescription p, GymEquipment equipment, int set, Optional<Loading> load) {
+    List<SetLine> lines = new ArrayList<>();
+    for (int d = 1; d <= p.dropsAfter(set); d++) {
+      Drops drops = p.drops().orElseThrow();
+      double share = drops.share(d);
+      int half = Math.max(1, (int) Math.round(Scheme.DROP_REPETITIONS * p.middle()));
+      lines.add(
+          new SetLine(
+              d,
+              half,
+              half,
+              share == 1
+                  ? load
+                  : load.map(l -> Loading.notAbove(l.kg() * share, o.needs(), equipment)),
+              List.of(),
+              drops.note()));
+    }
+    return lines;
   }
 
   private static Optional<Double> wished(
@@ -265,7 +274,7 @@ public record WorkingLoad(
           trimmed(s.loadKg()),
           s.repetitions(),
           trimmed(s.reserve()),
-          last.get().on(),
+          DayWords.of(last.get().on()),
           of);
     }
     return estimate
@@ -273,7 +282,7 @@ public record WorkingLoad(
         .orElse(
             o.loadKind() == LoadKind.NONE
                 ? "body weight"
-                : "no lift of this client tells: begin light, find it in the lighter sets");
+                : "no lift of this client tells: begin light, find it in the warm-up sets");
   }
 
   private static String trimmed(double v) {

@@ -30,7 +30,7 @@ public record Lesson(
     SIDE_GAP("one side behind"),
     REGION_BEHIND("too few sets"),
     BALANCE("front and back of the thigh"),
-    PAINFUL("always painful"),
+    PAINFUL("keeps hurting"),
     NOT_FELT("never felt where it should be");
 
     private final String label;

@@ -2,6 +2,7 @@ package istmo.core.record;
 
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Measurement.Side;
+import istmo.core.quantity.DayWords;
 import istmo.core.record.Lesson.Act;
 import istmo.core.record.Lesson.Kind;
 import istmo.core.record.Lesson.Proposal;
@@ -50,7 +51,21 @@ public final class Lessons {
   private static final int FELT_NEEDED = 3;
 
   /** Days after which what was found is of the past. */
-  private static final int STALE_DAYS = 42;
+  public static final int STALE_DAYS = 42;
+
+  /** Pain, sides, stalls, feeling, weeks; of one kind by name. */
+  public static final Comparator<Lesson> MOST_PRESSING_FIRST =
+      Comparator.comparingInt(
+              (Lesson l) ->
+                  List.of(
+                          Kind.PAINFUL,
+                          Kind.SIDE_GAP,
+                          Kind.STALL,
+                          Kind.NOT_FELT,
+                          Kind.REGION_BEHIND,
+                          Kind.BALANCE)
+                      .indexOf(l.kind()))
+          .thenComparing(Lesson::name);
 
   private Lessons() {}
 
@@ -74,7 +89,7 @@ public final class Lessons {
   public record Weekly(
       List<Map<String, Double>> weeks, LocalDate until, Map<String, Double> asked) {}
 
-  /** Most pressing first: pain, sides, stalls, feeling, weeks. */
+  /** What a coach would look for, the most pressing first. */
   public static List<Lesson> of(
       List<ReviewedSeries> all, Optional<Weekly> weekly, LocalDate today) {
     List<Lesson> list = new ArrayList<>();
@@ -92,18 +107,7 @@ public final class Lessons {
       }
     }
     weekly.ifPresent(w -> behind(list, w));
-    list.sort(
-        Comparator.comparingInt(
-                (Lesson l) ->
-                    List.of(
-                            Kind.PAINFUL,
-                            Kind.SIDE_GAP,
-                            Kind.STALL,
-                            Kind.NOT_FELT,
-                            Kind.REGION_BEHIND,
-                            Kind.BALANCE)
-                        .indexOf(l.kind()))
-            .thenComparing(Lesson::name));
+    list.sort(MOST_PRESSING_FIRST);
     return List.copyOf(list);
   }
 
@@ -138,14 +142,14 @@ public final class Lessons {
                 newest.size(),
                 now - empty,
                 then - empty,
-                peak.on())
+                DayWords.of(peak.on()))
             : String.format(
                 Locale.ROOT,
                 "No gain in %d sessions: %.0f repetitions at best since, %.0f on %s.",
                 newest.size(),
                 now,
                 then,
-                peak.on());
+                DayWords.of(peak.on()));
     return Optional.of(
         new Lesson(
             Kind.STALL,

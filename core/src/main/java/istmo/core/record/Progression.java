@@ -83,7 +83,7 @@ public final class Progression {
           Optional.empty(),
           asked.repetitionsLow(),
           asked.repetitionsHigh(),
-          "Find the load in the lighter sets.");
+          "Find the load in the warm-up sets.");
     }
     Outing o = last.get();
     double kg = o.workingKg();

@@ -32,8 +32,10 @@ import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
  * which the model's limit of each lift is what the client can do once. Each lift is first explained
  * by legs and back of one factor. Those that the back ends then, and those that a weaker back
  * explains better than legs much weaker than other lifts show, say how strong the back is with the
- * legs known; the others how strong the legs are. A kind without a lift of its own takes the
- * other's factor. Stack machines do not count: their loads do not compare.
+ * legs known; the others how strong the legs are. A back is believed to be apart from the legs only
+ * as far as backs are, for a lift may be light for other reasons: skill, or caution. A kind without
+ * a lift of its own takes the other's factor. Stack machines do not count: their loads do not
+ * compare.
  *
  * @param legs factor on muscle volumes
  * @param back factor on the back's usual strength
@@ -50,6 +52,18 @@ public record Calibration(
 
   private static final double MOST = 3.5;
   private static final double TOLERANCE = 0.003;
+
+  /**
+   * Standard deviation between people of ln(back's factor / legs' factor) (judgement: strengths of
+   * trunk and knee extension spread by a fifth to a quarter each and go together in part).
+   */
+  private static final double BACKS_APART = 0.2;
+
+  /**
+   * Standard deviation of what one lift says of the back, in ln: the model errs by about a quarter
+   * between bars (docs/validation.md, loads).
+   */
+  private static final double LIFT_ERROR = 0.25;
 
   /**
    * Legs that explain a lift worse than this share of the strongest legs shown are not believed to
@@ -90,8 +104,8 @@ public record Calibration(
         ofLegs.add(f.factor());
       }
     }
-    double back = mean(ofBack.isEmpty() ? ofLegs : ofBack);
     double legs = mean(ofLegs.isEmpty() ? ofBack : ofLegs);
+    double back = ofLegs.isEmpty() || ofBack.isEmpty() ? legs : believed(legs, ofBack);
     String names =
         String.join(
             ", ",
@@ -263,6 +277,16 @@ public record Calibration(
         usual.withStrength(
             legs * usual.strength(), Body.LUMBAR_NM.nearest(back * usual.lumbarNm()));
     return new Analyser(body).fresh(x.family(), setup);
+  }
+
+  /**
+   * The back's factor from what lifts say of it: their mean and that of the legs, each by its
+   * precision.
+   */
+  private static double believed(double legs, List<Double> ofBack) {
+    double lifts = ofBack.size() / (LIFT_ERROR * LIFT_ERROR);
+    double prior = 1 / (BACKS_APART * BACKS_APART);
+    return legs * Math.pow(mean(ofBack) / legs, lifts / (lifts + prior));
   }
 
   /** Geometric mean. */

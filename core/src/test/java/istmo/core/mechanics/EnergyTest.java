@@ -105,6 +105,7 @@ class EnergyTest {
             true,
             falls("bar", 1)));
     list.add(Arguments.of("belt-squat", with(planar, "depth", 80), 2, true, falls("belt", 1)));
+    list.add(Arguments.of("hanging-squat", with(planar, "depth", 60), 2, true, falls("weight", 1)));
     // the seat stands and the feet move; on the hack the feet stand and everything above moves
     // along the rail
     list.add(
@@ -121,6 +122,12 @@ class EnergyTest {
             2,
             true,
             (LoadWork) (a, b) -> W * Load.G * (a.points().hip().y() - b.points().hip().y())));
+    for (double pivotBehind : new double[] {1.4, -1.3}) {
+      Map<String, Double> lever =
+          with(planar, "kneeDepth", 85, "feetUp", 0.12, "pivotBehind", pivotBehind);
+      list.add(
+          Arguments.of("lever-squat", with(lever, "emptyAtPads", 0), 2, true, falls("weight", 1)));
+    }
     list.add(
         Arguments.of(
             "thrust",
@@ -166,6 +173,21 @@ class EnergyTest {
             1,
             false,
             CABLE));
+    for (double[] swing : new double[][] {{0, -60, 10}, {90, -10, 25}, {-90, -30, 10}}) {
+      list.add(
+          Arguments.of(
+              "hip-lever",
+              with(Map.of(), "direction", swing[0], "from", swing[1], "to", swing[2], "lean", 10),
+              1,
+              false,
+              (LoadWork)
+                  (a, b) ->
+                      0.2
+                          * W
+                          * Load.G
+                          * Math.toRadians(swing[2] - swing[1])
+                          * (b.phase() - a.phase())));
+    }
     list.add(
         Arguments.of(
             "hip-weight",
@@ -414,7 +436,7 @@ class EnergyTest {
                     l.on() == Load.Segment.UPPER && l.forcePerKg().norm() == 0 && l.force().y() < 0)
             .findFirst();
     if (weight.isEmpty()) {
-      return 0.5; // on a pad that does not turn every point of the trunk moves alike
+      return Segments.UPPER_COM_HANDS_UP; // on a pad, whose own hold needs no weight of the back
     }
     Load above = weight.get();
     Vec3 hip = new Vec3(p.points().hip().x(), p.points().hip().y(), 0);

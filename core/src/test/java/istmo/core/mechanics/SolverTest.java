@@ -138,9 +138,14 @@ class SolverTest {
     // compare the price of the whole: the optimum, not one of several equal answers
     assertThat(price(eq, load, sharing))
         .isCloseTo(price(eq, load, x), within(1e-6 * Math.max(1, price(eq, load, x))));
-    // near zero the price is flat, and the programmes of the other side end a little beside it
+    // near zero the price is flat, and the programmes of the other side end a little beside it;
+    // more
+    // where their answer is the dearer one, for then it is they that stopped early
+    boolean oursIsCheaper = price(eq, load, sharing) < price(eq, load, x) - 1e-7;
     for (int j = 0; j < eq.muscles + 2; j++) {
-      assertThat(sharing.value(j)).as("column %d", j).isCloseTo(x[j], within(3e-4));
+      assertThat(sharing.value(j))
+          .as("column %d", j)
+          .isCloseTo(x[j], within(oursIsCheaper ? 1e-3 : 3e-4));
     }
   }
 

@@ -344,10 +344,10 @@ class ComposerTest {
     Week week =
         Composition.week(
             task,
-            new Composer(task).compose(3, p -> {}).orElseThrow(),
+            new Composer(task).compose(8, p -> {}).orElseThrow(),
             b -> b,
             () -> "i" + next[0]++);
-    Shortfall s = Shortfall.of(task, week, 4).orElseThrow();
+    Shortfall s = Shortfall.of(task, week, 12).orElseThrow();
     assertThat(s.has()).isLessThan(s.asked());
     assertThat(s.sentence())
         .matches("2 times 35 minutes are about \\d+ short for the .+: [\\d.]+ of \\d+ sets\\.");
@@ -449,8 +449,8 @@ class ComposerTest {
     // 3 min to set up, 2 lighter sets, six sets of 60 s with five rests of 120 s: 21 min
     assertThat(Shortfall.obstacles(task))
         .containsExactly(
-            "What is pinned in session 1 takes 21 of 10 minutes: unpin something, take sets out, or"
-                + " give it 21 minutes.");
+            "What is locked in session 1 takes 21 of 10 minutes: unlock something, take sets out,"
+                + " or give it 21 minutes.");
   }
 
   @Test

@@ -133,6 +133,49 @@ class FlowTest {
         .isLessThan(f.steps().get(4).load().orElseThrow().kg());
   }
 
+  /** Drops after every set, and a rest between the legs, come where a coach puts them. */
+  @Test
+  void dropsAndRestsBetweenLegsComeWhereTheyAreSaid() {
+    Prescription p =
+        new Prescription(
+            2,
+            8,
+            12,
+            2,
+            TWO.tempo(),
+            90,
+            45,
+            Scheme.DROP,
+            Optional.of(new Drops(1, 0.3, true, "")));
+    Flow f = Flow.of(List.of(List.of(exercise("a", p, true, "leg-extension"))), Side.LEFT);
+    assertThat(words(f))
+        .containsExactly(
+            "a WARM_UP 1",
+            "a WORK 1 LEFT",
+            "a DROP 1 LEFT",
+            "a WORK 1 RIGHT",
+            "a DROP 1 RIGHT",
+            "a WORK 2 LEFT",
+            "a DROP 1 LEFT",
+            "a WORK 2 RIGHT",
+            "a DROP 1 RIGHT");
+    assertThat(f.steps().get(3).waitS()).isEqualTo(45);
+    assertThat(
+            p.workS(0, true)
+                - new Prescription(2, 8, 12, 2, TWO.tempo(), 90, 10, Scheme.DROP, p.drops())
+                    .workS(0, true))
+        .isEqualTo(35);
+  }
+
+  @Test
+  void toesTakeTurnsFromSetToSet() {
+    Prescription p = Prescriber.inScheme(Scheme.TOES_IN_TURN, TWO.withSets(4));
+    Flow f = Flow.of(List.of(List.of(exercise("a", p, false, "leg-extension"))), Side.NONE);
+    assertThat(f.steps().stream().filter(s -> s.kind() == Kind.WORK))
+        .extracting(Step::note)
+        .containsExactly("toes straight", "toes out", "toes in", "toes straight");
+  }
+
   /** The number of steps is what is prescribed, by every scheme. */
   @ParameterizedTest
   @EnumSource(Scheme.class)
@@ -140,7 +183,8 @@ class FlowTest {
     Prescription p = Prescriber.inScheme(scheme, TWO.withSets(4));
     Flow f = Flow.of(List.of(List.of(exercise("a", p, false, "leg-extension"))), Side.NONE);
     assertThat(f.steps().stream().filter(s -> s.kind() == Kind.WORK)).hasSize(4);
-    assertThat(f.steps().stream().filter(s -> s.kind() == Kind.DROP)).hasSize(scheme.drops());
+    assertThat(f.steps().stream().filter(s -> s.kind() == Kind.DROP))
+        .hasSize(p.drops().map(Drops::number).orElse(0));
   }
 
   /**

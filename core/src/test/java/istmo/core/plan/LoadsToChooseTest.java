@@ -21,7 +21,7 @@ class LoadsToChooseTest {
             100,
             "the record",
             List.of(),
-            List.of(new WorkingLoad.SetLine(8, 12, Optional.of(hundred), List.of(), "")));
+            List.of(new WorkingLoad.SetLine(0, 8, 12, Optional.of(hundred), List.of(), "")));
     List<Loading> loads = LoadsToChoose.of(asked, NEEDS, Plans.EVERYTHING);
     assertThat(loads).isSortedAccordingTo((a, b) -> Double.compare(a.kg(), b.kg()));
     assertThat(loads.get(0).kg()).isGreaterThanOrEqualTo(25);

@@ -8,6 +8,7 @@ import istmo.core.body.PainFlag;
 import istmo.core.body.Profile;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.body.Soreness;
+import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.equipment.GymEquipment;
@@ -98,7 +99,8 @@ final class Plans {
         Optional.empty(),
         List.of(),
         List.of(),
-        List.of());
+        List.of(),
+        false);
   }
 
   static Day day(int minutes, Bout... bouts) {
@@ -124,8 +126,7 @@ final class Plans {
     Cautions cautions =
         new Cautions(Arrays.stream(sore).map(Soreness::leaveOut).toList(), List.of(), List.of());
     Order order = Orders.order(brief(Bodies.LIFTER, cautions, equipment, aim), LIFTER);
-    return new Offers(
-        order,
+    Profile profile =
         new Profile(
             Optional.of(age),
             Optional.empty(),
@@ -134,6 +135,12 @@ final class Plans {
             Optional.empty(),
             "",
             Set.of(),
-            Set.of()));
+            Set.of());
+    return new Offers(
+        order,
+        new Brief(
+            Bodies.LIFTER, cautions, profile, equipment, aim, School.STRETCH, Optional.empty()),
+        Catalogue.standard().byWord(),
+        List.of());
   }
 }

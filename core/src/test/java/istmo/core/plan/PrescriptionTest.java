@@ -90,7 +90,7 @@ class PrescriptionTest {
               assertThat(p.scheme()).isEqualTo(scheme);
               assertThat(p.workS(0, o.oneLeg())).isPositive();
               assertThat(WorkingLoad.of(o, p, GYM, Optional.empty(), 1).sets())
-                  .hasSize(p.sets() + p.scheme().drops());
+                  .hasSize(p.sets() + p.drops().map(Drops::number).orElse(0));
             });
   }
 
@@ -118,7 +118,7 @@ class PrescriptionTest {
             Optional.of(last),
             1);
     assertThat(w.lowKg()).isCloseTo(52.8, offset(0.05));
-    assertThat(w.basis()).isEqualTo("from 60 kg for 8, 2 in reserve, on 2026-11-19");
+    assertThat(w.basis()).isEqualTo("from 60 kg for 8, 2 in reserve, on 19 Nov 2026");
     assertThat(w.sets()).allSatisfy(s -> assertThat(s.load().orElseThrow().kg()).isEqualTo(52.5));
     assertThat(w.sets().get(0).putOn()).containsExactly(15.0, 1.25);
     assertThat(w.sets().get(1).putOn()).as("nothing changes").isEmpty();
@@ -151,6 +151,109 @@ class PrescriptionTest {
         .as("a fifth less, as far as plates go")
         .isBetween(0.8 * work - 2.5, 0.8 * work);
     assertThat(drops.get(4).load().orElseThrow().kg()).isBetween(0.64 * work - 2.5, 0.64 * work);
+  }
+
+  /** By hand: 100 kg, a tenth less three times after every set: 90, 81, 72.9; plates make them. */
+  @Test
+  void dropsAreAsManyAndAsLightAsTheCoachSays() {
+    Offer squat = offers(TrainingAge.MONTHS).get("back-squat/high-bar");
+    Optional<WorkingLoad.Recorded> last =
+        Optional.of(
+            new WorkingLoad.Recorded(new PerformedSet(100, 10, 0), LocalDate.of(2026, 11, 19)));
+    Prescription p =
+        new Prescription(
+            2,
+            10,
+            10,
+            0,
+            Tempo.USUAL,
+            120,
+            10,
+            Scheme.DROP,
+            Optional.of(new Drops(3, 0.1, true, "")));
+    List<WorkingLoad.SetLine> lines = WorkingLoad.of(squat, p, GYM, last, 1).sets();
+    assertThat(lines).extracting(WorkingLoad.SetLine::drop).containsExactly(0, 1, 2, 3, 0, 1, 2, 3);
+    assertThat(lines.subList(0, 4))
+        .extracting(s -> s.load().orElseThrow().kg())
+        .containsExactly(100.0, 90.0, 80.0, 72.5);
+    assertThat(p.hardSets()).as("two sets and six drops of 0.4").isCloseTo(4.4, offset(1e-9));
+    assertThat(p.stringing()).isEqualTo("after every set 3 times 10 % less, at once");
+  }
+
+  @Test
+  void anEasierSetUpKeepsTheLoad() {
+    Offer squat = offers(TrainingAge.MONTHS).get("back-squat/high-bar");
+    Prescription p =
+        new Prescription(
+            2,
+            8,
+            12,
+            1,
+            Tempo.USUAL,
+            120,
+            10,
+            Scheme.EASIER,
+            Optional.of(new Drops(1, 0, false, "flat instead of propped")));
+    List<WorkingLoad.SetLine> lines =
+        WorkingLoad.of(
+                squat,
+                p,
+                GYM,
+                Optional.of(
+                    new WorkingLoad.Recorded(
+                        new PerformedSet(80, 10, 0), LocalDate.of(2026, 11, 19))),
+                1)
+            .sets();
+    assertThat(lines.get(2).load()).isEqualTo(lines.get(1).load());
+    assertThat(lines.get(2).note()).isEqualTo("at once, flat instead of propped");
+  }
+
+  /**
+   * The load stays while repetitions fall; it is that of the first set. By hand: 80 kg for ten to
+   * failure; for thirteen (12 with 1) 80 x 1.3333 / 1.4667 = 72.7.
+   */
+  @Test
+  void fallingRepetitionsKeepTheFirstSetsLoad() {
+    Offer squat = offers(TrainingAge.MONTHS).get("back-squat/high-bar");
+    Prescription p =
+        Prescriber.inScheme(
+            Scheme.FALLING, new Prescription(3, 8, 12, 1, Tempo.USUAL, 120, Scheme.STRAIGHT));
+    List<WorkingLoad.SetLine> lines =
+        WorkingLoad.of(
+                squat,
+                p,
+                GYM,
+                Optional.of(
+                    new WorkingLoad.Recorded(
+                        new PerformedSet(80, 10, 0), LocalDate.of(2026, 11, 19))),
+                1)
+            .sets();
+    assertThat(lines).extracting(WorkingLoad.SetLine::repetitionsHigh).containsExactly(12, 10, 8);
+    assertThat(lines).extracting(s -> s.load().orElseThrow().kg()).containsOnly(72.5);
+  }
+
+  @Test
+  void dropsBelongToSetsWithDrops() {
+    Drops lighter = new Drops(2, 0.2, false, "");
+    assertThatThrownBy(() -> strung(Scheme.STRAIGHT, Optional.of(lighter)))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("drops");
+    assertThatThrownBy(() -> strung(Scheme.DROP, Optional.empty()))
+        .isInstanceOf(InvalidInput.class);
+    assertThatThrownBy(() -> strung(Scheme.EASIER, Optional.of(lighter)))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("the load stays");
+    assertThatThrownBy(() -> new Drops(0, 0.9, true, "x".repeat(81)))
+        .isInstanceOfSatisfying(
+            InvalidInput.class,
+            e ->
+                assertThat(e.faults())
+                    .extracting(InvalidInput.Fault::field)
+                    .containsExactly("drops.number", "drops.less", "drops.easier"));
+  }
+
+  private static Prescription strung(Scheme scheme, Optional<Drops> drops) {
+    return new Prescription(3, 8, 12, 1, Tempo.USUAL, 120, 10, scheme, drops);
   }
 
   /**

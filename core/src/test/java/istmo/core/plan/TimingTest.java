@@ -182,7 +182,12 @@ class TimingTest {
     "ONE_AND_A_HALF,90,90,3.3",
     "LOW_PARTIALS,72,72,3.45",
     "PAUSES,70,70,3",
-    "DROP,60,146,3.8"
+    "DROP,60,146,3.8",
+    "EASIER,60,103,3.4",
+    "DOUBLE_DIP,78,78,3.15",
+    "SHORT_PULSES,72,72,3.15",
+    "FALLING,60,36,3",
+    "TOES_IN_TURN,60,60,3"
   })
   void schemesHaveTheirArithmetic(Scheme scheme, double firstSetS, double lastSetS, double counts) {
     Prescription p = new Prescription(3, 10, 10, 2, new Tempo(2, 2, 2, 0), 120, scheme);

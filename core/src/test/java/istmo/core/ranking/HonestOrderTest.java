@@ -210,7 +210,7 @@ class HonestOrderTest {
     assertThat(o.excluded())
         .anyMatch(x -> x.kind() == Order.Kind.PRESET && x.reason().equals("Another station."));
     assertThat(o.all().size() + o.excluded().size())
-        .isEqualTo(EVALUATIONS.size() + Catalogue.standard().notComputed().size());
+        .isEqualTo(EVALUATIONS.size() + Catalogue.standard().byWord().size());
   }
 
   @Test
@@ -301,7 +301,7 @@ class HonestOrderTest {
     Order o = by(preset, BACK_OF_THE_THIGH);
     assertThat(o.firstPick()).isPresent();
     assertThat(o.all().size() + o.excluded().size())
-        .isEqualTo(EVALUATIONS.size() + Catalogue.standard().notComputed().size());
+        .isEqualTo(EVALUATIONS.size() + Catalogue.standard().byWord().size());
     o.entries()
         .forEach(
             e -> {
@@ -350,7 +350,7 @@ class HonestOrderTest {
         Comparison.of(
             brief(new Aim(Map.of("VL", 3), Set.of())),
             List.of(side("leg-press/low"), side("leg-press/high")));
-    assertThat(same.sentences().get(0)).contains("cannot be told from");
+    assertThat(same.sentences().get(0)).contains("by too little to count");
     assertThatThrownBy(
             () -> Comparison.of(brief(BACK_OF_THE_THIGH), List.of(side("leg-press/low"))))
         .isInstanceOf(InvalidInput.class);

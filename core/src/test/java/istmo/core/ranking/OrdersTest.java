@@ -30,6 +30,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -41,7 +42,7 @@ class OrdersTest {
    * Exercises that the face check bars for usual bodies: at a short length the model leaves hip
    * extension to the hamstrings (docs/validation.md).
    */
-  private static final Set<String> BARRED = Set.of("kickback", "all-fours-lift");
+  private static final Set<String> BARRED = Set.of("kickback", "all-fours-lift", "lever-kickback");
 
   private static final Set<String> EVERYTHING =
       Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
@@ -133,6 +134,34 @@ class OrdersTest {
     }
   }
 
+  /** What is lost by the criteria that are named is no less than the points between two places. */
+  @Test
+  void eachPlaceSaysFirstWhatPutsItBelowTheOneBefore() {
+    List<Order.Entry> entries = order(Map.of("VL", 2), Set.of()).entries();
+    assertThat(entries.get(0).why().get(0)).startsWith("Gives ");
+    for (int k = 1; k < entries.size(); k++) {
+      Order.Entry above = entries.get(k - 1);
+      Order.Entry e = entries.get(k);
+      String first = e.why().get(0);
+      long points = Math.round(100 * (above.ranked().utility() - e.ranked().utility()));
+      assertThat(first)
+          .startsWith(
+              points == 0
+                  ? "Less than one point below "
+                  : points == 1 ? "One point below " : points + " points below ")
+          .contains(above.evaluation().candidate().name());
+      if (points > 3) {
+        long named =
+            Pattern.compile("−(\\d+)")
+                .matcher(first)
+                .results()
+                .mapToLong(m -> Long.parseLong(m.group(1)))
+                .sum();
+        assertThat(named).as(first).isGreaterThanOrEqualTo(points / 2);
+      }
+    }
+  }
+
   /**
    * Facts of the trade (common practice): which exercise can never come first for a region. Which
    * kind does is asked in docs/validation.md.
@@ -152,6 +181,30 @@ class OrdersTest {
     order(Map.of(region, 3), Set.of()).entries().stream()
         .filter(e -> e.evaluation().candidate().exerciseId().equals(never))
         .forEach(e -> assertThat(e.ranked().band()).isGreaterThan(1));
+  }
+
+  /**
+   * Common practice: glutes and hamstrings with a sore back are a thrust and a curl. The curl gives
+   * the glute nothing and is no exercise for nothing all the same: it is the best here for one of
+   * the two.
+   */
+  @Test
+  void whatIsBestForOneOfTwoRegionsHasItsPlace() {
+    Order o =
+        order(
+            Bodies.MAN,
+            MAN,
+            Set.of(PainFlag.LOWER_BACK),
+            Set.of("barbell", "rack", "bench", "fixed-track", "dumbbells", "lying-curl"),
+            Map.of("BFL", 2, "GMAXM", 2),
+            Set.of());
+    assertThat(o.entries().stream().map(e -> e.ranked().id())).contains("lying-leg-curl/usual");
+    assertThat(o.entries().get(0).ranked().id()).startsWith("hip-thrust/");
+    assertThat(o.together().get(0).candidateIds())
+        .anyMatch(id -> id.contains("thrust"))
+        .anyMatch(id -> id.contains("curl"));
+    assertThat(o.hardly().stream().map(e -> e.evaluation().candidate().exerciseId()))
+        .contains("plate-abduction", "bar-seated-calf-raise");
   }
 
   /**
@@ -235,8 +288,7 @@ class OrdersTest {
         .contains("seated-leg-curl/usual", "bridge/floor")
         .doesNotContain("deadlift/conventional", "hack-squat/usual", "back-squat/high-bar");
     assertThat(o.all().size() + o.excluded().size())
-        .isEqualTo(
-            Catalogue.standard().candidates().size() + Catalogue.standard().notComputed().size());
+        .isEqualTo(Catalogue.standard().candidates().size() + Catalogue.standard().byWord().size());
   }
 
   /** Facts of the trade (common practice): what stands in for what. */
@@ -295,7 +347,7 @@ class OrdersTest {
                   .anyMatch(w -> w.startsWith("Gives outer quad"))
                   .anyMatch(w -> w.startsWith("Gives out first: "))
                   .anyMatch(w -> w.startsWith("No study was found") || w.startsWith("Studies "))
-                  .anyMatch(w -> w.contains("draws of what is not known"))
+                  .anyMatch(w -> w.startsWith("Likely place "))
                   .anyMatch(w -> w.startsWith("It costs: "));
               assertThat(e.limiter()).isNotBlank();
             });
@@ -303,7 +355,7 @@ class OrdersTest {
         o.entries().stream()
             .max(java.util.Comparator.comparingDouble(e -> e.stimulus().get("VL")))
             .orElseThrow();
-    assertThat(most.why().get(0)).contains("about as much as anything here");
+    assertThat(most.why()).anyMatch(w -> w.contains("about as much as anything here"));
   }
 
   @Test

@@ -49,21 +49,30 @@ class BelievabilityTest {
       List.of(
           "back-squat",
           "front-squat",
+          "safety-bar-squat",
           "heel-raised-squat",
           "goblet-squat",
           "belt-squat",
           "box-squat",
           "track-squat");
   private static final List<String> PRESSES =
-      List.of("leg-press", "horizontal-press", "steep-press", "hack-squat");
+      List.of(
+          "leg-press",
+          "horizontal-press",
+          "steep-press",
+          "hack-squat",
+          "pendulum-squat",
+          "lever-squat");
   private static final List<String> ONE_LEG =
       List.of(
           "split-squat",
+          "barbell-split-squat",
           "rear-raised-split-squat",
           "held-split-squat",
           "lunge",
           "step-up",
           "step-down",
+          "loaded-step-down",
           "one-leg-squat",
           "track-one-leg-squat",
           "track-split-squat");
@@ -71,6 +80,7 @@ class BelievabilityTest {
       List.of(
           "romanian-deadlift",
           "deadlift",
+          "hexagonal-bar-deadlift",
           "good-morning",
           "one-leg-hinge",
           "track-hinge",
@@ -88,7 +98,7 @@ class BelievabilityTest {
           "hamstring-raise",
           "sliding-curl");
   private static final List<String> THRUSTS =
-      List.of("hip-thrust", "thrust-machine", "track-thrust", "bridge");
+      List.of("hip-thrust", "thrust-machine", "track-thrust", "bridge", "barbell-bridge");
 
   /** What coaches would do for a group (common practice). */
   private static final Map<String, Set<String>> SERVES = new LinkedHashMap<>();
@@ -109,7 +119,14 @@ class BelievabilityTest {
             ONE_LEG,
             HINGES,
             THRUSTS,
-            List.of("kickback", "all-fours-lift", "abduction-machine", "hack-squat", "leg-press")));
+            List.of(
+                "kickback",
+                "all-fours-lift",
+                "abduction-machine",
+                "hack-squat",
+                "lever-squat",
+                "lever-kickback",
+                "leg-press")));
     SERVES.put(
         "side glute",
         set(
@@ -117,6 +134,7 @@ class BelievabilityTest {
             List.of(
                 "abduction-machine",
                 "cable-abduction",
+                "lever-abduction",
                 "plate-abduction",
                 "side-lying-lift",
                 "one-leg-hinge",
@@ -129,6 +147,7 @@ class BelievabilityTest {
             List.of(
                 "adduction-machine",
                 "cable-adduction",
+                "lever-adduction",
                 "upper-leg-plank",
                 "deadlift",
                 "leg-press",
@@ -150,7 +169,7 @@ class BelievabilityTest {
   /** Regions that have their own custom: one muscle that a neighbour's exercises train too. */
   private static final Map<String, Set<String>> OWN =
       Map.of(
-          "RF", Set.of("hip-flexion"),
+          "RF", Set.of("hip-flexion", "lever-hip-flexion"),
           "GRA", set(CURLS),
           "AMA", set(HINGES),
           "AMI", set(HINGES, THRUSTS),

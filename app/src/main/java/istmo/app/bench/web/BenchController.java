@@ -18,6 +18,7 @@ import istmo.core.drawing.Stage;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.mechanics.CannotAnalyse;
+import istmo.core.mechanics.RackHeights;
 import istmo.core.movement.Family;
 import istmo.core.movement.Posture;
 import istmo.core.movement.SetupParameter;
@@ -36,6 +37,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -292,7 +294,7 @@ class BenchController {
             : GripView.of(Grips.plan(s.body(), family(s), s.setup(), last, working)),
         analysis.map(Analysis::stickingPhase).orElse(null),
         analysis.map(a -> limiters(a)).orElse(List.of()),
-        analysis.map(Analysis::notes).orElse(List.of()),
+        analysis.map(a -> notes(s, a)).orElse(List.of()),
         s.stimulus().map(Rounded::of).orElse(Map.of()),
         analysis.map(a -> strips(a, school)).orElse(Map.of()));
   }
@@ -326,6 +328,14 @@ class BenchController {
         Math.round(10 * Math.toDegrees(p.trunkLeanRad())) / 10.0,
         point == null ? null : Rounded.of(Math.min(1, working / point.limitKg())),
         moments);
+  }
+
+  /** What the analysis notes, and how high hooks and safeties go. */
+  private static List<String> notes(Bench.Side s, Analysis a) {
+    Set<String> needs = Catalogue.standard().exerciseOf(s.candidate()).needs();
+    return Stream.concat(
+            a.notes().stream(), RackHeights.of(needs, a).map(RackHeights::words).stream())
+        .toList();
   }
 
   private static Family family(Bench.Side s) {

@@ -1,6 +1,8 @@
 package istmo.app.catalogue.web;
 
+import istmo.app.catalogue.OwnExercises;
 import istmo.app.catalogue.Variants;
+import istmo.app.platform.MayBeMissing;
 import istmo.app.schools.Schools;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Regions;
@@ -9,9 +11,11 @@ import istmo.core.body.Habit;
 import istmo.core.body.PainFlag;
 import istmo.core.body.SoreMovement;
 import istmo.core.body.Soreness;
+import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
+import istmo.core.catalogue.Movement;
 import istmo.core.equipment.Equipment;
 import istmo.core.movement.SetupParameter;
 import istmo.core.ranking.brief.Weights;
@@ -19,6 +23,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -29,9 +34,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class CatalogueController {
   private final Variants variants;
+  private final OwnExercises exercises;
   private final Schools schools;
 
-  CatalogueController(Variants variants, Schools schools) {
+  CatalogueController(Variants variants, OwnExercises exercises, Schools schools) {
+    this.exercises = exercises;
     this.schools = schools;
     this.variants = variants;
   }
@@ -138,6 +145,78 @@ class CatalogueController {
     }
   }
 
+  /**
+   * An exercise by word. mainly and partly: region ids for which a hard set counts whole and half;
+   * told: why it is not computed; version: of an own one, to change it with; retired: an own one
+   * that was taken out.
+   */
+  record ByWordView(
+      String id,
+      String candidateId,
+      String name,
+      List<String> alsoCalled,
+      List<String> needs,
+      List<Movement> does,
+      List<String> mainly,
+      List<String> partly,
+      ByWord.Bend knee,
+      ByWord.Bend hip,
+      ByWord.Back back,
+      boolean onBelly,
+      boolean oneLeg,
+      List<PainFlag> troubles,
+      String repetitions,
+      double setUpMinutes,
+      List<String> cues,
+      List<String> stopSigns,
+      List<String> cautions,
+      String told,
+      boolean own,
+      boolean retired,
+      @MayBeMissing Integer version) {
+    static ByWordView of(OwnExercises.Own o) {
+      return of(o.exercise(), true, o.retired(), o.version());
+    }
+
+    static ByWordView of(ByWord x) {
+      return of(x, false, false, null);
+    }
+
+    private static ByWordView of(
+        ByWord x, boolean own, boolean retired, @Nullable Integer version) {
+      return new ByWordView(
+          x.id(),
+          x.candidateId(),
+          x.name(),
+          x.alsoCalled(),
+          x.needs().stream().sorted().toList(),
+          x.does().stream().sorted().toList(),
+          List.copyOf(x.mainly()),
+          List.copyOf(x.partly()),
+          x.knee(),
+          x.hip(),
+          x.back(),
+          x.onBelly(),
+          x.oneLeg(),
+          x.exclusions().keySet().stream().sorted().toList(),
+          x.repetitions(),
+          x.setUpMinutes(),
+          x.cues(),
+          x.stopSigns(),
+          x.cautions(),
+          x.told(),
+          own,
+          retired,
+          version);
+    }
+  }
+
+  record MovementView(Movement id, String label) {}
+
+  record BendView(ByWord.Bend id, String label) {}
+
+  record BackView(ByWord.Back id, String label) {}
+
   record CatalogueView(
       List<RegionView> regions,
       List<EquipmentView> equipment,
@@ -149,7 +228,11 @@ class CatalogueController {
       List<CautionView> cautions,
       List<String> redFlags,
       List<HabitView> habits,
-      List<ExerciseView> exercises) {}
+      List<ExerciseView> exercises,
+      List<ByWordView> byWord,
+      List<MovementView> movements,
+      List<BendView> bends,
+      List<BackView> backs) {}
 
   /**
    * Regions, equipment, exercises with their set-up parameters, schools and presets, and the
@@ -192,7 +275,14 @@ class CatalogueController {
             .toList(),
         Caution.RED_FLAGS,
         Arrays.stream(Habit.values()).map(h -> new HabitView(h, h.label())).toList(),
-        Catalogue.standard().exercises().stream().map(x -> ExerciseView.of(x, own)).toList());
+        Catalogue.standard().exercises().stream().map(x -> ExerciseView.of(x, own)).toList(),
+        Stream.concat(
+                Catalogue.standard().byWord().stream().map(ByWordView::of),
+                exercises.all().stream().map(ByWordView::of))
+            .toList(),
+        Arrays.stream(Movement.values()).map(m -> new MovementView(m, m.label())).toList(),
+        Arrays.stream(ByWord.Bend.values()).map(b -> new BendView(b, b.label())).toList(),
+        Arrays.stream(ByWord.Back.values()).map(b -> new BackView(b, b.label())).toList());
   }
 
   private static RegionView region(Region r) {

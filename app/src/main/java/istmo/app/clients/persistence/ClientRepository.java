@@ -12,4 +12,6 @@ public interface ClientRepository extends JpaRepository<ClientEntity, UUID> {
   Optional<ClientEntity> findByIdAndCoachId(UUID id, UUID coachId);
 
   boolean existsByCoachIdAndName(UUID coachId, String name);
+
+  boolean existsByCoachIdAndNameAndIdNot(UUID coachId, String name, UUID id);
 }

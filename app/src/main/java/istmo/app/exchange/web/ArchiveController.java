@@ -103,6 +103,7 @@ class ArchiveController {
       List<ArchiveClientView> clients,
       List<ArchiveGymView> gyms,
       int variants,
+      int exercises,
       int schools,
       List<ArchiveFaultView> faults,
       int faultCount,
@@ -131,6 +132,7 @@ class ArchiveController {
             .map(g -> new ArchiveGymView(g.name(), g.items(), g.here().orElse(null)))
             .toList(),
         p.variants(),
+        p.exercises(),
         p.schools(),
         p.faults().stream()
             .limit(FIRST_FAULTS)

@@ -13,9 +13,7 @@ import istmo.app.sessions.SetLog;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
-import istmo.core.catalogue.Candidate;
-import istmo.core.catalogue.Catalogue;
-import istmo.core.catalogue.Exercise;
+import istmo.core.catalogue.AnyExercise;
 import istmo.core.movement.SetupParameter;
 import istmo.core.plan.Flow;
 import istmo.core.plan.Offer;
@@ -252,12 +250,12 @@ class FloorController {
 
   private static FloorExerciseView exercise(
       Floor.Exercise x, String candidateId, Map<String, Double> setup) {
-    Exercise e = Catalogue.standard().exercise(Candidate.exerciseId(candidateId));
+    AnyExercise e = x.trainable().exercise();
     Optional<WorkingLoad> load = x.load();
     return new FloorExerciseView(
         candidateId,
         e.id(),
-        x.offer().map(Offer::name).orElse(x.name()),
+        x.trainable().name(),
         x.offer().map(Offer::oneLeg).orElse(false),
         x.refusal(),
         words(e, setup),
@@ -304,8 +302,8 @@ class FloorController {
   }
 
   /** What the coach sets, in words. */
-  private static List<SetupWordView> words(Exercise e, Map<String, Double> setup) {
-    return e.family().parameters().stream()
+  private static List<SetupWordView> words(AnyExercise e, Map<String, Double> setup) {
+    return e.parameters().stream()
         .filter(
             p ->
                 p.kind() == SetupParameter.Kind.SETUP

@@ -14,6 +14,7 @@ import java.util.TreeSet;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 
 /** A gym of one coach: what is there, and what is measured of it. */
 @Entity
@@ -37,6 +38,7 @@ public class GymEntity {
   private List<StoredPlates> plates = List.of();
 
   private Instant createdAt;
+  private @Nullable Instant removedAt;
 
   protected GymEntity() {}
 
@@ -55,6 +57,18 @@ public class GymEntity {
     measured = equipment.measured();
     plates = StoredPlates.of(equipment.plates());
     pulls = newPulls;
+  }
+
+  public void takeOut(Instant at) {
+    removedAt = at;
+  }
+
+  public void putBack() {
+    removedAt = null;
+  }
+
+  public boolean isRemoved() {
+    return removedAt != null;
   }
 
   public UUID getId() {

@@ -12,4 +12,6 @@ public interface GymRepository extends JpaRepository<GymEntity, UUID> {
   Optional<GymEntity> findByIdAndCoachId(UUID id, UUID coachId);
 
   boolean existsByCoachIdAndName(UUID coachId, String name);
+
+  boolean existsByCoachIdAndNameAndIdNot(UUID coachId, String name, UUID id);
 }

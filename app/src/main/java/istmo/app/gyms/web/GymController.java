@@ -8,12 +8,14 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -33,16 +35,31 @@ class GymController {
     }
   }
 
-  record GymView(UUID id, int version, String name, Set<String> equipment) {
+  /** removed: it was taken out; only to name it, and to put it back. */
+  record GymView(UUID id, int version, String name, Set<String> equipment, boolean removed) {
     static GymView of(Gym g) {
-      return new GymView(g.id(), g.version(), g.name(), new TreeSet<>(g.equipment().items()));
+      return new GymView(
+          g.id(), g.version(), g.name(), new TreeSet<>(g.equipment().items()), g.removed());
     }
   }
 
-  /** Every gym with its equipment, by name. */
+  /** Every gym with its equipment, by name; those that were taken out only where asked for. */
   @GetMapping
-  List<GymView> all() {
-    return gyms.all().stream().map(GymView::of).toList();
+  List<GymView> all(@RequestParam(defaultValue = "false") boolean removed) {
+    return gyms.all().stream().filter(g -> g.removed() == removed).map(GymView::of).toList();
+  }
+
+  /** Takes a gym out of every list. Sessions and plans of it keep it. */
+  @DeleteMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void takeOut(@PathVariable UUID id) {
+    gyms.takeOut(id);
+  }
+
+  /** Puts one back that was taken out. */
+  @PostMapping("/{id}/restore")
+  GymView putBack(@PathVariable UUID id) {
+    return GymView.of(gyms.putBack(id));
   }
 
   /** One gym with its equipment. */

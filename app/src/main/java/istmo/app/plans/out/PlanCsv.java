@@ -62,9 +62,17 @@ public final class PlanCsv {
           "lifting_s",
           "top_s",
           "rest_s",
-          "scheme");
+          "scheme",
+          "side_rest_s",
+          "drops",
+          "drops_less",
+          "drops_every_set",
+          "drops_easier");
 
   private static final List<String> OF_PLAN = COLUMNS.subList(0, 12);
+
+  /** Files of before sides and drops could be said lack the last columns. */
+  private static final List<String> NEEDED = COLUMNS.subList(0, COLUMNS.indexOf("scheme") + 1);
 
   private PlanCsv() {}
 
@@ -101,25 +109,9 @@ public final class PlanCsv {
         for (int b = 0; b < d.bouts().size(); b++) {
           for (ItemDocument i : d.bouts().get(b)) {
             List<Object> row = new ArrayList<>(ofDay);
-            PrescriptionDocument p = i.prescription();
-            row.addAll(
-                Arrays.asList(
-                    b + 1,
-                    i.candidateId(),
-                    name.apply(i.candidateId()),
-                    i.id(),
-                    i.pinned(),
-                    p.sets(),
-                    p.repetitionsLow(),
-                    p.repetitionsHigh(),
-                    p.reserve(),
-                    p.tempo().loweringS(),
-                    p.tempo().lowS(),
-                    p.tempo().liftingS(),
-                    p.tempo().topS(),
-                    p.restS(),
-                    p.scheme()));
-            csv.printRecord(row);
+            row.add(b + 1);
+            row.addAll(cells(i, name.apply(i.candidateId())));
+            csv.printRecord(filled(row));
           }
         }
       }
@@ -127,6 +119,34 @@ public final class PlanCsv {
       throw new UncheckedIOException(e);
     }
     return out.toString();
+  }
+
+  /** An exercise's own cells, from its id on. */
+  private static List<Object> cells(ItemDocument i, String name) {
+    PrescriptionDocument p = i.prescription();
+    List<Object> cells =
+        new ArrayList<>(
+            Arrays.asList(
+                i.candidateId(),
+                name,
+                i.id(),
+                i.pinned(),
+                p.sets(),
+                p.repetitionsLow(),
+                p.repetitionsHigh(),
+                p.reserve(),
+                p.tempo().loweringS(),
+                p.tempo().lowS(),
+                p.tempo().liftingS(),
+                p.tempo().topS(),
+                p.restS(),
+                p.scheme(),
+                p.sideRestS()));
+    PrescriptionDocument.DropsDocument drops = p.drops();
+    if (drops != null) {
+      cells.addAll(Arrays.asList(drops.number(), drops.less(), drops.everySet(), drops.easier()));
+    }
+    return cells;
   }
 
   private static List<Object> filled(List<Object> row) {
@@ -154,7 +174,7 @@ public final class PlanCsv {
             .get()
             .parse(new StringReader(text.startsWith("\uFEFF") ? text.substring(1) : text))) {
       List<String> missing =
-          COLUMNS.stream().filter(c -> !csv.getHeaderMap().containsKey(c)).toList();
+          NEEDED.stream().filter(c -> !csv.getHeaderMap().containsKey(c)).toList();
       if (!missing.isEmpty()) {
         throw new InvalidInput("text", "lacks the columns " + missing);
       }
@@ -245,7 +265,20 @@ public final class PlanCsv {
                       number(r, "reserve"),
                       tempo,
                       whole(r, "rest_s"),
-                      read(r, "scheme", Scheme::valueOf))));
+                      read(r, "scheme", Scheme::valueOf),
+                      said(r, "side_rest_s") ? whole(r, "side_rest_s") : null,
+                      said(r, "drops")
+                          ? new PrescriptionDocument.DropsDocument(
+                              whole(r, "drops"),
+                              number(r, "drops_less"),
+                              flag(r, "drops_every_set"),
+                              r.get("drops_easier"))
+                          : null)));
+    }
+
+    /** Whether a column that may be empty, or missing in older files, says something. */
+    private static boolean said(CSVRecord r, String column) {
+      return r.isSet(column) && !r.get(column).isBlank();
     }
 
     private Integer whole(CSVRecord r, String column) {

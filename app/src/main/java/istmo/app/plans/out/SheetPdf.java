@@ -183,18 +183,12 @@ public final class SheetPdf {
       p.text(HEADS[c], x + COLUMNS[c], top + 1, TABLE, SMALL, false, 0.35f);
     }
     float y = top + ROW_OF_HEADS;
-    for (int k = 0; k < w.sets().size(); k++) {
-      WorkingLoad.SetLine s = w.sets().get(k);
+    int number = 0;
+    for (WorkingLoad.SetLine s : w.sets()) {
+      number += s.drop() == 0 ? 1 : 0;
       y += row;
       float line = y - SMALL - 3;
-      p.text(
-          s.note().startsWith("drop") ? "drop" : String.valueOf(k + 1),
-          x,
-          line,
-          TABLE,
-          SMALL,
-          false,
-          0.35f);
+      p.text(s.drop() > 0 ? "drop" : String.valueOf(number), x, line, TABLE, SMALL, false, 0.35f);
       p.text(
           s.load().map(l -> unit.number(l.kg())).orElse(""),
           x + COLUMNS[1],

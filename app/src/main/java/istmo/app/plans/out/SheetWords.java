@@ -8,7 +8,6 @@ import istmo.core.movement.SetupParameter;
 import istmo.core.plan.Offer;
 import istmo.core.plan.Planned;
 import istmo.core.plan.Prescription;
-import istmo.core.plan.Scheme;
 import istmo.core.plan.WorkingLoad;
 import java.time.DayOfWeek;
 import java.time.format.TextStyle;
@@ -55,7 +54,10 @@ public final class SheetWords {
         + ", rest "
         + p.restS()
         + " s"
-        + (p.scheme() == Scheme.STRAIGHT ? "" : ", " + p.scheme().label());
+        + (oneLeg && p.sideRestS() != Prescription.CHANGE_SIDE_S
+            ? ", " + p.sideRestS() + " s between legs"
+            : "")
+        + (p.stringing().isEmpty() ? "" : ", " + p.stringing());
   }
 
   /** The load of the first set, with its plates, or how to find it. */
@@ -88,6 +90,9 @@ public final class SheetWords {
 
   /** What is set up and told: stance, seat, heights; the machine's own numbers are not. */
   static String setup(Offer o) {
+    if (o.byWord()) {
+      return "";
+    }
     List<String> parts = new ArrayList<>();
     for (SetupParameter p : Catalogue.standard().exercise(o.exerciseId()).family().parameters()) {
       Double v = o.setup().get(p.id());
@@ -110,7 +115,7 @@ public final class SheetWords {
     String out =
         p.aim().keepOut().isEmpty()
             ? ""
-            : "; keep out "
+            : "; avoid "
                 + p.aim().keepOut().stream()
                     .map(
                         id ->
@@ -118,7 +123,7 @@ public final class SheetWords {
                                 ? "lower back"
                                 : Regions.standard().get(id).coachName())
                     .collect(Collectors.joining(", "));
-    return "For " + p.client().name() + " at " + p.gym().name() + ": bring up " + aim + out + ".";
+    return "For " + p.client().name() + " at " + p.gym().name() + ": target " + aim + out + ".";
   }
 
   /** What a session asks of one exercise, in lines. */

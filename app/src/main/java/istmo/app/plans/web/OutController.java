@@ -21,7 +21,6 @@ import istmo.app.platform.NotFound;
 import istmo.app.schools.Schools;
 import istmo.app.sessions.Asked;
 import istmo.app.sessions.PrescriptionDocument;
-import istmo.app.sessions.Session;
 import istmo.app.sessions.Sessions;
 import istmo.core.plan.Block;
 import istmo.core.plan.Offer;
@@ -32,6 +31,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -82,7 +82,8 @@ class OutController {
 
   record ImportInput(UUID clientId, UUID gymId, String text) {}
 
-  record StartDayInput(Integer day, Integer step) {}
+  /** session: an id made by the asker, so that the same message again begins nothing more. */
+  record StartDayInput(Integer day, Integer step, @Nullable UUID session) {}
 
   record StartedView(UUID sessionId) {}
 
@@ -230,13 +231,19 @@ class OutController {
     if (day.items().stream().noneMatch(i -> plan.offers().find(i.candidateId()).isPresent())) {
       throw new InvalidInput("day", "has nothing in it that could be done");
     }
-    Session session =
-        sessions.start(
-            plan.client().id(),
-            plan.gym().id(),
-            plan.aim(),
-            schools.get(plan.brief().school()),
-            false);
+    UUID session = Optional.ofNullable(input.session()).orElseGet(UUID::randomUUID);
+    sessions.begin(
+        session,
+        plan.client().id(),
+        plan.gym().id(),
+        plan.aim(),
+        schools.get(plan.brief().school()),
+        wanted(plan, day, step));
+    return new StartedView(session);
+  }
+
+  private static List<Sessions.Wanted> wanted(Plan plan, Planned.Day day, Optional<Integer> step) {
+    List<Sessions.Wanted> wanted = new ArrayList<>();
     for (int b = 0; b < day.bouts().size(); b++) {
       for (Planned.Item i : day.bouts().get(b).items()) {
         Optional<Offer> o = plan.offers().find(i.candidateId());
@@ -247,11 +254,11 @@ class OutController {
                   Optional.of(PrescriptionDocument.of(i.prescription())),
                   Optional.of(b + 1),
                   load(plan, step));
-          sessions.pin(session.id(), i.candidateId(), Optional.of(o.get().setup()), asked);
+          wanted.add(new Sessions.Wanted(i.candidateId(), o.get().setup(), asked));
         }
       }
     }
-    return new StartedView(session.id());
+    return wanted;
   }
 
   /**

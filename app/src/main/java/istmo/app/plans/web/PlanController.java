@@ -16,6 +16,7 @@ import istmo.app.sessions.PrescriptionDocument;
 import istmo.core.body.PainFlag;
 import istmo.core.plan.Block;
 import istmo.core.plan.Composer;
+import istmo.core.plan.Offers;
 import istmo.core.plan.Pairing;
 import istmo.core.plan.Role;
 import istmo.core.plan.Shortfall;
@@ -26,6 +27,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -114,6 +116,7 @@ class PlanController {
       String candidateId,
       String exerciseId,
       String name,
+      boolean byWord,
       Role role,
       double utility,
       Map<String, Double> shares,
@@ -138,9 +141,9 @@ class PlanController {
                     l.id(),
                     l.clientId(),
                     l.gymId(),
-                    l.name(),
-                    l.days(),
-                    l.exercises(),
+                    l.document().name(),
+                    l.document().days().size(),
+                    l.document().week().items().size(),
                     l.changedAt()))
         .toList();
   }
@@ -297,16 +300,18 @@ class PlanController {
         .toList();
   }
 
-  /** Everything that may be put into this week, in the order's order. */
+  /** Everything that may be put into this week, in the order's order; exercises by word last. */
   @GetMapping("/{id}/offers")
   List<OfferView> offers(@PathVariable UUID id) {
-    return plans.get(id).offers().all().stream()
+    Offers offers = plans.get(id).offers();
+    return Stream.concat(offers.all().stream(), offers.byWord().stream())
         .map(
             o ->
                 new OfferView(
                     o.candidateId(),
                     o.exerciseId(),
                     o.name(),
+                    o.byWord(),
                     o.role(),
                     Rounded.of(o.utility()),
                     Rounded.of(o.shares()),

@@ -43,7 +43,9 @@ final class PlanViews {
 
   record WarmUpView(int repetitions, LoadingView load) {}
 
+  /** drop: which drop after its set it is, from 1; 0 for the set itself. */
   record SetLineView(
+      int drop,
       int repetitionsLow,
       int repetitionsHigh,
       @MayBeMissing LoadingView load,
@@ -65,6 +67,7 @@ final class PlanViews {
               .map(
                   s ->
                       new SetLineView(
+                          s.drop(),
                           s.repetitionsLow(),
                           s.repetitionsHigh(),
                           s.load().map(LoadingView::of).orElse(null),
@@ -83,6 +86,7 @@ final class PlanViews {
       String candidateId,
       String exerciseId,
       String name,
+      boolean byWord,
       boolean pinned,
       PrescriptionDocument prescription,
       @MayBeMissing String refusal,
@@ -256,7 +260,8 @@ final class PlanViews {
           i.id(),
           i.candidateId(),
           Candidate.exerciseId(i.candidateId()),
-          i.candidateId(),
+          p.offers().name(i.candidateId()),
+          false,
           i.pinned(),
           prescription,
           p.offers().whyNot(i.candidateId()),
@@ -275,6 +280,7 @@ final class PlanViews {
         o.candidateId(),
         o.exerciseId(),
         o.name(),
+        o.byWord(),
         i.pinned(),
         prescription,
         null,

@@ -4,6 +4,7 @@ import istmo.app.platform.Needed;
 import istmo.app.sessions.PrescriptionDocument;
 import istmo.core.mechanics.Tempo;
 import istmo.core.plan.Block;
+import istmo.core.plan.Drops;
 import istmo.core.plan.Pairing;
 import istmo.core.plan.Prescriber;
 import istmo.core.plan.Prescription;
@@ -47,6 +48,10 @@ class PlanningController {
       RangeView repetitions,
       RangeView reserve,
       RangeView restS,
+      RangeView sideRestS,
+      RangeView drops,
+      RangeView dropsLess,
+      int easierLetters,
       RangeView tempoS) {}
 
   record SchemeInput(Scheme scheme, PrescriptionDocument prescription) {}
@@ -65,6 +70,10 @@ class PlanningController {
             RangeView.of(Prescription.REPETITIONS),
             RangeView.of(Prescription.RESERVE),
             RangeView.of(Prescription.REST_S),
+            RangeView.of(Prescription.SIDE_REST_S),
+            RangeView.of(Drops.NUMBER),
+            RangeView.of(Drops.LESS),
+            Drops.MOST_LETTERS,
             RangeView.of(Tempo.PHASE_S)));
   }
 

@@ -51,6 +51,10 @@ public class LessonAnswerEntity {
     answeredAt = at;
   }
 
+  public UUID getClientId() {
+    return clientId;
+  }
+
   public UUID getId() {
     return id;
   }

@@ -1,6 +1,7 @@
 package istmo.app.record.persistence;
 
 import istmo.core.record.Lesson;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -8,8 +9,8 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 /** Answers, always through their coach. */
 public interface LessonAnswerRepository extends JpaRepository<LessonAnswerEntity, UUID> {
-  List<LessonAnswerEntity> findByCoachIdAndClientIdOrderByAnsweredAtDesc(
-      UUID coachId, UUID clientId);
+  List<LessonAnswerEntity> findByCoachIdAndClientIdInOrderByAnsweredAtDesc(
+      UUID coachId, Collection<UUID> clientIds);
 
   Optional<LessonAnswerEntity> findByCoachIdAndClientIdAndKindAndSubject(
       UUID coachId, UUID clientId, Lesson.Kind kind, String subject);

@@ -1,6 +1,6 @@
 package istmo.app.record.web;
 
-import istmo.app.catalogue.Variants;
+import istmo.app.catalogue.Trainables;
 import istmo.app.clients.Clients;
 import istmo.app.platform.LoadingView;
 import istmo.app.platform.MayBeMissing;
@@ -10,9 +10,7 @@ import istmo.app.record.Answers;
 import istmo.app.record.Records;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
-import istmo.core.catalogue.Candidate;
-import istmo.core.catalogue.Catalogue;
-import istmo.core.catalogue.Exercise;
+import istmo.core.catalogue.Trainable;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.Required;
@@ -55,13 +53,13 @@ class RecordController {
   private final Records records;
   private final Answers answers;
   private final Clients clients;
-  private final Variants variants;
+  private final Trainables trainables;
 
-  RecordController(Records records, Answers answers, Clients clients, Variants variants) {
+  RecordController(Records records, Answers answers, Clients clients, Trainables trainables) {
     this.records = records;
     this.answers = answers;
     this.clients = clients;
-    this.variants = variants;
+    this.trainables = trainables;
   }
 
   record SeriesLineView(
@@ -86,7 +84,7 @@ class RecordController {
   @GetMapping
   RecordView overview(@PathVariable UUID clientId) {
     Records.Overview o = records.overview(clientId);
-    Function<String, Candidate> names = variants.candidates();
+    Function<String, Trainable> names = trainables.all();
     Map<String, List<String>> said = new LinkedHashMap<>();
     o.experience().byCandidate().keySet().forEach(id -> said.put(id, o.experience().words(id)));
     return new RecordView(
@@ -113,16 +111,15 @@ class RecordController {
    * What differs from the usual set-up, in words: what tells one series of an exercise from
    * another.
    */
-  private static List<String> setup(Candidate c, Map<String, Double> setup) {
-    Exercise x = Catalogue.standard().exerciseOf(c);
-    return x.family().parameters().stream()
+  private static List<String> setup(Trainable c, Map<String, Double> setup) {
+    return c.exercise().parameters().stream()
         .filter(
             p ->
                 p.kind() == SetupParameter.Kind.SETUP
                     && setup.containsKey(p.id())
                     && Math.abs(
                             Required.entry(setup, p.id())
-                                - c.usual().values().getOrDefault(p.id(), p.usual()))
+                                - c.usual().getOrDefault(p.id(), p.usual()))
                         > 1e-9)
         .map(p -> p.label().toLowerCase(Locale.ROOT) + " " + p.words(Required.entry(setup, p.id())))
         .toList();
@@ -302,7 +299,7 @@ class RecordController {
   /** Where it was felt and what hurt, newest first. */
   @GetMapping("/said")
   List<SaidView> said(@PathVariable UUID clientId) {
-    Function<String, Candidate> names = variants.candidates();
+    Function<String, Trainable> names = trainables.all();
     return records.said(clientId).stream()
         .map(
             s ->

@@ -58,11 +58,11 @@ public interface PerformedSetRepository extends JpaRepository<PerformedSetEntity
           + " and p.removed = false and p.performedAt >= :from order by p.performedAt, p.id")
   List<PerformedSetEntity> inSeries(UUID coachId, Collection<UUID> seriesIds, Instant from);
 
-  /** Every set of a client from a moment on, oldest first. */
+  /** Every set of some clients from a moment on, oldest first. */
   @Query(
-      "select p from PerformedSetEntity p where p.coachId = :coachId and p.clientId = :clientId and"
-          + " p.removed = false and p.performedAt >= :from order by p.performedAt, p.id")
-  List<PerformedSetEntity> since(UUID coachId, UUID clientId, Instant from);
+      "select p from PerformedSetEntity p where p.coachId = :coachId and p.clientId in :clientIds"
+          + " and p.removed = false and p.performedAt >= :from order by p.performedAt, p.id")
+  List<PerformedSetEntity> since(UUID coachId, Collection<UUID> clientIds, Instant from);
 
   /** Sets of all clients of a coach in which it was said where they were felt, since a moment. */
   @Query(

@@ -28,6 +28,8 @@ public interface SeriesRepository extends JpaRepository<SeriesEntity, UUID> {
 
   List<SeriesEntity> findByCoachIdAndClientId(UUID coachId, UUID clientId);
 
+  List<SeriesEntity> findByCoachIdAndClientIdIn(UUID coachId, Collection<UUID> clientIds);
+
   List<SeriesEntity> findByCoachIdAndIdIn(UUID coachId, Collection<UUID> ids);
 
   Optional<SeriesEntity> findByIdAndCoachId(UUID id, UUID coachId);

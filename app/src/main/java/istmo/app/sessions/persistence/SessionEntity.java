@@ -23,6 +23,7 @@ public class SessionEntity {
 
   private Instant createdAt;
   private Instant finishedAt;
+  private Instant removedAt;
 
   protected SessionEntity() {}
 
@@ -38,6 +39,23 @@ public class SessionEntity {
 
   public void finish(Instant at) {
     finishedAt = at;
+  }
+
+  /** It goes on: nothing more is said of its end. */
+  public void reopen() {
+    finishedAt = null;
+  }
+
+  public void takeOut(Instant at) {
+    removedAt = at;
+  }
+
+  public void putBack() {
+    removedAt = null;
+  }
+
+  public boolean isTakenOut() {
+    return removedAt != null;
   }
 
   public UUID getId() {

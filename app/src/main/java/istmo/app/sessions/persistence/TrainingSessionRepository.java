@@ -8,13 +8,13 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 /** Sessions, always through their coach. */
 public interface TrainingSessionRepository extends JpaRepository<SessionEntity, UUID> {
-  List<SessionEntity> findTop100ByCoachIdAndClientIdOrderByCreatedAtDesc(
+  List<SessionEntity> findTop100ByCoachIdAndClientIdAndRemovedAtIsNullOrderByCreatedAtDesc(
       UUID coachId, UUID clientId);
 
-  Optional<SessionEntity> findFirstByCoachIdAndClientIdOrderByCreatedAtDesc(
+  Optional<SessionEntity> findFirstByCoachIdAndClientIdAndRemovedAtIsNullOrderByCreatedAtDesc(
       UUID coachId, UUID clientId);
 
-  List<SessionEntity> findTop100ByCoachIdOrderByCreatedAtDesc(UUID coachId);
+  List<SessionEntity> findTop100ByCoachIdAndRemovedAtIsNullOrderByCreatedAtDesc(UUID coachId);
 
   List<SessionEntity> findByCoachIdAndClientIdOrderByCreatedAtAsc(UUID coachId, UUID clientId);
 

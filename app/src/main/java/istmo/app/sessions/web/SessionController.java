@@ -1,6 +1,6 @@
 package istmo.app.sessions.web;
 
-import istmo.app.catalogue.Variants;
+import istmo.app.catalogue.Trainables;
 import istmo.app.platform.LoadView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
@@ -9,9 +9,9 @@ import istmo.app.sessions.Session;
 import istmo.app.sessions.SessionReader;
 import istmo.app.sessions.Sessions;
 import istmo.app.sessions.SetLog;
-import istmo.core.catalogue.Candidate;
-import istmo.core.catalogue.Catalogue;
-import istmo.core.catalogue.Exercise;
+import istmo.core.catalogue.AnyExercise;
+import istmo.core.catalogue.ByWord;
+import istmo.core.catalogue.Trainable;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.stimulus.School;
 import istmo.core.training.PerformedSet;
@@ -43,15 +43,15 @@ class SessionController {
   private final SetLog log;
   private final SessionReader reader;
   private final Schools schools;
-  private final Variants variants;
+  private final Trainables trainables;
 
   SessionController(
-      Sessions sessions, SetLog log, SessionReader reader, Variants variants, Schools schools) {
+      Sessions sessions, SetLog log, SessionReader reader, Trainables trainables, Schools schools) {
     this.schools = schools;
     this.sessions = sessions;
     this.log = log;
     this.reader = reader;
-    this.variants = variants;
+    this.trainables = trainables;
   }
 
   record SessionInput(
@@ -101,6 +101,7 @@ class SessionController {
       String candidateId,
       String exerciseId,
       String name,
+      boolean byWord,
       String repetitions,
       Map<String, Double> setup,
       List<String> prescribed,
@@ -130,7 +131,7 @@ class SessionController {
   /** Every session, newest first; those of one client when {@code clientId} is given. */
   @GetMapping
   List<SessionLine> list(@RequestParam Optional<UUID> clientId) {
-    Function<String, Candidate> candidates = variants.candidates();
+    Function<String, Trainable> names = trainables.all();
     return reader.list(clientId).stream()
         .map(
             l ->
@@ -140,7 +141,7 @@ class SessionController {
                     l.gymId(),
                     l.createdAt(),
                     l.finishedAt().orElse(null),
-                    l.candidateIds().stream().map(c -> candidates.apply(c).name()).toList()))
+                    l.candidateIds().stream().map(c -> names.apply(c).name()).toList()))
         .toList();
   }
 
@@ -216,8 +217,27 @@ class SessionController {
     return view(sessions.finish(id));
   }
 
+  /** Goes on with a session that was ended. */
+  @PostMapping("/{id}/reopen")
+  SessionView reopen(@PathVariable UUID id) {
+    return view(sessions.reopen(id));
+  }
+
+  /** Takes a session out in which no set was logged. 409 where one was. */
+  @DeleteMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void takeOut(@PathVariable UUID id) {
+    sessions.takeOut(id);
+  }
+
+  /** Puts a session back that was taken out. */
+  @PostMapping("/{id}/restore")
+  SessionView putBack(@PathVariable UUID id) {
+    return view(sessions.putBack(id));
+  }
+
   private SessionView view(Session s) {
-    Function<String, Candidate> candidates = variants.candidates();
+    Function<String, Trainable> names = trainables.all();
     return new SessionView(
         s.id(),
         s.client().id(),
@@ -232,17 +252,18 @@ class SessionController {
         s.client().cautions().statements(),
         s.createdAt(),
         s.finishedAt().orElse(null),
-        s.items().stream().map(i -> item(i, candidates.apply(i.candidateId()))).toList());
+        s.items().stream().map(i -> item(i, names.apply(i.candidateId()))).toList());
   }
 
-  private static ItemView item(Session.Item i, Candidate c) {
-    Exercise x = Catalogue.standard().exerciseOf(c);
+  private static ItemView item(Session.Item i, Trainable c) {
+    AnyExercise x = c.exercise();
     return new ItemView(
         i.id(),
         i.position(),
         c.id(),
         x.id(),
         c.name(),
+        x instanceof ByWord,
         x.repetitions(),
         i.setup(),
         i.asked().words(),

@@ -13,10 +13,12 @@ public final class Families {
   static {
     for (Family f :
         List.of(
-            new AccommodatingResistance(new SquatFamily(false)),
-            new SquatFamily(true),
+            new AccommodatingResistance(new SquatFamily(SquatFamily.Kind.FREE)),
+            new SquatFamily(SquatFamily.Kind.BELT),
+            new SquatFamily(SquatFamily.Kind.HANGING),
             new AccommodatingResistance(new GuidedSquatFamily()),
             new AccommodatingResistance(new HackFamily()),
+            new AccommodatingResistance(new LeverSquatFamily()),
             new AccommodatingResistance(new PressFamily()),
             new AccommodatingResistance(new HingeFamily(HingeFamily.Kind.FREE)),
             new HingeFamily(HingeFamily.Kind.TRACK),
@@ -31,6 +33,7 @@ public final class Families {
             new BackExtensionFamily(),
             new HipSwingFamily(HipSwingFamily.Kind.CABLE),
             new HipSwingFamily(HipSwingFamily.Kind.WEIGHT),
+            new HipSwingFamily(HipSwingFamily.Kind.LEVER),
             new SideLyingFamily(SideLyingFamily.Kind.LEG_LIFT),
             new SideLyingFamily(SideLyingFamily.Kind.UPPER_LEG_PLANK),
             new HipMachineFamily(true),

@@ -11,6 +11,7 @@ import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
+import istmo.core.movement.Parameters;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
 import istmo.core.movement.Setup;
@@ -60,16 +61,7 @@ public final class HipMachineFamily implements Family {
           List.of(),
           "each thigh from straight ahead where the knees are furthest apart");
   static final SetupParameter PULLEY =
-      new SetupParameter(
-          "pulley",
-          "Effective lever of the stack",
-          "m",
-          new Allowed(0.05, 0.50, "m"),
-          0.20,
-          0.01,
-          SetupParameter.Kind.MACHINE,
-          List.of(),
-          "moment about each pad's axis for each newton of half the stack");
+      Parameters.stackLever("moment about each pad's axis for each newton of half the stack");
   static final SetupParameter TILT =
       new SetupParameter(
           "tilt",

@@ -9,6 +9,7 @@ import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
+import istmo.core.movement.Parameters;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
 import istmo.core.movement.Setup;
@@ -22,16 +23,19 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * A free leg that swings about the hip against a cable at the ankle or a weight on the leg; the
- * trunk is held still. Cable: kickbacks, abduction, adduction, hip flexion. Weight: lifts on all
- * fours, standing abduction with a plate, the reverse back extension, where both legs swing. The
- * standing leg's own work is not counted.
+ * A free leg that swings about the hip against a cable at the ankle, a weight on the leg or the pad
+ * of a lever; the trunk is held still. Cable: kickbacks, abduction, adduction, hip flexion. Weight:
+ * lifts on all fours, standing abduction with a plate, the reverse back extension, where both legs
+ * swing. Lever: the same ways as a cable, on a machine whose pivot stands in line with the hip, so
+ * that the stack's moment about the hip is the same over the whole swing. The standing leg's own
+ * work is not counted.
  */
 public final class HipSwingFamily implements Family {
   /** What pulls. */
   public enum Kind {
     CABLE("hip-cable"),
-    WEIGHT("hip-weight");
+    WEIGHT("hip-weight"),
+    LEVER("hip-lever");
 
     private final String id;
 
@@ -131,6 +135,9 @@ public final class HipSwingFamily implements Family {
           List.of("at the ankle", "above the knee"),
           "cuff, or where the weight lies");
 
+  static final SetupParameter STACK_LEVER =
+      Parameters.stackLever("moment about the hip for each newton of the stack");
+
   private static final Set<Coordinate> ROWS =
       EnumSet.complementOf(EnumSet.of(Coordinate.LUMBAR_FLEXION));
   static final double AT_ANKLE = 0.93;
@@ -150,11 +157,13 @@ public final class HipSwingFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    List<SetupParameter> list = new ArrayList<>(List.of(DIRECTION, FROM, TO, LEAN, KNEE, CUFF));
+    List<SetupParameter> list = new ArrayList<>(List.of(DIRECTION, FROM, TO, LEAN, KNEE));
     list.addAll(
-        kind == Kind.CABLE
-            ? List.of(PULLEY_HEIGHT, PULLEY_AWAY, FRICTION)
-            : List.of(istmo.core.movement.Parameters.LEGS.usually(1)));
+        switch (kind) {
+          case CABLE -> List.of(CUFF, PULLEY_HEIGHT, PULLEY_AWAY, FRICTION);
+          case WEIGHT -> List.of(CUFF, Parameters.LEGS.usually(1));
+          case LEVER -> List.of(STACK_LEVER, FRICTION);
+        });
     return List.copyOf(list);
   }
 
@@ -171,7 +180,7 @@ public final class HipSwingFamily implements Family {
 
   @Override
   public int legs(Setup setup) {
-    return kind == Kind.WEIGHT ? istmo.core.movement.Parameters.legs(setup) : 1;
+    return kind == Kind.WEIGHT ? Parameters.legs(setup) : 1;
   }
 
   @Override
@@ -212,22 +221,10 @@ public final class HipSwingFamily implements Family {
             0);
     Vec3 knee = p.knee();
     Vec3 ankle = p.ankle();
-    boolean high = setup.get(CUFF) == 1;
+    boolean high = kind == Kind.LEVER || setup.get(CUFF) == 1;
     Vec3 at = high ? hip.plus(AT_KNEE, knee.minus(hip)) : knee.plus(AT_ANKLE, ankle.minus(knee));
     Load.Segment on = high ? Load.Segment.THIGH : Load.Segment.SHANK;
-    if (kind == Kind.CABLE) {
-      Vec3 pulley =
-          new Vec3(
-              setup.get(PULLEY_AWAY) * Math.cos(way),
-              setup.get(PULLEY_HEIGHT),
-              hip.z() - setup.get(PULLEY_AWAY) * Math.sin(way));
-      Vec3 pull = pulley.minus(at).unit();
-      p.load(Load.force(on, at, Vec3.ZERO, pull.times((1 + setup.get(FRICTION)) * Load.G)));
-      p.prop("cable", at, pulley);
-    } else {
-      p.load(Load.force(on, at, Vec3.ZERO, new Vec3(0, -Load.G / legs(setup), 0)));
-      p.prop("weight", at);
-    }
+    resist(p, setup, hip, swing, at, on);
     p.pressureAt(at).legWeights().free(Stops.knee(setup.rad(KNEE)));
     if (lean > Math.toRadians(60)) {
       p.prop(
@@ -239,6 +236,42 @@ public final class HipSwingFamily implements Family {
     }
     p.prop("floor", new Vec3(-1.1, 0, 0), new Vec3(1.1, 0, 0));
     return p.build(ROWS);
+  }
+
+  /** What the leg works against, at a point of it. */
+  private void resist(
+      PostureBuilder p, Setup setup, Vec3 hip, double swing, Vec3 at, Load.Segment on) {
+    double way = setup.rad(DIRECTION);
+    switch (kind) {
+      case CABLE -> {
+        Vec3 pulley =
+            new Vec3(
+                setup.get(PULLEY_AWAY) * Math.cos(way),
+                setup.get(PULLEY_HEIGHT),
+                hip.z() - setup.get(PULLEY_AWAY) * Math.sin(way));
+        Vec3 pull = pulley.minus(at).unit();
+        p.load(Load.force(on, at, Vec3.ZERO, pull.times((1 + setup.get(FRICTION)) * Load.G)));
+        p.prop("cable", at, pulley);
+      }
+      case WEIGHT -> {
+        p.load(Load.force(on, at, Vec3.ZERO, new Vec3(0, -Load.G / legs(setup), 0)));
+        p.prop("weight", at);
+      }
+      case LEVER -> {
+        // the pad stays square to the thigh and pushes against the way that the leg goes
+        Vec3 forward = Vec3.FORWARD.turnedAboutZ(-setup.rad(LEAN));
+        Vec3 up = Vec3.UP.turnedAboutZ(-setup.rad(LEAN));
+        Vec3 along =
+            forward
+                .times(-Math.cos(swing) * Math.cos(way))
+                .plus(Math.sin(swing), up)
+                .plus(Math.cos(swing) * Math.sin(way), Vec3.RIGHT);
+        double perKg =
+            (1 + setup.get(FRICTION)) * Load.G * setup.get(STACK_LEVER) / at.minus(hip).norm();
+        p.load(Load.force(on, at, Vec3.ZERO, along.times(-perKg)));
+        p.prop("roller", at).prop("pivot", hip).prop("lever", hip, at);
+      }
+    }
   }
 
   /** How far the hip opens back, with what the pelvis gives, rad. */

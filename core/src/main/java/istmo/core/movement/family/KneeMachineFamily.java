@@ -44,21 +44,8 @@ public final class KneeMachineFamily implements Family {
     }
   }
 
-  /**
-   * Moment about the knee axis for each kg on the stack over g: the effective radius of the
-   * machine's pulley, m. Generic: machines differ, so loads of two machines do not compare.
-   */
   static final SetupParameter PULLEY =
-      new SetupParameter(
-          "pulley",
-          "Effective lever of the stack",
-          "m",
-          new Allowed(0.05, 0.50, "m"),
-          0.20,
-          0.01,
-          SetupParameter.Kind.MACHINE,
-          List.of(),
-          "moment about the knee for each newton of the stack");
+      Parameters.stackLever("moment about the knee for each newton of the stack");
 
   static final SetupParameter MOST_BEND =
       new SetupParameter(

@@ -15,6 +15,7 @@ import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
+import istmo.core.movement.Parameters;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
 import istmo.core.movement.Setup;
@@ -23,6 +24,7 @@ import istmo.core.movement.family.Standing.LoadPosition;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.Vec3;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -97,19 +99,39 @@ public final class SquatFamily implements Family {
 
   private static final double MOST_LEAN = Math.toRadians(75);
 
+  /** Least height of a hanging weight's handle above the floor, m: the radius of a small one. */
+  private static final double LEAST_HANDLE_M = 0.08;
+
+  /** What carries the load. */
+  enum Kind {
+    /** back, front or chest: balance settles the lean */
+    FREE("squat"),
+    /**
+     * it hangs from a belt, and the hands hold handles ahead, which push or pull level as balance
+     * needs: the lean is then free
+     */
+    BELT("belt-squat"),
+    /** it hangs from the hands, beside or between the legs: balance settles the lean */
+    HANGING("hanging-squat");
+
+    private final String id;
+
+    Kind(String id) {
+      this.id = id;
+    }
+  }
+
+  private final Kind kind;
   private final boolean byTheHandles;
 
-  /**
-   * @param byTheHandles the load hangs from a belt and the hands hold handles ahead, which push or
-   *     pull level as balance needs: the lean is then free
-   */
-  public SquatFamily(boolean byTheHandles) {
-    this.byTheHandles = byTheHandles;
+  SquatFamily(Kind kind) {
+    this.kind = kind;
+    this.byTheHandles = kind == Kind.BELT;
   }
 
   @Override
   public String id() {
-    return byTheHandles ? "belt-squat" : "squat";
+    return kind.id;
   }
 
   @Override
@@ -133,7 +155,7 @@ public final class SquatFamily implements Family {
         WEDGE,
         THIGH_DEPTH,
         TOP,
-        LoadPosition.PARAMETER,
+        kind == Kind.HANGING ? Parameters.STRAPS : LoadPosition.PARAMETER,
         KNEE_TRAVEL,
         PRESSURE,
         FOOT_SHEAR,
@@ -152,7 +174,20 @@ public final class SquatFamily implements Family {
 
   @Override
   public boolean heldAtChest(Setup setup) {
-    return !byTheHandles && LoadPosition.of(setup, LoadPosition.PARAMETER) == LoadPosition.CHEST;
+    return place(setup) == LoadPosition.CHEST;
+  }
+
+  @Override
+  public double inOneHand(Setup setup) {
+    return kind == Kind.HANGING ? Parameters.inOneOfTwoHands(setup) : 0;
+  }
+
+  private LoadPosition place(Setup setup) {
+    return switch (kind) {
+      case FREE -> LoadPosition.of(setup, LoadPosition.PARAMETER);
+      case BELT -> LoadPosition.BELT;
+      case HANGING -> LoadPosition.HANDS;
+    };
   }
 
   @Override
@@ -188,8 +223,7 @@ public final class SquatFamily implements Family {
           Impossible.Limit.GEOMETRY, "The range is empty.", "a bottom below the top");
     }
     double thigh = setup.rad(TOP) + phase * (bottom - setup.rad(TOP));
-    LoadPosition bar =
-        byTheHandles ? LoadPosition.BELT : LoadPosition.of(setup, LoadPosition.PARAMETER);
+    LoadPosition bar = place(setup);
     double shank =
         LegGeometry.follow(
             setup.get(KNEE_TRAVEL)
@@ -234,6 +268,14 @@ public final class SquatFamily implements Family {
             : Math.asin(c / r) - Math.atan2(b, a);
     if (lean > MOST_LEAN) {
       return cannotBalance();
+    }
+    double missing = LEAST_HANDLE_M - bar.at(body, hip, lean).y();
+    if (kind == Kind.HANGING && missing > 0) {
+      return new Impossible(
+          Impossible.Limit.GEOMETRY,
+          String.format(
+              Locale.ROOT, "The weight is on the floor %.0f cm before the bottom.", 100 * missing),
+          "less depth, or stand on two boxes");
     }
     PostureBuilder p =
         new PostureBuilder(body, phase)

@@ -20,7 +20,9 @@ final class Standing {
 
   /**
    * Where the load is held: along the trunk (fraction of hip to shoulder) and in front of it (m).
-   * High and low bar, front rack, chest, hanging hands and belt by common practice.
+   * High and low bar, front rack, chest, hanging hands and belt by common practice. A safety bar's
+   * plates hang some 10 cm below and in front of its pads, which lie where a high bar does; how far
+   * differs from bar to bar (own estimate).
    */
   enum LoadPosition {
     HIGH(1.02, -0.06),
@@ -28,6 +30,7 @@ final class Standing {
     FRONT(0.97, 0.09),
     CHEST(0.75, 0.20),
     HANDS(1, 0),
+    SAFETY_BAR(0.84, 0.04),
     BELT(0, 0.06);
 
     final double along;
@@ -44,7 +47,8 @@ final class Standing {
             "low on the back",
             "in front",
             "held at the chest",
-            "hanging in the hands");
+            "hanging in the hands",
+            "on a safety bar");
 
     /** For a bar on a track. */
     static final SetupParameter BAR = parameter(3);

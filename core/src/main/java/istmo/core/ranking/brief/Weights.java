@@ -23,7 +23,7 @@ public record Weights(Preset preset, Map<String, Double> moved) {
   public enum Criterion {
     FIT(
         Ranking.FIT,
-        "how it serves the aim",
+        "how it serves the target",
         8,
         "What mechanics and studies say it does for the aimed regions."),
     TARGET(
@@ -43,7 +43,7 @@ public record Weights(Preset preset, Map<String, Double> moved) {
         0.3,
         "How much of the usual depth this body takes here."),
     COMFORT("comfort", "comfort", 0.4, "Whether it works a joint that is sore."),
-    SPINE("spine", "load on the back", 0.4, "How hard the lower back works."),
+    SPINE("spine", "easy on the back", 0.4, "How hard the lower back works."),
     ELSEWHERE(
         "elsewhere", "little fatigue elsewhere", 0.2, "How much of what it trains is aimed at."),
     PROGRESSION(

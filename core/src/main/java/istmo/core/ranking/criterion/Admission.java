@@ -3,6 +3,7 @@ package istmo.core.ranking.criterion;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.body.Cautions;
 import istmo.core.body.Demand;
+import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Exercise;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
@@ -30,9 +31,17 @@ public final class Admission {
     return cautions.refusal(demand(x, analysis));
   }
 
+  /**
+   * Why a client's cautions leave an exercise by word out; empty when they do not. Nothing shows
+   * how far a joint bends in it but the word, and nothing can shorten it.
+   */
+  public static Optional<Cautions.Refusal> refusal(Cautions cautions, ByWord x) {
+    return cautions.refusal(x.demand()).or(() -> cautions.tooFar(x.knee().deg(), x.hip().deg()));
+  }
+
   static Demand demand(Exercise x, Optional<Analysis> analysis) {
     if (analysis.isEmpty()) {
-      return new Demand(x.exclusions(), x.onBelly(), 0, 0, 0, 0, 0, 0, 0);
+      return new Demand(x.exclusions(), x.waits(), x.onBelly(), 0, 0, 0, 0, 0, 0, 0);
     }
     Analysis a = analysis.get();
     double peak = greatest(a, p -> p.suppliedNm(Coordinate.KNEE_FLEXION) * -1);
@@ -45,6 +54,7 @@ public final class Admission {
                     : 0);
     return new Demand(
         x.exclusions(),
+        x.waits(),
         x.onBelly(),
         Fit.backActivation(a),
         deg(a, Coordinate.KNEE_FLEXION),

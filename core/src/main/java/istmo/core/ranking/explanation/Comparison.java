@@ -197,7 +197,7 @@ public record Comparison(
       }
       return String.format(
           Locale.ROOT,
-          "For the %s %s leads, but cannot be told from %s (first in %.0f %% of draws).",
+          "For the %s %s is ahead of %s by too little to count (chance to be ahead %.0f %%).",
           LimiterWords.name(p.regionId()),
           name,
           near.isEmpty() ? "the next" : String.join(" and ", near),
@@ -209,7 +209,7 @@ public record Comparison(
     }
     return String.format(
         Locale.ROOT,
-        "For the %s %s gives most: %s (first in %.0f %% of draws).",
+        "For the %s %s gives most: %s (chance to be ahead %.0f %%).",
         LimiterWords.name(p.regionId()),
         name,
         next < Difference.SMALLEST
@@ -264,10 +264,14 @@ public record Comparison(
                     java.util.LinkedHashMap::new,
                     Collectors.mapping(s -> s.candidate().name(), Collectors.toList())));
     if (by.size() == 1) {
-      sentences.add("All are ended by " + by.keySet().iterator().next() + ".");
+      sentences.add(
+          "What gives out first in "
+              + (sides.size() == 2 ? "both: " : "all of them: ")
+              + by.keySet().iterator().next()
+              + ".");
     } else {
       sentences.add(
-          "Ended by: "
+          "What gives out first: "
               + by.entrySet().stream()
                   .map(e -> e.getKey() + " (" + String.join(", ", e.getValue()) + ")")
                   .collect(Collectors.joining("; "))

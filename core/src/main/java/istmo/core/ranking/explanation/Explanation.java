@@ -197,15 +197,37 @@ public final class Explanation {
 
   private static String sure(Ranked r) {
     return r.rankLow() == r.rankHigh()
-        ? String.format(
-            Locale.ROOT, "Place %d in eight of ten draws of what is not known.", r.rankLow())
+        ? String.format(Locale.ROOT, "Likely place %d.", r.rankLow())
         : String.format(
             Locale.ROOT,
-            "In eight of ten draws of what is not known it stands between place %d and %d; first in"
-                + " %.0f %%.",
+            "Likely place %d to %d; the chance that it is the best is %.0f %%.",
             r.rankLow(),
             r.rankHigh(),
             100 * r.chanceOfBest());
+  }
+
+  /**
+   * What puts an alternative below the one before it: the points between them, and the criteria by
+   * which most of them are lost.
+   */
+  public static String below(Ranked above, String nameAbove, Ranked r) {
+    Map<String, Double> points =
+        above.contributions().stream()
+            .collect(Collectors.toMap(Ranked.Contribution::criterion, Ranked.Contribution::points));
+    String lost =
+        r.contributions().stream()
+            .map(c -> Map.entry(c.label(), points.getOrDefault(c.criterion(), 0.0) - c.points()))
+            .filter(l -> Math.round(100 * l.getValue()) >= 1)
+            .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
+            .limit(2)
+            .map(l -> String.format(Locale.ROOT, "%s −%.0f", l.getKey(), 100 * l.getValue()))
+            .collect(Collectors.joining(", "));
+    long between = Math.round(100 * (above.utility() - r.utility()));
+    String distance =
+        between == 0
+            ? "Less than one point"
+            : between == 1 ? "One point" : String.format(Locale.ROOT, "%d points", between);
+    return distance + " below " + nameAbove + (lost.isEmpty() ? "." : ": " + lost + ".");
   }
 
   /**

@@ -5,14 +5,12 @@ import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.catalogue.Improvisation;
-import istmo.core.equipment.Equipment;
 import istmo.core.mechanics.Analysis;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.brief.Weights;
 import istmo.core.ranking.criterion.Admission;
 import istmo.core.ranking.criterion.Evaluation;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -40,12 +38,7 @@ final class Exclusions {
   }
 
   private static Optional<Order.Excluded> missing(Brief brief, Candidate c, Exercise x) {
-    List<String> missing =
-        x.needs().stream()
-            .filter(id -> !brief.equipment().items().contains(id))
-            .map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT))
-            .sorted()
-            .toList();
+    List<String> missing = brief.equipment().missing(x.needs());
     if (missing.isEmpty()) {
       return Optional.empty();
     }

@@ -1,5 +1,6 @@
 package istmo.core.ranking.order;
 
+import istmo.core.anatomy.RegionValues;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Improvisation;
@@ -26,9 +27,10 @@ import java.util.stream.Stream;
  * @param aim what should grow; what is to be kept out makes no exercise one for nothing
  * @param least fit that an exercise must give, in units of stimulus
  * @param best fit of the best that is here
+ * @param most the most that anything here gives each region
  * @param elsewhere what would train the aim and is not here, best first
  */
-record Floor(Aim aim, double least, double best, List<Candidate> elsewhere) {
+record Floor(Aim aim, double least, double best, RegionValues most, List<Candidate> elsewhere) {
   /**
    * Stimulus under which nothing is believed to grow (judgement: about a seventh of a hard set).
    */
@@ -36,6 +38,15 @@ record Floor(Aim aim, double least, double best, List<Candidate> elsewhere) {
 
   /** Share of the best of any gym under which an exercise is none for the aim (judgement). */
   private static final double SHARE = 1 / 3.0;
+
+  /**
+   * Share of the most that anything here gives an aimed region from which an exercise trains the
+   * aim by this region alone: a curl beside thrusts, for hamstrings and glutes (judgement).
+   */
+  private static final double FOR_ONE_REGION = 0.6;
+
+  /** Stimulus that it must give this region all the same (judgement: a quarter of a hard set). */
+  private static final double LEAST_FOR_ONE_REGION = 0.25;
 
   private static final int MOST_ELSEWHERE = 3;
 
@@ -60,6 +71,7 @@ record Floor(Aim aim, double least, double best, List<Candidate> elsewhere) {
         aim,
         least,
         here,
+        RegionValues.of(r -> open.stream().mapToDouble(j -> j.stimulus().get(r)).max().orElse(0)),
         missing.stream()
             .filter(e -> fit(aim, e) >= least)
             .map(Evaluation.Computed::candidate)
@@ -79,12 +91,20 @@ record Floor(Aim aim, double least, double best, List<Candidate> elsewhere) {
 
   /** Whether a candidate trains the aim. */
   boolean holds(ScoredCandidate candidate) {
-    return candidate.fit(aim) >= least;
+    return candidate.fit(aim) >= least || isForOneRegion(candidate.stimulus());
+  }
+
+  private boolean isForOneRegion(RegionValues stimulus) {
+    return aim.weights().keySet().stream()
+        .anyMatch(
+            id ->
+                stimulus.get(id) >= Math.max(LEAST_FOR_ONE_REGION, FOR_ONE_REGION * most.get(id)));
   }
 
   /** Whether an exercise trains the aim. */
   boolean holds(Order.Entry entry) {
-    return Fit.of(aim, entry.stimulus(), entry.evaluation().analysis()) >= least;
+    return Fit.of(aim, entry.stimulus(), entry.evaluation().analysis()) >= least
+        || isForOneRegion(entry.stimulus());
   }
 
   /** What is said first where nothing here trains the aim. */

@@ -7,6 +7,7 @@ import istmo.core.evidence.Posterior;
 import istmo.core.ranking.Ranked;
 import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.training.LoadEstimate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -80,6 +81,13 @@ public record Order(
       return new Entry(
           ranked, evaluation, stimulus, studies, why, raise, costs, limiter, load, others);
     }
+
+    Entry beginningWith(String sentence) {
+      List<String> more = new ArrayList<>(List.of(sentence));
+      more.addAll(why);
+      return new Entry(
+          ranked, evaluation, stimulus, studies, more, raise, costs, limiter, load, variants);
+    }
   }
 
   /** Why a candidate is not in the order. */
@@ -90,7 +98,9 @@ public record Order(
     BODY,
     /** another station, or not at home */
     PRESET,
-    NOT_COMPUTED
+    NOT_COMPUTED,
+    /** used by word: nothing is computed of it */
+    BY_WORD
   }
 
   /**

@@ -118,14 +118,14 @@ public final class Orders {
     List<String> notes = new ArrayList<>();
     Map<String, ScoredCandidate> open = open(brief, evidence, evaluations, excluded, notes);
     Catalogue.standard()
-        .notComputed()
+        .byWord()
         .forEach(
             n ->
                 excluded.add(
                     new Order.Excluded(
-                        n.id(),
+                        n.candidateId(),
                         n.name(),
-                        Order.Kind.NOT_COMPUTED,
+                        Order.Kind.BY_WORD,
                         n.why(),
                         Optional.empty(),
                         List.of())));
@@ -158,7 +158,7 @@ public final class Orders {
     List<Order.Entry> all =
         grouped(Workers.map(ranked, r -> entry(brief, r, ranked, open, best, most)));
     Floor floor = Floor.of(brief, evaluations, open.values());
-    List<Order.Entry> entries = all.stream().filter(floor::holds).toList();
+    List<Order.Entry> entries = explained(all.stream().filter(floor::holds).toList());
     List<Order.Entry> hardly = all.stream().filter(e -> !floor.holds(e)).toList();
     List<Together> together = new ArrayList<>();
     Together.best(2, entries, brief.aim(), brief.school()).ifPresent(together::add);
@@ -176,6 +176,21 @@ public final class Orders {
         List.copyOf(together),
         learning,
         List.copyOf(notes));
+  }
+
+  /** Each entry but the first says what puts it below the one before. */
+  private static List<Order.Entry> explained(List<Order.Entry> entries) {
+    List<Order.Entry> list = new ArrayList<>();
+    for (Order.Entry e : entries) {
+      Order.Entry above = list.isEmpty() ? null : list.get(list.size() - 1);
+      list.add(
+          above == null
+              ? e
+              : e.beginningWith(
+                  Explanation.below(
+                      above.ranked(), above.evaluation().candidate().name(), e.ranked())));
+    }
+    return List.copyOf(list);
   }
 
   /** One entry for each exercise: its best variant, with the others in it. */
@@ -309,11 +324,10 @@ public final class Orders {
 
   private static String leads(Ranked first) {
     return first.rankHigh() <= CLEAR_RANK
-        ? "It clearly leads for this aim."
+        ? "It clearly leads for this target."
         : String.format(
             Locale.ROOT,
-            "It leads in most draws, but what the model leaves open lets it stand anywhere down to"
-                + " place %d.",
+            "It leads, but what is not known lets it stand anywhere down to place %d.",
             first.rankHigh());
   }
 
@@ -354,7 +368,7 @@ public final class Orders {
             first.ranked().id(),
             String.format(
                 Locale.ROOT,
-                "The first %d cannot be told apart by the model; decided by: %s.%s",
+                "The first %d are about equal; what put it first: %s.%s",
                 band.size(),
                 by,
                 butOthersEndIt)));

@@ -2,7 +2,9 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { useBySchool, useCatalogue, useClients, useGyms, useOrder } from '../../api/queries'
 import { LimbChart } from '../../chart/limb/LimbChart'
+import { Button } from '../../ui/Button'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
+import { useNarrow } from '../../ui/useNarrow'
 import { BriefLine } from '../brief/BriefLine'
 import { orderInput, paintOf, painted, useBrief } from '../brief/brief'
 import { useBeginning } from '../brief/useBeginning'
@@ -13,12 +15,14 @@ import { WeighPanel } from './WeighPanel'
 import { WhyPanel } from './WhyPanel'
 
 /** Brief, limb chart, order, why: the planning screen. */
-export function HomePage() {
+export function OrderPage() {
   const catalogue = useCatalogue()
   const clients = useClients()
   const gyms = useGyms()
   const [brief, change] = useBrief()
   const [picked, setPicked] = useState<string | null>(null)
+  const [chart, setChart] = useState(false)
+  const narrow = useNarrow()
   // a link may name a client or gym that is not here any more
   const known =
     (clients.data ?? []).some((c) => c.id === brief.client) &&
@@ -63,6 +67,15 @@ export function HomePage() {
     entries.find((e) => e.candidateId === picked) ??
     entries.find((e) => e.candidateId === order.data?.firstPick?.candidateId) ??
     entries[0]
+  const why = input && chosen && (
+    <WhyPanel
+      key={chosen.candidateId}
+      entry={chosen}
+      catalogue={catalogue.data}
+      brief={brief}
+      bySchool={bySchool.data ?? []}
+    />
+  )
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
       <BriefLine
@@ -73,8 +86,14 @@ export function HomePage() {
         gyms={gyms.data}
         weighed
       />
-      <div className="grid min-h-0 flex-1 gap-4 lg:grid-cols-[27rem_minmax(0,1fr)_21rem]">
-        <section aria-label="Aim" className="h-[46rem] min-h-0 lg:h-auto">
+      <div className="grid min-h-0 flex-1 gap-4 lg:grid-cols-[22rem_minmax(0,1fr)_19rem]">
+        <Button className="lg:hidden" aria-expanded={chart} onClick={() => setChart(!chart)}>
+          {chart ? 'Fold the chart of the leg' : 'Choose muscles on a chart of the leg'}
+        </Button>
+        <section
+          aria-label="Target"
+          className={`h-[46rem] min-h-0 lg:block lg:h-auto ${chart ? '' : 'hidden'}`}
+        >
           <LimbChart
             regions={catalogue.data.regions}
             paint={(id) => paintOf(brief, id)}
@@ -104,6 +123,8 @@ export function HomePage() {
                 stale={order.isPlaceholderData}
                 bySchool={order.isPlaceholderData ? [] : (bySchool.data ?? [])}
                 school={brief.school}
+                under={narrow ? why : null}
+                most={narrow ? 10 : 25}
               />
               <MeasuringHint input={input} ready={!order.isFetching} />
             </>
@@ -112,15 +133,7 @@ export function HomePage() {
           )}
         </section>
         <section aria-label="Why" className="relative min-h-0 overflow-auto">
-          {input && chosen && (
-            <WhyPanel
-              key={chosen.candidateId}
-              entry={chosen}
-              catalogue={catalogue.data}
-              brief={brief}
-              bySchool={bySchool.data ?? []}
-            />
-          )}
+          {!narrow && why}
           {input && chosen && (
             <WeighPanel
               brief={brief}

@@ -1,0 +1,89 @@
+package istmo.app.catalogue;
+
+import istmo.app.platform.MayBeMissing;
+import istmo.core.body.PainFlag;
+import istmo.core.catalogue.ByWord;
+import istmo.core.catalogue.Movement;
+import istmo.core.quantity.InvalidInput;
+import java.util.EnumMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a coach says of an exercise of their own, as it is kept, sent and exchanged
+ * (docs/formats.md). What is left out is the usual: nothing needed, eight to twelve repetitions, a
+ * minute to set up, joints that bend deep.
+ *
+ * @param mainly region ids for which a hard set counts whole
+ * @param partly region ids for which it counts half
+ * @param troubles joints that, when sore, take it out
+ * @param repetitions usual range, such as "8-12"
+ * @param setUpMinutes to set up and load, min
+ */
+public record OwnExerciseDocument(
+    @MayBeMissing @Nullable List<String> alsoCalled,
+    @MayBeMissing @Nullable Set<String> needs,
+    @MayBeMissing @Nullable Set<Movement> does,
+    @MayBeMissing @Nullable List<String> mainly,
+    @MayBeMissing @Nullable List<String> partly,
+    @MayBeMissing ByWord.@Nullable Bend knee,
+    @MayBeMissing ByWord.@Nullable Bend hip,
+    @MayBeMissing ByWord.@Nullable Back back,
+    @MayBeMissing @Nullable Boolean onBelly,
+    @MayBeMissing @Nullable Boolean oneLeg,
+    @MayBeMissing @Nullable Set<PainFlag> troubles,
+    @MayBeMissing @Nullable String repetitions,
+    @MayBeMissing @Nullable Double setUpMinutes,
+    @MayBeMissing @Nullable List<String> cues,
+    @MayBeMissing @Nullable List<String> stopSigns,
+    @MayBeMissing @Nullable List<String> cautions) {
+  private static final String USUAL_REPETITIONS = "8-12";
+  private static final double USUAL_MINUTES = 1;
+
+  /** The exercise; throws {@link InvalidInput} that names every field at fault. */
+  public ByWord exercise(String key, String name) {
+    Map<PainFlag, String> exclusions = new EnumMap<>(PainFlag.class);
+    orNone("troubles", troubles)
+        .forEach(j -> exclusions.put(j, "You said that it is no friend of a " + j.label() + "."));
+    return new ByWord(
+        ByWord.ownId(key),
+        name,
+        orNone("alsoCalled", alsoCalled),
+        orNone("needs", needs),
+        orNone("does", does),
+        new LinkedHashSet<>(orNone("mainly", mainly)),
+        new LinkedHashSet<>(orNone("partly", partly)),
+        Objects.requireNonNullElse(knee, ByWord.Bend.DEEP),
+        Objects.requireNonNullElse(hip, ByWord.Bend.DEEP),
+        Objects.requireNonNullElse(back, ByWord.Back.SOME),
+        Boolean.TRUE.equals(onBelly),
+        Boolean.TRUE.equals(oneLeg),
+        exclusions,
+        Map.of(),
+        Objects.requireNonNullElse(repetitions, USUAL_REPETITIONS),
+        Objects.requireNonNullElse(setUpMinutes, USUAL_MINUTES),
+        orNone("cues", cues),
+        orNone("stopSigns", stopSigns),
+        orNone("cautions", cautions),
+        "");
+  }
+
+  private static <T> List<T> orNone(String field, @Nullable List<T> list) {
+    return list == null ? List.of() : withoutGaps(field, list);
+  }
+
+  private static <T> Set<T> orNone(String field, @Nullable Set<T> set) {
+    return set == null ? Set.of() : withoutGaps(field, set);
+  }
+
+  private static <C extends java.util.Collection<?>> C withoutGaps(String field, C values) {
+    if (values.stream().anyMatch(Objects::isNull)) {
+      throw new InvalidInput(field, "holds nothing at one place");
+    }
+    return values;
+  }
+}

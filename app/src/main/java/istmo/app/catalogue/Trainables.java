@@ -1,0 +1,82 @@
+package istmo.app.catalogue;
+
+import istmo.app.platform.NotFound;
+import istmo.core.catalogue.ByWord;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Trainable;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Everything that the signed-in coach can put into a session or a plan: candidates of the
+ * catalogue, own variants, exercises by word and own exercises.
+ */
+@Service
+public class Trainables {
+  private final Variants variants;
+  private final OwnExercises own;
+
+  Trainables(Variants variants, OwnExercises own) {
+    this.variants = variants;
+    this.own = own;
+  }
+
+  /** The one with this candidate's id, retired ones too; throws where there is none. */
+  @Transactional(readOnly = true)
+  public Trainable get(String candidateId) {
+    if (ByWord.ownKey(candidateId).isPresent()) {
+      ByWord exercise = own.get(candidateId).exercise();
+      if (!exercise.candidateId().equals(candidateId)) {
+        throw new NotFound("exercise");
+      }
+      return exercise.trainable();
+    }
+    return Catalogue.standard()
+        .trainable(candidateId)
+        .orElseGet(() -> Trainable.of(variants.candidate(candidateId)));
+  }
+
+  /** The same for many ids that this coach has: own ones are read once. */
+  @Transactional(readOnly = true)
+  public Function<String, Trainable> all() {
+    Map<String, Trainable> byId = new HashMap<>();
+    Stream.concat(
+            Catalogue.standard().byWord().stream(),
+            own.all().stream().map(OwnExercises.Own::exercise))
+        .forEach(x -> byId.put(x.candidateId(), x.trainable()));
+    Function<String, Candidate> computed = variants.candidates();
+    return id -> byId.containsKey(id) ? byId.get(id) : Trainable.of(computed.apply(id));
+  }
+
+  /** Own variants that are in use, oldest first: what an order evaluates beside the catalogue. */
+  @Transactional(readOnly = true)
+  public List<Candidate> ownVariants() {
+    return variants.own();
+  }
+
+  /** Own variants and own exercises that were taken out: no list has them, earlier plans may. */
+  @Transactional(readOnly = true)
+  public List<Trainable> takenOut() {
+    return Stream.concat(
+            variants.all().stream()
+                .filter(Variants.Own::retired)
+                .map(o -> Trainable.of(o.candidate())),
+            own.all().stream().filter(OwnExercises.Own::retired).map(o -> o.exercise().trainable()))
+        .toList();
+  }
+
+  /** Exercises by word that can be chosen: the catalogue's, and own ones that are not retired. */
+  @Transactional(readOnly = true)
+  public List<ByWord> byWord() {
+    return Stream.concat(
+            Catalogue.standard().byWord().stream(),
+            own.all().stream().filter(o -> !o.retired()).map(OwnExercises.Own::exercise))
+        .toList();
+  }
+}

@@ -1,0 +1,128 @@
+package istmo.app.today;
+
+import istmo.app.clients.Clients;
+import istmo.app.plans.PlanDocument;
+import istmo.app.plans.PlanStore;
+import istmo.app.record.Records;
+import istmo.app.sessions.SessionReader;
+import istmo.core.plan.Due;
+import istmo.core.plan.Planned;
+import istmo.core.record.Lesson;
+import istmo.core.record.Lessons;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+
+/**
+ * What waits for a coach: sessions that are open, sessions that plans ask for, advice that nobody
+ * has answered. It reads and computes no order, so that it is there at once.
+ */
+@Service
+public class Today {
+  private final SessionReader sessions;
+  private final PlanStore plans;
+  private final Records records;
+  private final Clients clients;
+  private final Clock clock;
+
+  Today(SessionReader sessions, PlanStore plans, Records records, Clients clients, Clock clock) {
+    this.sessions = sessions;
+    this.plans = plans;
+    this.records = records;
+    this.clients = clients;
+    this.clock = clock;
+  }
+
+  /**
+   * A session that a plan asks for.
+   *
+   * @param due when, and which of the plan
+   */
+  public record Ahead(PlanStore.Line plan, Planned.Day session, Due due) {}
+
+  /** Advice on a client's record. */
+  public record Advice(UUID clientId, Lesson lesson) {}
+
+  /**
+   * What waits.
+   *
+   * @param on the day it is for the coach
+   * @param open sessions that were begun and not finished, newest first
+   * @param ahead the next session of each client's newest plan, soonest first; where one was begun
+   *     on this day, the one after
+   * @param advice the most pressing first
+   * @param sets logged in each open session, by its id; those without any are left out
+   * @param names of clients by id
+   */
+  public record Waiting(
+      LocalDate on,
+      List<SessionReader.Line> open,
+      List<Ahead> ahead,
+      List<Advice> advice,
+      Map<UUID, Integer> sets,
+      Map<UUID, String> names) {}
+
+  /** What waits now for a coach in this time zone. */
+  public Waiting now(ZoneId zone) {
+    LocalDate on = LocalDate.ofInstant(clock.instant(), zone);
+    List<SessionReader.Line> newest = sessions.list(Optional.empty());
+    Set<UUID> begun =
+        newest.stream()
+            .filter(s -> LocalDate.ofInstant(s.createdAt(), zone).equals(on))
+            .map(SessionReader.Line::clientId)
+            .collect(Collectors.toSet());
+    Instant fresh = clock.instant().minus(Duration.ofDays(Lessons.STALE_DAYS));
+    Set<UUID> trained =
+        newest.stream()
+            .filter(s -> s.createdAt().isAfter(fresh))
+            .map(SessionReader.Line::clientId)
+            .collect(Collectors.toSet());
+    List<Advice> advice = new ArrayList<>();
+    records
+        .unanswered(trained)
+        .forEach((id, lessons) -> lessons.forEach(l -> advice.add(new Advice(id, l))));
+    advice.sort(Comparator.comparing(Advice::lesson, Lessons.MOST_PRESSING_FIRST));
+    List<SessionReader.Line> open = newest.stream().filter(s -> s.finishedAt().isEmpty()).toList();
+    return new Waiting(
+        on,
+        open,
+        ahead(on, begun),
+        List.copyOf(advice),
+        sessions.setCounts(open.stream().map(SessionReader.Line::id).toList()),
+        clients.namesById());
+  }
+
+  private List<Ahead> ahead(LocalDate on, Set<UUID> begun) {
+    Map<UUID, PlanStore.Line> newest = new LinkedHashMap<>();
+    plans.list(Optional.empty()).forEach(p -> newest.putIfAbsent(p.clientId(), p));
+    List<Ahead> list = new ArrayList<>();
+    for (PlanStore.Line p : newest.values()) {
+      List<Planned.Day> days = p.document().week().days();
+      due(p.document(), days, begun.contains(p.clientId()) ? on.plusDays(1) : on)
+          .ifPresent(d -> list.add(new Ahead(p, days.get(d.session()), d)));
+    }
+    list.sort(Comparator.comparing(a -> a.due().on()));
+    return List.copyOf(list);
+  }
+
+  private static Optional<Due> due(PlanDocument d, List<Planned.Day> days, LocalDate from) {
+    return Due.next(
+        days.stream().map(Planned.Day::weekday).toList(),
+        Optional.ofNullable(d.startsOn()),
+        d.blockWeeks() == null ? OptionalInt.empty() : OptionalInt.of(d.blockWeeks()),
+        from);
+  }
+}

@@ -1,0 +1,171 @@
+package istmo.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import istmo.app.RunningApp.Answer;
+import istmo.app.RunningApp.Visitor;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** What waits: open sessions, planned ones, advice that nobody answered. */
+@ExtendWith(RunningApp.class)
+class TodayApiTest {
+  private static Visitor coach;
+  private static String gym;
+
+  @BeforeAll
+  static void aCoachWithAGym() {
+    coach = RunningApp.anotherCoach("today");
+    gym =
+        coach
+            .post(
+                "/api/gyms",
+                Map.of("name", "Hall", "equipment", List.of("seated-calf", "leg-press")))
+            .at("/id")
+            .asString();
+  }
+
+  private static String client(String name) {
+    Map<String, Object> input = ClientAndGymApiTest.intake(name);
+    input.put("pain", List.of());
+    return coach.post("/api/clients", input).at("/id").asString();
+  }
+
+  private static String begun(String client) {
+    return coach
+        .post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 1)))
+        .at("/id")
+        .asString();
+  }
+
+  private static List<JsonNode> of(String client, String list) {
+    List<JsonNode> found = new ArrayList<>();
+    coach
+        .get("/api/today?zone=UTC")
+        .at(list)
+        .forEach(
+            n -> {
+              if (n.at("/clientId").asString().equals(client)) {
+                found.add(n);
+              }
+            });
+    return found;
+  }
+
+  @Test
+  void anOpenSessionWaitsUntilItIsFinished() {
+    String client = client("Open");
+    String session = begun(client);
+    assertThat(of(client, "/open"))
+        .singleElement()
+        .satisfies(o -> assertThat(o.at("/gymName").asString()).isEqualTo("Hall"));
+    coach.post("/api/sessions/" + session + "/finish", Map.of());
+    assertThat(of(client, "/open")).isEmpty();
+  }
+
+  /** A session a day, so that one is always due; once it is begun the next day's waits. */
+  @Test
+  void aPlannedSessionIsDueUntilOneIsBegun() {
+    String client = client("Planned");
+    coach.post(
+        "/api/weeks",
+        Map.of(
+            "clientId", client, "gymId", gym, "aim", Map.of("VL", 1), "times", 7, "minutes", 45));
+    LocalDate today = LocalDate.now(ZoneOffset.UTC);
+    assertThat(of(client, "/planned"))
+        .singleElement()
+        .satisfies(
+            p -> {
+              assertThat(p.at("/on").asString()).isEqualTo(today.toString());
+              assertThat(p.at("/minutes").asInt()).isEqualTo(45);
+              assertThat(p.at("/day").asInt()).isEqualTo(today.getDayOfWeek().getValue() - 1);
+            });
+    begun(client);
+    assertThat(of(client, "/planned").get(0).at("/on").asString())
+        .isEqualTo(today.plusDays(1).toString());
+  }
+
+  @Test
+  void painThatComesBackWaitsUntilItIsAnswered() {
+    String client = client("Sore");
+    for (int week = 4; week >= 1; week--) {
+      String session = begun(client);
+      String item =
+          coach
+              .post("/api/sessions/" + session + "/items", Map.of("candidateId", "leg-press/low"))
+              .at("/items/0/id")
+              .asString();
+      Map<String, Object> set =
+          new HashMap<>(FloorApiTest.set(session, item, UUID.randomUUID().toString(), 1, 0, 10));
+      set.put("performedAt", Instant.now().minus(7L * week, ChronoUnit.DAYS).toString());
+      set.put("pain", Map.of("joint", "KNEE", "level", 5));
+      coach.post(
+          "/api/floor/changes",
+          Map.of(
+              "device",
+              "phone",
+              "sentAt",
+              Instant.now().toString(),
+              "changes",
+              List.of(Map.of("set", set))));
+      coach.post("/api/sessions/" + session + "/finish", Map.of());
+    }
+    List<JsonNode> advice = of(client, "/advice");
+    assertThat(advice)
+        .extracting(a -> a.at("/kind").asString())
+        .contains("PAINFUL")
+        .doesNotContain("REGION_BEHIND");
+    assertThat(advice.get(0).at("/figures").asString()).contains("5 of 10");
+    coach.post(
+        "/api/clients/" + client + "/record/lessons/answers",
+        Map.of("kind", "PAINFUL", "subject", "leg-press/low"));
+    assertThat(of(client, "/advice"))
+        .extracting(a -> a.at("/kind").asString())
+        .doesNotContain("PAINFUL");
+  }
+
+  @Test
+  void anUnknownTimeZoneIsNamed() {
+    Answer a = coach.get("/api/today?zone=Nowhere");
+    assertThat(a.status()).isEqualTo(422);
+    assertThat(a.fault("zone")).contains("time zone");
+  }
+
+  /** An ended session goes on; an empty one is taken out and put back; a record stays. */
+  @Test
+  void sessionsAreReopenedAndEmptyOnesTakenOut() {
+    String client = client("Again");
+    String path = "/api/sessions/" + begun(client);
+    assertThat(coach.send("DELETE", path, null).status()).isEqualTo(204);
+    assertThat(of(client, "/open")).isEmpty();
+    assertThat(coach.get("/api/sessions?clientId=" + client).body()).isEmpty();
+    assertThat(coach.post(path + "/restore", Map.of()).status()).isEqualTo(200);
+    assertThat(of(client, "/open"))
+        .singleElement()
+        .satisfies(o -> assertThat(o.at("/sets").asInt()).isZero());
+    String item =
+        coach
+            .post(path + "/items", Map.of("candidateId", "leg-press/low"))
+            .at("/items/0/id")
+            .asString();
+    coach.send(
+        "PUT",
+        path + "/items/" + item + "/sets/" + UUID.randomUUID(),
+        Map.of("loadKg", 60, "repetitions", 8, "reserve", 2));
+    assertThat(coach.send("DELETE", path, null).status()).isEqualTo(409);
+    assertThat(of(client, "/open").get(0).at("/sets").asInt()).isEqualTo(1);
+    assertThat(coach.post(path + "/finish", Map.of()).at("/finishedAt").asString()).isNotBlank();
+    assertThat(coach.post(path + "/reopen", Map.of()).body().has("finishedAt")).isFalse();
+  }
+}

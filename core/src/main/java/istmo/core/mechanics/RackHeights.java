@@ -1,0 +1,70 @@
+package istmo.core.mechanics;
+
+import istmo.core.anatomy.Coordinate;
+import istmo.core.movement.Posture;
+import istmo.core.quantity.Vec3;
+import java.util.Collection;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * Where hooks and safeties go for a bar that is taken off hooks and must be caught (common
+ * practice).
+ *
+ * @param hooksM centre of the bar on its hooks above the floor, m
+ * @param safetiesM upper edge of safeties or stops above the floor, m
+ */
+public record RackHeights(double hooksM, double safetiesM) {
+  /** So far under the standing lifter's bar, m: it comes off without rising on the toes. */
+  private static final double UNDER_STANDING_M = 0.05;
+
+  /** So far under the lowest bar, m: it is not touched while all goes well. */
+  private static final double UNDER_LOWEST_M = 0.04;
+
+  /** A bar that travels less has no use for safeties of its own, m. */
+  private static final double LEAST_TRAVEL_M = 0.15;
+
+  /** A lifter whose knees bend more than this at the top does not stand up between repetitions. */
+  private static final double STANDING = Math.toRadians(45);
+
+  /** Heights for the repetition of an analysis; empty where no bar leaves hooks. */
+  public static Optional<RackHeights> of(Collection<String> needs, Analysis a) {
+    return of(needs, a.points().get(0).posture(), a.points().get(a.points().size() - 1).posture());
+  }
+
+  /**
+   * Heights for this posture at both ends of the repetition; empty where no bar leaves hooks, and
+   * for part repetitions that do not come up to standing: the hooks' height is not known from them.
+   *
+   * @param needs equipment of the exercise
+   */
+  static Optional<RackHeights> of(Collection<String> needs, Posture top, Posture bottom) {
+    boolean hooks = needs.contains("rack") || needs.contains("fixed-track");
+    if (!hooks || top.angle(Coordinate.KNEE_FLEXION) > STANDING) {
+      return Optional.empty();
+    }
+    Optional<Double> high = barHeight(top);
+    Optional<Double> low = barHeight(bottom);
+    if (high.isEmpty() || low.isEmpty() || high.get() - low.get() < LEAST_TRAVEL_M) {
+      return Optional.empty();
+    }
+    return Optional.of(new RackHeights(high.get() - UNDER_STANDING_M, low.get() - UNDER_LOWEST_M));
+  }
+
+  private static Optional<Double> barHeight(Posture p) {
+    return p.props().stream()
+        .filter(x -> x.kind().equals("bar"))
+        .map(x -> x.points().get(0))
+        .map(Vec3::y)
+        .findFirst();
+  }
+
+  /** "Hooks at about 138 cm, safeties at about 66 cm above the floor." */
+  public String words() {
+    return String.format(
+        Locale.ROOT,
+        "Hooks at about %.0f cm, safeties at about %.0f cm above the floor.",
+        100 * hooksM,
+        100 * safetiesM);
+  }
+}

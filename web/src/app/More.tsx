@@ -1,0 +1,76 @@
+import { DropdownMenu } from 'radix-ui'
+import type { ReactNode } from 'react'
+import { Link } from 'react-router'
+import { useAccount } from '../api/queries'
+import { useMassUnit } from '../features/plans/useMassUnit'
+import { withBrief } from '../features/brief/keptBrief'
+import { EVIDENCE } from './rooms'
+
+const ITEM = 'block px-3 py-1.5 outline-none data-[highlighted]:bg-paper-2'
+
+/** What lies one step behind the rooms: evidence, account, units, paper, keys. */
+export function More({
+  brief,
+  dark,
+  onPaper,
+  onKeys,
+}: {
+  brief: string
+  dark: boolean
+  onPaper: () => void
+  onKeys: () => void
+}) {
+  const account = useAccount()
+  const [unit, setUnit] = useMassUnit()
+  const who = account.data?.signedIn ? account.data : undefined
+  return (
+    <DropdownMenu.Root modal={false}>
+      <DropdownMenu.Trigger className="min-h-6 text-ink-2 hover:text-ink">
+        More
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align="end"
+          sideOffset={6}
+          className="z-50 min-w-56 border border-ink bg-paper py-1 text-sm shadow-sm"
+        >
+          <Heading>What the rankings rest on</Heading>
+          {EVIDENCE.map((s) => (
+            <DropdownMenu.Item key={s.to} asChild>
+              <Link className={ITEM} to={withBrief(s.to, brief)}>
+                {s.label}
+              </Link>
+            </DropdownMenu.Item>
+          ))}
+          <DropdownMenu.Separator className="my-1 border-t border-rule" />
+          <Heading>This device</Heading>
+          <DropdownMenu.Item className={ITEM} onSelect={() => setUnit(unit === 'kg' ? 'lb' : 'kg')}>
+            {unit === 'kg' ? 'Loads in pounds' : 'Loads in kilograms'}
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={ITEM} onSelect={onPaper}>
+            {dark ? 'Light paper' : 'Dark paper'}
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={ITEM} onSelect={onKeys}>
+            Keys <kbd className="font-sans text-ink-2">?</kbd>
+          </DropdownMenu.Item>
+          {who && (
+            <>
+              <DropdownMenu.Separator className="my-1 border-t border-rule" />
+              <DropdownMenu.Item asChild>
+                <Link className={ITEM} to="/account">
+                  {who.demo ? 'Account: demo, signed in by itself' : `Account: ${who.name}`}
+                </Link>
+              </DropdownMenu.Item>
+            </>
+          )}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  )
+}
+
+function Heading({ children }: { children: ReactNode }) {
+  return (
+    <DropdownMenu.Label className="px-3 pt-1 text-xs text-ink-2">{children}</DropdownMenu.Label>
+  )
+}

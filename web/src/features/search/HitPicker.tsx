@@ -1,0 +1,113 @@
+import { useId, useRef, useState } from 'react'
+import type { ReactNode } from 'react'
+import type { Hit } from '../../api/client'
+import { Trouble } from '../../ui/Notice'
+import { KIND } from './hits'
+import { useAnswerTo, useSearch } from './useSearch'
+
+/** Something that can be picked: a hit of the server, or one that the screen itself knows. */
+export type Pickable = Pick<Hit, 'id' | 'name' | 'by' | 'note'> & {
+  kind: Hit['kind'] | 'SCREEN'
+}
+
+/** A field and what fits it: arrows go up and down, Enter picks. */
+export function HitPicker({
+  label,
+  kinds,
+  known = () => [],
+  onPick,
+  nothing,
+}: {
+  label: string
+  /** which kinds of hits are wanted; all where nothing is said */
+  kinds?: Hit['kind'][]
+  /** what the screen itself knows of a text; it comes first */
+  known?: (text: string) => Pickable[]
+  onPick: (hit: Pickable) => void
+  /** what to say where nothing fits */
+  nothing: (text: string) => ReactNode
+}) {
+  const list = useId()
+  const [text, setText] = useState('')
+  const [active, setActive] = useState(0)
+  const newest = useRef('')
+  const words = text.trim()
+  const search = useSearch(words)
+  const answerTo = useAnswerTo()
+  const current = words !== '' && search.isSuccess && !search.isPlaceholderData
+  const wanted = (found: Hit[], asked: string): Pickable[] => [
+    ...known(asked),
+    ...found.filter((h) => !kinds || kinds.includes(h.kind)),
+  ]
+  const hits = words === '' ? [] : wanted(search.data ?? [], words)
+  const at = Math.min(active, Math.max(0, hits.length - 1))
+  const pickFirstOf = async (asked: string) => {
+    const first = wanted(await answerTo(asked), asked)[0]
+    if (first && newest.current === asked) onPick(first)
+  }
+  return (
+    <>
+      <label className="block text-sm text-ink-2">
+        {label}
+        <input
+          autoFocus
+          role="combobox"
+          aria-expanded={hits.length > 0}
+          aria-controls={list}
+          aria-autocomplete="list"
+          aria-activedescendant={hits[at] ? `${list}-${at}` : undefined}
+          className="mt-0.5 block w-full border border-rule px-2 py-1.5 text-lg text-ink"
+          value={text}
+          onChange={(e) => {
+            setText(e.target.value)
+            setActive(0)
+            newest.current = e.target.value.trim()
+          }}
+          onKeyDown={(e) => {
+            if (e.key === 'ArrowDown' || e.key === 'ArrowUp') {
+              e.preventDefault()
+              const step = e.key === 'ArrowDown' ? 1 : -1
+              setActive(Math.max(0, Math.min(hits.length - 1, at + step)))
+            }
+            if (e.key === 'Enter' && words !== '') {
+              e.preventDefault()
+              if (current && hits[at]) onPick(hits[at])
+              else if (!current) void pickFirstOf(words)
+            }
+          }}
+        />
+      </label>
+      {search.isError && <Trouble error={search.error} />}
+      <ul id={list} role="listbox" aria-label="Found" className="mt-2 min-h-0 flex-1 overflow-auto">
+        {hits.map((h, k) => (
+          // eslint-disable-next-line jsx-a11y-x/click-events-have-key-events -- the field has the keys
+          <li
+            key={`${h.kind} ${h.id}`}
+            id={`${list}-${k}`}
+            role="option"
+            aria-selected={k === at}
+            className={`cursor-pointer border-b border-rule/60 px-2 py-1.5 ${k === at ? 'bg-paper-2' : ''}`}
+            onMouseMove={() => setActive(k)}
+            onClick={() => onPick(h)}
+          >
+            <span className="flex items-baseline gap-2">
+              <span className="flex-1 font-medium">
+                {h.name}
+                {h.by !== h.name && <span className="font-normal text-ink-2"> · {h.by}</span>}
+              </span>
+              <span className="text-sm text-ink-2">
+                {h.kind === 'SCREEN' ? 'screen' : KIND[h.kind]}
+              </span>
+            </span>
+            {h.note && <span className="block text-sm text-ink-2">{h.note}</span>}
+          </li>
+        ))}
+      </ul>
+      {current && hits.length === 0 && (
+        <div className="py-2 text-sm" role="status">
+          {nothing(words)}
+        </div>
+      )}
+    </>
+  )
+}
