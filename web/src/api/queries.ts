@@ -5,6 +5,7 @@ import type { Schemas } from './client'
 
 export const keys = {
   catalogue: ['catalogue'] as const,
+  pictures: ['pictures'] as const,
   search: (text: string) => ['search', text] as const,
   clients: ['clients'] as const,
   today: (zone: string) => ['today', zone] as const,
@@ -68,6 +69,16 @@ export const useCatalogue = () =>
     queryKey: keys.catalogue,
     queryFn: () => answer(api.GET('/api/catalogue')),
     staleTime: Infinity,
+  })
+
+/** Small pictures of the exercises; the same for everybody, for good. */
+export const usePictures = () =>
+  useQuery({
+    queryKey: keys.pictures,
+    queryFn: () => answer(api.GET('/api/pictures')),
+    staleTime: Infinity,
+    gcTime: Infinity,
+    retry: false,
   })
 
 export const useClients = (enabled = true) =>

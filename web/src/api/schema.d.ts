@@ -1289,6 +1289,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * A man of usual proportions at the lengthened end of every candidate, on usual machines.
+         * @description A man of usual proportions at the lengthened end of every candidate, on usual machines.
+         */
+        get: operations["pictures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools": {
         parameters: {
             query?: never;
@@ -2424,6 +2444,13 @@ export interface components {
             id: "NONE" | "SOME" | "MUCH";
             label: string;
         };
+        /** @description Where a region lies: a band along its course, so many m wide at full tension. */
+        BandView: {
+            course: components["schemas"]["PointView"][];
+            regionId: string;
+            /** Format: double */
+            widthM: number;
+        };
         /** @description One side, or two: the pinned start and now, or two clients. */
         BenchInput: {
             school?: string;
@@ -2894,11 +2921,18 @@ export interface components {
             repetitions: number[];
             words: string;
         };
-        /** @description A technical figure as plain shapes in metres, for whoever has a brush. */
+        /**
+         * @description A technical figure as plain shapes in metres, for whoever has a brush. body: closed outlines of
+         *      the lifter, from the back of the picture to the front, meant as smooth curves.
+         */
         DrawingView: {
+            body: components["schemas"]["LineView"][];
             circles: components["schemas"]["CircleView"][];
+            /** @enum {string} */
+            from: "RIGHT_SIDE" | "FRONT" | "ON_THE_LEFT_SIDE";
             levers: components["schemas"]["LeverView"][];
             lines: components["schemas"]["LineView"][];
+            muscles: components["schemas"]["BandView"][];
         };
         /** @description Sets that follow a set at once; <code>less</code> as a share of the load. */
         DropsDocument: {
@@ -3979,6 +4013,13 @@ export interface components {
             /** Format: double */
             phase: number;
             side: components["schemas"]["DrawingView"];
+        };
+        /** @description The picture of a candidate: machine and lifter, in m. */
+        PictureView: {
+            body: components["schemas"]["LineView"][];
+            candidateId: string;
+            machine: components["schemas"]["LineView"][];
+            rounds: components["schemas"]["CircleView"][];
         };
         /**
          * @description What a week is planned for, as it is kept: aim, what to keep out, school, what the order is
@@ -6926,6 +6967,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OrderChangeView"];
+                };
+            };
+        };
+    };
+    pictures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureView"][];
                 };
             };
         };

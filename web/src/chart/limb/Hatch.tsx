@@ -12,9 +12,20 @@ export const LEVELS = 6
 /** Distance of hatch lines for each level, in map units; level 0 is empty. */
 const SPACING = [0, 0.36, 0.24, 0.165, 0.115, 0.078]
 
-/** @param bold thicker lines further apart, for the small chart */
-export function Hatches({ prefix, bold = false }: { prefix: string; bold?: boolean }) {
-  const scale = bold ? 2.1 : 1
+/**
+ * @param bold thicker lines further apart, for the small chart
+ * @param unit one unit of the map in the units of the drawing
+ */
+export function Hatches({
+  prefix,
+  bold = false,
+  unit = 1,
+}: {
+  prefix: string
+  bold?: boolean
+  unit?: number
+}) {
+  const scale = unit * (bold ? 2.1 : 1)
   return (
     <defs>
       {Object.entries(GROUPS).flatMap(([group, { colour, angle }]) =>
@@ -38,7 +49,13 @@ export function Hatches({ prefix, bold = false }: { prefix: string; bold?: boole
           </pattern>
         )),
       )}
-      <pattern id={`${prefix}-out`} width={0.2} height={0.2} patternUnits="userSpaceOnUse">
+      <pattern
+        id={`${prefix}-out`}
+        width={0.2}
+        height={0.2}
+        patternUnits="userSpaceOnUse"
+        patternTransform={`scale(${unit})`}
+      >
         <path d="M0 0L.2 .2M.2 0L0 .2" stroke="var(--warn)" strokeWidth={0.035} />
       </pattern>
     </defs>

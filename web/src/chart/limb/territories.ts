@@ -1,3 +1,5 @@
+import { smoothLoop } from '../smooth'
+
 /**
  * The leg unrolled like a map. Across: front 0-2, outer 2-4, back 4-6, inner 6-8 (which joins the front again). Down: hip crest 0, knee about 6.2, heel about 9.6.
  * Each territory is a loop of points; the border is drawn as a smooth curve through them. Deep muscles are insets, where the map is empty.
@@ -288,20 +290,9 @@ export const LOWER_BACK: Territory = {
   ],
 }
 
-/** A smooth closed curve through the points (Catmull-Rom as cubic Béziers). */
-export function outline(points: [number, number][]): string {
-  const n = points.length
-  const at = (i: number) => [points[(i + n) % n]![0], down(points[(i + n) % n]![1])] as const
-  const f = (v: number) => v.toFixed(3)
-  let d = `M${f(at(0)[0])} ${f(at(0)[1])}`
-  for (let i = 0; i < n; i++) {
-    const [p0, p1, p2, p3] = [at(i - 1), at(i), at(i + 1), at(i + 2)]
-    const c1 = [p1[0] + (p2[0] - p0[0]) / 6, p1[1] + (p2[1] - p0[1]) / 6]
-    const c2 = [p2[0] - (p3[0] - p1[0]) / 6, p2[1] - (p3[1] - p1[1]) / 6]
-    d += `C${f(c1[0]!)} ${f(c1[1]!)} ${f(c2[0]!)} ${f(c2[1]!)} ${f(p2[0])} ${f(p2[1])}`
-  }
-  return d + 'Z'
-}
+/** The border of a territory. */
+export const outline = (points: [number, number][]): string =>
+  smoothLoop(points.map(([x, y]) => ({ x, y: down(y) })))
 
 export function centre(points: [number, number][]): [number, number] {
   const xs = points.map((p) => p[0])

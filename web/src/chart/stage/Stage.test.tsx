@@ -25,6 +25,9 @@ const drawing: Drawing = {
   ],
   circles: [{ role: 'joint-hip', centre: { x: -0.4, y: 0.5 }, radius: 0.02 }],
   levers: [{ joint: 'knee', from: { x: 0.1, y: 0.45 }, to: { x: 0, y: 0.45 }, metres: 0.104 }],
+  body: [],
+  muscles: [],
+  from: 'RIGHT_SIDE',
 }
 const depth: Parameter = {
   id: 'depth',
@@ -114,5 +117,32 @@ describe('stage', () => {
   test('a part is found by its name', () => {
     expect(pointOf(drawing, 'thigh', 1)).toEqual({ x: 0.1, y: 0.45 })
     expect(pointOf(drawing, 'nothing')).toBeUndefined()
+  })
+
+  test('a muscle lies on the figure only where it is asked for, and the one that ends the set is bold', () => {
+    const course = [
+      { x: -0.4, y: 0.5 },
+      { x: 0.1, y: 0.45 },
+    ]
+    const muscled: Drawing = {
+      ...drawing,
+      muscles: ['VL', 'RF', 'BFL'].map((regionId) => ({ regionId, course, widthM: 0.03 })),
+    }
+    const { container } = render(
+      <Stage
+        drawing={muscled}
+        box={frame([muscled])}
+        label="side"
+        muscles={{
+          tension: { VL: 1, BFL: 0.2 },
+          group: (id) => (id === 'BFL' ? 'hamstrings' : 'quads'),
+          givesOut: 'quads',
+        }}
+      />,
+    )
+    const edge = (id: string) =>
+      container.querySelector(`[data-muscle=${id}] path:last-child`)?.getAttribute('stroke-width')
+    expect(edge('RF')).toBeUndefined()
+    expect(Number(edge('VL'))).toBeGreaterThan(Number(edge('BFL')))
   })
 })

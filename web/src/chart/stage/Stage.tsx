@@ -1,30 +1,14 @@
 import { useRef } from 'react'
-import type { KeyboardEvent, PointerEvent } from 'react'
-import type { Drawing, Parameter, Schemas } from '../../api/client'
-import { setupValue } from '../../quantity/format'
-import type { Box, Point } from './scene'
-
-type Handle = Schemas['GripView']
-
-const LOOK: Record<string, { stroke: string; width: number; dash?: string; fill?: string }> = {
-  floor: { stroke: 'var(--ink)', width: 1.5 },
-  rail: { stroke: 'var(--ink-2)', width: 1.5, dash: '7 3' },
-  plate: { stroke: 'var(--ink)', width: 4 },
-  pad: { stroke: 'var(--ink-2)', width: 7 },
-  lever: { stroke: 'var(--ink-2)', width: 2 },
-  block: { stroke: 'var(--ink)', width: 1.5, fill: 'var(--paper-2)' },
-  other: { stroke: 'var(--ink-2)', width: 2.5, dash: '2 4' },
-  cable: { stroke: 'var(--ink-2)', width: 1.5, dash: '7 3' },
-  arm: { stroke: 'var(--ink-2)', width: 2 },
-  trunk: { stroke: 'var(--ink)', width: 5 },
-  thigh: { stroke: 'var(--ink)', width: 5 },
-  shank: { stroke: 'var(--ink)', width: 4 },
-  foot: { stroke: 'var(--ink)', width: 2, fill: 'var(--paper-2)' },
-  force: { stroke: 'var(--accent)', width: 1.5, dash: '5 3' },
-  'bar-plan': { stroke: 'var(--ink-2)', width: 1.5, dash: '7 3' },
-  'foot-right': { stroke: 'var(--ink)', width: 2, fill: 'var(--paper-2)' },
-  'foot-left': { stroke: 'var(--ink)', width: 2, fill: 'var(--paper-2)' },
-}
+import type { Drawing, Parameter } from '../../api/client'
+import type { Point } from '../smooth'
+import { smoothLoop } from '../smooth'
+import { Figure } from './Figure'
+import type { MusclesShown } from './Figure'
+import { Grip } from './Grip'
+import type { Handle } from './Grip'
+import { path, planPoint, sidePoint } from './scene'
+import type { Box } from './scene'
+import { Steel } from './Steel'
 
 const LEVER_COLOUR: Record<string, string> = {
   hip: 'var(--glutes)',
@@ -43,6 +27,9 @@ type Props = {
   parameters?: Parameter[]
   setup?: Record<string, number>
   onMove?: (parameter: string, value: number) => void
+  muscles?: MusclesShown
+  /** a small picture without lengths, which could not be read */
+  plain?: boolean
   className?: string
 }
 
@@ -57,6 +44,8 @@ export function Stage({
   parameters = [],
   setup = {},
   onMove,
+  muscles,
+  plain = false,
   className = '',
 }: Props) {
   const svg = useRef<SVGSVGElement>(null)
@@ -69,16 +58,20 @@ export function Stage({
       role="group"
       aria-label={label}
     >
-      {ghost && (
-        <g opacity={0.45} aria-hidden>
-          <Shapes drawing={ghost} to={to} ghost />
-        </g>
-      )}
+      {ghost && <Ghost drawing={ghost} to={to} plan={plan} />}
       <g role="img" aria-label={label}>
-        <Shapes drawing={drawing} to={to} />
+        {plan ? (
+          <Plan drawing={drawing} />
+        ) : (
+          <>
+            <Steel drawing={drawing} />
+            <Figure drawing={drawing} muscles={muscles} />
+            {!plain && <Force drawing={drawing} />}
+          </>
+        )}
       </g>
-      {!plan && <Levers drawing={drawing} size={Math.max(box.width, box.height)} />}
-      <ScaleBar box={box} />
+      {!plan && !plain && <Levers drawing={drawing} size={Math.max(box.width, box.height)} />}
+      {!plain && <ScaleBar box={box} />}
       {onMove &&
         handles.map((h) => {
           const parameter = parameters.find((p) => p.id === h.parameterId)
@@ -98,89 +91,81 @@ export function Stage({
   )
 }
 
-const sidePoint = (p: Point): Point => ({ x: p.x, y: -p.y })
-const planPoint = (p: Point): Point => ({ x: p.y, y: -p.x })
-
-function path(points: Point[], closed: boolean): string {
-  return (
-    'M' + points.map((p) => `${p.x.toFixed(3)} ${p.y.toFixed(3)}`).join('L') + (closed ? 'Z' : '')
-  )
-}
-
-function Shapes({
+/** Another set-up behind this one: outlines alone. */
+function Ghost({
   drawing,
   to,
-  ghost = false,
+  plan,
 }: {
   drawing: Drawing
   to: (p: Point) => Point
-  ghost?: boolean
+  plan: boolean
 }) {
-  const steel = new Set([
-    'floor',
-    'rail',
-    'plate',
-    'pad',
-    'block',
-    'lever',
-    'bar-plan',
-    'other',
-    'cable',
-  ])
-  const lines = drawing.lines.filter((l) => !ghost || (l.role !== 'force' && l.role !== 'floor'))
-  const ordered = [
-    ...lines.filter((l) => steel.has(l.role)),
-    ...lines.filter((l) => !steel.has(l.role)),
-  ]
+  const lines = plan ? drawing.lines : [...drawing.body, ...drawing.lines.filter(isMachine)]
+  return (
+    <g opacity={0.55} aria-hidden fill="none" stroke="var(--ink-2)" strokeDasharray="4 4">
+      {lines.map((l, k) => (
+        <path
+          key={k}
+          d={
+            drawing.body.includes(l)
+              ? smoothLoop(l.points.map(to))
+              : path(l.points.map(to), l.closed)
+          }
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
+    </g>
+  )
+}
+
+const MACHINE = new Set(['rail', 'plate', 'pad', 'block', 'lever', 'cable'])
+const isMachine = (l: { role: string }) => MACHINE.has(l.role)
+
+/** The feet from above. */
+function Plan({ drawing }: { drawing: Drawing }) {
   return (
     <>
-      {ordered.map((l, k) => {
-        const look = LOOK[l.role] ?? { stroke: 'var(--ink-2)', width: 2 }
+      {drawing.lines.map((l, k) => {
+        const foot = l.role.startsWith('foot')
         return (
           <path
             key={k}
             data-role={l.role}
-            d={path(l.points.map(to), l.closed)}
-            fill={ghost ? 'none' : (look.fill ?? 'none')}
-            stroke={look.stroke}
-            strokeWidth={ghost ? Math.min(2, look.width) : look.width}
-            strokeDasharray={ghost ? '4 4' : look.dash}
-            strokeLinecap="round"
-            strokeLinejoin="round"
+            d={foot ? smoothLoop(l.points.map(planPoint)) : path(l.points.map(planPoint))}
+            fill={foot ? 'var(--paper-2)' : 'none'}
+            stroke={foot ? 'var(--ink)' : 'var(--steel)'}
+            strokeWidth={foot ? 2 : 3}
             vectorEffect="non-scaling-stroke"
           />
         )
       })}
       {drawing.circles.map((c, k) => {
-        const at = to(c.centre)
-        const joint = c.role.startsWith('joint') || c.role === 'pivot'
-        return (
-          <circle
+        const at = planPoint(c.centre)
+        return <circle key={k} cx={at.x} cy={at.y} r={c.radius} fill="var(--accent)" />
+      })}
+    </>
+  )
+}
+
+/** The line of the force that the levers are measured to. */
+function Force({ drawing }: { drawing: Drawing }) {
+  return (
+    <>
+      {drawing.lines
+        .filter((l) => l.role === 'force')
+        .map((l, k) => (
+          <path
             key={k}
-            cx={at.x}
-            cy={at.y}
-            r={c.radius}
-            fill={
-              joint
-                ? 'var(--paper)'
-                : c.role === 'pressure'
-                  ? 'var(--accent)'
-                  : c.role === 'roller' ||
-                      c.role === 'bar-sleeve' ||
-                      c.role === 'weight' ||
-                      c.role === 'belt'
-                    ? 'var(--ink-2)'
-                    : c.role === 'head'
-                      ? 'var(--paper)'
-                      : 'none'
-            }
-            stroke={c.role === 'bar' ? 'var(--ink-2)' : 'var(--ink)'}
-            strokeWidth={ghost ? 1 : c.role === 'head' ? 3 : 1.5}
-            strokeDasharray={ghost ? '4 4' : undefined}
+            data-role="force"
+            d={path(l.points.map(sidePoint))}
+            fill="none"
+            stroke="var(--accent)"
+            strokeWidth={1.5}
+            strokeDasharray="5 3"
             vectorEffect="non-scaling-stroke"
           />
-        )
-      })}
+        ))}
     </>
   )
 }
@@ -247,90 +232,6 @@ function ScaleBar({ box }: { box: Box }) {
       >
         {length * 100} cm
       </text>
-    </g>
-  )
-}
-
-/** A handle: dragged by pointer or touch, or moved by arrow keys in natural steps. */
-function Grip({
-  handle,
-  to,
-  parameter,
-  value,
-  onMove,
-  svg,
-}: {
-  handle: Handle
-  to: (p: Point) => Point
-  parameter: Parameter
-  value: number
-  onMove: (p: string, v: number) => void
-  svg: React.RefObject<SVGSVGElement | null>
-}) {
-  const at = to(handle.at)
-  const axis = to(handle.axis)
-  // a drag goes by the handle as it was taken hold of; the drawing moves under it
-  const start = useRef<{ from: Point; value: number; axis: Point; perMetre: number } | null>(null)
-  const toMetres = (e: PointerEvent) => {
-    const m = svg.current!.getScreenCTM()!.inverse()
-    return {
-      x: m.a * e.clientX + m.c * e.clientY + m.e,
-      y: m.b * e.clientX + m.d * e.clientY + m.f,
-    }
-  }
-  const within = (v: number) => Math.max(parameter.min, Math.min(parameter.max, v))
-  const onDown = (e: PointerEvent<SVGGElement>) => {
-    e.currentTarget.setPointerCapture(e.pointerId)
-    start.current = { from: toMetres(e), value, axis, perMetre: handle.perMetre }
-  }
-  const onDrag = (e: PointerEvent<SVGGElement>) => {
-    if (!start.current) return
-    const { from, axis: along, perMetre } = start.current
-    const p = toMetres(e)
-    const dragged = (p.x - from.x) * along.x + (p.y - from.y) * along.y
-    onMove(parameter.id, within(start.current.value + dragged * perMetre))
-  }
-  const onKey = (e: KeyboardEvent) => {
-    const sign = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[e.key]
-    if (sign === undefined) return
-    e.preventDefault()
-    onMove(parameter.id, within(value + sign * parameter.step * (e.shiftKey ? 5 : 1)))
-  }
-  return (
-    <g
-      role="slider"
-      tabIndex={0}
-      aria-label={parameter.label}
-      aria-valuemin={parameter.min}
-      aria-valuemax={parameter.max}
-      aria-valuenow={value}
-      aria-valuetext={setupValue(parameter, value)}
-      data-handle={parameter.id}
-      className="group cursor-grab touch-none outline-none active:cursor-grabbing"
-      onPointerDown={onDown}
-      onPointerMove={onDrag}
-      onPointerUp={() => (start.current = null)}
-      onPointerCancel={() => (start.current = null)}
-      onKeyDown={onKey}
-    >
-      <title>{`${parameter.label}: ${setupValue(parameter, value)}`}</title>
-      <circle cx={at.x} cy={at.y} r={0.075} fill="transparent" />
-      <circle
-        cx={at.x}
-        cy={at.y}
-        r={0.03}
-        fill="var(--paper)"
-        stroke="var(--accent)"
-        strokeWidth={2.5}
-        vectorEffect="non-scaling-stroke"
-        className="group-hover:[stroke-width:4] group-focus-visible:[stroke:var(--focus)] group-focus-visible:[stroke-width:5]"
-      />
-      <path
-        d={`M${at.x - axis.x * 0.055} ${at.y - axis.y * 0.055}L${at.x + axis.x * 0.055} ${at.y + axis.y * 0.055}`}
-        stroke="var(--accent)"
-        strokeWidth={1.5}
-        vectorEffect="non-scaling-stroke"
-      />
     </g>
   )
 }

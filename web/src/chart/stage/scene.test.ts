@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import type { Drawing } from '../../api/client'
-import { toTheFloor } from './scene'
+import { toOneScale, toTheFloor } from './scene'
 
 const drawing = (turn: number): Drawing => {
   const t = (x: number, y: number) => ({
@@ -14,6 +14,9 @@ const drawing = (turn: number): Drawing => {
     ],
     circles: [{ role: 'joint-ankle', centre: t(0, 0.07), radius: 0.02 }],
     levers: [],
+    body: [],
+    muscles: [],
+    from: 'RIGHT_SIDE',
   }
 }
 
@@ -34,6 +37,22 @@ test('however a machine tilts the foot, on the floor it is the same body', () =>
 })
 
 test('a drawing without a foot stays as it is', () => {
-  const none = { lines: [], circles: [], levers: [] }
+  const none = {
+    lines: [],
+    circles: [],
+    levers: [],
+    body: [],
+    muscles: [],
+    from: 'RIGHT_SIDE' as const,
+  }
   expect(toTheFloor(none)).toBe(none)
+})
+
+test('two frames at one scale keep their floors and their middles', () => {
+  const [small, large] = toOneScale([
+    { x: 0, y: -1, width: 1, height: 1 },
+    { x: -1, y: -2, width: 2, height: 2 },
+  ])
+  expect(small).toEqual({ x: -0.5, y: -2, width: 2, height: 2 })
+  expect(large).toEqual({ x: -1, y: -2, width: 2, height: 2 })
 })

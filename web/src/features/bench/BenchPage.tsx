@@ -1,10 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
-import { useMemo, useRef, useState } from 'react'
+import { useRef, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import type { BenchSide, Catalogue, Schemas } from '../../api/client'
 import { postBench, postSteps, useCatalogue, useClients, useGyms } from '../../api/queries'
-import { Stage } from '../../chart/stage/Stage'
-import { frame } from '../../chart/stage/scene'
 import { LengthStrip, MomentStrip } from '../../chart/Strips'
 import { Button } from '../../ui/Button'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
@@ -13,13 +11,14 @@ import { BriefLine } from '../brief/BriefLine'
 import { useBrief } from '../brief/brief'
 import type { Brief } from '../brief/brief'
 import { useBeginning } from '../brief/useBeginning'
-import { ClientWarnings, LoadWords } from '../order/ForClient'
+import { LoadWords } from '../order/ForClient'
 import { usePin } from '../order/pin'
 import { Changes } from './Changes'
 import { Controls } from './Controls'
 import { FindBest } from './FindBest'
 import { candidateOptions } from './candidateOptions'
 import { KeepVariant, OwnVariant } from './OwnVariant'
+import { StagePanel } from './StagePanel'
 import { TapelessStarts } from './TapelessStarts'
 import { parseSetup, writeSetup } from './address'
 import { useLatest } from './useLatest'
@@ -139,10 +138,6 @@ function OneBench({
   const bench = answer.data
   const start = bench?.sides[0]
   const now = bench?.sides[1]
-  const box = useMemo(
-    () => frame([...(start?.phases ?? []), ...(now?.phases ?? [])].map((p) => p.side)),
-    [start, now],
-  )
   if (answer.error && !bench) return <Trouble error={answer.error} />
   if (!start || !now) return <Waiting what="Setting up the stage" />
 
@@ -193,9 +188,6 @@ function OneBench({
     })
   }
   const k = Math.min(at, now.phases.length - 1)
-  const phase = now.phases[k]
-  const startPhase = start.phases[Math.min(at, start.phases.length - 1)]
-  const stage = phase ?? startPhase // where nothing is possible, the start stays to be held
   const aimed = Object.keys(brief.aim).filter((id) => now.strips[id])
   const strips = (
     aimed.length > 0 ? aimed.sort((a, b) => brief.aim[b]! - brief.aim[a]!) : strongest(now)
@@ -207,99 +199,23 @@ function OneBench({
       ...(start.strips[id]?.tension ?? []),
     ]),
   )
-  const hasStance = exercise.parameters.some((p) => p.id === 'stance')
   return (
     <div
       className="grid min-h-0 flex-1 gap-4 lg:grid-cols-[minmax(0,1fr)_17rem_19rem]"
       aria-busy={answer.pending}
     >
-      <section aria-label="Stage" className="flex min-h-[26rem] flex-col">
-        <div className="relative grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-2 sm:grid-cols-[minmax(0,1fr)_11rem]">
-          {stage ? (
-            <Stage
-              drawing={stage.side}
-              ghost={moved && phase ? startPhase?.side : undefined}
-              box={box}
-              label={`Side view of ${now.clientName}, ${now.name}`}
-              handles={stage.grips}
-              parameters={exercise.parameters}
-              setup={setup}
-              onMove={onMove}
-              className="h-full max-h-[62vh] min-h-0 w-full"
-            />
-          ) : (
-            <Quiet>No part of this repetition can be shown.</Quiet>
-          )}
-          {now.plan && hasStance && (
-            <figure className="flex min-h-0 flex-col">
-              <figcaption className="text-xs text-ink-2">
-                Feet{' '}
-                {exercise.parameters.some((p) => p.id === 'plateGrip')
-                  ? 'on the plate'
-                  : 'from above'}
-              </figcaption>
-              <Stage
-                plan
-                drawing={now.plan}
-                ghost={moved ? start.plan : undefined}
-                box={planBox(now)}
-                label="The feet in plan"
-                handles={now.planGrips}
-                parameters={exercise.parameters}
-                setup={setup}
-                onMove={onMove}
-                className="max-h-60 w-full"
-              />
-            </figure>
-          )}
-        </div>
-        <ClientWarnings refusal={now.refusal} statements={now.statements} who={now.clientName} />
-        {now.obstacle && (
-          <p
-            role="alert"
-            className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm"
-            data-testid="obstacle"
-          >
-            <b>Not possible for {now.clientName}:</b> {now.obstacle.reason} Missing:{' '}
-            {now.obstacle.missing}.{!phase && ' The stage still shows the start.'}
-          </p>
-        )}
-        <p className="text-xs text-ink-2">
-          {moved && phase && 'Dashed: the start. '}Circles can be dragged, or moved with the arrow
-          keys.
-        </p>
-        {[...now.changes.map((c) => `For this client: ${c}`), ...now.notes].map((n) => (
-          <p key={n} className="text-sm text-ink-2">
-            {n}
-          </p>
-        ))}
-        <label className="mt-1 flex items-center gap-3 border-t border-rule pt-1 text-sm">
-          <span>top</span>
-          <input
-            type="range"
-            aria-label="Place in the repetition"
-            min={0}
-            max={20}
-            value={at}
-            onChange={(e) => setAt(Number(e.target.value))}
-            className="h-6 flex-1 accent-[var(--accent)]"
-            aria-valuetext={`${Math.round((at / 20) * 100)} % of the way down`}
-          />
-          <span>bottom</span>
-        </label>
-        {phase && (
-          <p className="text-sm text-ink-2" data-testid="angles">
-            trunk {Math.round(phase.leanDeg)}° · hip{' '}
-            {Math.round(phase.anglesDeg['hip flexion'] ?? 0)}° · thigh outwards{' '}
-            {Math.round(phase.anglesDeg['hip abduction'] ?? 0)}° · knee{' '}
-            {Math.round(phase.anglesDeg['knee flexion'] ?? 0)}° · ankle{' '}
-            {Math.round(phase.anglesDeg['ankle dorsiflexion'] ?? 0)}°
-            {phase.demand !== undefined && (
-              <> · {Math.round(100 * phase.demand)} % of capacity here</>
-            )}
-          </p>
-        )}
-      </section>
+      <StagePanel
+        start={start}
+        now={now}
+        moved={moved !== null}
+        at={at}
+        onAt={setAt}
+        parameters={exercise.parameters}
+        setup={setup}
+        onMove={onMove}
+        regions={catalogue.regions}
+        aimed={aimed}
+      />
       <div role="group" tabIndex={0} aria-label="Strips" className="min-h-0 overflow-auto">
         {now.obstacle ? (
           <Quiet>No figures for a posture that cannot be taken.</Quiet>
@@ -435,20 +351,4 @@ function strongest(side: BenchSide): string[] {
   return Object.entries(side.stimulus)
     .sort((a, b) => b[1] - a[1])
     .map(([id]) => id)
-}
-
-/** A frame for the feet that does not jump while the stance is moved. */
-function planBox(side: BenchSide) {
-  const b = frame([side.plan!], 0.04)
-  const half = Math.max(
-    0.36,
-    ...side.plan!.lines.flatMap((l) =>
-      l.role.startsWith('foot') ? l.points.map((p) => Math.abs(p.y)) : [],
-    ),
-  )
-  const along = side
-    .plan!.lines.filter((l) => l.role.startsWith('foot'))
-    .flatMap((l) => l.points.map((p) => p.x))
-  const [low, high] = [Math.min(...along) - 0.06, Math.max(...along) + 0.06]
-  return { ...b, x: -half - 0.05, width: 2 * half + 0.1, y: -high, height: high - low }
 }

@@ -21,6 +21,7 @@ import { useStartPlanned } from '../today/useStart'
 import { dayWords } from '../today/words'
 import { OwnData } from './OwnData'
 import { cautionWords } from './cautions'
+import { Thumb } from '../../chart/stage/Thumb'
 
 const LINK = 'text-accent-2 underline'
 const NEWEST = 5
@@ -192,8 +193,13 @@ function NextLine({ item: i, unit }: { item: Item; unit: 'kg' | 'lb' }) {
   return (
     <tr className="border-b border-rule/60">
       <th scope="row" className="py-1.5 text-left font-medium">
-        {i.name}
-        {i.refusal && <span className="block text-sm font-normal text-warn">{i.refusal}</span>}
+        <span className="flex items-center gap-2">
+          <Thumb candidateId={i.candidateId} className="size-9" />
+          <span>
+            {i.name}
+            {i.refusal && <span className="block text-sm font-normal text-warn">{i.refusal}</span>}
+          </span>
+        </span>
       </th>
       <td className="py-1.5 text-right text-sm whitespace-nowrap">
         {prescriptionWords(i.prescription)}

@@ -3,7 +3,7 @@ import { useSearchParams } from 'react-router'
 import type { BenchSide } from '../../api/client'
 import { useBenchOnce, useCatalogue, useClients } from '../../api/queries'
 import { Stage } from '../../chart/stage/Stage'
-import { frame } from '../../chart/stage/scene'
+import { frame, SEEN } from '../../chart/stage/scene'
 import type { Box } from '../../chart/stage/scene'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { WordMenu } from '../../ui/WordMenu'
@@ -164,7 +164,7 @@ function OneSide({
         <Stage
           drawing={phase.side}
           box={box}
-          label={`Side view of ${side.clientName}`}
+          label={`${SEEN[phase.side.from]} of ${side.clientName}`}
           className="max-h-[56vh] min-h-64 w-full flex-1"
         />
       ) : (

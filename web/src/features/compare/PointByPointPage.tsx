@@ -1,13 +1,11 @@
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import type { BenchSide, Drawing, Region, Schemas } from '../../api/client'
+import type { Region, Schemas } from '../../api/client'
 import { answer, api } from '../../api/client'
 import { useCatalogue, useClients, useGyms, useOrder } from '../../api/queries'
 import { IntervalBar } from '../../chart/IntervalBar'
 import { Fingerprint } from '../../chart/limb/LimbChart'
-import { Stage } from '../../chart/stage/Stage'
-import { frame, toTheFloor } from '../../chart/stage/scene'
 import { LengthStrip, MomentStrip } from '../../chart/Strips'
 import { Button } from '../../ui/Button'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
@@ -17,6 +15,8 @@ import { parseSetup } from '../bench/address'
 import { BriefLine } from '../brief/BriefLine'
 import { orderInput, useBrief } from '../brief/brief'
 import { useBeginning } from '../brief/useBeginning'
+import { Pictures } from './Pictures'
+import { Thumb } from '../../chart/stage/Thumb'
 
 const MOST = 4
 type Comparison = Schemas['ComparisonView']
@@ -232,7 +232,7 @@ function Points({
             </ul>
           )}
         </div>
-        <Overlay
+        <Pictures
           first={members[shownPair[0]]!}
           second={members[shownPair[1]]!}
           at={at}
@@ -250,6 +250,7 @@ function Points({
           <span aria-hidden />
           {members.map((m, k) => (
             <span role="columnheader" key={k} className="flex items-end gap-2">
+              <Thumb candidateId={m.candidateId} className="size-16" />
               <Fingerprint regions={regions} amount={m.stimulus} className="h-16 w-12 shrink-0" />
               <b className="font-serif text-base leading-tight">{m.name}</b>
             </span>
@@ -390,79 +391,5 @@ function Bar({ point, top }: { point?: Schemas['MemberPointView']; top: number }
         <span className="text-ink-2">most in {Math.round(100 * point.chanceOfMost)} %</span>
       </span>
     </span>
-  )
-}
-
-/** Two members in one frame, feet on the same floor: a sled is turned so that its foot plate lies level. */
-function Overlay({
-  first,
-  second,
-  at,
-  onAt,
-  pair,
-  members,
-  onPair,
-}: {
-  first: BenchSide
-  second: BenchSide
-  at: number
-  onAt: (k: number) => void
-  pair: [number, number]
-  members: BenchSide[]
-  onPair: (p: [number, number]) => void
-}) {
-  const drawn = (s: BenchSide): Drawing[] => s.phases.map((p) => toTheFloor(p.side))
-  const a = drawn(first)
-  const b = drawn(second)
-  if (a.length === 0 || b.length === 0)
-    return (
-      <Quiet>
-        One of the two cannot take the posture, so there is nothing to lay over the other.
-      </Quiet>
-    )
-  const box = frame([...a, ...b])
-  const pick = (drawings: Drawing[]) => drawings[Math.min(at, drawings.length - 1)]!
-  const options = members.map((m, k) => ({ value: String(k), label: m.name }))
-  return (
-    <figure>
-      <figcaption className="text-sm">
-        <WordMenu
-          label="Drawn"
-          text={first.name}
-          value={String(pair[0])}
-          options={options}
-          onChange={(v) => onPair([Number(v), pair[1]])}
-        />{' '}
-        over{' '}
-        <WordMenu
-          label="Dashed"
-          text={second.name}
-          value={String(pair[1])}
-          options={options}
-          onChange={(v) => onPair([pair[0], Number(v)])}
-        />{' '}
-        <span className="text-ink-2">(dashed), ankles together, soles turned to the floor</span>
-      </figcaption>
-      <Stage
-        drawing={pick(a)}
-        ghost={pick(b)}
-        box={box}
-        label={`${first.name} over ${second.name}`}
-        className="max-h-72 w-full"
-      />
-      <label className="no-print flex items-center gap-3 text-sm">
-        <span>top</span>
-        <input
-          type="range"
-          aria-label="Place in the repetition"
-          min={0}
-          max={20}
-          value={at}
-          onChange={(e) => onAt(Number(e.target.value))}
-          className="h-6 flex-1 accent-[var(--accent)]"
-        />
-        <span>bottom</span>
-      </label>
-    </figure>
   )
 }

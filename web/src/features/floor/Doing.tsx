@@ -11,6 +11,7 @@ import { Tempo } from './Tempo'
 import { Watch } from './Watch'
 import { draftOf } from './draft'
 import type { Taken } from './Watch'
+import { Thumb } from '../../chart/stage/Thumb'
 
 const SIDES = { NONE: 'both legs', LEFT: 'left leg', RIGHT: 'right leg' } as const
 const RESERVES = [0, 1, 2, 3, 4]
@@ -174,7 +175,10 @@ export function StepHead({ at, unit }: { floor: Floor; at: NextStep; unit: MassU
   const kind = step.kind === 'WARM_UP' ? 'Warm-up set' : step.kind === 'DROP' ? 'Drop' : 'Set'
   return (
     <header>
-      <h1 className="text-2xl leading-tight">{x.name}</h1>
+      <h1 className="flex items-center gap-2 text-2xl leading-tight">
+        <span className="flex-1">{x.name}</span>
+        <Thumb candidateId={x.candidateId} className="-my-1 size-14" />
+      </h1>
       <p className="text-base">
         <b>
           {kind} {at.at} of {at.of}

@@ -8,6 +8,7 @@ import { KeptWord } from './Resting'
 import type { Floor } from './useFloor'
 import { isDone, toShow } from './walk'
 import type { ShownItem, ShownSet } from './walk'
+import { Thumb } from '../../chart/stage/Thumb'
 
 /** The whole session at a glance: choose an exercise, correct a set, finish. */
 export function Overview({
@@ -57,6 +58,7 @@ export function Overview({
                 className="flex min-h-[48px] w-full items-center gap-2 text-left text-base disabled:opacity-60"
                 onClick={() => void floor.choose(i.item.id).then(onClose)}
               >
+                <Thumb candidateId={i.item.exercise.candidateId} className="size-11" />
                 <span className="flex-1 font-semibold">{i.item.exercise.name}</span>
                 <span className="text-ink-2">
                   {i.item.ended ? 'swapped' : `${done} of ${asked.length}`}

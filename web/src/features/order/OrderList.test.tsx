@@ -1,8 +1,22 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { fireEvent, render, screen, within } from '@testing-library/react'
+import type { ReactNode } from 'react'
 import { MemoryRouter } from 'react-router'
 import { expect, test, vi } from 'vitest'
 import type { Entry, Order } from '../../api/client'
+import { keys } from '../../api/queries'
 import { OrderList } from './OrderList'
+
+/** An address, and pictures that have come already. */
+function Around({ children }: { children: ReactNode }) {
+  const queries = new QueryClient()
+  queries.setQueryData(keys.pictures, [])
+  return (
+    <QueryClientProvider client={queries}>
+      <MemoryRouter>{children}</MemoryRouter>
+    </QueryClientProvider>
+  )
+}
 
 const entry = (candidateId: string, name: string, band: number, utility: number): Entry => ({
   candidateId,
@@ -59,7 +73,7 @@ const order: Order = {
 test('names a first pick, says what cannot be told apart, and drops nothing silently', () => {
   const onChoose = vi.fn()
   render(<OrderList order={order} regions={[]} chosen="a" onChoose={onChoose} stale={false} />, {
-    wrapper: MemoryRouter,
+    wrapper: Around,
   })
   expect(screen.getByTestId('first-pick')).toHaveTextContent(
     'First pick: First. The first 2 cannot be told apart',
@@ -83,7 +97,7 @@ test('an empty order says so and opens the reasons', () => {
       onChoose={() => {}}
       stale={false}
     />,
-    { wrapper: MemoryRouter },
+    { wrapper: Around },
   )
   expect(screen.getByText(/Nothing here is left for this target/)).toBeInTheDocument()
   expect(container.querySelector('details')).toHaveAttribute('open')
@@ -106,7 +120,7 @@ test('marks who moves when the school changes, keeps other set-ups of an exercis
       ]}
       school="stretch"
     />,
-    { wrapper: MemoryRouter },
+    { wrapper: Around },
   )
   expect(screen.getByTitle('by the squeeze 9')).toBeInTheDocument()
   expect(screen.getByRole('button', { name: 'or First, wide' })).toBeInTheDocument()
@@ -142,7 +156,7 @@ test('where nothing here trains the aim it says so first, and what would', () =>
       onChoose={onChoose}
       stale={false}
     />,
-    { wrapper: MemoryRouter },
+    { wrapper: Around },
   )
   expect(screen.getByTestId('shortage')).toHaveTextContent('Nothing here trains this well')
   expect(screen.getByTestId('shortage')).toHaveTextContent('Shin raise with a dumbbell (dumbbells)')
@@ -167,7 +181,7 @@ test('what is told of the chosen one opens under its strip, also of another set-
         stale={false}
         under={<p>why</p>}
       />,
-      { wrapper: MemoryRouter },
+      { wrapper: Around },
     )
     expect(screen.getByText('why')).toBeInTheDocument()
     unmount()
@@ -177,7 +191,7 @@ test('what is told of the chosen one opens under its strip, also of another set-
 test('the first strips come first, the others when they are asked for', () => {
   render(
     <OrderList order={order} regions={[]} chosen="a" onChoose={vi.fn()} stale={false} most={2} />,
-    { wrapper: MemoryRouter },
+    { wrapper: Around },
   )
   expect(screen.queryByText('Third')).toBeNull()
   fireEvent.click(screen.getByRole('button', { name: 'Show all 3' }))

@@ -1,6 +1,7 @@
 import type { Entry, Region } from '../../api/client'
 import { IntervalBar } from '../../chart/IntervalBar'
 import { Fingerprint } from '../../chart/limb/LimbChart'
+import { Thumb } from '../../chart/stage/Thumb'
 
 /** A range of so many places or more helps nobody to decide, and is left out. */
 const TELLING_PLACES = 12
@@ -35,10 +36,15 @@ export function Strip({
       onClick={onChoose}
       aria-pressed={chosen}
       data-candidate={entry.candidateId}
-      className={`grid w-full grid-cols-[1.4rem_2.9rem_minmax(0,1fr)] items-center sm:grid-cols-[1.4rem_2.9rem_minmax(0,1fr)_minmax(0,9.5rem)] gap-x-2 px-1 pt-1 text-left hover:bg-paper-2 ${chosen ? 'bg-paper-2 shadow-[inset_3px_0_0_var(--accent)]' : ''}`}
+      className={`grid w-full grid-cols-[1.4rem_3.5rem_minmax(0,1fr)] items-center sm:grid-cols-[1.4rem_3.5rem_2.6rem_minmax(0,1fr)_minmax(0,9.5rem)] gap-x-2 px-1 pt-1 text-left hover:bg-paper-2 ${chosen ? 'bg-paper-2 shadow-[inset_3px_0_0_var(--accent)]' : ''}`}
     >
       <span className="self-start pt-1 text-right font-serif text-base text-ink-2">{rank}</span>
-      <Fingerprint regions={regions} amount={entry.stimulus} className="h-14 w-11" />
+      <Thumb candidateId={entry.candidateId} className="size-14" />
+      <Fingerprint
+        regions={regions}
+        amount={entry.stimulus}
+        className="hidden h-14 w-10 sm:block"
+      />
       <span className="min-w-0">
         <span className="block font-medium">{entry.name}</span>
         <span className="block text-xs text-ink-2">

@@ -7,6 +7,7 @@ import { MakeYourOwn } from '../exercises/MakeYourOwn'
 import { add } from './edits'
 import type { Edit } from './usePlanEdits'
 import { WEEKDAYS } from './words'
+import { Thumb } from '../../chart/stage/Thumb'
 
 /** Finds an exercise by any of its names, in the order's order, and puts it into a session. */
 export function AddExercise({
@@ -58,7 +59,7 @@ export function AddExercise({
           <li key={o.candidateId} className="border-b border-rule/60">
             <button
               type="button"
-              className="block w-full py-1 text-left hover:bg-paper-2"
+              className="flex w-full items-center gap-2 py-1 text-left hover:bg-paper-2"
               onClick={() => {
                 edit(`${o.name} added`, (plan) =>
                   add(plan, day!, {
@@ -71,8 +72,11 @@ export function AddExercise({
                 onClose()
               }}
             >
-              {o.name}
-              {o.byWord && <span className="text-sm text-ink-2"> · by word</span>}
+              <Thumb candidateId={o.candidateId} className="size-9" />
+              <span>
+                {o.name}
+                {o.byWord && <span className="text-sm text-ink-2"> · by word</span>}
+              </span>
             </button>
           </li>
         ))}

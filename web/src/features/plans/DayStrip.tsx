@@ -5,6 +5,7 @@ import { GROUPS } from '../../chart/limb/Hatch'
 import { WordMenu, WordToggle } from '../../ui/WordMenu'
 import { groupOf } from './coverage'
 import { WEEKDAYS, prescriptionWords, weekdayShort } from './words'
+import { Thumb } from '../../chart/stage/Thumb'
 
 export type Key = { bout: number; item: WeekItem; key: string; alt: boolean }
 
@@ -255,22 +256,25 @@ function Bout({
             aria-pressed={chosen === item.id}
             aria-label={`${item.name}, ${prescriptionWords(item.prescription)}${item.pinned ? ', locked' : ''}, exercise ${index + 1} on ${WEEKDAYS[day.weekday - 1]}`}
             data-item={item.id}
-            className={`min-h-0 flex-1 px-1.5 py-0.5 text-left leading-tight ${chosen === item.id ? 'bg-paper-2' : ''} ${item !== first ? 'border-t border-dashed border-rule' : ''}`}
+            className={`flex min-h-0 flex-1 gap-1 px-1 py-0.5 text-left leading-tight ${chosen === item.id ? 'bg-paper-2' : ''} ${item !== first ? 'border-t border-dashed border-rule' : ''}`}
             onClick={() => onChoose(item.id)}
             onKeyDown={(e) => onKey({ bout: index, item, key: e.key, alt: e.altKey }, e)}
           >
-            <span className="line-clamp-2 text-[0.85rem] font-semibold">
-              {item.pinned && (
-                <span
-                  aria-hidden
-                  title="Locked: composing leaves it as it is"
-                  className="mr-1 inline-block size-2 rounded-full bg-accent align-middle"
-                />
-              )}
-              {item.name}
-            </span>
-            <span className={`block text-xs ${item.refusal ? 'text-warn' : 'text-ink-2'}`}>
-              {item.refusal ? 'left out now' : prescriptionWords(item.prescription)}
+            <Thumb candidateId={item.candidateId} className="max-h-full w-7" />
+            <span className="min-w-0 flex-1">
+              <span className="line-clamp-2 text-[0.85rem] font-semibold">
+                {item.pinned && (
+                  <span
+                    aria-hidden
+                    title="Locked: composing leaves it as it is"
+                    className="mr-1 inline-block size-2 rounded-full bg-accent align-middle"
+                  />
+                )}
+                {item.name}
+              </span>
+              <span className={`block text-xs ${item.refusal ? 'text-warn' : 'text-ink-2'}`}>
+                {item.refusal ? 'left out now' : prescriptionWords(item.prescription)}
+              </span>
             </span>
           </button>
         ))}

@@ -481,7 +481,8 @@ function Figure({ week, item }: { week: Week; item: WeekItem }) {
   if (!figure.data) return <div className="h-36 shrink-0" />
   return (
     <Stage
-      drawing={{ ...figure.data.side, levers: [] }}
+      plain
+      drawing={figure.data.side}
       box={frame([figure.data.side])}
       label={`${item.name}, lengthened end`}
       className="h-36 w-full shrink-0"

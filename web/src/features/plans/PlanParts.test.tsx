@@ -64,6 +64,15 @@ const strip = (d = week.days[0]!, more: Partial<Parameters<typeof DayStrip>[0]> 
   />
 )
 
+const NOTHING_DRAWN = {
+  lines: [],
+  circles: [],
+  levers: [],
+  body: [],
+  muscles: [],
+  from: 'RIGHT_SIDE',
+}
+
 test('coverage says what is short and lets more be asked', () => {
   const edit = vi.fn()
   wrapped(<CoveragePanel week={week} catalogue={catalogue} edit={edit} />)
@@ -146,8 +155,8 @@ test('an exercise shows its loads with plates in either unit, and its numbers mo
   vi.stubGlobal('fetch', () =>
     Promise.resolve(
       Response.json({
-        side: { lines: [], circles: [], levers: [] },
-        plan: { lines: [], circles: [], levers: [] },
+        side: NOTHING_DRAWN,
+        plan: NOTHING_DRAWN,
       }),
     ),
   )

@@ -60,7 +60,8 @@ export function SharedPage() {
                 <div key={i.name} className="flex gap-3 border-b border-rule/60 py-2">
                   {i.figure && (
                     <Stage
-                      drawing={{ ...i.figure, levers: [] }}
+                      plain
+                      drawing={i.figure}
                       box={frame([i.figure])}
                       label={`${i.name}, lengthened end`}
                       className="h-24 w-24 shrink-0"

@@ -4,6 +4,7 @@ import type { Hit } from '../../api/client'
 import { Trouble } from '../../ui/Notice'
 import { KIND } from './hits'
 import { useAnswerTo, useSearch } from './useSearch'
+import { Thumb } from '../../chart/stage/Thumb'
 
 /** Something that can be picked: a hit of the server, or one that the screen itself knows. */
 export type Pickable = Pick<Hit, 'id' | 'name' | 'by' | 'note'> & {
@@ -86,20 +87,19 @@ export function HitPicker({
             id={`${list}-${k}`}
             role="option"
             aria-selected={k === at}
-            className={`cursor-pointer border-b border-rule/60 px-2 py-1.5 ${k === at ? 'bg-paper-2' : ''}`}
+            className={`flex cursor-pointer items-center gap-2 border-b border-rule/60 px-2 py-1 ${k === at ? 'bg-paper-2' : ''}`}
             onMouseMove={() => setActive(k)}
             onClick={() => onPick(h)}
           >
-            <span className="flex items-baseline gap-2">
-              <span className="flex-1 font-medium">
-                {h.name}
-                {h.by !== h.name && <span className="font-normal text-ink-2"> · {h.by}</span>}
-              </span>
-              <span className="text-sm text-ink-2">
-                {h.kind === 'SCREEN' ? 'screen' : KIND[h.kind]}
-              </span>
+            {h.kind === 'EXERCISE' && <Thumb candidateId={h.id} className="size-9" />}
+            <span className="min-w-0 flex-1">
+              <span className="font-medium">{h.name}</span>
+              {h.by !== h.name && <span className="text-ink-2"> · {h.by}</span>}
+              {h.note && <span className="block text-sm text-ink-2">{h.note}</span>}
             </span>
-            {h.note && <span className="block text-sm text-ink-2">{h.note}</span>}
+            <span className="self-start text-sm text-ink-2">
+              {h.kind === 'SCREEN' ? 'screen' : KIND[h.kind]}
+            </span>
           </li>
         ))}
       </ul>

@@ -381,7 +381,8 @@ function Picture({ item, session }: { item: SessionItem; session: Session }) {
   if (!bottom || !side) return <div className="h-40" />
   return (
     <Stage
-      drawing={{ ...bottom.side, levers: [] }}
+      plain
+      drawing={bottom.side}
       box={frame([bottom.side])}
       label={`${item.name}, bottom position`}
       className="h-44 w-full print:h-32"

@@ -42,6 +42,7 @@ class CoachIsolationTest {
           "GET /api/account/sessions",
           "DELETE /api/account/sessions/{id}",
           "GET /api/catalogue",
+          "GET /api/pictures",
           "GET /api/starts",
           "POST /api/analyses",
           "POST /api/clients",

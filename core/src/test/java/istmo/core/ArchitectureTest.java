@@ -134,7 +134,15 @@ class ArchitectureTest {
           .mayOnlyAccessLayers(
               "quantity", "resource", "anatomy", "body", "equipment", "movement", "family")
           .whereLayer("drawing")
-          .mayOnlyAccessLayers("quantity", "anatomy", "body", "movement", "mechanics")
+          .mayOnlyAccessLayers(
+              "quantity",
+              "resource",
+              "anatomy",
+              "body",
+              "equipment",
+              "movement",
+              "mechanics",
+              "catalogue")
           .whereLayer("ranking.brief")
           .mayOnlyBeAccessedByLayers(
               "ranking.criterion", "ranking.setup", "ranking.explanation", "ranking.order", "plan")

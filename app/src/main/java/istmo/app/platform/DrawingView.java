@@ -1,10 +1,20 @@
 package istmo.app.platform;
 
 import istmo.core.drawing.Drawing;
+import istmo.core.movement.View;
 import java.util.List;
 
-/** A technical figure as plain shapes in metres, for whoever has a brush. */
-public record DrawingView(List<LineView> lines, List<CircleView> circles, List<LeverView> levers) {
+/**
+ * A technical figure as plain shapes in metres, for whoever has a brush. body: closed outlines of
+ * the lifter, from the back of the picture to the front, meant as smooth curves.
+ */
+public record DrawingView(
+    List<LineView> lines,
+    List<CircleView> circles,
+    List<LeverView> levers,
+    List<LineView> body,
+    List<BandView> muscles,
+    View from) {
   /** A point, m. */
   public record PointView(double x, double y) {
     /** As it is served, rounded to what can be seen. */
@@ -14,7 +24,12 @@ public record DrawingView(List<LineView> lines, List<CircleView> circles, List<L
   }
 
   /** A line through points; the role says what it shows. */
-  public record LineView(String role, List<PointView> points, boolean closed) {}
+  public record LineView(String role, List<PointView> points, boolean closed) {
+    static LineView of(Drawing.Line line) {
+      return new LineView(
+          line.role(), line.points().stream().map(PointView::of).toList(), line.closed());
+    }
+  }
 
   /** A circle, radius in m. */
   public record CircleView(String role, PointView centre, double radius) {}
@@ -22,15 +37,13 @@ public record DrawingView(List<LineView> lines, List<CircleView> circles, List<L
   /** The lever arm of the load about a joint, m. */
   public record LeverView(String joint, PointView from, PointView to, double metres) {}
 
+  /** Where a region lies: a band along its course, so many m wide at full tension. */
+  public record BandView(String regionId, List<PointView> course, double widthM) {}
+
   /** As it is served, rounded to what can be seen. */
   public static DrawingView of(Drawing d) {
     return new DrawingView(
-        d.lines().stream()
-            .map(
-                l ->
-                    new LineView(
-                        l.role(), l.points().stream().map(PointView::of).toList(), l.closed()))
-            .toList(),
+        d.lines().stream().map(LineView::of).toList(),
         d.circles().stream()
             .map(c -> new CircleView(c.role(), PointView.of(c.centre()), Rounded.of(c.radius())))
             .toList(),
@@ -42,6 +55,16 @@ public record DrawingView(List<LineView> lines, List<CircleView> circles, List<L
                         PointView.of(l.from()),
                         PointView.of(l.to()),
                         Rounded.of(l.metres())))
-            .toList());
+            .toList(),
+        d.body().stream().map(LineView::of).toList(),
+        d.muscles().stream()
+            .map(
+                m ->
+                    new BandView(
+                        m.regionId(),
+                        m.course().stream().map(PointView::of).toList(),
+                        Rounded.of(m.widthM())))
+            .toList(),
+        d.from());
   }
 }

@@ -1,13 +1,25 @@
 package istmo.core.drawing;
 
+import istmo.core.movement.View;
 import java.util.List;
 
 /**
  * A technical figure as plain shapes in metres, to be painted by whoever has a brush. Side view: x
  * forward, y up. Plan view: x along the feet, y to the right. Roles say what a shape is (thigh,
  * bar, force, lever-knee ...); the painter decides colour and width.
+ *
+ * @param body closed outlines of the lifter from the back of the picture to the front; a smooth
+ *     curve through their points is meant
+ * @param muscles where each region lies on the lifter
+ * @param from from where the lifter is seen; the plan, too, says how its lifter is seen otherwise
  */
-public record Drawing(List<Line> lines, List<Circle> circles, List<Lever> levers) {
+public record Drawing(
+    List<Line> lines,
+    List<Circle> circles,
+    List<Lever> levers,
+    List<Line> body,
+    List<Band> muscles,
+    View from) {
   /** A point, m; x forward or along the feet, y up or to the right. */
   public record Point(double x, double y) {}
 
@@ -24,9 +36,18 @@ public record Drawing(List<Line> lines, List<Circle> circles, List<Lever> levers
    */
   public record Lever(String joint, Point from, Point to, double metres) {}
 
+  /**
+   * A region of muscle, as a band along its course.
+   *
+   * @param widthM width at its full tension, m
+   */
+  public record Band(String regionId, List<Point> course, double widthM) {}
+
   public Drawing {
     lines = List.copyOf(lines);
     circles = List.copyOf(circles);
     levers = List.copyOf(levers);
+    body = List.copyOf(body);
+    muscles = List.copyOf(muscles);
   }
 }

@@ -2,6 +2,7 @@ package istmo.core.drawing;
 
 import istmo.core.anatomy.Coordinate;
 import istmo.core.body.Body;
+import istmo.core.drawing.Drawing.Band;
 import istmo.core.drawing.Drawing.Circle;
 import istmo.core.drawing.Drawing.Lever;
 import istmo.core.drawing.Drawing.Line;
@@ -56,9 +57,13 @@ public final class Stage {
                 prop.kind().equals("block")));
       }
     }
-    Vec3 shoulder = given.points().shoulder();
+    View view = given.view();
     Vec3 hip = given.points().hip();
-    Vec3 trunk = given.view().direction(shoulder.minus(new Vec3(hip.x(), hip.y(), 0)).unit());
+    Vec3 betweenHips = new Vec3(hip.x(), hip.y(), 0);
+    Vec3 trunk = view.direction(given.points().shoulder().minus(betweenHips).unit());
+    Vec3 middle = view.place(betweenHips);
+    List<Line> outlines = Silhouette.outlines(body, posture, middle, view);
+    List<Band> muscles = Silhouette.bands(body, posture, middle, view);
     lines.add(line("trunk", p.hip(), p.shoulder()));
     lines.add(line("thigh", p.hip(), p.knee()));
     lines.add(line("shank", p.knee(), p.ankle()));
@@ -87,11 +92,13 @@ public final class Stage {
       Prop roller =
           posture.props().stream().filter(x -> x.kind().equals("roller")).findFirst().orElse(null);
       if (roller == null) {
-        return new Drawing(lines, circles, levers);
+        return new Drawing(lines, circles, levers, outlines, muscles, view);
       }
       from = roller.points().get(0);
       Vec3 shank = p.knee().minus(p.ankle()).unit();
-      boolean bends = posture.loads().stream().anyMatch(l -> l.couplePerKg().z() < 0);
+      boolean bends =
+          posture.loads().stream()
+              .anyMatch(l -> (view == View.FRONT ? l.couplePerKg().y() : l.couplePerKg().z()) < 0);
       Vec3 push = shank.turnedAboutZ(bends ? Math.PI / 2 : -Math.PI / 2);
       force = new double[] {push.x(), push.y()};
       size = 1;
@@ -99,7 +106,10 @@ public final class Stage {
     Vec3 direction = new Vec3(force[0] / size, force[1] / size, 0);
     Vec3 start = new Vec3(from.x(), from.y(), 0);
     lines.add(line("force", start, start.plus(FORCE_LENGTH_M, direction)));
-    boolean fromTheSide = given.view() == View.RIGHT_SIDE;
+    if (view == View.FRONT && size == 1) { // the pad turns about an axis across this picture
+      return new Drawing(lines, circles, levers, outlines, muscles, view);
+    }
+    boolean fromTheSide = view == View.RIGHT_SIDE;
     if (fromTheSide && posture.carried().contains(Coordinate.KNEE_FLEXION)) {
       lever(levers, "knee", p.knee(), start, direction);
     }
@@ -109,7 +119,7 @@ public final class Stage {
     if (fromTheSide && posture.carried().contains(Coordinate.ANKLE_DORSIFLEXION)) {
       lever(levers, "ankle", p.ankle(), start, direction);
     }
-    return new Drawing(lines, circles, levers);
+    return new Drawing(lines, circles, levers, outlines, muscles, view);
   }
 
   /** Both feet from above, or square to the foot plate: x along the feet, y to the right. */
@@ -157,7 +167,7 @@ public final class Stage {
         lines.add(new Line("bar-plan", List.of(new Point(x, -0.5), new Point(x, 0.5)), false));
       }
     }
-    return new Drawing(lines, circles, List.of());
+    return new Drawing(lines, circles, List.of(), List.of(), List.of(), posture.view());
   }
 
   /** The posture turned so that its view is the picture's plane. */

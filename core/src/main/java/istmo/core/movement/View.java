@@ -10,6 +10,8 @@ import istmo.core.quantity.Vec3;
 public enum View {
   /** A lifter who stands, sits or lies face up or down, from the right side. */
   RIGHT_SIDE,
+  /** A lifter who stands or sits and moves the legs apart or together, from the front. */
+  FRONT,
   /** A lifter who lies on the left side, from the front. */
   ON_THE_LEFT_SIDE;
 
@@ -18,7 +20,11 @@ public enum View {
 
   /** A direction of the lifter's frame in the picture. */
   public Vec3 direction(Vec3 v) {
-    return this == ON_THE_LEFT_SIDE ? new Vec3(v.y(), v.z(), v.x()) : v;
+    return switch (this) {
+      case RIGHT_SIDE -> v;
+      case FRONT -> new Vec3(-v.z(), v.y(), v.x());
+      case ON_THE_LEFT_SIDE -> new Vec3(v.y(), v.z(), v.x());
+    };
   }
 
   /** A place of the lifter's frame in the picture, m; the floor is at y = 0. */

@@ -6,6 +6,7 @@ import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.font.PDFont;
@@ -21,10 +22,12 @@ final class Page implements AutoCloseable {
   /** Ships inside the PDF library; Latin, Greek and Cyrillic. */
   private static final String FONT = "/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf";
 
+  private static final Set<String> WITHIN_THE_LIFTER =
+      Set.of("trunk", "thigh", "shank", "foot", "other", "arm");
+  private static final Set<String> DASHED = Set.of("force", "rail", "cable");
   private static final float LEADING = 1.2f;
   private static final Map<String, Float> WIDTHS =
-      Map.of(
-          "trunk", 2.2f, "thigh", 2.2f, "shank", 1.8f, "plate", 1.6f, "pad", 2.4f, "force", 0.8f);
+      Map.of("plate", 1.6f, "pad", 2.4f, "force", 0.8f);
 
   private final PDPageContentStream out;
   private final PDFont font;
@@ -112,31 +115,52 @@ final class Page implements AutoCloseable {
     double left = x + (boxWidth - scale * (b[2] - b[0])) / 2 - scale * b[0];
     double bottom = height - y - boxHeight - scale * b[1];
     out.setStrokingColor(0.1f, 0.1f, 0.1f);
+    out.setNonStrokingColor(1f, 1f, 1f);
     for (Drawing.Line l : d.lines()) {
-      out.setLineWidth(WIDTHS.getOrDefault(l.role(), 1f));
-      out.setLineDashPattern(
-          l.role().equals("force") || l.role().equals("rail") || l.role().equals("cable")
-              ? new float[] {3, 2}
-              : new float[] {},
-          0);
-      for (int k = 0; k < l.points().size(); k++) {
-        float px = (float) (left + scale * l.points().get(k).x());
-        float py = (float) (bottom + scale * l.points().get(k).y());
-        if (k == 0) {
-          out.moveTo(px, py);
-        } else {
-          out.lineTo(px, py);
-        }
+      if (!WITHIN_THE_LIFTER.contains(l.role())) {
+        out.setLineWidth(WIDTHS.getOrDefault(l.role(), 1f));
+        out.setLineDashPattern(DASHED.contains(l.role()) ? new float[] {3, 2} : new float[] {}, 0);
+        path(l, left, bottom, scale);
+        out.stroke();
       }
-      if (l.closed()) {
-        out.closePath();
-      }
-      out.stroke();
     }
     out.setLineDashPattern(new float[] {}, 0);
     out.setLineWidth(0.8f);
     for (Drawing.Circle c : d.circles()) {
-      circle(left + scale * c.centre().x(), bottom + scale * c.centre().y(), scale * c.radius());
+      if (!c.role().startsWith("joint")) {
+        circle(left + scale * c.centre().x(), bottom + scale * c.centre().y(), scale * c.radius());
+        if (c.role().equals("head")) {
+          out.fillAndStroke();
+        } else {
+          out.stroke();
+        }
+      }
+    }
+    // parts grow into one another: every outline first, then every inside
+    out.setLineWidth(1.6f);
+    for (Drawing.Line part : d.body()) {
+      path(part, left, bottom, scale);
+      out.stroke();
+    }
+    for (Drawing.Line part : d.body()) {
+      path(part, left, bottom, scale);
+      out.fill();
+    }
+  }
+
+  private void path(Drawing.Line line, double left, double bottom, double scale)
+      throws IOException {
+    for (int k = 0; k < line.points().size(); k++) {
+      float px = (float) (left + scale * line.points().get(k).x());
+      float py = (float) (bottom + scale * line.points().get(k).y());
+      if (k == 0) {
+        out.moveTo(px, py);
+      } else {
+        out.lineTo(px, py);
+      }
+    }
+    if (line.closed()) {
+      out.closePath();
     }
   }
 
@@ -150,12 +174,12 @@ final class Page implements AutoCloseable {
     out.curveTo(cx - k, cy + q, cx - q, cy + k, cx - q, cy);
     out.curveTo(cx - q, cy - k, cx - k, cy - q, cx, cy - q);
     out.curveTo(cx + k, cy - q, cx + q, cy - k, cx + q, cy);
-    out.stroke();
   }
 
   private static double[] bounds(Drawing d) {
     double[] b = {Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
     d.lines().forEach(l -> l.points().forEach(p -> grow(b, p.x(), p.y(), 0)));
+    d.body().forEach(l -> l.points().forEach(p -> grow(b, p.x(), p.y(), 0)));
     d.circles().forEach(c -> grow(b, c.centre().x(), c.centre().y(), c.radius()));
     return b;
   }

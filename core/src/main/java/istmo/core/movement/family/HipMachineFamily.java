@@ -16,6 +16,7 @@ import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
+import istmo.core.movement.View;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.Vec3;
 import java.util.List;
@@ -102,7 +103,7 @@ public final class HipMachineFamily implements Family {
 
   @Override
   public List<Handle> handles() {
-    return Handle.among(parameters(), new Handle("hipAngle", Part.SHOULDER));
+    return Handle.among(parameters(), new Handle("wide", Part.KNEE));
   }
 
   @Override
@@ -181,7 +182,8 @@ public final class HipMachineFamily implements Family {
     p.pressureAt(kneeAt);
     Vec3 trunk = Vec3.UP.turnedAboutZ(-pitch);
     Vec3 back = trunk.turnedAboutZ(Math.PI / 2);
-    p.prop("pad", new Vec3(-0.1, 0.45, 0), new Vec3(0.3, 0.45, 0))
+    p.seen(View.FRONT)
+        .prop("pad", new Vec3(0, 0.43, -0.24), new Vec3(0, 0.43, 0.24))
         .prop(
             "pad",
             new Vec3(0, 0.55, 0).plus(0.12, back).plus(-0.05, trunk),

@@ -14,6 +14,7 @@ import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
+import istmo.core.movement.View;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.Vec3;
 import java.util.ArrayList;
@@ -232,9 +233,12 @@ public final class HipSwingFamily implements Family {
           new Vec3(0.05, hip.y() - 0.14, 0),
           new Vec3(body.trunkM(), hip.y() - 0.14 + body.trunkM() * Math.cos(lean), 0));
     } else {
-      p.prop("other", hip, new Vec3(-0.02, 0.5 * hip.y(), 0), new Vec3(0, 0, 0));
+      Vec3 otherHip = new Vec3(hip.x(), hip.y(), -hip.z());
+      p.prop("other", otherHip, new Vec3(-0.02, 0.5 * hip.y(), -hip.z()), new Vec3(0, 0, -hip.z()));
     }
-    p.prop("floor", new Vec3(-1.1, 0, 0), new Vec3(1.1, 0, 0));
+    boolean sideways = Math.abs(Math.sin(way)) > SIDEWAYS;
+    Vec3 floor = (sideways ? Vec3.RIGHT : Vec3.FORWARD).times(1.1);
+    p.prop("floor", floor.times(-1), floor).seen(sideways ? View.FRONT : View.RIGHT_SIDE);
     return p.build(ROWS);
   }
 
@@ -276,6 +280,9 @@ public final class HipSwingFamily implements Family {
 
   /** How far the hip opens back, with what the pelvis gives, rad. */
   private static final double HIP_OPEN = Math.toRadians(-35);
+
+  /** Sine of the way from which on the leg goes more to a side than forward or back. */
+  private static final double SIDEWAYS = 0.7;
 
   private static double standingHip(Body body, double lean) {
     return lean > Math.toRadians(60) ? 0.85 : body.thighM() + body.shankM() + body.ankleHeightM();

@@ -197,9 +197,9 @@ public record Comparison(
       }
       return String.format(
           Locale.ROOT,
-          "For the %s %s is ahead of %s by too little to count (chance to be ahead %.0f %%).",
-          LimiterWords.name(p.regionId()),
+          "%s trains the %s a little more than %s: too little to count (%.0f %% likely).",
           name,
+          LimiterWords.name(p.regionId()),
           near.isEmpty() ? "the next" : String.join(" and ", near),
           100 * p.members().get(best).chanceOfMost());
     }
@@ -209,9 +209,9 @@ public record Comparison(
     }
     return String.format(
         Locale.ROOT,
-        "For the %s %s gives most: %s (chance to be ahead %.0f %%).",
-        LimiterWords.name(p.regionId()),
+        "%s trains the %s most: %s (%.0f %% likely).",
         name,
+        LimiterWords.name(p.regionId()),
         next < Difference.SMALLEST
             ? "nothing else here does"
             : String.format(Locale.ROOT, "%.1f times the next", value / next),
@@ -246,7 +246,13 @@ public record Comparison(
                     java.util.LinkedHashMap::new,
                     Collectors.mapping(p -> LimiterWords.name(p.regionId()), Collectors.toList())));
     return by.entrySet().stream()
-        .map(e -> e.getKey() + " works most besides: " + String.join(", ", e.getValue()) + ".")
+        .map(
+            e ->
+                "Outside the target, "
+                    + e.getKey()
+                    + " trains these more: "
+                    + String.join(", ", e.getValue())
+                    + ".")
         .toList();
   }
 
@@ -265,13 +271,13 @@ public record Comparison(
                     Collectors.mapping(s -> s.candidate().name(), Collectors.toList())));
     if (by.size() == 1) {
       sentences.add(
-          "What gives out first in "
+          "Gives out first in "
               + (sides.size() == 2 ? "both: " : "all of them: ")
               + by.keySet().iterator().next()
               + ".");
     } else {
       sentences.add(
-          "What gives out first: "
+          "Gives out first: "
               + by.entrySet().stream()
                   .map(e -> e.getKey() + " (" + String.join(", ", e.getValue()) + ")")
                   .collect(Collectors.joining("; "))

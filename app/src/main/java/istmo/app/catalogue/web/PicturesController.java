@@ -1,0 +1,52 @@
+package istmo.app.catalogue.web;
+
+import istmo.app.platform.DrawingView;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.drawing.Pictures;
+import java.time.Duration;
+import java.util.List;
+import java.util.Set;
+import org.springframework.http.CacheControl;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Small pictures of the exercises, the same for every coach and client. */
+@RestController
+class PicturesController {
+  private static final Duration KEPT = Duration.ofHours(12);
+
+  /** What is too fine for a small picture: the lines within the lifter, and the force. */
+  private static final Set<String> LEFT_OUT =
+      Set.of("trunk", "thigh", "shank", "foot", "other", "arm", "force");
+
+  private static final Set<String> ROUND = Set.of("bar", "weight", "roller", "head");
+
+  /** The picture of a candidate: machine and lifter, in m. */
+  record PictureView(
+      String candidateId,
+      List<DrawingView.LineView> machine,
+      List<DrawingView.CircleView> rounds,
+      List<DrawingView.LineView> body) {}
+
+  private final List<PictureView> pictures =
+      Pictures.of(Catalogue.standard()).entrySet().stream()
+          .map(e -> view(e.getKey(), DrawingView.of(e.getValue())))
+          .toList();
+
+  private static PictureView view(String candidateId, DrawingView d) {
+    return new PictureView(
+        candidateId,
+        d.lines().stream().filter(l -> !LEFT_OUT.contains(l.role())).toList(),
+        d.circles().stream().filter(c -> ROUND.contains(c.role())).toList(),
+        d.body());
+  }
+
+  /** A man of usual proportions in every candidate, on usual machines. */
+  @GetMapping("/api/pictures")
+  ResponseEntity<List<PictureView>> pictures() {
+    return ResponseEntity.ok()
+        .cacheControl(CacheControl.maxAge(KEPT).cachePrivate())
+        .body(pictures);
+  }
+}

@@ -1,0 +1,142 @@
+package istmo.core.drawing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.Regions;
+import istmo.core.body.Body;
+import istmo.core.body.Sex;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.drawing.Drawing.Line;
+import istmo.core.drawing.Drawing.Point;
+import istmo.core.mechanics.Bodies;
+import istmo.core.movement.Posture;
+import istmo.core.movement.View;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+class SilhouetteTest {
+  private static final Map<String, Double> SQUAT = Map.of("depth", 70.0);
+
+  private static Drawing squat(Body body, double phase) {
+    Posture p = Bodies.posture(body, "squat", SQUAT, phase, 60);
+    return Stage.side(body, p, 60);
+  }
+
+  private static Line part(Drawing d, String role) {
+    return d.body().stream().filter(l -> l.role().equals(role)).findFirst().orElseThrow();
+  }
+
+  private static boolean inside(List<Point> loop, Point at) {
+    boolean in = false;
+    for (int i = 0, j = loop.size() - 1; i < loop.size(); j = i++) {
+      Point a = loop.get(i);
+      Point b = loop.get(j);
+      if (a.y() > at.y() != b.y() > at.y()
+          && at.x() < (b.x() - a.x()) * (at.y() - a.y()) / (b.y() - a.y()) + a.x()) {
+        in = !in;
+      }
+    }
+    return in;
+  }
+
+  /** However the leg is bent, its outline is around its joints. */
+  @Test
+  void theOutlineHoldsTheJoints() {
+    for (double phase : new double[] {0, 0.5, 1}) {
+      Drawing d = squat(Bodies.MAN, phase);
+      Point knee =
+          d.circles().stream()
+              .filter(c -> c.role().equals("joint-knee"))
+              .findFirst()
+              .orElseThrow()
+              .centre();
+      assertThat(inside(part(d, "thigh").points(), knee)).as("thigh at %s", phase).isTrue();
+      assertThat(inside(part(d, "shank").points(), knee)).as("shank at %s", phase).isTrue();
+    }
+  }
+
+  /** Thickness goes with the root of mass at one stature: twice the mass, 1.41 times as thick. */
+  @Test
+  void aHeavierBodyIsThicker() {
+    Body light = Body.estimated(1.75, 60, Sex.MALE);
+    Body heavy = Body.estimated(1.75, 120, Sex.MALE);
+    assertThat(thickness(squat(heavy, 0)) / thickness(squat(light, 0)))
+        .isCloseTo(Math.sqrt(2), within(0.01));
+  }
+
+  private static double thickness(Drawing d) {
+    List<Point> thigh = part(d, "thigh").points();
+    Point front = thigh.get(3);
+    Point back = thigh.get(thigh.size() - 4);
+    return Math.hypot(front.x() - back.x(), front.y() - back.y());
+  }
+
+  /** Quads lie in front of the thigh of one who stands, hamstrings behind it. */
+  @Test
+  void everyRegionLiesWhereItBelongs() {
+    Drawing d = squat(Bodies.MAN, 0);
+    assertThat(d.muscles())
+        .extracting(Drawing.Band::regionId)
+        .containsExactlyInAnyOrderElementsOf(
+            Regions.standard().all().stream().map(Region::id).toList());
+    assertThat(middle(d, "RF").x()).isGreaterThan(middle(d, "BFL").x() + 0.05);
+    assertThat(middle(d, "TA").x()).isGreaterThan(middle(d, "SOL").x() + 0.03);
+    assertThat(middle(d, "GMAXM").y()).isGreaterThan(middle(d, "BFL").y());
+  }
+
+  private static Point middle(Drawing d, String regionId) {
+    List<Point> course =
+        d.muscles().stream()
+            .filter(m -> m.regionId().equals(regionId))
+            .findFirst()
+            .orElseThrow()
+            .course();
+    return course.get(course.size() / 2);
+  }
+
+  /** The hand holds the bar that a dead lift is told with, and no arm is longer than it is. */
+  @Test
+  void theHandIsOnTheBar() {
+    Posture p = Bodies.posture(Bodies.MAN, "deadlift", Map.of(), 0.5, 80);
+    Drawing d = Stage.side(Bodies.MAN, p, 80);
+    Point bar =
+        d.circles().stream().filter(c -> c.role().equals("bar")).findFirst().orElseThrow().centre();
+    assertThat(inside(part(d, "forearm").points(), bar)).isTrue();
+  }
+
+  /** Legs that go apart are seen from the front: both of them, mirrored, the right one leftmost. */
+  @Test
+  void whatOpensIsSeenFromTheFront() {
+    Posture open = Bodies.posture(Bodies.MAN, "abduction-machine", Map.of("wide", 40.0), 0, 40);
+    Drawing d = Stage.side(Bodies.MAN, open, 40);
+    assertThat(d.from()).isEqualTo(View.FRONT);
+    List<Line> thighs = d.body().stream().filter(l -> l.role().equals("thigh")).toList();
+    assertThat(thighs).hasSize(2);
+    double right = thighs.get(0).points().stream().mapToDouble(Point::x).min().orElseThrow();
+    double left = thighs.get(1).points().stream().mapToDouble(Point::x).max().orElseThrow();
+    assertThat(right).isNegative();
+    assertThat(left).isCloseTo(-right, within(1e-9));
+  }
+
+  /** Every candidate of the catalogue has a picture with a head, a trunk and a leg. */
+  @Test
+  void everyCandidateHasAPicture() {
+    Map<String, Drawing> pictures = Pictures.of(Catalogue.standard());
+    assertThat(pictures.keySet())
+        .containsAll(
+            Catalogue.standard().exercises().stream()
+                .flatMap(x -> x.candidates().stream())
+                .map(Candidate::id)
+                .toList());
+    pictures.forEach(
+        (id, d) ->
+            assertThat(d.body())
+                .as(id)
+                .extracting(Line::role)
+                .contains("trunk", "thigh", "shank", "foot", "upper-arm"));
+  }
+}

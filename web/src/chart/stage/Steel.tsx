@@ -1,0 +1,125 @@
+import type { Drawing } from '../../api/client'
+import { path, sidePoint } from './scene'
+import type { Point } from '../smooth'
+
+/** How thick a bar of steel or a pad is, m; what has no thickness is a thin line. */
+const THICK: Record<string, number> = { plate: 0.035, pad: 0.06, lever: 0.03, rail: 0.035 }
+
+/** The machine: rail, plate, pad and lever as wide as they are, on a hatched floor. */
+export function Steel({ drawing }: { drawing: Drawing }) {
+  return (
+    <>
+      {drawing.lines.map((l, k) => {
+        const d = path(l.points.map(sidePoint), l.closed)
+        const thick = THICK[l.role]
+        if (l.role === 'floor') return <Floor key={k} points={l.points} />
+        if (l.role === 'block')
+          return (
+            <path
+              key={k}
+              data-role="block"
+              d={d}
+              fill="var(--steel-fill)"
+              stroke="var(--ink)"
+              strokeWidth={1.5}
+              vectorEffect="non-scaling-stroke"
+            />
+          )
+        if (l.role === 'cable')
+          return (
+            <path
+              key={k}
+              data-role="cable"
+              d={d}
+              fill="none"
+              stroke="var(--steel)"
+              strokeWidth={2}
+              vectorEffect="non-scaling-stroke"
+            />
+          )
+        if (thick === undefined) return null
+        return (
+          <g
+            key={k}
+            data-role={l.role}
+            fill="none"
+            strokeLinecap={l.role === 'pad' ? 'round' : 'butt'}
+            strokeLinejoin="round"
+          >
+            <path d={d} stroke="var(--ink)" strokeWidth={thick} />
+            <path
+              d={d}
+              stroke={l.role === 'pad' ? 'var(--pad)' : 'var(--steel-fill)'}
+              strokeWidth={thick - 0.012}
+            />
+          </g>
+        )
+      })}
+      {drawing.circles.map((c, k) => {
+        const at = sidePoint(c.centre)
+        return c.role in ROUND ? <Round key={k} role={c.role} at={at} radius={c.radius} /> : null
+      })}
+    </>
+  )
+}
+
+const ROUND: Record<string, string> = {
+  bar: 'var(--steel-fill)',
+  'bar-sleeve': 'var(--steel)',
+  roller: 'var(--pad)',
+  weight: 'var(--steel)',
+  belt: 'var(--steel)',
+  pivot: 'var(--paper)',
+}
+
+function Round({ role, at, radius }: { role: string; at: Point; radius: number }) {
+  return (
+    <g data-role={role}>
+      <circle
+        cx={at.x}
+        cy={at.y}
+        r={radius}
+        fill={ROUND[role]}
+        fillOpacity={role === 'bar' ? 0.55 : 1}
+        stroke="var(--ink)"
+        strokeWidth={1.5}
+        vectorEffect="non-scaling-stroke"
+      />
+      {role === 'bar' && (
+        <circle
+          cx={at.x}
+          cy={at.y}
+          r={0.8 * radius}
+          fill="none"
+          stroke="var(--steel)"
+          strokeWidth={1}
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
+    </g>
+  )
+}
+
+const HATCH_M = 0.05
+
+/** The floor with the short strokes of a section under it. */
+function Floor({ points }: { points: Point[] }) {
+  const [a, b] = [sidePoint(points[0]!), sidePoint(points[points.length - 1]!)]
+  const long = Math.hypot(b.x - a.x, b.y - a.y)
+  const [ux, uy] = [(b.x - a.x) / long, (b.y - a.y) / long]
+  const strokes = Array.from({ length: Math.floor(long / HATCH_M) }, (_, k) => {
+    const [x, y] = [a.x + k * HATCH_M * ux, a.y + k * HATCH_M * uy]
+    return `M${(x + 0.03 * ux).toFixed(3)} ${(y + 0.03 * uy).toFixed(3)}l${(-0.025 * ux - 0.025 * uy).toFixed(3)} ${(-0.025 * uy + 0.025 * ux).toFixed(3)}`
+  }).join('')
+  return (
+    <g data-role="floor" fill="none">
+      <path d={strokes} stroke="var(--rule)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
+      <path
+        d={path(points.map(sidePoint))}
+        stroke="var(--ink)"
+        strokeWidth={1.5}
+        vectorEffect="non-scaling-stroke"
+      />
+    </g>
+  )
+}
