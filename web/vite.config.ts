@@ -29,6 +29,14 @@ export default defineConfig({
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//, /^\/actuator\//, /^\/v3\//],
+        // the exercises' small pictures tell nothing of anybody, and the floor needs them offline
+        runtimeCaching: [
+          {
+            urlPattern: ({ url }) => url.pathname === '/api/pictures',
+            handler: 'StaleWhileRevalidate',
+            options: { cacheName: 'pictures' },
+          },
+        ],
       },
     }),
   ],

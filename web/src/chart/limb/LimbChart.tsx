@@ -54,7 +54,7 @@ export function LimbChart({ regions, paint, onPaint }: Props) {
     <figure className="flex h-full min-h-0 flex-col">
       <svg
         ref={svg}
-        viewBox={`-0.75 ${TOP - 0.45} ${WIDTH + 0.95} ${HEIGHT + 0.45}`}
+        viewBox={`-0.85 ${TOP - 0.45} ${WIDTH + 0.95} ${HEIGHT + 0.45}`}
         className="min-h-0 w-full flex-1"
         role="group"
         aria-label="Limb chart: paint what should grow"
@@ -220,6 +220,7 @@ function PaintedTerritory({
         strokeDasharray={t.inset ? '0.09 0.06' : undefined}
         className="group-hover:[stroke-width:0.06] group-focus-visible:[stroke:var(--focus)] group-focus-visible:[stroke-width:0.1]"
       />
+      <Name t={t} below={value !== 0} />
       {value !== 0 && (
         <g aria-hidden className="pointer-events-none">
           <circle
@@ -234,7 +235,7 @@ function PaintedTerritory({
             x={cx}
             y={cy + 0.095}
             textAnchor="middle"
-            fontSize={0.27}
+            fontSize={TYPE}
             fontWeight={700}
             fill={value === -1 ? 'var(--warn)' : 'var(--ink)'}
           >
@@ -243,6 +244,33 @@ function PaintedTerritory({
         </g>
       )}
     </g>
+  )
+}
+
+/** 12 px at the usual size of the chart. */
+const TYPE = 0.31
+/** Room for the mark of a painted territory. */
+const BADGE = 0.3
+
+/** A territory's name in its middle, or below its mark; the mark alone where there is no room for both. */
+function Name({ t, below }: { t: Territory; below: boolean }) {
+  if (!t.name || (below && !t.upright)) return null
+  const [x, y] = centre(t.points)
+  return (
+    <text
+      aria-hidden
+      className="pointer-events-none"
+      transform={`translate(${x} ${below ? y + BADGE : y})${t.upright ? ' rotate(90)' : ''}`}
+      textAnchor={below ? 'start' : 'middle'}
+      dy={0.1}
+      fontSize={TYPE}
+      fill="var(--ink)"
+      stroke="var(--paper)"
+      strokeWidth={0.08}
+      paintOrder="stroke"
+    >
+      {t.name}
+    </text>
   )
 }
 
@@ -257,7 +285,7 @@ function Graticule() {
     [9.55, 'heel'],
   ]
   return (
-    <g aria-hidden fontSize={0.23} fill="var(--ink-2)">
+    <g aria-hidden fontSize={TYPE} fill="var(--ink-2)">
       {[0, 2, 4, 6, 8].map((x) => (
         <line
           key={x}
@@ -307,10 +335,10 @@ function Graticule() {
         stroke="var(--rule)"
         strokeWidth={0.03}
       />
-      <text x={3.2} y={down(2.84)} textAnchor="middle" fontSize={0.19}>
+      <text x={3.2} y={down(2.84)} textAnchor="middle" fontSize={TYPE}>
         deep
       </text>
-      <text x={3.37} y={down(4.8)} textAnchor="middle" fontSize={0.19}>
+      <text x={3.37} y={down(4.8)} textAnchor="middle" fontSize={TYPE}>
         deep
       </text>
     </g>

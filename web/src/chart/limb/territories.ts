@@ -4,7 +4,15 @@ import { smoothLoop } from '../smooth'
  * The leg unrolled like a map. Across: front 0-2, outer 2-4, back 4-6, inner 6-8 (which joins the front again). Down: hip crest 0, knee about 6.2, heel about 9.6.
  * Each territory is a loop of points; the border is drawn as a smooth curve through them. Deep muscles are insets, where the map is empty.
  */
-export type Territory = { id: string; points: [number, number][]; inset?: boolean }
+export type Territory = {
+  id: string
+  points: [number, number][]
+  inset?: boolean
+  /** as short as its place on the map allows; the column says the rest */
+  name?: string
+  /** whether the name runs down the leg */
+  upright?: boolean
+}
 
 export const WIDTH = 8
 /** A leg is longer than it is round: the map is drawn taller than its grid. */
@@ -16,6 +24,7 @@ export const HEIGHT = down(10.1)
 export const TERRITORIES: Territory[] = [
   {
     id: 'GMAXU',
+    name: 'upper glute',
     points: [
       [3.98, 0.92],
       [4.6, 0.55],
@@ -27,6 +36,7 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'GMAXM',
+    name: 'middle glute',
     points: [
       [4.08, 1.58],
       [5.0, 1.33],
@@ -38,6 +48,7 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'GMAXL',
+    name: 'lower glute',
     points: [
       [4.5, 2.3],
       [5.6, 2.08],
@@ -49,6 +60,8 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'GMEDP',
+    name: 'side, back',
+    upright: true,
     points: [
       [3.38, 0.3],
       [4.05, 0.18],
@@ -60,6 +73,8 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'GMEDA',
+    name: 'side, front',
+    upright: true,
     points: [
       [2.45, 0.55],
       [3.28, 0.3],
@@ -82,6 +97,8 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'RF',
+    name: 'upper quad',
+    upright: true,
     points: [
       [1.0, 2.05],
       [1.55, 1.98],
@@ -94,6 +111,8 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'VL',
+    name: 'outer quad',
+    upright: true,
     points: [
       [1.75, 2.15],
       [2.5, 2.3],
@@ -107,6 +126,8 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'VM',
+    name: 'inner quad',
+    upright: true,
     points: [
       [0.12, 4.1],
       [0.66, 3.5],
@@ -131,6 +152,8 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'BFL',
+    name: 'outer hamstring',
+    upright: true,
     points: [
       [4.35, 2.92],
       [5.15, 2.88],
@@ -142,6 +165,8 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'BFS',
+    name: 'low',
+    upright: true,
     points: [
       [4.08, 4.5],
       [4.46, 5.02],
@@ -153,6 +178,8 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'ST',
+    name: 'inner hamstring',
+    upright: true,
     points: [
       [5.28, 2.92],
       [5.95, 2.9],
@@ -165,6 +192,8 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'SM',
+    name: 'deep',
+    upright: true,
     points: [
       [6.32, 3.7],
       [6.66, 4.2],
@@ -177,6 +206,8 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'AMI',
+    name: 'back',
+    upright: true,
     points: [
       [6.52, 2.5],
       [6.86, 2.5],
@@ -188,6 +219,8 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'AB',
+    name: 'high',
+    upright: true,
     points: [
       [6.94, 2.1],
       [7.36, 2.1],
@@ -198,6 +231,8 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'AL',
+    name: 'front',
+    upright: true,
     points: [
       [7.44, 2.2],
       [7.9, 2.1],
@@ -208,6 +243,8 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'AMA',
+    name: 'deep',
+    upright: true,
     points: [
       [7.12, 3.28],
       [7.38, 3.22],
@@ -219,6 +256,8 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'GRA',
+    name: 'strap',
+    upright: true,
     points: [
       [7.7, 4.05],
       [7.96, 3.5],
@@ -229,6 +268,8 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'GASM',
+    name: 'inner calf',
+    upright: true,
     points: [
       [5.42, 6.62],
       [6.2, 6.5],
@@ -240,6 +281,8 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'GASL',
+    name: 'outer calf',
+    upright: true,
     points: [
       [4.5, 6.62],
       [5.3, 6.62],
@@ -251,6 +294,7 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'SOL',
+    name: 'lower calf',
     points: [
       [4.42, 7.75],
       [5.0, 8.04],
@@ -265,6 +309,8 @@ export const TERRITORIES: Territory[] = [
   },
   {
     id: 'TA',
+    name: 'shin',
+    upright: true,
     points: [
       [1.2, 6.7],
       [1.72, 6.66],
@@ -280,6 +326,7 @@ export const TERRITORIES: Territory[] = [
 /** Lower back: no region of the leg, but it can be kept out. */
 export const LOWER_BACK: Territory = {
   id: 'ERECTORS',
+  name: 'back',
   points: [
     [4.75, -0.22],
     [5.45, -0.25],

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useRef, useState } from 'react'
-import { Link, useSearchParams } from 'react-router'
+import { Link } from 'react-router'
 import type { BenchSide, Catalogue, Schemas } from '../../api/client'
 import { postBench, postSteps, useCatalogue, useClients, useGyms } from '../../api/queries'
 import { LengthStrip, MomentStrip } from '../../chart/Strips'
@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { WordMenu } from '../../ui/WordMenu'
 import { BriefLine } from '../brief/BriefLine'
+import { useAddress } from '../../ui/useAddress'
 import { useBrief } from '../brief/brief'
 import type { Brief } from '../brief/brief'
 import { useBeginning } from '../brief/useBeginning'
@@ -30,7 +31,7 @@ export function BenchPage() {
   const clients = useClients()
   const gyms = useGyms()
   const [brief, change] = useBrief()
-  const [params, setParams] = useSearchParams()
+  const [params, put] = useAddress()
   useBeginning(brief, change, clients.data, gyms.data)
   const failed = [catalogue, clients, gyms].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
@@ -44,13 +45,7 @@ export function BenchPage() {
       <Waiting what="Beginning where you left off" />
     )
   const candidates = candidateOptions(catalogue.data, candidateId)
-  const choose = (id: string) =>
-    setParams((old) => {
-      const p = new URLSearchParams(old)
-      p.set('candidate', id)
-      p.delete('set')
-      return p
-    })
+  const choose = (id: string) => put({ candidate: id, set: null }, 'step')
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-1">
       <BriefLine
@@ -98,7 +93,7 @@ function OneBench({
   candidateId: string
   onChoose: (candidateId: string) => void
 }) {
-  const [params, setParams] = useSearchParams()
+  const [params, put] = useAddress()
   const moved = parseSetup(params.get('set'))
   const [pinned, setPinned] = useState<Record<string, number> | null>(() =>
     parseSetup(params.get('pinned')),
@@ -142,15 +137,7 @@ function OneBench({
   if (!start || !now) return <Waiting what="Setting up the stage" />
 
   const setup = { ...now.setup, ...(moved ?? {}) }
-  const move = (values: Record<string, number>) =>
-    setParams(
-      (old) => {
-        const p = new URLSearchParams(old)
-        p.set('set', writeSetup({ ...setup, ...values }))
-        return p
-      },
-      { replace: true },
-    )
+  const move = (values: Record<string, number>) => put({ set: writeSetup({ ...setup, ...values }) })
   const onMove = (id: string, value: number) => {
     remember(id)
     move({ [id]: value })
@@ -164,15 +151,7 @@ function OneBench({
     held.current = null
     const last = past[past.length - 1] ?? null
     setPast((p) => p.slice(0, -1))
-    setParams(
-      (old) => {
-        const p = new URLSearchParams(old)
-        if (last) p.set('set', last)
-        else p.delete('set')
-        return p
-      },
-      { replace: true },
-    )
+    put({ set: last })
   }
   const take = (values: Record<string, number>) => {
     remember(ALL)
@@ -181,11 +160,7 @@ function OneBench({
   const reset = () => {
     if (moved) remember(ALL)
     setPinned(null)
-    setParams((old) => {
-      const p = new URLSearchParams(old)
-      p.delete('set')
-      return p
-    })
+    put({ set: null }, 'step')
   }
   const k = Math.min(at, now.phases.length - 1)
   const aimed = Object.keys(brief.aim).filter((id) => now.strips[id])

@@ -1,5 +1,5 @@
 import { useState, type ReactElement } from 'react'
-import { Link, useLocation, useSearchParams } from 'react-router'
+import { Link, useLocation } from 'react-router'
 import type { Claim, Finding, Practice } from '../../api/client'
 import { useCatalogue, useClaims, usePractice, useStudies } from '../../api/queries'
 import { Trouble, Waiting } from '../../ui/Notice'
@@ -9,6 +9,7 @@ import { useBrief } from '../brief/brief'
 import { regionWords } from '../brief/names'
 import { StudyList } from './StudyList'
 import { FindingLine } from './FindingLine'
+import { useAddress } from '../../ui/useAddress'
 
 const VERDICTS: Claim['verdict'][] = [
   'SUPPORTED',
@@ -34,7 +35,7 @@ export function ClaimsPage() {
   const [brief, change] = useBrief()
   const claims = useClaims(brief.school)
   const practice = new Map((usePractice().data ?? []).map((p) => [p.claimId, p]))
-  const [params, setParams] = useSearchParams()
+  const [params, put] = useAddress()
   const topic = params.get('topic') ?? ''
   const verdict = params.get('verdict') ?? ''
   const words = params.get('words') ?? ''
@@ -44,16 +45,6 @@ export function ClaimsPage() {
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!catalogue.data || !claims.data || !studies.data)
     return <Waiting what="Weighing what the trade says" />
-  const put = (key: string, value: string) =>
-    setParams(
-      (old) => {
-        const p = new URLSearchParams(old)
-        if (value) p.set(key, value)
-        else p.delete(key)
-        return p
-      },
-      { replace: true },
-    )
   const all = claims.data
   const byId = new Map(all.map((c) => [c.id, c]))
   const findings = new Map(studies.data.map((f) => [f.id, f]))
@@ -87,7 +78,7 @@ export function ClaimsPage() {
             { value: '', label: 'everything' },
             ...topics.map((t) => ({ value: t, label: t })),
           ]}
-          onChange={(v) => put('topic', v)}
+          onChange={(v) => put({ topic: v })}
         />
         , whatever the verdict:{' '}
         <WordMenu
@@ -101,7 +92,7 @@ export function ClaimsPage() {
               label: `${WORD[v]}: ${all.filter((c) => c.verdict === v).length}`,
             })),
           ]}
-          onChange={(v) => put('verdict', v)}
+          onChange={(v) => put({ verdict: v })}
         />
         ; ranked{' '}
         <WordMenu
@@ -122,14 +113,14 @@ export function ClaimsPage() {
             className="border border-rule px-2 py-1"
             type="search"
             value={words}
-            onChange={(e) => put('words', e.target.value)}
+            onChange={(e) => put({ words: e.target.value })}
           />
         </label>
         <button
           type="button"
           className="shrink-0 border-b-2 border-dotted border-accent font-semibold hover:bg-paper-2"
           aria-pressed={studiesShown}
-          onClick={() => put('show', studiesShown ? '' : 'studies')}
+          onClick={() => put({ show: studiesShown ? null : 'studies' })}
         >
           {studiesShown ? 'back to the claims' : 'the studies'}
         </button>

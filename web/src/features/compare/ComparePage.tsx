@@ -1,5 +1,4 @@
 import { useState } from 'react'
-import { useSearchParams } from 'react-router'
 import type { BenchSide } from '../../api/client'
 import { useBenchOnce, useCatalogue, useClients } from '../../api/queries'
 import { Stage } from '../../chart/stage/Stage'
@@ -10,13 +9,14 @@ import { WordMenu } from '../../ui/WordMenu'
 import { Changes } from '../bench/Changes'
 import { candidateOptions } from '../bench/candidateOptions'
 import { useBrief } from '../brief/brief'
+import { useAddress } from '../../ui/useAddress'
 
 /** Two clients of different build on the same exercise, to one scale: what the model says differs, and why. */
 export function ComparePage() {
   const catalogue = useCatalogue()
   const clients = useClients()
   const [brief] = useBrief()
-  const [params, setParams] = useSearchParams()
+  const [params, put] = useAddress()
   const [at, setAt] = useState(20)
   const list = clients.data ?? []
   const first = params.get('client') ?? list[0]?.id
@@ -38,12 +38,6 @@ export function ComparePage() {
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!catalogue.data || !clients.data) return <Waiting what="Loading" />
   if (!first || !second) return <Quiet>Two clients are needed to set side by side.</Quiet>
-  const put = (key: string, value: string) =>
-    setParams((old) => {
-      const p = new URLSearchParams(old)
-      p.set(key, value)
-      return p
-    })
   const people = list.map((c) => ({ value: c.id, label: c.name }))
   const candidates = candidateOptions(catalogue.data, candidateId)
   const name = (id: string) => list.find((c) => c.id === id)?.name ?? '…'
@@ -58,7 +52,7 @@ export function ComparePage() {
           text={name(first)}
           value={first}
           options={people}
-          onChange={(v) => put('client', v)}
+          onChange={(v) => put({ client: v }, 'step')}
         />{' '}
         and{' '}
         <WordMenu
@@ -66,7 +60,7 @@ export function ComparePage() {
           text={name(second)}
           value={second}
           options={people}
-          onChange={(v) => put('other', v)}
+          onChange={(v) => put({ other: v }, 'step')}
         />{' '}
         on{' '}
         <WordMenu
@@ -74,7 +68,7 @@ export function ComparePage() {
           text={candidates.find((c) => c.value === candidateId)?.label ?? ''}
           value={candidateId}
           options={candidates}
-          onChange={(v) => put('candidate', v)}
+          onChange={(v) => put({ candidate: v }, 'step')}
         />
         , each in the usual set-up as far as they take it.
       </p>

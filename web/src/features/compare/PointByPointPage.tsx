@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
-import { useSearchParams } from 'react-router'
 import type { Region, Schemas } from '../../api/client'
 import { answer, api } from '../../api/client'
 import { useCatalogue, useClients, useGyms, useOrder } from '../../api/queries'
@@ -17,29 +16,19 @@ import { orderInput, useBrief } from '../brief/brief'
 import { useBeginning } from '../brief/useBeginning'
 import { Pictures } from './Pictures'
 import { Thumb } from '../../chart/stage/Thumb'
+import { useAddress } from '../../ui/useAddress'
 
 const MOST = 4
 type Comparison = Schemas['ComparisonView']
 
 /** A comparison that names nothing begins with the first two of the ranking. */
-function useFirstTwo(
-  input: Schemas['BriefInput'] | null,
-  setParams: ReturnType<typeof useSearchParams>[1],
-) {
+function useFirstTwo(input: Schemas['BriefInput'] | null, put: ReturnType<typeof useAddress>[1]) {
   const order = useOrder(input)
   const first = order.data?.entries.slice(0, 2).map((e) => e.candidateId)
   const two = input && first?.length === 2 ? first.join('~') : ''
   useEffect(() => {
-    if (two)
-      setParams(
-        (old) => {
-          const p = new URLSearchParams(old)
-          p.set('with', two)
-          return p
-        },
-        { replace: true },
-      )
-  }, [two, setParams])
+    if (two) put({ with: two }, 'later')
+  }, [two, put])
 }
 
 /** Two to four candidates of one client, point by point; two of them in one frame. Prints. */
@@ -48,11 +37,11 @@ export function PointByPointPage() {
   const clients = useClients()
   const gyms = useGyms()
   const [brief, change] = useBrief()
-  const [params, setParams] = useSearchParams()
+  const [params, write] = useAddress()
   const [at, setAt] = useState(20)
   useBeginning(brief, change, clients.data, gyms.data)
   const ids = (params.get('with') ?? '').split('~').filter(Boolean).slice(0, MOST)
-  useFirstTwo(ids.length === 0 ? orderInput(brief) : null, setParams)
+  useFirstTwo(ids.length === 0 ? orderInput(brief) : null, write)
   const members = ids.map((candidateId, k) => ({
     candidateId,
     ...(parseSetup(params.get(`set${k}`)) ? { setup: parseSetup(params.get(`set${k}`))! } : {}),
@@ -79,12 +68,17 @@ export function PointByPointPage() {
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!catalogue.data || !clients.data || !gyms.data) return <Waiting what="Loading" />
   const put = (next: string[], moved: number | null) =>
-    setParams((old) => {
-      const p = new URLSearchParams(old)
-      p.set('with', next.join('~'))
-      for (let k = 0; k < MOST; k++) if (moved === null || k >= moved) p.delete(`set${k}`)
-      return p
-    })
+    write(
+      {
+        with: next.join('~'),
+        ...Object.fromEntries(
+          Array.from({ length: MOST }, (_, k) => k)
+            .filter((k) => moved === null || k >= moved)
+            .map((k) => [`set${k}`, null]),
+        ),
+      },
+      'step',
+    )
   const options = candidateOptions(catalogue.data, ids[0])
   const name = (id: string) => options.find((o) => o.value === id)?.label ?? id
   return (

@@ -1,6 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useSearchParams } from 'react-router'
 import { answer, api } from '../../api/client'
 import type { ByWord, Catalogue } from '../../api/client'
 import { afterExerciseChanged, useCatalogue } from '../../api/queries'
@@ -11,13 +10,14 @@ import { OwnExerciseForm, formOf } from './OwnExerciseForm'
 import { NOTHING_SAID } from './own'
 import type { Said } from './own'
 import { PinByWord } from './PinByWord'
+import { useAddress } from '../../ui/useAddress'
 
 type Form = { name: string; said: Said; changes?: ByWord }
 
 /** Exercises that are used by word: the coach's own first, then what everybody knows. */
 export function ExercisesPage() {
   const catalogue = useCatalogue()
-  const [params, setParams] = useSearchParams()
+  const [params, put] = useAddress()
   const make = params.get('make')
   const [form, setForm] = useState<Form | null>(
     make === null ? null : { name: make, said: NOTHING_SAID },
@@ -27,13 +27,7 @@ export function ExercisesPage() {
   if (!catalogue.data) return <Waiting what="Loading" />
   const all = catalogue.data.byWord
   const shown = all.find((x) => x.candidateId === params.get('show')) ?? all.find((x) => x.own)
-  const show = (id: string) =>
-    setParams((old) => {
-      const p = new URLSearchParams(old)
-      p.set('show', id)
-      p.delete('make')
-      return p
-    })
+  const show = (id: string) => put({ show: id, make: null }, 'step')
   return (
     <section className="flex min-h-0 flex-1 flex-col">
       <div className="flex flex-wrap items-baseline gap-4 border-b border-ink pb-1">

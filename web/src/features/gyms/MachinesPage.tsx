@@ -1,15 +1,16 @@
-import { Link, useParams, useSearchParams } from 'react-router'
+import { Link, useParams } from 'react-router'
 import { useMachines, useMachinesWorth } from '../../api/queries'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { orderInput, parseBrief } from '../brief/brief'
 import { MachineForm } from './MachineForm'
 import { PlatesField } from './PlatesField'
+import { useAddress } from '../../ui/useAddress'
 
 /** What is known of a gym's machines: generic until measured, and what is worth measuring for the brief at hand. */
 export function MachinesPage() {
   const { id } = useParams()
   const machines = useMachines(id!)
-  const [params, setParams] = useSearchParams()
+  const [params, put] = useAddress()
   const brief = orderInput({ ...parseBrief(params), gym: id! })
   const worth = useMachinesWorth(brief, true)
   if (machines.isError)
@@ -17,15 +18,7 @@ export function MachinesPage() {
   if (!machines.data) return <Waiting what="Loading" />
   const m = machines.data
   const chosen = m.machines.find((x) => x.item === params.get('item')) ?? m.machines[0]
-  const choose = (item: string) =>
-    setParams(
-      (old) => {
-        const p = new URLSearchParams(old)
-        p.set('item', item)
-        return p
-      },
-      { replace: true },
-    )
+  const choose = (item: string) => put({ item })
   return (
     <div className="grid gap-6 lg:grid-cols-[20rem_minmax(0,1fr)]">
       <section aria-label="Machines">

@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale'
 import { Fragment, useState } from 'react'
 import type { ReactNode } from 'react'
-import { Link, useLocation, useSearchParams } from 'react-router'
+import { Link, useLocation } from 'react-router'
 import type { Entry, Order, Region, SchoolPlaces } from '../../api/client'
 import { Button } from '../../ui/Button'
 import { CandidateButton } from './CandidateButton'
@@ -9,6 +9,7 @@ import { ClientWarnings } from './ForClient'
 import { Excluded, Hardly, Shortage } from './NotInOrder'
 import { Strip } from './Strip'
 import { allEntries } from './entries'
+import { useAddress } from '../../ui/useAddress'
 
 type Props = {
   order: Order
@@ -42,18 +43,9 @@ export function OrderList({
   most = 25,
 }: Props) {
   const [whole, setWhole] = useState(false)
-  const [params, setParams] = useSearchParams()
+  const [params, put] = useAddress()
   const compared = (params.get('with') ?? '').split('~').filter(Boolean)
-  const setCompared = (ids: string[]) =>
-    setParams(
-      (old) => {
-        const p = new URLSearchParams(old)
-        if (ids.length > 0) p.set('with', ids.join('~'))
-        else p.delete('with')
-        return p
-      },
-      { replace: true, flushSync: true }, // a tick is seen at once, as in useBrief
-    )
+  const setCompared = (ids: string[]) => put({ with: ids.join('~') })
   if (order.entries.length === 0) {
     return (
       <div>

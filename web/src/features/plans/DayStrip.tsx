@@ -260,9 +260,9 @@ function Bout({
             onClick={() => onChoose(item.id)}
             onKeyDown={(e) => onKey({ bout: index, item, key: e.key, alt: e.altKey }, e)}
           >
-            <Thumb candidateId={item.candidateId} className="max-h-full w-7" />
+            <Thumb candidateId={item.candidateId} className="size-7" />
             <span className="min-w-0 flex-1">
-              <span className="line-clamp-2 text-[0.85rem] font-semibold">
+              <span className="line-clamp-3 text-[0.85rem] font-semibold">
                 {item.pinned && (
                   <span
                     aria-hidden

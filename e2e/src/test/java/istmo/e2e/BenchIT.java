@@ -2,6 +2,7 @@ package istmo.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -89,6 +90,44 @@ class BenchIT {
       coach.presses("Reset");
       assertThat(coach.page.getByTestId("obstacle")).hasCount(0);
       coach.findsNoSeriousFault("bench").needsNoPageScroll();
+    }
+  }
+
+  /** Ten presses are ten steps, on a slider as on a handle. */
+  @Test
+  void noKeyIsLost() {
+    try (Coach coach = onTheBench(Coach.atTheDesk(), "leg-press/high")) {
+      Locator slider = coach.page.locator("[aria-label='Controls'] input[type=range]").first();
+      double before = Double.parseDouble(slider.inputValue());
+      double step = Double.parseDouble(slider.getAttribute("step"));
+      slider.focus();
+      for (int k = 0; k < 10; k++) {
+        coach.page.keyboard().press("ArrowLeft");
+      }
+      assertThat(Double.parseDouble(slider.inputValue()))
+          .isCloseTo(before - 10 * step, within(1e-6));
+    }
+  }
+
+  /**
+   * The targeted muscles lie on the figure, the others when they are asked for; it can be played.
+   */
+  @Test
+  void theMusclesLieOnTheFigureAndTheRepetitionPlays() {
+    try (Coach coach = Coach.atTheDesk()) {
+      coach.opens("/exercises?aim=VL.2").order();
+      assertThat(coach.page.locator("[data-thumb]").first()).isVisible();
+      coach.opens("/bench?aim=VL.2&candidate=back-squat/high-bar");
+      assertThat(coach.page.locator("[data-muscle=VL]"))
+          .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
+      assertThat(coach.page.locator("[data-muscle]")).hasCount(1);
+      coach.page.getByLabel("Muscles on the figure").selectOption("all");
+      assertThat(coach.page.locator("[data-muscle=BFL]")).isVisible();
+      Locator place = coach.page.getByLabel("Place in the repetition");
+      coach.presses("Play");
+      assertThat(place).hasValue(Pattern.compile("1[0-9]"));
+      coach.presses("Stop");
+      coach.findsNoSeriousFault("the figure");
     }
   }
 

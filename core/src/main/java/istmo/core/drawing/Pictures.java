@@ -1,5 +1,6 @@
 package istmo.core.drawing;
 
+import istmo.core.anatomy.Coordinate;
 import istmo.core.body.Body;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
@@ -9,6 +10,7 @@ import istmo.core.equipment.GymEquipment;
 import istmo.core.movement.Posture;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -16,14 +18,11 @@ import java.util.stream.Stream;
 
 /**
  * A small picture of every candidate, by which it is recognised before its name is read: a man of
- * usual proportions on usual machines, at the bottom or as near to it as he can be.
+ * usual proportions on usual machines, where his joints are furthest from standing straight.
  */
 public final class Pictures {
   private static final Body LIFTER = Body.estimated(1.78, 78, Sex.MALE);
   private static final double LOAD_KG = 40;
-
-  /** What has no depth is recognised on its way to the shortened end: an open leg, a bent knee. */
-  private static final double HALF_DONE = 0.3;
 
   private Pictures() {}
 
@@ -44,11 +43,17 @@ public final class Pictures {
         Reach.of(LIFTER, exercise.family(), usual, candidate.yields())
             .map(Reach::setup)
             .orElse(usual);
-    double wanted = exercise.family().depth().isPresent() ? 1 : HALF_DONE;
-    return Stream.of(wanted, 0.75, 0.5, 0.25, 0.0)
+    return Stream.of(1.0, 0.75, 0.5, 0.25, 0.0)
         .map(phase -> exercise.family().posture(LIFTER, setup, phase, LOAD_KG))
         .filter(Posture.class::isInstance)
-        .map(p -> Stage.side(LIFTER, (Posture) p, LOAD_KG))
-        .findFirst();
+        .map(Posture.class::cast)
+        .max(Comparator.comparingDouble(Pictures::fromStandingStraight))
+        .map(p -> Stage.side(LIFTER, p, LOAD_KG));
+  }
+
+  private static double fromStandingStraight(Posture p) {
+    return Math.abs(p.angle(Coordinate.HIP_FLEXION))
+        + Math.abs(p.angle(Coordinate.KNEE_FLEXION))
+        + 2 * Math.abs(p.angle(Coordinate.HIP_ABDUCTION));
   }
 }
