@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# A private PostgreSQL on loopback: pg.sh start|stop|crash|backup|restore|status|env|destroy
+# A private PostgreSQL on loopback: pg.sh start|stop|crash|set-password|backup|restore|status|env|destroy
 # ISTMO_PG_HOME says where it lives; ISTMO_PG_THROWAWAY=1 trades durability for speed (tests only).
 set -euo pipefail
 here=$(cd "$(dirname "${BASH_SOURCE[0]}")" && pwd -P)
@@ -50,6 +50,13 @@ free_port() {
   return 1
 }
 
+# The port of the last time, unless somebody else has it now.
+port_of_before() {
+  local p
+  p=$(sed -n 's/^PG_PORT=//p' "$envfile" 2>/dev/null) || return 0
+  [ -z "$p" ] || (exec 3<>"/dev/tcp/127.0.0.1/$p") 2>/dev/null || echo "$p"
+}
+
 start() {
   install
   local b pw port extra=""
@@ -75,7 +82,8 @@ start() {
   # what a row holds is nobody's business: no row and no statement of one in the log
   local private="-c log_error_verbosity=terse -c log_min_error_statement=panic"
   for i in 1 2 3 4 5; do
-    port=$(free_port)
+    port=$(port_of_before) # an application that still runs finds it again there
+    if [ "$i" -gt 1 ] || [ -z "$port" ]; then port=$(free_port); fi
     # 9>&-: the server must not keep the lock; -l keeps its output away from the caller's pipe
     as "$b/pg_ctl" -D "$data" -l "$log" -w -t 60 -o "-h 127.0.0.1 -p $port -k $sock -c timezone=UTC -c log_timezone=UTC -c max_connections=60 $private $extra" start >/dev/null 9>&- && break
     [ "$i" -lt 5 ] || { tail -20 "$log" >&2; fail "PostgreSQL did not start; its log is $log"; }
@@ -174,7 +182,22 @@ SQL
   counted "$to"
 }
 
+# Puts a hash in the place of a coach's password, and signs the coach out everywhere.
+set_password() { # NAME HASH
+  local changed
+  changed=$(ISTMO_NAME=${1:?} ISTMO_HASH=${2:?} on_socket psql -X -q -A -t -v ON_ERROR_STOP=1 -d istmo <<'SQL'
+\getenv name ISTMO_NAME
+\getenv hash ISTMO_HASH
+delete from spring_session where principal_name in (select id::text from coach where sign_in_name = :'name');
+delete from sign_in_failure where starts_with(sign_in_name, :'name');
+update coach set password_hash = :'hash' where sign_in_name = :'name' returning 1;
+SQL
+  ) || fail "the password could not be changed."
+  [ "$changed" = 1 ] || fail "there is no coach who signs in as \"$1\"."
+}
+
 case ${1:-} in
+  set-password) set_password "${2:-}" "${3:-}" ;;
   backup) backup "${2:-}" ;;
   restore) restore "${2:-}" "${3:-istmo}" ;;
   drop) on_socket dropdb --if-exists --force "${2:?}" ;;
@@ -184,5 +207,5 @@ case ${1:-} in
   env) cat "$envfile" ;;
   status) p=$(pid_of_ours); if [ -n "$p" ]; then echo "running, pid $p"; else echo stopped; exit 3; fi ;;
   destroy) stop; rm -rf "$home"; rm -rf "$sock" ;;
-  *) echo "use: pg.sh start|stop|crash|backup FILE|restore FILE [DATABASE]|drop DATABASE|status|env|destroy" >&2; exit 2 ;;
+  *) echo "use: pg.sh start|stop|crash|set-password NAME HASH|backup FILE|restore FILE [DATABASE]|drop DATABASE|status|env|destroy" >&2; exit 2 ;;
 esac

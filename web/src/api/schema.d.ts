@@ -1297,8 +1297,8 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * A man of usual proportions at the lengthened end of every candidate, on usual machines.
-         * @description A man of usual proportions at the lengthened end of every candidate, on usual machines.
+         * A man of usual proportions in every candidate, on usual machines.
+         * @description A man of usual proportions in every candidate, on usual machines.
          */
         get: operations["pictures"];
         put?: never;

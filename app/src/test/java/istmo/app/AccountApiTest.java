@@ -5,11 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import istmo.app.RunningApp.Answer;
 import istmo.app.RunningApp.Visitor;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Signing in, and everything that goes with it. */
@@ -111,15 +115,82 @@ class AccountApiTest {
     RunningApp.bean(JdbcTemplate.class)
         .update(
             "update sign_in_failure set last_at = last_at - interval '3 seconds' where sign_in_name"
-                + " = 'slow.down'");
+                + " like 'slow.down%'");
     assertThat(signIn(RunningApp.visitor(), "slow.down", PASSWORD).status()).isEqualTo(200);
     assertThat(
             RunningApp.bean(JdbcTemplate.class)
                 .queryForObject(
-                    "select count(*) from sign_in_failure where sign_in_name = 'slow.down'",
+                    "select count(*) from sign_in_failure where sign_in_name like 'slow.down%'",
                     Integer.class))
         .as("forgotten after success")
         .isZero();
+  }
+
+  /** Guesses at the same moment are counted one by one: five are tried, the others wait. */
+  @Test
+  void guessesAtTheSameMomentShareNoCount() throws InterruptedException {
+    RunningApp.anotherCoach("many.guesses");
+    List<Integer> answers = Collections.synchronizedList(new ArrayList<>());
+    List<Thread> guesses = new ArrayList<>();
+    for (int k = 0; k < 30; k++) {
+      Visitor v = RunningApp.visitor();
+      String guess = "a wrong password " + k;
+      Thread t = new Thread(() -> answers.add(signIn(v, "many.guesses", guess).status()));
+      guesses.add(t);
+      t.start();
+    }
+    for (Thread t : guesses) {
+      t.join();
+    }
+    assertThat(answers).hasSize(30).containsOnly(401, 429);
+    assertThat(answers.stream().filter(s -> s == 401)).hasSizeLessThanOrEqualTo(5);
+  }
+
+  /** Whoever guesses from elsewhere makes the coach wait a few seconds at most. */
+  @Test
+  void nobodyKeepsACoachOutFromElsewhere() {
+    RunningApp.anotherCoach("kept.out");
+    RunningApp.bean(JdbcTemplate.class)
+        .update(
+            "insert into sign_in_failure values ('kept.out 10.0.0.9', 1000, now()), ('kept.out',"
+                + " 1000, now() - interval '4 seconds')");
+    assertThat(signIn(RunningApp.visitor(), "kept.out", PASSWORD).status()).isEqualTo(200);
+  }
+
+  @Test
+  void theOldPasswordIsNotGuessedWithoutAWait() {
+    Visitor v = RunningApp.anotherCoach("guess.the.old");
+    Map<String, String> wrong =
+        Map.of("oldPassword", "not this one", "newPassword", "another long password");
+    for (int k = 0; k < 5; k++) {
+      assertThat(v.send("PUT", "/api/account/password", wrong).status()).isEqualTo(422);
+    }
+    assertThat(v.send("PUT", "/api/account/password", wrong).status()).isEqualTo(429);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"          ", "1234567890", "abcdefghijkl", "9876543210", "aaaaaaabbbbb"})
+  void whatEverybodyGuessesIsNoPassword(String easy) {
+    Visitor v = RunningApp.anotherCoach("easy " + easy.hashCode());
+    assertThat(
+            v.send(
+                    "PUT",
+                    "/api/account/password",
+                    Map.of("oldPassword", PASSWORD, "newPassword", easy))
+                .fault("newPassword"))
+        .contains("too easy to guess");
+  }
+
+  /** One name however it is typed. */
+  @Test
+  void blanksAndCapitalsMakeNoOtherName() {
+    RunningApp.anotherCoach("two words");
+    assertThat(signIn(RunningApp.visitor(), "  Two   WORDS ", PASSWORD).status()).isEqualTo(200);
+    Answer twice =
+        RunningApp.post(
+            "/api/account/coaches",
+            Map.of("name", "Again", "signInName", "TWO  words", "password", PASSWORD));
+    assertThat(twice.fault("signInName")).isEqualTo("is in use");
   }
 
   @Test

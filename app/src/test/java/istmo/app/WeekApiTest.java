@@ -196,11 +196,11 @@ class WeekApiTest {
         .isEqualTo(week.at("/version").asInt());
     Map<String, Object> holes = plan(week.body(), null);
     holes.put("days", Arrays.asList(week.at("/plan/days/0"), null));
-    assertThat(changed(week.body(), "holes", holes).fault("days[1]")).isEqualTo("is empty");
+    assertThat(changed(week.body(), "holes", holes).fault("plan.days[1]")).isEqualTo("is empty");
     holes.put(
         "days",
         List.of(Map.of("weekday", 1, "minutes", 50, "bouts", Collections.singletonList(null))));
-    assertThat(changed(week.body(), "holes", holes).fault("days[0].bouts[0]"))
+    assertThat(changed(week.body(), "holes", holes).fault("plan.days[0].bouts[0]"))
         .isEqualTo("is empty");
     Map<String, Object> noAim = wish();
     noAim.put("aim", Map.of());

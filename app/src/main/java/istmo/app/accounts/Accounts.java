@@ -2,15 +2,12 @@ package istmo.app.accounts;
 
 import istmo.app.accounts.persistence.CoachEntity;
 import istmo.app.accounts.persistence.CoachRepository;
-import istmo.app.accounts.persistence.SignInFailureEntity;
-import istmo.app.accounts.persistence.SignInFailureRepository;
 import istmo.app.platform.Conflict;
 import istmo.app.platform.Names;
 import istmo.app.platform.Transactions;
 import istmo.core.quantity.InvalidInput;
-import java.nio.charset.StandardCharsets;
+import java.text.Normalizer;
 import java.time.Clock;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -20,8 +17,6 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationStartedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.annotation.Order;
-import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,32 +29,24 @@ public class Accounts {
    */
   public static final UUID FIRST = UUID.fromString("0f3e3a52-9d0b-4c1c-8a58-5b7c3f1d2e01");
 
-  private static final int SHORTEST = 10;
-
-  /** bcrypt takes no more bytes. */
-  private static final int LONGEST_BYTES = 72;
-
-  private static final int STRENGTH = 12;
-
   private final CoachRepository coaches;
-  private final SignInFailureRepository failures;
+  private final Guesses guesses;
   private final Clock clock;
   private final Transactions transactions;
   private final boolean demo;
-  private final PasswordEncoder passwords = new BCryptPasswordEncoder(STRENGTH);
 
   /** Checked when there is no such coach, so that the answer takes as long. */
-  private final String nobody = passwords.encode("nobody has this password");
+  private final String nobody = Passwords.hash("nobody has this password");
 
   Accounts(
       CoachRepository coaches,
-      SignInFailureRepository failures,
+      Guesses guesses,
       Clock clock,
       Transactions transactions,
       @Value("${istmo.demo}") boolean demo) {
     this.transactions = transactions;
     this.coaches = coaches;
-    this.failures = failures;
+    this.guesses = guesses;
     this.clock = clock;
     this.demo = demo;
   }
@@ -95,7 +82,7 @@ public class Accounts {
   public Coach createFirst(String name, String signInName, String password) {
     checkFirstRun();
     checkNew(FIRST, signInName, password);
-    String hash = passwords.encode(password);
+    String hash = Passwords.hash(password);
     return transactions.write(
         () -> {
           checkFirstRun();
@@ -118,7 +105,7 @@ public class Accounts {
     }
     UUID id = UUID.randomUUID();
     checkNew(id, signInName, password);
-    String hash = passwords.encode(password);
+    String hash = Passwords.hash(password);
     return transactions.write(
         () -> write(new CoachEntity(id, "", clock.instant()), name, signInName, hash));
   }
@@ -126,13 +113,16 @@ public class Accounts {
   private void checkNew(UUID id, String signInName, String password) {
     List<InvalidInput.Fault> faults = new ArrayList<>();
     String key = key(signInName);
-    if (key.length() < 3 || key.length() > Names.LONGEST) {
+    if (key.length() < 3
+        || key.length() > Names.LONGEST
+        || key.chars().anyMatch(Character::isISOControl)) {
       faults.add(
-          new InvalidInput.Fault("signInName", "needs 3 to " + Names.LONGEST + " characters"));
+          new InvalidInput.Fault(
+              "signInName", "needs 3 to " + Names.LONGEST + " visible characters"));
     } else if (coaches.findBySignInName(key).filter(c -> !c.getId().equals(id)).isPresent()) {
       faults.add(new InvalidInput.Fault("signInName", "is in use"));
     }
-    checkPassword(faults, "password", password);
+    Passwords.fault("password", password).ifPresent(faults::add);
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);
     }
@@ -147,53 +137,51 @@ public class Accounts {
 
   /**
    * The coach with this name and password, or empty; waits grow with failures in a row. Throws
-   * {@link TooManyTries} while a name has to wait, whatever the password.
+   * {@link TooManyTries} while it has to be waited, whatever the password. Failures from one
+   * address make that address wait long; those from anywhere make everybody wait a few seconds at
+   * most, so that nobody can keep a coach out.
+   *
+   * @param address that the try comes from
    */
-  public Optional<Coach> check(String signInName, String password) {
+  public Optional<Coach> check(String signInName, String password, String address) {
     String key = key(signInName);
     if (key.length() > Names.LONGEST) {
       return Optional.empty();
     }
-    Optional<CoachEntity> coach = transactions.write(() -> asking(key));
+    String fromThere = key + " " + address;
+    guesses.count(fromThere, BackOff::after);
+    guesses.count(key, BackOff::fromAnywhere);
+    Optional<CoachEntity> coach = coaches.findBySignInName(key);
     boolean right =
-        matches(password, coach.map(CoachEntity::getPasswordHash).orElse(nobody))
+        Passwords.matches(password, coach.map(CoachEntity::getPasswordHash).orElse(nobody))
             && coach.isPresent();
     if (!right) {
-      transactions.write(() -> failures.count(key, clock.instant()));
       return Optional.empty();
     }
-    transactions.write(() -> failures.deleteById(key));
+    guesses.right(fromThere);
+    guesses.right(key);
     return coach.map(c -> new Coach(c.getId(), c.getName()));
   }
 
-  /** Whose password is to be compared; throws {@link TooManyTries} while the name has to wait. */
-  private Optional<CoachEntity> asking(String key) {
-    failures.deleteByLastAtBefore(clock.instant().minus(BackOff.FORGOTTEN));
-    failures.findById(key).ifPresent(this::checkWaited);
-    return coaches.findBySignInName(key);
-  }
-
-  private void checkWaited(SignInFailureEntity failed) {
-    Duration left =
-        Duration.between(
-            clock.instant(), failed.getLastAt().plus(BackOff.after(failed.getFailures())));
-    if (!left.isNegative() && !left.isZero()) {
-      throw new TooManyTries(left.toSeconds() + 1);
-    }
-  }
-
-  /** Changes the password; the old one has to be right. */
+  /**
+   * Changes the password; the old one has to be right. Throws {@link TooManyTries} as {@link
+   * #check} does.
+   */
   public void changePassword(UUID coachId, String old, String next) {
     CoachEntity e = withPassword(coachId);
+    String counted = "change " + coachId;
+    guesses.count(counted, BackOff::after);
     List<InvalidInput.Fault> faults = new ArrayList<>();
-    if (!matches(old, e.getPasswordHash())) {
+    if (Passwords.matches(old, e.getPasswordHash())) {
+      guesses.right(counted);
+    } else {
       faults.add(new InvalidInput.Fault("oldPassword", "is not right"));
     }
-    checkPassword(faults, "newPassword", next);
+    Passwords.fault("newPassword", next).ifPresent(faults::add);
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);
     }
-    String hash = passwords.encode(next);
+    String hash = Passwords.hash(next);
     transactions.write(() -> withPassword(coachId).setPassword(e.getSignInName(), hash));
   }
 
@@ -204,29 +192,13 @@ public class Accounts {
         .orElseThrow(() -> new Conflict("The demo's coach has no password."));
   }
 
-  private boolean matches(String password, String hash) {
-    return password != null
-        && password.getBytes(StandardCharsets.UTF_8).length <= LONGEST_BYTES
-        && passwords.matches(password, hash);
-  }
-
-  private static void checkPassword(
-      List<InvalidInput.Fault> faults, String field, String password) {
-    if (password == null
-        || password.length() < SHORTEST
-        || password.getBytes(StandardCharsets.UTF_8).length > LONGEST_BYTES) {
-      faults.add(
-          new InvalidInput.Fault(
-              field,
-              "needs at least "
-                  + SHORTEST
-                  + " characters, and at most "
-                  + LONGEST_BYTES
-                  + " bytes"));
-    }
-  }
-
-  private static String key(String signInName) {
-    return signInName == null ? "" : signInName.trim().toLowerCase(Locale.ROOT);
+  /** One name however it is typed: signs of one look, blanks and capitals make no other name. */
+  static String key(String signInName) {
+    return signInName == null
+        ? ""
+        : Normalizer.normalize(signInName, Normalizer.Form.NFKC)
+            .strip()
+            .replaceAll("\\s+", " ")
+            .toLowerCase(Locale.ROOT);
   }
 }

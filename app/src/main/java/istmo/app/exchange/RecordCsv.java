@@ -1,5 +1,6 @@
 package istmo.app.exchange;
 
+import istmo.app.platform.Cells;
 import istmo.app.sessions.Session;
 import istmo.core.body.Measurement.Side;
 import istmo.core.record.SetRecord;
@@ -60,8 +61,8 @@ final class RecordCsv {
                 Arrays.asList(
                     at.toLocalDate(),
                     at.toLocalTime().truncatedTo(ChronoUnit.SECONDS),
-                    s.gym().name(),
-                    name.apply(i.candidateId()),
+                    Cells.written(s.gym().name()),
+                    Cells.written(name.apply(i.candidateId())),
                     i.candidateId(),
                     pairs(i.setup()),
                     r.kind(),

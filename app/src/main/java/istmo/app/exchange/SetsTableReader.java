@@ -1,5 +1,6 @@
 package istmo.app.exchange;
 
+import istmo.app.platform.Cells;
 import istmo.core.body.Measurement.Side;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.record.SetRecord;
@@ -106,7 +107,7 @@ final class SetsTableReader {
 
   private String cell(CSVRecord r, SetsTable.Field f) {
     Integer c = at.get(f);
-    return c == null || c >= r.size() ? "" : r.get(c).strip();
+    return c == null || c >= r.size() ? "" : Cells.read(r.get(c).strip());
   }
 
   /**

@@ -15,8 +15,10 @@ public final class Names {
    */
   public static String checked(String name) {
     String trimmed = name == null ? "" : name.trim();
-    if (trimmed.isEmpty() || trimmed.length() > LONGEST) {
-      throw new InvalidInput("name", "needs 1 to " + LONGEST + " characters");
+    if (trimmed.isEmpty()
+        || trimmed.length() > LONGEST
+        || trimmed.chars().anyMatch(Character::isISOControl)) {
+      throw new InvalidInput("name", "needs 1 to " + LONGEST + " visible characters");
     }
     return trimmed;
   }

@@ -4,6 +4,8 @@ import istmo.core.quantity.InvalidInput;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import org.apache.tomcat.util.http.InvalidParameterException;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.ConcurrencyFailureException;
@@ -16,6 +18,7 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
@@ -23,6 +26,7 @@ import org.springframework.web.method.annotation.MethodArgumentTypeMismatchExcep
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.InvalidNullException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
 
 /**
@@ -83,7 +87,35 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
         "The address is not right.",
         List.of(
             new InvalidInput.Fault(
-                e.getName(), "\"" + e.getValue() + "\" is not of the right kind")));
+                e.getName(), "\"" + brief(e.getValue()) + "\" is not of the right kind")));
+  }
+
+  /** A part of the address with a broken per cent sign, or with bytes that are no text. */
+  @ExceptionHandler
+  ProblemDetail badQuery(InvalidParameterException e) {
+    return problem(
+        HttpStatus.BAD_REQUEST,
+        "The address is not right.",
+        List.of(new InvalidInput.Fault("query", "holds something that is no text")));
+  }
+
+  @Override
+  protected ResponseEntity<Object> handleMissingServletRequestParameter(
+      MissingServletRequestParameterException e,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    return ResponseEntity.badRequest()
+        .body(
+            problem(
+                HttpStatus.BAD_REQUEST,
+                "The address is not right.",
+                List.of(new InvalidInput.Fault(e.getParameterName(), "is needed"))));
+  }
+
+  private static String brief(@Nullable Object value) {
+    String text = String.valueOf(value);
+    return text.length() > 60 ? text.substring(0, 60) + "…" : text;
   }
 
   @ExceptionHandler
@@ -110,9 +142,16 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
       String field =
           j.getPath().stream()
               .map(
-                  r -> r.getPropertyName() == null ? "[" + r.getIndex() + "]" : r.getPropertyName())
-              .collect(Collectors.joining("."));
+                  r ->
+                      r.getPropertyName() == null
+                          ? "[" + r.getIndex() + "]"
+                          : "." + r.getPropertyName())
+              .collect(Collectors.joining())
+              .replaceFirst("^\\.", "");
       faults.add(new InvalidInput.Fault(field.isEmpty() ? "body" : field, explain(j)));
+    }
+    if (faults.isEmpty()) {
+      faults.add(new InvalidInput.Fault("body", "is needed, as JSON"));
     }
     return ResponseEntity.badRequest()
         .body(problem(HttpStatus.BAD_REQUEST, "The JSON cannot be read.", faults));
@@ -129,6 +168,9 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
           + f.getValue()
           + "\" must be one of "
           + List.of(f.getTargetType().getEnumConstants());
+    }
+    if (e instanceof InvalidNullException) {
+      return "is empty";
     }
     return e.getOriginalMessage();
   }

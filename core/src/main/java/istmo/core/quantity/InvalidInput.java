@@ -1,6 +1,7 @@
 package istmo.core.quantity;
 
 import java.util.List;
+import java.util.stream.Collectors;
 
 /**
  * Input that a person or another program gave and that cannot be used: every fault names its field
@@ -21,10 +22,7 @@ public final class InvalidInput extends RuntimeException {
   /** Faults by field: what is wrong, or what is allowed. */
   public InvalidInput(List<Fault> faults) {
     super(
-        faults.stream()
-            .map(f -> f.field() + ": " + f.message())
-            .reduce((a, b) -> a + "; " + b)
-            .orElse("invalid input"));
+        faults.stream().map(f -> f.field() + ": " + f.message()).collect(Collectors.joining("; ")));
     this.faults = List.copyOf(faults);
   }
 

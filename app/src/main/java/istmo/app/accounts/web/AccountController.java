@@ -94,7 +94,8 @@ class AccountController {
   @PostMapping("/sign-in")
   ResponseEntity<?> signIn(
       @RequestBody SignInInput input, HttpServletRequest request, HttpServletResponse response) {
-    Optional<Coach> coach = accounts.check(input.signInName(), input.password());
+    Optional<Coach> coach =
+        accounts.check(input.signInName(), input.password(), request.getRemoteAddr());
     if (coach.isEmpty()) {
       return ResponseEntity.status(HttpStatus.UNAUTHORIZED)
           .body(

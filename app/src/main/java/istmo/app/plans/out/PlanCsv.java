@@ -5,6 +5,7 @@ import istmo.app.plans.PlanDocument;
 import istmo.app.plans.PlanDocument.DayDocument;
 import istmo.app.plans.PlanDocument.ItemDocument;
 import istmo.app.plans.PlanFile;
+import istmo.app.platform.Cells;
 import istmo.app.sessions.PrescriptionDocument;
 import istmo.core.plan.Pairing;
 import istmo.core.plan.Scheme;
@@ -88,7 +89,7 @@ public final class PlanCsv {
             out, CSVFormat.DEFAULT.builder().setHeader(COLUMNS.toArray(String[]::new)).get())) {
       List<Object> own =
           Arrays.asList(
-              plan.name(),
+              Cells.written(plan.name()),
               pairs(brief.aim()),
               String.join(";", brief.keepOut()),
               brief.school(),
@@ -128,7 +129,7 @@ public final class PlanCsv {
         new ArrayList<>(
             Arrays.asList(
                 i.candidateId(),
-                name,
+                Cells.written(name),
                 i.id(),
                 i.pinned(),
                 p.sets(),
@@ -221,7 +222,7 @@ public final class PlanCsv {
               map(first, "weights", Double::valueOf));
       PlanDocument plan =
           new PlanDocument(
-              first.get("plan"),
+              Cells.read(first.get("plan")),
               List.copyOf(days.values()),
               read(first, "pairing", Pairing::valueOf),
               flag(first, "varied"),

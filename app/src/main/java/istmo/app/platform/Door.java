@@ -1,0 +1,84 @@
+package istmo.app.platform;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.web.filter.OncePerRequestFilter;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Stands before the sessions: refuses bodies that are too long before they are read, and says
+ * plainly that the database is away when already the session cannot be looked up.
+ */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE + 1)
+final class Door extends OncePerRequestFilter {
+  private static final Logger LOG = LoggerFactory.getLogger(Door.class);
+
+  /** Bytes of a request; a whole archive or a table of sets may be longer. */
+  static final long LONGEST = 4L << 20;
+
+  private static final long LONGEST_FILE = 128L << 20;
+
+  private final JsonMapper json;
+
+  Door(JsonMapper json) {
+    this.json = json;
+  }
+
+  @Override
+  protected void doFilterInternal(
+      HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+      throws ServletException, IOException {
+    if (request.getHeader(HttpHeaders.TRANSFER_ENCODING) != null) {
+      answer(response, HttpStatus.LENGTH_REQUIRED, "Say how long the body is (Content-Length).");
+      return;
+    }
+    long longest = bringsAFile(request.getRequestURI()) ? LONGEST_FILE : LONGEST;
+    if (request.getContentLengthLong() > longest) {
+      answer(
+          response,
+          HttpStatus.CONTENT_TOO_LARGE,
+          "The body may have at most " + (longest >> 20) + " MB. Nothing was read.");
+      return;
+    }
+    try {
+      chain.doFilter(request, response);
+    } catch (DataAccessResourceFailureException | CannotCreateTransactionException e) {
+      LOG.warn("the database does not answer", e);
+      if (response.isCommitted()) {
+        throw e;
+      }
+      answer(
+          response,
+          HttpStatus.SERVICE_UNAVAILABLE,
+          "The database does not answer now; nothing was changed. Try again in a moment.");
+    }
+  }
+
+  private static boolean bringsAFile(String path) {
+    return path.contains("/imports") || path.startsWith("/api/archives");
+  }
+
+  private void answer(HttpServletResponse response, HttpStatus status, String detail)
+      throws IOException {
+    response.setStatus(status.value());
+    response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+    response
+        .getOutputStream()
+        .write(json.writeValueAsBytes(ProblemDetail.forStatusAndDetail(status, detail)));
+  }
+}

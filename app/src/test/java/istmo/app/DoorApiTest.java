@@ -1,0 +1,105 @@
+package istmo.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import istmo.app.RunningApp.Answer;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** What comes to the door in no shape that was meant is refused plainly, and nothing breaks. */
+@ExtendWith(RunningApp.class)
+class DoorApiTest {
+  private static void isRefused(Answer a, int status) {
+    assertThat(a.status()).as("%s", a).isEqualTo(status);
+    assertThat(a.contentType()).contains("problem+json");
+    assertThat(a.at("/detail").asString()).isNotEmpty();
+  }
+
+  /** A session's cookie that holds a zero byte cannot even be looked for in the database. */
+  @ParameterizedTest
+  @ValueSource(strings = {"AAAA", "bm8gc2Vzc2lvbg==", "%%%", ""})
+  void aCookieOfNoShapeIsNoSession(String cookie) {
+    isRefused(
+        RunningApp.visitor().send("GET", "/api/clients", null, "Cookie", "istmo=" + cookie), 401);
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "/api/claims?school=%ED%A0%80",
+        "/api/search",
+        "/api/clients/%25zz/record",
+        "/api/shared/%00",
+        "/api/gyms/a%2Fb/machines"
+      })
+  void anAddressThatIsNoTextIsToldAsAProblem(String path) {
+    isRefused(RunningApp.get(path), 400);
+  }
+
+  @Test
+  void whatIsNotThereIsToldAsAProblem() {
+    isRefused(RunningApp.get("/api/nothing/here"), 404);
+    isRefused(RunningApp.get("/error"), 404);
+  }
+
+  @Test
+  void aGapInAListNamesTheList() {
+    Answer a =
+        RunningApp.put(
+            "/api/gyms/" + UUID.randomUUID() + "/machines/leg-press/pulls",
+            Map.of("version", 0, "pulls", Collections.singletonList(null)));
+    isRefused(a, 400);
+    assertThat(a.fault("pulls[0]")).isEqualTo("is empty");
+  }
+
+  @Test
+  void aNumberIsNoWordOfAList() {
+    Answer a =
+        RunningApp.post(
+            "/api/clients", Map.of("name", "Ada", "sex", 0, "statureCm", 170, "massKg", 70));
+    isRefused(a, 400);
+    assertThat(a.fault("sex")).isNotNull();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"a\\u0000b", "half \\ud800 of a character"})
+  void textThatCannotBeKeptIsRefused(String name) {
+    Answer a = RunningApp.post("/api/gyms", "{\"name\":\"" + name + "\",\"equipment\":[]}");
+    isRefused(a, 400);
+    assertThat(a.fault("name")).contains("character that cannot be kept");
+  }
+
+  /** A body of 5 MB is refused before it is read; a file may be longer. */
+  @Test
+  void whatIsTooLongIsNotRead() {
+    String long5 = "{\"name\":\"" + "x".repeat(5 << 20) + "\"}";
+    isRefused(RunningApp.post("/api/gyms", long5), 413);
+    assertThat(RunningApp.post("/api/archives/preview", long5).status()).isNotEqualTo(413);
+  }
+
+  /** The time for unknown keys grows with their number, not with its square. */
+  @Test
+  void manyUnknownKeysAreAllNamed() {
+    List<String> keys = new ArrayList<>();
+    for (int k = 0; k < 20_000; k++) {
+      keys.add("\"k" + k + "\":1");
+    }
+    Answer a =
+        RunningApp.visitor()
+            .post(
+                "/api/analyses",
+                "{\"family\":\"squat\",\"body\":{\"statureM\":1.8,\"massKg\":80,\"sex\":\"MALE\"},"
+                    + "\"setup\":{"
+                    + String.join(",", keys)
+                    + "}}");
+    assertThat(a.status()).isEqualTo(422);
+    assertThat(a.at("/faults").size()).isEqualTo(20_000);
+  }
+}
