@@ -81,12 +81,14 @@ start() {
   [ "${ISTMO_PG_THROWAWAY:-0}" = 0 ] || extra="-c fsync=off -c synchronous_commit=off -c full_page_writes=off"
   # what a row holds is nobody's business: no row and no statement of one in the log
   local private="-c log_error_verbosity=terse -c log_min_error_statement=panic"
-  for i in 1 2 3 4 5; do
-    port=$(port_of_before) # an application that still runs finds it again there
-    if [ "$i" -gt 1 ] || [ -z "$port" ]; then port=$(free_port); fi
+  for i in 1 2 3 4 5 6 7 8; do
+    # an application that still runs finds it again on the port of before; after a crash the old server's children need a moment to end
+    port=$(port_of_before)
+    if [ "$i" -gt 6 ] || [ -z "$port" ]; then port=$(free_port); fi
     # 9>&-: the server must not keep the lock; -l keeps its output away from the caller's pipe
-    as "$b/pg_ctl" -D "$data" -l "$log" -w -t 60 -o "-h 127.0.0.1 -p $port -k $sock -c timezone=UTC -c log_timezone=UTC -c max_connections=60 $private $extra" start >/dev/null 9>&- && break
-    [ "$i" -lt 5 ] || { tail -20 "$log" >&2; fail "PostgreSQL did not start; its log is $log"; }
+    as "$b/pg_ctl" -D "$data" -l "$log" -w -t 60 -o "-h 127.0.0.1 -p $port -k $sock -c timezone=UTC -c log_timezone=UTC -c max_connections=60 $private $extra" start >/dev/null 2>&1 9>&- && break
+    [ "$i" -lt 8 ] || { tail -20 "$log" >&2; fail "PostgreSQL did not start; its log is $log"; }
+    sleep 1
   done
   if [ -s "$envfile" ]; then pw=$(sed -n 's/^DB_PASSWORD=//p' "$envfile"); else pw=$(od -An -N16 -tx1 /dev/urandom | tr -d ' \n'); fi
   # the password goes through the environment: arguments stand in the list of processes

@@ -11,7 +11,7 @@ import {
   useWeeks,
 } from '../../api/queries'
 import { useKeptBrief, withBrief } from '../brief/keptBrief'
-import { day } from '../../quantity/format'
+import { day, trim } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { loadsWords, prescriptionWords } from '../plans/words'
@@ -90,7 +90,7 @@ function Head({ client }: { client: Client }) {
     <div className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
       <h1 className="text-2xl">{client.name}</h1>
       <span className="text-ink-2">
-        {Math.round(100 * client.statureM)} cm, {client.massKg} kg
+        {trim(100 * client.statureM, 1)} cm, {client.massKg} kg
       </span>
       <Link className={`text-sm ${LINK}`} to={`/clients?change=${client.id}`}>
         Change

@@ -1,5 +1,6 @@
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { useCatalogue, useClients } from '../../api/queries'
+import { trim } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { Intake } from './Intake'
@@ -72,7 +73,7 @@ export function ClientsPage() {
                     </Link>
                   </th>
                   <td className="hidden pl-3 text-right whitespace-nowrap sm:table-cell">
-                    {Math.round(100 * c.statureM)} cm
+                    {trim(100 * c.statureM, 1)} cm
                   </td>
                   <td className="hidden pl-3 text-right whitespace-nowrap sm:table-cell">
                     {c.massKg} kg

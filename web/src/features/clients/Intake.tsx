@@ -4,6 +4,7 @@ import type { FormEvent } from 'react'
 import { Problem, answer, api } from '../../api/client'
 import type { Catalogue, Client, Schemas } from '../../api/client'
 import { afterClientChanged } from '../../api/queries'
+import { trim } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Choice, Field } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
@@ -39,7 +40,7 @@ export function Intake({
 }) {
   const queries = useQueryClient()
   const [name, setName] = useState(client?.name ?? '')
-  const [stature, setStature] = useState(client ? String(Math.round(100 * client.statureM)) : '')
+  const [stature, setStature] = useState(client ? trim(100 * client.statureM, 1) : '')
   const [mass, setMass] = useState(client ? String(client.massKg) : '')
   const [sex, setSex] = useState<Schemas['ClientView']['sex'] | null>(client?.sex ?? null)
   const [thigh, setThigh] = useState<Client['thigh']>(client?.thigh ?? 'USUAL')

@@ -9,13 +9,11 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
-import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -57,15 +55,12 @@ final class Door extends OncePerRequestFilter {
     }
     try {
       chain.doFilter(request, response);
-    } catch (DataAccessResourceFailureException | CannotCreateTransactionException e) {
-      LOG.warn("the database does not answer", e);
-      if (response.isCommitted()) {
+    } catch (ServletException | RuntimeException e) {
+      if (response.isCommitted() || !DatabaseAway.says(e)) {
         throw e;
       }
-      answer(
-          response,
-          HttpStatus.SERVICE_UNAVAILABLE,
-          "The database does not answer now; nothing was changed. Try again in a moment.");
+      LOG.warn("the database does not answer", e);
+      answer(response, HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.WORDS);
     }
   }
 

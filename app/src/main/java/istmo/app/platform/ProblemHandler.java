@@ -9,7 +9,6 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.ConcurrencyFailureException;
-import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -17,7 +16,6 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
-import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -68,18 +66,6 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
         "It was saved elsewhere at this moment. Load again; nothing was overwritten.");
   }
 
-  /** The database is away, or nobody lets go of a connection to it. */
-  @ExceptionHandler({
-    CannotCreateTransactionException.class,
-    DataAccessResourceFailureException.class
-  })
-  ProblemDetail away(Exception e) {
-    LOG.warn("the database does not answer", e);
-    return ProblemDetail.forStatusAndDetail(
-        HttpStatus.SERVICE_UNAVAILABLE,
-        "The database does not answer now; nothing was changed. Try again in a moment.");
-  }
-
   @ExceptionHandler
   ProblemDetail badPath(MethodArgumentTypeMismatchException e) {
     return problem(
@@ -120,6 +106,10 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler
   ProblemDetail unexpected(Exception e) {
+    if (DatabaseAway.says(e)) {
+      LOG.warn("the database does not answer", e);
+      return ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.WORDS);
+    }
     LOG.error("unexpected", e);
     return ProblemDetail.forStatusAndDetail(
         HttpStatus.INTERNAL_SERVER_ERROR,
