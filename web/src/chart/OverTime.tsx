@@ -7,6 +7,8 @@ type Props = { points: Point[]; label: string; unit: string; zero?: boolean; hei
 
 const W = 640
 const LEFT = 44
+/** Room for a date under the plot. */
+const DATE_W = 46
 const BOTTOM = 20
 
 /** Readings over time with their errors, as they were: nothing is smoothed, no line goes through what was not measured. */
@@ -27,7 +29,9 @@ export function OverTime({ points, label, unit, zero = false, height = 210 }: Pr
   const y = scaleLinear([zero && low >= 0 ? 0 : low - air, high + air], [height - BOTTOM, 8]).nice(
     5,
   )
-  const last = x.ticks(6)
+  const rows = y.ticks(5)
+  // a date that would stand half beside the plot is left out
+  const dates = x.ticks(6).filter((t) => x(t) > LEFT + DATE_W / 2 && x(t) < W - DATE_W / 2)
   return (
     <figure>
       <svg
@@ -36,7 +40,7 @@ export function OverTime({ points, label, unit, zero = false, height = 210 }: Pr
         role="img"
         aria-label={`${label}: ${points.map((p) => p.words).join('; ')}`}
       >
-        {y.ticks(5).map((t) => (
+        {rows.map((t) => (
           <g key={t}>
             <line
               x1={LEFT}
@@ -47,14 +51,11 @@ export function OverTime({ points, label, unit, zero = false, height = 210 }: Pr
               strokeWidth={t === 0 && zero ? 1.4 : 0.5}
             />
             <text x={LEFT - 5} y={y(t) + 4} textAnchor="end" fontSize={12} fill="var(--ink-2)">
-              {t}
+              {t === rows.at(-1) ? `${t} ${unit}` : t}
             </text>
           </g>
         ))}
-        <text x={LEFT - 5} y={height - 4} textAnchor="end" fontSize={12} fill="var(--ink-2)">
-          {unit}
-        </text>
-        {last.map((t) => (
+        {dates.map((t) => (
           <text
             key={t.getTime()}
             x={x(t)}

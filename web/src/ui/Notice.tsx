@@ -1,12 +1,21 @@
 import type { ReactNode } from 'react'
 import { Button } from './Button'
 
+type Fault = { field: string; message: string }
+
 /** Something went wrong: what, what was kept, and what to do. */
 export function Trouble({ error, retry }: { error: unknown; retry?: () => void }) {
   const message = error instanceof Error ? error.message : 'Something went wrong.'
+  // a form marks its fields; where something is only shown there is nothing to mark
+  const faults = retry ? ((error as { faults?: Fault[] }).faults ?? []) : []
   return (
     <div role="alert" className="border-l-2 border-warn bg-paper-2 px-3 py-2 text-sm">
-      <p>{message}</p>
+      <p>{faults.length > 0 ? 'This cannot be shown:' : message}</p>
+      {faults.map((f) => (
+        <p key={f.field}>
+          {f.field}: {f.message}
+        </p>
+      ))}
       {retry && (
         <Button className="mt-2" onClick={retry}>
           Try again

@@ -52,7 +52,7 @@ export function StagePanel({
   return (
     <section aria-label="Stage" className="flex min-h-[26rem] flex-col">
       <div
-        className={`relative grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-2 ${hasStance ? 'sm:grid-cols-[minmax(0,1fr)_9rem]' : ''}`}
+        className={`relative grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-2 ${hasStance ? 'sm:grid-cols-[minmax(0,1fr)_11rem]' : ''}`}
       >
         {stage ? (
           <Stage
@@ -77,6 +77,7 @@ export function StagePanel({
             </figcaption>
             <Stage
               plan
+              plain
               drawing={now.plan!}
               ghost={moved ? start.plan : undefined}
               box={planBox(now)}

@@ -272,9 +272,11 @@ function Bout({
                 )}
                 {item.name}
               </span>
-              <span className={`block text-xs ${item.refusal ? 'text-warn' : 'text-ink-2'}`}>
-                {item.refusal ? 'left out now' : prescriptionWords(item.prescription)}
-              </span>
+              {height / bout.items.length >= ROOM_FOR_WORDS && (
+                <span className={`block text-xs ${item.refusal ? 'text-warn' : 'text-ink-2'}`}>
+                  {item.refusal ? 'left out now' : prescriptionWords(item.prescription)}
+                </span>
+              )}
             </span>
           </button>
         ))}
@@ -282,6 +284,9 @@ function Bout({
     </li>
   )
 }
+
+/** A block that is lower, px, has its name alone; the panel beside it says the rest. */
+const ROOM_FOR_WORDS = 56
 
 /** What the time of a block goes into: set-up hatched, lighter sets light, sets full in the colour of what they train, rest empty. */
 function Track({

@@ -356,7 +356,7 @@ function Loads({
           <tbody>
             {l.warmUps.map((w, k) => (
               <tr key={`w${k}`} className="text-ink-2">
-                <td>lighter</td>
+                <td>warm-up</td>
                 <td className="text-right">{w.repetitions} ×</td>
                 <td className="px-2 text-right">{mass(w.load.kg, unit)}</td>
                 <td>{platesWords(w.load, unit)}</td>

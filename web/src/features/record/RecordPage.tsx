@@ -1,3 +1,4 @@
+import { Thumb } from '../../chart/stage/Thumb'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { useCatalogue, useClients, useRecord, useSessions } from '../../api/queries'
 import { day } from '../../quantity/format'
@@ -86,15 +87,19 @@ function OfClient({
                     <button
                       type="button"
                       aria-current={s.id === seriesId ? 'true' : undefined}
-                      className={`w-full border-b border-rule/60 py-1 text-left text-sm ${s.id === seriesId ? 'border-l-4 border-l-accent pl-2' : 'hover:bg-paper-2'}`}
+                      className={`flex w-full items-center gap-2 border-b border-rule/60 py-1 text-left text-sm ${s.id === seriesId ? 'border-l-4 border-l-accent pl-2' : 'hover:bg-paper-2'}`}
                       onClick={() => setParams({ series: s.id })}
                     >
-                      <span className="font-semibold">{s.name}</span>
-                      {s.setup.length > 0 && (
-                        <span className="block text-xs text-ink-2">{s.setup.join(', ')}</span>
-                      )}
-                      <span className="block text-xs text-ink-2">
-                        {s.outings} {s.outings === 1 ? 'session' : 'sessions'}, last {day(s.lastAt)}
+                      <Thumb candidateId={s.candidateId} className="size-9" />
+                      <span>
+                        <span className="font-semibold">{s.name}</span>
+                        {s.setup.length > 0 && (
+                          <span className="block text-xs text-ink-2">{s.setup.join(', ')}</span>
+                        )}
+                        <span className="block text-xs text-ink-2">
+                          {s.outings} {s.outings === 1 ? 'session' : 'sessions'}, last{' '}
+                          {day(s.lastAt)}
+                        </span>
                       </span>
                     </button>
                   </li>

@@ -49,7 +49,7 @@ export function Said({ record, regions }: { record: ClientRecord; regions: Regio
       {pains.length > 0 && (
         <OverTime
           label="Worst pain of each session, 0 to 10"
-          unit="of 10"
+          unit="/10"
           zero
           height={130}
           points={[...pains].reverse().map((p) => ({

@@ -22,12 +22,13 @@ final class Page implements AutoCloseable {
   /** Ships inside the PDF library; Latin, Greek and Cyrillic. */
   private static final String FONT = "/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf";
 
-  private static final Set<String> WITHIN_THE_LIFTER =
-      Set.of("trunk", "thigh", "shank", "foot", "other", "arm");
-  private static final Set<String> DASHED = Set.of("force", "rail", "cable");
+  /** The lines within the lifter, whose outline is drawn, and the force. */
+  private static final Set<String> LEFT_OUT =
+      Set.of("trunk", "thigh", "shank", "foot", "other", "arm", "force");
+
+  private static final Set<String> DASHED = Set.of("rail", "cable");
   private static final float LEADING = 1.2f;
-  private static final Map<String, Float> WIDTHS =
-      Map.of("plate", 1.6f, "pad", 2.4f, "force", 0.8f);
+  private static final Map<String, Float> WIDTHS = Map.of("plate", 1.6f, "pad", 2.4f);
 
   private final PDPageContentStream out;
   private final PDFont font;
@@ -117,7 +118,7 @@ final class Page implements AutoCloseable {
     out.setStrokingColor(0.1f, 0.1f, 0.1f);
     out.setNonStrokingColor(1f, 1f, 1f);
     for (Drawing.Line l : d.lines()) {
-      if (!WITHIN_THE_LIFTER.contains(l.role())) {
+      if (!LEFT_OUT.contains(l.role())) {
         out.setLineWidth(WIDTHS.getOrDefault(l.role(), 1f));
         out.setLineDashPattern(DASHED.contains(l.role()) ? new float[] {3, 2} : new float[] {}, 0);
         path(l, left, bottom, scale);
@@ -178,7 +179,9 @@ final class Page implements AutoCloseable {
 
   private static double[] bounds(Drawing d) {
     double[] b = {Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
-    d.lines().forEach(l -> l.points().forEach(p -> grow(b, p.x(), p.y(), 0)));
+    d.lines().stream()
+        .filter(l -> !LEFT_OUT.contains(l.role()))
+        .forEach(l -> l.points().forEach(p -> grow(b, p.x(), p.y(), 0)));
     d.body().forEach(l -> l.points().forEach(p -> grow(b, p.x(), p.y(), 0)));
     d.circles().forEach(c -> grow(b, c.centre().x(), c.centre().y(), c.radius()));
     return b;

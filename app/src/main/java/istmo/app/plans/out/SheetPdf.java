@@ -38,7 +38,7 @@ public final class SheetPdf {
   private static final float FAINT = 0.6f;
 
   private static final float[] COLUMNS = {0, 28, 78, 116, 150};
-  private static final String[] HEADS = {"set", "load", "reps", "left", "felt, pain"};
+  private static final String[] HEADS = {"set", "load", "reps", "reserve", "felt, pain"};
 
   private final Plan plan;
   private final Planned.Day day;

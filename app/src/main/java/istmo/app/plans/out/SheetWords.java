@@ -82,7 +82,7 @@ public final class SheetWords {
   public static String warmUps(WorkingLoad w, Unit unit) {
     return w.warmUps().isEmpty()
         ? ""
-        : "Lighter first: "
+        : "Warm-up: "
             + w.warmUps().stream()
                 .map(x -> x.repetitions() + " × " + unit.words(x.load()))
                 .collect(Collectors.joining("; "));
