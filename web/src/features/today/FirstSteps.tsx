@@ -1,4 +1,9 @@
-import { Link } from 'react-router'
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { Link, useNavigate } from 'react-router'
+import { answer, api } from '../../api/client'
+import { afterClientChanged, afterGymChanged, useCatalogue } from '../../api/queries'
+import { Button } from '../../ui/Button'
+import { Trouble } from '../../ui/Notice'
 
 const LINK = 'text-accent-2 underline'
 
@@ -43,6 +48,47 @@ export function FirstSteps({ clients, gyms }: { clients: number; gyms: number })
           : the exercises come in order for this body in this gym.
         </li>
       </ol>
+      {clients === 0 && gyms === 0 && <Sample />}
     </section>
+  )
+}
+
+/** A way to look around first: an invented client in a gym that has everything. */
+function Sample() {
+  const catalogue = useCatalogue()
+  const queries = useQueryClient()
+  const navigate = useNavigate()
+  const make = useMutation({
+    mutationFn: async (equipment: string[]) => {
+      const gym = await answer(api.POST('/api/gyms', { body: { name: 'Sample gym', equipment } }))
+      const client = await answer(
+        api.POST('/api/clients', {
+          body: { name: 'Sample client', statureM: 1.7, massKg: 68, sex: 'FEMALE' },
+        }),
+      )
+      return { client: client.id, gym: gym.id }
+    },
+    onSuccess: async ({ client, gym }) => {
+      afterClientChanged(queries)
+      afterGymChanged(queries)
+      await navigate(`/exercises?client=${client}&gym=${gym}&aim=GMAXM.3`)
+    },
+  })
+  if (!catalogue.data) return null
+  return (
+    <div className="border-t border-rule py-2">
+      <p>
+        Or look around first: a sample client of 170 cm and 68 kg in a gym that has everything. Both
+        can be taken out again.
+      </p>
+      <Button
+        className="mt-2"
+        disabled={make.isPending}
+        onClick={() => make.mutate(catalogue.data.equipment.map((e) => e.id))}
+      >
+        Look around with a sample client
+      </Button>
+      {make.isError && <Trouble error={make.error} />}
+    </div>
   )
 }

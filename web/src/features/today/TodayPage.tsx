@@ -20,7 +20,7 @@ export function TodayPage() {
   const gyms = useGyms()
   const failed = [today, clients, gyms].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
-  if (!today.data || !clients.data || !gyms.data) return <Waiting what="Looking what waits" />
+  if (!today.data || !clients.data || !gyms.data) return <Waiting what="Looking up what waits" />
   const t = today.data
   const due = t.planned.filter((p) => p.on === t.on)
   const later = t.planned.filter((p) => p.on !== t.on)

@@ -84,6 +84,19 @@ class DoorApiTest {
     assertThat(RunningApp.post("/api/archives/preview", long5).status()).isNotEqualTo(413);
   }
 
+  /** A body without its length is refused before it is read; a gadget's lines come like that. */
+  @Test
+  void onlyAGadgetStreams() {
+    assertThat(RunningApp.owner().streams("/api/gyms", "application/json", "{}")).isEqualTo(411);
+    String code =
+        RunningApp.post("/api/gadget-links", Map.of("kind", "FORCE")).at("/code").asString();
+    assertThat(
+            RunningApp.owner()
+                .streams("/api/gadget-links/" + code + "/lines", "application/x-ndjson", "{}\n"))
+        .isNotEqualTo(411)
+        .isLessThan(500);
+  }
+
   /** The time for unknown keys grows with their number, not with its square. */
   @Test
   void manyUnknownKeysAreAllNamed() {

@@ -1,5 +1,6 @@
 package istmo.app;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.CookiePolicy;
@@ -139,6 +140,25 @@ public final class RunningApp implements BeforeAllCallback {
 
     public Answer get(String path) {
       return send("GET", path, null);
+    }
+
+    /** The status of a body that comes piece by piece, without its length. */
+    int streams(String path, String type, String text) {
+      byte[] bytes = text.getBytes(StandardCharsets.UTF_8);
+      HttpRequest.Builder request =
+          HttpRequest.newBuilder(URI.create(address + path))
+              .header("content-type", type)
+              .POST(
+                  HttpRequest.BodyPublishers.ofInputStream(() -> new ByteArrayInputStream(bytes)));
+      token().ifPresent(t -> request.header("X-XSRF-TOKEN", t));
+      try {
+        return http.send(request.build(), HttpResponse.BodyHandlers.discarding()).statusCode();
+      } catch (IOException e) {
+        throw new java.io.UncheckedIOException(e);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        throw new IllegalStateException(e);
+      }
     }
 
     Bytes bytes(String path) {
