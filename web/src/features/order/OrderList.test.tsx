@@ -197,3 +197,22 @@ test('the first strips come first, the others when they are asked for', () => {
   fireEvent.click(screen.getByRole('button', { name: 'Show all 3' }))
   expect(screen.getByText('Third')).toBeInTheDocument()
 })
+
+test('the chosen one stays in sight behind the first strips', () => {
+  const third = order.entries[2]!.candidateId
+  render(
+    <OrderList
+      order={order}
+      regions={[]}
+      chosen={third}
+      onChoose={vi.fn()}
+      stale={false}
+      most={1}
+      under={<p>why it is there</p>}
+    />,
+    { wrapper: Around },
+  )
+  expect(screen.getByText('Third')).toBeInTheDocument()
+  expect(screen.getByText('why it is there')).toBeInTheDocument()
+  expect(screen.queryByText('Second')).toBeNull()
+})

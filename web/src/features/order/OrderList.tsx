@@ -65,7 +65,8 @@ export function OrderList({
   const top = Math.max(...order.entries.map((e) => e.high), 1)
   const scale = scaleLinear([0, top], [0, 100])
   const bands = [...new Set(order.entries.map((e) => e.band))]
-  const shown = whole ? order.entries : order.entries.slice(0, most)
+  // the chosen one stays in sight where a new order puts it further down
+  const shown = order.entries.filter((e, k) => whole || k < most || isOf(e, chosen))
   return (
     <div className={`flex min-h-0 flex-col ${stale ? 'opacity-60' : ''}`}>
       <ClientWarnings statements={order.statements} who="" />
