@@ -5,8 +5,8 @@ import { Stage } from '../../chart/stage/Stage'
 import { frame, SEEN } from '../../chart/stage/scene'
 import { Quiet } from '../../ui/Notice'
 import { ClientWarnings } from '../order/ForClient'
+import { LAST_PLACE, PlaceSlider } from '../../ui/PlaceSlider'
 
-const LAST = 20
 /** One way of a repetition that is played takes about three seconds. */
 const PLAY_MS = 150
 
@@ -120,20 +120,7 @@ export function StagePanel({
         >
           {player.playing ? 'Stop' : 'Play'}
         </button>
-        <label className="flex min-w-40 flex-1 items-center gap-3">
-          <span>top</span>
-          <input
-            type="range"
-            aria-label="Place in the repetition"
-            min={0}
-            max={LAST}
-            value={at}
-            onChange={(e) => onAt(Number(e.target.value))}
-            className="h-6 flex-1 accent-[var(--accent)]"
-            aria-valuetext={`${Math.round((at / LAST) * 100)} % of the way down`}
-          />
-          <span>bottom</span>
-        </label>
+        <PlaceSlider at={at} onAt={onAt} />
         <select
           aria-label="Muscles on the figure"
           className="min-h-6 border border-rule px-1"
@@ -172,15 +159,15 @@ function usePlayer(at: number, onAt: (at: number) => void) {
     if (way === 0) return
     const timer = setTimeout(() => {
       const next = at + way
-      if (next < 0 || next > LAST) setWay(-way)
+      if (next < 0 || next > LAST_PLACE) setWay(-way)
       else onAt(next)
     }, PLAY_MS)
     return () => clearTimeout(timer)
   })
   const press = () => {
     if (window.matchMedia('(prefers-reduced-motion: reduce)').matches)
-      onAt(at >= LAST ? 0 : Math.min(LAST, at + LAST / 4))
-    else setWay(way !== 0 ? 0 : at >= LAST ? -1 : 1)
+      onAt(at >= LAST_PLACE ? 0 : Math.min(LAST_PLACE, at + LAST_PLACE / 4))
+    else setWay(way !== 0 ? 0 : at >= LAST_PLACE ? -1 : 1)
   }
   return { playing: way !== 0, press }
 }

@@ -10,6 +10,7 @@ import { Changes } from '../bench/Changes'
 import { candidateOptions } from '../bench/candidateOptions'
 import { useBrief } from '../brief/brief'
 import { useAddress } from '../../ui/useAddress'
+import { PlaceSlider } from '../../ui/PlaceSlider'
 
 /** Two clients of different build on the same exercise, to one scale: what the model says differs, and why. */
 export function ComparePage() {
@@ -121,19 +122,9 @@ export function ComparePage() {
           </div>
         </div>
       )}
-      <label className="flex items-center gap-3 border-t border-rule pt-1 text-sm">
-        <span>top</span>
-        <input
-          type="range"
-          aria-label="Place in the repetition"
-          min={0}
-          max={20}
-          value={at}
-          onChange={(e) => setAt(Number(e.target.value))}
-          className="h-6 flex-1 accent-[var(--accent)]"
-        />
-        <span>bottom</span>
-      </label>
+      <div className="flex border-t border-rule pt-1">
+        <PlaceSlider at={at} onAt={setAt} />
+      </div>
     </div>
   )
 }

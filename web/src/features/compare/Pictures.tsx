@@ -4,6 +4,7 @@ import { Stage } from '../../chart/stage/Stage'
 import { frame, toOneScale, toTheFloor } from '../../chart/stage/scene'
 import { Quiet } from '../../ui/Notice'
 import { WordMenu } from '../../ui/WordMenu'
+import { PlaceSlider } from '../../ui/PlaceSlider'
 
 /**
  * Two members in the same phase and at the same scale: beside one another, or laid over one another
@@ -83,19 +84,7 @@ export function Pictures({
         </div>
       )}
       <div className="no-print flex flex-wrap items-center gap-3 text-sm">
-        <label className="flex flex-1 items-center gap-3">
-          <span>top</span>
-          <input
-            type="range"
-            aria-label="Place in the repetition"
-            min={0}
-            max={20}
-            value={at}
-            onChange={(e) => onAt(Number(e.target.value))}
-            className="h-6 flex-1 accent-[var(--accent)]"
-          />
-          <span>bottom</span>
-        </label>
+        <PlaceSlider at={at} onAt={onAt} />
         <label className="flex min-h-6 items-center gap-2">
           <input type="checkbox" checked={over} onChange={(e) => setOver(e.target.checked)} />
           laid over one another

@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Link, useNavigate } from 'react-router'
 import { answer, api } from '../../api/client'
+import type { Schemas } from '../../api/client'
 import { afterClientChanged, afterGymChanged, useCatalogue } from '../../api/queries'
 import { Button } from '../../ui/Button'
 import { Trouble } from '../../ui/Notice'
@@ -53,6 +54,15 @@ export function FirstSteps({ clients, gyms }: { clients: number; gyms: number })
   )
 }
 
+const SAMPLE: Schemas['ClientInput'] = {
+  name: 'Sample client',
+  statureM: 1.7,
+  massKg: 68,
+  sex: 'FEMALE',
+  thigh: 'USUAL',
+  ankle: 'USUAL',
+}
+
 /** A way to look around first: an invented client in a gym that has everything. */
 function Sample() {
   const catalogue = useCatalogue()
@@ -60,12 +70,8 @@ function Sample() {
   const navigate = useNavigate()
   const make = useMutation({
     mutationFn: async (equipment: string[]) => {
+      const client = await answer(api.POST('/api/clients', { body: SAMPLE }))
       const gym = await answer(api.POST('/api/gyms', { body: { name: 'Sample gym', equipment } }))
-      const client = await answer(
-        api.POST('/api/clients', {
-          body: { name: 'Sample client', statureM: 1.7, massKg: 68, sex: 'FEMALE' },
-        }),
-      )
       return { client: client.id, gym: gym.id }
     },
     onSuccess: async ({ client, gym }) => {

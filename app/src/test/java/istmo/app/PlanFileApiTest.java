@@ -1,6 +1,7 @@
 package istmo.app;
 
 import static istmo.app.RunningApp.get;
+import static istmo.app.RunningApp.owner;
 import static istmo.app.RunningApp.post;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -8,7 +9,6 @@ import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
 import istmo.app.RunningApp.Answer;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -38,21 +38,20 @@ class PlanFileApiTest {
     week = paper.week();
   }
 
+  private static Answer brought(String text) {
+    return post("/api/weeks/imports", Map.of("clientId", client, "gymId", gym, "text", text));
+  }
+
   @Test
   void jsonAndCsvComeBackWithoutLoss() throws Exception {
     for (String file : List.of("/plan.json", "/plan.csv")) {
-      String text =
-          new String(RunningApp.bytes(paper.path(file)).content(), StandardCharsets.UTF_8);
-      Answer back =
-          post("/api/weeks/imports", Map.of("clientId", client, "gymId", gym, "text", text));
+      String text = RunningApp.text(owner(), paper.path(file));
+      Answer back = brought(text);
       assertThat(back.status()).as(back.body().toString()).isEqualTo(201);
       assertThat(back.body().at("/plan")).as(file).isEqualTo(week.at("/plan"));
       assertThat(back.body().at("/brief")).as(file).isEqualTo(week.at("/brief"));
       assertThat(back.at("/id").asString()).isNotEqualTo(week.at("/id").asString());
-      String again =
-          new String(
-              RunningApp.bytes("/api/weeks/" + back.at("/id").asString() + file).content(),
-              StandardCharsets.UTF_8);
+      String again = RunningApp.text(owner(), "/api/weeks/" + back.at("/id").asString() + file);
       assertThat(again).isEqualTo(text);
     }
   }
@@ -60,8 +59,7 @@ class PlanFileApiTest {
   /** Files of before drops could be said lack their columns, and mean what they meant. */
   @Test
   void aFileWithoutTheColumnsOfDropsIsRead() throws Exception {
-    String text =
-        new String(RunningApp.bytes(paper.path("/plan.csv")).content(), StandardCharsets.UTF_8);
+    String text = RunningApp.text(owner(), paper.path("/plan.csv"));
     String older =
         text.lines()
             .map(
@@ -69,8 +67,7 @@ class PlanFileApiTest {
                     l.replaceFirst(",side_rest_s.*$", "")
                         .replaceFirst("(,DROP|,STRAIGHT),.*$", "$1"))
             .collect(Collectors.joining("\n"));
-    Answer back =
-        post("/api/weeks/imports", Map.of("clientId", client, "gymId", gym, "text", older));
+    Answer back = brought(older);
     assertThat(back.status()).as(back.body().toString()).isEqualTo(201);
     assertThat(back.body().at("/plan").findValues("drops"))
         .containsExactly(
@@ -105,69 +102,26 @@ class PlanFileApiTest {
   @Test
   void aFileWithFaultsBringsNothingInAndNamesThem() {
     int before = get("/api/weeks").body().size();
-    String csv =
-        new String(RunningApp.bytes(paper.path("/plan.csv")).content(), StandardCharsets.UTF_8);
-    Answer bad =
-        post(
-            "/api/weeks/imports",
-            Map.of(
-                "clientId",
-                client,
-                "gymId",
-                gym,
-                "text",
-                csv.replace(",STRAIGHT", ",CROOKED").replace(",120,", ",soon,")));
+    String csv = RunningApp.text(owner(), paper.path("/plan.csv"));
+    Answer bad = brought(csv.replace(",STRAIGHT", ",CROOKED").replace(",120,", ",soon,"));
     assertThat(bad.status()).isEqualTo(422);
     assertThat(bad.fault("line 2, rest_s")).contains("\"soon\" cannot be read");
     assertThat(bad.fault("line 4, scheme")).contains("CROOKED");
-    assertThat(
-            post(
-                    "/api/weeks/imports",
-                    Map.of("clientId", client, "gymId", gym, "text", "a,b\n1,2\n"))
-                .fault("text"))
-        .contains("lacks the columns");
-    assertThat(
-            post(
-                    "/api/weeks/imports",
-                    Map.of(
-                        "clientId",
-                        client,
-                        "gymId",
-                        gym,
-                        "text",
-                        "{\"format\":\"other\",\"version\":1,\"brief\":{},\"plan\":{}}"))
-                .status())
+    assertThat(brought("a,b\n1,2\n").fault("text")).contains("lacks the columns");
+    assertThat(brought("{\"format\":\"other\",\"version\":1,\"brief\":{},\"plan\":{}}").status())
         .isEqualTo(422);
     assertThat(
-            post(
-                    "/api/weeks/imports",
-                    Map.of(
-                        "clientId",
-                        client,
-                        "gymId",
-                        gym,
-                        "text",
-                        "{\"format\":\"istmo-plan\",\"version\":1,\"brief\":{\"aim\":{\"VL\":1}},\"plan\":{\"name\":\"x\"}}"))
+            brought(
+                    "{\"format\":\"istmo-plan\",\"version\":1,\"brief\":{\"aim\":{\"VL\":1}},\"plan\":{\"name\":\"x\"}}")
                 .fault("days"))
         .isEqualTo("is needed");
-    assertThat(
-            post(
-                    "/api/weeks/imports",
-                    Map.of("clientId", client, "gymId", gym, "text", "{ nonsense"))
-                .fault("text"))
-        .contains("cannot be read as a plan");
+    assertThat(brought("{ nonsense").fault("text")).contains("cannot be read as a plan");
     assertThat(get("/api/weeks").body().size()).isEqualTo(before);
   }
 
   @Test
   void aByteOrderMarkDoesNoHarm() {
-    String csv =
-        new String(RunningApp.bytes(paper.path("/plan.csv")).content(), StandardCharsets.UTF_8);
-    assertThat(
-            post(
-                    "/api/weeks/imports",
-                    Map.of("clientId", client, "gymId", gym, "text", "\uFEFF" + csv))
-                .status())
-        .isEqualTo(201);
+    String csv = RunningApp.text(owner(), paper.path("/plan.csv"));
+    assertThat(brought("\uFEFF" + csv).status()).isEqualTo(201);
   }
 }

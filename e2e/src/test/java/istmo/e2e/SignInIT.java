@@ -84,6 +84,12 @@ class SignInIT {
       coach.looksBehind("Account: Ivo Tarrant");
       coach.opens("/clients");
       assertThat(page.getByText("No client yet.")).isVisible(SOON);
+
+      // who has nothing yet can look around with a sample
+      coach.opens("/").presses("Look around with a sample client");
+      assertThat(page.getByTestId("first-pick")).isVisible(SOON);
+      assertThat(page.getByTestId("brief")).containsText("Sample client");
+      coach.keepsAPicture("sample");
     }
   }
 }

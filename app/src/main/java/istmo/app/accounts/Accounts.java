@@ -137,9 +137,8 @@ public class Accounts {
 
   /**
    * The coach with this name and password, or empty; waits grow with failures in a row. Throws
-   * {@link TooManyTries} while it has to be waited, whatever the password. Failures from one
-   * address make that address wait long; those from anywhere make everybody wait a few seconds at
-   * most, so that nobody can keep a coach out.
+   * {@link TooManyTries} while this name has to wait at this address, whatever the password: who
+   * guesses from elsewhere keeps nobody out.
    *
    * @param address that the try comes from
    */
@@ -149,8 +148,7 @@ public class Accounts {
       return Optional.empty();
     }
     String fromThere = key + " " + address;
-    guesses.count(fromThere, BackOff::after);
-    guesses.count(key, BackOff::fromAnywhere);
+    guesses.count(fromThere);
     Optional<CoachEntity> coach = coaches.findBySignInName(key);
     boolean right =
         Passwords.matches(password, coach.map(CoachEntity::getPasswordHash).orElse(nobody))
@@ -159,7 +157,6 @@ public class Accounts {
       return Optional.empty();
     }
     guesses.right(fromThere);
-    guesses.right(key);
     return coach.map(c -> new Coach(c.getId(), c.getName()));
   }
 
@@ -170,7 +167,7 @@ public class Accounts {
   public void changePassword(UUID coachId, String old, String next) {
     CoachEntity e = withPassword(coachId);
     String counted = "change " + coachId;
-    guesses.count(counted, BackOff::after);
+    guesses.count(counted);
     List<InvalidInput.Fault> faults = new ArrayList<>();
     if (Passwords.matches(old, e.getPasswordHash())) {
       guesses.right(counted);

@@ -3,24 +3,17 @@ package istmo.app.accounts;
 import java.time.Duration;
 
 /**
- * How long a name has to wait after failures in a row: nothing for the first five, then 2, 4, 8 ...
- * seconds, at most a quarter of an hour.
+ * How long a name has to wait at an address after failures in a row: nothing for the first five,
+ * then 2, 4, 8 ... seconds, at most a quarter of an hour.
  */
 final class BackOff {
   private static final int FREE = 5;
-  private static final int FREE_ANYWHERE = 50;
-  private static final Duration SLOWED = Duration.ofSeconds(3);
   private static final Duration MOST = Duration.ofMinutes(15);
 
   /** After this long without another failure everything is forgotten. */
   static final Duration FORGOTTEN = Duration.ofHours(24);
 
   private BackOff() {}
-
-  /** What everybody waits after failures of one name from anywhere, at most a few seconds. */
-  static Duration fromAnywhere(int failures) {
-    return failures < FREE_ANYWHERE ? Duration.ZERO : SLOWED;
-  }
 
   static Duration after(int failures) {
     if (failures < FREE) {

@@ -7,7 +7,6 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
-import java.util.function.IntFunction;
 import org.springframework.stereotype.Component;
 
 /**
@@ -30,30 +29,29 @@ class Guesses {
   }
 
   /**
-   * Counts a try; throws {@link TooManyTries} while what is counted has to wait.
+   * Counts a try; throws {@link TooManyTries} while what is counted has to wait ({@link BackOff}).
    *
-   * @param counted a name, or a name from an address
-   * @param wait after so many failures in a row
+   * @param counted a name from an address, or a coach's change of password
    */
-  void count(String counted, IntFunction<Duration> wait) {
+  void count(String counted) {
     transactions.write(
         () -> failures.deleteByLastAtBefore(clock.instant().minus(BackOff.FORGOTTEN)));
     for (int k = 0; k < MOST_CLASHES; k++) {
-      if (transactions.write(() -> counts(counted, wait))) {
+      if (transactions.write(() -> counts(counted))) {
         return;
       }
     }
     throw new TooManyTries(1);
   }
 
-  private boolean counts(String counted, IntFunction<Duration> wait) {
+  private boolean counts(String counted) {
     Instant now = clock.instant();
     Optional<SignInFailureEntity> before = failures.findById(counted);
     if (before.isEmpty()) {
       return failures.first(counted, now) == 1;
     }
     int seen = before.get().getFailures();
-    Duration left = Duration.between(now, before.get().getLastAt().plus(wait.apply(seen)));
+    Duration left = Duration.between(now, before.get().getLastAt().plus(BackOff.after(seen)));
     if (!left.isNegative() && !left.isZero()) {
       throw new TooManyTries(left.toSeconds() + 1);
     }

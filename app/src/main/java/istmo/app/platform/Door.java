@@ -11,11 +11,8 @@ import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
-import org.springframework.http.ProblemDetail;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Stands before the sessions: refuses bodies that are too long before they are read, and says
@@ -27,14 +24,14 @@ final class Door extends OncePerRequestFilter {
   private static final Logger LOG = LoggerFactory.getLogger(Door.class);
 
   /** Bytes of a request; a whole archive or a table of sets may be longer. */
-  static final long LONGEST = 4L << 20;
+  private static final long LONGEST = 4L << 20;
 
   private static final long LONGEST_FILE = 128L << 20;
 
-  private final JsonMapper json;
+  private final Problems problems;
 
-  Door(JsonMapper json) {
-    this.json = json;
+  Door(Problems problems) {
+    this.problems = problems;
   }
 
   @Override
@@ -43,12 +40,13 @@ final class Door extends OncePerRequestFilter {
       throws ServletException, IOException {
     String path = request.getRequestURI();
     if (request.getHeader(HttpHeaders.TRANSFER_ENCODING) != null && !streams(path)) {
-      answer(response, HttpStatus.LENGTH_REQUIRED, "Say how long the body is (Content-Length).");
+      problems.answer(
+          response, HttpStatus.LENGTH_REQUIRED, "Say how long the body is (Content-Length).");
       return;
     }
     long longest = bringsAFile(path) ? LONGEST_FILE : LONGEST;
     if (request.getContentLengthLong() > longest) {
-      answer(
+      problems.answer(
           response,
           HttpStatus.CONTENT_TOO_LARGE,
           "The body may have at most " + (longest >> 20) + " MB. Nothing was read.");
@@ -61,7 +59,7 @@ final class Door extends OncePerRequestFilter {
         throw e;
       }
       LOG.warn("the database does not answer", e);
-      answer(response, HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.WORDS);
+      problems.answer(response, HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.WORDS);
     }
   }
 
@@ -72,14 +70,5 @@ final class Door extends OncePerRequestFilter {
 
   private static boolean bringsAFile(String path) {
     return path.contains("/imports") || path.startsWith("/api/archives");
-  }
-
-  private void answer(HttpServletResponse response, HttpStatus status, String detail)
-      throws IOException {
-    response.setStatus(status.value());
-    response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-    response
-        .getOutputStream()
-        .write(json.writeValueAsBytes(ProblemDetail.forStatusAndDetail(status, detail)));
   }
 }

@@ -25,14 +25,20 @@ public record DrawingView(
 
   /** A line through points; the role says what it shows. */
   public record LineView(String role, List<PointView> points, boolean closed) {
-    static LineView of(Drawing.Line line) {
+    /** As it is served, rounded to what can be seen. */
+    public static LineView of(Drawing.Line line) {
       return new LineView(
           line.role(), line.points().stream().map(PointView::of).toList(), line.closed());
     }
   }
 
   /** A circle, radius in m. */
-  public record CircleView(String role, PointView centre, double radius) {}
+  public record CircleView(String role, PointView centre, double radius) {
+    /** As it is served, rounded to what can be seen. */
+    public static CircleView of(Drawing.Circle c) {
+      return new CircleView(c.role(), PointView.of(c.centre()), Rounded.of(c.radius()));
+    }
+  }
 
   /** The lever arm of the load about a joint, m. */
   public record LeverView(String joint, PointView from, PointView to, double metres) {}
@@ -44,9 +50,7 @@ public record DrawingView(
   public static DrawingView of(Drawing d) {
     return new DrawingView(
         d.lines().stream().map(LineView::of).toList(),
-        d.circles().stream()
-            .map(c -> new CircleView(c.role(), PointView.of(c.centre()), Rounded.of(c.radius())))
-            .toList(),
+        d.circles().stream().map(CircleView::of).toList(),
         d.levers().stream()
             .map(
                 l ->

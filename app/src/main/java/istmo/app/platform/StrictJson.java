@@ -52,7 +52,7 @@ class StrictJson {
     }
   }
 
-  static boolean isText(String s) {
+  private static boolean isText(String s) {
     return s.codePoints().noneMatch(c -> c == 0 || (c >= 0xD800 && c <= 0xDFFF));
   }
 }

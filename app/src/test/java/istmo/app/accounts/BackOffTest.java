@@ -21,10 +21,4 @@ class BackOffTest {
   void waitsGrowAndEnd(int failures, long seconds) {
     assertThat(BackOff.after(failures)).hasSeconds(seconds);
   }
-
-  @ParameterizedTest
-  @CsvSource({"0, 0", "49, 0", "50, 3", "1000000, 3"})
-  void failuresFromAnywhereNeverKeepOut(int failures, long seconds) {
-    assertThat(BackOff.fromAnywhere(failures)).hasSeconds(seconds);
-  }
 }

@@ -2,6 +2,7 @@ package istmo.core.drawing;
 
 import istmo.core.movement.View;
 import java.util.List;
+import java.util.Set;
 
 /**
  * A technical figure as plain shapes in metres, to be painted by whoever has a brush. Side view: x
@@ -43,11 +44,20 @@ public record Drawing(
    */
   public record Band(String regionId, List<Point> course, double widthM) {}
 
+  /** Lines within the lifter, whose outlines are in {@link #body}, and the force. */
+  private static final Set<String> NOT_MACHINE =
+      Set.of("trunk", "thigh", "shank", "foot", "other", "arm", "force");
+
   public Drawing {
     lines = List.copyOf(lines);
     circles = List.copyOf(circles);
     levers = List.copyOf(levers);
     body = List.copyOf(body);
     muscles = List.copyOf(muscles);
+  }
+
+  /** The lines of machine and floor alone. */
+  public List<Line> machine() {
+    return lines.stream().filter(l -> !NOT_MACHINE.contains(l.role())).toList();
   }
 }

@@ -1,19 +1,15 @@
 package istmo.app.accounts.web;
 
-import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
+import istmo.app.platform.Problems;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
-import org.springframework.http.ProblemDetail;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Everything of the interface asks for a signed-in coach but what is needed to sign in, the model
@@ -36,7 +32,7 @@ class SecurityConfig {
 
   @Bean
   SecurityFilterChain security(
-      HttpSecurity http, SecurityContextRepository contexts, JsonMapper json) throws Exception {
+      HttpSecurity http, SecurityContextRepository contexts, Problems problems) throws Exception {
     PathPatternRequestMatcher.Builder path = PathPatternRequestMatcher.withDefaults();
     return http.authorizeHttpRequests(
             a ->
@@ -69,15 +65,13 @@ class SecurityConfig {
             e ->
                 e.authenticationEntryPoint(
                         (request, response, x) ->
-                            answer(
-                                json,
+                            problems.answer(
                                 response,
                                 HttpStatus.UNAUTHORIZED,
                                 "Sign in first. What you typed is kept."))
                     .accessDeniedHandler(
                         (request, response, x) ->
-                            answer(
-                                json,
+                            problems.answer(
                                 response,
                                 HttpStatus.FORBIDDEN,
                                 "This request did not carry this page's token. Nothing was changed;"
@@ -86,15 +80,5 @@ class SecurityConfig {
         // not be let in
         .headers(h -> h.frameOptions(f -> f.deny()).httpStrictTransportSecurity(t -> t.disable()))
         .build();
-  }
-
-  private static void answer(
-      JsonMapper json, HttpServletResponse response, HttpStatus status, String detail)
-      throws IOException {
-    response.setStatus(status.value());
-    response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-    response
-        .getOutputStream()
-        .write(json.writeValueAsBytes(ProblemDetail.forStatusAndDetail(status, detail)));
   }
 }

@@ -2,6 +2,7 @@ package istmo.app.catalogue.web;
 
 import istmo.app.platform.DrawingView;
 import istmo.core.catalogue.Catalogue;
+import istmo.core.drawing.Drawing;
 import istmo.core.drawing.Pictures;
 import java.time.Duration;
 import java.util.List;
@@ -16,10 +17,6 @@ import org.springframework.web.bind.annotation.RestController;
 class PicturesController {
   private static final Duration KEPT = Duration.ofHours(12);
 
-  /** What is too fine for a small picture: the lines within the lifter, and the force. */
-  private static final Set<String> LEFT_OUT =
-      Set.of("trunk", "thigh", "shank", "foot", "other", "arm", "force");
-
   private static final Set<String> ROUND = Set.of("bar", "weight", "roller", "head");
 
   /** The picture of a candidate: machine and lifter, in m. */
@@ -31,15 +28,18 @@ class PicturesController {
 
   private final List<PictureView> pictures =
       Pictures.of(Catalogue.standard()).entrySet().stream()
-          .map(e -> view(e.getKey(), DrawingView.of(e.getValue())))
+          .map(e -> view(e.getKey(), e.getValue()))
           .toList();
 
-  private static PictureView view(String candidateId, DrawingView d) {
+  private static PictureView view(String candidateId, Drawing d) {
     return new PictureView(
         candidateId,
-        d.lines().stream().filter(l -> !LEFT_OUT.contains(l.role())).toList(),
-        d.circles().stream().filter(c -> ROUND.contains(c.role())).toList(),
-        d.body());
+        d.machine().stream().map(DrawingView.LineView::of).toList(),
+        d.circles().stream()
+            .filter(c -> ROUND.contains(c.role()))
+            .map(DrawingView.CircleView::of)
+            .toList(),
+        d.body().stream().map(DrawingView.LineView::of).toList());
   }
 
   /** A man of usual proportions in every candidate, on usual machines. */

@@ -22,10 +22,6 @@ final class Page implements AutoCloseable {
   /** Ships inside the PDF library; Latin, Greek and Cyrillic. */
   private static final String FONT = "/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf";
 
-  /** The lines within the lifter, whose outline is drawn, and the force. */
-  private static final Set<String> LEFT_OUT =
-      Set.of("trunk", "thigh", "shank", "foot", "other", "arm", "force");
-
   private static final Set<String> DASHED = Set.of("rail", "cable");
   private static final float LEADING = 1.2f;
   private static final Map<String, Float> WIDTHS = Map.of("plate", 1.6f, "pad", 2.4f);
@@ -117,13 +113,11 @@ final class Page implements AutoCloseable {
     double bottom = height - y - boxHeight - scale * b[1];
     out.setStrokingColor(0.1f, 0.1f, 0.1f);
     out.setNonStrokingColor(1f, 1f, 1f);
-    for (Drawing.Line l : d.lines()) {
-      if (!LEFT_OUT.contains(l.role())) {
-        out.setLineWidth(WIDTHS.getOrDefault(l.role(), 1f));
-        out.setLineDashPattern(DASHED.contains(l.role()) ? new float[] {3, 2} : new float[] {}, 0);
-        path(l, left, bottom, scale);
-        out.stroke();
-      }
+    for (Drawing.Line l : d.machine()) {
+      out.setLineWidth(WIDTHS.getOrDefault(l.role(), 1f));
+      out.setLineDashPattern(DASHED.contains(l.role()) ? new float[] {3, 2} : new float[] {}, 0);
+      path(l, left, bottom, scale);
+      out.stroke();
     }
     out.setLineDashPattern(new float[] {}, 0);
     out.setLineWidth(0.8f);
@@ -179,9 +173,7 @@ final class Page implements AutoCloseable {
 
   private static double[] bounds(Drawing d) {
     double[] b = {Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
-    d.lines().stream()
-        .filter(l -> !LEFT_OUT.contains(l.role()))
-        .forEach(l -> l.points().forEach(p -> grow(b, p.x(), p.y(), 0)));
+    d.machine().forEach(l -> l.points().forEach(p -> grow(b, p.x(), p.y(), 0)));
     d.body().forEach(l -> l.points().forEach(p -> grow(b, p.x(), p.y(), 0)));
     d.circles().forEach(c -> grow(b, c.centre().x(), c.centre().y(), c.radius()));
     return b;
