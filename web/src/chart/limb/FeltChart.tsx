@@ -44,7 +44,7 @@ export function FeltChart({ regions, felt, onFelt, className = '' }: Props) {
             x={2 * k + 1}
             y={TOP - 0.12}
             textAnchor="middle"
-            fontSize={0.34}
+            fontSize={0.46}
             fill="var(--ink-2)"
             aria-hidden
           >

@@ -1,9 +1,11 @@
 import { useState } from 'react'
-import type { BenchSide } from '../../api/client'
+import type { BenchSide, Client } from '../../api/client'
 import { useBenchOnce, useCatalogue, useClients } from '../../api/queries'
 import { Stage } from '../../chart/stage/Stage'
 import { frame, SEEN } from '../../chart/stage/scene'
 import type { Box } from '../../chart/stage/scene'
+import { trim } from '../../quantity/format'
+import { ANKLE_WORDS } from '../clients/cautions'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { WordMenu } from '../../ui/WordMenu'
 import { Changes } from '../bench/Changes'
@@ -173,8 +175,8 @@ function short(side: BenchSide): string {
   return side.clientName.split(' ')[0]!
 }
 
-function build(c?: { statureM: number; massKg: number; thigh: string; ankle: string }): string {
+function build(c?: Client): string {
   return c
-    ? `${Math.round(100 * c.statureM)} cm, ${c.massKg} kg, thigh ${c.thigh.toLowerCase()}, ankle ${c.ankle.toLowerCase()}`
+    ? `${trim(100 * c.statureM, 1)} cm, ${c.massKg} kg, thigh ${c.thigh.toLowerCase()}, ankle ${ANKLE_WORDS[c.ankle]}`
     : ''
 }

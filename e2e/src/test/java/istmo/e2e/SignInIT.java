@@ -70,26 +70,34 @@ class SignInIT {
                   AriaRole.HEADING, new Page.GetByRoleOptions().setName("Half a Client")))
           .isVisible(SOON);
 
-      // another coach sees none of it
-      coach.looksBehind("Account: Maren Solvik");
-      var form =
-          page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Another coach"));
-      form.getByLabel("Coach's name").fill("Ivo Tarrant");
-      form.getByLabel("Name to sign in with").fill("ivo");
-      form.getByLabel("Password").fill("rope and tackle 9");
-      form.getByRole(AriaRole.BUTTON).click();
-      assertThat(form.getByText("Added.")).isVisible(SOON);
-      coach.presses("Sign out");
-      coach.fills("Name", "ivo").fills("Password", "rope and tackle 9").presses("Sign in");
-      coach.looksBehind("Account: Ivo Tarrant");
-      coach.opens("/clients");
-      assertThat(page.getByText("No client yet.")).isVisible(SOON);
-
-      // who has nothing yet can look around with a sample
-      coach.opens("/").presses("Look around with a sample client");
-      assertThat(page.getByTestId("first-pick")).isVisible(SOON);
-      assertThat(page.getByTestId("brief")).containsText("Sample client");
-      coach.keepsAPicture("sample");
+      anotherCoachSeesNoneOfIt(coach);
+      aSampleShowsWhatThereIs(coach);
     }
+  }
+
+  private static void anotherCoachSeesNoneOfIt(Coach coach) {
+    Page page = coach.page;
+    coach.looksBehind("Account: Maren Solvik");
+    var form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Another coach"));
+    form.getByLabel("Coach's name").fill("Ivo Tarrant");
+    form.getByLabel("Name to sign in with").fill("ivo");
+    form.getByLabel("Password").fill("rope and tackle 9");
+    form.getByRole(AriaRole.BUTTON).click();
+    assertThat(form.getByText("Added.")).isVisible(SOON);
+    coach.presses("Sign out");
+    coach.fills("Name", "ivo").fills("Password", "rope and tackle 9").presses("Sign in");
+    coach.looksBehind("Account: Ivo Tarrant");
+    coach.opens("/clients");
+    assertThat(page.getByText("No client yet.")).isVisible(SOON);
+  }
+
+  /** Who has nothing yet can look around with a sample. */
+  private static void aSampleShowsWhatThereIs(Coach coach) {
+    Page page = coach.page;
+    coach.opens("/").presses("Look around with a sample client");
+    assertThat(page.getByTestId("first-pick")).isVisible(SOON);
+    assertThat(page.getByTestId("brief")).containsText("Sample client");
+    assertThat(page.locator("[data-thumb]").first()).isVisible(SOON);
+    coach.keepsAPicture("sample");
   }
 }

@@ -62,23 +62,21 @@ public final class SheetWords {
 
   /** The load of the first set, with its plates, or how to find it. */
   public static String load(WorkingLoad w, Unit unit) {
+    String between =
+        w.lowKg() < w.highKg()
+            ? "between " + unit.number(w.lowKg()) + " and " + unit.words(w.highKg())
+            : "";
     return w.sets()
         .get(0)
         .load()
-        .map(
-            l ->
-                (w.lowKg() < w.highKg()
-                        ? "between "
-                            + unit.number(w.lowKg())
-                            + " and "
-                            + unit.words(w.highKg())
-                            + "; begin with "
-                        : "")
-                    + unit.words(l))
-        .orElse(Character.toUpperCase(w.basis().charAt(0)) + w.basis().substring(1));
+        .map(l -> (between.isEmpty() ? "" : between + "; begin with ") + unit.words(l))
+        .orElse(
+            between.isEmpty()
+                ? Character.toUpperCase(w.basis().charAt(0)) + w.basis().substring(1)
+                : between + ": begin with no more than the lightest here");
   }
 
-  /** Lighter sets, or nothing where there are none. */
+  /** Warm-up sets, or nothing where there are none. */
   public static String warmUps(WorkingLoad w, Unit unit) {
     return w.warmUps().isEmpty()
         ? ""

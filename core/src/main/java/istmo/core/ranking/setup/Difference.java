@@ -80,14 +80,15 @@ public record Difference(List<RegionChange> changes, List<String> sentences) {
         secondName);
     hipOverKnee(sentences, a, b, firstName, secondName);
     sentences.add(
-        "For "
+        "Gives out first for "
             + firstName
-            + " "
-            + lowerFirst(LimiterWords.givesOut(first.set().gaveOut()))
-            + " For "
+            + ": "
+            + LimiterWords.shares(first.set().gaveOut())
+            + "; for "
             + secondName
-            + " "
-            + lowerFirst(LimiterWords.givesOut(second.set().gaveOut())));
+            + ": "
+            + LimiterWords.shares(second.set().gaveOut())
+            + ".");
     String told = inWords(changes);
     sentences.add(
         told.isEmpty()
@@ -130,10 +131,6 @@ public record Difference(List<RegionChange> changes, List<String> sentences) {
             + (told.size() > 4
                 ? String.format(Locale.ROOT, " and %d more.", told.size() - 4)
                 : ".");
-  }
-
-  private static String lowerFirst(String sentence) {
-    return Character.toLowerCase(sentence.charAt(0)) + sentence.substring(1);
   }
 
   private static AnalysisPoint bottom(Analysis a) {

@@ -1,0 +1,27 @@
+package istmo.app.plans.out;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import istmo.core.plan.WorkingLoad;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+class SheetWordsTest {
+  private static WorkingLoad toBeFound(double low, double high) {
+    WorkingLoad.SetLine set = new WorkingLoad.SetLine(0, 8, 20, Optional.empty(), List.of(), "");
+    return new WorkingLoad(low, high, "by feel: no lift is known", List.of(), List.of(set));
+  }
+
+  /** Where nothing here is as light as the load that is believed, the sheet still says the load. */
+  @Test
+  void aLoadThatCannotBeMadeIsSaidAndErrsLight() {
+    assertThat(SheetWords.load(toBeFound(3.1, 4.7), Unit.KG))
+        .isEqualTo("between 3.1 and 4.7 kg: begin with no more than the lightest here");
+  }
+
+  @Test
+  void aLoadThatNothingTellsIsFound() {
+    assertThat(SheetWords.load(toBeFound(0, 0), Unit.KG)).isEqualTo("By feel: no lift is known");
+  }
+}
