@@ -63,7 +63,13 @@ final class Appraisal {
   static final int LONGEST_S = 10;
 
   static final int FAMILY_AGAIN = 80;
-  static final int EXERCISE_AGAIN = 60;
+
+  /**
+   * For an exercise on one more day where other exercises are asked for each day: as much as two
+   * sets short of a region of weight 1, so that a second exercise that does as well goes first and
+   * one that does much less does not.
+   */
+  static final int EXERCISE_AGAIN = 600;
 
   private Appraisal() {}
 

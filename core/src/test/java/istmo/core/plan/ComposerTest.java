@@ -328,6 +328,33 @@ class ComposerTest {
   }
 
   @Test
+  void otherExercisesEachDayAreOtherOnes() {
+    Aim aim = new Aim(Map.of("VL", 3, "BFL", 3, "GASM", 1), Set.of());
+    Offers offers = Plans.real(aim, TrainingAge.MONTHS, Plans.EVERYTHING);
+    List<Day> frames = List.of(new Day(1, 60, false, List.of()), new Day(4, 60, false, List.of()));
+    Targets targets = Targets.of(aim, Optional.of(TrainingAge.MONTHS), false, offers.all());
+    Task task =
+        new Task(offers, targets, frames, Pairing.NONE, true, Optional.of(TrainingAge.MONTHS));
+    int[] next = {0};
+    Week week =
+        Composition.week(
+            task,
+            new Composer(task).compose(10, p -> {}).orElseThrow(),
+            b -> b,
+            () -> "i" + next[0]++);
+    List<String> exercises =
+        week.days().stream()
+            .flatMap(
+                d ->
+                    d.items().stream()
+                        .map(i -> offers.get(i.candidateId()).exerciseId())
+                        .distinct())
+            .toList();
+    assertThat(exercises).hasSizeGreaterThan(4).doesNotHaveDuplicates();
+    assertThat(Coverage.of(week, offers, targets).findings()).isEmpty();
+  }
+
+  @Test
   void whatIsShortIsExplainedWithWaysThatHelp() {
     Aim aim = new Aim(Map.of("VL", 3, "BFL", 3, "GASM", 1), Set.of());
     Offers offers = Plans.real(aim, TrainingAge.YEARS, Plans.EVERYTHING);
