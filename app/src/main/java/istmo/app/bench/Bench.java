@@ -3,6 +3,7 @@ package istmo.app.bench;
 import istmo.app.catalogue.Variants;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
+import istmo.app.clients.Reports;
 import istmo.app.gyms.Gyms;
 import istmo.app.platform.Transactions;
 import istmo.core.anatomy.RegionValues;
@@ -62,11 +63,13 @@ public class Bench {
   private final Clients clients;
   private final Gyms gyms;
   private final Variants variants;
+  private final Reports reports;
 
-  Bench(Clients clients, Gyms gyms, Variants variants) {
+  Bench(Clients clients, Gyms gyms, Variants variants, Reports reports) {
     this.clients = clients;
     this.gyms = gyms;
     this.variants = variants;
+    this.reports = reports;
   }
 
   /**
@@ -269,8 +272,10 @@ public class Bench {
     Client client = sides.get(0).client();
     return Optional.of(
         Comparison.of(
-            client.brief(
-                equipment(requests.get(0).gymId()), aim, school, requests.get(0).stiffToday()),
+            client
+                .brief(
+                    equipment(requests.get(0).gymId()), aim, school, requests.get(0).stiffToday())
+                .learning(reports.of(client)),
             computed));
   }
 

@@ -3,11 +3,11 @@ package istmo.app.orders;
 import istmo.app.catalogue.Trainables;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
+import istmo.app.clients.Reports;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
 import istmo.app.platform.Transactions;
 import istmo.app.schools.Schools;
-import istmo.app.sessions.History;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.Profile;
@@ -29,9 +29,7 @@ import istmo.core.ranking.order.MeasuringValue;
 import istmo.core.ranking.order.Order;
 import istmo.core.ranking.order.OrderChange;
 import istmo.core.ranking.order.Orders;
-import istmo.core.record.Experience;
 import istmo.core.stimulus.School;
-import java.time.Clock;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -95,8 +93,7 @@ public class OrderBook {
   private final Gyms gyms;
   private final Trainables trainables;
   private final Schools schools;
-  private final History history;
-  private final Clock clock;
+  private final Reports reports;
 
   /**
    * @param bodies how many bodies' evaluations are kept; one takes 12 to 17 MB
@@ -106,15 +103,13 @@ public class OrderBook {
       Gyms gyms,
       Trainables trainables,
       Schools schools,
-      History history,
-      Clock clock,
+      Reports reports,
       @Value("${istmo.orders.kept-bodies}") int bodies) {
     this.evaluations = Kept.atMost(bodies);
     this.bySchool = Kept.atMost(4 * bodies);
     this.ownEvaluations = Kept.atMost(20 * bodies);
     this.schools = schools;
-    this.history = history;
-    this.clock = clock;
+    this.reports = reports;
     this.clients = clients;
     this.gyms = gyms;
     this.trainables = trainables;
@@ -172,17 +167,10 @@ public class OrderBook {
 
   private Brief brief(Client client, Gym gym, OrderRequest request) {
     Transactions.mustBeOutside("an order");
-    Brief brief =
-        client
-            .brief(gym.equipment(), request.aim(), request.school(), request.stiffToday())
-            .weighed(request.weights());
-    return client.learns()
-        ? brief.learning(
-            Experience.of(
-                history
-                    .since(client.id(), clock.instant().minus(Experience.COUNTS_FOR), List.of())
-                    .values()))
-        : brief;
+    return client
+        .brief(gym.equipment(), request.aim(), request.school(), request.stiffToday())
+        .weighed(request.weights())
+        .learning(reports.of(client));
   }
 
   private Order order(Brief brief) {

@@ -8,9 +8,9 @@ import istmo.app.accounts.CurrentCoach;
 import istmo.app.catalogue.Trainables;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
+import istmo.app.clients.Reports;
 import istmo.app.gyms.Gyms;
 import istmo.app.schools.Schools;
-import istmo.app.sessions.History;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Profile;
@@ -18,7 +18,6 @@ import istmo.core.body.Sex;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Weights;
 import istmo.core.stimulus.School;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -54,8 +53,7 @@ class ManyClientsTest {
             gyms,
             RunningApp.bean(Trainables.class),
             RunningApp.bean(Schools.class),
-            RunningApp.bean(History.class),
-            RunningApp.bean(Clock.class),
+            RunningApp.bean(Reports.class),
             KEPT_BODIES);
     UUID gym =
         coach.as(Accounts.FIRST, () -> gyms.add("Harbour wall", Set.of("barbell", "rack")).id());

@@ -4,6 +4,7 @@ import istmo.core.anatomy.Coordinate;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.Posture;
+import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -97,7 +98,7 @@ public final class Analyser {
             String.format(Locale.ROOT, "%.0f kg is too light to be held in balance here.", working),
             "more load, or less help");
       }
-      if (tuck > Math.toRadians(1)) {
+      if (tuck > Math.toRadians(1) && tuck <= Reach.MOST_TUCK) {
         notes.add(
             String.format(
                 Locale.ROOT, "The pelvis tucks by %.0f° at the bottom.", Math.toDegrees(tuck)));

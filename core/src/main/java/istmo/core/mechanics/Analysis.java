@@ -1,7 +1,9 @@
 package istmo.core.mechanics;
 
 import istmo.core.anatomy.Coordinate;
+import istmo.core.movement.Reach;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Predicate;
 
 /**
@@ -34,6 +36,27 @@ public record Analysis(
   public Analysis endedAfter(int repetitions) {
     return new Analysis(
         limitKg, workingKg, stickingPhase, limiters, set.endedAfter(repetitions), points, notes);
+  }
+
+  /** Greatest angle by which the pelvis tucks under at any point, rad. */
+  public double tuckRad() {
+    return points.stream()
+        .mapToDouble(p -> p.posture().angle(Coordinate.LUMBAR_FLEXION))
+        .max()
+        .orElse(0);
+  }
+
+  /** What asks for care in this set-up, each with the way back. */
+  public List<String> cautions() {
+    return tuckRad() <= Reach.MOST_TUCK
+        ? List.of()
+        : List.of(
+            String.format(
+                Locale.ROOT,
+                "The pelvis tucks by %.0f° at the bottom; up to %.0f° is usually let pass. Stop"
+                    + " higher, or set up so that the hip bends less.",
+                Math.toDegrees(tuckRad()),
+                Math.toDegrees(Reach.MOST_TUCK)));
   }
 
   /** Greatest moment left unbalanced at any point, N m. */

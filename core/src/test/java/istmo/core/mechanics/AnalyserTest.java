@@ -19,8 +19,10 @@ import istmo.core.movement.Setup;
 import istmo.core.movement.family.Families;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.Vec3;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -110,6 +112,31 @@ class AnalyserTest {
             .isCloseTo(0, within(1e-3));
       }
     }
+  }
+
+  /** A press so deep that the pelvis tucks far is a caution with the way back, not a note. */
+  @Test
+  void aPelvisThatTucksFarIsACaution() {
+    List<Analysis> deeper =
+        IntStream.rangeClosed(80, 120)
+            .mapToObj(
+                deg ->
+                    new Analyser(LIFTER)
+                        .analyse(
+                            Families.get("press"),
+                            Bodies.setup("press", Map.of("kneeDepth", (double) deg)),
+                            LoadRule.USUAL))
+            .filter(Analysis.class::isInstance)
+            .map(Analysis.class::cast)
+            .toList();
+    Analysis deep = deeper.get(deeper.size() - 1);
+    assertThat(deeper.get(0).cautions()).isEmpty();
+    assertThat(Math.toDegrees(deep.tuckRad())).isGreaterThan(10);
+    assertThat(deep.cautions())
+        .singleElement()
+        .asString()
+        .contains(String.format("%.0f°", Math.toDegrees(deep.tuckRad())), "Stop higher");
+    assertThat(deep.notes()).noneMatch(n -> n.contains("tucks"));
   }
 
   /**

@@ -22,12 +22,14 @@ import istmo.core.ranking.brief.Weights;
 import istmo.core.ranking.brief.Weights.Criterion;
 import istmo.core.ranking.brief.Weights.Preset;
 import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.ranking.criterion.ScoredCandidate;
 import istmo.core.ranking.explanation.Comparison;
 import istmo.core.ranking.order.Order;
 import istmo.core.ranking.order.Orders;
 import istmo.core.ranking.order.Together;
 import istmo.core.record.Experience;
 import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
@@ -353,6 +355,40 @@ class HonestOrderTest {
     assertThatThrownBy(
             () -> Comparison.of(brief(BACK_OF_THE_THIGH), List.of(side("leg-press/low"))))
         .isInstanceOf(InvalidInput.class);
+  }
+
+  /** A comparison that left a client's reports out would contradict the order that counts them. */
+  @Test
+  void aComparisonCountsWhatTheClientFelt() {
+    List<Comparison.Side> two = List.of(side("leg-press/low"), side("leg-press/high"));
+    Brief brief = brief(new Aim(Map.of("VL", 3), Set.of()));
+    Brief learned =
+        brief.learning(
+            new Experience(
+                Map.of("leg-press/low", told(5, Map.of("quads", 5), List.of(0, 0, 0, 0, 0)))));
+    Comparison without = Comparison.of(brief, two);
+    Comparison with = Comparison.of(learned, two);
+    double shift =
+        ScoredCandidate.said("leg-press/low", two.get(0).stimulus(), learned.experience())[
+            ScoredCandidate.index("VL")];
+    assertThat(shift).isGreaterThan(0.01);
+    assertThat((outerQuad(with, 0) + Stimulus.FLOOR) / (outerQuad(without, 0) + Stimulus.FLOOR))
+        .isCloseTo(Math.exp(shift), within(1e-9));
+    assertThat(outerQuad(with, 1)).isLessThanOrEqualTo(outerQuad(without, 1) * Math.exp(shift));
+    assertThat(with.sentences())
+        .anyMatch(s -> s.startsWith("Leg press") && s.contains("felt it in the quads in 5 of 5"))
+        .anyMatch(s -> s.contains("That moves the figure for the outer quad (sweep) by +"));
+    assertThat(without.sentences()).noneMatch(s -> s.contains("felt"));
+  }
+
+  private static double outerQuad(Comparison c, int side) {
+    return c.regions().stream()
+        .filter(p -> p.regionId().equals("VL"))
+        .findFirst()
+        .orElseThrow()
+        .members()
+        .get(side)
+        .value();
   }
 
   private static Comparison.Side side(String id) {

@@ -174,6 +174,7 @@ class AnalysisController {
       @MayBeMissing SimulatedSetView set,
       @MayBeMissing Double worstResidualNm,
       Map<String, Double> regionStimulus,
+      List<String> cautions,
       List<String> notes,
       List<AnalysisPointView> points) {}
 
@@ -209,6 +210,7 @@ class AnalysisController {
           null,
           Map.of(),
           List.of(),
+          List.of(),
           List.of());
     }
     Analysis a = (Analysis) result;
@@ -223,6 +225,7 @@ class AnalysisController {
         SimulatedSetView.of(a.set()),
         a.worstResidualNm(),
         Stimulus.byRegion(a, school).asMap(),
+        a.cautions(),
         a.notes(),
         a.points().stream().map(AnalysisController::point).toList());
   }

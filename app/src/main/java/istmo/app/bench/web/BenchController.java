@@ -109,6 +109,7 @@ class BenchController {
       List<GripView> planGrips,
       @MayBeMissing Double stickingPhase,
       List<LimiterView> limiters,
+      List<String> cautions,
       List<String> notes,
       Map<String, Double> stimulus,
       Map<String, StripView> strips) {}
@@ -294,6 +295,7 @@ class BenchController {
             : GripView.of(Grips.plan(s.body(), family(s), s.setup(), last, working)),
         analysis.map(Analysis::stickingPhase).orElse(null),
         analysis.map(a -> limiters(a)).orElse(List.of()),
+        analysis.map(Analysis::cautions).orElse(List.of()),
         analysis.map(a -> notes(s, a)).orElse(List.of()),
         s.stimulus().map(Rounded::of).orElse(Map.of()),
         analysis.map(a -> strips(a, school)).orElse(Map.of()));

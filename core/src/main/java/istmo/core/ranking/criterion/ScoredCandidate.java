@@ -34,7 +34,7 @@ public record ScoredCandidate(
   public static ScoredCandidate of(
       Evaluation.Computed e, Evidence evidence, Experience experience) {
     Evidence.At at = evidence.at(Point.of(e.candidate()));
-    double[] said = said(e, experience);
+    double[] said = said(e.candidate().id(), e.stimulus(), experience);
     RegionValues stimulus =
         RegionValues.of(
             region -> {
@@ -45,16 +45,20 @@ public record ScoredCandidate(
     return new ScoredCandidate(e, at, said, stimulus);
   }
 
-  private static double[] said(Evaluation.Computed e, Experience experience) {
+  /**
+   * What this client felt in an exercise, added to ln(stimulus) of each region by its place in the
+   * list.
+   */
+  public static double[] said(String candidateId, RegionValues mechanics, Experience experience) {
     double[] said = new double[REGIONS.size()];
     if (!experience.isEmpty()) {
-      double most = e.stimulus().stream().max().orElse(0);
+      double most = mechanics.stream().max().orElse(0);
       Set<String> meant =
           REGIONS.stream()
-              .filter(r -> e.stimulus().get(r) >= MEANT * most)
+              .filter(r -> mechanics.get(r) >= MEANT * most)
               .map(Region::group)
               .collect(Collectors.toSet());
-      Arrays.setAll(said, r -> experience.shift(e.candidate().id(), REGIONS.get(r).group(), meant));
+      Arrays.setAll(said, r -> experience.shift(candidateId, REGIONS.get(r).group(), meant));
     }
     return said;
   }

@@ -34,7 +34,7 @@ import java.util.stream.Collectors;
 /**
  * Two to four candidates point by point: for every region what each gives with its 80 % interval
  * and the chance that it gives most, under draws common to all, and in plain words what truly
- * differs.
+ * differs. What the client felt in an exercise counts as it does in the order.
  *
  * @param regions every region, in the order of the list
  * @param criteria the practical points of each
@@ -88,8 +88,12 @@ public record Comparison(
     Evidence evidence = Evidence.of(brief.school());
     List<Evidence.At> at = sides.stream().map(s -> evidence.at(s.point())).toList();
     List<Points> regions = new ArrayList<>();
+    List<double[]> said =
+        sides.stream()
+            .map(s -> ScoredCandidate.said(s.candidate().id(), s.stimulus(), brief.experience()))
+            .toList();
     for (Region r : Regions.standard().all()) {
-      regions.add(points(brief, sides, at, r.id()));
+      regions.add(points(brief, sides, at, said, r.id()));
     }
     List<String> sentences = new ArrayList<>();
     brief
@@ -100,6 +104,19 @@ public record Comparison(
     others(regions, brief.aim(), sides).forEach(sentences::add);
     ends(sides, sentences);
     angles(sides, sentences);
+    for (int i = 0; i < sides.size(); i++) {
+      Candidate c = sides.get(i).candidate();
+      List<String> words =
+          Explanation.said(
+              c.id(),
+              said.get(i),
+              brief.experience(),
+              brief.aim().weights().keySet(),
+              "here as in the order");
+      if (!words.isEmpty()) {
+        sentences.add(c.name() + ": " + String.join(" ", words));
+      }
+    }
     String most =
         brief.aim().weights().entrySet().stream()
             .max(Map.Entry.comparingByValue())
@@ -147,16 +164,18 @@ public record Comparison(
     return List.copyOf(result);
   }
 
-  private static Points points(Brief brief, List<Side> sides, List<Evidence.At> at, String id) {
+  private static Points points(
+      Brief brief, List<Side> sides, List<Evidence.At> at, List<double[]> said, String id) {
     int r = ScoredCandidate.index(id);
     double[][] draws = new double[sides.size()][Evidence.DRAWS];
     double[] value = new double[sides.size()];
     for (int i = 0; i < draws.length; i++) {
       double mechanics = sides.get(i).stimulus().get(id) + Stimulus.FLOOR;
-      value[i] = Math.max(0, mechanics * Math.exp(at.get(i).shift(r)) - Stimulus.FLOOR);
+      double own = said.get(i)[r];
+      value[i] = Math.max(0, mechanics * Math.exp(at.get(i).shift(r) + own) - Stimulus.FLOOR);
       double[] deviation = at.get(i).draws(r, brief.measured());
       for (int d = 0; d < deviation.length; d++) {
-        draws[i][d] = Math.max(0, mechanics * Math.exp(deviation[d]) - Stimulus.FLOOR);
+        draws[i][d] = Math.max(0, mechanics * Math.exp(deviation[d] + own) - Stimulus.FLOOR);
       }
     }
     int[] wins = new int[draws.length];

@@ -18,9 +18,11 @@ import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.ranking.criterion.Fit;
 import istmo.core.ranking.criterion.LimiterWords;
 import istmo.core.ranking.criterion.ScoredCandidate;
+import istmo.core.record.Experience;
 import istmo.core.stimulus.HeaviestLength;
 import istmo.core.stimulus.School;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -88,35 +90,51 @@ public final class Explanation {
     sentences.add(studied(Required.entry(shift, false), most, studies));
     agreed(Required.entry(shift, true), e.candidate(), studies).ifPresent(sentences::add);
     e.reach().changes().forEach(text -> sentences.add("For this client: " + text));
-    e.analysis().notes().forEach(sentences::add);
+    sentences.addAll(e.analysis().cautions());
+    sentences.addAll(e.analysis().notes());
     brief.profile().habits().stream()
         .filter(h -> h.family().equals(x.family().id()) && aimsAtGroup(aim, h.group()))
         .forEach(h -> sentences.add(h.change()));
-    said(j, brief, aimed.stream().map(Map.Entry::getKey).toList()).forEach(sentences::add);
+    said(
+            e.candidate().id(),
+            j.said(),
+            brief.experience(),
+            aimed.stream().map(Map.Entry::getKey).toList(),
+            "in this client's order")
+        .forEach(sentences::add);
     machine(brief, x).ifPresent(sentences::add);
     sentences.add("It costs: " + costs(e, x.setUpMinutes()) + ".");
     sentences.add(sure(ranked));
     return sentences;
   }
 
-  /** What this client has said of it, and what that does. */
-  private static List<String> said(ScoredCandidate j, Brief brief, List<String> aimed) {
-    List<String> words = new ArrayList<>(brief.experience().words(j.evaluation().candidate().id()));
+  /**
+   * What this client has said of an exercise, and what that does.
+   *
+   * @param said added to ln(stimulus) of each region, by its place in the list
+   * @param aimed ids of the regions that are told
+   * @param where the figure is that it moves
+   */
+  static List<String> said(
+      String candidateId,
+      double[] said,
+      Experience experience,
+      Collection<String> aimed,
+      String where) {
+    List<String> words = new ArrayList<>(experience.words(candidateId));
     List<String> moved =
         aimed.stream()
-            .filter(id -> Math.abs(j.said()[ScoredCandidate.index(id)]) >= 0.01)
+            .filter(id -> Math.abs(said[ScoredCandidate.index(id)]) >= 0.01)
             .map(
                 id ->
-                    String.format(
-                        Locale.ROOT,
-                        "the %s by %+.0f %%",
-                        LimiterWords.name(id),
-                        100 * Math.expm1(j.said()[ScoredCandidate.index(id)])))
+                    "the "
+                        + LimiterWords.name(id)
+                        + " by "
+                        + percent(said[ScoredCandidate.index(id)]))
             .toList();
     if (!moved.isEmpty()) {
       String from = words.isEmpty() ? "What this client felt in another set-up of it" : "That";
-      words.add(
-          from + " moves the figure for " + String.join(", ", moved) + " in this client's order.");
+      words.add(from + " moves the figure for " + String.join(", ", moved) + " " + where + ".");
     }
     return words;
   }
