@@ -2,6 +2,7 @@ import createClient from 'openapi-fetch'
 import type { components, paths } from './schema'
 
 export type Schemas = components['schemas']
+export type Account = Schemas['AccountView']
 export type Client = Schemas['ClientView']
 export type Gym = Schemas['GymView']
 export type Catalogue = Schemas['CatalogueView']

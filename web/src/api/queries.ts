@@ -8,7 +8,7 @@ export const keys = {
   pictures: ['pictures'] as const,
   search: (text: string) => ['search', text] as const,
   clients: ['clients'] as const,
-  today: (zone: string) => ['today', zone] as const,
+  today: ['today'] as const,
   gyms: ['gyms'] as const,
   removedGyms: ['gyms', 'removed'] as const,
   sessions: (clientId?: string) => ['sessions', clientId ?? 'all'] as const,
@@ -85,14 +85,12 @@ export const useClients = (enabled = true) =>
   useQuery({ queryKey: keys.clients, queryFn: () => answer(api.GET('/api/clients')), enabled })
 
 /** What waits, on the day that it is where the coach is. */
-export const useToday = () => {
-  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
-  return useQuery({
-    queryKey: keys.today(zone),
-    queryFn: () => answer(api.GET('/api/today', { params: { query: { zone } } })),
+export const useToday = () =>
+  useQuery({
+    queryKey: keys.today,
+    queryFn: () => answer(api.GET('/api/today')),
     staleTime: 0, // what waits changes with every act in the other rooms
   })
-}
 
 export const useGyms = () =>
   useQuery({ queryKey: keys.gyms, queryFn: () => answer(api.GET('/api/gyms')) })

@@ -205,6 +205,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/account/time-zone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Tells in which time zone the coach is, so that days and weeks are the coach's own.
+         * @description Tells in which time zone the coach is, so that days and weeks are the coach's own.
+         */
+        put: operations["timeZone"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/analyses": {
         parameters: {
             query?: never;
@@ -1646,8 +1666,8 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * zone: the coach's time zone by its IANA name, which settles what day it is.
-         * @description zone: the coach's time zone by its IANA name, which settles what day it is.
+         * What waits for the coach today, in the coach's own time zone.
+         * @description What waits for the coach today, in the coach's own time zone.
          */
         get: operations["today"];
         put?: never;
@@ -2203,7 +2223,8 @@ export interface components {
     schemas: {
         /**
          * @description id: of the coach, so that a device keeps what several coaches log apart; demo: this is the
-         *      demo, which signs in by itself on this machine; firstRun: nobody has an account yet.
+         *      demo, which signs in by itself on this machine; firstRun: nobody has an account yet; timeZone:
+         *      the IANA name of the zone that the coach's days and weeks follow.
          */
         AccountView: {
             demo: boolean;
@@ -2212,6 +2233,7 @@ export interface components {
             id?: string;
             name?: string;
             signedIn: boolean;
+            timeZone?: string;
         };
         AdviceView: {
             /** Format: uuid */
@@ -2297,6 +2319,7 @@ export interface components {
          *      missing.
          */
         AnalysisView: {
+            cautions: string[];
             /** Format: double */
             limitKg?: number;
             limiters: components["schemas"]["MuscleLimiterView"][];
@@ -4928,6 +4951,7 @@ export interface components {
         };
         SideView: {
             candidateId: string;
+            cautions: string[];
             changes: string[];
             /** Format: uuid */
             clientId: string;
@@ -5149,6 +5173,9 @@ export interface components {
             loweringS?: number;
             /** Format: double */
             topS?: number;
+        };
+        TimeZoneInput: {
+            timeZone?: string;
         };
         /** @description planned: the next session of each client's newest plan, soonest first. */
         TodayView: {
@@ -5505,6 +5532,28 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    timeZone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TimeZoneInput"];
+            };
+        };
         responses: {
             /** @description No Content */
             204: {
@@ -7475,9 +7524,7 @@ export interface operations {
     };
     today: {
         parameters: {
-            query?: {
-                zone?: string;
-            };
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;

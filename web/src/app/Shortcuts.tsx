@@ -72,7 +72,7 @@ export function Shortcuts({
               </div>
             ))}
           </dl>
-          <Dialog.Close className="mt-3 border border-rule px-3 py-1 text-sm">Close</Dialog.Close>
+          <Dialog.Close className="mt-3 border border-edge px-3 py-1 text-sm">Close</Dialog.Close>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

@@ -2,7 +2,7 @@ import type { ComponentProps } from 'react'
 
 const LOOKS = {
   ink: 'border-ink bg-ink text-paper hover:opacity-90',
-  line: 'border-rule bg-paper text-ink hover:border-ink',
+  line: 'border-edge bg-paper text-ink hover:border-ink',
   bare: 'border-transparent text-accent-2 underline underline-offset-2 hover:text-ink',
 }
 

@@ -20,7 +20,7 @@ export function Field({
         id={id}
         aria-invalid={fault ? true : undefined}
         aria-describedby={fault ? `${id}-fault` : undefined}
-        className={`mt-0.5 w-full border px-2 py-1 text-base ${fault ? 'border-warn' : 'border-rule'}`}
+        className={`mt-0.5 w-full border px-2 py-1 text-base ${fault ? 'border-warn' : 'border-edge'}`}
         {...input}
       />
       <FaultText id={`${id}-fault`} text={fault} />
@@ -58,7 +58,7 @@ export function Choice<T extends string>({
         {options.map((o) => (
           <label
             key={o.value}
-            className={`-ml-px min-h-9 flex-1 border px-2 py-1.5 text-center text-sm first:ml-0 has-focus-visible:outline-2 has-focus-visible:outline-[var(--focus)] ${value === o.value ? 'z-1 border-ink bg-ink text-paper' : 'border-rule hover:border-ink'}`}
+            className={`-ml-px min-h-9 flex-1 border px-2 py-1.5 text-center text-sm first:ml-0 has-focus-visible:outline-2 has-focus-visible:outline-[var(--focus)] ${value === o.value ? 'z-1 border-ink bg-ink text-paper' : 'border-edge hover:border-ink'}`}
           >
             <input
               type="radio"

@@ -25,7 +25,7 @@ export function Sheet({
         >
           <Dialog.Title className="text-lg">{title}</Dialog.Title>
           {children}
-          <Dialog.Close className="mt-2 self-start border border-rule px-3 py-1 text-sm">
+          <Dialog.Close className="mt-2 self-start border border-edge px-3 py-1 text-sm">
             Close
           </Dialog.Close>
         </Dialog.Content>

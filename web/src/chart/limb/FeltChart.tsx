@@ -90,7 +90,7 @@ export function FeltChart({ regions, felt, onFelt, className = '' }: Props) {
               key={g.id}
               type="button"
               aria-pressed={on}
-              className={`min-h-[48px] border px-1 text-sm ${on ? 'border-ink bg-ink text-paper' : 'border-rule'}`}
+              className={`min-h-[48px] border px-1 text-sm ${on ? 'border-ink bg-ink text-paper' : 'border-edge'}`}
               onClick={() => toggle(g.ids)}
             >
               {g.name}

@@ -3,6 +3,7 @@ import { Dialog } from 'radix-ui'
 import { Fragment, useEffect, useState } from 'react'
 import type { FormEvent, ReactNode } from 'react'
 import { Problem, SIGNED_OUT, answer, api } from '../../api/client'
+import type { Account } from '../../api/client'
 import { forgetTheLastCoach, keys, useAccount } from '../../api/queries'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
@@ -30,6 +31,7 @@ export function Gate({ children }: { children: ReactNode }) {
   useEffect(() => {
     if (byItself && !isPending && !isError) mutate()
   }, [byItself, isPending, isError, mutate])
+  useOwnTimeZone(a)
   if (a?.signedIn && !wasIn) setWasIn(true)
   if (a?.signedIn && a.id !== lastId) setLastId(a.id)
   const entering = byItself && !isError
@@ -70,6 +72,21 @@ export function Gate({ children }: { children: ReactNode }) {
       </Dialog.Root>
     </>
   )
+}
+
+/** Tells the time zone of this device, so that days and weeks are the coach's own. */
+function useOwnTimeZone(account: Account | undefined) {
+  const queries = useQueryClient()
+  const { mutate } = useMutation({
+    mutationFn: (timeZone: string) =>
+      answer(api.PUT('/api/account/time-zone', { body: { timeZone } })),
+    onSuccess: () => queries.invalidateQueries(),
+  })
+  const here = Intl.DateTimeFormat().resolvedOptions().timeZone
+  const moved = account?.signedIn === true && here !== '' && account.timeZone !== here
+  useEffect(() => {
+    if (moved) mutate(here)
+  }, [moved, here, mutate])
 }
 
 function EnterDemo({

@@ -188,6 +188,7 @@ function OneBench({
         parameters={exercise.parameters}
         setup={setup}
         onMove={onMove}
+        onReset={reset}
         regions={catalogue.regions}
         aimed={aimed}
       />

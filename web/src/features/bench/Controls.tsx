@@ -86,7 +86,7 @@ function Control({
       {p.choices.length > 0 ? (
         <select
           id={id}
-          className="mt-0.5 w-full border border-rule px-1 py-1 text-sm"
+          className="mt-0.5 w-full border border-edge px-1 py-1 text-sm"
           value={value}
           onChange={(e) => onMove(p.id, Number(e.target.value))}
         >

@@ -23,6 +23,7 @@ export function StagePanel({
   parameters,
   setup,
   onMove,
+  onReset,
   regions,
   aimed,
 }: {
@@ -34,6 +35,7 @@ export function StagePanel({
   parameters: Parameter[]
   setup: Record<string, number>
   onMove: (id: string, value: number) => void
+  onReset: () => void
   regions: Region[]
   aimed: string[]
 }) {
@@ -102,6 +104,21 @@ export function StagePanel({
           {now.obstacle.missing}.{!phase && ' The stage still shows the start.'}
         </p>
       )}
+      {now.cautions.map((c) => (
+        <p
+          key={c}
+          role="alert"
+          className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm"
+          data-testid="caution"
+        >
+          <b>Caution:</b> {c}{' '}
+          {moved && (
+            <button type="button" className="underline" onClick={onReset}>
+              Back to the usual set-up
+            </button>
+          )}
+        </p>
+      ))}
       <p className="text-xs text-ink-2">
         {moved && phase && 'Dashed: the start. '}
         {muscles?.givesOut && 'Bold outline: gives out first. '}Circles can be dragged, or moved
@@ -115,7 +132,7 @@ export function StagePanel({
       <div className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-rule pt-1 text-sm">
         <button
           type="button"
-          className="min-h-6 w-14 border border-rule px-2 hover:border-ink"
+          className="min-h-6 w-14 border border-edge px-2 hover:border-ink"
           onClick={player.press}
         >
           {player.playing ? 'Stop' : 'Play'}
@@ -123,7 +140,7 @@ export function StagePanel({
         <PlaceSlider at={at} onAt={onAt} />
         <select
           aria-label="Muscles on the figure"
-          className="min-h-6 border border-rule px-1"
+          className="min-h-6 border border-edge px-1"
           value={shown}
           onChange={(e) => setShown(e.target.value as Shown)}
         >

@@ -110,7 +110,7 @@ export function ClaimsPage() {
         <label className="flex shrink-0 items-baseline gap-2">
           with the words{' '}
           <input
-            className="border border-rule px-2 py-1"
+            className="border border-edge px-2 py-1"
             type="search"
             value={words}
             onChange={(e) => put({ words: e.target.value })}

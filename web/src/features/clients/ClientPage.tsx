@@ -103,7 +103,7 @@ function Head({ client }: { client: Client }) {
           Exercises for {client.name.split(' ')[0]}
         </Link>
         <Link
-          className="inline-flex min-h-8 items-center border border-rule px-3 text-sm hover:border-ink"
+          className="inline-flex min-h-8 items-center border border-edge px-3 text-sm hover:border-ink"
           to={`${order}&stiff=1`}
           title="Less ankle and hip, for today only"
         >

@@ -125,7 +125,7 @@ export function KnownLifts({ clientId }: { clientId: string }) {
         <label className="col-span-2 block text-sm text-ink-2 sm:col-span-1">
           Exercise
           <select
-            className="mt-0.5 w-full border border-rule px-1 py-1.5 text-base text-ink"
+            className="mt-0.5 w-full border border-edge px-1 py-1.5 text-base text-ink"
             value={candidateId}
             onChange={(e) => setCandidate(e.target.value)}
           >

@@ -59,7 +59,7 @@ export function OwnData({ client, onErased }: { client: Client; onErased?: () =>
               >
                 Erase for good
               </Button>
-              <AlertDialog.Cancel className="border border-rule px-3 py-1 text-sm">
+              <AlertDialog.Cancel className="border border-edge px-3 py-1 text-sm">
                 Keep
               </AlertDialog.Cancel>
             </div>

@@ -51,7 +51,7 @@ export function PainField({ catalogue, pain, onPain, fault }: Props) {
                 <label className="block">
                   <span className="text-ink-2">Begin with: {f.label}</span>
                   <select
-                    className="mt-0.5 w-full border border-rule px-1 py-1"
+                    className="mt-0.5 w-full border border-edge px-1 py-1"
                     value={mine.approach}
                     onChange={(e) =>
                       change({ ...mine, approach: e.target.value as Soreness['approach'] })

@@ -93,7 +93,7 @@ export function ProfileField({ catalogue, profile, onProfile, fault }: Props) {
         <label className="block text-sm">
           <span className="text-ink-2">Notes on comfort (only you see them)</span>
           <textarea
-            className="mt-0.5 w-full border border-rule bg-paper px-2 py-1"
+            className="mt-0.5 w-full border border-edge bg-paper px-2 py-1"
             rows={2}
             value={profile.notes}
             onChange={(e) => change({ notes: e.target.value })}
@@ -111,7 +111,7 @@ export function ProfileField({ catalogue, profile, onProfile, fault }: Props) {
               {x.name}
               <select
                 aria-label={`How ${x.name} is liked`}
-                className="border border-rule px-1 py-0.5"
+                className="border border-edge px-1 py-0.5"
                 value={liking(x.id)}
                 onChange={(e) => like(x.id, e.target.value)}
               >

@@ -162,6 +162,11 @@ function OneSide({
           {side.obstacle.reason} Missing: {side.obstacle.missing}.
         </p>
       )}
+      {side.cautions.map((c) => (
+        <p key={c} className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm">
+          <b>Caution:</b> {c}
+        </p>
+      ))}
       {[...side.changes, ...side.notes].map((c) => (
         <p key={c} className="text-sm text-ink-2">
           {c}

@@ -336,7 +336,8 @@ function Points({
         <Row label="For this client" columns={columns} quiet>
           {members.map((m, k) => (
             <span key={k}>
-              {[m.refusal, ...m.changes, ...m.notes].filter(Boolean).join(' ') || 'as usual'}
+              {[m.refusal, ...m.cautions, ...m.changes, ...m.notes].filter(Boolean).join(' ') ||
+                'as usual'}
             </span>
           ))}
         </Row>

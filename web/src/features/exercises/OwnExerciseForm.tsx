@@ -241,7 +241,7 @@ function Lines({
       <textarea
         rows={3}
         aria-invalid={fault ? true : undefined}
-        className={`mt-0.5 block w-full border px-2 py-1 text-base text-ink ${fault ? 'border-warn' : 'border-rule'}`}
+        className={`mt-0.5 block w-full border px-2 py-1 text-base text-ink ${fault ? 'border-warn' : 'border-edge'}`}
         value={text}
         onChange={(e) => {
           setText(e.target.value)

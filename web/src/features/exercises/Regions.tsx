@@ -37,7 +37,7 @@ export function Regions({
                     type="button"
                     aria-pressed={share !== 'none'}
                     aria-label={`${r.coachName}: ${WORDS[share] || 'nothing'}`}
-                    className={`min-h-7 border px-2 ${share === 'mainly' ? 'border-ink bg-ink text-paper' : share === 'partly' ? 'border-ink bg-paper-2' : 'border-rule hover:border-ink'}`}
+                    className={`min-h-7 border px-2 ${share === 'mainly' ? 'border-ink bg-ink text-paper' : share === 'partly' ? 'border-ink bg-paper-2' : 'border-edge hover:border-ink'}`}
                     onClick={() => onSaid(withShare(said, r.id, NEXT[share]))}
                   >
                     {r.coachName}

@@ -35,12 +35,12 @@ export function Stepper({
       <button
         type="button"
         aria-label={`Less ${label}`}
-        className="min-h-[56px] w-[64px] shrink-0 border border-rule text-3xl leading-none active:bg-paper-2"
+        className="min-h-[56px] w-[64px] shrink-0 border border-edge text-3xl leading-none active:bg-paper-2"
         onClick={onLess}
       >
         −
       </button>
-      <label className="flex min-w-0 flex-1 flex-col items-center justify-center border border-rule leading-tight">
+      <label className="flex min-w-0 flex-1 flex-col items-center justify-center border border-edge leading-tight">
         <span className="text-xs text-ink-2">
           {label}
           {unit ? ` (${unit})` : ''}
@@ -68,7 +68,7 @@ export function Stepper({
       <button
         type="button"
         aria-label={`More ${label}`}
-        className="min-h-[56px] w-[64px] shrink-0 border border-rule text-3xl leading-none active:bg-paper-2"
+        className="min-h-[56px] w-[64px] shrink-0 border border-edge text-3xl leading-none active:bg-paper-2"
         onClick={onMore}
       >
         +
@@ -147,7 +147,7 @@ export function Pick<T extends string | number>({
           type="button"
           role="radio"
           aria-checked={value === o.value}
-          className={`min-h-[48px] min-w-0 flex-1 border px-1 text-base ${value === o.value ? 'border-ink bg-ink text-paper' : 'border-rule'}`}
+          className={`min-h-[48px] min-w-0 flex-1 border px-1 text-base ${value === o.value ? 'border-ink bg-ink text-paper' : 'border-edge'}`}
           onClick={() => onPick(o.value)}
         >
           {o.label}
@@ -172,7 +172,7 @@ export function Big({
     <button
       type="button"
       disabled={disabled}
-      className={`min-h-[56px] w-full border px-2 text-lg font-semibold disabled:opacity-50 ${look === 'ink' ? 'border-ink bg-ink text-paper' : 'border-rule bg-paper'}`}
+      className={`min-h-[56px] w-full border px-2 text-lg font-semibold disabled:opacity-50 ${look === 'ink' ? 'border-ink bg-ink text-paper' : 'border-edge bg-paper'}`}
       onClick={onClick}
     >
       {children}

@@ -161,7 +161,7 @@ export function SmallButton({
     <button
       type="button"
       disabled={disabled}
-      className="min-h-[48px] border border-rule px-1 text-base disabled:opacity-40"
+      className="min-h-[48px] border border-edge px-1 text-base disabled:opacity-40"
       onClick={onClick}
     >
       {children}

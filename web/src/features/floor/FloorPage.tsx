@@ -82,7 +82,7 @@ function Sessions({ coachId }: { coachId: string }) {
         <button
           type="button"
           aria-label="Another client"
-          className={`min-h-[48px] w-[48px] border text-2xl ${adding ? 'border-ink bg-ink text-paper' : 'border-rule'}`}
+          className={`min-h-[48px] w-[48px] border text-2xl ${adding ? 'border-ink bg-ink text-paper' : 'border-edge'}`}
           onClick={() => setAdding(!adding)}
         >
           +
@@ -123,7 +123,7 @@ function Tab({
     <button
       type="button"
       aria-current={now ? 'page' : undefined}
-      className={`min-h-[48px] min-w-0 flex-1 border px-1 leading-tight ${now ? 'border-ink bg-ink text-paper' : 'border-rule'}`}
+      className={`min-h-[48px] min-w-0 flex-1 border px-1 leading-tight ${now ? 'border-ink bg-ink text-paper' : 'border-edge'}`}
       onClick={onGo}
     >
       <span className="block truncate text-base font-semibold">{name.split(' ')[0]}</span>
@@ -281,7 +281,7 @@ function Choose({ taken, onTake }: { taken: string[]; onTake: (id: string) => vo
           <li key={s.id}>
             <button
               type="button"
-              className="min-h-[64px] w-full border border-rule px-3 py-2 text-left"
+              className="min-h-[64px] w-full border border-edge px-3 py-2 text-left"
               onClick={() => onTake(s.id)}
             >
               <span className="block text-lg font-semibold">

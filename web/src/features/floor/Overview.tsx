@@ -78,7 +78,7 @@ export function Overview({
                     <button
                       key={s.id}
                       type="button"
-                      className={`min-h-[48px] border px-2 text-sm ${s.kept === 'saved' ? 'border-rule' : s.kept === 'here' ? 'border-ink border-dashed' : 'border-warn'}`}
+                      className={`min-h-[48px] border px-2 text-sm ${s.kept === 'saved' ? 'border-edge' : s.kept === 'here' ? 'border-ink border-dashed' : 'border-warn'}`}
                       onClick={() => setEditing(s)}
                     >
                       {words(s, unit)}

@@ -25,7 +25,7 @@ export function PainAsk({
             type="button"
             role="radio"
             aria-checked={joint === a.joint}
-            className={`min-h-[48px] border px-1 text-base ${joint === a.joint ? 'border-ink bg-ink text-paper' : 'border-rule'}`}
+            className={`min-h-[48px] border px-1 text-base ${joint === a.joint ? 'border-ink bg-ink text-paper' : 'border-edge'}`}
             onClick={() => {
               setJoint(a.joint)
               if (pain) onPain({ joint: a.joint, level: pain.level })
@@ -36,7 +36,7 @@ export function PainAsk({
         ))}
         <button
           type="button"
-          className="min-h-[48px] border border-rule px-1 text-base"
+          className="min-h-[48px] border border-edge px-1 text-base"
           onClick={() => {
             setJoint(undefined)
             onPain(undefined)
@@ -55,7 +55,7 @@ export function PainAsk({
                 type="button"
                 role="radio"
                 aria-checked={pain?.level === level}
-                className={`min-h-[48px] border text-lg ${pain?.level === level ? 'border-ink bg-ink text-paper' : 'border-rule'}`}
+                className={`min-h-[48px] border text-lg ${pain?.level === level ? 'border-ink bg-ink text-paper' : 'border-edge'}`}
                 onClick={() => onPain({ joint, level })}
               >
                 {level}

@@ -28,7 +28,7 @@ export function Swaps({
             <li key={s.candidateId}>
               <button
                 type="button"
-                className="min-h-[64px] w-full border border-rule px-3 py-2 text-left"
+                className="min-h-[64px] w-full border border-edge px-3 py-2 text-left"
                 onClick={() => void floor.swap(itemId, s).then(onClose)}
               >
                 <span className="block text-lg font-semibold">{s.name}</span>

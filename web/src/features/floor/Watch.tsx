@@ -100,7 +100,7 @@ export function Watch({
             <button
               key={s.kind}
               type="button"
-              className="min-h-[72px] w-full border border-rule px-3 text-left"
+              className="min-h-[72px] w-full border border-edge px-3 text-left"
               onClick={() => void begin(s.kind)}
             >
               <span className="block text-lg font-semibold">{s.label}</span>
@@ -155,7 +155,7 @@ export function Watch({
         {seen && seen.trace.length > 1 && (
           <button
             type="button"
-            className="min-h-[48px] w-full border border-rule text-base"
+            className="min-h-[48px] w-full border border-edge text-base"
             aria-pressed={turned}
             onClick={() => setTurned(!turned)}
           >
@@ -207,7 +207,7 @@ function Wait({
       {seen?.link.standIns && (
         <button
           type="button"
-          className="min-h-[56px] w-full border border-rule text-base"
+          className="min-h-[56px] w-full border border-edge text-base"
           onClick={onStandIn}
         >
           Let the stand-in lift

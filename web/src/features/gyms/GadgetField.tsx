@@ -63,7 +63,7 @@ export function GadgetField({ kind, label, unit, perInside, text, onText, standI
       <input
         id={id}
         inputMode="decimal"
-        className="mt-0.5 w-full border border-rule px-2 py-1 text-base"
+        className="mt-0.5 w-full border border-edge px-2 py-1 text-base"
         value={text}
         onChange={(e) => onText(e.target.value)}
       />

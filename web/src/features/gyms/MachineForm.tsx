@@ -140,7 +140,7 @@ function Detail({
       {d.unit === 'yes' ? (
         <select
           id={id}
-          className="border border-rule px-1 py-1"
+          className="border border-edge px-1 py-1"
           value={text}
           onChange={(e) => onText(e.target.value)}
         >
@@ -154,7 +154,7 @@ function Detail({
             id={id}
             inputMode="decimal"
             aria-invalid={fault ? true : undefined}
-            className={`w-20 border px-2 py-1 text-right ${fault ? 'border-warn' : 'border-rule'}`}
+            className={`w-20 border px-2 py-1 text-right ${fault ? 'border-warn' : 'border-edge'}`}
             value={text}
             onChange={(e) => onText(e.target.value)}
           />

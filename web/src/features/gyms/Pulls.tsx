@@ -168,7 +168,7 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
           {lever ? 'Pin (kg)' : 'Plates (kg)'}
           <input
             inputMode="decimal"
-            className="mt-0.5 w-full border border-rule px-2 py-1 text-base text-ink"
+            className="mt-0.5 w-full border border-edge px-2 py-1 text-base text-ink"
             value={next.load}
             onChange={(e) => setNext({ ...next, load: e.target.value })}
           />
@@ -176,7 +176,7 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
         <label className="block text-sm text-ink-2">
           While it goes
           <select
-            className="mt-0.5 w-full border border-rule px-1 py-1.5 text-base text-ink"
+            className="mt-0.5 w-full border border-edge px-1 py-1.5 text-base text-ink"
             value={next.direction}
             onChange={(e) => setNext({ ...next, direction: e.target.value as Direction })}
           >

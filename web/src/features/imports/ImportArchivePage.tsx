@@ -200,7 +200,7 @@ function Looked({
                 <input
                   key={c.as}
                   aria-label={`${c.name} is called here`}
-                  className={`w-full border bg-paper px-2 py-0.5 ${c.taken ? 'border-warn' : 'border-rule'}`}
+                  className={`w-full border bg-paper px-2 py-0.5 ${c.taken ? 'border-warn' : 'border-edge'}`}
                   defaultValue={c.as ?? ''}
                   disabled={c.as === undefined}
                   onBlur={(e) =>
@@ -245,7 +245,7 @@ function Looked({
                 <td>
                   <select
                     aria-label={`${g.name} is here`}
-                    className="border border-rule bg-paper px-2 py-0.5"
+                    className="border border-edge bg-paper px-2 py-0.5"
                     value={g.gymId ?? ''}
                     onChange={(e) =>
                       onSaid({

@@ -123,7 +123,7 @@ export function ImportSetsPage() {
         <label>
           Done at{' '}
           <select
-            className="border border-rule px-2 py-1"
+            className="border border-edge px-2 py-1"
             value={gymId}
             onChange={(e) => setGym(e.target.value)}
           >
@@ -213,7 +213,7 @@ function Looked({
         {p.separator === '\t' ? 'tabs' : `“${p.separator}”`}, days as{' '}
         <select
           aria-label="How days are written"
-          className="border border-rule"
+          className="border border-edge"
           value={p.days}
           onChange={(e) => onSaid({ ...said, days: e.target.value as Preview['days'] })}
         >
@@ -226,7 +226,7 @@ function Looked({
         , loads in{' '}
         <select
           aria-label="Unit of loads"
-          className="border border-rule"
+          className="border border-edge"
           value={p.unit}
           onChange={(e) => onSaid({ ...said, unit: e.target.value as Preview['unit'] })}
         >
@@ -297,7 +297,7 @@ function Looked({
                 <td className="text-right">
                   <select
                     aria-label={`${x.name} is`}
-                    className={`max-w-64 border ${x.candidateId || x.skipped ? 'border-rule' : 'border-warn'}`}
+                    className={`max-w-64 border ${x.candidateId || x.skipped ? 'border-edge' : 'border-warn'}`}
                     value={x.skipped ? '' : (x.candidateId ?? '?')}
                     onChange={(e) =>
                       e.target.value === MAKE ? setMaking(x.name) : stands(x.name, e.target.value)

@@ -58,7 +58,7 @@ export function WhyPanel({
           </Button>
         )}
         <Link
-          className="inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink"
+          className="inline-flex min-h-8 items-center border border-edge px-3 text-sm font-medium hover:border-ink"
           to={benchAddress}
         >
           Open the set-up

@@ -47,7 +47,7 @@ export function AddExercise({
         Name or nickname
         <input
           autoFocus
-          className="mt-0.5 block w-full border border-rule px-2 py-1 text-base text-ink"
+          className="mt-0.5 block w-full border border-edge px-2 py-1 text-base text-ink"
           value={text}
           onChange={(e) => setText(e.target.value)}
         />

@@ -22,7 +22,7 @@ export function BlockPanel({ week }: { week: Week }) {
               type="button"
               aria-pressed={shown === s.number}
               aria-label={`Week ${s.number}, ${s.label}: ${s.words}`}
-              className={`flex w-full flex-col items-center justify-end border-b-2 ${shown === s.number ? 'border-accent' : 'border-transparent hover:border-rule'}`}
+              className={`flex w-full flex-col items-center justify-end border-b-2 ${shown === s.number ? 'border-accent' : 'border-transparent hover:border-edge'}`}
               onClick={() => setShown(shown === s.number ? null : s.number)}
             >
               <span

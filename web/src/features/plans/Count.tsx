@@ -24,7 +24,7 @@ export function Count({
       type="button"
       aria-label={`${label}: ${word}`}
       disabled={end}
-      className="min-h-7 min-w-7 border border-rule leading-none hover:border-ink disabled:opacity-40"
+      className="min-h-7 min-w-7 border border-edge leading-none hover:border-ink disabled:opacity-40"
       onClick={() => move(by)}
     >
       {sign}

@@ -256,7 +256,7 @@ function Bout({
             aria-pressed={chosen === item.id}
             aria-label={`${item.name}, ${prescriptionWords(item.prescription)}${item.pinned ? ', locked' : ''}, exercise ${index + 1} on ${WEEKDAYS[day.weekday - 1]}`}
             data-item={item.id}
-            className={`flex min-h-0 flex-1 gap-1 px-1 py-0.5 text-left leading-tight ${chosen === item.id ? 'bg-paper-2' : ''} ${item !== first ? 'border-t border-dashed border-rule' : ''}`}
+            className={`flex min-h-0 flex-1 gap-1 px-1 py-0.5 text-left leading-tight ${chosen === item.id ? 'bg-paper-2' : ''} ${item !== first ? 'border-t border-dashed border-edge' : ''}`}
             onClick={() => onChoose(item.id)}
             onKeyDown={(e) => onKey({ bout: index, item, key: e.key, alt: e.altKey }, e)}
           >

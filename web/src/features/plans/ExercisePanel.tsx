@@ -420,7 +420,7 @@ function Swaps({
   const toggle = (list: string[], id: string) =>
     list.includes(id) ? list.filter((x) => x !== id) : [...list, id]
   const chip = (on: boolean) =>
-    `min-h-7 border px-2 ${on ? 'border-ink bg-ink text-paper' : 'border-rule hover:border-ink'}`
+    `min-h-7 border px-2 ${on ? 'border-ink bg-ink text-paper' : 'border-edge hover:border-ink'}`
   return (
     <div role="group" aria-label="Swap" className="border-l-2 border-accent pl-2">
       <p className="flex flex-wrap items-center gap-1">

@@ -12,7 +12,7 @@ import type { MassUnit } from './words'
 import { WEEKDAYS } from './words'
 
 const LINK =
-  'inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink'
+  'inline-flex min-h-8 items-center border border-edge px-3 text-sm font-medium hover:border-ink'
 
 /** Where the plan goes: onto the floor, onto paper, into a calendar, a file, or a link for the client. */
 export function OutPanel({ week, unit }: { week: Week; unit: MassUnit }) {
@@ -36,7 +36,7 @@ export function OutPanel({ week, unit }: { week: Week; unit: MassUnit }) {
             <label className="mt-2 block">
               As{' '}
               <select
-                className="border border-rule px-2 py-1"
+                className="border border-edge px-2 py-1"
                 value={step}
                 onChange={(e) => setStep(Number(e.target.value))}
               >
@@ -95,7 +95,7 @@ export function OutPanel({ week, unit }: { week: Week; unit: MassUnit }) {
             </a>
           </p>
           <Share week={week} />
-          <Dialog.Close className="mt-4 border border-rule px-3 py-1 text-sm">Close</Dialog.Close>
+          <Dialog.Close className="mt-4 border border-edge px-3 py-1 text-sm">Close</Dialog.Close>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
@@ -136,7 +136,7 @@ function Share({ week }: { week: Week }) {
           <input
             readOnly
             aria-label="Link for the client"
-            className="w-full border border-rule px-2 py-1"
+            className="w-full border border-edge px-2 py-1"
             value={link}
             onFocus={(e) => e.target.select()}
           />

@@ -69,7 +69,7 @@ export function Stringing({
           <label className="col-span-3">
             <span className="text-xs text-ink-2">What gets easier</span>
             <input
-              className="w-full border border-rule bg-paper px-1 py-0.5"
+              className="w-full border border-edge bg-paper px-1 py-0.5"
               placeholder={drops.less > 0 ? 'only the load' : 'flat instead of propped'}
               maxLength={limits.easierLetters}
               key={drops.easier}

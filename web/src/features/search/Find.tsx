@@ -36,7 +36,7 @@ export function Find({
     <>
       <button
         type="button"
-        className="border border-rule px-2 py-0.5 text-ink-2 hover:border-ink hover:text-ink"
+        className="border border-edge px-2 py-0.5 text-ink-2 hover:border-ink hover:text-ink"
         onClick={() => setOpen(true)}
       >
         Find <kbd className="font-sans">/</kbd>

@@ -57,7 +57,7 @@ export function HitPicker({
           aria-controls={list}
           aria-autocomplete="list"
           aria-activedescendant={hits[at] ? `${list}-${at}` : undefined}
-          className="mt-0.5 block w-full border border-rule px-2 py-1.5 text-lg text-ink"
+          className="mt-0.5 block w-full border border-edge px-2 py-1.5 text-lg text-ink"
           value={text}
           onChange={(e) => {
             setText(e.target.value)

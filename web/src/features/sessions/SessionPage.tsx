@@ -80,14 +80,14 @@ export function SessionPage() {
         </h1>
         <span className="no-print ml-auto flex flex-wrap gap-2">
           <Link
-            className="inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink"
+            className="inline-flex min-h-8 items-center border border-edge px-3 text-sm font-medium hover:border-ink"
             to={`/exercises?${back}`}
           >
             Back to exercises
           </Link>
           {!s.finishedAt && (
             <Link
-              className="inline-flex min-h-8 items-center border border-rule px-3 text-sm font-medium hover:border-ink"
+              className="inline-flex min-h-8 items-center border border-edge px-3 text-sm font-medium hover:border-ink"
               to={`/floor/${s.id}`}
             >
               Train

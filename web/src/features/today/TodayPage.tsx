@@ -97,7 +97,7 @@ function Open({ sessions }: { sessions: Today['open'] }) {
                 Go on
               </Link>
               <Link
-                className="inline-flex min-h-8 items-center border border-rule px-3 text-sm hover:border-ink"
+                className="inline-flex min-h-8 items-center border border-edge px-3 text-sm hover:border-ink"
                 to={`/sessions/${s.id}`}
               >
                 Sheet
@@ -181,7 +181,7 @@ function PlannedLine({ planned: p, on }: { planned: Today['planned'][number]; on
             </Button>
           )}
           <Link
-            className="inline-flex min-h-8 items-center border border-rule px-3 text-sm hover:border-ink"
+            className="inline-flex min-h-8 items-center border border-edge px-3 text-sm hover:border-ink"
             to={`/weeks/${p.planId}`}
           >
             Plan

@@ -39,6 +39,7 @@ class CoachIsolationTest {
           "POST /api/account/coaches",
           "POST /api/account/sign-out",
           "PUT /api/account/password",
+          "PUT /api/account/time-zone",
           "GET /api/account/sessions",
           "DELETE /api/account/sessions/{id}",
           "GET /api/catalogue",

@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import istmo.app.RunningApp.Answer;
 import istmo.app.RunningApp.Visitor;
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
+import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -37,9 +39,13 @@ class TodayApiTest {
   }
 
   private static String client(String name) {
+    return client(coach, name);
+  }
+
+  private static String client(RunningApp.Visitor who, String name) {
     Map<String, Object> input = ClientAndGymApiTest.intake(name);
     input.put("pain", List.of());
-    return coach.post("/api/clients", input).at("/id").asString();
+    return who.post("/api/clients", input).at("/id").asString();
   }
 
   private static String begun(String client) {
@@ -52,7 +58,7 @@ class TodayApiTest {
   private static List<JsonNode> of(String client, String list) {
     List<JsonNode> found = new ArrayList<>();
     coach
-        .get("/api/today?zone=UTC")
+        .get("/api/today")
         .at(list)
         .forEach(
             n -> {
@@ -135,11 +141,71 @@ class TodayApiTest {
         .doesNotContain("PAINFUL");
   }
 
+  /** Early on a Monday in Greenwich it is Sunday on an island in the west, and last week. */
   @Test
-  void anUnknownTimeZoneIsNamed() {
-    Answer a = coach.get("/api/today?zone=Nowhere");
-    assertThat(a.status()).isEqualTo(422);
-    assertThat(a.fault("zone")).contains("time zone");
+  void aSetCountsOnTheCoachsOwnDayAndInTheCoachsOwnWeek() {
+    RunningApp.Visitor island = RunningApp.anotherCoach("island");
+    String client = client(island, "West");
+    String hall =
+        island
+            .post("/api/gyms", Map.of("name", "Hall", "equipment", List.of("leg-press")))
+            .at("/id")
+            .asString();
+    String session =
+        island
+            .post(
+                "/api/sessions", Map.of("clientId", client, "gymId", hall, "aim", Map.of("VL", 1)))
+            .at("/id")
+            .asString();
+    String item =
+        island
+            .post("/api/sessions/" + session + "/items", Map.of("candidateId", "leg-press/low"))
+            .at("/items/0/id")
+            .asString();
+    LocalDate monday =
+        LocalDate.now(ZoneOffset.UTC)
+            .minusDays(7)
+            .with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    Map<String, Object> set =
+        new HashMap<>(FloorApiTest.set(session, item, UUID.randomUUID().toString(), 1, 0, 10));
+    set.put("performedAt", monday.atTime(3, 0).toInstant(ZoneOffset.UTC).toString());
+    island.post(
+        "/api/floor/changes",
+        Map.of(
+            "device",
+            "phone",
+            "sentAt",
+            Instant.now().toString(),
+            "changes",
+            List.of(Map.of("set", set))));
+
+    assertThat(dayAndWeek(island, client)).containsExactly(monday, monday);
+    assertThat(zone(island, "Pacific/Honolulu").status()).isEqualTo(204);
+    assertThat(island.get("/api/account").at("/timeZone").asString()).isEqualTo("Pacific/Honolulu");
+    assertThat(dayAndWeek(island, client))
+        .containsExactly(monday.minusDays(1), monday.minusWeeks(1));
+    assertThat(RunningApp.text(island, "/api/clients/" + client + "/record.csv"))
+        .contains(monday.minusDays(1) + ",17:00");
+    assertThat(zone(island, "Nowhere").fault("timeZone")).contains("time zone");
+  }
+
+  private static Answer zone(RunningApp.Visitor who, String name) {
+    return who.send("PUT", "/api/account/time-zone", Map.of("timeZone", name));
+  }
+
+  /** The day of the one outing, and the Monday of the week that has its sets. */
+  private static List<LocalDate> dayAndWeek(RunningApp.Visitor who, String client) {
+    String record = "/api/clients/" + client + "/record";
+    String series = who.get(record).at("/series/0/id").asString();
+    List<LocalDate> found = new ArrayList<>();
+    found.add(
+        LocalDate.parse(who.get(record + "/series/" + series).at("/outings/0/on").asString()));
+    for (JsonNode week : who.get(record + "/weeks?weeks=4").at("/weeks")) {
+      if (!week.at("/sets").isEmpty()) {
+        found.add(LocalDate.parse(week.at("/monday").asString()));
+      }
+    }
+    return found;
   }
 
   /** An ended session goes on; an empty one is taken out and put back; a record stays. */

@@ -1,5 +1,6 @@
 package istmo.app.clients;
 
+import istmo.app.accounts.CoachDays;
 import istmo.app.accounts.CurrentCoach;
 import istmo.app.clients.persistence.ClientEntity;
 import istmo.app.clients.persistence.ClientRepository;
@@ -48,6 +49,7 @@ public class Clients {
   private final KnownLiftRepository lifts;
   private final CurrentCoach coach;
   private final Clock clock;
+  private final CoachDays days;
   private final Transactions transactions;
 
   /** What a body and its known lifts say of strength; may be lost at any time. */
@@ -61,6 +63,7 @@ public class Clients {
       KnownLiftRepository lifts,
       CurrentCoach coach,
       Clock clock,
+      CoachDays days,
       Transactions transactions) {
     this.transactions = transactions;
     this.repository = repository;
@@ -68,6 +71,7 @@ public class Clients {
     this.lifts = lifts;
     this.coach = coach;
     this.clock = clock;
+    this.days = days;
   }
 
   /**
@@ -207,7 +211,7 @@ public class Clients {
 
   /** Throws where this could not be brought in. */
   public void check(ClientRecord record) {
-    record.check(LocalDate.now(clock));
+    record.check(days.today());
   }
 
   /** Everything that is kept of a client here, for a file. */
@@ -356,7 +360,7 @@ public class Clients {
   }
 
   private void checkDay(LocalDate on) {
-    checkDay(on, LocalDate.now(clock));
+    checkDay(on, days.today());
   }
 
   private static void checkDay(LocalDate on, LocalDate today) {

@@ -1,5 +1,6 @@
 package istmo.app.exchange;
 
+import istmo.app.accounts.CoachDays;
 import istmo.app.catalogue.OwnExercises;
 import istmo.app.catalogue.Trainables;
 import istmo.app.catalogue.Variants;
@@ -70,6 +71,7 @@ public class Archive {
   private final Trainables trainables;
   private final Schools schools;
   private final Clock clock;
+  private final CoachDays days;
 
   Archive(
       Clients clients,
@@ -83,6 +85,7 @@ public class Archive {
       OwnExercises exercises,
       Trainables trainables,
       Schools schools,
+      CoachDays days,
       Clock clock) {
     this.clients = clients;
     this.sessions = sessions;
@@ -96,6 +99,7 @@ public class Archive {
     this.trainables = trainables;
     this.schools = schools;
     this.clock = clock;
+    this.days = days;
   }
 
   /** A client's file, with the gyms, own variants and own schools that it names. */
@@ -160,7 +164,8 @@ public class Archive {
   public String sets(UUID clientId) {
     clients.check(clientId);
     Function<String, Trainable> candidates = trainables.all();
-    return RecordCsv.write(reader.history(clientId), id -> candidates.apply(id).name());
+    return RecordCsv.write(
+        reader.history(clientId), days.zone(), id -> candidates.apply(id).name());
   }
 
   /**

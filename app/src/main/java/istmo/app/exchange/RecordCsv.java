@@ -6,7 +6,7 @@ import istmo.core.body.Measurement.Side;
 import istmo.core.record.SetRecord;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.time.ZoneOffset;
+import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
 import java.util.List;
@@ -46,9 +46,10 @@ final class RecordCsv {
   private RecordCsv() {}
 
   /**
+   * @param zone whose days and times of the day are written
    * @param name of a candidate
    */
-  static String write(List<Session> sessions, UnaryOperator<String> name) {
+  static String write(List<Session> sessions, ZoneId zone, UnaryOperator<String> name) {
     StringBuilder out = new StringBuilder();
     try (CSVPrinter csv =
         new CSVPrinter(out, CSVFormat.DEFAULT.builder().setHeader(COLUMNS).get())) {
@@ -56,7 +57,7 @@ final class RecordCsv {
         for (Session.Item i : s.items()) {
           for (Session.LoggedSet set : i.sets()) {
             SetRecord r = set.record();
-            var at = set.performedAt().atOffset(ZoneOffset.UTC);
+            var at = set.performedAt().atZone(zone);
             csv.printRecord(
                 Arrays.asList(
                     at.toLocalDate(),

@@ -1,5 +1,6 @@
 package istmo.app.floor;
 
+import istmo.app.accounts.CoachDays;
 import istmo.app.accounts.CurrentCoach;
 import istmo.app.catalogue.Trainables;
 import istmo.app.clients.Clients;
@@ -30,7 +31,6 @@ import istmo.core.stimulus.School;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneOffset;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -61,6 +61,7 @@ public class Floor {
   private final MarkRepository marks;
   private final CurrentCoach coach;
   private final Clock clock;
+  private final CoachDays days;
 
   Floor(
       Clients clients,
@@ -73,7 +74,8 @@ public class Floor {
       Answers answers,
       MarkRepository marks,
       CurrentCoach coach,
-      Clock clock) {
+      Clock clock,
+      CoachDays days) {
     this.clients = clients;
     this.gyms = gyms;
     this.reader = reader;
@@ -85,6 +87,7 @@ public class Floor {
     this.marks = marks;
     this.coach = coach;
     this.clock = clock;
+    this.days = days;
   }
 
   /**
@@ -152,7 +155,7 @@ public class Floor {
             words,
             agreed(s.client().id()),
             trainables.all(),
-            now.atZone(ZoneOffset.UTC).toLocalDate());
+            days.today());
     return new Walk(s, weaker, maker.all());
   }
 

@@ -1,5 +1,6 @@
 package istmo.app.plans;
 
+import istmo.app.accounts.CoachDays;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
@@ -27,7 +28,8 @@ import istmo.core.plan.WorkingLoad;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Weights;
-import java.time.ZoneOffset;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -54,6 +56,7 @@ public class Plans {
   private final OrderBook orders;
   private final Schools schools;
   private final SessionReader reader;
+  private final CoachDays days;
 
   Plans(
       PlanStore store,
@@ -61,13 +64,15 @@ public class Plans {
       Gyms gyms,
       OrderBook orders,
       Schools schools,
-      SessionReader reader) {
+      SessionReader reader,
+      CoachDays days) {
     this.store = store;
     this.clients = clients;
     this.gyms = gyms;
     this.orders = orders;
     this.schools = schools;
     this.reader = reader;
+    this.days = days;
   }
 
   /** A new plan with nothing in its days yet; what is not said comes from the client's profile. */
@@ -272,6 +277,7 @@ public class Plans {
 
   private Map<String, WorkingLoad.Recorded> records(UUID clientId, Planned.Week week, Offers on) {
     Map<String, WorkingLoad.Recorded> result = new HashMap<>();
+    ZoneId zone = days.zone();
     Map<String, Session.LastTime> last =
         reader.lastTimes(
             clientId, week.items().stream().map(Planned.Item::candidateId).distinct().toList());
@@ -283,7 +289,7 @@ public class Plans {
                     o ->
                         WorkingLoad.Recorded.bestOf(
                             l.sets().stream().map(Session.LoggedSet::set).toList(),
-                            l.performedAt().atZone(ZoneOffset.UTC).toLocalDate()))
+                            LocalDate.ofInstant(l.performedAt(), zone)))
                 .ifPresent(r -> result.put(id, r)));
     return new LinkedHashMap<>(result);
   }

@@ -1,5 +1,6 @@
 package istmo.app.record;
 
+import istmo.app.accounts.CoachDays;
 import istmo.app.catalogue.Trainables;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
@@ -23,7 +24,6 @@ import istmo.core.record.WeeklySets;
 import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -50,6 +50,7 @@ public class Records {
   private final Trainables trainables;
   private final Answers answers;
   private final Clock clock;
+  private final CoachDays days;
 
   Records(
       History history,
@@ -59,7 +60,8 @@ public class Records {
       Schools schools,
       Trainables trainables,
       Answers answers,
-      Clock clock) {
+      Clock clock,
+      CoachDays days) {
     this.history = history;
     this.reader = reader;
     this.clients = clients;
@@ -68,6 +70,7 @@ public class Records {
     this.trainables = trainables;
     this.answers = answers;
     this.clock = clock;
+    this.days = days;
   }
 
   /** A client with every series, and what the record teaches the order. */
@@ -113,7 +116,7 @@ public class Records {
                                     o.usual().reserve()),
                                 o.needs(),
                                 n.gym().equipment(),
-                                today())));
+                                days.today())));
     return new OneSeries(s, candidate, next);
   }
 
@@ -132,11 +135,10 @@ public class Records {
   /** Sets by region for so many weeks up to this one. */
   public WeeksOverview weeks(UUID clientId, int count) {
     clients.check(clientId);
-    LocalDate monday = today().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    LocalDate monday = days.today().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     LocalDate first = monday.minusWeeks(count - 1L);
     Optional<Session> newest = reader.newest(clientId);
-    List<WeeklySets.Count> counts =
-        history.weeks(clientId, first.atStartOfDay(ZoneOffset.UTC).toInstant());
+    List<WeeklySets.Count> counts = history.weeks(clientId, first);
     if (newest.isEmpty()) {
       return new WeeksOverview(
           WeeklySets.of(List.of(), first, monday, id -> Map.of()), Map.of(), List.of(), newest);
@@ -189,7 +191,7 @@ public class Records {
                 trainables.all(),
                 id -> offers.flatMap(o -> o.find(id)).map(Offer::mainly).orElse(List.of())),
             weekly,
-            today()));
+            days.today()));
   }
 
   /**
@@ -210,7 +212,9 @@ public class Records {
                 taught(
                         given.getOrDefault(id, List.of()),
                         Lessons.of(
-                            reviewed(series, names, c -> List.of()), Optional.empty(), today()))
+                            reviewed(series, names, c -> List.of()),
+                            Optional.empty(),
+                            days.today()))
                     .stream()
                     .filter(t -> t.answer().isEmpty())
                     .map(Taught::lesson)
@@ -266,10 +270,6 @@ public class Records {
     }
     list.sort((a, b) -> b.on().compareTo(a.on()));
     return list;
-  }
-
-  private LocalDate today() {
-    return clock.instant().atZone(ZoneOffset.UTC).toLocalDate();
   }
 
   private Offers offers(Session s) {

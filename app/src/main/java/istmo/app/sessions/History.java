@@ -1,5 +1,6 @@
 package istmo.app.sessions;
 
+import istmo.app.accounts.CoachDays;
 import istmo.app.accounts.CurrentCoach;
 import istmo.app.platform.NotFound;
 import istmo.app.sessions.persistence.PerformedSetEntity;
@@ -14,7 +15,8 @@ import istmo.core.record.Series;
 import istmo.core.record.SetRecord;
 import istmo.core.record.WeeklySets;
 import java.time.Instant;
-import java.time.ZoneOffset;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -27,20 +29,23 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * What was done, read by series and by weeks. Days are those of UTC. Each of its queries is bounded
- * by one client, by one series of a client, or by what was said of feeling in two years
- * (docs/record.md).
+ * What was done, read by series and by weeks. Days and weeks are the coach's own. Each of its
+ * queries is bounded by one client, by one series of a client, or by what was said of feeling in
+ * two years (docs/record.md).
  */
 @Service
 public class History {
   private final PerformedSetRepository sets;
   private final SeriesRepository series;
   private final CurrentCoach coach;
+  private final CoachDays days;
 
-  History(PerformedSetRepository sets, SeriesRepository series, CurrentCoach coach) {
+  History(
+      PerformedSetRepository sets, SeriesRepository series, CurrentCoach coach, CoachDays days) {
     this.sets = sets;
     this.series = series;
     this.coach = coach;
+    this.days = days;
   }
 
   /** One series in a client's list. */
@@ -113,10 +118,13 @@ public class History {
                 Collectors.mapping(s -> Required.entry(done, s.getId()), Collectors.toList())));
   }
 
-  /** Sets by week and kind, since a moment. */
+  /** Sets by week and kind, since a day. */
   @Transactional(readOnly = true)
-  public List<WeeklySets.Count> weeks(UUID clientId, Instant from) {
-    return sets.weeks(coach.id(), clientId, from).stream()
+  public List<WeeklySets.Count> weeks(UUID clientId, LocalDate from) {
+    ZoneId zone = days.zone();
+    return sets
+        .weeks(coach.id(), clientId, from.atStartOfDay(zone).toInstant(), zone.getId())
+        .stream()
         .map(
             w ->
                 new WeeklySets.Count(
@@ -160,7 +168,7 @@ public class History {
         .toList();
   }
 
-  private static Map<UUID, Series> series(List<SeriesEntity> known, List<PerformedSetEntity> done) {
+  private Map<UUID, Series> series(List<SeriesEntity> known, List<PerformedSetEntity> done) {
     Map<UUID, Map<UUID, List<PerformedSetEntity>>> bySeries =
         done.stream()
             .collect(
@@ -169,6 +177,7 @@ public class History {
                     LinkedHashMap::new,
                     Collectors.groupingBy(
                         PerformedSetEntity::getItemId, LinkedHashMap::new, Collectors.toList())));
+    ZoneId zone = days.zone();
     Map<UUID, Series> result = new LinkedHashMap<>();
     for (SeriesEntity s : known) {
       List<Outing> outings = new ArrayList<>();
@@ -179,7 +188,7 @@ public class History {
               of ->
                   outings.add(
                       new Outing(
-                          of.get(0).getPerformedAt().atZone(ZoneOffset.UTC).toLocalDate(),
+                          LocalDate.ofInstant(of.get(0).getPerformedAt(), zone),
                           of.stream().map(PerformedSetEntity::record).toList())));
       result.put(s.getId(), new Series(s.getCandidateId(), s.getSetup(), outings));
     }

@@ -1,5 +1,6 @@
 package istmo.app.sessions;
 
+import istmo.app.accounts.CoachDays;
 import istmo.app.accounts.CurrentCoach;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
@@ -20,7 +21,7 @@ import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -55,6 +56,7 @@ public class SessionImport {
   private final Gyms gyms;
   private final Admittance admittance;
   private final CurrentCoach coach;
+  private final CoachDays coachDays;
   private final Transactions transactions;
 
   SessionImport(
@@ -67,8 +69,10 @@ public class SessionImport {
       Gyms gyms,
       Admittance admittance,
       CurrentCoach coach,
+      CoachDays coachDays,
       Transactions transactions) {
     this.transactions = transactions;
+    this.coachDays = coachDays;
     this.sessions = sessions;
     this.items = items;
     this.sets = sets;
@@ -121,9 +125,10 @@ public class SessionImport {
             .filter(b -> !known.contains(b.id()))
             .sorted(Comparator.comparing(ImportedSet::on))
             .toList();
-    Map<LocalDate, SessionEntity> days = days(clientId, gymId, fresh);
+    ZoneId zone = coachDays.zone();
+    Map<LocalDate, SessionEntity> days = days(clientId, gymId, fresh, zone);
     long begun = days.values().stream().filter(d -> d.getFinishedAt() == null).count();
-    days.forEach((on, d) -> d.finish(noon(on).plusSeconds(3600)));
+    days.forEach((on, d) -> d.finish(noon(on, zone).plusSeconds(3600)));
     sessions.saveAllAndFlush(days.values()); // before any of their exercises
     Map<String, ItemEntity> exercises = new HashMap<>();
     Map<UUID, Integer> counts = new HashMap<>();
@@ -156,7 +161,7 @@ public class SessionImport {
                         Required.entry(setups, b.candidateId()),
                         Required.entry(seriesIds, b.candidateId()),
                         Asked.NOTHING,
-                        noon(b.on())));
+                        noon(b.on(), zone)));
                 return added.get(added.size() - 1);
               });
       rows.add(
@@ -167,18 +172,19 @@ public class SessionImport {
               item,
               SetRegister.Stored.first(
                   new SetRegister.State<>(1, 0, FROM_ELSEWHERE, false, b.set())),
-              noon(b.on()).plusSeconds(180L * counts.merge(item.getId(), 1, Integer::sum))));
+              noon(b.on(), zone).plusSeconds(180L * counts.merge(item.getId(), 1, Integer::sum))));
     }
     store(added, rows);
     return new ImportResult(rows.size(), (int) begun, known.size());
   }
 
-  private static Instant noon(LocalDate on) {
-    return on.atTime(12, 0).toInstant(ZoneOffset.UTC);
+  private static Instant noon(LocalDate on, ZoneId zone) {
+    return on.atTime(12, 0).atZone(zone).toInstant();
   }
 
   /** The session of each day: one that was brought in before, or a new one. */
-  private Map<LocalDate, SessionEntity> days(UUID clientId, UUID gymId, List<ImportedSet> sets) {
+  private Map<LocalDate, SessionEntity> days(
+      UUID clientId, UUID gymId, List<ImportedSet> sets, ZoneId zone) {
     SessionBrief brief = new SessionBrief(Map.of(), List.of(), School.STRETCH.id(), false);
     Map<UUID, LocalDate> byId = new LinkedHashMap<>();
     sets.forEach(
@@ -189,7 +195,8 @@ public class SessionImport {
     byId.forEach(
         (id, on) ->
             days.computeIfAbsent(
-                on, d -> new SessionEntity(id, coach.id(), clientId, gymId, brief, noon(on))));
+                on,
+                d -> new SessionEntity(id, coach.id(), clientId, gymId, brief, noon(on, zone))));
     return days;
   }
 

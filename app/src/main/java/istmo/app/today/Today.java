@@ -1,5 +1,6 @@
 package istmo.app.today;
 
+import istmo.app.accounts.CoachDays;
 import istmo.app.clients.Clients;
 import istmo.app.plans.PlanDocument;
 import istmo.app.plans.PlanStore;
@@ -37,13 +38,21 @@ public class Today {
   private final Records records;
   private final Clients clients;
   private final Clock clock;
+  private final CoachDays days;
 
-  Today(SessionReader sessions, PlanStore plans, Records records, Clients clients, Clock clock) {
+  Today(
+      SessionReader sessions,
+      PlanStore plans,
+      Records records,
+      Clients clients,
+      Clock clock,
+      CoachDays days) {
     this.sessions = sessions;
     this.plans = plans;
     this.records = records;
     this.clients = clients;
     this.clock = clock;
+    this.days = days;
   }
 
   /**
@@ -75,8 +84,9 @@ public class Today {
       Map<UUID, Integer> sets,
       Map<UUID, String> names) {}
 
-  /** What waits now for a coach in this time zone. */
-  public Waiting now(ZoneId zone) {
+  /** What waits now. */
+  public Waiting now() {
+    ZoneId zone = days.zone();
     LocalDate on = LocalDate.ofInstant(clock.instant(), zone);
     List<SessionReader.Line> newest = sessions.list(Optional.empty());
     Set<UUID> begun =

@@ -15,6 +15,7 @@ public class CoachEntity {
   private String signInName;
   private String passwordHash;
   private Instant createdAt;
+  private String timeZone = "UTC";
 
   protected CoachEntity() {}
 
@@ -47,6 +48,14 @@ public class CoachEntity {
   public void setPassword(String newSignInName, String newHash) {
     signInName = newSignInName;
     passwordHash = newHash;
+  }
+
+  public String getTimeZone() {
+    return timeZone;
+  }
+
+  public void setTimeZone(String newZone) {
+    timeZone = newZone;
   }
 
   public Instant getCreatedAt() {

@@ -2,6 +2,7 @@ package istmo.app.accounts.web;
 
 import istmo.app.accounts.Accounts;
 import istmo.app.accounts.Coach;
+import istmo.app.accounts.CoachDays;
 import istmo.app.accounts.CurrentCoach;
 import istmo.app.accounts.TooManyTries;
 import istmo.app.platform.Conflict;
@@ -42,30 +43,37 @@ class AccountController {
 
   private final Accounts accounts;
   private final CurrentCoach current;
+  private final CoachDays days;
   private final SignedInSessions sessions;
   private final SecurityContextRepository contexts;
 
   AccountController(
       Accounts accounts,
       CurrentCoach current,
+      CoachDays days,
       SignedInSessions sessions,
       SecurityContextRepository contexts) {
     this.accounts = accounts;
     this.current = current;
+    this.days = days;
     this.sessions = sessions;
     this.contexts = contexts;
   }
 
   /**
    * id: of the coach, so that a device keeps what several coaches log apart; demo: this is the
-   * demo, which signs in by itself on this machine; firstRun: nobody has an account yet.
+   * demo, which signs in by itself on this machine; firstRun: nobody has an account yet; timeZone:
+   * the IANA name of the zone that the coach's days and weeks follow.
    */
   record AccountView(
       boolean signedIn,
       @MayBeMissing UUID id,
       @MayBeMissing String name,
       boolean demo,
-      boolean firstRun) {}
+      boolean firstRun,
+      @MayBeMissing String timeZone) {}
+
+  record TimeZoneInput(String timeZone) {}
 
   record SignInInput(String signInName, String password) {}
 
@@ -84,7 +92,15 @@ class AccountController {
         coach.map(Coach::id).orElse(null),
         coach.map(Coach::name).orElse(null),
         accounts.isDemo(),
-        accounts.isFirstRun());
+        accounts.isFirstRun(),
+        coach.map(c -> days.zone().getId()).orElse(null));
+  }
+
+  /** Tells in which time zone the coach is, so that days and weeks are the coach's own. */
+  @PutMapping("/time-zone")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void timeZone(@RequestBody TimeZoneInput input) {
+    days.move(input.timeZone());
   }
 
   /**

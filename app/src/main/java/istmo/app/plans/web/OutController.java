@@ -1,5 +1,6 @@
 package istmo.app.plans.web;
 
+import istmo.app.accounts.CoachDays;
 import istmo.app.plans.Plan;
 import istmo.app.plans.PlanFile;
 import istmo.app.plans.Plans;
@@ -29,8 +30,6 @@ import istmo.core.quantity.InvalidInput;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -64,6 +63,7 @@ class OutController {
   private final Schools schools;
   private final JsonMapper json;
   private final Clock clock;
+  private final CoachDays days;
 
   OutController(
       Plans plans,
@@ -71,13 +71,15 @@ class OutController {
       Sessions sessions,
       Schools schools,
       JsonMapper json,
-      Clock clock) {
+      Clock clock,
+      CoachDays days) {
     this.plans = plans;
     this.shares = shares;
     this.sessions = sessions;
     this.schools = schools;
     this.json = json;
     this.clock = clock;
+    this.days = days;
   }
 
   record ImportInput(UUID clientId, UUID gymId, String text) {}
@@ -132,12 +134,7 @@ class OutController {
   @GetMapping("/api/weeks/{id}/calendar.ics")
   ResponseEntity<byte[]> calendar(@PathVariable UUID id) {
     Plan plan = plans.get(id);
-    String ics =
-        PlanCalendar.of(
-            plan,
-            LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC),
-            clock.instant(),
-            s -> plans.step(id, s));
+    String ics = PlanCalendar.of(plan, days.today(), clock.instant(), s -> plans.step(id, s));
     return file(
         ics.getBytes(StandardCharsets.UTF_8),
         new MediaType("text", "calendar", StandardCharsets.UTF_8),

@@ -116,11 +116,11 @@ public interface PerformedSetRepository extends JpaRepository<PerformedSetEntity
       nativeQuery = true,
       value =
           """
-          select cast(date_trunc('week', performed_at at time zone 'UTC') as date) as monday,
+          select cast(date_trunc('week', performed_at at time zone :zone) as date) as monday,
             candidate_id as "candidateId", reserve, kind, side, count(*) as sets
           from performed_set where coach_id = :coachId and client_id = :clientId and not removed
             and performed_at >= :from
           group by 1, 2, 3, 4, 5 order by 1, 2
           """)
-  List<WeekCount> weeks(UUID coachId, UUID clientId, Instant from);
+  List<WeekCount> weeks(UUID coachId, UUID clientId, Instant from, String zone);
 }

@@ -8,20 +8,16 @@ import istmo.app.sessions.SessionReader;
 import istmo.app.today.Today;
 import istmo.core.catalogue.Trainable;
 import istmo.core.plan.Planned;
-import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.Required;
 import istmo.core.record.Lesson;
-import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** What waits, over HTTP. */
@@ -76,10 +72,10 @@ class TodayController {
       List<PlannedSessionView> planned,
       List<AdviceView> advice) {}
 
-  /** zone: the coach's time zone by its IANA name, which settles what day it is. */
+  /** What waits for the coach today, in the coach's own time zone. */
   @GetMapping("/api/today")
-  TodayView today(@RequestParam(defaultValue = "UTC") String zone) {
-    Today.Waiting w = today.now(zone(zone));
+  TodayView today() {
+    Today.Waiting w = today.now();
     Function<String, Trainable> named = trainables.all();
     Map<UUID, String> places = gyms.all().stream().collect(Collectors.toMap(Gym::id, Gym::name));
     return new TodayView(
@@ -131,13 +127,5 @@ class TodayController {
             .map(Planned.Item::candidateId)
             .map(c -> named.apply(c).name())
             .toList());
-  }
-
-  private static ZoneId zone(String name) {
-    try {
-      return ZoneId.of(name);
-    } catch (DateTimeException e) {
-      throw new InvalidInput("zone", "is the IANA name of a time zone, as Atlantic/Azores");
-    }
   }
 }
