@@ -9,6 +9,7 @@ import { Waiting } from '../ui/Notice'
 import { Caution, Frame } from './Frame'
 import { RouteFault } from './RouteFault'
 import { useTheme } from './theme'
+import { useFocusStays } from '../ui/useFocusStays'
 import { useTitle } from './useTitle'
 
 const OrderPage = lazy(() =>
@@ -99,6 +100,7 @@ function Outside() {
 function OnTheFloor() {
   useTheme()
   useTitle('Train · Istmo')
+  useFocusStays()
   return (
     <Suspense fallback={<Waiting what="Opening" />}>
       <FloorPage />

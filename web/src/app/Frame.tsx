@@ -10,6 +10,7 @@ import { NewVersion } from './NewVersion'
 import { EVIDENCE, ROOMS, roomOf, screenOf } from './rooms'
 import { Shortcuts } from './Shortcuts'
 import { useTheme } from './theme'
+import { useFocusStays } from '../ui/useFocusStays'
 import { useTitle } from './useTitle'
 
 const HERE = 'font-semibold underline decoration-accent decoration-2 underline-offset-4'
@@ -31,6 +32,7 @@ export function Frame() {
   const clients = useClients(account.data?.signedIn === true)
   const name = clients.data?.find((c) => c.id === clientId)?.name
   const screen = screenOf(pathname, clientId)?.label ?? room?.label
+  useFocusStays()
   useTitle([screen, name, 'Istmo'].filter(Boolean).join(' · '))
   return (
     <Kept value={kept}>

@@ -1,10 +1,11 @@
 import { scaleLinear } from 'd3-scale'
 import { NEWTONS_PER_KG } from '../quantity/units'
+import { useSize } from './useSize'
 
 type Point = { at: number; measured: number; fitted: number; generic: number }
 
-const W = 280
-const H = 150
+const H = 160
+const LEFT = 48
 
 /** Pulls as dots, the fit as a line, the generic type dashed. */
 export function FitPlot({
@@ -18,11 +19,12 @@ export function FitPlot({
   atUnit: string
   perAt: number
 }) {
+  const [take, { width }] = useSize<SVGSVGElement>({ width: 280, height: H })
   const sorted = [...points].sort((a, b) => a.at - b.at)
   const values = sorted.flatMap((p) => [p.measured, p.fitted, p.generic])
   const ats = sorted.map((p) => p.at * perAt)
   const air = Math.max(1e-6, 0.05 * (Math.max(...ats) - Math.min(...ats)) || 1)
-  const x = scaleLinear([Math.min(...ats) - air, Math.max(...ats) + air], [34, W - 8])
+  const x = scaleLinear([Math.min(...ats) - air, Math.max(...ats) + air], [LEFT, width - 14])
   const y = scaleLinear([0, 1.1 * Math.max(...values)], [H - 22, 8])
   const shown = (v: number) =>
     unit === 'm' ? `${Math.round(100 * v)} cm` : `${Math.round(v / NEWTONS_PER_KG)} kg`
@@ -37,28 +39,32 @@ export function FitPlot({
   return (
     <figure>
       <svg
-        viewBox={`0 0 ${W} ${H}`}
-        className="w-full max-w-72"
+        ref={take}
+        style={{ height: H }}
+        viewBox={`0 0 ${width} ${H}`}
+        className="w-full max-w-96"
         role="img"
         aria-label={`Resistance over the travel. ${words}`}
       >
         {y.ticks(3).map((t) => (
           <g key={t}>
-            <line x1={34} x2={W - 8} y1={y(t)} y2={y(t)} stroke="var(--rule)" />
-            <text x={30} y={y(t) + 3} textAnchor="end" fontSize={9} fill="var(--ink-2)">
+            <line x1={LEFT} x2={width - 8} y1={y(t)} y2={y(t)} stroke="var(--rule)" />
+            <text x={LEFT - 5} y={y(t) + 4} textAnchor="end" fontSize={12} fill="var(--ink-2)">
               {shown(t)}
             </text>
           </g>
         ))}
-        {x.ticks(5).map((t) => (
-          <text key={t} x={x(t)} y={H - 8} textAnchor="middle" fontSize={9} fill="var(--ink-2)">
+        {x.ticks(4).map((t) => (
+          <text key={t} x={x(t)} y={H - 8} textAnchor="middle" fontSize={12} fill="var(--ink-2)">
             {`${t}${atUnit === '°' ? '' : ' '}${atUnit}`}
           </text>
         ))}
         <path d={path((p) => p.generic)} fill="none" stroke="var(--ink-2)" strokeDasharray="4 3" />
         <path d={path((p) => p.fitted)} fill="none" stroke="var(--accent-2)" strokeWidth={2} />
         {sorted.map((p, k) => (
-          <circle key={k} cx={x(p.at * perAt)} cy={y(p.measured)} r={3} fill="var(--accent)" />
+          <circle key={k} cx={x(p.at * perAt)} cy={y(p.measured)} r={3.5} fill="var(--accent)">
+            <title>{`${Math.round(p.at * perAt)} ${atUnit}: ${shown(p.measured)}, fit ${shown(p.fitted)}`}</title>
+          </circle>
         ))}
       </svg>
       <figcaption className="text-xs text-ink-2">

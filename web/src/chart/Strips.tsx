@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale'
 import type { Schemas } from '../api/client'
+import { useSize } from './useSize'
 
 type Strip = Schemas['StripView']
 
@@ -10,9 +11,13 @@ const HEAVIEST: Record<Strip['heaviest'], string> = {
   LONG: 'heaviest where long',
 }
 
-const W = 260
-const H = 92
-const PAD = { left: 26, right: 8, top: 8, bottom: 20 }
+const USUAL = { width: 260, height: 100 }
+const H = USUAL.height
+const PAD = { left: 28, right: 8, top: 10, bottom: 24 }
+/** Right of the moments: a joint's name and its share. */
+const NAMES = 70
+/** How far names stand apart at least. */
+const APART = 13
 
 function line(xs: number[], ys: number[]): string {
   return xs.map((x, k) => `${k === 0 ? 'M' : 'L'}${x.toFixed(1)} ${ys[k]!.toFixed(1)}`).join('')
@@ -32,10 +37,11 @@ export function LengthStrip({
   at: number
   top: number
 }) {
+  const [take, { width }] = useSize<SVGSVGElement>(USUAL)
   const lengths = [...now.length, ...(ghost?.length ?? [])]
   const x = scaleLinear(
     [Math.min(0.6, ...lengths), Math.max(1.5, ...lengths)],
-    [PAD.left, W - PAD.right],
+    [PAD.left, width - PAD.right],
   )
   const y = scaleLinear([0, top], [H - PAD.bottom, PAD.top])
   const k = Math.min(at, now.tension.length - 1)
@@ -43,10 +49,15 @@ export function LengthStrip({
     <figure>
       <figcaption className="text-xs">
         <b className="font-semibold">{title}</b>{' '}
-        <span className="text-ink-2">{HEAVIEST[now.heaviest]}</span>
+        <span className="text-ink-2">
+          {HEAVIEST[now.heaviest]}; here {now.tension[k]!.toFixed(2)} at{' '}
+          {Math.round(100 * now.length[k]!)} % of its best length
+        </span>
       </figcaption>
       <svg
-        viewBox={`0 0 ${W} ${H}`}
+        ref={take}
+        style={{ height: H }}
+        viewBox={`0 0 ${width} ${H}`}
         className="w-full"
         role="img"
         aria-label={`${title}: tension from ${now.tension[0]} at length ${now.length[0]} (top) to ${now.tension.at(-1)} at length ${now.length.at(-1)} (bottom)`}
@@ -61,19 +72,21 @@ export function LengthStrip({
         />
         <line
           x1={PAD.left}
-          x2={W - PAD.right}
+          x2={width - PAD.right}
           y1={H - PAD.bottom}
           y2={H - PAD.bottom}
           stroke="var(--ink-2)"
         />
-        <g fontSize={9.5} fill="var(--ink-2)">
-          <text x={PAD.left} y={H - 7}>
+        <g fontSize={12} fill="var(--ink-2)">
+          <text x={PAD.left} y={H - 8}>
             short
           </text>
-          <text x={x(1)} y={H - 7} textAnchor="middle">
-            best length
-          </text>
-          <text x={W - PAD.right} y={H - 7} textAnchor="end">
+          {width > 180 && (
+            <text x={x(1)} y={H - 8} textAnchor="middle">
+              best length
+            </text>
+          )}
+          <text x={width - PAD.right} y={H - 8} textAnchor="end">
             long
           </text>
           <text x={2} y={PAD.top + 6}>
@@ -129,15 +142,22 @@ export function MomentStrip({
   at: number
   sticking?: number
 }) {
+  const [take, { width }] = useSize<SVGSVGElement>(USUAL)
+  const right = width - NAMES
   const n = moments.length - 1
-  const x = scaleLinear([0, n], [PAD.left, W - 34])
+  const x = scaleLinear([0, n], [PAD.left, right])
   const y = scaleLinear([-0.5, 1], [H - PAD.bottom, PAD.top]).clamp(true)
   const shown = JOINTS.filter(([key]) => moments[0]?.[key] !== undefined)
   // labels at the right end, pushed apart so that they can be read
   const ends = shown
-    .map(([key, name, colour]) => ({ name, colour, at: y(moments[n]![key]!) }))
+    .map(([key, name, colour]) => ({
+      name,
+      colour,
+      share: moments[Math.min(at, n)]![key]!,
+      at: y(moments[n]![key]!),
+    }))
     .sort((a, b) => a.at - b.at)
-  for (let k = 1; k < ends.length; k++) ends[k]!.at = Math.max(ends[k]!.at, ends[k - 1]!.at + 10)
+  for (let k = 1; k < ends.length; k++) ends[k]!.at = Math.max(ends[k]!.at, ends[k - 1]!.at + APART)
   return (
     <figure>
       <figcaption className="text-xs">
@@ -145,12 +165,14 @@ export function MomentStrip({
         <span className="text-ink-2">share of the largest; extending above, bending below</span>
       </figcaption>
       <svg
-        viewBox={`0 0 ${W} ${H}`}
+        ref={take}
+        style={{ height: H }}
+        viewBox={`0 0 ${width} ${H}`}
         className="w-full"
         role="img"
         aria-label={`Moments at the bottom: ${shown.map(([key, name]) => `${name} ${moments[n]![key]}`).join(', ')}`}
       >
-        <line x1={PAD.left} x2={W - 34} y1={y(0)} y2={y(0)} stroke="var(--ink-2)" />
+        <line x1={PAD.left} x2={right} y1={y(0)} y2={y(0)} stroke="var(--ink-2)" />
         {sticking !== undefined && (
           <line
             x1={x(sticking * n)}
@@ -195,12 +217,12 @@ export function MomentStrip({
           stroke="var(--accent)"
           strokeWidth={1.2}
         />
-        <g fontSize={9.5} fill="var(--ink-2)">
-          <text x={PAD.left} y={H - 7}>
+        <g fontSize={12} fill="var(--ink-2)">
+          <text x={PAD.left} y={H - 8}>
             top
           </text>
           {(sticking ?? 0) < 0.7 && (
-            <text x={W - 34} y={H - 7} textAnchor="end">
+            <text x={right} y={H - 8} textAnchor="end">
               bottom
             </text>
           )}
@@ -208,10 +230,10 @@ export function MomentStrip({
             <text
               x={
                 sticking >= 0.7
-                  ? W - 34
-                  : Math.max(PAD.left + 46, Math.min(W - 104, x(sticking * n)))
+                  ? right
+                  : Math.max(PAD.left + 56, Math.min(right - 66, x(sticking * n)))
               }
-              y={H - 7}
+              y={H - 8}
               textAnchor={sticking >= 0.7 ? 'end' : 'middle'}
               fill="var(--warn)"
             >
@@ -222,13 +244,13 @@ export function MomentStrip({
         {ends.map((e) => (
           <text
             key={e.name}
-            x={W - 31}
-            y={e.at + 3}
-            fontSize={9.5}
+            x={right + 4}
+            y={e.at + 4}
+            fontSize={12}
             fontWeight={600}
             fill={e.colour}
           >
-            {e.name}
+            {e.name} {e.share.toFixed(2)}
           </text>
         ))}
       </svg>

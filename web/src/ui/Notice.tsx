@@ -17,9 +17,14 @@ export function Trouble({ error, retry }: { error: unknown; retry?: () => void }
         </p>
       ))}
       {retry && (
-        <Button className="mt-2" onClick={retry}>
-          Try again
-        </Button>
+        <p className="mt-2 flex items-baseline gap-4">
+          <Button onClick={retry}>Try again</Button>
+          {(error as { status?: number }).status === 404 && (
+            <a href="/" className="underline">
+              To Today
+            </a>
+          )}
+        </p>
       )}
     </div>
   )

@@ -1,7 +1,8 @@
-import { useRef } from 'react'
+import { useCallback, useRef } from 'react'
 import type { Drawing, Parameter } from '../../api/client'
 import type { Point } from '../smooth'
 import { smoothLoop } from '../smooth'
+import { useSize } from '../useSize'
 import { Figure } from './Figure'
 import type { MusclesShown } from './Figure'
 import { Grip } from './Grip'
@@ -49,10 +50,19 @@ export function Stage({
   className = '',
 }: Props) {
   const svg = useRef<SVGSVGElement>(null)
+  const [measure, size] = useSize<SVGSVGElement>(USUAL)
+  const take = useCallback(
+    (of: SVGSVGElement | null) => {
+      svg.current = of
+      measure(plain ? null : of)
+    },
+    [measure, plain],
+  )
+  const type = TYPE_PX / Math.min(size.width / box.width, size.height / box.height)
   const to = plan ? planPoint : sidePoint
   return (
     <svg
-      ref={svg}
+      ref={take}
       viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
       className={className}
       role="group"
@@ -70,8 +80,8 @@ export function Stage({
           </>
         )}
       </g>
-      {!plan && !plain && <Levers drawing={drawing} size={Math.max(box.width, box.height)} />}
-      {!plain && <ScaleBar box={box} />}
+      {!plan && !plain && <Levers drawing={drawing} type={type} />}
+      {!plain && <ScaleBar box={box} type={type} />}
       {onMove &&
         handles.map((h) => {
           const parameter = parameters.find((p) => p.id === h.parameterId)
@@ -170,8 +180,12 @@ function Force({ drawing }: { drawing: Drawing }) {
   )
 }
 
+/** Text on the stage, px whatever the scale, and the size that a stage has until it is measured. */
+const TYPE_PX = 13
+const USUAL = { width: 500, height: 400 }
+
 /** Lever arms as dimension lines: from the joint square to the line of the force, in cm. */
-function Levers({ drawing, size }: { drawing: Drawing; size: number }) {
+function Levers({ drawing, type }: { drawing: Drawing; type: number }) {
   return (
     <g aria-hidden>
       {drawing.levers.map((l) => {
@@ -191,14 +205,14 @@ function Levers({ drawing, size }: { drawing: Drawing; size: number }) {
             />
             <circle cx={b.x} cy={b.y} r={0.008} fill={colour} />
             <text
-              x={a.x + (left ? -0.03 : 0.03) * size}
-              y={a.y + 0.008 * size}
+              x={a.x + (left ? -1.1 : 1.1) * type}
+              y={a.y + 0.3 * type}
               textAnchor={left ? 'end' : 'start'}
-              fontSize={0.026 * size}
+              fontSize={type}
               fontWeight={600}
               fill={colour}
               stroke="var(--paper)"
-              strokeWidth={0.008 * size}
+              strokeWidth={0.3 * type}
               paintOrder="stroke"
             >
               {l.joint} {Math.round(100 * l.metres)} cm
@@ -210,7 +224,7 @@ function Levers({ drawing, size }: { drawing: Drawing; size: number }) {
   )
 }
 
-function ScaleBar({ box }: { box: Box }) {
+function ScaleBar({ box, type }: { box: Box; type: number }) {
   const length = box.width > 1 ? 0.5 : 0.1
   const x = box.x + box.width - length - 0.03
   const y = box.y + box.height - 0.025
@@ -226,7 +240,7 @@ function ScaleBar({ box }: { box: Box }) {
         x={x + length / 2}
         y={y - 0.018}
         textAnchor="middle"
-        fontSize={0.022 * Math.max(box.width, box.height)}
+        fontSize={type}
         fill="var(--ink-2)"
         stroke="none"
       >

@@ -48,6 +48,7 @@ export function BenchPage() {
   const choose = (id: string) => put({ candidate: id, set: null }, 'step')
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-1">
+      <h1 className="sr-only">Set-up</h1>
       <BriefLine
         brief={{ ...brief, client }}
         change={change}

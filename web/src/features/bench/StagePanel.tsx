@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useState } from 'react'
+import { setupValue } from '../../quantity/format'
 import type { BenchSide, Parameter, Region } from '../../api/client'
 import type { MusclesShown } from '../../chart/stage/Figure'
 import { Stage } from '../../chart/stage/Stage'
@@ -50,9 +51,15 @@ export function StagePanel({
   const startPhase = start.phases[Math.min(at, start.phases.length - 1)]
   const stage = phase ?? startPhase // where nothing is possible, the start stays to be held
   const muscles = phase && musclesOf(now, k, shown, aimed, regions)
+  const changes = moved ? movedWords(parameters, start.setup, setup) : []
   const hasStance = now.plan && parameters.some((p) => p.id === 'stance')
   return (
     <section aria-label="Stage" className="flex min-h-[26rem] flex-col">
+      {changes.length > 0 && (
+        <p className="text-sm" data-testid="moved">
+          <b>Moved from the start:</b> {changes.join(', ')}
+        </p>
+      )}
       <div
         className={`relative grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-2 ${hasStance ? 'sm:grid-cols-[minmax(0,1fr)_11rem]' : ''}`}
       >
@@ -61,7 +68,7 @@ export function StagePanel({
             drawing={stage.side}
             ghost={moved && phase ? startPhase?.side : undefined}
             box={box}
-            label={`${SEEN[stage.side.from]} of ${now.clientName}, ${now.name}`}
+            label={`${SEEN[stage.side.from]} of ${now.clientName}, ${[now.name, ...changes].join(', ')}`}
             handles={stage.grips}
             parameters={parameters}
             setup={setup}
@@ -221,4 +228,15 @@ function planBox(side: BenchSide) {
     .flatMap((l) => l.points.map((p) => p.x))
   const [low, high] = [Math.min(...along) - 0.06, Math.max(...along) + 0.06]
   return { ...b, x: -half - 0.05, width: 2 * half + 0.1, y: -high, height: high - low }
+}
+
+/** What is not where it was at the start: the name of a variant alone would no longer say it. */
+function movedWords(
+  parameters: Parameter[],
+  start: Record<string, number>,
+  now: Record<string, number>,
+): string[] {
+  return parameters
+    .filter((p) => Math.abs((now[p.id] ?? 0) - (start[p.id] ?? 0)) > 1e-6)
+    .map((p) => `${p.label.toLowerCase()} ${setupValue(p, now[p.id] ?? 0)}`)
 }

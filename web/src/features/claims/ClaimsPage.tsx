@@ -2,6 +2,7 @@ import { useState, type ReactElement } from 'react'
 import { Link, useLocation } from 'react-router'
 import type { Claim, Finding, Practice } from '../../api/client'
 import { useCatalogue, useClaims, usePractice, useStudies } from '../../api/queries'
+import { useSize } from '../../chart/useSize'
 import { Trouble, Waiting } from '../../ui/Notice'
 import { WordMenu } from '../../ui/WordMenu'
 import { writeSetup } from '../bench/address'
@@ -68,6 +69,7 @@ export function ClaimsPage() {
   const shown = pairs.flat().length
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
+      <h1 className="sr-only">Gym sayings, tested</h1>
       <p className="font-serif text-lg leading-relaxed">
         What the trade says about{' '}
         <WordMenu
@@ -107,10 +109,10 @@ export function ClaimsPage() {
         .
       </p>
       <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1 text-sm lg:flex-nowrap">
-        <label className="flex shrink-0 items-baseline gap-2">
+        <label className="flex min-w-0 items-baseline gap-2 lg:shrink-0">
           with the words{' '}
           <input
-            className="border border-edge px-2 py-1"
+            className="min-w-0 border border-edge px-2 py-1"
             type="search"
             value={words}
             onChange={(e) => put({ words: e.target.value })}
@@ -179,14 +181,17 @@ const SPAN = Math.log(4)
 
 /** How much more, on a scale of ratios from a quarter to four times. */
 function Change({ claim }: { claim: Claim }) {
-  const x = (v: number) => 100 + (100 * Math.max(-SPAN, Math.min(SPAN, v))) / SPAN
+  const [take, { width }] = useSize<SVGSVGElement>({ width: 280, height: 36 })
+  const middle = width / 2
+  const x = (v: number) => middle + (middle * Math.max(-SPAN, Math.min(SPAN, v))) / SPAN
   const m = claim.mechanics
   const b = claim.both
   if (!m || !b) return <span className="text-xs text-ink-2">not computed</span>
   return (
     <svg
-      viewBox="0 0 200 28"
-      className="h-8 w-full max-w-72"
+      ref={take}
+      viewBox={`0 0 ${width} 36`}
+      className="h-9 w-full max-w-72"
       role="img"
       aria-label={`mechanics ${percent(m.mean)}, with studies ${percent(b.mean)}`}
     >
@@ -197,19 +202,19 @@ function Change({ claim }: { claim: Claim }) {
         height={18}
         fill="var(--paper-2)"
       />
-      <line x1={100} x2={100} y1={0} y2={18} stroke="var(--ink-2)" />
+      <line x1={middle} x2={middle} y1={0} y2={18} stroke="var(--ink-2)" />
       <line x1={x(m.low)} x2={x(m.high)} y1={5} y2={5} stroke="var(--ink-2)" />
       <circle cx={x(m.mean)} cy={5} r={3} fill="var(--paper)" stroke="var(--ink-2)" />
       <line x1={x(b.low)} x2={x(b.high)} y1={13} y2={13} stroke="var(--accent-2)" strokeWidth={2} />
       <circle cx={x(b.mean)} cy={13} r={3.5} fill="var(--accent-2)" />
-      <g fontSize={8} fill="var(--ink-2)">
-        <text x={2} y={25}>
+      <g fontSize={12} fill="var(--ink-2)">
+        <text x={2} y={32}>
           a quarter
         </text>
-        <text x={100} y={25} textAnchor="middle">
+        <text x={middle} y={32} textAnchor="middle">
           alike
         </text>
-        <text x={198} y={25} textAnchor="end">
+        <text x={width - 2} y={32} textAnchor="end">
           four times
         </text>
       </g>

@@ -201,10 +201,10 @@ function NextLine({ item: i, unit }: { item: Item; unit: 'kg' | 'lb' }) {
           </span>
         </span>
       </th>
-      <td className="py-1.5 text-right text-sm whitespace-nowrap">
+      <td className="py-1.5 text-right text-sm sm:whitespace-nowrap">
         {prescriptionWords(i.prescription)}
       </td>
-      <td className="w-40 py-1.5 pl-4 text-right text-sm">
+      <td className="py-1.5 pl-3 text-right text-sm sm:w-40">
         {loads || <span className="text-ink-2">load by feel</span>}
       </td>
     </tr>

@@ -58,7 +58,9 @@ export function ClientsPage() {
                 <th scope="col" className="font-normal">
                   Cautions
                 </th>
-                <th scope="col" />
+                <th scope="col">
+                  <span className="sr-only">what can be done</span>
+                </th>
               </tr>
             </thead>
             <tbody>

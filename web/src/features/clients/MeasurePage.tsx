@@ -93,7 +93,7 @@ export function MeasurePage() {
             ? ', from the knee to the wall; the stiffer side counts.'
             : ', by the intake’s word: measure the knee to the wall.'}
         </p>
-        <div className="overflow-x-auto">
+        <div className="relative overflow-x-auto">
           <table className="w-full text-sm">
             <thead>
               <tr className="border-b border-rule text-left text-xs text-ink-2">
@@ -109,7 +109,9 @@ export function MeasurePage() {
                 <th scope="col" className="font-normal">
                   Readings (ring: left)
                 </th>
-                <th scope="col" />
+                <th scope="col">
+                  <span className="sr-only">what can be done</span>
+                </th>
               </tr>
             </thead>
             <tbody>

@@ -48,6 +48,7 @@ export function ComparePage() {
   const box = frame(sides.flatMap((s) => s.phases.map((p) => p.side)))
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
+      <h1 className="sr-only">Two clients side by side</h1>
       <p className="font-serif text-lg leading-relaxed">
         Side by side:{' '}
         <WordMenu

@@ -83,6 +83,7 @@ export function PointByPointPage() {
   const name = (id: string) => options.find((o) => o.value === id)?.label ?? id
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2 print:block">
+      <h1 className="sr-only">Exercises point by point</h1>
       <BriefLine
         brief={brief}
         change={change}

@@ -41,7 +41,7 @@ export function GymsPage() {
       .join(', ')
   return (
     <div className={`grid gap-6 ${chosen ? 'lg:grid-cols-[minmax(0,1fr)_26rem]' : ''}`}>
-      <section aria-label="Gyms">
+      <section aria-label="Gyms" className="min-w-0">
         <div className="flex items-baseline justify-between border-b border-ink pb-1">
           <h1 className="text-xl">Gyms</h1>
           <Button look="ink" onClick={() => setChosen('new')}>
@@ -55,9 +55,9 @@ export function GymsPage() {
           {gyms.data.map((g) => (
             <li
               key={g.id}
-              className={`flex items-baseline gap-3 border-b border-rule/60 py-2 ${g.id === chosen ? 'bg-paper-2' : ''}`}
+              className={`flex flex-wrap items-baseline gap-x-3 border-b border-rule/60 py-2 ${g.id === chosen ? 'bg-paper-2' : ''}`}
             >
-              <span className="flex-1">
+              <span className="min-w-40 flex-1">
                 <b>{g.name}</b>
                 <span className="block text-sm text-ink-2">
                   {words(g.equipment) || 'nothing ticked yet'}
@@ -117,7 +117,7 @@ function TakenOut({ onPutBack }: { onPutBack: (gym: Gym) => void }) {
       <ul>
         {removed.data.map((g) => (
           <li key={g.id} className="flex items-baseline gap-3 border-b border-rule/60 py-1">
-            <span className="flex-1">{g.name}</span>
+            <span className="min-w-40 flex-1">{g.name}</span>
             <Button look="bare" aria-label={`Put back ${g.name}`} onClick={() => onPutBack(g)}>
               Put back
             </Button>

@@ -217,7 +217,9 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
                 <th scope="col" className="font-normal">
                   off the generic type
                 </th>
-                <th scope="col" />
+                <th scope="col">
+                  <span className="sr-only">what can be done</span>
+                </th>
               </tr>
             </thead>
             <tbody>

@@ -107,7 +107,7 @@ export function ImportSetsPage() {
     <section className="space-y-3">
       <h1 className="border-b border-ink pb-1 text-xl">Sets of {name} from a spreadsheet</h1>
       <div className="flex flex-wrap items-end gap-4 text-sm">
-        <label>
+        <label className="max-w-full">
           File (CSV, or text with tabs){' '}
           <input
             type="file"

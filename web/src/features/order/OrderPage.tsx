@@ -78,6 +78,7 @@ export function OrderPage() {
   )
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
+      <h1 className="sr-only">Exercises, ranked</h1>
       <BriefLine
         brief={brief}
         change={change}

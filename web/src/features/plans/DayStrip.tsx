@@ -194,7 +194,7 @@ function Scale({
             strokeWidth={0.6}
             strokeDasharray="2 4"
           />
-          <text x={17} y={m * pixelsAMinute + 4} textAnchor="end" fontSize={10} fill="var(--ink-2)">
+          <text x={17} y={m * pixelsAMinute + 4} textAnchor="end" fontSize={12} fill="var(--ink-2)">
             {m}
           </text>
         </g>

@@ -77,7 +77,7 @@ function OfClient({
         </Quiet>
       ) : (
         <div className="grid min-h-0 flex-1 gap-x-6 gap-y-3 lg:grid-cols-[21rem_minmax(0,1fr)] lg:overflow-hidden">
-          <div className="space-y-3 lg:overflow-auto lg:pr-2">
+          <div className="min-w-0 space-y-3 lg:overflow-auto lg:pr-2">
             <LessonList clientId={clientId} />
             <section aria-label="Series">
               <h2 className="border-b border-ink text-lg">Exercises</h2>
@@ -107,10 +107,10 @@ function OfClient({
               </ul>
             </section>
           </div>
-          <div className="space-y-4 lg:overflow-auto lg:pr-2">
+          <div className="min-w-0 space-y-4 lg:overflow-auto lg:pr-2">
             {seriesId && <SeriesPanel key={seriesId} clientId={clientId} seriesId={seriesId} />}
             <WeekSets clientId={clientId} regions={catalogue.data.regions} />
-            <div className="grid gap-x-6 gap-y-3 lg:grid-cols-2">
+            <div className="grid gap-x-6 gap-y-3 *:min-w-0 lg:grid-cols-2">
               <Said record={r} regions={catalogue.data.regions} />
               <Girths clientId={clientId} />
             </div>

@@ -25,7 +25,7 @@ export function WeekSets({ clientId, regions }: { clientId: string; regions: Reg
   if (w.weeks.every((x) => Object.keys(x.sets).length === 0))
     return <Quiet>No sets in the last {WEEKS} weeks.</Quiet>
   return (
-    <section aria-label="Effective sets a week">
+    <section aria-label="Effective sets a week" tabIndex={0} className="relative overflow-x-auto">
       <table className="w-full text-sm">
         <caption className="border-b border-ink text-left">
           <b>Effective sets a week</b>{' '}
@@ -36,7 +36,9 @@ export function WeekSets({ clientId, regions }: { clientId: string; regions: Reg
         </caption>
         <thead>
           <tr className="text-xs text-ink-2">
-            <th />
+            <th scope="col">
+              <span className="sr-only">region</span>
+            </th>
             {w.weeks.map((x, k) => (
               <th key={x.monday} className="font-normal">
                 {k === w.weeks.length - 1 ? 'this week' : day(x.monday).replace(/^\w+,? /, '')}

@@ -203,4 +203,30 @@ class ClientAndGymApiTest {
     assertThat(send("GET", "/api/clients", null, "Origin", "http://elsewhere.example").status())
         .isEqualTo(403);
   }
+
+  /** A form that is wrong in five places says so once, not five times one after another. */
+  @Test
+  void everyFaultOfAFormIsSaidAtOnce() {
+    Map<String, Object> client = intake("");
+    client.put("statureM", 9);
+    client.put("profile", Map.of("likes", List.of("no-such"), "notes", ""));
+    client.put("pain", List.of(Map.of("movements", List.of())));
+    Answer a = post("/api/clients", client);
+    assertThat(a.fault("name")).contains("visible");
+    assertThat(a.fault("statureM")).contains("1.3 to 2.2");
+    assertThat(a.fault("pain.joint")).contains("needed");
+    assertThat(a.at("/faults")).hasSize(4);
+
+    Answer gym = post("/api/gyms", Map.of("name", "", "equipment", List.of("no-such")));
+    assertThat(gym.fault("name")).contains("visible");
+    assertThat(gym.at("/faults")).hasSize(2);
+
+    String id = post("/api/clients", intake("Faults " + UUID.randomUUID())).at("/id").asString();
+    Answer reading =
+        post(
+            "/api/clients/" + id + "/measurements",
+            Map.of("kind", "MASS", "value", 9999, "on", "2099-01-01"));
+    assertThat(reading.fault("value")).contains("220 kg");
+    assertThat(reading.fault("on")).contains("to come");
+  }
 }

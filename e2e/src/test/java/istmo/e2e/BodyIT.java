@@ -37,7 +37,7 @@ class BodyIT {
       Locator thigh = page.locator("[data-kind='THIGH']");
       assertThat(thigh).containsText("41.5 cm");
       assertThat(thigh).containsText("measured");
-      coach.findsNoSeriousFault("measurements").keepsAPicture("measurements");
+      coach.findsNoFault("measurements").keepsAPicture("measurements");
     }
   }
 
@@ -68,7 +68,7 @@ class BodyIT {
           .containsText("Known back condition: ask the clinician in charge first.", SLOWLY);
       assertThat(coach.strip("seated-leg-curl/usual")).isVisible();
       assertThat(coach.strip("romanian-deadlift/usual")).hasCount(0);
-      coach.findsNoSeriousFault("order with cautions").keepsAPicture("cautions");
+      coach.findsNoFault("order with cautions").keepsAPicture("cautions");
 
       coach.goesTo("Clients");
       page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change Mirek Dunmore"))
@@ -101,7 +101,7 @@ class BodyIT {
       assertThat(page.getByTestId("refusal"))
           .containsText("Left out for Joss Merrow: Sore lower back", SLOWLY);
       assertThat(coach.button("Add to session")).isDisabled();
-      coach.findsNoSeriousFault("bench with a refusal");
+      coach.findsNoFault("bench with a refusal");
     }
   }
 
@@ -123,7 +123,7 @@ class BodyIT {
       form.getByLabel("Load (kg)").fill("45");
       form.getByRole(AriaRole.BUTTON).click();
       assertThat(page.getByTestId("strength")).containsText("From Back squat, high bar", SLOWLY);
-      coach.findsNoSeriousFault("known lifts");
+      coach.findsNoFault("known lifts");
       coach.goesTo("Exercises").says("Gym", "Quayside Hall").says("Target", "all quads");
       assertThat(coach.strip("back-squat/high-bar"))
           .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
@@ -184,7 +184,7 @@ class BodyIT {
           dialog.getByRole(
               AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Erase for good"));
       assertThat(erase).isDisabled();
-      coach.findsNoSeriousFault("erase dialog");
+      coach.findsNoFault("erase dialog");
       dialog.getByRole(AriaRole.TEXTBOX).fill("Gone Tomorrow");
       erase.click();
       assertThat(

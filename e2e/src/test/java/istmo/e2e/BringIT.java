@@ -55,7 +55,7 @@ class BringIT {
               AriaRole.BUTTON,
               new Page.GetByRoleOptions().setName(Pattern.compile("^Bring in \\d+ sets")));
       assertThat(bring).isDisabled();
-      coach.findsNoSeriousFault("bringing in");
+      coach.findsNoFault("bringing in");
       coach.page.getByLabel("Curl at the window is").selectOption("lying-leg-curl/usual");
       assertThat(bring).isEnabled(new LocatorAssertions.IsEnabledOptions().setTimeout(30_000));
       bring.click();
@@ -95,7 +95,7 @@ class BringIT {
           coach.page.getByRole(
               AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Bring in ")));
       assertThat(bring).isDisabled();
-      coach.findsNoSeriousFault("an archive");
+      coach.findsNoFault("an archive");
       coach.page.getByLabel("Tarn Holloway is called here").fill("Tarn Brought");
       coach.page.keyboard().press("Tab");
       assertThat(bring)

@@ -43,7 +43,7 @@ class ByWordIT {
       looksFor(coach, "Duck walk");
       coach.page.getByText("make it one of your own").click();
       assertThat(coach.page.getByLabel("Name", exactly())).hasValue("Duck walk");
-      coach.findsNoSeriousFault("the form of an own exercise");
+      coach.findsNoFault("the form of an own exercise");
       coach.presses("Keep this exercise");
       assertThat(coach.page.getByText("say at least one region that it trains")).isVisible(SOON);
       assertThat(coach.page.getByText("say at least one thing that it does")).isVisible();
@@ -69,7 +69,7 @@ class ByWordIT {
       coach.page.getByText("Open the session").click();
       Locator item = coach.page.getByRole(AriaRole.REGION, named("Duck walk"));
       assertThat(item).containsText("By word, not computed", within());
-      coach.findsNoSeriousFault("a session with an exercise by word");
+      coach.findsNoFault("a session with an exercise by word");
       item.getByLabel("Load (kg)").fill("0");
       item.getByLabel("Repetitions").fill("15");
       item.getByText("Log set 1").click();
@@ -92,7 +92,7 @@ class ByWordIT {
       assertThat(coach.page.getByTestId("first-pick")).isVisible(SOON);
       looksFor(coach, "rdl");
       assertThat(found(coach).first()).containsText("Romanian deadlift");
-      coach.findsNoSeriousFault("the search");
+      coach.findsNoFault("the search");
       coach.page.keyboard().press("Enter");
       assertThat(coach.page).hasURL(Pattern.compile("/bench\\?.*romanian-deadlift"), SOON_THERE);
       looksFor(coach, "monster walk");

@@ -45,7 +45,7 @@ class EvidenceIT {
       page.locator("[data-candidate]").nth(3).click();
       assertThat(page.getByText("What would move it up")).isVisible();
       assertThat(page.getByTestId("by-school")).containsText("by the squeeze", SLOWLY);
-      coach.findsNoSeriousFault("order").keepsAPicture("order-weighed");
+      coach.findsNoFault("order").keepsAPicture("order-weighed");
       page.locator("input[aria-label^='compare ']").nth(0).check();
       page.locator("input[aria-label^='compare ']").nth(1).check();
       page.getByRole(
@@ -61,7 +61,7 @@ class EvidenceIT {
                   AriaRole.COLUMNHEADER,
                   new Page.GetByRoleOptions().setName("Leg press, feet low")))
           .isVisible(SOON);
-      coach.findsNoSeriousFault("compare").keepsAPicture("compare");
+      coach.findsNoFault("compare").keepsAPicture("compare");
       page.reload();
       assertThat(
               page.getByRole(
@@ -94,7 +94,7 @@ class EvidenceIT {
       assertThat(page.locator("[data-claim=track-forward-glutes]")).containsText("Mechanics:");
       assertThat(page.locator("[data-claim=track-forward-quads]"))
           .containsText("does not say which");
-      coach.findsNoSeriousFault("claims").keepsAPicture("claims");
+      coach.findsNoFault("claims").keepsAPicture("claims");
       page.locator("[data-claim=track-forward-quads]")
           .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Both set-ups"))
           .click();
@@ -127,7 +127,7 @@ class EvidenceIT {
               page.getByRole(
                   AriaRole.HEADING, new Page.GetByRoleOptions().setName("Judged by the short end")))
           .isVisible();
-      coach.findsNoSeriousFault("schools");
+      coach.findsNoFault("schools");
       coach
           .goesTo("Exercises")
           .says("Target", "all quads")

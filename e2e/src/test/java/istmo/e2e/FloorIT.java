@@ -74,11 +74,11 @@ class FloorIT {
       coach.opens("/floor/" + rook);
       logs(coach, "Log set 1");
       assertThat(coach.page.getByTestId("rest")).hasText(Pattern.compile("1:(2|30)"));
-      coach.findsNoSeriousFault("floor-rest");
+      coach.findsNoFault("floor-rest");
       coach.opens("/floor/" + tarn);
       starting(coach, "Skip warm-up").click();
       assertThat(coach.page.getByText("left leg")).isVisible();
-      coach.findsNoSeriousFault("floor").keepsAPicture("floor");
+      coach.findsNoFault("floor").keepsAPicture("floor");
       coach.page.locator("input[aria-label=Repetitions]").fill("7");
       coach.page.locator("input[aria-label=Repetitions]").blur();
       logs(coach, "Log set 1, left");
@@ -137,7 +137,7 @@ class FloorIT {
       coach.presses("Back");
       starting(coach, "Felt where").click();
       coach.page.locator("[data-region=BFL]").click();
-      coach.findsNoSeriousFault("floor-felt");
+      coach.findsNoFault("floor-felt");
       coach.network(true);
       assertThat(coach.page.getByTestId("floor-status"))
           .containsText("Everything is saved", SLOWLY);
@@ -164,7 +164,7 @@ class FloorIT {
       starting(coach, "Let the stand-in lift").click();
       assertThat(coach.page.getByTestId("watched-table").locator("tbody tr").nth(2))
           .isVisible(SOON);
-      coach.findsNoSeriousFault("watching");
+      coach.findsNoFault("watching");
       Locator take =
           coach.page.getByRole(
               AriaRole.BUTTON,
@@ -255,7 +255,7 @@ class FloorIT {
       assertThat(coach.page.getByText(Pattern.compile("Load for one repetition"))).isVisible(SOON);
       coach.presses("How?");
       assertThat(coach.page.getByText("Wathan 1994")).isVisible();
-      coach.findsNoSeriousFault("record").keepsAPicture("record");
+      coach.findsNoFault("record").keepsAPicture("record");
       lesson
           .getByRole(
               AriaRole.BUTTON,

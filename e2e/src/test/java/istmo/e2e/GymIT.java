@@ -63,7 +63,7 @@ class GymIT {
               new Page.GetByRoleOptions().setName(Pattern.compile("^Leg extension")))
           .first()
           .click();
-      coach.needsNoSideScroll("machines").findsNoSeriousFault("machines");
+      coach.needsNoSideScroll("machines").findsNoFault("machines");
       for (String angle : new String[] {"15", "60", "105"}) {
         for (String way : new String[] {"up", "down"}) {
           page.getByLabel("Knee bend at the lever (°)").fill(angle);
@@ -176,7 +176,7 @@ class GymIT {
       page.getByLabel(Pattern.compile("^Pivot above the foot plate's middle")).fill("40");
       coach.presses("Save");
       assertThat(page.locator("[data-detail='pivotBehind']")).containsText("measured");
-      coach.findsNoSeriousFault("a pendulum's places");
+      coach.findsNoFault("a pendulum's places");
 
       coach.goesTo("Exercises");
       assertThat(pendulum).isVisible(SOON);
@@ -195,7 +195,7 @@ class GymIT {
       coach.presses("Undo");
       coach.presses("Take out Old pier");
       coach.page.getByText("1 taken out").click();
-      coach.findsNoSeriousFault("a gym that was taken out");
+      coach.findsNoFault("a gym that was taken out");
       coach.presses("Put back Old pier");
       assertThat(coach.button("Change Old pier")).isVisible();
       coach.presses("Take out Old pier"); // other tests count the demo's gyms

@@ -22,7 +22,7 @@ class SignInIT {
       coach.looksBehind("Account: demo, signed in by itself");
       assertThat(page.getByText("this one", new Page.GetByTextOptions().setExact(true)))
           .isVisible(SOON);
-      coach.findsNoSeriousFault("account").presses("Sign out");
+      coach.findsNoFault("account").presses("Sign out");
       coach.presses("Enter the demo");
       coach.looksBehind("Account: demo, signed in by itself");
     }
@@ -40,7 +40,7 @@ class SignInIT {
                   new Page.GetByRoleOptions().setName("The first coach on this machine")))
           .isVisible(SOON);
       coach
-          .findsNoSeriousFault("first account")
+          .findsNoFault("first account")
           .fills("Coach's name", "Maren Solvik")
           .fills("Name to sign in with", "maren")
           .fills("Password", "short")
@@ -61,7 +61,7 @@ class SignInIT {
       assertThat(page.getByText("You were signed out. What you typed is kept.")).isVisible(SOON);
       page.getByRole(AriaRole.DIALOG).getByLabel("Name").fill("maren");
       page.getByRole(AriaRole.DIALOG).getByLabel("Password").fill("wind over the quay");
-      coach.findsNoSeriousFault("sign-in").presses("Sign in");
+      coach.findsNoFault("sign-in").presses("Sign in");
       assertThat(page.getByRole(AriaRole.DIALOG))
           .hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(30_000));
       coach.presses("Save");

@@ -60,7 +60,7 @@ class WeekIT {
       List<String> thursday = names(coach, "Thursday");
       Assertions.assertThat(monday).isNotEmpty();
       Assertions.assertThat(thursday).isNotEmpty();
-      coach.findsNoSeriousFault("week").keepsAPicture("week");
+      coach.findsNoFault("week").keepsAPicture("week");
 
       Locator first = day(coach, "Monday").locator("[data-item]").first();
       String id = first.getAttribute("data-item");
@@ -139,7 +139,7 @@ class WeekIT {
 
       day(coach, "Monday").getByText("Add an exercise").click();
       coach.fills("Name or nickname", "glute thrust machine");
-      coach.findsNoSeriousFault("adding");
+      coach.findsNoFault("adding");
       page.getByRole(AriaRole.DIALOG)
           .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Hip thrust machine"))
           .first()
@@ -187,7 +187,7 @@ class WeekIT {
           page.waitForDownload(
               () -> page.getByText("Calendar", new Page.GetByTextOptions().setExact(true)).click());
       Assertions.assertThat(Files.readString(calendar.path())).startsWith("BEGIN:VCALENDAR");
-      coach.findsNoSeriousFault("out");
+      coach.findsNoFault("out");
       coach.presses("Make a link");
       String link = page.getByLabel("Link for the client").inputValue();
       client.page.context().clearCookies();
@@ -197,7 +197,7 @@ class WeekIT {
                   AriaRole.HEADING,
                   new Page.GetByRoleOptions().setName(Pattern.compile("^Monday"))))
           .isVisible(SOON);
-      client.findsNoSeriousFault("shared").keepsAPicture("shared-phone");
+      client.findsNoFault("shared").keepsAPicture("shared-phone");
       coach.presses("Revoke it");
       assertThat(page.getByText("One link is out")).hasCount(0);
       client.page.reload();

@@ -95,7 +95,7 @@ class WholeLineIT {
           .isVisible();
       assertThat(page.getByText("Gives out first: hamstrings").first()).isVisible();
       coach.needsNoPageScroll();
-      coach.findsNoSeriousFault("order").keepsAPicture("order");
+      coach.findsNoFault("order").keepsAPicture("order");
 
       // the address carries the whole brief: reload and back
       String address = page.url();
@@ -124,7 +124,7 @@ class WholeLineIT {
               page.getByRole(
                   AriaRole.REGION, new Page.GetByRoleOptions().setName("Leg press, feet high")))
           .containsText("cm");
-      coach.keepsAPicture("session").findsNoSeriousFault("session");
+      coach.keepsAPicture("session").findsNoFault("session");
       page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
       assertThat(coach.button("Print the sheet")).isHidden();
       byte[] pdf =

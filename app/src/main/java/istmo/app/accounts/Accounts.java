@@ -81,7 +81,7 @@ public class Accounts {
   /** The first account of a fresh installation; afterwards only a signed-in coach adds others. */
   public Coach createFirst(String name, String signInName, String password) {
     checkFirstRun();
-    checkNew(FIRST, signInName, password);
+    checkNew(FIRST, name, signInName, password);
     String hash = Passwords.hash(password);
     return transactions.write(
         () -> {
@@ -104,14 +104,15 @@ public class Accounts {
       throw new Conflict("The demo has one coach. Nothing was added.");
     }
     UUID id = UUID.randomUUID();
-    checkNew(id, signInName, password);
+    checkNew(id, name, signInName, password);
     String hash = Passwords.hash(password);
     return transactions.write(
         () -> write(new CoachEntity(id, "", clock.instant()), name, signInName, hash));
   }
 
-  private void checkNew(UUID id, String signInName, String password) {
+  private void checkNew(UUID id, String name, String signInName, String password) {
     List<InvalidInput.Fault> faults = new ArrayList<>();
+    InvalidInput.gather(faults, "", () -> Names.checked(name));
     String key = key(signInName);
     if (key.length() < 3
         || key.length() > Names.LONGEST

@@ -123,6 +123,16 @@ public class Clients {
   }
 
   /**
+   * Throws {@link InvalidInput} where a client cannot be called so.
+   *
+   * @param own the client who may keep the name; empty for a new one
+   */
+  @Transactional(readOnly = true)
+  public void checkName(String name, Optional<UUID> own) {
+    freeName(name, own.orElse(null));
+  }
+
+  /**
    * Adds a client; throws {@link InvalidInput} for a name that is taken or a profile that names
    * unknown exercises.
    */
@@ -131,7 +141,7 @@ public class Clients {
         transactions.write(
             () -> {
               ClientEntity e = new ClientEntity(UUID.randomUUID(), coach.id(), clock.instant());
-              e.write(checkName(name, null), intake, checked(profile), cautions);
+              e.write(freeName(name, null), intake, profile, cautions);
               return rows(repository.saveAndFlush(e));
             }));
   }
@@ -151,7 +161,7 @@ public class Clients {
                     e.getName()
                         + " was changed elsewhere meanwhile. Load again; nothing was overwritten.");
               }
-              e.write(checkName(name, e.getId()), intake, checked(profile), cautions);
+              e.write(freeName(name, e.getId()), intake, profile, cautions);
               return rows(repository.saveAndFlush(e));
             }));
   }
@@ -202,7 +212,7 @@ public class Clients {
               Calibration.check(body, l);
             });
       }
-      InvalidInput.gather(faults, "profile.", () -> checked(profile));
+      InvalidInput.gather(faults, "profile.", () -> Clients.check(profile));
       if (!faults.isEmpty()) {
         throw new InvalidInput(faults);
       }
@@ -247,7 +257,7 @@ public class Clients {
   @Transactional
   public UUID bringIn(ClientRecord record) {
     ClientEntity e = new ClientEntity(UUID.randomUUID(), coach.id(), clock.instant());
-    e.write(checkName(record.name(), null), record.intake(), record.profile(), record.cautions());
+    e.write(freeName(record.name(), null), record.intake(), record.profile(), record.cautions());
     e.setLearns(record.learns());
     repository.saveAndFlush(e);
     Instant at = clock.instant();
@@ -293,8 +303,9 @@ public class Clients {
         transactions.write(
             () -> {
               ClientEntity e = entity(clientId);
-              m.kind().check(m.value(), estimate(rows(e)).body().statureM());
-              checkDay(m.on());
+              double statureM = estimate(rows(e)).body().statureM();
+              InvalidInput.together(
+                  () -> m.kind().check(m.value(), statureM), () -> checkDay(m.on()));
               measurements.saveAndFlush(
                   new MeasurementEntity(
                       UUID.randomUUID(), coach.id(), e.getId(), m, clock.instant()));
@@ -330,9 +341,9 @@ public class Clients {
    * Adds a known lift; one that this body could not have done is refused, and so is a day to come.
    */
   public Client addLift(UUID clientId, KnownLift lift) {
-    checkDay(lift.on());
     Rows before = transactions.read(() -> rows(entity(clientId)));
-    Calibration.check(estimate(before).body(), lift);
+    InvalidInput.together(
+        () -> checkDay(lift.on()), () -> Calibration.check(estimate(before).body(), lift));
     return view(
         transactions.write(
             () -> {
@@ -388,7 +399,7 @@ public class Clients {
     return repository.findByIdAndCoachId(id, coach.id()).orElseThrow(() -> new NotFound("client"));
   }
 
-  private String checkName(String name, @Nullable UUID own) {
+  private String freeName(String name, @Nullable UUID own) {
     String trimmed = Names.checked(name);
     boolean taken =
         own == null
@@ -405,10 +416,10 @@ public class Clients {
   }
 
   /** Likes and dislikes name exercises that there are. */
-  private static Profile checked(Profile profile) {
+  /** Throws {@link InvalidInput} where a profile names exercises that are unknown. */
+  public static void check(Profile profile) {
     profile.likes().forEach(Catalogue.standard()::exercise);
     profile.dislikes().forEach(Catalogue.standard()::exercise);
-    return profile;
   }
 
   private Rows rows(ClientEntity e) {

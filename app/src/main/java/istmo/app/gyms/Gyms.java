@@ -79,9 +79,9 @@ public class Gyms {
    */
   @Transactional
   public Gym add(String name, Set<String> equipment) {
-    String trimmed = checkName(name, null);
+    InvalidInput.together(() -> checkName(name, null), () -> Equipment.check(equipment));
     GymEntity e = new GymEntity(UUID.randomUUID(), coach.id(), clock.instant());
-    e.write(trimmed, Equipment.check(equipment));
+    e.write(Names.checked(name), Equipment.check(equipment));
     return view(repository.saveAndFlush(e));
   }
 
@@ -112,7 +112,8 @@ public class Gyms {
   @Transactional
   public Gym change(UUID id, int version, String name, Set<String> equipment) {
     GymEntity e = seen(id, version);
-    e.write(checkName(name, e.getId()), Equipment.check(equipment));
+    InvalidInput.together(() -> checkName(name, e.getId()), () -> Equipment.check(equipment));
+    e.write(Names.checked(name), Equipment.check(equipment));
     return view(repository.saveAndFlush(e));
   }
 

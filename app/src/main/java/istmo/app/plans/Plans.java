@@ -88,6 +88,11 @@ public class Plans {
     Client client = clients.get(clientId);
     int days = times.or(() -> client.profile().daysAWeek()).orElse(USUAL_TIMES);
     int each = minutes.or(() -> client.profile().minutes()).orElse(USUAL_MINUTES);
+    InvalidInput.together(
+        () -> aim(brief),
+        () -> schools.get(brief.school()),
+        () -> Spread.weekdays(days),
+        () -> new Planned.Day(1, each, oneStation, List.of()));
     PlanDocument document =
         new PlanDocument(
             name == null || name.isBlank() ? "Week for " + client.name() : name,

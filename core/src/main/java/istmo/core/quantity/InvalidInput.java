@@ -1,5 +1,6 @@
 package istmo.core.quantity;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 
@@ -32,6 +33,17 @@ public final class InvalidInput extends RuntimeException {
       check.run();
     } catch (InvalidInput e) {
       e.faults().forEach(f -> faults.add(new Fault(part + f.field(), f.message())));
+    }
+  }
+
+  /** Runs every check and throws all that they find at once, so that nothing comes in waves. */
+  public static void together(Runnable... checks) {
+    List<Fault> faults = new ArrayList<>();
+    for (Runnable check : checks) {
+      gather(faults, "", check);
+    }
+    if (!faults.isEmpty()) {
+      throw new InvalidInput(faults);
     }
   }
 

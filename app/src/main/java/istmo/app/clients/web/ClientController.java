@@ -273,6 +273,7 @@ class ClientController {
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   ClientView add(@RequestBody ClientInput input) {
+    check(input, Optional.empty());
     return ClientView.of(
         clients.add(
             input.name(), input.intake(), input.profileOrUnknown(), input.cautionsOrNone()));
@@ -286,6 +287,7 @@ class ClientController {
     if (input.version() == null) {
       throw new InvalidInput("version", "is needed: the version that was shown");
     }
+    check(input, Optional.of(id));
     return ClientView.of(
         clients.change(
             id,
@@ -294,5 +296,14 @@ class ClientController {
             input.intake(),
             input.profileOrUnknown(),
             input.cautionsOrNone()));
+  }
+
+  /** Says everything that is wrong with the form at once. */
+  private void check(ClientInput input, Optional<UUID> own) {
+    InvalidInput.together(
+        () -> clients.checkName(input.name(), own),
+        input::intake,
+        () -> Clients.check(input.profileOrUnknown()),
+        input::cautionsOrNone);
   }
 }

@@ -6,6 +6,7 @@ import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
 import istmo.core.catalogue.Catalogue;
+import istmo.core.quantity.InvalidInput;
 import istmo.core.training.KnownLift;
 import istmo.core.training.PerformedSet;
 import java.time.LocalDate;
@@ -40,6 +41,9 @@ class LiftController {
           .field("repetitions", repetitions)
           .field("on", on)
           .check();
+      InvalidInput.together(
+          () -> Catalogue.standard().candidate(candidateId),
+          () -> new PerformedSet(loadKg, repetitions, reserve == null ? 0 : reserve));
       return new KnownLift(
           candidateId, new PerformedSet(loadKg, repetitions, reserve == null ? 0 : reserve), on);
     }
