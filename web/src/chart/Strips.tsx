@@ -144,6 +144,7 @@ export function MomentStrip({
 }) {
   const [take, { width }] = useSize<SVGSVGElement>(USUAL)
   const right = width - NAMES
+  const wide = width > 210 // else there is no room for both ends and where it sticks
   const n = moments.length - 1
   const x = scaleLinear([0, n], [PAD.left, right])
   const y = scaleLinear([-0.5, 1], [H - PAD.bottom, PAD.top]).clamp(true)
@@ -218,10 +219,12 @@ export function MomentStrip({
           strokeWidth={1.2}
         />
         <g fontSize={12} fill="var(--ink-2)">
-          <text x={PAD.left} y={H - 8}>
-            top
-          </text>
-          {(sticking ?? 0) < 0.7 && (
+          {wide && (
+            <text x={PAD.left} y={H - 8}>
+              top
+            </text>
+          )}
+          {wide && (sticking ?? 0) < 0.7 && (
             <text x={right} y={H - 8} textAnchor="end">
               bottom
             </text>
@@ -237,7 +240,7 @@ export function MomentStrip({
               textAnchor={sticking >= 0.7 ? 'end' : 'middle'}
               fill="var(--warn)"
             >
-              {sticking >= 0.95 ? 'bottom: sticks here' : 'sticks here'}
+              {wide && sticking >= 0.95 ? 'bottom: sticks here' : 'sticks here'}
             </text>
           )}
         </g>

@@ -124,7 +124,7 @@ export function ClaimsPage() {
           aria-pressed={studiesShown}
           onClick={() => put({ show: studiesShown ? null : 'studies' })}
         >
-          {studiesShown ? 'back to the claims' : 'the studies'}
+          {studiesShown ? 'back to the sayings' : 'the studies'}
         </button>
         <span className="text-ink-2" aria-live="polite">
           {studiesShown
@@ -132,7 +132,7 @@ export function ClaimsPage() {
             : null}
           {!studiesShown && (
             <>
-              {shown} of {all.length} claims. On an average body; studies are cited from memory. A
+              {shown} of {all.length} sayings. On an average body; studies are cited from memory. A
               line shows how much more the first side gives than the second, with its 80 % interval:
               open for mechanics alone, filled with studies. What your own clients felt stands
               beside{' '}

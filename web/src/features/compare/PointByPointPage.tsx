@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
+import type { CSSProperties } from 'react'
 import type { Region, Schemas } from '../../api/client'
 import { answer, api } from '../../api/client'
 import { useCatalogue, useClients, useGyms, useOrder } from '../../api/queries'
@@ -197,7 +198,10 @@ function Points({
     0.2,
     ...members.flatMap((m) => aimed.flatMap((id) => m.strips[id]?.tension ?? [])),
   )
-  const columns = { gridTemplateColumns: `9rem repeat(${members.length}, minmax(0, 1fr))` }
+  const columns = {
+    '--members': `repeat(${members.length}, minmax(0, 1fr))`,
+    '--columns': `9rem repeat(${members.length}, minmax(0, 1fr))`,
+  } as CSSProperties
   const rest = comparison.regions.filter(
     (r) => !aimed.includes(r.regionId) && r.members.some((m) => m.value > 0.1),
   )
@@ -238,13 +242,13 @@ function Points({
         />
       </section>
       <div role="table" aria-label="Point by point" className="text-sm">
-        <div role="row" className="grid items-end gap-x-3 border-b border-ink py-1" style={columns}>
+        <div role="row" className={`items-end border-b border-ink py-1 ${ROW}`} style={columns}>
           <span role="columnheader" className="sr-only">
             Point
           </span>
-          <span aria-hidden />
+          <span aria-hidden className="hidden sm:block" />
           {members.map((m, k) => (
-            <span role="columnheader" key={k} className="flex items-end gap-2">
+            <span role="columnheader" key={k} className="flex flex-wrap items-end gap-2">
               <Thumb candidateId={m.candidateId} className="size-16" />
               <Fingerprint regions={regions} amount={m.stimulus} className="h-16 w-12 shrink-0" />
               <b className="font-serif text-base leading-tight">{m.name}</b>
@@ -347,6 +351,9 @@ function Points({
   )
 }
 
+/** A row: its label above its members on a narrow screen, before them on a wide one. */
+const ROW = 'grid gap-x-3 grid-cols-(--members) sm:grid-cols-(--columns)'
+
 function Row({
   label,
   columns,
@@ -354,17 +361,20 @@ function Row({
   children,
 }: {
   label: string
-  columns: { gridTemplateColumns: string }
+  columns: CSSProperties
   quiet?: boolean
   children: React.ReactNode[]
 }) {
   return (
     <div
       role="row"
-      className="grid items-center gap-x-3 border-b border-rule/60 py-1 break-inside-avoid"
+      className={`items-center border-b border-rule/60 py-1 break-inside-avoid ${ROW}`}
       style={columns}
     >
-      <span role="rowheader" className={quiet ? 'text-ink-2' : 'font-medium'}>
+      <span
+        role="rowheader"
+        className={`col-span-full sm:col-span-1 ${quiet ? 'text-ink-2' : 'font-medium'}`}
+      >
         {label}
       </span>
       {children.map((c, k) => (
@@ -380,11 +390,11 @@ function Bar({ point, top }: { point?: Schemas['MemberPointView']; top: number }
   if (!point) return <span>–</span>
   const x = (v: number) => (100 * v) / top
   return (
-    <span className="grid grid-cols-[minmax(0,1fr)_7.5rem] items-center gap-2">
+    <span className="grid items-center gap-x-2 sm:grid-cols-[minmax(0,1fr)_8rem]">
       <IntervalBar low={x(point.low)} value={x(point.value)} high={x(point.high)} />
       <span className="text-xs">
         <b className="text-sm font-medium">{point.value.toFixed(2)}</b>{' '}
-        <span className="text-ink-2">most in {Math.round(100 * point.chanceOfMost)} %</span>
+        <span className="text-ink-2">most: {Math.round(100 * point.chanceOfMost)} % likely</span>
       </span>
     </span>
   )

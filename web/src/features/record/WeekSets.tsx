@@ -25,7 +25,12 @@ export function WeekSets({ clientId, regions }: { clientId: string; regions: Reg
   if (w.weeks.every((x) => Object.keys(x.sets).length === 0))
     return <Quiet>No sets in the last {WEEKS} weeks.</Quiet>
   return (
-    <section aria-label="Effective sets a week" tabIndex={0} className="relative overflow-x-auto">
+    <div
+      role="group"
+      aria-label="Effective sets a week"
+      tabIndex={0}
+      className="relative overflow-x-auto"
+    >
       <table className="w-full text-sm">
         <caption className="border-b border-ink text-left">
           <b>Effective sets a week</b>{' '}
@@ -98,6 +103,6 @@ export function WeekSets({ clientId, regions }: { clientId: string; regions: Reg
           Not counted, because not on offer there now: {w.unknown.join(', ')}.
         </p>
       )}
-    </section>
+    </div>
   )
 }
