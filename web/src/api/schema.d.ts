@@ -4956,6 +4956,7 @@ export interface components {
             /** Format: uuid */
             clientId: string;
             clientName: string;
+            front?: components["schemas"]["DrawingView"];
             limiters: components["schemas"]["LimiterView"][];
             load?: components["schemas"]["LoadView"];
             measured: string[];

@@ -76,6 +76,7 @@ export function Stage({
           <>
             <Steel drawing={drawing} />
             <Figure drawing={drawing} muscles={muscles} />
+            <Plumb drawing={drawing} />
             {!plain && <Force drawing={drawing} />}
           </>
         )}
@@ -180,6 +181,34 @@ function Force({ drawing }: { drawing: Drawing }) {
   )
 }
 
+/** From the front: the plumb line from each knee, and where the toes end. */
+function Plumb({ drawing }: { drawing: Drawing }) {
+  return (
+    <>
+      {drawing.lines
+        .filter((l) => l.role === 'plumb')
+        .map((l, k) => (
+          <path
+            key={k}
+            data-role="plumb"
+            d={path(l.points.map(sidePoint), false)}
+            fill="none"
+            stroke="var(--accent)"
+            strokeWidth={1.5}
+            strokeDasharray="5 3"
+            vectorEffect="non-scaling-stroke"
+          />
+        ))}
+      {drawing.circles
+        .filter((c) => c.role === 'toe')
+        .map((c, k) => {
+          const at = sidePoint(c.centre)
+          return <circle key={k} cx={at.x} cy={at.y} r={c.radius} fill="var(--accent)" />
+        })}
+    </>
+  )
+}
+
 /** Text on the stage, px whatever the scale, and the size that a stage has until it is measured. */
 const TYPE_PX = 13
 const USUAL = { width: 500, height: 400 }
@@ -242,7 +271,9 @@ function ScaleBar({ box, type }: { box: Box; type: number }) {
         textAnchor="middle"
         fontSize={type}
         fill="var(--ink-2)"
-        stroke="none"
+        stroke="var(--paper)"
+        strokeWidth={0.3 * type}
+        paintOrder="stroke"
       >
         {length * 100} cm
       </text>

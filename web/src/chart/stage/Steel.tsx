@@ -3,7 +3,13 @@ import { path, sidePoint } from './scene'
 import type { Point } from '../smooth'
 
 /** How thick a bar of steel or a pad is, m; what has no thickness is a thin line. */
-const THICK: Record<string, number> = { plate: 0.035, pad: 0.06, lever: 0.03, rail: 0.035 }
+const THICK: Record<string, number> = {
+  plate: 0.035,
+  pad: 0.06,
+  lever: 0.03,
+  rail: 0.035,
+  'bar-across': 0.028,
+}
 
 /** The machine: rail, plate, pad and lever as wide as they are, on a hatched floor. */
 export function Steel({ drawing }: { drawing: Drawing }) {

@@ -97,6 +97,22 @@ export function StagePanel({
               onMove={onMove}
               className="max-h-60 w-full"
             />
+            {now.front && (
+              <>
+                <figcaption className="mt-1 text-xs text-ink-2">
+                  Lowest point from the front; dashed: plumb from the knees
+                </figcaption>
+                <Stage
+                  plain
+                  drawing={now.front}
+                  ghost={moved ? start.front : undefined}
+                  box={frame([now.front, ...(start.front ? [start.front] : [])], 0.04)}
+                  label={`Front view of ${now.clientName}`}
+                  muscles={muscles}
+                  className="max-h-64 w-full"
+                />
+              </>
+            )}
           </figure>
         )}
       </div>

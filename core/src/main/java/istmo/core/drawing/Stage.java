@@ -10,11 +10,13 @@ import istmo.core.drawing.Drawing.Point;
 import istmo.core.movement.Load;
 import istmo.core.movement.Posture;
 import istmo.core.movement.Prop;
+import istmo.core.movement.Setup;
 import istmo.core.movement.View;
 import istmo.core.quantity.Vec3;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * The stage: one client at one point of the repetition, to scale, from the right side, and the feet
@@ -26,6 +28,18 @@ public final class Stage {
   private static final double FORCE_LENGTH_M = 0.85;
   private static final double PLATE_RADIUS_M = 0.225;
 
+  /** The sole of who stands on a floor, a wedge or a low block is no higher. */
+  private static final double HIGHEST_SOLE_M = 0.3;
+
+  /** How much of a bar is drawn to each side from the front. */
+  private static final double HALF_A_BAR_M = 0.6;
+
+  private static final Set<String> ARM = Set.of("upper-arm", "forearm");
+
+  /** What is in the picture of who does not stand on both feet alike. */
+  private static final Set<String> ON_ONE_LEG_OR_A_MACHINE =
+      Set.of("other", "pad", "seat", "roller", "plate", "cable", "rail");
+
   private Stage() {}
 
   /**
@@ -34,7 +48,7 @@ public final class Stage {
    * machine.
    */
   public static Drawing side(Body body, Posture given, double loadKg) {
-    Posture posture = seen(given);
+    Posture posture = seen(given, given.view());
     List<Line> lines = new ArrayList<>();
     List<Circle> circles = new ArrayList<>();
     List<Lever> levers = new ArrayList<>();
@@ -122,6 +136,70 @@ public final class Stage {
     return new Drawing(lines, circles, levers, outlines, muscles, view);
   }
 
+  /**
+   * A lifter who stands on both feet alike from the front: how wide the feet and the knees are, and
+   * a plumb line from each knee to the floor. Empty for any other posture.
+   */
+  public static Optional<Drawing> front(Body body, Setup setup, Posture given) {
+    Posture.Points own = given.points();
+    boolean stands =
+        given.view() == View.RIGHT_SIDE
+            && own.hip().y() > own.ankle().y()
+            && own.shoulder().y() > own.hip().y()
+            && Math.max(own.heel().y(), own.ball().y()) < HIGHEST_SOLE_M;
+    boolean alike =
+        setup.values().containsKey("stance")
+            && setup.values().getOrDefault("legs", 0.0) == 0
+            && given.props().stream().noneMatch(p -> ON_ONE_LEG_OR_A_MACHINE.contains(p.kind()));
+    if (!stands || !alike) {
+      return Optional.empty();
+    }
+    Posture posture = seen(given, View.FRONT);
+    Posture.Points p = posture.points();
+    Vec3 middle = View.FRONT.place(new Vec3(own.hip().x(), own.hip().y(), 0));
+    List<Line> lines = new ArrayList<>();
+    lines.add(line("floor", new Vec3(-HALF_A_BAR_M, 0, 0), new Vec3(HALF_A_BAR_M, 0, 0)));
+    given.props().stream()
+        .filter(prop -> prop.kind().equals("bar"))
+        .map(prop -> prop.points().get(0).y())
+        .forEach(
+            y ->
+                lines.add(
+                    line(
+                        "bar-across",
+                        new Vec3(-HALF_A_BAR_M, y, 0),
+                        new Vec3(HALF_A_BAR_M, y, 0))));
+    List<Circle> circles = new ArrayList<>();
+    for (int side : new int[] {1, -1}) {
+      Vec3 knee = new Vec3(side * p.knee().x(), p.knee().y(), 0);
+      lines.add(line("plumb", knee, new Vec3(knee.x(), 0, 0)));
+      circles.add(new Circle("joint-knee", flat(knee), 0.022));
+      circles.add(
+          new Circle("toe", new Point(side * p.toe().x(), Math.max(0, p.toe().y())), 0.012));
+    }
+    circles.add(
+        new Circle(
+            "head",
+            flat(
+                p.shoulder()
+                    .plus(
+                        (HEAD_RADIUS + 0.045) * body.statureM(),
+                        p.shoulder().minus(middle).unit())),
+            HEAD_RADIUS * body.statureM()));
+    List<Line> outlines =
+        Silhouette.outlines(body, posture, middle, View.FRONT).stream()
+            .filter(part -> !ARM.contains(part.role())) // where the hands hold is not told
+            .toList();
+    return Optional.of(
+        new Drawing(
+            lines,
+            circles,
+            List.of(),
+            outlines,
+            Silhouette.bands(body, posture, middle, View.FRONT),
+            View.FRONT));
+  }
+
   /** Both feet from above, or square to the foot plate: x along the feet, y to the right. */
   public static Drawing plan(Body body, Posture posture) {
     List<Line> lines = new ArrayList<>();
@@ -170,9 +248,8 @@ public final class Stage {
     return new Drawing(lines, circles, List.of(), List.of(), List.of(), posture.view());
   }
 
-  /** The posture turned so that its view is the picture's plane. */
-  private static Posture seen(Posture p) {
-    View view = p.view();
+  /** The posture turned so that a view of it is the picture's plane. */
+  private static Posture seen(Posture p, View view) {
     if (view == View.RIGHT_SIDE) {
       return p;
     }

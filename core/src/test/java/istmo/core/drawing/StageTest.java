@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import istmo.core.mechanics.Bodies;
 import istmo.core.movement.Load;
 import istmo.core.movement.Posture;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
@@ -28,6 +29,34 @@ class StageTest {
     assertThat(d.lines())
         .extracting(Drawing.Line::role)
         .contains("thigh", "shank", "trunk", "foot", "force", "floor");
+  }
+
+  /** From the front both knees stand as far apart as they are, over feet of the stance's width. */
+  @Test
+  void fromTheFrontTheKneesAndFeetStandAsWideAsTheyAre() {
+    Map<String, Double> wide = Map.of("stance", 0.6, "toeOut", 30.0, "depth", 90.0);
+    Posture p = Bodies.posture(Bodies.MAN, "squat", wide, 1, 80);
+    Drawing front = Stage.front(Bodies.MAN, Bodies.setup("squat", wide), p).orElseThrow();
+    List<Drawing.Circle> knees =
+        front.circles().stream().filter(c -> c.role().equals("joint-knee")).toList();
+    assertThat(knees).hasSize(2);
+    assertThat(Math.abs(knees.get(0).centre().x() - knees.get(1).centre().x()))
+        .isCloseTo(2 * p.points().knee().z(), within(1e-9))
+        .isGreaterThan(0.6);
+    assertThat(front.lines())
+        .filteredOn(l -> l.role().equals("plumb"))
+        .hasSize(2)
+        .allSatisfy(l -> assertThat(l.points().get(0).x()).isEqualTo(l.points().get(1).x()));
+    assertThat(front.lines()).extracting(Drawing.Line::role).contains("bar-across", "floor");
+    assertThat(front.body().stream().filter(l -> l.role().equals("thigh"))).hasSize(2);
+  }
+
+  @Test
+  void whoSitsInAMachineOrStandsOnOneLegHasNoFrontView() {
+    for (String family : List.of("press", "split", "leg-extension")) {
+      Posture p = Bodies.posture(Bodies.MAN, family, Map.of(), 0.5, 20);
+      assertThat(Stage.front(Bodies.MAN, Bodies.setup(family, Map.of()), p)).as(family).isEmpty();
+    }
   }
 
   @Test

@@ -106,6 +106,7 @@ class BenchController {
       @MayBeMissing ObstacleView obstacle,
       List<PhaseView> phases,
       @MayBeMissing DrawingView plan,
+      @MayBeMissing DrawingView front,
       List<GripView> planGrips,
       @MayBeMissing Double stickingPhase,
       List<LimiterView> limiters,
@@ -290,6 +291,9 @@ class BenchController {
             : new ObstacleView(obstacle.phase(), obstacle.reason(), obstacle.missing()),
         phases,
         last == null ? null : DrawingView.of(Stage.plan(s.body(), last)),
+        last == null
+            ? null
+            : Stage.front(s.body(), s.setup(), last).map(DrawingView::of).orElse(null),
         last == null
             ? List.of()
             : GripView.of(Grips.plan(s.body(), family(s), s.setup(), last, working)),
