@@ -16,6 +16,9 @@ import { useTitle } from './useTitle'
 const HERE = 'font-semibold underline decoration-accent decoration-2 underline-offset-4'
 const THERE = 'text-ink-2 hover:text-ink'
 
+/** A link that only the keyboard finds. */
+const SKIP = 'sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-2'
+
 /** Six rooms, the client who stays from room to room, a search, and what lies behind. */
 export function Frame() {
   const { search, pathname } = useLocation()
@@ -37,12 +40,14 @@ export function Frame() {
   return (
     <Kept value={kept}>
       <div className="mx-auto flex min-h-dvh max-w-[1500px] flex-col px-4 pb-16 sm:pb-3 lg:h-dvh print:h-auto print:px-0">
-        <a
-          href="#main"
-          className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-2"
-        >
+        <a href="#main" className={SKIP}>
           To the content
         </a>
+        {pathname === '/exercises' && (
+          <a href="#first" className={SKIP}>
+            To the first exercise
+          </a>
+        )}
         <header className="no-print flex flex-wrap items-baseline gap-x-5 border-b-2 border-ink py-1">
           <span className="font-serif text-xl font-semibold tracking-tight">Istmo</span>
           <Rooms brief={now} here={room?.label} className="hidden gap-x-5 sm:flex" />

@@ -71,7 +71,13 @@ export function OrderList({
     <div className={`flex min-h-0 flex-col ${stale ? 'opacity-60' : ''}`}>
       <ClientWarnings statements={order.statements} who="" />
       {first && order.firstPick && (
-        <p className="border-b border-ink pb-1.5" data-testid="first-pick" aria-live="polite">
+        <p
+          id="first"
+          tabIndex={-1}
+          className="border-b border-ink pb-1.5"
+          data-testid="first-pick"
+          aria-live="polite"
+        >
           <span className="font-serif text-lg font-semibold">First pick: {first.name}.</span>{' '}
           <span className="text-sm text-ink-2">{order.firstPick.decidedBy}</span>
         </p>

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ForcedColors;
 import com.microsoft.playwright.options.LoadState;
@@ -18,6 +19,9 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** What holds of every screen: it fits, it can be read, and axe finds nothing. */
 @ExtendWith(Istmo.class)
 class EveryScreenIT {
+  private static final LocatorAssertions.IsVisibleOptions SOON =
+      new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
+
   /** Every route of the application, with the demo's own things in it. */
   private static List<String> routes(Coach coach) {
     coach.opens("/").presses("More");
@@ -72,6 +76,31 @@ class EveryScreenIT {
         }
       }
     }
+  }
+
+  /**
+   * From a fresh page to the first exercise: two links that only the keyboard finds, and a step.
+   */
+  @Test
+  void theKeyboardIsAtTheFirstExerciseInSixStops() {
+    try (Coach coach = Coach.atTheDesk()) {
+      coach.opens("/exercises?aim=VL.3");
+      assertThat(coach.page.getByTestId("first-pick")).isVisible(SOON);
+      coach.page.keyboard().press("Tab");
+      coach.page.keyboard().press("Tab");
+      coach.page.keyboard().press("Enter");
+      int stops = 2;
+      while (!inAStrip(coach) && stops < 10) {
+        coach.page.keyboard().press("Tab");
+        stops++;
+      }
+      Assertions.assertThat(stops).isLessThanOrEqualTo(6);
+    }
+  }
+
+  private static boolean inAStrip(Coach coach) {
+    return (Boolean)
+        coach.page.evaluate("document.activeElement.closest('[data-candidate]') !== null");
   }
 
   /** Where the reader's system forces its colours, what is chosen still has a mark of its own. */
