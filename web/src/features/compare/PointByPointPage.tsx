@@ -119,18 +119,19 @@ export function PointByPointPage() {
             />
           </span>
         ))}
+        {ids.length >= 2 && '. '}
         {ids.length < MOST && (
           <span className={ids.length >= 2 ? 'no-print' : ''}>
-            {ids.length > 0 && ' '}
+            {ids.length === 1 && ' '}
             <WordMenu
               label="Add"
-              text={ids.length === 0 ? 'choose one' : ids.length === 1 ? 'and another' : 'one more'}
+              text={['choose one', 'and another'][ids.length] ?? 'Add one more'}
               options={options.filter((o) => !ids.includes(o.value))}
               onChange={(v) => put([...ids, v], MOST)}
             />
           </span>
         )}
-        .{' '}
+        {ids.length < 2 && '.'}{' '}
         {comparison.data && (
           <Button className="no-print" onClick={() => window.print()}>
             Print
@@ -390,7 +391,7 @@ function Bar({ point, top }: { point?: Schemas['MemberPointView']; top: number }
   if (!point) return <span>–</span>
   const x = (v: number) => (100 * v) / top
   return (
-    <span className="grid items-center gap-x-2 sm:grid-cols-[minmax(0,1fr)_8rem]">
+    <span className="grid items-center gap-x-2 sm:grid-cols-[minmax(0,1fr)_9.5rem]">
       <IntervalBar low={x(point.low)} value={x(point.value)} high={x(point.high)} />
       <span className="text-xs">
         <b className="text-sm font-medium">{point.value.toFixed(2)}</b>{' '}

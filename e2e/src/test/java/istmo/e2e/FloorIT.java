@@ -137,7 +137,7 @@ class FloorIT {
       coach.presses("Back");
       starting(coach, "Felt where").click();
       coach.page.locator("[data-region=BFL]").click();
-      coach.findsNoFault("floor-felt");
+      coach.findsNoFault("floor-felt").keepsAPicture("floor-felt");
       coach.network(true);
       assertThat(coach.page.getByTestId("floor-status"))
           .containsText("Everything is saved", SLOWLY);
@@ -164,7 +164,7 @@ class FloorIT {
       starting(coach, "Let the stand-in lift").click();
       assertThat(coach.page.getByTestId("watched-table").locator("tbody tr").nth(2))
           .isVisible(SOON);
-      coach.findsNoFault("watching");
+      coach.findsNoFault("watching").keepsAPicture("floor-watch");
       Locator take =
           coach.page.getByRole(
               AriaRole.BUTTON,

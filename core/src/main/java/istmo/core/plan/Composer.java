@@ -78,7 +78,7 @@ public final class Composer {
     this.candidates = task.candidates();
     this.days = task.frames().size();
     this.model = new WeekModel(task, candidates);
-    start = FirstGuess.of(task, candidates);
+    start = SingleChanges.fromNothing(task, candidates);
   }
 
   /**
@@ -177,6 +177,21 @@ public final class Composer {
         && Appraisal.points(task, candidates, start) < Appraisal.points(task, candidates, choice)) {
       choice = start;
     }
+    Appraisal.Choice smoothed = SingleChanges.of(task, candidates, choice);
+    if (keepsTheRules(smoothed)) {
+      choice = smoothed;
+    }
+    long bound = (long) Math.max(0, Math.ceil(solver.bestObjectiveBound() - 1e-6));
+    return Optional.of(
+        new Answer(
+            byDay(choice),
+            Appraisal.points(task, candidates, choice),
+            bound,
+            status == CpSolverStatus.OPTIMAL,
+            (System.nanoTime() - began) / 1e9));
+  }
+
+  private List<Answer.OfDay> byDay(Appraisal.Choice choice) {
     List<Answer.OfDay> answer = new ArrayList<>();
     for (int d = 0; d < days; d++) {
       Map<String, Integer> own = new LinkedHashMap<>();
@@ -192,14 +207,7 @@ public final class Composer {
                               candidates.get(p[1]).candidateId()))
                   .toList()));
     }
-    long bound = (long) Math.max(0, Math.ceil(solver.bestObjectiveBound() - 1e-6));
-    return Optional.of(
-        new Answer(
-            List.copyOf(answer),
-            Appraisal.points(task, candidates, choice),
-            bound,
-            status == CpSolverStatus.OPTIMAL,
-            (System.nanoTime() - began) / 1e9));
+    return List.copyOf(answer);
   }
 
   /**

@@ -292,7 +292,7 @@ class ComposerTest {
     assertThat(answer.bound()).isPositive().isLessThanOrEqualTo(answer.points());
     assertThat(answer.gap()).as("how much of the points could be saved at most").isLessThan(0.4);
     List<Offer> candidates = task.candidates();
-    Appraisal.Choice guess = FirstGuess.of(task, candidates);
+    Appraisal.Choice guess = SingleChanges.fromNothing(task, candidates);
     long nothing = Appraisal.points(task, candidates, Appraisal.nothing(3));
     assertThat(Appraisal.points(task, candidates, guess)).isBetween(answer.bound(), nothing / 3);
     for (int d = 0; d < 3; d++) {
