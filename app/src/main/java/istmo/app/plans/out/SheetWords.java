@@ -64,7 +64,7 @@ public final class SheetWords {
   public static String load(WorkingLoad w, Unit unit) {
     String between =
         w.lowKg() < w.highKg()
-            ? "between " + unit.number(w.lowKg()) + " and " + unit.words(w.highKg())
+            ? "between " + unit.number(half(w.lowKg())) + " and " + unit.words(half(w.highKg()))
             : "";
     return w.sets()
         .get(0)
@@ -74,6 +74,11 @@ public final class SheetWords {
             between.isEmpty()
                 ? Character.toUpperCase(w.basis().charAt(0)) + w.basis().substring(1)
                 : between + ": begin with no more than the lightest here");
+  }
+
+  /** What is only believed is said to the half kilogram. */
+  private static double half(double kg) {
+    return Math.round(2 * kg) / 2.0;
   }
 
   /** Warm-up sets, or nothing where there are none. */
