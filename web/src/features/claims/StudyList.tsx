@@ -21,7 +21,7 @@ export function StudyList({ findings, words }: { findings: Finding[]; words: str
             {found
               .filter((f) => f.citation === s)
               .map((f) => (
-                <li key={f.id} className={f.notUsed ? 'opacity-75' : ''}>
+                <li key={f.id} className={f.notUsed ? 'text-ink-2' : ''}>
                   <FindingLine finding={f} />
                   {f.setUpA && f.setUpB && !f.notUsed && (
                     <span className="block pl-3 text-xs text-ink-2">

@@ -111,7 +111,7 @@ export function SchoolsPage() {
         </p>
         <ul className="mt-2 divide-y divide-rule">
           {schools.data.map((s, k) => (
-            <li key={s.id} className={`py-2 ${s.retired ? 'opacity-60' : ''}`}>
+            <li key={s.id} className={`py-2 ${s.retired ? 'text-ink-2' : ''}`}>
               <div className="flex flex-wrap items-baseline gap-x-3">
                 <h2 className="text-lg">Judged {s.label}</h2>
                 {k === 0 && <span className="text-sm text-accent">the default</span>}

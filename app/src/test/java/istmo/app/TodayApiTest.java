@@ -48,6 +48,18 @@ class TodayApiTest {
     return who.post("/api/clients", input).at("/id").asString();
   }
 
+  private static void logs(RunningApp.Visitor who, Map<String, Object> set) {
+    who.post(
+        "/api/floor/changes",
+        Map.of(
+            "device",
+            "phone",
+            "sentAt",
+            Instant.now().toString(),
+            "changes",
+            List.of(Map.of("set", set))));
+  }
+
   private static String begun(String client) {
     return coach
         .post("/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 1)))
@@ -116,15 +128,7 @@ class TodayApiTest {
           new HashMap<>(FloorApiTest.set(session, item, UUID.randomUUID().toString(), 1, 0, 10));
       set.put("performedAt", Instant.now().minus(7L * week, ChronoUnit.DAYS).toString());
       set.put("pain", Map.of("joint", "KNEE", "level", 5));
-      coach.post(
-          "/api/floor/changes",
-          Map.of(
-              "device",
-              "phone",
-              "sentAt",
-              Instant.now().toString(),
-              "changes",
-              List.of(Map.of("set", set))));
+      logs(coach, set);
       coach.post("/api/sessions/" + session + "/finish", Map.of());
     }
     List<JsonNode> advice = of(client, "/advice");
@@ -169,15 +173,7 @@ class TodayApiTest {
     Map<String, Object> set =
         new HashMap<>(FloorApiTest.set(session, item, UUID.randomUUID().toString(), 1, 0, 10));
     set.put("performedAt", monday.atTime(3, 0).toInstant(ZoneOffset.UTC).toString());
-    island.post(
-        "/api/floor/changes",
-        Map.of(
-            "device",
-            "phone",
-            "sentAt",
-            Instant.now().toString(),
-            "changes",
-            List.of(Map.of("set", set))));
+    logs(island, set);
 
     assertThat(dayAndWeek(island, client)).containsExactly(monday, monday);
     assertThat(zone(island, "Pacific/Honolulu").status()).isEqualTo(204);

@@ -118,11 +118,18 @@ class BenchIT {
       coach.opens("/exercises?aim=VL.2").order();
       assertThat(coach.page.locator("[data-thumb]").first()).isVisible();
       coach.opens("/bench?aim=VL.2&candidate=back-squat/high-bar");
-      assertThat(coach.page.locator("[data-muscle=VL]"))
+      Locator side =
+          coach.page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Side view of"));
+      assertThat(side.locator("[data-muscle=VL]"))
           .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
-      assertThat(coach.page.locator("[data-muscle]")).hasCount(1);
+      assertThat(side.locator("[data-muscle]")).hasCount(1);
+      Locator front =
+          coach.page.getByRole(
+              AriaRole.GROUP, new Page.GetByRoleOptions().setName("Front view of"));
+      assertThat(front.locator("[data-role=plumb]")).hasCount(2);
+      assertThat(front.locator("[data-muscle=VL]")).isVisible();
       coach.page.getByLabel("Muscles on the figure").selectOption("all");
-      assertThat(coach.page.locator("[data-muscle=BFL]")).isVisible();
+      assertThat(side.locator("[data-muscle=BFL]")).isVisible();
       Locator place = coach.page.getByLabel("Place in the repetition");
       coach.presses("Play");
       assertThat(place).hasValue(Pattern.compile("1[0-9]"));

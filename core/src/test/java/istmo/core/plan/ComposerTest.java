@@ -306,6 +306,15 @@ class ComposerTest {
                     .isLessThanOrEqualTo(Appraisal.points(task, candidates, guess)));
   }
 
+  private static Week composed(Task task, double seconds) {
+    int[] next = {0};
+    return Composition.week(
+        task,
+        new Composer(task).compose(seconds, p -> {}).orElseThrow(),
+        b -> b,
+        () -> "i" + next[0]++);
+  }
+
   @Test
   void timeThatIsThereIsUsedForTheTargets() {
     Aim aim = new Aim(Map.of("VL", 3, "BFL", 3), Set.of());
@@ -314,13 +323,7 @@ class ComposerTest {
     List<Day> frames = List.of(new Day(1, 60, false, List.of()), new Day(4, 60, false, List.of()));
     Task task =
         new Task(offers, targets, frames, Pairing.NONE, false, Optional.of(TrainingAge.MONTHS));
-    int[] next = {0};
-    Week week =
-        Composition.week(
-            task,
-            new Composer(task).compose(10, p -> {}).orElseThrow(),
-            b -> b,
-            () -> "i" + next[0]++);
+    Week week = composed(task, 10);
     Coverage coverage = Coverage.of(week, offers, targets);
     assertThat(coverage.findings()).as("an aim of two regions fits into two hours").isEmpty();
     assertThat(coverage.functions().get(Function.KNEE_FLEXION)).isGreaterThanOrEqualTo(2.7);
@@ -335,13 +338,7 @@ class ComposerTest {
     Targets targets = Targets.of(aim, Optional.of(TrainingAge.MONTHS), false, offers.all());
     Task task =
         new Task(offers, targets, frames, Pairing.NONE, true, Optional.of(TrainingAge.MONTHS));
-    int[] next = {0};
-    Week week =
-        Composition.week(
-            task,
-            new Composer(task).compose(10, p -> {}).orElseThrow(),
-            b -> b,
-            () -> "i" + next[0]++);
+    Week week = composed(task, 10);
     List<String> exercises =
         week.days().stream()
             .flatMap(
@@ -367,13 +364,7 @@ class ComposerTest {
             Pairing.NONE,
             false,
             Optional.of(TrainingAge.YEARS));
-    int[] next = {0};
-    Week week =
-        Composition.week(
-            task,
-            new Composer(task).compose(8, p -> {}).orElseThrow(),
-            b -> b,
-            () -> "i" + next[0]++);
+    Week week = composed(task, 8);
     Shortfall s = Shortfall.of(task, week, 12).orElseThrow();
     assertThat(s.has()).isLessThan(s.asked());
     assertThat(s.sentence())
