@@ -183,6 +183,9 @@ class TodayApiTest {
     assertThat(RunningApp.text(island, "/api/clients/" + client + "/record.csv"))
         .contains(monday.minusDays(1) + ",17:00");
     assertThat(zone(island, "Nowhere").fault("timeZone")).contains("time zone");
+    // a browser's old name of a zone, which a database need not know
+    assertThat(zone(island, "Asia/Calcutta").status()).isEqualTo(204);
+    assertThat(dayAndWeek(island, client)).containsExactly(monday, monday);
   }
 
   private static Answer zone(RunningApp.Visitor who, String name) {

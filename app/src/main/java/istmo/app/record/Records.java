@@ -138,7 +138,7 @@ public class Records {
     LocalDate monday = days.today().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     LocalDate first = monday.minusWeeks(count - 1L);
     Optional<Session> newest = reader.newest(clientId);
-    List<WeeklySets.Count> counts = history.weeks(clientId, first);
+    List<WeeklySets.Count> counts = history.weeks(clientId, first, monday);
     if (newest.isEmpty()) {
       return new WeeksOverview(
           WeeklySets.of(List.of(), first, monday, id -> Map.of()), Map.of(), List.of(), newest);

@@ -16,6 +16,7 @@ import istmo.core.record.SetRecord;
 import istmo.core.record.WeeklySets;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.Period;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -118,17 +119,21 @@ public class History {
                 Collectors.mapping(s -> Required.entry(done, s.getId()), Collectors.toList())));
   }
 
-  /** Sets by week and kind, since a day. */
+  /** Sets by week and kind, from the week of one Monday to that of another. */
   @Transactional(readOnly = true)
-  public List<WeeklySets.Count> weeks(UUID clientId, LocalDate from) {
+  public List<WeeklySets.Count> weeks(UUID clientId, LocalDate first, LocalDate last) {
+    // the database is told moments: it need not know every name of a time zone
     ZoneId zone = days.zone();
-    return sets
-        .weeks(coach.id(), clientId, from.atStartOfDay(zone).toInstant(), zone.getId())
-        .stream()
+    String starts =
+        first
+            .datesUntil(last.plusDays(1), Period.ofWeeks(1))
+            .map(monday -> monday.atStartOfDay(zone).toInstant().toString())
+            .collect(Collectors.joining(",", "{", "}"));
+    return sets.weeks(coach.id(), clientId, starts).stream()
         .map(
             w ->
                 new WeeklySets.Count(
-                    w.getMonday(),
+                    first.plusWeeks(w.getWeek() - 1L),
                     w.getCandidateId(),
                     w.getReserve(),
                     SetRecord.Kind.valueOf(w.getKind()),

@@ -2,7 +2,6 @@ package istmo.app.sessions.persistence;
 
 import jakarta.persistence.LockModeType;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -99,7 +98,8 @@ public interface PerformedSetRepository extends JpaRepository<PerformedSetEntity
 
   /** Sets that are alike in what they count, of one week. */
   interface WeekCount {
-    LocalDate getMonday();
+    /** Which of the starts asked for it follows, 1 the first. */
+    int getWeek();
 
     String getCandidateId();
 
@@ -116,11 +116,11 @@ public interface PerformedSetRepository extends JpaRepository<PerformedSetEntity
       nativeQuery = true,
       value =
           """
-          select cast(date_trunc('week', performed_at at time zone :zone) as date) as monday,
+          select width_bucket(performed_at, cast(:starts as timestamptz[])) as week,
             candidate_id as "candidateId", reserve, kind, side, count(*) as sets
           from performed_set where coach_id = :coachId and client_id = :clientId and not removed
-            and performed_at >= :from
+            and performed_at >= (cast(:starts as timestamptz[]))[1]
           group by 1, 2, 3, 4, 5 order by 1, 2
           """)
-  List<WeekCount> weeks(UUID coachId, UUID clientId, Instant from, String zone);
+  List<WeekCount> weeks(UUID coachId, UUID clientId, String starts);
 }
