@@ -8,10 +8,16 @@ const KEYS: [string, string][] = [
   ['/', 'find an exercise, a client, a gym, a saying or a screen by any name'],
   ['g then t, c, e, p, f, y', 'go to Today, Clients, Exercises, Plan, Train (the floor), Gyms'],
   ['g then s, r', 'go to the set-up, to the record of the client'],
-  ['+ −, arrows', 'on the limb chart: more, less; x avoids, 0 to 3 sets; arrows go on'],
-  ['arrows', 'on a handle or slider of a set-up: one natural step; Shift: five'],
+  [
+    '+ −, arrows',
+    'on the chart of the legs: more or less of a muscle; x avoids it, 0 to 3 sets it; arrows go to the next muscle',
+  ],
+  [
+    'arrows',
+    'on a handle or slider of a set-up: one step, with Shift five; on a plot: one reading after another',
+  ],
   ['Alt with arrows', 'in a plan: move the exercise in its session, or to another day'],
-  ['+ − p t d', 'in a plan: a set more, a set less, lock, take turns with the next, take out'],
+  ['+ − p t d', 'in a plan: a set more, a set less, lock, superset with the next, take out'],
   ['z, Shift z', 'in a plan: undo, do again'],
   ['Esc', 'close what is open'],
 ]

@@ -98,7 +98,7 @@ export function ClaimsPage() {
         />
         ; ranked{' '}
         <WordMenu
-          label="School"
+          label="Way of ranking"
           text={school.label}
           value={school.id}
           options={catalogue.data.schools

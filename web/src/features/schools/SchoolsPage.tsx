@@ -91,9 +91,9 @@ export function SchoolsPage() {
   if (!schools.data) return <Waiting what="Loading" />
   return (
     <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
-      <section aria-label="Schools">
+      <section aria-label="Ways of ranking">
         <div className="flex items-baseline justify-between border-b border-ink pb-1">
-          <h1 className="text-xl">Schools</h1>
+          <h1 className="text-xl">Ways of ranking</h1>
           <Button
             onClick={() =>
               setEditing({
@@ -102,18 +102,18 @@ export function SchoolsPage() {
               })
             }
           >
-            A school of your own
+            A way of your own
           </Button>
         </div>
         <p className="mt-1 text-ink-2">
-          Practitioners differ in how they judge tension. A school is a few numbers, not a truth;
-          the order says who moves when it changes.
+          Coaches differ in how they judge tension. A way of ranking is a few numbers, not a truth;
+          the ranking says what moves when you choose another.
         </p>
         <ul className="mt-2 divide-y divide-rule">
           {schools.data.map((s, k) => (
             <li key={s.id} className={`py-2 ${s.retired ? 'text-ink-2' : ''}`}>
               <div className="flex flex-wrap items-baseline gap-x-3">
-                <h2 className="text-lg">Judged {s.label}</h2>
+                <h2 className="text-lg">Ranked {s.label}</h2>
                 {k === 0 && <span className="text-sm text-accent">the default</span>}
                 {s.retired && <span className="text-sm text-ink-2">taken out</span>}
                 <span className="ml-auto flex gap-2">
@@ -227,11 +227,11 @@ function Editor({
       onSubmit={submit}
       noValidate
       className="space-y-3"
-      aria-label={id ? 'Change a school' : 'A new school'}
+      aria-label={id ? 'Change a way of ranking' : 'A new way of ranking'}
     >
-      <h2 className="border-b border-ink pb-1 text-lg">{id ? 'Change' : 'A school of your own'}</h2>
+      <h2 className="border-b border-ink pb-1 text-lg">{id ? 'Change' : 'A way of your own'}</h2>
       <Field
-        label="Judged"
+        label="Ranked"
         placeholder="by the bottom half"
         value={d.label}
         fault={fault('label')}

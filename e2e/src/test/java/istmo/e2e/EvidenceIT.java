@@ -120,12 +120,12 @@ class EvidenceIT {
   void aSchoolOfOnesOwnJudges() {
     try (Coach coach = Coach.atTheDesk()) {
       Page page = coach.page;
-      coach.opens("/schools").presses("A school of your own").presses("Keep");
+      coach.opens("/schools").presses("A way of your own").presses("Keep");
       assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("needs a name");
-      coach.fills("Judged", "by the short end").fills("Why", "to see what moves").presses("Keep");
+      coach.fills("Ranked", "by the short end").fills("Why", "to see what moves").presses("Keep");
       assertThat(
               page.getByRole(
-                  AriaRole.HEADING, new Page.GetByRoleOptions().setName("Judged by the short end")))
+                  AriaRole.HEADING, new Page.GetByRoleOptions().setName("Ranked by the short end")))
           .isVisible();
       coach.findsNoFault("schools");
       coach
