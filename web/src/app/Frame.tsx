@@ -7,7 +7,8 @@ import { Waiting } from '../ui/Notice'
 import { Kept, about, keep, withBrief } from '../features/brief/keptBrief'
 import { More } from './More'
 import { NewVersion } from './NewVersion'
-import { EVIDENCE, ROOMS, roomOf, screenOf } from './rooms'
+import { EVIDENCE, ROOMS, isCalled, roomOf, screenOf } from './rooms'
+import type { Screen } from './rooms'
 import { Shortcuts } from './Shortcuts'
 import { useTheme } from './theme'
 import { useFocusStays } from '../ui/useFocusStays'
@@ -61,7 +62,10 @@ export function Frame() {
                 {name}
               </Link>
             )}
-            <Find brief={now} screens={findable(now, clientId)} />
+            <Find
+              brief={now}
+              screens={(text) => findable(now, clientId).filter((s) => isCalled(s, text))}
+            />
             <More
               brief={now}
               dark={theme === 'dark'}
@@ -160,12 +164,12 @@ function Screens({
 }
 
 /** Rooms and screens by their names, for the search. */
-function findable(brief: string, clientId: string | undefined) {
-  const all = ROOMS.flatMap((r) => {
+function findable(brief: string, clientId: string | undefined): Screen[] {
+  const all: Screen[] = ROOMS.flatMap((r) => {
     const screens = r.screens(clientId)
-    return screens.some((s) => s.to === r.to) ? screens : [{ to: r.to, label: r.label }, ...screens]
+    return screens.some((s) => s.to === r.to) ? screens : [r, ...screens]
   })
-  return [...all, ...EVIDENCE].map((s) => ({ to: withBrief(s.to, brief), label: s.label }))
+  return [...all, ...EVIDENCE].map((s) => ({ ...s, to: withBrief(s.to, brief) }))
 }
 
 /** Said on every page that a coach or a client reads. */

@@ -1,10 +1,24 @@
 import { expect, test } from 'vitest'
 import { keep, withBrief } from '../features/brief/keptBrief'
-import { roomOf, screenOf } from './rooms'
+import { EVIDENCE, ROOMS, isCalled, roomOf, screenOf } from './rooms'
 
 const ODA = '11111111-1111-4111-8111-111111111111'
 const TARN = '22222222-2222-4222-8222-222222222222'
 const KEPT = `client=${ODA}&gym=g&aim=VL.2&school=stretch`
+
+test.each([
+  ['ranking', ['Ranking', 'Ways of ranking']],
+  ['ways rank', ['Ways of ranking']],
+  ['sayings', ['Gym sayings, tested']],
+  ['machines', ['Gyms']],
+  ['tape', ['Body']],
+  ['floor', ['Train']],
+  ['point by point', ['Compare']],
+  ['xylophone', []],
+])('a screen is found by any of its words: %s', (text, labels) => {
+  const all = [...ROOMS, ...ROOMS.flatMap((r) => r.screens(ODA)), ...EVIDENCE]
+  expect(all.filter((s) => isCalled(s, text)).map((s) => s.label)).toEqual(labels)
+})
 
 test('a screen with a brief of its own is what is kept, whatever it leaves out', () => {
   expect(keep(KEPT, '/exercises', `?client=${ODA}&gym=g`)).toBe(`client=${ODA}&gym=g`)

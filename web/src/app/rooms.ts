@@ -1,9 +1,10 @@
-/** Where the kept brief goes along in the address. */
-export type Screen = { to: string; label: string }
+/** Where the kept brief goes along in the address; also: other words that find it. */
+export type Screen = { to: string; label: string; also?: string }
 
 export type Room = {
   to: string
   label: string
+  also?: string
   /** paths that begin with one of these are in this room */
   paths: string[]
   /** the screens of the room; those of a client follow the client who is kept */
@@ -14,7 +15,7 @@ const none = () => []
 
 /** The six rooms of the house. */
 export const ROOMS: Room[] = [
-  { to: '/', label: 'Today', paths: [], screens: none },
+  { to: '/', label: 'Today', also: 'home open advice', paths: [], screens: none },
   {
     to: '/clients',
     label: 'Clients',
@@ -24,8 +25,8 @@ export const ROOMS: Room[] = [
       ...(client
         ? [
             { to: `/clients/${client}`, label: 'Overview' },
-            { to: `/clients/${client}/body`, label: 'Body' },
-            { to: `/record/${client}`, label: 'Record' },
+            { to: `/clients/${client}/body`, label: 'Body', also: 'measurements tape known lifts' },
+            { to: `/record/${client}`, label: 'Record', also: 'history progress lessons' },
             { to: `/sessions?client=${client}`, label: 'Sessions' },
           ]
         : [{ to: '/sessions', label: 'Sessions' }]),
@@ -37,22 +38,32 @@ export const ROOMS: Room[] = [
     label: 'Exercises',
     paths: ['/exercises', '/bench', '/compare'],
     screens: () => [
-      { to: '/exercises', label: 'Ranking' },
-      { to: '/bench', label: 'Set-up' },
-      { to: '/compare', label: 'Compare' },
-      { to: '/exercises/by-word', label: 'Not computed' },
+      { to: '/exercises', label: 'Ranking', also: 'order best exercises' },
+      { to: '/bench', label: 'Set-up', also: 'stance foot position' },
+      { to: '/compare', label: 'Compare', also: 'point by point difference' },
+      { to: '/exercises/by-word', label: 'Not computed', also: 'exercises by word own' },
     ],
   },
-  { to: '/weeks', label: 'Plan', paths: ['/weeks'], screens: none },
-  { to: '/floor', label: 'Train', paths: ['/floor'], screens: none },
-  { to: '/gyms', label: 'Gyms', paths: ['/gyms'], screens: none },
+  { to: '/weeks', label: 'Plan', also: 'weeks block program', paths: ['/weeks'], screens: none },
+  { to: '/floor', label: 'Train', also: 'floor log sets', paths: ['/floor'], screens: none },
+  { to: '/gyms', label: 'Gyms', also: 'machines equipment', paths: ['/gyms'], screens: none },
 ]
 
 /** One step behind: what the orders rest on. */
 export const EVIDENCE: Screen[] = [
-  { to: '/claims', label: 'Gym sayings, tested' },
-  { to: '/schools', label: 'Ways of ranking' },
+  { to: '/claims', label: 'Gym sayings, tested', also: 'claims myths studies evidence' },
+  { to: '/schools', label: 'Ways of ranking', also: 'schools weights' },
 ]
+
+/** Whether every word of a text begins a word by which a screen is known. */
+export function isCalled(screen: Screen, text: string): boolean {
+  const known = `${screen.label} ${screen.also ?? ''}`.toLowerCase().split(/[^a-z]+/)
+  const asked = text
+    .toLowerCase()
+    .split(/[^a-z]+/)
+    .filter(Boolean)
+  return asked.length > 0 && asked.every((word) => known.some((k) => k.startsWith(word)))
+}
 
 /** The room that a path is in; none for what lies behind. */
 export const roomOf = (pathname: string): Room | undefined =>

@@ -12,7 +12,8 @@ export function Find({
   screens,
 }: {
   brief: string
-  screens: { to: string; label: string }[]
+  /** the screens that are called by a text */
+  screens: (text: string) => { to: string; label: string }[]
 }) {
   const [open, setOpen] = useState(false)
   const navigate = useNavigate()
@@ -29,9 +30,7 @@ export function Find({
     return () => window.removeEventListener('keydown', onKey)
   }, [])
   const known = (text: string): Pickable[] =>
-    screens
-      .filter((s) => s.label.toLowerCase().startsWith(text.toLowerCase()))
-      .map((s) => ({ kind: 'SCREEN', id: s.to, name: s.label, by: s.label, note: '' }))
+    screens(text).map((s) => ({ kind: 'SCREEN', id: s.to, name: s.label, by: s.label, note: '' }))
   return (
     <>
       <button
