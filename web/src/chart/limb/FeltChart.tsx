@@ -32,7 +32,7 @@ export function FeltChart({ regions, felt, onFelt, className = '' }: Props) {
   return (
     <div className={className}>
       <svg
-        viewBox={`-0.1 ${TOP - 0.4} ${WIDTH + 0.2} ${HEIGHT + 0.3}`}
+        viewBox={`-0.1 ${TOP - 0.6} ${WIDTH + 0.2} ${HEIGHT + 0.5}`}
         className="mx-auto h-[clamp(280px,46dvh,430px)] w-full"
         role="group"
         aria-label="Where it was felt"
