@@ -141,6 +141,7 @@ public class Clients {
         transactions.write(
             () -> {
               ClientEntity e = new ClientEntity(UUID.randomUUID(), coach.id(), clock.instant());
+              check(profile);
               e.write(freeName(name, null), intake, profile, cautions);
               return rows(repository.saveAndFlush(e));
             }));
@@ -161,6 +162,7 @@ public class Clients {
                     e.getName()
                         + " was changed elsewhere meanwhile. Load again; nothing was overwritten.");
               }
+              check(profile);
               e.write(freeName(name, e.getId()), intake, profile, cautions);
               return rows(repository.saveAndFlush(e));
             }));

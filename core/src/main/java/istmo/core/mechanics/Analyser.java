@@ -98,7 +98,10 @@ public final class Analyser {
             String.format(Locale.ROOT, "%.0f kg is too light to be held in balance here.", working),
             "more load, or less help");
       }
-      if (tuck > Math.toRadians(1) && tuck <= Reach.MOST_TUCK) {
+      List<String> cautions = new ArrayList<>();
+      if (tuck > Reach.mostTuckRad(family)) {
+        cautions.add(tucks(tuck, Reach.mostTuckRad(family)));
+      } else if (tuck > Math.toRadians(1)) {
         notes.add(
             String.format(
                 Locale.ROOT, "The pelvis tucks by %.0f° at the bottom.", Math.toDegrees(tuck)));
@@ -117,10 +120,19 @@ public final class Analyser {
                 Math.floor(set.repetitions())));
       }
       return new Analysis(
-          limit, working, weakest(limits) / (POINTS - 1.0), limiters, set, points, notes);
+          limit, working, weakest(limits) / (POINTS - 1.0), limiters, set, points, cautions, notes);
     } catch (NoPosture e) {
       return new CannotAnalyse(e.phase, e.impossible.reason(), e.impossible.missing());
     }
+  }
+
+  private static String tucks(double rad, double letPassRad) {
+    return String.format(
+        Locale.ROOT,
+        "The pelvis tucks by %.0f° at the bottom; up to %.0f° is usually let pass here. Stop"
+            + " higher, or set up so that the hip bends less.",
+        Math.toDegrees(rad),
+        Math.toDegrees(letPassRad));
   }
 
   /**

@@ -1,9 +1,7 @@
 package istmo.core.mechanics;
 
 import istmo.core.anatomy.Coordinate;
-import istmo.core.movement.Reach;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Predicate;
 
 /**
@@ -15,7 +13,8 @@ import java.util.function.Predicate;
  * @param limiters what limits one fresh repetition, strongest first; shares add up to 1
  * @param set the set at the working load, to failure
  * @param points from top (phase 0) to bottom (phase 1), evenly spaced
- * @param notes what the coach should know, each once
+ * @param cautions what asks for care in this set-up, each with the way back
+ * @param notes what the coach should know beside them, each once
  */
 public record Analysis(
     double limitKg,
@@ -24,39 +23,27 @@ public record Analysis(
     List<Limiter> limiters,
     SimulatedSet set,
     List<AnalysisPoint> points,
+    List<String> cautions,
     List<String> notes)
     implements AnalysisResult {
   public Analysis {
     limiters = List.copyOf(limiters);
     points = List.copyOf(points);
+    cautions = List.copyOf(cautions);
     notes = List.copyOf(notes);
   }
 
   /** The same with its set ended after so many repetitions. */
   public Analysis endedAfter(int repetitions) {
     return new Analysis(
-        limitKg, workingKg, stickingPhase, limiters, set.endedAfter(repetitions), points, notes);
-  }
-
-  /** Greatest angle by which the pelvis tucks under at any point, rad. */
-  public double tuckRad() {
-    return points.stream()
-        .mapToDouble(p -> p.posture().angle(Coordinate.LUMBAR_FLEXION))
-        .max()
-        .orElse(0);
-  }
-
-  /** What asks for care in this set-up, each with the way back. */
-  public List<String> cautions() {
-    return tuckRad() <= Reach.MOST_TUCK
-        ? List.of()
-        : List.of(
-            String.format(
-                Locale.ROOT,
-                "The pelvis tucks by %.0f° at the bottom; up to %.0f° is usually let pass. Stop"
-                    + " higher, or set up so that the hip bends less.",
-                Math.toDegrees(tuckRad()),
-                Math.toDegrees(Reach.MOST_TUCK)));
+        limitKg,
+        workingKg,
+        stickingPhase,
+        limiters,
+        set.endedAfter(repetitions),
+        points,
+        cautions,
+        notes);
   }
 
   /** Greatest moment left unbalanced at any point, N m. */

@@ -27,13 +27,18 @@ public record Reach(Setup setup, List<String> changes) {
    * Pelvis tuck beyond which depth is taken back, rad: a stop sign of the trade, with a little
    * tolerance.
    */
-  public static final double MOST_TUCK = Math.toRadians(10);
+  private static final double MOST_TUCK = Math.toRadians(10);
 
   /**
    * The same where the depth is the floor's and cannot be taken back: some flexion of the back is
    * then the rule; it is noted.
    */
-  public static final double MOST_TUCK_FIXED_DEPTH = Math.toRadians(20);
+  private static final double MOST_TUCK_FIXED_DEPTH = Math.toRadians(20);
+
+  /** How far the pelvis may tuck in a family before that is a stop sign, rad. */
+  public static double mostTuckRad(Family family) {
+    return family.depth().isPresent() ? MOST_TUCK : MOST_TUCK_FIXED_DEPTH;
+  }
 
   /**
    * Loads under which the posture is tried where it depends on the load, kg: a heavy one steadies
@@ -169,7 +174,7 @@ public record Reach(Setup setup, List<String> changes) {
 
   private static Optional<Impossible> obstacle(
       Body body, Family family, Setup setup, double loadKg) {
-    double mostTuck = family.depth().isPresent() ? MOST_TUCK : MOST_TUCK_FIXED_DEPTH;
+    double mostTuck = mostTuckRad(family);
     for (int k = POINTS - 1; k >= 0; k--) {
       PostureResult result = family.posture(body, setup, k / (POINTS - 1.0), loadKg);
       if (result instanceof Impossible impossible) {

@@ -54,8 +54,9 @@ final class SingleChanges {
       for (int c = 0; c < candidates.size(); c++) {
         for (Runnable change : changes(d, c)) {
           change.run();
-          if (inTime() && Appraisal.points(task, candidates, choice) < best) {
-            best = Appraisal.points(task, candidates, choice);
+          long points = inTime() ? Appraisal.points(task, candidates, choice) : best;
+          if (points < best) {
+            best = points;
             found = copy();
           }
           set(before);

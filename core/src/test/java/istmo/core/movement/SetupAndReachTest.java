@@ -92,7 +92,7 @@ class SetupAndReachTest {
           assertThat(p.axes()[a].norm()).isCloseTo(1, within(1e-9));
         }
         assertThat(p.angle(Coordinate.LUMBAR_FLEXION))
-            .isLessThanOrEqualTo(Reach.MOST_TUCK_FIXED_DEPTH);
+            .isLessThanOrEqualTo(Reach.mostTuckRad(family));
       }
     }
   }

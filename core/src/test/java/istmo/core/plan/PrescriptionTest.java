@@ -290,6 +290,7 @@ class PrescriptionTest {
                                 a.limiters(),
                                 s,
                                 a.points(),
+                                a.cautions(),
                                 a.notes()),
                             School.STRETCH)
                         .get(region))
