@@ -78,7 +78,7 @@ export class Problem extends Error {
 
   /** What is wrong with one field, if anything. */
   fault(field: string): string | undefined {
-    return this.faults.find((f) => f.field === field)?.message
+    return this.faults.find((fault) => fault.field === field)?.message
   }
 }
 

@@ -62,7 +62,7 @@ export async function afterExerciseChanged(queries: QueryClient) {
 
 /** Somebody else is at the screen: what the one before asked for is not theirs. */
 export const forgetTheLastCoach = (queries: QueryClient) =>
-  queries.removeQueries({ predicate: (q) => q.queryKey[0] !== keys.account[0] })
+  queries.removeQueries({ predicate: (query) => query.queryKey[0] !== keys.account[0] })
 
 export const useCatalogue = () =>
   useQuery({

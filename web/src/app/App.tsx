@@ -13,70 +13,74 @@ import { useFocusStays } from '../ui/useFocusStays'
 import { useTitle } from './useTitle'
 
 const OrderPage = lazy(() =>
-  import('../features/order/OrderPage').then((m) => ({ default: m.OrderPage })),
+  import('../features/order/OrderPage').then((page) => ({ default: page.OrderPage })),
 )
 const ClientPage = lazy(() =>
-  import('../features/clients/ClientPage').then((m) => ({ default: m.ClientPage })),
+  import('../features/clients/ClientPage').then((page) => ({ default: page.ClientPage })),
 )
 const BenchPage = lazy(() =>
-  import('../features/bench/BenchPage').then((m) => ({ default: m.BenchPage })),
+  import('../features/bench/BenchPage').then((page) => ({ default: page.BenchPage })),
 )
 const ComparePage = lazy(() =>
-  import('../features/compare/ComparePage').then((m) => ({ default: m.ComparePage })),
+  import('../features/compare/ComparePage').then((page) => ({ default: page.ComparePage })),
 )
 const PointByPointPage = lazy(() =>
-  import('../features/compare/PointByPointPage').then((m) => ({ default: m.PointByPointPage })),
+  import('../features/compare/PointByPointPage').then((page) => ({
+    default: page.PointByPointPage,
+  })),
 )
 const ClaimsPage = lazy(() =>
-  import('../features/claims/ClaimsPage').then((m) => ({ default: m.ClaimsPage })),
+  import('../features/claims/ClaimsPage').then((page) => ({ default: page.ClaimsPage })),
 )
 const SchoolsPage = lazy(() =>
-  import('../features/schools/SchoolsPage').then((m) => ({ default: m.SchoolsPage })),
+  import('../features/schools/SchoolsPage').then((page) => ({ default: page.SchoolsPage })),
 )
 const ClientsPage = lazy(() =>
-  import('../features/clients/ClientsPage').then((m) => ({ default: m.ClientsPage })),
+  import('../features/clients/ClientsPage').then((page) => ({ default: page.ClientsPage })),
 )
 const MeasurePage = lazy(() =>
-  import('../features/clients/MeasurePage').then((m) => ({ default: m.MeasurePage })),
+  import('../features/clients/MeasurePage').then((page) => ({ default: page.MeasurePage })),
 )
 const ExercisesPage = lazy(() =>
-  import('../features/exercises/ExercisesPage').then((m) => ({ default: m.ExercisesPage })),
+  import('../features/exercises/ExercisesPage').then((page) => ({ default: page.ExercisesPage })),
 )
 const GymsPage = lazy(() =>
-  import('../features/gyms/GymsPage').then((m) => ({ default: m.GymsPage })),
+  import('../features/gyms/GymsPage').then((page) => ({ default: page.GymsPage })),
 )
 const MachinesPage = lazy(() =>
-  import('../features/gyms/MachinesPage').then((m) => ({ default: m.MachinesPage })),
+  import('../features/gyms/MachinesPage').then((page) => ({ default: page.MachinesPage })),
 )
 const AccountPage = lazy(() =>
-  import('../features/account/AccountPage').then((m) => ({ default: m.AccountPage })),
+  import('../features/account/AccountPage').then((page) => ({ default: page.AccountPage })),
 )
 const PlansPage = lazy(() =>
-  import('../features/plans/PlansPage').then((m) => ({ default: m.PlansPage })),
+  import('../features/plans/PlansPage').then((page) => ({ default: page.PlansPage })),
 )
 const PlanPage = lazy(() =>
-  import('../features/plans/PlanPage').then((m) => ({ default: m.PlanPage })),
+  import('../features/plans/PlanPage').then((page) => ({ default: page.PlanPage })),
 )
 const SharedPage = lazy(() =>
-  import('../features/plans/SharedPage').then((m) => ({ default: m.SharedPage })),
+  import('../features/plans/SharedPage').then((page) => ({ default: page.SharedPage })),
 )
 const ImportArchivePage = lazy(() =>
-  import('../features/imports/ImportArchivePage').then((m) => ({ default: m.ImportArchivePage })),
+  import('../features/imports/ImportArchivePage').then((page) => ({
+    default: page.ImportArchivePage,
+  })),
 )
 const ImportSetsPage = lazy(() =>
-  import('../features/imports/ImportSetsPage').then((m) => ({ default: m.ImportSetsPage })),
+  import('../features/imports/ImportSetsPage').then((page) => ({ default: page.ImportSetsPage })),
 )
 const RecordPage = lazy(() =>
-  import('../features/record/RecordPage').then((m) => ({ default: m.RecordPage })),
+  import('../features/record/RecordPage').then((page) => ({ default: page.RecordPage })),
 )
 const FloorPage = lazy(() =>
-  import('../features/floor/FloorPage').then((m) => ({ default: m.FloorPage })),
+  import('../features/floor/FloorPage').then((page) => ({ default: page.FloorPage })),
 )
 const SessionsPage = lazy(() =>
-  import('../features/sessions/SessionsPage').then((m) => ({ default: m.SessionsPage })),
+  import('../features/sessions/SessionsPage').then((page) => ({ default: page.SessionsPage })),
 )
 const SessionPage = lazy(() =>
-  import('../features/sessions/SessionPage').then((m) => ({ default: m.SessionPage })),
+  import('../features/sessions/SessionPage').then((page) => ({ default: page.SessionPage })),
 )
 
 /** A page for whoever has its link: no screens, no account. */

@@ -34,7 +34,7 @@ export function Frame() {
   const clientId = new URLSearchParams(now).get('client') ?? undefined
   const account = useAccount()
   const clients = useClients(account.data?.signedIn === true)
-  const name = clients.data?.find((c) => c.id === clientId)?.name
+  const name = clients.data?.find((client) => client.id === clientId)?.name
   const screen = screenOf(pathname, clientId)?.label ?? room?.label
   useFocusStays()
   useTitle([screen, name, 'Istmo'].filter(Boolean).join(' · '))
@@ -64,7 +64,9 @@ export function Frame() {
             )}
             <Find
               brief={now}
-              screens={(text) => findable(now, clientId).filter((s) => isCalled(s, text))}
+              screens={(text) =>
+                findable(now, clientId).filter((otherScreen) => isCalled(otherScreen, text))
+              }
             />
             <More
               brief={now}
@@ -112,14 +114,14 @@ function Rooms({
 }) {
   return (
     <nav aria-label="Rooms" className={className}>
-      {ROOMS.map((r) => (
+      {ROOMS.map((room) => (
         <Link
-          key={r.to}
-          to={withBrief(r.to, brief)}
-          aria-current={here === r.label ? 'page' : undefined}
-          className={`${tall ? 'flex min-h-12 items-center justify-center text-xs' : 'py-1 text-base'} ${here === r.label ? HERE : THERE}`}
+          key={room.to}
+          to={withBrief(room.to, brief)}
+          aria-current={here === room.label ? 'page' : undefined}
+          className={`${tall ? 'flex min-h-12 items-center justify-center text-xs' : 'py-1 text-base'} ${here === room.label ? HERE : THERE}`}
         >
-          {r.label}
+          {room.label}
         </Link>
       ))}
     </nav>
@@ -139,7 +141,7 @@ function Screens({
   const room = roomOf(pathname)
   const screens = room
     ? room.screens(clientId)
-    : EVIDENCE.some((s) => pathname.startsWith(s.to))
+    : EVIDENCE.some((screen) => pathname.startsWith(screen.to))
       ? EVIDENCE
       : []
   const here = screenOf(pathname, clientId)
@@ -149,14 +151,14 @@ function Screens({
       aria-label={room?.label ?? 'What the rankings rest on'}
       className="no-print flex flex-wrap gap-x-4 border-b border-rule text-sm"
     >
-      {screens.map((s) => (
+      {screens.map((screen) => (
         <Link
-          key={s.label}
-          to={withBrief(s.to, brief)}
-          aria-current={here?.label === s.label ? 'page' : undefined}
-          className={`py-1 ${here?.label === s.label ? 'font-semibold text-ink' : THERE}`}
+          key={screen.label}
+          to={withBrief(screen.to, brief)}
+          aria-current={here?.label === screen.label ? 'page' : undefined}
+          className={`py-1 ${here?.label === screen.label ? 'font-semibold text-ink' : THERE}`}
         >
-          {s.label}
+          {screen.label}
         </Link>
       ))}
     </nav>
@@ -165,11 +167,11 @@ function Screens({
 
 /** Rooms and screens by their names, for the search. */
 function findable(brief: string, clientId: string | undefined): Screen[] {
-  const all: Screen[] = ROOMS.flatMap((r) => {
-    const screens = r.screens(clientId)
-    return screens.some((s) => s.to === r.to) ? screens : [r, ...screens]
+  const all: Screen[] = ROOMS.flatMap((room) => {
+    const screens = room.screens(clientId)
+    return screens.some((screen) => screen.to === room.to) ? screens : [room, ...screens]
   })
-  return [...all, ...EVIDENCE].map((s) => ({ ...s, to: withBrief(s.to, brief) }))
+  return [...all, ...EVIDENCE].map((screen) => ({ ...screen, to: withBrief(screen.to, brief) }))
 }
 
 /** Said on every page that a coach or a client reads. */

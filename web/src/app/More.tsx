@@ -35,10 +35,10 @@ export function More({
           className="z-50 min-w-56 border border-ink bg-paper py-1 text-sm shadow-sm"
         >
           <Heading>What the rankings rest on</Heading>
-          {EVIDENCE.map((s) => (
-            <DropdownMenu.Item key={s.to} asChild>
-              <Link className={ITEM} to={withBrief(s.to, brief)}>
-                {s.label}
+          {EVIDENCE.map((screen) => (
+            <DropdownMenu.Item key={screen.to} asChild>
+              <Link className={ITEM} to={withBrief(screen.to, brief)}>
+                {screen.label}
               </Link>
             </DropdownMenu.Item>
           ))}

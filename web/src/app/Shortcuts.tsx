@@ -49,14 +49,15 @@ export function Shortcuts({
   const navigate = useNavigate()
   useEffect(() => {
     let armed = false
-    const onKey = (e: KeyboardEvent) => {
+    const onKey = (event: KeyboardEvent) => {
       const typing =
-        e.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName)
-      if (typing || e.ctrlKey || e.metaKey || e.altKey) return
-      const place = armed && placeOf(e.key, new URLSearchParams(brief).get('client'))
-      if (e.key === '?') onOpen(true)
+        event.target instanceof HTMLElement &&
+        /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)
+      if (typing || event.ctrlKey || event.metaKey || event.altKey) return
+      const place = armed && placeOf(event.key, new URLSearchParams(brief).get('client'))
+      if (event.key === '?') onOpen(true)
       else if (place) void navigate(withBrief(place, brief))
-      armed = e.key === 'g'
+      armed = event.key === 'g'
     }
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)

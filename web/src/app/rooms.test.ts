@@ -16,8 +16,10 @@ test.each([
   ['point by point', ['Compare']],
   ['xylophone', []],
 ])('a screen is found by any of its words: %s', (text, labels) => {
-  const all = [...ROOMS, ...ROOMS.flatMap((r) => r.screens(ODA)), ...EVIDENCE]
-  expect(all.filter((s) => isCalled(s, text)).map((s) => s.label)).toEqual(labels)
+  const all = [...ROOMS, ...ROOMS.flatMap((room) => room.screens(ODA)), ...EVIDENCE]
+  expect(all.filter((screen) => isCalled(screen, text)).map((screen) => screen.label)).toEqual(
+    labels,
+  )
 })
 
 test('a screen with a brief of its own is what is kept, whatever it leaves out', () => {

@@ -62,22 +62,24 @@ export function isCalled(screen: Screen, text: string): boolean {
     .toLowerCase()
     .split(/[^a-z]+/)
     .filter(Boolean)
-  return asked.length > 0 && asked.every((word) => known.some((k) => k.startsWith(word)))
+  return asked.length > 0 && asked.every((word) => known.some((key) => key.startsWith(word)))
 }
 
 /** The room that a path is in; none for what lies behind. */
 export const roomOf = (pathname: string): Room | undefined =>
   pathname === '/'
     ? ROOMS[0]
-    : ROOMS.find((r) => r.paths.some((p) => pathname === p || pathname.startsWith(`${p}/`)))
+    : ROOMS.find((room) =>
+        room.paths.some((path) => pathname === path || pathname.startsWith(`${path}/`)),
+      )
 
 /** The screen of a room, or of what lies behind, that a path shows: the longest that fits. */
 export function screenOf(pathname: string, client: string | undefined): Screen | undefined {
   const all = [...(roomOf(pathname)?.screens(client) ?? []), ...EVIDENCE]
   return all
-    .filter((s) => {
-      const path = s.to.split('?')[0]!
+    .filter((screen) => {
+      const path = screen.to.split('?')[0]!
       return pathname === path || pathname.startsWith(`${path}/`)
     })
-    .sort((a, b) => b.to.length - a.to.length)[0]
+    .sort((first, second) => second.to.length - first.to.length)[0]
 }

@@ -20,20 +20,22 @@ export function FitPlot({
   perAt: number
 }) {
   const [take, { width }] = useSize<SVGSVGElement>({ width: 280, height: H })
-  const sorted = [...points].sort((a, b) => a.at - b.at)
-  const values = sorted.flatMap((p) => [p.measured, p.fitted, p.generic])
-  const ats = sorted.map((p) => p.at * perAt)
+  const sorted = [...points].sort((first, second) => first.at - second.at)
+  const values = sorted.flatMap((point) => [point.measured, point.fitted, point.generic])
+  const ats = sorted.map((point) => point.at * perAt)
   const air = Math.max(1e-6, 0.05 * (Math.max(...ats) - Math.min(...ats)) || 1)
-  const x = scaleLinear([Math.min(...ats) - air, Math.max(...ats) + air], [LEFT, width - 14])
-  const y = scaleLinear([0, 1.1 * Math.max(...values)], [H - 22, 8])
+  const toX = scaleLinear([Math.min(...ats) - air, Math.max(...ats) + air], [LEFT, width - 14])
+  const toY = scaleLinear([0, 1.1 * Math.max(...values)], [H - 22, 8])
   const shown = (v: number) =>
     unit === 'm' ? `${Math.round(100 * v)} cm` : `${Math.round(v / NEWTONS_PER_KG)} kg`
   const path = (of: (p: Point) => number) =>
-    sorted.map((p, k) => `${k === 0 ? 'M' : 'L'}${x(p.at * perAt)},${y(of(p))}`).join('')
+    sorted
+      .map((point, k) => `${k === 0 ? 'M' : 'L'}${toX(point.at * perAt)},${toY(of(point))}`)
+      .join('')
   const words = sorted
     .map(
-      (p) =>
-        `${Math.round(p.at * perAt)} ${atUnit}: ${shown(p.measured)}, fit ${shown(p.fitted)}, generic ${shown(p.generic)}`,
+      (point) =>
+        `${Math.round(point.at * perAt)} ${atUnit}: ${shown(point.measured)}, fit ${shown(point.fitted)}, generic ${shown(point.generic)}`,
     )
     .join('; ')
   return (
@@ -46,24 +48,40 @@ export function FitPlot({
         role="img"
         aria-label={`Resistance over the travel. ${words}`}
       >
-        {y.ticks(3).map((t) => (
+        {toY.ticks(3).map((t) => (
           <g key={t}>
-            <line x1={LEFT} x2={width - 8} y1={y(t)} y2={y(t)} stroke="var(--rule)" />
-            <text x={LEFT - 5} y={y(t) + 4} textAnchor="end" fontSize={12} fill="var(--ink-2)">
+            <line x1={LEFT} x2={width - 8} y1={toY(t)} y2={toY(t)} stroke="var(--rule)" />
+            <text x={LEFT - 5} y={toY(t) + 4} textAnchor="end" fontSize={12} fill="var(--ink-2)">
               {shown(t)}
             </text>
           </g>
         ))}
-        {x.ticks(4).map((t) => (
-          <text key={t} x={x(t)} y={H - 8} textAnchor="middle" fontSize={12} fill="var(--ink-2)">
+        {toX.ticks(4).map((t) => (
+          <text key={t} x={toX(t)} y={H - 8} textAnchor="middle" fontSize={12} fill="var(--ink-2)">
             {`${t}${atUnit === '°' ? '' : ' '}${atUnit}`}
           </text>
         ))}
-        <path d={path((p) => p.generic)} fill="none" stroke="var(--ink-2)" strokeDasharray="4 3" />
-        <path d={path((p) => p.fitted)} fill="none" stroke="var(--accent-2)" strokeWidth={2} />
-        {sorted.map((p, k) => (
-          <circle key={k} cx={x(p.at * perAt)} cy={y(p.measured)} r={3.5} fill="var(--accent)">
-            <title>{`${Math.round(p.at * perAt)} ${atUnit}: ${shown(p.measured)}, fit ${shown(p.fitted)}`}</title>
+        <path
+          d={path((point) => point.generic)}
+          fill="none"
+          stroke="var(--ink-2)"
+          strokeDasharray="4 3"
+        />
+        <path
+          d={path((point) => point.fitted)}
+          fill="none"
+          stroke="var(--accent-2)"
+          strokeWidth={2}
+        />
+        {sorted.map((point, k) => (
+          <circle
+            key={k}
+            cx={toX(point.at * perAt)}
+            cy={toY(point.measured)}
+            r={3.5}
+            fill="var(--accent)"
+          >
+            <title>{`${Math.round(point.at * perAt)} ${atUnit}: ${shown(point.measured)}, fit ${shown(point.fitted)}`}</title>
           </circle>
         ))}
       </svg>

@@ -24,22 +24,22 @@ export function OverTime({ points, label, unit, zero = false, height = 210 }: Pr
   const [take, { width }] = useSize<SVGSVGElement>({ width: 640, height })
   const [read, setRead] = useState<number>()
   if (points.length === 0) return null
-  const days = points.map((p) => momentOf(p.on).getTime())
+  const days = points.map((point) => momentOf(point.on).getTime())
   const { x, y } = scales(points, days, zero, width, height)
   const rows = y.ticks(5)
   // a date that would stand half beside the plot is left out
   const dates = x
     .ticks(Math.max(2, Math.floor(width / DATE_EVERY)))
-    .filter((t) => x(t) > LEFT + DATE_W / 2 && x(t) < width - DATE_W / 2)
+    .filter((date) => x(date) > LEFT + DATE_W / 2 && x(date) < width - DATE_W / 2)
   const shown = read === undefined ? undefined : points[read]
-  const onKeyDown = (e: KeyboardEvent) => {
-    const to = KEYS[e.key]?.(read, points.length)
+  const onKeyDown = (event: KeyboardEvent) => {
+    const to = KEYS[event.key]?.(read, points.length)
     if (to === undefined) return
-    e.preventDefault()
+    event.preventDefault()
     setRead(to)
   }
-  const onPointerMove = (e: PointerEvent<SVGSVGElement>) => {
-    const at = e.clientX - e.currentTarget.getBoundingClientRect().left
+  const onPointerMove = (event: PointerEvent<SVGSVGElement>) => {
+    const at = event.clientX - event.currentTarget.getBoundingClientRect().left
     setRead(nearest(days.map(x), at))
   }
   return (
@@ -51,53 +51,53 @@ export function OverTime({ points, label, unit, zero = false, height = 210 }: Pr
         className="w-full touch-pan-y"
         role="img"
         tabIndex={0}
-        aria-label={`${label}: ${points.map((p) => p.words).join('; ')}. Arrow keys read one after another.`}
+        aria-label={`${label}: ${points.map((point) => point.words).join('; ')}. Arrow keys read one after another.`}
         onKeyDown={onKeyDown}
         onPointerMove={onPointerMove}
         onPointerLeave={() => setRead(undefined)}
         onBlur={() => setRead(undefined)}
       >
-        {rows.map((t) => (
-          <g key={t}>
+        {rows.map((row) => (
+          <g key={row}>
             <line
               x1={LEFT}
               x2={width - 8}
-              y1={y(t)}
-              y2={y(t)}
+              y1={y(row)}
+              y2={y(row)}
               stroke="var(--rule)"
-              strokeWidth={t === 0 && zero ? 1.4 : 0.5}
+              strokeWidth={row === 0 && zero ? 1.4 : 0.5}
             />
-            <text x={LEFT - 5} y={y(t) + 4} textAnchor="end" fontSize={12} fill="var(--ink-2)">
-              {t === rows.at(-1) ? `${t} ${unit}` : t}
+            <text x={LEFT - 5} y={y(row) + 4} textAnchor="end" fontSize={12} fill="var(--ink-2)">
+              {row === rows.at(-1) ? `${row} ${unit}` : row}
             </text>
           </g>
         ))}
-        {dates.map((t) => (
+        {dates.map((date) => (
           <text
-            key={t.getTime()}
-            x={x(t)}
+            key={date.getTime()}
+            x={x(date)}
             y={height - 5}
             textAnchor="middle"
             fontSize={12}
             fill="var(--ink-2)"
           >
-            {DAY.format(t)}
+            {DAY.format(date)}
           </text>
         ))}
-        {points.map((p, k) => (
+        {points.map((point, k) => (
           <g key={k} stroke="var(--accent-2)">
-            {p.error !== undefined && p.error > 0 && (
+            {point.error !== undefined && point.error > 0 && (
               <path
-                d={`M${x(days[k]!)} ${y(p.value - p.error)}V${y(p.value + p.error)}M${x(days[k]!) - 4} ${y(p.value - p.error)}h8M${x(days[k]!) - 4} ${y(p.value + p.error)}h8`}
+                d={`M${x(days[k]!)} ${y(point.value - point.error)}V${y(point.value + point.error)}M${x(days[k]!) - 4} ${y(point.value - point.error)}h8M${x(days[k]!) - 4} ${y(point.value + point.error)}h8`}
                 fill="none"
                 strokeWidth={1.2}
               />
             )}
             <circle
               cx={x(days[k]!)}
-              cy={y(p.value)}
+              cy={y(point.value)}
               r={k === read ? 6.5 : 4.2}
-              fill={p.ring ? 'var(--paper)' : 'var(--accent-2)'}
+              fill={point.ring ? 'var(--paper)' : 'var(--accent-2)'}
               strokeWidth={k === read ? 3 : 1.6}
             />
           </g>
@@ -115,7 +115,10 @@ export function OverTime({ points, label, unit, zero = false, height = 210 }: Pr
 }
 
 function scales(points: Point[], days: number[], zero: boolean, width: number, height: number) {
-  const ends = points.flatMap((p) => [p.value - (p.error ?? 0), p.value + (p.error ?? 0)])
+  const ends = points.flatMap((point) => [
+    point.value - (point.error ?? 0),
+    point.value + (point.error ?? 0),
+  ])
   const low = Math.min(...ends, ...(zero ? [0] : []))
   const high = Math.max(...ends, ...(zero ? [0] : []))
   const air = Math.max((high - low) * 0.1, Math.abs(high) * 0.01, 0.5)
@@ -146,11 +149,11 @@ function Table({ points, label, unit }: { points: Point[]; label: string; unit: 
         </tr>
       </thead>
       <tbody>
-        {points.map((p, k) => (
+        {points.map((point, k) => (
           <tr key={k}>
-            <td className="pr-4">{DAY.format(momentOf(p.on))}</td>
-            <td className="pr-4 text-right">{trim(p.value, 1)}</td>
-            <td className="text-right">{p.error ? trim(p.error, 1) : ''}</td>
+            <td className="pr-4">{DAY.format(momentOf(point.on))}</td>
+            <td className="pr-4 text-right">{trim(point.value, 1)}</td>
+            <td className="text-right">{point.error ? trim(point.error, 1) : ''}</td>
           </tr>
         ))}
       </tbody>

@@ -9,26 +9,26 @@ const H = 40
 /** Readings over time as they are: a dot for right or both, a ring for left; no line is drawn through what was not measured. */
 export function ReadingsPlot({ readings, label }: { readings: Reading[]; label: string }) {
   if (readings.length === 0) return null
-  const days = readings.map((r) => momentOf(r.on).getTime())
-  const values = readings.map((r) => r.value)
+  const days = readings.map((reading) => momentOf(reading.on).getTime())
+  const values = readings.map((reading) => reading.value)
   const [low, high] = [Math.min(...values), Math.max(...values)]
   const air = Math.max((high - low) * 0.2, high * 0.02)
   const month = 30 * 24 * 3600e3
-  const x = scaleTime(
+  const time = scaleTime(
     [Math.min(...days) - month / 4, Math.max(...days, Math.min(...days) + month) + month / 4],
     [6, W - 6],
   )
-  const y = scaleLinear([low - air, high + air], [H - 5, 5])
+  const linear = scaleLinear([low - air, high + air], [H - 5, 5])
   return (
     <svg viewBox={`0 0 ${W} ${H}`} className="h-9 w-44" role="img" aria-label={label}>
       <line x1={6} x2={W - 6} y1={H - 2} y2={H - 2} stroke="var(--rule)" />
-      {readings.map((r, k) => (
+      {readings.map((reading, k) => (
         <circle
           key={k}
-          cx={x(days[k]!)}
-          cy={y(r.value)}
+          cx={time(days[k]!)}
+          cy={linear(reading.value)}
           r={3}
-          fill={r.side === 'LEFT' ? 'var(--paper)' : 'var(--accent-2)'}
+          fill={reading.side === 'LEFT' ? 'var(--paper)' : 'var(--accent-2)'}
           stroke="var(--accent-2)"
           strokeWidth={1.5}
         />

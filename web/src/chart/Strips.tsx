@@ -39,11 +39,11 @@ export function LengthStrip({
 }) {
   const [take, { width }] = useSize<SVGSVGElement>(USUAL)
   const lengths = [...now.length, ...(ghost?.length ?? [])]
-  const x = scaleLinear(
+  const toX = scaleLinear(
     [Math.min(0.6, ...lengths), Math.max(1.5, ...lengths)],
     [PAD.left, width - PAD.right],
   )
-  const y = scaleLinear([0, top], [H - PAD.bottom, PAD.top])
+  const toY = scaleLinear([0, top], [H - PAD.bottom, PAD.top])
   const k = Math.min(at, now.tension.length - 1)
   return (
     <figure>
@@ -63,8 +63,8 @@ export function LengthStrip({
         aria-label={`${title}: tension from ${now.tension[0]} at length ${now.length[0]} (top) to ${now.tension.at(-1)} at length ${now.length.at(-1)} (bottom)`}
       >
         <line
-          x1={x(1)}
-          x2={x(1)}
+          x1={toX(1)}
+          x2={toX(1)}
           y1={PAD.top}
           y2={H - PAD.bottom}
           stroke="var(--rule)"
@@ -82,7 +82,7 @@ export function LengthStrip({
             short
           </text>
           {width > 180 && (
-            <text x={x(1)} y={H - 8} textAnchor="middle">
+            <text x={toX(1)} y={H - 8} textAnchor="middle">
               best length
             </text>
           )}
@@ -98,7 +98,7 @@ export function LengthStrip({
         </g>
         {ghost && (
           <path
-            d={line(ghost.length.map(x), ghost.tension.map(y))}
+            d={line(ghost.length.map(toX), ghost.tension.map(toY))}
             fill="none"
             stroke="var(--ink-2)"
             strokeDasharray="4 3"
@@ -106,14 +106,14 @@ export function LengthStrip({
           />
         )}
         <path
-          d={line(now.length.map(x), now.tension.map(y))}
+          d={line(now.length.map(toX), now.tension.map(toY))}
           fill="none"
           stroke="var(--accent-2)"
           strokeWidth={2.2}
         />
         <circle
-          cx={x(now.length[k]!)}
-          cy={y(now.tension[k]!)}
+          cx={toX(now.length[k]!)}
+          cy={toY(now.tension[k]!)}
           r={4}
           fill="var(--accent)"
           stroke="var(--paper)"
@@ -146,8 +146,8 @@ export function MomentStrip({
   const right = width - NAMES
   const wide = width > 210 // else there is no room for both ends and where it sticks
   const n = moments.length - 1
-  const x = scaleLinear([0, n], [PAD.left, right])
-  const y = scaleLinear([-0.5, 1], [H - PAD.bottom, PAD.top]).clamp(true)
+  const toX = scaleLinear([0, n], [PAD.left, right])
+  const toY = scaleLinear([-0.5, 1], [H - PAD.bottom, PAD.top]).clamp(true)
   const shown = JOINTS.filter(([key]) => moments[0]?.[key] !== undefined)
   // labels at the right end, pushed apart so that they can be read
   const ends = shown
@@ -155,9 +155,9 @@ export function MomentStrip({
       name,
       colour,
       share: moments[Math.min(at, n)]![key]!,
-      at: y(moments[n]![key]!),
+      at: toY(moments[n]![key]!),
     }))
-    .sort((a, b) => a.at - b.at)
+    .sort((first, second) => first.at - second.at)
   for (let k = 1; k < ends.length; k++) ends[k]!.at = Math.max(ends[k]!.at, ends[k - 1]!.at + APART)
   return (
     <figure>
@@ -173,11 +173,11 @@ export function MomentStrip({
         role="img"
         aria-label={`Moments at the bottom: ${shown.map(([key, name]) => `${name} ${moments[n]![key]}`).join(', ')}`}
       >
-        <line x1={PAD.left} x2={right} y1={y(0)} y2={y(0)} stroke="var(--ink-2)" />
+        <line x1={PAD.left} x2={right} y1={toY(0)} y2={toY(0)} stroke="var(--ink-2)" />
         {sticking !== undefined && (
           <line
-            x1={x(sticking * n)}
-            x2={x(sticking * n)}
+            x1={toX(sticking * n)}
+            x2={toX(sticking * n)}
             y1={PAD.top}
             y2={H - PAD.bottom}
             stroke="var(--warn)"
@@ -189,8 +189,8 @@ export function MomentStrip({
             <path
               key={key}
               d={line(
-                ghost.map((_, k) => x(k)),
-                ghost.map((m) => y(m[key] ?? 0)),
+                ghost.map((_, k) => toX(k)),
+                ghost.map((m) => toY(m[key] ?? 0)),
               )}
               fill="none"
               stroke="var(--ink-2)"
@@ -202,8 +202,8 @@ export function MomentStrip({
           <path
             key={key}
             d={line(
-              moments.map((_, k) => x(k)),
-              moments.map((m) => y(m[key]!)),
+              moments.map((_, k) => toX(k)),
+              moments.map((moment) => toY(moment[key]!)),
             )}
             fill="none"
             stroke={colour}
@@ -211,8 +211,8 @@ export function MomentStrip({
           />
         ))}
         <line
-          x1={x(Math.min(at, n))}
-          x2={x(Math.min(at, n))}
+          x1={toX(Math.min(at, n))}
+          x2={toX(Math.min(at, n))}
           y1={PAD.top}
           y2={H - PAD.bottom}
           stroke="var(--accent)"
@@ -234,7 +234,7 @@ export function MomentStrip({
               x={
                 sticking >= 0.7
                   ? right
-                  : Math.max(PAD.left + 56, Math.min(right - 66, x(sticking * n)))
+                  : Math.max(PAD.left + 56, Math.min(right - 66, toX(sticking * n)))
               }
               y={H - 8}
               textAnchor={sticking >= 0.7 ? 'end' : 'middle'}
@@ -244,16 +244,16 @@ export function MomentStrip({
             </text>
           )}
         </g>
-        {ends.map((e) => (
+        {ends.map((end) => (
           <text
-            key={e.name}
+            key={end.name}
             x={right + 4}
-            y={e.at + 4}
+            y={end.at + 4}
             fontSize={12}
             fontWeight={600}
-            fill={e.colour}
+            fill={end.colour}
           >
-            {e.name} {e.share.toFixed(2)}
+            {end.name} {end.share.toFixed(2)}
           </text>
         ))}
       </svg>

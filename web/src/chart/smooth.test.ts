@@ -10,9 +10,9 @@ test('a smooth loop goes through every point and closes', () => {
     { x: 2, y: 2 },
     { x: 0, y: 2 },
   ]
-  const d = smoothLoop(square)
-  for (const { x, y } of square) expect(d).toContain(`${x.toFixed(3)} ${y.toFixed(3)}`)
-  expect(d.endsWith('Z')).toBe(true)
+  const text = smoothLoop(square)
+  for (const { x, y } of square) expect(text).toContain(`${x.toFixed(3)} ${y.toFixed(3)}`)
+  expect(text.endsWith('Z')).toBe(true)
 })
 
 test('on a straight line the curve between two points is that line', () => {
@@ -30,7 +30,7 @@ test('on a straight line the curve between two points is that line', () => {
 })
 
 test('a muscle is as wide as it is told in its middle, and a quarter of that at its ends', () => {
-  const d = spindle(
+  const text = spindle(
     [
       { x: 0, y: 0 },
       { x: 1, y: 0 },
@@ -38,7 +38,7 @@ test('a muscle is as wide as it is told in its middle, and a quarter of that at 
     ],
     0.4,
   )
-  const heights = numbers(d).filter((_, k) => k % 2 === 1)
+  const heights = numbers(text).filter((_, k) => k % 2 === 1)
   expect(Math.max(...heights)).toBeCloseTo(0.2, 3)
   expect(Math.min(...heights)).toBeCloseTo(-0.2, 3)
   expect(Math.abs(heights[0]!)).toBeCloseTo(0.05, 3)

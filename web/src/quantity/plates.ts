@@ -5,8 +5,8 @@ export type PlatePairs = { kg: number; pairs: number }
 /** "20 x 4, 2.5 x 2": heaviest first. */
 export function plateWords(plates: PlatePairs[]): string {
   return [...plates]
-    .sort((a, b) => b.kg - a.kg)
-    .map((p) => `${p.kg} x ${p.pairs}`)
+    .sort((first, second) => second.kg - first.kg)
+    .map((plate) => `${plate.kg} x ${plate.pairs}`)
     .join(', ')
 }
 

@@ -55,19 +55,19 @@ export function Choice<T extends string>({
     <fieldset>
       <legend className="text-sm text-ink-2">{label}</legend>
       <div className="mt-0.5 flex">
-        {options.map((o) => (
+        {options.map((option) => (
           <label
-            key={o.value}
-            className={`-ml-px min-h-9 flex-1 border px-2 py-1.5 text-center text-sm first:ml-0 has-focus-visible:outline-2 has-focus-visible:outline-[var(--focus)] ${value === o.value ? 'z-1 border-ink bg-ink text-paper' : 'border-edge hover:border-ink'}`}
+            key={option.value}
+            className={`-ml-px min-h-9 flex-1 border px-2 py-1.5 text-center text-sm first:ml-0 has-focus-visible:outline-2 has-focus-visible:outline-[var(--focus)] ${value === option.value ? 'z-1 border-ink bg-ink text-paper' : 'border-edge hover:border-ink'}`}
           >
             <input
               type="radio"
               name={name}
               className="sr-only"
-              checked={value === o.value}
-              onChange={() => onChange(o.value)}
+              checked={value === option.value}
+              onChange={() => onChange(option.value)}
             />
-            {o.label}
+            {option.label}
           </label>
         ))}
       </div>
@@ -93,7 +93,7 @@ export function Tick({
         type="checkbox"
         className="mt-0.5 size-4 accent-[var(--accent-2)]"
         checked={checked}
-        onChange={(e) => onChange(e.target.checked)}
+        onChange={(event) => onChange(event.target.checked)}
       />
       <span>
         {label}

@@ -11,9 +11,9 @@ export function Trouble({ error, retry }: { error: unknown; retry?: () => void }
   return (
     <div role="alert" className="border-l-2 border-warn bg-paper-2 px-3 py-2 text-sm">
       <p>{faults.length > 0 ? 'This cannot be shown:' : message}</p>
-      {faults.map((f) => (
-        <p key={f.field}>
-          {f.field}: {f.message}
+      {faults.map((fault) => (
+        <p key={fault.field}>
+          {fault.field}: {fault.message}
         </p>
       ))}
       {retry && (

@@ -12,7 +12,7 @@ export function PlaceSlider({ at, onAt }: { at: number; onAt: (at: number) => vo
         min={0}
         max={LAST_PLACE}
         value={at}
-        onChange={(e) => onAt(Number(e.target.value))}
+        onChange={(event) => onAt(Number(event.target.value))}
         className="h-6 flex-1 accent-[var(--accent)]"
         aria-valuetext={`${Math.round((at / LAST_PLACE) * 100)} % of the way down`}
       />

@@ -60,14 +60,14 @@ export function WordMenu({
           sideOffset={6}
           className="z-50 max-h-96 min-w-48 overflow-auto border border-ink bg-paper py-1 text-sm shadow-sm"
         >
-          {options.map((o) => (
+          {options.map((option) => (
             <DropdownMenu.Item
-              key={o.value}
-              onSelect={() => onChange(o.value)}
+              key={option.value}
+              onSelect={() => onChange(option.value)}
               className="max-w-80 px-3 py-1.5 outline-none data-[highlighted]:bg-paper-2"
             >
-              <span className={o.value === value ? 'font-semibold' : ''}>{o.label}</span>
-              {o.note && <span className="block text-xs text-ink-2">{o.note}</span>}
+              <span className={option.value === value ? 'font-semibold' : ''}>{option.label}</span>
+              {option.note && <span className="block text-xs text-ink-2">{option.note}</span>}
             </DropdownMenu.Item>
           ))}
         </DropdownMenu.Content>

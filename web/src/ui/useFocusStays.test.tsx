@@ -8,9 +8,9 @@ function Rows() {
   const [rows, setRows] = useState(['first', 'second'])
   return (
     <section aria-label="Rows">
-      {rows.map((r) => (
-        <div key={r}>
-          <button onClick={() => setRows(rows.filter((x) => x !== r))}>Remove {r}</button>
+      {rows.map((row) => (
+        <div key={row}>
+          <button onClick={() => setRows(rows.filter((text) => text !== row))}>Remove {row}</button>
         </div>
       ))}
     </section>
@@ -25,7 +25,7 @@ function Sent() {
     setTimeout(() => setState('back'), 20)
   }
   return (
-    <form aria-label="Intake" onSubmit={(e) => e.preventDefault()}>
+    <form aria-label="Intake" onSubmit={(event) => event.preventDefault()}>
       <input aria-label="Name" />
       <input aria-label="Weight" aria-invalid={state === 'back' ? true : undefined} />
       <button disabled={state === 'sending'} onClick={send}>

@@ -12,24 +12,27 @@ export function useFocusStays(): void {
   useEffect(() => {
     let held: HTMLElement | undefined
     let around: HTMLElement[] = []
-    const onFocus = (e: FocusEvent) => {
-      held = e.target instanceof HTMLElement ? e.target : undefined
+    const onFocus = (event: FocusEvent) => {
+      held = event.target instanceof HTMLElement ? event.target : undefined
       around = []
-      for (let p = held?.parentElement; p; p = p.parentElement)
-        if (p.matches(TAKES_FOCUS)) around.push(p)
+      for (let element = held?.parentElement; element; element = element.parentElement)
+        if (element.matches(TAKES_FOCUS)) around.push(element)
     }
-    const onPointer = (e: PointerEvent) => {
+    const onPointer = (event: PointerEvent) => {
       // a press beside everything is meant to give the focus away
       if (
-        e.target instanceof Element &&
-        !e.target.closest('a, button, input, select, textarea, summary, label, [tabindex], [role]')
+        event.target instanceof Element &&
+        !event.target.closest(
+          'a, button, input, select, textarea, summary, label, [tabindex], [role]',
+        )
       )
         held = undefined
     }
     const onChange = () => {
       if (!held) return
       const lost = !document.activeElement || document.activeElement === document.body
-      const form = held.closest('form') ?? around.find((p) => p instanceof HTMLFormElement)
+      const form =
+        held.closest('form') ?? around.find((element) => element instanceof HTMLFormElement)
       const fault =
         held.matches('button') && form?.querySelector<HTMLElement>('[aria-invalid="true"]')
       if (fault && (lost || document.activeElement === held)) return focus(fault)
@@ -38,7 +41,7 @@ export function useFocusStays(): void {
         if (!held.matches(':disabled')) held.focus({ preventScroll: true })
         return
       }
-      const left = around.find((p) => p.isConnected)
+      const left = around.find((element) => element.isConnected)
       if (left) focus(left)
     }
     const focus = (on: HTMLElement) => {

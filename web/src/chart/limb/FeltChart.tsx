@@ -28,7 +28,7 @@ export function FeltChart({ regions, felt, onFelt, className = '' }: Props) {
     const all = ids.every((id) => felt.includes(id))
     onFelt(all ? felt.filter((id) => !ids.includes(id)) : [...new Set([...felt, ...ids])])
   }
-  const groups = [...new Set(regions.map((r) => r.group))]
+  const groups = [...new Set(regions.map((region) => region.group))]
   return (
     <div className={className}>
       <svg
@@ -51,28 +51,28 @@ export function FeltChart({ regions, felt, onFelt, className = '' }: Props) {
             {name}
           </text>
         ))}
-        {[...TERRITORIES, LOWER_BACK].map((t) => {
-          const region = regions.find((r) => r.id === t.id)
-          const on = felt.includes(t.id)
+        {[...TERRITORIES, LOWER_BACK].map((territory) => {
+          const region = regions.find((floorRegion) => floorRegion.id === territory.id)
+          const on = felt.includes(territory.id)
           const group = region?.group ?? 'shin'
           return (
             <path
-              key={t.id}
+              key={territory.id}
               role="checkbox"
               aria-checked={on}
               aria-label={region?.coachName ?? 'lower back'}
               tabIndex={0}
-              data-region={t.id}
-              d={outline(t.points)}
+              data-region={territory.id}
+              d={outline(territory.points)}
               fill={on ? fill(prefix, group, 5) : 'var(--paper)'}
               stroke={on ? (GROUPS[group]?.colour ?? 'var(--warn)') : 'var(--ink-2)'}
               strokeWidth={on ? 0.12 : 0.04}
               className="cursor-pointer outline-none focus-visible:[stroke:var(--focus)] focus-visible:[stroke-width:0.14]"
-              onClick={() => toggle([t.id])}
-              onKeyDown={(e) => {
-                if (e.key === ' ' || e.key === 'Enter') {
-                  e.preventDefault()
-                  toggle([t.id])
+              onClick={() => toggle([territory.id])}
+              onKeyDown={(event) => {
+                if (event.key === ' ' || event.key === 'Enter') {
+                  event.preventDefault()
+                  toggle([territory.id])
                 }
               }}
             />
@@ -81,7 +81,11 @@ export function FeltChart({ regions, felt, onFelt, className = '' }: Props) {
       </svg>
       <div className="mt-1 grid grid-cols-4 gap-1">
         {[
-          ...groups.map((g) => ({ id: g, name: NAME[g] ?? g, ids: main(regions, g) })),
+          ...groups.map((group) => ({
+            id: group,
+            name: NAME[group] ?? group,
+            ids: main(regions, group),
+          })),
           { id: 'back', name: 'Lower back', ids: [LOWER_BACK.id] },
         ].map((g) => {
           const on = g.ids.every((id) => felt.includes(id))
@@ -105,5 +109,5 @@ export function FeltChart({ regions, felt, onFelt, className = '' }: Props) {
 /** What stands for a group that is felt as a whole: its first, largest region. */
 function main(regions: FeltRegion[], group: string): string[] {
   const largest: Record<string, string> = { glutes: 'GMAXM', adductors: 'AMA', calves: 'GASM' }
-  return [largest[group] ?? regions.find((r) => r.group === group)?.id ?? group]
+  return [largest[group] ?? regions.find((region) => region.group === group)?.id ?? group]
 }

@@ -11,9 +11,9 @@ const regions: Region[] = readFileSync(
   'utf8',
 )
   .split('\n')
-  .filter((l) => l && !l.startsWith('#'))
+  .filter((line) => line && !line.startsWith('#'))
   .slice(1)
-  .map((l) => l.split(','))
+  .map((line) => line.split(','))
   .map(([id, coachName, anatomicalName, group, , steer, column, row]) => ({
     id: id!,
     coachName: coachName!,
@@ -32,7 +32,9 @@ function chart(value: Paint) {
 
 describe('limb chart', () => {
   test('has a territory for every region of the core, and no other', () => {
-    expect(TERRITORIES.map((t) => t.id).sort()).toEqual(regions.map((r) => r.id).sort())
+    expect(TERRITORIES.map((territory) => territory.id).sort()).toEqual(
+      regions.map((region) => region.id).sort(),
+    )
   })
 
   test('lies on the map in the columns that the region list says', () => {
@@ -46,11 +48,11 @@ describe('limb chart', () => {
       'back-inner': [5, 7.1],
       inner: [6.5, 8],
     }
-    for (const t of TERRITORIES.filter((t) => !t.inset)) {
-      const [low, high] = columns[regions.find((r) => r.id === t.id)!.column]!
-      const x = t.points.reduce((sum, p) => sum + p[0], 0) / t.points.length
-      expect(x, t.id).toBeGreaterThanOrEqual(low)
-      expect(x, t.id).toBeLessThanOrEqual(high)
+    for (const territory of TERRITORIES.filter((otherTerritory) => !otherTerritory.inset)) {
+      const [low, high] = columns[regions.find((region) => region.id === territory.id)!.column]!
+      const x = territory.points.reduce((sum, p) => sum + p[0], 0) / territory.points.length
+      expect(x, territory.id).toBeGreaterThanOrEqual(low)
+      expect(x, territory.id).toBeLessThanOrEqual(high)
     }
   })
 

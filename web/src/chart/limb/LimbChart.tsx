@@ -47,7 +47,7 @@ export function LimbChart({ regions, paint, onPaint }: Props) {
     setNamed(id)
     if (id) setStop(id)
   }
-  const byId = new Map(regions.map((r) => [r.id, r]))
+  const byId = new Map(regions.map((region) => [region.id, region]))
   const shown = named === null ? undefined : byId.get(named)
 
   return (
@@ -61,20 +61,20 @@ export function LimbChart({ regions, paint, onPaint }: Props) {
       >
         <Hatches prefix={prefix} />
         <Graticule />
-        {TERRITORIES.map((t) => {
-          const region = byId.get(t.id)
+        {TERRITORIES.map((territory) => {
+          const region = byId.get(territory.id)
           return region ? (
             <PaintedTerritory
-              key={t.id}
-              t={t}
+              key={territory.id}
+              t={territory}
               region={region}
               prefix={prefix}
-              value={paint(t.id)}
+              value={paint(territory.id)}
               onPaint={onPaint}
               onName={setNamed}
               onVisit={visit}
               onGo={go}
-              tabStop={t.id === stop}
+              tabStop={territory.id === stop}
               lowest={-1}
             />
           ) : null
@@ -164,13 +164,13 @@ function PaintedTerritory({
 }) {
   const highest = keepOutOnly ? 0 : 3
   const set = (v: number) => onPaint(t.id, Math.max(lowest, Math.min(highest, v)) as Paint)
-  const onKeyDown = (e: KeyboardEvent) => {
+  const onKeyDown = (event: KeyboardEvent) => {
     const moves: Record<string, () => void> = {
-      ArrowUp: () => onGo(t, e.key),
-      ArrowRight: () => onGo(t, e.key),
+      ArrowUp: () => onGo(t, event.key),
+      ArrowRight: () => onGo(t, event.key),
       '+': () => set(value + 1),
-      ArrowDown: () => onGo(t, e.key),
-      ArrowLeft: () => onGo(t, e.key),
+      ArrowDown: () => onGo(t, event.key),
+      ArrowLeft: () => onGo(t, event.key),
       '-': () => set(value - 1),
       Home: () => set(lowest),
       End: () => set(highest),
@@ -182,15 +182,15 @@ function PaintedTerritory({
       Enter: () => onPaint(t.id, next(value, keepOutOnly)),
       ' ': () => onPaint(t.id, next(value, keepOutOnly)),
     }
-    const move = moves[e.key]
+    const move = moves[event.key]
     if (move) {
-      e.preventDefault()
+      event.preventDefault()
       move()
     }
   }
   const [cx, cy] = centre(t.points)
   const colour = GROUPS[region.group]?.colour ?? 'var(--ink-2)'
-  const d = outline(t.points)
+  const edge = outline(t.points)
   return (
     <g
       role="slider"
@@ -209,9 +209,9 @@ function PaintedTerritory({
       onPointerEnter={() => onName(t.id)}
       onPointerLeave={() => onName(null)}
     >
-      <path d={d} fill="var(--paper)" />
+      <path d={edge} fill="var(--paper)" />
       <path
-        d={d}
+        d={edge}
         fill={
           value === -1 ? `url(#${prefix}-out)` : fill(prefix, region.group, PAINT_LEVEL[value] ?? 0)
         }
@@ -358,7 +358,7 @@ export function Fingerprint({
   className?: string
 }) {
   const prefix = useId()
-  const groups = new Map(regions.map((r) => [r.id, r.group]))
+  const groups = new Map(regions.map((region) => [region.id, region.group]))
   return (
     <svg
       viewBox={`-0.1 ${TOP} ${WIDTH + 0.2} ${HEIGHT - 0.2}`}
@@ -366,13 +366,13 @@ export function Fingerprint({
       {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
     >
       <Hatches prefix={prefix} bold />
-      {TERRITORIES.map((t) => {
-        const group = groups.get(t.id) ?? 'shin'
-        const level = Math.max(0, Math.min(5, Math.round((amount[t.id] ?? 0) * 6 - 0.4)))
+      {TERRITORIES.map((territory) => {
+        const group = groups.get(territory.id) ?? 'shin'
+        const level = Math.max(0, Math.min(5, Math.round((amount[territory.id] ?? 0) * 6 - 0.4)))
         return (
           <path
-            key={t.id}
-            d={outline(t.points)}
+            key={territory.id}
+            d={outline(territory.points)}
             fill={fill(prefix, group, level)}
             stroke={level > 0 ? GROUPS[group]!.colour : 'var(--rule)'}
             strokeWidth={level > 0 ? 0.09 : 0.06}

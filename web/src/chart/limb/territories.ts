@@ -342,8 +342,8 @@ export const outline = (points: [number, number][]): string =>
   smoothLoop(points.map(([x, y]) => ({ x, y: down(y) })))
 
 export function centre(points: [number, number][]): [number, number] {
-  const xs = points.map((p) => p[0])
-  const ys = points.map((p) => p[1])
+  const xs = points.map((point) => point[0])
+  const ys = points.map((point) => point[1])
   return [(Math.min(...xs) + Math.max(...xs)) / 2, down((Math.min(...ys) + Math.max(...ys)) / 2)]
 }
 
@@ -359,13 +359,13 @@ export function towards(from: Territory, key: string): Territory | undefined {
   const [dx, dy] = ARROWS[key]!
   const [x, y] = centre(from.points)
   return [...TERRITORIES, LOWER_BACK]
-    .filter((t) => t.id !== from.id)
-    .map((t) => {
-      const [tx, ty] = centre(t.points)
+    .filter((territory) => territory.id !== from.id)
+    .map((territory) => {
+      const [tx, ty] = centre(territory.points)
       const along = (tx - x) * dx + (ty - y) * dy
       const aside = Math.abs((tx - x) * dy) + Math.abs((ty - y) * dx)
-      return { t, along, far: along + 2 * aside }
+      return { t: territory, along, far: along + 2 * aside }
     })
     .filter((c) => c.along > 0.05)
-    .sort((a, b) => a.far - b.far)[0]?.t
+    .sort((first, second) => first.far - second.far)[0]?.t
 }

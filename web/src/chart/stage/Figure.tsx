@@ -25,10 +25,10 @@ const isArm = (role: string) => role === 'upper-arm' || role === 'forearm'
 
 /** The lifter: outlines in ink, the muscles in the chart's hues. */
 export function Figure({ drawing, muscles }: { drawing: Drawing; muscles?: MusclesShown }) {
-  const head = drawing.circles.find((c) => c.role === 'head')
-  const parts = drawing.body.map((l) => ({
-    role: l.role,
-    d: smoothLoop(l.points.map(sidePoint)),
+  const head = drawing.circles.find((circle) => circle.role === 'head')
+  const parts = drawing.body.map((line) => ({
+    role: line.role,
+    d: smoothLoop(line.points.map(sidePoint)),
   }))
   if (head) {
     const at = sidePoint(head.centre)
@@ -38,7 +38,7 @@ export function Figure({ drawing, muscles }: { drawing: Drawing; muscles?: Muscl
       d: `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`,
     })
   }
-  const within = (layer: (role: string) => boolean) => parts.filter((p) => layer(p.role))
+  const within = (layer: (role: string) => boolean) => parts.filter((part) => layer(part.role))
   return (
     <>
       {LAYERS.map((layer, k) => (
@@ -63,11 +63,11 @@ function Layer({
 }) {
   return (
     <g opacity={clear ? 0.75 : 1}>
-      {parts.map((p, k) => (
+      {parts.map((part, k) => (
         <path
           key={k}
-          data-role={`body-${p.role}`}
-          d={p.d}
+          data-role={`body-${part.role}`}
+          d={part.d}
           fill="none"
           stroke={far ? 'var(--ink-2)' : 'var(--ink)'}
           strokeWidth={far ? 2 : 3.5}
@@ -75,8 +75,8 @@ function Layer({
           vectorEffect="non-scaling-stroke"
         />
       ))}
-      {parts.map((p, k) => (
-        <path key={k} d={p.d} fill={far ? 'var(--paper)' : 'var(--flesh)'} />
+      {parts.map((part, k) => (
+        <path key={k} d={part.d} fill={far ? 'var(--paper)' : 'var(--flesh)'} />
       ))}
     </g>
   )
@@ -86,15 +86,15 @@ function Joints({ drawing }: { drawing: Drawing }) {
   return (
     <>
       {drawing.circles
-        .filter((c) => c.role.startsWith('joint'))
-        .map((c, k) => {
-          const at = sidePoint(c.centre)
+        .filter((circle) => circle.role.startsWith('joint'))
+        .map((otherCircle, k) => {
+          const at = sidePoint(otherCircle.centre)
           return (
             <circle
               key={k}
               cx={at.x}
               cy={at.y}
-              r={0.6 * c.radius}
+              r={0.6 * otherCircle.radius}
               fill="var(--paper)"
               stroke="var(--ink)"
               strokeWidth={1.5}
@@ -113,16 +113,16 @@ function Muscles({ drawing, shown }: { drawing: Drawing; shown: MusclesShown }) 
     <g aria-hidden>
       <Hatches prefix={prefix} unit={HATCH_UNIT_M} />
       {drawing.muscles
-        .filter((m) => m.regionId in shown.tension)
-        .map((m) => {
-          const pull = Math.max(0, Math.min(1, shown.tension[m.regionId]!))
-          const group = shown.group(m.regionId)
-          const d = spindle(m.course.map(sidePoint), m.widthM * (0.35 + 0.85 * pull))
+        .filter((muscle) => muscle.regionId in shown.tension)
+        .map((muscle) => {
+          const pull = Math.max(0, Math.min(1, shown.tension[muscle.regionId]!))
+          const group = shown.group(muscle.regionId)
+          const text = spindle(muscle.course.map(sidePoint), muscle.widthM * (0.35 + 0.85 * pull))
           return (
-            <g key={m.regionId} data-muscle={m.regionId}>
-              <path d={d} fill="var(--paper)" />
+            <g key={muscle.regionId} data-muscle={muscle.regionId}>
+              <path d={text} fill="var(--paper)" />
               <path
-                d={d}
+                d={text}
                 fill={fill(prefix, group, 1 + Math.round(4 * pull))}
                 stroke={GROUPS[group]?.colour}
                 strokeWidth={shown.givesOut === group ? 2 : 1}

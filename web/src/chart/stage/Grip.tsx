@@ -26,30 +26,30 @@ export function Grip({
   const axis = to(handle.axis)
   // a drag goes by the handle as it was taken hold of; the drawing moves under it
   const start = useRef<{ from: Point; value: number; axis: Point; perMetre: number } | null>(null)
-  const toMetres = (e: PointerEvent) => {
-    const m = svg.current!.getScreenCTM()!.inverse()
+  const toMetres = (event: PointerEvent) => {
+    const matrix = svg.current!.getScreenCTM()!.inverse()
     return {
-      x: m.a * e.clientX + m.c * e.clientY + m.e,
-      y: m.b * e.clientX + m.d * e.clientY + m.f,
+      x: matrix.a * event.clientX + matrix.c * event.clientY + matrix.e,
+      y: matrix.b * event.clientX + matrix.d * event.clientY + matrix.f,
     }
   }
   const within = (v: number) => Math.max(parameter.min, Math.min(parameter.max, v))
-  const onDown = (e: PointerEvent<SVGGElement>) => {
-    e.currentTarget.setPointerCapture(e.pointerId)
-    start.current = { from: toMetres(e), value, axis, perMetre: handle.perMetre }
+  const onDown = (event: PointerEvent<SVGGElement>) => {
+    event.currentTarget.setPointerCapture(event.pointerId)
+    start.current = { from: toMetres(event), value, axis, perMetre: handle.perMetre }
   }
-  const onDrag = (e: PointerEvent<SVGGElement>) => {
+  const onDrag = (event: PointerEvent<SVGGElement>) => {
     if (!start.current) return
     const { from, axis: along, perMetre } = start.current
-    const p = toMetres(e)
-    const dragged = (p.x - from.x) * along.x + (p.y - from.y) * along.y
+    const inMetres = toMetres(event)
+    const dragged = (inMetres.x - from.x) * along.x + (inMetres.y - from.y) * along.y
     onMove(parameter.id, within(start.current.value + dragged * perMetre))
   }
-  const onKey = (e: KeyboardEvent) => {
-    const sign = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[e.key]
+  const onKey = (event: KeyboardEvent) => {
+    const sign = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key]
     if (sign === undefined) return
-    e.preventDefault()
-    onMove(parameter.id, within(value + sign * parameter.step * (e.shiftKey ? 5 : 1)))
+    event.preventDefault()
+    onMove(parameter.id, within(value + sign * parameter.step * (event.shiftKey ? 5 : 1)))
   }
   return (
     <g

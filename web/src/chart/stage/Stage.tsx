@@ -84,15 +84,17 @@ export function Stage({
       {!plan && !plain && <Levers drawing={drawing} type={type} />}
       {!plain && <ScaleBar box={box} type={type} />}
       {onMove &&
-        handles.map((h) => {
-          const parameter = parameters.find((p) => p.id === h.parameterId)
+        handles.map((handle) => {
+          const parameter = parameters.find(
+            (otherParameter) => otherParameter.id === handle.parameterId,
+          )
           return parameter ? (
             <Grip
-              key={h.parameterId}
-              handle={h}
+              key={handle.parameterId}
+              handle={handle}
               to={to}
               parameter={parameter}
-              value={setup[h.parameterId] ?? parameter.usual}
+              value={setup[handle.parameterId] ?? parameter.usual}
               onMove={onMove}
               svg={svg}
             />
@@ -115,13 +117,13 @@ function Ghost({
   const lines = plan ? drawing.lines : [...drawing.body, ...drawing.lines.filter(isMachine)]
   return (
     <g opacity={0.55} aria-hidden fill="none" stroke="var(--ink-2)" strokeDasharray="4 4">
-      {lines.map((l, k) => (
+      {lines.map((line, k) => (
         <path
           key={k}
           d={
-            drawing.body.includes(l)
-              ? smoothLoop(l.points.map(to))
-              : path(l.points.map(to), l.closed)
+            drawing.body.includes(line)
+              ? smoothLoop(line.points.map(to))
+              : path(line.points.map(to), line.closed)
           }
           vectorEffect="non-scaling-stroke"
         />
@@ -137,13 +139,13 @@ const isMachine = (l: { role: string }) => MACHINE.has(l.role)
 function Plan({ drawing }: { drawing: Drawing }) {
   return (
     <>
-      {drawing.lines.map((l, k) => {
-        const foot = l.role.startsWith('foot')
+      {drawing.lines.map((line, k) => {
+        const foot = line.role.startsWith('foot')
         return (
           <path
             key={k}
-            data-role={l.role}
-            d={foot ? smoothLoop(l.points.map(planPoint)) : path(l.points.map(planPoint))}
+            data-role={line.role}
+            d={foot ? smoothLoop(line.points.map(planPoint)) : path(line.points.map(planPoint))}
             fill={foot ? 'var(--paper-2)' : 'none'}
             stroke={foot ? 'var(--ink)' : 'var(--steel)'}
             strokeWidth={foot ? 2 : 3}
@@ -151,9 +153,9 @@ function Plan({ drawing }: { drawing: Drawing }) {
           />
         )
       })}
-      {drawing.circles.map((c, k) => {
-        const at = planPoint(c.centre)
-        return <circle key={k} cx={at.x} cy={at.y} r={c.radius} fill="var(--accent)" />
+      {drawing.circles.map((otherCircle, k) => {
+        const at = planPoint(otherCircle.centre)
+        return <circle key={k} cx={at.x} cy={at.y} r={otherCircle.radius} fill="var(--accent)" />
       })}
     </>
   )
@@ -164,12 +166,12 @@ function Force({ drawing }: { drawing: Drawing }) {
   return (
     <>
       {drawing.lines
-        .filter((l) => l.role === 'force')
-        .map((l, k) => (
+        .filter((line) => line.role === 'force')
+        .map((line, k) => (
           <path
             key={k}
             data-role="force"
-            d={path(l.points.map(sidePoint))}
+            d={path(line.points.map(sidePoint))}
             fill="none"
             stroke="var(--accent)"
             strokeWidth={1.5}
@@ -186,12 +188,12 @@ function Plumb({ drawing }: { drawing: Drawing }) {
   return (
     <>
       {drawing.lines
-        .filter((l) => l.role === 'plumb')
-        .map((l, k) => (
+        .filter((line) => line.role === 'plumb')
+        .map((line, k) => (
           <path
             key={k}
             data-role="plumb"
-            d={path(l.points.map(sidePoint), false)}
+            d={path(line.points.map(sidePoint), false)}
             fill="none"
             stroke="var(--accent)"
             strokeWidth={1.5}
@@ -200,10 +202,10 @@ function Plumb({ drawing }: { drawing: Drawing }) {
           />
         ))}
       {drawing.circles
-        .filter((c) => c.role === 'toe')
-        .map((c, k) => {
-          const at = sidePoint(c.centre)
-          return <circle key={k} cx={at.x} cy={at.y} r={c.radius} fill="var(--accent)" />
+        .filter((circle) => circle.role === 'toe')
+        .map((otherCircle, k) => {
+          const at = sidePoint(otherCircle.centre)
+          return <circle key={k} cx={at.x} cy={at.y} r={otherCircle.radius} fill="var(--accent)" />
         })}
     </>
   )
@@ -217,25 +219,25 @@ const USUAL = { width: 500, height: 400 }
 function Levers({ drawing, type }: { drawing: Drawing; type: number }) {
   return (
     <g aria-hidden>
-      {drawing.levers.map((l) => {
-        const [a, b] = [sidePoint(l.from), sidePoint(l.to)]
-        const colour = LEVER_COLOUR[l.joint] ?? 'var(--accent)'
-        const left = a.x < b.x // the name stands on the joint's side, away from the force line
+      {drawing.levers.map((lever) => {
+        const [point, otherPoint] = [sidePoint(lever.from), sidePoint(lever.to)]
+        const colour = LEVER_COLOUR[lever.joint] ?? 'var(--accent)'
+        const left = point.x < otherPoint.x // the name stands on the joint's side, away from the force line
         return (
-          <g key={l.joint}>
+          <g key={lever.joint}>
             <line
-              x1={a.x}
-              y1={a.y}
-              x2={b.x}
-              y2={b.y}
+              x1={point.x}
+              y1={point.y}
+              x2={otherPoint.x}
+              y2={otherPoint.y}
               stroke={colour}
               strokeWidth={2}
               vectorEffect="non-scaling-stroke"
             />
-            <circle cx={b.x} cy={b.y} r={0.008} fill={colour} />
+            <circle cx={otherPoint.x} cy={otherPoint.y} r={0.008} fill={colour} />
             <text
-              x={a.x + (left ? -1.1 : 1.1) * type}
-              y={a.y + 0.3 * type}
+              x={point.x + (left ? -1.1 : 1.1) * type}
+              y={point.y + 0.3 * type}
               textAnchor={left ? 'end' : 'start'}
               fontSize={type}
               fontWeight={600}
@@ -244,7 +246,7 @@ function Levers({ drawing, type }: { drawing: Drawing; type: number }) {
               strokeWidth={0.3 * type}
               paintOrder="stroke"
             >
-              {l.joint} {Math.round(100 * l.metres)} cm
+              {lever.joint} {Math.round(100 * lever.metres)} cm
             </text>
           </g>
         )

@@ -15,28 +15,28 @@ const THICK: Record<string, number> = {
 export function Steel({ drawing }: { drawing: Drawing }) {
   return (
     <>
-      {drawing.lines.map((l, k) => {
-        const d = path(l.points.map(sidePoint), l.closed)
-        const thick = THICK[l.role]
-        if (l.role === 'floor') return <Floor key={k} points={l.points} />
-        if (l.role === 'block')
+      {drawing.lines.map((line, k) => {
+        const text = path(line.points.map(sidePoint), line.closed)
+        const thick = THICK[line.role]
+        if (line.role === 'floor') return <Floor key={k} points={line.points} />
+        if (line.role === 'block')
           return (
             <path
               key={k}
               data-role="block"
-              d={d}
+              d={text}
               fill="var(--steel-fill)"
               stroke="var(--ink)"
               strokeWidth={1.5}
               vectorEffect="non-scaling-stroke"
             />
           )
-        if (l.role === 'cable')
+        if (line.role === 'cable')
           return (
             <path
               key={k}
               data-role="cable"
-              d={d}
+              d={text}
               fill="none"
               stroke="var(--steel)"
               strokeWidth={2}
@@ -47,23 +47,25 @@ export function Steel({ drawing }: { drawing: Drawing }) {
         return (
           <g
             key={k}
-            data-role={l.role}
+            data-role={line.role}
             fill="none"
-            strokeLinecap={l.role === 'pad' ? 'round' : 'butt'}
+            strokeLinecap={line.role === 'pad' ? 'round' : 'butt'}
             strokeLinejoin="round"
           >
-            <path d={d} stroke="var(--ink)" strokeWidth={thick} />
+            <path d={text} stroke="var(--ink)" strokeWidth={thick} />
             <path
-              d={d}
-              stroke={l.role === 'pad' ? 'var(--pad)' : 'var(--steel-fill)'}
+              d={text}
+              stroke={line.role === 'pad' ? 'var(--pad)' : 'var(--steel-fill)'}
               strokeWidth={thick - 0.012}
             />
           </g>
         )
       })}
-      {drawing.circles.map((c, k) => {
-        const at = sidePoint(c.centre)
-        return c.role in ROUND ? <Round key={k} role={c.role} at={at} radius={c.radius} /> : null
+      {drawing.circles.map((circle, k) => {
+        const at = sidePoint(circle.centre)
+        return circle.role in ROUND ? (
+          <Round key={k} role={circle.role} at={at} radius={circle.radius} />
+        ) : null
       })}
     </>
   )
@@ -110,11 +112,11 @@ const HATCH_M = 0.05
 
 /** The floor with the short strokes of a section under it. */
 function Floor({ points }: { points: Point[] }) {
-  const [a, b] = [sidePoint(points[0]!), sidePoint(points[points.length - 1]!)]
-  const long = Math.hypot(b.x - a.x, b.y - a.y)
-  const [ux, uy] = [(b.x - a.x) / long, (b.y - a.y) / long]
+  const [point, otherPoint] = [sidePoint(points[0]!), sidePoint(points[points.length - 1]!)]
+  const long = Math.hypot(otherPoint.x - point.x, otherPoint.y - point.y)
+  const [ux, uy] = [(otherPoint.x - point.x) / long, (otherPoint.y - point.y) / long]
   const strokes = Array.from({ length: Math.floor(long / HATCH_M) }, (_, k) => {
-    const [x, y] = [a.x + k * HATCH_M * ux, a.y + k * HATCH_M * uy]
+    const [x, y] = [point.x + k * HATCH_M * ux, point.y + k * HATCH_M * uy]
     return `M${(x + 0.03 * ux).toFixed(3)} ${(y + 0.03 * uy).toFixed(3)}l${(-0.025 * ux - 0.025 * uy).toFixed(3)} ${(-0.025 * uy + 0.025 * ux).toFixed(3)}`
   }).join('')
   return (

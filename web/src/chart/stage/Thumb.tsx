@@ -16,30 +16,40 @@ const ring = ({ centre, radius }: Picture['rounds'][number]) => {
 }
 
 /** Paths and frame of a picture; the floor and rails may run out of it. */
-function drawn(p: Picture) {
+function drawn(picture: Picture) {
   const points = [
-    ...p.body.flatMap((l) => l.points),
-    ...p.machine.filter((l) => ['plate', 'pad', 'block'].includes(l.role)).flatMap((l) => l.points),
-    ...p.rounds
-      .filter((c) => c.role === 'head')
-      .flatMap(({ centre: c, radius: r }) => [
-        { x: c.x - r, y: c.y - r },
-        { x: c.x + r, y: c.y + r },
+    ...picture.body.flatMap((line) => line.points),
+    ...picture.machine
+      .filter((line) => ['plate', 'pad', 'block'].includes(line.role))
+      .flatMap((line) => line.points),
+    ...picture.rounds
+      .filter((round) => round.role === 'head')
+      .flatMap(({ centre: point, radius: r }) => [
+        { x: point.x - r, y: point.y - r },
+        { x: point.x + r, y: point.y + r },
       ]),
   ].map(sidePoint)
-  const [left, right] = [Math.min(...points.map((q) => q.x)), Math.max(...points.map((q) => q.x))]
-  const [top, low] = [Math.min(...points.map((q) => q.y)), Math.max(...points.map((q) => q.y))]
+  const [left, right] = [
+    Math.min(...points.map((point) => point.x)),
+    Math.max(...points.map((point) => point.x)),
+  ]
+  const [top, low] = [
+    Math.min(...points.map((point) => point.y)),
+    Math.max(...points.map((point) => point.y)),
+  ]
   const size = Math.max(right - left, low - top) + 2 * AIR
   const [x, y] = [(left + right - size) / 2, (top + low - size) / 2]
-  const heads = p.rounds.filter((c) => c.role === 'head').map(ring)
+  const heads = picture.rounds.filter((round) => round.role === 'head').map(ring)
   return {
     box: `${x.toFixed(2)} ${y.toFixed(2)} ${size.toFixed(2)} ${size.toFixed(2)}`,
-    machine: p.machine.map((l) => path(l.points.map(sidePoint), l.closed)).join(''),
-    rounds: p.rounds
-      .filter((c) => c.role !== 'head')
+    machine: picture.machine.map((line) => path(line.points.map(sidePoint), line.closed)).join(''),
+    rounds: picture.rounds
+      .filter((round) => round.role !== 'head')
       .map(ring)
       .join(''),
-    body: [...p.body.map((l) => smoothLoop(l.points.map(sidePoint))), ...heads].join(''),
+    body: [...picture.body.map((line) => smoothLoop(line.points.map(sidePoint))), ...heads].join(
+      '',
+    ),
   }
 }
 
@@ -48,24 +58,31 @@ export function Thumb({ candidateId, className }: { candidateId: string; classNa
   const pictures = usePictures().data
   const picture = useMemo(
     () =>
-      pictures?.find((p) => p.candidateId === candidateId) ??
-      pictures?.find((p) => p.candidateId.startsWith(candidateId.split('/')[0] + '/')),
+      pictures?.find((otherPicture) => otherPicture.candidateId === candidateId) ??
+      pictures?.find((otherPicture) =>
+        otherPicture.candidateId.startsWith(candidateId.split('/')[0] + '/'),
+      ),
     [pictures, candidateId],
   )
-  const d = useMemo(() => picture && drawn(picture), [picture])
-  if (!d) return <span className={`inline-block shrink-0 ${className}`} />
+  const memo = useMemo(() => picture && drawn(picture), [picture])
+  if (!memo) return <span className={`inline-block shrink-0 ${className}`} />
   return (
-    <svg viewBox={d.box} className={`shrink-0 ${className}`} aria-hidden data-thumb={candidateId}>
-      <path d={d.machine} fill="none" stroke="var(--steel)" strokeWidth={0.045} />
+    <svg
+      viewBox={memo.box}
+      className={`shrink-0 ${className}`}
+      aria-hidden
+      data-thumb={candidateId}
+    >
+      <path d={memo.machine} fill="none" stroke="var(--steel)" strokeWidth={0.045} />
       <path
-        d={d.rounds}
+        d={memo.rounds}
         fill="var(--steel)"
         fillOpacity={0.7}
         stroke="var(--ink)"
         strokeWidth={LINE}
       />
-      <path d={d.body} fill="none" stroke="var(--ink)" strokeWidth={2 * LINE} />
-      <path d={d.body} fill="var(--flesh)" />
+      <path d={memo.body} fill="none" stroke="var(--ink)" strokeWidth={2 * LINE} />
+      <path d={memo.body} fill="var(--flesh)" />
     </svg>
   )
 }

@@ -24,10 +24,10 @@ test('however a machine tilts the foot, on the floor it is the same body', () =>
   const level = toTheFloor(drawing(0))
   for (const turn of [0.4, -0.7, 1.3]) {
     const turned = toTheFloor(drawing(turn))
-    turned.lines.forEach((l, k) =>
-      l.points.forEach((p, j) => {
-        expect(p.x).toBeCloseTo(level.lines[k]!.points[j]!.x, 9)
-        expect(p.y).toBeCloseTo(level.lines[k]!.points[j]!.y, 9)
+    turned.lines.forEach((line, k) =>
+      line.points.forEach((point, j) => {
+        expect(point.x).toBeCloseTo(level.lines[k]!.points[j]!.x, 9)
+        expect(point.y).toBeCloseTo(level.lines[k]!.points[j]!.y, 9)
       }),
     )
   }

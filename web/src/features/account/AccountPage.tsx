@@ -80,24 +80,24 @@ function SignedIn({ name, demo }: { name: string; demo: boolean }) {
       </p>
       {sessions.isError && <Trouble error={sessions.error} retry={() => void sessions.refetch()} />}
       <ul>
-        {(sessions.data ?? []).map((s) => (
+        {(sessions.data ?? []).map((session) => (
           <li
-            key={s.id}
+            key={session.id}
             className="flex items-baseline gap-3 border-b border-rule/60 py-1.5 text-sm"
           >
             <span className="min-w-0 flex-1">
-              <span className="block truncate" title={s.device}>
-                {deviceWords(s.device)}
+              <span className="block truncate" title={session.device}>
+                {deviceWords(session.device)}
               </span>
               <span className="text-ink-2">
-                since {day(s.since)}, last used {day(s.lastUsed)}{' '}
-                {TIME.format(new Date(s.lastUsed))}
+                since {day(session.since)}, last used {day(session.lastUsed)}{' '}
+                {TIME.format(new Date(session.lastUsed))}
               </span>
             </span>
-            {s.current ? (
+            {session.current ? (
               <b>this one</b>
             ) : (
-              <Button look="bare" disabled={end.isPending} onClick={() => end.mutate(s.id)}>
+              <Button look="bare" disabled={end.isPending} onClick={() => end.mutate(session.id)}>
                 Sign out there
               </Button>
             )}
@@ -136,8 +136,8 @@ function Password() {
     },
   })
   const problem = change.error instanceof Problem ? change.error : null
-  const onSubmit = (e: FormEvent) => {
-    e.preventDefault()
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault()
     change.mutate()
   }
   return (
@@ -148,7 +148,7 @@ function Password() {
         type="password"
         autoComplete="current-password"
         value={oldPassword}
-        onChange={(e) => setOld(e.target.value)}
+        onChange={(event) => setOld(event.target.value)}
         fault={problem?.fault('oldPassword')}
       />
       <Field
@@ -156,7 +156,7 @@ function Password() {
         type="password"
         autoComplete="new-password"
         value={newPassword}
-        onChange={(e) => setNew(e.target.value)}
+        onChange={(event) => setNew(event.target.value)}
         fault={problem?.fault('newPassword')}
       />
       {change.isError && (problem?.faults.length ?? 0) === 0 && <Trouble error={change.error} />}
@@ -178,8 +178,8 @@ function AnotherCoach() {
     mutationFn: () => answer(api.POST('/api/account/coaches', { body: form.body })),
     onSuccess: form.clear,
   })
-  const onSubmit = (e: FormEvent) => {
-    e.preventDefault()
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault()
     add.mutate()
   }
   return (

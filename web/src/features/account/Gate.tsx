@@ -25,17 +25,17 @@ export function Gate({ children }: { children: ReactNode }) {
     window.addEventListener(SIGNED_OUT, out)
     return () => window.removeEventListener(SIGNED_OUT, out)
   }, [queries])
-  const a = account.data
-  const byItself = a !== undefined && a.demo && !a.signedIn && !staysOut()
+  const signedIn = account.data
+  const byItself = signedIn !== undefined && signedIn.demo && !signedIn.signedIn && !staysOut()
   const { mutate, isPending, isError } = enter
   useEffect(() => {
     if (byItself && !isPending && !isError) mutate()
   }, [byItself, isPending, isError, mutate])
-  useOwnTimeZone(a)
-  if (a?.signedIn && !wasIn) setWasIn(true)
-  if (a?.signedIn && a.id !== lastId) setLastId(a.id)
+  useOwnTimeZone(signedIn)
+  if (signedIn?.signedIn && !wasIn) setWasIn(true)
+  if (signedIn?.signedIn && signedIn.id !== lastId) setLastId(signedIn.id)
   const entering = byItself && !isError
-  if (!a)
+  if (!signedIn)
     return account.isError ? (
       <Trouble error={account.error} retry={() => void account.refetch()} />
     ) : (
@@ -43,11 +43,11 @@ export function Gate({ children }: { children: ReactNode }) {
     )
   // another coach's screens begin anew; the same coach's keep what was typed
   const screens = <Fragment key={lastId ?? 'nobody'}>{children}</Fragment>
-  if (a.signedIn || (entering && wasIn)) return screens
+  if (signedIn.signedIn || (entering && wasIn)) return screens
   if (entering) return <Waiting what="Opening" />
-  const ask = a.demo ? (
+  const ask = signedIn.demo ? (
     <EnterDemo pending={enter.isPending} error={enter.error} onEnter={() => enter.mutate()} />
-  ) : a.firstRun ? (
+  ) : signedIn.firstRun ? (
     <FirstAccount />
   ) : (
     <SignIn lastId={lastId} />
@@ -123,8 +123,8 @@ function SignIn({ lastId }: { lastId: string | undefined }) {
       return queries.invalidateQueries()
     },
   })
-  const onSubmit = (e: FormEvent) => {
-    e.preventDefault()
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault()
     enter.mutate()
   }
   return (
@@ -134,7 +134,7 @@ function SignIn({ lastId }: { lastId: string | undefined }) {
         label="Name"
         autoComplete="username"
         value={signInName}
-        onChange={(e) => setName(e.target.value)}
+        onChange={(event) => setName(event.target.value)}
         autoFocus
       />
       <Field
@@ -142,7 +142,7 @@ function SignIn({ lastId }: { lastId: string | undefined }) {
         type="password"
         autoComplete="current-password"
         value={password}
-        onChange={(e) => setPassword(e.target.value)}
+        onChange={(event) => setPassword(event.target.value)}
       />
       {enter.isError && <Trouble error={enter.error} />}
       <Button look="ink" type="submit" disabled={enter.isPending}>
@@ -159,8 +159,8 @@ function FirstAccount() {
     mutationFn: () => answer(api.POST('/api/account/first', { body: form.body })),
     onSuccess: () => queries.invalidateQueries(),
   })
-  const onSubmit = (e: FormEvent) => {
-    e.preventDefault()
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault()
     create.mutate()
   }
   return (
@@ -203,14 +203,14 @@ export function NewCoachFields({
         label="Coach's name"
         autoComplete="name"
         value={form.body.name}
-        onChange={(e) => form.setName(e.target.value)}
+        onChange={(event) => form.setName(event.target.value)}
         fault={problem?.fault('name')}
       />
       <Field
         label="Name to sign in with"
         autoComplete="username"
         value={form.body.signInName}
-        onChange={(e) => form.setSignInName(e.target.value)}
+        onChange={(event) => form.setSignInName(event.target.value)}
         fault={problem?.fault('signInName')}
       />
       <Field
@@ -218,7 +218,7 @@ export function NewCoachFields({
         type="password"
         autoComplete="new-password"
         value={form.body.password}
-        onChange={(e) => form.setPassword(e.target.value)}
+        onChange={(event) => form.setPassword(event.target.value)}
         fault={problem?.fault('password')}
       />
       {error && (problem?.faults.length ?? 0) === 0 && <Trouble error={error} />}

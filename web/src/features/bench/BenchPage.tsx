@@ -61,14 +61,16 @@ export function BenchPage() {
           Set-up of{' '}
           <WordMenu
             label="Exercise"
-            text={candidates.find((c) => c.value === candidateId)?.label ?? candidateId}
+            text={
+              candidates.find((candidate) => candidate.value === candidateId)?.label ?? candidateId
+            }
             value={candidateId}
             options={candidates}
             onChange={choose}
           />
         </span>
       </div>
-      {candidates.some((c) => c.value === candidateId) ? (
+      {candidates.some((candidate) => candidate.value === candidateId) ? (
         <OneBench
           key={`${client} ${brief.gym} ${candidateId} ${brief.school} ${brief.stiff}`}
           catalogue={catalogue.data}
@@ -100,8 +102,10 @@ function OneBench({
     parseSetup(params.get('pinned')),
   ) // a link may bring a start along
   const [at, setAt] = useState(20)
-  const exercise = catalogue.exercises.find((x) => x.candidates.some((c) => c.id === candidateId))!
-  const variant = exercise.candidates.find((c) => c.id === candidateId)!
+  const exercise = catalogue.exercises.find((otherExercise) =>
+    otherExercise.candidates.some((candidate) => candidate.id === candidateId),
+  )!
+  const variant = exercise.candidates.find((candidate) => candidate.id === candidateId)!
   const side = (setup: Record<string, number> | null): Schemas['SideInput'] => ({
     clientId: brief.client,
     candidateId,
@@ -113,7 +117,7 @@ function OneBench({
     sides: [side(pinned), side(moved ?? pinned)],
     school: brief.school,
   }
-  const answer = useLatest(question, (w: Schemas['BenchInput']) => postBench(w))
+  const answer = useLatest(question, (otherBench: Schemas['BenchInput']) => postBench(otherBench))
   const pin = usePin(brief)
   const held = useRef<string | null>(null)
   const [past, setPast] = useState<(string | null)[]>([])
@@ -145,13 +149,14 @@ function OneBench({
   }
   /** Keeps where it was before this control was moved: one act of undo for each control that is taken hold of. */
   const remember = (what: string) => {
-    if (what !== held.current || what === ALL) setPast((p) => [...p.slice(-49), params.get('set')])
+    if (what !== held.current || what === ALL)
+      setPast((oldPast) => [...oldPast.slice(-49), params.get('set')])
     held.current = what
   }
   const undo = () => {
     held.current = null
     const last = past[past.length - 1] ?? null
-    setPast((p) => p.slice(0, -1))
+    setPast((oldPast) => oldPast.slice(0, -1))
     put({ set: last })
   }
   const take = (values: Record<string, number>) => {
@@ -166,7 +171,9 @@ function OneBench({
   const k = Math.min(at, now.phases.length - 1)
   const aimed = Object.keys(brief.aim).filter((id) => now.strips[id])
   const strips = (
-    aimed.length > 0 ? aimed.sort((a, b) => brief.aim[b]! - brief.aim[a]!) : strongest(now)
+    aimed.length > 0
+      ? aimed.sort((first, second) => brief.aim[second]! - brief.aim[first]!)
+      : strongest(now)
   ).slice(0, 3)
   const top = Math.max(
     1,
@@ -201,7 +208,7 @@ function OneBench({
             {strips.map((id) => (
               <LengthStrip
                 key={id}
-                title={catalogue.regions.find((r) => r.id === id)?.coachName ?? id}
+                title={catalogue.regions.find((region) => region.id === id)?.coachName ?? id}
                 now={now.strips[id]!}
                 ghost={moved ? start.strips[id] : undefined}
                 at={k}
@@ -209,17 +216,17 @@ function OneBench({
               />
             ))}
             <MomentStrip
-              moments={now.phases.map((p) => p.moments)}
-              ghost={moved ? start.phases.map((p) => p.moments) : undefined}
+              moments={now.phases.map((phase) => phase.moments)}
+              ghost={moved ? start.phases.map((phase) => phase.moments) : undefined}
               at={k}
               sticking={now.stickingPhase}
             />
             <p className="mt-1 text-xs">
               <b>Gives out first:</b>{' '}
               {now.limiters
-                .filter((l) => l.share >= 0.05)
+                .filter((limiter) => limiter.share >= 0.05)
                 .slice(0, 3)
-                .map((l) => `${l.name} ${Math.round(100 * l.share)} %`)
+                .map((limiter) => `${limiter.name} ${Math.round(100 * limiter.share)} %`)
                 .join(', ')}
             </p>
           </>
@@ -271,7 +278,7 @@ function OneBench({
                 {start.obstacle.missing}.
               </p>
             ) : (
-              bench.changes.every((c) => !c.toldApart) && (
+              bench.changes.every((change) => !change.toldApart) && (
                 <p className="mt-1 text-sm">The model cannot tell these two set-ups apart.</p>
               )
             )}
@@ -326,6 +333,6 @@ const ALL = 'all'
 
 function strongest(side: BenchSide): string[] {
   return Object.entries(side.stimulus)
-    .sort((a, b) => b[1] - a[1])
+    .sort((first, second) => second[1] - first[1])
     .map(([id]) => id)
 }

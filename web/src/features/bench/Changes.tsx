@@ -15,11 +15,11 @@ export function Changes({
   to: string
 }) {
   const rows = bench.changes
-    .filter((c) => aimed.includes(c.regionId) || c.toldApart)
+    .filter((change) => aimed.includes(change.regionId) || change.toldApart)
     .sort(
-      (a, b) =>
-        Number(aimed.includes(b.regionId)) - Number(aimed.includes(a.regionId)) ||
-        Math.abs(b.to - b.from) - Math.abs(a.to - a.from),
+      (first, second) =>
+        Number(aimed.includes(second.regionId)) - Number(aimed.includes(first.regionId)) ||
+        Math.abs(second.to - second.from) - Math.abs(first.to - first.from),
     )
     .slice(0, 9)
   if (bench.changes.length === 0) return null
@@ -42,22 +42,22 @@ export function Changes({
         </tr>
       </thead>
       <tbody>
-        {rows.map((c) => (
-          <tr key={c.regionId} className="border-b border-rule/60">
+        {rows.map((row) => (
+          <tr key={row.regionId} className="border-b border-rule/60">
             <th
               scope="row"
-              className={`py-0.5 text-left ${aimed.includes(c.regionId) ? 'font-semibold' : 'font-normal'}`}
+              className={`py-0.5 text-left ${aimed.includes(row.regionId) ? 'font-semibold' : 'font-normal'}`}
             >
-              {regions.find((r) => r.id === c.regionId)?.coachName}
+              {regions.find((region) => region.id === row.regionId)?.coachName}
             </th>
-            <td className="pl-2 text-right">{c.from.toFixed(2)}</td>
-            <td className="pl-2 text-right">{c.to.toFixed(2)}</td>
-            <td className={`pl-2 ${c.toldApart ? 'font-semibold' : 'text-ink-2'}`}>
-              {!c.toldApart
+            <td className="pl-2 text-right">{row.from.toFixed(2)}</td>
+            <td className="pl-2 text-right">{row.to.toFixed(2)}</td>
+            <td className={`pl-2 ${row.toldApart ? 'font-semibold' : 'text-ink-2'}`}>
+              {!row.toldApart
                 ? 'cannot be told'
-                : c.from < 0.05
+                : row.from < 0.05
                   ? 'new'
-                  : `${c.to > c.from ? '+' : '−'}${Math.abs(Math.round(100 * (c.to / c.from - 1)))} %`}
+                  : `${row.to > row.from ? '+' : '−'}${Math.abs(Math.round(100 * (row.to / row.from - 1)))} %`}
             </td>
           </tr>
         ))}

@@ -13,20 +13,20 @@ type Props = {
 
 /** Every parameter in natural steps: the set-up first, then technique, then the machine. */
 export function Controls({ parameters, setup, pinned, measured, steps, onMove }: Props) {
-  const of = (kind: Parameter['kind']) => parameters.filter((p) => p.kind === kind)
+  const of = (kind: Parameter['kind']) => parameters.filter((parameter) => parameter.kind === kind)
   const group = (list: Parameter[]) =>
-    list.map((p) => (
+    list.map((parameter) => (
       <Control
-        key={p.id}
-        parameter={p}
-        measured={measured.includes(p.id)}
-        value={setup[p.id] ?? p.usual}
-        was={pinned?.[p.id]}
-        step={steps.find((s) => s.parameterId === p.id)}
+        key={parameter.id}
+        parameter={parameter}
+        measured={measured.includes(parameter.id)}
+        value={setup[parameter.id] ?? parameter.usual}
+        was={pinned?.[parameter.id]}
+        step={steps.find((step) => step.parameterId === parameter.id)}
         onMove={onMove}
       />
     ))
-  const known = of('MACHINE').filter((p) => measured.includes(p.id)).length
+  const known = of('MACHINE').filter((parameter) => measured.includes(parameter.id)).length
   return (
     <div>
       {group(of('SETUP'))}
@@ -55,7 +55,7 @@ export function Controls({ parameters, setup, pinned, measured, steps, onMove }:
 }
 
 function Control({
-  parameter: p,
+  parameter: parameter,
   value,
   was,
   measured,
@@ -74,25 +74,27 @@ function Control({
   return (
     <div className="border-b border-rule/60 py-1">
       <div className="flex items-baseline justify-between gap-2">
-        <label htmlFor={id} className="text-sm" title={p.note}>
-          {p.label}
+        <label htmlFor={id} className="text-sm" title={parameter.note}>
+          {parameter.label}
           {measured && <span className="ml-1 text-xs text-accent-2">measured</span>}
         </label>
         <span className="text-sm font-semibold whitespace-nowrap">
-          {moved && <span className="mr-2 font-normal text-ink-2">was {setupValue(p, was)}</span>}
-          {p.choices.length === 0 && setupValue(p, value)}
+          {moved && (
+            <span className="mr-2 font-normal text-ink-2">was {setupValue(parameter, was)}</span>
+          )}
+          {parameter.choices.length === 0 && setupValue(parameter, value)}
         </span>
       </div>
-      {p.choices.length > 0 ? (
+      {parameter.choices.length > 0 ? (
         <select
           id={id}
           className="mt-0.5 w-full border border-edge px-1 py-1 text-sm"
           value={value}
-          onChange={(e) => onMove(p.id, Number(e.target.value))}
+          onChange={(event) => onMove(parameter.id, Number(event.target.value))}
         >
-          {p.choices.map((c, k) => (
-            <option key={c} value={k}>
-              {c}
+          {parameter.choices.map((choice, k) => (
+            <option key={choice} value={k}>
+              {choice}
             </option>
           ))}
         </select>
@@ -101,18 +103,24 @@ function Control({
           id={id}
           type="range"
           className="h-6 w-full accent-[var(--accent)]"
-          min={p.min}
-          max={p.max}
-          step={p.unit === 'deg' ? 1 : p.unit === 'kg' ? p.step : p.step / 2}
+          min={parameter.min}
+          max={parameter.max}
+          step={
+            parameter.unit === 'deg'
+              ? 1
+              : parameter.unit === 'kg'
+                ? parameter.step
+                : parameter.step / 2
+          }
           value={value}
-          aria-valuetext={setupValue(p, value)}
-          onChange={(e) => onMove(p.id, Number(e.target.value))}
+          aria-valuetext={setupValue(parameter, value)}
+          onChange={(event) => onMove(parameter.id, Number(event.target.value))}
         />
       )}
       {step && (
-        <p className="flex justify-between text-xs text-ink-2" data-testid={`step-${p.id}`}>
-          <Way way={step.less} parameter={p} sign="−" step={step.step} />
-          <Way way={step.more} parameter={p} sign="+" step={step.step} />
+        <p className="flex justify-between text-xs text-ink-2" data-testid={`step-${parameter.id}`}>
+          <Way way={step.less} parameter={parameter} sign="−" step={step.step} />
+          <Way way={step.more} parameter={parameter} sign="+" step={step.step} />
         </p>
       )}
     </div>

@@ -59,21 +59,21 @@ function Found({
   parameters: Parameter[]
   onTake: (setup: Record<string, number>) => void
 }) {
-  const parameter = (id: string) => parameters.find((p) => p.id === id)
+  const parameter = (id: string) => parameters.find((found) => found.id === id)
   const flat = best.flat.map((id) => parameter(id)?.label.toLowerCase()).filter(Boolean)
   return (
     <div className="mt-1 text-sm" data-testid="best">
       <p role="status" className="font-semibold">
         {best.sentence}
       </p>
-      {best.moved.map((m) => {
-        const p = parameter(m.parameterId)
+      {best.moved.map((moved) => {
+        const found = parameter(moved.parameterId)
         return (
-          p && (
-            <p key={m.parameterId} className="flex justify-between gap-2">
-              <span>{p.label}</span>
+          found && (
+            <p key={moved.parameterId} className="flex justify-between gap-2">
+              <span>{found.label}</span>
               <span className="whitespace-nowrap">
-                {setupValue(p, m.from)} → <b>{setupValue(p, m.to)}</b>
+                {setupValue(found, moved.from)} → <b>{setupValue(found, moved.to)}</b>
               </span>
             </p>
           )
@@ -81,9 +81,9 @@ function Found({
       })}
       {best.elsewhere && <p className="mt-1">Elsewhere: {best.elsewhere}</p>}
       {flat.length > 0 && <p className="mt-1 text-ink-2">Hardly matters: {flat.join(', ')}.</p>}
-      {best.bounded.map((b) => (
-        <p key={b} className="text-ink-2">
-          {b}
+      {best.bounded.map((second) => (
+        <p key={second} className="text-ink-2">
+          {second}
         </p>
       ))}
       {best.moved.length > 0 && (

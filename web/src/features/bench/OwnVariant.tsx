@@ -34,8 +34,8 @@ export function KeepVariant({
       <summary className="py-1">Keep this as a variant of your own</summary>
       <form
         className="mt-1 flex items-end gap-2"
-        onSubmit={(e) => {
-          e.preventDefault()
+        onSubmit={(event) => {
+          event.preventDefault()
           keep.mutate()
         }}
       >
@@ -43,7 +43,7 @@ export function KeepVariant({
           label="Name"
           className="min-w-0 flex-1"
           value={name}
-          onChange={(e) => setName(e.target.value)}
+          onChange={(event) => setName(event.target.value)}
           fault={fault}
         />
         <Button type="submit" disabled={keep.isPending}>

@@ -43,7 +43,7 @@ export function StagePanel({
   const [shown, setShown] = useState<Shown>('aimed')
   const player = usePlayer(at, onAt)
   const box = useMemo(
-    () => frame([...start.phases, ...now.phases].map((p) => p.side)),
+    () => frame([...start.phases, ...now.phases].map((otherPhase) => otherPhase.side)),
     [start, now],
   )
   const k = Math.min(at, now.phases.length - 1)
@@ -52,7 +52,7 @@ export function StagePanel({
   const stage = phase ?? startPhase // where nothing is possible, the start stays to be held
   const muscles = phase && musclesOf(now, k, shown, aimed, regions)
   const changes = moved ? movedWords(parameters, start.setup, setup) : []
-  const hasStance = now.plan && parameters.some((p) => p.id === 'stance')
+  const hasStance = now.plan && parameters.some((parameter) => parameter.id === 'stance')
   return (
     <section aria-label="Stage" className="flex min-h-[26rem] flex-col">
       {changes.length > 0 && (
@@ -82,7 +82,10 @@ export function StagePanel({
         {hasStance && (
           <figure className="flex min-h-0 flex-col">
             <figcaption className="text-xs text-ink-2">
-              Feet {parameters.some((p) => p.id === 'plateGrip') ? 'on the plate' : 'from above'}
+              Feet{' '}
+              {parameters.some((parameter) => parameter.id === 'plateGrip')
+                ? 'on the plate'
+                : 'from above'}
             </figcaption>
             <Stage
               plan
@@ -127,14 +130,14 @@ export function StagePanel({
           {now.obstacle.missing}.{!phase && ' The stage still shows the start.'}
         </p>
       )}
-      {now.cautions.map((c) => (
+      {now.cautions.map((caution) => (
         <p
-          key={c}
+          key={caution}
           role="alert"
           className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm"
           data-testid="caution"
         >
-          <b>Caution:</b> {c}{' '}
+          <b>Caution:</b> {caution}{' '}
           {moved && (
             <button type="button" className="underline" onClick={onReset}>
               Back to the usual set-up
@@ -147,9 +150,9 @@ export function StagePanel({
         {muscles?.givesOut && 'Bold outline: gives out first. '}Circles can be dragged, or moved
         with the arrow keys.
       </p>
-      {[...now.changes.map((c) => `For this client: ${c}`), ...now.notes].map((n) => (
-        <p key={n} className="text-sm text-ink-2">
-          {n}
+      {[...now.changes.map((change) => `For this client: ${change}`), ...now.notes].map((name) => (
+        <p key={name} className="text-sm text-ink-2">
+          {name}
         </p>
       ))}
       <div className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-rule pt-1 text-sm">
@@ -165,7 +168,7 @@ export function StagePanel({
           aria-label="Muscles on the figure"
           className="min-h-6 border border-edge px-1"
           value={shown}
-          onChange={(e) => setShown(e.target.value as Shown)}
+          onChange={(event) => setShown(event.target.value as Shown)}
         >
           {Object.entries(SHOWN).map(([value, label]) => (
             <option key={value} value={value}>
@@ -221,29 +224,29 @@ function musclesOf(
   regions: Region[],
 ): MusclesShown | undefined {
   if (shown === 'none' || now.obstacle) return undefined
-  const top = Math.max(...Object.values(now.strips).flatMap((s) => s.tension), 1e-6)
+  const top = Math.max(...Object.values(now.strips).flatMap((strip) => strip.tension), 1e-6)
   const wanted = shown === 'all' || aimed.length === 0 ? Object.keys(now.strips) : aimed
   return {
     tension: Object.fromEntries(wanted.map((id) => [id, now.strips[id]!.tension[k]! / top])),
-    group: (id) => regions.find((r) => r.id === id)?.group ?? '',
+    group: (id) => regions.find((region) => region.id === id)?.group ?? '',
     givesOut: now.limiters[0]?.name,
   }
 }
 
 /** A frame for the feet that does not jump while the stance is moved. */
 function planBox(side: BenchSide) {
-  const b = frame([side.plan!], 0.04)
+  const box = frame([side.plan!], 0.04)
   const half = Math.max(
     0.36,
-    ...side.plan!.lines.flatMap((l) =>
-      l.role.startsWith('foot') ? l.points.map((p) => Math.abs(p.y)) : [],
+    ...side.plan!.lines.flatMap((line) =>
+      line.role.startsWith('foot') ? line.points.map((point) => Math.abs(point.y)) : [],
     ),
   )
   const along = side
-    .plan!.lines.filter((l) => l.role.startsWith('foot'))
-    .flatMap((l) => l.points.map((p) => p.x))
+    .plan!.lines.filter((line) => line.role.startsWith('foot'))
+    .flatMap((line) => line.points.map((point) => point.x))
   const [low, high] = [Math.min(...along) - 0.06, Math.max(...along) + 0.06]
-  return { ...b, x: -half - 0.05, width: 2 * half + 0.1, y: -high, height: high - low }
+  return { ...box, x: -half - 0.05, width: 2 * half + 0.1, y: -high, height: high - low }
 }
 
 /** What is not where it was at the start: the name of a variant alone would no longer say it. */
@@ -253,6 +256,9 @@ function movedWords(
   now: Record<string, number>,
 ): string[] {
   return parameters
-    .filter((p) => Math.abs((now[p.id] ?? 0) - (start[p.id] ?? 0)) > 1e-6)
-    .map((p) => `${p.label.toLowerCase()} ${setupValue(p, now[p.id] ?? 0)}`)
+    .filter((parameter) => Math.abs((now[parameter.id] ?? 0) - (start[parameter.id] ?? 0)) > 1e-6)
+    .map(
+      (parameter) =>
+        `${parameter.label.toLowerCase()} ${setupValue(parameter, now[parameter.id] ?? 0)}`,
+    )
 }

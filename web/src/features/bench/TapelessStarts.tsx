@@ -25,9 +25,9 @@ export function TapelessStarts(props: Props) {
     <details className="my-1">
       <summary className="border-b border-rule py-1 text-sm">{props.title}</summary>
       {ways.data
-        .filter((w) => props.candidateId || w.way === 'SIT_AND_REACH')
-        .map((w) => (
-          <OneWay key={w.way} way={w} {...props} />
+        .filter((way) => props.candidateId || way.way === 'SIT_AND_REACH')
+        .map((way) => (
+          <OneWay key={way.way} way={way} {...props} />
         ))}
     </details>
   )
@@ -35,7 +35,7 @@ export function TapelessStarts(props: Props) {
 
 function OneWay({ way, clientId, gymId, stiffToday, candidateId, onFound }: Props & { way: Way }) {
   const [answers, setAnswers] = useState<Record<string, string>>(() =>
-    Object.fromEntries(way.questions.map((q) => [q.id, String(q.usual)])),
+    Object.fromEntries(way.questions.map((question) => [question.id, String(question.usual)])),
   )
   const find = useMutation({
     mutationFn: () =>
@@ -48,7 +48,7 @@ function OneWay({ way, clientId, gymId, stiffToday, candidateId, onFound }: Prop
             stiffToday,
             ...(gymId ? { gymId } : {}),
             answers: Object.fromEntries(
-              Object.entries(answers).map(([id, t]) => [id, Number(t.replace(',', '.'))]),
+              Object.entries(answers).map(([id, text]) => [id, Number(text.replace(',', '.'))]),
             ),
           },
         }),
@@ -60,31 +60,32 @@ function OneWay({ way, clientId, gymId, stiffToday, candidateId, onFound }: Prop
     <section aria-label={way.label} className="space-y-1 py-1 text-sm">
       <h3 className="text-base">{way.label}</h3>
       <ol className="list-decimal space-y-0.5 pl-5">
-        {way.steps.map((s) => (
-          <li key={s}>{s}</li>
+        {way.steps.map((step) => (
+          <li key={step}>{step}</li>
         ))}
       </ol>
-      {way.questions.map((q) => (
+      {way.questions.map((question) => (
         <Field
-          key={q.id}
-          label={q.label}
-          unit={q.unit}
+          key={question.id}
+          label={question.label}
+          unit={question.unit}
           type="number"
-          min={q.min}
-          max={q.max}
-          step={q.step}
-          value={answers[q.id]}
-          onChange={(e) => setAnswers({ ...answers, [q.id]: e.target.value })}
-          fault={problem?.fault(`answers.${q.id}`)}
+          min={question.min}
+          max={question.max}
+          step={question.step}
+          value={answers[question.id]}
+          onChange={(event) => setAnswers({ ...answers, [question.id]: event.target.value })}
+          fault={problem?.fault(`answers.${question.id}`)}
         />
       ))}
       <Button disabled={find.isPending} onClick={() => find.mutate()}>
         {onFound ? 'Set it up so' : 'In centimetres'}
       </Button>
       {find.isSuccess && <p role="status">{find.data.sentence}</p>}
-      {find.isError && !way.questions.some((q) => problem?.fault(`answers.${q.id}`)) && (
-        <Trouble error={find.error} />
-      )}
+      {find.isError &&
+        !way.questions.some((question) => problem?.fault(`answers.${question.id}`)) && (
+          <Trouble error={find.error} />
+        )}
     </section>
   )
 }

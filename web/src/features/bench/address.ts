@@ -12,7 +12,7 @@ export function parseSetup(text: string | null): Record<string, number> | null {
 
 export function writeSetup(setup: Record<string, number>): string {
   return Object.entries(setup)
-    .map(([k, v]) => `${k}.${Number(v.toFixed(4))}`)
+    .map(([key, v]) => `${key}.${Number(v.toFixed(4))}`)
     .sort()
     .join('~')
 }

@@ -2,13 +2,13 @@ import type { Schemas } from '../../api/client'
 
 /** What can be chosen, with nicknames; own variants that were taken out only while they are looked at. */
 export function candidateOptions(catalogue: Schemas['CatalogueView'], chosen: string | undefined) {
-  return catalogue.exercises.flatMap((x) =>
-    x.candidates
-      .filter((c) => !c.retired || c.id === chosen)
-      .map((c) => ({
-        value: c.id,
-        label: c.name,
-        note: c.own ? `your own, of ${x.name}` : x.alsoCalled.join(', '),
+  return catalogue.exercises.flatMap((exercise) =>
+    exercise.candidates
+      .filter((candidate) => !candidate.retired || candidate.id === chosen)
+      .map((candidate) => ({
+        value: candidate.id,
+        label: candidate.name,
+        note: candidate.own ? `your own, of ${exercise.name}` : exercise.alsoCalled.join(', '),
       })),
   )
 }

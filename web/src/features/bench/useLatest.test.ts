@@ -17,7 +17,7 @@ test('one request in flight; questions overtaken while waiting are dropped; the 
   rerender({ question: 4 })
   expect(ask).toHaveBeenCalledTimes(1)
   await act(() => Promise.resolve(release[0]!('')))
-  expect(ask.mock.calls.map((c) => c[0])).toEqual([1, 4])
+  expect(ask.mock.calls.map((call) => call[0])).toEqual([1, 4])
   expect(result.current.data).toBe('answer 1')
   await act(() => Promise.resolve(release[1]!('')))
   await waitFor(() =>

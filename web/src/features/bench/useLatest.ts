@@ -29,14 +29,15 @@ export function useLatest<Question, Answer>(
 
   useEffect(() => {
     if (question === null) return
-    const run = async (w: Question) => {
+    const run = async (nullable: Question) => {
       busy.current = true
-      setState((s) => ({ ...s, pending: true }))
+      setState((oldState) => ({ ...oldState, pending: true }))
       try {
-        const data = await askNow.current(w)
+        const data = await askNow.current(nullable)
         if (alive.current) setState({ data, error: null, pending: waiting.current !== null })
       } catch (error) {
-        if (alive.current) setState((s) => ({ ...s, error, pending: waiting.current !== null }))
+        if (alive.current)
+          setState((oldState) => ({ ...oldState, error, pending: waiting.current !== null }))
       }
       busy.current = false
       const next = waiting.current

@@ -43,7 +43,9 @@ test('is one sentence that reads aloud, with its words as controls', () => {
     'For Oda Fenwick at Quayside Hall: target all quads; avoid lower back; moving normally. more',
   )
   expect(
-    screen.getAllByRole('button').map((b) => b.getAttribute('aria-label') ?? b.textContent),
+    screen
+      .getAllByRole('button')
+      .map((element) => element.getAttribute('aria-label') ?? element.textContent),
   ).toEqual([
     'Client: Oda Fenwick',
     'Gym: Quayside Hall',

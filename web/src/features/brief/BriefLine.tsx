@@ -17,12 +17,16 @@ type Props = {
 
 /** The whole context as one sentence whose underlined words are controls. */
 export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = false }: Props) {
-  const client = clients.find((c) => c.id === brief.client)
-  const gym = gyms.find((g) => g.id === brief.gym)
-  const groups = [...new Set(catalogue.regions.map((r) => r.group))]
+  const client = clients.find((listed) => listed.id === brief.client)
+  const gym = gyms.find((listed) => listed.id === brief.gym)
+  const groups = [...new Set(catalogue.regions.map((region) => region.group))]
   const [more, setMore] = useState(false)
-  const school = catalogue.schools.find((s) => s.id === brief.school) ?? catalogue.schools[0]!
-  const preset = catalogue.presets.find((p) => p.id === brief.preset) ?? catalogue.presets[0]!
+  const school =
+    catalogue.schools.find((otherSchool) => otherSchool.id === brief.school) ??
+    catalogue.schools[0]!
+  const preset =
+    catalogue.presets.find((otherPreset) => otherPreset.id === brief.preset) ??
+    catalogue.presets[0]!
   // what is not as usual is always told
   const expert =
     more ||
@@ -30,7 +34,7 @@ export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = f
     brief.preset !== DEFAULT_PRESET ||
     Object.keys(brief.weights).length > 0
   const ofGroup = (group: string) =>
-    catalogue.regions.filter((r) => r.group === group).map((r) => r.id)
+    catalogue.regions.filter((region) => region.group === group).map((region) => region.id)
   const aimGroup = (group: string) =>
     change(
       group === ''
@@ -57,7 +61,7 @@ export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = f
         label="Client"
         text={client?.name ?? 'a client'}
         value={brief.client ?? ''}
-        options={clients.map((c) => ({ value: c.id, label: c.name }))}
+        options={clients.map((listed) => ({ value: listed.id, label: listed.name }))}
         onChange={(id) => change({ client: id })}
       />{' '}
       at{' '}
@@ -65,7 +69,7 @@ export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = f
         label="Gym"
         text={gym?.name ?? 'a gym'}
         value={brief.gym ?? ''}
-        options={gyms.map((g) => ({ value: g.id, label: g.name }))}
+        options={gyms.map((listed) => ({ value: listed.id, label: listed.name }))}
         onChange={(id) => change({ gym: id })}
       />
       : target{' '}
@@ -73,7 +77,7 @@ export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = f
         label="Target"
         text={regionWords(catalogue.regions, Object.keys(brief.aim))}
         options={[
-          ...groups.map((g) => ({ value: g, label: `all ${g}` })),
+          ...groups.map((group) => ({ value: group, label: `all ${group}` })),
           { value: '', label: 'nothing yet', note: 'then paint single regions on the chart' },
         ]}
         onChange={aimGroup}
@@ -86,7 +90,7 @@ export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = f
         }
         options={[
           { value: 'ERECTORS', label: 'lower back' },
-          ...groups.map((g) => ({ value: g, label: `all ${g}` })),
+          ...groups.map((group) => ({ value: group, label: `all ${group}` })),
           { value: '', label: 'nothing' },
         ]}
         onChange={keepGroup}
@@ -107,8 +111,12 @@ export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = f
             text={school.label}
             value={school.id}
             options={catalogue.schools
-              .filter((s) => !s.retired)
-              .map((s) => ({ value: s.id, label: s.label, note: s.reason }))}
+              .filter((otherSchool) => !otherSchool.retired)
+              .map((otherSchool) => ({
+                value: otherSchool.id,
+                label: otherSchool.label,
+                note: otherSchool.reason,
+              }))}
             onChange={(id) => change({ school: id })}
           />
           {weighed && (
@@ -119,10 +127,10 @@ export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = f
                 label="Weighed for"
                 text={preset.label + (Object.keys(brief.weights).length > 0 ? ', own weights' : '')}
                 value={preset.id}
-                options={catalogue.presets.map((p) => ({
-                  value: p.id,
-                  label: p.label,
-                  note: p.reason,
+                options={catalogue.presets.map((otherPreset) => ({
+                  value: otherPreset.id,
+                  label: otherPreset.label,
+                  note: otherPreset.reason,
                 }))}
                 onChange={(id) => change({ preset: id, weights: {} })}
               />
@@ -159,7 +167,7 @@ export function BriefWords({
   gymName: string
   brief: { aim: Record<string, number>; keepOut: string[]; school: string; stiffToday: boolean }
 }) {
-  const school = catalogue.schools.find((s) => s.id === brief.school)
+  const school = catalogue.schools.find((otherSchool) => otherSchool.id === brief.school)
   return (
     <p className="font-serif text-lg leading-relaxed">
       For <b>{clientName}</b> at <b>{gymName}</b>: target{' '}

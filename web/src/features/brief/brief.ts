@@ -48,8 +48,9 @@ export function parseBrief(params: URLSearchParams): Brief {
 
 /** Writes a brief into search parameters, leaving others as they are. */
 export function writeBrief(brief: Brief, into: URLSearchParams): URLSearchParams {
-  const p = new URLSearchParams(into)
-  const put = (key: string, value: string | null) => (value ? p.set(key, value) : p.delete(key))
+  const params = new URLSearchParams(into)
+  const put = (key: string, value: string | null) =>
+    value ? params.set(key, value) : params.delete(key)
   put('client', brief.client)
   put('gym', brief.gym)
   put(
@@ -70,7 +71,7 @@ export function writeBrief(brief: Brief, into: URLSearchParams): URLSearchParams
       .join('~'),
   )
   put('stiff', brief.stiff ? '1' : null)
-  return p
+  return params
 }
 
 /**
@@ -80,8 +81,8 @@ export function writeBrief(brief: Brief, into: URLSearchParams): URLSearchParams
 export function useBrief(): [Brief, (change: Partial<Brief>, replace?: boolean) => void] {
   const [params, setParams] = useSearchParams()
   const brief = useMemo(() => parseBrief(params), [params])
-  const change = (c: Partial<Brief>, replace = false) =>
-    setParams((old) => writeBrief({ ...brief, ...c }, old), { replace, flushSync: true })
+  const change = (partial: Partial<Brief>, replace = false) =>
+    setParams((old) => writeBrief({ ...brief, ...partial }, old), { replace, flushSync: true })
   return [brief, change]
 }
 
@@ -94,7 +95,7 @@ export function painted(brief: Brief, id: string, paint: Paint): Partial<Brief> 
   const aim = { ...brief.aim }
   delete aim[id]
   if (paint > 0) aim[id] = paint
-  const keepOut = brief.keepOut.filter((k) => k !== id)
+  const keepOut = brief.keepOut.filter((key) => key !== id)
   return { aim, keepOut: paint === -1 ? [...keepOut, id] : keepOut }
 }
 

@@ -27,11 +27,11 @@ export function keep(kept: string, pathname: string, search: string): string {
 
 /** The same brief for a client; another client's aim is not theirs. */
 export function about(kept: string, client: string | null): string {
-  const p = new URLSearchParams(kept)
-  if (!client || p.get('client') === client) return kept
-  for (const key of OF_THE_CLIENT) p.delete(key)
-  p.set('client', client)
-  return p.toString()
+  const params = new URLSearchParams(kept)
+  if (!client || params.get('client') === client) return kept
+  for (const key of OF_THE_CLIENT) params.delete(key)
+  params.set('client', client)
+  return params.toString()
 }
 
 /** An address with the brief that is kept, where it says none of its own. */

@@ -5,12 +5,12 @@ export function regionWords(regions: Region[], ids: string[]): string {
   const wanted = new Set(ids)
   const words: string[] = []
   if (wanted.has('ERECTORS')) words.push('lower back')
-  const groups = [...new Set(regions.map((r) => r.group))]
+  const groups = [...new Set(regions.map((region) => region.group))]
   for (const group of groups) {
-    const members = regions.filter((r) => r.group === group)
-    const chosen = members.filter((r) => wanted.has(r.id))
+    const members = regions.filter((region) => region.group === group)
+    const chosen = members.filter((member) => wanted.has(member.id))
     if (members.length > 1 && chosen.length === members.length) words.push(`all ${group}`)
-    else words.push(...chosen.map((r) => r.coachName.replace(/ \(.*\)/, '')))
+    else words.push(...chosen.map((region) => region.coachName.replace(/ \(.*\)/, '')))
   }
   return words.length === 0 ? 'nothing yet' : words.join(', ')
 }

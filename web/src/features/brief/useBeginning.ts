@@ -56,7 +56,7 @@ async function newestBeginning(
   const session = await fetchSession(newest.id)
   return {
     client: session.clientId,
-    gym: gyms.some((g) => g.id === session.gymId) ? session.gymId : first.gym,
+    gym: gyms.some((gym) => gym.id === session.gymId) ? session.gymId : first.gym,
     aim: session.brief.aim,
     keepOut: session.brief.keepOut,
     school: session.brief.school,

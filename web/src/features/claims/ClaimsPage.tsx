@@ -48,14 +48,15 @@ export function ClaimsPage() {
     return <Waiting what="Weighing what the trade says" />
   const all = claims.data
   const byId = new Map(all.map((c) => [c.id, c]))
-  const findings = new Map(studies.data.map((f) => [f.id, f]))
+  const findings = new Map(studies.data.map((study) => [study.id, study]))
   const school =
-    catalogue.data.schools.find((s) => s.id === brief.school) ?? catalogue.data.schools[0]!
+    catalogue.data.schools.find((otherSchool) => otherSchool.id === brief.school) ??
+    catalogue.data.schools[0]!
   const topics = [...new Set(all.map((c) => c.topic))]
-  const found = (c: Claim) =>
-    (!topic || c.topic === topic) &&
-    (!verdict || c.verdict === verdict) &&
-    c.says.toLowerCase().includes(words.toLowerCase())
+  const found = (claim: Claim) =>
+    (!topic || claim.topic === topic) &&
+    (!verdict || claim.verdict === verdict) &&
+    claim.says.toLowerCase().includes(words.toLowerCase())
   const pairs: Claim[][] = []
   const placed = new Set<string>()
   for (const c of all) {
@@ -78,9 +79,9 @@ export function ClaimsPage() {
           value={topic}
           options={[
             { value: '', label: 'everything' },
-            ...topics.map((t) => ({ value: t, label: t })),
+            ...topics.map((text) => ({ value: text, label: text })),
           ]}
-          onChange={(v) => put({ topic: v })}
+          onChange={(value) => put({ topic: value })}
         />
         , whatever the verdict:{' '}
         <WordMenu
@@ -94,7 +95,7 @@ export function ClaimsPage() {
               label: `${WORD[v]}: ${all.filter((c) => c.verdict === v).length}`,
             })),
           ]}
-          onChange={(v) => put({ verdict: v })}
+          onChange={(value) => put({ verdict: value })}
         />
         ; ranked{' '}
         <WordMenu
@@ -102,8 +103,12 @@ export function ClaimsPage() {
           text={school.label}
           value={school.id}
           options={catalogue.data.schools
-            .filter((s) => !s.retired)
-            .map((s) => ({ value: s.id, label: s.label, note: s.reason }))}
+            .filter((otherSchool) => !otherSchool.retired)
+            .map((otherSchool) => ({
+              value: otherSchool.id,
+              label: otherSchool.label,
+              note: otherSchool.reason,
+            }))}
           onChange={(id) => change({ school: id })}
         />
         .
@@ -115,7 +120,7 @@ export function ClaimsPage() {
             className="min-w-0 border border-edge px-2 py-1"
             type="search"
             value={words}
-            onChange={(e) => put({ words: e.target.value })}
+            onChange={(event) => put({ words: event.target.value })}
           />
         </label>
         <button
@@ -128,7 +133,7 @@ export function ClaimsPage() {
         </button>
         <span className="text-ink-2" aria-live="polite">
           {studiesShown
-            ? `${studies.data.length} findings, cited from memory; ${studies.data.filter((f) => !f.notUsed).length} move the order, the rest say why they do not.`
+            ? `${studies.data.length} findings, cited from memory; ${studies.data.filter((study) => !study.notUsed).length} move the order, the rest say why they do not.`
             : null}
           {!studiesShown && (
             <>
@@ -155,18 +160,22 @@ export function ClaimsPage() {
               key={pair[0]!.id}
               className={pair.length === 2 ? 'grid gap-x-6 lg:grid-cols-2' : ''}
             >
-              {pair.map((c) => (
+              {pair.map((claim) => (
                 <OneClaim
-                  key={c.id}
-                  claim={c}
-                  practice={practice.get(c.id)}
+                  key={claim.id}
+                  claim={claim}
+                  practice={practice.get(claim.id)}
                   paired={pair.length === 2}
-                  open={open !== null && pair.some((x) => x.id === open)}
+                  open={open !== null && pair.some((otherClaim) => otherClaim.id === open)}
                   onOpen={() =>
-                    setOpen(open !== null && pair.some((x) => x.id === open) ? null : c.id)
+                    setOpen(
+                      open !== null && pair.some((otherClaim) => otherClaim.id === open)
+                        ? null
+                        : claim.id,
+                    )
                   }
                   findings={findings}
-                  regions={regionWords(catalogue.data.regions, c.regionIds)}
+                  regions={regionWords(catalogue.data.regions, claim.regionIds)}
                 />
               ))}
             </li>
@@ -184,16 +193,16 @@ function Change({ claim }: { claim: Claim }) {
   const [take, { width }] = useSize<SVGSVGElement>({ width: 280, height: 36 })
   const middle = width / 2
   const x = (v: number) => middle + (middle * Math.max(-SPAN, Math.min(SPAN, v))) / SPAN
-  const m = claim.mechanics
-  const b = claim.both
-  if (!m || !b) return <span className="text-xs text-ink-2">not computed</span>
+  const change = claim.mechanics
+  const claimChange = claim.both
+  if (!change || !claimChange) return <span className="text-xs text-ink-2">not computed</span>
   return (
     <svg
       ref={take}
       viewBox={`0 0 ${width} 36`}
       className="h-9 w-full max-w-72"
       role="img"
-      aria-label={`mechanics ${percent(m.mean)}, with studies ${percent(b.mean)}`}
+      aria-label={`mechanics ${percent(change.mean)}, with studies ${percent(claimChange.mean)}`}
     >
       <rect
         x={x(-claim.alike)}
@@ -203,10 +212,17 @@ function Change({ claim }: { claim: Claim }) {
         fill="var(--paper-2)"
       />
       <line x1={middle} x2={middle} y1={0} y2={18} stroke="var(--ink-2)" />
-      <line x1={x(m.low)} x2={x(m.high)} y1={5} y2={5} stroke="var(--ink-2)" />
-      <circle cx={x(m.mean)} cy={5} r={3} fill="var(--paper)" stroke="var(--ink-2)" />
-      <line x1={x(b.low)} x2={x(b.high)} y1={13} y2={13} stroke="var(--accent-2)" strokeWidth={2} />
-      <circle cx={x(b.mean)} cy={13} r={3.5} fill="var(--accent-2)" />
+      <line x1={x(change.low)} x2={x(change.high)} y1={5} y2={5} stroke="var(--ink-2)" />
+      <circle cx={x(change.mean)} cy={5} r={3} fill="var(--paper)" stroke="var(--ink-2)" />
+      <line
+        x1={x(claimChange.low)}
+        x2={x(claimChange.high)}
+        y1={13}
+        y2={13}
+        stroke="var(--accent-2)"
+        strokeWidth={2}
+      />
+      <circle cx={x(claimChange.mean)} cy={13} r={3.5} fill="var(--accent-2)" />
       <g fontSize={12} fill="var(--ink-2)">
         <text x={2} y={32}>
           a quarter
@@ -294,8 +310,8 @@ function OneClaim({
 }
 
 /** Sessions in which it was felt there, of those in which it was asked. */
-function share(c: Practice['first']): string {
-  return c.sessions === 0 ? 'not asked' : `${c.felt} of ${c.sessions}`
+function share(count: Practice['first']): string {
+  return count.sessions === 0 ? 'not asked' : `${count.felt} of ${count.sessions}`
 }
 
 const MARK: Record<Claim['verdict'], ReactElement> = {
@@ -338,23 +354,23 @@ function ToBench({ claim }: { claim: Claim }) {
   const { search } = useLocation()
   const { first, second } = claim
   if (!first || !second) return null
-  const p = new URLSearchParams(search)
-  for (const key of ['topic', 'verdict', 'words', 'claim', 'show']) p.delete(key)
+  const params = new URLSearchParams(search)
+  for (const key of ['topic', 'verdict', 'words', 'claim', 'show']) params.delete(key)
   if (first.candidateId.split('/')[0] === second.candidateId.split('/')[0]) {
-    p.set('candidate', first.candidateId)
-    p.set('pinned', writeSetup(second.setup))
-    p.set('set', writeSetup(first.setup))
+    params.set('candidate', first.candidateId)
+    params.set('pinned', writeSetup(second.setup))
+    params.set('set', writeSetup(first.setup))
     return (
-      <Link className="text-accent-2 underline" to={`/bench?${p}`}>
+      <Link className="text-accent-2 underline" to={`/bench?${params}`}>
         Both set-ups
       </Link>
     )
   }
-  p.set('with', `${first.candidateId}~${second.candidateId}`)
-  p.set('set0', writeSetup(first.setup))
-  p.set('set1', writeSetup(second.setup))
+  params.set('with', `${first.candidateId}~${second.candidateId}`)
+  params.set('set0', writeSetup(first.setup))
+  params.set('set1', writeSetup(second.setup))
   return (
-    <Link className="text-accent-2 underline" to={`/compare?${p}`}>
+    <Link className="text-accent-2 underline" to={`/compare?${params}`}>
       Both point by point
     </Link>
   )
@@ -375,10 +391,10 @@ function Findings({
       <h3 className="text-sm">Studies {title}</h3>
       <ul className="space-y-0.5">
         {ids.map((id) => {
-          const f = findings.get(id)
-          return f ? (
+          const finding = findings.get(id)
+          return finding ? (
             <li key={id}>
-              {f.citation}: <FindingLine finding={f} />
+              {finding.citation}: <FindingLine finding={finding} />
             </li>
           ) : null
         })}

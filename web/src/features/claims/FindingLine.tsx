@@ -8,30 +8,32 @@ const FOUND: Record<Finding['direction'], string> = {
 }
 
 /** What one study found, in one line; the caller names the study. */
-export function FindingLine({ finding: f }: { finding: Finding }) {
+export function FindingLine({ finding: finding }: { finding: Finding }) {
   const facts = [
-    f.how,
-    f.measure,
-    f.site !== 'whole' && `${f.site} site`,
-    f.people && `${f.people} people`,
-    f.weeks && `${f.weeks} weeks`,
-    f.population,
+    finding.how,
+    finding.measure,
+    finding.site !== 'whole' && `${finding.site} site`,
+    finding.people && `${finding.people} people`,
+    finding.weeks && `${finding.weeks} weeks`,
+    finding.population,
   ]
     .filter(Boolean)
     .join(', ')
   const small = [
-    f.note,
-    f.caution,
-    f.memory === 'LOW' && 'remembered only roughly',
-    f.notUsed && `shown only: ${f.notUsed}`,
+    finding.note,
+    finding.caution,
+    finding.memory === 'LOW' && 'remembered only roughly',
+    finding.notUsed && `shown only: ${finding.notUsed}`,
   ]
     .filter(Boolean)
     .join('; ')
   return (
     <>
-      {f.conditionA} against {f.conditionB}, {f.region}:{' '}
-      <b className="font-medium">{FOUND[f.direction]}</b>
-      {f.resultA !== undefined && f.resultB !== undefined && ` (${f.resultA} against ${f.resultB})`}
+      {finding.conditionA} against {finding.conditionB}, {finding.region}:{' '}
+      <b className="font-medium">{FOUND[finding.direction]}</b>
+      {finding.resultA !== undefined &&
+        finding.resultB !== undefined &&
+        ` (${finding.resultA} against ${finding.resultB})`}
       .{' '}
       <span className="text-ink-2">
         {facts}. {small}

@@ -62,8 +62,8 @@ test('ticking adds a caution, unticking takes it with its clearance', () => {
 
 test('a restriction carries its words, its angle and its faults', () => {
   const restriction = { by: 'Dr Amsel', on: '2026-11-01', text: '', noLoadedBack: false }
-  const { onRestrictions } = field([], [restriction], (f) =>
-    f === 'restrictions.text' ? 'needs what it says' : undefined,
+  const { onRestrictions } = field([], [restriction], (field) =>
+    field === 'restrictions.text' ? 'needs what it says' : undefined,
   )
   expect(screen.getByText('needs what it says')).toBeInTheDocument()
   fireEvent.change(screen.getByLabelText('Most knee bend (°)'), { target: { value: '80' } })

@@ -25,10 +25,16 @@ export function CautionsField({
   onRestrictions,
   fault,
 }: Props) {
-  const change = (id: Caution['caution'], c: Partial<Caution>) =>
-    onCautions(cautions.map((x) => (x.caution === id ? { ...x, ...c } : x)))
-  const changeRestriction = (k: number, r: Partial<Restriction>) =>
-    onRestrictions(restrictions.map((x, i) => (i === k ? { ...x, ...r } : x)))
+  const change = (id: Caution['caution'], partial: Partial<Caution>) =>
+    onCautions(
+      cautions.map((caution) => (caution.caution === id ? { ...caution, ...partial } : caution)),
+    )
+  const changeRestriction = (k: number, partial: Partial<Restriction>) =>
+    onRestrictions(
+      restrictions.map((restriction, i) =>
+        i === k ? { ...restriction, ...partial } : restriction,
+      ),
+    )
   return (
     <details open={cautions.length + restrictions.length > 0}>
       <summary className="border-b border-rule py-1 text-sm">
@@ -40,46 +46,50 @@ export function CautionsField({
       {redFlags.length > 0 && (
         <details
           className="my-1 border-l-2 border-warn pl-2 text-sm"
-          open={cautions.some((c) => c.caution === 'RED_FLAG')}
+          open={cautions.some((caution) => caution.caution === 'RED_FLAG')}
         >
           <summary className="py-1">
             Red flags: any one of these, stop and send to a licensed clinician
           </summary>
           <ul className="list-disc pl-4">
-            {redFlags.map((f) => (
-              <li key={f}>{f}</li>
+            {redFlags.map((redFlag) => (
+              <li key={redFlag}>{redFlag}</li>
             ))}
           </ul>
         </details>
       )}
-      {known.map((k) => {
-        const mine = cautions.find((c) => c.caution === k.id)
+      {known.map((caution) => {
+        const mine = cautions.find((clientCaution) => clientCaution.caution === caution.id)
         return (
-          <div key={k.id}>
+          <div key={caution.id}>
             <Tick
-              label={k.label}
-              note={k.reason || k.advice}
+              label={caution.label}
+              note={caution.reason || caution.advice}
               checked={mine !== undefined}
               onChange={(on) =>
                 onCautions(
                   on
-                    ? [...cautions, { caution: k.id }]
-                    : cautions.filter((c) => c.caution !== k.id),
+                    ? [...cautions, { caution: caution.id }]
+                    : cautions.filter((clientCaution) => clientCaution.caution !== caution.id),
                 )
               }
             />
-            {mine && k.asksClearance && (
+            {mine && caution.asksClearance && (
               <div className="mb-1 ml-6 grid grid-cols-2 gap-2">
                 <Field
                   label="Cleared by"
                   value={mine.clearedBy ?? ''}
-                  onChange={(e) => change(k.id, { clearedBy: e.target.value || undefined })}
+                  onChange={(event) =>
+                    change(caution.id, { clearedBy: event.target.value || undefined })
+                  }
                 />
                 <Field
                   label="on"
                   type="date"
                   value={mine.clearedOn ?? ''}
-                  onChange={(e) => change(k.id, { clearedOn: e.target.value || undefined })}
+                  onChange={(event) =>
+                    change(caution.id, { clearedOn: event.target.value || undefined })
+                  }
                 />
               </div>
             )}
@@ -88,28 +98,28 @@ export function CautionsField({
       })}
       <FaultText text={fault('cautions.clearance')} />
       <h3 className="mt-2 text-sm">Written restrictions of a clinician</h3>
-      {restrictions.map((r, k) => (
+      {restrictions.map((restriction, k) => (
         <fieldset key={k} className="mt-1 space-y-1 border-l-2 border-warn pl-2">
           <legend className="sr-only">Restriction {k + 1}</legend>
           <div className="grid grid-cols-2 gap-2">
             <Field
               label="Written by"
-              value={r.by}
-              onChange={(e) => changeRestriction(k, { by: e.target.value })}
+              value={restriction.by}
+              onChange={(event) => changeRestriction(k, { by: event.target.value })}
               fault={fault('restrictions.by')}
             />
             <Field
               label="on"
               type="date"
-              value={r.on}
-              onChange={(e) => changeRestriction(k, { on: e.target.value })}
+              value={restriction.on}
+              onChange={(event) => changeRestriction(k, { on: event.target.value })}
               fault={fault('restrictions.on')}
             />
           </div>
           <Field
             label="It says"
-            value={r.text}
-            onChange={(e) => changeRestriction(k, { text: e.target.value })}
+            value={restriction.text}
+            onChange={(event) => changeRestriction(k, { text: event.target.value })}
             fault={fault('restrictions.text')}
           />
           <div className="grid grid-cols-2 gap-2">
@@ -117,22 +127,22 @@ export function CautionsField({
               label="Most knee bend"
               unit="°"
               inputMode="numeric"
-              value={r.kneeMaxDeg ?? ''}
-              onChange={(e) => changeRestriction(k, { kneeMaxDeg: number(e.target.value) })}
+              value={restriction.kneeMaxDeg ?? ''}
+              onChange={(event) => changeRestriction(k, { kneeMaxDeg: number(event.target.value) })}
               fault={fault('restrictions.kneeMaxDeg')}
             />
             <Field
               label="Most hip bend"
               unit="°"
               inputMode="numeric"
-              value={r.hipMaxDeg ?? ''}
-              onChange={(e) => changeRestriction(k, { hipMaxDeg: number(e.target.value) })}
+              value={restriction.hipMaxDeg ?? ''}
+              onChange={(event) => changeRestriction(k, { hipMaxDeg: number(event.target.value) })}
               fault={fault('restrictions.hipMaxDeg')}
             />
           </div>
           <Tick
             label="no load on the back"
-            checked={r.noLoadedBack}
+            checked={restriction.noLoadedBack}
             onChange={(on) => changeRestriction(k, { noLoadedBack: on })}
           />
           <Button

@@ -34,7 +34,7 @@ export function ClientPage() {
   const failed = [clients, today].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!clients.data || !today.data) return <Waiting what="Loading" />
-  const client = clients.data.find((c) => c.id === id)
+  const client = clients.data.find((listed) => listed.id === id)
   if (!client)
     return (
       <Quiet>
@@ -114,16 +114,17 @@ function Head({ client }: { client: Client }) {
   )
 }
 
-function OpenSession({ session: s }: { session: Today['open'][number] }) {
+function OpenSession({ session: session }: { session: Today['open'][number] }) {
   return (
     <section aria-label="Open session" className="flex flex-wrap items-baseline gap-x-4">
       <h2 className="text-lg">Open session</h2>
       <span className="min-w-0 flex-1 text-sm text-ink-2">
-        begun {day(s.createdAt)} at {s.gymName}: {s.names.join(', ') || 'nothing in it yet'}
+        begun {day(session.createdAt)} at {session.gymName}:{' '}
+        {session.names.join(', ') || 'nothing in it yet'}
       </span>
       <Link
         className="inline-flex min-h-8 items-center border border-ink bg-ink px-3 text-sm font-medium text-paper"
-        to={`/floor/${s.id}`}
+        to={`/floor/${session.id}`}
       >
         Go on
       </Link>
@@ -132,25 +133,27 @@ function OpenSession({ session: s }: { session: Today['open'][number] }) {
 }
 
 /** All exercises of the next session with sets, repetitions and loads, and the way to start it. */
-function Next({ planned: p }: { planned: Today['planned'][number] }) {
-  const week = useWeek(p.planId)
-  const start = useStartPlanned(p.planId)
+function Next({ planned: session }: { planned: Today['planned'][number] }) {
+  const week = useWeek(session.planId)
+  const start = useStartPlanned(session.planId)
   const [unit] = useMassUnit()
-  const items = week.data?.days[p.day]?.bouts.flatMap((b) => b.items)
+  const items = week.data?.days[session.day]?.bouts.flatMap((bout) => bout.items)
   return (
     <section aria-label="Next session">
       <div className="flex flex-wrap items-baseline gap-x-4 border-b border-ink pb-1">
         <h2 className="text-lg">Next session</h2>
         <span className="text-sm">
-          {dayWords(p.on)}, {p.minutes} minutes at {p.gymName}
-          {p.step ? `, week ${p.step} of the block` : ''}
+          {dayWords(session.on)}, {session.minutes} minutes at {session.gymName}
+          {session.step ? `, week ${session.step} of the block` : ''}
         </span>
         <span className="ml-auto">
-          {p.names.length > 0 && (
+          {session.names.length > 0 && (
             <Button
               look="ink"
               disabled={start.isPending}
-              onClick={() => start.mutate({ day: p.day, ...(p.step ? { step: p.step } : {}) })}
+              onClick={() =>
+                start.mutate({ day: session.day, ...(session.step ? { step: session.step } : {}) })
+              }
             >
               Start
             </Button>
@@ -163,7 +166,7 @@ function Next({ planned: p }: { planned: Today['planned'][number] }) {
       {items && items.length === 0 && (
         <Quiet>
           Nothing in it yet.{' '}
-          <Link className={LINK} to={`/weeks/${p.planId}`}>
+          <Link className={LINK} to={`/weeks/${session.planId}`}>
             Fill the plan
           </Link>
         </Quiet>
@@ -171,8 +174,8 @@ function Next({ planned: p }: { planned: Today['planned'][number] }) {
       {items && items.length > 0 && (
         <table className="w-full text-base">
           <tbody>
-            {items.map((i) => (
-              <NextLine key={i.id} item={i} unit={unit} />
+            {items.map((item) => (
+              <NextLine key={item.id} item={item} unit={unit} />
             ))}
           </tbody>
         </table>
@@ -183,10 +186,10 @@ function Next({ planned: p }: { planned: Today['planned'][number] }) {
 
 type Item = Week['days'][number]['bouts'][number]['items'][number]
 
-function NextLine({ item: i, unit }: { item: Item; unit: 'kg' | 'lb' }) {
-  const loads = i.load
+function NextLine({ item: item, unit }: { item: Item; unit: 'kg' | 'lb' }) {
+  const loads = item.load
     ? loadsWords(
-        i.load.sets.map((s) => s.load),
+        item.load.sets.map((set) => set.load),
         unit,
       )
     : ''
@@ -194,15 +197,17 @@ function NextLine({ item: i, unit }: { item: Item; unit: 'kg' | 'lb' }) {
     <tr className="border-b border-rule/60">
       <th scope="row" className="py-1.5 text-left font-medium">
         <span className="flex items-center gap-2">
-          <Thumb candidateId={i.candidateId} className="size-9" />
+          <Thumb candidateId={item.candidateId} className="size-9" />
           <span>
-            {i.name}
-            {i.refusal && <span className="block text-sm font-normal text-warn">{i.refusal}</span>}
+            {item.name}
+            {item.refusal && (
+              <span className="block text-sm font-normal text-warn">{item.refusal}</span>
+            )}
           </span>
         </span>
       </th>
       <td className="py-1.5 text-right text-sm sm:whitespace-nowrap">
-        {prescriptionWords(i.prescription)}
+        {prescriptionWords(item.prescription)}
       </td>
       <td className="py-1.5 pl-3 text-right text-sm sm:w-40">
         {loads || <span className="text-ink-2">load by feel</span>}
@@ -216,14 +221,19 @@ function Care({ client }: { client: Client }) {
   const catalogue = useCatalogue()
   const words = catalogue.data ? cautionWords(client, catalogue.data.cautions) : ''
   const sore = client.pain.map(
-    (p) => catalogue.data?.painFlags.find((f) => f.id === p.joint)?.label ?? p.joint,
+    (soreness) =>
+      catalogue.data?.painFlags.find((painFlag) => painFlag.id === soreness.joint)?.label ??
+      soreness.joint,
   )
   return (
     <section aria-label="To mind">
       <h2 className="border-b border-ink text-lg">To mind</h2>
-      {client.restrictions.map((r) => (
-        <p key={`${r.by} ${r.on}`} className="border-l-2 border-warn px-2 py-1 text-sm">
-          {r.text} <span className="text-ink-2">({r.by})</span>
+      {client.restrictions.map((restriction) => (
+        <p
+          key={`${restriction.by} ${restriction.on}`}
+          className="border-l-2 border-warn px-2 py-1 text-sm"
+        >
+          {restriction.text} <span className="text-ink-2">({restriction.by})</span>
         </p>
       ))}
       <p className="py-1 text-sm">
@@ -238,15 +248,15 @@ function Care({ client }: { client: Client }) {
 }
 
 function BodyFacts({ client }: { client: Client }) {
-  const m = useMeasurements(client.id)
-  const kinds = m.data?.kinds.filter((k) => k.kind !== 'MASS') ?? []
-  const measured = kinds.filter((k) => k.origin === 'MEASURED')
+  const measurements = useMeasurements(client.id)
+  const kinds = measurements.data?.kinds.filter((kind) => kind.kind !== 'MASS') ?? []
+  const measured = kinds.filter((kind) => kind.origin === 'MEASURED')
   return (
     <section aria-label="Body">
       <h2 className="border-b border-ink text-lg">Body</h2>
       <p className="py-1 text-sm">
-        {m.data
-          ? `${measured.length} of ${kinds.length} measured; the rest is estimated. The ankle bends to ${Math.round(m.data.dorsiflexionDeg)}° under load.`
+        {measurements.data
+          ? `${measured.length} of ${kinds.length} measured; the rest is estimated. The ankle bends to ${Math.round(measurements.data.dorsiflexionDeg)}° under load.`
           : 'Loading …'}{' '}
         <Link className={LINK} to={`/clients/${client.id}/body`}>
           Measure, and lifts that are known
@@ -262,13 +272,13 @@ function PlansOf({ clientId }: { clientId: string }) {
     <section aria-label="Plans">
       <h2 className="border-b border-ink text-lg">Plans</h2>
       <ul className="text-sm">
-        {plans.data?.slice(0, NEWEST).map((p) => (
-          <li key={p.id} className="py-1">
-            <Link className={LINK} to={`/weeks/${p.id}`}>
-              {p.name}
+        {plans.data?.slice(0, NEWEST).map((plan) => (
+          <li key={plan.id} className="py-1">
+            <Link className={LINK} to={`/weeks/${plan.id}`}>
+              {plan.name}
             </Link>{' '}
             <span className="text-ink-2">
-              {p.days} {p.days === 1 ? 'session' : 'sessions'} a week
+              {plan.days} {plan.days === 1 ? 'session' : 'sessions'} a week
             </span>
           </li>
         ))}
@@ -284,7 +294,7 @@ function PlansOf({ clientId }: { clientId: string }) {
 
 function SessionsOf({ clientId }: { clientId: string }) {
   const sessions = useSessions(clientId)
-  const done = sessions.data?.filter((s) => s.finishedAt) ?? []
+  const done = sessions.data?.filter((session) => session.finishedAt) ?? []
   return (
     <section aria-label="Sessions">
       <h2 className="border-b border-ink text-lg">Sessions</h2>

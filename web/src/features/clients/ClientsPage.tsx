@@ -17,7 +17,7 @@ export function ClientsPage() {
   const failed = [clients, catalogue].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!clients.data || !catalogue.data) return <Waiting what="Loading" />
-  const client = clients.data.find((c) => c.id === chosen)
+  const client = clients.data.find((listed) => listed.id === chosen)
   return (
     <div className={`grid gap-6 ${chosen ? 'lg:grid-cols-[minmax(0,1fr)_24rem]' : ''}`}>
       <section aria-label="Clients" className="min-w-0">
@@ -64,55 +64,55 @@ export function ClientsPage() {
               </tr>
             </thead>
             <tbody>
-              {clients.data.map((c) => (
+              {clients.data.map((listed) => (
                 <tr
-                  key={c.id}
-                  className={`border-b border-rule/60 ${c.id === chosen ? 'bg-paper-2' : ''}`}
+                  key={listed.id}
+                  className={`border-b border-rule/60 ${listed.id === chosen ? 'bg-paper-2' : ''}`}
                 >
                   <th scope="row" className="py-1.5 text-left font-semibold">
-                    <Link className="hover:underline" to={`/clients/${c.id}`}>
-                      {c.name}
+                    <Link className="hover:underline" to={`/clients/${listed.id}`}>
+                      {listed.name}
                     </Link>
                   </th>
                   <td className="hidden pl-3 text-right whitespace-nowrap sm:table-cell">
-                    {trim(100 * c.statureM, 1)} cm
+                    {trim(100 * listed.statureM, 1)} cm
                   </td>
                   <td className="hidden pl-3 text-right whitespace-nowrap sm:table-cell">
-                    {c.massKg} kg
+                    {listed.massKg} kg
                   </td>
-                  <td className="hidden px-4 sm:table-cell">{c.thigh.toLowerCase()}</td>
-                  <td className="hidden pr-4 sm:table-cell">{ANKLE_WORDS[c.ankle]}</td>
-                  <td className={`pr-4 ${c.pain.length > 0 ? 'text-warn' : 'text-ink-2'}`}>
-                    {c.pain.length === 0
+                  <td className="hidden px-4 sm:table-cell">{listed.thigh.toLowerCase()}</td>
+                  <td className="hidden pr-4 sm:table-cell">{ANKLE_WORDS[listed.ankle]}</td>
+                  <td className={`pr-4 ${listed.pain.length > 0 ? 'text-warn' : 'text-ink-2'}`}>
+                    {listed.pain.length === 0
                       ? '–'
-                      : c.pain
+                      : listed.pain
                           .map((p) =>
                             catalogue.data.painFlags
-                              .find((f) => f.id === p.joint)
+                              .find((painFlag) => painFlag.id === p.joint)
                               ?.label.replace('sore ', ''),
                           )
                           .join(', ')}
                   </td>
-                  <td className="text-sm">{cautionWords(c, catalogue.data.cautions)}</td>
+                  <td className="text-sm">{cautionWords(listed, catalogue.data.cautions)}</td>
                   <td className="text-right sm:whitespace-nowrap">
                     <Button
                       look="bare"
-                      aria-label={`Change ${c.name}`}
-                      onClick={() => setChosen(c.id)}
+                      aria-label={`Change ${listed.name}`}
+                      onClick={() => setChosen(listed.id)}
                     >
                       Change
                     </Button>
                     <Link
                       className="px-2 text-sm text-accent-2 underline"
-                      aria-label={`Measure ${c.name}`}
-                      to={`/clients/${c.id}/body`}
+                      aria-label={`Measure ${listed.name}`}
+                      to={`/clients/${listed.id}/body`}
                     >
                       Measure
                     </Link>
                     <Link
                       className="px-2 text-sm text-accent-2 underline"
-                      aria-label={`Record of ${c.name}`}
-                      to={`/record/${c.id}`}
+                      aria-label={`Record of ${listed.name}`}
+                      to={`/record/${listed.id}`}
                     >
                       Record
                     </Link>

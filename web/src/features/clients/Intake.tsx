@@ -66,7 +66,10 @@ export function Intake({
         pain,
         profile,
         cautions,
-        restrictions: restrictions.map((r) => ({ ...r, on: r.on || undefined })),
+        restrictions: restrictions.map((restriction) => ({
+          ...restriction,
+          on: restriction.on || undefined,
+        })),
       }
       return client
         ? answer(
@@ -84,8 +87,8 @@ export function Intake({
     },
   })
   const problem = save.error instanceof Problem ? save.error : null
-  const onSubmit = (e: FormEvent) => {
-    e.preventDefault()
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault()
     save.mutate()
   }
   return (
@@ -99,7 +102,7 @@ export function Intake({
       <Field
         label="Name"
         value={name}
-        onChange={(e) => setName(e.target.value)}
+        onChange={(event) => setName(event.target.value)}
         fault={problem?.fault('name')}
         autoFocus
       />
@@ -109,7 +112,7 @@ export function Intake({
           unit="cm"
           inputMode="decimal"
           value={stature}
-          onChange={(e) => setStature(e.target.value)}
+          onChange={(event) => setStature(event.target.value)}
           fault={inCentimetres(problem?.fault('statureM'))}
         />
         <Field
@@ -117,7 +120,7 @@ export function Intake({
           unit="kg"
           inputMode="decimal"
           value={mass}
-          onChange={(e) => setMass(e.target.value)}
+          onChange={(event) => setMass(event.target.value)}
           fault={problem?.fault('massKg')}
         />
       </div>
@@ -147,13 +150,13 @@ export function Intake({
         catalogue={catalogue}
         pain={pain}
         onPain={setPain}
-        fault={(f) => problem?.fault(f)}
+        fault={(field) => problem?.fault(field)}
       />
       <ProfileField
         catalogue={catalogue}
         profile={profile}
         onProfile={setProfile}
-        fault={(f) => problem?.fault(f)}
+        fault={(field) => problem?.fault(field)}
       />
       <CautionsField
         known={catalogue.cautions}
@@ -162,7 +165,7 @@ export function Intake({
         restrictions={restrictions}
         onCautions={setCautions}
         onRestrictions={setRestrictions}
-        fault={(f) => problem?.fault(f)}
+        fault={(field) => problem?.fault(field)}
       />
       {save.isError && <Trouble error={save.error} />}
       <div className="sticky bottom-0 z-10 flex gap-2 border-t border-rule bg-paper py-2">
@@ -179,6 +182,6 @@ export function Intake({
 /** The server speaks metres; the coach typed centimetres. */
 function inCentimetres(fault?: string): string | undefined {
   return fault
-    ?.replace(/([\d.]+)(?= (?:is not|to)| m$)/g, (n) => String(Math.round(100 * Number(n))))
+    ?.replace(/([\d.]+)(?= (?:is not|to)| m$)/g, (name) => String(Math.round(100 * Number(name))))
     .replace(/ m$/, ' cm')
 }

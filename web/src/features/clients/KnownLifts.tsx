@@ -23,8 +23,8 @@ export function KnownLifts({ clientId }: { clientId: string }) {
   const [reserve, setReserve] = useState('1')
   const [on, setOn] = useState(today)
   const [removed, setRemoved] = useState<Lift | null>(null)
-  const put = (l: Lifts) => {
-    queries.setQueryData(keys.lifts(clientId), l)
+  const put = (otherLifts: Lifts) => {
+    queries.setQueryData(keys.lifts(clientId), otherLifts)
     afterClientChanged(queries)
   }
   const post = (l: {
@@ -52,19 +52,19 @@ export function KnownLifts({ clientId }: { clientId: string }) {
     },
   })
   const remove = useMutation({
-    mutationFn: (l: Lift) =>
+    mutationFn: (lift: Lift) =>
       answer(
         api.DELETE('/api/clients/{clientId}/lifts/{liftId}', {
-          params: { path: { clientId, liftId: l.id } },
+          params: { path: { clientId, liftId: lift.id } },
         }),
       ),
-    onSuccess: (all, l) => {
-      setRemoved(l)
+    onSuccess: (all, lift) => {
+      setRemoved(lift)
       put(all)
     },
   })
   const restore = useMutation({
-    mutationFn: (l: Lift) => post(l),
+    mutationFn: (lift: Lift) => post(lift),
     onSuccess: (l) => {
       setRemoved(null)
       put(l)
@@ -73,8 +73,8 @@ export function KnownLifts({ clientId }: { clientId: string }) {
   if (lifts.isError) return <Trouble error={lifts.error} retry={() => void lifts.refetch()} />
   if (!lifts.data || !catalogue.data) return <Waiting what="Loading" />
   const problem = add.error instanceof Problem ? add.error : null
-  const onSubmit = (e: FormEvent) => {
-    e.preventDefault()
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault()
     add.mutate()
   }
   return (
@@ -88,20 +88,20 @@ export function KnownLifts({ clientId }: { clientId: string }) {
         {lifts.data.strength ? 'by these lifts' : 'estimated from mass and stature'}).
       </p>
       <ul>
-        {lifts.data.lifts.map((l) => (
+        {lifts.data.lifts.map((lift) => (
           <li
-            key={l.id}
+            key={lift.id}
             className="flex items-baseline gap-3 border-b border-rule/60 py-0.5 text-sm"
             data-testid="lift"
           >
             <span className="flex-1">
-              <b className="font-medium">{l.name}</b> {setWords(l)} · {day(l.on)}
+              <b className="font-medium">{lift.name}</b> {setWords(lift)} · {day(lift.on)}
             </span>
             <Button
               look="bare"
               className="!min-h-6 !py-0"
-              aria-label={`Remove the lift ${l.name}`}
-              onClick={() => remove.mutate(l)}
+              aria-label={`Remove the lift ${lift.name}`}
+              onClick={() => remove.mutate(lift)}
             >
               Remove
             </Button>
@@ -127,14 +127,14 @@ export function KnownLifts({ clientId }: { clientId: string }) {
           <select
             className="mt-0.5 w-full border border-edge px-1 py-1.5 text-base text-ink"
             value={candidateId}
-            onChange={(e) => setCandidate(e.target.value)}
+            onChange={(event) => setCandidate(event.target.value)}
           >
-            {catalogue.data.exercises.flatMap((x) =>
-              x.candidates
-                .filter((c) => !c.own)
-                .map((c) => (
-                  <option key={c.id} value={c.id}>
-                    {c.name}
+            {catalogue.data.exercises.flatMap((exercise) =>
+              exercise.candidates
+                .filter((candidate) => !candidate.own)
+                .map((candidate) => (
+                  <option key={candidate.id} value={candidate.id}>
+                    {candidate.name}
                   </option>
                 )),
             )}
@@ -145,28 +145,28 @@ export function KnownLifts({ clientId }: { clientId: string }) {
           unit="kg"
           inputMode="decimal"
           value={load}
-          onChange={(e) => setLoad(e.target.value)}
+          onChange={(event) => setLoad(event.target.value)}
           fault={problem?.fault('loadKg')}
         />
         <Field
           label="Repetitions"
           inputMode="numeric"
           value={repetitions}
-          onChange={(e) => setRepetitions(e.target.value)}
+          onChange={(event) => setRepetitions(event.target.value)}
           fault={problem?.fault('repetitions')}
         />
         <Field
           label="In reserve"
           inputMode="decimal"
           value={reserve}
-          onChange={(e) => setReserve(e.target.value)}
+          onChange={(event) => setReserve(event.target.value)}
           fault={problem?.fault('reserve')}
         />
         <Field
           label="Done on"
           type="date"
           value={on}
-          onChange={(e) => setOn(e.target.value)}
+          onChange={(event) => setOn(event.target.value)}
           fault={problem?.fault('on')}
         />
         <Button type="submit" className="!min-h-9" disabled={add.isPending}>

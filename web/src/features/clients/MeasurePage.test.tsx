@@ -5,7 +5,7 @@ import { afterEach, expect, test, vi } from 'vitest'
 import type { MeasuredKind, Measurements } from '../../api/client'
 import { MeasurePage } from './MeasurePage'
 
-const kind = (k: Partial<MeasuredKind>): MeasuredKind => ({
+const kind = (partial: Partial<MeasuredKind>): MeasuredKind => ({
   kind: 'THIGH',
   label: 'thigh length',
   unit: 'm',
@@ -13,7 +13,7 @@ const kind = (k: Partial<MeasuredKind>): MeasuredKind => ({
   how: 'From the hip to the knee.',
   origin: 'ESTIMATED',
   readings: [],
-  ...k,
+  ...partial,
 })
 
 const measurements: Measurements = {

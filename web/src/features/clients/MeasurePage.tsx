@@ -34,8 +34,8 @@ export function MeasurePage() {
   const measurements = useMeasurements(id!)
   const queries = useQueryClient()
   const [params, setParams] = useSearchParams()
-  const put = (m: Measurements) => {
-    queries.setQueryData(keys.measurements(m.clientId), m)
+  const put = (otherMeasurements: Measurements) => {
+    queries.setQueryData(keys.measurements(otherMeasurements.clientId), otherMeasurements)
     afterClientChanged(queries)
   }
   const [removed, setRemoved] = useState<{ kind: MeasuredKind; reading: Reading } | null>(null)
@@ -74,8 +74,8 @@ export function MeasurePage() {
   if (!measurements.data) return <Waiting what="Loading" />
   const m = measurements.data
   const chosen =
-    m.kinds.find((k) => k.kind === params.get('kind')) ??
-    m.kinds.find((k) => k.origin !== 'MEASURED' && k.kind === 'THIGH') ??
+    m.kinds.find((kind) => kind.kind === params.get('kind')) ??
+    m.kinds.find((kind) => kind.origin !== 'MEASURED' && kind.kind === 'THIGH') ??
     m.kinds[0]!
   const choose = (kind: string) => setParams({ kind }, { replace: true })
   return (
@@ -89,7 +89,7 @@ export function MeasurePage() {
         </div>
         <p className="py-1 text-sm text-ink-2">
           The ankle bends to {Math.round(m.dorsiflexionDeg)}° under load
-          {m.kinds.some((k) => k.kind === 'KNEE_TO_WALL' && k.origin === 'MEASURED')
+          {m.kinds.some((kind) => kind.kind === 'KNEE_TO_WALL' && kind.origin === 'MEASURED')
             ? ', from the knee to the wall; the stiffer side counts.'
             : ', by the intake’s word: measure the knee to the wall.'}
         </p>
@@ -115,50 +115,52 @@ export function MeasurePage() {
               </tr>
             </thead>
             <tbody>
-              {m.kinds.map((k) => (
+              {m.kinds.map((kind) => (
                 <tr
-                  key={k.kind}
-                  className={`border-b border-rule/60 ${k.kind === chosen.kind ? 'bg-paper-2' : ''}`}
-                  data-kind={k.kind}
+                  key={kind.kind}
+                  className={`border-b border-rule/60 ${kind.kind === chosen.kind ? 'bg-paper-2' : ''}`}
+                  data-kind={kind.kind}
                 >
                   <th scope="row" className="py-1 text-left font-medium">
-                    {k.label}
+                    {kind.label}
                   </th>
                   <td className="text-right font-semibold whitespace-nowrap">
-                    {k.used === undefined ? '–' : readingValue(k.unit, k.used)}
+                    {kind.used === undefined ? '–' : readingValue(kind.unit, kind.used)}
                   </td>
                   <td className="pl-3 whitespace-nowrap">
-                    {k.origin === 'MEASURED' ? (
+                    {kind.origin === 'MEASURED' ? (
                       <>
-                        measured {day(k.readings.at(-1)!.on)}
-                        {k.error !== undefined && k.error > 0 && (
-                          <span className="text-ink-2"> ± {spread(k)}</span>
+                        measured {day(kind.readings.at(-1)!.on)}
+                        {kind.error !== undefined && kind.error > 0 && (
+                          <span className="text-ink-2"> ± {spread(kind)}</span>
                         )}
                       </>
                     ) : (
-                      <span className="text-ink-2">{ORIGIN[k.origin]}</span>
+                      <span className="text-ink-2">{ORIGIN[kind.origin]}</span>
                     )}
                   </td>
                   <td>
                     <ReadingsPlot
-                      readings={k.readings}
-                      label={`${k.label}: ${k.readings.map((r) => `${readingValue(k.unit, r.value)} ${r.side === 'NONE' ? '' : r.side.toLowerCase()} ${day(r.on)}`).join(', ')}`}
+                      readings={kind.readings}
+                      label={`${kind.label}: ${kind.readings.map((reading) => `${readingValue(kind.unit, reading.value)} ${reading.side === 'NONE' ? '' : reading.side.toLowerCase()} ${day(reading.on)}`).join(', ')}`}
                     />
                   </td>
                   <td className="text-right whitespace-nowrap">
-                    {k.readings.length > 0 && (
+                    {kind.readings.length > 0 && (
                       <Button
                         look="bare"
-                        aria-label={`Remove the last reading of ${k.label}`}
-                        onClick={() => remove.mutate({ kind: k, reading: k.readings.at(-1)! })}
+                        aria-label={`Remove the last reading of ${kind.label}`}
+                        onClick={() =>
+                          remove.mutate({ kind: kind, reading: kind.readings.at(-1)! })
+                        }
                       >
                         Remove last
                       </Button>
                     )}
                     <Button
                       look="bare"
-                      aria-label={`Measure ${k.label}`}
-                      onClick={() => choose(k.kind)}
+                      aria-label={`Measure ${kind.label}`}
+                      onClick={() => choose(kind.kind)}
                     >
                       Measure
                     </Button>
@@ -168,9 +170,13 @@ export function MeasurePage() {
             </tbody>
           </table>
         </div>
-        {m.notes.map((n) => (
-          <p key={n} role="alert" className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm">
-            {n}
+        {m.notes.map((note) => (
+          <p
+            key={note}
+            role="alert"
+            className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm"
+          >
+            {note}
           </p>
         ))}
         {removed && (
@@ -189,12 +195,12 @@ export function MeasurePage() {
   )
 }
 
-function spread(k: MeasuredKind): string {
-  return k.unit === 'm'
-    ? `${(100 * k.error!).toFixed(1)} cm`
-    : k.unit === 'deg'
-      ? `${k.error!.toFixed(0)}°`
-      : `${k.error!.toFixed(1)} kg`
+function spread(kind: MeasuredKind): string {
+  return kind.unit === 'm'
+    ? `${(100 * kind.error!).toFixed(1)} cm`
+    : kind.unit === 'deg'
+      ? `${kind.error!.toFixed(0)}°`
+      : `${kind.error!.toFixed(1)} kg`
 }
 
 function NewReading({
@@ -231,8 +237,8 @@ function NewReading({
     },
   })
   const problem = save.error instanceof Problem ? save.error : null
-  const onSubmit = (e: FormEvent) => {
-    e.preventDefault()
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault()
     save.mutate()
   }
   return (
@@ -260,14 +266,14 @@ function NewReading({
           unit={unit.unit}
           inputMode="decimal"
           value={text}
-          onChange={(e) => setText(e.target.value)}
+          onChange={(event) => setText(event.target.value)}
           fault={inCoachUnit(kind.unit, problem?.fault('value'))}
         />
         <Field
           label="Day"
           type="date"
           value={on}
-          onChange={(e) => setOn(e.target.value)}
+          onChange={(event) => setOn(event.target.value)}
           fault={problem?.fault('on')}
         />
       </div>
@@ -288,6 +294,6 @@ function NewReading({
 function inCoachUnit(unit: string, fault?: string): string | undefined {
   if (unit !== 'm' || !fault?.includes(' is not within ')) return fault
   return fault
-    .replace(/[\d.]+/g, (n) => String(Math.round(1000 * Number(n)) / 10))
+    .replace(/[\d.]+/g, (name) => String(Math.round(1000 * Number(name)) / 10))
     .replace(/ m$/, ' cm')
 }

@@ -48,7 +48,7 @@ export function OwnData({ client, onErased }: { client: Client; onErased?: () =>
             <Field
               label={`Write the name, ${client.name}, to erase`}
               value={name}
-              onChange={(e) => setName(e.target.value)}
+              onChange={(event) => setName(event.target.value)}
             />
             {erase.isError && <Trouble error={erase.error} />}
             <div className="flex gap-2">

@@ -12,59 +12,65 @@ type Props = {
 
 /** Sore joints: what makes each hurt, and which of the two schools the coach begins with. */
 export function PainField({ catalogue, pain, onPain, fault }: Props) {
-  const change = (s: Soreness) => onPain(pain.map((p) => (p.joint === s.joint ? s : p)))
+  const change = (soreness: Soreness) =>
+    onPain(
+      pain.map((otherSoreness) =>
+        otherSoreness.joint === soreness.joint ? soreness : otherSoreness,
+      ),
+    )
   return (
     <fieldset>
       <legend className="text-sm text-ink-2">Hurts today</legend>
-      {catalogue.painFlags.map((f) => {
-        const mine = pain.find((p) => p.joint === f.id)
+      {catalogue.painFlags.map((painFlag) => {
+        const mine = pain.find((soreness) => soreness.joint === painFlag.id)
         return (
-          <div key={f.id}>
+          <div key={painFlag.id}>
             <Tick
-              label={f.label}
+              label={painFlag.label}
               checked={mine !== undefined}
               onChange={(on) =>
                 onPain(
                   on
-                    ? [...pain, { joint: f.id, movements: [], approach: 'LEAVE_OUT' }]
-                    : pain.filter((p) => p.joint !== f.id),
+                    ? [...pain, { joint: painFlag.id, movements: [], approach: 'LEAVE_OUT' }]
+                    : pain.filter((soreness) => soreness.joint !== painFlag.id),
                 )
               }
             />
             {mine && (
               <div className="mb-1 ml-6 border-l-2 border-warn pl-2 text-sm">
-                {f.movements.map((m) => (
+                {painFlag.movements.map((movement) => (
                   <Tick
-                    key={m.id}
-                    label={m.label}
-                    checked={mine.movements.includes(m.id)}
+                    key={movement.id}
+                    label={movement.label}
+                    checked={mine.movements.includes(movement.id)}
                     onChange={(on) =>
                       change({
                         ...mine,
                         movements: on
-                          ? [...mine.movements, m.id]
-                          : mine.movements.filter((x) => x !== m.id),
+                          ? [...mine.movements, movement.id]
+                          : mine.movements.filter((otherMovement) => otherMovement !== movement.id),
                       })
                     }
                   />
                 ))}
                 <label className="block">
-                  <span className="text-ink-2">Begin with: {f.label}</span>
+                  <span className="text-ink-2">Begin with: {painFlag.label}</span>
                   <select
                     className="mt-0.5 w-full border border-edge px-1 py-1"
                     value={mine.approach}
-                    onChange={(e) =>
-                      change({ ...mine, approach: e.target.value as Soreness['approach'] })
+                    onChange={(event) =>
+                      change({ ...mine, approach: event.target.value as Soreness['approach'] })
                     }
                   >
                     {catalogue.approaches
                       .filter(
-                        (a) =>
-                          a.id !== 'LESS_RANGE' || (f.id !== 'LOWER_BACK' && f.id !== 'SHOULDER'),
+                        (approach) =>
+                          approach.id !== 'LESS_RANGE' ||
+                          (painFlag.id !== 'LOWER_BACK' && painFlag.id !== 'SHOULDER'),
                       )
-                      .map((a) => (
-                        <option key={a.id} value={a.id}>
-                          {a.label}
+                      .map((approach) => (
+                        <option key={approach.id} value={approach.id}>
+                          {approach.label}
                         </option>
                       ))}
                   </select>

@@ -14,7 +14,7 @@ type Props = {
 
 /** Training age, schedule, habits, likes: what is known beyond the body. Everything may be left out. */
 export function ProfileField({ catalogue, profile, onProfile, fault }: Props) {
-  const change = (p: Partial<Profile>) => onProfile({ ...profile, ...p })
+  const change = (partial: Partial<Profile>) => onProfile({ ...profile, ...partial })
   const whole = (text: string) =>
     text.trim() === '' ? undefined : Math.round(Number(text)) || undefined
   const said = [
@@ -31,8 +31,11 @@ export function ProfileField({ catalogue, profile, onProfile, fault }: Props) {
     profile.likes.includes(id) ? 'likes' : profile.dislikes.includes(id) ? 'dislikes' : ''
   const like = (id: string, how: string) =>
     change({
-      likes: [...profile.likes.filter((x) => x !== id), ...(how === 'likes' ? [id] : [])],
-      dislikes: [...profile.dislikes.filter((x) => x !== id), ...(how === 'dislikes' ? [id] : [])],
+      likes: [...profile.likes.filter((text) => text !== id), ...(how === 'likes' ? [id] : [])],
+      dislikes: [
+        ...profile.dislikes.filter((dislike) => dislike !== id),
+        ...(how === 'dislikes' ? [id] : []),
+      ],
     })
   return (
     <details open={said > 0}>
@@ -55,14 +58,14 @@ export function ProfileField({ catalogue, profile, onProfile, fault }: Props) {
             label="Days a week"
             inputMode="numeric"
             value={profile.daysAWeek ?? ''}
-            onChange={(e) => change({ daysAWeek: whole(e.target.value) })}
+            onChange={(event) => change({ daysAWeek: whole(event.target.value) })}
             fault={fault('daysAWeek')}
           />
           <Field
             label="Minutes a session"
             inputMode="numeric"
             value={profile.minutes ?? ''}
-            onChange={(e) => change({ minutes: whole(e.target.value) })}
+            onChange={(event) => change({ minutes: whole(event.target.value) })}
             fault={fault('minutes')}
           />
         </div>
@@ -77,14 +80,16 @@ export function ProfileField({ catalogue, profile, onProfile, fault }: Props) {
         />
         <fieldset>
           <legend className="text-sm text-ink-2">Where it goes instead</legend>
-          {catalogue.habits.map((h) => (
+          {catalogue.habits.map((habit) => (
             <Tick
-              key={h.id}
-              label={h.label}
-              checked={profile.habits.includes(h.id)}
+              key={habit.id}
+              label={habit.label}
+              checked={profile.habits.includes(habit.id)}
               onChange={(on) =>
                 change({
-                  habits: on ? [...profile.habits, h.id] : profile.habits.filter((x) => x !== h.id),
+                  habits: on
+                    ? [...profile.habits, habit.id]
+                    : profile.habits.filter((otherHabit) => otherHabit !== habit.id),
                 })
               }
             />
@@ -96,24 +101,24 @@ export function ProfileField({ catalogue, profile, onProfile, fault }: Props) {
             className="mt-0.5 w-full border border-edge bg-paper px-2 py-1"
             rows={2}
             value={profile.notes}
-            onChange={(e) => change({ notes: e.target.value })}
+            onChange={(event) => change({ notes: event.target.value })}
           />
         </label>
         <details>
           <summary className="py-1 text-sm">
             Likes and dislikes ({profile.likes.length + profile.dislikes.length})
           </summary>
-          {catalogue.exercises.map((x) => (
+          {catalogue.exercises.map((exercise) => (
             <label
-              key={x.id}
+              key={exercise.id}
               className="flex items-center justify-between gap-2 border-b border-rule/60 py-0.5 text-sm"
             >
-              {x.name}
+              {exercise.name}
               <select
-                aria-label={`How ${x.name} is liked`}
+                aria-label={`How ${exercise.name} is liked`}
                 className="border border-edge px-1 py-0.5"
-                value={liking(x.id)}
-                onChange={(e) => like(x.id, e.target.value)}
+                value={liking(exercise.id)}
+                onChange={(event) => like(exercise.id, event.target.value)}
               >
                 <option value="">–</option>
                 <option value="likes">likes it</option>

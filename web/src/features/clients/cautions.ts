@@ -7,16 +7,16 @@ export const ANKLE_WORDS: Record<Client['ankle'], string> = {
 }
 
 /** Cautions in a few words; what still waits for a clinician says so. */
-export function cautionWords(c: Client, known: Catalogue['cautions']): string {
-  const words = c.cautions.map((x) => {
-    const k = known.find((k) => k.id === x.caution)
-    return `${k?.label ?? x.caution}${k?.asksClearance && !x.clearedBy ? ' (not cleared)' : ''}`
+export function cautionWords(client: Client, known: Catalogue['cautions']): string {
+  const words = client.cautions.map((caution) => {
+    const listed = known.find((k) => k.id === caution.caution)
+    return `${listed?.label ?? caution.caution}${listed?.asksClearance && !caution.clearedBy ? ' (not cleared)' : ''}`
   })
-  if (c.restrictions.length > 0)
+  if (client.restrictions.length > 0)
     words.push(
-      c.restrictions.length === 1
+      client.restrictions.length === 1
         ? 'a written restriction'
-        : `${c.restrictions.length} written restrictions`,
+        : `${client.restrictions.length} written restrictions`,
     )
   return words.join(', ') || '–'
 }

@@ -45,7 +45,7 @@ export function ComparePage() {
   const candidates = candidateOptions(catalogue.data, candidateId)
   const name = (id: string) => list.find((c) => c.id === id)?.name ?? '…'
   const sides = bench.data?.sides ?? []
-  const box = frame(sides.flatMap((s) => s.phases.map((p) => p.side)))
+  const box = frame(sides.flatMap((side) => side.phases.map((phase) => phase.side)))
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
       <h1 className="sr-only">Two clients side by side</h1>
@@ -56,7 +56,7 @@ export function ComparePage() {
           text={name(first)}
           value={first}
           options={people}
-          onChange={(v) => put({ client: v }, 'step')}
+          onChange={(value) => put({ client: value }, 'step')}
         />{' '}
         and{' '}
         <WordMenu
@@ -64,15 +64,15 @@ export function ComparePage() {
           text={name(second)}
           value={second}
           options={people}
-          onChange={(v) => put({ other: v }, 'step')}
+          onChange={(value) => put({ other: value }, 'step')}
         />{' '}
         on{' '}
         <WordMenu
           label="Exercise"
-          text={candidates.find((c) => c.value === candidateId)?.label ?? ''}
+          text={candidates.find((candidate) => candidate.value === candidateId)?.label ?? ''}
           value={candidateId}
           options={candidates}
-          onChange={(v) => put({ candidate: v }, 'step')}
+          onChange={(value) => put({ candidate: value }, 'step')}
         />
         , each in the usual set-up as far as they take it.
       </p>
@@ -81,13 +81,13 @@ export function ComparePage() {
         <div
           className={`grid min-h-0 flex-1 gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_24rem] ${bench.isPlaceholderData ? 'opacity-60' : ''}`}
         >
-          {sides.map((s, k) => (
+          {sides.map((side, k) => (
             <OneSide
               key={k}
-              side={s}
+              side={side}
               box={box}
               at={at}
-              clientWords={build(list.find((c) => c.id === s.clientId))}
+              clientWords={build(list.find((c) => c.id === side.clientId))}
             />
           ))}
           <div
@@ -98,10 +98,10 @@ export function ComparePage() {
           >
             <h2 className="border-b border-ink text-lg">What differs, and why</h2>
             <ul className="mt-1 space-y-1.5 text-sm leading-snug" data-testid="differences">
-              {(bench.data?.sentences ?? []).map((x) => (
-                <li key={x}>{x}</li>
+              {(bench.data?.sentences ?? []).map((sentence) => (
+                <li key={sentence}>{sentence}</li>
               ))}
-              {sides.some((s) => s.obstacle) && (
+              {sides.some((side) => side.obstacle) && (
                 <li>
                   One of the two cannot take this exercise, so there are no figures to set against
                   each other.
@@ -163,14 +163,14 @@ function OneSide({
           {side.obstacle.reason} Missing: {side.obstacle.missing}.
         </p>
       )}
-      {side.cautions.map((c) => (
-        <p key={c} className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm">
-          <b>Caution:</b> {c}
+      {side.cautions.map((caution) => (
+        <p key={caution} className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm">
+          <b>Caution:</b> {caution}
         </p>
       ))}
-      {[...side.changes, ...side.notes].map((c) => (
-        <p key={c} className="text-sm text-ink-2">
-          {c}
+      {[...side.changes, ...side.notes].map((candidate) => (
+        <p key={candidate} className="text-sm text-ink-2">
+          {candidate}
         </p>
       ))}
     </section>
@@ -181,8 +181,8 @@ function short(side: BenchSide): string {
   return side.clientName.split(' ')[0]!
 }
 
-function build(c?: Client): string {
-  return c
-    ? `${trim(100 * c.statureM, 1)} cm, ${c.massKg} kg, thigh ${c.thigh.toLowerCase()}, ankle ${ANKLE_WORDS[c.ankle]}`
+function build(client?: Client): string {
+  return client
+    ? `${trim(100 * client.statureM, 1)} cm, ${client.massKg} kg, thigh ${client.thigh.toLowerCase()}, ankle ${ANKLE_WORDS[client.ankle]}`
     : ''
 }

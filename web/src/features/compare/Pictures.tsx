@@ -28,26 +28,26 @@ export function Pictures({
   onPair: (p: [number, number]) => void
 }) {
   const [over, setOver] = useState(false)
-  const drawn = (s: BenchSide): Drawing[] => s.phases.map((p) => p.side)
-  const [a, b] = [drawn(first), drawn(second)]
-  if (a.length === 0 || b.length === 0)
+  const drawn = (side: BenchSide): Drawing[] => side.phases.map((phase) => phase.side)
+  const [otherDrawings, b] = [drawn(first), drawn(second)]
+  if (otherDrawings.length === 0 || b.length === 0)
     return (
       <Quiet>
         One of the two cannot take the posture, so there is nothing to set beside the other.
       </Quiet>
     )
   const pick = (drawings: Drawing[]) => drawings[Math.min(at, drawings.length - 1)]!
-  const options = members.map((m, k) => ({ value: String(k), label: m.name }))
+  const options = members.map((member, k) => ({ value: String(k), label: member.name }))
   const choose = (k: 0 | 1, label: string, member: BenchSide) => (
     <WordMenu
       label={label}
       text={member.name}
       value={String(pair[k])}
       options={options}
-      onChange={(v) => onPair(k === 0 ? [Number(v), pair[1]] : [pair[0], Number(v)])}
+      onChange={(value) => onPair(k === 0 ? [Number(value), pair[1]] : [pair[0], Number(value)])}
     />
   )
-  const boxes = toOneScale([frame(a), frame(b)])
+  const boxes = toOneScale([frame(otherDrawings), frame(b)])
   return (
     <figure>
       {over ? (
@@ -57,9 +57,9 @@ export function Pictures({
             <span className="text-ink-2">(dashed), ankles together, soles turned to the floor</span>
           </figcaption>
           <Stage
-            drawing={toTheFloor(pick(a))}
+            drawing={toTheFloor(pick(otherDrawings))}
             ghost={toTheFloor(pick(b))}
-            box={frame([...a, ...b].map(toTheFloor))}
+            box={frame([...otherDrawings, ...b].map(toTheFloor))}
             plain
             label={`${first.name} over ${second.name}`}
             className="h-72 w-full"
@@ -67,16 +67,16 @@ export function Pictures({
         </>
       ) : (
         <div className="grid grid-cols-2 gap-3">
-          {[first, second].map((s, k) => (
+          {[first, second].map((side, k) => (
             <div key={k}>
               <p className="text-sm">
-                {choose(k === 0 ? 0 : 1, k === 0 ? 'On the left' : 'On the right', s)}
+                {choose(k === 0 ? 0 : 1, k === 0 ? 'On the left' : 'On the right', side)}
               </p>
               <Stage
-                drawing={pick(k === 0 ? a : b)}
+                drawing={pick(k === 0 ? otherDrawings : b)}
                 plain
                 box={boxes[k]!}
-                label={s.name}
+                label={side.name}
                 className="h-64 w-full"
               />
             </div>
@@ -86,7 +86,11 @@ export function Pictures({
       <div className="no-print flex flex-wrap items-center gap-3 text-sm">
         <PlaceSlider at={at} onAt={onAt} />
         <label className="flex min-h-6 items-center gap-2">
-          <input type="checkbox" checked={over} onChange={(e) => setOver(e.target.checked)} />
+          <input
+            type="checkbox"
+            checked={over}
+            onChange={(event) => setOver(event.target.checked)}
+          />
           laid over one another
         </label>
       </div>

@@ -25,7 +25,7 @@ type Comparison = Schemas['ComparisonView']
 /** A comparison that names nothing begins with the first two of the ranking. */
 function useFirstTwo(input: Schemas['BriefInput'] | null, put: ReturnType<typeof useAddress>[1]) {
   const order = useOrder(input)
-  const first = order.data?.entries.slice(0, 2).map((e) => e.candidateId)
+  const first = order.data?.entries.slice(0, 2).map((entry) => entry.candidateId)
   const two = input && first?.length === 2 ? first.join('~') : ''
   useEffect(() => {
     if (two) put({ with: two }, 'later')
@@ -81,7 +81,7 @@ export function PointByPointPage() {
       'step',
     )
   const options = candidateOptions(catalogue.data, ids[0])
-  const name = (id: string) => options.find((o) => o.value === id)?.label ?? id
+  const name = (id: string) => options.find((option) => option.value === id)?.label ?? id
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2 print:block">
       <h1 className="sr-only">Exercises point by point</h1>
@@ -105,10 +105,10 @@ export function PointByPointPage() {
                 ...(ids.length > 2 ? [{ value: '', label: 'leave it out' }] : []),
                 ...options,
               ]}
-              onChange={(v) =>
-                v
+              onChange={(value) =>
+                value
                   ? put(
-                      ids.map((x, j) => (j === k ? v : x)),
+                      ids.map((text, j) => (j === k ? value : text)),
                       k,
                     )
                   : put(
@@ -126,8 +126,8 @@ export function PointByPointPage() {
             <WordMenu
               label="Add"
               text={['choose one', 'and another'][ids.length] ?? 'Add one more'}
-              options={options.filter((o) => !ids.includes(o.value))}
-              onChange={(v) => put([...ids, v], MOST)}
+              options={options.filter((option) => !ids.includes(option.value))}
+              onChange={(value) => put([...ids, value], MOST)}
             />
           </span>
         )}
@@ -181,30 +181,36 @@ function Points({
   const [pair, setPair] = useState<[number, number]>([0, 1])
   const shownPair = pair.every((k) => k < members.length) ? pair : ([0, 1] as [number, number])
   const value = (region: string, member: number) =>
-    comparison.regions.find((r) => r.regionId === region)?.members[computed.indexOf(member)]
-  const top = Math.max(0.5, ...comparison.regions.flatMap((r) => r.members.map((m) => m.high)))
+    comparison.regions.find((points) => points.regionId === region)?.members[
+      computed.indexOf(member)
+    ]
+  const top = Math.max(
+    0.5,
+    ...comparison.regions.flatMap((region) => region.members.map((member) => member.high)),
+  )
   const aimed =
     aim.length > 0
       ? aim
       : [...comparison.regions]
           .sort(
-            (a, b) =>
-              Math.max(...b.members.map((m) => m.value)) -
-              Math.max(...a.members.map((m) => m.value)),
+            (first, second) =>
+              Math.max(...second.members.map((member) => member.value)) -
+              Math.max(...first.members.map((member) => member.value)),
           )
           .slice(0, 3)
-          .map((r) => r.regionId)
-  const regionName = (id: string) => regions.find((r) => r.id === id)?.coachName ?? id
+          .map((region) => region.regionId)
+  const regionName = (id: string) => regions.find((region) => region.id === id)?.coachName ?? id
   const stripTop = Math.max(
     0.2,
-    ...members.flatMap((m) => aimed.flatMap((id) => m.strips[id]?.tension ?? [])),
+    ...members.flatMap((member) => aimed.flatMap((id) => member.strips[id]?.tension ?? [])),
   )
   const columns = {
     '--members': `repeat(${members.length}, minmax(0, 1fr))`,
     '--columns': `9rem repeat(${members.length}, minmax(0, 1fr))`,
   } as CSSProperties
   const rest = comparison.regions.filter(
-    (r) => !aimed.includes(r.regionId) && r.members.some((m) => m.value > 0.1),
+    (region) =>
+      !aimed.includes(region.regionId) && region.members.some((member) => member.value > 0.1),
   )
   return (
     <div className="grid gap-3">
@@ -212,8 +218,8 @@ function Points({
         <div>
           <h2 className="border-b border-ink text-lg">What truly differs</h2>
           <ul className="mt-1 space-y-1 text-sm leading-snug" data-testid="differences">
-            {comparison.sentences.map((s) => (
-              <li key={s}>{s}</li>
+            {comparison.sentences.map((sentence) => (
+              <li key={sentence}>{sentence}</li>
             ))}
           </ul>
           <h3 className="mt-2 text-base">Studies</h3>
@@ -223,10 +229,10 @@ function Points({
             </p>
           ) : (
             <ul className="text-sm">
-              {comparison.studies.map((s) => (
-                <li key={s.findingId}>
-                  <b className="font-medium">{s.citation}</b>: {s.conditions}, {s.region}: {s.found}
-                  .
+              {comparison.studies.map((study) => (
+                <li key={study.findingId}>
+                  <b className="font-medium">{study.citation}</b>: {study.conditions},{' '}
+                  {study.region}: {study.found}.
                 </li>
               ))}
             </ul>
@@ -248,11 +254,15 @@ function Points({
             Point
           </span>
           <span aria-hidden className="hidden sm:block" />
-          {members.map((m, k) => (
+          {members.map((member, k) => (
             <span role="columnheader" key={k} className="flex flex-wrap items-end gap-2">
-              <Thumb candidateId={m.candidateId} className="size-16" />
-              <Fingerprint regions={regions} amount={m.stimulus} className="h-16 w-12 shrink-0" />
-              <b className="font-serif text-base leading-tight">{m.name}</b>
+              <Thumb candidateId={member.candidateId} className="size-16" />
+              <Fingerprint
+                regions={regions}
+                amount={member.stimulus}
+                className="h-16 w-12 shrink-0"
+              />
+              <b className="font-serif text-base leading-tight">{member.name}</b>
             </span>
           ))}
         </div>
@@ -265,10 +275,10 @@ function Points({
         ))}
         {aimed.slice(0, 3).map((id) => (
           <Row key={`strip${id}`} label={`${regionName(id)}: tension by length`} columns={columns}>
-            {members.map((m, k) => (
+            {members.map((member, k) => (
               <span key={k} className="block max-w-64">
-                {m.strips[id] ? (
-                  <LengthStrip title="" now={m.strips[id]} at={at} top={stripTop} />
+                {member.strips[id] ? (
+                  <LengthStrip title="" now={member.strips[id]} at={at} top={stripTop} />
                 ) : (
                   '–'
                 )}
@@ -277,59 +287,61 @@ function Points({
           </Row>
         ))}
         <Row label="Moments" columns={columns}>
-          {members.map((m, k) =>
-            m.obstacle || m.phases.length === 0 ? (
+          {members.map((member, k) =>
+            member.obstacle || member.phases.length === 0 ? (
               <span key={k}>–</span>
             ) : (
               <span key={k} className="block max-w-64">
                 <MomentStrip
-                  moments={m.phases.map((p) => p.moments)}
+                  moments={member.phases.map((phase) => phase.moments)}
                   at={at}
-                  {...(m.stickingPhase !== undefined ? { sticking: m.stickingPhase } : {})}
+                  {...(member.stickingPhase !== undefined
+                    ? { sticking: member.stickingPhase }
+                    : {})}
                 />
               </span>
             ),
           )}
         </Row>
         <Row label="Gives out first" columns={columns}>
-          {members.map((m, k) => (
+          {members.map((member, k) => (
             <span key={k}>
-              {m.obstacle
-                ? m.obstacle.reason
-                : m.limiters
+              {member.obstacle
+                ? member.obstacle.reason
+                : member.limiters
                     .slice(0, 3)
-                    .map((l) => `${l.name} ${Math.round(100 * l.share)} %`)
+                    .map((limiter) => `${limiter.name} ${Math.round(100 * limiter.share)} %`)
                     .join(', ')}
             </span>
           ))}
         </Row>
         <Row label="Repetitions compared" columns={columns}>
-          {members.map((m, k) => (
+          {members.map((member, k) => (
             <span key={k}>
               {computed.includes(k)
                 ? `${comparison.repetitions[computed.indexOf(k)]!.toFixed(0)} to failure`
                 : '–'}
-              {m.load ? `, first load ${m.load.lowKg} to ${m.load.highKg} kg` : ''}
+              {member.load ? `, first load ${member.load.lowKg} to ${member.load.highKg} kg` : ''}
             </span>
           ))}
         </Row>
-        {rest.map((r) => (
-          <Row key={r.regionId} label={regionName(r.regionId)} columns={columns} quiet>
+        {rest.map((points) => (
+          <Row key={points.regionId} label={regionName(points.regionId)} columns={columns} quiet>
             {members.map((_, k) => (
-              <Bar key={k} point={value(r.regionId, k)} top={top} />
+              <Bar key={k} point={value(points.regionId, k)} top={top} />
             ))}
           </Row>
         ))}
-        {(comparison.practical[0] ?? []).map((c, row) => (
-          <Row key={c.criterion} label={c.label} columns={columns} quiet>
+        {(comparison.practical[0] ?? []).map((practical, row) => (
+          <Row key={practical.criterion} label={practical.label} columns={columns} quiet>
             {members.map((_, k) => {
-              const p = comparison.practical[computed.indexOf(k)]?.[row]
+              const judged = comparison.practical[computed.indexOf(k)]?.[row]
               return (
                 <span key={k}>
-                  {p ? (
+                  {judged ? (
                     <>
-                      <b className="font-medium">{Math.round(100 * p.value)}</b>{' '}
-                      <span className="text-ink-2">{p.reason}</span>
+                      <b className="font-medium">{Math.round(100 * judged.value)}</b>{' '}
+                      <span className="text-ink-2">{judged.reason}</span>
                     </>
                   ) : (
                     '–'
@@ -340,10 +352,11 @@ function Points({
           </Row>
         ))}
         <Row label="For this client" columns={columns} quiet>
-          {members.map((m, k) => (
+          {members.map((member, k) => (
             <span key={k}>
-              {[m.refusal, ...m.cautions, ...m.changes, ...m.notes].filter(Boolean).join(' ') ||
-                'as usual'}
+              {[member.refusal, ...member.cautions, ...member.changes, ...member.notes]
+                .filter(Boolean)
+                .join(' ') || 'as usual'}
             </span>
           ))}
         </Row>

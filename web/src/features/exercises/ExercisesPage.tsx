@@ -100,17 +100,17 @@ function List({
       <h2 className="mt-2 text-base">{title}</h2>
       <ul>
         {[...of]
-          .sort((a, b) => a.name.localeCompare(b.name))
-          .map((x) => (
-            <li key={x.id}>
+          .sort((first, second) => first.name.localeCompare(second.name))
+          .map((word) => (
+            <li key={word.id}>
               <button
                 type="button"
-                aria-current={x.id === shown?.id}
-                className={`min-h-7 w-full border-b border-rule/60 px-1 py-1 text-left hover:bg-paper-2 ${x.id === shown?.id ? 'bg-paper-2 font-semibold' : ''}`}
-                onClick={() => onShow(x.candidateId)}
+                aria-current={word.id === shown?.id}
+                className={`min-h-7 w-full border-b border-rule/60 px-1 py-1 text-left hover:bg-paper-2 ${word.id === shown?.id ? 'bg-paper-2 font-semibold' : ''}`}
+                onClick={() => onShow(word.candidateId)}
               >
-                {x.name}
-                {x.retired && <span className="font-normal text-ink-2"> (taken out)</span>}
+                {word.name}
+                {word.retired && <span className="font-normal text-ink-2"> (taken out)</span>}
               </button>
             </li>
           ))}
@@ -141,20 +141,27 @@ function Detail({
     onSuccess: () => afterExerciseChanged(queries),
   })
   const names = (ids: string[]) =>
-    ids.map((id) => catalogue.regions.find((r) => r.id === id)?.coachName ?? id).join(', ')
+    ids
+      .map((id) => catalogue.regions.find((region) => region.id === id)?.coachName ?? id)
+      .join(', ')
   const label = <T extends string>(list: { id: T; label: string }[], id: T) =>
     list.find((m) => m.id === id)?.label ?? id
   const facts: [string, string][] = [
     ['Also called', x.alsoCalled.join(', ')],
     ['A hard set is a whole set of', names(x.mainly)],
     ['and half a set of', names(x.partly)],
-    ['What it does', x.does.map((d) => label(catalogue.movements, d)).join(', ')],
+    ['What it does', x.does.map((doe) => label(catalogue.movements, doe)).join(', ')],
     ['Knee and hip bend', `${label(catalogue.bends, x.knee)}; ${label(catalogue.bends, x.hip)}`],
     ['The lower back carries', label(catalogue.backs, x.back)],
-    ['Leave it out with a', x.troubles.map((t) => label(catalogue.painFlags, t)).join(', ')],
+    [
+      'Leave it out with a',
+      x.troubles.map((trouble) => label(catalogue.painFlags, trouble)).join(', '),
+    ],
     [
       'Needs',
-      x.needs.map((id) => catalogue.equipment.find((i) => i.id === id)?.name ?? id).join(', '),
+      x.needs
+        .map((id) => catalogue.equipment.find((equipment) => equipment.id === id)?.name ?? id)
+        .join(', '),
     ],
     ['Usually', `${x.repetitions} repetitions${x.oneLeg ? ' each side' : ''}`],
   ]
@@ -173,17 +180,17 @@ function Detail({
           ))}
       </dl>
       <ul className="mt-3 max-w-2xl text-base">
-        {x.cues.map((c) => (
-          <li key={c}>{c}</li>
+        {x.cues.map((cue) => (
+          <li key={cue}>{cue}</li>
         ))}
         {x.stopSigns.length > 0 && (
           <li>
             <b className="text-warn">Stop signs:</b> {x.stopSigns.join(' ')}
           </li>
         )}
-        {x.cautions.map((c) => (
-          <li key={c} className="text-ink-2">
-            {c}
+        {x.cautions.map((caution) => (
+          <li key={caution} className="text-ink-2">
+            {caution}
           </li>
         ))}
       </ul>

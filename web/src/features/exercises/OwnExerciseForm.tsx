@@ -50,26 +50,26 @@ export function OwnExerciseForm({
     <form
       className="space-y-3"
       aria-label={changes ? `Change ${changes.name}` : 'An exercise of your own'}
-      onSubmit={(e) => {
-        e.preventDefault()
+      onSubmit={(event) => {
+        event.preventDefault()
         keep.mutate()
       }}
     >
       <Field
         label="Name"
         value={name}
-        onChange={(e) => setName(e.target.value)}
+        onChange={(event) => setName(event.target.value)}
         fault={fault('name')}
       />
       <fieldset>
         <legend className="text-sm text-ink-2">What it does</legend>
         <div className="grid gap-x-4 sm:grid-cols-2">
-          {catalogue.movements.map((m) => (
+          {catalogue.movements.map((movement) => (
             <Tick
-              key={m.id}
-              label={m.label}
-              checked={said.does?.includes(m.id) ?? false}
-              onChange={() => say({ does: toggled(said.does, m.id) })}
+              key={movement.id}
+              label={movement.label}
+              checked={said.does?.includes(movement.id) ?? false}
+              onChange={() => say({ does: toggled(said.does, movement.id) })}
             />
           ))}
         </div>
@@ -84,19 +84,19 @@ export function OwnExerciseForm({
       <div className="grid gap-3 sm:grid-cols-3">
         <Choice
           label="The knee bends"
-          options={catalogue.bends.map((b) => ({ value: b.id, label: b.label }))}
+          options={catalogue.bends.map((bend) => ({ value: bend.id, label: bend.label }))}
           value={said.knee ?? null}
           onChange={(knee) => say({ knee })}
         />
         <Choice
           label="The hip bends"
-          options={catalogue.bends.map((b) => ({ value: b.id, label: b.label }))}
+          options={catalogue.bends.map((bend) => ({ value: bend.id, label: bend.label }))}
           value={said.hip ?? null}
           onChange={(hip) => say({ hip })}
         />
         <Choice
           label="The lower back carries"
-          options={catalogue.backs.map((b) => ({ value: b.id, label: b.label }))}
+          options={catalogue.backs.map((back) => ({ value: back.id, label: back.label }))}
           value={said.back ?? null}
           onChange={(back) => say({ back })}
         />
@@ -105,7 +105,7 @@ export function OwnExerciseForm({
         <Field
           label="Repetitions"
           value={said.repetitions ?? ''}
-          onChange={(e) => say({ repetitions: e.target.value })}
+          onChange={(event) => say({ repetitions: event.target.value })}
           fault={fault('repetitions')}
         />
         <Field
@@ -116,8 +116,10 @@ export function OwnExerciseForm({
           max={15}
           step={0.5}
           value={said.setUpMinutes ?? ''}
-          onChange={(e) =>
-            say({ setUpMinutes: e.target.value === '' ? undefined : Number(e.target.value) })
+          onChange={(event) =>
+            say({
+              setUpMinutes: event.target.value === '' ? undefined : Number(event.target.value),
+            })
           }
           fault={fault('setUpMinutes')}
         />
@@ -169,12 +171,12 @@ function More({
         <fieldset>
           <legend className="text-sm text-ink-2">It needs</legend>
           <div className="grid max-h-48 gap-x-4 overflow-auto border border-rule px-2 sm:grid-cols-2">
-            {catalogue.equipment.map((i) => (
+            {catalogue.equipment.map((equipment) => (
               <Tick
-                key={i.id}
-                label={i.name}
-                checked={said.needs?.includes(i.id) ?? false}
-                onChange={() => say({ needs: toggled(said.needs, i.id) })}
+                key={equipment.id}
+                label={equipment.name}
+                checked={said.needs?.includes(equipment.id) ?? false}
+                onChange={() => say({ needs: toggled(said.needs, equipment.id) })}
               />
             ))}
           </div>
@@ -182,12 +184,12 @@ function More({
         <fieldset>
           <legend className="text-sm text-ink-2">Leave it out with a</legend>
           <div className="flex flex-wrap gap-x-4">
-            {catalogue.painFlags.map((f) => (
+            {catalogue.painFlags.map((painFlag) => (
               <Tick
-                key={f.id}
-                label={f.label}
-                checked={said.troubles?.includes(f.id) ?? false}
-                onChange={() => say({ troubles: toggled(said.troubles, f.id) })}
+                key={painFlag.id}
+                label={painFlag.label}
+                checked={said.troubles?.includes(painFlag.id) ?? false}
+                onChange={() => say({ troubles: toggled(said.troubles, painFlag.id) })}
               />
             ))}
           </div>
@@ -243,9 +245,9 @@ function Lines({
         aria-invalid={fault ? true : undefined}
         className={`mt-0.5 block w-full border px-2 py-1 text-base text-ink ${fault ? 'border-warn' : 'border-edge'}`}
         value={text}
-        onChange={(e) => {
-          setText(e.target.value)
-          onLines(linesOf(e.target.value))
+        onChange={(event) => {
+          setText(event.target.value)
+          onLines(linesOf(event.target.value))
         }}
       />
       <FaultText text={fault} />
@@ -253,7 +255,7 @@ function Lines({
   )
 }
 
-export const formOf = (x: ByWord): { name: string; said: Said } => ({
-  name: x.name,
-  said: saidOf(x),
+export const formOf = (word: ByWord): { name: string; said: Said } => ({
+  name: word.name,
+  said: saidOf(word),
 })

@@ -11,8 +11,8 @@ export function PinByWord({ candidateId }: { candidateId: string }) {
   const clients = useClients()
   const gyms = useGyms()
   const pin = usePin(brief)
-  const client = clients.data?.find((c) => c.id === brief.client)
-  const gym = gyms.data?.find((g) => g.id === brief.gym)
+  const client = clients.data?.find((listed) => listed.id === brief.client)
+  const gym = gyms.data?.find((listed) => listed.id === brief.gym)
   if (!client || !gym) {
     return (
       <p className="py-1 text-sm text-ink-2">

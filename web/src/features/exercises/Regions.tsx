@@ -17,30 +17,30 @@ export function Regions({
   onSaid: (said: Said) => void
   fault?: string
 }) {
-  const groups = [...new Set(regions.map((r) => r.group))]
+  const groups = [...new Set(regions.map((region) => region.group))]
   return (
     <fieldset>
       <legend className="text-sm text-ink-2">
         What a hard set counts for: tap once for a whole set, twice for half a one
       </legend>
-      {groups.map((g) => (
-        <div key={g} className="mt-1 grid grid-cols-[6rem_1fr] items-baseline text-sm">
-          <span className="text-ink-2">{g}</span>
+      {groups.map((group) => (
+        <div key={group} className="mt-1 grid grid-cols-[6rem_1fr] items-baseline text-sm">
+          <span className="text-ink-2">{group}</span>
           <span className="flex flex-wrap gap-1">
             {regions
-              .filter((r) => r.group === g)
-              .map((r) => {
-                const share = shareOf(said, r.id)
+              .filter((region) => region.group === group)
+              .map((region) => {
+                const share = shareOf(said, region.id)
                 return (
                   <button
-                    key={r.id}
+                    key={region.id}
                     type="button"
                     aria-pressed={share !== 'none'}
-                    aria-label={`${r.coachName}: ${WORDS[share] || 'nothing'}`}
+                    aria-label={`${region.coachName}: ${WORDS[share] || 'nothing'}`}
                     className={`min-h-7 border px-2 ${share === 'mainly' ? 'border-ink bg-ink text-paper' : share === 'partly' ? 'border-ink bg-paper-2' : 'border-edge hover:border-ink'}`}
-                    onClick={() => onSaid(withShare(said, r.id, NEXT[share]))}
+                    onClick={() => onSaid(withShare(said, region.id, NEXT[share]))}
                   >
-                    {r.coachName}
+                    {region.coachName}
                     {share === 'partly' && ' ½'}
                   </button>
                 )

@@ -28,23 +28,23 @@ export const NOTHING_SAID: Said = {
   cautions: [],
 }
 
-export const saidOf = (x: ByWord): Said => ({
-  does: x.does,
-  mainly: x.mainly,
-  partly: x.partly,
-  needs: x.needs,
-  troubles: x.troubles,
-  knee: x.knee,
-  hip: x.hip,
-  back: x.back,
-  onBelly: x.onBelly,
-  oneLeg: x.oneLeg,
-  repetitions: x.repetitions,
-  setUpMinutes: x.setUpMinutes,
-  alsoCalled: x.alsoCalled,
-  cues: x.cues,
-  stopSigns: x.stopSigns,
-  cautions: x.cautions,
+export const saidOf = (word: ByWord): Said => ({
+  does: word.does,
+  mainly: word.mainly,
+  partly: word.partly,
+  needs: word.needs,
+  troubles: word.troubles,
+  knee: word.knee,
+  hip: word.hip,
+  back: word.back,
+  onBelly: word.onBelly,
+  oneLeg: word.oneLeg,
+  repetitions: word.repetitions,
+  setUpMinutes: word.setUpMinutes,
+  alsoCalled: word.alsoCalled,
+  cues: word.cues,
+  stopSigns: word.stopSigns,
+  cautions: word.cautions,
 })
 
 export function shareOf(said: Said, region: string): Share {
@@ -62,11 +62,11 @@ export function withShare(said: Said, region: string, share: Share): Said {
 }
 
 export const toggled = <T>(list: T[] | undefined, value: T): T[] =>
-  list?.includes(value) ? list.filter((x) => x !== value) : [...(list ?? []), value]
+  list?.includes(value) ? list.filter((nullable) => nullable !== value) : [...(list ?? []), value]
 
 /** One line of text each, without blank ones. */
 export const linesOf = (text: string): string[] =>
   text
     .split('\n')
-    .map((l) => l.trim())
+    .map((line) => line.trim())
     .filter(Boolean)

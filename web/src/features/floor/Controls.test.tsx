@@ -18,7 +18,7 @@ test('repetitions that no set can have are said, not clipped', () => {
       value="8"
       onLess={vi.fn()}
       onMore={vi.fn()}
-      onType={(t) => repetitionsTyped(t, taken)}
+      onType={(text) => repetitionsTyped(text, taken)}
     />,
   )
   for (const text of ['500', '0', '7.5', 'many']) {

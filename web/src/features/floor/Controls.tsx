@@ -50,11 +50,11 @@ export function Stepper({
           inputMode="decimal"
           className="w-full bg-transparent text-center text-2xl font-semibold"
           value={text ?? value}
-          onChange={(e) => setText(e.target.value)}
-          onFocus={(e) => e.target.select()}
+          onChange={(event) => setText(event.target.value)}
+          onFocus={(event) => event.target.select()}
           onBlur={end}
-          onKeyDown={(e) => {
-            if (e.key === 'Enter') e.currentTarget.blur()
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') event.currentTarget.blur()
           }}
         />
         {fault ? (
@@ -98,9 +98,9 @@ export function LoadStepper({
   onKg: (kg: number) => void
 }) {
   const now = kg ?? 0
-  const below = loads.filter((l) => l.kg < now - 1e-6).at(-1)
-  const above = loads.find((l) => l.kg > now + 1e-6)
-  const exact = kg === undefined ? undefined : loads.find((l) => Math.abs(l.kg - kg) < 1e-6)
+  const below = loads.filter((load) => load.kg < now - 1e-6).at(-1)
+  const above = loads.find((load) => load.kg > now + 1e-6)
+  const exact = kg === undefined ? undefined : loads.find((load) => Math.abs(load.kg - kg) < 1e-6)
   return (
     <Stepper
       label="Load"
@@ -117,8 +117,8 @@ export function LoadStepper({
       }
       onLess={() => onKg(below?.kg ?? Math.max(0, now - 2.5))}
       onMore={() => onKg(above?.kg ?? now + 2.5)}
-      onType={(t) => {
-        const n = Number(t.replace(',', '.'))
+      onType={(text) => {
+        const n = Number(text.replace(',', '.'))
         if (!Number.isFinite(n) || n < 0) return 'a number from 0: unchanged'
         onKg(unit === 'kg' ? n : Number((n * KG_PER_LB).toFixed(3)))
       }}
@@ -141,16 +141,16 @@ export function Pick<T extends string | number>({
   return (
     <div role="radiogroup" aria-label={label} className="flex items-center gap-1">
       <span className="w-[68px] shrink-0 text-xs leading-tight text-ink-2">{label}</span>
-      {options.map((o) => (
+      {options.map((option) => (
         <button
-          key={o.value}
+          key={option.value}
           type="button"
           role="radio"
-          aria-checked={value === o.value}
-          className={`min-h-[48px] min-w-0 flex-1 border px-1 text-base ${value === o.value ? 'border-ink bg-ink text-paper' : 'border-edge'}`}
-          onClick={() => onPick(o.value)}
+          aria-checked={value === option.value}
+          className={`min-h-[48px] min-w-0 flex-1 border px-1 text-base ${value === option.value ? 'border-ink bg-ink text-paper' : 'border-edge'}`}
+          onClick={() => onPick(option.value)}
         >
-          {o.label}
+          {option.label}
         </button>
       ))}
     </div>

@@ -19,17 +19,19 @@ export function Differences({
       aria-label="To decide"
       className="max-h-[45dvh] space-y-2 overflow-auto border-l-2 border-warn py-1 pl-2"
     >
-      {conflicts.map((s) => (
-        <div key={s.id} role="alert">
+      {conflicts.map((conflict) => (
+        <div key={conflict.id} role="alert">
           <p className="text-base">
             This set was changed on another device too. Which one is right?
           </p>
           <div className="grid grid-cols-2 gap-1">
-            <SmallButton onClick={() => void decide(s.id, true)}>
-              {s.removed ? 'Taken out (here)' : `${words(s.figures, unit)} (here)`}
+            <SmallButton onClick={() => void decide(conflict.id, true)}>
+              {conflict.removed ? 'Taken out (here)' : `${words(conflict.figures, unit)} (here)`}
             </SmallButton>
-            <SmallButton onClick={() => void decide(s.id, false)}>
-              {s.conflict!.removed ? 'Taken out (there)' : `${words(s.conflict!, unit)} (there)`}
+            <SmallButton onClick={() => void decide(conflict.id, false)}>
+              {conflict.conflict!.removed
+                ? 'Taken out (there)'
+                : `${words(conflict.conflict!, unit)} (there)`}
             </SmallButton>
           </div>
         </div>
@@ -49,6 +51,6 @@ export function Differences({
   )
 }
 
-function words(f: Figures, unit: MassUnit): string {
-  return `${f.loadKg > 0 ? `${mass(f.loadKg, unit)} ${unit}` : 'body'} × ${f.repetitions}, ${f.reserve} in reserve`
+function words(figures: Figures, unit: MassUnit): string {
+  return `${figures.loadKg > 0 ? `${mass(figures.loadKg, unit)} ${unit}` : 'body'} × ${figures.repetitions}, ${figures.reserve} in reserve`
 }

@@ -28,7 +28,7 @@ export function Doing({
   unit: MassUnit
   onTaken: () => void
 }) {
-  const x = at.item.item.exercise
+  const exercise = at.item.item.exercise
   const { step } = at
   const draft = draftOf(`${floor.walk.sessionId} ${at.item.item.id} ${step.key}`)
   const [begin] = useState(() => draft.kept() ?? beginning(at))
@@ -80,7 +80,7 @@ export function Doing({
         {warm ? (
           <>
             <div className="grid grid-cols-2 gap-1">
-              <SmallButton onClick={onTaken} disabled={x.swaps.length === 0}>
+              <SmallButton onClick={onTaken} disabled={exercise.swaps.length === 0}>
                 Machine busy?
               </SmallButton>
               <SmallButton onClick={() => void floor.passWarmUps(at)}>Skip warm-up</SmallButton>
@@ -89,7 +89,7 @@ export function Doing({
           </>
         ) : (
           <>
-            <LoadStepper kg={kg} loads={x.loads} unit={unit} onKg={say} />
+            <LoadStepper kg={kg} loads={exercise.loads} unit={unit} onKg={say} />
             {kg === undefined && (
               <SmallButton onClick={() => say(0)}>Body weight, nothing added</SmallButton>
             )}
@@ -98,7 +98,7 @@ export function Doing({
               value={String(repetitions)}
               onLess={() => setRepetitions(Math.max(1, repetitions - 1))}
               onMore={() => setRepetitions(Math.min(200, repetitions + 1))}
-              onType={(t) => repetitionsTyped(t, setRepetitions)}
+              onType={(text) => repetitionsTyped(text, setRepetitions)}
             />
             <Pick
               label="In reserve"
@@ -117,11 +117,14 @@ export function Doing({
               </p>
             )}
             <div className="grid grid-cols-4 gap-1">
-              <SmallButton onClick={() => setCounting(true)} disabled={tempoPhases(x).length === 0}>
+              <SmallButton
+                onClick={() => setCounting(true)}
+                disabled={tempoPhases(exercise).length === 0}
+              >
                 Tempo
               </SmallButton>
               <SmallButton onClick={() => setWatching(true)}>Watch</SmallButton>
-              <SmallButton onClick={onTaken} disabled={x.swaps.length === 0}>
+              <SmallButton onClick={onTaken} disabled={exercise.swaps.length === 0}>
                 Machine busy?
               </SmallButton>
               <SmallButton onClick={() => void floor.pass(at)}>Skip</SmallButton>
@@ -135,15 +138,15 @@ export function Doing({
       </div>
       {watching && (
         <Watch
-          exercise={x}
-          onTake={(t) => {
-            setRepetitions(t.repetitions)
-            setWatched(t)
+          exercise={exercise}
+          onTake={(taken) => {
+            setRepetitions(taken.repetitions)
+            setWatched(taken)
           }}
           onClose={() => setWatching(false)}
         />
       )}
-      {counting && <Tempo exercise={x} onClose={() => setCounting(false)} />}
+      {counting && <Tempo exercise={exercise} onClose={() => setCounting(false)} />}
     </>
   )
 }
@@ -170,14 +173,14 @@ export function SmallButton({
 }
 
 export function StepHead({ at, unit }: { floor: Floor; at: NextStep; unit: MassUnit }) {
-  const x = at.item.item.exercise
+  const exercise = at.item.item.exercise
   const { step } = at
   const kind = step.kind === 'WARM_UP' ? 'Warm-up set' : step.kind === 'DROP' ? 'Drop' : 'Set'
   return (
     <header>
       <h1 className="flex items-center gap-2 text-2xl leading-tight">
-        <span className="flex-1">{x.name}</span>
-        <Thumb candidateId={x.candidateId} className="-my-1 size-14" />
+        <span className="flex-1">{exercise.name}</span>
+        <Thumb candidateId={exercise.candidateId} className="-my-1 size-14" />
       </h1>
       <p className="text-base">
         <b>
@@ -212,57 +215,61 @@ export function StepHead({ at, unit }: { floor: Floor; at: NextStep; unit: MassU
 
 /** What is known of it: last time, why this load, marks, set-up, cues, stop signs. */
 function Guide({ floor, at, unit }: { floor: Floor; at: NextStep; unit: MassUnit }) {
-  const x = at.item.item.exercise
-  const last = x.last?.sets.filter((s) => s.kind === 'WORK')
+  const exercise = at.item.item.exercise
+  const last = exercise.last?.sets.filter((set) => set.kind === 'WORK')
   return (
     <div className="min-h-0 flex-1 overflow-auto py-1.5 text-base leading-snug">
-      {x.agreed.map((a) => (
-        <p key={a} className="font-semibold">
-          Agreed: {a}
+      {exercise.agreed.map((first) => (
+        <p key={first} className="font-semibold">
+          Agreed: {first}
         </p>
       ))}
-      {x.basis && <p>{x.basis}</p>}
+      {exercise.basis && <p>{exercise.basis}</p>}
       <p data-testid="floor-last">
         <b>Last time:</b>{' '}
         {last && last.length > 0
-          ? `${last.map((s) => `${s.loadKg > 0 ? mass(s.loadKg, unit) : 'body'} × ${s.repetitions}${s.side === 'NONE' ? '' : s.side === 'LEFT' ? ' l' : ' r'}`).join(', ')}${last.some((s) => s.loadKg > 0) ? ` (${unit})` : ''}`
+          ? `${last.map((set) => `${set.loadKg > 0 ? mass(set.loadKg, unit) : 'body'} × ${set.repetitions}${set.side === 'NONE' ? '' : set.side === 'LEFT' ? ' l' : ' r'}`).join(', ')}${last.some((set) => set.loadKg > 0) ? ` (${unit})` : ''}`
           : 'not in this set-up yet'}
-        {x.prescription && x.prescription.reserve > 0
-          ? ` · leave ${trim(x.prescription.reserve, 1)} today`
+        {exercise.prescription && exercise.prescription.reserve > 0
+          ? ` · leave ${trim(exercise.prescription.reserve, 1)} today`
           : ''}
       </p>
-      <Mark key={x.candidateId} words={x.mark} onWords={(w) => void floor.mark(x.candidateId, w)} />
-      {x.cues.slice(0, 2).map((c) => (
-        <p key={c} className="text-lg leading-snug">
-          {c}
+      <Mark
+        key={exercise.candidateId}
+        words={exercise.mark}
+        onWords={(word) => void floor.mark(exercise.candidateId, word)}
+      />
+      {exercise.cues.slice(0, 2).map((cue) => (
+        <p key={cue} className="text-lg leading-snug">
+          {cue}
         </p>
       ))}
       <p>
-        <b className="text-warn">Stop:</b> {x.stopSigns.join(' ')}
+        <b className="text-warn">Stop:</b> {exercise.stopSigns.join(' ')}
       </p>
-      {x.setup.length > 0 && (
+      {exercise.setup.length > 0 && (
         <details open={at.step.kind === 'WARM_UP'}>
           <summary className="min-h-[48px] content-center text-ink-2">
             Set-up:{' '}
-            {x.setup
+            {exercise.setup
               .slice(0, 2)
-              .map((s) => `${s.label.toLowerCase()} ${s.value}`)
+              .map((word) => `${word.label.toLowerCase()} ${word.value}`)
               .join(', ')}
-            {x.setup.length > 2 ? ' …' : ''}
+            {exercise.setup.length > 2 ? ' …' : ''}
           </summary>
           <dl className="grid grid-cols-[1fr_auto] gap-x-3">
-            {x.setup.map((s) => (
-              <div key={s.label} className="contents">
-                <dt>{s.label}</dt>
-                <dd className="text-right font-semibold">{s.value}</dd>
+            {exercise.setup.map((word) => (
+              <div key={word.label} className="contents">
+                <dt>{word.label}</dt>
+                <dd className="text-right font-semibold">{word.value}</dd>
               </div>
             ))}
           </dl>
         </details>
       )}
-      {[...x.cautions, ...floor.walk.statements].map((c) => (
-        <p key={c} className="text-ink-2">
-          {c}
+      {[...exercise.cautions, ...floor.walk.statements].map((candidate) => (
+        <p key={candidate} className="text-ink-2">
+          {candidate}
         </p>
       ))}
     </div>
@@ -293,8 +300,8 @@ function Mark({ words, onWords }: { words: string; onWords: (w: string) => void 
   return (
     <form
       className="my-1 flex gap-1"
-      onSubmit={(e) => {
-        e.preventDefault()
+      onSubmit={(event) => {
+        event.preventDefault()
         onWords(text)
         setText(null)
       }}
@@ -306,7 +313,7 @@ function Mark({ words, onWords }: { words: string; onWords: (w: string) => void 
         className="min-h-[48px] min-w-0 flex-1 border border-ink px-2 text-base"
         value={text}
         placeholder="Seat 4 · roller 2"
-        onChange={(e) => setText(e.target.value)}
+        onChange={(event) => setText(event.target.value)}
       />
       <button type="submit" className="min-h-[48px] border border-ink bg-ink px-3 text-paper">
         Keep

@@ -67,15 +67,15 @@ function Sessions({ coachId }: { coachId: string }) {
         aria-label="Clients on the floor"
         className="flex items-stretch gap-1 border-b-2 border-ink py-1"
       >
-        {taken.slice(0, 4).map((t) => (
+        {taken.slice(0, 4).map((walk) => (
           <Tab
-            key={t.sessionId}
-            sessionId={t.sessionId}
-            name={t.walk.clientName}
-            now={t.sessionId === id && !adding}
+            key={walk.sessionId}
+            sessionId={walk.sessionId}
+            name={walk.walk.clientName}
+            now={walk.sessionId === id && !adding}
             onGo={() => {
               setAdding(false)
-              void navigate(`/floor/${t.sessionId}`)
+              void navigate(`/floor/${walk.sessionId}`)
             }}
           />
         ))}
@@ -91,10 +91,10 @@ function Sessions({ coachId }: { coachId: string }) {
       <Status coachId={coachId} state={state} />
       {adding || !id ? (
         <Choose
-          taken={taken.map((t) => t.sessionId)}
-          onTake={(s) => {
+          taken={taken.map((walk) => walk.sessionId)}
+          onTake={(text) => {
             setAdding(false)
-            void navigate(`/floor/${s}`)
+            void navigate(`/floor/${text}`)
           }}
         />
       ) : (
@@ -143,16 +143,16 @@ const STATE: Record<SyncState, string> = {
 }
 
 function Status({ coachId, state }: { coachId: string; state: SyncState }) {
-  const w = useWaiting(coachId)
+  const waiting = useWaiting(coachId)
   const account = useAccount()
-  const n = w?.toSend ?? 0
+  const n = waiting?.toSend ?? 0
   const out = state === 'signed-out' || (account.data && !account.data.signedIn)
   return (
     <>
       <p role="status" data-testid="floor-status" className="min-h-[18px] text-xs text-ink-2">
         <span>
           {n === 0
-            ? w && w.conflicts.length + w.refused.length > 0
+            ? waiting && waiting.conflicts.length + waiting.refused.length > 0
               ? 'Something waits for your word.'
               : state === 'offline'
                 ? 'No network. What you log is kept on this device.'
@@ -169,8 +169,8 @@ function Status({ coachId, state }: { coachId: string; state: SyncState }) {
           .
         </p>
       )}
-      {w && (w.conflicts.length > 0 || w.refused.length > 0) && (
-        <Differences conflicts={w.conflicts} refused={w.refused} />
+      {waiting && (waiting.conflicts.length > 0 || waiting.refused.length > 0) && (
+        <Differences conflicts={waiting.conflicts} refused={waiting.refused} />
       )}
     </>
   )
@@ -192,7 +192,9 @@ function OnTheFloor({ floor }: { floor: Floor }) {
   const [unit] = useMassUnit()
   const [view, setView] = useState<'step' | 'all'>('step')
   const [swapping, setSwapping] = useState<string | null>(null)
-  const last = floor.items.flatMap((i) => i.sets).find((s) => s.id === floor.progress.lastSet)
+  const last = floor.items
+    .flatMap((item) => item.sets)
+    .find((set) => set.id === floor.progress.lastSet)
   const at = floor.nextStep
   if (floor.walk.finishedAt) return <Finished floor={floor} />
   if (swapping)
@@ -242,7 +244,7 @@ function OnTheFloor({ floor }: { floor: Floor }) {
 }
 
 function Finished({ floor }: { floor: Floor }) {
-  const sets = floor.items.flatMap((i) => i.sets).length
+  const sets = floor.items.flatMap((item) => item.sets).length
   return (
     <div className="m-auto space-y-3 text-center">
       <h1 className="text-3xl">Finished</h1>
@@ -267,7 +269,7 @@ function Choose({ taken, onTake }: { taken: string[]; onTake: (id: string) => vo
       </p>
     )
   if (!sessions.data) return <Waiting what="Looking for open sessions" />
-  const open = sessions.data.filter((s) => !s.finishedAt && !taken.includes(s.id))
+  const open = sessions.data.filter((session) => !session.finishedAt && !taken.includes(session.id))
   return (
     <section aria-label="Open sessions" className="flex min-h-0 flex-1 flex-col overflow-auto py-2">
       <h1 className="text-xl">Take a session along</h1>
@@ -285,7 +287,7 @@ function Choose({ taken, onTake }: { taken: string[]; onTake: (id: string) => vo
               onClick={() => onTake(s.id)}
             >
               <span className="block text-lg font-semibold">
-                {clients.data?.find((c) => c.id === s.clientId)?.name ?? ''}
+                {clients.data?.find((client) => client.id === s.clientId)?.name ?? ''}
               </span>
               <span className="block text-sm text-ink-2">
                 {day(s.createdAt)} ·{' '}

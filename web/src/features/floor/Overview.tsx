@@ -24,11 +24,11 @@ export function Overview({
   const [gone, setGone] = useState<ShownSet | null>(null)
   const [sure, setSure] = useState(false)
   const [adding, setAdding] = useState(false)
-  const open = floor.items.flatMap((i) =>
-    i.steps.filter((s) => s.kind !== 'WARM_UP' && !isDone(i, s, floor.progress)),
+  const open = floor.items.flatMap((item) =>
+    item.steps.filter((step) => step.kind !== 'WARM_UP' && !isDone(item, step, floor.progress)),
   ).length
   if (editing) {
-    const item = floor.items.find((i) => i.item.id === editing.itemId)!
+    const item = floor.items.find((shownItem) => shownItem.item.id === editing.itemId)!
     return (
       <EditSet
         key={editing.id}
@@ -47,43 +47,43 @@ export function Overview({
         {floor.walk.clientName}, {floor.walk.gymName}
       </h1>
       <ol className="min-h-0 flex-1 divide-y divide-rule overflow-auto border-y border-ink">
-        {floor.items.filter(toShow).map((i) => {
-          const asked = i.steps.filter((s) => s.kind !== 'WARM_UP')
-          const done = asked.filter((s) => isDone(i, s, floor.progress)).length
+        {floor.items.filter(toShow).map((item) => {
+          const asked = item.steps.filter((step) => step.kind !== 'WARM_UP')
+          const done = asked.filter((step) => isDone(item, step, floor.progress)).length
           return (
-            <li key={i.item.id} className="py-1">
+            <li key={item.item.id} className="py-1">
               <button
                 type="button"
-                disabled={i.item.ended || i.item.exercise.refusal !== ''}
+                disabled={item.item.ended || item.item.exercise.refusal !== ''}
                 className="flex min-h-[48px] w-full items-center gap-2 text-left text-base disabled:opacity-60"
-                onClick={() => void floor.choose(i.item.id).then(onClose)}
+                onClick={() => void floor.choose(item.item.id).then(onClose)}
               >
-                <Thumb candidateId={i.item.exercise.candidateId} className="size-11" />
-                <span className="flex-1 font-semibold">{i.item.exercise.name}</span>
+                <Thumb candidateId={item.item.exercise.candidateId} className="size-11" />
+                <span className="flex-1 font-semibold">{item.item.exercise.name}</span>
                 <span className="text-ink-2">
-                  {i.item.ended ? 'swapped' : `${done} of ${asked.length}`}
+                  {item.item.ended ? 'swapped' : `${done} of ${asked.length}`}
                 </span>
               </button>
-              {!i.item.ended && asked.length > 0 && done === asked.length && (
-                <SmallButton onClick={() => void floor.oneMore(i.item.id).then(onClose)}>
+              {!item.item.ended && asked.length > 0 && done === asked.length && (
+                <SmallButton onClick={() => void floor.oneMore(item.item.id).then(onClose)}>
                   One more set
                 </SmallButton>
               )}
-              {i.item.exercise.refusal && (
-                <p className="text-sm text-warn">{i.item.exercise.refusal}</p>
+              {item.item.exercise.refusal && (
+                <p className="text-sm text-warn">{item.item.exercise.refusal}</p>
               )}
-              {i.sets.length > 0 && (
+              {item.sets.length > 0 && (
                 <div className="flex flex-wrap gap-1 pb-1">
-                  {i.sets.map((s) => (
+                  {item.sets.map((set) => (
                     <button
-                      key={s.id}
+                      key={set.id}
                       type="button"
-                      className={`min-h-[48px] border px-2 text-sm ${s.kept === 'saved' ? 'border-edge' : s.kept === 'here' ? 'border-ink border-dashed' : 'border-warn'}`}
-                      onClick={() => setEditing(s)}
+                      className={`min-h-[48px] border px-2 text-sm ${set.kept === 'saved' ? 'border-edge' : set.kept === 'here' ? 'border-ink border-dashed' : 'border-warn'}`}
+                      onClick={() => setEditing(set)}
                     >
-                      {words(s, unit)}
+                      {words(set, unit)}
                       <span className="sr-only">
-                        , <KeptWord kept={s.kept} />, correct it
+                        , <KeptWord kept={set.kept} />, correct it
                       </span>
                     </button>
                   ))}
@@ -125,9 +125,9 @@ export function Overview({
   )
 }
 
-function words(s: ShownSet, unit: MassUnit): string {
-  const f = s.figures
-  return `${f.kind === 'DROP' ? 'drop ' : ''}${f.loadKg > 0 ? `${mass(f.loadKg, unit)} ${unit}` : 'body'} × ${f.repetitions}${f.side === 'NONE' ? '' : f.side === 'LEFT' ? ' left' : ' right'}`
+function words(set: ShownSet, unit: MassUnit): string {
+  const figures = set.figures
+  return `${figures.kind === 'DROP' ? 'drop ' : ''}${figures.loadKg > 0 ? `${mass(figures.loadKg, unit)} ${unit}` : 'body'} × ${figures.repetitions}${figures.side === 'NONE' ? '' : figures.side === 'LEFT' ? ' left' : ' right'}`
 }
 
 function EditSet({
@@ -145,7 +145,7 @@ function EditSet({
   onDone: () => void
   onRemoved: (s: ShownSet) => void
 }) {
-  const [f, setF] = useState(set.figures)
+  const [figures, setF] = useState(set.figures)
   return (
     <>
       <h1 className="text-xl">
@@ -153,23 +153,25 @@ function EditSet({
       </h1>
       <div className="min-h-0 flex-1 space-y-1.5 overflow-auto py-2">
         <LoadStepper
-          kg={f.loadKg}
+          kg={figures.loadKg}
           loads={item.item.exercise.loads}
           unit={unit}
-          onKg={(loadKg) => setF({ ...f, loadKg })}
+          onKg={(loadKg) => setF({ ...figures, loadKg })}
         />
         <Stepper
           label="Repetitions"
-          value={String(f.repetitions)}
-          onLess={() => setF({ ...f, repetitions: Math.max(1, f.repetitions - 1) })}
-          onMore={() => setF({ ...f, repetitions: Math.min(200, f.repetitions + 1) })}
-          onType={(t) => repetitionsTyped(t, (repetitions) => setF({ ...f, repetitions }))}
+          value={String(figures.repetitions)}
+          onLess={() => setF({ ...figures, repetitions: Math.max(1, figures.repetitions - 1) })}
+          onMore={() => setF({ ...figures, repetitions: Math.min(200, figures.repetitions + 1) })}
+          onType={(text) =>
+            repetitionsTyped(text, (repetitions) => setF({ ...figures, repetitions }))
+          }
         />
         <Pick
           label="In reserve"
           options={[0, 1, 2, 3, 4].map((r) => ({ value: r, label: r === 4 ? '4+' : String(r) }))}
-          value={f.reserve >= 4 ? 4 : f.reserve}
-          onPick={(reserve) => setF({ ...f, reserve })}
+          value={figures.reserve >= 4 ? 4 : figures.reserve}
+          onPick={(reserve) => setF({ ...figures, reserve })}
         />
         <Pick
           label="Side"
@@ -178,8 +180,8 @@ function EditSet({
             { value: 'LEFT', label: 'left' },
             { value: 'RIGHT', label: 'right' },
           ]}
-          value={f.side}
-          onPick={(side) => setF({ ...f, side })}
+          value={figures.side}
+          onPick={(side) => setF({ ...figures, side })}
         />
       </div>
       <div className="grid grid-cols-3 gap-1">
@@ -197,7 +199,7 @@ function EditSet({
         >
           Take out
         </Big>
-        <Big onClick={() => void floor.edit(set, f).then(onDone)}>Keep</Big>
+        <Big onClick={() => void floor.edit(set, figures).then(onDone)}>Keep</Big>
       </div>
     </>
   )

@@ -15,23 +15,25 @@ export function PainAsk({
   onPain: (p: Figures['pain']) => void
 }) {
   const [joint, setJoint] = useState<Joint | undefined>(pain?.joint)
-  const words = pain ? (advice.find((a) => a.joint === pain.joint)?.byLevel[pain.level] ?? []) : []
+  const words = pain
+    ? (advice.find((painAdvice) => painAdvice.joint === pain.joint)?.byLevel[pain.level] ?? [])
+    : []
   return (
     <div className="space-y-2">
       <div className="grid grid-cols-3 gap-1" role="radiogroup" aria-label="Which joint">
-        {advice.map((a) => (
+        {advice.map((painAdvice) => (
           <button
-            key={a.joint}
+            key={painAdvice.joint}
             type="button"
             role="radio"
-            aria-checked={joint === a.joint}
-            className={`min-h-[48px] border px-1 text-base ${joint === a.joint ? 'border-ink bg-ink text-paper' : 'border-edge'}`}
+            aria-checked={joint === painAdvice.joint}
+            className={`min-h-[48px] border px-1 text-base ${joint === painAdvice.joint ? 'border-ink bg-ink text-paper' : 'border-edge'}`}
             onClick={() => {
-              setJoint(a.joint)
-              if (pain) onPain({ joint: a.joint, level: pain.level })
+              setJoint(painAdvice.joint)
+              if (pain) onPain({ joint: painAdvice.joint, level: pain.level })
             }}
           >
-            {a.label}
+            {painAdvice.label}
           </button>
         ))}
         <button
@@ -64,9 +66,9 @@ export function PainAsk({
           </div>
         </div>
       )}
-      {words.map((w) => (
-        <p key={w} className="border-l-2 border-warn pl-2 text-base" role="alert">
-          {w}
+      {words.map((word) => (
+        <p key={word} className="border-l-2 border-warn pl-2 text-base" role="alert">
+          {word}
         </p>
       ))}
     </div>

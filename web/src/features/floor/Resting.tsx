@@ -33,7 +33,7 @@ export function Resting({
   const settled = useSettled()
   const next = floor.nextStep
   const [ask, setAsk] = useState<Ask>(null)
-  const item = floor.items.find((i) => i.item.id === last?.itemId)
+  const item = floor.items.find((shownItem) => shownItem.item.id === last?.itemId)
   const set = (more: Partial<Figures>) =>
     last && void floor.edit(last, { ...last.figures, ...more })
   const hurts = last?.figures.pain
@@ -123,12 +123,12 @@ export function Resting({
             <div className="grid grid-cols-2 gap-1">
               <SmallButton onClick={() => setAsk('felt')}>
                 {last.figures.felt.length > 0
-                  ? `Felt: ${last.figures.felt.map((id) => regions.find((r) => r.id === id)?.coachName.replace(/ \(.*/, '') ?? 'lower back').join(', ')}`
+                  ? `Felt: ${last.figures.felt.map((id) => regions.find((region) => region.id === id)?.coachName.replace(/ \(.*/, '') ?? 'lower back').join(', ')}`
                   : 'Felt where?'}
               </SmallButton>
               <SmallButton onClick={() => setAsk('pain')}>
                 {hurts
-                  ? `Pain: ${floor.walk.pain.find((p) => p.joint === hurts.joint)?.label}, ${hurts.level}`
+                  ? `Pain: ${floor.walk.pain.find((advice) => advice.joint === hurts.joint)?.label}, ${hurts.level}`
                   : 'Any pain?'}
               </SmallButton>
             </div>
@@ -159,7 +159,7 @@ export function Resting({
               value={String(last.figures.repetitions)}
               onLess={() => set({ repetitions: Math.max(1, last.figures.repetitions - 1) })}
               onMore={() => set({ repetitions: Math.min(200, last.figures.repetitions + 1) })}
-              onType={(t) => repetitionsTyped(t, (repetitions) => set({ repetitions }))}
+              onType={(text) => repetitionsTyped(text, (repetitions) => set({ repetitions }))}
             />
           </>
         )}
@@ -212,14 +212,14 @@ const SETTLES_MS = 600
 function useSettled(): boolean {
   const [settled, setSettled] = useState(false)
   useEffect(() => {
-    const t = setTimeout(() => setSettled(true), SETTLES_MS)
-    return () => clearTimeout(t)
+    const timeout = setTimeout(() => setSettled(true), SETTLES_MS)
+    return () => clearTimeout(timeout)
   }, [])
   return settled
 }
 
-function without(f: Figures): Figures {
-  const { pain: _pain, ...rest } = f
+function without(figures: Figures): Figures {
+  const { pain: _pain, ...rest } = figures
   return rest
 }
 
@@ -234,12 +234,12 @@ function Advice({
   level: number
   onSwap: (() => void) | undefined
 }) {
-  const words = floor.walk.pain.find((p) => p.joint === joint)?.byLevel[level] ?? []
+  const words = floor.walk.pain.find((advice) => advice.joint === joint)?.byLevel[level] ?? []
   if (words.length === 0) return null
   return (
     <div className="border-l-2 border-warn pl-2 text-base" role="alert">
-      {words.map((w) => (
-        <p key={w}>{w}</p>
+      {words.map((word) => (
+        <p key={word}>{word}</p>
       ))}
       {onSwap && (
         <button type="button" className="mt-1 min-h-[48px] border border-ink px-3" onClick={onSwap}>

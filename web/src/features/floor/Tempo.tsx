@@ -50,13 +50,13 @@ export function Tempo({ exercise, onClose }: { exercise: FloorExercise; onClose:
         {p ? Math.min(at.second + 1, Math.ceil(p.seconds)) : ''}
       </p>
       <ol className="flex w-full max-w-sm gap-1" aria-hidden>
-        {phases.map((x, k) => (
+        {phases.map((phase, k) => (
           <li
-            key={x.name}
-            style={{ flexGrow: x.seconds }}
+            key={phase.name}
+            style={{ flexGrow: phase.seconds }}
             className={`border-t-4 pt-1 text-center text-sm ${k === at.phase ? 'border-accent' : 'border-rule text-ink-2'}`}
           >
-            {x.name} {x.seconds}
+            {phase.name} {phase.seconds}
           </li>
         ))}
       </ol>

@@ -57,7 +57,7 @@ afterEach(() => {
 })
 
 function watching(onTake = vi.fn(), onClose = vi.fn()) {
-  const x = exercise('squat', [step('a')], {
+  const floorExercise = exercise('squat', [step('a')], {
     prescription: {
       sets: 2,
       repetitionsLow: 8,
@@ -70,7 +70,7 @@ function watching(onTake = vi.fn(), onClose = vi.fn()) {
   })
   render(
     <QueryClientProvider client={new QueryClient()}>
-      <Watch exercise={x} onTake={onTake} onClose={onClose} />
+      <Watch exercise={floorExercise} onTake={onTake} onClose={onClose} />
     </QueryClientProvider>,
   )
   fireEvent.click(screen.getByRole('button', { name: /^Cord on the bar/ }))

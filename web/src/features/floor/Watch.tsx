@@ -80,7 +80,7 @@ export function Watch({
         params: { path: { code: code! } },
         body: { repetitions: exercise.prescription?.repetitionsLow ?? 8, ...tempo },
       }),
-    ).catch((e: Error) => setFailed(e.message))
+    ).catch((error: Error) => setFailed(error.message))
   const seen = watched.data
   const n = seen?.repetitions.length ?? 0
   return (
@@ -130,9 +130,9 @@ export function Watch({
           )}
           {seen && n > 0 && <Repetitions seen={seen} />}
           <div aria-live="polite">
-            {seen?.findings.map((f) => (
-              <p key={f.kind} className="border-l-2 border-warn pl-2 text-base">
-                {f.words}
+            {seen?.findings.map((finding) => (
+              <p key={finding.kind} className="border-l-2 border-warn pl-2 text-base">
+                {finding.words}
               </p>
             ))}
             {seen?.link.fault && <p className="text-sm text-warn">{seen.link.fault}</p>}
@@ -175,7 +175,7 @@ export function Watch({
                     : { range: seen.rangeKept ? 'FULL' : 'SHORT' }),
                   ...(seen.tempoKept === undefined ? {} : { tempoKept: seen.tempoKept }),
                 },
-                words: seen.findings.map((f) => f.words),
+                words: seen.findings.map((finding) => finding.words),
               })
               onClose()
             }}
@@ -223,13 +223,13 @@ const H = 110
 /** The last twenty seconds as the sensor told them. */
 function Trace({ seen }: { seen: Seen }) {
   const end = seen.trace.at(-1)!.timeS
-  const at = seen.trace.map((p) => p.position)
+  const at = seen.trace.map((point) => point.position)
   const low = Math.min(...at)
   const span = Math.max(Math.max(...at) - low, 1e-6)
   const line = seen.trace
     .map(
-      (p) =>
-        `${(W * (1 - (end - p.timeS) / 20)).toFixed(1)},${(H - 6 - ((H - 12) * (p.position - low)) / span).toFixed(1)}`,
+      (point) =>
+        `${(W * (1 - (end - point.timeS) / 20)).toFixed(1)},${(H - 6 - ((H - 12) * (point.position - low)) / span).toFixed(1)}`,
     )
     .join(' ')
   return (
@@ -246,7 +246,7 @@ function Trace({ seen }: { seen: Seen }) {
 
 function Repetitions({ seen }: { seen: Seen }) {
   const cm = seen.link.kind === 'LENGTH'
-  const off = new Set(seen.findings.flatMap((f) => f.repetitions))
+  const off = new Set(seen.findings.flatMap((finding) => finding.repetitions))
   const time = (s: number) => (s > 0 ? trim(s, 1) : '–')
   return (
     <div className="min-h-0 flex-1 overflow-auto">
@@ -272,7 +272,7 @@ function Repetitions({ seen }: { seen: Seen }) {
         </thead>
         <tbody>
           {seen.repetitions
-            .map((r, k) => ({ r, k }))
+            .map((repetition, k) => ({ r: repetition, k }))
             .reverse()
             .map(({ r, k }) => (
               <tr

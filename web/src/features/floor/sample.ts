@@ -74,7 +74,7 @@ export function walk(items: { id: string; exercise: FloorExercise }[]): Walk {
     statements: [],
     weaker: 'NONE',
     weakerWhy: '',
-    items: items.map((i) => ({ ...i, ended: false, sets: [] })),
+    items: items.map((item) => ({ ...item, ended: false, sets: [] })),
     pain: [
       {
         joint: 'KNEE',

@@ -109,7 +109,7 @@ const STRICT = { durability: 'strict' } as const
 const listeners = new Set<() => void>()
 const channel =
   typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('istmo-floor')
-if (channel) channel.onmessage = () => listeners.forEach((l) => l())
+if (channel) channel.onmessage = () => listeners.forEach((listener) => listener())
 
 /** Told whenever something kept here changes, in this tab or another. */
 export function onChange(listener: () => void): () => void {
@@ -118,7 +118,7 @@ export function onChange(listener: () => void): () => void {
 }
 
 export function changed(): void {
-  listeners.forEach((l) => l())
+  listeners.forEach((listener) => listener())
   channel?.postMessage(0)
 }
 
@@ -153,7 +153,7 @@ export async function keepWalk(coachId: string, walk: Walk, askedAt: number): Pr
   const db = await database()
   const tx = db.transaction(['walks', 'sets', 'messages', 'meta'], 'readwrite', STRICT)
   const waits = (await tx.objectStore('messages').getAll()).some(
-    (m) => m.sessionId === walk.sessionId && !m.refused,
+    (message) => message.sessionId === walk.sessionId && !message.refused,
   )
   const settled = Number((await tx.objectStore('meta').get(`settled ${walk.sessionId}`)) ?? 0)
   if (waits || settled >= askedAt) {
@@ -162,11 +162,13 @@ export async function keepWalk(coachId: string, walk: Walk, askedAt: number): Pr
   }
   await tx.objectStore('walks').put({ sessionId: walk.sessionId, coachId, walk })
   // what the server has in the state that this device knows need not be kept twice
-  const known = new Map(walk.items.flatMap((i) => i.sets).map((s) => [s.id, s.revision]))
-  for (const s of await tx.objectStore('sets').index('session').getAll(walk.sessionId)) {
+  const known = new Map(
+    walk.items.flatMap((item) => item.sets).map((set) => [set.id, set.revision]),
+  )
+  for (const set of await tx.objectStore('sets').index('session').getAll(walk.sessionId)) {
     const settled =
-      s.acked === s.revision && !s.conflict && !s.refused && (s.ackedAt ?? 0) < askedAt
-    if (settled && (s.removed || known.has(s.id))) await tx.objectStore('sets').delete(s.id)
+      set.acked === set.revision && !set.conflict && !set.refused && (set.ackedAt ?? 0) < askedAt
+    if (settled && (set.removed || known.has(set.id))) await tx.objectStore('sets').delete(set.id)
   }
   await tx.done
   changed()
@@ -191,8 +193,8 @@ export async function progressOf(sessionId: string): Promise<Progress> {
   )
 }
 
-export async function keepProgress(p: Progress): Promise<void> {
-  await (await database()).put('progress', p)
+export async function keepProgress(progress: Progress): Promise<void> {
+  await (await database()).put('progress', progress)
   changed()
 }
 
@@ -233,15 +235,15 @@ export async function changeSet(
 export async function decide(id: string, mine: boolean): Promise<void> {
   const db = await database()
   const tx = db.transaction('sets', 'readwrite', STRICT)
-  const s = await tx.store.get(id)
-  if (s?.conflict) {
-    const { conflict, ...rest } = s
+  const set = await tx.store.get(id)
+  if (set?.conflict) {
+    const { conflict, ...rest } = set
     await tx.store.put(
       mine
         ? {
             ...rest,
             acked: conflict.revision,
-            revision: Math.max(s.revision, conflict.revision) + 1,
+            revision: Math.max(set.revision, conflict.revision) + 1,
           }
         : {
             ...rest,
@@ -256,18 +258,18 @@ export async function decide(id: string, mine: boolean): Promise<void> {
   changed()
 }
 
-export function figuresOf(s: FloorSet): Figures {
+export function figuresOf(set: FloorSet): Figures {
   return {
-    kind: s.kind,
-    side: s.side,
-    loadKg: s.loadKg,
-    repetitions: s.repetitions,
-    reserve: s.reserve,
-    felt: s.felt,
-    ...(s.number === undefined ? {} : { number: s.number }),
-    ...(s.range === undefined ? {} : { range: s.range }),
-    ...(s.tempoKept === undefined ? {} : { tempoKept: s.tempoKept }),
-    ...(s.pain === undefined ? {} : { pain: s.pain }),
+    kind: set.kind,
+    side: set.side,
+    loadKg: set.loadKg,
+    repetitions: set.repetitions,
+    reserve: set.reserve,
+    felt: set.felt,
+    ...(set.number === undefined ? {} : { number: set.number }),
+    ...(set.range === undefined ? {} : { range: set.range }),
+    ...(set.tempoKept === undefined ? {} : { tempoKept: set.tempoKept }),
+    ...(set.pain === undefined ? {} : { pain: set.pain }),
   }
 }
 
@@ -291,8 +293,8 @@ export async function messagesOf(coachId: string): Promise<KeptMessage[]> {
 
 export async function pendingSets(coachId: string): Promise<KeptSet[]> {
   return (await (await database()).getAllFromIndex('sets', 'coach', coachId))
-    .filter((s) => s.acked < s.revision && !s.conflict && !s.refused)
-    .sort((a, b) => a.made - b.made)
+    .filter((set) => set.acked < set.revision && !set.conflict && !set.refused)
+    .sort((first, second) => first.made - second.made)
 }
 
 /** What still has to reach the server, or needs the coach. */
@@ -304,10 +306,13 @@ export async function waiting(
   const messages = await messagesOf(coachId)
   return {
     toSend:
-      sets.filter((s) => s.acked < s.revision && !s.conflict && !s.refused).length +
-      messages.filter((m) => !m.refused).length,
-    conflicts: sets.filter((s) => s.conflict),
-    refused: [...sets.filter((s) => s.refused), ...messages.filter((m) => m.refused)],
+      sets.filter((set) => set.acked < set.revision && !set.conflict && !set.refused).length +
+      messages.filter((message) => !message.refused).length,
+    conflicts: sets.filter((set) => set.conflict),
+    refused: [
+      ...sets.filter((set) => set.refused),
+      ...messages.filter((message) => message.refused),
+    ],
   }
 }
 
@@ -324,23 +329,25 @@ export async function forgetEnded(coachId: string, now: number): Promise<void> {
   const db = await database()
   const tx = db.transaction(['walks', 'sets', 'messages', 'progress', 'meta'], 'readwrite', STRICT)
   const waits = new Set(
-    (await tx.objectStore('messages').index('coach').getAll(coachId)).map((m) => m.sessionId),
+    (await tx.objectStore('messages').index('coach').getAll(coachId)).map(
+      (message) => message.sessionId,
+    ),
   )
   let gone = 0
-  for (const w of await tx.objectStore('walks').index('coach').getAll(coachId)) {
-    const sets = await tx.objectStore('sets').index('session').getAll(w.sessionId)
+  for (const walk of await tx.objectStore('walks').index('coach').getAll(coachId)) {
+    const sets = await tx.objectStore('sets').index('session').getAll(walk.sessionId)
     const ended =
-      w.walk.finishedAt !== undefined && now - new Date(w.walk.finishedAt).getTime() > DAY_MS
+      walk.walk.finishedAt !== undefined && now - new Date(walk.walk.finishedAt).getTime() > DAY_MS
     if (
       ended &&
-      !waits.has(w.sessionId) &&
-      sets.every((s) => s.acked === s.revision && !s.conflict && !s.refused)
+      !waits.has(walk.sessionId) &&
+      sets.every((set) => set.acked === set.revision && !set.conflict && !set.refused)
     ) {
       gone++
-      for (const s of sets) await tx.objectStore('sets').delete(s.id)
-      await tx.objectStore('walks').delete(w.sessionId)
-      await tx.objectStore('progress').delete(w.sessionId)
-      await tx.objectStore('meta').delete(`settled ${w.sessionId}`)
+      for (const set of sets) await tx.objectStore('sets').delete(set.id)
+      await tx.objectStore('walks').delete(walk.sessionId)
+      await tx.objectStore('progress').delete(walk.sessionId)
+      await tx.objectStore('meta').delete(`settled ${walk.sessionId}`)
     }
   }
   await tx.done
@@ -353,9 +360,9 @@ export async function forgetWalks(): Promise<void> {
   const tx = db.transaction(['walks', 'sets', 'progress', 'meta'], 'readwrite', STRICT)
   await tx.objectStore('walks').clear()
   await tx.objectStore('progress').clear()
-  for (const s of await tx.objectStore('sets').getAll()) {
-    if (s.acked === s.revision && !s.conflict && !s.refused)
-      await tx.objectStore('sets').delete(s.id)
+  for (const set of await tx.objectStore('sets').getAll()) {
+    if (set.acked === set.revision && !set.conflict && !set.refused)
+      await tx.objectStore('sets').delete(set.id)
   }
   await tx.objectStore('meta').delete('coach')
   await tx.done

@@ -29,7 +29,7 @@ beforeEach(async () => {
   await closeDatabase()
   globalThis.indexedDB = new IDBFactory()
   server = new Server()
-  vi.stubGlobal('fetch', (r: Request) => server.fetch(r))
+  vi.stubGlobal('fetch', (request: Request) => server.fetch(request))
 })
 afterEach(() => vi.unstubAllGlobals())
 
@@ -46,8 +46,9 @@ const log = (id: string, repetitions = 10) =>
     },
     progress,
   )
-const find = async (id: string): Promise<KeptSet> => (await setsOf('s1')).find((s) => s.id === id)!
-const quietly = (n: Promise<number>) => n.catch(() => -1)
+const find = async (id: string): Promise<KeptSet> =>
+  (await setsOf('s1')).find((set) => set.id === id)!
+const quietly = (promise: Promise<number>) => promise.catch(() => -1)
 
 describe('a set that was logged', () => {
   test('is on the device before anything is sent, and after a crash', async () => {
@@ -102,10 +103,10 @@ test('exercises go before their sets, ends of sessions after them', async () => 
     message: { item: { sessionId: 's1', itemId: 'a', candidateId: 'x/y' } },
   })
   const order: string[] = []
-  vi.stubGlobal('fetch', async (r: Request) => {
-    const body = (await r.clone().json()) as { changes: Change[] }
-    order.push(...body.changes.map((c) => Object.keys(c)[0]!))
-    return server.fetch(r)
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const body = (await request.clone().json()) as { changes: Change[] }
+    order.push(...body.changes.map((change) => Object.keys(change)[0]!))
+    return server.fetch(request)
   })
   await sendOnce('k')
   expect(order).toEqual(['item', 'set', 'finish'])
@@ -119,7 +120,7 @@ test('a conflict is shown with both, and the coach’s word is the record on bot
     server.elsewhere(id, 7)
     await changeSet((await find(id)) ?? set, figures(12), false)
     await sendOnce('k')
-    const both = (await waiting('k')).conflicts.find((c) => c.id === id)!
+    const both = (await waiting('k')).conflicts.find((conflict) => conflict.id === id)!
     expect([both.figures.repetitions, both.conflict!.repetitions]).toEqual([12, 7])
     expect(server.stored(id).repetitions).toBe(7)
     await decide(id, mine)
@@ -147,9 +148,9 @@ test('what the server cannot take is kept with its reason, and does not hold the
     ),
   )
   await sendOnce('k')
-  const w = await waiting('k')
-  expect(w.toSend).toBe(0)
-  expect(w.refused).toHaveLength(1)
+  const left = await waiting('k')
+  expect(left.toSend).toBe(0)
+  expect(left.refused).toHaveLength(1)
   expect((await find('1')).refused).toContain('500')
 })
 
@@ -161,7 +162,7 @@ test('a swap changes the session on this device at once, and is a message', asyn
       sessionId: 's1',
       message: { item: { sessionId: 's1', itemId: 'n', candidateId: 'x/y', replaces: 'a' } },
     },
-    (w) => ({ ...w, items: [] }),
+    (floor) => ({ ...floor, items: [] }),
   )
   expect((await walkOf('s1'))!.walk.items).toHaveLength(0)
   expect(await messagesOf('k')).toHaveLength(1)
@@ -170,12 +171,12 @@ test('a swap changes the session on this device at once, and is a message', asyn
 test('taking the session along again does not bring back a set that was taken out meanwhile', async () => {
   const set = await log('1')
   await sendOnce('k')
-  const w = walk([{ id: 'a', exercise: exercise('a', [step('1')]) }])
+  const floor = walk([{ id: 'a', exercise: exercise('a', [step('1')]) }])
   const asked = Date.now() - 1
-  w.items[0]!.sets = [server.stored('1')]
+  floor.items[0]!.sets = [server.stored('1')]
   await changeSet(set, figures(10), true)
   await sendOnce('k')
-  await keepWalk('k', w, asked)
+  await keepWalk('k', floor, asked)
   expect((await find('1')).removed).toBe(true)
 })
 
@@ -188,7 +189,7 @@ test('a walk that was asked for before a swap arrived does not undo it', async (
       sessionId: 's1',
       message: { item: { sessionId: 's1', itemId: 'n', candidateId: 'x/y', replaces: 'a' } },
     },
-    (w) => ({ ...w, items: [] }),
+    (floor) => ({ ...floor, items: [] }),
   )
   const asked = Date.now() - 1
   expect(await keepWalk('k', before, asked)).toBe(false)
@@ -203,7 +204,7 @@ test('signing out takes what is sent off the device and leaves what is not', asy
   await sendOnce('k')
   await log('2')
   await forgetWalks()
-  expect((await setsOf('s1')).map((s) => s.id)).toEqual(['2'])
+  expect((await setsOf('s1')).map((set) => set.id)).toEqual(['2'])
 })
 
 test('the device keeps its name', async () => {

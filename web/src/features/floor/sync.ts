@@ -21,19 +21,21 @@ type Sent = { set: KeptSet } | { message: KeptMessage }
 
 /** What goes to the server, in order: exercises and marks, then sets as they were done, then ends of sessions. */
 async function outgoing(coachId: string): Promise<Sent[]> {
-  const messages = (await messagesOf(coachId)).filter((m) => !m.refused)
+  const messages = (await messagesOf(coachId)).filter((message) => !message.refused)
   const sets = await pendingSets(coachId)
-  const unsent = new Set(sets.map((s) => s.sessionId))
-  const first = messages.filter((m) => !m.last).map((message) => ({ message }))
+  const unsent = new Set(sets.map((set) => set.sessionId))
+  const first = messages.filter((message) => !message.last).map((message) => ({ message }))
   const last = messages
-    .filter((m) => m.last && (sets.length <= MOST_AT_ONCE || !unsent.has(m.sessionId)))
+    .filter(
+      (message) => message.last && (sets.length <= MOST_AT_ONCE || !unsent.has(message.sessionId)),
+    )
     .map((message) => ({ message }))
   return [...first, ...sets.slice(0, MOST_AT_ONCE).map((set) => ({ set })), ...last]
 }
 
-function change(s: Sent): Change {
-  if ('message' in s) return s.message.message
-  const { set } = s
+function change(sent: Sent): Change {
+  if ('message' in sent) return sent.message.message
+  const { set } = sent
   return {
     set: {
       sessionId: set.sessionId,

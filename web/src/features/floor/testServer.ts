@@ -25,9 +25,9 @@ export class Server {
     if (fate === 'lost') throw new TypeError('no network')
     const body = (await request.json()) as { device: string; changes: Change[] }
     const results: ChangeResult[] = []
-    for (const [k, c] of body.changes.entries()) {
+    for (const [k, change] of body.changes.entries()) {
       if (fate === 'half' && k >= body.changes.length / 2) throw new TypeError('the server died')
-      results.push(this.take(body.device, c))
+      results.push(this.take(body.device, change))
     }
     if (fate === 'answer lost') throw new TypeError('no answer')
     return new Response(JSON.stringify({ results }), {
@@ -36,9 +36,10 @@ export class Server {
     })
   }
 
-  private take(device: string, c: Change): ChangeResult {
-    if (!c.set) {
-      if (!this.other.some((o) => JSON.stringify(o) === JSON.stringify(c))) this.other.push(c)
+  private take(device: string, change: Change): ChangeResult {
+    if (!change.set) {
+      if (!this.other.some((otherChange) => JSON.stringify(otherChange) === JSON.stringify(change)))
+        this.other.push(change)
       return { outcome: 'STORED', detail: '' }
     }
     const {
@@ -50,7 +51,7 @@ export class Server {
       itemId: _i,
       performedAt: _p,
       ...rest
-    } = c.set as typeof c.set & { setId: string; revision: number; base: number }
+    } = change.set as typeof change.set & { setId: string; revision: number; base: number }
     const said = JSON.stringify(Object.entries(rest).sort())
     const now = this.sets.get(setId)
     const store = () => {

@@ -30,8 +30,8 @@ export function useKept<T>(read: () => Promise<T>, deps: unknown[]): T | undefin
     let turn = 0
     const load = () => {
       const mine = ++turn
-      void stable().then((v) => {
-        if (!gone && mine === turn) setValue(v)
+      void stable().then((nullable) => {
+        if (!gone && mine === turn) setValue(nullable)
       })
     }
     load()
@@ -58,11 +58,11 @@ export const useTaken = (coachId: string): KeptWalk[] | undefined =>
   useKept(
     async () =>
       (await walksOf(coachId))
-        .filter((w) => !w.walk.finishedAt)
+        .filter((walk) => !walk.walk.finishedAt)
         .sort(
-          (a, b) =>
-            a.walk.createdAt.localeCompare(b.walk.createdAt) ||
-            a.sessionId.localeCompare(b.sessionId),
+          (first, second) =>
+            first.walk.createdAt.localeCompare(second.walk.createdAt) ||
+            first.sessionId.localeCompare(second.sessionId),
         ),
     [coachId],
   )
@@ -121,7 +121,7 @@ export function useFloor(
     const load = () =>
       void take(coachId, sessionId)
         .then(() => !gone && setError(undefined))
-        .catch((e: Error) => !gone && setError(e))
+        .catch((otherError: Error) => !gone && setError(otherError))
         .finally(() => !gone && setAsked(true))
     load()
     window.addEventListener('online', load)
@@ -179,8 +179,8 @@ export function useFloor(
           passed: [
             ...progress.passed,
             ...at.item.steps
-              .filter((s) => s.kind === 'WARM_UP')
-              .map((s) => `${at.item.item.id} ${s.key}`),
+              .filter((step) => step.kind === 'WARM_UP')
+              .map((step) => `${at.item.item.id} ${step.key}`),
           ],
         }),
       oneMore: async (itemId) =>
@@ -200,8 +200,8 @@ export function useFloor(
           restUntil: Math.max(Date.now(), progress.restUntil ?? Date.now()) + 1000 * seconds,
         }),
       edit: async (set, figures, removed = false) => {
-        const k = await changeSet(set.base, figures, removed)
-        return k
+        const keptSet = await changeSet(set.base, figures, removed)
+        return keptSet
       },
       swap: async (itemId, swap) => {
         const newId = crypto.randomUUID()
@@ -221,7 +221,7 @@ export function useFloor(
               },
             },
           },
-          (w) => swapped(w, itemId, newId, swap),
+          (otherFloor) => swapped(otherFloor, itemId, newId, swap),
         )
         await keepProgress({ ...progress, chosen: newId })
       },
@@ -233,7 +233,7 @@ export function useFloor(
           }),
         )
         await take(coachId, sessionId)
-        const added = session.items.find((i) => i.candidateId === candidateId)
+        const added = session.items.find((item) => item.candidateId === candidateId)
         if (added) await keepProgress({ ...progress, chosen: added.id })
       },
       mark: async (candidateId, words) => {
@@ -251,22 +251,25 @@ export function useFloor(
               },
             },
           },
-          (w) => ({
-            ...w,
-            items: w.items.map((i) =>
-              i.exercise.candidateId === candidateId
-                ? { ...i, exercise: { ...i.exercise, mark: words } }
-                : i,
+          (otherFloor) => ({
+            ...otherFloor,
+            items: otherFloor.items.map((item) =>
+              item.exercise.candidateId === candidateId
+                ? { ...item, exercise: { ...item.exercise, mark: words } }
+                : item,
             ),
           }),
         )
       },
       finish: async () => {
         const at = new Date().toISOString()
-        await keepMessage({ coachId, sessionId, message: { finish: { sessionId, at } } }, (w) => ({
-          ...w,
-          finishedAt: at,
-        }))
+        await keepMessage(
+          { coachId, sessionId, message: { finish: { sessionId, at } } },
+          (otherFloor) => ({
+            ...otherFloor,
+            finishedAt: at,
+          }),
+        )
       },
     }
   }, [mine, coachId, sessionId])

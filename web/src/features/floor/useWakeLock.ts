@@ -9,9 +9,9 @@ export function useWakeLock(): void {
       if (gone || document.visibilityState !== 'visible' || !('wakeLock' in navigator)) return
       navigator.wakeLock
         .request('screen')
-        .then((l) => {
-          if (gone) void l.release()
-          else lock = l
+        .then((sentinel) => {
+          if (gone) void sentinel.release()
+          else lock = sentinel
         })
         .catch(() => undefined) // low battery, or not allowed: the screen goes dark as it always did
     }

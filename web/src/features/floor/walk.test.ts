@@ -71,7 +71,7 @@ test('sets that the desk logged without a number stand for the next ones', () =>
     ],
     'k',
   )
-  expect(items[0]!.steps.filter((s) => !isDone(items[0]!, s, begun))).toHaveLength(0)
+  expect(items[0]!.steps.filter((step) => !isDone(items[0]!, step, begun))).toHaveLength(0)
 })
 
 test('what is taken out opens its step again, and a passed step stays passed', () => {
@@ -158,10 +158,10 @@ test('a load that was changed on the floor goes on, unless the plan asks another
 test('the server’s word shows until this device has a newer one', () => {
   const server = {
     ...two,
-    items: two.items.map((i) =>
-      i.id === 'a'
+    items: two.items.map((item) =>
+      item.id === 'a'
         ? {
-            ...i,
+            ...item,
             sets: [
               {
                 id: '1',
@@ -172,7 +172,7 @@ test('the server’s word shows until this device has a newer one', () => {
               },
             ],
           }
-        : i,
+        : item,
     ),
   }
   expect(
@@ -191,18 +191,18 @@ test('a swap takes the place and the sets of before stay', () => {
     setup: {},
     exercise: exercise('x', [step('00.1.00.00.00'), step('00.1.01.00.00', { number: 2 })]),
   }
-  const w = swapped(two, 'a', 'new', swap)
-  const items = shown(w, [kept('1', 'a')], 'k')
-  expect(items.map((i) => [i.item.id, toShow(i)])).toEqual([
+  const floor = swapped(two, 'a', 'new', swap)
+  const items = shown(floor, [kept('1', 'a')], 'k')
+  expect(items.map((item) => [item.item.id, toShow(item)])).toEqual([
     ['a', true],
     ['new', true],
     ['b', true],
   ])
   expect(open(items, begun).map((s) => s.item.item.id)).toEqual(['new', 'b', 'new', 'b'])
   expect(
-    shown(w, [], 'k')
+    shown(floor, [], 'k')
       .filter(toShow)
-      .map((i) => i.item.id),
+      .map((item) => item.item.id),
   ).toEqual(['new', 'b'])
 })
 
@@ -231,7 +231,7 @@ test('one set more than asked is the last one again, on each side', () => {
 
 test('a load that nothing tells stays unknown where one can be put on', () => {
   const of = (loads: number[]) => {
-    const x = exercise('a', [step('1', { load: undefined })])
+    const floorExercise = exercise('a', [step('1', { load: undefined })])
     return beginning(
       nextStep(
         shown(
@@ -239,7 +239,7 @@ test('a load that nothing tells stays unknown where one can be put on', () => {
             {
               id: 'a',
               exercise: {
-                ...x,
+                ...floorExercise,
                 lowKg: 0,
                 loads: loads.map((kg) => ({
                   kg,

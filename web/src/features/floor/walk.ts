@@ -26,23 +26,29 @@ export type ShownItem = { item: FloorItem; sets: ShownSet[]; steps: FloorStep[] 
 export type NextStep = { item: ShownItem; step: FloorStep; at: number; of: number }
 
 /** A set of the server's as this device would keep it, so that it can be changed here. */
-function asKept(s: FloorSet, coachId: string, sessionId: string, itemId: string): KeptSet {
+function asKept(set: FloorSet, coachId: string, sessionId: string, itemId: string): KeptSet {
   return {
-    id: s.id,
+    id: set.id,
     coachId,
     sessionId,
     itemId,
-    figures: figuresOf(s),
-    removed: s.removed,
-    performedAt: s.performedAt,
-    revision: s.revision,
-    acked: s.revision,
+    figures: figuresOf(set),
+    removed: set.removed,
+    performedAt: set.performedAt,
+    revision: set.revision,
+    acked: set.revision,
     made: 0,
   }
 }
 
-function keptOf(s: KeptSet): Kept {
-  return s.refused ? 'refused' : s.conflict ? 'conflict' : s.acked < s.revision ? 'here' : 'saved'
+function keptOf(set: KeptSet): Kept {
+  return set.refused
+    ? 'refused'
+    : set.conflict
+      ? 'conflict'
+      : set.acked < set.revision
+        ? 'here'
+        : 'saved'
 }
 
 /** The session as this device shows it: what the server sent, and over it what is kept here. */
@@ -52,25 +58,31 @@ export function shown(
   coachId: string,
   extra: Record<string, number> = {},
 ): ShownItem[] {
-  const here = new Map(kept.map((s) => [s.id, s]))
+  const here = new Map(kept.map((set) => [set.id, set]))
   return walk.items.map((item) => {
     const sets = new Map<string, KeptSet>()
-    for (const s of item.sets) sets.set(s.id, asKept(s, coachId, walk.sessionId, item.id))
-    for (const s of here.values()) {
-      const of = sets.get(s.id)
-      if (s.itemId === item.id && (!of || s.revision > of.revision || s.conflict || s.refused))
-        sets.set(s.id, s)
+    for (const set of item.sets) sets.set(set.id, asKept(set, coachId, walk.sessionId, item.id))
+    for (const set of here.values()) {
+      const of = sets.get(set.id)
+      if (
+        set.itemId === item.id &&
+        (!of || set.revision > of.revision || set.conflict || set.refused)
+      )
+        sets.set(set.id, set)
     }
     const list = [...sets.values()]
-      .filter((s) => !s.removed)
-      .sort((a, b) => a.performedAt.localeCompare(b.performedAt) || a.id.localeCompare(b.id))
-      .map((s) => ({
-        id: s.id,
+      .filter((set) => !set.removed)
+      .sort(
+        (first, second) =>
+          first.performedAt.localeCompare(second.performedAt) || first.id.localeCompare(second.id),
+      )
+      .map((set) => ({
+        id: set.id,
         itemId: item.id,
-        figures: s.figures,
-        performedAt: s.performedAt,
-        kept: keptOf(s),
-        base: s,
+        figures: set.figures,
+        performedAt: set.performedAt,
+        kept: keptOf(set),
+        base: set,
       }))
     return {
       item,
@@ -78,7 +90,7 @@ export function shown(
       steps: item.ended
         ? []
         : withMore(
-            [...item.exercise.steps].sort((a, b) => a.key.localeCompare(b.key)),
+            [...item.exercise.steps].sort((first, second) => first.key.localeCompare(second.key)),
             extra[item.id] ?? 0,
           ),
     }
@@ -87,14 +99,14 @@ export function shown(
 
 /** So many sets more than are asked: the last one again, each side of it. */
 function withMore(steps: FloorStep[], more: number): FloorStep[] {
-  const work = steps.filter((s) => s.kind === 'WORK')
-  const last = Math.max(0, ...work.map((s) => s.number))
-  const again = work.filter((s) => s.number === last)
+  const work = steps.filter((step) => step.kind === 'WORK')
+  const last = Math.max(0, ...work.map((step) => step.number))
+  const again = work.filter((step) => step.number === last)
   const added = Array.from({ length: more }, (_, k) =>
-    again.map((s) => ({
-      ...s,
+    again.map((step) => ({
+      ...step,
       number: last + k + 1,
-      key: `${s.key}~${k}`,
+      key: `${step.key}~${k}`,
       putOn: [],
       note: 'one more than asked',
     })),
@@ -107,12 +119,12 @@ export function isDone(of: ShownItem, step: FloorStep, progress: Progress): bool
   if (progress.passed.includes(`${of.item.id} ${step.key}`)) return true
   if (step.kind === 'WARM_UP') return of.sets.length > 0
   const alike = of.sets.filter(
-    (s) =>
-      s.figures.kind === step.kind &&
-      (s.figures.side === step.side || s.figures.number === undefined),
+    (set) =>
+      set.figures.kind === step.kind &&
+      (set.figures.side === step.side || set.figures.number === undefined),
   )
-  const numbered = alike.some((s) => s.figures.number === step.number)
-  const unnumbered = alike.filter((s) => s.figures.number === undefined).length
+  const numbered = alike.some((set) => set.figures.number === step.number)
+  const unnumbered = alike.filter((set) => set.figures.number === undefined).length
   return numbered || step.number <= unnumbered
 }
 
@@ -124,7 +136,7 @@ export function open(
   return items
     .flatMap((item) => item.steps.map((step) => ({ item, step })))
     .filter((s) => !isDone(s.item, s.step, progress))
-    .sort((a, b) => a.step.key.localeCompare(b.step.key))
+    .sort((first, second) => first.step.key.localeCompare(second.step.key))
 }
 
 /** Where the session stands: the first open step, of the exercise that was chosen where one was. */
@@ -132,7 +144,9 @@ export function nextStep(items: ShownItem[], progress: Progress): NextStep | nul
   const left = open(items, progress)
   const here = left.find((s) => s.item.item.id === progress.chosen) ?? left[0]
   if (!here) return null
-  const same = here.item.steps.filter((s) => s.kind === here.step.kind && s.side === here.step.side)
+  const same = here.item.steps.filter(
+    (step) => step.kind === here.step.kind && step.side === here.step.side,
+  )
   return { ...here, at: here.step.number, of: same.length }
 }
 
@@ -159,10 +173,10 @@ export function beginning(next: NextStep): {
   reserve: number
 } {
   const { item, step } = next
-  const before = item.sets.filter((s) => s.figures.kind === step.kind)
+  const before = item.sets.filter((set) => set.figures.kind === step.kind)
   const last = before.at(-1)?.figures
   const { loads, lowKg } = item.item.exercise
-  const usual = lowKg > 0 || !loads.some((l) => l.kg > 0) ? lowKg : undefined
+  const usual = lowKg > 0 || !loads.some((load) => load.kg > 0) ? lowKg : undefined
   const loadKg =
     last &&
     step.kind === 'WORK' &&
@@ -175,10 +189,10 @@ export function beginning(next: NextStep): {
   const otherSide = step.asBefore
     ? item.sets
         .filter(
-          (s) =>
-            s.figures.number === step.number &&
-            s.figures.side !== step.side &&
-            s.figures.kind === step.kind,
+          (set) =>
+            set.figures.number === step.number &&
+            set.figures.side !== step.side &&
+            set.figures.kind === step.kind,
         )
         .at(-1)?.figures.repetitions
     : undefined
@@ -187,8 +201,9 @@ export function beginning(next: NextStep): {
     repetitions:
       otherSide ??
       (step.kind === 'WORK'
-        ? item.sets.filter((s) => s.figures.kind === 'WORK' && s.figures.side === step.side).at(-1)
-            ?.figures.repetitions
+        ? item.sets
+            .filter((set) => set.figures.kind === 'WORK' && set.figures.side === step.side)
+            .at(-1)?.figures.repetitions
         : undefined) ??
       step.repetitionsLow,
     reserve: item.item.exercise.prescription?.reserve ?? 2,
@@ -197,34 +212,36 @@ export function beginning(next: NextStep): {
 
 /** Whether the plan asks the same load of every set, so that one that was changed on the floor goes on. */
 function sameAsAsked(item: ShownItem, step: FloorStep): boolean {
-  return item.steps.filter((s) => s.kind === step.kind).every((s) => s.load?.kg === step.load?.kg)
+  return item.steps
+    .filter((floorStep) => floorStep.kind === step.kind)
+    .every((floorStep) => floorStep.load?.kg === step.load?.kg)
 }
 
 /** The session with another exercise in the place of one. */
 export function swapped(walk: Walk, itemId: string, newId: string, swap: FloorSwap): Walk {
   return {
     ...walk,
-    items: walk.items.flatMap((i): FloorItem[] => {
-      if (i.id !== itemId) return [i]
+    items: walk.items.flatMap((item): FloorItem[] => {
+      if (item.id !== itemId) return [item]
       const instead: FloorItem = { id: newId, ended: false, exercise: swap.exercise, sets: [] }
-      return [{ ...i, ended: true }, instead]
+      return [{ ...item, ended: true }, instead]
     }),
   }
 }
 
 /** Whether an exercise is left to show: one that was swapped away before a set was done is not. */
-export function toShow(i: ShownItem): boolean {
-  return !i.item.ended || i.sets.length > 0
+export function toShow(item: ShownItem): boolean {
+  return !item.item.ended || item.sets.length > 0
 }
 
-export function tempoPhases(x: FloorExercise): { name: string; seconds: number }[] {
-  const t = x.prescription?.tempo
-  return t
+export function tempoPhases(exercise: FloorExercise): { name: string; seconds: number }[] {
+  const tempoDocument = exercise.prescription?.tempo
+  return tempoDocument
     ? [
-        { name: 'down', seconds: t.loweringS },
-        { name: 'hold low', seconds: t.lowS },
-        { name: 'up', seconds: t.liftingS },
-        { name: 'hold', seconds: t.topS },
+        { name: 'down', seconds: tempoDocument.loweringS },
+        { name: 'hold low', seconds: tempoDocument.lowS },
+        { name: 'up', seconds: tempoDocument.liftingS },
+        { name: 'hold', seconds: tempoDocument.topS },
       ].filter((p) => p.seconds > 0)
     : []
 }

@@ -65,7 +65,7 @@ export function GadgetField({ kind, label, unit, perInside, text, onText, standI
         inputMode="decimal"
         className="mt-0.5 w-full border border-edge px-2 py-1 text-base"
         value={text}
-        onChange={(e) => onText(e.target.value)}
+        onChange={(event) => onText(event.target.value)}
       />
       {code === null ? (
         <Button look="bare" className="!min-h-6 !p-0 text-xs" onClick={() => void open()}>

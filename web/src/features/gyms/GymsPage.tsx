@@ -33,7 +33,7 @@ export function GymsPage() {
   const failed = [gyms, catalogue].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!gyms.data || !catalogue.data) return <Waiting what="Loading" />
-  const gym = gyms.data.find((g) => g.id === chosen)
+  const gym = gyms.data.find((listed) => listed.id === chosen)
   const words = (ids: string[]) =>
     catalogue.data.equipment
       .filter((i) => ids.includes(i.id))
@@ -52,32 +52,36 @@ export function GymsPage() {
           <Quiet>No gym yet. Tick what is there; measures come later.</Quiet>
         )}
         <ul>
-          {gyms.data.map((g) => (
+          {gyms.data.map((listed) => (
             <li
-              key={g.id}
-              className={`flex flex-wrap items-baseline gap-x-3 border-b border-rule/60 py-2 ${g.id === chosen ? 'bg-paper-2' : ''}`}
+              key={listed.id}
+              className={`flex flex-wrap items-baseline gap-x-3 border-b border-rule/60 py-2 ${listed.id === chosen ? 'bg-paper-2' : ''}`}
             >
               <span className="min-w-40 flex-1">
-                <b>{g.name}</b>
+                <b>{listed.name}</b>
                 <span className="block text-sm text-ink-2">
-                  {words(g.equipment) || 'nothing ticked yet'}
+                  {words(listed.equipment) || 'nothing ticked yet'}
                 </span>
               </span>
               <Link
                 className="px-2 text-sm text-accent-2 underline"
-                aria-label={`Machines of ${g.name}`}
-                to={`/gyms/${g.id}${search}`}
+                aria-label={`Machines of ${listed.name}`}
+                to={`/gyms/${listed.id}${search}`}
               >
                 Machines
               </Link>
-              <Button look="bare" aria-label={`Change ${g.name}`} onClick={() => setChosen(g.id)}>
+              <Button
+                look="bare"
+                aria-label={`Change ${listed.name}`}
+                onClick={() => setChosen(listed.id)}
+              >
                 Change
               </Button>
               <Button
                 look="bare"
-                aria-label={`Take out ${g.name}`}
+                aria-label={`Take out ${listed.name}`}
                 disabled={move.isPending}
-                onClick={() => move.mutate({ gym: g, out: true })}
+                onClick={() => move.mutate({ gym: listed, out: true })}
               >
                 Take out
               </Button>
@@ -98,7 +102,7 @@ export function GymsPage() {
         <GymForm
           key={`${chosen} ${gym?.version}`}
           gym={gym}
-          others={gyms.data.filter((g) => g.id !== chosen)}
+          others={gyms.data.filter((listed) => listed.id !== chosen)}
           catalogue={catalogue.data}
           onDone={() => setChosen(null)}
         />
@@ -160,11 +164,13 @@ function GymForm({
     },
   })
   const problem = save.error instanceof Problem ? save.error : null
-  const groups = [...new Set(catalogue.equipment.map((i) => i.group))]
-  const matches = (i: Catalogue['equipment'][number]) =>
-    [i.name, ...i.alsoCalled].some((w) => w.toLowerCase().includes(find.trim().toLowerCase()))
-  const onSubmit = (e: FormEvent) => {
-    e.preventDefault()
+  const groups = [...new Set(catalogue.equipment.map((otherEquipment) => otherEquipment.group))]
+  const matches = (otherEquipment: Catalogue['equipment'][number]) =>
+    [otherEquipment.name, ...otherEquipment.alsoCalled].some((word) =>
+      word.toLowerCase().includes(find.trim().toLowerCase()),
+    )
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault()
     save.mutate()
   }
   return (
@@ -178,7 +184,7 @@ function GymForm({
       <Field
         label="Name"
         value={name}
-        onChange={(e) => setName(e.target.value)}
+        onChange={(event) => setName(event.target.value)}
         fault={problem?.fault('name')}
         autoFocus
       />
@@ -187,8 +193,8 @@ function GymForm({
           <WordMenu
             label="Copy from"
             text="Copy what another gym has"
-            options={others.map((g) => ({ value: g.id, label: g.name }))}
-            onChange={(id) => setEquipment(others.find((g) => g.id === id)!.equipment)}
+            options={others.map((other) => ({ value: other.id, label: other.name }))}
+            onChange={(id) => setEquipment(others.find((other) => other.id === id)!.equipment)}
           />
           , then untick what is missing.
         </p>
@@ -196,22 +202,28 @@ function GymForm({
       <Field
         label="Find by name or nickname"
         value={find}
-        onChange={(e) => setFind(e.target.value)}
+        onChange={(event) => setFind(event.target.value)}
         placeholder="the 45"
       />
       {groups.map((group) => {
-        const items = catalogue.equipment.filter((i) => i.group === group && matches(i))
+        const items = catalogue.equipment.filter(
+          (otherEquipment) => otherEquipment.group === group && matches(otherEquipment),
+        )
         return items.length === 0 ? null : (
           <fieldset key={group}>
             <legend className="w-full border-b border-rule text-sm text-ink-2">{group}</legend>
-            {items.map((i) => (
+            {items.map((item) => (
               <Tick
-                key={i.id}
-                label={i.name}
-                note={i.alsoCalled.join(', ')}
-                checked={equipment.includes(i.id)}
+                key={item.id}
+                label={item.name}
+                note={item.alsoCalled.join(', ')}
+                checked={equipment.includes(item.id)}
                 onChange={(on) =>
-                  setEquipment(on ? [...equipment, i.id] : equipment.filter((e) => e !== i.id))
+                  setEquipment(
+                    on
+                      ? [...equipment, item.id]
+                      : equipment.filter((exercise) => exercise !== item.id),
+                  )
                 }
               />
             ))}

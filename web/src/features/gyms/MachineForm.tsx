@@ -22,19 +22,21 @@ export function MachineForm({ gymId, version, machine, brief }: Props) {
   const queries = useQueryClient()
   const [texts, setTexts] = useState<Record<string, string>>(() =>
     Object.fromEntries(
-      machine.details.filter((d) => d.measured).map((d) => [d.id, shown(d, d.value)]),
+      machine.details
+        .filter((detail) => detail.measured)
+        .map((detail) => [detail.id, shown(detail, detail.value)]),
     ),
   )
-  const put = (m: Machines) => {
-    queries.setQueryData(keys.machines(gymId), m)
+  const put = (machines: Machines) => {
+    queries.setQueryData(keys.machines(gymId), machines)
     afterGymChanged(queries)
   }
   const save = useMutation({
     mutationFn: () => {
       const measured = Object.fromEntries(
         machine.details
-          .filter((d) => (texts[d.id] ?? '').trim() !== '')
-          .map((d) => [d.id, stored(d, texts[d.id]!)]),
+          .filter((detail) => (texts[detail.id] ?? '').trim() !== '')
+          .map((detail) => [detail.id, stored(detail, texts[detail.id]!)]),
       )
       return answer(
         api.PUT('/api/gyms/{gymId}/machines/{item}', {
@@ -46,15 +48,16 @@ export function MachineForm({ gymId, version, machine, brief }: Props) {
     onSuccess: put,
   })
   const problem = save.error instanceof Problem ? save.error : null
-  const fault = (d: MachineDetail) => inUnit(d, problem?.fault(`measured.${machine.item}.${d.id}`))
+  const fault = (detail: MachineDetail) =>
+    inUnit(detail, problem?.fault(`measured.${machine.item}.${detail.id}`))
   const moved = machine.details.some(
-    (d) => (texts[d.id] ?? '') !== (d.measured ? shown(d, d.value) : ''),
+    (detail) => (texts[detail.id] ?? '') !== (detail.measured ? shown(detail, detail.value) : ''),
   )
-  const onSubmit = (e: FormEvent) => {
-    e.preventDefault()
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault()
     save.mutate()
   }
-  const byHand = machine.details.filter((d) => !fromPulls(d))
+  const byHand = machine.details.filter((detail) => !fromPulls(detail))
   const byScale = machine.details.filter(fromPulls)
   return (
     <div className="min-w-0">
@@ -69,28 +72,32 @@ export function MachineForm({ gymId, version, machine, brief }: Props) {
           Leave blank for usual values. What is filled in counts as measured here, in every ranking
           and set-up.
         </p>
-        {byHand.map((d) => (
+        {byHand.map((detail) => (
           <Detail
-            key={d.id}
-            detail={d}
-            text={texts[d.id] ?? ''}
-            onText={(t) => setTexts({ ...texts, [d.id]: t })}
-            fault={fault(d)}
+            key={detail.id}
+            detail={detail}
+            text={texts[detail.id] ?? ''}
+            onText={(text) => setTexts({ ...texts, [detail.id]: text })}
+            fault={fault(detail)}
           />
         ))}
         {byScale.length > 0 && (
-          <details open={byScale.some((d) => d.measured) || byScale.some((d) => fault(d))}>
+          <details
+            open={
+              byScale.some((detail) => detail.measured) || byScale.some((detail) => fault(detail))
+            }
+          >
             <summary className="py-1 text-sm">
               Resistance over the travel, where it is known by figures (
-              {byScale.filter((d) => d.measured).length} known)
+              {byScale.filter((detail) => detail.measured).length} known)
             </summary>
-            {byScale.map((d) => (
+            {byScale.map((detail) => (
               <Detail
-                key={d.id}
-                detail={d}
-                text={texts[d.id] ?? ''}
-                onText={(t) => setTexts({ ...texts, [d.id]: t })}
-                fault={fault(d)}
+                key={detail.id}
+                detail={detail}
+                text={texts[detail.id] ?? ''}
+                onText={(text) => setTexts({ ...texts, [detail.id]: text })}
+                fault={fault(detail)}
               />
             ))}
           </details>
@@ -104,12 +111,12 @@ export function MachineForm({ gymId, version, machine, brief }: Props) {
   )
 }
 
-function fromPulls(d: MachineDetail): boolean {
-  return d.id.startsWith('curve') || d.id === 'pulley'
+function fromPulls(detail: MachineDetail): boolean {
+  return detail.id.startsWith('curve') || detail.id === 'pulley'
 }
 
 function Detail({
-  detail: d,
+  detail: detail,
   text,
   onText,
   fault,
@@ -120,29 +127,29 @@ function Detail({
   fault?: string
 }) {
   const id = useId()
-  const unit = detailUnit(d.unit)
+  const unit = detailUnit(detail.unit)
   return (
     <div
       className="grid grid-cols-[minmax(0,1fr)_8.5rem] items-center gap-x-3 border-b border-rule/60 py-1"
-      data-detail={d.id}
+      data-detail={detail.id}
     >
       <label htmlFor={id} className="min-w-0">
-        {d.label}
+        {detail.label}
         <span
           className={`ml-2 text-xs ${text.trim() === '' ? 'text-ink-2' : 'font-semibold text-accent-2'}`}
         >
           {text.trim() === ''
-            ? `generic: ${d.unit === 'yes' ? (d.generic ? 'yes' : 'no') : `${shown(d, d.generic)}${unit.unit === '°' ? '' : ' '}${unit.unit}`}`
+            ? `generic: ${detail.unit === 'yes' ? (detail.generic ? 'yes' : 'no') : `${shown(detail, detail.generic)}${unit.unit === '°' ? '' : ' '}${unit.unit}`}`
             : 'measured'}
         </span>
-        <span className="block text-xs text-ink-2">{d.how}</span>
+        <span className="block text-xs text-ink-2">{detail.how}</span>
       </label>
-      {d.unit === 'yes' ? (
+      {detail.unit === 'yes' ? (
         <select
           id={id}
           className="border border-edge px-1 py-1"
           value={text}
-          onChange={(e) => onText(e.target.value)}
+          onChange={(event) => onText(event.target.value)}
         >
           <option value="">not looked at</option>
           <option value="1">yes</option>
@@ -156,7 +163,7 @@ function Detail({
             aria-invalid={fault ? true : undefined}
             className={`w-20 border px-2 py-1 text-right ${fault ? 'border-warn' : 'border-edge'}`}
             value={text}
-            onChange={(e) => onText(e.target.value)}
+            onChange={(event) => onText(event.target.value)}
           />
           <span className="text-sm text-ink-2">{unit.unit}</span>
         </span>
@@ -170,17 +177,17 @@ function Detail({
   )
 }
 
-function shown(d: MachineDetail, value: number): string {
-  return trim(value * detailUnit(d.unit).perStored, d.unit === 'kg' ? 2 : 1)
+function shown(detail: MachineDetail, value: number): string {
+  return trim(value * detailUnit(detail.unit).perStored, detail.unit === 'kg' ? 2 : 1)
 }
 
-function stored(d: MachineDetail, text: string): number {
-  return Number(text.replace(',', '.')) / detailUnit(d.unit).perStored
+function stored(detail: MachineDetail, text: string): number {
+  return Number(text.replace(',', '.')) / detailUnit(detail.unit).perStored
 }
 
 /** The server names the range in metres or as a ratio; the coach typed centimetres or per cent. */
-function inUnit(d: MachineDetail, fault?: string): string | undefined {
-  const { unit, perStored } = detailUnit(d.unit)
+function inUnit(detail: MachineDetail, fault?: string): string | undefined {
+  const { unit, perStored } = detailUnit(detail.unit)
   if (!fault?.includes('is not within') || perStored === 1) return fault
-  return `${fault.replace(/ m$/, '').replace(/-?[\d.]+/g, (n) => trim(Number(n) * perStored, 1))} ${unit}`
+  return `${fault.replace(/ m$/, '').replace(/-?[\d.]+/g, (name) => trim(Number(name) * perStored, 1))} ${unit}`
 }

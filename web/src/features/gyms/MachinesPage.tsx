@@ -16,45 +16,46 @@ export function MachinesPage() {
   if (machines.isError)
     return <Trouble error={machines.error} retry={() => void machines.refetch()} />
   if (!machines.data) return <Waiting what="Loading" />
-  const m = machines.data
-  const chosen = m.machines.find((x) => x.item === params.get('item')) ?? m.machines[0]
+  const loaded = machines.data
+  const chosen =
+    loaded.machines.find((machine) => machine.item === params.get('item')) ?? loaded.machines[0]
   const choose = (item: string) => put({ item })
   return (
     <div className="grid gap-6 lg:grid-cols-[20rem_minmax(0,1fr)]">
       <section aria-label="Machines">
         <div className="flex items-baseline justify-between border-b border-ink pb-1">
-          <h1 className="text-xl">{m.gymName}</h1>
+          <h1 className="text-xl">{loaded.gymName}</h1>
           <Link className="text-sm text-accent-2 underline" to="/gyms">
             All gyms
           </Link>
         </div>
-        {m.machines.length === 0 && (
+        {loaded.machines.length === 0 && (
           <Quiet>Nothing here that could be measured. Tick what the gym has first.</Quiet>
         )}
         <ul>
-          {m.machines.map((x) => {
-            const known = x.details.filter((d) => d.measured).length
+          {loaded.machines.map((machine) => {
+            const known = machine.details.filter((detail) => detail.measured).length
             return (
               <li
-                key={x.item}
-                className={`border-b border-rule/60 ${x.item === chosen?.item ? 'bg-paper-2' : ''}`}
+                key={machine.item}
+                className={`border-b border-rule/60 ${machine.item === chosen?.item ? 'bg-paper-2' : ''}`}
               >
                 <button
                   type="button"
                   className="flex min-h-10 w-full items-baseline gap-2 px-1 py-1.5 text-left"
-                  aria-pressed={x.item === chosen?.item}
-                  onClick={() => choose(x.item)}
+                  aria-pressed={machine.item === chosen?.item}
+                  onClick={() => choose(machine.item)}
                 >
-                  <span className="flex-1 font-medium">{x.name}</span>
+                  <span className="flex-1 font-medium">{machine.name}</span>
                   <span className="text-xs text-ink-2">
-                    {known === 0 ? 'generic' : `${known} of ${x.details.length} known`}
+                    {known === 0 ? 'generic' : `${known} of ${machine.details.length} known`}
                   </span>
                 </button>
               </li>
             )
           })}
         </ul>
-        <PlatesField key={m.version} machines={m} />
+        <PlatesField key={loaded.version} machines={loaded} />
         {brief && (
           <div className="mt-3 text-sm" data-testid="worth">
             <h2 className="border-b border-ink text-base">What would change the order at hand</h2>
@@ -81,9 +82,9 @@ export function MachinesPage() {
       </section>
       {chosen && (
         <MachineForm
-          key={`${chosen.item} ${m.version}`}
-          gymId={m.gymId}
-          version={m.version}
+          key={`${chosen.item} ${loaded.version}`}
+          gymId={loaded.gymId}
+          version={loaded.version}
           machine={chosen}
           brief={brief}
         />

@@ -29,8 +29,8 @@ export function PlatesField({ machines }: { machines: Machines }) {
     },
   })
   const problem = save.error instanceof Problem ? save.error : null
-  const onSubmit = (e: FormEvent) => {
-    e.preventDefault()
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault()
     save.mutate()
   }
   return (
@@ -40,7 +40,7 @@ export function PlatesField({ machines }: { machines: Machines }) {
         label="Plates owned: kg x pairs"
         placeholder="20 x 4, 10 x 2, 2.5 x 2"
         value={text}
-        onChange={(e) => setText(e.target.value)}
+        onChange={(event) => setText(event.target.value)}
         fault={
           read === null
             ? 'write each mass with its pairs, as 20 x 4, 2.5 x 2'

@@ -27,12 +27,12 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
   const lever = machine.travel === 'LEVER'
   const at = detailUnit(lever ? 'deg' : 'm')
   const [rows, setRows] = useState<Row[]>(() =>
-    machine.pulls.map((p) => ({
-      at: trim(p.at * at.perStored, 1),
-      force: trim(p.forceN / NEWTONS_PER_KG, 2),
-      lever: trim(p.leverM * 100, 1),
-      load: trim(p.loadKg, 2),
-      direction: p.direction,
+    machine.pulls.map((pull) => ({
+      at: trim(pull.at * at.perStored, 1),
+      force: trim(pull.forceN / NEWTONS_PER_KG, 2),
+      lever: trim(pull.leverM * 100, 1),
+      load: trim(pull.loadKg, 2),
+      direction: pull.direction,
     })),
   )
   const [next, setNext] = useState<Row>({
@@ -41,34 +41,35 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
     load: machine.pulls[0] ? trim(machine.pulls[0].loadKg, 2) : '',
   })
   const [changed, setChanged] = useState(false)
-  const number = (t: string) => (t.trim() === '' ? undefined : Number(t.replace(',', '.')))
-  const scaled = (t: string, f: number) => (number(t) === undefined ? undefined : number(t)! * f)
+  const number = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')))
+  const scaled = (text: string, f: number) =>
+    number(text) === undefined ? undefined : number(text)! * f
   const body = (list: Row[]) => ({
-    pulls: list.map((r) => ({
-      at: scaled(r.at, 1 / at.perStored),
-      forceN: scaled(r.force, NEWTONS_PER_KG),
-      loadKg: number(r.load),
-      direction: r.direction,
-      ...(lever ? { leverM: scaled(r.lever, 0.01) } : {}),
+    pulls: list.map((row) => ({
+      at: scaled(row.at, 1 / at.perStored),
+      forceN: scaled(row.force, NEWTONS_PER_KG),
+      loadKg: number(row.load),
+      direction: row.direction,
+      ...(lever ? { leverM: scaled(row.lever, 0.01) } : {}),
     })),
   })
   const path = { gymId, item: machine.item }
   const [effect, setEffect] = useState<Schemas['OrderChangeView'] | null>(null)
   const fit = useMutation({
     mutationFn: async ({ list, isNew }: { list: Row[]; isNew: boolean }) => {
-      const f: Fit = await answer(
+      const fitted: Fit = await answer(
         api.POST('/api/gyms/{gymId}/machines/{item}/fit', { params: { path }, body: body(list) }),
       )
       setEffect(
         brief && isNew
           ? await answer(
               api.POST('/api/orders/with-machine', {
-                body: { brief, item: machine.item, measured: f.values },
+                body: { brief, item: machine.item, measured: fitted.values },
               }),
             )
           : null,
       )
-      return f
+      return fitted
     },
   })
   const { mutate } = fit
@@ -116,8 +117,8 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
         aria-label="Add a pull"
         noValidate
         className="grid grid-cols-2 items-start gap-2 sm:grid-cols-[repeat(5,minmax(0,1fr))_auto]"
-        onSubmit={(e) => {
-          e.preventDefault()
+        onSubmit={(event) => {
+          event.preventDefault()
           change([...rows, next])
           setNext({
             ...next,
@@ -133,7 +134,7 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
           unit={at.unit}
           perInside={at.perStored}
           text={next.at}
-          onText={(t) => setNext({ ...next, at: t })}
+          onText={(text) => setNext({ ...next, at: text })}
           standIn={{ at: scaled(next.at, 1 / at.perStored) ?? (lever ? 60 : 0.3) }}
         />
         <GadgetField
@@ -142,7 +143,7 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
           unit="kg"
           perInside={1 / NEWTONS_PER_KG}
           text={next.force}
-          onText={(t) => setNext({ ...next, force: t })}
+          onText={(text) => setNext({ ...next, force: text })}
           standIn={{
             gymId,
             item: machine.item,
@@ -160,7 +161,7 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
             unit="cm"
             perInside={100}
             text={next.lever}
-            onText={(t) => setNext({ ...next, lever: t })}
+            onText={(text) => setNext({ ...next, lever: text })}
             standIn={{ at: 0.38 }}
           />
         )}
@@ -170,7 +171,7 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
             inputMode="decimal"
             className="mt-0.5 w-full border border-edge px-2 py-1 text-base text-ink"
             value={next.load}
-            onChange={(e) => setNext({ ...next, load: e.target.value })}
+            onChange={(event) => setNext({ ...next, load: event.target.value })}
           />
         </label>
         <label className="block text-sm text-ink-2">
@@ -178,7 +179,7 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
           <select
             className="mt-0.5 w-full border border-edge px-1 py-1.5 text-base text-ink"
             value={next.direction}
-            onChange={(e) => setNext({ ...next, direction: e.target.value as Direction })}
+            onChange={(event) => setNext({ ...next, direction: event.target.value as Direction })}
           >
             <option value="UP">up</option>
             <option value="DOWN">down</option>
@@ -223,19 +224,19 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
               </tr>
             </thead>
             <tbody>
-              {rows.map((r, k) => {
-                const p = shown?.points[k]
+              {rows.map((row, k) => {
+                const point = shown?.points[k]
                 return (
                   <tr key={k} className="border-b border-rule/60 text-right" data-testid="pull">
-                    <td>{r.at}</td>
-                    <td>{r.force}</td>
-                    {lever && <td>{r.lever}</td>}
-                    <td>{r.load}</td>
+                    <td>{row.at}</td>
+                    <td>{row.force}</td>
+                    {lever && <td>{row.lever}</td>}
+                    <td>{row.load}</td>
                     <td className="pl-3 text-left">
-                      {r.direction === 'UP' ? 'up' : r.direction === 'DOWN' ? 'down' : 'still'}
+                      {row.direction === 'UP' ? 'up' : row.direction === 'DOWN' ? 'down' : 'still'}
                     </td>
-                    <td>{p ? signed(p.measured / p.fitted - 1) : '–'}</td>
-                    <td>{p ? signed(p.measured / p.generic - 1) : '–'}</td>
+                    <td>{point ? signed(point.measured / point.fitted - 1) : '–'}</td>
+                    <td>{point ? signed(point.measured / point.generic - 1) : '–'}</td>
                     <td>
                       <Button
                         look="bare"
@@ -247,7 +248,7 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
                       </Button>
                       <FaultText
                         text={['at', 'forceN', 'leverM', 'loadKg']
-                          .map((f) => problem?.fault(`pulls.${k}.${f}`))
+                          .map((field) => problem?.fault(`pulls.${k}.${field}`))
                           .find(Boolean)}
                       />
                     </td>
@@ -261,7 +262,7 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
       {problem && (
         <FaultText
           text={['pulls', 'pulls.lever', 'pulls.friction', 'pulls.curve', 'pulls.mass']
-            .map((f) => problem.fault(f))
+            .map((field) => problem.fault(field))
             .find(Boolean)}
         />
       )}
@@ -277,16 +278,16 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
             </p>
             <p>
               {machine.details
-                .filter((d) => shown.values[d.id] !== undefined)
+                .filter((detail) => shown.values[detail.id] !== undefined)
                 .map(
-                  (d) =>
-                    `${d.label}: ${trim(shown.values[d.id]! * detailUnit(d.unit).perStored, 0)} ${detailUnit(d.unit).unit}`,
+                  (detail) =>
+                    `${detail.label}: ${trim(shown.values[detail.id]! * detailUnit(detail.unit).perStored, 0)} ${detailUnit(detail.unit).unit}`,
                 )
                 .join(' · ')}
             </p>
-            {shown.notes.map((n) => (
-              <p key={n} className="text-ink-2">
-                {n}
+            {shown.notes.map((note) => (
+              <p key={note} className="text-ink-2">
+                {note}
               </p>
             ))}
             {effect && (

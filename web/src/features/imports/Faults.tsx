@@ -17,9 +17,9 @@ export function Faults({
         put right, or left out.
       </p>
       <ul>
-        {faults.slice(0, 100).map((f, k) => (
+        {faults.slice(0, 100).map((fault, k) => (
           <li key={k}>
-            <b>{f.field}</b>: {f.message}
+            <b>{fault.field}</b>: {fault.message}
           </li>
         ))}
       </ul>

@@ -23,8 +23,8 @@ function preview(input: Input) {
     ...((input.gyms[name] ?? own) ? { gymId: input.gyms[name] ?? own } : {}),
   })
   const faults = clients
-    .filter((c) => c.taken)
-    .map((c) => ({ field: `names.${c.name}`, message: 'another client is called that' }))
+    .filter((client) => client.taken)
+    .map((client) => ({ field: `names.${client.name}`, message: 'another client is called that' }))
   if (input.text.includes('broken'))
     faults.push({
       field: 'clients[1].sessions[0].items[0].sets[0].loadKg',

@@ -36,9 +36,9 @@ export function ImportArchivePage() {
   if (gyms.isError) return <Trouble error={gyms.error} retry={() => void gyms.refetch()} />
   if (!gyms.data) return <Waiting what="Opening" />
   if (bring.data) return <Done b={bring.data} />
-  const p = preview.data
+  const shown = preview.data
   const error = bring.error ?? preview.error
-  const coming = p?.clients.filter((c) => c.as !== undefined) ?? []
+  const coming = shown?.clients.filter((client) => client.as !== undefined) ?? []
   return (
     <section className="max-w-4xl space-y-3">
       <h1 className="border-b border-ink pb-1 text-xl">Bring in clients from a file</h1>
@@ -48,8 +48,8 @@ export function ImportArchivePage() {
           <input
             type="file"
             accept=".json"
-            onChange={(e) => {
-              const chosen = e.target.files?.[0]
+            onChange={(event) => {
+              const chosen = event.target.files?.[0]
               setSaid(NOTHING)
               bring.reset()
               if (chosen)
@@ -67,15 +67,20 @@ export function ImportArchivePage() {
           name. Passwords are in no file.
         </p>
       )}
-      {file && preview.isFetching && !p && <Waiting what="Looking through it" />}
+      {file && preview.isFetching && !shown && <Waiting what="Looking through it" />}
       {error !== null && <Trouble error={error} />}
       {error instanceof Problem && <Faults faults={error.faults} count={error.faults.length} />}
-      {p && !preview.isError && <Looked p={p} said={said} onSaid={setSaid} gyms={gyms.data} />}
-      {p && !preview.isError && (
+      {shown && !preview.isError && (
+        <Looked p={shown} said={said} onSaid={setSaid} gyms={gyms.data} />
+      )}
+      {shown && !preview.isError && (
         <Button
           look="ink"
           disabled={
-            !p.ready || coming.length + p.gyms.length === 0 || bring.isPending || preview.isFetching
+            !shown.ready ||
+            coming.length + shown.gyms.length === 0 ||
+            bring.isPending ||
+            preview.isFetching
           }
           onClick={() => bring.mutate()}
         >
@@ -129,7 +134,7 @@ function Looked({
   onSaid: (s: Said) => void
   gyms: { id: string; name: string }[]
 }) {
-  const taken = p.clients.filter((c) => c.taken)
+  const taken = p.clients.filter((client) => client.taken)
   const own = (
     [
       [p.variants, 'variant'],
@@ -144,7 +149,7 @@ function Looked({
   return (
     <>
       <Faults
-        faults={p.faults.filter((f) => !f.field.startsWith('names.'))}
+        faults={p.faults.filter((fault) => !fault.field.startsWith('names.'))}
         count={p.faultCount - taken.length}
       />
       {taken.length > 1 && (
@@ -156,7 +161,10 @@ function Looked({
             onClick={() =>
               onSaid({
                 ...said,
-                names: { ...said.names, ...Object.fromEntries(taken.map((c) => [c.name, ''])) },
+                names: {
+                  ...said.names,
+                  ...Object.fromEntries(taken.map((client) => [client.name, ''])),
+                },
               })
             }
           >
@@ -188,36 +196,36 @@ function Looked({
           </tr>
         </thead>
         <tbody>
-          {p.clients.map((c) => (
-            <tr key={c.name} className="border-b border-rule/60">
+          {p.clients.map((client) => (
+            <tr key={client.name} className="border-b border-rule/60">
               <th scope="row" className="py-1 text-left font-semibold">
-                {c.name}
+                {client.name}
               </th>
-              <td className="px-3 text-right">{c.sessions}</td>
-              <td className="px-3 text-right">{c.sets}</td>
-              <td className="px-3 text-right">{c.weeks}</td>
+              <td className="px-3 text-right">{client.sessions}</td>
+              <td className="px-3 text-right">{client.sets}</td>
+              <td className="px-3 text-right">{client.weeks}</td>
               <td className="pl-6">
                 <input
-                  key={c.as}
-                  aria-label={`${c.name} is called here`}
-                  className={`w-full border bg-paper px-2 py-0.5 ${c.taken ? 'border-warn' : 'border-edge'}`}
-                  defaultValue={c.as ?? ''}
-                  disabled={c.as === undefined}
-                  onBlur={(e) =>
-                    e.target.value.trim() !== '' &&
-                    e.target.value !== c.as &&
-                    called(c.name, e.target.value)
+                  key={client.as}
+                  aria-label={`${client.name} is called here`}
+                  className={`w-full border bg-paper px-2 py-0.5 ${client.taken ? 'border-warn' : 'border-edge'}`}
+                  defaultValue={client.as ?? ''}
+                  disabled={client.as === undefined}
+                  onBlur={(event) =>
+                    event.target.value.trim() !== '' &&
+                    event.target.value !== client.as &&
+                    called(client.name, event.target.value)
                   }
                 />
-                {c.taken && <span className="text-warn">you have a client of that name</span>}
+                {client.taken && <span className="text-warn">you have a client of that name</span>}
               </td>
               <td className="text-center">
                 <input
                   type="checkbox"
                   className="h-5 w-5 accent-ink"
-                  aria-label={`${c.name} comes in`}
-                  checked={c.as !== undefined}
-                  onChange={(e) => called(c.name, e.target.checked ? c.name : '')}
+                  aria-label={`${client.name} comes in`}
+                  checked={client.as !== undefined}
+                  onChange={(event) => called(client.name, event.target.checked ? client.name : '')}
                 />
               </td>
             </tr>
@@ -237,30 +245,30 @@ function Looked({
             </tr>
           </thead>
           <tbody>
-            {p.gyms.map((g) => (
-              <tr key={g.name} className="border-b border-rule/60">
+            {p.gyms.map((gym) => (
+              <tr key={gym.name} className="border-b border-rule/60">
                 <th scope="row" className="py-1 text-left font-semibold">
-                  {g.name}
+                  {gym.name}
                 </th>
                 <td>
                   <select
-                    aria-label={`${g.name} is here`}
+                    aria-label={`${gym.name} is here`}
                     className="border border-edge bg-paper px-2 py-0.5"
-                    value={g.gymId ?? ''}
-                    onChange={(e) =>
+                    value={gym.gymId ?? ''}
+                    onChange={(event) =>
                       onSaid({
                         ...said,
                         gyms:
-                          e.target.value === ''
+                          event.target.value === ''
                             ? Object.fromEntries(
-                                Object.entries(said.gyms).filter(([name]) => name !== g.name),
+                                Object.entries(said.gyms).filter(([name]) => name !== gym.name),
                               )
-                            : { ...said.gyms, [g.name]: e.target.value },
+                            : { ...said.gyms, [gym.name]: event.target.value },
                       })
                     }
                   >
-                    {!gyms.some((own) => own.name === g.name) && (
-                      <option value="">a new gym with its {g.items} things</option>
+                    {!gyms.some((own) => own.name === gym.name) && (
+                      <option value="">a new gym with its {gym.items} things</option>
                     )}
                     {gyms.map((own) => (
                       <option key={own.id} value={own.id}>

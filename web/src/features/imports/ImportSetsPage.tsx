@@ -87,7 +87,7 @@ export function ImportSetsPage() {
   const failed = [clients, gyms, catalogue].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!clients.data || !gyms.data || !catalogue.data) return <Waiting what="Opening" />
-  const name = clients.data.find((c) => c.id === id)?.name ?? ''
+  const name = clients.data.find((client) => client.id === id)?.name ?? ''
   if (bring.data) {
     return (
       <section className="space-y-2 py-4 text-base">
@@ -102,7 +102,7 @@ export function ImportSetsPage() {
       </section>
     )
   }
-  const p = preview.data
+  const shown = preview.data
   return (
     <section className="space-y-3">
       <h1 className="border-b border-ink pb-1 text-xl">Sets of {name} from a spreadsheet</h1>
@@ -112,8 +112,8 @@ export function ImportSetsPage() {
           <input
             type="file"
             accept=".csv,.txt,.tsv"
-            onChange={(e) => {
-              const file = e.target.files?.[0]
+            onChange={(event) => {
+              const file = event.target.files?.[0]
               setSaid({ columns: {}, exercises: {} })
               bring.reset()
               if (file) void textOf(file).then(setText)
@@ -125,11 +125,11 @@ export function ImportSetsPage() {
           <select
             className="border border-edge px-2 py-1"
             value={gymId}
-            onChange={(e) => setGym(e.target.value)}
+            onChange={(event) => setGym(event.target.value)}
           >
-            {gyms.data.map((g) => (
-              <option key={g.id} value={g.id}>
-                {g.name}
+            {gyms.data.map((listed) => (
+              <option key={listed.id} value={listed.id}>
+                {listed.name}
               </option>
             ))}
           </select>
@@ -146,22 +146,22 @@ export function ImportSetsPage() {
       {preview.error instanceof Problem && (
         <Faults faults={preview.error.faults} count={preview.error.faults.length} />
       )}
-      {p && !preview.isError && (
-        <Looked p={p} said={said} onSaid={setSaid} catalogue={catalogue.data} />
+      {shown && !preview.isError && (
+        <Looked p={shown} said={said} onSaid={setSaid} catalogue={catalogue.data} />
       )}
       {bring.isError && <Trouble error={bring.error} />}
       {bring.error instanceof Problem && (
         <Faults faults={bring.error.faults} count={bring.error.faults.length} />
       )}
-      {p && !preview.isError && (
+      {shown && !preview.isError && (
         <Button
           look="ink"
-          disabled={!p.ready || bring.isPending || preview.isFetching}
+          disabled={!shown.ready || bring.isPending || preview.isFetching}
           onClick={() => bring.mutate()}
         >
           {bring.isPending
             ? 'Bringing in …'
-            : `Bring in ${p.exercises.filter((x) => !x.skipped).reduce((n, x) => n + x.sets, 0)} sets`}
+            : `Bring in ${shown.exercises.filter((exercise) => !exercise.skipped).reduce((n, x) => n + x.sets, 0)} sets`}
         </Button>
       )}
     </section>
@@ -181,11 +181,13 @@ function Looked({
 }) {
   const [making, setMaking] = useState<string | null>(null)
   const candidates = [
-    ...catalogue.exercises.flatMap((x) => x.candidates.map((c) => ({ id: c.id, name: c.name }))),
+    ...catalogue.exercises.flatMap((exercise) =>
+      exercise.candidates.map((candidate) => ({ id: candidate.id, name: candidate.name })),
+    ),
     ...catalogue.byWord
-      .filter((x) => !x.retired)
-      .map((x) => ({ id: x.candidateId, name: `${x.name} (by word)` })),
-  ].sort((a, b) => a.name.localeCompare(b.name))
+      .filter((word) => !word.retired)
+      .map((word) => ({ id: word.candidateId, name: `${word.name} (by word)` })),
+  ].sort((first, second) => first.name.localeCompare(second.name))
   const stands = (name: string, candidateId: string) =>
     onSaid({ ...said, exercises: { ...said.exercises, [name]: candidateId } })
   return (
@@ -215,7 +217,7 @@ function Looked({
           aria-label="How days are written"
           className="border border-edge"
           value={p.days}
-          onChange={(e) => onSaid({ ...said, days: e.target.value as Preview['days'] })}
+          onChange={(event) => onSaid({ ...said, days: event.target.value as Preview['days'] })}
         >
           {DAYS.map((d) => (
             <option key={d.value} value={d.value}>
@@ -228,7 +230,7 @@ function Looked({
           aria-label="Unit of loads"
           className="border border-edge"
           value={p.unit}
-          onChange={(e) => onSaid({ ...said, unit: e.target.value as Preview['unit'] })}
+          onChange={(event) => onSaid({ ...said, unit: event.target.value as Preview['unit'] })}
         >
           <option value="KG">kg</option>
           <option value="LB">lb</option>
@@ -240,33 +242,33 @@ function Looked({
           <caption className="text-left font-semibold">What each column holds</caption>
           <tbody>
             <tr>
-              {p.columns.map((c, k) => (
+              {p.columns.map((column, k) => (
                 <th
                   key={k}
                   scope="col"
                   className="border border-rule px-2 py-1 text-left font-normal"
                 >
-                  {c.header}
+                  {column.header}
                 </th>
               ))}
             </tr>
             <tr>
-              {p.columns.map((c, k) => (
+              {p.columns.map((column, k) => (
                 <td key={k} className="border border-rule px-2 py-1 text-ink-2">
-                  {c.sample}
+                  {column.sample}
                 </td>
               ))}
             </tr>
             <tr>
-              {p.columns.map((c, k) => (
+              {p.columns.map((column, k) => (
                 <td key={k} className="border border-rule px-1 py-1">
                   <select
-                    aria-label={`Column ${c.header} holds`}
-                    value={c.field}
-                    onChange={(e) =>
+                    aria-label={`Column ${column.header} holds`}
+                    value={column.field}
+                    onChange={(event) =>
                       onSaid({
                         ...said,
-                        columns: { ...said.columns, [k]: e.target.value as Field },
+                        columns: { ...said.columns, [k]: event.target.value as Field },
                       })
                     }
                   >
@@ -289,26 +291,30 @@ function Looked({
             Exercises: what each name stands for
           </caption>
           <tbody>
-            {p.exercises.map((x) => (
-              <tr key={x.name} className="border-b border-rule/60">
+            {p.exercises.map((exercise) => (
+              <tr key={exercise.name} className="border-b border-rule/60">
                 <th scope="row" className="py-1 pr-2 text-left font-normal">
-                  {x.name} <span className="text-ink-2">{x.sets}</span>
+                  {exercise.name} <span className="text-ink-2">{exercise.sets}</span>
                 </th>
                 <td className="text-right">
                   <select
-                    aria-label={`${x.name} is`}
-                    className={`max-w-64 border ${x.candidateId || x.skipped ? 'border-edge' : 'border-warn'}`}
-                    value={x.skipped ? '' : (x.candidateId ?? '?')}
-                    onChange={(e) =>
-                      e.target.value === MAKE ? setMaking(x.name) : stands(x.name, e.target.value)
+                    aria-label={`${exercise.name} is`}
+                    className={`max-w-64 border ${exercise.candidateId || exercise.skipped ? 'border-edge' : 'border-warn'}`}
+                    value={exercise.skipped ? '' : (exercise.candidateId ?? '?')}
+                    onChange={(event) =>
+                      event.target.value === MAKE
+                        ? setMaking(exercise.name)
+                        : stands(exercise.name, event.target.value)
                     }
                   >
-                    {!x.candidateId && !x.skipped && <option value="?">not known: choose</option>}
+                    {!exercise.candidateId && !exercise.skipped && (
+                      <option value="?">not known: choose</option>
+                    )}
                     <option value="">leave out</option>
                     <option value={MAKE}>an exercise of your own …</option>
-                    {candidates.map((c) => (
-                      <option key={c.id} value={c.id}>
-                        {c.name}
+                    {candidates.map((candidate) => (
+                      <option key={candidate.id} value={candidate.id}>
+                        {candidate.name}
                       </option>
                     ))}
                   </select>
@@ -322,15 +328,16 @@ function Looked({
             The first sets as they are read
           </caption>
           <tbody>
-            {p.first.map((r, k) => (
+            {p.first.map((row, k) => (
               <tr key={k} className="border-b border-rule/60">
-                <td className="py-1 pr-2 text-ink-2">{r.on}</td>
-                <td className="pr-2">{r.exercise}</td>
+                <td className="py-1 pr-2 text-ink-2">{row.on}</td>
+                <td className="pr-2">{row.exercise}</td>
                 <td className="text-right">
-                  {r.loadKg > 0 ? `${trim(r.loadKg, 2)} kg` : 'body'} × {r.repetitions}
+                  {row.loadKg > 0 ? `${trim(row.loadKg, 2)} kg` : 'body'} × {row.repetitions}
                 </td>
                 <td className="pl-2 text-right text-ink-2">
-                  {trim(r.reserve, 1)} left{r.side === 'NONE' ? '' : `, ${r.side.toLowerCase()}`}
+                  {trim(row.reserve, 1)} left
+                  {row.side === 'NONE' ? '' : `, ${row.side.toLowerCase()}`}
                 </td>
               </tr>
             ))}

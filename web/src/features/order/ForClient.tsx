@@ -25,8 +25,8 @@ export function ClientWarnings({
           <b>Left out for {who}:</b> {refusal}
         </p>
       )}
-      {statements.map((s) => (
-        <p key={s}>{s}</p>
+      {statements.map((statement) => (
+        <p key={statement}>{statement}</p>
       ))}
     </div>
   )

@@ -27,7 +27,9 @@ test('set-ups that are out for the same reason are told in one line, others in t
     </MemoryRouter>,
   )
   expect(screen.getByText('4 not in the order, and why')).toBeInTheDocument()
-  expect(screen.getAllByRole('listitem', { hidden: true }).map((l) => l.textContent)).toEqual([
+  expect(
+    screen.getAllByRole('listitem', { hidden: true }).map((element) => element.textContent),
+  ).toEqual([
     'Hack squat; Hack squat, feet low — Not here: hack squat.',
     'Leg press — left out: Sore knee: it bends deep.',
     'Band walk — by word, not computed: Nobody measures the bands. Use it by word',

@@ -27,9 +27,14 @@ export function Hardly({
       <summary className="py-1">{entries.length} here that hardly train this</summary>
       <p className="flex flex-wrap gap-x-3 text-ink-2">
         {entries
-          .flatMap((e) => [e, ...e.variants])
-          .map((e) => (
-            <CandidateButton key={e.candidateId} entry={e} chosen={chosen} onChoose={onChoose} />
+          .flatMap((entry) => [entry, ...entry.variants])
+          .map((entry) => (
+            <CandidateButton
+              key={entry.candidateId}
+              entry={entry}
+              chosen={chosen}
+              onChoose={onChoose}
+            />
           ))}
       </p>
     </details>
@@ -46,13 +51,13 @@ export function Shortage({ shortage }: { shortage: NonNullable<Order['shortage']
           Also:{' '}
           {shortage.elsewhere
             .slice(1)
-            .map((e) => `${e.name} (${e.needs.join(', ')})`)
+            .map((elsewhere) => `${elsewhere.name} (${elsewhere.needs.join(', ')})`)
             .join('; ')}
           .
         </p>
       )}
-      {shortage.improvised.map((i) => (
-        <Improvised key={i.title} way={i} />
+      {shortage.improvised.map((improvisation) => (
+        <Improvised key={improvisation.title} way={improvisation} />
       ))}
     </div>
   )
@@ -63,17 +68,17 @@ type Reason = Order['excluded'][number]
 /** Set-ups that follow one another and are out for the same reason are told in one line. */
 function byReason(excluded: Reason[]): { first: Reason; names: string[] }[] {
   const lines: { first: Reason; names: string[] }[] = []
-  for (const x of excluded) {
+  for (const each of excluded) {
     const last = lines.at(-1)
     if (
       last &&
-      x.kind !== 'BY_WORD' &&
-      x.kind === last.first.kind &&
-      x.reason === last.first.reason &&
-      x.instead?.name === last.first.instead?.name
+      each.kind !== 'BY_WORD' &&
+      each.kind === last.first.kind &&
+      each.reason === last.first.reason &&
+      each.instead?.name === last.first.instead?.name
     )
-      last.names.push(x.name)
-    else lines.push({ first: x, names: [x.name] })
+      last.names.push(each.name)
+    else lines.push({ first: each, names: [each.name] })
   }
   return lines
 }
@@ -81,37 +86,37 @@ function byReason(excluded: Reason[]): { first: Reason; names: string[] }[] {
 export function Excluded({ order }: { order: Order }) {
   const { search } = useLocation()
   const address = (candidateId: string) => {
-    const p = new URLSearchParams(search)
-    p.set('show', candidateId)
-    return `/exercises/by-word?${p}`
+    const params = new URLSearchParams(search)
+    params.set('show', candidateId)
+    return `/exercises/by-word?${params}`
   }
   if (order.excluded.length === 0) return null
   return (
     <details className="mt-3 mb-2 text-sm" open={order.entries.length === 0}>
       <summary className="py-1">{order.excluded.length} not in the order, and why</summary>
       <ul className="mt-1 space-y-1">
-        {byReason(order.excluded).map(({ first: x, names }) => (
-          <li key={x.candidateId}>
+        {byReason(order.excluded).map(({ first: excluded, names }) => (
+          <li key={excluded.candidateId}>
             <b className="font-medium">{names.join('; ')}</b>{' '}
             <span className="text-ink-2">
-              — {KIND[x.kind] && `${KIND[x.kind]}: `}
-              {x.reason}
+              — {KIND[excluded.kind] && `${KIND[excluded.kind]}: `}
+              {excluded.reason}
             </span>
-            {x.kind === 'BY_WORD' && (
+            {excluded.kind === 'BY_WORD' && (
               <>
                 {' '}
-                <Link className="text-accent-2 underline" to={address(x.candidateId)}>
+                <Link className="text-accent-2 underline" to={address(excluded.candidateId)}>
                   Use it by word
                 </Link>
               </>
             )}
-            {x.improvised.map((i) => (
-              <Improvised key={i.title} way={i} />
+            {excluded.improvised.map((improvisation) => (
+              <Improvised key={improvisation.title} way={improvisation} />
             ))}
-            {x.instead && (
+            {excluded.instead && (
               <span className="block pl-3 text-ink-2">
-                Here instead: <b className="font-medium text-ink">{x.instead.name}</b>,{' '}
-                {x.instead.lost}.
+                Here instead: <b className="font-medium text-ink">{excluded.instead.name}</b>,{' '}
+                {excluded.instead.lost}.
               </span>
             )}
           </li>
@@ -127,13 +132,13 @@ export function Improvised({ way }: { way: Order['excluded'][number]['improvised
     <details className="pl-3">
       <summary className="py-0.5">Without it: {way.title}</summary>
       <ol className="list-decimal pl-5">
-        {way.setUp.map((s) => (
-          <li key={s}>{s}</li>
+        {way.setUp.map((text) => (
+          <li key={text}>{text}</li>
         ))}
       </ol>
       <ul className="border-l-2 border-warn pl-2">
-        {way.safety.map((s) => (
-          <li key={s}>{s}</li>
+        {way.safety.map((text) => (
+          <li key={text}>{text}</li>
         ))}
       </ul>
       <p className="text-xs text-ink-2">Common practice, in this client's centimetres.</p>

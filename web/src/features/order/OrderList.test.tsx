@@ -82,7 +82,7 @@ test('names a first pick, says what cannot be told apart, and drops nothing sile
   expect(screen.getByTestId('cautions')).toHaveTextContent('ask the clinician in charge first')
   expect(screen.getByText('by itself')).toBeInTheDocument()
   expect(screen.getByText(/Sore knee: deep knee bend/)).toBeInTheDocument()
-  const strips = screen.getAllByRole('button').filter((b) => b.dataset.candidate)
+  const strips = screen.getAllByRole('button').filter((element) => element.dataset.candidate)
   expect(strips[0]).toHaveAttribute('aria-pressed', 'true')
   expect(within(strips[1]!).getByText('place 1–2')).toBeInTheDocument()
   fireEvent.click(strips[2]!)

@@ -61,12 +61,12 @@ export function OrderList({
     )
   }
   const all = allEntries(order)
-  const first = order.entries.find((e) => e.candidateId === order.firstPick?.candidateId)
-  const top = Math.max(...order.entries.map((e) => e.high), 1)
+  const first = order.entries.find((entry) => entry.candidateId === order.firstPick?.candidateId)
+  const top = Math.max(...order.entries.map((entry) => entry.high), 1)
   const scale = scaleLinear([0, top], [0, 100])
-  const bands = [...new Set(order.entries.map((e) => e.band))]
+  const bands = [...new Set(order.entries.map((entry) => entry.band))]
   // the chosen one stays in sight where a new order puts it further down
-  const shown = order.entries.filter((e, k) => whole || k < most || isOf(e, chosen))
+  const shown = order.entries.filter((entry, k) => whole || k < most || isOf(entry, chosen))
   return (
     <div className={`flex min-h-0 flex-col ${stale ? 'opacity-60' : ''}`}>
       <ClientWarnings statements={order.statements} who="" />
@@ -82,22 +82,22 @@ export function OrderList({
           <span className="text-sm text-ink-2">{order.firstPick.decidedBy}</span>
         </p>
       )}
-      {order.notes.map((n) => (
-        <p key={n} className="border-b border-rule py-1 text-sm">
-          {n}
+      {order.notes.map((note) => (
+        <p key={note} className="border-b border-rule py-1 text-sm">
+          {note}
         </p>
       ))}
       <Together order={order} onChoose={onChoose} />
       <CompareBar
         order={order}
-        compared={compared.filter((id) => all.some((e) => e.candidateId === id))}
+        compared={compared.filter((id) => all.some((entry) => entry.candidateId === id))}
         onClear={() => setCompared([])}
       />
       <div className="relative min-h-0 flex-1 overflow-auto pr-1">
         <ol>
           {bands.map((band) => {
-            const members = order.entries.filter((e) => e.band === band)
-            const seen = members.filter((e) => shown.includes(e))
+            const members = order.entries.filter((entry) => entry.band === band)
+            const seen = members.filter((member) => shown.includes(member))
             if (seen.length === 0) return null
             return (
               <Fragment key={band}>
@@ -111,16 +111,21 @@ export function OrderList({
                   </span>
                   <span className="h-px flex-1 bg-rule" />
                 </li>
-                {seen.map((e) => (
-                  <li key={e.candidateId} className="relative border-b border-rule/60 pb-1">
+                {seen.map((entry) => (
+                  <li key={entry.candidateId} className="relative border-b border-rule/60 pb-1">
                     <Strip
-                      entry={e}
-                      rank={order.entries.indexOf(e) + 1}
+                      entry={entry}
+                      rank={order.entries.indexOf(entry) + 1}
                       regions={regions}
-                      chosen={e.candidateId === chosen}
-                      onChoose={() => onChoose(e.candidateId)}
+                      chosen={entry.candidateId === chosen}
+                      onChoose={() => onChoose(entry.candidateId)}
                       at={(v) => Math.max(0, scale(v))}
-                      marks={marks(e.exerciseId, order.entries.indexOf(e) + 1, bySchool, school)}
+                      marks={marks(
+                        entry.exerciseId,
+                        order.entries.indexOf(entry) + 1,
+                        bySchool,
+                        school,
+                      )}
                     />
                     <label
                       className="absolute top-9 left-0 flex size-7 items-center justify-center"
@@ -128,28 +133,28 @@ export function OrderList({
                     >
                       <input
                         type="checkbox"
-                        aria-label={`compare ${e.name}`}
+                        aria-label={`compare ${entry.name}`}
                         className="accent-[var(--accent-2)]"
-                        checked={compared.includes(e.candidateId)}
+                        checked={compared.includes(entry.candidateId)}
                         disabled={
-                          !compared.includes(e.candidateId) && compared.length >= MOST_COMPARED
+                          !compared.includes(entry.candidateId) && compared.length >= MOST_COMPARED
                         }
-                        onChange={(c) =>
+                        onChange={(event) =>
                           setCompared(
-                            c.target.checked
-                              ? [...compared, e.candidateId]
-                              : compared.filter((id) => id !== e.candidateId),
+                            event.target.checked
+                              ? [...compared, entry.candidateId]
+                              : compared.filter((id) => id !== entry.candidateId),
                           )
                         }
                       />
                     </label>
-                    {isOf(e, chosen) && <Under>{under}</Under>}
-                    {e.variants.length > 0 && (
+                    {isOf(entry, chosen) && <Under>{under}</Under>}
+                    {entry.variants.length > 0 && (
                       <p className="flex flex-wrap gap-x-3 pl-[5.2rem] text-xs text-ink-2">
-                        {e.variants.map((o) => (
+                        {entry.variants.map((variant) => (
                           <CandidateButton
-                            key={o.candidateId}
-                            entry={o}
+                            key={variant.candidateId}
+                            entry={variant}
                             chosen={chosen}
                             onChoose={onChoose}
                             before="or "
@@ -169,7 +174,7 @@ export function OrderList({
           </Button>
         )}
         <Hardly entries={order.hardly} chosen={chosen} onChoose={onChoose} />
-        {order.hardly.some((e) => isOf(e, chosen)) && <Under>{under}</Under>}
+        {order.hardly.some((entry) => isOf(entry, chosen)) && <Under>{under}</Under>}
         <Excluded order={order} />
       </div>
     </div>
@@ -177,8 +182,8 @@ export function OrderList({
 }
 
 /** Whether the chosen one is this exercise, in one of its set-ups. */
-const isOf = (e: Entry, chosen: string | undefined): boolean =>
-  [e, ...e.variants].some((v) => v.candidateId === chosen)
+const isOf = (entry: Entry, chosen: string | undefined): boolean =>
+  [entry, ...entry.variants].some((otherEntry) => otherEntry.candidateId === chosen)
 
 function Under({ children }: { children: ReactNode }) {
   return children ? <div className="border-l-2 border-accent pl-3">{children}</div> : null
@@ -188,15 +193,18 @@ function Under({ children }: { children: ReactNode }) {
 function marks(id: string, rank: number, bySchool: SchoolPlaces[], school: string): string[] {
   return bySchool
     .filter(
-      (s) =>
-        s.school !== school && s.places[id] !== undefined && Math.abs(s.places[id] - rank) >= MOVES,
+      (places) =>
+        places.school !== school &&
+        places.places[id] !== undefined &&
+        Math.abs(places.places[id] - rank) >= MOVES,
     )
-    .map((s) => `${s.label} ${s.places[id]}`)
+    .map((places) => `${places.label} ${places.places[id]}`)
 }
 
 /** The best few together, and for a beginner the order to learn in. */
 function Together({ order, onChoose }: { order: Order; onChoose: (id: string) => void }) {
-  const name = (id: string) => allEntries(order).find((e) => e.candidateId === id)?.name ?? id
+  const name = (id: string) =>
+    allEntries(order).find((entry) => entry.candidateId === id)?.name ?? id
   if (order.together.length === 0) return null
   return (
     <details className="border-b border-rule py-1 text-sm">
@@ -213,21 +221,24 @@ function Together({ order, onChoose }: { order: Order; onChoose: (id: string) =>
           </span>
         </p>
       )}
-      {order.together.map((t) => (
-        <div key={t.candidateIds.length} className="mt-1">
-          <b className="font-medium">{t.candidateIds.length === 2 ? 'Two' : 'Three'} together</b>{' '}
+      {order.together.map((together) => (
+        <div key={together.candidateIds.length} className="mt-1">
+          <b className="font-medium">
+            {together.candidateIds.length === 2 ? 'Two' : 'Three'} together
+          </b>{' '}
           <span className="text-ink-2">
-            cover {Math.round(100 * t.coverage)} % of what the target asks, each joint and length
+            cover {Math.round(100 * together.coverage)} % of what the target asks, each joint and
+            length
           </span>
           <ul>
-            {t.sentences.map((s, k) => (
-              <li key={s}>
+            {together.sentences.map((sentence, k) => (
+              <li key={sentence}>
                 <button
                   type="button"
                   className="text-left hover:underline"
-                  onClick={() => onChoose(t.candidateIds[k]!)}
+                  onClick={() => onChoose(together.candidateIds[k]!)}
                 >
-                  {s}
+                  {sentence}
                 </button>
               </li>
             ))}
@@ -249,14 +260,14 @@ function CompareBar({
 }) {
   const { search } = useLocation()
   if (compared.length === 0) return null
-  const p = new URLSearchParams(search)
-  p.set('with', compared.join('~'))
+  const params = new URLSearchParams(search)
+  params.set('with', compared.join('~'))
   return (
     <p className="flex items-center gap-3 border-b border-ink py-1 text-sm" aria-live="polite">
       {compared.length === 1 ? (
-        `${allEntries(order).find((e) => e.candidateId === compared[0])!.name}: tick one to three more to compare.`
+        `${allEntries(order).find((entry) => entry.candidateId === compared[0])!.name}: tick one to three more to compare.`
       ) : (
-        <Link className="font-semibold text-accent-2 underline" to={`/compare?${p}`}>
+        <Link className="font-semibold text-accent-2 underline" to={`/compare?${params}`}>
           Compare these {compared.length} point by point
         </Link>
       )}

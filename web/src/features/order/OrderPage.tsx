@@ -25,8 +25,8 @@ export function OrderPage() {
   const narrow = useNarrow()
   // a link may name a client or gym that is not here any more
   const known =
-    (clients.data ?? []).some((c) => c.id === brief.client) &&
-    (gyms.data ?? []).some((g) => g.id === brief.gym)
+    (clients.data ?? []).some((client) => client.id === brief.client) &&
+    (gyms.data ?? []).some((gym) => gym.id === brief.gym)
   const input = known ? orderInput(brief) : null
   const order = useOrder(input)
   const bySchool = useBySchool(input, !order.isFetching && order.isSuccess)
@@ -64,8 +64,8 @@ export function OrderPage() {
 
   const entries = order.data ? allEntries(order.data) : []
   const chosen =
-    entries.find((e) => e.candidateId === picked) ??
-    entries.find((e) => e.candidateId === order.data?.firstPick?.candidateId) ??
+    entries.find((entry) => entry.candidateId === picked) ??
+    entries.find((entry) => entry.candidateId === order.data?.firstPick?.candidateId) ??
     entries[0]
   const why = input && chosen && (
     <WhyPanel
@@ -98,7 +98,7 @@ export function OrderPage() {
           <LimbChart
             regions={catalogue.data.regions}
             paint={(id) => paintOf(brief, id)}
-            onPaint={(id, p) => change(painted(brief, id, p))}
+            onPaint={(id, paint) => change(painted(brief, id, paint))}
           />
         </section>
         <section
@@ -140,7 +140,7 @@ export function OrderPage() {
               brief={brief}
               change={change}
               catalogue={catalogue.data}
-              asked={chosen.contributions.map((c) => c.criterion)}
+              asked={chosen.contributions.map((contribution) => contribution.criterion)}
             />
           )}
         </section>

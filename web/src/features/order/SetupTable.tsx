@@ -11,23 +11,23 @@ export function SetupTable({
   setup: Record<string, number>
   machine?: boolean
 }) {
-  const value = (p: Parameter) => setup[p.id] ?? p.usual
+  const value = (parameter: Parameter) => setup[parameter.id] ?? parameter.usual
   const shown = parameters.filter(
-    (p) =>
+    (parameter) =>
       machine ||
-      (p.kind === 'SETUP' && !(p.unit === 'kg' && value(p) === 0)) ||
-      (p.kind === 'TECHNIQUE' && SHOWN_TECHNIQUE.has(p.id)),
+      (parameter.kind === 'SETUP' && !(parameter.unit === 'kg' && value(parameter) === 0)) ||
+      (parameter.kind === 'TECHNIQUE' && SHOWN_TECHNIQUE.has(parameter.id)),
   )
   return (
     <table className="w-full text-sm">
       <tbody>
-        {shown.map((p) => (
-          <tr key={p.id} className="border-b border-rule/60 align-baseline">
+        {shown.map((parameter) => (
+          <tr key={parameter.id} className="border-b border-rule/60 align-baseline">
             <th scope="row" className="py-0.5 pr-2 text-left font-normal">
-              {p.label} <span className="text-xs text-ink-2">{p.note}</span>
+              {parameter.label} <span className="text-xs text-ink-2">{parameter.note}</span>
             </th>
             <td className="py-0.5 text-right font-semibold whitespace-nowrap">
-              {setupValue(p, value(p))}
+              {setupValue(parameter, value(parameter))}
             </td>
           </tr>
         ))}

@@ -14,7 +14,9 @@ export function WeighPanel({
   catalogue: Catalogue
   asked: string[]
 }) {
-  const preset = catalogue.presets.find((p) => p.id === brief.preset) ?? catalogue.presets[0]!
+  const preset =
+    catalogue.presets.find((otherPreset) => otherPreset.id === brief.preset) ??
+    catalogue.presets[0]!
   const own = Object.keys(brief.weights).length
   return (
     <details className="mt-4 border-t border-rule pt-1 text-sm">
@@ -26,32 +28,35 @@ export function WeighPanel({
       </p>
       <ul className="mt-1 space-y-1">
         {catalogue.criteria
-          .filter((c) => asked.includes(c.id))
-          .map((c) => {
-            const value = brief.weights[c.id] ?? preset.weights[c.id] ?? 0
+          .filter((criterion) => asked.includes(criterion.id))
+          .map((criterion) => {
+            const value = brief.weights[criterion.id] ?? preset.weights[criterion.id] ?? 0
             return (
               <li
-                key={c.id}
+                key={criterion.id}
                 className="grid grid-cols-[minmax(0,1fr)_6rem_2rem] items-center gap-2"
               >
                 <label
-                  htmlFor={`weight-${c.id}`}
-                  title={c.asks}
-                  className={c.id in brief.weights ? 'font-semibold' : ''}
+                  htmlFor={`weight-${criterion.id}`}
+                  title={criterion.asks}
+                  className={criterion.id in brief.weights ? 'font-semibold' : ''}
                 >
-                  {c.label}
+                  {criterion.label}
                 </label>
                 <input
-                  id={`weight-${c.id}`}
+                  id={`weight-${criterion.id}`}
                   type="range"
                   min={0}
                   max={10}
                   step={0.1}
                   value={value}
-                  title={c.asks}
+                  title={criterion.asks}
                   className="h-6 accent-[var(--accent)]"
-                  onChange={(e) =>
-                    change({ weights: { ...brief.weights, [c.id]: Number(e.target.value) } }, true)
+                  onChange={(event) =>
+                    change(
+                      { weights: { ...brief.weights, [criterion.id]: Number(event.target.value) } },
+                      true,
+                    )
                   }
                 />
                 <span className="text-right">{value.toFixed(1)}</span>

@@ -23,18 +23,20 @@ export function WhyPanel({
   brief: Brief
   bySchool: SchoolPlaces[]
 }) {
-  const exercise = catalogue.exercises.find((x) => x.id === entry.exerciseId)
+  const exercise = catalogue.exercises.find(
+    (otherExercise) => otherExercise.id === entry.exerciseId,
+  )
   const pin = usePin(brief)
   const { search } = useLocation()
   const sessions = useSessions(brief.client ?? undefined, brief.client !== null)
-  const open = sessions.data?.find((l) => !l.finishedAt && l.gymId === brief.gym)
+  const open = sessions.data?.find((session) => !session.finishedAt && session.gymId === brief.gym)
   const isPinned = open?.names.includes(entry.name) ?? false
   const benchAddress = (() => {
-    const p = new URLSearchParams(search)
-    p.set('candidate', entry.candidateId)
-    return `/bench?${p}`
+    const params = new URLSearchParams(search)
+    params.set('candidate', entry.candidateId)
+    return `/bench?${params}`
   })()
-  const most = Math.max(...entry.contributions.map((c) => c.points))
+  const most = Math.max(...entry.contributions.map((contribution) => contribution.points))
   return (
     <div>
       <h2 className="text-xl leading-tight">{entry.name}</h2>
@@ -75,8 +77,8 @@ export function WhyPanel({
 
       <h3 className="mt-3 border-b border-ink text-base">Why</h3>
       <ul className="mt-1 space-y-1 text-sm leading-snug">
-        {entry.why.map((w) => (
-          <li key={w}>{w}</li>
+        {entry.why.map((word) => (
+          <li key={word}>{word}</li>
         ))}
       </ul>
 
@@ -84,13 +86,13 @@ export function WhyPanel({
         <details className="mt-1 text-sm">
           <summary className="py-0.5">Studies and opinions that move it</summary>
           <ul className="space-y-1">
-            {entry.studies.map((s) => (
-              <li key={s.findingId}>
-                <b className="font-medium">{s.citation}</b> ({s.how}): {s.conditions}: {s.direction}
-                .{' '}
+            {entry.studies.map((study) => (
+              <li key={study.findingId}>
+                <b className="font-medium">{study.citation}</b> ({study.how}): {study.conditions}:{' '}
+                {study.direction}.{' '}
                 <span className="text-ink-2">
-                  Moves it {s.shift > 0 ? 'up' : 'down'} by{' '}
-                  {Math.round(100 * Math.abs(Math.exp(s.shift) - 1))} %.
+                  Moves it {study.shift > 0 ? 'up' : 'down'} by{' '}
+                  {Math.round(100 * Math.abs(Math.exp(study.shift) - 1))} %.
                 </span>
               </li>
             ))}
@@ -101,8 +103,8 @@ export function WhyPanel({
         <>
           <h3 className="mt-3 border-b border-ink text-base">What would move it up</h3>
           <ul className="mt-1 space-y-1 text-sm leading-snug">
-            {entry.raise.map((w) => (
-              <li key={w}>{w}</li>
+            {entry.raise.map((word) => (
+              <li key={word}>{word}</li>
             ))}
           </ul>
         </>
@@ -111,8 +113,8 @@ export function WhyPanel({
         <p className="mt-1 text-sm text-ink-2" data-testid="by-school">
           Place by way of ranking:{' '}
           {bySchool
-            .filter((s) => s.places[entry.exerciseId] !== undefined)
-            .map((s) => `${s.label} ${s.places[entry.exerciseId]}`)
+            .filter((places) => places.places[entry.exerciseId] !== undefined)
+            .map((places) => `${places.label} ${places.places[entry.exerciseId]}`)
             .join(', ')}
           .
         </p>
@@ -128,20 +130,22 @@ export function WhyPanel({
       <table className="w-full text-sm">
         <tbody>
           {entry.contributions
-            .filter((c) => c.points !== 0 || c.value === 0)
-            .map((c) => (
-              <tr key={c.criterion} className="border-b border-rule/60 align-baseline">
+            .filter((contribution) => contribution.points !== 0 || contribution.value === 0)
+            .map((contribution) => (
+              <tr key={contribution.criterion} className="border-b border-rule/60 align-baseline">
                 <th scope="row" className="py-0.5 text-left font-normal">
-                  {c.label}
-                  {c.reason && <span className="block text-xs text-ink-2">{c.reason}</span>}
+                  {contribution.label}
+                  {contribution.reason && (
+                    <span className="block text-xs text-ink-2">{contribution.reason}</span>
+                  )}
                 </th>
                 <td className="w-16">
                   <span
                     className="block h-1.5 bg-accent-2"
-                    style={{ width: `${Math.max(0, (100 * c.points) / most)}%` }}
+                    style={{ width: `${Math.max(0, (100 * contribution.points) / most)}%` }}
                   />
                 </td>
-                <td className="py-0.5 pl-2 text-right">{(100 * c.points).toFixed(0)}</td>
+                <td className="py-0.5 pl-2 text-right">{(100 * contribution.points).toFixed(0)}</td>
               </tr>
             ))}
         </tbody>

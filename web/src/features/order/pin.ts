@@ -15,7 +15,7 @@ export function usePin(brief: Brief) {
       setup?: Record<string, number>
     }) => {
       const lines = await fetchSessions(brief.client!)
-      const open = lines.find((l) => !l.finishedAt && l.gymId === brief.gym)
+      const open = lines.find((line) => !line.finishedAt && line.gymId === brief.gym)
       const id =
         open?.id ??
         (

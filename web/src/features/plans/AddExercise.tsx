@@ -26,15 +26,21 @@ export function AddExercise({
   const offers = useOffers(week.id, day !== null)
   const [text, setText] = useState('')
   const there = new Set(
-    day === null ? [] : week.plan.days[day]?.bouts.flat().map((i) => i.candidateId),
+    day === null
+      ? []
+      : week.plan.days[day]?.bouts.flat().map((itemDocument) => itemDocument.candidateId),
   )
   const words = text.toLowerCase().trim()
-  const found = (offers.data ?? []).filter((o) => {
-    const x = [...catalogue.exercises, ...catalogue.byWord].find((e) => e.id === o.exerciseId)
+  const found = (offers.data ?? []).filter((offer) => {
+    const find = [...catalogue.exercises, ...catalogue.byWord].find(
+      (e) => e.id === offer.exerciseId,
+    )
     return (
-      !there.has(o.candidateId) &&
+      !there.has(offer.candidateId) &&
       (words === '' ||
-        [o.name, ...(x?.alsoCalled ?? [])].some((n) => n.toLowerCase().includes(words)))
+        [offer.name, ...(find?.alsoCalled ?? [])].some((name) =>
+          name.toLowerCase().includes(words),
+        ))
     )
   })
   return (
@@ -49,7 +55,7 @@ export function AddExercise({
           autoFocus
           className="mt-0.5 block w-full border border-edge px-2 py-1 text-base text-ink"
           value={text}
-          onChange={(e) => setText(e.target.value)}
+          onChange={(event) => setText(event.target.value)}
         />
       </label>
       {offers.isError && <Trouble error={offers.error} />}

@@ -9,34 +9,34 @@ import { prescriptionWords, weekdayShort } from './words'
 export function BlockPanel({ week }: { week: Week }) {
   const [shown, setShown] = useState<number | null>(null)
   const step = useWeekStep(week.id, week.version, shown)
-  const loads = week.block.map((s) => s.load)
+  const loads = week.block.map((blockStep) => blockStep.load)
   const least = Math.min(...loads) - 0.05
   const height = (load: number) => 8 + (34 * (load - least)) / (Math.max(...loads) - least)
   return (
     <div>
       <h2 className="border-b border-ink pb-0.5 text-lg">Block of {week.block.length} weeks</h2>
       <ol className="mt-2 flex items-end gap-1" aria-label="Weeks of the block">
-        {week.block.map((s) => (
-          <li key={s.number} className="flex-1">
+        {week.block.map((blockStep) => (
+          <li key={blockStep.number} className="flex-1">
             <button
               type="button"
-              aria-pressed={shown === s.number}
-              aria-label={`Week ${s.number}, ${s.label}: ${s.words}`}
-              className={`flex w-full flex-col items-center justify-end border-b-2 ${shown === s.number ? 'border-accent' : 'border-transparent hover:border-edge'}`}
-              onClick={() => setShown(shown === s.number ? null : s.number)}
+              aria-pressed={shown === blockStep.number}
+              aria-label={`Week ${blockStep.number}, ${blockStep.label}: ${blockStep.words}`}
+              className={`flex w-full flex-col items-center justify-end border-b-2 ${shown === blockStep.number ? 'border-accent' : 'border-transparent hover:border-edge'}`}
+              onClick={() => setShown(shown === blockStep.number ? null : blockStep.number)}
             >
               <span
                 aria-hidden
                 className="w-full border border-ink"
                 style={{
-                  height: height(s.load),
+                  height: height(blockStep.load),
                   background:
-                    s.kind === 'BUILD'
+                    blockStep.kind === 'BUILD'
                       ? 'var(--paper-2)'
                       : 'repeating-linear-gradient(135deg, var(--paper) 0 3px, var(--rule) 3px 4px)',
                 }}
               />
-              <span className="text-xs">{s.number}</span>
+              <span className="text-xs">{blockStep.number}</span>
             </button>
           </li>
         ))}
@@ -50,12 +50,12 @@ export function BlockPanel({ week }: { week: Week }) {
             Week {shown}, {week.block[shown - 1]?.label}: {week.block[shown - 1]?.words}
           </p>
           {step.data ? (
-            step.data.days.map((d) => (
-              <div key={d.weekday} className="mt-1">
-                <b>{weekdayShort(d.weekday)}</b> {Math.round(d.usedMinutes)} min
+            step.data.days.map((day) => (
+              <div key={day.weekday} className="mt-1">
+                <b>{weekdayShort(day.weekday)}</b> {Math.round(day.usedMinutes)} min
                 <ul>
-                  {d.bouts
-                    .flatMap((b) => b.items)
+                  {day.bouts
+                    .flatMap((bout) => bout.items)
                     .map((i) => (
                       <li key={i.id}>
                         {i.name}{' '}
@@ -91,7 +91,7 @@ function Missed({ week }: { week: Week }) {
           text={String(lastDone)}
           value={String(lastDone)}
           options={numbers(week.block.length, 1)}
-          onChange={(v) => setLastDone(Number(v))}
+          onChange={(value) => setLastDone(Number(value))}
         />
         , then{' '}
         <WordMenu
@@ -99,7 +99,7 @@ function Missed({ week }: { week: Week }) {
           text={missed === 0 ? 'no week' : `${missed}`}
           value={String(missed)}
           options={numbers(9, 0)}
-          onChange={(v) => setMissed(Number(v))}
+          onChange={(value) => setMissed(Number(value))}
         />{' '}
         missed.
       </p>
@@ -110,8 +110,8 @@ function Missed({ week }: { week: Week }) {
       )}
       <p className="mt-1">An easier week is due before its time when there are:</p>
       <ul className="list-disc pl-5 text-ink-2">
-        {week.easierWeekSigns.map((s) => (
-          <li key={s}>{s}</li>
+        {week.easierWeekSigns.map((easierWeekSign) => (
+          <li key={easierWeekSign}>{easierWeekSign}</li>
         ))}
       </ul>
     </div>

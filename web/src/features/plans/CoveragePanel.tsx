@@ -18,18 +18,22 @@ export function CoveragePanel({
   catalogue: Catalogue
   edit: Edit
 }) {
-  const c = week.coverage
+  const coverage = week.coverage
   const [all, setAll] = useState(false)
   const rows = catalogue.regions.filter(
-    (r) => c.targets[r.id] !== undefined || (all && (c.sets[r.id] ?? 0) > 0.05),
+    (region) =>
+      coverage.targets[region.id] !== undefined || (all && (coverage.sets[region.id] ?? 0) > 0.05),
   )
-  const most = Math.max(1, ...rows.map((r) => Math.max(c.sets[r.id] ?? 0, c.targets[r.id] ?? 0)))
+  const most = Math.max(
+    1,
+    ...rows.map((row) => Math.max(coverage.sets[row.id] ?? 0, coverage.targets[row.id] ?? 0)),
+  )
   const asks = (id: string, by: number, name: string) =>
-    edit(`${name}: ${by > 0 ? 'a set more' : 'a set less'} asked`, (p) => ({
-      ...p,
+    edit(`${name}: ${by > 0 ? 'a set more' : 'a set less'} asked`, (planDocument) => ({
+      ...planDocument,
       targets: {
-        ...p.targets,
-        [id]: Math.max(0, Math.min(30, Math.round(c.targets[id] ?? 0) + by)),
+        ...planDocument.targets,
+        [id]: Math.max(0, Math.min(30, Math.round(coverage.targets[id] ?? 0) + by)),
       },
     }))
   return (
@@ -37,16 +41,16 @@ export function CoveragePanel({
       <div className="flex gap-3">
         <Fingerprint
           regions={catalogue.regions}
-          amount={c.filled}
+          amount={coverage.filled}
           label="Coverage of the week on the limb chart"
           className="h-48 shrink-0"
         />
         <p className="text-xs leading-snug text-ink-2">
           Effective sets a week: a set counts by what it gives a region beside the best here. Denser
           is nearer to what is asked.
-          {c.balance && (
+          {coverage.balance && (
             <span className="mt-1 block">
-              Thigh: front {trim(c.front, 1)}, back {trim(c.back, 1)}.
+              Thigh: front {trim(coverage.front, 1)}, back {trim(coverage.back, 1)}.
             </span>
           )}
         </p>
@@ -61,15 +65,17 @@ export function CoveragePanel({
           </tr>
         </thead>
         <tbody>
-          {rows.map((r) => {
-            const has = c.sets[r.id] ?? 0
-            const asked = c.targets[r.id]
+          {rows.map((row) => {
+            const has = coverage.sets[row.id] ?? 0
+            const asked = coverage.targets[row.id]
             const short = asked !== undefined && has < asked - 0.25
             return (
-              <tr key={r.id} data-coverage={r.id} className="border-b border-rule/60">
+              <tr key={row.id} data-coverage={row.id} className="border-b border-rule/60">
                 <th scope="row" className="py-0.5 pr-1 text-left font-normal">
-                  {r.coachName}
-                  {c.held.includes(r.id) && <span className="text-xs text-ink-2"> maintained</span>}
+                  {row.coachName}
+                  {coverage.held.includes(row.id) && (
+                    <span className="text-xs text-ink-2"> maintained</span>
+                  )}
                 </th>
                 <td>
                   <svg
@@ -83,7 +89,7 @@ export function CoveragePanel({
                       y={2}
                       width={(100 * has) / most}
                       height={6}
-                      fill={GROUPS[r.group]?.colour}
+                      fill={GROUPS[row.group]?.colour}
                       opacity={0.75}
                     />
                     {asked !== undefined && (
@@ -107,18 +113,18 @@ export function CoveragePanel({
                     <>
                       <button
                         type="button"
-                        aria-label={`A set less asked of ${r.coachName}`}
+                        aria-label={`A set less asked of ${row.coachName}`}
                         className="px-1 text-ink-2 hover:text-ink"
-                        onClick={() => asks(r.id, -1, r.coachName)}
+                        onClick={() => asks(row.id, -1, row.coachName)}
                       >
                         −
                       </button>
                       {trim(asked, 1)}
                       <button
                         type="button"
-                        aria-label={`A set more asked of ${r.coachName}`}
+                        aria-label={`A set more asked of ${row.coachName}`}
                         className="px-1 text-ink-2 hover:text-ink"
-                        onClick={() => asks(r.id, 1, r.coachName)}
+                        onClick={() => asks(row.id, 1, row.coachName)}
                       >
                         +
                       </button>
@@ -130,17 +136,21 @@ export function CoveragePanel({
               </tr>
             )
           })}
-          {c.functions.map((f) => (
-            <tr key={f.label} className="border-b border-rule/60 text-ink-2" title={f.examples}>
+          {coverage.functions.map((otherFunction) => (
+            <tr
+              key={otherFunction.label}
+              className="border-b border-rule/60 text-ink-2"
+              title={otherFunction.examples}
+            >
               <th scope="row" colSpan={2} className="py-0.5 text-left font-normal">
-                {f.label}
+                {otherFunction.label}
               </th>
               <td
-                className={`text-right ${f.has < f.asked - 0.25 ? 'font-semibold text-warn' : ''}`}
+                className={`text-right ${otherFunction.has < otherFunction.asked - 0.25 ? 'font-semibold text-warn' : ''}`}
               >
-                {trim(f.has, 1)}
+                {trim(otherFunction.has, 1)}
               </td>
-              <td className="pr-5 text-right">{trim(f.asked, 1)}</td>
+              <td className="pr-5 text-right">{trim(otherFunction.asked, 1)}</td>
             </tr>
           ))}
         </tbody>
@@ -148,10 +158,10 @@ export function CoveragePanel({
       <Button look="bare" className="!min-h-6 self-start !p-0" onClick={() => setAll(!all)}>
         {all ? 'Only what is asked' : 'All regions'}
       </Button>
-      {c.findings.length > 0 && (
+      {coverage.findings.length > 0 && (
         <ul className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm">
-          {c.findings.map((f) => (
-            <li key={f}>{f}</li>
+          {coverage.findings.map((finding) => (
+            <li key={finding}>{finding}</li>
           ))}
         </ul>
       )}
@@ -187,8 +197,8 @@ function WhyShort({ week }: { week: Week }) {
         <div key={s.region}>
           <p className="font-semibold">{s.sentence}</p>
           <ul className="list-disc pl-5">
-            {s.ways.map((w) => (
-              <li key={w}>{w}</li>
+            {s.ways.map((way) => (
+              <li key={way}>{way}</li>
             ))}
           </ul>
         </div>

@@ -48,10 +48,12 @@ export function DayStrip({
 }: Props) {
   const [over, setOver] = useState<number | null>(null)
   const height = Math.max(day.minutes, day.usedMinutes) * pixelsAMinute
-  const starts = day.bouts.map((_, b) => day.segments.find((s) => s.bout === b)?.startS ?? 0)
-  const indexAt = (e: DragEvent) => {
-    const y = (e.clientY - e.currentTarget.getBoundingClientRect().top) / pixelsAMinute
-    const found = day.bouts.findIndex((b, k) => y < (starts[k]! + b.seconds / 2) / 60)
+  const starts = day.bouts.map(
+    (_, b) => day.segments.find((segment) => segment.bout === b)?.startS ?? 0,
+  )
+  const indexAt = (event: DragEvent) => {
+    const y = (event.clientY - event.currentTarget.getBoundingClientRect().top) / pixelsAMinute
+    const found = day.bouts.findIndex((bout, k) => y < (starts[k]! + bout.seconds / 2) / 60)
     return found < 0 ? day.bouts.length : found
   }
   const full = day.usedMinutes > day.minutes
@@ -62,12 +64,12 @@ export function DayStrip({
           label="Weekday"
           text={weekdayShort(day.weekday)}
           value={String(day.weekday)}
-          options={WEEKDAYS.map((w, k) => ({
+          options={WEEKDAYS.map((word, k) => ({
             value: String(k + 1),
-            label: w,
+            label: word,
             ...(taken.includes(k + 1) && k + 1 !== day.weekday ? { note: 'taken' } : {}),
           }))}
-          onChange={(v) => onWeekday(Number(v))}
+          onChange={(value) => onWeekday(Number(value))}
         />
         <span className={`font-sans text-sm font-normal ${full ? 'text-warn' : 'text-ink-2'}`}>
           {Math.round(day.usedMinutes)} of{' '}
@@ -76,7 +78,7 @@ export function DayStrip({
             text={`${day.minutes} min`}
             value={String(day.minutes)}
             options={MINUTES.map((m) => ({ value: String(m), label: `${m} minutes` }))}
-            onChange={(v) => onMinutes(Number(v))}
+            onChange={(value) => onMinutes(Number(value))}
           />{' '}
           · {day.sets} sets
         </span>
@@ -84,36 +86,36 @@ export function DayStrip({
       <div
         className="relative mt-2 shrink-0"
         style={{ height: height + 10 }}
-        onDragOver={(e) => {
-          e.preventDefault()
-          setOver(indexAt(e))
+        onDragOver={(event) => {
+          event.preventDefault()
+          setOver(indexAt(event))
         }}
         onDragLeave={() => setOver(null)}
-        onDrop={(e) => {
-          e.preventDefault()
+        onDrop={(event) => {
+          event.preventDefault()
           setOver(null)
-          const [fromDay, bout] = e.dataTransfer.getData(DRAG).split('.').map(Number)
+          const [fromDay, bout] = event.dataTransfer.getData(DRAG).split('.').map(Number)
           if (
             fromDay !== undefined &&
             bout !== undefined &&
             Number.isInteger(fromDay) &&
             Number.isInteger(bout)
           )
-            onDrop({ day: fromDay, bout }, { day: index, bout: indexAt(e) })
+            onDrop({ day: fromDay, bout }, { day: index, bout: indexAt(event) })
         }}
       >
         <Scale minutes={day.minutes} height={height} pixelsAMinute={pixelsAMinute} />
         <ol>
-          {day.bouts.map((b, k) => (
+          {day.bouts.map((bout, k) => (
             <Bout
-              key={b.items.map((i) => i.id).join()}
+              key={bout.items.map((item) => item.id).join()}
               day={day}
-              bout={b}
+              bout={bout}
               dayIndex={index}
               index={k}
               top={(starts[k]! / 60) * pixelsAMinute}
-              height={(b.seconds / 60) * pixelsAMinute}
-              segments={day.segments.filter((s) => s.bout === k)}
+              height={(bout.seconds / 60) * pixelsAMinute}
+              segments={day.segments.filter((segment) => segment.bout === k)}
               catalogue={catalogue}
               chosen={chosen}
               onChoose={onChoose}
@@ -158,9 +160,9 @@ export function DayStrip({
           </button>
         )}
       </p>
-      {day.remarks.map((r) => (
-        <p key={r} className="pl-7 text-xs text-warn">
-          {r}
+      {day.remarks.map((remark) => (
+        <p key={remark} className="pl-7 text-xs text-warn">
+          {remark}
         </p>
       ))}
     </section>
@@ -183,19 +185,25 @@ function Scale({
   )
   return (
     <svg aria-hidden className="absolute inset-0 size-full overflow-visible">
-      {marks.map((m) => (
-        <g key={m}>
+      {marks.map((mark) => (
+        <g key={mark}>
           <line
             x1={20}
             x2="100%"
-            y1={m * pixelsAMinute}
-            y2={m * pixelsAMinute}
+            y1={mark * pixelsAMinute}
+            y2={mark * pixelsAMinute}
             stroke="var(--rule)"
             strokeWidth={0.6}
             strokeDasharray="2 4"
           />
-          <text x={17} y={m * pixelsAMinute + 4} textAnchor="end" fontSize={12} fill="var(--ink-2)">
-            {m}
+          <text
+            x={17}
+            y={mark * pixelsAMinute + 4}
+            textAnchor="end"
+            fontSize={12}
+            fill="var(--ink-2)"
+          >
+            {mark}
           </text>
         </g>
       ))}
@@ -240,9 +248,9 @@ function Bout({
   return (
     <li
       draggable
-      onDragStart={(e) => {
-        e.dataTransfer.setData(DRAG, `${dayIndex}.${index}`)
-        e.dataTransfer.effectAllowed = 'move'
+      onDragStart={(event) => {
+        event.dataTransfer.setData(DRAG, `${dayIndex}.${index}`)
+        event.dataTransfer.effectAllowed = 'move'
       }}
       className="absolute right-0 left-6 flex cursor-grab overflow-hidden border border-ink bg-paper active:cursor-grabbing"
       style={{ top, height: Math.max(26, height - 1) }}
@@ -258,7 +266,9 @@ function Bout({
             data-item={item.id}
             className={`flex min-h-0 flex-1 gap-1 px-1 py-0.5 text-left leading-tight ${chosen === item.id ? 'bg-paper-2' : ''} ${item !== first ? 'border-t border-dashed border-edge' : ''}`}
             onClick={() => onChoose(item.id)}
-            onKeyDown={(e) => onKey({ bout: index, item, key: e.key, alt: e.altKey }, e)}
+            onKeyDown={(event) =>
+              onKey({ bout: index, item, key: event.key, alt: event.altKey }, event)
+            }
           >
             <Thumb candidateId={item.candidateId} className="size-7" />
             <span className="min-w-0 flex-1">
@@ -298,7 +308,7 @@ function Track({
   bout: WeekBout
   catalogue: Catalogue
 }) {
-  const total = segments.reduce((n, s) => n + s.seconds, 0) || 1
+  const total = segments.reduce((n, segment) => n + segment.seconds, 0) || 1
   const begin = segments[0]?.startS ?? 0
   const id = `hatch-${bout.items[0]!.id}`
   return (
@@ -313,28 +323,28 @@ function Track({
           <line x1="0" y1="12" x2="10" y2="12" stroke="var(--ink-2)" strokeWidth="5" />
         </pattern>
       </defs>
-      {segments.map((s) => {
-        const item = bout.items.find((i) => i.id === s.itemId)
+      {segments.map((segment) => {
+        const item = bout.items.find((plannedItem) => plannedItem.id === segment.itemId)
         const colour = item
           ? (GROUPS[groupOf(item, catalogue)]?.colour ?? 'var(--ink)')
           : 'var(--ink)'
         const fill =
-          s.kind === 'WORK'
+          segment.kind === 'WORK'
             ? colour
-            : s.kind === 'SET_UP' || s.kind === 'WALK'
+            : segment.kind === 'SET_UP' || segment.kind === 'WALK'
               ? `url(#${id})`
-              : s.kind === 'WARM_UP'
+              : segment.kind === 'WARM_UP'
                 ? colour
                 : 'transparent'
         return (
           <rect
-            key={`${s.startS}`}
-            x={s.kind === 'WARM_UP' ? 3 : 0}
-            width={s.kind === 'WARM_UP' ? 4 : 10}
-            y={s.startS - begin}
-            height={s.seconds}
+            key={`${segment.startS}`}
+            x={segment.kind === 'WARM_UP' ? 3 : 0}
+            width={segment.kind === 'WARM_UP' ? 4 : 10}
+            y={segment.startS - begin}
+            height={segment.seconds}
             fill={fill}
-            opacity={s.kind === 'WALK' ? 0.4 : 1}
+            opacity={segment.kind === 'WALK' ? 0.4 : 1}
           />
         )
       })}

@@ -49,15 +49,17 @@ export function ExercisePanel({
   onUnit,
   onClose,
 }: Props) {
-  const p = item.prescription
+  const prescriptionDocument = item.prescription
   const { limits } = planning
-  const exercise = catalogue.exercises.find((x) => x.id === item.exerciseId)
-  const change = (what: string, c: Partial<Prescription>) =>
-    edit(`${item.name}: ${what}`, (plan) => prescribe(plan, item.id, c))
+  const exercise = catalogue.exercises.find((otherExercise) => otherExercise.id === item.exerciseId)
+  const change = (what: string, partial: Partial<Prescription>) =>
+    edit(`${item.name}: ${what}`, (plan) => prescribe(plan, item.id, partial))
   const at = positionOf(week.plan, item.id)
   const bout = at && week.days[at.day]?.bouts[at.bout]
   const follows = at && (week.days[at.day]?.bouts.length ?? 0) > at.bout + 1
-  const scheme = planning.schemes.find((s) => s.scheme === p.scheme)
+  const scheme = planning.schemes.find(
+    (otherScheme) => otherScheme.scheme === prescriptionDocument.scheme,
+  )
   const [swapping, setSwapping] = useState(false)
   const bench = new URLSearchParams({
     client: week.clientId,
@@ -88,24 +90,24 @@ export function ExercisePanel({
           {bout && (
             <p className="text-xs text-ink-2">Its place by the usual order: {bout.reason}.</p>
           )}
-          {bout?.trouble.map((t) => (
-            <p key={t} className="text-xs text-warn">
-              {t}
+          {bout?.trouble.map((text) => (
+            <p key={text} className="text-xs text-warn">
+              {text}
             </p>
           ))}
           <div className="grid grid-cols-3 gap-x-3 gap-y-1">
             <Count
               label="Sets"
-              value={p.sets}
-              shown={String(p.sets)}
+              value={prescriptionDocument.sets}
+              shown={String(prescriptionDocument.sets)}
               least={limits.sets.min}
               most={limits.sets.max}
               onChange={(sets) => change(`${sets} sets`, { sets })}
             />
             <Count
               label="In reserve"
-              value={p.reserve}
-              shown={trim(p.reserve, 1)}
+              value={prescriptionDocument.reserve}
+              shown={trim(prescriptionDocument.reserve, 1)}
               least={limits.reserve.min}
               most={limits.reserve.max}
               step={0.5}
@@ -113,19 +115,19 @@ export function ExercisePanel({
             />
             <Count
               label="Reps from"
-              value={p.repetitionsLow}
-              shown={String(p.repetitionsLow)}
+              value={prescriptionDocument.repetitionsLow}
+              shown={String(prescriptionDocument.repetitionsLow)}
               least={limits.repetitions.min}
-              most={p.repetitionsHigh}
+              most={prescriptionDocument.repetitionsHigh}
               onChange={(repetitionsLow) =>
                 change(`from ${repetitionsLow} repetitions`, { repetitionsLow })
               }
             />
             <Count
               label="Reps to"
-              value={p.repetitionsHigh}
-              shown={String(p.repetitionsHigh)}
-              least={p.repetitionsLow}
+              value={prescriptionDocument.repetitionsHigh}
+              shown={String(prescriptionDocument.repetitionsHigh)}
+              least={prescriptionDocument.repetitionsLow}
               most={limits.repetitions.max}
               onChange={(repetitionsHigh) =>
                 change(`to ${repetitionsHigh} repetitions`, { repetitionsHigh })
@@ -133,8 +135,8 @@ export function ExercisePanel({
             />
             <Count
               label="Rest"
-              value={p.restS}
-              shown={`${p.restS} s`}
+              value={prescriptionDocument.restS}
+              shown={`${prescriptionDocument.restS} s`}
               least={limits.restS.min}
               most={limits.restS.max}
               step={15}
@@ -142,61 +144,84 @@ export function ExercisePanel({
             />
             <Count
               label="Lowering"
-              value={p.tempo.loweringS}
-              shown={`${trim(p.tempo.loweringS, 1)} s`}
+              value={prescriptionDocument.tempo.loweringS}
+              shown={`${trim(prescriptionDocument.tempo.loweringS, 1)} s`}
               least={limits.tempoS.min}
               most={limits.tempoS.max}
-              onChange={(v) => change(`${v} s lowering`, { tempo: { ...p.tempo, loweringS: v } })}
+              onChange={(v) =>
+                change(`${v} s lowering`, {
+                  tempo: { ...prescriptionDocument.tempo, loweringS: v },
+                })
+              }
             />
             <Count
               label="Lifting"
-              value={p.tempo.liftingS}
-              shown={`${trim(p.tempo.liftingS, 1)} s`}
+              value={prescriptionDocument.tempo.liftingS}
+              shown={`${trim(prescriptionDocument.tempo.liftingS, 1)} s`}
               least={limits.tempoS.min}
               most={limits.tempoS.max}
-              onChange={(v) => change(`${v} s lifting`, { tempo: { ...p.tempo, liftingS: v } })}
+              onChange={(v) =>
+                change(`${v} s lifting`, { tempo: { ...prescriptionDocument.tempo, liftingS: v } })
+              }
             />
             <Count
               label="Low end"
-              value={p.tempo.lowS}
-              shown={`${trim(p.tempo.lowS, 1)} s`}
+              value={prescriptionDocument.tempo.lowS}
+              shown={`${trim(prescriptionDocument.tempo.lowS, 1)} s`}
               least={limits.tempoS.min}
               most={limits.tempoS.max}
-              onChange={(v) => change(`${v} s low`, { tempo: { ...p.tempo, lowS: v } })}
+              onChange={(v) =>
+                change(`${v} s low`, { tempo: { ...prescriptionDocument.tempo, lowS: v } })
+              }
             />
             <Count
               label="Top end"
-              value={p.tempo.topS}
-              shown={`${trim(p.tempo.topS, 1)} s`}
+              value={prescriptionDocument.tempo.topS}
+              shown={`${trim(prescriptionDocument.tempo.topS, 1)} s`}
               least={limits.tempoS.min}
               most={limits.tempoS.max}
-              onChange={(v) => change(`${v} s at the top`, { tempo: { ...p.tempo, topS: v } })}
+              onChange={(v) =>
+                change(`${v} s at the top`, { tempo: { ...prescriptionDocument.tempo, topS: v } })
+              }
             />
           </div>
           <p>
             Sets as{' '}
             <WordMenu
               label="How sets are strung together"
-              text={scheme?.label ?? p.scheme}
-              value={p.scheme}
-              options={planning.schemes.map((s) => ({
-                value: s.scheme,
-                label: s.label,
-                note: s.how,
+              text={scheme?.label ?? prescriptionDocument.scheme}
+              value={prescriptionDocument.scheme}
+              options={planning.schemes.map((otherScheme) => ({
+                value: otherScheme.scheme,
+                label: otherScheme.label,
+                note: otherScheme.how,
               }))}
-              onChange={(v) =>
+              onChange={(value) =>
                 void answer(
                   api.POST('/api/weeks/prescriptions', {
-                    body: { scheme: v as Prescription['scheme'], prescription: p },
+                    body: {
+                      scheme: value as Prescription['scheme'],
+                      prescription: prescriptionDocument,
+                    },
                   }),
                 ).then((next) =>
-                  change(planning.schemes.find((s) => s.scheme === v)?.label ?? v, next),
+                  change(
+                    planning.schemes.find((otherScheme) => otherScheme.scheme === value)?.label ??
+                      value,
+                    next,
+                  ),
                 )
               }
             />
             .
           </p>
-          <Stringing key={item.id} p={p} oneLeg={item.oneLeg} limits={limits} change={change} />
+          <Stringing
+            key={item.id}
+            p={prescriptionDocument}
+            oneLeg={item.oneLeg}
+            limits={limits}
+            change={change}
+          />
           <Loads item={item} unit={unit} onUnit={onUnit} />
         </>
       )}
@@ -246,11 +271,13 @@ export function ExercisePanel({
               options={[
                 ...(at.bout > 0 ? [{ value: 'earlier', label: 'earlier in the session' }] : []),
                 ...(follows ? [{ value: 'later', label: 'later in the session' }] : []),
-                ...week.days.flatMap((d, k) =>
-                  k === at.day ? [] : [{ value: String(k), label: WEEKDAYS[d.weekday - 1]! }],
+                ...week.days.flatMap((day, k) =>
+                  k === at.day ? [] : [{ value: String(k), label: WEEKDAYS[day.weekday - 1]! }],
                 ),
               ]}
-              onChange={(v) => edit(`${item.name} moved`, (plan) => moved(plan, item.id, v))}
+              onChange={(value) =>
+                edit(`${item.name} moved`, (plan) => moved(plan, item.id, value))
+              }
             />
           </span>
         )}
@@ -284,13 +311,13 @@ export function ExercisePanel({
           )}
           {exercise && <SetupTable parameters={exercise.parameters} setup={item.setup} />}
           <ul>
-            {item.remarks.map((r) => (
-              <li key={r} className="text-ink-2">
-                {r}
+            {item.remarks.map((remark) => (
+              <li key={remark} className="text-ink-2">
+                {remark}
               </li>
             ))}
-            {item.cues.slice(0, 3).map((c) => (
-              <li key={c}>{c}</li>
+            {item.cues.slice(0, 3).map((cue) => (
+              <li key={cue}>{cue}</li>
             ))}
             {item.stopSigns.length > 0 && (
               <li>
@@ -327,18 +354,18 @@ function Loads({
   unit: MassUnit
   onUnit: (u: MassUnit) => void
 }) {
-  const l = item.load
-  if (!l) return null
-  const known = l.sets.some((s) => s.load)
+  const load = item.load
+  if (!load) return null
+  const known = load.sets.some((set) => set.load)
   return (
     <div className="border-y border-rule py-1">
       <p>
         <b>Load:</b>{' '}
         {known ? (
           <>
-            {l.lowKg < l.highKg
-              ? `${mass(l.lowKg, unit)}–${mass(l.highKg, unit)}`
-              : mass(l.sets.find((s) => s.load)!.load!.kg, unit)}{' '}
+            {load.lowKg < load.highKg
+              ? `${mass(load.lowKg, unit)}–${mass(load.highKg, unit)}`
+              : mass(load.sets.find((set) => set.load)!.load!.kg, unit)}{' '}
             <button
               type="button"
               aria-label={`Unit: ${unit}`}
@@ -349,33 +376,33 @@ function Loads({
             </button>{' '}
           </>
         ) : null}
-        <span className="text-ink-2">{l.basis}.</span>
+        <span className="text-ink-2">{load.basis}.</span>
       </p>
       {known && (
         <table className="w-full">
           <tbody>
-            {l.warmUps.map((w, k) => (
+            {load.warmUps.map((warmUp, k) => (
               <tr key={`w${k}`} className="text-ink-2">
                 <td>warm-up</td>
-                <td className="text-right">{w.repetitions} ×</td>
-                <td className="px-2 text-right">{mass(w.load.kg, unit)}</td>
-                <td>{platesWords(w.load, unit)}</td>
+                <td className="text-right">{warmUp.repetitions} ×</td>
+                <td className="px-2 text-right">{mass(warmUp.load.kg, unit)}</td>
+                <td>{platesWords(warmUp.load, unit)}</td>
               </tr>
             ))}
-            {l.sets.map((s, k) => (
+            {load.sets.map((set, k) => (
               <tr key={k}>
-                <td title={s.note}>
-                  {s.drop > 0
+                <td title={set.note}>
+                  {set.drop > 0
                     ? 'drop'
-                    : `set ${l.sets.slice(0, k + 1).filter((x) => x.drop === 0).length}`}
+                    : `set ${load.sets.slice(0, k + 1).filter((line) => line.drop === 0).length}`}
                 </td>
-                <td className="text-right">{range(s.repetitionsLow, s.repetitionsHigh)} ×</td>
+                <td className="text-right">{range(set.repetitionsLow, set.repetitionsHigh)} ×</td>
                 <td className="px-2 text-right font-semibold">
-                  {s.load ? mass(s.load.kg, unit) : '–'}
+                  {set.load ? mass(set.load.kg, unit) : '–'}
                 </td>
                 <td>
-                  {k === 0 || s.load?.kg !== l.sets[k - 1]!.load?.kg
-                    ? s.load && platesWords(s.load, unit)
+                  {k === 0 || set.load?.kg !== load.sets[k - 1]!.load?.kg
+                    ? set.load && platesWords(set.load, unit)
                     : ''}
                 </td>
               </tr>
@@ -383,7 +410,7 @@ function Loads({
           </tbody>
         </table>
       )}
-      {l.sets.some((s) => s.load?.plates === 'USUAL') && (
+      {load.sets.some((set) => set.load?.plates === 'USUAL') && (
         <p className="text-xs text-ink-2">
           With the usual plates: this gym has not said which it owns.
         </p>
@@ -413,12 +440,12 @@ function Swaps({
   edit: Edit
   onDone: () => void
 }) {
-  const needs = catalogue.exercises.find((x) => x.id === item.exerciseId)?.needs ?? []
+  const needs = catalogue.exercises.find((exercise) => exercise.id === item.exerciseId)?.needs ?? []
   const [taken, setTaken] = useState<string[]>([])
   const [hurting, setHurting] = useState<string[]>([])
   const swaps = useSwaps(week.id, item.id, taken, hurting, true)
   const toggle = (list: string[], id: string) =>
-    list.includes(id) ? list.filter((x) => x !== id) : [...list, id]
+    list.includes(id) ? list.filter((text) => text !== id) : [...list, id]
   const chip = (on: boolean) =>
     `min-h-7 border px-2 ${on ? 'border-ink bg-ink text-paper' : 'border-edge hover:border-ink'}`
   return (
@@ -433,7 +460,7 @@ function Swaps({
             className={chip(taken.includes(id))}
             onClick={() => setTaken(toggle(taken, id))}
           >
-            {catalogue.equipment.find((e) => e.id === id)?.name ?? id}
+            {catalogue.equipment.find((equipment) => equipment.id === id)?.name ?? id}
           </button>
         ))}
       </p>
@@ -453,21 +480,21 @@ function Swaps({
       </p>
       {swaps.data?.length === 0 && <p className="py-1">Nothing here does this job then.</p>}
       <ol>
-        {swaps.data?.map((s) => (
-          <li key={s.candidateId} className="border-b border-rule/60 py-1">
+        {swaps.data?.map((otherSwap) => (
+          <li key={otherSwap.candidateId} className="border-b border-rule/60 py-1">
             <button
               type="button"
               className="text-left font-semibold text-accent-2 underline underline-offset-2"
               onClick={() => {
-                edit(`${item.name} swapped for ${s.name}`, (plan) =>
-                  swap(plan, item.id, s.candidateId, s.prescription),
+                edit(`${item.name} swapped for ${otherSwap.name}`, (plan) =>
+                  swap(plan, item.id, otherSwap.candidateId, otherSwap.prescription),
                 )
                 onDone()
               }}
             >
-              {s.name}
+              {otherSwap.name}
             </button>
-            <span className="block text-xs text-ink-2">{s.changes.join('; ')}</span>
+            <span className="block text-xs text-ink-2">{otherSwap.changes.join('; ')}</span>
           </li>
         ))}
       </ol>

@@ -27,19 +27,19 @@ export function ImportPlan({ clientId, gymId }: { clientId: string; gymId: strin
         <input
           type="file"
           accept=".json,.csv"
-          onChange={(e) => {
-            const file = e.target.files?.[0]
+          onChange={(event) => {
+            const file = event.target.files?.[0]
             if (file) bring.mutate(file)
-            e.target.value = ''
+            event.target.value = ''
           }}
         />
       </label>
       {bring.isError && <Trouble error={bring.error} />}
       {faults.length > 0 && (
         <ul className="list-disc pl-5">
-          {faults.map((f) => (
-            <li key={f.field + f.message}>
-              <b>{f.field}</b> {f.message}
+          {faults.map((fault) => (
+            <li key={fault.field + fault.message}>
+              <b>{fault.field}</b> {fault.message}
             </li>
           ))}
         </ul>

@@ -38,12 +38,12 @@ export function OutPanel({ week, unit }: { week: Week; unit: MassUnit }) {
               <select
                 className="border border-edge px-2 py-1"
                 value={step}
-                onChange={(e) => setStep(Number(e.target.value))}
+                onChange={(event) => setStep(Number(event.target.value))}
               >
                 <option value={0}>planned</option>
-                {week.block.map((s) => (
-                  <option key={s.number} value={s.number}>
-                    week {s.number} of the block, {s.label}
+                {week.block.map((blockStep) => (
+                  <option key={blockStep.number} value={blockStep.number}>
+                    week {blockStep.number} of the block, {blockStep.label}
                   </option>
                 ))}
               </select>
@@ -51,13 +51,13 @@ export function OutPanel({ week, unit }: { week: Week; unit: MassUnit }) {
           )}
           <table className="mt-2 w-full">
             <tbody>
-              {week.days.map((d, k) => (
-                <tr key={d.weekday} className="border-b border-rule/60">
+              {week.days.map((day, k) => (
+                <tr key={day.weekday} className="border-b border-rule/60">
                   <th scope="row" className="py-1 text-left">
-                    {WEEKDAYS[d.weekday - 1]}
+                    {WEEKDAYS[day.weekday - 1]}
                   </th>
                   <td className="py-1 text-right">
-                    {d.bouts.length === 0 ? (
+                    {day.bouts.length === 0 ? (
                       <span className="text-ink-2">nothing in it</span>
                     ) : (
                       <span className="inline-flex gap-2">
@@ -138,7 +138,7 @@ function Share({ week }: { week: Week }) {
             aria-label="Link for the client"
             className="w-full border border-edge px-2 py-1"
             value={link}
-            onFocus={(e) => e.target.select()}
+            onFocus={(event) => event.target.select()}
           />
           <span className="text-xs text-ink-2">
             Shown this once. It works where Istmo is reached; on this machine only, for now.

@@ -7,9 +7,9 @@ import type { Edit } from './usePlanEdits'
 
 /** Monday of the week of a day that is so many days from now, as 2026-11-30. */
 function monday(daysAhead: number): string {
-  const d = new Date()
-  d.setDate(d.getDate() + daysAhead - ((d.getDay() + 6) % 7))
-  return dayOf(d)
+  const date = new Date()
+  date.setDate(date.getDate() + daysAhead - ((date.getDay() + 6) % 7))
+  return dayOf(date)
 }
 
 const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
@@ -26,8 +26,8 @@ export function PlanLine({
   planning: Planning
   edit: Edit
 }) {
-  const p = week.plan
-  const school = catalogue.schools.find((s) => s.id === week.brief.school)
+  const planDocument = week.plan
+  const school = catalogue.schools.find((otherSchool) => otherSchool.id === week.brief.school)
   const lengths = Array.from(
     { length: planning.mostBlockWeeks - planning.leastBlockWeeks + 1 },
     (_, k) => planning.leastBlockWeeks + k,
@@ -45,35 +45,45 @@ export function PlanLine({
       ; ranked <b>{school?.label ?? week.brief.school}</b>; in{' '}
       <WordMenu
         label="Sessions a week"
-        text={`${p.days.length} ${p.days.length === 1 ? 'session' : 'sessions'}`}
-        value={String(p.days.length)}
+        text={`${planDocument.days.length} ${planDocument.days.length === 1 ? 'session' : 'sessions'}`}
+        value={String(planDocument.days.length)}
         options={[1, 2, 3, 4, 5, 6, 7].map((n) => ({ value: String(n), label: `${n} a week` }))}
-        onChange={(v) =>
-          edit(`${v} sessions a week`, (x) => setTimes(x, Number(v), planning.weekdays))
+        onChange={(value) =>
+          edit(`${value} sessions a week`, (otherDocument) =>
+            setTimes(otherDocument, Number(value), planning.weekdays),
+          )
         }
       />
       , worked{' '}
       <WordMenu
         label="Taking turns"
-        text={planning.pairings.find((x) => x.pairing === p.pairing)?.label ?? ''}
-        value={p.pairing}
-        options={planning.pairings.map((x) => ({ value: x.pairing, label: x.label }))}
-        onChange={(v) =>
-          edit(`worked ${planning.pairings.find((x) => x.pairing === v)?.label}`, (x) => ({
-            ...x,
-            pairing: v as typeof p.pairing,
-          }))
+        text={
+          planning.pairings.find((pairing) => pairing.pairing === planDocument.pairing)?.label ?? ''
+        }
+        value={planDocument.pairing}
+        options={planning.pairings.map((pairing) => ({
+          value: pairing.pairing,
+          label: pairing.label,
+        }))}
+        onChange={(value) =>
+          edit(
+            `worked ${planning.pairings.find((pairing) => pairing.pairing === value)?.label}`,
+            (otherDocument) => ({
+              ...otherDocument,
+              pairing: value as typeof planDocument.pairing,
+            }),
+          )
         }
       />
       ; other muscles{' '}
       <WordToggle
         label="Other muscles"
-        text={p.hold ? 'maintained' : 'left alone'}
+        text={planDocument.hold ? 'maintained' : 'left alone'}
         note="Maintained: a few sets a week for groups that are not targeted"
-        on={p.hold}
+        on={planDocument.hold}
         onChange={(hold) =>
-          edit(hold ? 'other muscles maintained' : 'other muscles left alone', (x) => ({
-            ...x,
+          edit(hold ? 'other muscles maintained' : 'other muscles left alone', (otherDocument) => ({
+            ...otherDocument,
             hold,
           }))
         }
@@ -81,12 +91,12 @@ export function PlanLine({
       ;{' '}
       <WordToggle
         label="Variety"
-        text={p.varied ? 'other exercises each day' : 'the same exercises may return'}
+        text={planDocument.varied ? 'other exercises each day' : 'the same exercises may return'}
         note="The same exercise again is measured sooner; another one is more variety"
-        on={p.varied}
+        on={planDocument.varied}
         onChange={(varied) =>
-          edit(varied ? 'other exercises each day' : 'exercises may return', (x) => ({
-            ...x,
+          edit(varied ? 'other exercises each day' : 'exercises may return', (otherDocument) => ({
+            ...otherDocument,
             varied,
           }))
         }
@@ -94,35 +104,44 @@ export function PlanLine({
       ; in{' '}
       <WordMenu
         label="Block"
-        text={p.blockWeeks ? `a block of ${p.blockWeeks} weeks` : 'no block yet'}
-        value={String(p.blockWeeks ?? 0)}
+        text={
+          planDocument.blockWeeks ? `a block of ${planDocument.blockWeeks} weeks` : 'no block yet'
+        }
+        value={String(planDocument.blockWeeks ?? 0)}
         options={[
           { value: '0', label: 'no block' },
-          ...lengths.map((n) => ({
-            value: String(n),
-            label: `${n} weeks`,
+          ...lengths.map((length) => ({
+            value: String(length),
+            label: `${length} weeks`,
             note: 'sets and load rise, then an easier week and a retest',
           })),
         ]}
-        onChange={(v) =>
-          edit(v === '0' ? 'no block' : `a block of ${v} weeks`, (x) => {
-            const next = { ...x }
+        onChange={(value) =>
+          edit(value === '0' ? 'no block' : `a block of ${value} weeks`, (otherDocument) => {
+            const next = { ...otherDocument }
             delete next.blockWeeks
-            return v === '0' ? next : { ...next, blockWeeks: Number(v) }
+            return value === '0' ? next : { ...next, blockWeeks: Number(value) }
           })
         }
       />
-      {p.blockWeeks && (
+      {planDocument.blockWeeks && (
         <>
           {' '}
           from{' '}
           <WordMenu
             label="Begins"
-            text={p.startsOn ? DATE.format(momentOf(p.startsOn)) : 'a day to be said'}
-            {...(p.startsOn ? { value: p.startsOn } : {})}
-            options={starts.map((d) => ({ value: d, label: DATE.format(momentOf(d)) }))}
-            onChange={(v) =>
-              edit(`begins ${DATE.format(momentOf(v))}`, (x) => ({ ...x, startsOn: v }))
+            text={
+              planDocument.startsOn
+                ? DATE.format(momentOf(planDocument.startsOn))
+                : 'a day to be said'
+            }
+            {...(planDocument.startsOn ? { value: planDocument.startsOn } : {})}
+            options={starts.map((start) => ({ value: start, label: DATE.format(momentOf(start)) }))}
+            onChange={(value) =>
+              edit(`begins ${DATE.format(momentOf(value))}`, (otherDocument) => ({
+                ...otherDocument,
+                startsOn: value,
+              }))
             }
           />
         </>

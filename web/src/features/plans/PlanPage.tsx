@@ -50,12 +50,13 @@ export function PlanPage() {
   const held = useRef<string | null>(null)
 
   useEffect(() => {
-    const onKeyDown = (e: KeyboardEvent) => {
+    const onKeyDown = (event: KeyboardEvent) => {
       const typing =
-        e.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName)
-      if (typing || e.ctrlKey || e.metaKey || e.altKey) return
-      if (e.key === 'z') undo()
-      else if (e.key === 'Z') redo()
+        event.target instanceof HTMLElement &&
+        /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)
+      if (typing || event.ctrlKey || event.metaKey || event.altKey) return
+      if (event.key === 'z') undo()
+      else if (event.key === 'Z') redo()
     }
     window.addEventListener('keydown', onKeyDown)
     return () => window.removeEventListener('keydown', onKeyDown)
@@ -70,58 +71,77 @@ export function PlanPage() {
   const failed = [week, catalogue, planning].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!week.data || !catalogue.data || !planning.data) return <Waiting what="Loading the week" />
-  const w = week.data
-  const item = w.days
-    .flatMap((d) => d.bouts)
+  const plan = week.data
+  const item = plan.days
+    .flatMap((day) => day.bouts)
     .flatMap((b) => b.items)
     .find((i) => i.id === chosen)
   const pixelsAMinute = Math.min(
     MOST_PIXELS_A_MINUTE,
-    STRIP_PIXELS / Math.max(...w.days.map((d) => Math.max(d.minutes, d.usedMinutes))),
+    STRIP_PIXELS / Math.max(...plan.days.map((day) => Math.max(day.minutes, day.usedMinutes))),
   )
-  const empty = w.days.every((d) => d.bouts.length === 0)
+  const empty = plan.days.every((day) => day.bouts.length === 0)
   const composed = search.data?.search
 
-  const key = (day: number) => (k: Key, e: ReactKeyboardEvent) => {
-    const at = { day, bout: k.bout }
-    const name = k.item.name
-    const sets = k.item.prescription.sets
-    const moves: Record<string, () => void> = k.alt
+  const key = (day: number) => (otherKey: Key, event: ReactKeyboardEvent) => {
+    const at = { day, bout: otherKey.bout }
+    const name = otherKey.item.name
+    const sets = otherKey.item.prescription.sets
+    const moves: Record<string, () => void> = otherKey.alt
       ? {
           ArrowUp: () =>
-            edit(`${name} earlier`, (p) => moveBout(p, at, { day, bout: Math.max(0, k.bout - 1) })),
-          ArrowDown: () => edit(`${name} later`, (p) => moveBout(p, at, { day, bout: k.bout + 2 })),
+            edit(`${name} earlier`, (planDocument) =>
+              moveBout(planDocument, at, { day, bout: Math.max(0, otherKey.bout - 1) }),
+            ),
+          ArrowDown: () =>
+            edit(`${name} later`, (planDocument) =>
+              moveBout(planDocument, at, { day, bout: otherKey.bout + 2 }),
+            ),
           ArrowLeft: () =>
-            edit(`${name} a session earlier`, (p) =>
-              moveBout(p, at, { day: day - 1, bout: bouts(p, day - 1).length }),
+            edit(`${name} a session earlier`, (planDocument) =>
+              moveBout(planDocument, at, {
+                day: day - 1,
+                bout: bouts(planDocument, day - 1).length,
+              }),
             ),
           ArrowRight: () =>
-            edit(`${name} a session later`, (p) =>
-              moveBout(p, at, { day: day + 1, bout: bouts(p, day + 1).length }),
+            edit(`${name} a session later`, (planDocument) =>
+              moveBout(planDocument, at, {
+                day: day + 1,
+                bout: bouts(planDocument, day + 1).length,
+              }),
             ),
         }
       : {
           '+': () =>
             sets < 10 &&
-            edit(`${name}: ${sets + 1} sets`, (p) => prescribe(p, k.item.id, { sets: sets + 1 })),
+            edit(`${name}: ${sets + 1} sets`, (planDocument) =>
+              prescribe(planDocument, otherKey.item.id, { sets: sets + 1 }),
+            ),
           '-': () =>
             sets > 1 &&
-            edit(`${name}: ${sets - 1} sets`, (p) => prescribe(p, k.item.id, { sets: sets - 1 })),
+            edit(`${name}: ${sets - 1} sets`, (planDocument) =>
+              prescribe(planDocument, otherKey.item.id, { sets: sets - 1 }),
+            ),
           p: () =>
-            edit(k.item.pinned ? `${name} unlocked` : `${name} locked`, (p) =>
-              pin(p, k.item.id, !k.item.pinned),
+            edit(otherKey.item.pinned ? `${name} unlocked` : `${name} locked`, (planDocument) =>
+              pin(planDocument, otherKey.item.id, !otherKey.item.pinned),
             ),
           t: () =>
-            edit('in turn', (p) =>
-              bouts(p, day)[k.bout]!.length > 1 ? takeApart(p, at) : joinWithNext(p, at),
+            edit('in turn', (planDocument) =>
+              bouts(planDocument, day)[otherKey.bout]!.length > 1
+                ? takeApart(planDocument, at)
+                : joinWithNext(planDocument, at),
             ),
-          d: () => edit(`${name} taken out`, (p) => takeOut(p, k.item.id)),
-          Delete: () => edit(`${name} taken out`, (p) => takeOut(p, k.item.id)),
+          d: () =>
+            edit(`${name} taken out`, (planDocument) => takeOut(planDocument, otherKey.item.id)),
+          Delete: () =>
+            edit(`${name} taken out`, (planDocument) => takeOut(planDocument, otherKey.item.id)),
         }
-    const move = moves[k.key]
+    const move = moves[otherKey.key]
     if (move) {
-      e.preventDefault()
-      held.current = k.item.id
+      event.preventDefault()
+      held.current = otherKey.item.id
       move()
     }
   }
@@ -131,16 +151,17 @@ export function PlanPage() {
       <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1 border-b border-ink pb-1">
         <h1 className="min-w-0 flex-1 text-xl">
           <input
-            key={w.plan.name}
+            key={plan.plan.name}
             aria-label="Name of the plan"
             className="w-full border-b border-transparent bg-transparent font-serif hover:border-rule"
-            defaultValue={w.plan.name}
+            defaultValue={plan.plan.name}
             maxLength={120}
-            onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
-            onBlur={(e) => {
-              const name = e.target.value.trim()
-              if (name === '') e.target.value = w.plan.name
-              else if (name !== w.plan.name) edit('renamed', (p) => ({ ...p, name }))
+            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+            onBlur={(event) => {
+              const name = event.target.value.trim()
+              if (name === '') event.target.value = plan.plan.name
+              else if (name !== plan.plan.name)
+                edit('renamed', (planDocument) => ({ ...planDocument, name }))
             }}
           />
         </h1>
@@ -176,33 +197,37 @@ export function PlanPage() {
               )}
             </>
           )}
-          {!empty && <OutPanel week={w} unit={unit} />}
+          {!empty && <OutPanel week={plan} unit={unit} />}
           <Button
-            disabled={!w.undo || run !== null}
+            disabled={!plan.undo || run !== null}
             onClick={undo}
-            title={w.undo ? `Takes back: ${w.undo}` : undefined}
+            title={plan.undo ? `Takes back: ${plan.undo}` : undefined}
           >
             Undo
           </Button>
           <Button
-            disabled={!w.redo || run !== null}
+            disabled={!plan.redo || run !== null}
             onClick={redo}
-            title={w.redo ? `Does again: ${w.redo}` : undefined}
+            title={plan.redo ? `Does again: ${plan.redo}` : undefined}
           >
             Do again
           </Button>
         </span>
       </div>
-      <PlanLine week={w} catalogue={catalogue.data} planning={planning.data} edit={edit} />
-      <ClientWarnings statements={w.statements} who={w.clientName} />
+      <PlanLine week={plan} catalogue={catalogue.data} planning={planning.data} edit={edit} />
+      <ClientWarnings statements={plan.statements} who={plan.clientName} />
       {error !== null && <Trouble error={error} />}
       {search.isError && <Trouble error={search.error} />}
-      {search.data?.obstacles.map((o) => (
-        <p key={o} role="alert" className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm">
-          {o}
+      {search.data?.obstacles.map((obstacle) => (
+        <p
+          key={obstacle}
+          role="alert"
+          className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm"
+        >
+          {obstacle}
         </p>
       ))}
-      {composed && w.undo === 'composed' && <SearchWords search={composed} />}
+      {composed && plan.undo === 'composed' && <SearchWords search={composed} />}
       {empty && !run && (
         <p className="text-sm text-ink-2">
           Nothing in it yet. Compose it, or add exercises to a session and compose around them.
@@ -210,23 +235,29 @@ export function PlanPage() {
       )}
       <div className="grid min-h-0 flex-1 gap-5 lg:grid-cols-[minmax(0,1fr)_18rem_20rem]">
         <div className="flex min-h-0 flex-wrap gap-4 overflow-auto sm:flex-nowrap">
-          {w.days.map((d, k) => (
+          {plan.days.map((day, k) => (
             <DayStrip
-              key={d.weekday}
-              day={d}
+              key={day.weekday}
+              day={day}
               index={k}
               pixelsAMinute={pixelsAMinute}
               catalogue={catalogue.data}
-              taken={w.days.map((x) => x.weekday)}
+              taken={plan.days.map((otherDay) => otherDay.weekday)}
               chosen={chosen}
               onChoose={setChosen}
-              onDrop={(from, to) => edit('moved', (p) => moveBout(p, from, to))}
+              onDrop={(from, to) =>
+                edit('moved', (planDocument) => moveBout(planDocument, from, to))
+              }
               onKey={key(k)}
-              onMinutes={(minutes) => edit(`${minutes} minutes`, (p) => setDay(p, k, { minutes }))}
-              onWeekday={(weekday) => edit('another weekday', (p) => setWeekday(p, k, weekday))}
+              onMinutes={(minutes) =>
+                edit(`${minutes} minutes`, (planDocument) => setDay(planDocument, k, { minutes }))
+              }
+              onWeekday={(weekday) =>
+                edit('another weekday', (planDocument) => setWeekday(planDocument, k, weekday))
+              }
               onOneStation={(oneStation) =>
-                edit(oneStation ? 'at one station' : 'at any station', (p) =>
-                  setDay(p, k, { oneStation }),
+                edit(oneStation ? 'at one station' : 'at any station', (planDocument) =>
+                  setDay(planDocument, k, { oneStation }),
                 )
               }
               onAdd={() => setAdding(k)}
@@ -234,11 +265,11 @@ export function PlanPage() {
             />
           ))}
         </div>
-        <CoveragePanel week={w} catalogue={catalogue.data} edit={edit} />
+        <CoveragePanel week={plan} catalogue={catalogue.data} edit={edit} />
         {item ? (
           <ExercisePanel
             key={item.id}
-            week={w}
+            week={plan}
             item={item}
             catalogue={catalogue.data}
             planning={planning.data}
@@ -248,11 +279,11 @@ export function PlanPage() {
             onClose={() => setChosen(null)}
           />
         ) : (
-          <Beside week={w} />
+          <Beside week={plan} />
         )}
       </div>
       <AddExercise
-        week={w}
+        week={plan}
         day={adding}
         catalogue={catalogue.data}
         edit={edit}

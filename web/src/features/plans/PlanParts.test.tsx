@@ -44,9 +44,9 @@ function wrapped(
 }
 
 const nothing = () => {}
-const strip = (d = week.days[0]!, more: Partial<Parameters<typeof DayStrip>[0]> = {}) => (
+const strip = (day = week.days[0]!, more: Partial<Parameters<typeof DayStrip>[0]> = {}) => (
   <DayStrip
-    day={d}
+    day={day}
     index={0}
     pixelsAMinute={8}
     catalogue={catalogue}
@@ -104,7 +104,7 @@ test('a strip is to scale, its blocks are chosen and moved by keys, and an overf
     ),
   )
   const blocks = screen.getAllByRole('listitem')
-  expect(blocks.map((b) => b.style.top)).toEqual(['0px', '80px'])
+  expect(blocks.map((block) => block.style.top)).toEqual(['0px', '80px'])
   expect(blocks[0]!.style.height).toBe('79px')
   expect(screen.getByText(/72 of/)).toHaveClass('text-warn')
   fireEvent.click(
@@ -187,7 +187,7 @@ test('an exercise shows its loads with plates in either unit, and its numbers mo
   fireEvent.keyDown(screen.getByRole('button', { name: /^Move it/ }), { key: 'Enter' })
   fireEvent.click(screen.getByRole('menuitem', { name: 'Thursday' }))
   expect(
-    (edit.mock.calls[2]![1] as (p: Plan) => Plan)(week.plan).days.map((d) => d.bouts.length),
+    (edit.mock.calls[2]![1] as (p: Plan) => Plan)(week.plan).days.map((day) => day.bouts.length),
   ).toEqual([1, 1])
   expect(screen.getByText('Stop signs:').parentElement).toHaveTextContent('Heels lift.')
   rerender(<div />)
@@ -210,7 +210,7 @@ test('drops are told by number, size, place and words, and legs by their rest', 
         },
         load: {
           ...at.load!,
-          sets: at.load!.sets.flatMap((s) => [s, { ...s, drop: 1, note: 'at once' }]),
+          sets: at.load!.sets.flatMap((set) => [set, { ...set, drop: 1, note: 'at once' }]),
         },
       }}
       catalogue={catalogue}
@@ -231,7 +231,7 @@ test('drops are told by number, size, place and words, and legs by their rest', 
   fireEvent.change(easier, { target: { value: ' seat nearer ' } })
   fireEvent.blur(easier)
   const asked = edit.mock.calls.map(
-    (c) => (c[1] as (p: Plan) => Plan)(week.plan).days[0]!.bouts[0]![0]!.prescription,
+    (call) => (call[1] as (p: Plan) => Plan)(week.plan).days[0]!.bouts[0]![0]!.prescription,
   )
   expect([0, 1, 2, 4].map((k) => asked[k]!.drops)).toMatchObject([
     { number: 3 },
@@ -284,8 +284,9 @@ test('quick edits go one after the other, each on what the one before left', asy
   wrapped(
     <Edits
       act={(e) => {
-        for (const letter of 'abc') e.edit(letter, (p) => ({ ...p, name: p.name + letter }))
-        e.edit('nothing', (p) => p)
+        for (const letter of 'abc')
+          e.edit(letter, (planDocument) => ({ ...planDocument, name: planDocument.name + letter }))
+        e.edit('nothing', (planDocument) => planDocument)
       }}
     />,
     client,
@@ -309,7 +310,10 @@ test('an edit that the server refuses is told, and the week is asked for again',
       }),
     ),
   )
-  wrapped(<Edits act={(e) => e.edit('late', (p) => ({ ...p, name: 'late' }))} />, client)
+  wrapped(
+    <Edits act={(e) => e.edit('late', (planDocument) => ({ ...planDocument, name: 'late' }))} />,
+    client,
+  )
   fireEvent.click(screen.getByText('act'))
   expect(await screen.findByRole('alert')).toHaveTextContent('changed elsewhere')
   expect(client.getQueryState(keys.week('w'))?.isInvalidated).toBe(true)

@@ -59,16 +59,16 @@ export function PlansPage() {
   const [removed, setRemoved] = useState<Line | null>(null)
   const fresh = () => queries.invalidateQueries({ queryKey: ['weeks'] })
   const remove = useMutation({
-    mutationFn: (w: Line) =>
-      answer(api.DELETE('/api/weeks/{id}', { params: { path: { id: w.id } } })),
-    onSuccess: (_, w) => {
-      setRemoved(w)
+    mutationFn: (line: Line) =>
+      answer(api.DELETE('/api/weeks/{id}', { params: { path: { id: line.id } } })),
+    onSuccess: (_, line) => {
+      setRemoved(line)
       return fresh()
     },
   })
   const putBack = useMutation({
-    mutationFn: (w: Line) =>
-      answer(api.POST('/api/weeks/{id}/restore', { params: { path: { id: w.id } } })),
+    mutationFn: (line: Line) =>
+      answer(api.POST('/api/weeks/{id}/restore', { params: { path: { id: line.id } } })),
     onSuccess: () => {
       setRemoved(null)
       return fresh()
@@ -78,8 +78,8 @@ export function PlansPage() {
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!catalogue.data || !clients.data || !gyms.data || !weeks.data)
     return <Waiting what="Loading" />
-  const client = clients.data.find((c) => c.id === brief.client)
-  const name = (id: string) => clients.data.find((c) => c.id === id)?.name
+  const client = clients.data.find((listed) => listed.id === brief.client)
+  const name = (id: string) => clients.data.find((listed) => listed.id === id)?.name
   const ready = orderInput(brief) !== null
   return (
     <div className="flex flex-col gap-4">
@@ -131,27 +131,28 @@ export function PlansPage() {
         <h2 className="border-b border-rule pb-1 text-lg">Planned weeks</h2>
         {weeks.data.length === 0 && <Quiet>None yet.</Quiet>}
         <ul>
-          {weeks.data.map((w) => (
-            <li key={w.id} className="flex items-baseline border-b border-rule/60">
+          {weeks.data.map((week) => (
+            <li key={week.id} className="flex items-baseline border-b border-rule/60">
               <Link
-                to={`/weeks/${w.id}`}
+                to={`/weeks/${week.id}`}
                 className="grid flex-1 gap-x-4 py-2 hover:bg-paper-2 sm:grid-cols-[7rem_12rem_10rem_1fr]"
               >
-                <span className="text-ink-2">{day(w.changedAt)}</span>
-                <span className="font-semibold">{w.name}</span>
+                <span className="text-ink-2">{day(week.changedAt)}</span>
+                <span className="font-semibold">{week.name}</span>
                 <span className="text-ink-2">
-                  {gyms.data.find((g) => g.id === w.gymId)?.name ?? 'a gym that was taken out'}
+                  {gyms.data.find((gym) => gym.id === week.gymId)?.name ??
+                    'a gym that was taken out'}
                 </span>
                 <span className="text-sm">
-                  {name(w.clientId)}: {w.days} {w.days === 1 ? 'session' : 'sessions'},{' '}
-                  {w.exercises === 0 ? 'nothing in them yet' : `${w.exercises} exercises`}
+                  {name(week.clientId)}: {week.days} {week.days === 1 ? 'session' : 'sessions'},{' '}
+                  {week.exercises === 0 ? 'nothing in them yet' : `${week.exercises} exercises`}
                 </span>
               </Link>
               <Button
                 look="bare"
-                aria-label={`Remove ${w.name} of ${name(w.clientId)}`}
+                aria-label={`Remove ${week.name} of ${name(week.clientId)}`}
                 disabled={remove.isPending}
-                onClick={() => remove.mutate(w)}
+                onClick={() => remove.mutate(week)}
               >
                 Remove
               </Button>

@@ -45,41 +45,41 @@ export function SharedPage() {
           </ol>
         </details>
       )}
-      {plan.data.days.map((d) => (
-        <section key={d.weekday} className="mt-4">
+      {plan.data.days.map((day) => (
+        <section key={day.weekday} className="mt-4">
           <h2 className="border-b border-rule text-lg">
-            {WEEKDAYS[d.weekday - 1]}{' '}
+            {WEEKDAYS[day.weekday - 1]}{' '}
             <span className="font-sans text-sm font-normal text-ink-2">
-              about {Math.round(d.usedMinutes)} minutes
+              about {Math.round(day.usedMinutes)} minutes
             </span>
           </h2>
-          {d.bouts.map((items, b) => (
+          {day.bouts.map((items, b) => (
             <div key={b} className={items.length > 1 ? 'border-l-2 border-accent pl-2' : ''}>
               {items.length > 1 && <p className="pt-1 text-sm text-ink-2">In turn:</p>}
-              {items.map((i) => (
-                <div key={i.name} className="flex gap-3 border-b border-rule/60 py-2">
-                  {i.figure && (
+              {items.map((item) => (
+                <div key={item.name} className="flex gap-3 border-b border-rule/60 py-2">
+                  {item.figure && (
                     <Stage
                       plain
-                      drawing={i.figure}
-                      box={frame([i.figure])}
-                      label={`${i.name}, lengthened end`}
+                      drawing={item.figure}
+                      box={frame([item.figure])}
+                      label={`${item.name}, lengthened end`}
                       className="h-24 w-24 shrink-0"
                     />
                   )}
                   <div className="text-sm">
-                    <p className="text-base font-semibold">{i.name}</p>
-                    <p>{i.prescription}</p>
-                    {i.load.sets.some((s) => s.load) ? (
+                    <p className="text-base font-semibold">{item.name}</p>
+                    <p>{item.prescription}</p>
+                    {item.load.sets.some((set) => set.load) ? (
                       <p>
                         {loadsWords(
-                          i.load.sets.map((s) => s.load),
+                          item.load.sets.map((set) => set.load),
                           unit,
                         )}
-                        {i.load.sets[0]?.load && platesWords(i.load.sets[0].load, unit) && (
+                        {item.load.sets[0]?.load && platesWords(item.load.sets[0].load, unit) && (
                           <span className="text-ink-2">
                             {' '}
-                            ({platesWords(i.load.sets[0].load, unit)})
+                            ({platesWords(item.load.sets[0].load, unit)})
                           </span>
                         )}
                       </p>
@@ -87,12 +87,12 @@ export function SharedPage() {
                       <p className="text-ink-2">Begin light; find the load in the warm-up sets.</p>
                     )}
                     <ul className="text-ink-2">
-                      {i.cues.slice(0, 2).map((c) => (
-                        <li key={c}>{c}</li>
+                      {item.cues.slice(0, 2).map((cue) => (
+                        <li key={cue}>{cue}</li>
                       ))}
-                      {i.stopSigns.slice(0, 3).map((s) => (
-                        <li key={s}>
-                          <b className="text-warn">Stop:</b> {s}
+                      {item.stopSigns.slice(0, 3).map((stopSign) => (
+                        <li key={stopSign}>
+                          <b className="text-warn">Stop:</b> {stopSign}
                         </li>
                       ))}
                     </ul>

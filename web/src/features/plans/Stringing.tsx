@@ -17,8 +17,8 @@ export function Stringing({
   change: (what: string, c: Partial<Prescription>) => void
 }) {
   const { drops } = p
-  const drop = (what: string, c: Partial<NonNullable<Prescription['drops']>>) =>
-    drops && change(what, { drops: { ...drops, ...c } })
+  const drop = (what: string, partial: Partial<NonNullable<Prescription['drops']>>) =>
+    drops && change(what, { drops: { ...drops, ...partial } })
   if (!oneLeg && !drops) return null
   return (
     <div className="grid grid-cols-3 items-end gap-x-3 gap-y-1">
@@ -58,9 +58,9 @@ export function Stringing({
             <input
               type="checkbox"
               checked={drops.everySet}
-              onChange={(e) =>
-                drop(e.target.checked ? 'drops after every set' : 'drops after the last set', {
-                  everySet: e.target.checked,
+              onChange={(event) =>
+                drop(event.target.checked ? 'drops after every set' : 'drops after the last set', {
+                  everySet: event.target.checked,
                 })
               }
             />
@@ -74,8 +74,8 @@ export function Stringing({
               maxLength={limits.easierLetters}
               key={drops.easier}
               defaultValue={drops.easier}
-              onBlur={(e) => {
-                const easier = e.target.value.trim()
+              onBlur={(event) => {
+                const easier = event.target.value.trim()
                 if (easier !== (drops.easier ?? ''))
                   drop(`easier: ${easier || 'not said'}`, { easier })
               }}

@@ -4,11 +4,11 @@ import type { Catalogue, WeekItem } from '../../api/client'
 export function groupOf(item: WeekItem, catalogue: Catalogue): string {
   let best = 'shin'
   let most = -1
-  for (const r of catalogue.regions) {
-    const v = item.shares[r.id] ?? 0
+  for (const region of catalogue.regions) {
+    const v = item.shares[region.id] ?? 0
     if (v > most) {
       most = v
-      best = r.group
+      best = region.group
     }
   }
   return best

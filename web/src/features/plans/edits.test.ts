@@ -42,37 +42,51 @@ const plan = (...days: string[][]): Plan => ({
     bouts: ids.map((id) => [item(id)]),
   })),
 })
-const shape = (p: Plan) =>
-  p.days.map((d) => d.bouts.map((b) => b.map((i) => i.id).join('+')).join(' '))
+const shape = (planDocument: Plan) =>
+  planDocument.days.map((day) =>
+    day.bouts.map((bout) => bout.map((itemDocument) => itemDocument.id).join('+')).join(' '),
+  )
 
 test('a bout moves within its session and to another', () => {
-  const p = plan(['a', 'b', 'c'], ['d'])
-  expect(shape(moveBout(p, { day: 0, bout: 0 }, { day: 0, bout: 2 }))).toEqual(['b a c', 'd'])
-  expect(shape(moveBout(p, { day: 0, bout: 2 }, { day: 0, bout: 0 }))).toEqual(['c a b', 'd'])
-  expect(shape(moveBout(p, { day: 0, bout: 1 }, { day: 1, bout: 0 }))).toEqual(['a c', 'b d'])
-  expect(shape(moveBout(p, { day: 0, bout: 1 }, { day: 1, bout: 9 }))).toEqual(['a c', 'd b'])
-  expect(moveBout(p, { day: 0, bout: 1 }, { day: 7, bout: 0 })).toBe(p)
+  const planDocument = plan(['a', 'b', 'c'], ['d'])
+  expect(shape(moveBout(planDocument, { day: 0, bout: 0 }, { day: 0, bout: 2 }))).toEqual([
+    'b a c',
+    'd',
+  ])
+  expect(shape(moveBout(planDocument, { day: 0, bout: 2 }, { day: 0, bout: 0 }))).toEqual([
+    'c a b',
+    'd',
+  ])
+  expect(shape(moveBout(planDocument, { day: 0, bout: 1 }, { day: 1, bout: 0 }))).toEqual([
+    'a c',
+    'b d',
+  ])
+  expect(shape(moveBout(planDocument, { day: 0, bout: 1 }, { day: 1, bout: 9 }))).toEqual([
+    'a c',
+    'd b',
+  ])
+  expect(moveBout(planDocument, { day: 0, bout: 1 }, { day: 7, bout: 0 })).toBe(planDocument)
 })
 
 test('taking turns and apart again is the same week', () => {
-  const p = plan(['a', 'b', 'c'])
-  const joined = joinWithNext(p, { day: 0, bout: 0 })
+  const planDocument = plan(['a', 'b', 'c'])
+  const joined = joinWithNext(planDocument, { day: 0, bout: 0 })
   expect(shape(joined)).toEqual(['a+b c'])
-  expect(takeApart(joined, { day: 0, bout: 0 })).toEqual(p)
-  expect(joinWithNext(p, { day: 0, bout: 2 })).toBe(p)
+  expect(takeApart(joined, { day: 0, bout: 0 })).toEqual(planDocument)
+  expect(joinWithNext(planDocument, { day: 0, bout: 2 })).toBe(planDocument)
 })
 
 test('what is touched is pinned, what is taken out leaves no empty bout', () => {
-  const p = plan(['a'], ['b'])
-  const touched = prescribe(p, 'a', { sets: 5 })
+  const planDocument = plan(['a'], ['b'])
+  const touched = prescribe(planDocument, 'a', { sets: 5 })
   expect(touched.days[0]!.bouts[0]![0]).toMatchObject({
     pinned: true,
     prescription: { sets: 5, repetitionsLow: 8 },
   })
   expect(pin(touched, 'a', false).days[0]!.bouts[0]![0]!.pinned).toBe(false)
-  expect(shape(takeOut(p, 'a'))).toEqual(['', 'b'])
-  expect(positionOf(p, 'b')).toEqual({ day: 1, bout: 0 })
-  expect(positionOf(p, 'z')).toBeNull()
+  expect(shape(takeOut(planDocument, 'a'))).toEqual(['', 'b'])
+  expect(positionOf(planDocument, 'b')).toEqual({ day: 1, bout: 0 })
+  expect(positionOf(planDocument, 'z')).toBeNull()
 })
 
 test('a swap keeps the sets and its place', () => {
@@ -90,16 +104,16 @@ test('a swap keeps the sets and its place', () => {
 })
 
 test('sessions come on free weekdays and stay in order', () => {
-  const p = plan(['a'], ['b'])
+  const planDocument = plan(['a'], ['b'])
   const spread = [[3], [1, 4], [1, 3, 5], [1, 2, 4, 5], [1, 2, 3, 4, 5], [], [1, 2, 3, 4, 5, 6, 7]]
-  const weekdays = (x: Plan) => x.days.map((d) => d.weekday)
-  const four = setTimes(p, 4, spread)
+  const weekdays = (otherDocument: Plan) => otherDocument.days.map((day) => day.weekday)
+  const four = setTimes(planDocument, 4, spread)
   expect(weekdays(four)).toEqual([1, 2, 4, 5])
   expect(shape(four)).toEqual(['a', 'b', '', ''])
   expect(weekdays(setTimes(four, 1, spread))).toEqual([3])
-  const byHand = setWeekday(p, 0, 6)
+  const byHand = setWeekday(planDocument, 0, 6)
   expect(weekdays(setTimes(byHand, 3, spread))).toEqual([1, 4, 6])
-  expect(setWeekday(p, 0, 6).days.map((d) => d.weekday)).toEqual([4, 6])
-  expect(setWeekday(p, 0, 4)).toBe(p)
-  expect(shape(add(p, 1, item('n')))).toEqual(['a', 'b n'])
+  expect(setWeekday(planDocument, 0, 6).days.map((day) => day.weekday)).toEqual([4, 6])
+  expect(setWeekday(planDocument, 0, 4)).toBe(planDocument)
+  expect(shape(add(planDocument, 1, item('n')))).toEqual(['a', 'b n'])
 })

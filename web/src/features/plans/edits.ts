@@ -5,11 +5,17 @@ import type { Plan, PlanDay, PlanItem, Prescription } from '../../api/client'
 export type BoutPosition = { day: number; bout: number }
 
 function withDay(plan: Plan, day: number, change: (d: PlanDay) => PlanDay): Plan {
-  return { ...plan, days: plan.days.map((d, k) => (k === day ? change(d) : d)) }
+  return {
+    ...plan,
+    days: plan.days.map((dayDocument, k) => (k === day ? change(dayDocument) : dayDocument)),
+  }
 }
 
 function withBouts(plan: Plan, day: number, bouts: PlanItem[][]): Plan {
-  return withDay(plan, day, (d) => ({ ...d, bouts: bouts.filter((b) => b.length > 0) }))
+  return withDay(plan, day, (dayDocument) => ({
+    ...dayDocument,
+    bouts: bouts.filter((bout) => bout.length > 0),
+  }))
 }
 
 export function bouts(plan: Plan, day: number): PlanItem[][] {
@@ -18,7 +24,9 @@ export function bouts(plan: Plan, day: number): PlanItem[][] {
 
 export function positionOf(plan: Plan, itemId: string): BoutPosition | null {
   for (let day = 0; day < plan.days.length; day++) {
-    const bout = bouts(plan, day).findIndex((b) => b.some((i) => i.id === itemId))
+    const bout = bouts(plan, day).findIndex((documents) =>
+      documents.some((itemDocument) => itemDocument.id === itemId),
+    )
     if (bout >= 0) return { day, bout }
   }
   return null
@@ -40,28 +48,32 @@ export function moveBout(plan: Plan, from: BoutPosition, to: BoutPosition): Plan
 function mapItem(plan: Plan, itemId: string, change: (i: PlanItem) => PlanItem | null): Plan {
   return {
     ...plan,
-    days: plan.days.map((d) => ({
-      ...d,
-      bouts: (d.bouts ?? [])
-        .map((b) =>
-          b.map((i) => (i.id === itemId ? change(i) : i)).filter((i): i is PlanItem => i !== null),
+    days: plan.days.map((day) => ({
+      ...day,
+      bouts: (day.bouts ?? [])
+        .map((bout) =>
+          bout
+            .map((itemDocument) =>
+              itemDocument.id === itemId ? change(itemDocument) : itemDocument,
+            )
+            .filter((itemDocument): itemDocument is PlanItem => itemDocument !== null),
         )
-        .filter((b) => b.length > 0),
+        .filter((documents) => documents.length > 0),
     })),
   }
 }
 
 /** What the coach has touched stays when the week is composed again. */
 export function prescribe(plan: Plan, itemId: string, change: Partial<Prescription>): Plan {
-  return mapItem(plan, itemId, (i) => ({
-    ...i,
+  return mapItem(plan, itemId, (itemDocument) => ({
+    ...itemDocument,
     pinned: true,
-    prescription: { ...i.prescription, ...change },
+    prescription: { ...itemDocument.prescription, ...change },
   }))
 }
 
 export function pin(plan: Plan, itemId: string, pinned: boolean): Plan {
-  return mapItem(plan, itemId, (i) => ({ ...i, pinned }))
+  return mapItem(plan, itemId, (itemDocument) => ({ ...itemDocument, pinned }))
 }
 
 export function takeOut(plan: Plan, itemId: string): Plan {
@@ -74,11 +86,11 @@ export function swap(
   candidateId: string,
   prescription: Prescription,
 ): Plan {
-  return mapItem(plan, itemId, (i) => ({
-    ...i,
+  return mapItem(plan, itemId, (itemDocument) => ({
+    ...itemDocument,
     candidateId,
     pinned: true,
-    prescription: { ...prescription, sets: i.prescription.sets },
+    prescription: { ...prescription, sets: itemDocument.prescription.sets },
   }))
 }
 
@@ -103,39 +115,39 @@ export function takeApart(plan: Plan, at: BoutPosition): Plan {
   const all = bouts(plan, at.day)
   return withBouts(plan, at.day, [
     ...all.slice(0, at.bout),
-    ...all[at.bout]!.map((i) => [i]),
+    ...all[at.bout]!.map((itemDocument) => [itemDocument]),
     ...all.slice(at.bout + 1),
   ])
 }
 
 export function setDay(plan: Plan, day: number, change: Partial<PlanDay>): Plan {
-  return withDay(plan, day, (d) => ({ ...d, ...change }))
+  return withDay(plan, day, (dayDocument) => ({ ...dayDocument, ...change }))
 }
 
 /** Another number of sessions: on the usual weekdays for it, which the server says; days that the coach chose by hand stay, and free ones come to them. */
 export function setTimes(plan: Plan, times: number, spread: number[][]): Plan {
   const usual = (n: number) => spread[n - 1] ?? []
-  const chosen = plan.days.map((d) => d.weekday)
+  const chosen = plan.days.map((day) => day.weekday)
   const asUsual = usual(chosen.length).join() === chosen.join()
   const kept = plan.days.slice(0, times)
   const free = [...usual(times), ...usual(7)].filter((w) => !chosen.includes(w))
   const weekdays = asUsual
     ? usual(times)
-    : [...kept.map((d) => d.weekday), ...new Set(free)].slice(0, times)
+    : [...kept.map((dayDocument) => dayDocument.weekday), ...new Set(free)].slice(0, times)
   const days = weekdays.map((weekday, k) => ({
     ...(kept[k] ?? { minutes: plan.days[0]?.minutes ?? 60, oneStation: false, bouts: [] }),
     weekday,
   }))
-  return { ...plan, days: days.sort((a, b) => a.weekday - b.weekday) }
+  return { ...plan, days: days.sort((first, second) => first.weekday - second.weekday) }
 }
 
 /** A day on another weekday; days stay in the order of the week. A weekday that is taken changes nothing. */
 export function setWeekday(plan: Plan, day: number, weekday: number): Plan {
-  if (plan.days.some((d) => d.weekday === weekday)) return plan
+  if (plan.days.some((dayDocument) => dayDocument.weekday === weekday)) return plan
   return {
     ...plan,
     days: plan.days
-      .map((d, k) => (k === day ? { ...d, weekday } : d))
-      .sort((a, b) => a.weekday - b.weekday),
+      .map((dayDocument, k) => (k === day ? { ...dayDocument, weekday } : dayDocument))
+      .sort((first, second) => first.weekday - second.weekday),
   }
 }

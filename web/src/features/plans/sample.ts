@@ -99,15 +99,29 @@ export const day = (weekday: number, items: WeekItem[], more: Partial<WeekDay> =
   calfSets: 0,
   back: 0.5,
   effective: {},
-  segments: items.flatMap((i, k) => [
-    { kind: 'SET_UP' as const, startS: 600 * k, seconds: 180, bout: k, itemId: i.id, set: -1 },
-    { kind: 'WORK' as const, startS: 600 * k + 180, seconds: 420, bout: k, itemId: i.id, set: 0 },
+  segments: items.flatMap((plannedItem, k) => [
+    {
+      kind: 'SET_UP' as const,
+      startS: 600 * k,
+      seconds: 180,
+      bout: k,
+      itemId: plannedItem.id,
+      set: -1,
+    },
+    {
+      kind: 'WORK' as const,
+      startS: 600 * k + 180,
+      seconds: 420,
+      bout: k,
+      itemId: plannedItem.id,
+      set: 0,
+    },
   ]),
-  bouts: items.map((i) => ({
+  bouts: items.map((plannedItem) => ({
     reason: 'heavy, with the whole leg',
     trouble: [],
     seconds: 600,
-    items: [i],
+    items: [plannedItem],
   })),
   ...more,
 })

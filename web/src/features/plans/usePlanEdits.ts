@@ -14,8 +14,8 @@ export function usePlanEdits(id: string) {
   const [waiting, setWaiting] = useState(0)
 
   const keep = useCallback(
-    (w: Week) => {
-      queries.setQueryData(keys.week(id), w)
+    (plan: Week) => {
+      queries.setQueryData(keys.week(id), plan)
       void queries.invalidateQueries({ queryKey: ['weeks'] })
       void queries.invalidateQueries({ queryKey: ['week', id, 'swaps'] })
     },
@@ -24,7 +24,7 @@ export function usePlanEdits(id: string) {
 
   const send = useCallback(
     (call: (now: Week) => Promise<Week> | null) => {
-      setWaiting((n) => n + 1)
+      setWaiting((oldWaiting) => oldWaiting + 1)
       queue.current = queue.current
         .then(async () => {
           const now = queries.getQueryData<Week>(keys.week(id))
@@ -36,7 +36,7 @@ export function usePlanEdits(id: string) {
           setError(e)
           void queries.invalidateQueries({ queryKey: keys.week(id), exact: true })
         })
-        .finally(() => setWaiting((n) => n - 1))
+        .finally(() => setWaiting((oldWaiting) => oldWaiting - 1))
     },
     [id, keep, queries],
   )

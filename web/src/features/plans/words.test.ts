@@ -11,7 +11,7 @@ import {
   weekdayShort,
 } from './words'
 
-const p: Prescription = {
+const prescriptionDocument: Prescription = {
   sets: 4,
   repetitionsLow: 8,
   repetitionsHigh: 12,
@@ -22,11 +22,13 @@ const p: Prescription = {
 }
 
 test('a prescription in words', () => {
-  expect(prescriptionWords(p)).toBe('4 × 8–12, 1.5 in reserve')
+  expect(prescriptionWords(prescriptionDocument)).toBe('4 × 8–12, 1.5 in reserve')
   const drops = { number: 2, less: 0.2, everySet: false }
-  expect(prescriptionWords({ ...p, drops })).toBe('4 × 8–12, 1.5 in reserve, drops')
+  expect(prescriptionWords({ ...prescriptionDocument, drops })).toBe(
+    '4 × 8–12, 1.5 in reserve, drops',
+  )
   expect(range(10, 10)).toBe('10')
-  expect(tempoWords(p)).toBe('2-2-1-0')
+  expect(tempoWords(prescriptionDocument)).toBe('2-2-1-0')
   expect(weekdayShort(3)).toBe('Wed')
 })
 

@@ -22,15 +22,17 @@ export function range(low: number, high: number): string {
 }
 
 /** "4 × 8–12, 2 in reserve, drops": sets, repetitions, repetitions left in reserve, what follows at once. */
-export function prescriptionWords(p: Prescription): string {
-  const drops = p.drops ? ', drops' : ''
-  return `${p.sets} × ${range(p.repetitionsLow, p.repetitionsHigh)}, ${trim(p.reserve, 1)} in reserve${drops}`
+export function prescriptionWords(prescriptionDocument: Prescription): string {
+  const drops = prescriptionDocument.drops ? ', drops' : ''
+  return `${prescriptionDocument.sets} × ${range(prescriptionDocument.repetitionsLow, prescriptionDocument.repetitionsHigh)}, ${trim(prescriptionDocument.reserve, 1)} in reserve${drops}`
 }
 
 /** "2-0-1-0": lowering, low end, lifting, top end, in seconds. */
-export function tempoWords(p: Prescription): string {
-  const t = p.tempo
-  return [t.loweringS, t.lowS, t.liftingS, t.topS].map((s) => trim(s, 1)).join('-')
+export function tempoWords(prescriptionDocument: Prescription): string {
+  const tempoDocument = prescriptionDocument.tempo
+  return [tempoDocument.loweringS, tempoDocument.lowS, tempoDocument.liftingS, tempoDocument.topS]
+    .map((s) => trim(s, 1))
+    .join('-')
 }
 
 export type MassUnit = 'kg' | 'lb'
@@ -41,24 +43,24 @@ export function mass(kg: number, unit: MassUnit): string {
 }
 
 /** How a load is made: plates on each side, or nothing to say. */
-export function platesWords(l: Loading, unit: MassUnit): string {
-  if (l.kind !== 'PLATES') return ''
-  if (l.perSide.length === 0) return l.emptyKg > 0 ? 'the empty bar' : 'no plates'
-  return `${l.perSide.map((k) => mass(k, unit)).join(' + ')} a side`
+export function platesWords(loading: Loading, unit: MassUnit): string {
+  if (loading.kind !== 'PLATES') return ''
+  if (loading.perSide.length === 0) return loading.emptyKg > 0 ? 'the empty bar' : 'no plates'
+  return `${loading.perSide.map((k) => mass(k, unit)).join(' + ')} a side`
 }
 
 /** The loads of a set after another, "3 at 60, 1 at 62.5": alike ones together; empty where none is known. */
 export function loadsWords(loads: (Loading | undefined)[], unit: MassUnit): string {
   const runs: { kg: number; n: number }[] = []
-  for (const l of loads) {
-    if (!l) continue
+  for (const load of loads) {
+    if (!load) continue
     const last = runs.at(-1)
-    if (last && last.kg === l.kg) last.n++
-    else runs.push({ kg: l.kg, n: 1 })
+    if (last && last.kg === load.kg) last.n++
+    else runs.push({ kg: load.kg, n: 1 })
   }
   if (runs.length === 1) return `${mass(runs[0]!.kg, unit)} ${unit}`
   return (
-    runs.map((r) => `${r.n} at ${mass(r.kg, unit)}`).join(', ') +
+    runs.map((run) => `${run.n} at ${mass(run.kg, unit)}`).join(', ') +
     (runs.length > 0 ? ` ${unit}` : '')
   )
 }

@@ -12,8 +12,8 @@ export function LessonList({ clientId }: { clientId: string }) {
   const lessons = useLessons(clientId)
   if (lessons.isError) return <Trouble error={lessons.error} retry={() => void lessons.refetch()} />
   if (!lessons.data) return <Waiting what="Looking through the record" />
-  const open = lessons.data.filter((l) => !l.answer)
-  const done = lessons.data.filter((l) => l.answer)
+  const open = lessons.data.filter((lesson) => !lesson.answer)
+  const done = lessons.data.filter((lesson) => lesson.answer)
   return (
     <section aria-label="What the record teaches">
       <h2 className="border-b border-ink text-lg">What the record teaches</h2>
@@ -39,7 +39,7 @@ export function LessonList({ clientId }: { clientId: string }) {
   )
 }
 
-function OneLesson({ lesson: l, clientId }: { lesson: Lesson; clientId: string }) {
+function OneLesson({ lesson: lesson, clientId }: { lesson: Lesson; clientId: string }) {
   const queries = useQueryClient()
   const again = () => queries.invalidateQueries({ queryKey: ['record', clientId, 'lessons'] })
   const say = useMutation({
@@ -47,7 +47,7 @@ function OneLesson({ lesson: l, clientId }: { lesson: Lesson; clientId: string }
       answer(
         api.POST('/api/clients/{clientId}/record/lessons/answers', {
           params: { path: { clientId } },
-          body: { kind: l.kind, subject: l.subject, ...(taken ? { taken } : {}) },
+          body: { kind: lesson.kind, subject: lesson.subject, ...(taken ? { taken } : {}) },
         }),
       ),
     onSuccess: again,
@@ -64,20 +64,21 @@ function OneLesson({ lesson: l, clientId }: { lesson: Lesson; clientId: string }
   const catalogue = useCatalogue()
   // only what is computed can go on the bench
   const candidate = catalogue.data?.exercises
-    .flatMap((x) => x.candidates)
-    .find((c) => c.id === l.subject)?.id
+    .flatMap((exercise) => exercise.candidates)
+    .find((c) => c.id === lesson.subject)?.id
   return (
-    <article aria-label={`${l.label}: ${l.name}`} className="border-b border-rule py-1.5">
+    <article aria-label={`${lesson.label}: ${lesson.name}`} className="border-b border-rule py-1.5">
       <h3 className="text-base leading-snug">
-        {l.name} <span className="font-sans text-sm font-normal text-accent">{l.label}</span>
+        {lesson.name}{' '}
+        <span className="font-sans text-sm font-normal text-accent">{lesson.label}</span>
       </h3>
       <p className="text-sm">
-        {l.figures} <span className="text-ink-2">As of {day(l.on)}.</span>
+        {lesson.figures} <span className="text-ink-2">As of {day(lesson.on)}.</span>
       </p>
-      {l.answer ? (
+      {lesson.answer ? (
         <p className="flex flex-wrap items-baseline gap-2 text-sm">
-          {l.answer.taken ? (
-            <b>Agreed: {l.answer.taken.words}</b>
+          {lesson.answer.taken ? (
+            <b>Agreed: {lesson.answer.taken.words}</b>
           ) : (
             <span className="text-ink-2">Dismissed.</span>
           )}
@@ -85,26 +86,26 @@ function OneLesson({ lesson: l, clientId }: { lesson: Lesson; clientId: string }
             look="bare"
             className="!min-h-6 !p-0"
             disabled={takeBack.isPending}
-            onClick={() => takeBack.mutate(l.answer!.id)}
+            onClick={() => takeBack.mutate(lesson.answer!.id)}
           >
             Take the answer back
           </Button>
         </p>
       ) : (
         <ul className="mt-0.5 space-y-1">
-          {l.proposals.map((p) => (
-            <li key={p.words} className="flex items-baseline gap-2 text-sm">
+          {lesson.proposals.map((proposal) => (
+            <li key={proposal.words} className="flex items-baseline gap-2 text-sm">
               <Button
                 className="!min-h-6 shrink-0 !px-2 !py-0"
                 disabled={say.isPending}
-                onClick={() => say.mutate(p)}
-                aria-label={`Agree: ${p.words}`}
+                onClick={() => say.mutate(proposal)}
+                aria-label={`Agree: ${proposal.words}`}
               >
                 Agree
               </Button>
               <span>
-                {p.words}{' '}
-                {p.act === 'RE_DIAL' && candidate && (
+                {proposal.words}{' '}
+                {proposal.act === 'RE_DIAL' && candidate && (
                   <Link
                     className="text-accent-2 underline"
                     to={`/bench?client=${clientId}&candidate=${encodeURIComponent(candidate)}`}
@@ -112,12 +113,12 @@ function OneLesson({ lesson: l, clientId }: { lesson: Lesson; clientId: string }
                     open its set-up
                   </Link>
                 )}
-                {p.act === 'SWAP' && (
+                {proposal.act === 'SWAP' && (
                   <Link className="text-accent-2 underline" to={`/exercises?client=${clientId}`}>
                     choose from the ranking
                   </Link>
                 )}
-                {(p.act === 'MORE_SETS' || p.act === 'EASIER_WEEK') && (
+                {(proposal.act === 'MORE_SETS' || proposal.act === 'EASIER_WEEK') && (
                   <Link className="text-accent-2 underline" to={`/weeks?client=${clientId}`}>
                     in the plan
                   </Link>
@@ -131,7 +132,7 @@ function OneLesson({ lesson: l, clientId }: { lesson: Lesson; clientId: string }
               className="!min-h-6 !p-0 text-sm"
               disabled={say.isPending}
               onClick={() => say.mutate(undefined)}
-              aria-label={`Dismiss: ${l.name}, ${l.label}`}
+              aria-label={`Dismiss: ${lesson.name}, ${lesson.label}`}
             >
               Dismiss
             </Button>

@@ -29,7 +29,7 @@ export function RecordPage() {
     <OfClient
       key={chosen}
       clientId={chosen}
-      clients={clients.data.map((c) => ({ value: c.id, label: c.name }))}
+      clients={clients.data.map((client) => ({ value: client.id, label: client.name }))}
     />
   )
 }
@@ -49,21 +49,21 @@ function OfClient({
   const failed = [record, catalogue].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!record.data || !catalogue.data) return <Waiting what="Opening the record" />
-  const r = record.data
-  const seriesId = params.get('series') ?? r.series[0]?.id
+  const loaded = record.data
+  const seriesId = params.get('series') ?? loaded.series[0]?.id
   return (
     <article className="flex min-h-0 flex-1 flex-col">
       <h1 className="border-b border-ink pb-1 text-xl">
         Record of{' '}
         <WordMenu
           label="Client"
-          text={r.clientName}
+          text={loaded.clientName}
           value={clientId}
           options={clients}
           onChange={(id) => void navigate(`/record/${id}`)}
         />
       </h1>
-      {r.series.length === 0 ? (
+      {loaded.series.length === 0 ? (
         <Quiet>
           No set is logged yet.{' '}
           <Link className="underline" to="/sessions">
@@ -82,23 +82,23 @@ function OfClient({
             <section aria-label="Series">
               <h2 className="border-b border-ink text-lg">Exercises</h2>
               <ul>
-                {r.series.map((s) => (
-                  <li key={s.id}>
+                {loaded.series.map((sery) => (
+                  <li key={sery.id}>
                     <button
                       type="button"
-                      aria-current={s.id === seriesId ? 'true' : undefined}
-                      className={`flex w-full items-center gap-2 border-b border-rule/60 py-1 text-left text-sm ${s.id === seriesId ? 'border-l-4 border-l-accent pl-2' : 'hover:bg-paper-2'}`}
-                      onClick={() => setParams({ series: s.id })}
+                      aria-current={sery.id === seriesId ? 'true' : undefined}
+                      className={`flex w-full items-center gap-2 border-b border-rule/60 py-1 text-left text-sm ${sery.id === seriesId ? 'border-l-4 border-l-accent pl-2' : 'hover:bg-paper-2'}`}
+                      onClick={() => setParams({ series: sery.id })}
                     >
-                      <Thumb candidateId={s.candidateId} className="size-9" />
+                      <Thumb candidateId={sery.candidateId} className="size-9" />
                       <span>
-                        <span className="font-semibold">{s.name}</span>
-                        {s.setup.length > 0 && (
-                          <span className="block text-xs text-ink-2">{s.setup.join(', ')}</span>
+                        <span className="font-semibold">{sery.name}</span>
+                        {sery.setup.length > 0 && (
+                          <span className="block text-xs text-ink-2">{sery.setup.join(', ')}</span>
                         )}
                         <span className="block text-xs text-ink-2">
-                          {s.outings} {s.outings === 1 ? 'session' : 'sessions'}, last{' '}
-                          {day(s.lastAt)}
+                          {sery.outings} {sery.outings === 1 ? 'session' : 'sessions'}, last{' '}
+                          {day(sery.lastAt)}
                         </span>
                       </span>
                     </button>
@@ -111,7 +111,7 @@ function OfClient({
             {seriesId && <SeriesPanel key={seriesId} clientId={clientId} seriesId={seriesId} />}
             <WeekSets clientId={clientId} regions={catalogue.data.regions} />
             <div className="grid gap-x-6 gap-y-3 *:min-w-0 lg:grid-cols-2">
-              <Said record={r} regions={catalogue.data.regions} />
+              <Said record={loaded} regions={catalogue.data.regions} />
               <Girths clientId={clientId} />
             </div>
           </div>

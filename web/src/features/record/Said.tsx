@@ -30,7 +30,7 @@ export function Said({ record, regions }: { record: ClientRecord; regions: Regio
     onSuccess: () => queries.invalidateQueries(),
   })
   const name = (id: string) =>
-    regions.find((r) => r.id === id)?.coachName.replace(/ \(.*/, '') ?? 'lower back'
+    regions.find((region) => region.id === id)?.coachName.replace(/ \(.*/, '') ?? 'lower back'
   const pains = (said.data ?? []).filter((s) => s.pain > 0)
   return (
     <section aria-label="Felt and pain">
@@ -52,10 +52,10 @@ export function Said({ record, regions }: { record: ClientRecord; regions: Regio
           unit="/10"
           zero
           height={130}
-          points={[...pains].reverse().map((p) => ({
-            on: p.on,
-            value: p.pain,
-            words: `${day(p.on)}: ${JOINT[p.joint ?? ''] ?? ''} ${p.pain} in ${p.name}`,
+          points={[...pains].reverse().map((pain) => ({
+            on: pain.on,
+            value: pain.pain,
+            words: `${day(pain.on)}: ${JOINT[pain.joint ?? ''] ?? ''} ${pain.pain} in ${pain.name}`,
           }))}
         />
       )}
@@ -90,26 +90,27 @@ export function Said({ record, regions }: { record: ClientRecord; regions: Regio
 
 /** Girths over time, left as rings. */
 export function Girths({ clientId }: { clientId: string }) {
-  const m = useMeasurements(clientId)
-  const kinds = (m.data?.kinds ?? []).filter(
-    (k) => (k.kind === 'THIGH_GIRTH' || k.kind === 'CALF_GIRTH') && k.readings.length > 0,
+  const measurements = useMeasurements(clientId)
+  const kinds = (measurements.data?.kinds ?? []).filter(
+    (kind) =>
+      (kind.kind === 'THIGH_GIRTH' || kind.kind === 'CALF_GIRTH') && kind.readings.length > 0,
   )
   if (kinds.length === 0) return null
   return (
     <section aria-label="Girths">
       <h2 className="border-b border-ink text-lg">Girths</h2>
-      {kinds.map((k) => (
-        <div key={k.kind}>
-          <p className="pt-1 text-sm">{k.label} (ring: left)</p>
+      {kinds.map((kind) => (
+        <div key={kind.kind}>
+          <p className="pt-1 text-sm">{kind.label} (ring: left)</p>
           <OverTime
-            label={k.label}
+            label={kind.label}
             unit="cm"
             height={140}
-            points={k.readings.map((r) => ({
-              on: r.on,
-              value: 100 * r.value,
-              ring: r.side === 'LEFT',
-              words: `${day(r.on)}: ${readingValue(k.unit, r.value)} ${r.side === 'LEFT' ? 'left' : r.side === 'RIGHT' ? 'right' : ''}`,
+            points={kind.readings.map((reading) => ({
+              on: reading.on,
+              value: 100 * reading.value,
+              ring: reading.side === 'LEFT',
+              words: `${day(reading.on)}: ${readingValue(kind.unit, reading.value)} ${reading.side === 'LEFT' ? 'left' : reading.side === 'RIGHT' ? 'right' : ''}`,
             }))}
           />
         </div>

@@ -16,34 +16,40 @@ export function SeriesPanel({ clientId, seriesId }: { clientId: string; seriesId
   const [unit] = useMassUnit()
   if (series.isError) return <Trouble error={series.error} retry={() => void series.refetch()} />
   if (!series.data) return <Waiting what="Reading the series" />
-  const s = series.data
+  const loaded = series.data
   return (
-    <section aria-label={s.name} className="min-w-0">
+    <section aria-label={loaded.name} className="min-w-0">
       <h2 className="border-b border-ink text-lg">
-        {s.name}
-        {s.setup.length > 0 && (
-          <span className="font-sans text-sm font-normal text-ink-2"> {s.setup.join(', ')}</span>
+        {loaded.name}
+        {loaded.setup.length > 0 && (
+          <span className="font-sans text-sm font-normal text-ink-2">
+            {' '}
+            {loaded.setup.join(', ')}
+          </span>
         )}
       </h2>
-      {s.next && (
+      {loaded.next && (
         <p className="py-1 text-sm" data-testid="next">
           <b>
-            Next{s.next.load && s.next.load.kg > 0 ? `: ${mass(s.next.load.kg, unit)} ${unit}` : ''}
+            Next
+            {loaded.next.load && loaded.next.load.kg > 0
+              ? `: ${mass(loaded.next.load.kg, unit)} ${unit}`
+              : ''}
             ,{' '}
-            {s.next.repetitionsLow === s.next.repetitionsHigh
-              ? s.next.repetitionsLow
-              : `${s.next.repetitionsLow}–${s.next.repetitionsHigh}`}{' '}
+            {loaded.next.repetitionsLow === loaded.next.repetitionsHigh
+              ? loaded.next.repetitionsLow
+              : `${loaded.next.repetitionsLow}–${loaded.next.repetitionsHigh}`}{' '}
             repetitions
           </b>{' '}
-          <span className="text-accent">{s.next.label}.</span> {s.next.words}
+          <span className="text-accent">{loaded.next.label}.</span> {loaded.next.words}
         </p>
       )}
-      <Maximum s={s} unit={unit} />
+      <Maximum s={loaded} unit={unit} />
       <div className="grid gap-x-6 lg:grid-cols-2">
-        <Records s={s} unit={unit} />
-        {s.gap && <Gap s={s} />}
+        <Records s={loaded} unit={unit} />
+        {loaded.gap && <Gap s={loaded} />}
       </div>
-      <Outings s={s} unit={unit} />
+      <Outings s={loaded} unit={unit} />
     </section>
   )
 }
@@ -83,11 +89,11 @@ function Maximum({ s, unit }: { s: Series; unit: MassUnit }) {
             how far the equations part and how far a felt reserve is off.
           </p>
           <ul className="grid grid-cols-2 gap-x-4">
-            {s.equations.map((e) => (
-              <li key={e.id} className="flex justify-between border-b border-rule/60">
-                <span>{e.source}</span>
+            {s.equations.map((equation) => (
+              <li key={equation.id} className="flex justify-between border-b border-rule/60">
+                <span>{equation.source}</span>
                 <b>
-                  {mass(Math.round(last.byEquation[e.id] ?? 0), unit)} {unit}
+                  {mass(Math.round(last.byEquation[equation.id] ?? 0), unit)} {unit}
                 </b>
               </li>
             ))}
@@ -97,18 +103,18 @@ function Maximum({ s, unit }: { s: Series; unit: MassUnit }) {
       <OverTime
         label="Estimated load for one repetition, with twice its standard error"
         unit={unit}
-        points={s.maxima.map((m) => ({
-          on: m.on,
-          value: value(m.kg),
-          ring: m.side === 'LEFT',
-          error: value(2 * m.standardErrorKg),
-          words: `${day(m.on)}: ${mass(Math.round(m.kg), unit)} ± ${mass(Math.round(2 * m.standardErrorKg), unit)} ${unit} from ${mass(m.loadKg, unit)} × ${m.repetitions}${m.side === 'NONE' ? '' : m.side === 'LEFT' ? ', left' : ', right'}`,
+        points={s.maxima.map((maximum) => ({
+          on: maximum.on,
+          value: value(maximum.kg),
+          ring: maximum.side === 'LEFT',
+          error: value(2 * maximum.standardErrorKg),
+          words: `${day(maximum.on)}: ${mass(Math.round(maximum.kg), unit)} ± ${mass(Math.round(2 * maximum.standardErrorKg), unit)} ${unit} from ${mass(maximum.loadKg, unit)} × ${maximum.repetitions}${maximum.side === 'NONE' ? '' : maximum.side === 'LEFT' ? ', left' : ', right'}`,
         }))}
       />
       <p className="text-xs text-ink-2">
         Bars: twice the standard error.
-        {s.maxima.some((m) => m.side === 'LEFT') ? ' Rings: left.' : ''} Every reading is shown,
-        none is smoothed.
+        {s.maxima.some((maximum) => maximum.side === 'LEFT') ? ' Rings: left.' : ''} Every reading
+        is shown, none is smoothed.
       </p>
     </div>
   )
@@ -121,14 +127,14 @@ function Records({ s, unit }: { s: Series; unit: MassUnit }) {
         Most repetitions with a load
       </caption>
       <tbody>
-        {s.records.slice(0, 8).map((r) => (
-          <tr key={`${r.side} ${r.loadKg}`} className="border-b border-rule/60">
+        {s.records.slice(0, 8).map((record) => (
+          <tr key={`${record.side} ${record.loadKg}`} className="border-b border-rule/60">
             <th scope="row" className="py-0.5 text-left font-normal">
-              {r.loadKg > 0 ? `${mass(r.loadKg, unit)} ${unit}` : 'body weight'}
-              {r.side === 'NONE' ? '' : r.side === 'LEFT' ? ', left' : ', right'}
+              {record.loadKg > 0 ? `${mass(record.loadKg, unit)} ${unit}` : 'body weight'}
+              {record.side === 'NONE' ? '' : record.side === 'LEFT' ? ', left' : ', right'}
             </th>
-            <td className="text-right font-semibold">{r.repetitions}</td>
-            <td className="text-right text-ink-2">{day(r.on)}</td>
+            <td className="text-right font-semibold">{record.repetitions}</td>
+            <td className="text-right text-ink-2">{day(record.on)}</td>
           </tr>
         ))}
       </tbody>
@@ -137,22 +143,22 @@ function Records({ s, unit }: { s: Series; unit: MassUnit }) {
 }
 
 function Gap({ s }: { s: Series }) {
-  const g = s.gap!
-  const weaker = g.percent > 0 ? 'left' : 'right'
+  const gap = s.gap!
+  const weaker = gap.percent > 0 ? 'left' : 'right'
   return (
     <div className="mt-2 text-sm">
       <p className="border-b border-ink font-semibold">Sides</p>
       <p className="py-0.5">
-        {g.told ? (
+        {gap.told ? (
           <>
             The {weaker} is{' '}
             <b>
-              {trim(Math.abs(g.percent), 0)} ± {trim(2 * g.standardErrorPercent, 0)} %
+              {trim(Math.abs(gap.percent), 0)} ± {trim(2 * gap.standardErrorPercent, 0)} %
             </b>{' '}
-            behind{g.grows ? ', and falls back further' : ''}.
+            behind{gap.grows ? ', and falls back further' : ''}.
           </>
         ) : (
-          `No gap that can be told: ${trim(Math.abs(g.percent), 0)} ± ${trim(2 * g.standardErrorPercent, 0)} %.`
+          `No gap that can be told: ${trim(Math.abs(gap.percent), 0)} ± ${trim(2 * gap.standardErrorPercent, 0)} %.`
         )}
       </p>
       <OverTime
@@ -160,10 +166,10 @@ function Gap({ s }: { s: Series }) {
         unit="%"
         zero
         height={140}
-        points={g.readings.map((r) => ({
-          on: r.on,
-          value: r.percent,
-          words: `${day(r.on)}: ${trim(r.percent, 0)} %`,
+        points={gap.readings.map((reading) => ({
+          on: reading.on,
+          value: reading.percent,
+          words: `${day(reading.on)}: ${trim(reading.percent, 0)} %`,
         }))}
       />
       <p className="text-xs text-ink-2">Above nothing: the right is stronger.</p>
@@ -180,15 +186,15 @@ function Outings({ s, unit }: { s: Series; unit: MassUnit }) {
         {newest.length < s.outingsInAll ? `, the newest ${newest.length}` : ''}
       </caption>
       <tbody>
-        {newest.map((o, k) => (
-          <tr key={`${o.on} ${k}`} className="border-b border-rule/60 align-baseline">
+        {newest.map((outing, k) => (
+          <tr key={`${outing.on} ${k}`} className="border-b border-rule/60 align-baseline">
             <th
               scope="row"
               className="w-28 py-0.5 pr-3 text-left font-normal whitespace-nowrap text-ink-2"
             >
-              {day(o.on)}
+              {day(outing.on)}
             </th>
-            <td>{outingWords(o.sets, unit)}</td>
+            <td>{outingWords(outing.sets, unit)}</td>
           </tr>
         ))}
       </tbody>

@@ -13,16 +13,18 @@ export function WeekSets({ clientId, regions }: { clientId: string; regions: Reg
   const [all, setAll] = useState(false)
   if (weeks.isError) return <Trouble error={weeks.error} retry={() => void weeks.refetch()} />
   if (!weeks.data) return <Waiting what="Counting effective sets" />
-  const w = weeks.data
+  const loaded = weeks.data
   const most = Math.max(
     1,
-    ...w.weeks.flatMap((x) => Object.values(x.sets)),
-    ...Object.values(w.asked),
+    ...loaded.weeks.flatMap((week) => Object.values(week.sets)),
+    ...Object.values(loaded.asked),
   )
   const rows = regions.filter(
-    (r) => w.asked[r.id] !== undefined || (all && w.weeks.some((x) => (x.sets[r.id] ?? 0) > 0.05)),
+    (region) =>
+      loaded.asked[region.id] !== undefined ||
+      (all && loaded.weeks.some((week) => (week.sets[region.id] ?? 0) > 0.05)),
   )
-  if (w.weeks.every((x) => Object.keys(x.sets).length === 0))
+  if (loaded.weeks.every((week) => Object.keys(week.sets).length === 0))
     return <Quiet>No sets in the last {WEEKS} weeks.</Quiet>
   return (
     <div
@@ -36,7 +38,7 @@ export function WeekSets({ clientId, regions }: { clientId: string; regions: Reg
           <b>Effective sets a week</b>{' '}
           <span className="text-ink-2">
             each set counted by what it gives the region beside the best
-            {w.gymName ? ` at ${w.gymName}` : ' here'}; line: what the newest aim asks
+            {loaded.gymName ? ` at ${loaded.gymName}` : ' here'}; line: what the newest aim asks
           </span>
         </caption>
         <thead>
@@ -44,32 +46,34 @@ export function WeekSets({ clientId, regions }: { clientId: string; regions: Reg
             <th scope="col">
               <span className="sr-only">region</span>
             </th>
-            {w.weeks.map((x, k) => (
-              <th key={x.monday} className="font-normal">
-                {k === w.weeks.length - 1 ? 'this week' : day(x.monday).replace(/^\w+,? /, '')}
+            {loaded.weeks.map((week, k) => (
+              <th key={week.monday} className="font-normal">
+                {k === loaded.weeks.length - 1
+                  ? 'this week'
+                  : day(week.monday).replace(/^\w+,? /, '')}
               </th>
             ))}
             <th className="font-normal">asked</th>
           </tr>
         </thead>
         <tbody>
-          {rows.map((r) => (
-            <tr key={r.id} className="border-b border-rule/60">
+          {rows.map((row) => (
+            <tr key={row.id} className="border-b border-rule/60">
               <th scope="row" className="pr-2 text-left font-normal whitespace-nowrap">
-                {r.coachName}
+                {row.coachName}
               </th>
-              {w.weeks.map((x) => {
-                const v = x.sets[r.id] ?? 0
-                const asked = w.asked[r.id]
+              {loaded.weeks.map((week) => {
+                const v = week.sets[row.id] ?? 0
+                const asked = loaded.asked[row.id]
                 return (
-                  <td key={x.monday} className="px-0.5 text-center align-bottom">
+                  <td key={week.monday} className="px-0.5 text-center align-bottom">
                     <svg viewBox="0 0 30 26" className="mx-auto h-7 w-9" aria-hidden>
                       <rect
                         x={4}
                         width={22}
                         y={25 - (24 * v) / most}
                         height={(24 * v) / most}
-                        fill={GROUPS[r.group]?.colour}
+                        fill={GROUPS[row.group]?.colour}
                         opacity={0.75}
                       />
                       {asked !== undefined && (
@@ -88,19 +92,19 @@ export function WeekSets({ clientId, regions }: { clientId: string; regions: Reg
                 )
               })}
               <td className="text-right">
-                {w.asked[r.id] === undefined ? '' : trim(w.asked[r.id]!, 0)}
+                {loaded.asked[row.id] === undefined ? '' : trim(loaded.asked[row.id]!, 0)}
               </td>
             </tr>
           ))}
         </tbody>
       </table>
       <label className="flex items-center gap-1 py-1 text-xs text-ink-2">
-        <input type="checkbox" checked={all} onChange={(e) => setAll(e.target.checked)} /> regions
-        that nothing is asked of, too
+        <input type="checkbox" checked={all} onChange={(event) => setAll(event.target.checked)} />{' '}
+        regions that nothing is asked of, too
       </label>
-      {w.unknown.length > 0 && (
+      {loaded.unknown.length > 0 && (
         <p className="text-xs text-ink-2">
-          Not counted, because not on offer there now: {w.unknown.join(', ')}.
+          Not counted, because not on offer there now: {loaded.unknown.join(', ')}.
         </p>
       )}
     </div>

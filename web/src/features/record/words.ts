@@ -8,20 +8,20 @@ type RecordedSet = Series['outings'][number]['sets'][number]
 /** "60 × 10, 9, 8; left 15 × 8 (kg)": sets with one load together, what was not as asked and what hurt said once. */
 export function outingWords(sets: RecordedSet[], unit: MassUnit): string {
   const runs: { head: string; repetitions: string[] }[] = []
-  for (const s of sets) {
-    const head = `${s.kind === 'DROP' ? 'drop ' : ''}${s.side === 'NONE' ? '' : s.side === 'LEFT' ? 'left ' : 'right '}${s.loadKg > 0 ? mass(s.loadKg, unit) : 'body'}`
+  for (const set of sets) {
+    const head = `${set.kind === 'DROP' ? 'drop ' : ''}${set.side === 'NONE' ? '' : set.side === 'LEFT' ? 'left ' : 'right '}${set.loadKg > 0 ? mass(set.loadKg, unit) : 'body'}`
     const last = runs.at(-1)
-    if (last?.head === head) last.repetitions.push(String(s.repetitions))
-    else runs.push({ head, repetitions: [String(s.repetitions)] })
+    if (last?.head === head) last.repetitions.push(String(set.repetitions))
+    else runs.push({ head, repetitions: [String(set.repetitions)] })
   }
   const words = [
-    `${runs.map((r) => `${r.head} × ${r.repetitions.join(', ')}`).join('; ')}${sets.some((s) => s.loadKg > 0) ? ` ${unit}` : ''}`,
+    `${runs.map((run) => `${run.head} × ${run.repetitions.join(', ')}`).join('; ')}${sets.some((set) => set.loadKg > 0) ? ` ${unit}` : ''}`,
   ]
-  const reserve = [...new Set(sets.map((s) => trim(s.reserve, 1)))]
+  const reserve = [...new Set(sets.map((set) => trim(set.reserve, 1)))]
   words.push(`${reserve.join('/')} in reserve`)
-  if (sets.some((s) => s.range === 'SHORT')) words.push('short range')
-  if (sets.some((s) => s.tempoKept === false)) words.push('tempo not kept')
-  const pain = Math.max(0, ...sets.map((s) => s.pain ?? 0))
+  if (sets.some((set) => set.range === 'SHORT')) words.push('short range')
+  if (sets.some((set) => set.tempoKept === false)) words.push('tempo not kept')
+  const pain = Math.max(0, ...sets.map((set) => set.pain ?? 0))
   if (pain > 0) words.push(`pain ${pain}`)
   return words.join(' · ')
 }

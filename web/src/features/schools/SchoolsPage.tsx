@@ -83,8 +83,13 @@ export function SchoolsPage() {
     onSuccess: done,
   })
   const back = useMutation({
-    mutationFn: (s: School) =>
-      answer(api.PUT('/api/schools/{id}', { params: { path: { id: s.id } }, body: draftOf(s) })),
+    mutationFn: (settings: School) =>
+      answer(
+        api.PUT('/api/schools/{id}', {
+          params: { path: { id: settings.id } },
+          body: draftOf(settings),
+        }),
+      ),
     onSuccess: done,
   })
   if (schools.isError) return <Trouble error={schools.error} retry={() => void schools.refetch()} />
@@ -110,47 +115,47 @@ export function SchoolsPage() {
           the ranking says what moves when you choose another.
         </p>
         <ul className="mt-2 divide-y divide-rule">
-          {schools.data.map((s, k) => (
-            <li key={s.id} className={`py-2 ${s.retired ? 'text-ink-2' : ''}`}>
+          {schools.data.map((school, k) => (
+            <li key={school.id} className={`py-2 ${school.retired ? 'text-ink-2' : ''}`}>
               <div className="flex flex-wrap items-baseline gap-x-3">
-                <h2 className="text-lg">Ranked {s.label}</h2>
+                <h2 className="text-lg">Ranked {school.label}</h2>
                 {k === 0 && <span className="text-sm text-accent">the default</span>}
-                {s.retired && <span className="text-sm text-ink-2">taken out</span>}
+                {school.retired && <span className="text-sm text-ink-2">taken out</span>}
                 <span className="ml-auto flex gap-2">
                   <Button
                     onClick={() =>
                       setEditing({
                         id: null,
-                        draft: { ...draftOf(s), label: `${s.label}, changed` },
+                        draft: { ...draftOf(school), label: `${school.label}, changed` },
                       })
                     }
                   >
                     Copy
                   </Button>
-                  {s.own && !s.retired && (
-                    <Button onClick={() => setEditing({ id: s.id, draft: draftOf(s) })}>
+                  {school.own && !school.retired && (
+                    <Button onClick={() => setEditing({ id: school.id, draft: draftOf(school) })}>
                       Change
                     </Button>
                   )}
-                  {s.own && !s.retired && (
-                    <Button disabled={retire.isPending} onClick={() => retire.mutate(s.id)}>
+                  {school.own && !school.retired && (
+                    <Button disabled={retire.isPending} onClick={() => retire.mutate(school.id)}>
                       Take out
                     </Button>
                   )}
-                  {s.retired && (
-                    <Button disabled={back.isPending} onClick={() => back.mutate(s)}>
+                  {school.retired && (
+                    <Button disabled={back.isPending} onClick={() => back.mutate(school)}>
                       Put back
                     </Button>
                   )}
                 </span>
               </div>
-              <p className="text-sm">{s.reason}</p>
+              <p className="text-sm">{school.reason}</p>
               <dl className="mt-1 grid gap-x-6 text-sm sm:grid-cols-2">
                 {DIALS.map((d) => (
                   <div key={d.id} className="flex items-center gap-2">
                     <dt className="text-ink-2">{d.label}</dt>
-                    <dd className="ml-auto">{s[d.id].toFixed(2)}</dd>
-                    <Scale value={s[d.id]} min={d.min} max={d.max} />
+                    <dd className="ml-auto">{school[d.id].toFixed(2)}</dd>
+                    <Scale value={school[d.id]} min={d.min} max={d.max} />
                   </div>
                 ))}
               </dl>
@@ -172,15 +177,15 @@ export function SchoolsPage() {
   )
 }
 
-function draftOf(s: School): Draft {
+function draftOf(settings: School): Draft {
   return {
-    label: s.label,
-    reason: s.reason,
-    lengthBias: s.lengthBias,
-    passiveWeight: s.passiveWeight,
-    activityTrust: s.activityTrust,
-    practiceTrust: s.practiceTrust,
-    basics: s.basics,
+    label: settings.label,
+    reason: settings.reason,
+    lengthBias: settings.lengthBias,
+    passiveWeight: settings.passiveWeight,
+    activityTrust: settings.activityTrust,
+    practiceTrust: settings.practiceTrust,
+    basics: settings.basics,
   }
 }
 
@@ -206,20 +211,20 @@ function Editor({
   onDone: () => void
   onCancel: () => void
 }) {
-  const [d, setD] = useState(draft)
+  const [otherDraft, setD] = useState(draft)
   const save = useMutation({
     mutationFn: () =>
       id
-        ? answer(api.PUT('/api/schools/{id}', { params: { path: { id } }, body: d }))
-        : answer(api.POST('/api/schools', { body: d })),
+        ? answer(api.PUT('/api/schools/{id}', { params: { path: { id } }, body: otherDraft }))
+        : answer(api.POST('/api/schools', { body: otherDraft })),
     onSuccess: onDone,
   })
   const fault = (field: string) =>
     save.error instanceof Problem
-      ? save.error.faults.find((f) => f.field === field)?.message
+      ? save.error.faults.find((otherFault) => otherFault.field === field)?.message
       : undefined
-  const submit = (e: FormEvent) => {
-    e.preventDefault()
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
     save.mutate()
   }
   return (
@@ -233,30 +238,30 @@ function Editor({
       <Field
         label="Ranked"
         placeholder="by the bottom half"
-        value={d.label}
+        value={otherDraft.label}
         fault={fault('label')}
-        onChange={(e) => setD({ ...d, label: e.target.value })}
+        onChange={(event) => setD({ ...otherDraft, label: event.target.value })}
       />
       <Field
         label="Why"
         placeholder="What speaks for it"
-        value={d.reason}
+        value={otherDraft.reason}
         fault={fault('reason')}
-        onChange={(e) => setD({ ...d, reason: e.target.value })}
+        onChange={(event) => setD({ ...otherDraft, reason: event.target.value })}
       />
       {DIALS.map((x) => (
         <label key={x.id} className="block text-sm">
           <span className="flex justify-between">
-            {x.label} <b className="font-medium">{d[x.id].toFixed(2)}</b>
+            {x.label} <b className="font-medium">{otherDraft[x.id].toFixed(2)}</b>
           </span>
           <input
             type="range"
             min={x.min}
             max={x.max}
             step={x.step}
-            value={d[x.id]}
+            value={otherDraft[x.id]}
             className="h-6 w-full accent-[var(--accent)]"
-            onChange={(e) => setD({ ...d, [x.id]: Number(e.target.value) })}
+            onChange={(event) => setD({ ...otherDraft, [x.id]: Number(event.target.value) })}
           />
           <span className="flex justify-between text-xs text-ink-2">
             <span>{x.low}</span>

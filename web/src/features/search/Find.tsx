@@ -18,11 +18,12 @@ export function Find({
   const [open, setOpen] = useState(false)
   const navigate = useNavigate()
   useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
+    const onKey = (event: KeyboardEvent) => {
       const typing =
-        e.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName)
-      if (e.key === '/' && !typing && !e.ctrlKey && !e.metaKey && !e.altKey) {
-        e.preventDefault()
+        event.target instanceof HTMLElement &&
+        /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)
+      if (event.key === '/' && !typing && !event.ctrlKey && !event.metaKey && !event.altKey) {
+        event.preventDefault()
         setOpen(true)
       }
     }

@@ -38,7 +38,7 @@ export function HitPicker({
   const current = words !== '' && search.isSuccess && !search.isPlaceholderData
   const wanted = (found: Hit[], asked: string): Pickable[] => [
     ...known(asked),
-    ...found.filter((h) => !kinds || kinds.includes(h.kind)),
+    ...found.filter((hit) => !kinds || kinds.includes(hit.kind)),
   ]
   const hits = words === '' ? [] : wanted(search.data ?? [], words)
   const at = Math.min(active, Math.max(0, hits.length - 1))
@@ -59,19 +59,19 @@ export function HitPicker({
           aria-activedescendant={hits[at] ? `${list}-${at}` : undefined}
           className="mt-0.5 block w-full border border-edge px-2 py-1.5 text-lg text-ink"
           value={text}
-          onChange={(e) => {
-            setText(e.target.value)
+          onChange={(event) => {
+            setText(event.target.value)
             setActive(0)
-            newest.current = e.target.value.trim()
+            newest.current = event.target.value.trim()
           }}
-          onKeyDown={(e) => {
-            if (e.key === 'ArrowDown' || e.key === 'ArrowUp') {
-              e.preventDefault()
-              const step = e.key === 'ArrowDown' ? 1 : -1
+          onKeyDown={(event) => {
+            if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+              event.preventDefault()
+              const step = event.key === 'ArrowDown' ? 1 : -1
               setActive(Math.max(0, Math.min(hits.length - 1, at + step)))
             }
-            if (e.key === 'Enter' && words !== '') {
-              e.preventDefault()
+            if (event.key === 'Enter' && words !== '') {
+              event.preventDefault()
               if (current && hits[at]) onPick(hits[at])
               else if (!current) void pickFirstOf(words)
             }
@@ -80,25 +80,25 @@ export function HitPicker({
       </label>
       {search.isError && <Trouble error={search.error} />}
       <ul id={list} role="listbox" aria-label="Found" className="mt-2 min-h-0 flex-1 overflow-auto">
-        {hits.map((h, k) => (
+        {hits.map((hit, k) => (
           // eslint-disable-next-line jsx-a11y-x/click-events-have-key-events -- the field has the keys
           <li
-            key={`${h.kind} ${h.id}`}
+            key={`${hit.kind} ${hit.id}`}
             id={`${list}-${k}`}
             role="option"
             aria-selected={k === at}
             className={`flex cursor-pointer items-center gap-2 border-b border-rule/60 px-2 py-1 ${k === at ? 'bg-paper-2' : ''}`}
             onMouseMove={() => setActive(k)}
-            onClick={() => onPick(h)}
+            onClick={() => onPick(hit)}
           >
-            {h.kind === 'EXERCISE' && <Thumb candidateId={h.id} className="size-9" />}
+            {hit.kind === 'EXERCISE' && <Thumb candidateId={hit.id} className="size-9" />}
             <span className="min-w-0 flex-1">
-              <span className="font-medium">{h.name}</span>
-              {h.by !== h.name && <span className="text-ink-2"> · {h.by}</span>}
-              {h.note && <span className="block text-sm text-ink-2">{h.note}</span>}
+              <span className="font-medium">{hit.name}</span>
+              {hit.by !== hit.name && <span className="text-ink-2"> · {hit.by}</span>}
+              {hit.note && <span className="block text-sm text-ink-2">{hit.note}</span>}
             </span>
             <span className="self-start text-sm text-ink-2">
-              {h.kind === 'SCREEN' ? 'screen' : KIND[h.kind]}
+              {hit.kind === 'SCREEN' ? 'screen' : KIND[hit.kind]}
             </span>
           </li>
         ))}

@@ -13,9 +13,9 @@ export const KIND: Record<Hit['kind'], string> = {
 /** Where a hit leads, with the brief of the screen that asked. */
 export function placeOf(hit: Pick<Hit, 'kind' | 'id' | 'name'>, brief: string): string {
   const with_ = (params: Record<string, string>) => {
-    const p = new URLSearchParams(brief)
-    for (const [key, value] of Object.entries(params)) p.set(key, value)
-    return p.toString()
+    const uRLSearchParams = new URLSearchParams(brief)
+    for (const [key, value] of Object.entries(params)) uRLSearchParams.set(key, value)
+    return uRLSearchParams.toString()
   }
   switch (hit.kind) {
     case 'CLIENT':

@@ -55,8 +55,8 @@ export function LogSet({
     },
   })
   const problem = log.error instanceof Problem ? log.error : null
-  const onSubmit = (e: FormEvent) => {
-    e.preventDefault()
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault()
     log.mutate()
   }
   return (
@@ -72,21 +72,21 @@ export function LogSet({
           unit="kg"
           inputMode="decimal"
           value={load}
-          onChange={(e) => setLoad(e.target.value)}
+          onChange={(event) => setLoad(event.target.value)}
           fault={problem?.fault('loadKg')}
         />
         <Field
           label="Repetitions"
           inputMode="numeric"
           value={repetitions}
-          onChange={(e) => setRepetitions(e.target.value)}
+          onChange={(event) => setRepetitions(event.target.value)}
           fault={problem?.fault('repetitions')}
         />
         <Field
           label="In reserve"
           inputMode="decimal"
           value={reserve}
-          onChange={(e) => setReserve(e.target.value)}
+          onChange={(event) => setReserve(event.target.value)}
           fault={problem?.fault('reserve')}
         />
         <Button look="ink" type="submit" className="!min-h-10" disabled={log.isPending}>

@@ -26,8 +26,8 @@ export function SessionPage() {
   const session = useSession(id!)
   const catalogue = useCatalogue()
   const queries = useQueryClient()
-  const put = (s: Session) => {
-    queries.setQueryData(keys.session(s.id), s)
+  const put = (otherSession: Session) => {
+    queries.setQueryData(keys.session(otherSession.id), otherSession)
     void queries.invalidateQueries({ queryKey: ['sessions'] })
   }
   const [takenOut, setTakenOut] = useState<SessionItem | null>(null)
@@ -39,9 +39,9 @@ export function SessionPage() {
           body: { candidateId: item.candidateId, setup: item.setup },
         }),
       ),
-    onSuccess: (s: Session) => {
+    onSuccess: (otherSession: Session) => {
       setTakenOut(null)
-      put(s)
+      put(otherSession)
     },
   })
   const finish = useMutation({
@@ -100,7 +100,7 @@ export function SessionPage() {
           {!s.finishedAt && (
             <Button
               look="ink"
-              disabled={finish.isPending || s.items.every((i) => i.sets.length === 0)}
+              disabled={finish.isPending || s.items.every((item) => item.sets.length === 0)}
               onClick={() => finish.mutate()}
             >
               Finish
@@ -167,13 +167,13 @@ function Item({
   onChange: (s: Session) => void
   onTakenOut: (item: SessionItem) => void
 }) {
-  const exercise = catalogue.exercises.find((x) => x.id === item.exerciseId)
+  const exercise = catalogue.exercises.find((otherExercise) => otherExercise.id === item.exerciseId)
   const path = { id: session.id, itemId: item.id }
   const unpin = useMutation({
     mutationFn: () => answer(api.DELETE('/api/sessions/{id}/items/{itemId}', { params: { path } })),
-    onSuccess: (s: Session) => {
+    onSuccess: (otherSession: Session) => {
       onTakenOut(item)
-      onChange(s)
+      onChange(otherSession)
     },
   })
   const [removed, setRemoved] = useState<LoggedSet | null>(null)
@@ -184,9 +184,9 @@ function Item({
           params: { path: { ...path, setId: set.id } },
         }),
       ),
-    onSuccess: (s: Session, set) => {
+    onSuccess: (otherSession: Session, set) => {
       setRemoved(set)
-      onChange(s)
+      onChange(otherSession)
     },
   })
   const restore = useMutation({
@@ -197,9 +197,9 @@ function Item({
           body: { loadKg: set.loadKg, repetitions: set.repetitions, reserve: set.reserve },
         }),
       ),
-    onSuccess: (s: Session) => {
+    onSuccess: (otherSession: Session) => {
       setRemoved(null)
-      onChange(s)
+      onChange(otherSession)
     },
   })
   const bench = new URLSearchParams({
@@ -239,15 +239,15 @@ function Item({
         )}
         {exercise && <SetupTable parameters={exercise.parameters} setup={item.setup} />}
         <ul className="mt-1 text-sm">
-          {item.cues.slice(0, 2).map((c) => (
-            <li key={c}>{c}</li>
+          {item.cues.slice(0, 2).map((cue) => (
+            <li key={cue}>{cue}</li>
           ))}
           <li>
             <b className="text-warn">Stop signs:</b> {item.stopSigns.join(' ')}
           </li>
-          {item.cautions.map((c) => (
-            <li key={c} className="text-ink-2">
-              {c}
+          {item.cautions.map((caution) => (
+            <li key={caution} className="text-ink-2">
+              {caution}
             </li>
           ))}
         </ul>
@@ -284,20 +284,20 @@ function Item({
           )}
         </p>
         <ol className="mt-1">
-          {item.sets.map((x, k) => (
+          {item.sets.map((set, k) => (
             <li
-              key={x.id}
+              key={set.id}
               className="flex items-baseline gap-2 border-b border-rule/60 py-0.5"
               data-testid="set"
             >
               <span className="text-ink-2">{k + 1}</span>
-              <span className="flex-1">{setWords(x)}</span>
+              <span className="flex-1">{setWords(set)}</span>
               {!session.finishedAt && (
                 <Button
                   look="bare"
                   className="no-print !min-h-6 !py-0"
                   aria-label={`Remove set ${k + 1} of ${item.name}`}
-                  onClick={() => remove.mutate(x)}
+                  onClick={() => remove.mutate(set)}
                 >
                   Remove
                 </Button>

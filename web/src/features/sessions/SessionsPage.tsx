@@ -14,7 +14,7 @@ export function SessionsPage() {
   const failed = [sessions, clients, gyms].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!sessions.data || !clients.data || !gyms.data) return <Waiting what="Loading" />
-  const name = (id: string) => clients.data.find((c) => c.id === id)?.name
+  const name = (id: string) => clients.data.find((listed) => listed.id === id)?.name
   return (
     <section>
       <h1 className="border-b border-ink pb-1 text-xl">
@@ -25,7 +25,10 @@ export function SessionsPage() {
           value={client ?? ''}
           options={[
             { value: '', label: 'everyone' },
-            ...clients.data.map((c) => ({ value: c.id, label: c.name })),
+            ...clients.data.map((listed) => ({
+              value: listed.id,
+              label: listed.name,
+            })),
           ]}
           onChange={(id) => setParams(id ? { client: id } : {})}
         />
@@ -34,20 +37,21 @@ export function SessionsPage() {
         <Quiet>None yet. Add an exercise from the ranking, and a session begins.</Quiet>
       )}
       <ul>
-        {sessions.data.map((s) => (
-          <li key={s.id} className="border-b border-rule/60">
+        {sessions.data.map((session) => (
+          <li key={session.id} className="border-b border-rule/60">
             <Link
-              to={`/sessions/${s.id}`}
+              to={`/sessions/${session.id}`}
               className="grid gap-x-4 py-2 hover:bg-paper-2 sm:grid-cols-[7rem_10rem_10rem_1fr]"
             >
-              <span className={s.finishedAt ? 'text-ink-2' : 'font-semibold text-accent'}>
-                {s.finishedAt ? day(s.createdAt) : 'open'}
+              <span className={session.finishedAt ? 'text-ink-2' : 'font-semibold text-accent'}>
+                {session.finishedAt ? day(session.createdAt) : 'open'}
               </span>
-              <span className="font-semibold">{name(s.clientId)}</span>
+              <span className="font-semibold">{name(session.clientId)}</span>
               <span className="text-ink-2">
-                {gyms.data.find((g) => g.id === s.gymId)?.name ?? 'a gym that was taken out'}
+                {gyms.data.find((gym) => gym.id === session.gymId)?.name ??
+                  'a gym that was taken out'}
               </span>
-              <span className="text-sm">{s.names.join(', ') || 'nothing in it yet'}</span>
+              <span className="text-sm">{session.names.join(', ') || 'nothing in it yet'}</span>
             </Link>
           </li>
         ))}

@@ -21,30 +21,30 @@ export function TodayPage() {
   const failed = [today, clients, gyms].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
   if (!today.data || !clients.data || !gyms.data) return <Waiting what="Looking up what waits" />
-  const t = today.data
-  const due = t.planned.filter((p) => p.on === t.on)
-  const later = t.planned.filter((p) => p.on !== t.on)
+  const loaded = today.data
+  const due = loaded.planned.filter((p) => p.on === loaded.on)
+  const later = loaded.planned.filter((p) => p.on !== loaded.on)
   return (
     <div className="grid gap-x-8 gap-y-6 pb-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
       <div className="space-y-6">
-        <h1 className="text-2xl">{dayWords(t.on)}</h1>
+        <h1 className="text-2xl">{dayWords(loaded.on)}</h1>
         <NotSent />
         {(clients.data.length === 0 || gyms.data.length === 0) && (
           <FirstSteps clients={clients.data.length} gyms={gyms.data.length} />
         )}
-        <Open sessions={t.open} />
-        <Planned title="Planned for today" sessions={due} on={t.on}>
-          {t.planned.length === 0
+        <Open sessions={loaded.open} />
+        <Planned title="Planned for today" sessions={due} on={loaded.on}>
+          {loaded.planned.length === 0
             ? 'No plan yet. A plan puts its next session here.'
             : 'Nothing more is planned for today.'}
         </Planned>
-        {later.length > 0 && <Planned title="Next" sessions={later} on={t.on} />}
+        {later.length > 0 && <Planned title="Next" sessions={later} on={loaded.on} />}
       </div>
       <div className="space-y-6">
         {clients.data.length > 0 && gyms.data.length > 0 && (
           <Begin clients={clients.data} gyms={gyms.data} />
         )}
-        <Advice advice={t.advice} />
+        <Advice advice={loaded.advice} />
       </div>
     </div>
   )
@@ -75,38 +75,39 @@ function Open({ sessions }: { sessions: Today['open'] }) {
     <section aria-label="Open sessions">
       <h2 className="border-b border-ink text-lg">Open sessions</h2>
       <ul>
-        {sessions.map((s) => (
+        {sessions.map((session) => (
           <li
-            key={s.id}
+            key={session.id}
             className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-rule/60 py-2"
           >
             <Link
               className="flex-1 font-semibold hover:underline sm:w-40 sm:flex-none"
-              to={`/clients/${s.clientId}`}
+              to={`/clients/${session.clientId}`}
             >
-              {s.clientName}
+              {session.clientName}
             </Link>
             <span className="order-last min-w-0 basis-full text-sm text-ink-2 sm:order-none sm:flex-1 sm:basis-0">
-              {s.gymName}, begun {day(s.createdAt)}: {s.names.join(', ') || 'nothing in it yet'}
+              {session.gymName}, begun {day(session.createdAt)}:{' '}
+              {session.names.join(', ') || 'nothing in it yet'}
             </span>
             <span className="flex gap-2">
               <Link
                 className="inline-flex min-h-8 items-center border border-ink bg-ink px-3 text-sm font-medium text-paper"
-                to={`/floor/${s.id}`}
+                to={`/floor/${session.id}`}
               >
                 Go on
               </Link>
               <Link
                 className="inline-flex min-h-8 items-center border border-edge px-3 text-sm hover:border-ink"
-                to={`/sessions/${s.id}`}
+                to={`/sessions/${session.id}`}
               >
                 Sheet
               </Link>
-              {s.sets === 0 && (
+              {session.sets === 0 && (
                 <Button
-                  aria-label={`Take out the session of ${s.clientName}`}
+                  aria-label={`Take out the session of ${session.clientName}`}
                   disabled={takeOut.pending}
-                  onClick={() => takeOut.remove(s)}
+                  onClick={() => takeOut.remove(session)}
                 >
                   Take out
                 </Button>
@@ -143,46 +144,48 @@ function Planned({
       <h2 className="border-b border-ink text-lg">{title}</h2>
       {sessions.length === 0 && children && <Quiet>{children}</Quiet>}
       <ul>
-        {sessions.map((p) => (
-          <PlannedLine key={p.planId} planned={p} on={on} />
+        {sessions.map((session) => (
+          <PlannedLine key={session.planId} planned={session} on={on} />
         ))}
       </ul>
     </section>
   )
 }
 
-function PlannedLine({ planned: p, on }: { planned: Today['planned'][number]; on: string }) {
-  const start = useStartPlanned(p.planId)
+function PlannedLine({ planned: session, on }: { planned: Today['planned'][number]; on: string }) {
+  const start = useStartPlanned(session.planId)
   return (
     <li className="border-b border-rule/60 py-2">
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <Link
           className="flex-1 font-semibold hover:underline sm:w-40 sm:flex-none"
-          to={`/clients/${p.clientId}`}
+          to={`/clients/${session.clientId}`}
         >
-          {p.clientName}
+          {session.clientName}
         </Link>
         <span className="order-last min-w-0 basis-full text-sm sm:order-none sm:flex-1 sm:basis-0">
-          {p.on !== on && <b className="font-medium">{dayWords(p.on)}: </b>}
-          {p.names.join(', ') || 'nothing in it yet'}{' '}
+          {session.on !== on && <b className="font-medium">{dayWords(session.on)}: </b>}
+          {session.names.join(', ') || 'nothing in it yet'}{' '}
           <span className="text-ink-2">
-            ({p.minutes} minutes at {p.gymName}
-            {p.step ? `, week ${p.step} of the block` : ''})
+            ({session.minutes} minutes at {session.gymName}
+            {session.step ? `, week ${session.step} of the block` : ''})
           </span>
         </span>
         <span className="flex gap-2">
-          {p.names.length > 0 && (
+          {session.names.length > 0 && (
             <Button
-              look={p.on === on ? 'ink' : 'line'}
+              look={session.on === on ? 'ink' : 'line'}
               disabled={start.isPending}
-              onClick={() => start.mutate({ day: p.day, ...(p.step ? { step: p.step } : {}) })}
+              onClick={() =>
+                start.mutate({ day: session.day, ...(session.step ? { step: session.step } : {}) })
+              }
             >
-              {p.on === on ? 'Start' : 'Start now'}
+              {session.on === on ? 'Start' : 'Start now'}
             </Button>
           )}
           <Link
             className="inline-flex min-h-8 items-center border border-edge px-3 text-sm hover:border-ink"
-            to={`/weeks/${p.planId}`}
+            to={`/weeks/${session.planId}`}
           >
             Plan
           </Link>
@@ -206,17 +209,20 @@ function Begin({ clients, gyms }: { clients: Client[]; gyms: Gym[] }) {
         For{' '}
         <WordMenu
           label="Client"
-          text={clients.find((c) => c.id === client)?.name ?? 'a client'}
+          text={clients.find((listed) => listed.id === client)?.name ?? 'a client'}
           value={client}
-          options={clients.map((c) => ({ value: c.id, label: c.name }))}
+          options={clients.map((listed) => ({
+            value: listed.id,
+            label: listed.name,
+          }))}
           onChange={setClient}
         />{' '}
         at{' '}
         <WordMenu
           label="Gym"
-          text={gyms.find((g) => g.id === gym)?.name ?? 'a gym'}
+          text={gyms.find((listed) => listed.id === gym)?.name ?? 'a gym'}
           value={gym}
-          options={gyms.map((g) => ({ value: g.id, label: g.name }))}
+          options={gyms.map((listed) => ({ value: listed.id, label: listed.name }))}
           onChange={setGym}
         />
         .
@@ -246,13 +252,16 @@ function Advice({ advice }: { advice: Today['advice'] }) {
         <Quiet>Nothing stands out in the records: no stall, no side behind, no pain again.</Quiet>
       )}
       <ul>
-        {advice.map((a) => (
-          <li key={`${a.clientId} ${a.kind} ${a.name}`} className="border-b border-rule/60 py-2">
-            <Link className="block hover:bg-paper-2" to={`/record/${a.clientId}`}>
-              <span className="font-semibold">{a.clientName}</span>
-              <span className="text-sm">, {a.name}</span>{' '}
-              <span className="text-sm text-accent">{a.label}</span>
-              <span className="block text-sm text-ink-2">{a.figures}</span>
+        {advice.map((otherAdvice) => (
+          <li
+            key={`${otherAdvice.clientId} ${otherAdvice.kind} ${otherAdvice.name}`}
+            className="border-b border-rule/60 py-2"
+          >
+            <Link className="block hover:bg-paper-2" to={`/record/${otherAdvice.clientId}`}>
+              <span className="font-semibold">{otherAdvice.clientName}</span>
+              <span className="text-sm">, {otherAdvice.name}</span>{' '}
+              <span className="text-sm text-accent">{otherAdvice.label}</span>
+              <span className="block text-sm text-ink-2">{otherAdvice.figures}</span>
             </Link>
           </li>
         ))}

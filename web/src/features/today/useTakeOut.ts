@@ -14,16 +14,16 @@ export function useTakeOut() {
     await queries.invalidateQueries({ queryKey: ['sessions'] })
   }
   const out = useMutation({
-    mutationFn: (s: Session) =>
-      answer(api.DELETE('/api/sessions/{id}', { params: { path: { id: s.id } } })),
-    onSuccess: (_, s) => {
-      setTaken(s)
+    mutationFn: (session: Session) =>
+      answer(api.DELETE('/api/sessions/{id}', { params: { path: { id: session.id } } })),
+    onSuccess: (_, session) => {
+      setTaken(session)
       return fresh()
     },
   })
   const back = useMutation({
-    mutationFn: (s: Session) =>
-      answer(api.POST('/api/sessions/{id}/restore', { params: { path: { id: s.id } } })),
+    mutationFn: (session: Session) =>
+      answer(api.POST('/api/sessions/{id}/restore', { params: { path: { id: session.id } } })),
     onSuccess: () => {
       setTaken(null)
       return fresh()
@@ -33,7 +33,7 @@ export function useTakeOut() {
     taken,
     pending: out.isPending || back.isPending,
     error: out.error ?? back.error,
-    remove: (s: Session) => out.mutate(s),
+    remove: (session: Session) => out.mutate(session),
     putBack: () => taken && back.mutate(taken),
   }
 }

@@ -16,8 +16,8 @@ import org.springframework.jdbc.core.JdbcTemplate;
 /** Signing in, and everything that goes with it. */
 @ExtendWith(RunningApp.class)
 class AccountApiTest {
-  private static Answer signIn(Visitor v, String name, String password) {
-    return v.post("/api/account/sign-in", Map.of("signInName", name, "password", password));
+  private static Answer signIn(Visitor visitor, String name, String password) {
+    return visitor.post("/api/account/sign-in", Map.of("signInName", name, "password", password));
   }
 
   /** Moves the last failure in time, so that no wait depends on how fast the machine is. */
@@ -32,18 +32,19 @@ class AccountApiTest {
 
   @Test
   void whoIsNotSignedInSeesNothingAndMayTryTheModel() {
-    Visitor v = RunningApp.visitor();
+    Visitor visitor = RunningApp.visitor();
     for (String path :
         new String[] {
           "/api/clients", "/api/gyms", "/api/sessions", "/api/catalogue", "/api/account/sessions"
         }) {
-      Answer a = v.get(path);
-      assertThat(a.status()).as(path).isEqualTo(401);
-      assertThat(a.contentType()).contains("problem+json");
-      assertThat(a.at("/detail").asString()).contains("Sign in first");
+      Answer answer = visitor.get(path);
+      assertThat(answer.status()).as(path).isEqualTo(401);
+      assertThat(answer.contentType()).contains("problem+json");
+      assertThat(answer.at("/detail").asString()).contains("Sign in first");
     }
     assertThat(
-            v.post(
+            visitor
+                .post(
                     "/api/analyses",
                     Map.of(
                         "body",
@@ -52,21 +53,21 @@ class AccountApiTest {
                         "squat"))
                 .status())
         .isEqualTo(200);
-    assertThat(v.get("/api/account").at("/signedIn").asBoolean()).isFalse();
-    assertThat(v.post("/api/account/demo", "").status()).as("this is no demo").isEqualTo(404);
+    assertThat(visitor.get("/api/account").at("/signedIn").asBoolean()).isFalse();
+    assertThat(visitor.post("/api/account/demo", "").status()).as("this is no demo").isEqualTo(404);
   }
 
   @Test
   void signInOutAndInAgain() {
     RunningApp.anotherCoach("back.again");
-    Visitor v = RunningApp.visitor();
-    assertThat(signIn(v, "back.again", "a wrong password").status()).isEqualTo(401);
-    Answer in = signIn(v, " Back.Again ", PASSWORD);
+    Visitor visitor = RunningApp.visitor();
+    assertThat(signIn(visitor, "back.again", "a wrong password").status()).isEqualTo(401);
+    Answer in = signIn(visitor, " Back.Again ", PASSWORD);
     assertThat(in.status()).isEqualTo(200);
     assertThat(in.at("/name").asString()).isEqualTo("Coach back.again");
-    assertThat(v.get("/api/clients").status()).isEqualTo(200);
-    assertThat(v.post("/api/account/sign-out", "").status()).isEqualTo(204);
-    assertThat(v.get("/api/clients").status()).isEqualTo(401);
+    assertThat(visitor.get("/api/clients").status()).isEqualTo(200);
+    assertThat(visitor.post("/api/account/sign-out", "").status()).isEqualTo(204);
+    assertThat(visitor.get("/api/clients").status()).isEqualTo(401);
   }
 
   /**
@@ -76,30 +77,30 @@ class AccountApiTest {
   @Test
   void theSessionGetsANewIdAndItsCookieIsClosed() {
     RunningApp.anotherCoach("fixed");
-    Visitor v = RunningApp.visitor();
-    Answer in = signIn(v, "fixed", PASSWORD);
+    Visitor visitor = RunningApp.visitor();
+    Answer in = signIn(visitor, "fixed", PASSWORD);
     String cookie =
         in.headers().get("set-cookie").stream()
-            .filter(c -> c.startsWith("istmo="))
-            .reduce((a, b) -> b)
+            .filter(candidate -> candidate.startsWith("istmo="))
+            .reduce((first, second) -> second)
             .orElseThrow();
     assertThat(cookie).contains("HttpOnly").contains("SameSite=Strict");
-    String before = v.cookie("istmo").orElseThrow();
-    signIn(v, "fixed", PASSWORD);
-    assertThat(v.cookie("istmo").orElseThrow()).isNotEqualTo(before);
+    String before = visitor.cookie("istmo").orElseThrow();
+    signIn(visitor, "fixed", PASSWORD);
+    assertThat(visitor.cookie("istmo").orElseThrow()).isNotEqualTo(before);
   }
 
   @Test
   void aChangeWithoutThePagesTokenIsRefused() {
-    Answer a =
+    Answer answer =
         RunningApp.send(
             "POST",
             "/api/gyms",
             Map.of("name", "Forged", "equipment", java.util.List.of()),
             "X-XSRF-TOKEN",
             "forged");
-    assertThat(a.status()).isEqualTo(403);
-    assertThat(a.contentType()).contains("problem+json");
+    assertThat(answer.status()).isEqualTo(403);
+    assertThat(answer.contentType()).contains("problem+json");
   }
 
   /**
@@ -110,12 +111,12 @@ class AccountApiTest {
   void failuresInARowMakeANameWait() {
     RunningApp.anotherCoach("slow.down");
     for (String name : new String[] {"slow.down", "nobody.at.all"}) {
-      Visitor v = RunningApp.visitor();
+      Visitor visitor = RunningApp.visitor();
       for (int k = 0; k < 5; k++) {
-        assertThat(signIn(v, name, "a wrong password").status()).isEqualTo(401);
+        assertThat(signIn(visitor, name, "a wrong password").status()).isEqualTo(401);
       }
       lastFailureMoves(name, "1 minute");
-      Answer wait = signIn(v, name, PASSWORD);
+      Answer wait = signIn(visitor, name, PASSWORD);
       assertThat(wait.status()).isEqualTo(429);
       assertThat(wait.headers().get("retry-after")).isNotEmpty();
       assertThat(wait.at("/detail").asString()).contains("Wait");
@@ -142,22 +143,23 @@ class AccountApiTest {
 
   @Test
   void theOldPasswordIsNotGuessedWithoutAWait() {
-    Visitor v = RunningApp.anotherCoach("guess.the.old");
+    Visitor visitor = RunningApp.anotherCoach("guess.the.old");
     Map<String, String> wrong =
         Map.of("oldPassword", "not this one", "newPassword", "another long password");
     for (int k = 0; k < 5; k++) {
-      assertThat(v.send("PUT", "/api/account/password", wrong).status()).isEqualTo(422);
+      assertThat(visitor.send("PUT", "/api/account/password", wrong).status()).isEqualTo(422);
     }
     lastFailureMoves("change ", "1 minute");
-    assertThat(v.send("PUT", "/api/account/password", wrong).status()).isEqualTo(429);
+    assertThat(visitor.send("PUT", "/api/account/password", wrong).status()).isEqualTo(429);
   }
 
   @ParameterizedTest
   @ValueSource(strings = {"          ", "1234567890", "abcdefghijkl", "9876543210", "aaaaaaabbbbb"})
   void whatEverybodyGuessesIsNoPassword(String easy) {
-    Visitor v = RunningApp.anotherCoach("easy " + easy.hashCode());
+    Visitor visitor = RunningApp.anotherCoach("easy " + easy.hashCode());
     assertThat(
-            v.send(
+            visitor
+                .send(
                     "PUT",
                     "/api/account/password",
                     Map.of("oldPassword", PASSWORD, "newPassword", easy))
@@ -220,7 +222,7 @@ class AccountApiTest {
     signIn(phone, "lost.phone", PASSWORD);
     String other =
         here.get("/api/account/sessions").body().findParents("id").stream()
-            .filter(s -> !s.get("current").asBoolean())
+            .filter(node -> !node.get("current").asBoolean())
             .findFirst()
             .orElseThrow()
             .get("id")
@@ -256,12 +258,12 @@ class AccountApiTest {
     "fine.name, too short, password"
   })
   void anAccountThatCannotBeIsNamed(String signInName, String password, String field) {
-    Answer a =
+    Answer answer =
         RunningApp.post(
             "/api/account/coaches",
             Map.of("name", "New", "signInName", signInName, "password", password));
-    assertThat(a.status()).isEqualTo(422);
-    assertThat(a.fault(field)).isNotNull();
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.fault(field)).isNotNull();
   }
 
   @Test

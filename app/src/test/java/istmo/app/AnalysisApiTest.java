@@ -68,8 +68,8 @@ class AnalysisApiTest {
     }
     assertThat(answer.at("/set/capacityLeft").size()).isEqualTo(29);
     double shares = 0;
-    for (JsonNode l : answer.at("/limiters")) {
-      shares += l.path("share").asDouble();
+    for (JsonNode node : answer.at("/limiters")) {
+      shares += node.path("share").asDouble();
     }
     assertThat(shares).isCloseTo(1, within(1e-9));
     assertThat(answer.at("/regionStimulus").size()).isEqualTo(23);
@@ -89,22 +89,23 @@ class AnalysisApiTest {
     double volumeFactor = 80 * 1.78 / (71.9 * 1.74);
     double lengthFactor = 1.78 / 1.74;
     double sum = bottom.at("/contactNm/KNEE_FLEXION").asDouble();
-    for (istmo.core.anatomy.Muscle m : istmo.core.anatomy.Muscles.standard().all()) {
-      double arm = bottom.at("/momentArmM/" + m.id() + "/KNEE_FLEXION").asDouble();
-      double length = bottom.at("/fibreLength/" + m.id()).asDouble();
+    for (istmo.core.anatomy.Muscle muscle : istmo.core.anatomy.Muscles.standard().all()) {
+      double arm = bottom.at("/momentArmM/" + muscle.id() + "/KNEE_FLEXION").asDouble();
+      double length = bottom.at("/fibreLength/" + muscle.id()).asDouble();
       double peak =
           24e4
-              * m.volumeM3()
+              * muscle.volumeM3()
               * volumeFactor
-              / (m.optimalFibreLengthM() * lengthFactor)
-              * m.forceFactor();
-      double cos = Math.sqrt(1 - Math.pow(Math.min(0.8, Math.sin(m.pennationRad()) / length), 2));
+              / (muscle.optimalFibreLengthM() * lengthFactor)
+              * muscle.forceFactor();
+      double cos =
+          Math.sqrt(1 - Math.pow(Math.min(0.8, Math.sin(muscle.pennationRad()) / length), 2));
       sum +=
           arm
               * peak
               * cos
-              * (bottom.at("/activeTension/" + m.id()).asDouble()
-                  + bottom.at("/passiveTension/" + m.id()).asDouble());
+              * (bottom.at("/activeTension/" + muscle.id()).asDouble()
+                  + bottom.at("/passiveTension/" + muscle.id()).asDouble());
     }
     assertThat(sum).isCloseTo(bottom.at("/suppliedNm/KNEE_FLEXION").asDouble(), within(0.01));
     assertThat(sum).as("extension is negative flexion").isNegative();
@@ -229,29 +230,32 @@ class AnalysisApiTest {
   void theParameterTableIsFresh() throws Exception {
     Path file = DOCS.resolve("api.md");
     StringBuilder table = new StringBuilder(BEGIN + "\n");
-    for (Family f : Families.all()) {
+    for (Family family : Families.all()) {
       table
           .append("\n### ")
-          .append(f.id())
+          .append(family.id())
           .append(
               "\n\n"
                   + "| name | meaning | unit | from | to | usual | who decides |\n"
                   + "|---|---|---|---|---|---|---|\n");
-      for (SetupParameter p : f.parameters()) {
-        String choices = p.choices().isEmpty() ? "" : " (" + String.join(", ", p.choices()) + ")";
+      for (SetupParameter parameter : family.parameters()) {
+        String choices =
+            parameter.choices().isEmpty()
+                ? ""
+                : " (" + String.join(", ", parameter.choices()) + ")";
         table.append(
             String.format(
                 Locale.ROOT,
                 "| `%s` | %s: %s%s | %s | %s | %s | %s | %s |%n",
-                p.id(),
-                p.label(),
-                p.note(),
+                parameter.id(),
+                parameter.label(),
+                parameter.note(),
                 choices,
-                p.unit().isEmpty() ? "–" : p.unit(),
-                number(p.allowed().min()),
-                number(p.allowed().max()),
-                number(p.usual()),
-                p.kind().name().toLowerCase(Locale.ROOT)));
+                parameter.unit().isEmpty() ? "–" : parameter.unit(),
+                number(parameter.allowed().min()),
+                number(parameter.allowed().max()),
+                number(parameter.usual()),
+                parameter.kind().name().toLowerCase(Locale.ROOT)));
       }
     }
     table.append("\n").append(END);
@@ -273,21 +277,21 @@ class AnalysisApiTest {
     ObjectNode properties = root.putObject("properties");
     ObjectNode body =
         properties.putObject("body").put("type", "object").put("additionalProperties", false);
-    ObjectNode b = body.putObject("properties");
-    range(b, "statureM", 1.3, 2.2);
-    range(b, "massKg", 35, 220);
-    b.putObject("sex").putArray("enum").add("FEMALE").add("MALE");
-    range(b, "thighM", 0.25, 0.65);
-    range(b, "shankM", 0.25, 0.65);
-    range(b, "trunkM", 0.3, 0.75);
-    range(b, "dorsiflexionLimitDeg", 5, 60);
-    range(b, "hipFlexionLimitDeg", 70, 150);
-    range(b, "kneeFlexionLimitDeg", 60, 160);
-    range(b, "strength", 0.3, 4);
-    range(b, "lumbarNm", 30, 1200);
+    ObjectNode node = body.putObject("properties");
+    range(node, "statureM", 1.3, 2.2);
+    range(node, "massKg", 35, 220);
+    node.putObject("sex").putArray("enum").add("FEMALE").add("MALE");
+    range(node, "thighM", 0.25, 0.65);
+    range(node, "shankM", 0.25, 0.65);
+    range(node, "trunkM", 0.3, 0.75);
+    range(node, "dorsiflexionLimitDeg", 5, 60);
+    range(node, "hipFlexionLimitDeg", 70, 150);
+    range(node, "kneeFlexionLimitDeg", 60, 160);
+    range(node, "strength", 0.3, 4);
+    range(node, "lumbarNm", 30, 1200);
     body.putArray("required").add("statureM").add("massKg").add("sex");
     ArrayNode ids = properties.putObject("family").putArray("enum");
-    Families.all().forEach(f -> ids.add(f.id()));
+    Families.all().forEach(family -> ids.add(family.id()));
     properties.putObject("setup").put("type", "object");
     ObjectNode rule =
         properties
@@ -295,25 +299,25 @@ class AnalysisApiTest {
             .put("type", "object")
             .put("additionalProperties", false)
             .put("maxProperties", 1);
-    ObjectNode r = rule.putObject("properties");
-    range(r, "shareOfLimit", 0.05, 1);
-    range(r, "loadKg", 0, 2000);
+    ObjectNode loadRule = rule.putObject("properties");
+    range(loadRule, "shareOfLimit", 0.05, 1);
+    range(loadRule, "loadKg", 0, 2000);
     ArrayNode schools = properties.putObject("school").putArray("enum");
-    istmo.core.stimulus.School.all().forEach(s -> schools.add(s.id()));
+    istmo.core.stimulus.School.all().forEach(school -> schools.add(school.id()));
     root.putArray("required").add("body").add("family");
     ArrayNode all = root.putArray("allOf");
-    for (Family f : Families.all()) {
+    for (Family family : Families.all()) {
       ObjectNode branch = all.addObject();
-      branch.putObject("if").putObject("properties").putObject("family").put("const", f.id());
+      branch.putObject("if").putObject("properties").putObject("family").put("const", family.id());
       ObjectNode setup =
           branch
               .putObject("then")
               .putObject("properties")
               .putObject("setup")
               .put("additionalProperties", false);
-      ObjectNode p = setup.putObject("properties");
-      for (SetupParameter parameter : f.parameters()) {
-        range(p, parameter.id(), parameter.allowed().min(), parameter.allowed().max())
+      ObjectNode parameters = setup.putObject("properties");
+      for (SetupParameter parameter : family.parameters()) {
+        range(parameters, parameter.id(), parameter.allowed().min(), parameter.allowed().max())
             .put("default", parameter.usual())
             .put(
                 "description",

@@ -32,9 +32,9 @@ class ArchitectureTest {
           .dependOnClassesThat(
               DescribedPredicate.describe(
                   "are in another feature",
-                  c ->
-                      c.getPackageName().startsWith("istmo.app.")
-                          && !c.getPackageName().startsWith("istmo.app.platform")));
+                  javaClass ->
+                      javaClass.getPackageName().startsWith("istmo.app.")
+                          && !javaClass.getPackageName().startsWith("istmo.app.platform")));
 
   @ArchTest
   static final ArchRule webAndPersistenceAreClosed =
@@ -42,7 +42,8 @@ class ArchitectureTest {
           .that(
               DescribedPredicate.describe(
                   "are in web or persistence of a feature",
-                  c -> c.getPackageName().matches("istmo\\.app\\.\\w+\\.(web|persistence)")))
+                  javaClass ->
+                      javaClass.getPackageName().matches("istmo\\.app\\.\\w+\\.(web|persistence)")))
           .should(onlyBeUsedWithinTheirFeature());
 
   @ArchTest
@@ -70,11 +71,15 @@ class ArchitectureTest {
   private static ArchCondition<JavaClass> onlyBeUsedWithinTheirFeature() {
     return new ArchCondition<>("only be used within their feature") {
       @Override
-      public void check(JavaClass c, ConditionEvents events) {
-        String feature = c.getPackageName().substring(0, c.getPackageName().lastIndexOf('.'));
-        c.getDirectDependenciesToSelf().stream()
-            .filter(d -> !d.getOriginClass().getPackageName().startsWith(feature))
-            .forEach(d -> events.add(SimpleConditionEvent.violated(d, d.getDescription())));
+      public void check(JavaClass javaClass, ConditionEvents events) {
+        String feature =
+            javaClass.getPackageName().substring(0, javaClass.getPackageName().lastIndexOf('.'));
+        javaClass.getDirectDependenciesToSelf().stream()
+            .filter(dependency -> !dependency.getOriginClass().getPackageName().startsWith(feature))
+            .forEach(
+                dependency ->
+                    events.add(
+                        SimpleConditionEvent.violated(dependency, dependency.getDescription())));
       }
     };
   }
@@ -82,9 +87,10 @@ class ArchitectureTest {
   private static ArchCondition<JavaClass> haveAField(String name) {
     return new ArchCondition<>("have a field " + name) {
       @Override
-      public void check(JavaClass c, ConditionEvents events) {
-        if (c.getAllFields().stream().noneMatch(f -> f.getName().equals(name))) {
-          events.add(SimpleConditionEvent.violated(c, c.getName() + " has no " + name));
+      public void check(JavaClass javaClass, ConditionEvents events) {
+        if (javaClass.getAllFields().stream().noneMatch(field -> field.getName().equals(name))) {
+          events.add(
+              SimpleConditionEvent.violated(javaClass, javaClass.getName() + " has no " + name));
         }
       }
     };

@@ -26,18 +26,18 @@ import tools.jackson.databind.node.ObjectNode;
 @ExtendWith(RunningApp.class)
 class ArchiveApiTest {
   private static int rows(String table, String client) throws Exception {
-    try (Connection c = RunningApp.bean(DataSource.class).getConnection();
-        PreparedStatement s =
-            c.prepareStatement(
+    try (Connection connection = RunningApp.bean(DataSource.class).getConnection();
+        PreparedStatement statement =
+            connection.prepareStatement(
                 "select count(*) from "
                     + table
                     + " where "
                     + (table.equals("client") ? "id" : "client_id")
                     + " = ?")) {
-      s.setObject(1, UUID.fromString(client));
-      try (ResultSet r = s.executeQuery()) {
-        r.next();
-        return r.getInt(1);
+      statement.setObject(1, UUID.fromString(client));
+      try (ResultSet set = statement.executeQuery()) {
+        set.next();
+        return set.getInt(1);
       }
     }
   }
@@ -220,8 +220,8 @@ class ArchiveApiTest {
   @AfterEach
   void ownThingsAreTakenOut() {
     JsonNode account = get("/api/account/file").body();
-    account.at("/variants").forEach(v -> delete("/api/variants/" + v.path("id").asString()));
-    account.at("/schools").forEach(s -> delete("/api/schools/" + s.path("id").asString()));
+    account.at("/variants").forEach(node -> delete("/api/variants/" + node.path("id").asString()));
+    account.at("/schools").forEach(node -> delete("/api/schools/" + node.path("id").asString()));
   }
 
   private static Answer bring(Visitor who, JsonNode file, Map<String, Object> more) {
@@ -232,31 +232,33 @@ class ArchiveApiTest {
 
   /** The file without when it was written. */
   private static JsonNode file(Visitor who, String client) {
-    Answer a = who.get("/api/clients/" + client + "/file");
-    assertThat(a.status()).as("%s", a.body()).isEqualTo(200);
-    return ((ObjectNode) a.body()).without("exportedAt");
+    Answer answer = who.get("/api/clients/" + client + "/file");
+    assertThat(answer.status()).as("%s", answer.body()).isEqualTo(200);
+    return ((ObjectNode) answer.body()).without("exportedAt");
   }
 
-  private static void erase(Kept c) {
-    assertThat(delete("/api/clients/" + c.id() + "?name=" + c.name().replace(" ", "%20")).status())
+  private static void erase(Kept kept) {
+    assertThat(
+            delete("/api/clients/" + kept.id() + "?name=" + kept.name().replace(" ", "%20"))
+                .status())
         .isEqualTo(204);
   }
 
   @Test
   void theFileHoldsEverythingAndErasingLeavesNothing() throws Exception {
-    Kept c = client();
-    Answer file = get("/api/clients/" + c.id() + "/file");
+    Kept kept = client();
+    Answer file = get("/api/clients/" + kept.id() + "/file");
     assertThat(file.at("/format").asString()).isEqualTo("istmo-archive");
     assertThat(file.at("/version").asInt()).isEqualTo(1);
-    assertThat(file.at("/gyms/0/name").asString()).isEqualTo(c.gym());
+    assertThat(file.at("/gyms/0/name").asString()).isEqualTo(kept.gym());
     assertThat(file.at("/gyms/0/measured/leg-press/railAngle").asDouble()).isEqualTo(40);
     assertThat(file.at("/gyms/0/plates")).hasSize(2);
     assertThat(file.at("/gyms")).as("only what is named").hasSize(1);
-    assertThat(file.at("/variants/0/id").asString()).isEqualTo(c.variant());
+    assertThat(file.at("/variants/0/id").asString()).isEqualTo(kept.variant());
     assertThat(file.at("/variants")).hasSize(1);
-    assertThat(file.at("/schools/0/id").asString()).isEqualTo(c.school());
+    assertThat(file.at("/schools/0/id").asString()).isEqualTo(kept.school());
     JsonNode of = file.at("/clients/0");
-    assertThat(of.at("/name").asString()).isEqualTo(c.name());
+    assertThat(of.at("/name").asString()).isEqualTo(kept.name());
     assertThat(of.at("/cautions/1/clearedBy").asString()).isEqualTo("A clinician");
     assertThat(of.at("/restrictions/0/kneeMaxDeg").asDouble()).isEqualTo(120);
     assertThat(of.at("/measurements/0/value").asDouble()).isEqualTo(0.43);
@@ -275,13 +277,13 @@ class ArchiveApiTest {
         .isEqualTo(40);
     assertThat(of.at("/sessions/1/aim/SOL").asInt()).isEqualTo(2);
     assertThat(of.at("/weeks/0/plan/days/0/bouts/0/0/candidateId").asString())
-        .isEqualTo(c.variant());
+        .isEqualTo(kept.variant());
 
-    assertThat(delete("/api/clients/" + c.id() + "?name=Somebody").fault("name"))
+    assertThat(delete("/api/clients/" + kept.id() + "?name=Somebody").fault("name"))
         .contains("nothing was erased");
-    assertThat(get("/api/clients/" + c.id()).status()).isEqualTo(200);
-    erase(c);
-    assertThat(get("/api/clients/" + c.id()).status()).isEqualTo(404);
+    assertThat(get("/api/clients/" + kept.id()).status()).isEqualTo(200);
+    erase(kept);
+    assertThat(get("/api/clients/" + kept.id()).status()).isEqualTo(404);
     for (String table :
         List.of(
             "client",
@@ -293,26 +295,27 @@ class ArchiveApiTest {
             "series",
             "machine_mark",
             "lesson_answer")) {
-      assertThat(rows(table, c.id())).as(table).isZero();
+      assertThat(rows(table, kept.id())).as(table).isZero();
     }
   }
 
   @Test
   void whatWentOutAndWasErasedComesInAgainAsItWas() {
-    Kept c = client();
-    JsonNode file = file(RunningApp.owner(), c.id());
-    erase(c);
+    Kept kept = client();
+    JsonNode file = file(RunningApp.owner(), kept.id());
+    erase(kept);
     Answer preview = post("/api/archives/preview", Map.of("text", file.toString()));
     assertThat(preview.at("/ready").asBoolean()).as("%s", preview.body()).isTrue();
     assertThat(preview.at("/clients/0/sets").asInt()).isEqualTo(3);
     assertThat(preview.at("/gyms/0/gymId").isString()).as("the gym is here already").isTrue();
     assertThat(get("/api/clients").body().toString())
         .as("looking keeps nothing")
-        .doesNotContain(c.name());
+        .doesNotContain(kept.name());
     Answer in = bring(RunningApp.owner(), file, Map.of());
     assertThat(in.status()).as("%s", in.body()).isEqualTo(201);
     assertThat(in.at("/sets").asInt()).isEqualTo(3);
-    assertThat(file(RunningApp.owner(), in.at("/clients/" + c.name()).asString())).isEqualTo(file);
+    assertThat(file(RunningApp.owner(), in.at("/clients/" + kept.name()).asString()))
+        .isEqualTo(file);
   }
 
   /**
@@ -321,23 +324,23 @@ class ArchiveApiTest {
    */
   @Test
   void anAccountGoesToAnotherCoach() {
-    Kept c = client();
+    Kept kept = client();
     Visitor next =
         RunningApp.anotherCoach("successor" + UUID.randomUUID().toString().substring(0, 8));
-    JsonNode file = file(RunningApp.owner(), c.id());
+    JsonNode file = file(RunningApp.owner(), kept.id());
     Answer in = bring(next, file, Map.of());
     assertThat(in.status()).as("%s", in.body()).isEqualTo(201);
     JsonNode account = next.get("/api/account/file").body();
     assertThat(account.at("/clients")).hasSize(1);
     assertThat(account.at("/clients/0/sessions/0/items/0/candidateId").asString())
         .isEqualTo(account.at("/variants/0/id").asString())
-        .isNotEqualTo(c.variant());
+        .isNotEqualTo(kept.variant());
     assertThat(account.at("/clients/0/answers/0/subject").asString())
         .isEqualTo(account.at("/variants/0/id").asString());
     assertThat(account.at("/clients/0/weeks/0/brief/school").asString())
         .isEqualTo(account.at("/schools/0/id").asString());
     String ids = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}";
-    String gymAndNames = c.name() + "|" + c.gym();
+    String gymAndNames = kept.name() + "|" + kept.gym();
     assertThat(
             JsonMapper.shared()
                 .readTree(
@@ -349,7 +352,7 @@ class ArchiveApiTest {
             JsonMapper.shared()
                 .readTree(file.toString().replaceAll("(?!" + gymAndNames + ")" + ids, "ID")));
     assertThat(
-            next.get("/api/clients/" + in.at("/clients/" + c.name()).asString() + "/record")
+            next.get("/api/clients/" + in.at("/clients/" + kept.name()).asString() + "/record")
                 .at("/series"))
         .as("the record reads it")
         .hasSize(2);
@@ -357,21 +360,24 @@ class ArchiveApiTest {
 
   @Test
   void aNameThatIsTakenIsAskedFor() {
-    Kept c = client();
-    JsonNode file = file(RunningApp.owner(), c.id());
+    Kept kept = client();
+    JsonNode file = file(RunningApp.owner(), kept.id());
     Answer preview = post("/api/archives/preview", Map.of("text", file.toString()));
     assertThat(preview.at("/clients/0/taken").asBoolean()).isTrue();
     assertThat(preview.at("/ready").asBoolean()).isFalse();
-    assertThat(bring(RunningApp.owner(), file, Map.of()).fault("names." + c.name()))
+    assertThat(bring(RunningApp.owner(), file, Map.of()).fault("names." + kept.name()))
         .contains("another name, or leave this one out");
-    Answer left = bring(RunningApp.owner(), file, Map.of("names", Map.of(c.name(), "")));
+    Answer left = bring(RunningApp.owner(), file, Map.of("names", Map.of(kept.name(), "")));
     assertThat(left.status()).isEqualTo(201);
     assertThat(left.at("/clients").size()).isZero();
     Answer twin =
-        bring(RunningApp.owner(), file, Map.of("names", Map.of(c.name(), "Twin of " + c.name())));
+        bring(
+            RunningApp.owner(),
+            file,
+            Map.of("names", Map.of(kept.name(), "Twin of " + kept.name())));
     assertThat(twin.at("/sets").asInt()).isEqualTo(3);
-    JsonNode before = file(RunningApp.owner(), c.id());
-    JsonNode other = file(RunningApp.owner(), twin.at("/clients/" + c.name()).asString());
+    JsonNode before = file(RunningApp.owner(), kept.id());
+    JsonNode other = file(RunningApp.owner(), twin.at("/clients/" + kept.name()).asString());
     assertThat(before).as("the first one is untouched").isEqualTo(file);
     assertThat(other.at("/variants"))
         .as("the own variant is the one that is here")
@@ -382,11 +388,11 @@ class ArchiveApiTest {
 
   @Test
   void everyFaultHasItsPlaceAndNothingComesIn() {
-    Kept c = client();
+    Kept kept = client();
     String good =
-        file(RunningApp.owner(), c.id())
+        file(RunningApp.owner(), kept.id())
             .toString()
-            .replace(c.name(), "Broken " + UUID.randomUUID());
+            .replace(kept.name(), "Broken " + UUID.randomUUID());
     ObjectNode broken = (ObjectNode) JsonMapper.shared().readTree(good);
     ((ObjectNode) broken.at("/clients/0/sessions/0/items/0/sets/0")).put("loadKg", -5);
     ((ObjectNode) broken.at("/clients/0/sessions/2/items/0/sets/0/pain")).put("level", 11);
@@ -396,8 +402,8 @@ class ArchiveApiTest {
     ((ObjectNode) broken.at("/clients/0/weeks/0/plan/days/0")).put("weekday", 9);
     ((ObjectNode) broken.at("/clients/0/marks/0")).put("changedAt", "+100000-01-01T00:00:00Z");
     ((ObjectNode) broken.at("/gyms/0/measured/leg-press")).put("railAngle", 400);
-    Answer a = bring(RunningApp.owner(), broken, Map.of());
-    assertThat(a.status()).isEqualTo(422);
+    Answer answer = bring(RunningApp.owner(), broken, Map.of());
+    assertThat(answer.status()).isEqualTo(422);
     for (String field :
         List.of(
             "clients[0].sessions[0].items[0].sets[0].loadKg",
@@ -408,7 +414,7 @@ class ArchiveApiTest {
             "clients[0].weeks[0].plan.days[0].weekday",
             "clients[0].marks[0].changedAt",
             "gyms[0].measured.leg-press.railAngle")) {
-      assertThat(a.fault(field)).as(field + " in " + a.body()).isNotBlank();
+      assertThat(answer.fault(field)).as(field + " in " + answer.body()).isNotBlank();
     }
     assertThat(get("/api/clients").body().toString()).doesNotContain("Broken");
     assertThat(
@@ -458,15 +464,17 @@ class ArchiveApiTest {
                 .fault("format"))
         .contains("istmo-archive");
     assertThat(
-            post("/api/archives", Map.of("text", good, "gyms", Map.of(c.gym(), UUID.randomUUID())))
-                .fault("gyms." + c.gym()))
+            post(
+                    "/api/archives",
+                    Map.of("text", good, "gyms", Map.of(kept.gym(), UUID.randomUUID())))
+                .fault("gyms." + kept.gym()))
         .contains("which of your gyms");
   }
 
   @Test
   void theRecordGoesOutAsATableAndInAgain() {
-    Kept c = client();
-    String csv = RunningApp.text(RunningApp.owner(), "/api/clients/" + c.id() + "/record.csv");
+    Kept kept = client();
+    String csv = RunningApp.text(RunningApp.owner(), "/api/clients/" + kept.id() + "/record.csv");
     assertThat(csv.lines()).hasSize(4);
     assertThat(csv).startsWith("day,time_utc,gym,exercise,candidate,").contains("ANKLE,2");
     Map<String, Object> intake = ClientAndGymApiTest.intake("Table " + UUID.randomUUID());

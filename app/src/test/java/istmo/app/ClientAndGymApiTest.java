@@ -132,9 +132,9 @@ class ClientAndGymApiTest {
     order
         .at("/entries")
         .forEach(
-            e -> {
-              if (e.path("setup").has("kneeDepth")) {
-                assertThat(e.path("setup").path("kneeDepth").asDouble()).isLessThanOrEqualTo(90);
+            node -> {
+              if (node.path("setup").has("kneeDepth")) {
+                assertThat(node.path("setup").path("kneeDepth").asDouble()).isLessThanOrEqualTo(90);
               }
             });
     input.put("cautions", List.of(Map.of("caution", "KNEE_REPLACEMENT", "clearedBy", "Dr Amsel")));
@@ -211,11 +211,11 @@ class ClientAndGymApiTest {
     client.put("statureM", 9);
     client.put("profile", Map.of("likes", List.of("no-such"), "notes", ""));
     client.put("pain", List.of(Map.of("movements", List.of())));
-    Answer a = post("/api/clients", client);
-    assertThat(a.fault("name")).contains("visible");
-    assertThat(a.fault("statureM")).contains("1.3 to 2.2");
-    assertThat(a.fault("pain.joint")).contains("needed");
-    assertThat(a.at("/faults")).hasSize(4);
+    Answer answer = post("/api/clients", client);
+    assertThat(answer.fault("name")).contains("visible");
+    assertThat(answer.fault("statureM")).contains("1.3 to 2.2");
+    assertThat(answer.fault("pain.joint")).contains("needed");
+    assertThat(answer.at("/faults")).hasSize(4);
 
     Answer gym = post("/api/gyms", Map.of("name", "", "equipment", List.of("no-such")));
     assertThat(gym.fault("name")).contains("visible");

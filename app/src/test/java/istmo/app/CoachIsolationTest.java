@@ -209,7 +209,7 @@ class CoachIsolationTest {
     IDS.put("variant", variant[1]);
     IDS.put("school", school);
     IDS.put("exercise", exercise);
-    assertThat(IDS.values()).allMatch(v -> !v.isEmpty());
+    assertThat(IDS.values()).allMatch(value -> !value.isEmpty());
     before = everything();
     ownClient =
         post("/api/clients", ClientAndGymApiTest.intake("Own " + UUID.randomUUID()))
@@ -504,10 +504,10 @@ class CoachIsolationTest {
     assertThat(all).hasSizeGreaterThan(30);
     return all.stream()
         .filter(
-            e ->
-                !WITHOUT_DATA.contains(e)
-                    && !LISTS.contains(e)
-                    && !e.contains("/api/gadget-links"));
+            exercise ->
+                !WITHOUT_DATA.contains(exercise)
+                    && !LISTS.contains(exercise)
+                    && !exercise.contains("/api/gadget-links"));
   }
 
   @ParameterizedTest

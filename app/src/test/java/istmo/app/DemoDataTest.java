@@ -33,8 +33,8 @@ class DemoDataTest {
   void itIsLoadedOnce() {
     try (ConfigurableApplicationContext first = start()) {
       var clients = asCoach(first, () -> first.getBean(istmo.app.clients.Clients.class).all());
-      assertThat(clients).hasSize(12).anyMatch(c -> c.name().equals("Oda Fenwick"));
-      clients.forEach(c -> assertThat(c.intake().body()).isNotNull());
+      assertThat(clients).hasSize(12).anyMatch(client -> client.name().equals("Oda Fenwick"));
+      clients.forEach(client -> assertThat(client.intake().body()).isNotNull());
       assertThat(
               asCoach(
                   first,
@@ -43,7 +43,7 @@ class DemoDataTest {
                           .getBean(istmo.app.plans.PlanStore.class)
                           .list(java.util.Optional.empty())))
           .singleElement()
-          .satisfies(w -> assertThat(w.document().week().items()).hasSizeGreaterThan(3));
+          .satisfies(line -> assertThat(line.document().week().items()).hasSizeGreaterThan(3));
       var plans = first.getBean(istmo.app.sessions.SessionReader.class);
       assertThat(asCoach(first, () -> plans.list(java.util.Optional.empty())))
           .hasSize(33)

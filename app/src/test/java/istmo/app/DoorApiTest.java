@@ -16,10 +16,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** What comes to the door in no shape that was meant is refused plainly, and nothing breaks. */
 @ExtendWith(RunningApp.class)
 class DoorApiTest {
-  private static void isRefused(Answer a, int status) {
-    assertThat(a.status()).as("%s", a).isEqualTo(status);
-    assertThat(a.contentType()).contains("problem+json");
-    assertThat(a.at("/detail").asString()).isNotEmpty();
+  private static void isRefused(Answer answer, int status) {
+    assertThat(answer.status()).as("%s", answer).isEqualTo(status);
+    assertThat(answer.contentType()).contains("problem+json");
+    assertThat(answer.at("/detail").asString()).isNotEmpty();
   }
 
   /** A session's cookie that holds a zero byte cannot even be looked for in the database. */
@@ -51,29 +51,29 @@ class DoorApiTest {
 
   @Test
   void aGapInAListNamesTheList() {
-    Answer a =
+    Answer answer =
         RunningApp.put(
             "/api/gyms/" + UUID.randomUUID() + "/machines/leg-press/pulls",
             Map.of("version", 0, "pulls", Collections.singletonList(null)));
-    isRefused(a, 400);
-    assertThat(a.fault("pulls[0]")).isEqualTo("is empty");
+    isRefused(answer, 400);
+    assertThat(answer.fault("pulls[0]")).isEqualTo("is empty");
   }
 
   @Test
   void aNumberIsNoWordOfAList() {
-    Answer a =
+    Answer answer =
         RunningApp.post(
             "/api/clients", Map.of("name", "Ada", "sex", 0, "statureCm", 170, "massKg", 70));
-    isRefused(a, 400);
-    assertThat(a.fault("sex")).isNotNull();
+    isRefused(answer, 400);
+    assertThat(answer.fault("sex")).isNotNull();
   }
 
   @ParameterizedTest
   @ValueSource(strings = {"a\\u0000b", "half \\ud800 of a character"})
   void textThatCannotBeKeptIsRefused(String name) {
-    Answer a = RunningApp.post("/api/gyms", "{\"name\":\"" + name + "\",\"equipment\":[]}");
-    isRefused(a, 400);
-    assertThat(a.fault("name")).contains("character that cannot be kept");
+    Answer answer = RunningApp.post("/api/gyms", "{\"name\":\"" + name + "\",\"equipment\":[]}");
+    isRefused(answer, 400);
+    assertThat(answer.fault("name")).contains("character that cannot be kept");
   }
 
   /** A body of 5 MB is refused before it is read; a file may be longer. */
@@ -104,7 +104,7 @@ class DoorApiTest {
     for (int k = 0; k < 20_000; k++) {
       keys.add("\"k" + k + "\":1");
     }
-    Answer a =
+    Answer answer =
         RunningApp.visitor()
             .post(
                 "/api/analyses",
@@ -112,7 +112,7 @@ class DoorApiTest {
                     + "\"setup\":{"
                     + String.join(",", keys)
                     + "}}");
-    assertThat(a.status()).isEqualTo(422);
-    assertThat(a.at("/faults").size()).isEqualTo(20_000);
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.at("/faults").size()).isEqualTo(20_000);
   }
 }

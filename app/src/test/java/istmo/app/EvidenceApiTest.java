@@ -52,7 +52,7 @@ class EvidenceApiTest {
 
   private static List<String> ids(JsonNode entries) {
     List<String> ids = new ArrayList<>();
-    entries.forEach(e -> ids.add(e.at("/candidateId").asString()));
+    entries.forEach(node -> ids.add(node.at("/candidateId").asString()));
     return ids;
   }
 
@@ -77,10 +77,11 @@ class EvidenceApiTest {
     Answer order = post("/api/orders", brief(Map.of()));
     assertThat(order.status()).isEqualTo(200);
     boolean cited = false;
-    for (JsonNode e : order.at("/entries")) {
+    for (JsonNode node : order.at("/entries")) {
       cited |=
-          e.at("/studies").size() > 0 && e.at("/studies/0/citation").asString().matches(".*\\d{4}");
-      assertThat(e.at("/mechanics/BFL").isNumber()).isTrue();
+          node.at("/studies").size() > 0
+              && node.at("/studies/0/citation").asString().matches(".*\\d{4}");
+      assertThat(node.at("/mechanics/BFL").isNumber()).isTrue();
     }
     assertThat(cited).isTrue();
     assertThat(order.at("/entries/1/raise").size()).isPositive();
@@ -172,19 +173,20 @@ class EvidenceApiTest {
   void claimsHaveVerdictsAndFindingsThatExist() {
     JsonNode findings = get("/api/studies").body();
     List<String> known = new ArrayList<>();
-    findings.forEach(f -> known.add(f.at("/id").asString()));
+    findings.forEach(node -> known.add(node.at("/id").asString()));
     assertThat(known).hasSizeGreaterThanOrEqualTo(120);
     JsonNode claims = get("/api/claims").body();
     assertThat(claims.size()).isGreaterThanOrEqualTo(50);
     List<String> ids = new ArrayList<>();
-    claims.forEach(c -> ids.add(c.at("/id").asString()));
+    claims.forEach(node -> ids.add(node.at("/id").asString()));
     claims.forEach(
-        c -> {
+        node -> {
           for (String kind : List.of("supporting", "opposing", "bearing")) {
-            c.at("/" + kind).forEach(f -> assertThat(known).contains(f.asString()));
+            node.at("/" + kind)
+                .forEach(jsonNode -> assertThat(known).contains(jsonNode.asString()));
           }
-          if (c.has("against")) {
-            assertThat(ids).contains(c.at("/against").asString());
+          if (node.has("against")) {
+            assertThat(ids).contains(node.at("/against").asString());
           }
         });
     assertThat(get("/api/claims?school=squeeze").body()).isNotEqualTo(claims);
@@ -194,13 +196,13 @@ class EvidenceApiTest {
   /** Both sides of a claim can be put on the bench as they are. */
   @Test
   void aClaimsSidesGoOnTheBench() {
-    for (JsonNode c : get("/api/claims").body()) {
-      if (c.at("/id").asString().startsWith("squat-wide")) {
+    for (JsonNode node : get("/api/claims").body()) {
+      if (node.at("/id").asString().startsWith("squat-wide")) {
         for (String side : List.of("first", "second")) {
           Map<String, Object> setup = new LinkedHashMap<>();
-          c.at("/" + side + "/setup")
+          node.at("/" + side + "/setup")
               .properties()
-              .forEach(e -> setup.put(e.getKey(), e.getValue().asDouble()));
+              .forEach(entry -> setup.put(entry.getKey(), entry.getValue().asDouble()));
           Answer bench =
               post(
                   "/api/bench",
@@ -211,10 +213,10 @@ class EvidenceApiTest {
                               "clientId",
                               client,
                               "candidateId",
-                              c.at("/" + side + "/candidateId").asString(),
+                              node.at("/" + side + "/candidateId").asString(),
                               "setup",
                               setup))));
-          assertThat(bench.status()).as(c.at("/id").asString()).isEqualTo(200);
+          assertThat(bench.status()).as(node.at("/id").asString()).isEqualTo(200);
         }
       }
     }

@@ -106,16 +106,16 @@ class FloorApiTest {
         Map.of("device", device, "sentAt", Instant.now().toString(), "changes", changes));
   }
 
-  private static String outcome(Answer a, int k) {
-    assertThat(a.status()).as("%s", a.body()).isEqualTo(200);
-    return a.at("/results/" + k + "/outcome").asString();
+  private static String outcome(Answer answer, int k) {
+    assertThat(answer.status()).as("%s", answer.body()).isEqualTo(200);
+    return answer.at("/results/" + k + "/outcome").asString();
   }
 
   private static JsonNode stored(String id) {
-    for (JsonNode i : get("/api/floor/" + session).at("/items")) {
-      for (JsonNode s : i.path("sets")) {
-        if (s.path("id").asString().equals(id)) {
-          return s;
+    for (JsonNode node : get("/api/floor/" + session).at("/items")) {
+      for (JsonNode jsonNode : node.path("sets")) {
+        if (jsonNode.path("id").asString().equals(id)) {
+          return jsonNode;
         }
       }
     }
@@ -125,20 +125,20 @@ class FloorApiTest {
   @Test
   void theWalkHasAllThatIsNeededWithoutANetwork() {
     Answer walk = get("/api/floor/" + session);
-    JsonNode x = walk.at("/items/0/exercise");
-    assertThat(x.path("name").asString()).isEqualTo("Leg extension, upright");
-    assertThat(x.path("steps").size()).isGreaterThanOrEqualTo(4);
-    assertThat(x.path("cues").size()).isPositive();
-    assertThat(x.path("stopSigns").size()).isPositive();
-    assertThat(x.path("loads").size()).isGreaterThan(5);
-    assertThat(x.path("swaps"))
+    JsonNode node = walk.at("/items/0/exercise");
+    assertThat(node.path("name").asString()).isEqualTo("Leg extension, upright");
+    assertThat(node.path("steps").size()).isGreaterThanOrEqualTo(4);
+    assertThat(node.path("cues").size()).isPositive();
+    assertThat(node.path("stopSigns").size()).isPositive();
+    assertThat(node.path("loads").size()).isGreaterThan(5);
+    assertThat(node.path("swaps"))
         .as("three, worked out beforehand")
         .hasSize(3)
         .allSatisfy(
-            s -> {
-              assertThat(s.path("exercise").path("steps").size()).isPositive();
-              assertThat(s.path("exercise").path("swaps")).isEmpty();
-              assertThat(s.path("candidateId").asString())
+            jsonNode -> {
+              assertThat(jsonNode.path("exercise").path("steps").size()).isPositive();
+              assertThat(jsonNode.path("exercise").path("swaps")).isEmpty();
+              assertThat(jsonNode.path("candidateId").asString())
                   .as("another machine")
                   .doesNotStartWith("leg-extension/");
             });
@@ -229,7 +229,7 @@ class FloorApiTest {
   @Test
   void whatCannotBeTakenSaysWhyAndHoldsNothingUp() {
     String good = UUID.randomUUID().toString();
-    Answer a =
+    Answer answer =
         send(
             "phone",
             List.of(
@@ -245,12 +245,12 @@ class FloorApiTest {
                         9)),
                 Map.of("set", set(good, 1, 0, 9)),
                 Map.of()));
-    assertThat(outcome(a, 0)).isEqualTo("REFUSED");
-    assertThat(a.at("/results/0/detail").asString())
+    assertThat(outcome(answer, 0)).isEqualTo("REFUSED");
+    assertThat(answer.at("/results/0/detail").asString())
         .contains("repetitions: 900 is not within 1 to 200");
-    assertThat(outcome(a, 1)).isEqualTo("REFUSED");
-    assertThat(outcome(a, 2)).isEqualTo("STORED");
-    assertThat(outcome(a, 3)).isEqualTo("REFUSED");
+    assertThat(outcome(answer, 1)).isEqualTo("REFUSED");
+    assertThat(outcome(answer, 2)).isEqualTo("STORED");
+    assertThat(outcome(answer, 3)).isEqualTo("REFUSED");
     assertThat(stored(good)).isNotNull();
     assertThat(
             post("/api/floor/changes", Map.of("device", "phone", "changes", List.of()))
@@ -279,16 +279,16 @@ class FloorApiTest {
 
   @Test
   void aSwapTakesThePlaceOnceHoweverOftenItIsSent() {
-    String s = begin();
-    String old = pin(s, "leg-extension/upright");
-    JsonNode swap = get("/api/floor/" + s).at("/items/0/exercise/swaps/0");
+    String text = begin();
+    String old = pin(text, "leg-extension/upright");
+    JsonNode swap = get("/api/floor/" + text).at("/items/0/exercise/swaps/0");
     String id = UUID.randomUUID().toString();
     Map<String, Object> message =
         Map.of(
             "item",
             Map.of(
                 "sessionId",
-                s,
+                text,
                 "itemId",
                 id,
                 "candidateId",
@@ -302,11 +302,12 @@ class FloorApiTest {
                 send(
                     "phone",
                     List.of(
-                        message, Map.of("set", set(s, id, UUID.randomUUID().toString(), 1, 0, 8)))),
+                        message,
+                        Map.of("set", set(text, id, UUID.randomUUID().toString(), 1, 0, 8)))),
                 1))
         .isEqualTo("STORED");
     assertThat(outcome(send("phone", List.of(message)), 0)).isEqualTo("STORED");
-    JsonNode items = get("/api/floor/" + s).at("/items");
+    JsonNode items = get("/api/floor/" + text).at("/items");
     assertThat(items).as("the one swapped away had no set").hasSize(1);
     assertThat(items.get(0).path("exercise").path("candidateId").asString())
         .isEqualTo(swap.path("candidateId").asString());
@@ -315,8 +316,8 @@ class FloorApiTest {
 
   @Test
   void marksAreRememberedAndTheNewerStays() {
-    String s = begin();
-    pin(s, "seated-leg-curl/usual");
+    String text = begin();
+    pin(text, "seated-leg-curl/usual");
     Instant now = Instant.now();
     Map<String, Object> newer =
         Map.of(
@@ -347,7 +348,7 @@ class FloorApiTest {
                 "at",
                 now.minusSeconds(30).toString()));
     send("phone", List.of(newer, older, newer));
-    assertThat(get("/api/floor/" + s).at("/items/0/exercise/mark").asString())
+    assertThat(get("/api/floor/" + text).at("/items/0/exercise/mark").asString())
         .isEqualTo("Seat 4 · pad 2");
     String another = begin();
     pin(another, "seated-leg-curl/usual");
@@ -370,10 +371,10 @@ class FloorApiTest {
         List.of(Map.of("finish", Map.of("sessionId", first, "at", Instant.now().toString()))));
     String next = begin();
     pin(next, "standing-calf-raise/usual");
-    JsonNode x = get("/api/floor/" + next).at("/items/0/exercise");
-    assertThat(x.path("last").path("sets")).hasSize(3);
-    assertThat(x.path("rule").asString()).isIn("LOAD", "STEP_TOO_LARGE");
-    assertThat(x.path("basis").asString()).contains("kg");
+    JsonNode node = get("/api/floor/" + next).at("/items/0/exercise");
+    assertThat(node.path("last").path("sets")).hasSize(3);
+    assertThat(node.path("rule").asString()).isIn("LOAD", "STEP_TOO_LARGE");
+    assertThat(node.path("basis").asString()).contains("kg");
     assertThat(get("/api/sessions/" + first).body().has("finishedAt")).isTrue();
   }
 
@@ -414,9 +415,9 @@ class FloorApiTest {
                         "at",
                         Instant.now().toString())),
                 Map.of("finish", Map.of("sessionId", session, "at", Instant.now().toString()))));
-    Answer a = other.post("/api/floor/changes", body);
+    Answer answer = other.post("/api/floor/changes", body);
     for (int k = 0; k < 4; k++) {
-      assertThat(outcome(a, k)).isEqualTo("REFUSED");
+      assertThat(outcome(answer, k)).isEqualTo("REFUSED");
     }
     assertThat(other.get("/api/floor/" + session).status()).isEqualTo(404);
     assertThat(get("/api/floor/" + session).at("/items").toString()).isEqualTo(before);
@@ -431,15 +432,15 @@ class FloorApiTest {
   @ValueSource(ints = {1, 2, 3, 4, 5, 6})
   void anyInterleavingGivesTheSameRecord(int seed) throws Exception {
     Random random = new Random(seed);
-    String s = begin();
-    String i = pin(s, "leg-press/high");
+    String text = begin();
+    String i = pin(text, "leg-press/high");
     Map<String, int[]> wanted = new LinkedHashMap<>(); // repetitions, removed
     List<Map<String, Object>> messages = new ArrayList<>();
     for (int n = 0; n < 12; n++) {
       String id = UUID.randomUUID().toString();
       int revisions = 1 + random.nextInt(4);
       for (int r = 1; r <= revisions; r++) {
-        Map<String, Object> m = set(s, i, id, r, r - 1, 1 + random.nextInt(20));
+        Map<String, Object> m = set(text, i, id, r, r - 1, 1 + random.nextInt(20));
         boolean removed = r > 1 && random.nextInt(4) == 0;
         m.put("removed", removed);
         wanted.put(id, new int[] {(Integer) m.get("repetitions"), removed ? 1 : 0});
@@ -469,11 +470,11 @@ class FloorApiTest {
       threads.shutdown();
     }
     Map<String, Integer> found = new HashMap<>();
-    get("/api/floor/" + s)
+    get("/api/floor/" + text)
         .at("/items/0/sets")
         .forEach(
-            x ->
-                assertThat(found.put(x.path("id").asString(), x.path("repetitions").asInt()))
+            node ->
+                assertThat(found.put(node.path("id").asString(), node.path("repetitions").asInt()))
                     .as("once")
                     .isNull());
     wanted.forEach(
@@ -483,12 +484,12 @@ class FloorApiTest {
 
   /** What has to be sent again. */
   private static List<Map<String, Object>> again(List<Map<String, Object>> part) {
-    Answer a = send("phone", part);
+    Answer answer = send("phone", part);
     List<Map<String, Object>> left = new ArrayList<>();
     for (int k = 0; k < part.size(); k++) {
-      String o = outcome(a, k);
-      assertThat(o).isIn("STORED", "SAME", "STALE", "AGAIN");
-      if (o.equals("AGAIN")) {
+      String other = outcome(answer, k);
+      assertThat(other).isIn("STORED", "SAME", "STALE", "AGAIN");
+      if (other.equals("AGAIN")) {
         left.add(part.get(k));
       }
     }

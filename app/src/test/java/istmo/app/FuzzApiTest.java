@@ -73,26 +73,28 @@ class FuzzApiTest {
   private static Stream<Operation> operations() {
     return api.path("paths").properties().stream()
         .flatMap(
-            p ->
-                p.getValue().properties().stream()
-                    .map(o -> new Operation(o.getKey().toUpperCase(), p.getKey(), o.getValue())))
-        .filter(o -> LEFT_OUT.stream().noneMatch(o.path()::contains));
+            entry ->
+                entry.getValue().properties().stream()
+                    .map(
+                        o -> new Operation(o.getKey().toUpperCase(), entry.getKey(), o.getValue())))
+        .filter(operation -> LEFT_OUT.stream().noneMatch(operation.path()::contains));
   }
 
   @Test
   void nothingBreaksAndEveryRefusalIsPlain() {
     List<String> faults = new ArrayList<>();
     int asked = 0;
-    for (Operation o : operations().toList()) {
+    for (Operation operation : operations().toList()) {
       for (int k = 0; k < TRIES; k++) {
-        String address = address(o);
-        Object body = body(o);
-        Answer a = RunningApp.send(o.method(), address, body);
+        String address = address(operation);
+        Object body = body(operation);
+        Answer answer = RunningApp.send(operation.method(), address, body);
         asked++;
-        if (a.status() >= 500
-            || (a.status() >= 400 && !a.contentType().contains("problem+json"))
-            || (List.of(400, 422).contains(a.status()) && !names(a))) {
-          faults.add(o.method() + " " + address + " " + brief(body) + " -> " + brief(a));
+        if (answer.status() >= 500
+            || (answer.status() >= 400 && !answer.contentType().contains("problem+json"))
+            || (List.of(400, 422).contains(answer.status()) && !names(answer))) {
+          faults.add(
+              operation.method() + " " + address + " " + brief(body) + " -> " + brief(answer));
         }
       }
     }
@@ -101,19 +103,19 @@ class FuzzApiTest {
   }
 
   /** A refusal before any reading, by the firewall, has only the address to name. */
-  private static boolean names(Answer a) {
-    return a.at("/faults").size() > 0 || a.at("/detail").asString().contains("address");
+  private static boolean names(Answer answer) {
+    return answer.at("/faults").size() > 0 || answer.at("/detail").asString().contains("address");
   }
 
-  private String address(Operation o) {
-    String path = o.path();
+  private String address(Operation operation) {
+    String path = operation.path();
     List<String> query = new ArrayList<>();
-    for (JsonNode p : o.said().path("parameters")) {
-      Object value = value(p.path("schema"), 0);
+    for (JsonNode node : operation.said().path("parameters")) {
+      Object value = value(node.path("schema"), 0);
       String text =
           URLEncoder.encode(String.valueOf(value), StandardCharsets.UTF_8).replace("+", "%20");
-      String name = p.path("name").asString();
-      if (p.path("in").asString().equals("path")) {
+      String name = node.path("name").asString();
+      if (node.path("in").asString().equals("path")) {
         path = path.replace("{" + name + "}", text.isEmpty() ? "x" : text);
       } else if (random.nextDouble() < 0.85) {
         query.add(name + "=" + text);
@@ -122,8 +124,8 @@ class FuzzApiTest {
     return path + (query.isEmpty() ? "" : "?" + String.join("&", query));
   }
 
-  private @Nullable Object body(Operation o) {
-    JsonNode content = o.said().path("requestBody").path("content");
+  private @Nullable Object body(Operation operation) {
+    JsonNode content = operation.said().path("requestBody").path("content");
     return content.isMissingNode() || content.isEmpty()
         ? null
         : value(content.properties().iterator().next().getValue().path("schema"), 0);
@@ -175,9 +177,9 @@ class FuzzApiTest {
         .path("properties")
         .properties()
         .forEach(
-            p -> {
+            entry -> {
               if (random.nextDouble() < 0.85) {
-                object.put(p.getKey(), value(p.getValue(), depth + 1));
+                object.put(entry.getKey(), value(entry.getValue(), depth + 1));
               }
             });
     JsonNode others = schema.path("additionalProperties");
@@ -191,8 +193,8 @@ class FuzzApiTest {
     return list.get(random.nextInt(list.size()));
   }
 
-  private static String brief(@Nullable Object o) {
-    String text = String.valueOf(o);
+  private static String brief(@Nullable Object value) {
+    String text = String.valueOf(value);
     return text.substring(0, Math.min(400, text.length()));
   }
 }

@@ -61,7 +61,7 @@ class GadgetApiTest {
   @Test
   void badLinesAreToldAndDoNotStopTheOthers() {
     String link = open("ANGLE");
-    Answer a =
+    Answer answer =
         lines(
             link,
             "{\"unit\":\"deg\",\"value\":44.8,\"t\":0}\n"
@@ -71,13 +71,13 @@ class GadgetApiTest {
                 + "{\"unit\":\"deg\",\"t\":300}\n"
                 + "x".repeat(5000)
                 + "\n{\"unit\":\"deg\",\"value\":45,\"t\":400}");
-    assertThat(a.at("/taken").asInt()).isEqualTo(2);
-    assertThat(a.at("/refused").size()).isEqualTo(5);
-    assertThat(a.at("/refused/1/fault").asString())
+    assertThat(answer.at("/taken").asInt()).isEqualTo(2);
+    assertThat(answer.at("/refused").size()).isEqualTo(5);
+    assertThat(answer.at("/refused/1/fault").asString())
         .contains("\"stone\" is not a unit of angle")
         .contains("deg");
-    assertThat(a.at("/refused/2/fault").asString()).contains("waits for angle");
-    assertThat(a.at("/refused/4/fault").asString()).contains("longer than 500");
+    assertThat(answer.at("/refused/2/fault").asString()).contains("waits for angle");
+    assertThat(answer.at("/refused/4/fault").asString()).contains("longer than 500");
     Answer state = get(link);
     assertThat(state.at("/last").asDouble()).isEqualTo(45);
     assertThat(state.body().has("stable")).isFalse();
@@ -116,14 +116,14 @@ class GadgetApiTest {
   private static String set(List<Sample> samples, String unit, double perUnit) {
     StringBuilder text = new StringBuilder();
     samples.forEach(
-        s ->
+        sample ->
             text.append(
                 String.format(
                     Locale.ROOT,
                     "{\"unit\":\"%s\",\"value\":%.4f,\"t\":%d}\n",
                     unit,
-                    s.position() * perUnit,
-                    Math.round(1000 * s.timeS()) + 1)));
+                    sample.position() * perUnit,
+                    Math.round(1000 * sample.timeS()) + 1)));
     return text.toString();
   }
 
@@ -148,15 +148,17 @@ class GadgetApiTest {
                 3),
             "cm",
             100));
-    Answer w = get(link + "/watched?loweringS=3&lowS=1");
-    assertThat(w.at("/repetitions")).hasSize(8);
-    assertThat(w.at("/repetitions/0/range").asDouble()).isCloseTo(0.5, within(0.02));
-    assertThat(w.at("/findings"))
-        .extracting(f -> f.path("kind").asString())
+    Answer answer = get(link + "/watched?loweringS=3&lowS=1");
+    assertThat(answer.at("/repetitions")).hasSize(8);
+    assertThat(answer.at("/repetitions/0/range").asDouble()).isCloseTo(0.5, within(0.02));
+    assertThat(answer.at("/findings"))
+        .extracting(node -> node.path("kind").asString())
         .containsExactly("SHORT_RANGE", "DROPPED_LOWERING", "MISSED_PAUSE");
-    assertThat(w.at("/rangeKept").asBoolean(true)).isFalse();
-    assertThat(w.at("/tempoKept").asBoolean(true)).isFalse();
-    assertThat(w.at("/trace").size()).as("the last twenty seconds, thinned").isBetween(150, 260);
+    assertThat(answer.at("/rangeKept").asBoolean(true)).isFalse();
+    assertThat(answer.at("/tempoKept").asBoolean(true)).isFalse();
+    assertThat(answer.at("/trace").size())
+        .as("the last twenty seconds, thinned")
+        .isBetween(150, 260);
     assertThat(get(link + "/watched?scheme=LOW_PARTIALS").body().has("rangeKept"))
         .as("partial ones were asked")
         .isFalse();
@@ -180,7 +182,7 @@ class GadgetApiTest {
     Answer turned = get(link + "/watched?turned=true&loweringS=2");
     assertThat(turned.at("/repetitions")).hasSize(5);
     assertThat(turned.at("/findings"))
-        .extracting(f -> f.path("kind").asString())
+        .extracting(node -> node.path("kind").asString())
         .containsExactly("SHORT_RANGE", "DROPPED_LOWERING");
   }
 

@@ -60,7 +60,8 @@ class ImportApiTest {
     assertThat(preview.at("/from").asString()).isEqualTo("2026-10-24");
     assertThat(preview.at("/exercises"))
         .anySatisfy(
-            e -> assertThat(e.path("candidateId").asString()).isEqualTo("seated-leg-curl/usual"));
+            node ->
+                assertThat(node.path("candidateId").asString()).isEqualTo("seated-leg-curl/usual"));
     assertThat(preview.at("/ready").asBoolean()).isFalse();
     assertThat(bring(client, text, Map.of()).fault("exercises.My own thing"))
         .contains("say which exercise it is");
@@ -87,21 +88,21 @@ class ImportApiTest {
                 .asDouble())
         .isEqualTo(40.5);
     assertThat(get("/api/sessions?clientId=" + client).body())
-        .allSatisfy(s -> assertThat(s.has("finishedAt")).isTrue());
+        .allSatisfy(node -> assertThat(node.has("finishedAt")).isTrue());
   }
 
   @Test
   void oneBrokenRowKeepsAllOut() {
     String client = client();
-    Answer a =
+    Answer answer =
         bring(
             client,
             "date,exercise,weight,reps\n"
                 + "2026-10-24,Back squat,60,8\n"
                 + "2026-10-24,Back squat,60,many\n",
             Map.of());
-    assertThat(a.status()).isEqualTo(422);
-    assertThat(a.fault("line 3, reps")).contains("many");
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.fault("line 3, reps")).contains("many");
     assertThat(get("/api/clients/" + client + "/record").at("/series")).isEmpty();
     assertThat(
             bring(
@@ -147,8 +148,8 @@ class ImportApiTest {
     Answer record = get("/api/clients/" + client + "/record");
     assertThat(record.at("/series")).hasSize(4);
     long sets = 0;
-    for (var s : record.at("/series")) {
-      sets += s.path("sets").asLong();
+    for (var node : record.at("/series")) {
+      sets += node.path("sets").asLong();
     }
     assertThat(sets).isEqualTo(100_000);
   }

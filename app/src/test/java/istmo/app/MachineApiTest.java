@@ -42,11 +42,11 @@ class MachineApiTest {
   }
 
   private static JsonNode detail(JsonNode machines, String item, String detail) {
-    for (JsonNode m : machines.path("machines")) {
-      if (m.path("item").asString().equals(item)) {
-        for (JsonNode d : m.path("details")) {
-          if (d.path("id").asString().equals(detail)) {
-            return d;
+    for (JsonNode node : machines.path("machines")) {
+      if (node.path("item").asString().equals(item)) {
+        for (JsonNode jsonNode : node.path("details")) {
+          if (jsonNode.path("id").asString().equals(detail)) {
+            return jsonNode;
           }
         }
       }
@@ -62,20 +62,23 @@ class MachineApiTest {
   private static List<Map<String, Object>> pulls() {
     List<Map<String, Object>> list = new ArrayList<>();
     for (double at : new double[] {10, 40, 70, 100}) {
-      for (Pull.Direction d : new Pull.Direction[] {Pull.Direction.UP, Pull.Direction.DOWN}) {
+      for (Pull.Direction direction :
+          new Pull.Direction[] {Pull.Direction.UP, Pull.Direction.DOWN}) {
         list.add(
             Map.of(
                 "at",
                 at,
                 "forceN",
                 StandIn.forceN(
-                    "leg-extension", GymEquipment.generic(Set.of()), new Pull(at, 0, 0.38, 40, d)),
+                    "leg-extension",
+                    GymEquipment.generic(Set.of()),
+                    new Pull(at, 0, 0.38, 40, direction)),
                 "leverM",
                 0.38,
                 "loadKg",
                 40,
                 "direction",
-                d.name()));
+                direction.name()));
       }
     }
     return list;
@@ -211,10 +214,10 @@ class MachineApiTest {
   void aFittedValueChangedByHandForgetsItsPulls() {
     String machine = "/api/gyms/" + gym + "/machines/leg-extension";
     put(machine + "/pulls", Map.of("version", version(), "pulls", pulls()));
-    Answer a = put(machine, Map.of("version", version(), "measured", Map.of("pulley", 0.3)));
-    for (JsonNode m : a.at("/machines")) {
-      if (m.path("item").asString().equals("leg-extension")) {
-        assertThat(m.path("pulls").size()).isZero();
+    Answer answer = put(machine, Map.of("version", version(), "measured", Map.of("pulley", 0.3)));
+    for (JsonNode node : answer.at("/machines")) {
+      if (node.path("item").asString().equals("leg-extension")) {
+        assertThat(node.path("pulls").size()).isZero();
       }
     }
   }

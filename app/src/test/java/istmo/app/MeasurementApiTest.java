@@ -23,10 +23,10 @@ class MeasurementApiTest {
         .asString();
   }
 
-  private static JsonNode kind(Answer a, String kind) {
-    for (JsonNode k : a.at("/kinds")) {
-      if (k.path("kind").asString().equals(kind)) {
-        return k;
+  private static JsonNode kind(Answer answer, String kind) {
+    for (JsonNode node : answer.at("/kinds")) {
+      if (node.path("kind").asString().equals(kind)) {
+        return node;
       }
     }
     throw new AssertionError(kind);

@@ -58,14 +58,16 @@ class OrderAndSessionApiTest {
     order
         .at("/excluded")
         .forEach(
-            x -> kinds.add(x.path("candidateId").asString() + " " + x.path("kind").asString()));
+            node ->
+                kinds.add(
+                    node.path("candidateId").asString() + " " + node.path("kind").asString()));
     assertThat(kinds).contains("romanian-deadlift/usual PAIN", "hack-squat/usual GYM");
     assertThat(RunningApp.allEntries(order).size() + order.at("/excluded").size())
         .isEqualTo(Catalogue.standard().candidates().size() + Catalogue.standard().byWord().size());
     JsonNode first = order.at("/entries/0");
     double sum = 0;
-    for (JsonNode c : first.path("contributions")) {
-      sum += c.path("points").asDouble();
+    for (JsonNode node : first.path("contributions")) {
+      sum += node.path("points").asDouble();
     }
     assertThat(sum)
         .as("contributions add up to the score")
@@ -275,9 +277,9 @@ class OrderAndSessionApiTest {
   }
 
   private static double depth(Map<String, Object> brief) {
-    for (JsonNode e : RunningApp.allEntries(post("/api/orders", brief))) {
-      if (e.path("candidateId").asString().equals("back-squat/high-bar")) {
-        return e.at("/setup/depth").asDouble();
+    for (JsonNode allEntry : RunningApp.allEntries(post("/api/orders", brief))) {
+      if (allEntry.path("candidateId").asString().equals("back-squat/high-bar")) {
+        return allEntry.at("/setup/depth").asDouble();
       }
     }
     throw new AssertionError("no back squat");
@@ -299,7 +301,9 @@ class OrderAndSessionApiTest {
     input.put("pain", List.of());
     String id = post("/api/clients", input).at("/id").asString();
     Map<String, Object> brief = Map.of("clientId", id, "gymId", gym, "aim", Map.of("VL", 2));
-    post("/api/orders", brief).at("/entries").forEach(e -> assertThat(e.has("load")).isFalse());
+    post("/api/orders", brief)
+        .at("/entries")
+        .forEach(node -> assertThat(node.has("load")).isFalse());
     String lifts = "/api/clients/" + id + "/lifts";
     assertThat(
             post(
@@ -347,11 +351,11 @@ class OrderAndSessionApiTest {
     assertThat(known.status()).isEqualTo(201);
     assertThat(known.at("/strength/legs").asDouble()).isBetween(0.35, 3.5);
     int with = 0;
-    for (JsonNode e : post("/api/orders", brief).at("/entries")) {
+    for (JsonNode node : post("/api/orders", brief).at("/entries")) {
       boolean stack =
-          Catalogue.standard().exercise(e.path("exerciseId").asString()).needs().stream()
+          Catalogue.standard().exercise(node.path("exerciseId").asString()).needs().stream()
               .anyMatch(item -> Equipment.get(item).load() == Equipment.LoadKind.STACK);
-      assertThat(e.has("load")).as(e.path("name").asString()).isEqualTo(!stack);
+      assertThat(node.has("load")).as(node.path("name").asString()).isEqualTo(!stack);
       with += stack ? 0 : 1;
     }
     assertThat(with).isGreaterThan(4);
@@ -382,8 +386,8 @@ class OrderAndSessionApiTest {
     Answer steps = post("/api/bench/steps", wish);
     assertThat(steps.status()).isEqualTo(200);
     JsonNode back = null;
-    for (JsonNode s : steps.at("/steps")) {
-      back = s.path("parameterId").asString().equals("hipAngle") ? s : back;
+    for (JsonNode node : steps.at("/steps")) {
+      back = node.path("parameterId").asString().equals("hipAngle") ? node : back;
     }
     assertThat(back).isNotNull();
     assertThat(back.at("/less/gain").asDouble())

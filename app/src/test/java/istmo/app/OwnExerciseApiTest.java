@@ -83,7 +83,7 @@ class OwnExerciseApiTest {
 
   private static JsonNode listed(String id) {
     return StreamSupport.stream(get("/api/catalogue").at("/byWord").spliterator(), false)
-        .filter(x -> x.path("id").asString().equals(id))
+        .filter(node -> node.path("id").asString().equals(id))
         .findFirst()
         .orElseThrow();
   }
@@ -115,9 +115,9 @@ class OwnExerciseApiTest {
     String weekId = planned.at("/id").asString();
     assertThat(get("/api/weeks/" + weekId + "/offers").body())
         .anySatisfy(
-            o -> {
-              assertThat(o.path("candidateId").asString()).isEqualTo(candidate);
-              assertThat(o.path("byWord").asBoolean()).isTrue();
+            node -> {
+              assertThat(node.path("candidateId").asString()).isEqualTo(candidate);
+              assertThat(node.path("byWord").asBoolean()).isTrue();
             });
     JsonNode item = planned.at("/days/0/bouts/0/items/0");
     assertThat(item.path("name").asString()).isEqualTo(name);
@@ -155,7 +155,7 @@ class OwnExerciseApiTest {
     JsonNode line =
         StreamSupport.stream(
                 get("/api/clients/" + client + "/record").at("/series").spliterator(), false)
-            .filter(x -> x.path("name").asString().equals(name))
+            .filter(node -> node.path("name").asString().equals(name))
             .findFirst()
             .orElseThrow();
     Answer series = get("/api/clients/" + client + "/record/series/" + line.path("id").asString());
@@ -206,7 +206,7 @@ class OwnExerciseApiTest {
     Answer order =
         post("/api/orders", Map.of("clientId", client, "gymId", gym, "aim", Map.of("GMAXM", 3)));
     assertThat(RunningApp.allEntries(order))
-        .noneMatch(e -> e.path("candidateId").asString().equals(SWING));
+        .noneMatch(node -> node.path("candidateId").asString().equals(SWING));
     assertThat(
             post(
                     "/api/bench",

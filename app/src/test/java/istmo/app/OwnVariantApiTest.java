@@ -59,7 +59,7 @@ class OwnVariantApiTest {
     List<String> ids = new ArrayList<>();
     Answer order =
         post("/api/orders", Map.of("clientId", client, "gymId", gym, "aim", Map.of("GMAXM", 2)));
-    RunningApp.allEntries(order).forEach(e -> ids.add(e.path("candidateId").asString()));
+    RunningApp.allEntries(order).forEach(node -> ids.add(node.path("candidateId").asString()));
     return ids;
   }
 

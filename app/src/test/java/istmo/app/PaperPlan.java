@@ -74,12 +74,12 @@ record PaperPlan(String client, String gym, JsonNode week) {
             Map.of("VL", 7.5),
             "pairing",
             "TWO_PLACES"));
-    Answer a =
+    Answer answer =
         put(
             "/api/weeks/" + begun.at("/id").asString(),
             Map.of("version", begun.at("/version").asInt(), "what", "for paper", "plan", plan));
-    assertThat(a.status()).as(a.body().toString()).isEqualTo(200);
-    return new PaperPlan(client, gym, a.body());
+    assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+    return new PaperPlan(client, gym, answer.body());
   }
 
   /** The same prescription with drops after every set and a rest between the legs. */

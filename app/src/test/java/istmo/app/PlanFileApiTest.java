@@ -63,8 +63,8 @@ class PlanFileApiTest {
     String older =
         text.lines()
             .map(
-                l ->
-                    l.replaceFirst(",side_rest_s.*$", "")
+                line ->
+                    line.replaceFirst(",side_rest_s.*$", "")
                         .replaceFirst("(,DROP|,STRAIGHT),.*$", "$1"))
             .collect(Collectors.joining("\n"));
     Answer back = brought(older);
@@ -73,7 +73,7 @@ class PlanFileApiTest {
         .containsExactly(
             JSON.readTree("{\"number\":2,\"less\":0.2,\"everySet\":false,\"easier\":\"\"}"));
     assertThat(back.body().at("/plan").findValues("sideRestS"))
-        .allSatisfy(s -> assertThat(s.asInt()).isEqualTo(10));
+        .allSatisfy(node -> assertThat(node.asInt()).isEqualTo(10));
   }
 
   @Test
@@ -81,9 +81,12 @@ class PlanFileApiTest {
     Map<String, Object> strung =
         PaperPlan.strung(WeekApiTest.item("seated-leg-curl/usual").get("prescription"));
     strung.put("scheme", "LADDER");
-    Answer a = post("/api/weeks/prescriptions", Map.of("scheme", "DROP", "prescription", strung));
-    assertThat(a.status()).isEqualTo(422);
-    assertThat(a.body().toString()).contains("\"drops\"").contains("belong to sets with drops");
+    Answer answer =
+        post("/api/weeks/prescriptions", Map.of("scheme", "DROP", "prescription", strung));
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.body().toString())
+        .contains("\"drops\"")
+        .contains("belong to sets with drops");
   }
 
   @Test

@@ -47,9 +47,9 @@ class PlanOutTest {
   void theSheetIsOnePageWithEverythingOnIt() throws Exception {
     Bytes pdf = RunningApp.bytes(paper.path("/sheet.pdf?day=0"));
     assertThat(pdf.contentType()).startsWith("application/pdf");
-    try (PDDocument d = Loader.loadPDF(pdf.content())) {
-      assertThat(d.getNumberOfPages()).isEqualTo(1);
-      String text = new PDFTextStripper().getText(d).replaceAll("\\s+", " ");
+    try (PDDocument document = Loader.loadPDF(pdf.content())) {
+      assertThat(document.getNumberOfPages()).isEqualTo(1);
+      String text = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
       assertThat(text)
           .contains(
               "Winter, \"first\" half; more, Monday",
@@ -103,7 +103,7 @@ class PlanOutTest {
       item.put("id", "long-" + many.size());
       many.add(List.of(item));
     }
-    Answer a =
+    Answer answer =
         put(
             "/api/weeks/" + begun.at("/id").asString(),
             Map.of(
@@ -113,13 +113,13 @@ class PlanOutTest {
                 "long",
                 "plan",
                 WeekApiTest.plan(begun, many)));
-    assertThat(a.status()).as(a.body().toString()).isEqualTo(200);
-    try (PDDocument d =
+    assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+    try (PDDocument document =
         Loader.loadPDF(
             RunningApp.bytes("/api/weeks/" + begun.at("/id").asString() + "/sheet.pdf?day=0")
                 .content())) {
-      assertThat(d.getNumberOfPages()).isEqualTo(1);
-      assertThat(new PDFTextStripper().getText(d)).contains("11. Hip thrust");
+      assertThat(document.getNumberOfPages()).isEqualTo(1);
+      assertThat(new PDFTextStripper().getText(document)).contains("11. Hip thrust");
     }
   }
 
@@ -151,7 +151,9 @@ class PlanOutTest {
     assertThat(events.get(0).getDescription().getValue())
         .contains("Leg press, feet high: 3 × 8–12")
         .doesNotContain("knee");
-    assertThat(events).extracting(e -> e.getUid().orElseThrow().getValue()).doesNotHaveDuplicates();
+    assertThat(events)
+        .extracting(event -> event.getUid().orElseThrow().getValue())
+        .doesNotHaveDuplicates();
   }
 
   @Test
@@ -200,9 +202,9 @@ class PlanOutTest {
             .parallel()
             .mapToObj(k -> post(paper.path("/start"), message))
             .toList();
-    assertThat(answers).allSatisfy(a -> assertThat(a.status()).isEqualTo(201));
+    assertThat(answers).allSatisfy(answer -> assertThat(answer.status()).isEqualTo(201));
     assertThat(answers)
-        .extracting(a -> a.at("/sessionId").asString())
+        .extracting(answer -> answer.at("/sessionId").asString())
         .containsOnly(session.toString());
     assertThat(get("/api/sessions/" + session).at("/items").size()).isEqualTo(3);
   }

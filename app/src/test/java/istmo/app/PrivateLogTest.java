@@ -40,11 +40,13 @@ class PrivateLogTest {
     } finally {
       root.detachAppender(log);
     }
-    assertThat(log.list).anySatisfy(e -> assertThat(e.getLevel()).isEqualTo(Level.ERROR));
-    for (ILoggingEvent e : log.list) {
-      StringBuilder words = new StringBuilder(e.getFormattedMessage());
-      for (IThrowableProxy t = e.getThrowableProxy(); t != null; t = t.getCause()) {
-        words.append('\n').append(t.getMessage());
+    assertThat(log.list).anySatisfy(event -> assertThat(event.getLevel()).isEqualTo(Level.ERROR));
+    for (ILoggingEvent event : log.list) {
+      StringBuilder words = new StringBuilder(event.getFormattedMessage());
+      for (IThrowableProxy proxy = event.getThrowableProxy();
+          proxy != null;
+          proxy = proxy.getCause()) {
+        words.append('\n').append(proxy.getMessage());
       }
       assertThat(words.toString()).doesNotContain("that is private", "(owner)");
     }

@@ -75,15 +75,15 @@ class RecordApiTest {
     assertThat(overview.at("/series")).hasSize(1);
     assertThat(overview.at("/series/0/outings").asInt()).isEqualTo(5);
     assertThat(overview.at("/series/0/sets").asInt()).isEqualTo(15);
-    Answer s = get(record() + "/series/" + overview.at("/series/0/id").asString());
-    assertThat(s.at("/maxima")).hasSize(5);
+    Answer answer = get(record() + "/series/" + overview.at("/series/0/id").asString());
+    assertThat(answer.at("/maxima")).hasSize(5);
     double sled = 30; // whatever the sled, 12 to failure is above the load and below twice it
-    assertThat(s.at("/maxima/4/kg").asDouble()).isBetween(100.0, 200.0 + sled);
-    assertThat(s.at("/maxima/4/standardErrorKg").asDouble()).isPositive();
-    assertThat(s.at("/maxima/4/byEquation").size()).isEqualTo(7);
-    assertThat(s.at("/records/0/repetitions").asInt()).isEqualTo(10);
-    assertThat(s.at("/outings/0/sets/0/pain").asInt()).isEqualTo(4);
-    assertThat(s.at("/next/rule").asString()).isEqualTo("PAIN");
+    assertThat(answer.at("/maxima/4/kg").asDouble()).isBetween(100.0, 200.0 + sled);
+    assertThat(answer.at("/maxima/4/standardErrorKg").asDouble()).isPositive();
+    assertThat(answer.at("/maxima/4/byEquation").size()).isEqualTo(7);
+    assertThat(answer.at("/records/0/repetitions").asInt()).isEqualTo(10);
+    assertThat(answer.at("/outings/0/sets/0/pain").asInt()).isEqualTo(4);
+    assertThat(answer.at("/next/rule").asString()).isEqualTo("PAIN");
     assertThat(get(record() + "/series/" + UUID.randomUUID()).status()).isEqualTo(404);
   }
 
@@ -101,24 +101,24 @@ class RecordApiTest {
     post(
         "/api/sessions/" + other + "/items",
         Map.of("candidateId", "leg-extension/upright", "setup", Map.of("hipAngle", 60)));
-    for (String s : List.of(session, other)) {
-      String item = get("/api/sessions/" + s).at("/items/0/id").asString();
+    for (String text : List.of(session, other)) {
+      String item = get("/api/sessions/" + text).at("/items/0/id").asString();
       FloorApiTest.send(
           "phone",
           List.of(
-              Map.of("set", FloorApiTest.set(s, item, UUID.randomUUID().toString(), 1, 0, 12))));
+              Map.of("set", FloorApiTest.set(text, item, UUID.randomUUID().toString(), 1, 0, 12))));
     }
     List<JsonNode> lines = new ArrayList<>();
     get(record())
         .at("/series")
         .forEach(
-            l -> {
-              if (l.path("candidateId").asString().equals("leg-extension/upright")) {
-                lines.add(l);
+            node -> {
+              if (node.path("candidateId").asString().equals("leg-extension/upright")) {
+                lines.add(node);
               }
             });
     assertThat(lines).hasSize(2);
-    assertThat(lines).anySatisfy(l -> assertThat(l.path("setup").toString()).contains("60°"));
+    assertThat(lines).anySatisfy(node -> assertThat(node.path("setup").toString()).contains("60°"));
   }
 
   @Test
@@ -169,9 +169,9 @@ class RecordApiTest {
   }
 
   private static JsonNode lesson(String kind) {
-    for (JsonNode l : get(record() + "/lessons").body()) {
-      if (l.path("kind").asString().equals(kind)) {
-        return l;
+    for (JsonNode node : get(record() + "/lessons").body()) {
+      if (node.path("kind").asString().equals(kind)) {
+        return node;
       }
     }
     throw new AssertionError("no " + kind);
@@ -189,9 +189,9 @@ class RecordApiTest {
   }
 
   private static double utility(Answer order) {
-    for (JsonNode e : RunningApp.allEntries(order)) {
-      if (e.path("candidateId").asString().equals("leg-press/low")) {
-        return e.path("utility").asDouble();
+    for (JsonNode allEntry : RunningApp.allEntries(order)) {
+      if (allEntry.path("candidateId").asString().equals("leg-press/low")) {
+        return allEntry.path("utility").asDouble();
       }
     }
     throw new AssertionError("not in the order");
@@ -199,16 +199,16 @@ class RecordApiTest {
 
   @Test
   void weeksCountWhatWasDoneBesideWhatIsAsked() {
-    Answer w = get(record() + "/weeks?weeks=8");
-    assertThat(w.at("/weeks")).hasSize(8);
+    Answer answer = get(record() + "/weeks?weeks=8");
+    assertThat(answer.at("/weeks")).hasSize(8);
     double sum = 0;
-    for (JsonNode x : w.at("/weeks")) {
-      sum += x.path("sets").path("VL").asDouble(0);
+    for (JsonNode node : answer.at("/weeks")) {
+      sum += node.path("sets").path("VL").asDouble(0);
     }
     assertThat(sum)
         .as("15 sets of the press, each a part of the best, and two of leg extensions")
         .isBetween(5.0, 17.0);
-    assertThat(w.at("/asked/VL").asDouble()).isPositive();
+    assertThat(answer.at("/asked/VL").asDouble()).isPositive();
     assertThat(get(record() + "/weeks?weeks=500").fault("weeks")).contains("1 to 104");
   }
 
@@ -217,10 +217,10 @@ class RecordApiTest {
     JsonNode said = get(record() + "/said").body();
     assertThat(said)
         .anySatisfy(
-            s -> {
-              assertThat(s.path("felt").toString()).contains("GASM");
-              assertThat(s.path("pain").asInt()).isEqualTo(4);
-              assertThat(s.path("joint").asString()).isEqualTo("KNEE");
+            node -> {
+              assertThat(node.path("felt").toString()).contains("GASM");
+              assertThat(node.path("pain").asInt()).isEqualTo(4);
+              assertThat(node.path("joint").asString()).isEqualTo("KNEE");
             });
   }
 
@@ -237,18 +237,18 @@ class RecordApiTest {
           claim.at("/first/candidateId").asString().equals("leg-press/low")
               && !claim.at("/second/candidateId").asString().equals("leg-press/low");
       practice.forEach(
-          p -> {
-            if (about && p.path("claimId").asString().equals(claim.path("id").asString())) {
-              ofThePress.add(p);
+          node -> {
+            if (about && node.path("claimId").asString().equals(claim.path("id").asString())) {
+              ofThePress.add(node);
             }
           });
     }
     assertThat(ofThePress)
         .isNotEmpty()
         .allSatisfy(
-            p -> {
-              assertThat(p.at("/first/sessions").asInt()).isGreaterThanOrEqualTo(5);
-              assertThat(p.at("/words").asString()).contains("felt there in");
+            node -> {
+              assertThat(node.at("/first/sessions").asInt()).isGreaterThanOrEqualTo(5);
+              assertThat(node.at("/words").asString()).contains("felt there in");
             });
     assertThat(RunningApp.anotherCoach("no.practice").get("/api/claims/practice").body()).isEmpty();
   }

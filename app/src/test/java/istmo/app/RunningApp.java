@@ -46,9 +46,9 @@ public final class RunningApp implements BeforeAllCallback {
 
     /** The message for one field among the faults of a problem, or null. */
     public String fault(String field) {
-      for (JsonNode f : body.path("faults")) {
-        if (f.path("field").asString().equals(field)) {
-          return f.path("message").asString();
+      for (JsonNode node : body.path("faults")) {
+        if (node.path("field").asString().equals(field)) {
+          return node.path("message").asString();
         }
       }
       return null;
@@ -123,13 +123,14 @@ public final class RunningApp implements BeforeAllCallback {
               ? HttpRequest.BodyPublishers.noBody()
               : HttpRequest.BodyPublishers.ofString(text));
       try {
-        HttpResponse<String> r = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
-        String type = r.headers().firstValue("content-type").orElse("");
+        HttpResponse<String> response =
+            http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+        String type = response.headers().firstValue("content-type").orElse("");
         return new Answer(
-            r.statusCode(),
-            type.contains("json") ? JSON.readTree(r.body()) : JSON.missingNode(),
+            response.statusCode(),
+            type.contains("json") ? JSON.readTree(response.body()) : JSON.missingNode(),
             type,
-            r.headers().map());
+            response.headers().map());
       } catch (IOException e) {
         throw new java.io.UncheckedIOException(e);
       } catch (InterruptedException e) {
@@ -163,12 +164,14 @@ public final class RunningApp implements BeforeAllCallback {
 
     Bytes bytes(String path) {
       try {
-        HttpResponse<byte[]> r =
+        HttpResponse<byte[]> response =
             http.send(
                 HttpRequest.newBuilder(URI.create(address + path)).build(),
                 HttpResponse.BodyHandlers.ofByteArray());
         return new Bytes(
-            r.statusCode(), r.body(), r.headers().firstValue("content-type").orElse(""));
+            response.statusCode(),
+            response.body(),
+            response.headers().firstValue("content-type").orElse(""));
       } catch (IOException e) {
         throw new java.io.UncheckedIOException(e);
       } catch (InterruptedException e) {
@@ -184,7 +187,7 @@ public final class RunningApp implements BeforeAllCallback {
     /** The cookie of that name, if there is one. */
     public Optional<String> cookie(String name) {
       return cookies.getCookieStore().getCookies().stream()
-          .filter(c -> c.getName().equals(name))
+          .filter(cookie -> cookie.getName().equals(name))
           .map(HttpCookie::getValue)
           .findFirst();
     }
@@ -196,9 +199,9 @@ public final class RunningApp implements BeforeAllCallback {
 
   /** Somebody who has loaded the page and is not signed in. */
   public static Visitor visitor() {
-    Visitor v = new Visitor();
-    v.get("/api/account");
-    return v;
+    Visitor visitor = new Visitor();
+    visitor.get("/api/account");
+    return visitor;
   }
 
   /** Another coach with an account of their own, signed in. */
@@ -210,9 +213,9 @@ public final class RunningApp implements BeforeAllCallback {
     if (added.status() != 204) {
       throw new IllegalStateException("not added: " + added);
     }
-    Visitor v = visitor();
-    v.post("/api/account/sign-in", Map.of("signInName", signInName, "password", PASSWORD));
-    return v;
+    Visitor visitor = visitor();
+    visitor.post("/api/account/sign-in", Map.of("signInName", signInName, "password", PASSWORD));
+    return visitor;
   }
 
   /** The coach of the test class, whose requests are those without a visitor. */

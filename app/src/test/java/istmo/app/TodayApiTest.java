@@ -73,9 +73,9 @@ class TodayApiTest {
         .get("/api/today")
         .at(list)
         .forEach(
-            n -> {
-              if (n.at("/clientId").asString().equals(client)) {
-                found.add(n);
+            node -> {
+              if (node.at("/clientId").asString().equals(client)) {
+                found.add(node);
               }
             });
     return found;
@@ -87,7 +87,7 @@ class TodayApiTest {
     String session = begun(client);
     assertThat(of(client, "/open"))
         .singleElement()
-        .satisfies(o -> assertThat(o.at("/gymName").asString()).isEqualTo("Hall"));
+        .satisfies(node -> assertThat(node.at("/gymName").asString()).isEqualTo("Hall"));
     coach.post("/api/sessions/" + session + "/finish", Map.of());
     assertThat(of(client, "/open")).isEmpty();
   }
@@ -104,10 +104,10 @@ class TodayApiTest {
     assertThat(of(client, "/planned"))
         .singleElement()
         .satisfies(
-            p -> {
-              assertThat(p.at("/on").asString()).isEqualTo(today.toString());
-              assertThat(p.at("/minutes").asInt()).isEqualTo(45);
-              assertThat(p.at("/day").asInt()).isEqualTo(today.getDayOfWeek().getValue() - 1);
+            node -> {
+              assertThat(node.at("/on").asString()).isEqualTo(today.toString());
+              assertThat(node.at("/minutes").asInt()).isEqualTo(45);
+              assertThat(node.at("/day").asInt()).isEqualTo(today.getDayOfWeek().getValue() - 1);
             });
     begun(client);
     assertThat(of(client, "/planned").get(0).at("/on").asString())
@@ -133,7 +133,7 @@ class TodayApiTest {
     }
     List<JsonNode> advice = of(client, "/advice");
     assertThat(advice)
-        .extracting(a -> a.at("/kind").asString())
+        .extracting(node -> node.at("/kind").asString())
         .contains("PAINFUL")
         .doesNotContain("REGION_BEHIND");
     assertThat(advice.get(0).at("/figures").asString()).contains("5 of 10");
@@ -141,7 +141,7 @@ class TodayApiTest {
         "/api/clients/" + client + "/record/lessons/answers",
         Map.of("kind", "PAINFUL", "subject", "leg-press/low"));
     assertThat(of(client, "/advice"))
-        .extracting(a -> a.at("/kind").asString())
+        .extracting(node -> node.at("/kind").asString())
         .doesNotContain("PAINFUL");
   }
 
@@ -218,7 +218,7 @@ class TodayApiTest {
     assertThat(coach.post(path + "/restore", Map.of()).status()).isEqualTo(200);
     assertThat(of(client, "/open"))
         .singleElement()
-        .satisfies(o -> assertThat(o.at("/sets").asInt()).isZero());
+        .satisfies(node -> assertThat(node.at("/sets").asInt()).isZero());
     String item =
         coach
             .post(path + "/items", Map.of("candidateId", "leg-press/low"))

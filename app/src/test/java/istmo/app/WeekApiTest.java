@@ -64,20 +64,20 @@ class WeekApiTest {
   }
 
   private static Answer begun() {
-    Answer a = post("/api/weeks", wish());
-    assertThat(a.status()).isEqualTo(201);
-    return a;
+    Answer answer = post("/api/weeks", wish());
+    assertThat(answer.status()).isEqualTo(201);
+    return answer;
   }
 
   private static Answer composed() {
     Answer week = begun();
-    Answer a =
+    Answer answer =
         post(
             "/api/weeks/" + week.at("/id").asString() + "/compose",
             Map.of(
                 "version", week.at("/version").asInt(), "run", UUID.randomUUID(), "seconds", 1.5));
-    assertThat(a.status()).as(a.body().toString()).isEqualTo(200);
-    return a;
+    assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+    return answer;
   }
 
   private static Answer changed(JsonNode week, String what, Object plan) {
@@ -88,17 +88,17 @@ class WeekApiTest {
 
   @Test
   void aWeekIsBegunComposedAndStandsInItsMinutes() {
-    Answer a = composed();
-    JsonNode week = a.body().at("/week");
+    Answer answer = composed();
+    JsonNode week = answer.body().at("/week");
     assertThat(week.at("/days").size()).isEqualTo(2);
     for (JsonNode day : week.at("/days")) {
       assertThat(day.at("/usedMinutes").asDouble()).isBetween(1.0, 50.0);
       double end = 0;
-      for (JsonNode s : day.at("/segments")) {
-        assertThat(s.at("/startS").asDouble())
+      for (JsonNode node : day.at("/segments")) {
+        assertThat(node.at("/startS").asDouble())
             .as("segments follow one another")
             .isCloseTo(end, offset(0.01));
-        end += s.at("/seconds").asDouble();
+        end += node.at("/seconds").asDouble();
       }
       for (JsonNode bout : day.at("/bouts")) {
         assertThat(bout.at("/reason").asString()).isNotBlank();
@@ -109,7 +109,8 @@ class WeekApiTest {
       }
     }
     assertThat(week.at("/coverage/sets/VL").asDouble()).isGreaterThan(3);
-    assertThat(a.at("/search/bound").asLong()).isLessThanOrEqualTo(a.at("/search/points").asLong());
+    assertThat(answer.at("/search/bound").asLong())
+        .isLessThanOrEqualTo(answer.at("/search/points").asLong());
     assertThat(week.at("/undo").asString()).isEqualTo("composed");
   }
 
@@ -274,14 +275,14 @@ class WeekApiTest {
     Answer week = post("/api/weeks", w);
     Answer one =
         changed(week.body(), "press", plan(week.body(), List.of(List.of(item("leg-press/high")))));
-    Answer a =
+    Answer answer =
         post(
             "/api/weeks/" + one.at("/id").asString() + "/compose",
             Map.of("version", one.at("/version").asInt(), "run", UUID.randomUUID(), "seconds", 1));
-    assertThat(a.status()).isEqualTo(200);
-    assertThat(a.at("/obstacles/0").asString()).contains("What is locked in session 1 takes");
-    assertThat(a.at("/week/version").asInt()).isEqualTo(one.at("/version").asInt());
-    assertThat(a.body().has("search")).isFalse();
+    assertThat(answer.status()).isEqualTo(200);
+    assertThat(answer.at("/obstacles/0").asString()).contains("What is locked in session 1 takes");
+    assertThat(answer.at("/week/version").asInt()).isEqualTo(one.at("/version").asInt());
+    assertThat(answer.body().has("search")).isFalse();
   }
 
   @Test
@@ -321,7 +322,7 @@ class WeekApiTest {
 
   @Test
   void aSchemeBringsItsRepetitions() {
-    Answer a =
+    Answer answer =
         post(
             "/api/weeks/prescriptions",
             Map.of(
@@ -329,8 +330,8 @@ class WeekApiTest {
                 "ALWAYS_TEN",
                 "prescription",
                 item("leg-press/high").get("prescription")));
-    assertThat(a.at("/repetitionsLow").asInt()).isEqualTo(10);
-    assertThat(a.at("/scheme").asString()).isEqualTo("ALWAYS_TEN");
+    assertThat(answer.at("/repetitionsLow").asInt()).isEqualTo(10);
+    assertThat(answer.at("/scheme").asString()).isEqualTo("ALWAYS_TEN");
   }
 
   @Test
@@ -383,22 +384,22 @@ class WeekApiTest {
   /** The document of a week as it stands, with other bouts in its first session. */
   static Map<String, Object> plan(JsonNode week, List<List<Map<String, Object>>> firstDay) {
     Map<String, Object> plan = new LinkedHashMap<>();
-    week.at("/plan").propertyStream().forEach(e -> plan.put(e.getKey(), e.getValue()));
+    week.at("/plan").propertyStream().forEach(entry -> plan.put(entry.getKey(), entry.getValue()));
     if (firstDay != null) {
       List<Object> days = new ArrayList<>();
-      for (JsonNode d : week.at("/plan/days")) {
+      for (JsonNode node : week.at("/plan/days")) {
         days.add(
             days.isEmpty()
                 ? Map.of(
                     "weekday",
-                    d.at("/weekday"),
+                    node.at("/weekday"),
                     "minutes",
-                    d.at("/minutes"),
+                    node.at("/minutes"),
                     "oneStation",
                     false,
                     "bouts",
                     firstDay)
-                : d);
+                : node);
       }
       plan.put("days", days);
     }
@@ -409,9 +410,13 @@ class WeekApiTest {
     List<String> ids = new ArrayList<>();
     week.at("/days")
         .forEach(
-            d ->
-                d.at("/bouts")
-                    .forEach(b -> b.at("/items").forEach(i -> ids.add(i.at("/id").asString()))));
+            node ->
+                node.at("/bouts")
+                    .forEach(
+                        jsonNode ->
+                            jsonNode
+                                .at("/items")
+                                .forEach(item -> ids.add(item.at("/id").asString()))));
     return ids;
   }
 }

@@ -67,9 +67,9 @@ public class AnalysisBenchmark {
 
   @org.openjdk.jmh.annotations.Setup
   public void prepare() {
-    Candidate c = Catalogue.standard().candidate(candidate);
-    family = Catalogue.standard().exerciseOf(c).family();
-    setup = Reach.of(BODY, family, c.usual(), c.yields()).orElseThrow().setup();
+    Candidate benched = Catalogue.standard().candidate(candidate);
+    family = Catalogue.standard().exerciseOf(benched).family();
+    setup = Reach.of(BODY, family, benched.usual(), benched.yields()).orElseThrow().setup();
     GymEquipment equipment =
         GymEquipment.generic(
             Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
@@ -96,11 +96,11 @@ public class AnalysisBenchmark {
    */
   @Benchmark
   public void benchMove(Blackhole hole) {
-    Analysis a = (Analysis) new Analyser(BODY).analyse(family, setup, LoadRule.USUAL);
-    hole.consume(Stimulus.byRegion(a, School.STRETCH));
+    Analysis analysis = (Analysis) new Analyser(BODY).analyse(family, setup, LoadRule.USUAL);
+    hole.consume(Stimulus.byRegion(analysis, School.STRETCH));
     for (int side = 0; side < 2; side++) {
-      for (AnalysisPoint p : a.points()) {
-        hole.consume(Stage.side(BODY, p.posture(), a.workingKg()));
+      for (AnalysisPoint point : analysis.points()) {
+        hole.consume(Stage.side(BODY, point.posture(), analysis.workingKg()));
       }
     }
   }

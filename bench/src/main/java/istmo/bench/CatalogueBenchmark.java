@@ -73,9 +73,9 @@ public class CatalogueBenchmark {
     List<Case> cases = new ArrayList<>();
     List<Candidate> all = Catalogue.standard().candidates();
     for (int k = 0; k < all.size(); k += every) {
-      Family f = Catalogue.standard().exerciseOf(all.get(k)).family();
-      Reach.of(BODY, f, all.get(k).usualFor(BODY, PLACE), all.get(k).yields())
-          .ifPresent(r -> cases.add(new Case(f, r.setup())));
+      Family family = Catalogue.standard().exerciseOf(all.get(k)).family();
+      Reach.of(BODY, family, all.get(k).usualFor(BODY, PLACE), all.get(k).yields())
+          .ifPresent(reach -> cases.add(new Case(family, reach.setup())));
     }
     return cases;
   }
@@ -104,16 +104,18 @@ public class CatalogueBenchmark {
               Equilibrium eq = new Equilibrium(BODY, new Musculature(BODY));
               LoadSharing own = new LoadSharing(eq);
               for (int k = t; k < part.cases.size(); k += threads) {
-                Case c = part.cases.get(k);
+                Case example = part.cases.get(k);
                 double load =
                     0.75
                         * analyser
-                            .fresh(c.family(), c.setup())
+                            .fresh(example.family(), example.setup())
                             .map(Analyser.Fresh::limitKg)
                             .orElse(0.0);
                 own.reset();
                 for (int p = 0; p < Analyser.POINTS; p++) {
-                  if (c.family().posture(BODY, c.setup(), p / (Analyser.POINTS - 1.0), load)
+                  if (example
+                          .family()
+                          .posture(BODY, example.setup(), p / (Analyser.POINTS - 1.0), load)
                       instanceof Posture posture) {
                     eq.set(posture);
                     own.solve(load);

@@ -80,10 +80,11 @@ public final class PlanQuality {
         StringBuilder line =
             new StringBuilder(aim.weights().keySet() + ", " + pairing.label() + ":");
         for (double s : SECONDS) {
-          Composer.Answer a = new Composer(task).compose(s, p -> {}).orElseThrow();
+          Composer.Answer answer = new Composer(task).compose(s, progress -> {}).orElseThrow();
           line.append(
               String.format(
-                  "  %.0f s %d / %d%s", s, a.points(), a.bound(), a.proved() ? " proved" : ""));
+                  "  %.0f s %d / %d%s",
+                  s, answer.points(), answer.bound(), answer.proved() ? " proved" : ""));
         }
         System.out.println(line);
       }

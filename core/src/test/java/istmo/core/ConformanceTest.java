@@ -82,7 +82,10 @@ class ConformanceTest {
               outcome));
       if (outcome == Outcome.STORED) {
         stored =
-            Optional.of(stored.map(s -> s.taking(message)).orElseGet(() -> Stored.first(message)));
+            Optional.of(
+                stored
+                    .map(before -> before.taking(message))
+                    .orElseGet(() -> Stored.first(message)));
       }
     }
     return lines;

@@ -51,8 +51,10 @@ class BenchIT {
       BoundingBox box = hip.boundingBox();
       List<Integer> inFlight = new ArrayList<>();
       int[] open = {0};
-      coach.page.onRequest(r -> inFlight.add(r.url().endsWith("/api/bench") ? ++open[0] : 0));
-      coach.page.onRequestFinished(r -> open[0] -= r.url().endsWith("/api/bench") ? 1 : 0);
+      coach.page.onRequest(
+          request -> inFlight.add(request.url().endsWith("/api/bench") ? ++open[0] : 0));
+      coach.page.onRequestFinished(
+          request -> open[0] -= request.url().endsWith("/api/bench") ? 1 : 0);
       coach.page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
       coach.page.mouse().down();
       for (int k = 1; k <= 12; k++) {

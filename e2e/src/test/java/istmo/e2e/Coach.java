@@ -195,7 +195,7 @@ final class Coach implements AutoCloseable {
             new LocatorAssertions.IsVisibleOptions()
                 .setTimeout(30_000)); // an order that is overtaken stays in sight until then
     return page.locator("[data-candidate]").all().stream()
-        .map(l -> l.getAttribute("data-candidate"))
+        .map(locator -> locator.getAttribute("data-candidate"))
         .toList();
   }
 
@@ -204,7 +204,7 @@ final class Coach implements AutoCloseable {
     List<String> faults =
         new AxeBuilder(page)
             .analyze().getViolations().stream()
-                .map(v -> v.getId() + ": " + v.getNodes().get(0).getHtml())
+                .map(rule -> rule.getId() + ": " + rule.getNodes().get(0).getHtml())
                 .toList();
     Assertions.assertThat(faults).as("axe, %s", screen).isEmpty();
     return this;

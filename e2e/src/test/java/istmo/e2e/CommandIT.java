@@ -49,21 +49,21 @@ class CommandIT {
       served.destroy();
       served.waitFor(60, TimeUnit.SECONDS);
     }
-    Process p =
+    Process process =
         command(
                 Map.of("ISTMO_PG_HOME", home.toString()),
                 REPO.resolve("scripts/pg.sh").toString(),
                 "destroy")
             .start();
-    assertThat(p.waitFor(90, TimeUnit.SECONDS)).isTrue();
+    assertThat(process.waitFor(90, TimeUnit.SECONDS)).isTrue();
     Files.deleteIfExists(Path.of(home + ".lock"));
   }
 
   private ProcessBuilder command(Map<String, String> more, String... words) {
-    ProcessBuilder b = new ProcessBuilder(words).redirectErrorStream(true);
-    b.environment().keySet().removeIf(k -> k.startsWith("DB_") || k.startsWith("PG_"));
-    b.environment().putAll(more);
-    return b;
+    ProcessBuilder builder = new ProcessBuilder(words).redirectErrorStream(true);
+    builder.environment().keySet().removeIf(key -> key.startsWith("DB_") || key.startsWith("PG_"));
+    builder.environment().putAll(more);
+    return builder;
   }
 
   private ProcessBuilder istmo(String... words) {
@@ -79,10 +79,10 @@ class CommandIT {
   }
 
   private Ended run(String... words) throws Exception {
-    Process p = istmo(words).start();
-    String said = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-    assertThat(p.waitFor(120, TimeUnit.SECONDS)).isTrue();
-    return new Ended(p.exitValue(), said);
+    Process process = istmo(words).start();
+    String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    assertThat(process.waitFor(120, TimeUnit.SECONDS)).isTrue();
+    return new Ended(process.exitValue(), said);
   }
 
   @Test
@@ -122,10 +122,10 @@ class CommandIT {
 
     ProcessBuilder second = istmo("serve");
     second.environment().put("PORT", "" + freePort());
-    Process p = second.start();
-    String said = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-    assertThat(p.waitFor(60, TimeUnit.SECONDS)).isTrue();
-    assertThat(p.exitValue()).as(said).isNotZero();
+    Process process = second.start();
+    String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
+    assertThat(process.exitValue()).as(said).isNotZero();
     assertThat(said).contains("is running already");
     assertThat(isHealthy(port)).as("the first one still answers, with its database").isTrue();
     assertThat(Files.getPosixFilePermissions(REPO.resolve(".tools/serve.log")))
@@ -134,8 +134,8 @@ class CommandIT {
   }
 
   private static int freePort() throws IOException {
-    try (ServerSocket s = new ServerSocket(0)) {
-      return s.getLocalPort();
+    try (ServerSocket socket = new ServerSocket(0)) {
+      return socket.getLocalPort();
     }
   }
 

@@ -50,7 +50,7 @@ class EveryScreenIT {
             "/sessions",
             "/floor",
             "/nowhere")
-        .map(r -> r.replace("C", client).replace("G", gym))
+        .map(region -> region.replace("C", client).replace("G", gym))
         .toList();
   }
 

@@ -94,10 +94,10 @@ class FloorIT {
       assertThat(tab).containsText(Pattern.compile("\\d:\\d\\d|ready"));
       tab.click();
       assertThat(coach.page.getByTestId("last-set")).isVisible();
-      for (Locator b : coach.page.getByRole(AriaRole.BUTTON).all()) {
-        BoundingBox box = b.boundingBox();
+      for (Locator locator : coach.page.getByRole(AriaRole.BUTTON).all()) {
+        BoundingBox box = locator.boundingBox();
         Assertions.assertThat(box == null || box.height >= 47.5)
-            .as("a thumb's height: %s", b.innerText())
+            .as("a thumb's height: %s", locator.innerText())
             .isTrue();
       }
     }

@@ -115,12 +115,12 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
 
   /** Ends the database at once and starts it again, as after a crash of the machine's server. */
   static void crashDatabase() throws Exception {
-    Process p =
+    Process process =
         new ProcessBuilder(REPO.resolve("scripts/pg.sh").toString(), "crash")
             .redirectErrorStream(true)
             .redirectOutput(output("pg-crash.log").toFile())
             .start();
-    if (!p.waitFor(90, TimeUnit.SECONDS) || p.exitValue() != 0) {
+    if (!process.waitFor(90, TimeUnit.SECONDS) || process.exitValue() != 0) {
       throw new IllegalStateException(
           "the database did not come back, see e2e/target/pg-crash.log");
     }
@@ -147,14 +147,14 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
 
   private void run() throws Exception {
     Path program = program();
-    ProcessBuilder b =
+    ProcessBuilder builder =
         new ProcessBuilder(
             JAVA, "-XX:SharedArchiveFile=" + archiveOf(program), "-jar", program.toString());
-    b.environment().putAll(environment());
-    b.environment().putAll(tls);
+    builder.environment().putAll(environment());
+    builder.environment().putAll(tls);
     Path log = output(schema + ".log");
-    b.redirectErrorStream(true).redirectOutput(log.toFile());
-    app = b.start();
+    builder.redirectErrorStream(true).redirectOutput(log.toFile());
+    app = builder.start();
     await(() -> portIn(log).isPresent());
     port = portIn(log).orElseThrow();
     if (tls.isEmpty()) { // over HTTPS nobody here knows its certificate

@@ -34,14 +34,14 @@ class ServeIT {
 
   /** The last line of what a command says. */
   private static String run(String... command) throws Exception {
-    return lines(command).strip().lines().reduce((a, b) -> b).orElse("");
+    return lines(command).strip().lines().reduce((first, second) -> second).orElse("");
   }
 
   private static String lines(String... command) throws Exception {
-    Process p = new ProcessBuilder(command).redirectErrorStream(true).start();
-    String out = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-    assertThat(p.waitFor(120, TimeUnit.SECONDS)).isTrue();
-    assertThat(p.exitValue()).as(out).isZero();
+    Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+    String out = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    assertThat(process.waitFor(120, TimeUnit.SECONDS)).isTrue();
+    assertThat(process.exitValue()).as(out).isZero();
     return out;
   }
 
@@ -49,7 +49,10 @@ class ServeIT {
     Map<String, String> lines = new TreeMap<>();
     lines(SCRIPTS.resolve("cert.sh").toString(), folder.toString(), ADDRESS)
         .lines()
-        .forEach(l -> lines.put(l.substring(0, l.indexOf('=')), l.substring(l.indexOf('=') + 1)));
+        .forEach(
+            line ->
+                lines.put(
+                    line.substring(0, line.indexOf('=')), line.substring(line.indexOf('=') + 1)));
     return lines;
   }
 
@@ -88,10 +91,10 @@ class ServeIT {
       PlaywrightAssertions.assertThat(page.getByText("Take a session along")).isVisible(SOON);
       assertThat(phone.cookies())
           .anySatisfy(
-              c -> {
-                assertThat(c.name).isEqualTo("istmo");
-                assertThat(c.secure).isTrue();
-                assertThat(c.httpOnly).isTrue();
+              cookie -> {
+                assertThat(cookie.name).isEqualTo("istmo");
+                assertThat(cookie.secure).isTrue();
+                assertThat(cookie.httpOnly).isTrue();
               });
       String port = served.home().substring(served.home().lastIndexOf(':') + 1);
       assertThat(
@@ -132,12 +135,12 @@ class ServeIT {
       Path broken = folder.resolve("broken.dump");
       Files.write(
           broken, java.util.Arrays.copyOf(Files.readAllBytes(file), (int) Files.size(file) / 2));
-      Process p =
+      Process process =
           new ProcessBuilder(pg, "restore", broken.toString(), "restored")
               .redirectErrorStream(true)
               .start();
-      String said = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-      assertThat(p.waitFor()).as(said).isNotZero();
+      String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+      assertThat(process.waitFor()).as(said).isNotZero();
       assertThat(said).contains("the data are as they were");
       assertThat(run(pg, "backup", folder.resolve("after.dump").toString()))
           .as("the running one")

@@ -75,7 +75,7 @@ public class Accounts {
   /** The coach with this id; empty when there is none. */
   @Transactional(readOnly = true)
   public Optional<Coach> coach(UUID id) {
-    return coaches.findById(id).map(c -> new Coach(c.getId(), c.getName()));
+    return coaches.findById(id).map(entity -> new Coach(entity.getId(), entity.getName()));
   }
 
   /** The first account of a fresh installation; afterwards only a signed-in coach adds others. */
@@ -86,9 +86,9 @@ public class Accounts {
     return transactions.write(
         () -> {
           checkFirstRun();
-          CoachEntity e =
+          CoachEntity entity =
               coaches.findById(FIRST).orElseGet(() -> new CoachEntity(FIRST, "", clock.instant()));
-          return write(e, name, signInName, hash);
+          return write(entity, name, signInName, hash);
         });
   }
 
@@ -120,7 +120,10 @@ public class Accounts {
       faults.add(
           new InvalidInput.Fault(
               "signInName", "needs 3 to " + Names.LONGEST + " visible characters"));
-    } else if (coaches.findBySignInName(key).filter(c -> !c.getId().equals(id)).isPresent()) {
+    } else if (coaches
+        .findBySignInName(key)
+        .filter(entity -> !entity.getId().equals(id))
+        .isPresent()) {
       faults.add(new InvalidInput.Fault("signInName", "is in use"));
     }
     Passwords.fault("password", password).ifPresent(faults::add);
@@ -129,11 +132,11 @@ public class Accounts {
     }
   }
 
-  private Coach write(CoachEntity e, String name, String signInName, String hash) {
-    e.setName(Names.checked(name));
-    e.setPassword(key(signInName), hash);
-    coaches.saveAndFlush(e);
-    return new Coach(e.getId(), e.getName());
+  private Coach write(CoachEntity entity, String name, String signInName, String hash) {
+    entity.setName(Names.checked(name));
+    entity.setPassword(key(signInName), hash);
+    coaches.saveAndFlush(entity);
+    return new Coach(entity.getId(), entity.getName());
   }
 
   /**
@@ -158,7 +161,7 @@ public class Accounts {
       return Optional.empty();
     }
     guesses.right(fromThere);
-    return coach.map(c -> new Coach(c.getId(), c.getName()));
+    return coach.map(entity -> new Coach(entity.getId(), entity.getName()));
   }
 
   /**
@@ -166,11 +169,11 @@ public class Accounts {
    * #check} does.
    */
   public void changePassword(UUID coachId, String old, String next) {
-    CoachEntity e = withPassword(coachId);
+    CoachEntity entity = withPassword(coachId);
     String counted = "change " + coachId;
     guesses.count(counted);
     List<InvalidInput.Fault> faults = new ArrayList<>();
-    if (Passwords.matches(old, e.getPasswordHash())) {
+    if (Passwords.matches(old, entity.getPasswordHash())) {
       guesses.right(counted);
     } else {
       faults.add(new InvalidInput.Fault("oldPassword", "is not right"));
@@ -180,13 +183,13 @@ public class Accounts {
       throw new InvalidInput(faults);
     }
     String hash = Passwords.hash(next);
-    transactions.write(() -> withPassword(coachId).setPassword(e.getSignInName(), hash));
+    transactions.write(() -> withPassword(coachId).setPassword(entity.getSignInName(), hash));
   }
 
   private CoachEntity withPassword(UUID coachId) {
     return coaches
         .findById(coachId)
-        .filter(c -> c.getPasswordHash() != null)
+        .filter(entity -> entity.getPasswordHash() != null)
         .orElseThrow(() -> new Conflict("The demo's coach has no password."));
   }
 

@@ -15,10 +15,10 @@ import org.springframework.stereotype.Service;
 public class CurrentCoach {
   /** The signed-in coach; throws {@link NotFound} where nobody is, so that nothing is found. */
   public UUID id() {
-    Authentication a = SecurityContextHolder.getContext().getAuthentication();
-    if (a == null
-        || !(a.getPrincipal() instanceof String id)
-        || a.getAuthorities().iterator().hasNext()) {
+    Authentication authentication = SecurityContextHolder.getContext().getAuthentication();
+    if (authentication == null
+        || !(authentication.getPrincipal() instanceof String id)
+        || authentication.getAuthorities().iterator().hasNext()) {
       throw new NotFound("coach");
     }
     return UUID.fromString(id);

@@ -21,7 +21,7 @@ public final class ForgottenPassword {
     var fault = Passwords.fault("password", password);
     if (args.length != 1 || fault.isPresent()) {
       System.err.println(
-          fault.map(f -> "The password " + f.message() + ".").orElse("Say whose password."));
+          fault.map(said -> "The password " + said.message() + ".").orElse("Say whose password."));
       System.exit(1);
     }
     System.out.println(Accounts.key(args[0]) + "\t" + Passwords.hash(password));

@@ -108,7 +108,7 @@ public class Bench {
       Optional<LoadEstimate> load) {
     /** The analysis; empty where the repetition cannot be done. */
     public Optional<Analysis> analysis() {
-      return result instanceof Analysis a ? Optional.of(a) : Optional.empty();
+      return result instanceof Analysis analysis ? Optional.of(analysis) : Optional.empty();
     }
   }
 
@@ -198,27 +198,27 @@ public class Bench {
     AnalysisResult result =
         analyses.get(
             new Key(body, exercise.family().id(), setup.values()),
-            k ->
-                new Analyser(k.body())
+            key ->
+                new Analyser(key.body())
                     .analyse(
                         exercise.family(),
-                        Setup.of(exercise.family().parameters(), k.setup()),
+                        Setup.of(exercise.family().parameters(), key.setup()),
                         LoadRule.USUAL));
-    if (result instanceof Analysis a) {
+    if (result instanceof Analysis analysis) {
       Optional<Cautions.Refusal> refusal =
-          Admission.refusal(client.cautions(), exercise, Optional.of(a));
+          Admission.refusal(client.cautions(), exercise, Optional.of(analysis));
       Optional<LoadEstimate> load =
           refusal.isPresent()
               ? Optional.empty()
-              : load(client, body, candidate, setup, a, equipment);
+              : load(client, body, candidate, setup, analysis, equipment);
       return new Side(
           client,
           body,
           candidate,
           setup,
-          a,
-          a.points().stream().map(p -> p.posture()).toList(),
-          Optional.of(Stimulus.byRegion(a, school)),
+          analysis,
+          analysis.points().stream().map(point -> point.posture()).toList(),
+          Optional.of(Stimulus.byRegion(analysis, school)),
           begun.changes(),
           measured,
           refusal,
@@ -227,8 +227,8 @@ public class Bench {
     List<Posture> possible = new ArrayList<>();
     for (int k = 0; k < Analyser.POINTS; k++) {
       if (exercise.family().posture(body, setup, k / (Analyser.POINTS - 1.0), TRIAL_KG)
-          instanceof Posture p) {
-        possible.add(p);
+          instanceof Posture posture) {
+        possible.add(posture);
       }
     }
     return new Side(
@@ -253,18 +253,18 @@ public class Bench {
       List<Side> sides, List<SetupRequest> requests, Aim aim, School school) {
     List<Comparison.Side> computed = new ArrayList<>();
     for (int k = 0; k < sides.size(); k++) {
-      Side s = sides.get(k);
+      Side side = sides.get(k);
       boolean moved = requests.get(k).setup().isPresent();
-      s.analysis()
+      side.analysis()
           .ifPresent(
-              a ->
+              analysis ->
                   computed.add(
                       new Comparison.Side(
-                          s.candidate(),
-                          new Reach(s.setup(), s.changes()),
+                          side.candidate(),
+                          new Reach(side.setup(), side.changes()),
                           moved,
-                          a,
-                          s.stimulus().orElseThrow())));
+                          analysis,
+                          side.stimulus().orElseThrow())));
     }
     if (computed.size() < 2) {
       return Optional.empty();
@@ -287,23 +287,23 @@ public class Bench {
     return first
         .analysis()
         .flatMap(
-            a ->
+            analysis ->
                 second
                     .analysis()
                     .map(
-                        b ->
+                        computed ->
                             Difference.between(
                                 firstName,
-                                a,
+                                analysis,
                                 first.stimulus().orElseThrow(),
                                 secondName,
-                                b,
+                                computed,
                                 second.stimulus().orElseThrow())));
   }
 
   /** Why a side cannot be computed, if it cannot. */
   public static Optional<CannotAnalyse> obstacle(Side side) {
-    return side.result() instanceof CannotAnalyse c ? Optional.of(c) : Optional.empty();
+    return side.result() instanceof CannotAnalyse analyse ? Optional.of(analyse) : Optional.empty();
   }
 
   private static Optional<LoadEstimate> load(

@@ -48,7 +48,9 @@ public record OwnExerciseDocument(
   public ByWord exercise(String key, String name) {
     Map<PainFlag, String> exclusions = new EnumMap<>(PainFlag.class);
     orNone("troubles", troubles)
-        .forEach(j -> exclusions.put(j, "You said that it is no friend of a " + j.label() + "."));
+        .forEach(
+            flag ->
+                exclusions.put(flag, "You said that it is no friend of a " + flag.label() + "."));
     return new ByWord(
         ByWord.ownId(key),
         name,

@@ -101,7 +101,9 @@ public class OwnExercises {
     String checked = Names.checked(there.name());
     Optional<OwnExerciseEntity> same =
         here.stream()
-            .filter(e -> e.getName().equalsIgnoreCase(checked) && e.getSaid().equals(said))
+            .filter(
+                entity ->
+                    entity.getName().equalsIgnoreCase(checked) && entity.getSaid().equals(said))
             .findFirst();
     if (same.isPresent()) {
       return own(same.get()).exercise();
@@ -111,12 +113,13 @@ public class OwnExercises {
             .flatMap(Keys::uuid)
             .filter(key -> !repository.existsById(key))
             .orElseGet(UUID::randomUUID);
-    String free = Names.free(checked, Names.LONGEST, n -> taken(n, here, Optional.empty()));
-    OwnExerciseEntity e = new OwnExerciseEntity(id, coach.id(), free, said, clock.instant());
-    if (retired || here.stream().filter(x -> !x.isRetired()).count() >= MOST) {
-      e.retire(clock.instant());
+    String free = Names.free(checked, Names.LONGEST, name -> taken(name, here, Optional.empty()));
+    OwnExerciseEntity ownExerciseEntity =
+        new OwnExerciseEntity(id, coach.id(), free, said, clock.instant());
+    if (retired || here.stream().filter(entity -> !entity.isRetired()).count() >= MOST) {
+      ownExerciseEntity.retire(clock.instant());
     }
-    return own(repository.saveAndFlush(e)).exercise();
+    return own(repository.saveAndFlush(ownExerciseEntity)).exercise();
   }
 
   private void checkRoom(String name, Optional<UUID> itself) {
@@ -124,7 +127,9 @@ public class OwnExercises {
     if (taken(name, here, itself)) {
       throw new Conflict("There is an exercise of that name: " + name + ".");
     }
-    if (here.stream().filter(x -> !x.isRetired() && !itself.equals(Optional.of(x.getId()))).count()
+    if (here.stream()
+            .filter(entity -> !entity.isRetired() && !itself.equals(Optional.of(entity.getId())))
+            .count()
         >= MOST) {
       throw new Conflict("There are " + MOST + " own exercises; take one out first.");
     }
@@ -133,14 +138,14 @@ public class OwnExercises {
   private static boolean taken(String name, List<OwnExerciseEntity> here, Optional<UUID> itself) {
     String plain = name.toLowerCase(Locale.ROOT);
     return Stream.of(
-            Catalogue.standard().exercises().stream().map(x -> x.name()),
-            Catalogue.standard().candidates().stream().map(x -> x.name()),
-            Catalogue.standard().byWord().stream().map(x -> x.name()),
+            Catalogue.standard().exercises().stream().map(exercise -> exercise.name()),
+            Catalogue.standard().candidates().stream().map(candidate -> candidate.name()),
+            Catalogue.standard().byWord().stream().map(byWord -> byWord.name()),
             here.stream()
-                .filter(x -> !itself.equals(Optional.of(x.getId())))
+                .filter(entity -> !itself.equals(Optional.of(entity.getId())))
                 .map(OwnExerciseEntity::getName))
         .flatMap(x -> x)
-        .anyMatch(n -> n.toLowerCase(Locale.ROOT).equals(plain));
+        .anyMatch(text -> text.toLowerCase(Locale.ROOT).equals(plain));
   }
 
   private OwnExerciseEntity entity(String id) {
@@ -150,11 +155,11 @@ public class OwnExercises {
         .orElseThrow(() -> new NotFound("exercise"));
   }
 
-  private static Own own(OwnExerciseEntity e) {
+  private static Own own(OwnExerciseEntity entity) {
     return new Own(
-        e.getSaid().exercise(e.getId().toString(), e.getName()),
-        e.getSaid(),
-        e.getVersion(),
-        e.isRetired());
+        entity.getSaid().exercise(entity.getId().toString(), entity.getName()),
+        entity.getSaid(),
+        entity.getVersion(),
+        entity.isRetired());
   }
 }

@@ -49,7 +49,7 @@ public class Trainables {
     Stream.concat(
             Catalogue.standard().byWord().stream(),
             own.all().stream().map(OwnExercises.Own::exercise))
-        .forEach(x -> byId.put(x.candidateId(), x.trainable()));
+        .forEach(byWord -> byId.put(byWord.candidateId(), byWord.trainable()));
     Function<String, Candidate> computed = variants.candidates();
     return id -> byId.containsKey(id) ? byId.get(id) : Trainable.of(computed.apply(id));
   }
@@ -66,8 +66,10 @@ public class Trainables {
     return Stream.concat(
             variants.all().stream()
                 .filter(Variants.Own::retired)
-                .map(o -> Trainable.of(o.candidate())),
-            own.all().stream().filter(OwnExercises.Own::retired).map(o -> o.exercise().trainable()))
+                .map(own -> Trainable.of(own.candidate())),
+            own.all().stream()
+                .filter(OwnExercises.Own::retired)
+                .map(own -> own.exercise().trainable()))
         .toList();
   }
 
@@ -76,7 +78,7 @@ public class Trainables {
   public List<ByWord> byWord() {
     return Stream.concat(
             Catalogue.standard().byWord().stream(),
-            own.all().stream().filter(o -> !o.retired()).map(OwnExercises.Own::exercise))
+            own.all().stream().filter(own -> !own.retired()).map(OwnExercises.Own::exercise))
         .toList();
   }
 }

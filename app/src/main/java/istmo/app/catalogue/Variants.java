@@ -59,7 +59,7 @@ public class Variants {
   @Transactional(readOnly = true)
   public Function<String, Candidate> candidates() {
     Map<String, Candidate> own =
-        all().stream().map(Own::candidate).collect(Collectors.toMap(Candidate::id, c -> c));
+        all().stream().map(Own::candidate).collect(Collectors.toMap(Candidate::id, found -> found));
     return id -> own.containsKey(id) ? own.get(id) : Catalogue.standard().candidate(id);
   }
 
@@ -73,14 +73,18 @@ public class Variants {
   @Transactional(readOnly = true)
   public List<Own> all() {
     return repository.findByCoachIdOrderByCreatedAt(coach.id()).stream()
-        .map(e -> new Own(own(e), e.isRetired() || !Candidate.fits(exercise(e), e.getSetup())))
+        .map(
+            entity ->
+                new Own(
+                    own(entity),
+                    entity.isRetired() || !Candidate.fits(exercise(entity), entity.getSetup())))
         .toList();
   }
 
   /** Own variants that are in use, oldest first. */
   @Transactional(readOnly = true)
   public List<Candidate> own() {
-    return all().stream().filter(o -> !o.retired()).map(Own::candidate).toList();
+    return all().stream().filter(own -> !own.retired()).map(Own::candidate).toList();
   }
 
   /**
@@ -91,16 +95,21 @@ public class Variants {
     Exercise exercise = Catalogue.standard().exercise(exerciseId);
     String checked = Names.checked(name);
     UUID id = UUID.randomUUID();
-    Candidate c =
+    Candidate candidate =
         Candidate.own(exercise, id.toString(), checked, setup, clients.get(clientId).body(false));
     transactions.write(
         () -> {
           checkRoom(checked);
           repository.save(
               new OwnVariantEntity(
-                  id, coach.id(), exercise.id(), checked, c.usual().values(), clock.instant()));
+                  id,
+                  coach.id(),
+                  exercise.id(),
+                  checked,
+                  candidate.usual().values(),
+                  clock.instant()));
         });
-    return c;
+    return candidate;
   }
 
   /**
@@ -117,10 +126,10 @@ public class Variants {
     Optional<OwnVariantEntity> same =
         here.stream()
             .filter(
-                e ->
-                    e.getExerciseId().equals(exerciseId)
-                        && e.getName().equalsIgnoreCase(checked)
-                        && e.getSetup().equals(setup))
+                entity ->
+                    entity.getExerciseId().equals(exerciseId)
+                        && entity.getName().equalsIgnoreCase(checked)
+                        && entity.getSetup().equals(setup))
             .findFirst();
     if (same.isPresent()) {
       return own(same.get());
@@ -129,21 +138,23 @@ public class Variants {
         Stream.concat(
                 Catalogue.standard().candidates().stream().map(Candidate::name),
                 here.stream().map(OwnVariantEntity::getName))
-            .map(n -> n.toLowerCase(Locale.ROOT))
+            .map(text -> text.toLowerCase(Locale.ROOT))
             .collect(Collectors.toSet());
-    UUID id = Keys.uuid(key).filter(k -> !repository.existsById(k)).orElseGet(UUID::randomUUID);
-    OwnVariantEntity e =
+    UUID id =
+        Keys.uuid(key).filter(uuid -> !repository.existsById(uuid)).orElseGet(UUID::randomUUID);
+    OwnVariantEntity ownVariantEntity =
         new OwnVariantEntity(
             id,
             coach.id(),
             exercise.id(),
-            Names.free(checked, Names.LONGEST, n -> taken.contains(n.toLowerCase(Locale.ROOT))),
+            Names.free(
+                checked, Names.LONGEST, text -> taken.contains(text.toLowerCase(Locale.ROOT))),
             setup,
             clock.instant());
     if (retired || own().size() >= MOST) {
-      e.retire(clock.instant());
+      ownVariantEntity.retire(clock.instant());
     }
-    return own(repository.save(e));
+    return own(repository.save(ownVariantEntity));
   }
 
   /** Takes it out of orders and lists; sessions that have it keep it. */
@@ -169,7 +180,7 @@ public class Variants {
   private void checkRoom(String name) {
     List<Candidate> own = own();
     if (Stream.concat(Catalogue.standard().candidates().stream(), own.stream())
-        .anyMatch(c -> c.name().equalsIgnoreCase(name))) {
+        .anyMatch(candidate -> candidate.name().equalsIgnoreCase(name))) {
       throw new Conflict("There is a variant of that name: " + name + ".");
     }
     if (own.size() >= MOST) {
@@ -184,11 +195,12 @@ public class Variants {
         .orElseThrow(() -> new NotFound("variant"));
   }
 
-  private static Exercise exercise(OwnVariantEntity e) {
-    return Catalogue.standard().exercise(e.getExerciseId());
+  private static Exercise exercise(OwnVariantEntity entity) {
+    return Catalogue.standard().exercise(entity.getExerciseId());
   }
 
-  private static Candidate own(OwnVariantEntity e) {
-    return Candidate.own(exercise(e), e.getId().toString(), e.getName(), e.getSetup());
+  private static Candidate own(OwnVariantEntity entity) {
+    return Candidate.own(
+        exercise(entity), entity.getId().toString(), entity.getName(), entity.getSetup());
   }
 }

@@ -95,11 +95,11 @@ public class Clients {
             .collect(Collectors.groupingBy(KnownLiftEntity::getClientId));
     return repository.findByCoachIdOrderByName(coach.id()).stream()
         .map(
-            e ->
+            entity ->
                 new Rows(
-                    e,
-                    readings.getOrDefault(e.getId(), List.of()),
-                    known.getOrDefault(e.getId(), List.of())))
+                    entity,
+                    readings.getOrDefault(entity.getId(), List.of()),
+                    known.getOrDefault(entity.getId(), List.of())))
         .toList();
   }
 
@@ -107,7 +107,9 @@ public class Clients {
   @Transactional(readOnly = true)
   public Map<UUID, String> namesById() {
     Map<UUID, String> names = new LinkedHashMap<>();
-    repository.findByCoachIdOrderByName(coach.id()).forEach(c -> names.put(c.getId(), c.getName()));
+    repository
+        .findByCoachIdOrderByName(coach.id())
+        .forEach(entity -> names.put(entity.getId(), entity.getName()));
     return names;
   }
 
@@ -140,10 +142,11 @@ public class Clients {
     return view(
         transactions.write(
             () -> {
-              ClientEntity e = new ClientEntity(UUID.randomUUID(), coach.id(), clock.instant());
+              ClientEntity entity =
+                  new ClientEntity(UUID.randomUUID(), coach.id(), clock.instant());
               check(profile);
-              e.write(freeName(name, null), intake, profile, cautions);
-              return rows(repository.saveAndFlush(e));
+              entity.write(freeName(name, null), intake, profile, cautions);
+              return rows(repository.saveAndFlush(entity));
             }));
   }
 
@@ -156,15 +159,15 @@ public class Clients {
     return view(
         transactions.write(
             () -> {
-              ClientEntity e = entity(id);
-              if (e.getVersion() != version) {
+              ClientEntity entity = entity(id);
+              if (entity.getVersion() != version) {
                 throw new Conflict(
-                    e.getName()
+                    entity.getName()
                         + " was changed elsewhere meanwhile. Load again; nothing was overwritten.");
               }
               check(profile);
-              e.write(freeName(name, e.getId()), intake, profile, cautions);
-              return rows(repository.saveAndFlush(e));
+              entity.write(freeName(name, entity.getId()), intake, profile, cautions);
+              return rows(repository.saveAndFlush(entity));
             }));
   }
 
@@ -191,13 +194,13 @@ public class Clients {
       double statureM =
           new Readings(readings).value(MeasurementKind.STATURE).orElse(intake.statureM());
       for (int k = 0; k < readings.size(); k++) {
-        Measurement m = readings.get(k);
+        Measurement reading = readings.get(k);
         InvalidInput.gather(
             faults,
             "measurements[" + k + "].",
             () -> {
-              m.kind().check(m.value(), statureM);
-              checkDay(m.on(), today);
+              reading.kind().check(reading.value(), statureM);
+              checkDay(reading.on(), today);
             });
       }
       if (!faults.isEmpty()) {
@@ -205,13 +208,13 @@ public class Clients {
       }
       Body body = BodyEstimate.of(intake, new Readings(readings)).body();
       for (int k = 0; k < lifts.size(); k++) {
-        KnownLift l = lifts.get(k);
+        KnownLift knownLift = lifts.get(k);
         InvalidInput.gather(
             faults,
             "lifts[" + k + "].",
             () -> {
-              checkDay(l.on(), today);
-              Calibration.check(body, l);
+              checkDay(knownLift.on(), today);
+              Calibration.check(body, knownLift);
             });
       }
       InvalidInput.gather(faults, "profile.", () -> Clients.check(profile));
@@ -236,20 +239,20 @@ public class Clients {
   @Transactional(readOnly = true)
   public Map<UUID, ClientRecord> records() {
     Map<UUID, ClientRecord> all = new LinkedHashMap<>();
-    allRows().forEach(r -> all.put(r.client().getId(), recordOf(r)));
+    allRows().forEach(rows -> all.put(rows.client().getId(), recordOf(rows)));
     return all;
   }
 
-  private static ClientRecord recordOf(Rows r) {
-    ClientEntity e = r.client();
+  private static ClientRecord recordOf(Rows rows) {
+    ClientEntity entity = rows.client();
     return new ClientRecord(
-        e.getName(),
-        e.intake(),
-        e.profile(),
-        e.cautions(),
-        e.isLearns(),
-        r.readings().stream().map(MeasurementEntity::measurement).toList(),
-        r.lifts().stream().map(KnownLiftEntity::lift).toList());
+        entity.getName(),
+        entity.intake(),
+        entity.profile(),
+        entity.cautions(),
+        entity.isLearns(),
+        rows.readings().stream().map(MeasurementEntity::measurement).toList(),
+        rows.lifts().stream().map(KnownLiftEntity::lift).toList());
   }
 
   /**
@@ -258,20 +261,23 @@ public class Clients {
    */
   @Transactional
   public UUID bringIn(ClientRecord record) {
-    ClientEntity e = new ClientEntity(UUID.randomUUID(), coach.id(), clock.instant());
-    e.write(freeName(record.name(), null), record.intake(), record.profile(), record.cautions());
-    e.setLearns(record.learns());
-    repository.saveAndFlush(e);
+    ClientEntity entity = new ClientEntity(UUID.randomUUID(), coach.id(), clock.instant());
+    entity.write(
+        freeName(record.name(), null), record.intake(), record.profile(), record.cautions());
+    entity.setLearns(record.learns());
+    repository.saveAndFlush(entity);
     Instant at = clock.instant();
-    for (Measurement m : record.readings()) { // in the order of the list, also those of one day
-      measurements.save(new MeasurementEntity(UUID.randomUUID(), coach.id(), e.getId(), m, at));
+    for (Measurement reading :
+        record.readings()) { // in the order of the list, also those of one day
+      measurements.save(
+          new MeasurementEntity(UUID.randomUUID(), coach.id(), entity.getId(), reading, at));
       at = at.plusMillis(1);
     }
-    for (KnownLift l : record.lifts()) {
-      lifts.save(new KnownLiftEntity(UUID.randomUUID(), coach.id(), e.getId(), l, at));
+    for (KnownLift knownLift : record.lifts()) {
+      lifts.save(new KnownLiftEntity(UUID.randomUUID(), coach.id(), entity.getId(), knownLift, at));
       at = at.plusMillis(1);
     }
-    return e.getId();
+    return entity.getId();
   }
 
   /** Lets what was felt and what hurt count in this client's order, or not. */
@@ -279,9 +285,9 @@ public class Clients {
     return view(
         transactions.write(
             () -> {
-              ClientEntity e = entity(id);
-              e.setLearns(on);
-              return rows(repository.saveAndFlush(e));
+              ClientEntity entity = entity(id);
+              entity.setLearns(on);
+              return rows(repository.saveAndFlush(entity));
             }));
   }
 
@@ -292,7 +298,7 @@ public class Clients {
   @Transactional(readOnly = true)
   public List<Reading> readings(UUID clientId) {
     return readingsOf(entity(clientId)).stream()
-        .map(m -> new Reading(m.getId(), m.measurement()))
+        .map(entity -> new Reading(entity.getId(), entity.measurement()))
         .toList();
   }
 
@@ -300,18 +306,19 @@ public class Clients {
    * Adds a reading; one that is not believable for this client's stature is refused, and so is a
    * day to come.
    */
-  public Client measure(UUID clientId, Measurement m) {
+  public Client measure(UUID clientId, Measurement measurement) {
     return view(
         transactions.write(
             () -> {
-              ClientEntity e = entity(clientId);
-              double statureM = estimate(rows(e)).body().statureM();
+              ClientEntity entity = entity(clientId);
+              double statureM = estimate(rows(entity)).body().statureM();
               InvalidInput.together(
-                  () -> m.kind().check(m.value(), statureM), () -> checkDay(m.on()));
+                  () -> measurement.kind().check(measurement.value(), statureM),
+                  () -> checkDay(measurement.on()));
               measurements.saveAndFlush(
                   new MeasurementEntity(
-                      UUID.randomUUID(), coach.id(), e.getId(), m, clock.instant()));
-              return rows(e);
+                      UUID.randomUUID(), coach.id(), entity.getId(), measurement, clock.instant()));
+              return rows(entity);
             }));
   }
 
@@ -320,13 +327,13 @@ public class Clients {
     return view(
         transactions.write(
             () -> {
-              ClientEntity e = entity(clientId);
+              ClientEntity entity = entity(clientId);
               measurements.delete(
                   measurements
-                      .findByIdAndClientIdAndCoachId(readingId, e.getId(), coach.id())
+                      .findByIdAndClientIdAndCoachId(readingId, entity.getId(), coach.id())
                       .orElseThrow(() -> new NotFound("reading")));
               measurements.flush();
-              return rows(e);
+              return rows(entity);
             }));
   }
 
@@ -336,7 +343,9 @@ public class Clients {
   /** Known lifts of a client. */
   @Transactional(readOnly = true)
   public List<Lift> lifts(UUID clientId) {
-    return liftsOf(entity(clientId)).stream().map(l -> new Lift(l.getId(), l.lift())).toList();
+    return liftsOf(entity(clientId)).stream()
+        .map(entity -> new Lift(entity.getId(), entity.lift()))
+        .toList();
   }
 
   /**
@@ -349,11 +358,11 @@ public class Clients {
     return view(
         transactions.write(
             () -> {
-              ClientEntity e = entity(clientId);
+              ClientEntity entity = entity(clientId);
               lifts.saveAndFlush(
                   new KnownLiftEntity(
-                      UUID.randomUUID(), coach.id(), e.getId(), lift, clock.instant()));
-              return rows(e);
+                      UUID.randomUUID(), coach.id(), entity.getId(), lift, clock.instant()));
+              return rows(entity);
             }));
   }
 
@@ -362,13 +371,13 @@ public class Clients {
     return view(
         transactions.write(
             () -> {
-              ClientEntity e = entity(clientId);
+              ClientEntity entity = entity(clientId);
               lifts.delete(
                   lifts
-                      .findByIdAndClientIdAndCoachId(liftId, e.getId(), coach.id())
+                      .findByIdAndClientIdAndCoachId(liftId, entity.getId(), coach.id())
                       .orElseThrow(() -> new NotFound("lift")));
               lifts.flush();
-              return rows(e);
+              return rows(entity);
             }));
   }
 
@@ -385,16 +394,16 @@ public class Clients {
   /** Erases a client with every reading and lift; sessions must be gone. */
   @Transactional
   public void erase(UUID clientId) {
-    ClientEntity e = entity(clientId);
-    measurements.deleteAllInBatch(readingsOf(e));
-    lifts.deleteAllInBatch(liftsOf(e));
-    repository.delete(e);
+    ClientEntity entity = entity(clientId);
+    measurements.deleteAllInBatch(readingsOf(entity));
+    lifts.deleteAllInBatch(liftsOf(entity));
+    repository.delete(entity);
     repository.flush();
   }
 
-  private List<MeasurementEntity> readingsOf(ClientEntity e) {
+  private List<MeasurementEntity> readingsOf(ClientEntity entity) {
     return measurements.findByCoachIdAndClientIdOrderByTakenOnAscCreatedAtAsc(
-        coach.id(), e.getId());
+        coach.id(), entity.getId());
   }
 
   private ClientEntity entity(UUID id) {
@@ -413,8 +422,8 @@ public class Clients {
     return trimmed;
   }
 
-  private List<KnownLiftEntity> liftsOf(ClientEntity e) {
-    return lifts.findByCoachIdAndClientIdOrderByDoneOnAscCreatedAtAsc(coach.id(), e.getId());
+  private List<KnownLiftEntity> liftsOf(ClientEntity entity) {
+    return lifts.findByCoachIdAndClientIdOrderByDoneOnAscCreatedAtAsc(coach.id(), entity.getId());
   }
 
   /** Likes and dislikes name exercises that there are. */
@@ -424,38 +433,39 @@ public class Clients {
     profile.dislikes().forEach(Catalogue.standard()::exercise);
   }
 
-  private Rows rows(ClientEntity e) {
-    return new Rows(e, readingsOf(e), liftsOf(e));
+  private Rows rows(ClientEntity entity) {
+    return new Rows(entity, readingsOf(entity), liftsOf(entity));
   }
 
   /** The body from intake and readings, before any lift says how strong it is. */
-  private static BodyEstimate estimate(Rows r) {
-    return BodyEstimate.of(r.client().intake(), readings(r.readings()));
+  private static BodyEstimate estimate(Rows rows) {
+    return BodyEstimate.of(rows.client().intake(), readings(rows.readings()));
   }
 
-  private Client view(Rows r) {
+  private Client view(Rows rows) {
     Transactions.mustBeOutside("a client's strength");
-    ClientEntity e = r.client();
-    Readings readings = readings(r.readings());
-    BodyEstimate usual = estimate(r);
-    List<KnownLift> own = r.lifts().stream().map(KnownLiftEntity::lift).toList();
+    ClientEntity entity = rows.client();
+    Readings readings = readings(rows.readings());
+    BodyEstimate usual = estimate(rows);
+    List<KnownLift> own = rows.lifts().stream().map(KnownLiftEntity::lift).toList();
     Optional<Calibration> strength =
         own.isEmpty()
             ? Optional.empty()
             : strengths.get(
-                new StrengthKey(usual.body(), own), k -> Calibration.of(k.usual(), k.lifts()));
-    BodyEstimate estimate = strength.map(s -> s.applied(usual)).orElse(usual);
+                new StrengthKey(usual.body(), own),
+                key -> Calibration.of(key.usual(), key.lifts()));
+    BodyEstimate estimate = strength.map(calibration -> calibration.applied(usual)).orElse(usual);
     return new Client(
-        e.getId(),
-        e.getVersion(),
-        e.getName(),
-        e.intake(),
-        e.profile(),
-        e.cautions(),
+        entity.getId(),
+        entity.getVersion(),
+        entity.getName(),
+        entity.intake(),
+        entity.profile(),
+        entity.cautions(),
         readings,
         estimate,
         strength,
-        e.isLearns());
+        entity.isLearns());
   }
 
   private static Readings readings(List<MeasurementEntity> measured) {

@@ -291,8 +291,8 @@ class DemoData {
     List<Pull> pulls = new ArrayList<>();
     double[] off = {0.015, 0.004, -0.012, -0.02, 0.01, 0.018, -0.006, 0.002, 0.012, -0.011};
     for (double at : new double[] {8, 35, 62, 90, 112}) {
-      for (Pull.Direction d : List.of(Pull.Direction.UP, Pull.Direction.DOWN)) {
-        Pull exact = new Pull(at, 0, 0.38, 40, d);
+      for (Pull.Direction direction : List.of(Pull.Direction.UP, Pull.Direction.DOWN)) {
+        Pull exact = new Pull(at, 0, 0.38, 40, direction);
         pulls.add(
             new Pull(
                 at,
@@ -300,14 +300,14 @@ class DemoData {
                     * StandIn.forceN("leg-extension", GymEquipment.generic(Set.of()), exact),
                 0.38,
                 40,
-                d));
+                direction));
       }
     }
     return pulls;
   }
 
-  private static Cautions sore(Soreness s) {
-    return new Cautions(List.of(s), List.of(), List.of());
+  private static Cautions sore(Soreness soreness) {
+    return new Cautions(List.of(soreness), List.of(), List.of());
   }
 
   private void measure(Client client, MeasurementKind kind, Side side, double value, LocalDate on) {

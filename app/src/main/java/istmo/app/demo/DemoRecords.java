@@ -59,7 +59,7 @@ class DemoRecords {
           continue;
         }
         Instant at = begun(week, day);
-        Session s =
+        Session session =
             sessions.start(
                 client.id(),
                 gym.id(),
@@ -68,10 +68,10 @@ class DemoRecords {
                 false,
                 at);
         int gain = day == 3 ? 1 : 0;
-        UUID first = pin(s, "heel-raised-squat/wedge");
+        UUID first = pin(session, "heel-raised-squat/wedge");
         for (int k = 0; k < 3; k++) {
           log(
-              s,
+              session,
               first,
               at.plus(Duration.ofMinutes(4 + 4L * k)),
               set(
@@ -83,10 +83,10 @@ class DemoRecords {
                   k == 0 ? Set.of("VL", "RF") : Set.of(),
                   Optional.empty()));
         }
-        UUID second = pin(s, "leg-extension-reclined/reclined");
+        UUID second = pin(session, "leg-extension-reclined/reclined");
         for (int k = 0; k < 3; k++) {
           log(
-              s,
+              session,
               second,
               at.plus(Duration.ofMinutes(20 + 3L * k)),
               set(
@@ -99,10 +99,10 @@ class DemoRecords {
                   Optional.empty()));
         }
         if (day == 0) {
-          UUID third = pin(s, "seated-leg-curl/usual");
+          UUID third = pin(session, "seated-leg-curl/usual");
           for (int k = 0; k < 2; k++) {
             log(
-                s,
+                session,
                 third,
                 at.plus(Duration.ofMinutes(33 + 3L * k)),
                 set(
@@ -115,7 +115,7 @@ class DemoRecords {
                     Optional.empty()));
           }
         }
-        sessions.finish(s.id(), at.plus(Duration.ofMinutes(45)));
+        sessions.finish(session.id(), at.plus(Duration.ofMinutes(45)));
       }
     }
     floor.mark(
@@ -130,7 +130,7 @@ class DemoRecords {
     int[] right = {10, 11, 11, 12, 12, 12, 13, 13};
     for (int week = 0; week < WEEKS; week++) {
       Instant at = begun(week, 1);
-      Session s =
+      Session session =
           sessions.start(
               client.id(),
               gym.id(),
@@ -138,10 +138,10 @@ class DemoRecords {
               School.STRETCH,
               false,
               at);
-      UUID first = pin(s, "romanian-deadlift/usual");
+      UUID first = pin(session, "romanian-deadlift/usual");
       for (int k = 0; k < 3; k++) {
         log(
-            s,
+            session,
             first,
             at.plus(Duration.ofMinutes(4 + 4L * k)),
             set(
@@ -153,10 +153,10 @@ class DemoRecords {
                 k == 2 && week > 3 ? Set.of("ERECTORS") : Set.of(),
                 Optional.empty()));
       }
-      UUID second = pin(s, "split-squat/lean");
+      UUID second = pin(session, "split-squat/lean");
       for (int k = 0; k < 2; k++) {
         log(
-            s,
+            session,
             second,
             at.plus(Duration.ofMinutes(20 + 4L * k)),
             set(
@@ -168,12 +168,12 @@ class DemoRecords {
                 k == 0 ? Set.of("GMAXM") : Set.of(),
                 Optional.empty()));
         log(
-            s,
+            session,
             second,
             at.plus(Duration.ofMinutes(22 + 4L * k)),
             set(15, right[week] - k, 1, Side.RIGHT, k + 1, Set.of(), Optional.empty()));
       }
-      sessions.finish(s.id(), at.plus(Duration.ofMinutes(40)));
+      sessions.finish(session.id(), at.plus(Duration.ofMinutes(40)));
     }
   }
 
@@ -182,7 +182,7 @@ class DemoRecords {
     int[] pain = {0, 1, 2, 0, 3, 4, 2, 4};
     for (int week = 0; week < WEEKS; week++) {
       Instant at = begun(week, 2);
-      Session s =
+      Session session =
           sessions.start(
               client.id(),
               gym.id(),
@@ -190,10 +190,10 @@ class DemoRecords {
               School.STRETCH,
               false,
               at);
-      UUID first = pin(s, "leg-press/high");
+      UUID first = pin(session, "leg-press/high");
       for (int k = 0; k < 3; k++) {
         log(
-            s,
+            session,
             first,
             at.plus(Duration.ofMinutes(5 + 4L * k)),
             set(
@@ -207,10 +207,10 @@ class DemoRecords {
                     ? Optional.of(new Pain(PainFlag.KNEE, pain[week]))
                     : Optional.empty()));
       }
-      UUID second = pin(s, "romanian-deadlift/usual");
+      UUID second = pin(session, "romanian-deadlift/usual");
       for (int k = 0; k < 3; k++) {
         log(
-            s,
+            session,
             second,
             at.plus(Duration.ofMinutes(20 + 4L * k)),
             set(
@@ -222,15 +222,15 @@ class DemoRecords {
                 k == 0 ? Set.of("GMAXM", "BFL") : Set.of(),
                 Optional.empty()));
       }
-      sessions.finish(s.id(), at.plus(Duration.ofMinutes(40)));
+      sessions.finish(session.id(), at.plus(Duration.ofMinutes(40)));
     }
   }
 
   /** A session that is open today, for the floor. */
   void today(Client client, Gym gym, Aim aim, String... candidates) {
-    Session s = sessions.start(client.id(), gym.id(), aim, School.STRETCH, false);
-    for (String c : candidates) {
-      pin(s, c);
+    Session session = sessions.start(client.id(), gym.id(), aim, School.STRETCH, false);
+    for (String candidate : candidates) {
+      pin(session, candidate);
     }
   }
 

@@ -117,26 +117,26 @@ public class Archive {
     Set<String> candidates =
         Stream.of(
                 client.sessions().stream()
-                    .flatMap(s -> s.items().stream())
+                    .flatMap(file -> file.items().stream())
                     .map(ItemFile::candidateId),
                 written(client.weeks()).stream()
-                    .flatMap(w -> w.plan().week().items().stream())
-                    .map(i -> i.candidateId()),
+                    .flatMap(file -> file.plan().week().items().stream())
+                    .map(item -> item.candidateId()),
                 written(client.marks()).stream().map(MarkFile::candidateId))
             .flatMap(x -> x)
             .collect(Collectors.toSet());
     Set<String> judged =
         Stream.concat(
                 client.sessions().stream().map(SessionFile::school),
-                written(client.weeks()).stream().map(w -> w.brief().school()))
+                written(client.weeks()).stream().map(file -> file.brief().school()))
             .collect(Collectors.toSet());
     return document(
-        places.stream().filter(g -> named.contains(g.name())).toList(),
-        variants.all().stream().filter(v -> candidates.contains(v.candidate().id())).toList(),
+        places.stream().filter(gym -> named.contains(gym.name())).toList(),
+        variants.all().stream().filter(own -> candidates.contains(own.candidate().id())).toList(),
         exercises.all().stream()
-            .filter(x -> candidates.contains(x.exercise().candidateId()))
+            .filter(own -> candidates.contains(own.exercise().candidateId()))
             .toList(),
-        schools.listed().stream().filter(s -> judged.contains(s.school().id())).toList(),
+        schools.listed().stream().filter(listed -> judged.contains(listed.school().id())).toList(),
         List.of(client));
   }
 
@@ -156,7 +156,7 @@ public class Archive {
         exercises.all(),
         schools.listed(),
         clients.records().entrySet().stream()
-            .map(c -> client(c.getKey(), c.getValue(), names, candidates))
+            .map(entry -> client(entry.getKey(), entry.getValue(), names, candidates))
             .toList());
   }
 
@@ -193,17 +193,21 @@ public class Archive {
         places.stream().map(Archive::gym).toList(),
         own.stream()
             .map(
-                v ->
+                variant ->
                     new VariantFile(
-                        v.candidate().id(),
-                        v.candidate().name(),
-                        v.candidate().usual().values(),
-                        v.retired()))
+                        variant.candidate().id(),
+                        variant.candidate().name(),
+                        variant.candidate().usual().values(),
+                        variant.retired()))
             .toList(),
         byWord.stream()
             .map(
-                x ->
-                    new ExerciseFile(x.exercise().id(), x.exercise().name(), x.said(), x.retired()))
+                variant ->
+                    new ExerciseFile(
+                        variant.exercise().id(),
+                        variant.exercise().name(),
+                        variant.said(),
+                        variant.retired()))
             .toList(),
         judged.stream().filter(Schools.Listed::own).map(Archive::school).toList(),
         files);
@@ -213,167 +217,175 @@ public class Archive {
     return places.stream().collect(Collectors.toMap(Gym::id, Gym::name));
   }
 
-  private static GymFile gym(Gym g) {
+  private static GymFile gym(Gym gym) {
     return new GymFile(
-        g.name(),
-        g.equipment().items(),
-        g.equipment().measured(),
-        g.equipment().plates().pairs().entrySet().stream()
-            .map(e -> new PlatesFile(e.getKey(), e.getValue()))
+        gym.name(),
+        gym.equipment().items(),
+        gym.equipment().measured(),
+        gym.equipment().plates().pairs().entrySet().stream()
+            .map(entry -> new PlatesFile(entry.getKey(), entry.getValue()))
             .toList(),
-        g.pulls(),
-        g.removed() ? true : null);
+        gym.pulls(),
+        gym.removed() ? true : null);
   }
 
-  private static SchoolFile school(Schools.Listed l) {
-    School s = l.school();
+  private static SchoolFile school(Schools.Listed listed) {
+    School school = listed.school();
     return new SchoolFile(
-        s.id(),
-        s.label(),
-        s.reason(),
-        s.lengthBias(),
-        s.passiveWeight(),
-        s.activityTrust(),
-        s.practiceTrust(),
-        s.basics(),
-        l.retired());
+        school.id(),
+        school.label(),
+        school.reason(),
+        school.lengthBias(),
+        school.passiveWeight(),
+        school.activityTrust(),
+        school.practiceTrust(),
+        school.basics(),
+        listed.retired());
   }
 
   private ClientFile client(
       UUID id,
-      Clients.ClientRecord c,
+      Clients.ClientRecord record,
       Map<UUID, String> places,
       Function<String, Trainable> candidates) {
-    Intake i = c.intake();
-    Cautions cautions = c.cautions();
+    Intake intake = record.intake();
+    Cautions cautions = record.cautions();
     return new ClientFile(
-        c.name(),
-        i.statureM(),
-        i.massKg(),
-        i.sex(),
-        i.thigh(),
-        i.ankle(),
+        record.name(),
+        intake.statureM(),
+        intake.massKg(),
+        intake.sex(),
+        intake.thigh(),
+        intake.ankle(),
         cautions.sores().stream()
-            .map(x -> new SorenessFile(x.joint(), x.movements(), x.approach()))
+            .map(
+                soreness ->
+                    new SorenessFile(soreness.joint(), soreness.movements(), soreness.approach()))
             .toList(),
         cautions.entries().stream()
             .map(
-                e ->
+                entry ->
                     new CautionFile(
-                        e.caution(),
-                        e.clearance().map(Cautions.Clearance::by).orElse(null),
-                        e.clearance().map(Cautions.Clearance::on).orElse(null)))
+                        entry.caution(),
+                        entry.clearance().map(Cautions.Clearance::by).orElse(null),
+                        entry.clearance().map(Cautions.Clearance::on).orElse(null)))
             .toList(),
         cautions.restrictions().stream()
             .map(
-                r ->
+                restriction ->
                     new RestrictionFile(
-                        r.by(),
-                        r.on(),
-                        r.text(),
-                        r.kneeMaxDeg().orElse(null),
-                        r.hipMaxDeg().orElse(null),
-                        r.noLoadedBack()))
+                        restriction.by(),
+                        restriction.on(),
+                        restriction.text(),
+                        restriction.kneeMaxDeg().orElse(null),
+                        restriction.hipMaxDeg().orElse(null),
+                        restriction.noLoadedBack()))
             .toList(),
-        profile(c.profile()),
-        c.readings().stream()
-            .map(m -> new ReadingFile(m.kind(), m.side(), m.value(), m.on()))
-            .toList(),
-        c.lifts().stream()
+        profile(record.profile()),
+        record.readings().stream()
             .map(
-                l ->
-                    new LiftFile(
-                        l.candidateId(),
-                        l.set().loadKg(),
-                        l.set().repetitions(),
-                        l.set().reserve(),
-                        l.on()))
+                measurement ->
+                    new ReadingFile(
+                        measurement.kind(),
+                        measurement.side(),
+                        measurement.value(),
+                        measurement.on()))
             .toList(),
-        reader.history(id).stream().map(s -> session(s, candidates)).toList(),
+        record.lifts().stream()
+            .map(
+                lift ->
+                    new LiftFile(
+                        lift.candidateId(),
+                        lift.set().loadKg(),
+                        lift.set().repetitions(),
+                        lift.set().reserve(),
+                        lift.on()))
+            .toList(),
+        reader.history(id).stream().map(session -> session(session, candidates)).toList(),
         plans.archived(id).stream()
             .map(
-                w ->
+                plan ->
                     new WeekFile(
-                        Required.entry(places, w.gymId()),
-                        w.createdAt(),
-                        w.changedAt(),
-                        w.removedAt().orElse(null),
-                        w.brief(),
-                        w.document()))
+                        Required.entry(places, plan.gymId()),
+                        plan.createdAt(),
+                        plan.changedAt(),
+                        plan.removedAt().orElse(null),
+                        plan.brief(),
+                        plan.document()))
             .toList(),
-        c.learns(),
+        record.learns(),
         floor.marks(id).stream()
             .map(
-                m ->
+                mark ->
                     new MarkFile(
-                        Required.entry(places, m.gymId()),
-                        m.candidateId(),
-                        m.words(),
-                        m.changedAt()))
+                        Required.entry(places, mark.gymId()),
+                        mark.candidateId(),
+                        mark.words(),
+                        mark.changedAt()))
             .toList(),
         answers.of(id).stream()
             .map(
-                a ->
+                answer ->
                     new AnswerFile(
-                        a.kind(),
-                        a.subject(),
-                        a.taken().map(Lesson.Proposal::act).orElse(null),
-                        a.taken().map(Lesson.Proposal::words).orElse(null),
-                        a.at()))
+                        answer.kind(),
+                        answer.subject(),
+                        answer.taken().map(Lesson.Proposal::act).orElse(null),
+                        answer.taken().map(Lesson.Proposal::words).orElse(null),
+                        answer.at()))
             .toList());
   }
 
-  private static ProfileFile profile(Profile p) {
+  private static ProfileFile profile(Profile profile) {
     return new ProfileFile(
-        p.trainingAge().orElse(null),
-        p.daysAWeek().orElse(null),
-        p.minutes().orElse(null),
-        p.habits(),
-        p.strongerSide().orElse(null),
-        p.notes(),
-        p.likes(),
-        p.dislikes());
+        profile.trainingAge().orElse(null),
+        profile.daysAWeek().orElse(null),
+        profile.minutes().orElse(null),
+        profile.habits(),
+        profile.strongerSide().orElse(null),
+        profile.notes(),
+        profile.likes(),
+        profile.dislikes());
   }
 
-  private static SessionFile session(Session s, Function<String, Trainable> candidates) {
+  private static SessionFile session(Session session, Function<String, Trainable> candidates) {
     return new SessionFile(
-        s.gym().name(),
-        s.brief().aim(),
-        s.brief().keepOut(),
-        Objects.requireNonNullElse(s.brief().school(), School.STRETCH.id()),
-        s.brief().stiffDay(),
-        s.createdAt(),
-        s.finishedAt().orElse(null),
-        s.items().stream().map(i -> item(i, candidates)).toList());
+        session.gym().name(),
+        session.brief().aim(),
+        session.brief().keepOut(),
+        Objects.requireNonNullElse(session.brief().school(), School.STRETCH.id()),
+        session.brief().stiffDay(),
+        session.createdAt(),
+        session.finishedAt().orElse(null),
+        session.items().stream().map(item -> item(item, candidates)).toList());
   }
 
-  private static ItemFile item(Session.Item i, Function<String, Trainable> candidates) {
+  private static ItemFile item(Session.Item item, Function<String, Trainable> candidates) {
     return new ItemFile(
-        i.candidateId(),
-        candidates.apply(i.candidateId()).name(),
-        i.setup(),
-        i.asked().words(),
-        i.asked().prescription().orElse(null),
-        i.asked().bout().orElse(null),
-        i.asked().loadShare(),
-        i.ended(),
-        i.sets().stream().map(Archive::set).toList());
+        item.candidateId(),
+        candidates.apply(item.candidateId()).name(),
+        item.setup(),
+        item.asked().words(),
+        item.asked().prescription().orElse(null),
+        item.asked().bout().orElse(null),
+        item.asked().loadShare(),
+        item.ended(),
+        item.sets().stream().map(Archive::set).toList());
   }
 
-  private static SetFile set(Session.LoggedSet s) {
-    SetRecord r = s.record();
+  private static SetFile set(Session.LoggedSet set) {
+    SetRecord record = set.record();
     return new SetFile(
-        s.id(),
-        r.done().loadKg(),
-        r.done().repetitions(),
-        r.done().reserve(),
-        r.kind(),
-        r.number().orElse(null),
-        r.side(),
-        r.range().orElse(null),
-        r.tempoKept().orElse(null),
-        r.felt(),
-        r.pain().map(p -> new PainFile(p.joint(), p.level())).orElse(null),
-        s.performedAt());
+        set.id(),
+        record.done().loadKg(),
+        record.done().repetitions(),
+        record.done().reserve(),
+        record.kind(),
+        record.number().orElse(null),
+        record.side(),
+        record.range().orElse(null),
+        record.tempoKept().orElse(null),
+        record.felt(),
+        record.pain().map(pain -> new PainFile(pain.joint(), pain.level())).orElse(null),
+        set.performedAt());
   }
 }

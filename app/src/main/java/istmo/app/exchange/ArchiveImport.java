@@ -143,11 +143,11 @@ public class ArchiveImport {
   private Preview preview(ArchiveReading file, ImportChoices wished) {
     List<InvalidInput.Fault> faults = new ArrayList<>(file.faults());
     List<Gym> own = gyms.all();
-    Map<String, Gym> byName = own.stream().collect(Collectors.toMap(Gym::name, g -> g));
+    Map<String, Gym> byName = own.stream().collect(Collectors.toMap(Gym::name, gym -> gym));
     Set<UUID> ids = own.stream().map(Gym::id).collect(Collectors.toSet());
     List<GymLine> places = new ArrayList<>();
     Set<String> named = new TreeSet<>(file.gyms.keySet());
-    file.read.forEach(c -> named.addAll(c.gyms()));
+    file.read.forEach(client -> named.addAll(client.gyms()));
     for (String name : named) {
       Optional<UUID> here =
           Optional.ofNullable(wished.gyms().get(name))
@@ -160,14 +160,14 @@ public class ArchiveImport {
           new GymLine(
               name,
               Optional.ofNullable(file.gyms.get(name))
-                  .map(g -> g.equipment().items().size())
+                  .map(gym -> gym.equipment().items().size())
                   .orElse(0),
               here));
     }
     Set<String> taken = new HashSet<>(clients.namesById().values());
     List<ClientLine> lines = new ArrayList<>();
-    for (ReadClient c : file.read) {
-      String name = c.whole().name();
+    for (ReadClient client : file.read) {
+      String name = client.whole().name();
       String as = Optional.ofNullable(wished.names().get(name)).orElse(name).strip();
       boolean clash = !as.isEmpty() && !taken.add(as);
       if (clash) {
@@ -177,20 +177,21 @@ public class ArchiveImport {
                 "another client is called " + as + ": give another name, or leave this one out"));
       }
       if (as.isEmpty()) {
-        faults.removeIf(f -> f.field().startsWith(c.at())); // what is left out harms nobody
+        faults.removeIf(
+            fault -> fault.field().startsWith(client.at())); // what is left out harms nobody
       } else {
         InvalidInput.gather(faults, "names." + name + ".", () -> Names.checked(as));
       }
       lines.add(
           new ClientLine(
               name,
-              c.sessions().size(),
-              c.sessions().stream()
-                  .flatMap(s -> s.items().stream())
-                  .mapToInt(i -> i.sets().size())
+              client.sessions().size(),
+              client.sessions().stream()
+                  .flatMap(session -> session.items().stream())
+                  .mapToInt(item -> item.sets().size())
                   .sum(),
-              c.weeks().size(),
-              Optional.of(as).filter(a -> !a.isEmpty()),
+              client.weeks().size(),
+              Optional.of(as).filter(first -> !first.isEmpty()),
               clash));
     }
     return new Preview(
@@ -204,20 +205,21 @@ public class ArchiveImport {
   }
 
   private ImportResult bring(ArchiveReading file, ImportChoices wished) {
-    Preview p = preview(file, wished);
-    if (!p.ready()) {
-      throw new InvalidInput(p.faults());
+    Preview preview = preview(file, wished);
+    if (!preview.ready()) {
+      throw new InvalidInput(preview.faults());
     }
     Map<String, UUID> places = new HashMap<>();
-    p.gyms()
+    preview
+        .gyms()
         .forEach(
-            g ->
+            line ->
                 places.put(
-                    g.name(),
-                    g.here()
+                    line.name(),
+                    line.here()
                         .orElseGet(
                             () -> {
-                              ArchiveReading.ReadGym read = Required.entry(file.gyms, g.name());
+                              ArchiveReading.ReadGym read = Required.entry(file.gyms, line.name());
                               return gyms.bringIn(
                                       read.name(), read.equipment(), read.pulls(), read.removed())
                                   .id();
@@ -228,7 +230,7 @@ public class ArchiveImport {
     int sets = 0;
     int planned = 0;
     for (int k = 0; k < file.read.size(); k++) {
-      ClientLine line = p.clients().get(k);
+      ClientLine line = preview.clients().get(k);
       if (line.as().isPresent()) {
         ids.put(line.name(), client(file.read.get(k), line.as().get(), here));
         sessions += line.sessions();
@@ -249,31 +251,41 @@ public class ArchiveImport {
       return variants.getOrDefault(id, id);
     }
 
-    SessionImport.ArchivedSession session(ReadSession s) {
-      SessionBrief b = s.brief();
+    SessionImport.ArchivedSession session(ReadSession session) {
+      SessionBrief brief = session.brief();
       return new SessionImport.ArchivedSession(
-          Required.entry(gyms, s.gym()),
-          new SessionBrief(b.aim(), b.keepOut(), school(b.school()), b.stiffToday()),
-          s.createdAt(),
-          s.finishedAt(),
-          s.items().stream()
+          Required.entry(gyms, session.gym()),
+          new SessionBrief(
+              brief.aim(), brief.keepOut(), school(brief.school()), brief.stiffToday()),
+          session.createdAt(),
+          session.finishedAt(),
+          session.items().stream()
               .map(
-                  i ->
+                  item ->
                       new SessionImport.ArchivedItem(
-                          candidate(i.candidateId()), i.setup(), i.asked(), i.ended(), i.sets()))
+                          candidate(item.candidateId()),
+                          item.setup(),
+                          item.asked(),
+                          item.ended(),
+                          item.sets()))
               .toList());
     }
 
-    PlanStore.ArchivedPlan week(ArchiveReading.ReadWeek w) {
-      PlanStore.ArchivedPlan k = w.at().apply(gyms.get(w.gym()));
-      PlanBrief b = k.brief();
+    PlanStore.ArchivedPlan week(ArchiveReading.ReadWeek week) {
+      PlanStore.ArchivedPlan plan = week.at().apply(gyms.get(week.gym()));
+      PlanBrief brief = plan.brief();
       return new PlanStore.ArchivedPlan(
-          k.gymId(),
-          k.createdAt(),
-          k.changedAt(),
-          k.removedAt(),
-          new PlanBrief(b.aim(), b.keepOut(), school(b.school()), b.preset(), b.weights()),
-          k.document().naming(this::candidate));
+          plan.gymId(),
+          plan.createdAt(),
+          plan.changedAt(),
+          plan.removedAt(),
+          new PlanBrief(
+              brief.aim(),
+              brief.keepOut(),
+              school(brief.school()),
+              brief.preset(),
+              brief.weights()),
+          plan.document().naming(this::candidate));
     }
 
     private @Nullable String school(@Nullable String id) {
@@ -283,22 +295,24 @@ public class ArchiveImport {
 
   private Map<String, String> own(ArchiveReading file) {
     Map<String, String> names = new HashMap<>();
-    for (ReadVariant v : file.variants.values()) {
+    for (ReadVariant variant : file.variants.values()) {
       names.put(
-          v.id(),
+          variant.id(),
           variants
               .bringIn(
-                  Candidate.ownKey(v.id()).orElseThrow(),
-                  v.exerciseId(),
-                  v.name(),
-                  v.setup(),
-                  v.retired())
+                  Candidate.ownKey(variant.id()).orElseThrow(),
+                  variant.exerciseId(),
+                  variant.name(),
+                  variant.setup(),
+                  variant.retired())
               .id());
     }
-    for (ReadExercise x : file.exercises.values()) {
+    for (ReadExercise exercise : file.exercises.values()) {
       names.put(
-          x.exercise().candidateId(),
-          exercises.bringIn(x.exercise(), x.said(), x.retired()).candidateId());
+          exercise.exercise().candidateId(),
+          exercises
+              .bringIn(exercise.exercise(), exercise.said(), exercise.retired())
+              .candidateId());
     }
     return names;
   }
@@ -307,35 +321,46 @@ public class ArchiveImport {
     Map<String, String> names = new HashMap<>();
     file.schools
         .values()
-        .forEach(s -> names.put(s.id(), schools.bringIn(s.id(), s.wish(), s.retired()).id()));
+        .forEach(
+            school ->
+                names.put(
+                    school.id(),
+                    schools.bringIn(school.id(), school.wish(), school.retired()).id()));
     return names;
   }
 
-  private UUID client(ReadClient c, String as, Translation here) {
-    UUID id = clients.bringIn(c.whole().named(as));
-    c.weeks().forEach(w -> plans.bringIn(id, here.week(w)));
-    c.marks()
+  private UUID client(ReadClient client, String as, Translation here) {
+    UUID id = clients.bringIn(client.whole().named(as));
+    client.weeks().forEach(week -> plans.bringIn(id, here.week(week)));
+    client
+        .marks()
         .forEach(
-            m ->
+            mark ->
                 floor.mark(
                     id,
-                    Required.entry(here.gyms(), m.gym()),
-                    here.candidate(m.candidateId()),
-                    m.words(),
-                    m.changedAt()));
-    c.answers()
-        .forEach(a -> answers.answer(id, a.kind(), here.candidate(a.subject()), a.taken(), a.at()));
-    sessionImport.importSessions(id, c.sessions().stream().map(here::session).toList());
+                    Required.entry(here.gyms(), mark.gym()),
+                    here.candidate(mark.candidateId()),
+                    mark.words(),
+                    mark.changedAt()));
+    client
+        .answers()
+        .forEach(
+            answer ->
+                answers.answer(
+                    id,
+                    answer.kind(),
+                    here.candidate(answer.subject()),
+                    answer.taken(),
+                    answer.at()));
+    sessionImport.importSessions(id, client.sessions().stream().map(here::session).toList());
     return id;
   }
 
   private ArchiveDocument read(String text) {
     if (text.length() > MOST_CHARACTERS) {
+      int millions = MOST_CHARACTERS / 1_000_000;
       throw new InvalidInput(
-          "text",
-          "is longer than "
-              + MOST_CHARACTERS / 1_000_000
-              + " million characters; use a backup for so much");
+          "text", "is longer than " + millions + " million characters; use a backup for so much");
     }
     ArchiveDocument document;
     try {
@@ -363,11 +388,11 @@ public class ArchiveImport {
   /** Where reading ended: "clients[0].lifts[1].on"; "text" where it is not JSON at all. */
   private static String at(JacksonException e) {
     StringBuilder at = new StringBuilder();
-    for (Reference r : e.getPath()) {
+    for (Reference reference : e.getPath()) {
       at.append(
-          r.getPropertyName() == null
-              ? "[" + r.getIndex() + "]"
-              : (at.isEmpty() ? "" : ".") + r.getPropertyName());
+          reference.getPropertyName() == null
+              ? "[" + reference.getIndex() + "]"
+              : (at.isEmpty() ? "" : ".") + reference.getPropertyName());
     }
     return at.isEmpty() ? "text" : at.toString();
   }

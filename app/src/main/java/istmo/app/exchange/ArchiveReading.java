@@ -83,9 +83,9 @@ final class ArchiveReading {
       List<ReadAnswer> answers) {
     Set<String> gyms() {
       Set<String> named = new HashSet<>();
-      sessions.forEach(s -> named.add(s.gym()));
-      weeks.forEach(w -> named.add(w.gym()));
-      marks.forEach(m -> named.add(m.gym()));
+      sessions.forEach(session -> named.add(session.gym()));
+      weeks.forEach(week -> named.add(week.gym()));
+      marks.forEach(mark -> named.add(mark.gym()));
       return named;
     }
   }
@@ -100,93 +100,109 @@ final class ArchiveReading {
   private ArchiveReading() {}
 
   static ArchiveReading of(ArchiveDocument document, Clients clients, Instant now) {
-    ArchiveReading r = new ArchiveReading();
-    ClientReading client = new ClientReading(r, r.parts, clients, now.plus(1, ChronoUnit.DAYS));
-    r.parts.each("gyms", document.gyms(), (g, at) -> r.gym(g));
-    r.parts.each("variants", document.variants(), (v, at) -> r.variant(v));
-    r.parts.each("exercises", document.exercises(), (x, at) -> r.exercise(x));
-    r.parts.each("schools", document.schools(), (s, at) -> r.school(s));
-    r.parts.each(
-        "clients", document.clients(), (c, at) -> client.read(c, at).ifPresent(r.read::add));
-    return r;
+    ArchiveReading reading = new ArchiveReading();
+    ClientReading client =
+        new ClientReading(reading, reading.parts, clients, now.plus(1, ChronoUnit.DAYS));
+    reading.parts.each("gyms", document.gyms(), (file, at) -> reading.gym(file));
+    reading.parts.each("variants", document.variants(), (file, at) -> reading.variant(file));
+    reading.parts.each("exercises", document.exercises(), (file, at) -> reading.exercise(file));
+    reading.parts.each("schools", document.schools(), (file, at) -> reading.school(file));
+    reading.parts.each(
+        "clients",
+        document.clients(),
+        (file, at) -> client.read(file, at).ifPresent(reading.read::add));
+    return reading;
   }
 
   List<InvalidInput.Fault> faults() {
     return parts.faults();
   }
 
-  private void gym(GymFile g) {
-    new Needed().field("name", g.name()).field("equipment", g.equipment()).check();
+  private void gym(GymFile file) {
+    new Needed().field("name", file.name()).field("equipment", file.equipment()).check();
     Map<Double, Integer> pairs = new HashMap<>();
-    Parts.orNone(g.plates()).forEach(p -> pairs.put(p.kg(), p.pairs()));
+    Parts.orNone(file.plates())
+        .forEach(platesFile -> pairs.put(platesFile.kg(), platesFile.pairs()));
     GymEquipment equipment =
-        new GymEquipment(g.equipment(), Parts.orNone(g.measured()), new Plates(pairs));
-    Gyms.checkPulls(equipment, Parts.orNone(g.pulls()));
+        new GymEquipment(file.equipment(), Parts.orNone(file.measured()), new Plates(pairs));
+    Gyms.checkPulls(equipment, Parts.orNone(file.pulls()));
     once(
         gyms,
-        Names.checked(g.name()),
+        Names.checked(file.name()),
         "name",
         new ReadGym(
-            g.name().strip(),
+            file.name().strip(),
             equipment,
-            Parts.orNone(g.pulls()),
-            Boolean.TRUE.equals(g.removed())));
+            Parts.orNone(file.pulls()),
+            Boolean.TRUE.equals(file.removed())));
   }
 
-  private void variant(VariantFile v) {
-    new Needed().field("id", v.id()).field("name", v.name()).field("setup", v.setup()).check();
-    if (Candidate.ownKey(v.id()).isEmpty()) {
+  private void variant(VariantFile file) {
+    new Needed()
+        .field("id", file.id())
+        .field("name", file.name())
+        .field("setup", file.setup())
+        .check();
+    if (Candidate.ownKey(file.id()).isEmpty()) {
       throw new InvalidInput("id", "is not an own variant's: exercise/own-…");
     }
-    Exercise exercise = Catalogue.standard().exercise(exercise(v.id()));
+    Exercise exercise = Catalogue.standard().exercise(exercise(file.id()));
     once(
         variants,
-        v.id(),
+        file.id(),
         "id",
         new ReadVariant(
-            v.id(),
+            file.id(),
             exercise.id(),
-            Names.checked(v.name()),
-            Setup.of(exercise.family().parameters(), v.setup()).values(),
-            Boolean.TRUE.equals(v.retired())));
+            Names.checked(file.name()),
+            Setup.of(exercise.family().parameters(), file.setup()).values(),
+            Boolean.TRUE.equals(file.retired())));
   }
 
-  private void exercise(ExerciseFile x) {
-    new Needed().field("id", x.id()).field("name", x.name()).field("said", x.said()).check();
+  private void exercise(ExerciseFile file) {
+    new Needed()
+        .field("id", file.id())
+        .field("name", file.name())
+        .field("said", file.said())
+        .check();
     String key =
-        ByWord.ownKey(x.id())
-            .filter(k -> x.id().equals(ByWord.ownId(k)))
+        ByWord.ownKey(file.id())
+            .filter(text -> file.id().equals(ByWord.ownId(text)))
             .orElseThrow(() -> new InvalidInput("id", "is not an own exercise's: own-…"));
-    ByWord exercise = x.said().exercise(key, Names.checked(x.name()));
+    ByWord exercise = file.said().exercise(key, Names.checked(file.name()));
     once(
         exercises,
         exercise.candidateId(),
         "id",
-        new ReadExercise(exercise, x.said(), Boolean.TRUE.equals(x.retired())));
+        new ReadExercise(exercise, file.said(), Boolean.TRUE.equals(file.retired())));
   }
 
-  private void school(SchoolFile s) {
-    double practice = Objects.requireNonNullElse(s.practiceTrust(), School.USUAL_PRACTICE_TRUST);
+  private void school(SchoolFile file) {
+    double practice = Objects.requireNonNullElse(file.practiceTrust(), School.USUAL_PRACTICE_TRUST);
     new Needed()
-        .field("id", s.id())
-        .field("label", s.label())
-        .field("reason", s.reason())
-        .field("lengthBias", s.lengthBias())
-        .field("passiveWeight", s.passiveWeight())
-        .field("activityTrust", s.activityTrust())
-        .field("basics", s.basics())
+        .field("id", file.id())
+        .field("label", file.label())
+        .field("reason", file.reason())
+        .field("lengthBias", file.lengthBias())
+        .field("passiveWeight", file.passiveWeight())
+        .field("activityTrust", file.activityTrust())
+        .field("basics", file.basics())
         .check();
     Schools.SchoolSettings settings =
         new Schools.SchoolSettings(
-            s.label(),
-            s.reason(),
-            s.lengthBias(),
-            s.passiveWeight(),
-            s.activityTrust(),
+            file.label(),
+            file.reason(),
+            file.lengthBias(),
+            file.passiveWeight(),
+            file.activityTrust(),
             practice,
-            s.basics());
-    settings.own(s.id(), s.label());
-    once(schools, s.id(), "id", new ReadSchool(s.id(), settings, Boolean.TRUE.equals(s.retired())));
+            file.basics());
+    settings.own(file.id(), file.label());
+    once(
+        schools,
+        file.id(),
+        "id",
+        new ReadSchool(file.id(), settings, Boolean.TRUE.equals(file.retired())));
   }
 
   private static <T> void once(Map<String, T> into, String key, String field, T value) {
@@ -207,7 +223,7 @@ final class ArchiveReading {
     }
     if (Candidate.ownKey(candidateId).isPresent()) {
       return Optional.ofNullable(variants.get(candidateId))
-          .map(v -> Catalogue.standard().exercise(v.exerciseId()))
+          .map(variant -> Catalogue.standard().exercise(variant.exerciseId()))
           .orElseThrow(() -> notBrought(candidateId, "variant", "variants"));
     }
     return Catalogue.standard()

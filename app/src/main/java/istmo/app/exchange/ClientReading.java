@@ -77,44 +77,45 @@ final class ClientReading {
   }
 
   /** A client; empty where what they are cannot be read. */
-  Optional<ReadClient> read(ClientFile c, String at) {
+  Optional<ReadClient> read(ClientFile file, String at) {
     new Needed()
-        .field("name", c.name())
-        .field("statureM", c.statureM())
-        .field("massKg", c.massKg())
-        .field("sex", c.sex())
-        .field("thigh", c.thigh())
-        .field("ankle", c.ankle())
+        .field("name", file.name())
+        .field("statureM", file.statureM())
+        .field("massKg", file.massKg())
+        .field("sex", file.sex())
+        .field("thigh", file.thigh())
+        .field("ankle", file.ankle())
         .check();
     String in = at + ".";
-    Optional<String> name = parts.at(in, () -> Names.checked(c.name()));
+    Optional<String> name = parts.at(in, () -> Names.checked(file.name()));
     Optional<Intake> intake =
-        parts.at(in, () -> new Intake(c.statureM(), c.massKg(), c.sex(), c.thigh(), c.ankle()));
-    Optional<Profile> profile = parts.at(in + "profile.", () -> profile(c.profile()));
-    Optional<Cautions> cautions =
         parts.at(
             in,
             () ->
-                new Cautions(
-                    Parts.orNone(c.pain()).stream().map(ClientReading::sore).toList(),
-                    Parts.orNone(c.cautions()).stream().map(ClientReading::caution).toList(),
-                    Parts.orNone(c.restrictions()).stream()
-                        .map(ClientReading::restriction)
-                        .toList()));
+                new Intake(file.statureM(), file.massKg(), file.sex(), file.thigh(), file.ankle()));
+    Optional<Profile> profile = parts.at(in + "profile.", () -> profile(file.profile()));
+    Optional<Cautions> cautions = parts.at(in, () -> cautions(file));
     int before = parts.faults().size();
     List<Measurement> readings = new ArrayList<>();
-    parts.each(in + "measurements", c.measurements(), (m, a) -> readings.add(reading(m)));
+    parts.each(
+        in + "measurements",
+        file.measurements(),
+        (readingFile, first) -> readings.add(reading(readingFile)));
     List<KnownLift> lifts = new ArrayList<>();
-    parts.each(in + "lifts", c.lifts(), (l, a) -> lifts.add(lift(l)));
+    parts.each(in + "lifts", file.lifts(), (liftFile, first) -> lifts.add(lift(liftFile)));
     boolean allRead = parts.faults().size() == before;
     List<ReadSession> sessions = new ArrayList<>();
-    parts.each(in + "sessions", c.sessions(), (s, a) -> sessions.add(session(s, a)));
+    parts.each(
+        in + "sessions",
+        file.sessions(),
+        (sessionFile, first) -> sessions.add(session(sessionFile, first)));
     List<ReadWeek> weeks = new ArrayList<>();
-    parts.each(in + "weeks", c.weeks(), (w, a) -> weeks.add(week(w, a)));
+    parts.each(in + "weeks", file.weeks(), (weekFile, first) -> weeks.add(week(weekFile, first)));
     List<ReadMark> marks = new ArrayList<>();
-    parts.each(in + "marks", c.marks(), (m, a) -> marks.add(mark(m)));
+    parts.each(in + "marks", file.marks(), (markFile, first) -> marks.add(mark(markFile)));
     List<ReadAnswer> answers = new ArrayList<>();
-    parts.each(in + "answers", c.answers(), (x, a) -> answers.add(answer(x)));
+    parts.each(
+        in + "answers", file.answers(), (answerFile, first) -> answers.add(answer(answerFile)));
     if (allRead
         && name.isPresent()
         && intake.isPresent()
@@ -126,7 +127,7 @@ final class ClientReading {
               intake.get(),
               profile.get(),
               cautions.get(),
-              !Boolean.FALSE.equals(c.learns()),
+              !Boolean.FALSE.equals(file.learns()),
               readings,
               lifts);
       InvalidInput.gather(parts.faults(), in, () -> clients.check(whole));
@@ -135,58 +136,72 @@ final class ClientReading {
     return Optional.empty();
   }
 
-  private static Profile profile(ProfileFile p) {
-    return p == null
+  private static Cautions cautions(ClientFile file) {
+    return new Cautions(
+        Parts.orNone(file.pain()).stream().map(ClientReading::sore).toList(),
+        Parts.orNone(file.cautions()).stream().map(ClientReading::caution).toList(),
+        Parts.orNone(file.restrictions()).stream().map(ClientReading::restriction).toList());
+  }
+
+  private static Profile profile(ProfileFile file) {
+    return file == null
         ? Profile.unknown()
         : new Profile(
-            Optional.ofNullable(p.trainingAge()),
-            Optional.ofNullable(p.daysAWeek()),
-            Optional.ofNullable(p.minutes()),
-            Parts.orNone(p.habits()),
-            Optional.ofNullable(p.strongerSide()),
-            p.notes() == null ? "" : p.notes(),
-            Parts.orNone(p.likes()),
-            Parts.orNone(p.dislikes()));
+            Optional.ofNullable(file.trainingAge()),
+            Optional.ofNullable(file.daysAWeek()),
+            Optional.ofNullable(file.minutes()),
+            Parts.orNone(file.habits()),
+            Optional.ofNullable(file.strongerSide()),
+            file.notes() == null ? "" : file.notes(),
+            Parts.orNone(file.likes()),
+            Parts.orNone(file.dislikes()));
   }
 
-  private static Soreness sore(SorenessFile s) {
-    new Needed().field("pain.joint", s.joint()).field("pain.approach", s.approach()).check();
-    return new Soreness(s.joint(), Parts.orNone(s.movements()), s.approach());
+  private static Soreness sore(SorenessFile file) {
+    new Needed().field("pain.joint", file.joint()).field("pain.approach", file.approach()).check();
+    return new Soreness(file.joint(), Parts.orNone(file.movements()), file.approach());
   }
 
-  private static Cautions.Entry caution(CautionFile c) {
-    new Needed().field("cautions.caution", c.caution()).check();
+  private static Cautions.Entry caution(CautionFile file) {
+    new Needed().field("cautions.caution", file.caution()).check();
     return new Cautions.Entry(
-        c.caution(),
-        c.clearedBy() == null && c.clearedOn() == null
+        file.caution(),
+        file.clearedBy() == null && file.clearedOn() == null
             ? Optional.empty()
-            : Optional.of(new Cautions.Clearance(c.clearedBy(), c.clearedOn())));
+            : Optional.of(new Cautions.Clearance(file.clearedBy(), file.clearedOn())));
   }
 
-  private static Restriction restriction(RestrictionFile r) {
+  private static Restriction restriction(RestrictionFile file) {
     return new Restriction(
-        r.by(),
-        r.on(),
-        r.text(),
-        Optional.ofNullable(r.kneeMaxDeg()),
-        Optional.ofNullable(r.hipMaxDeg()),
-        Boolean.TRUE.equals(r.noLoadedBack()));
+        file.by(),
+        file.on(),
+        file.text(),
+        Optional.ofNullable(file.kneeMaxDeg()),
+        Optional.ofNullable(file.hipMaxDeg()),
+        Boolean.TRUE.equals(file.noLoadedBack()));
   }
 
-  private static Measurement reading(ReadingFile m) {
-    new Needed().field("kind", m.kind()).field("value", m.value()).field("on", m.on()).check();
-    return new Measurement(m.kind(), m.side() == null ? Side.NONE : m.side(), m.value(), m.on());
-  }
-
-  private static KnownLift lift(LiftFile l) {
+  private static Measurement reading(ReadingFile file) {
     new Needed()
-        .field("candidateId", l.candidateId())
-        .field("loadKg", l.loadKg())
-        .field("repetitions", l.repetitions())
-        .field("reserve", l.reserve())
+        .field("kind", file.kind())
+        .field("value", file.value())
+        .field("on", file.on())
+        .check();
+    return new Measurement(
+        file.kind(), file.side() == null ? Side.NONE : file.side(), file.value(), file.on());
+  }
+
+  private static KnownLift lift(LiftFile file) {
+    new Needed()
+        .field("candidateId", file.candidateId())
+        .field("loadKg", file.loadKg())
+        .field("repetitions", file.repetitions())
+        .field("reserve", file.reserve())
         .check();
     return new KnownLift(
-        l.candidateId(), new PerformedSet(l.loadKg(), l.repetitions(), l.reserve()), l.on());
+        file.candidateId(),
+        new PerformedSet(file.loadKg(), file.repetitions(), file.reserve()),
+        file.on());
   }
 
   /** Throws for a moment to come, or one that is too long ago. */
@@ -196,106 +211,110 @@ final class ClientReading {
     }
   }
 
-  private ReadSession session(SessionFile s, String at) {
+  private ReadSession session(SessionFile sessionFile, String at) {
     new Needed()
-        .field("gym", s.gym())
-        .field("school", s.school())
-        .field("createdAt", s.createdAt())
+        .field("gym", sessionFile.gym())
+        .field("school", sessionFile.school())
+        .field("createdAt", sessionFile.createdAt())
         .check();
-    moment("createdAt", s.createdAt());
-    moment("finishedAt", s.finishedAt());
+    moment("createdAt", sessionFile.createdAt());
+    moment("finishedAt", sessionFile.finishedAt());
     int before = parts.faults().size();
-    Set<String> keepOut = new HashSet<>(Parts.orNone(s.keepOut()));
-    Optional<Aim> aim = parts.at(at + ".", () -> new Aim(Parts.orNone(s.aim()), keepOut));
-    parts.at(at + ".", () -> file.knownSchool(s.school()));
-    if (s.finishedAt() != null && s.finishedAt().isBefore(s.createdAt())) {
+    Set<String> keepOut = new HashSet<>(Parts.orNone(sessionFile.keepOut()));
+    Optional<Aim> aim = parts.at(at + ".", () -> new Aim(Parts.orNone(sessionFile.aim()), keepOut));
+    parts.at(at + ".", () -> file.knownSchool(sessionFile.school()));
+    if (sessionFile.finishedAt() != null
+        && sessionFile.finishedAt().isBefore(sessionFile.createdAt())) {
       parts.faults().add(new InvalidInput.Fault(at + ".finishedAt", "is before the session began"));
     }
     List<SessionImport.ArchivedItem> items = new ArrayList<>();
-    parts.each(at + ".items", s.items(), (i, a) -> items.add(item(i, a)));
+    parts.each(at + ".items", sessionFile.items(), (file, first) -> items.add(item(file, first)));
     if (parts.faults().size() > before) {
       // a session at fault is never brought in; what else is wrong with the file is still looked
       // for
-      SessionBrief nothing = new SessionBrief(Map.of(), List.of(), s.school(), false);
-      return new ReadSession(s.gym(), nothing, s.createdAt(), Optional.empty(), items);
+      SessionBrief nothing = new SessionBrief(Map.of(), List.of(), sessionFile.school(), false);
+      return new ReadSession(
+          sessionFile.gym(), nothing, sessionFile.createdAt(), Optional.empty(), items);
     }
     return new ReadSession(
-        s.gym(),
+        sessionFile.gym(),
         new SessionBrief(
             aim.orElseThrow().weights(),
-            List.copyOf(Parts.orNone(s.keepOut())),
-            s.school(),
-            Boolean.TRUE.equals(s.stiffToday())),
-        s.createdAt(),
-        Optional.ofNullable(s.finishedAt()),
+            List.copyOf(Parts.orNone(sessionFile.keepOut())),
+            sessionFile.school(),
+            Boolean.TRUE.equals(sessionFile.stiffToday())),
+        sessionFile.createdAt(),
+        Optional.ofNullable(sessionFile.finishedAt()),
         items);
   }
 
-  private SessionImport.ArchivedItem item(ItemFile i, String at) {
-    new Needed().field("candidateId", i.candidateId()).check();
+  private SessionImport.ArchivedItem item(ItemFile itemFile, String at) {
+    new Needed().field("candidateId", itemFile.candidateId()).check();
     Map<String, Double> setup =
-        Setup.of(file.known(i.candidateId()).parameters(), Parts.orNone(i.setup())).values();
-    Optional.ofNullable(i.prescription())
+        Setup.of(file.known(itemFile.candidateId()).parameters(), Parts.orNone(itemFile.setup()))
+            .values();
+    Optional.ofNullable(itemFile.prescription())
         .ifPresent(
-            p -> InvalidInput.gather(parts.faults(), at + ".prescription.", p::prescription));
-    double share = i.loadShare() == null ? 1 : i.loadShare();
+            document ->
+                InvalidInput.gather(parts.faults(), at + ".prescription.", document::prescription));
+    double share = itemFile.loadShare() == null ? 1 : itemFile.loadShare();
     Asked.LOAD_SHARE.check(parts.faults(), at + ".loadShare", share);
     List<SessionImport.ArchivedSet> sets = new ArrayList<>();
-    parts.each(at + ".sets", i.sets(), (s, a) -> sets.add(set(s)));
-    Optional<PrescriptionDocument> prescription = Optional.ofNullable(i.prescription());
+    parts.each(at + ".sets", itemFile.sets(), (file, first) -> sets.add(set(file)));
+    Optional<PrescriptionDocument> prescription = Optional.ofNullable(itemFile.prescription());
     return new SessionImport.ArchivedItem(
-        i.candidateId(),
+        itemFile.candidateId(),
         setup,
         new Asked(
-            List.copyOf(Parts.orNone(i.prescribed())),
+            List.copyOf(Parts.orNone(itemFile.prescribed())),
             prescription,
-            Optional.ofNullable(i.bout()),
+            Optional.ofNullable(itemFile.bout()),
             share),
-        Boolean.TRUE.equals(i.ended()),
+        Boolean.TRUE.equals(itemFile.ended()),
         sets);
   }
 
-  private SessionImport.ArchivedSet set(SetFile s) {
+  private SessionImport.ArchivedSet set(SetFile file) {
     new Needed()
-        .field("id", s.id())
-        .field("loadKg", s.loadKg())
-        .field("repetitions", s.repetitions())
-        .field("reserve", s.reserve())
-        .field("performedAt", s.performedAt())
+        .field("id", file.id())
+        .field("loadKg", file.loadKg())
+        .field("repetitions", file.repetitions())
+        .field("reserve", file.reserve())
+        .field("performedAt", file.performedAt())
         .check();
-    moment("performedAt", s.performedAt());
+    moment("performedAt", file.performedAt());
     Optional<Pain> pain =
-        Optional.ofNullable(s.pain())
+        Optional.ofNullable(file.pain())
             .map(
-                p -> {
-                  new Needed().field("pain.level", p.level()).check();
-                  return new Pain(p.joint(), p.level());
+                painFile -> {
+                  new Needed().field("pain.level", painFile.level()).check();
+                  return new Pain(painFile.joint(), painFile.level());
                 });
     SetRecord record =
         new SetRecord(
-            new PerformedSet(s.loadKg(), s.repetitions(), s.reserve()),
-            s.kind() == null ? SetRecord.Kind.WORK : s.kind(),
-            Optional.ofNullable(s.number()),
-            s.side() == null ? Side.NONE : s.side(),
-            Optional.ofNullable(s.range()),
-            Optional.ofNullable(s.tempoKept()),
-            Parts.orNone(s.felt()),
+            new PerformedSet(file.loadKg(), file.repetitions(), file.reserve()),
+            file.kind() == null ? SetRecord.Kind.WORK : file.kind(),
+            Optional.ofNullable(file.number()),
+            file.side() == null ? Side.NONE : file.side(),
+            Optional.ofNullable(file.range()),
+            Optional.ofNullable(file.tempoKept()),
+            Parts.orNone(file.felt()),
             pain);
-    return new SessionImport.ArchivedSet(s.id(), record, s.performedAt());
+    return new SessionImport.ArchivedSet(file.id(), record, file.performedAt());
   }
 
-  private ReadWeek week(WeekFile w, String at) {
+  private ReadWeek week(WeekFile weekFile, String at) {
     new Needed()
-        .field("gym", w.gym())
-        .field("createdAt", w.createdAt())
-        .field("changedAt", w.changedAt())
-        .field("brief", w.brief())
-        .field("plan", w.plan())
+        .field("gym", weekFile.gym())
+        .field("createdAt", weekFile.createdAt())
+        .field("changedAt", weekFile.changedAt())
+        .field("brief", weekFile.brief())
+        .field("plan", weekFile.plan())
         .check();
-    moment("createdAt", w.createdAt());
-    moment("changedAt", w.changedAt());
-    moment("removedAt", w.removedAt());
-    String school = w.brief().school();
+    moment("createdAt", weekFile.createdAt());
+    moment("changedAt", weekFile.changedAt());
+    moment("removedAt", weekFile.removedAt());
+    String school = weekFile.brief().school();
     if (school != null) {
       parts.at(at + ".brief.", () -> file.knownSchool(school));
     }
@@ -303,43 +322,51 @@ final class ClientReading {
         gym ->
             new PlanStore.ArchivedPlan(
                 gym,
-                w.createdAt(),
-                w.changedAt(),
-                Optional.ofNullable(w.removedAt()),
-                w.brief(),
-                w.plan());
+                weekFile.createdAt(),
+                weekFile.changedAt(),
+                Optional.ofNullable(weekFile.removedAt()),
+                weekFile.brief(),
+                weekFile.plan());
     PlanStore.ArchivedPlan checked = kept.apply(new UUID(0, 0)).checked();
     checked
         .document()
         .week()
         .items()
-        .forEach(i -> parts.at(at + ".plan.", () -> file.known(i.candidateId())));
-    return new ReadWeek(w.gym(), kept);
+        .forEach(item -> parts.at(at + ".plan.", () -> file.known(item.candidateId())));
+    return new ReadWeek(weekFile.gym(), kept);
   }
 
-  private ReadMark mark(MarkFile m) {
+  private ReadMark mark(MarkFile markFile) {
     new Needed()
-        .field("gym", m.gym())
-        .field("candidateId", m.candidateId())
-        .field("words", m.words())
-        .field("changedAt", m.changedAt())
+        .field("gym", markFile.gym())
+        .field("candidateId", markFile.candidateId())
+        .field("words", markFile.words())
+        .field("changedAt", markFile.changedAt())
         .check();
-    moment("changedAt", m.changedAt());
-    file.known(m.candidateId());
-    return new ReadMark(m.gym(), m.candidateId(), Floor.checkedMark(m.words()), m.changedAt());
+    moment("changedAt", markFile.changedAt());
+    file.known(markFile.candidateId());
+    return new ReadMark(
+        markFile.gym(),
+        markFile.candidateId(),
+        Floor.checkedMark(markFile.words()),
+        markFile.changedAt());
   }
 
-  private ReadAnswer answer(AnswerFile a) {
-    new Needed().field("kind", a.kind()).field("subject", a.subject()).field("at", a.at()).check();
-    moment("at", a.at());
-    if ((a.act() == null) != (a.words() == null)) {
+  private ReadAnswer answer(AnswerFile file) {
+    new Needed()
+        .field("kind", file.kind())
+        .field("subject", file.subject())
+        .field("at", file.at())
+        .check();
+    moment("at", file.at());
+    if ((file.act() == null) != (file.words() == null)) {
       throw new InvalidInput(
           "words", "and act belong together: both, or neither where the lesson was dismissed");
     }
     Optional<Lesson.Proposal> taken =
-        Optional.ofNullable(a.act())
-            .map(act -> new Lesson.Proposal(act, Objects.requireNonNull(a.words())));
-    Answers.check(a.subject(), taken);
-    return new ReadAnswer(a.kind(), a.subject(), taken, a.at());
+        Optional.ofNullable(file.act())
+            .map(act -> new Lesson.Proposal(act, Objects.requireNonNull(file.words())));
+    Answers.check(file.subject(), taken);
+    return new ReadAnswer(file.kind(), file.subject(), taken, file.at());
   }
 }

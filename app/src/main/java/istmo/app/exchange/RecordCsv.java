@@ -53,31 +53,31 @@ final class RecordCsv {
     StringBuilder out = new StringBuilder();
     try (CSVPrinter csv =
         new CSVPrinter(out, CSVFormat.DEFAULT.builder().setHeader(COLUMNS).get())) {
-      for (Session s : sessions) {
-        for (Session.Item i : s.items()) {
-          for (Session.LoggedSet set : i.sets()) {
-            SetRecord r = set.record();
+      for (Session session : sessions) {
+        for (Session.Item item : session.items()) {
+          for (Session.LoggedSet set : item.sets()) {
+            SetRecord record = set.record();
             var at = set.performedAt().atZone(zone);
             csv.printRecord(
                 Arrays.asList(
                     at.toLocalDate(),
                     at.toLocalTime().truncatedTo(ChronoUnit.SECONDS),
-                    Cells.written(s.gym().name()),
-                    Cells.written(name.apply(i.candidateId())),
-                    i.candidateId(),
-                    pairs(i.setup()),
-                    r.kind(),
-                    r.number().orElse(null),
-                    r.side() == Side.NONE ? null : r.side(),
-                    r.done().loadKg(),
+                    Cells.written(session.gym().name()),
+                    Cells.written(name.apply(item.candidateId())),
+                    item.candidateId(),
+                    pairs(item.setup()),
+                    record.kind(),
+                    record.number().orElse(null),
+                    record.side() == Side.NONE ? null : record.side(),
+                    record.done().loadKg(),
                     "kg",
-                    r.done().repetitions(),
-                    r.done().reserve(),
-                    r.range().orElse(null),
-                    r.tempoKept().orElse(null),
-                    String.join(";", r.felt()),
-                    r.pain().map(p -> p.joint()).orElse(null),
-                    r.pain().map(p -> p.level()).orElse(null)));
+                    record.done().repetitions(),
+                    record.done().reserve(),
+                    record.range().orElse(null),
+                    record.tempoKept().orElse(null),
+                    String.join(";", record.felt()),
+                    record.pain().map(pain -> pain.joint()).orElse(null),
+                    record.pain().map(pain -> pain.level()).orElse(null)));
           }
         }
       }
@@ -90,7 +90,7 @@ final class RecordCsv {
   private static String pairs(Map<String, Double> values) {
     return new TreeMap<>(values)
         .entrySet().stream()
-            .map(e -> e.getKey() + "=" + e.getValue())
+            .map(entry -> entry.getKey() + "=" + entry.getValue())
             .collect(Collectors.joining(";"));
   }
 }

@@ -42,7 +42,8 @@ public class SetsImport {
     /** Whether it can be brought in as it is. */
     public boolean ready() {
       return table.faultCount() == 0
-          && exercises.stream().allMatch(n -> n.candidateId().isPresent() || n.skipped());
+          && exercises.stream()
+              .allMatch(named -> named.candidateId().isPresent() || named.skipped());
     }
   }
 
@@ -83,34 +84,37 @@ public class SetsImport {
       String text,
       SetsTable.ReadingChoices wished,
       Map<String, String> exercises) {
-    Preview p = preview(text, wished, exercises);
-    if (!p.ready()) {
-      List<InvalidInput.Fault> faults = new ArrayList<>(p.table().faults());
-      p.exercises().stream()
-          .filter(n -> n.candidateId().isEmpty() && !n.skipped())
+    Preview preview = preview(text, wished, exercises);
+    if (!preview.ready()) {
+      List<InvalidInput.Fault> faults = new ArrayList<>(preview.table().faults());
+      preview.exercises().stream()
+          .filter(named -> named.candidateId().isEmpty() && !named.skipped())
           .forEach(
-              n ->
+              named ->
                   faults.add(
                       new InvalidInput.Fault(
-                          "exercises." + n.name(), "say which exercise it is, or leave it out")));
+                          "exercises." + named.name(),
+                          "say which exercise it is, or leave it out")));
       throw new InvalidInput(faults);
     }
     Map<String, String> ids = new HashMap<>();
-    p.exercises().forEach(n -> n.candidateId().ifPresent(id -> ids.put(n.name(), id)));
+    preview
+        .exercises()
+        .forEach(named -> named.candidateId().ifPresent(id -> ids.put(named.name(), id)));
     Map<String, Integer> alike = new HashMap<>();
     List<SessionImport.ImportedSet> sets = new ArrayList<>();
-    for (SetsTable.Row r : p.table().rows()) {
-      String candidate = ids.get(r.exercise());
+    for (SetsTable.Row row : preview.table().rows()) {
+      String candidate = ids.get(row.exercise());
       if (candidate != null) {
-        String says = clientId + " " + r.on() + " " + candidate + " " + r.set();
+        String says = clientId + " " + row.on() + " " + candidate + " " + row.set();
         sets.add(
             new SessionImport.ImportedSet(
                 UUID.nameUUIDFromBytes(
                     (says + " " + alike.merge(says, 1, Integer::sum))
                         .getBytes(StandardCharsets.UTF_8)),
-                r.on(),
+                row.on(),
                 candidate,
-                r.set()));
+                row.set()));
       }
     }
     return sessionImport.importSets(clientId, gymId, sets);
@@ -119,20 +123,22 @@ public class SetsImport {
   /** What the gym's names and nicknames stand for; an exercise's own name is its first set-up. */
   private Map<String, String> names() {
     Map<String, String> names = new LinkedHashMap<>();
-    trainables.ownVariants().forEach(c -> names.put(plain(c.name()), c.id()));
-    for (Candidate c : Catalogue.standard().candidates()) {
-      names.putIfAbsent(plain(c.name()), c.id());
-      names.putIfAbsent(c.id(), c.id());
+    trainables
+        .ownVariants()
+        .forEach(candidate -> names.put(plain(candidate.name()), candidate.id()));
+    for (Candidate candidate : Catalogue.standard().candidates()) {
+      names.putIfAbsent(plain(candidate.name()), candidate.id());
+      names.putIfAbsent(candidate.id(), candidate.id());
     }
-    for (Candidate c : Catalogue.standard().candidates()) {
-      Exercise x = Catalogue.standard().exerciseOf(c);
-      names.putIfAbsent(plain(x.name()), c.id());
-      x.alsoCalled().forEach(n -> names.putIfAbsent(plain(n), c.id()));
+    for (Candidate candidate : Catalogue.standard().candidates()) {
+      Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+      names.putIfAbsent(plain(exercise.name()), candidate.id());
+      exercise.alsoCalled().forEach(name -> names.putIfAbsent(plain(name), candidate.id()));
     }
-    for (ByWord x : trainables.byWord()) {
-      names.putIfAbsent(plain(x.name()), x.candidateId());
-      names.putIfAbsent(x.candidateId(), x.candidateId());
-      x.alsoCalled().forEach(n -> names.putIfAbsent(plain(n), x.candidateId()));
+    for (ByWord byWord : trainables.byWord()) {
+      names.putIfAbsent(plain(byWord.name()), byWord.candidateId());
+      names.putIfAbsent(byWord.candidateId(), byWord.candidateId());
+      byWord.alsoCalled().forEach(name -> names.putIfAbsent(plain(name), byWord.candidateId()));
     }
     return names;
   }

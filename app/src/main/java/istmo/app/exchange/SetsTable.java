@@ -90,16 +90,16 @@ public final class SetsTable {
       this.ways =
           Arrays.stream(ways)
               .map(
-                  w ->
-                      DateTimeFormatter.ofPattern(w, Locale.ROOT)
+                  word ->
+                      DateTimeFormatter.ofPattern(word, Locale.ROOT)
                           .withResolverStyle(ResolverStyle.STRICT))
               .toList();
     }
 
     Optional<LocalDate> read(String text) {
-      for (DateTimeFormatter w : ways) {
+      for (DateTimeFormatter way : ways) {
         try {
-          return Optional.of(LocalDate.parse(text, w));
+          return Optional.of(LocalDate.parse(text, way));
         } catch (DateTimeException notThisWay) {
           // the next
         }
@@ -209,7 +209,7 @@ public final class SetsTable {
   /** Exercises by the names that the table has, with how many sets. */
   public Map<String, Integer> exercises() {
     Map<String, Integer> count = new TreeMap<>();
-    rows.forEach(r -> count.merge(r.exercise(), 1, Integer::sum));
+    rows.forEach(row -> count.merge(row.exercise(), 1, Integer::sum));
     return count;
   }
 
@@ -254,8 +254,8 @@ public final class SetsTable {
     }
     List<String> missing =
         List.of(Field.DATE, Field.EXERCISE, Field.REPETITIONS).stream()
-            .filter(f -> !at.containsKey(f))
-            .map(f -> f.name().toLowerCase(Locale.ROOT))
+            .filter(field -> !at.containsKey(field))
+            .map(field -> field.name().toLowerCase(Locale.ROOT))
             .toList();
     if (!missing.isEmpty()) {
       throw new InvalidInput(
@@ -280,7 +280,11 @@ public final class SetsTable {
   /** The sign that parts the first line most often, outside quotes. */
   static char separator(String text) {
     String first =
-        text.lines().filter(l -> !l.isBlank()).findFirst().orElse("").replaceAll("\"[^\"]*\"", "");
+        text.lines()
+            .filter(line -> !line.isBlank())
+            .findFirst()
+            .orElse("")
+            .replaceAll("\"[^\"]*\"", "");
     char best = ',';
     long most = 0;
     for (char c : SEPARATORS) {
@@ -303,15 +307,15 @@ public final class SetsTable {
           records.stream()
               .skip(1)
               .limit(50)
-              .filter(r -> column < r.size() && !r.get(column).isBlank())
-              .map(r -> r.get(column))
+              .filter(record -> column < record.size() && !record.get(column).isBlank())
+              .map(record -> record.get(column))
               .findFirst()
               .orElse("");
       Field said = wished.columns().get(c);
       Field field =
           said != null
               ? said
-              : recognised(head.get(c)).filter(f -> !taken.contains(f)).orElse(Field.IGNORED);
+              : recognised(head.get(c)).filter(free -> !taken.contains(free)).orElse(Field.IGNORED);
       if (field != Field.IGNORED) {
         taken.add(field);
       }
@@ -329,9 +333,9 @@ public final class SetsTable {
             .replaceAll("[_\\-.:]+", " ")
             .strip()
             .replaceAll(" (kg|lb|lbs)$", "");
-    for (Field f : Field.values()) {
-      if (f.headers.contains(plain)) {
-        return Optional.of(f);
+    for (Field field : Field.values()) {
+      if (field.headers.contains(plain)) {
+        return Optional.of(field);
       }
     }
     return Optional.empty();
@@ -349,25 +353,25 @@ public final class SetsTable {
     List<String> first =
         records.stream()
             .skip(1)
-            .filter(r -> column < r.size() && !r.get(column).isBlank())
+            .filter(record -> column < record.size() && !record.get(column).isBlank())
             .limit(2000)
-            .map(r -> day(r.get(column)))
+            .map(record -> day(record.get(column)))
             .toList();
-    for (Days d : Days.values()) {
-      if (!first.isEmpty() && first.stream().allMatch(t -> d.read(t).isPresent())) {
-        return d;
+    for (Days days : Days.values()) {
+      if (!first.isEmpty() && first.stream().allMatch(text -> days.read(text).isPresent())) {
+        return days;
       }
     }
     return Days.values()[
         first.stream()
             .map(
-                t ->
+                text ->
                     Arrays.stream(Days.values())
-                        .filter(d -> d.read(t).isPresent())
+                        .filter(days -> days.read(text).isPresent())
                         .findFirst()
                         .map(Enum::ordinal)
                         .orElse(0))
-            .reduce((a, b) -> a)
+            .reduce((a, second) -> a)
             .orElse(0)];
   }
 
@@ -376,8 +380,8 @@ public final class SetsTable {
     return text.strip().split("[T ]")[0];
   }
 
-  static String words(Days d) {
-    return switch (d) {
+  static String words(Days days) {
+    return switch (days) {
       case ISO -> "2026-11-24";
       case DAY_FIRST -> "24.11.2026 or 24/11/2026";
       case MONTH_FIRST -> "11/24/2026";

@@ -37,36 +37,36 @@ final class SetsTableReader {
   }
 
   SetsTable read(List<CSVRecord> records, char separator) {
-    for (CSVRecord r : records.subList(1, records.size())) {
-      row(r);
+    for (CSVRecord record : records.subList(1, records.size())) {
+      row(record);
     }
     return new SetsTable(separator, columns, unit, days, rows, faults, faultCount);
   }
 
-  void row(CSVRecord r) {
+  void row(CSVRecord record) {
     int before = faultCount;
-    int line = (int) r.getRecordNumber();
-    String when = cell(r, SetsTable.Field.DATE);
+    int line = (int) record.getRecordNumber();
+    String when = cell(record, SetsTable.Field.DATE);
     LocalDate on = days.read(SetsTable.day(when)).orElse(null);
     if (on == null) {
       fault(line, SetsTable.Field.DATE, "\"" + when + "\" is no day as " + SetsTable.words(days));
     }
-    String exercise = cell(r, SetsTable.Field.EXERCISE);
+    String exercise = cell(record, SetsTable.Field.EXERCISE);
     if (exercise.isBlank()) {
       fault(line, SetsTable.Field.EXERCISE, "is empty");
     }
-    Double load = load(r, line);
-    Double repetitions = number(r, line, SetsTable.Field.REPETITIONS, true);
+    Double load = load(record, line);
+    Double repetitions = number(record, line, SetsTable.Field.REPETITIONS, true);
     if (repetitions != null && Math.rint(repetitions) != repetitions) {
       fault(line, SetsTable.Field.REPETITIONS, "counts whole repetitions");
     }
-    Double reserve = number(r, line, SetsTable.Field.RESERVE, false);
-    Double exertion = number(r, line, SetsTable.Field.EXERTION, false);
-    Double sets = number(r, line, SetsTable.Field.SETS, false);
+    Double reserve = number(record, line, SetsTable.Field.RESERVE, false);
+    Double exertion = number(record, line, SetsTable.Field.EXERTION, false);
+    Double sets = number(record, line, SetsTable.Field.SETS, false);
     if (sets != null && (sets < 1 || sets > SetsTable.MOST_SETS_A_ROW || Math.rint(sets) != sets)) {
       fault(line, SetsTable.Field.SETS, "is 1 to " + SetsTable.MOST_SETS_A_ROW);
     }
-    Side side = side(r, line);
+    Side side = side(record, line);
     if (faultCount > before || on == null || load == null || repetitions == null) {
       return;
     }
@@ -88,7 +88,7 @@ final class SetsTableReader {
     } catch (InvalidInput e) {
       e.faults()
           .forEach(
-              f ->
+              fault ->
                   fault(
                       line,
                       Map.of(
@@ -100,22 +100,22 @@ final class SetsTableReader {
                               exertion != null && reserve == null
                                   ? SetsTable.Field.EXERTION
                                   : SetsTable.Field.RESERVE)
-                          .getOrDefault(f.field(), SetsTable.Field.LOAD),
-                      f.message()));
+                          .getOrDefault(fault.field(), SetsTable.Field.LOAD),
+                      fault.message()));
     }
   }
 
-  private String cell(CSVRecord r, SetsTable.Field f) {
-    Integer c = at.get(f);
-    return c == null || c >= r.size() ? "" : Cells.read(r.get(c).strip());
+  private String cell(CSVRecord record, SetsTable.Field field) {
+    Integer c = at.get(field);
+    return c == null || c >= record.size() ? "" : Cells.read(record.get(c).strip());
   }
 
   /**
    * A load with its own unit, its row's, or the table's; nothing, or words for body weight, is
    * none.
    */
-  private @Nullable Double load(CSVRecord r, int line) {
-    String text = cell(r, SetsTable.Field.LOAD).toLowerCase(Locale.ROOT);
+  private @Nullable Double load(CSVRecord record, int line) {
+    String text = cell(record, SetsTable.Field.LOAD).toLowerCase(Locale.ROOT);
     if (text.isEmpty() || Set.of("bw", "body", "bodyweight", "body weight", "-").contains(text)) {
       return 0.0;
     }
@@ -124,7 +124,7 @@ final class SetsTableReader {
             ? SetsTable.Unit.LB
             : text.endsWith("kg")
                 ? SetsTable.Unit.KG
-                : switch (cell(r, SetsTable.Field.UNIT).toLowerCase(Locale.ROOT)) {
+                : switch (cell(record, SetsTable.Field.UNIT).toLowerCase(Locale.ROOT)) {
                   case "lb", "lbs", "pounds" -> SetsTable.Unit.LB;
                   case "kg", "kilograms" -> SetsTable.Unit.KG;
                   default -> unit;
@@ -137,17 +137,18 @@ final class SetsTableReader {
     return Math.round(value * own.kg * 1000) / 1000.0;
   }
 
-  private @Nullable Double number(CSVRecord r, int line, SetsTable.Field f, boolean needed) {
-    String text = cell(r, f);
+  private @Nullable Double number(
+      CSVRecord record, int line, SetsTable.Field field, boolean needed) {
+    String text = cell(record, field);
     if (text.isEmpty()) {
       if (needed) {
-        fault(line, f, "is empty");
+        fault(line, field, "is empty");
       }
       return null;
     }
     Double value = decimal(text);
     if (value == null) {
-      fault(line, f, "\"" + text + "\" is no number");
+      fault(line, field, "\"" + text + "\" is no number");
     }
     return value;
   }
@@ -159,8 +160,8 @@ final class SetsTableReader {
     return text.matches("-?\\d+([.,]\\d+)?") ? Double.valueOf(text.replace(',', '.')) : null;
   }
 
-  private Side side(CSVRecord r, int line) {
-    String text = cell(r, SetsTable.Field.SIDE).toLowerCase(Locale.ROOT);
+  private Side side(CSVRecord record, int line) {
+    String text = cell(record, SetsTable.Field.SIDE).toLowerCase(Locale.ROOT);
     return switch (text) {
       case "", "both", "b", "none", "-" -> Side.NONE;
       case "l", "left", "links" -> Side.LEFT;
@@ -172,7 +173,7 @@ final class SetsTableReader {
     };
   }
 
-  private void fault(int line, SetsTable.Field f, String message) {
+  private void fault(int line, SetsTable.Field field, String message) {
     faultCount++;
     if (faults.size() < SetsTable.MOST_FAULTS) {
       faults.add(
@@ -180,9 +181,9 @@ final class SetsTableReader {
               "line "
                   + line
                   + ", "
-                  + (at.containsKey(f)
-                      ? columns.get(at.get(f)).header()
-                      : f.name().toLowerCase(Locale.ROOT)),
+                  + (at.containsKey(field)
+                      ? columns.get(at.get(field)).header()
+                      : field.name().toLowerCase(Locale.ROOT)),
               message));
     }
   }

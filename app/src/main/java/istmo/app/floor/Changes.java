@@ -103,25 +103,35 @@ public class Changes {
   public List<Result> take(Instant sentAt, List<Message> messages) {
     Duration off = Duration.between(sentAt, clock.instant());
     Duration shift = off.abs().compareTo(CLOCKS_AGREE) > 0 ? off : Duration.ZERO;
-    return messages.stream().map(m -> taken(m, shift)).toList();
+    return messages.stream().map(message -> taken(message, shift)).toList();
   }
 
-  private Result taken(Message m, Duration shift) {
+  private Result taken(Message message, Duration shift) {
     try {
-      if (m instanceof Message.OfSet s) {
-        SetLog.Taken t =
+      if (message instanceof Message.OfSet set) {
+        SetLog.Taken taken =
             log.take(
                 new SetLog.SetMessage(
-                    s.sessionId(), s.itemId(), s.setId(), s.state(), s.performedAt().plus(shift)));
-        return new Result(Outcome.valueOf(t.outcome().name()), Optional.of(t), "");
+                    set.sessionId(),
+                    set.itemId(),
+                    set.setId(),
+                    set.state(),
+                    set.performedAt().plus(shift)));
+        return new Result(Outcome.valueOf(taken.outcome().name()), Optional.of(taken), "");
       }
-      if (m instanceof Message.OfItem i) {
+      if (message instanceof Message.OfItem item) {
         sessions.place(
-            i.sessionId(), i.itemId(), i.candidateId(), i.setup(), i.prescription(), i.replaces());
-      } else if (m instanceof Message.OfMark k) {
-        floor.mark(k.clientId(), k.gymId(), k.candidateId(), k.words(), k.at().plus(shift));
-      } else if (m instanceof Message.OfFinish f) {
-        sessions.finish(f.sessionId(), f.at().plus(shift));
+            item.sessionId(),
+            item.itemId(),
+            item.candidateId(),
+            item.setup(),
+            item.prescription(),
+            item.replaces());
+      } else if (message instanceof Message.OfMark mark) {
+        floor.mark(
+            mark.clientId(), mark.gymId(), mark.candidateId(), mark.words(), mark.at().plus(shift));
+      } else if (message instanceof Message.OfFinish finish) {
+        sessions.finish(finish.sessionId(), finish.at().plus(shift));
       }
       return new Result(Outcome.STORED, Optional.empty(), "");
     } catch (InvalidInput | Conflict | NotFound e) {

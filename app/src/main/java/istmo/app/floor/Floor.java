@@ -127,46 +127,52 @@ public class Floor {
 
   /** A session with everything that a telephone needs for it. */
   public Walk walk(UUID sessionId) {
-    Session s = reader.get(sessionId);
-    Aim aim = s.brief().aimed();
-    School school = schools.get(s.brief().school());
+    Session session = reader.get(sessionId);
+    Aim aim = session.brief().aimed();
+    School school = schools.get(session.brief().school());
     Offers offers =
         orders.offers(
             new OrderBook.OrderRequest(
-                s.client().id(), s.gym().id(), aim, school, Weights.USUAL, s.brief().stiffDay()));
+                session.client().id(),
+                session.gym().id(),
+                aim,
+                school,
+                Weights.USUAL,
+                session.brief().stiffDay()));
     Instant now = clock.instant();
-    List<UUID> own = s.items().stream().map(Session.Item::id).toList();
+    List<UUID> own = session.items().stream().map(Session.Item::id).toList();
     List<Series> record =
-        List.copyOf(history.since(s.client().id(), now.minus(LOOKED_BACK), own).values());
-    SideGap.First weaker = SideGap.first(record, s.client().profile().strongerSide());
+        List.copyOf(history.since(session.client().id(), now.minus(LOOKED_BACK), own).values());
+    SideGap.First weaker = SideGap.first(record, session.client().profile().strongerSide());
     Map<String, String> words = new HashMap<>();
     marks
-        .findByCoachIdAndClientIdAndGymId(coach.id(), s.client().id(), s.gym().id())
-        .forEach(m -> words.put(m.getCandidateId(), m.getWords()));
+        .findByCoachIdAndClientIdAndGymId(coach.id(), session.client().id(), session.gym().id())
+        .forEach(entity -> words.put(entity.getCandidateId(), entity.getWords()));
     FloorExercises maker =
         new FloorExercises(
-            s,
-            s.client(),
-            s.gym().equipment(),
+            session,
+            session.client(),
+            session.gym().equipment(),
             aim,
             offers,
             record,
             weaker.side(),
             words,
-            agreed(s.client().id()),
+            agreed(session.client().id()),
             trainables.all(),
             days.today());
-    return new Walk(s, weaker, maker.all());
+    return new Walk(session, weaker, maker.all());
   }
 
   /** What the coach accepted of what the record teaches, by candidate id. */
   private Map<String, List<String>> agreed(UUID clientId) {
     return answers.of(clientId).stream()
-        .filter(a -> a.taken().isPresent())
+        .filter(answer -> answer.taken().isPresent())
         .collect(
             Collectors.groupingBy(
                 Answers.Answer::subject,
-                Collectors.mapping(a -> a.taken().orElseThrow().words(), Collectors.toList())));
+                Collectors.mapping(
+                    answer -> answer.taken().orElseThrow().words(), Collectors.toList())));
   }
 
   /** Keeps the settings of a machine for a client; an older message does not undo a newer one. */
@@ -193,7 +199,13 @@ public class Floor {
   public List<Mark> marks(UUID clientId) {
     return marks.findByCoachIdAndClientId(coach.id(), clientId).stream()
         .sorted(Comparator.comparing(MarkEntity::getCandidateId))
-        .map(m -> new Mark(m.getGymId(), m.getCandidateId(), m.getWords(), m.getChangedAt()))
+        .map(
+            entity ->
+                new Mark(
+                    entity.getGymId(),
+                    entity.getCandidateId(),
+                    entity.getWords(),
+                    entity.getChangedAt()))
         .toList();
   }
 

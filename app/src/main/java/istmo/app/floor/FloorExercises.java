@@ -45,89 +45,106 @@ record FloorExercises(
 
   List<Floor.Exercise> all() {
     Map<String, Flow.Exercise> flow = new HashMap<>();
-    List<Session.Item> asked = session.items().stream().filter(i -> !i.ended()).toList();
-    for (Session.Item i : asked) {
+    List<Session.Item> asked = session.items().stream().filter(item -> !item.ended()).toList();
+    for (Session.Item item : asked) {
       offers
-          .find(i.candidateId())
-          .filter(o -> i.refusal().isEmpty())
-          .map(o -> o.in(i.setup(), i.load()))
+          .find(item.candidateId())
+          .filter(offer -> item.refusal().isEmpty())
+          .map(offer -> offer.in(item.setup(), item.load()))
           .ifPresent(
-              o ->
+              offer ->
                   flow.put(
-                      i.id().toString(),
-                      exercise(i.id().toString(), o, prescription(i, o), i.asked().loadShare())));
+                      item.id().toString(),
+                      exercise(
+                          item.id().toString(),
+                          offer,
+                          prescription(item, offer),
+                          item.asked().loadShare())));
     }
     List<List<String>> bouts = bouts(asked, flow.keySet());
     Flow whole = walked(bouts, flow);
     List<Floor.Exercise> list = new ArrayList<>();
-    for (Session.Item i : session.items()) {
-      Flow.Exercise x = flow.get(i.id().toString());
-      List<Floor.Exercise> swaps = x == null ? List.of() : swaps(i, x, asked, bouts, flow);
-      list.add(made(i, i.candidateId(), i.setup(), x, whole, swaps));
+    for (Session.Item item : session.items()) {
+      Flow.Exercise exercise = flow.get(item.id().toString());
+      List<Floor.Exercise> swaps =
+          exercise == null ? List.of() : swaps(item, exercise, asked, bouts, flow);
+      list.add(made(item, item.candidateId(), item.setup(), exercise, whole, swaps));
     }
     return list;
   }
 
   private Flow walked(List<List<String>> bouts, Map<String, Flow.Exercise> flow) {
-    return Flow.of(bouts.stream().map(b -> b.stream().map(flow::get).toList()).toList(), weaker);
+    return Flow.of(
+        bouts.stream().map(texts -> texts.stream().map(flow::get).toList()).toList(), weaker);
   }
 
   /** Exercises in turn where the plan says so, each by itself otherwise, in the session's order. */
   private static List<List<String>> bouts(List<Session.Item> items, Set<String> known) {
     Map<Integer, List<String>> byTurn = new TreeMap<>();
     Map<Integer, Integer> turnOfBout = new HashMap<>();
-    for (Session.Item i : items) {
+    for (Session.Item item : items) {
       int turn =
-          i.asked().bout().isPresent()
-              ? turnOfBout.computeIfAbsent(i.asked().bout().get(), b -> byTurn.size())
+          item.asked().bout().isPresent()
+              ? turnOfBout.computeIfAbsent(item.asked().bout().get(), b -> byTurn.size())
               : byTurn.size();
       byTurn.computeIfAbsent(turn, k -> new ArrayList<>());
-      if (known.contains(i.id().toString())) {
-        byTurn.get(turn).add(i.id().toString());
+      if (known.contains(item.id().toString())) {
+        byTurn.get(turn).add(item.id().toString());
       }
     }
     return List.copyOf(byTurn.values());
   }
 
-  private static Prescription prescription(Session.Item i, Offer o) {
-    return i.asked().prescription().map(PrescriptionDocument::prescription).orElse(o.usual());
+  private static Prescription prescription(Session.Item item, Offer offer) {
+    return item.asked()
+        .prescription()
+        .map(PrescriptionDocument::prescription)
+        .orElse(offer.usual());
   }
 
-  private Flow.Exercise exercise(String id, Offer o, Prescription p, double share) {
+  private Flow.Exercise exercise(String id, Offer offer, Prescription prescription, double share) {
     return new Flow.Exercise(
         id,
-        o,
-        p,
+        offer,
+        prescription,
         WorkingLoad.of(
-            o, p, equipment, recorded(o), next(o, p), share, client.cautions().loadShare() < 1));
+            offer,
+            prescription,
+            equipment,
+            recorded(offer),
+            next(offer, prescription),
+            share,
+            client.cautions().loadShare() < 1));
   }
 
   private Optional<Series> series(String candidateId, Map<String, Double> setup) {
     return record.stream()
         .filter(
-            s ->
-                s.candidateId().equals(candidateId)
-                    && s.setup().equals(setup)
-                    && !s.outings().isEmpty())
+            series ->
+                series.candidateId().equals(candidateId)
+                    && series.setup().equals(setup)
+                    && !series.outings().isEmpty())
         .findFirst();
   }
 
-  private Optional<WorkingLoad.Recorded> recorded(Offer o) {
-    return series(o.candidateId(), o.setup())
+  private Optional<WorkingLoad.Recorded> recorded(Offer offer) {
+    return series(offer.candidateId(), offer.setup())
         .flatMap(Series::last)
         .flatMap(
-            x ->
-                WorkingLoad.Recorded.bestOf(x.work().stream().map(w -> w.done()).toList(), x.on()));
+            outing ->
+                WorkingLoad.Recorded.bestOf(
+                    outing.work().stream().map(record -> record.done()).toList(), outing.on()));
   }
 
-  private Progression.Next next(Offer o, Prescription p) {
-    Series s =
-        series(o.candidateId(), o.setup())
-            .orElse(new Series(o.candidateId(), o.setup(), List.of()));
+  private Progression.Next next(Offer offer, Prescription prescription) {
+    Series series =
+        series(offer.candidateId(), offer.setup())
+            .orElse(new Series(offer.candidateId(), offer.setup(), List.of()));
     return Progression.next(
-        s,
-        new Progression.Asked(p.repetitionsLow(), p.repetitionsHigh(), p.reserve()),
-        o.needs(),
+        series,
+        new Progression.Asked(
+            prescription.repetitionsLow(), prescription.repetitionsHigh(), prescription.reserve()),
+        offer.needs(),
         equipment,
         today);
   }
@@ -148,12 +165,14 @@ record FloorExercises(
             Set.of(),
             asked.stream().map(Session.Item::candidateId).toList(),
             SWAPS)) {
-      Offer o = swap.offer();
-      Prescription p = o.usual().withSets(now.prescription().sets());
-      Flow.Exercise x = exercise(now.id(), o, p, item.asked().loadShare());
+      Offer offer = swap.offer();
+      Prescription prescription = offer.usual().withSets(now.prescription().sets());
+      Flow.Exercise exercise = exercise(now.id(), offer, prescription, item.asked().loadShare());
       Map<String, Flow.Exercise> other = new HashMap<>(flow);
-      other.put(now.id(), x);
-      list.add(made(item, o.candidateId(), o.setup(), x, walked(bouts, other), List.of()));
+      other.put(now.id(), exercise);
+      list.add(
+          made(
+              item, offer.candidateId(), offer.setup(), exercise, walked(bouts, other), List.of()));
     }
     return list;
   }
@@ -162,13 +181,13 @@ record FloorExercises(
       Session.Item item,
       String candidateId,
       Map<String, Double> setup,
-      Flow.@Nullable Exercise x,
+      Flow.@Nullable Exercise exercise,
       Flow whole,
       List<Floor.Exercise> swaps) {
     String mark = marks.getOrDefault(candidateId, "");
     Trainable trainable = names.apply(candidateId);
     Optional<Outing> last = series(candidateId, setup).flatMap(Series::last);
-    if (x == null) {
+    if (exercise == null) {
       String refusal =
           item.ended() ? "" : item.refusal().orElseGet(() -> offers.whyNot(candidateId));
       Prescription none =
@@ -192,17 +211,17 @@ record FloorExercises(
           List.of());
     }
     List<Flow.Step> steps =
-        whole.steps().stream().filter(st -> st.exerciseId().equals(x.id())).toList();
+        whole.steps().stream().filter(st -> st.exerciseId().equals(exercise.id())).toList();
     return new Floor.Exercise(
         item,
         trainable,
-        Optional.of(x.offer()),
+        Optional.of(exercise.offer()),
         "",
-        x.prescription(),
-        next(x.offer(), x.prescription()),
-        Optional.of(x.load()),
+        exercise.prescription(),
+        next(exercise.offer(), exercise.prescription()),
+        Optional.of(exercise.load()),
         last,
-        LoadsToChoose.of(x.load(), x.offer().needs(), equipment),
+        LoadsToChoose.of(exercise.load(), exercise.offer().needs(), equipment),
         mark,
         agreed.getOrDefault(candidateId, List.of()),
         steps,

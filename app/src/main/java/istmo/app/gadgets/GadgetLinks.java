@@ -108,7 +108,9 @@ public class GadgetLinks {
     }
     List<Sample> trace = link.trace();
     List<Sample> rising =
-        turned ? trace.stream().map(s -> new Sample(s.timeS(), -s.position())).toList() : trace;
+        turned
+            ? trace.stream().map(sample -> new Sample(sample.timeS(), -sample.position())).toList()
+            : trace;
     RepetitionFinder finder =
         link.gauge == Gauge.LENGTH ? RepetitionFinder.ofBar() : RepetitionFinder.ofTilt();
     double seconds =
@@ -123,7 +125,7 @@ public class GadgetLinks {
 
   private Link own(String code) {
     return Optional.ofNullable(links.getIfPresent(code))
-        .filter(l -> l.coachId.equals(coach.id()))
+        .filter(link -> link.coachId.equals(coach.id()))
         .orElseThrow(() -> new NotFound("link"));
   }
 
@@ -208,11 +210,11 @@ public class GadgetLinks {
       }
     }
 
-    private void keep(Sample s) {
+    private void keep(Sample sample) {
       if (trace.size() == MOST_WATCHED) {
         trace.removeFirst();
       }
-      trace.addLast(s);
+      trace.addLast(sample);
     }
 
     synchronized List<Sample> trace() {

@@ -46,17 +46,17 @@ public class StandInGadgets implements DisposableBean {
   private final HttpClient http = HttpClient.newHttpClient();
   private final ExecutorService threads =
       Executors.newCachedThreadPool(
-          r -> {
-            Thread t = new Thread(r, "stand-in gadget");
-            t.setDaemon(true);
-            return t;
+          runnable -> {
+            Thread thread = new Thread(runnable, "stand-in gadget");
+            thread.setDaemon(true);
+            return thread;
           });
   private volatile int port;
 
   /** Learns the port at which the application listens. */
   @EventListener
-  public void started(WebServerInitializedEvent e) {
-    port = e.getWebServer().getPort();
+  public void started(WebServerInitializedEvent event) {
+    port = event.getWebServer().getPort();
   }
 
   /** Begins to send a reading that comes to rest; ends by itself, or when the link is closed. */
@@ -102,14 +102,14 @@ public class StandInGadgets implements DisposableBean {
                     .build();
             var answer = http.sendAsync(request, HttpResponse.BodyHandlers.discarding());
             long begun = System.nanoTime();
-            for (Sample s : readings) {
+            for (Sample reading : readings) {
               if (answer.isDone()) {
                 return;
               }
-              long t = Math.round(1000 * s.timeS());
+              long t = Math.round(1000 * reading.timeS());
               Thread.sleep(
                   Math.max(0, t - TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun)));
-              line(out, gauge, s.position(), t);
+              line(out, gauge, reading.position(), t);
             }
           } catch (IOException | UncheckedIOException e) {
             LOG.debug("the link of a stand-in gadget ended", e);

@@ -60,18 +60,18 @@ public class Gyms {
   /** Takes a gym out of every list; what was done and planned there keeps it. */
   @Transactional
   public void takeOut(UUID id) {
-    GymEntity e = entity(id);
-    if (!e.isRemoved()) {
-      e.takeOut(clock.instant());
+    GymEntity entity = entity(id);
+    if (!entity.isRemoved()) {
+      entity.takeOut(clock.instant());
     }
   }
 
   /** Puts one back that was taken out. */
   @Transactional
   public Gym putBack(UUID id) {
-    GymEntity e = entity(id);
-    e.putBack();
-    return view(repository.saveAndFlush(e));
+    GymEntity entity = entity(id);
+    entity.putBack();
+    return view(repository.saveAndFlush(entity));
   }
 
   /**
@@ -80,9 +80,9 @@ public class Gyms {
   @Transactional
   public Gym add(String name, Set<String> equipment) {
     InvalidInput.together(() -> checkName(name, null), () -> Equipment.check(equipment));
-    GymEntity e = new GymEntity(UUID.randomUUID(), coach.id(), clock.instant());
-    e.write(Names.checked(name), Equipment.check(equipment));
-    return view(repository.saveAndFlush(e));
+    GymEntity entity = new GymEntity(UUID.randomUUID(), coach.id(), clock.instant());
+    entity.write(Names.checked(name), Equipment.check(equipment));
+    return view(repository.saveAndFlush(entity));
   }
 
   /** A gym with everything that is known of it. */
@@ -91,13 +91,13 @@ public class Gyms {
       String name, GymEquipment equipment, Map<String, List<Pull>> pulls, boolean removed) {
     String trimmed = checkName(name, null);
     checkPulls(equipment, pulls);
-    GymEntity e = new GymEntity(UUID.randomUUID(), coach.id(), clock.instant());
-    e.write(trimmed, equipment.items());
-    e.know(equipment, pulls);
+    GymEntity entity = new GymEntity(UUID.randomUUID(), coach.id(), clock.instant());
+    entity.write(trimmed, equipment.items());
+    entity.know(equipment, pulls);
     if (removed) {
-      e.takeOut(clock.instant());
+      entity.takeOut(clock.instant());
     }
-    return view(repository.saveAndFlush(e));
+    return view(repository.saveAndFlush(entity));
   }
 
   /** Throws where pulls could not have said anything of a machine. */
@@ -111,10 +111,10 @@ public class Gyms {
    */
   @Transactional
   public Gym change(UUID id, int version, String name, Set<String> equipment) {
-    GymEntity e = seen(id, version);
-    InvalidInput.together(() -> checkName(name, e.getId()), () -> Equipment.check(equipment));
-    e.write(Names.checked(name), Equipment.check(equipment));
-    return view(repository.saveAndFlush(e));
+    GymEntity entity = seen(id, version);
+    InvalidInput.together(() -> checkName(name, entity.getId()), () -> Equipment.check(equipment));
+    entity.write(Names.checked(name), Equipment.check(equipment));
+    return view(repository.saveAndFlush(entity));
   }
 
   /**
@@ -123,41 +123,43 @@ public class Gyms {
    */
   @Transactional
   public Gym know(UUID id, int version, String item, Map<String, Double> values) {
-    GymEntity e = seen(id, version);
-    Map<String, List<Pull>> pulls = new LinkedHashMap<>(e.pulls());
+    GymEntity entity = seen(id, version);
+    Map<String, List<Pull>> pulls = new LinkedHashMap<>(entity.pulls());
     if (pulls.containsKey(item)
-        && !fitted(e.equipment(), item, pulls.get(item)).entrySet().stream()
-            .allMatch(f -> near(f.getValue(), values.get(f.getKey())))) {
+        && !fitted(entity.equipment(), item, pulls.get(item)).entrySet().stream()
+            .allMatch(entry -> near(entry.getValue(), values.get(entry.getKey())))) {
       pulls.remove(item);
     }
-    return keep(e, item, values, pulls);
+    return keep(entity, item, values, pulls);
   }
 
   /** Keeps pulls with a hanging scale and what they say; no pulls takes both away. */
   @Transactional
   public Gym pull(UUID id, int version, String item, List<Pull> pulls) {
-    GymEntity e = seen(id, version);
+    GymEntity entity = seen(id, version);
     Map<String, Double> values =
-        new LinkedHashMap<>(e.equipment().measured().getOrDefault(item, Map.of()));
-    Map<String, List<Pull>> all = new LinkedHashMap<>(e.pulls());
+        new LinkedHashMap<>(entity.equipment().measured().getOrDefault(item, Map.of()));
+    Map<String, List<Pull>> all = new LinkedHashMap<>(entity.pulls());
     if (all.containsKey(item)) {
-      values.keySet().removeAll(fitted(e.equipment(), item, all.get(item)).keySet());
+      values.keySet().removeAll(fitted(entity.equipment(), item, all.get(item)).keySet());
     }
     if (pulls.isEmpty()) {
       all.remove(item);
     } else {
       all.put(item, pulls);
-      values.putAll(fitted(e.equipment(), item, pulls));
+      values.putAll(fitted(entity.equipment(), item, pulls));
     }
-    return keep(e, item, values, all);
+    return keep(entity, item, values, all);
   }
 
   /** Keeps which plates there are. */
   @Transactional
   public Gym plates(UUID id, int version, Plates plates) {
-    GymEntity e = seen(id, version);
-    e.know(new GymEquipment(e.equipment().items(), e.equipment().measured(), plates), e.pulls());
-    return view(repository.saveAndFlush(e));
+    GymEntity entity = seen(id, version);
+    entity.know(
+        new GymEquipment(entity.equipment().items(), entity.equipment().measured(), plates),
+        entity.pulls());
+    return view(repository.saveAndFlush(entity));
   }
 
   private static Map<String, Double> fitted(GymEquipment equipment, String item, List<Pull> pulls) {
@@ -169,21 +171,23 @@ public class Gyms {
   }
 
   private Gym keep(
-      GymEntity e, String item, Map<String, Double> values, Map<String, List<Pull>> pulls) {
+      GymEntity entity, String item, Map<String, Double> values, Map<String, List<Pull>> pulls) {
     Equipment.get(item);
-    Map<String, Map<String, Double>> measured = new LinkedHashMap<>(e.equipment().measured());
+    Map<String, Map<String, Double>> measured = new LinkedHashMap<>(entity.equipment().measured());
     measured.put(item, values);
-    e.know(new GymEquipment(e.equipment().items(), measured, e.equipment().plates()), pulls);
-    return view(repository.saveAndFlush(e));
+    entity.know(
+        new GymEquipment(entity.equipment().items(), measured, entity.equipment().plates()), pulls);
+    return view(repository.saveAndFlush(entity));
   }
 
   private GymEntity seen(UUID id, int version) {
-    GymEntity e = entity(id);
-    if (e.getVersion() != version) {
+    GymEntity entity = entity(id);
+    if (entity.getVersion() != version) {
       throw new Conflict(
-          e.getName() + " was changed elsewhere meanwhile. Load again; nothing was overwritten.");
+          entity.getName()
+              + " was changed elsewhere meanwhile. Load again; nothing was overwritten.");
     }
-    return e;
+    return entity;
   }
 
   private GymEntity entity(UUID id) {
@@ -203,7 +207,13 @@ public class Gyms {
     return trimmed;
   }
 
-  private static Gym view(GymEntity e) {
-    return new Gym(e.getId(), e.getVersion(), e.getName(), e.equipment(), e.pulls(), e.isRemoved());
+  private static Gym view(GymEntity entity) {
+    return new Gym(
+        entity.getId(),
+        entity.getVersion(),
+        entity.getName(),
+        entity.equipment(),
+        entity.pulls(),
+        entity.isRemoved());
   }
 }

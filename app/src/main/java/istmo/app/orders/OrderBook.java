@@ -54,8 +54,13 @@ public class OrderBook {
   /** A school's name does not matter to what it makes of the mechanics. */
   private record SchoolKey(
       Key key, double recruitment, double lengthBias, double powerMean, double passiveWeight) {
-    static SchoolKey of(Key key, School s) {
-      return new SchoolKey(key, s.recruitment(), s.lengthBias(), s.powerMean(), s.passiveWeight());
+    static SchoolKey of(Key key, School judging) {
+      return new SchoolKey(
+          key,
+          judging.recruitment(),
+          judging.lengthBias(),
+          judging.powerMean(),
+          judging.passiveWeight());
     }
   }
 
@@ -68,12 +73,12 @@ public class OrderBook {
       Order order, Brief brief, List<ByWord> byWord, List<Trainable> takenOut) {
     @Override
     @SuppressWarnings("ReferenceEquality") // an order is kept; comparing two would take too long
-    public boolean equals(Object o) {
-      return o instanceof OffersKey k
-          && k.order == order
-          && k.brief.equals(brief)
-          && k.byWord.equals(byWord)
-          && k.takenOut.equals(takenOut);
+    public boolean equals(Object value) {
+      return value instanceof OffersKey key
+          && key.order == order
+          && key.brief.equals(brief)
+          && key.byWord.equals(byWord)
+          && key.takenOut.equals(takenOut);
     }
 
     @Override
@@ -152,8 +157,8 @@ public class OrderBook {
   public OrderChange withMachine(OrderRequest request, String item, Map<String, Double> values) {
     Brief before = brief(clients.get(request.clientId()), gyms.get(request.gymId()), request);
     GymEquipment equipment = before.equipment();
-    for (Map.Entry<String, Double> v : values.entrySet()) {
-      equipment = equipment.with(item, v.getKey(), v.getValue());
+    for (Map.Entry<String, Double> entry : values.entrySet()) {
+      equipment = equipment.with(item, entry.getKey(), entry.getValue());
     }
     return OrderChange.between(order(before), order(before.at(equipment)));
   }
@@ -162,7 +167,11 @@ public class OrderBook {
   public Offers offers(OrderRequest request) {
     Brief brief = brief(clients.get(request.clientId()), gyms.get(request.gymId()), request);
     OffersKey key = new OffersKey(order(brief), brief, trainables.byWord(), trainables.takenOut());
-    return offers.get(key, k -> new Offers(k.order(), k.brief(), k.byWord(), k.takenOut()));
+    return offers.get(
+        key,
+        offersKey ->
+            new Offers(
+                offersKey.order(), offersKey.brief(), offersKey.byWord(), offersKey.takenOut()));
   }
 
   private Brief brief(Client client, Gym gym, OrderRequest request) {
@@ -177,7 +186,7 @@ public class OrderBook {
     List<Candidate> own = trainables.ownVariants();
     return orders.get(
         new OrderKey(brief, own.stream().map(Candidate::id).toList()),
-        k -> Orders.order(brief, evaluated(brief, own)));
+        key -> Orders.order(brief, evaluated(brief, own)));
   }
 
   private Map<String, Evaluation> evaluated(Brief brief) {
@@ -187,21 +196,23 @@ public class OrderBook {
   private Map<String, Evaluation> evaluated(Brief brief, List<Candidate> own) {
     Key key = new Key(brief.limitedBody(), brief.equipment().measured());
     Map<String, Evaluation> mechanics =
-        evaluations.get(key, k -> Orders.evaluate(k.body(), brief.equipment(), School.STRETCH));
+        evaluations.get(
+            key, wanted -> Orders.evaluate(wanted.body(), brief.equipment(), School.STRETCH));
     Map<String, Evaluation> all =
         new LinkedHashMap<>(
             bySchool.get(
                 SchoolKey.of(key, brief.school()),
-                k -> Orders.judgedBy(mechanics, brief.school())));
-    for (Candidate c : own) { // a kept variant never changes
+                schoolKey -> Orders.judgedBy(mechanics, brief.school())));
+    for (Candidate candidate : own) { // a kept variant never changes
       all.put(
-          c.id(),
+          candidate.id(),
           ownEvaluations
               .get(
-                  new OwnKey(key, c.id()),
-                  k ->
-                      Orders.evaluate(key.body(), List.of(c), brief.equipment(), School.STRETCH)
-                          .get(c.id()))
+                  new OwnKey(key, candidate.id()),
+                  ownKey ->
+                      Orders.evaluate(
+                              key.body(), List.of(candidate), brief.equipment(), School.STRETCH)
+                          .get(candidate.id()))
               .judgedBy(brief.school()));
     }
     return all;
@@ -219,9 +230,11 @@ public class OrderBook {
     List<Candidate> own = trainables.ownVariants();
     return schools.all().stream()
         .map(
-            s ->
+            school ->
                 new BySchool(
-                    s, Orders.places(brief.withSchool(s), evaluated(brief.withSchool(s), own))))
+                    school,
+                    Orders.places(
+                        brief.withSchool(school), evaluated(brief.withSchool(school), own))))
         .toList();
   }
 

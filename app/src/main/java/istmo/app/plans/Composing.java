@@ -67,7 +67,7 @@ public class Composing {
     runs.put(run, search);
     Optional<Composer.Answer> answer;
     try {
-      answer = search.composer.compose(seconds, p -> search.progress = p);
+      answer = search.composer.compose(seconds, progress -> search.progress = progress);
     } finally {
       runs.remove(run);
     }

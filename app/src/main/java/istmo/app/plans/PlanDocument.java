@@ -165,22 +165,22 @@ public record PlanDocument(
     List<DayDocument> renamed =
         days.stream()
             .map(
-                d ->
+                document ->
                     new DayDocument(
-                        d.weekday(),
-                        d.minutes(),
-                        d.oneStation(),
-                        d.bouts().stream()
+                        document.weekday(),
+                        document.minutes(),
+                        document.oneStation(),
+                        document.bouts().stream()
                             .map(
-                                b ->
-                                    b.stream()
+                                documents ->
+                                    documents.stream()
                                         .map(
-                                            i ->
+                                            itemDocument ->
                                                 new ItemDocument(
-                                                    i.id(),
-                                                    candidates.apply(i.candidateId()),
-                                                    i.pinned(),
-                                                    i.prescription()))
+                                                    itemDocument.id(),
+                                                    candidates.apply(itemDocument.candidateId()),
+                                                    itemDocument.pinned(),
+                                                    itemDocument.prescription()))
                                         .toList())
                             .toList()))
             .toList();
@@ -190,22 +190,22 @@ public record PlanDocument(
   static List<DayDocument> of(Planned.Week week) {
     return week.days().stream()
         .map(
-            d ->
+            day ->
                 new DayDocument(
-                    d.weekday(),
-                    d.minutes(),
-                    d.oneStation(),
-                    d.bouts().stream()
+                    day.weekday(),
+                    day.minutes(),
+                    day.oneStation(),
+                    day.bouts().stream()
                         .map(
-                            b ->
-                                b.items().stream()
+                            bout ->
+                                bout.items().stream()
                                     .map(
-                                        i ->
+                                        item ->
                                             new ItemDocument(
-                                                i.id(),
-                                                i.candidateId(),
-                                                i.pinned(),
-                                                PrescriptionDocument.of(i.prescription())))
+                                                item.id(),
+                                                item.candidateId(),
+                                                item.pinned(),
+                                                PrescriptionDocument.of(item.prescription())))
                                     .toList())
                         .toList()))
         .toList();

@@ -89,26 +89,26 @@ public class PlanStore {
     Map<UUID, PlanDocument> heads = heads(found);
     return found.stream()
         .map(
-            p ->
+            entity ->
                 new Line(
-                    p.getId(),
-                    p.getClientId(),
-                    p.getGymId(),
-                    Required.entry(heads, p.getId()),
-                    p.getChangedAt()))
+                    entity.getId(),
+                    entity.getClientId(),
+                    entity.getGymId(),
+                    Required.entry(heads, entity.getId()),
+                    entity.getChangedAt()))
         .toList();
   }
 
   /** A new plan whose first revision is the document. */
   @Transactional
   Stored add(UUID clientId, UUID gymId, PlanBrief brief, PlanDocument document) {
-    PlanEntity e =
+    PlanEntity entity =
         plans.save(
             new PlanEntity(UUID.randomUUID(), coach.id(), clientId, gymId, brief, clock.instant()));
     revisions.saveAndFlush(
         new PlanRevisionEntity(
-            UUID.randomUUID(), coach.id(), e.getId(), 0, "begun", document, clock.instant()));
-    return stored(e);
+            UUID.randomUUID(), coach.id(), entity.getId(), 0, "begun", document, clock.instant()));
+    return stored(entity);
   }
 
   @Transactional(readOnly = true)
@@ -137,37 +137,38 @@ public class PlanStore {
       throw new InvalidInput(
           "what", "needs what was changed, in at most " + LONGEST_WHAT + " characters");
     }
-    PlanEntity e = unchanged(id, version);
-    revisions.deleteByCoachIdAndPlanIdAndNumberGreaterThan(coach.id(), e.getId(), e.getHead());
+    PlanEntity entity = unchanged(id, version);
+    revisions.deleteByCoachIdAndPlanIdAndNumberGreaterThan(
+        coach.id(), entity.getId(), entity.getHead());
     revisions.flush();
     revisions.save(
         new PlanRevisionEntity(
             UUID.randomUUID(),
             coach.id(),
-            e.getId(),
-            e.getHead() + 1,
+            entity.getId(),
+            entity.getHead() + 1,
             what,
             document,
             clock.instant()));
-    return moved(e, e.getHead() + 1);
+    return moved(entity, entity.getHead() + 1);
   }
 
   @Transactional
   Stored undo(UUID id, int version) {
-    PlanEntity e = unchanged(id, version);
-    if (e.getHead() == 0) {
+    PlanEntity entity = unchanged(id, version);
+    if (entity.getHead() == 0) {
       throw new Conflict("There is nothing to undo.");
     }
-    return moved(e, e.getHead() - 1);
+    return moved(entity, entity.getHead() - 1);
   }
 
   @Transactional
   Stored redo(UUID id, int version) {
-    PlanEntity e = unchanged(id, version);
-    if (revision(e, e.getHead() + 1).isEmpty()) {
+    PlanEntity entity = unchanged(id, version);
+    if (revision(entity, entity.getHead() + 1).isEmpty()) {
       throw new Conflict("There is nothing to do again.");
     }
-    return moved(e, e.getHead() + 1);
+    return moved(entity, entity.getHead() + 1);
   }
 
   /** Takes a plan out of the list; its links end. */
@@ -178,9 +179,10 @@ public class PlanStore {
 
   @Transactional
   Stored putBack(UUID id) {
-    PlanEntity e = plans.findByIdAndCoachId(id, coach.id()).orElseThrow(() -> new NotFound("plan"));
-    e.putBack();
-    return stored(plans.saveAndFlush(e));
+    PlanEntity entity =
+        plans.findByIdAndCoachId(id, coach.id()).orElseThrow(() -> new NotFound("plan"));
+    entity.putBack();
+    return stored(plans.saveAndFlush(entity));
   }
 
   /** Erases every plan of a client. */
@@ -227,56 +229,56 @@ public class PlanStore {
     Map<UUID, PlanDocument> heads = heads(found);
     return found.stream()
         .map(
-            p ->
+            entity ->
                 new ArchivedPlan(
-                    p.getGymId(),
-                    p.getCreatedAt(),
-                    p.getChangedAt(),
-                    Optional.ofNullable(p.getRemovedAt()),
-                    p.getBrief(),
-                    Required.entry(heads, p.getId())))
+                    entity.getGymId(),
+                    entity.getCreatedAt(),
+                    entity.getChangedAt(),
+                    Optional.ofNullable(entity.getRemovedAt()),
+                    entity.getBrief(),
+                    Required.entry(heads, entity.getId())))
         .toList();
   }
 
   /** Keeps a plan from elsewhere as it is. */
   @Transactional
   public void bringIn(UUID clientId, ArchivedPlan kept) {
-    ArchivedPlan k = kept.checked();
+    ArchivedPlan plan = kept.checked();
     clients.check(clientId);
-    gyms.get(k.gymId());
-    PlanEntity e =
+    gyms.get(plan.gymId());
+    PlanEntity entity =
         new PlanEntity(
-            UUID.randomUUID(), coach.id(), clientId, k.gymId(), k.brief(), k.createdAt());
-    e.moveTo(0, k.changedAt());
-    k.removedAt().ifPresent(e::remove);
-    plans.saveAndFlush(e);
+            UUID.randomUUID(), coach.id(), clientId, plan.gymId(), plan.brief(), plan.createdAt());
+    entity.moveTo(0, plan.changedAt());
+    plan.removedAt().ifPresent(entity::remove);
+    plans.saveAndFlush(entity);
     revisions.saveAndFlush(
         new PlanRevisionEntity(
             UUID.randomUUID(),
             coach.id(),
-            e.getId(),
+            entity.getId(),
             0,
             "brought in",
-            k.document(),
+            plan.document(),
             clock.instant()));
   }
 
-  private Stored moved(PlanEntity e, int head) {
-    e.moveTo(head, clock.instant());
-    return stored(plans.saveAndFlush(e));
+  private Stored moved(PlanEntity entity, int head) {
+    entity.moveTo(head, clock.instant());
+    return stored(plans.saveAndFlush(entity));
   }
 
-  private Stored stored(PlanEntity e) {
-    PlanRevisionEntity head = revision(e, e.getHead()).orElseThrow();
-    Optional<String> undo = e.getHead() == 0 ? Optional.empty() : Optional.of(head.getWhat());
-    Optional<String> redo = revision(e, e.getHead() + 1).map(PlanRevisionEntity::getWhat);
+  private Stored stored(PlanEntity entity) {
+    PlanRevisionEntity head = revision(entity, entity.getHead()).orElseThrow();
+    Optional<String> undo = entity.getHead() == 0 ? Optional.empty() : Optional.of(head.getWhat());
+    Optional<String> redo = revision(entity, entity.getHead() + 1).map(PlanRevisionEntity::getWhat);
     return new Stored(
-        e.getId(),
-        e.getVersion(),
-        e.getClientId(),
-        e.getGymId(),
-        e.getBrief(),
-        e.getChangedAt(),
+        entity.getId(),
+        entity.getVersion(),
+        entity.getClientId(),
+        entity.getGymId(),
+        entity.getBrief(),
+        entity.getChangedAt(),
         head.getDocument(),
         undo,
         redo);
@@ -285,16 +287,16 @@ public class PlanStore {
   private PlanEntity entity(UUID id) {
     return plans
         .findByIdAndCoachId(id, coach.id())
-        .filter(p -> !p.isRemoved())
+        .filter(entity -> !entity.isRemoved())
         .orElseThrow(() -> new NotFound("plan"));
   }
 
   private PlanEntity unchanged(UUID id, int version) {
-    PlanEntity e = entity(id);
-    if (e.getVersion() != version) {
+    PlanEntity entity = entity(id);
+    if (entity.getVersion() != version) {
       throw changedElsewhere();
     }
-    return e;
+    return entity;
   }
 
   static Conflict changedElsewhere() {
@@ -302,8 +304,8 @@ public class PlanStore {
         "This plan was changed elsewhere meanwhile. Load again; nothing was overwritten.");
   }
 
-  private Optional<PlanRevisionEntity> revision(PlanEntity e, int number) {
-    return revisions.findByCoachIdAndPlanIdAndNumber(coach.id(), e.getId(), number);
+  private Optional<PlanRevisionEntity> revision(PlanEntity entity, int number) {
+    return revisions.findByCoachIdAndPlanIdAndNumber(coach.id(), entity.getId(), number);
   }
 
   /** The newest document of each plan, in one query. */

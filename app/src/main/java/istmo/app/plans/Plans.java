@@ -98,7 +98,11 @@ public class Plans {
             name == null || name.isBlank() ? "Week for " + client.name() : name,
             PlanDocument.of(new Planned.Week(days(days, each, oneStation))),
             pairing,
-            client.profile().trainingAge().filter(a -> a == TrainingAge.WEEKS).isEmpty(),
+            client
+                .profile()
+                .trainingAge()
+                .filter(trainingAge -> trainingAge == TrainingAge.WEEKS)
+                .isEmpty(),
             true,
             Map.of(),
             null,
@@ -140,7 +144,7 @@ public class Plans {
     PlanDocument checked = document.checked();
     Offers on = offers(before);
     Set<String> known = candidates(before.document());
-    candidates(checked).stream().filter(c -> !known.contains(c)).forEach(on::get);
+    candidates(checked).stream().filter(candidate -> !known.contains(candidate)).forEach(on::get);
     return view(store.keep(id, version, what, checked), Optional.empty());
   }
 
@@ -176,11 +180,16 @@ public class Plans {
     Plan plan = get(id);
     Planned.Day day =
         plan.week().days().stream()
-            .filter(d -> d.items().stream().anyMatch(i -> i.id().equals(itemId)))
+            .filter(
+                otherDay ->
+                    otherDay.items().stream().anyMatch(otherItem -> otherItem.id().equals(itemId)))
             .findFirst()
             .orElseThrow(() -> new NotFound("exercise in this week"));
     Planned.Item item =
-        day.items().stream().filter(i -> i.id().equals(itemId)).findFirst().orElseThrow();
+        day.items().stream()
+            .filter(otherItem -> otherItem.id().equals(itemId))
+            .findFirst()
+            .orElseThrow();
     Offer now = plan.offers().get(item.candidateId());
     return Swap.of(
         now,
@@ -195,9 +204,9 @@ public class Plans {
   /** Puts the exercises of a session in the usual order. */
   public Plan arrange(UUID id, int version, int day) {
     Plan plan = get(id);
-    Planned.Day d = day(plan, day);
+    Planned.Day otherDay = day(plan, day);
     List<Planned.Day> days = new ArrayList<>(plan.week().days());
-    days.set(day, d.with(plan.arrangement().of(d.bouts())));
+    days.set(day, otherDay.with(plan.arrangement().of(otherDay.bouts())));
     return change(id, version, "put in order", plan.document().with(new Planned.Week(days)));
   }
 
@@ -210,32 +219,32 @@ public class Plans {
   }
 
   /** What a brief aims at; throws {@link InvalidInput} where that is nothing. */
-  static Aim aim(PlanBrief b) {
-    Aim aim = new Aim(b.aim(), new HashSet<>(b.keepOut()));
+  static Aim aim(PlanBrief brief) {
+    Aim aim = new Aim(brief.aim(), new HashSet<>(brief.keepOut()));
     if (aim.isEmpty()) {
       throw new InvalidInput("aim", "paint at least one region that should grow");
     }
     return aim;
   }
 
-  private Offers offers(PlanStore.Stored e) {
-    PlanBrief b = e.brief();
+  private Offers offers(PlanStore.Stored stored) {
+    PlanBrief brief = stored.brief();
     return orders.offers(
         new OrderBook.OrderRequest(
-            e.clientId(),
-            e.gymId(),
-            aim(b),
-            schools.get(b.school()),
-            new Weights(Weights.Preset.get(b.preset()), b.weights()),
+            stored.clientId(),
+            stored.gymId(),
+            aim(brief),
+            schools.get(brief.school()),
+            new Weights(Weights.Preset.get(brief.preset()), brief.weights()),
             false));
   }
 
-  private Plan view(PlanStore.Stored e, Optional<Integer> step) {
-    Client client = clients.get(e.clientId());
-    Gym gym = gyms.get(e.gymId());
-    Aim aim = aim(e.brief());
-    PlanDocument document = e.document();
-    Offers on = offers(e);
+  private Plan view(PlanStore.Stored stored, Optional<Integer> step) {
+    Client client = clients.get(stored.clientId());
+    Gym gym = gyms.get(stored.gymId());
+    Aim aim = aim(stored.brief());
+    PlanDocument document = stored.document();
+    Offers on = offers(stored);
     Optional<TrainingAge> age = client.profile().trainingAge();
     Targets targets =
         Targets.of(aim, age, !Boolean.FALSE.equals(document.hold()), on.all())
@@ -247,12 +256,12 @@ public class Plans {
     Arrangement arrangement = new Arrangement(on, aim, sore);
     Map<String, WorkingLoad.Recorded> records = records(client.id(), week, on);
     return new Plan(
-        e.id(),
-        e.version(),
-        e.changedAt(),
+        stored.id(),
+        stored.version(),
+        stored.changedAt(),
         client,
         gym,
-        e.brief(),
+        stored.brief(),
         aim,
         document,
         week,
@@ -261,8 +270,8 @@ public class Plans {
         coverage,
         arrangement,
         records,
-        e.undo(),
-        e.redo());
+        stored.undo(),
+        stored.redo());
   }
 
   private static Planned.Week applied(
@@ -271,7 +280,7 @@ public class Plans {
     if (step < 1 || step > block.weeks().size()) {
       throw new NotFound("week " + step + " of this block");
     }
-    Predicate<String> serves = id -> on.find(id).filter(o -> o.serves(aim)).isPresent();
+    Predicate<String> serves = id -> on.find(id).filter(offer -> offer.serves(aim)).isPresent();
     return Block.applied(document.week(), block.weeks().get(step - 1), serves, age);
   }
 
@@ -287,15 +296,15 @@ public class Plans {
         reader.lastTimes(
             clientId, week.items().stream().map(Planned.Item::candidateId).distinct().toList());
     last.forEach(
-        (id, l) ->
+        (id, time) ->
             on.find(id)
-                .filter(o -> o.setup().equals(l.setup()))
+                .filter(offer -> offer.setup().equals(time.setup()))
                 .flatMap(
-                    o ->
+                    offer ->
                         WorkingLoad.Recorded.bestOf(
-                            l.sets().stream().map(Session.LoggedSet::set).toList(),
-                            LocalDate.ofInstant(l.performedAt(), zone)))
-                .ifPresent(r -> result.put(id, r)));
+                            time.sets().stream().map(Session.LoggedSet::set).toList(),
+                            LocalDate.ofInstant(time.performedAt(), zone)))
+                .ifPresent(recorded -> result.put(id, recorded)));
     return new LinkedHashMap<>(result);
   }
 

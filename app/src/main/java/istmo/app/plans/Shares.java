@@ -69,16 +69,16 @@ public class Shares {
     store.check(planId);
     shares
         .findByCoachIdAndPlanIdAndRevokedAtIsNull(coach.id(), planId)
-        .forEach(s -> s.revoke(clock.instant()));
+        .forEach(entity -> entity.revoke(clock.instant()));
   }
 
   /** The plan behind a link; {@link NotFound} where it is revoked or never was. */
   public Plan read(String token) {
-    PlanShareEntity s =
+    PlanShareEntity entity =
         shares
             .findByTokenHashAndRevokedAtIsNull(hash(token))
             .orElseThrow(() -> new NotFound("plan behind this link"));
-    return coach.as(s.getCoachId(), () -> plans.get(s.getPlanId()));
+    return coach.as(entity.getCoachId(), () -> plans.get(entity.getPlanId()));
   }
 
   private static String hash(String token) {

@@ -62,8 +62,9 @@ class ApiDescription {
     List<String> required = new ArrayList<>();
     ((Map<String, Schema>) schema.getProperties())
         .forEach(
-            (property, s) -> {
-              if (s.getExtensions() == null || s.getExtensions().remove(OPTIONAL) == null) {
+            (property, described) -> {
+              if (described.getExtensions() == null
+                  || described.getExtensions().remove(OPTIONAL) == null) {
                 required.add(property);
               }
             });

@@ -18,8 +18,8 @@ public record DrawingView(
   /** A point, m. */
   public record PointView(double x, double y) {
     /** As it is served, rounded to what can be seen. */
-    public static PointView of(Drawing.Point p) {
-      return new PointView(Rounded.of(p.x()), Rounded.of(p.y()));
+    public static PointView of(Drawing.Point point) {
+      return new PointView(Rounded.of(point.x()), Rounded.of(point.y()));
     }
   }
 
@@ -35,8 +35,9 @@ public record DrawingView(
   /** A circle, radius in m. */
   public record CircleView(String role, PointView centre, double radius) {
     /** As it is served, rounded to what can be seen. */
-    public static CircleView of(Drawing.Circle c) {
-      return new CircleView(c.role(), PointView.of(c.centre()), Rounded.of(c.radius()));
+    public static CircleView of(Drawing.Circle circle) {
+      return new CircleView(
+          circle.role(), PointView.of(circle.centre()), Rounded.of(circle.radius()));
     }
   }
 
@@ -47,28 +48,28 @@ public record DrawingView(
   public record BandView(String regionId, List<PointView> course, double widthM) {}
 
   /** As it is served, rounded to what can be seen. */
-  public static DrawingView of(Drawing d) {
+  public static DrawingView of(Drawing drawing) {
     return new DrawingView(
-        d.lines().stream().map(LineView::of).toList(),
-        d.circles().stream().map(CircleView::of).toList(),
-        d.levers().stream()
+        drawing.lines().stream().map(LineView::of).toList(),
+        drawing.circles().stream().map(CircleView::of).toList(),
+        drawing.levers().stream()
             .map(
-                l ->
+                lever ->
                     new LeverView(
-                        l.joint(),
-                        PointView.of(l.from()),
-                        PointView.of(l.to()),
-                        Rounded.of(l.metres())))
+                        lever.joint(),
+                        PointView.of(lever.from()),
+                        PointView.of(lever.to()),
+                        Rounded.of(lever.metres())))
             .toList(),
-        d.body().stream().map(LineView::of).toList(),
-        d.muscles().stream()
+        drawing.body().stream().map(LineView::of).toList(),
+        drawing.muscles().stream()
             .map(
-                m ->
+                band ->
                     new BandView(
-                        m.regionId(),
-                        m.course().stream().map(PointView::of).toList(),
-                        Rounded.of(m.widthM())))
+                        band.regionId(),
+                        band.course().stream().map(PointView::of).toList(),
+                        Rounded.of(band.widthM())))
             .toList(),
-        d.from());
+        drawing.from());
   }
 }

@@ -8,7 +8,10 @@ import org.jspecify.annotations.Nullable;
 public record LoadView(double lowKg, double highKg, String repetitions, String basis) {
   /** Null where there is none, so that it is left out. */
   public static @Nullable LoadView of(Optional<LoadEstimate> load) {
-    return load.map(l -> new LoadView(l.lowKg(), l.highKg(), l.repetitions(), l.basis()))
+    return load.map(
+            estimate ->
+                new LoadView(
+                    estimate.lowKg(), estimate.highKg(), estimate.repetitions(), estimate.basis()))
         .orElse(null);
   }
 }

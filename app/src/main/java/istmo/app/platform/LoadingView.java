@@ -10,7 +10,12 @@ import java.util.List;
 public record LoadingView(
     double kg, Loading.Kind kind, double emptyKg, List<Double> perSide, Loading.PlateKind plates) {
   /** A loading as it is served. */
-  public static LoadingView of(Loading l) {
-    return new LoadingView(Rounded.of(l.kg()), l.kind(), l.emptyKg(), l.perSide(), l.plateKind());
+  public static LoadingView of(Loading loading) {
+    return new LoadingView(
+        Rounded.of(loading.kg()),
+        loading.kind(),
+        loading.emptyKg(),
+        loading.perSide(),
+        loading.plateKind());
   }
 }

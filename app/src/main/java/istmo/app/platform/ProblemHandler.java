@@ -132,10 +132,10 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
       String field =
           j.getPath().stream()
               .map(
-                  r ->
-                      r.getPropertyName() == null
-                          ? "[" + r.getIndex() + "]"
-                          : "." + r.getPropertyName())
+                  reference ->
+                      reference.getPropertyName() == null
+                          ? "[" + reference.getIndex() + "]"
+                          : "." + reference.getPropertyName())
               .collect(Collectors.joining())
               .replaceFirst("^\\.", "");
       faults.add(new InvalidInput.Fault(field.isEmpty() ? "body" : field, explain(j)));
@@ -167,8 +167,8 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
 
   private static ProblemDetail problem(
       HttpStatus status, String detail, List<InvalidInput.Fault> faults) {
-    ProblemDetail p = ProblemDetail.forStatusAndDetail(status, detail);
-    p.setProperty("faults", faults);
-    return p;
+    ProblemDetail problemDetail = ProblemDetail.forStatusAndDetail(status, detail);
+    problemDetail.setProperty("faults", faults);
+    return problemDetail;
   }
 }

@@ -21,7 +21,7 @@ public final class Rounded {
   /** The same map, rounded, in the same order. */
   public static Map<String, Double> of(Map<String, Double> map) {
     Map<String, Double> result = new LinkedHashMap<>();
-    map.forEach((k, v) -> result.put(k, of(v)));
+    map.forEach((key, v) -> result.put(key, of(v)));
     return result;
   }
 }

@@ -25,12 +25,13 @@ class StrictJson {
   JsonMapperBuilderCustomizer strict() {
     return builder ->
         builder
-            .changeDefaultNullHandling(n -> n.withContentNulls(Nulls.FAIL))
+            .changeDefaultNullHandling(value -> value.withContentNulls(Nulls.FAIL))
             .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS)
             .withCoercionConfig(
                 LogicalType.DateTime,
-                c ->
-                    c.setCoercion(CoercionInputShape.Integer, CoercionAction.Fail)
+                config ->
+                    config
+                        .setCoercion(CoercionInputShape.Integer, CoercionAction.Fail)
                         .setCoercion(CoercionInputShape.Float, CoercionAction.Fail))
             .addModule(new SimpleModule("text").addDeserializer(String.class, new Text()));
   }
@@ -52,7 +53,7 @@ class StrictJson {
     }
   }
 
-  private static boolean isText(String s) {
-    return s.codePoints().noneMatch(c -> c == 0 || (c >= 0xD800 && c <= 0xDFFF));
+  private static boolean isText(String text) {
+    return text.codePoints().noneMatch(c -> c == 0 || (c >= 0xD800 && c <= 0xDFFF));
   }
 }

@@ -73,7 +73,7 @@ class WebConfig implements WebMvcConfigurer {
     private final Set<String> names = new HashSet<>(OWN);
 
     OwnMachineOnly(@Value("${istmo.names:}") List<String> served) {
-      served.stream().map(String::strip).filter(n -> !n.isEmpty()).forEach(names::add);
+      served.stream().map(String::strip).filter(name -> !name.isEmpty()).forEach(names::add);
     }
 
     @Override

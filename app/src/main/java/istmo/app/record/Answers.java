@@ -58,7 +58,7 @@ public class Answers {
   public Map<UUID, List<Answer>> of(Collection<UUID> clientIds) {
     Instant from = clock.instant().minus(HOLDS);
     return answers.findByCoachIdAndClientIdInOrderByAnsweredAtDesc(coach.id(), clientIds).stream()
-        .filter(a -> a.getAnsweredAt().isAfter(from))
+        .filter(entity -> entity.getAnsweredAt().isAfter(from))
         .collect(
             Collectors.groupingBy(
                 LessonAnswerEntity::getClientId,
@@ -68,7 +68,9 @@ public class Answers {
   /** Throws what is too long, or says nothing. */
   public static void check(String subject, Optional<Lesson.Proposal> taken) {
     if (subject.length() > LONGEST
-        || taken.filter(p -> p.words().isBlank() || p.words().length() > LONGEST).isPresent()) {
+        || taken
+            .filter(proposal -> proposal.words().isBlank() || proposal.words().length() > LONGEST)
+            .isPresent()) {
       throw new InvalidInput("words", "needs 1 to " + LONGEST + " characters");
     }
   }
@@ -90,14 +92,14 @@ public class Answers {
       Instant at) {
     clients.check(clientId);
     check(subject, taken);
-    LessonAnswerEntity e =
+    LessonAnswerEntity entity =
         answers
             .findByCoachIdAndClientIdAndKindAndSubject(coach.id(), clientId, kind, subject)
             .orElseGet(
                 () ->
                     new LessonAnswerEntity(UUID.randomUUID(), coach.id(), clientId, kind, subject));
-    e.write(taken, at);
-    return answer(answers.saveAndFlush(e));
+    entity.write(taken, at);
+    return answer(answers.saveAndFlush(entity));
   }
 
   /** Takes an answer back: the lesson stands open again. */
@@ -109,7 +111,12 @@ public class Answers {
             .orElseThrow(() -> new NotFound("answer")));
   }
 
-  private static Answer answer(LessonAnswerEntity e) {
-    return new Answer(e.getId(), e.getKind(), e.getSubject(), e.taken(), e.getAnsweredAt());
+  private static Answer answer(LessonAnswerEntity entity) {
+    return new Answer(
+        entity.getId(),
+        entity.getKind(),
+        entity.getSubject(),
+        entity.taken(),
+        entity.getAnsweredAt());
   }
 }

@@ -30,22 +30,26 @@ public class Practices {
   public Map<Claim, Practice> all() {
     List<Practice.Said> said = history.felt(clock.instant().minus(LOOKED_AT));
     Map<Claim, Practice> practices = new LinkedHashMap<>();
-    for (Claim c : Claims.standard().all()) {
-      c.sides()
+    for (Claim claim : Claims.standard().all()) {
+      claim
+          .sides()
           .ifPresent(
               sides -> {
-                Practice p =
+                Practice practice =
                     Practice.of(
-                        side(sides.first()), side(sides.second()), Set.copyOf(c.regions()), said);
-                if (!p.isEmpty()) {
-                  practices.put(c, p);
+                        side(sides.first()),
+                        side(sides.second()),
+                        Set.copyOf(claim.regions()),
+                        said);
+                if (!practice.isEmpty()) {
+                  practices.put(claim, practice);
                 }
               });
     }
     return practices;
   }
 
-  private static Practice.Side side(Point p) {
-    return new Practice.Side(p.candidateId(), p.setup().values());
+  private static Practice.Side side(Point point) {
+    return new Practice.Side(point.candidateId(), point.setup().values());
   }
 }

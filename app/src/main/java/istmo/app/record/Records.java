@@ -98,26 +98,26 @@ public class Records {
   /** One series of a client; computes, so it must not be asked for inside a transaction. */
   public OneSeries series(UUID clientId, UUID seriesId) {
     clients.check(clientId);
-    Series s = history.series(clientId, seriesId);
-    Trainable candidate = trainables.all().apply(s.candidateId());
+    Series series = history.series(clientId, seriesId);
+    Trainable candidate = trainables.all().apply(series.candidateId());
     Optional<Session> newest = reader.newest(clientId);
     Optional<Progression.Next> next =
         newest.flatMap(
-            n ->
-                offers(n)
-                    .find(s.candidateId())
+            session ->
+                offers(session)
+                    .find(series.candidateId())
                     .map(
-                        o ->
+                        offer ->
                             Progression.next(
-                                s,
+                                series,
                                 new Progression.Asked(
-                                    o.usual().repetitionsLow(),
-                                    o.usual().repetitionsHigh(),
-                                    o.usual().reserve()),
-                                o.needs(),
-                                n.gym().equipment(),
+                                    offer.usual().repetitionsLow(),
+                                    offer.usual().repetitionsHigh(),
+                                    offer.usual().reserve()),
+                                offer.needs(),
+                                session.gym().equipment(),
                                 days.today())));
-    return new OneSeries(s, candidate, next);
+    return new OneSeries(series, candidate, next);
   }
 
   /**
@@ -147,8 +147,8 @@ public class Records {
     Set<String> unknown = new LinkedHashSet<>();
     Function<String, Trainable> names = trainables.all();
     counts.stream()
-        .filter(c -> offers.find(c.candidateId()).isEmpty())
-        .forEach(c -> unknown.add(names.apply(c.candidateId()).name()));
+        .filter(counted -> offers.find(counted.candidateId()).isEmpty())
+        .forEach(counted -> unknown.add(names.apply(counted.candidateId()).name()));
     List<WeeklySets> weeks =
         WeeklySets.of(
             counts, first, monday, id -> offers.find(id).map(Offer::shares).orElse(Map.of()));
@@ -189,7 +189,7 @@ public class Records {
             reviewed(
                 all,
                 trainables.all(),
-                id -> offers.flatMap(o -> o.find(id)).map(Offer::mainly).orElse(List.of())),
+                id -> offers.flatMap(known -> known.find(id)).map(Offer::mainly).orElse(List.of())),
             weekly,
             days.today()));
   }
@@ -212,11 +212,11 @@ public class Records {
                 taught(
                         given.getOrDefault(id, List.of()),
                         Lessons.of(
-                            reviewed(series, names, c -> List.of()),
+                            reviewed(series, names, candidate -> List.of()),
                             Optional.empty(),
                             days.today()))
                     .stream()
-                    .filter(t -> t.answer().isEmpty())
+                    .filter(taught -> taught.answer().isEmpty())
                     .map(Taught::lesson)
                     .toList()));
     return found;
@@ -231,12 +231,15 @@ public class Records {
   private static List<Lessons.ReviewedSeries> reviewed(
       List<Series> all, Function<String, Trainable> names, Function<String, List<String>> mainly) {
     return all.stream()
-        .filter(s -> !s.outings().isEmpty())
+        .filter(series -> !series.outings().isEmpty())
         .map(
-            s -> {
-              Trainable c = names.apply(s.candidateId());
+            series -> {
+              Trainable trainable = names.apply(series.candidateId());
               return new Lessons.ReviewedSeries(
-                  s, c.name(), c.exercise().faults(), Set.copyOf(mainly.apply(s.candidateId())));
+                  series,
+                  trainable.name(),
+                  trainable.exercise().faults(),
+                  Set.copyOf(mainly.apply(series.candidateId())));
             })
         .toList();
   }
@@ -244,11 +247,14 @@ public class Records {
   private static List<Taught> taught(List<Answers.Answer> given, List<Lesson> lessons) {
     return lessons.stream()
         .map(
-            l ->
+            lesson ->
                 new Taught(
-                    l,
+                    lesson,
                     given.stream()
-                        .filter(a -> a.kind() == l.kind() && a.subject().equals(l.subject()))
+                        .filter(
+                            answer ->
+                                answer.kind() == lesson.kind()
+                                    && answer.subject().equals(lesson.subject()))
                         .findFirst()))
         .toList();
   }
@@ -262,23 +268,26 @@ public class Records {
   public List<Said> said(UUID clientId) {
     clients.check(clientId);
     List<Said> list = new ArrayList<>();
-    for (Series s :
+    for (Series series :
         history.since(clientId, clock.instant().minus(Experience.COUNTS_FOR), List.of()).values()) {
-      s.outings().stream()
-          .filter(o -> o.sets().stream().anyMatch(x -> !x.felt().isEmpty() || x.pain().isPresent()))
-          .forEach(o -> list.add(new Said(o.on(), s.candidateId(), o)));
+      series.outings().stream()
+          .filter(
+              outing ->
+                  outing.sets().stream()
+                      .anyMatch(record -> !record.felt().isEmpty() || record.pain().isPresent()))
+          .forEach(outing -> list.add(new Said(outing.on(), series.candidateId(), outing)));
     }
-    list.sort((a, b) -> b.on().compareTo(a.on()));
+    list.sort((first, second) -> second.on().compareTo(first.on()));
     return list;
   }
 
-  private Offers offers(Session s) {
+  private Offers offers(Session session) {
     return orders.offers(
         new OrderBook.OrderRequest(
-            s.client().id(),
-            s.gym().id(),
-            s.brief().aimed(),
-            schools.get(s.brief().school()),
+            session.client().id(),
+            session.gym().id(),
+            session.brief().aimed(),
+            schools.get(session.brief().school()),
             Weights.USUAL,
             false));
   }

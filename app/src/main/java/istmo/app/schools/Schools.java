@@ -47,7 +47,7 @@ public class Schools {
   /** What can be chosen: the stated ones, then own ones that are in use, oldest first. */
   @Transactional(readOnly = true)
   public List<School> all() {
-    return listed().stream().filter(l -> !l.retired()).map(Listed::school).toList();
+    return listed().stream().filter(listed -> !listed.retired()).map(Listed::school).toList();
   }
 
   /** A school that can be named; an own one that is taken out is in no list to choose from. */
@@ -57,10 +57,11 @@ public class Schools {
   @Transactional(readOnly = true)
   public List<Listed> listed() {
     List<Listed> all =
-        new ArrayList<>(School.all().stream().map(s -> new Listed(s, false, false)).toList());
+        new ArrayList<>(
+            School.all().stream().map(school -> new Listed(school, false, false)).toList());
     repository
         .findByCoachIdOrderByCreatedAt(coach.id())
-        .forEach(e -> all.add(new Listed(school(e), true, e.isRetired())));
+        .forEach(entity -> all.add(new Listed(school(entity), true, entity.isRetired())));
     return List.copyOf(all);
   }
 
@@ -104,7 +105,7 @@ public class Schools {
   @Transactional
   public School add(SchoolSettings settings) {
     if (repository.findByCoachIdOrderByCreatedAt(coach.id()).stream()
-            .filter(e -> !e.isRetired())
+            .filter(entity -> !entity.isRetired())
             .count()
         >= MOST) {
       throw new Conflict("There are " + MOST + " own schools; take one out first.");
@@ -118,42 +119,44 @@ public class Schools {
    * comes taken out.
    */
   @Transactional
-  public School bringIn(String id, SchoolSettings w, boolean retired) {
-    School wished = w.own(id, w.label());
+  public School bringIn(String id, SchoolSettings settings, boolean retired) {
+    School wished = settings.own(id, settings.label());
     List<OwnSchoolEntity> here = repository.findByCoachIdOrderByCreatedAt(coach.id());
     Optional<School> same =
-        here.stream().map(Schools::school).filter(s -> alike(s, wished)).findFirst();
+        here.stream().map(Schools::school).filter(school -> alike(school, wished)).findFirst();
     if (same.isPresent()) {
       return same.get();
     }
     Set<String> taken =
         listed().stream()
-            .map(l -> l.school().label().toLowerCase(Locale.ROOT))
+            .map(listed -> listed.school().label().toLowerCase(Locale.ROOT))
             .collect(Collectors.toSet());
-    OwnSchoolEntity e =
+    OwnSchoolEntity entity =
         new OwnSchoolEntity(
-            key(id).filter(k -> !repository.existsById(k)).orElseGet(UUID::randomUUID),
+            key(id).filter(uuid -> !repository.existsById(uuid)).orElseGet(UUID::randomUUID),
             coach.id(),
             clock.instant());
-    e.set(
+    entity.set(
         Names.free(
-            w.label().strip(),
+            settings.label().strip(),
             School.LONGEST_NAME,
-            n -> taken.contains(n.toLowerCase(Locale.ROOT))),
-        w.reason().strip(),
-        w.lengthBias(),
-        w.passiveWeight(),
-        w.activityTrust(),
-        w.practiceTrust(),
-        w.basics());
-    if (retired || here.stream().filter(x -> !x.isRetired()).count() >= MOST) {
-      e.retire(clock.instant());
+            name -> taken.contains(name.toLowerCase(Locale.ROOT))),
+        settings.reason().strip(),
+        settings.lengthBias(),
+        settings.passiveWeight(),
+        settings.activityTrust(),
+        settings.practiceTrust(),
+        settings.basics());
+    if (retired
+        || here.stream().filter(ownSchoolEntity -> !ownSchoolEntity.isRetired()).count() >= MOST) {
+      entity.retire(clock.instant());
     }
-    return school(repository.save(e));
+    return school(repository.save(entity));
   }
 
-  private static boolean alike(School a, School b) {
-    return a.equals(School.own(a.id(), b.label(), b.reason(), b.leanings()));
+  private static boolean alike(School school, School otherSchool) {
+    return school.equals(
+        School.own(school.id(), otherSchool.label(), otherSchool.reason(), otherSchool.leanings()));
   }
 
   /** Changes one, or puts one back that was taken out. */
@@ -168,27 +171,29 @@ public class Schools {
     entity(id).orElseThrow(() -> new NotFound("school")).retire(clock.instant());
   }
 
-  private School save(OwnSchoolEntity e, SchoolSettings w) {
-    String label = w.label() == null ? "" : w.label().strip();
-    School checked = w.own(OWN + e.getId(), label);
+  private School save(OwnSchoolEntity entity, SchoolSettings settings) {
+    String label = settings.label() == null ? "" : settings.label().strip();
+    School checked = settings.own(OWN + entity.getId(), label);
     if (all().stream()
-        .anyMatch(s -> !s.id().equals(checked.id()) && s.label().equalsIgnoreCase(label))) {
+        .anyMatch(
+            school ->
+                !school.id().equals(checked.id()) && school.label().equalsIgnoreCase(label))) {
       throw new Conflict("There is a school of that name: " + label + ".");
     }
-    e.set(
+    entity.set(
         label,
-        w.reason().strip(),
-        w.lengthBias(),
-        w.passiveWeight(),
-        w.activityTrust(),
-        w.practiceTrust(),
-        w.basics());
-    repository.save(e);
+        settings.reason().strip(),
+        settings.lengthBias(),
+        settings.passiveWeight(),
+        settings.activityTrust(),
+        settings.practiceTrust(),
+        settings.basics());
+    repository.save(entity);
     return checked;
   }
 
   private Optional<OwnSchoolEntity> entity(String id) {
-    return key(id).flatMap(k -> repository.findByIdAndCoachId(k, coach.id()));
+    return key(id).flatMap(uuid -> repository.findByIdAndCoachId(uuid, coach.id()));
   }
 
   private static Optional<UUID> key(String id) {
@@ -201,16 +206,16 @@ public class Schools {
     }
   }
 
-  private static School school(OwnSchoolEntity e) {
+  private static School school(OwnSchoolEntity entity) {
     return School.own(
-        OWN + e.getId(),
-        e.getLabel(),
-        e.getReason(),
+        OWN + entity.getId(),
+        entity.getLabel(),
+        entity.getReason(),
         new School.Leanings(
-            e.getLengthBias(),
-            e.getPassiveWeight(),
-            e.getActivityTrust(),
-            e.getPracticeTrust(),
-            e.getBasics()));
+            entity.getLengthBias(),
+            entity.getPassiveWeight(),
+            entity.getActivityTrust(),
+            entity.getPracticeTrust(),
+            entity.getBasics()));
   }
 }

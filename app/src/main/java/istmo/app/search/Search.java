@@ -34,16 +34,16 @@ public class Search {
       throw new InvalidInput("text", "takes at most " + LONGEST_TEXT + " characters");
     }
     List<Findable> all = new ArrayList<>(EverydayNames.all());
-    trainables.ownVariants().forEach(c -> all.add(EverydayNames.of(c)));
+    trainables.ownVariants().forEach(candidate -> all.add(EverydayNames.of(candidate)));
     trainables.byWord().stream()
-        .filter(x -> ByWord.ownKey(x.id()).isPresent())
-        .forEach(x -> all.add(EverydayNames.of(x)));
+        .filter(byWord -> ByWord.ownKey(byWord.id()).isPresent())
+        .forEach(byWord -> all.add(EverydayNames.of(byWord)));
     clients
         .namesById()
         .forEach((id, name) -> all.add(plain(Findable.Kind.CLIENT, id.toString(), name)));
     gyms.all().stream()
-        .filter(g -> !g.removed())
-        .forEach(g -> all.add(plain(Findable.Kind.GYM, g.id().toString(), g.name())));
+        .filter(gym -> !gym.removed())
+        .forEach(gym -> all.add(plain(Findable.Kind.GYM, gym.id().toString(), gym.name())));
     return Finder.find(text, all, MOST_HITS);
   }
 

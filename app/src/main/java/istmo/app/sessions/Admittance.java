@@ -50,8 +50,8 @@ class Admittance {
 
   /** How it stands; without a wished set-up, in the usual one as far as the client takes it. */
   Standing of(Place place, String candidateId, Optional<Map<String, Double>> wished) {
-    Trainable t = trainables.get(candidateId);
-    if (t.exercise() instanceof ByWord x) {
+    Trainable trainable = trainables.get(candidateId);
+    if (trainable.exercise() instanceof ByWord byWord) {
       wished
           .filter(w -> !w.isEmpty())
           .ifPresent(
@@ -59,10 +59,10 @@ class Admittance {
                 throw new InvalidInput("setup", "an exercise by word has no set-up to move");
               });
       return new Standing(
-          t.name(),
+          trainable.name(),
           Map.of(),
           Optional.empty(),
-          Admission.refusal(place.client().cautions(), x).map(Cautions.Refusal::reason),
+          Admission.refusal(place.client().cautions(), byWord).map(Cautions.Refusal::reason),
           Optional.empty());
     }
     Bench.Side side =
@@ -77,9 +77,9 @@ class Admittance {
                 place.stiff()),
             place.school());
     return new Standing(
-        t.name(),
+        trainable.name(),
         side.setup().values(),
-        Bench.obstacle(side).map(o -> o.reason()),
+        Bench.obstacle(side).map(analyse -> analyse.reason()),
         side.refusal().map(Cautions.Refusal::reason),
         side.load());
   }
@@ -87,23 +87,25 @@ class Admittance {
   /** The set-up; throws {@link Conflict} where the client cannot take it, or should not. */
   Map<String, Double> admitted(
       Place place, String candidateId, Optional<Map<String, Double>> wished) {
-    Standing s = of(place, candidateId, wished);
-    s.obstacle()
+    Standing standing = of(place, candidateId, wished);
+    standing
+        .obstacle()
         .ifPresent(
             reason -> {
               throw new Conflict(
                   String.format(
                       "%s is not possible for %s in this set-up. %s",
-                      s.name(), place.client().name(), reason));
+                      standing.name(), place.client().name(), reason));
             });
-    s.refusal()
+    standing
+        .refusal()
         .ifPresent(
             reason -> {
               throw new Conflict(
                   String.format(
-                      "%s is left out for %s. %s", s.name(), place.client().name(), reason));
+                      "%s is left out for %s. %s", standing.name(), place.client().name(), reason));
             });
-    return s.setup();
+    return standing.setup();
   }
 
   /** The usual set-up, as far as the client takes it, whatever cautions say now. */

@@ -64,31 +64,32 @@ public class History {
   public List<Line> lines(UUID clientId) {
     Map<UUID, SeriesEntity> known =
         series.findByCoachIdAndClientId(coach.id(), clientId).stream()
-            .collect(Collectors.toMap(SeriesEntity::getId, s -> s));
+            .collect(Collectors.toMap(SeriesEntity::getId, entity -> entity));
     return sets.lines(coach.id(), clientId).stream()
         .map(
-            l ->
+            line ->
                 new Line(
-                    l.getSeriesId(),
-                    l.getCandidateId(),
-                    Required.entry(known, l.getSeriesId()).getSetup(),
-                    l.getOutings(),
-                    l.getSets(),
-                    l.getFirstAt(),
-                    l.getLastAt()))
+                    line.getSeriesId(),
+                    line.getCandidateId(),
+                    Required.entry(known, line.getSeriesId()).getSetup(),
+                    line.getOutings(),
+                    line.getSets(),
+                    line.getFirstAt(),
+                    line.getLastAt()))
         .toList();
   }
 
   /** One series of a client, whole. */
   @Transactional(readOnly = true)
   public Series series(UUID clientId, UUID seriesId) {
-    SeriesEntity s =
+    SeriesEntity entity =
         series
             .findByIdAndCoachId(seriesId, coach.id())
-            .filter(x -> x.getClientId().equals(clientId))
+            .filter(seriesEntity -> seriesEntity.getClientId().equals(clientId))
             .orElseThrow(() -> new NotFound("series"));
     return Required.entry(
-        series(List.of(s), sets.inSeries(coach.id(), List.of(seriesId), Instant.EPOCH)), seriesId);
+        series(List.of(entity), sets.inSeries(coach.id(), List.of(seriesId), Instant.EPOCH)),
+        seriesId);
   }
 
   /** Every series of a client with what was done of it since a moment, but for one session's. */
@@ -97,7 +98,7 @@ public class History {
     return series(
         series.findByCoachIdAndClientId(coach.id(), clientId),
         sets.since(coach.id(), List.of(clientId), from).stream()
-            .filter(p -> !withoutItems.contains(p.getItemId()))
+            .filter(entity -> !withoutItems.contains(entity.getItemId()))
             .toList());
   }
 
@@ -116,7 +117,8 @@ public class History {
         .collect(
             Collectors.groupingBy(
                 SeriesEntity::getClientId,
-                Collectors.mapping(s -> Required.entry(done, s.getId()), Collectors.toList())));
+                Collectors.mapping(
+                    entity -> Required.entry(done, entity.getId()), Collectors.toList())));
   }
 
   /** Sets by week and kind, from the week of one Monday to that of another. */
@@ -131,14 +133,14 @@ public class History {
             .collect(Collectors.joining(",", "{", "}"));
     return sets.weeks(coach.id(), clientId, starts).stream()
         .map(
-            w ->
+            count ->
                 new WeeklySets.Count(
-                    first.plusWeeks(w.getWeek() - 1L),
-                    w.getCandidateId(),
-                    w.getReserve(),
-                    SetRecord.Kind.valueOf(w.getKind()),
-                    Side.valueOf(w.getSide()),
-                    w.getSets()))
+                    first.plusWeeks(count.getWeek() - 1L),
+                    count.getCandidateId(),
+                    count.getReserve(),
+                    SetRecord.Kind.valueOf(count.getKind()),
+                    Side.valueOf(count.getSide()),
+                    count.getSets()))
         .toList();
   }
 
@@ -159,16 +161,18 @@ public class History {
         ids.isEmpty()
             ? Map.of()
             : series.findByCoachIdAndIdIn(coach.id(), ids).stream()
-                .collect(Collectors.toMap(SeriesEntity::getId, s -> s));
+                .collect(Collectors.toMap(SeriesEntity::getId, entity -> entity));
     return byItem.values().stream()
         .map(
             of -> {
-              SeriesEntity s = Required.entry(known, of.get(0).getSeriesId());
+              SeriesEntity entity = Required.entry(known, of.get(0).getSeriesId());
               return new Practice.Said(
-                  s.getClientId(),
-                  s.getCandidateId(),
-                  s.getSetup(),
-                  of.stream().flatMap(p -> p.record().felt().stream()).collect(Collectors.toSet()));
+                  entity.getClientId(),
+                  entity.getCandidateId(),
+                  entity.getSetup(),
+                  of.stream()
+                      .flatMap(performedSetEntity -> performedSetEntity.record().felt().stream())
+                      .collect(Collectors.toSet()));
             })
         .toList();
   }
@@ -184,10 +188,10 @@ public class History {
                         PerformedSetEntity::getItemId, LinkedHashMap::new, Collectors.toList())));
     ZoneId zone = days.zone();
     Map<UUID, Series> result = new LinkedHashMap<>();
-    for (SeriesEntity s : known) {
+    for (SeriesEntity entity : known) {
       List<Outing> outings = new ArrayList<>();
       bySeries
-          .getOrDefault(s.getId(), Map.of())
+          .getOrDefault(entity.getId(), Map.of())
           .values()
           .forEach(
               of ->
@@ -195,7 +199,7 @@ public class History {
                       new Outing(
                           LocalDate.ofInstant(of.get(0).getPerformedAt(), zone),
                           of.stream().map(PerformedSetEntity::record).toList())));
-      result.put(s.getId(), new Series(s.getCandidateId(), s.getSetup(), outings));
+      result.put(entity.getId(), new Series(entity.getCandidateId(), entity.getSetup(), outings));
     }
     return result;
   }

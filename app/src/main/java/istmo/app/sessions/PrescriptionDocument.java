@@ -24,18 +24,21 @@ public record PrescriptionDocument(
     @MayBeMissing @Nullable Integer sideRestS,
     @MayBeMissing @Nullable DropsDocument drops) {
   /** A prescription as it is stored and served. */
-  public static PrescriptionDocument of(Prescription p) {
+  public static PrescriptionDocument of(Prescription prescription) {
     return new PrescriptionDocument(
-        p.sets(),
-        p.repetitionsLow(),
-        p.repetitionsHigh(),
-        p.reserve(),
+        prescription.sets(),
+        prescription.repetitionsLow(),
+        prescription.repetitionsHigh(),
+        prescription.reserve(),
         new TempoDocument(
-            p.tempo().loweringS(), p.tempo().lowS(), p.tempo().liftingS(), p.tempo().topS()),
-        p.restS(),
-        p.scheme(),
-        p.sideRestS(),
-        p.drops().map(DropsDocument::of).orElse(null));
+            prescription.tempo().loweringS(),
+            prescription.tempo().lowS(),
+            prescription.tempo().liftingS(),
+            prescription.tempo().topS()),
+        prescription.restS(),
+        prescription.scheme(),
+        prescription.sideRestS(),
+        prescription.drops().map(DropsDocument::of).orElse(null));
   }
 
   /** The prescription; throws {@code InvalidInput} for what cannot be. */
@@ -64,8 +67,8 @@ public record PrescriptionDocument(
   /** Sets that follow a set at once; {@code less} as a share of the load. */
   public record DropsDocument(
       Integer number, Double less, Boolean everySet, @MayBeMissing @Nullable String easier) {
-    static DropsDocument of(Drops d) {
-      return new DropsDocument(d.number(), d.less(), d.everySet(), d.easier());
+    static DropsDocument of(Drops drops) {
+      return new DropsDocument(drops.number(), drops.less(), drops.everySet(), drops.easier());
     }
 
     Drops drops() {

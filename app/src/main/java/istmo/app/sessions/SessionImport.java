@@ -122,22 +122,22 @@ public class SessionImport {
                 all.stream().map(ImportedSet::id).toList()));
     List<ImportedSet> fresh =
         all.stream()
-            .filter(b -> !known.contains(b.id()))
+            .filter(importedSet -> !known.contains(importedSet.id()))
             .sorted(Comparator.comparing(ImportedSet::on))
             .toList();
     ZoneId zone = coachDays.zone();
     Map<LocalDate, SessionEntity> days = days(clientId, gymId, fresh, zone);
-    long begun = days.values().stream().filter(d -> d.getFinishedAt() == null).count();
-    days.forEach((on, d) -> d.finish(noon(on, zone).plusSeconds(3600)));
+    long begun = days.values().stream().filter(entity -> entity.getFinishedAt() == null).count();
+    days.forEach((on, entity) -> entity.finish(noon(on, zone).plusSeconds(3600)));
     sessions.saveAllAndFlush(days.values()); // before any of their exercises
     Map<String, ItemEntity> exercises = new HashMap<>();
     Map<UUID, Integer> counts = new HashMap<>();
-    for (ItemEntity i :
+    for (ItemEntity entity :
         all(
             items::findByCoachIdAndSessionIdInOrderByPosition,
             days.values().stream().map(SessionEntity::getId).toList())) {
-      exercises.putIfAbsent(i.getSessionId() + " " + i.getCandidateId(), i);
-      counts.merge(i.getSessionId(), 1, Integer::sum);
+      exercises.putIfAbsent(entity.getSessionId() + " " + entity.getCandidateId(), entity);
+      counts.merge(entity.getSessionId(), 1, Integer::sum);
     }
     Map<String, UUID> seriesIds = new HashMap<>();
     for (String id : fresh.stream().map(ImportedSet::candidateId).distinct().toList()) {
@@ -145,34 +145,35 @@ public class SessionImport {
     }
     List<ItemEntity> added = new ArrayList<>();
     List<PerformedSetEntity> rows = new ArrayList<>();
-    for (ImportedSet b : fresh) {
-      UUID sessionId = Required.entry(days, b.on()).getId();
+    for (ImportedSet importedSet : fresh) {
+      UUID sessionId = Required.entry(days, importedSet.on()).getId();
       ItemEntity item =
           exercises.computeIfAbsent(
-              sessionId + " " + b.candidateId(),
-              k -> {
+              sessionId + " " + importedSet.candidateId(),
+              key -> {
                 added.add(
                     new ItemEntity(
-                        named("item " + k),
+                        named("item " + key),
                         coach.id(),
                         sessionId,
                         counts.merge(sessionId, 1, Integer::sum),
-                        b.candidateId(),
-                        Required.entry(setups, b.candidateId()),
-                        Required.entry(seriesIds, b.candidateId()),
+                        importedSet.candidateId(),
+                        Required.entry(setups, importedSet.candidateId()),
+                        Required.entry(seriesIds, importedSet.candidateId()),
                         Asked.NOTHING,
-                        noon(b.on(), zone)));
+                        noon(importedSet.on(), zone)));
                 return added.get(added.size() - 1);
               });
       rows.add(
           new PerformedSetEntity(
-              b.id(),
+              importedSet.id(),
               coach.id(),
               clientId,
               item,
               SetRegister.Stored.first(
-                  new SetRegister.State<>(1, 0, FROM_ELSEWHERE, false, b.set())),
-              noon(b.on(), zone).plusSeconds(180L * counts.merge(item.getId(), 1, Integer::sum))));
+                  new SetRegister.State<>(1, 0, FROM_ELSEWHERE, false, importedSet.set())),
+              noon(importedSet.on(), zone)
+                  .plusSeconds(180L * counts.merge(item.getId(), 1, Integer::sum))));
     }
     store(added, rows);
     return new ImportResult(rows.size(), (int) begun, known.size());
@@ -188,15 +189,18 @@ public class SessionImport {
     SessionBrief brief = new SessionBrief(Map.of(), List.of(), School.STRETCH.id(), false);
     Map<UUID, LocalDate> byId = new LinkedHashMap<>();
     sets.forEach(
-        b -> byId.putIfAbsent(named("session " + clientId + " " + gymId + " " + b.on()), b.on()));
+        importedSet ->
+            byId.putIfAbsent(
+                named("session " + clientId + " " + gymId + " " + importedSet.on()),
+                importedSet.on()));
     Map<LocalDate, SessionEntity> days = new LinkedHashMap<>();
     all(sessions::findByCoachIdAndIdIn, List.copyOf(byId.keySet()))
-        .forEach(s -> days.put(byId.get(s.getId()), s));
+        .forEach(entity -> days.put(byId.get(entity.getId()), entity));
     byId.forEach(
         (id, on) ->
             days.computeIfAbsent(
                 on,
-                d -> new SessionEntity(id, coach.id(), clientId, gymId, brief, noon(on, zone))));
+                day -> new SessionEntity(id, coach.id(), clientId, gymId, brief, noon(on, zone))));
     return days;
   }
 
@@ -243,16 +247,21 @@ public class SessionImport {
             all(
                 (coachId, ids) -> sets.inUse(ids),
                 all.stream()
-                    .flatMap(s -> s.items().stream())
-                    .flatMap(i -> i.sets().stream())
+                    .flatMap(session -> session.items().stream())
+                    .flatMap(item -> item.sets().stream())
                     .map(ArchivedSet::id)
                     .toList()));
     List<SessionEntity> begun = new ArrayList<>();
-    for (ArchivedSession s : all) {
+    for (ArchivedSession archivedSession : all) {
       SessionEntity session =
           new SessionEntity(
-              UUID.randomUUID(), coach.id(), clientId, s.gymId(), s.brief(), s.createdAt());
-      s.finishedAt().ifPresent(session::finish);
+              UUID.randomUUID(),
+              coach.id(),
+              clientId,
+              archivedSession.gymId(),
+              archivedSession.brief(),
+              archivedSession.createdAt());
+      archivedSession.finishedAt().ifPresent(session::finish);
       begun.add(session);
     }
     sessions.saveAllAndFlush(begun); // before any of their exercises
@@ -260,30 +269,30 @@ public class SessionImport {
     List<ItemEntity> added = new ArrayList<>();
     List<PerformedSetEntity> rows = new ArrayList<>();
     for (int n = 0; n < all.size(); n++) {
-      ArchivedSession s = all.get(n);
+      ArchivedSession archivedSession = all.get(n);
       SessionEntity session = begun.get(n);
-      for (int k = 0; k < s.items().size(); k++) {
-        ArchivedItem i = s.items().get(k);
+      for (int k = 0; k < archivedSession.items().size(); k++) {
+        ArchivedItem archivedItem = archivedSession.items().get(k);
         UUID seriesId =
             seriesIds.computeIfAbsent(
-                i.candidateId() + new TreeMap<>(i.setup()),
-                x -> series.of(clientId, i.candidateId(), i.setup()));
+                archivedItem.candidateId() + new TreeMap<>(archivedItem.setup()),
+                text -> series.of(clientId, archivedItem.candidateId(), archivedItem.setup()));
         ItemEntity item =
             new ItemEntity(
                 UUID.randomUUID(),
                 coach.id(),
                 session.getId(),
                 k + 1,
-                i.candidateId(),
-                i.setup(),
+                archivedItem.candidateId(),
+                archivedItem.setup(),
                 seriesId,
-                i.asked(),
-                s.createdAt());
-        if (i.ended()) {
+                archivedItem.asked(),
+                archivedSession.createdAt());
+        if (archivedItem.ended()) {
           item.end();
         }
         added.add(item);
-        for (ArchivedSet set : i.sets()) {
+        for (ArchivedSet set : archivedItem.sets()) {
           UUID id = inUse.add(set.id()) ? set.id() : UUID.randomUUID();
           rows.add(
               new PerformedSetEntity(

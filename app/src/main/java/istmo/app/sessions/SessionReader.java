@@ -97,14 +97,14 @@ public class SessionReader {
                 .collect(Collectors.groupingBy(ItemEntity::getSessionId));
     return found.stream()
         .map(
-            s ->
+            entity ->
                 new Line(
-                    s.getId(),
-                    s.getClientId(),
-                    s.getGymId(),
-                    s.getCreatedAt(),
-                    Optional.ofNullable(s.getFinishedAt()),
-                    bySession.getOrDefault(s.getId(), List.of()).stream()
+                    entity.getId(),
+                    entity.getClientId(),
+                    entity.getGymId(),
+                    entity.getCreatedAt(),
+                    Optional.ofNullable(entity.getFinishedAt()),
+                    bySession.getOrDefault(entity.getId(), List.of()).stream()
                         .map(ItemEntity::getCandidateId)
                         .toList()))
         .toList();
@@ -117,7 +117,8 @@ public class SessionReader {
         ? Map.of()
         : items.setCounts(coach.id(), sessionIds).stream()
             .collect(
-                Collectors.toMap(ItemRepository.SetCount::getSessionId, c -> (int) c.getSets()));
+                Collectors.toMap(
+                    ItemRepository.SetCount::getSessionId, count -> (int) count.getSets()));
   }
 
   /**
@@ -127,13 +128,13 @@ public class SessionReader {
   public List<Session> history(UUID clientId) {
     List<SessionEntity> found =
         sessions.findByCoachIdAndClientIdOrderByCreatedAtAsc(coach.id(), clientId).stream()
-            .filter(s -> !s.isTakenOut())
+            .filter(entity -> !entity.isTakenOut())
             .toList();
     if (found.isEmpty()) {
       return List.of();
     }
     Client client = clients.get(clientId);
-    Map<UUID, Gym> places = gyms.all().stream().collect(Collectors.toMap(Gym::id, g -> g));
+    Map<UUID, Gym> places = gyms.all().stream().collect(Collectors.toMap(Gym::id, gym -> gym));
     List<ItemEntity> own =
         items.findByCoachIdAndSessionIdInOrderByPosition(
             coach.id(), found.stream().map(SessionEntity::getId).toList());
@@ -144,31 +145,31 @@ public class SessionReader {
                 Collectors.groupingBy(
                     ItemEntity::getSessionId,
                     Collectors.mapping(
-                        i ->
+                        entity ->
                             new Session.Item(
-                                i.getId(),
-                                i.getPosition(),
-                                i.getCandidateId(),
-                                i.getSeriesId(),
-                                i.getSetup(),
-                                i.getAsked(),
-                                i.isEnded(),
-                                done.getOrDefault(i.getId(), List.of()),
+                                entity.getId(),
+                                entity.getPosition(),
+                                entity.getCandidateId(),
+                                entity.getSeriesId(),
+                                entity.getSetup(),
+                                entity.getAsked(),
+                                entity.isEnded(),
+                                done.getOrDefault(entity.getId(), List.of()),
                                 Optional.empty(),
                                 Optional.empty(),
                                 Optional.empty()),
                         Collectors.toList())));
     return found.stream()
         .map(
-            s ->
+            entity ->
                 new Session(
-                    s.getId(),
+                    entity.getId(),
                     client,
-                    Required.entry(places, s.getGymId()),
-                    s.getBrief(),
-                    s.getCreatedAt(),
-                    Optional.ofNullable(s.getFinishedAt()),
-                    bySession.getOrDefault(s.getId(), List.of())))
+                    Required.entry(places, entity.getGymId()),
+                    entity.getBrief(),
+                    entity.getCreatedAt(),
+                    Optional.ofNullable(entity.getFinishedAt()),
+                    bySession.getOrDefault(entity.getId(), List.of())))
         .toList();
   }
 
@@ -177,14 +178,14 @@ public class SessionReader {
     return sessions
         .findFirstByCoachIdAndClientIdAndRemovedAtIsNullOrderByCreatedAtDesc(coach.id(), clientId)
         .map(
-            s ->
+            entity ->
                 new Session(
-                    s.getId(),
+                    entity.getId(),
                     clients.get(clientId),
-                    gyms.get(s.getGymId()),
-                    s.getBrief(),
-                    s.getCreatedAt(),
-                    Optional.ofNullable(s.getFinishedAt()),
+                    gyms.get(entity.getGymId()),
+                    entity.getBrief(),
+                    entity.getCreatedAt(),
+                    Optional.ofNullable(entity.getFinishedAt()),
                     List.of()));
   }
 
@@ -203,8 +204,8 @@ public class SessionReader {
         .orElseThrow(() -> new NotFound("exercise in this session"));
   }
 
-  List<ItemEntity> itemsOf(SessionEntity s) {
-    return items.findByCoachIdAndSessionIdInOrderByPosition(coach.id(), Set.of(s.getId()));
+  List<ItemEntity> itemsOf(SessionEntity entity) {
+    return items.findByCoachIdAndSessionIdInOrderByPosition(coach.id(), Set.of(entity.getId()));
   }
 
   /** What is stored of a session; loads and refusals are computed after the transaction. */
@@ -214,59 +215,59 @@ public class SessionReader {
       Map<String, Session.LastTime> lastTimes,
       Map<UUID, List<Session.LoggedSet>> sets) {}
 
-  Rows rows(SessionEntity s) {
-    List<ItemEntity> own = itemsOf(s);
+  Rows rows(SessionEntity entity) {
+    List<ItemEntity> own = itemsOf(entity);
     return new Rows(
-        s, own, lastTimes(s, own), setsOf(own.stream().map(ItemEntity::getId).toList()));
+        entity, own, lastTimes(entity, own), setsOf(own.stream().map(ItemEntity::getId).toList()));
   }
 
   Session view(Rows rows) {
-    SessionEntity s = rows.session();
+    SessionEntity entity = rows.session();
     List<ItemEntity> own = rows.items();
     Map<String, Session.LastTime> last = rows.lastTimes();
     Map<UUID, List<Session.LoggedSet>> done = rows.sets();
     List<Session.Item> views = new ArrayList<>();
-    Admittance.Place place = place(s);
-    for (ItemEntity i : own) {
+    Admittance.Place place = place(entity);
+    for (ItemEntity itemEntity : own) {
       Admittance.Standing standing =
-          admittance.of(place, i.getCandidateId(), Optional.of(i.getSetup()));
+          admittance.of(place, itemEntity.getCandidateId(), Optional.of(itemEntity.getSetup()));
       views.add(
           new Session.Item(
-              i.getId(),
-              i.getPosition(),
-              i.getCandidateId(),
-              i.getSeriesId(),
-              i.getSetup(),
-              i.getAsked(),
-              i.isEnded(),
-              done.getOrDefault(i.getId(), List.of()),
-              Optional.ofNullable(last.get(i.getCandidateId()))
+              itemEntity.getId(),
+              itemEntity.getPosition(),
+              itemEntity.getCandidateId(),
+              itemEntity.getSeriesId(),
+              itemEntity.getSetup(),
+              itemEntity.getAsked(),
+              itemEntity.isEnded(),
+              done.getOrDefault(itemEntity.getId(), List.of()),
+              Optional.ofNullable(last.get(itemEntity.getCandidateId()))
                   .map(
-                      l ->
+                      time ->
                           new Session.LastTime(
-                              l.performedAt(),
-                              l.setup(),
-                              l.setup().equals(i.getSetup()),
-                              l.sets())),
+                              time.performedAt(),
+                              time.setup(),
+                              time.setup().equals(itemEntity.getSetup()),
+                              time.sets())),
               standing.refusal(),
               standing.load()));
     }
     return new Session(
-        s.getId(),
+        entity.getId(),
         place.client(),
         place.gym(),
-        s.getBrief(),
-        s.getCreatedAt(),
-        Optional.ofNullable(s.getFinishedAt()),
+        entity.getBrief(),
+        entity.getCreatedAt(),
+        Optional.ofNullable(entity.getFinishedAt()),
         views);
   }
 
-  Admittance.Place place(SessionEntity s) {
+  Admittance.Place place(SessionEntity entity) {
     return new Admittance.Place(
-        clients.get(s.getClientId()),
-        gyms.get(s.getGymId()),
-        schools.get(s.getBrief().school()),
-        s.getBrief().stiffDay());
+        clients.get(entity.getClientId()),
+        gyms.get(entity.getGymId()),
+        schools.get(entity.getBrief().school()),
+        entity.getBrief().stiffDay());
   }
 
   private Map<UUID, List<Session.LoggedSet>> setsOf(List<UUID> itemIds) {
@@ -280,20 +281,23 @@ public class SessionReader {
             Collectors.groupingBy(
                 PerformedSetEntity::getItemId,
                 Collectors.mapping(
-                    p ->
+                    entity ->
                         new Session.LoggedSet(
-                            p.getId(), p.record(), p.state().now().revision(), p.getPerformedAt()),
+                            entity.getId(),
+                            entity.record(),
+                            entity.state().now().revision(),
+                            entity.getPerformedAt()),
                     Collectors.toList())));
   }
 
-  private Map<String, Session.LastTime> lastTimes(SessionEntity s, List<ItemEntity> own) {
+  private Map<String, Session.LastTime> lastTimes(SessionEntity entity, List<ItemEntity> own) {
     if (own.isEmpty()) {
       return Map.of();
     }
     return lastTimes(
-        s.getClientId(),
+        entity.getClientId(),
         own.stream().map(ItemEntity::getCandidateId).toList(),
-        s.getCreatedAt(),
+        entity.getCreatedAt(),
         own.stream().map(ItemEntity::getId).toList());
   }
 
@@ -318,17 +322,17 @@ public class SessionReader {
     Map<UUID, List<Session.LoggedSet>> done = setsOf(lastItems);
     return items.findByCoachIdAndIdIn(coach.id(), lastItems).stream()
         .map(
-            i ->
+            entity ->
                 Map.entry(
-                    i.getCandidateId(),
+                    entity.getCandidateId(),
                     new Session.LastTime(
-                        Required.entry(done, i.getId()).stream()
+                        Required.entry(done, entity.getId()).stream()
                             .map(Session.LoggedSet::performedAt)
                             .max(Comparator.naturalOrder())
                             .orElseThrow(),
-                        i.getSetup(),
+                        entity.getSetup(),
                         false,
-                        Required.entry(done, i.getId()))))
+                        Required.entry(done, entity.getId()))))
         .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
   }
 }

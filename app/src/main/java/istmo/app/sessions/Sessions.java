@@ -109,7 +109,9 @@ public class Sessions {
         new Admittance.Place(clients.get(clientId), gyms.inUse(gymId), school, false);
     List<Map<String, Double>> setups =
         wanted.stream()
-            .map(w -> admittance.admitted(place, w.candidateId(), Optional.of(w.setup())))
+            .map(
+                asked ->
+                    admittance.admitted(place, asked.candidateId(), Optional.of(asked.setup())))
             .toList();
     try {
       transactions.write(
@@ -119,10 +121,11 @@ public class Sessions {
             entities.persist(session); // saving would overwrite the one that is there
             sessions.flush(); // before its exercises are looked for: the key is taken now, or never
             for (int k = 0; k < wanted.size(); k++) {
-              Wanted w = wanted.get(k);
+              Wanted asked = wanted.get(k);
               add(
                   session,
-                  new Addition(UUID.randomUUID(), w.candidateId(), setups.get(k), w.asked(), k + 1),
+                  new Addition(
+                      UUID.randomUUID(), asked.candidateId(), setups.get(k), asked.asked(), k + 1),
                   reader.itemsOf(session));
             }
           });
@@ -206,8 +209,8 @@ public class Sessions {
               new Asked(
                   List.of(),
                   prescription,
-                  before.flatMap(b -> b.getAsked().bout()),
-                  before.map(b -> b.getAsked().loadShare()).orElse(1.0));
+                  before.flatMap(entity -> entity.getAsked().bout()),
+                  before.map(entity -> entity.getAsked().loadShare()).orElse(1.0));
           before.ifPresent(ItemEntity::end);
           add(session, new Addition(itemId, candidateId, setup, asked, position), there);
         });
@@ -226,21 +229,25 @@ public class Sessions {
   private record Addition(
       UUID itemId, String candidateId, Map<String, Double> setup, Asked asked, int position) {}
 
-  private void add(SessionEntity session, Addition a, List<ItemEntity> there) {
-    if (there.stream().anyMatch(i -> i.getCandidateId().equals(a.candidateId()) && !i.isEnded())) {
-      throw new Conflict(trainables.get(a.candidateId()).name() + " is in this session already.");
+  private void add(SessionEntity session, Addition addition, List<ItemEntity> there) {
+    if (there.stream()
+        .anyMatch(
+            entity ->
+                entity.getCandidateId().equals(addition.candidateId()) && !entity.isEnded())) {
+      throw new Conflict(
+          trainables.get(addition.candidateId()).name() + " is in this session already.");
     }
-    UUID seriesId = series.of(session.getClientId(), a.candidateId(), a.setup());
+    UUID seriesId = series.of(session.getClientId(), addition.candidateId(), addition.setup());
     items.saveAndFlush(
         new ItemEntity(
-            a.itemId(),
+            addition.itemId(),
             coach.id(),
             session.getId(),
-            a.position(),
-            a.candidateId(),
-            a.setup(),
+            addition.position(),
+            addition.candidateId(),
+            addition.setup(),
             seriesId,
-            a.asked(),
+            addition.asked(),
             clock.instant()));
   }
 

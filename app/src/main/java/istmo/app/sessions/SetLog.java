@@ -69,18 +69,18 @@ public class SetLog {
                   sets.findByIdAndCoachId(setId, coach.id()).map(PerformedSetEntity::record);
               SetRecord record =
                   known
-                      .filter(k -> set.equals(SetRecord.plain(set.done())))
+                      .filter(setRecord -> set.equals(SetRecord.plain(set.done())))
                       .map(
-                          k ->
+                          setRecord ->
                               new SetRecord(
                                   set.done(),
-                                  k.kind(),
-                                  k.number(),
-                                  k.side(),
-                                  k.range(),
-                                  k.tempoKept(),
-                                  k.felt(),
-                                  k.pain()))
+                                  setRecord.kind(),
+                                  setRecord.number(),
+                                  setRecord.side(),
+                                  setRecord.range(),
+                                  setRecord.tempoKept(),
+                                  setRecord.felt(),
+                                  setRecord.pain()))
                       .orElse(set);
               atDesk(sessionId, itemId, setId, record, false, at);
               return reader.rows(reader.entity(sessionId));
@@ -94,7 +94,9 @@ public class SetLog {
             () -> {
               PerformedSetEntity set =
                   sets.findByIdAndCoachId(setId, coach.id())
-                      .filter(s -> s.getItemId().equals(itemId) && !s.state().now().removed())
+                      .filter(
+                          entity ->
+                              entity.getItemId().equals(itemId) && !entity.state().now().removed())
                       .orElseThrow(() -> new NotFound("set"));
               atDesk(sessionId, itemId, setId, set.record(), true, set.getPerformedAt());
               return reader.rows(reader.entity(sessionId));
@@ -105,7 +107,9 @@ public class SetLog {
   private void atDesk(
       UUID sessionId, UUID itemId, UUID setId, SetRecord record, boolean removed, Instant at) {
     int now =
-        sets.findByIdAndCoachId(setId, coach.id()).map(s -> s.state().now().revision()).orElse(0);
+        sets.findByIdAndCoachId(setId, coach.id())
+            .map(entity -> entity.state().now().revision())
+            .orElse(0);
     take(
         new SetMessage(
             sessionId,
@@ -129,32 +133,32 @@ public class SetLog {
 
   /** Takes a message about a set, whenever and however often it comes ({@link SetRegister}). */
   @Transactional
-  public Taken take(SetMessage m) {
-    SessionEntity session = reader.entity(m.sessionId());
-    ItemEntity item = reader.item(session, m.itemId());
-    Optional<PerformedSetEntity> known = known(m.setId());
-    if (known.isPresent() && !known.get().getItemId().equals(m.itemId())) {
+  public Taken take(SetMessage message) {
+    SessionEntity session = reader.entity(message.sessionId());
+    ItemEntity item = reader.item(session, message.itemId());
+    Optional<PerformedSetEntity> known = known(message.setId());
+    if (known.isPresent() && !known.get().getItemId().equals(message.itemId())) {
       throw new InvalidInput("setId", "belongs to another exercise");
     }
     SetRegister.Outcome outcome =
-        SetRegister.judge(known.map(PerformedSetEntity::state), m.state());
+        SetRegister.judge(known.map(PerformedSetEntity::state), message.state());
     if (outcome == SetRegister.Outcome.STORED) {
       session.putBack(); // what was done belongs to the record, also where it was thought empty
-      known.ifPresent(k -> k.write(k.state().taking(m.state()), item));
+      known.ifPresent(entity -> entity.write(entity.state().taking(message.state()), item));
       sets.saveAndFlush(
           known.orElseGet(
               () ->
                   new PerformedSetEntity(
-                      m.setId(),
+                      message.setId(),
                       coach.id(),
                       session.getClientId(),
                       item,
-                      SetRegister.Stored.first(m.state()),
-                      m.performedAt())));
+                      SetRegister.Stored.first(message.state()),
+                      message.performedAt())));
       return new Taken(
           outcome,
-          m.state(),
-          known.map(PerformedSetEntity::getPerformedAt).orElse(m.performedAt()));
+          message.state(),
+          known.map(PerformedSetEntity::getPerformedAt).orElse(message.performedAt()));
     }
     return new Taken(outcome, known.orElseThrow().state().now(), known.get().getPerformedAt());
   }

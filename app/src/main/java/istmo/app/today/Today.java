@@ -91,21 +91,22 @@ public class Today {
     List<SessionReader.Line> newest = sessions.list(Optional.empty());
     Set<UUID> begun =
         newest.stream()
-            .filter(s -> LocalDate.ofInstant(s.createdAt(), zone).equals(on))
+            .filter(line -> LocalDate.ofInstant(line.createdAt(), zone).equals(on))
             .map(SessionReader.Line::clientId)
             .collect(Collectors.toSet());
     Instant fresh = clock.instant().minus(Duration.ofDays(Lessons.STALE_DAYS));
     Set<UUID> trained =
         newest.stream()
-            .filter(s -> s.createdAt().isAfter(fresh))
+            .filter(line -> line.createdAt().isAfter(fresh))
             .map(SessionReader.Line::clientId)
             .collect(Collectors.toSet());
     List<Advice> advice = new ArrayList<>();
     records
         .unanswered(trained)
-        .forEach((id, lessons) -> lessons.forEach(l -> advice.add(new Advice(id, l))));
+        .forEach((id, lessons) -> lessons.forEach(lesson -> advice.add(new Advice(id, lesson))));
     advice.sort(Comparator.comparing(Advice::lesson, Lessons.MOST_PRESSING_FIRST));
-    List<SessionReader.Line> open = newest.stream().filter(s -> s.finishedAt().isEmpty()).toList();
+    List<SessionReader.Line> open =
+        newest.stream().filter(line -> line.finishedAt().isEmpty()).toList();
     return new Waiting(
         on,
         open,
@@ -117,22 +118,22 @@ public class Today {
 
   private List<Ahead> ahead(LocalDate on, Set<UUID> begun) {
     Map<UUID, PlanStore.Line> newest = new LinkedHashMap<>();
-    plans.list(Optional.empty()).forEach(p -> newest.putIfAbsent(p.clientId(), p));
+    plans.list(Optional.empty()).forEach(line -> newest.putIfAbsent(line.clientId(), line));
     List<Ahead> list = new ArrayList<>();
-    for (PlanStore.Line p : newest.values()) {
-      List<Planned.Day> days = p.document().week().days();
-      due(p.document(), days, begun.contains(p.clientId()) ? on.plusDays(1) : on)
-          .ifPresent(d -> list.add(new Ahead(p, days.get(d.session()), d)));
+    for (PlanStore.Line line : newest.values()) {
+      List<Planned.Day> days = line.document().week().days();
+      due(line.document(), days, begun.contains(line.clientId()) ? on.plusDays(1) : on)
+          .ifPresent(due -> list.add(new Ahead(line, days.get(due.session()), due)));
     }
-    list.sort(Comparator.comparing(a -> a.due().on()));
+    list.sort(Comparator.comparing(ahead -> ahead.due().on()));
     return List.copyOf(list);
   }
 
-  private static Optional<Due> due(PlanDocument d, List<Planned.Day> days, LocalDate from) {
+  private static Optional<Due> due(PlanDocument document, List<Planned.Day> days, LocalDate from) {
     return Due.next(
         days.stream().map(Planned.Day::weekday).toList(),
-        Optional.ofNullable(d.startsOn()),
-        d.blockWeeks() == null ? OptionalInt.empty() : OptionalInt.of(d.blockWeeks()),
+        Optional.ofNullable(document.startsOn()),
+        document.blockWeeks() == null ? OptionalInt.empty() : OptionalInt.of(document.blockWeeks()),
         from);
   }
 }

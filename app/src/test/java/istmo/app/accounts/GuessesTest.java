@@ -49,6 +49,6 @@ class GuessesTest {
     assertThat(waiting).hasValue(25);
     assertThat(failures.findById("many.guesses"))
         .get()
-        .satisfies(f -> assertThat(f.getFailures()).isEqualTo(5));
+        .satisfies(entity -> assertThat(entity.getFailures()).isEqualTo(5));
   }
 }

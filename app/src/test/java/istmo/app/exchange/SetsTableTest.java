@@ -64,39 +64,39 @@ class SetsTableTest {
   @ParameterizedTest(name = "{0}")
   @MethodSource("hands")
   void handsAreRecognised(String what, String text) {
-    SetsTable t = read(text);
-    assertThat(t.faults()).isEmpty();
-    assertThat(t.rows())
+    SetsTable table = read(text);
+    assertThat(table.faults()).isEmpty();
+    assertThat(table.rows())
         .singleElement()
         .satisfies(
-            r -> {
-              assertThat(r.on()).isEqualTo(DAY);
-              assertThat(r.exercise()).isEqualTo("Back squat");
-              assertThat(r.set().done().loadKg()).isCloseTo(60, within(0.001));
-              assertThat(r.set().done().repetitions()).isEqualTo(8);
-              assertThat(r.set().done().reserve()).isEqualTo(2);
+            row -> {
+              assertThat(row.on()).isEqualTo(DAY);
+              assertThat(row.exercise()).isEqualTo("Back squat");
+              assertThat(row.set().done().loadKg()).isCloseTo(60, within(0.001));
+              assertThat(row.set().done().repetitions()).isEqualTo(8);
+              assertThat(row.set().done().reserve()).isEqualTo(2);
             });
   }
 
   @Test
   void aRowMayCountAlikeSetsAndSidesAndBodyWeight() {
-    SetsTable t =
+    SetsTable table =
         read(
             "date,exercise,weight,reps,sets,side\n"
                 + "2026-11-24,Split squat,BW,10,3,left\n"
                 + "2026-11-24,Split squat,,10,1,R\n");
-    assertThat(t.rows())
+    assertThat(table.rows())
         .hasSize(4)
-        .extracting(r -> r.set().side())
+        .extracting(row -> row.set().side())
         .containsExactly(Side.LEFT, Side.LEFT, Side.LEFT, Side.RIGHT);
-    assertThat(t.rows())
-        .allMatch(r -> r.set().done().loadKg() == 0 && r.set().done().reserve() == 0);
-    assertThat(t.exercises()).isEqualTo(Map.of("Split squat", 4));
+    assertThat(table.rows())
+        .allMatch(row -> row.set().done().loadKg() == 0 && row.set().done().reserve() == 0);
+    assertThat(table.exercises()).isEqualTo(Map.of("Split squat", 4));
   }
 
   @Test
   void everyFaultHasItsLineAndColumn() {
-    SetsTable t =
+    SetsTable table =
         read(
             "date,exercise,weight,reps,rir\n"
                 + "2026-11-24,Back squat,60,8,2\n"
@@ -104,8 +104,8 @@ class SetsTableTest {
                 + "2026-11-24,,sixty,8.5,30\n"
                 + "2026-11-24,Back squat,60,,\n"
                 + "2026-11-24,Back squat,5000,8,2\n");
-    assertThat(t.faultCount()).isEqualTo(6);
-    assertThat(t.faults())
+    assertThat(table.faultCount()).isEqualTo(6);
+    assertThat(table.faults())
         .extracting(InvalidInput.Fault::field)
         .containsExactly(
             "line 3, date",
@@ -114,16 +114,16 @@ class SetsTableTest {
             "line 4, reps",
             "line 5, reps",
             "line 6, weight");
-    assertThat(t.faults().get(2).message()).isEqualTo("\"sixty\" is no number");
-    assertThat(t.faults().get(5).message()).contains("0 to 1000 kg");
-    assertThat(t.rows()).extracting(Row::line).containsExactly(2);
+    assertThat(table.faults().get(2).message()).isEqualTo("\"sixty\" is no number");
+    assertThat(table.faults().get(5).message()).contains("0 to 1000 kg");
+    assertThat(table.rows()).extracting(Row::line).containsExactly(2);
   }
 
   @Test
   void signsBetweenThousandsAreNotGuessed() {
     assertThat(read("date;exercise;weight;reps\n2026-11-24;Leg press;1.200,5;8\n").faults())
         .singleElement()
-        .satisfies(f -> assertThat(f.message()).contains("1.200,5"));
+        .satisfies(fault -> assertThat(fault.message()).contains("1.200,5"));
   }
 
   @Test
@@ -194,9 +194,9 @@ class SetsTableTest {
           .append(5 + k % 10)
           .append(";2\n");
     }
-    SetsTable t = read(text.toString());
-    assertThat(t.faultCount()).isZero();
-    assertThat(t.rows()).hasSize(100_000);
-    assertThat(t.rows().get(99_999).set().done().loadKg()).isEqualTo(40.5 + 99_999 % 60);
+    SetsTable table = read(text.toString());
+    assertThat(table.faultCount()).isZero();
+    assertThat(table.rows()).hasSize(100_000);
+    assertThat(table.rows().get(99_999).set().done().loadKg()).isEqualTo(40.5 + 99_999 % 60);
   }
 }

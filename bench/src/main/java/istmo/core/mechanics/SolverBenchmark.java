@@ -55,10 +55,10 @@ public class SolverBenchmark {
   /** 21 sharings, cold prices each time. */
   @Benchmark
   public void sharingTailored(Blackhole hole) {
-    for (LoadSharing s : tailored) {
-      s.reset();
-      s.solve(LOAD);
-      hole.consume(s.value(0));
+    for (LoadSharing sharing : tailored) {
+      sharing.reset();
+      sharing.solve(LOAD);
+      hole.consume(sharing.value(0));
     }
   }
 
@@ -73,9 +73,9 @@ public class SolverBenchmark {
   /** 21 strength limits. */
   @Benchmark
   public void limitTailored(Blackhole hole) {
-    for (StrengthLimit l : limits) {
-      l.solve();
-      hole.consume(l.limitKg());
+    for (StrengthLimit limit : limits) {
+      limit.solve();
+      hole.consume(limit.limitKg());
     }
   }
 }

@@ -96,7 +96,9 @@ public final class Muscles {
       return Optional.empty();
     }
     double[] arms =
-        Arrays.stream(cell.split(";")).mapToDouble(s -> Double.parseDouble(s) * 1e-2).toArray();
+        Arrays.stream(cell.split(";"))
+            .mapToDouble(text -> Double.parseDouble(text) * 1e-2)
+            .toArray();
     if (arms.length != knots.length) {
       throw new IllegalStateException(
           "muscle "

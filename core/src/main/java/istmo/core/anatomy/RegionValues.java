@@ -38,13 +38,13 @@ public final class RegionValues {
   /** The same by region id, for whoever writes it down. */
   public Map<String, Double> asMap() {
     Map<String, Double> map = new LinkedHashMap<>();
-    Regions.standard().all().forEach(r -> map.put(r.id(), get(r)));
+    Regions.standard().all().forEach(region -> map.put(region.id(), get(region)));
     return Collections.unmodifiableMap(map);
   }
 
   @Override
   public boolean equals(Object other) {
-    return other instanceof RegionValues o && Arrays.equals(values, o.values);
+    return other instanceof RegionValues regionValues && Arrays.equals(values, regionValues.values);
   }
 
   @Override

@@ -55,22 +55,25 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
   private Bends bends() {
     double any = Double.POSITIVE_INFINITY;
     Bends allowed = new Bends(any, any, any);
-    for (Soreness s : sores) {
-      if (s.approach() == Approach.LESS_RANGE) {
+    for (Soreness sore : sores) {
+      if (sore.approach() == Approach.LESS_RANGE) {
         allowed =
             allowed.atMost(
-                s.joint() == PainFlag.KNEE ? Soreness.LESS_KNEE_DEG : any,
-                s.joint() == PainFlag.HIP ? Soreness.LESS_HIP_DEG : any,
-                s.joint() == PainFlag.ANKLE ? Soreness.LESS_ANKLE_DEG : any);
+                sore.joint() == PainFlag.KNEE ? Soreness.LESS_KNEE_DEG : any,
+                sore.joint() == PainFlag.HIP ? Soreness.LESS_HIP_DEG : any,
+                sore.joint() == PainFlag.ANKLE ? Soreness.LESS_ANKLE_DEG : any);
       }
     }
-    for (Entry e : entries) {
-      if (e.limits()) {
-        allowed = allowed.atMost(e.caution().kneeLimitDeg(), e.caution().hipLimitDeg(), any);
+    for (Entry entry : entries) {
+      if (entry.limits()) {
+        allowed =
+            allowed.atMost(entry.caution().kneeLimitDeg(), entry.caution().hipLimitDeg(), any);
       }
     }
-    for (Restriction r : restrictions) {
-      allowed = allowed.atMost(r.kneeMaxDeg().orElse(any), r.hipMaxDeg().orElse(any), any);
+    for (Restriction restriction : restrictions) {
+      allowed =
+          allowed.atMost(
+              restriction.kneeMaxDeg().orElse(any), restriction.hipMaxDeg().orElse(any), any);
     }
     return allowed;
   }
@@ -117,26 +120,30 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
    * Why an exercise is left out, if it is, and by what. Restrictions speak first, then sore joints,
    * then cautions that are not cleared.
    */
-  public Optional<Refusal> refusal(Demand d) {
-    for (Restriction r : restrictions) {
-      if (r.noLoadedBack() && d.backShare() > Demand.UNLOADED_BACK) {
-        return Optional.of(new Refusal(false, "Restriction by " + r.by() + ": " + r.text()));
+  public Optional<Refusal> refusal(Demand demand) {
+    for (Restriction restriction : restrictions) {
+      if (restriction.noLoadedBack() && demand.backShare() > Demand.UNLOADED_BACK) {
+        return Optional.of(
+            new Refusal(false, "Restriction by " + restriction.by() + ": " + restriction.text()));
       }
     }
-    for (Soreness s : sores) {
-      Optional<String> reason = s.refuses(d);
+    for (Soreness sore : sores) {
+      Optional<String> reason = sore.refuses(demand);
       if (reason.isPresent()) {
-        return Optional.of(new Refusal(true, capital(s.joint().label()) + ": " + reason.get()));
+        return Optional.of(new Refusal(true, capital(sore.joint().label()) + ": " + reason.get()));
       }
     }
-    for (Entry e : entries) {
-      Caution c = e.caution();
-      if (e.limits()
-          && (c.nothing() || (c.noProne() && d.onBelly()) || d.backShare() > c.backShare())) {
-        return Optional.of(new Refusal(false, capital(c.label()) + ": " + c.reason()));
+    for (Entry entry : entries) {
+      Caution caution = entry.caution();
+      if (entry.limits()
+          && (caution.nothing()
+              || (caution.noProne() && demand.onBelly())
+              || demand.backShare() > caution.backShare())) {
+        return Optional.of(new Refusal(false, capital(caution.label()) + ": " + caution.reason()));
       }
-      if (e.limits() && d.waits().containsKey(c)) {
-        return Optional.of(new Refusal(false, capital(c.label()) + ": " + d.waits().get(c)));
+      if (entry.limits() && demand.waits().containsKey(caution)) {
+        return Optional.of(
+            new Refusal(false, capital(caution.label()) + ": " + demand.waits().get(caution)));
       }
     }
     return Optional.empty();
@@ -151,8 +158,8 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
    */
   public double loadShare() {
     boolean half =
-        sores.stream().anyMatch(s -> s.approach() == Approach.LESS_LOAD)
-            || entries.stream().anyMatch(e -> e.caution() == Caution.LAY_OFF);
+        sores.stream().anyMatch(soreness -> soreness.approach() == Approach.LESS_LOAD)
+            || entries.stream().anyMatch(entry -> entry.caution() == Caution.LAY_OFF);
     return half ? 0.5 : 1;
   }
 
@@ -162,25 +169,37 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
    */
   public List<String> statements() {
     List<String> list = new ArrayList<>();
-    for (Entry e : entries) {
-      if (e.caution().asksClearance() && e.limits()) {
+    for (Entry entry : entries) {
+      if (entry.caution().asksClearance() && entry.limits()) {
         list.add(
-            (capital(e.caution().label())
+            (capital(entry.caution().label())
                     + ": ask the clinician in charge first. "
-                    + e.caution().reason())
+                    + entry.caution().reason())
                 .trim());
       }
     }
-    for (Restriction r : restrictions) {
-      list.add("Restriction by " + r.by() + ", " + r.on() + ": " + r.text());
+    for (Restriction restriction : restrictions) {
+      list.add(
+          "Restriction by "
+              + restriction.by()
+              + ", "
+              + restriction.on()
+              + ": "
+              + restriction.text());
     }
     sores.forEach(
-        x -> x.statement().ifPresent(text -> list.add(capital(x.joint().label()) + ": " + text)));
-    entries.stream().map(e -> e.caution().advice()).filter(a -> !a.isEmpty()).forEach(list::add);
+        soreness ->
+            soreness
+                .statement()
+                .ifPresent(text -> list.add(capital(soreness.joint().label()) + ": " + text)));
+    entries.stream()
+        .map(entry -> entry.caution().advice())
+        .filter(first -> !first.isEmpty())
+        .forEach(list::add);
     return list;
   }
 
-  private static String capital(String s) {
-    return Character.toUpperCase(s.charAt(0)) + s.substring(1);
+  private static String capital(String text) {
+    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
   }
 }

@@ -51,7 +51,7 @@ public record Profile(
     if (!Collections.disjoint(likes, dislikes)) {
       faults.add(new InvalidInput.Fault("dislikes", "an exercise is liked or disliked, not both"));
     }
-    if (strongerSide.filter(s -> s == Measurement.Side.NONE).isPresent()) {
+    if (strongerSide.filter(side -> side == Measurement.Side.NONE).isPresent()) {
       faults.add(new InvalidInput.Fault("strongerSide", "is LEFT or RIGHT"));
     }
     if (!faults.isEmpty()) {

@@ -28,9 +28,14 @@ public record Readings(List<Measurement> all) {
 
   /** Readings of one kind and side on its newest day. */
   public List<Measurement> newest(MeasurementKind kind, Side side) {
-    List<Measurement> of = all.stream().filter(m -> m.kind() == kind && m.side() == side).toList();
+    List<Measurement> of =
+        all.stream()
+            .filter(measurement -> measurement.kind() == kind && measurement.side() == side)
+            .toList();
     Optional<LocalDate> last = of.stream().map(Measurement::on).max(Comparator.naturalOrder());
-    return of.stream().filter(m -> last.isPresent() && m.on().equals(last.get())).toList();
+    return of.stream()
+        .filter(measurement -> last.isPresent() && measurement.on().equals(last.get()))
+        .toList();
   }
 
   /** Mean of the newest day. */
@@ -69,10 +74,15 @@ public record Readings(List<Measurement> all) {
     int freedom = 0;
     for (Side side : Side.values()) {
       List<Measurement> of =
-          all.stream().filter(m -> m.kind() == kind && m.side() == side).toList();
+          all.stream()
+              .filter(measurement -> measurement.kind() == kind && measurement.side() == side)
+              .toList();
       for (LocalDate day : of.stream().map(Measurement::on).distinct().toList()) {
         double[] v =
-            of.stream().filter(m -> m.on().equals(day)).mapToDouble(Measurement::value).toArray();
+            of.stream()
+                .filter(measurement -> measurement.on().equals(day))
+                .mapToDouble(Measurement::value)
+                .toArray();
         double mean = java.util.Arrays.stream(v).average().orElseThrow();
         for (double x : v) {
           squares += (x - mean) * (x - mean);

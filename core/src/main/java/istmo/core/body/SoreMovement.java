@@ -7,8 +7,8 @@ package istmo.core.body;
 public enum SoreMovement {
   DEEP_KNEE(PainFlag.KNEE, "bending it deep", "It bends the knee to %.0f° under load.") {
     @Override
-    double asked(Demand d) {
-      return d.kneeBendDeg() > 90 ? d.kneeBendDeg() : 0;
+    double asked(Demand demand) {
+      return demand.kneeBendDeg() > 90 ? demand.kneeBendDeg() : 0;
     }
   },
   STRAIGHT_KNEE(
@@ -16,20 +16,20 @@ public enum SoreMovement {
       "the last part of straightening it",
       "It keeps %.0f %% of its knee moment in the last part of straightening.") {
     @Override
-    double asked(Demand d) {
-      return d.straightKneeShare() > 0.4 ? 100 * d.straightKneeShare() : 0;
+    double asked(Demand demand) {
+      return demand.straightKneeShare() > 0.4 ? 100 * demand.straightKneeShare() : 0;
     }
   },
   DEEP_HIP(PainFlag.HIP, "bending it deep", "It bends the hip to %.0f°.") {
     @Override
-    double asked(Demand d) {
-      return d.hipBendDeg() > 90 ? d.hipBendDeg() : 0;
+    double asked(Demand demand) {
+      return demand.hipBendDeg() > 90 ? demand.hipBendDeg() : 0;
     }
   },
   WIDE_HIP(PainFlag.HIP, "a wide stance", "It opens the hip to %.0f°.") {
     @Override
-    double asked(Demand d) {
-      return d.hipOpenDeg() > 25 ? d.hipOpenDeg() : 0;
+    double asked(Demand demand) {
+      return demand.hipOpenDeg() > 25 ? demand.hipOpenDeg() : 0;
     }
   },
   LEANING(
@@ -37,16 +37,16 @@ public enum SoreMovement {
       "leaning forward under load",
       "The back works leaning forward by %.0f°.") {
     @Override
-    double asked(Demand d) {
-      boolean far = d.leanDeg() > 35 && d.backShare() > Demand.UNLOADED_BACK;
-      boolean heavy = d.leanDeg() > 20 && d.backShare() > 0.32;
-      return far || heavy ? d.leanDeg() : 0;
+    double asked(Demand demand) {
+      boolean far = demand.leanDeg() > 35 && demand.backShare() > Demand.UNLOADED_BACK;
+      boolean heavy = demand.leanDeg() > 20 && demand.backShare() > 0.32;
+      return far || heavy ? demand.leanDeg() : 0;
     }
   },
   DEEP_ANKLE(PainFlag.ANKLE, "bending it deep", "It bends the ankle to %.0f°.") {
     @Override
-    double asked(Demand d) {
-      return d.ankleBendDeg() > 18 ? d.ankleBendDeg() : 0;
+    double asked(Demand demand) {
+      return demand.ankleBendDeg() > 18 ? demand.ankleBendDeg() : 0;
     }
   };
 
@@ -71,9 +71,9 @@ public enum SoreMovement {
   }
 
   /** How much of it an exercise asks, in the unit of the sentence; zero for none that counts. */
-  abstract double asked(Demand d);
+  abstract double asked(Demand demand);
 
-  String sentence(Demand d) {
-    return String.format(java.util.Locale.ROOT, sentence, asked(d));
+  String sentence(Demand demand) {
+    return String.format(java.util.Locale.ROOT, sentence, asked(demand));
   }
 }

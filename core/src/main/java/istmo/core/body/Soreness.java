@@ -44,10 +44,11 @@ public record Soreness(PainFlag joint, Set<SoreMovement> movements, Approach app
         movements.isEmpty()
             ? Set.of()
             : java.util.Collections.unmodifiableSet(EnumSet.copyOf(movements));
-    for (SoreMovement m : movements) {
-      if (m.joint() != joint) {
+    for (SoreMovement movement : movements) {
+      if (movement.joint() != joint) {
         throw new InvalidInput(
-            "pain.movements", "\"" + m.label() + "\" is not a movement of the " + joint.label());
+            "pain.movements",
+            "\"" + movement.label() + "\" is not a movement of the " + joint.label());
       }
     }
     if (approach == Approach.LESS_RANGE
@@ -63,14 +64,17 @@ public record Soreness(PainFlag joint, Set<SoreMovement> movements, Approach app
   }
 
   /** Why an exercise is left out, if it is. */
-  Optional<String> refuses(Demand d) {
+  Optional<String> refuses(Demand demand) {
     if (approach != Approach.LEAVE_OUT) {
       return Optional.empty();
     }
     if (movements.isEmpty()) {
-      return Optional.ofNullable(d.troubles().get(joint));
+      return Optional.ofNullable(demand.troubles().get(joint));
     }
-    return movements.stream().filter(m -> m.asked(d) > 0).findFirst().map(m -> m.sentence(d));
+    return movements.stream()
+        .filter(movement -> movement.asked(demand) > 0)
+        .findFirst()
+        .map(movement -> movement.sentence(demand));
   }
 
   /** What to know while it is sore; empty where it only leaves out. */

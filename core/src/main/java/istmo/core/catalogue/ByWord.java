@@ -163,7 +163,9 @@ public record ByWord(
         .filter(partly::contains)
         .findFirst()
         .ifPresent(
-            r -> faults.add(new InvalidInput.Fault("partly", "\"" + r + "\" is trained mainly")));
+            region ->
+                faults.add(
+                    new InvalidInput.Fault("partly", "\"" + region + "\" is trained mainly")));
     if (does.isEmpty()) {
       faults.add(new InvalidInput.Fault("does", "say at least one thing that it does"));
     }
@@ -186,8 +188,10 @@ public record ByWord(
   private static void regions(
       List<InvalidInput.Fault> faults, String field, Set<String> regionIds) {
     regionIds.stream()
-        .filter(r -> !Regions.standard().has(r))
-        .forEach(r -> faults.add(new InvalidInput.Fault(field, "\"" + r + "\" is not a region")));
+        .filter(region -> !Regions.standard().has(region))
+        .forEach(
+            region ->
+                faults.add(new InvalidInput.Fault(field, "\"" + region + "\" is not a region")));
   }
 
   private static boolean isRange(String text) {
@@ -205,7 +209,7 @@ public record ByWord(
     if (lines.size() > MOST_LINES) {
       faults.add(new InvalidInput.Fault(field, "takes at most " + MOST_LINES + " lines"));
     }
-    if (lines.stream().anyMatch(l -> l.isBlank() || l.length() > LONGEST_LINE)) {
+    if (lines.stream().anyMatch(line -> line.isBlank() || line.length() > LONGEST_LINE)) {
       faults.add(
           new InvalidInput.Fault(
               field, "takes lines of 1 to " + LONGEST_LINE + " characters that are not blank"));

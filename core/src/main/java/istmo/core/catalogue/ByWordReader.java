@@ -37,7 +37,7 @@ final class ByWordReader {
 
   private ByWord exercise() {
     Set<Movement> does = EnumSet.noneOf(Movement.class);
-    list("does").forEach(m -> does.add(Movement.valueOf(m)));
+    list("does").forEach(muscle -> does.add(Movement.valueOf(muscle)));
     Map<PainFlag, String> exclusions = new EnumMap<>(PainFlag.class);
     for (String line : values("out")) {
       String[] part = line.split("\\|", 2);
@@ -81,14 +81,17 @@ final class ByWordReader {
   }
 
   private List<String> values(String key) {
-    return block.stream().filter(e -> e.getKey().equals(key)).map(Map.Entry::getValue).toList();
+    return block.stream()
+        .filter(entry -> entry.getKey().equals(key))
+        .map(Map.Entry::getValue)
+        .toList();
   }
 
   private List<String> list(String key) {
     return values(key).stream()
-        .flatMap(v -> Arrays.stream(v.split(";")))
+        .flatMap(value -> Arrays.stream(value.split(";")))
         .map(String::trim)
-        .filter(v -> !v.isEmpty())
+        .filter(value -> !value.isEmpty())
         .toList();
   }
 }

@@ -37,27 +37,27 @@ public record Candidate(
   public static Candidate own(
       Exercise exercise, String key, String name, Map<String, Double> values, Body body) {
     Setup setup = Setup.of(exercise.family().parameters(), values);
-    for (SetupParameter p : exercise.family().growWithTheLeg()) {
-      setup = setup.with(p, forReference(p, setup.get(p), legSize(body)));
+    for (SetupParameter parameter : exercise.family().growWithTheLeg()) {
+      setup = setup.with(parameter, forReference(parameter, setup.get(parameter), legSize(body)));
     }
-    for (SetupParameter p : exercise.family().growWithTheMass()) {
-      setup = setup.with(p, forReference(p, setup.get(p), massSize(body)));
+    for (SetupParameter parameter : exercise.family().growWithTheMass()) {
+      setup = setup.with(parameter, forReference(parameter, setup.get(parameter), massSize(body)));
     }
     return own(exercise, key, name, setup.values());
   }
 
-  private static double forReference(SetupParameter p, double value, double size) {
+  private static double forReference(SetupParameter parameter, double value, double size) {
     double reference = value / size;
-    if (!p.allowed().contains(reference)) {
+    if (!parameter.allowed().contains(reference)) {
       throw new InvalidInput(
-          "setup." + p.id(),
+          "setup." + parameter.id(),
           String.format(
               Locale.ROOT,
               "would be %.2f %s on an average body, in proportion; allowed is %.2f to %.2f",
               reference,
-              p.unit(),
-              p.allowed().min(),
-              p.allowed().max()));
+              parameter.unit(),
+              parameter.allowed().min(),
+              parameter.allowed().max()));
     }
     return reference;
   }
@@ -70,13 +70,15 @@ public record Candidate(
   public static Candidate own(
       Exercise exercise, String key, String name, Map<String, Double> kept) {
     Map<String, Double> usual = new LinkedHashMap<>();
-    for (SetupParameter p : exercise.family().parameters()) {
-      if (kept.containsKey(p.id())) {
-        usual.put(p.id(), p.allowed().nearest(kept.get(p.id())));
+    for (SetupParameter parameter : exercise.family().parameters()) {
+      if (kept.containsKey(parameter.id())) {
+        usual.put(parameter.id(), parameter.allowed().nearest(kept.get(parameter.id())));
       }
     }
     Optional<SetupParameter> yields =
-        exercise.candidates().stream().flatMap(c -> c.yields().stream()).findFirst();
+        exercise.candidates().stream()
+            .flatMap(candidate -> candidate.yields().stream())
+            .findFirst();
     return new Candidate(
         exercise.id() + "/" + OWN + key,
         exercise.id(),
@@ -92,10 +94,12 @@ public record Candidate(
   public static boolean fits(Exercise exercise, Map<String, Double> kept) {
     return kept.entrySet().stream()
         .allMatch(
-            v ->
+            entry ->
                 exercise.family().parameters().stream()
                     .anyMatch(
-                        p -> p.id().equals(v.getKey()) && p.allowed().contains(v.getValue())));
+                        parameter ->
+                            parameter.id().equals(entry.getKey())
+                                && parameter.allowed().contains(entry.getValue())));
   }
 
   /** What a coach's store knows an own variant by; empty for a variant of the catalogue. */
@@ -122,25 +126,31 @@ public record Candidate(
     Exercise exercise = Catalogue.standard().exercise(exerciseId);
     double grain = ownKey(id).isPresent() ? 10 : 1;
     Setup setup = usual;
-    for (SetupParameter p : exercise.family().growWithTheLeg()) {
+    for (SetupParameter parameter : exercise.family().growWithTheLeg()) {
       setup =
           setup.with(
-              p,
-              p.allowed()
-                  .nearest(Math.round(100 * grain * legSize(body) * usual.get(p)) / (100 * grain)));
+              parameter,
+              parameter
+                  .allowed()
+                  .nearest(
+                      Math.round(100 * grain * legSize(body) * usual.get(parameter))
+                          / (100 * grain)));
     }
-    for (SetupParameter p : exercise.family().growWithTheMass()) {
+    for (SetupParameter parameter : exercise.family().growWithTheMass()) {
       setup =
           setup.with(
-              p, p.allowed().nearest(Math.round(grain * massSize(body) * usual.get(p)) / grain));
+              parameter,
+              parameter
+                  .allowed()
+                  .nearest(Math.round(grain * massSize(body) * usual.get(parameter)) / grain));
     }
     for (Map.Entry<String, Double> known : equipment.measuredOf(exercise.needs()).entrySet()) {
-      Optional<SetupParameter> p =
+      Optional<SetupParameter> found =
           exercise.family().parameters().stream()
-              .filter(x -> x.id().equals(known.getKey()))
+              .filter(parameter -> parameter.id().equals(known.getKey()))
               .findFirst();
-      if (p.isPresent()) {
-        setup = setup.with(p.get(), known.getValue());
+      if (found.isPresent()) {
+        setup = setup.with(found.get(), known.getValue());
       }
     }
     return setup;

@@ -30,13 +30,13 @@ public final class Catalogue {
   private Catalogue() {
     for (String file : TextTable.lines("catalogue/index.txt")) {
       if (!file.isBlank() && !file.startsWith("#")) {
-        Exercise e = read(file.trim());
-        if (exercises.put(e.id(), e) != null) {
-          throw new IllegalStateException("exercise " + e.id() + " stands twice");
+        Exercise exercise = read(file.trim());
+        if (exercises.put(exercise.id(), exercise) != null) {
+          throw new IllegalStateException("exercise " + exercise.id() + " stands twice");
         }
-        for (Candidate c : e.candidates()) {
-          if (candidates.put(c.id(), c) != null) {
-            throw new IllegalStateException("candidate " + c.id() + " stands twice");
+        for (Candidate candidate : exercise.candidates()) {
+          if (candidates.put(candidate.id(), candidate) != null) {
+            throw new IllegalStateException("candidate " + candidate.id() + " stands twice");
           }
         }
       }
@@ -65,34 +65,42 @@ public final class Catalogue {
 
   /** The exercise with this id; throws {@code InvalidInput} when there is none. */
   public Exercise exercise(String id) {
-    Exercise e = exercises.get(id);
-    if (e == null) {
+    Exercise exercise = exercises.get(id);
+    if (exercise == null) {
       throw new InvalidInput("exercise", "\"" + id + "\" is not in the catalogue");
     }
-    return e;
+    return exercise;
   }
 
   /** The candidate with this id; throws {@code InvalidInput} when there is none. */
   public Candidate candidate(String id) {
-    Candidate c = candidates.get(id);
-    if (c == null) {
+    Candidate candidate = candidates.get(id);
+    if (candidate == null) {
       throw new InvalidInput(
           "candidate",
           trainable(id)
-              .map(t -> t.name() + " is used by word, so nothing can be computed of it")
+              .map(
+                  trainable ->
+                      trainable.name() + " is used by word, so nothing can be computed of it")
               .orElse("\"" + id + "\" is not in the catalogue"));
     }
-    return c;
+    return candidate;
   }
 
   /** What has this candidate's id, computed or by word; empty where nothing has. */
   public Optional<Trainable> trainable(String candidateId) {
     return Optional.ofNullable(candidates.get(candidateId))
-        .map(c -> new Trainable(c.id(), c.name(), exerciseOf(c), c.usual().values()))
+        .map(
+            candidate ->
+                new Trainable(
+                    candidate.id(),
+                    candidate.name(),
+                    exerciseOf(candidate),
+                    candidate.usual().values()))
         .or(
             () ->
                 byWord.stream()
-                    .filter(x -> x.candidateId().equals(candidateId))
+                    .filter(byWord -> byWord.candidateId().equals(candidateId))
                     .findFirst()
                     .map(ByWord::trainable));
   }
@@ -155,7 +163,7 @@ public final class Catalogue {
         yields =
             Optional.of(
                 family.parameters().stream()
-                    .filter(p -> p.id().equals(name))
+                    .filter(parameter -> parameter.id().equals(name))
                     .findFirst()
                     .orElseThrow(
                         () ->
@@ -207,11 +215,11 @@ public final class Catalogue {
   }
 
   private static String need(Map<String, String> map, String key, String resource) {
-    String v = map.get(key);
-    if (v == null) {
+    String value = map.get(key);
+    if (value == null) {
       throw new IllegalStateException(resource + ": \"" + key + "\" is missing");
     }
-    return v;
+    return value;
   }
 
   private static double number(Map<String, String> map, String key, String resource) {

@@ -46,15 +46,15 @@ public record Improvisation(
           "ankle",
           Body::ankleHeightM,
           "knee",
-          b -> b.ankleHeightM() + b.shankM(),
+          body -> body.ankleHeightM() + body.shankM(),
           "hip",
           Improvisation::hip,
           "shoulder",
-          b -> hip(b) + b.trunkM(),
+          body -> hip(body) + body.trunkM(),
           "foot",
           Body::footM,
           "wedge",
-          b -> SLOPED_FOOT * b.footM() * Math.sin(Math.toRadians(12)));
+          body -> SLOPED_FOOT * body.footM() * Math.sin(Math.toRadians(12)));
 
   private static final List<Improvisation> ALL = read();
 
@@ -73,9 +73,15 @@ public record Improvisation(
   public static List<Improvisation> instead(
       Collection<String> missing, Set<String> here, Body body, Cautions cautions) {
     return ALL.stream()
-        .filter(i -> missing.stream().anyMatch(i.forItems::contains) && here.containsAll(i.needs))
-        .filter(i -> cautions.sores().stream().noneMatch(s -> i.troubles.contains(s.joint())))
-        .map(i -> i.measured(body))
+        .filter(
+            improvisation ->
+                missing.stream().anyMatch(improvisation.forItems::contains)
+                    && here.containsAll(improvisation.needs))
+        .filter(
+            improvisation ->
+                cautions.sores().stream()
+                    .noneMatch(soreness -> improvisation.troubles.contains(soreness.joint())))
+        .map(improvisation -> improvisation.measured(body))
         .toList();
   }
 
@@ -89,7 +95,7 @@ public record Improvisation(
         forItems,
         title,
         needs,
-        setUp.stream().map(s -> MEASURE.matcher(s).replaceAll(m -> cm(m, body))).toList(),
+        setUp.stream().map(text -> MEASURE.matcher(text).replaceAll(m -> cm(m, body))).toList(),
         safety,
         troubles);
   }
@@ -102,19 +108,19 @@ public record Improvisation(
         : String.format(Locale.ROOT, "%.0f", cm);
   }
 
-  private static double hip(Body b) {
-    return b.ankleHeightM() + b.shankM() + b.thighM();
+  private static double hip(Body body) {
+    return body.ankleHeightM() + body.shankM() + body.thighM();
   }
 
   private static List<Improvisation> read() {
     List<Improvisation> all = new ArrayList<>();
     List<Map.Entry<String, String>> block = new ArrayList<>();
-    for (Map.Entry<String, String> e : TextTable.entries("catalogue/improvisations.txt")) {
-      if (e.getKey().equals("for") && !block.isEmpty()) {
+    for (Map.Entry<String, String> entry : TextTable.entries("catalogue/improvisations.txt")) {
+      if (entry.getKey().equals("for") && !block.isEmpty()) {
         all.add(of(block));
         block.clear();
       }
-      block.add(e);
+      block.add(entry);
     }
     all.add(of(block));
     return List.copyOf(all);
@@ -123,9 +129,9 @@ public record Improvisation(
   private static Improvisation of(List<Map.Entry<String, String>> block) {
     List<String> setUp = values(block, "set");
     setUp.forEach(
-        s ->
+        text ->
             MEASURE
-                .matcher(s)
+                .matcher(text)
                 .results()
                 .filter(m -> !MEASURES.containsKey(m.group(1)))
                 .findFirst()
@@ -144,14 +150,17 @@ public record Improvisation(
   }
 
   private static List<String> values(List<Map.Entry<String, String>> block, String key) {
-    return block.stream().filter(e -> e.getKey().equals(key)).map(Map.Entry::getValue).toList();
+    return block.stream()
+        .filter(entry -> entry.getKey().equals(key))
+        .map(Map.Entry::getValue)
+        .toList();
   }
 
   private static List<String> list(List<Map.Entry<String, String>> block, String key) {
     return values(block, key).stream()
-        .flatMap(v -> java.util.Arrays.stream(v.split(";")))
+        .flatMap(value -> java.util.Arrays.stream(value.split(";")))
         .map(String::trim)
-        .filter(v -> !v.isEmpty())
+        .filter(value -> !value.isEmpty())
         .toList();
   }
 }

@@ -46,12 +46,12 @@ public enum TapelessStart {
               3,
               0.5))) {
     @Override
-    boolean suits(Candidate c, Exercise x) {
-      return has(x, "stance")
-          && has(x, "toeOut")
-          && !x.family().id().equals("press")
-          && !x.family().id().equals("hack")
-          && !x.family().id().equals("lever-squat");
+    boolean suits(Candidate candidate, Exercise exercise) {
+      return has(exercise, "stance")
+          && has(exercise, "toeOut")
+          && !exercise.family().id().equals("press")
+          && !exercise.family().id().equals("hack")
+          && !exercise.family().id().equals("lever-squat");
     }
 
     @Override
@@ -60,11 +60,11 @@ public enum TapelessStart {
         GymEquipment equipment,
         Optional<Candidate> candidate,
         Map<String, Double> answers) {
-      Exercise x = Catalogue.standard().exerciseOf(candidate.orElseThrow());
+      Exercise exercise = Catalogue.standard().exerciseOf(candidate.orElseThrow());
       double stance = Required.entry(answers, "footLengths") * body.footM();
       double toeOut = 6 * Required.entry(answers, "minutes");
       return checked(
-          x,
+          exercise,
           Map.of("stance", stance, "toeOut", toeOut),
           String.format(
               Locale.ROOT, "Ankles %.0f cm apart, toes %.0f° out.", 100 * stance, toeOut));
@@ -80,8 +80,8 @@ public enum TapelessStart {
               + " story, they are right: measure the knee to the wall again."),
       List.of()) {
     @Override
-    boolean suits(Candidate c, Exercise x) {
-      return has(x, "footHeight");
+    boolean suits(Candidate candidate, Exercise exercise) {
+      return has(exercise, "footHeight");
     }
 
     /**
@@ -94,17 +94,17 @@ public enum TapelessStart {
         GymEquipment equipment,
         Optional<Candidate> candidate,
         Map<String, Double> answers) {
-      Candidate c = candidate.orElseThrow();
-      Exercise x = Catalogue.standard().exerciseOf(c);
-      SetupParameter height = parameter(x, "footHeight").orElseThrow();
-      Setup lowest = c.usualFor(body, equipment).with(height, height.allowed().min());
-      Optional<Reach> reach = Reach.of(body, x.family(), lowest, Optional.of(height));
+      Candidate start = candidate.orElseThrow();
+      Exercise exercise = Catalogue.standard().exerciseOf(start);
+      SetupParameter height = parameter(exercise, "footHeight").orElseThrow();
+      Setup lowest = start.usualFor(body, equipment).with(height, height.allowed().min());
+      Optional<Reach> reach = Reach.of(body, exercise.family(), lowest, Optional.of(height));
       if (reach.isEmpty()) {
         throw new InvalidInput("way", "no height of the feet lets this client reach a depth here");
       }
       double cm = 100 * reach.get().setup().get(height);
       return checked(
-          x,
+          exercise,
           Map.of("footHeight", reach.get().setup().get(height)),
           String.format(
               Locale.ROOT,
@@ -123,8 +123,9 @@ public enum TapelessStart {
           new Question(
               "benchHeight", "Height of the bench", "cm", new Allowed(20, 70, "cm"), 43, 1))) {
     @Override
-    boolean suits(Candidate c, Exercise x) {
-      return has(x, "rearHeight") && c.usual().values().getOrDefault("rear", 0.0) == INSTEP;
+    boolean suits(Candidate candidate, Exercise exercise) {
+      return has(exercise, "rearHeight")
+          && candidate.usual().values().getOrDefault("rear", 0.0) == INSTEP;
     }
 
     /** The rear ankle lies over the edge of the bench; without a candidate only the words. */
@@ -141,9 +142,9 @@ public enum TapelessStart {
       double stride = heel + Segments.ANKLE_FROM_HEEL * body.footM();
       return candidate
           .map(
-              c ->
+              start ->
                   checked(
-                      Catalogue.standard().exerciseOf(c),
+                      Catalogue.standard().exerciseOf(start),
                       Map.of("stride", stride, "rearHeight", bench),
                       sentence))
           .orElse(new Found(Map.of(), sentence));
@@ -199,12 +200,12 @@ public enum TapelessStart {
   }
 
   /** The ways that suit an exercise. */
-  public static List<TapelessStart> of(Candidate c) {
-    Exercise x = Catalogue.standard().exerciseOf(c);
+  public static List<TapelessStart> of(Candidate candidate) {
+    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
     List<TapelessStart> list = new ArrayList<>();
-    for (TapelessStart s : values()) {
-      if (s.suits(c, x)) {
-        list.add(s);
+    for (TapelessStart start : values()) {
+      if (start.suits(candidate, exercise)) {
+        list.add(start);
       }
     }
     return list;
@@ -222,24 +223,26 @@ public enum TapelessStart {
       Map<String, Double> answers) {
     List<InvalidInput.Fault> faults = new ArrayList<>();
     if ((this != SIT_AND_REACH || candidate.isPresent())
-        && candidate.filter(c -> suits(c, Catalogue.standard().exerciseOf(c))).isEmpty()) {
+        && candidate
+            .filter(start -> suits(start, Catalogue.standard().exerciseOf(start)))
+            .isEmpty()) {
       faults.add(new InvalidInput.Fault("candidateId", "needs an exercise that takes this start"));
     }
     Map<String, Double> complete = new LinkedHashMap<>();
-    for (Question q : questions) {
-      Double v = answers.get(q.id());
-      if (v == null || !q.allowed().contains(v)) {
+    for (Question question : questions) {
+      Double v = answers.get(question.id());
+      if (v == null || !question.allowed().contains(v)) {
         faults.add(
             new InvalidInput.Fault(
-                "answers." + q.id(),
+                "answers." + question.id(),
                 String.format(
                     Locale.ROOT,
                     "needs %.4g to %.4g %s",
-                    q.allowed().min(),
-                    q.allowed().max(),
-                    q.unit())));
+                    question.allowed().min(),
+                    question.allowed().max(),
+                    question.unit())));
       } else {
-        complete.put(q.id(), v);
+        complete.put(question.id(), v);
       }
     }
     if (!faults.isEmpty()) {
@@ -248,7 +251,7 @@ public enum TapelessStart {
     return find(body, equipment, candidate, complete);
   }
 
-  abstract boolean suits(Candidate c, Exercise x);
+  abstract boolean suits(Candidate candidate, Exercise exercise);
 
   abstract Found find(
       Body body,
@@ -265,18 +268,21 @@ public enum TapelessStart {
         - Segments.ANKLE_FROM_HEEL * body.footM();
   }
 
-  private static Optional<SetupParameter> parameter(Exercise x, String id) {
-    return x.family().parameters().stream().filter(p -> p.id().equals(id)).findFirst();
+  private static Optional<SetupParameter> parameter(Exercise exercise, String id) {
+    return exercise.family().parameters().stream()
+        .filter(parameter -> parameter.id().equals(id))
+        .findFirst();
   }
 
-  private static boolean has(Exercise x, String id) {
-    return parameter(x, id).isPresent();
+  private static boolean has(Exercise exercise, String id) {
+    return parameter(exercise, id).isPresent();
   }
 
-  private static Found checked(Exercise x, Map<String, Double> values, String sentence) {
+  private static Found checked(Exercise exercise, Map<String, Double> values, String sentence) {
     Map<String, Double> setup = new LinkedHashMap<>();
     values.forEach(
-        (id, v) -> setup.put(id, parameter(x, id).orElseThrow().allowed().check("setup." + id, v)));
+        (id, v) ->
+            setup.put(id, parameter(exercise, id).orElseThrow().allowed().check("setup." + id, v)));
     return new Found(setup, sentence);
   }
 }

@@ -15,7 +15,11 @@ public record Trainable(String id, String name, AnyExercise exercise, Map<String
   }
 
   /** A candidate as something to train. */
-  public static Trainable of(Candidate c) {
-    return new Trainable(c.id(), c.name(), Catalogue.standard().exerciseOf(c), c.usual().values());
+  public static Trainable of(Candidate candidate) {
+    return new Trainable(
+        candidate.id(),
+        candidate.name(),
+        Catalogue.standard().exerciseOf(candidate),
+        candidate.usual().values());
   }
 }

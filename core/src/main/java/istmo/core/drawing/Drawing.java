@@ -58,6 +58,6 @@ public record Drawing(
 
   /** The lines of machine and floor alone. */
   public List<Line> machine() {
-    return lines.stream().filter(l -> !NOT_MACHINE.contains(l.role())).toList();
+    return lines.stream().filter(line -> !NOT_MACHINE.contains(line.role())).toList();
   }
 }

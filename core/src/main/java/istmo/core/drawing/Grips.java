@@ -53,14 +53,14 @@ public final class Grips {
   private static List<Grip> grips(
       Family family, Setup setup, Posture posture, double loadKg, Body body, boolean fromAbove) {
     Function<Posture, Drawing> draw =
-        p -> fromAbove ? Stage.plan(body, p) : Stage.side(body, p, loadKg);
+        there -> fromAbove ? Stage.plan(body, there) : Stage.side(body, there, loadKg);
     Drawing drawn = draw.apply(posture);
     List<Grip> grips = new ArrayList<>();
     for (Handle handle : family.handles()) {
       if (handle.part().isFromAbove() == fromAbove) {
         Function<Setup, Optional<Point>> anchor =
-            s ->
-                family.posture(body, s, posture.phase(), loadKg) instanceof Posture moved
+            held ->
+                family.posture(body, held, posture.phase(), loadKg) instanceof Posture moved
                     ? find(handle.part(), draw.apply(moved))
                     : Optional.empty();
         find(handle.part(), drawn)
@@ -82,7 +82,7 @@ public final class Grips {
       Function<Setup, Optional<Point>> anchor) {
     SetupParameter parameter =
         family.parameters().stream()
-            .filter(p -> p.id().equals(handle.parameterId()))
+            .filter(setupParameter -> setupParameter.id().equals(handle.parameterId()))
             .findFirst()
             .orElseThrow();
     double value = setup.get(parameter);
@@ -122,14 +122,14 @@ public final class Grips {
 
   private static Optional<Point> centre(Drawing drawing, String role) {
     return drawing.circles().stream()
-        .filter(c -> c.role().equals(role))
+        .filter(circle -> circle.role().equals(role))
         .map(Circle::centre)
         .findFirst();
   }
 
   private static Optional<Point> point(Drawing drawing, String role, int index) {
     return drawing.lines().stream()
-        .filter(l -> l.role().equals(role))
+        .filter(line -> line.role().equals(role))
         .map(Line::points)
         .filter(points -> points.size() > index)
         .map(points -> points.get(index))

@@ -29,9 +29,9 @@ public final class Pictures {
   /** Pictures by candidate id; candidates without any posture for this lifter have none. */
   public static Map<String, Drawing> of(Catalogue catalogue) {
     Map<String, Drawing> pictures = new LinkedHashMap<>();
-    for (Exercise x : catalogue.exercises()) {
-      for (Candidate c : x.candidates()) {
-        of(x, c).ifPresent(d -> pictures.put(c.id(), d));
+    for (Exercise exercise : catalogue.exercises()) {
+      for (Candidate candidate : exercise.candidates()) {
+        of(exercise, candidate).ifPresent(drawing -> pictures.put(candidate.id(), drawing));
       }
     }
     return pictures;
@@ -48,12 +48,12 @@ public final class Pictures {
         .filter(Posture.class::isInstance)
         .map(Posture.class::cast)
         .max(Comparator.comparingDouble(Pictures::fromStandingStraight))
-        .map(p -> Stage.side(LIFTER, p, LOAD_KG));
+        .map(posture -> Stage.side(LIFTER, posture, LOAD_KG));
   }
 
-  private static double fromStandingStraight(Posture p) {
-    return Math.abs(p.angle(Coordinate.HIP_FLEXION))
-        + Math.abs(p.angle(Coordinate.KNEE_FLEXION))
-        + 2 * Math.abs(p.angle(Coordinate.HIP_ABDUCTION));
+  private static double fromStandingStraight(Posture posture) {
+    return Math.abs(posture.angle(Coordinate.HIP_FLEXION))
+        + Math.abs(posture.angle(Coordinate.KNEE_FLEXION))
+        + 2 * Math.abs(posture.angle(Coordinate.HIP_ABDUCTION));
   }
 }

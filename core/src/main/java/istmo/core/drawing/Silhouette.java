@@ -93,7 +93,7 @@ final class Silhouette {
 
   private List<Line> outlines(List<Prop> props) {
     List<Line> lines = new ArrayList<>();
-    Optional<Prop> other = props.stream().filter(p -> p.kind().equals("other")).findFirst();
+    Optional<Prop> other = props.stream().filter(prop -> prop.kind().equals("other")).findFirst();
     other.ifPresent(leg -> otherLeg(lines, leg.points()));
     lines.add(part(fromTheSide ? "trunk" : "trunk-front", "trunk", middle, points.shoulder(), -1));
     leg(lines, UnaryOperator.identity());
@@ -184,15 +184,17 @@ final class Silhouette {
   private Optional<Vec3> held(List<Prop> props, Vec3 shoulder) {
     Optional<Vec3> told =
         props.stream()
-            .filter(p -> p.kind().equals("arm"))
-            .map(p -> p.points().get(p.points().size() - 1))
+            .filter(prop -> prop.kind().equals("arm"))
+            .map(prop -> prop.points().get(prop.points().size() - 1))
             .findFirst();
-    boolean onLever = props.stream().anyMatch(p -> p.kind().equals("lever")); // not in the hands
+    boolean onLever =
+        props.stream().anyMatch(prop -> prop.kind().equals("lever")); // not in the hands
     return told.or(
         () ->
             props.stream()
-                .filter(p -> p.kind().equals("bar") || (p.kind().equals("weight") && !onLever))
-                .map(p -> p.points().get(0))
+                .filter(
+                    prop -> prop.kind().equals("bar") || (prop.kind().equals("weight") && !onLever))
+                .map(prop -> prop.points().get(0))
                 .filter(at -> flat(at.minus(shoulder)).norm() < 1.05 * body.armM())
                 .findFirst());
   }
@@ -203,7 +205,7 @@ final class Silhouette {
       if (course.fromTheSide() != fromTheSide) {
         continue;
       }
-      List<Point> through = course.steps().stream().map(s -> point(onPart(s))).toList();
+      List<Point> through = course.steps().stream().map(step -> point(onPart(step))).toList();
       bands.add(new Band(course.region(), through, course.width() * body.statureM()));
     }
     return bands;
@@ -239,11 +241,11 @@ final class Silhouette {
     Vec3 front = way.unit().turnedAboutZ(turn * Math.PI / 2);
     List<Point> forth = new ArrayList<>();
     List<Point> back = new ArrayList<>();
-    for (Edge e : Objects.requireNonNull(EDGES.get(shape), shape)) {
-      double mean = (e.front() + e.back()) / 2;
-      double ahead = (fromTheSide ? e.front() : mean) * thickness * body.statureM();
-      double behind = (fromTheSide ? e.back() : mean) * thickness * body.statureM();
-      Vec3 at = from.plus(e.along(), way);
+    for (Edge edge : Objects.requireNonNull(EDGES.get(shape), shape)) {
+      double mean = (edge.front() + edge.back()) / 2;
+      double ahead = (fromTheSide ? edge.front() : mean) * thickness * body.statureM();
+      double behind = (fromTheSide ? edge.back() : mean) * thickness * body.statureM();
+      Vec3 at = from.plus(edge.along(), way);
       forth.add(point(at.plus(ahead, front)));
       back.add(point(at.plus(-behind, front)));
     }
@@ -258,9 +260,9 @@ final class Silhouette {
   private static Line loop(String role, List<Point> points) {
     double area = 0;
     for (int k = 0; k < points.size(); k++) {
-      Point p = points.get(k);
+      Point point = points.get(k);
       Point next = points.get((k + 1) % points.size());
-      area += p.x() * next.y() - next.x() * p.y();
+      area += point.x() * next.y() - next.x() * point.y();
     }
     List<Point> ordered = new ArrayList<>(points);
     if (area < 0) {
@@ -343,8 +345,8 @@ final class Silhouette {
     for (TextTable.Row row : TextTable.rows("drawing/bands.csv")) {
       List<Step> steps = new ArrayList<>();
       for (String step : row.get("course").split(";")) {
-        String[] s = step.split(" ");
-        steps.add(new Step(s[0], Double.parseDouble(s[1]), Double.parseDouble(s[2])));
+        String[] cells = step.split(" ");
+        steps.add(new Step(cells[0], Double.parseDouble(cells[1]), Double.parseDouble(cells[2])));
       }
       courses.add(
           new Course(

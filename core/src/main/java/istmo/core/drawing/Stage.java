@@ -52,7 +52,7 @@ public final class Stage {
     List<Line> lines = new ArrayList<>();
     List<Circle> circles = new ArrayList<>();
     List<Lever> levers = new ArrayList<>();
-    Posture.Points p = posture.points();
+    Posture.Points points = posture.points();
     for (Prop prop : posture.props()) {
       if (prop.kind().equals("bar")) {
         circles.add(new Circle("bar", flat(prop.points().get(0)), PLATE_RADIUS_M));
@@ -78,24 +78,27 @@ public final class Stage {
     Vec3 middle = view.place(betweenHips);
     List<Line> outlines = Silhouette.outlines(body, posture, middle, view);
     List<Band> muscles = Silhouette.bands(body, posture, middle, view);
-    lines.add(line("trunk", p.hip(), p.shoulder()));
-    lines.add(line("thigh", p.hip(), p.knee()));
-    lines.add(line("shank", p.knee(), p.ankle()));
+    lines.add(line("trunk", points.hip(), points.shoulder()));
+    lines.add(line("thigh", points.hip(), points.knee()));
+    lines.add(line("shank", points.knee(), points.ankle()));
     lines.add(
         new Line(
-            "foot", List.of(flat(p.heel()), flat(p.ball()), flat(p.toe()), flat(p.ankle())), true));
+            "foot",
+            List.of(
+                flat(points.heel()), flat(points.ball()), flat(points.toe()), flat(points.ankle())),
+            true));
     circles.add(
         new Circle(
             "head",
-            flat(p.shoulder().plus((HEAD_RADIUS + 0.045) * body.statureM(), trunk)),
+            flat(points.shoulder().plus((HEAD_RADIUS + 0.045) * body.statureM(), trunk)),
             HEAD_RADIUS * body.statureM()));
-    circles.add(new Circle("joint-hip", flat(p.hip()), 0.022));
-    circles.add(new Circle("joint-knee", flat(p.knee()), 0.022));
-    circles.add(new Circle("joint-ankle", flat(p.ankle()), 0.018));
+    circles.add(new Circle("joint-hip", flat(points.hip()), 0.022));
+    circles.add(new Circle("joint-knee", flat(points.knee()), 0.022));
+    circles.add(new Circle("joint-ankle", flat(points.ankle()), 0.018));
 
     double[] force = footForce(posture, loadKg);
     double size = Math.hypot(force[0], force[1]);
-    Vec3 from = p.pressure();
+    Vec3 from = points.pressure();
     Optional<Push> onLeg = size < 1e-6 ? pushOnLeg(posture, loadKg) : Optional.empty();
     if (onLeg.isPresent()) { // a cable, a weight, a roller or the floor under the shins
       from = onLeg.get().at();
@@ -104,15 +107,20 @@ public final class Stage {
     }
     if (size < 1e-6) { // knee machine: the roller pushes square to the shank
       Prop roller =
-          posture.props().stream().filter(x -> x.kind().equals("roller")).findFirst().orElse(null);
+          posture.props().stream()
+              .filter(prop -> prop.kind().equals("roller"))
+              .findFirst()
+              .orElse(null);
       if (roller == null) {
         return new Drawing(lines, circles, levers, outlines, muscles, view);
       }
       from = roller.points().get(0);
-      Vec3 shank = p.knee().minus(p.ankle()).unit();
+      Vec3 shank = points.knee().minus(points.ankle()).unit();
       boolean bends =
           posture.loads().stream()
-              .anyMatch(l -> (view == View.FRONT ? l.couplePerKg().y() : l.couplePerKg().z()) < 0);
+              .anyMatch(
+                  load ->
+                      (view == View.FRONT ? load.couplePerKg().y() : load.couplePerKg().z()) < 0);
       Vec3 push = shank.turnedAboutZ(bends ? Math.PI / 2 : -Math.PI / 2);
       force = new double[] {push.x(), push.y()};
       size = 1;
@@ -125,13 +133,13 @@ public final class Stage {
     }
     boolean fromTheSide = view == View.RIGHT_SIDE;
     if (fromTheSide && posture.carried().contains(Coordinate.KNEE_FLEXION)) {
-      lever(levers, "knee", p.knee(), start, direction);
+      lever(levers, "knee", points.knee(), start, direction);
     }
     if (posture.carried().contains(Coordinate.HIP_FLEXION)) {
-      lever(levers, "hip", p.hip(), start, direction);
+      lever(levers, "hip", points.hip(), start, direction);
     }
     if (fromTheSide && posture.carried().contains(Coordinate.ANKLE_DORSIFLEXION)) {
-      lever(levers, "ankle", p.ankle(), start, direction);
+      lever(levers, "ankle", points.ankle(), start, direction);
     }
     return new Drawing(lines, circles, levers, outlines, muscles, view);
   }
@@ -150,12 +158,13 @@ public final class Stage {
     boolean alike =
         setup.values().containsKey("stance")
             && setup.values().getOrDefault("legs", 0.0) == 0
-            && given.props().stream().noneMatch(p -> ON_ONE_LEG_OR_A_MACHINE.contains(p.kind()));
+            && given.props().stream()
+                .noneMatch(prop -> ON_ONE_LEG_OR_A_MACHINE.contains(prop.kind()));
     if (!stands || !alike) {
       return Optional.empty();
     }
     Posture posture = seen(given, View.FRONT);
-    Posture.Points p = posture.points();
+    Posture.Points points = posture.points();
     Vec3 middle = View.FRONT.place(new Vec3(own.hip().x(), own.hip().y(), 0));
     List<Line> lines = new ArrayList<>();
     lines.add(line("floor", new Vec3(-HALF_A_BAR_M, 0, 0), new Vec3(HALF_A_BAR_M, 0, 0)));
@@ -171,20 +180,22 @@ public final class Stage {
                         new Vec3(HALF_A_BAR_M, y, 0))));
     List<Circle> circles = new ArrayList<>();
     for (int side : new int[] {1, -1}) {
-      Vec3 knee = new Vec3(side * p.knee().x(), p.knee().y(), 0);
+      Vec3 knee = new Vec3(side * points.knee().x(), points.knee().y(), 0);
       lines.add(line("plumb", knee, new Vec3(knee.x(), 0, 0)));
       circles.add(new Circle("joint-knee", flat(knee), 0.022));
       circles.add(
-          new Circle("toe", new Point(side * p.toe().x(), Math.max(0, p.toe().y())), 0.012));
+          new Circle(
+              "toe", new Point(side * points.toe().x(), Math.max(0, points.toe().y())), 0.012));
     }
     circles.add(
         new Circle(
             "head",
             flat(
-                p.shoulder()
+                points
+                    .shoulder()
                     .plus(
                         (HEAD_RADIUS + 0.045) * body.statureM(),
-                        p.shoulder().minus(middle).unit())),
+                        points.shoulder().minus(middle).unit())),
             HEAD_RADIUS * body.statureM()));
     List<Line> outlines =
         Silhouette.outlines(body, posture, middle, View.FRONT).stream()
@@ -204,14 +215,14 @@ public final class Stage {
   public static Drawing plan(Body body, Posture posture) {
     List<Line> lines = new ArrayList<>();
     List<Circle> circles = new ArrayList<>();
-    Posture.Points p = posture.points();
-    Vec3 toe = p.ball().minus(p.heel()).unit();
+    Posture.Points points = posture.points();
+    Vec3 toe = points.ball().minus(points.heel()).unit();
     Vec3 along = new Vec3(toe.x(), toe.y(), 0);
     along = along.norm() > 1e-6 ? along.unit() : Vec3.FORWARD;
     double half = FOOT_WIDTH * body.statureM() / 2;
     double length = body.footM();
     for (int side : new int[] {1, -1}) {
-      Point heel = planPoint(p.heel(), along, side);
+      Point heel = planPoint(points.heel(), along, side);
       double cos = toe.dot(along);
       double sin = toe.z() * side;
       List<Point> outline = new ArrayList<>();
@@ -237,7 +248,7 @@ public final class Stage {
         outline.add(new Point(heel.x() + a * cos - b * sin, heel.y() + a * sin + b * cos));
       }
       lines.add(new Line(side == 1 ? "foot-right" : "foot-left", outline, true));
-      circles.add(new Circle("pressure", planPoint(p.pressure(), along, side), 0.012));
+      circles.add(new Circle("pressure", planPoint(points.pressure(), along, side), 0.012));
     }
     for (Prop prop : posture.props()) {
       if (prop.kind().equals("bar") && posture.points().heel().y() < 0.2) {
@@ -249,46 +260,46 @@ public final class Stage {
   }
 
   /** The posture turned so that a view of it is the picture's plane. */
-  private static Posture seen(Posture p, View view) {
+  private static Posture seen(Posture posture, View view) {
     if (view == View.RIGHT_SIDE) {
-      return p;
+      return posture;
     }
-    Posture.Points q = p.points();
+    Posture.Points joints = posture.points();
     Posture.Points points =
         new Posture.Points(
-            view.place(q.heel()),
-            view.place(q.ball()),
-            view.place(q.toe()),
-            view.place(q.ankle()),
-            view.place(q.knee()),
-            view.place(q.hip()),
-            view.place(q.l5()),
-            view.place(q.shoulder()),
-            view.place(q.pressure()));
+            view.place(joints.heel()),
+            view.place(joints.ball()),
+            view.place(joints.toe()),
+            view.place(joints.ankle()),
+            view.place(joints.knee()),
+            view.place(joints.hip()),
+            view.place(joints.l5()),
+            view.place(joints.shoulder()),
+            view.place(joints.pressure()));
     List<Load> loads =
-        p.loads().stream()
+        posture.loads().stream()
             .map(
-                l ->
+                load ->
                     new Load(
-                        l.on(),
-                        view.place(l.at()),
-                        view.direction(l.force()),
-                        view.direction(l.forcePerKg()),
-                        view.direction(l.couplePerKg())))
+                        load.on(),
+                        view.place(load.at()),
+                        view.direction(load.force()),
+                        view.direction(load.forcePerKg()),
+                        view.direction(load.couplePerKg())))
             .toList();
     List<Prop> props =
-        p.props().stream()
-            .map(x -> new Prop(x.kind(), x.points().stream().map(view::place).toList()))
+        posture.props().stream()
+            .map(prop -> new Prop(prop.kind(), prop.points().stream().map(view::place).toList()))
             .toList();
     return new Posture(
-        p.phase(),
-        p.angles(),
+        posture.phase(),
+        posture.angles(),
         points,
-        p.axes(),
-        p.trunkLeanRad(),
+        posture.axes(),
+        posture.trunkLeanRad(),
         loads,
-        p.freeContacts(),
-        p.carried(),
+        posture.freeContacts(),
+        posture.carried(),
         props,
         View.RIGHT_SIDE);
   }
@@ -309,11 +320,11 @@ public final class Stage {
   private static double[] footForce(Posture posture, double loadKg) {
     double x = 0;
     double y = 0;
-    for (Load l : posture.loads()) {
-      boolean weight = l.forcePerKg().norm() == 0 && l.couplePerKg().norm() == 0;
-      if (l.on() == Load.Segment.FOOT && !weight) {
-        x += l.force().x() + loadKg * l.forcePerKg().x();
-        y += l.force().y() + loadKg * l.forcePerKg().y();
+    for (Load load : posture.loads()) {
+      boolean weight = load.forcePerKg().norm() == 0 && load.couplePerKg().norm() == 0;
+      if (load.on() == Load.Segment.FOOT && !weight) {
+        x += load.force().x() + loadKg * load.forcePerKg().x();
+        y += load.force().y() + loadKg * load.forcePerKg().y();
       }
     }
     return new double[] {x, y};
@@ -327,19 +338,19 @@ public final class Stage {
    */
   private static Optional<Push> pushOnLeg(Posture posture, double loadKg) {
     Push all = null;
-    for (Load l : posture.loads()) {
-      Vec3 f = l.force().plus(loadKg, l.forcePerKg());
+    for (Load load : posture.loads()) {
+      Vec3 f = load.force().plus(loadKg, load.forcePerKg());
       boolean weight =
-          l.forcePerKg().norm() == 0 && l.couplePerKg().norm() == 0 && l.force().y() < 0;
-      if (l.on() == Load.Segment.UPPER || weight || f.norm() < 1) {
+          load.forcePerKg().norm() == 0 && load.couplePerKg().norm() == 0 && load.force().y() < 0;
+      if (load.on() == Load.Segment.UPPER || weight || f.norm() < 1) {
         continue;
       }
       if (all == null) {
-        all = new Push(l.at(), f);
+        all = new Push(load.at(), f);
       } else if (f.cross(all.force()).norm() < 1e-6 * f.norm() * all.force().norm()
           && f.dot(all.force()) > 0) {
         double share = f.norm() / (f.norm() + all.force().norm());
-        all = new Push(all.at().plus(share, l.at().minus(all.at())), all.force().plus(f));
+        all = new Push(all.at().plus(share, load.at().minus(all.at())), all.force().plus(f));
       }
     }
     return Optional.ofNullable(all);

@@ -67,7 +67,7 @@ public final class Equipment {
   public static Detail detail(String itemId, String detailId) {
     Item item = get(itemId);
     return item.details().stream()
-        .filter(d -> d.id().equals(detailId))
+        .filter(detail -> detail.id().equals(detailId))
         .findFirst()
         .orElseThrow(
             () ->
@@ -86,7 +86,7 @@ public final class Equipment {
   private static Map<String, Item> read() {
     Map<String, List<Detail>> details = new LinkedHashMap<>();
     for (TextTable.Row row : TextTable.rows("equipment/details.csv")) {
-      details.computeIfAbsent(row.get("item"), k -> new ArrayList<>()).add(detail(row));
+      details.computeIfAbsent(row.get("item"), key -> new ArrayList<>()).add(detail(row));
     }
     Map<String, Item> items = new LinkedHashMap<>();
     for (TextTable.Row row : TextTable.rows("equipment/items.csv")) {

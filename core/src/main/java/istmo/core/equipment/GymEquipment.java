@@ -53,12 +53,12 @@ public record GymEquipment(
       Map<String, Double> into) {
     String field = "measured." + item + "." + id;
     try {
-      Detail d = Equipment.detail(item, id);
-      if (value == null || (d.isYesOrNo() && value != 0 && value != 1)) {
+      Detail detail = Equipment.detail(item, id);
+      if (value == null || (detail.isYesOrNo() && value != 0 && value != 1)) {
         throw new InvalidInput(
-            field, d.isYesOrNo() ? "is 1 for yes or 0 for no" : "needs a number");
+            field, detail.isYesOrNo() ? "is 1 for yes or 0 for no" : "needs a number");
       }
-      into.put(id, d.allowed().check(field, value));
+      into.put(id, detail.allowed().check(field, value));
     } catch (InvalidInput e) {
       faults.addAll(e.faults());
     }

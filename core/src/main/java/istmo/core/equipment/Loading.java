@@ -97,7 +97,7 @@ public record Loading(
   public static Loading nearest(double targetKg, Set<String> needs, GymEquipment equipment) {
     return upTo(targetKg, needs, equipment).stream()
         .min(
-            Comparator.comparingDouble((Loading l) -> Math.abs(l.kg - targetKg))
+            Comparator.comparingDouble((Loading loading) -> Math.abs(loading.kg - targetKg))
                 .thenComparing(Loading::kg))
         .orElseThrow();
   }
@@ -109,7 +109,7 @@ public record Loading(
   public static Loading notAbove(double targetKg, Set<String> needs, GymEquipment equipment) {
     List<Loading> all = upTo(targetKg, needs, equipment);
     return all.stream()
-        .filter(l -> l.kg <= targetKg + 1e-9)
+        .filter(loading -> loading.kg <= targetKg + 1e-9)
         .max(Comparator.comparingDouble(Loading::kg))
         .orElse(all.get(0));
   }
@@ -117,14 +117,14 @@ public record Loading(
   /** The lightest load above this one that the place can make; empty where there is none. */
   public static Optional<Loading> nextAbove(double kg, Set<String> needs, GymEquipment equipment) {
     return upTo(kg, needs, equipment).stream()
-        .filter(l -> l.kg > kg + 1e-6)
+        .filter(loading -> loading.kg > kg + 1e-6)
         .min(Comparator.comparingDouble(Loading::kg));
   }
 
   /** The heaviest load below this one that the place can make; empty where there is none. */
   public static Optional<Loading> nextBelow(double kg, Set<String> needs, GymEquipment equipment) {
     return upTo(kg, needs, equipment).stream()
-        .filter(l -> l.kg < kg - 1e-6)
+        .filter(loading -> loading.kg < kg - 1e-6)
         .max(Comparator.comparingDouble(Loading::kg));
   }
 
@@ -152,7 +152,8 @@ public record Loading(
               List<Double> more = new ArrayList<>(side);
               more.add(plate);
               side = more;
-              next.merge(with, more, (a, b) -> b.size() < a.size() ? b : a);
+              next.merge(
+                  with, more, (first, second) -> second.size() < first.size() ? second : first);
             }
           });
       bySum = new TreeMap<>(next);
@@ -182,7 +183,8 @@ public record Loading(
    * @param count how many
    */
   public List<Loading> warmUps(int count, Set<String> needs, GymEquipment equipment) {
-    List<Loading> all = upTo(kg, needs, equipment).stream().filter(l -> l.kg < kg - 1e-9).toList();
+    List<Loading> all =
+        upTo(kg, needs, equipment).stream().filter(loading -> loading.kg < kg - 1e-9).toList();
     List<Loading> ramp = new ArrayList<>();
     Loading above = this;
     for (int k = count; k >= 1; k--) {
@@ -193,12 +195,16 @@ public record Loading(
       Loading next = above;
       Loading found =
           all.stream()
-              .filter(l -> l.kg <= next.kg - LEAST_STEP * kg && within(l.perSide, next.perSide))
+              .filter(
+                  loading ->
+                      loading.kg <= next.kg - LEAST_STEP * kg
+                          && within(loading.perSide, next.perSide))
               .min(
                   Comparator.comparingLong(
-                          (Loading l) -> Math.round(Math.abs(l.kg - wished) / (NEAR * kg)))
-                      .thenComparingInt(l -> l.perSide.size())
-                      .thenComparing(l -> Math.abs(l.kg - wished)))
+                          (Loading loading) ->
+                              Math.round(Math.abs(loading.kg - wished) / (NEAR * kg)))
+                      .thenComparingInt(loading -> loading.perSide.size())
+                      .thenComparing(loading -> Math.abs(loading.kg - wished)))
               .orElse(null);
       if (found == null || (found.kg <= 0 && kind != Kind.BODY && !ramp.isEmpty())) {
         break;

@@ -30,12 +30,14 @@ public final class Claims {
     }
     byId.values()
         .forEach(
-            c ->
-                c.against()
-                    .filter(a -> !byId.containsKey(a))
+            claim ->
+                claim
+                    .against()
+                    .filter(first -> !byId.containsKey(first))
                     .ifPresent(
-                        a -> {
-                          throw new IllegalStateException("claim " + c.id() + ": no claim " + a);
+                        first -> {
+                          throw new IllegalStateException(
+                              "claim " + claim.id() + ": no claim " + first);
                         }));
   }
 
@@ -51,8 +53,8 @@ public final class Claims {
 
   List<Point> points() {
     return byId.values().stream()
-        .flatMap(c -> c.sides().stream())
-        .flatMap(s -> Stream.of(s.first(), s.second()))
+        .flatMap(claim -> claim.sides().stream())
+        .flatMap(sides -> Stream.of(sides.first(), sides.second()))
         .toList();
   }
 
@@ -72,13 +74,13 @@ public final class Claims {
       }
       boolean turned = ref.startsWith("-");
       boolean silent = ref.startsWith("~");
-      Finding f = Studies.standard().get(turned || silent ? ref.substring(1) : ref);
+      Finding finding = Studies.standard().get(turned || silent ? ref.substring(1) : ref);
       bearing.add(
           new Claim.Bearing(
-              f,
+              finding,
               silent
                   ? Optional.empty()
-                  : Optional.of(turned ? turned(f.direction()) : f.direction())));
+                  : Optional.of(turned ? turned(finding.direction()) : finding.direction())));
     }
     if (sides.isPresent() && expects.isEmpty()) {
       throw new IllegalStateException("it has two sides and expects nothing");
@@ -90,16 +92,16 @@ public final class Claims {
         row.get("regions").isBlank() ? List.of() : Studies.regions(row.get("regions")),
         sides,
         expects,
-        Optional.of(row.get("against")).filter(s -> !s.isBlank()),
+        Optional.of(row.get("against")).filter(text -> !text.isBlank()),
         bearing,
         row.get("note"));
   }
 
-  private static Finding.Direction turned(Finding.Direction d) {
-    return switch (d) {
+  private static Finding.Direction turned(Finding.Direction direction) {
+    return switch (direction) {
       case MORE -> Finding.Direction.LESS;
       case LESS -> Finding.Direction.MORE;
-      case ALIKE, NEITHER -> d;
+      case ALIKE, NEITHER -> direction;
     };
   }
 }

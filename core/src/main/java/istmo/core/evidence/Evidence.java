@@ -78,10 +78,10 @@ public final class Evidence {
         new ArrayList<>(Catalogue.standard().candidates().stream().map(Point::of).toList());
     known.addAll(posterior.points());
     known.forEach(
-        p ->
+        point ->
             byExercise
-                .computeIfAbsent(p.exercise().id(), k -> new LinkedHashMap<>())
-                .putIfAbsent(p.key(), p));
+                .computeIfAbsent(point.exercise().id(), key -> new LinkedHashMap<>())
+                .putIfAbsent(point.key(), point));
     byExercise.forEach((id, points) -> standing.put(id, standing(List.copyOf(points.values()))));
     this.weights = weights();
   }
@@ -110,7 +110,7 @@ public final class Evidence {
 
   /** What is to be said of one point. */
   public At at(Point point) {
-    return known.get(name(point), k -> calculate(point));
+    return known.get(name(point), key -> calculate(point));
   }
 
   /**
@@ -158,9 +158,9 @@ public final class Evidence {
     public double[] draws(int region, Set<MeasurementKind> measured) {
       double[] result = byDraw[region].clone();
       for (int b = 0; b < BODY.length; b++) {
-        Unknown u = UNKNOWNS.get(BODY[b]);
+        Unknown unknown = UNKNOWNS.get(BODY[b]);
         double change = body[region][b];
-        if (change != 0 && u.measuredBy().filter(measured::contains).isEmpty()) {
+        if (change != 0 && unknown.measuredBy().filter(measured::contains).isEmpty()) {
           for (int d = 0; d < DRAWS; d++) {
             result[d] += change * theta[d][BODY[b]];
           }
@@ -171,8 +171,8 @@ public final class Evidence {
   }
 
   /** A point's key may be a coach's own, which says nothing of the set-up. */
-  private static String name(Point p) {
-    return p.key() + " " + p.setup().values();
+  private static String name(Point point) {
+    return point.key() + " " + point.setup().values();
   }
 
   private At calculate(Point point) {
@@ -234,38 +234,41 @@ public final class Evidence {
     add(sum, Math.sqrt(Point.KIND_SHARE), node("kind " + point.kind()));
     add(sum, Math.sqrt(Point.FAMILY_SHARE), node("family " + point.exercise().family().id()));
     add(sum, Math.sqrt(Point.EXERCISE_SHARE), node("exercise " + point.exercise().id()));
-    Standing s = Required.entry(standing, point.exercise().id());
+    Standing known = Required.entry(standing, point.exercise().id());
     int at =
-        IntStream.range(0, s.points().size())
-            .filter(i -> name(s.points().get(i)).equals(name(point)))
+        IntStream.range(0, known.points().size())
+            .filter(i -> name(known.points().get(i)).equals(name(point)))
             .findFirst()
             .orElse(-1);
-    double[] root = at >= 0 ? s.root().getRow(at) : rootOf(point, s);
-    for (int i = 0; i < s.points().size(); i++) {
+    double[] root = at >= 0 ? known.root().getRow(at) : rootOf(point, known);
+    for (int i = 0; i < known.points().size(); i++) {
       if (root[i] != 0) {
-        add(sum, Math.sqrt(Point.SETUP_SHARE) * root[i], node("set-up " + s.points().get(i).key()));
+        add(
+            sum,
+            Math.sqrt(Point.SETUP_SHARE) * root[i],
+            node("set-up " + known.points().get(i).key()));
       }
     }
     if (at < 0) {
       add(
           sum,
-          Math.sqrt(Point.SETUP_SHARE) * root[s.points().size()],
+          Math.sqrt(Point.SETUP_SHARE) * root[known.points().size()],
           node("set-up " + name(point)));
     }
     return sum;
   }
 
   /** The row that a set-up would have in the Cholesky root after the standing ones. */
-  private static double[] rootOf(Point point, Standing s) {
-    int n = s.points().size();
+  private static double[] rootOf(Point point, Standing standing) {
+    int n = standing.points().size();
     double[] root = new double[n + 1];
     double left = 1;
     for (int i = 0; i < n; i++) { // forward substitution
-      double v = Math.exp(-point.squaredDistance(s.points().get(i)) / 2);
+      double v = Math.exp(-point.squaredDistance(standing.points().get(i)) / 2);
       for (int j = 0; j < i; j++) {
-        v -= s.root().getEntry(i, j) * root[j];
+        v -= standing.root().getEntry(i, j) * root[j];
       }
-      root[i] = v / s.root().getEntry(i, i);
+      root[i] = v / standing.root().getEntry(i, i);
       left -= root[i] * root[i];
     }
     root[n] = Math.sqrt(Math.max(0, left));
@@ -274,22 +277,22 @@ public final class Evidence {
 
   private static Standing standing(List<Point> points) {
     int n = points.size();
-    RealMatrix k = new Array2DRowRealMatrix(n, n);
+    RealMatrix matrix = new Array2DRowRealMatrix(n, n);
     for (int i = 0; i < n; i++) {
       for (int j = 0; j < n; j++) {
-        k.setEntry(
+        matrix.setEntry(
             i,
             j,
             Math.exp(-points.get(i).squaredDistance(points.get(j)) / 2) + (i == j ? JITTER : 0));
       }
     }
-    return new Standing(points, new CholeskyDecomposition(k, 1e-9, 1e-15).getL());
+    return new Standing(points, new CholeskyDecomposition(matrix, 1e-9, 1e-15).getL());
   }
 
   private double[][] weights() {
     int n = posterior.rows();
     Map<String, double[][]> prior = new HashMap<>();
-    posterior.points().forEach(p -> prior.put(p.key(), prior(p)));
+    posterior.points().forEach(point -> prior.put(point.key(), prior(point)));
     double[][] noise = new double[n][];
     for (int k = 0; k < n; k++) {
       noise[k] = normals("finding " + posterior.finding(k).id());
@@ -328,7 +331,7 @@ public final class Evidence {
     Map<String, double[]> groups = new HashMap<>();
     for (int r = 0; r < REGIONS; r++) {
       String group = Regions.standard().all().get(r).group();
-      double[] common = groups.computeIfAbsent(group, g -> normals(name + " " + g));
+      double[] common = groups.computeIfAbsent(group, text -> normals(name + " " + text));
       double[] apart = normals(name + " " + Regions.standard().all().get(r).id());
       double[] z = new double[DRAWS];
       for (int d = 0; d < DRAWS; d++) {

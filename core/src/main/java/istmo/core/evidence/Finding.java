@@ -137,7 +137,7 @@ public record Finding(
 
   /** Kept out of the posterior to test it. */
   public boolean heldOut() {
-    return notUsed.filter(r -> r.startsWith(HELD_OUT)).isPresent();
+    return notUsed.filter(region -> region.startsWith(HELD_OUT)).isPresent();
   }
 
   /**
@@ -153,7 +153,7 @@ public record Finding(
   public boolean comparesAnyOf(Collection<String> exerciseIds) {
     return Stream.of(setUpA, setUpB)
         .flatMap(Optional::stream)
-        .anyMatch(p -> exerciseIds.contains(p.exercise().id()));
+        .anyMatch(point -> exerciseIds.contains(point.exercise().id()));
   }
 
   /** Whether it compares muscles of one group of people rather than conditions. */
@@ -177,7 +177,7 @@ public record Finding(
         all.isEmpty()
             ? List.of()
             : Regions.standard().all().stream()
-                .filter(r -> r.group().equals(all.get(0).group()))
+                .filter(region -> region.group().equals(all.get(0).group()))
                 .toList();
     if (all.size() == 1) {
       return all.get(0).coachName();
@@ -186,9 +186,11 @@ public record Finding(
         ? "lower back"
         : all.equals(group)
             ? all.get(0).group()
-            : regions.stream().allMatch(r -> r.startsWith("GMAX"))
+            : regions.stream().allMatch(region -> region.startsWith("GMAX"))
                 ? "gluteus maximus"
-                : regions.stream().allMatch(r -> r.startsWith("GMED")) ? "side glute" : "vasti";
+                : regions.stream().allMatch(region -> region.startsWith("GMED"))
+                    ? "side glute"
+                    : "vasti";
   }
 
   /** Authors and year without the journal. */

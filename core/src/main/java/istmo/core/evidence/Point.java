@@ -68,21 +68,26 @@ public record Point(String key, Exercise exercise, Setup setup, Optional<SetupPa
    */
   public static Point parse(String key) {
     String[] part = key.trim().split(" ", 2);
-    Candidate c = Catalogue.standard().candidate(part[0]);
-    Map<String, Double> values = new LinkedHashMap<>(c.usual().values());
+    Candidate candidate = Catalogue.standard().candidate(part[0]);
+    Map<String, Double> values = new LinkedHashMap<>(candidate.usual().values());
     if (part.length > 1) {
       for (String pair : part[1].split(",")) {
         String[] kv = pair.split("=");
         values.put(kv[0].trim(), Double.parseDouble(kv[1].trim()));
       }
     }
-    Exercise x = Catalogue.standard().exerciseOf(c);
-    return new Point(key.trim(), x, Setup.of(x.family().parameters(), values), c.yields());
+    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    return new Point(
+        key.trim(), exercise, Setup.of(exercise.family().parameters(), values), candidate.yields());
   }
 
   /** The point of a candidate, by its id. */
-  public static Point of(Candidate c) {
-    return new Point(c.id(), Catalogue.standard().exerciseOf(c), c.usual(), c.yields());
+  public static Point of(Candidate candidate) {
+    return new Point(
+        candidate.id(),
+        Catalogue.standard().exerciseOf(candidate),
+        candidate.usual(),
+        candidate.yields());
   }
 
   String kind() {
@@ -95,12 +100,15 @@ public record Point(String key, Exercise exercise, Setup setup, Optional<SetupPa
    */
   double squaredDistance(Point other) {
     double sum = 0;
-    for (SetupParameter p : exercise.family().parameters()) {
-      if (p.kind() == SetupParameter.Kind.MACHINE) {
+    for (SetupParameter parameter : exercise.family().parameters()) {
+      if (parameter.kind() == SetupParameter.Kind.MACHINE) {
         continue;
       }
-      double d = setup.get(p) - other.setup.get(p);
-      sum += p.choices().isEmpty() ? d * d / (STEPS * STEPS * p.step() * p.step()) : d != 0 ? 1 : 0;
+      double d = setup.get(parameter) - other.setup.get(parameter);
+      sum +=
+          parameter.choices().isEmpty()
+              ? d * d / (STEPS * STEPS * parameter.step() * parameter.step())
+              : d != 0 ? 1 : 0;
     }
     return sum;
   }
@@ -127,34 +135,34 @@ public record Point(String key, Exercise exercise, Setup setup, Optional<SetupPa
     if (part.length == 1) {
       return name;
     }
-    StringBuilder b = new StringBuilder(name);
+    StringBuilder text = new StringBuilder(name);
     for (String pair : part[1].split(",")) {
       String[] kv = pair.split("=");
-      SetupParameter p =
+      SetupParameter parameter =
           exercise.family().parameters().stream()
-              .filter(x -> x.id().equals(kv[0].trim()))
+              .filter(setupParameter -> setupParameter.id().equals(kv[0].trim()))
               .findFirst()
               .orElseThrow();
       double v = Double.parseDouble(kv[1].trim());
       String value =
-          !p.choices().isEmpty()
-              ? p.choices().get((int) v)
-              : p.unit().equals("m")
+          !parameter.choices().isEmpty()
+              ? parameter.choices().get((int) v)
+              : parameter.unit().equals("m")
                   ? String.format(Locale.ROOT, "%.0f cm", 100 * v)
-                  : p.unit().equals("deg")
+                  : parameter.unit().equals("deg")
                       ? String.format(Locale.ROOT, "%.0f°", v)
                       : String.format(
                               Locale.ROOT,
                               "%s %s",
                               v == Math.rint(v) ? String.valueOf((int) v) : String.valueOf(v),
-                              p.unit())
+                              parameter.unit())
                           .trim();
-      b.append(", ")
-          .append(Character.toLowerCase(p.label().charAt(0)))
-          .append(p.label().substring(1))
+      text.append(", ")
+          .append(Character.toLowerCase(parameter.label().charAt(0)))
+          .append(parameter.label().substring(1))
           .append(' ')
           .append(value);
     }
-    return b.toString();
+    return text.toString();
   }
 }

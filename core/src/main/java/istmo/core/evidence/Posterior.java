@@ -102,11 +102,11 @@ public final class Posterior {
   private static final String[] GROUP_OF =
       REGIONS.stream().map(Region::group).toArray(String[]::new);
   private static final double[] STEER_OF =
-      REGIONS.stream().mapToDouble(r -> STEER.get(r.steer())).toArray();
+      REGIONS.stream().mapToDouble(each -> STEER.get(each.steer())).toArray();
   private static final Map<String, Integer> REGION_INDEX = new HashMap<>();
 
   static {
-    REGIONS.forEach(r -> REGION_INDEX.put(r.id(), REGION_INDEX.size()));
+    REGIONS.forEach(each -> REGION_INDEX.put(each.id(), REGION_INDEX.size()));
   }
 
   /** What to make of the mechanics: for checks. */
@@ -177,10 +177,12 @@ public final class Posterior {
   Posterior(School school, List<Finding> findings, Assumptions assumptions) {
     this.school = school;
     this.assumptions = assumptions;
-    for (Finding f : findings) {
-      nodes.computeIfAbsent(f.setUpA().orElseThrow().key(), k -> node(f.setUpA().orElseThrow()));
-      nodes.computeIfAbsent(f.setUpB().orElseThrow().key(), k -> node(f.setUpB().orElseThrow()));
-      rows.add(row(f));
+    for (Finding study : findings) {
+      nodes.computeIfAbsent(
+          study.setUpA().orElseThrow().key(), key -> node(study.setUpA().orElseThrow()));
+      nodes.computeIfAbsent(
+          study.setUpB().orElseThrow().key(), key -> node(study.setUpB().orElseThrow()));
+      rows.add(row(study));
     }
     this.n = rows.size();
     this.prior = new double[n][n];
@@ -203,7 +205,7 @@ public final class Posterior {
             PARTIAL_ERROR * (1 - point.exercise().family().part(point.setup())));
     Optional<String> key = assumptions.mechanics() ? reference.nearest(point) : Optional.empty();
     double[][] change =
-        key.map(k -> reference.change(k, school))
+        key.map(text -> reference.change(text, school))
             .orElse(new double[REGIONS.size()][Unknown.all().size()]);
     int[][] telling =
         Arrays.stream(change)
@@ -212,12 +214,12 @@ public final class Posterior {
     return new Node(point, change, telling, own);
   }
 
-  private Row row(Finding f) {
+  private Row row(Finding study) {
     List<Part> parts = new ArrayList<>();
     double mean =
-        side(parts, f.setUpA().orElseThrow(), f.regionsA(), 1)
-            - side(parts, f.setUpB().orElseThrow(), f.regionsB(), -1);
-    return new Row(f, parts, mean, noise(f));
+        side(parts, study.setUpA().orElseThrow(), study.regionsA(), 1)
+            - side(parts, study.setUpB().orElseThrow(), study.regionsB(), -1);
+    return new Row(study, parts, mean, noise(study));
   }
 
   /**
@@ -245,24 +247,25 @@ public final class Posterior {
 
   private static double volume(String region) {
     return Regions.standard().get(region).muscleShares().entrySet().stream()
-        .mapToDouble(e -> e.getValue() * Muscles.standard().get(e.getKey()).volumeM3())
+        .mapToDouble(entry -> entry.getValue() * Muscles.standard().get(entry.getKey()).volumeM3())
         .sum();
   }
 
   /** Standard deviation of a finding about the difference that it sees. */
-  double noise(Finding f) {
-    if (f.how() == Finding.How.PRACTICE) {
-      return noise(INDIRECT_SPREAD, school.practiceTrust() * CommonPractice.share(f));
+  double noise(Finding study) {
+    if (study.how() == Finding.How.PRACTICE) {
+      return noise(INDIRECT_SPREAD, school.practiceTrust() * CommonPractice.share(study));
     }
-    double trust = f.how() == Finding.How.EMG ? school.activityTrust() : f.how().trust();
+    double trust = study.how() == Finding.How.EMG ? school.activityTrust() : study.how().trust();
     trust *=
-        Math.min(1, f.people().orElse(UNSTATED * ENOUGH_PEOPLE) / ENOUGH_PEOPLE)
-            * f.memory().trust();
-    trust /= Studies.standard().shared(f);
-    if (f.how().growth()) {
-      trust *= Math.min(1, f.weeks().orElse(UNSTATED * ENOUGH_WEEKS) / ENOUGH_WEEKS);
+        Math.min(1, study.people().orElse(UNSTATED * ENOUGH_PEOPLE) / ENOUGH_PEOPLE)
+            * study.memory().trust();
+    trust /= Studies.standard().shared(study);
+    if (study.how().growth()) {
+      trust *= Math.min(1, study.weeks().orElse(UNSTATED * ENOUGH_WEEKS) / ENOUGH_WEEKS);
     }
-    return Math.hypot(noise(spread(f.how()), trust), f.comparesMuscles() ? MUSCLE_SPREAD : 0);
+    return Math.hypot(
+        noise(spread(study.how()), trust), study.comparesMuscles() ? MUSCLE_SPREAD : 0);
   }
 
   /** Scatter of a study that counts whole; activity's, as far as the school takes it for growth. */
@@ -282,19 +285,22 @@ public final class Posterior {
   }
 
   @SuppressWarnings("ReferenceEquality") // there is one node for a point
-  private static double covariance(List<Part> a, List<Part> b) {
+  private static double covariance(List<Part> parts, List<Part> otherParts) {
     double sum = 0;
-    Node p = null;
-    Node q = null;
+    Node node = null;
+    Node otherNode = null;
     double correlation = 0;
-    for (Part x : a) {
-      for (Part y : b) {
-        if (x.node() != p || y.node() != q) {
-          p = x.node();
-          q = y.node();
-          correlation = p.point().correlation(q.point());
+    for (Part part : parts) {
+      for (Part otherPart : otherParts) {
+        if (part.node() != node || otherPart.node() != otherNode) {
+          node = part.node();
+          otherNode = otherPart.node();
+          correlation = node.point().correlation(otherNode.point());
         }
-        sum += x.weight() * y.weight() * covariance(p, x.region(), q, y.region(), correlation);
+        sum +=
+            part.weight()
+                * otherPart.weight()
+                * covariance(node, part.region(), otherNode, otherPart.region(), correlation);
       }
     }
     return sum;
@@ -304,12 +310,14 @@ public final class Posterior {
    * Prior covariance of the field between two places on the reference body, given the correlation
    * of their own errors.
    */
-  private static double covariance(Node p, int r, Node q, int s, double correlation) {
+  private static double covariance(Node node, int r, Node otherNode, int s, double correlation) {
     double sum =
-        correlation == 0 ? 0 : ownError(p, r) * ownError(q, s) * regionShare(r, s) * correlation;
-    double[] jp = p.change()[r];
-    double[] jq = q.change()[s];
-    for (int u : p.telling()[r]) {
+        correlation == 0
+            ? 0
+            : ownError(node, r) * ownError(otherNode, s) * regionShare(r, s) * correlation;
+    double[] jp = node.change()[r];
+    double[] jq = otherNode.change()[s];
+    for (int u : node.telling()[r]) {
       sum += jp[u] * jq[u];
     }
     return sum;
@@ -330,16 +338,16 @@ public final class Posterior {
     return r == s ? 1 : GROUP_OF[r].equals(GROUP_OF[s]) ? REGION_SHARE : 0;
   }
 
-  private static double ownError(Node p, int region) {
-    return p.ownError() * STEER_OF[region];
+  private static double ownError(Node node, int region) {
+    return node.ownError() * STEER_OF[region];
   }
 
   private static Propagation.Observation observation(Row row) {
-    Finding f = row.finding();
-    if (f.hasRatio()) {
-      return new Propagation.Observation(row.mean(), row.noise(), 0, logRatio(f) / SLOPE);
+    Finding study = row.finding();
+    if (study.hasRatio()) {
+      return new Propagation.Observation(row.mean(), row.noise(), 0, logRatio(study) / SLOPE);
     }
-    return switch (f.direction()) {
+    return switch (study.direction()) {
       case ALIKE -> new Propagation.Observation(row.mean(), Math.hypot(row.noise(), MARGIN), 0, 0);
       case NEITHER ->
           new Propagation.Observation(row.mean(), Math.hypot(row.noise(), 3 * MARGIN), 0, 0);
@@ -353,14 +361,15 @@ public final class Posterior {
     return propagation.score();
   }
 
-  static double logRatio(Finding f) {
+  static double logRatio(Finding study) {
     return Math.log(
-        (f.resultA().orElseThrow() + UNSEEN_GROWTH) / (f.resultB().orElseThrow() + UNSEEN_GROWTH));
+        (study.resultA().orElseThrow() + UNSEEN_GROWTH)
+            / (study.resultB().orElseThrow() + UNSEEN_GROWTH));
   }
 
   /** Mechanics' difference for a finding on the reference body. */
-  double mechanics(Finding f) {
-    return row(f).mean();
+  double mechanics(Finding study) {
+    return row(study).mean();
   }
 
   /** Mean and standard deviation of a difference. */
@@ -389,8 +398,8 @@ public final class Posterior {
   }
 
   /** The difference that a finding is about, as this posterior has it. */
-  Estimate difference(Finding f) {
-    Row row = row(f);
+  Estimate difference(Finding study) {
+    Row row = row(study);
     return estimate(row.parts(), row.mean());
   }
 
@@ -442,8 +451,8 @@ public final class Posterior {
       influences.add(new Influence(rows.get(k).finding(), covariance[k] * propagation.alpha(k)));
     }
     influences.sort(
-        Comparator.comparingDouble((Influence i) -> -Math.abs(i.shift()))
-            .thenComparing(i -> i.finding().id()));
+        Comparator.comparingDouble((Influence influence) -> -Math.abs(influence.shift()))
+            .thenComparing(influence -> influence.finding().id()));
     return influences;
   }
 
@@ -469,13 +478,13 @@ public final class Posterior {
     return propagation.siteVariance(k);
   }
 
-  double[][] change(Point p) {
-    return node(p).change();
+  double[][] change(Point point) {
+    return node(point).change();
   }
 
   /** Own errors of a point by region. */
-  double[] ownErrors(Point p) {
-    Node node = node(p);
+  double[] ownErrors(Point point) {
+    Node node = node(point);
     double[] result = new double[REGIONS.size()];
     Arrays.setAll(result, r -> ownError(node, r));
     return result;
@@ -494,8 +503,8 @@ public final class Posterior {
   /** Value of row k for a field given by point key as [region]. */
   double observe(int k, Map<String, double[]> field) {
     double sum = 0;
-    for (Part p : rows.get(k).parts()) {
-      sum += p.weight() * Required.entry(field, p.node().point().key())[p.region()];
+    for (Part part : rows.get(k).parts()) {
+      sum += part.weight() * Required.entry(field, part.node().point().key())[part.region()];
     }
     return sum;
   }
@@ -505,7 +514,9 @@ public final class Posterior {
   double[][] covariances(Point point) {
     Node node = node(point);
     Map<Node, Double> correlation = new IdentityHashMap<>();
-    nodes.values().forEach(q -> correlation.put(q, point.correlation(q.point())));
+    nodes
+        .values()
+        .forEach(otherNode -> correlation.put(otherNode, point.correlation(otherNode.point())));
     double[][] result = new double[REGIONS.size()][n];
     for (int k = 0; k < n; k++) {
       for (Part part : rows.get(k).parts()) {

@@ -54,9 +54,10 @@ final class Propagation {
     this.mean = new double[n];
     this.variance = new double[n];
     for (int k = 0; k < n; k++) {
-      Observation o = observations.get(k);
-      siteMean[k] = o.sign() == 0 ? o.value() : 0;
-      sitePrecision[k] = o.sign() == 0 ? 1 / (o.noise() * o.noise()) : 0;
+      Observation observation = observations.get(k);
+      siteMean[k] = observation.sign() == 0 ? observation.value() : 0;
+      sitePrecision[k] =
+          observation.sign() == 0 ? 1 / (observation.noise() * observation.noise()) : 0;
     }
     boolean settled = n == 0;
     for (int sweep = 0; sweep < MOST_SWEEPS && !settled; sweep++) {
@@ -81,13 +82,13 @@ final class Propagation {
     if (!(cavityPrecision > NOTHING)) {
       return 0;
     }
-    Observation o = observations.get(k);
+    Observation observation = observations.get(k);
     double cavityMean = cavityMean(k, cavityPrecision);
     double v = 1 / cavityPrecision;
-    double scale = Math.sqrt(o.noise() * o.noise() + v);
-    double z = o.sign() * cavityMean / scale;
+    double scale = Math.sqrt(observation.noise() * observation.noise() + v);
+    double z = observation.sign() * cavityMean / scale;
     double ratio = Normal.densityOverProbability(z);
-    double newMean = cavityMean + o.sign() * v * ratio / scale;
+    double newMean = cavityMean + observation.sign() * v * ratio / scale;
     double newVariance = v - v * v * ratio * (z + ratio) / (scale * scale);
     double precision = Math.max(NOTHING, 1 / newVariance - cavityPrecision);
     double weighted = newMean / newVariance - cavityMean * cavityPrecision;
@@ -180,13 +181,13 @@ final class Propagation {
     for (int k = 0; k < n; k++) {
       double precision = Math.max(NOTHING, 1 / variance[k] - sitePrecision[k]);
       double m = cavityMean(k, precision);
-      Observation o = observations.get(k);
-      double total = 1 / precision + o.noise() * o.noise();
+      Observation observation = observations.get(k);
+      double total = 1 / precision + observation.noise() * observation.noise();
       sum +=
-          o.sign() != 0
-              ? Normal.logProbability(o.sign() * m / Math.sqrt(total))
+          observation.sign() != 0
+              ? Normal.logProbability(observation.sign() * m / Math.sqrt(total))
               : -0.5 * Math.log(2 * Math.PI * total)
-                  - 0.5 * (o.value() - m) * (o.value() - m) / total;
+                  - 0.5 * (observation.value() - m) * (observation.value() - m) / total;
     }
     return sum;
   }

@@ -28,9 +28,9 @@ public final class Reference {
 
   private Reference() {
     Map<String, Integer> unknownIndex = new LinkedHashMap<>();
-    Unknown.all().forEach(u -> unknownIndex.put(u.id(), unknownIndex.size()));
+    Unknown.all().forEach(unknown -> unknownIndex.put(unknown.id(), unknownIndex.size()));
     Map<String, Integer> regionIndex = new LinkedHashMap<>();
-    Regions.standard().all().forEach(r -> regionIndex.put(r.id(), regionIndex.size()));
+    Regions.standard().all().forEach(region -> regionIndex.put(region.id(), regionIndex.size()));
     for (String line : TextTable.lines("evidence/reference.txt")) {
       if (line.isBlank() || line.startsWith("#")) {
         continue;
@@ -40,7 +40,7 @@ public final class Reference {
       Row row =
           rows.computeIfAbsent(
               part[0],
-              k ->
+              key ->
                   new Row(
                       new double[ReferenceCalculation.CORNERS.length][REGIONS],
                       new double[ReferenceCalculation.SLOPES.length][REGIONS]
@@ -119,7 +119,7 @@ public final class Reference {
         new ArrayList<>(
             Catalogue.standard().exercise(point.exercise().id()).candidates().stream()
                 .map(Point::of)
-                .filter(p -> has(p.key()))
+                .filter(known -> has(known.key()))
                 .toList());
     return siblings.stream()
         .min(

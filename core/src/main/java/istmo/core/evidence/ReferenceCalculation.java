@@ -65,9 +65,11 @@ final class ReferenceCalculation {
   /** Candidates first, then conditions, then sides of claims; each key once. */
   static List<Point> points() {
     Map<String, Point> points = new LinkedHashMap<>();
-    Catalogue.standard().candidates().stream().map(Point::of).forEach(p -> points.put(p.key(), p));
-    Studies.standard().points().forEach(p -> points.putIfAbsent(p.key(), p));
-    Claims.standard().points().forEach(p -> points.putIfAbsent(p.key(), p));
+    Catalogue.standard().candidates().stream()
+        .map(Point::of)
+        .forEach(point -> points.put(point.key(), point));
+    Studies.standard().points().forEach(point -> points.putIfAbsent(point.key(), point));
+    Claims.standard().points().forEach(point -> points.putIfAbsent(point.key(), point));
     return List.copyOf(points.values());
   }
 
@@ -75,22 +77,22 @@ final class ReferenceCalculation {
    * Stimulus by region of a point, at a state of the unknowns, for several schools; empty where the
    * posture cannot be taken.
    */
-  static Optional<double[][]> stimulus(Point point, Unknown.Case c, School[] schools) {
-    return set(point, c)
+  static Optional<double[][]> stimulus(Point point, Unknown.Case example, School[] schools) {
+    return set(point, example)
         .map(
             set ->
                 Stream.of(schools)
-                    .map(s -> Stimulus.byRegion(set, s).stream().toArray())
+                    .map(school -> Stimulus.byRegion(set, school).stream().toArray())
                     .toArray(double[][]::new));
   }
 
   /** The set of the usual repetitions; empty where the posture cannot be taken. */
-  private static Optional<SimulatedSet> set(Point point, Unknown.Case c) {
+  private static Optional<SimulatedSet> set(Point point, Unknown.Case example) {
     Family family = point.exercise().family();
-    return Reach.of(c.body(), family, c.setup(), point.yields())
+    return Reach.of(example.body(), family, example.setup(), point.yields())
         .map(
             reach ->
-                new Analyser(c.body(), new Musculature(c.body(), c.muscles()))
+                new Analyser(example.body(), new Musculature(example.body(), example.muscles()))
                     .analyse(family, reach.setup(), LoadRule.USUAL))
         .filter(Analysis.class::isInstance)
         .map(result -> ((Analysis) result).set());
@@ -105,13 +107,13 @@ final class ReferenceCalculation {
   static Optional<Unknown.Case> usual(Point point) {
     Optional<Unknown.Case> first = Optional.empty();
     for (Body body : List.of(BODY, LIFTER)) {
-      Unknown.Case c = usual(point, body);
-      Optional<SimulatedSet> set = set(point, c);
+      Unknown.Case example = usual(point, body);
+      Optional<SimulatedSet> set = set(point, example);
       if (first.isEmpty() && set.isPresent()) {
-        first = Optional.of(c);
+        first = Optional.of(example);
       }
       if (set.isPresent() && set.get().repetitions() >= ENOUGH_REPETITIONS) {
-        return Optional.of(c);
+        return Optional.of(example);
       }
     }
     return first;
@@ -132,8 +134,8 @@ final class ReferenceCalculation {
     List<String> lines =
         new ArrayList<>(List.of(baseLine(point, stimulus(point, usual, CORNERS).orElseThrow())));
     Sensitivity sensitivity = new Sensitivity(point, usual);
-    for (Unknown u : Unknown.all()) {
-      Optional<double[][]> change = sensitivity.to(u);
+    for (Unknown unknown : Unknown.all()) {
+      Optional<double[][]> change = sensitivity.to(unknown);
       if (change.isEmpty()) {
         continue;
       }
@@ -154,7 +156,7 @@ final class ReferenceCalculation {
         }
       }
       if (!parts.isEmpty()) {
-        lines.add(point.key() + "|" + u.id() + "|" + String.join(", ", parts));
+        lines.add(point.key() + "|" + unknown.id() + "|" + String.join(", ", parts));
       }
     }
     return lines;
@@ -165,11 +167,11 @@ final class ReferenceCalculation {
     List<String> parts = new ArrayList<>();
     List<Region> regions = Regions.standard().all();
     for (int r = 0; r < regions.size(); r++) {
-      StringBuilder b = new StringBuilder(regions.get(r).id());
+      StringBuilder text = new StringBuilder(regions.get(r).id());
       for (int s = 0; s < CORNERS.length; s++) {
-        b.append(s == 0 ? ' ' : '/').append(String.format(Locale.ROOT, "%.3f", base[s][r]));
+        text.append(s == 0 ? ' ' : '/').append(String.format(Locale.ROOT, "%.3f", base[s][r]));
       }
-      parts.add(b.toString());
+      parts.add(text.toString());
     }
     return point.key() + "||" + String.join(", ", parts);
   }

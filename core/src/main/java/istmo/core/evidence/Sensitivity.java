@@ -106,33 +106,34 @@ final class Sensitivity {
     return true;
   }
 
-  private boolean crosses(Muscle m) {
-    return crosses(m.kneeFlexion(), Coordinate.KNEE_FLEXION)
-        || crosses(m.ankleDorsiflexion(), Coordinate.ANKLE_DORSIFLEXION)
-        || crosses(m.hipFlexion(), Coordinate.HIP_FLEXION)
-        || crosses(m.hipAbduction(), Coordinate.HIP_ABDUCTION)
-        || crosses(m.hipRotation(), Coordinate.HIP_INTERNAL_ROTATION);
+  private boolean crosses(Muscle muscle) {
+    return crosses(muscle.kneeFlexion(), Coordinate.KNEE_FLEXION)
+        || crosses(muscle.ankleDorsiflexion(), Coordinate.ANKLE_DORSIFLEXION)
+        || crosses(muscle.hipFlexion(), Coordinate.HIP_FLEXION)
+        || crosses(muscle.hipAbduction(), Coordinate.HIP_ABDUCTION)
+        || crosses(muscle.hipRotation(), Coordinate.HIP_INTERNAL_ROTATION);
   }
 
   private boolean crosses(Optional<MonotoneCurve> arm, Coordinate joint) {
     return arm.isPresent() && carried.contains(joint);
   }
 
-  private static Analyser analyser(Unknown.Case c) {
-    return new Analyser(c.body(), new Musculature(c.body(), c.muscles()));
+  private static Analyser analyser(Unknown.Case example) {
+    return new Analyser(example.body(), new Musculature(example.body(), example.muscles()));
   }
 
-  private Optional<double[][]> stimulus(Unknown.Case c) {
+  private Optional<double[][]> stimulus(Unknown.Case example) {
     Family family = point.exercise().family();
-    boolean samePosture = c.body().equals(usual.body()) && c.setup().equals(usual.setup());
+    boolean samePosture =
+        example.body().equals(usual.body()) && example.setup().equals(usual.setup());
     Optional<Reach> reach =
         samePosture
             ? Optional.of(usualReach)
-            : Reach.of(c.body(), family, c.setup(), point.yields());
+            : Reach.of(example.body(), family, example.setup(), point.yields());
     if (reach.isEmpty()) {
       return Optional.empty();
     }
-    Analyser analyser = analyser(c);
+    Analyser analyser = analyser(example);
     Optional<SimulatedSet> first = analyser.simulated(family, reach.get().setup(), loadKg);
     if (first.isEmpty() || slope.isEmpty()) {
       return first.filter(Sensitivity::done).map(Sensitivity::bySchool);

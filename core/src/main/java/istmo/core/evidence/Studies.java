@@ -22,13 +22,13 @@ public final class Studies {
   /** Names for several regions together. */
   private static final Map<String, Predicate<Region>> TOGETHER =
       Map.of(
-          "QUADS", r -> r.group().equals("quads"),
-          "VASTI", r -> r.group().equals("quads") && !r.id().equals("RF"),
-          "HAMSTRINGS", r -> r.group().equals("hamstrings"),
-          "ADDUCTORS", r -> r.group().equals("adductors"),
-          "GMAX", r -> r.id().startsWith("GMAX"),
-          "GMED", r -> r.id().startsWith("GMED"),
-          "CALVES", r -> r.group().equals("calves"));
+          "QUADS", region -> region.group().equals("quads"),
+          "VASTI", region -> region.group().equals("quads") && !region.id().equals("RF"),
+          "HAMSTRINGS", region -> region.group().equals("hamstrings"),
+          "ADDUCTORS", region -> region.group().equals("adductors"),
+          "GMAX", region -> region.id().startsWith("GMAX"),
+          "GMED", region -> region.id().startsWith("GMED"),
+          "CALVES", region -> region.group().equals("calves"));
 
   /** Correlation of the noise of two findings of one study, for one muscle group and for two. */
   private static final double SAME_PEOPLE = 0.5;
@@ -69,19 +69,19 @@ public final class Studies {
 
   /** The finding with this id; throws {@code InvalidInput} when there is none. */
   public Finding get(String id) {
-    Finding f = byId.get(id);
-    if (f == null) {
+    Finding finding = byId.get(id);
+    if (finding == null) {
       throw new IllegalArgumentException("no finding " + id);
     }
-    return f;
+    return finding;
   }
 
   /** Set-ups that findings name, each once. */
   public List<Point> points() {
     Map<String, Point> points = new LinkedHashMap<>();
-    for (Finding f : byId.values()) {
-      f.setUpA().ifPresent(p -> points.put(p.key(), p));
-      f.setUpB().ifPresent(p -> points.put(p.key(), p));
+    for (Finding finding : byId.values()) {
+      finding.setUpA().ifPresent(point -> points.put(point.key(), point));
+      finding.setUpB().ifPresent(point -> points.put(point.key(), point));
     }
     return List.copyOf(points.values());
   }
@@ -103,12 +103,12 @@ public final class Studies {
 
   private static Finding read(TextTable.Row row) {
     String[] regions = row.get("region").split(":");
-    List<String> a = regions(regions[0].trim());
-    List<String> b = regions.length > 1 ? regions(regions[1].trim()) : a;
+    List<String> texts = regions(regions[0].trim());
+    List<String> words = regions.length > 1 ? regions(regions[1].trim()) : texts;
     Optional<Point> setUpA = point(row.get("setup_a"));
     Optional<Point> setUpB = point(row.get("setup_b"));
-    Optional<String> notUsed = Optional.of(row.get("not_used")).filter(s -> !s.isBlank());
-    Finding f =
+    Optional<String> notUsed = Optional.of(row.get("not_used")).filter(text -> !text.isBlank());
+    Finding finding =
         new Finding(
             row.get("id"),
             need(row, "citation"),
@@ -120,8 +120,8 @@ public final class Studies {
             need(row, "condition_b"),
             setUpA,
             setUpB,
-            a,
-            b,
+            texts,
+            words,
             row.get("site"),
             row.get("measure"),
             number(row.get("result_a")),
@@ -131,10 +131,10 @@ public final class Studies {
             Finding.Memory.valueOf(row.get("confidence").toUpperCase(Locale.ROOT)),
             row.get("caution"),
             notUsed);
-    if (notUsed.isEmpty() && (setUpA.isEmpty() || setUpB.isEmpty() || a.isEmpty())) {
+    if (notUsed.isEmpty() && (setUpA.isEmpty() || setUpB.isEmpty() || texts.isEmpty())) {
       throw new IllegalStateException("it is used but lacks a set-up or a region");
     }
-    return f;
+    return finding;
   }
 
   private static Optional<Point> point(String key) {
@@ -160,16 +160,18 @@ public final class Studies {
   double shared(Finding finding) {
     String group = group(finding);
     double shared = 1;
-    for (Finding f : used()) {
-      if (f.citation().equals(finding.citation()) && !f.id().equals(finding.id())) {
-        shared += group(f).equals(group) ? SAME_PEOPLE : SAME_PEOPLE_OTHER_GROUP;
+    for (Finding study : used()) {
+      if (study.citation().equals(finding.citation()) && !study.id().equals(finding.id())) {
+        shared += group(study).equals(group) ? SAME_PEOPLE : SAME_PEOPLE_OTHER_GROUP;
       }
     }
     return shared;
   }
 
-  private static String group(Finding f) {
-    return f.regionsA().isEmpty() ? "" : Regions.standard().get(f.regionsA().get(0)).group();
+  private static String group(Finding finding) {
+    return finding.regionsA().isEmpty()
+        ? ""
+        : Regions.standard().get(finding.regionsA().get(0)).group();
   }
 
   /** Citations of the findings in use, each once, in order. */

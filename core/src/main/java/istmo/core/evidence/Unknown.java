@@ -59,17 +59,33 @@ public record Unknown(
 
   private static List<Unknown> make() {
     List<Unknown> list = new ArrayList<>();
-    for (Muscle m : Muscles.standard().all()) {
+    for (Muscle muscle : Muscles.standard().all()) {
       list.add(
           muscle(
-              "area." + m.id(),
-              x -> x.id().equals(m.id()),
-              (x, z) -> with(x, x.volumeM3() * Math.exp(AREA * z), x.lengthAtZero(), 1, 1, 1, 1)));
+              "area." + muscle.id(),
+              varied -> varied.id().equals(muscle.id()),
+              (varied, z) ->
+                  with(
+                      varied,
+                      varied.volumeM3() * Math.exp(AREA * z),
+                      varied.lengthAtZero(),
+                      1,
+                      1,
+                      1,
+                      1)));
       list.add(
           muscle(
-              "length." + m.id(),
-              x -> x.id().equals(m.id()),
-              (x, z) -> with(x, x.volumeM3(), x.lengthAtZero() + FIBRE_LENGTH * z, 1, 1, 1, 1)));
+              "length." + muscle.id(),
+              varied -> varied.id().equals(muscle.id()),
+              (varied, z) ->
+                  with(
+                      varied,
+                      varied.volumeM3(),
+                      varied.lengthAtZero() + FIBRE_LENGTH * z,
+                      1,
+                      1,
+                      1,
+                      1)));
     }
     arm(list, "quads", Coordinate.KNEE_FLEXION);
     arm(list, "hamstrings", Coordinate.KNEE_FLEXION);
@@ -86,54 +102,59 @@ public record Unknown(
             "back",
             Kind.PEOPLE,
             Optional.empty(),
-            (c, z) ->
+            (example, z) ->
                 with(
-                    c,
-                    c.body()
+                    example,
+                    example
+                        .body()
                         .withStrength(
-                            c.body().strength(),
-                            Body.LUMBAR_NM.nearest(c.body().lumbarNm() * Math.exp(BACK * z))))));
+                            example.body().strength(),
+                            Body.LUMBAR_NM.nearest(
+                                example.body().lumbarNm() * Math.exp(BACK * z))))));
     list.add(
         new Unknown(
             "thigh",
             Kind.BODY,
             Optional.of(MeasurementKind.THIGH),
-            (c, z) -> lengths(c, MeasurementKind.THIGH, z, 0)));
+            (example, z) -> lengths(example, MeasurementKind.THIGH, z, 0)));
     list.add(
         new Unknown(
             "shank",
             Kind.BODY,
             Optional.of(MeasurementKind.SHANK),
-            (c, z) -> lengths(c, MeasurementKind.SHANK, 0, z)));
+            (example, z) -> lengths(example, MeasurementKind.SHANK, 0, z)));
     list.add(
         new Unknown(
             "ankle",
             Kind.BODY,
             Optional.of(MeasurementKind.KNEE_TO_WALL),
-            (c, z) ->
+            (example, z) ->
                 with(
-                    c,
-                    c.body()
+                    example,
+                    example
+                        .body()
                         .withDorsiflexionLimit(
                             Math.toRadians(
                                 Body.DORSIFLEXION_DEG.nearest(
-                                    Math.toDegrees(c.body().dorsiflexionLimitRad())
+                                    Math.toDegrees(example.body().dorsiflexionLimitRad())
                                         + ANKLE_DEG * z))))));
     list.add(
         new Unknown(
             "hip",
             Kind.BODY,
             Optional.of(MeasurementKind.HIP_FLEXION),
-            (c, z) ->
+            (example, z) ->
                 with(
-                    c,
-                    c.body()
+                    example,
+                    example
+                        .body()
                         .withLimits(
-                            c.body().dorsiflexionLimitRad(),
+                            example.body().dorsiflexionLimitRad(),
                             Math.toRadians(
                                 Body.HIP_FLEXION_DEG.nearest(
-                                    Math.toDegrees(c.body().hipFlexionLimitRad()) + HIP_DEG * z)),
-                            c.body().kneeFlexionLimitRad()))));
+                                    Math.toDegrees(example.body().hipFlexionLimitRad())
+                                        + HIP_DEG * z)),
+                            example.body().kneeFlexionLimitRad()))));
     // how far lifters miss what they mean to do, or what nobody measures (own estimates)
     technique(list, "kneeTravel", 0.10);
     technique(list, "lean", 5);
@@ -158,12 +179,14 @@ public record Unknown(
         id,
         Kind.PEOPLE,
         Optional.empty(),
-        (c, z) ->
+        (example, z) ->
             new Case(
-                c.body(),
-                c.muscles().stream().map(m -> which.test(m) ? change.apply(m, z) : m).toList(),
-                c.setup(),
-                c.parameters()));
+                example.body(),
+                example.muscles().stream()
+                    .map(muscle -> which.test(muscle) ? change.apply(muscle, z) : muscle)
+                    .toList(),
+                example.setup(),
+                example.parameters()));
   }
 
   /** All moment arms of a group about one axis are longer or shorter together. */
@@ -171,13 +194,13 @@ public record Unknown(
     list.add(
         muscle(
             "arm." + group + "." + axis.name().toLowerCase(java.util.Locale.ROOT),
-            m -> m.group().equals(group),
-            (m, z) -> {
+            muscle -> muscle.group().equals(group),
+            (muscle, z) -> {
               double f = Math.exp(ARM * z);
               return with(
-                  m,
-                  m.volumeM3(),
-                  m.lengthAtZero(),
+                  muscle,
+                  muscle.volumeM3(),
+                  muscle.lengthAtZero(),
                   axis == Coordinate.HIP_FLEXION ? f : 1,
                   axis == Coordinate.HIP_ABDUCTION ? f : 1,
                   axis == Coordinate.KNEE_FLEXION ? f : 1,
@@ -191,37 +214,45 @@ public record Unknown(
             parameter,
             Kind.TECHNIQUE,
             Optional.empty(),
-            (c, z) -> {
-              Optional<SetupParameter> p =
-                  c.parameters().stream().filter(x -> x.id().equals(parameter)).findFirst();
-              return p.isEmpty()
-                  ? c
+            (example, z) -> {
+              Optional<SetupParameter> found =
+                  example.parameters().stream()
+                      .filter(setupParameter -> setupParameter.id().equals(parameter))
+                      .findFirst();
+              return found.isEmpty()
+                  ? example
                   : new Case(
-                      c.body(),
-                      c.muscles(),
-                      c.setup()
+                      example.body(),
+                      example.muscles(),
+                      example
+                          .setup()
                           .with(
-                              p.get(),
-                              p.get().allowed().nearest(c.setup().get(p.get()) + spread * z)),
-                      c.parameters());
+                              found.get(),
+                              found
+                                  .get()
+                                  .allowed()
+                                  .nearest(example.setup().get(found.get()) + spread * z)),
+                      example.parameters());
             }));
   }
 
-  private static Case lengths(Case c, MeasurementKind kind, double thigh, double shank) {
-    double m = kind.spreadM(c.body().statureM());
-    Body b = c.body();
+  private static Case lengths(Case example, MeasurementKind kind, double thigh, double shank) {
+    double m = kind.spreadM(example.body().statureM());
+    Body body = example.body();
     return with(
-        c,
-        b.withLengths(
-            b.thighM() + m * thigh, b.shankM() + m * shank, b.trunkM() - m * (thigh + shank)));
+        example,
+        body.withLengths(
+            body.thighM() + m * thigh,
+            body.shankM() + m * shank,
+            body.trunkM() - m * (thigh + shank)));
   }
 
-  private static Case with(Case c, Body body) {
-    return new Case(body, c.muscles(), c.setup(), c.parameters());
+  private static Case with(Case example, Body body) {
+    return new Case(body, example.muscles(), example.setup(), example.parameters());
   }
 
   private static Muscle with(
-      Muscle m,
+      Muscle muscle,
       double volume,
       double lengthAtZero,
       double hip,
@@ -229,24 +260,24 @@ public record Unknown(
       double knee,
       double ankle) {
     return new Muscle(
-        m.id(),
-        m.group(),
-        m.label(),
+        muscle.id(),
+        muscle.group(),
+        muscle.label(),
         volume,
-        m.optimalFibreLengthM(),
-        m.pennationRad(),
-        m.forceFactor(),
+        muscle.optimalFibreLengthM(),
+        muscle.pennationRad(),
+        muscle.forceFactor(),
         lengthAtZero,
-        m.fibreShare(),
-        times(m.hipFlexion(), hip),
-        times(m.hipAbduction(), abduction),
-        m.hipRotation(),
-        times(m.kneeFlexion(), knee),
-        times(m.ankleDorsiflexion(), ankle),
-        m.source());
+        muscle.fibreShare(),
+        times(muscle.hipFlexion(), hip),
+        times(muscle.hipAbduction(), abduction),
+        muscle.hipRotation(),
+        times(muscle.kneeFlexion(), knee),
+        times(muscle.ankleDorsiflexion(), ankle),
+        muscle.source());
   }
 
   private static Optional<MonotoneCurve> times(Optional<MonotoneCurve> curve, double factor) {
-    return factor == 1 ? curve : curve.map(c -> c.times(factor));
+    return factor == 1 ? curve : curve.map(monotoneCurve -> monotoneCurve.times(factor));
   }
 }

@@ -63,31 +63,40 @@ public record Verdict(
 
   /** The verdict on every claim. */
   public static List<Verdict> all(Posterior posterior) {
-    return Claims.standard().all().stream().map(c -> of(c, posterior)).toList();
+    return Claims.standard().all().stream().map(claim -> of(claim, posterior)).toList();
   }
 
   /** The verdict on one claim. */
-  public static Verdict of(Claim c, Posterior posterior) {
+  public static Verdict of(Claim claim, Posterior posterior) {
     List<Finding> supporting = new ArrayList<>();
     List<Finding> opposing = new ArrayList<>();
     List<Finding> bearing = new ArrayList<>();
-    for (Claim.Bearing b : c.bearing()) {
-      (b.direction().isEmpty() || c.expects().isEmpty()
+    for (Claim.Bearing told : claim.bearing()) {
+      (told.direction().isEmpty() || claim.expects().isEmpty()
               ? bearing
-              : b.direction().equals(c.expects()) ? supporting : opposing)
-          .add(b.finding());
+              : told.direction().equals(claim.expects()) ? supporting : opposing)
+          .add(told.finding());
     }
     Optional<Posterior.Estimate> mechanics =
-        c.sides().map(s -> posterior.mechanicsDifference(s.first(), s.second(), c.regions()));
+        claim
+            .sides()
+            .map(
+                sides ->
+                    posterior.mechanicsDifference(sides.first(), sides.second(), claim.regions()));
     Optional<Posterior.Estimate> both =
-        c.sides().map(s -> posterior.difference(s.first(), s.second(), c.regions()));
+        claim
+            .sides()
+            .map(sides -> posterior.difference(sides.first(), sides.second(), claim.regions()));
     Word word =
         both.isPresent()
             ? byFigures(
-                c.expects().orElseThrow(), both.get(), !supporting.isEmpty(), !opposing.isEmpty())
-            : byFindings(c);
+                claim.expects().orElseThrow(),
+                both.get(),
+                !supporting.isEmpty(),
+                !opposing.isEmpty())
+            : byFindings(claim);
     return new Verdict(
-        c,
+        claim,
         word,
         mechanics,
         both,
@@ -103,9 +112,10 @@ public record Verdict(
    * @param found whether a study found what the claim expects
    * @param opposed whether a study found something else
    */
-  static Word byFigures(Direction expects, Posterior.Estimate e, boolean found, boolean opposed) {
-    double inside = e.within(MARGIN);
-    double up = e.above(MARGIN);
+  static Word byFigures(
+      Direction expects, Posterior.Estimate estimate, boolean found, boolean opposed) {
+    double inside = estimate.within(MARGIN);
+    double up = estimate.above(MARGIN);
     double down = 1 - inside - up;
     boolean alike = expects == Direction.ALIKE;
     double as = alike ? inside : expects == Direction.MORE ? up : down;
@@ -120,25 +130,25 @@ public record Verdict(
   }
 
   /** Findings vote, each with what its way of measuring counts. */
-  private static Word byFindings(Claim c) {
+  private static Word byFindings(Claim claim) {
     Map<Direction, Double> votes = new EnumMap<>(Direction.class);
     boolean growth = false;
-    for (Claim.Bearing b : c.bearing()) {
-      if (b.direction().isPresent()) {
+    for (Claim.Bearing bearing : claim.bearing()) {
+      if (bearing.direction().isPresent()) {
         votes.merge(
-            b.direction().get(),
-            b.finding().how().trust() * b.finding().memory().trust(),
+            bearing.direction().get(),
+            bearing.finding().how().trust() * bearing.finding().memory().trust(),
             Double::sum);
-        growth |= b.finding().how().growth();
+        growth |= bearing.finding().how().growth();
       }
     }
-    if (votes.isEmpty() || c.expects().isEmpty()) {
+    if (votes.isEmpty() || claim.expects().isEmpty()) {
       return Word.UNTESTED;
     }
     double all = votes.values().stream().mapToDouble(Double::doubleValue).sum();
     Direction most =
         votes.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
-    if (most == c.expects().get()) {
+    if (most == claim.expects().get()) {
       return growth && Required.entry(votes, most) >= MORE_LIKELY_THAN_NOT * all
           ? Word.SUPPORTED
           : Word.LEANING;
@@ -154,7 +164,7 @@ public record Verdict(
       List<Finding> bearing,
       Word word) {
     List<String> parts = new ArrayList<>();
-    mechanics.ifPresent(m -> parts.add("Mechanics: " + change(m) + "."));
+    mechanics.ifPresent(estimate -> parts.add("Mechanics: " + change(estimate) + "."));
     if (supporting.isEmpty() && opposing.isEmpty()) {
       parts.add(
           bearing.isEmpty()
@@ -165,7 +175,7 @@ public record Verdict(
           String.format(
               Locale.ROOT, "Studies: %d for, %d against.", supporting.size(), opposing.size()));
     }
-    both.ifPresent(b -> parts.add("Together: " + change(b) + "."));
+    both.ifPresent(estimate -> parts.add("Together: " + change(estimate) + "."));
     if (mechanics.isEmpty() && word != Word.UNTESTED) {
       parts.add("Not computed; findings alone.");
     }
@@ -173,13 +183,13 @@ public record Verdict(
   }
 
   /** "+18 % (-5 to +46 %)": change with its 80 % interval. */
-  public static String change(Posterior.Estimate e) {
+  public static String change(Posterior.Estimate estimate) {
     return String.format(
         Locale.ROOT,
         "%+.0f %% (%+.0f to %+.0f %%)",
-        percent(e.mean()),
-        percent(e.low()),
-        percent(e.high()));
+        percent(estimate.mean()),
+        percent(estimate.low()),
+        percent(estimate.high()));
   }
 
   private static double percent(double log) {

@@ -36,14 +36,14 @@ public record Pull(double at, double forceN, double leverM, double loadKg, Direc
   static void check(List<Pull> pulls, boolean lever) {
     List<InvalidInput.Fault> faults = new ArrayList<>();
     for (int k = 0; k < pulls.size(); k++) {
-      Pull p = pulls.get(k);
+      Pull pull = pulls.get(k);
       String field = "pulls." + k + ".";
-      (lever ? ANGLE_DEG : TRAVEL_M).check(faults, field + "at", p.at);
+      (lever ? ANGLE_DEG : TRAVEL_M).check(faults, field + "at", pull.at);
       if (lever) {
-        LEVER_M.check(faults, field + "leverM", p.leverM);
+        LEVER_M.check(faults, field + "leverM", pull.leverM);
       }
-      FORCE_N.check(faults, field + "forceN", p.forceN);
-      (lever ? STACK_KG : LOAD_KG).check(faults, field + "loadKg", p.loadKg);
+      FORCE_N.check(faults, field + "forceN", pull.forceN);
+      (lever ? STACK_KG : LOAD_KG).check(faults, field + "loadKg", pull.loadKg);
     }
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);

@@ -50,7 +50,8 @@ public record ResistanceFit(
 
   /** The items that can be measured so. */
   public static boolean possible(String itemId) {
-    boolean lever = Equipment.get(itemId).details().stream().anyMatch(d -> d.id().equals("pulley"));
+    boolean lever =
+        Equipment.get(itemId).details().stream().anyMatch(detail -> detail.id().equals("pulley"));
     return lever || rail(itemId);
   }
 
@@ -78,11 +79,11 @@ public record ResistanceFit(
 
   private static ResistanceFit lever(String itemId, List<Pull> pulls) {
     List<Group> places = new ArrayList<>();
-    for (Pull p : pulls.stream().sorted(Comparator.comparingDouble(Pull::at)).toList()) {
-      if (places.isEmpty() || p.at() - places.get(places.size() - 1).first() > NEAR_DEG) {
+    for (Pull pull : pulls.stream().sorted(Comparator.comparingDouble(Pull::at)).toList()) {
+      if (places.isEmpty() || pull.at() - places.get(places.size() - 1).first() > NEAR_DEG) {
         places.add(new Group(new ArrayList<>()));
       }
-      places.get(places.size() - 1).pulls().add(p);
+      places.get(places.size() - 1).pulls().add(pull);
     }
     double span = places.isEmpty() ? 0 : places.get(places.size() - 1).at() - places.get(0).at();
     if (places.size() < LEAST_PLACES || span < LEAST_SPAN_DEG) {
@@ -101,9 +102,9 @@ public record ResistanceFit(
     double[] y =
         places.stream()
             .mapToDouble(
-                g ->
-                    g.pulls().stream()
-                        .mapToDouble(p -> still(p, friction, ratio(p)))
+                group ->
+                    group.pulls().stream()
+                        .mapToDouble(pull -> still(pull, friction, ratio(pull)))
                         .average()
                         .orElseThrow())
             .toArray();
@@ -134,7 +135,13 @@ public record ResistanceFit(
     }
     List<Point> points =
         pulls.stream()
-            .map(p -> new Point(p.at(), still(p, friction, ratio(p)), curve.value(p.at()), mean))
+            .map(
+                pull ->
+                    new Point(
+                        pull.at(),
+                        still(pull, friction, ratio(pull)),
+                        curve.value(pull.at()),
+                        mean))
             .toList();
     return finish(values, points, "m", notes);
   }
@@ -156,7 +163,8 @@ public record ResistanceFit(
     double friction = friction(byLoad);
     double moving =
         pulls.stream()
-            .mapToDouble(p -> still(p, friction, p.forceN()) / (Load.G * share) - p.loadKg())
+            .mapToDouble(
+                pull -> still(pull, friction, pull.forceN()) / (Load.G * share) - pull.loadKg())
             .average()
             .orElseThrow();
     Map<String, Double> values = new LinkedHashMap<>();
@@ -176,12 +184,12 @@ public record ResistanceFit(
     List<Point> points =
         pulls.stream()
             .map(
-                p ->
+                pull ->
                     new Point(
-                        p.at(),
-                        still(p, friction, p.forceN()),
-                        (moving + p.loadKg()) * Load.G * share,
-                        (generic + p.loadKg()) * Load.G * share))
+                        pull.at(),
+                        still(pull, friction, pull.forceN()),
+                        (moving + pull.loadKg()) * Load.G * share,
+                        (generic + pull.loadKg()) * Load.G * share))
             .toList();
     return finish(values, points, "N", notes);
   }
@@ -205,13 +213,13 @@ public record ResistanceFit(
     double fit =
         Math.sqrt(
             points.stream()
-                .mapToDouble(p -> Math.pow(p.measured() / p.fitted() - 1, 2))
+                .mapToDouble(point -> Math.pow(point.measured() / point.fitted() - 1, 2))
                 .average()
                 .orElse(0));
     double generic =
         Math.sqrt(
             points.stream()
-                .mapToDouble(p -> Math.pow(p.measured() / p.generic() - 1, 2))
+                .mapToDouble(point -> Math.pow(point.measured() / point.generic() - 1, 2))
                 .average()
                 .orElse(0));
     return new ResistanceFit(
@@ -224,12 +232,12 @@ public record ResistanceFit(
   }
 
   /** Moment over the weight on the stack, m. */
-  private static double ratio(Pull p) {
-    return p.forceN() * p.leverM() / (p.loadKg() * Load.G);
+  private static double ratio(Pull pull) {
+    return pull.forceN() * pull.leverM() / (pull.loadKg() * Load.G);
   }
 
-  private static double still(Pull p, double friction, double value) {
-    return switch (p.direction()) {
+  private static double still(Pull pull, double friction, double value) {
+    return switch (pull.direction()) {
       case UP -> value / (1 + friction);
       case DOWN -> value / (1 - friction);
       case STILL -> value;
@@ -241,9 +249,9 @@ public record ResistanceFit(
     return places.stream()
         .filter(Group::hasBothWays)
         .mapToDouble(
-            g ->
-                (g.mean(Direction.UP) - g.mean(Direction.DOWN))
-                    / (g.mean(Direction.UP) + g.mean(Direction.DOWN)))
+            group ->
+                (group.mean(Direction.UP) - group.mean(Direction.DOWN))
+                    / (group.mean(Direction.UP) + group.mean(Direction.DOWN)))
         .average()
         .orElse(0);
   }
@@ -263,15 +271,15 @@ public record ResistanceFit(
     }
 
     boolean hasBothWays() {
-      return pulls.stream().anyMatch(p -> p.direction() == Direction.UP)
-          && pulls.stream().anyMatch(p -> p.direction() == Direction.DOWN);
+      return pulls.stream().anyMatch(pull -> pull.direction() == Direction.UP)
+          && pulls.stream().anyMatch(pull -> pull.direction() == Direction.DOWN);
     }
 
     /** Mean moment over weight on a lever, plain force on a rail. */
-    double mean(Direction d) {
+    double mean(Direction direction) {
       return pulls.stream()
-          .filter(p -> p.direction() == d)
-          .mapToDouble(p -> p.leverM() > 0 ? ratio(p) : p.forceN())
+          .filter(pull -> pull.direction() == direction)
+          .mapToDouble(pull -> pull.leverM() > 0 ? ratio(pull) : pull.forceN())
           .average()
           .orElseThrow();
     }

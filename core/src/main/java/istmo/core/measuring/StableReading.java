@@ -78,7 +78,7 @@ public final class StableReading {
     }
     double mean = window.stream().mapToDouble(Sample::value).average().orElseThrow();
     double variance =
-        window.stream().mapToDouble(s -> (s.value - mean) * (s.value - mean)).sum()
+        window.stream().mapToDouble(sample -> (sample.value - mean) * (sample.value - mean)).sum()
             / (window.size() - 1);
     double spread = Math.sqrt(variance);
     return spread <= gauge.stillness(mean)

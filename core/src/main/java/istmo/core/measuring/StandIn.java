@@ -47,15 +47,15 @@ public final class StandIn {
    * What a scale would show, N: on a lever machine at an angle and a lever arm, on a rail or track
    * along it.
    */
-  public static double forceN(String itemId, GymEquipment equipment, Pull p) {
+  public static double forceN(String itemId, GymEquipment equipment, Pull pull) {
     double way =
-        p.direction() == Direction.UP
+        pull.direction() == Direction.UP
             ? 1 + FRICTION
-            : p.direction() == Direction.DOWN ? 1 - FRICTION : 1;
-    double weight = p.loadKg() * Load.G;
+            : pull.direction() == Direction.DOWN ? 1 - FRICTION : 1;
+    double weight = pull.loadKg() * Load.G;
     return way
         * (ResistanceFit.onLever(itemId)
-            ? cam(p.at()) * weight / Math.max(SHORTEST_LEVER_M, p.leverM())
+            ? cam(pull.at()) * weight / Math.max(SHORTEST_LEVER_M, pull.leverM())
             : (emptyKg(itemId) * Load.G + weight) * ResistanceFit.alongTravel(itemId, equipment));
   }
 

@@ -91,7 +91,9 @@ public final class Analyser {
         tuck = Math.max(tuck, posture.angle(Coordinate.LUMBAR_FLEXION));
       }
       Optional<AnalysisPoint> unheld =
-          points.stream().filter(p -> p.worstResidualNm() > SetSimulation.FAILED_NM).findFirst();
+          points.stream()
+              .filter(point -> point.worstResidualNm() > SetSimulation.FAILED_NM)
+              .findFirst();
       if (unheld.isPresent() && working < limit) {
         return new CannotAnalyse(
             unheld.get().posture().phase(),
@@ -106,23 +108,28 @@ public final class Analyser {
             String.format(
                 Locale.ROOT, "The pelvis tucks by %.0f° at the bottom.", Math.toDegrees(tuck)));
       }
-      if (working > limit * 1.001) {
-        notes.add(
-            String.format(
-                Locale.ROOT, "%.0f kg is above the fresh limit of %.0f kg.", working, limit));
-      }
       SimulatedSet set = set(family, setup, working, tempo, null);
-      if (working == 0) {
-        notes.add(
-            String.format(
-                Locale.ROOT,
-                "Body weight alone ends it after %.0f repetitions.",
-                Math.floor(set.repetitions())));
-      }
+      aboutLoad(notes, working, limit, set);
       return new Analysis(
           limit, working, weakest(limits) / (POINTS - 1.0), limiters, set, points, cautions, notes);
     } catch (NoPosture e) {
       return new CannotAnalyse(e.phase, e.impossible.reason(), e.impossible.missing());
+    }
+  }
+
+  private static void aboutLoad(
+      List<String> notes, double working, double limit, SimulatedSet set) {
+    if (working > limit * 1.001) {
+      notes.add(
+          String.format(
+              Locale.ROOT, "%.0f kg is above the fresh limit of %.0f kg.", working, limit));
+    }
+    if (working == 0) {
+      notes.add(
+          String.format(
+              Locale.ROOT,
+              "Body weight alone ends it after %.0f repetitions.",
+              Math.floor(set.repetitions())));
     }
   }
 
@@ -168,11 +175,11 @@ public final class Analyser {
   }
 
   private double working(Family family, Setup setup, LoadRule rule, Tempo tempo, double limit) {
-    if (rule instanceof LoadRule.Fixed f) {
-      return f.kg();
+    if (rule instanceof LoadRule.Fixed fixed) {
+      return fixed.kg();
     }
-    if (rule instanceof LoadRule.ShareOfLimit s) {
-      return s.share() * limit;
+    if (rule instanceof LoadRule.ShareOfLimit shareOfLimit) {
+      return shareOfLimit.share() * limit;
     }
     return loadFor(family, setup, ((LoadRule.Repetitions) rule).repetitions(), tempo, limit);
   }
@@ -306,9 +313,9 @@ public final class Analyser {
     int n = musculature.size();
     double[] external = new double[Coordinate.ALL];
     double[] residual = new double[Coordinate.ALL];
-    for (Coordinate c : Coordinate.values()) {
-      external[c.ordinal()] = equilibrium.externalNm(c, working);
-      residual[c.ordinal()] = sharing.residualNm(c);
+    for (Coordinate coordinate : Coordinate.values()) {
+      external[coordinate.ordinal()] = equilibrium.externalNm(coordinate, working);
+      residual[coordinate.ordinal()] = sharing.residualNm(coordinate);
     }
     double[] activation = new double[n];
     double[] length = new double[n];

@@ -58,12 +58,12 @@ public record Analysis(
   public double lengthChangeM(int muscle, Coordinate joint, Predicate<AnalysisPoint> counts) {
     double sum = 0;
     for (int k = 1; k < points.size(); k++) {
-      AnalysisPoint p = points.get(k);
-      if (counts.test(p)) {
+      AnalysisPoint point = points.get(k);
+      if (counts.test(point)) {
         sum +=
             Math.abs(
-                p.momentArmM()[muscle][joint.ordinal()]
-                    * (p.posture().angle(joint) - points.get(k - 1).posture().angle(joint)));
+                point.momentArmM()[muscle][joint.ordinal()]
+                    * (point.posture().angle(joint) - points.get(k - 1).posture().angle(joint)));
       }
     }
     return sum;

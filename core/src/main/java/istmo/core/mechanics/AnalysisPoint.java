@@ -40,8 +40,8 @@ public record AnalysisPoint(
   }
 
   /** Moment that muscles, passive tissue and unsettled contacts supply about a coordinate, N m. */
-  public double suppliedNm(Coordinate c) {
-    return -externalNm[c.ordinal()];
+  public double suppliedNm(Coordinate coordinate) {
+    return -externalNm[coordinate.ordinal()];
   }
 
   /** Greatest moment left unbalanced about any coordinate, N m. */

@@ -89,12 +89,12 @@ public final class Equilibrium {
   public void set(Posture posture) {
     musculature.at(posture.angles());
     rows = 0;
-    for (Coordinate c : Coordinate.values()) {
-      rowOf[c.ordinal()] = -1;
-      externalMoment(posture, c);
-      if (posture.carried().contains(c)) {
-        coordinate[rows] = c;
-        rowOf[c.ordinal()] = rows++;
+    for (Coordinate axis : Coordinate.values()) {
+      rowOf[axis.ordinal()] = -1;
+      externalMoment(posture, axis);
+      if (posture.carried().contains(axis)) {
+        coordinate[rows] = axis;
+        rowOf[axis.ordinal()] = rows++;
       }
     }
     List<FreeContact> contacts = posture.freeContacts();
@@ -105,21 +105,21 @@ public final class Equilibrium {
     columns = muscles + SOURCES + free;
     double spring = ABDOMINAL_SHARE * body.lumbarNm();
     for (int r = 0; r < rows; r++) {
-      Coordinate c = coordinate[r];
-      int j = c.ordinal();
+      Coordinate axis = coordinate[r];
+      int j = axis.ordinal();
       double rest = 0;
       for (int i = 0; i < muscles; i++) {
-        double arm = j < Coordinate.LEG ? musculature.arm(i, c) : 0;
+        double arm = j < Coordinate.LEG ? musculature.arm(i, axis) : 0;
         a[r][i] = arm * musculature.activeForceN(i);
         rest += arm * musculature.passiveForceN(i);
       }
       passive[j] = rest;
-      a[r][muscles] = c == Coordinate.LUMBAR_FLEXION ? -body.lumbarNm() : 0;
-      a[r][muscles + 1] = c == Coordinate.LUMBAR_FLEXION ? spring : 0;
+      a[r][muscles] = axis == Coordinate.LUMBAR_FLEXION ? -body.lumbarNm() : 0;
+      a[r][muscles + 1] = axis == Coordinate.LUMBAR_FLEXION ? spring : 0;
       System.arraycopy(a[r], 0, rested[r], 0, muscles + 2);
-      a[r][muscles + 2] = c == Coordinate.HIP_INTERNAL_ROTATION ? 1 : 0;
+      a[r][muscles + 2] = axis == Coordinate.HIP_INTERNAL_ROTATION ? 1 : 0;
       for (int f = 0; f < free; f++) {
-        a[r][muscles + SOURCES + f] = freeMoment(posture, contacts.get(f), c);
+        a[r][muscles + SOURCES + f] = freeMoment(posture, contacts.get(f), axis);
       }
       b0[r] = -external0[j] - rest;
       b1[r] = -external1[j];
@@ -133,10 +133,10 @@ public final class Equilibrium {
     rotationReserveNm = ROTATION_RESERVE_NM + LIGAMENTS_NM * Math.max(0, Math.min(1, tight));
     weight[muscles + 2] = rotationReserveNm / NM_PER_M2;
     for (int f = 0; f < free; f++) {
-      FreeContact c = contacts.get(f);
-      freeBound[f] = c.bound();
-      freeBoundPerKg[f] = c.boundPerKg();
-      freeOneSided[f] = c.oneSided();
+      FreeContact contact = contacts.get(f);
+      freeBound[f] = contact.bound();
+      freeBoundPerKg[f] = contact.boundPerKg();
+      freeOneSided[f] = contact.oneSided();
       weight[muscles + SOURCES + f] = 0;
     }
   }
@@ -147,8 +147,8 @@ public final class Equilibrium {
   }
 
   /** Whether muscles have to hold this coordinate at the posture that is set. */
-  boolean carries(Coordinate c) {
-    return rowOf[c.ordinal()] >= 0;
+  boolean carries(Coordinate coordinate) {
+    return rowOf[coordinate.ordinal()] >= 0;
   }
 
   /** Makes the back stronger or weaker by a factor until the next {@link #set} or {@link #tire}. */
@@ -171,46 +171,50 @@ public final class Equilibrium {
     }
   }
 
-  private void externalMoment(Posture posture, Coordinate c) {
+  private void externalMoment(Posture posture, Coordinate coordinate) {
     double t0 = 0;
     double t1 = 0;
-    Vec3 axis = posture.axes()[c.ordinal()];
-    Vec3 joint = joint(posture, c);
+    Vec3 axis = posture.axes()[coordinate.ordinal()];
+    Vec3 joint = joint(posture, coordinate);
     for (Load load : posture.loads()) {
-      if (!acts(load.on(), c)) {
+      if (!acts(load.on(), coordinate)) {
         continue;
       }
       Vec3 r = load.at().minus(joint);
       t0 += axis.dot(r.cross(load.force()));
       t1 += axis.dot(r.cross(load.forcePerKg()).plus(load.couplePerKg()));
     }
-    external0[c.ordinal()] = t0;
-    external1[c.ordinal()] = t1;
+    external0[coordinate.ordinal()] = t0;
+    external1[coordinate.ordinal()] = t1;
   }
 
-  private static double freeMoment(Posture posture, FreeContact contact, Coordinate c) {
+  private static double freeMoment(Posture posture, FreeContact contact, Coordinate coordinate) {
     Load.@Nullable Segment on = contact.on();
     if (on == null) {
-      return contact.joint() == c ? contact.sign() : 0;
+      return contact.joint() == coordinate ? contact.sign() : 0;
     }
-    if (!acts(on, c)) {
+    if (!acts(on, coordinate)) {
       return 0;
     }
-    return posture.axes()[c.ordinal()].dot(
-        contact.at().minus(joint(posture, c)).cross(contact.direction()).plus(contact.couple()));
+    return posture.axes()[coordinate.ordinal()].dot(
+        contact
+            .at()
+            .minus(joint(posture, coordinate))
+            .cross(contact.direction())
+            .plus(contact.couple()));
   }
 
-  private static Vec3 joint(Posture p, Coordinate c) {
-    return switch (c) {
-      case HIP_FLEXION, HIP_ABDUCTION, HIP_INTERNAL_ROTATION -> p.points().hip();
-      case KNEE_FLEXION -> p.points().knee();
-      case ANKLE_DORSIFLEXION -> p.points().ankle();
-      case LUMBAR_FLEXION -> p.points().l5();
+  private static Vec3 joint(Posture posture, Coordinate coordinate) {
+    return switch (coordinate) {
+      case HIP_FLEXION, HIP_ABDUCTION, HIP_INTERNAL_ROTATION -> posture.points().hip();
+      case KNEE_FLEXION -> posture.points().knee();
+      case ANKLE_DORSIFLEXION -> posture.points().ankle();
+      case LUMBAR_FLEXION -> posture.points().l5();
     };
   }
 
-  private static boolean acts(Load.Segment on, Coordinate c) {
-    return switch (c) {
+  private static boolean acts(Load.Segment on, Coordinate coordinate) {
+    return switch (coordinate) {
       case HIP_FLEXION, HIP_ABDUCTION, HIP_INTERNAL_ROTATION -> on != Load.Segment.UPPER;
       case KNEE_FLEXION -> on == Load.Segment.SHANK || on == Load.Segment.FOOT;
       case ANKLE_DORSIFLEXION -> on == Load.Segment.FOOT;
@@ -222,8 +226,8 @@ public final class Equilibrium {
    * Moment of external loads about a coordinate at load W, N m, in its positive direction; what
    * muscles and passive tissue supply is the opposite.
    */
-  public double externalNm(Coordinate c, double loadKg) {
-    return external0[c.ordinal()] + loadKg * external1[c.ordinal()];
+  public double externalNm(Coordinate coordinate, double loadKg) {
+    return external0[coordinate.ordinal()] + loadKg * external1[coordinate.ordinal()];
   }
 
   double freeBoundAt(int f, double loadKg) {

@@ -185,8 +185,8 @@ public final class LoadSharing {
    * Moment that is left unbalanced about a carried coordinate, N m; zero for one that is not
    * carried.
    */
-  public double residualNm(Coordinate c) {
-    int r = eq.rowOf[c.ordinal()];
+  public double residualNm(Coordinate coordinate) {
+    int r = eq.rowOf[coordinate.ordinal()];
     return r < 0 ? 0 : RHO * lam[r];
   }
 

@@ -100,26 +100,28 @@ public final class Musculature {
     double volume = body.volumeFactor();
     double size = body.lengthFactor();
     for (int i = 0; i < n; i++) {
-      Muscle m = muscles.get(i);
-      hipFlexionArm[i] = scaled(m.hipFlexion(), size);
-      abductionArm[i] = scaled(m.hipAbduction(), size);
-      rotationArm[i] = scaled(m.hipRotation(), size);
-      kneeArm[i] = scaled(m.kneeFlexion(), size);
-      ankleArm[i] = scaled(m.ankleDorsiflexion(), size);
-      double lopt = m.optimalFibreLengthM() * size;
-      pcsa[i] = m.volumeM3() * volume / lopt;
-      peakForce[i] = SPECIFIC_TENSION * pcsa[i] * m.forceFactor();
-      perMetre[i] = m.fibreShare() / (lopt * Math.cos(m.pennationRad()));
-      sinPennation[i] = Math.sin(m.pennationRad());
-      lengthAtZero[i] = m.lengthAtZero();
+      Muscle muscle = muscles.get(i);
+      hipFlexionArm[i] = scaled(muscle.hipFlexion(), size);
+      abductionArm[i] = scaled(muscle.hipAbduction(), size);
+      rotationArm[i] = scaled(muscle.hipRotation(), size);
+      kneeArm[i] = scaled(muscle.kneeFlexion(), size);
+      ankleArm[i] = scaled(muscle.ankleDorsiflexion(), size);
+      double lopt = muscle.optimalFibreLengthM() * size;
+      pcsa[i] = muscle.volumeM3() * volume / lopt;
+      peakForce[i] = SPECIFIC_TENSION * pcsa[i] * muscle.forceFactor();
+      perMetre[i] = muscle.fibreShare() / (lopt * Math.cos(muscle.pennationRad()));
+      sinPennation[i] = Math.sin(muscle.pennationRad());
+      lengthAtZero[i] = muscle.lengthAtZero();
       passiveStrain[i] =
           PASSIVE_STRAIN
-              * (m.group().equals("calves") ? body.dorsiflexionLimitRad() / USUAL_DORSIFLEXION : 1);
+              * (muscle.group().equals("calves")
+                  ? body.dorsiflexionLimitRad() / USUAL_DORSIFLEXION
+                  : 1);
     }
   }
 
   private static @Nullable MonotoneCurve scaled(Optional<MonotoneCurve> curve, double factor) {
-    return curve.map(c -> c.times(factor)).orElse(null);
+    return curve.map(monotoneCurve -> monotoneCurve.times(factor)).orElse(null);
   }
 
   /** Sets the state for joint angles in the order of {@link Coordinate}, rad. */
@@ -188,8 +190,8 @@ public final class Musculature {
    * Moment arm of muscle i about a leg coordinate, m; positive drives the coordinate in its
    * positive direction.
    */
-  public double arm(int i, Coordinate c) {
-    return arm[i][c.ordinal()];
+  public double arm(int i, Coordinate coordinate) {
+    return arm[i][coordinate.ordinal()];
   }
 
   /** Fibre length over optimal fibre length. */

@@ -28,8 +28,11 @@ public record RackHeights(double hooksM, double safetiesM) {
   private static final double STANDING = Math.toRadians(45);
 
   /** Heights for the repetition of an analysis; empty where no bar leaves hooks. */
-  public static Optional<RackHeights> of(Collection<String> needs, Analysis a) {
-    return of(needs, a.points().get(0).posture(), a.points().get(a.points().size() - 1).posture());
+  public static Optional<RackHeights> of(Collection<String> needs, Analysis analysis) {
+    return of(
+        needs,
+        analysis.points().get(0).posture(),
+        analysis.points().get(analysis.points().size() - 1).posture());
   }
 
   /**
@@ -51,10 +54,10 @@ public record RackHeights(double hooksM, double safetiesM) {
     return Optional.of(new RackHeights(high.get() - UNDER_STANDING_M, low.get() - UNDER_LOWEST_M));
   }
 
-  private static Optional<Double> barHeight(Posture p) {
-    return p.props().stream()
-        .filter(x -> x.kind().equals("bar"))
-        .map(x -> x.points().get(0))
+  private static Optional<Double> barHeight(Posture posture) {
+    return posture.props().stream()
+        .filter(prop -> prop.kind().equals("bar"))
+        .map(prop -> prop.points().get(0))
         .map(Vec3::y)
         .findFirst();
   }

@@ -98,9 +98,9 @@ public final class SetSimulation {
   }
 
   /** Takes the posture of point {@code k} of {@link #POINTS}. */
-  void set(int k, Posture p) {
-    posture[k] = p;
-    at[k].set(p);
+  void set(int k, Posture taken) {
+    posture[k] = taken;
+    at[k].set(taken);
     sharing[k].reset();
     for (int i = 0; i < musculature.size(); i++) {
       length[k][i] = musculature.length(i);
@@ -250,11 +250,14 @@ public final class SetSimulation {
     double work = 0;
     for (int k = 1; k < POINTS; k++) {
       double step = 0;
-      for (Coordinate c : Coordinate.values()) {
-        if (at[k].carries(c) && at[k - 1].carries(c)) {
-          double moment = 0.5 * (at[k].externalNm(c, loadKg) + at[k - 1].externalNm(c, loadKg));
-          double both = c == Coordinate.LUMBAR_FLEXION ? 1 : legs;
-          step += both * moment * (posture[k].angle(c) - posture[k - 1].angle(c));
+      for (Coordinate coordinate : Coordinate.values()) {
+        if (at[k].carries(coordinate) && at[k - 1].carries(coordinate)) {
+          double moment =
+              0.5
+                  * (at[k].externalNm(coordinate, loadKg)
+                      + at[k - 1].externalNm(coordinate, loadKg));
+          double both = coordinate == Coordinate.LUMBAR_FLEXION ? 1 : legs;
+          step += both * moment * (posture[k].angle(coordinate) - posture[k - 1].angle(coordinate));
         }
       }
       work += Math.abs(step);

@@ -45,7 +45,10 @@ public record Handle(String parameterId, Part part) {
    */
   public static List<Handle> among(List<SetupParameter> parameters, Handle... handles) {
     return Stream.concat(Stream.of(handles), FROM_ABOVE.stream())
-        .filter(h -> parameters.stream().anyMatch(p -> p.id().equals(h.parameterId())))
+        .filter(
+            handle ->
+                parameters.stream()
+                    .anyMatch(parameter -> parameter.id().equals(handle.parameterId())))
         .toList();
   }
 }

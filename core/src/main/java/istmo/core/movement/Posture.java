@@ -59,7 +59,7 @@ public record Posture(
   }
 
   /** Angle of a coordinate, rad, in its positive direction. */
-  public double angle(Coordinate c) {
-    return angles[c.ordinal()];
+  public double angle(Coordinate coordinate) {
+    return angles[coordinate.ordinal()];
   }
 }

@@ -278,7 +278,7 @@ public final class PostureBuilder {
   public PostureResult build(Set<Coordinate> carried) {
     Vec3 thighUp = hip.minus(knee).unit();
     Vec3 shankUp = knee.minus(ankle).unit();
-    double kneeFlexion = Math.acos(Math.max(-1, Math.min(1, thighUp.dot(shankUp))));
+    double kneeFlexion = thighUp.angleTo(shankUp);
     double dorsiflexion = Math.atan2(shankUp.dot(toeDirection), shankUp.dot(soleNormal));
     if (kneeFlexion > body.kneeFlexionLimitRad() + 1e-9) {
       return new Impossible(

@@ -90,8 +90,8 @@ public record Reach(Setup setup, List<String> changes) {
       Optional<Impossible> why) {
     List<String> changes = new ArrayList<>();
     yields
-        .filter(p -> reached.get(p) != wished.get(p))
-        .ifPresent(p -> changes.add(told(p, wished, reached, why)));
+        .filter(parameter -> reached.get(parameter) != wished.get(parameter))
+        .ifPresent(parameter -> changes.add(told(parameter, wished, reached, why)));
     changes.add(told(family.depth().orElseThrow(), wished, reached, why));
     return changes;
   }
@@ -120,7 +120,7 @@ public record Reach(Setup setup, List<String> changes) {
         low >= depth.allowed().min();
         low -= 2 * depth.step()) {
       Setup less = family.atDepth(setup, low);
-      Setup reached = yields.map(p -> raised(body, family, less, p)).orElse(less);
+      Setup reached = yields.map(parameter -> raised(body, family, less, parameter)).orElse(less);
       if (obstacle(body, family, reached).isEmpty()) {
         return Optional.of(deepest(body, family, reached, low + 2 * depth.step()));
       }
@@ -145,12 +145,12 @@ public record Reach(Setup setup, List<String> changes) {
   }
 
   private static String told(
-      SetupParameter p, Setup wished, Setup reached, Optional<Impossible> why) {
-    return p.label()
+      SetupParameter parameter, Setup wished, Setup reached, Optional<Impossible> why) {
+    return parameter.label()
         + " "
-        + p.words(reached.get(p))
+        + parameter.words(reached.get(parameter))
         + " instead of "
-        + p.words(wished.get(p))
+        + parameter.words(wished.get(parameter))
         + ". "
         + why.orElseThrow().reason();
   }

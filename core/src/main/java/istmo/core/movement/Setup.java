@@ -25,20 +25,23 @@ public final class Setup {
   public static Setup of(List<SetupParameter> parameters, Map<String, Double> changes) {
     Map<String, Double> values = new LinkedHashMap<>();
     List<InvalidInput.Fault> faults = new ArrayList<>();
-    for (SetupParameter p : parameters) {
-      Double change = changes.get(p.id());
-      double v = change == null ? p.usual() : change;
+    for (SetupParameter parameter : parameters) {
+      Double change = changes.get(parameter.id());
+      double v = change == null ? parameter.usual() : change;
       try {
-        p.allowed().check("setup." + p.id(), v);
-        if (!p.choices().isEmpty() && v != Math.rint(v)) {
+        parameter.allowed().check("setup." + parameter.id(), v);
+        if (!parameter.choices().isEmpty() && v != Math.rint(v)) {
           throw new InvalidInput(
-              "setup." + p.id(),
-              "is a choice: 0 to " + (p.choices().size() - 1) + " for " + p.choices());
+              "setup." + parameter.id(),
+              "is a choice: 0 to "
+                  + (parameter.choices().size() - 1)
+                  + " for "
+                  + parameter.choices());
         }
       } catch (InvalidInput e) {
         faults.addAll(e.faults());
       }
-      values.put(p.id(), v);
+      values.put(parameter.id(), v);
     }
     for (String id : changes.keySet()) {
       if (!values.containsKey(id)) {
@@ -54,17 +57,17 @@ public final class Setup {
   }
 
   /** The value in the parameter's own unit. */
-  public double get(SetupParameter p) {
-    Double v = values.get(p.id());
+  public double get(SetupParameter parameter) {
+    Double v = values.get(parameter.id());
     if (v == null) {
-      throw new IllegalArgumentException("this family has no parameter " + p.id());
+      throw new IllegalArgumentException("this family has no parameter " + parameter.id());
     }
     return v;
   }
 
   /** An angle parameter in rad. */
-  public double rad(SetupParameter p) {
-    return Math.toRadians(get(p));
+  public double rad(SetupParameter parameter) {
+    return Math.toRadians(get(parameter));
   }
 
   /** Values by parameter id, in the parameters' own units. */
@@ -73,9 +76,9 @@ public final class Setup {
   }
 
   /** This set-up with one value changed; the range is the caller's to keep. */
-  public Setup with(SetupParameter p, double value) {
+  public Setup with(SetupParameter parameter, double value) {
     Map<String, Double> changed = new LinkedHashMap<>(values);
-    changed.put(p.id(), p.allowed().check("setup." + p.id(), value));
+    changed.put(parameter.id(), parameter.allowed().check("setup." + parameter.id(), value));
     return new Setup(changed);
   }
 }

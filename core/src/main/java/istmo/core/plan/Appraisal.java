@@ -81,24 +81,24 @@ final class Appraisal {
   }
 
   /** Points against a set of this offer, whatever it brings. */
-  static int costOfSet(Offer o) {
+  static int costOfSet(Offer offer) {
     return SET
-        + (int) Math.round(SET_UNWORTHY * Math.max(0, Math.min(1, 1 - o.utility())))
-        + (o.whole() ? 0 : SET_IN_PART)
-        + (o.liking() < 0 ? SET_DISLIKED : o.liking() > 0 ? SET_LIKED : 0);
+        + (int) Math.round(SET_UNWORTHY * Math.max(0, Math.min(1, 1 - offer.utility())))
+        + (offer.whole() ? 0 : SET_IN_PART)
+        + (offer.liking() < 0 ? SET_DISLIKED : offer.liking() > 0 ? SET_LIKED : 0);
   }
 
   /** Sets up to which more cost nothing more. */
-  static int usualSets(Task task, Offer o) {
-    return Math.min(task.sets(o), o.usual().sets());
+  static int usualSets(Task task, Offer offer) {
+    return Math.min(task.sets(offer), offer.usual().sets());
   }
 
   /** Time of a session under a choice, s; never less than {@link Timing} gives for it. */
   static int seconds(Task task, int day, List<Offer> candidates, Choice choice) {
     int sum = fixedS(task, day);
-    for (Map.Entry<Integer, Integer> e : choice.sets().get(day).entrySet()) {
-      Offer o = candidates.get(e.getKey());
-      sum += onceS(task, day, o) + e.getValue() * perSetS(o);
+    for (Map.Entry<Integer, Integer> entry : choice.sets().get(day).entrySet()) {
+      Offer offer = candidates.get(entry.getKey());
+      sum += onceS(task, day, offer) + entry.getValue() * perSetS(offer);
     }
     for (int[] p : choice.pairs().get(day)) {
       sum -=
@@ -121,34 +121,35 @@ final class Appraisal {
                 Math.ceil(
                     task.offers().all().stream()
                         .filter(Appraisal::plates)
-                        .mapToDouble(o -> Timing.setUpS(o, false) - Timing.setUpS(o, true))
+                        .mapToDouble(
+                            offer -> Timing.setUpS(offer, false) - Timing.setUpS(offer, true))
                         .max()
                         .orElse(0))
             : 0;
     return pinned + first - (pinned == 0 && !frame.oneStation() ? Timing.WALK_S : 0);
   }
 
-  private static boolean plates(Offer o) {
-    return o.loadKind() == LoadKind.BAR || o.loadKind() == LoadKind.SLED;
+  private static boolean plates(Offer offer) {
+    return offer.loadKind() == LoadKind.BAR || offer.loadKind() == LoadKind.SLED;
   }
 
   /** Walk, set-up, lighter sets, less the rest that the last set does not need, s. */
-  static int onceS(Task task, int day, Offer o) {
+  static int onceS(Task task, int day, Offer offer) {
     boolean oneStation = task.frames().get(day).oneStation();
-    boolean again = oneStation && plates(o);
+    boolean again = oneStation && plates(offer);
     int walk = oneStation ? (task.pinned(day).isEmpty() ? 0 : Timing.WALK_S) : Timing.WALK_S;
     return walk
-        + (int) Math.ceil(Timing.setUpS(o, again))
-        + Timing.WARM_UP_S * o.role().warmUps()
-        - o.usual().restS();
+        + (int) Math.ceil(Timing.setUpS(offer, again))
+        + Timing.WARM_UP_S * offer.role().warmUps()
+        - offer.usual().restS();
   }
 
-  static int perSetS(Offer o) {
-    return (int) Math.ceil(o.usual().workS(0, o.oneLeg())) + o.usual().restS();
+  static int perSetS(Offer offer) {
+    return (int) Math.ceil(offer.usual().workS(0, offer.oneLeg())) + offer.usual().restS();
   }
 
-  static int hardHundredths(Item i, double share) {
-    return hundredths(i.prescription().hardSets() * share);
+  static int hardHundredths(Item item, double share) {
+    return hundredths(item.prescription().hardSets() * share);
   }
 
   /** Points against a choice. */
@@ -158,7 +159,7 @@ final class Appraisal {
     Map<String, Integer> week = new HashMap<>();
     List<Map<String, Integer>> byDay = new ArrayList<>();
     Map<Function, Integer> functions = new LinkedHashMap<>();
-    targets.functions().keySet().forEach(f -> functions.put(f, 0));
+    targets.functions().keySet().forEach(function -> functions.put(function, 0));
     Map<String, Integer> daysOfExercise = new HashMap<>();
     long points = 0;
     int backOfWeek = 0;
@@ -170,53 +171,54 @@ final class Appraisal {
       int thigh = 0;
       int calf = 0;
       int back = 0;
-      for (Item i : task.pinned(d)) {
-        Offer o = task.offers().get(i.candidateId());
-        for (Region r : Regions.standard().all()) {
-          effective.merge(r.id(), hardHundredths(i, o.share(r.id())), Integer::sum);
+      for (Item item : task.pinned(d)) {
+        Offer offer = task.offers().get(item.candidateId());
+        for (Region region : Regions.standard().all()) {
+          effective.merge(
+              region.id(), hardHundredths(item, offer.share(region.id())), Integer::sum);
         }
-        for (Function f : targets.functions().keySet()) {
+        for (Function function : targets.functions().keySet()) {
           functions.merge(
-              f,
-              Targets.trains(o, f, targets.least().keySet())
-                  ? hardHundredths(i, Coverage.functionShare(o, f, targets))
+              function,
+              Targets.trains(offer, function, targets.least().keySet())
+                  ? hardHundredths(item, Coverage.functionShare(offer, function, targets))
                   : 0,
               Integer::sum);
         }
-        all += i.prescription().sets();
-        thigh += o.trainsThigh() ? i.prescription().sets() : 0;
-        calf += o.role().isCalf() ? i.prescription().sets() : 0;
-        back += i.prescription().sets() * hundredths(o.back());
-        families.merge(o.familyId(), 1, Integer::sum);
-        exercises.add(o.exerciseId());
+        all += item.prescription().sets();
+        thigh += offer.trainsThigh() ? item.prescription().sets() : 0;
+        calf += offer.role().isCalf() ? item.prescription().sets() : 0;
+        back += item.prescription().sets() * hundredths(offer.back());
+        families.merge(offer.familyId(), 1, Integer::sum);
+        exercises.add(offer.exerciseId());
       }
-      for (Map.Entry<Integer, Integer> e : choice.sets().get(d).entrySet()) {
-        Offer o = candidates.get(e.getKey());
-        int sets = e.getValue();
-        for (Region r : Regions.standard().all()) {
-          effective.merge(r.id(), sets * hundredths(o.share(r.id())), Integer::sum);
+      for (Map.Entry<Integer, Integer> entry : choice.sets().get(d).entrySet()) {
+        Offer offer = candidates.get(entry.getKey());
+        int sets = entry.getValue();
+        for (Region region : Regions.standard().all()) {
+          effective.merge(region.id(), sets * hundredths(offer.share(region.id())), Integer::sum);
         }
-        for (Function f : targets.functions().keySet()) {
+        for (Function function : targets.functions().keySet()) {
           functions.merge(
-              f,
-              Targets.trains(o, f, targets.least().keySet())
-                  ? sets * hundredths(Coverage.functionShare(o, f, targets))
+              function,
+              Targets.trains(offer, function, targets.least().keySet())
+                  ? sets * hundredths(Coverage.functionShare(offer, function, targets))
                   : 0,
               Integer::sum);
         }
         all += sets;
-        thigh += o.trainsThigh() ? sets : 0;
-        calf += o.role().isCalf() ? sets : 0;
-        back += sets * hundredths(o.back());
-        families.merge(o.familyId(), 1, Integer::sum);
-        exercises.add(o.exerciseId());
+        thigh += offer.trainsThigh() ? sets : 0;
+        calf += offer.role().isCalf() ? sets : 0;
+        back += sets * hundredths(offer.back());
+        families.merge(offer.familyId(), 1, Integer::sum);
+        exercises.add(offer.exerciseId());
         points +=
             EXERCISE
-                + (long) sets * costOfSet(o)
-                + (long) SET_BEYOND * Math.max(0, sets - usualSets(task, o));
+                + (long) sets * costOfSet(offer)
+                + (long) SET_BEYOND * Math.max(0, sets - usualSets(task, offer));
       }
-      exercises.forEach(x -> daysOfExercise.merge(x, 1, Integer::sum));
-      effective.forEach((r, v) -> week.merge(r, v, Integer::sum));
+      exercises.forEach(text -> daysOfExercise.merge(text, 1, Integer::sum));
+      effective.forEach((region, v) -> week.merge(region, v, Integer::sum));
       byDay.add(effective);
       points +=
           families.values().stream().mapToLong(n -> (long) FAMILY_AGAIN * Math.max(0, n - 1)).sum();
@@ -227,28 +229,33 @@ final class Appraisal {
                       + Math.max(0, calf - Coverage.MOST_CALF_SETS));
       points += (long) BACK * Math.max(0, back - hundredths(Coverage.MOST_BACK));
       backOfWeek += back;
-      for (String r : targets.asked()) {
+      for (String region : targets.asked()) {
         points +=
             (long) TOO_MANY_A_DAY
-                * Math.max(0, effective.getOrDefault(r, 0) - hundredths(targets.mostADay()));
+                * Math.max(0, effective.getOrDefault(region, 0) - hundredths(targets.mostADay()));
       }
     }
-    for (String r : targets.asked()) {
+    for (String region : targets.asked()) {
       points +=
           (long) SHORT
-              * Required.entry(targets.weight(), r)
+              * Required.entry(targets.weight(), region)
               * Math.max(
-                  0, hundredths(Required.entry(targets.least(), r)) - week.getOrDefault(r, 0));
+                  0,
+                  hundredths(Required.entry(targets.least(), region))
+                      - week.getOrDefault(region, 0));
     }
-    for (Region r : Regions.standard().all()) {
+    for (Region region : Regions.standard().all()) {
       points +=
-          (long) TOO_MANY * Math.max(0, week.getOrDefault(r.id(), 0) - hundredths(targets.most()));
+          (long) TOO_MANY
+              * Math.max(0, week.getOrDefault(region.id(), 0) - hundredths(targets.most()));
     }
-    for (Map.Entry<Function, Integer> f : functions.entrySet()) {
+    for (Map.Entry<Function, Integer> entry : functions.entrySet()) {
       points +=
           (long) FUNCTION_SHORT
               * Math.max(
-                  0, hundredths(Required.entry(targets.functions(), f.getKey())) - f.getValue());
+                  0,
+                  hundredths(Required.entry(targets.functions(), entry.getKey()))
+                      - entry.getValue());
     }
     if (targets.balance()) {
       long front = group(week, "quads");
@@ -256,8 +263,8 @@ final class Appraisal {
       points +=
           BALANCE_SHORT * Math.max(0, Math.max(balanceLack(front, back), balanceLack(back, front)));
     }
-    for (String r : task.groups().values()) {
-      long trained = byDay.stream().filter(m -> m.getOrDefault(r, 0) >= TRAINED).count();
+    for (String region : task.groups().values()) {
+      long trained = byDay.stream().filter(m -> m.getOrDefault(region, 0) >= TRAINED).count();
       points += DAY_SHORT * Math.max(0, task.timesAWeek() - trained);
     }
     points += (long) BACK * Math.max(0, backOfWeek - hundredths(Coverage.MOST_BACK_A_WEEK));
@@ -289,11 +296,13 @@ final class Appraisal {
   static final int REGIONS_OF_A_SIDE = 4;
 
   static List<Region> side(String group) {
-    return Regions.standard().all().stream().filter(r -> r.group().equals(group)).toList();
+    return Regions.standard().all().stream()
+        .filter(region -> region.group().equals(group))
+        .toList();
   }
 
   private static long group(Map<String, Integer> week, String group) {
-    return side(group).stream().mapToLong(r -> week.getOrDefault(r.id(), 0)).sum();
+    return side(group).stream().mapToLong(region -> week.getOrDefault(region.id(), 0)).sum();
   }
 
   static Choice nothing(int days) {

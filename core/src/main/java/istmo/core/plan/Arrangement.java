@@ -35,26 +35,26 @@ public final class Arrangement {
     List<Bout> sorted = new ArrayList<>(bouts.stream().map(this::inside).toList());
     sorted.sort(
         Comparator.<Bout, Role>comparing(this::role)
-            .thenComparing(b -> -worth(b))
-            .thenComparing(b -> b.items().get(0).candidateId()));
+            .thenComparing(bout -> -worth(bout))
+            .thenComparing(bout -> bout.items().get(0).candidateId()));
     if (soreKnee) {
       sorted.stream()
           .filter(this::easesTheKnee)
           .findFirst()
           .ifPresent(
-              b -> {
-                sorted.remove(b);
-                sorted.add(0, b);
+              bout -> {
+                sorted.remove(bout);
+                sorted.add(0, bout);
               });
     }
     return List.copyOf(sorted);
   }
 
   /** Why a bout stands where it does, in the order of {@link #of}. */
-  public String reason(Bout b) {
-    return soreKnee && easesTheKnee(b)
+  public String reason(Bout bout) {
+    return soreKnee && easesTheKnee(bout)
         ? "light and smooth for the sore knee: first, if it is kept light"
-        : role(b).reason();
+        : role(bout).reason();
   }
 
   /**
@@ -83,51 +83,52 @@ public final class Arrangement {
     return remarks;
   }
 
-  private Bout inside(Bout b) {
+  private Bout inside(Bout bout) {
     return new Bout(
-        b.items().stream().sorted(Comparator.<Item, Role>comparing(this::role)).toList());
+        bout.items().stream().sorted(Comparator.<Item, Role>comparing(this::role)).toList());
   }
 
-  private boolean easesTheKnee(Bout b) {
-    return b.items().stream()
+  private boolean easesTheKnee(Bout bout) {
+    return bout.items().stream()
         .allMatch(
-            i ->
+            item ->
                 offers
-                    .find(i.candidateId())
+                    .find(item.candidateId())
                     .filter(
-                        o ->
-                            o.role() == Role.SINGLE
-                                && o.functions().contains(Function.KNEE_FLEXION)
-                                && !o.troubles().contains(PainFlag.KNEE))
+                        offer ->
+                            offer.role() == Role.SINGLE
+                                && offer.functions().contains(Function.KNEE_FLEXION)
+                                && !offer.troubles().contains(PainFlag.KNEE))
                     .isPresent());
   }
 
-  private Role role(Bout b) {
-    return b.items().stream().map(this::role).min(Comparator.naturalOrder()).orElseThrow();
+  private Role role(Bout bout) {
+    return bout.items().stream().map(this::role).min(Comparator.naturalOrder()).orElseThrow();
   }
 
-  private Role role(Item i) {
-    return offers.find(i.candidateId()).map(Offer::role).orElse(Role.SINGLE);
+  private Role role(Item item) {
+    return offers.find(item.candidateId()).map(Offer::role).orElse(Role.SINGLE);
   }
 
-  private double worth(Bout b) {
-    return b.items().stream()
+  private double worth(Bout bout) {
+    return bout.items().stream()
         .mapToDouble(
-            i ->
+            item ->
                 offers
-                    .find(i.candidateId())
+                    .find(item.candidateId())
                     .map(
-                        o ->
+                        offer ->
                             aim.weights().entrySet().stream()
-                                .mapToDouble(a -> a.getValue() * o.share(a.getKey()))
+                                .mapToDouble(
+                                    entry -> entry.getValue() * offer.share(entry.getKey()))
                                 .sum())
                     .orElse(0.0))
         .max()
         .orElse(0);
   }
 
-  private String name(Bout b) {
-    Optional<Offer> o = offers.find(b.items().get(0).candidateId());
-    return o.map(Offer::name).orElse(b.items().get(0).candidateId());
+  private String name(Bout bout) {
+    Optional<Offer> found = offers.find(bout.items().get(0).candidateId());
+    return found.map(Offer::name).orElse(bout.items().get(0).candidateId());
   }
 }

@@ -73,14 +73,14 @@ public record Block(List<Step> weeks) {
   /** A block of so many weeks for a training age. */
   public static Block of(int weeks, Optional<TrainingAge> age) {
     WEEKS.check("weeks", weeks);
-    TrainingAge a = age.orElse(TrainingAge.MONTHS);
+    TrainingAge trainingAge = age.orElse(TrainingAge.MONTHS);
     double rise =
-        switch (a) {
+        switch (trainingAge) {
           case WEEKS -> 0.025;
           case MONTHS -> 0.015;
           case YEARS -> 0.0075;
         };
-    int middle = weeks >= LONG && a != TrainingAge.WEEKS ? (weeks + 1) / 2 : -1;
+    int middle = weeks >= LONG && trainingAge != TrainingAge.WEEKS ? (weeks + 1) / 2 : -1;
     List<Step> steps = new ArrayList<>();
     int building = 0;
     int toBuild = weeks - 1 - (middle > 0 ? 1 : 0);
@@ -107,9 +107,11 @@ public record Block(List<Step> weeks) {
       }
       double way = toBuild < 2 ? 1 : building / (toBuild - 1.0);
       int added =
-          a == TrainingAge.WEEKS
+          trainingAge == TrainingAge.WEEKS
               ? 0
-              : way >= 0.99 && a == TrainingAge.YEARS && toBuild > 3 ? 2 : way >= 0.5 ? 1 : 0;
+              : way >= 0.99 && trainingAge == TrainingAge.YEARS && toBuild > 3
+                  ? 2
+                  : way >= 0.5 ? 1 : 0;
       double reserve = way < 0.25 ? 1 : way < 0.75 ? 0 : -1;
       building++;
       steps.add(
@@ -117,7 +119,7 @@ public record Block(List<Step> weeks) {
               w,
               Kind.BUILD,
               added,
-              a == TrainingAge.WEEKS ? Math.max(0, reserve) : reserve,
+              trainingAge == TrainingAge.WEEKS ? Math.max(0, reserve) : reserve,
               load,
               String.format(
                   Locale.ROOT,
@@ -129,7 +131,7 @@ public record Block(List<Step> weeks) {
                           : added + " sets more of what serves the aim",
                   reserve > 0
                       ? "one repetition more in reserve"
-                      : reserve < 0 && a != TrainingAge.WEEKS
+                      : reserve < 0 && trainingAge != TrainingAge.WEEKS
                           ? "one repetition less in reserve"
                           : "reserve as planned")));
     }
@@ -145,38 +147,43 @@ public record Block(List<Step> weeks) {
     return new Week(
         week.days().stream()
             .map(
-                d ->
+                day ->
                     new Day(
-                        d.weekday(),
-                        d.minutes(),
-                        d.oneStation(),
-                        d.bouts().stream()
+                        day.weekday(),
+                        day.minutes(),
+                        day.oneStation(),
+                        day.bouts().stream()
                             .map(
-                                b ->
+                                bout ->
                                     new Bout(
-                                        b.items().stream()
-                                            .map(i -> applied(i, step, serves, age))
+                                        bout.items().stream()
+                                            .map(item -> applied(item, step, serves, age))
                                             .toList()))
                             .toList()))
             .toList());
   }
 
   private static Item applied(
-      Item i, Step step, Predicate<String> serves, Optional<TrainingAge> age) {
-    Prescription p = i.prescription();
+      Item item, Step step, Predicate<String> serves, Optional<TrainingAge> age) {
+    Prescription prescription = item.prescription();
     boolean easier = step.kind() != Kind.BUILD;
-    int most = Math.max(p.sets(), Prescriber.mostSets(age, false));
+    int most = Math.max(prescription.sets(), Prescriber.mostSets(age, false));
     int sets =
         easier
-            ? Math.max(1, (p.sets() + 1) / 2)
-            : serves.test(i.candidateId()) ? Math.min(most, p.sets() + step.addedSets()) : p.sets();
-    double reserve = Prescription.RESERVE.nearest(p.reserve() + step.addedReserve());
-    Scheme scheme = easier && p.scheme() != Scheme.PAUSES ? Scheme.STRAIGHT : p.scheme();
+            ? Math.max(1, (prescription.sets() + 1) / 2)
+            : serves.test(item.candidateId())
+                ? Math.min(most, prescription.sets() + step.addedSets())
+                : prescription.sets();
+    double reserve = Prescription.RESERVE.nearest(prescription.reserve() + step.addedReserve());
+    Scheme scheme =
+        easier && prescription.scheme() != Scheme.PAUSES ? Scheme.STRAIGHT : prescription.scheme();
     return new Item(
-        i.id(),
-        i.candidateId(),
-        p.in(scheme).with(sets, p.repetitionsLow(), p.repetitionsHigh(), reserve),
-        i.pinned());
+        item.id(),
+        item.candidateId(),
+        prescription
+            .in(scheme)
+            .with(sets, prescription.repetitionsLow(), prescription.repetitionsHigh(), reserve),
+        item.pinned());
   }
 
   /** What changes after weeks without training (common practice; a lay-off begins anew). */

@@ -94,11 +94,11 @@ public final class Composer {
       for (int c = 0; c < candidates.size(); c++) {
         byId.put(candidates.get(c).candidateId(), c);
       }
-      for (Planned.Bout b : week.days().get(d).bouts()) {
+      for (Planned.Bout bout : week.days().get(d).bouts()) {
         List<Integer> members = new ArrayList<>();
-        for (Item i : b.items()) {
-          Integer c = byId.get(i.candidateId());
-          if (!pinned.contains(i.id()) && c != null) {
+        for (Item item : bout.items()) {
+          Integer c = byId.get(item.candidateId());
+          if (!pinned.contains(item.id()) && c != null) {
             there
                 .sets()
                 .get(d)
@@ -106,7 +106,7 @@ public final class Composer {
                     c,
                     Math.max(
                         Task.LEAST_SETS,
-                        Math.min(task.sets(candidates.get(c)), i.prescription().sets())));
+                        Math.min(task.sets(candidates.get(c)), item.prescription().sets())));
             members.add(c);
           }
         }
@@ -195,7 +195,10 @@ public final class Composer {
     List<Answer.OfDay> answer = new ArrayList<>();
     for (int d = 0; d < days; d++) {
       Map<String, Integer> own = new LinkedHashMap<>();
-      choice.sets().get(d).forEach((c, n) -> own.put(candidates.get(c).candidateId(), n));
+      choice
+          .sets()
+          .get(d)
+          .forEach((first, second) -> own.put(candidates.get(first).candidateId(), second));
       answer.add(
           new Answer.OfDay(
               own,
@@ -218,11 +221,11 @@ public final class Composer {
     for (int d = 0; d < days; d++) {
       Planned.Day frame = task.frames().get(d);
       Set<Set<String>> stations = new HashSet<>();
-      task.pinned(d).forEach(i -> stations.add(task.offers().get(i.candidateId()).station()));
+      task.pinned(d).forEach(item -> stations.add(task.offers().get(item.candidateId()).station()));
       choice.sets().get(d).keySet().forEach(c -> stations.add(candidates.get(c).station()));
       boolean oneStation =
           !frame.oneStation()
-              || stations.stream().anyMatch(s -> stations.stream().allMatch(s::containsAll))
+              || stations.stream().anyMatch(texts -> stations.stream().allMatch(texts::containsAll))
               || stations.isEmpty();
       if (!oneStation || Appraisal.seconds(task, d, candidates, choice) > 60 * frame.minutes()) {
         return false;

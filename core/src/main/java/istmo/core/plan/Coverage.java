@@ -78,7 +78,7 @@ public record Coverage(
   public static Coverage of(Week week, Offers offers, Targets targets) {
     Map<String, Double> sets = new LinkedHashMap<>();
     Map<Function, Double> functions = new EnumMap<>(Function.class);
-    targets.functions().keySet().forEach(f -> functions.put(f, 0.0));
+    targets.functions().keySet().forEach(function -> functions.put(function, 0.0));
     List<OfDay> days = new ArrayList<>();
     for (Day day : week.days()) {
       Map<String, Double> effective = new LinkedHashMap<>();
@@ -86,22 +86,25 @@ public record Coverage(
       int calf = 0;
       int all = 0;
       double back = 0;
-      for (Item i : day.items()) {
-        if (offers.find(i.candidateId()).isEmpty()) {
+      for (Item item : day.items()) {
+        if (offers.find(item.candidateId()).isEmpty()) {
           continue;
         }
-        Offer o = offers.get(i.candidateId());
-        double hard = i.prescription().hardSets();
-        for (Region r : Regions.standard().all()) {
-          effective.merge(r.id(), hard * o.share(r.id()), Double::sum);
+        Offer offer = offers.get(item.candidateId());
+        double hard = item.prescription().hardSets();
+        for (Region region : Regions.standard().all()) {
+          effective.merge(region.id(), hard * offer.share(region.id()), Double::sum);
         }
         targets.functions().keySet().stream()
-            .filter(f -> Targets.trains(o, f, targets.least().keySet()))
-            .forEach(f -> functions.merge(f, hard * functionShare(o, f, targets), Double::sum));
-        all += i.prescription().sets();
-        thigh += o.trainsThigh() ? i.prescription().sets() : 0;
-        calf += o.role().isCalf() ? i.prescription().sets() : 0;
-        back += i.prescription().sets() * o.back();
+            .filter(function -> Targets.trains(offer, function, targets.least().keySet()))
+            .forEach(
+                function ->
+                    functions.merge(
+                        function, hard * functionShare(offer, function, targets), Double::sum));
+        all += item.prescription().sets();
+        thigh += offer.trainsThigh() ? item.prescription().sets() : 0;
+        calf += offer.role().isCalf() ? item.prescription().sets() : 0;
+        back += item.prescription().sets() * offer.back();
       }
       effective.forEach((id, v) -> sets.merge(id, v, Double::sum));
       days.add(new OfDay(all, thigh, calf, back, effective));
@@ -118,18 +121,18 @@ public record Coverage(
   }
 
   /** Best share among the aimed regions that a function serves. */
-  static double functionShare(Offer o, Function f, Targets targets) {
-    return f.regions().stream()
+  static double functionShare(Offer offer, Function function, Targets targets) {
+    return function.regions().stream()
         .filter(targets.least()::containsKey)
-        .mapToDouble(o::share)
+        .mapToDouble(offer::share)
         .max()
         .orElse(0);
   }
 
   static double mean(Map<String, Double> sets, String group) {
     return Regions.standard().all().stream()
-        .filter(r -> r.group().equals(group))
-        .mapToDouble(r -> sets.getOrDefault(r.id(), 0.0))
+        .filter(region -> region.group().equals(group))
+        .mapToDouble(region -> sets.getOrDefault(region.id(), 0.0))
         .average()
         .orElse(0);
   }
@@ -156,16 +159,16 @@ public record Coverage(
       }
     }
     functions.forEach(
-        (f, has) -> {
-          if (has < Required.entry(targets.functions(), f) - TOLERANCE) {
+        (function, has) -> {
+          if (has < Required.entry(targets.functions(), function) - TOLERANCE) {
             list.add(
                 String.format(
                     Locale.ROOT,
                     "%s: %.1f of %.0f sets. It takes %s.",
-                    capital(f.label()),
+                    capital(function.label()),
                     has,
-                    targets.functions().get(f),
-                    f.examples()));
+                    targets.functions().get(function),
+                    function.examples()));
           }
         });
     if (targets.balance()
@@ -179,14 +182,14 @@ public record Coverage(
               front < back ? "back" : "front",
               Math.max(front, back)));
     }
-    for (Region r : Regions.standard().all()) {
-      if (sets.getOrDefault(r.id(), 0.0) > targets.most() + TOLERANCE) {
+    for (Region region : Regions.standard().all()) {
+      if (sets.getOrDefault(region.id(), 0.0) > targets.most() + TOLERANCE) {
         list.add(
             String.format(
                 Locale.ROOT,
                 "%s: %.1f sets a week, more than about %.0f are hardly worth it.",
-                capital(r.coachName()),
-                sets.get(r.id()),
+                capital(region.coachName()),
+                sets.get(region.id()),
                 targets.most()));
       }
     }
@@ -224,26 +227,26 @@ public record Coverage(
       int session = d + 1;
       Regions.standard().all().stream()
           .filter(
-              r ->
-                  day.effective().getOrDefault(r.id(), 0.0) > targets.mostADay() + TOLERANCE
-                      && targets.least().containsKey(r.id()))
+              region ->
+                  day.effective().getOrDefault(region.id(), 0.0) > targets.mostADay() + TOLERANCE
+                      && targets.least().containsKey(region.id()))
           .findFirst()
           .ifPresent(
-              r ->
+              region ->
                   list.add(
                       String.format(
                           Locale.ROOT,
                           "Session %d gives the %s %.1f sets at once; beyond about %.0f little is"
                               + " added.",
                           session,
-                          r.coachName(),
-                          day.effective().get(r.id()),
+                          region.coachName(),
+                          day.effective().get(region.id()),
                           targets.mostADay())));
     }
     return List.copyOf(list);
   }
 
-  static String capital(String s) {
-    return Character.toUpperCase(s.charAt(0)) + s.substring(1);
+  static String capital(String text) {
+    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
   }
 }

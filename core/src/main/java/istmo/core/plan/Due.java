@@ -34,8 +34,8 @@ public record Due(int session, LocalDate on, OptionalInt step) {
       OptionalInt blockWeeks,
       LocalDate from) {
     Optional<LocalDate> first =
-        startsOn.map(d -> d.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)));
-    LocalDate earliest = first.filter(d -> d.isAfter(from)).orElse(from);
+        startsOn.map(day -> day.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)));
+    LocalDate earliest = first.filter(day -> day.isAfter(from)).orElse(from);
     return IntStream.range(0, weekdays.size())
         .mapToObj(
             session -> {
@@ -43,7 +43,7 @@ public record Due(int session, LocalDate on, OptionalInt step) {
                   earliest.with(TemporalAdjusters.nextOrSame(DayOfWeek.of(weekdays.get(session))));
               return new Due(session, on, step(first, blockWeeks, on));
             })
-        .filter(d -> d.step().isEmpty() || d.step().getAsInt() <= blockWeeks.getAsInt())
+        .filter(due -> due.step().isEmpty() || due.step().getAsInt() <= blockWeeks.getAsInt())
         .min(Comparator.comparing(Due::on).thenComparing(Due::session));
   }
 

@@ -68,31 +68,31 @@ public record Flow(List<Step> steps) {
     for (int b = 0; b < bouts.size(); b++) {
       List<Exercise> bout = bouts.get(b);
       for (int k = 0; k < bout.size(); k++) {
-        Exercise x = bout.get(k);
-        if (k > 0 && bout.get(k - 1).offer().exerciseId().equals(x.offer().exerciseId())) {
+        Exercise exercise = bout.get(k);
+        if (k > 0 && bout.get(k - 1).offer().exerciseId().equals(exercise.offer().exerciseId())) {
           continue; // another set-up of the same exercise: it is warm
         }
-        List<WorkingLoad.WarmUp> warmUps = x.load().warmUps();
+        List<WorkingLoad.WarmUp> warmUps = exercise.load().warmUps();
         Optional<Loading> before = Optional.empty();
         for (int w = 0; w < warmUps.size(); w++) {
-          WorkingLoad.WarmUp u = warmUps.get(w);
-          List<Double> on = before.map(u.load()::addedTo).orElse(u.load().perSide());
+          WorkingLoad.WarmUp warmUp = warmUps.get(w);
+          List<Double> on = before.map(warmUp.load()::addedTo).orElse(warmUp.load().perSide());
           steps.add(
               new Step(
                   key(b, 0, k, w, 0),
-                  x.id(),
+                  exercise.id(),
                   Kind.WARM_UP,
                   w + 1,
                   Side.NONE,
-                  u.repetitions(),
-                  u.repetitions(),
+                  warmUp.repetitions(),
+                  warmUp.repetitions(),
                   false,
-                  Optional.of(u.load()),
+                  Optional.of(warmUp.load()),
                   on,
                   0,
                   0,
                   w == 0 ? "light: check depth and set-up" : ""));
-          before = Optional.of(u.load());
+          before = Optional.of(warmUp.load());
         }
       }
       rounds(steps, b, bout, weaker);
@@ -101,39 +101,45 @@ public record Flow(List<Step> steps) {
   }
 
   private static void rounds(List<Step> steps, int bAt, List<Exercise> bout, Side weaker) {
-    int rounds = bout.stream().mapToInt(x -> x.prescription().sets()).max().orElse(0);
+    int rounds = bout.stream().mapToInt(exercise -> exercise.prescription().sets()).max().orElse(0);
     for (int set = 0; set < rounds; set++) {
       Exercise before = null;
       for (int k = 0; k < bout.size(); k++) {
-        Exercise x = bout.get(k);
-        if (set >= x.prescription().sets()) {
+        Exercise exercise = bout.get(k);
+        if (set >= exercise.prescription().sets()) {
           continue;
         }
         int at = set;
         int position = k;
         double wait =
             before != null
-                ? Timing.turnS(before.offer(), x.offer())
+                ? Timing.turnS(before.offer(), exercise.offer())
                 : set > 0 && bout.size() > 1 ? Timing.LEAST_WAIT_S : 0;
-        set(steps, part -> key(bAt, 1, at, position, part), x, set, weaker, wait);
-        before = x;
+        set(steps, part -> key(bAt, 1, at, position, part), exercise, set, weaker, wait);
+        before = exercise;
       }
     }
   }
 
   private static void set(
-      List<Step> steps, IntFunction<String> key, Exercise x, int set, Side weaker, double waitS) {
-    boolean oneLeg = x.offer().oneLeg();
+      List<Step> steps,
+      IntFunction<String> key,
+      Exercise exercise,
+      int set,
+      Side weaker,
+      double waitS) {
+    boolean oneLeg = exercise.offer().oneLeg();
     Side first = weaker == Side.NONE ? Side.LEFT : weaker;
     List<Side> sides =
         oneLeg ? List.of(first, first == Side.LEFT ? Side.RIGHT : Side.LEFT) : List.of(Side.NONE);
-    List<WorkingLoad.SetLine> lines = linesOf(x, set);
+    List<WorkingLoad.SetLine> lines = linesOf(exercise, set);
     int part = 0;
     for (int k = 0; k < sides.size(); k++) {
       WorkingLoad.SetLine line = lines.get(0);
       Optional<Loading> warm =
-          set == 0 && !x.load().warmUps().isEmpty()
-              ? Optional.of(x.load().warmUps().get(x.load().warmUps().size() - 1).load())
+          set == 0 && !exercise.load().warmUps().isEmpty()
+              ? Optional.of(
+                  exercise.load().warmUps().get(exercise.load().warmUps().size() - 1).load())
               : Optional.empty();
       List<Double> putOn =
           k > 0
@@ -146,7 +152,7 @@ public record Flow(List<Step> steps) {
       steps.add(
           new Step(
               key.apply(part++),
-              x.id(),
+              exercise.id(),
               Kind.WORK,
               set + 1,
               sides.get(k),
@@ -155,14 +161,14 @@ public record Flow(List<Step> steps) {
               k > 0,
               line.load(),
               putOn,
-              k > 0 ? x.prescription().sideRestS() : waitS,
-              k > 0 || set == 0 ? 0 : x.prescription().restS(),
+              k > 0 ? exercise.prescription().sideRestS() : waitS,
+              k > 0 || set == 0 ? 0 : exercise.prescription().restS(),
               note));
       for (WorkingLoad.SetLine drop : lines.subList(1, lines.size())) {
         steps.add(
             new Step(
                 key.apply(part++),
-                x.id(),
+                exercise.id(),
                 Kind.DROP,
                 drop.drop(),
                 sides.get(k),
@@ -179,8 +185,8 @@ public record Flow(List<Step> steps) {
   }
 
   /** A set and the drops that follow it. */
-  private static List<WorkingLoad.SetLine> linesOf(Exercise x, int set) {
-    List<WorkingLoad.SetLine> all = x.load().sets();
+  private static List<WorkingLoad.SetLine> linesOf(Exercise exercise, int set) {
+    List<WorkingLoad.SetLine> all = exercise.load().sets();
     int at = -1;
     for (int seen = 0; seen <= set; seen++) {
       do {

@@ -36,10 +36,10 @@ public enum Function {
       Coordinate.KNEE_FLEXION,
       -1) {
     @Override
-    boolean holds(Analysis a) {
-      return most(a, p -> -p.suppliedNm(Coordinate.HIP_FLEXION))
-              > 0.25 * most(a, p -> -p.suppliedNm(Coordinate.KNEE_FLEXION))
-          && range(a, Coordinate.HIP_FLEXION) > Math.toRadians(20);
+    boolean holds(Analysis analysis) {
+      return most(analysis, point -> -point.suppliedNm(Coordinate.HIP_FLEXION))
+              > 0.25 * most(analysis, point -> -point.suppliedNm(Coordinate.KNEE_FLEXION))
+          && range(analysis, Coordinate.HIP_FLEXION) > Math.toRadians(20);
     }
   },
   KNEE_WITH_OPEN_HIP(
@@ -49,8 +49,8 @@ public enum Function {
       Coordinate.KNEE_FLEXION,
       -1) {
     @Override
-    boolean holds(Analysis a) {
-      return mean(a, Coordinate.HIP_FLEXION) < OPEN_HIP;
+    boolean holds(Analysis analysis) {
+      return mean(analysis, Coordinate.HIP_FLEXION) < OPEN_HIP;
     }
   },
   HIP_EXTENSION_GLUTES(
@@ -78,8 +78,8 @@ public enum Function {
       Coordinate.ANKLE_DORSIFLEXION,
       -1) {
     @Override
-    boolean holds(Analysis a) {
-      return mean(a, Coordinate.KNEE_FLEXION) < STRAIGHT_KNEE;
+    boolean holds(Analysis analysis) {
+      return mean(analysis, Coordinate.KNEE_FLEXION) < STRAIGHT_KNEE;
     }
   },
   BENT_KNEE_CALF(
@@ -89,8 +89,8 @@ public enum Function {
       Coordinate.ANKLE_DORSIFLEXION,
       -1) {
     @Override
-    boolean holds(Analysis a) {
-      return mean(a, Coordinate.KNEE_FLEXION) > BENT_KNEE;
+    boolean holds(Analysis analysis) {
+      return mean(analysis, Coordinate.KNEE_FLEXION) > BENT_KNEE;
     }
   },
   SHIN("foot pulled up", "shin raises", List.of("TA"), Coordinate.ANKLE_DORSIFLEXION, 1);
@@ -137,24 +137,27 @@ public enum Function {
   }
 
   /** Whether an exercise trains this. */
-  public boolean trainedBy(Analysis a) {
+  public boolean trainedBy(Analysis analysis) {
     int muscle = Muscles.standard().indexOf(regions.get(0));
     double all = 0;
     for (int c = 0; c < Coordinate.LEG; c++) {
-      all += a.lengthChangeM(muscle, Coordinate.values()[c], p -> true);
+      all += analysis.lengthChangeM(muscle, Coordinate.values()[c], point -> true);
     }
     Predicate<AnalysisPoint> driven =
-        p -> p.posture().carried().contains(joint) && direction * p.suppliedNm(joint) > 0;
-    return all > 0 && a.lengthChangeM(muscle, joint, driven) >= ENOUGH * all && holds(a);
+        point ->
+            point.posture().carried().contains(joint) && direction * point.suppliedNm(joint) > 0;
+    return all > 0
+        && analysis.lengthChangeM(muscle, joint, driven) >= ENOUGH * all
+        && holds(analysis);
   }
 
   /** Whether an exercise by word trains this: by what it is said to do, and to train. */
-  public boolean trainedBy(ByWord x) {
-    return regions.stream().anyMatch(r -> x.share(r) > 0) && isDone(x);
+  public boolean trainedBy(ByWord byWord) {
+    return regions.stream().anyMatch(region -> byWord.share(region) > 0) && isDone(byWord);
   }
 
-  private boolean isDone(ByWord x) {
-    Set<Movement> does = x.does();
+  private boolean isDone(ByWord byWord) {
+    Set<Movement> does = byWord.does();
     boolean extendsHip = does.contains(Movement.HIP_EXTENSION);
     boolean straightens = does.contains(Movement.KNEE_EXTENSION);
     return switch (this) {
@@ -162,7 +165,7 @@ public enum Function {
       case HIP_EXTENSION_GLUTES -> extendsHip;
       case KNEE_FLEXION -> does.contains(Movement.KNEE_FLEXION);
       case KNEE_AND_HIP -> extendsHip && straightens;
-      case KNEE_WITH_OPEN_HIP -> straightens && !extendsHip && x.hip() == ByWord.Bend.LITTLE;
+      case KNEE_WITH_OPEN_HIP -> straightens && !extendsHip && byWord.hip() == ByWord.Bend.LITTLE;
       case HIP_ABDUCTION -> does.contains(Movement.HIP_ABDUCTION);
       case HIP_ADDUCTION -> does.contains(Movement.HIP_ADDUCTION);
       case STRAIGHT_KNEE_CALF -> does.contains(Movement.HEEL_RAISE);
@@ -172,20 +175,29 @@ public enum Function {
   }
 
   /** What else must hold. */
-  boolean holds(Analysis a) {
+  boolean holds(Analysis analysis) {
     return true;
   }
 
-  static double mean(Analysis a, Coordinate c) {
-    return a.points().stream().mapToDouble(p -> p.posture().angle(c)).average().orElse(0);
+  static double mean(Analysis analysis, Coordinate coordinate) {
+    return analysis.points().stream()
+        .mapToDouble(point -> point.posture().angle(coordinate))
+        .average()
+        .orElse(0);
   }
 
-  static double range(Analysis a, Coordinate c) {
-    return a.points().stream().mapToDouble(p -> p.posture().angle(c)).max().orElse(0)
-        - a.points().stream().mapToDouble(p -> p.posture().angle(c)).min().orElse(0);
+  static double range(Analysis analysis, Coordinate coordinate) {
+    return analysis.points().stream()
+            .mapToDouble(point -> point.posture().angle(coordinate))
+            .max()
+            .orElse(0)
+        - analysis.points().stream()
+            .mapToDouble(point -> point.posture().angle(coordinate))
+            .min()
+            .orElse(0);
   }
 
-  static double most(Analysis a, ToDoubleFunction<AnalysisPoint> of) {
-    return Math.max(0, a.points().stream().mapToDouble(of).max().orElse(0));
+  static double most(Analysis analysis, ToDoubleFunction<AnalysisPoint> of) {
+    return Math.max(0, analysis.points().stream().mapToDouble(of).max().orElse(0));
   }
 }

@@ -28,7 +28,7 @@ public final class LoadsToChoose {
   public static List<Loading> of(WorkingLoad asked, Set<String> needs, GymEquipment equipment) {
     double heaviestSet =
         asked.sets().stream()
-            .flatMap(s -> s.load().stream())
+            .flatMap(line -> line.load().stream())
             .mapToDouble(Loading::kg)
             .max()
             .orElse(0);
@@ -36,9 +36,9 @@ public final class LoadsToChoose {
     double end = heaviest > 0 ? heaviest * MOST_SHARE : UNKNOWN_MOST_KG;
     List<Loading> all =
         Loading.upTo(end, needs, equipment).stream()
-            .filter(l -> l.kg() >= heaviest * LEAST_SHARE)
+            .filter(loading -> loading.kg() >= heaviest * LEAST_SHARE)
             .toList();
-    int lighter = (int) all.stream().filter(l -> l.kg() < heaviest).count();
+    int lighter = (int) all.stream().filter(loading -> loading.kg() < heaviest).count();
     int from = Math.max(0, Math.min(all.size() - MOST, lighter - MOST / 2));
     return all.subList(from, Math.min(all.size(), from + MOST));
   }

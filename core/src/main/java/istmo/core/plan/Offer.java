@@ -76,7 +76,7 @@ public record Offer(
 
   /** Whether a set gives one of the aimed regions at least half of the best that there is here. */
   public boolean serves(Aim aim) {
-    return aim.weights().keySet().stream().anyMatch(r -> share(r) >= SERVES);
+    return aim.weights().keySet().stream().anyMatch(region -> share(region) >= SERVES);
   }
 
   /** What a set gives a region beside the best here, 0 to 1. */
@@ -88,7 +88,7 @@ public record Offer(
   public List<String> mainly() {
     double most = shares.values().stream().mapToDouble(Double::doubleValue).max().orElse(0);
     return shares.entrySet().stream()
-        .filter(e -> most > 0 && e.getValue() >= MAINLY * most)
+        .filter(entry -> most > 0 && entry.getValue() >= MAINLY * most)
         .sorted(
             Map.Entry.<String, Double>comparingByValue()
                 .reversed()

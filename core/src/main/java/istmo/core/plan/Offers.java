@@ -70,25 +70,31 @@ public final class Offers {
     Profile profile = brief.profile();
     RegionValues best =
         RegionValues.of(
-            r ->
+            region ->
                 Math.max(
                     FULL_SHARE_FROM,
-                    order.all().stream().mapToDouble(e -> e.stimulus().get(r)).max().orElse(0)));
+                    order.all().stream()
+                        .mapToDouble(entry -> entry.stimulus().get(region))
+                        .max()
+                        .orElse(0)));
     order
         .all()
         .forEach(
-            e -> {
-              byId.put(e.ranked().id(), offer(e, best, profile));
-              evaluations.put(e.ranked().id(), e.evaluation());
+            entry -> {
+              byId.put(entry.ranked().id(), offer(entry, best, profile));
+              evaluations.put(entry.ranked().id(), entry.evaluation());
             });
-    takenOut.forEach(t -> leaveOut(t.id(), t.name(), "You have taken it out."));
-    order.excluded().forEach(x -> leaveOut(x.candidateId(), x.name(), x.reason()));
-    for (ByWord x : exercises) {
-      Optional<String> reason = whyNot(brief, x);
+    takenOut.forEach(
+        trainable -> leaveOut(trainable.id(), trainable.name(), "You have taken it out."));
+    order
+        .excluded()
+        .forEach(excluded -> leaveOut(excluded.candidateId(), excluded.name(), excluded.reason()));
+    for (ByWord exercise : exercises) {
+      Optional<String> reason = whyNot(brief, exercise);
       if (reason.isPresent()) {
-        leaveOut(x.candidateId(), x.name(), reason.get());
+        leaveOut(exercise.candidateId(), exercise.name(), reason.get());
       } else {
-        byWord.put(x.candidateId(), offer(x, profile));
+        byWord.put(exercise.candidateId(), offer(exercise, profile));
       }
     }
   }
@@ -97,11 +103,11 @@ public final class Offers {
     leftOut.put(candidateId, new LeftOut(name, reason));
   }
 
-  private static Optional<String> whyNot(Brief brief, ByWord x) {
-    List<String> missing = brief.equipment().missing(x.needs());
-    return Admission.refusal(brief.cautions(), x)
+  private static Optional<String> whyNot(Brief brief, ByWord byWord) {
+    List<String> missing = brief.equipment().missing(byWord.needs());
+    return Admission.refusal(brief.cautions(), byWord)
         .map(Cautions.Refusal::reason)
-        .or(() -> brief.experience().out(x.candidateId()))
+        .or(() -> brief.experience().out(byWord.candidateId()))
         .or(
             () ->
                 missing.isEmpty()
@@ -111,7 +117,7 @@ public final class Offers {
 
   /** Offers that are at hand already. */
   Offers(Collection<Offer> offers) {
-    offers.forEach(o -> byId.put(o.candidateId(), o));
+    offers.forEach(offer -> byId.put(offer.candidateId(), offer));
   }
 
   /** All that is computed, in the order's order. */
@@ -143,10 +149,15 @@ public final class Offers {
   public Optional<Figure> figure(String candidateId, Body body) {
     return Optional.ofNullable(evaluations.get(candidateId))
         .map(
-            e -> {
-              Posture low = e.analysis().points().get(e.analysis().points().size() - 1).posture();
+            computed -> {
+              Posture low =
+                  computed
+                      .analysis()
+                      .points()
+                      .get(computed.analysis().points().size() - 1)
+                      .posture();
               return new Figure(
-                  Stage.side(body, low, e.analysis().workingKg()), Stage.plan(body, low));
+                  Stage.side(body, low, computed.analysis().workingKg()), Stage.plan(body, low));
             });
   }
 
@@ -164,119 +175,123 @@ public final class Offers {
   /** Why a candidate is not on offer. */
   public String whyNot(String candidateId) {
     return Optional.ofNullable(leftOut.get(candidateId))
-        .map(x -> x.name() + " is left out. " + x.reason())
+        .map(leftOut -> leftOut.name() + " is left out. " + leftOut.reason())
         .orElseGet(() -> "\"" + candidateId + "\" is not known here");
   }
 
   /** Its cues; where its bar leaves hooks, first how high they go for this client. */
-  private static List<String> cues(Exercise x, Analysis a) {
+  private static List<String> cues(Exercise exercise, Analysis analysis) {
     return Stream.concat(
-            RackHeights.of(x.needs(), a).map(RackHeights::words).stream(), x.cues().stream())
+            RackHeights.of(exercise.needs(), analysis).map(RackHeights::words).stream(),
+            exercise.cues().stream())
         .toList();
   }
 
-  private static Offer offer(Order.Entry e, RegionValues best, Profile profile) {
-    Evaluation.Computed computed = e.evaluation();
-    Candidate c = computed.candidate();
-    Exercise x = Catalogue.standard().exerciseOf(c);
-    Analysis a = computed.analysis();
+  private static Offer offer(Order.Entry entry, RegionValues best, Profile profile) {
+    Evaluation.Computed computed = entry.evaluation();
+    Candidate candidate = computed.candidate();
+    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    Analysis analysis = computed.analysis();
     Setup setup = computed.reach().setup();
     RegionValues shares =
-        RegionValues.of(r -> best.get(r) > 0 ? e.stimulus().get(r) / best.get(r) : 0);
+        RegionValues.of(
+            region -> best.get(region) > 0 ? entry.stimulus().get(region) / best.get(region) : 0);
     Set<Function> functions = EnumSet.noneOf(Function.class);
-    for (Function f : Function.values()) {
-      if (f.trainedBy(a)) {
-        functions.add(f);
+    for (Function function : Function.values()) {
+      if (function.trainedBy(analysis)) {
+        functions.add(function);
       }
     }
-    Role role = Role.of(x, a, e.stimulus());
-    boolean oneLeg = x.family().legs(setup) == 1;
+    Role role = Role.of(exercise, analysis, entry.stimulus());
+    boolean oneLeg = exercise.family().legs(setup) == 1;
     Map<String, Double> limiters = new LinkedHashMap<>();
-    LimiterWords.limitersByGroup(a.set().gaveOut())
+    LimiterWords.limitersByGroup(analysis.set().gaveOut())
         .forEach(l -> limiters.put(l.getKey(), l.getValue()));
     return new Offer(
-        c.id(),
-        c.exerciseId(),
-        x.family().id(),
-        c.name(),
+        candidate.id(),
+        candidate.exerciseId(),
+        exercise.family().id(),
+        candidate.name(),
         setup.values(),
         shares.asMap(),
         functions,
         role,
-        e.ranked().utility(),
-        liking(x, profile),
-        x.family().part(setup) > 0.99,
-        Math.min(1, Function.most(a, p -> p.backActivation())),
+        entry.ranked().utility(),
+        liking(exercise, profile),
+        exercise.family().part(setup) > 0.99,
+        Math.min(1, Function.most(analysis, point -> point.backActivation())),
         oneLeg,
-        x.needs(),
-        station(x),
-        x.setUpMinutes(),
-        loadKind(x),
-        a.workingKg(),
-        Prescriber.usual(x, role, oneLeg, profile.trainingAge()),
-        x.exclusions().keySet(),
+        exercise.needs(),
+        station(exercise),
+        exercise.setUpMinutes(),
+        loadKind(exercise),
+        analysis.workingKg(),
+        Prescriber.usual(exercise, role, oneLeg, profile.trainingAge()),
+        exercise.exclusions().keySet(),
         limiters,
-        e.load(),
+        entry.load(),
         computed.reach().changes(),
-        cues(x, a),
-        x.stopSigns(),
+        cues(exercise, analysis),
+        exercise.stopSigns(),
         false);
   }
 
-  private static Offer offer(ByWord x, Profile profile) {
+  private static Offer offer(ByWord byWord, Profile profile) {
     Map<String, Double> shares = new LinkedHashMap<>();
-    x.mainly().forEach(r -> shares.put(r, x.share(r)));
-    x.partly().forEach(r -> shares.put(r, x.share(r)));
+    byWord.mainly().forEach(region -> shares.put(region, byWord.share(region)));
+    byWord.partly().forEach(region -> shares.put(region, byWord.share(region)));
     Set<Function> functions = EnumSet.noneOf(Function.class);
-    for (Function f : Function.values()) {
-      if (f.trainedBy(x)) {
-        functions.add(f);
+    for (Function function : Function.values()) {
+      if (function.trainedBy(byWord)) {
+        functions.add(function);
       }
     }
-    Role role = Role.of(x);
+    Role role = Role.of(byWord);
     return new Offer(
-        x.candidateId(),
-        x.id(),
-        x.id(),
-        x.name(),
+        byWord.candidateId(),
+        byWord.id(),
+        byWord.id(),
+        byWord.name(),
         Map.of(),
         shares,
         functions,
         role,
         0,
-        liking(x, profile),
+        liking(byWord, profile),
         true,
-        x.back().share(),
-        x.oneLeg(),
-        x.needs(),
-        station(x),
-        x.setUpMinutes(),
-        loadKind(x),
+        byWord.back().share(),
+        byWord.oneLeg(),
+        byWord.needs(),
+        station(byWord),
+        byWord.setUpMinutes(),
+        loadKind(byWord),
         0,
-        Prescriber.usual(x, role, x.oneLeg(), profile.trainingAge()),
-        x.exclusions().keySet(),
+        Prescriber.usual(byWord, role, byWord.oneLeg(), profile.trainingAge()),
+        byWord.exclusions().keySet(),
         Map.of(),
         Optional.empty(),
         List.of(),
-        x.cues(),
-        x.stopSigns(),
+        byWord.cues(),
+        byWord.stopSigns(),
         true);
   }
 
-  private static int liking(AnyExercise x, Profile profile) {
-    return profile.likes().contains(x.id()) ? 1 : profile.dislikes().contains(x.id()) ? -1 : 0;
+  private static int liking(AnyExercise exercise, Profile profile) {
+    return profile.likes().contains(exercise.id())
+        ? 1
+        : profile.dislikes().contains(exercise.id()) ? -1 : 0;
   }
 
-  private static Set<String> station(AnyExercise x) {
-    Set<String> station = new TreeSet<>(x.station());
+  private static Set<String> station(AnyExercise exercise) {
+    Set<String> station = new TreeSet<>(exercise.station());
     station.removeAll(HAND_WEIGHTS);
     return station;
   }
 
-  private static LoadKind loadKind(AnyExercise x) {
-    return x.needs().stream()
+  private static LoadKind loadKind(AnyExercise exercise) {
+    return exercise.needs().stream()
         .map(id -> Equipment.get(id).load())
-        .filter(k -> k != LoadKind.NONE)
+        .filter(kind -> kind != LoadKind.NONE)
         .min(Comparator.naturalOrder())
         .orElse(LoadKind.NONE);
   }

@@ -34,27 +34,29 @@ public enum Pairing {
   }
 
   /** Whether two exercises leave each other their rest, and the floor allows it. */
-  public boolean allows(Offer a, Offer b) {
+  public boolean allows(Offer offer, Offer otherOffer) {
     if (this == NONE
-        || a.exerciseId().equals(b.exerciseId())
-        || (a.role() == Role.HEAVY && b.role() == Role.HEAVY)
-        || a.back() + b.back() > MOST_BACK) {
+        || offer.exerciseId().equals(otherOffer.exerciseId())
+        || (offer.role() == Role.HEAVY && otherOffer.role() == Role.HEAVY)
+        || offer.back() + otherOffer.back() > MOST_BACK) {
       return false;
     }
     boolean onePlace =
-        a.station().isEmpty() || b.station().isEmpty() || a.station().equals(b.station());
-    return (this == TWO_PLACES || onePlace) && !competes(a, b);
+        offer.station().isEmpty()
+            || otherOffer.station().isEmpty()
+            || offer.station().equals(otherOffer.station());
+    return (this == TWO_PLACES || onePlace) && !competes(offer, otherOffer);
   }
 
-  private static boolean competes(Offer a, Offer b) {
-    return overlap(a.limiters(), b.limiters()) > MOST_SHARED_LIMIT
-        || overlap(a.shares(), b.shares())
-            > MOST_SHARED_WORK * Math.min(sum(a.shares()), sum(b.shares()));
+  private static boolean competes(Offer offer, Offer otherOffer) {
+    return overlap(offer.limiters(), otherOffer.limiters()) > MOST_SHARED_LIMIT
+        || overlap(offer.shares(), otherOffer.shares())
+            > MOST_SHARED_WORK * Math.min(sum(offer.shares()), sum(otherOffer.shares()));
   }
 
   private static double overlap(Map<String, Double> a, Map<String, Double> b) {
     return a.entrySet().stream()
-        .mapToDouble(e -> Math.min(e.getValue(), b.getOrDefault(e.getKey(), 0.0)))
+        .mapToDouble(entry -> Math.min(entry.getValue(), b.getOrDefault(entry.getKey(), 0.0)))
         .sum();
   }
 
@@ -66,23 +68,28 @@ public enum Pairing {
    * Why a coach may not want two exercises in turn, in words; empty where nothing speaks against
    * it.
    */
-  public static Optional<String> trouble(Offer a, Offer b) {
-    if (a.back() + b.back() > MOST_BACK) {
+  public static Optional<String> trouble(Offer offer, Offer otherOffer) {
+    if (offer.back() + otherOffer.back() > MOST_BACK) {
       return Optional.of(
-          String.format(Locale.ROOT, "%s and %s both load the lower back.", a.name(), b.name()));
+          String.format(
+              Locale.ROOT, "%s and %s both load the lower back.", offer.name(), otherOffer.name()));
     }
-    if (competes(a, b)) {
+    if (competes(offer, otherOffer)) {
       return Optional.of(
           String.format(
               Locale.ROOT,
               "%s and %s tire the same muscles: the second starts tired.",
-              a.name(),
-              b.name()));
+              offer.name(),
+              otherOffer.name()));
     }
-    Set<String> one = a.station();
-    return !one.isEmpty() && !b.station().isEmpty() && !one.equals(b.station())
+    Set<String> one = offer.station();
+    return !one.isEmpty() && !otherOffer.station().isEmpty() && !one.equals(otherOffer.station())
         ? Optional.of(
-            String.format(Locale.ROOT, "%s and %s hold two stations at once.", a.name(), b.name()))
+            String.format(
+                Locale.ROOT,
+                "%s and %s hold two stations at once.",
+                offer.name(),
+                otherOffer.name()))
         : Optional.empty();
   }
 
@@ -91,14 +98,16 @@ public enum Pairing {
    * than {@link Timing} says, both in whole seconds.
    */
   record Saving(int perRound, int once) {
-    static Saving of(Offer a, Offer b) {
-      double wa = a.usual().workS(0, a.oneLeg());
-      double wb = b.usual().workS(0, b.oneLeg());
-      double turn = Timing.turnS(a, b);
-      double dueA = Math.max(0, a.usual().restS() - (turn + wb + Timing.LEAST_WAIT_S));
-      double dueB = Math.max(0, b.usual().restS() - (Timing.LEAST_WAIT_S + dueA + wa + turn));
+    static Saving of(Offer offer, Offer otherOffer) {
+      double wa = offer.usual().workS(0, offer.oneLeg());
+      double wb = otherOffer.usual().workS(0, otherOffer.oneLeg());
+      double turn = Timing.turnS(offer, otherOffer);
+      double dueA = Math.max(0, offer.usual().restS() - (turn + wb + Timing.LEAST_WAIT_S));
+      double dueB =
+          Math.max(0, otherOffer.usual().restS() - (Timing.LEAST_WAIT_S + dueA + wa + turn));
       double cycle = Timing.LEAST_WAIT_S + dueA + wa + turn + dueB + wb;
-      int perRound = (int) Math.floor(wa + wb + a.usual().restS() + b.usual().restS() - cycle);
+      int perRound =
+          (int) Math.floor(wa + wb + offer.usual().restS() + otherOffer.usual().restS() - cycle);
       return new Saving(perRound, perRound + (int) Math.ceil(turn));
     }
 

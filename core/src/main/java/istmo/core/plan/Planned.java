@@ -45,7 +45,7 @@ public final class Planned {
 
     /** How often the bout goes round: the most sets of any of its exercises. */
     public int rounds() {
-      return items.stream().mapToInt(i -> i.prescription().sets()).max().orElseThrow();
+      return items.stream().mapToInt(item -> item.prescription().sets()).max().orElseThrow();
     }
   }
 
@@ -66,7 +66,7 @@ public final class Planned {
 
     /** Its exercises, in order. */
     public List<Item> items() {
-      return bouts.stream().flatMap(b -> b.items().stream()).toList();
+      return bouts.stream().flatMap(bout -> bout.items().stream()).toList();
     }
 
     /** The same session with other bouts. */
@@ -94,9 +94,9 @@ public final class Planned {
               new InvalidInput.Fault(
                   "days", "a session holds at most " + MOST_EXERCISES + " exercises"));
         }
-        for (Item i : days.get(d).items()) {
-          if (!ids.add(i.id())) {
-            faults.add(new InvalidInput.Fault("days", "\"" + i.id() + "\" is there twice"));
+        for (Item item : days.get(d).items()) {
+          if (!ids.add(item.id())) {
+            faults.add(new InvalidInput.Fault("days", "\"" + item.id() + "\" is there twice"));
           }
         }
       }
@@ -107,7 +107,7 @@ public final class Planned {
 
     /** Its exercises, in order. */
     public List<Item> items() {
-      return days.stream().flatMap(d -> d.items().stream()).toList();
+      return days.stream().flatMap(day -> day.items().stream()).toList();
     }
   }
 }

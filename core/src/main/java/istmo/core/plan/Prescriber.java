@@ -42,8 +42,9 @@ public final class Prescriber {
     return oneLeg && (role == Role.HEAVY || role == Role.COMPOUND);
   }
 
-  static Prescription usual(AnyExercise x, Role role, boolean oneLeg, Optional<TrainingAge> age) {
-    int[] range = range(x.repetitions());
+  static Prescription usual(
+      AnyExercise exercise, Role role, boolean oneLeg, Optional<TrainingAge> age) {
+    int[] range = range(exercise.repetitions());
     double reserve =
         switch (age.orElse(TrainingAge.MONTHS)) {
           case WEEKS -> 3;
@@ -51,7 +52,7 @@ public final class Prescriber {
           case YEARS -> role == Role.HEAVY ? 2 : 1;
         };
     Tempo tempo =
-        x instanceof Exercise computed && computed.family().id().equals("thrust")
+        exercise instanceof Exercise computed && computed.family().id().equals("thrust")
             ? new Tempo(
                 role.tempo().loweringS(),
                 role.tempo().lowS(),
@@ -111,10 +112,18 @@ public final class Prescriber {
   }
 
   private static Prescription varied(
-      Prescription p, int low, int high, double reserve, Tempo tempo, Scheme scheme) {
-    Prescription in = p.in(scheme);
+      Prescription prescription, int low, int high, double reserve, Tempo tempo, Scheme scheme) {
+    Prescription in = prescription.in(scheme);
     return new Prescription(
-        p.sets(), low, high, reserve, tempo, p.restS(), p.sideRestS(), scheme, in.drops());
+        prescription.sets(),
+        low,
+        high,
+        reserve,
+        tempo,
+        prescription.restS(),
+        prescription.sideRestS(),
+        scheme,
+        in.drops());
   }
 
   /** Ends of a range such as "8-12". */

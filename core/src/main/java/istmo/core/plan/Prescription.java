@@ -119,7 +119,7 @@ public record Prescription(
 
   /** Drops that follow the set of this index, from 0. */
   int dropsAfter(int set) {
-    return drops.filter(d -> d.after(set, sets)).map(Drops::number).orElse(0);
+    return drops.filter(drops -> drops.after(set, sets)).map(Drops::number).orElse(0);
   }
 
   /** How the sets are strung together, in words; empty for straight sets. */
@@ -164,7 +164,7 @@ public record Prescription(
 
   /** How many hard sets it counts as: by its scheme, and less where much is kept in reserve. */
   public double hardSets() {
-    double after = WeeklySets.DROP * drops.map(d -> d.in(sets)).orElse(0);
+    double after = WeeklySets.DROP * drops.map(drops -> drops.in(sets)).orElse(0);
     return Effort.counts(reserve) * (scheme.counts() * sets + after);
   }
 }

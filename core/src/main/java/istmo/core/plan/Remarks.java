@@ -25,46 +25,46 @@ public final class Remarks {
   private Remarks() {}
 
   /** What is worth saying of an exercise in this plan, each in a sentence. */
-  public static List<String> of(Offer o, Prescription p, Aim aim, Profile profile) {
+  public static List<String> of(Offer offer, Prescription prescription, Aim aim, Profile profile) {
     List<String> list = new ArrayList<>();
-    if (o.oneLeg()) {
+    if (offer.oneLeg()) {
       Optional<Side> weaker =
-          profile.strongerSide().map(s -> s == Side.LEFT ? Side.RIGHT : Side.LEFT);
+          profile.strongerSide().map(side -> side == Side.LEFT ? Side.RIGHT : Side.LEFT);
       list.add(
           weaker
               .map(
-                  s ->
+                  side ->
                       "The "
-                          + s.name().toLowerCase(Locale.ROOT)
+                          + side.name().toLowerCase(Locale.ROOT)
                           + " leg first; its repetitions are what the other does too.")
               .orElse("The weaker leg first; its repetitions are what the other does too."));
     }
-    if (TO_THE_END.contains(o.familyId())) {
+    if (TO_THE_END.contains(offer.familyId())) {
       list.add("A weight that cannot be brought to full extension is too heavy.");
     }
-    if (!o.changes().isEmpty()) {
+    if (!offer.changes().isEmpty()) {
       list.add(
           "Range first: a little more of it over the weeks, at a small load. Now: "
-              + o.changes().get(0));
+              + offer.changes().get(0));
     }
-    if (o.loadKind() == LoadKind.NONE || o.role() == Role.DEMANDING) {
+    if (offer.loadKind() == LoadKind.NONE || offer.role() == Role.DEMANDING) {
       list.add("A ladder: less help from the hands, then slower on the way down, then load.");
     }
-    o.limiters().entrySet().stream()
+    offer.limiters().entrySet().stream()
         .max(
             Map.Entry.<String, Double>comparingByValue()
                 .thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder())))
-        .filter(l -> l.getValue() > GIVES_OUT && !aimedGroups(aim).contains(l.getKey()))
+        .filter(entry -> entry.getValue() > GIVES_OUT && !aimedGroups(aim).contains(entry.getKey()))
         .ifPresent(
-            l ->
+            entry ->
                 list.add(
                     String.format(
                         Locale.ROOT,
                         "What gives out first is the %s: if it keeps doing so, it needs work of its"
                             + " own.",
-                        l.getKey())));
-    if (p.scheme() != Scheme.STRAIGHT) {
-      list.add(p.scheme().how());
+                        entry.getKey())));
+    if (prescription.scheme() != Scheme.STRAIGHT) {
+      list.add(prescription.scheme().how());
     }
     return List.copyOf(list);
   }

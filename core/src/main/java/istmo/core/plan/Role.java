@@ -78,29 +78,31 @@ public enum Role {
     return this == CALF_BENT || this == CALF_STRAIGHT;
   }
 
-  static Role of(Exercise x, Analysis a, RegionValues stimulus) {
+  static Role of(Exercise exercise, Analysis analysis, RegionValues stimulus) {
     String most =
         Regions.standard().all().stream()
-            .max(Comparator.comparingDouble((Region r) -> stimulus.get(r.id())))
+            .max(Comparator.comparingDouble((Region region) -> stimulus.get(region.id())))
             .orElseThrow()
             .group();
-    boolean hip = Function.range(a, Coordinate.HIP_FLEXION) > MOVES;
-    boolean knee = Function.range(a, Coordinate.KNEE_FLEXION) > MOVES;
+    boolean hip = Function.range(analysis, Coordinate.HIP_FLEXION) > MOVES;
+    boolean knee = Function.range(analysis, Coordinate.KNEE_FLEXION) > MOVES;
     if (most.equals("calves") && !hip && !knee) {
-      return Function.mean(a, Coordinate.KNEE_FLEXION) > Function.BENT_KNEE
+      return Function.mean(analysis, Coordinate.KNEE_FLEXION) > Function.BENT_KNEE
           ? CALF_BENT
           : CALF_STRAIGHT;
     }
     if (most.equals("shin")) {
       return SHIN;
     }
-    if (x.family().id().equals("kneeling-curl")) {
+    if (exercise.family().id().equals("kneeling-curl")) {
       return DEMANDING;
     }
-    boolean loaded = x.needs().stream().anyMatch(id -> Equipment.get(id).load() != LoadKind.NONE);
+    boolean loaded =
+        exercise.needs().stream().anyMatch(id -> Equipment.get(id).load() != LoadKind.NONE);
     boolean heavy =
-        (loaded && HEAVY_FAMILIES.contains(x.family().id())) || needsBarOrSled(x.needs());
-    boolean back = Function.most(a, p -> p.backActivation()) > 0.24;
+        (loaded && HEAVY_FAMILIES.contains(exercise.family().id()))
+            || needsBarOrSled(exercise.needs());
+    boolean back = Function.most(analysis, point -> point.backActivation()) > 0.24;
     if (hip && (knee || back)) {
       return heavy ? HEAVY : COMPOUND;
     }
@@ -108,18 +110,18 @@ public enum Role {
   }
 
   /** The place of an exercise by word: by what it is said to do. */
-  static Role of(ByWord x) {
-    if (x.does().contains(Movement.BENT_HEEL_RAISE)) {
+  static Role of(ByWord byWord) {
+    if (byWord.does().contains(Movement.BENT_HEEL_RAISE)) {
       return CALF_BENT;
     }
-    if (x.does().equals(Set.of(Movement.HEEL_RAISE))) {
+    if (byWord.does().equals(Set.of(Movement.HEEL_RAISE))) {
       return CALF_STRAIGHT;
     }
-    if (x.does().equals(Set.of(Movement.TOE_RAISE))) {
+    if (byWord.does().equals(Set.of(Movement.TOE_RAISE))) {
       return SHIN;
     }
-    if (x.compound() || x.back() == ByWord.Back.MUCH) {
-      return needsBarOrSled(x.needs()) ? HEAVY : COMPOUND;
+    if (byWord.compound() || byWord.back() == ByWord.Back.MUCH) {
+      return needsBarOrSled(byWord.needs()) ? HEAVY : COMPOUND;
     }
     return SINGLE;
   }

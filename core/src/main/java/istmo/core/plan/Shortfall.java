@@ -49,17 +49,19 @@ public record Shortfall(
     Coverage coverage = Coverage.of(week, task.offers(), task.targets());
     Optional<String> worst =
         task.targets().asked().stream()
-            .filter(r -> lack(coverage, task, r) > TOLERANCE)
+            .filter(region -> lack(coverage, task, region) > TOLERANCE)
             .max(
                 Comparator.comparingDouble(
-                        (String r) ->
-                            Required.entry(task.targets().weight(), r) * lack(coverage, task, r))
-                    .thenComparing(r -> r));
-    return worst.map(r -> explained(new Tries(task, week, trySeconds), coverage, r));
+                        (String region) ->
+                            Required.entry(task.targets().weight(), region)
+                                * lack(coverage, task, region))
+                    .thenComparing(region -> region));
+    return worst.map(region -> explained(new Tries(task, week, trySeconds), coverage, region));
   }
 
-  private static double lack(Coverage c, Task task, String region) {
-    return Required.entry(task.targets().least(), region) - c.sets().getOrDefault(region, 0.0);
+  private static double lack(Coverage coverage, Task task, String region) {
+    return Required.entry(task.targets().least(), region)
+        - coverage.sets().getOrDefault(region, 0.0);
   }
 
   private static Shortfall explained(Tries tries, Coverage coverage, String region) {
@@ -99,24 +101,25 @@ public record Shortfall(
               name,
               has,
               asked);
-      for (Pairing p : Pairing.values()) {
-        if (p.compareTo(task.pairing()) > 0) {
+      for (Pairing pairing : Pairing.values()) {
+        if (pairing.compareTo(task.pairing()) > 0) {
           tries.way(
               ways,
-              "Work " + p.label(),
-              with(task, task.frames(), p, task.targets()),
+              "Work " + pairing.label(),
+              with(task, task.frames(), pairing, task.targets()),
               region,
               has,
               asked);
         }
       }
-      for (Planned.Item pinned : task.frames().stream().flatMap(d -> d.items().stream()).toList()) {
+      for (Planned.Item pinned :
+          task.frames().stream().flatMap(day -> day.items().stream()).toList()) {
         tries.way(
             ways,
             "Drop " + task.offers().get(pinned.candidateId()).name(),
             with(
                 task,
-                task.frames().stream().map(d -> without(d, pinned)).toList(),
+                task.frames().stream().map(day -> without(day, pinned)).toList(),
                 task.pairing(),
                 task.targets()),
             region,
@@ -125,11 +128,11 @@ public record Shortfall(
       }
       easier(task, region)
           .ifPresent(
-              t ->
+              easier ->
                   tries.way(
                       ways,
-                      t.words(),
-                      with(task, task.frames(), task.pairing(), t.targets()),
+                      easier.words(),
+                      with(task, task.frames(), task.pairing(), easier.targets()),
                       region,
                       has,
                       asked));
@@ -162,29 +165,32 @@ public record Shortfall(
     for (int d = 0; d < week.days().size(); d++) {
       Day day = week.days().get(d);
       double free = 60.0 * day.minutes() - Timing.of(day, task.offers()).totalS();
-      for (Offer o : task.candidates()) {
-        int sets = (int) Math.ceil(missing / Math.max(1e-9, o.share(region)) - 1e-9);
+      for (Offer candidate : task.candidates()) {
+        int sets = (int) Math.ceil(missing / Math.max(1e-9, candidate.share(region)) - 1e-9);
         Optional<Planned.Item> there =
             day.items().stream()
                 .filter(
-                    i ->
+                    item ->
                         task.offers()
-                            .find(i.candidateId())
-                            .filter(x -> x.exerciseId().equals(o.exerciseId()))
+                            .find(item.candidateId())
+                            .filter(offer -> offer.exerciseId().equals(candidate.exerciseId()))
                             .isPresent())
                 .findFirst();
         boolean more =
             there
                 .filter(
-                    i ->
-                        i.candidateId().equals(o.candidateId())
-                            && i.prescription().sets() + sets <= task.sets(o))
+                    item ->
+                        item.candidateId().equals(candidate.candidateId())
+                            && item.prescription().sets() + sets <= task.sets(candidate))
                 .isPresent();
-        boolean fresh = there.isEmpty() && sets <= task.sets(o) && !day.oneStation();
+        boolean fresh = there.isEmpty() && sets <= task.sets(candidate) && !day.oneStation();
         double seconds =
-            Math.max(sets, more ? 0 : Task.LEAST_SETS) * Appraisal.perSetS(o)
-                + (more ? 0 : Appraisal.onceS(task, d, o));
-        if (o.share(region) > WORTH_IT && (more || fresh) && seconds <= free && seconds < least) {
+            Math.max(sets, more ? 0 : Task.LEAST_SETS) * Appraisal.perSetS(candidate)
+                + (more ? 0 : Appraisal.onceS(task, d, candidate));
+        if (candidate.share(region) > WORTH_IT
+            && (more || fresh)
+            && seconds <= free
+            && seconds < least) {
           least = seconds;
           words =
               String.format(
@@ -193,7 +199,7 @@ public record Shortfall(
                   more
                       ? sets + (sets == 1 ? " more set" : " more sets")
                       : Math.max(sets, Task.LEAST_SETS) + " sets",
-                  o.name(),
+                  candidate.name(),
                   d + 1,
                   (int) Math.ceil(seconds / 60));
         }
@@ -207,17 +213,19 @@ public record Shortfall(
    */
   static double missingS(Task task, Week week, String region, double sets) {
     double least = Double.POSITIVE_INFINITY;
-    for (Offer o : task.offers().all()) {
-      if (o.share(region) > WORTH_IT) {
-        double n = Math.ceil(sets / o.share(region) - 1e-9);
+    for (Offer offer : task.offers().all()) {
+      if (offer.share(region) > WORTH_IT) {
+        double n = Math.ceil(sets / offer.share(region) - 1e-9);
         boolean there =
             week.items().stream()
                 .anyMatch(
-                    i ->
-                        i.candidateId().equals(o.candidateId())
-                            && i.prescription().sets() + n <= task.sets(o));
+                    item ->
+                        item.candidateId().equals(offer.candidateId())
+                            && item.prescription().sets() + n <= task.sets(offer));
         least =
-            Math.min(least, n * Appraisal.perSetS(o) + (there ? 0 : Appraisal.onceS(task, 0, o)));
+            Math.min(
+                least,
+                n * Appraisal.perSetS(offer) + (there ? 0 : Appraisal.onceS(task, 0, offer)));
       }
     }
     return least;
@@ -229,23 +237,25 @@ public record Shortfall(
   private static Optional<Easier> easier(Task task, String region) {
     String own = Regions.standard().get(region).group();
     return task.groups().entrySet().stream()
-        .filter(g -> !g.getKey().equals(own))
+        .filter(entry -> !entry.getKey().equals(own))
         .min(
             Comparator.comparingInt(
-                    (Map.Entry<String, String> g) -> task.targets().weight().get(g.getValue()))
+                    (Map.Entry<String, String> entry) ->
+                        task.targets().weight().get(entry.getValue()))
                 .thenComparing(Map.Entry::getKey))
         .map(
-            g -> {
+            entry -> {
               Map<String, Double> half = new LinkedHashMap<>();
               task.targets()
                   .least()
                   .forEach(
                       (id, v) -> {
-                        if (Regions.standard().get(id).group().equals(g.getKey())) {
+                        if (Regions.standard().get(id).group().equals(entry.getKey())) {
                           half.put(id, v / 2);
                         }
                       });
-              return new Easier(task.targets().with(half), "Ask half as much of the " + g.getKey());
+              return new Easier(
+                  task.targets().with(half), "Ask half as much of the " + entry.getKey());
             });
   }
 
@@ -263,11 +273,11 @@ public record Shortfall(
     double reached(Task other, String region) {
       return new Composer(other)
           .from(week)
-          .compose(seconds, p -> {})
+          .compose(seconds, progress -> {})
           .map(
-              a ->
+              answer ->
                   Coverage.of(
-                          Composition.week(other, a, bouts -> bouts, new Ids()),
+                          Composition.week(other, answer, bouts -> bouts, new Ids()),
                           other.offers(),
                           other.targets())
                       .sets()
@@ -278,8 +288,9 @@ public record Shortfall(
 
   private static Day without(Day day, Planned.Item item) {
     List<Planned.Bout> left = new ArrayList<>();
-    for (Planned.Bout b : day.bouts()) {
-      List<Planned.Item> items = b.items().stream().filter(i -> !i.equals(item)).toList();
+    for (Planned.Bout bout : day.bouts()) {
+      List<Planned.Item> items =
+          bout.items().stream().filter(otherItem -> !otherItem.equals(item)).toList();
       if (!items.isEmpty()) {
         left.add(new Planned.Bout(items));
       }
@@ -294,12 +305,12 @@ public record Shortfall(
   private static List<Day> longer(Task task, int minutes) {
     return task.frames().stream()
         .map(
-            d ->
+            day ->
                 new Day(
-                    d.weekday(),
-                    (int) Profile.MINUTES.nearest(d.minutes() + minutes),
-                    d.oneStation(),
-                    d.bouts()))
+                    day.weekday(),
+                    (int) Profile.MINUTES.nearest(day.minutes() + minutes),
+                    day.oneStation(),
+                    day.bouts()))
         .toList();
   }
 
@@ -307,7 +318,10 @@ public record Shortfall(
     List<Integer> minutes = task.frames().stream().map(Day::minutes).toList();
     return minutes.stream().distinct().count() == 1
         ? (minutes.size() > 1 ? minutes.size() + " times " : "") + minutes.get(0)
-        : minutes.stream().map(String::valueOf).reduce((a, b) -> a + " and " + b).orElseThrow();
+        : minutes.stream()
+            .map(String::valueOf)
+            .reduce((first, second) -> first + " and " + second)
+            .orElseThrow();
   }
 
   /**
@@ -332,8 +346,8 @@ public record Shortfall(
       }
       long stations =
           day.items().stream()
-              .map(i -> task.offers().get(i.candidateId()).station())
-              .filter(s -> !s.isEmpty())
+              .map(item -> task.offers().get(item.candidateId()).station())
+              .filter(texts -> !texts.isEmpty())
               .distinct()
               .count();
       if (day.oneStation() && stations > 1) {

@@ -121,7 +121,7 @@ final class SingleChanges {
    * may come.
    */
   private List<Integer> tries(int day, int c) {
-    Offer o = candidates.get(c);
+    Offer offer = candidates.get(c);
     Integer now = choice.sets().get(day).get(c);
     List<Integer> tries = new ArrayList<>();
     if (now != null) {
@@ -129,29 +129,29 @@ final class SingleChanges {
       if (now > Task.LEAST_SETS) {
         tries.add(now - 1);
       }
-      if (now < task.sets(o)) {
+      if (now < task.sets(offer)) {
         tries.add(now + 1);
       }
-    } else if (allowed(day, o)) {
+    } else if (allowed(day, offer)) {
       tries.add(Task.LEAST_SETS);
-      tries.add(Math.max(Task.LEAST_SETS, Appraisal.usualSets(task, o)));
+      tries.add(Math.max(Task.LEAST_SETS, Appraisal.usualSets(task, offer)));
     }
     return tries;
   }
 
   /** One variant of an exercise a day, and one station where the day has one. */
-  private boolean allowed(int day, Offer o) {
+  private boolean allowed(int day, Offer offer) {
     List<Offer> there =
         new ArrayList<>(
-            task.pinned(day).stream().map(i -> task.offers().get(i.candidateId())).toList());
+            task.pinned(day).stream().map(item -> task.offers().get(item.candidateId())).toList());
     choice.sets().get(day).keySet().forEach(c -> there.add(candidates.get(c)));
-    if (there.stream().anyMatch(x -> x.exerciseId().equals(o.exerciseId()))) {
+    if (there.stream().anyMatch(otherOffer -> otherOffer.exerciseId().equals(offer.exerciseId()))) {
       return false;
     }
-    Set<String> station = new HashSet<>(o.station());
-    there.forEach(x -> station.addAll(x.station()));
+    Set<String> station = new HashSet<>(offer.station());
+    there.forEach(otherOffer -> station.addAll(otherOffer.station()));
     return !task.frames().get(day).oneStation()
-        || candidates.stream().anyMatch(x -> x.station().equals(station));
+        || candidates.stream().anyMatch(otherOffer -> otherOffer.station().equals(station));
   }
 
   private static void put(Map<Integer, Integer> day, int c, int sets) {

@@ -56,51 +56,60 @@ public record Swap(Offer offer, double alike, List<String> changes) {
     Equipment.check(taken);
     Map<String, Offer> ofExercise = new LinkedHashMap<>();
     offers.all().stream()
-        .filter(o -> !o.exerciseId().equals(now.exerciseId()) && !without.contains(o.candidateId()))
         .filter(
-            o ->
-                Collections.disjoint(o.needs(), taken)
-                    && Collections.disjoint(o.troubles(), hurting))
+            offer ->
+                !offer.exerciseId().equals(now.exerciseId())
+                    && !without.contains(offer.candidateId()))
+        .filter(
+            offer ->
+                Collections.disjoint(offer.needs(), taken)
+                    && Collections.disjoint(offer.troubles(), hurting))
         .sorted(
-            Comparator.comparingDouble((Offer o) -> -worth(now, o, aim))
+            Comparator.comparingDouble((Offer offer) -> -worth(now, offer, aim))
                 .thenComparing(Offer::candidateId))
-        .forEach(o -> ofExercise.putIfAbsent(o.exerciseId(), o));
+        .forEach(offer -> ofExercise.putIfAbsent(offer.exerciseId(), offer));
     return ofExercise.values().stream()
         .limit(count)
-        .map(o -> new Swap(o, alike(now, o, aim), changes(now, o, aim)))
+        .map(offer -> new Swap(offer, alike(now, offer, aim), changes(now, offer, aim)))
         .toList();
   }
 
-  private static double worth(Offer a, Offer b, Aim aim) {
-    return alike(a, b, aim) + UTILITY * b.utility();
+  private static double worth(Offer offer, Offer otherOffer, Aim aim) {
+    return alike(offer, otherOffer, aim) + UTILITY * otherOffer.utility();
   }
 
-  private static double alike(Offer a, Offer b, Aim aim) {
+  private static double alike(Offer offer, Offer otherOffer, Aim aim) {
     double apart = 0;
     double size = 1e-9;
-    for (Region r : Regions.standard().all()) {
-      double w = 1 + AIMED * aim.weights().getOrDefault(r.id(), 0);
-      apart += w * Math.abs(a.share(r.id()) - b.share(r.id()));
-      size += w * Math.max(a.share(r.id()), b.share(r.id()));
+    for (Region region : Regions.standard().all()) {
+      double w = 1 + AIMED * aim.weights().getOrDefault(region.id(), 0);
+      apart += w * Math.abs(offer.share(region.id()) - otherOffer.share(region.id()));
+      size += w * Math.max(offer.share(region.id()), otherOffer.share(region.id()));
     }
     long lost =
-        a.functions().stream()
+        offer.functions().stream()
             .filter(
-                f ->
-                    f.regions().stream().anyMatch(aim.weights()::containsKey)
-                        && !b.functions().contains(f))
+                function ->
+                    function.regions().stream().anyMatch(aim.weights()::containsKey)
+                        && !otherOffer.functions().contains(function))
             .count();
     return Math.max(
-        0, 1 - apart / size - FUNCTION_LOST * lost - (a.role() == b.role() ? 0 : OTHER_ROLE));
+        0,
+        1
+            - apart / size
+            - FUNCTION_LOST * lost
+            - (offer.role() == otherOffer.role() ? 0 : OTHER_ROLE));
   }
 
-  private static List<String> changes(Offer a, Offer b, Aim aim) {
+  private static List<String> changes(Offer offer, Offer otherOffer, Aim aim) {
     List<String> list = new ArrayList<>();
-    for (Region r : Regions.standard().all()) {
-      double before = a.share(r.id());
-      double after = b.share(r.id());
+    for (Region region : Regions.standard().all()) {
+      double before = offer.share(region.id());
+      double after = otherOffer.share(region.id());
       boolean counts =
-          aim.weights().containsKey(r.id()) || aim.keepOut().contains(r.id()) || before > MAINLY;
+          aim.weights().containsKey(region.id())
+              || aim.keepOut().contains(region.id())
+              || before > MAINLY;
       if (counts
           && Math.max(before, after) > SMALL_SHARE
           && Math.abs(after - before) > TELLABLE * Math.max(before, after)) {
@@ -109,25 +118,28 @@ public record Swap(Offer offer, double alike, List<String> changes) {
                 Locale.ROOT,
                 "%s %s: %.0f instead of %.0f %% of the best here",
                 after > before ? "more" : "less",
-                r.coachName(),
+                region.coachName(),
                 100 * after,
                 100 * before));
       }
     }
-    a.functions().stream()
+    offer.functions().stream()
         .filter(
-            f ->
-                f.regions().stream().anyMatch(aim.weights()::containsKey)
-                    && !b.functions().contains(f))
+            function ->
+                function.regions().stream().anyMatch(aim.weights()::containsKey)
+                    && !otherOffer.functions().contains(function))
         .sorted()
-        .forEach(f -> list.add("leaves out: " + f.label()));
-    if (Math.abs(a.back() - b.back()) > TELLABLE) {
-      list.add(b.back() > a.back() ? "more load on the lower back" : "spares the lower back");
+        .forEach(function -> list.add("leaves out: " + function.label()));
+    if (Math.abs(offer.back() - otherOffer.back()) > TELLABLE) {
+      list.add(
+          otherOffer.back() > offer.back()
+              ? "more load on the lower back"
+              : "spares the lower back");
     }
-    if (b.oneLeg() != a.oneLeg()) {
-      list.add(b.oneLeg() ? "one leg at a time" : "both legs together");
+    if (otherOffer.oneLeg() != offer.oneLeg()) {
+      list.add(otherOffer.oneLeg() ? "one leg at a time" : "both legs together");
     }
-    double minutes = b.setUpMinutes() - a.setUpMinutes();
+    double minutes = otherOffer.setUpMinutes() - offer.setUpMinutes();
     if (Math.abs(minutes) >= 1) {
       list.add(
           String.format(

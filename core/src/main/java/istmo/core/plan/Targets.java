@@ -95,7 +95,7 @@ public record Targets(
    */
   public static Targets of(
       Aim aim, Optional<TrainingAge> age, boolean hold, Collection<Offer> offers) {
-    TrainingAge a = age.orElse(TrainingAge.MONTHS);
+    TrainingAge trainingAge = age.orElse(TrainingAge.MONTHS);
     Map<String, Double> least = new LinkedHashMap<>();
     Map<String, Integer> weight = new LinkedHashMap<>();
     Set<String> held = new TreeSet<>();
@@ -103,50 +103,51 @@ public record Targets(
     Stream.concat(aim.weights().keySet().stream(), aim.keepOut().stream())
         .filter(Regions.standard()::has)
         .forEach(id -> groups.add(Regions.standard().get(id).group()));
-    for (Region r : Regions.standard().all()) {
-      @Nullable Integer w = aim.weights().get(r.id());
-      boolean holds = hold && HELD.contains(r.id()) && !groups.contains(r.group());
+    for (Region region : Regions.standard().all()) {
+      @Nullable Integer w = aim.weights().get(region.id());
+      boolean holds = hold && HELD.contains(region.id()) && !groups.contains(region.group());
       if (holds) {
-        least.put(r.id(), HOLD_SETS);
-        weight.put(r.id(), 1);
+        least.put(region.id(), HOLD_SETS);
+        weight.put(region.id(), 1);
       } else if (w != null) {
-        least.put(r.id(), Required.entry(SETS, a)[w - 1]);
-        weight.put(r.id(), w);
+        least.put(region.id(), Required.entry(SETS, trainingAge)[w - 1]);
+        weight.put(region.id(), w);
       }
       if (holds) {
-        held.add(r.id());
+        held.add(region.id());
       }
     }
     Map<Function, Double> functions = new EnumMap<>(Function.class);
-    for (Function f : Function.values()) {
+    for (Function function : Function.values()) {
       double most =
-          f.regions().stream()
-              .filter(r -> aim.weights().containsKey(r))
+          function.regions().stream()
+              .filter(region -> aim.weights().containsKey(region))
               .mapToDouble(least::get)
               .max()
               .orElse(0);
-      if (most > 0 && offers.stream().anyMatch(o -> trains(o, f, least.keySet()))) {
-        functions.put(f, Math.max(FUNCTION_SETS, FUNCTION_SHARE * most));
+      if (most > 0 && offers.stream().anyMatch(offer -> trains(offer, function, least.keySet()))) {
+        functions.put(function, Math.max(FUNCTION_SETS, FUNCTION_SHARE * most));
       }
     }
     boolean keepsOut =
         Regions.standard().all().stream()
-            .filter(r -> r.group().equals("quads") || r.group().equals("hamstrings"))
-            .anyMatch(r -> aim.keepOut().contains(r.id()));
+            .filter(region -> region.group().equals("quads") || region.group().equals("hamstrings"))
+            .anyMatch(region -> aim.keepOut().contains(region.id()));
     return new Targets(
         Collections.unmodifiableMap(least),
         Collections.unmodifiableMap(weight),
         Set.copyOf(held),
         Collections.unmodifiableMap(functions),
-        Required.entry(MOST, a),
+        Required.entry(MOST, trainingAge),
         MOST_A_DAY,
         !keepsOut);
   }
 
   /** Whether an offer trains a function for one of these regions as well as it should. */
-  static boolean trains(Offer o, Function f, Collection<String> regions) {
-    return o.functions().contains(f)
-        && f.regions().stream().anyMatch(r -> regions.contains(r) && o.share(r) >= TELLING_SHARE);
+  static boolean trains(Offer offer, Function function, Collection<String> regions) {
+    return offer.functions().contains(function)
+        && function.regions().stream()
+            .anyMatch(region -> regions.contains(region) && offer.share(region) >= TELLING_SHARE);
   }
 
   /** The same with other weekly sets for some regions. */

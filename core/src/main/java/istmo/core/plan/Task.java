@@ -55,22 +55,22 @@ public record Task(
   public static List<Day> frames(Planned.Week week, Offers offers) {
     return week.days().stream()
         .map(
-            d -> {
+            day -> {
               List<Bout> kept =
-                  d.bouts().stream()
-                      .filter(b -> b.items().stream().anyMatch(Item::pinned))
+                  day.bouts().stream()
+                      .filter(bout -> bout.items().stream().anyMatch(Item::pinned))
                       .toList();
               kept.stream()
-                  .flatMap(b -> b.items().stream())
-                  .forEach(i -> offers.get(i.candidateId()));
-              return d.with(kept);
+                  .flatMap(bout -> bout.items().stream())
+                  .forEach(item -> offers.get(item.candidateId()));
+              return day.with(kept);
             })
         .toList();
   }
 
-  int sets(Offer o) {
+  int sets(Offer offer) {
     return Math.max(
-        LEAST_SETS, Prescriber.mostSets(age, Prescriber.exhausting(o.role(), o.oneLeg())));
+        LEAST_SETS, Prescriber.mostSets(age, Prescriber.exhausting(offer.role(), offer.oneLeg())));
   }
 
   /**
@@ -80,20 +80,20 @@ public record Task(
    */
   List<Offer> candidates() {
     Set<String> wanted = new LinkedHashSet<>();
-    for (String r : targets.asked()) {
+    for (String region : targets.asked()) {
       add(
           wanted,
           BEST_OF_REGION,
-          Comparator.comparingDouble(o -> -o.share(r) * (0.5 + o.utility())),
-          o -> true);
+          Comparator.comparingDouble(offer -> -offer.share(region) * (0.5 + offer.utility())),
+          offer -> true);
     }
-    for (Function f : targets.functions().keySet()) {
+    for (Function function : targets.functions().keySet()) {
       add(
           wanted,
           BEST_OF_FUNCTION,
           Comparator.comparingDouble(
-              o -> -Coverage.functionShare(o, f, targets) * (0.5 + o.utility())),
-          o -> Targets.trains(o, f, targets.least().keySet()));
+              offer -> -Coverage.functionShare(offer, function, targets) * (0.5 + offer.utility())),
+          offer -> Targets.trains(offer, function, targets.least().keySet()));
     }
     if (targets.balance()) {
       for (String group : List.of("quads", "hamstrings")) {
@@ -101,12 +101,12 @@ public record Task(
             wanted,
             BEST_OF_BALANCE,
             Comparator.comparingDouble(
-                o -> -Coverage.mean(o.shares(), group) * (0.5 + o.utility())),
-            o -> true);
+                offer -> -Coverage.mean(offer.shares(), group) * (0.5 + offer.utility())),
+            offer -> true);
       }
     }
-    add(wanted, BEST_OF_ALL, Comparator.comparingDouble(o -> -o.utility()), o -> true);
-    return offers.all().stream().filter(o -> wanted.contains(o.candidateId())).toList();
+    add(wanted, BEST_OF_ALL, Comparator.comparingDouble(offer -> -offer.utility()), offer -> true);
+    return offers.all().stream().filter(offer -> wanted.contains(offer.candidateId())).toList();
   }
 
   private void add(Set<String> wanted, int count, Comparator<Offer> order, Predicate<Offer> of) {
@@ -114,15 +114,17 @@ public record Task(
     offers.all().stream()
         .filter(of)
         .sorted(
-            Comparator.<Offer, Boolean>comparing(o -> !o.whole() && wholeOf(o.exerciseId()))
+            Comparator.<Offer, Boolean>comparing(
+                    offer -> !offer.whole() && wholeOf(offer.exerciseId()))
                 .thenComparing(order)
                 .thenComparing(Offer::candidateId))
-        .forEach(o -> perExercise.putIfAbsent(o.exerciseId(), o));
-    perExercise.values().stream().limit(count).forEach(o -> wanted.add(o.candidateId()));
+        .forEach(offer -> perExercise.putIfAbsent(offer.exerciseId(), offer));
+    perExercise.values().stream().limit(count).forEach(offer -> wanted.add(offer.candidateId()));
   }
 
   private boolean wholeOf(String exerciseId) {
-    return offers.all().stream().anyMatch(o -> o.exerciseId().equals(exerciseId) && o.whole());
+    return offers.all().stream()
+        .anyMatch(offer -> offer.exerciseId().equals(exerciseId) && offer.whole());
   }
 
   /**
@@ -147,7 +149,9 @@ public record Task(
    * until the soreness passes (common practice).
    */
   int timesAWeek() {
-    return Math.min(frames.size(), age.filter(a -> a == TrainingAge.WEEKS).isPresent() ? 1 : 2);
+    return Math.min(
+        frames.size(),
+        age.filter(trainingAge -> trainingAge == TrainingAge.WEEKS).isPresent() ? 1 : 2);
   }
 
   List<Item> pinned(int day) {

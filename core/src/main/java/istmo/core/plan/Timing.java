@@ -79,12 +79,18 @@ public record Timing(List<Segment> segments) {
 
   /** Time that goes to one kind of thing, or to one bout by its index, s. */
   public double secondsOf(Kind kind) {
-    return segments.stream().filter(s -> s.kind() == kind).mapToDouble(Segment::seconds).sum();
+    return segments.stream()
+        .filter(segment -> segment.kind() == kind)
+        .mapToDouble(Segment::seconds)
+        .sum();
   }
 
   /** Time that goes to one kind of thing, or to one bout by its index, s. */
   public double secondsOf(int bout) {
-    return segments.stream().filter(s -> s.bout() == bout).mapToDouble(Segment::seconds).sum();
+    return segments.stream()
+        .filter(segment -> segment.bout() == bout)
+        .mapToDouble(Segment::seconds)
+        .sum();
   }
 
   /** Items of what is not on offer any more take no time: the week says that they are left out. */
@@ -95,25 +101,28 @@ public record Timing(List<Segment> segments) {
     for (int b = 0; b < day.bouts().size(); b++) {
       Bout bout = day.bouts().get(b);
       List<Item> items =
-          bout.items().stream().filter(i -> offers.find(i.candidateId()).isPresent()).toList();
+          bout.items().stream()
+              .filter(item -> offers.find(item.candidateId()).isPresent())
+              .toList();
       for (int k = 0; k < items.size(); k++) {
-        Item i = items.get(k);
-        Offer o = offers.get(i.candidateId());
+        Item item = items.get(k);
+        Offer offer = offers.get(item.candidateId());
         if (k > 0
-            && offers.get(items.get(k - 1).candidateId()).exerciseId().equals(o.exerciseId())) {
+            && offers.get(items.get(k - 1).candidateId()).exerciseId().equals(offer.exerciseId())) {
           continue; // another set-up of the same exercise in one bout: nothing is re-racked
         }
-        if (at != null && !o.station().isEmpty() && !at.equals(o.station())) {
-          clock.spend(Kind.WALK, WALK_S, b, i.id(), -1);
+        if (at != null && !offer.station().isEmpty() && !at.equals(offer.station())) {
+          clock.spend(Kind.WALK, WALK_S, b, item.id(), -1);
         }
-        boolean stays = day.oneStation() && loaded == o.loadKind() && o.station().equals(at);
-        clock.spend(Kind.SET_UP, setUpS(o, stays), b, i.id(), -1);
-        if (!o.station().isEmpty()) {
-          at = o.station();
+        boolean stays =
+            day.oneStation() && loaded == offer.loadKind() && offer.station().equals(at);
+        clock.spend(Kind.SET_UP, setUpS(offer, stays), b, item.id(), -1);
+        if (!offer.station().isEmpty()) {
+          at = offer.station();
         }
-        loaded = o.loadKind();
-        for (int w = 0; w < o.role().warmUps(); w++) {
-          clock.spend(Kind.WARM_UP, WARM_UP_S, b, i.id(), w);
+        loaded = offer.loadKind();
+        for (int w = 0; w < offer.role().warmUps(); w++) {
+          clock.spend(Kind.WARM_UP, WARM_UP_S, b, item.id(), w);
         }
       }
       rounds(clock, b, items, offers);
@@ -122,38 +131,38 @@ public record Timing(List<Segment> segments) {
   }
 
   /** Set-up and loading, s; {@code stays} where the bar's load may stay on. */
-  static double setUpS(Offer o, boolean stays) {
-    boolean plates = o.loadKind() == LoadKind.BAR || o.loadKind() == LoadKind.SLED;
-    return 60 * o.setUpMinutes() * (plates && stays ? 1 - LOADING : 1);
+  static double setUpS(Offer offer, boolean stays) {
+    boolean plates = offer.loadKind() == LoadKind.BAR || offer.loadKind() == LoadKind.SLED;
+    return 60 * offer.setUpMinutes() * (plates && stays ? 1 - LOADING : 1);
   }
 
   private static void rounds(Clock clock, int b, List<Item> items, Offers offers) {
-    int rounds = items.stream().mapToInt(i -> i.prescription().sets()).max().orElse(0);
+    int rounds = items.stream().mapToInt(item -> item.prescription().sets()).max().orElse(0);
     double[] ended = new double[items.size()];
     for (int set = 0; set < rounds; set++) {
       int before = -1;
       for (int k = 0; k < items.size(); k++) {
-        Item i = items.get(k);
-        if (set >= i.prescription().sets()) {
+        Item item = items.get(k);
+        if (set >= item.prescription().sets()) {
           continue;
         }
         if (before >= 0) {
           clock.spend(
               Kind.REST,
-              turnS(offers.get(items.get(before).candidateId()), offers.get(i.candidateId())),
+              turnS(offers.get(items.get(before).candidateId()), offers.get(item.candidateId())),
               b,
-              i.id(),
+              item.id(),
               -1);
         }
-        double due = set == 0 ? 0 : ended[k] + i.prescription().restS() - clock.now;
+        double due = set == 0 ? 0 : ended[k] + item.prescription().restS() - clock.now;
         if (due > 0) {
-          clock.spend(Kind.REST, due, b, i.id(), -1);
+          clock.spend(Kind.REST, due, b, item.id(), -1);
         }
         clock.spend(
             Kind.WORK,
-            i.prescription().workS(set, offers.get(i.candidateId()).oneLeg()),
+            item.prescription().workS(set, offers.get(item.candidateId()).oneLeg()),
             b,
-            i.id(),
+            item.id(),
             set);
         ended[k] = clock.now;
         before = k;
@@ -165,8 +174,10 @@ public record Timing(List<Segment> segments) {
     }
   }
 
-  static double turnS(Offer a, Offer b) {
-    return a.station().isEmpty() || b.station().isEmpty() || a.station().equals(b.station())
+  static double turnS(Offer offer, Offer otherOffer) {
+    return offer.station().isEmpty()
+            || otherOffer.station().isEmpty()
+            || offer.station().equals(otherOffer.station())
         ? TURN_S
         : TURN_AWAY_S;
   }

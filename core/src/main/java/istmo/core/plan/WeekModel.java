@@ -67,8 +67,9 @@ final class WeekModel {
       }
     }
     pairs.stream()
-        .filter(p -> solver.booleanValue(p.taken()))
-        .forEach(p -> choice.pairs().get(p.day()).add(new int[] {p.a(), p.b()}));
+        .filter(pairOf -> solver.booleanValue(pairOf.taken()))
+        .forEach(
+            pairOf -> choice.pairs().get(pairOf.day()).add(new int[] {pairOf.a(), pairOf.b()}));
     return choice;
   }
 
@@ -78,27 +79,31 @@ final class WeekModel {
       Set<String> pinned =
           new TreeSet<>(
               task.pinned(d).stream()
-                  .map(i -> task.offers().get(i.candidateId()).exerciseId())
+                  .map(item -> task.offers().get(item.candidateId()).exerciseId())
                   .toList());
       for (int c = 0; c < candidates.size(); c++) {
-        Offer o = candidates.get(c);
-        sets[d][c] = model.newIntVar(0, task.sets(o), "sets");
+        Offer offer = candidates.get(c);
+        sets[d][c] = model.newIntVar(0, task.sets(offer), "sets");
         used[d][c] = model.newBoolVar("used");
-        model.addLessOrEqual(sets[d][c], LinearExpr.term(used[d][c], task.sets(o)));
+        model.addLessOrEqual(sets[d][c], LinearExpr.term(used[d][c], task.sets(offer)));
         model.addGreaterOrEqual(sets[d][c], LinearExpr.term(used[d][c], Task.LEAST_SETS));
-        if (pinned.contains(o.exerciseId())) {
+        if (pinned.contains(offer.exerciseId())) {
           model.addEquality(used[d][c], 0);
         }
-        ofExercise.computeIfAbsent(o.exerciseId(), k -> new ArrayList<>()).add(used[d][c]);
-        points.addTerm(used[d][c], Appraisal.EXERCISE).addTerm(sets[d][c], Appraisal.costOfSet(o));
-        if (task.sets(o) > Appraisal.usualSets(task, o)) {
+        ofExercise.computeIfAbsent(offer.exerciseId(), key -> new ArrayList<>()).add(used[d][c]);
+        points
+            .addTerm(used[d][c], Appraisal.EXERCISE)
+            .addTerm(sets[d][c], Appraisal.costOfSet(offer));
+        if (task.sets(offer) > Appraisal.usualSets(task, offer)) {
           over(
               LinearExpr.newBuilder().add(sets[d][c]),
-              Appraisal.usualSets(task, o),
+              Appraisal.usualSets(task, offer),
               Appraisal.SET_BEYOND);
         }
       }
-      ofExercise.values().stream().filter(l -> l.size() > 1).forEach(model::addAtMostOne);
+      ofExercise.values().stream()
+          .filter(literals -> literals.size() > 1)
+          .forEach(model::addAtMostOne);
     }
   }
 
@@ -136,14 +141,16 @@ final class WeekModel {
     for (int d = 0; d < days; d++) {
       LinearExprBuilder seconds = LinearExpr.newBuilder().add(Appraisal.fixedS(task, d));
       for (int c = 0; c < candidates.size(); c++) {
-        Offer o = candidates.get(c);
+        Offer offer = candidates.get(c);
         seconds
-            .addTerm(used[d][c], Appraisal.onceS(task, d, o))
-            .addTerm(sets[d][c], Appraisal.perSetS(o));
+            .addTerm(used[d][c], Appraisal.onceS(task, d, offer))
+            .addTerm(sets[d][c], Appraisal.perSetS(offer));
       }
-      for (PairOf p : pairs) {
-        if (p.day() == d) {
-          seconds.addTerm(p.rounds(), -p.saving().perRound()).addTerm(p.taken(), p.saving().once());
+      for (PairOf pair : pairs) {
+        if (pair.day() == d) {
+          seconds
+              .addTerm(pair.rounds(), -pair.saving().perRound())
+              .addTerm(pair.taken(), pair.saving().once());
         }
       }
       model.addLessOrEqual(seconds, 60L * task.frames().get(d).minutes());
@@ -173,8 +180,8 @@ final class WeekModel {
         allowed.add(used[d][c].not());
         model.addBoolOr(allowed.toArray(Literal[]::new));
       }
-      for (Item i : task.pinned(d)) {
-        Set<String> station = task.offers().get(i.candidateId()).station();
+      for (Item item : task.pinned(d)) {
+        Set<String> station = task.offers().get(item.candidateId()).station();
         List<Literal> allowed = new ArrayList<>();
         for (int s = 0; s < at.length; s++) {
           if (stations.get(s).containsAll(station)) {
@@ -189,63 +196,78 @@ final class WeekModel {
   }
 
   private void weekly() {
-    Targets t = task.targets();
-    for (String r : t.asked()) {
+    Targets targets = task.targets();
+    for (String region : targets.asked()) {
       lack(
-          week(r),
-          Appraisal.hundredths(Required.entry(t.least(), r)),
-          Appraisal.SHORT * Required.entry(t.weight(), r));
+          week(region),
+          Appraisal.hundredths(Required.entry(targets.least(), region)),
+          Appraisal.SHORT * Required.entry(targets.weight(), region));
     }
-    for (Region r : Regions.standard().all()) {
-      over(week(r.id()), Appraisal.hundredths(t.most()), Appraisal.TOO_MANY);
+    for (Region region : Regions.standard().all()) {
+      over(week(region.id()), Appraisal.hundredths(targets.most()), Appraisal.TOO_MANY);
     }
-    for (Function f : t.functions().keySet()) {
+    functions(targets);
+    if (targets.balance()) {
+      balance();
+    }
+    timesAWeek();
+    if (task.varied()) {
+      varied();
+    }
+  }
+
+  private void functions(Targets targets) {
+    for (Function function : targets.functions().keySet()) {
       LinearExprBuilder has = LinearExpr.newBuilder();
       for (int d = 0; d < days; d++) {
-        for (Item i : task.pinned(d)) {
-          Offer o = task.offers().get(i.candidateId());
+        for (Item item : task.pinned(d)) {
+          Offer offer = task.offers().get(item.candidateId());
           has.add(
-              Targets.trains(o, f, t.least().keySet())
-                  ? Appraisal.hardHundredths(i, Coverage.functionShare(o, f, t))
+              Targets.trains(offer, function, targets.least().keySet())
+                  ? Appraisal.hardHundredths(item, Coverage.functionShare(offer, function, targets))
                   : 0);
         }
         for (int c = 0; c < candidates.size(); c++) {
-          Offer o = candidates.get(c);
+          Offer offer = candidates.get(c);
           has.addTerm(
               sets[d][c],
-              Targets.trains(o, f, t.least().keySet())
-                  ? Appraisal.hundredths(Coverage.functionShare(o, f, t))
+              Targets.trains(offer, function, targets.least().keySet())
+                  ? Appraisal.hundredths(Coverage.functionShare(offer, function, targets))
                   : 0);
         }
       }
-      lack(has, Appraisal.hundredths(t.functions().get(f)), Appraisal.FUNCTION_SHORT);
+      lack(has, Appraisal.hundredths(targets.functions().get(function)), Appraisal.FUNCTION_SHORT);
     }
-    if (t.balance()) {
-      IntVar lack = model.newIntVar(0, 100_000, "lack");
-      for (boolean frontLess : new boolean[] {true, false}) {
-        LinearExprBuilder side = LinearExpr.newBuilder();
-        Appraisal.side(frontLess ? "quads" : "hamstrings").forEach(r -> addWeek(side, r.id(), -10));
-        Appraisal.side(frontLess ? "hamstrings" : "quads")
-            .forEach(r -> addWeek(side, r.id(), Appraisal.BALANCE_TENTHS));
-        model.addLessOrEqual(side, LinearExpr.term(lack, 10L * Appraisal.REGIONS_OF_A_SIDE));
-      }
-      points.addTerm(lack, Appraisal.BALANCE_SHORT);
+  }
+
+  /** Quads and hamstrings beside one another. */
+  private void balance() {
+    IntVar lack = model.newIntVar(0, 100_000, "lack");
+    for (boolean frontLess : new boolean[] {true, false}) {
+      LinearExprBuilder side = LinearExpr.newBuilder();
+      Appraisal.side(frontLess ? "quads" : "hamstrings")
+          .forEach(region -> addWeek(side, region.id(), -10));
+      Appraisal.side(frontLess ? "hamstrings" : "quads")
+          .forEach(region -> addWeek(side, region.id(), Appraisal.BALANCE_TENTHS));
+      model.addLessOrEqual(side, LinearExpr.term(lack, 10L * Appraisal.REGIONS_OF_A_SIDE));
     }
-    for (String r : task.groups().values()) {
+    points.addTerm(lack, Appraisal.BALANCE_SHORT);
+  }
+
+  /** Every group that is asked for is trained on as many days as the task says. */
+  private void timesAWeek() {
+    for (String region : task.groups().values()) {
       IntVar missing = model.newIntVar(0, task.timesAWeek(), "missing");
       LinearExprBuilder trained = LinearExpr.newBuilder().add(missing);
       for (int d = 0; d < days; d++) {
         BoolVar on = model.newBoolVar("trained");
         LinearExprBuilder effective = LinearExpr.newBuilder();
-        addDay(effective, d, r, 1);
+        addDay(effective, d, region, 1);
         model.addGreaterOrEqual(effective, LinearExpr.term(on, Appraisal.TRAINED));
         trained.add(on);
       }
       model.addGreaterOrEqual(trained, task.timesAWeek());
       points.addTerm(missing, Appraisal.DAY_SHORT);
-    }
-    if (task.varied()) {
-      varied();
     }
   }
 
@@ -254,53 +276,61 @@ final class WeekModel {
     Map<String, Integer> fixed = new TreeMap<>();
     for (int d = 0; d < days; d++) {
       task.pinned(d).stream()
-          .map(i -> task.offers().get(i.candidateId()).exerciseId())
+          .map(item -> task.offers().get(item.candidateId()).exerciseId())
           .distinct()
-          .forEach(x -> fixed.merge(x, 1, Integer::sum));
+          .forEach(text -> fixed.merge(text, 1, Integer::sum));
       for (int c = 0; c < candidates.size(); c++) {
         daysOf
-            .computeIfAbsent(candidates.get(c).exerciseId(), k -> LinearExpr.newBuilder())
+            .computeIfAbsent(candidates.get(c).exerciseId(), key -> LinearExpr.newBuilder())
             .add(used[d][c]);
       }
     }
-    fixed.forEach((x, n) -> daysOf.computeIfAbsent(x, k -> LinearExpr.newBuilder()).add(n));
-    daysOf.values().forEach(n -> over(n, 1, Appraisal.EXERCISE_AGAIN));
+    fixed.forEach((text, n) -> daysOf.computeIfAbsent(text, key -> LinearExpr.newBuilder()).add(n));
+    daysOf.values().forEach(builder -> over(builder, 1, Appraisal.EXERCISE_AGAIN));
   }
 
   private void daily() {
-    Targets t = task.targets();
+    Targets targets = task.targets();
     LinearExprBuilder back = LinearExpr.newBuilder();
     for (int d = 0; d < days; d++) {
-      addCount(back, d, o -> Appraisal.hundredths(o.back()));
+      addCount(back, d, offer -> Appraisal.hundredths(offer.back()));
     }
     over(back, Appraisal.hundredths(Coverage.MOST_BACK_A_WEEK), Appraisal.BACK);
     for (int d = 0; d < days; d++) {
       int day = d;
       List<Offer> pinned =
-          task.pinned(d).stream().map(i -> task.offers().get(i.candidateId())).toList();
-      over(count(d, o -> 1), Coverage.MOST_SETS, Appraisal.SESSION_SET);
-      over(count(d, o -> o.trainsThigh() ? 1 : 0), Coverage.MOST_THIGH_SETS, Appraisal.PART_SET);
-      over(count(d, o -> o.role().isCalf() ? 1 : 0), Coverage.MOST_CALF_SETS, Appraisal.PART_SET);
+          task.pinned(d).stream().map(item -> task.offers().get(item.candidateId())).toList();
+      over(count(d, offer -> 1), Coverage.MOST_SETS, Appraisal.SESSION_SET);
       over(
-          count(d, o -> Appraisal.hundredths(o.back())),
+          count(d, offer -> offer.trainsThigh() ? 1 : 0),
+          Coverage.MOST_THIGH_SETS,
+          Appraisal.PART_SET);
+      over(
+          count(d, offer -> offer.role().isCalf() ? 1 : 0),
+          Coverage.MOST_CALF_SETS,
+          Appraisal.PART_SET);
+      over(
+          count(d, offer -> Appraisal.hundredths(offer.back())),
           Appraisal.hundredths(Coverage.MOST_BACK),
           Appraisal.BACK);
-      t.asked()
+      targets
+          .asked()
           .forEach(
-              r -> {
+              region -> {
                 LinearExprBuilder effective = LinearExpr.newBuilder();
-                addDay(effective, day, r, 1);
-                over(effective, Appraisal.hundredths(t.mostADay()), Appraisal.TOO_MANY_A_DAY);
+                addDay(effective, day, region, 1);
+                over(effective, Appraisal.hundredths(targets.mostADay()), Appraisal.TOO_MANY_A_DAY);
               });
       Map<String, LinearExprBuilder> families = new TreeMap<>();
       pinned.forEach(
-          o -> families.computeIfAbsent(o.familyId(), k -> LinearExpr.newBuilder()).add(1));
+          offer ->
+              families.computeIfAbsent(offer.familyId(), key -> LinearExpr.newBuilder()).add(1));
       for (int c = 0; c < candidates.size(); c++) {
         families
-            .computeIfAbsent(candidates.get(c).familyId(), k -> LinearExpr.newBuilder())
+            .computeIfAbsent(candidates.get(c).familyId(), key -> LinearExpr.newBuilder())
             .add(used[d][c]);
       }
-      families.values().forEach(n -> over(n, 1, Appraisal.FAMILY_AGAIN));
+      families.values().forEach(builder -> over(builder, 1, Appraisal.FAMILY_AGAIN));
     }
   }
 
@@ -313,10 +343,10 @@ final class WeekModel {
   private void addCount(LinearExprBuilder sum, int day, ToIntFunction<Offer> each) {
     task.pinned(day)
         .forEach(
-            i ->
+            item ->
                 sum.add(
-                    (long) i.prescription().sets()
-                        * each.applyAsInt(task.offers().get(i.candidateId()))));
+                    (long) item.prescription().sets()
+                        * each.applyAsInt(task.offers().get(item.candidateId()))));
     for (int c = 0; c < candidates.size(); c++) {
       sum.addTerm(sets[day][c], each.applyAsInt(candidates.get(c)));
     }
@@ -337,11 +367,11 @@ final class WeekModel {
   private void addDay(LinearExprBuilder sum, int day, String region, int factor) {
     task.pinned(day)
         .forEach(
-            i ->
+            item ->
                 sum.add(
                     (long) factor
                         * Appraisal.hardHundredths(
-                            i, task.offers().get(i.candidateId()).share(region))));
+                            item, task.offers().get(item.candidateId()).share(region))));
     for (int c = 0; c < candidates.size(); c++) {
       sum.addTerm(
           sets[day][c], (long) factor * Appraisal.hundredths(candidates.get(c).share(region)));

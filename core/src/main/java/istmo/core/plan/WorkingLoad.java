@@ -56,13 +56,13 @@ public record WorkingLoad(
     /** Of several sets the one that says most of strength. */
     public static Optional<Recorded> bestOf(List<PerformedSet> sets, LocalDate on) {
       return sets.stream()
-          .max((a, b) -> Double.compare(value(a), value(b)))
-          .map(s -> new Recorded(s, on));
+          .max((first, second) -> Double.compare(value(first), value(second)))
+          .map(set -> new Recorded(set, on));
     }
 
-    private static double value(PerformedSet s) {
-      return s.loadKg() * Equation.EPLEY.factor(s.repetitions() + s.reserve())
-          + 1e-3 * s.repetitions();
+    private static double value(PerformedSet set) {
+      return set.loadKg() * Equation.EPLEY.factor(set.repetitions() + set.reserve())
+          + 1e-3 * set.repetitions();
     }
   }
 
@@ -74,46 +74,50 @@ public record WorkingLoad(
    *     load that they allow goes before a heavier one of the record
    */
   public static WorkingLoad of(
-      Offer o,
-      Prescription p,
+      Offer offer,
+      Prescription prescription,
       GymEquipment equipment,
       Optional<Recorded> last,
       Progression.Next next,
       double share,
       boolean careful) {
-    if (careful && next.load().filter(l -> beyondFirst(o, l.kg())).isPresent()) {
-      return of(o, p, equipment, Optional.empty(), share);
+    if (careful && next.load().filter(loading -> beyondFirst(offer, loading.kg())).isPresent()) {
+      return of(offer, prescription, equipment, Optional.empty(), share);
     }
     if (next.load().isEmpty()
-        || p.scheme() == Scheme.ASCENDING
-        || p.scheme() == Scheme.ALWAYS_TEN) {
-      return of(o, p, equipment, last, share, careful);
+        || prescription.scheme() == Scheme.ASCENDING
+        || prescription.scheme() == Scheme.ALWAYS_TEN) {
+      return of(offer, prescription, equipment, last, share, careful);
     }
     double kg = share * next.load().get().kg();
     int low = (int) Prescription.REPETITIONS.nearest(next.repetitionsLow());
     Prescription asked =
-        p.with(
-            p.sets(),
+        prescription.with(
+            prescription.sets(),
             low,
             Math.max(low, (int) Prescription.REPETITIONS.nearest(next.repetitionsHigh())),
-            p.reserve());
-    return made(o, asked, equipment, repetitions -> Optional.of(kg), kg, kg, next.words());
+            prescription.reserve());
+    return made(offer, asked, equipment, repetitions -> Optional.of(kg), kg, kg, next.words());
   }
 
   /** The loads that follow from the record alone; {@code careful} as above. */
   public static WorkingLoad of(
-      Offer o,
-      Prescription p,
+      Offer offer,
+      Prescription prescription,
       GymEquipment equipment,
       Optional<Recorded> last,
       double share,
       boolean careful) {
     return of(
-        o, p, equipment, last.filter(r -> !careful || !beyondFirst(o, r.best().loadKg())), share);
+        offer,
+        prescription,
+        equipment,
+        last.filter(recorded -> !careful || !beyondFirst(offer, recorded.best().loadKg())),
+        share);
   }
 
-  private static boolean beyondFirst(Offer o, double kg) {
-    return o.load().filter(first -> kg > first.highKg()).isPresent();
+  private static boolean beyondFirst(Offer offer, double kg) {
+    return offer.load().filter(first -> kg > first.highKg()).isPresent();
   }
 
   /**
@@ -121,38 +125,44 @@ public record WorkingLoad(
    * @param share of the load that a block asks for, 1 for all of it
    */
   static WorkingLoad of(
-      Offer o, Prescription p, GymEquipment equipment, Optional<Recorded> last, double share) {
-    double empty = o.setup().getOrDefault("sledMass", 0.0);
-    double step = equipment.smallestStepKg(o.needs());
+      Offer offer,
+      Prescription prescription,
+      GymEquipment equipment,
+      Optional<Recorded> last,
+      double share) {
+    double empty = offer.setup().getOrDefault("sledMass", 0.0);
+    double step = equipment.smallestStepKg(offer.needs());
     Optional<LoadEstimate> estimate =
         last.isPresent()
             ? Optional.empty()
-            : o.load()
+            : offer
+                .load()
                 .map(
-                    l ->
-                        l.forRepetitions(
-                            p.middle() + p.reserve(),
-                            p.repetitionsLow() + "-" + p.repetitionsHigh(),
+                    loadEstimate ->
+                        loadEstimate.forRepetitions(
+                            prescription.middle() + prescription.reserve(),
+                            prescription.repetitionsLow() + "-" + prescription.repetitionsHigh(),
                             empty,
                             step));
-    double low = wished(p, p.middle(), last, estimate, empty, share).orElse(0.0);
-    double high = estimate.map(l -> share * l.highKg()).orElse(low);
+    double low =
+        wished(prescription, prescription.middle(), last, estimate, empty, share).orElse(0.0);
+    double high = estimate.map(loadEstimate -> share * loadEstimate.highKg()).orElse(low);
     return made(
-        o,
-        p,
+        offer,
+        prescription,
         equipment,
-        repetitions -> wished(p, repetitions, last, estimate, empty, share),
+        repetitions -> wished(prescription, repetitions, last, estimate, empty, share),
         low,
         high,
-        basis(o, last, estimate, share));
+        basis(offer, last, estimate, share));
   }
 
   /**
    * @param wished load for so many repetitions, kg, where one is known
    */
   private static WorkingLoad made(
-      Offer o,
-      Prescription p,
+      Offer offer,
+      Prescription prescription,
       GymEquipment equipment,
       DoubleFunction<Optional<Double>> wished,
       double lowKg,
@@ -161,30 +171,30 @@ public record WorkingLoad(
     List<SetLine> lines = new ArrayList<>();
     Optional<Loading> before = Optional.empty();
     Optional<Loading> first = Optional.empty();
-    List<Double> repetitions = p.repetitions();
+    List<Double> repetitions = prescription.repetitions();
     boolean fixed =
-        switch (p.scheme()) {
+        switch (prescription.scheme()) {
           case ASCENDING, FALLING, ALWAYS_TEN -> true;
           default -> false;
         };
-    for (int k = 0; k < p.sets(); k++) {
-      int low = fixed ? (int) Math.round(repetitions.get(k)) : p.repetitionsLow();
-      int high = fixed ? low : p.repetitionsHigh();
-      double loadedFor = repetitions.get(p.scheme() == Scheme.FALLING ? 0 : k);
+    for (int k = 0; k < prescription.sets(); k++) {
+      int low = fixed ? (int) Math.round(repetitions.get(k)) : prescription.repetitionsLow();
+      int high = fixed ? low : prescription.repetitionsHigh();
+      double loadedFor = repetitions.get(prescription.scheme() == Scheme.FALLING ? 0 : k);
       Optional<Loading> load =
           wished
               .apply(loadedFor)
-              .map(kg -> Loading.notAbove(kg, o.needs(), equipment))
-              .filter(l -> l.kg() > 0);
-      String note = p.scheme().note(k, (int) Math.round(repetitions.get(k)));
+              .map(kg -> Loading.notAbove(kg, offer.needs(), equipment))
+              .filter(loading -> loading.kg() > 0);
+      String note = prescription.scheme().note(k, (int) Math.round(repetitions.get(k)));
       lines.add(new SetLine(0, low, high, load, added(load, before), note));
       before = load;
       first = first.isPresent() ? first : load;
-      lines.addAll(drops(o, p, equipment, k, load));
+      lines.addAll(drops(offer, prescription, equipment, k, load));
     }
     List<WarmUp> warmUps = new ArrayList<>();
     if (first.isPresent()) {
-      List<Loading> ramp = first.get().warmUps(o.role().warmUps(), o.needs(), equipment);
+      List<Loading> ramp = first.get().warmUps(offer.role().warmUps(), offer.needs(), equipment);
       for (int k = 0; k < ramp.size(); k++) {
         warmUps.add(
             new WarmUp(
@@ -199,12 +209,16 @@ public record WorkingLoad(
 
   /** The drops after a set: half of its repetitions, with what they leave of its load. */
   private static List<SetLine> drops(
-      Offer o, Prescription p, GymEquipment equipment, int set, Optional<Loading> load) {
+      Offer offer,
+      Prescription prescription,
+      GymEquipment equipment,
+      int set,
+      Optional<Loading> load) {
     List<SetLine> lines = new ArrayList<>();
-    for (int d = 1; d <= p.dropsAfter(set); d++) {
-      Drops drops = p.drops().orElseThrow();
+    for (int d = 1; d <= prescription.dropsAfter(set); d++) {
+      Drops drops = prescription.drops().orElseThrow();
       double share = drops.share(d);
-      int half = Math.max(1, (int) Math.round(Scheme.DROP_REPETITIONS * p.middle()));
+      int half = Math.max(1, (int) Math.round(Scheme.DROP_REPETITIONS * prescription.middle()));
       lines.add(
           new SetLine(
               d,
@@ -212,7 +226,8 @@ public record WorkingLoad(
               half,
               share == 1
                   ? load
-                  : load.map(l -> Loading.notAbove(l.kg() * share, o.needs(), equipment)),
+                  : load.map(
+                      loading -> Loading.notAbove(loading.kg() * share, offer.needs(), equipment)),
               List.of(),
               drops.note()));
     }
@@ -220,34 +235,37 @@ public record WorkingLoad(
   }
 
   private static Optional<Double> wished(
-      Prescription p,
+      Prescription prescription,
       double repetitions,
       Optional<Recorded> last,
       Optional<LoadEstimate> estimate,
       double empty,
       double share) {
     if (last.isPresent()) {
-      return Optional.of(share * recorded(last.get(), repetitions + p.reserve(), empty));
+      return Optional.of(share * recorded(last.get(), repetitions + prescription.reserve(), empty));
     }
     return estimate.map(
-        l ->
+        loadEstimate ->
             share
                 * atRepetitions(
-                    l.lowKg(), p.middle() + p.reserve(), repetitions + p.reserve(), empty));
+                    loadEstimate.lowKg(),
+                    prescription.middle() + prescription.reserve(),
+                    repetitions + prescription.reserve(),
+                    empty));
   }
 
   /**
    * The load for so many repetitions to failure from a set that was done; beyond what the equations
    * are good for, the load that was used.
    */
-  private static double recorded(Recorded r, double toFailure, double empty) {
-    double done = r.best().repetitions() + r.best().reserve();
-    if (r.best().loadKg() == 0) {
+  private static double recorded(Recorded recorded, double toFailure, double empty) {
+    double done = recorded.best().repetitions() + recorded.best().reserve();
+    if (recorded.best().loadKg() == 0) {
       return 0;
     }
     return !OneRepetition.REPETITIONS_TO_FAILURE.contains(done)
-        ? r.best().loadKg()
-        : atRepetitions(r.best().loadKg(), done, toFailure, empty);
+        ? recorded.best().loadKg()
+        : atRepetitions(recorded.best().loadKg(), done, toFailure, empty);
   }
 
   private static double atRepetitions(double kg, double from, double to, double empty) {
@@ -261,26 +279,26 @@ public record WorkingLoad(
   }
 
   private static String basis(
-      Offer o, Optional<Recorded> last, Optional<LoadEstimate> estimate, double share) {
+      Offer offer, Optional<Recorded> last, Optional<LoadEstimate> estimate, double share) {
     String of =
         share < 1
             ? String.format(Locale.ROOT, ", %.0f %% of it", 100 * share)
             : share > 1 ? String.format(Locale.ROOT, ", %+.1f %%", 100 * (share - 1)) : "";
     if (last.isPresent()) {
-      PerformedSet s = last.get().best();
+      PerformedSet set = last.get().best();
       return String.format(
           Locale.ROOT,
           "from %s kg for %d, %s in reserve, on %s%s",
-          trimmed(s.loadKg()),
-          s.repetitions(),
-          trimmed(s.reserve()),
+          trimmed(set.loadKg()),
+          set.repetitions(),
+          trimmed(set.reserve()),
           DayWords.of(last.get().on()),
           of);
     }
     return estimate
-        .map(l -> l.basis() + of)
+        .map(loadEstimate -> loadEstimate.basis() + of)
         .orElse(
-            o.loadKind() == LoadKind.NONE
+            offer.loadKind() == LoadKind.NONE
                 ? "body weight"
                 : "no lift of this client tells: begin light, find it in the warm-up sets");
   }

@@ -23,7 +23,9 @@ public final class InvalidInput extends RuntimeException {
   /** Faults by field: what is wrong, or what is allowed. */
   public InvalidInput(List<Fault> faults) {
     super(
-        faults.stream().map(f -> f.field() + ": " + f.message()).collect(Collectors.joining("; ")));
+        faults.stream()
+            .map(fault -> fault.field() + ": " + fault.message())
+            .collect(Collectors.joining("; ")));
     this.faults = List.copyOf(faults);
   }
 
@@ -32,7 +34,7 @@ public final class InvalidInput extends RuntimeException {
     try {
       check.run();
     } catch (InvalidInput e) {
-      e.faults().forEach(f -> faults.add(new Fault(part + f.field(), f.message())));
+      e.faults().forEach(fault -> faults.add(new Fault(part + fault.field(), fault.message())));
     }
   }
 

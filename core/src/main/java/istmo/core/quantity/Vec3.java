@@ -54,6 +54,11 @@ public record Vec3(double x, double y, double z) {
     return times(1 / n);
   }
 
+  /** Angle to another vector, 0 to pi rad; both are of length 1. */
+  public double angleTo(Vec3 o) {
+    return Math.acos(Math.max(-1, Math.min(1, dot(o))));
+  }
+
   /** This vector turned about z by {@code angleRad}, positive from x towards y. */
   public Vec3 turnedAboutZ(double angleRad) {
     double c = Math.cos(angleRad);

@@ -48,12 +48,17 @@ public final class Ranking {
   private static List<Alternative> sorted(
       List<Alternative> alternatives, double best, double fitWeight) {
     Comparator<Alternative> better =
-        Comparator.<Alternative>comparingDouble(a -> -utilityOf(a, a.fit() / best, fitWeight))
+        Comparator.<Alternative>comparingDouble(
+                alternative -> -utilityOf(alternative, alternative.fit() / best, fitWeight))
             .thenComparing(Alternative::id);
     Map<String, List<Alternative>> groups = new LinkedHashMap<>();
     alternatives.stream()
         .sorted(better)
-        .forEach(a -> groups.computeIfAbsent(a.group(), g -> new ArrayList<>()).add(a));
+        .forEach(
+            alternative ->
+                groups
+                    .computeIfAbsent(alternative.group(), group -> new ArrayList<>())
+                    .add(alternative));
     return groups.values().stream().flatMap(List::stream).toList();
   }
 
@@ -84,7 +89,7 @@ public final class Ranking {
     int low = (int) Math.round((1 - INTERVAL) / 2 * (draws - 1));
     int high = draws - 1 - low;
     for (int i = 0; i < sorted.size(); i++) {
-      Alternative a = sorted.get(i);
+      Alternative alternative = sorted.get(i);
       if (first[i] == i
           && (leaders.isEmpty() || beats(leaders.get(leaders.size() - 1), utility[i]) >= CLEARLY)) {
         leaders.add(utility[i]);
@@ -95,8 +100,8 @@ public final class Ranking {
       Arrays.sort(u);
       result.add(
           new Ranked(
-              a.id(),
-              utilityOf(a, a.fit() / best, fitWeight),
+              alternative.id(),
+              utilityOf(alternative, alternative.fit() / best, fitWeight),
               u[low],
               u[high],
               ranks[i][low],
@@ -105,9 +110,11 @@ public final class Ranking {
               first[i] == i
                   ? leaders.size()
                   : Math.max(result.get(first[i]).band(), band(leaders, utility[i])),
-              contributions(a, best, fitWeight, fitLabel),
-              back(sorted.get(0), a, best, fitWeight, fitLabel),
-              i == 0 ? Optional.empty() : raise(sorted.get(i - 1), a, best, fitWeight, fitLabel)));
+              contributions(alternative, best, fitWeight, fitLabel),
+              back(sorted.get(0), alternative, best, fitWeight, fitLabel),
+              i == 0
+                  ? Optional.empty()
+                  : raise(sorted.get(i - 1), alternative, best, fitWeight, fitLabel)));
     }
     return result;
   }
@@ -117,15 +124,19 @@ public final class Ranking {
     int draws = sorted.get(0).draws().length;
     double[][] utility = new double[sorted.size()][draws];
     for (int i = 0; i < utility.length; i++) {
-      Alternative a = sorted.get(i);
-      if (a.draws().length != draws) {
+      Alternative alternative = sorted.get(i);
+      if (alternative.draws().length != draws) {
         throw new IllegalArgumentException(
-            a.id() + " has " + a.draws().length + " draws, others have " + draws);
+            alternative.id()
+                + " has "
+                + alternative.draws().length
+                + " draws, others have "
+                + draws);
       }
-      double practical = utilityOf(a, 0, fitWeight);
-      double perFit = fitWeight / best / totalWeight(a, fitWeight);
+      double practical = utilityOf(alternative, 0, fitWeight);
+      double perFit = fitWeight / best / totalWeight(alternative, fitWeight);
       for (int d = 0; d < draws; d++) {
-        utility[i][d] = practical + perFit * a.draws()[d];
+        utility[i][d] = practical + perFit * alternative.draws()[d];
       }
     }
     return utility;
@@ -191,45 +202,53 @@ public final class Ranking {
     return leaders.size();
   }
 
-  private static double totalWeight(Alternative a, double fitWeight) {
+  private static double totalWeight(Alternative alternative, double fitWeight) {
     return Math.max(
         1e-12,
         fitWeight
-            + a.criteria().stream()
+            + alternative.criteria().stream()
                 .mapToDouble(Alternative.Criterion::weight)
                 .sum()); // where nothing counts, all are alike
   }
 
-  private static double utilityOf(Alternative a, double scaledFit, double fitWeight) {
+  private static double utilityOf(Alternative alternative, double scaledFit, double fitWeight) {
     double sum = fitWeight * scaledFit;
-    for (Alternative.Criterion c : a.criteria()) {
-      sum += c.weight() * c.value();
+    for (Alternative.Criterion criterion : alternative.criteria()) {
+      sum += criterion.weight() * criterion.value();
     }
-    return sum / totalWeight(a, fitWeight);
+    return sum / totalWeight(alternative, fitWeight);
   }
 
   private static List<Ranked.Contribution> contributions(
-      Alternative a, double best, double fitWeight, String fitLabel) {
-    double total = totalWeight(a, fitWeight);
+      Alternative alternative, double best, double fitWeight, String fitLabel) {
+    double total = totalWeight(alternative, fitWeight);
     List<Ranked.Contribution> list = new ArrayList<>();
     list.add(
         new Ranked.Contribution(
-            FIT, fitLabel, fitWeight * a.fit() / best / total, a.fit() / best, ""));
-    for (Alternative.Criterion c : a.criteria()) {
+            FIT,
+            fitLabel,
+            fitWeight * alternative.fit() / best / total,
+            alternative.fit() / best,
+            ""));
+    for (Alternative.Criterion criterion : alternative.criteria()) {
       list.add(
           new Ranked.Contribution(
-              c.id(), c.label(), c.weight() * c.value() / total, c.value(), c.reason()));
+              criterion.id(),
+              criterion.label(),
+              criterion.weight() * criterion.value() / total,
+              criterion.value(),
+              criterion.reason()));
     }
     return list;
   }
 
   private static Optional<Ranked.Back> back(
-      Alternative first, Alternative a, double best, double fitWeight, String fitLabel) {
-    if (first.id().equals(a.id())) {
+      Alternative first, Alternative alternative, double best, double fitWeight, String fitLabel) {
+    if (first.id().equals(alternative.id())) {
       return Optional.empty();
     }
     List<Ranked.Contribution> ahead = contributions(first, best, fitWeight, fitLabel);
-    List<Ranked.Contribution> own = contributions(a, best, fitWeight, fitLabel);
+    List<Ranked.Contribution> own = contributions(alternative, best, fitWeight, fitLabel);
     Optional<Ranked.Back> most = Optional.empty();
     for (int k = 0; k < own.size(); k++) {
       double lost = ahead.get(k).points() - own.get(k).points();
@@ -245,24 +264,26 @@ public final class Ranking {
    * they tie is a quotient.
    */
   private static Optional<Ranked.Raise> raise(
-      Alternative above, Alternative a, double best, double fitWeight, String fitLabel) {
+      Alternative above, Alternative alternative, double best, double fitWeight, String fitLabel) {
     double gap =
         utilityOf(above, above.fit() / best, fitWeight) * totalWeight(above, fitWeight)
-            - utilityOf(a, a.fit() / best, fitWeight) * totalWeight(a, fitWeight);
+            - utilityOf(alternative, alternative.fit() / best, fitWeight)
+                * totalWeight(alternative, fitWeight);
     List<Ranked.Raise> ways = new ArrayList<>();
-    way(ways, FIT, fitLabel, fitWeight, (a.fit() - above.fit()) / best, gap, above.id());
-    for (int k = 0; k < a.criteria().size(); k++) {
-      Alternative.Criterion c = a.criteria().get(k);
+    way(ways, FIT, fitLabel, fitWeight, (alternative.fit() - above.fit()) / best, gap, above.id());
+    for (int k = 0; k < alternative.criteria().size(); k++) {
+      Alternative.Criterion criterion = alternative.criteria().get(k);
       way(
           ways,
-          c.id(),
-          c.label(),
-          c.weight(),
-          c.value() - above.criteria().get(k).value(),
+          criterion.id(),
+          criterion.label(),
+          criterion.weight(),
+          criterion.value() - above.criteria().get(k).value(),
           gap,
           above.id());
     }
-    return ways.stream().min(Comparator.comparingDouble(w -> Math.abs(Math.log(w.factor()))));
+    return ways.stream()
+        .min(Comparator.comparingDouble(raise -> Math.abs(Math.log(raise.factor()))));
   }
 
   private static void way(

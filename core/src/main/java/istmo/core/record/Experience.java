@@ -78,32 +78,36 @@ public record Experience(Map<String, Reports> byCandidate) {
   public static Experience of(Collection<Series> all) {
     Map<String, List<Outing>> byCandidate = new LinkedHashMap<>();
     all.forEach(
-        s ->
+        series ->
             byCandidate
-                .computeIfAbsent(s.candidateId(), k -> new ArrayList<>())
-                .addAll(s.outings()));
+                .computeIfAbsent(series.candidateId(), key -> new ArrayList<>())
+                .addAll(series.outings()));
     Map<String, Reports> told = new TreeMap<>();
     byCandidate.forEach(
         (id, outings) -> {
           outings.sort(Comparator.comparing(Outing::on));
           List<Outing> asked =
               outings.stream()
-                  .filter(o -> o.sets().stream().anyMatch(s -> !s.felt().isEmpty()))
+                  .filter(
+                      outing -> outing.sets().stream().anyMatch(record -> !record.felt().isEmpty()))
                   .toList();
           asked = asked.subList(Math.max(0, asked.size() - NEWEST), asked.size());
           Map<String, Integer> felt = new TreeMap<>();
-          for (Outing o : asked) {
+          for (Outing outing : asked) {
             Set<String> groups = new LinkedHashSet<>();
-            o.sets().forEach(s -> s.felt().forEach(r -> groups.add(Lessons.group(r))));
-            groups.forEach(g -> felt.merge(g, 1, Integer::sum));
+            outing
+                .sets()
+                .forEach(
+                    record -> record.felt().forEach(region -> groups.add(Lessons.group(region))));
+            groups.forEach(group -> felt.merge(group, 1, Integer::sum));
           }
           List<Outing> newest =
               outings.subList(Math.max(0, outings.size() - PAIN_OF), outings.size());
           List<Integer> pains =
-              newest.stream().map(o -> o.worstPain().map(Pain::level).orElse(0)).toList();
+              newest.stream().map(outing -> outing.worstPain().map(Pain::level).orElse(0)).toList();
           Optional<PainFlag> joint =
               newest.stream()
-                  .flatMap(o -> o.worstPain().stream())
+                  .flatMap(outing -> outing.worstPain().stream())
                   .max(Comparator.comparingInt(Pain::level))
                   .map(Pain::joint);
           if (!asked.isEmpty() || pains.stream().anyMatch(p -> p > 0)) {
@@ -131,20 +135,21 @@ public record Experience(Map<String, Reports> byCandidate) {
     String exercise = exercise(candidateId);
     return SAME_EXERCISE
         * byCandidate.entrySet().stream()
-            .filter(e -> exercise(e.getKey()).equals(exercise))
+            .filter(entry -> exercise(entry.getKey()).equals(exercise))
             .max(
-                Comparator.comparingInt((Map.Entry<String, Reports> e) -> e.getValue().sessions())
+                Comparator.comparingInt(
+                        (Map.Entry<String, Reports> entry) -> entry.getValue().sessions())
                     .thenComparing(Map.Entry::getKey))
-            .map(e -> ofOne(e.getValue(), group, meant))
+            .map(entry -> ofOne(entry.getValue(), group, meant))
             .orElse(0.0);
   }
 
-  private static double ofOne(@Nullable Reports t, String group, Set<String> meant) {
-    if (t == null || t.sessions() == 0) {
+  private static double ofOne(@Nullable Reports reports, String group, Set<String> meant) {
+    if (reports == null || reports.sessions() == 0) {
       return 0;
     }
-    int felt = t.felt().getOrDefault(group, 0);
-    int not = meant.contains(group) ? t.sessions() - felt : 0;
+    int felt = reports.felt().getOrDefault(group, 0);
+    int not = meant.contains(group) ? reports.sessions() - felt : 0;
     int n = felt + not;
     return n == 0
         ? 0
@@ -156,16 +161,17 @@ public record Experience(Map<String, Reports> byCandidate) {
    * ends; 0 where nothing was said.
    */
   public double pain(String candidateId) {
-    Reports t = byCandidate.get(candidateId);
-    return t == null || t.pains().isEmpty()
+    Reports reports = byCandidate.get(candidateId);
+    return reports == null || reports.pains().isEmpty()
         ? 0
         : Math.min(
-            1, t.pains().stream().mapToInt(Integer::intValue).average().orElse(0) / Pain.STOP);
+            1,
+            reports.pains().stream().mapToInt(Integer::intValue).average().orElse(0) / Pain.STOP);
   }
 
   /** Whether anything hurt. */
   public boolean anyPain() {
-    return byCandidate.values().stream().anyMatch(t -> t.worst() > 0);
+    return byCandidate.values().stream().anyMatch(reports -> reports.worst() > 0);
   }
 
   /**
@@ -173,57 +179,58 @@ public record Experience(Map<String, Reports> byCandidate) {
    * Pain takes an exercise out (common practice).
    */
   public Optional<String> out(String candidateId) {
-    Reports t = byCandidate.get(candidateId);
-    if (t == null || t.pains().stream().filter(p -> p >= Pain.STOP).count() < STRONG_IN) {
+    Reports reports = byCandidate.get(candidateId);
+    if (reports == null
+        || reports.pains().stream().filter(p -> p >= Pain.STOP).count() < STRONG_IN) {
       return Optional.empty();
     }
     return Optional.of(
         String.format(
             Locale.ROOT,
             "By this client's record: %s, up to %d of 10 in the last %d sessions. Pain decides.",
-            t.joint().map(PainFlag::label).orElse("pain"),
-            t.worst(),
-            t.pains().size()));
+            reports.joint().map(PainFlag::label).orElse("pain"),
+            reports.worst(),
+            reports.pains().size()));
   }
 
   /** What was said of it, in words; empty where nothing was. */
   public List<String> words(String candidateId) {
-    Reports t = byCandidate.get(candidateId);
-    if (t == null) {
+    Reports reports = byCandidate.get(candidateId);
+    if (reports == null) {
       return List.of();
     }
     List<String> words = new ArrayList<>();
-    if (t.sessions() > 0) {
+    if (reports.sessions() > 0) {
       List<String> where =
-          t.felt().entrySet().stream()
+          reports.felt().entrySet().stream()
               .sorted(
                   Map.Entry.<String, Integer>comparingByValue()
                       .reversed()
                       .thenComparing(Map.Entry.comparingByKey()))
               .map(
-                  e ->
+                  entry ->
                       String.format(
                           Locale.ROOT,
                           "the %s in %d",
-                          e.getKey().equals(Regions.LOWER_BACK) ? "lower back" : e.getKey(),
-                          e.getValue()))
+                          entry.getKey().equals(Regions.LOWER_BACK) ? "lower back" : entry.getKey(),
+                          entry.getValue()))
               .toList();
       words.add(
           String.format(
               Locale.ROOT,
               "This client felt it in %s of %d sessions.",
               String.join(", ", where),
-              t.sessions()));
+              reports.sessions()));
     }
-    if (t.worst() > 0) {
+    if (reports.worst() > 0) {
       words.add(
           String.format(
               Locale.ROOT,
               "It hurt in %d of the last %d sessions, %s up to %d of 10.",
-              t.pains().stream().filter(p -> p > 0).count(),
-              t.pains().size(),
-              t.joint().map(PainFlag::label).orElse("pain"),
-              t.worst()));
+              reports.pains().stream().filter(p -> p > 0).count(),
+              reports.pains().size(),
+              reports.joint().map(PainFlag::label).orElse("pain"),
+              reports.worst()));
     }
     return words;
   }

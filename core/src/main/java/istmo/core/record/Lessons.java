@@ -56,7 +56,7 @@ public final class Lessons {
   /** Pain, sides, stalls, feeling, weeks; of one kind by name. */
   public static final Comparator<Lesson> MOST_PRESSING_FIRST =
       Comparator.comparingInt(
-              (Lesson l) ->
+              (Lesson lesson) ->
                   List.of(
                           Kind.PAINFUL,
                           Kind.SIDE_GAP,
@@ -64,7 +64,7 @@ public final class Lessons {
                           Kind.NOT_FELT,
                           Kind.REGION_BEHIND,
                           Kind.BALANCE)
-                      .indexOf(l.kind()))
+                      .indexOf(lesson.kind()))
           .thenComparing(Lesson::name);
 
   private Lessons() {}
@@ -93,46 +93,49 @@ public final class Lessons {
   public static List<Lesson> of(
       List<ReviewedSeries> all, Optional<Weekly> weekly, LocalDate today) {
     List<Lesson> list = new ArrayList<>();
-    for (ReviewedSeries l : all) {
+    for (ReviewedSeries series : all) {
       boolean fresh =
-          l.series()
+          series
+              .series()
               .last()
-              .filter(o -> ChronoUnit.DAYS.between(o.on(), today) <= STALE_DAYS)
+              .filter(outing -> ChronoUnit.DAYS.between(outing.on(), today) <= STALE_DAYS)
               .isPresent();
       if (fresh) {
-        painful(l).ifPresent(list::add);
-        sideGap(l).ifPresent(list::add);
-        stall(l).ifPresent(list::add);
-        notFelt(l).ifPresent(list::add);
+        painful(series).ifPresent(list::add);
+        sideGap(series).ifPresent(list::add);
+        stall(series).ifPresent(list::add);
+        notFelt(series).ifPresent(list::add);
       }
     }
-    weekly.ifPresent(w -> behind(list, w));
+    weekly.ifPresent(measured -> behind(list, measured));
     list.sort(MOST_PRESSING_FIRST);
     return List.copyOf(list);
   }
 
-  static Optional<Lesson> stall(ReviewedSeries l) {
-    List<Outing> told = l.series().outings().stream().filter(o -> !o.work().isEmpty()).toList();
+  static Optional<Lesson> stall(ReviewedSeries series) {
+    List<Outing> told =
+        series.series().outings().stream().filter(outing -> !outing.work().isEmpty()).toList();
     if (told.size() < STALL_OUTINGS + STALL_BEFORE) {
       return Optional.empty();
     }
-    double empty = l.series().emptyKg();
+    double empty = series.series().emptyKg();
     List<Outing> newest = told.subList(told.size() - STALL_OUTINGS, told.size());
     List<Outing> before = told.subList(0, told.size() - STALL_OUTINGS);
     Outing peak =
         before.stream()
-            .max(Comparator.comparingDouble(o -> o.worth(empty).orElse(0.0)))
+            .max(Comparator.comparingDouble(outing -> outing.worth(empty).orElse(0.0)))
             .orElseThrow();
     double then = peak.worth(empty).orElse(0.0);
-    double now = newest.stream().mapToDouble(o -> o.worth(empty).orElse(0.0)).max().orElse(0);
+    double now =
+        newest.stream().mapToDouble(outing -> outing.worth(empty).orElse(0.0)).max().orElse(0);
     long days = ChronoUnit.DAYS.between(peak.on(), told.get(told.size() - 1).on());
     if (days < STALL_DAYS || now > then * (1 + NO_PROGRESS)) {
       return Optional.empty();
     }
     boolean loaded =
-        l.series().outings().stream()
-            .flatMap(o -> o.work().stream())
-            .anyMatch(s -> s.done().loadKg() + empty > 0);
+        series.series().outings().stream()
+            .flatMap(outing -> outing.work().stream())
+            .anyMatch(record -> record.done().loadKg() + empty > 0);
     String figures =
         loaded
             ? String.format(
@@ -153,8 +156,8 @@ public final class Lessons {
     return Optional.of(
         new Lesson(
             Kind.STALL,
-            l.series().candidateId(),
-            l.name(),
+            series.series().candidateId(),
+            series.name(),
             figures,
             told.get(told.size() - 1).on(),
             List.of(
@@ -167,30 +170,30 @@ public final class Lessons {
                         + " moves again."))));
   }
 
-  static Optional<Lesson> sideGap(ReviewedSeries l) {
-    Optional<SideGap> gap = SideGap.of(l.series());
+  static Optional<Lesson> sideGap(ReviewedSeries series) {
+    Optional<SideGap> gap = SideGap.of(series.series());
     Optional<Side> weaker = gap.flatMap(SideGap::weaker);
     if (weaker.isEmpty() || Math.abs(gap.get().percent()) < SMALL_GAP) {
       return Optional.empty();
     }
-    SideGap g = gap.get();
+    SideGap sideGap = gap.get();
     String side = weaker.get() == Side.LEFT ? "left" : "right";
     String figures =
         String.format(
             Locale.ROOT,
             "The %s is %.0f ± %.0f %% behind in %d %s%s.",
             side,
-            Math.abs(g.percent()),
-            2 * g.standardErrorPercent(),
-            g.readings().size(),
-            g.readings().size() == 1 ? "session" : "sessions",
-            g.grows() ? ", and falls back further" : "");
-    LocalDate on = g.readings().get(g.readings().size() - 1).on();
+            Math.abs(sideGap.percent()),
+            2 * sideGap.standardErrorPercent(),
+            sideGap.readings().size(),
+            sideGap.readings().size() == 1 ? "session" : "sessions",
+            sideGap.grows() ? ", and falls back further" : "");
+    LocalDate on = sideGap.readings().get(sideGap.readings().size() - 1).on();
     return Optional.of(
         new Lesson(
             Kind.SIDE_GAP,
-            l.series().candidateId(),
-            l.name(),
+            series.series().candidateId(),
+            series.name(),
             figures,
             on,
             List.of(
@@ -205,13 +208,13 @@ public final class Lessons {
                     String.format(Locale.ROOT, "One set more for the %s side only.", side)))));
   }
 
-  static Optional<Lesson> painful(ReviewedSeries l) {
-    List<Outing> told = l.series().outings();
+  static Optional<Lesson> painful(ReviewedSeries series) {
+    List<Outing> told = series.series().outings();
     List<Outing> newest = told.subList(Math.max(0, told.size() - PAIN_OF), told.size());
     List<Pain> hurt =
         newest.stream()
-            .flatMap(o -> o.worstPain().stream())
-            .filter(p -> p.level() >= Pain.CHANGE)
+            .flatMap(outing -> outing.worstPain().stream())
+            .filter(pain -> pain.level() >= Pain.CHANGE)
             .toList();
     if (hurt.size() < PAIN_IN) {
       return Optional.empty();
@@ -237,8 +240,8 @@ public final class Lessons {
     return Optional.of(
         new Lesson(
             Kind.PAINFUL,
-            l.series().candidateId(),
-            l.name(),
+            series.series().candidateId(),
+            series.name(),
             figures,
             newest.get(newest.size() - 1).on(),
             proposals));
@@ -248,19 +251,20 @@ public final class Lessons {
    * In a session it counts as felt there when one of its sets was felt in a region, or in one of
    * its group, that it mainly trains.
    */
-  static Optional<Lesson> notFelt(ReviewedSeries l) {
+  static Optional<Lesson> notFelt(ReviewedSeries series) {
     List<Outing> told =
-        l.series().outings().stream()
-            .filter(o -> o.sets().stream().anyMatch(s -> !s.felt().isEmpty()))
+        series.series().outings().stream()
+            .filter(outing -> outing.sets().stream().anyMatch(record -> !record.felt().isEmpty()))
             .toList();
-    if (told.size() < FELT_NEEDED || l.mainly().isEmpty()) {
+    if (told.size() < FELT_NEEDED || series.mainly().isEmpty()) {
       return Optional.empty();
     }
-    Set<String> groups = groups(l.mainly());
+    Set<String> groups = groups(series.mainly());
     List<Outing> newest = told.subList(told.size() - FELT_NEEDED, told.size());
     Set<String> elsewhere = new LinkedHashSet<>();
-    for (Outing o : newest) {
-      Set<String> felt = groups(o.sets().stream().flatMap(s -> s.felt().stream()).toList());
+    for (Outing outing : newest) {
+      Set<String> felt =
+          groups(outing.sets().stream().flatMap(record -> record.felt().stream()).toList());
       if (felt.stream().anyMatch(groups::contains)) {
         return Optional.empty();
       }
@@ -274,7 +278,7 @@ public final class Lessons {
             newest.size(),
             String.join(" or the ", words(groups)));
     List<Proposal> proposals = new ArrayList<>();
-    change(l.faults(), elsewhere)
+    change(series.faults(), elsewhere)
         .ifPresent(words -> proposals.add(new Proposal(Act.RE_DIAL, words)));
     proposals.add(
         new Proposal(
@@ -289,8 +293,8 @@ public final class Lessons {
     return Optional.of(
         new Lesson(
             Kind.NOT_FELT,
-            l.series().candidateId(),
-            l.name(),
+            series.series().candidateId(),
+            series.name(),
             figures,
             newest.get(newest.size() - 1).on(),
             proposals));
@@ -299,26 +303,27 @@ public final class Lessons {
   /** The known change of the exercise for being felt in one of these groups, where it has one. */
   static Optional<String> change(Map<String, String> faults, Set<String> feltGroups) {
     return feltGroups.stream()
-        .map(g -> g.equals(Regions.LOWER_BACK) ? "back" : g)
+        .map(group -> group.equals(Regions.LOWER_BACK) ? "back" : group)
         .flatMap(
             word ->
                 faults.entrySet().stream()
                     .filter(
-                        f ->
-                            f.getKey().matches(".*\\b" + word + "\\b.*")
-                                && !f.getKey().matches(".*meant for the " + word + ".*"))
-                    .map(f -> capital(f.getValue()) + "."))
+                        entry ->
+                            entry.getKey().matches(".*\\b" + word + "\\b.*")
+                                && !entry.getKey().matches(".*meant for the " + word + ".*"))
+                    .map(entry -> capital(entry.getValue()) + "."))
         .findFirst();
   }
 
-  private static void behind(List<Lesson> list, Weekly w) {
+  private static void behind(List<Lesson> list, Weekly weekly) {
     List<Map<String, Double>> weeks =
-        w.weeks().subList(Math.max(0, w.weeks().size() - WEEKS), w.weeks().size());
+        weekly.weeks().subList(Math.max(0, weekly.weeks().size() - WEEKS), weekly.weeks().size());
     if (weeks.stream().filter(x -> x.values().stream().anyMatch(v -> v > 0)).count()
         < WEEKS_NEEDED) {
       return;
     }
-    w.asked()
+    weekly
+        .asked()
         .forEach(
             (id, asked) -> {
               double mean =
@@ -336,7 +341,7 @@ public final class Lessons {
                             mean,
                             weeks.size(),
                             asked),
-                        w.until(),
+                        weekly.until(),
                         List.of(
                             new Proposal(
                                 Act.MORE_SETS,
@@ -349,7 +354,7 @@ public final class Lessons {
     double front = mean(weeks, "quads");
     double back = mean(weeks, "hamstrings");
     boolean asksBoth =
-        w.asked().keySet().stream()
+        weekly.asked().keySet().stream()
             .anyMatch(
                 id ->
                     Regions.standard()
@@ -370,16 +375,20 @@ public final class Lessons {
                   Math.min(front, back),
                   front < back ? "back" : "front",
                   Math.max(front, back)),
-              w.until(),
+              weekly.until(),
               List.of(new Proposal(Act.MORE_SETS, "Give the " + less + " of the thigh more."))));
     }
   }
 
   private static double mean(List<Map<String, Double>> weeks, String group) {
     return Regions.standard().all().stream()
-        .filter(r -> r.group().equals(group))
+        .filter(region -> region.group().equals(group))
         .mapToDouble(
-            r -> weeks.stream().mapToDouble(x -> x.getOrDefault(r.id(), 0.0)).average().orElse(0))
+            region ->
+                weeks.stream()
+                    .mapToDouble(x -> x.getOrDefault(region.id(), 0.0))
+                    .average()
+                    .orElse(0))
         .average()
         .orElse(0);
   }
@@ -396,10 +405,12 @@ public final class Lessons {
   }
 
   private static List<String> words(Set<String> groups) {
-    return groups.stream().map(g -> g.equals(Regions.LOWER_BACK) ? "lower back" : g).toList();
+    return groups.stream()
+        .map(group -> group.equals(Regions.LOWER_BACK) ? "lower back" : group)
+        .toList();
   }
 
-  private static String capital(String s) {
-    return Character.toUpperCase(s.charAt(0)) + s.substring(1);
+  private static String capital(String text) {
+    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
   }
 }

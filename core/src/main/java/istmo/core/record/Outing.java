@@ -23,7 +23,7 @@ public record Outing(LocalDate on, List<SetRecord> sets) {
   }
 
   List<SetRecord> work(Side side) {
-    return sets.stream().filter(s -> s.isWork() && s.side() == side).toList();
+    return sets.stream().filter(record -> record.isWork() && record.side() == side).toList();
   }
 
   /**
@@ -33,16 +33,19 @@ public record Outing(LocalDate on, List<SetRecord> sets) {
   public Optional<SetRecord> best(Side side, double emptyKg) {
     return work(side).stream()
         .filter(
-            s ->
-                s.range().filter(r -> r != SetRecord.Range.FULL).isEmpty()
-                    && OneRepetition.tells(s.done()))
-        .max(Comparator.comparingDouble(s -> OneRepetition.of(s.done(), emptyKg).kg()));
+            record ->
+                record.range().filter(range -> range != SetRecord.Range.FULL).isEmpty()
+                    && OneRepetition.tells(record.done()))
+        .max(Comparator.comparingDouble(record -> OneRepetition.of(record.done(), emptyKg).kg()));
   }
 
   /** Load of the working sets: the heaviest with which at least half of them were done, kg. */
   public double workingKg() {
     List<Double> loads =
-        work().stream().map(s -> s.done().loadKg()).sorted(Comparator.reverseOrder()).toList();
+        work().stream()
+            .map(record -> record.done().loadKg())
+            .sorted(Comparator.reverseOrder())
+            .toList();
     return loads.isEmpty() ? 0 : loads.get((loads.size() - 1) / 2);
   }
 
@@ -50,9 +53,9 @@ public record Outing(LocalDate on, List<SetRecord> sets) {
    * The figures of a set as one number that rises with load, repetitions and reserve: about the
    * load of one repetition, or the repetitions where nothing is loaded.
    */
-  static double worth(PerformedSet s, double emptyKg) {
-    double toFailure = s.repetitions() + s.reserve();
-    double load = s.loadKg() + emptyKg;
+  static double worth(PerformedSet set, double emptyKg) {
+    double toFailure = set.repetitions() + set.reserve();
+    double load = set.loadKg() + emptyKg;
     return load > 0
         ? OneRepetition.maximum(
                 load, Math.min(OneRepetition.REPETITIONS_TO_FAILURE.max(), toFailure))
@@ -62,11 +65,15 @@ public record Outing(LocalDate on, List<SetRecord> sets) {
 
   /** The highest worth among the working sets; empty where there are none. */
   Optional<Double> worth(double emptyKg) {
-    return work().stream().map(s -> worth(s.done(), emptyKg)).max(Comparator.naturalOrder());
+    return work().stream()
+        .map(record -> worth(record.done(), emptyKg))
+        .max(Comparator.naturalOrder());
   }
 
   /** The highest pain that was said after a set; empty where nothing was said. */
   public Optional<Pain> worstPain() {
-    return sets.stream().flatMap(s -> s.pain().stream()).max(Comparator.comparingInt(Pain::level));
+    return sets.stream()
+        .flatMap(record -> record.pain().stream())
+        .max(Comparator.comparingInt(Pain::level));
   }
 }

@@ -67,37 +67,37 @@ public record Practice(Count first, Count second) {
    */
   public static Practice of(Side first, Side second, Set<String> regions, Collection<Said> all) {
     return new Practice(
-        count(all.stream().filter(s -> nearer(first, second, s)).toList(), regions),
-        count(all.stream().filter(s -> nearer(second, first, s)).toList(), regions));
+        count(all.stream().filter(said -> nearer(first, second, said)).toList(), regions),
+        count(all.stream().filter(said -> nearer(second, first, said)).toList(), regions));
   }
 
   private static Count count(List<Said> of, Set<String> regions) {
     Set<Object> clients = new HashSet<>();
-    of.forEach(s -> clients.add(s.client()));
+    of.forEach(said -> clients.add(said.client()));
     return new Count(
         clients.size(),
         of.size(),
-        (int) of.stream().filter(s -> s.felt().stream().anyMatch(regions::contains)).count());
+        (int) of.stream().filter(said -> said.felt().stream().anyMatch(regions::contains)).count());
   }
 
   /**
    * Of another exercise or variant by its name; of the same one by what differs: at most a third of
    * the way from this side to the other, in everything that differs.
    */
-  private static boolean nearer(Side side, Side other, Said s) {
-    if (!s.candidateId().equals(side.candidateId())) {
+  private static boolean nearer(Side side, Side other, Said said) {
+    if (!said.candidateId().equals(side.candidateId())) {
       return false;
     }
     if (!side.candidateId().equals(other.candidateId())) {
       return true;
     }
     boolean differ = false;
-    for (Map.Entry<String, Double> p : side.setup().entrySet()) {
-      double way = other.setup().getOrDefault(p.getKey(), p.getValue()) - p.getValue();
+    for (Map.Entry<String, Double> entry : side.setup().entrySet()) {
+      double way = other.setup().getOrDefault(entry.getKey(), entry.getValue()) - entry.getValue();
       if (way != 0) {
         differ = true;
-        Double done = s.setup().get(p.getKey());
-        if (done == null || (done - p.getValue()) / way > NEAR) {
+        Double done = said.setup().get(entry.getKey());
+        if (done == null || (done - entry.getValue()) / way > NEAR) {
           return false;
         }
       }
@@ -126,8 +126,8 @@ public record Practice(Count first, Count second) {
     return Optional.of(new Difference(a - b, a - b - Z80 * error, a - b + Z80 * error));
   }
 
-  private static double share(Count c) {
-    return (c.felt() + 1.0) / (c.sessions() + 2);
+  private static double share(Count count) {
+    return (count.felt() + 1.0) / (count.sessions() + 2);
   }
 
   /** In a coach's words. */
@@ -136,32 +136,32 @@ public record Practice(Count first, Count second) {
     if (difference().isEmpty()) {
       return counts + " Too few to compare.";
     }
-    Difference d = difference().get();
+    Difference difference = difference().get();
     String by =
         String.format(
             Locale.ROOT,
             " (%+.0f of a hundred sessions; 80 %%: %+.0f to %+.0f).",
-            100 * d.share(),
-            100 * d.low(),
-            100 * d.high());
+            100 * difference.share(),
+            100 * difference.low(),
+            100 * difference.high());
     return counts
-        + (!d.told()
+        + (!difference.told()
             ? " No difference to be seen"
-            : d.low() > 0
+            : difference.low() > 0
                 ? " Felt there more often with the first"
                 : " Felt there more often with the second")
         + by;
   }
 
-  private static String told(Count c) {
-    return c.sessions() == 0
+  private static String told(Count count) {
+    return count.sessions() == 0
         ? "nobody was asked"
         : "felt there in "
-            + c.felt()
+            + count.felt()
             + " of "
-            + c.sessions()
-            + (c.sessions() == 1 ? " session of " : " sessions of ")
-            + c.clients()
-            + (c.clients() == 1 ? " client" : " clients");
+            + count.sessions()
+            + (count.sessions() == 1 ? " session of " : " sessions of ")
+            + count.clients()
+            + (count.clients() == 1 ? " client" : " clients");
   }
 }

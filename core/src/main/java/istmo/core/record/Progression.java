@@ -76,7 +76,9 @@ public final class Progression {
   public static Next next(
       Series series, Asked asked, Set<String> needs, GymEquipment equipment, LocalDate today) {
     Optional<Outing> last =
-        series.outings().stream().filter(o -> !o.work().isEmpty()).reduce((a, b) -> b);
+        series.outings().stream()
+            .filter(outing -> !outing.work().isEmpty())
+            .reduce((first, second) -> second);
     if (last.isEmpty()) {
       return new Next(
           Rule.BEGIN,
@@ -85,11 +87,12 @@ public final class Progression {
           asked.repetitionsHigh(),
           "Find the load in the warm-up sets.");
     }
-    Outing o = last.get();
-    double kg = o.workingKg();
+    Outing newest = last.get();
+    double kg = newest.workingKg();
     double empty = series.emptyKg();
-    List<SetRecord> sets = o.work().stream().filter(s -> s.done().loadKg() >= kg - 1e-6).toList();
-    long days = ChronoUnit.DAYS.between(o.on(), today);
+    List<SetRecord> sets =
+        newest.work().stream().filter(record -> record.done().loadKg() >= kg - 1e-6).toList();
+    long days = ChronoUnit.DAYS.between(newest.on(), today);
     if (days > PAUSE_DAYS) {
       double share = days > LONG_PAUSE_DAYS ? AFTER_LONG_PAUSE : AFTER_PAUSE;
       Loading less = Loading.notAbove(Math.max(0, (kg + empty) * share - empty), needs, equipment);
@@ -104,7 +107,7 @@ public final class Progression {
               days,
               100 * share));
     }
-    Optional<Pain> pain = o.worstPain();
+    Optional<Pain> pain = newest.worstPain();
     Loading now = Loading.nearest(kg, needs, equipment);
     Optional<Loading> below = Loading.nextBelow(kg, needs, equipment);
     if (pain.isPresent() && pain.get().level() >= Pain.CHANGE) {
@@ -126,7 +129,9 @@ public final class Progression {
           asked.repetitionsHigh(),
           capital(words));
     }
-    if (mostly(sets, s -> s.range().filter(r -> r == SetRecord.Range.SHORT).isPresent())) {
+    if (mostly(
+        sets,
+        record -> record.range().filter(range -> range == SetRecord.Range.SHORT).isPresent())) {
       return new Next(
           Rule.WHOLE_RANGE,
           below.or(() -> Optional.of(now)),
@@ -135,7 +140,7 @@ public final class Progression {
           "The range was short in most sets: what cannot be moved through the whole range is too"
               + " heavy. A step less, all the way.");
     }
-    if (mostly(sets, s -> s.tempoKept().filter(kept -> !kept).isPresent())) {
+    if (mostly(sets, record -> record.tempoKept().filter(kept -> !kept).isPresent())) {
       return new Next(
           Rule.TEMPO_FIRST,
           Optional.of(now),
@@ -146,22 +151,24 @@ public final class Progression {
     boolean all =
         sets.stream()
             .allMatch(
-                s ->
-                    s.done().repetitions() >= asked.repetitionsHigh()
-                        && s.done().reserve() >= asked.reserve() - RESERVE_TOLERANCE);
-    int least = sets.stream().mapToInt(s -> s.done().repetitions()).min().orElseThrow();
+                record ->
+                    record.done().repetitions() >= asked.repetitionsHigh()
+                        && record.done().reserve() >= asked.reserve() - RESERVE_TOLERANCE);
+    int least = sets.stream().mapToInt(record -> record.done().repetitions()).min().orElseThrow();
     if (all) {
       return atTheTop(asked, sets, kg, empty, least, needs, equipment, now);
     }
-    if (mostly(sets, s -> s.done().repetitions() < asked.repetitionsLow())) {
+    if (mostly(sets, record -> record.done().repetitions() < asked.repetitionsLow())) {
       boolean before =
           series.outings().stream()
-              .filter(x -> x.on().isBefore(o.on()) && !x.work().isEmpty())
-              .reduce((a, b) -> b)
+              .filter(outing -> outing.on().isBefore(newest.on()) && !outing.work().isEmpty())
+              .reduce((first, second) -> second)
               .filter(
-                  x ->
-                      x.workingKg() >= kg - 1e-6
-                          && mostly(x.work(), s -> s.done().repetitions() < asked.repetitionsLow()))
+                  outing ->
+                      outing.workingKg() >= kg - 1e-6
+                          && mostly(
+                              outing.work(),
+                              record -> record.done().repetitions() < asked.repetitionsLow()))
               .isPresent();
       if (before && below.isPresent()) {
         return new Next(
@@ -185,7 +192,8 @@ public final class Progression {
               asked.repetitionsLow()));
     }
     boolean spent =
-        mostly(sets, s -> s.done().reserve() < asked.reserve() - RESERVE_TOLERANCE - 1e-9);
+        mostly(
+            sets, record -> record.done().reserve() < asked.reserve() - RESERVE_TOLERANCE - 1e-9);
     if (spent) {
       return new Next(
           Rule.SAME,
@@ -274,8 +282,8 @@ public final class Progression {
     return 2 * sets.stream().filter(what).count() > sets.size();
   }
 
-  private static String capital(String s) {
-    return Character.toUpperCase(s.charAt(0)) + s.substring(1);
+  private static String capital(String text) {
+    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
   }
 
   static String trimmed(double v) {

@@ -40,14 +40,18 @@ public record Series(String candidateId, Map<String, Double> setup, List<Outing>
   /** One for each day and side of which a set tells, oldest first: readings, nothing smoothed. */
   public List<Maximum> maxima() {
     List<Maximum> list = new ArrayList<>();
-    for (Outing o : outings) {
+    for (Outing outing : outings) {
       for (Side side : Side.values()) {
-        o.best(side, emptyKg())
+        outing
+            .best(side, emptyKg())
             .ifPresent(
-                s ->
+                record ->
                     list.add(
                         new Maximum(
-                            o.on(), side, s.done(), OneRepetition.of(s.done(), emptyKg()))));
+                            outing.on(),
+                            side,
+                            record.done(),
+                            OneRepetition.of(record.done(), emptyKg()))));
       }
     }
     return list;
@@ -64,20 +68,24 @@ public record Series(String candidateId, Map<String, Double> setup, List<Outing>
     List<RepetitionRecord> all = new ArrayList<>();
     for (Side side : Side.values()) {
       TreeMap<Double, RepetitionRecord> best = new TreeMap<>();
-      for (Outing o : outings) {
-        for (SetRecord s : o.work(side)) {
-          if (s.range().filter(r -> r != SetRecord.Range.FULL).isEmpty()) {
-            RepetitionRecord r =
-                new RepetitionRecord(s.done().loadKg(), s.done().repetitions(), side, o.on());
-            best.merge(r.loadKg(), r, (a, b) -> b.repetitions() > a.repetitions() ? b : a);
+      for (Outing outing : outings) {
+        for (SetRecord record : outing.work(side)) {
+          if (record.range().filter(range -> range != SetRecord.Range.FULL).isEmpty()) {
+            RepetitionRecord repetitionRecord =
+                new RepetitionRecord(
+                    record.done().loadKg(), record.done().repetitions(), side, outing.on());
+            best.merge(
+                repetitionRecord.loadKg(),
+                repetitionRecord,
+                (first, second) -> second.repetitions() > first.repetitions() ? second : first);
           }
         }
       }
       int most = 0;
-      for (RepetitionRecord r : best.descendingMap().values()) {
-        if (r.repetitions() > most) {
-          all.add(r);
-          most = r.repetitions();
+      for (RepetitionRecord record : best.descendingMap().values()) {
+        if (record.repetitions() > most) {
+          all.add(record);
+          most = record.repetitions();
         }
       }
     }

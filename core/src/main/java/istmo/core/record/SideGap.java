@@ -39,11 +39,15 @@ public record SideGap(
    */
   public static Optional<SideGap> of(Series series) {
     List<Reading> all = new ArrayList<>();
-    for (Outing o : series.outings()) {
-      Optional<Double> left = new Outing(o.on(), o.work(Side.LEFT)).worth(series.emptyKg());
-      Optional<Double> right = new Outing(o.on(), o.work(Side.RIGHT)).worth(series.emptyKg());
+    for (Outing outing : series.outings()) {
+      Optional<Double> left =
+          new Outing(outing.on(), outing.work(Side.LEFT)).worth(series.emptyKg());
+      Optional<Double> right =
+          new Outing(outing.on(), outing.work(Side.RIGHT)).worth(series.emptyKg());
       if (left.isPresent() && right.isPresent()) {
-        all.add(new Reading(o.on(), 200 * (right.get() - left.get()) / (right.get() + left.get())));
+        all.add(
+            new Reading(
+                outing.on(), 200 * (right.get() - left.get()) / (right.get() + left.get())));
       }
     }
     if (all.isEmpty()) {
@@ -53,7 +57,9 @@ public record SideGap(
     double mean = newest.stream().mapToDouble(Reading::percent).average().orElseThrow();
     double scatter =
         Math.sqrt(
-            newest.stream().mapToDouble(r -> (r.percent() - mean) * (r.percent() - mean)).sum()
+            newest.stream()
+                    .mapToDouble(reading -> (reading.percent() - mean) * (reading.percent() - mean))
+                    .sum()
                 / Math.max(1, newest.size() - 1));
     double error = Math.max(scatter, ONE_OUTING_PERCENT) / Math.sqrt(newest.size());
     return Optional.of(new SideGap(mean, error, List.copyOf(all), grows(newest, mean)));
@@ -78,8 +84,8 @@ public record SideGap(
         series.stream()
             .map(SideGap::of)
             .flatMap(Optional::stream)
-            .filter(g -> g.weaker().isPresent())
-            .max(Comparator.comparing(g -> g.readings().get(g.readings().size() - 1).on()));
+            .filter(gap -> gap.weaker().isPresent())
+            .max(Comparator.comparing(gap -> gap.readings().get(gap.readings().size() - 1).on()));
     if (told.isPresent()) {
       Side weaker = told.get().weaker().orElseThrow();
       return new First(
@@ -92,19 +98,19 @@ public record SideGap(
               2 * told.get().standardErrorPercent()));
     }
     return saidStronger
-        .filter(s -> s != Side.NONE)
+        .filter(side -> side != Side.NONE)
         .map(
-            s ->
+            side ->
                 new First(
-                    s == Side.LEFT ? Side.RIGHT : Side.LEFT,
-                    (s == Side.LEFT ? "right" : "left")
+                    side == Side.LEFT ? Side.RIGHT : Side.LEFT,
+                    (side == Side.LEFT ? "right" : "left")
                         + ": the other side is said to be stronger"))
         .orElse(new First(Side.NONE, ""));
   }
 
   /** Whether the slope over the outings widens the gap by more than twice the slope's own error. */
-  private static boolean grows(List<Reading> r, double mean) {
-    int n = r.size();
+  private static boolean grows(List<Reading> readings, double mean) {
+    int n = readings.size();
     if (n < TREND_NEEDS) {
       return false;
     }
@@ -113,12 +119,12 @@ public record SideGap(
     double with = 0;
     for (int k = 0; k < n; k++) {
       across += (k - middle) * (k - middle);
-      with += (k - middle) * (r.get(k).percent() - mean);
+      with += (k - middle) * (readings.get(k).percent() - mean);
     }
     double slope = with / across;
     double rest = 0;
     for (int k = 0; k < n; k++) {
-      double off = r.get(k).percent() - mean - slope * (k - middle);
+      double off = readings.get(k).percent() - mean - slope * (k - middle);
       rest += off * off;
     }
     double error = Math.max(Math.sqrt(rest / (n - 2)), ONE_OUTING_PERCENT / 2) / Math.sqrt(across);

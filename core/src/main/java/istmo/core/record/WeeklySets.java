@@ -52,17 +52,17 @@ public record WeeklySets(LocalDate monday, Map<String, Double> sets) {
       LocalDate lastMonday,
       Function<String, Map<String, Double>> shares) {
     Map<LocalDate, Map<String, Double>> weeks = new LinkedHashMap<>();
-    for (LocalDate w = firstMonday;
-        ChronoUnit.DAYS.between(w, lastMonday) >= 0;
-        w = w.plusWeeks(1)) {
-      weeks.put(w, new LinkedHashMap<>());
+    for (LocalDate day = firstMonday;
+        ChronoUnit.DAYS.between(day, lastMonday) >= 0;
+        day = day.plusWeeks(1)) {
+      weeks.put(day, new LinkedHashMap<>());
     }
-    for (Count c : counts) {
-      Map<String, Double> week = weeks.get(c.monday());
+    for (Count count : counts) {
+      Map<String, Double> week = weeks.get(count.monday());
       if (week != null) {
         shares
-            .apply(c.candidateId())
-            .forEach((region, share) -> week.merge(region, share * c.hard(), Double::sum));
+            .apply(count.candidateId())
+            .forEach((region, share) -> week.merge(region, share * count.hard(), Double::sum));
       }
     }
     List<WeeklySets> list = new ArrayList<>();

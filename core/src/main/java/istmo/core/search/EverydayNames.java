@@ -21,30 +21,44 @@ public final class EverydayNames {
   }
 
   /** An exercise by word, with the reason why it is not computed. */
-  public static Findable of(ByWord x) {
-    return new Findable(Findable.Kind.BY_WORD, x.candidateId(), x.name(), x.alsoCalled(), x.told());
+  public static Findable of(ByWord byWord) {
+    return new Findable(
+        Findable.Kind.BY_WORD,
+        byWord.candidateId(),
+        byWord.name(),
+        byWord.alsoCalled(),
+        byWord.told());
   }
 
   /** A set-up of an exercise. */
-  public static Findable of(Candidate c) {
-    return new Findable(Findable.Kind.SET_UP, c.id(), c.name(), List.of(), "");
+  public static Findable of(Candidate candidate) {
+    return new Findable(Findable.Kind.SET_UP, candidate.id(), candidate.name(), List.of(), "");
   }
 
   private static List<Findable> read() {
     List<Findable> all = new ArrayList<>();
-    for (Exercise x : Catalogue.standard().exercises()) {
+    for (Exercise exercise : Catalogue.standard().exercises()) {
       all.add(
           new Findable(
-              Findable.Kind.EXERCISE, x.candidates().get(0).id(), x.name(), x.alsoCalled(), ""));
-      x.candidates().stream().filter(c -> !c.name().equals(x.name())).forEach(c -> all.add(of(c)));
+              Findable.Kind.EXERCISE,
+              exercise.candidates().get(0).id(),
+              exercise.name(),
+              exercise.alsoCalled(),
+              ""));
+      exercise.candidates().stream()
+          .filter(candidate -> !candidate.name().equals(exercise.name()))
+          .forEach(candidate -> all.add(of(candidate)));
     }
-    Catalogue.standard().byWord().forEach(x -> all.add(of(x)));
-    for (Equipment.Item i : Equipment.all()) {
-      all.add(new Findable(Findable.Kind.MACHINE, i.id(), i.name(), i.alsoCalled(), ""));
+    Catalogue.standard().byWord().forEach(byWord -> all.add(of(byWord)));
+    for (Equipment.Item item : Equipment.all()) {
+      all.add(new Findable(Findable.Kind.MACHINE, item.id(), item.name(), item.alsoCalled(), ""));
     }
     Claims.standard()
         .all()
-        .forEach(c -> all.add(new Findable(Findable.Kind.CLAIM, c.id(), c.says(), List.of(), "")));
+        .forEach(
+            claim ->
+                all.add(
+                    new Findable(Findable.Kind.CLAIM, claim.id(), claim.says(), List.of(), "")));
     return List.copyOf(all);
   }
 }

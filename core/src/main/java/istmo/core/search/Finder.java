@@ -39,24 +39,24 @@ public final class Finder {
       return List.of();
     }
     return among.stream()
-        .map(f -> scored(asked, f))
+        .map(findable -> scored(asked, findable))
         .flatMap(Optional::stream)
         .sorted(
             Comparator.comparing(Scored::fit)
-                .thenComparing(s -> s.thing().kind())
+                .thenComparing(scored -> scored.thing().kind())
                 .thenComparing(Scored::nickname)
-                .thenComparing(s -> s.by().length())
-                .thenComparing(s -> s.thing().name())
-                .thenComparing(s -> s.thing().id()))
+                .thenComparing(scored -> scored.by().length())
+                .thenComparing(scored -> scored.thing().name())
+                .thenComparing(scored -> scored.thing().id()))
         .limit(most)
-        .map(s -> new Hit(s.thing(), s.by()))
+        .map(scored -> new Hit(scored.thing(), scored.by()))
         .toList();
   }
 
   private static Optional<Scored> scored(PlainWords asked, Findable thing) {
     Optional<Scored> best =
         fit(asked, thing.name())
-            .map(f -> new Scored(thing, thing.name(), inSentence(thing, f), false));
+            .map(fit -> new Scored(thing, thing.name(), inSentence(thing, fit), false));
     for (String nickname : thing.alsoCalled()) {
       Optional<Fit> fit = fit(asked, nickname);
       if (fit.isPresent() && (best.isEmpty() || fit.get().compareTo(best.get().fit()) < 0)) {
@@ -80,12 +80,15 @@ public final class Finder {
       return Optional.of(Fit.BEGINNING);
     }
     if (asked.words().stream()
-        .allMatch(a -> words.words().stream().anyMatch(w -> w.startsWith(a)))) {
+        .allMatch(first -> words.words().stream().anyMatch(word -> word.startsWith(first)))) {
       return Optional.of(Fit.ALL_WORDS);
     }
     boolean slips =
         asked.words().stream()
-            .allMatch(a -> words.words().stream().anyMatch(w -> w.startsWith(a) || isSlip(a, w)));
+            .allMatch(
+                first ->
+                    words.words().stream()
+                        .anyMatch(word -> word.startsWith(first) || isSlip(first, word)));
     return slips ? Optional.of(Fit.WITH_A_SLIP) : Optional.empty();
   }
 

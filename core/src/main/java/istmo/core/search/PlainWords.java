@@ -23,7 +23,7 @@ record PlainWords(List<String> words) {
             .replaceAll("");
     String[] parts = BETWEEN.split(APOSTROPHE.matcher(small).replaceAll("").strip());
     return new PlainWords(
-        Arrays.stream(parts).filter(w -> !w.isEmpty()).map(PlainWords::singular).toList());
+        Arrays.stream(parts).filter(word -> !word.isEmpty()).map(PlainWords::singular).toList());
   }
 
   private static String singular(String word) {

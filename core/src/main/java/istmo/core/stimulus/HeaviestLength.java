@@ -33,7 +33,7 @@ public enum HeaviestLength {
   /** The point of the repetition at which a muscle's tension counts most for a school. */
   public static AnalysisPoint peak(Analysis analysis, School school, int muscle) {
     return analysis.points().stream()
-        .max(Comparator.comparingDouble(p -> Stimulus.tension(p, school, muscle)))
+        .max(Comparator.comparingDouble(point -> Stimulus.tension(point, school, muscle)))
         .orElseThrow();
   }
 

@@ -152,7 +152,7 @@ public record School(
   /** The stated school with this id; throws {@code InvalidInput} when there is none. */
   public static School get(String id) {
     return all().stream()
-        .filter(s -> s.id().equals(id))
+        .filter(school -> school.id().equals(id))
         .findFirst()
         .orElseThrow(
             () ->

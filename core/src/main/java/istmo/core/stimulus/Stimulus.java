@@ -113,9 +113,9 @@ public final class Stimulus {
   /**
    * Weighted tension of a muscle at one point of the first repetition: where in the range it works.
    */
-  public static double tension(AnalysisPoint p, School school, int muscle) {
-    return (p.activeTension()[muscle] + school.passiveWeight() * p.passiveTension()[muscle])
-        * lengthWeight(school, p.fibreLength()[muscle]);
+  public static double tension(AnalysisPoint point, School school, int muscle) {
+    return (point.activeTension()[muscle] + school.passiveWeight() * point.passiveTension()[muscle])
+        * lengthWeight(school, point.fibreLength()[muscle]);
   }
 
   private static double lengthWeight(School school, double length) {
@@ -167,8 +167,8 @@ public final class Stimulus {
     for (Region region : Regions.standard().all()) {
       double v = 0;
       for (String id : region.muscleShares().keySet()) {
-        Muscle m = Muscles.standard().get(id);
-        v += m.volumeM3();
+        Muscle muscle = Muscles.standard().get(id);
+        v += muscle.volumeM3();
       }
       sum.merge(region.group(), v * byRegion.get(region), Double::sum);
       volume.merge(region.group(), v, Double::sum);
@@ -187,7 +187,7 @@ public final class Stimulus {
     Map<String, Double> groups = byGroup(byRegion);
     double own = Required.entry(groups, ownGroup);
     return groups.entrySet().stream()
-        .filter(e -> !e.getKey().equals(ownGroup) && e.getValue() > own / 2)
+        .filter(entry -> !entry.getKey().equals(ownGroup) && entry.getValue() > own / 2)
         .map(Map.Entry::getKey)
         .toList();
   }

@@ -81,27 +81,32 @@ public record Calibration(
     Map<String, KnownLift> newest = new TreeMap<>();
     lifts.stream()
         .sorted(Comparator.comparing(KnownLift::on))
-        .forEach(l -> newest.put(l.candidateId(), l));
+        .forEach(lift -> newest.put(lift.candidateId(), lift));
     Map<String, Double> maxima = new LinkedHashMap<>();
     List<Fit> fits = new ArrayList<>();
-    for (KnownLift l : newest.values()) {
-      maxima.put(l.candidateId(), maximum(l));
-      fit(usual, l).ifPresent(fits::add);
+    for (KnownLift lift : newest.values()) {
+      maxima.put(lift.candidateId(), maximum(lift));
+      fit(usual, lift).ifPresent(fits::add);
     }
     if (fits.isEmpty()) {
       return Optional.empty();
     }
     double strongest =
-        fits.stream().filter(f -> !f.byBack()).mapToDouble(Fit::factor).max().orElse(Double.NaN);
+        fits.stream()
+            .filter(fit -> !fit.byBack())
+            .mapToDouble(Fit::factor)
+            .max()
+            .orElse(Double.NaN);
     List<Double> ofLegs = new ArrayList<>();
     List<Double> ofBack = new ArrayList<>();
-    for (Fit f : fits) {
+    for (Fit fit : fits) {
       if (Double.isNaN(strongest)) {
-        ofBack.add(f.factor());
-      } else if (f.byBack() || f.factor() < WEAKER * strongest) {
-        back(usual, f.lift(), strongest).ifPresentOrElse(ofBack::add, () -> ofLegs.add(f.factor()));
+        ofBack.add(fit.factor());
+      } else if (fit.byBack() || fit.factor() < WEAKER * strongest) {
+        back(usual, fit.lift(), strongest)
+            .ifPresentOrElse(ofBack::add, () -> ofLegs.add(fit.factor()));
       } else {
-        ofLegs.add(f.factor());
+        ofLegs.add(fit.factor());
       }
     }
     double legs = mean(ofLegs.isEmpty() ? ofBack : ofLegs);
@@ -110,7 +115,7 @@ public record Calibration(
         String.join(
             ", ",
             fits.stream()
-                .map(f -> Catalogue.standard().candidate(f.candidateId()).name())
+                .map(fit -> Catalogue.standard().candidate(fit.candidateId()).name())
                 .toList());
     return Optional.of(
         new Calibration(
@@ -167,10 +172,13 @@ public record Calibration(
   private static double held(Map<String, Double> maxima) {
     return maxima.entrySet().stream()
         .mapToDouble(
-            m -> {
-              Candidate c = Catalogue.standard().candidate(m.getKey());
-              return m.getValue()
-                  * Catalogue.standard().exerciseOf(c).family().inOneHand(c.usual());
+            entry -> {
+              Candidate candidate = Catalogue.standard().candidate(entry.getKey());
+              return entry.getValue()
+                  * Catalogue.standard()
+                      .exerciseOf(candidate)
+                      .family()
+                      .inOneHand(candidate.usual());
             })
         .max()
         .orElse(0);
@@ -180,9 +188,9 @@ public record Calibration(
    * Largest load for one repetition, kg. What moves with an empty sled is part of what the
    * equations count.
    */
-  private static double maximum(KnownLift l) {
-    double empty = emptyKg(Catalogue.standard().candidate(l.candidateId()).usual());
-    return OneRepetition.maximum(l.set().loadKg() + empty, l.toFailure()) - empty;
+  private static double maximum(KnownLift lift) {
+    double empty = emptyKg(Catalogue.standard().candidate(lift.candidateId()).usual());
+    return OneRepetition.maximum(lift.set().loadKg() + empty, lift.toFailure()) - empty;
   }
 
   /** Mass that moves with no plates on, kg. */
@@ -194,21 +202,22 @@ public record Calibration(
    * A lift on a body, with how far the model's limit is over it at the least and the most strength,
    * kg.
    */
-  private record Tried(Exercise x, Setup setup, double target, double atLeast, double atMost) {
+  private record Tried(
+      Exercise exercise, Setup setup, double target, double atLeast, double atMost) {
     boolean believable() {
       return atLeast <= 0 && atMost >= 0;
     }
   }
 
   /** Empty for a lift that says nothing of strength: on a stack, or out of this body's reach. */
-  private static Optional<Tried> tried(Body usual, KnownLift l) {
-    Candidate c = Catalogue.standard().candidate(l.candidateId());
-    Exercise x = Catalogue.standard().exerciseOf(c);
-    if (x.needs().stream().anyMatch(item -> Equipment.get(item).load() == LoadKind.STACK)) {
+  private static Optional<Tried> tried(Body usual, KnownLift lift) {
+    Candidate candidate = Catalogue.standard().candidate(lift.candidateId());
+    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    if (exercise.needs().stream().anyMatch(item -> Equipment.get(item).load() == LoadKind.STACK)) {
       return Optional.empty();
     }
-    double target = maximum(l);
-    Setup wished = c.usualFor(usual, GymEquipment.generic(Set.of()));
+    double target = maximum(lift);
+    Setup wished = candidate.usualFor(usual, GymEquipment.generic(Set.of()));
     if (wished
         .values()
         .containsKey(
@@ -217,40 +226,43 @@ public record Calibration(
       // them
       wished = wished.with(Parameters.STRAPS, 1);
     }
-    return Reach.of(usual, x.family(), wished, c.yields())
+    return Reach.of(usual, exercise.family(), wished, candidate.yields())
         .map(
-            r ->
+            reach ->
                 new Tried(
-                    x,
-                    r.setup(),
+                    exercise,
+                    reach.setup(),
                     target,
-                    over(usual, x, r.setup(), LEAST, LEAST, target),
-                    over(usual, x, r.setup(), MOST, MOST, target)));
+                    over(usual, exercise, reach.setup(), LEAST, LEAST, target),
+                    over(usual, exercise, reach.setup(), MOST, MOST, target)));
   }
 
   /**
    * Empty also for a lift that is not believable any more, as when the body was measured anew
    * since.
    */
-  private static Optional<Fit> fit(Body usual, KnownLift l) {
-    Optional<Tried> tried = tried(usual, l).filter(Tried::believable);
+  private static Optional<Fit> fit(Body usual, KnownLift lift) {
+    Optional<Tried> tried = tried(usual, lift).filter(Tried::believable);
     if (tried.isEmpty()) {
       return Optional.empty();
     }
-    Tried t = tried.get();
-    double factor = solve(s -> over(usual, t.x(), t.setup(), s, s, t.target()));
-    Analyser.Fresh a = fresh(usual, t.x(), t.setup(), factor, factor).orElseThrow();
+    Tried fitted = tried.get();
+    double factor =
+        solve(s -> over(usual, fitted.exercise(), fitted.setup(), s, s, fitted.target()));
+    Analyser.Fresh fresh =
+        fresh(usual, fitted.exercise(), fitted.setup(), factor, factor).orElseThrow();
     double backShare =
-        a.limiters().stream()
-            .filter(m -> m.id().equals(Regions.LOWER_BACK))
-            .mapToDouble(m -> m.share())
+        fresh.limiters().stream()
+            .filter(limiter -> limiter.id().equals(Regions.LOWER_BACK))
+            .mapToDouble(limiter -> limiter.share())
             .sum();
-    return Optional.of(new Fit(l.candidateId(), t, factor, backShare > 0.5));
+    return Optional.of(new Fit(lift.candidateId(), fitted, factor, backShare > 0.5));
   }
 
   /** The back's factor that explains a lift with legs that are known; empty where no back does. */
-  private static Optional<Double> back(Body usual, Tried t, double legs) {
-    DoubleUnaryOperator over = s -> over(usual, t.x(), t.setup(), legs, s, t.target());
+  private static Optional<Double> back(Body usual, Tried tried, double legs) {
+    DoubleUnaryOperator over =
+        s -> over(usual, tried.exercise(), tried.setup(), legs, s, tried.target());
     return over.applyAsDouble(LEAST) < 0 && over.applyAsDouble(MOST) > 0
         ? Optional.of(solve(over))
         : Optional.empty();
@@ -266,17 +278,18 @@ public record Calibration(
    * much, as if nothing could be lifted.
    */
   private static double over(
-      Body usual, Exercise x, Setup setup, double legs, double back, double target) {
-    return Math.max(0, fresh(usual, x, setup, legs, back).map(Analyser.Fresh::limitKg).orElse(0.0))
+      Body usual, Exercise exercise, Setup setup, double legs, double back, double target) {
+    return Math.max(
+            0, fresh(usual, exercise, setup, legs, back).map(Analyser.Fresh::limitKg).orElse(0.0))
         - target;
   }
 
   private static Optional<Analyser.Fresh> fresh(
-      Body usual, Exercise x, Setup setup, double legs, double back) {
+      Body usual, Exercise exercise, Setup setup, double legs, double back) {
     Body body =
         usual.withStrength(
             legs * usual.strength(), Body.LUMBAR_NM.nearest(back * usual.lumbarNm()));
-    return new Analyser(body).fresh(x.family(), setup);
+    return new Analyser(body).fresh(exercise.family(), setup);
   }
 
   /**

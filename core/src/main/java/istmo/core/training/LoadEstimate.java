@@ -48,18 +48,18 @@ public record LoadEstimate(double lowKg, double highKg, String repetitions, Stri
     if (calibration.isEmpty()) {
       return Optional.empty();
     }
-    Exercise x = Catalogue.standard().exerciseOf(candidate);
+    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
     Double own = calibration.get().maxima().get(candidate.id());
     boolean stack =
-        x.needs().stream().anyMatch(item -> Equipment.get(item).load() == LoadKind.STACK);
+        exercise.needs().stream().anyMatch(item -> Equipment.get(item).load() == LoadKind.STACK);
     boolean measured =
-        x.needs().stream().anyMatch(item -> equipment.measured(item, "pulley").isPresent());
+        exercise.needs().stream().anyMatch(item -> equipment.measured(item, "pulley").isPresent());
     if (own == null && stack && !measured) {
       return Optional.empty();
     }
     double empty = Calibration.emptyKg(setup);
-    double step = Math.max(0.5, equipment.smallestStepKg(x.needs()));
-    double toFailure = middle(x.repetitions()) + RESERVE;
+    double step = Math.max(0.5, equipment.smallestStepKg(exercise.needs()));
+    double toFailure = middle(exercise.repetitions()) + RESERVE;
     double cap =
         own == null
             ? UsualLoads.capKg(candidate.id(), bodyMassKg).orElse(Double.POSITIVE_INFINITY)
@@ -84,7 +84,7 @@ public record LoadEstimate(double lowKg, double highKg, String repetitions, Stri
         new LoadEstimate(
             low,
             high,
-            x.repetitions(),
+            exercise.repetitions(),
             share < 1
                 ? basis + String.format(Locale.ROOT, "; %.0f %% of it to begin with", 100 * share)
                 : basis));

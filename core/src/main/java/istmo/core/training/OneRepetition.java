@@ -48,9 +48,9 @@ public final class OneRepetition {
     double kg = maximum(load, r);
     Map<Equation, Double> each = new EnumMap<>(Equation.class);
     double squares = 0;
-    for (Equation e : Equation.values()) {
-      double by = load * e.factor(r);
-      each.put(e, by - emptyKg);
+    for (Equation equation : Equation.values()) {
+      double by = load * equation.factor(r);
+      each.put(equation, by - emptyKg);
       squares += (by - kg) * (by - kg);
     }
     double ofEquations = Math.sqrt(squares / (Equation.values().length - 1));

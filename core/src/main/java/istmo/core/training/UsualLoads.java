@@ -66,12 +66,12 @@ final class UsualLoads {
       return Optional.empty();
     }
     return maximaKg.entrySet().stream()
-        .filter(e -> RATIOS.containsKey(e.getKey()) && e.getValue() > 0)
+        .filter(entry -> RATIOS.containsKey(entry.getKey()) && entry.getValue() > 0)
         .map(
-            e -> {
-              Ratio known = Required.entry(RATIOS, e.getKey());
+            entry -> {
+              Ratio known = Required.entry(RATIOS, entry.getKey());
               return new Known(
-                  Math.log(e.getValue()) - known.ln() + wanted.ln(),
+                  Math.log(entry.getValue()) - known.ln() + wanted.ln(),
                   Math.hypot(known.sd(), wanted.sd()));
             })
         .reduce(Known::with);

@@ -76,22 +76,23 @@ public final class StandInMotion {
     moves.add(new double[] {0.6, begun});
     moves.add(new double[] {0.8, begun});
     for (int k = 0; k < truth.size(); k++) {
-      Truth r = truth.get(k);
+      Truth made = truth.get(k);
       if (!lowFirst) {
-        moves.add(new double[] {r.loweringS(), high - r.range()});
-        moves.add(new double[] {r.lowS(), high - r.range()});
+        moves.add(new double[] {made.loweringS(), high - made.range()});
+        moves.add(new double[] {made.lowS(), high - made.range()});
       }
-      moves.add(new double[] {r.liftingS(), high});
-      moves.add(new double[] {r.topS(), high});
+      moves.add(new double[] {made.liftingS(), high});
+      moves.add(new double[] {made.topS(), high});
       if (lowFirst) {
         moves.add(
             new double[] {
-              r.loweringS(), high - (k + 1 < truth.size() ? truth.get(k + 1).range() : r.range())
+              made.loweringS(),
+              high - (k + 1 < truth.size() ? truth.get(k + 1).range() : made.range())
             });
         moves.add(
             new double[] {
-              k + 1 < truth.size() ? truth.get(k + 1).lowS() : r.lowS(),
-              high - (k + 1 < truth.size() ? truth.get(k + 1).range() : r.range())
+              k + 1 < truth.size() ? truth.get(k + 1).lowS() : made.lowS(),
+              high - (k + 1 < truth.size() ? truth.get(k + 1).range() : made.range())
             });
       }
     }

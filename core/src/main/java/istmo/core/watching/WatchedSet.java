@@ -89,14 +89,18 @@ public record WatchedSet(
     List<Integer> dropped = new ArrayList<>();
     List<Integer> missed = new ArrayList<>();
     for (int k = 0; k < repetitions.size(); k++) {
-      Repetition r = repetitions.get(k);
-      if (asked.wholeRange() && r.range() < SHORT * mark) {
+      Repetition repetition = repetitions.get(k);
+      if (asked.wholeRange() && repetition.range() < SHORT * mark) {
         shortOnes.add(k + 1);
       }
-      if (!r.dropout() && r.loweringS() > 0 && r.loweringS() < DROPPED * asked.loweringS()) {
+      if (!repetition.dropout()
+          && repetition.loweringS() > 0
+          && repetition.loweringS() < DROPPED * asked.loweringS()) {
         dropped.add(k + 1);
       }
-      if (!r.dropout() && asked.lowS() >= ASKED_PAUSE_S && r.lowS() < PAUSED * asked.lowS()) {
+      if (!repetition.dropout()
+          && asked.lowS() >= ASKED_PAUSE_S
+          && repetition.lowS() < PAUSED * asked.lowS()) {
         missed.add(k + 1);
       }
     }
@@ -145,7 +149,8 @@ public record WatchedSet(
   public Optional<Boolean> rangeKept() {
     return repetitions.isEmpty() || !asked.wholeRange()
         ? Optional.empty()
-        : Optional.of(findings.stream().noneMatch(f -> f.kind() == Kind.SHORT_RANGE));
+        : Optional.of(
+            findings.stream().noneMatch(deviation -> deviation.kind() == Kind.SHORT_RANGE));
   }
 
   /**
@@ -154,15 +159,19 @@ public record WatchedSet(
    */
   public Optional<Boolean> tempoKept() {
     boolean seen =
-        (asked.loweringS() > 0 && repetitions.stream().anyMatch(r -> r.loweringS() > 0))
-            || (asked.lowS() >= ASKED_PAUSE_S && repetitions.stream().anyMatch(r -> !r.dropout()));
+        (asked.loweringS() > 0
+                && repetitions.stream().anyMatch(repetition -> repetition.loweringS() > 0))
+            || (asked.lowS() >= ASKED_PAUSE_S
+                && repetitions.stream().anyMatch(repetition -> !repetition.dropout()));
     return seen
-        ? Optional.of(findings.stream().noneMatch(f -> f.kind() != Kind.SHORT_RANGE))
+        ? Optional.of(
+            findings.stream().noneMatch(deviation -> deviation.kind() != Kind.SHORT_RANGE))
         : Optional.empty();
   }
 
   private static double speedLoss(List<Repetition> repetitions) {
-    List<Repetition> timed = repetitions.stream().filter(r -> r.meanSpeed() > 0).toList();
+    List<Repetition> timed =
+        repetitions.stream().filter(repetition -> repetition.meanSpeed() > 0).toList();
     if (timed.size() < 2) {
       return 0;
     }

@@ -65,32 +65,33 @@ class MeasurementTest {
 
   @Test
   void theNewestDayCountsAndReadingsOfOneDayShowTheirError() {
-    Readings r =
+    Readings readings =
         new Readings(
             List.of(
                 new Measurement(MeasurementKind.THIGH, Side.LEFT, 0.50, DAY.minusDays(30)),
                 reading(MeasurementKind.THIGH, Side.LEFT, 0.430),
                 reading(MeasurementKind.THIGH, Side.LEFT, 0.436),
                 reading(MeasurementKind.THIGH, Side.LEFT, 0.434)));
-    assertThat(r.value(MeasurementKind.THIGH).getAsDouble()).isCloseTo(0.43333, within(1e-4));
+    assertThat(readings.value(MeasurementKind.THIGH).getAsDouble())
+        .isCloseTo(0.43333, within(1e-4));
     // by hand: deviations -3.33, 2.67, 0.67 mm; sum of squares 18.67 mm2 over 2
-    assertThat(r.repeatError(MeasurementKind.THIGH).getAsDouble())
+    assertThat(readings.repeatError(MeasurementKind.THIGH).getAsDouble())
         .isCloseTo(0.003055, within(1e-5));
-    assertThat(r.repeatError(MeasurementKind.MASS)).isEmpty();
+    assertThat(readings.repeatError(MeasurementKind.MASS)).isEmpty();
   }
 
   @Test
   void theStifferAnkleStopsBoth() {
-    BodyEstimate e =
+    BodyEstimate estimate =
         BodyEstimate.of(
             USUAL,
             new Readings(
                 List.of(
                     reading(MeasurementKind.KNEE_TO_WALL, Side.LEFT, 0.12),
                     reading(MeasurementKind.KNEE_TO_WALL, Side.RIGHT, 0.06))));
-    Body b = e.body();
-    assertThat(b.dorsiflexionLimitRad())
-        .isEqualTo(BodyEstimate.dorsiflexion(0.06, b.shankM(), b.footM()));
+    Body body = estimate.body();
+    assertThat(body.dorsiflexionLimitRad())
+        .isEqualTo(BodyEstimate.dorsiflexion(0.06, body.shankM(), body.footM()));
   }
 
   @Test
@@ -149,7 +150,8 @@ class MeasurementTest {
     List<MeasuringValue> open = measuring(BodyEstimate.of(USUAL, Readings.none()), everything, aim);
     assertThat(open)
         .isNotEmpty()
-        .isSortedAccordingTo((a, b) -> Integer.compare(b.affected(), a.affected()));
+        .isSortedAccordingTo(
+            (first, second) -> Integer.compare(second.affected(), first.affected()));
     assertThat(open.get(0).sentence()).contains("of the first 10 change their place");
     Readings ankle =
         new Readings(

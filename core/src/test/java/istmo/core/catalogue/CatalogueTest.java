@@ -29,13 +29,14 @@ class CatalogueTest {
 
   @Test
   void everyExerciseSaysWhatACoachNeeds() {
-    for (Exercise x : Catalogue.standard().exercises()) {
-      assertThat(x.cues()).as(x.id()).isNotEmpty();
-      assertThat(x.stopSigns()).as(x.id()).isNotEmpty();
-      assertThat(x.alsoCalled()).as(x.id()).isNotEmpty();
-      assertThat(x.repetitions()).matches("\\d+-\\d+");
-      if (!x.group().isEmpty()) {
-        assertThat(Regions.standard().all()).anyMatch(r -> r.group().equals(x.group()));
+    for (Exercise exercise : Catalogue.standard().exercises()) {
+      assertThat(exercise.cues()).as(exercise.id()).isNotEmpty();
+      assertThat(exercise.stopSigns()).as(exercise.id()).isNotEmpty();
+      assertThat(exercise.alsoCalled()).as(exercise.id()).isNotEmpty();
+      assertThat(exercise.repetitions()).matches("\\d+-\\d+");
+      if (!exercise.group().isEmpty()) {
+        assertThat(Regions.standard().all())
+            .anyMatch(region -> region.group().equals(exercise.group()));
       }
     }
     assertThatThrownBy(() -> Catalogue.standard().candidate("none/such"))
@@ -47,7 +48,7 @@ class CatalogueTest {
     assertThat(Regions.standard().all()).hasSize(23);
     Muscles.standard()
         .all()
-        .forEach(m -> assertThat(m.source()).as(m.id()).contains("from memory"));
+        .forEach(muscle -> assertThat(muscle.source()).as(muscle.id()).contains("from memory"));
   }
 
   @Test

@@ -39,15 +39,15 @@ class TapelessStartTest {
   @Test
   void aJumpAndLandBecomesCentimetresAndDegrees() {
     Body body = MAN.withFoot(0.27);
-    TapelessStart.Found f =
+    TapelessStart.Found found =
         TapelessStart.JUMP_AND_LAND.found(
             body,
             PLACE,
             Optional.of(candidate("back-squat/high-bar")),
             Map.of("footLengths", 1.75, "minutes", 5.0));
-    assertThat(f.setup().get("stance")).isCloseTo(0.4725, within(1e-9));
-    assertThat(f.setup().get("toeOut")).isEqualTo(30);
-    assertThat(f.sentence()).isEqualTo("Ankles 47 cm apart, toes 30° out.");
+    assertThat(found.setup().get("stance")).isCloseTo(0.4725, within(1e-9));
+    assertThat(found.setup().get("toeOut")).isEqualTo(30);
+    assertThat(found.sentence()).isEqualTo("Ankles 47 cm apart, toes 30° out.");
   }
 
   /**
@@ -84,14 +84,14 @@ class TapelessStartTest {
     Map<String, Double> values = new LinkedHashMap<>(low.usual().values());
     values.put("footHeight", height);
     var family = Catalogue.standard().exerciseOf(low).family();
-    Posture p =
+    Posture posture =
         (Posture)
             family.posture(
                 MAN.withDorsiflexionLimit(Math.toRadians(60)),
                 Setup.of(family.parameters(), values),
                 1,
                 100);
-    return Math.toDegrees(p.angle(Coordinate.ANKLE_DORSIFLEXION));
+    return Math.toDegrees(posture.angle(Coordinate.ANKLE_DORSIFLEXION));
   }
 
   @Test
@@ -148,7 +148,7 @@ class TapelessStartTest {
                         .family()
                         .parameters()
                         .stream()
-                        .filter(p -> p.id().equals("stride"))
+                        .filter(parameter -> parameter.id().equals("stride"))
                         .findFirst()
                         .orElseThrow()),
             within(0.12));
@@ -214,10 +214,10 @@ class TapelessStartTest {
     assertThat(calf.get(0).setUp().get(1))
         .contains(String.format(java.util.Locale.ROOT, "%.0f cm from the floor", shoulder - 2));
     assertThat(calf.get(1).setUp().get(0)).contains("15 cm");
-    assertThat(calf).allSatisfy(i -> assertThat(i.safety()).isNotEmpty());
+    assertThat(calf).allSatisfy(improvisation -> assertThat(improvisation.safety()).isNotEmpty());
     assertThat(Improvisation.all())
-        .allSatisfy(i -> assertThat(i.setUp()).isNotEmpty())
-        .allSatisfy(i -> assertThat(i.safety()).isNotEmpty());
+        .allSatisfy(improvisation -> assertThat(improvisation.setUp()).isNotEmpty())
+        .allSatisfy(improvisation -> assertThat(improvisation.safety()).isNotEmpty());
   }
 
   @Test

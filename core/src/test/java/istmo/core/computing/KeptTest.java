@@ -59,7 +59,7 @@ class KeptTest {
               () ->
                   shared.get(
                       "key",
-                      k -> {
+                      key -> {
                         begun.countDown();
                         await(asked);
                         return Workers.map(List.of(1, 2, 3), i -> i).size();
@@ -71,7 +71,7 @@ class KeptTest {
           4,
           part -> {
             if (Workers.isWorker()) {
-              inside.add(shared.get("key", k -> -1));
+              inside.add(shared.get("key", key -> -1));
               workersDone.countDown();
             } else {
               await(workersDone); // the thread that asks keeps one part, so workers take the others
@@ -90,7 +90,7 @@ class KeptTest {
     Kept<String, Integer> kept = Kept.atMost(10);
     AtomicInteger computed = new AtomicInteger();
     List<Integer> found =
-        inParallel(CALLERS, n -> kept.get("same", k -> computed.incrementAndGet()));
+        inParallel(CALLERS, n -> kept.get("same", key -> computed.incrementAndGet()));
     assertThat(found).containsOnly(1);
     assertThat(computed).hasValue(1);
   }
@@ -98,10 +98,10 @@ class KeptTest {
   @Test
   void what_failed_is_not_kept_and_its_exception_is_the_callers() {
     Kept<String, Integer> kept = Kept.atMost(10);
-    assertThatThrownBy(() -> kept.get("a", k -> failing("first")))
+    assertThatThrownBy(() -> kept.get("a", key -> failing("first")))
         .isInstanceOf(IllegalArgumentException.class)
         .hasMessage("first");
-    assertThat(kept.get("a", k -> 7)).isEqualTo(7);
+    assertThat(kept.get("a", key -> 7)).isEqualTo(7);
   }
 
   @Test

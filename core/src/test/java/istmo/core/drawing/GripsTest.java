@@ -47,7 +47,7 @@ class GripsTest {
       boolean held =
           Stream.of(0.0, 0.5, 1.0)
               .flatMap(phase -> grips(family, setup(family), phase, handle.part()).stream())
-              .anyMatch(g -> g.parameterId().equals(handle.parameterId()));
+              .anyMatch(grip -> grip.parameterId().equals(handle.parameterId()));
       assertThat(held).as("%s: %s", family.id(), handle).isTrue();
     }
   }
@@ -86,7 +86,7 @@ class GripsTest {
 
   private static Grip grip(List<Grip> grips, String parameterId) {
     return grips.stream()
-        .filter(g -> g.parameterId().equals(parameterId))
+        .filter(grip -> grip.parameterId().equals(parameterId))
         .findFirst()
         .orElseThrow();
   }

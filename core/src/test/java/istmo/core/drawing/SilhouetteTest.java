@@ -22,21 +22,26 @@ class SilhouetteTest {
   private static final Map<String, Double> SQUAT = Map.of("depth", 70.0);
 
   private static Drawing squat(Body body, double phase) {
-    Posture p = Bodies.posture(body, "squat", SQUAT, phase, 60);
-    return Stage.side(body, p, 60);
+    Posture posture = Bodies.posture(body, "squat", SQUAT, phase, 60);
+    return Stage.side(body, posture, 60);
   }
 
-  private static Line part(Drawing d, String role) {
-    return d.body().stream().filter(l -> l.role().equals(role)).findFirst().orElseThrow();
+  private static Line part(Drawing drawing, String role) {
+    return drawing.body().stream()
+        .filter(line -> line.role().equals(role))
+        .findFirst()
+        .orElseThrow();
   }
 
   private static boolean inside(List<Point> loop, Point at) {
     boolean in = false;
     for (int i = 0, j = loop.size() - 1; i < loop.size(); j = i++) {
-      Point a = loop.get(i);
-      Point b = loop.get(j);
-      if (a.y() > at.y() != b.y() > at.y()
-          && at.x() < (b.x() - a.x()) * (at.y() - a.y()) / (b.y() - a.y()) + a.x()) {
+      Point point = loop.get(i);
+      Point next = loop.get(j);
+      if (point.y() > at.y() != next.y() > at.y()
+          && at.x()
+              < (next.x() - point.x()) * (at.y() - point.y()) / (next.y() - point.y())
+                  + point.x()) {
         in = !in;
       }
     }
@@ -47,15 +52,15 @@ class SilhouetteTest {
   @Test
   void theOutlineHoldsTheJoints() {
     for (double phase : new double[] {0, 0.5, 1}) {
-      Drawing d = squat(Bodies.MAN, phase);
+      Drawing drawing = squat(Bodies.MAN, phase);
       Point knee =
-          d.circles().stream()
-              .filter(c -> c.role().equals("joint-knee"))
+          drawing.circles().stream()
+              .filter(circle -> circle.role().equals("joint-knee"))
               .findFirst()
               .orElseThrow()
               .centre();
-      assertThat(inside(part(d, "thigh").points(), knee)).as("thigh at %s", phase).isTrue();
-      assertThat(inside(part(d, "shank").points(), knee)).as("shank at %s", phase).isTrue();
+      assertThat(inside(part(drawing, "thigh").points(), knee)).as("thigh at %s", phase).isTrue();
+      assertThat(inside(part(drawing, "shank").points(), knee)).as("shank at %s", phase).isTrue();
     }
   }
 
@@ -68,8 +73,8 @@ class SilhouetteTest {
         .isCloseTo(Math.sqrt(2), within(0.01));
   }
 
-  private static double thickness(Drawing d) {
-    List<Point> thigh = part(d, "thigh").points();
+  private static double thickness(Drawing drawing) {
+    List<Point> thigh = part(drawing, "thigh").points();
     Point front = thigh.get(3);
     Point back = thigh.get(thigh.size() - 4);
     return Math.hypot(front.x() - back.x(), front.y() - back.y());
@@ -78,20 +83,20 @@ class SilhouetteTest {
   /** Quads lie in front of the thigh of one who stands, hamstrings behind it. */
   @Test
   void everyRegionLiesWhereItBelongs() {
-    Drawing d = squat(Bodies.MAN, 0);
-    assertThat(d.muscles())
+    Drawing drawing = squat(Bodies.MAN, 0);
+    assertThat(drawing.muscles())
         .extracting(Drawing.Band::regionId)
         .containsExactlyInAnyOrderElementsOf(
             Regions.standard().all().stream().map(Region::id).toList());
-    assertThat(middle(d, "RF").x()).isGreaterThan(middle(d, "BFL").x() + 0.05);
-    assertThat(middle(d, "TA").x()).isGreaterThan(middle(d, "SOL").x() + 0.03);
-    assertThat(middle(d, "GMAXM").y()).isGreaterThan(middle(d, "BFL").y());
+    assertThat(middle(drawing, "RF").x()).isGreaterThan(middle(drawing, "BFL").x() + 0.05);
+    assertThat(middle(drawing, "TA").x()).isGreaterThan(middle(drawing, "SOL").x() + 0.03);
+    assertThat(middle(drawing, "GMAXM").y()).isGreaterThan(middle(drawing, "BFL").y());
   }
 
-  private static Point middle(Drawing d, String regionId) {
+  private static Point middle(Drawing drawing, String regionId) {
     List<Point> course =
-        d.muscles().stream()
-            .filter(m -> m.regionId().equals(regionId))
+        drawing.muscles().stream()
+            .filter(band -> band.regionId().equals(regionId))
             .findFirst()
             .orElseThrow()
             .course();
@@ -101,20 +106,25 @@ class SilhouetteTest {
   /** The hand holds the bar that a dead lift is told with, and no arm is longer than it is. */
   @Test
   void theHandIsOnTheBar() {
-    Posture p = Bodies.posture(Bodies.MAN, "deadlift", Map.of(), 0.5, 80);
-    Drawing d = Stage.side(Bodies.MAN, p, 80);
+    Posture posture = Bodies.posture(Bodies.MAN, "deadlift", Map.of(), 0.5, 80);
+    Drawing drawing = Stage.side(Bodies.MAN, posture, 80);
     Point bar =
-        d.circles().stream().filter(c -> c.role().equals("bar")).findFirst().orElseThrow().centre();
-    assertThat(inside(part(d, "forearm").points(), bar)).isTrue();
+        drawing.circles().stream()
+            .filter(circle -> circle.role().equals("bar"))
+            .findFirst()
+            .orElseThrow()
+            .centre();
+    assertThat(inside(part(drawing, "forearm").points(), bar)).isTrue();
   }
 
   /** Legs that go apart are seen from the front: both of them, mirrored, the right one leftmost. */
   @Test
   void whatOpensIsSeenFromTheFront() {
     Posture open = Bodies.posture(Bodies.MAN, "abduction-machine", Map.of("wide", 40.0), 0, 40);
-    Drawing d = Stage.side(Bodies.MAN, open, 40);
-    assertThat(d.from()).isEqualTo(View.FRONT);
-    List<Line> thighs = d.body().stream().filter(l -> l.role().equals("thigh")).toList();
+    Drawing drawing = Stage.side(Bodies.MAN, open, 40);
+    assertThat(drawing.from()).isEqualTo(View.FRONT);
+    List<Line> thighs =
+        drawing.body().stream().filter(line -> line.role().equals("thigh")).toList();
     assertThat(thighs).hasSize(2);
     double right = thighs.get(0).points().stream().mapToDouble(Point::x).min().orElseThrow();
     double left = thighs.get(1).points().stream().mapToDouble(Point::x).max().orElseThrow();
@@ -129,12 +139,12 @@ class SilhouetteTest {
     assertThat(pictures.keySet())
         .containsAll(
             Catalogue.standard().exercises().stream()
-                .flatMap(x -> x.candidates().stream())
+                .flatMap(exercise -> exercise.candidates().stream())
                 .map(Candidate::id)
                 .toList());
     pictures.forEach(
-        (id, d) ->
-            assertThat(d.body())
+        (id, drawing) ->
+            assertThat(drawing.body())
                 .as(id)
                 .extracting(Line::role)
                 .contains("trunk", "thigh", "shank", "foot", "upper-arm"));

@@ -50,20 +50,20 @@ class GymEquipmentTest {
     return Orders.order(brief, Orders.evaluate(MAN, brief.equipment(), School.STRETCH));
   }
 
-  private static Evaluation.Computed of(Order o, String candidate) {
-    return entry(o, candidate).evaluation();
+  private static Evaluation.Computed of(Order order, String candidate) {
+    return entry(order, candidate).evaluation();
   }
 
-  private static Order.Entry entry(Order o, String candidate) {
-    return o.all().stream()
-        .filter(e -> e.ranked().id().equals(candidate))
+  private static Order.Entry entry(Order order, String candidate) {
+    return order.all().stream()
+        .filter(entry -> entry.ranked().id().equals(candidate))
         .findFirst()
         .orElseThrow();
   }
 
-  private static Ranked.Contribution criterion(Order o, String candidate, String id) {
-    return entry(o, candidate).ranked().contributions().stream()
-        .filter(c -> c.criterion().equals(id))
+  private static Ranked.Contribution criterion(Order order, String candidate, String id) {
+    return entry(order, candidate).ranked().contributions().stream()
+        .filter(contribution -> contribution.criterion().equals(id))
         .findFirst()
         .orElseThrow();
   }
@@ -75,21 +75,21 @@ class GymEquipmentTest {
   @Test
   void genericValuesAreThoseOfTheSetUps() {
     int same = 0;
-    for (Exercise x : Catalogue.standard().exercises()) {
-      for (String item : x.needs()) {
-        for (Detail d : Equipment.get(item).details()) {
-          for (SetupParameter p : x.family().parameters()) {
-            if (p.id().equals(d.id())) {
+    for (Exercise exercise : Catalogue.standard().exercises()) {
+      for (String item : exercise.needs()) {
+        for (Detail detail : Equipment.get(item).details()) {
+          for (SetupParameter parameter : exercise.family().parameters()) {
+            if (parameter.id().equals(detail.id())) {
               same++;
-              assertThat(d.unit()).as("%s %s", item, d.id()).isEqualTo(p.unit());
+              assertThat(detail.unit()).as("%s %s", item, detail.id()).isEqualTo(parameter.unit());
               assertThat(
-                      p.allowed().contains(d.allowed().min())
-                          && p.allowed().contains(d.allowed().max()))
-                  .as("%s %s", item, d.id())
+                      parameter.allowed().contains(detail.allowed().min())
+                          && parameter.allowed().contains(detail.allowed().max()))
+                  .as("%s %s", item, detail.id())
                   .isTrue();
-              double usual = x.candidates().get(0).usual().get(p);
-              if (p.kind() == SetupParameter.Kind.MACHINE) {
-                assertThat(d.usual()).as("%s %s", item, d.id()).isEqualTo(usual);
+              double usual = exercise.candidates().get(0).usual().get(parameter);
+              if (parameter.kind() == SetupParameter.Kind.MACHINE) {
+                assertThat(detail.usual()).as("%s %s", item, detail.id()).isEqualTo(usual);
               }
             }
           }
@@ -109,16 +109,16 @@ class GymEquipmentTest {
     Evaluation.Computed high = of(stopped, "leg-press/high");
     double knee =
         high.analysis().points().stream()
-            .mapToDouble(p -> Math.toDegrees(p.posture().angle(Coordinate.KNEE_FLEXION)))
+            .mapToDouble(point -> Math.toDegrees(point.posture().angle(Coordinate.KNEE_FLEXION)))
             .max()
             .orElseThrow();
     assertThat(knee).isLessThan(95);
-    assertThat(high.reach().changes()).anyMatch(c -> c.contains("machine's stop"));
+    assertThat(high.reach().changes()).anyMatch(candidate -> candidate.contains("machine's stop"));
     Order small = order(EVERYTHING.with("leg-press", "plateLow", 0.1));
     assertThat(of(small, "leg-press/low").reach().setup().values().get("footHeight"))
         .isGreaterThanOrEqualTo(0.1 - 1e-9);
     assertThat(of(small, "leg-press/low").reach().changes())
-        .anyMatch(c -> c.contains("foot plate ends"));
+        .anyMatch(candidate -> candidate.contains("foot plate ends"));
   }
 
   /** A cam that fades where the muscle is long gives the long-length school less. */
@@ -178,10 +178,10 @@ class GymEquipmentTest {
 
   @Test
   void aSeatThatDoesNotGoBackFarEnoughIsSaid() {
-    Order o = order(EVERYTHING.with("leg-extension", "thighMost", 0.35));
-    assertThat(criterion(o, "leg-extension/upright", "stability").reason())
+    Order order = order(EVERYTHING.with("leg-extension", "thighMost", 0.35));
+    assertThat(criterion(order, "leg-extension/upright", "stability").reason())
         .contains("in front of the pivot");
-    assertThat(criterion(o, "leg-extension/upright", "stability").value())
+    assertThat(criterion(order, "leg-extension/upright", "stability").value())
         .isLessThan(criterion(order(EVERYTHING), "leg-extension/upright", "stability").value());
   }
 
@@ -193,13 +193,13 @@ class GymEquipmentTest {
     assertThat(entry(order(EVERYTHING.with("leg-press", "railAngle", 40)), "leg-press/high").why())
         .contains("Of this machine 1 of 6 values that matter are measured; the rest is generic.");
     assertThat(entry(order(EVERYTHING), "back-squat/high-bar").why())
-        .noneMatch(w -> w.contains("machine"));
+        .noneMatch(word -> word.contains("machine"));
   }
 
   @Test
   void aRollerThatDoesNotReachTheAnkleIsSaid() {
-    Order o = order(EVERYTHING.with("seated-curl", "rollerMost", 0.3));
-    assertThat(criterion(o, "seated-leg-curl/usual", "stability").reason())
+    Order order = order(EVERYTHING.with("seated-curl", "rollerMost", 0.3));
+    assertThat(criterion(order, "seated-leg-curl/usual", "stability").reason())
         .contains("presses on the shin");
     assertThat(
             criterion(
@@ -217,7 +217,7 @@ class GymEquipmentTest {
     List<MachineMeasuringValue> worth = MachineMeasuringValue.of(brief, evaluations);
     assertThat(worth)
         .isNotEmpty()
-        .isSortedAccordingTo((a, b) -> Integer.compare(b.affected(), a.affected()));
+        .isSortedAccordingTo((a, second) -> Integer.compare(second.affected(), a.affected()));
     MachineMeasuringValue first = worth.get(0);
     assertThat(first.sentence()).contains("change their place");
     GymEquipment known =
@@ -226,7 +226,9 @@ class GymEquipmentTest {
             first.detailId(),
             Equipment.detail(first.itemId(), first.detailId()).usual());
     assertThat(MachineMeasuringValue.of(brief.at(known), evaluations))
-        .noneMatch(m -> m.itemId().equals(first.itemId()) && m.detailId().equals(first.detailId()));
+        .noneMatch(
+            value ->
+                value.itemId().equals(first.itemId()) && value.detailId().equals(first.detailId()));
   }
 
   @Test
@@ -241,18 +243,19 @@ class GymEquipmentTest {
             "",
             Set.of("seated-leg-curl"),
             Set.of("deadlift"));
-    Order o = order(brief(EVERYTHING, likes));
-    assertThat(criterion(o, "seated-leg-curl/usual", "liked").value()).isEqualTo(1);
-    assertThat(criterion(o, "deadlift/conventional", "liked").value()).isZero();
-    assertThat(criterion(o, "back-squat/high-bar", "learning").points() / 0.4)
+    Order order = order(brief(EVERYTHING, likes));
+    assertThat(criterion(order, "seated-leg-curl/usual", "liked").value()).isEqualTo(1);
+    assertThat(criterion(order, "deadlift/conventional", "liked").value()).isZero();
+    assertThat(criterion(order, "back-squat/high-bar", "learning").points() / 0.4)
         .as("beginner's weight")
         .isGreaterThan(
             criterion(order(EVERYTHING), "back-squat/high-bar", "learning").points() / 0.4);
-    assertThat(entry(o, "romanian-deadlift/usual").why())
-        .anyMatch(s -> s.contains("straighter knee"));
-    assertThat(entry(o, "leg-press/high").why()).noneMatch(s -> s.contains("straighter knee"));
+    assertThat(entry(order, "romanian-deadlift/usual").why())
+        .anyMatch(text -> text.contains("straighter knee"));
+    assertThat(entry(order, "leg-press/high").why())
+        .noneMatch(text -> text.contains("straighter knee"));
     assertThat(order(EVERYTHING).entries().get(0).ranked().contributions())
-        .noneMatch(c -> c.criterion().equals("liked"));
+        .noneMatch(contribution -> contribution.criterion().equals("liked"));
   }
 
   @Test

@@ -26,23 +26,25 @@ class LoadingTest {
 
   @Test
   void workedExamplesOfCommonPractice() {
-    GymEquipment p = equipment(Map.of(20.0, 4, 15.0, 1, 10.0, 2, 5.0, 2, 2.5, 2, 1.25, 1));
-    assertThat(Loading.nearest(100, BAR, p).perSide()).containsExactly(20.0, 20.0);
-    assertThat(Loading.nearest(62.5, BAR, p).perSide())
+    GymEquipment equipment = equipment(Map.of(20.0, 4, 15.0, 1, 10.0, 2, 5.0, 2, 2.5, 2, 1.25, 1));
+    assertThat(Loading.nearest(100, BAR, equipment).perSide()).containsExactly(20.0, 20.0);
+    assertThat(Loading.nearest(62.5, BAR, equipment).perSide())
         .as("20 kg bar and 21.25 a side")
         .containsExactly(20.0, 1.25);
-    assertThat(Loading.nearest(97.5, BAR, p).perSide())
+    assertThat(Loading.nearest(97.5, BAR, equipment).perSide())
         .as("38.75 a side with the fewest plates")
         .containsExactly(20.0, 15.0, 2.5, 1.25);
-    assertThat(Loading.notAbove(61.9, BAR, p).kg()).isEqualTo(60);
-    assertThat(Loading.nearest(5, BAR, p).kg()).as("never less than the bar").isEqualTo(20);
-    assertThat(Loading.nearest(42, Set.of("leg-press"), p))
+    assertThat(Loading.notAbove(61.9, BAR, equipment).kg()).isEqualTo(60);
+    assertThat(Loading.nearest(5, BAR, equipment).kg()).as("never less than the bar").isEqualTo(20);
+    assertThat(Loading.nearest(42, Set.of("leg-press"), equipment))
         .as("a sled's load is plates only")
-        .satisfies(l -> assertThat(l.kg()).isEqualTo(42.5), l -> assertThat(l.emptyKg()).isZero());
-    assertThat(Loading.nearest(33, Set.of("seated-curl"), p).kg())
+        .satisfies(
+            loading -> assertThat(loading.kg()).isEqualTo(42.5),
+            loading -> assertThat(loading.emptyKg()).isZero());
+    assertThat(Loading.nearest(33, Set.of("seated-curl"), equipment).kg())
         .as("a stack goes by its pins")
         .isEqualTo(35);
-    assertThat(Loading.nearest(33, Set.of("box"), p).kind())
+    assertThat(Loading.nearest(33, Set.of("box"), equipment).kind())
         .as("nothing carries a load")
         .isEqualTo(Loading.Kind.BODY);
   }
@@ -50,23 +52,23 @@ class LoadingTest {
   @Test
   void poundPlatesMakeExactLoads() {
     double lb = 0.45359237;
-    GymEquipment p =
+    GymEquipment equipment =
         new GymEquipment(
             Set.of("barbell"),
             Map.of("barbell", Map.of("barMass", 45 * lb)),
             new Plates(Map.of(45 * lb, 4, 25 * lb, 1, 10 * lb, 2, 5 * lb, 1, 2.5 * lb, 1)));
-    Loading l = Loading.nearest(225 * lb, Set.of("barbell"), p);
-    assertThat(l.kg() / lb).isCloseTo(225, offset(0.01));
-    assertThat(l.perSide())
+    Loading loading = Loading.nearest(225 * lb, Set.of("barbell"), equipment);
+    assertThat(loading.kg() / lb).isCloseTo(225, offset(0.01));
+    assertThat(loading.perSide())
         .hasSize(2)
         .allSatisfy(k -> assertThat(k / lb).isCloseTo(45, offset(1e-9)));
   }
 
   @Test
   void aGymThatHasNotSaidGetsTheUsualPlates() {
-    Loading l = Loading.nearest(60, BAR, GymEquipment.generic(Set.of("barbell", "rack")));
-    assertThat(l.plateKind()).isEqualTo(Loading.PlateKind.USUAL);
-    assertThat(l.perSide()).containsExactly(20.0);
+    Loading loading = Loading.nearest(60, BAR, GymEquipment.generic(Set.of("barbell", "rack")));
+    assertThat(loading.plateKind()).isEqualTo(Loading.PlateKind.USUAL);
+    assertThat(loading.perSide()).containsExactly(20.0);
     assertThat(Loading.nearest(60, BAR, equipment(Map.of(10.0, 2))).plateKind())
         .isEqualTo(Loading.PlateKind.OWN);
   }
@@ -84,12 +86,12 @@ class LoadingTest {
       }
     }
     pairs.put(kinds[random.nextInt(kinds.length)], 2);
-    GymEquipment p = equipment(pairs);
+    GymEquipment equipment = equipment(pairs);
     List<double[]> all = new ArrayList<>();
     everything(new ArrayList<>(pairs.entrySet()), 0, 0, 0, all);
     for (int trial = 0; trial < 20; trial++) {
       double target = 20 + 180 * random.nextDouble();
-      Loading found = Loading.nearest(target, BAR, p);
+      Loading found = Loading.nearest(target, BAR, equipment);
       double best =
           all.stream().mapToDouble(a -> Math.abs(20 + 2 * a[0] - target)).min().orElseThrow();
       assertThat(Math.abs(found.kg() - target))
@@ -131,9 +133,9 @@ class LoadingTest {
   @ParameterizedTest
   @ValueSource(doubles = {40, 60, 82.5, 100, 140})
   void warmUpsRiseAndOnlyPutPlatesOn(double target) {
-    GymEquipment p = equipment(Map.of(20.0, 4, 10.0, 2, 5.0, 2, 2.5, 2, 1.25, 2));
-    Loading working = Loading.nearest(target, BAR, p);
-    List<Loading> ramp = working.warmUps(3, BAR, p);
+    GymEquipment equipment = equipment(Map.of(20.0, 4, 10.0, 2, 5.0, 2, 2.5, 2, 1.25, 2));
+    Loading working = Loading.nearest(target, BAR, equipment);
+    List<Loading> ramp = working.warmUps(3, BAR, equipment);
     assertThat(ramp).isNotEmpty();
     Loading before = ramp.get(0);
     assertThat(before.kg()).isLessThan(0.7 * working.kg());
@@ -146,12 +148,12 @@ class LoadingTest {
 
   @Test
   void nothingToTakeOffIsSaidAsNothingToPutOn() {
-    GymEquipment p = equipment(Map.of(20.0, 2, 5.0, 2));
-    Loading heavy = Loading.nearest(60, BAR, p);
-    assertThat(heavy.addedTo(Loading.nearest(30, BAR, p)))
+    GymEquipment equipment = equipment(Map.of(20.0, 2, 5.0, 2));
+    Loading heavy = Loading.nearest(60, BAR, equipment);
+    assertThat(heavy.addedTo(Loading.nearest(30, BAR, equipment)))
         .as("the 5s would have to come off")
         .isEmpty();
-    assertThat(heavy.addedTo(Loading.nearest(20, BAR, p))).containsExactly(20.0);
+    assertThat(heavy.addedTo(Loading.nearest(20, BAR, equipment))).containsExactly(20.0);
   }
 
   private static List<Loading> concat(List<Loading> list, Loading last) {

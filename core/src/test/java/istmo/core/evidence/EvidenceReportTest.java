@@ -77,8 +77,8 @@ class EvidenceReportTest {
 
   // leave one study out
 
-  private static boolean predicted(Finding f, double mean) {
-    return switch (f.direction()) {
+  private static boolean predicted(Finding finding, double mean) {
+    return switch (finding.direction()) {
       case MORE -> mean > 0;
       case LESS -> mean < 0;
       case ALIKE, NEITHER -> Math.abs(mean) <= Posterior.MARGIN;
@@ -94,29 +94,29 @@ class EvidenceReportTest {
     int ratios = 0;
     int held = 0;
     for (String citation : Studies.standard().citations()) {
-      Posterior studies = allStudies.without(f -> f.citation().equals(citation));
-      Posterior both = allBoth.without(f -> f.citation().equals(citation));
-      for (Finding f : used) {
-        if (!f.citation().equals(citation)) {
+      Posterior studies = allStudies.without(finding -> finding.citation().equals(citation));
+      Posterior both = allBoth.without(finding -> finding.citation().equals(citation));
+      for (Finding finding : used) {
+        if (!finding.citation().equals(citation)) {
           continue;
         }
         boolean[] hit = {
-          predicted(f, none.difference(f).mean()),
-          predicted(f, studies.difference(f).mean()),
-          predicted(f, both.difference(f).mean())
+          predicted(finding, none.difference(finding).mean()),
+          predicted(finding, studies.difference(finding).mean()),
+          predicted(finding, both.difference(finding).mean())
         };
-        if (f.hasRatio()) {
-          Posterior.Estimate e = both.difference(f);
-          double sd = Math.hypot(e.sd(), both.noise(f));
-          double seen = Posterior.logRatio(f) / Posterior.SLOPE;
+        if (finding.hasRatio()) {
+          Posterior.Estimate estimate = both.difference(finding);
+          double sd = Math.hypot(estimate.sd(), both.noise(finding));
+          double seen = Posterior.logRatio(finding) / Posterior.SLOPE;
           ratios++;
-          held += Math.abs(seen - e.mean()) < 1.2816 * sd ? 1 : 0;
+          held += Math.abs(seen - estimate.mean()) < 1.2816 * sd ? 1 : 0;
         }
-        String kind = f.direction().alike() ? "no difference" : "direction";
-        String how = f.how().growth() ? "growth" : f.how().label();
-        String group = Regions.standard().get(f.regionsA().get(0)).group();
+        String kind = finding.direction().alike() ? "no difference" : "direction";
+        String how = finding.how().growth() ? "growth" : finding.how().label();
+        String group = Regions.standard().get(finding.regionsA().get(0)).group();
         for (String key : List.of(kind + "|0 all", kind + "|1 " + how, kind + "|2 " + group)) {
-          int[] t = tally.computeIfAbsent(key, k -> new int[4]);
+          int[] t = tally.computeIfAbsent(key, text -> new int[4]);
           for (int m = 0; m < 3; m++) {
             t[m] += hit[m] ? 1 : 0;
           }
@@ -161,23 +161,23 @@ class EvidenceReportTest {
     say("| study | what | region | found | mechanics | with studies | |");
     say("|---|---|---|---|---|---|---|");
     int hits = 0;
-    for (Finding f : Studies.standard().all()) {
-      if (f.heldOut()) {
-        Posterior.Estimate m = none.difference(f);
-        Posterior.Estimate b = all.difference(f);
-        hits += predicted(f, b.mean()) ? 1 : 0;
+    for (Finding finding : Studies.standard().all()) {
+      if (finding.heldOut()) {
+        Posterior.Estimate estimate = none.difference(finding);
+        Posterior.Estimate estimated = all.difference(finding);
+        hits += predicted(finding, estimated.mean()) ? 1 : 0;
         say(
             "| %s | %s against %s | %s | %s | %.2f ± %.2f | %.2f ± %.2f | %s |",
-            f.shortCitation(),
-            f.conditionA(),
-            f.conditionB(),
-            f.regionWords(),
-            f.direction().label(),
-            m.mean(),
-            m.sd(),
-            b.mean(),
-            b.sd(),
-            predicted(f, b.mean()) ? "hit" : "**miss**");
+            finding.shortCitation(),
+            finding.conditionA(),
+            finding.conditionB(),
+            finding.regionWords(),
+            finding.direction().label(),
+            estimate.mean(),
+            estimate.sd(),
+            estimated.mean(),
+            estimated.sd(),
+            predicted(finding, estimated.mean()) ? "hit" : "**miss**");
       }
     }
     say("");
@@ -190,7 +190,7 @@ class EvidenceReportTest {
     Random random = new Random(7);
     List<Candidate> candidates =
         Catalogue.standard().candidates().stream()
-            .filter(c -> Reference.standard().has(c.id()))
+            .filter(candidate -> Reference.standard().has(candidate.id()))
             .toList();
     List<Finding> targets = new ArrayList<>();
     List<String> regions = List.of("RF", "VL", "BFL", "ST", "GMAXM", "GMEDP", "AL", "GASM", "SOL");
@@ -227,16 +227,16 @@ class EvidenceReportTest {
       for (int i = 0; i < n; i++) {
         truth[i] += joint.mechanics(together.get(i));
         if (i < used.size()) {
-          Finding f = used.get(i);
-          double seen = truth[i] + joint.noise(f) * random.nextGaussian();
-          boolean ratio = f.hasRatio();
+          Finding finding = used.get(i);
+          double seen = truth[i] + joint.noise(finding) * random.nextGaussian();
+          boolean ratio = finding.hasRatio();
           simulated.add(
               like(
-                  f,
-                  f.id(),
-                  f.setUpA().orElseThrow(),
-                  f.setUpB().orElseThrow(),
-                  f.regionsA(),
+                  finding,
+                  finding.id(),
+                  finding.setUpA().orElseThrow(),
+                  finding.setUpB().orElseThrow(),
+                  finding.regionsA(),
                   seen > 0 ? Direction.MORE : Direction.LESS,
                   ratio
                       ? OptionalDouble.of(20 * Math.exp(Posterior.SLOPE * seen) - 1)
@@ -246,10 +246,10 @@ class EvidenceReportTest {
       }
       Posterior posterior = new Posterior(STRETCH, simulated, MECHANICS);
       for (int t = 0; t < targets.size(); t++) {
-        Posterior.Estimate e = posterior.difference(targets.get(t));
+        Posterior.Estimate estimate = posterior.difference(targets.get(t));
         double x = truth[used.size() + t];
-        inside += x >= e.low() && x <= e.high() ? 1 : 0;
-        narrower += e.sd() < 0.9 * Math.sqrt(cov[used.size() + t][used.size() + t]) ? 1 : 0;
+        inside += x >= estimate.low() && x <= estimate.high() ? 1 : 0;
+        narrower += estimate.sd() < 0.9 * Math.sqrt(cov[used.size() + t][used.size() + t]) ? 1 : 0;
         asked++;
       }
     }
@@ -268,34 +268,34 @@ class EvidenceReportTest {
   }
 
   private static Finding like(
-      Finding f,
+      Finding finding,
       String id,
-      Point a,
-      Point b,
+      Point point,
+      Point otherPoint,
       List<String> regions,
       Direction direction,
       OptionalDouble growthA,
       OptionalDouble growthB) {
     return new Finding(
         id,
-        f.citation(),
-        f.how(),
-        f.weeks(),
-        f.people(),
+        finding.citation(),
+        finding.how(),
+        finding.weeks(),
+        finding.people(),
         "",
         "a",
         "b",
-        Optional.of(a),
-        Optional.of(b),
+        Optional.of(point),
+        Optional.of(otherPoint),
         regions,
-        f.comparesMuscles() && !id.startsWith("T") ? f.regionsB() : regions,
+        finding.comparesMuscles() && !id.startsWith("T") ? finding.regionsB() : regions,
         "whole",
         "",
         growthA,
         growthB,
         direction,
         "",
-        f.memory(),
+        finding.memory(),
         "",
         Optional.empty());
   }
@@ -330,23 +330,23 @@ class EvidenceReportTest {
         Catalogue.standard().candidates().stream()
             .map(Point::of)
             .filter(
-                p ->
+                point ->
                     ReferenceCalculation.stimulus(
-                            p, ReferenceCalculation.usual(p, body), new School[] {STRETCH})
+                            point, ReferenceCalculation.usual(point, body), new School[] {STRETCH})
                         .isPresent())
             .toList();
     List<Point> twenty =
         IntStream.range(0, 20).mapToObj(k -> points.get(k * points.size() / 20)).toList();
     double[][] base =
         twenty.stream()
-            .map(p -> logs(p, ReferenceCalculation.usual(p, body)).orElseThrow())
+            .map(point -> logs(point, ReferenceCalculation.usual(point, body)).orElseThrow())
             .toArray(double[][]::new);
     double[][][] change =
         twenty.stream()
             .map(
-                p ->
+                point ->
                     Reference.standard()
-                        .change(Reference.standard().nearest(p).orElseThrow(), STRETCH))
+                        .change(Reference.standard().nearest(point).orElseThrow(), STRETCH))
             .toArray(double[][][]::new);
     List<Double> rank = new ArrayList<>();
     List<double[]> shifts = new ArrayList<>();
@@ -359,7 +359,7 @@ class EvidenceReportTest {
               .toArray();
       double[][] drawn =
           twenty.parallelStream()
-              .map(p -> logs(p, all(p, body, z)).orElse(null))
+              .map(point -> logs(point, all(point, body, z)).orElse(null))
               .toArray(double[][]::new);
       outOfReach += (int) Arrays.stream(drawn).filter(d -> d == null).count();
       for (int r = 0; r < base[0].length; r++) {
@@ -394,16 +394,16 @@ class EvidenceReportTest {
     return mean;
   }
 
-  private static Unknown.Case all(Point p, Body body, double[] z) {
-    Unknown.Case c = ReferenceCalculation.usual(p, body);
+  private static Unknown.Case all(Point point, Body body, double[] z) {
+    Unknown.Case example = ReferenceCalculation.usual(point, body);
     for (int u = 0; u < z.length; u++) {
-      c = Unknown.all().get(u).change().apply(c, z[u]);
+      example = Unknown.all().get(u).change().apply(example, z[u]);
     }
-    return c;
+    return example;
   }
 
-  private static Optional<double[]> logs(Point p, Unknown.Case c) {
-    return ReferenceCalculation.stimulus(p, c, new School[] {STRETCH})
+  private static Optional<double[]> logs(Point point, Unknown.Case example) {
+    return ReferenceCalculation.stimulus(point, example, new School[] {STRETCH})
         .map(s -> Arrays.stream(s[0]).map(v -> Math.log(v + Stimulus.FLOOR)).toArray());
   }
 
@@ -476,7 +476,7 @@ class EvidenceReportTest {
             "GASM SOL",
             "VL BFL GMAXM GASM")) {
       Map<String, Integer> aimed =
-          Arrays.stream(aim.split(" ")).collect(Collectors.toMap(r -> r, r -> 2));
+          Arrays.stream(aim.split(" ")).collect(Collectors.toMap(region -> region, region -> 2));
       Brief brief =
           new Brief(
               man,
@@ -515,7 +515,7 @@ class EvidenceReportTest {
             : " The first place changed for: "
                 + new TreeMap<>(changed)
                     .entrySet().stream()
-                        .map(e -> e.getKey() + " (" + e.getValue() + " of 20)")
+                        .map(entry -> entry.getKey() + " (" + entry.getValue() + " of 20)")
                         .collect(Collectors.joining(", "))
                 + ".");
     say("");
@@ -530,7 +530,7 @@ class EvidenceReportTest {
         "**Claims of the trade**, %d: %s.",
         Claims.standard().all().size(),
         words.entrySet().stream()
-            .map(e -> e.getValue() + " " + e.getKey().label())
+            .map(entry -> entry.getValue() + " " + entry.getKey().label())
             .collect(Collectors.joining(", ")));
     say("");
   }

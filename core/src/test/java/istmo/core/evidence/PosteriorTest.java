@@ -21,8 +21,8 @@ class PosteriorTest {
 
   private static Finding finding(
       String id,
-      String a,
-      String b,
+      String first,
+      String second,
       String region,
       Finding.How how,
       Direction direction,
@@ -37,8 +37,8 @@ class PosteriorTest {
         "",
         "a",
         "b",
-        Optional.of(Point.parse(a)),
-        Optional.of(Point.parse(b)),
+        Optional.of(Point.parse(first)),
+        Optional.of(Point.parse(second)),
         List.of(region),
         List.of(region),
         "whole",
@@ -58,7 +58,7 @@ class PosteriorTest {
    */
   @Test
   void oneRatioOfTwoCandidatesIsTheClosedForm() {
-    Finding f =
+    Finding finding =
         finding(
             "X1",
             "seated-leg-curl/usual",
@@ -68,13 +68,13 @@ class PosteriorTest {
             Direction.MORE,
             14,
             9);
-    Posterior posterior = new Posterior(STRETCH, List.of(f), Assumptions.USUAL);
-    Estimate before = NONE.difference(f);
+    Posterior posterior = new Posterior(STRETCH, List.of(finding), Assumptions.USUAL);
+    Estimate before = NONE.difference(finding);
     double noise = Posterior.SPREAD / Posterior.SLOPE;
     double y = Math.log(15.0 / 10) / Posterior.SLOPE;
     double v0 = before.sd() * before.sd();
     double v = 1 / (1 / v0 + 1 / (noise * noise));
-    Estimate after = posterior.difference(f);
+    Estimate after = posterior.difference(finding);
     assertThat(after.mean())
         .isCloseTo(v * (before.mean() / v0 + y / (noise * noise)), within(1e-9));
     assertThat(after.sd()).isCloseTo(Math.sqrt(v), within(1e-9));
@@ -87,8 +87,8 @@ class PosteriorTest {
   @Test
   void oneDirectionOfTwoCandidatesIsTheClosedForm() {
     for (Direction direction : List.of(Direction.MORE, Direction.LESS)) {
-      Finding f = seatedAgainstLying(direction);
-      Estimate before = NONE.difference(f);
+      Finding finding = seatedAgainstLying(direction);
+      Estimate before = NONE.difference(finding);
       double noise = Posterior.SPREAD / Posterior.SLOPE;
       double v = before.sd() * before.sd();
       double sign = direction == Direction.MORE ? 1 : -1;
@@ -106,7 +106,8 @@ class PosteriorTest {
         moments[2] += w * x * x;
       }
       double mean = moments[1] / moments[0];
-      Estimate after = new Posterior(STRETCH, List.of(f), Assumptions.USUAL).difference(f);
+      Estimate after =
+          new Posterior(STRETCH, List.of(finding), Assumptions.USUAL).difference(finding);
       assertThat(after.mean()).isCloseTo(mean, within(1e-5));
       assertThat(after.sd())
           .isCloseTo(Math.sqrt(moments[2] / moments[0] - mean * mean), within(1e-5));
@@ -192,7 +193,7 @@ class PosteriorTest {
         .isGreaterThan(at.correlation(Point.parse("front-squat/front")))
         .isGreaterThan(at.correlation(Point.parse("leg-press/low")));
     assertThat(at.correlation(Point.parse("seated-leg-curl/usual"))).isZero();
-    Finding f =
+    Finding finding =
         finding(
             "X1",
             "back-squat/high-bar",
@@ -202,15 +203,17 @@ class PosteriorTest {
             Direction.LESS,
             0,
             0);
-    Posterior posterior = new Posterior(STRETCH, List.of(f), Assumptions.USUAL);
+    Posterior posterior = new Posterior(STRETCH, List.of(finding), Assumptions.USUAL);
     double own = shift(posterior, "back-squat/high-bar", "BFL");
     double front = shift(posterior, "front-squat/front", "BFL");
     assertThat(own).isNegative();
     assertThat(front).isNegative();
   }
 
-  private static double shift(Posterior p, String key, String region) {
-    return p.difference(Point.parse(key), Point.parse("hip-flexion/bent"), List.of(region)).mean()
+  private static double shift(Posterior posterior, String key, String region) {
+    return posterior
+            .difference(Point.parse(key), Point.parse("hip-flexion/bent"), List.of(region))
+            .mean()
         - NONE.difference(Point.parse(key), Point.parse("hip-flexion/bent"), List.of(region))
             .mean();
   }
@@ -224,10 +227,13 @@ class PosteriorTest {
     Evidence.At squat = Evidence.of(STRETCH).at(Point.parse("track-one-leg-squat/usual"));
     List<Posterior.Influence> curls =
         squat.influences(Regions.standard().get("VL").ordinal()).stream()
-            .filter(i -> i.finding().setUpA().orElseThrow().exercise().id().contains("curl"))
+            .filter(
+                influence ->
+                    influence.finding().setUpA().orElseThrow().exercise().id().contains("curl"))
             .toList();
     assertThat(curls).hasSizeGreaterThan(10);
-    assertThat(curls).allSatisfy(i -> assertThat(Math.abs(i.shift())).isLessThan(0.03));
+    assertThat(curls)
+        .allSatisfy(influence -> assertThat(Math.abs(influence.shift())).isLessThan(0.03));
   }
 
   /**
@@ -243,9 +249,9 @@ class PosteriorTest {
             "F003", "F004", "F005", "F080", "F084", "F091", "F124", "F125", "F126", "F301", "F302");
     double xy = 0;
     double xx = 0;
-    for (Finding f : rows) {
-      xy += NONE.mechanics(f) * Posterior.logRatio(f);
-      xx += NONE.mechanics(f) * NONE.mechanics(f);
+    for (Finding row : rows) {
+      xy += NONE.mechanics(row) * Posterior.logRatio(row);
+      xx += NONE.mechanics(row) * NONE.mechanics(row);
     }
     assertThat(Posterior.SLOPE).isCloseTo(xy / xx, within(0.15));
   }
@@ -272,12 +278,13 @@ class PosteriorTest {
         new Posterior(
             STRETCH, Studies.standard().used(), new Assumptions(true, Posterior.OWN_ERROR, spread));
     double sum = 0;
-    for (Finding f : Studies.standard().used()) {
-      if (f.hasRatio()) {
-        Posterior without = all.without(g -> g.citation().equals(f.citation()));
-        Estimate e = without.difference(f);
-        double sd = Math.hypot(e.sd(), without.noise(f));
-        double z = (Posterior.logRatio(f) / Posterior.SLOPE - e.mean()) / sd;
+    for (Finding finding : Studies.standard().used()) {
+      if (finding.hasRatio()) {
+        Posterior without =
+            all.without(otherFinding -> otherFinding.citation().equals(finding.citation()));
+        Estimate estimate = without.difference(finding);
+        double sd = Math.hypot(estimate.sd(), without.noise(finding));
+        double z = (Posterior.logRatio(finding) / Posterior.SLOPE - estimate.mean()) / sd;
         sum += -Math.log(sd) - z * z / 2;
       }
     }
@@ -293,8 +300,8 @@ class PosteriorTest {
     assertThat(neither).isLessThan(mechanics);
   }
 
-  private static double pulledBy(Finding f) {
-    return new Posterior(STRETCH, List.of(f), Assumptions.USUAL).difference(f).mean();
+  private static double pulledBy(Finding finding) {
+    return new Posterior(STRETCH, List.of(finding), Assumptions.USUAL).difference(finding).mean();
   }
 
   private static Finding seatedAgainstLying(Direction direction) {
@@ -337,17 +344,20 @@ class PosteriorTest {
     Studies.standard()
         .all()
         .forEach(
-            f ->
-                assertThat(f.used() || f.notUsed().orElseThrow().length() > 10)
-                    .as(f.id())
+            finding ->
+                assertThat(finding.used() || finding.notUsed().orElseThrow().length() > 10)
+                    .as(finding.id())
                     .isTrue());
     assertThat(Studies.standard().all())
-        .filteredOn(f -> f.notUsed().filter(r -> r.contains("retracted")).isPresent())
+        .filteredOn(
+            finding -> finding.notUsed().filter(region -> region.contains("retracted")).isPresent())
         .extracting(Finding::used)
         .containsOnly(false);
     assertThat(Studies.standard().all().stream().filter(Finding::heldOut)).hasSize(9);
     List<String> setUps = new ArrayList<>();
-    Studies.standard().used().forEach(f -> setUps.add(f.setUpA().orElseThrow().words()));
+    Studies.standard()
+        .used()
+        .forEach(finding -> setUps.add(finding.setUpA().orElseThrow().words()));
     assertThat(setUps).contains("Back squat, high bar, depth 105°");
   }
 }

@@ -16,7 +16,7 @@ class PropagationTest {
    */
   @Test
   void measuredValuesAreConditionedByTheTextbook() {
-    Propagation p =
+    Propagation propagation =
         new Propagation(
             List.of(new Observation(0.1, 0.3, 0, 0.6), new Observation(-0.2, 0.5, 0, -0.9)), PRIOR);
     double a = 0.20 + 0.09;
@@ -27,9 +27,10 @@ class PropagationTest {
     double[] alpha = {
       (d * residual[0] - b * residual[1]) / det, (-b * residual[0] + a * residual[1]) / det
     };
-    assertThat(p.shift(PRIOR[0])).isCloseTo(0.20 * alpha[0] + 0.08 * alpha[1], within(1e-12));
+    assertThat(propagation.shift(PRIOR[0]))
+        .isCloseTo(0.20 * alpha[0] + 0.08 * alpha[1], within(1e-12));
     double[] w = {(d * 0.20 - b * 0.08) / det, (-b * 0.20 + a * 0.08) / det};
-    assertThat(p.explained(PRIOR[0])).isCloseTo(0.20 * w[0] + 0.08 * w[1], within(1e-12));
+    assertThat(propagation.explained(PRIOR[0])).isCloseTo(0.20 * w[0] + 0.08 * w[1], within(1e-12));
   }
 
   /**
@@ -63,17 +64,17 @@ class PropagationTest {
       }
     }
     double mean = moments[1] / moments[0];
-    Propagation p = new Propagation(observations, PRIOR);
-    assertThat(-0.3 + p.shift(PRIOR[0])).isCloseTo(mean, within(0.01));
-    assertThat(PRIOR[0][0] - p.explained(PRIOR[0]))
+    Propagation propagation = new Propagation(observations, PRIOR);
+    assertThat(-0.3 + propagation.shift(PRIOR[0])).isCloseTo(mean, within(0.01));
+    assertThat(PRIOR[0][0] - propagation.explained(PRIOR[0]))
         .isCloseTo(moments[2] / moments[0] - mean * mean, within(0.005));
   }
 
   @Test
   void nothingObservedMovesNothing() {
-    Propagation p = new Propagation(List.of(), new double[0][0]);
-    assertThat(p.shift(new double[0])).isZero();
-    assertThat(p.explained(new double[0])).isZero();
+    Propagation propagation = new Propagation(List.of(), new double[0][0]);
+    assertThat(propagation.shift(new double[0])).isZero();
+    assertThat(propagation.explained(new double[0])).isZero();
   }
 
   /**

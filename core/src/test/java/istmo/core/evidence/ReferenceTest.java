@@ -38,7 +38,8 @@ class ReferenceTest {
     if (!write.isEmpty()) {
       Map<String, List<String>> kept = write.equals("all") ? Map.of() : byKey();
       List<String> lines = new ArrayList<>(HEAD);
-      Workers.map(ReferenceCalculation.points(), p -> lines(p, kept)).forEach(lines::addAll);
+      Workers.map(ReferenceCalculation.points(), point -> lines(point, kept))
+          .forEach(lines::addAll);
       Files.write(TABLE, lines);
       return;
     }
@@ -48,8 +49,8 @@ class ReferenceTest {
             .toList();
     List<String> kept =
         Files.readAllLines(TABLE).stream()
-            .filter(l -> l.contains("||"))
-            .filter(l -> !l.startsWith("#"))
+            .filter(line -> line.contains("||"))
+            .filter(line -> !line.startsWith("#"))
             .toList();
     SameFigures.assertSame("stale: write it anew", sorted(now), sorted(kept));
   }
@@ -57,8 +58,8 @@ class ReferenceTest {
   /** The table's lines by their point. */
   private static Map<String, List<String>> byKey() throws IOException {
     return Files.readAllLines(TABLE).stream()
-        .filter(l -> !l.startsWith("#"))
-        .collect(Collectors.groupingBy(l -> l.substring(0, l.indexOf('|'))));
+        .filter(line -> !line.startsWith("#"))
+        .collect(Collectors.groupingBy(line -> line.substring(0, line.indexOf('|'))));
   }
 
   /** The kept lines of a point whose stimulus is as it was, otherwise new ones. */
@@ -72,7 +73,8 @@ class ReferenceTest {
 
   private static Optional<String> baseLine(Point point) {
     return ReferenceCalculation.usual(point)
-        .flatMap(c -> ReferenceCalculation.stimulus(point, c, ReferenceCalculation.CORNERS))
+        .flatMap(
+            example -> ReferenceCalculation.stimulus(point, example, ReferenceCalculation.CORNERS))
         .map(stimulus -> ReferenceCalculation.baseLine(point, stimulus));
   }
 

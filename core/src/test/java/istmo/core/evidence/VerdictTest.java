@@ -17,7 +17,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class VerdictTest {
   private static final Map<String, Verdict> VERDICTS =
       Verdict.all(Posterior.of(School.STRETCH)).stream()
-          .collect(Collectors.toMap(v -> v.claim().id(), Function.identity()));
+          .collect(Collectors.toMap(verdict -> verdict.claim().id(), Function.identity()));
 
   /** Nothing is supported and nothing contradicted by mechanics alone. */
   @ParameterizedTest
@@ -65,17 +65,18 @@ class VerdictTest {
   @Test
   void oppositeClaimsAreNeverBothSupported() {
     assertThat(VERDICTS).hasSizeGreaterThanOrEqualTo(50);
-    for (Verdict v : VERDICTS.values()) {
-      v.claim()
+    for (Verdict verdict : VERDICTS.values()) {
+      verdict
+          .claim()
           .against()
           .map(VERDICTS::get)
           .ifPresent(
-              o ->
-                  assertThat(List.of(v.word(), o.word()))
-                      .as(v.claim().id())
+              given ->
+                  assertThat(List.of(verdict.word(), given.word()))
+                      .as(verdict.claim().id())
                       .isNotEqualTo(List.of(Word.SUPPORTED, Word.SUPPORTED)));
-      assertThat(v.claim().sides().isPresent()).isEqualTo(v.both().isPresent());
-      assertThat(v.why()).isNotBlank();
+      assertThat(verdict.claim().sides().isPresent()).isEqualTo(verdict.both().isPresent());
+      assertThat(verdict.why()).isNotBlank();
     }
   }
 
@@ -83,10 +84,12 @@ class VerdictTest {
   @Test
   void claimsAboutHealthStayClaims() {
     List<Verdict> health =
-        VERDICTS.values().stream().filter(v -> v.claim().note().contains("never advice")).toList();
+        VERDICTS.values().stream()
+            .filter(verdict -> verdict.claim().note().contains("never advice"))
+            .toList();
     assertThat(health)
         .hasSizeGreaterThanOrEqualTo(4)
-        .allSatisfy(v -> assertThat(v.word()).isEqualTo(Word.UNTESTED));
+        .allSatisfy(verdict -> assertThat(verdict.word()).isEqualTo(Word.UNTESTED));
   }
 
   /**

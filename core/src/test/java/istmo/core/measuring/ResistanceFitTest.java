@@ -31,9 +31,11 @@ class ResistanceFitTest {
     return 0.22 * (0.75 + 0.4 * Math.sin(Math.toRadians(20 + deg)));
   }
 
-  private static Pull pull(double deg, double noise, double friction, Direction d) {
-    double way = d == Direction.UP ? 1 + friction : d == Direction.DOWN ? 1 - friction : 1;
-    return new Pull(deg, cam(deg) * STACK * Load.G * way * (1 + noise) / LEVER, LEVER, STACK, d);
+  private static Pull pull(double deg, double noise, double friction, Direction direction) {
+    double way =
+        direction == Direction.UP ? 1 + friction : direction == Direction.DOWN ? 1 - friction : 1;
+    return new Pull(
+        deg, cam(deg) * STACK * Load.G * way * (1 + noise) / LEVER, LEVER, STACK, direction);
   }
 
   @ParameterizedTest
@@ -42,8 +44,8 @@ class ResistanceFitTest {
     Random random = new Random(seed);
     List<Pull> pulls = new ArrayList<>();
     for (double deg = 5; deg <= 110; deg += 15) {
-      for (Direction d : new Direction[] {Direction.UP, Direction.DOWN}) {
-        pulls.add(pull(deg + random.nextDouble(), 0.01 * random.nextGaussian(), 0.06, d));
+      for (Direction direction : new Direction[] {Direction.UP, Direction.DOWN}) {
+        pulls.add(pull(deg + random.nextDouble(), 0.01 * random.nextGaussian(), 0.06, direction));
       }
     }
     ResistanceFit fit = ResistanceFit.of("leg-extension", GymEquipment.generic(Set.of()), pulls);
@@ -114,8 +116,8 @@ class ResistanceFitTest {
             List.of(new Pull(0.2, 416.06, 0, 0, Direction.STILL)));
     assertThat(unsure.values()).containsOnlyKeys("sledMass");
     assertThat(unsure.notes())
-        .anyMatch(n -> n.contains("Friction"))
-        .anyMatch(n -> n.contains("angle is still generic"));
+        .anyMatch(name -> name.contains("Friction"))
+        .anyMatch(name -> name.contains("angle is still generic"));
   }
 
   /**
@@ -130,9 +132,14 @@ class ResistanceFitTest {
             .with("fixed-track", "trackAngle", 7);
     for (String item : List.of("leg-press", "fixed-track")) {
       List<Pull> pulls = new ArrayList<>();
-      for (Direction d : new Direction[] {Direction.UP, Direction.DOWN}) {
+      for (Direction direction : new Direction[] {Direction.UP, Direction.DOWN}) {
         pulls.add(
-            new Pull(0.3, StandIn.forceN(item, equipment, new Pull(0.3, 0, 0, 0, d)), 0, 0, d));
+            new Pull(
+                0.3,
+                StandIn.forceN(item, equipment, new Pull(0.3, 0, 0, 0, direction)),
+                0,
+                0,
+                direction));
       }
       ResistanceFit fit = ResistanceFit.of(item, equipment, pulls);
       assertThat(fit.values().get(item.equals("leg-press") ? "sledMass" : "barMass"))

@@ -17,42 +17,42 @@ class StableReadingTest {
   @ValueSource(longs = {1, 2, 3})
   void aHangingScaleSettles(long seed) {
     Random random = new Random(seed);
-    StableReading r = new StableReading(Gauge.FORCE);
+    StableReading reading = new StableReading(Gauge.FORCE);
     long firstStable = -1;
     for (long t = 0; t < 6000; t += 100) {
       double swing = 60 * Math.exp(-t / 700.0) * Math.cos(t / 90.0);
-      r.take(t, 400 + swing + random.nextGaussian());
-      if (firstStable < 0 && r.stable().isPresent()) {
+      reading.take(t, 400 + swing + random.nextGaussian());
+      if (firstStable < 0 && reading.stable().isPresent()) {
         firstStable = t;
       }
     }
     assertThat(firstStable).as("not while it swings, seed %d", seed).isBetween(2000L, 4500L);
-    assertThat(r.stable().orElseThrow().value()).isCloseTo(400, within(2.0));
+    assertThat(reading.stable().orElseThrow().value()).isCloseTo(400, within(2.0));
   }
 
   @Test
   void aMovingReadingIsNeverStable() {
-    StableReading r = new StableReading(Gauge.ANGLE);
+    StableReading reading = new StableReading(Gauge.ANGLE);
     for (long t = 0; t < 5000; t += 100) {
-      r.take(t, t / 100.0);
-      assertThat(r.stable()).isEmpty();
+      reading.take(t, t / 100.0);
+      assertThat(reading.stable()).isEmpty();
     }
   }
 
   @Test
   void aDropoutBeginsAnew() {
-    StableReading r = new StableReading(Gauge.LENGTH);
+    StableReading reading = new StableReading(Gauge.LENGTH);
     for (long t = 0; t <= 1500; t += 100) {
-      r.take(t, 0.44);
+      reading.take(t, 0.44);
     }
-    assertThat(r.stable()).isPresent();
-    r.take(4000, 0.44);
-    assertThat(r.dropouts()).isEqualTo(1);
-    assertThat(r.stable()).isEmpty();
+    assertThat(reading.stable()).isPresent();
+    reading.take(4000, 0.44);
+    assertThat(reading.dropouts()).isEqualTo(1);
+    assertThat(reading.stable()).isEmpty();
     for (long t = 4100; t <= 5100; t += 100) {
-      r.take(t, 0.44);
+      reading.take(t, 0.44);
     }
-    assertThat(r.stable()).isPresent();
+    assertThat(reading.stable()).isPresent();
   }
 
   /** A few readings far apart are no standing still, and neither are many within a moment. */
@@ -72,13 +72,13 @@ class StableReadingTest {
 
   @Test
   void timeGoesForwardAndValuesAreNumbers() {
-    StableReading r = new StableReading(Gauge.FORCE);
-    r.take(10, 1);
-    assertThatThrownBy(() -> r.take(10, 1))
+    StableReading reading = new StableReading(Gauge.FORCE);
+    reading.take(10, 1);
+    assertThatThrownBy(() -> reading.take(10, 1))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("forward");
-    assertThatThrownBy(() -> r.take(20, Double.NaN)).isInstanceOf(InvalidInput.class);
-    r.take(20, 1);
+    assertThatThrownBy(() -> reading.take(20, Double.NaN)).isInstanceOf(InvalidInput.class);
+    reading.take(20, 1);
   }
 
   /**

@@ -42,42 +42,50 @@ class AnalyserTest {
    */
   @ParameterizedTest
   @MethodSource("candidates")
-  void theLimitHoldsAtItsOwnPosture(Candidate c) {
-    Family family = Catalogue.standard().exerciseOf(c).family();
+  void theLimitHoldsAtItsOwnPosture(Candidate candidate) {
+    Family family = Catalogue.standard().exerciseOf(candidate).family();
     Setup setup =
-        Reach.of(LIFTER, family, c.usualFor(LIFTER, GymEquipment.generic(Set.of())), c.yields())
+        Reach.of(
+                LIFTER,
+                family,
+                candidate.usualFor(LIFTER, GymEquipment.generic(Set.of())),
+                candidate.yields())
             .orElseThrow()
             .setup();
-    Analysis a = (Analysis) new Analyser(LIFTER).analyse(family, setup, LoadRule.USUAL);
+    Analysis analysis = (Analysis) new Analyser(LIFTER).analyse(family, setup, LoadRule.USUAL);
     Equilibrium eq = new Equilibrium(LIFTER, new Musculature(LIFTER));
     StrengthLimit limit = new StrengthLimit(eq);
     double least = Double.MAX_VALUE;
     for (int k = 0; k < Analyser.POINTS; k++) {
-      eq.set((Posture) family.posture(LIFTER, setup, k / (Analyser.POINTS - 1.0), a.limitKg()));
+      eq.set(
+          (Posture) family.posture(LIFTER, setup, k / (Analyser.POINTS - 1.0), analysis.limitKg()));
       assertThat(limit.solve()).isTrue();
       least = Math.min(least, limit.limitKg());
     }
-    if (a.limiters()
+    if (analysis
+        .limiters()
         .get(0)
         .id()
         .equals(
             Limiter.BALANCE)) { // strength would hold more, but a heavier load cannot be balanced
-      assertThat(least).isGreaterThan(a.limitKg());
+      assertThat(least).isGreaterThan(analysis.limitKg());
       assertThat(
-              family.posture(LIFTER, setup, 0, a.limitKg() + 1) instanceof Posture
-                  && family.posture(LIFTER, setup, 1, a.limitKg() + 1) instanceof Posture)
+              family.posture(LIFTER, setup, 0, analysis.limitKg() + 1) instanceof Posture
+                  && family.posture(LIFTER, setup, 1, analysis.limitKg() + 1) instanceof Posture)
           .isFalse();
-    } else if (a.limiters().get(0).id().equals(Limiter.GRIP)) { // the arms end it first
-      assertThat(least).isGreaterThan(a.limitKg());
+    } else if (analysis.limiters().get(0).id().equals(Limiter.GRIP)) { // the arms end it first
+      assertThat(least).isGreaterThan(analysis.limitKg());
     } else {
-      assertThat(least).isCloseTo(a.limitKg(), within(0.06));
+      assertThat(least).isCloseTo(analysis.limitKg(), within(0.06));
     }
-    assertThat(a.worstResidualNm()).isLessThan(0.01);
-    assertThat(a.limiters().stream().mapToDouble(Limiter::share).sum()).isCloseTo(1, within(1e-9));
-    a.points()
+    assertThat(analysis.worstResidualNm()).isLessThan(0.01);
+    assertThat(analysis.limiters().stream().mapToDouble(Limiter::share).sum())
+        .isCloseTo(1, within(1e-9));
+    analysis
+        .points()
         .forEach(
-            p -> {
-              for (double activation : p.activation()) {
+            point -> {
+              for (double activation : point.activation()) {
                 assertThat(activation).isBetween(0.0, 1.0);
               }
             });
@@ -90,25 +98,26 @@ class AnalyserTest {
   @ParameterizedTest
   @ValueSource(strings = {"squat", "hinge", "press", "thrust", "leg-extension", "split"})
   void everyPointAddsUpToNothing(String family) {
-    Analysis a =
+    Analysis analysis =
         (Analysis)
             new Analyser(LIFTER)
                 .analyse(Families.get(family), Bodies.setup(family, Map.of()), LoadRule.USUAL);
-    Musculature m = new Musculature(LIFTER);
-    for (AnalysisPoint p : a.points()) {
-      m.at(p.posture().angles());
+    Musculature musculature = new Musculature(LIFTER);
+    for (AnalysisPoint point : analysis.points()) {
+      musculature.at(point.posture().angles());
       for (int c = 0; c < Coordinate.LEG; c++) {
         Coordinate coordinate = Coordinate.values()[c];
-        if (!p.posture().carried().contains(coordinate)) {
+        if (!point.posture().carried().contains(coordinate)) {
           continue;
         }
-        double sum = p.externalNm()[c] + p.contactNm()[c] + p.residualNm()[c];
-        for (int i = 0; i < m.size(); i++) {
+        double sum = point.externalNm()[c] + point.contactNm()[c] + point.residualNm()[c];
+        for (int i = 0; i < musculature.size(); i++) {
           sum +=
-              (p.activation()[i] * m.activeForceN(i) + m.passiveForceN(i)) * p.momentArmM()[i][c];
+              (point.activation()[i] * musculature.activeForceN(i) + musculature.passiveForceN(i))
+                  * point.momentArmM()[i][c];
         }
         assertThat(sum)
-            .as("%s, %s at %.2f", family, coordinate, p.phase())
+            .as("%s, %s at %.2f", family, coordinate, point.phase())
             .isCloseTo(0, within(1e-3));
       }
     }
@@ -132,7 +141,7 @@ class AnalyserTest {
     Analysis deep = deeper.get(deeper.size() - 1);
     double tuck =
         deep.points().stream()
-            .mapToDouble(p -> Math.toDegrees(p.posture().angle(Coordinate.LUMBAR_FLEXION)))
+            .mapToDouble(point -> Math.toDegrees(point.posture().angle(Coordinate.LUMBAR_FLEXION)))
             .max()
             .orElseThrow();
     assertThat(deeper.get(0).cautions()).isEmpty();
@@ -141,7 +150,7 @@ class AnalyserTest {
         .singleElement()
         .asString()
         .contains(String.format("%.0f°", tuck), "up to 10°", "Stop higher");
-    assertThat(deep.notes()).noneMatch(n -> n.contains("tucks"));
+    assertThat(deep.notes()).noneMatch(name -> name.contains("tucks"));
   }
 
   /**
@@ -160,43 +169,47 @@ class AnalyserTest {
             70.0); // shallow enough that the pelvis does not tuck, which would be work of the back
     double load = 60;
     int steps = 600;
-    Musculature m = new Musculature(LIFTER);
-    Equilibrium eq = new Equilibrium(LIFTER, m);
+    Musculature musculature = new Musculature(LIFTER);
+    Equilibrium eq = new Equilibrium(LIFTER, musculature);
     LoadSharing sharing = new LoadSharing(eq);
-    double[] lengthBefore = new double[m.size()];
-    double[] forceBefore = new double[m.size()];
+    double[] lengthBefore = new double[musculature.size()];
+    double[] forceBefore = new double[musculature.size()];
     double work = 0;
     double first = 0;
     double last = 0;
     for (int k = 0; k <= steps; k++) {
-      Posture p = Bodies.posture(LIFTER, "squat", planar, k / (double) steps, load);
-      eq.set(p);
+      Posture posture = Bodies.posture(LIFTER, "squat", planar, k / (double) steps, load);
+      eq.set(posture);
       sharing.solve(load);
-      for (int i = 0; i < m.size(); i++) {
-        double force = sharing.value(i) * m.activeForceN(i) + m.passiveForceN(i);
+      for (int i = 0; i < musculature.size(); i++) {
+        double force =
+            sharing.value(i) * musculature.activeForceN(i) + musculature.passiveForceN(i);
         if (k > 0) {
-          work -= 2 * 0.5 * (force + forceBefore[i]) * (m.excursionM(i) - lengthBefore[i]);
+          work -=
+              2 * 0.5 * (force + forceBefore[i]) * (musculature.excursionM(i) - lengthBefore[i]);
         }
         forceBefore[i] = force;
-        lengthBefore[i] = m.excursionM(i);
+        lengthBefore[i] = musculature.excursionM(i);
       }
-      last = energy(p, load);
+      last = energy(posture, load);
       first = k == 0 ? last : first;
     }
     assertThat(work).isCloseTo(last - first, within(0.005 * Math.abs(last - first)));
   }
 
-  private static double energy(Posture p, double load) {
-    Vec3 hip = p.points().hip();
+  private static double energy(Posture posture, double load) {
+    Vec3 hip = posture.points().hip();
     Vec3 hipMiddle = new Vec3(hip.x(), hip.y(), 0);
     double legs =
-        LIFTER.thighMassKg() * between(hip, p.points().knee(), LIFTER.thighComFraction())
+        LIFTER.thighMassKg() * between(hip, posture.points().knee(), LIFTER.thighComFraction())
             + LIFTER.shankMassKg()
-                * between(p.points().knee(), p.points().ankle(), LIFTER.shankComFraction());
+                * between(
+                    posture.points().knee(), posture.points().ankle(), LIFTER.shankComFraction());
     double upper =
         LIFTER.upperMassKg()
-            * (hip.y() + Segments.UPPER_COM_HANDS_UP * p.points().shoulder().minus(hipMiddle).y());
-    return Load.G * (2 * legs + upper + load * p.props().get(0).points().get(0).y());
+            * (hip.y()
+                + Segments.UPPER_COM_HANDS_UP * posture.points().shoulder().minus(hipMiddle).y());
+    return Load.G * (2 * legs + upper + load * posture.props().get(0).points().get(0).y());
   }
 
   private static double between(Vec3 a, Vec3 b, double share) {
@@ -235,7 +248,7 @@ class AnalyserTest {
    */
   @Test
   void theStacksMomentIsItsLeverTimesHalfTheLoad() {
-    Posture p =
+    Posture posture =
         Bodies.posture(
             LIFTER,
             "leg-extension",
@@ -243,7 +256,7 @@ class AnalyserTest {
             1,
             40); // shank hangs straight down: no moment of its own but the foot's
     Equilibrium eq = new Equilibrium(LIFTER, new Musculature(LIFTER));
-    eq.set(p);
+    eq.set(posture);
     double stack = 0.95 * 0.25 * Load.G * 40 / 2;
     double own = eq.externalNm(Coordinate.KNEE_FLEXION, 0);
     assertThat(eq.externalNm(Coordinate.KNEE_FLEXION, 40) - own).isCloseTo(stack, within(1e-9));
@@ -265,15 +278,20 @@ class AnalyserTest {
     double quads =
         squat.limiters().stream()
             .filter(
-                l ->
+                limiter ->
                     Muscles.standard().all().stream()
-                        .anyMatch(m -> m.id().equals(l.id()) && m.group().equals("quads")))
+                        .anyMatch(
+                            muscle ->
+                                muscle.id().equals(limiter.id()) && muscle.group().equals("quads")))
             .mapToDouble(Limiter::kgPerPercent)
             .sum();
     assertThat(quads * 20 / squat.limitKg()).as("+20 %% quadriceps").isBetween(0.08, 0.4);
     Analysis hinge = Bodies.analysis(LIFTER, "hinge", Map.of());
     assertThat(hinge.limiters())
-        .noneMatch(l -> l.share() > 0.02 && (l.id().startsWith("V") || l.id().equals("RF")));
+        .noneMatch(
+            limiter ->
+                limiter.share() > 0.02
+                    && (limiter.id().startsWith("V") || limiter.id().equals("RF")));
     assertThat(hinge.limiters().get(0).id()).as("hamstrings end a hinge").isIn("BFL", "ST", "SM");
   }
 
@@ -283,11 +301,11 @@ class AnalyserTest {
     Setup setup = Bodies.setup("press", Map.of("kneeDepth", 85.0));
     Analysis at = (Analysis) new Analyser(LIFTER).analyse(press, setup, new LoadRule.Fixed(50));
     assertThat(at.workingKg()).isEqualTo(50);
-    assertThat(at.notes()).noneMatch(n -> n.contains("limit"));
+    assertThat(at.notes()).noneMatch(name -> name.contains("limit"));
     Analysis over =
         (Analysis)
             new Analyser(LIFTER).analyse(press, setup, new LoadRule.Fixed(at.limitKg() * 1.2));
-    assertThat(over.notes()).anyMatch(n -> n.contains("above the fresh limit"));
+    assertThat(over.notes()).anyMatch(name -> name.contains("above the fresh limit"));
     assertThat(over.worstResidualNm())
         .as("what cannot be held is left over, not hidden")
         .isGreaterThan(1);
@@ -296,18 +314,18 @@ class AnalyserTest {
 
   @Test
   void aBodyTooWeakForItsOwnWeightIsToldHowMuchHelpItNeeds() {
-    AnalysisResult r =
+    AnalysisResult result =
         new Analyser(LIFTER.withStrength(0.3, 100))
             .analyse(
                 Families.get("squat"),
                 Bodies.setup("squat", Map.of("depth", 85.0)),
                 LoadRule.USUAL);
-    assertThat(r)
+    assertThat(result)
         .isInstanceOfSatisfying(
             CannotAnalyse.class,
-            c -> {
-              assertThat(c.reason()).contains("Body weight alone");
-              assertThat(c.missing()).matches("about \\d+ kg of help");
+            analyse -> {
+              assertThat(analyse.reason()).contains("Body weight alone");
+              assertThat(analyse.missing()).matches("about \\d+ kg of help");
             });
   }
 

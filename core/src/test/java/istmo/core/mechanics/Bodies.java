@@ -34,16 +34,16 @@ public final class Bodies {
 
   public static Posture posture(
       Body body, String family, Map<String, Double> changes, double phase, double load) {
-    Family f = Families.get(family);
-    return (Posture) f.posture(body, setup(family, changes), phase, load);
+    Family known = Families.get(family);
+    return (Posture) known.posture(body, setup(family, changes), phase, load);
   }
 
   public static Analysis analysis(Body body, String family, Map<String, Double> changes) {
-    AnalysisResult r =
+    AnalysisResult result =
         new Analyser(body).analyse(Families.get(family), setup(family, changes), LoadRule.USUAL);
-    if (r instanceof CannotAnalyse c) {
-      throw new AssertionError(family + " " + changes + ": " + c);
+    if (result instanceof CannotAnalyse analyse) {
+      throw new AssertionError(family + " " + changes + ": " + analyse);
     }
-    return (Analysis) r;
+    return (Analysis) result;
   }
 }

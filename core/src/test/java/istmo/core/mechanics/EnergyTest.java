@@ -43,20 +43,21 @@ class EnergyTest {
   }
 
   private static LoadWork falls(String prop, double share) {
-    return (a, b) -> share * W * Load.G * (point(a, prop).y() - point(b, prop).y());
+    return (first, second) ->
+        share * W * Load.G * (point(first, prop).y() - point(second, prop).y());
   }
 
   /** The bar with chains that add so many kg at the top. */
   private static LoadWork chained(double extra) {
-    return (a, b) ->
-        (W + extra * (1 - 0.5 * (a.phase() + b.phase())))
+    return (first, second) ->
+        (W + extra * (1 - 0.5 * (first.phase() + second.phase())))
             * Load.G
-            * (point(a, "bar").y() - point(b, "bar").y());
+            * (point(first, "bar").y() - point(second, "bar").y());
   }
 
-  private static Vec3 point(Posture p, String kind) {
-    return p.props().stream()
-        .filter(x -> x.kind().equals(kind))
+  private static Vec3 point(Posture posture, String kind) {
+    return posture.props().stream()
+        .filter(prop -> prop.kind().equals(kind))
         .map(Prop::points)
         .findFirst()
         .orElseThrow()
@@ -65,14 +66,18 @@ class EnergyTest {
 
   /** A cable from the first to the second point of its prop gives way by what it gets longer. */
   private static final LoadWork CABLE =
-      (a, b) -> {
-        double now = cable(b);
-        return -W * Load.G * (now - cable(a));
+      (first, second) -> {
+        double now = cable(second);
+        return -W * Load.G * (now - cable(first));
       };
 
-  private static double cable(Posture p) {
+  private static double cable(Posture posture) {
     List<Vec3> points =
-        p.props().stream().filter(x -> x.kind().equals("cable")).findFirst().orElseThrow().points();
+        posture.props().stream()
+            .filter(prop -> prop.kind().equals("cable"))
+            .findFirst()
+            .orElseThrow()
+            .points();
     return points.get(0).minus(points.get(1)).norm();
   }
 
@@ -114,14 +119,18 @@ class EnergyTest {
             with(planar, "kneeDepth", 80, "backAngle", 130, "footHeight", 0.10, "sledMass", 0),
             2,
             false,
-            (LoadWork) (a, b) -> W * Load.G * (a.points().ankle().y() - b.points().ankle().y())));
+            (LoadWork)
+                (first, second) ->
+                    W * Load.G * (first.points().ankle().y() - second.points().ankle().y())));
     list.add(
         Arguments.of(
             "hack",
             with(planar, "kneeDepth", 90, "sledMass", 0),
             2,
             true,
-            (LoadWork) (a, b) -> W * Load.G * (a.points().hip().y() - b.points().hip().y())));
+            (LoadWork)
+                (first, second) ->
+                    W * Load.G * (first.points().hip().y() - second.points().hip().y())));
     for (double pivotBehind : new double[] {1.4, -1.3}) {
       Map<String, Double> lever =
           with(planar, "kneeDepth", 85, "feetUp", 0.12, "pivotBehind", pivotBehind);
@@ -181,12 +190,12 @@ class EnergyTest {
               1,
               false,
               (LoadWork)
-                  (a, b) ->
+                  (first, second) ->
                       0.2
                           * W
                           * Load.G
                           * Math.toRadians(swing[2] - swing[1])
-                          * (b.phase() - a.phase())));
+                          * (second.phase() - first.phase())));
     }
     list.add(
         Arguments.of(
@@ -212,11 +221,12 @@ class EnergyTest {
             1,
             false,
             (LoadWork)
-                (a, b) ->
+                (first, second) ->
                     0.2
                         * W
                         * Load.G
-                        * (a.angle(Coordinate.KNEE_FLEXION) - b.angle(Coordinate.KNEE_FLEXION))));
+                        * (first.angle(Coordinate.KNEE_FLEXION)
+                            - second.angle(Coordinate.KNEE_FLEXION))));
     return list.stream();
   }
 
@@ -225,12 +235,13 @@ class EnergyTest {
    * turns in the level plane.
    */
   private static LoadWork stack(int inwards) {
-    return (a, b) -> inwards * 0.2 * W / 2 * Load.G * (azimuth(a) - azimuth(b));
+    return (first, second) -> inwards * 0.2 * W / 2 * Load.G * (azimuth(first) - azimuth(second));
   }
 
-  private static double azimuth(Posture p) {
+  private static double azimuth(Posture posture) {
     return Math.atan2(
-        p.points().knee().z() - p.points().hip().z(), p.points().knee().x() - p.points().hip().x());
+        posture.points().knee().z() - posture.points().hip().z(),
+        posture.points().knee().x() - posture.points().hip().x());
   }
 
   private static Map<String, Double> with(Map<String, Double> base, Object... pairs) {
@@ -251,26 +262,28 @@ class EnergyTest {
     double joints = 0;
     double outside = 0;
     for (int k = 0; k <= STEPS; k++) {
-      Posture p = Bodies.posture(MAN, family, setup, k / (double) STEPS, W);
-      eq.set(p);
+      Posture posture = Bodies.posture(MAN, family, setup, k / (double) STEPS, W);
+      eq.set(posture);
       double[] moment = new double[Coordinate.ALL];
-      for (Coordinate c : Coordinate.values()) {
-        moment[c.ordinal()] = eq.externalNm(c, W);
-        if (before != null && c != Coordinate.LUMBAR_FLEXION) {
+      for (Coordinate coordinate : Coordinate.values()) {
+        moment[coordinate.ordinal()] = eq.externalNm(coordinate, W);
+        if (before != null && coordinate != Coordinate.LUMBAR_FLEXION) {
           joints +=
               legs
                   * 0.5
-                  * (moment[c.ordinal()] + momentBefore[c.ordinal()])
-                  * (p.angle(c) - before.angle(c));
+                  * (moment[coordinate.ordinal()] + momentBefore[coordinate.ordinal()])
+                  * (posture.angle(coordinate) - before.angle(coordinate));
         }
       }
-      assertThat(p.angle(Coordinate.LUMBAR_FLEXION)).as("no tuck").isZero();
+      assertThat(posture.angle(Coordinate.LUMBAR_FLEXION)).as("no tuck").isZero();
       if (before != null) {
         outside +=
-            weights(before, legs, wholeBody) - weights(p, legs, wholeBody) + load.joules(before, p);
-        outside += hands(before, p);
+            weights(before, legs, wholeBody)
+                - weights(posture, legs, wholeBody)
+                + load.joules(before, posture);
+        outside += hands(before, posture);
       }
-      before = p;
+      before = posture;
       momentBefore = moment;
     }
     assertThat(Math.abs(outside)).as("there is work to compare").isGreaterThan(3);
@@ -314,31 +327,33 @@ class EnergyTest {
       Posture before = null;
       double[] momentBefore = null;
       for (int k = 0; k <= STEPS; k++) {
-        Posture p = Bodies.posture(MAN, family, setup, k / (double) STEPS, W);
-        eq.set(p);
+        Posture posture = Bodies.posture(MAN, family, setup, k / (double) STEPS, W);
+        eq.set(posture);
         double[] moment = new double[Coordinate.ALL];
-        for (Coordinate c : Coordinate.values()) {
-          moment[c.ordinal()] = eq.externalNm(c, W);
-          if (before != null && c != Coordinate.LUMBAR_FLEXION) {
+        for (Coordinate coordinate : Coordinate.values()) {
+          moment[coordinate.ordinal()] = eq.externalNm(coordinate, W);
+          if (before != null && coordinate != Coordinate.LUMBAR_FLEXION) {
             joints +=
                 0.5
-                    * (moment[c.ordinal()] + momentBefore[c.ordinal()])
-                    * (p.angle(c) - before.angle(c));
+                    * (moment[coordinate.ordinal()] + momentBefore[coordinate.ordinal()])
+                    * (posture.angle(coordinate) - before.angle(coordinate));
           }
         }
         if (before != null) {
-          double fallen = weights(before, 1, leg == 0) - weights(p, 1, leg == 0);
+          double fallen = weights(before, 1, leg == 0) - weights(posture, 1, leg == 0);
           outside +=
               fallen
-                  + (leg == 0 ? W * Load.G * (point(before, "bar").y() - point(p, "bar").y()) : 0);
+                  + (leg == 0
+                      ? W * Load.G * (point(before, "bar").y() - point(posture, "bar").y())
+                      : 0);
           if (rear < 0) { // the other leg hangs from the hip
             outside +=
                 Load.G
                     * (MAN.thighMassKg() + MAN.shankMassKg() + MAN.footMassKg())
-                    * (before.points().hip().y() - p.points().hip().y());
+                    * (before.points().hip().y() - posture.points().hip().y());
           }
         }
-        before = p;
+        before = posture;
         momentBefore = moment;
       }
     }
@@ -352,12 +367,13 @@ class EnergyTest {
   @ParameterizedTest
   @CsvSource({"0,0", "0.4,0", "0.7,1", "1,2"})
   void theHipOfAOneLegHingeFeelsAllThatIsAboveIt(double phase, double hand) {
-    Posture p = Bodies.posture(MAN, "one-leg-hinge", Map.of("rear", 0.0, "hand", hand), phase, W);
+    Posture posture =
+        Bodies.posture(MAN, "one-leg-hinge", Map.of("rear", 0.0, "hand", hand), phase, W);
     Equilibrium eq = new Equilibrium(MAN, new Musculature(MAN));
-    eq.set(p);
-    Posture.Points q = p.points();
-    double lean = p.trunkLeanRad();
-    double hip = q.hip().x();
+    eq.set(posture);
+    Posture.Points points = posture.points();
+    double lean = posture.trunkLeanRad();
+    double hip = points.hip().x();
     double back = -Math.sin(lean);
     double other =
         MAN.thighMassKg() * MAN.thighComFraction() * MAN.thighM() * back
@@ -367,8 +383,8 @@ class EnergyTest {
         MAN.upperMassKg() * Segments.UPPER_COM_HANGING * MAN.trunkM() * Math.sin(lean)
             + other
             + W
-                * (p.props().stream()
-                        .filter(x -> x.kind().equals(hand == 0 ? "bar" : "weight"))
+                * (posture.props().stream()
+                        .filter(prop -> prop.kind().equals(hand == 0 ? "bar" : "weight"))
                         .findFirst()
                         .orElseThrow()
                         .points()
@@ -382,11 +398,11 @@ class EnergyTest {
    * Level forces above the back do work where the hands that give them move against the trunk, J:
    * arms are no joints here. On a track the bar does not move level, and there is none.
    */
-  private static double hands(Posture a, Posture b) {
+  private static double hands(Posture posture, Posture otherPosture) {
     double work = 0;
-    for (int i = 0; i < a.loads().size(); i++) {
-      Load la = a.loads().get(i);
-      Load lb = b.loads().get(i);
+    for (int i = 0; i < posture.loads().size(); i++) {
+      Load la = posture.loads().get(i);
+      Load lb = otherPosture.loads().get(i);
       if (la.on() == Load.Segment.UPPER) {
         work +=
             0.5
@@ -401,46 +417,51 @@ class EnergyTest {
   }
 
   /** Potential energy of what the legs carry, J. */
-  private static double weights(Posture p, int legs, boolean wholeBody) {
-    Posture.Points q = p.points();
+  private static double weights(Posture posture, int legs, boolean wholeBody) {
+    Posture.Points points = posture.points();
     double leg =
-        MAN.thighMassKg() * between(q.hip(), q.knee(), MAN.thighComFraction())
-            + MAN.shankMassKg() * between(q.knee(), q.ankle(), MAN.shankComFraction())
-            + MAN.footMassKg() * (q.ankle().y() + 0.5 * (middle(p).y() - q.ankle().y()));
+        MAN.thighMassKg() * between(points.hip(), points.knee(), MAN.thighComFraction())
+            + MAN.shankMassKg() * between(points.knee(), points.ankle(), MAN.shankComFraction())
+            + MAN.footMassKg()
+                * (points.ankle().y() + 0.5 * (middle(posture).y() - points.ankle().y()));
     double upper = 0;
     if (wholeBody) {
-      Vec3 hip = new Vec3(q.hip().x(), q.hip().y(), 0);
-      upper = MAN.upperMassKg() * (hip.y() + com(p) * q.shoulder().minus(hip).y());
-    } else if (p.props().stream()
+      Vec3 hip = new Vec3(points.hip().x(), points.hip().y(), 0);
+      upper = MAN.upperMassKg() * (hip.y() + com(posture) * points.shoulder().minus(hip).y());
+    } else if (posture.props().stream()
         .anyMatch(
-            x -> x.kind().equals("block"))) { // bent over: the trunk's weight stands on the hips
-      upper = MAN.upperMassKg() * q.hip().y();
+            prop ->
+                prop.kind().equals("block"))) { // bent over: the trunk's weight stands on the hips
+      upper = MAN.upperMassKg() * points.hip().y();
     }
     return Load.G * (legs * leg + upper);
   }
 
-  private static Vec3 middle(Posture p) {
-    return p.points()
+  private static Vec3 middle(Posture posture) {
+    return posture
+        .points()
         .heel()
         .plus(
             Segments.MIDDLE_FROM_HEEL / Segments.BALL_FROM_HEEL,
-            p.points().ball().minus(p.points().heel()));
+            posture.points().ball().minus(posture.points().heel()));
   }
 
   /** Where the trunk's mass is: read from the weight above the back, which the postures state. */
-  private static double com(Posture p) {
+  private static double com(Posture posture) {
     Optional<Load> weight =
-        p.loads().stream()
+        posture.loads().stream()
             .filter(
-                l ->
-                    l.on() == Load.Segment.UPPER && l.forcePerKg().norm() == 0 && l.force().y() < 0)
+                load ->
+                    load.on() == Load.Segment.UPPER
+                        && load.forcePerKg().norm() == 0
+                        && load.force().y() < 0)
             .findFirst();
     if (weight.isEmpty()) {
       return Segments.UPPER_COM_HANDS_UP; // on a pad, whose own hold needs no weight of the back
     }
     Load above = weight.get();
-    Vec3 hip = new Vec3(p.points().hip().x(), p.points().hip().y(), 0);
-    Vec3 trunk = p.points().shoulder().minus(hip).unit();
+    Vec3 hip = new Vec3(posture.points().hip().x(), posture.points().hip().y(), 0);
+    Vec3 trunk = posture.points().shoulder().minus(hip).unit();
     double mass = -above.force().y() / Load.G;
     double pelvis = MAN.upperMassKg() - mass;
     double pelvisAlong = 0.5 * Segments.L5_UP * MAN.statureM();

@@ -36,10 +36,10 @@ public final class GeneralSharing {
   private static double[] quadraticStep(Equilibrium eq, double load, double[] x) {
     ExpressionsBasedModel model = new ExpressionsBasedModel();
     model.options.solution = org.ojalgo.type.context.NumberContext.of(14, 14);
-    List<Variable> v = new ArrayList<>();
+    List<Variable> variables = new ArrayList<>();
     Expression cost = model.newExpression("cost").weight(1);
     for (int j = 0; j < eq.columns; j++) {
-      Variable a = model.newVariable("x" + j);
+      Variable variable = model.newVariable("x" + j);
       double lower;
       double upper;
       double hessian;
@@ -57,19 +57,19 @@ public final class GeneralSharing {
         hessian = contactWeight(eq, j) / Math.max(1e-12, bound * bound);
         gradient = hessian * x[j];
       }
-      a.lower(lower).upper(upper);
-      cost.set(a, a, 0.5 * hessian);
-      cost.set(a, gradient - hessian * x[j]);
-      v.add(a);
+      variable.lower(lower).upper(upper);
+      cost.set(variable, variable, 0.5 * hessian);
+      cost.set(variable, gradient - hessian * x[j]);
+      variables.add(variable);
     }
     for (int r = 0; r < eq.rows; r++) {
-      Variable s = model.newVariable("s" + r);
-      cost.set(s, s, 0.5 / LoadSharing.RHO);
+      Variable variable = model.newVariable("s" + r);
+      cost.set(variable, variable, 0.5 / LoadSharing.RHO);
       Expression row = model.newExpression("row" + r).level(eq.b0[r] + load * eq.b1[r]);
       for (int j = 0; j < eq.columns; j++) {
-        row.set(v.get(j), eq.a[r][j]);
+        row.set(variables.get(j), eq.a[r][j]);
       }
-      row.set(s, 1);
+      row.set(variable, 1);
     }
     Optimisation.Result result = model.minimise();
     if (!result.getState().isFeasible()) {

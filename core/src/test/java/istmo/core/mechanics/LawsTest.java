@@ -64,19 +64,21 @@ class LawsTest {
 
   static Stream<Family> endedByAMuscle() {
     return families()
-        .filter(f -> !ENDED_BY_BALANCE.contains(f.id()))
-        .filter(f -> !f.heldAtChest(reachable(f)));
+        .filter(family -> !ENDED_BY_BALANCE.contains(family.id()))
+        .filter(family -> !family.heldAtChest(reachable(family)));
   }
 
   static Stream<Family> whosePostureDoesNotHangOnTheLoad() {
-    return families().filter(f -> !f.balances()).filter(f -> !f.heldAtChest(reachable(f)));
+    return families()
+        .filter(family -> !family.balances())
+        .filter(family -> !family.heldAtChest(reachable(family)));
   }
 
   /** A set-up in which the squats and the press reach their depth with the lifter's body. */
-  private static Setup reachable(Family f) {
+  private static Setup reachable(Family family) {
     return Bodies.setup(
-        f.id(),
-        switch (f.id()) {
+        family.id(),
+        switch (family.id()) {
           case "press" -> Map.of("kneeDepth", 80.0);
           case "squat" -> Map.of("depth", 80.0);
           case "guided-squat" -> Map.of("depth", 80.0, "lean", 38.0);
@@ -85,15 +87,15 @@ class LawsTest {
   }
 
   /** A random set-up near the usual one, as a coach might leave it. */
-  private static Setup random(Family f, Random r) {
-    Setup s = Bodies.setup(f.id(), Map.of());
-    for (SetupParameter p : f.parameters()) {
-      if (p.choices().isEmpty()) {
-        double v = p.usual() + r.nextGaussian() * 2 * p.step();
-        s = s.with(p, p.allowed().nearest(v));
+  private static Setup random(Family family, Random r) {
+    Setup setup = Bodies.setup(family.id(), Map.of());
+    for (SetupParameter parameter : family.parameters()) {
+      if (parameter.choices().isEmpty()) {
+        double v = parameter.usual() + r.nextGaussian() * 2 * parameter.step();
+        setup = setup.with(parameter, parameter.allowed().nearest(v));
       }
     }
-    return s;
+    return setup;
   }
 
   private static Body body(Random r) {
@@ -105,52 +107,56 @@ class LawsTest {
   /** Either an answer without a NaN that balances, or a reason. */
   @ParameterizedTest
   @MethodSource("families")
-  void anyBodyInAnySetUpHasABalancedAnswerOrAReason(Family f) {
+  void anyBodyInAnySetUpHasABalancedAnswerOrAReason(Family family) {
     Random r = new Random(SEED);
     int computed = 0;
     for (int k = 0; k < RANDOM_SETUPS; k++) {
       Body body = body(r);
-      Setup s = random(f, r);
-      AnalysisResult result = new Analyser(body).analyse(f, s, LoadRule.USUAL);
-      if (result instanceof CannotAnalyse c) {
-        assertThat(c.reason()).isNotBlank();
-        assertThat(c.missing()).isNotBlank();
+      Setup setup = random(family, r);
+      AnalysisResult result = new Analyser(body).analyse(family, setup, LoadRule.USUAL);
+      if (result instanceof CannotAnalyse analyse) {
+        assertThat(analyse.reason()).isNotBlank();
+        assertThat(analyse.missing()).isNotBlank();
         continue;
       }
       computed++;
-      Analysis a = (Analysis) result;
-      assertThat(a.limitKg()).isFinite().isPositive();
-      assertThat(a.workingKg()).isBetween(0.0, a.limitKg() + 1e-9);
-      assertThat(a.worstResidualNm()).as("%s %s", f.id(), s.values()).isLessThan(0.05);
-      a.points()
+      Analysis analysis = (Analysis) result;
+      assertThat(analysis.limitKg()).isFinite().isPositive();
+      assertThat(analysis.workingKg()).isBetween(0.0, analysis.limitKg() + 1e-9);
+      assertThat(analysis.worstResidualNm())
+          .as("%s %s", family.id(), setup.values())
+          .isLessThan(0.05);
+      analysis
+          .points()
           .forEach(
-              p -> {
+              point -> {
                 for (double[] row :
                     List.of(
-                        p.activation(),
-                        p.fibreLength(),
-                        p.activeTension(),
-                        p.passiveTension(),
-                        p.externalNm())) {
+                        point.activation(),
+                        point.fibreLength(),
+                        point.activeTension(),
+                        point.passiveTension(),
+                        point.externalNm())) {
                   for (double v : row) {
                     assertThat(v).isFinite();
                   }
                 }
               });
-      assertThat(a.set().repetitions()).isFinite().isNotNegative();
-      if (a.workingKg() > 0
-          && a.workingKg()
+      assertThat(analysis.set().repetitions()).isFinite().isNotNegative();
+      if (analysis.workingKg() > 0
+          && analysis.workingKg()
               < 0.999
-                  * a.limitKg()) { // not body weight alone, and not where balance or the hands end
+                  * analysis
+                      .limitKg()) { // not body weight alone, and not where balance or the hands end
         // it first
-        assertThat(a.set().repetitions())
-            .as("what is compared at ten repetitions is at ten: %s %s", f.id(), s.values())
+        assertThat(analysis.set().repetitions())
+            .as("what is compared at ten repetitions is at ten: %s %s", family.id(), setup.values())
             .isCloseTo(10, within(0.1));
       }
     }
     assertThat(computed)
-        .as("set-ups of %s that were computed", f.id())
-        .isGreaterThanOrEqualTo(FEWER_COMPUTED.getOrDefault(f.id(), LEAST_COMPUTED));
+        .as("set-ups of %s that were computed", family.id())
+        .isGreaterThanOrEqualTo(FEWER_COMPUTED.getOrDefault(family.id(), LEAST_COMPUTED));
   }
 
   /**
@@ -159,25 +165,25 @@ class LawsTest {
    */
   @ParameterizedTest
   @MethodSource("endedByAMuscle")
-  void theLimitIsTheLimit(Family f) {
-    Setup s = reachable(f);
-    Analysis a = (Analysis) new Analyser(LIFTER).analyse(f, s, LoadRule.USUAL);
-    assertThat(a.limiters().get(0).id()).isNotEqualTo(Limiter.BALANCE);
-    assertThat(worstResidual(f, s, 0.995 * a.limitKg())).isLessThan(0.05);
-    assertThat(worstResidual(f, s, 1.01 * a.limitKg() + 0.1)).isGreaterThan(0.05);
+  void theLimitIsTheLimit(Family family) {
+    Setup setup = reachable(family);
+    Analysis analysis = (Analysis) new Analyser(LIFTER).analyse(family, setup, LoadRule.USUAL);
+    assertThat(analysis.limiters().get(0).id()).isNotEqualTo(Limiter.BALANCE);
+    assertThat(worstResidual(family, setup, 0.995 * analysis.limitKg())).isLessThan(0.05);
+    assertThat(worstResidual(family, setup, 1.01 * analysis.limitKg() + 0.1)).isGreaterThan(0.05);
   }
 
-  private static double worstResidual(Family f, Setup s, double load) {
+  private static double worstResidual(Family family, Setup setup, double load) {
     Equilibrium eq = new Equilibrium(LIFTER, new Musculature(LIFTER));
     LoadSharing sharing = new LoadSharing(eq);
     double worst = 0;
     for (int k = 0; k < Analyser.POINTS; k++) {
-      PostureResult p = f.posture(LIFTER, s, k / (Analyser.POINTS - 1.0), load);
-      assertThat(p).isInstanceOf(Posture.class);
-      eq.set((Posture) p);
+      PostureResult result = family.posture(LIFTER, setup, k / (Analyser.POINTS - 1.0), load);
+      assertThat(result).isInstanceOf(Posture.class);
+      eq.set((Posture) result);
       sharing.solve(load);
-      for (Coordinate c : Coordinate.values()) {
-        worst = Math.max(worst, Math.abs(sharing.residualNm(c)));
+      for (Coordinate coordinate : Coordinate.values()) {
+        worst = Math.max(worst, Math.abs(sharing.residualNm(coordinate)));
       }
     }
     return worst;
@@ -188,22 +194,23 @@ class LawsTest {
    */
   @ParameterizedTest
   @MethodSource("whosePostureDoesNotHangOnTheLoad")
-  void moreLoadNeverLowersEffortAtTheLimiter(Family f) {
-    Setup s = reachable(f);
-    Analysis a = (Analysis) new Analyser(LIFTER).analyse(f, s, LoadRule.USUAL);
+  void moreLoadNeverLowersEffortAtTheLimiter(Family family) {
+    Setup setup = reachable(family);
+    Analysis analysis = (Analysis) new Analyser(LIFTER).analyse(family, setup, LoadRule.USUAL);
     List<String> muscles = Muscles.standard().all().stream().map(Muscle::id).toList();
     int muscle =
-        a.limiters().stream()
-            .mapToInt(l -> muscles.indexOf(l.id()))
+        analysis.limiters().stream()
+            .mapToInt(limiter -> muscles.indexOf(limiter.id()))
             .filter(index -> index >= 0)
             .findFirst()
-            .orElseThrow(() -> new AssertionError(f.id() + " is limited by no muscle"));
-    int sticking = (int) Math.round(a.stickingPhase() * (Analyser.POINTS - 1));
+            .orElseThrow(() -> new AssertionError(family.id() + " is limited by no muscle"));
+    int sticking = (int) Math.round(analysis.stickingPhase() * (Analyser.POINTS - 1));
     double last = 0;
     for (double share : new double[] {0.3, 0.5, 0.7, 0.85, 1}) {
-      Analysis at = (Analysis) new Analyser(LIFTER).analyse(f, s, new LoadRule.ShareOfLimit(share));
+      Analysis at =
+          (Analysis) new Analyser(LIFTER).analyse(family, setup, new LoadRule.ShareOfLimit(share));
       double drive = at.points().get(sticking).activation()[muscle];
-      assertThat(drive).as("%s at %.2f", f.id(), share).isGreaterThan(last - 1e-4);
+      assertThat(drive).as("%s at %.2f", family.id(), share).isGreaterThan(last - 1e-4);
       last = drive;
     }
   }
@@ -216,25 +223,36 @@ class LawsTest {
   void limitsAreContinuousInEveryInput() {
     List<String> jumps = new ArrayList<>();
     AtomicInteger compared = new AtomicInteger();
-    for (Candidate c : Catalogue.standard().candidates()) {
-      Family f = Catalogue.standard().exerciseOf(c).family();
-      Setup s =
-          Reach.of(LIFTER, f, c.usualFor(LIFTER, GymEquipment.generic(Set.of())), c.yields())
+    for (Candidate candidate : Catalogue.standard().candidates()) {
+      Family family = Catalogue.standard().exerciseOf(candidate).family();
+      Setup setup =
+          Reach.of(
+                  LIFTER,
+                  family,
+                  candidate.usualFor(LIFTER, GymEquipment.generic(Set.of())),
+                  candidate.yields())
               .orElseThrow()
               .setup();
-      double at = new Analyser(LIFTER).fresh(f, s).orElseThrow().limitKg();
-      for (SetupParameter p : f.parameters()) {
-        double to = s.get(p) + 1e-3 * p.step();
-        if (!p.choices().isEmpty() || !p.allowed().contains(to)) {
+      double at = new Analyser(LIFTER).fresh(family, setup).orElseThrow().limitKg();
+      for (SetupParameter parameter : family.parameters()) {
+        double to = setup.get(parameter) + 1e-3 * parameter.step();
+        if (!parameter.choices().isEmpty() || !parameter.allowed().contains(to)) {
           continue;
         }
         new Analyser(LIFTER)
-            .fresh(f, s.with(p, to))
+            .fresh(family, setup.with(parameter, to))
             .ifPresent(
                 moved -> {
                   compared.incrementAndGet();
                   if (Math.abs(moved.limitKg() - at) > 0.005 * Math.max(10, Math.abs(at)) + 0.05) {
-                    jumps.add(c.id() + " " + p.id() + ": " + at + " to " + moved.limitKg());
+                    jumps.add(
+                        candidate.id()
+                            + " "
+                            + parameter.id()
+                            + ": "
+                            + at
+                            + " to "
+                            + moved.limitKg());
                   }
                 });
       }
@@ -252,21 +270,25 @@ class LawsTest {
     int places = 12;
     List<String> jumps = new ArrayList<>();
     int compared = 0;
-    for (Family f : Families.all()) {
+    for (Family family : Families.all()) {
       Analyser analyser = new Analyser(LIFTER);
-      for (SetupParameter p : f.parameters()) {
-        for (int i = 0; p.choices().isEmpty() && i < places; i++) {
+      for (SetupParameter parameter : family.parameters()) {
+        for (int i = 0; parameter.choices().isEmpty() && i < places; i++) {
           double at =
-              p.allowed().min() + (p.allowed().max() - p.allowed().min()) * i / (double) places;
-          Optional<Analyser.Fresh> here = analyser.fresh(f, reachable(f).with(p, at));
+              parameter.allowed().min()
+                  + (parameter.allowed().max() - parameter.allowed().min()) * i / (double) places;
+          Optional<Analyser.Fresh> here =
+              analyser.fresh(family, reachable(family).with(parameter, at));
           Optional<Analyser.Fresh> next =
-              analyser.fresh(f, reachable(f).with(p, at + 0.02 * p.step()));
+              analyser.fresh(
+                  family, reachable(family).with(parameter, at + 0.02 * parameter.step()));
           if (here.isPresent() && next.isPresent()) {
             compared++;
             double a = Math.max(0, here.get().limitKg());
             double b = Math.max(0, next.get().limitKg());
             if (Math.abs(a - b) > 0.1 * Math.max(10, Math.abs(a))) {
-              jumps.add("%s %s at %.3f: %.1f to %.1f".formatted(f.id(), p.id(), at, a, b));
+              jumps.add(
+                  "%s %s at %.3f: %.1f to %.1f".formatted(family.id(), parameter.id(), at, a, b));
             }
           }
         }
@@ -311,14 +333,14 @@ class LawsTest {
           .isCloseTo(2 * LIFTER.hipHalfDistanceM(), within(1e-12));
       assertThat(rear.trunkLeanRad()).isEqualTo(front.trunkLeanRad());
       double floor = 0;
-      for (Posture p : List.of(front, rear)) {
+      for (Posture posture : List.of(front, rear)) {
         floor +=
-            p.loads().stream()
+            posture.loads().stream()
                 .filter(
-                    l ->
-                        l.on() == istmo.core.movement.Load.Segment.FOOT
-                            && l.forcePerKg().norm() > 0)
-                .mapToDouble(l -> l.force().y() + 30 * l.forcePerKg().y())
+                    load ->
+                        load.on() == istmo.core.movement.Load.Segment.FOOT
+                            && load.forcePerKg().norm() > 0)
+                .mapToDouble(load -> load.force().y() + 30 * load.forcePerKg().y())
                 .sum();
       }
       assertThat(floor)

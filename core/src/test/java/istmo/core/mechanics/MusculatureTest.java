@@ -15,7 +15,7 @@ class MusculatureTest {
    */
   @Test
   void momentArmsAreTheDerivativesOfOneLength() {
-    Musculature m = new Musculature(Bodies.MAN);
+    Musculature musculature = new Musculature(Bodies.MAN);
     Random random = new Random(7);
     for (int trial = 0; trial < 40; trial++) {
       double[] q = {
@@ -32,13 +32,13 @@ class MusculatureTest {
         plus[c] += h;
         double[] minus = q.clone();
         minus[c] -= h;
-        for (int i = 0; i < m.size(); i++) {
-          m.at(plus);
-          double up = m.excursionM(i);
-          m.at(minus);
-          double down = m.excursionM(i);
-          m.at(q);
-          assertThat(m.arm(i, Coordinate.values()[c]))
+        for (int i = 0; i < musculature.size(); i++) {
+          musculature.at(plus);
+          double up = musculature.excursionM(i);
+          musculature.at(minus);
+          double down = musculature.excursionM(i);
+          musculature.at(q);
+          assertThat(musculature.arm(i, Coordinate.values()[c]))
               .as(
                   "%s about %s, seed 7, trial %d",
                   Muscles.standard().all().get(i).id(), Coordinate.values()[c], trial)
@@ -50,16 +50,16 @@ class MusculatureTest {
 
   @Test
   void forceLengthPeaksAtOptimalLengthAndPassiveBeginsThere() {
-    Musculature m = new Musculature(Bodies.MAN);
+    Musculature musculature = new Musculature(Bodies.MAN);
     int vl = Muscles.standard().indexOf("VL");
     double bestFactor = 0;
     double lengthAtBest = 0;
     for (double k = 0; k <= 145; k += 0.5) {
-      m.at(new double[] {0, 0, 0, Math.toRadians(k), 0, 0});
-      assertThat(m.passiveForceN(vl) > 0).isEqualTo(m.length(vl) > 1);
-      if (m.activeFactor(vl) > bestFactor) {
-        bestFactor = m.activeFactor(vl);
-        lengthAtBest = m.length(vl);
+      musculature.at(new double[] {0, 0, 0, Math.toRadians(k), 0, 0});
+      assertThat(musculature.passiveForceN(vl) > 0).isEqualTo(musculature.length(vl) > 1);
+      if (musculature.activeFactor(vl) > bestFactor) {
+        bestFactor = musculature.activeFactor(vl);
+        lengthAtBest = musculature.length(vl);
       }
     }
     assertThat(bestFactor).isCloseTo(1, within(1e-4));

@@ -87,12 +87,12 @@ class SetSimulationTest {
   @Test
   void theLoadForTenRepetitionsGivesTenRepetitions() {
     for (String family : List.of("leg-extension", "hinge", "standing-calf")) {
-      Analysis a = at(family, Map.of(), new LoadRule.Repetitions(10), Tempo.USUAL);
-      assertThat(a.set().repetitions()).as(family).isCloseTo(10, within(0.02));
-      assertThat(a.set().loadKg()).isEqualTo(a.workingKg());
-      assertThat(a.set().drive().length - 1 + a.set().lastShare())
+      Analysis analysis = at(family, Map.of(), new LoadRule.Repetitions(10), Tempo.USUAL);
+      assertThat(analysis.set().repetitions()).as(family).isCloseTo(10, within(0.02));
+      assertThat(analysis.set().loadKg()).isEqualTo(analysis.workingKg());
+      assertThat(analysis.set().drive().length - 1 + analysis.set().lastShare())
           .as("listed repetitions")
-          .isCloseTo(a.set().repetitions(), within(1e-9));
+          .isCloseTo(analysis.set().repetitions(), within(1e-9));
     }
     assertThatThrownBy(() -> new LoadRule.Repetitions(0))
         .isInstanceOf(InvalidInput.class)
@@ -107,7 +107,7 @@ class SetSimulationTest {
    */
   @Test
   void aSetOfOneMuscleIsTheRecurrenceWorkedByHand() {
-    Analysis a =
+    Analysis analysis =
         at(
             "leg-extension",
             Map.of("kneeBent", 62.0, "kneeStraight", 50.0),
@@ -123,7 +123,7 @@ class SetSimulationTest {
       left -= Math.sqrt(part) * SetSimulation.FATIGUE * 0.7 / left;
       count++;
     }
-    assertThat(a.set().repetitions()).isCloseTo(count, within(1.2));
+    assertThat(analysis.set().repetitions()).isCloseTo(count, within(1.2));
   }
 
   @Test
@@ -265,12 +265,12 @@ class SetSimulationTest {
   @ValueSource(strings = {"squat", "hinge", "seated-curl"})
   void aMuscleCutInTwoSharesAsOne(String family) {
     List<Muscle> cut = new ArrayList<>();
-    for (Muscle m : Muscles.standard().all()) {
-      if (m.id().equals("VL") || m.id().equals("SM")) {
-        cut.add(part(m, 0.5));
-        cut.add(part(m, 0.5));
+    for (Muscle muscle : Muscles.standard().all()) {
+      if (muscle.id().equals("VL") || muscle.id().equals("SM")) {
+        cut.add(part(muscle, 0.5));
+        cut.add(part(muscle, 0.5));
       } else {
-        cut.add(m);
+        cut.add(muscle);
       }
     }
     Map<String, Double> changes = family.equals("squat") ? Map.of("depth", 85.0) : Map.of();
@@ -294,22 +294,22 @@ class SetSimulationTest {
     }
   }
 
-  private static Muscle part(Muscle m, double share) {
+  private static Muscle part(Muscle muscle, double share) {
     return new Muscle(
-        m.id(),
-        m.group(),
-        m.label(),
-        share * m.volumeM3(),
-        m.optimalFibreLengthM(),
-        m.pennationRad(),
-        m.forceFactor(),
-        m.lengthAtZero(),
-        m.fibreShare(),
-        m.hipFlexion(),
-        m.hipAbduction(),
-        m.hipRotation(),
-        m.kneeFlexion(),
-        m.ankleDorsiflexion(),
-        m.source());
+        muscle.id(),
+        muscle.group(),
+        muscle.label(),
+        share * muscle.volumeM3(),
+        muscle.optimalFibreLengthM(),
+        muscle.pennationRad(),
+        muscle.forceFactor(),
+        muscle.lengthAtZero(),
+        muscle.fibreShare(),
+        muscle.hipFlexion(),
+        muscle.hipAbduction(),
+        muscle.hipRotation(),
+        muscle.kneeFlexion(),
+        muscle.ankleDorsiflexion(),
+        muscle.source());
   }
 }

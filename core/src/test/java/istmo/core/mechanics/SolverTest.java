@@ -26,12 +26,15 @@ class SolverTest {
 
   static Stream<Object[]> postures() {
     List<Object[]> list = new ArrayList<>();
-    for (Candidate c : Catalogue.standard().candidates()) {
+    for (Candidate candidate : Catalogue.standard().candidates()) {
       for (double phase : new double[] {0.1, 0.6, 1}) {
-        PostureResult p =
-            Catalogue.standard().exerciseOf(c).family().posture(BODY, c.usual(), phase, 60);
-        if (p instanceof Posture posture) {
-          list.add(new Object[] {c.id(), posture});
+        PostureResult result =
+            Catalogue.standard()
+                .exerciseOf(candidate)
+                .family()
+                .posture(BODY, candidate.usual(), phase, 60);
+        if (result instanceof Posture posture) {
+          list.add(new Object[] {candidate.id(), posture});
         }
       }
     }
@@ -47,17 +50,17 @@ class SolverTest {
     boolean solved = limit.solve();
 
     ExpressionsBasedModel model = new ExpressionsBasedModel();
-    List<Variable> x = new ArrayList<>();
+    List<Variable> variables = new ArrayList<>();
     for (int j = 0; j < eq.columns; j++) {
-      Variable v = model.newVariable("x" + j);
+      Variable variable = model.newVariable("x" + j);
       if (j < eq.muscles + 2) {
-        v.lower(0).upper(1);
+        variable.lower(0).upper(1);
       } else if (j == eq.muscles + 2) {
-        v.lower(-eq.rotationReserve()).upper(eq.rotationReserve());
+        variable.lower(-eq.rotationReserve()).upper(eq.rotationReserve());
       }
-      x.add(v);
+      variables.add(variable);
     }
-    Variable w =
+    Variable unknown =
         model
             .newVariable("W")
             .lower(StrengthLimit.LOWEST_KG)
@@ -66,21 +69,25 @@ class SolverTest {
     for (int r = 0; r < eq.rows; r++) {
       Expression row = model.newExpression("row" + r).level(eq.b0[r]);
       for (int j = 0; j < eq.columns; j++) {
-        row.set(x.get(j), eq.a[r][j]);
+        row.set(variables.get(j), eq.a[r][j]);
       }
-      row.set(w, -eq.b1[r]);
+      row.set(unknown, -eq.b1[r]);
     }
     for (int f = 0; f < eq.free; f++) {
-      Variable v = x.get(eq.muscles + Equilibrium.SOURCES + f);
-      model.newExpression("up" + f).upper(eq.freeBound[f]).set(v, 1).set(w, -eq.freeBoundPerKg[f]);
+      Variable variable = variables.get(eq.muscles + Equilibrium.SOURCES + f);
+      model
+          .newExpression("up" + f)
+          .upper(eq.freeBound[f])
+          .set(variable, 1)
+          .set(unknown, -eq.freeBoundPerKg[f]);
       if (eq.freeOneSided[f]) {
-        v.lower(0);
+        variable.lower(0);
       } else {
         model
             .newExpression("down" + f)
             .lower(-eq.freeBound[f])
-            .set(v, 1)
-            .set(w, eq.freeBoundPerKg[f]);
+            .set(variable, 1)
+            .set(unknown, eq.freeBoundPerKg[f]);
       }
     }
     Optimisation.Result result = model.maximise();
@@ -149,10 +156,10 @@ class SolverTest {
     }
   }
 
-  private static double price(Equilibrium eq, double load, LoadSharing s) {
+  private static double price(Equilibrium eq, double load, LoadSharing sharing) {
     double[] x = new double[eq.columns];
     for (int j = 0; j < eq.columns; j++) {
-      x[j] = s.value(j);
+      x[j] = sharing.value(j);
     }
     return price(eq, load, x);
   }

@@ -38,33 +38,33 @@ class StaticsTest {
   @ParameterizedTest
   @ValueSource(doubles = {0, 0.2, 0.5, 0.8, 1})
   void squatMomentsAgreeWithAMultibodyLibrary(double phase) {
-    Posture p = Bodies.posture(MAN, "squat", PLANAR, phase, LOAD);
+    Posture posture = Bodies.posture(MAN, "squat", PLANAR, phase, LOAD);
     Equilibrium eq = new Equilibrium(MAN, new Musculature(MAN));
-    eq.set(p);
+    eq.set(posture);
 
-    Vec3 ankle = p.points().ankle();
-    Vec3 knee = p.points().knee();
-    Vec3 hip = p.points().hip();
+    Vec3 ankle = posture.points().ankle();
+    Vec3 knee = posture.points().knee();
+    Vec3 hip = posture.points().hip();
     RigidBody ground = new RigidBody("ground", ReferenceFrame.getWorldFrame());
-    Vector3D z = new Vector3D(0, 0, 1);
-    RevoluteJoint ankleJoint = new RevoluteJoint("ankle", ground, point(ankle), z);
+    Vector3D vector3D = new Vector3D(0, 0, 1);
+    RevoluteJoint ankleJoint = new RevoluteJoint("ankle", ground, point(ankle), vector3D);
     RigidBody shank =
         link(
             "shank",
             ankleJoint,
             2 * MAN.shankMassKg(),
             knee.minus(ankle).times(1 - MAN.shankComFraction()));
-    RevoluteJoint kneeJoint = new RevoluteJoint("knee", shank, point(knee.minus(ankle)), z);
+    RevoluteJoint kneeJoint = new RevoluteJoint("knee", shank, point(knee.minus(ankle)), vector3D);
     RigidBody thigh =
         link(
             "thigh",
             kneeJoint,
             2 * MAN.thighMassKg(),
             hip.minus(knee).times(1 - MAN.thighComFraction()));
-    RevoluteJoint hipJoint = new RevoluteJoint("hip", thigh, point(hip.minus(knee)), z);
-    Vec3 trunk = p.points().shoulder().minus(new Vec3(hip.x(), hip.y(), 0));
+    RevoluteJoint hipJoint = new RevoluteJoint("hip", thigh, point(hip.minus(knee)), vector3D);
+    Vec3 trunk = posture.points().shoulder().minus(new Vec3(hip.x(), hip.y(), 0));
     Vec3 upper = trunk.times(Segments.UPPER_COM_HANDS_UP);
-    Vec3 bar = p.props().get(0).points().get(0).minus(new Vec3(hip.x(), hip.y(), 0));
+    Vec3 bar = posture.props().get(0).points().get(0).minus(new Vec3(hip.x(), hip.y(), 0));
     double total = MAN.upperMassKg() + LOAD;
     link("upper", hipJoint, total, upper.times(MAN.upperMassKg() / total).plus(LOAD / total, bar));
 
@@ -109,8 +109,8 @@ class StaticsTest {
     double[] momentBefore = null;
     Equilibrium eq = new Equilibrium(MAN, new Musculature(MAN));
     for (int k = 0; k <= steps; k++) {
-      Posture p = Bodies.posture(MAN, family, changes, k / (double) steps, LOAD);
-      eq.set(p);
+      Posture posture = Bodies.posture(MAN, family, changes, k / (double) steps, LOAD);
+      eq.set(posture);
       double[] moment = new double[Coordinate.LEG];
       for (int c = 0; c < Coordinate.LEG; c++) {
         moment[c] = -eq.externalNm(Coordinate.values()[c], LOAD);
@@ -118,13 +118,13 @@ class StaticsTest {
       if (before != null) {
         for (int c : new int[] {0, 3, 4}) {
           double angle =
-              p.angles()[c]
+              posture.angles()[c]
                   - before.angles()[c]
-                  + (c == 0 ? p.angles()[5] - before.angles()[5] : 0);
+                  + (c == 0 ? posture.angles()[5] - before.angles()[5] : 0);
           work += 2 * 0.5 * (moment[c] + momentBefore[c]) * angle;
         }
       }
-      before = p;
+      before = posture;
       momentBefore = moment;
     }
     double energy = energy(family, changes, 1) - energy(family, changes, 0);
@@ -133,31 +133,35 @@ class StaticsTest {
   }
 
   private static double energy(String family, Map<String, Double> changes, double phase) {
-    Posture p = Bodies.posture(MAN, family, changes, phase, LOAD);
-    Vec3 hip = p.points().hip();
+    Posture posture = Bodies.posture(MAN, family, changes, phase, LOAD);
+    Vec3 hip = posture.points().hip();
     double legs =
         2
             * Load.G
-            * (MAN.thighMassKg() * at(hip, p.points().knee(), MAN.thighComFraction()).y()
+            * (MAN.thighMassKg() * at(hip, posture.points().knee(), MAN.thighComFraction()).y()
                 + MAN.shankMassKg()
-                    * at(p.points().knee(), p.points().ankle(), MAN.shankComFraction()).y()
-                + MAN.footMassKg() * footCom(p).y());
-    Vec3 trunk = p.points().shoulder().minus(new Vec3(hip.x(), hip.y(), 0));
+                    * at(posture.points().knee(), posture.points().ankle(), MAN.shankComFraction())
+                        .y()
+                + MAN.footMassKg() * footCom(posture).y());
+    Vec3 trunk = posture.points().shoulder().minus(new Vec3(hip.x(), hip.y(), 0));
     double sled = Bodies.setup(family, changes).values().getOrDefault("sledMass", 0.0);
     return switch (family) {
       case "press" ->
-          legs + (LOAD + sled) * Load.G * p.points().pressure().y(); // the sled goes with the foot
+          legs
+              + (LOAD + sled)
+                  * Load.G
+                  * posture.points().pressure().y(); // the sled goes with the foot
       case "hack" -> legs + (MAN.upperMassKg() + LOAD + sled) * Load.G * hip.y();
       default ->
           legs
               + MAN.upperMassKg() * Load.G * (hip.y() + Segments.UPPER_COM_HANDS_UP * trunk.y())
-              + LOAD * Load.G * bar(p).y();
+              + LOAD * Load.G * bar(posture).y();
     };
   }
 
-  private static Vec3 bar(Posture p) {
-    return p.props().stream()
-        .filter(x -> x.kind().equals("bar"))
+  private static Vec3 bar(Posture posture) {
+    return posture.props().stream()
+        .filter(prop -> prop.kind().equals("bar"))
         .findFirst()
         .orElseThrow()
         .points()
@@ -172,29 +176,31 @@ class StaticsTest {
   void theTrackSquatIsInEquilibriumAsAWhole() {
     Map<String, Double> changes =
         Map.of("stance", 0.4, "toeOut", 20.0, "depth", 85.0, "feetForward", 0.2, "lean", 12.0);
-    Posture p = Bodies.posture(MAN, "guided-squat", changes, 1, LOAD);
-    Load foot = p.loads().get(0);
+    Posture posture = Bodies.posture(MAN, "guided-squat", changes, 1, LOAD);
+    Load foot = posture.loads().get(0);
     Vec3 onFoot = foot.force().plus(LOAD, foot.forcePerKg());
-    Load atBar = p.loads().get(p.loads().size() - 1);
+    Load atBar = posture.loads().get(posture.loads().size() - 1);
     Vec3 onBar = atBar.force().plus(LOAD, atBar.forcePerKg());
     assertThat(2 * onFoot.x() + onBar.x()).isCloseTo(0, within(1e-9));
     assertThat(2 * onFoot.y()).isCloseTo((MAN.massKg() + LOAD) * Load.G, within(1e-9));
-    Vec3 hip = p.points().hip();
+    Vec3 hip = posture.points().hip();
     Vec3 upper =
         new Vec3(hip.x(), hip.y(), 0)
             .plus(
                 Segments.UPPER_COM_HANDS_UP,
-                p.points().shoulder().minus(new Vec3(hip.x(), hip.y(), 0)));
-    Vec3 c = p.points().pressure();
+                posture.points().shoulder().minus(new Vec3(hip.x(), hip.y(), 0)));
+    Vec3 c = posture.points().pressure();
     double moment = -MAN.upperMassKg() * Load.G * (upper.x() - c.x());
     moment -=
         2
             * Load.G
-            * (MAN.thighMassKg() * (at(hip, p.points().knee(), MAN.thighComFraction()).x() - c.x())
+            * (MAN.thighMassKg()
+                    * (at(hip, posture.points().knee(), MAN.thighComFraction()).x() - c.x())
                 + MAN.shankMassKg()
-                    * (at(p.points().knee(), p.points().ankle(), MAN.shankComFraction()).x()
+                    * (at(posture.points().knee(), posture.points().ankle(), MAN.shankComFraction())
+                            .x()
                         - c.x())
-                + MAN.footMassKg() * (footCom(p).x() - c.x()));
+                + MAN.footMassKg() * (footCom(posture).x() - c.x()));
     Vec3 r = atBar.at().minus(c);
     moment += r.x() * onBar.y() - r.y() * onBar.x();
     assertThat(moment)
@@ -203,9 +209,9 @@ class StaticsTest {
             within(0.5)); // the foot's own centre of mass is taken half-way between ankle and sole
   }
 
-  private static Vec3 footCom(Posture p) {
-    return p.loads().stream()
-        .filter(l -> l.on() == Load.Segment.FOOT && l.forcePerKg().norm() == 0)
+  private static Vec3 footCom(Posture posture) {
+    return posture.loads().stream()
+        .filter(load -> load.on() == Load.Segment.FOOT && load.forcePerKg().norm() == 0)
         .findFirst()
         .orElseThrow()
         .at();
@@ -223,7 +229,7 @@ class StaticsTest {
     return new RigidBody(name, joint, 0.01, 0.01, 0.01, mass, point(com));
   }
 
-  private static double tau(InverseDynamicsCalculator c, RevoluteJoint joint) {
-    return c.getComputedJointTau(joint).get(0, 0);
+  private static double tau(InverseDynamicsCalculator calculator, RevoluteJoint joint) {
+    return calculator.getComputedJointTau(joint).get(0, 0);
   }
 }

@@ -21,15 +21,15 @@ import org.junit.jupiter.params.provider.ValueSource;
 class FamilyTest {
   private static final Body MAN = Bodies.MAN;
 
-  private static Equilibrium at(Posture p) {
+  private static Equilibrium at(Posture posture) {
     Equilibrium eq = new Equilibrium(MAN, new Musculature(MAN));
-    eq.set(p);
+    eq.set(posture);
     return eq;
   }
 
-  private static Vec3 bar(Posture p) {
-    return p.props().stream()
-        .filter(x -> x.kind().equals("bar"))
+  private static Vec3 bar(Posture posture) {
+    return posture.props().stream()
+        .filter(prop -> prop.kind().equals("bar"))
         .findFirst()
         .orElseThrow()
         .points()
@@ -43,10 +43,10 @@ class FamilyTest {
   @ParameterizedTest
   @ValueSource(strings = {"squat", "hinge", "deadlift", "press", "thrust"})
   void sidewaysGripHasNoPartForeAndAft(String family) {
-    Posture p = Bodies.posture(MAN, family, Map.of("toeOut", 30.0), 0.5, 60);
+    Posture posture = Bodies.posture(MAN, family, Map.of("toeOut", 30.0), 0.5, 60);
     FreeContact grip =
-        p.freeContacts().stream()
-            .filter(c -> c.name().startsWith("sideways"))
+        posture.freeContacts().stream()
+            .filter(contact -> contact.name().startsWith("sideways"))
             .findFirst()
             .orElseThrow();
     assertThat(grip.direction()).isEqualTo(Vec3.RIGHT);
@@ -68,7 +68,7 @@ class FamilyTest {
         at(told).externalNm(Coordinate.HIP_ABDUCTION, 100)
             - at(free).externalNm(Coordinate.HIP_ABDUCTION, 100);
     assertThat(change).isCloseTo(-force * lever, within(0.02 * force * lever));
-    assertThat(told.freeContacts()).noneMatch(c -> c.name().startsWith("sideways"));
+    assertThat(told.freeContacts()).noneMatch(contact -> contact.name().startsWith("sideways"));
   }
 
   /**
@@ -79,9 +79,9 @@ class FamilyTest {
   void pushingBackIntoTheBarOfATrackBringsThePressureForward() {
     double push = 0;
     for (double pressure : new double[] {-0.02, 0.03}) {
-      Posture p =
+      Posture posture =
           Bodies.posture(MAN, "guided-squat", Map.of("depth", 80.0, "pressure", pressure), 0.7, 80);
-      Load bar = p.loads().get(p.loads().size() - 1);
+      Load bar = posture.loads().get(posture.loads().size() - 1);
       push = bar.force().x() + 80 * bar.forcePerKg().x() - push;
     }
     assertThat(push)
@@ -92,7 +92,7 @@ class FamilyTest {
   @ParameterizedTest
   @ValueSource(doubles = {0, 0.25, 0.5, 0.75, 1})
   void theBarStaysOnItsTrack(double phase) {
-    Posture p =
+    Posture posture =
         Bodies.posture(
             MAN,
             "guided-squat",
@@ -100,14 +100,14 @@ class FamilyTest {
             phase,
             80);
     double rail =
-        p.props().stream()
-            .filter(x -> x.kind().equals("rail"))
+        posture.props().stream()
+            .filter(prop -> prop.kind().equals("rail"))
             .findFirst()
             .orElseThrow()
             .points()
             .get(0)
             .x();
-    assertThat(bar(p).x()).isCloseTo(rail, within(1e-9));
+    assertThat(bar(posture).x()).isCloseTo(rail, within(1e-9));
   }
 
   /**
@@ -118,7 +118,7 @@ class FamilyTest {
   @ValueSource(doubles = {-10, -5, 5, 10})
   void theBarStaysOnALeaningTrackAndEverythingIsInBalance(double track) {
     for (double phase : new double[] {0, 0.5, 1}) {
-      Posture p =
+      Posture posture =
           Bodies.posture(
               MAN,
               "guided-squat",
@@ -126,16 +126,16 @@ class FamilyTest {
               phase,
               80);
       Vec3 foot =
-          p.props().stream()
-              .filter(x -> x.kind().equals("rail"))
+          posture.props().stream()
+              .filter(prop -> prop.kind().equals("rail"))
               .findFirst()
               .orElseThrow()
               .points()
               .get(0);
-      assertThat((bar(p).x() - foot.x()) / bar(p).y())
+      assertThat((bar(posture).x() - foot.x()) / bar(posture).y())
           .isCloseTo(Math.tan(Math.toRadians(track)), within(1e-9));
-      Load floor = p.loads().get(0);
-      Load atBar = p.loads().get(p.loads().size() - 1);
+      Load floor = posture.loads().get(0);
+      Load atBar = posture.loads().get(posture.loads().size() - 1);
       Vec3 floorForce = floor.force().plus(80, floor.forcePerKg());
       Vec3 barForce = atBar.force().plus(80, atBar.forcePerKg());
       assertThat(2 * floorForce.x() + barForce.x()).isCloseTo(0, within(1e-9));
@@ -154,7 +154,7 @@ class FamilyTest {
     for (double forward : new double[] {0, 0.1, 0.25}) {
       // feet under the hips: in a wider stance the thigh's slope inwards adds a false bend
       // (docs/model.md, 10)
-      Posture p =
+      Posture posture =
           Bodies.posture(
               MAN,
               "guided-squat",
@@ -171,7 +171,8 @@ class FamilyTest {
                   0.0),
               0,
               80);
-      assertThat(Math.toDegrees(p.angle(Coordinate.KNEE_FLEXION))).isCloseTo(10, within(1e-6));
+      assertThat(Math.toDegrees(posture.angle(Coordinate.KNEE_FLEXION)))
+          .isCloseTo(10, within(1e-6));
     }
   }
 
@@ -183,7 +184,7 @@ class FamilyTest {
   void noTrackSquatNeedsMoreGripThanADryFloorHas() {
     int given = 0;
     for (double forward = -0.1; forward <= 0.5; forward += 0.05) {
-      PostureResult r =
+      PostureResult result =
           Families.get("guided-squat")
               .posture(
                   MAN,
@@ -191,9 +192,9 @@ class FamilyTest {
                       "guided-squat", Map.of("feetForward", forward, "lean", 12.0, "depth", 80.0)),
                   1,
                   100);
-      if (r instanceof Posture p) {
+      if (result instanceof Posture posture) {
         given++;
-        Load foot = p.loads().get(0);
+        Load foot = posture.loads().get(0);
         Vec3 force = foot.force().plus(100, foot.forcePerKg());
         assertThat(Math.abs(force.x()) / force.y()).isLessThanOrEqualTo(0.7);
       }
@@ -233,8 +234,9 @@ class FamilyTest {
   void theHingesBarHangsFromTheShoulders() {
     Posture light = Bodies.posture(MAN, "hinge", Map.of(), 1, 20);
     Posture heavy = Bodies.posture(MAN, "hinge", Map.of(), 1, 200);
-    for (Posture p : new Posture[] {light, heavy}) {
-      assertThat(p.points().shoulder().minus(bar(p)).norm()).isCloseTo(MAN.armM(), within(1e-9));
+    for (Posture posture : new Posture[] {light, heavy}) {
+      assertThat(posture.points().shoulder().minus(bar(posture)).norm())
+          .isCloseTo(MAN.armM(), within(1e-9));
     }
     double shoulderAhead = heavy.points().shoulder().x() - bar(heavy).x();
     assertThat(shoulderAhead * 200 * Load.G)
@@ -265,13 +267,13 @@ class FamilyTest {
    */
   @Test
   void theCalfRaisesAnkleMomentIsHalfOfEverythingTimesTheLever() {
-    Posture p = Bodies.posture(MAN, "standing-calf", Map.of(), 0.6, 60);
-    double lever = p.points().pressure().x() - p.points().ankle().x();
+    Posture posture = Bodies.posture(MAN, "standing-calf", Map.of(), 0.6, 60);
+    double lever = posture.points().pressure().x() - posture.points().ankle().x();
     double force = (MAN.massKg() + 60) * Load.G / 2;
     double foot = MAN.footMassKg() * Load.G; // its own weight, a few centimetres ahead
-    assertThat(at(p).externalNm(Coordinate.ANKLE_DORSIFLEXION, 60))
+    assertThat(at(posture).externalNm(Coordinate.ANKLE_DORSIFLEXION, 60))
         .isCloseTo(force * lever, within(foot * 0.2));
-    assertThat(p.points().pressure().norm() - Math.abs(p.points().pressure().z()))
+    assertThat(posture.points().pressure().norm() - Math.abs(posture.points().pressure().z()))
         .as("pushed at the edge of the block")
         .isCloseTo(0, within(0.01));
     Posture seated = Bodies.posture(MAN, "seated-calf", Map.of(), 0.5, 60);
@@ -289,12 +291,12 @@ class FamilyTest {
    */
   @Test
   void aWedgeRaisesTheHeelAboutTheBall() {
-    Posture p = Bodies.posture(MAN, "squat", Map.of("wedge", 10.0, "depth", 80.0), 0.5, 60);
+    Posture posture = Bodies.posture(MAN, "squat", Map.of("wedge", 10.0, "depth", 80.0), 0.5, 60);
     double distance = (Segments.BALL_FROM_HEEL) * MAN.footM();
-    assertThat(p.points().heel().y())
+    assertThat(posture.points().heel().y())
         .isCloseTo(distance * Math.sin(Math.toRadians(10)), within(1e-9));
-    assertThat(p.points().ball().y()).isCloseTo(0, within(1e-9));
-    assertThat(p.points().toe().y()).as("toes lie flat").isCloseTo(0, within(1e-9));
+    assertThat(posture.points().ball().y()).isCloseTo(0, within(1e-9));
+    assertThat(posture.points().toe().y()).as("toes lie flat").isCloseTo(0, within(1e-9));
   }
 
   /**

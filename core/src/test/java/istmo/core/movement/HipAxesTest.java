@@ -23,24 +23,24 @@ class HipAxesTest {
   void aSmallTurnAboutAnAxisChangesItsAngleAlone(String family, double stance, double toeOut) {
     String depth = family.equals("squat") ? "depth" : family.equals("hinge") ? "lean" : "kneeDepth";
     for (double phase : new double[] {0.3, 0.7, 1}) {
-      Posture p =
+      Posture posture =
           Bodies.posture(
               Bodies.MAN,
               family,
               Map.of("stance", stance, "toeOut", toeOut, depth, 70.0),
               phase,
               80);
-      double pitch = p.trunkLeanRad() - p.angle(Coordinate.LUMBAR_FLEXION);
+      double pitch = posture.trunkLeanRad() - posture.angle(Coordinate.LUMBAR_FLEXION);
       Vec3 pelvisX = new Vec3(Math.cos(pitch), -Math.sin(pitch), 0);
       Vec3 pelvisY = new Vec3(Math.sin(pitch), Math.cos(pitch), 0);
-      Vec3 femurY = p.points().hip().minus(p.points().knee()).unit();
-      Vec3 femurZ = p.axes()[Coordinate.KNEE_FLEXION.ordinal()].times(-1);
+      Vec3 femurY = posture.points().hip().minus(posture.points().knee()).unit();
+      Vec3 femurZ = posture.axes()[Coordinate.KNEE_FLEXION.ordinal()].times(-1);
       double[] before = angles(pelvisX, pelvisY, femurY, femurZ);
       for (int c = 0; c < 3; c++) {
         assertThat(before[c])
             .as("%s of %s", Coordinate.values()[c], family)
-            .isCloseTo(p.angles()[c], within(1e-9));
-        Vec3 axis = p.axes()[c];
+            .isCloseTo(posture.angles()[c], within(1e-9));
+        Vec3 axis = posture.axes()[c];
         double[] after = angles(pelvisX, pelvisY, turned(femurY, axis), turned(femurZ, axis));
         for (int other = 0; other < 3; other++) {
           // the abduction axis is the one after flexion, the rotation axis the one after both:

@@ -42,9 +42,9 @@ class LeverSquatTest {
     return Bodies.posture(MAN, "lever-squat", machine, phase, LOAD);
   }
 
-  private static Vec3 prop(Posture p, String kind, int point) {
-    return p.props().stream()
-        .filter(x -> x.kind().equals(kind))
+  private static Vec3 prop(Posture posture, String kind, int point) {
+    return posture.props().stream()
+        .filter(prop -> prop.kind().equals(kind))
         .findFirst()
         .orElseThrow()
         .points()
@@ -59,14 +59,14 @@ class LeverSquatTest {
     Vec3 pivot = new Vec3(-behind, height, 0);
     Posture top = at(machine, 0);
     for (double phase : new double[] {0.25, 0.5, 1}) {
-      Posture p = at(machine, phase);
-      assertThat(flat(p.points().hip()).minus(pivot).norm())
+      Posture posture = at(machine, phase);
+      assertThat(flat(posture.points().hip()).minus(pivot).norm())
           .isCloseTo(flat(top.points().hip()).minus(pivot).norm(), within(1e-9));
-      assertThat(p.points().shoulder().minus(pivot).norm())
+      assertThat(posture.points().shoulder().minus(pivot).norm())
           .isCloseTo(top.points().shoulder().minus(pivot).norm(), within(1e-9));
-      assertThat(prop(p, "weight", 0).minus(flat(p.points().hip())).norm())
+      assertThat(prop(posture, "weight", 0).minus(flat(posture.points().hip())).norm())
           .isCloseTo(prop(top, "weight", 0).minus(flat(top.points().hip())).norm(), within(1e-9));
-      assertThat(p.points().hip().y()).as("it goes down").isLessThan(top.points().hip().y());
+      assertThat(posture.points().hip().y()).as("it goes down").isLessThan(top.points().hip().y());
     }
     assertThat(Math.toDegrees(at(machine, 1).angle(Coordinate.KNEE_FLEXION)))
         .isCloseTo(95, within(1e-6));
@@ -84,23 +84,23 @@ class LeverSquatTest {
   @ParameterizedTest
   @CsvSource({"1.4,0.4", "1.2,0.6", "-1.3,1.0"})
   void aSystemOfThreeEquationsGivesTheSameForceUnderTheFeet(double behind, double height) {
-    Posture p = at(machine(behind, height), 0.8);
+    Posture posture = at(machine(behind, height), 0.8);
     Vec3 normal = Vec3.UP.turnedAboutZ(Math.toRadians(15));
-    Vec3 foot = p.points().pressure();
+    Vec3 foot = posture.points().pressure();
     double weights = 0;
     double moments = 0;
-    Vec3 hip = p.points().hip();
-    Vec3 trunk = p.points().shoulder().minus(flat(hip));
+    Vec3 hip = posture.points().hip();
+    Vec3 trunk = posture.points().shoulder().minus(flat(hip));
     double[][] masses = {
       {MAN.upperMassKg(), hip.x() + Segments.UPPER_COM_HANDS_UP * trunk.x()},
-      {2 * MAN.thighMassKg(), between(hip, p.points().knee(), MAN.thighComFraction())},
+      {2 * MAN.thighMassKg(), between(hip, posture.points().knee(), MAN.thighComFraction())},
       {
         2 * MAN.shankMassKg(),
-        between(p.points().knee(), p.points().ankle(), MAN.shankComFraction())
+        between(posture.points().knee(), posture.points().ankle(), MAN.shankComFraction())
       },
-      {2 * MAN.footMassKg(), footX(p)},
-      {25, p.points().shoulder().x()},
-      {LOAD, prop(p, "weight", 0).x()}
+      {2 * MAN.footMassKg(), footX(posture)},
+      {25, posture.points().shoulder().x()},
+      {LOAD, prop(posture, "weight", 0).x()}
     };
     for (double[] m : masses) {
       weights += m[0] * Load.G;
@@ -115,7 +115,7 @@ class LeverSquatTest {
         new LUDecomposition(new Array2DRowRealMatrix(equations))
             .getSolver()
             .solve(new ArrayRealVector(new double[] {0, weights, -moments}));
-    Load under = p.loads().get(0);
+    Load under = posture.loads().get(0);
     Vec3 each = under.force().plus(LOAD, under.forcePerKg());
     assertThat(2 * each.dot(normal)).isCloseTo(forces.getEntry(2), within(1e-6));
   }
@@ -124,14 +124,15 @@ class LeverSquatTest {
     return a.plus(fraction, b.minus(a)).x();
   }
 
-  private static double footX(Posture p) {
+  private static double footX(Posture posture) {
     Vec3 sole =
-        p.points()
+        posture
+            .points()
             .heel()
             .plus(
                 Segments.MIDDLE_FROM_HEEL * MAN.footM(),
-                p.points().ball().minus(p.points().heel()).unit());
-    return (p.points().ankle().x() + sole.x()) / 2;
+                posture.points().ball().minus(posture.points().heel()).unit());
+    return (posture.points().ankle().x() + sole.x()) / 2;
   }
 
   /**
@@ -179,7 +180,7 @@ class LeverSquatTest {
   }
 
   private static PostureResult posture(Map<String, Double> changes) {
-    Family f = Families.get("lever-squat");
-    return f.posture(MAN, Setup.of(f.parameters(), changes), 1, LOAD);
+    Family family = Families.get("lever-squat");
+    return family.posture(MAN, Setup.of(family.parameters(), changes), 1, LOAD);
   }
 }

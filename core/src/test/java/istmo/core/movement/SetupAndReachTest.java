@@ -48,16 +48,20 @@ class SetupAndReachTest {
    */
   @ParameterizedTest
   @MethodSource("candidates")
-  void lessDepthKeepsThePart(Candidate c) {
-    Family family = Catalogue.standard().exerciseOf(c).family();
+  void lessDepthKeepsThePart(Candidate candidate) {
+    Family family = Catalogue.standard().exerciseOf(candidate).family();
     family
         .depth()
         .ifPresent(
-            d ->
+            parameter ->
                 assertThat(
                         family.part(
-                            family.atDepth(c.usual(), d.allowed().nearest(c.usual().get(d) - 10))))
-                    .isCloseTo(family.part(c.usual()), within(0.02)));
+                            family.atDepth(
+                                candidate.usual(),
+                                parameter
+                                    .allowed()
+                                    .nearest(candidate.usual().get(parameter) - 10))))
+                    .isCloseTo(family.part(candidate.usual()), within(0.02)));
   }
 
   /**
@@ -66,11 +70,15 @@ class SetupAndReachTest {
    */
   @ParameterizedTest
   @MethodSource("candidates")
-  void posturesAreThoseOfThisBody(Candidate c) {
-    Family family = Catalogue.standard().exerciseOf(c).family();
+  void posturesAreThoseOfThisBody(Candidate candidate) {
+    Family family = Catalogue.standard().exerciseOf(candidate).family();
     for (Body body : new Body[] {Bodies.MAN, Bodies.WOMAN, STIFF}) {
       Optional<Reach> reach =
-          Reach.of(body, family, c.usualFor(body, GymEquipment.generic(Set.of())), c.yields());
+          Reach.of(
+              body,
+              family,
+              candidate.usualFor(body, GymEquipment.generic(Set.of())),
+              candidate.yields());
       if (body != Bodies.MAN
           && reach
               .isEmpty()) { // a long, stiff or small body need not reach everything; how many it
@@ -79,19 +87,19 @@ class SetupAndReachTest {
       }
       Setup setup = reach.orElseThrow().setup();
       for (double phase = 0; phase <= 1; phase += 0.125) {
-        Posture p =
+        Posture posture =
             (Posture)
                 family.posture(body, setup, phase, family.id().equals("pull-through") ? 10 : 100);
-        assertThat(p.points().hip().minus(p.points().knee()).norm())
+        assertThat(posture.points().hip().minus(posture.points().knee()).norm())
             .isCloseTo(body.thighM(), within(1e-9));
-        assertThat(p.points().knee().minus(p.points().ankle()).norm())
+        assertThat(posture.points().knee().minus(posture.points().ankle()).norm())
             .isCloseTo(body.shankM(), within(1e-9));
-        assertThat(p.angle(Coordinate.KNEE_FLEXION))
+        assertThat(posture.angle(Coordinate.KNEE_FLEXION))
             .isBetween(0.0, body.kneeFlexionLimitRad() + 1e-6);
-        for (int a = 0; a < p.axes().length; a++) {
-          assertThat(p.axes()[a].norm()).isCloseTo(1, within(1e-9));
+        for (int a = 0; a < posture.axes().length; a++) {
+          assertThat(posture.axes()[a].norm()).isCloseTo(1, within(1e-9));
         }
-        assertThat(p.angle(Coordinate.LUMBAR_FLEXION))
+        assertThat(posture.angle(Coordinate.LUMBAR_FLEXION))
             .isLessThanOrEqualTo(Reach.mostTuckRad(family));
       }
     }
@@ -104,27 +112,27 @@ class SetupAndReachTest {
   @Test
   void theFreeSquatBalancesOverItsPressurePoint() {
     for (double load : new double[] {0, 60, 180}) {
-      Posture p = Bodies.posture(Bodies.MAN, "squat", Map.of("depth", 85.0), 1, load);
+      Posture posture = Bodies.posture(Bodies.MAN, "squat", Map.of("depth", 85.0), 1, load);
       double moment = 0;
-      for (Load l : p.loads()) {
-        if (l.on() == Load.Segment.FOOT && l.forcePerKg().norm() > 0) {
+      for (Load acting : posture.loads()) {
+        if (acting.on() == Load.Segment.FOOT && acting.forcePerKg().norm() > 0) {
           continue; // the floor's own force
         }
-        double both = l.on() == Load.Segment.UPPER ? 1 : 2;
+        double both = acting.on() == Load.Segment.UPPER ? 1 : 2;
         moment +=
             both
-                * (l.at().x() - p.points().pressure().x())
-                * (l.force().y() + load * l.forcePerKg().y());
+                * (acting.at().x() - posture.points().pressure().x())
+                * (acting.force().y() + load * acting.forcePerKg().y());
       }
       // the pelvis below L5/S1 is not among the loads of the lower back
       double pelvis = istmo.core.anatomy.Segments.PELVIS_MASS * Bodies.MAN.massKg() * Load.G;
       double pelvisX =
-          p.points().hip().x()
+          posture.points().hip().x()
               + 0.5
                   * istmo.core.anatomy.Segments.L5_UP
                   * Bodies.MAN.statureM()
-                  * Math.sin(p.trunkLeanRad());
-      moment -= pelvis * (pelvisX - p.points().pressure().x());
+                  * Math.sin(posture.trunkLeanRad());
+      moment -= pelvis * (pelvisX - posture.points().pressure().x());
       assertThat(moment).as("with %s kg", load).isCloseTo(0, within(0.5));
     }
   }
@@ -136,8 +144,10 @@ class SetupAndReachTest {
     assertThat(reach.setup().values().get("footHeight"))
         .isGreaterThan(low.usual().values().get("footHeight"));
     assertThat(reach.changes())
-        .anyMatch(c -> c.startsWith("Feet up the plate") && c.contains("heels would lift"))
-        .anyMatch(c -> c.startsWith("Knee bend at the bottom"));
+        .anyMatch(
+            candidate ->
+                candidate.startsWith("Feet up the plate") && candidate.contains("heels would lift"))
+        .anyMatch(candidate -> candidate.startsWith("Knee bend at the bottom"));
     assertThat(Reach.obstacle(STIFF, Families.get("press"), reach.setup())).isEmpty();
   }
 
@@ -146,34 +156,35 @@ class SetupAndReachTest {
     Setup wished = Bodies.setup("squat", Map.of("depth", 80.0));
     assertThat(Reach.of(Bodies.MAN, Families.get("squat"), wished, Optional.empty()).orElseThrow())
         .satisfies(
-            r -> {
-              assertThat(r.setup().values()).isEqualTo(wished.values());
-              assertThat(r.changes()).isEmpty();
+            reach -> {
+              assertThat(reach.setup().values()).isEqualTo(wished.values());
+              assertThat(reach.changes()).isEmpty();
             });
   }
 
   @Test
   void impossiblePosturesSayWhatIsMissing() {
     Family press = Families.get("press");
-    PostureResult r =
+    PostureResult result =
         press.posture(
             Bodies.MAN,
             Bodies.setup("press", Map.of("footHeight", -0.1, "kneeDepth", 130.0)),
             1,
             100);
-    assertThat(r)
+    assertThat(result)
         .isInstanceOfSatisfying(
             Impossible.class,
-            i -> {
-              assertThat(i.limit()).isEqualTo(Impossible.Limit.ANKLE);
-              assertThat(i.missing()).matches("\\d+° of ankle beyond this client's 36°");
+            impossible -> {
+              assertThat(impossible.limit()).isEqualTo(Impossible.Limit.ANKLE);
+              assertThat(impossible.missing()).matches("\\d+° of ankle beyond this client's 36°");
             });
     PostureResult wide =
         Families.get("squat")
             .posture(Bodies.MAN, Bodies.setup("squat", Map.of("stance", 1.0)), 1, 100);
     assertThat(wide)
         .isInstanceOfSatisfying(
-            Impossible.class, i -> assertThat(i.limit()).isEqualTo(Impossible.Limit.GEOMETRY));
+            Impossible.class,
+            impossible -> assertThat(impossible.limit()).isEqualTo(Impossible.Limit.GEOMETRY));
   }
 
   /** A bottom half stays the bottom half of what this body can do. */

@@ -38,7 +38,7 @@ class ByWordTest {
 
   private static ByWord exercise(String id) {
     return Catalogue.standard().byWord().stream()
-        .filter(x -> x.id().equals(id))
+        .filter(byWord -> byWord.id().equals(id))
         .findFirst()
         .orElseThrow();
   }
@@ -75,14 +75,17 @@ class ByWordTest {
   /** One effective set for what a set trains mainly, half a one for what it trains partly. */
   @Test
   void itCountsInAWeekByItsWord() {
-    Prescription p = OFFERS.get("kettlebell-swing/by-word").usual().withSets(3);
+    Prescription prescription = OFFERS.get("kettlebell-swing/by-word").usual().withSets(3);
     Week week =
         new Week(
-            List.of(Plans.day(60, Bout.of(new Item("a", "kettlebell-swing/by-word", p, true)))));
-    Coverage c = Coverage.of(week, OFFERS, Targets.of(AIM, Optional.empty(), false, OFFERS.all()));
-    assertThat(c.sets().get("GMAXM")).isCloseTo(p.hardSets(), offset(1e-9));
-    assertThat(c.sets().get("GMAXU")).isCloseTo(0.5 * p.hardSets(), offset(1e-9));
-    assertThat(c.sets().get("VL")).isZero();
+            List.of(
+                Plans.day(
+                    60, Bout.of(new Item("a", "kettlebell-swing/by-word", prescription, true)))));
+    Coverage coverage =
+        Coverage.of(week, OFFERS, Targets.of(AIM, Optional.empty(), false, OFFERS.all()));
+    assertThat(coverage.sets().get("GMAXM")).isCloseTo(prescription.hardSets(), offset(1e-9));
+    assertThat(coverage.sets().get("GMAXU")).isCloseTo(0.5 * prescription.hardSets(), offset(1e-9));
+    assertThat(coverage.sets().get("VL")).isZero();
     assertThat(Timing.of(week.days().get(0), OFFERS).minutes()).isGreaterThan(3);
   }
 
@@ -100,14 +103,14 @@ class ByWordTest {
                 List.of(),
                 6))
         .isNotEmpty()
-        .noneMatch(s -> s.offer().byWord());
+        .noneMatch(swap -> swap.offer().byWord());
   }
 
   /** The search plans around it and does not take it away. */
   @Test
   void aWeekIsComposedAroundIt() {
-    Prescription p = OFFERS.get("kettlebell-swing/by-word").usual().withSets(4);
-    Item swing = new Item("swing", "kettlebell-swing/by-word", p, true);
+    Prescription prescription = OFFERS.get("kettlebell-swing/by-word").usual().withSets(4);
+    Item swing = new Item("swing", "kettlebell-swing/by-word", prescription, true);
     Task task =
         new Task(
             OFFERS,
@@ -116,12 +119,13 @@ class ByWordTest {
             Pairing.NONE,
             true,
             Optional.of(TrainingAge.YEARS));
-    Composer.Answer found = new Composer(task).compose(2, x -> {}).orElseThrow();
-    Week week = Composition.week(task, found, b -> b, () -> java.util.UUID.randomUUID().toString());
+    Composer.Answer found = new Composer(task).compose(2, progress -> {}).orElseThrow();
+    Week week =
+        Composition.week(task, found, bouts -> bouts, () -> java.util.UUID.randomUUID().toString());
     assertThat(week.items()).contains(swing);
-    assertThat(week.items().stream().filter(i -> !i.equals(swing)))
+    assertThat(week.items().stream().filter(item -> !item.equals(swing)))
         .isNotEmpty()
-        .noneMatch(i -> i.candidateId().endsWith("/by-word"));
+        .noneMatch(item -> item.candidateId().endsWith("/by-word"));
     assertThat(Timing.of(week.days().get(0), OFFERS).minutes()).isLessThanOrEqualTo(50);
   }
 
@@ -229,9 +233,9 @@ class ByWordTest {
   @Test
   void theWidestRangeOfRepetitionsCanBePrescribed() {
     ByWord wide = own(Set.of(Movement.KNEE_EXTENSION), Set.of("VL"), Set.of(), "1-60");
-    Prescription p = Prescriber.usual(wide, Role.of(wide), false, Optional.empty());
-    assertThat(p.repetitionsLow()).isEqualTo(1);
-    assertThat(p.repetitionsHigh()).isEqualTo(60);
+    Prescription prescription = Prescriber.usual(wide, Role.of(wide), false, Optional.empty());
+    assertThat(prescription.repetitionsLow()).isEqualTo(1);
+    assertThat(prescription.repetitionsHigh()).isEqualTo(60);
     assertThatThrownBy(() -> own(Set.of(Movement.KNEE_EXTENSION), Set.of("VL"), Set.of(), "50-61"))
         .hasMessageContaining("1 to 60");
   }
@@ -254,16 +258,16 @@ class ByWordTest {
   void noNameStandsForTwoExercises() {
     Set<String> computed =
         Catalogue.standard().exercises().stream()
-            .map(x -> x.name().toLowerCase())
+            .map(exercise -> exercise.name().toLowerCase())
             .collect(Collectors.toSet());
     assertThat(Catalogue.standard().byWord())
         .hasSizeGreaterThan(20)
         .allSatisfy(
-            x -> {
-              assertThat(computed).doesNotContain(x.name().toLowerCase());
-              assertThat(x.cues()).as(x.name()).isNotEmpty();
-              assertThat(x.stopSigns()).as(x.name()).isNotEmpty();
-              assertThat(x.told()).contains("not computed");
+            byWord -> {
+              assertThat(computed).doesNotContain(byWord.name().toLowerCase());
+              assertThat(byWord.cues()).as(byWord.name()).isNotEmpty();
+              assertThat(byWord.stopSigns()).as(byWord.name()).isNotEmpty();
+              assertThat(byWord.told()).contains("not computed");
             });
   }
 }

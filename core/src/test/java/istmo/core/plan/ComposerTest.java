@@ -35,25 +35,28 @@ class ComposerTest {
   void theBestOfSmallWeeksIsThatOfTryingEverything(long seed) {
     Task task = smallTask(new Random(seed));
     List<Offer> candidates = task.candidates();
-    Optional<Composer.Answer> found = new Composer(task).compose(LONG_ENOUGH_S, p -> {});
+    Optional<Composer.Answer> found = new Composer(task).compose(LONG_ENOUGH_S, progress -> {});
     List<Appraisal.Choice> all = everything(task, candidates);
     if (all.isEmpty()) {
       assertThat(found).as("seed %d: nothing keeps the rules", seed).isEmpty();
       return;
     }
     long best =
-        all.stream().mapToLong(c -> Appraisal.points(task, candidates, c)).min().orElseThrow();
+        all.stream()
+            .mapToLong(choice -> Appraisal.points(task, candidates, choice))
+            .min()
+            .orElseThrow();
     assertThat(found)
         .as("seed %d", seed)
         .hasValueSatisfying(
-            a -> {
-              assertThat(a.points())
+            answer -> {
+              assertThat(answer.points())
                   .as("seed %d: points of %d weeks", seed, all.size())
                   .isEqualTo(best);
-              assertThat(a.proved()).isTrue();
-              assertThat(a.bound())
+              assertThat(answer.proved()).isTrue();
+              assertThat(answer.bound())
                   .as("what the solver minimises is what is appraised")
-                  .isEqualTo(a.points());
+                  .isEqualTo(answer.points());
             });
   }
 
@@ -63,8 +66,8 @@ class ComposerTest {
     Role[] roles = {Role.HEAVY, Role.SINGLE, Role.COMPOUND, Role.CALF_BENT};
     for (int k = 0; k < 3; k++) {
       Map<String, Double> shares = new LinkedHashMap<>();
-      for (String r : regions) {
-        shares.put(r, random.nextInt(3) == 0 ? 0 : random.nextInt(101) / 100.0);
+      for (String region : regions) {
+        shares.put(region, random.nextInt(3) == 0 ? 0 : random.nextInt(101) / 100.0);
       }
       Set<String> station =
           random.nextInt(3) == 0
@@ -134,12 +137,12 @@ class ComposerTest {
       byDay.add(ofDay);
     }
     List<Appraisal.Choice> all = new ArrayList<>();
-    for (Appraisal.Choice a : byDay.get(0)) {
-      for (Appraisal.Choice b : byDay.get(1)) {
+    for (Appraisal.Choice choice : byDay.get(0)) {
+      for (Appraisal.Choice otherChoice : byDay.get(1)) {
         all.add(
             new Appraisal.Choice(
-                List.of(a.sets().get(0), b.sets().get(1)),
-                List.of(a.pairs().get(0), b.pairs().get(1))));
+                List.of(choice.sets().get(0), otherChoice.sets().get(1)),
+                List.of(choice.pairs().get(0), otherChoice.pairs().get(1))));
       }
     }
     return all;
@@ -167,14 +170,18 @@ class ComposerTest {
       }
       return;
     }
-    Offer o = candidates.get(at);
+    Offer offer = candidates.get(at);
     days(task, day, candidates, at + 1, sets, into);
     boolean there =
         task.frames().get(day).items().stream()
                 .anyMatch(
-                    i -> task.offers().get(i.candidateId()).exerciseId().equals(o.exerciseId()))
+                    item ->
+                        task.offers()
+                            .get(item.candidateId())
+                            .exerciseId()
+                            .equals(offer.exerciseId()))
             || sets.keySet().stream()
-                .anyMatch(c -> candidates.get(c).exerciseId().equals(o.exerciseId()));
+                .anyMatch(c -> candidates.get(c).exerciseId().equals(offer.exerciseId()));
     for (int n = 2; !there && n <= 3; n++) {
       Map<Integer, Integer> more = new LinkedHashMap<>(sets);
       more.put(at, n);
@@ -193,15 +200,15 @@ class ComposerTest {
     List<List<int[]>> p = new ArrayList<>(List.of(List.of(), List.of()));
     s.set(day, Map.copyOf(sets));
     p.set(day, pairs);
-    Appraisal.Choice c = new Appraisal.Choice(s, p);
+    Appraisal.Choice choice = new Appraisal.Choice(s, p);
     Day frame = task.frames().get(day);
     List<Set<String>> stations =
         new ArrayList<>(sets.keySet().stream().map(k -> candidates.get(k).station()).toList());
-    frame.items().forEach(i -> stations.add(task.offers().get(i.candidateId()).station()));
-    boolean one = stations.stream().filter(x -> !x.isEmpty()).distinct().count() <= 1;
-    if (Appraisal.seconds(task, day, candidates, c) <= 60 * frame.minutes()
+    frame.items().forEach(item -> stations.add(task.offers().get(item.candidateId()).station()));
+    boolean one = stations.stream().filter(texts -> !texts.isEmpty()).distinct().count() <= 1;
+    if (Appraisal.seconds(task, day, candidates, choice) <= 60 * frame.minutes()
         && (!frame.oneStation() || one)) {
-      into.add(c);
+      into.add(choice);
     }
   }
 
@@ -238,7 +245,7 @@ class ComposerTest {
               new Day(5, 60, false, List.of()));
       Task task =
           new Task(offers, targets, frames, pairing, false, Optional.of(TrainingAge.MONTHS));
-      Composer.Answer answer = new Composer(task).compose(2, p -> {}).orElseThrow();
+      Composer.Answer answer = new Composer(task).compose(2, progress -> {}).orElseThrow();
       assertThat(answer.bound()).isLessThanOrEqualTo(answer.points());
       int[] next = {0};
       Week week =
@@ -250,22 +257,23 @@ class ComposerTest {
             .as("%s, session %d by the clock", pairing, d + 1)
             .isLessThanOrEqualTo(frames.get(d).minutes());
         assertThat(day.items())
-            .extracting(i -> offers.get(i.candidateId()).exerciseId())
+            .extracting(item -> offers.get(item.candidateId()).exerciseId())
             .doesNotHaveDuplicates();
         assertThat(day.bouts())
-            .allSatisfy(b -> assertThat(b.items().size() == 1 || pairing != Pairing.NONE).isTrue());
+            .allSatisfy(
+                bout -> assertThat(bout.items().size() == 1 || pairing != Pairing.NONE).isTrue());
       }
       assertThat(week.days().get(0).items())
           .as("what is pinned stays as it is")
           .contains(frames.get(0).items().get(0));
       List<Set<String>> stations =
           week.days().get(1).items().stream()
-              .map(i -> offers.get(i.candidateId()).station())
+              .map(item -> offers.get(item.candidateId()).station())
               .distinct()
               .toList();
       assertThat(stations)
           .as("one station, at which the others are too")
-          .anySatisfy(s -> assertThat(stations).allMatch(s::containsAll));
+          .anySatisfy(texts -> assertThat(stations).allMatch(texts::containsAll));
     }
   }
 
@@ -288,7 +296,7 @@ class ComposerTest {
             Pairing.NONE,
             true,
             Optional.of(TrainingAge.YEARS));
-    Composer.Answer answer = new Composer(task).compose(15, p -> {}).orElseThrow();
+    Composer.Answer answer = new Composer(task).compose(15, progress -> {}).orElseThrow();
     assertThat(answer.bound()).isPositive().isLessThanOrEqualTo(answer.points());
     assertThat(answer.gap()).as("how much of the points could be saved at most").isLessThan(0.4);
     List<Offer> candidates = task.candidates();
@@ -298,11 +306,11 @@ class ComposerTest {
     for (int d = 0; d < 3; d++) {
       assertThat(Appraisal.seconds(task, d, candidates, guess)).isLessThanOrEqualTo(3600);
     }
-    assertThat(new Composer(task).compose(0.01, p -> {}))
+    assertThat(new Composer(task).compose(0.01, progress -> {}))
         .as("no time to search")
         .hasValueSatisfying(
-            a ->
-                assertThat(a.points())
+            composed ->
+                assertThat(composed.points())
                     .isLessThanOrEqualTo(Appraisal.points(task, candidates, guess)));
   }
 
@@ -310,8 +318,8 @@ class ComposerTest {
     int[] next = {0};
     return Composition.week(
         task,
-        new Composer(task).compose(seconds, p -> {}).orElseThrow(),
-        b -> b,
+        new Composer(task).compose(seconds, progress -> {}).orElseThrow(),
+        bouts -> bouts,
         () -> "i" + next[0]++);
   }
 
@@ -342,9 +350,9 @@ class ComposerTest {
     List<String> exercises =
         week.days().stream()
             .flatMap(
-                d ->
-                    d.items().stream()
-                        .map(i -> offers.get(i.candidateId()).exerciseId())
+                day ->
+                    day.items().stream()
+                        .map(item -> offers.get(item.candidateId()).exerciseId())
                         .distinct())
             .toList();
     assertThat(exercises).hasSizeGreaterThan(4).doesNotHaveDuplicates();
@@ -365,14 +373,14 @@ class ComposerTest {
             false,
             Optional.of(TrainingAge.YEARS));
     Week week = composed(task, 8);
-    Shortfall s = Shortfall.of(task, week, 12).orElseThrow();
-    assertThat(s.has()).isLessThan(s.asked());
-    assertThat(s.sentence())
+    Shortfall shortfall = Shortfall.of(task, week, 12).orElseThrow();
+    assertThat(shortfall.has()).isLessThan(shortfall.asked());
+    assertThat(shortfall.sentence())
         .matches("2 times 35 minutes are about \\d+ short for the .+: [\\d.]+ of \\d+ sets\\.");
-    assertThat(s.ways()).last().asString().startsWith("Accept");
-    String asked = String.format(Locale.ROOT, "%.0f", s.asked());
-    assertThat(s.ways())
-        .anyMatch(w -> w.matches("Work in turn.*: [\\d.]+ of " + asked + " sets\\."));
+    assertThat(shortfall.ways()).last().asString().startsWith("Accept");
+    String asked = String.format(Locale.ROOT, "%.0f", shortfall.asked());
+    assertThat(shortfall.ways())
+        .anyMatch(word -> word.matches("Work in turn.*: [\\d.]+ of " + asked + " sets\\."));
   }
 
   @Test
@@ -391,14 +399,15 @@ class ComposerTest {
     Week week =
         Composition.week(
             task,
-            new Composer(task).compose(LONG_ENOUGH_S, p -> {}).orElseThrow(),
-            b -> b,
+            new Composer(task).compose(LONG_ENOUGH_S, progress -> {}).orElseThrow(),
+            bouts -> bouts,
             () -> "i");
     assertThat(Shortfall.of(task, week))
         .hasValueSatisfying(
-            s -> {
-              assertThat(s.sentence()).contains("more time would not change it");
-              assertThat(s.ways()).containsExactly("Accept 1.8 sets for the outer hamstring.");
+            shortfall -> {
+              assertThat(shortfall.sentence()).contains("more time would not change it");
+              assertThat(shortfall.ways())
+                  .containsExactly("Accept 1.8 sets for the outer hamstring.");
             });
   }
 
@@ -446,12 +455,12 @@ class ComposerTest {
 
   @Test
   void whatIsPinnedBeyondTheTimeIsSaid() {
-    Offer o =
+    Offer offer =
         Plans.offer(
             "press", Map.of("VL", 1.0), Role.HEAVY, Set.of("leg-press"), 3, Plans.THREE_OF_TEN);
     Task task =
         new Task(
-            new Offers(List.of(o)),
+            new Offers(List.of(offer)),
             Plans.targets(Map.of("VL", 4.0)),
             List.of(
                 new Day(
@@ -463,7 +472,7 @@ class ComposerTest {
             Pairing.NONE,
             false,
             Optional.empty());
-    assertThat(new Composer(task).compose(LONG_ENOUGH_S, p -> {})).isEmpty();
+    assertThat(new Composer(task).compose(LONG_ENOUGH_S, progress -> {})).isEmpty();
     // 3 min to set up, 2 lighter sets, six sets of 60 s with five rests of 120 s: 21 min
     assertThat(Shortfall.obstacles(task))
         .containsExactly(
@@ -492,13 +501,15 @@ class ComposerTest {
     Optional<Composer.Answer> answer =
         composer.compose(
             LONG_ENOUGH_S,
-            p -> {
-              seen.add(p);
+            progress -> {
+              seen.add(progress);
               composer.stop();
             });
     assertThat(answer).isPresent();
     assertThat(answer.get().seconds()).isLessThan(LONG_ENOUGH_S);
-    assertThat(seen).isNotEmpty().isSortedAccordingTo(Comparator.comparingLong(p -> -p.points()));
+    assertThat(seen)
+        .isNotEmpty()
+        .isSortedAccordingTo(Comparator.comparingLong(progress -> -progress.points()));
   }
 
   @Test
@@ -510,7 +521,7 @@ class ComposerTest {
     Offers offers = Plans.real(aim, TrainingAge.MONTHS, small, PainFlag.LOWER_BACK);
     assertThat(offers.all())
         .isNotEmpty()
-        .allSatisfy(o -> assertThat(small.items()).containsAll(o.needs()));
+        .allSatisfy(offer -> assertThat(small.items()).containsAll(offer.needs()));
     assertThat(offers.whyNot("leg-press/high")).contains("Not here: leg press 45°");
     assertThat(offers.whyNot("good-morning/usual")).contains("lower back");
     assertThat(offers.all().stream().map(Offer::exerciseId).collect(Collectors.toSet()))

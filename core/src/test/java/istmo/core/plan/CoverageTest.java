@@ -82,20 +82,20 @@ class CoverageTest {
    */
   @Test
   void effectiveSetsByHand() {
-    Coverage c = Coverage.of(week(5, 3), OFFERS, targets(true));
-    assertThat(c.sets().get("VL")).isCloseTo(4.0, offset(1e-9));
-    assertThat(c.sets().get("BFL")).isCloseTo(3.0, offset(1e-9));
-    assertThat(c.sets().get("GMAXM")).isCloseTo(2.5, offset(1e-9));
-    assertThat(c.functions().get(Function.KNEE_AND_HIP)).isCloseTo(4.0, offset(1e-9));
-    assertThat(c.functions().get(Function.KNEE_WITH_OPEN_HIP)).isZero();
-    assertThat(c.front()).isCloseTo(3.25, offset(1e-9));
-    assertThat(c.back()).isCloseTo(2.7, offset(1e-9));
-    assertThat(c.days().get(0))
+    Coverage coverage = Coverage.of(week(5, 3), OFFERS, targets(true));
+    assertThat(coverage.sets().get("VL")).isCloseTo(4.0, offset(1e-9));
+    assertThat(coverage.sets().get("BFL")).isCloseTo(3.0, offset(1e-9));
+    assertThat(coverage.sets().get("GMAXM")).isCloseTo(2.5, offset(1e-9));
+    assertThat(coverage.functions().get(Function.KNEE_AND_HIP)).isCloseTo(4.0, offset(1e-9));
+    assertThat(coverage.functions().get(Function.KNEE_WITH_OPEN_HIP)).isZero();
+    assertThat(coverage.front()).isCloseTo(3.25, offset(1e-9));
+    assertThat(coverage.back()).isCloseTo(2.7, offset(1e-9));
+    assertThat(coverage.days().get(0))
         .satisfies(
-            d -> assertThat(d.sets()).isEqualTo(5),
-            d -> assertThat(d.thighSets()).isEqualTo(5),
-            d -> assertThat(d.back()).isCloseTo(1.0, offset(1e-9)));
-    assertThat(c.findings())
+            day -> assertThat(day.sets()).isEqualTo(5),
+            day -> assertThat(day.thighSets()).isEqualTo(5),
+            day -> assertThat(day.back()).isCloseTo(1.0, offset(1e-9)));
+    assertThat(coverage.findings())
         .containsExactly(
             "Outer quad (sweep): 4.0 of 6 sets.",
             "Quads with the hip open: 0.0 of 2 sets. It takes leg extensions leaning back, sissy"
@@ -105,9 +105,9 @@ class CoverageTest {
   @Test
   void aNeglectedSideOfTheThighIsSaidUnlessItIsKeptOut() {
     assertThat(Coverage.of(week(10, 2), OFFERS, targets(true)).findings())
-        .anyMatch(f -> f.startsWith("The back of the thigh gets 1.8 sets, the front 6.5"));
+        .anyMatch(field -> field.startsWith("The back of the thigh gets 1.8 sets, the front 6.5"));
     assertThat(Coverage.of(week(10, 2), OFFERS, targets(false)).findings())
-        .noneMatch(f -> f.contains("of the thigh"));
+        .noneMatch(field -> field.contains("of the thigh"));
   }
 
   @Test
@@ -133,22 +133,22 @@ class CoverageTest {
                 Bout.of(Plans.item("squat", Plans.THREE_OF_TEN.withSets(10))),
                 Bout.of(new Planned.Item("more", "squat", Plans.THREE_OF_TEN.withSets(10), false)),
                 Bout.of(new Planned.Item("most", "squat", Plans.THREE_OF_TEN.withSets(3), false))));
-    List<String> f =
+    List<String> texts =
         Coverage.of(
                 new Week(List.of(day)),
                 new Offers(List.of(squat)),
                 Plans.targets(Map.of("VL", 5.0)))
             .findings();
-    assertThat(f)
-        .anyMatch(x -> x.contains("23 sets; a leg day holds about 20"))
-        .anyMatch(x -> x.contains("20.7 sets at its limit"))
-        .anyMatch(x -> x.contains("23.0 sets a week, more than about 20"))
-        .anyMatch(x -> x.contains("23.0 sets at once"));
+    assertThat(texts)
+        .anyMatch(text -> text.contains("23 sets; a leg day holds about 20"))
+        .anyMatch(text -> text.contains("20.7 sets at its limit"))
+        .anyMatch(text -> text.contains("23.0 sets a week, more than about 20"))
+        .anyMatch(text -> text.contains("23.0 sets at once"));
   }
 
   @Test
   void whatIsNotOnOfferAnyMoreCountsForNothing() {
-    Week w =
+    Week week =
         new Week(
             List.of(
                 new Day(
@@ -158,8 +158,8 @@ class CoverageTest {
                     List.of(
                         Bout.of(Plans.item("gone", Plans.THREE_OF_TEN)),
                         Bout.of(Plans.item("curl", Plans.THREE_OF_TEN))))));
-    assertThat(Coverage.of(w, OFFERS, targets(false)).days().get(0).sets()).isEqualTo(3);
-    assertThat(Timing.of(w.days().get(0), OFFERS).segments())
+    assertThat(Coverage.of(week, OFFERS, targets(false)).days().get(0).sets()).isEqualTo(3);
+    assertThat(Timing.of(week.days().get(0), OFFERS).segments())
         .extracting(Timing.Segment::itemId)
         .containsOnly("item-curl");
   }
@@ -168,14 +168,14 @@ class CoverageTest {
   void targetsRiseWithTheAimAndTheTrainingAge() {
     Aim aim = new Aim(Map.of("VL", 3, "BFL", 1), Set.of());
     double[] vl = new double[3];
-    for (TrainingAge a : TrainingAge.values()) {
-      Targets t = Targets.of(aim, Optional.of(a), true, OFFERS.all());
-      vl[a.ordinal()] = t.least().get("VL");
-      assertThat(t.least().get("VL")).isGreaterThan(t.least().get("BFL"));
-      assertThat(t.held())
+    for (TrainingAge trainingAge : TrainingAge.values()) {
+      Targets targets = Targets.of(aim, Optional.of(trainingAge), true, OFFERS.all());
+      vl[trainingAge.ordinal()] = targets.least().get("VL");
+      assertThat(targets.least().get("VL")).isGreaterThan(targets.least().get("BFL"));
+      assertThat(targets.held())
           .as("groups that nothing is asked of are held")
           .containsExactlyInAnyOrder("GMAXM", "GASM", "SOL");
-      assertThat(t.least().get("SOL")).isLessThanOrEqualTo(t.least().get("BFL"));
+      assertThat(targets.least().get("SOL")).isLessThanOrEqualTo(targets.least().get("BFL"));
     }
     assertThat(vl).isSorted();
     assertThat(Targets.of(aim, Optional.empty(), false, OFFERS.all()).held()).isEmpty();
@@ -183,8 +183,8 @@ class CoverageTest {
             Targets.of(
                 new Aim(Map.of("GMAXM", 3), Set.of("VL")), Optional.empty(), true, OFFERS.all()))
         .satisfies(
-            t -> assertThat(t.least()).doesNotContainKey("VL"),
-            t -> assertThat(t.balance()).isFalse());
+            targets -> assertThat(targets.least()).doesNotContainKey("VL"),
+            targets -> assertThat(targets.balance()).isFalse());
   }
 
   /** Facts of the trade (common practice): which exercises train which function. */
@@ -210,9 +210,9 @@ class CoverageTest {
     "seated-calf-raise/usual,STRAIGHT_KNEE_CALF,false",
     "shin-raise/level,SHIN,true"
   })
-  void functionsOfKnownExercises(String candidate, Function f, boolean trains) {
-    assertThat(Facts.OFFERS.get(candidate).functions().contains(f))
-        .as("%s: %s", candidate, f.label())
+  void functionsOfKnownExercises(String candidate, Function function, boolean trains) {
+    assertThat(Facts.OFFERS.get(candidate).functions().contains(function))
+        .as("%s: %s", candidate, function.label())
         .isEqualTo(trains);
   }
 
@@ -253,13 +253,15 @@ class CoverageTest {
   /** Full where what is asked is there; where nothing is asked, beside what would be much. */
   @Test
   void theChartIsFullWhereWhatIsAskedIsThere() {
-    Coverage c =
+    Coverage coverage =
         new Coverage(
             Map.of("VL", 9.0, "BFL", 1.5, "SOL", 3.0), Map.of(), 0, 0, List.of(), List.of());
-    assertThat(c.filled("VL", Map.of("VL", 6.0, "BFL", 5.0))).isEqualTo(1);
-    assertThat(c.filled("BFL", Map.of("VL", 6.0, "BFL", 5.0))).isCloseTo(0.3, within(1e-12));
-    assertThat(c.filled("SOL", Map.of())).as("6 sets would be much").isEqualTo(0.5);
-    assertThat(c.filled("SOL", Map.of("VL", 12.0))).as("beside the most asked").isEqualTo(0.25);
-    assertThat(c.filled("TA", Map.of())).isZero();
+    assertThat(coverage.filled("VL", Map.of("VL", 6.0, "BFL", 5.0))).isEqualTo(1);
+    assertThat(coverage.filled("BFL", Map.of("VL", 6.0, "BFL", 5.0))).isCloseTo(0.3, within(1e-12));
+    assertThat(coverage.filled("SOL", Map.of())).as("6 sets would be much").isEqualTo(0.5);
+    assertThat(coverage.filled("SOL", Map.of("VL", 12.0)))
+        .as("beside the most asked")
+        .isEqualTo(0.25);
+    assertThat(coverage.filled("TA", Map.of())).isZero();
   }
 }

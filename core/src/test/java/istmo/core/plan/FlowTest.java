@@ -26,17 +26,27 @@ class FlowTest {
       new Prescription(2, 8, 12, 2, new Tempo(2, 0, 1, 0), 90, Scheme.STRAIGHT);
   private static final GymEquipment GYM = Plans.EVERYTHING;
 
-  private static Flow.Exercise exercise(String id, Prescription p, boolean oneLeg, String station) {
-    Offer o =
+  private static Flow.Exercise exercise(
+      String id, Prescription prescription, boolean oneLeg, String station) {
+    Offer offer =
         Plans.offer(
-            id, Map.of("VL", 1.0), Role.SINGLE, Set.of(station), 1, p, 0.5, 0, oneLeg, Set.of());
+            id,
+            Map.of("VL", 1.0),
+            Role.SINGLE,
+            Set.of(station),
+            1,
+            prescription,
+            0.5,
+            0,
+            oneLeg,
+            Set.of());
     return new Flow.Exercise(
         id,
-        o,
-        p,
+        offer,
+        prescription,
         WorkingLoad.of(
-            o,
-            p,
+            offer,
+            prescription,
             GYM,
             Optional.of(
                 new WorkingLoad.Recorded(
@@ -45,40 +55,40 @@ class FlowTest {
             1));
   }
 
-  private static List<String> words(Flow f) {
-    return f.steps().stream()
+  private static List<String> words(Flow flow) {
+    return flow.steps().stream()
         .map(
-            s ->
-                s.exerciseId()
+            step ->
+                step.exerciseId()
                     + " "
-                    + s.kind()
+                    + step.kind()
                     + " "
-                    + s.number()
-                    + (s.side() == Side.NONE ? "" : " " + s.side()))
+                    + step.number()
+                    + (step.side() == Side.NONE ? "" : " " + step.side()))
         .toList();
   }
 
   @Test
   void lighterSetsThenSetsWithTheirRest() {
-    Flow f = Flow.of(List.of(List.of(exercise("a", TWO, false, "leg-extension"))), Side.NONE);
-    assertThat(words(f)).containsExactly("a WARM_UP 1", "a WORK 1", "a WORK 2");
-    assertThat(f.steps()).extracting(Step::ownRestS).containsExactly(0.0, 0.0, 90.0);
-    assertThat(f.steps().get(0).note()).contains("check depth");
-    assertThat(f.steps().get(0).load().orElseThrow().kg())
-        .isLessThan(f.steps().get(1).load().orElseThrow().kg());
+    Flow flow = Flow.of(List.of(List.of(exercise("a", TWO, false, "leg-extension"))), Side.NONE);
+    assertThat(words(flow)).containsExactly("a WARM_UP 1", "a WORK 1", "a WORK 2");
+    assertThat(flow.steps()).extracting(Step::ownRestS).containsExactly(0.0, 0.0, 90.0);
+    assertThat(flow.steps().get(0).note()).contains("check depth");
+    assertThat(flow.steps().get(0).load().orElseThrow().kg())
+        .isLessThan(flow.steps().get(1).load().orElseThrow().kg());
   }
 
   /** Two in turn, three sets of one and two of the other. */
   @Test
   void supersetsTakeTurnsAndTheLongerGoesOnAlone() {
-    Flow f =
+    Flow flow =
         Flow.of(
             List.of(
                 List.of(
                     exercise("a", TWO.withSets(3), false, "leg-extension"),
                     exercise("b", TWO, false, "seated-curl"))),
             Side.NONE);
-    assertThat(words(f))
+    assertThat(words(flow))
         .containsExactly(
             "a WARM_UP 1",
             "b WARM_UP 1",
@@ -87,37 +97,37 @@ class FlowTest {
             "a WORK 2",
             "b WORK 2",
             "a WORK 3");
-    Step b1 = f.steps().get(3);
+    Step b1 = flow.steps().get(3);
     assertThat(b1.waitS()).as("another station").isEqualTo(Timing.TURN_AWAY_S);
-    assertThat(f.steps().get(4).ownRestS())
+    assertThat(flow.steps().get(4).ownRestS())
         .as("its own rest goes on while the other works")
         .isEqualTo(90);
-    assertThat(f.steps().get(4).waitS()).isEqualTo(Timing.LEAST_WAIT_S);
+    assertThat(flow.steps().get(4).waitS()).isEqualTo(Timing.LEAST_WAIT_S);
   }
 
   @Test
   void theWeakerSideGoesFirstAndItsCountIsTheOthersLimit() {
-    Flow f = Flow.of(List.of(List.of(exercise("a", TWO, true, "leg-extension"))), Side.RIGHT);
-    assertThat(words(f))
+    Flow flow = Flow.of(List.of(List.of(exercise("a", TWO, true, "leg-extension"))), Side.RIGHT);
+    assertThat(words(flow))
         .containsExactly(
             "a WARM_UP 1", "a WORK 1 RIGHT", "a WORK 1 LEFT", "a WORK 2 RIGHT", "a WORK 2 LEFT");
-    assertThat(f.steps())
+    assertThat(flow.steps())
         .extracting(Step::asBefore)
         .containsExactly(false, false, true, false, true);
-    assertThat(f.steps().get(1).note()).isEqualTo("weaker side first");
-    assertThat(f.steps().get(2).waitS()).isEqualTo(Prescription.CHANGE_SIDE_S);
-    assertThat(f.steps().get(3).ownRestS()).isEqualTo(90);
+    assertThat(flow.steps().get(1).note()).isEqualTo("weaker side first");
+    assertThat(flow.steps().get(2).waitS()).isEqualTo(Prescription.CHANGE_SIDE_S);
+    assertThat(flow.steps().get(3).ownRestS()).isEqualTo(90);
   }
 
   @Test
   void dropsFollowTheLastSetOfEachSideAtOnceAndLighter() {
-    Flow f =
+    Flow flow =
         Flow.of(
             List.of(
                 List.of(
                     exercise("a", Prescriber.inScheme(Scheme.DROP, TWO), true, "leg-extension"))),
             Side.LEFT);
-    assertThat(words(f))
+    assertThat(words(flow))
         .containsExactly(
             "a WARM_UP 1",
             "a WORK 1 LEFT",
@@ -128,15 +138,15 @@ class FlowTest {
             "a WORK 2 RIGHT",
             "a DROP 1 RIGHT",
             "a DROP 2 RIGHT");
-    assertThat(f.steps().get(4).waitS()).isEqualTo(Scheme.DROP_CHANGE_S);
-    assertThat(f.steps().get(5).load().orElseThrow().kg())
-        .isLessThan(f.steps().get(4).load().orElseThrow().kg());
+    assertThat(flow.steps().get(4).waitS()).isEqualTo(Scheme.DROP_CHANGE_S);
+    assertThat(flow.steps().get(5).load().orElseThrow().kg())
+        .isLessThan(flow.steps().get(4).load().orElseThrow().kg());
   }
 
   /** Drops after every set, and a rest between the legs, come where a coach puts them. */
   @Test
   void dropsAndRestsBetweenLegsComeWhereTheyAreSaid() {
-    Prescription p =
+    Prescription prescription =
         new Prescription(
             2,
             8,
@@ -147,8 +157,9 @@ class FlowTest {
             45,
             Scheme.DROP,
             Optional.of(new Drops(1, 0.3, true, "")));
-    Flow f = Flow.of(List.of(List.of(exercise("a", p, true, "leg-extension"))), Side.LEFT);
-    assertThat(words(f))
+    Flow flow =
+        Flow.of(List.of(List.of(exercise("a", prescription, true, "leg-extension"))), Side.LEFT);
+    assertThat(words(flow))
         .containsExactly(
             "a WARM_UP 1",
             "a WORK 1 LEFT",
@@ -159,19 +170,21 @@ class FlowTest {
             "a DROP 1 LEFT",
             "a WORK 2 RIGHT",
             "a DROP 1 RIGHT");
-    assertThat(f.steps().get(3).waitS()).isEqualTo(45);
+    assertThat(flow.steps().get(3).waitS()).isEqualTo(45);
     assertThat(
-            p.workS(0, true)
-                - new Prescription(2, 8, 12, 2, TWO.tempo(), 90, 10, Scheme.DROP, p.drops())
+            prescription.workS(0, true)
+                - new Prescription(
+                        2, 8, 12, 2, TWO.tempo(), 90, 10, Scheme.DROP, prescription.drops())
                     .workS(0, true))
         .isEqualTo(35);
   }
 
   @Test
   void toesTakeTurnsFromSetToSet() {
-    Prescription p = Prescriber.inScheme(Scheme.TOES_IN_TURN, TWO.withSets(4));
-    Flow f = Flow.of(List.of(List.of(exercise("a", p, false, "leg-extension"))), Side.NONE);
-    assertThat(f.steps().stream().filter(s -> s.kind() == Kind.WORK))
+    Prescription prescription = Prescriber.inScheme(Scheme.TOES_IN_TURN, TWO.withSets(4));
+    Flow flow =
+        Flow.of(List.of(List.of(exercise("a", prescription, false, "leg-extension"))), Side.NONE);
+    assertThat(flow.steps().stream().filter(step -> step.kind() == Kind.WORK))
         .extracting(Step::note)
         .containsExactly("toes straight", "toes out", "toes in", "toes straight");
   }
@@ -180,11 +193,12 @@ class FlowTest {
   @ParameterizedTest
   @EnumSource(Scheme.class)
   void everySetOfEverySchemeIsThere(Scheme scheme) {
-    Prescription p = Prescriber.inScheme(scheme, TWO.withSets(4));
-    Flow f = Flow.of(List.of(List.of(exercise("a", p, false, "leg-extension"))), Side.NONE);
-    assertThat(f.steps().stream().filter(s -> s.kind() == Kind.WORK)).hasSize(4);
-    assertThat(f.steps().stream().filter(s -> s.kind() == Kind.DROP))
-        .hasSize(p.drops().map(Drops::number).orElse(0));
+    Prescription prescription = Prescriber.inScheme(scheme, TWO.withSets(4));
+    Flow flow =
+        Flow.of(List.of(List.of(exercise("a", prescription, false, "leg-extension"))), Side.NONE);
+    assertThat(flow.steps().stream().filter(step -> step.kind() == Kind.WORK)).hasSize(4);
+    assertThat(flow.steps().stream().filter(step -> step.kind() == Kind.DROP))
+        .hasSize(prescription.drops().map(Drops::number).orElse(0));
   }
 
   /**
@@ -215,14 +229,16 @@ class FlowTest {
             .steps();
     List<Step> mixed =
         Stream.concat(
-                steps.stream().filter(s -> !s.exerciseId().equals("a")),
-                swapped.stream().filter(s -> s.exerciseId().equals("x")))
+                steps.stream().filter(step -> !step.exerciseId().equals("a")),
+                swapped.stream().filter(step -> step.exerciseId().equals("x")))
             .sorted(java.util.Comparator.comparing(Step::key))
             .toList();
     assertThat(mixed)
         .extracting(Step::exerciseId)
         .isEqualTo(
-            steps.stream().map(s -> s.exerciseId().equals("a") ? "x" : s.exerciseId()).toList());
+            steps.stream()
+                .map(step -> step.exerciseId().equals("a") ? "x" : step.exerciseId())
+                .toList());
   }
 
   /**
@@ -231,9 +247,9 @@ class FlowTest {
    */
   @Test
   void aCautionGoesBeforeTheRecord() {
-    Offer o = Plans.offer("a", Map.of("VL", 1.0), Role.SINGLE, Set.of("leg-extension"), 1, TWO);
+    Offer offer = Plans.offer("a", Map.of("VL", 1.0), Role.SINGLE, Set.of("leg-extension"), 1, TWO);
     Offer first =
-        o.in(
+        offer.in(
             Map.of("hipAngle", 80.0),
             Optional.of(
                 new istmo.core.training.LoadEstimate(20, 25, "8-12", "50 % of it to begin with")));
@@ -258,10 +274,10 @@ class FlowTest {
                 .kg())
         .isEqualTo(65);
     assertThat(WorkingLoad.of(first, TWO, GYM, before, up, 1, true).sets())
-        .allSatisfy(l -> assertThat(l.load().orElseThrow().kg()).isLessThanOrEqualTo(25));
+        .allSatisfy(line -> assertThat(line.load().orElseThrow().kg()).isLessThanOrEqualTo(25));
     assertThat(WorkingLoad.of(first, TWO, GYM, before, 1, true).sets())
         .as("in a planned week too")
-        .allSatisfy(l -> assertThat(l.load().orElseThrow().kg()).isLessThanOrEqualTo(25));
+        .allSatisfy(line -> assertThat(line.load().orElseThrow().kg()).isLessThanOrEqualTo(25));
     assertThat(
             WorkingLoad.of(first, TWO, GYM, before, 1, false)
                 .sets()

@@ -23,7 +23,8 @@ class LoadsToChooseTest {
             List.of(),
             List.of(new WorkingLoad.SetLine(0, 8, 12, Optional.of(hundred), List.of(), "")));
     List<Loading> loads = LoadsToChoose.of(asked, NEEDS, Plans.EVERYTHING);
-    assertThat(loads).isSortedAccordingTo((a, b) -> Double.compare(a.kg(), b.kg()));
+    assertThat(loads)
+        .isSortedAccordingTo((first, second) -> Double.compare(first.kg(), second.kg()));
     assertThat(loads.get(0).kg()).isGreaterThanOrEqualTo(25);
     assertThat(loads.get(loads.size() - 1).kg())
         .as("to the window's end, and at most a pair of the heaviest plates over it")

@@ -70,8 +70,8 @@ final class Plans {
       boolean oneLeg,
       Set<Function> functions) {
     Map<String, Double> all = new LinkedHashMap<>();
-    for (Region r : Regions.standard().all()) {
-      all.put(r.id(), shares.getOrDefault(r.id(), 0.0));
+    for (Region region : Regions.standard().all()) {
+      all.put(region.id(), shares.getOrDefault(region.id(), 0.0));
     }
     String exercise = id.contains("/") ? id.substring(0, id.indexOf('/')) : id;
     return new Offer(
@@ -107,13 +107,13 @@ final class Plans {
     return new Day(1, minutes, false, List.of(bouts));
   }
 
-  static Item item(String id, Prescription p) {
-    return new Item("item-" + id, id, p, false);
+  static Item item(String id, Prescription prescription) {
+    return new Item("item-" + id, id, prescription, false);
   }
 
   static Targets targets(Map<String, Double> least) {
     Map<String, Integer> weight = new LinkedHashMap<>();
-    least.keySet().forEach(r -> weight.put(r, 2));
+    least.keySet().forEach(region -> weight.put(region, 2));
     return new Targets(least, weight, Set.of(), Map.of(), 20, 8, false);
   }
 

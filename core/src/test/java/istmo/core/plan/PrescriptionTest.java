@@ -68,13 +68,14 @@ class PrescriptionTest {
     Offers later = offers(TrainingAge.MONTHS);
     assertThat(beginner.get("leg-press/high").usual())
         .satisfies(
-            p -> assertThat(p.sets()).isEqualTo(3), p -> assertThat(p.reserve()).isEqualTo(3));
+            prescription -> assertThat(prescription.sets()).isEqualTo(3),
+            prescription -> assertThat(prescription.reserve()).isEqualTo(3));
     assertThat(later.get("leg-press/high").usual().sets()).isEqualTo(4);
     assertThat(later.get("seated-calf-raise/usual").usual())
         .satisfies(
-            p -> assertThat(p.repetitionsLow()).isEqualTo(15),
-            p -> assertThat(p.repetitionsHigh()).isEqualTo(25),
-            p -> assertThat(p.tempo().lowS()).isBetween(2.0, 3.0));
+            prescription -> assertThat(prescription.repetitionsLow()).isEqualTo(15),
+            prescription -> assertThat(prescription.repetitionsHigh()).isEqualTo(25),
+            prescription -> assertThat(prescription.tempo().lowS()).isBetween(2.0, 3.0));
     assertThat(later.get("hip-thrust/usual").usual().tempo().topS()).isBetween(1.0, 2.0);
     assertThat(later.get("split-squat/lean").usual().sets()).isEqualTo(2);
     assertThat(Prescriber.mostSets(Optional.of(TrainingAge.YEARS), false)).isEqualTo(6);
@@ -85,12 +86,12 @@ class PrescriptionTest {
   void everySchemeCanBePrescribedForEveryExercise(Scheme scheme) {
     assertThat(offers(TrainingAge.YEARS).all())
         .allSatisfy(
-            o -> {
-              Prescription p = Prescriber.inScheme(scheme, o.usual());
-              assertThat(p.scheme()).isEqualTo(scheme);
-              assertThat(p.workS(0, o.oneLeg())).isPositive();
-              assertThat(WorkingLoad.of(o, p, GYM, Optional.empty(), 1).sets())
-                  .hasSize(p.sets() + p.drops().map(Drops::number).orElse(0));
+            offer -> {
+              Prescription prescription = Prescriber.inScheme(scheme, offer.usual());
+              assertThat(prescription.scheme()).isEqualTo(scheme);
+              assertThat(prescription.workS(0, offer.oneLeg())).isPositive();
+              assertThat(WorkingLoad.of(offer, prescription, GYM, Optional.empty(), 1).sets())
+                  .hasSize(prescription.sets() + prescription.drops().map(Drops::number).orElse(0));
             });
   }
 
@@ -110,24 +111,26 @@ class PrescriptionTest {
                     new PerformedSet(60, 7, 2)),
                 LocalDate.of(2026, 11, 19))
             .orElseThrow();
-    WorkingLoad w =
+    WorkingLoad load =
         WorkingLoad.of(
             squat,
             new Prescription(3, 12, 12, 2, Tempo.USUAL, 120, Scheme.STRAIGHT),
             GYM,
             Optional.of(last),
             1);
-    assertThat(w.lowKg()).isCloseTo(52.8, offset(0.05));
-    assertThat(w.basis()).isEqualTo("from 60 kg for 8, 2 in reserve, on 19 Nov 2026");
-    assertThat(w.sets()).allSatisfy(s -> assertThat(s.load().orElseThrow().kg()).isEqualTo(52.5));
-    assertThat(w.sets().get(0).putOn()).containsExactly(15.0, 1.25);
-    assertThat(w.sets().get(1).putOn()).as("nothing changes").isEmpty();
-    assertThat(w.warmUps())
+    assertThat(load.lowKg()).isCloseTo(52.8, offset(0.05));
+    assertThat(load.basis()).isEqualTo("from 60 kg for 8, 2 in reserve, on 19 Nov 2026");
+    assertThat(load.sets())
+        .allSatisfy(line -> assertThat(line.load().orElseThrow().kg()).isEqualTo(52.5));
+    assertThat(load.sets().get(0).putOn()).containsExactly(15.0, 1.25);
+    assertThat(load.sets().get(1).putOn()).as("nothing changes").isEmpty();
+    assertThat(load.warmUps())
         .hasSizeBetween(1, 3)
-        .isSortedAccordingTo((a, b) -> Double.compare(a.load().kg(), b.load().kg()));
-    assertThat(w.warmUps())
+        .isSortedAccordingTo(
+            (first, second) -> Double.compare(first.load().kg(), second.load().kg()));
+    assertThat(load.warmUps())
         .extracting(WorkingLoad.WarmUp::repetitions)
-        .isSortedAccordingTo((a, b) -> b - a);
+        .isSortedAccordingTo((first, second) -> second - first);
   }
 
   @Test
@@ -141,7 +144,7 @@ class PrescriptionTest {
         WorkingLoad.of(squat, Prescriber.inScheme(Scheme.ASCENDING, usual), GYM, last, 1)
             .sets()
             .stream()
-            .map(s -> s.load().orElseThrow().kg())
+            .map(line -> line.load().orElseThrow().kg())
             .toList();
     assertThat(up).isSorted().doesNotHaveDuplicates();
     List<WorkingLoad.SetLine> drops =
@@ -160,7 +163,7 @@ class PrescriptionTest {
     Optional<WorkingLoad.Recorded> last =
         Optional.of(
             new WorkingLoad.Recorded(new PerformedSet(100, 10, 0), LocalDate.of(2026, 11, 19)));
-    Prescription p =
+    Prescription prescription =
         new Prescription(
             2,
             10,
@@ -171,19 +174,21 @@ class PrescriptionTest {
             10,
             Scheme.DROP,
             Optional.of(new Drops(3, 0.1, true, "")));
-    List<WorkingLoad.SetLine> lines = WorkingLoad.of(squat, p, GYM, last, 1).sets();
+    List<WorkingLoad.SetLine> lines = WorkingLoad.of(squat, prescription, GYM, last, 1).sets();
     assertThat(lines).extracting(WorkingLoad.SetLine::drop).containsExactly(0, 1, 2, 3, 0, 1, 2, 3);
     assertThat(lines.subList(0, 4))
-        .extracting(s -> s.load().orElseThrow().kg())
+        .extracting(line -> line.load().orElseThrow().kg())
         .containsExactly(100.0, 90.0, 80.0, 72.5);
-    assertThat(p.hardSets()).as("two sets and six drops of 0.4").isCloseTo(4.4, offset(1e-9));
-    assertThat(p.stringing()).isEqualTo("after every set 3 times 10 % less, at once");
+    assertThat(prescription.hardSets())
+        .as("two sets and six drops of 0.4")
+        .isCloseTo(4.4, offset(1e-9));
+    assertThat(prescription.stringing()).isEqualTo("after every set 3 times 10 % less, at once");
   }
 
   @Test
   void anEasierSetUpKeepsTheLoad() {
     Offer squat = offers(TrainingAge.MONTHS).get("back-squat/high-bar");
-    Prescription p =
+    Prescription prescription =
         new Prescription(
             2,
             8,
@@ -197,7 +202,7 @@ class PrescriptionTest {
     List<WorkingLoad.SetLine> lines =
         WorkingLoad.of(
                 squat,
-                p,
+                prescription,
                 GYM,
                 Optional.of(
                     new WorkingLoad.Recorded(
@@ -215,13 +220,13 @@ class PrescriptionTest {
   @Test
   void fallingRepetitionsKeepTheFirstSetsLoad() {
     Offer squat = offers(TrainingAge.MONTHS).get("back-squat/high-bar");
-    Prescription p =
+    Prescription prescription =
         Prescriber.inScheme(
             Scheme.FALLING, new Prescription(3, 8, 12, 1, Tempo.USUAL, 120, Scheme.STRAIGHT));
     List<WorkingLoad.SetLine> lines =
         WorkingLoad.of(
                 squat,
-                p,
+                prescription,
                 GYM,
                 Optional.of(
                     new WorkingLoad.Recorded(
@@ -229,7 +234,7 @@ class PrescriptionTest {
                 1)
             .sets();
     assertThat(lines).extracting(WorkingLoad.SetLine::repetitionsHigh).containsExactly(12, 10, 8);
-    assertThat(lines).extracting(s -> s.load().orElseThrow().kg()).containsOnly(72.5);
+    assertThat(lines).extracting(line -> line.load().orElseThrow().kg()).containsOnly(72.5);
   }
 
   @Test
@@ -268,30 +273,31 @@ class PrescriptionTest {
     "abduction-machine/upright,GMEDP"
   })
   void dropsCountAsTheSimulatedSetHasThem(String id, String region) {
-    Candidate c = Catalogue.standard().candidate(id);
-    Exercise x = Catalogue.standard().exerciseOf(c);
+    Candidate candidate = Catalogue.standard().candidate(id);
+    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
     Analyser analyser = new Analyser(Bodies.LIFTER);
-    Analysis a = (Analysis) analyser.analyse(x.family(), c.usual(), LoadRule.USUAL);
+    Analysis analysis =
+        (Analysis) analyser.analyse(exercise.family(), candidate.usual(), LoadRule.USUAL);
     List<SimulatedSet> sets =
         analyser.dropSet(
-            x.family(),
-            c.usual(),
-            List.of(a.workingKg(), 0.8 * a.workingKg(), 0.64 * a.workingKg()),
+            exercise.family(),
+            candidate.usual(),
+            List.of(analysis.workingKg(), 0.8 * analysis.workingKg(), 0.64 * analysis.workingKg()),
             Tempo.USUAL);
     List<Double> stimulus =
         sets.stream()
             .map(
-                s ->
+                set ->
                     Stimulus.byRegion(
                             new Analysis(
-                                a.limitKg(),
-                                a.workingKg(),
-                                a.stickingPhase(),
-                                a.limiters(),
-                                s,
-                                a.points(),
-                                a.cautions(),
-                                a.notes()),
+                                analysis.limitKg(),
+                                analysis.workingKg(),
+                                analysis.stickingPhase(),
+                                analysis.limiters(),
+                                set,
+                                analysis.points(),
+                                analysis.cautions(),
+                                analysis.notes()),
                             School.STRETCH)
                         .get(region))
             .toList();
@@ -307,16 +313,16 @@ class PrescriptionTest {
 
   @Test
   void withoutAnyLiftNothingIsInvented() {
-    WorkingLoad w =
+    WorkingLoad load =
         WorkingLoad.of(
             offers(TrainingAge.WEEKS).get("leg-press/high"),
             Plans.THREE_OF_TEN,
             GYM,
             Optional.empty(),
             1);
-    assertThat(w.basis()).contains("no lift of this client tells");
-    assertThat(w.sets()).allSatisfy(s -> assertThat(s.load()).isEmpty());
-    assertThat(w.warmUps()).isEmpty();
+    assertThat(load.basis()).contains("no lift of this client tells");
+    assertThat(load.sets()).allSatisfy(line -> assertThat(line.load()).isEmpty());
+    assertThat(load.warmUps()).isEmpty();
   }
 
   @Test
@@ -325,7 +331,8 @@ class PrescriptionTest {
     assertThat(ten.forRepetitions(12, "8-12", 0, 2.5))
         .as("the same repetitions, two in reserve")
         .satisfies(
-            l -> assertThat(l.lowKg()).isEqualTo(40), l -> assertThat(l.highKg()).isEqualTo(60));
+            estimate -> assertThat(estimate.lowKg()).isEqualTo(40),
+            estimate -> assertThat(estimate.highKg()).isEqualTo(60));
     assertThat(ten.forRepetitions(22, "20", 0, 2.5).highKg()).isLessThan(50);
     assertThat(ten.forRepetitions(5, "3", 0, 2.5).lowKg()).isGreaterThan(42.5);
   }
@@ -345,7 +352,7 @@ class PrescriptionTest {
             "leg-press/high",
             "split-squat/lean");
     assertThat(arrangement.of(mixed))
-        .extracting(b -> b.items().get(0).candidateId())
+        .extracting(bout -> bout.items().get(0).candidateId())
         .containsExactly(
             "leg-press/high",
             "kneeling-curl/usual",
@@ -391,7 +398,7 @@ class PrescriptionTest {
     assertThat(
             Swap.of(
                 offers.get("seated-leg-curl/usual"), offers, LEGS, taken, Set.of(), List.of(), 5))
-        .noneMatch(s -> s.offer().needs().stream().anyMatch(taken::contains));
+        .noneMatch(swap -> swap.offer().needs().stream().anyMatch(taken::contains));
     assertThat(
             Swap.of(
                 offers.get("leg-press/high"),
@@ -402,7 +409,7 @@ class PrescriptionTest {
                 List.of(),
                 8))
         .isNotEmpty()
-        .noneMatch(s -> s.offer().troubles().contains(PainFlag.KNEE));
+        .noneMatch(swap -> swap.offer().troubles().contains(PainFlag.KNEE));
     assertThat(
             Swap.of(
                 offers.get("seated-leg-curl/usual"),
@@ -412,7 +419,7 @@ class PrescriptionTest {
                 Set.of(),
                 List.of(first),
                 5))
-        .noneMatch(s -> s.offer().candidateId().equals(first));
+        .noneMatch(swap -> swap.offer().candidateId().equals(first));
     assertThatThrownBy(
             () -> Swap.of(offers.get(first), offers, LEGS, Set.of("sofa"), Set.of(), List.of(), 1))
         .isInstanceOf(InvalidInput.class);
@@ -440,24 +447,24 @@ class PrescriptionTest {
     assertThat(
             Remarks.of(
                 offers.get("kneeling-curl/usual"), Plans.THREE_OF_TEN, LEGS, Profile.unknown()))
-        .anyMatch(r -> r.startsWith("A ladder"));
+        .anyMatch(region -> region.startsWith("A ladder"));
   }
 
   @ParameterizedTest
   @ValueSource(ints = {4, 5, 6, 7, 8})
   void aBlockRisesThenEasesAndTests(int weeks) {
     for (TrainingAge age : TrainingAge.values()) {
-      Block b = Block.of(weeks, Optional.of(age));
-      assertThat(b.weeks()).hasSize(weeks);
-      assertThat(b.weeks().get(weeks - 1).kind()).isEqualTo(Block.Kind.RETEST);
+      Block block = Block.of(weeks, Optional.of(age));
+      assertThat(block.weeks()).hasSize(weeks);
+      assertThat(block.weeks().get(weeks - 1).kind()).isEqualTo(Block.Kind.RETEST);
       List<Block.Step> building =
-          b.weeks().stream().filter(s -> s.kind() == Block.Kind.BUILD).toList();
+          block.weeks().stream().filter(step -> step.kind() == Block.Kind.BUILD).toList();
       assertThat(building).extracting(Block.Step::load).isSorted().doesNotHaveDuplicates();
       assertThat(building).extracting(Block.Step::addedSets).isSorted();
       assertThat(building)
           .extracting(Block.Step::addedReserve)
-          .isSortedAccordingTo((x, y) -> Double.compare(y, x));
-      assertThat(b.weeks().stream().filter(s -> s.kind() == Block.Kind.EASIER).count())
+          .isSortedAccordingTo((first, second) -> Double.compare(second, first));
+      assertThat(block.weeks().stream().filter(step -> step.kind() == Block.Kind.EASIER).count())
           .isEqualTo(weeks >= 7 && age != TrainingAge.WEEKS ? 1 : 0);
       assertThat(building.get(building.size() - 1).load())
           .as("no more than a tenth and a half in a block")
@@ -467,7 +474,7 @@ class PrescriptionTest {
 
   @Test
   void aBlockIsAppliedToTheWeek() {
-    Prescription p = new Prescription(3, 8, 12, 2, Tempo.USUAL, 120, Scheme.DROP);
+    Prescription prescription = new Prescription(3, 8, 12, 2, Tempo.USUAL, 120, Scheme.DROP);
     Week week =
         new Week(
             List.of(
@@ -475,22 +482,24 @@ class PrescriptionTest {
                     1,
                     60,
                     false,
-                    List.of(Bout.of(Plans.item("aimed", p)), Bout.of(Plans.item("other", p))))));
+                    List.of(
+                        Bout.of(Plans.item("aimed", prescription)),
+                        Bout.of(Plans.item("other", prescription))))));
     Block block = Block.of(6, Optional.of(TrainingAge.MONTHS));
     Week fifth =
         Block.applied(week, block.weeks().get(4), "aimed"::equals, Optional.of(TrainingAge.MONTHS));
-    assertThat(fifth.items()).extracting(i -> i.prescription().sets()).containsExactly(4, 3);
+    assertThat(fifth.items()).extracting(item -> item.prescription().sets()).containsExactly(4, 3);
     assertThat(fifth.items().get(0).prescription().reserve()).isEqualTo(1);
     Week last =
         Block.applied(week, block.weeks().get(5), "aimed"::equals, Optional.of(TrainingAge.MONTHS));
     assertThat(last.items())
         .allSatisfy(
-            i ->
-                assertThat(i.prescription())
+            item ->
+                assertThat(item.prescription())
                     .satisfies(
-                        e -> assertThat(e.sets()).isEqualTo(2),
-                        e -> assertThat(e.reserve()).isEqualTo(4),
-                        e -> assertThat(e.scheme()).isEqualTo(Scheme.STRAIGHT)));
+                        easier -> assertThat(easier.sets()).isEqualTo(2),
+                        easier -> assertThat(easier.reserve()).isEqualTo(4),
+                        easier -> assertThat(easier.scheme()).isEqualTo(Scheme.STRAIGHT)));
     assertThatThrownBy(() -> Block.of(3, Optional.empty()))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("4 to 8");
@@ -514,7 +523,7 @@ class PrescriptionTest {
         Optional.of(
             new WorkingLoad.Recorded(new PerformedSet(100, 8, 2), LocalDate.of(2026, 11, 19)));
     assertThat(WorkingLoad.of(squat, Plans.THREE_OF_TEN, few, last, 1).sets())
-        .extracting(s -> s.load().map(Loading::kg).orElse(0.0))
+        .extracting(line -> line.load().map(Loading::kg).orElse(0.0))
         .containsOnly(60.0);
   }
 }

@@ -44,18 +44,18 @@ class TimingTest {
    */
   @Test
   void aSessionByHand() {
-    Timing t =
+    Timing timing =
         Timing.of(
             Plans.day(
                 60,
                 Bout.of(Plans.item("press", Plans.THREE_OF_TEN)),
                 Bout.of(Plans.item("curl", Plans.THREE_OF_TEN))),
             OFFERS);
-    assertThat(t.totalS()).isEqualTo(1320);
-    assertThat(t.secondsOf(0)).isEqualTo(720);
-    assertThat(t.secondsOf(Timing.Kind.WALK)).isEqualTo(60);
-    assertThat(t.secondsOf(Timing.Kind.WORK)).isEqualTo(360);
-    assertThat(t.secondsOf(Timing.Kind.REST)).isEqualTo(480);
+    assertThat(timing.totalS()).isEqualTo(1320);
+    assertThat(timing.secondsOf(0)).isEqualTo(720);
+    assertThat(timing.secondsOf(Timing.Kind.WALK)).isEqualTo(60);
+    assertThat(timing.secondsOf(Timing.Kind.WORK)).isEqualTo(360);
+    assertThat(timing.secondsOf(Timing.Kind.REST)).isEqualTo(480);
   }
 
   /**
@@ -66,7 +66,7 @@ class TimingTest {
    */
   @Test
   void takingTurnsByHand() {
-    Timing t =
+    Timing timing =
         Timing.of(
             Plans.day(
                 60,
@@ -75,15 +75,17 @@ class TimingTest {
                         Plans.item("press", Plans.THREE_OF_TEN),
                         Plans.item("curl", Plans.THREE_OF_TEN)))),
             OFFERS);
-    assertThat(t.totalS()).isEqualTo(990);
+    assertThat(timing.totalS()).isEqualTo(990);
     assertThat(Pairing.Saving.of(PRESS, CURL).seconds(3))
         .as("against 1320 one after the other")
         .isLessThanOrEqualTo(1320 - 990);
-    for (Planned.Item i :
+    for (Planned.Item item :
         List.of(Plans.item("press", Plans.THREE_OF_TEN), Plans.item("curl", Plans.THREE_OF_TEN))) {
       List<Timing.Segment> work =
-          t.segments().stream()
-              .filter(s -> s.kind() == Timing.Kind.WORK && s.itemId().equals(i.id()))
+          timing.segments().stream()
+              .filter(
+                  segment ->
+                      segment.kind() == Timing.Kind.WORK && segment.itemId().equals(item.id()))
               .toList();
       for (int k = 1; k < work.size(); k++) {
         assertThat(work.get(k).startS() - work.get(k - 1).startS() - work.get(k - 1).seconds())
@@ -118,22 +120,22 @@ class TimingTest {
             List.of(
                 Plans.item("press/wide", Plans.THREE_OF_TEN),
                 Plans.item("press/close", Plans.THREE_OF_TEN)));
-    Timing t = Timing.of(Plans.day(60, inTurn), offers);
-    assertThat(t.secondsOf(Timing.Kind.SET_UP)).isEqualTo(180);
-    assertThat(t.secondsOf(Timing.Kind.WARM_UP)).isEqualTo(120);
-    assertThat(t.secondsOf(Timing.Kind.WALK)).isZero();
+    Timing timing = Timing.of(Plans.day(60, inTurn), offers);
+    assertThat(timing.secondsOf(Timing.Kind.SET_UP)).isEqualTo(180);
+    assertThat(timing.secondsOf(Timing.Kind.WARM_UP)).isEqualTo(120);
+    assertThat(timing.secondsOf(Timing.Kind.WALK)).isZero();
   }
 
   @Test
   void whatIsTiedToNoPlaceIsNotWalkedTo() {
-    Timing t =
+    Timing timing =
         Timing.of(
             Plans.day(
                 60,
                 Bout.of(Plans.item("press", Plans.THREE_OF_TEN)),
                 Bout.of(Plans.item("floor", Plans.THREE_OF_TEN))),
             OFFERS);
-    assertThat(t.secondsOf(Timing.Kind.WALK)).isZero();
+    assertThat(timing.secondsOf(Timing.Kind.WALK)).isZero();
   }
 
   /** What the solver counts is never less than what the clock says. */
@@ -169,8 +171,8 @@ class TimingTest {
         .isLessThan(clock + 120);
   }
 
-  private static Planned.Item item(Offer o, int sets) {
-    return Plans.item(o.candidateId(), Plans.THREE_OF_TEN.withSets(sets));
+  private static Planned.Item item(Offer offer, int sets) {
+    return Plans.item(offer.candidateId(), Plans.THREE_OF_TEN.withSets(sets));
   }
 
   /** Ten repetitions of 6 s; what a scheme adds in time and in what the sets count as. */
@@ -190,20 +192,20 @@ class TimingTest {
     "TOES_IN_TURN,60,60,3"
   })
   void schemesHaveTheirArithmetic(Scheme scheme, double firstSetS, double lastSetS, double counts) {
-    Prescription p = new Prescription(3, 10, 10, 2, new Tempo(2, 2, 2, 0), 120, scheme);
-    assertThat(p.workS(0, false)).isCloseTo(firstSetS, offset(1e-9));
-    assertThat(p.workS(2, false)).isCloseTo(lastSetS, offset(1e-9));
-    assertThat(p.hardSets()).isCloseTo(counts, offset(1e-9));
+    Prescription prescription = new Prescription(3, 10, 10, 2, new Tempo(2, 2, 2, 0), 120, scheme);
+    assertThat(prescription.workS(0, false)).isCloseTo(firstSetS, offset(1e-9));
+    assertThat(prescription.workS(2, false)).isCloseTo(lastSetS, offset(1e-9));
+    assertThat(prescription.hardSets()).isCloseTo(counts, offset(1e-9));
   }
 
   @Test
   void ascendingSetsLoseTwoRepetitionsEach() {
-    Prescription p =
+    Prescription prescription =
         Prescriber.inScheme(
             Scheme.ASCENDING,
             new Prescription(4, 8, 12, 2, new Tempo(2, 0, 1, 0), 120, Scheme.STRAIGHT));
-    assertThat(p.repetitions()).containsExactly(12.0, 10.0, 8.0, 6.0);
-    assertThat(p.repetitionsLow()).isEqualTo(6);
+    assertThat(prescription.repetitions()).containsExactly(12.0, 10.0, 8.0, 6.0);
+    assertThat(prescription.repetitionsLow()).isEqualTo(6);
   }
 
   @ParameterizedTest

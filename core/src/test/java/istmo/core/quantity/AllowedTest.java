@@ -26,9 +26,9 @@ class AllowedTest {
                 assertThat(e.faults())
                     .singleElement()
                     .satisfies(
-                        f -> {
-                          assertThat(f.field()).isEqualTo("statureM");
-                          assertThat(f.message()).endsWith("is not within 1.3 to 2.2 m");
+                        fault -> {
+                          assertThat(fault.field()).isEqualTo("statureM");
+                          assertThat(fault.message()).endsWith("is not within 1.3 to 2.2 m");
                         }));
   }
 

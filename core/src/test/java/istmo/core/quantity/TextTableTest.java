@@ -12,14 +12,14 @@ class TextTableTest {
     assertThat(TextTable.rows("anatomy/regions.csv"))
         .hasSize(23)
         .first()
-        .satisfies(r -> assertThat(r.get("id") + " " + r.get("group")).isEqualTo("VL quads"))
+        .satisfies(row -> assertThat(row.get("id") + " " + row.get("group")).isEqualTo("VL quads"))
         .satisfies(
-            r ->
-                assertThatThrownBy(() -> r.get("nothing"))
+            row ->
+                assertThatThrownBy(() -> row.get("nothing"))
                     .hasMessageContaining("regions.csv line")
                     .hasMessageContaining("no column nothing"));
     assertThat(TextTable.entries("catalogue/leg-press.txt"))
-        .anyMatch(e -> e.getKey().equals("family") && e.getValue().equals("press"));
+        .anyMatch(entry -> entry.getKey().equals("family") && entry.getValue().equals("press"));
   }
 
   @Test

@@ -54,19 +54,19 @@ class BestSetupTest {
         Optional.empty());
   }
 
-  private static Setup usual(Candidate c) {
+  private static Setup usual(Candidate candidate) {
     return Reach.of(
             Bodies.LIFTER,
-            Catalogue.standard().exerciseOf(c).family(),
-            c.usualFor(Bodies.LIFTER, GYM),
-            c.yields())
+            Catalogue.standard().exerciseOf(candidate).family(),
+            candidate.usualFor(Bodies.LIFTER, GYM),
+            candidate.yields())
         .orElseThrow()
         .setup();
   }
 
   private static BestSetup.Best best(String candidate, String region) {
-    Candidate c = Catalogue.standard().candidate(candidate);
-    return BestSetup.find(brief(region), c, usual(c));
+    Candidate best = Catalogue.standard().candidate(candidate);
+    return BestSetup.find(brief(region), best, usual(best));
   }
 
   /**
@@ -75,23 +75,23 @@ class BestSetupTest {
    */
   @Test
   void onASmallGridTheSearchFindsWhatExhaustiveSearchFinds() {
-    Candidate c = Catalogue.standard().candidate("leg-extension/upright");
-    Exercise x = Catalogue.standard().exerciseOf(c);
-    Setup from = usual(c);
+    Candidate candidate = Catalogue.standard().candidate("leg-extension/upright");
+    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    Setup from = usual(candidate);
     Analyser analyser = new Analyser(Bodies.LIFTER);
     double most = 0;
     for (double hip = 20; hip <= 110; hip += 5) {
       for (double bent = 95; bent <= 130; bent += 5) {
         for (double straight = 3; straight <= 48; straight += 5) {
-          Setup s =
+          Setup setup =
               with(with(with(from, "hipAngle", hip), "kneeBent", bent), "kneeStraight", straight);
           if (bent - straight >= 0.9 * (105 - 8) - 1e-9
-              && Reach.obstacle(Bodies.LIFTER, x.family(), s).isEmpty()) {
+              && Reach.obstacle(Bodies.LIFTER, exercise.family(), setup).isEmpty()) {
             most =
                 Math.max(
                     most,
                     Stimulus.byRegion(
-                            (Analysis) analyser.analyse(x.family(), s, LoadRule.USUAL),
+                            (Analysis) analyser.analyse(exercise.family(), setup, LoadRule.USUAL),
                             School.STRETCH)
                         .get("RF"));
           }
@@ -103,13 +103,13 @@ class BestSetupTest {
     assertThat(found.tried()).isLessThan(200);
   }
 
-  private static Setup with(Setup s, String id, double value) {
-    SetupParameter p =
+  private static Setup with(Setup setup, String id, double value) {
+    SetupParameter parameter =
         Catalogue.standard().exercise("leg-extension").family().parameters().stream()
-            .filter(q -> q.id().equals(id))
+            .filter(setupParameter -> setupParameter.id().equals(id))
             .findFirst()
             .orElseThrow();
-    return s.with(p, value);
+    return setup.with(parameter, value);
   }
 
   /** Which way coaches move it (common practice). */
@@ -124,9 +124,9 @@ class BestSetupTest {
   void itMovesTheControlThatCoachesMove(String candidate, String region, String control, int way) {
     BestSetup.Best found = best(candidate, region);
     assertThat(found.moved())
-        .filteredOn(m -> m.parameter().id().equals(control))
+        .filteredOn(moved -> moved.parameter().id().equals(control))
         .singleElement()
-        .satisfies(m -> assertThat(Math.signum(m.to() - m.from())).isEqualTo(way));
+        .satisfies(moved -> assertThat(Math.signum(moved.to() - moved.from())).isEqualTo(way));
     assertThat(found.fitTo()).isGreaterThan(found.fitFrom());
     assertThat(found.gain()).isCloseTo(found.fitTo() / found.fitFrom() - 1, within(1e-9));
     assertThat(BestSetup.sentence(found)).contains("% for the aim");
@@ -147,9 +147,9 @@ class BestSetupTest {
     found
         .moved()
         .forEach(
-            m ->
-                assertThat(Math.abs(m.to() - m.from()) / m.parameter().step())
-                    .as(m.parameter().id())
+            moved ->
+                assertThat(Math.abs(moved.to() - moved.from()) / moved.parameter().step())
+                    .as(moved.parameter().id())
                     .satisfies(
                         steps -> assertThat(steps).isCloseTo(Math.rint(steps), within(1e-6))));
     assertThat(found.to().values().get("footShear"))
@@ -162,22 +162,24 @@ class BestSetupTest {
 
   @Test
   void everyControlHasItsStepsOrSaysWhyNot() {
-    Candidate c = Catalogue.standard().candidate("leg-press/low");
-    List<BestSetup.Step> steps = BestSetup.steps(brief("VL"), c, usual(c)).steps();
+    Candidate candidate = Catalogue.standard().candidate("leg-press/low");
+    List<BestSetup.Step> steps = BestSetup.steps(brief("VL"), candidate, usual(candidate)).steps();
     assertThat(steps)
-        .extracting(s -> s.parameter().id())
+        .extracting(step -> step.parameter().id())
         .contains("footHeight", "stance", "toeOut", "kneeDepth", "backAngle", "footShear")
         .doesNotContain("railAngle", "sledMass", "legs");
     assertThat(steps)
         .allSatisfy(
-            s ->
-                List.of(s.more(), s.less())
+            step ->
+                List.of(step.more(), step.less())
                     .forEach(
-                        m -> assertThat(m.obstacle().isEmpty()).isEqualTo(!Double.isNaN(m.fit()))));
+                        move ->
+                            assertThat(move.obstacle().isEmpty())
+                                .isEqualTo(!Double.isNaN(move.fit()))));
     Candidate squat = Catalogue.standard().candidate("back-squat/low-bar");
     BestSetup.Step depth =
         BestSetup.steps(brief("VL"), squat, usual(squat)).steps().stream()
-            .filter(s -> s.parameter().id().equals("depth"))
+            .filter(step -> step.parameter().id().equals("depth"))
             .findFirst()
             .orElseThrow();
     assertThat(depth.more().obstacle()).contains("pelvis would tuck");
@@ -187,7 +189,7 @@ class BestSetupTest {
 
   @Test
   void whatIsMeasuredHereIsNotMoved() {
-    Candidate c = Catalogue.standard().candidate("leg-extension/upright");
+    Candidate candidate = Catalogue.standard().candidate("leg-extension/upright");
     GymEquipment measured = GYM.with("leg-extension", "hipAngle", 85);
     Brief brief =
         new Brief(
@@ -198,14 +200,14 @@ class BestSetupTest {
             new Aim(Map.of("RF", 2), Set.of()),
             School.STRETCH,
             Optional.empty());
-    assertThat(BestSetup.steps(brief, c, usual(c)).steps())
-        .extracting(s -> s.parameter().id())
+    assertThat(BestSetup.steps(brief, candidate, usual(candidate)).steps())
+        .extracting(step -> step.parameter().id())
         .doesNotContain("hipAngle");
   }
 
   @Test
   void withoutAnAimOrFromWhatCannotBeTakenItSaysSo() {
-    Candidate c = Catalogue.standard().candidate("back-squat/high-bar");
+    Candidate candidate = Catalogue.standard().candidate("back-squat/high-bar");
     Brief none =
         new Brief(
             Bodies.LIFTER,
@@ -215,11 +217,12 @@ class BestSetupTest {
             new Aim(Map.of(), Set.of()),
             School.STRETCH,
             Optional.empty());
-    assertThatThrownBy(() -> BestSetup.find(none, c, usual(c)))
+    assertThatThrownBy(() -> BestSetup.find(none, candidate, usual(candidate)))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("aim");
-    SetupParameter stance = Catalogue.standard().exerciseOf(c).family().parameters().get(0);
-    assertThatThrownBy(() -> BestSetup.find(brief("VL"), c, c.usual().with(stance, 1.0)))
+    SetupParameter stance = Catalogue.standard().exerciseOf(candidate).family().parameters().get(0);
+    assertThatThrownBy(
+            () -> BestSetup.find(brief("VL"), candidate, candidate.usual().with(stance, 1.0)))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("setup");
   }

@@ -57,37 +57,38 @@ class CautionsTest {
         brief, Orders.evaluate(brief.limitedBody(), brief.equipment(), School.STRETCH));
   }
 
-  private static Cautions open(Caution c) {
-    return new Cautions(List.of(), List.of(new Cautions.Entry(c, Optional.empty())), List.of());
+  private static Cautions open(Caution caution) {
+    return new Cautions(
+        List.of(), List.of(new Cautions.Entry(caution, Optional.empty())), List.of());
   }
 
-  private static Cautions cleared(Caution c) {
+  private static Cautions cleared(Caution caution) {
     return new Cautions(
         List.of(),
-        List.of(new Cautions.Entry(c, Optional.of(new Cautions.Clearance("Dr Amsel", DAY)))),
+        List.of(new Cautions.Entry(caution, Optional.of(new Cautions.Clearance("Dr Amsel", DAY)))),
         List.of());
   }
 
-  private static double deepest(Order o, Coordinate joint) {
-    return o.entries().stream()
-        .flatMap(e -> e.evaluation().analysis().points().stream())
-        .mapToDouble(p -> Math.toDegrees(p.posture().angle(joint)))
+  private static double deepest(Order order, Coordinate joint) {
+    return order.entries().stream()
+        .flatMap(entry -> entry.evaluation().analysis().points().stream())
+        .mapToDouble(point -> Math.toDegrees(point.posture().angle(joint)))
         .max()
         .orElse(0);
   }
 
-  private static List<String> out(Order o) {
-    return o.excluded().stream()
-        .filter(x -> x.kind() == Order.Kind.CAUTION)
+  private static List<String> out(Order order) {
+    return order.excluded().stream()
+        .filter(excluded -> excluded.kind() == Order.Kind.CAUTION)
         .map(Order.Excluded::candidateId)
         .toList();
   }
 
   @Test
   void aKneeReplacementKeepsEveryKneeWithinNinetyDegreesUntilCleared() {
-    Order o = order(open(Caution.KNEE_REPLACEMENT));
-    assertThat(deepest(o, Coordinate.KNEE_FLEXION)).isLessThanOrEqualTo(90.01);
-    assertThat(o.entries()).isNotEmpty();
+    Order order = order(open(Caution.KNEE_REPLACEMENT));
+    assertThat(deepest(order, Coordinate.KNEE_FLEXION)).isLessThanOrEqualTo(90.01);
+    assertThat(order.entries()).isNotEmpty();
     assertThat(deepest(order(cleared(Caution.KNEE_REPLACEMENT)), Coordinate.KNEE_FLEXION))
         .isGreaterThan(100);
   }
@@ -100,26 +101,29 @@ class CautionsTest {
 
   @Test
   void recentSurgeryLeavesNothingUntilCleared() {
-    Order o = order(open(Caution.RECENT_SURGERY));
-    assertThat(o.entries()).isEmpty();
-    assertThat(o.firstPick()).isEmpty();
-    assertThat(o.excluded())
-        .filteredOn(x -> x.kind() != Order.Kind.NOT_COMPUTED && x.kind() != Order.Kind.BY_WORD)
-        .allSatisfy(x -> assertThat(x.reason()).contains("cleared"));
+    Order order = order(open(Caution.RECENT_SURGERY));
+    assertThat(order.entries()).isEmpty();
+    assertThat(order.firstPick()).isEmpty();
+    assertThat(order.excluded())
+        .filteredOn(
+            excluded ->
+                excluded.kind() != Order.Kind.NOT_COMPUTED && excluded.kind() != Order.Kind.BY_WORD)
+        .allSatisfy(excluded -> assertThat(excluded.reason()).contains("cleared"));
     assertThat(order(cleared(Caution.RECENT_SURGERY)).entries()).isNotEmpty();
   }
 
   @Test
   void aBackConditionLeavesOutWhatTakesMoreThanHalfOfTheBack() {
-    Order o = order(open(Caution.BACK_CONDITION));
-    assertThat(out(o))
+    Order order = order(open(Caution.BACK_CONDITION));
+    assertThat(out(order))
         .contains("romanian-deadlift/usual", "deadlift/conventional")
         .doesNotContain("leg-press/low", "seated-leg-curl/usual");
-    assertThat(o.entries())
+    assertThat(order.entries())
         .allSatisfy(
-            e ->
-                assertThat(e.evaluation().analysis().points())
-                    .allSatisfy(p -> assertThat(p.backActivation()).isLessThanOrEqualTo(0.5)));
+            entry ->
+                assertThat(entry.evaluation().analysis().points())
+                    .allSatisfy(
+                        point -> assertThat(point.backActivation()).isLessThanOrEqualTo(0.5)));
   }
 
   @Test
@@ -139,9 +143,9 @@ class CautionsTest {
   @EnumSource(
       value = Caution.class,
       names = {"HIGH_BLOOD_PRESSURE", "YOUTH", "LAY_OFF"})
-  void someOnlySpeak(Caution c) {
-    assertThat(out(order(open(c)))).isEmpty();
-    assertThat(open(c).statements()).contains(c.advice());
+  void someOnlySpeak(Caution caution) {
+    assertThat(out(order(open(caution)))).isEmpty();
+    assertThat(open(caution).statements()).contains(caution.advice());
   }
 
   /** Common practice: what tears and grafts wait for, and a hernia's heavy bracing. */
@@ -161,14 +165,14 @@ class CautionsTest {
 
   @ParameterizedTest
   @EnumSource(Caution.class)
-  void everyOpenCautionThatAsksForClearanceSaysSoAndAClearedOneDoesNot(Caution c) {
+  void everyOpenCautionThatAsksForClearanceSaysSoAndAClearedOneDoesNot(Caution caution) {
     assertThat(
-            open(c).statements().stream()
-                .anyMatch(s -> s.contains("ask the clinician in charge first")))
-        .isEqualTo(c.asksClearance());
-    assertThat(cleared(c).statements())
-        .noneMatch(s -> s.contains("ask the clinician"))
-        .containsAll(c.advice().isEmpty() ? List.of() : List.of(c.advice()));
+            open(caution).statements().stream()
+                .anyMatch(text -> text.contains("ask the clinician in charge first")))
+        .isEqualTo(caution.asksClearance());
+    assertThat(cleared(caution).statements())
+        .noneMatch(text -> text.contains("ask the clinician"))
+        .containsAll(caution.advice().isEmpty() ? List.of() : List.of(caution.advice()));
   }
 
   private static Cautions sore(PainFlag joint, Approach approach, SoreMovement... movements) {
@@ -176,9 +180,9 @@ class CautionsTest {
         List.of(new Soreness(joint, Set.of(movements), approach)), List.of(), List.of());
   }
 
-  private static List<String> outByPain(Order o) {
-    return o.excluded().stream()
-        .filter(x -> x.kind() == Order.Kind.PAIN)
+  private static List<String> outByPain(Order order) {
+    return order.excluded().stream()
+        .filter(excluded -> excluded.kind() == Order.Kind.PAIN)
         .map(Order.Excluded::candidateId)
         .toList();
   }
@@ -212,12 +216,12 @@ class CautionsTest {
         .doesNotContain("track-squat/forward", "leg-press/low");
     assertThat(order(sore(PainFlag.LOWER_BACK, Approach.LEAVE_OUT, SoreMovement.LEANING)).entries())
         .allSatisfy(
-            e ->
-                assertThat(e.evaluation().analysis().points())
+            entry ->
+                assertThat(entry.evaluation().analysis().points())
                     .noneMatch(
-                        p ->
-                            p.backActivation() > 0.4
-                                && Math.toDegrees(p.posture().trunkLeanRad()) > 20));
+                        point ->
+                            point.backActivation() > 0.4
+                                && Math.toDegrees(point.posture().trunkLeanRad()) > 20));
   }
 
   @Test
@@ -252,16 +256,18 @@ class CautionsTest {
 
   @Test
   void aRedFlagStopsEverything() {
-    Order o = order(open(Caution.RED_FLAG));
-    assertThat(o.entries()).isEmpty();
-    assertThat(o.excluded())
-        .filteredOn(x -> x.kind() != Order.Kind.NOT_COMPUTED && x.kind() != Order.Kind.BY_WORD)
+    Order order = order(open(Caution.RED_FLAG));
+    assertThat(order.entries()).isEmpty();
+    assertThat(order.excluded())
+        .filteredOn(
+            excluded ->
+                excluded.kind() != Order.Kind.NOT_COMPUTED && excluded.kind() != Order.Kind.BY_WORD)
         .hasSize(Catalogue.standard().candidates().size())
-        .allSatisfy(x -> assertThat(x.reason()).contains("licensed clinician"));
+        .allSatisfy(excluded -> assertThat(excluded.reason()).contains("licensed clinician"));
     assertThat(Caution.RED_FLAGS)
         .hasSizeGreaterThanOrEqualTo(6)
-        .anyMatch(s -> s.contains("calf"))
-        .anyMatch(s -> s.contains("bladder"));
+        .anyMatch(text -> text.contains("calf"))
+        .anyMatch(text -> text.contains("bladder"));
   }
 
   @Test
@@ -275,8 +281,8 @@ class CautionsTest {
 
   @Test
   void hipsThatOpenLittleTakeNoWideStance() {
-    Order o = order(Cautions.none(), Bodies.MAN.withHipOpening(Math.toRadians(20)));
-    assertThat(deepest(o, Coordinate.HIP_ABDUCTION)).isLessThanOrEqualTo(20.01);
+    Order order = order(Cautions.none(), Bodies.MAN.withHipOpening(Math.toRadians(20)));
+    assertThat(deepest(order, Coordinate.HIP_ABDUCTION)).isLessThanOrEqualTo(20.01);
     assertThat(deepest(order(Cautions.none()), Coordinate.HIP_ABDUCTION)).isGreaterThan(20);
   }
 
@@ -294,18 +300,18 @@ class CautionsTest {
                     Optional.of(80.0),
                     Optional.empty(),
                     true)));
-    Order o = order(both);
-    assertThat(deepest(o, Coordinate.KNEE_FLEXION)).isLessThanOrEqualTo(80.01);
-    assertThat(out(o)).contains("romanian-deadlift/usual");
-    assertThat(o.excluded())
+    Order order = order(both);
+    assertThat(deepest(order, Coordinate.KNEE_FLEXION)).isLessThanOrEqualTo(80.01);
+    assertThat(out(order)).contains("romanian-deadlift/usual");
+    assertThat(order.excluded())
         .anySatisfy(
-            x ->
-                assertThat(x.reason())
+            excluded ->
+                assertThat(excluded.reason())
                     .isEqualTo(
                         "Restriction by Dr Amsel: Not beyond 80 degrees of knee bend, nothing on"
                             + " the back."));
     assertThat(both.statements())
-        .anyMatch(s -> s.startsWith("Restriction by Dr Amsel, 2026-11-01"));
+        .anyMatch(text -> text.startsWith("Restriction by Dr Amsel, 2026-11-01"));
   }
 
   @Test

@@ -62,22 +62,22 @@ class HonestOrderTest {
     return Orders.order(brief(aim).weighed(new Weights(preset, Map.of())), EVALUATIONS);
   }
 
-  private static int rank(Order o, String id) {
-    return o.all().stream().map(e -> e.ranked().id()).toList().indexOf(id) + 1;
+  private static int rank(Order order, String id) {
+    return order.all().stream().map(entry -> entry.ranked().id()).toList().indexOf(id) + 1;
   }
 
   /** Place of an exercise, by whichever of its variants stands for it. */
-  private static int place(Order o, String exercise) {
-    return o.entries().stream()
-            .map(e -> e.evaluation().candidate().exerciseId())
+  private static int place(Order order, String exercise) {
+    return order.entries().stream()
+            .map(entry -> entry.evaluation().candidate().exerciseId())
             .toList()
             .indexOf(exercise)
         + 1;
   }
 
-  private static double value(Order.Entry e, Criterion c) {
-    return e.ranked().contributions().stream()
-        .filter(x -> x.criterion().equals(c.id()))
+  private static double value(Order.Entry entry, Criterion criterion) {
+    return entry.ranked().contributions().stream()
+        .filter(contribution -> contribution.criterion().equals(criterion.id()))
         .findFirst()
         .orElseThrow()
         .value();
@@ -85,14 +85,14 @@ class HonestOrderTest {
 
   @Test
   void theSameBriefGivesTheSameOrderToTheLastDigit() {
-    Order a = Orders.order(brief(BACK_OF_THE_THIGH), EVALUATIONS);
-    Order b = Orders.order(brief(BACK_OF_THE_THIGH), EVALUATIONS);
-    assertThat(a.entries().stream().map(Order.Entry::ranked))
-        .isEqualTo(b.entries().stream().map(Order.Entry::ranked).toList());
-    assertThat(a.entries().stream().map(Order.Entry::why))
-        .isEqualTo(b.entries().stream().map(Order.Entry::why).toList());
+    Order order = Orders.order(brief(BACK_OF_THE_THIGH), EVALUATIONS);
+    Order ordered = Orders.order(brief(BACK_OF_THE_THIGH), EVALUATIONS);
+    assertThat(order.entries().stream().map(Order.Entry::ranked))
+        .isEqualTo(ordered.entries().stream().map(Order.Entry::ranked).toList());
+    assertThat(order.entries().stream().map(Order.Entry::why))
+        .isEqualTo(ordered.entries().stream().map(Order.Entry::why).toList());
     assertThat(Orders.places(brief(BACK_OF_THE_THIGH), EVALUATIONS))
-        .isEqualTo(a.entries().stream().map(e -> e.ranked().id()).toList());
+        .isEqualTo(order.entries().stream().map(entry -> entry.ranked().id()).toList());
   }
 
   /**
@@ -102,31 +102,32 @@ class HonestOrderTest {
   @ParameterizedTest
   @ValueSource(strings = {"BFL", "ST", "SM"})
   void theSeatedCurlStandsBeforeTheLyingOneAsTheStudyFound(String region) {
-    Order o = Orders.order(brief(new Aim(Map.of(region, 3), Set.of())), EVALUATIONS);
-    Order.Entry seated = entry(o, "seated-leg-curl/usual");
-    Order.Entry lying = entry(o, "lying-leg-curl/usual");
+    Order order = Orders.order(brief(new Aim(Map.of(region, 3), Set.of())), EVALUATIONS);
+    Order.Entry seated = entry(order, "seated-leg-curl/usual");
+    Order.Entry lying = entry(order, "lying-leg-curl/usual");
     assertThat(seated.stimulus().get(region)).isGreaterThan(lying.stimulus().get(region));
-    assertThat(rank(o, "seated-leg-curl/usual"))
+    assertThat(rank(order, "seated-leg-curl/usual"))
         .isPositive()
-        .isLessThan(rank(o, "lying-leg-curl/usual"));
+        .isLessThan(rank(order, "lying-leg-curl/usual"));
   }
 
   /** Each strip cites the studies that moved it, and says so where there are none. */
   @Test
   void studiesMoveFiguresAndAreCited() {
-    Order o = Orders.order(brief(new Aim(Map.of("RF", 3), Set.of())), EVALUATIONS);
+    Order order = Orders.order(brief(new Aim(Map.of("RF", 3), Set.of())), EVALUATIONS);
     Order.Entry squat =
-        o.all().stream()
-            .filter(e -> e.ranked().id().equals("back-squat/high-bar"))
+        order.all().stream()
+            .filter(entry -> entry.ranked().id().equals("back-squat/high-bar"))
             .findFirst()
             .orElseThrow();
     assertThat(squat.studies()).isNotEmpty();
-    assertThat(squat.why()).anyMatch(w -> w.startsWith("Studies ") && w.contains("20"));
+    assertThat(squat.why()).anyMatch(word -> word.startsWith("Studies ") && word.contains("20"));
     assertThat(Orders.order(brief(new Aim(Map.of("AB", 3), Set.of())), EVALUATIONS).all())
-        .anyMatch(e -> e.why().stream().anyMatch(w -> w.startsWith("No study was found")));
+        .anyMatch(
+            entry -> entry.why().stream().anyMatch(word -> word.startsWith("No study was found")));
     assertThat(squat.why())
         .as("opinion is told apart from studies")
-        .noneMatch(w -> w.startsWith("Studies ") && w.contains("Common practice"));
+        .noneMatch(word -> word.startsWith("Studies ") && word.contains("Common practice"));
   }
 
   /**
@@ -139,13 +140,15 @@ class HonestOrderTest {
     Order measured =
         Orders.order(
             brief(BACK_OF_THE_THIGH).knowing(EnumSet.allOf(MeasurementKind.class)), EVALUATIONS);
-    assertThat(measured.entries().stream().map(e -> e.ranked().id()))
-        .isEqualTo(guessed.entries().stream().map(e -> e.ranked().id()).toList());
+    assertThat(measured.entries().stream().map(entry -> entry.ranked().id()))
+        .isEqualTo(guessed.entries().stream().map(entry -> entry.ranked().id()).toList());
     assertThat(width(measured)).isLessThan(width(guessed));
   }
 
-  private static double width(Order o) {
-    return o.entries().stream().mapToDouble(e -> e.ranked().high() - e.ranked().low()).sum();
+  private static double width(Order order) {
+    return order.entries().stream()
+        .mapToDouble(entry -> entry.ranked().high() - entry.ranked().low())
+        .sum();
   }
 
   @Test
@@ -162,13 +165,13 @@ class HonestOrderTest {
     double usual =
         by(Preset.GROWTH, legs).entries().stream()
             .limit(10)
-            .mapToDouble(e -> value(e, Criterion.KNEE))
+            .mapToDouble(entry -> value(entry, Criterion.KNEE))
             .average()
             .orElseThrow();
     assertThat(
             by(Preset.SORE_KNEES, legs).entries().stream()
                 .limit(10)
-                .mapToDouble(e -> value(e, Criterion.KNEE))
+                .mapToDouble(entry -> value(entry, Criterion.KNEE))
                 .average()
                 .orElseThrow())
         .isGreaterThan(usual);
@@ -176,9 +179,9 @@ class HonestOrderTest {
 
   @Test
   void aBeginnerLearnsFromTheEasiestOnWholeRepetitions() {
-    Order o = by(Preset.BEGINNER, BACK_OF_THE_THIGH);
+    Order order = by(Preset.BEGINNER, BACK_OF_THE_THIGH);
     List<Double> ease =
-        o.learning().stream()
+        order.learning().stream()
             .map(
                 id ->
                     Catalogue.standard()
@@ -188,43 +191,50 @@ class HonestOrderTest {
     assertThat(ease)
         .hasSizeGreaterThanOrEqualTo(3)
         .isSortedAccordingTo(java.util.Comparator.reverseOrder());
-    assertThat(rank(o, "back-squat/bottom-half")).isZero();
-    assertThat(o.excluded())
+    assertThat(rank(order, "back-squat/bottom-half")).isZero();
+    assertThat(order.excluded())
         .anyMatch(
-            x -> x.candidateId().equals("back-squat/bottom-half") && x.kind() == Order.Kind.PRESET);
+            excluded ->
+                excluded.candidateId().equals("back-squat/bottom-half")
+                    && excluded.kind() == Order.Kind.PRESET);
     assertThat(by(Preset.GROWTH, BACK_OF_THE_THIGH).learning()).isEmpty();
   }
 
   @Test
   void oneStationIsOneAndTheRestIsListed() {
-    Order o =
+    Order order =
         by(Preset.ONE_STATION, new Aim(Map.of("VL", 2, "GMAXM", 2, "BFL", 2, "GASM", 1), Set.of()));
     Set<String> carried = Set.of("bench", "box", "wedge", "bands");
     Set<String> stations = new HashSet<>();
-    o.entries()
+    order
+        .entries()
         .forEach(
-            e ->
-                Catalogue.standard().exerciseOf(e.evaluation().candidate()).needs().stream()
-                    .filter(n -> !carried.contains(n))
+            entry ->
+                Catalogue.standard().exerciseOf(entry.evaluation().candidate()).needs().stream()
+                    .filter(name -> !carried.contains(name))
                     .forEach(stations::add));
     assertThat(stations).hasSizeLessThanOrEqualTo(2);
-    assertThat(o.notes()).anyMatch(n -> n.startsWith("One station: "));
-    assertThat(o.excluded())
-        .anyMatch(x -> x.kind() == Order.Kind.PRESET && x.reason().equals("Another station."));
-    assertThat(o.all().size() + o.excluded().size())
+    assertThat(order.notes()).anyMatch(name -> name.startsWith("One station: "));
+    assertThat(order.excluded())
+        .anyMatch(
+            excluded ->
+                excluded.kind() == Order.Kind.PRESET
+                    && excluded.reason().equals("Another station."));
+    assertThat(order.all().size() + order.excluded().size())
         .isEqualTo(EVALUATIONS.size() + Catalogue.standard().byWord().size());
   }
 
   @Test
   void atHomeNeedsNoMachine() {
-    Order o = by(Preset.HOME, BACK_OF_THE_THIGH);
-    assertThat(o.entries())
+    Order order = by(Preset.HOME, BACK_OF_THE_THIGH);
+    assertThat(order.entries())
         .isNotEmpty()
         .allSatisfy(
-            e ->
-                assertThat(Catalogue.standard().exerciseOf(e.evaluation().candidate()).needs())
+            entry ->
+                assertThat(Catalogue.standard().exerciseOf(entry.evaluation().candidate()).needs())
                     .doesNotContain("barbell", "leg-press", "cable", "fixed-track"));
-    assertThat(o.excluded()).anyMatch(x -> x.reason().startsWith("Not at home: "));
+    assertThat(order.excluded())
+        .anyMatch(excluded -> excluded.reason().startsWith("Not at home: "));
   }
 
   @Test
@@ -233,11 +243,17 @@ class HonestOrderTest {
     Order usual = by(Preset.GROWTH, legs);
     Order basics = Orders.order(brief(legs).withSchool(School.BASICS_FIRST), EVALUATIONS);
     assertThat(
-            basics.entries().stream().limit(5).mapToDouble(e -> value(e, Criterion.RETURN)).sum())
+            basics.entries().stream()
+                .limit(5)
+                .mapToDouble(entry -> value(entry, Criterion.RETURN))
+                .sum())
         .isGreaterThanOrEqualTo(
-            usual.entries().stream().limit(5).mapToDouble(e -> value(e, Criterion.RETURN)).sum());
-    assertThat(basics.entries().stream().map(e -> e.ranked().id()))
-        .isNotEqualTo(usual.entries().stream().map(e -> e.ranked().id()).toList());
+            usual.entries().stream()
+                .limit(5)
+                .mapToDouble(entry -> value(entry, Criterion.RETURN))
+                .sum());
+    assertThat(basics.entries().stream().map(entry -> entry.ranked().id()))
+        .isNotEqualTo(usual.entries().stream().map(entry -> entry.ranked().id()).toList());
   }
 
   @Test
@@ -245,9 +261,10 @@ class HonestOrderTest {
     Map<String, Evaluation> squeezed = Orders.judgedBy(EVALUATIONS, School.SQUEEZE);
     Map<String, Evaluation> anew = Orders.evaluate(LIFTER, GYM, School.SQUEEZE);
     squeezed.forEach(
-        (id, e) -> {
-          if (e instanceof Evaluation.Computed c) {
-            assertThat(c.stimulus()).isEqualTo(((Evaluation.Computed) anew.get(id)).stimulus());
+        (id, evaluation) -> {
+          if (evaluation instanceof Evaluation.Computed computed) {
+            assertThat(computed.stimulus())
+                .isEqualTo(((Evaluation.Computed) anew.get(id)).stimulus());
           }
         });
     assertThat(Orders.places(brief(BACK_OF_THE_THIGH).withSchool(School.SQUEEZE), squeezed))
@@ -270,12 +287,12 @@ class HonestOrderTest {
             BACK_OF_THE_THIGH,
             School.STRETCH,
             Optional.empty());
-    Order o = Orders.order(brief, EVALUATIONS);
-    assertThat(o.entries())
-        .anyMatch(e -> value(e, Criterion.COMFORT) < 1)
-        .anyMatch(e -> value(e, Criterion.COMFORT) == 1);
+    Order order = Orders.order(brief, EVALUATIONS);
+    assertThat(order.entries())
+        .anyMatch(entry -> value(entry, Criterion.COMFORT) < 1)
+        .anyMatch(entry -> value(entry, Criterion.COMFORT) == 1);
     assertThat(by(Preset.GROWTH, BACK_OF_THE_THIGH).entries().get(0).ranked().contributions())
-        .noneMatch(c -> c.criterion().equals(Criterion.COMFORT.id()));
+        .noneMatch(contribution -> contribution.criterion().equals(Criterion.COMFORT.id()));
   }
 
   /**
@@ -283,9 +300,9 @@ class HonestOrderTest {
    */
   @Test
   void togetherCoversMoreThanTheFirstOfTheOrder() {
-    Order o = by(Preset.GROWTH, BACK_OF_THE_THIGH);
-    Together two = o.together().get(0);
-    Together three = o.together().get(1);
+    Order order = by(Preset.GROWTH, BACK_OF_THE_THIGH);
+    Together two = order.together().get(0);
+    Together three = order.together().get(1);
     assertThat(two.candidateIds()).hasSize(2);
     assertThat(three.candidateIds()).hasSize(3);
     assertThat(three.coverage()).isGreaterThan(two.coverage());
@@ -294,27 +311,29 @@ class HonestOrderTest {
     assertThat(exercises).as("different exercises").hasSize(3);
     assertThat(exercises)
         .as("hamstrings are bent at the knee and stretched at the hip")
-        .anyMatch(x -> x.contains("curl"));
+        .anyMatch(text -> text.contains("curl"));
   }
 
   @ParameterizedTest
   @EnumSource(Preset.class)
   void everyPresetOrdersAndLosesNothing(Preset preset) {
-    Order o = by(preset, BACK_OF_THE_THIGH);
-    assertThat(o.firstPick()).isPresent();
-    assertThat(o.all().size() + o.excluded().size())
+    Order order = by(preset, BACK_OF_THE_THIGH);
+    assertThat(order.firstPick()).isPresent();
+    assertThat(order.all().size() + order.excluded().size())
         .isEqualTo(EVALUATIONS.size() + Catalogue.standard().byWord().size());
-    o.entries()
+    order
+        .entries()
         .forEach(
-            e -> {
+            entry -> {
               assertThat(
-                      e.ranked().contributions().stream()
+                      entry.ranked().contributions().stream()
                           .mapToDouble(Ranked.Contribution::points)
                           .sum())
-                  .isCloseTo(e.ranked().utility(), within(1e-12));
-              assertThat(e.ranked().low()).isLessThanOrEqualTo(e.ranked().high());
+                  .isCloseTo(entry.ranked().utility(), within(1e-12));
+              assertThat(entry.ranked().low()).isLessThanOrEqualTo(entry.ranked().high());
             });
-    assertThat(o.entries().stream().skip(1)).allSatisfy(e -> assertThat(e.raise()).isNotEmpty());
+    assertThat(order.entries().stream().skip(1))
+        .allSatisfy(entry -> assertThat(entry.raise()).isNotEmpty());
   }
 
   @Test
@@ -335,18 +354,22 @@ class HonestOrderTest {
 
   @Test
   void aComparisonSaysWhatTrulyDiffers() {
-    Comparison c =
+    Comparison comparison =
         Comparison.of(
             brief(new Aim(Map.of("BFL", 3), Set.of())),
             List.of(
                 side("seated-leg-curl/usual"), side("back-squat/high-bar"), side("leg-press/low")));
     Comparison.Points outer =
-        c.regions().stream().filter(p -> p.regionId().equals("BFL")).findFirst().orElseThrow();
+        comparison.regions().stream()
+            .filter(points -> points.regionId().equals("BFL"))
+            .findFirst()
+            .orElseThrow();
     assertThat(outer.members().stream().mapToDouble(Comparison.Member::chanceOfMost).sum())
         .isCloseTo(1, within(1e-9));
     assertThat(outer.members().get(0).chanceOfMost()).isGreaterThan(0.8);
-    assertThat(c.sentences().get(0)).startsWith("Seated leg curl trains the outer hamstring most");
-    assertThat(c.criteria()).hasSize(3);
+    assertThat(comparison.sentences().get(0))
+        .startsWith("Seated leg curl trains the outer hamstring most");
+    assertThat(comparison.criteria()).hasSize(3);
     Comparison same =
         Comparison.of(
             brief(new Aim(Map.of("VL", 3), Set.of())),
@@ -376,14 +399,15 @@ class HonestOrderTest {
         .isCloseTo(Math.exp(shift), within(1e-9));
     assertThat(outerQuad(with, 1)).isLessThanOrEqualTo(outerQuad(without, 1) * Math.exp(shift));
     assertThat(with.sentences())
-        .anyMatch(s -> s.startsWith("Leg press") && s.contains("felt it in the quads in 5 of 5"))
-        .anyMatch(s -> s.contains("That moves the figure for the outer quad (sweep) by +"));
-    assertThat(without.sentences()).noneMatch(s -> s.contains("felt"));
+        .anyMatch(
+            text -> text.startsWith("Leg press") && text.contains("felt it in the quads in 5 of 5"))
+        .anyMatch(text -> text.contains("That moves the figure for the outer quad (sweep) by +"));
+    assertThat(without.sentences()).noneMatch(text -> text.contains("felt"));
   }
 
-  private static double outerQuad(Comparison c, int side) {
-    return c.regions().stream()
-        .filter(p -> p.regionId().equals("VL"))
+  private static double outerQuad(Comparison comparison, int side) {
+    return comparison.regions().stream()
+        .filter(points -> points.regionId().equals("VL"))
         .findFirst()
         .orElseThrow()
         .members()
@@ -392,9 +416,13 @@ class HonestOrderTest {
   }
 
   private static Comparison.Side side(String id) {
-    Evaluation.Computed e = (Evaluation.Computed) EVALUATIONS.get(id);
+    Evaluation.Computed computed = (Evaluation.Computed) EVALUATIONS.get(id);
     return new Comparison.Side(
-        e.candidate(), new Reach(e.reach().setup(), List.of()), false, e.analysis(), e.stimulus());
+        computed.candidate(),
+        new Reach(computed.reach().setup(), List.of()),
+        false,
+        computed.analysis(),
+        computed.stimulus());
   }
 
   private static Experience.Reports told(
@@ -412,8 +440,8 @@ class HonestOrderTest {
     Order before = Orders.order(plain, EVALUATIONS);
     String id =
         before.entries().stream()
-            .map(e -> e.ranked().id())
-            .filter(c -> c.startsWith("romanian-deadlift/"))
+            .map(entry -> entry.ranked().id())
+            .filter(candidate -> candidate.startsWith("romanian-deadlift/"))
             .findFirst()
             .orElseThrow();
     Order after =
@@ -429,8 +457,8 @@ class HonestOrderTest {
         .contains("in this client's order");
     String other =
         before.entries().stream()
-            .map(e -> e.ranked().id())
-            .filter(c -> c.startsWith("seated-leg-curl/"))
+            .map(entry -> entry.ranked().id())
+            .filter(candidate -> candidate.startsWith("seated-leg-curl/"))
             .findFirst()
             .orElseThrow();
     assertThat(entry(after, other).stimulus()).isEqualTo(entry(before, other).stimulus());
@@ -445,9 +473,9 @@ class HonestOrderTest {
             "moves the figure for the outer hamstring by \\+\\d+ %, the middle glute by \\+\\d+ %");
     assertThat(
             Orders.order(plain.learning(Experience.NONE), EVALUATIONS).entries().stream()
-                .map(e -> e.ranked().id())
+                .map(entry -> entry.ranked().id())
                 .toList())
-        .isEqualTo(before.entries().stream().map(e -> e.ranked().id()).toList());
+        .isEqualTo(before.entries().stream().map(entry -> entry.ranked().id()).toList());
   }
 
   @Test
@@ -459,24 +487,29 @@ class HonestOrderTest {
             plain.learning(new Experience(Map.of(id, told(0, Map.of(), List.of(3, 4, 3, 4))))),
             EVALUATIONS);
     assertThat(entry(sore, id).ranked().contributions())
-        .anySatisfy(c -> assertThat(c.criterion()).isEqualTo("comfort"));
+        .anySatisfy(contribution -> assertThat(contribution.criterion()).isEqualTo("comfort"));
     assertThat(String.join(" ", entry(sore, id).why()))
         .contains("It hurt in 4 of the last 4 sessions");
     Order out =
         Orders.order(
             plain.learning(new Experience(Map.of(id, told(0, Map.of(), List.of(7, 6))))),
             EVALUATIONS);
-    assertThat(out.entries()).noneMatch(e -> e.ranked().id().equals(id));
+    assertThat(out.entries()).noneMatch(entry -> entry.ranked().id().equals(id));
     assertThat(out.excluded())
         .anySatisfy(
-            x -> {
-              assertThat(x.candidateId()).isEqualTo(id);
-              assertThat(x.kind()).isEqualTo(Order.Kind.PAIN);
-              assertThat(x.reason()).contains("By this client's record").contains("Pain decides");
+            excluded -> {
+              assertThat(excluded.candidateId()).isEqualTo(id);
+              assertThat(excluded.kind()).isEqualTo(Order.Kind.PAIN);
+              assertThat(excluded.reason())
+                  .contains("By this client's record")
+                  .contains("Pain decides");
             });
   }
 
-  private static Order.Entry entry(Order o, String id) {
-    return o.all().stream().filter(e -> e.ranked().id().equals(id)).findFirst().orElseThrow();
+  private static Order.Entry entry(Order order, String id) {
+    return order.all().stream()
+        .filter(entry -> entry.ranked().id().equals(id))
+        .findFirst()
+        .orElseThrow();
   }
 }

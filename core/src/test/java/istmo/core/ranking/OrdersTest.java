@@ -74,26 +74,26 @@ class OrdersTest {
   }
 
   /** Mean activation of the lower back in the first five. */
-  private static double meanBack(Order o) {
-    return o.entries().stream()
+  private static double meanBack(Order order) {
+    return order.entries().stream()
         .limit(5)
-        .mapToDouble(e -> Fit.backActivation(e.evaluation().analysis()))
+        .mapToDouble(entry -> Fit.backActivation(entry.evaluation().analysis()))
         .average()
         .orElseThrow();
   }
 
-  private static double utility(Order o, String candidate) {
-    return o.all().stream()
-        .filter(e -> e.ranked().id().equals(candidate))
+  private static double utility(Order order, String candidate) {
+    return order.all().stream()
+        .filter(entry -> entry.ranked().id().equals(candidate))
         .findFirst()
         .orElseThrow()
         .ranked()
         .utility();
   }
 
-  private static int rank(Order o, String candidate) {
-    for (int k = 0; k < o.all().size(); k++) {
-      if (o.all().get(k).ranked().id().equals(candidate)) {
+  private static int rank(Order order, String candidate) {
+    for (int k = 0; k < order.all().size(); k++) {
+      if (order.all().get(k).ranked().id().equals(candidate)) {
         return k + 1;
       }
     }
@@ -116,18 +116,23 @@ class OrdersTest {
         evaluations
             .values()
             .forEach(
-                e -> {
-                  if (e instanceof Evaluation.NotComputedWellEnough n) {
-                    assertThat(n.candidate().exerciseId()).as(n.reason()).isIn(BARRED);
+                evaluation -> {
+                  if (evaluation
+                      instanceof Evaluation.NotComputedWellEnough notComputedWellEnough) {
+                    assertThat(notComputedWellEnough.candidate().exerciseId())
+                        .as(notComputedWellEnough.reason())
+                        .isIn(BARRED);
                   }
-                  if (e instanceof Evaluation.Computed c) {
-                    assertThat(c.analysis().worstResidualNm())
-                        .as(c.candidate().id())
+                  if (evaluation instanceof Evaluation.Computed computed) {
+                    assertThat(computed.analysis().worstResidualNm())
+                        .as(computed.candidate().id())
                         .isLessThan(0.05); // from there a repetition counts as failed
                   }
                 });
         assertThat(
-                evaluations.values().stream().filter(e -> e instanceof Evaluation.Computed).count())
+                evaluations.values().stream()
+                    .filter(evaluation -> evaluation instanceof Evaluation.Computed)
+                    .count())
             .as("computed for %s %s %s", sex, thigh, ankle)
             .isGreaterThanOrEqualTo(94);
       }
@@ -141,9 +146,9 @@ class OrdersTest {
     assertThat(entries.get(0).why().get(0)).startsWith("Gives ");
     for (int k = 1; k < entries.size(); k++) {
       Order.Entry above = entries.get(k - 1);
-      Order.Entry e = entries.get(k);
-      String first = e.why().get(0);
-      long points = Math.round(100 * (above.ranked().utility() - e.ranked().utility()));
+      Order.Entry entry = entries.get(k);
+      String first = entry.why().get(0);
+      long points = Math.round(100 * (above.ranked().utility() - entry.ranked().utility()));
       assertThat(first)
           .startsWith(
               points == 0
@@ -179,8 +184,8 @@ class OrdersTest {
   })
   void whatCannotTrainARegionIsNeverInItsFirstBand(String region, String never) {
     order(Map.of(region, 3), Set.of()).entries().stream()
-        .filter(e -> e.evaluation().candidate().exerciseId().equals(never))
-        .forEach(e -> assertThat(e.ranked().band()).isGreaterThan(1));
+        .filter(entry -> entry.evaluation().candidate().exerciseId().equals(never))
+        .forEach(entry -> assertThat(entry.ranked().band()).isGreaterThan(1));
   }
 
   /**
@@ -190,7 +195,7 @@ class OrdersTest {
    */
   @Test
   void whatIsBestForOneOfTwoRegionsHasItsPlace() {
-    Order o =
+    Order order =
         order(
             Bodies.MAN,
             MAN,
@@ -198,12 +203,13 @@ class OrdersTest {
             Set.of("barbell", "rack", "bench", "fixed-track", "dumbbells", "lying-curl"),
             Map.of("BFL", 2, "GMAXM", 2),
             Set.of());
-    assertThat(o.entries().stream().map(e -> e.ranked().id())).contains("lying-leg-curl/usual");
-    assertThat(o.entries().get(0).ranked().id()).startsWith("hip-thrust/");
-    assertThat(o.together().get(0).candidateIds())
+    assertThat(order.entries().stream().map(entry -> entry.ranked().id()))
+        .contains("lying-leg-curl/usual");
+    assertThat(order.entries().get(0).ranked().id()).startsWith("hip-thrust/");
+    assertThat(order.together().get(0).candidateIds())
         .anyMatch(id -> id.contains("thrust"))
         .anyMatch(id -> id.contains("curl"));
-    assertThat(o.hardly().stream().map(e -> e.evaluation().candidate().exerciseId()))
+    assertThat(order.hardly().stream().map(entry -> entry.evaluation().candidate().exerciseId()))
         .contains("plate-abduction", "bar-seated-calf-raise");
   }
 
@@ -223,9 +229,9 @@ class OrdersTest {
         .startsWith("Nothing here trains this well");
     assertThat(bare.shortage().orElseThrow().elsewhere())
         .anySatisfy(
-            e -> {
-              assertThat(e.candidateId()).startsWith("dumbbell-shin-raise");
-              assertThat(e.needs()).contains("dumbbells");
+            elsewhere -> {
+              assertThat(elsewhere.candidateId()).startsWith("dumbbell-shin-raise");
+              assertThat(elsewhere.needs()).contains("dumbbells");
             });
     Order with =
         order(
@@ -237,95 +243,29 @@ class OrdersTest {
             Set.of());
     assertThat(with.shortage()).isEmpty();
     assertThat(with.entries())
-        .allSatisfy(e -> assertThat(e.ranked().id()).startsWith("shin-raise/"));
+        .allSatisfy(entry -> assertThat(entry.ranked().id()).startsWith("shin-raise/"));
   }
 
   /** One exercise takes one place; its other set-ups stand within it, each no better. */
   @Test
   void anExerciseTakesOnePlace() {
-    Order o = order(Map.of("VL", 3), Set.of());
-    assertThat(o.entries())
-        .extracting(e -> e.evaluation().candidate().exerciseId())
+    Order order = order(Map.of("VL", 3), Set.of());
+    assertThat(order.entries())
+        .extracting(entry -> entry.evaluation().candidate().exerciseId())
         .doesNotHaveDuplicates();
-    assertThat(o.entries()).anyMatch(e -> !e.variants().isEmpty());
-    o.entries()
+    assertThat(order.entries()).anyMatch(entry -> !entry.variants().isEmpty());
+    order
+        .entries()
         .forEach(
-            e ->
-                assertThat(e.variants())
+            entry ->
+                assertThat(entry.variants())
                     .allSatisfy(
                         v -> {
                           assertThat(v.evaluation().candidate().exerciseId())
-                              .isEqualTo(e.evaluation().candidate().exerciseId());
+                              .isEqualTo(entry.evaluation().candidate().exerciseId());
                           assertThat(v.ranked().utility())
-                              .isLessThanOrEqualTo(e.ranked().utility());
+                              .isLessThanOrEqualTo(entry.ranked().utility());
                         }));
-  }
-
-  @Test
-  void painTakesOutWithItsReasonAndSoDoesTheGym() {
-    Order o =
-        order(
-            Bodies.MAN,
-            MAN,
-            Set.of(PainFlag.LOWER_BACK),
-            Set.of("barbell", "rack", "seated-curl"),
-            Map.of("BFL", 2),
-            Set.of());
-    assertThat(o.excluded())
-        .anySatisfy(
-            x -> {
-              assertThat(x.candidateId()).isEqualTo("deadlift/conventional");
-              assertThat(x.kind()).isEqualTo(Order.Kind.PAIN);
-              assertThat(x.reason()).startsWith("Sore lower back: ");
-            })
-        .anySatisfy(
-            x -> {
-              assertThat(x.candidateId()).isEqualTo("hack-squat/usual");
-              assertThat(x.reason()).isEqualTo("Not here: hack squat.");
-            });
-    assertThat(o.all())
-        .extracting(e -> e.ranked().id())
-        .contains("seated-leg-curl/usual", "bridge/floor")
-        .doesNotContain("deadlift/conventional", "hack-squat/usual", "back-squat/high-bar");
-    assertThat(o.all().size() + o.excluded().size())
-        .isEqualTo(Catalogue.standard().candidates().size() + Catalogue.standard().byWord().size());
-  }
-
-  /** Facts of the trade (common practice): what stands in for what. */
-  @ParameterizedTest
-  @CsvSource({
-    "leg-press,leg-press/high,press|squat",
-    "seated-curl,seated-leg-curl/usual,lying-leg-curl",
-    "lying-curl,lying-leg-curl/usual,seated-leg-curl|hamstring-raise|kneeling-curl",
-    "hack-squat,hack-squat/usual,press|squat",
-    "leg-extension-reclining,leg-extension-reclined/reclined,leg-extension/"
-  })
-  void whatIsMissingHasANearSubstituteThatSaysWhatIsLost(
-      String without, String candidate, String kind) {
-    Set<String> gym =
-        EVERYTHING.stream().filter(i -> !i.equals(without)).collect(Collectors.toSet());
-    Order o = order(Bodies.MAN, MAN, Set.of(), gym, Map.of("VL", 1, "BFL", 1), Set.of());
-    Order.Excluded x =
-        o.excluded().stream()
-            .filter(e -> e.candidateId().equals(candidate))
-            .findFirst()
-            .orElseThrow();
-    assertThat(x.instead()).isPresent();
-    assertThat(x.instead().get().candidateId()).matches(".*(" + kind + ").*");
-    assertThat(x.instead().get().alikeness()).isBetween(0.5, 1.0);
-    assertThat(x.instead().get().lost()).isNotBlank();
-  }
-
-  @Test
-  void nothingIsOfferedThatDoesAnotherJob() {
-    Order o = order(Bodies.MAN, MAN, Set.of(), Set.of("seated-calf"), Map.of("VL", 1), Set.of());
-    assertThat(o.excluded())
-        .filteredOn(
-            e ->
-                e.candidateId().startsWith("adduction-machine")
-                    || e.candidateId().startsWith("shin-raise"))
-        .hasSize(3)
-        .allSatisfy(e -> assertThat(e.instead()).isEmpty());
   }
 
   @Test
@@ -339,23 +279,25 @@ class OrdersTest {
 
   @Test
   void everyStripSaysWhyFromItsOwnFigures() {
-    Order o = order(Map.of("VL", 3), Set.of());
-    o.entries()
+    Order order = order(Map.of("VL", 3), Set.of());
+    order
+        .entries()
         .forEach(
-            e -> {
-              assertThat(e.why())
-                  .anyMatch(w -> w.startsWith("Gives outer quad"))
-                  .anyMatch(w -> w.startsWith("Gives out first: "))
-                  .anyMatch(w -> w.startsWith("No study was found") || w.startsWith("Studies "))
-                  .anyMatch(w -> w.startsWith("Likely place "))
-                  .anyMatch(w -> w.startsWith("It costs: "));
-              assertThat(e.limiter()).isNotBlank();
+            entry -> {
+              assertThat(entry.why())
+                  .anyMatch(word -> word.startsWith("Gives outer quad"))
+                  .anyMatch(word -> word.startsWith("Gives out first: "))
+                  .anyMatch(
+                      word -> word.startsWith("No study was found") || word.startsWith("Studies "))
+                  .anyMatch(word -> word.startsWith("Likely place "))
+                  .anyMatch(word -> word.startsWith("It costs: "));
+              assertThat(entry.limiter()).isNotBlank();
             });
     Order.Entry most =
-        o.entries().stream()
-            .max(java.util.Comparator.comparingDouble(e -> e.stimulus().get("VL")))
+        order.entries().stream()
+            .max(java.util.Comparator.comparingDouble(entry -> entry.stimulus().get("VL")))
             .orElseThrow();
-    assertThat(most.why()).anyMatch(w -> w.contains("about as much as anything here"));
+    assertThat(most.why()).anyMatch(word -> word.contains("about as much as anything here"));
   }
 
   @Test
@@ -372,29 +314,34 @@ class OrdersTest {
 
   @Test
   void aChangeInsideTheNoiseIsNoDifference() {
-    Analysis a = Bodies.analysis(Bodies.MAN, "squat", Map.of("depth", 88.0));
-    Analysis b = Bodies.analysis(Bodies.MAN, "squat", Map.of("depth", 89.0));
+    Analysis analysis = Bodies.analysis(Bodies.MAN, "squat", Map.of("depth", 88.0));
+    Analysis squat = Bodies.analysis(Bodies.MAN, "squat", Map.of("depth", 89.0));
     Difference none =
         Difference.between(
             "pinned",
-            a,
-            Stimulus.byRegion(a, School.STRETCH),
+            analysis,
+            Stimulus.byRegion(analysis, School.STRETCH),
             "now",
-            b,
-            Stimulus.byRegion(b, School.STRETCH));
+            squat,
+            Stimulus.byRegion(squat, School.STRETCH));
     assertThat(none.changes()).noneMatch(Difference.RegionChange::toldApart);
     assertThat(none.sentences()).contains("The model cannot tell these two apart for any region.");
     Analysis c = Bodies.analysis(Bodies.MAN, "squat", Map.of("depth", 88.0, "wedge", 15.0));
     Difference some =
         Difference.between(
             "pinned",
-            a,
-            Stimulus.byRegion(a, School.STRETCH),
+            analysis,
+            Stimulus.byRegion(analysis, School.STRETCH),
             "now",
             c,
             Stimulus.byRegion(c, School.STRETCH));
     assertThat(some.changes())
-        .anyMatch(x -> x.toldApart() && x.regionId().equals("GMAXM") && x.to() < x.from());
-    assertThat(some.sentences()).anyMatch(s -> s.startsWith("Trunk lean at the bottom: pinned"));
+        .anyMatch(
+            change ->
+                change.toldApart()
+                    && change.regionId().equals("GMAXM")
+                    && change.to() < change.from());
+    assertThat(some.sentences())
+        .anyMatch(text -> text.startsWith("Trunk lean at the bottom: pinned"));
   }
 }

@@ -46,9 +46,9 @@ class RankingTest {
 
   @Test
   void contributionsAddUpToTheUtility() {
-    for (Ranked r : Ranking.rank(five(), 6, "fit")) {
-      assertThat(r.contributions().stream().mapToDouble(Ranked.Contribution::points).sum())
-          .isCloseTo(r.utility(), within(1e-12));
+    for (Ranked ranked : Ranking.rank(five(), 6, "fit")) {
+      assertThat(ranked.contributions().stream().mapToDouble(Ranked.Contribution::points).sum())
+          .isCloseTo(ranked.utility(), within(1e-12));
     }
   }
 
@@ -67,7 +67,13 @@ class RankingTest {
     List<Ranked> order =
         Ranking.rank(
             five().stream()
-                .map(a -> new Alternative(a.id(), a.fit(), draws(a.fit(), 0, 1), a.criteria()))
+                .map(
+                    alternative ->
+                        new Alternative(
+                            alternative.id(),
+                            alternative.fit(),
+                            draws(alternative.fit(), 0, 1),
+                            alternative.criteria()))
                 .toList(),
             6,
             "fit");
@@ -84,11 +90,11 @@ class RankingTest {
    */
   @Test
   void theIntervalIsThatOfTheDraws() {
-    Ranked r =
+    Ranked ranked =
         Ranking.rank(List.of(new Alternative("x", 0.8, draws(0.8, 0.2, 5), List.of())), 1, "fit")
             .get(0);
-    assertThat(r.low()).isCloseTo(Math.exp(-1.2816 * 0.2), within(0.02));
-    assertThat(r.high()).isCloseTo(Math.exp(1.2816 * 0.2), within(0.03));
+    assertThat(ranked.low()).isCloseTo(Math.exp(-1.2816 * 0.2), within(0.02));
+    assertThat(ranked.high()).isCloseTo(Math.exp(1.2816 * 0.2), within(0.03));
   }
 
   @Test
@@ -113,35 +119,37 @@ class RankingTest {
             criteria("b", 0.7, 0.9, 0.5),
             criteria("c", 0.6, 0.3, 1.0));
     List<Ranked> order = Ranking.rank(all, 3, "fit");
-    for (Ranked r : order.subList(1, 3)) {
-      Ranked.Raise raise = r.raise().orElseThrow();
+    for (Ranked ranked : order.subList(1, 3)) {
+      Ranked.Raise raise = ranked.raise().orElseThrow();
       for (double more : new double[] {0.98, 1.02}) {
         double factor =
             raise.factor() > 1 ? 1 + (raise.factor() - 1) * more : 1 - (1 - raise.factor()) * more;
         List<Alternative> weighed =
             all.stream()
                 .map(
-                    a ->
+                    alternative ->
                         new Alternative(
-                            a.id(),
-                            a.fit(),
-                            a.draws(),
-                            a.criteria().stream()
+                            alternative.id(),
+                            alternative.fit(),
+                            alternative.draws(),
+                            alternative.criteria().stream()
                                 .map(
-                                    c ->
+                                    criterion ->
                                         new Criterion(
-                                            c.id(),
-                                            c.label(),
-                                            c.weight()
-                                                * (c.id().equals(raise.criterion()) ? factor : 1),
-                                            c.value(),
+                                            criterion.id(),
+                                            criterion.label(),
+                                            criterion.weight()
+                                                * (criterion.id().equals(raise.criterion())
+                                                    ? factor
+                                                    : 1),
+                                            criterion.value(),
                                             ""))
                                 .toList()))
                 .toList();
         List<String> ids =
             Ranking.order(weighed, 3 * (raise.criterion().equals(Ranking.FIT) ? factor : 1));
-        assertThat(ids.indexOf(r.id()) < ids.indexOf(raise.over()))
-            .as(r.id() + " " + raise + " " + more)
+        assertThat(ids.indexOf(ranked.id()) < ids.indexOf(raise.over()))
+            .as(ranked.id() + " " + raise + " " + more)
             .isEqualTo(more > 1);
       }
     }
@@ -173,11 +181,11 @@ class RankingTest {
         Ranking.rank(
             five().stream()
                 .map(
-                    a ->
+                    alternative ->
                         new Alternative(
-                            a.id(),
-                            a.fit(),
-                            a.draws(),
+                            alternative.id(),
+                            alternative.fit(),
+                            alternative.draws(),
                             List.of(new Criterion("stability", "stability", 0, 0.5, ""))))
                 .toList(),
             0,

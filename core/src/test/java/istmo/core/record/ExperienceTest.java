@@ -29,8 +29,10 @@ class ExperienceTest {
     assertThat(once.shift(ID, "hamstrings", Set.of("quads")))
         .as("nobody expects it there")
         .isZero();
-    List<SetRecord> s = List.of(felt(50, 10, "GMAXM"));
-    assertThat(Experience.of(List.of(weekly(s, s, s, s))).shift(ID, "quads", Set.of("quads")))
+    List<SetRecord> records = List.of(felt(50, 10, "GMAXM"));
+    assertThat(
+            Experience.of(List.of(weekly(records, records, records, records)))
+                .shift(ID, "quads", Set.of("quads")))
         .isCloseTo(-0.125, within(1e-12));
   }
 
@@ -39,24 +41,32 @@ class ExperienceTest {
     Experience half =
         Experience.of(List.of(weekly(List.of(felt(50, 10, "VL")), List.of(felt(50, 10, "GMAXM")))));
     assertThat(half.shift(ID, "quads", Set.of("quads"))).isZero();
-    List<SetRecord> s = List.of(felt(50, 10, "VL"));
+    List<SetRecord> records = List.of(felt(50, 10, "VL"));
     double most =
-        Experience.of(List.of(weekly(s, s, s, s, s, s, s, s, s, s, s, s)))
+        Experience.of(
+                List.of(
+                    weekly(
+                        records, records, records, records, records, records, records, records,
+                        records, records, records, records)))
             .shift(ID, "quads", Set.of("quads"));
     assertThat(most).isPositive().isLessThan(Experience.SAYS);
     assertThat(most)
         .as("the newest eight count")
         .isEqualTo(
-            Experience.of(List.of(weekly(s, s, s, s, s, s, s, s)))
+            Experience.of(
+                    List.of(
+                        weekly(
+                            records, records, records, records, records, records, records,
+                            records)))
                 .shift(ID, "quads", Set.of("quads")));
   }
 
   @Test
   void anotherSetUpOfTheExerciseTakesSomeOfItAndOtherExercisesNone() {
-    Experience e = Experience.of(List.of(weekly(List.of(felt(50, 10, "GMAXM")))));
-    assertThat(e.shift("leg-extension/one-leg", "quads", Set.of("quads")))
+    Experience experience = Experience.of(List.of(weekly(List.of(felt(50, 10, "GMAXM")))));
+    assertThat(experience.shift("leg-extension/one-leg", "quads", Set.of("quads")))
         .isCloseTo(0.6 * -0.05, within(1e-12));
-    assertThat(e.shift("leg-press/high", "quads", Set.of("quads"))).isZero();
+    assertThat(experience.shift("leg-press/high", "quads", Set.of("quads"))).isZero();
     assertThat(Experience.NONE.shift(ID, "quads", Set.of("quads"))).isZero();
   }
 
@@ -78,17 +88,17 @@ class ExperienceTest {
 
   @Test
   void whatWasSaidIsSaid() {
-    Experience e =
+    Experience experience =
         Experience.of(
             List.of(
                 weekly(
                     List.of(felt(50, 10, "VL", "ERECTORS")),
                     List.of(felt(50, 10, "RF"), hurting(50, 10, 2)))));
-    assertThat(e.words(ID))
+    assertThat(experience.words(ID))
         .containsExactly(
             "This client felt it in the quads in 2, the lower back in 1 of 2 sessions.",
             "It hurt in 1 of the last 2 sessions, sore knee up to 2 of 10.");
-    assertThat(e.byCandidate().keySet()).isEqualTo(Set.of(ID));
+    assertThat(experience.byCandidate().keySet()).isEqualTo(Set.of(ID));
     assertThat(new Experience(Map.of()).isEmpty()).isTrue();
   }
 }

@@ -27,16 +27,16 @@ class LessonsTest {
           "felt in the back",
           "less depth, lighter, brace first");
 
-  private static List<Lesson> of(Series s, String... mainly) {
+  private static List<Lesson> of(Series series, String... mainly) {
     return Lessons.of(
-        List.of(new Lessons.ReviewedSeries(s, "This one", FAULTS, Set.of(mainly))),
+        List.of(new Lessons.ReviewedSeries(series, "This one", FAULTS, Set.of(mainly))),
         Optional.empty(),
         DAY.plusDays(2));
   }
 
   @Test
   void aLiftThatStandsStillIsAStallWithTwoWaysOn() {
-    Lesson l =
+    Lesson lesson =
         of(weekly(
                 List.of(set(60, 8, 2)),
                 List.of(set(60, 10, 2)),
@@ -44,9 +44,9 @@ class LessonsTest {
                 List.of(set(60, 9, 2)),
                 List.of(set(60, 10, 2))))
             .get(0);
-    assertThat(l.kind()).isEqualTo(Kind.STALL);
-    assertThat(l.figures()).contains("3 sessions").contains("kg for one repetition");
-    assertThat(l.proposals())
+    assertThat(lesson.kind()).isEqualTo(Kind.STALL);
+    assertThat(lesson.figures()).contains("3 sessions").contains("kg for one repetition");
+    assertThat(lesson.proposals())
         .extracting(Lesson.Proposal::act)
         .containsExactly(Act.EASIER_WEEK, Act.OTHER_TEMPO);
   }
@@ -82,7 +82,7 @@ class LessonsTest {
 
   @Test
   void oldRecordsTeachNothingAnyMore() {
-    Series s =
+    Series series =
         weekly(
             DAY.minusDays(60),
             List.of(
@@ -91,15 +91,15 @@ class LessonsTest {
                 List.of(set(60, 10, 2)),
                 List.of(set(60, 9, 2)),
                 List.of(set(60, 10, 2))));
-    assertThat(of(s)).isEmpty();
+    assertThat(of(series)).isEmpty();
   }
 
   @Test
   void aSideThatFallsBack() {
-    Lesson l = of(weekly(sides(10, 13), sides(10, 14), sides(9, 14))).get(0);
-    assertThat(l.kind()).isEqualTo(Kind.SIDE_GAP);
-    assertThat(l.figures()).startsWith("The left is").contains("±");
-    assertThat(l.proposals().get(0).words()).contains("left side first");
+    Lesson lesson = of(weekly(sides(10, 13), sides(10, 14), sides(9, 14))).get(0);
+    assertThat(lesson.kind()).isEqualTo(Kind.SIDE_GAP);
+    assertThat(lesson.figures()).startsWith("The left is").contains("±");
+    assertThat(lesson.proposals().get(0).words()).contains("left side first");
   }
 
   private static List<SetRecord> sides(int left, int right) {
@@ -108,16 +108,16 @@ class LessonsTest {
 
   @Test
   void painThatComesBack() {
-    Lesson l =
+    Lesson lesson =
         of(weekly(
                 List.of(hurting(60, 10, 4)),
                 List.of(set(60, 10, 2)),
                 List.of(hurting(60, 10, 3)),
                 List.of(hurting(60, 10, 5))))
             .get(0);
-    assertThat(l.kind()).isEqualTo(Kind.PAINFUL);
-    assertThat(l.figures()).contains("3 of the last 4").contains("5 of 10");
-    assertThat(l.proposals())
+    assertThat(lesson.kind()).isEqualTo(Kind.PAINFUL);
+    assertThat(lesson.figures()).contains("3 of the last 4").contains("5 of 10");
+    assertThat(lesson.proposals())
         .extracting(Lesson.Proposal::act)
         .containsExactly(Act.SWAP, Act.LESS_RANGE);
     assertThat(
@@ -141,19 +141,19 @@ class LessonsTest {
 
   @Test
   void neverFeltWhereItShouldBe() {
-    Series s =
+    Series series =
         weekly(
             List.of(felt(60, 8, "VL")),
             List.of(felt(60, 9, "RF")),
             List.of(set(60, 10, 2)),
             List.of(felt(60, 11, "VM")));
-    Lesson l = of(s, "GMAXM").get(0);
-    assertThat(l.kind()).isEqualTo(Kind.NOT_FELT);
-    assertThat(l.figures())
+    Lesson lesson = of(series, "GMAXM").get(0);
+    assertThat(lesson.kind()).isEqualTo(Kind.NOT_FELT);
+    assertThat(lesson.figures())
         .isEqualTo("Felt in the quads in the last 3 sessions, never in the glutes.");
-    assertThat(l.proposals().get(0))
+    assertThat(lesson.proposals().get(0))
         .isEqualTo(new Lesson.Proposal(Act.RE_DIAL, "Longer stride, more lean."));
-    assertThat(of(s, "VL")).as("felt where it should be, in a neighbour").isEmpty();
+    assertThat(of(series, "VL")).as("felt where it should be, in a neighbour").isEmpty();
     assertThat(
             of(
                     weekly(
@@ -171,10 +171,10 @@ class LessonsTest {
   @Test
   void weeksBehindWhatIsAsked() {
     Map<String, Double> little = Map.of("VL", 8.0, "BFL", 1.0);
-    Lessons.Weekly w =
+    Lessons.Weekly weekly =
         new Lessons.Weekly(
             List.of(little, little, Map.of(), little), DAY, Map.of("VL", 6.0, "BFL", 4.0));
-    List<Lesson> lessons = Lessons.of(List.of(), Optional.of(w), DAY);
+    List<Lesson> lessons = Lessons.of(List.of(), Optional.of(weekly), DAY);
     assertThat(lessons)
         .extracting(Lesson::kind, Lesson::subject)
         .contains(

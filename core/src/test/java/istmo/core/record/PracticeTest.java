@@ -35,13 +35,15 @@ class PracticeTest {
             said("b", -5, "VMO"),
             new Said("a", "leg-press/high", Map.of("toeOut", 30.0), Set.of("VMO")),
             new Said("a", "leg-press/low", Map.of(), Set.of("VMO")));
-    Practice p = Practice.of(OUT, STRAIGHT, Set.of("VMO"), all);
-    assertThat(p.first())
+    Practice practice = Practice.of(OUT, STRAIGHT, Set.of("VMO"), all);
+    assertThat(practice.first())
         .as("28 and beyond 30; not 15 in the middle")
         .isEqualTo(new Count(1, 2, 2));
-    assertThat(p.second()).as("9, 0 and beyond 0").isEqualTo(new Count(1, 3, 1));
-    assertThat(p.difference()).as("two sessions are too few").isEmpty();
-    assertThat(p.words()).contains("felt there in 2 of 2 sessions of 1 client").contains("Too few");
+    assertThat(practice.second()).as("9, 0 and beyond 0").isEqualTo(new Count(1, 3, 1));
+    assertThat(practice.difference()).as("two sessions are too few").isEmpty();
+    assertThat(practice.words())
+        .contains("felt there in 2 of 2 sessions of 1 client")
+        .contains("Too few");
   }
 
   @Test
@@ -51,9 +53,9 @@ class PracticeTest {
         List.of(
             new Said("a", "seated-leg-curl/usual", Map.of("hipAngle", 20.0), Set.of("BFL")),
             said("a", 30, "BFL"));
-    Practice p = Practice.of(curl, OUT, Set.of("BFL"), all);
-    assertThat(p.first()).isEqualTo(new Count(1, 1, 1));
-    assertThat(p.second()).isEqualTo(new Count(1, 1, 1));
+    Practice practice = Practice.of(curl, OUT, Set.of("BFL"), all);
+    assertThat(practice.first()).isEqualTo(new Count(1, 1, 1));
+    assertThat(practice.second()).isEqualTo(new Count(1, 1, 1));
     assertThat(Practice.of(OUT, OUT, Set.of("BFL"), all).isEmpty())
         .as("nothing differs, so nothing can be told apart")
         .isTrue();
@@ -66,11 +68,11 @@ class PracticeTest {
   @ParameterizedTest
   @CsvSource({"9, 10, 3, 10, 0.5, 0.17347", "5, 6, 5, 6, 0, 0.21651", "0, 3, 3, 3, -0.6, 0.25298"})
   void theDifferenceHasItsError(int feltA, int a, int feltB, int b, double share, double error) {
-    Practice.Difference d =
+    Practice.Difference difference =
         new Practice(new Count(1, a, feltA), new Count(1, b, feltB)).difference().orElseThrow();
-    assertThat(d.share()).isCloseTo(share, within(1e-9));
-    assertThat((d.high() - d.low()) / 2 / 1.28155).isCloseTo(error, within(2e-4));
-    assertThat(d.told()).isEqualTo(share != 0);
+    assertThat(difference.share()).isCloseTo(share, within(1e-9));
+    assertThat((difference.high() - difference.low()) / 2 / 1.28155).isCloseTo(error, within(2e-4));
+    assertThat(difference.told()).isEqualTo(share != 0);
   }
 
   @Test

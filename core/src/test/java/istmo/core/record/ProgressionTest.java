@@ -200,9 +200,9 @@ class ProgressionTest {
 
   @Test
   void afterAPauseItBeginsLower() {
-    Series s = weekly(three(60, 12, 12, 12, 2));
-    Next month = Progression.next(s, EIGHT_TO_TWELVE, STACK, GYM, DAY.plusDays(30));
-    Next season = Progression.next(s, EIGHT_TO_TWELVE, STACK, GYM, DAY.plusDays(90));
+    Series series = weekly(three(60, 12, 12, 12, 2));
+    Next month = Progression.next(series, EIGHT_TO_TWELVE, STACK, GYM, DAY.plusDays(30));
+    Next season = Progression.next(series, EIGHT_TO_TWELVE, STACK, GYM, DAY.plusDays(90));
     assertThat(month.rule()).isEqualTo(Rule.AFTER_PAUSE);
     assertThat(month.load().orElseThrow().kg()).isEqualTo(50);
     assertThat(season.load().orElseThrow().kg()).isEqualTo(35);
@@ -210,9 +210,12 @@ class ProgressionTest {
 
   @Test
   void aLighterLastSetDoesNotHideTheWorkingLoad() {
-    Series s = weekly(List.of(set(60, 12, 2), set(60, 12, 2), set(50, 15, 2)));
+    Series series = weekly(List.of(set(60, 12, 2), set(60, 12, 2), set(50, 15, 2)));
     assertThat(
-            Progression.next(s, EIGHT_TO_TWELVE, STACK, GYM, NEXT_WEEK).load().orElseThrow().kg())
+            Progression.next(series, EIGHT_TO_TWELVE, STACK, GYM, NEXT_WEEK)
+                .load()
+                .orElseThrow()
+                .kg())
         .isEqualTo(65);
   }
 }

@@ -23,38 +23,38 @@ import org.junit.jupiter.api.Test;
 class SeriesTest {
   @Test
   void theBestSetOfADayMakesItsReading() {
-    Series s =
+    Series series =
         weekly(
             List.of(set(60, 10, 2), set(70, 7, 1)),
             List.of(set(60, 20, 0)),
             List.of(ranged(90, 8, 0, SetRecord.Range.SHORT), set(72.5, 7, 1)));
-    List<Series.Maximum> m = s.maxima();
-    assertThat(m)
-        .extracting(x -> x.from().loadKg())
+    List<Series.Maximum> maximums = series.maxima();
+    assertThat(maximums)
+        .extracting(maximum -> maximum.from().loadKg())
         .as("twenty repetitions tell nothing of one; a short range makes no record")
         .containsExactly(70.0, 72.5);
-    assertThat(m.get(0).on()).isEqualTo(DAY.minusWeeks(2));
+    assertThat(maximums.get(0).on()).isEqualTo(DAY.minusWeeks(2));
   }
 
   @Test
   void repetitionRecordsAreWhatNothingElseBeats() {
-    Series s =
+    Series series =
         weekly(
             List.of(set(60, 10, 2), set(60, 8, 0), set(50, 9, 2)),
             List.of(set(70, 6, 1), set(55, 12, 2)),
             List.of(ranged(70, 12, 0, SetRecord.Range.SHORT)));
-    assertThat(s.records())
+    assertThat(series.records())
         .extracting(Series.RepetitionRecord::loadKg)
         .containsExactly(70.0, 60.0, 55.0);
-    assertThat(s.records())
+    assertThat(series.records())
         .extracting(Series.RepetitionRecord::repetitions)
         .containsExactly(6, 10, 12);
   }
 
   @Test
   void eachSideHasRecordsOfItsOwn() {
-    Series s = weekly(List.of(set(20, 10, 2, Side.LEFT), set(20, 12, 2, Side.RIGHT)));
-    assertThat(s.records())
+    Series series = weekly(List.of(set(20, 10, 2, Side.LEFT), set(20, 12, 2, Side.RIGHT)));
+    assertThat(series.records())
         .extracting(Series.RepetitionRecord::side, Series.RepetitionRecord::repetitions)
         .containsExactly(
             org.assertj.core.groups.Tuple.tuple(Side.LEFT, 10),
@@ -72,21 +72,21 @@ class SeriesTest {
               .mapToObj(i -> set(20 + 5 * random.nextInt(5), 5 + random.nextInt(8), 1))
               .toList();
       List<Series.RepetitionRecord> found = weekly(sets).records();
-      for (SetRecord a : sets) {
+      for (SetRecord set : sets) {
         boolean beaten =
             sets.stream()
                 .anyMatch(
-                    b ->
-                        b.done().loadKg() >= a.done().loadKg()
-                            && b.done().repetitions() >= a.done().repetitions()
-                            && (b.done().loadKg() > a.done().loadKg()
-                                || b.done().repetitions() > a.done().repetitions()));
+                    record ->
+                        record.done().loadKg() >= set.done().loadKg()
+                            && record.done().repetitions() >= set.done().repetitions()
+                            && (record.done().loadKg() > set.done().loadKg()
+                                || record.done().repetitions() > set.done().repetitions()));
         assertThat(
                 found.stream()
                     .anyMatch(
-                        r ->
-                            r.loadKg() == a.done().loadKg()
-                                && r.repetitions() == a.done().repetitions()))
+                        record ->
+                            record.loadKg() == set.done().loadKg()
+                                && record.repetitions() == set.done().repetitions()))
             .isEqualTo(!beaten);
       }
     }
@@ -117,10 +117,10 @@ class SeriesTest {
 
   @Test
   void aGapThatGrowsIsSeen() {
-    Series s =
+    Series series =
         weekly(
             sides(10, 10), sides(10, 11), sides(9, 12), sides(9, 13), sides(8, 14), sides(8, 15));
-    assertThat(SideGap.of(s).orElseThrow().grows()).isTrue();
+    assertThat(SideGap.of(series).orElseThrow().grows()).isTrue();
     assertThat(
             SideGap.of(
                     weekly(

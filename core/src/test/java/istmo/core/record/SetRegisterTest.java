@@ -30,36 +30,37 @@ class SetRegisterTest {
     if (SetRegister.judge(stored, message) != Outcome.STORED) {
       return stored;
     }
-    return Optional.of(stored.map(s -> s.taking(message)).orElseGet(() -> Stored.first(message)));
+    return Optional.of(
+        stored.map(before -> before.taking(message)).orElseGet(() -> Stored.first(message)));
   }
 
   @Test
   void aRetryChangesNothingAndALateOneDoesNotUndo() {
-    Optional<Stored<String>> s = after(Optional.empty(), state(1, 0, "a", "60 x 10"));
-    assertThat(SetRegister.judge(s, state(1, 0, "a", "60 x 10"))).isEqualTo(Outcome.SAME);
-    Optional<Stored<String>> corrected = after(s, state(2, 1, "a", "60 x 11"));
+    Optional<Stored<String>> found = after(Optional.empty(), state(1, 0, "a", "60 x 10"));
+    assertThat(SetRegister.judge(found, state(1, 0, "a", "60 x 10"))).isEqualTo(Outcome.SAME);
+    Optional<Stored<String>> corrected = after(found, state(2, 1, "a", "60 x 11"));
     assertThat(SetRegister.judge(corrected, state(1, 0, "a", "60 x 10"))).isEqualTo(Outcome.STALE);
     assertThat(corrected.orElseThrow().now().figures()).isEqualTo("60 x 11");
   }
 
   @Test
   void aRemovalStaysRemovedWhenTheLogComesAgain() {
-    Optional<Stored<String>> s = after(Optional.empty(), state(1, 0, "a", "60 x 10"));
-    Optional<Stored<String>> gone = after(s, new State<>(2, 1, "a", true, "60 x 10"));
+    Optional<Stored<String>> found = after(Optional.empty(), state(1, 0, "a", "60 x 10"));
+    Optional<Stored<String>> gone = after(found, new State<>(2, 1, "a", true, "60 x 10"));
     assertThat(SetRegister.judge(gone, state(1, 0, "a", "60 x 10"))).isEqualTo(Outcome.STALE);
     assertThat(gone.orElseThrow().now().removed()).isTrue();
   }
 
   @Test
   void twoDevicesThatDidNotKnowOfEachOtherAreAConflictAndTheCoachDecides() {
-    Optional<Stored<String>> s =
+    Optional<Stored<String>> found =
         after(after(Optional.empty(), state(1, 0, "a", "60 x 10")), state(2, 1, "b", "60 x 12"));
     State<String> own = state(2, 1, "a", "60 x 8");
-    assertThat(SetRegister.judge(s, own)).isEqualTo(Outcome.CONFLICT);
-    assertThat(SetRegister.judge(s, state(1, 0, "a", "60 x 10")))
+    assertThat(SetRegister.judge(found, own)).isEqualTo(Outcome.CONFLICT);
+    assertThat(SetRegister.judge(found, state(1, 0, "a", "60 x 10")))
         .as("the first log, late")
         .isEqualTo(Outcome.STALE);
-    Optional<Stored<String>> mine = after(s, state(3, 2, "a", "60 x 8"));
+    Optional<Stored<String>> mine = after(found, state(3, 2, "a", "60 x 8"));
     assertThat(mine.orElseThrow().now().figures()).isEqualTo("60 x 8");
     assertThat(SetRegister.judge(mine, state(2, 1, "b", "60 x 12")))
         .as("the other's retry")
@@ -71,9 +72,9 @@ class SetRegisterTest {
 
   @Test
   void theSameChangeOnTwoDevicesIsNoConflict() {
-    Optional<Stored<String>> s =
+    Optional<Stored<String>> found =
         after(after(Optional.empty(), state(1, 0, "a", "60 x 10")), state(2, 1, "b", "60 x 12"));
-    assertThat(SetRegister.judge(s, state(2, 1, "a", "60 x 12"))).isEqualTo(Outcome.SAME);
+    assertThat(SetRegister.judge(found, state(2, 1, "a", "60 x 12"))).isEqualTo(Outcome.SAME);
   }
 
   @Test
@@ -126,15 +127,15 @@ class SetRegisterTest {
       }
       boolean late = random.nextBoolean();
       if (late) {
-        shown.forEach((set, s) -> deliver(server, answered, Map.entry(set, s), true));
+        shown.forEach((set, state) -> deliver(server, answered, Map.entry(set, state), true));
       }
-      under.forEach(m -> deliver(server, answered, m, true));
-      shown.forEach((set, s) -> deliver(server, answered, Map.entry(set, s), true));
+      under.forEach(entry -> deliver(server, answered, entry, true));
+      shown.forEach((set, state) -> deliver(server, answered, Map.entry(set, state), true));
       shown.forEach(
-          (set, s) ->
+          (set, state) ->
               assertThat(server.get(set).orElseThrow().now())
                   .as("seed %d set %d", seed, set)
-                  .isEqualTo(s));
+                  .isEqualTo(state));
       assertThat(server).hasSameSizeAs(shown);
     }
   }
@@ -177,19 +178,19 @@ class SetRegisterTest {
                   state(2, 1, "b", "of b")));
       Collections.shuffle(messages, random);
       Map<String, Outcome> newest = new HashMap<>();
-      for (State<String> m : messages) {
-        Outcome o = SetRegister.judge(server, m);
-        server = after(server, m);
-        if (m.revision() == 2 && o != Outcome.SAME) {
-          newest.put(m.device(), o);
+      for (State<String> message : messages) {
+        Outcome outcome = SetRegister.judge(server, message);
+        server = after(server, message);
+        if (message.revision() == 2 && outcome != Outcome.SAME) {
+          newest.put(message.device(), outcome);
         }
       }
       assertThat(newest.values()).containsExactlyInAnyOrder(Outcome.STORED, Outcome.CONFLICT);
       String loser = newest.get("a") == Outcome.CONFLICT ? "a" : "b";
       State<String> keepMine = state(3, 2, loser, "of " + loser);
       server = after(server, keepMine);
-      for (State<String> m : messages) {
-        server = after(server, m);
+      for (State<String> message : messages) {
+        server = after(server, message);
       }
       assertThat(server.orElseThrow().now()).isEqualTo(keepMine);
     }

@@ -34,7 +34,7 @@ class FinderTest {
       List<String> found =
           find(part[0]).stream()
               .limit(FIRST)
-              .map(h -> Candidate.exerciseId(h.thing().id()))
+              .map(hit -> Candidate.exerciseId(hit.thing().id()))
               .toList();
       if (!found.contains(meant)) {
         wrong.add(part[0].trim() + " gives " + found + ", meant is " + meant);
@@ -52,7 +52,8 @@ class FinderTest {
     "bulgarain, rear-raised-split-squat"
   })
   void oneSlipOfTheKeysIsForgiven(String typed, String meant) {
-    assertThat(find(typed).stream().map(h -> Candidate.exerciseId(h.thing().id()))).contains(meant);
+    assertThat(find(typed).stream().map(hit -> Candidate.exerciseId(hit.thing().id())))
+        .contains(meant);
   }
 
   @Test
@@ -80,7 +81,7 @@ class FinderTest {
             new Findable(Kind.EXERCISE, "a", "Squat on a box", List.of(), ""),
             new Findable(Kind.EXERCISE, "b", "Belt squat", List.of("squat"), ""),
             new Findable(Kind.CLIENT, "c", "Squat Jones", List.of(), ""));
-    assertThat(Finder.find("SQUATS", some, 10).stream().map(h -> h.thing().id()))
+    assertThat(Finder.find("SQUATS", some, 10).stream().map(hit -> hit.thing().id()))
         .containsExactly("b", "c", "a");
     assertThat(Finder.find("squats", some, 10).get(0).by()).isEqualTo("squat");
     assertThat(Finder.find("squat", some, 1)).hasSize(1);
@@ -90,8 +91,9 @@ class FinderTest {
 
   @Test
   void machinesAndClaimsAreFoundToo() {
-    assertThat(find("lat machine").stream().map(h -> h.thing().kind())).contains(Kind.MACHINE);
-    assertThat(Finder.find("glutes", EverydayNames.all(), 200).stream().map(h -> h.thing().kind()))
+    assertThat(find("lat machine").stream().map(hit -> hit.thing().kind())).contains(Kind.MACHINE);
+    assertThat(
+            Finder.find("glutes", EverydayNames.all(), 200).stream().map(hit -> hit.thing().kind()))
         .contains(Kind.CLAIM);
   }
 }

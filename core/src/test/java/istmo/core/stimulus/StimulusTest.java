@@ -163,15 +163,16 @@ class StimulusTest {
 
   @Test
   void theFaceCheckNamesTheGroupsThatGetTooMuch() {
-    RegionValues s = quadsWithGlutes(0.5);
-    assertThat(Stimulus.faceCheckMisses(s, "quads")).containsExactly("glutes");
-    assertThat(Stimulus.faceCheckMisses(s, "hamstrings")).contains("quads", "glutes");
+    RegionValues values = quadsWithGlutes(0.5);
+    assertThat(Stimulus.faceCheckMisses(values, "quads")).containsExactly("glutes");
+    assertThat(Stimulus.faceCheckMisses(values, "hamstrings")).contains("quads", "glutes");
     assertThat(Stimulus.faceCheckMisses(quadsWithGlutes(0.39), "quads")).isEmpty();
   }
 
   private static RegionValues quadsWithGlutes(double glutes) {
     return RegionValues.of(
-        r -> r.group().equals("quads") ? 0.8 : r.group().equals("glutes") ? glutes : 0.1);
+        region ->
+            region.group().equals("quads") ? 0.8 : region.group().equals("glutes") ? glutes : 0.1);
   }
 
   @Test

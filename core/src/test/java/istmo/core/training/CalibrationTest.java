@@ -33,29 +33,30 @@ class CalibrationTest {
   }
 
   private static Reach reach(String candidate) {
-    Candidate c = Catalogue.standard().candidate(candidate);
-    return Reach.of(MAN, Catalogue.standard().exerciseOf(c).family(), c.usual(), c.yields())
+    Candidate known = Catalogue.standard().candidate(candidate);
+    return Reach.of(
+            MAN, Catalogue.standard().exerciseOf(known).family(), known.usual(), known.yields())
         .orElseThrow();
   }
 
   private static Analysis analysis(Body body, String candidate) {
-    Candidate c = Catalogue.standard().candidate(candidate);
+    Candidate known = Catalogue.standard().candidate(candidate);
     return (Analysis)
         new Analyser(body)
             .analyse(
-                Catalogue.standard().exerciseOf(c).family(),
+                Catalogue.standard().exerciseOf(known).family(),
                 reach(candidate).setup(),
                 LoadRule.USUAL);
   }
 
   private static Optional<LoadEstimate> load(
-      String candidate, Optional<Calibration> c, GymEquipment equipment, double share) {
-    Body body = c.map(k -> k.applied(MAN)).orElse(MAN);
+      String candidate, Optional<Calibration> found, GymEquipment equipment, double share) {
+    Body body = found.map(calibration -> calibration.applied(MAN)).orElse(MAN);
     return LoadEstimate.of(
         Catalogue.standard().candidate(candidate),
         reach(candidate).setup(),
         analysis(body, candidate),
-        c,
+        found,
         equipment,
         MAN.massKg(),
         share);
@@ -104,9 +105,10 @@ class CalibrationTest {
   })
   void theModelsOwnStrengthIsFoundAgain(String candidate, double factor) {
     double limit = analysis(MAN.withStrength(factor, factor * MAN.lumbarNm()), candidate).limitKg();
-    Calibration c = Calibration.of(MAN, List.of(lift(candidate, limit, 1, 0))).orElseThrow();
-    assertThat(c.legs()).isCloseTo(factor, within(0.01));
-    assertThat(analysis(c.applied(MAN), candidate).limitKg())
+    Calibration calibration =
+        Calibration.of(MAN, List.of(lift(candidate, limit, 1, 0))).orElseThrow();
+    assertThat(calibration.legs()).isCloseTo(factor, within(0.01));
+    assertThat(analysis(calibration.applied(MAN), candidate).limitKg())
         .isCloseTo(limit, within(0.02 * limit));
   }
 
@@ -141,18 +143,20 @@ class CalibrationTest {
   void aLightHingeDoesNotUndoASquatThatWasDone() {
     Body woman = Bodies.WOMAN;
     KnownLift squat = lift("back-squat/high-bar", 45, 8, 2);
-    Calibration c =
+    Calibration calibration =
         Calibration.of(woman, List.of(squat, lift("romanian-deadlift/usual", 40, 10, 2)))
             .orElseThrow();
     Calibration alone = Calibration.of(woman, List.of(squat)).orElseThrow();
-    assertThat(c.back()).isBetween(0.7 * alone.back(), alone.back());
+    assertThat(calibration.back()).isBetween(0.7 * alone.back(), alone.back());
     Candidate bar = Catalogue.standard().candidate("back-squat/high-bar");
-    Analysis a =
+    Analysis analysis =
         (Analysis)
-            new Analyser(c.applied(woman))
+            new Analyser(calibration.applied(woman))
                 .analyse(
                     Catalogue.standard().exerciseOf(bar).family(), bar.usual(), LoadRule.USUAL);
-    assertThat(a.workingKg()).as("ten repetitions, as 45 kg for 8 with 2 left").isGreaterThan(38);
+    assertThat(analysis.workingKg())
+        .as("ten repetitions, as 45 kg for 8 with 2 left")
+        .isGreaterThan(38);
   }
 
   @Test
@@ -177,9 +181,10 @@ class CalibrationTest {
   void withoutALiftThereIsNoLoadAndAStackSaysNothingOfOthers() {
     assertThat(load("hack-squat/usual", Optional.empty(), PLACE, 1)).isEmpty();
     assertThat(Calibration.of(MAN, List.of(lift("leg-extension/upright", 50, 10, 1)))).isEmpty();
-    Optional<Calibration> c = Calibration.of(MAN, List.of(lift("back-squat/high-bar", 95, 5, 1)));
-    assertThat(load("seated-leg-curl/usual", c, PLACE, 1)).isEmpty();
-    assertThat(load("seated-leg-curl/usual", c, PLACE.with("seated-curl", "pulley", 0.2), 1))
+    Optional<Calibration> found =
+        Calibration.of(MAN, List.of(lift("back-squat/high-bar", 95, 5, 1)));
+    assertThat(load("seated-leg-curl/usual", found, PLACE, 1)).isEmpty();
+    assertThat(load("seated-leg-curl/usual", found, PLACE.with("seated-curl", "pulley", 0.2), 1))
         .isPresent();
     assertThat(
             load(
@@ -203,19 +208,20 @@ class CalibrationTest {
    */
   @Test
   void aFirstLoadByHand() {
-    Optional<Calibration> c = Calibration.of(MAN, List.of(lift("back-squat/high-bar", 100, 5, 0)));
-    LoadEstimate e = load("back-squat/high-bar", c, PLACE, 1).orElseThrow();
-    assertThat(e.lowKg()).isEqualTo(77.5);
-    assertThat(e.highKg()).isEqualTo(95);
+    Optional<Calibration> found =
+        Calibration.of(MAN, List.of(lift("back-squat/high-bar", 100, 5, 0)));
+    LoadEstimate estimate = load("back-squat/high-bar", found, PLACE, 1).orElseThrow();
+    assertThat(estimate.lowKg()).isEqualTo(77.5);
+    assertThat(estimate.highKg()).isEqualTo(95);
     assertThat(
-            load("back-squat/high-bar", c, PLACE.with("barbell", "step", 10), 1)
+            load("back-squat/high-bar", found, PLACE.with("barbell", "step", 10), 1)
                 .orElseThrow()
                 .lowKg())
         .isEqualTo(70);
-    LoadEstimate half = load("back-squat/high-bar", c, PLACE, 0.5).orElseThrow();
+    LoadEstimate half = load("back-squat/high-bar", found, PLACE, 0.5).orElseThrow();
     assertThat(half.highKg()).isEqualTo(47.5);
     assertThat(half.basis()).contains("50 % of it to begin with");
-    assertThat(load("romanian-deadlift/usual", c, PLACE, 1).orElseThrow().basis())
+    assertThat(load("romanian-deadlift/usual", found, PLACE, 1).orElseThrow().basis())
         .contains("what lifters usually handle beside it");
   }
 
@@ -230,55 +236,64 @@ class CalibrationTest {
     assertThat(Math.exp(both.ln()))
         .isCloseTo(Math.exp((Math.log(100) + 4 * Math.log(50)) / 5), within(1e-9));
     assertThat(both.sd()).isCloseTo(0.3 / Math.sqrt(5), within(1e-9));
-    Optional<Calibration> c = Calibration.of(MAN, List.of(lift("back-squat/high-bar", 100, 5, 0)));
+    Optional<Calibration> found =
+        Calibration.of(MAN, List.of(lift("back-squat/high-bar", 100, 5, 0)));
     for (String id : List.of("hack-squat/usual", "romanian-deadlift/usual", "good-morning/usual")) {
-      LoadEstimate e = load(id, c, PLACE, 1).orElseThrow();
-      double model = analysis(c.orElseThrow().applied(MAN), id).limitKg();
-      double usual = Math.exp(UsualLoads.beside(id, c.orElseThrow().maxima()).orElseThrow().ln());
+      LoadEstimate estimate = load(id, found, PLACE, 1).orElseThrow();
+      double model = analysis(found.orElseThrow().applied(MAN), id).limitKg();
+      double usual =
+          Math.exp(UsualLoads.beside(id, found.orElseThrow().maxima()).orElseThrow().ln());
       double repetitions =
           LoadEstimate.middle(
                   Catalogue.standard().exerciseOf(Catalogue.standard().candidate(id)).repetitions())
               + 2;
-      assertThat(e.highKg())
+      assertThat(estimate.highKg())
           .as(id)
           .isLessThanOrEqualTo(OneRepetition.load(Math.max(model, usual) + 40, repetitions));
-      assertThat(e.lowKg()).isLessThan(e.highKg());
+      assertThat(estimate.lowKg()).isLessThan(estimate.highKg());
     }
-    LoadEstimate stepDown = load("step-down/usual", c, PLACE, 1).orElseThrow();
+    LoadEstimate stepDown = load("step-down/usual", found, PLACE, 1).orElseThrow();
     assertThat(stepDown.highKg()).isLessThanOrEqualTo(0.2 * MAN.massKg());
   }
 
   /** Whatever a squatter can do has a first load that is a number, light side first. */
   @Test
   void everyFirstLoadIsANumber() {
-    Optional<Calibration> c = Calibration.of(MAN, List.of(lift("back-squat/high-bar", 100, 5, 0)));
+    Optional<Calibration> found =
+        Calibration.of(MAN, List.of(lift("back-squat/high-bar", 100, 5, 0)));
     int told = 0;
     for (Candidate candidate : Catalogue.standard().candidates()) {
       if (canBeDone(candidate)) {
-        Optional<LoadEstimate> e = load(candidate.id(), c, PLACE, 1);
-        if (e.isEmpty()) {
+        Optional<LoadEstimate> estimate = load(candidate.id(), found, PLACE, 1);
+        if (estimate.isEmpty()) {
           continue; // a stack that is not measured
         }
         told++;
-        assertThat(e)
+        assertThat(estimate)
             .as(candidate.id())
             .hasValueSatisfying(
-                x -> {
-                  assertThat(x.lowKg()).isBetween(0.0, x.highKg());
-                  assertThat(x.highKg()).isLessThan(1000);
+                loadEstimate -> {
+                  assertThat(loadEstimate.lowKg()).isBetween(0.0, loadEstimate.highKg());
+                  assertThat(loadEstimate.highKg()).isLessThan(1000);
                 });
       }
     }
     assertThat(told).isGreaterThan(80);
   }
 
-  private static boolean canBeDone(Candidate c) {
-    return Reach.of(MAN, Catalogue.standard().exerciseOf(c).family(), c.usual(), c.yields())
+  private static boolean canBeDone(Candidate candidate) {
+    return Reach.of(
+            MAN,
+            Catalogue.standard().exerciseOf(candidate).family(),
+            candidate.usual(),
+            candidate.yields())
         .filter(
-            r ->
+            reach ->
                 new Analyser(MAN)
                         .analyse(
-                            Catalogue.standard().exerciseOf(c).family(), r.setup(), LoadRule.USUAL)
+                            Catalogue.standard().exerciseOf(candidate).family(),
+                            reach.setup(),
+                            LoadRule.USUAL)
                     instanceof Analysis)
         .isPresent();
   }

@@ -31,8 +31,8 @@ class EquationTest {
     "OCONNER, 10, 80.0",
     "LOMBARDI, 10, 79.4"
   })
-  void shareOfOneRepetition(Equation e, double repetitions, double percent) {
-    assertThat(100 / e.factor(repetitions)).isCloseTo(percent, within(0.06));
+  void shareOfOneRepetition(Equation equation, double repetitions, double percent) {
+    assertThat(100 / equation.factor(repetitions)).isCloseTo(percent, within(0.06));
   }
 
   /**
@@ -48,12 +48,14 @@ class EquationTest {
 
   @ParameterizedTest
   @EnumSource(Equation.class)
-  void moreRepetitionsAreMoreStrengthAndOneIsAboutItself(Equation e) {
-    assertThat(e.factor(1))
-        .as("%s: curves fitted to many repetitions miss one itself, Mayhew's by 9 %%", e.source())
+  void moreRepetitionsAreMoreStrengthAndOneIsAboutItself(Equation equation) {
+    assertThat(equation.factor(1))
+        .as(
+            "%s: curves fitted to many repetitions miss one itself, Mayhew's by 9 %%",
+            equation.source())
         .isBetween(0.97, 1.09);
     for (int r = 1; r < 15; r++) {
-      assertThat(e.factor(r + 1)).isGreaterThan(e.factor(r));
+      assertThat(equation.factor(r + 1)).isGreaterThan(equation.factor(r));
     }
   }
 
@@ -75,8 +77,8 @@ class EquationTest {
   /** A sled of 50 kg with 100 kg on it is 150 kg that move; what is told is without the sled. */
   @Test
   void whatMovesEmptyIsCountedAndNotTold() {
-    OneRepetition.Estimate e = OneRepetition.of(new PerformedSet(100, 10, 0), 50);
-    assertThat(e.kg()).isCloseTo(150 * 4.0 / 3 - 50, within(0.01));
+    OneRepetition.Estimate estimate = OneRepetition.of(new PerformedSet(100, 10, 0), 50);
+    assertThat(estimate.kg()).isCloseTo(150 * 4.0 / 3 - 50, within(0.01));
   }
 
   @Test

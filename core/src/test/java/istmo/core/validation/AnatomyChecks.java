@@ -300,16 +300,19 @@ final class AnatomyChecks {
   }
 
   private static void isometric(List<Row> rows) {
-    Body b = Body.estimated(1.78, 75, Sex.MALE);
+    Body body = Body.estimated(1.78, 75, Sex.MALE);
     double unit = 75 * 9.80665 * 1.78;
-    Musculature m = new Musculature(b);
+    Musculature musculature = new Musculature(body);
     ToDoubleFunction<Double> kneeExtension =
-        k -> moment(m, Coordinate.KNEE_FLEXION, -1, 85, k, 0, 0);
-    ToDoubleFunction<Double> hipExtension = h -> moment(m, Coordinate.HIP_FLEXION, -1, h, 60, 0, 0);
-    ToDoubleFunction<Double> kneeFlexion = k -> moment(m, Coordinate.KNEE_FLEXION, 1, 85, k, 0, 0);
+        k -> moment(musculature, Coordinate.KNEE_FLEXION, -1, 85, k, 0, 0);
+    ToDoubleFunction<Double> hipExtension =
+        h -> moment(musculature, Coordinate.HIP_FLEXION, -1, h, 60, 0, 0);
+    ToDoubleFunction<Double> kneeFlexion =
+        k -> moment(musculature, Coordinate.KNEE_FLEXION, 1, 85, k, 0, 0);
     ToDoubleFunction<Double> plantarflexion =
-        a -> moment(m, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 10, a, 0);
-    ToDoubleFunction<Double> abduction = a -> moment(m, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, a);
+        a -> moment(musculature, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 10, a, 0);
+    ToDoubleFunction<Double> abduction =
+        a -> moment(musculature, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, a);
     String source = "Anderson et al. 2007, men 18 to 25";
     rows.add(
         Row.within(
@@ -397,14 +400,14 @@ final class AnatomyChecks {
 
   /** Moment of every muscle that helps, fully active, with its passive part. */
   private static double moment(
-      Musculature m,
-      Coordinate c,
+      Musculature musculature,
+      Coordinate coordinate,
       int sign,
       double hip,
       double knee,
       double ankle,
       double abduction) {
-    m.at(
+    musculature.at(
         new double[] {
           Math.toRadians(hip),
           Math.toRadians(abduction),
@@ -414,10 +417,10 @@ final class AnatomyChecks {
           0
         });
     double sum = 0;
-    for (int i = 0; i < m.size(); i++) {
+    for (int i = 0; i < musculature.size(); i++) {
       sum +=
-          Math.max(0, sign * m.arm(i, c) * m.activeForceN(i))
-              + sign * m.arm(i, c) * m.passiveForceN(i);
+          Math.max(0, sign * musculature.arm(i, coordinate) * musculature.activeForceN(i))
+              + sign * musculature.arm(i, coordinate) * musculature.passiveForceN(i);
     }
     return sum;
   }
@@ -443,17 +446,19 @@ final class AnatomyChecks {
   }
 
   /** Arm at a hip flexion, weighted by volume, cm; reference adult. */
-  private static double meanArm(double hipDeg, Coordinate c, String... ids) {
+  private static double meanArm(double hipDeg, Coordinate coordinate, String... ids) {
     double volume = 0;
     double sum = 0;
     for (String id : ids) {
-      Muscle m = TABLE.get(id);
+      Muscle muscle = TABLE.get(id);
       var curve =
-          c == Coordinate.HIP_FLEXION
-              ? m.hipFlexion()
-              : c == Coordinate.HIP_ABDUCTION ? m.hipAbduction() : m.hipRotation();
-      sum += m.volumeM3() * curve.orElseThrow().value(Math.toRadians(hipDeg));
-      volume += m.volumeM3();
+          coordinate == Coordinate.HIP_FLEXION
+              ? muscle.hipFlexion()
+              : coordinate == Coordinate.HIP_ABDUCTION
+                  ? muscle.hipAbduction()
+                  : muscle.hipRotation();
+      sum += muscle.volumeM3() * curve.orElseThrow().value(Math.toRadians(hipDeg));
+      volume += muscle.volumeM3();
     }
     return 100 * sum / volume;
   }

@@ -155,7 +155,7 @@ class BelievabilityTest {
     SERVES.put(
         "calves",
         Catalogue.standard().exercises().stream()
-            .map(x -> x.id())
+            .map(exercise -> exercise.id())
             .filter(id -> id.endsWith("calf-raise"))
             .collect(Collectors.toSet()));
     SERVES.put("shin", Set.of("shin-raise", "dumbbell-shin-raise"));
@@ -235,7 +235,7 @@ class BelievabilityTest {
 
   private static Map<String, List<String>> aims() {
     Map<String, List<String>> aims = new LinkedHashMap<>();
-    Regions.standard().all().forEach(r -> aims.put(r.id(), List.of(r.id())));
+    Regions.standard().all().forEach(region -> aims.put(region.id(), List.of(region.id())));
     TOGETHER.forEach((name, ids) -> aims.put(name, List.of(ids.split(" "))));
     return aims;
   }
@@ -262,23 +262,25 @@ class BelievabilityTest {
     int said;
     final Map<String, Integer> violations = new TreeMap<>();
 
-    void count(Order o, String gym, String aim, List<String> regions) {
-      assertThat(o.entries().isEmpty())
+    void count(Order order, String gym, String aim, List<String> regions) {
+      assertThat(order.entries().isEmpty())
           .as("an order without places says that nothing trains the aim")
-          .isEqualTo(o.shortage().isPresent());
-      if (o.shortage().isPresent()) {
+          .isEqualTo(order.shortage().isPresent());
+      if (order.shortage().isPresent()) {
         said++;
         return;
       }
       orders++;
       List<String> first =
-          o.entries().stream()
+          order.entries().stream()
               .limit(FIRST)
-              .map(e -> e.evaluation().candidate().exerciseId())
+              .map(entry -> entry.evaluation().candidate().exerciseId())
               .toList();
-      List<String> odd = first.stream().filter(x -> !serves(x, regions)).toList();
+      List<String> odd = first.stream().filter(text -> !serves(text, regions)).toList();
       odd.forEach(
-          x -> violations.merge(String.format("%s for %s, %s gym", x, aim, gym), 1, Integer::sum));
+          text ->
+              violations.merge(
+                  String.format("%s for %s, %s gym", text, aim, gym), 1, Integer::sum));
       clean += odd.isEmpty() ? 1 : 0;
       firstRight += odd.contains(first.get(0)) ? 0 : 1;
     }
@@ -370,7 +372,10 @@ class BelievabilityTest {
     List<String> unknown = new ArrayList<>();
     Stream.concat(SERVES.values().stream(), OWN.values().stream())
         .flatMap(Set::stream)
-        .filter(id -> Catalogue.standard().exercises().stream().noneMatch(x -> x.id().equals(id)))
+        .filter(
+            id ->
+                Catalogue.standard().exercises().stream()
+                    .noneMatch(exercise -> exercise.id().equals(id)))
         .forEach(unknown::add);
     assertThat(unknown).isEmpty();
   }

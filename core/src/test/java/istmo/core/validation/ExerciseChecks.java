@@ -299,14 +299,14 @@ final class ExerciseChecks {
   private static void presses(List<Row> rows) {
     double[][] rails = {{30, 490.5}, {35, 562.7}, {45, 693.7}, {60, 849.6}, {90, 981.0}};
     for (double[] rail : rails) {
-      Posture p =
+      Posture posture =
           Bodies.posture(
               MAN,
               "press",
               Map.of("kneeDepth", 80.0, "sledMass", 0.0, "railAngle", rail[0]),
               0.5,
               100);
-      Load foot = p.loads().get(0);
+      Load foot = posture.loads().get(0);
       rows.add(
           Row.within(
               "C088",
@@ -338,22 +338,22 @@ final class ExerciseChecks {
             "statics; EMG agrees for gluteus maximus and rectus femoris",
             ratio(high),
             ratio(low)));
-    RegionValues h = Stimulus.byRegion(high, School.STRETCH);
-    RegionValues l = Stimulus.byRegion(low, School.STRETCH);
+    RegionValues values = Stimulus.byRegion(high, School.STRETCH);
+    RegionValues regionValues = Stimulus.byRegion(low, School.STRETCH);
     rows.add(
         Row.more(
             "T",
             "gluteus maximus, feet high against low at the same knee bend",
             PRACTICE,
-            gmax(h),
-            gmax(l)));
+            gmax(values),
+            gmax(regionValues)));
     rows.add(
         Row.more(
             "T",
             "rectus femoris, feet low against high at the same knee bend",
             PRACTICE,
-            l.get("RF"),
-            h.get("RF")));
+            regionValues.get("RF"),
+            values.get("RF")));
     Evaluation usual = evaluate(MAN, "leg-press/low");
     Evaluation stiff =
         evaluate(MAN.withDorsiflexionLimit(Intake.Ankle.STIFF.dorsiflexionRad()), "leg-press/low");
@@ -389,7 +389,7 @@ final class ExerciseChecks {
     Posture bottom = Bodies.posture(MAN, "hinge", Map.of(), 1, 80);
     double bar =
         bottom.props().stream()
-                .filter(x -> x.kind().equals("bar"))
+                .filter(prop -> prop.kind().equals("bar"))
                 .findFirst()
                 .orElseThrow()
                 .points()
@@ -435,8 +435,8 @@ final class ExerciseChecks {
   private static void machines(List<Row> rows) {
     Analysis seated = Bodies.analysis(MAN, "seated-curl", Map.of());
     Analysis lying = Bodies.analysis(MAN, "lying-curl", Map.of());
-    RegionValues s = Stimulus.byRegion(seated, School.STRETCH);
-    RegionValues l = Stimulus.byRegion(lying, School.STRETCH);
+    RegionValues values = Stimulus.byRegion(seated, School.STRETCH);
+    RegionValues regionValues = Stimulus.byRegion(lying, School.STRETCH);
     String maeo = "Maeo et al. 2021, twelve weeks, MRI";
     rows.add(
         Row.more(
@@ -450,15 +450,15 @@ final class ExerciseChecks {
             "C108",
             "two-joint hamstrings, seated curl against lying (14 against 9 % growth of all)",
             maeo,
-            (s.get("BFL") + s.get("ST") + s.get("SM")) / 3,
-            (l.get("BFL") + l.get("ST") + l.get("SM")) / 3));
+            (values.get("BFL") + values.get("ST") + values.get("SM")) / 3,
+            (regionValues.get("BFL") + regionValues.get("ST") + regionValues.get("SM")) / 3));
     rows.add(
         Row.alike(
             "C108",
             "biceps femoris short head, seated against lying",
             maeo,
-            s.get("BFS"),
-            l.get("BFS")));
+            values.get("BFS"),
+            regionValues.get("BFS")));
     RegionValues upright = stimulus("leg-extension", Map.of());
     RegionValues reclined = stimulus("leg-extension", Map.of("hipAngle", 40.0));
     rows.add(
@@ -509,24 +509,24 @@ final class ExerciseChecks {
             "Kinoshita et al. 2023 (MRI, from memory)",
             standing.get("SOL"),
             seatedCalf.get("SOL")));
-    for (Exercise x : Catalogue.standard().exercises()) {
-      if (!x.group().isEmpty()) {
-        RegionValues byRegion = of(x.candidates().get(0).id());
+    for (Exercise exercise : Catalogue.standard().exercises()) {
+      if (!exercise.group().isEmpty()) {
+        RegionValues byRegion = of(exercise.candidates().get(0).id());
         Map<String, Double> groups = Stimulus.byGroup(byRegion);
         double next =
             groups.entrySet().stream()
-                .filter(e -> !e.getKey().equals(x.group()))
+                .filter(entry -> !entry.getKey().equals(exercise.group()))
                 .mapToDouble(Map.Entry::getValue)
                 .max()
                 .orElse(0);
         rows.add(
             Row.holds(
                 "face",
-                x.name() + ": " + x.group() + " get at least twice any other group",
+                exercise.name() + ": " + exercise.group() + " get at least twice any other group",
                 PRACTICE,
                 "≥ 2",
-                ratio(groups.get(x.group()), next),
-                Stimulus.faceCheckMisses(byRegion, x.group()).isEmpty()));
+                ratio(groups.get(exercise.group()), next),
+                Stimulus.faceCheckMisses(byRegion, exercise.group()).isEmpty()));
       }
     }
   }
@@ -820,13 +820,17 @@ final class ExerciseChecks {
   }
 
   private static Analysis analysis(String candidate) {
-    Candidate c = Catalogue.standard().candidate(candidate);
-    Exercise x = Catalogue.standard().exerciseOf(c);
+    Candidate checked = Catalogue.standard().candidate(candidate);
+    Exercise exercise = Catalogue.standard().exerciseOf(checked);
     Setup setup =
-        Reach.of(MAN, x.family(), c.usualFor(MAN, GymEquipment.generic(Set.of())), c.yields())
+        Reach.of(
+                MAN,
+                exercise.family(),
+                checked.usualFor(MAN, GymEquipment.generic(Set.of())),
+                checked.yields())
             .orElseThrow()
             .setup();
-    return (Analysis) new Analyser(MAN).analyse(x.family(), setup, LoadRule.USUAL);
+    return (Analysis) new Analyser(MAN).analyse(exercise.family(), setup, LoadRule.USUAL);
   }
 
   private static String ratio(double own, double next) {
@@ -842,28 +846,28 @@ final class ExerciseChecks {
         School.STRETCH);
   }
 
-  private static double height(Evaluation e) {
-    return 100 * ((Evaluation.Computed) e).reach().setup().values().get("footHeight");
+  private static double height(Evaluation evaluation) {
+    return 100 * ((Evaluation.Computed) evaluation).reach().setup().values().get("footHeight");
   }
 
   /** The point of a repetition at which the hip is nearest to a flexion. */
   private static Posture atHipFlexion(String family, Map<String, Double> changes, double deg) {
     Posture best = null;
     for (int k = 0; k <= 200; k++) {
-      Posture p = Bodies.posture(MAN, family, changes, k / 200.0, 70);
+      Posture posture = Bodies.posture(MAN, family, changes, k / 200.0, 70);
       if (best == null
-          || Math.abs(p.angle(Coordinate.HIP_FLEXION) - Math.toRadians(deg))
+          || Math.abs(posture.angle(Coordinate.HIP_FLEXION) - Math.toRadians(deg))
               < Math.abs(best.angle(Coordinate.HIP_FLEXION) - Math.toRadians(deg))) {
-        best = p;
+        best = posture;
       }
     }
     return best;
   }
 
-  private static double fibre(Posture p, String muscle) {
-    istmo.core.mechanics.Musculature m = new istmo.core.mechanics.Musculature(MAN);
-    m.at(p.angles());
-    return m.length(index(muscle));
+  private static double fibre(Posture posture, String muscle) {
+    istmo.core.mechanics.Musculature musculature = new istmo.core.mechanics.Musculature(MAN);
+    musculature.at(posture.angles());
+    return musculature.length(index(muscle));
   }
 
   private static int index(String muscle) {
@@ -875,43 +879,48 @@ final class ExerciseChecks {
   }
 
   /** Knee extension moment of one leg, N m. */
-  private static double knee(Posture p, double load) {
-    return moment(p, Coordinate.KNEE_FLEXION, load);
+  private static double knee(Posture posture, double load) {
+    return moment(posture, Coordinate.KNEE_FLEXION, load);
   }
 
-  private static double hip(Posture p, double load) {
-    return moment(p, Coordinate.HIP_FLEXION, load);
+  private static double hip(Posture posture, double load) {
+    return moment(posture, Coordinate.HIP_FLEXION, load);
   }
 
-  private static double moment(Posture p, Coordinate c, double load) {
+  private static double moment(Posture posture, Coordinate coordinate, double load) {
     istmo.core.mechanics.Equilibrium eq =
         new istmo.core.mechanics.Equilibrium(MAN, new istmo.core.mechanics.Musculature(MAN));
-    eq.set(p);
-    return eq.externalNm(c, load);
+    eq.set(posture);
+    return eq.externalNm(coordinate, load);
   }
 
-  private static double ratio(Analysis a) {
-    AnalysisPoint p = a.points().get(a.points().size() - 1);
-    return p.suppliedNm(Coordinate.HIP_FLEXION) / p.suppliedNm(Coordinate.KNEE_FLEXION);
+  private static double ratio(Analysis analysis) {
+    AnalysisPoint point = analysis.points().get(analysis.points().size() - 1);
+    return point.suppliedNm(Coordinate.HIP_FLEXION) / point.suppliedNm(Coordinate.KNEE_FLEXION);
   }
 
-  private static double lean(Posture p) {
-    return Math.toDegrees(p.trunkLeanRad());
+  private static double lean(Posture posture) {
+    return Math.toDegrees(posture.trunkLeanRad());
   }
 
-  private static double gmax(RegionValues s) {
-    return (s.get("GMAXU") + s.get("GMAXM") + s.get("GMAXL")) / 3;
+  private static double gmax(RegionValues values) {
+    return (values.get("GMAXU") + values.get("GMAXM") + values.get("GMAXL")) / 3;
   }
 
-  private static double vasti(RegionValues s) {
-    return (s.get("VL") + s.get("VM") + s.get("VI")) / 3;
+  private static double vasti(RegionValues values) {
+    return (values.get("VL") + values.get("VM") + values.get("VI")) / 3;
   }
 
-  private static double hamstrings(RegionValues s) {
-    return (s.get("BFL") + s.get("BFS") + s.get("ST") + s.get("SM")) / 4;
+  private static double hamstrings(RegionValues values) {
+    return (values.get("BFL") + values.get("BFS") + values.get("ST") + values.get("SM")) / 4;
   }
 
-  private static double adductors(RegionValues s) {
-    return (s.get("AL") + s.get("AB") + s.get("GRA") + s.get("AMA") + s.get("AMI")) / 5;
+  private static double adductors(RegionValues values) {
+    return (values.get("AL")
+            + values.get("AB")
+            + values.get("GRA")
+            + values.get("AMA")
+            + values.get("AMI"))
+        / 5;
   }
 }

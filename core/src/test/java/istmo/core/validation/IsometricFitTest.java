@@ -159,88 +159,88 @@ class IsometricFitTest {
         -30);
     add(
         "hip extension, 90 over 10 (Kulig et al. 1984: rises)",
-        m ->
-            moment(m, Coordinate.HIP_FLEXION, -1, 90, 60, 0, 0)
-                / moment(m, Coordinate.HIP_FLEXION, -1, 10, 60, 0, 0),
+        musculature ->
+            moment(musculature, Coordinate.HIP_FLEXION, -1, 90, 60, 0, 0)
+                / moment(musculature, Coordinate.HIP_FLEXION, -1, 10, 60, 0, 0),
         1.4,
         0.15);
     add(
         "plantarflexion, -30 over +15 (Sale et al. 1982)",
-        m ->
-            moment(m, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 10, -30, 0)
-                / moment(m, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 10, 15, 0),
+        musculature ->
+            moment(musculature, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 10, -30, 0)
+                / moment(musculature, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 10, 15, 0),
         0.45,
         0.15);
     add(
         "plantarflexion, knee 90 over straight (Sale et al. 1982; Cresswell et al. 1995)",
-        m ->
-            moment(m, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 90, 0, 0)
-                / moment(m, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 5, 0, 0),
+        musculature ->
+            moment(musculature, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 90, 0, 0)
+                / moment(musculature, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 5, 0, 0),
         0.68,
         0.10);
     add(
         "knee flexion at 60, lying over seated (Worrell et al. 1989)",
-        m ->
-            moment(m, Coordinate.KNEE_FLEXION, 1, 5, 60, 0, 0)
-                / moment(m, Coordinate.KNEE_FLEXION, 1, 85, 60, 0, 0),
+        musculature ->
+            moment(musculature, Coordinate.KNEE_FLEXION, 1, 5, 60, 0, 0)
+                / moment(musculature, Coordinate.KNEE_FLEXION, 1, 85, 60, 0, 0),
         0.78,
         0.10);
     add(
         "knee extension at 80, lying over seated (Maffiuletti and Lepers 2003)",
-        m ->
-            moment(m, Coordinate.KNEE_FLEXION, -1, 10, 80, 0, 0)
-                / moment(m, Coordinate.KNEE_FLEXION, -1, 85, 80, 0, 0),
+        musculature ->
+            moment(musculature, Coordinate.KNEE_FLEXION, -1, 10, 80, 0, 0)
+                / moment(musculature, Coordinate.KNEE_FLEXION, -1, 85, 80, 0, 0),
         0.97,
         0.05);
     for (double[] p : new double[][] {{0, 0.90}, {10, 0.79}, {20, 0.66}, {30, 0.53}}) {
       add(
           "abduction at " + p[0] + " over 10 adducted (Neumann et al. 1988)",
-          m ->
-              moment(m, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, p[0])
-                  / moment(m, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, -10),
+          musculature ->
+              moment(musculature, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, p[0])
+                  / moment(musculature, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, -10),
           p[1],
           0.15);
     }
     add(
         "abduction at 0, N m (Cahalan et al. 1989)",
-        m -> moment(m, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, 0),
+        musculature -> moment(musculature, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, 0),
         105,
         0.2);
     add(
         "adduction at 0, N m (Cahalan et al. 1989)",
-        m -> moment(m, Coordinate.HIP_ABDUCTION, -1, 0, 0, 0, 0),
+        musculature -> moment(musculature, Coordinate.HIP_ABDUCTION, -1, 0, 0, 0, 0),
         125,
         0.2);
     add(
         "gluteus maximus arm at 0, m (Németh and Ohlsén 1985)",
-        m -> arm(m, 0, Coordinate.HIP_FLEXION, -1, "GMAXU", "GMAXM", "GMAXL"),
+        musculature -> arm(musculature, 0, Coordinate.HIP_FLEXION, -1, "GMAXU", "GMAXM", "GMAXL"),
         0.079 * MAN.lengthFactor(),
         0.07);
     add(
         "gluteus medius abduction arm at 0, m (Dostal et al. 1986)",
-        m -> arm(m, 0, Coordinate.HIP_ABDUCTION, 1, "GMEDA", "GMEDP"),
+        musculature -> arm(musculature, 0, Coordinate.HIP_ABDUCTION, 1, "GMEDA", "GMEDP"),
         0.055 * MAN.lengthFactor(),
         0.12);
     add(
         "passive plantarflexion at 20 dorsiflexed, N m (Riener and Edrich 1999)",
-        m -> passive(m, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 5, 20),
+        musculature -> passive(musculature, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 5, 20),
         20,
         0.5);
     add(
         "passive plantarflexion at 35 dorsiflexed, knee bent, N m (deep squats are stood in without"
             + " it stopping them)",
-        m -> passive(m, Coordinate.ANKLE_DORSIFLEXION, -1, 100, 110, 35),
+        musculature -> passive(musculature, Coordinate.ANKLE_DORSIFLEXION, -1, 100, 110, 35),
         30,
         0.3);
     add(
         "passive hip extension, straight leg at 80, N m (Magnusson et al. 1996; Riener and Edrich"
             + " 1999)",
-        m -> passive(m, Coordinate.HIP_FLEXION, -1, 80, 5, 0),
+        musculature -> passive(musculature, Coordinate.HIP_FLEXION, -1, 80, 5, 0),
         50,
         0.5);
     add(
         "passive hip extension, bent knee at 110, N m (Riener and Edrich 1999)",
-        m -> passive(m, Coordinate.HIP_FLEXION, -1, 110, 90, 0),
+        musculature -> passive(musculature, Coordinate.HIP_FLEXION, -1, 110, 90, 0),
         25,
         0.2);
 
@@ -286,7 +286,7 @@ class IsometricFitTest {
     assertThat(p)
         .as("changes that the fit would still make: the rounding of the table")
         .containsExactly(new double[p.length], within(0.02));
-    double[] undone = freedoms.stream().mapToDouble(f -> -f.applied).toArray();
+    double[] undone = freedoms.stream().mapToDouble(freedom -> -freedom.applied).toArray();
     assertThat(rms(new double[p.length]))
         .as("nearer to the curves than the table of before")
         .isLessThan(0.7 * rms(undone));
@@ -317,7 +317,7 @@ class IsometricFitTest {
    */
   private void anderson(
       String name,
-      Coordinate c,
+      Coordinate coordinate,
       int sign,
       double c1,
       double c2,
@@ -328,7 +328,7 @@ class IsometricFitTest {
       double[] q = posture.apply(d);
       add(
           name + " at " + d + ", N m (Anderson et al. 2007)",
-          m -> moment(m, c, sign, q[0], q[1], q[2], 0),
+          musculature -> moment(musculature, coordinate, sign, q[0], q[1], q[2], 0),
           c1 * UNIT * Math.cos(c2 * (Math.toRadians(d) - c3)),
           0.12 * Math.sqrt(degrees.length / 3.0));
     }
@@ -352,14 +352,14 @@ class IsometricFitTest {
 
   private void print(double[] p) {
     Musculature now = new Musculature(MAN);
-    for (Datum d : data) {
+    for (Datum datum : data) {
       System.out.printf(
           Locale.ROOT,
           "%-90s target %8.3f  now %8.3f  (%+.1f spreads)%n",
-          d.name,
-          d.target,
-          d.model.applyAsDouble(now),
-          Math.log(d.model.applyAsDouble(now) / d.target) / d.spread);
+          datum.name,
+          datum.target,
+          datum.model.applyAsDouble(now),
+          Math.log(datum.model.applyAsDouble(now) / datum.target) / datum.spread);
     }
     for (int k = 0; k < p.length; k++) {
       System.out.printf(
@@ -369,17 +369,17 @@ class IsometricFitTest {
           p[k],
           freedoms.get(k).applied + p[k]);
     }
-    for (Muscle m : muscles(p)) {
+    for (Muscle muscle : muscles(p)) {
       System.out.printf(
           Locale.ROOT,
           "%-6s force %.2f l0 %.2f kappa %.2f hip %s abd %s knee %s%n",
-          m.id(),
-          m.forceFactor() / Math.exp(p[0]),
-          m.lengthAtZero(),
-          m.fibreShare(),
-          knots(m.hipFlexion(), HIP_KNOTS),
-          knots(m.hipAbduction(), HIP_KNOTS),
-          knots(m.kneeFlexion(), KNEE_KNOTS));
+          muscle.id(),
+          muscle.forceFactor() / Math.exp(p[0]),
+          muscle.lengthAtZero(),
+          muscle.fibreShare(),
+          knots(muscle.hipFlexion(), HIP_KNOTS),
+          knots(muscle.hipAbduction(), HIP_KNOTS),
+          knots(muscle.kneeFlexion(), KNEE_KNOTS));
     }
     System.out.printf(
         Locale.ROOT,
@@ -396,21 +396,24 @@ class IsometricFitTest {
   private static String knots(Optional<MonotoneCurve> curve, double[] knotsDeg) {
     return curve
         .map(
-            c ->
+            monotoneCurve ->
                 Arrays.stream(knotsDeg)
                     .mapToObj(
-                        d -> String.format(Locale.ROOT, "%.1f", 100 * c.value(Math.toRadians(d))))
-                    .reduce((a, b) -> a + ";" + b)
+                        d ->
+                            String.format(
+                                Locale.ROOT, "%.1f", 100 * monotoneCurve.value(Math.toRadians(d))))
+                    .reduce((first, second) -> first + ";" + second)
                     .orElseThrow())
         .orElse("");
   }
 
   private double[] residuals(double[] p) {
-    Musculature m = new Musculature(MAN, muscles(p));
+    Musculature musculature = new Musculature(MAN, muscles(p));
     double[] r = new double[data.size() + p.length];
     for (int i = 0; i < data.size(); i++) {
       r[i] =
-          Math.log(Math.max(1e-3, data.get(i).model.applyAsDouble(m)) / data.get(i).target)
+          Math.log(
+                  Math.max(1e-3, data.get(i).model.applyAsDouble(musculature)) / data.get(i).target)
               / data.get(i).spread;
     }
     for (int k = 0; k < p.length; k++) {
@@ -440,50 +443,50 @@ class IsometricFitTest {
 
   private List<Muscle> muscles(double[] p) {
     Map<String, Muscle> all = new LinkedHashMap<>();
-    Muscles.standard().all().forEach(m -> all.put(m.id(), m));
+    Muscles.standard().all().forEach(muscle -> all.put(muscle.id(), muscle));
     for (int k = 0; k < p.length; k++) {
-      Freedom f = freedoms.get(k);
-      for (String id : f.muscles) {
-        all.put(id, changed(all.get(id), f.kind, p[k]));
+      Freedom freedom = freedoms.get(k);
+      for (String id : freedom.muscles) {
+        all.put(id, changed(all.get(id), freedom.kind, p[k]));
       }
     }
     return List.copyOf(all.values());
   }
 
-  private static Muscle changed(Muscle m, Kind kind, double by) {
+  private static Muscle changed(Muscle muscle, Kind kind, double by) {
     double factor = Math.exp(by);
     return new Muscle(
-        m.id(),
-        m.group(),
-        m.label(),
-        m.volumeM3(),
-        m.optimalFibreLengthM(),
-        m.pennationRad(),
-        kind == Kind.FORCE ? m.forceFactor() * factor : m.forceFactor(),
-        kind == Kind.LENGTH ? m.lengthAtZero() + by : m.lengthAtZero(),
-        kind == Kind.SHARE ? m.fibreShare() * factor : m.fibreShare(),
+        muscle.id(),
+        muscle.group(),
+        muscle.label(),
+        muscle.volumeM3(),
+        muscle.optimalFibreLengthM(),
+        muscle.pennationRad(),
+        kind == Kind.FORCE ? muscle.forceFactor() * factor : muscle.forceFactor(),
+        kind == Kind.LENGTH ? muscle.lengthAtZero() + by : muscle.lengthAtZero(),
+        kind == Kind.SHARE ? muscle.fibreShare() * factor : muscle.fibreShare(),
         kind == Kind.STANDING_EXTENSION_ARM
-            ? m.hipFlexion().map(c -> faded(c, HIP_KNOTS, factor))
-            : m.hipFlexion(),
+            ? muscle.hipFlexion().map(curve -> faded(curve, HIP_KNOTS, factor))
+            : muscle.hipFlexion(),
         kind == Kind.STANDING_ABDUCTION_ARM
-            ? m.hipAbduction().map(c -> faded(c, HIP_KNOTS, factor))
-            : m.hipAbduction(),
-        m.hipRotation(),
+            ? muscle.hipAbduction().map(curve -> faded(curve, HIP_KNOTS, factor))
+            : muscle.hipAbduction(),
+        muscle.hipRotation(),
         kind == Kind.STRAIGHT_KNEE_ARM
-            ? m.kneeFlexion().map(c -> faded(c, KNEE_KNOTS, factor))
-            : m.kneeFlexion(),
-        m.ankleDorsiflexion(),
-        m.source());
+            ? muscle.kneeFlexion().map(curve -> faded(curve, KNEE_KNOTS, factor))
+            : muscle.kneeFlexion(),
+        muscle.ankleDorsiflexion(),
+        muscle.source());
   }
 
   /** The factor holds up to 30° and fades to none at 90°. */
-  private static MonotoneCurve faded(MonotoneCurve c, double[] knotsDeg, double factor) {
+  private static MonotoneCurve faded(MonotoneCurve curve, double[] knotsDeg, double factor) {
     double[] x = Arrays.stream(knotsDeg).map(Math::toRadians).toArray();
     double[] y =
         Arrays.stream(knotsDeg)
             .map(
                 d ->
-                    c.value(Math.toRadians(d))
+                    curve.value(Math.toRadians(d))
                         * Math.pow(factor, Math.max(0, Math.min(1, (90 - d) / 60))))
             .toArray();
     return MonotoneCurve.through(x, y);
@@ -491,45 +494,52 @@ class IsometricFitTest {
 
   /** Moment of every muscle that helps, fully active, without its passive part, N m; degrees. */
   private static double moment(
-      Musculature m,
-      Coordinate c,
+      Musculature musculature,
+      Coordinate coordinate,
       int sign,
       double hip,
       double knee,
       double ankle,
       double abduction) {
-    at(m, hip, knee, ankle, abduction);
+    at(musculature, hip, knee, ankle, abduction);
     double sum = 0;
-    for (int i = 0; i < m.size(); i++) {
-      sum += Math.max(0, sign * m.arm(i, c) * m.activeForceN(i));
+    for (int i = 0; i < musculature.size(); i++) {
+      sum += Math.max(0, sign * musculature.arm(i, coordinate) * musculature.activeForceN(i));
     }
     return sum;
   }
 
   private static double passive(
-      Musculature m, Coordinate c, int sign, double hip, double knee, double ankle) {
-    at(m, hip, knee, ankle, 0);
+      Musculature musculature,
+      Coordinate coordinate,
+      int sign,
+      double hip,
+      double knee,
+      double ankle) {
+    at(musculature, hip, knee, ankle, 0);
     double sum = 0;
-    for (int i = 0; i < m.size(); i++) {
-      sum += sign * m.arm(i, c) * m.passiveForceN(i);
+    for (int i = 0; i < musculature.size(); i++) {
+      sum += sign * musculature.arm(i, coordinate) * musculature.passiveForceN(i);
     }
     return sum;
   }
 
-  private static double arm(Musculature m, double hip, Coordinate c, int sign, String... ids) {
-    at(m, hip, 0, 0, 0);
+  private static double arm(
+      Musculature musculature, double hip, Coordinate coordinate, int sign, String... ids) {
+    at(musculature, hip, 0, 0, 0);
     double volume = 0;
     double sum = 0;
     for (String id : ids) {
       int i = Muscles.standard().indexOf(id);
-      sum += sign * m.arm(i, c) * Muscles.standard().get(id).volumeM3();
+      sum += sign * musculature.arm(i, coordinate) * Muscles.standard().get(id).volumeM3();
       volume += Muscles.standard().get(id).volumeM3();
     }
     return sum / volume;
   }
 
-  private static void at(Musculature m, double hip, double knee, double ankle, double abduction) {
-    m.at(
+  private static void at(
+      Musculature musculature, double hip, double knee, double ankle, double abduction) {
+    musculature.at(
         new double[] {
           Math.toRadians(hip),
           Math.toRadians(abduction),

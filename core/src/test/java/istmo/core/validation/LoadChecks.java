@@ -202,10 +202,11 @@ final class LoadChecks {
   }
 
   private static double maximum(Body body, String candidate) {
-    Candidate c = Catalogue.standard().candidate(candidate);
-    Exercise x = Catalogue.standard().exerciseOf(c);
-    Reach reach = Reach.of(body, x.family(), c.usual(), c.yields()).orElseThrow();
-    return ((Analysis) new Analyser(body).analyse(x.family(), reach.setup(), LoadRule.USUAL))
+    Candidate checked = Catalogue.standard().candidate(candidate);
+    Exercise exercise = Catalogue.standard().exerciseOf(checked);
+    Reach reach =
+        Reach.of(body, exercise.family(), checked.usual(), checked.yields()).orElseThrow();
+    return ((Analysis) new Analyser(body).analyse(exercise.family(), reach.setup(), LoadRule.USUAL))
         .limitKg();
   }
 }

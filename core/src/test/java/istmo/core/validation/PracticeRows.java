@@ -27,15 +27,16 @@ record PracticeRows(int all, int without, int with, int surely, int surelyWithou
     int[] count = new int[6];
     for (Body body : bodies) {
       Map<String, Evaluation> evaluations = Orders.evaluate(body, gym, School.STRETCH);
-      for (Finding f : CommonPractice.standard().all()) {
-        Evaluation more = evaluations.get(f.setUpA().orElseThrow().candidateId());
-        Evaluation less = evaluations.get(f.setUpB().orElseThrow().candidateId());
-        if (!(more instanceof Evaluation.Computed a && less instanceof Evaluation.Computed b)) {
+      for (Finding finding : CommonPractice.standard().all()) {
+        Evaluation more = evaluations.get(finding.setUpA().orElseThrow().candidateId());
+        Evaluation less = evaluations.get(finding.setUpB().orElseThrow().candidateId());
+        if (!(more instanceof Evaluation.Computed computed
+            && less instanceof Evaluation.Computed otherComputed)) {
           continue; // this body cannot do one of them
         }
-        boolean surely = f.memory() == Finding.Memory.HIGH;
-        boolean without = mean(a, untold, f) > mean(b, untold, f);
-        boolean with = mean(a, told, f) > mean(b, told, f);
+        boolean surely = finding.memory() == Finding.Memory.HIGH;
+        boolean without = mean(computed, untold, finding) > mean(otherComputed, untold, finding);
+        boolean with = mean(computed, told, finding) > mean(otherComputed, told, finding);
         List<Boolean> hits =
             List.of(true, without, with, surely, surely && without, surely && with);
         for (int k = 0; k < count.length; k++) {
@@ -46,11 +47,11 @@ record PracticeRows(int all, int without, int with, int surely, int surelyWithou
     return new PracticeRows(count[0], count[1], count[2], count[3], count[4], count[5]);
   }
 
-  private static double mean(Evaluation.Computed e, Evidence evidence, Finding f) {
-    RegionValues stimulus = ScoredCandidate.of(e, evidence, Experience.NONE).stimulus();
+  private static double mean(Evaluation.Computed computed, Evidence evidence, Finding finding) {
+    RegionValues stimulus = ScoredCandidate.of(computed, evidence, Experience.NONE).stimulus();
     double sum = 0;
     double volume = 0;
-    for (String id : f.regionsA()) {
+    for (String id : finding.regionsA()) {
       double v = Muscles.standard().get(id).volumeM3();
       sum += v * stimulus.get(id);
       volume += v;

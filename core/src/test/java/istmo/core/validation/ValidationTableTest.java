@@ -31,7 +31,7 @@ class ValidationTableTest {
             " checks hit.\n\n"
                 + "| id | what | source | expected | computed | verdict |\n"
                 + "|---|---|---|---|---|---|\n");
-    rows.forEach(r -> table.append(r.markdown()).append('\n'));
+    rows.forEach(row -> table.append(row.markdown()).append('\n'));
     table.append('\n').append(END);
     SameFigures.assertWritten(PAGE, table.toString());
   }

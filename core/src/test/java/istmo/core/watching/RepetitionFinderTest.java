@@ -24,8 +24,8 @@ class RepetitionFinderTest {
   private static final RepetitionFinder DEGREES = RepetitionFinder.ofTilt();
   private static final Truth PLAIN = new Truth(2, 0.5, 1, 0.5, 0.5);
 
-  private static List<Truth> times(int n, Truth t) {
-    return new ArrayList<>(java.util.Collections.nCopies(n, t));
+  private static List<Truth> times(int n, Truth truth) {
+    return new ArrayList<>(java.util.Collections.nCopies(n, truth));
   }
 
   @ParameterizedTest
@@ -36,11 +36,11 @@ class RepetitionFinderTest {
     assertThat(found).hasSize(n);
     assertThat(found)
         .allSatisfy(
-            r -> {
-              assertThat(r.range()).isCloseTo(0.5, within(0.01));
-              assertThat(r.liftingS()).isCloseTo(1, within(0.25));
-              assertThat(r.loweringS()).isCloseTo(2, within(0.45));
-              assertThat(r.dropout()).isFalse();
+            repetition -> {
+              assertThat(repetition.range()).isCloseTo(0.5, within(0.01));
+              assertThat(repetition.liftingS()).isCloseTo(1, within(0.25));
+              assertThat(repetition.loweringS()).isCloseTo(2, within(0.45));
+              assertThat(repetition.dropout()).isFalse();
             });
   }
 
@@ -92,13 +92,15 @@ class RepetitionFinderTest {
   @Test
   void aDropoutIsSaidAndItsTimesAreNotInvented() {
     List<Sample> all = StandInMotion.samples(times(6, PLAIN), 1.4, 0.03, false, Sensor.EXACT, 6);
-    List<Sample> torn = all.stream().filter(s -> s.timeS() < 8.2 || s.timeS() > 9.1).toList();
+    List<Sample> torn =
+        all.stream().filter(sample -> sample.timeS() < 8.2 || sample.timeS() > 9.1).toList();
     List<Repetition> found = METRES.find(torn);
     assertThat(found).hasSize(6);
     assertThat(found.stream().filter(Repetition::dropout))
         .isNotEmpty()
-        .allSatisfy(r -> assertThat(r.meanSpeed()).isZero());
-    assertThat(found.stream().filter(r -> !r.dropout())).hasSizeGreaterThanOrEqualTo(4);
+        .allSatisfy(repetition -> assertThat(repetition.meanSpeed()).isZero());
+    assertThat(found.stream().filter(repetition -> !repetition.dropout()))
+        .hasSizeGreaterThanOrEqualTo(4);
   }
 
   @Test
@@ -194,7 +196,11 @@ class RepetitionFinderTest {
     List<double[]> liftings = liftings(truth, lowFirst, seed);
     int right = 0;
     for (double[] l : liftings) {
-      right += found.stream().anyMatch(r -> r.startS() < l[1] && r.endS() > l[0]) ? 1 : 0;
+      right +=
+          found.stream()
+                  .anyMatch(repetition -> repetition.startS() < l[1] && repetition.endS() > l[0])
+              ? 1
+              : 0;
     }
     return new Score(n, found.size(), Math.min(right, found.size()));
   }
@@ -210,13 +216,13 @@ class RepetitionFinderTest {
     t += 1.4;
     List<double[]> list = new ArrayList<>();
     for (int k = 0; k < truth.size(); k++) {
-      Truth r = truth.get(k);
-      t += lowFirst ? 0 : r.loweringS() + r.lowS();
-      list.add(new double[] {t, t + r.liftingS()});
-      t += r.liftingS() + r.topS();
+      Truth real = truth.get(k);
+      t += lowFirst ? 0 : real.loweringS() + real.lowS();
+      list.add(new double[] {t, t + real.liftingS()});
+      t += real.liftingS() + real.topS();
       t +=
           lowFirst
-              ? r.loweringS() + (k + 1 < truth.size() ? truth.get(k + 1).lowS() : r.lowS())
+              ? real.loweringS() + (k + 1 < truth.size() ? truth.get(k + 1).lowS() : real.lowS())
               : 0;
     }
     return list;
@@ -235,10 +241,10 @@ class RepetitionFinderTest {
       this.right = right;
     }
 
-    void add(Score o) {
-      truth += o.truth;
-      found += o.found;
-      right += o.right;
+    void add(Score score) {
+      truth += score.truth;
+      found += score.found;
+      right += score.right;
     }
 
     double precision() {
@@ -261,27 +267,27 @@ class RepetitionFinderTest {
     truth.set(2, new Truth(1, 1.5, 1, 0.3, 0.5));
     truth.set(4, new Truth(3, 0, 1.6, 0.3, 0.5));
     truth.set(5, new Truth(3, 1.5, 2, 0.3, 0.38));
-    WatchedSet w =
+    WatchedSet set =
         WatchedSet.of(
             METRES.find(StandInMotion.samples(truth, 1.4, 0.03, false, Sensor.EXACT, 8)),
             new Asked(3, 1.5, true));
-    assertThat(w.repetitions()).hasSize(6);
-    assertThat(w.findings())
+    assertThat(set.repetitions()).hasSize(6);
+    assertThat(set.findings())
         .extracting(WatchedSet.Deviation::kind)
         .containsExactly(
             WatchedSet.Kind.SHORT_RANGE,
             WatchedSet.Kind.DROPPED_LOWERING,
             WatchedSet.Kind.MISSED_PAUSE);
-    assertThat(w.findings())
+    assertThat(set.findings())
         .extracting(WatchedSet.Deviation::repetitions)
         .containsExactly(List.of(6), List.of(3), List.of(5));
-    assertThat(w.findings().get(1).words()).contains("3 s are asked, in repetition 3");
-    assertThat(w.speedLossPercent()).isBetween(50.0, 75.0);
+    assertThat(set.findings().get(1).words()).contains("3 s are asked, in repetition 3");
+    assertThat(set.speedLossPercent()).isBetween(50.0, 75.0);
   }
 
   @Test
   void aSetAsAskedHasNothingToTell() {
-    WatchedSet w =
+    WatchedSet set =
         WatchedSet.of(
             METRES.find(
                 StandInMotion.samples(
@@ -292,9 +298,9 @@ class RepetitionFinderTest {
                     new Sensor(50, 0.003, 0.005, 0.001, 0.01),
                     9)),
             new Asked(3, 1, true));
-    assertThat(w.repetitions()).hasSize(8);
-    assertThat(w.findings()).isEmpty();
-    assertThat(w.speedLossPercent()).isLessThan(12);
+    assertThat(set.repetitions()).hasSize(8);
+    assertThat(set.findings()).isEmpty();
+    assertThat(set.speedLossPercent()).isLessThan(12);
     assertThat(WatchedSet.of(List.of(), Asked.of(Tempo.USUAL)).speedLossPercent()).isZero();
   }
 
@@ -318,9 +324,9 @@ class RepetitionFinderTest {
       if (settled < 3) {
         continue;
       }
-      WatchedSet w = WatchedSet.of(METRES.soFar(all.subList(0, n)), new Asked(2, 0.5, true));
-      assertThat((long) w.repetitions().size()).as("at %.2f s", now).isBetween(settled, begun);
-      assertThat(w.rangeKept()).as("at %.2f s", now).contains(true);
+      WatchedSet set = WatchedSet.of(METRES.soFar(all.subList(0, n)), new Asked(2, 0.5, true));
+      assertThat((long) set.repetitions().size()).as("at %.2f s", now).isBetween(settled, begun);
+      assertThat(set.rangeKept()).as("at %.2f s", now).contains(true);
     }
     assertThat(METRES.soFar(all)).hasSize(8);
   }
@@ -329,23 +335,23 @@ class RepetitionFinderTest {
   void theStandInsSetIsFoundWithItsFaults() {
     Tempo asked = new Tempo(3, 1, 1, 0);
     List<Truth> truth = StandInMotion.tiring(8, asked, 70);
-    WatchedSet w =
+    WatchedSet set =
         WatchedSet.of(
             DEGREES.find(
                 StandInMotion.samples(
                     truth, 90, 4, false, new Sensor(50, 0.5, 0.004, 0.002, 0.01), 12)),
             Asked.of(asked));
-    assertThat(w.repetitions()).hasSize(8);
-    assertThat(w.findings())
+    assertThat(set.repetitions()).hasSize(8);
+    assertThat(set.findings())
         .extracting(WatchedSet.Deviation::repetitions)
         .containsExactly(List.of(8), List.of(7), List.of(3));
-    assertThat(w.tempoKept()).contains(false);
-    assertThat(w.rangeKept()).contains(false);
-    assertThat(w.speedLossPercent()).isGreaterThan(20);
-    WatchedSet halves = WatchedSet.of(w.repetitions(), new Asked(3, 1, false));
+    assertThat(set.tempoKept()).contains(false);
+    assertThat(set.rangeKept()).contains(false);
+    assertThat(set.speedLossPercent()).isGreaterThan(20);
+    WatchedSet halves = WatchedSet.of(set.repetitions(), new Asked(3, 1, false));
     assertThat(halves.rangeKept()).as("partial ones were asked").isEmpty();
     assertThat(halves.findings()).hasSize(2);
-    assertThat(WatchedSet.of(w.repetitions(), Asked.NOTHING).tempoKept())
+    assertThat(WatchedSet.of(set.repetitions(), Asked.NOTHING).tempoKept())
         .as("nothing was asked")
         .isEmpty();
     assertThat(WatchedSet.of(List.of(), Asked.of(asked)).rangeKept()).isEmpty();

@@ -93,7 +93,7 @@ class AccountController {
         coach.map(Coach::name).orElse(null),
         accounts.isDemo(),
         accounts.isFirstRun(),
-        coach.map(c -> days.zone().getId()).orElse(null));
+        coach.map(signedIn -> days.zone().getId()).orElse(null));
   }
 
   /** Tells in which time zone the coach is, so that days and weeks are the coach's own. */
@@ -181,7 +181,14 @@ class AccountController {
   @GetMapping("/sessions")
   List<SignedInView> sessions(HttpServletRequest request) {
     return sessions.of(current.id(), request.getSession().getId()).stream()
-        .map(s -> new SignedInView(s.handle(), s.current(), s.device(), s.since(), s.lastUsed()))
+        .map(
+            signedIn ->
+                new SignedInView(
+                    signedIn.handle(),
+                    signedIn.current(),
+                    signedIn.device(),
+                    signedIn.since(),
+                    signedIn.lastUsed()))
         .toList();
   }
 

@@ -35,8 +35,9 @@ class SecurityConfig {
       HttpSecurity http, SecurityContextRepository contexts, Problems problems) throws Exception {
     PathPatternRequestMatcher.Builder path = PathPatternRequestMatcher.withDefaults();
     return http.authorizeHttpRequests(
-            a ->
-                a.requestMatchers(HttpMethod.GET, "/api/account", SHARED)
+            registry ->
+                registry
+                    .requestMatchers(HttpMethod.GET, "/api/account", SHARED)
                     .permitAll()
                     .requestMatchers(
                         HttpMethod.POST,
@@ -51,19 +52,21 @@ class SecurityConfig {
                     .anyRequest()
                     .permitAll())
         .csrf(
-            c ->
-                c.spa()
+            configurer ->
+                configurer
+                    .spa()
                     .ignoringRequestMatchers(
                         path.matcher(HttpMethod.POST, MODEL),
                         path.matcher(HttpMethod.POST, GADGETS)))
-        .securityContext(c -> c.securityContextRepository(contexts))
-        .requestCache(c -> c.disable())
-        .formLogin(f -> f.disable())
-        .httpBasic(b -> b.disable())
-        .logout(l -> l.disable())
+        .securityContext(configurer -> configurer.securityContextRepository(contexts))
+        .requestCache(configurer -> configurer.disable())
+        .formLogin(configurer -> configurer.disable())
+        .httpBasic(configurer -> configurer.disable())
+        .logout(configurer -> configurer.disable())
         .exceptionHandling(
-            e ->
-                e.authenticationEntryPoint(
+            configurer ->
+                configurer
+                    .authenticationEntryPoint(
                         (request, response, x) ->
                             problems.answer(
                                 response,
@@ -78,7 +81,11 @@ class SecurityConfig {
                                     + " try once more.")))
         // a self-made certificate may be made anew: a browser that was told to insist could then
         // not be let in
-        .headers(h -> h.frameOptions(f -> f.deny()).httpStrictTransportSecurity(t -> t.disable()))
+        .headers(
+            configurer ->
+                configurer
+                    .frameOptions(config -> config.deny())
+                    .httpStrictTransportSecurity(config -> config.disable()))
         .build();
   }
 }

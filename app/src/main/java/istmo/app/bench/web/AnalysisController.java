@@ -54,14 +54,19 @@ class AnalysisController {
       if (statureM == null || massKg == null || sex == null) {
         throw new InvalidInput("body", "needs statureM, massKg and sex");
       }
-      Body b = Body.estimated(statureM, massKg, sex);
-      b = b.withLengths(or(thighM, b.thighM()), or(shankM, b.shankM()), or(trunkM, b.trunkM()));
-      b =
-          b.withLimits(
-              rad(dorsiflexionLimitDeg, b.dorsiflexionLimitRad()),
-              rad(hipFlexionLimitDeg, b.hipFlexionLimitRad()),
-              rad(kneeFlexionLimitDeg, b.kneeFlexionLimitRad()));
-      return b.withStrength(or(strength, b.strength()), or(lumbarNm, b.lumbarNm()));
+      Body estimated = Body.estimated(statureM, massKg, sex);
+      estimated =
+          estimated.withLengths(
+              or(thighM, estimated.thighM()),
+              or(shankM, estimated.shankM()),
+              or(trunkM, estimated.trunkM()));
+      estimated =
+          estimated.withLimits(
+              rad(dorsiflexionLimitDeg, estimated.dorsiflexionLimitRad()),
+              rad(hipFlexionLimitDeg, estimated.hipFlexionLimitRad()),
+              rad(kneeFlexionLimitDeg, estimated.kneeFlexionLimitRad()));
+      return estimated.withStrength(
+          or(strength, estimated.strength()), or(lumbarNm, estimated.lumbarNm()));
     }
 
     private static double or(Double value, double otherwise) {
@@ -197,10 +202,10 @@ class AnalysisController {
     Tempo tempo = input.tempo() == null ? Tempo.USUAL : input.tempo().tempo();
     School school = input.school() == null ? School.STRETCH : School.get(input.school());
     AnalysisResult result = new Analyser(input.body().body()).analyse(family, setup, rule, tempo);
-    if (result instanceof CannotAnalyse c) {
+    if (result instanceof CannotAnalyse analyse) {
       return new AnalysisView(
           Status.IMPOSSIBLE,
-          new BenchController.ObstacleView(c.phase(), c.reason(), c.missing()),
+          new BenchController.ObstacleView(analyse.phase(), analyse.reason(), analyse.missing()),
           setup.values(),
           null,
           null,
@@ -213,40 +218,41 @@ class AnalysisController {
           List.of(),
           List.of());
     }
-    Analysis a = (Analysis) result;
+    Analysis analysis = (Analysis) result;
     return new AnalysisView(
         Status.COMPUTED,
         null,
         setup.values(),
-        a.limitKg(),
-        a.workingKg(),
-        a.stickingPhase(),
-        limiters(a.limiters()),
-        SimulatedSetView.of(a.set()),
-        a.worstResidualNm(),
-        Stimulus.byRegion(a, school).asMap(),
-        a.cautions(),
-        a.notes(),
-        a.points().stream().map(AnalysisController::point).toList());
+        analysis.limitKg(),
+        analysis.workingKg(),
+        analysis.stickingPhase(),
+        limiters(analysis.limiters()),
+        SimulatedSetView.of(analysis.set()),
+        analysis.worstResidualNm(),
+        Stimulus.byRegion(analysis, school).asMap(),
+        analysis.cautions(),
+        analysis.notes(),
+        analysis.points().stream().map(AnalysisController::point).toList());
   }
 
   private static List<MuscleLimiterView> limiters(List<Limiter> of) {
     return of.stream()
-        .map(l -> new MuscleLimiterView(l.id(), l.share(), l.kgPerPercent()))
+        .map(
+            limiter -> new MuscleLimiterView(limiter.id(), limiter.share(), limiter.kgPerPercent()))
         .toList();
   }
 
-  private static AnalysisPointView point(AnalysisPoint p) {
+  private static AnalysisPointView point(AnalysisPoint point) {
     Map<String, Double> angles = new LinkedHashMap<>();
     Map<String, Double> supplied = new LinkedHashMap<>();
     Map<String, Double> contact = new LinkedHashMap<>();
     Map<String, Double> residual = new LinkedHashMap<>();
-    for (Coordinate c : Coordinate.values()) {
-      angles.put(c.name(), Math.toDegrees(p.posture().angle(c)));
-      if (p.posture().carried().contains(c)) {
-        supplied.put(c.name(), p.suppliedNm(c));
-        contact.put(c.name(), p.contactNm()[c.ordinal()]);
-        residual.put(c.name(), p.residualNm()[c.ordinal()]);
+    for (Coordinate coordinate : Coordinate.values()) {
+      angles.put(coordinate.name(), Math.toDegrees(point.posture().angle(coordinate)));
+      if (point.posture().carried().contains(coordinate)) {
+        supplied.put(coordinate.name(), point.suppliedNm(coordinate));
+        contact.put(coordinate.name(), point.contactNm()[coordinate.ordinal()]);
+        residual.put(coordinate.name(), point.residualNm()[coordinate.ordinal()]);
       }
     }
     Map<String, Map<String, Double>> arms = new LinkedHashMap<>();
@@ -254,24 +260,24 @@ class AnalysisController {
     for (int i = 0; i < muscles.size(); i++) {
       Map<String, Double> byAxis = new LinkedHashMap<>();
       for (int c = 0; c < Coordinate.LEG; c++) {
-        byAxis.put(Coordinate.values()[c].name(), p.momentArmM()[i][c]);
+        byAxis.put(Coordinate.values()[c].name(), point.momentArmM()[i][c]);
       }
       arms.put(muscles.get(i).id(), byAxis);
     }
     return new AnalysisPointView(
-        p.phase(),
+        point.phase(),
         angles,
-        Math.toDegrees(p.posture().trunkLeanRad()),
-        p.limitKg(),
+        Math.toDegrees(point.posture().trunkLeanRad()),
+        point.limitKg(),
         supplied,
         contact,
         residual,
-        byMuscle(p.activation()),
-        byMuscle(p.fibreLength()),
-        byMuscle(p.activeTension()),
-        byMuscle(p.passiveTension()),
+        byMuscle(point.activation()),
+        byMuscle(point.fibreLength()),
+        byMuscle(point.activeTension()),
+        byMuscle(point.passiveTension()),
         arms,
-        p.backActivation());
+        point.backActivation());
   }
 
   private static Map<String, Double> byMuscle(double[] values) {

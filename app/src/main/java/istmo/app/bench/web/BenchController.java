@@ -9,7 +9,6 @@ import istmo.app.schools.Schools;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
-import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Cautions;
 import istmo.core.catalogue.Catalogue;
@@ -21,11 +20,8 @@ import istmo.core.mechanics.CannotAnalyse;
 import istmo.core.mechanics.RackHeights;
 import istmo.core.movement.Family;
 import istmo.core.movement.Posture;
-import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.InvalidInput;
-import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.criterion.LimiterWords;
-import istmo.core.ranking.setup.BestSetup;
 import istmo.core.ranking.setup.Difference;
 import istmo.core.stimulus.HeaviestLength;
 import istmo.core.stimulus.School;
@@ -130,259 +126,175 @@ class BenchController {
     }
     School school = schools.get(input.school());
     List<Bench.Side> sides = new ArrayList<>();
-    for (SideInput s : input.sides()) {
-      if (s.clientId() == null || s.candidateId() == null) {
+    for (SideInput sideInput : input.sides()) {
+      if (sideInput.clientId() == null || sideInput.candidateId() == null) {
         throw new InvalidInput("sides", "each needs clientId and candidateId");
       }
       sides.add(
           bench.side(
               new Bench.SetupRequest(
-                  s.clientId(),
-                  Optional.ofNullable(s.gymId()),
-                  s.candidateId(),
-                  Optional.ofNullable(s.setup()),
-                  Boolean.TRUE.equals(s.stiffToday())),
+                  sideInput.clientId(),
+                  Optional.ofNullable(sideInput.gymId()),
+                  sideInput.candidateId(),
+                  Optional.ofNullable(sideInput.setup()),
+                  Boolean.TRUE.equals(sideInput.stiffToday())),
               school));
     }
     Optional<Difference> difference =
         sides.size() == 2 ? bench.difference(sides.get(0), sides.get(1)) : Optional.empty();
     return new BenchView(
-        sides.stream().map(s -> view(s, school)).toList(),
+        sides.stream().map(one -> view(one, school)).toList(),
         difference
             .map(
-                d ->
-                    d.changes().stream()
+                told ->
+                    told.changes().stream()
                         .map(
-                            c ->
+                            regionChange ->
                                 new ChangeView(
-                                    c.regionId(),
-                                    Rounded.of(c.from()),
-                                    Rounded.of(c.to()),
-                                    c.toldApart()))
+                                    regionChange.regionId(),
+                                    Rounded.of(regionChange.from()),
+                                    Rounded.of(regionChange.to()),
+                                    regionChange.toldApart()))
                         .toList())
             .orElse(List.of()),
         difference.map(Difference::sentences).orElse(List.of()));
   }
 
-  /**
-   * aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS; the side without a set-up begins
-   * with the usual one.
-   */
-  record AimedSideInput(
-      SideInput side, Map<String, Integer> aim, Set<String> keepOut, String school) {
-    Bench.SetupRequest request() {
-      if (side == null || side.clientId() == null || side.candidateId() == null) {
-        throw new InvalidInput("side", "needs clientId and candidateId");
-      }
-      return new Bench.SetupRequest(
-          side.clientId(),
-          Optional.ofNullable(side.gymId()),
-          side.candidateId(),
-          Optional.ofNullable(side.setup()),
-          Boolean.TRUE.equals(side.stiffToday()));
-    }
-
-    Aim wanted() {
-      return new Aim(aim == null ? Map.of() : aim, keepOut == null ? Set.of() : keepOut);
-    }
-  }
-
-  record MovedView(String parameterId, double from, double to) {}
-
-  /**
-   * gain: share of the fit at the beginning; flat: controls of which one step either way changes
-   * next to nothing; bounded: why the best goes no further; elsewhere: what changes in regions that
-   * are not aimed at; tried: set-ups computed, there is no bound.
-   */
-  record BestView(
-      Map<String, Double> setup,
-      double gain,
-      boolean toldApart,
-      String sentence,
-      List<MovedView> moved,
-      List<String> flat,
-      List<String> bounded,
-      String elsewhere,
-      int tried) {}
-
-  /**
-   * One way of one control: where it is then, what the aim gains as a share, and every region's
-   * change of stimulus; or why it cannot go there.
-   */
-  record WayView(
-      double value,
-      @MayBeMissing Double gain,
-      @MayBeMissing String obstacle,
-      Map<String, Double> change) {}
-
-  record StepView(String parameterId, double step, WayView more, WayView less) {}
-
-  record StepsView(Map<String, Double> setup, List<StepView> steps) {}
-
-  /** The set-up of an exercise that gives an aim most on this body, and why it goes no further. */
-  @PostMapping("/api/bench/best")
-  BestView best(@RequestBody AimedSideInput input) {
-    BestSetup.Best b = bench.best(input.request(), input.wanted(), schools.get(input.school()));
-    return new BestView(
-        b.to().values(),
-        Rounded.of(b.gain()),
-        b.toldApart(),
-        BestSetup.sentence(b),
-        b.moved().stream().map(m -> new MovedView(m.parameter().id(), m.from(), m.to())).toList(),
-        b.flat().stream().map(SetupParameter::id).toList(),
-        b.bounded(),
-        b.elsewhere(),
-        b.tried());
-  }
-
-  /** What one step of each control either way changes for the aim. */
-  @PostMapping("/api/bench/steps")
-  StepsView steps(@RequestBody AimedSideInput input) {
-    BestSetup.Steps found =
-        bench.steps(input.request(), input.wanted(), schools.get(input.school()));
-    return new StepsView(
-        found.at().values(),
-        found.steps().stream()
-            .map(
-                s ->
-                    new StepView(
-                        s.parameter().id(),
-                        s.parameter().step(),
-                        way(found, s.more()),
-                        way(found, s.less())))
-            .toList());
-  }
-
-  private static WayView way(BestSetup.Steps from, BestSetup.Move m) {
-    Map<String, Double> change =
-        m.byRegion()
-            .map(to -> Rounded.of(RegionValues.of(r -> to.get(r) - from.byRegion().get(r))))
-            .orElse(Map.of());
-    return m.obstacle().isEmpty()
-        ? new WayView(m.value(), Rounded.of(from.gain(m)), null, change)
-        : new WayView(m.value(), null, m.obstacle(), Map.of());
-  }
-
-  static SideView view(Bench.Side s, School school) {
-    Optional<Analysis> analysis = s.analysis();
+  static SideView view(Bench.Side side, School school) {
+    Optional<Analysis> analysis = side.analysis();
     double working = analysis.map(Analysis::workingKg).orElse(0.0);
     double greatest = analysis.map(BenchController::greatestMoment).orElse(1.0);
     List<PhaseView> phases = new ArrayList<>();
-    for (int k = 0; k < s.postures().size(); k++) {
-      Posture p = s.postures().get(k);
+    for (int k = 0; k < side.postures().size(); k++) {
+      Posture posture = side.postures().get(k);
       AnalysisPoint point = analysis.isPresent() ? analysis.get().points().get(k) : null;
-      phases.add(phase(s, p, point, working, greatest));
+      phases.add(phase(side, posture, point, working, greatest));
     }
-    CannotAnalyse obstacle = Bench.obstacle(s).orElse(null);
-    Posture last = s.postures().isEmpty() ? null : s.postures().get(s.postures().size() - 1);
+    CannotAnalyse obstacle = Bench.obstacle(side).orElse(null);
+    Posture last =
+        side.postures().isEmpty() ? null : side.postures().get(side.postures().size() - 1);
     return new SideView(
-        s.client().id(),
-        s.client().name(),
-        s.candidate().id(),
-        s.candidate().name(),
-        s.setup().values(),
-        s.changes(),
-        s.measured(),
-        s.client().cautions().statements(),
-        s.refusal().map(Cautions.Refusal::reason).orElse(null),
-        LoadView.of(s.load()),
+        side.client().id(),
+        side.client().name(),
+        side.candidate().id(),
+        side.candidate().name(),
+        side.setup().values(),
+        side.changes(),
+        side.measured(),
+        side.client().cautions().statements(),
+        side.refusal().map(Cautions.Refusal::reason).orElse(null),
+        LoadView.of(side.load()),
         obstacle == null
             ? null
             : new ObstacleView(obstacle.phase(), obstacle.reason(), obstacle.missing()),
         phases,
-        last == null ? null : DrawingView.of(Stage.plan(s.body(), last)),
+        last == null ? null : DrawingView.of(Stage.plan(side.body(), last)),
         last == null
             ? null
-            : Stage.front(s.body(), s.setup(), last).map(DrawingView::of).orElse(null),
+            : Stage.front(side.body(), side.setup(), last).map(DrawingView::of).orElse(null),
         last == null
             ? List.of()
-            : GripView.of(Grips.plan(s.body(), family(s), s.setup(), last, working)),
+            : GripView.of(Grips.plan(side.body(), family(side), side.setup(), last, working)),
         analysis.map(Analysis::stickingPhase).orElse(null),
-        analysis.map(a -> limiters(a)).orElse(List.of()),
+        analysis.map(done -> limiters(done)).orElse(List.of()),
         analysis.map(Analysis::cautions).orElse(List.of()),
-        analysis.map(a -> notes(s, a)).orElse(List.of()),
-        s.stimulus().map(Rounded::of).orElse(Map.of()),
-        analysis.map(a -> strips(a, school)).orElse(Map.of()));
+        analysis.map(done -> notes(side, done)).orElse(List.of()),
+        side.stimulus().map(Rounded::of).orElse(Map.of()),
+        analysis.map(done -> strips(done, school)).orElse(Map.of()));
   }
 
   private static PhaseView phase(
-      Bench.Side s, Posture p, @Nullable AnalysisPoint point, double working, double greatest) {
+      Bench.Side side,
+      Posture posture,
+      @Nullable AnalysisPoint point,
+      double working,
+      double greatest) {
     Map<String, Double> angles = new LinkedHashMap<>();
-    for (Coordinate c : Coordinate.values()) {
-      angles.put(c.label(), Math.round(10 * Math.toDegrees(p.angle(c))) / 10.0);
+    for (Coordinate coordinate : Coordinate.values()) {
+      angles.put(
+          coordinate.label(), Math.round(10 * Math.toDegrees(posture.angle(coordinate))) / 10.0);
     }
     Map<String, Double> moments = new LinkedHashMap<>();
     if (point != null) {
-      for (Coordinate c :
+      for (Coordinate coordinate :
           new Coordinate[] {
             Coordinate.HIP_FLEXION,
             Coordinate.KNEE_FLEXION,
             Coordinate.ANKLE_DORSIFLEXION,
             Coordinate.LUMBAR_FLEXION
           }) {
-        if (p.carried().contains(c)) {
+        if (posture.carried().contains(coordinate)) {
           moments.put(
-              c.label(), Rounded.of(sideShare(c) * point.externalNm()[c.ordinal()] / greatest));
+              coordinate.label(),
+              Rounded.of(
+                  sideShare(coordinate) * point.externalNm()[coordinate.ordinal()] / greatest));
         }
       }
     }
     return new PhaseView(
-        p.phase(),
-        DrawingView.of(Stage.side(s.body(), p, working)),
-        GripView.of(Grips.side(s.body(), family(s), s.setup(), p, working)),
+        posture.phase(),
+        DrawingView.of(Stage.side(side.body(), posture, working)),
+        GripView.of(Grips.side(side.body(), family(side), side.setup(), posture, working)),
         angles,
-        Math.round(10 * Math.toDegrees(p.trunkLeanRad())) / 10.0,
+        Math.round(10 * Math.toDegrees(posture.trunkLeanRad())) / 10.0,
         point == null ? null : Rounded.of(Math.min(1, working / point.limitKg())),
         moments);
   }
 
   /** What the analysis notes, and how high hooks and safeties go. */
-  private static List<String> notes(Bench.Side s, Analysis a) {
-    Set<String> needs = Catalogue.standard().exerciseOf(s.candidate()).needs();
+  private static List<String> notes(Bench.Side side, Analysis analysis) {
+    Set<String> needs = Catalogue.standard().exerciseOf(side.candidate()).needs();
     return Stream.concat(
-            a.notes().stream(), RackHeights.of(needs, a).map(RackHeights::words).stream())
+            analysis.notes().stream(),
+            RackHeights.of(needs, analysis).map(RackHeights::words).stream())
         .toList();
   }
 
-  private static Family family(Bench.Side s) {
-    return Catalogue.standard().exerciseOf(s.candidate()).family();
+  private static Family family(Bench.Side side) {
+    return Catalogue.standard().exerciseOf(side.candidate()).family();
   }
 
   /** The back's moment is of both sides; half of it compares with one leg's. */
-  private static double sideShare(Coordinate c) {
-    return c == Coordinate.LUMBAR_FLEXION ? 0.5 : 1;
+  private static double sideShare(Coordinate coordinate) {
+    return coordinate == Coordinate.LUMBAR_FLEXION ? 0.5 : 1;
   }
 
-  private static double greatestMoment(Analysis a) {
+  private static double greatestMoment(Analysis analysis) {
     double greatest = 1;
-    for (AnalysisPoint p : a.points()) {
-      for (Coordinate c : p.posture().carried()) {
-        if (c != Coordinate.HIP_ABDUCTION && c != Coordinate.HIP_INTERNAL_ROTATION) {
-          greatest = Math.max(greatest, Math.abs(sideShare(c) * p.externalNm()[c.ordinal()]));
+    for (AnalysisPoint point : analysis.points()) {
+      for (Coordinate coordinate : point.posture().carried()) {
+        if (coordinate != Coordinate.HIP_ABDUCTION
+            && coordinate != Coordinate.HIP_INTERNAL_ROTATION) {
+          greatest =
+              Math.max(
+                  greatest,
+                  Math.abs(sideShare(coordinate) * point.externalNm()[coordinate.ordinal()]));
         }
       }
     }
     return greatest;
   }
 
-  private static List<LimiterView> limiters(Analysis a) {
-    return LimiterWords.limitersByGroup(a.set().gaveOut()).stream()
-        .map(e -> new LimiterView(e.getKey(), Rounded.of(e.getValue())))
+  private static List<LimiterView> limiters(Analysis analysis) {
+    return LimiterWords.limitersByGroup(analysis.set().gaveOut()).stream()
+        .map(entry -> new LimiterView(entry.getKey(), Rounded.of(entry.getValue())))
         .toList();
   }
 
-  private static Map<String, StripView> strips(Analysis a, School school) {
+  private static Map<String, StripView> strips(Analysis analysis, School school) {
     Map<String, StripView> strips = new LinkedHashMap<>();
-    for (Region r : Regions.standard().all()) {
-      int muscle = Muscles.standard().indexOf(r.muscleShares().keySet().iterator().next());
+    for (Region region : Regions.standard().all()) {
+      int muscle = Muscles.standard().indexOf(region.muscleShares().keySet().iterator().next());
       strips.put(
-          r.id(),
+          region.id(),
           new StripView(
-              a.points().stream().map(p -> Rounded.of(p.fibreLength()[muscle])).toList(),
-              a.points().stream()
-                  .map(p -> Rounded.of(Stimulus.tension(p, school, muscle)))
+              analysis.points().stream()
+                  .map(point -> Rounded.of(point.fibreLength()[muscle]))
                   .toList(),
-              HeaviestLength.of(a, school, muscle)));
+              analysis.points().stream()
+                  .map(point -> Rounded.of(Stimulus.tension(point, school, muscle)))
+                  .toList(),
+              HeaviestLength.of(analysis, school, muscle)));
     }
     return strips;
   }

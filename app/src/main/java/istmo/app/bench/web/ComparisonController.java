@@ -84,20 +84,8 @@ class ComparisonController {
         new Aim(
             input.aim() == null ? Map.of() : input.aim(),
             input.keepOut() == null ? Set.of() : input.keepOut());
-    List<Bench.SetupRequest> requests =
-        input.members().stream()
-            .map(
-                m ->
-                    new Bench.SetupRequest(
-                        input.clientId(),
-                        Optional.ofNullable(input.gymId()),
-                        Optional.ofNullable(m.candidateId())
-                            .orElseThrow(
-                                () -> new InvalidInput("members", "each needs candidateId")),
-                        Optional.ofNullable(m.setup()),
-                        Boolean.TRUE.equals(input.stiffToday())))
-            .toList();
-    List<Bench.Side> sides = requests.stream().map(w -> bench.side(w, school)).toList();
+    List<Bench.SetupRequest> requests = requests(input);
+    List<Bench.Side> sides = requests.stream().map(request -> bench.side(request, school)).toList();
     List<Integer> computed = new ArrayList<>();
     for (int k = 0; k < sides.size(); k++) {
       if (sides.get(k).analysis().isPresent()) {
@@ -106,17 +94,17 @@ class ComparisonController {
     }
     Optional<Comparison> comparison = bench.comparison(sides, requests, aim, school);
     return new ComparisonView(
-        sides.stream().map(s -> BenchController.view(s, school)).toList(),
+        sides.stream().map(side -> BenchController.view(side, school)).toList(),
         computed,
         sides.stream()
-            .flatMap(s -> s.analysis().stream())
-            .map(a -> Rounded.of(a.set().repetitions()))
+            .flatMap(side -> side.analysis().stream())
+            .map(analysis -> Rounded.of(analysis.set().repetitions()))
             .toList(),
         comparison
-            .map(c -> c.regions().stream().map(ComparisonController::points).toList())
+            .map(told -> told.regions().stream().map(ComparisonController::points).toList())
             .orElse(List.of()),
         comparison
-            .map(c -> c.criteria().stream().map(ComparisonController::practical).toList())
+            .map(told -> told.criteria().stream().map(ComparisonController::practical).toList())
             .orElse(List.of()),
         comparison
             .map(Comparison::sentences)
@@ -125,36 +113,56 @@ class ComparisonController {
                     "Fewer than two of these can be computed for this client, so there is nothing"
                         + " to set against each other.")),
         comparison
-            .map(c -> c.studies().stream().map(ComparisonController::influence).toList())
+            .map(told -> told.studies().stream().map(ComparisonController::influence).toList())
             .orElse(List.of()));
   }
 
-  private static RegionPointsView points(Comparison.Points p) {
+  private static List<Bench.SetupRequest> requests(ComparisonInput input) {
+    return input.members().stream()
+        .map(
+            memberInput ->
+                new Bench.SetupRequest(
+                    input.clientId(),
+                    Optional.ofNullable(input.gymId()),
+                    Optional.ofNullable(memberInput.candidateId())
+                        .orElseThrow(() -> new InvalidInput("members", "each needs candidateId")),
+                    Optional.ofNullable(memberInput.setup()),
+                    Boolean.TRUE.equals(input.stiffToday())))
+        .toList();
+  }
+
+  private static RegionPointsView points(Comparison.Points points) {
     return new RegionPointsView(
-        p.regionId(),
-        p.members().stream()
+        points.regionId(),
+        points.members().stream()
             .map(
-                m ->
+                member ->
                     new MemberPointView(
-                        Rounded.of(m.value()),
-                        Rounded.of(m.low()),
-                        Rounded.of(m.high()),
-                        Rounded.of(m.chanceOfMost())))
+                        Rounded.of(member.value()),
+                        Rounded.of(member.low()),
+                        Rounded.of(member.high()),
+                        Rounded.of(member.chanceOfMost())))
             .toList());
   }
 
   private static List<PracticalView> practical(List<Criterion> criteria) {
     return criteria.stream()
-        .map(c -> new PracticalView(c.id(), c.label(), Rounded.of(c.value()), c.reason()))
+        .map(
+            criterion ->
+                new PracticalView(
+                    criterion.id(),
+                    criterion.label(),
+                    Rounded.of(criterion.value()),
+                    criterion.reason()))
         .toList();
   }
 
-  private static InfluenceView influence(Posterior.Influence i) {
+  private static InfluenceView influence(Posterior.Influence influence) {
     return new InfluenceView(
-        i.finding().id(),
-        i.finding().shortCitation() + ", " + i.finding().how().label(),
-        i.finding().conditionA() + " against " + i.finding().conditionB(),
-        i.finding().regionWords(),
-        i.finding().direction().label());
+        influence.finding().id(),
+        influence.finding().shortCitation() + ", " + influence.finding().how().label(),
+        influence.finding().conditionA() + " against " + influence.finding().conditionB(),
+        influence.finding().regionWords(),
+        influence.finding().direction().label());
   }
 }

@@ -13,12 +13,12 @@ record GripView(String parameterId, PointView at, PointView axis, double perMetr
   static List<GripView> of(List<Grips.Grip> grips) {
     return grips.stream()
         .map(
-            g ->
+            grip ->
                 new GripView(
-                    g.parameterId(),
-                    PointView.of(g.at()),
-                    PointView.of(g.axis()),
-                    Rounded.of(g.perMetre())))
+                    grip.parameterId(),
+                    PointView.of(grip.at()),
+                    PointView.of(grip.axis()),
+                    Rounded.of(grip.perMetre())))
         .toList();
   }
 }

@@ -51,22 +51,22 @@ class StartController {
             .orElseGet(() -> Arrays.asList(TapelessStart.values()));
     return ways.stream()
         .map(
-            w ->
+            start ->
                 new StartWayView(
-                    w,
-                    w.label(),
-                    w.steps(),
-                    w.questions().stream()
+                    start,
+                    start.label(),
+                    start.steps(),
+                    start.questions().stream()
                         .map(
-                            q ->
+                            question ->
                                 new QuestionView(
-                                    q.id(),
-                                    q.label(),
-                                    q.unit(),
-                                    q.allowed().min(),
-                                    q.allowed().max(),
-                                    q.usual(),
-                                    q.step()))
+                                    question.id(),
+                                    question.label(),
+                                    question.unit(),
+                                    question.allowed().min(),
+                                    question.allowed().max(),
+                                    question.usual(),
+                                    question.step()))
                         .toList()))
         .toList();
   }

@@ -75,8 +75,8 @@ class CatalogueController {
 
   /** retired: an own variant that was taken out; it is in no order, but sessions may have it. */
   record CandidateView(String id, String name, boolean own, boolean retired) {
-    static CandidateView own(Candidate c, boolean retired) {
-      return new CandidateView(c.id(), c.name(), true, retired);
+    static CandidateView own(Candidate candidate, boolean retired) {
+      return new CandidateView(candidate.id(), candidate.name(), true, retired);
     }
   }
 
@@ -96,18 +96,18 @@ class CatalogueController {
       List<String> choices,
       String note) {
     /** A parameter as it is served. */
-    public static ParameterView of(SetupParameter p) {
+    public static ParameterView of(SetupParameter parameter) {
       return new ParameterView(
-          p.id(),
-          p.label(),
-          p.unit(),
-          p.allowed().min(),
-          p.allowed().max(),
-          p.usual(),
-          p.step(),
-          p.kind(),
-          p.choices(),
-          p.note());
+          parameter.id(),
+          parameter.label(),
+          parameter.unit(),
+          parameter.allowed().min(),
+          parameter.allowed().max(),
+          parameter.usual(),
+          parameter.step(),
+          parameter.kind(),
+          parameter.choices(),
+          parameter.note());
     }
   }
 
@@ -123,25 +123,27 @@ class CatalogueController {
       List<String> cautions,
       List<CandidateView> candidates,
       List<ParameterView> parameters) {
-    static ExerciseView of(Exercise x, List<Variants.Own> own) {
+    static ExerciseView of(Exercise exercise, List<Variants.Own> own) {
       return new ExerciseView(
-          x.id(),
-          x.name(),
-          x.alsoCalled(),
-          x.family().id(),
-          x.needs().stream().sorted().toList(),
-          x.repetitions(),
-          x.cues(),
-          x.stopSigns(),
-          x.cautions(),
+          exercise.id(),
+          exercise.name(),
+          exercise.alsoCalled(),
+          exercise.family().id(),
+          exercise.needs().stream().sorted().toList(),
+          exercise.repetitions(),
+          exercise.cues(),
+          exercise.stopSigns(),
+          exercise.cautions(),
           Stream.concat(
-                  x.candidates().stream()
-                      .map(c -> new CandidateView(c.id(), c.name(), false, false)),
+                  exercise.candidates().stream()
+                      .map(
+                          candidate ->
+                              new CandidateView(candidate.id(), candidate.name(), false, false)),
                   own.stream()
-                      .filter(o -> o.candidate().exerciseId().equals(x.id()))
-                      .map(o -> CandidateView.own(o.candidate(), o.retired())))
+                      .filter(variant -> variant.candidate().exerciseId().equals(exercise.id()))
+                      .map(variant -> CandidateView.own(variant.candidate(), variant.retired())))
               .toList(),
-          x.family().parameters().stream().map(ParameterView::of).toList());
+          exercise.family().parameters().stream().map(ParameterView::of).toList());
     }
   }
 
@@ -174,8 +176,8 @@ class CatalogueController {
       boolean own,
       boolean retired,
       @MayBeMissing Integer version) {
-    static ByWordView of(OwnExercises.Own o) {
-      return of(o.exercise(), true, o.retired(), o.version());
+    static ByWordView of(OwnExercises.Own own) {
+      return of(own.exercise(), true, own.retired(), own.version());
     }
 
     static ByWordView of(ByWord x) {
@@ -244,49 +246,90 @@ class CatalogueController {
     return new CatalogueView(
         Regions.standard().all().stream().map(CatalogueController::region).toList(),
         Equipment.all().stream()
-            .map(i -> new EquipmentView(i.id(), i.name(), i.alsoCalled(), i.group()))
+            .map(item -> new EquipmentView(item.id(), item.name(), item.alsoCalled(), item.group()))
             .toList(),
-        schools.listed().stream()
-            .map(
-                l ->
-                    new SchoolView(
-                        l.school().id(), l.school().label(), l.school().reason(), l.retired()))
-            .toList(),
-        Arrays.stream(Weights.Preset.values())
-            .map(p -> new PresetView(p.id(), p.label(), p.reason(), new Weights(p, Map.of()).all()))
-            .toList(),
+        schoolViews(),
+        presets(),
         Arrays.stream(Weights.Criterion.values())
-            .map(c -> new CriterionView(c.id(), c.label(), c.asks()))
-            .toList(),
-        Arrays.stream(PainFlag.values())
             .map(
-                f ->
-                    new PainFlagView(
-                        f,
-                        f.label(),
-                        Arrays.stream(SoreMovement.values())
-                            .filter(m -> m.joint() == f)
-                            .map(m -> new SoreMovementView(m, m.label()))
-                            .toList()))
+                criterion -> new CriterionView(criterion.id(), criterion.label(), criterion.asks()))
             .toList(),
-        Arrays.stream(Soreness.Approach.values()).map(a -> new ApproachView(a, a.label())).toList(),
+        painFlags(),
+        Arrays.stream(Soreness.Approach.values())
+            .map(approach -> new ApproachView(approach, approach.label()))
+            .toList(),
         Arrays.stream(Caution.values())
-            .map(c -> new CautionView(c, c.label(), c.asksClearance(), c.reason(), c.advice()))
+            .map(
+                caution ->
+                    new CautionView(
+                        caution,
+                        caution.label(),
+                        caution.asksClearance(),
+                        caution.reason(),
+                        caution.advice()))
             .toList(),
         Caution.RED_FLAGS,
-        Arrays.stream(Habit.values()).map(h -> new HabitView(h, h.label())).toList(),
-        Catalogue.standard().exercises().stream().map(x -> ExerciseView.of(x, own)).toList(),
+        Arrays.stream(Habit.values()).map(habit -> new HabitView(habit, habit.label())).toList(),
+        Catalogue.standard().exercises().stream()
+            .map(exercise -> ExerciseView.of(exercise, own))
+            .toList(),
         Stream.concat(
                 Catalogue.standard().byWord().stream().map(ByWordView::of),
                 exercises.all().stream().map(ByWordView::of))
             .toList(),
-        Arrays.stream(Movement.values()).map(m -> new MovementView(m, m.label())).toList(),
-        Arrays.stream(ByWord.Bend.values()).map(b -> new BendView(b, b.label())).toList(),
-        Arrays.stream(ByWord.Back.values()).map(b -> new BackView(b, b.label())).toList());
+        Arrays.stream(Movement.values())
+            .map(movement -> new MovementView(movement, movement.label()))
+            .toList(),
+        Arrays.stream(ByWord.Bend.values()).map(bend -> new BendView(bend, bend.label())).toList(),
+        Arrays.stream(ByWord.Back.values()).map(back -> new BackView(back, back.label())).toList());
   }
 
-  private static RegionView region(Region r) {
+  private List<SchoolView> schoolViews() {
+    return schools.listed().stream()
+        .map(
+            listed ->
+                new SchoolView(
+                    listed.school().id(),
+                    listed.school().label(),
+                    listed.school().reason(),
+                    listed.retired()))
+        .toList();
+  }
+
+  private static List<PresetView> presets() {
+    return Arrays.stream(Weights.Preset.values())
+        .map(
+            preset ->
+                new PresetView(
+                    preset.id(),
+                    preset.label(),
+                    preset.reason(),
+                    new Weights(preset, Map.of()).all()))
+        .toList();
+  }
+
+  private static List<PainFlagView> painFlags() {
+    return Arrays.stream(PainFlag.values())
+        .map(
+            flag ->
+                new PainFlagView(
+                    flag,
+                    flag.label(),
+                    Arrays.stream(SoreMovement.values())
+                        .filter(movement -> movement.joint() == flag)
+                        .map(movement -> new SoreMovementView(movement, movement.label()))
+                        .toList()))
+        .toList();
+  }
+
+  private static RegionView region(Region region) {
     return new RegionView(
-        r.id(), r.coachName(), r.anatomicalName(), r.group(), r.steer(), r.column(), r.row());
+        region.id(),
+        region.coachName(),
+        region.anatomicalName(),
+        region.group(),
+        region.steer(),
+        region.column(),
+        region.row());
   }
 }

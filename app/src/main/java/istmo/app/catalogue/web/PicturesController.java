@@ -28,18 +28,18 @@ class PicturesController {
 
   private final List<PictureView> pictures =
       Pictures.of(Catalogue.standard()).entrySet().stream()
-          .map(e -> view(e.getKey(), e.getValue()))
+          .map(entry -> view(entry.getKey(), entry.getValue()))
           .toList();
 
-  private static PictureView view(String candidateId, Drawing d) {
+  private static PictureView view(String candidateId, Drawing drawing) {
     return new PictureView(
         candidateId,
-        d.machine().stream().map(DrawingView.LineView::of).toList(),
-        d.circles().stream()
-            .filter(c -> ROUND.contains(c.role()))
+        drawing.machine().stream().map(DrawingView.LineView::of).toList(),
+        drawing.circles().stream()
+            .filter(circle -> ROUND.contains(circle.role()))
             .map(DrawingView.CircleView::of)
             .toList(),
-        d.body().stream().map(DrawingView.LineView::of).toList());
+        drawing.body().stream().map(DrawingView.LineView::of).toList());
   }
 
   /** A man of usual proportions in every candidate, on usual machines. */

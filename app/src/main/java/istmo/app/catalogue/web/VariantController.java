@@ -40,8 +40,9 @@ class VariantController {
         .field("setup", input.setup())
         .field("clientId", input.clientId())
         .check();
-    Candidate c = variants.add(input.exerciseId(), input.name(), input.setup(), input.clientId());
-    return CatalogueController.CandidateView.own(c, false);
+    Candidate candidate =
+        variants.add(input.exerciseId(), input.name(), input.setup(), input.clientId());
+    return CatalogueController.CandidateView.own(candidate, false);
   }
 
   /** The id is the candidate's: exercise/variant. */

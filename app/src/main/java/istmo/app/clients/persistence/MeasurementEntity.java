@@ -31,14 +31,15 @@ public class MeasurementEntity {
 
   protected MeasurementEntity() {}
 
-  public MeasurementEntity(UUID id, UUID coachId, UUID clientId, Measurement m, Instant createdAt) {
+  public MeasurementEntity(
+      UUID id, UUID coachId, UUID clientId, Measurement measurement, Instant createdAt) {
     this.id = id;
     this.coachId = coachId;
     this.clientId = clientId;
-    this.kind = m.kind();
-    this.side = m.side();
-    this.value = m.value();
-    this.takenOn = m.on();
+    this.kind = measurement.kind();
+    this.side = measurement.side();
+    this.value = measurement.value();
+    this.takenOn = measurement.on();
     this.createdAt = createdAt;
   }
 

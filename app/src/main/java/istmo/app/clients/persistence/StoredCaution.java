@@ -9,11 +9,11 @@ import org.jspecify.annotations.Nullable;
 /** A caution as it is stored; clearedBy and clearedOn are both there or both missing. */
 public record StoredCaution(
     Caution caution, @Nullable String clearedBy, @Nullable LocalDate clearedOn) {
-  static StoredCaution of(Cautions.Entry e) {
+  static StoredCaution of(Cautions.Entry entry) {
     return new StoredCaution(
-        e.caution(),
-        e.clearance().map(Cautions.Clearance::by).orElse(null),
-        e.clearance().map(Cautions.Clearance::on).orElse(null));
+        entry.caution(),
+        entry.clearance().map(Cautions.Clearance::by).orElse(null),
+        entry.clearance().map(Cautions.Clearance::on).orElse(null));
   }
 
   Cautions.Entry entry() {

@@ -18,16 +18,16 @@ public record StoredProfile(
     String notes,
     List<String> likes,
     List<String> dislikes) {
-  static StoredProfile of(Profile p) {
+  static StoredProfile of(Profile profile) {
     return new StoredProfile(
-        p.trainingAge().orElse(null),
-        p.daysAWeek().orElse(null),
-        p.minutes().orElse(null),
-        List.copyOf(p.habits()),
-        p.strongerSide().orElse(null),
-        p.notes(),
-        List.copyOf(p.likes()),
-        List.copyOf(p.dislikes()));
+        profile.trainingAge().orElse(null),
+        profile.daysAWeek().orElse(null),
+        profile.minutes().orElse(null),
+        List.copyOf(profile.habits()),
+        profile.strongerSide().orElse(null),
+        profile.notes(),
+        List.copyOf(profile.likes()),
+        List.copyOf(profile.dislikes()));
   }
 
   Profile profile() {

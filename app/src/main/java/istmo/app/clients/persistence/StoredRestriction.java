@@ -13,14 +13,14 @@ public record StoredRestriction(
     @Nullable Double kneeMaxDeg,
     @Nullable Double hipMaxDeg,
     boolean noLoadedBack) {
-  static StoredRestriction of(Restriction r) {
+  static StoredRestriction of(Restriction restriction) {
     return new StoredRestriction(
-        r.by(),
-        r.on(),
-        r.text(),
-        r.kneeMaxDeg().orElse(null),
-        r.hipMaxDeg().orElse(null),
-        r.noLoadedBack());
+        restriction.by(),
+        restriction.on(),
+        restriction.text(),
+        restriction.kneeMaxDeg().orElse(null),
+        restriction.hipMaxDeg().orElse(null),
+        restriction.noLoadedBack());
   }
 
   Restriction restriction() {

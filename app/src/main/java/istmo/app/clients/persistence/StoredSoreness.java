@@ -9,8 +9,9 @@ import java.util.Set;
 /** A sore joint as it is stored. */
 public record StoredSoreness(
     PainFlag joint, List<SoreMovement> movements, Soreness.Approach approach) {
-  static StoredSoreness of(Soreness s) {
-    return new StoredSoreness(s.joint(), List.copyOf(s.movements()), s.approach());
+  static StoredSoreness of(Soreness soreness) {
+    return new StoredSoreness(
+        soreness.joint(), List.copyOf(soreness.movements()), soreness.approach());
   }
 
   Soreness soreness() {

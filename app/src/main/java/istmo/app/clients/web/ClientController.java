@@ -194,16 +194,16 @@ class ClientController {
       String notes,
       Set<String> likes,
       Set<String> dislikes) {
-    static ProfileView of(Profile p) {
+    static ProfileView of(Profile stored) {
       return new ProfileView(
-          p.trainingAge().orElse(null),
-          p.daysAWeek().orElse(null),
-          p.minutes().orElse(null),
-          p.habits(),
-          p.strongerSide().orElse(null),
-          p.notes(),
-          p.likes(),
-          p.dislikes());
+          stored.trainingAge().orElse(null),
+          stored.daysAWeek().orElse(null),
+          stored.minutes().orElse(null),
+          stored.habits(),
+          stored.strongerSide().orElse(null),
+          stored.notes(),
+          stored.likes(),
+          stored.dislikes());
     }
   }
 
@@ -220,40 +220,42 @@ class ClientController {
       List<ClientCautionView> cautions,
       List<RestrictionView> restrictions,
       ProfileView profile) {
-    static ClientView of(Client c) {
-      Intake i = c.intake();
+    static ClientView of(Client client) {
+      Intake intake = client.intake();
       return new ClientView(
-          c.id(),
-          c.version(),
-          c.name(),
-          i.statureM(),
-          i.massKg(),
-          i.sex(),
-          i.thigh(),
-          i.ankle(),
-          c.cautions().sores().stream()
-              .map(x -> new SorenessView(x.joint(), x.movements(), x.approach()))
-              .toList(),
-          c.cautions().entries().stream()
+          client.id(),
+          client.version(),
+          client.name(),
+          intake.statureM(),
+          intake.massKg(),
+          intake.sex(),
+          intake.thigh(),
+          intake.ankle(),
+          client.cautions().sores().stream()
               .map(
-                  e ->
+                  soreness ->
+                      new SorenessView(soreness.joint(), soreness.movements(), soreness.approach()))
+              .toList(),
+          client.cautions().entries().stream()
+              .map(
+                  entry ->
                       new ClientCautionView(
-                          e.caution(),
-                          e.clearance().map(Cautions.Clearance::by).orElse(null),
-                          e.clearance().map(Cautions.Clearance::on).orElse(null)))
+                          entry.caution(),
+                          entry.clearance().map(Cautions.Clearance::by).orElse(null),
+                          entry.clearance().map(Cautions.Clearance::on).orElse(null)))
               .toList(),
-          c.cautions().restrictions().stream()
+          client.cautions().restrictions().stream()
               .map(
-                  r ->
+                  restriction ->
                       new RestrictionView(
-                          r.by(),
-                          r.on(),
-                          r.text(),
-                          r.kneeMaxDeg().orElse(null),
-                          r.hipMaxDeg().orElse(null),
-                          r.noLoadedBack()))
+                          restriction.by(),
+                          restriction.on(),
+                          restriction.text(),
+                          restriction.kneeMaxDeg().orElse(null),
+                          restriction.hipMaxDeg().orElse(null),
+                          restriction.noLoadedBack()))
               .toList(),
-          ProfileView.of(c.profile()));
+          ProfileView.of(client.profile()));
     }
   }
 

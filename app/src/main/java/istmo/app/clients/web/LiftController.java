@@ -87,25 +87,31 @@ class LiftController {
     return view(clients.removeLift(clientId, liftId));
   }
 
-  private LiftsView view(Client c) {
+  private LiftsView view(Client client) {
     List<LiftView> lifts =
-        clients.lifts(c.id()).stream()
+        clients.lifts(client.id()).stream()
             .map(
-                l ->
+                lift ->
                     new LiftView(
-                        l.id(),
-                        l.lift().candidateId(),
-                        Catalogue.standard().candidate(l.lift().candidateId()).name(),
-                        l.lift().set().loadKg(),
-                        l.lift().set().repetitions(),
-                        l.lift().set().reserve(),
-                        l.lift().on()))
+                        lift.id(),
+                        lift.lift().candidateId(),
+                        Catalogue.standard().candidate(lift.lift().candidateId()).name(),
+                        lift.lift().set().loadKg(),
+                        lift.lift().set().repetitions(),
+                        lift.lift().set().reserve(),
+                        lift.lift().on()))
             .toList();
     return new LiftsView(
         lifts,
-        Math.rint(c.estimate().body().lumbarNm()),
-        c.strength()
-            .map(s -> new StrengthView(Rounded.of(s.legs()), Rounded.of(s.back()), s.basis()))
+        Math.rint(client.estimate().body().lumbarNm()),
+        client
+            .strength()
+            .map(
+                calibration ->
+                    new StrengthView(
+                        Rounded.of(calibration.legs()),
+                        Rounded.of(calibration.back()),
+                        calibration.basis()))
             .orElse(null));
   }
 }

@@ -108,51 +108,51 @@ class MeasurementController {
     return view(clients.removeReading(clientId, readingId));
   }
 
-  private MeasurementsView view(Client c) {
-    BodyEstimate estimate = c.estimate();
-    List<Clients.Reading> readings = clients.readings(c.id());
+  private MeasurementsView view(Client client) {
+    BodyEstimate estimate = client.estimate();
+    List<Clients.Reading> readings = clients.readings(client.id());
     List<KindView> kinds = new ArrayList<>();
-    for (MeasurementKind k : MeasurementKind.values()) {
+    for (MeasurementKind kind : MeasurementKind.values()) {
       List<ReadingView> of =
           readings.stream()
-              .filter(r -> r.measurement().kind() == k)
+              .filter(reading -> reading.measurement().kind() == kind)
               .map(
-                  r ->
+                  reading ->
                       new ReadingView(
-                          r.id(),
-                          r.measurement().side(),
-                          r.measurement().value(),
-                          r.measurement().on()))
+                          reading.id(),
+                          reading.measurement().side(),
+                          reading.measurement().value(),
+                          reading.measurement().on()))
               .toList();
       Double error =
-          c.readings().repeatError(k).isPresent()
-              ? c.readings().repeatError(k).getAsDouble()
+          client.readings().repeatError(kind).isPresent()
+              ? client.readings().repeatError(kind).getAsDouble()
               : null;
       kinds.add(
           new KindView(
-              k,
-              k.label(),
-              k.unit(),
-              k.twoSided(),
-              k.how(),
-              origin(k, !of.isEmpty()),
-              used(k, estimate.body(), c),
+              kind,
+              kind.label(),
+              kind.unit(),
+              kind.twoSided(),
+              kind.how(),
+              origin(kind, !of.isEmpty()),
+              used(kind, estimate.body(), client),
               error,
               of));
     }
     return new MeasurementsView(
-        c.id(),
-        c.name(),
+        client.id(),
+        client.name(),
         Rounded.of(Math.toDegrees(estimate.body().dorsiflexionLimitRad())),
         estimate.notes(),
         kinds);
   }
 
-  private static Origin origin(MeasurementKind k, boolean measured) {
+  private static Origin origin(MeasurementKind kind, boolean measured) {
     if (measured) {
       return Origin.MEASURED;
     }
-    return switch (k) {
+    return switch (kind) {
       case STATURE, MASS -> Origin.INTAKE;
       case KNEE_TO_WALL, THIGH_GIRTH, CALF_GIRTH -> Origin.UNKNOWN;
       default -> Origin.ESTIMATED;
@@ -160,22 +160,26 @@ class MeasurementController {
   }
 
   /** Null where nothing is estimated: girths, and the knee to the wall until it is measured. */
-  private static @Nullable Double used(MeasurementKind k, Body b, Client c) {
-    return switch (k) {
-      case STATURE -> b.statureM();
-      case MASS -> b.massKg();
-      case THIGH -> b.thighM();
-      case SHANK -> b.shankM();
-      case TRUNK -> b.trunkM();
-      case FOOT -> b.footM();
-      case HIP_FLEXION -> Math.toDegrees(b.hipFlexionLimitRad());
-      case HIP_OPENING -> Math.toDegrees(b.hipOpeningLimitRad());
-      case GRIP -> b.gripKg();
-      case KNEE_FLEXION -> Math.toDegrees(b.kneeFlexionLimitRad());
+  private static @Nullable Double used(MeasurementKind kind, Body body, Client client) {
+    return switch (kind) {
+      case STATURE -> body.statureM();
+      case MASS -> body.massKg();
+      case THIGH -> body.thighM();
+      case SHANK -> body.shankM();
+      case TRUNK -> body.trunkM();
+      case FOOT -> body.footM();
+      case HIP_FLEXION -> Math.toDegrees(body.hipFlexionLimitRad());
+      case HIP_OPENING -> Math.toDegrees(body.hipOpeningLimitRad());
+      case GRIP -> body.gripKg();
+      case KNEE_FLEXION -> Math.toDegrees(body.kneeFlexionLimitRad());
       case KNEE_TO_WALL ->
-          c.readings().lesser(k).isPresent() ? c.readings().lesser(k).getAsDouble() : null;
+          client.readings().lesser(kind).isPresent()
+              ? client.readings().lesser(kind).getAsDouble()
+              : null;
       case THIGH_GIRTH, CALF_GIRTH ->
-          c.readings().value(k).isPresent() ? c.readings().value(k).getAsDouble() : null;
+          client.readings().value(kind).isPresent()
+              ? client.readings().value(kind).getAsDouble()
+              : null;
     };
   }
 }

@@ -115,31 +115,31 @@ class ArchiveController {
    */
   @PostMapping("/api/archives/preview")
   ArchivePreviewView preview(@RequestBody ArchiveInput input) {
-    ArchiveImport.Preview p = imports.preview(input.text(), input.wished());
+    ArchiveImport.Preview preview = imports.preview(input.text(), input.wished());
     return new ArchivePreviewView(
-        p.clients().stream()
+        preview.clients().stream()
             .map(
-                c ->
+                line ->
                     new ArchiveClientView(
-                        c.name(),
-                        c.sessions(),
-                        c.sets(),
-                        c.weeks(),
-                        c.as().orElse(null),
-                        c.taken()))
+                        line.name(),
+                        line.sessions(),
+                        line.sets(),
+                        line.weeks(),
+                        line.as().orElse(null),
+                        line.taken()))
             .toList(),
-        p.gyms().stream()
-            .map(g -> new ArchiveGymView(g.name(), g.items(), g.here().orElse(null)))
+        preview.gyms().stream()
+            .map(line -> new ArchiveGymView(line.name(), line.items(), line.here().orElse(null)))
             .toList(),
-        p.variants(),
-        p.exercises(),
-        p.schools(),
-        p.faults().stream()
+        preview.variants(),
+        preview.exercises(),
+        preview.schools(),
+        preview.faults().stream()
             .limit(FIRST_FAULTS)
-            .map(f -> new ArchiveFaultView(f.field(), f.message()))
+            .map(fault -> new ArchiveFaultView(fault.field(), fault.message()))
             .toList(),
-        p.faults().size(),
-        p.ready());
+        preview.faults().size(),
+        preview.ready());
   }
 
   /** clients: their ids here, by the name in the file. */
@@ -149,8 +149,9 @@ class ArchiveController {
   @PostMapping("/api/archives")
   @ResponseStatus(HttpStatus.CREATED)
   ArchiveImportResultView bring(@RequestBody ArchiveInput input) {
-    ArchiveImport.ImportResult b = imports.bring(input.text(), input.wished());
-    return new ArchiveImportResultView(b.clients(), b.sessions(), b.sets(), b.weeks());
+    ArchiveImport.ImportResult result = imports.bring(input.text(), input.wished());
+    return new ArchiveImportResultView(
+        result.clients(), result.sessions(), result.sets(), result.weeks());
   }
 
   /** Erases for good; {@code name} must be the client's, so that nobody is erased by a slip. */

@@ -93,40 +93,45 @@ class ImportController {
   @PostMapping("/api/clients/{clientId}/imports/preview")
   ImportPreviewView preview(@PathVariable UUID clientId, @RequestBody ImportInput input) {
     clients.get(clientId);
-    SetsImport.Preview p = imports.preview(input.text(), input.wished(), input.named());
-    SetsTable t = p.table();
+    SetsImport.Preview preview = imports.preview(input.text(), input.wished(), input.named());
+    SetsTable table = preview.table();
     return new ImportPreviewView(
-        String.valueOf(t.separator()),
-        t.columns().stream()
-            .map(c -> new ImportColumnView(c.header(), c.sample(), c.field()))
+        String.valueOf(table.separator()),
+        table.columns().stream()
+            .map(column -> new ImportColumnView(column.header(), column.sample(), column.field()))
             .toList(),
-        t.unit(),
-        t.days(),
-        t.rows().size(),
-        t.rows().stream().map(SetsTable.Row::on).min(LocalDate::compareTo).orElse(null),
-        t.rows().stream().map(SetsTable.Row::on).max(LocalDate::compareTo).orElse(null),
-        t.rows().stream()
+        table.unit(),
+        table.days(),
+        table.rows().size(),
+        table.rows().stream().map(SetsTable.Row::on).min(LocalDate::compareTo).orElse(null),
+        table.rows().stream().map(SetsTable.Row::on).max(LocalDate::compareTo).orElse(null),
+        table.rows().stream()
             .limit(FIRST_ROWS)
             .map(
-                r ->
+                row ->
                     new ImportRowView(
-                        r.line(),
-                        r.on(),
-                        r.exercise(),
-                        r.set().done().loadKg(),
-                        r.set().done().repetitions(),
-                        r.set().done().reserve(),
-                        r.set().side().name()))
+                        row.line(),
+                        row.on(),
+                        row.exercise(),
+                        row.set().done().loadKg(),
+                        row.set().done().repetitions(),
+                        row.set().done().reserve(),
+                        row.set().side().name()))
             .toList(),
-        p.exercises().stream()
+        preview.exercises().stream()
             .map(
-                e ->
+                named ->
                     new ImportExerciseView(
-                        e.name(), e.sets(), e.candidateId().orElse(null), e.skipped()))
+                        named.name(),
+                        named.sets(),
+                        named.candidateId().orElse(null),
+                        named.skipped()))
             .toList(),
-        t.faults().stream().map(f -> new ImportFaultView(f.field(), f.message())).toList(),
-        t.faultCount(),
-        p.ready());
+        table.faults().stream()
+            .map(fault -> new ImportFaultView(fault.field(), fault.message()))
+            .toList(),
+        table.faultCount(),
+        preview.ready());
   }
 
   record ImportResultView(int sets, int sessions, int already) {}
@@ -135,13 +140,13 @@ class ImportController {
   @PostMapping("/api/clients/{clientId}/imports")
   ImportResultView bring(@PathVariable UUID clientId, @RequestBody ImportInput input) {
     new Needed().field("gymId", input.gymId()).check();
-    SessionImport.ImportResult b =
+    SessionImport.ImportResult result =
         imports.bring(
             clientId,
             Objects.requireNonNull(input.gymId()),
             input.text(),
             input.wished(),
             input.named());
-    return new ImportResultView(b.sets(), b.sessions(), b.already());
+    return new ImportResultView(result.sets(), result.sessions(), result.already());
   }
 }

@@ -84,20 +84,20 @@ class FloorController {
       double waitS,
       double ownRestS,
       String note) {
-    static FloorStepView of(Flow.Step s) {
+    static FloorStepView of(Flow.Step step) {
       return new FloorStepView(
-          s.key(),
-          s.kind(),
-          s.number(),
-          s.side(),
-          s.repetitionsLow(),
-          s.repetitionsHigh(),
-          s.asBefore(),
-          s.load().map(LoadingView::of).orElse(null),
-          s.putOn(),
-          s.waitS(),
-          s.ownRestS(),
-          s.note());
+          step.key(),
+          step.kind(),
+          step.number(),
+          step.side(),
+          step.repetitionsLow(),
+          step.repetitionsHigh(),
+          step.asBefore(),
+          step.load().map(LoadingView::of).orElse(null),
+          step.putOn(),
+          step.waitS(),
+          step.ownRestS(),
+          step.note());
     }
   }
 
@@ -119,21 +119,21 @@ class FloorController {
       List<String> felt,
       @MayBeMissing PainView pain,
       Instant performedAt) {
-    static FloorSetView of(UUID id, int revision, boolean removed, SetRecord s, Instant at) {
+    static FloorSetView of(UUID id, int revision, boolean removed, SetRecord record, Instant at) {
       return new FloorSetView(
           id,
           revision,
           removed,
-          s.kind(),
-          s.number().orElse(null),
-          s.side(),
-          s.done().loadKg(),
-          s.done().repetitions(),
-          s.done().reserve(),
-          s.range().orElse(null),
-          s.tempoKept().orElse(null),
-          List.copyOf(s.felt()),
-          s.pain().map(p -> new PainView(p.joint(), p.level())).orElse(null),
+          record.kind(),
+          record.number().orElse(null),
+          record.side(),
+          record.done().loadKg(),
+          record.done().repetitions(),
+          record.done().reserve(),
+          record.range().orElse(null),
+          record.tempoKept().orElse(null),
+          List.copyOf(record.felt()),
+          record.pain().map(felt -> new PainView(felt.joint(), felt.level())).orElse(null),
           at);
     }
   }
@@ -198,12 +198,12 @@ class FloorController {
   private static final List<PainAdviceView> PAIN =
       Arrays.stream(PainFlag.values())
           .map(
-              j ->
+              flag ->
                   new PainAdviceView(
-                      j,
-                      j.label().replace("sore ", ""),
+                      flag,
+                      flag.label().replace("sore ", ""),
                       IntStream.rangeClosed(0, (int) Pain.LEVEL.max())
-                          .mapToObj(l -> new Pain(j, l).next())
+                          .mapToObj(l -> new Pain(flag, l).next())
                           .toList()))
           .toList();
 
@@ -213,103 +213,111 @@ class FloorController {
    */
   @GetMapping("/{sessionId}")
   FloorView walk(@PathVariable UUID sessionId) {
-    Floor.Walk w = floor.walk(sessionId);
-    Session s = w.session();
+    Floor.Walk walk = floor.walk(sessionId);
+    Session session = walk.session();
     return new FloorView(
-        s.id(),
-        s.client().id(),
-        s.client().name(),
-        s.gym().id(),
-        s.gym().name(),
-        s.createdAt(),
-        s.finishedAt().orElse(null),
-        s.client().cautions().statements(),
-        w.weaker().side(),
-        w.weaker().why(),
-        w.exercises().stream()
-            .filter(x -> !x.item().ended() || !x.item().sets().isEmpty())
+        session.id(),
+        session.client().id(),
+        session.client().name(),
+        session.gym().id(),
+        session.gym().name(),
+        session.createdAt(),
+        session.finishedAt().orElse(null),
+        session.client().cautions().statements(),
+        walk.weaker().side(),
+        walk.weaker().why(),
+        walk.exercises().stream()
+            .filter(exercise -> !exercise.item().ended() || !exercise.item().sets().isEmpty())
             .map(
-                x ->
+                exercise ->
                     new FloorItemView(
-                        x.item().id(),
-                        x.item().ended(),
-                        exercise(x, x.item().candidateId(), x.item().setup()),
-                        x.item().sets().stream()
+                        exercise.item().id(),
+                        exercise.item().ended(),
+                        exercise(exercise, exercise.item().candidateId(), exercise.item().setup()),
+                        exercise.item().sets().stream()
                             .map(
-                                l ->
+                                loggedSet ->
                                     FloorSetView.of(
-                                        l.id(), l.revision(), false, l.record(), l.performedAt()))
+                                        loggedSet.id(),
+                                        loggedSet.revision(),
+                                        false,
+                                        loggedSet.record(),
+                                        loggedSet.performedAt()))
                             .toList()))
             .toList(),
         PAIN,
         Regions.standard().all().stream()
-            .map(r -> new FloorRegionView(r.id(), r.coachName(), r.group()))
+            .map(region -> new FloorRegionView(region.id(), region.coachName(), region.group()))
             .toList(),
         clock.instant());
   }
 
   private static FloorExerciseView exercise(
-      Floor.Exercise x, String candidateId, Map<String, Double> setup) {
-    AnyExercise e = x.trainable().exercise();
-    Optional<WorkingLoad> load = x.load();
+      Floor.Exercise exercise, String candidateId, Map<String, Double> setup) {
+    AnyExercise anyExercise = exercise.trainable().exercise();
+    Optional<WorkingLoad> load = exercise.load();
     return new FloorExerciseView(
         candidateId,
-        e.id(),
-        x.trainable().name(),
-        x.offer().map(Offer::oneLeg).orElse(false),
-        x.refusal(),
-        words(e, setup),
-        x.mark(),
-        x.agreed(),
-        x.prescription() == null ? null : PrescriptionDocument.of(x.prescription()),
-        x.next().rule(),
-        load.map(l -> Rounded.of(l.lowKg())).orElse(0.0),
-        load.map(l -> Rounded.of(l.highKg())).orElse(0.0),
+        anyExercise.id(),
+        exercise.trainable().name(),
+        exercise.offer().map(Offer::oneLeg).orElse(false),
+        exercise.refusal(),
+        words(anyExercise, setup),
+        exercise.mark(),
+        exercise.agreed(),
+        exercise.prescription() == null ? null : PrescriptionDocument.of(exercise.prescription()),
+        exercise.next().rule(),
+        load.map(workingLoad -> Rounded.of(workingLoad.lowKg())).orElse(0.0),
+        load.map(workingLoad -> Rounded.of(workingLoad.highKg())).orElse(0.0),
         load.map(WorkingLoad::basis).orElse(""),
-        x.loads().stream().map(LoadingView::of).toList(),
-        x.last().map(FloorController::outing).orElse(null),
-        e.cues(),
-        e.stopSigns(),
-        e.cautions(),
-        x.steps().stream().map(FloorStepView::of).toList(),
-        x.swaps().stream()
+        exercise.loads().stream().map(LoadingView::of).toList(),
+        exercise.last().map(FloorController::outing).orElse(null),
+        anyExercise.cues(),
+        anyExercise.stopSigns(),
+        anyExercise.cautions(),
+        exercise.steps().stream().map(FloorStepView::of).toList(),
+        exercise.swaps().stream()
             .map(
-                o ->
+                shown ->
                     new FloorSwapView(
-                        o.offer().orElseThrow().candidateId(),
-                        o.offer().orElseThrow().name(),
-                        o.offer().orElseThrow().setup(),
+                        shown.offer().orElseThrow().candidateId(),
+                        shown.offer().orElseThrow().name(),
+                        shown.offer().orElseThrow().setup(),
                         exercise(
-                            o,
-                            o.offer().orElseThrow().candidateId(),
-                            o.offer().orElseThrow().setup())))
+                            shown,
+                            shown.offer().orElseThrow().candidateId(),
+                            shown.offer().orElseThrow().setup())))
             .toList());
   }
 
-  private static OutingView outing(Outing o) {
+  private static OutingView outing(Outing outing) {
     return new OutingView(
-        o.on(),
-        o.sets().stream()
+        outing.on(),
+        outing.sets().stream()
             .map(
-                s ->
+                record ->
                     new LastSetView(
-                        s.kind(),
-                        s.side(),
-                        s.done().loadKg(),
-                        s.done().repetitions(),
-                        s.done().reserve()))
+                        record.kind(),
+                        record.side(),
+                        record.done().loadKg(),
+                        record.done().repetitions(),
+                        record.done().reserve()))
             .toList());
   }
 
   /** What the coach sets, in words. */
-  private static List<SetupWordView> words(AnyExercise e, Map<String, Double> setup) {
-    return e.parameters().stream()
+  private static List<SetupWordView> words(AnyExercise exercise, Map<String, Double> setup) {
+    return exercise.parameters().stream()
         .filter(
-            p ->
-                p.kind() == SetupParameter.Kind.SETUP
-                    && setup.containsKey(p.id())
-                    && !(p.unit().equals("kg") && Required.entry(setup, p.id()) == 0))
-        .map(p -> new SetupWordView(p.label(), p.words(Required.entry(setup, p.id()))))
+            parameter ->
+                parameter.kind() == SetupParameter.Kind.SETUP
+                    && setup.containsKey(parameter.id())
+                    && !(parameter.unit().equals("kg")
+                        && Required.entry(setup, parameter.id()) == 0))
+        .map(
+            parameter ->
+                new SetupWordView(
+                    parameter.label(), parameter.words(Required.entry(setup, parameter.id()))))
         .toList();
   }
 
@@ -352,12 +360,12 @@ class FloorController {
       Optional<Pain> hurt =
           Optional.ofNullable(pain)
               .map(
-                  p -> {
+                  input -> {
                     new Needed()
-                        .field("pain.joint", p.joint())
-                        .field("pain.level", p.level())
+                        .field("pain.joint", input.joint())
+                        .field("pain.level", input.level())
                         .check();
-                    return new Pain(p.joint(), p.level());
+                    return new Pain(input.joint(), input.level());
                   });
       SetRecord record =
           new SetRecord(
@@ -484,16 +492,20 @@ class FloorController {
         IntStream.range(0, input.changes().size()).mapToObj(results::get).toList());
   }
 
-  private static ChangeResult result(Message m, Changes.Result r) {
+  private static ChangeResult result(Message message, Changes.Result result) {
     FloorSetView stored =
-        r.stored().isPresent() && m instanceof Message.OfSet s
-            ? stored(s.setId(), r.stored().get())
+        result.stored().isPresent() && message instanceof Message.OfSet set
+            ? stored(set.setId(), result.stored().get())
             : null;
-    return new ChangeResult(r.outcome(), stored, r.detail());
+    return new ChangeResult(result.outcome(), stored, result.detail());
   }
 
-  private static FloorSetView stored(UUID id, SetLog.Taken t) {
+  private static FloorSetView stored(UUID id, SetLog.Taken taken) {
     return FloorSetView.of(
-        id, t.now().revision(), t.now().removed(), t.now().figures(), t.performedAt());
+        id,
+        taken.now().revision(),
+        taken.now().removed(),
+        taken.now().figures(),
+        taken.performedAt());
   }
 }

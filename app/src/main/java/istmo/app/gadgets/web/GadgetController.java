@@ -163,41 +163,43 @@ class GadgetController {
       @RequestParam(defaultValue = "0") double lowS,
       @RequestParam(defaultValue = "STRAIGHT") Scheme scheme,
       @RequestParam(defaultValue = "false") boolean turned) {
-    GadgetLinks.Watched w =
+    GadgetLinks.Watched watched =
         links.watched(code, new WatchedSet.Asked(loweringS, lowS, scheme.wholeRange()), turned);
-    WatchedSet set = w.set();
+    WatchedSet set = watched.set();
     return new WatchedView(
-        view(w.state()),
-        Rounded.of(w.seconds()),
+        view(watched.state()),
+        Rounded.of(watched.seconds()),
         set.repetitions().stream()
             .map(
-                r ->
+                repetition ->
                     new WatchedRepetitionView(
-                        Rounded.of(r.range()),
-                        Rounded.of(r.loweringS()),
-                        Rounded.of(r.lowS()),
-                        Rounded.of(r.liftingS()),
-                        Rounded.of(r.topS()),
-                        Rounded.of(r.meanSpeed()),
-                        r.dropout()))
+                        Rounded.of(repetition.range()),
+                        Rounded.of(repetition.loweringS()),
+                        Rounded.of(repetition.lowS()),
+                        Rounded.of(repetition.liftingS()),
+                        Rounded.of(repetition.topS()),
+                        Rounded.of(repetition.meanSpeed()),
+                        repetition.dropout()))
             .toList(),
         Rounded.of(set.speedLossPercent()),
         set.findings().stream()
-            .map(f -> new DeviationView(f.kind(), f.repetitions(), f.words()))
+            .map(
+                deviation ->
+                    new DeviationView(deviation.kind(), deviation.repetitions(), deviation.words()))
             .toList(),
         set.rangeKept().orElse(null),
         set.tempoKept().orElse(null),
-        thinned(w.trace()));
+        thinned(watched.trace()));
   }
 
   private static List<TracePointView> thinned(List<Sample> trace) {
     List<TracePointView> points = new ArrayList<>();
     double from = trace.isEmpty() ? 0 : trace.get(trace.size() - 1).timeS() - SHOWN_S;
     double next = from;
-    for (Sample s : trace) {
-      if (s.timeS() >= next) {
-        points.add(new TracePointView(Rounded.of(s.timeS()), Rounded.of(s.position())));
-        next = s.timeS() + SHOWN_EVERY_S;
+    for (Sample sample : trace) {
+      if (sample.timeS() >= next) {
+        points.add(new TracePointView(Rounded.of(sample.timeS()), Rounded.of(sample.position())));
+        next = sample.timeS() + SHOWN_EVERY_S;
       }
     }
     return points;
@@ -344,18 +346,18 @@ class GadgetController {
     return StandIn.forceN(input.item(), gyms.get(input.gymId()).equipment(), pull);
   }
 
-  private LinkView view(GadgetLinks.State s) {
+  private LinkView view(GadgetLinks.State state) {
     return new LinkView(
-        s.code(),
-        s.gauge(),
-        s.gauge().unit(),
+        state.code(),
+        state.gauge(),
+        state.gauge().unit(),
         accounts.isDemo(),
-        s.last().orElse(null),
-        s.stable().map(v -> new StableView(v.value(), v.spread())).orElse(null),
-        s.lines(),
-        s.dropouts(),
-        s.refused(),
-        s.fault().orElse(null),
-        s.lastAt().orElse(null));
+        state.last().orElse(null),
+        state.stable().map(stable -> new StableView(stable.value(), stable.spread())).orElse(null),
+        state.lines(),
+        state.dropouts(),
+        state.refused(),
+        state.fault().orElse(null),
+        state.lastAt().orElse(null));
   }
 }

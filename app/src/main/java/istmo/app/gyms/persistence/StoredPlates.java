@@ -8,7 +8,7 @@ import java.util.stream.Collectors;
 public record StoredPlates(double kg, int pairs) {
   static List<StoredPlates> of(Plates plates) {
     return plates.pairs().entrySet().stream()
-        .map(e -> new StoredPlates(e.getKey(), e.getValue()))
+        .map(entry -> new StoredPlates(entry.getKey(), entry.getValue()))
         .toList();
   }
 

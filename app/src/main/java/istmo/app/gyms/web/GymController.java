@@ -37,16 +37,20 @@ class GymController {
 
   /** removed: it was taken out; only to name it, and to put it back. */
   record GymView(UUID id, int version, String name, Set<String> equipment, boolean removed) {
-    static GymView of(Gym g) {
+    static GymView of(Gym gym) {
       return new GymView(
-          g.id(), g.version(), g.name(), new TreeSet<>(g.equipment().items()), g.removed());
+          gym.id(),
+          gym.version(),
+          gym.name(),
+          new TreeSet<>(gym.equipment().items()),
+          gym.removed());
     }
   }
 
   /** Every gym with its equipment, by name; those that were taken out only where asked for. */
   @GetMapping
   List<GymView> all(@RequestParam(defaultValue = "false") boolean removed) {
-    return gyms.all().stream().filter(g -> g.removed() == removed).map(GymView::of).toList();
+    return gyms.all().stream().filter(gym -> gym.removed() == removed).map(GymView::of).toList();
   }
 
   /** Takes a gym out of every list. Sessions and plans of it keep it. */

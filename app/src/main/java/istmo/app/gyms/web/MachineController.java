@@ -79,8 +79,10 @@ class MachineController {
   record PlatesInput(Integer version, List<PlateInput> plates) {
     Plates checked() {
       Map<Double, Integer> pairs = new LinkedHashMap<>();
-      for (PlateInput p : plates == null ? List.<PlateInput>of() : plates) {
-        if (p.kg() == null || p.pairs() == null || pairs.put(p.kg(), p.pairs()) != null) {
+      for (PlateInput input : plates == null ? List.<PlateInput>of() : plates) {
+        if (input.kg() == null
+            || input.pairs() == null
+            || pairs.put(input.kg(), input.pairs()) != null) {
           throw new InvalidInput("plates", "needs each mass once, with its pairs");
         }
       }
@@ -98,23 +100,23 @@ class MachineController {
       List<Pull> result = new ArrayList<>();
       List<InvalidInput.Fault> faults = new ArrayList<>();
       for (int k = 0; pulls != null && k < pulls.size(); k++) {
-        PullInput p = pulls.get(k);
-        if (p.at() == null || p.forceN() == null || p.loadKg() == null) {
+        PullInput input = pulls.get(k);
+        if (input.at() == null || input.forceN() == null || input.loadKg() == null) {
           faults.add(
               new InvalidInput.Fault(
                   "pulls."
                       + k
                       + "."
-                      + (p.at() == null ? "at" : p.forceN() == null ? "forceN" : "loadKg"),
+                      + (input.at() == null ? "at" : input.forceN() == null ? "forceN" : "loadKg"),
                   "is needed"));
         } else {
           result.add(
               new Pull(
-                  p.at(),
-                  p.forceN(),
-                  p.leverM() == null ? 0 : p.leverM(),
-                  p.loadKg(),
-                  p.direction() == null ? Pull.Direction.STILL : p.direction()));
+                  input.at(),
+                  input.forceN(),
+                  input.leverM() == null ? 0 : input.leverM(),
+                  input.loadKg(),
+                  input.direction() == null ? Pull.Direction.STILL : input.direction()));
         }
       }
       if (!faults.isEmpty()) {
@@ -134,16 +136,19 @@ class MachineController {
       double repeatError,
       double genericError,
       List<String> notes) {
-    static FitView of(ResistanceFit f) {
+    static FitView of(ResistanceFit resistanceFit) {
       return new FitView(
-          f.values(),
-          f.points().stream()
-              .map(p -> new FitPointView(p.at(), p.measured(), p.fitted(), p.generic()))
+          resistanceFit.values(),
+          resistanceFit.points().stream()
+              .map(
+                  point ->
+                      new FitPointView(
+                          point.at(), point.measured(), point.fitted(), point.generic()))
               .toList(),
-          f.unit(),
-          Rounded.of(f.repeatError()),
-          Rounded.of(f.genericError()),
-          f.notes());
+          resistanceFit.unit(),
+          Rounded.of(resistanceFit.repeatError()),
+          Rounded.of(resistanceFit.genericError()),
+          resistanceFit.notes());
     }
   }
 
@@ -184,9 +189,10 @@ class MachineController {
   FittedView pull(
       @PathVariable UUID gymId, @PathVariable String item, @RequestBody PullsInput input) {
     List<Pull> pulls = input.checked();
-    Gym g = gyms.pull(gymId, version(input.version()), item, pulls);
+    Gym gym = gyms.pull(gymId, version(input.version()), item, pulls);
     return new FittedView(
-        view(g), pulls.isEmpty() ? null : FitView.of(ResistanceFit.of(item, g.equipment(), pulls)));
+        view(gym),
+        pulls.isEmpty() ? null : FitView.of(ResistanceFit.of(item, gym.equipment(), pulls)));
   }
 
   private static int version(Integer version) {
@@ -196,47 +202,52 @@ class MachineController {
     return version;
   }
 
-  private static MachinesView view(Gym g) {
+  private static MachinesView view(Gym gym) {
     List<MachineView> machines = new ArrayList<>();
-    for (Equipment.Item i : Equipment.all()) {
-      if (g.equipment().items().contains(i.id()) && !i.details().isEmpty()) {
+    for (Equipment.Item item : Equipment.all()) {
+      if (gym.equipment().items().contains(item.id()) && !item.details().isEmpty()) {
         Travel travel =
-            !ResistanceFit.possible(i.id())
+            !ResistanceFit.possible(item.id())
                 ? Travel.NONE
-                : ResistanceFit.onLever(i.id()) ? Travel.LEVER : Travel.RAIL;
+                : ResistanceFit.onLever(item.id()) ? Travel.LEVER : Travel.RAIL;
         machines.add(
             new MachineView(
-                i.id(),
-                i.name(),
+                item.id(),
+                item.name(),
                 travel,
-                i.details().stream().map(d -> detail(g, i.id(), d)).toList(),
-                g.pulls().getOrDefault(i.id(), List.of()).stream()
+                item.details().stream().map(detail -> detail(gym, item.id(), detail)).toList(),
+                gym.pulls().getOrDefault(item.id(), List.of()).stream()
                     .map(
-                        p ->
-                            new PullView(p.at(), p.forceN(), p.leverM(), p.loadKg(), p.direction()))
+                        pull ->
+                            new PullView(
+                                pull.at(),
+                                pull.forceN(),
+                                pull.leverM(),
+                                pull.loadKg(),
+                                pull.direction()))
                     .toList()));
       }
     }
     return new MachinesView(
-        g.id(),
-        g.name(),
-        g.version(),
-        g.equipment().plates().pairs().entrySet().stream()
-            .map(e -> new PlatesView(e.getKey(), e.getValue()))
+        gym.id(),
+        gym.name(),
+        gym.version(),
+        gym.equipment().plates().pairs().entrySet().stream()
+            .map(entry -> new PlatesView(entry.getKey(), entry.getValue()))
             .toList(),
         machines);
   }
 
-  private static DetailView detail(Gym g, String item, Detail d) {
+  private static DetailView detail(Gym gym, String item, Detail detail) {
     return new DetailView(
-        d.id(),
-        d.label(),
-        d.unit(),
-        d.allowed().min(),
-        d.allowed().max(),
-        g.equipment().value(item, d.id()),
-        d.usual(),
-        g.equipment().measured(item, d.id()).isPresent(),
-        d.how());
+        detail.id(),
+        detail.label(),
+        detail.unit(),
+        detail.allowed().min(),
+        detail.allowed().max(),
+        gym.equipment().value(item, detail.id()),
+        detail.usual(),
+        gym.equipment().measured(item, detail.id()).isPresent(),
+        detail.how());
   }
 }

@@ -165,7 +165,10 @@ class OrderController {
   @PostMapping("/api/orders/measuring")
   List<MeasuringView> measuring(@RequestBody BriefInput input) {
     return orders.measuring(input.request(schools)).stream()
-        .map(m -> new MeasuringView(m.kind(), m.kind().label(), m.affected(), m.sentence()))
+        .map(
+            value ->
+                new MeasuringView(
+                    value.kind(), value.kind().label(), value.affected(), value.sentence()))
         .toList();
   }
 
@@ -173,7 +176,10 @@ class OrderController {
   @PostMapping("/api/orders/machines")
   List<MachineMeasuringView> machines(@RequestBody BriefInput input) {
     return orders.machines(input.request(schools)).stream()
-        .map(m -> new MachineMeasuringView(m.itemId(), m.detailId(), m.affected(), m.sentence()))
+        .map(
+            value ->
+                new MachineMeasuringView(
+                    value.itemId(), value.detailId(), value.affected(), value.sentence()))
         .toList();
   }
 
@@ -185,9 +191,9 @@ class OrderController {
         .field("item", input.item())
         .field("measured", input.measured())
         .check();
-    OrderChange c =
+    OrderChange change =
         orders.withMachine(input.brief().request(schools), input.item(), input.measured());
-    return new OrderChangeView(c.moved(), c.sentences());
+    return new OrderChangeView(change.moved(), change.sentences());
   }
 
   /**
@@ -205,26 +211,35 @@ class OrderController {
         order.shortage().map(OrderController::shortage).orElse(null),
         order.excluded().stream()
             .map(
-                x ->
+                excluded ->
                     new ExcludedView(
-                        x.candidateId(),
-                        x.name(),
-                        x.kind(),
-                        x.reason(),
-                        x.instead()
+                        excluded.candidateId(),
+                        excluded.name(),
+                        excluded.kind(),
+                        excluded.reason(),
+                        excluded
+                            .instead()
                             .map(
-                                i ->
+                                substitute ->
                                     new SubstituteView(
-                                        i.candidateId(),
-                                        i.name(),
-                                        Rounded.of(i.alikeness()),
-                                        i.lost()))
+                                        substitute.candidateId(),
+                                        substitute.name(),
+                                        Rounded.of(substitute.alikeness()),
+                                        substitute.lost()))
                             .orElse(null),
-                        improvised(x.improvised())))
+                        improvised(excluded.improvised())))
             .toList(),
-        order.firstPick().map(f -> new FirstPickView(f.candidateId(), f.decidedBy())).orElse(null),
+        order
+            .firstPick()
+            .map(pick -> new FirstPickView(pick.candidateId(), pick.decidedBy()))
+            .orElse(null),
         order.together().stream()
-            .map(t -> new TogetherView(t.candidateIds(), Rounded.of(t.coverage()), t.sentences()))
+            .map(
+                together ->
+                    new TogetherView(
+                        together.candidateIds(),
+                        Rounded.of(together.coverage()),
+                        together.sentences()))
             .toList(),
         order.learning(),
         order.notes());
@@ -235,72 +250,81 @@ class OrderController {
   List<SchoolPlacesView> schools(@RequestBody BriefInput input) {
     return orders.bySchool(input.request(schools)).stream()
         .map(
-            b -> {
+            school -> {
               Map<String, Integer> places = new LinkedHashMap<>();
-              b.places().forEach(id -> places.put(Candidate.exerciseId(id), places.size() + 1));
-              return new SchoolPlacesView(b.school().id(), b.school().label(), places);
+              school
+                  .places()
+                  .forEach(id -> places.put(Candidate.exerciseId(id), places.size() + 1));
+              return new SchoolPlacesView(school.school().id(), school.school().label(), places);
             })
         .toList();
   }
 
-  private static StudyView study(Posterior.Influence i) {
-    Finding f = i.finding();
+  private static StudyView study(Posterior.Influence influence) {
+    Finding finding = influence.finding();
     return new StudyView(
-        f.id(),
-        f.shortCitation(),
-        f.conditionA() + " against " + f.conditionB() + ", " + f.regionWords(),
-        f.direction().label(),
-        f.how().label(),
-        Rounded.of(i.shift()));
+        finding.id(),
+        finding.shortCitation(),
+        finding.conditionA() + " against " + finding.conditionB() + ", " + finding.regionWords(),
+        finding.direction().label(),
+        finding.how().label(),
+        Rounded.of(influence.shift()));
   }
 
   private static List<ImprovisationView> improvised(List<Improvisation> ways) {
-    return ways.stream().map(i -> new ImprovisationView(i.title(), i.setUp(), i.safety())).toList();
+    return ways.stream()
+        .map(
+            improvisation ->
+                new ImprovisationView(
+                    improvisation.title(), improvisation.setUp(), improvisation.safety()))
+        .toList();
   }
 
-  private static ShortageView shortage(Order.Shortage s) {
+  private static ShortageView shortage(Order.Shortage shortage) {
     return new ShortageView(
-        s.sentence(),
-        s.elsewhere().stream()
-            .map(e -> new ElsewhereView(e.candidateId(), e.name(), e.needs()))
+        shortage.sentence(),
+        shortage.elsewhere().stream()
+            .map(
+                elsewhere ->
+                    new ElsewhereView(elsewhere.candidateId(), elsewhere.name(), elsewhere.needs()))
             .toList(),
-        improvised(s.improvised()));
+        improvised(shortage.improvised()));
   }
 
-  private static EntryView entry(Order.Entry e) {
-    Ranked r = e.ranked();
-    var c = e.evaluation().candidate();
+  private static EntryView entry(Order.Entry entry) {
+    Ranked ranked = entry.ranked();
+    var candidate = entry.evaluation().candidate();
     return new EntryView(
-        c.id(),
-        c.exerciseId(),
-        c.name(),
-        Rounded.of(r.utility()),
-        Rounded.of(r.low()),
-        Rounded.of(r.high()),
-        r.rankLow(),
-        r.rankHigh(),
-        Rounded.of(r.chanceOfBest()),
-        r.band(),
-        r.contributions().stream()
+        candidate.id(),
+        candidate.exerciseId(),
+        candidate.name(),
+        Rounded.of(ranked.utility()),
+        Rounded.of(ranked.low()),
+        Rounded.of(ranked.high()),
+        ranked.rankLow(),
+        ranked.rankHigh(),
+        Rounded.of(ranked.chanceOfBest()),
+        ranked.band(),
+        ranked.contributions().stream()
             .map(
-                x ->
+                contribution ->
                     new ContributionView(
-                        x.criterion(),
-                        x.label(),
-                        Rounded.of(x.points()),
-                        Rounded.of(x.value()),
-                        x.reason()))
+                        contribution.criterion(),
+                        contribution.label(),
+                        Rounded.of(contribution.points()),
+                        Rounded.of(contribution.value()),
+                        contribution.reason()))
             .toList(),
-        e.why(),
-        e.raise(),
-        e.studies().stream().map(OrderController::study).toList(),
-        e.costs(),
-        e.limiter(),
-        Rounded.of(e.stimulus()),
-        Rounded.of(e.evaluation().stimulus()),
-        e.evaluation().reach().setup().values(),
-        e.evaluation().reach().changes(),
-        LoadView.of(e.load()),
-        e.variants().stream().map(OrderController::entry).toList());
+        entry.why(),
+        entry.raise(),
+        entry.studies().stream().map(OrderController::study).toList(),
+        entry.costs(),
+        entry.limiter(),
+        Rounded.of(entry.stimulus()),
+        Rounded.of(entry.evaluation().stimulus()),
+        entry.evaluation().reach().setup().values(),
+        entry.evaluation().reach().changes(),
+        LoadView.of(entry.load()),
+        entry.variants().stream().map(OrderController::entry).toList());
   }
 }

@@ -83,17 +83,17 @@ final class Page implements AutoCloseable {
 
   /** What the font has no sign for becomes a question mark. */
   private String writable(String text) throws IOException {
-    StringBuilder s = new StringBuilder();
+    StringBuilder builder = new StringBuilder();
     for (int cp : text.codePoints().toArray()) {
-      String c = new String(Character.toChars(cp));
+      String candidate = new String(Character.toChars(cp));
       try {
-        font.encode(c);
-        s.append(c);
+        font.encode(candidate);
+        builder.append(candidate);
       } catch (IllegalArgumentException e) {
-        s.append('?');
+        builder.append('?');
       }
     }
-    return s.toString();
+    return builder.toString();
   }
 
   void rule(float x1, float y1, float x2, float y2, float width, float grey) throws IOException {
@@ -105,26 +105,30 @@ final class Page implements AutoCloseable {
   }
 
   /** A figure to scale within a box. */
-  void figure(Drawing d, float x, float y, float boxWidth, float boxHeight) throws IOException {
-    double[] b = bounds(d);
+  void figure(Drawing drawing, float x, float y, float boxWidth, float boxHeight)
+      throws IOException {
+    double[] b = bounds(drawing);
     double scale =
         Math.min(boxWidth / Math.max(0.1, b[2] - b[0]), boxHeight / Math.max(0.1, b[3] - b[1]));
     double left = x + (boxWidth - scale * (b[2] - b[0])) / 2 - scale * b[0];
     double bottom = height - y - boxHeight - scale * b[1];
     out.setStrokingColor(0.1f, 0.1f, 0.1f);
     out.setNonStrokingColor(1f, 1f, 1f);
-    for (Drawing.Line l : d.machine()) {
-      out.setLineWidth(WIDTHS.getOrDefault(l.role(), 1f));
-      out.setLineDashPattern(DASHED.contains(l.role()) ? new float[] {3, 2} : new float[] {}, 0);
-      path(l, left, bottom, scale);
+    for (Drawing.Line line : drawing.machine()) {
+      out.setLineWidth(WIDTHS.getOrDefault(line.role(), 1f));
+      out.setLineDashPattern(DASHED.contains(line.role()) ? new float[] {3, 2} : new float[] {}, 0);
+      path(line, left, bottom, scale);
       out.stroke();
     }
     out.setLineDashPattern(new float[] {}, 0);
     out.setLineWidth(0.8f);
-    for (Drawing.Circle c : d.circles()) {
-      if (!c.role().startsWith("joint")) {
-        circle(left + scale * c.centre().x(), bottom + scale * c.centre().y(), scale * c.radius());
-        if (c.role().equals("head")) {
+    for (Drawing.Circle circle : drawing.circles()) {
+      if (!circle.role().startsWith("joint")) {
+        circle(
+            left + scale * circle.centre().x(),
+            bottom + scale * circle.centre().y(),
+            scale * circle.radius());
+        if (circle.role().equals("head")) {
           out.fillAndStroke();
         } else {
           out.stroke();
@@ -133,11 +137,11 @@ final class Page implements AutoCloseable {
     }
     // parts grow into one another: every outline first, then every inside
     out.setLineWidth(1.6f);
-    for (Drawing.Line part : d.body()) {
+    for (Drawing.Line part : drawing.body()) {
       path(part, left, bottom, scale);
       out.stroke();
     }
-    for (Drawing.Line part : d.body()) {
+    for (Drawing.Line part : drawing.body()) {
       path(part, left, bottom, scale);
       out.fill();
     }
@@ -171,11 +175,17 @@ final class Page implements AutoCloseable {
     out.curveTo(cx + k, cy - q, cx + q, cy - k, cx + q, cy);
   }
 
-  private static double[] bounds(Drawing d) {
+  private static double[] bounds(Drawing drawing) {
     double[] b = {Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
-    d.machine().forEach(l -> l.points().forEach(p -> grow(b, p.x(), p.y(), 0)));
-    d.body().forEach(l -> l.points().forEach(p -> grow(b, p.x(), p.y(), 0)));
-    d.circles().forEach(c -> grow(b, c.centre().x(), c.centre().y(), c.radius()));
+    drawing
+        .machine()
+        .forEach(line -> line.points().forEach(point -> grow(b, point.x(), point.y(), 0)));
+    drawing
+        .body()
+        .forEach(line -> line.points().forEach(point -> grow(b, point.x(), point.y(), 0)));
+    drawing
+        .circles()
+        .forEach(circle -> grow(b, circle.centre().x(), circle.centre().y(), circle.radius()));
     return b;
   }
 

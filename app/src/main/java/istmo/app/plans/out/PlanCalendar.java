@@ -63,16 +63,16 @@ public final class PlanCalendar {
     calendar.add(ImmutableCalScale.GREGORIAN);
     Optional<Block> block = Plans.block(plan.document(), plan.client().profile().trainingAge());
     List<Block.Step> steps = block.map(Block::weeks).orElse(List.of());
-    for (Block.Step s : steps) {
-      Plan week = step.apply(s.number());
+    for (Block.Step weekStep : steps) {
+      Plan week = step.apply(weekStep.number());
       days(
           calendar,
           week,
-          monday.plusWeeks(s.number() - 1L),
+          monday.plusWeeks(weekStep.number() - 1L),
           now,
-          "week " + s.number() + ", " + s.kind().label() + ", ",
-          s.words() + "\n",
-          s.load(),
+          "week " + weekStep.number() + ", " + weekStep.kind().label() + ", ",
+          weekStep.words() + "\n",
+          weekStep.load(),
           false);
     }
     if (steps.isEmpty()) {
@@ -101,9 +101,9 @@ public final class PlanCalendar {
       double load,
       boolean weekly) {
     int number = 0;
-    for (Planned.Day d : week.week().days()) {
+    for (Planned.Day day : week.week().days()) {
       number++;
-      LocalDate on = monday.plusDays(d.weekday() - 1L);
+      LocalDate on = monday.plusDays(day.weekday() - 1L);
       VEvent event =
           new VEvent(
               on,
@@ -119,7 +119,7 @@ public final class PlanCalendar {
                   + "@istmo"));
       event.replace(new DtStamp(now));
       event.add(new Location(week.gym().name()));
-      event.add(new Description(words + description(week, d, load)));
+      event.add(new Description(words + description(week, day, load)));
       if (weekly) {
         event.add(new RRule<LocalDate>("FREQ=WEEKLY;COUNT=" + WEEKS_WITHOUT_BLOCK));
       }
@@ -127,21 +127,21 @@ public final class PlanCalendar {
     }
   }
 
-  private static String description(Plan week, Planned.Day d, double load) {
+  private static String description(Plan week, Planned.Day day, double load) {
     StringBuilder text =
         new StringBuilder(
             String.format(
-                Locale.ROOT, "About %.0f minutes.", Timing.of(d, week.offers()).minutes()));
-    for (Planned.Item i : d.items()) {
-      Optional<Offer> o = week.offers().find(i.candidateId());
-      o.ifPresent(
-          x ->
+                Locale.ROOT, "About %.0f minutes.", Timing.of(day, week.offers()).minutes()));
+    for (Planned.Item item : day.items()) {
+      Optional<Offer> found = week.offers().find(item.candidateId());
+      found.ifPresent(
+          offer ->
               text.append("\n")
-                  .append(x.name())
+                  .append(offer.name())
                   .append(": ")
-                  .append(SheetWords.prescription(i.prescription(), x.oneLeg()))
+                  .append(SheetWords.prescription(item.prescription(), offer.oneLeg()))
                   .append("; ")
-                  .append(SheetWords.load(week.load(i, load), Unit.KG)));
+                  .append(SheetWords.load(week.load(item, load), Unit.KG)));
     }
     return text.toString();
   }

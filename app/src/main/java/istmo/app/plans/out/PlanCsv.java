@@ -101,17 +101,17 @@ public final class PlanCsv {
               pairs(plan.targets()),
               plan.blockWeeks(),
               plan.startsOn());
-      for (DayDocument d : plan.days()) {
+      for (DayDocument day : plan.days()) {
         List<Object> ofDay = new ArrayList<>(own);
-        ofDay.addAll(Arrays.asList(d.weekday(), d.minutes(), d.oneStation()));
-        if (d.bouts().isEmpty()) {
+        ofDay.addAll(Arrays.asList(day.weekday(), day.minutes(), day.oneStation()));
+        if (day.bouts().isEmpty()) {
           csv.printRecord(filled(ofDay));
         }
-        for (int b = 0; b < d.bouts().size(); b++) {
-          for (ItemDocument i : d.bouts().get(b)) {
+        for (int b = 0; b < day.bouts().size(); b++) {
+          for (ItemDocument document : day.bouts().get(b)) {
             List<Object> row = new ArrayList<>(ofDay);
             row.add(b + 1);
-            row.addAll(cells(i, name.apply(i.candidateId())));
+            row.addAll(cells(document, name.apply(document.candidateId())));
             csv.printRecord(filled(row));
           }
         }
@@ -123,27 +123,27 @@ public final class PlanCsv {
   }
 
   /** An exercise's own cells, from its id on. */
-  private static List<Object> cells(ItemDocument i, String name) {
-    PrescriptionDocument p = i.prescription();
+  private static List<Object> cells(ItemDocument document, String name) {
+    PrescriptionDocument prescriptionDocument = document.prescription();
     List<Object> cells =
         new ArrayList<>(
             Arrays.asList(
-                i.candidateId(),
+                document.candidateId(),
                 Cells.written(name),
-                i.id(),
-                i.pinned(),
-                p.sets(),
-                p.repetitionsLow(),
-                p.repetitionsHigh(),
-                p.reserve(),
-                p.tempo().loweringS(),
-                p.tempo().lowS(),
-                p.tempo().liftingS(),
-                p.tempo().topS(),
-                p.restS(),
-                p.scheme(),
-                p.sideRestS()));
-    PrescriptionDocument.DropsDocument drops = p.drops();
+                document.id(),
+                document.pinned(),
+                prescriptionDocument.sets(),
+                prescriptionDocument.repetitionsLow(),
+                prescriptionDocument.repetitionsHigh(),
+                prescriptionDocument.reserve(),
+                prescriptionDocument.tempo().loweringS(),
+                prescriptionDocument.tempo().lowS(),
+                prescriptionDocument.tempo().liftingS(),
+                prescriptionDocument.tempo().topS(),
+                prescriptionDocument.restS(),
+                prescriptionDocument.scheme(),
+                prescriptionDocument.sideRestS()));
+    PrescriptionDocument.DropsDocument drops = prescriptionDocument.drops();
     if (drops != null) {
       cells.addAll(Arrays.asList(drops.number(), drops.less(), drops.everySet(), drops.easier()));
     }
@@ -160,7 +160,7 @@ public final class PlanCsv {
 
   private static String pairs(Map<String, ? extends Number> map) {
     List<String> parts = new ArrayList<>();
-    new TreeMap<>(map).forEach((k, v) -> parts.add(k + "=" + v));
+    new TreeMap<>(map).forEach((key, v) -> parts.add(key + "=" + v));
     return String.join(";", parts);
   }
 
@@ -175,7 +175,7 @@ public final class PlanCsv {
             .get()
             .parse(new StringReader(text.startsWith("\uFEFF") ? text.substring(1) : text))) {
       List<String> missing =
-          NEEDED.stream().filter(c -> !csv.getHeaderMap().containsKey(c)).toList();
+          NEEDED.stream().filter(candidate -> !csv.getHeaderMap().containsKey(candidate)).toList();
       if (!missing.isEmpty()) {
         throw new InvalidInput("text", "lacks the columns " + missing);
       }
@@ -193,21 +193,24 @@ public final class PlanCsv {
         throw new InvalidInput("text", "has no rows");
       }
       Map<Integer, DayDocument> days = new LinkedHashMap<>();
-      for (CSVRecord r : rows) {
-        for (String c : OF_PLAN) {
-          if (!r.get(c).equals(rows.get(0).get(c))) {
-            fault(r, c, "must be the same in every row");
+      for (CSVRecord row : rows) {
+        for (String candidate : OF_PLAN) {
+          if (!row.get(candidate).equals(rows.get(0).get(candidate))) {
+            fault(row, candidate, "must be the same in every row");
           }
         }
-        Integer weekday = whole(r, "weekday");
+        Integer weekday = whole(row, "weekday");
         DayDocument day =
             days.computeIfAbsent(
                 weekday == null ? -1 : weekday,
                 k ->
                     new DayDocument(
-                        weekday, whole(r, "minutes"), flag(r, "one_station"), new ArrayList<>()));
-        if (!r.get("exercise").isBlank()) {
-          put(day, r);
+                        weekday,
+                        whole(row, "minutes"),
+                        flag(row, "one_station"),
+                        new ArrayList<>()));
+        if (!row.get("exercise").isBlank()) {
+          put(day, row);
         }
       }
       CSVRecord first = rows.get(0);
@@ -236,11 +239,11 @@ public final class PlanCsv {
       return PlanFile.of(brief, plan);
     }
 
-    private void put(DayDocument day, CSVRecord r) {
-      Integer bout = whole(r, "bout");
+    private void put(DayDocument day, CSVRecord record) {
+      Integer bout = whole(record, "bout");
       int at = bout == null ? day.bouts().size() : bout - 1;
       if (at < 0 || at > day.bouts().size()) {
-        fault(r, "bout", "counts 1, 2, 3 ... within a session");
+        fault(record, "bout", "counts 1, 2, 3 ... within a session");
         return;
       }
       if (at == day.bouts().size()) {
@@ -248,71 +251,71 @@ public final class PlanCsv {
       }
       PrescriptionDocument.TempoDocument tempo =
           new PrescriptionDocument.TempoDocument(
-              number(r, "lowering_s"),
-              number(r, "low_s"),
-              number(r, "lifting_s"),
-              number(r, "top_s"));
+              number(record, "lowering_s"),
+              number(record, "low_s"),
+              number(record, "lifting_s"),
+              number(record, "top_s"));
       day.bouts()
           .get(at)
           .add(
               new ItemDocument(
-                  r.get("id"),
-                  r.get("exercise"),
-                  flag(r, "pinned"),
+                  record.get("id"),
+                  record.get("exercise"),
+                  flag(record, "pinned"),
                   new PrescriptionDocument(
-                      whole(r, "sets"),
-                      whole(r, "repetitions_low"),
-                      whole(r, "repetitions_high"),
-                      number(r, "reserve"),
+                      whole(record, "sets"),
+                      whole(record, "repetitions_low"),
+                      whole(record, "repetitions_high"),
+                      number(record, "reserve"),
                       tempo,
-                      whole(r, "rest_s"),
-                      read(r, "scheme", Scheme::valueOf),
-                      said(r, "side_rest_s") ? whole(r, "side_rest_s") : null,
-                      said(r, "drops")
+                      whole(record, "rest_s"),
+                      read(record, "scheme", Scheme::valueOf),
+                      said(record, "side_rest_s") ? whole(record, "side_rest_s") : null,
+                      said(record, "drops")
                           ? new PrescriptionDocument.DropsDocument(
-                              whole(r, "drops"),
-                              number(r, "drops_less"),
-                              flag(r, "drops_every_set"),
-                              r.get("drops_easier"))
+                              whole(record, "drops"),
+                              number(record, "drops_less"),
+                              flag(record, "drops_every_set"),
+                              record.get("drops_easier"))
                           : null)));
     }
 
     /** Whether a column that may be empty, or missing in older files, says something. */
-    private static boolean said(CSVRecord r, String column) {
-      return r.isSet(column) && !r.get(column).isBlank();
+    private static boolean said(CSVRecord record, String column) {
+      return record.isSet(column) && !record.get(column).isBlank();
     }
 
-    private Integer whole(CSVRecord r, String column) {
-      return read(r, column, Integer::valueOf);
+    private Integer whole(CSVRecord record, String column) {
+      return read(record, column, Integer::valueOf);
     }
 
-    private Double number(CSVRecord r, String column) {
-      return read(r, column, Double::valueOf);
+    private Double number(CSVRecord record, String column) {
+      return read(record, column, Double::valueOf);
     }
 
-    private Boolean flag(CSVRecord r, String column) {
-      String v = r.get(column);
-      if (!v.equals("true") && !v.equals("false")) {
-        fault(r, column, "is true or false, not \"" + v + "\"");
+    private Boolean flag(CSVRecord record, String column) {
+      String value = record.get(column);
+      if (!value.equals("true") && !value.equals("false")) {
+        fault(record, column, "is true or false, not \"" + value + "\"");
       }
-      return v.equals("true");
+      return value.equals("true");
     }
 
     /** What cannot be read is a fault, and faults are thrown before anything is used. */
     @SuppressWarnings("NullAway")
-    private <T> T read(CSVRecord r, String column, Function<String, T> parse) {
+    private <T> T read(CSVRecord record, String column, Function<String, T> parse) {
       try {
-        return parse.apply(r.get(column).trim());
+        return parse.apply(record.get(column).trim());
       } catch (IllegalArgumentException | DateTimeException e) {
-        fault(r, column, "\"" + r.get(column) + "\" cannot be read");
+        fault(record, column, "\"" + record.get(column) + "\" cannot be read");
         return null;
       }
     }
 
     private <T extends Number> Map<String, T> map(
-        CSVRecord r, String column, Function<String, T> parse) {
+        CSVRecord record, String column, Function<String, T> parse) {
       Map<String, T> map = new TreeMap<>();
-      for (String part : r.get(column).split(";")) {
+      for (String part : record.get(column).split(";")) {
         String[] pair = part.split("=");
         if (part.isBlank()) {
           continue;
@@ -320,15 +323,16 @@ public final class PlanCsv {
         try {
           map.put(pair[0], parse.apply(pair[1]));
         } catch (IllegalArgumentException | ArrayIndexOutOfBoundsException e) {
-          fault(r, column, "\"" + part + "\" is not like VL=3");
+          fault(record, column, "\"" + part + "\" is not like VL=3");
         }
       }
       return map;
     }
 
-    private void fault(CSVRecord r, String column, String message) {
+    private void fault(CSVRecord record, String column, String message) {
       faults.add(
-          new InvalidInput.Fault("line " + (r.getRecordNumber() + 1) + ", " + column, message));
+          new InvalidInput.Fault(
+              "line " + (record.getRecordNumber() + 1) + ", " + column, message));
     }
   }
 }

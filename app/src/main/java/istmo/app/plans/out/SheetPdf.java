@@ -85,17 +85,17 @@ public final class SheetPdf {
       PDPage page = new PDPage(PDRectangle.A4);
       document.addPage(page);
       float y;
-      try (Page p =
+      try (Page canvas =
           new Page(
               document,
               new PDPageContentStream(document, page),
               PDRectangle.A4.getHeight(),
               scale)) {
         float width = PDRectangle.A4.getWidth() / Math.max(scale, 0.01f) - 2 * MARGIN;
-        y = p.text(title, MARGIN, MARGIN, width, 15, true, 0);
-        y = p.text(SheetWords.brief(plan), MARGIN, y + 1, width, 9.5f, false, 0.1f);
+        y = canvas.text(title, MARGIN, MARGIN, width, 15, true, 0);
+        y = canvas.text(SheetWords.brief(plan), MARGIN, y + 1, width, 9.5f, false, 0.1f);
         y =
-            p.text(
+            canvas.text(
                 String.format(
                     Locale.ROOT,
                     "About %.0f of %d minutes. Safeties set before loading. Sharp or new pain,"
@@ -109,19 +109,21 @@ public final class SheetPdf {
                 false,
                 0.25f);
         int number = 1;
-        for (Planned.Bout b : day.bouts()) {
-          p.rule(MARGIN, y + 4, MARGIN + width, y + 4, number == 1 ? 1.2f : 0.5f, 0.2f);
+        for (Planned.Bout bout : day.bouts()) {
+          canvas.rule(MARGIN, y + 4, MARGIN + width, y + 4, number == 1 ? 1.2f : 0.5f, 0.2f);
           y += 7;
-          if (b.alternates()) {
-            y = p.text("In turn, " + b.rounds() + " rounds:", MARGIN, y, width, SMALL, true, 0.2f);
-          }
-          for (Planned.Item i : b.items()) {
-            Optional<Offer> o = plan.offers().find(i.candidateId());
+          if (bout.alternates()) {
             y =
-                o.isPresent()
-                    ? exercise(p, number, i, o.get(), y, width)
-                    : p.text(
-                            number + ". Left out now: " + i.candidateId(),
+                canvas.text(
+                    "In turn, " + bout.rounds() + " rounds:", MARGIN, y, width, SMALL, true, 0.2f);
+          }
+          for (Planned.Item item : bout.items()) {
+            Optional<Offer> found = plan.offers().find(item.candidateId());
+            y =
+                found.isPresent()
+                    ? exercise(canvas, number, item, found.get(), y, width)
+                    : canvas.text(
+                            number + ". Left out now: " + item.candidateId(),
                             MARGIN,
                             y,
                             width,
@@ -138,74 +140,82 @@ public final class SheetPdf {
     }
   }
 
-  private float exercise(Page p, int number, Planned.Item i, Offer o, float top, float width)
+  private float exercise(
+      Page page, int number, Planned.Item item, Offer offer, float top, float width)
       throws IOException {
-    WorkingLoad w = plan.load(i, share);
+    WorkingLoad load = plan.load(item, share);
     float x = MARGIN + FIGURE + GAP;
     float textWidth = width - FIGURE - TABLE - 2 * GAP;
     Optional<Offers.Figure> figure =
-        plan.offers().figure(o.candidateId(), plan.client().body(false));
+        plan.offers().figure(offer.candidateId(), plan.client().body(false));
     if (figure.isPresent()) {
-      p.figure(figure.get().side(), MARGIN, top + 2, FIGURE, FIGURE - 8);
+      page.figure(figure.get().side(), MARGIN, top + 2, FIGURE, FIGURE - 8);
     }
-    float y = p.text(number + ". " + o.name(), x, top, textWidth, 11, true, 0);
+    float y = page.text(number + ". " + offer.name(), x, top, textWidth, 11, true, 0);
     y =
-        p.text(
-            SheetWords.prescription(i.prescription(), o.oneLeg()), x, y, textWidth, 8.6f, false, 0);
-    y = p.text(SheetWords.load(w, unit), x, y, textWidth, 8.6f, true, 0);
-    for (String line : small(o, w)) {
-      y = p.text(line, x, y + 0.5f, textWidth, SMALL, false, 0.2f);
+        page.text(
+            SheetWords.prescription(item.prescription(), offer.oneLeg()),
+            x,
+            y,
+            textWidth,
+            8.6f,
+            false,
+            0);
+    y = page.text(SheetWords.load(load, unit), x, y, textWidth, 8.6f, true, 0);
+    for (String line : small(offer, load)) {
+      y = page.text(line, x, y + 0.5f, textWidth, SMALL, false, 0.2f);
     }
-    float table = table(p, w, MARGIN + width - TABLE, top);
+    float table = table(page, load, MARGIN + width - TABLE, top);
     return Math.max(Math.max(y, table), top + FIGURE - 4) + 4;
   }
 
   /** Lighter sets, set-up, and cues and stop signs, three of them together. */
-  private List<String> small(Offer o, WorkingLoad w) {
+  private List<String> small(Offer offer, WorkingLoad load) {
     List<String> lines = new ArrayList<>();
-    String lighter = SheetWords.warmUps(w, unit);
-    String setup = SheetWords.setup(o);
+    String lighter = SheetWords.warmUps(load, unit);
+    String setup = SheetWords.setup(offer);
     if (!lighter.isEmpty()) {
       lines.add(lighter);
     }
     if (!setup.isEmpty()) {
       lines.add("Set up: " + setup);
     }
-    o.cues().stream().limit(2).forEach(lines::add);
-    o.stopSigns().stream()
-        .limit(3 - Math.min(2, o.cues().size()))
-        .forEach(s -> lines.add("Stop: " + s));
+    offer.cues().stream().limit(2).forEach(lines::add);
+    offer.stopSigns().stream()
+        .limit(3 - Math.min(2, offer.cues().size()))
+        .forEach(text -> lines.add("Stop: " + text));
     return lines;
   }
 
-  private float table(Page p, WorkingLoad w, float x, float top) throws IOException {
+  private float table(Page page, WorkingLoad load, float x, float top) throws IOException {
     for (int c = 0; c < HEADS.length; c++) {
-      p.text(HEADS[c], x + COLUMNS[c], top + 1, TABLE, SMALL, false, 0.35f);
+      page.text(HEADS[c], x + COLUMNS[c], top + 1, TABLE, SMALL, false, 0.35f);
     }
     float y = top + ROW_OF_HEADS;
     int number = 0;
-    for (WorkingLoad.SetLine s : w.sets()) {
-      number += s.drop() == 0 ? 1 : 0;
+    for (WorkingLoad.SetLine set : load.sets()) {
+      number += set.drop() == 0 ? 1 : 0;
       y += row;
       float line = y - SMALL - 3;
-      p.text(s.drop() > 0 ? "drop" : String.valueOf(number), x, line, TABLE, SMALL, false, 0.35f);
-      p.text(
-          s.load().map(l -> unit.number(l.kg())).orElse(""),
+      page.text(
+          set.drop() > 0 ? "drop" : String.valueOf(number), x, line, TABLE, SMALL, false, 0.35f);
+      page.text(
+          set.load().map(loading -> unit.number(loading.kg())).orElse(""),
           x + COLUMNS[1],
           line,
           TABLE,
           SMALL,
           false,
           FAINT);
-      p.text(
-          SheetWords.range(s.repetitionsLow(), s.repetitionsHigh()),
+      page.text(
+          SheetWords.range(set.repetitionsLow(), set.repetitionsHigh()),
           x + COLUMNS[2],
           line,
           TABLE,
           SMALL,
           false,
           FAINT);
-      p.rule(x, y, x + TABLE, y, 0.4f, 0.55f);
+      page.rule(x, y, x + TABLE, y, 0.4f, 0.55f);
     }
     return y;
   }

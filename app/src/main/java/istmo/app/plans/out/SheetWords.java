@@ -34,45 +34,48 @@ public final class SheetWords {
   }
 
   /** "4 × 8–12 each side, 2 in reserve, tempo 2-0-1-0, rest 150 s". */
-  public static String prescription(Prescription p, boolean oneLeg) {
+  public static String prescription(Prescription prescription, boolean oneLeg) {
     String tempo =
-        number(p.tempo().loweringS())
+        number(prescription.tempo().loweringS())
             + "-"
-            + number(p.tempo().lowS())
+            + number(prescription.tempo().lowS())
             + "-"
-            + number(p.tempo().liftingS())
+            + number(prescription.tempo().liftingS())
             + "-"
-            + number(p.tempo().topS());
-    return p.sets()
+            + number(prescription.tempo().topS());
+    return prescription.sets()
         + " × "
-        + range(p.repetitionsLow(), p.repetitionsHigh())
+        + range(prescription.repetitionsLow(), prescription.repetitionsHigh())
         + (oneLeg ? " each side" : "")
         + ", "
-        + number(p.reserve())
+        + number(prescription.reserve())
         + " in reserve, tempo "
         + tempo
         + ", rest "
-        + p.restS()
+        + prescription.restS()
         + " s"
-        + (oneLeg && p.sideRestS() != Prescription.CHANGE_SIDE_S
-            ? ", " + p.sideRestS() + " s between legs"
+        + (oneLeg && prescription.sideRestS() != Prescription.CHANGE_SIDE_S
+            ? ", " + prescription.sideRestS() + " s between legs"
             : "")
-        + (p.stringing().isEmpty() ? "" : ", " + p.stringing());
+        + (prescription.stringing().isEmpty() ? "" : ", " + prescription.stringing());
   }
 
   /** The load of the first set, with its plates, or how to find it. */
-  public static String load(WorkingLoad w, Unit unit) {
+  public static String load(WorkingLoad load, Unit unit) {
     String between =
-        w.lowKg() < w.highKg()
-            ? "between " + unit.number(half(w.lowKg())) + " and " + unit.words(half(w.highKg()))
+        load.lowKg() < load.highKg()
+            ? "between "
+                + unit.number(half(load.lowKg()))
+                + " and "
+                + unit.words(half(load.highKg()))
             : "";
-    return w.sets()
+    return load.sets()
         .get(0)
         .load()
-        .map(l -> (between.isEmpty() ? "" : between + "; begin with ") + unit.words(l))
+        .map(loading -> (between.isEmpty() ? "" : between + "; begin with ") + unit.words(loading))
         .orElse(
             between.isEmpty()
-                ? Character.toUpperCase(w.basis().charAt(0)) + w.basis().substring(1)
+                ? Character.toUpperCase(load.basis().charAt(0)) + load.basis().substring(1)
                 : between + ": begin with no more than the lightest here");
   }
 
@@ -82,60 +85,69 @@ public final class SheetWords {
   }
 
   /** Warm-up sets, or nothing where there are none. */
-  public static String warmUps(WorkingLoad w, Unit unit) {
-    return w.warmUps().isEmpty()
+  public static String warmUps(WorkingLoad load, Unit unit) {
+    return load.warmUps().isEmpty()
         ? ""
         : "Warm-up: "
-            + w.warmUps().stream()
-                .map(x -> x.repetitions() + " × " + unit.words(x.load()))
+            + load.warmUps().stream()
+                .map(warmUp -> warmUp.repetitions() + " × " + unit.words(warmUp.load()))
                 .collect(Collectors.joining("; "));
   }
 
   /** What is set up and told: stance, seat, heights; the machine's own numbers are not. */
-  static String setup(Offer o) {
-    if (o.byWord()) {
+  static String setup(Offer offer) {
+    if (offer.byWord()) {
       return "";
     }
     List<String> parts = new ArrayList<>();
-    for (SetupParameter p : Catalogue.standard().exercise(o.exerciseId()).family().parameters()) {
-      Double v = o.setup().get(p.id());
+    for (SetupParameter parameter :
+        Catalogue.standard().exercise(offer.exerciseId()).family().parameters()) {
+      Double v = offer.setup().get(parameter.id());
       if (v != null
-          && p.kind() == SetupParameter.Kind.SETUP
-          && !((p.unit().equals("kg") || p.unit().equals("m")) && v == 0)) {
-        parts.add(p.label().toLowerCase(Locale.ROOT) + " " + p.words(v));
+          && parameter.kind() == SetupParameter.Kind.SETUP
+          && !((parameter.unit().equals("kg") || parameter.unit().equals("m")) && v == 0)) {
+        parts.add(parameter.label().toLowerCase(Locale.ROOT) + " " + parameter.words(v));
       }
     }
     return String.join(", ", parts);
   }
 
   /** The brief line. */
-  static String brief(Plan p) {
+  static String brief(Plan plan) {
     String aim =
         Regions.standard().all().stream()
-            .filter(r -> p.aim().weights().containsKey(r.id()))
+            .filter(region -> plan.aim().weights().containsKey(region.id()))
             .map(Region::coachName)
             .collect(Collectors.joining(", "));
     String out =
-        p.aim().keepOut().isEmpty()
+        plan.aim().keepOut().isEmpty()
             ? ""
             : "; avoid "
-                + p.aim().keepOut().stream()
+                + plan.aim().keepOut().stream()
                     .map(
                         id ->
                             id.equals(Regions.LOWER_BACK)
                                 ? "lower back"
                                 : Regions.standard().get(id).coachName())
                     .collect(Collectors.joining(", "));
-    return "For " + p.client().name() + " at " + p.gym().name() + ": target " + aim + out + ".";
+    return "For "
+        + plan.client().name()
+        + " at "
+        + plan.gym().name()
+        + ": target "
+        + aim
+        + out
+        + ".";
   }
 
   /** What a session asks of one exercise, in lines. */
-  public static List<String> lines(Plan plan, Planned.Item i, double share) {
-    Offer o = plan.offers().get(i.candidateId());
-    WorkingLoad w = plan.load(i, share);
+  public static List<String> lines(Plan plan, Planned.Item item, double share) {
+    Offer offer = plan.offers().get(item.candidateId());
+    WorkingLoad load = plan.load(item, share);
     List<String> lines =
-        new ArrayList<>(List.of(prescription(i.prescription(), o.oneLeg()), load(w, Unit.KG)));
-    String lighter = warmUps(w, Unit.KG);
+        new ArrayList<>(
+            List.of(prescription(item.prescription(), offer.oneLeg()), load(load, Unit.KG)));
+    String lighter = warmUps(load, Unit.KG);
     if (!lighter.isEmpty()) {
       lines.add(lighter);
     }

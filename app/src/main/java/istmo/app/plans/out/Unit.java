@@ -23,9 +23,9 @@ public enum Unit {
 
   /** The unit of this label; throws {@code InvalidInput} when there is none. */
   public static Unit get(String label) {
-    for (Unit u : values()) {
-      if (u.label.equals(label)) {
-        return u;
+    for (Unit unit : values()) {
+      if (unit.label.equals(label)) {
+        return unit;
       }
     }
     throw new InvalidInput("unit", "is kg or lb");
@@ -41,15 +41,17 @@ public enum Unit {
   }
 
   /** "62.5 kg: 20 + 1.25 a side". */
-  String words(Loading l) {
+  String words(Loading loading) {
     String plates =
-        l.kind() != Loading.Kind.PLATES
+        loading.kind() != Loading.Kind.PLATES
             ? ""
-            : l.perSide().isEmpty()
-                ? (l.emptyKg() > 0 ? ": the empty bar" : "")
+            : loading.perSide().isEmpty()
+                ? (loading.emptyKg() > 0 ? ": the empty bar" : "")
                 : ": "
-                    + l.perSide().stream().map(this::number).collect(Collectors.joining(" + "))
+                    + loading.perSide().stream()
+                        .map(this::number)
+                        .collect(Collectors.joining(" + "))
                     + " a side";
-    return String.format(Locale.ROOT, "%s%s", words(l.kg()), plates);
+    return String.format(Locale.ROOT, "%s%s", words(loading.kg()), plates);
   }
 }

@@ -116,16 +116,16 @@ class OutController {
       @RequestParam Optional<Integer> step,
       @RequestParam(defaultValue = "kg") String unit) {
     Plan plan = plan(id, step);
-    Planned.Day d = Plans.day(plan, day);
+    Planned.Day planned = Plans.day(plan, day);
     String title =
         String.format(
             Locale.ROOT,
             "%s, %s%s",
             plan.document().name(),
-            SheetWords.weekday(d.weekday()),
+            SheetWords.weekday(planned.weekday()),
             step.map(s -> ", week " + s).orElse(""));
     return file(
-        SheetPdf.of(plan, d, Unit.get(unit), load(plan, step), title),
+        SheetPdf.of(plan, planned, Unit.get(unit), load(plan, step), title),
         MediaType.APPLICATION_PDF,
         title + ".pdf");
   }
@@ -158,7 +158,9 @@ class OutController {
     Plan plan = plans.get(id);
     String csv =
         PlanCsv.write(
-            plan.brief(), plan.document(), c -> plan.offers().find(c).map(Offer::name).orElse(c));
+            plan.brief(),
+            plan.document(),
+            candidate -> plan.offers().find(candidate).map(Offer::name).orElse(candidate));
     return file(
         csv.getBytes(StandardCharsets.UTF_8),
         new MediaType("text", "csv", StandardCharsets.UTF_8),
@@ -225,7 +227,8 @@ class OutController {
     Optional<Integer> step = Optional.ofNullable(input.step());
     Plan plan = plan(id, step);
     Planned.Day day = Plans.day(plan, input.day());
-    if (day.items().stream().noneMatch(i -> plan.offers().find(i.candidateId()).isPresent())) {
+    if (day.items().stream()
+        .noneMatch(item -> plan.offers().find(item.candidateId()).isPresent())) {
       throw new InvalidInput("day", "has nothing in it that could be done");
     }
     UUID session = Optional.ofNullable(input.session()).orElseGet(UUID::randomUUID);
@@ -242,16 +245,16 @@ class OutController {
   private static List<Sessions.Wanted> wanted(Plan plan, Planned.Day day, Optional<Integer> step) {
     List<Sessions.Wanted> wanted = new ArrayList<>();
     for (int b = 0; b < day.bouts().size(); b++) {
-      for (Planned.Item i : day.bouts().get(b).items()) {
-        Optional<Offer> o = plan.offers().find(i.candidateId());
-        if (o.isPresent()) {
+      for (Planned.Item item : day.bouts().get(b).items()) {
+        Optional<Offer> found = plan.offers().find(item.candidateId());
+        if (found.isPresent()) {
           Asked asked =
               new Asked(
-                  SheetWords.lines(plan, i, load(plan, step)),
-                  Optional.of(PrescriptionDocument.of(i.prescription())),
+                  SheetWords.lines(plan, item, load(plan, step)),
+                  Optional.of(PrescriptionDocument.of(item.prescription())),
                   Optional.of(b + 1),
                   load(plan, step));
-          wanted.add(new Sessions.Wanted(i.candidateId(), o.get().setup(), asked));
+          wanted.add(new Sessions.Wanted(item.candidateId(), found.get().setup(), asked));
         }
       }
     }
@@ -289,36 +292,36 @@ class OutController {
     return new SharedView(
         plan.document().name(),
         plan.gym().name(),
-        view.days().stream().map(d -> day(plan, d)).toList(),
+        view.days().stream().map(plannedDayView -> day(plan, plannedDayView)).toList(),
         view.block());
   }
 
-  private static SharedDayView day(Plan plan, PlannedDayView d) {
+  private static SharedDayView day(Plan plan, PlannedDayView view) {
     return new SharedDayView(
-        d.weekday(),
-        d.usedMinutes(),
-        d.bouts().stream()
+        view.weekday(),
+        view.usedMinutes(),
+        view.bouts().stream()
             .map(BoutView::items)
             .map(
                 items ->
                     items.stream()
-                        .filter(i -> i.refusal() == null)
-                        .map(i -> item(plan, i))
+                        .filter(plannedItemView -> plannedItemView.refusal() == null)
+                        .map(plannedItemView -> item(plan, plannedItemView))
                         .toList())
             .filter(items -> !items.isEmpty())
             .toList());
   }
 
-  private static SharedItemView item(Plan plan, PlannedItemView i) {
+  private static SharedItemView item(Plan plan, PlannedItemView view) {
     return new SharedItemView(
-        i.name(),
-        SheetWords.prescription(i.prescription().prescription(), i.oneLeg()),
-        i.load(),
-        i.cues(),
-        i.stopSigns(),
+        view.name(),
+        SheetWords.prescription(view.prescription().prescription(), view.oneLeg()),
+        view.load(),
+        view.cues(),
+        view.stopSigns(),
         plan.offers()
-            .figure(i.candidateId(), plan.client().body(false))
-            .map(f -> DrawingView.of(f.side()))
+            .figure(view.candidateId(), plan.client().body(false))
+            .map(figure -> DrawingView.of(figure.side()))
             .orElse(null));
   }
 

@@ -136,15 +136,15 @@ class PlanController {
   List<PlanLine> list(@RequestParam Optional<UUID> clientId) {
     return store.list(clientId).stream()
         .map(
-            l ->
+            line ->
                 new PlanLine(
-                    l.id(),
-                    l.clientId(),
-                    l.gymId(),
-                    l.document().name(),
-                    l.document().days().size(),
-                    l.document().week().items().size(),
-                    l.changedAt()))
+                    line.id(),
+                    line.clientId(),
+                    line.gymId(),
+                    line.document().name(),
+                    line.document().days().size(),
+                    line.document().week().items().size(),
+                    line.changedAt()))
         .toList();
   }
 
@@ -227,32 +227,33 @@ class PlanController {
   @PostMapping("/{id}/compose")
   ComposedView compose(@PathVariable UUID id, @RequestBody ComposeInput input) {
     new Needed().field("version", input.version()).field("run", input.run()).check();
-    Composing.Composed c =
+    Composing.Composed composed =
         composing.compose(
             id,
             input.version(),
             input.run(),
             input.seconds() == null ? Composer.USUAL_S : input.seconds());
     return new ComposedView(
-        PlanViews.of(c.plan()),
-        c.answer()
+        PlanViews.of(composed.plan()),
+        composed
+            .answer()
             .map(
-                a ->
+                answer ->
                     new SearchView(
-                        a.points(),
-                        a.bound(),
-                        Rounded.of(a.gap()),
-                        a.proved(),
-                        Rounded.of(a.seconds())))
+                        answer.points(),
+                        answer.bound(),
+                        Rounded.of(answer.gap()),
+                        answer.proved(),
+                        Rounded.of(answer.seconds())))
             .orElse(null),
-        c.obstacles());
+        composed.obstacles());
   }
 
   /** How far a search for a plan has come. It ends with the best plan that was found. */
   @GetMapping("/{id}/compose/{run}")
   ProgressView progress(@PathVariable UUID id, @PathVariable UUID run) {
-    Composer.Progress p = composing.progress(id, run);
-    return new ProgressView(Rounded.of(p.seconds()), p.points(), p.bound());
+    Composer.Progress progress = composing.progress(id, run);
+    return new ProgressView(Rounded.of(progress.seconds()), progress.points(), progress.bound());
   }
 
   /** Ends a search. The best plan that it has found until then is kept. */
@@ -268,12 +269,16 @@ class PlanController {
    */
   @GetMapping("/{id}/shortfall")
   List<ShortfallView> shortfall(@PathVariable UUID id) {
-    Optional<Shortfall> s = plans.shortfall(id);
-    return s
+    Optional<Shortfall> found = plans.shortfall(id);
+    return found
         .map(
-            x ->
+            shortfall ->
                 new ShortfallView(
-                    x.region(), Rounded.of(x.has()), x.asked(), x.sentence(), x.ways()))
+                    shortfall.region(),
+                    Rounded.of(shortfall.has()),
+                    shortfall.asked(),
+                    shortfall.sentence(),
+                    shortfall.ways()))
         .stream()
         .toList();
   }
@@ -290,13 +295,13 @@ class PlanController {
       @RequestParam Optional<Set<PainFlag>> hurting) {
     return plans.swaps(id, itemId, taken.orElse(Set.of()), hurting.orElse(Set.of())).stream()
         .map(
-            s ->
+            swap ->
                 new SwapView(
-                    s.offer().candidateId(),
-                    s.offer().name(),
-                    Rounded.of(s.alike()),
-                    s.changes(),
-                    PrescriptionDocument.of(s.offer().usual())))
+                    swap.offer().candidateId(),
+                    swap.offer().name(),
+                    Rounded.of(swap.alike()),
+                    swap.changes(),
+                    PrescriptionDocument.of(swap.offer().usual())))
         .toList();
   }
 
@@ -306,16 +311,16 @@ class PlanController {
     Offers offers = plans.get(id).offers();
     return Stream.concat(offers.all().stream(), offers.byWord().stream())
         .map(
-            o ->
+            offer ->
                 new OfferView(
-                    o.candidateId(),
-                    o.exerciseId(),
-                    o.name(),
-                    o.byWord(),
-                    o.role(),
-                    Rounded.of(o.utility()),
-                    Rounded.of(o.shares()),
-                    PrescriptionDocument.of(o.usual())))
+                    offer.candidateId(),
+                    offer.exerciseId(),
+                    offer.name(),
+                    offer.byWord(),
+                    offer.role(),
+                    Rounded.of(offer.utility()),
+                    Rounded.of(offer.shares()),
+                    PrescriptionDocument.of(offer.usual())))
         .toList();
   }
 
@@ -327,7 +332,7 @@ class PlanController {
     String candidate = plan.offers().get(exerciseId + "/" + variant).candidateId();
     return plan.offers()
         .figure(candidate, plan.client().body(false))
-        .map(f -> new FigureView(DrawingView.of(f.side()), DrawingView.of(f.plan())))
+        .map(figure -> new FigureView(DrawingView.of(figure.side()), DrawingView.of(figure.plan())))
         .orElseThrow(() -> new InvalidInput("variant", "has no figure"));
   }
 
@@ -335,14 +340,15 @@ class PlanController {
   @GetMapping("/{id}/steps/{step}")
   BlockWeekView step(@PathVariable UUID id, @PathVariable int step) {
     Plan plan = plans.step(id, step);
-    Block.Step s =
+    Block.Step week =
         Plans.block(plan.document(), plan.client().profile().trainingAge())
             .orElseThrow()
             .weeks()
             .get(step - 1);
     return new BlockWeekView(
-        new BlockWeekHeadView(s.number(), s.kind().label(), s.words(), Rounded.of(s.load())),
-        PlanViews.days(plan, s.load()));
+        new BlockWeekHeadView(
+            week.number(), week.kind().label(), week.words(), Rounded.of(week.load())),
+        PlanViews.days(plan, week.load()));
   }
 
   /** What changes after missed weeks: with which step of the block to go on. */

@@ -36,8 +36,14 @@ final class PlanViews {
   /** startS and seconds from the beginning of the session. */
   record SegmentView(
       Timing.Kind kind, double startS, double seconds, int bout, String itemId, int set) {
-    static SegmentView of(Timing.Segment s) {
-      return new SegmentView(s.kind(), s.startS(), s.seconds(), s.bout(), s.itemId(), s.set());
+    static SegmentView of(Timing.Segment segment) {
+      return new SegmentView(
+          segment.kind(),
+          segment.startS(),
+          segment.seconds(),
+          segment.bout(),
+          segment.itemId(),
+          segment.set());
     }
   }
 
@@ -55,24 +61,24 @@ final class PlanViews {
   /** lowKg and highKg: between which the load is believed to lie; both 0 where nothing is known. */
   record WorkingLoadView(
       double lowKg, double highKg, String basis, List<WarmUpView> warmUps, List<SetLineView> sets) {
-    static WorkingLoadView of(WorkingLoad w) {
+    static WorkingLoadView of(WorkingLoad workingLoad) {
       return new WorkingLoadView(
-          Rounded.of(w.lowKg()),
-          Rounded.of(w.highKg()),
-          w.basis(),
-          w.warmUps().stream()
-              .map(x -> new WarmUpView(x.repetitions(), LoadingView.of(x.load())))
+          Rounded.of(workingLoad.lowKg()),
+          Rounded.of(workingLoad.highKg()),
+          workingLoad.basis(),
+          workingLoad.warmUps().stream()
+              .map(warmUp -> new WarmUpView(warmUp.repetitions(), LoadingView.of(warmUp.load())))
               .toList(),
-          w.sets().stream()
+          workingLoad.sets().stream()
               .map(
-                  s ->
+                  line ->
                       new SetLineView(
-                          s.drop(),
-                          s.repetitionsLow(),
-                          s.repetitionsHigh(),
-                          s.load().map(LoadingView::of).orElse(null),
-                          s.putOn(),
-                          s.note()))
+                          line.drop(),
+                          line.repetitionsLow(),
+                          line.repetitionsHigh(),
+                          line.load().map(LoadingView::of).orElse(null),
+                          line.putOn(),
+                          line.note()))
               .toList());
     }
   }
@@ -163,61 +169,61 @@ final class PlanViews {
       @MayBeMissing String undo,
       @MayBeMissing String redo) {}
 
-  static PlanView of(Plan p) {
+  static PlanView of(Plan plan) {
     return new PlanView(
-        p.id(),
-        p.version(),
-        p.changedAt(),
-        p.client().id(),
-        p.client().name(),
-        p.gym().id(),
-        p.gym().name(),
-        p.brief(),
-        p.client().cautions().statements(),
-        p.document(),
-        days(p, 1),
-        coverage(p),
-        Plans.block(p.document(), p.client().profile().trainingAge())
+        plan.id(),
+        plan.version(),
+        plan.changedAt(),
+        plan.client().id(),
+        plan.client().name(),
+        plan.gym().id(),
+        plan.gym().name(),
+        plan.brief(),
+        plan.client().cautions().statements(),
+        plan.document(),
+        days(plan, 1),
+        coverage(plan),
+        Plans.block(plan.document(), plan.client().profile().trainingAge())
             .map(PlanViews::block)
             .orElse(List.of()),
         Block.EASIER_WEEK_SIGNS,
-        p.undo().orElse(null),
-        p.redo().orElse(null));
+        plan.undo().orElse(null),
+        plan.redo().orElse(null));
   }
 
-  static List<BlockStepView> block(Block b) {
-    return b.weeks().stream()
+  static List<BlockStepView> block(Block block) {
+    return block.weeks().stream()
         .map(
-            s ->
+            step ->
                 new BlockStepView(
-                    s.number(),
-                    s.kind(),
-                    s.kind().label(),
-                    s.addedSets(),
-                    s.addedReserve(),
-                    Rounded.of(s.load()),
-                    s.words()))
+                    step.number(),
+                    step.kind(),
+                    step.kind().label(),
+                    step.addedSets(),
+                    step.addedReserve(),
+                    Rounded.of(step.load()),
+                    step.words()))
         .toList();
   }
 
   /**
    * @param load beside the planned one, as a step of a block asks
    */
-  static List<PlannedDayView> days(Plan p, double load) {
+  static List<PlannedDayView> days(Plan plan, double load) {
     List<PlannedDayView> days = new ArrayList<>();
-    for (int d = 0; d < p.week().days().size(); d++) {
-      Planned.Day day = p.week().days().get(d);
-      Timing timing = Timing.of(day, p.offers());
-      Coverage.OfDay of = p.coverage().days().get(d);
+    for (int d = 0; d < plan.week().days().size(); d++) {
+      Planned.Day day = plan.week().days().get(d);
+      Timing timing = Timing.of(day, plan.offers());
+      Coverage.OfDay of = plan.coverage().days().get(d);
       List<BoutView> bouts = new ArrayList<>();
       for (int b = 0; b < day.bouts().size(); b++) {
         Planned.Bout bout = day.bouts().get(b);
         bouts.add(
             new BoutView(
-                p.arrangement().reason(bout),
-                trouble(p, bout),
+                plan.arrangement().reason(bout),
+                trouble(plan, bout),
                 timing.secondsOf(b),
-                bout.items().stream().map(i -> item(p, i, load)).toList()));
+                bout.items().stream().map(item -> item(plan, item, load)).toList()));
       }
       days.add(
           new PlannedDayView(
@@ -226,7 +232,7 @@ final class PlanViews {
               day.oneStation(),
               Rounded.of(timing.minutes()),
               timing.segments().stream().map(SegmentView::of).toList(),
-              p.arrangement().remarks(day.bouts()),
+              plan.arrangement().remarks(day.bouts()),
               of.sets(),
               of.thighSets(),
               of.calfSets(),
@@ -237,11 +243,11 @@ final class PlanViews {
     return days;
   }
 
-  private static List<String> trouble(Plan p, Planned.Bout bout) {
+  private static List<String> trouble(Plan plan, Planned.Bout bout) {
     List<String> list = new ArrayList<>();
     List<Offer> offers =
         bout.items().stream()
-            .map(i -> p.offers().find(i.candidateId()))
+            .map(item -> plan.offers().find(item.candidateId()))
             .flatMap(Optional::stream)
             .toList();
     for (int a = 0; a < offers.size(); a++) {
@@ -252,19 +258,19 @@ final class PlanViews {
     return list;
   }
 
-  private static PlannedItemView item(Plan p, Planned.Item i, double load) {
-    PrescriptionDocument prescription = PrescriptionDocument.of(i.prescription());
-    Optional<Offer> found = p.offers().find(i.candidateId());
+  private static PlannedItemView item(Plan plan, Planned.Item item, double load) {
+    PrescriptionDocument prescription = PrescriptionDocument.of(item.prescription());
+    Optional<Offer> found = plan.offers().find(item.candidateId());
     if (found.isEmpty()) {
       return new PlannedItemView(
-          i.id(),
-          i.candidateId(),
-          Candidate.exerciseId(i.candidateId()),
-          p.offers().name(i.candidateId()),
+          item.id(),
+          item.candidateId(),
+          Candidate.exerciseId(item.candidateId()),
+          plan.offers().name(item.candidateId()),
           false,
-          i.pinned(),
+          item.pinned(),
           prescription,
-          p.offers().whyNot(i.candidateId()),
+          plan.offers().whyNot(item.candidateId()),
           null,
           false,
           Map.of(),
@@ -274,54 +280,55 @@ final class PlanViews {
           List.of(),
           List.of());
     }
-    Offer o = found.get();
+    Offer offer = found.get();
     return new PlannedItemView(
-        i.id(),
-        o.candidateId(),
-        o.exerciseId(),
-        o.name(),
-        o.byWord(),
-        i.pinned(),
+        item.id(),
+        offer.candidateId(),
+        offer.exerciseId(),
+        offer.name(),
+        offer.byWord(),
+        item.pinned(),
         prescription,
         null,
-        o.role(),
-        o.oneLeg(),
-        o.setup(),
-        Rounded.of(o.shares()),
-        WorkingLoadView.of(p.load(i, load)),
-        Remarks.of(o, i.prescription(), p.aim(), p.client().profile()),
-        o.cues(),
-        o.stopSigns());
+        offer.role(),
+        offer.oneLeg(),
+        offer.setup(),
+        Rounded.of(offer.shares()),
+        WorkingLoadView.of(plan.load(item, load)),
+        Remarks.of(offer, item.prescription(), plan.aim(), plan.client().profile()),
+        offer.cues(),
+        offer.stopSigns());
   }
 
-  private static CoverageView coverage(Plan p) {
-    Coverage c = p.coverage();
+  private static CoverageView coverage(Plan plan) {
+    Coverage coverage = plan.coverage();
     List<FunctionView> functions = new ArrayList<>();
-    c.functions()
+    coverage
+        .functions()
         .forEach(
-            (f, has) ->
+            (function, has) ->
                 functions.add(
                     new FunctionView(
-                        f.label(),
-                        f.examples(),
+                        function.label(),
+                        function.examples(),
                         Rounded.of(has),
-                        Rounded.of(Required.entry(p.targets().functions(), f)))));
+                        Rounded.of(Required.entry(plan.targets().functions(), function)))));
     Map<String, Double> sets = new LinkedHashMap<>();
     Map<String, Double> filled = new LinkedHashMap<>();
-    for (Region r : Regions.standard().all()) {
-      sets.put(r.id(), Rounded.of(c.sets().getOrDefault(r.id(), 0.0)));
-      filled.put(r.id(), Rounded.of(c.filled(r.id(), p.targets().least())));
+    for (Region region : Regions.standard().all()) {
+      sets.put(region.id(), Rounded.of(coverage.sets().getOrDefault(region.id(), 0.0)));
+      filled.put(region.id(), Rounded.of(coverage.filled(region.id(), plan.targets().least())));
     }
     return new CoverageView(
         sets,
         filled,
-        Rounded.of(p.targets().least()),
-        List.copyOf(p.targets().held()),
+        Rounded.of(plan.targets().least()),
+        List.copyOf(plan.targets().held()),
         functions,
-        Rounded.of(c.front()),
-        Rounded.of(c.back()),
-        p.targets().balance(),
-        p.targets().most(),
-        c.findings());
+        Rounded.of(coverage.front()),
+        Rounded.of(coverage.back()),
+        plan.targets().balance(),
+        plan.targets().most(),
+        coverage.findings());
   }
 }

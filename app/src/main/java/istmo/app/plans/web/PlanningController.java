@@ -60,8 +60,12 @@ class PlanningController {
   @GetMapping("/planning")
   PlanningView planning() {
     return new PlanningView(
-        Arrays.stream(Scheme.values()).map(s -> new SchemeView(s, s.label(), s.how())).toList(),
-        Arrays.stream(Pairing.values()).map(p -> new PairingView(p, p.label())).toList(),
+        Arrays.stream(Scheme.values())
+            .map(scheme -> new SchemeView(scheme, scheme.label(), scheme.how()))
+            .toList(),
+        Arrays.stream(Pairing.values())
+            .map(pairing -> new PairingView(pairing, pairing.label()))
+            .toList(),
         (int) Block.WEEKS.min(),
         (int) Block.WEEKS.max(),
         Spread.all(),

@@ -18,8 +18,8 @@ class PracticeController {
   }
 
   record PracticeCountView(int clients, int sessions, int felt) {
-    static PracticeCountView of(Practice.Count c) {
-      return new PracticeCountView(c.clients(), c.sessions(), c.felt());
+    static PracticeCountView of(Practice.Count count) {
+      return new PracticeCountView(count.clients(), count.sessions(), count.felt());
     }
   }
 
@@ -42,22 +42,23 @@ class PracticeController {
   List<PracticeView> practice() {
     return practices.all().entrySet().stream()
         .map(
-            e ->
+            entry ->
                 new PracticeView(
-                    e.getKey().id(),
-                    PracticeCountView.of(e.getValue().first()),
-                    PracticeCountView.of(e.getValue().second()),
-                    e.getValue()
+                    entry.getKey().id(),
+                    PracticeCountView.of(entry.getValue().first()),
+                    PracticeCountView.of(entry.getValue().second()),
+                    entry
+                        .getValue()
                         .difference()
                         .map(
-                            d ->
+                            difference ->
                                 new PracticeDifferenceView(
-                                    Rounded.of(d.share()),
-                                    Rounded.of(d.low()),
-                                    Rounded.of(d.high()),
-                                    d.told()))
+                                    Rounded.of(difference.share()),
+                                    Rounded.of(difference.low()),
+                                    Rounded.of(difference.high()),
+                                    difference.told()))
                         .orElse(null),
-                    e.getValue().words()))
+                    entry.getValue().words()))
         .toList();
   }
 }

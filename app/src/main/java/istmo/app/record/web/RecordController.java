@@ -1,12 +1,9 @@
 package istmo.app.record.web;
 
 import istmo.app.catalogue.Trainables;
-import istmo.app.clients.Clients;
 import istmo.app.platform.LoadingView;
 import istmo.app.platform.MayBeMissing;
-import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
-import istmo.app.record.Answers;
 import istmo.app.record.Records;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
@@ -14,7 +11,6 @@ import istmo.core.catalogue.Trainable;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.Required;
-import istmo.core.record.Lesson;
 import istmo.core.record.Outing;
 import istmo.core.record.Progression;
 import istmo.core.record.Series;
@@ -28,19 +24,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
-import org.springframework.http.HttpStatus;
-import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.PutMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** A client's record over HTTP. Loads in kg, days in UTC. */
@@ -51,14 +40,10 @@ class RecordController {
   private static final int NEWEST_OUTINGS = 60;
 
   private final Records records;
-  private final Answers answers;
-  private final Clients clients;
   private final Trainables trainables;
 
-  RecordController(Records records, Answers answers, Clients clients, Trainables trainables) {
+  RecordController(Records records, Trainables trainables) {
     this.records = records;
-    this.answers = answers;
-    this.clients = clients;
     this.trainables = trainables;
   }
 
@@ -83,26 +68,30 @@ class RecordController {
   /** The series of a client, newest first: what is trained, how it goes, and what stands out. */
   @GetMapping
   RecordView overview(@PathVariable UUID clientId) {
-    Records.Overview o = records.overview(clientId);
+    Records.Overview overview = records.overview(clientId);
     Function<String, Trainable> names = trainables.all();
     Map<String, List<String>> said = new LinkedHashMap<>();
-    o.experience().byCandidate().keySet().forEach(id -> said.put(id, o.experience().words(id)));
+    overview
+        .experience()
+        .byCandidate()
+        .keySet()
+        .forEach(id -> said.put(id, overview.experience().words(id)));
     return new RecordView(
         clientId,
-        o.client().name(),
-        o.client().learns(),
-        o.series().stream()
+        overview.client().name(),
+        overview.client().learns(),
+        overview.series().stream()
             .map(
-                l ->
+                line ->
                     new SeriesLineView(
-                        l.id(),
-                        l.candidateId(),
-                        names.apply(l.candidateId()).name(),
-                        setup(names.apply(l.candidateId()), l.setup()),
-                        l.outings(),
-                        l.sets(),
-                        l.firstAt(),
-                        l.lastAt()))
+                        line.id(),
+                        line.candidateId(),
+                        names.apply(line.candidateId()).name(),
+                        setup(names.apply(line.candidateId()), line.setup()),
+                        line.outings(),
+                        line.sets(),
+                        line.firstAt(),
+                        line.lastAt()))
             .toList(),
         said);
   }
@@ -111,17 +100,21 @@ class RecordController {
    * What differs from the usual set-up, in words: what tells one series of an exercise from
    * another.
    */
-  private static List<String> setup(Trainable c, Map<String, Double> setup) {
-    return c.exercise().parameters().stream()
+  private static List<String> setup(Trainable trainable, Map<String, Double> setup) {
+    return trainable.exercise().parameters().stream()
         .filter(
-            p ->
-                p.kind() == SetupParameter.Kind.SETUP
-                    && setup.containsKey(p.id())
+            parameter ->
+                parameter.kind() == SetupParameter.Kind.SETUP
+                    && setup.containsKey(parameter.id())
                     && Math.abs(
-                            Required.entry(setup, p.id())
-                                - c.usual().getOrDefault(p.id(), p.usual()))
+                            Required.entry(setup, parameter.id())
+                                - trainable.usual().getOrDefault(parameter.id(), parameter.usual()))
                         > 1e-9)
-        .map(p -> p.label().toLowerCase(Locale.ROOT) + " " + p.words(Required.entry(setup, p.id())))
+        .map(
+            parameter ->
+                parameter.label().toLowerCase(Locale.ROOT)
+                    + " "
+                    + parameter.words(Required.entry(setup, parameter.id())))
         .toList();
   }
 
@@ -158,18 +151,18 @@ class RecordController {
       List<String> felt,
       @MayBeMissing PainFlag painJoint,
       @MayBeMissing Integer pain) {
-    static RecordedSetView of(SetRecord s) {
+    static RecordedSetView of(SetRecord record) {
       return new RecordedSetView(
-          s.done().loadKg(),
-          s.done().repetitions(),
-          s.done().reserve(),
-          s.kind(),
-          s.side(),
-          s.range().orElse(null),
-          s.tempoKept().orElse(null),
-          List.copyOf(s.felt()),
-          s.pain().map(p -> p.joint()).orElse(null),
-          s.pain().map(p -> p.level()).orElse(null));
+          record.done().loadKg(),
+          record.done().repetitions(),
+          record.done().reserve(),
+          record.kind(),
+          record.side(),
+          record.range().orElse(null),
+          record.tempoKept().orElse(null),
+          List.copyOf(record.felt()),
+          record.pain().map(felt -> felt.joint()).orElse(null),
+          record.pain().map(felt -> felt.level()).orElse(null));
     }
   }
 
@@ -205,62 +198,74 @@ class RecordController {
   @GetMapping("/series/{seriesId}")
   SeriesView series(@PathVariable UUID clientId, @PathVariable UUID seriesId) {
     Records.OneSeries one = records.series(clientId, seriesId);
-    Series s = one.series();
+    Series series = one.series();
     List<Outing> newest =
-        s.outings().subList(Math.max(0, s.outings().size() - NEWEST_OUTINGS), s.outings().size());
+        series
+            .outings()
+            .subList(
+                Math.max(0, series.outings().size() - NEWEST_OUTINGS), series.outings().size());
     return new SeriesView(
-        s.candidateId(),
+        series.candidateId(),
         one.candidate().name(),
-        setup(one.candidate(), s.setup()),
-        s.maxima().stream().map(RecordController::maximum).toList(),
-        s.records().stream()
-            .map(r -> new RepetitionRecordView(r.loadKg(), r.repetitions(), r.side(), r.on()))
+        setup(one.candidate(), series.setup()),
+        series.maxima().stream().map(RecordController::maximum).toList(),
+        series.records().stream()
+            .map(
+                record ->
+                    new RepetitionRecordView(
+                        record.loadKg(), record.repetitions(), record.side(), record.on()))
             .toList(),
-        SideGap.of(s).map(RecordController::gap).orElse(null),
+        SideGap.of(series).map(RecordController::gap).orElse(null),
         newest.stream()
             .map(
-                o ->
+                outing ->
                     new RecordedOutingView(
-                        o.on(), o.sets().stream().map(RecordedSetView::of).toList()))
+                        outing.on(), outing.sets().stream().map(RecordedSetView::of).toList()))
             .toList(),
-        s.outings().size(),
+        series.outings().size(),
         one.next()
             .map(
-                n ->
+                next ->
                     new NextView(
-                        n.rule(),
-                        n.rule().label(),
-                        n.load().map(LoadingView::of).orElse(null),
-                        n.repetitionsLow(),
-                        n.repetitionsHigh(),
-                        n.words()))
+                        next.rule(),
+                        next.rule().label(),
+                        next.load().map(LoadingView::of).orElse(null),
+                        next.repetitionsLow(),
+                        next.repetitionsHigh(),
+                        next.words()))
             .orElse(null),
-        Arrays.stream(Equation.values()).map(e -> new EquationView(e, e.source())).toList());
+        Arrays.stream(Equation.values())
+            .map(equation -> new EquationView(equation, equation.source()))
+            .toList());
   }
 
-  private static MaximumView maximum(Series.Maximum m) {
+  private static MaximumView maximum(Series.Maximum maximum) {
     Map<Equation, Double> each = new LinkedHashMap<>();
     Arrays.stream(Equation.values())
-        .forEach(e -> each.put(e, Rounded.of(Required.entry(m.estimate().byEquation(), e))));
+        .forEach(
+            equation ->
+                each.put(
+                    equation,
+                    Rounded.of(Required.entry(maximum.estimate().byEquation(), equation))));
     return new MaximumView(
-        m.on(),
-        m.side(),
-        m.from().loadKg(),
-        m.from().repetitions(),
-        m.from().reserve(),
-        Rounded.of(m.estimate().kg()),
-        Rounded.of(m.estimate().standardErrorKg()),
+        maximum.on(),
+        maximum.side(),
+        maximum.from().loadKg(),
+        maximum.from().repetitions(),
+        maximum.from().reserve(),
+        Rounded.of(maximum.estimate().kg()),
+        Rounded.of(maximum.estimate().standardErrorKg()),
         each);
   }
 
-  private static GapView gap(SideGap g) {
+  private static GapView gap(SideGap gap) {
     return new GapView(
-        Rounded.of(g.percent()),
-        Rounded.of(g.standardErrorPercent()),
-        g.weaker().isPresent(),
-        g.grows(),
-        g.readings().stream()
-            .map(r -> new GapReadingView(r.on(), Rounded.of(r.percent())))
+        Rounded.of(gap.percent()),
+        Rounded.of(gap.standardErrorPercent()),
+        gap.weaker().isPresent(),
+        gap.grows(),
+        gap.readings().stream()
+            .map(reading -> new GapReadingView(reading.on(), Rounded.of(reading.percent())))
             .toList());
   }
 
@@ -280,12 +285,14 @@ class RecordController {
   @GetMapping("/weeks")
   WeeksView weeks(@PathVariable UUID clientId, @RequestParam(defaultValue = "12") int weeks) {
     WEEKS.check("weeks", weeks);
-    Records.WeeksOverview w = records.weeks(clientId, weeks);
+    Records.WeeksOverview overview = records.weeks(clientId, weeks);
     return new WeeksView(
-        w.weeks().stream().map(x -> new WeekSetsView(x.monday(), Rounded.of(x.sets()))).toList(),
-        w.asked(),
-        w.unknown(),
-        w.by().map(s -> s.gym().name()).orElse(null));
+        overview.weeks().stream()
+            .map(sets -> new WeekSetsView(sets.monday(), Rounded.of(sets.sets())))
+            .toList(),
+        overview.asked(),
+        overview.unknown(),
+        overview.by().map(session -> session.gym().name()).orElse(null));
   }
 
   record SaidView(
@@ -302,90 +309,17 @@ class RecordController {
     Function<String, Trainable> names = trainables.all();
     return records.said(clientId).stream()
         .map(
-            s ->
+            said ->
                 new SaidView(
-                    s.on(),
-                    s.candidateId(),
-                    names.apply(s.candidateId()).name(),
-                    s.outing().sets().stream().flatMap(x -> x.felt().stream()).distinct().toList(),
-                    s.outing().worstPain().map(p -> p.joint()).orElse(null),
-                    s.outing().worstPain().map(p -> p.level()).orElse(0)))
+                    said.on(),
+                    said.candidateId(),
+                    names.apply(said.candidateId()).name(),
+                    said.outing().sets().stream()
+                        .flatMap(record -> record.felt().stream())
+                        .distinct()
+                        .toList(),
+                    said.outing().worstPain().map(pain -> pain.joint()).orElse(null),
+                    said.outing().worstPain().map(pain -> pain.level()).orElse(0)))
         .toList();
-  }
-
-  record ProposalView(Lesson.Act act, String words) {}
-
-  record LessonAnswerView(
-      UUID id, boolean accepted, @MayBeMissing ProposalView taken, Instant at) {}
-
-  record LessonView(
-      Lesson.Kind kind,
-      String label,
-      String subject,
-      String name,
-      String figures,
-      LocalDate on,
-      List<ProposalView> proposals,
-      @MayBeMissing LessonAnswerView answer) {}
-
-  /** What the record of a client suggests, each with the facts behind it. */
-  @GetMapping("/lessons")
-  List<LessonView> lessons(@PathVariable UUID clientId) {
-    return records.lessons(clientId).stream()
-        .map(
-            t -> {
-              Lesson l = t.lesson();
-              return new LessonView(
-                  l.kind(),
-                  l.kind().label(),
-                  l.subject(),
-                  l.name(),
-                  l.figures(),
-                  l.on(),
-                  l.proposals().stream().map(p -> new ProposalView(p.act(), p.words())).toList(),
-                  t.answer().map(RecordController::answer).orElse(null));
-            })
-        .toList();
-  }
-
-  private static LessonAnswerView answer(Answers.Answer a) {
-    return new LessonAnswerView(
-        a.id(),
-        a.taken().isPresent(),
-        a.taken().map(p -> new ProposalView(p.act(), p.words())).orElse(null),
-        a.at());
-  }
-
-  /** taken: the proposal that is accepted; none dismisses the lesson. */
-  record AnswerInput(Lesson.Kind kind, String subject, @MayBeMissing ProposalView taken) {}
-
-  /** Agrees to a lesson or refuses it; an agreed one changes later sessions. */
-  @PostMapping("/lessons/answers")
-  LessonAnswerView answer(@PathVariable UUID clientId, @RequestBody AnswerInput input) {
-    new Needed().field("kind", input.kind()).field("subject", input.subject()).check();
-    Optional<Lesson.Proposal> taken =
-        Optional.ofNullable(input.taken())
-            .map(
-                p -> {
-                  new Needed().field("taken.act", p.act()).field("taken.words", p.words()).check();
-                  return new Lesson.Proposal(p.act(), p.words());
-                });
-    return answer(answers.answer(clientId, input.kind(), input.subject(), taken));
-  }
-
-  /** Takes an answer to a lesson back. */
-  @DeleteMapping("/lessons/answers/{answerId}")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void takeBack(@PathVariable UUID clientId, @PathVariable UUID answerId) {
-    answers.takeBack(clientId, answerId);
-  }
-
-  record LearnsInput(Boolean on) {}
-
-  /** Lets what was felt and what hurt count in this client's order, or not. */
-  @PutMapping("/learns")
-  LearnsInput learns(@PathVariable UUID clientId, @RequestBody LearnsInput input) {
-    new Needed().field("on", input.on()).check();
-    return new LearnsInput(clients.learn(clientId, input.on()).learns());
   }
 }

@@ -42,16 +42,16 @@ class SchoolController {
       double basics,
       boolean own,
       boolean retired) {
-    static SchoolSettingsView of(School s, boolean own, boolean retired) {
+    static SchoolSettingsView of(School school, boolean own, boolean retired) {
       return new SchoolSettingsView(
-          s.id(),
-          s.label(),
-          s.reason(),
-          s.lengthBias(),
-          s.passiveWeight(),
-          s.activityTrust(),
-          s.practiceTrust(),
-          s.basics(),
+          school.id(),
+          school.label(),
+          school.reason(),
+          school.lengthBias(),
+          school.passiveWeight(),
+          school.activityTrust(),
+          school.practiceTrust(),
+          school.basics(),
           own,
           retired);
     }
@@ -91,7 +91,7 @@ class SchoolController {
   @GetMapping
   List<SchoolSettingsView> all() {
     return schools.listed().stream()
-        .map(l -> SchoolSettingsView.of(l.school(), l.own(), l.retired()))
+        .map(listed -> SchoolSettingsView.of(listed.school(), listed.own(), listed.retired()))
         .toList();
   }
 

@@ -30,9 +30,13 @@ class SearchController {
   List<HitView> find(@RequestParam String text) {
     return search.find(text).stream()
         .map(
-            h ->
+            hit ->
                 new HitView(
-                    h.thing().kind(), h.thing().id(), h.thing().name(), h.by(), h.thing().note()))
+                    hit.thing().kind(),
+                    hit.thing().id(),
+                    hit.thing().name(),
+                    hit.by(),
+                    hit.thing().note()))
         .toList();
   }
 }

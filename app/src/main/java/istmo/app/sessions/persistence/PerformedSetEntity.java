@@ -94,19 +94,19 @@ public class PerformedSetEntity implements Persistable<UUID> {
 
   /** Makes this what is stored of the set, in the series that its exercise belongs to now. */
   public void write(SetRegister.Stored<SetRecord> state, ItemEntity item) {
-    SetRecord s = state.now().figures();
+    SetRecord record = state.now().figures();
     seriesId = item.getSeriesId();
-    loadKg = s.done().loadKg();
-    repetitions = s.done().repetitions();
-    reserve = s.done().reserve();
-    kind = s.kind();
-    number = s.number().orElse(null);
-    side = s.side();
-    range = s.range().orElse(null);
-    tempoKept = s.tempoKept().orElse(null);
-    felt = s.felt().isEmpty() ? null : List.copyOf(s.felt());
-    painJoint = s.pain().map(Pain::joint).orElse(null);
-    pain = s.pain().map(Pain::level).orElse(null);
+    loadKg = record.done().loadKg();
+    repetitions = record.done().repetitions();
+    reserve = record.done().reserve();
+    kind = record.kind();
+    number = record.number().orElse(null);
+    side = record.side();
+    range = record.range().orElse(null);
+    tempoKept = record.tempoKept().orElse(null);
+    felt = record.felt().isEmpty() ? null : List.copyOf(record.felt());
+    painJoint = record.pain().map(Pain::joint).orElse(null);
+    pain = record.pain().map(Pain::level).orElse(null);
     revision = state.now().revision();
     base = state.now().base();
     device = state.now().device();

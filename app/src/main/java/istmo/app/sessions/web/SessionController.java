@@ -86,9 +86,13 @@ class SessionController {
       List<String> names) {}
 
   record SetView(UUID id, double loadKg, int repetitions, double reserve, Instant performedAt) {
-    static SetView of(Session.LoggedSet s) {
+    static SetView of(Session.LoggedSet set) {
       return new SetView(
-          s.id(), s.set().loadKg(), s.set().repetitions(), s.set().reserve(), s.performedAt());
+          set.id(),
+          set.set().loadKg(),
+          set.set().repetitions(),
+          set.set().reserve(),
+          set.performedAt());
     }
   }
 
@@ -134,14 +138,16 @@ class SessionController {
     Function<String, Trainable> names = trainables.all();
     return reader.list(clientId).stream()
         .map(
-            l ->
+            line ->
                 new SessionLine(
-                    l.id(),
-                    l.clientId(),
-                    l.gymId(),
-                    l.createdAt(),
-                    l.finishedAt().orElse(null),
-                    l.candidateIds().stream().map(c -> names.apply(c).name()).toList()))
+                    line.id(),
+                    line.clientId(),
+                    line.gymId(),
+                    line.createdAt(),
+                    line.finishedAt().orElse(null),
+                    line.candidateIds().stream()
+                        .map(candidate -> names.apply(candidate).name())
+                        .toList()))
         .toList();
   }
 
@@ -236,51 +242,51 @@ class SessionController {
     return view(sessions.putBack(id));
   }
 
-  private SessionView view(Session s) {
+  private SessionView view(Session session) {
     Function<String, Trainable> names = trainables.all();
     return new SessionView(
-        s.id(),
-        s.client().id(),
-        s.client().name(),
-        s.gym().id(),
-        s.gym().name(),
+        session.id(),
+        session.client().id(),
+        session.client().name(),
+        session.gym().id(),
+        session.gym().name(),
         new SessionBriefView(
-            s.brief().aim(),
-            s.brief().keepOut(),
-            Objects.requireNonNullElse(s.brief().school(), School.STRETCH.id()),
-            s.brief().stiffDay()),
-        s.client().cautions().statements(),
-        s.createdAt(),
-        s.finishedAt().orElse(null),
-        s.items().stream().map(i -> item(i, names.apply(i.candidateId()))).toList());
+            session.brief().aim(),
+            session.brief().keepOut(),
+            Objects.requireNonNullElse(session.brief().school(), School.STRETCH.id()),
+            session.brief().stiffDay()),
+        session.client().cautions().statements(),
+        session.createdAt(),
+        session.finishedAt().orElse(null),
+        session.items().stream().map(item -> item(item, names.apply(item.candidateId()))).toList());
   }
 
-  private static ItemView item(Session.Item i, Trainable c) {
-    AnyExercise x = c.exercise();
+  private static ItemView item(Session.Item item, Trainable trainable) {
+    AnyExercise exercise = trainable.exercise();
     return new ItemView(
-        i.id(),
-        i.position(),
-        c.id(),
-        x.id(),
-        c.name(),
-        x instanceof ByWord,
-        x.repetitions(),
-        i.setup(),
-        i.asked().words(),
-        x.cues(),
-        x.stopSigns(),
-        x.cautions(),
-        i.sets().stream().map(SetView::of).toList(),
-        i.lastTime()
+        item.id(),
+        item.position(),
+        trainable.id(),
+        exercise.id(),
+        trainable.name(),
+        exercise instanceof ByWord,
+        exercise.repetitions(),
+        item.setup(),
+        item.asked().words(),
+        exercise.cues(),
+        exercise.stopSigns(),
+        exercise.cautions(),
+        item.sets().stream().map(SetView::of).toList(),
+        item.lastTime()
             .map(
-                l ->
+                time ->
                     new LastTimeView(
-                        l.performedAt(),
-                        l.sameSetup(),
-                        l.setup(),
-                        l.sets().stream().map(SetView::of).toList()))
+                        time.performedAt(),
+                        time.sameSetup(),
+                        time.setup(),
+                        time.sets().stream().map(SetView::of).toList()))
             .orElse(null),
-        i.refusal().orElse(null),
-        LoadView.of(i.load()));
+        item.refusal().orElse(null),
+        LoadView.of(item.load()));
   }
 }

@@ -50,42 +50,43 @@ class StudyController {
       Finding.Memory memory,
       String caution,
       @MayBeMissing String notUsed) {
-    static FindingView of(Finding f) {
+    static FindingView of(Finding finding) {
       return new FindingView(
-          f.id(),
-          f.citation(),
-          f.how().label(),
-          f.weeks().isPresent() ? f.weeks().getAsDouble() : null,
-          f.people().isPresent() ? f.people().getAsDouble() : null,
-          f.population(),
-          f.conditionA(),
-          f.conditionB(),
-          f.setUpA().map(Point::words).orElse(null),
-          f.setUpB().map(Point::words).orElse(null),
-          f.regionWords(),
-          f.site(),
-          f.measure(),
-          f.resultA().isPresent() ? f.resultA().getAsDouble() : null,
-          f.resultB().isPresent() ? f.resultB().getAsDouble() : null,
-          f.direction(),
-          f.note(),
-          f.memory(),
-          f.caution(),
-          f.notUsed().orElse(null));
+          finding.id(),
+          finding.citation(),
+          finding.how().label(),
+          finding.weeks().isPresent() ? finding.weeks().getAsDouble() : null,
+          finding.people().isPresent() ? finding.people().getAsDouble() : null,
+          finding.population(),
+          finding.conditionA(),
+          finding.conditionB(),
+          finding.setUpA().map(Point::words).orElse(null),
+          finding.setUpB().map(Point::words).orElse(null),
+          finding.regionWords(),
+          finding.site(),
+          finding.measure(),
+          finding.resultA().isPresent() ? finding.resultA().getAsDouble() : null,
+          finding.resultB().isPresent() ? finding.resultB().getAsDouble() : null,
+          finding.direction(),
+          finding.note(),
+          finding.memory(),
+          finding.caution(),
+          finding.notUsed().orElse(null));
     }
   }
 
   /** ln of how much more the first side gives: mean and 80 % interval. */
   record ClaimChangeView(double mean, double low, double high) {
-    static ClaimChangeView of(Posterior.Estimate e) {
-      return new ClaimChangeView(Rounded.of(e.mean()), Rounded.of(e.low()), Rounded.of(e.high()));
+    static ClaimChangeView of(Posterior.Estimate estimate) {
+      return new ClaimChangeView(
+          Rounded.of(estimate.mean()), Rounded.of(estimate.low()), Rounded.of(estimate.high()));
     }
   }
 
   /** One side of a claim: a candidate and its set-up, to be put on the bench. */
   record ClaimSideView(String candidateId, String words, Map<String, Double> setup) {
-    static ClaimSideView of(Point p) {
-      return new ClaimSideView(p.candidateId(), p.words(), p.setup().values());
+    static ClaimSideView of(Point point) {
+      return new ClaimSideView(point.candidateId(), point.words(), point.setup().values());
     }
   }
 
@@ -113,27 +114,27 @@ class StudyController {
       List<String> bearing,
       String why,
       String note) {
-    static ClaimView of(Verdict v) {
-      Claim c = v.claim();
+    static ClaimView of(Verdict verdict) {
+      Claim claim = verdict.claim();
       return new ClaimView(
-          c.id(),
-          c.topic(),
-          c.says(),
-          c.regions(),
-          c.sides().map(s -> ClaimSideView.of(s.first())).orElse(null),
-          c.sides().map(s -> ClaimSideView.of(s.second())).orElse(null),
-          c.expects().orElse(null),
-          c.against().orElse(null),
-          v.word(),
-          v.word().label(),
-          v.mechanics().map(ClaimChangeView::of).orElse(null),
-          v.both().map(ClaimChangeView::of).orElse(null),
+          claim.id(),
+          claim.topic(),
+          claim.says(),
+          claim.regions(),
+          claim.sides().map(sides -> ClaimSideView.of(sides.first())).orElse(null),
+          claim.sides().map(sides -> ClaimSideView.of(sides.second())).orElse(null),
+          claim.expects().orElse(null),
+          claim.against().orElse(null),
+          verdict.word(),
+          verdict.word().label(),
+          verdict.mechanics().map(ClaimChangeView::of).orElse(null),
+          verdict.both().map(ClaimChangeView::of).orElse(null),
           Verdict.MARGIN,
-          ids(v.supporting()),
-          ids(v.opposing()),
-          ids(v.bearing()),
-          v.why(),
-          c.note());
+          ids(verdict.supporting()),
+          ids(verdict.opposing()),
+          ids(verdict.bearing()),
+          verdict.why(),
+          claim.note());
     }
 
     private static List<String> ids(List<Finding> findings) {

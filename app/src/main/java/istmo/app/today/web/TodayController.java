@@ -75,57 +75,60 @@ class TodayController {
   /** What waits for the coach today, in the coach's own time zone. */
   @GetMapping("/api/today")
   TodayView today() {
-    Today.Waiting w = today.now();
+    Today.Waiting waiting = today.now();
     Function<String, Trainable> named = trainables.all();
     Map<UUID, String> places = gyms.all().stream().collect(Collectors.toMap(Gym::id, Gym::name));
     return new TodayView(
-        w.on(),
-        w.open().stream().map(s -> open(s, w, places, named)).toList(),
-        w.ahead().stream().map(a -> planned(a, w, places, named)).toList(),
-        w.advice().stream()
+        waiting.on(),
+        waiting.open().stream().map(line -> open(line, waiting, places, named)).toList(),
+        waiting.ahead().stream().map(ahead -> planned(ahead, waiting, places, named)).toList(),
+        waiting.advice().stream()
             .map(
-                a ->
+                advice ->
                     new AdviceView(
-                        a.clientId(),
-                        Required.entry(w.names(), a.clientId()),
-                        a.lesson().kind(),
-                        a.lesson().kind().label(),
-                        a.lesson().name(),
-                        a.lesson().figures(),
-                        a.lesson().on()))
+                        advice.clientId(),
+                        Required.entry(waiting.names(), advice.clientId()),
+                        advice.lesson().kind(),
+                        advice.lesson().kind().label(),
+                        advice.lesson().name(),
+                        advice.lesson().figures(),
+                        advice.lesson().on()))
             .toList());
   }
 
   private static OpenSessionView open(
-      SessionReader.Line s,
-      Today.Waiting w,
+      SessionReader.Line line,
+      Today.Waiting waiting,
       Map<UUID, String> places,
       Function<String, Trainable> named) {
     return new OpenSessionView(
-        s.id(),
-        s.clientId(),
-        Required.entry(w.names(), s.clientId()),
-        Required.entry(places, s.gymId()),
-        s.createdAt(),
-        w.sets().getOrDefault(s.id(), 0),
-        s.candidateIds().stream().map(c -> named.apply(c).name()).toList());
+        line.id(),
+        line.clientId(),
+        Required.entry(waiting.names(), line.clientId()),
+        Required.entry(places, line.gymId()),
+        line.createdAt(),
+        waiting.sets().getOrDefault(line.id(), 0),
+        line.candidateIds().stream().map(candidate -> named.apply(candidate).name()).toList());
   }
 
   private static PlannedSessionView planned(
-      Today.Ahead a, Today.Waiting w, Map<UUID, String> places, Function<String, Trainable> named) {
+      Today.Ahead ahead,
+      Today.Waiting waiting,
+      Map<UUID, String> places,
+      Function<String, Trainable> named) {
     return new PlannedSessionView(
-        a.plan().id(),
-        a.plan().document().name(),
-        a.plan().clientId(),
-        Required.entry(w.names(), a.plan().clientId()),
-        Required.entry(places, a.plan().gymId()),
-        a.due().on(),
-        a.due().session(),
-        a.due().step().isPresent() ? a.due().step().getAsInt() : null,
-        a.session().minutes(),
-        a.session().items().stream()
+        ahead.plan().id(),
+        ahead.plan().document().name(),
+        ahead.plan().clientId(),
+        Required.entry(waiting.names(), ahead.plan().clientId()),
+        Required.entry(places, ahead.plan().gymId()),
+        ahead.due().on(),
+        ahead.due().session(),
+        ahead.due().step().isPresent() ? ahead.due().step().getAsInt() : null,
+        ahead.session().minutes(),
+        ahead.session().items().stream()
             .map(Planned.Item::candidateId)
-            .map(c -> named.apply(c).name())
+            .map(candidate -> named.apply(candidate).name())
             .toList());
   }
 }

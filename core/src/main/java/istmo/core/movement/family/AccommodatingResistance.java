@@ -110,31 +110,35 @@ final class AccommodatingResistance implements Family {
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
     double extra = setup.get(EXTRA) * (1 - phase);
     PostureResult result = of.posture(body, setup, phase, loadKg + extra);
-    return extra == 0 || !(result instanceof Posture p)
+    return extra == 0 || !(result instanceof Posture posture)
         ? result
-        : p.with(
-            p.loads().stream().map(l -> more(l, extra)).toList(),
-            p.freeContacts().stream().map(c -> more(c, extra)).toList());
+        : posture.with(
+            posture.loads().stream().map(load -> more(load, extra)).toList(),
+            posture.freeContacts().stream().map(contact -> more(contact, extra)).toList());
   }
 
-  private static Load more(Load l, double kg) {
-    if (!l.couplePerKg().equals(Vec3.ZERO)) {
+  private static Load more(Load load, double kg) {
+    if (!load.couplePerKg().equals(Vec3.ZERO)) {
       throw new IllegalStateException("a turning stack takes no chains");
     }
     return new Load(
-        l.on(), l.at(), l.force().plus(kg, l.forcePerKg()), l.forcePerKg(), l.couplePerKg());
+        load.on(),
+        load.at(),
+        load.force().plus(kg, load.forcePerKg()),
+        load.forcePerKg(),
+        load.couplePerKg());
   }
 
-  private static FreeContact more(FreeContact c, double kg) {
+  private static FreeContact more(FreeContact contact, double kg) {
     return new FreeContact(
-        c.name(),
-        c.on(),
-        c.at(),
-        c.direction(),
-        c.couple(),
-        c.joint(),
-        c.bound() + kg * c.boundPerKg(),
-        c.boundPerKg(),
-        c.oneSided());
+        contact.name(),
+        contact.on(),
+        contact.at(),
+        contact.direction(),
+        contact.couple(),
+        contact.joint(),
+        contact.bound() + kg * contact.boundPerKg(),
+        contact.boundPerKg(),
+        contact.oneSided());
   }
 }

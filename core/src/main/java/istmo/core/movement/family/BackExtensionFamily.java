@@ -126,7 +126,7 @@ public final class BackExtensionFamily implements Family {
     double thighLean = Math.PI / 2 - slope; // of the line knee to hip, from the vertical
     double lean = thighLean + bend;
     Vec3 hip = new Vec3(0, 0.9, body.hipHalfDistanceM());
-    PostureBuilder p =
+    PostureBuilder builder =
         LegGeometry.chain(new PostureBuilder(body, phase), body, hip, lean, bend, KNEE_BEND, 0);
     Vec3 thighUp = new Vec3(Math.sin(thighLean), Math.cos(thighLean), 0);
     Vec3 shankUp = thighUp.turnedAboutZ(-KNEE_BEND);
@@ -150,7 +150,7 @@ public final class BackExtensionFamily implements Family {
         body.thighMassKg() * (body.thighComFraction() * (knee.x() - hip.x()) + hip.x() - padAt.x())
             + body.shankMassKg()
                 * (knee.x() + body.shankComFraction() * (ankle.x() - knee.x()) - padAt.x())
-            + body.footMassKg() * (p.footCom().x() - padAt.x());
+            + body.footMassKg() * (builder.footCom().x() - padAt.x());
     double moment =
         -Load.G * (body.upperMassKg() / 2 * (upper.x() - padAt.x()) + legs); // about z, of weights
     double momentPerKg = -Load.G / 2 * (load.x() - padAt.x());
@@ -164,9 +164,9 @@ public final class BackExtensionFamily implements Family {
     double weight = body.massKg() / 2 * Load.G;
     Vec3 rest = new Vec3(0, -weight, 0).plus(hold, roll); // what pad and plate must take
     Vec3 restPerKg = new Vec3(0, -Load.G / 2, 0).plus(holdPerKg, roll);
-    p.pressureAt(rollerAt);
-    p.load(Load.force(Load.Segment.SHANK, rollerAt, roll.times(hold), roll.times(holdPerKg)));
-    p.load(
+    builder.pressureAt(rollerAt);
+    builder.load(Load.force(Load.Segment.SHANK, rollerAt, roll.times(hold), roll.times(holdPerKg)));
+    builder.load(
         Load.force(
             Load.Segment.THIGH,
             padAt,
@@ -174,21 +174,23 @@ public final class BackExtensionFamily implements Family {
             front.times(-restPerKg.dot(front))));
     // along the legs, through the pad's point so that moments stay: the plate pushes up the leg's
     // line
-    p.load(
+    builder.load(
         Load.force(
             Load.Segment.FOOT,
             padAt,
             thighUp.times(-rest.dot(thighUp)),
             thighUp.times(-restPerKg.dot(thighUp))));
-    p.legWeights()
+    builder
+        .legWeights()
         .upperWeight(com)
         .load(Load.force(Load.Segment.UPPER, load, Vec3.ZERO, new Vec3(0, -Load.G, 0)))
         .free(Stops.knee(KNEE_BEND));
     Vec3 under = padAt.plus(0.09, front);
-    p.prop("weight", load)
+    builder
+        .prop("weight", load)
         .prop("pad", under, under.plus(-0.25, thighUp))
         .prop("roller", rollerAt.plus(-0.07, roll))
         .prop("floor", new Vec3(-1, 0, 0), new Vec3(0.8, 0, 0));
-    return p.build(ROWS);
+    return builder.build(ROWS);
   }
 }

@@ -166,25 +166,27 @@ public final class CalfFamily implements Family {
 
   private static PostureResult seated(Body body, Setup setup, double phase, double dorsiflexion) {
     Limb limb = limb(body, 0, Math.PI / 2, dorsiflexion);
-    PostureBuilder p = builder(body, phase, limb, 0, Vec3.FORWARD);
+    PostureBuilder builder = builder(body, phase, limb, 0, Vec3.FORWARD);
     double legShare =
         (body.shankMassKg() + body.footMassKg() + body.thighComFraction() * body.thighMassKg())
             * Load.G;
-    p.load(
+    builder
+        .load(
             Load.force(
                 Load.Segment.FOOT,
-                p.pressure(),
+                builder.pressure(),
                 new Vec3(0, legShare, 0),
                 new Vec3(0, Load.G / Parameters.legs(setup), 0)))
         .legWeights();
-    p.prop(
+    builder
+        .prop(
             "pad",
             limb.knee.plus(new Vec3(-0.16, 0.08, 0)),
             limb.knee.plus(new Vec3(-0.02, 0.08, 0)))
         .prop(
             "pad", limb.hip.plus(new Vec3(-0.12, -0.1, 0)), limb.hip.plus(new Vec3(0.2, -0.1, 0)));
-    block(p);
-    return p.build(EnumSet.of(Coordinate.ANKLE_DORSIFLEXION));
+    block(builder);
+    return builder.build(EnumSet.of(Coordinate.ANKLE_DORSIFLEXION));
   }
 
   private static PostureResult standing(
@@ -195,11 +197,12 @@ public final class CalfFamily implements Family {
             Math.toRadians(-10),
             Math.toRadians(35),
             angle -> {
-              Limb l = limb(body, angle + bend / 2, bend, dorsiflexion);
+              Limb tried = limb(body, angle + bend / 2, bend, dorsiflexion);
               double upperX =
-                  l.hip.x() + Segments.UPPER_COM_HANGING * body.trunkM() * Math.sin(angle);
-              double shoulderX = l.hip.x() + body.trunkM() * Math.sin(angle);
-              return Standing.legMassMoment(body, l.ankle, l.knee, l.hip, -ballFromMiddle(body))
+                  tried.hip.x() + Segments.UPPER_COM_HANGING * body.trunkM() * Math.sin(angle);
+              double shoulderX = tried.hip.x() + body.trunkM() * Math.sin(angle);
+              return Standing.legMassMoment(
+                      body, tried.ankle, tried.knee, tried.hip, -ballFromMiddle(body))
                   + body.upperMassKg() * upperX
                   + loadKg * shoulderX;
             });
@@ -210,24 +213,26 @@ public final class CalfFamily implements Family {
           "less knee bend");
     }
     Limb limb = limb(body, lean.get() + bend / 2, bend, dorsiflexion);
-    PostureBuilder p = builder(body, phase, limb, lean.get(), Vec3.FORWARD);
+    PostureBuilder builder = builder(body, phase, limb, lean.get(), Vec3.FORWARD);
     int legs = Parameters.legs(setup);
-    p.load(
+    builder
+        .load(
             Load.force(
                 Load.Segment.FOOT,
-                p.pressure(),
+                builder.pressure(),
                 new Vec3(0, body.massKg() * Load.G / legs, 0),
                 new Vec3(0, Load.G / legs, 0)))
         .legWeights();
-    p.free(Stops.knee(bend));
+    builder.free(Stops.knee(bend));
     Vec3 shoulder =
         new Vec3(
             limb.hip.x() + body.trunkM() * Math.sin(lean.get()),
             limb.hip.y() + body.trunkM() * Math.cos(lean.get()),
             0);
-    p.prop("pad", shoulder.plus(new Vec3(-0.06, 0.05, 0)), shoulder.plus(new Vec3(0.1, 0.05, 0)));
-    block(p);
-    return p.build(LEG);
+    builder.prop(
+        "pad", shoulder.plus(new Vec3(-0.06, 0.05, 0)), shoulder.plus(new Vec3(0.1, 0.05, 0)));
+    block(builder);
+    return builder.build(LEG);
   }
 
   /**
@@ -250,24 +255,26 @@ public final class CalfFamily implements Family {
     Limb limb = limb(body, over.get(), bend, dorsiflexion);
     double thighLean = over.get() - bend;
     double lean = thighLean + setup.rad(HIP);
-    PostureBuilder p = builder(body, phase, limb, lean, Vec3.FORWARD);
+    PostureBuilder builder = builder(body, phase, limb, lean, Vec3.FORWARD);
     int legs = Parameters.legs(setup);
     double carried = (body.massKg() - setup.get(HANDS) * body.upperMassKg()) * Load.G / legs;
-    p.load(
+    builder
+        .load(
             Load.force(
                 Load.Segment.FOOT,
-                p.pressure(),
+                builder.pressure(),
                 new Vec3(0, carried, 0),
                 new Vec3(0, Load.G / legs, 0)))
         .legWeights();
-    p.free(Stops.knee(bend));
+    builder.free(Stops.knee(bend));
     Vec3 hip = new Vec3(limb.hip.x(), limb.hip.y(), 0);
     Vec3 hands = hip.plus(body.trunkM(), new Vec3(Math.sin(lean), Math.cos(lean), 0));
-    p.prop("weight", hip.plus(new Vec3(-0.05, 0.14, 0)))
+    builder
+        .prop("weight", hip.plus(new Vec3(-0.05, 0.14, 0)))
         .prop("arm", hands, hands.plus(new Vec3(0.15, -0.35, 0)));
-    block(p);
+    block(builder);
     // pelvis and trunk rest on the support: only knee and ankle are held by muscles
-    return p.build(EnumSet.of(Coordinate.KNEE_FLEXION, Coordinate.ANKLE_DORSIFLEXION));
+    return builder.build(EnumSet.of(Coordinate.KNEE_FLEXION, Coordinate.ANKLE_DORSIFLEXION));
   }
 
   private static PostureResult press(Body body, Setup setup, double phase, double dorsiflexion) {
@@ -288,14 +295,15 @@ public final class CalfFamily implements Family {
             flat.normal.turnedAboutZ(by));
     double back = setup.rad(PressFamily.BACK);
     Vec3 trunk = u.times(Math.cos(back)).plus(Math.sin(back), new Vec3(-u.y(), u.x(), 0));
-    PostureBuilder p =
+    PostureBuilder builder =
         builder(body, phase, limb, Math.atan2(trunk.x(), trunk.y()), new Vec3(-u.y(), u.x(), 0));
     double perKg =
         (1 + setup.get(Parameters.FRICTION)) * Load.G * Math.sin(rail) / Parameters.legs(setup);
-    p.load(
+    builder
+        .load(
             Load.force(
                 Load.Segment.FOOT,
-                p.pressure(),
+                builder.pressure(),
                 u.times(-perKg * setup.get(Parameters.SLED_MASS)),
                 u.times(-perKg)))
         .legWeights()
@@ -305,9 +313,10 @@ public final class CalfFamily implements Family {
         new Vec3(trunk.y(), -trunk.x(), 0)
             .times(-0.12)
             .plus(new Vec3(limb.hip.x(), limb.hip.y(), 0));
-    p.prop("plate", Vec3.ZERO, v.times(0.5))
+    builder
+        .prop("plate", Vec3.ZERO, v.times(0.5))
         .prop("pad", behind.plus(-0.05, trunk), behind.plus(body.trunkM() + 0.15, trunk));
-    return p.build(LEG);
+    return builder.build(LEG);
   }
 
   private static PostureBuilder builder(
@@ -320,8 +329,9 @@ public final class CalfFamily implements Family {
         .pressureAhead(ballFromMiddle(body));
   }
 
-  private static void block(PostureBuilder p) {
-    p.prop(
+  private static void block(PostureBuilder builder) {
+    builder
+        .prop(
             "block",
             new Vec3(-0.02, 0, 0),
             new Vec3(0.16, 0, 0),

@@ -164,21 +164,22 @@ public final class DeadliftFamily implements Family {
               : "The bar would pull over the toes.",
           "another shin lean or shoulder place");
     }
-    PostureBuilder p =
+    PostureBuilder builder =
         new PostureBuilder(body, phase)
             .foot(foot.ankle(), foot.toe(), foot.normal())
             .leg(knee, hip)
             .trunk(lean)
             .pressureAhead(ahead0);
-    Standing.floorForce(p, body, setup);
-    p.legWeights().upperWeight(Segments.UPPER_COM_HANGING);
-    p.load(Load.force(Load.Segment.UPPER, barAt, Vec3.ZERO, new Vec3(0, -Load.G, 0)));
+    Standing.floorForce(builder, body, setup);
+    builder.legWeights().upperWeight(Segments.UPPER_COM_HANGING);
+    builder.load(Load.force(Load.Segment.UPPER, barAt, Vec3.ZERO, new Vec3(0, -Load.G, 0)));
     double kneeFlexion = shin + Math.atan2(knee.x() - hip.x(), hip.y() - knee.y());
-    p.free(Stops.knee(kneeFlexion));
-    p.prop("bar", barAt)
+    builder.free(Stops.knee(kneeFlexion));
+    builder
+        .prop("bar", barAt)
         .prop("arm", shoulder, barAt)
         .prop("floor", new Vec3(-0.8, 0, 0), new Vec3(0.7, 0, 0));
-    return p.build(Standing.ALL_ROWS);
+    return builder.build(Standing.ALL_ROWS);
   }
 
   private static Vec3 kneeAt(Body body, LegGeometry.Foot foot, double shin) {

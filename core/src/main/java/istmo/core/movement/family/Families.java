@@ -11,7 +11,7 @@ public final class Families {
   private static final Map<String, Family> BY_ID = new LinkedHashMap<>();
 
   static {
-    for (Family f :
+    for (Family family :
         List.of(
             new AccommodatingResistance(new SquatFamily(SquatFamily.Kind.FREE)),
             new SquatFamily(SquatFamily.Kind.BELT),
@@ -50,7 +50,7 @@ public final class Families {
             new CalfFamily(CalfFamily.Kind.SEATED),
             new CalfFamily(CalfFamily.Kind.BENT_OVER),
             new CalfFamily(CalfFamily.Kind.PRESS))) {
-      BY_ID.put(f.id(), f);
+      BY_ID.put(family.id(), family);
     }
   }
 
@@ -63,11 +63,11 @@ public final class Families {
 
   /** The family, or {@link InvalidInput} that lists what there is. */
   public static Family get(String id) {
-    Family f = BY_ID.get(id);
-    if (f == null) {
+    Family family = BY_ID.get(id);
+    if (family == null) {
       throw new InvalidInput(
           "family", "\"" + id + "\" is not a family; there are " + BY_ID.keySet());
     }
-    return f;
+    return family;
   }
 }

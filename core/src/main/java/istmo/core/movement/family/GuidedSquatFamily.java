@@ -140,7 +140,7 @@ public final class GuidedSquatFamily implements Family {
           double shank = 0;
           for (int round = 0; round < ROUNDS; round++) {
             Optional<Vec3[]> leg = LegGeometry.standingLeg(body, foot, shank, thighAngle);
-            double barY = leg.map(l -> l[1].y()).orElse(Double.NaN) + barFromHip.y();
+            double barY = leg.map(vec3s -> vec3s[1].y()).orElse(Double.NaN) + barFromHip.y();
             double next =
                 shank(
                     body,
@@ -188,7 +188,7 @@ public final class GuidedSquatFamily implements Family {
     }
     Vec3 knee = leg.get()[0];
     Vec3 hip = leg.get()[1];
-    PostureBuilder p =
+    PostureBuilder builder =
         new PostureBuilder(body, phase)
             .foot(foot.ankle(), foot.toe(), foot.normal())
             .toesAlong(foot.heading())
@@ -196,7 +196,7 @@ public final class GuidedSquatFamily implements Family {
             .trunk(lean)
             .pressureAhead(setup.get(PRESSURE));
     Vec3 barAt = bar.at(body, hip, lean);
-    double pressureX = p.pressure().x();
+    double pressureX = builder.pressure().x();
     double bodyMoment =
         Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body))
             + body.upperMassKg() * hip.x()
@@ -206,7 +206,7 @@ public final class GuidedSquatFamily implements Family {
     // pressure: -(sum m (x - p)) g - W (xb - p) g - (xb - p) R sin t - yb R cos t = 0
     double sine = Math.sin(setup.rad(TRACK));
     double cosine = Math.cos(setup.rad(TRACK));
-    double lever = (barAt.y() - p.pressure().y()) * cosine + (barAt.x() - pressureX) * sine;
+    double lever = (barAt.y() - builder.pressure().y()) * cosine + (barAt.x() - pressureX) * sine;
     double weightPerKg = (1 + setup.get(FRICTION)) * Load.G;
     double push = -bodyMoment * Load.G / lever;
     double pushPerKg = -(barAt.x() - pressureX) * weightPerKg / lever;
@@ -220,18 +220,19 @@ public final class GuidedSquatFamily implements Family {
     }
     Vec3 floor = new Vec3(-push * cosine / 2, (body.massKg() * Load.G + push * sine) / 2, 0);
     Vec3 floorPerKg = new Vec3(-pushPerKg * cosine / 2, (weightPerKg + pushPerKg * sine) / 2, 0);
-    Standing.floorForce(p, floor, floorPerKg, setup);
-    p.legWeights().upperWeight(Segments.UPPER_COM_HANDS_UP);
-    p.load(
+    Standing.floorForce(builder, floor, floorPerKg, setup);
+    builder.legWeights().upperWeight(Segments.UPPER_COM_HANDS_UP);
+    builder.load(
         Load.force(
             Load.Segment.UPPER,
             barAt,
             new Vec3(push * cosine, -push * sine, 0),
             new Vec3(pushPerKg * cosine, -weightPerKg - pushPerKg * sine, 0)));
-    p.prop("rail", new Vec3(railX, 0, 0), new Vec3(railX + 2.1 * tangent, 2.1, 0))
+    builder
+        .prop("rail", new Vec3(railX, 0, 0), new Vec3(railX + 2.1 * tangent, 2.1, 0))
         .prop("bar", barAt)
         .prop("floor", new Vec3(-0.8, 0, 0), new Vec3(0.7, 0, 0));
-    return p.build(Standing.ALL_ROWS);
+    return builder.build(Standing.ALL_ROWS);
   }
 
   /** Shank angle, rad, for a thigh angle; NaN when the shank does not reach. */

@@ -160,7 +160,7 @@ public final class HackFamily implements Family {
       return new Impossible(
           Impossible.Limit.GEOMETRY, "The leg does not reach.", "feet nearer the hips");
     }
-    PostureBuilder p =
+    PostureBuilder builder =
         new PostureBuilder(body, phase)
             .foot(ankle, toe, normal)
             .leg(knee.get(), hip)
@@ -168,26 +168,35 @@ public final class HackFamily implements Family {
             .pressureAhead(setup.get(PRESSURE));
     double perKg = (1 + setup.get(FRICTION)) * Load.G * Math.sin(rail) / 2;
     double force = (body.massKg() + setup.get(SLED_MASS)) * perKg;
-    p.load(Load.force(Load.Segment.FOOT, p.pressure(), up.times(force), up.times(perKg)));
-    p.free(
+    builder.load(
+        Load.force(Load.Segment.FOOT, builder.pressure(), up.times(force), up.times(perKg)));
+    builder.free(
         FreeContact.atFoot(
             "push along the plate",
-            p.pressure(),
+            builder.pressure(),
             ahead,
             Vec3.ZERO,
             setup.get(PLATE_GRIP) * force,
             setup.get(PLATE_GRIP) * perKg));
-    p.footGrip(setup.get(FOOT_SHEAR), setup.get(SPREAD), force, perKg)
+    builder
+        .footGrip(setup.get(FOOT_SHEAR), setup.get(SPREAD), force, perKg)
         .legWeights()
         .free(Stops.knee(kneeFlexion));
+    steel(builder, body, hip, ahead, up, alongPlate);
+    return builder.build(LEG_ROWS);
+  }
+
+  /** The pad under the back, the rail and the plate, for the drawing. */
+  private static void steel(
+      PostureBuilder builder, Body body, Vec3 hip, Vec3 ahead, Vec3 up, Vec3 alongPlate) {
     Vec3 pad = ahead.times(-0.11);
-    Vec3 plate = new Vec3(p.pressure().x(), p.pressure().y(), 0);
-    p.prop(
+    Vec3 plate = new Vec3(builder.pressure().x(), builder.pressure().y(), 0);
+    builder.prop(
         "pad",
         pad.plus(up.dot(hip) - PAD_BELOW_HIP, up),
         pad.plus(up.dot(hip) + body.trunkM() + 0.15, up));
-    p.prop("rail", pad.plus(-0.16, ahead).plus(-0.1, up), pad.plus(-0.16, ahead).plus(1.75, up));
-    p.prop("plate", plate.plus(-0.28, alongPlate), plate.plus(0.34, alongPlate));
-    return p.build(LEG_ROWS);
+    builder.prop(
+        "rail", pad.plus(-0.16, ahead).plus(-0.1, up), pad.plus(-0.16, ahead).plus(1.75, up));
+    builder.prop("plate", plate.plus(-0.28, alongPlate), plate.plus(0.34, alongPlate));
   }
 }

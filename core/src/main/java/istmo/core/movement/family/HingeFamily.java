@@ -246,7 +246,7 @@ public final class HingeFamily implements Family {
       return new Impossible(Impossible.Limit.GEOMETRY, "The arms do not reach.", "less trunk lean");
     }
     Vec3 at = held.get();
-    PostureBuilder p =
+    PostureBuilder builder =
         new PostureBuilder(body, phase)
             .foot(foot.ankle(), foot.toe(), foot.normal())
             .leg(leg[0], hip)
@@ -256,28 +256,31 @@ public final class HingeFamily implements Family {
     Vec3 perKg = new Vec3(0, -Load.G, 0);
     if (kind == Kind.CABLE) {
       perKg = cable(setup, middle, at).times(Load.G);
-      p.prop("cable", at, new Vec3(middle - setup.get(PULLEY_BACK), setup.get(PULLEY_HEIGHT), 0));
+      builder.prop(
+          "cable", at, new Vec3(middle - setup.get(PULLEY_BACK), setup.get(PULLEY_HEIGHT), 0));
     } else if (kind == Kind.TRACK) { // moments about the pressure: the track's push
       double weight = bodyMoment(body, foot, leg, lean, hold, middle) - body.massKg() * pressureX;
       force = new Vec3(-weight * Load.G / at.y(), 0, 0);
       perKg = new Vec3(-(at.x() - pressureX) * Load.G / at.y(), -Load.G, 0);
-      p.prop("rail", new Vec3(at.x(), 0, 0), new Vec3(at.x(), 2.1, 0));
+      builder.prop("rail", new Vec3(at.x(), 0, 0), new Vec3(at.x(), 2.1, 0));
     }
     Standing.floorForce(
-        p,
+        builder,
         new Vec3(0, body.massKg() * Load.G, 0).minus(force).times(0.5),
         perKg.times(-0.5),
         setup);
-    p.legWeights()
+    builder
+        .legWeights()
         .upperWeight(hold.hangs() ? Segments.UPPER_COM_HANGING : Segments.UPPER_COM_HANDS_UP);
-    p.load(Load.force(Load.Segment.UPPER, at, force, perKg));
-    p.free(Stops.knee(bend));
+    builder.load(Load.force(Load.Segment.UPPER, at, force, perKg));
+    builder.free(Stops.knee(bend));
     if (hold.hangs()) {
-      p.prop("arm", shoulder, at);
+      builder.prop("arm", shoulder, at);
     }
-    p.prop(kind == Kind.CABLE || hold == Hold.BESIDE ? "weight" : "bar", at)
+    builder
+        .prop(kind == Kind.CABLE || hold == Hold.BESIDE ? "weight" : "bar", at)
         .prop("floor", new Vec3(-0.8, 0, 0), new Vec3(0.7, 0, 0));
-    return p.build(Standing.ALL_ROWS);
+    return builder.build(Standing.ALL_ROWS);
   }
 
   /** Moment of all that pushes about the point of pressure, over g: zero in balance, kg m. */

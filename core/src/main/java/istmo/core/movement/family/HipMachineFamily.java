@@ -153,7 +153,7 @@ public final class HipMachineFamily implements Family {
     Vec3 hip = new Vec3(0, 0.55, body.hipHalfDistanceM());
     // the shank hangs down: rotation is what keeps the knee's axis level
     double rotation = levelRotation(px, py, flex, abd);
-    PostureBuilder p =
+    PostureBuilder builder =
         LegGeometry.chain(
             new PostureBuilder(body, phase), body, hip, pitch, flex, abd, rotation, KNEE, 0);
     double momentPerKg = setup.get(PULLEY) * (1 + setup.get(FRICTION)) * Load.G / 2;
@@ -163,7 +163,7 @@ public final class HipMachineFamily implements Family {
                 ? momentPerKg
                 : -momentPerKg); // the pad of an abduction machine presses the right knee inwards,
     // which turns it about the upward axis
-    p.load(Load.couple(Load.Segment.THIGH, couple)).legWeights();
+    builder.load(Load.couple(Load.Segment.THIGH, couple)).legWeights();
     double leg =
         Load.G
             * (body.thighMassKg() * body.thighComFraction() * body.thighM()
@@ -175,21 +175,22 @@ public final class HipMachineFamily implements Family {
             * Segments.UPPER_COM_HANGING
             * body.trunkM()
             * Math.max(0, Math.sin(pitch));
-    p.free(
+    builder.free(
         FreeContact.stop(
             "seat under the thigh", Coordinate.HIP_FLEXION, SEAT_NM + leg + trunkLeaning));
     Vec3 kneeAt = hip.plus(body.thighM(), thigh);
-    p.pressureAt(kneeAt);
+    builder.pressureAt(kneeAt);
     Vec3 trunk = Vec3.UP.turnedAboutZ(-pitch);
     Vec3 back = trunk.turnedAboutZ(Math.PI / 2);
-    p.seen(View.FRONT)
+    builder
+        .seen(View.FRONT)
         .prop("pad", new Vec3(0, 0.43, -0.24), new Vec3(0, 0.43, 0.24))
         .prop(
             "pad",
             new Vec3(0, 0.55, 0).plus(0.12, back).plus(-0.05, trunk),
             new Vec3(0, 0.55, 0).plus(0.12, back).plus(body.trunkM(), trunk));
-    p.prop("roller", kneeAt.plus(new Vec3(0, 0.02, 0))).prop("pivot", new Vec3(0, 0.55, 0));
-    return p.build(HackFamily.LEG_ROWS);
+    builder.prop("roller", kneeAt.plus(new Vec3(0, 0.02, 0))).prop("pivot", new Vec3(0, 0.55, 0));
+    return builder.build(HackFamily.LEG_ROWS);
   }
 
   /** Internal rotation with which the knee's axis is level, so that the shank hangs. */

@@ -209,7 +209,7 @@ public final class HipSwingFamily implements Family {
           "a smaller range");
     }
     Vec3 hip = new Vec3(0, standingHip(body, lean), body.hipHalfDistanceM());
-    PostureBuilder p =
+    PostureBuilder builder =
         LegGeometry.chain(
             new PostureBuilder(body, phase),
             body,
@@ -220,31 +220,32 @@ public final class HipSwingFamily implements Family {
             0,
             setup.rad(KNEE),
             0);
-    Vec3 knee = p.knee();
-    Vec3 ankle = p.ankle();
+    Vec3 knee = builder.knee();
+    Vec3 ankle = builder.ankle();
     boolean high = kind == Kind.LEVER || setup.get(CUFF) == 1;
     Vec3 at = high ? hip.plus(AT_KNEE, knee.minus(hip)) : knee.plus(AT_ANKLE, ankle.minus(knee));
     Load.Segment on = high ? Load.Segment.THIGH : Load.Segment.SHANK;
-    resist(p, setup, hip, swing, at, on);
-    p.pressureAt(at).legWeights().free(Stops.knee(setup.rad(KNEE)));
+    resist(builder, setup, hip, swing, at, on);
+    builder.pressureAt(at).legWeights().free(Stops.knee(setup.rad(KNEE)));
     if (lean > Math.toRadians(60)) {
-      p.prop(
+      builder.prop(
           "pad",
           new Vec3(0.05, hip.y() - 0.14, 0),
           new Vec3(body.trunkM(), hip.y() - 0.14 + body.trunkM() * Math.cos(lean), 0));
     } else {
       Vec3 otherHip = new Vec3(hip.x(), hip.y(), -hip.z());
-      p.prop("other", otherHip, new Vec3(-0.02, 0.5 * hip.y(), -hip.z()), new Vec3(0, 0, -hip.z()));
+      builder.prop(
+          "other", otherHip, new Vec3(-0.02, 0.5 * hip.y(), -hip.z()), new Vec3(0, 0, -hip.z()));
     }
     boolean sideways = Math.abs(Math.sin(way)) > SIDEWAYS;
     Vec3 floor = (sideways ? Vec3.RIGHT : Vec3.FORWARD).times(1.1);
-    p.prop("floor", floor.times(-1), floor).seen(sideways ? View.FRONT : View.RIGHT_SIDE);
-    return p.build(ROWS);
+    builder.prop("floor", floor.times(-1), floor).seen(sideways ? View.FRONT : View.RIGHT_SIDE);
+    return builder.build(ROWS);
   }
 
   /** What the leg works against, at a point of it. */
   private void resist(
-      PostureBuilder p, Setup setup, Vec3 hip, double swing, Vec3 at, Load.Segment on) {
+      PostureBuilder builder, Setup setup, Vec3 hip, double swing, Vec3 at, Load.Segment on) {
     double way = setup.rad(DIRECTION);
     switch (kind) {
       case CABLE -> {
@@ -254,12 +255,12 @@ public final class HipSwingFamily implements Family {
                 setup.get(PULLEY_HEIGHT),
                 hip.z() - setup.get(PULLEY_AWAY) * Math.sin(way));
         Vec3 pull = pulley.minus(at).unit();
-        p.load(Load.force(on, at, Vec3.ZERO, pull.times((1 + setup.get(FRICTION)) * Load.G)));
-        p.prop("cable", at, pulley);
+        builder.load(Load.force(on, at, Vec3.ZERO, pull.times((1 + setup.get(FRICTION)) * Load.G)));
+        builder.prop("cable", at, pulley);
       }
       case WEIGHT -> {
-        p.load(Load.force(on, at, Vec3.ZERO, new Vec3(0, -Load.G / legs(setup), 0)));
-        p.prop("weight", at);
+        builder.load(Load.force(on, at, Vec3.ZERO, new Vec3(0, -Load.G / legs(setup), 0)));
+        builder.prop("weight", at);
       }
       case LEVER -> {
         // the pad stays square to the thigh and pushes against the way that the leg goes
@@ -272,8 +273,8 @@ public final class HipSwingFamily implements Family {
                 .plus(Math.cos(swing) * Math.sin(way), Vec3.RIGHT);
         double perKg =
             (1 + setup.get(FRICTION)) * Load.G * setup.get(STACK_LEVER) / at.minus(hip).norm();
-        p.load(Load.force(on, at, Vec3.ZERO, along.times(-perKg)));
-        p.prop("roller", at).prop("pivot", hip).prop("lever", hip, at);
+        builder.load(Load.force(on, at, Vec3.ZERO, along.times(-perKg)));
+        builder.prop("roller", at).prop("pivot", hip).prop("lever", hip, at);
       }
     }
   }

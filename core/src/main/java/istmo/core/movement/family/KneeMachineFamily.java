@@ -202,7 +202,7 @@ public final class KneeMachineFamily implements Family {
         machine == Machine.LYING_CURL
             ? Math.PI / 2
             : machine == Machine.STANDING_CURL ? hipFlexion : hipFlexion - Math.PI / 2;
-    PostureBuilder p =
+    PostureBuilder builder =
         LegGeometry.chain(
             new PostureBuilder(body, phase),
             body,
@@ -217,7 +217,8 @@ public final class KneeMachineFamily implements Family {
             * (1 + setup.get(FRICTION))
             * Load.G
             / Parameters.legs(setup);
-    p.legWeights()
+    builder
+        .legWeights()
         .load(
             Load.couple(
                 Load.Segment.SHANK, new Vec3(0, 0, extension ? -momentPerKg : momentPerKg)));
@@ -229,26 +230,28 @@ public final class KneeMachineFamily implements Family {
     Vec3 roller = kneeAt.plus(-0.88 * body.shankM(), shankUp).plus(extension ? 0.07 : -0.07, front);
     Vec3 trunk = Vec3.UP.turnedAboutZ(-pitch);
     if (machine == Machine.LYING_CURL) {
-      p.prop(
+      builder.prop(
           "pad",
           kneeAt.plus(new Vec3(0.06, -0.09, 0)),
           hipAt.plus(new Vec3(0.05, -0.12, 0)),
           hipAt.plus(new Vec3(body.trunkM() + 0.1, -0.11, 0)));
     } else if (machine == Machine.STANDING_CURL) {
-      p.prop("pad", hipAt.plus(new Vec3(0.11, -0.05, 0)), kneeAt.plus(new Vec3(0.1, 0.08, 0)))
+      builder
+          .prop("pad", hipAt.plus(new Vec3(0.11, -0.05, 0)), kneeAt.plus(new Vec3(0.1, 0.08, 0)))
           .prop(
               "floor",
               new Vec3(-0.7, kneeAt.y() - body.shankM() - body.ankleHeightM(), 0),
               new Vec3(0.7, kneeAt.y() - body.shankM() - body.ankleHeightM(), 0));
     } else {
       Vec3 back = trunk.turnedAboutZ(Math.PI / 2);
-      p.prop("pad", hipAt.plus(new Vec3(-0.08, -0.10, 0)), kneeAt.plus(new Vec3(-0.08, -0.09, 0)));
-      p.prop(
+      builder.prop(
+          "pad", hipAt.plus(new Vec3(-0.08, -0.10, 0)), kneeAt.plus(new Vec3(-0.08, -0.09, 0)));
+      builder.prop(
           "pad",
           hipAt.plus(0.11, back).plus(-0.05, trunk),
           hipAt.plus(0.11, back).plus(body.trunkM() + 0.05, trunk));
     }
-    p.prop("roller", roller).prop("pivot", kneeAt).prop("lever", kneeAt, roller);
-    return p.build(EnumSet.of(Coordinate.KNEE_FLEXION));
+    builder.prop("roller", roller).prop("pivot", kneeAt).prop("lever", kneeAt, roller);
+    return builder.build(EnumSet.of(Coordinate.KNEE_FLEXION));
   }
 }

@@ -183,12 +183,12 @@ public final class KneelFamily implements Family {
             ? shankUp
             : shankUp.turnedAboutZ(
                 Math.toRadians(-60)); // foot square behind its roller, or toes back on the floor
-    PostureBuilder p =
+    PostureBuilder builder =
         new PostureBuilder(body, phase)
             .foot(ankle, new Vec3(normal.y(), -normal.x(), 0), normal)
             .leg(knee, hip)
             .trunk(lean);
-    Weights w = weights(body, setup, phase, hip, knee, lean);
+    Weights weights = weights(body, setup, phase, hip, knee, lean);
     if (curl) {
       Vec3 held = knee.plus(-HELD * body.shankM(), shankUp);
       // the roller holds the heels square to the shin against all that turns the body about the
@@ -196,32 +196,34 @@ public final class KneelFamily implements Family {
       double own =
           Load.G
               * (body.shankMassKg() * body.shankComFraction() * (ankle.x() - knee.x())
-                  + body.footMassKg() * (p.footCom().x() - knee.x()));
+                  + body.footMassKg() * (builder.footCom().x() - knee.x()));
       double lever = HELD * body.shankM();
       Vec3 down = shankUp.turnedAboutZ(-Math.PI / 2); // square to the shin, towards the floor
-      double hold = (w.moment / 2 + own) / lever;
-      double holdPerKg = w.momentPerKg / 2 / lever;
-      p.pressureAt(held)
+      double hold = (weights.moment / 2 + own) / lever;
+      double holdPerKg = weights.momentPerKg / 2 / lever;
+      builder
+          .pressureAt(held)
           .load(Load.force(Load.Segment.SHANK, held, down.times(hold), down.times(holdPerKg)));
-      double all = body.massKg() * Load.G / 2 - w.help / 2;
+      double all = body.massKg() * Load.G / 2 - weights.help / 2;
       // the pad under the knees carries the rest; it has no lever about the knees
-      p.load(
+      builder.load(
           Load.force(
               Load.Segment.SHANK,
               knee,
               new Vec3(-down.x() * hold, all - down.y() * hold, 0),
               new Vec3(-down.x() * holdPerKg, Load.G / 2 - down.y() * holdPerKg, 0)));
-      p.prop("roller", held.plus(0.06, down.times(-1)))
+      builder
+          .prop("roller", held.plus(0.06, down.times(-1)))
           .prop("pad", knee.plus(new Vec3(-0.08, -0.06, 0)), knee.plus(new Vec3(0.08, -0.06, 0)));
     } else {
       // all weight stands on the shins where its line meets them
-      double all = body.massKg() * Load.G - w.help;
+      double all = body.massKg() * Load.G - weights.help;
       double own =
           Load.G
               * 2
               * (body.shankMassKg() * body.shankComFraction() * (ankle.x() - knee.x())
-                  + body.footMassKg() * (p.footCom().x() - knee.x()));
-      double x = (w.moment + own) / all;
+                  + body.footMassKg() * (builder.footCom().x() - knee.x()));
+      double x = (weights.moment + own) / all;
       if (x < ankle.x() - 0.2) {
         return new Impossible(
             Impossible.Limit.BALANCE,
@@ -230,16 +232,16 @@ public final class KneelFamily implements Family {
       }
       // the force at zero load stands at x; a load at the chest adds its own at its own place: both
       // written about the knee
-      p.pressureAt(new Vec3(x, 0, hipZ));
-      p.load(
+      builder.pressureAt(new Vec3(x, 0, hipZ));
+      builder.load(
           Load.force(Load.Segment.SHANK, new Vec3(x, 0, hipZ), new Vec3(0, all / 2, 0), Vec3.ZERO));
-      double loadX = w.momentPerKg / Load.G;
-      p.load(
+      double loadX = weights.momentPerKg / Load.G;
+      builder.load(
           Load.force(
               Load.Segment.SHANK, new Vec3(loadX, 0, hipZ), Vec3.ZERO, new Vec3(0, Load.G / 2, 0)));
     }
-    finish(p, body, setup, phase, hip, lean);
-    return p.build(KNEELING);
+    finish(builder, body, setup, phase, hip, lean);
+    return builder.build(KNEELING);
   }
 
   /**
@@ -272,20 +274,20 @@ public final class KneelFamily implements Family {
 
   /** Weights, the load at the chest and the hands' help, above the lower back. */
   private static void finish(
-      PostureBuilder p, Body body, Setup setup, double phase, Vec3 hip, double lean) {
+      PostureBuilder builder, Body body, Setup setup, double phase, Vec3 hip, double lean) {
     Vec3 chest = chest(body, hip, lean);
     Vec3 hands =
         new Vec3(
             hip.x() + body.trunkM() * Math.sin(lean), hip.y() + body.trunkM() * Math.cos(lean), 0);
-    p.legWeights().upperWeight(Segments.UPPER_COM_HANDS_UP);
-    p.load(Load.force(Load.Segment.UPPER, chest, Vec3.ZERO, new Vec3(0, -Load.G, 0)));
-    p.load(
+    builder.legWeights().upperWeight(Segments.UPPER_COM_HANDS_UP);
+    builder.load(Load.force(Load.Segment.UPPER, chest, Vec3.ZERO, new Vec3(0, -Load.G, 0)));
+    builder.load(
         Load.force(
             Load.Segment.UPPER,
             hands,
             new Vec3(0, setup.get(HELP) * phase * Load.G, 0),
             Vec3.ZERO));
-    p.prop("weight", chest).prop("floor", new Vec3(-1, 0, 0), new Vec3(1, 0, 0));
+    builder.prop("weight", chest).prop("floor", new Vec3(-1, 0, 0), new Vec3(1, 0, 0));
   }
 
   private PostureResult sissy(Body body, Setup setup, double phase, double loadKg) {
@@ -297,14 +299,14 @@ public final class KneelFamily implements Family {
             0,
             Math.toRadians(88),
             angle -> {
-              Leg l = leg(body, angle, bend, ballAhead);
+              Leg leg = leg(body, angle, bend, ballAhead);
               double lean = lean(setup, angle, bend);
               double upper =
-                  l.hip.x() + Segments.UPPER_COM_HANDS_UP * body.trunkM() * Math.sin(lean);
-              return Standing.legMassMoment(body, l.ankle, l.knee, l.hip, l.ankle.x() / 2)
+                  leg.hip.x() + Segments.UPPER_COM_HANDS_UP * body.trunkM() * Math.sin(lean);
+              return Standing.legMassMoment(body, leg.ankle, leg.knee, leg.hip, leg.ankle.x() / 2)
                   + body.upperMassKg() * upper
-                  + loadKg * chest(body, l.hip, lean).x()
-                  - help / Load.G * (l.hip.x() + body.trunkM() * Math.sin(lean));
+                  + loadKg * chest(body, leg.hip, lean).x()
+                  - help / Load.G * (leg.hip.x() + body.trunkM() * Math.sin(lean));
             });
     if (shin.isEmpty()) {
       return new Impossible(
@@ -312,25 +314,25 @@ public final class KneelFamily implements Family {
           "No shin angle balances the body over the balls of the feet.",
           "a hand on a post, or less depth");
     }
-    Leg l = leg(body, shin.get(), bend, ballAhead);
+    Leg solved = leg(body, shin.get(), bend, ballAhead);
     double lean = lean(setup, shin.get(), bend);
     double ballFromMiddle = (Segments.BALL_FROM_HEEL - Segments.MIDDLE_FROM_HEEL) * body.footM();
-    PostureBuilder p =
+    PostureBuilder builder =
         new PostureBuilder(body, phase)
-            .foot(l.ankle, l.toe, l.toe.turnedAboutZ(Math.PI / 2))
+            .foot(solved.ankle, solved.toe, solved.toe.turnedAboutZ(Math.PI / 2))
             .toesAlong(Vec3.FORWARD)
-            .leg(l.knee, l.hip)
+            .leg(solved.knee, solved.hip)
             .trunk(lean)
             .pressureAhead(ballFromMiddle);
-    p.load(
+    builder.load(
         Load.force(
             Load.Segment.FOOT,
-            p.pressure(),
+            builder.pressure(),
             new Vec3(0, (body.massKg() * Load.G - help) / 2, 0),
             new Vec3(0, Load.G / 2, 0)));
-    p.free(Stops.knee(bend));
-    finish(p, body, setup, phase, l.hip, lean);
-    return p.build(EnumSet.allOf(Coordinate.class));
+    builder.free(Stops.knee(bend));
+    finish(builder, body, setup, phase, solved.hip, lean);
+    return builder.build(EnumSet.allOf(Coordinate.class));
   }
 
   /** Trunk: in line with the thigh, but for the hip bend held. */

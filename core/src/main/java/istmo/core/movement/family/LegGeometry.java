@@ -43,7 +43,7 @@ final class LegGeometry {
    * pitch, hip flexion, knee flexion, dorsiflexion.
    */
   static PostureBuilder chain(
-      PostureBuilder b,
+      PostureBuilder builder,
       Body body,
       Vec3 hip,
       double pelvisPitch,
@@ -55,7 +55,8 @@ final class LegGeometry {
     Vec3 knee = hip.plus(-body.thighM(), thighUp);
     Vec3 ankle = knee.plus(-body.shankM(), shankUp);
     Vec3 normal = shankUp.turnedAboutZ(dorsiflexion);
-    return b.trunk(pelvisPitch)
+    return builder
+        .trunk(pelvisPitch)
         .leg(knee, hip)
         .foot(ankle, normal.turnedAboutZ(-Math.PI / 2), normal);
   }
@@ -65,7 +66,7 @@ final class LegGeometry {
    * istmo.core.anatomy.Coordinate}.
    */
   static PostureBuilder chain(
-      PostureBuilder b,
+      PostureBuilder builder,
       Body body,
       Vec3 hip,
       double pelvisPitch,
@@ -91,7 +92,7 @@ final class LegGeometry {
     Vec3 ankle = knee.plus(-body.shankM(), shankUp);
     Vec3 normal = shankUp.times(Math.cos(dorsiflexion)).plus(-Math.sin(dorsiflexion), shankFront);
     Vec3 toe = shankFront.times(Math.cos(dorsiflexion)).plus(Math.sin(dorsiflexion), shankUp);
-    return b.trunk(pelvisPitch).leg(knee, hip).foot(ankle, toe, normal);
+    return builder.trunk(pelvisPitch).leg(knee, hip).foot(ankle, toe, normal);
   }
 
   /** A vector of the pelvis frame, turned by hip flexion about its z axis, in the world. */

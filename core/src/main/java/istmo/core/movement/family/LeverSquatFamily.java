@@ -212,46 +212,49 @@ public final class LeverSquatFamily implements Family {
           Impossible.Limit.GEOMETRY, "The leg does not reach.", "feet nearer the hips");
     }
     Vec3 trunk = now.pads().minus(now.hip());
-    PostureBuilder p =
+    PostureBuilder builder =
         new PostureBuilder(body, phase)
             .foot(ankle, foot.toe(), foot.normal())
             .leg(knee.get(), hip)
             .trunk(Math.atan2(trunk.x(), trunk.y()))
             .pressureAhead(setup.get(PRESSURE));
-    now.draw(p, foot.alongPlate());
-    if (!load(p, body, setup, now, foot.normal())) {
+    now.draw(builder, foot.alongPlate());
+    if (!load(builder, body, setup, now, foot.normal())) {
       return new Impossible(
           Impossible.Limit.GEOMETRY,
           "With the feet there the plate cannot hold the lever.",
           "feet elsewhere on the plate");
     }
-    p.free(Stops.knee(kneeFlexion));
-    return p.build(HackFamily.LEG_ROWS);
+    builder.free(Stops.knee(kneeFlexion));
+    return builder.build(HackFamily.LEG_ROWS);
   }
 
   /** Puts on what pushes; false where the feet have no lever against it. */
-  private static boolean load(PostureBuilder p, Body body, Setup setup, Lever now, Vec3 normal) {
-    Vec3 fromPivot = flat(p.pressure()).minus(now.pivot());
+  private static boolean load(
+      PostureBuilder builder, Body body, Setup setup, Lever now, Vec3 normal) {
+    Vec3 fromPivot = flat(builder.pressure()).minus(now.pivot());
     double arm = fromPivot.cross(normal).z();
     double perKg = (1 + setup.get(FRICTION)) * Load.G * now.lever(now.pin()) / (2 * arm);
     double force =
         (1 + setup.get(FRICTION))
             * Load.G
-            * (now.massMoment(body, p) + setup.get(EMPTY) * now.lever(now.pads()))
+            * (now.massMoment(body, builder) + setup.get(EMPTY) * now.lever(now.pads()))
             / (2 * arm);
     if (!(Math.abs(arm) > LEAST_ARM_M && force > 0 && perKg > 0)) {
       return false;
     }
-    p.load(Load.force(Load.Segment.FOOT, p.pressure(), normal.times(force), normal.times(perKg)));
-    p.free(
+    builder.load(
+        Load.force(
+            Load.Segment.FOOT, builder.pressure(), normal.times(force), normal.times(perKg)));
+    builder.free(
         FreeContact.atFoot(
             "push along the plate",
-            p.pressure(),
+            builder.pressure(),
             fromPivot.unit(),
             Vec3.ZERO,
             setup.get(PLATE_GRIP) * force,
             setup.get(PLATE_GRIP) * perKg));
-    p.footGrip(setup.get(FOOT_SHEAR), setup.get(SPREAD), force, perKg).legWeights();
+    builder.footGrip(setup.get(FOOT_SHEAR), setup.get(SPREAD), force, perKg).legWeights();
     return true;
   }
 
@@ -336,22 +339,22 @@ public final class LeverSquatFamily implements Family {
     }
 
     /** Sum of mass times level distance from the pivot over the whole body, kg m. */
-    double massMoment(Body body, PostureBuilder p) {
+    double massMoment(Body body, PostureBuilder builder) {
       Vec3 upper = hip.plus(Segments.UPPER_COM_HANDS_UP, pads.minus(hip));
       return body.upperMassKg() * lever(upper)
-          + 2 * body.thighMassKg() * lever(p.thighCom())
-          + 2 * body.shankMassKg() * lever(p.shankCom())
-          + 2 * body.footMassKg() * lever(p.footCom());
+          + 2 * body.thighMassKg() * lever(builder.thighCom())
+          + 2 * body.shankMassKg() * lever(builder.shankCom())
+          + 2 * body.footMassKg() * lever(builder.footCom());
     }
 
-    void draw(PostureBuilder p, Vec3 alongPlate) {
+    void draw(PostureBuilder builder, Vec3 alongPlate) {
       Vec3 back = pads.minus(hip).unit().turnedAboutZ(Math.PI / 2).times(0.11);
-      Vec3 plate = flat(p.pressure());
-      p.prop("pad", hip.plus(1, back), pads.plus(1, back));
-      p.prop("lever", pivot, pads.plus(1, back), pads.plus(-1.5, back));
-      p.prop("lever", pivot, pin).prop("pivot", pivot);
-      p.prop("weight", pin);
-      p.prop("plate", plate.plus(-0.28, alongPlate), plate.plus(0.34, alongPlate));
+      Vec3 plate = flat(builder.pressure());
+      builder.prop("pad", hip.plus(1, back), pads.plus(1, back));
+      builder.prop("lever", pivot, pads.plus(1, back), pads.plus(-1.5, back));
+      builder.prop("lever", pivot, pin).prop("pivot", pivot);
+      builder.prop("weight", pin);
+      builder.prop("plate", plate.plus(-0.28, alongPlate), plate.plus(0.34, alongPlate));
     }
   }
 }

@@ -211,7 +211,7 @@ public final class OneLegHingeFamily implements Family {
           Impossible.Limit.GEOMETRY, "The arms do not reach the weight.", "less trunk lean");
     }
     Vec3 held = new Vec3(barX, shoulderY - Math.sqrt(drop), 0);
-    PostureBuilder p =
+    PostureBuilder builder =
         new PostureBuilder(body, phase)
             .foot(ankle, Vec3.FORWARD, Vec3.UP)
             .leg(knee.get(), hip)
@@ -219,19 +219,23 @@ public final class OneLegHingeFamily implements Family {
             .pressureAhead(setup.get(PRESSURE));
     double own = (1 - share) * body.massKg() * Load.G;
     double perKg = (1 - share) * Load.G;
-    p.load(Load.force(Load.Segment.FOOT, p.pressure(), new Vec3(0, own, 0), new Vec3(0, perKg, 0)))
+    builder
+        .load(
+            Load.force(
+                Load.Segment.FOOT, builder.pressure(), new Vec3(0, own, 0), new Vec3(0, perKg, 0)))
         .footGrip(setup.get(FOOT_SHEAR), share / (1 - share), 0, own, perKg);
     if (share > 0) {
-      p.free(
+      builder.free(
           FreeContact.atFoot(
               "feet against each other",
-              p.pressure(),
+              builder.pressure(),
               Vec3.FORWARD,
               Vec3.ZERO,
               REAR_GRIP * share * body.massKg() * Load.G,
               REAR_GRIP * share * Load.G));
     }
-    p.legWeights()
+    builder
+        .legWeights()
         .upperWeight(Segments.UPPER_COM_HANGING)
         .load(Load.force(Load.Segment.UPPER, held, Vec3.ZERO, new Vec3(0, -Load.G, 0)))
         .free(Stops.knee(bend));
@@ -244,11 +248,12 @@ public final class OneLegHingeFamily implements Family {
         stands
             ? new Vec3(0.5 * (hip.x() + rearX) + 0.08, 0.5 * (hip.y() + foot.y()), 0)
             : hip.plus(foot).times(0.5);
-    p.prop("arm", new Vec3(shoulderX, shoulderY, 0), held)
+    builder
+        .prop("arm", new Vec3(shoulderX, shoulderY, 0), held)
         .prop(setup.get(HAND) == 0 ? "bar" : "weight", held)
         .prop("other", hip, otherKnee, foot)
         .prop("floor", new Vec3(-1.1, 0, 0), new Vec3(0.7, 0, 0));
-    return p.build(Standing.ALL_ROWS);
+    return builder.build(Standing.ALL_ROWS);
   }
 
   private static Vec3 hip(Vec3 ankle, double radius, double slope, double z) {

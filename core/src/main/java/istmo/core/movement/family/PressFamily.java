@@ -212,7 +212,7 @@ public final class PressFamily implements Family {
     }
     double back = setup.rad(BACK);
     Vec3 trunk = u.times(Math.cos(back)).plus(Math.sin(back), v);
-    PostureBuilder p =
+    PostureBuilder builder =
         new PostureBuilder(body, phase)
             .foot(ankle, toe, u.times(-1))
             .leg(knee.get(), hip)
@@ -225,26 +225,27 @@ public final class PressFamily implements Family {
             * (setup.get(DRIVE) == 1 ? 1 : Math.sin(rail))
             / Parameters.legs(setup);
     double force = setup.get(SLED_MASS) * perKg;
-    p.load(
+    builder.load(
         Load.force(
-            Load.Segment.FOOT, p.pressure(), direction.times(force), direction.times(perKg)));
-    p.free(
+            Load.Segment.FOOT, builder.pressure(), direction.times(force), direction.times(perKg)));
+    builder.free(
         FreeContact.atFoot(
             "push along the plate",
-            p.pressure(),
+            builder.pressure(),
             v,
             Vec3.ZERO,
             setup.get(PLATE_GRIP) * force,
             setup.get(PLATE_GRIP) * perKg));
-    p.footGrip(setup.get(FOOT_SHEAR), setup.get(SPREAD), force, perKg)
+    builder
+        .footGrip(setup.get(FOOT_SHEAR), setup.get(SPREAD), force, perKg)
         .legWeights()
         .free(Stops.knee(kneeFlexion));
-    Vec3 plate = new Vec3(p.pressure().x(), p.pressure().y(), 0);
+    Vec3 plate = new Vec3(builder.pressure().x(), builder.pressure().y(), 0);
     Vec3 plateFoot = plate.plus(-plate.dot(v), v);
     Vec3 behind = new Vec3(trunk.y(), -trunk.x(), 0).times(-0.12);
-    p.prop("plate", plateFoot.plus(-0.15, v), plateFoot.plus(0.50, v));
-    p.prop("rail", u.times(0.35).plus(-0.22, v), u.times(1.35).plus(-0.22, v));
-    p.prop("pad", behind.plus(-0.05, trunk), behind.plus(body.trunkM() + 0.15, trunk));
-    return p.build(HackFamily.LEG_ROWS);
+    builder.prop("plate", plateFoot.plus(-0.15, v), plateFoot.plus(0.50, v));
+    builder.prop("rail", u.times(0.35).plus(-0.22, v), u.times(1.35).plus(-0.22, v));
+    builder.prop("pad", behind.plus(-0.05, trunk), behind.plus(body.trunkM() + 0.15, trunk));
+    return builder.build(HackFamily.LEG_ROWS);
   }
 }

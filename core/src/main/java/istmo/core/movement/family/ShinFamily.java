@@ -109,7 +109,7 @@ public final class ShinFamily implements Family {
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
     double ankleAngle = setup.rad(HIGH) - phase * (setup.rad(LOW) + setup.rad(HIGH));
     double hipFlexion = Math.PI / 2;
-    PostureBuilder p =
+    PostureBuilder builder =
         LegGeometry.chain(
             new PostureBuilder(body, phase),
             body,
@@ -119,18 +119,23 @@ public final class ShinFamily implements Family {
             setup.rad(KNEE),
             ankleAngle);
     double ballAhead = (Segments.BALL_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM();
-    Vec3 shankUp = p.knee().minus(p.ankle()).unit();
+    Vec3 shankUp = builder.knee().minus(builder.ankle()).unit();
     Vec3 normal = shankUp.turnedAboutZ(ankleAngle);
     Vec3 toe = normal.turnedAboutZ(-Math.PI / 2);
     Vec3 at =
-        p.ankle().plus(-body.ankleHeightM() * 0.5, normal).plus((1 - ON_FOOT) * ballAhead, toe);
-    p.pressureAt(at)
+        builder
+            .ankle()
+            .plus(-body.ankleHeightM() * 0.5, normal)
+            .plus((1 - ON_FOOT) * ballAhead, toe);
+    builder
+        .pressureAt(at)
         .load(
             Load.force(
                 Load.Segment.FOOT, at, Vec3.ZERO, new Vec3(0, -Load.G / Parameters.legs(setup), 0)))
         .legWeights();
-    p.prop("weight", at.plus(new Vec3(0, -setup.get(HANGS), 0)))
+    builder
+        .prop("weight", at.plus(new Vec3(0, -setup.get(HANGS), 0)))
         .prop("pad", new Vec3(-0.15, 0.5, 0), new Vec3(0.36, 0.5, 0));
-    return p.build(EnumSet.of(Coordinate.ANKLE_DORSIFLEXION));
+    return builder.build(EnumSet.of(Coordinate.ANKLE_DORSIFLEXION));
   }
 }

@@ -132,26 +132,27 @@ public final class SideLyingFamily implements Family {
     double abduction =
         setup.rad(shortened) + phase * (setup.rad(lengthened) - setup.rad(shortened));
     Vec3 hip = new Vec3(0, 0, body.hipHalfDistanceM());
-    PostureBuilder p =
+    PostureBuilder builder =
         LegGeometry.chain(new PostureBuilder(body, phase), body, hip, 0, 0, abduction, 0, 0, 0)
             .seen(VIEW)
             .free(Stops.knee(0));
     if (kind == Kind.LEG_LIFT) {
-      lift(p, body, hip, setup.get(HipSwingFamily.CUFF) == 1);
+      lift(builder, body, hip, setup.get(HipSwingFamily.CUFF) == 1);
     } else {
-      plank(p, body, hip, setup.get(SUPPORT) == 1);
+      plank(builder, body, hip, setup.get(SUPPORT) == 1);
     }
     Vec3 floor = VIEW.up().times(kind == Kind.LEG_LIFT ? -View.LYING_M : -ON_THE_FOREARM_M);
-    p.prop("floor", floor.plus(-1.1, Vec3.UP), floor.plus(body.trunkM() + 0.35, Vec3.UP));
-    return p.build(ROWS);
+    builder.prop("floor", floor.plus(-1.1, Vec3.UP), floor.plus(body.trunkM() + 0.35, Vec3.UP));
+    return builder.build(ROWS);
   }
 
-  private void lift(PostureBuilder p, Body body, Vec3 hip, boolean onThigh) {
+  private void lift(PostureBuilder builder, Body body, Vec3 hip, boolean onThigh) {
     Vec3 at =
         onThigh
-            ? hip.plus(HipSwingFamily.AT_KNEE, p.knee().minus(hip))
-            : p.knee().plus(HipSwingFamily.AT_ANKLE, p.ankle().minus(p.knee()));
-    p.legWeights()
+            ? hip.plus(HipSwingFamily.AT_KNEE, builder.knee().minus(hip))
+            : builder.knee().plus(HipSwingFamily.AT_ANKLE, builder.ankle().minus(builder.knee()));
+    builder
+        .legWeights()
         .load(
             Load.force(
                 onThigh ? Load.Segment.THIGH : Load.Segment.SHANK,
@@ -163,10 +164,10 @@ public final class SideLyingFamily implements Family {
   }
 
   /** The external load lies on the hips. */
-  private void plank(PostureBuilder p, Body body, Vec3 hip, boolean atAnkle) {
+  private void plank(PostureBuilder builder, Body body, Vec3 hip, boolean atAnkle) {
     Vec3 middle = new Vec3(hip.x(), hip.y(), 0);
     Vec3 shoulder = middle.plus(body.trunkM(), Vec3.UP);
-    Vec3 support = atAnkle ? p.ankle() : p.knee();
+    Vec3 support = atAnkle ? builder.ankle() : builder.knee();
     Vec3 level = shoulder.minus(support).unit();
     Vec3 across = VIEW.up();
     Vec3 up = across.plus(-across.dot(level), level).unit();
@@ -174,11 +175,12 @@ public final class SideLyingFamily implements Family {
     double massMoment =
         body.upperMassKg() * shoulder.minus(upper).dot(level)
             + 2
-                * (body.thighMassKg() * shoulder.minus(p.thighCom()).dot(level)
-                    + body.shankMassKg() * shoulder.minus(p.shankCom()).dot(level)
-                    + body.footMassKg() * shoulder.minus(p.footCom()).dot(level));
+                * (body.thighMassKg() * shoulder.minus(builder.thighCom()).dot(level)
+                    + body.shankMassKg() * shoulder.minus(builder.shankCom()).dot(level)
+                    + body.footMassKg() * shoulder.minus(builder.footCom()).dot(level));
     double span = shoulder.minus(support).dot(level);
-    p.legWeights(up)
+    builder
+        .legWeights(up)
         .load(
             Load.force(
                 atAnkle ? Load.Segment.SHANK : Load.Segment.THIGH,
@@ -187,7 +189,7 @@ public final class SideLyingFamily implements Family {
                 up.times(shoulder.minus(middle).dot(level) / span * Load.G)))
         .pressureAt(support);
     Vec3 under = support.plus(-0.07, up);
-    p.prop("pad", under.plus(-0.12, level), under.plus(0.12, level));
-    p.prop("arm", shoulder, shoulder.plus(-ON_THE_FOREARM_M, up));
+    builder.prop("pad", under.plus(-0.12, level), under.plus(0.12, level));
+    builder.prop("arm", shoulder, shoulder.plus(-ON_THE_FOREARM_M, up));
   }
 }

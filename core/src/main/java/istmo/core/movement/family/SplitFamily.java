@@ -145,13 +145,13 @@ public final class SplitFamily implements Family {
 
   @Override
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
-    SplitStance s = SplitStance.of(kind, body, setup, phase);
+    SplitStance stance = SplitStance.of(kind, body, setup, phase);
     double deepest = kind == Kind.STEP ? stepBend(body, setup.get(BOX)) : setup.rad(KNEE_DEPTH);
     if (!(deepest > SplitStance.TOP)) {
       return new Impossible(
           Impossible.Limit.GEOMETRY, "The box is too low or too high for this leg.", "another box");
     }
-    double top = s.top();
+    double top = stance.top();
     if (!(deepest > top)) {
       return new Impossible(
           Impossible.Limit.GEOMETRY,
@@ -159,65 +159,65 @@ public final class SplitFamily implements Family {
           "a shorter stride, or more depth");
     }
     double reach = LegGeometry.hipToAnkle(body, top + phase * (deepest - top));
-    double aside = s.hipZ() - s.footZ();
+    double aside = stance.hipZ() - stance.footZ();
     double radius = Math.sqrt(reach * reach - aside * aside);
-    Optional<Double> slope = s.slope(radius, loadKg);
+    Optional<Double> slope = stance.slope(radius, loadKg);
     if (slope.isEmpty()) {
       return new Impossible(
           Impossible.Limit.BALANCE,
           "No place of the hips brings the weight between the feet as wished.",
           "another stride, lean or share on the rear foot");
     }
-    Vec3 hip = SplitStance.hip(s.ankle(), radius, slope.get(), s.hipZ());
-    Optional<Vec3> knee = LegGeometry.knee(s.ankle(), hip, body, Vec3.FORWARD);
+    Vec3 hip = SplitStance.hip(stance.ankle(), radius, slope.get(), stance.hipZ());
+    Optional<Vec3> knee = LegGeometry.knee(stance.ankle(), hip, body, Vec3.FORWARD);
     if (knee.isEmpty()) {
       return new Impossible(
           Impossible.Limit.GEOMETRY, "The front leg does not reach.", "another stride");
     }
-    OtherLeg other = s.other(hip);
+    OtherLeg other = stance.other(hip);
     if (other.reason().isPresent()) {
       return other.reason().get();
     }
     SplitStance.Legs legs = new SplitStance.Legs(knee.get(), hip, other);
     return setup.values().containsKey(LEG.id()) && setup.get(LEG) == 1
-        ? rearLeg(s, legs)
-        : frontLeg(s, legs);
+        ? rearLeg(stance, legs)
+        : frontLeg(stance, legs);
   }
 
-  private PostureResult frontLeg(SplitStance s, SplitStance.Legs legs) {
-    Body body = s.body();
-    double share = s.share();
-    PostureBuilder p =
-        new PostureBuilder(body, s.phase())
-            .foot(s.ankle(), Vec3.FORWARD, Vec3.UP)
+  private PostureResult frontLeg(SplitStance stance, SplitStance.Legs legs) {
+    Body body = stance.body();
+    double share = stance.share();
+    PostureBuilder builder =
+        new PostureBuilder(body, stance.phase())
+            .foot(stance.ankle(), Vec3.FORWARD, Vec3.UP)
             .leg(legs.knee(), legs.hip())
-            .trunk(s.lean())
-            .pressureAhead(s.setup().get(PRESSURE));
+            .trunk(stance.lean())
+            .pressureAhead(stance.setup().get(PRESSURE));
     double all = body.massKg() * Load.G;
-    double[] push = s.push(legs);
-    track(p, s, legs.hip(), push);
-    p.load(
+    double[] push = stance.push(legs);
+    track(builder, stance, legs.hip(), push);
+    builder.load(
         Load.force(
             Load.Segment.FOOT,
-            p.pressure(),
+            builder.pressure(),
             new Vec3(-(1 - share) * push[0], (1 - share) * all, 0),
             new Vec3(-(1 - share) * push[1], (1 - share) * Load.G, 0)));
-    p.footGrip(
-        s.setup().get(FOOT_SHEAR),
+    builder.footGrip(
+        stance.setup().get(FOOT_SHEAR),
         share / (1 - share),
         kind == Kind.TRACK ? Standing.HAND_N : 0,
         (1 - share) * all,
         (1 - share) * Load.G);
-    if (s.rear().stands() && share > 0) {
-      p.free(feetAgainstEachOther(p.pressure(), share * all, share * Load.G));
+    if (stance.rear().stands() && share > 0) {
+      builder.free(feetAgainstEachOther(builder.pressure(), share * all, share * Load.G));
     }
     Vec3 thigh = legs.hip().minus(legs.knee()).unit();
-    Vec3 shank = legs.knee().minus(s.ankle()).unit();
-    p.legWeights().free(Stops.knee(Math.acos(Math.max(-1, Math.min(1, thigh.dot(shank))))));
-    s.place().on(p, body, legs.hip(), s.lean());
-    p.prop("other", legs.other().drawn());
-    ground(p, s.floor(), s.rear(), s.rearAt());
-    return p.build(Standing.ALL_ROWS);
+    Vec3 shank = legs.knee().minus(stance.ankle()).unit();
+    builder.legWeights().free(Stops.knee(thigh.angleTo(shank)));
+    stance.place().on(builder, body, legs.hip(), stance.lean());
+    builder.prop("other", legs.other().drawn());
+    ground(builder, stance.floor(), stance.rear(), stance.rearAt());
+    return builder.build(Standing.ALL_ROWS);
   }
 
   /** Fore and aft, within the rear foot's grip of what it carries. */
@@ -231,17 +231,18 @@ public final class SplitFamily implements Family {
         REAR_GRIP * perKg);
   }
 
-  private void track(PostureBuilder p, SplitStance s, Vec3 hip, double[] push) {
+  private void track(PostureBuilder builder, SplitStance stance, Vec3 hip, double[] push) {
     if (kind == Kind.TRACK) {
-      Vec3 bar = s.place().at(s.body(), hip, s.lean());
-      p.load(Load.force(Load.Segment.UPPER, bar, new Vec3(push[0], 0, 0), new Vec3(push[1], 0, 0)));
-      p.prop("rail", new Vec3(bar.x(), 0, 0), new Vec3(bar.x(), 2.1, 0));
+      Vec3 bar = stance.place().at(stance.body(), hip, stance.lean());
+      builder.load(
+          Load.force(Load.Segment.UPPER, bar, new Vec3(push[0], 0, 0), new Vec3(push[1], 0, 0)));
+      builder.prop("rail", new Vec3(bar.x(), 0, 0), new Vec3(bar.x(), 2.1, 0));
     }
   }
 
   /** The same posture seen by the rear leg, mirrored so that it is the right one. */
-  private PostureResult rearLeg(SplitStance s, SplitStance.Legs legs) {
-    if (!s.rear().stands()) {
+  private PostureResult rearLeg(SplitStance stance, SplitStance.Legs legs) {
+    if (!stance.rear().stands()) {
       return new Impossible(
           Impossible.Limit.GEOMETRY,
           "The other foot does not stand.",
@@ -249,37 +250,39 @@ public final class SplitFamily implements Family {
     }
     OtherLeg other = legs.other();
     Vec3 at = mirrored(other.contact());
-    Vec3 rearHip = mirrored(s.otherHip(legs.hip()));
-    PostureBuilder p =
-        new PostureBuilder(s.body(), s.phase())
+    Vec3 rearHip = mirrored(stance.otherHip(legs.hip()));
+    PostureBuilder builder =
+        new PostureBuilder(stance.body(), stance.phase())
             .foot(mirrored(other.ankle()), mirrored(other.toe()), mirrored(other.normal()))
             .leg(mirrored(other.knee()), rearHip)
-            .trunk(s.lean())
+            .trunk(stance.lean())
             .pressureAt(at);
-    if (s.rear() == OtherLeg.Foot.BALL) {
-      p.toesAlong(Vec3.FORWARD);
+    if (stance.rear() == OtherLeg.Foot.BALL) {
+      builder.toesAlong(Vec3.FORWARD);
     }
-    double[] push = s.push(legs);
-    double all = s.share() * s.body().massKg() * Load.G;
-    double perKg = s.share() * Load.G;
-    p.load(
+    double[] push = stance.push(legs);
+    double all = stance.share() * stance.body().massKg() * Load.G;
+    double perKg = stance.share() * Load.G;
+    builder.load(
         Load.force(
             Load.Segment.FOOT,
             at,
-            new Vec3(-s.share() * push[0], all, 0),
-            new Vec3(-s.share() * push[1], perKg, 0)));
-    track(p, s, rearHip, push);
-    p.footGrip(s.setup().get(FOOT_SHEAR), all, perKg)
+            new Vec3(-stance.share() * push[0], all, 0),
+            new Vec3(-stance.share() * push[1], perKg, 0)));
+    track(builder, stance, rearHip, push);
+    builder
+        .footGrip(stance.setup().get(FOOT_SHEAR), all, perKg)
         .free(feetAgainstEachOther(at, all, perKg))
         .legWeights();
-    s.place().on(p, s.body(), rearHip, s.lean());
-    p.prop("floor", new Vec3(-1.2, 0, 0), new Vec3(0.7, 0, 0));
-    return p.build(Standing.ALL_ROWS);
+    stance.place().on(builder, stance.body(), rearHip, stance.lean());
+    builder.prop("floor", new Vec3(-1.2, 0, 0), new Vec3(0.7, 0, 0));
+    return builder.build(Standing.ALL_ROWS);
   }
 
-  private static void ground(PostureBuilder p, double floor, OtherLeg.Foot rear, Vec3 rearAt) {
+  private static void ground(
+      PostureBuilder builder, double floor, OtherLeg.Foot rear, Vec3 rearAt) {
     if (floor > 0) {
-      p.prop(
+      builder.prop(
           "block",
           new Vec3(-0.12, 0, 0),
           new Vec3(0.26, 0, 0),
@@ -287,14 +290,14 @@ public final class SplitFamily implements Family {
           new Vec3(-0.12, floor, 0));
     }
     if (rear == OtherLeg.Foot.INSTEP && rearAt.y() > 0.1) {
-      p.prop(
+      builder.prop(
           "block",
           new Vec3(rearAt.x() - 0.3, rearAt.y() - 0.08, 0),
           new Vec3(rearAt.x() + 0.04, rearAt.y() - 0.08, 0),
           new Vec3(rearAt.x() + 0.04, rearAt.y() - 0.03, 0),
           new Vec3(rearAt.x() - 0.3, rearAt.y() - 0.03, 0));
     }
-    p.prop("floor", new Vec3(-1.2, 0, 0), new Vec3(0.7, 0, 0));
+    builder.prop("floor", new Vec3(-1.2, 0, 0), new Vec3(0.7, 0, 0));
   }
 
   /**

@@ -277,7 +277,7 @@ public final class SquatFamily implements Family {
               Locale.ROOT, "The weight is on the floor %.0f cm before the bottom.", 100 * missing),
           "less depth, or stand on two boxes");
     }
-    PostureBuilder p =
+    PostureBuilder builder =
         new PostureBuilder(body, phase)
             .foot(foot.ankle(), foot.toe(), foot.normal())
             .toesAlong(foot.heading())
@@ -298,20 +298,21 @@ public final class SquatFamily implements Family {
       Vec3 pushPerKg =
           new Vec3(-(bar.at(body, hip, lean).x() - pressureX) * Load.G / hands.y(), 0, 0);
       Standing.floorForce(
-          p,
+          builder,
           new Vec3(0, body.massKg() * Load.G, 0).minus(push).times(0.5),
           new Vec3(0, Load.G, 0).minus(pushPerKg).times(0.5),
           setup);
-      p.load(Load.force(Load.Segment.UPPER, hands, push, pushPerKg))
+      builder
+          .load(Load.force(Load.Segment.UPPER, hands, push, pushPerKg))
           .prop("arm", hands, hands.plus(new Vec3(0.35, 0.02, 0)));
     } else {
-      Standing.floorForce(p, body, setup);
+      Standing.floorForce(builder, body, setup);
     }
-    p.legWeights();
-    bar.on(p, body, hip, lean);
-    p.prop("floor", new Vec3(-0.7, 0, 0), new Vec3(0.7, 0, 0));
+    builder.legWeights();
+    bar.on(builder, body, hip, lean);
+    builder.prop("floor", new Vec3(-0.7, 0, 0), new Vec3(0.7, 0, 0));
     if (setup.get(WEDGE) > 0) {
-      p.prop(
+      builder.prop(
           "block",
           new Vec3(foot.soleX(body, -Segments.ANKLE_FROM_HEEL * body.footM()), 0, 0),
           new Vec3(foot.soleX(body, 0.4 * body.footM()), 0, 0),
@@ -319,7 +320,7 @@ public final class SquatFamily implements Family {
               .plus(-body.ankleHeightM(), foot.normal())
               .plus(-Segments.ANKLE_FROM_HEEL * body.footM(), foot.toe()));
     }
-    return p.build(Standing.ALL_ROWS);
+    return builder.build(Standing.ALL_ROWS);
   }
 
   /**

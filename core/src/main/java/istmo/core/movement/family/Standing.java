@@ -68,8 +68,8 @@ final class Standing {
           "where the load rests or hangs");
     }
 
-    static LoadPosition of(Setup setup, SetupParameter p) {
-      return values()[(int) setup.get(p)];
+    static LoadPosition of(Setup setup, SetupParameter parameter) {
+      return values()[(int) setup.get(parameter)];
     }
 
     /** Whether the load is carried by the pelvis, so that the back does not feel it. */
@@ -93,16 +93,16 @@ final class Standing {
     }
 
     /** Adds weight of trunk and load, and what is drawn. */
-    void on(PostureBuilder p, Body body, Vec3 hip, double lean) {
+    void on(PostureBuilder builder, Body body, Vec3 hip, double lean) {
       Vec3 at = at(body, hip, lean);
-      p.upperWeight(comFraction());
+      builder.upperWeight(comFraction());
       if (!belowBack()) {
-        p.load(Load.force(Load.Segment.UPPER, at, Vec3.ZERO, new Vec3(0, -Load.G, 0)));
+        builder.load(Load.force(Load.Segment.UPPER, at, Vec3.ZERO, new Vec3(0, -Load.G, 0)));
       }
       if (this == HANDS) {
-        p.prop("arm", at.plus(body.armM(), Vec3.UP), at);
+        builder.prop("arm", at.plus(body.armM(), Vec3.UP), at);
       }
-      p.prop(this == HANDS || this == CHEST ? "weight" : this == BELT ? "belt" : "bar", at);
+      builder.prop(this == HANDS || this == CHEST ? "weight" : this == BELT ? "belt" : "bar", at);
     }
   }
 
@@ -130,17 +130,18 @@ final class Standing {
   }
 
   /** Half of everything pushes up under the right foot. */
-  static void floorForce(PostureBuilder b, Body body, Setup setup) {
-    floorForce(b, new Vec3(0, body.massKg() * Load.G / 2, 0), new Vec3(0, Load.G / 2, 0), setup);
+  static void floorForce(PostureBuilder builder, Body body, Setup setup) {
+    floorForce(
+        builder, new Vec3(0, body.massKg() * Load.G / 2, 0), new Vec3(0, Load.G / 2, 0), setup);
   }
 
   /**
    * A force under the right foot that is linear in W, N and N/kg, with the sideways grip and push
    * of the set-up.
    */
-  static void floorForce(PostureBuilder b, Vec3 force, Vec3 perKg, Setup setup) {
-    b.load(Load.force(Load.Segment.FOOT, b.pressure(), force, perKg));
-    b.footGrip(
+  static void floorForce(PostureBuilder builder, Vec3 force, Vec3 perKg, Setup setup) {
+    builder.load(Load.force(Load.Segment.FOOT, builder.pressure(), force, perKg));
+    builder.footGrip(
         setup.get(Parameters.FOOT_SHEAR), setup.get(Parameters.SPREAD), force.y(), perKg.y());
   }
 }

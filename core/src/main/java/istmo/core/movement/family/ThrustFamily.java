@@ -264,28 +264,28 @@ public final class ThrustFamily implements Family {
     double lean = -Math.PI / 2 - slope.get(); // face up, head at the back
     double turned = setup.rad(TOE_OUT);
     Vec3 toe = Vec3.FORWARD.times(Math.cos(turned)).plus(Math.sin(turned), Vec3.RIGHT);
-    PostureBuilder p =
+    PostureBuilder builder =
         new PostureBuilder(body, phase)
             .foot(ankle, toe, Vec3.UP)
             .leg(knee.get(), hip)
             .trunk(lean)
             .pressureAhead(setup.get(Parameters.PRESSURE));
-    carry(p, body, setup, hip, knee.get(), ankle, lean);
-    p.prop(
+    carry(builder, body, setup, hip, knee.get(), ankle, lean);
+    builder.prop(
         "block",
         new Vec3(-0.35, 0, 0),
         new Vec3(0.05, 0, 0),
         new Vec3(0.05, edge, 0),
         new Vec3(-0.35, edge, 0));
     if (setup.get(FOOT_HEIGHT) > 0) {
-      p.prop(
+      builder.prop(
           "block",
           ankle.plus(new Vec3(-0.1, -body.ankleHeightM(), 0)),
           ankle.plus(new Vec3(0.3, -body.ankleHeightM(), 0)),
           new Vec3(ankleX + 0.3, 0, 0),
           new Vec3(ankleX - 0.1, 0, 0));
     }
-    return p.build(ROWS);
+    return builder.build(ROWS);
   }
 
   private static Vec3 hip(double arm, double edge, double slope, double z) {
@@ -324,14 +324,14 @@ public final class ThrustFamily implements Family {
     Vec3 ankle = knee.plus(body.shankM(), down);
     Vec3 normal = knee.minus(ankle).unit();
     Vec3 toe = new Vec3(normal.y(), -normal.x(), 0).unit();
-    PostureBuilder p =
+    PostureBuilder builder =
         new PostureBuilder(body, phase)
             .foot(ankle, toe, toe.turnedAboutZ(Math.PI / 2))
             .leg(knee, hip)
             .trunk(-Math.PI / 2 - a)
             .pressureAt(ankle.plus(new Vec3(0, -ankleY, 0)));
-    carry(p, body, setup, hip, knee, ankle, -Math.PI / 2 - a);
-    return p.build(EnumSet.complementOf(EnumSet.of(Coordinate.ANKLE_DORSIFLEXION)));
+    carry(builder, body, setup, hip, knee, ankle, -Math.PI / 2 - a);
+    return builder.build(EnumSet.complementOf(EnumSet.of(Coordinate.ANKLE_DORSIFLEXION)));
   }
 
   /**
@@ -339,8 +339,14 @@ public final class ThrustFamily implements Family {
    * and what bench and feet may do against each other.
    */
   private void carry(
-      PostureBuilder p, Body body, Setup setup, Vec3 hip, Vec3 knee, Vec3 ankle, double lean) {
-    Vec3 at = p.pressure();
+      PostureBuilder builder,
+      Body body,
+      Setup setup,
+      Vec3 hip,
+      Vec3 knee,
+      Vec3 ankle,
+      double lean) {
+    Vec3 at = builder.pressure();
     int legs = Parameters.legs(setup);
     Vec3 trunk = new Vec3(Math.sin(lean), Math.cos(lean), 0);
     Vec3 crease =
@@ -348,10 +354,8 @@ public final class ThrustFamily implements Family {
             .plus(-CREASE_AHEAD, trunk)
             .plus(CREASE_ABOVE, new Vec3(Math.cos(lean), -Math.sin(lean), 0));
     double upperX = hip.x() + Segments.UPPER_COM_HANGING * body.trunkM() * trunk.x();
-    // the other leg of a one-leg thrust is held with the knee bent over its hip: its mass at the
-    // thigh's middle
     double leg = Standing.oneLegMassMoment(body, ankle, knee, hip, at.x());
-    double other =
+    double other = // held bent over its hip: its mass at the thigh's middle
         legs == 2
             ? leg
             : (body.thighMassKg() + body.shankMassKg() + body.footMassKg()) * (hip.x() + 0.15);
@@ -359,18 +363,17 @@ public final class ThrustFamily implements Family {
     double each = Load.G / legs / at.x();
     Vec3 force = new Vec3(0, moment * each, 0);
     Vec3 perKg = new Vec3(0, crease.x() * each, 0);
-    p.load(Load.force(Load.Segment.FOOT, at, force, perKg));
-    if (!sliding) { // pushing the feet along the floor against the bench lifts or presses them:
-      // about the edge, moments stay
+    builder.load(Load.force(Load.Segment.FOOT, at, force, perKg));
+    if (!sliding) { // a push along the floor lifts or presses the feet: moments about the edge stay
       Vec3 edge = new Vec3(0, at.y() - (hip.y() - hip.x() * Math.tan(-Math.PI / 2 - lean)), 0);
       Vec3 along = new Vec3(1, edge.y() / at.x(), 0);
       double away = setup.get(AWAY);
       double left = Math.min(FREE_PUSH, (1 - Math.abs(away)) * PUSH);
-      p.free(
+      builder.free(
           FreeContact.atFoot(
               "push against the bench", at, along, Vec3.ZERO, left * force.y(), left * perKg.y()));
       if (away != 0) {
-        p.load(
+        builder.load(
             Load.force(
                 Load.Segment.FOOT,
                 at,
@@ -378,22 +381,20 @@ public final class ThrustFamily implements Family {
                 along.times(-away * PUSH * perKg.y())));
       }
     }
-    p.footGrip(
+    builder
+        .footGrip(
             sliding ? HEEL_GRIP : setup.get(FOOT_SHEAR),
             sliding ? 0 : setup.get(Parameters.SPREAD),
             force.y(),
             perKg.y())
         .legWeights()
         .upperWeight(Segments.UPPER_COM_HANGING);
-    // the bench carries the rest, above the lower back
-    double rest = body.massKg() * Load.G - legs * force.y();
+    double rest = body.massKg() * Load.G - legs * force.y(); // the bench's, above the lower back
     double restPerKg = Load.G - legs * perKg.y();
     Vec3 bench = new Vec3(0, hip.y() - hip.x() * Math.tan(-Math.PI / 2 - lean) - THICK, 0);
-    p.load(Load.force(Load.Segment.UPPER, bench, new Vec3(0, rest, 0), new Vec3(0, restPerKg, 0)));
-    p.free(
-        Stops.knee(
-            Math.acos(
-                Math.max(-1, Math.min(1, hip.minus(knee).unit().dot(knee.minus(ankle).unit()))))));
-    p.prop("bar", crease).prop("floor", new Vec3(-0.6, 0, 0), new Vec3(1.5, 0, 0));
+    builder.load(
+        Load.force(Load.Segment.UPPER, bench, new Vec3(0, rest, 0), new Vec3(0, restPerKg, 0)));
+    builder.free(Stops.knee(hip.minus(knee).unit().angleTo(knee.minus(ankle).unit())));
+    builder.prop("bar", crease).prop("floor", new Vec3(-0.6, 0, 0), new Vec3(1.5, 0, 0));
   }
 }

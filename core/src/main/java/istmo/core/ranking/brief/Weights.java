@@ -172,15 +172,15 @@ public record Weights(Preset preset, Map<String, Double> moved) {
     }
 
     /** Weight of a criterion under this preset, 0 to 10. */
-    public double weight(Criterion c) {
-      return weights.getOrDefault(c, c.usual());
+    public double weight(Criterion criterion) {
+      return weights.getOrDefault(criterion, criterion.usual());
     }
 
     /** The preset with this id; throws {@code InvalidInput} when there is none. */
     public static Preset get(String id) {
-      for (Preset p : values()) {
-        if (p.id.equals(id)) {
-          return p;
+      for (Preset preset : values()) {
+        if (preset.id.equals(id)) {
+          return preset;
         }
       }
       throw new InvalidInput(
@@ -196,12 +196,15 @@ public record Weights(Preset preset, Map<String, Double> moved) {
 
   public Weights {
     List<InvalidInput.Fault> faults = new ArrayList<>();
-    for (Map.Entry<String, Double> m : moved.entrySet()) {
-      if (java.util.Arrays.stream(Criterion.values()).noneMatch(c -> c.id().equals(m.getKey()))) {
-        faults.add(new InvalidInput.Fault("weights." + m.getKey(), "is not a criterion"));
+    for (Map.Entry<String, Double> entry : moved.entrySet()) {
+      if (java.util.Arrays.stream(Criterion.values())
+          .noneMatch(criterion -> criterion.id().equals(entry.getKey()))) {
+        faults.add(new InvalidInput.Fault("weights." + entry.getKey(), "is not a criterion"));
       }
       WEIGHT.check(
-          faults, "weights." + m.getKey(), m.getValue() == null ? Double.NaN : m.getValue());
+          faults,
+          "weights." + entry.getKey(),
+          entry.getValue() == null ? Double.NaN : entry.getValue());
     }
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);
@@ -210,20 +213,20 @@ public record Weights(Preset preset, Map<String, Double> moved) {
   }
 
   /** Weight of a criterion, 0 to 10: the coach's own, or else the preset's. */
-  public double of(Criterion c) {
-    return moved.getOrDefault(c.id(), preset.weight(c));
+  public double of(Criterion criterion) {
+    return moved.getOrDefault(criterion.id(), preset.weight(criterion));
   }
 
   /** Whether the coach has set this weight. */
-  public boolean set(Criterion c) {
-    return moved.containsKey(c.id());
+  public boolean set(Criterion criterion) {
+    return moved.containsKey(criterion.id());
   }
 
   /** All weights by criterion id. */
   public Map<String, Double> all() {
     Map<String, Double> result = new LinkedHashMap<>();
-    for (Criterion c : Criterion.values()) {
-      result.put(c.id(), of(c));
+    for (Criterion criterion : Criterion.values()) {
+      result.put(criterion.id(), of(criterion));
     }
     return result;
   }

@@ -27,49 +27,52 @@ public final class Admission {
    *     no figure is asked
    */
   public static Optional<Cautions.Refusal> refusal(
-      Cautions cautions, Exercise x, Optional<Analysis> analysis) {
-    return cautions.refusal(demand(x, analysis));
+      Cautions cautions, Exercise exercise, Optional<Analysis> analysis) {
+    return cautions.refusal(demand(exercise, analysis));
   }
 
   /**
    * Why a client's cautions leave an exercise by word out; empty when they do not. Nothing shows
    * how far a joint bends in it but the word, and nothing can shorten it.
    */
-  public static Optional<Cautions.Refusal> refusal(Cautions cautions, ByWord x) {
-    return cautions.refusal(x.demand()).or(() -> cautions.tooFar(x.knee().deg(), x.hip().deg()));
+  public static Optional<Cautions.Refusal> refusal(Cautions cautions, ByWord byWord) {
+    return cautions
+        .refusal(byWord.demand())
+        .or(() -> cautions.tooFar(byWord.knee().deg(), byWord.hip().deg()));
   }
 
-  static Demand demand(Exercise x, Optional<Analysis> analysis) {
+  static Demand demand(Exercise exercise, Optional<Analysis> analysis) {
     if (analysis.isEmpty()) {
-      return new Demand(x.exclusions(), x.waits(), x.onBelly(), 0, 0, 0, 0, 0, 0, 0);
+      return new Demand(
+          exercise.exclusions(), exercise.waits(), exercise.onBelly(), 0, 0, 0, 0, 0, 0, 0);
     }
-    Analysis a = analysis.get();
-    double peak = greatest(a, p -> p.suppliedNm(Coordinate.KNEE_FLEXION) * -1);
+    Analysis done = analysis.get();
+    double peak = greatest(done, point -> point.suppliedNm(Coordinate.KNEE_FLEXION) * -1);
     double straight =
         greatest(
-            a,
-            p ->
-                p.posture().angle(Coordinate.KNEE_FLEXION) < NEARLY_STRAIGHT
-                    ? -p.suppliedNm(Coordinate.KNEE_FLEXION)
+            done,
+            point ->
+                point.posture().angle(Coordinate.KNEE_FLEXION) < NEARLY_STRAIGHT
+                    ? -point.suppliedNm(Coordinate.KNEE_FLEXION)
                     : 0);
     return new Demand(
-        x.exclusions(),
-        x.waits(),
-        x.onBelly(),
-        Fit.backActivation(a),
-        deg(a, Coordinate.KNEE_FLEXION),
+        exercise.exclusions(),
+        exercise.waits(),
+        exercise.onBelly(),
+        Fit.backActivation(done),
+        deg(done, Coordinate.KNEE_FLEXION),
         peak > 0 ? straight / peak : 0,
-        deg(a, Coordinate.HIP_FLEXION),
-        deg(a, Coordinate.HIP_ABDUCTION),
-        deg(a, Coordinate.ANKLE_DORSIFLEXION),
-        Math.toDegrees(greatest(a, p -> p.posture().trunkLeanRad())));
+        deg(done, Coordinate.HIP_FLEXION),
+        deg(done, Coordinate.HIP_ABDUCTION),
+        deg(done, Coordinate.ANKLE_DORSIFLEXION),
+        Math.toDegrees(greatest(done, point -> point.posture().trunkLeanRad())));
   }
 
-  private static double deg(Analysis a, Coordinate c) {
-    return Math.toDegrees(greatest(a, p -> p.posture().angle(c)));
+  private static double deg(Analysis analysis, Coordinate coordinate) {
+    return Math.toDegrees(greatest(analysis, point -> point.posture().angle(coordinate)));
   }
 
-  private static double greatest(Analysis a, ToDoubleFunction<AnalysisPoint> of) {
-    return Math.max(0, a.points().stream().mapToDouble(of).max().orElse(0));
+  private static double greatest(Analysis analysis, ToDoubleFunction<AnalysisPoint> of) {
+    return Math.max(0, analysis.points().stream().mapToDouble(of).max().orElse(0));
   }
 }

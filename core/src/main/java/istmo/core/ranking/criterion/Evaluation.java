@@ -76,7 +76,7 @@ public sealed interface Evaluation {
       return new OutOfReach(
           candidate,
           Reach.obstacle(body, exercise.family(), wished)
-              .map(i -> i.reason() + " Missing: " + i.missing() + ".")
+              .map(impossible -> impossible.reason() + " Missing: " + impossible.missing() + ".")
               .orElse("Out of reach."));
     }
     AnalysisResult result =

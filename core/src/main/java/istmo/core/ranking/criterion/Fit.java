@@ -20,9 +20,9 @@ public final class Fit {
   public static double of(Aim aim, RegionValues stimulus, Analysis analysis) {
     double weight = 0;
     double sum = 0;
-    for (Map.Entry<String, Integer> a : aim.weights().entrySet()) {
-      weight += a.getValue();
-      sum += a.getValue() * stimulus.get(a.getKey());
+    for (Map.Entry<String, Integer> entry : aim.weights().entrySet()) {
+      weight += entry.getValue();
+      sum += entry.getValue() * stimulus.get(entry.getKey());
     }
     double out = 0;
     for (String id : aim.keepOut()) {
@@ -33,7 +33,7 @@ public final class Fit {
   }
 
   /** Greatest activation of the lower back over the range at the working load. */
-  public static double backActivation(Analysis a) {
-    return a.points().stream().mapToDouble(AnalysisPoint::backActivation).max().orElse(0);
+  public static double backActivation(Analysis analysis) {
+    return analysis.points().stream().mapToDouble(AnalysisPoint::backActivation).max().orElse(0);
   }
 }

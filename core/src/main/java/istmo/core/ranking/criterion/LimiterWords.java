@@ -24,8 +24,11 @@ public final class LimiterWords {
     List<String> parts =
         limitersByGroup(limiters).stream()
             .limit(3)
-            .filter(x -> x.getValue() >= 0.05)
-            .map(x -> String.format(Locale.ROOT, "%s %.0f %%", x.getKey(), 100 * x.getValue()))
+            .filter(entry -> entry.getValue() >= 0.05)
+            .map(
+                entry ->
+                    String.format(
+                        Locale.ROOT, "%s %.0f %%", entry.getKey(), 100 * entry.getValue()))
             .toList();
     return parts.isEmpty()
         ? "nothing within the repetitions that are counted"
@@ -47,8 +50,8 @@ public final class LimiterWords {
   /** Shares of what limits by group (quads, lower back ...), greatest first; they add up to 1. */
   public static List<Map.Entry<String, Double>> limitersByGroup(List<Limiter> limiters) {
     Map<String, Double> byName = new LinkedHashMap<>();
-    for (Limiter l : limiters) {
-      byName.merge(limiterGroup(l.id()), l.share(), Double::sum);
+    for (Limiter limiter : limiters) {
+      byName.merge(limiterGroup(limiter.id()), limiter.share(), Double::sum);
     }
     return byName.entrySet().stream()
         .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
@@ -82,8 +85,8 @@ public final class LimiterWords {
     if (regionId.equals(Regions.LOWER_BACK)) {
       return "lower back";
     }
-    Region r = Regions.standard().get(regionId);
-    return r.coachName();
+    Region region = Regions.standard().get(regionId);
+    return region.coachName();
   }
 
   /** Minutes without a needless ".0". */

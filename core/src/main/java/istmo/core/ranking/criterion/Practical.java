@@ -59,14 +59,14 @@ public final class Practical {
   private static final double BASICS_STEPS = 2;
 
   private final Brief brief;
-  private final Exercise x;
+  private final Exercise exercise;
   private final Evaluation.Computed e;
   private final List<Alternative.Criterion> criteria = new ArrayList<>();
 
-  private Practical(Brief brief, Evaluation.Computed e, Exercise x) {
+  private Practical(Brief brief, Evaluation.Computed computed, Exercise exercise) {
     this.brief = brief;
-    this.x = x;
-    this.e = e;
+    this.exercise = exercise;
+    this.e = computed;
   }
 
   /**
@@ -76,34 +76,38 @@ public final class Practical {
    * @param mostWork greatest {@link #work} of all candidates of the brief
    */
   public static List<Alternative.Criterion> criteria(
-      Brief brief, Exercise x, Evaluation.Computed e, RegionValues stimulus, double mostWork) {
-    Practical p = new Practical(brief, e, x);
-    p.target();
-    p.stability();
-    p.curve();
-    p.reach();
-    p.comfort();
-    double back = Fit.backActivation(e.analysis());
-    p.add(
+      Brief brief,
+      Exercise exercise,
+      Evaluation.Computed computed,
+      RegionValues stimulus,
+      double mostWork) {
+    Practical practical = new Practical(brief, computed, exercise);
+    practical.target();
+    practical.stability();
+    practical.curve();
+    practical.reach();
+    practical.comfort();
+    double back = Fit.backActivation(computed.analysis());
+    practical.add(
         Criterion.SPINE,
         1 - Math.min(1, back),
         String.format(Locale.ROOT, "The lower back works at %.0f %% of what it can.", 100 * back));
     double aimed = aimedWork(brief.aim(), stimulus) / Math.max(1e-9, work(stimulus));
-    p.add(
+    practical.add(
         Criterion.ELSEWHERE,
         Math.min(1, aimed),
         String.format(Locale.ROOT, "%.0f %% of what it trains is aimed at.", 100 * aimed));
-    p.progression();
-    p.add(
+    practical.progression();
+    practical.add(
         Criterion.TIME,
-        Math.max(0, 1 - x.setUpMinutes() / 5),
-        "About " + LimiterWords.minutes(x.setUpMinutes()) + " min to set up and load.");
-    p.learning();
-    p.liked();
-    p.rerack();
-    p.knee();
+        Math.max(0, 1 - exercise.setUpMinutes() / 5),
+        "About " + LimiterWords.minutes(exercise.setUpMinutes()) + " min to set up and load.");
+    practical.learning();
+    practical.liked();
+    practical.rerack();
+    practical.knee();
     double whole = work(stimulus) / Math.max(1e-9, mostWork);
-    p.add(
+    practical.add(
         Criterion.RETURN,
         brief.weights().of(Criterion.RETURN) + brief.school().basics(),
         Math.min(1, whole),
@@ -111,14 +115,14 @@ public final class Practical {
             Locale.ROOT,
             "Trains %.0f %% of what the most complete exercise here does in a set.",
             100 * whole));
-    return p.criteria;
+    return practical.criteria;
   }
 
   /** Stimulus of the whole leg: the sum over regions, by volume. */
   public static double work(RegionValues stimulus) {
     double sum = 0;
-    for (Region r : Regions.standard().all()) {
-      sum += volume(r) * stimulus.get(r.id());
+    for (Region region : Regions.standard().all()) {
+      sum += volume(region) * stimulus.get(region.id());
     }
     return sum;
   }
@@ -129,25 +133,26 @@ public final class Practical {
         .sum();
   }
 
-  private static double volume(Region r) {
-    return r.muscleShares().keySet().stream()
+  private static double volume(Region region) {
+    return region.muscleShares().keySet().stream()
         .map(Muscles.standard()::get)
         .mapToDouble(Muscle::volumeM3)
         .sum();
   }
 
-  private void add(Criterion c, double value, String reason) {
-    add(c, brief.weights().of(c), value, reason);
+  private void add(Criterion criterion, double value, String reason) {
+    add(criterion, brief.weights().of(criterion), value, reason);
   }
 
-  private void add(Criterion c, double weight, double value, String reason) {
-    criteria.add(new Alternative.Criterion(c.id(), c.label(), weight, value, reason));
+  private void add(Criterion criterion, double weight, double value, String reason) {
+    criteria.add(
+        new Alternative.Criterion(criterion.id(), criterion.label(), weight, value, reason));
   }
 
   private void target() {
     double share =
         e.analysis().set().gaveOut().stream()
-            .filter(l -> brief.aim().weights().containsKey(l.id()))
+            .filter(limiter -> brief.aim().weights().containsKey(limiter.id()))
             .mapToDouble(Limiter::share)
             .sum();
     add(
@@ -162,7 +167,7 @@ public final class Practical {
 
   private void stability() {
     boolean noPad =
-        x.needs().stream()
+        exercise.needs().stream()
             .anyMatch(item -> brief.equipment().measured(item, "thighPad").orElse(1) == 0);
     OptionalDouble seat = measured("thighMost");
     double thigh = brief.body().thighM();
@@ -171,12 +176,12 @@ public final class Practical {
     if (noPad) {
       add(
           Criterion.STABILITY,
-          Math.min(WITHOUT_PAD, x.stability()),
+          Math.min(WITHOUT_PAD, exercise.stability()),
           "No pad holds the thigh here: pull yourself down by the handles.");
     } else if (seat.orElse(thigh) < thigh) {
       add(
           Criterion.STABILITY,
-          Math.min(OUT_OF_LINE, x.stability()),
+          Math.min(OUT_OF_LINE, exercise.stability()),
           String.format(
               Locale.ROOT,
               "This seat takes thighs to %.0f cm, this client's is %.0f: the knee stands in front"
@@ -186,7 +191,7 @@ public final class Practical {
     } else if (roller.orElse(ankle) < ankle) {
       add(
           Criterion.STABILITY,
-          Math.min(OUT_OF_LINE, x.stability()),
+          Math.min(OUT_OF_LINE, exercise.stability()),
           String.format(
               Locale.ROOT,
               "The roller reaches %.0f cm from the pivot, this client's ankle is at %.0f: it"
@@ -196,17 +201,17 @@ public final class Practical {
     } else {
       add(
           Criterion.STABILITY,
-          x.stability(),
-          x.stability() >= 0.9
+          exercise.stability(),
+          exercise.stability() >= 0.9
               ? "Pads and rails hold the body."
-              : x.stability() >= 0.7
+              : exercise.stability() >= 0.7
                   ? "A track or pad helps."
                   : "Free: some of the effort goes into balance.");
     }
   }
 
   private OptionalDouble measured(String detail) {
-    return x.needs().stream()
+    return exercise.needs().stream()
         .map(item -> brief.equipment().measured(item, detail))
         .filter(OptionalDouble::isPresent)
         .findFirst()
@@ -217,13 +222,13 @@ public final class Practical {
   private void curve() {
     List<AnalysisPoint> points = e.analysis().points();
     double[] counts = new double[points.size()];
-    for (Map.Entry<String, Integer> a : brief.aim().weights().entrySet()) {
+    for (Map.Entry<String, Integer> entry : brief.aim().weights().entrySet()) {
       int muscle =
           Muscles.standard()
               .indexOf(
-                  Regions.standard().get(a.getKey()).muscleShares().keySet().iterator().next());
+                  Regions.standard().get(entry.getKey()).muscleShares().keySet().iterator().next());
       for (int k = 0; k < counts.length; k++) {
-        counts[k] += a.getValue() * Stimulus.tension(points.get(k), brief.school(), muscle);
+        counts[k] += entry.getValue() * Stimulus.tension(points.get(k), brief.school(), muscle);
       }
     }
     double peak = 0;
@@ -254,7 +259,7 @@ public final class Practical {
   }
 
   private void reach() {
-    Family family = x.family();
+    Family family = exercise.family();
     double share = 1;
     if (family.depth().isPresent()) {
       SetupParameter depth = family.depth().get();
@@ -277,7 +282,7 @@ public final class Practical {
     double hurt = brief.experience().pain(e.candidate().id());
     Optional<Soreness> worked =
         brief.cautions().sores().stream()
-            .filter(s -> x.exclusions().containsKey(s.joint()))
+            .filter(soreness -> exercise.exclusions().containsKey(soreness.joint()))
             .findFirst();
     double calm = worked.isPresent() ? SORE_WORKED : 1;
     if (1 - hurt < calm) {
@@ -291,13 +296,18 @@ public final class Practical {
         Criterion.COMFORT,
         calm,
         worked
-            .map(s -> "Works the sore " + s.joint().label() + ": " + x.exclusions().get(s.joint()))
+            .map(
+                soreness ->
+                    "Works the sore "
+                        + soreness.joint().label()
+                        + ": "
+                        + exercise.exclusions().get(soreness.joint()))
             .orElse("Works no joint that is sore."));
   }
 
   private void progression() {
     double relative =
-        brief.equipment().smallestStepKg(x.needs()) / Math.max(1, e.analysis().workingKg());
+        brief.equipment().smallestStepKg(exercise.needs()) / Math.max(1, e.analysis().workingKg());
     add(
         Criterion.PROGRESSION,
         brief.weights().of(Criterion.PROGRESSION) * (1 + BASICS_STEPS * brief.school().basics()),
@@ -313,13 +323,17 @@ public final class Practical {
     Optional<TrainingAge> age =
         brief.weights().set(Criterion.LEARNING) ? Optional.empty() : brief.profile().trainingAge();
     double factor =
-        age.map(a -> a == TrainingAge.WEEKS ? 2.0 : a == TrainingAge.YEARS ? 1.0 / 3 : 1)
+        age.map(
+                trainingAge ->
+                    trainingAge == TrainingAge.WEEKS
+                        ? 2.0
+                        : trainingAge == TrainingAge.YEARS ? 1.0 / 3 : 1)
             .orElse(1.0);
     add(
         Criterion.LEARNING,
         factor * brief.weights().of(Criterion.LEARNING),
-        x.easeOfLearning(),
-        x.easeOfLearning() >= 0.8 ? "Learnt in one session." : "Takes practice.");
+        exercise.easeOfLearning(),
+        exercise.easeOfLearning() >= 0.8 ? "Learnt in one session." : "Takes practice.");
   }
 
   /** What the client enjoys is done longer; counts only where somebody has said something. */
@@ -327,8 +341,8 @@ public final class Practical {
     if (brief.profile().likes().isEmpty() && brief.profile().dislikes().isEmpty()) {
       return;
     }
-    boolean likes = brief.profile().likes().contains(x.id());
-    boolean dislikes = brief.profile().dislikes().contains(x.id());
+    boolean likes = brief.profile().likes().contains(exercise.id());
+    boolean dislikes = brief.profile().dislikes().contains(exercise.id());
     add(
         Criterion.LIKED,
         likes ? 1 : dislikes ? 0 : 0.5,
@@ -338,11 +352,13 @@ public final class Practical {
   }
 
   private void rerack() {
-    boolean whole = x.family().part(e.reach().setup()) > 0.99;
+    boolean whole = exercise.family().part(e.reach().setup()) > 0.99;
     OptionalDouble low = measured("lowRerack");
     boolean held =
         (low.isPresent() && low.getAsDouble() == 0)
-            || (low.isEmpty() && x.needs().contains("barbell") && !x.needs().contains("rack"));
+            || (low.isEmpty()
+                && exercise.needs().contains("barbell")
+                && !exercise.needs().contains("rack"));
     add(
         Criterion.RERACK,
         whole || !held ? 1 : 0,
@@ -359,15 +375,17 @@ public final class Practical {
    */
   private void knee() {
     double most = 0;
-    for (AnalysisPoint p : e.analysis().points()) {
-      double pull = Math.max(0, -p.suppliedNm(Coordinate.KNEE_FLEXION)) / QUADRICEPS_ARM_M;
+    for (AnalysisPoint point : e.analysis().points()) {
+      double pull = Math.max(0, -point.suppliedNm(Coordinate.KNEE_FLEXION)) / QUADRICEPS_ARM_M;
       most =
           Math.max(
               most,
               pull
                   * 2
                   * Math.sin(
-                      Math.min(Math.PI / 2, Math.max(0, p.posture().angle(Coordinate.KNEE_FLEXION)))
+                      Math.min(
+                              Math.PI / 2,
+                              Math.max(0, point.posture().angle(Coordinate.KNEE_FLEXION)))
                           / 2));
     }
     double weights = most / (brief.body().massKg() * Load.G);

@@ -32,17 +32,17 @@ public record ScoredCandidate(
 
   /** A candidate with what studies, mechanics and this client's record say of it. */
   public static ScoredCandidate of(
-      Evaluation.Computed e, Evidence evidence, Experience experience) {
-    Evidence.At at = evidence.at(Point.of(e.candidate()));
-    double[] said = said(e.candidate().id(), e.stimulus(), experience);
+      Evaluation.Computed computed, Evidence evidence, Experience experience) {
+    Evidence.At at = evidence.at(Point.of(computed.candidate()));
+    double[] said = said(computed.candidate().id(), computed.stimulus(), experience);
     RegionValues stimulus =
         RegionValues.of(
             region -> {
               int r = region.ordinal();
-              double mechanics = e.stimulus().get(region) + Stimulus.FLOOR;
+              double mechanics = computed.stimulus().get(region) + Stimulus.FLOOR;
               return Math.max(0, mechanics * Math.exp(at.shift(r) + said[r]) - Stimulus.FLOOR);
             });
-    return new ScoredCandidate(e, at, said, stimulus);
+    return new ScoredCandidate(computed, at, said, stimulus);
   }
 
   /**
@@ -55,7 +55,7 @@ public record ScoredCandidate(
       double most = mechanics.stream().max().orElse(0);
       Set<String> meant =
           REGIONS.stream()
-              .filter(r -> mechanics.get(r) >= MEANT * most)
+              .filter(region -> mechanics.get(region) >= MEANT * most)
               .map(Region::group)
               .collect(Collectors.toSet());
       Arrays.setAll(said, r -> experience.shift(candidateId, REGIONS.get(r).group(), meant));

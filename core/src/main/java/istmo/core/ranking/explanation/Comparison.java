@@ -86,14 +86,17 @@ public record Comparison(
       throw new InvalidInput("sides", "needs two to " + MOST);
     }
     Evidence evidence = Evidence.of(brief.school());
-    List<Evidence.At> at = sides.stream().map(s -> evidence.at(s.point())).toList();
+    List<Evidence.At> at = sides.stream().map(side -> evidence.at(side.point())).toList();
     List<Points> regions = new ArrayList<>();
     List<double[]> said =
         sides.stream()
-            .map(s -> ScoredCandidate.said(s.candidate().id(), s.stimulus(), brief.experience()))
+            .map(
+                side ->
+                    ScoredCandidate.said(
+                        side.candidate().id(), side.stimulus(), brief.experience()))
             .toList();
-    for (Region r : Regions.standard().all()) {
-      regions.add(points(brief, sides, at, said, r.id()));
+    for (Region region : Regions.standard().all()) {
+      regions.add(points(brief, sides, at, said, region.id()));
     }
     List<String> sentences = new ArrayList<>();
     brief
@@ -105,16 +108,16 @@ public record Comparison(
     ends(sides, sentences);
     angles(sides, sentences);
     for (int i = 0; i < sides.size(); i++) {
-      Candidate c = sides.get(i).candidate();
+      Candidate candidate = sides.get(i).candidate();
       List<String> words =
           Explanation.said(
-              c.id(),
+              candidate.id(),
               said.get(i),
               brief.experience(),
               brief.aim().weights().keySet(),
               "here as in the order");
       if (!words.isEmpty()) {
-        sentences.add(c.name() + ": " + String.join(" ", words));
+        sentences.add(candidate.name() + ": " + String.join(" ", words));
       }
     }
     String most =
@@ -122,23 +125,31 @@ public record Comparison(
             .max(Map.Entry.comparingByValue())
             .map(Map.Entry::getKey)
             .orElse(regions.get(0).regionId());
-    Set<String> exercises =
-        sides.stream().map(s -> s.candidate().exerciseId()).collect(Collectors.toSet());
-    Set<String> seen = new LinkedHashSet<>();
-    List<Posterior.Influence> studies =
-        at.stream()
-            .flatMap(a -> a.influences(ScoredCandidate.index(most)).stream())
-            .filter(i -> Math.abs(i.shift()) >= TELLING)
-            .filter(i -> i.finding().tellsOf(exercises, most))
-            .sorted(
-                Comparator.comparing(
-                        (Posterior.Influence i) -> !i.finding().comparesAnyOf(exercises))
-                    .thenComparing(i -> -Math.abs(i.shift())))
-            .filter(i -> seen.add(i.finding().id()))
-            .limit(MOST_STUDIES)
-            .toList();
     return new Comparison(
-        List.copyOf(regions), criteria(brief, sides, regions), List.copyOf(sentences), studies);
+        List.copyOf(regions),
+        criteria(brief, sides, regions),
+        List.copyOf(sentences),
+        studies(sides, at, most));
+  }
+
+  /** The studies that move the figure of a region most, those that compare two of these first. */
+  private static List<Posterior.Influence> studies(
+      List<Side> sides, List<Evidence.At> at, String region) {
+    Set<String> exercises =
+        sides.stream().map(side -> side.candidate().exerciseId()).collect(Collectors.toSet());
+    Set<String> seen = new LinkedHashSet<>();
+    return at.stream()
+        .flatMap(there -> there.influences(ScoredCandidate.index(region)).stream())
+        .filter(influence -> Math.abs(influence.shift()) >= TELLING)
+        .filter(influence -> influence.finding().tellsOf(exercises, region))
+        .sorted(
+            Comparator.comparing(
+                    (Posterior.Influence influence) ->
+                        !influence.finding().comparesAnyOf(exercises))
+                .thenComparing(influence -> -Math.abs(influence.shift())))
+        .filter(influence -> seen.add(influence.finding().id()))
+        .limit(MOST_STUDIES)
+        .toList();
   }
 
   private static List<List<Criterion>> criteria(
@@ -148,18 +159,23 @@ public record Comparison(
       int side = i;
       Map<String, Double> byId =
           regions.stream()
-              .collect(Collectors.toMap(Points::regionId, p -> p.members().get(side).value()));
-      stimulus.add(RegionValues.of(r -> byId.getOrDefault(r.id(), 0.0)));
+              .collect(
+                  Collectors.toMap(Points::regionId, points -> points.members().get(side).value()));
+      stimulus.add(RegionValues.of(region -> byId.getOrDefault(region.id(), 0.0)));
     }
     double most = stimulus.stream().mapToDouble(Practical::work).max().orElse(0);
     List<List<Criterion>> result = new ArrayList<>();
     for (int i = 0; i < sides.size(); i++) {
-      Side s = sides.get(i);
-      Evaluation.Computed e =
-          new Evaluation.Computed(s.candidate(), s.reach(), s.analysis(), s.stimulus());
+      Side side = sides.get(i);
+      Evaluation.Computed computed =
+          new Evaluation.Computed(side.candidate(), side.reach(), side.analysis(), side.stimulus());
       result.add(
           Practical.criteria(
-              brief, Catalogue.standard().exerciseOf(s.candidate()), e, stimulus.get(i), most));
+              brief,
+              Catalogue.standard().exerciseOf(side.candidate()),
+              computed,
+              stimulus.get(i),
+              most));
     }
     return List.copyOf(result);
   }
@@ -200,17 +216,17 @@ public record Comparison(
     return new Points(id, List.copyOf(members));
   }
 
-  private static String gives(Points p, List<Side> sides) {
-    int best = best(p);
-    double value = p.members().get(best).value();
+  private static String gives(Points points, List<Side> sides) {
+    int best = best(points);
+    double value = points.members().get(best).value();
     if (value < Difference.SMALLEST) {
-      return "None of them does anything for the " + LimiterWords.name(p.regionId()) + ".";
+      return "None of them does anything for the " + LimiterWords.name(points.regionId()) + ".";
     }
     String name = sides.get(best).candidate().name();
-    if (p.members().get(best).chanceOfMost() < CLEARLY) {
+    if (points.members().get(best).chanceOfMost() < CLEARLY) {
       List<String> near = new ArrayList<>();
       for (int i = 0; i < sides.size(); i++) {
-        if (i != best && p.members().get(i).high() > p.members().get(best).low()) {
+        if (i != best && points.members().get(i).high() > points.members().get(best).low()) {
           near.add(sides.get(i).candidate().name());
         }
       }
@@ -218,29 +234,29 @@ public record Comparison(
           Locale.ROOT,
           "%s trains the %s a little more than %s: too little to count (%.0f %% likely).",
           name,
-          LimiterWords.name(p.regionId()),
+          LimiterWords.name(points.regionId()),
           near.isEmpty() ? "the next" : String.join(" and ", near),
-          100 * p.members().get(best).chanceOfMost());
+          100 * points.members().get(best).chanceOfMost());
     }
     double next = 0;
     for (int i = 0; i < sides.size(); i++) {
-      next = i == best ? next : Math.max(next, p.members().get(i).value());
+      next = i == best ? next : Math.max(next, points.members().get(i).value());
     }
     return String.format(
         Locale.ROOT,
         "%s trains the %s most: %s (%.0f %% likely).",
         name,
-        LimiterWords.name(p.regionId()),
+        LimiterWords.name(points.regionId()),
         next < Difference.SMALLEST
             ? "nothing else here does"
             : String.format(Locale.ROOT, "%.1f times the next", value / next),
-        100 * p.members().get(best).chanceOfMost());
+        100 * points.members().get(best).chanceOfMost());
   }
 
-  private static int best(Points p) {
+  private static int best(Points points) {
     int best = 0;
-    for (int i = 1; i < p.members().size(); i++) {
-      best = p.members().get(i).value() > p.members().get(best).value() ? i : best;
+    for (int i = 1; i < points.members().size(); i++) {
+      best = points.members().get(i).value() > points.members().get(best).value() ? i : best;
     }
     return best;
   }
@@ -250,34 +266,35 @@ public record Comparison(
     List<Points> told =
         regions.stream()
             .filter(
-                p ->
-                    !aim.weights().containsKey(p.regionId())
-                        && p.members().get(best(p)).chanceOfMost() >= CLEARLY
-                        && spread(p) > 4 * Difference.SMALLEST)
-            .sorted(Comparator.comparingDouble(p -> -spread(p)))
+                points ->
+                    !aim.weights().containsKey(points.regionId())
+                        && points.members().get(best(points)).chanceOfMost() >= CLEARLY
+                        && spread(points) > 4 * Difference.SMALLEST)
+            .sorted(Comparator.comparingDouble(points -> -spread(points)))
             .limit(3)
             .toList();
     Map<String, List<String>> by =
         told.stream()
             .collect(
                 Collectors.groupingBy(
-                    p -> sides.get(best(p)).candidate().name(),
+                    points -> sides.get(best(points)).candidate().name(),
                     java.util.LinkedHashMap::new,
-                    Collectors.mapping(p -> LimiterWords.name(p.regionId()), Collectors.toList())));
+                    Collectors.mapping(
+                        points -> LimiterWords.name(points.regionId()), Collectors.toList())));
     return by.entrySet().stream()
         .map(
-            e ->
+            entry ->
                 "Outside the target, "
-                    + e.getKey()
+                    + entry.getKey()
                     + " trains these more: "
-                    + String.join(", ", e.getValue())
+                    + String.join(", ", entry.getValue())
                     + ".")
         .toList();
   }
 
-  private static double spread(Points p) {
-    return p.members().stream().mapToDouble(Member::value).max().orElse(0)
-        - p.members().stream().mapToDouble(Member::value).min().orElse(0);
+  private static double spread(Points points) {
+    return points.members().stream().mapToDouble(Member::value).max().orElse(0)
+        - points.members().stream().mapToDouble(Member::value).min().orElse(0);
   }
 
   private static void ends(List<Side> sides, List<String> sentences) {
@@ -285,9 +302,9 @@ public record Comparison(
         sides.stream()
             .collect(
                 Collectors.groupingBy(
-                    s -> LimiterWords.firstLimiter(s.analysis().set().gaveOut()),
+                    side -> LimiterWords.firstLimiter(side.analysis().set().gaveOut()),
                     java.util.LinkedHashMap::new,
-                    Collectors.mapping(s -> s.candidate().name(), Collectors.toList())));
+                    Collectors.mapping(side -> side.candidate().name(), Collectors.toList())));
     if (by.size() == 1) {
       sentences.add(
           "Gives out first in "
@@ -298,7 +315,7 @@ public record Comparison(
       sentences.add(
           "Gives out first: "
               + by.entrySet().stream()
-                  .map(e -> e.getKey() + " (" + String.join(", ", e.getValue()) + ")")
+                  .map(entry -> entry.getKey() + " (" + String.join(", ", entry.getValue()) + ")")
                   .collect(Collectors.joining("; "))
               + ".");
     }
@@ -307,28 +324,28 @@ public record Comparison(
   private static void angles(List<Side> sides, List<String> sentences) {
     if (sides.stream()
         .allMatch(
-            s ->
-                s.analysis().points().stream()
+            side ->
+                side.analysis().points().stream()
                     .allMatch(
-                        p ->
-                            p.posture().trunkLeanRad()
+                        point ->
+                            point.posture().trunkLeanRad()
                                 >= 0))) { // on a machine's back rest it says nothing
       angle(
           sides,
           sentences,
           "Trunk lean at the bottom",
-          p -> Math.toDegrees(p.posture().trunkLeanRad()));
+          point -> Math.toDegrees(point.posture().trunkLeanRad()));
     }
     angle(
         sides,
         sentences,
         "Knee bend at the bottom",
-        p -> Math.toDegrees(p.posture().angle(Coordinate.KNEE_FLEXION)));
+        point -> Math.toDegrees(point.posture().angle(Coordinate.KNEE_FLEXION)));
     angle(
         sides,
         sentences,
         "Hip bend at the bottom",
-        p -> Math.toDegrees(p.posture().angle(Coordinate.HIP_FLEXION)));
+        point -> Math.toDegrees(point.posture().angle(Coordinate.HIP_FLEXION)));
   }
 
   private static void angle(
@@ -339,7 +356,9 @@ public record Comparison(
     double[] v =
         sides.stream()
             .mapToDouble(
-                s -> of.applyAsDouble(s.analysis().points().get(s.analysis().points().size() - 1)))
+                side ->
+                    of.applyAsDouble(
+                        side.analysis().points().get(side.analysis().points().size() - 1)))
             .toArray();
     if (java.util.Arrays.stream(v).max().orElse(0) - java.util.Arrays.stream(v).min().orElse(0)
         >= TELLABLE_DEG) {

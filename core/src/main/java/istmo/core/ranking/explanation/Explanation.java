@@ -50,14 +50,14 @@ public final class Explanation {
    * @param studies the findings that move it most there
    */
   public static List<String> why(
-      ScoredCandidate j,
+      ScoredCandidate candidate,
       Ranked ranked,
       Brief brief,
       RegionValues bestByRegion,
-      Exercise x,
+      Exercise exercise,
       String most,
       List<Posterior.Influence> studies) {
-    Evaluation.Computed e = j.evaluation();
+    Evaluation.Computed computed = candidate.evaluation();
     Aim aim = brief.aim();
     List<String> sentences = new ArrayList<>();
     List<String> does = new ArrayList<>();
@@ -68,42 +68,46 @@ public final class Explanation {
                     .reversed()
                     .thenComparing(Map.Entry.comparingByKey()))
             .toList();
-    for (Map.Entry<String, Integer> a : aimed) {
-      double share = j.stimulus().get(a.getKey()) / Math.max(1e-9, bestByRegion.get(a.getKey()));
+    for (Map.Entry<String, Integer> entry : aimed) {
+      double share =
+          candidate.stimulus().get(entry.getKey())
+              / Math.max(1e-9, bestByRegion.get(entry.getKey()));
       does.add(
           String.format(
               Locale.ROOT,
               "%s %s",
-              LimiterWords.name(a.getKey()),
+              LimiterWords.name(entry.getKey()),
               share > 0.95
                   ? "about as much as anything here"
                   : String.format(Locale.ROOT, "%.0f %% of the best here", 100 * share)));
     }
     sentences.add("Gives " + String.join("; ", does) + ".");
-    sentences.add(where(e, most, brief.school()));
-    sentences.add(LimiterWords.givesOut(e.analysis().set().gaveOut()));
+    sentences.add(where(computed, most, brief.school()));
+    sentences.add(LimiterWords.givesOut(computed.analysis().set().gaveOut()));
     Map<Boolean, Double> shift =
-        j.evidence().influences(ScoredCandidate.index(most)).stream()
+        candidate.evidence().influences(ScoredCandidate.index(most)).stream()
             .collect(
                 Collectors.partitioningBy(
                     Explanation::ofPractice, Collectors.summingDouble(Posterior.Influence::shift)));
     sentences.add(studied(Required.entry(shift, false), most, studies));
-    agreed(Required.entry(shift, true), e.candidate(), studies).ifPresent(sentences::add);
-    e.reach().changes().forEach(text -> sentences.add("For this client: " + text));
-    sentences.addAll(e.analysis().cautions());
-    sentences.addAll(e.analysis().notes());
+    agreed(Required.entry(shift, true), computed.candidate(), studies).ifPresent(sentences::add);
+    computed.reach().changes().forEach(text -> sentences.add("For this client: " + text));
+    sentences.addAll(computed.analysis().cautions());
+    sentences.addAll(computed.analysis().notes());
     brief.profile().habits().stream()
-        .filter(h -> h.family().equals(x.family().id()) && aimsAtGroup(aim, h.group()))
-        .forEach(h -> sentences.add(h.change()));
+        .filter(
+            habit ->
+                habit.family().equals(exercise.family().id()) && aimsAtGroup(aim, habit.group()))
+        .forEach(habit -> sentences.add(habit.change()));
     said(
-            e.candidate().id(),
-            j.said(),
+            computed.candidate().id(),
+            candidate.said(),
             brief.experience(),
             aimed.stream().map(Map.Entry::getKey).toList(),
             "in this client's order")
         .forEach(sentences::add);
-    machine(brief, x).ifPresent(sentences::add);
-    sentences.add("It costs: " + costs(e, x.setUpMinutes()) + ".");
+    machine(brief, exercise).ifPresent(sentences::add);
+    sentences.add("It costs: " + costs(computed, exercise.setUpMinutes()) + ".");
     sentences.add(sure(ranked));
     return sentences;
   }
@@ -139,8 +143,8 @@ public final class Explanation {
     return words;
   }
 
-  private static boolean ofPractice(Posterior.Influence i) {
-    return i.finding().how() == Finding.How.PRACTICE;
+  private static boolean ofPractice(Posterior.Influence influence) {
+    return influence.finding().how() == Finding.How.PRACTICE;
   }
 
   /**
@@ -154,14 +158,20 @@ public final class Explanation {
             .filter(Explanation::ofPractice)
             .map(Posterior.Influence::finding)
             .flatMap(
-                f -> {
+                finding -> {
                   boolean more =
-                      f.setUpA().filter(p -> p.candidateId().equals(candidate.id())).isPresent();
+                      finding
+                          .setUpA()
+                          .filter(point -> point.candidateId().equals(candidate.id()))
+                          .isPresent();
                   boolean less =
-                      f.setUpB().filter(p -> p.candidateId().equals(candidate.id())).isPresent();
+                      finding
+                          .setUpB()
+                          .filter(point -> point.candidateId().equals(candidate.id()))
+                          .isPresent();
                   return more
-                      ? Stream.of("more than " + f.conditionB())
-                      : less ? Stream.of("less than " + f.conditionA()) : Stream.of();
+                      ? Stream.of("more than " + finding.conditionB())
+                      : less ? Stream.of("less than " + finding.conditionA()) : Stream.of();
                 })
             .limit(2)
             .toList();
@@ -178,20 +188,23 @@ public final class Explanation {
 
   /** What the studies say beside the mechanics, and how far they move its figure. */
   private static String studied(double shift, String region, List<Posterior.Influence> all) {
-    List<Posterior.Influence> studies = all.stream().filter(i -> !ofPractice(i)).toList();
+    List<Posterior.Influence> studies =
+        all.stream().filter(influence -> !ofPractice(influence)).toList();
     if (studies.isEmpty()) {
       return "No study was found that tells of the " + LimiterWords.name(region) + " here.";
     }
     Map<String, Double> byStudy = new LinkedHashMap<>();
-    studies.forEach(i -> byStudy.merge(i.finding().shortCitation(), i.shift(), Double::sum));
+    studies.forEach(
+        influence ->
+            byStudy.merge(influence.finding().shortCitation(), influence.shift(), Double::sum));
     List<String> cited =
         byStudy.entrySet().stream()
             .map(
-                e ->
-                    e.getKey()
-                        + (Math.abs(e.getValue()) < 0.005
+                entry ->
+                    entry.getKey()
+                        + (Math.abs(entry.getValue()) < 0.005
                             ? ""
-                            : e.getValue() > 0 ? " (up)" : " (down)"))
+                            : entry.getValue() > 0 ? " (up)" : " (down)"))
             .limit(3)
             .toList();
     String moved =
@@ -213,34 +226,40 @@ public final class Explanation {
     return String.format(Locale.ROOT, "%+.0f %%", 100 * Math.expm1(shift));
   }
 
-  private static String sure(Ranked r) {
-    return r.rankLow() == r.rankHigh()
-        ? String.format(Locale.ROOT, "Likely place %d.", r.rankLow())
+  private static String sure(Ranked ranked) {
+    return ranked.rankLow() == ranked.rankHigh()
+        ? String.format(Locale.ROOT, "Likely place %d.", ranked.rankLow())
         : String.format(
             Locale.ROOT,
             "Likely place %d to %d; the chance that it is the best is %.0f %%.",
-            r.rankLow(),
-            r.rankHigh(),
-            100 * r.chanceOfBest());
+            ranked.rankLow(),
+            ranked.rankHigh(),
+            100 * ranked.chanceOfBest());
   }
 
   /**
    * What puts an alternative below the one before it: the points between them, and the criteria by
    * which most of them are lost.
    */
-  public static String below(Ranked above, String nameAbove, Ranked r) {
+  public static String below(Ranked above, String nameAbove, Ranked ranked) {
     Map<String, Double> points =
         above.contributions().stream()
             .collect(Collectors.toMap(Ranked.Contribution::criterion, Ranked.Contribution::points));
     String lost =
-        r.contributions().stream()
-            .map(c -> Map.entry(c.label(), points.getOrDefault(c.criterion(), 0.0) - c.points()))
-            .filter(l -> Math.round(100 * l.getValue()) >= 1)
+        ranked.contributions().stream()
+            .map(
+                contribution ->
+                    Map.entry(
+                        contribution.label(),
+                        points.getOrDefault(contribution.criterion(), 0.0) - contribution.points()))
+            .filter(entry -> Math.round(100 * entry.getValue()) >= 1)
             .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
             .limit(2)
-            .map(l -> String.format(Locale.ROOT, "%s −%.0f", l.getKey(), 100 * l.getValue()))
+            .map(
+                entry ->
+                    String.format(Locale.ROOT, "%s −%.0f", entry.getKey(), 100 * entry.getValue()))
             .collect(Collectors.joining(", "));
-    long between = Math.round(100 * (above.utility() - r.utility()));
+    long between = Math.round(100 * (above.utility() - ranked.utility()));
     String distance =
         between == 0
             ? "Less than one point"
@@ -253,21 +272,24 @@ public final class Explanation {
    * set-up of it.
    */
   public static List<String> raise(
-      Ranked r, List<Ranked> all, Function<String, Candidate> candidate) {
+      Ranked ranked, List<Ranked> all, Function<String, Candidate> candidate) {
     List<String> sentences = new ArrayList<>();
-    r.back()
+    ranked
+        .back()
         .ifPresent(
-            b ->
+            back ->
                 sentences.add(
                     String.format(
                         Locale.ROOT,
                         "%.0f points behind the first; loses most on: %s (%.0f).",
-                        100 * (all.get(0).utility() - r.utility()),
-                        b.label(),
-                        100 * b.points())));
-    r.raise().ifPresent(x -> sentences.add(raised(x, candidate.apply(x.over()).name())));
-    String exercise = candidate.apply(r.id()).exerciseId();
-    for (int k = 0; k < all.size() && !all.get(k).id().equals(r.id()); k++) {
+                        100 * (all.get(0).utility() - ranked.utility()),
+                        back.label(),
+                        100 * back.points())));
+    ranked
+        .raise()
+        .ifPresent(raise -> sentences.add(raised(raise, candidate.apply(raise.over()).name())));
+    String exercise = candidate.apply(ranked.id()).exerciseId();
+    for (int k = 0; k < all.size() && !all.get(k).id().equals(ranked.id()); k++) {
       if (candidate.apply(all.get(k).id()).exerciseId().equals(exercise)) {
         sentences.add(
             String.format(
@@ -281,26 +303,27 @@ public final class Explanation {
     return List.copyOf(sentences);
   }
 
-  private static String raised(Ranked.Raise x, String over) {
-    if (Math.abs(x.factor() - 1) < LEVEL) {
+  private static String raised(Ranked.Raise raise, String over) {
+    if (Math.abs(raise.factor() - 1) < LEVEL) {
       return String.format(Locale.ROOT, "All but level with %s.", over);
     }
     String weight =
-        x.factor() > 1
-            ? String.format(Locale.ROOT, "%.1f times the weight", x.factor())
-            : String.format(Locale.ROOT, "%.0f %% of the weight", 100 * x.factor());
-    return String.format(Locale.ROOT, "With %s on “%s” it would pass %s.", weight, x.label(), over);
+        raise.factor() > 1
+            ? String.format(Locale.ROOT, "%.1f times the weight", raise.factor())
+            : String.format(Locale.ROOT, "%.0f %% of the weight", 100 * raise.factor());
+    return String.format(
+        Locale.ROOT, "With %s on “%s” it would pass %s.", weight, raise.label(), over);
   }
 
   /** How much of the machine is known here; empty for what no order hangs on. */
-  private static Optional<String> machine(Brief brief, Exercise x) {
+  private static Optional<String> machine(Brief brief, Exercise exercise) {
     long matters = 0;
     long known = 0;
-    for (String item : x.needs()) {
-      for (Detail d : Equipment.get(item).details()) {
-        if (d.between().isPresent()) {
+    for (String item : exercise.needs()) {
+      for (Detail detail : Equipment.get(item).details()) {
+        if (detail.between().isPresent()) {
           matters++;
-          known += brief.equipment().measured(item, d.id()).isPresent() ? 1 : 0;
+          known += brief.equipment().measured(item, detail.id()).isPresent() ? 1 : 0;
         }
       }
     }
@@ -322,11 +345,11 @@ public final class Explanation {
         .anyMatch(id -> Regions.standard().get(id).group().equals(group));
   }
 
-  private static String where(Evaluation.Computed e, String regionId, School school) {
+  private static String where(Evaluation.Computed computed, String regionId, School school) {
     int muscle =
         Muscles.standard()
             .indexOf(Regions.standard().get(regionId).muscleShares().keySet().iterator().next());
-    AnalysisPoint peak = HeaviestLength.peak(e.analysis(), school, muscle);
+    AnalysisPoint peak = HeaviestLength.peak(computed.analysis(), school, muscle);
     String phase =
         peak.phase() > 0.75
             ? "near the bottom or start"
@@ -343,8 +366,8 @@ public final class Explanation {
   }
 
   /** What it costs: the back, and minutes to set up. */
-  public static String costs(Evaluation.Computed e, double setUpMinutes) {
-    double back = Fit.backActivation(e.analysis());
+  public static String costs(Evaluation.Computed computed, double setUpMinutes) {
+    double back = Fit.backActivation(computed.analysis());
     String spine = back > 0.6 ? "heavy on the back" : back > 0.3 ? "some back" : "back spared";
     return String.format(
         Locale.ROOT, "%s · %s min to set up", spine, LimiterWords.minutes(setUpMinutes));

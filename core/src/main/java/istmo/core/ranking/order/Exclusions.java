@@ -19,59 +19,64 @@ final class Exclusions {
   private Exclusions() {}
 
   /** Why a candidate is left out; empty where it may be ranked. Health comes first. */
-  static Optional<Order.Excluded> of(Brief brief, Candidate c, Evaluation evaluation) {
-    Exercise x = Catalogue.standard().exerciseOf(c);
+  static Optional<Order.Excluded> of(Brief brief, Candidate candidate, Evaluation evaluation) {
+    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
     Optional<Analysis> analysis =
         evaluation instanceof Evaluation.Computed computed
             ? Optional.of(computed.analysis())
             : Optional.empty();
-    Optional<Cautions.Refusal> refusal = Admission.refusal(brief.cautions(), x, analysis);
+    Optional<Cautions.Refusal> refusal = Admission.refusal(brief.cautions(), exercise, analysis);
     if (refusal.isPresent()) {
       Order.Kind kind = refusal.get().byPain() ? Order.Kind.PAIN : Order.Kind.CAUTION;
-      return Optional.of(Order.Excluded.of(c, kind, refusal.get().reason()));
+      return Optional.of(Order.Excluded.of(candidate, kind, refusal.get().reason()));
     }
-    Optional<String> hurts = brief.experience().out(c.id());
+    Optional<String> hurts = brief.experience().out(candidate.id());
     if (hurts.isPresent()) {
-      return Optional.of(Order.Excluded.of(c, Order.Kind.PAIN, hurts.get()));
+      return Optional.of(Order.Excluded.of(candidate, Order.Kind.PAIN, hurts.get()));
     }
-    return missing(brief, c, x).or(() -> byPreset(brief, c, x)).or(() -> byBody(c, evaluation));
+    return missing(brief, candidate, exercise)
+        .or(() -> byPreset(brief, candidate, exercise))
+        .or(() -> byBody(candidate, evaluation));
   }
 
-  private static Optional<Order.Excluded> missing(Brief brief, Candidate c, Exercise x) {
-    List<String> missing = brief.equipment().missing(x.needs());
+  private static Optional<Order.Excluded> missing(
+      Brief brief, Candidate candidate, Exercise exercise) {
+    List<String> missing = brief.equipment().missing(exercise.needs());
     if (missing.isEmpty()) {
       return Optional.empty();
     }
     boolean home = brief.weights().preset() == Weights.Preset.HOME;
     return Optional.of(
         Order.Excluded.of(
-            c,
+            candidate,
             home ? Order.Kind.PRESET : Order.Kind.GYM,
             (home ? "Not at home: " : "Not here: ") + String.join(", ", missing) + "."));
   }
 
-  private static Optional<Order.Excluded> byPreset(Brief brief, Candidate c, Exercise x) {
+  private static Optional<Order.Excluded> byPreset(
+      Brief brief, Candidate candidate, Exercise exercise) {
     boolean beginner = brief.weights().preset() == Weights.Preset.BEGINNER;
-    return beginner && x.family().part(c.usual()) < 0.99
+    return beginner && exercise.family().part(candidate.usual()) < 0.99
         ? Optional.of(
             Order.Excluded.of(
-                c, Order.Kind.PRESET, "A part repetition: the whole is learnt first."))
+                candidate, Order.Kind.PRESET, "A part repetition: the whole is learnt first."))
         : Optional.empty();
   }
 
-  private static Optional<Order.Excluded> byBody(Candidate c, Evaluation evaluation) {
-    if (evaluation instanceof Evaluation.OutOfReach o) {
-      return Optional.of(Order.Excluded.of(c, Order.Kind.BODY, o.reason()));
+  private static Optional<Order.Excluded> byBody(Candidate candidate, Evaluation evaluation) {
+    if (evaluation instanceof Evaluation.OutOfReach outOfReach) {
+      return Optional.of(Order.Excluded.of(candidate, Order.Kind.BODY, outOfReach.reason()));
     }
-    return evaluation instanceof Evaluation.NotComputedWellEnough n
-        ? Optional.of(Order.Excluded.of(c, Order.Kind.NOT_COMPUTED, n.reason()))
+    return evaluation instanceof Evaluation.NotComputedWellEnough notComputedWellEnough
+        ? Optional.of(
+            Order.Excluded.of(candidate, Order.Kind.NOT_COMPUTED, notComputedWellEnough.reason()))
         : Optional.empty();
   }
 
   /** The same with what else to do here, and how it is improvised. */
   static Order.Excluded withSubstitute(
       Brief brief,
-      Order.Excluded x,
+      Order.Excluded excluded,
       Evaluation evaluation,
       Map<Evaluation.Computed, Substitute.Shape> open) {
     Optional<Substitute> instead =
@@ -83,10 +88,10 @@ final class Exclusions {
             .filter(id -> !brief.equipment().items().contains(id))
             .toList();
     return new Order.Excluded(
-        x.candidateId(),
-        x.name(),
-        x.kind(),
-        x.reason(),
+        excluded.candidateId(),
+        excluded.name(),
+        excluded.kind(),
+        excluded.reason(),
         instead,
         Improvisation.instead(lacking, brief.equipment().items(), brief.body(), brief.cautions()));
   }

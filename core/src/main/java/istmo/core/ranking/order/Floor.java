@@ -53,16 +53,16 @@ record Floor(Aim aim, double least, double best, RegionValues most, List<Candida
   static Floor of(
       Brief brief, Map<String, Evaluation> evaluations, Collection<ScoredCandidate> open) {
     Aim aim = new Aim(brief.aim().weights(), Set.of());
-    double here = open.stream().mapToDouble(j -> j.fit(aim)).max().orElse(0);
+    double here = open.stream().mapToDouble(candidate -> candidate.fit(aim)).max().orElse(0);
     Set<String> openIds = new LinkedHashSet<>();
-    open.forEach(j -> openIds.add(j.evaluation().candidate().id()));
+    open.forEach(candidate -> openIds.add(candidate.evaluation().candidate().id()));
     List<Evaluation.Computed> missing =
         evaluations.values().stream()
             .filter(Evaluation.Computed.class::isInstance)
             .map(Evaluation.Computed.class::cast)
-            .filter(e -> !openIds.contains(e.candidate().id()))
-            .filter(e -> lacking(brief, e.candidate()).findAny().isPresent())
-            .sorted(Comparator.comparingDouble(e -> -fit(aim, e)))
+            .filter(computed -> !openIds.contains(computed.candidate().id()))
+            .filter(computed -> lacking(brief, computed.candidate()).findAny().isPresent())
+            .sorted(Comparator.comparingDouble(computed -> -fit(aim, computed)))
             .toList();
     double anywhere = missing.isEmpty() ? here : Math.max(here, fit(aim, missing.get(0)));
     double least = Math.max(HARDLY, SHARE * anywhere);
@@ -71,21 +71,26 @@ record Floor(Aim aim, double least, double best, RegionValues most, List<Candida
         aim,
         least,
         here,
-        RegionValues.of(r -> open.stream().mapToDouble(j -> j.stimulus().get(r)).max().orElse(0)),
+        RegionValues.of(
+            region ->
+                open.stream()
+                    .mapToDouble(candidate -> candidate.stimulus().get(region))
+                    .max()
+                    .orElse(0)),
         missing.stream()
-            .filter(e -> fit(aim, e) >= least)
+            .filter(computed -> fit(aim, computed) >= least)
             .map(Evaluation.Computed::candidate)
-            .filter(c -> exercises.add(c.exerciseId()))
+            .filter(candidate -> exercises.add(candidate.exerciseId()))
             .limit(MOST_ELSEWHERE)
             .toList());
   }
 
-  private static double fit(Aim aim, Evaluation.Computed e) {
-    return Fit.of(aim, e.stimulus(), e.analysis());
+  private static double fit(Aim aim, Evaluation.Computed computed) {
+    return Fit.of(aim, computed.stimulus(), computed.analysis());
   }
 
-  private static Stream<String> lacking(Brief brief, Candidate c) {
-    return Catalogue.standard().exerciseOf(c).needs().stream()
+  private static Stream<String> lacking(Brief brief, Candidate candidate) {
+    return Catalogue.standard().exerciseOf(candidate).needs().stream()
         .filter(id -> !brief.equipment().items().contains(id));
   }
 
@@ -115,15 +120,16 @@ record Floor(Aim aim, double least, double best, RegionValues most, List<Candida
     List<Order.Elsewhere> would =
         elsewhere.stream()
             .map(
-                c ->
+                candidate ->
                     new Order.Elsewhere(
-                        c.id(),
-                        c.name(),
-                        lacking(brief, c)
+                        candidate.id(),
+                        candidate.name(),
+                        lacking(brief, candidate)
                             .map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT))
                             .toList()))
             .toList();
-    List<String> items = elsewhere.stream().flatMap(c -> lacking(brief, c)).distinct().toList();
+    List<String> items =
+        elsewhere.stream().flatMap(candidate -> lacking(brief, candidate)).distinct().toList();
     return Optional.of(
         new Order.Shortage(
             would.isEmpty()

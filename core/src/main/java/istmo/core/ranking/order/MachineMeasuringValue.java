@@ -33,12 +33,13 @@ public record MachineMeasuringValue(String itemId, String detailId, int affected
     for (String itemId : brief.equipment().items()) {
       List<Candidate> users =
           near.stream()
-              .filter(c -> Catalogue.standard().exerciseOf(c).needs().contains(itemId))
+              .filter(
+                  candidate -> Catalogue.standard().exerciseOf(candidate).needs().contains(itemId))
               .toList();
-      for (Detail d : Equipment.get(itemId).details()) {
+      for (Detail detail : Equipment.get(itemId).details()) {
         if (users.isEmpty()
-            || d.between().isEmpty()
-            || brief.equipment().measured(itemId, d.id()).isPresent()) {
+            || detail.between().isEmpty()
+            || brief.equipment().measured(itemId, detail.id()).isPresent()) {
           continue;
         }
         List<String> low =
@@ -46,13 +47,13 @@ public record MachineMeasuringValue(String itemId, String detailId, int affected
                 brief,
                 evaluations,
                 users,
-                brief.equipment().with(itemId, d.id(), d.between().get().min()));
+                brief.equipment().with(itemId, detail.id(), detail.between().get().min()));
         List<String> high =
             ids(
                 brief,
                 evaluations,
                 users,
-                brief.equipment().with(itemId, d.id(), d.between().get().max()));
+                brief.equipment().with(itemId, detail.id(), detail.between().get().max()));
         int affected = MeasuringValue.moved(first, low, high);
         if (affected > 0) {
           String sentence =
@@ -60,10 +61,10 @@ public record MachineMeasuringValue(String itemId, String detailId, int affected
                   Locale.ROOT,
                   "%s, %s: between what such machines have, %d of the first %d change their place.",
                   Equipment.get(itemId).name(),
-                  d.label().toLowerCase(Locale.ROOT),
+                  detail.label().toLowerCase(Locale.ROOT),
                   affected,
                   first.size());
-          result.add(new MachineMeasuringValue(itemId, d.id(), affected, sentence));
+          result.add(new MachineMeasuringValue(itemId, detail.id(), affected, sentence));
         }
       }
     }

@@ -99,42 +99,44 @@ public record MeasuringValue(MeasurementKind kind, int affected, String sentence
    * The body with one kind below and above its estimate; joint limits stay within what a body may
    * have.
    */
-  private static Variant variant(MeasurementKind kind, Body b) {
-    double m = kind.spreadM(b.statureM());
+  private static Variant variant(MeasurementKind kind, Body body) {
+    double m = kind.spreadM(body.statureM());
     return switch (kind) {
       case THIGH ->
           new Variant(
-              b.withLengths(b.thighM() - m, b.shankM(), b.trunkM() + m),
-              b.withLengths(b.thighM() + m, b.shankM(), b.trunkM() - m),
+              body.withLengths(body.thighM() - m, body.shankM(), body.trunkM() + m),
+              body.withLengths(body.thighM() + m, body.shankM(), body.trunkM() - m),
               cm(m));
       case SHANK ->
           new Variant(
-              b.withLengths(b.thighM(), b.shankM() - m, b.trunkM() + m),
-              b.withLengths(b.thighM(), b.shankM() + m, b.trunkM() - m),
+              body.withLengths(body.thighM(), body.shankM() - m, body.trunkM() + m),
+              body.withLengths(body.thighM(), body.shankM() + m, body.trunkM() - m),
               cm(m));
       case TRUNK ->
           new Variant(
-              b.withLengths(b.thighM(), b.shankM(), b.trunkM() - m),
-              b.withLengths(b.thighM(), b.shankM(), b.trunkM() + m),
+              body.withLengths(body.thighM(), body.shankM(), body.trunkM() - m),
+              body.withLengths(body.thighM(), body.shankM(), body.trunkM() + m),
               cm(m));
       case KNEE_TO_WALL ->
           new Variant(
-              ankle(b, -ANKLE_SPREAD_DEG), ankle(b, ANKLE_SPREAD_DEG), deg(ANKLE_SPREAD_DEG));
+              ankle(body, -ANKLE_SPREAD_DEG), ankle(body, ANKLE_SPREAD_DEG), deg(ANKLE_SPREAD_DEG));
       case HIP_FLEXION ->
-          new Variant(hip(b, -HIP_SPREAD_DEG), hip(b, HIP_SPREAD_DEG), deg(HIP_SPREAD_DEG));
+          new Variant(hip(body, -HIP_SPREAD_DEG), hip(body, HIP_SPREAD_DEG), deg(HIP_SPREAD_DEG));
       default -> throw new IllegalArgumentException("no spread is known for " + kind);
     };
   }
 
-  private static Body ankle(Body b, double moreDeg) {
-    return b.withDorsiflexionLimit(
+  private static Body ankle(Body body, double moreDeg) {
+    return body.withDorsiflexionLimit(
         Math.toRadians(
-            Body.DORSIFLEXION_DEG.nearest(Math.toDegrees(b.dorsiflexionLimitRad()) + moreDeg)));
+            Body.DORSIFLEXION_DEG.nearest(Math.toDegrees(body.dorsiflexionLimitRad()) + moreDeg)));
   }
 
-  private static Body hip(Body b, double moreDeg) {
-    double limit = Body.HIP_FLEXION_DEG.nearest(Math.toDegrees(b.hipFlexionLimitRad()) + moreDeg);
-    return b.withLimits(b.dorsiflexionLimitRad(), Math.toRadians(limit), b.kneeFlexionLimitRad());
+  private static Body hip(Body body, double moreDeg) {
+    double limit =
+        Body.HIP_FLEXION_DEG.nearest(Math.toDegrees(body.hipFlexionLimitRad()) + moreDeg);
+    return body.withLimits(
+        body.dorsiflexionLimitRad(), Math.toRadians(limit), body.kneeFlexionLimitRad());
   }
 
   /** The first ten of an order. */

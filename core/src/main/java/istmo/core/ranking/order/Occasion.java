@@ -39,7 +39,7 @@ final class Occasion {
         ? new GymEquipment(
             Preset.AT_HOME,
             brief.equipment().measured().entrySet().stream()
-                .filter(e -> Preset.AT_HOME.contains(e.getKey()))
+                .filter(entry -> Preset.AT_HOME.contains(entry.getKey()))
                 .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)),
             brief.equipment().plates())
         : brief.equipment();
@@ -51,15 +51,15 @@ final class Occasion {
    */
   static Set<String> station(Brief brief, Collection<ScoredCandidate> open) {
     Map<String, Set<String>> stations = new TreeMap<>();
-    for (ScoredCandidate j : open) {
-      Set<String> needs = standing(j);
+    for (ScoredCandidate candidate : open) {
+      Set<String> needs = standing(candidate);
       stations.put(needs.toString(), needs);
     }
     return stations.values().stream()
-        .filter(s -> !s.isEmpty())
+        .filter(texts -> !texts.isEmpty())
         .max(
-            Comparator.<Set<String>>comparingDouble(s -> worth(brief, open, s))
-                .thenComparing(s -> -s.size())
+            Comparator.<Set<String>>comparingDouble(texts -> worth(brief, open, texts))
+                .thenComparing(texts -> -texts.size())
                 .thenComparing(Object::toString))
         .orElse(Set.of());
   }
@@ -70,19 +70,25 @@ final class Occasion {
    */
   private static double worth(Brief brief, Collection<ScoredCandidate> open, Set<String> station) {
     double sum = 0;
-    for (Map.Entry<String, Integer> a : brief.aim().weights().entrySet()) {
-      double best = open.stream().mapToDouble(j -> j.stimulus().get(a.getKey())).max().orElse(0);
+    for (Map.Entry<String, Integer> entry : brief.aim().weights().entrySet()) {
+      double best =
+          open.stream()
+              .mapToDouble(candidate -> candidate.stimulus().get(entry.getKey()))
+              .max()
+              .orElse(0);
       Set<String> seen = new HashSet<>();
       List<Double> first =
           open.stream()
-              .filter(j -> at(j, station))
-              .sorted(Comparator.comparingDouble(j -> -j.stimulus().get(a.getKey())))
-              .filter(j -> seen.add(j.evaluation().candidate().exerciseId()))
+              .filter(candidate -> at(candidate, station))
+              .sorted(
+                  Comparator.comparingDouble(
+                      candidate -> -candidate.stimulus().get(entry.getKey())))
+              .filter(candidate -> seen.add(candidate.evaluation().candidate().exerciseId()))
               .limit(OF_A_STATION)
-              .map(j -> j.stimulus().get(a.getKey()))
+              .map(candidate -> candidate.stimulus().get(entry.getKey()))
               .toList();
       sum +=
-          a.getValue()
+          entry.getValue()
               * first.stream().mapToDouble(Double::doubleValue).sum()
               / OF_A_STATION
               / Math.max(1e-9, best);
@@ -90,12 +96,12 @@ final class Occasion {
     return sum;
   }
 
-  static boolean at(ScoredCandidate j, Set<String> station) {
-    return station.containsAll(standing(j));
+  static boolean at(ScoredCandidate candidate, Set<String> station) {
+    return station.containsAll(standing(candidate));
   }
 
-  private static Set<String> standing(ScoredCandidate j) {
-    return Catalogue.standard().exerciseOf(j.evaluation().candidate()).station();
+  private static Set<String> standing(ScoredCandidate candidate) {
+    return Catalogue.standard().exerciseOf(candidate.evaluation().candidate()).station();
   }
 
   static String names(Collection<String> items) {
@@ -113,24 +119,26 @@ final class Occasion {
     double best = entries.stream().mapToDouble(Occasion::fit).max().orElse(0);
     List<Order.Entry> worth =
         entries.stream()
-            .filter(e -> fit(e) >= WORTH_LEARNING * best)
-            .sorted(Comparator.comparingDouble((Order.Entry e) -> -exercise(e).easeOfLearning()))
+            .filter(entry -> fit(entry) >= WORTH_LEARNING * best)
+            .sorted(
+                Comparator.comparingDouble(
+                    (Order.Entry entry) -> -exercise(entry).easeOfLearning()))
             .toList();
     Set<String> families = new HashSet<>();
     List<String> result = new ArrayList<>();
-    for (Order.Entry e : worth) {
-      if (result.size() < MOST_TO_LEARN && families.add(exercise(e).family().id())) {
-        result.add(e.ranked().id());
+    for (Order.Entry entry : worth) {
+      if (result.size() < MOST_TO_LEARN && families.add(exercise(entry).family().id())) {
+        result.add(entry.ranked().id());
       }
     }
     return List.copyOf(result);
   }
 
-  private static double fit(Order.Entry e) {
-    return e.ranked().contributions().get(0).value();
+  private static double fit(Order.Entry entry) {
+    return entry.ranked().contributions().get(0).value();
   }
 
-  private static Exercise exercise(Order.Entry e) {
-    return Catalogue.standard().exerciseOf(e.evaluation().candidate());
+  private static Exercise exercise(Order.Entry entry) {
+    return Catalogue.standard().exerciseOf(entry.evaluation().candidate());
   }
 }

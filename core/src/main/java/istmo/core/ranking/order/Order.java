@@ -36,7 +36,7 @@ public record Order(
   public List<Entry> all() {
     return Stream.of(entries, hardly)
         .flatMap(List::stream)
-        .flatMap(e -> Stream.concat(Stream.of(e), e.variants().stream()))
+        .flatMap(entry -> Stream.concat(Stream.of(entry), entry.variants().stream()))
         .toList();
   }
 
@@ -116,8 +116,9 @@ public record Order(
       String reason,
       Optional<Substitute> instead,
       List<Improvisation> improvised) {
-    static Excluded of(Candidate c, Kind kind, String reason) {
-      return new Excluded(c.id(), c.name(), kind, reason, Optional.empty(), List.of());
+    static Excluded of(Candidate candidate, Kind kind, String reason) {
+      return new Excluded(
+          candidate.id(), candidate.name(), kind, reason, Optional.empty(), List.of());
     }
   }
 

@@ -41,10 +41,13 @@ public record OrderChange(int moved, List<String> sentences) {
   }
 
   private static List<String> ids(Order order) {
-    return order.entries().stream().map(e -> e.ranked().id()).toList();
+    return order.entries().stream().map(entry -> entry.ranked().id()).toList();
   }
 
-  private static Order.Entry entry(Order o, String id) {
-    return o.all().stream().filter(e -> e.ranked().id().equals(id)).findFirst().orElseThrow();
+  private static Order.Entry entry(Order order, String id) {
+    return order.all().stream()
+        .filter(entry -> entry.ranked().id().equals(id))
+        .findFirst()
+        .orElseThrow();
   }
 }

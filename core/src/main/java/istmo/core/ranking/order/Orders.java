@@ -30,24 +30,16 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 
 /**
  * From a brief to an order. Evaluations do not depend on the aim, so they can be kept ({@link
  * #evaluate}) and ordered again ({@link #order}).
  */
 public final class Orders {
-  /** Share of what gives out first under which an exercise hardly is one for the aim. */
-  private static final double HARDLY = 0.15;
-
-  /** The lowest place within its interval that a clear leader may have. */
-  private static final int CLEAR_RANK = 3;
-
   /** Findings that move ln(stimulus) by less are not named. */
   private static final double TELLING = 0.01;
 
@@ -103,7 +95,7 @@ public final class Orders {
   public static Map<String, Evaluation> judgedBy(
       Map<String, Evaluation> evaluations, School school) {
     Map<String, Evaluation> result = new LinkedHashMap<>();
-    evaluations.forEach((id, e) -> result.put(id, e.judgedBy(school)));
+    evaluations.forEach((id, evaluation) -> result.put(id, evaluation.judgedBy(school)));
     return result;
   }
 
@@ -120,13 +112,13 @@ public final class Orders {
     Catalogue.standard()
         .byWord()
         .forEach(
-            n ->
+            byWord ->
                 excluded.add(
                     new Order.Excluded(
-                        n.candidateId(),
-                        n.name(),
+                        byWord.candidateId(),
+                        byWord.name(),
                         Order.Kind.BY_WORD,
-                        n.why(),
+                        byWord.why(),
                         Optional.empty(),
                         List.of())));
     Map<Evaluation.Computed, Substitute.Shape> shapes =
@@ -135,17 +127,21 @@ public final class Orders {
     List<Order.Excluded> out =
         Workers.map(
             excluded,
-            x ->
-                x.kind() == Order.Kind.GYM
+            missing ->
+                missing.kind() == Order.Kind.GYM
                     ? Exclusions.withSubstitute(
-                        brief, x, Required.entry(evaluations, x.candidateId()), shapes)
-                    : x);
+                        brief, missing, Required.entry(evaluations, missing.candidateId()), shapes)
+                    : missing);
     RegionValues best =
         RegionValues.of(
-            r -> open.values().stream().mapToDouble(j -> j.stimulus().get(r)).max().orElse(0));
+            region ->
+                open.values().stream()
+                    .mapToDouble(candidate -> candidate.stimulus().get(region))
+                    .max()
+                    .orElse(0));
     List<Ranked> ranked =
         Ranking.rank(
-            alternatives(brief, open.values(), j -> j.fits(brief)),
+            alternatives(brief, open.values(), candidate -> candidate.fits(brief)),
             brief.weights().of(Weights.Criterion.FIT),
             Weights.Criterion.FIT.label());
     String most =
@@ -156,10 +152,10 @@ public final class Orders {
             .orElseThrow()
             .getKey();
     List<Order.Entry> all =
-        grouped(Workers.map(ranked, r -> entry(brief, r, ranked, open, best, most)));
+        grouped(Workers.map(ranked, place -> entry(brief, place, ranked, open, best, most)));
     Floor floor = Floor.of(brief, evaluations, open.values());
     List<Order.Entry> entries = explained(all.stream().filter(floor::holds).toList());
-    List<Order.Entry> hardly = all.stream().filter(e -> !floor.holds(e)).toList();
+    List<Order.Entry> hardly = all.stream().filter(entry -> !floor.holds(entry)).toList();
     List<Together> together = new ArrayList<>();
     Together.best(2, entries, brief.aim(), brief.school()).ifPresent(together::add);
     Together.best(3, entries, brief.aim(), brief.school()).ifPresent(together::add);
@@ -172,7 +168,7 @@ public final class Orders {
         hardly,
         floor.shortage(brief),
         out,
-        firstPick(entries),
+        Leader.of(entries),
         List.copyOf(together),
         learning,
         List.copyOf(notes));
@@ -181,14 +177,14 @@ public final class Orders {
   /** Each entry but the first says what puts it below the one before. */
   private static List<Order.Entry> explained(List<Order.Entry> entries) {
     List<Order.Entry> list = new ArrayList<>();
-    for (Order.Entry e : entries) {
+    for (Order.Entry entry : entries) {
       Order.Entry above = list.isEmpty() ? null : list.get(list.size() - 1);
       list.add(
           above == null
-              ? e
-              : e.beginningWith(
+              ? entry
+              : entry.beginningWith(
                   Explanation.below(
-                      above.ranked(), above.evaluation().candidate().name(), e.ranked())));
+                      above.ranked(), above.evaluation().candidate().name(), entry.ranked())));
     }
     return List.copyOf(list);
   }
@@ -197,50 +193,53 @@ public final class Orders {
   private static List<Order.Entry> grouped(List<Order.Entry> ranked) {
     Map<String, List<Order.Entry>> byExercise = new LinkedHashMap<>();
     ranked.forEach(
-        e ->
+        entry ->
             byExercise
-                .computeIfAbsent(e.evaluation().candidate().exerciseId(), k -> new ArrayList<>())
-                .add(e));
-    return byExercise.values().stream().map(v -> v.get(0).with(v.subList(1, v.size()))).toList();
+                .computeIfAbsent(
+                    entry.evaluation().candidate().exerciseId(), key -> new ArrayList<>())
+                .add(entry));
+    return byExercise.values().stream()
+        .map(entries -> entries.get(0).with(entries.subList(1, entries.size())))
+        .toList();
   }
 
   private static Order.Entry entry(
       Brief brief,
-      Ranked r,
+      Ranked place,
       List<Ranked> ranked,
       Map<String, ScoredCandidate> open,
       RegionValues best,
       String most) {
-    ScoredCandidate j = Required.entry(open, r.id());
-    Evaluation.Computed e = j.evaluation();
-    Exercise x = Catalogue.standard().exerciseOf(e.candidate());
+    ScoredCandidate candidate = Required.entry(open, place.id());
+    Evaluation.Computed computed = candidate.evaluation();
+    Exercise exercise = Catalogue.standard().exerciseOf(computed.candidate());
     Optional<LoadEstimate> load =
         LoadEstimate.of(
-            e.candidate(),
-            e.reach().setup(),
-            e.analysis(),
+            computed.candidate(),
+            computed.reach().setup(),
+            computed.analysis(),
             brief.strength(),
             brief.equipment(),
             brief.body().massKg(),
             brief.cautions().loadShare());
     List<Posterior.Influence> studies =
-        j.evidence().influences(ScoredCandidate.index(most)).stream()
-            .filter(i -> Math.abs(i.shift()) >= TELLING)
-            .filter(i -> i.finding().tellsOf(List.of(x.id()), most))
+        candidate.evidence().influences(ScoredCandidate.index(most)).stream()
+            .filter(influence -> Math.abs(influence.shift()) >= TELLING)
+            .filter(influence -> influence.finding().tellsOf(List.of(exercise.id()), most))
             .limit(MOST_STUDIES)
             .toList();
-    List<String> why = Explanation.why(j, r, brief, best, x, most, studies);
+    List<String> why = Explanation.why(candidate, place, brief, best, exercise, most, studies);
     List<String> raise =
-        Explanation.raise(r, ranked, id -> Required.entry(open, id).evaluation().candidate());
+        Explanation.raise(place, ranked, id -> Required.entry(open, id).evaluation().candidate());
     return new Order.Entry(
-        r,
-        e,
-        j.stimulus(),
+        place,
+        computed,
+        candidate.stimulus(),
         studies,
         why,
         raise,
-        Explanation.costs(e, x.setUpMinutes()),
-        LimiterWords.firstLimiter(e.analysis().set().gaveOut()),
+        Explanation.costs(computed, exercise.setUpMinutes()),
+        LimiterWords.firstLimiter(computed.analysis().set().gaveOut()),
         load,
         List.of());
   }
@@ -256,7 +255,7 @@ public final class Orders {
     Floor floor = Floor.of(brief, evaluations, open.values());
     Set<String> exercises = new HashSet<>();
     return Ranking.order(
-            alternatives(brief, open.values(), j -> NO_DRAWS),
+            alternatives(brief, open.values(), candidate -> NO_DRAWS),
             brief.weights().of(Weights.Criterion.FIT))
         .stream()
         .filter(id -> floor.holds(Required.entry(open, id)))
@@ -266,20 +265,24 @@ public final class Orders {
 
   private static List<Alternative> alternatives(
       Brief brief, Collection<ScoredCandidate> open, Function<ScoredCandidate, double[]> draws) {
-    double mostWork = open.stream().mapToDouble(j -> Practical.work(j.stimulus())).max().orElse(0);
+    double mostWork =
+        open.stream()
+            .mapToDouble(candidate -> Practical.work(candidate.stimulus()))
+            .max()
+            .orElse(0);
     return Workers.map(
         List.copyOf(open),
-        j ->
+        candidate ->
             new Alternative(
-                j.evaluation().candidate().id(),
-                j.evaluation().candidate().exerciseId(),
-                j.fit(brief.aim()),
-                draws.apply(j),
+                candidate.evaluation().candidate().id(),
+                candidate.evaluation().candidate().exerciseId(),
+                candidate.fit(brief.aim()),
+                draws.apply(candidate),
                 Practical.criteria(
                     brief,
-                    Catalogue.standard().exerciseOf(j.evaluation().candidate()),
-                    j.evaluation(),
-                    j.stimulus(),
+                    Catalogue.standard().exerciseOf(candidate.evaluation().candidate()),
+                    candidate.evaluation(),
+                    candidate.stimulus(),
                     mostWork)));
   }
 
@@ -294,13 +297,15 @@ public final class Orders {
       throw new InvalidInput("aim", "paint at least one region that should grow");
     }
     Map<String, ScoredCandidate> open = new LinkedHashMap<>();
-    for (Evaluation e : evaluations.values()) {
-      Candidate c = e.candidate();
-      Optional<Order.Excluded> out = Exclusions.of(brief, c, e);
+    for (Evaluation evaluation : evaluations.values()) {
+      Candidate candidate = evaluation.candidate();
+      Optional<Order.Excluded> out = Exclusions.of(brief, candidate, evaluation);
       if (out.isPresent()) {
         excluded.add(out.get());
       } else {
-        open.put(c.id(), ScoredCandidate.of((Evaluation.Computed) e, evidence, brief.experience()));
+        open.put(
+            candidate.id(),
+            ScoredCandidate.of((Evaluation.Computed) evaluation, evidence, brief.experience()));
       }
     }
     if (brief.weights().preset() == Weights.Preset.ONE_STATION) {
@@ -311,84 +316,14 @@ public final class Orders {
               : "One station: "
                   + Occasion.names(station)
                   + ". What stands elsewhere is listed below.");
-      for (ScoredCandidate j : List.copyOf(open.values())) {
-        if (!Occasion.at(j, station)) {
-          Candidate c = j.evaluation().candidate();
-          open.remove(c.id());
-          excluded.add(Order.Excluded.of(c, Order.Kind.PRESET, "Another station."));
+      for (ScoredCandidate candidate : List.copyOf(open.values())) {
+        if (!Occasion.at(candidate, station)) {
+          Candidate elsewhere = candidate.evaluation().candidate();
+          open.remove(elsewhere.id());
+          excluded.add(Order.Excluded.of(elsewhere, Order.Kind.PRESET, "Another station."));
         }
       }
     }
     return open;
-  }
-
-  private static String leads(Ranked first) {
-    return first.rankHigh() <= CLEAR_RANK
-        ? "It clearly leads for this target."
-        : String.format(
-            Locale.ROOT,
-            "It leads, but what is not known lets it stand anywhere down to place %d.",
-            first.rankHigh());
-  }
-
-  /** The first strip; when its band holds others, what decided between them. */
-  private static Optional<Order.FirstPick> firstPick(List<Order.Entry> entries) {
-    if (entries.isEmpty()) {
-      return Optional.empty();
-    }
-    Order.Entry first = entries.get(0);
-    List<Order.Entry> band = entries.stream().filter(e -> e.ranked().band() == 1).toList();
-    String butOthersEndIt = othersEndIt(first);
-    if (band.size() == 1) {
-      return Optional.of(
-          new Order.FirstPick(first.ranked().id(), leads(first.ranked()) + butOthersEndIt));
-    }
-    Map<String, Double> mean =
-        band.stream()
-            .skip(1)
-            .flatMap(e -> e.ranked().contributions().stream())
-            .collect(
-                Collectors.groupingBy(
-                    Ranked.Contribution::criterion,
-                    Collectors.averagingDouble(Ranked.Contribution::points)));
-    List<Ranked.Contribution> lead =
-        first.ranked().contributions().stream()
-            .filter(c -> c.points() - mean.getOrDefault(c.criterion(), 0.0) > 0.004)
-            .sorted(
-                Comparator.comparingDouble(
-                    (Ranked.Contribution c) -> mean.getOrDefault(c.criterion(), 0.0) - c.points()))
-            .limit(2)
-            .toList();
-    String by =
-        lead.isEmpty()
-            ? "nothing in particular: take the one this client likes"
-            : lead.stream().map(Ranked.Contribution::label).collect(Collectors.joining(", then "));
-    return Optional.of(
-        new Order.FirstPick(
-            first.ranked().id(),
-            String.format(
-                Locale.ROOT,
-                "The first %d are about equal; what put it first: %s.%s",
-                band.size(),
-                by,
-                butOthersEndIt)));
-  }
-
-  /**
-   * A first pick that is ended by other muscles than those aimed at says so: the best of what is
-   * here may still be no exercise for them.
-   */
-  private static String othersEndIt(Order.Entry first) {
-    double share =
-        first.ranked().contributions().stream()
-            .filter(c -> c.criterion().equals(Weights.Criterion.TARGET.id()))
-            .mapToDouble(Ranked.Contribution::value)
-            .sum();
-    return share < HARDLY
-        ? String.format(
-            Locale.ROOT,
-            " But other muscles end it: what is aimed at is %.0f %% of what gives out first.",
-            100 * share)
-        : "";
   }
 }

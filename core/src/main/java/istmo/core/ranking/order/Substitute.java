@@ -50,18 +50,21 @@ public record Substitute(String candidateId, String name, double alikeness, Stri
       Evaluation.Computed missing, Map<Evaluation.Computed, Shape> available, School school) {
     Shape shape = shape(missing, school);
     return available.entrySet().stream()
-        .map(a -> Map.entry(alike(missing, shape, a.getKey(), a.getValue()), a.getKey()))
-        .filter(a -> a.getKey() >= LEAST)
-        .max(
-            Comparator.comparingDouble((Map.Entry<Double, Evaluation.Computed> a) -> a.getKey())
-                .thenComparing(a -> a.getValue().candidate().id()))
         .map(
-            a ->
+            entry ->
+                Map.entry(alike(missing, shape, entry.getKey(), entry.getValue()), entry.getKey()))
+        .filter(entry -> entry.getKey() >= LEAST)
+        .max(
+            Comparator.comparingDouble(
+                    (Map.Entry<Double, Evaluation.Computed> entry) -> entry.getKey())
+                .thenComparing(entry -> entry.getValue().candidate().id()))
+        .map(
+            entry ->
                 new Substitute(
-                    a.getValue().candidate().id(),
-                    a.getValue().candidate().name(),
-                    a.getKey(),
-                    lost(missing, a.getValue())));
+                    entry.getValue().candidate().id(),
+                    entry.getValue().candidate().name(),
+                    entry.getKey(),
+                    lost(missing, entry.getValue())));
   }
 
   /**
@@ -75,12 +78,12 @@ public record Substitute(String candidateId, String name, double alikeness, Stri
   static Map<Evaluation.Computed, Shape> shapes(
       Collection<Evaluation.Computed> all, School school) {
     Map<Evaluation.Computed, Shape> shapes = new IdentityHashMap<>();
-    all.forEach(e -> shapes.put(e, shape(e, school)));
+    all.forEach(computed -> shapes.put(computed, shape(computed, school)));
     return shapes;
   }
 
-  private static Shape shape(Evaluation.Computed e, School school) {
-    return new Shape(loadedLengths(e, school), jointShares(e.analysis()));
+  private static Shape shape(Evaluation.Computed computed, School school) {
+    return new Shape(loadedLengths(computed, school), jointShares(computed.analysis()));
   }
 
   /**
@@ -89,7 +92,7 @@ public record Substitute(String candidateId, String name, double alikeness, Stri
    * spread over the joints.
    */
   private static double alike(
-      Evaluation.Computed a, Shape shapeA, Evaluation.Computed b, Shape shapeB) {
+      Evaluation.Computed computed, Shape shapeA, Evaluation.Computed otherComputed, Shape shapeB) {
     double squares = 0;
     double sizeA = 0;
     double sizeB = 0;
@@ -97,14 +100,15 @@ public record Substitute(String candidateId, String name, double alikeness, Stri
     double weight = 0;
     Map<String, Double> la = shapeA.loadedLengths();
     Map<String, Double> lb = shapeB.loadedLengths();
-    for (Region r : Regions.standard().all()) {
-      double sa = a.stimulus().get(r.id());
-      double sb = b.stimulus().get(r.id());
+    for (Region region : Regions.standard().all()) {
+      double sa = computed.stimulus().get(region.id());
+      double sb = otherComputed.stimulus().get(region.id());
       squares += (sa - sb) * (sa - sb);
       sizeA += sa * sa;
       sizeB += sb * sb;
       double shared = Math.min(sa, sb);
-      lengths += shared * Math.abs(Required.entry(la, r.id()) - Required.entry(lb, r.id()));
+      lengths +=
+          shared * Math.abs(Required.entry(la, region.id()) - Required.entry(lb, region.id()));
       weight += shared;
     }
     double distance =
@@ -126,13 +130,13 @@ public record Substitute(String candidateId, String name, double alikeness, Stri
     return sum / 2;
   }
 
-  private static double[] jointShares(Analysis a) {
+  private static double[] jointShares(Analysis analysis) {
     double[] mean = new double[Coordinate.LEG];
-    for (AnalysisPoint p : a.points()) {
+    for (AnalysisPoint point : analysis.points()) {
       for (int j = 0; j < mean.length; j++) {
         mean[j] +=
-            p.posture().carried().contains(Coordinate.values()[j])
-                ? p.suppliedNm(Coordinate.values()[j])
+            point.posture().carried().contains(Coordinate.values()[j])
+                ? point.suppliedNm(Coordinate.values()[j])
                 : 0;
       }
     }
@@ -141,18 +145,18 @@ public record Substitute(String candidateId, String name, double alikeness, Stri
   }
 
   /** Mean fibre length of each region over the range, weighted by what counts there. */
-  private static Map<String, Double> loadedLengths(Evaluation.Computed e, School school) {
+  private static Map<String, Double> loadedLengths(Evaluation.Computed computed, School school) {
     Map<String, Double> result = new HashMap<>();
-    for (Region r : Regions.standard().all()) {
-      int muscle = Muscles.standard().indexOf(r.muscleShares().keySet().iterator().next());
+    for (Region region : Regions.standard().all()) {
+      int muscle = Muscles.standard().indexOf(region.muscleShares().keySet().iterator().next());
       double sum = 0;
       double weight = 1e-9;
-      for (AnalysisPoint p : e.analysis().points()) {
-        double t = Stimulus.tension(p, school, muscle);
-        sum += t * p.fibreLength()[muscle];
+      for (AnalysisPoint point : computed.analysis().points()) {
+        double t = Stimulus.tension(point, school, muscle);
+        sum += t * point.fibreLength()[muscle];
         weight += t;
       }
-      result.put(r.id(), sum / weight);
+      result.put(region.id(), sum / weight);
     }
     return result;
   }
@@ -160,18 +164,20 @@ public record Substitute(String candidateId, String name, double alikeness, Stri
   private static String lost(Evaluation.Computed missing, Evaluation.Computed here) {
     List<String> parts = new ArrayList<>();
     Regions.standard().all().stream()
-        .filter(r -> missing.stimulus().get(r.id()) > 0.3)
+        .filter(region -> missing.stimulus().get(region.id()) > 0.3)
         .sorted(
             Comparator.comparingDouble(
-                (Region r) -> here.stimulus().get(r.id()) / missing.stimulus().get(r.id())))
+                (Region region) ->
+                    here.stimulus().get(region.id()) / missing.stimulus().get(region.id())))
         .limit(2)
         .forEach(
-            r -> {
-              double change = here.stimulus().get(r.id()) / missing.stimulus().get(r.id()) - 1;
+            region -> {
+              double change =
+                  here.stimulus().get(region.id()) / missing.stimulus().get(region.id()) - 1;
               if (change < -TELLABLE) {
                 parts.add(
                     String.format(
-                        Locale.ROOT, "%.0f %% less for the %s", -100 * change, r.coachName()));
+                        Locale.ROOT, "%.0f %% less for the %s", -100 * change, region.coachName()));
               }
             });
     return parts.isEmpty() ? "nothing lost that the model can tell" : String.join(", ", parts);

@@ -51,20 +51,21 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
 
   /** The search that {@link #best} makes; empty where nothing is asked for. */
   static Optional<Search> search(int count, List<Order.Entry> entries, Aim aim, School school) {
-    List<Member> all = entries.stream().map(e -> new Member(e, gives(e, aim, school))).toList();
+    List<Member> all =
+        entries.stream().map(entry -> new Member(entry, gives(entry, aim, school))).toList();
     Map<Cell, Double> most = new LinkedHashMap<>();
     Map<String, Double> ofRegion = new LinkedHashMap<>();
-    for (Member m : all) {
-      m.gives().forEach((cell, v) -> most.merge(cell, v, Math::max));
+    for (Member member : all) {
+      member.gives().forEach((cell, v) -> most.merge(cell, v, Math::max));
       aim.weights()
           .keySet()
-          .forEach(id -> ofRegion.merge(id, m.entry().stimulus().get(id), Math::max));
+          .forEach(id -> ofRegion.merge(id, member.entry().stimulus().get(id), Math::max));
     }
     most.entrySet()
         .removeIf(
-            e ->
-                e.getValue()
-                    < ASKED * Math.max(1e-9, Required.entry(ofRegion, e.getKey().region())));
+            entry ->
+                entry.getValue()
+                    < ASKED * Math.max(1e-9, Required.entry(ofRegion, entry.getKey().region())));
     List<Cell> cells = List.copyOf(most.keySet());
     if (cells.isEmpty()) {
       return Optional.empty();
@@ -74,14 +75,16 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
       String region = cells.get(c).region();
       weight[c] =
           Required.entry(aim.weights(), region)
-              / (double) cells.stream().filter(x -> x.region().equals(region)).count();
+              / (double) cells.stream().filter(cell -> cell.region().equals(region)).count();
     }
     List<Member> near = new ArrayList<>();
-    for (Member m : all) {
+    for (Member member : all) {
       boolean best =
-          cells.stream().anyMatch(c -> m.gives().getOrDefault(c, 0.0) >= Required.entry(most, c));
+          cells.stream()
+              .anyMatch(
+                  cell -> member.gives().getOrDefault(cell, 0.0) >= Required.entry(most, cell));
       if (near.size() < LOOKED_AT || best) {
-        near.add(m);
+        near.add(member);
       }
     }
     return Optional.of(new Search(near, cells, most, weight, count));
@@ -126,7 +129,7 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
 
     /** Places of these candidates among those that are searched. */
     int[] choice(List<String> candidateIds) {
-      List<String> ids = near.stream().map(m -> m.entry().ranked().id()).toList();
+      List<String> ids = near.stream().map(member -> member.entry().ranked().id()).toList();
       return candidateIds.stream().mapToInt(ids::indexOf).toArray();
     }
 
@@ -201,8 +204,8 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
       List<String> ids = new ArrayList<>();
       List<String> sentences = new ArrayList<>();
       for (int i : best) {
-        Order.Entry e = near.get(i).entry();
-        ids.add(e.ranked().id());
+        Order.Entry entry = near.get(i).entry();
+        ids.add(entry.ranked().id());
         List<String> what = new ArrayList<>();
         for (int c = 0; c < cells.size(); c++) {
           int cell = c;
@@ -218,7 +221,7 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
         }
         List<String> first = what.stream().distinct().limit(3).toList();
         sentences.add(
-            e.evaluation().candidate().name()
+            entry.evaluation().candidate().name()
                 + ": "
                 + (first.isEmpty()
                     ? "more of the same."
@@ -231,39 +234,46 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
     }
   }
 
-  private static String words(Cell c) {
+  private static String words(Cell cell) {
     String where =
-        c.joint() == Coordinate.HIP_FLEXION
+        cell.joint() == Coordinate.HIP_FLEXION
             ? "at the hip"
-            : c.joint() == Coordinate.HIP_ABDUCTION
+            : cell.joint() == Coordinate.HIP_ABDUCTION
                 ? "at the hip's side"
-                : c.joint() == Coordinate.KNEE_FLEXION ? "at the knee" : "at the ankle";
-    return LimiterWords.name(c.region()) + " " + (c.lengthened() ? "long " : "short ") + where;
+                : cell.joint() == Coordinate.KNEE_FLEXION ? "at the knee" : "at the ankle";
+    return LimiterWords.name(cell.region())
+        + " "
+        + (cell.lengthened() ? "long " : "short ")
+        + where;
   }
 
   /** Stimulus of each aimed region by the joint at which its muscle moves, and by its length. */
-  private static Map<Cell, Double> gives(Order.Entry e, Aim aim, School school) {
+  private static Map<Cell, Double> gives(Order.Entry entry, Aim aim, School school) {
     Map<Cell, Double> result = new LinkedHashMap<>();
-    List<AnalysisPoint> points = e.evaluation().analysis().points();
+    List<AnalysisPoint> points = entry.evaluation().analysis().points();
     for (String id : aim.weights().keySet()) {
       Region region = Regions.standard().get(id);
       int muscle = Muscles.standard().indexOf(region.muscleShares().keySet().iterator().next());
       double[] moved = new double[Coordinate.LEG];
       Arrays.setAll(
           moved,
-          c -> e.evaluation().analysis().lengthChangeM(muscle, Coordinate.values()[c], p -> true));
+          c ->
+              entry
+                  .evaluation()
+                  .analysis()
+                  .lengthChangeM(muscle, Coordinate.values()[c], point -> true));
       double all = Arrays.stream(moved).sum();
       double lengthened = 0;
       double tension = 1e-9;
-      for (AnalysisPoint p : points) {
-        double t = Stimulus.tension(p, school, muscle);
+      for (AnalysisPoint point : points) {
+        double t = Stimulus.tension(point, school, muscle);
         tension += t;
-        lengthened += p.fibreLength()[muscle] >= 1 ? t : 0;
+        lengthened += point.fibreLength()[muscle] >= 1 ? t : 0;
       }
       for (int c = 0; c < moved.length; c++) {
         Coordinate joint = Coordinate.values()[c];
         if (joint != Coordinate.HIP_INTERNAL_ROTATION && all > 0 && moved[c] / all > 0.05) {
-          double s = e.stimulus().get(id) * moved[c] / all;
+          double s = entry.stimulus().get(id) * moved[c] / all;
           result.put(new Cell(id, joint, true), s * lengthened / tension);
           result.put(new Cell(id, joint, false), s * (1 - lengthened / tension));
         }

@@ -107,12 +107,15 @@ public final class BestSetup {
     this.controls =
         exercise.family().parameters().stream()
             .filter(
-                p ->
-                    p.kind() != SetupParameter.Kind.MACHINE
-                        && p.choices().isEmpty()
-                        && !measured.containsKey(p.id()))
+                setupParameter ->
+                    setupParameter.kind() != SetupParameter.Kind.MACHINE
+                        && setupParameter.choices().isEmpty()
+                        && !measured.containsKey(setupParameter.id()))
             .toList();
-    this.movable = controls.stream().filter(p -> !NOT_SEARCHED.contains(p.id())).toList();
+    this.movable =
+        controls.stream()
+            .filter(setupParameter -> !NOT_SEARCHED.contains(setupParameter.id()))
+            .toList();
     for (int i = 0; i < analysers.length; i++) {
       analysers[i] = new Analyser(brief.limitedBody());
     }
@@ -190,11 +193,11 @@ public final class BestSetup {
   }
 
   private Tried require(Setup at) {
-    Tried t = tryAll(List.of(at)).get(0);
-    if (t.computed().isEmpty()) {
-      throw new InvalidInput("setup", "cannot be taken: " + t.obstacle());
+    Tried tried = tryAll(List.of(at)).get(0);
+    if (tried.computed().isEmpty()) {
+      throw new InvalidInput("setup", "cannot be taken: " + tried.obstacle());
     }
-    return t;
+    return tried;
   }
 
   private Best search(Setup from) {
@@ -203,8 +206,8 @@ public final class BestSetup {
     List<Setup> starts = new ArrayList<>(List.of(from));
     for (Candidate other : exercise.candidates()) {
       Setup start = from;
-      for (SetupParameter p : movable) {
-        start = start.with(p, other.usual().get(p));
+      for (SetupParameter parameter : movable) {
+        start = start.with(parameter, other.usual().get(parameter));
       }
       starts.add(start);
     }
@@ -217,9 +220,9 @@ public final class BestSetup {
     Setup found = best;
     Tried end = at(found);
     List<Moved> moved = new ArrayList<>();
-    for (SetupParameter p : movable) {
-      if (from.get(p) != found.get(p)) {
-        moved.add(new Moved(p, from.get(p), found.get(p)));
+    for (SetupParameter parameter : movable) {
+      if (from.get(parameter) != found.get(parameter)) {
+        moved.add(new Moved(parameter, from.get(parameter), found.get(parameter)));
       }
     }
     List<SetupParameter> flat = new ArrayList<>();
@@ -228,27 +231,33 @@ public final class BestSetup {
       if (idle(end.fit(), step.more()) && idle(end.fit(), step.less())) {
         flat.add(step.parameter());
       }
-      for (Move m : List.of(step.more(), step.less())) {
-        if (!m.obstacle().isEmpty()
+      for (Move move : List.of(step.more(), step.less())) {
+        if (!move.obstacle().isEmpty()
             && moved.stream()
                 .anyMatch(
-                    x ->
-                        x.parameter().equals(step.parameter())
-                            && Math.signum(x.to() - x.from())
-                                == Math.signum(m.value() - found.get(step.parameter())))) {
-          bounded.add(step.parameter().label() + " no further: " + m.obstacle());
+                    way ->
+                        way.parameter().equals(step.parameter())
+                            && Math.signum(way.to() - way.from())
+                                == Math.signum(move.value() - found.get(step.parameter())))) {
+          bounded.add(step.parameter().label() + " no further: " + move.obstacle());
         }
       }
     }
-    Evaluation.Computed a = beginning.computed().orElseThrow();
-    Evaluation.Computed b = end.computed().orElseThrow();
+    Evaluation.Computed computed = beginning.computed().orElseThrow();
+    Evaluation.Computed after = end.computed().orElseThrow();
     double gain = end.fit() / Math.max(1e-9, beginning.fit()) - 1;
     boolean told =
         end.fit() - beginning.fit()
             > Math.max(
                 Difference.SMALLEST, Difference.TELLABLE * Math.max(beginning.fit(), end.fit()));
     String elsewhere =
-        Difference.between("before", a.analysis(), a.stimulus(), "best", b.analysis(), b.stimulus())
+        Difference.between(
+                "before",
+                computed.analysis(),
+                computed.stimulus(),
+                "best",
+                after.analysis(),
+                after.stimulus())
             .elsewhere(brief.aim().weights().keySet());
     return new Best(
         from,
@@ -275,13 +284,13 @@ public final class BestSetup {
       while (tried.size() < MOST_TRIED) {
         Setup next = here;
         List<Setup> around = new ArrayList<>();
-        for (SetupParameter p : movable) {
-          moved(here, p, size).ifPresent(around::add);
-          moved(here, p, -size).ifPresent(around::add);
+        for (SetupParameter parameter : movable) {
+          moved(here, parameter, size).ifPresent(around::add);
+          moved(here, parameter, -size).ifPresent(around::add);
         }
         tryAll(around);
-        for (Setup s : around) {
-          next = better(s, next);
+        for (Setup setup : around) {
+          next = better(setup, next);
         }
         if (next == here) {
           break;
@@ -292,16 +301,18 @@ public final class BestSetup {
     return here;
   }
 
-  private Setup better(Setup a, Setup b) {
-    return at(a).fit() > at(b).fit() + NOTHING / 4 * Math.abs(at(b).fit()) ? a : b;
+  private Setup better(Setup setup, Setup otherSetup) {
+    return at(setup).fit() > at(otherSetup).fit() + NOTHING / 4 * Math.abs(at(otherSetup).fit())
+        ? setup
+        : otherSetup;
   }
 
   /** Puts back, one after the other, every control whose move gains next to nothing. */
   private Setup withoutIdleMoves(Setup from, Setup best) {
     Setup here = best;
-    for (SetupParameter p : movable) {
-      if (here.get(p) != from.get(p)) {
-        Setup back = here.with(p, from.get(p));
+    for (SetupParameter parameter : movable) {
+      if (here.get(parameter) != from.get(parameter)) {
+        Setup back = here.with(parameter, from.get(parameter));
         tryAll(List.of(back));
         if (at(back).fit() > at(here).fit() - NOTHING * Math.abs(at(best).fit())) {
           here = back;
@@ -314,30 +325,35 @@ public final class BestSetup {
   private List<Step> stepsFrom(Setup at, List<SetupParameter> which) {
     List<Setup> around = new ArrayList<>();
     which.forEach(
-        p -> {
-          moved(at, p, 1).ifPresent(around::add);
-          moved(at, p, -1).ifPresent(around::add);
+        parameter -> {
+          moved(at, parameter, 1).ifPresent(around::add);
+          moved(at, parameter, -1).ifPresent(around::add);
         });
     tryAll(around);
-    return which.stream().map(p -> new Step(p, move(at, p, 1), move(at, p, -1))).toList();
+    return which.stream()
+        .map(parameter -> new Step(parameter, move(at, parameter, 1), move(at, parameter, -1)))
+        .toList();
   }
 
-  private Move move(Setup at, SetupParameter p, int steps) {
-    Optional<Setup> to = moved(at, p, steps);
+  private Move move(Setup at, SetupParameter parameter, int steps) {
+    Optional<Setup> to = moved(at, parameter, steps);
     if (to.isEmpty()) {
-      return new Move(at.get(p), Double.NaN, "That is the end of its range.", Optional.empty());
+      return new Move(
+          at.get(parameter), Double.NaN, "That is the end of its range.", Optional.empty());
     }
-    Tried t = at(to.get());
+    Tried tried = at(to.get());
     return new Move(
-        to.get().get(p),
-        t.computed().isPresent() ? t.fit() : Double.NaN,
-        t.obstacle(),
-        t.computed().map(Evaluation.Computed::stimulus));
+        to.get().get(parameter),
+        tried.computed().isPresent() ? tried.fit() : Double.NaN,
+        tried.obstacle(),
+        tried.computed().map(Evaluation.Computed::stimulus));
   }
 
-  private static Optional<Setup> moved(Setup at, SetupParameter p, int steps) {
-    double to = Math.round((at.get(p) + steps * p.step()) * 1e6) / 1e6;
-    return p.allowed().contains(to) ? Optional.of(at.with(p, to)) : Optional.empty();
+  private static Optional<Setup> moved(Setup at, SetupParameter parameter, int steps) {
+    double to = Math.round((at.get(parameter) + steps * parameter.step()) * 1e6) / 1e6;
+    return parameter.allowed().contains(to)
+        ? Optional.of(at.with(parameter, to))
+        : Optional.empty();
   }
 
   private Tried at(Setup setup) {
@@ -348,8 +364,8 @@ public final class BestSetup {
   private List<Tried> tryAll(List<Setup> setups) {
     Map<Map<String, Double>, Setup> untried = new LinkedHashMap<>();
     setups.stream()
-        .filter(s -> !tried.containsKey(s.values()))
-        .forEach(s -> untried.put(s.values(), s));
+        .filter(setup -> !tried.containsKey(setup.values()))
+        .forEach(setup -> untried.put(setup.values(), setup));
     List<Setup> fresh = List.copyOf(untried.values());
     Tried[] results = new Tried[fresh.size()];
     int parts = Math.min(analysers.length, Math.max(1, fresh.size()));
@@ -397,11 +413,17 @@ public final class BestSetup {
   /** How far the joint that turns most turns, rad. */
   private static double range(Analysis analysis) {
     double most = 0;
-    for (Coordinate c : Coordinate.values()) {
+    for (Coordinate coordinate : Coordinate.values()) {
       double low =
-          analysis.points().stream().mapToDouble(p -> p.posture().angle(c)).min().orElse(0);
+          analysis.points().stream()
+              .mapToDouble(point -> point.posture().angle(coordinate))
+              .min()
+              .orElse(0);
       double high =
-          analysis.points().stream().mapToDouble(p -> p.posture().angle(c)).max().orElse(0);
+          analysis.points().stream()
+              .mapToDouble(point -> point.posture().angle(coordinate))
+              .max()
+              .orElse(0);
       most = Math.max(most, high - low);
     }
     return most;

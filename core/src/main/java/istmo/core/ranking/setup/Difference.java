@@ -44,41 +44,41 @@ public record Difference(List<RegionChange> changes, List<String> sentences) {
       Analysis second,
       RegionValues secondStimulus) {
     List<RegionChange> changes = new ArrayList<>();
-    for (Region r : Regions.standard().all()) {
-      double from = firstStimulus.get(r.id());
-      double to = secondStimulus.get(r.id());
+    for (Region region : Regions.standard().all()) {
+      double from = firstStimulus.get(region.id());
+      double to = secondStimulus.get(region.id());
       changes.add(
           new RegionChange(
-              r.id(),
+              region.id(),
               from,
               to,
               Math.abs(to - from) > Math.max(SMALLEST, TELLABLE * Math.max(from, to))));
     }
     List<String> sentences = new ArrayList<>();
-    AnalysisPoint a = bottom(first);
-    AnalysisPoint b = bottom(second);
+    AnalysisPoint point = bottom(first);
+    AnalysisPoint analysisPoint = bottom(second);
     angle(
         sentences,
         "Trunk lean at the bottom",
-        Math.toDegrees(a.posture().trunkLeanRad()),
-        Math.toDegrees(b.posture().trunkLeanRad()),
+        Math.toDegrees(point.posture().trunkLeanRad()),
+        Math.toDegrees(analysisPoint.posture().trunkLeanRad()),
         firstName,
         secondName);
     angle(
         sentences,
         "Knee bend at the bottom",
-        deg(a, Coordinate.KNEE_FLEXION),
-        deg(b, Coordinate.KNEE_FLEXION),
+        deg(point, Coordinate.KNEE_FLEXION),
+        deg(analysisPoint, Coordinate.KNEE_FLEXION),
         firstName,
         secondName);
     angle(
         sentences,
         "Hip bend at the bottom",
-        deg(a, Coordinate.HIP_FLEXION),
-        deg(b, Coordinate.HIP_FLEXION),
+        deg(point, Coordinate.HIP_FLEXION),
+        deg(analysisPoint, Coordinate.HIP_FLEXION),
         firstName,
         secondName);
-    hipOverKnee(sentences, a, b, firstName, secondName);
+    hipOverKnee(sentences, point, analysisPoint, firstName, secondName);
     sentences.add(
         "Gives out first for "
             + firstName
@@ -102,28 +102,29 @@ public record Difference(List<RegionChange> changes, List<String> sentences) {
    * nothing does.
    */
   String elsewhere(Set<String> regionIds) {
-    return inWords(changes.stream().filter(c -> !regionIds.contains(c.regionId())).toList());
+    return inWords(
+        changes.stream().filter(change -> !regionIds.contains(change.regionId())).toList());
   }
 
   private static String inWords(List<RegionChange> changes) {
     List<RegionChange> told =
         changes.stream()
             .filter(RegionChange::toldApart)
-            .sorted(Comparator.comparingDouble(c -> -Math.abs(c.to() - c.from())))
+            .sorted(Comparator.comparingDouble(change -> -Math.abs(change.to() - change.from())))
             .toList();
     List<String> parts =
         told.stream()
             .limit(4)
             .map(
-                c ->
+                change ->
                     String.format(
                         Locale.ROOT,
                         "%s %s",
-                        LimiterWords.name(c.regionId()),
-                        c.from() < SMALLEST
+                        LimiterWords.name(change.regionId()),
+                        change.from() < SMALLEST
                             ? "from nothing"
                             : String.format(
-                                Locale.ROOT, "%+.0f %%", 100 * (c.to() / c.from() - 1))))
+                                Locale.ROOT, "%+.0f %%", 100 * (change.to() / change.from() - 1))))
             .toList();
     return parts.isEmpty()
         ? ""
@@ -133,12 +134,12 @@ public record Difference(List<RegionChange> changes, List<String> sentences) {
                 : ".");
   }
 
-  private static AnalysisPoint bottom(Analysis a) {
-    return a.points().get(a.points().size() - 1);
+  private static AnalysisPoint bottom(Analysis analysis) {
+    return analysis.points().get(analysis.points().size() - 1);
   }
 
-  private static double deg(AnalysisPoint p, Coordinate c) {
-    return Math.toDegrees(p.posture().angle(c));
+  private static double deg(AnalysisPoint point, Coordinate coordinate) {
+    return Math.toDegrees(point.posture().angle(coordinate));
   }
 
   private static void angle(
@@ -150,24 +151,28 @@ public record Difference(List<RegionChange> changes, List<String> sentences) {
   }
 
   private static void hipOverKnee(
-      List<String> sentences, AnalysisPoint a, AnalysisPoint b, String first, String second) {
-    if (!a.posture().carried().contains(Coordinate.HIP_FLEXION)
-        || !a.posture().carried().contains(Coordinate.KNEE_FLEXION)) {
+      List<String> sentences,
+      AnalysisPoint point,
+      AnalysisPoint analysisPoint,
+      String first,
+      String second) {
+    if (!point.posture().carried().contains(Coordinate.HIP_FLEXION)
+        || !point.posture().carried().contains(Coordinate.KNEE_FLEXION)) {
       return;
     }
     double knees =
         Math.min(
-            a.externalNm()[Coordinate.KNEE_FLEXION.ordinal()],
-            b.externalNm()[Coordinate.KNEE_FLEXION.ordinal()]);
+            point.externalNm()[Coordinate.KNEE_FLEXION.ordinal()],
+            analysisPoint.externalNm()[Coordinate.KNEE_FLEXION.ordinal()]);
     if (knees < 5) {
       return;
     }
     double ra =
-        a.externalNm()[Coordinate.HIP_FLEXION.ordinal()]
-            / a.externalNm()[Coordinate.KNEE_FLEXION.ordinal()];
+        point.externalNm()[Coordinate.HIP_FLEXION.ordinal()]
+            / point.externalNm()[Coordinate.KNEE_FLEXION.ordinal()];
     double rb =
-        b.externalNm()[Coordinate.HIP_FLEXION.ordinal()]
-            / b.externalNm()[Coordinate.KNEE_FLEXION.ordinal()];
+        analysisPoint.externalNm()[Coordinate.HIP_FLEXION.ordinal()]
+            / analysisPoint.externalNm()[Coordinate.KNEE_FLEXION.ordinal()];
     if (Math.abs(Math.log(ra / rb)) > 0.1) {
       sentences.add(
           String.format(

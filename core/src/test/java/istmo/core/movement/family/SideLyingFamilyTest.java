@@ -90,8 +90,8 @@ class SideLyingFamilyTest {
     Drawing.Line shank = line(drawing, "shank");
     assertThat(shank.points().get(1).y()).isGreaterThan(shank.points().get(0).y() + 0.1);
     assertThat(drawing.lines())
-        .filteredOn(l -> !l.role().equals("force"))
-        .allSatisfy(l -> assertThat(l.points()).allMatch(p -> p.y() >= -1e-9));
+        .filteredOn(line -> !line.role().equals("force"))
+        .allSatisfy(line -> assertThat(line.points()).allMatch(point -> point.y() >= -1e-9));
   }
 
   private static Posture posture(Family family, Map<String, Double> changes, double phase) {
@@ -99,14 +99,18 @@ class SideLyingFamilyTest {
   }
 
   /** Moments of everything that pushes on the leg, about the hip's fore-and-aft axis, N m. */
-  private static double supportMoment(Posture p) {
-    return p.loads().stream()
-        .mapToDouble(l -> Math.abs(l.at().minus(p.points().hip()).cross(l.force()).x()))
+  private static double supportMoment(Posture posture) {
+    return posture.loads().stream()
+        .mapToDouble(
+            load -> Math.abs(load.at().minus(posture.points().hip()).cross(load.force()).x()))
         .max()
         .orElseThrow();
   }
 
   private static Drawing.Line line(Drawing drawing, String role) {
-    return drawing.lines().stream().filter(l -> l.role().equals(role)).findFirst().orElseThrow();
+    return drawing.lines().stream()
+        .filter(line -> line.role().equals(role))
+        .findFirst()
+        .orElseThrow();
   }
 }

@@ -46,7 +46,8 @@ class EvaluationTest {
         .isLessThan(0.9 * Stimulus.byRegion(toFailure, School.STRETCH).get("VL"))
         .isPositive();
     assertThat(held.reach().changes())
-        .anyMatch(w -> w.matches("For about 20 repetitions with \\d+ in reserve\\. The arms .*"));
+        .anyMatch(
+            word -> word.matches("For about 20 repetitions with \\d+ in reserve\\. The arms .*"));
   }
 
   /** What loads enough is compared at ten repetitions, whatever its range. */

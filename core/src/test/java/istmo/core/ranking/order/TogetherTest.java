@@ -42,7 +42,8 @@ class TogetherTest {
     Together.Search search = Together.search(2, order.entries(), AIM, School.STRETCH).orElseThrow();
     int[] chosen = search.choice(two.candidateIds());
     assertThat(search.coverage(chosen)).isCloseTo(two.coverage(), within(1e-12));
-    List<String> places = order.entries().stream().map(e -> e.ranked().id()).limit(24).toList();
+    List<String> places =
+        order.entries().stream().map(entry -> entry.ranked().id()).limit(24).toList();
     int compared = 0;
     for (String first : places) {
       for (String second : places) {
