@@ -51,8 +51,9 @@ class Guesses {
       return failures.first(counted, now) == 1;
     }
     int seen = before.get().getFailures();
-    Duration left = Duration.between(now, before.get().getLastAt().plus(BackOff.after(seen)));
-    if (!left.isNegative() && !left.isZero()) {
+    Duration wait = BackOff.after(seen);
+    Duration left = Duration.between(now, before.get().getLastAt().plus(wait));
+    if (!wait.isZero() && !left.isNegative() && !left.isZero()) {
       throw new TooManyTries(left.toSeconds() + 1);
     }
     return failures.oneMore(counted, seen, now) == 1;
