@@ -371,6 +371,11 @@ public record Body(
         / (Muscles.REFERENCE_MASS_KG * Muscles.REFERENCE_STATURE_M);
   }
 
+  /** Shoulder to a weight that hangs in the hand: the arm, and what the shoulders give, m. */
+  public double hangM() {
+    return (1 + Segments.SHOULDERS_GIVE) * armM;
+  }
+
   /** Factor from the reference adult's lengths and moment arms to this person's. */
   public double lengthFactor() {
     return statureM / Muscles.REFERENCE_STATURE_M;

@@ -22,6 +22,7 @@ import java.util.Set;
  * names must exist, or the application does not start.
  */
 public final class Catalogue {
+  private static final String USUAL = "usual";
   private static final Catalogue STANDARD = new Catalogue();
   private final Map<String, Exercise> exercises = new LinkedHashMap<>();
   private final Map<String, Candidate> candidates = new LinkedHashMap<>();
@@ -195,6 +196,7 @@ public final class Catalogue {
         number(one, "stability", resource),
         number(one, "set-up-minutes", resource),
         number(one, "ease-of-learning", resource),
+        plain(id, candidates, one.getOrDefault("plain", USUAL)),
         number(one, "model-error", resource),
         need(one, "repetitions", resource),
         List.copyOf(cues),
@@ -202,6 +204,18 @@ public final class Catalogue {
         java.util.Collections.unmodifiableMap(faults),
         List.copyOf(cautions),
         List.copyOf(candidates));
+  }
+
+  /**
+   * The candidate that the exercise's name alone means: the one that is named, or the usual one.
+   */
+  private static String plain(String exercise, List<Candidate> candidates, String named) {
+    String id = exercise + "/" + named;
+    boolean there = candidates.stream().anyMatch(candidate -> candidate.id().equals(id));
+    if (!there && !named.equals(USUAL)) {
+      throw new IllegalStateException(exercise + ": no candidate \"" + named + "\"");
+    }
+    return there ? id : "";
   }
 
   private static boolean onBelly(String position, String resource) {

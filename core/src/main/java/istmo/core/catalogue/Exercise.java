@@ -22,6 +22,7 @@ import java.util.Set;
  * @param setUpMinutes time to set up and load (common practice)
  * @param easeOfLearning 0 to 1 (common practice)
  * @param faults what goes wrong or is felt elsewhere, and the change to try (common practice)
+ * @param plain id of the candidate that the name alone means; empty where it means none of them
  * @param modelError standard deviation of ln(stimulus) that the model leaves open for this family
  *     (docs/validation.md)
  */
@@ -39,6 +40,7 @@ public record Exercise(
     double stability,
     double setUpMinutes,
     double easeOfLearning,
+    String plain,
     double modelError,
     String repetitions,
     List<String> cues,

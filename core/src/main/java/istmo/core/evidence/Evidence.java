@@ -1,11 +1,13 @@
 package istmo.core.evidence;
 
+import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.MeasurementKind;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.computing.Kept;
 import istmo.core.quantity.Required;
 import istmo.core.stimulus.School;
+import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -15,9 +17,6 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
-import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.CholeskyDecomposition;
-import org.hipparchus.linear.RealMatrix;
 
 /**
  * Draws from the posterior of one school: how far ln(stimulus + floor) of any point lies from what
@@ -36,7 +35,6 @@ public final class Evidence {
   private static final int KEPT_SCHOOLS = 16;
   private static final int KEPT_POINTS = 300;
   private static final int KEPT_NODES = 600;
-  private static final double JITTER = 1e-9;
 
   private static final Kept<School, Evidence> BY_SCHOOL = Kept.atMost(KEPT_SCHOOLS);
 
@@ -53,11 +51,12 @@ public final class Evidence {
   private final double[][] weights;
 
   /** Of set-ups of one exercise that the draws know: the catalogue's and the findings'. */
-  private final Map<String, Standing> standing = new HashMap<>();
+  private final Map<String, SetupErrors> standing = new HashMap<>();
 
   private final Kept<String, At> known = Kept.atMost(KEPT_POINTS);
 
-  private record Standing(List<Point> points, RealMatrix root) {}
+  /** Ratio of stimuli, as a logarithm, at which 0.6 of a study's correction still holds. */
+  private static final double CARRIES_OVER = Math.log(2);
 
   private static final int[] BODY =
       IntStream.range(0, UNKNOWNS.size())
@@ -82,7 +81,8 @@ public final class Evidence {
             byExercise
                 .computeIfAbsent(point.exercise().id(), key -> new LinkedHashMap<>())
                 .putIfAbsent(point.key(), point));
-    byExercise.forEach((id, points) -> standing.put(id, standing(List.copyOf(points.values()))));
+    byExercise.forEach(
+        (id, points) -> standing.put(id, SetupErrors.of(List.copyOf(points.values()))));
     this.weights = weights();
   }
 
@@ -130,7 +130,13 @@ public final class Evidence {
     /** [region][finding] with what findings saw. */
     private final double[][] covariance;
 
-    private At(double[][] byDraw, double[][] body, double[][] covariance) {
+    /** [region]: stimulus on the reference body, to which the findings are said. */
+    private final double[] reference;
+
+    /** [region]: the share of what the studies add that holds here; 1 on the reference body. */
+    private final double[] share;
+
+    private At(double[][] byDraw, double[][] body, double[][] covariance, double[] reference) {
       this.byDraw = byDraw;
       this.mean =
           Arrays.stream(byDraw)
@@ -138,16 +144,50 @@ public final class Evidence {
               .toArray();
       this.body = body;
       this.covariance = covariance;
+      this.reference = reference;
+      this.share = new double[REGIONS];
+      Arrays.fill(share, 1);
+    }
+
+    private At(At all, double[] share) {
+      this.byDraw = all.byDraw;
+      this.mean = all.mean;
+      this.body = all.body;
+      this.covariance = all.covariance;
+      this.reference = all.reference;
+      this.share = share;
+    }
+
+    /**
+     * The same for a body on which mechanics gives these stimuli. A study corrects the model where
+     * its people stood; the further this body's own mechanics is from theirs, as where stiff ankles
+     * turn a squat into a bow, the less of the correction is this body's.
+     */
+    public At on(RegionValues mechanics) {
+      double[] here = new double[REGIONS];
+      for (int r = 0; r < REGIONS; r++) {
+        double apart =
+            Math.log(
+                    (mechanics.get(Regions.standard().all().get(r)) + Stimulus.FLOOR)
+                        / (reference[r] + Stimulus.FLOOR))
+                / CARRIES_OVER;
+        here[r] = Math.exp(-apart * apart / 2);
+      }
+      return new At(this, here);
     }
 
     /** What the studies add. */
     public double shift(int region) {
-      return mean[region];
+      return share[region] * mean[region];
     }
 
     /** What each finding adds, greatest first. */
     public List<Posterior.Influence> influences(int region) {
-      return posterior.influences(covariance[region]);
+      return posterior.influences(covariance[region]).stream()
+          .map(
+              influence ->
+                  new Posterior.Influence(influence.finding(), share[region] * influence.shift()))
+          .toList();
     }
 
     /**
@@ -156,7 +196,8 @@ public final class Evidence {
      * @param measured what is measured of this body, and so not uncertain
      */
     public double[] draws(int region, Set<MeasurementKind> measured) {
-      double[] result = byDraw[region].clone();
+      double less = (1 - share[region]) * mean[region];
+      double[] result = Arrays.stream(byDraw[region]).map(draw -> draw - less).toArray();
       for (int b = 0; b < BODY.length; b++) {
         Unknown unknown = UNKNOWNS.get(BODY[b]);
         double change = body[region][b];
@@ -199,7 +240,7 @@ public final class Evidence {
         body[r][b] = change[r][BODY[b]];
       }
     }
-    return new At(field, body, covariance);
+    return new At(field, body, covariance, posterior.stimulus(point));
   }
 
   /**
@@ -234,13 +275,13 @@ public final class Evidence {
     add(sum, Math.sqrt(Point.KIND_SHARE), node("kind " + point.kind()));
     add(sum, Math.sqrt(Point.FAMILY_SHARE), node("family " + point.exercise().family().id()));
     add(sum, Math.sqrt(Point.EXERCISE_SHARE), node("exercise " + point.exercise().id()));
-    Standing known = Required.entry(standing, point.exercise().id());
+    SetupErrors known = Required.entry(standing, point.exercise().id());
     int at =
         IntStream.range(0, known.points().size())
             .filter(i -> name(known.points().get(i)).equals(name(point)))
             .findFirst()
             .orElse(-1);
-    double[] root = at >= 0 ? known.root().getRow(at) : rootOf(point, known);
+    double[] root = at >= 0 ? known.root().getRow(at) : known.rootOf(point);
     for (int i = 0; i < known.points().size(); i++) {
       if (root[i] != 0) {
         add(
@@ -256,37 +297,6 @@ public final class Evidence {
           node("set-up " + name(point)));
     }
     return sum;
-  }
-
-  /** The row that a set-up would have in the Cholesky root after the standing ones. */
-  private static double[] rootOf(Point point, Standing standing) {
-    int n = standing.points().size();
-    double[] root = new double[n + 1];
-    double left = 1;
-    for (int i = 0; i < n; i++) { // forward substitution
-      double v = Math.exp(-point.squaredDistance(standing.points().get(i)) / 2);
-      for (int j = 0; j < i; j++) {
-        v -= standing.root().getEntry(i, j) * root[j];
-      }
-      root[i] = v / standing.root().getEntry(i, i);
-      left -= root[i] * root[i];
-    }
-    root[n] = Math.sqrt(Math.max(0, left));
-    return root;
-  }
-
-  private static Standing standing(List<Point> points) {
-    int n = points.size();
-    RealMatrix matrix = new Array2DRowRealMatrix(n, n);
-    for (int i = 0; i < n; i++) {
-      for (int j = 0; j < n; j++) {
-        matrix.setEntry(
-            i,
-            j,
-            Math.exp(-points.get(i).squaredDistance(points.get(j)) / 2) + (i == j ? JITTER : 0));
-      }
-    }
-    return new Standing(points, new CholeskyDecomposition(matrix, 1e-9, 1e-15).getL());
   }
 
   private double[][] weights() {

@@ -227,7 +227,7 @@ public final class Posterior {
    * order.
    */
   private double side(List<Part> parts, Point point, List<String> regions, double sign) {
-    double[] s = reference.stimulus(reference.nearest(point).orElseThrow(), school);
+    double[] s = stimulus(point);
     double volume = 0;
     double sum = 0;
     for (String id : regions) {
@@ -243,6 +243,11 @@ public final class Posterior {
               sign * volume(id) * (s[Required.entry(REGION_INDEX, id)] + Stimulus.FLOOR) / sum));
     }
     return assumptions.mechanics() ? Math.log(sum / volume) : 0;
+  }
+
+  /** Stimulus by region on the reference body, at the point or the nearest that was computed. */
+  double[] stimulus(Point point) {
+    return reference.stimulus(reference.nearest(point).orElseThrow(), school);
   }
 
   private static double volume(String region) {

@@ -82,6 +82,7 @@ public final class Analyser {
       List<AnalysisPoint> points = new ArrayList<>(POINTS);
       List<String> notes = new ArrayList<>();
       double tuck = 0;
+      double lean = 0;
       sharing.reset();
       for (int k = 0; k < POINTS; k++) {
         Posture posture = NoPosture.orPosture(body, family, setup, k / (POINTS - 1.0), working);
@@ -89,6 +90,7 @@ public final class Analyser {
         sharing.solve(working);
         points.add(point(posture, limits[k], working));
         tuck = Math.max(tuck, posture.angle(Coordinate.LUMBAR_FLEXION));
+        lean = Math.max(lean, posture.trunkLeanRad());
       }
       Optional<AnalysisPoint> unheld =
           points.stream()
@@ -101,6 +103,9 @@ public final class Analyser {
             "more load, or less help");
       }
       List<String> cautions = new ArrayList<>();
+      if (lean > family.mostLeanRad(setup) + Math.toRadians(1)) {
+        cautions.add(leans(lean, family.mostLeanRad(setup)));
+      }
       if (tuck > Reach.mostTuckRad(family)) {
         cautions.add(tucks(tuck, Reach.mostTuckRad(family)));
       } else if (tuck > Math.toRadians(1)) {
@@ -131,6 +136,15 @@ public final class Analyser {
               "Body weight alone ends it after %.0f repetitions.",
               Math.floor(set.repetitions())));
     }
+  }
+
+  private static String leans(double rad, double mostRad) {
+    return String.format(
+        Locale.ROOT,
+        "The trunk leans by %.0f° at the bottom; with the load there it hardly stays up beyond"
+            + " %.0f°. Stop higher, or raise the heels.",
+        Math.toDegrees(rad),
+        Math.toDegrees(mostRad));
   }
 
   private static String tucks(double rad, double letPassRad) {

@@ -29,6 +29,14 @@ public interface Family {
   }
 
   /**
+   * How far the trunk may lean from the vertical before the load does not stay where it is held,
+   * rad; a right angle and more where nothing is held that could slide off.
+   */
+  default double mostLeanRad(Setup setup) {
+    return Math.PI;
+  }
+
+  /**
    * The set-up with another value of {@link #depth}; where the repetition is a part of the whole,
    * it stays that part.
    */

@@ -14,6 +14,8 @@ public record Impossible(Limit limit, String reason, String missing) implements 
     KNEE,
     PELVIS,
     HIP_OPENING,
+    /** the trunk leans too far for what it carries */
+    LEAN,
     /** the machine's stop */
     STOP,
     /** the foot plate ends */

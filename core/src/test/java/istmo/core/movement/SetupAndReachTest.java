@@ -151,6 +151,24 @@ class SetupAndReachTest {
     assertThat(Reach.obstacle(STIFF, Families.get("press"), reach.setup())).isEmpty();
   }
 
+  /**
+   * Stiff ankles and long thighs would lean a front squat so far that the bar rolls off; depth is
+   * taken back until it stays, and the reason is said.
+   */
+  @Test
+  void aBarInFrontStaysWhereItRests() {
+    Body tall = new Intake(1.93, 90, Sex.MALE, Intake.Thigh.LONG, Intake.Ankle.STIFF).body();
+    Candidate front = Catalogue.standard().candidate("front-squat/front");
+    Family family = Catalogue.standard().exerciseOf(front).family();
+    Reach reach = Reach.of(tall, family, front.usual(), Optional.empty()).orElseThrow();
+    Posture bottom = (Posture) family.posture(tall, reach.setup(), 1, 100);
+    assertThat(Math.toDegrees(bottom.trunkLeanRad())).isBetween(35.0, 40.0);
+    assertThat(reach.changes()).singleElement().asString().contains("the trunk would lean by more");
+    Body usual = Body.estimated(1.78, 80, Sex.MALE);
+    assertThat(Reach.of(usual, family, front.usual(), Optional.empty()).orElseThrow().changes())
+        .isEmpty();
+  }
+
   @Test
   void aSetUpWithinReachIsLeftAlone() {
     Setup wished = Bodies.setup("squat", Map.of("depth", 80.0));

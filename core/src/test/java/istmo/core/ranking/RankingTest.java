@@ -97,6 +97,23 @@ class RankingTest {
     assertThat(ranked.high()).isCloseTo(Math.exp(1.2816 * 0.2), within(0.03));
   }
 
+  /** A variant has to be better than anybody could tell before it stands for its exercise. */
+  @Test
+  void thePlainFormStandsForItsGroupWhereItIsAboutAsGood() {
+    for (double better : new double[] {0.01, 0.05}) {
+      List<Alternative> all =
+          List.of(
+              new Alternative("x/fancy", "x", false, 0.9, draws(0.9, 0.2, 1), List.of()),
+              new Alternative(
+                  "x/plain", "x", true, 0.9 * (1 - better), draws(0.9, 0.2, 1), List.of()),
+              new Alternative("y", 0.895, draws(0.895, 0.2, 2), List.of()));
+      List<String> expected =
+          better < 0.02 ? List.of("y", "x/plain", "x/fancy") : List.of("x/fancy", "x/plain", "y");
+      assertThat(Ranking.order(all, 1)).isEqualTo(expected);
+      assertThat(Ranking.rank(all, 1, "fit")).extracting(Ranked::id).isEqualTo(expected);
+    }
+  }
+
   @Test
   void errorsInCommonCancel() {
     Alternative one = new Alternative("x", 0.80, draws(0.80, 0.2, 1), List.of());

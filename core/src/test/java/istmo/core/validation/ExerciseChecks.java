@@ -684,9 +684,30 @@ final class ExerciseChecks {
         Bodies.posture(
             MAN,
             "deadlift",
-            Map.of("shin", 8.0, "shoulders", 0.02, "stance", 0.70, "toeOut", 40.0),
+            Map.of("shin", 8.0, "shoulders", 0.07, "stance", 0.70, "toeOut", 40.0),
             1,
             120);
+    rows.add(
+        Row.within(
+            "C098",
+            "knee bend at the floor, conventional (64 in the study)",
+            "Hales et al. 2009, from memory",
+            54,
+            74,
+            Math.toDegrees(conventional.angle(Coordinate.KNEE_FLEXION)),
+            "deg"));
+    rows.add(
+        Row.within(
+            "C098",
+            "angle between trunk and thigh at the floor, conventional (66 in the study)",
+            "Hales et al. 2009, from memory",
+            52,
+            76,
+            180
+                - Math.toDegrees(
+                    conventional.angle(Coordinate.HIP_FLEXION)
+                        + conventional.angle(Coordinate.LUMBAR_FLEXION)),
+            "deg"));
     rows.add(
         Row.more(
             "C098",

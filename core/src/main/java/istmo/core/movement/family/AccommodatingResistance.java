@@ -71,6 +71,11 @@ final class AccommodatingResistance implements Family {
   }
 
   @Override
+  public double mostLeanRad(Setup setup) {
+    return of.mostLeanRad(setup);
+  }
+
+  @Override
   public Setup atDepth(Setup setup, double value) {
     return of.atDepth(setup, value);
   }

@@ -44,11 +44,11 @@ public final class DeadliftFamily implements Family {
           "Shoulders in front of the bar",
           "m",
           new Allowed(0, 0.15, "m"),
-          0.06,
+          0.10,
           0.01,
           SetupParameter.Kind.TECHNIQUE,
           List.of(),
-          "at the floor");
+          "shoulder joints at the floor; the blades, which coaches look at, are then over the bar");
 
   /** Half of a 450 mm plate (IWF technical rules). */
   static final SetupParameter BAR_HEIGHT =
@@ -114,7 +114,7 @@ public final class DeadliftFamily implements Family {
     double top =
         standingKnee.y()
             + Math.sqrt(longest * longest - BAR_FROM_SHIN * BAR_FROM_SHIN)
-            - body.armM();
+            - body.hangM();
     double height = floor + (1 - phase) * (top - floor);
     double below = Math.max(0, Math.min(1, (kneeHeight - height) / (kneeHeight - floor)));
     double shin = Math.toRadians(1) + below * (setup.rad(SHIN) - Math.toRadians(1));
@@ -125,7 +125,7 @@ public final class DeadliftFamily implements Family {
             + (Math.min(height, knee.y()) - foot.ankle().y()) * Math.tan(shin) * foot.heading().x();
     double ahead = setup.get(SHOULDERS) * below;
     Vec3 shoulder =
-        new Vec3(barX + ahead, height + Math.sqrt(body.armM() * body.armM() - ahead * ahead), 0);
+        new Vec3(barX + ahead, height + Math.sqrt(body.hangM() * body.hangM() - ahead * ahead), 0);
 
     double l = sagittalThigh(body, knee);
     double dx = shoulder.x() - knee.x();

@@ -77,7 +77,7 @@ public final class HingeFamily implements Family {
           "Trunk lean at the bottom",
           "deg",
           new Allowed(30, 95, "deg"),
-          75,
+          72,
           5,
           SetupParameter.Kind.SETUP,
           List.of(),
@@ -350,7 +350,7 @@ public final class HingeFamily implements Family {
       return Optional.of(hands);
     }
     double x = kind == Kind.TRACK ? middle : hangingX(hold, middle, shoulderX, lean, loadKg);
-    double drop = body.armM() * body.armM() - (shoulderX - x) * (shoulderX - x);
+    double drop = body.hangM() * body.hangM() - (shoulderX - x) * (shoulderX - x);
     return drop > 0 ? Optional.of(new Vec3(x, shoulderY - Math.sqrt(drop), 0)) : Optional.empty();
   }
 

@@ -205,7 +205,7 @@ public final class OneLegHingeFamily implements Family {
     double shoulderX = hip.x() + body.trunkM() * Math.sin(lean);
     double shoulderY = hip.y() + body.trunkM() * Math.cos(lean);
     double barX = barX(frontX, shoulderX, loadKg);
-    double drop = body.armM() * body.armM() - (shoulderX - barX) * (shoulderX - barX);
+    double drop = body.hangM() * body.hangM() - (shoulderX - barX) * (shoulderX - barX);
     if (knee.isEmpty() || !(drop > 0)) {
       return new Impossible(
           Impossible.Limit.GEOMETRY, "The arms do not reach the weight.", "less trunk lean");

@@ -201,6 +201,11 @@ public final class SquatFamily implements Family {
   }
 
   @Override
+  public double mostLeanRad(Setup setup) {
+    return byTheHandles ? MOST_LEAN : place(setup).mostLeanRad;
+  }
+
+  @Override
   public Setup atDepth(Setup setup, double value) {
     double standing = TOP.usual();
     return setup

@@ -22,23 +22,27 @@ final class Standing {
    * Where the load is held: along the trunk (fraction of hip to shoulder) and in front of it (m).
    * High and low bar, front rack, chest, hanging hands and belt by common practice. A safety bar's
    * plates hang some 10 cm below and in front of its pads, which lie where a high bar does; how far
-   * differs from bar to bar (own estimate).
+   * differs from bar to bar (own estimate). Last how far the trunk may lean before the load rolls
+   * or slides off, or the arms let it down (deg, common practice; squats are filmed at 20 to 35
+   * with the bar in front and 35 to 50 with it on the back).
    */
   enum LoadPosition {
-    HIGH(1.02, -0.06),
-    LOW(0.92, -0.10),
-    FRONT(0.97, 0.09),
-    CHEST(0.75, 0.20),
-    HANDS(1, 0),
-    SAFETY_BAR(0.84, 0.04),
-    BELT(0, 0.06);
+    HIGH(1.02, -0.06, 52),
+    LOW(0.92, -0.10, 60),
+    FRONT(0.97, 0.09, 40),
+    CHEST(0.75, 0.20, 45),
+    HANDS(1, 0, 75),
+    SAFETY_BAR(0.84, 0.04, 52),
+    BELT(0, 0.06, 75);
 
     final double along;
     final double aheadM;
+    final double mostLeanRad;
 
-    LoadPosition(double along, double aheadM) {
+    LoadPosition(double along, double aheadM, double mostLeanDeg) {
       this.along = along;
       this.aheadM = aheadM;
+      this.mostLeanRad = Math.toRadians(mostLeanDeg);
     }
 
     private static final List<String> NAMES =
@@ -88,7 +92,7 @@ final class Standing {
       double s = Math.sin(lean);
       double c = Math.cos(lean);
       double up = along * body.trunkM();
-      double hangs = this == HANDS ? body.armM() : 0;
+      double hangs = this == HANDS ? body.hangM() : 0;
       return new Vec3(hip.x() + up * s + aheadM * c, hip.y() + up * c - aheadM * s - hangs, 0);
     }
 
@@ -100,7 +104,7 @@ final class Standing {
         builder.load(Load.force(Load.Segment.UPPER, at, Vec3.ZERO, new Vec3(0, -Load.G, 0)));
       }
       if (this == HANDS) {
-        builder.prop("arm", at.plus(body.armM(), Vec3.UP), at);
+        builder.prop("arm", at.plus(body.hangM(), Vec3.UP), at);
       }
       builder.prop(this == HANDS || this == CHEST ? "weight" : this == BELT ? "belt" : "bar", at);
     }

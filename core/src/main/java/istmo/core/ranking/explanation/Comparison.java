@@ -86,7 +86,8 @@ public record Comparison(
       throw new InvalidInput("sides", "needs two to " + MOST);
     }
     Evidence evidence = Evidence.of(brief.school());
-    List<Evidence.At> at = sides.stream().map(side -> evidence.at(side.point())).toList();
+    List<Evidence.At> at =
+        sides.stream().map(side -> evidence.at(side.point()).on(side.stimulus())).toList();
     List<Points> regions = new ArrayList<>();
     List<double[]> said =
         sides.stream()

@@ -276,6 +276,7 @@ public final class Orders {
             new Alternative(
                 candidate.evaluation().candidate().id(),
                 candidate.evaluation().candidate().exerciseId(),
+                plain(candidate.evaluation().candidate()),
                 candidate.fit(brief.aim()),
                 draws.apply(candidate),
                 Practical.criteria(
@@ -284,6 +285,10 @@ public final class Orders {
                     candidate.evaluation(),
                     candidate.stimulus(),
                     mostWork)));
+  }
+
+  private static boolean plain(Candidate candidate) {
+    return Catalogue.standard().exerciseOf(candidate).plain().equals(candidate.id());
   }
 
   /** What may be ranked, by id; what may not is added to {@code excluded} with its reason. */
