@@ -3127,7 +3127,10 @@ export interface components {
             fit?: components["schemas"]["FitView"];
             machines: components["schemas"]["MachinesView"];
         };
-        /** @description refusal: why it is left out, or empty; basis: what the load rests on. */
+        /**
+         * @description refusal: why it is left out, or empty; reserve: repetitions to leave, asked or usual; basis:
+         *      what the load rests on.
+         */
         FloorExerciseView: {
             agreed: string[];
             basis: string;
@@ -3146,6 +3149,8 @@ export interface components {
             oneLeg: boolean;
             prescription?: components["schemas"]["PrescriptionDocument"];
             refusal: string;
+            /** Format: double */
+            reserve: number;
             /** @enum {string} */
             rule: "BEGIN" | "REPETITIONS" | "LOAD" | "STEP_TOO_LARGE" | "SAME" | "LESS" | "WHOLE_RANGE" | "TEMPO_FIRST" | "PAIN" | "AFTER_PAUSE" | "NO_STEP_LEFT";
             setup: components["schemas"]["SetupWordView"][];
@@ -3484,6 +3489,8 @@ export interface components {
             prescribed: string[];
             refusal?: string;
             repetitions: string;
+            /** Format: double */
+            reserve: number;
             sets: components["schemas"]["SetView"][];
             setup: {
                 [key: string]: number;

@@ -44,6 +44,7 @@ export function exercise(
       scheme: 'STRAIGHT',
     },
     rule: 'BEGIN',
+    reserve: 2,
     lowKg: 50,
     highKg: 50,
     basis: '',

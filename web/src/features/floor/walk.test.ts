@@ -240,6 +240,7 @@ test('a load that nothing tells stays unknown where one can be put on', () => {
               id: 'a',
               exercise: {
                 ...floorExercise,
+                reserve: 2,
                 lowKg: 0,
                 loads: loads.map((kg) => ({
                   kg,

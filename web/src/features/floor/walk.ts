@@ -206,7 +206,7 @@ export function beginning(next: NextStep): {
             .at(-1)?.figures.repetitions
         : undefined) ??
       step.repetitionsLow,
-    reserve: item.item.exercise.prescription?.reserve ?? 2,
+    reserve: item.item.exercise.reserve,
   }
 }
 

@@ -12,6 +12,7 @@ const item: SessionItem = {
   name: 'Seated leg curl',
   byWord: false,
   repetitions: '10-18',
+  reserve: 2,
   setup: {},
   prescribed: [],
   cues: [],

@@ -32,7 +32,7 @@ export function LogSet({
     item.lastTime?.sets[Math.min(item.sets.length, (item.lastTime?.sets.length ?? 1) - 1)]
   const [load, setLoad] = useState(startLoad(item, before?.loadKg))
   const [repetitions, setRepetitions] = useState(before ? String(before.repetitions) : '')
-  const [reserve, setReserve] = useState(before ? trim(before.reserve, 1) : '2')
+  const [reserve, setReserve] = useState(trim((before ?? item).reserve, 1))
   const [setId, setSetId] = useState(() => crypto.randomUUID())
   const log = useMutation({
     mutationFn: () => {

@@ -68,6 +68,21 @@ class ArchitectureTest {
           .dependOnClassesThat()
           .resideInAnyPackage("org.hibernate..", "jakarta.persistence..");
 
+  /**
+   * A figure of the job is the core's: no class out here keeps one for itself. What is left are
+   * seconds of a screen and of the demo.
+   */
+  @ArchTest
+  static final ArchRule figuresLiveInTheCore =
+      ArchRuleDefinition.noFields()
+          .that()
+          .areDeclaredInClassesThat()
+          .resideOutsideOfPackages("istmo.app.demo..", "istmo.app.gadgets..")
+          .should()
+          .haveRawType(double.class)
+          .andShould()
+          .beStatic();
+
   private static ArchCondition<JavaClass> onlyBeUsedWithinTheirFeature() {
     return new ArchCondition<>("only be used within their feature") {
       @Override

@@ -47,7 +47,6 @@ import org.springframework.stereotype.Service;
  */
 @Service
 public class Bench {
-  private static final double TRIAL_KG = 60;
   private static final int KEPT_ANALYSES = 500;
   private static final GymEquipment GENERIC = GymEquipment.generic(Set.of());
 
@@ -224,20 +223,13 @@ public class Bench {
           refusal,
           load);
     }
-    List<Posture> possible = new ArrayList<>();
-    for (int k = 0; k < Analyser.POINTS; k++) {
-      if (exercise.family().posture(body, setup, k / (Analyser.POINTS - 1.0), TRIAL_KG)
-          instanceof Posture posture) {
-        possible.add(posture);
-      }
-    }
     return new Side(
         client,
         body,
         candidate,
         setup,
         result,
-        possible,
+        Reach.possible(body, exercise.family(), setup),
         Optional.empty(),
         begun.changes(),
         measured,

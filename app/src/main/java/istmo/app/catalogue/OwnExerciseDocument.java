@@ -41,9 +41,6 @@ public record OwnExerciseDocument(
     @MayBeMissing @Nullable List<String> cues,
     @MayBeMissing @Nullable List<String> stopSigns,
     @MayBeMissing @Nullable List<String> cautions) {
-  private static final String USUAL_REPETITIONS = "8-12";
-  private static final double USUAL_MINUTES = 1;
-
   /** The exercise; throws {@link InvalidInput} that names every field at fault. */
   public ByWord exercise(String key, String name) {
     Map<PainFlag, String> exclusions = new EnumMap<>(PainFlag.class);
@@ -66,8 +63,8 @@ public record OwnExerciseDocument(
         Boolean.TRUE.equals(oneLeg),
         exclusions,
         Map.of(),
-        Objects.requireNonNullElse(repetitions, USUAL_REPETITIONS),
-        Objects.requireNonNullElse(setUpMinutes, USUAL_MINUTES),
+        Objects.requireNonNullElse(repetitions, ByWord.USUAL_REPETITIONS),
+        Objects.requireNonNullElse(setUpMinutes, ByWord.USUAL_MINUTES),
         orNone("cues", cues),
         orNone("stopSigns", stopSigns),
         orNone("cautions", cautions),

@@ -1,5 +1,6 @@
 package istmo.app.sessions;
 
+import istmo.core.plan.Prescription;
 import istmo.core.quantity.Allowed;
 import java.util.List;
 import java.util.Optional;
@@ -19,4 +20,9 @@ public record Asked(
     double loadShare) {
   public static final Allowed LOAD_SHARE = new Allowed(0.1, 2, "of the load");
   public static final Asked NOTHING = new Asked(List.of(), Optional.empty(), Optional.empty(), 1);
+
+  /** Repetitions to leave in reserve: what is asked for, or what is usual. */
+  public double reserve() {
+    return prescription.map(PrescriptionDocument::reserve).orElse(Prescription.USUAL_RESERVE);
+  }
 }

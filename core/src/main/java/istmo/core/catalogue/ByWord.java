@@ -77,6 +77,12 @@ public record ByWord(
 
   private static final Allowed MINUTES = new Allowed(0, 15, "min");
   private static final Pattern RANGE = Pattern.compile("(\\d{1,3})-(\\d{1,3})");
+
+  /** Of an exercise of which a coach says neither (common practice). */
+  public static final String USUAL_REPETITIONS = "8-12";
+
+  public static final double USUAL_MINUTES = 1;
+
   private static final int MOST_LINES = 12;
   private static final int LONGEST_LINE = 200;
 

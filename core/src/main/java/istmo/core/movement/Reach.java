@@ -51,6 +51,9 @@ public record Reach(Setup setup, List<String> changes) {
   /** A heavy load for what the arms hold at the chest, kg. */
   private static final double HEAVY_AT_CHEST_KG = 35;
 
+  /** A load at which the postures of a set-up are shown that is not possible as a whole, kg. */
+  private static final double SHOWN_KG = 60;
+
   private static final int POINTS = 21;
   private static final Set<Impossible.Limit> YIELDS_TO =
       EnumSet.of(Impossible.Limit.ANKLE, Impossible.Limit.PLATE, Impossible.Limit.LEAN);
@@ -83,6 +86,17 @@ public record Reach(Setup setup, List<String> changes) {
     return shallower(body, family, raised, Optional.empty())
         .or(() -> gives ? shallower(body, family, wished, yields) : Optional.empty())
         .map(reached -> new Reach(reached, told(family, yields, wished, reached, first)));
+  }
+
+  /** The postures of a repetition that are possible, top first, where the whole one is not. */
+  public static List<Posture> possible(Body body, Family family, Setup setup) {
+    List<Posture> possible = new ArrayList<>();
+    for (int k = 0; k < POINTS; k++) {
+      if (family.posture(body, setup, k / (POINTS - 1.0), SHOWN_KG) instanceof Posture posture) {
+        possible.add(posture);
+      }
+    }
+    return possible;
   }
 
   private static List<String> told(

@@ -48,8 +48,8 @@ public final class Prescriber {
     double reserve =
         switch (age.orElse(TrainingAge.MONTHS)) {
           case WEEKS -> 3;
-          case MONTHS -> 2;
-          case YEARS -> role == Role.HEAVY ? 2 : 1;
+          case MONTHS -> Prescription.USUAL_RESERVE;
+          case YEARS -> role == Role.HEAVY ? Prescription.USUAL_RESERVE : 1;
         };
     Tempo tempo =
         exercise instanceof Exercise computed && computed.family().id().equals("thrust")

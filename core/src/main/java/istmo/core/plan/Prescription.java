@@ -31,6 +31,10 @@ public record Prescription(
   public static final Allowed SETS = new Allowed(1, 10, "sets");
   public static final Allowed REPETITIONS = new Allowed(1, 60, "repetitions");
   public static final Allowed RESERVE = new Allowed(0, 6, "repetitions in reserve");
+
+  /** Left in reserve where nobody has asked for more or less (common practice). */
+  public static final double USUAL_RESERVE = 2;
+
   public static final Allowed REST_S = new Allowed(0, 600, "s");
 
   public static final Allowed SIDE_REST_S = new Allowed(0, 180, "s");

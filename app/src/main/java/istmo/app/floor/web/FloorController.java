@@ -17,6 +17,7 @@ import istmo.core.catalogue.AnyExercise;
 import istmo.core.movement.SetupParameter;
 import istmo.core.plan.Flow;
 import istmo.core.plan.Offer;
+import istmo.core.plan.Prescription;
 import istmo.core.plan.WorkingLoad;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.Required;
@@ -147,7 +148,10 @@ class FloorController {
   record FloorSwapView(
       String candidateId, String name, Map<String, Double> setup, FloorExerciseView exercise) {}
 
-  /** refusal: why it is left out, or empty; basis: what the load rests on. */
+  /**
+   * refusal: why it is left out, or empty; reserve: repetitions to leave, asked or usual; basis:
+   * what the load rests on.
+   */
   record FloorExerciseView(
       String candidateId,
       String exerciseId,
@@ -158,6 +162,7 @@ class FloorController {
       String mark,
       List<String> agreed,
       @MayBeMissing PrescriptionDocument prescription,
+      double reserve,
       Progression.Rule rule,
       double lowKg,
       double highKg,
@@ -266,6 +271,9 @@ class FloorController {
         exercise.mark(),
         exercise.agreed(),
         exercise.prescription() == null ? null : PrescriptionDocument.of(exercise.prescription()),
+        exercise.prescription() == null
+            ? Prescription.USUAL_RESERVE
+            : exercise.prescription().reserve(),
         exercise.next().rule(),
         load.map(workingLoad -> Rounded.of(workingLoad.lowKg())).orElse(0.0),
         load.map(workingLoad -> Rounded.of(workingLoad.highKg())).orElse(0.0),
