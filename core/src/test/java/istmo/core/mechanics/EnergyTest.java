@@ -212,12 +212,12 @@ class EnergyTest {
             false,
             falls("weight", 1)));
     list.add(Arguments.of("shin-raise", Map.of(), 1, false, falls("weight", 1)));
-    list.add(Arguments.of("abduction-machine", Map.of(), 1, false, stack(1)));
-    list.add(Arguments.of("adduction-machine", Map.of(), 1, false, stack(-1)));
+    list.add(Arguments.of("abduction-machine", LEVER, 1, false, stack(1)));
+    list.add(Arguments.of("adduction-machine", LEVER, 1, false, stack(-1)));
     list.add(
         Arguments.of(
             "standing-curl",
-            Bodies.ROUND,
+            with(Bodies.ROUND, "pulley", 0.2),
             1,
             false,
             (LoadWork)
@@ -229,6 +229,8 @@ class EnergyTest {
                             - second.angle(Coordinate.KNEE_FLEXION))));
     return list.stream();
   }
+
+  private static final Map<String, Double> LEVER = Map.of("pulley", 0.2);
 
   /**
    * Half a stack on each pad, lever 0.20 m: it sinks by the lever times the angle that the thigh

@@ -63,6 +63,12 @@ public final class HipMachineFamily implements Family {
           "each thigh from straight ahead where the knees are furthest apart");
   static final SetupParameter PULLEY =
       Parameters.stackLever("moment about each pad's axis for each newton of half the stack");
+
+  /** Generic levers, so that a stack says about what such stacks say (common practice). */
+  private static final double APART_LEVER_M = 0.13;
+
+  private static final double TOGETHER_LEVER_M = 0.25;
+
   static final SetupParameter TILT =
       new SetupParameter(
           "tilt",
@@ -98,7 +104,13 @@ public final class HipMachineFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(HIP, NARROW, abduction ? WIDE : WIDE.usually(45), PULLEY, TILT, FRICTION);
+    return List.of(
+        HIP,
+        NARROW,
+        abduction ? WIDE : WIDE.usually(45),
+        PULLEY.usually(abduction ? APART_LEVER_M : TOGETHER_LEVER_M),
+        TILT,
+        FRICTION);
   }
 
   @Override

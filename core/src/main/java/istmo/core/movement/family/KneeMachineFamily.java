@@ -47,6 +47,14 @@ public final class KneeMachineFamily implements Family {
   static final SetupParameter PULLEY =
       Parameters.stackLever("moment about the knee for each newton of the stack");
 
+  /**
+   * Generic levers: what is written on an extension's stack is about what the roller feels 36 cm
+   * from the knee; a curl's is lighter to move (common practice).
+   */
+  private static final double EXTENSION_LEVER_M = 0.36;
+
+  private static final double CURL_LEVER_M = 0.28;
+
   static final SetupParameter MOST_BEND =
       new SetupParameter(
           "mostBend",
@@ -67,7 +75,7 @@ public final class KneeMachineFamily implements Family {
   /** One machine for the knee alone. */
   public KneeMachineFamily(Machine machine) {
     this.machine = machine;
-    boolean extension = machine == Machine.LEG_EXTENSION;
+    boolean extension = extension();
     boolean lying = machine == Machine.LYING_CURL || machine == Machine.STANDING_CURL;
     this.hip =
         new SetupParameter(
@@ -106,6 +114,10 @@ public final class KneeMachineFamily implements Family {
             "knee flexion at the straight end");
   }
 
+  private boolean extension() {
+    return machine == Machine.LEG_EXTENSION;
+  }
+
   @Override
   public String id() {
     return machine.id;
@@ -120,7 +132,7 @@ public final class KneeMachineFamily implements Family {
                 bent,
                 straight,
                 machine == Machine.STANDING_CURL ? LEGS.usually(1) : LEGS,
-                PULLEY,
+                PULLEY.usually(extension() ? EXTENSION_LEVER_M : CURL_LEVER_M),
                 MOST_BEND,
                 FRICTION));
     list.addAll(
@@ -193,7 +205,7 @@ public final class KneeMachineFamily implements Family {
               "%.0f° of travel",
               Math.toDegrees(most) - setup.get(MOST_BEND)));
     }
-    boolean extension = machine == Machine.LEG_EXTENSION;
+    boolean extension = extension();
     double share = extension ? phase : 1 - phase;
     double kneeFlexion = least + share * (most - least);
     double hipFlexion = setup.rad(hip);
