@@ -1,9 +1,10 @@
-import { useState } from 'react'
-import type { DragEvent, KeyboardEvent } from 'react'
+import type { KeyboardEvent } from 'react'
+import { useDraggable, useDroppable } from '@dnd-kit/core'
 import type { Catalogue, Segment, WeekBout, WeekDay, WeekItem } from '../../api/client'
 import { GROUPS } from '../../chart/limb/Hatch'
 import { WordMenu, WordToggle } from '../../ui/WordMenu'
 import { groupOf } from './coverage'
+import type { Strip, Taken } from './MovingBouts'
 import { WEEKDAYS, prescriptionWords, weekdayShort } from './words'
 import { Thumb } from '../../chart/stage/Thumb'
 
@@ -17,7 +18,8 @@ type Props = {
   taken: number[]
   chosen: string | null
   onChoose: (itemId: string) => void
-  onDrop: (from: { day: number; bout: number }, to: { day: number; bout: number }) => void
+  /** before which block what is held would go; missing where it is not held over this session */
+  over?: number
   onKey: (k: Key, e: KeyboardEvent) => void
   onMinutes: (minutes: number) => void
   onWeekday: (weekday: number) => void
@@ -26,7 +28,6 @@ type Props = {
   onArrange: () => void
 }
 
-const DRAG = 'application/x-istmo-bout'
 const MINUTES = [20, 25, 30, 35, 40, 45, 50, 60, 75, 90, 120]
 
 /** One session as a strip of time, to scale: blocks from top to bottom, the end of its time as a line. */
@@ -38,7 +39,7 @@ export function DayStrip({
   taken,
   chosen,
   onChoose,
-  onDrop,
+  over,
   onKey,
   onMinutes,
   onWeekday,
@@ -46,16 +47,20 @@ export function DayStrip({
   onAdd,
   onArrange,
 }: Props) {
-  const [over, setOver] = useState<number | null>(null)
   const height = Math.max(day.minutes, day.usedMinutes) * pixelsAMinute
   const starts = day.bouts.map(
     (_, b) => day.segments.find((segment) => segment.bout === b)?.startS ?? 0,
   )
-  const indexAt = (event: DragEvent) => {
-    const y = (event.clientY - event.currentTarget.getBoundingClientRect().top) / pixelsAMinute
-    const found = day.bouts.findIndex((bout, k) => y < (starts[k]! + bout.seconds / 2) / 60)
+  const boutAt = (px: number) => {
+    const found = day.bouts.findIndex(
+      (bout, k) => px / pixelsAMinute < (starts[k]! + bout.seconds / 2) / 60,
+    )
     return found < 0 ? day.bouts.length : found
   }
+  const { setNodeRef } = useDroppable({
+    id: `day ${index}`,
+    data: { day: index, boutAt } satisfies Strip,
+  })
   const full = day.usedMinutes > day.minutes
   return (
     <section aria-label={`${WEEKDAYS[day.weekday - 1]}`} className="flex min-w-0 flex-1 flex-col">
@@ -83,27 +88,7 @@ export function DayStrip({
           · {day.sets} sets
         </span>
       </h2>
-      <div
-        className="relative mt-2 shrink-0"
-        style={{ height: height + 10 }}
-        onDragOver={(event) => {
-          event.preventDefault()
-          setOver(indexAt(event))
-        }}
-        onDragLeave={() => setOver(null)}
-        onDrop={(event) => {
-          event.preventDefault()
-          setOver(null)
-          const [fromDay, bout] = event.dataTransfer.getData(DRAG).split('.').map(Number)
-          if (
-            fromDay !== undefined &&
-            bout !== undefined &&
-            Number.isInteger(fromDay) &&
-            Number.isInteger(bout)
-          )
-            onDrop({ day: fromDay, bout }, { day: index, bout: indexAt(event) })
-        }}
-      >
+      <div ref={setNodeRef} className="relative mt-2 shrink-0" style={{ height: height + 10 }}>
         <Scale minutes={day.minutes} height={height} pixelsAMinute={pixelsAMinute} />
         <ol>
           {day.bouts.map((bout, k) => (
@@ -123,7 +108,7 @@ export function DayStrip({
             />
           ))}
         </ol>
-        {over !== null && (
+        {over !== undefined && (
           <div
             aria-hidden
             className="pointer-events-none absolute right-0 left-6 h-0.5 bg-accent"
@@ -245,15 +230,19 @@ function Bout({
   onKey: Props['onKey']
 }) {
   const first = bout.items[0]!
+  const { setNodeRef, listeners, isDragging } = useDraggable({
+    id: `bout ${dayIndex}.${index}`,
+    data: {
+      from: { day: dayIndex, bout: index },
+      names: bout.items.map((item) => item.name).join(' and '),
+    } satisfies Taken,
+  })
   return (
     <li
-      draggable
-      onDragStart={(event) => {
-        event.dataTransfer.setData(DRAG, `${dayIndex}.${index}`)
-        event.dataTransfer.effectAllowed = 'move'
-      }}
+      ref={setNodeRef}
+      {...listeners}
       className="absolute right-0 left-6 flex cursor-grab overflow-hidden border border-ink bg-paper active:cursor-grabbing"
-      style={{ top, height: Math.max(26, height - 1) }}
+      style={{ top, height: Math.max(26, height - 1), opacity: isDragging ? 0.4 : undefined }}
     >
       <Track segments={segments} bout={bout} catalogue={catalogue} />
       <div className="flex min-w-0 flex-1 flex-col">

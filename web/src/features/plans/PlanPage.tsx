@@ -12,6 +12,7 @@ import { BlockPanel } from './BlockPanel'
 import { CoveragePanel } from './CoveragePanel'
 import { DayStrip } from './DayStrip'
 import type { Key } from './DayStrip'
+import { MovingBouts } from './MovingBouts'
 import { ExercisePanel } from './ExercisePanel'
 import { OutPanel } from './OutPanel'
 import { PlanLine } from './PlanLine'
@@ -235,35 +236,41 @@ export function PlanPage() {
       )}
       <div className="grid min-h-0 flex-1 gap-5 lg:grid-cols-[minmax(0,1fr)_18rem_20rem]">
         <div className="flex min-h-0 flex-wrap gap-4 overflow-auto sm:flex-nowrap">
-          {plan.days.map((day, k) => (
-            <DayStrip
-              key={day.weekday}
-              day={day}
-              index={k}
-              pixelsAMinute={pixelsAMinute}
-              catalogue={catalogue.data}
-              taken={plan.days.map((otherDay) => otherDay.weekday)}
-              chosen={chosen}
-              onChoose={setChosen}
-              onDrop={(from, to) =>
-                edit('moved', (planDocument) => moveBout(planDocument, from, to))
-              }
-              onKey={key(k)}
-              onMinutes={(minutes) =>
-                edit(`${minutes} minutes`, (planDocument) => setDay(planDocument, k, { minutes }))
-              }
-              onWeekday={(weekday) =>
-                edit('another weekday', (planDocument) => setWeekday(planDocument, k, weekday))
-              }
-              onOneStation={(oneStation) =>
-                edit(oneStation ? 'at one station' : 'at any station', (planDocument) =>
-                  setDay(planDocument, k, { oneStation }),
-                )
-              }
-              onAdd={() => setAdding(k)}
-              onArrange={() => arrange(k)}
-            />
-          ))}
+          <MovingBouts
+            onMove={(from, to) => edit('moved', (planDocument) => moveBout(planDocument, from, to))}
+          >
+            {(over) =>
+              plan.days.map((day, k) => (
+                <DayStrip
+                  key={day.weekday}
+                  day={day}
+                  index={k}
+                  pixelsAMinute={pixelsAMinute}
+                  catalogue={catalogue.data}
+                  taken={plan.days.map((otherDay) => otherDay.weekday)}
+                  chosen={chosen}
+                  onChoose={setChosen}
+                  over={over?.day === k ? over.bout : undefined}
+                  onKey={key(k)}
+                  onMinutes={(minutes) =>
+                    edit(`${minutes} minutes`, (planDocument) =>
+                      setDay(planDocument, k, { minutes }),
+                    )
+                  }
+                  onWeekday={(weekday) =>
+                    edit('another weekday', (planDocument) => setWeekday(planDocument, k, weekday))
+                  }
+                  onOneStation={(oneStation) =>
+                    edit(oneStation ? 'at one station' : 'at any station', (planDocument) =>
+                      setDay(planDocument, k, { oneStation }),
+                    )
+                  }
+                  onAdd={() => setAdding(k)}
+                  onArrange={() => arrange(k)}
+                />
+              ))
+            }
+          </MovingBouts>
         </div>
         <CoveragePanel week={plan} catalogue={catalogue.data} edit={edit} />
         {item ? (

@@ -1,12 +1,15 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { createEvent, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { MemoryRouter } from 'react-router'
 import { afterEach, expect, test, vi } from 'vitest'
 import type { Plan, Planning, Week } from '../../api/client'
 import { keys } from '../../api/queries'
 import { CoveragePanel } from './CoveragePanel'
+import { DndContext } from '@dnd-kit/core'
+import type { DragMoveEvent } from '@dnd-kit/core'
 import { DayStrip } from './DayStrip'
+import { placeUnder } from './MovingBouts'
 import { ExercisePanel } from './ExercisePanel'
 import { catalogue, day, item, week } from './sample'
 import { usePlanEdits } from './usePlanEdits'
@@ -53,7 +56,6 @@ const strip = (day = week.days[0]!, more: Partial<Parameters<typeof DayStrip>[0]
     taken={[1, 4]}
     chosen={null}
     onChoose={nothing}
-    onDrop={nothing}
     onKey={nothing}
     onMinutes={nothing}
     onWeekday={nothing}
@@ -120,21 +122,30 @@ test('a strip is to scale, its blocks are chosen and moved by keys, and an overf
   expect(onKey.mock.calls[0]![0]).toMatchObject({ bout: 1, key: 'ArrowUp', alt: true })
 })
 
-test('a block dropped on a strip goes before what stands there', () => {
-  const onDrop = vi.fn()
-  const { container } = wrapped(strip(undefined, { onDrop }))
-  const area = container.querySelector('.relative')!
-  const drop = (data: string) => {
-    const event = createEvent.drop(area, {
-      dataTransfer: { getData: () => data, setData: nothing, effectAllowed: '' },
-    })
-    Object.defineProperty(event, 'clientY', { value: 10 })
-    fireEvent(area, event)
-  }
-  drop('1.0')
-  expect(onDrop).toHaveBeenLastCalledWith({ day: 1, bout: 0 }, { day: 0, bout: 0 })
-  drop('something else')
-  expect(onDrop).toHaveBeenCalledTimes(1)
+test('what is held over a strip would go before what stands there', () => {
+  const held = (clientY: number, top: number | null) =>
+    placeUnder({
+      activatorEvent: new MouseEvent('mousedown', { clientY: 100 }),
+      delta: { x: 0, y: clientY - 100 },
+      over:
+        top === null
+          ? null
+          : {
+              rect: { top },
+              data: { current: { day: 1, boutAt: (px: number) => Math.floor(px / 50) } },
+            },
+    } as unknown as DragMoveEvent)
+  expect(held(310, 200)).toEqual({ day: 1, bout: 2 })
+  expect(held(210, 200)).toEqual({ day: 1, bout: 0 })
+  expect(held(210, null)).toBeNull()
+})
+
+test('where it would go is a line on the strip', () => {
+  const { container, unmount } = wrapped(<DndContext>{strip()}</DndContext>)
+  expect(container.querySelector('.bg-accent.h-0\\.5')).toBeNull()
+  unmount()
+  const over = wrapped(<DndContext>{strip(undefined, { over: 0 })}</DndContext>)
+  expect(over.container.querySelector<HTMLElement>('.bg-accent.h-0\\.5')!.style.top).toBe('0px')
 })
 
 test('remarks on the order offer the usual one', () => {

@@ -4,9 +4,11 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.List;
@@ -104,6 +106,17 @@ class WeekIT {
     }
   }
 
+  /** Takes a block by the mouse and lets it go at the top of a session. */
+  private static void moves(Page page, Locator block, Locator to) {
+    block.scrollIntoViewIfNeeded();
+    BoundingBox from = block.boundingBox();
+    BoundingBox target = to.boundingBox();
+    page.mouse().move(from.x + 40, from.y + 10);
+    page.mouse().down();
+    page.mouse().move(target.x + 60, target.y + 4, new Mouse.MoveOptions().setSteps(12));
+    page.mouse().up();
+  }
+
   @Test
   void aBlockIsDraggedAnExerciseSwappedAndAnotherAdded() {
     try (Coach coach = Coach.atTheDesk()) {
@@ -111,9 +124,7 @@ class WeekIT {
       composes(coach, "Two sessions");
       Locator block = day(coach, "Monday").locator("li").last();
       String id = block.locator("[data-item]").first().getAttribute("data-item");
-      block.dragTo(
-          day(coach, "Thursday").locator("ol"),
-          new Locator.DragToOptions().setTargetPosition(60, 4).setForce(true));
+      moves(page, block, day(coach, "Thursday").locator("ol"));
       assertThat(day(coach, "Thursday").locator("[data-item='" + id + "']")).isVisible();
 
       page.locator("[data-item='" + id + "']").click();
