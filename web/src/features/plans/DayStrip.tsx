@@ -5,7 +5,7 @@ import { GROUPS } from '../../chart/limb/Hatch'
 import { WordMenu, WordToggle } from '../../ui/WordMenu'
 import { groupOf } from './coverage'
 import type { Strip, Taken } from './MovingBouts'
-import { WEEKDAYS, prescriptionWords, weekdayShort } from './words'
+import { WEEKDAYS, prescriptionWords, setsWords, weekdayShort } from './words'
 import { Thumb } from '../../chart/stage/Thumb'
 
 export type Key = { bout: number; item: WeekItem; key: string; alt: boolean }
@@ -273,7 +273,11 @@ function Bout({
               </span>
               {height / bout.items.length >= ROOM_FOR_WORDS && (
                 <span className={`block text-xs ${item.refusal ? 'text-warn' : 'text-ink-2'}`}>
-                  {item.refusal ? 'left out now' : prescriptionWords(item.prescription)}
+                  {item.refusal
+                    ? 'left out now'
+                    : height / bout.items.length >= ROOM_FOR_ALL
+                      ? prescriptionWords(item.prescription)
+                      : setsWords(item.prescription)}
                 </span>
               )}
             </span>
@@ -286,6 +290,9 @@ function Bout({
 
 /** A block that is lower, px, has its name alone; the panel beside it says the rest. */
 const ROOM_FOR_WORDS = 56
+
+/** One that is lower than this has its sets and repetitions, and leaves the reserve to the panel. */
+const ROOM_FOR_ALL = 84
 
 /** What the time of a block goes into: set-up hatched, lighter sets light, sets full in the colour of what they train, rest empty. */
 function Track({

@@ -22,9 +22,14 @@ export function range(low: number, high: number): string {
 }
 
 /** "4 × 8–12, 2 in reserve, drops": sets, repetitions, repetitions left in reserve, what follows at once. */
-export function prescriptionWords(prescriptionDocument: Prescription): string {
-  const drops = prescriptionDocument.drops ? ', drops' : ''
-  return `${prescriptionDocument.sets} × ${range(prescriptionDocument.repetitionsLow, prescriptionDocument.repetitionsHigh)}, ${trim(prescriptionDocument.reserve, 1)} in reserve${drops}`
+export function prescriptionWords(asked: Prescription): string {
+  const drops = asked.drops ? ', drops' : ''
+  return `${setsWords(asked)}, ${trim(asked.reserve, 1)} in reserve${drops}`
+}
+
+/** "3 × 8–12". */
+export function setsWords(asked: Prescription): string {
+  return `${asked.sets} × ${range(asked.repetitionsLow, asked.repetitionsHigh)}`
 }
 
 /** "2-0-1-0": lowering, low end, lifting, top end, in seconds. */
