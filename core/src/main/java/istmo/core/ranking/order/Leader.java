@@ -1,17 +1,21 @@
 package istmo.core.ranking.order;
 
+import istmo.core.anatomy.Regions;
 import istmo.core.ranking.Ranked;
-import istmo.core.ranking.brief.Weights;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.criterion.LimiterWords;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 
 /** The first pick of an order, and in words how far it leads. */
 final class Leader {
-  /** Share of what gives out first under which an exercise hardly is one for the aim. */
+  /** Share of what gives out first under which an exercise hardly is one for the aim's groups. */
   private static final double HARDLY = 0.15;
 
   /** The lowest place within its interval that a clear leader may have. */
@@ -20,13 +24,13 @@ final class Leader {
   private Leader() {}
 
   /** The first strip; when its band holds others, what decided between them. */
-  static Optional<Order.FirstPick> of(List<Order.Entry> entries) {
+  static Optional<Order.FirstPick> of(List<Order.Entry> entries, Aim aim) {
     if (entries.isEmpty()) {
       return Optional.empty();
     }
     Order.Entry first = entries.get(0);
     List<Order.Entry> band = entries.stream().filter(entry -> entry.ranked().band() == 1).toList();
-    String butOthersEndIt = othersEndIt(first);
+    String butOthersEndIt = othersEndIt(first, aim);
     if (band.size() == 1) {
       return Optional.of(
           new Order.FirstPick(first.ranked().id(), leads(first.ranked()) + butOthersEndIt));
@@ -76,19 +80,24 @@ final class Leader {
   }
 
   /**
-   * A first pick that is ended by other muscles than those aimed at says so: the best of what is
-   * here may still be no exercise for them.
+   * A first pick that is ended by other muscle groups than those aimed at says so: the best of what
+   * is here may still be no exercise for them.
    */
-  private static String othersEndIt(Order.Entry first) {
+  private static String othersEndIt(Order.Entry first, Aim aim) {
+    Set<String> groups =
+        aim.weights().keySet().stream()
+            .map(region -> Regions.standard().get(region).group())
+            .collect(Collectors.toCollection(TreeSet::new));
     double share =
-        first.ranked().contributions().stream()
-            .filter(contribution -> contribution.criterion().equals(Weights.Criterion.TARGET.id()))
-            .mapToDouble(Ranked.Contribution::value)
+        LimiterWords.limitersByGroup(first.evaluation().analysis().set().gaveOut()).stream()
+            .filter(limiter -> groups.contains(limiter.getKey()))
+            .mapToDouble(Map.Entry::getValue)
             .sum();
     return share < HARDLY
         ? String.format(
             Locale.ROOT,
-            " But other muscles end it: what is aimed at is %.0f %% of what gives out first.",
+            " But something else ends it: of what gives out first, %s are %.0f %%.",
+            String.join(" and ", groups),
             100 * share)
         : "";
   }

@@ -168,7 +168,7 @@ public final class Orders {
         hardly,
         floor.shortage(brief),
         out,
-        Leader.of(entries),
+        Leader.of(entries, brief.aim()),
         List.copyOf(together),
         learning,
         List.copyOf(notes));

@@ -1,0 +1,48 @@
+package istmo.core.ranking.order;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import istmo.core.body.Body;
+import istmo.core.body.Cautions;
+import istmo.core.body.Profile;
+import istmo.core.body.Sex;
+import istmo.core.equipment.GymEquipment;
+import istmo.core.ranking.brief.Aim;
+import istmo.core.ranking.brief.Brief;
+import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.stimulus.School;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+class LeaderTest {
+  private static final Body MAN = Body.estimated(1.78, 80, Sex.MALE);
+  private static final GymEquipment GYM =
+      GymEquipment.generic(Set.of("barbell", "rack", "dumbbells"));
+  private static final Map<String, Evaluation> EVALUATIONS =
+      Orders.evaluate(MAN, GYM, School.STRETCH);
+
+  private static Order.FirstPick pick(String region) {
+    Brief brief =
+        new Brief(
+            MAN,
+            Cautions.none(),
+            Profile.unknown(),
+            GYM,
+            new Aim(Map.of(region, 2), Set.of()),
+            School.STRETCH,
+            Optional.empty());
+    return Orders.order(brief, EVALUATIONS).firstPick().orElseThrow();
+  }
+
+  /**
+   * One head of the hamstrings is a small part of what ends a deadlift, but the hamstrings do end
+   * it; a curl for the inner thigh is ended by others than the adductors.
+   */
+  @Test
+  void saysWhenTheTargetsGroupIsNotWhatGivesOut() {
+    assertThat(pick("BFL").decidedBy()).doesNotContain("something else ends it");
+    assertThat(pick("GRA").decidedBy()).contains("But something else ends it", "adductors are");
+  }
+}
