@@ -17,7 +17,6 @@ import istmo.core.body.BodyEstimate;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Measurement;
-import istmo.core.body.MeasurementKind;
 import istmo.core.body.Profile;
 import istmo.core.body.Readings;
 import istmo.core.catalogue.Catalogue;
@@ -28,7 +27,6 @@ import istmo.core.training.KnownLift;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -74,19 +72,12 @@ public class Clients {
     this.days = days;
   }
 
-  /**
-   * What is stored of a client; what it says of body and strength is computed after the
-   * transaction.
-   */
-  private record Rows(
-      ClientEntity client, List<MeasurementEntity> readings, List<KnownLiftEntity> lifts) {}
-
   /** Every client of the coach, by name. */
   public List<Client> all() {
     return transactions.read(this::allRows).stream().map(this::view).toList();
   }
 
-  private List<Rows> allRows() {
+  private List<ClientRows> allRows() {
     Map<UUID, List<MeasurementEntity>> readings =
         measurements.findByCoachIdOrderByTakenOnAscCreatedAtAsc(coach.id()).stream()
             .collect(Collectors.groupingBy(MeasurementEntity::getClientId));
@@ -96,7 +87,7 @@ public class Clients {
     return repository.findByCoachIdOrderByName(coach.id()).stream()
         .map(
             entity ->
-                new Rows(
+                new ClientRows(
                     entity,
                     readings.getOrDefault(entity.getId(), List.of()),
                     known.getOrDefault(entity.getId(), List.of())))
@@ -171,59 +162,6 @@ public class Clients {
             }));
   }
 
-  /** Everything that is kept of a client here, from elsewhere. */
-  public record ClientRecord(
-      String name,
-      Intake intake,
-      Profile profile,
-      Cautions cautions,
-      boolean learns,
-      List<Measurement> readings,
-      List<KnownLift> lifts) {
-    /** The same client under another name. */
-    public ClientRecord named(String other) {
-      return new ClientRecord(other, intake, profile, cautions, learns, readings, lifts);
-    }
-
-    /**
-     * Throws {@link InvalidInput} that names every reading and lift which is not believable, or of
-     * a day to come.
-     */
-    void check(LocalDate today) {
-      List<InvalidInput.Fault> faults = new ArrayList<>();
-      double statureM =
-          new Readings(readings).value(MeasurementKind.STATURE).orElse(intake.statureM());
-      for (int k = 0; k < readings.size(); k++) {
-        Measurement reading = readings.get(k);
-        InvalidInput.gather(
-            faults,
-            "measurements[" + k + "].",
-            () -> {
-              reading.kind().check(reading.value(), statureM);
-              checkDay(reading.on(), today);
-            });
-      }
-      if (!faults.isEmpty()) {
-        throw new InvalidInput(faults);
-      }
-      Body body = BodyEstimate.of(intake, new Readings(readings)).body();
-      for (int k = 0; k < lifts.size(); k++) {
-        KnownLift knownLift = lifts.get(k);
-        InvalidInput.gather(
-            faults,
-            "lifts[" + k + "].",
-            () -> {
-              checkDay(knownLift.on(), today);
-              Calibration.check(body, knownLift);
-            });
-      }
-      InvalidInput.gather(faults, "profile.", () -> Clients.check(profile));
-      if (!faults.isEmpty()) {
-        throw new InvalidInput(faults);
-      }
-    }
-  }
-
   /** Throws where this could not be brought in. */
   public void check(ClientRecord record) {
     record.check(days.today());
@@ -232,27 +170,15 @@ public class Clients {
   /** Everything that is kept of a client here, for a file. */
   @Transactional(readOnly = true)
   public ClientRecord recordOf(UUID clientId) {
-    return recordOf(rows(entity(clientId)));
+    return rows(entity(clientId)).kept();
   }
 
   /** The same for every client, by id, in the order of their names. */
   @Transactional(readOnly = true)
   public Map<UUID, ClientRecord> records() {
     Map<UUID, ClientRecord> all = new LinkedHashMap<>();
-    allRows().forEach(rows -> all.put(rows.client().getId(), recordOf(rows)));
+    allRows().forEach(rows -> all.put(rows.client().getId(), rows.kept()));
     return all;
-  }
-
-  private static ClientRecord recordOf(Rows rows) {
-    ClientEntity entity = rows.client();
-    return new ClientRecord(
-        entity.getName(),
-        entity.intake(),
-        entity.profile(),
-        entity.cautions(),
-        entity.isLearns(),
-        rows.readings().stream().map(MeasurementEntity::measurement).toList(),
-        rows.lifts().stream().map(KnownLiftEntity::lift).toList());
   }
 
   /**
@@ -311,7 +237,7 @@ public class Clients {
         transactions.write(
             () -> {
               ClientEntity entity = entity(clientId);
-              double statureM = estimate(rows(entity)).body().statureM();
+              double statureM = rows(entity).estimate().body().statureM();
               InvalidInput.together(
                   () -> measurement.kind().check(measurement.value(), statureM),
                   () -> checkDay(measurement.on()));
@@ -352,9 +278,9 @@ public class Clients {
    * Adds a known lift; one that this body could not have done is refused, and so is a day to come.
    */
   public Client addLift(UUID clientId, KnownLift lift) {
-    Rows before = transactions.read(() -> rows(entity(clientId)));
+    ClientRows before = transactions.read(() -> rows(entity(clientId)));
     InvalidInput.together(
-        () -> checkDay(lift.on()), () -> Calibration.check(estimate(before).body(), lift));
+        () -> checkDay(lift.on()), () -> Calibration.check(before.estimate().body(), lift));
     return view(
         transactions.write(
             () -> {
@@ -382,13 +308,7 @@ public class Clients {
   }
 
   private void checkDay(LocalDate on) {
-    checkDay(on, days.today());
-  }
-
-  private static void checkDay(LocalDate on, LocalDate today) {
-    if (on.isAfter(today.plusDays(1))) { // a day of grace for clocks east of here
-      throw new InvalidInput("on", "is a day to come");
-    }
+    ClientRecord.checkDay(on, days.today());
   }
 
   /** Erases a client with every reading and lift; sessions must be gone. */
@@ -426,27 +346,21 @@ public class Clients {
     return lifts.findByCoachIdAndClientIdOrderByDoneOnAscCreatedAtAsc(coach.id(), entity.getId());
   }
 
-  /** Likes and dislikes name exercises that there are. */
   /** Throws {@link InvalidInput} where a profile names exercises that are unknown. */
   public static void check(Profile profile) {
     profile.likes().forEach(Catalogue.standard()::exercise);
     profile.dislikes().forEach(Catalogue.standard()::exercise);
   }
 
-  private Rows rows(ClientEntity entity) {
-    return new Rows(entity, readingsOf(entity), liftsOf(entity));
+  private ClientRows rows(ClientEntity entity) {
+    return new ClientRows(entity, readingsOf(entity), liftsOf(entity));
   }
 
-  /** The body from intake and readings, before any lift says how strong it is. */
-  private static BodyEstimate estimate(Rows rows) {
-    return BodyEstimate.of(rows.client().intake(), readings(rows.readings()));
-  }
-
-  private Client view(Rows rows) {
+  private Client view(ClientRows rows) {
     Transactions.mustBeOutside("a client's strength");
     ClientEntity entity = rows.client();
-    Readings readings = readings(rows.readings());
-    BodyEstimate usual = estimate(rows);
+    Readings readings = rows.measured();
+    BodyEstimate usual = rows.estimate();
     List<KnownLift> own = rows.lifts().stream().map(KnownLiftEntity::lift).toList();
     Optional<Calibration> strength =
         own.isEmpty()
@@ -466,9 +380,5 @@ public class Clients {
         estimate,
         strength,
         entity.isLearns());
-  }
-
-  private static Readings readings(List<MeasurementEntity> measured) {
-    return new Readings(measured.stream().map(MeasurementEntity::measurement).toList());
   }
 }

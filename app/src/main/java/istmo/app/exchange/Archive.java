@@ -4,6 +4,7 @@ import istmo.app.accounts.CoachDays;
 import istmo.app.catalogue.OwnExercises;
 import istmo.app.catalogue.Trainables;
 import istmo.app.catalogue.Variants;
+import istmo.app.clients.ClientRecord;
 import istmo.app.clients.Clients;
 import istmo.app.exchange.ArchiveDocument.AnswerFile;
 import istmo.app.exchange.ArchiveDocument.CautionFile;
@@ -245,7 +246,7 @@ public class Archive {
 
   private ClientFile client(
       UUID id,
-      Clients.ClientRecord record,
+      ClientRecord record,
       Map<UUID, String> places,
       Function<String, Trainable> candidates) {
     Intake intake = record.intake();

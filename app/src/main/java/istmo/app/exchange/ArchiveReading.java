@@ -1,6 +1,7 @@
 package istmo.app.exchange;
 
 import istmo.app.catalogue.OwnExerciseDocument;
+import istmo.app.clients.ClientRecord;
 import istmo.app.clients.Clients;
 import istmo.app.exchange.ArchiveDocument.ExerciseFile;
 import istmo.app.exchange.ArchiveDocument.GymFile;
@@ -76,7 +77,7 @@ final class ArchiveReading {
    */
   record ReadClient(
       String at,
-      Clients.ClientRecord whole,
+      ClientRecord whole,
       List<ReadSession> sessions,
       List<ReadWeek> weeks,
       List<ReadMark> marks,

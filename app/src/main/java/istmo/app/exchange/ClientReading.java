@@ -1,5 +1,6 @@
 package istmo.app.exchange;
 
+import istmo.app.clients.ClientRecord;
 import istmo.app.clients.Clients;
 import istmo.app.exchange.ArchiveDocument.AnswerFile;
 import istmo.app.exchange.ArchiveDocument.CautionFile;
@@ -121,8 +122,8 @@ final class ClientReading {
         && intake.isPresent()
         && profile.isPresent()
         && cautions.isPresent()) {
-      Clients.ClientRecord whole =
-          new Clients.ClientRecord(
+      ClientRecord whole =
+          new ClientRecord(
               name.get(),
               intake.get(),
               profile.get(),

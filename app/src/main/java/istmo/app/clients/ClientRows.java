@@ -1,0 +1,35 @@
+package istmo.app.clients;
+
+import istmo.app.clients.persistence.ClientEntity;
+import istmo.app.clients.persistence.KnownLiftEntity;
+import istmo.app.clients.persistence.MeasurementEntity;
+import istmo.core.body.BodyEstimate;
+import istmo.core.body.Readings;
+import java.util.List;
+
+/**
+ * What is stored of a client; what it says of body and strength is computed after the transaction.
+ */
+record ClientRows(
+    ClientEntity client, List<MeasurementEntity> readings, List<KnownLiftEntity> lifts) {
+  Readings measured() {
+    return new Readings(readings.stream().map(MeasurementEntity::measurement).toList());
+  }
+
+  /** The body from intake and readings, before any lift says how strong it is. */
+  BodyEstimate estimate() {
+    return BodyEstimate.of(client.intake(), measured());
+  }
+
+  /** Everything of it that goes into a file. */
+  ClientRecord kept() {
+    return new ClientRecord(
+        client.getName(),
+        client.intake(),
+        client.profile(),
+        client.cautions(),
+        client.isLearns(),
+        readings.stream().map(MeasurementEntity::measurement).toList(),
+        lifts.stream().map(KnownLiftEntity::lift).toList());
+  }
+}
