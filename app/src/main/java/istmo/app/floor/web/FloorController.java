@@ -20,10 +20,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/**
- * The floor over HTTP: a session to take along (docs/floor.md). What devices have to say of it
- * takes {@link FloorChangesController}.
- */
+/** The floor over HTTP: a session to take along (docs/floor.md). Loads in kg, times in s. */
 @RestController
 @RequestMapping("/api/floor")
 class FloorController {
