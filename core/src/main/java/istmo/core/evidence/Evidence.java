@@ -130,7 +130,7 @@ public final class Evidence {
     /** [region][finding] with what findings saw. */
     private final double[][] covariance;
 
-    /** [region]: stimulus on the reference body, to which the findings are said. */
+    /** [region]: stimulus on the reference body, whose figures the findings correct. */
     private final double[] reference;
 
     /** [region]: the share of what the studies add that holds here; 1 on the reference body. */
@@ -161,7 +161,7 @@ public final class Evidence {
     /**
      * The same for a body on which mechanics gives these stimuli. A study corrects the model where
      * its people stood; the further this body's own mechanics is from theirs, as where stiff ankles
-     * turn a squat into a bow, the less of the correction is this body's.
+     * make a squat half a good morning, the less of the correction is this body's.
      */
     public At on(RegionValues mechanics) {
       double[] here = new double[REGIONS];

@@ -141,8 +141,8 @@ public final class Analyser {
   private static String leans(double rad, double mostRad) {
     return String.format(
         Locale.ROOT,
-        "The trunk leans by %.0f° at the bottom; with the load there it hardly stays up beyond"
-            + " %.0f°. Stop higher, or raise the heels.",
+        "The trunk leans by %.0f° at the bottom; beyond about %.0f° the load does not stay where it"
+            + " is held. Stop higher, or raise the heels.",
         Math.toDegrees(rad),
         Math.toDegrees(mostRad));
   }
