@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.ArrayList;
@@ -36,8 +35,7 @@ class BenchIT {
             + coach.page.url().substring(coach.page.url().indexOf('?'))
             + "&candidate="
             + candidate);
-    assertThat(coach.page.getByTestId("angles"))
-        .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
+    assertThat(coach.page.getByTestId("angles")).isVisible();
     return coach;
   }
 
@@ -46,7 +44,7 @@ class BenchIT {
     try (Coach coach = onTheBench(Coach.atTheDesk(), "back-squat/high-bar")) {
       coach.says("Client", "Oda Fenwick");
       Locator hip = handle(coach, "depth");
-      assertThat(hip).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
+      assertThat(hip).isVisible();
       double before = value(hip);
       BoundingBox box = hip.boundingBox();
       List<Integer> inFlight = new ArrayList<>();
@@ -122,8 +120,7 @@ class BenchIT {
       coach.opens("/bench?aim=VL.2&candidate=back-squat/high-bar");
       Locator side =
           coach.page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Side view of"));
-      assertThat(side.locator("[data-muscle=VL]"))
-          .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
+      assertThat(side.locator("[data-muscle=VL]")).isVisible();
       assertThat(side.locator("[data-muscle]")).hasCount(1);
       Locator front =
           coach.page.getByRole(
@@ -179,8 +176,7 @@ class BenchIT {
           .says("Exercise", "Back squat, high bar");
       assertThat(coach.page.getByTestId("differences"))
           .containsText(
-              Pattern.compile("Trunk lean at the bottom: Oda Fenwick \\d+°, Tarn Holloway \\d+°"),
-              new LocatorAssertions.ContainsTextOptions().setTimeout(20_000));
+              Pattern.compile("Trunk lean at the bottom: Oda Fenwick \\d+°, Tarn Holloway \\d+°"));
       assertThat(
               coach.page.getByRole(
                   AriaRole.REGION, new Page.GetByRoleOptions().setName("Tarn Holloway")))
@@ -223,8 +219,7 @@ class BenchIT {
       assertThat(coach.page.getByText("Set-up of")).containsText(name);
       String bench = coach.page.url();
       coach.goesTo("Exercises");
-      assertThat(coach.page.getByText(name).first())
-          .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
+      assertThat(coach.page.getByText(name).first()).isVisible();
       coach.page.navigate(bench);
       coach.presses("Take it out");
       assertThat(coach.page.getByText("out of lists and orders")).isVisible();

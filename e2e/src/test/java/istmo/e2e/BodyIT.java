@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -13,8 +12,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** Knowing the body better: measurements and cautions, and what they do to the order. */
 @ExtendWith(Istmo.class)
 class BodyIT {
-  private static final LocatorAssertions.ContainsTextOptions SLOWLY =
-      new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
 
   @Test
   void theOrderAsksForAMeasurementAndTheAnswerIsUsed() {
@@ -25,8 +22,7 @@ class BodyIT {
           .says("Client", "Wren Calloway")
           .says("Gym", "Quayside Hall")
           .says("Target", "all quads");
-      assertThat(page.getByTestId("measuring"))
-          .containsText("of the first 10 change their place", SLOWLY);
+      assertThat(page.getByTestId("measuring")).containsText("of the first 10 change their place");
       page.getByTestId("measuring").getByRole(AriaRole.LINK).click();
       page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Measure thigh length"))
           .click();
@@ -65,7 +61,7 @@ class BodyIT {
           .click();
       coach.goesTo("Exercises").says("Gym", "Quayside Hall").says("Target", "all hamstrings");
       assertThat(page.getByTestId("cautions"))
-          .containsText("Known back condition: ask the clinician in charge first.", SLOWLY);
+          .containsText("Known back condition: ask the clinician in charge first.");
       assertThat(coach.strip("seated-leg-curl/usual")).isVisible();
       assertThat(coach.strip("romanian-deadlift/usual")).hasCount(0);
       coach.findsNoFault("order with cautions").keepsAPicture("cautions");
@@ -78,8 +74,7 @@ class BodyIT {
       page.getByLabel("on", new Page.GetByLabelOptions().setExact(true)).first().fill("2026-11-20");
       coach.presses("Save");
       coach.goesTo("Exercises");
-      assertThat(coach.strip("romanian-deadlift/usual"))
-          .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
+      assertThat(coach.strip("romanian-deadlift/usual")).isVisible();
       assertThat(coach.order()).contains("deadlift/conventional");
     }
   }
@@ -99,7 +94,7 @@ class BodyIT {
               + page.url().substring(page.url().indexOf('?'))
               + "&candidate=romanian-deadlift/usual");
       assertThat(page.getByTestId("refusal"))
-          .containsText("Left out for Joss Merrow: Sore lower back", SLOWLY);
+          .containsText("Left out for Joss Merrow: Sore lower back");
       assertThat(coach.button("Add to session")).isDisabled();
       coach.findsNoFault("bench with a refusal");
     }
@@ -119,16 +114,15 @@ class BodyIT {
       form.getByRole(AriaRole.TEXTBOX, new Locator.GetByRoleOptions().setName("Repetitions"))
           .fill("5");
       form.getByRole(AriaRole.BUTTON).click();
-      assertThat(form.getByRole(AriaRole.ALERT)).containsText("is it mistyped?", SLOWLY);
+      assertThat(form.getByRole(AriaRole.ALERT)).containsText("is it mistyped?");
       form.getByLabel("Load (kg)").fill("45");
       form.getByRole(AriaRole.BUTTON).click();
-      assertThat(page.getByTestId("strength")).containsText("From Back squat, high bar", SLOWLY);
+      assertThat(page.getByTestId("strength")).containsText("From Back squat, high bar");
       coach.findsNoFault("known lifts");
       coach.goesTo("Exercises").says("Gym", "Quayside Hall").says("Target", "all quads");
-      assertThat(coach.strip("back-squat/high-bar"))
-          .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
+      assertThat(coach.strip("back-squat/high-bar")).isVisible();
       coach.strip("back-squat/high-bar").click();
-      assertThat(page.getByTestId("load")).containsText("from this exercise's own lift", SLOWLY);
+      assertThat(page.getByTestId("load")).containsText("from this exercise's own lift");
       coach.strip("leg-press/low").click();
       Locator height =
           page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Why"))
@@ -138,9 +132,7 @@ class BodyIT {
       String asUsual = height.textContent();
       coach.presses("Today: moving normally");
       assertThat(page.getByTestId("brief")).containsText("stiff today");
-      assertThat(height)
-          .not()
-          .hasText(asUsual, new LocatorAssertions.HasTextOptions().setTimeout(30_000));
+      assertThat(height).not().hasText(asUsual);
       assertThat(page.url()).contains("stiff=1");
     }
   }
@@ -160,7 +152,7 @@ class BodyIT {
       way.getByLabel("Foot lengths from heel to heel").fill("2");
       way.getByLabel("The right foot points at").fill("5");
       way.getByRole(AriaRole.BUTTON).click();
-      assertThat(way.getByRole(AriaRole.STATUS)).containsText("toes 30° out", SLOWLY);
+      assertThat(way.getByRole(AriaRole.STATUS)).containsText("toes 30° out");
       assertThat(page.url()).contains("toeOut.30");
     }
   }

@@ -5,7 +5,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.Charset;
@@ -16,10 +15,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** Somebody's spreadsheet becomes a record. */
 @ExtendWith(Istmo.class)
 class BringIT {
-  private static final LocatorAssertions.IsVisibleOptions SOON =
-      new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
-  private static final LocatorAssertions.ContainsTextOptions SLOWLY =
-      new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
 
   /** As an older spreadsheet writes it: semicolons, decimal commas, days first, not UTF-8. */
   private static final String SHEET =
@@ -46,7 +41,7 @@ class BringIT {
               new FilePayload(
                   "sets.csv", "text/csv", SHEET.getBytes(Charset.forName("windows-1252"))));
       assertThat(coach.page.getByTestId("import-summary"))
-          .containsText("3 sets from 2026-10-24 to 2026-10-31, columns parted by “;”", SLOWLY);
+          .containsText("3 sets from 2026-10-24 to 2026-10-31, columns parted by “;”");
       assertThat(coach.page.getByLabel("Unit of loads")).hasValue("LB");
       assertThat(coach.page.getByLabel("Column Übung holds")).hasValue("EXERCISE");
       assertThat(coach.page.getByLabel("Column Bemerkung holds")).hasValue("IGNORED");
@@ -57,9 +52,9 @@ class BringIT {
       assertThat(bring).isDisabled();
       coach.findsNoFault("bringing in");
       coach.page.getByLabel("Curl at the window is").selectOption("lying-leg-curl/usual");
-      assertThat(bring).isEnabled(new LocatorAssertions.IsEnabledOptions().setTimeout(30_000));
+      assertThat(bring).isEnabled();
       bring.click();
-      assertThat(coach.page.getByText("3 sets on 2 days")).isVisible(SOON);
+      assertThat(coach.page.getByText("3 sets on 2 days")).isVisible();
       coach
           .page
           .getByRole(
@@ -71,7 +66,7 @@ class BringIT {
               AriaRole.BUTTON,
               new Page.GetByRoleOptions().setName(Pattern.compile("^Seated leg curl")))
           .click();
-      assertThat(coach.page.getByText("40.01 × 12, 11 kg")).isVisible(SOON);
+      assertThat(coach.page.getByText("40.01 × 12, 11 kg")).isVisible();
     }
   }
 
@@ -90,7 +85,7 @@ class BringIT {
           .click();
       coach.page.locator("input[type=file]").setInputFiles(file.path());
       Locator row = coach.page.getByTestId("archive-clients").locator("tbody tr");
-      assertThat(row).containsText("you have a client of that name", SLOWLY);
+      assertThat(row).containsText("you have a client of that name");
       Locator bring =
           coach.page.getByRole(
               AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Bring in ")));
@@ -98,16 +93,14 @@ class BringIT {
       coach.findsNoFault("an archive");
       coach.page.getByLabel("Tarn Holloway is called here").fill("Tarn Brought");
       coach.page.keyboard().press("Tab");
-      assertThat(bring)
-          .hasText(
-              "Bring in Tarn Brought", new LocatorAssertions.HasTextOptions().setTimeout(30_000));
+      assertThat(bring).hasText("Bring in Tarn Brought");
       bring.click();
       coach
           .page
           .getByRole(
               AriaRole.LINK, new Page.GetByRoleOptions().setName("The record of Tarn Holloway"))
-          .click(new Locator.ClickOptions().setTimeout(30_000));
-      assertThat(coach.page.getByText("Tarn Brought").first()).isVisible(SOON);
+          .click();
+      assertThat(coach.page.getByText("Tarn Brought").first()).isVisible();
     }
   }
 }

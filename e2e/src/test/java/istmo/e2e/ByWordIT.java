@@ -4,8 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
-import com.microsoft.playwright.assertions.PageAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -14,10 +12,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** What Istmo does not compute has its place all the same, and everything is found by its name. */
 @ExtendWith(Istmo.class)
 class ByWordIT {
-  private static final LocatorAssertions.IsVisibleOptions SOON =
-      new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
-  private static final PageAssertions.HasURLOptions SOON_THERE =
-      new PageAssertions.HasURLOptions().setTimeout(30_000);
 
   private static Locator search(Coach coach) {
     return coach.page.getByRole(AriaRole.DIALOG, named("Find"));
@@ -39,24 +33,24 @@ class ByWordIT {
   void anOwnExerciseGoesFromANameThatNobodyKnowsToTheRecord() {
     try (Coach coach = Coach.atTheDesk()) {
       coach.opens("/exercises");
-      assertThat(coach.page.getByTestId("first-pick")).isVisible(SOON);
+      assertThat(coach.page.getByTestId("first-pick")).isVisible();
       looksFor(coach, "Duck walk");
       coach.page.getByText("make it one of your own").click();
       assertThat(coach.page.getByLabel("Name", exactly())).hasValue("Duck walk");
       coach.findsNoFault("the form of an own exercise");
       coach.presses("Keep this exercise");
-      assertThat(coach.page.getByText("say at least one region that it trains")).isVisible(SOON);
+      assertThat(coach.page.getByText("say at least one region that it trains")).isVisible();
       assertThat(coach.page.getByText("say at least one thing that it does")).isVisible();
       coach.ticks("straightens the knee");
       coach.presses("outer quad (sweep): nothing").presses("upper quad: nothing");
       coach.presses("upper quad: a whole set");
       coach.presses("Keep this exercise");
-      assertThat(coach.page.getByRole(AriaRole.HEADING, named("Duck walk"))).isVisible(SOON);
+      assertThat(coach.page.getByRole(AriaRole.HEADING, named("Duck walk"))).isVisible();
       assertThat(coach.page.getByRole(AriaRole.ARTICLE)).containsText("upper quad");
 
       // from the order, by its name, into the session
       coach.opens("/exercises");
-      assertThat(coach.page.getByTestId("first-pick")).isVisible(SOON);
+      assertThat(coach.page.getByTestId("first-pick")).isVisible();
       looksFor(coach, "duck");
       assertThat(found(coach).first()).containsText("Your own exercise");
       coach.page.keyboard().press("Enter");
@@ -68,20 +62,20 @@ class ByWordIT {
           .click();
       coach.page.getByText("Open the session").click();
       Locator item = coach.page.getByRole(AriaRole.REGION, named("Duck walk"));
-      assertThat(item).containsText("By word, not computed", within());
+      assertThat(item).containsText("By word, not computed");
       coach.findsNoFault("a session with an exercise by word");
       item.getByLabel("Load (kg)").fill("0");
       item.getByLabel("Repetitions").fill("15");
       item.getByText("Log set 1").click();
-      assertThat(item.getByTestId("set")).containsText("15", within());
+      assertThat(item.getByTestId("set")).containsText("15");
       coach.presses("Finish");
-      assertThat(coach.page.getByText(Pattern.compile("^Session · "))).isVisible(SOON);
+      assertThat(coach.page.getByText(Pattern.compile("^Session · "))).isVisible();
       coach.goesTo("Clients").goesTo("Record");
       assertThat(
               coach.page.getByRole(
                   AriaRole.BUTTON,
                   new Page.GetByRoleOptions().setName(Pattern.compile("^Duck walk"))))
-          .isVisible(SOON);
+          .isVisible();
     }
   }
 
@@ -89,22 +83,22 @@ class ByWordIT {
   void oneSearchFindsExercisesByNicknamePeopleAndScreens() {
     try (Coach coach = Coach.atTheDesk()) {
       coach.opens("/exercises");
-      assertThat(coach.page.getByTestId("first-pick")).isVisible(SOON);
+      assertThat(coach.page.getByTestId("first-pick")).isVisible();
       looksFor(coach, "rdl");
       assertThat(found(coach).first()).containsText("Romanian deadlift");
       coach.findsNoFault("the search");
       coach.page.keyboard().press("Enter");
-      assertThat(coach.page).hasURL(Pattern.compile("/bench\\?.*romanian-deadlift"), SOON_THERE);
+      assertThat(coach.page).hasURL(Pattern.compile("/bench\\?.*romanian-deadlift"));
       looksFor(coach, "monster walk");
       assertThat(found(coach).first()).containsText("Band walk");
       assertThat(found(coach).first()).containsText("not computed");
       coach.page.keyboard().press("Escape");
       looksFor(coach, "oda");
       coach.page.keyboard().press("Enter");
-      assertThat(coach.page.getByRole(AriaRole.HEADING, named("Oda Fenwick"))).isVisible(SOON);
+      assertThat(coach.page.getByRole(AriaRole.HEADING, named("Oda Fenwick"))).isVisible();
       looksFor(coach, "gyms");
       coach.page.keyboard().press("Enter");
-      assertThat(coach.page).hasURL(Pattern.compile("/gyms"), SOON_THERE);
+      assertThat(coach.page).hasURL(Pattern.compile("/gyms"));
     }
   }
 
@@ -127,7 +121,7 @@ class ByWordIT {
           .getByRole(
               AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Band walk")))
           .click();
-      assertThat(coach.page.getByText("Band walk").first()).isVisible(SOON);
+      assertThat(coach.page.getByText("Band walk").first()).isVisible();
     }
   }
 
@@ -137,9 +131,5 @@ class ByWordIT {
 
   private static Page.GetByLabelOptions exactly() {
     return new Page.GetByLabelOptions().setExact(true);
-  }
-
-  private static LocatorAssertions.ContainsTextOptions within() {
-    return new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
   }
 }

@@ -10,7 +10,6 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.List;
@@ -188,12 +187,9 @@ final class Coach implements AutoCloseable {
    * takes its time.
    */
   List<String> order() {
-    assertThat(page.getByTestId("first-pick"))
-        .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
+    assertThat(page.getByTestId("first-pick")).isVisible();
     assertThat(page.locator("section[aria-busy=false][aria-label=Order]"))
-        .isVisible(
-            new LocatorAssertions.IsVisibleOptions()
-                .setTimeout(30_000)); // an order that is overtaken stays in sight until then
+        .isVisible(); // an order that is overtaken stays in sight until then
     return page.locator("[data-candidate]").all().stream()
         .map(locator -> locator.getAttribute("data-candidate"))
         .toList();

@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ForcedColors;
 import com.microsoft.playwright.options.LoadState;
@@ -19,8 +18,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** What holds of every screen: it fits, it can be read, and axe finds nothing. */
 @ExtendWith(Istmo.class)
 class EveryScreenIT {
-  private static final LocatorAssertions.IsVisibleOptions SOON =
-      new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
 
   /** Every route of the application, with the demo's own things in it. */
   private static List<String> routes(Coach coach) {
@@ -85,7 +82,7 @@ class EveryScreenIT {
   void theKeyboardIsAtTheFirstExerciseInSixStops() {
     try (Coach coach = Coach.atTheDesk()) {
       coach.opens("/exercises?aim=VL.3");
-      assertThat(coach.page.getByTestId("first-pick")).isVisible(SOON);
+      assertThat(coach.page.getByTestId("first-pick")).isVisible();
       coach.page.keyboard().press("Tab");
       coach.page.keyboard().press("Tab");
       coach.page.keyboard().press("Enter");

@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -15,10 +14,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** Studies, schools, weights, claims and comparisons as a coach meets them. */
 @ExtendWith(Istmo.class)
 class EvidenceIT {
-  private static final LocatorAssertions.IsVisibleOptions SOON =
-      new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
-  private static final LocatorAssertions.ContainsTextOptions SLOWLY =
-      new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
 
   /**
    * What an order is weighed for, by hand too; what would move a strip up; two compared point by
@@ -32,7 +27,7 @@ class EvidenceIT {
       List<String> usual = coach.order();
       coach.presses("more").says("Weighed for", "a sore back");
       assertThat(page.getByTestId("brief")).containsText("for a sore back");
-      assertThat(page.locator("section[aria-busy=false][aria-label=Order]")).isVisible(SOON);
+      assertThat(page.locator("section[aria-busy=false][aria-label=Order]")).isVisible();
       Assertions.assertThat(coach.order()).isNotEqualTo(usual);
       page.getByText(Pattern.compile("^What counts how much")).click();
       page.getByLabel("time to set up").fill("9");
@@ -41,17 +36,17 @@ class EvidenceIT {
       assertThat(page.getByTestId("brief")).not().containsText("own weights");
       coach.says("Weighed for", "muscle growth");
       page.getByTestId("together").click();
-      assertThat(page.getByText("Three together")).isVisible(SOON);
+      assertThat(page.getByText("Three together")).isVisible();
       page.locator("[data-candidate]").nth(3).click();
       assertThat(page.getByText("What would move it up")).isVisible();
-      assertThat(page.getByTestId("by-school")).containsText("by the squeeze", SLOWLY);
+      assertThat(page.getByTestId("by-school")).containsText("by the squeeze");
       coach.findsNoFault("order").keepsAPicture("order-weighed");
       page.locator("input[aria-label^='compare ']").nth(0).check();
       page.locator("input[aria-label^='compare ']").nth(1).check();
       page.getByRole(
               AriaRole.LINK, new Page.GetByRoleOptions().setName("Compare these 2 point by point"))
           .click();
-      assertThat(page.getByTestId("differences")).containsText("outer hamstring", SLOWLY);
+      assertThat(page.getByTestId("differences")).containsText("outer hamstring");
       assertThat(
               page.getByRole(AriaRole.TABLE, new Page.GetByRoleOptions().setName("Point by point")))
           .containsText("Gives out first");
@@ -60,14 +55,14 @@ class EvidenceIT {
               page.getByRole(
                   AriaRole.COLUMNHEADER,
                   new Page.GetByRoleOptions().setName("Leg press, feet low")))
-          .isVisible(SOON);
+          .isVisible();
       coach.findsNoFault("compare").keepsAPicture("compare");
       page.reload();
       assertThat(
               page.getByRole(
                   AriaRole.COLUMNHEADER,
                   new Page.GetByRoleOptions().setName("Leg press, feet low")))
-          .isVisible(SOON);
+          .isVisible();
     }
   }
 
@@ -83,7 +78,7 @@ class EvidenceIT {
           .opens("/exercises?aim=VL.2")
           .says("Client", "Oda Fenwick")
           .looksBehind("Gym sayings, tested");
-      assertThat(page.locator("[data-claim]").first()).isVisible(SOON);
+      assertThat(page.locator("[data-claim]").first()).isVisible();
       Assertions.assertThat(page.locator("[data-claim]").count()).isGreaterThanOrEqualTo(50);
       page.getByRole(AriaRole.SEARCHBOX).fill("feet forward: more quads");
       assertThat(page.locator("[data-claim]")).hasCount(2);
@@ -98,11 +93,11 @@ class EvidenceIT {
       page.locator("[data-claim=track-forward-quads]")
           .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Both set-ups"))
           .click();
-      assertThat(page.getByTestId("changes")).isVisible(SOON);
+      assertThat(page.getByTestId("changes")).isVisible();
       Locator feet =
           page.getByLabel("Feet in front of the bar", new Page.GetByLabelOptions().setExact(false))
               .first();
-      assertThat(feet).isVisible(SOON);
+      assertThat(feet).isVisible();
       Assertions.assertThat(page.url()).contains("pinned=").contains("set=");
       page.goBack();
       page.getByRole(AriaRole.SEARCHBOX).fill("Maeo");
@@ -134,7 +129,7 @@ class EvidenceIT {
           .presses("more")
           .says("Way of ranking", "by the short end");
       assertThat(page.getByTestId("brief")).containsText("by the short end");
-      assertThat(page.getByTestId("first-pick")).isVisible(SOON);
+      assertThat(page.getByTestId("first-pick")).isVisible();
       coach.looksBehind("Ways of ranking").presses("Take out");
       assertThat(page.getByText("taken out")).isVisible();
     }
@@ -146,18 +141,18 @@ class EvidenceIT {
     try (Coach coach = Coach.withAPhone()) {
       Page page = coach.page;
       coach.opens("/claims");
-      assertThat(page.locator("[data-claim]").first()).isVisible(SOON);
+      assertThat(page.locator("[data-claim]").first()).isVisible();
       coach.needsNoSideScroll("claims");
       page.getByRole(
               AriaRole.BUTTON,
               new Page.GetByRoleOptions().setName(Pattern.compile("inner thigh more")))
           .click();
       coach.needsNoSideScroll("an open claim").opens("/schools");
-      assertThat(page.getByText("the default")).isVisible(SOON);
+      assertThat(page.getByText("the default")).isVisible();
       coach
           .needsNoSideScroll("schools")
           .opens("/compare?with=hack-squat/usual~back-squat/high-bar&aim=VL.2");
-      assertThat(page.getByTestId("differences")).containsText("Knee bend at the bottom", SLOWLY);
+      assertThat(page.getByTestId("differences")).containsText("Knee bend at the bottom");
       coach.needsNoSideScroll("compare");
     }
   }

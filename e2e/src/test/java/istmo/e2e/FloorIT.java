@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
@@ -15,12 +14,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** A coach on the floor with a telephone, and the record that comes of it. */
 @ExtendWith(Istmo.class)
 class FloorIT {
-  private static final LocatorAssertions.IsVisibleOptions SOON =
-      new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
-  private static final LocatorAssertions.ContainsTextOptions SLOWLY =
-      new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
-  private static final LocatorAssertions.HasTextOptions HAS_SLOWLY =
-      new LocatorAssertions.HasTextOptions().setTimeout(30_000);
 
   private static Locator starting(Coach coach, String name) {
     return coach.page.getByRole(
@@ -30,7 +23,7 @@ class FloorIT {
   /** Logs a set; a load that nothing tells is said first: the lightest that is there. */
   private static void logs(Coach coach, String set) {
     Locator button = starting(coach, set);
-    assertThat(button).isVisible(SOON);
+    assertThat(button).isVisible();
     if (coach.page.getByText("not known yet").isVisible()) {
       coach.page.getByLabel("More Load").click();
     }
@@ -40,7 +33,7 @@ class FloorIT {
   /** Begins a session at the desk by the interface's own calls, and takes it to the floor. */
   private static String begins(Coach coach, String client, String gym, String... candidates) {
     coach.opens("/sessions");
-    assertThat(coach.page.getByRole(AriaRole.HEADING).first()).isVisible(SOON);
+    assertThat(coach.page.getByRole(AriaRole.HEADING).first()).isVisible();
     return (String)
         coach.page.evaluate(
             """
@@ -108,7 +101,7 @@ class FloorIT {
     try (Coach coach = Coach.withAPhone()) {
       String id = begins(coach, "Rook Tamsin", "Quayside Hall", "seated-leg-curl/usual");
       coach.opens("/floor/" + id);
-      assertThat(starting(coach, "Machine busy")).isVisible(SOON);
+      assertThat(starting(coach, "Machine busy")).isVisible();
       coach.network(false);
       starting(coach, "Machine busy").click();
       Locator swaps = coach.page.getByRole(AriaRole.LISTITEM).getByRole(AriaRole.BUTTON);
@@ -139,13 +132,12 @@ class FloorIT {
       coach.page.locator("[data-region=BFL]").click();
       coach.findsNoFault("floor-felt").keepsAPicture("floor-felt");
       coach.network(true);
-      assertThat(coach.page.getByTestId("floor-status"))
-          .containsText("Everything is saved", SLOWLY);
+      assertThat(coach.page.getByTestId("floor-status")).containsText("Everything is saved");
       coach.opens("/sessions/" + id);
       assertThat(
               coach.page.getByRole(
                   AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile(name))))
-          .isVisible(SOON);
+          .isVisible();
     }
   }
 
@@ -162,8 +154,7 @@ class FloorIT {
               new Page.GetByRoleOptions().setName(Pattern.compile("^Cord on the bar")))
           .click();
       starting(coach, "Let the stand-in lift").click();
-      assertThat(coach.page.getByTestId("watched-table").locator("tbody tr").nth(2))
-          .isVisible(SOON);
+      assertThat(coach.page.getByTestId("watched-table").locator("tbody tr").nth(2)).isVisible();
       coach.findsNoFault("watching").keepsAPicture("floor-watch");
       Locator take =
           coach.page.getByRole(
@@ -193,27 +184,27 @@ class FloorIT {
       String id = begins(one, "Edda Brackwater", "Quayside Hall", "leg-extension/upright");
       one.opens("/floor/" + id);
       logs(one, "Log set 1");
-      assertThat(one.page.getByTestId("kept")).hasText("saved", HAS_SLOWLY);
+      assertThat(one.page.getByTestId("kept")).hasText("saved");
       two.opens("/floor/" + id);
-      assertThat(starting(two, "Log set 2")).isVisible(SOON);
+      assertThat(starting(two, "Log set 2")).isVisible();
       one.network(false);
       corrects(one, 9);
       corrects(two, 5);
-      assertThat(two.page.getByTestId("floor-status")).containsText("Everything is saved", SLOWLY);
+      assertThat(two.page.getByTestId("floor-status")).containsText("Everything is saved");
       one.network(true);
       Locator decide =
           one.page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("To decide"));
-      assertThat(decide).containsText("× 9", SLOWLY);
+      assertThat(decide).containsText("× 9");
       assertThat(decide).containsText("× 5");
       decide
           .getByRole(AriaRole.BUTTON)
           .filter(new Locator.FilterOptions().setHasText("(here)"))
           .click();
       assertThat(decide).isHidden();
-      assertThat(one.page.getByTestId("floor-status")).containsText("Everything is saved", SLOWLY);
+      assertThat(one.page.getByTestId("floor-status")).containsText("Everything is saved");
       two.page.reload();
       two.presses("All exercises");
-      assertThat(starting(two, ".* × 9")).isVisible(SOON);
+      assertThat(starting(two, ".* × 9")).isVisible();
     }
   }
 
@@ -241,7 +232,7 @@ class FloorIT {
               AriaRole.ARTICLE,
               new Page.GetByRoleOptions()
                   .setName("never felt where it should be: Romanian deadlift"));
-      assertThat(lesson).containsText("Felt in the lower back in the last 3 sessions", SLOWLY);
+      assertThat(lesson).containsText("Felt in the lower back in the last 3 sessions");
       assertThat(
               coach.page.getByRole(
                   AriaRole.ARTICLE,
@@ -252,7 +243,7 @@ class FloorIT {
           .getByRole(
               AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Split squat")))
           .click();
-      assertThat(coach.page.getByText(Pattern.compile("Load for one repetition"))).isVisible(SOON);
+      assertThat(coach.page.getByText(Pattern.compile("Load for one repetition"))).isVisible();
       coach.presses("How?");
       assertThat(coach.page.getByText("Wathan 1994")).isVisible();
       coach.findsNoFault("record").keepsAPicture("record");
@@ -261,10 +252,10 @@ class FloorIT {
               AriaRole.BUTTON,
               new Locator.GetByRoleOptions().setName(Pattern.compile("^Agree: Less depth")))
           .click();
-      assertThat(coach.page.getByText("1 answered in the last four weeks")).isVisible(SOON);
+      assertThat(coach.page.getByText("1 answered in the last four weeks")).isVisible();
       String id = begins(coach, "Tarn Holloway", "Boatshed", "romanian-deadlift/usual");
       coach.opens("/floor/" + id);
-      assertThat(coach.page.getByText("Agreed: Less depth, lighter, brace first.")).isVisible(SOON);
+      assertThat(coach.page.getByText("Agreed: Less depth, lighter, brace first.")).isVisible();
       coach.opens("/record").says("Client", "Tarn Holloway");
       coach.page.getByText("1 answered in the last four weeks").click();
       coach.presses("Take the answer back");
@@ -272,7 +263,7 @@ class FloorIT {
               lesson.getByRole(
                   AriaRole.BUTTON,
                   new Locator.GetByRoleOptions().setName(Pattern.compile("^Agree: Less depth"))))
-          .isVisible(SOON);
+          .isVisible();
     }
   }
 }

@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -15,10 +14,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Reading the gym: a coach's first five minutes, and what is missing. */
 @ExtendWith(Istmo.class)
 class GymIT {
-  private static final LocatorAssertions.ContainsTextOptions SLOWLY =
-      new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
-  private static final LocatorAssertions.IsVisibleOptions SOON =
-      new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
 
   /**
    * New client, new gym, one machine measured with the stand-in scale and inclinometer, an order:
@@ -50,14 +45,14 @@ class GymIT {
           .ticks("Squat rack")
           .presses("Save");
       coach.goesTo("Exercises").says("Client", client).says("Gym", gym).says("Target", "all quads");
-      assertThat(page.getByTestId("first-pick")).isVisible(SOON);
+      assertThat(page.getByTestId("first-pick")).isVisible();
       String before = page.getByTestId("first-pick").textContent();
-      assertThat(page.getByTestId("measuring")).containsText("change their place", SLOWLY);
+      assertThat(page.getByTestId("measuring")).containsText("change their place");
 
       coach.goesTo("Gyms");
       page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Machines of " + gym))
           .click();
-      assertThat(page.getByTestId("worth").getByRole(AriaRole.LISTITEM).first()).isVisible(SOON);
+      assertThat(page.getByTestId("worth").getByRole(AriaRole.LISTITEM).first()).isVisible();
       page.getByRole(
               AriaRole.BUTTON,
               new Page.GetByRoleOptions().setName(Pattern.compile("^Leg extension")))
@@ -80,15 +75,15 @@ class GymIT {
         }
       }
       assertThat(page.getByTestId("pull")).hasCount(6);
-      assertThat(page.getByTestId("fit")).containsText("about the generic type", SLOWLY);
-      assertThat(page.getByTestId("effect")).containsText("For the order at hand:", SLOWLY);
+      assertThat(page.getByTestId("fit")).containsText("about the generic type");
+      assertThat(page.getByTestId("effect")).containsText("For the order at hand:");
       coach.needsNoSideScroll("measuring").keepsAPicture("measuring-" + where);
       coach.presses("Keep this measurement");
       assertThat(
               page.getByRole(
                   AriaRole.BUTTON,
                   new Page.GetByRoleOptions().setName(Pattern.compile("^Leg extension.*known"))))
-          .isVisible(SOON);
+          .isVisible();
       assertThat(page.getByTestId("pull")).hasCount(6);
 
       // a value that cannot be is told in the coach's unit, beside its control, and nothing is lost
@@ -104,9 +99,9 @@ class GymIT {
       assertThat(page.locator("[data-detail='stop']")).containsText("measured");
 
       coach.goesTo("Exercises");
-      assertThat(coach.strip("leg-press/low")).isVisible(SOON);
+      assertThat(coach.strip("leg-press/low")).isVisible();
       coach.strip("leg-press/low").click();
-      assertThat(page.getByText("The machine's stop ends the repetition").first()).isVisible(SOON);
+      assertThat(page.getByText("The machine's stop ends the repetition").first()).isVisible();
       org.assertj.core.api.Assertions.assertThat(before).isNotBlank();
     }
   }
@@ -117,10 +112,10 @@ class GymIT {
     link.getByRole(
             AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Use the stand-in " + gadget))
         .click();
-    assertThat(link).containsText("dropped out once", SLOWLY);
+    assertThat(link).containsText("dropped out once");
     link.getByRole(
             AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Take ")))
-        .click(new Locator.ClickOptions().setTimeout(30_000));
+        .click();
     assertThat(coach.page.getByLabel("Scale reads (kg)")).not().hasValue("");
   }
 
@@ -130,7 +125,7 @@ class GymIT {
       Page page = coach.page;
       coach.opens("/exercises").order();
       coach.says("Client", "Wren Calloway").says("Gym", "Boatshed").says("Target", "all calves");
-      assertThat(page.getByTestId("first-pick")).isVisible(SOON);
+      assertThat(page.getByTestId("first-pick")).isVisible();
       page.getByText("not in the order, and why").click();
       Locator way =
           page.getByText("Without it: Calf raise under the fixed-track bar, on a plate").first();
@@ -159,9 +154,9 @@ class GymIT {
       coach.goesTo("Exercises");
       coach.says("Client", "Wren Calloway").says("Gym", "Lantern Yard");
       coach.says("Target", "all quads");
-      assertThat(page.getByTestId("first-pick")).isVisible(SOON);
+      assertThat(page.getByTestId("first-pick")).isVisible();
       Locator pendulum = page.locator("[data-candidate^='pendulum-squat/']").first();
-      assertThat(pendulum).isVisible(SOON);
+      assertThat(pendulum).isVisible();
       String generic = pendulum.textContent();
 
       coach.goesTo("Gyms");
@@ -179,7 +174,7 @@ class GymIT {
       coach.findsNoFault("a pendulum's places");
 
       coach.goesTo("Exercises");
-      assertThat(pendulum).isVisible(SOON);
+      assertThat(pendulum).isVisible();
       assertThat(pendulum).not().hasText(generic);
     }
   }

@@ -3,6 +3,7 @@ package istmo.e2e;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -29,6 +30,10 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
   private static final Pattern STARTED = Pattern.compile("started on port (\\d+)");
   private static final String JAVA =
       Path.of(System.getProperty("java.home"), "bin", "java").toString();
+
+  /** A busy machine takes its time; what never comes still fails, only later. */
+  private static final int LONGEST_WAIT_MS = 60_000;
+
   private static boolean unpacked;
   private static Istmo running;
 
@@ -257,6 +262,7 @@ public final class Istmo implements BeforeAllCallback, AutoCloseable {
   }
 
   private void openBrowser() {
+    PlaywrightAssertions.setDefaultAssertionTimeout(LONGEST_WAIT_MS);
     playwright =
         Playwright.create(
             new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));

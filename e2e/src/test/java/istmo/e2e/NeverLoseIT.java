@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,10 +19,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
  */
 @ExtendWith(Istmo.class)
 class NeverLoseIT {
-  private static final LocatorAssertions.ContainsTextOptions SOON =
-      new LocatorAssertions.ContainsTextOptions().setTimeout(60_000);
-  private static final LocatorAssertions.IsVisibleOptions SEEN =
-      new LocatorAssertions.IsVisibleOptions().setTimeout(60_000);
 
   private static Locator status(Coach coach) {
     return coach.page.getByTestId("floor-status");
@@ -37,7 +32,7 @@ class NeverLoseIT {
     Locator log =
         coach.page.getByRole(
             AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Log set")));
-    assertThat(log).isVisible(SEEN);
+    assertThat(log).isVisible();
     coach
         .page
         .getByLabel("Repetitions", new Page.GetByLabelOptions().setExact(true))
@@ -47,9 +42,9 @@ class NeverLoseIT {
         .fill("" + repetitions);
     coach.page.locator("input[aria-label=Repetitions]").blur();
     log.click();
-    assertThat(coach.page.getByTestId("last-set")).containsText("× " + repetitions + ",", SOON);
+    assertThat(coach.page.getByTestId("last-set")).containsText("× " + repetitions + ",");
     assertThat(coach.page.getByTestId("kept"))
-        .containsText(Pattern.compile("kept on this device|saved"), SOON);
+        .containsText(Pattern.compile("kept on this device|saved"));
   }
 
   private static void goesOn(Coach coach) {
@@ -81,15 +76,15 @@ class NeverLoseIT {
           coach.page.getByRole(
               AriaRole.BUTTON,
               new Page.GetByRoleOptions().setName(Pattern.compile("^Oda Fenwick")));
-      assertThat(oda).isVisible(SEEN);
+      assertThat(oda).isVisible();
       oda.click();
-      assertThat(coach.button("Skip warm-up")).isVisible(SEEN);
+      assertThat(coach.button("Skip warm-up")).isVisible();
       coach.page.evaluate("navigator.serviceWorker.ready.then(() => true)");
       String address = coach.page.url();
       String session = address.substring(address.lastIndexOf('/') + 1);
       coach.presses("Skip warm-up");
       logs(coach, 11);
-      assertThat(status(coach)).containsText("Everything is saved", SOON);
+      assertThat(status(coach)).containsText("Everything is saved");
       goesOn(coach);
 
       // no network: the set is kept here, and still there when the page is opened anew without one
@@ -97,10 +92,10 @@ class NeverLoseIT {
       logs(coach, 12);
       assertThat(coach.page.getByTestId("kept")).hasText("kept on this device");
       coach.page.reload();
-      assertThat(coach.page.getByTestId("last-set")).containsText("× 12,", SOON);
-      assertThat(status(coach)).containsText("1 kept on this device", SOON);
+      assertThat(coach.page.getByTestId("last-set")).containsText("× 12,");
+      assertThat(status(coach)).containsText("1 kept on this device");
       coach.network(true);
-      assertThat(status(coach)).containsText("Everything is saved", SOON);
+      assertThat(status(coach)).containsText("Everything is saved");
       goesOn(coach);
 
       // the server is killed, the set logged, the tab killed, opened again while the server is dead
@@ -108,16 +103,16 @@ class NeverLoseIT {
       logs(coach, 13);
       coach.newTab();
       coach.page.navigate(address);
-      assertThat(coach.page.getByTestId("last-set")).containsText("× 13,", SOON);
+      assertThat(coach.page.getByTestId("last-set")).containsText("× 13,");
       assertThat(coach.page.getByTestId("kept")).hasText("kept on this device");
       own.startAgain();
-      assertThat(status(coach)).containsText("Everything is saved", SOON);
+      assertThat(status(coach)).containsText("Everything is saved");
       goesOn(coach);
 
       // the database dies under the server
       Istmo.crashDatabase();
       logs(coach, 14);
-      assertThat(status(coach)).containsText("Everything is saved", SOON);
+      assertThat(status(coach)).containsText("Everything is saved");
       // all at once: logged, corrected and taken out without a network while the server is killed
       goesOn(coach);
       coach.network(false);
@@ -129,7 +124,7 @@ class NeverLoseIT {
       Istmo.crashDatabase();
       own.startAgain();
       coach.network(true);
-      assertThat(status(coach)).containsText("Everything is saved", SOON);
+      assertThat(status(coach)).containsText("Everything is saved");
       Assertions.assertThat(atTheServer(coach, session)).containsExactly(11, 12, 13, 14, 16);
     }
   }

@@ -4,8 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
-import com.microsoft.playwright.assertions.PageAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.UUID;
@@ -17,12 +15,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** What a coach does most takes few acts, and the client stays the client in every room. */
 @ExtendWith(Istmo.class)
 class RoomsIT {
-  private static final LocatorAssertions.IsVisibleOptions SOON =
-      new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
-  private static final LocatorAssertions.ContainsTextOptions SAID_SOON =
-      new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
-  private static final PageAssertions.HasURLOptions SOON_THERE =
-      new PageAssertions.HasURLOptions().setTimeout(30_000);
 
   private static Page.GetByRoleOptions named(String name) {
     return new Page.GetByRoleOptions().setName(name);
@@ -62,8 +54,8 @@ class RoomsIT {
                               new Locator.GetByRoleOptions().setName("Train").setExact(true))
                           .click()));
       Assertions.assertThat(acts).isLessThanOrEqualTo(14);
-      assertThat(page).hasURL(Pattern.compile("/floor/"), SOON_THERE);
-      assertThat(page.getByTestId("load")).isVisible(SOON);
+      assertThat(page).hasURL(Pattern.compile("/floor/"));
+      assertThat(page.getByTestId("load")).isVisible();
     }
   }
 
@@ -73,7 +65,7 @@ class RoomsIT {
       coach.opens("/");
       coach.page.getByRole(AriaRole.LINK, named("Oda Fenwick").setExact(true)).first().click();
       Locator next = coach.page.getByRole(AriaRole.REGION, named("Next session"));
-      assertThat(next).containsText("kg", SAID_SOON);
+      assertThat(next).containsText("kg");
       assertThat(next).containsText("in reserve");
       coach.findsNoFault("a client's page");
     }
@@ -94,7 +86,7 @@ class RoomsIT {
           .containsText("Wren Calloway");
       page.keyboard().press("g");
       page.keyboard().press("e");
-      assertThat(page.getByTestId("brief")).containsText("Wren Calloway", SAID_SOON);
+      assertThat(page.getByTestId("brief")).containsText("Wren Calloway");
     }
   }
 
@@ -106,12 +98,12 @@ class RoomsIT {
       coach.opens("/");
       coach.page.getByRole(AriaRole.LINK, named("Go on")).first().click();
       Locator log = page.getByRole(AriaRole.BUTTON, named("Log set"));
-      assertThat(page.getByTestId("load")).isVisible(SOON);
+      assertThat(page.getByTestId("load")).isVisible();
       Locator warmUp = page.getByText("Skip warm-up");
       if (warmUp.isVisible()) {
         warmUp.click();
       }
-      assertThat(log).isVisible(SOON);
+      assertThat(log).isVisible();
       Locator repetitions = page.locator("input[aria-label=Repetitions]");
       page.getByLabel("More Repetitions").click();
       String dialled = repetitions.inputValue();
@@ -119,7 +111,7 @@ class RoomsIT {
       assertThat(repetitions).hasValue(dialled);
       log.dblclick();
       Locator last = page.getByTestId("last-set");
-      assertThat(last).isVisible(SOON);
+      assertThat(last).isVisible();
       String before = last.innerText();
       last.click();
       page.getByLabel("More Repetitions").click();
@@ -138,7 +130,7 @@ class RoomsIT {
       page.getByText("Add an exercise").click();
       page.getByRole(AriaRole.COMBOBOX).fill("monster walk");
       page.getByRole(AriaRole.OPTION).first().click();
-      assertThat(page.getByRole(AriaRole.HEADING, named("Band walk"))).isVisible(SOON);
+      assertThat(page.getByRole(AriaRole.HEADING, named("Band walk"))).isVisible();
     }
   }
 }

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.charset.StandardCharsets;
@@ -27,8 +26,6 @@ class ServeIT {
   /** Loopback too, but none of the names to which Istmo answers unasked. */
   private static final String ADDRESS = "127.0.0.9";
 
-  private static final LocatorAssertions.IsVisibleOptions SOON =
-      new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
   private static final Path SCRIPTS =
       Path.of(System.getProperty("repo.dir")).resolve("scripts").toAbsolutePath().normalize();
 
@@ -83,12 +80,12 @@ class ServeIT {
               page.getByRole(
                   AriaRole.HEADING,
                   new Page.GetByRoleOptions().setName("The first coach on this machine")))
-          .isVisible(SOON);
+          .isVisible();
       page.getByLabel("Coach's name").fill("Invented Coach");
       page.getByLabel("Name to sign in with").fill("coach");
       page.getByLabel("Password").fill("a long enough password");
       page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Begin")).click();
-      PlaywrightAssertions.assertThat(page.getByText("Take a session along")).isVisible(SOON);
+      PlaywrightAssertions.assertThat(page.getByText("Take a session along")).isVisible();
       assertThat(phone.cookies())
           .anySatisfy(
               cookie -> {

@@ -3,7 +3,6 @@ package istmo.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -11,8 +10,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** Coming in: the demo by itself, an installation of one's own by name and password. */
 @ExtendWith(Istmo.class)
 class SignInIT {
-  private static final LocatorAssertions.IsVisibleOptions SOON =
-      new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
 
   @Test
   void theDemoSignsInByItselfAndSaysSo() {
@@ -21,7 +18,7 @@ class SignInIT {
       coach.opens("/clients");
       coach.looksBehind("Account: demo, signed in by itself");
       assertThat(page.getByText("this one", new Page.GetByTextOptions().setExact(true)))
-          .isVisible(SOON);
+          .isVisible();
       coach.findsNoFault("account").presses("Sign out");
       coach.presses("Enter the demo");
       coach.looksBehind("Account: demo, signed in by itself");
@@ -38,16 +35,16 @@ class SignInIT {
               page.getByRole(
                   AriaRole.HEADING,
                   new Page.GetByRoleOptions().setName("The first coach on this machine")))
-          .isVisible(SOON);
+          .isVisible();
       coach
           .findsNoFault("first account")
           .fills("Coach's name", "Maren Solvik")
           .fills("Name to sign in with", "maren")
           .fills("Password", "short")
           .presses("Begin");
-      assertThat(page.getByText("needs at least 10 characters")).isVisible(SOON);
+      assertThat(page.getByText("needs at least 10 characters")).isVisible();
       coach.fills("Password", "wind over the quay").presses("Begin");
-      assertThat(page.getByText("No client yet.")).isVisible(SOON);
+      assertThat(page.getByText("No client yet.")).isVisible();
 
       // the session ends elsewhere: the sign-in comes on top, and what was typed stays
       coach
@@ -58,17 +55,16 @@ class SignInIT {
           .picksChoice("Sex, for proportions", "male");
       page.context().clearCookies();
       coach.presses("Save");
-      assertThat(page.getByText("You were signed out. What you typed is kept.")).isVisible(SOON);
+      assertThat(page.getByText("You were signed out. What you typed is kept.")).isVisible();
       page.getByRole(AriaRole.DIALOG).getByLabel("Name").fill("maren");
       page.getByRole(AriaRole.DIALOG).getByLabel("Password").fill("wind over the quay");
       coach.findsNoFault("sign-in").presses("Sign in");
-      assertThat(page.getByRole(AriaRole.DIALOG))
-          .hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(30_000));
+      assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
       coach.presses("Save");
       assertThat(
               page.getByRole(
                   AriaRole.HEADING, new Page.GetByRoleOptions().setName("Half a Client")))
-          .isVisible(SOON);
+          .isVisible();
 
       anotherCoachSeesNoneOfIt(coach);
       aSampleShowsWhatThereIs(coach);
@@ -83,21 +79,21 @@ class SignInIT {
     form.getByLabel("Name to sign in with").fill("ivo");
     form.getByLabel("Password").fill("rope and tackle 9");
     form.getByRole(AriaRole.BUTTON).click();
-    assertThat(form.getByText("Added.")).isVisible(SOON);
+    assertThat(form.getByText("Added.")).isVisible();
     coach.presses("Sign out");
     coach.fills("Name", "ivo").fills("Password", "rope and tackle 9").presses("Sign in");
     coach.looksBehind("Account: Ivo Tarrant");
     coach.opens("/clients");
-    assertThat(page.getByText("No client yet.")).isVisible(SOON);
+    assertThat(page.getByText("No client yet.")).isVisible();
   }
 
   /** Who has nothing yet can look around with a sample. */
   private static void aSampleShowsWhatThereIs(Coach coach) {
     Page page = coach.page;
     coach.opens("/").presses("Look around with a sample client");
-    assertThat(page.getByTestId("first-pick")).isVisible(SOON);
+    assertThat(page.getByTestId("first-pick")).isVisible();
     assertThat(page.getByTestId("brief")).containsText("Sample client");
-    assertThat(page.locator("[data-thumb]").first()).isVisible(SOON);
+    assertThat(page.locator("[data-thumb]").first()).isVisible();
     coach.keepsAPicture("sample");
   }
 }

@@ -6,7 +6,6 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.nio.charset.StandardCharsets;
@@ -23,10 +22,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
  */
 @ExtendWith(Istmo.class)
 class WeekIT {
-  private static final LocatorAssertions.IsVisibleOptions SOON =
-      new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
-  private static final LocatorAssertions.ContainsTextOptions SLOWLY =
-      new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
 
   private static Coach composes(Coach coach, String name) {
     coach.opens("/weeks?aim=VL.3~BFL.2").says("Client", "Oda Fenwick").says("Gym", "Quayside Hall");
@@ -36,9 +31,8 @@ class WeekIT {
             AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)))
         .click();
     coach.presses("Compose the week");
-    assertThat(coach.page.locator("[data-item]").first()).isVisible(SOON);
-    assertThat(coach.button("Search 20 s more"))
-        .isEnabled(new LocatorAssertions.IsEnabledOptions().setTimeout(30_000));
+    assertThat(coach.page.locator("[data-item]").first()).isVisible();
+    assertThat(coach.button("Search 20 s more")).isEnabled();
     return coach;
   }
 
@@ -99,10 +93,7 @@ class WeekIT {
           .hasAttribute("aria-label", Pattern.compile("locked"));
       page.reload();
       assertThat(page.locator("[data-item='" + id + "']"))
-          .hasAttribute(
-              "aria-label",
-              Pattern.compile("locked"),
-              new LocatorAssertions.HasAttributeOptions().setTimeout(30_000));
+          .hasAttribute("aria-label", Pattern.compile("locked"));
     }
   }
 
@@ -132,7 +123,7 @@ class WeekIT {
       String name = panel.locator("h2 span").innerText();
       coach.presses("Swap");
       Locator swaps = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Swap"));
-      assertThat(swaps.locator("li").first()).isVisible(SOON);
+      assertThat(swaps.locator("li").first()).isVisible();
       String other = swaps.locator("li button").first().innerText();
       Assertions.assertThat(other).isNotEqualTo(name);
       swaps.getByText("knee", new Locator.GetByTextOptions().setExact(true)).click();
@@ -179,7 +170,7 @@ class WeekIT {
     try (Coach coach = Coach.atTheDesk()) {
       composes(coach, "One leg day");
       coach.presses("Why short, and what would help?");
-      assertThat(coach.page.locator("[aria-label=Coverage]")).containsText("Accept", SLOWLY);
+      assertThat(coach.page.locator("[aria-label=Coverage]")).containsText("Accept");
     }
   }
 
@@ -207,17 +198,17 @@ class WeekIT {
               client.page.getByRole(
                   AriaRole.HEADING,
                   new Page.GetByRoleOptions().setName(Pattern.compile("^Monday"))))
-          .isVisible(SOON);
+          .isVisible();
       client.findsNoFault("shared").keepsAPicture("shared-phone");
       coach.presses("Revoke it");
       assertThat(page.getByText("One link is out")).hasCount(0);
       client.page.reload();
-      assertThat(client.page.getByRole(AriaRole.ALERT)).isVisible(SOON);
+      assertThat(client.page.getByRole(AriaRole.ALERT)).isVisible();
       Download json =
           page.waitForDownload(
               () -> page.getByText("JSON", new Page.GetByTextOptions().setExact(true)).click());
       page.getByText("Start now").first().click();
-      assertThat(page.getByText("Open session")).isVisible(SOON);
+      assertThat(page.getByText("Open session")).isVisible();
       assertThat(page.locator("article")).containsText("in reserve, tempo");
 
       coach
@@ -225,8 +216,7 @@ class WeekIT {
           .says("Client", "Wren Calloway")
           .says("Gym", "Quayside Hall");
       page.locator("input[type=file]").setInputFiles(json.path());
-      assertThat(page.getByTestId("plan-line"))
-          .containsText("For Wren Calloway at Quayside Hall", SLOWLY);
+      assertThat(page.getByTestId("plan-line")).containsText("For Wren Calloway at Quayside Hall");
     }
   }
 }

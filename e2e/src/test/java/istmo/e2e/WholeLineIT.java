@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.Media;
 import java.util.regex.Pattern;
@@ -17,8 +16,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
  */
 @ExtendWith(Istmo.class)
 class WholeLineIT {
-  private static final LocatorAssertions.IsVisibleOptions SLOWLY =
-      new LocatorAssertions.IsVisibleOptions().setTimeout(20_000);
 
   @Test
   void aCoachTakesInAClientAndComesBackNextTime() {
@@ -78,7 +75,7 @@ class WholeLineIT {
 
       // see what to do and why; what hurts is left out with its reason, what is missing with its
       // name
-      assertThat(coach.strip("seated-leg-curl/leaning")).isVisible(SLOWLY);
+      assertThat(coach.strip("seated-leg-curl/leaning")).isVisible();
       assertThat(coach.order().get(0)).isEqualTo("seated-leg-curl/leaning");
       assertThat(coach.strip("romanian-deadlift/usual")).hasCount(0);
       page.getByText("not in the order, and why").click();
@@ -101,7 +98,7 @@ class WholeLineIT {
       String address = page.url();
       assertThat(address).contains("aim=BFL.3");
       page.reload();
-      assertThat(coach.strip("seated-leg-curl/leaning")).isVisible(SLOWLY);
+      assertThat(coach.strip("seated-leg-curl/leaning")).isVisible();
       coach.paints("SM", 1);
       assertThat(coach.region("SM")).hasAttribute("aria-valuenow", "3");
       page.goBack();
@@ -110,7 +107,7 @@ class WholeLineIT {
       // pin, print, do, write down
       coach.strip("seated-leg-curl/leaning").click();
       coach.presses("Add to session");
-      assertThat(page.getByTestId("pinned")).isVisible(SLOWLY);
+      assertThat(page.getByTestId("pinned")).isVisible();
       page.getByTestId("hardly").locator("summary").click();
       coach.strip("leg-press/high").click();
       coach.presses("Add to session");
@@ -118,8 +115,7 @@ class WholeLineIT {
               AriaRole.LINK,
               new Page.GetByRoleOptions().setName(Pattern.compile("Open session: 2")))
           .click();
-      assertThat(page.getByText("never done before"))
-          .hasCount(2, new LocatorAssertions.HasCountOptions().setTimeout(20_000));
+      assertThat(page.getByText("never done before")).hasCount(2);
       assertThat(
               page.getByRole(
                   AriaRole.REGION, new Page.GetByRoleOptions().setName("Leg press, feet high")))
@@ -163,7 +159,7 @@ class WholeLineIT {
       // next time it is there
       page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Back to exercises"))
           .click();
-      assertThat(coach.strip("seated-leg-curl/leaning")).isVisible(SLOWLY);
+      assertThat(coach.strip("seated-leg-curl/leaning")).isVisible();
       coach.strip("seated-leg-curl/leaning").click();
       coach.presses("Add to session");
       page.getByRole(
