@@ -18,6 +18,7 @@ import istmo.core.quantity.Allowed;
  * @param hipOpeningLimitRad most hip abduction in a wide stance
  * @param lumbarNm largest extension moment of the back about L5/S1
  * @param heldKg largest mass on a bar that one hand holds before the fingers are pulled open
+ * @param technique how this client was seen to move otherwise than people usually do
  */
 public record Body(
     double statureM,
@@ -34,7 +35,8 @@ public record Body(
     double kneeFlexionLimitRad,
     double hipOpeningLimitRad,
     double lumbarNm,
-    double heldKg) {
+    double heldKg,
+    Technique technique) {
 
   /** Thigh and shank of a person of 1.75 m, m (Drillis and Contini 1966). */
   public static final double REFERENCE_LEG_M =
@@ -133,28 +135,14 @@ public record Body(
             * massKg
             * statureM
             / (REFERENCE_MASS_KG * 1.75),
-        BAR_OVER_SQUEEZE * (sex == Sex.MALE ? GRIP_MAN_KG : GRIP_WOMAN_KG));
+        BAR_OVER_SQUEEZE * (sex == Sex.MALE ? GRIP_MAN_KG : GRIP_WOMAN_KG),
+        Technique.USUAL);
   }
 
   /** The same stature with another thigh: what the thigh gains the trunk gives. */
   public Body withThighFactor(double factor) {
     double thigh = thighM * factor;
-    return new Body(
-        statureM,
-        massKg,
-        sex,
-        thigh,
-        shankM,
-        trunkM - (thigh - thighM),
-        footM,
-        armM,
-        strength,
-        dorsiflexionLimitRad,
-        hipFlexionLimitRad,
-        kneeFlexionLimitRad,
-        hipOpeningLimitRad,
-        lumbarNm,
-        heldKg);
+    return withLengths(thigh, shankM, trunkM - (thigh - thighM));
   }
 
   /** The same body with measured lengths of thigh, shank and trunk, m. */
@@ -174,7 +162,8 @@ public record Body(
         kneeFlexionLimitRad,
         hipOpeningLimitRad,
         lumbarNm,
-        heldKg);
+        heldKg,
+        technique);
   }
 
   /** The same body with a measured length of the foot, m. */
@@ -194,7 +183,8 @@ public record Body(
         kneeFlexionLimitRad,
         hipOpeningLimitRad,
         lumbarNm,
-        heldKg);
+        heldKg,
+        technique);
   }
 
   /** The same body with another end of dorsiflexion, rad. */
@@ -206,26 +196,15 @@ public record Body(
    * The same body with other ends of dorsiflexion, hip flexion (knee bent) and knee flexion, rad.
    */
   public Body withLimits(double dorsiflexionRad, double hipFlexionRad, double kneeFlexionRad) {
-    return new Body(
-        statureM,
-        massKg,
-        sex,
-        thighM,
-        shankM,
-        trunkM,
-        footM,
-        armM,
-        strength,
-        dorsiflexionRad,
-        hipFlexionRad,
-        kneeFlexionRad,
-        hipOpeningLimitRad,
-        lumbarNm,
-        heldKg);
+    return withLimits(dorsiflexionRad, hipFlexionRad, kneeFlexionRad, hipOpeningLimitRad);
   }
 
   /** The same body with another end of opening the hips to the side, rad. */
   public Body withHipOpening(double limitRad) {
+    return withLimits(dorsiflexionLimitRad, hipFlexionLimitRad, kneeFlexionLimitRad, limitRad);
+  }
+
+  private Body withLimits(double ankleRad, double hipRad, double kneeRad, double openingRad) {
     return new Body(
         statureM,
         massKg,
@@ -236,12 +215,13 @@ public record Body(
         footM,
         armM,
         strength,
-        dorsiflexionLimitRad,
-        hipFlexionLimitRad,
-        kneeFlexionLimitRad,
-        limitRad,
+        ankleRad,
+        hipRad,
+        kneeRad,
+        openingRad,
         lumbarNm,
-        heldKg);
+        heldKg,
+        technique);
   }
 
   /** With another squeeze on a hand-grip dynamometer, kg. */
@@ -261,7 +241,29 @@ public record Body(
         kneeFlexionLimitRad,
         hipOpeningLimitRad,
         lumbarNm,
-        BAR_OVER_SQUEEZE * dynamometerKg);
+        BAR_OVER_SQUEEZE * dynamometerKg,
+        technique);
+  }
+
+  /** The same body that moves as it was seen to. */
+  public Body moving(Technique seen) {
+    return new Body(
+        statureM,
+        massKg,
+        sex,
+        thighM,
+        shankM,
+        trunkM,
+        footM,
+        armM,
+        strength,
+        dorsiflexionLimitRad,
+        hipFlexionLimitRad,
+        kneeFlexionLimitRad,
+        hipOpeningLimitRad,
+        lumbarNm,
+        heldKg,
+        seen);
   }
 
   /** With hands that hold at least so much of a bar each, kg. */
@@ -304,7 +306,8 @@ public record Body(
         kneeFlexionLimitRad,
         hipOpeningLimitRad,
         lumbar,
-        heldKg);
+        heldKg,
+        technique);
   }
 
   /**

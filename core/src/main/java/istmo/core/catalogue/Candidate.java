@@ -1,6 +1,7 @@
 package istmo.core.catalogue;
 
 import istmo.core.body.Body;
+import istmo.core.body.Technique;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
@@ -151,6 +152,19 @@ public record Candidate(
               .findFirst();
       if (found.isPresent()) {
         setup = setup.with(found.get(), known.getValue());
+      }
+    }
+    return ownKey(id).isPresent() ? setup : asSeen(body, exercise, setup);
+  }
+
+  /** The set-up as this client was seen to do the exercise. A coach's own variant stays as made. */
+  private static Setup asSeen(Body body, Exercise exercise, Setup usual) {
+    Setup setup = usual;
+    for (SetupParameter parameter : exercise.family().parameters()) {
+      Optional<Technique.Seen> seen = body.technique().of(exercise.id(), parameter.id());
+      if (seen.isPresent()) {
+        double value = setup.get(parameter) + seen.get().shift();
+        setup = setup.with(parameter, parameter.allowed().nearest(value));
       }
     }
     return setup;

@@ -3,8 +3,10 @@ package istmo.core.evidence;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.MeasurementKind;
+import istmo.core.body.Technique;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.computing.Kept;
+import istmo.core.movement.TechniqueSpread;
 import istmo.core.quantity.Required;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
@@ -58,10 +60,8 @@ public final class Evidence {
   /** Ratio of stimuli, as a logarithm, at which 0.6 of a study's correction still holds. */
   private static final double CARRIES_OVER = Math.log(2);
 
-  private static final int[] BODY =
-      IntStream.range(0, UNKNOWNS.size())
-          .filter(u -> UNKNOWNS.get(u).kind() == Unknown.Kind.BODY)
-          .toArray();
+  private static final int[] BODY = unknowns(Unknown.Kind.BODY);
+  private static final int[] TECHNIQUE = unknowns(Unknown.Kind.TECHNIQUE);
 
   private Evidence(School school) {
     this.posterior = Posterior.of(school);
@@ -84,6 +84,16 @@ public final class Evidence {
     byExercise.forEach(
         (id, points) -> standing.put(id, SetupErrors.of(List.copyOf(points.values()))));
     this.weights = weights();
+  }
+
+  private static int[] unknowns(Unknown.Kind kind) {
+    return IntStream.range(0, UNKNOWNS.size())
+        .filter(u -> UNKNOWNS.get(u).kind() == kind)
+        .toArray();
+  }
+
+  private static double[] some(double[] all, int[] which) {
+    return Arrays.stream(which).mapToDouble(u -> all[u]).toArray();
   }
 
   /** The evidence by a school; kept, since it depends on nothing else. */
@@ -127,6 +137,9 @@ public final class Evidence {
     /** [region][unknown of the body]: what each does when nothing of it is measured. */
     private final double[][] body;
 
+    /** [region][unknown of technique]: what each does when this client was not seen. */
+    private final double[][] technique;
+
     /** [region][finding] with what findings saw. */
     private final double[][] covariance;
 
@@ -136,13 +149,19 @@ public final class Evidence {
     /** [region]: the share of what the studies add that holds here; 1 on the reference body. */
     private final double[] share;
 
-    private At(double[][] byDraw, double[][] body, double[][] covariance, double[] reference) {
+    private At(
+        double[][] byDraw,
+        double[][] body,
+        double[][] technique,
+        double[][] covariance,
+        double[] reference) {
       this.byDraw = byDraw;
       this.mean =
           Arrays.stream(byDraw)
               .mapToDouble(d -> Arrays.stream(d).average().orElseThrow())
               .toArray();
       this.body = body;
+      this.technique = technique;
       this.covariance = covariance;
       this.reference = reference;
       this.share = new double[REGIONS];
@@ -153,6 +172,7 @@ public final class Evidence {
       this.byDraw = all.byDraw;
       this.mean = all.mean;
       this.body = all.body;
+      this.technique = all.technique;
       this.covariance = all.covariance;
       this.reference = all.reference;
       this.share = share;
@@ -194,8 +214,11 @@ public final class Evidence {
      * Deviations by draw.
      *
      * @param measured what is measured of this body, and so not uncertain
+     * @param seen what was seen of this client's technique in this exercise, by parameter id: less
+     *     uncertain, by as much as the picture was surer than nothing
      */
-    public double[] draws(int region, Set<MeasurementKind> measured) {
+    public double[] draws(
+        int region, Set<MeasurementKind> measured, Map<String, Technique.Seen> seen) {
       double less = (1 - share[region]) * mean[region];
       double[] result = Arrays.stream(byDraw[region]).map(draw -> draw - less).toArray();
       for (int b = 0; b < BODY.length; b++) {
@@ -205,6 +228,13 @@ public final class Evidence {
           for (int d = 0; d < DRAWS; d++) {
             result[d] += change * theta[d][BODY[b]];
           }
+        }
+      }
+      for (int t = 0; t < TECHNIQUE.length; t++) {
+        double change =
+            technique[region][t] * TechniqueSpread.left(UNKNOWNS.get(TECHNIQUE[t]).id(), seen);
+        for (int d = 0; change != 0 && d < DRAWS; d++) {
+          result[d] += change * theta[d][TECHNIQUE[t]];
         }
       }
       return result;
@@ -220,7 +250,8 @@ public final class Evidence {
     double[][] field = prior(point);
     double[][] change = posterior.change(point);
     double[][] covariance = posterior.covariances(point);
-    double[][] body = new double[REGIONS][BODY.length];
+    double[][] body = new double[REGIONS][];
+    double[][] technique = new double[REGIONS][];
     for (int r = 0; r < REGIONS; r++) {
       for (int k = 0; k < covariance[r].length; k++) {
         double c = covariance[r][k];
@@ -229,18 +260,10 @@ public final class Evidence {
           field[r][d] += c * w[d];
         }
       }
-      for (int u = 0; u < UNKNOWNS.size(); u++) {
-        if (UNKNOWNS.get(u).kind() == Unknown.Kind.TECHNIQUE && change[r][u] != 0) {
-          for (int d = 0; d < DRAWS; d++) {
-            field[r][d] += change[r][u] * theta[d][u];
-          }
-        }
-      }
-      for (int b = 0; b < BODY.length; b++) {
-        body[r][b] = change[r][BODY[b]];
-      }
+      body[r] = some(change[r], BODY);
+      technique[r] = some(change[r], TECHNIQUE);
     }
-    return new At(field, body, covariance, posterior.stimulus(point));
+    return new At(field, body, technique, covariance, posterior.stimulus(point));
   }
 
   /**

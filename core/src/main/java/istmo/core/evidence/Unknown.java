@@ -8,6 +8,7 @@ import istmo.core.body.Body;
 import istmo.core.body.MeasurementKind;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
+import istmo.core.movement.TechniqueSpread;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -155,21 +156,7 @@ public record Unknown(
                                     Math.toDegrees(example.body().hipFlexionLimitRad())
                                         + HIP_DEG * z)),
                             example.body().kneeFlexionLimitRad()))));
-    // how far lifters miss what they mean to do, or what nobody measures (own estimates)
-    technique(list, "kneeTravel", 0.10);
-    technique(list, "lean", 5);
-    technique(list, "pressure", 0.015);
-    technique(list, "footShear", 0.15);
-    technique(list, "plateGrip", 0.10);
-    technique(list, "push", 0.05);
-    technique(list, "rearShare", 0.07);
-    technique(list, "trunkShift", 0.15);
-    technique(list, "pushOff", 0.10);
-    technique(list, "handShare", 0.15);
-    technique(list, "help", 4);
-    technique(list, "shoulders", 0.02);
-    technique(list, "kneeBend", 3);
-    technique(list, "hipBend", 5);
+    TechniqueSpread.all().forEach((parameter, spread) -> technique(list, parameter, spread));
     return List.copyOf(list);
   }
 

@@ -12,6 +12,7 @@ import istmo.core.stimulus.School;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -254,7 +255,7 @@ class PosteriorTest {
     assertThat(Math.abs(squat.shift(region))).isGreaterThan(0.1);
     assertThat(like.shift(region)).isCloseTo(squat.shift(region), within(1e-12));
     assertThat(unlike.shift(region) / squat.shift(region)).isBetween(0.1, 0.6);
-    double mean = Arrays.stream(unlike.draws(region, Set.of())).average().orElseThrow();
+    double mean = Arrays.stream(unlike.draws(region, Set.of(), Map.of())).average().orElseThrow();
     assertThat(mean).as("draws follow").isCloseTo(unlike.shift(region), within(1e-9));
     double sum = unlike.influences(region).stream().mapToDouble(Posterior.Influence::shift).sum();
     double all = squat.influences(region).stream().mapToDouble(Posterior.Influence::shift).sum();

@@ -3,6 +3,7 @@ package istmo.core.ranking.criterion;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
+import istmo.core.body.Technique;
 import istmo.core.evidence.Evidence;
 import istmo.core.evidence.Point;
 import istmo.core.ranking.brief.Aim;
@@ -11,6 +12,7 @@ import istmo.core.record.Experience;
 import istmo.core.stimulus.Stimulus;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -91,7 +93,7 @@ public record ScoredCandidate(
 
   private void add(double[] sum, double factor, String id, Brief brief) {
     double mechanics = evaluation.stimulus().get(id);
-    double[] draws = evidence.draws(index(id), brief.measured());
+    double[] draws = evidence.draws(index(id), brief.measured(), seen(brief));
     double own = said[index(id)];
     for (int d = 0; d < sum.length; d++) {
       sum[d] +=
@@ -99,6 +101,10 @@ public record ScoredCandidate(
               * Math.max(
                   0, (mechanics + Stimulus.FLOOR) * Math.exp(draws[d] + own) - Stimulus.FLOOR);
     }
+  }
+
+  private Map<String, Technique.Seen> seen(Brief brief) {
+    return brief.body().technique().of(evaluation.candidate().exerciseId());
   }
 
   /** Index of a region in arrays by region. */

@@ -190,7 +190,12 @@ public record Comparison(
       double mechanics = sides.get(i).stimulus().get(id) + Stimulus.FLOOR;
       double own = said.get(i)[r];
       value[i] = Math.max(0, mechanics * Math.exp(at.get(i).shift(r) + own) - Stimulus.FLOOR);
-      double[] deviation = at.get(i).draws(r, brief.measured());
+      double[] deviation =
+          at.get(i)
+              .draws(
+                  r,
+                  brief.measured(),
+                  brief.body().technique().of(sides.get(i).candidate().exerciseId()));
       for (int d = 0; d < deviation.length; d++) {
         draws[i][d] = Math.max(0, mechanics * Math.exp(deviation[d] + own) - Stimulus.FLOOR);
       }

@@ -1,0 +1,65 @@
+package istmo.core.picture;
+
+import java.util.List;
+
+/** What the marks on a picture tell. */
+public sealed interface PictureReading {
+  /**
+   * The posture as seen. Leans are those of the segments seen exactly from the side.
+   *
+   * @param shank lean of the shank, knee in front of the ankle positive, rad
+   * @param thigh lean of the thigh, hip behind the knee positive, rad; a right angle is parallel
+   * @param trunk lean of the trunk, forward positive, rad
+   * @param kneeBend shank and thigh together, rad
+   * @param hipBend thigh and trunk together, rad
+   * @param kneePastToe how far the knee is in front of the toes, m
+   * @param hipAboveKnee height of the hip over the knee, m
+   * @param camera how the camera stood
+   * @param covariance of shank, thigh and trunk, rad2
+   * @param fitted where the posture as read has each landmark of the body in the picture, pixels
+   * @param expected where the posture that the model expected would have it
+   * @param remarks what would make it surer
+   */
+  record Seen(
+      Figure shank,
+      Figure thigh,
+      Figure trunk,
+      Figure kneeBend,
+      Figure hipBend,
+      Figure kneePastToe,
+      Figure hipAboveKnee,
+      Stand camera,
+      Lengths lengths,
+      double[][] covariance,
+      List<Mark> fitted,
+      List<Mark> expected,
+      List<String> remarks)
+      implements PictureReading {
+    public Seen {
+      fitted = List.copyOf(fitted);
+      expected = List.copyOf(expected);
+      remarks = List.copyOf(remarks);
+    }
+  }
+
+  /**
+   * How the camera stood.
+   *
+   * @param yaw how far in front of square, rad; negative behind
+   * @param pitch how far it looked down, rad
+   * @param roll how far the picture is turned clockwise, rad
+   * @param distance to the client's middle, m
+   */
+  record Stand(Figure yaw, Figure pitch, Figure roll, Figure distance) {}
+
+  /** Lengths of the segments as the picture has them beside what was known, m. */
+  record Lengths(Figure thigh, Figure shank, Figure trunk) {}
+
+  /**
+   * The marks do not tell a posture.
+   *
+   * @param reason why not
+   * @param remedy what to do
+   */
+  record NotSeen(String reason, String remedy) implements PictureReading {}
+}

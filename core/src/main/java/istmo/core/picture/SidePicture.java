@@ -1,0 +1,148 @@
+package istmo.core.picture;
+
+import istmo.core.quantity.Allowed;
+import istmo.core.quantity.InvalidInput;
+import istmo.core.quantity.Required;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/**
+ * The marks on a picture of a client from the side. A landmark may be marked more than once; its
+ * marks are then averaged.
+ *
+ * @param widthPx size of the picture in which the marks stand, pixels
+ */
+public record SidePicture(int widthPx, int heightPx, List<Mark> marks) {
+  public static final Allowed SIZE_PX = new Allowed(100, 20_000, "pixels");
+  private static final int MOST_MARKS = 100;
+
+  /** Heel and toe at least so far apart, as a share of the leg in the picture. */
+  private static final double SHORTEST_FOOT = 0.08;
+
+  /** A leg that is shorter in the picture cannot be read, pixels. */
+  private static final double SHORTEST_LEG_PX = 60;
+
+  /** Throws {@link InvalidInput} that names what is missing or lies where it cannot be. */
+  public SidePicture {
+    marks = List.copyOf(marks);
+    List<InvalidInput.Fault> faults = new ArrayList<>();
+    SIZE_PX.check(faults, "widthPx", widthPx);
+    SIZE_PX.check(faults, "heightPx", heightPx);
+    if (marks.size() > MOST_MARKS) {
+      faults.add(new InvalidInput.Fault("marks", "are at most " + MOST_MARKS));
+    }
+    for (int k = 0; k < marks.size(); k++) {
+      Mark mark = marks.get(k);
+      boolean inside =
+          mark.xPx() >= 0 && mark.xPx() <= widthPx && mark.yPx() >= 0 && mark.yPx() <= heightPx;
+      if (!inside) {
+        faults.add(new InvalidInput.Fault("marks[" + k + "]", "lies outside the picture"));
+      }
+    }
+    String missing = missing(marks);
+    if (!missing.isEmpty()) {
+      faults.add(new InvalidInput.Fault("marks", "lack " + missing));
+    }
+    if (faults.isEmpty()) {
+      believable(of(marks), faults);
+    }
+    if (!faults.isEmpty()) {
+      throw new InvalidInput(faults);
+    }
+  }
+
+  private static String missing(List<Mark> marks) {
+    return Arrays.stream(Landmark.values())
+        .filter(Landmark::needed)
+        .filter(landmark -> marks.stream().noneMatch(mark -> mark.landmark() == landmark))
+        .map(Landmark::label)
+        .collect(Collectors.joining(", "));
+  }
+
+  private static void believable(Map<Landmark, Mark> at, List<InvalidInput.Fault> faults) {
+    double leg =
+        distance(at, Landmark.ANKLE, Landmark.KNEE) + distance(at, Landmark.KNEE, Landmark.HIP);
+    if (leg < SHORTEST_LEG_PX) {
+      faults.add(
+          new InvalidInput.Fault(
+              "marks", "the leg is too small in this picture; stand closer or take a larger one"));
+      return;
+    }
+    if (distance(at, Landmark.HEEL, Landmark.TOE) < SHORTEST_FOOT * leg) {
+      faults.add(
+          new InvalidInput.Fault(
+              "marks", "heel and toe are at one place; take the picture from the side"));
+    }
+    if (Required.entry(at, Landmark.KNEE).yPx()
+        > Math.max(y(at, Landmark.HEEL), y(at, Landmark.TOE))) {
+      faults.add(new InvalidInput.Fault("marks", "the knee is below the foot"));
+    }
+  }
+
+  private static double y(Map<Landmark, Mark> at, Landmark landmark) {
+    return Required.entry(at, landmark).yPx();
+  }
+
+  private static double distance(Map<Landmark, Mark> at, Landmark one, Landmark other) {
+    return Math.hypot(
+        Required.entry(at, one).xPx() - Required.entry(at, other).xPx(),
+        Required.entry(at, one).yPx() - Required.entry(at, other).yPx());
+  }
+
+  /** One mark for each landmark that is marked, the mean of several. */
+  public Map<Landmark, Mark> means() {
+    return of(marks);
+  }
+
+  private static Map<Landmark, Mark> of(List<Mark> marks) {
+    Map<Landmark, Mark> means = new EnumMap<>(Landmark.class);
+    marks.stream()
+        .collect(Collectors.groupingBy(Mark::landmark))
+        .forEach(
+            (landmark, same) ->
+                means.put(
+                    landmark,
+                    new Mark(
+                        landmark,
+                        same.stream().mapToDouble(Mark::xPx).average().orElseThrow(),
+                        same.stream().mapToDouble(Mark::yPx).average().orElseThrow())));
+    return means;
+  }
+
+  /** How often a landmark is marked. */
+  public int times(Landmark landmark) {
+    return (int) marks.stream().filter(mark -> mark.landmark() == landmark).count();
+  }
+
+  /** How well marks that were set twice repeat, pixels each way; empty where none was. */
+  public Optional<Double> repeatErrorPx() {
+    double squares = 0;
+    int freedom = 0;
+    Map<Landmark, Mark> means = means();
+    for (Mark mark : marks) {
+      Mark mean = Required.entry(means, mark.landmark());
+      squares += Math.pow(mark.xPx() - mean.xPx(), 2) + Math.pow(mark.yPx() - mean.yPx(), 2);
+    }
+    for (Landmark landmark : means.keySet()) {
+      freedom += 2 * (times(landmark) - 1);
+    }
+    return freedom == 0 ? Optional.empty() : Optional.of(Math.sqrt(squares / freedom));
+  }
+
+  /** Whether the client looks to the left edge of the picture. */
+  boolean facesLeft() {
+    Map<Landmark, Mark> at = means();
+    return Required.entry(at, Landmark.TOE).xPx() < Required.entry(at, Landmark.HEEL).xPx();
+  }
+
+  @Override
+  public String toString() {
+    return String.format(Locale.ROOT, "%d marks on %d x %d px", marks.size(), widthPx, heightPx);
+  }
+}

@@ -1,0 +1,139 @@
+package istmo.core.picture;
+
+import istmo.core.body.Body;
+import istmo.core.body.MeasurementKind;
+import istmo.core.body.Technique;
+import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.equipment.GymEquipment;
+import istmo.core.mechanics.Analyser;
+import istmo.core.mechanics.Analysis;
+import istmo.core.mechanics.LoadRule;
+import istmo.core.movement.Family;
+import istmo.core.movement.Posture;
+import istmo.core.movement.PostureResult;
+import istmo.core.movement.Reach;
+import istmo.core.movement.Setup;
+import istmo.core.movement.SetupParameter;
+import istmo.core.quantity.Allowed;
+import istmo.core.quantity.InvalidInput;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A picture of one client in one exercise read to its end: the posture, and the technique that
+ * explains it.
+ *
+ * @param setup as the exercise was meant to be done
+ * @param assumed the posture that Istmo assumed there
+ * @param loadKg external load
+ */
+public record TechniqueReading(
+    Candidate candidate,
+    Setup setup,
+    Posture assumed,
+    double loadKg,
+    PictureReading.Seen seen,
+    TechniqueFit.Found found) {
+  public static final Allowed LOAD_KG = new Allowed(0, 600, "kg");
+
+  /** The bottom of a repetition, where pictures tell most. */
+  private static final double BOTTOM = 1;
+
+  /** What was tried, and what came of it: a reading, or why there is none. */
+  public record Outcome(Optional<TechniqueReading> reading, Optional<PictureReading.NotSeen> why) {}
+
+  /**
+   * What a picture is of.
+   *
+   * @param body of the client; what was seen before does not count
+   * @param measured what a tape gave of it
+   * @param changes what of the set-up was otherwise than usual, by parameter id; technique is not
+   *     among it, since it is what is looked for
+   * @param loadKg external load; empty for the usual working load
+   */
+  public record Subject(
+      Body body,
+      Set<MeasurementKind> measured,
+      Candidate candidate,
+      GymEquipment equipment,
+      Map<String, Double> changes,
+      Optional<Double> loadKg) {
+    public Subject {
+      loadKg.ifPresent(kg -> LOAD_KG.check("loadKg", kg));
+      body = body.moving(Technique.USUAL);
+      changes = Map.copyOf(changes);
+    }
+  }
+
+  /** Reads a picture of the bottom of a repetition. */
+  public static Outcome of(Subject subject, SidePicture picture) {
+    Body body = subject.body();
+    Family family = Catalogue.standard().exerciseOf(subject.candidate()).family();
+    Setup setup = setup(subject, family);
+    double loadKg = subject.loadKg().orElseGet(() -> workingKg(body, family, setup));
+    PostureResult result = family.posture(body, setup, BOTTOM, loadKg);
+    if (!(result instanceof Posture assumed)) {
+      throw new InvalidInput("setup", "is nothing that this client's body can do");
+    }
+    boolean alike =
+        family.legs(setup) == 2
+            && assumed.props().stream().noneMatch(prop -> prop.kind().equals("other"));
+    Scene scene = new Scene(body, assumed, subject.measured(), alike);
+    PictureReading reading = PictureFit.read(picture, scene);
+    if (reading instanceof PictureReading.NotSeen not) {
+      return new Outcome(Optional.empty(), Optional.of(not));
+    }
+    PictureReading.Seen seen = (PictureReading.Seen) reading;
+    return new Outcome(
+        TechniqueFit.of(family, body, setup, BOTTOM, loadKg, seen)
+            .map(
+                found ->
+                    new TechniqueReading(subject.candidate(), setup, assumed, loadKg, seen, found)),
+        Optional.empty());
+  }
+
+  private static Setup setup(Subject subject, Family family) {
+    Setup usual = subject.candidate().usualFor(subject.body(), subject.equipment());
+    Map<String, Double> values = new LinkedHashMap<>(usual.values());
+    values.putAll(subject.changes());
+    for (SetupParameter parameter : family.parameters()) {
+      if (parameter.kind() == SetupParameter.Kind.TECHNIQUE) {
+        values.put(parameter.id(), usual.get(parameter));
+      }
+    }
+    Setup wished = Setup.of(family.parameters(), values);
+    return Reach.of(subject.body(), family, wished, subject.candidate().yields())
+        .map(Reach::setup)
+        .orElse(wished);
+  }
+
+  private static double workingKg(Body body, Family family, Setup setup) {
+    return new Analyser(body).analyse(family, setup, LoadRule.USUAL) instanceof Analysis analysis
+        ? analysis.workingKg()
+        : 0;
+  }
+
+  /** What is kept of it. */
+  public Sighting kept(LocalDate on) {
+    Map<String, Sighting.Shift> shifts = new HashMap<>();
+    found
+        .technique()
+        .forEach(
+            adjusted ->
+                shifts.put(
+                    adjusted.parameter().id(),
+                    new Sighting.Shift(adjusted.shift(), adjusted.spread())));
+    return new Sighting(
+        on,
+        candidate.id(),
+        loadKg,
+        shifts,
+        new Sighting.Posed(
+            seen.shank(), seen.thigh(), seen.trunk(), seen.kneePastToe(), seen.hipAboveKnee()));
+  }
+}
