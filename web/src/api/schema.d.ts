@@ -488,7 +488,7 @@ export interface paths {
          * Known lifts of a client, and the strength that follows from them; <code>lumbarNm</code> is in N m.
          * @description Known lifts of a client, and the strength that follows from them; <code>lumbarNm</code> is in N m.
          */
-        get: operations["all_5"];
+        get: operations["all_6"];
         put?: never;
         /**
          * Adds a known lift: exercise, set-up, load in kg and repetitions.
@@ -532,7 +532,7 @@ export interface paths {
          * Readings of a client by measurement, with the value that is used and its interval.
          * @description Readings of a client by measurement, with the value that is used and its interval.
          */
-        get: operations["all_4"];
+        get: operations["all_5"];
         put?: never;
         /**
          * Adds one reading in the unit of its kind; a value that no adult has is refused.
@@ -659,7 +659,7 @@ export interface paths {
          * Takes an answer to a lesson back.
          * @description Takes an answer to a lesson back.
          */
-        delete: operations["takeBack"];
+        delete: operations["takeBack_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -722,6 +722,70 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/technique": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What pictures told of a client, and what can be marked on the next one.
+         * @description What pictures told of a client, and what can be marked on the next one.
+         */
+        get: operations["all_4"];
+        put?: never;
+        /**
+         * Keeps what the marks tell as this client's technique; the picture is not kept.
+         * @description Keeps what the marks tell as this client's technique; the picture is not kept.
+         */
+        post: operations["keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/technique/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Reads marks on a picture of the bottom of a repetition; nothing is kept.
+         * @description Reads marks on a picture of the bottom of a repetition; nothing is kept.
+         */
+        post: operations["read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/technique/{sightingId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Takes back what one picture told.
+         * @description Takes back what one picture told.
+         */
+        delete: operations["takeBack"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2627,6 +2691,13 @@ export interface components {
             /** Format: int32 */
             version?: number;
         };
+        /** @description How the camera stood: in front of square, deg; negative behind. */
+        CameraView: {
+            /** Format: double */
+            errorDeg: number;
+            /** Format: double */
+            offSquareDeg: number;
+        };
         /** @description retired: an own variant that was taken out; it is in no order, but sessions may have it. */
         CandidateView: {
             id: string;
@@ -2785,6 +2856,7 @@ export interface components {
             sessions?: components["schemas"]["SessionFile"][];
             /** @enum {string} */
             sex?: "FEMALE" | "MALE";
+            sightings?: components["schemas"]["SightingFile"][];
             /** Format: double */
             statureM?: number;
             /** @enum {string} */
@@ -3054,9 +3126,24 @@ export interface components {
             repetitions: string;
             stopSigns: string[];
         };
+        /** @description A figure with its standard deviation. */
+        FigureDocument: {
+            /** Format: double */
+            error: number;
+            /** Format: double */
+            value: number;
+        };
+        /** @description A figure as seen, with its standard deviation, and as Istmo assumed it. */
         FigureView: {
-            plan: components["schemas"]["DrawingView"];
-            side: components["schemas"]["DrawingView"];
+            /** Format: double */
+            assumed: number;
+            /** Format: double */
+            error: number;
+            id: string;
+            label: string;
+            /** Format: double */
+            seen: number;
+            unit: string;
         };
         /**
          * @description A finding; from memory, as all are. setUpA, setUpB: what stands for the conditions in the
@@ -3497,6 +3584,11 @@ export interface components {
             };
             stopSigns: string[];
         };
+        KeepInput: {
+            /** Format: date */
+            on?: string;
+            picture?: components["schemas"]["PictureInput"];
+        };
         /**
          * @description What the model uses for one kind: value and origin; error is that of one reading, where a day
          *      has two.
@@ -3515,6 +3607,14 @@ export interface components {
             unit: string;
             /** Format: double */
             used?: number;
+        };
+        /** @description A place that is marked: where it lies, and whether a posture is told without it. */
+        LandmarkView: {
+            label: string;
+            /** @enum {string} */
+            landmark: "HEEL" | "TOE" | "ANKLE" | "KNEE" | "HIP" | "SHOULDER" | "OTHER_ANKLE" | "UPRIGHT_FOOT" | "UPRIGHT_TOP" | "PLATE_TOP" | "PLATE_BOTTOM";
+            needed: boolean;
+            where: string;
         };
         LastSetView: {
             /** @enum {string} */
@@ -3739,6 +3839,22 @@ export interface components {
             gym?: string;
             words?: string;
         };
+        MarkInput: {
+            /** @enum {string} */
+            landmark?: "HEEL" | "TOE" | "ANKLE" | "KNEE" | "HIP" | "SHOULDER" | "OTHER_ANKLE" | "UPRIGHT_FOOT" | "UPRIGHT_TOP" | "PLATE_TOP" | "PLATE_BOTTOM";
+            /** Format: double */
+            xPx?: number;
+            /** Format: double */
+            yPx?: number;
+        };
+        MarkView: {
+            /** @enum {string} */
+            landmark: "HEEL" | "TOE" | "ANKLE" | "KNEE" | "HIP" | "SHOULDER" | "OTHER_ANKLE" | "UPRIGHT_FOOT" | "UPRIGHT_TOP" | "PLATE_TOP" | "PLATE_BOTTOM";
+            /** Format: double */
+            xPx: number;
+            /** Format: double */
+            yPx: number;
+        };
         /** @description kg and its standard error; byEquation: what each published equation says. */
         MaximumView: {
             byEquation: {
@@ -3854,6 +3970,11 @@ export interface components {
             /** @enum {string} */
             rule: "BEGIN" | "REPETITIONS" | "LOAD" | "STEP_TOO_LARGE" | "SAME" | "LESS" | "WHOLE_RANGE" | "TEMPO_FIRST" | "PAIN" | "AFTER_PAUSE" | "NO_STEP_LEFT";
             words: string;
+        };
+        /** @description Why marks tell nothing, and what to do. */
+        NotSeenView: {
+            reason: string;
+            remedy: string;
         };
         ObstacleView: {
             missing: string;
@@ -4044,12 +4165,37 @@ export interface components {
             phase: number;
             side: components["schemas"]["DrawingView"];
         };
-        /** @description The picture of a candidate: machine and lifter, in m. */
+        /** @description Without a load, the usual working load; without a set-up, the usual one. */
+        PictureInput: {
+            candidateId?: string;
+            /** Format: uuid */
+            gymId?: string;
+            /** Format: int32 */
+            heightPx?: number;
+            /** Format: double */
+            loadKg?: number;
+            marks?: components["schemas"]["MarkInput"][];
+            setup?: {
+                [key: string]: number;
+            };
+            /** Format: int32 */
+            widthPx?: number;
+        };
+        /**
+         * @description What marks tell; either <code>notSeen</code> or the rest. fitted: where the posture as read has the
+         *      landmarks; expected: where the posture that Istmo assumed would have them.
+         */
         PictureView: {
-            body: components["schemas"]["LineView"][];
-            candidateId: string;
-            machine: components["schemas"]["LineView"][];
-            rounds: components["schemas"]["CircleView"][];
+            camera?: components["schemas"]["CameraView"];
+            expected: components["schemas"]["MarkView"][];
+            figures: components["schemas"]["FigureView"][];
+            fitted: components["schemas"]["MarkView"][];
+            /** Format: double */
+            loadKg?: number;
+            notSeen?: components["schemas"]["NotSeenView"];
+            remarks: string[];
+            sentences: string[];
+            technique: components["schemas"]["FigureView"][];
         };
         /**
          * @description What a week is planned for, as it is kept: aim, what to keep out, school, what the order is
@@ -4274,6 +4420,14 @@ export interface components {
             x: number;
             /** Format: double */
             y: number;
+        };
+        /** @description The posture. */
+        PosedDocument: {
+            hipAboveKnee: components["schemas"]["FigureDocument"];
+            kneePastToe: components["schemas"]["FigureDocument"];
+            shank: components["schemas"]["FigureDocument"];
+            thigh: components["schemas"]["FigureDocument"];
+            trunk: components["schemas"]["FigureDocument"];
         };
         PracticalView: {
             criterion: string;
@@ -4929,6 +5083,23 @@ export interface components {
         SharesView: {
             out: string[];
         };
+        /** @description A shift with its spread. */
+        ShiftDocument: {
+            /** Format: double */
+            shift: number;
+            /** Format: double */
+            spread: number;
+        };
+        /** @description What is added to a technique parameter, in its unit, with its spread. */
+        ShiftView: {
+            label: string;
+            parameter: string;
+            /** Format: double */
+            shift: number;
+            /** Format: double */
+            spread: number;
+            unit: string;
+        };
         /** @description Nothing here trains the aim well: what would, and how it is done without a machine. */
         ShortageView: {
             elsewhere: components["schemas"]["ElsewhereView"][];
@@ -4986,6 +5157,42 @@ export interface components {
             strips: {
                 [key: string]: components["schemas"]["StripView"];
             };
+        };
+        /**
+         * @description What a picture told, as it is stored and as an archive has it: shifts by technique parameter in
+         *      its own unit, angles in rad and lengths in m.
+         */
+        SightingDocument: {
+            posed: components["schemas"]["PosedDocument"];
+            shifts: {
+                [key: string]: components["schemas"]["ShiftDocument"];
+            };
+        };
+        /**
+         * @description What a picture told: shifts of technique by parameter in its own unit, angles in rad, lengths
+         *      in m.
+         */
+        SightingFile: {
+            candidateId?: string;
+            /** Format: double */
+            loadKg?: number;
+            /** Format: date */
+            on?: string;
+            told?: components["schemas"]["SightingDocument"];
+        };
+        /** @description What one picture told: the day, what was done, and the posture in deg and m. */
+        SightingView: {
+            candidateId: string;
+            counts: boolean;
+            figures: components["schemas"]["ValueView"][];
+            /** Format: uuid */
+            id: string;
+            /** Format: double */
+            loadKg: number;
+            name: string;
+            /** Format: date */
+            on: string;
+            technique: components["schemas"]["ShiftView"][];
         };
         SignInInput: {
             password?: string;
@@ -5160,6 +5367,10 @@ export interface components {
             /** Format: int32 */
             taken: number;
         };
+        TechniqueView: {
+            landmarks: components["schemas"]["LandmarkView"][];
+            sightings: components["schemas"]["SightingView"][];
+        };
         /** @description Seconds of each phase of a repetition. */
         TempoDocument: {
             /** Format: double */
@@ -5208,6 +5419,13 @@ export interface components {
             position: number;
             /** Format: double */
             timeS: number;
+        };
+        ValueView: {
+            /** Format: double */
+            error: number;
+            id: string;
+            /** Format: double */
+            value: number;
         };
         /** @description A variant of the coach's own. */
         VariantFile: {
@@ -5874,7 +6092,7 @@ export interface operations {
             };
         };
     };
-    all_5: {
+    all_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -5945,7 +6163,7 @@ export interface operations {
             };
         };
     };
-    all_4: {
+    all_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -6112,7 +6330,7 @@ export interface operations {
             };
         };
     };
-    takeBack: {
+    takeBack_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6198,6 +6416,103 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WeeksView"];
+                };
+            };
+        };
+    };
+    all_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TechniqueView"];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepInput"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TechniqueView"];
+                };
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PictureInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureView"];
+                };
+            };
+        };
+    };
+    takeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                sightingId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TechniqueView"];
                 };
             };
         };

@@ -176,8 +176,7 @@ public class Bench {
       values.putAll(request.setup().get());
       return new Reach(Setup.of(exercise.family().parameters(), values), List.of());
     }
-    return Reach.of(body, exercise.family(), usual, candidate.yields())
-        .orElse(new Reach(usual, List.of()));
+    return candidate.reachFor(body, equipment).orElse(new Reach(usual, List.of()));
   }
 
   private GymEquipment equipment(Optional<UUID> gymId) {

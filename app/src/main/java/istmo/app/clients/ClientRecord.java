@@ -8,6 +8,7 @@ import istmo.core.body.Measurement;
 import istmo.core.body.MeasurementKind;
 import istmo.core.body.Profile;
 import istmo.core.body.Readings;
+import istmo.core.picture.Sighting;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.training.Calibration;
 import istmo.core.training.KnownLift;
@@ -23,10 +24,11 @@ public record ClientRecord(
     Cautions cautions,
     boolean learns,
     List<Measurement> readings,
-    List<KnownLift> lifts) {
+    List<KnownLift> lifts,
+    List<Sighting> sightings) {
   /** The same client under another name. */
   public ClientRecord named(String other) {
-    return new ClientRecord(other, intake, profile, cautions, learns, readings, lifts);
+    return new ClientRecord(other, intake, profile, cautions, learns, readings, lifts, sightings);
   }
 
   /**
@@ -60,6 +62,10 @@ public record ClientRecord(
             checkDay(knownLift.on(), today);
             Calibration.check(body, knownLift);
           });
+    }
+    for (int k = 0; k < sightings.size(); k++) {
+      Sighting sighting = sightings.get(k);
+      InvalidInput.gather(faults, "sightings[" + k + "].", () -> checkDay(sighting.on(), today));
     }
     InvalidInput.gather(faults, "profile.", () -> Clients.check(profile));
     if (!faults.isEmpty()) {

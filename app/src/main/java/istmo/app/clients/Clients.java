@@ -8,6 +8,8 @@ import istmo.app.clients.persistence.KnownLiftEntity;
 import istmo.app.clients.persistence.KnownLiftRepository;
 import istmo.app.clients.persistence.MeasurementEntity;
 import istmo.app.clients.persistence.MeasurementRepository;
+import istmo.app.clients.persistence.SightingEntity;
+import istmo.app.clients.persistence.SightingRepository;
 import istmo.app.platform.Conflict;
 import istmo.app.platform.Names;
 import istmo.app.platform.NotFound;
@@ -21,6 +23,7 @@ import istmo.core.body.Profile;
 import istmo.core.body.Readings;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.computing.Kept;
+import istmo.core.picture.Sighting;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.training.Calibration;
 import istmo.core.training.KnownLift;
@@ -45,6 +48,7 @@ public class Clients {
   private final ClientRepository repository;
   private final MeasurementRepository measurements;
   private final KnownLiftRepository lifts;
+  private final SightingRepository sightings;
   private final CurrentCoach coach;
   private final Clock clock;
   private final CoachDays days;
@@ -59,6 +63,7 @@ public class Clients {
       ClientRepository repository,
       MeasurementRepository measurements,
       KnownLiftRepository lifts,
+      SightingRepository sightings,
       CurrentCoach coach,
       Clock clock,
       CoachDays days,
@@ -67,6 +72,7 @@ public class Clients {
     this.repository = repository;
     this.measurements = measurements;
     this.lifts = lifts;
+    this.sightings = sightings;
     this.coach = coach;
     this.clock = clock;
     this.days = days;
@@ -84,13 +90,17 @@ public class Clients {
     Map<UUID, List<KnownLiftEntity>> known =
         lifts.findByCoachIdOrderByDoneOnAscCreatedAtAsc(coach.id()).stream()
             .collect(Collectors.groupingBy(KnownLiftEntity::getClientId));
+    Map<UUID, List<SightingEntity>> seen =
+        sightings.findByCoachIdOrderBySeenOnAscCreatedAtAsc(coach.id()).stream()
+            .collect(Collectors.groupingBy(SightingEntity::getClientId));
     return repository.findByCoachIdOrderByName(coach.id()).stream()
         .map(
             entity ->
                 new ClientRows(
                     entity,
                     readings.getOrDefault(entity.getId(), List.of()),
-                    known.getOrDefault(entity.getId(), List.of())))
+                    known.getOrDefault(entity.getId(), List.of()),
+                    seen.getOrDefault(entity.getId(), List.of())))
         .toList();
   }
 
@@ -201,6 +211,11 @@ public class Clients {
     }
     for (KnownLift knownLift : record.lifts()) {
       lifts.save(new KnownLiftEntity(UUID.randomUUID(), coach.id(), entity.getId(), knownLift, at));
+      at = at.plusMillis(1);
+    }
+    for (Sighting sighting : record.sightings()) {
+      sightings.save(
+          new SightingEntity(UUID.randomUUID(), coach.id(), entity.getId(), sighting, at));
       at = at.plusMillis(1);
     }
     return entity.getId();
@@ -317,6 +332,7 @@ public class Clients {
     ClientEntity entity = entity(clientId);
     measurements.deleteAllInBatch(readingsOf(entity));
     lifts.deleteAllInBatch(liftsOf(entity));
+    sightings.deleteByCoachIdAndClientId(coach.id(), entity.getId());
     repository.delete(entity);
     repository.flush();
   }
@@ -353,7 +369,11 @@ public class Clients {
   }
 
   private ClientRows rows(ClientEntity entity) {
-    return new ClientRows(entity, readingsOf(entity), liftsOf(entity));
+    return new ClientRows(
+        entity,
+        readingsOf(entity),
+        liftsOf(entity),
+        sightings.findByCoachIdAndClientIdOrderBySeenOnAscCreatedAtAsc(coach.id(), entity.getId()));
   }
 
   private Client view(ClientRows rows) {

@@ -6,6 +6,7 @@ import istmo.app.catalogue.Trainables;
 import istmo.app.catalogue.Variants;
 import istmo.app.clients.ClientRecord;
 import istmo.app.clients.Clients;
+import istmo.app.clients.SightingDocument;
 import istmo.app.exchange.ArchiveDocument.AnswerFile;
 import istmo.app.exchange.ArchiveDocument.CautionFile;
 import istmo.app.exchange.ArchiveDocument.ClientFile;
@@ -22,6 +23,7 @@ import istmo.app.exchange.ArchiveDocument.RestrictionFile;
 import istmo.app.exchange.ArchiveDocument.SchoolFile;
 import istmo.app.exchange.ArchiveDocument.SessionFile;
 import istmo.app.exchange.ArchiveDocument.SetFile;
+import istmo.app.exchange.ArchiveDocument.SightingFile;
 import istmo.app.exchange.ArchiveDocument.SorenessFile;
 import istmo.app.exchange.ArchiveDocument.VariantFile;
 import istmo.app.exchange.ArchiveDocument.WeekFile;
@@ -333,6 +335,15 @@ public class Archive {
                         answer.taken().map(Lesson.Proposal::act).orElse(null),
                         answer.taken().map(Lesson.Proposal::words).orElse(null),
                         answer.at()))
+            .toList(),
+        record.sightings().stream()
+            .map(
+                sighting ->
+                    new SightingFile(
+                        sighting.candidateId(),
+                        sighting.on(),
+                        sighting.loadKg(),
+                        SightingDocument.of(sighting)))
             .toList());
   }
 

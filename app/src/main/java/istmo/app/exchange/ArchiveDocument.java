@@ -1,6 +1,7 @@
 package istmo.app.exchange;
 
 import istmo.app.catalogue.OwnExerciseDocument;
+import istmo.app.clients.SightingDocument;
 import istmo.app.plans.PlanBrief;
 import istmo.app.plans.PlanDocument;
 import istmo.app.platform.MayBeMissing;
@@ -125,6 +126,13 @@ public record ArchiveDocument(
   public record LiftFile(
       String candidateId, Double loadKg, Integer repetitions, Double reserve, LocalDate on) {}
 
+  /**
+   * What a picture told: shifts of technique by parameter in its own unit, angles in rad, lengths
+   * in m.
+   */
+  public record SightingFile(
+      String candidateId, LocalDate on, Double loadKg, SightingDocument told) {}
+
   /** Pain in a joint, 0 to 10. */
   public record PainFile(PainFlag joint, Integer level) {}
 
@@ -225,5 +233,6 @@ public record ArchiveDocument(
       @MayBeMissing List<WeekFile> weeks,
       @MayBeMissing Boolean learns,
       @MayBeMissing List<MarkFile> marks,
-      @MayBeMissing List<AnswerFile> answers) {}
+      @MayBeMissing List<AnswerFile> answers,
+      @MayBeMissing List<SightingFile> sightings) {}
 }

@@ -13,6 +13,7 @@ import istmo.app.exchange.ArchiveDocument.ReadingFile;
 import istmo.app.exchange.ArchiveDocument.RestrictionFile;
 import istmo.app.exchange.ArchiveDocument.SessionFile;
 import istmo.app.exchange.ArchiveDocument.SetFile;
+import istmo.app.exchange.ArchiveDocument.SightingFile;
 import istmo.app.exchange.ArchiveDocument.SorenessFile;
 import istmo.app.exchange.ArchiveDocument.WeekFile;
 import istmo.app.exchange.ArchiveReading.ReadAnswer;
@@ -37,6 +38,7 @@ import istmo.core.body.Profile;
 import istmo.core.body.Restriction;
 import istmo.core.body.Soreness;
 import istmo.core.movement.Setup;
+import istmo.core.picture.Sighting;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.record.Lesson;
@@ -104,6 +106,11 @@ final class ClientReading {
         (readingFile, first) -> readings.add(reading(readingFile)));
     List<KnownLift> lifts = new ArrayList<>();
     parts.each(in + "lifts", file.lifts(), (liftFile, first) -> lifts.add(lift(liftFile)));
+    List<Sighting> sightings = new ArrayList<>();
+    parts.each(
+        in + "sightings",
+        file.sightings(),
+        (sightingFile, first) -> sightings.add(sighting(sightingFile)));
     boolean allRead = parts.faults().size() == before;
     List<ReadSession> sessions = new ArrayList<>();
     parts.each(
@@ -130,7 +137,8 @@ final class ClientReading {
               cautions.get(),
               !Boolean.FALSE.equals(file.learns()),
               readings,
-              lifts);
+              lifts,
+              sightings);
       InvalidInput.gather(parts.faults(), in, () -> clients.check(whole));
       return Optional.of(new ReadClient(in, whole, sessions, weeks, marks, answers));
     }
@@ -190,6 +198,25 @@ final class ClientReading {
         .check();
     return new Measurement(
         file.kind(), file.side() == null ? Side.NONE : file.side(), file.value(), file.on());
+  }
+
+  private static Sighting sighting(SightingFile file) {
+    new Needed()
+        .field("candidateId", file.candidateId())
+        .field("on", file.on())
+        .field("loadKg", file.loadKg())
+        .field("told", file.told())
+        .check();
+    file.told().check();
+    Sighting sighting =
+        new Sighting(
+            file.on(),
+            file.candidateId(),
+            file.loadKg(),
+            file.told().coreShifts(),
+            file.told().corePosed());
+    sighting.check();
+    return sighting;
   }
 
   private static KnownLift lift(LiftFile file) {

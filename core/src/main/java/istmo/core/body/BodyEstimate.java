@@ -27,6 +27,11 @@ public record BodyEstimate(Body body, Set<MeasurementKind> measured, List<String
     notes = List.copyOf(notes);
   }
 
+  /** The same body that moves as it was seen to. */
+  public BodyEstimate moving(Technique seen) {
+    return new BodyEstimate(body.moving(seen), measured, notes);
+  }
+
   /** The body that intake and readings say, and which of it is measured. */
   public static BodyEstimate of(Intake intake, Readings readings) {
     Set<MeasurementKind> measured = EnumSet.noneOf(MeasurementKind.class);

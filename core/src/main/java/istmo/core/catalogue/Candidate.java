@@ -3,8 +3,10 @@ package istmo.core.catalogue;
 import istmo.core.body.Body;
 import istmo.core.body.Technique;
 import istmo.core.equipment.GymEquipment;
+import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
+import istmo.core.quantity.DayWords;
 import istmo.core.quantity.InvalidInput;
 import java.util.LinkedHashMap;
 import java.util.Locale;
@@ -155,6 +157,42 @@ public record Candidate(
       }
     }
     return ownKey(id).isPresent() ? setup : asSeen(body, exercise, setup);
+  }
+
+  /**
+   * The usual set-up as far as this body takes it, with what that changed, and what was seen of the
+   * client, in words; empty when even the least depth is impossible.
+   */
+  public Optional<Reach> reachFor(Body body, GymEquipment equipment) {
+    Exercise exercise = Catalogue.standard().exercise(exerciseId);
+    Setup usual = usualFor(body, equipment);
+    Optional<Reach> reach = Reach.of(body, exercise.family(), usual, yields);
+    for (SetupParameter parameter : exercise.family().parameters()) {
+      Optional<Technique.Seen> seen =
+          ownKey(id).isPresent()
+              ? Optional.empty()
+              : body.technique().of(exercise.id(), parameter.id());
+      if (reach.isPresent() && seen.isPresent()) {
+        reach =
+            Optional.of(
+                reach.get().with(reach.get().setup(), asSeen(parameter, usual, seen.get())));
+      }
+    }
+    return reach;
+  }
+
+  private static String asSeen(SetupParameter parameter, Setup usual, Technique.Seen seen) {
+    double value = usual.get(parameter);
+    double before = parameter.allowed().nearest(value - seen.shift());
+    return parameter.label()
+        + " "
+        + parameter.words(value)
+        + (parameter.words(value).equals(parameter.words(before))
+            ? ""
+            : " instead of " + parameter.words(before))
+        + ". Seen on "
+        + DayWords.of(seen.on())
+        + ".";
   }
 
   /** The set-up as this client was seen to do the exercise. A coach's own variant stays as made. */

@@ -18,8 +18,10 @@ import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.InvalidInput;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -116,6 +118,68 @@ public record TechniqueReading(
     return new Analyser(body).analyse(family, setup, LoadRule.USUAL) instanceof Analysis analysis
         ? analysis.workingKg()
         : 0;
+  }
+
+  /**
+   * One figure as seen and as Istmo assumed it.
+   *
+   * @param unit deg or m
+   */
+  public record Compared(String id, String label, String unit, Figure seen, double assumed) {}
+
+  /** The posture in figures, angles in deg and lengths in m. */
+  public List<Compared> figures() {
+    double[] leans = TechniqueFit.leans(assumed);
+    Posture.Points points = assumed.points();
+    return List.of(
+        degrees("kneeBend", "Knee bend", seen.kneeBend(), leans[0] + leans[1]),
+        degrees("hipBend", "Trunk to thigh, closed by", seen.hipBend(), leans[1] + leans[2]),
+        degrees("trunk", "Trunk from the vertical", seen.trunk(), leans[2]),
+        degrees("shank", "Shin from the vertical", seen.shank(), leans[0]),
+        new Compared(
+            "kneePastToe",
+            "Knee in front of the toes",
+            "m",
+            seen.kneePastToe(),
+            points.knee().x() - points.toe().x()),
+        new Compared(
+            "hipAboveKnee",
+            "Hip above the knee",
+            "m",
+            seen.hipAboveKnee(),
+            points.hip().y() - points.knee().y()));
+  }
+
+  private static Compared degrees(String id, String label, Figure seen, double assumedRad) {
+    return new Compared(
+        id,
+        label,
+        "deg",
+        new Figure(Math.toDegrees(seen.value()), Math.toDegrees(seen.error())),
+        Math.toDegrees(assumedRad));
+  }
+
+  /** What of the technique is otherwise than assumed by more than the picture's error, in words. */
+  public List<String> sentences() {
+    List<String> sentences = new ArrayList<>();
+    for (TechniqueFit.Adjusted adjusted : found.technique()) {
+      SetupParameter parameter = adjusted.parameter();
+      if (Math.abs(adjusted.shift()) > adjusted.error()) {
+        sentences.add(
+            parameter.label()
+                + " "
+                + parameter.words(adjusted.seen())
+                + " (± "
+                + parameter.words(adjusted.error())
+                + ") instead of "
+                + parameter.words(adjusted.assumed())
+                + ".");
+      }
+    }
+    if (sentences.isEmpty()) {
+      sentences.add("Moves as Istmo assumed, as far as this picture can tell.");
+    }
+    return sentences;
   }
 
   /** What is kept of it. */

@@ -16,7 +16,6 @@ import istmo.core.mechanics.SimulatedSet;
 import istmo.core.movement.Family;
 import istmo.core.movement.Parameters;
 import istmo.core.movement.Reach;
-import istmo.core.movement.Setup;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.List;
@@ -70,12 +69,11 @@ public sealed interface Evaluation {
   static Evaluation of(
       Body body, Analyser analyser, Candidate candidate, GymEquipment equipment, School school) {
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);
-    Setup wished = candidate.usualFor(body, equipment);
-    Optional<Reach> reach = Reach.of(body, exercise.family(), wished, candidate.yields());
+    Optional<Reach> reach = candidate.reachFor(body, equipment);
     if (reach.isEmpty()) {
       return new OutOfReach(
           candidate,
-          Reach.obstacle(body, exercise.family(), wished)
+          Reach.obstacle(body, exercise.family(), candidate.usualFor(body, equipment))
               .map(impossible -> impossible.reason() + " Missing: " + impossible.missing() + ".")
               .orElse("Out of reach."));
     }

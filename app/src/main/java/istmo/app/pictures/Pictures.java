@@ -1,0 +1,83 @@
+package istmo.app.pictures;
+
+import istmo.app.clients.Client;
+import istmo.app.clients.Clients;
+import istmo.app.clients.Sightings;
+import istmo.app.gyms.Gyms;
+import istmo.app.platform.Transactions;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.equipment.GymEquipment;
+import istmo.core.picture.PictureReading;
+import istmo.core.picture.SidePicture;
+import istmo.core.picture.TechniqueReading;
+import istmo.core.quantity.InvalidInput;
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/** Reads marks on pictures of the signed-in coach's clients. */
+@Service
+public class Pictures {
+  private static final GymEquipment GENERIC = GymEquipment.generic(Set.of());
+
+  private final Clients clients;
+  private final Gyms gyms;
+  private final Sightings sightings;
+
+  Pictures(Clients clients, Gyms gyms, Sightings sightings) {
+    this.clients = clients;
+    this.gyms = gyms;
+    this.sightings = sightings;
+  }
+
+  /**
+   * What a picture is of, and its marks.
+   *
+   * @param setup what of the set-up was otherwise than usual
+   * @param loadKg empty for the usual working load
+   */
+  public record Request(
+      UUID clientId,
+      Optional<UUID> gymId,
+      String candidateId,
+      Map<String, Double> setup,
+      Optional<Double> loadKg,
+      SidePicture picture) {}
+
+  /** What the marks tell. Nothing is kept. */
+  public TechniqueReading.Outcome read(Request request) {
+    Client client = clients.get(request.clientId());
+    GymEquipment equipment = request.gymId().map(id -> gyms.get(id).equipment()).orElse(GENERIC);
+    Transactions.mustBeOutside("the reading of a picture");
+    return TechniqueReading.of(
+        new TechniqueReading.Subject(
+            client.unlimitedBody(false),
+            client.estimate().measured(),
+            Catalogue.standard().candidate(request.candidateId()),
+            equipment,
+            request.setup(),
+            request.loadKg()),
+        request.picture());
+  }
+
+  /**
+   * Reads the marks and keeps what they tell as this client's technique. Throws {@link
+   * InvalidInput} on field "marks" where they tell nothing.
+   */
+  public void keep(Request request, LocalDate on) {
+    sightings.checkDay(on);
+    TechniqueReading.Outcome outcome = read(request);
+    TechniqueReading reading =
+        outcome
+            .reading()
+            .orElseThrow(
+                () ->
+                    new InvalidInput(
+                        "marks",
+                        outcome.why().map(PictureReading.NotSeen::reason).orElse("tell nothing")));
+    sightings.keep(request.clientId(), reading.kept(on));
+  }
+}

@@ -1,0 +1,3 @@
+/** Pictures of clients: what their marks tell. The pictures themselves never come here. */
+@org.jspecify.annotations.NullMarked
+package istmo.app.pictures;

@@ -1,0 +1,280 @@
+package istmo.app.pictures.web;
+
+import istmo.app.clients.Sightings;
+import istmo.app.pictures.Pictures;
+import istmo.app.platform.MayBeMissing;
+import istmo.app.platform.Needed;
+import istmo.app.platform.Rounded;
+import istmo.core.catalogue.Catalogue;
+import istmo.core.movement.SetupParameter;
+import istmo.core.picture.Figure;
+import istmo.core.picture.Landmark;
+import istmo.core.picture.Mark;
+import istmo.core.picture.PictureReading;
+import istmo.core.picture.SidePicture;
+import istmo.core.picture.Sighting;
+import istmo.core.picture.TechniqueFit;
+import istmo.core.picture.TechniqueReading;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/**
+ * A client's technique from marks on pictures over HTTP. Only places of marks come here, never a
+ * picture. Angles in deg, lengths in m, marks in pixels from the upper left corner.
+ */
+@RestController
+@RequestMapping("/api/clients/{clientId}/technique")
+class PictureController {
+  private final Pictures pictures;
+  private final Sightings sightings;
+
+  PictureController(Pictures pictures, Sightings sightings) {
+    this.pictures = pictures;
+    this.sightings = sightings;
+  }
+
+  record MarkInput(Landmark landmark, Double xPx, Double yPx) {
+    Mark mark() {
+      new Needed().field("landmark", landmark).field("xPx", xPx).field("yPx", yPx).check();
+      return new Mark(landmark, xPx, yPx);
+    }
+  }
+
+  /** Without a load, the usual working load; without a set-up, the usual one. */
+  record PictureInput(
+      String candidateId,
+      UUID gymId,
+      Map<String, Double> setup,
+      Double loadKg,
+      Integer widthPx,
+      Integer heightPx,
+      List<MarkInput> marks) {
+    Pictures.Request request(UUID clientId) {
+      new Needed()
+          .field("candidateId", candidateId)
+          .field("widthPx", widthPx)
+          .field("heightPx", heightPx)
+          .field("marks", marks)
+          .check();
+      return new Pictures.Request(
+          clientId,
+          Optional.ofNullable(gymId),
+          candidateId,
+          setup == null ? Map.of() : setup,
+          Optional.ofNullable(loadKg),
+          new SidePicture(widthPx, heightPx, marks.stream().map(MarkInput::mark).toList()));
+    }
+  }
+
+  record KeepInput(PictureInput picture, LocalDate on) {}
+
+  /** A place that is marked: where it lies, and whether a posture is told without it. */
+  record LandmarkView(Landmark landmark, String label, String where, boolean needed) {}
+
+  record MarkView(Landmark landmark, double xPx, double yPx) {
+    static MarkView of(Mark mark) {
+      return new MarkView(mark.landmark(), Rounded.of(mark.xPx()), Rounded.of(mark.yPx()));
+    }
+  }
+
+  /** A figure as seen, with its standard deviation, and as Istmo assumed it. */
+  record FigureView(
+      String id, String label, String unit, double seen, double error, double assumed) {}
+
+  /** Why marks tell nothing, and what to do. */
+  record NotSeenView(String reason, String remedy) {}
+
+  /** How the camera stood: in front of square, deg; negative behind. */
+  record CameraView(double offSquareDeg, double errorDeg) {}
+
+  /**
+   * What marks tell; either {@code notSeen} or the rest. fitted: where the posture as read has the
+   * landmarks; expected: where the posture that Istmo assumed would have them.
+   */
+  record PictureView(
+      @MayBeMissing NotSeenView notSeen,
+      List<FigureView> figures,
+      List<FigureView> technique,
+      List<String> sentences,
+      List<String> remarks,
+      @MayBeMissing CameraView camera,
+      @MayBeMissing Double loadKg,
+      List<MarkView> fitted,
+      List<MarkView> expected) {}
+
+  /** What one picture told: the day, what was done, and the posture in deg and m. */
+  record SightingView(
+      UUID id,
+      LocalDate on,
+      String candidateId,
+      String name,
+      double loadKg,
+      boolean counts,
+      List<ShiftView> technique,
+      List<ValueView> figures) {}
+
+  /** What is added to a technique parameter, in its unit, with its spread. */
+  record ShiftView(String parameter, String label, String unit, double shift, double spread) {}
+
+  record ValueView(String id, double value, double error) {}
+
+  record TechniqueView(List<LandmarkView> landmarks, List<SightingView> sightings) {}
+
+  /** What pictures told of a client, and what can be marked on the next one. */
+  @GetMapping
+  TechniqueView all(@PathVariable UUID clientId) {
+    return view(clientId);
+  }
+
+  /** Reads marks on a picture of the bottom of a repetition; nothing is kept. */
+  @PostMapping("/read")
+  PictureView read(@PathVariable UUID clientId, @RequestBody PictureInput input) {
+    TechniqueReading.Outcome outcome = pictures.read(input.request(clientId));
+    return outcome
+        .reading()
+        .map(PictureController::view)
+        .orElseGet(() -> notSeen(outcome.why().orElse(NOTHING)));
+  }
+
+  private static final PictureReading.NotSeen NOTHING =
+      new PictureReading.NotSeen(
+          "No technique explains these marks.", "Check the set-up, or take another picture.");
+
+  /** Keeps what the marks tell as this client's technique; the picture is not kept. */
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  TechniqueView keep(@PathVariable UUID clientId, @RequestBody KeepInput input) {
+    new Needed().field("picture", input.picture()).field("on", input.on()).check();
+    pictures.keep(input.picture().request(clientId), input.on());
+    return view(clientId);
+  }
+
+  /** Takes back what one picture told. */
+  @DeleteMapping("/{sightingId}")
+  TechniqueView takeBack(@PathVariable UUID clientId, @PathVariable UUID sightingId) {
+    sightings.takeBack(clientId, sightingId);
+    return view(clientId);
+  }
+
+  private static PictureView notSeen(PictureReading.NotSeen why) {
+    return new PictureView(
+        new NotSeenView(why.reason(), why.remedy()),
+        List.of(),
+        List.of(),
+        List.of(),
+        List.of(),
+        null,
+        null,
+        List.of(),
+        List.of());
+  }
+
+  private static PictureView view(TechniqueReading reading) {
+    PictureReading.Seen seen = reading.seen();
+    return new PictureView(
+        null,
+        reading.figures().stream()
+            .map(
+                compared ->
+                    new FigureView(
+                        compared.id(),
+                        compared.label(),
+                        compared.unit(),
+                        Rounded.of(compared.seen().value()),
+                        Rounded.of(compared.seen().error()),
+                        Rounded.of(compared.assumed())))
+            .toList(),
+        reading.found().technique().stream().map(PictureController::view).toList(),
+        reading.sentences(),
+        java.util.stream.Stream.concat(reading.found().remarks().stream(), seen.remarks().stream())
+            .toList(),
+        new CameraView(
+            Rounded.of(Math.toDegrees(seen.camera().yaw().value())),
+            Rounded.of(Math.toDegrees(seen.camera().yaw().error()))),
+        Rounded.of(reading.loadKg()),
+        seen.fitted().stream().map(MarkView::of).toList(),
+        seen.expected().stream().map(MarkView::of).toList());
+  }
+
+  private static FigureView view(TechniqueFit.Adjusted adjusted) {
+    SetupParameter parameter = adjusted.parameter();
+    return new FigureView(
+        parameter.id(),
+        parameter.label(),
+        parameter.unit(),
+        Rounded.of(adjusted.seen()),
+        Rounded.of(adjusted.error()),
+        Rounded.of(adjusted.assumed()));
+  }
+
+  private TechniqueView view(UUID clientId) {
+    List<Sightings.Kept> kept = sightings.of(clientId);
+    return new TechniqueView(
+        Arrays.stream(Landmark.values())
+            .map(
+                landmark ->
+                    new LandmarkView(
+                        landmark, landmark.label(), landmark.where(), landmark.needed()))
+            .toList(),
+        kept.stream().map(each -> view(each, kept)).toList());
+  }
+
+  private static SightingView view(Sightings.Kept kept, List<Sightings.Kept> all) {
+    Sighting sighting = kept.sighting();
+    Sighting.Posed posed = sighting.posed();
+    return new SightingView(
+        kept.id(),
+        sighting.on(),
+        sighting.candidateId(),
+        name(sighting.candidateId()),
+        sighting.loadKg(),
+        sighting.countsAmong(all.stream().map(Sightings.Kept::sighting).toList()),
+        sighting.told().stream()
+            .map(
+                told ->
+                    new ShiftView(
+                        told.parameter().id(),
+                        told.parameter().label(),
+                        told.parameter().unit(),
+                        Rounded.of(told.shift().shift()),
+                        Rounded.of(told.shift().spread())))
+            .toList(),
+        List.of(
+            degrees("trunk", posed.trunk()),
+            degrees("shank", posed.shank()),
+            degrees("thigh", posed.thigh()),
+            metres("kneePastToe", posed.kneePastToe()),
+            metres("hipAboveKnee", posed.hipAboveKnee())));
+  }
+
+  /** A candidate may have left the catalogue since. */
+  private static String name(String candidateId) {
+    return Catalogue.standard().candidates().stream()
+        .filter(candidate -> candidate.id().equals(candidateId))
+        .map(candidate -> candidate.name())
+        .findFirst()
+        .orElse(candidateId);
+  }
+
+  private static ValueView degrees(String id, Figure figure) {
+    return new ValueView(
+        id, Rounded.of(Math.toDegrees(figure.value())), Rounded.of(Math.toDegrees(figure.error())));
+  }
+
+  private static ValueView metres(String id, Figure figure) {
+    return new ValueView(id, Rounded.of(figure.value()), Rounded.of(figure.error()));
+  }
+}

@@ -1,0 +1,3 @@
+/** Pictures of clients over HTTP. */
+@org.jspecify.annotations.NullMarked
+package istmo.app.pictures.web;

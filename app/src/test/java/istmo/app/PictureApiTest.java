@@ -1,0 +1,154 @@
+package istmo.app;
+
+import static istmo.app.RunningApp.delete;
+import static istmo.app.RunningApp.get;
+import static istmo.app.RunningApp.post;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import istmo.app.RunningApp.Answer;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Marks on a picture become a client's technique, which order and bench follow. */
+@ExtendWith(RunningApp.class)
+class PictureApiTest {
+  private static final double PX_PER_M = 400;
+  private static final double SHANK_M = 0.423;
+  private static final double THIGH_M = 0.44;
+  private static final double TRUNK_M = 0.476;
+
+  private static String client() {
+    return post("/api/clients", ClientAndGymApiTest.intake("Seen " + UUID.randomUUID()))
+        .at("/id")
+        .asString();
+  }
+
+  /** A squat's bottom as a camera far away and square to it sees it; leans in deg. */
+  private static List<Map<String, Object>> marks(double shank, double thigh, double trunk) {
+    double[] ankle = {500, 1500};
+    double[] knee = end(ankle, SHANK_M, shank);
+    double[] hip = end(knee, THIGH_M, -thigh);
+    double[] shoulder = end(hip, TRUNK_M, trunk);
+    List<Map<String, Object>> marks = new ArrayList<>();
+    marks.add(mark("HEEL", new double[] {474, 1527}));
+    marks.add(mark("TOE", new double[] {583, 1527}));
+    marks.add(mark("ANKLE", ankle));
+    marks.add(mark("KNEE", knee));
+    marks.add(mark("HIP", hip));
+    marks.add(mark("SHOULDER", shoulder));
+    marks.add(mark("OTHER_ANKLE", ankle));
+    return marks;
+  }
+
+  private static double[] end(double[] from, double metres, double leanDeg) {
+    double px = metres * PX_PER_M;
+    double lean = Math.toRadians(leanDeg);
+    return new double[] {from[0] + px * Math.sin(lean), from[1] - px * Math.cos(lean)};
+  }
+
+  private static Map<String, Object> mark(String landmark, double[] at) {
+    return Map.of("landmark", landmark, "xPx", at[0], "yPx", at[1]);
+  }
+
+  private static Map<String, Object> picture(List<Map<String, Object>> marks) {
+    Map<String, Object> picture = new HashMap<>();
+    picture.put("candidateId", "back-squat/high-bar");
+    picture.put("loadKg", 60);
+    picture.put("widthPx", 1080);
+    picture.put("heightPx", 1920);
+    picture.put("marks", marks);
+    return picture;
+  }
+
+  private static JsonNode named(JsonNode list, String id) {
+    for (JsonNode node : list) {
+      if (node.path("id").asString().equals(id)) {
+        return node;
+      }
+    }
+    throw new AssertionError(id);
+  }
+
+  private static double kneeTravel(String client) {
+    return post(
+            "/api/bench",
+            Map.of(
+                "sides",
+                List.of(Map.of("clientId", client, "candidateId", "back-squat/high-bar"))))
+        .at("/sides/0/setup/kneeTravel")
+        .asDouble();
+  }
+
+  @Test
+  void aPictureTellsLeansAndIsNotKept() {
+    String path = "/api/clients/" + client() + "/technique";
+    Answer read = post(path + "/read", picture(marks(14, 80, 45)));
+    assertThat(read.status()).isEqualTo(200);
+    JsonNode trunk = named(read.at("/figures"), "trunk");
+    assertThat(trunk.path("seen").asDouble()).isCloseTo(45, within(3.0));
+    assertThat(trunk.path("error").asDouble()).isBetween(1.0, 6.0);
+    assertThat(named(read.at("/figures"), "shank").path("seen").asDouble())
+        .isCloseTo(14, within(3.0));
+    assertThat(get(path).at("/sightings").size()).isZero();
+    assertThat(get(path).at("/landmarks/0/label").asString()).isEqualTo("heel");
+  }
+
+  @Test
+  void whatIsKeptBecomesTheClientsUsualUntilItIsTakenBack() {
+    String client = client();
+    String path = "/api/clients/" + client + "/technique";
+    double before = kneeTravel(client);
+    Answer kept =
+        post(path, Map.of("picture", picture(marks(11, 80, 47)), "on", "2026-05-12"));
+    assertThat(kept.status()).isEqualTo(201);
+    assertThat(kept.at("/sightings/0/counts").asBoolean()).isTrue();
+    double shift = kept.at("/sightings/0/technique/0/shift").asDouble();
+    assertThat(shift).isNegative();
+    assertThat(kneeTravel(client)).isCloseTo(before + shift, within(0.002));
+    Answer bench =
+        post(
+            "/api/bench",
+            Map.of(
+                "sides",
+                List.of(Map.of("clientId", client, "candidateId", "back-squat/high-bar"))));
+    assertThat(bench.at("/sides/0/changes").toString()).contains("Seen on 12 May 2026");
+    String id = kept.at("/sightings/0/id").asString();
+    assertThat(delete(path + "/" + id).at("/sightings").size()).isZero();
+    assertThat(kneeTravel(client)).isEqualTo(before);
+  }
+
+  @Test
+  void whatCannotBeIsRefusedByField() {
+    String path = "/api/clients/" + client() + "/technique";
+    List<Map<String, Object>> without = new ArrayList<>(marks(14, 80, 45));
+    without.remove(4);
+    assertThat(post(path + "/read", picture(without)).fault("marks")).contains("lack hip");
+    assertThat(post(path + "/read", Map.of()).fault("widthPx")).isEqualTo("is needed");
+    Map<String, Object> heavy = picture(marks(14, 80, 45));
+    heavy.put("loadKg", 900);
+    assertThat(post(path + "/read", heavy).fault("loadKg")).contains("0 to 600");
+    Answer tomorrow =
+        post(
+            path,
+            Map.of(
+                "picture",
+                picture(marks(14, 80, 45)),
+                "on",
+                LocalDate.now().plusDays(9).toString()));
+    assertThat(tomorrow.fault("on")).contains("day to come");
+    List<Map<String, Object>> wrong = new ArrayList<>(marks(14, 80, 45));
+    wrong.set(3, mark("KNEE", new double[] {300, 1100}));
+    Answer read = post(path + "/read", picture(wrong));
+    assertThat(read.at("/notSeen/reason").asString()).contains("do not fit one body");
+    assertThat(post(path, Map.of("picture", picture(wrong), "on", "2026-05-12")).fault("marks"))
+        .contains("do not fit one body");
+  }
+}
