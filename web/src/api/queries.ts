@@ -20,6 +20,7 @@ export const keys = {
   studies: ['studies'] as const,
   measuring: (brief: Schemas['BriefInput']) => ['order', 'measuring', brief] as const,
   measurements: (clientId: string) => ['measurements', clientId] as const,
+  technique: (clientId: string) => ['technique', clientId] as const,
   lifts: (clientId: string) => ['lifts', clientId] as const,
   machines: (gymId: string) => ['machines', gymId] as const,
   machinesWorth: (brief: Schemas['BriefInput']) => ['order', 'machines', brief] as const,
@@ -190,6 +191,14 @@ export const useMeasurements = (clientId: string) =>
     queryKey: keys.measurements(clientId),
     queryFn: () =>
       answer(api.GET('/api/clients/{clientId}/measurements', { params: { path: { clientId } } })),
+  })
+
+/** What pictures told of a client's technique, and what can be marked. */
+export const useTechnique = (clientId: string) =>
+  useQuery({
+    queryKey: keys.technique(clientId),
+    queryFn: () =>
+      answer(api.GET('/api/clients/{clientId}/technique', { params: { path: { clientId } } })),
   })
 
 export const useLifts = (clientId: string) =>

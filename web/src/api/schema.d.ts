@@ -3133,17 +3133,9 @@ export interface components {
             /** Format: double */
             value: number;
         };
-        /** @description A figure as seen, with its standard deviation, and as Istmo assumed it. */
         FigureView: {
-            /** Format: double */
-            assumed: number;
-            /** Format: double */
-            error: number;
-            id: string;
-            label: string;
-            /** Format: double */
-            seen: number;
-            unit: string;
+            plan: components["schemas"]["DrawingView"];
+            side: components["schemas"]["DrawingView"];
         };
         /**
          * @description A finding; from memory, as all are. setUpA, setUpB: what stands for the conditions in the
@@ -4185,17 +4177,24 @@ export interface components {
          * @description What marks tell; either <code>notSeen</code> or the rest. fitted: where the posture as read has the
          *      landmarks; expected: where the posture that Istmo assumed would have them.
          */
-        PictureView: {
+        PictureReadingView: {
             camera?: components["schemas"]["CameraView"];
             expected: components["schemas"]["MarkView"][];
-            figures: components["schemas"]["FigureView"][];
+            figures: components["schemas"]["SeenFigureView"][];
             fitted: components["schemas"]["MarkView"][];
             /** Format: double */
             loadKg?: number;
             notSeen?: components["schemas"]["NotSeenView"];
             remarks: string[];
             sentences: string[];
-            technique: components["schemas"]["FigureView"][];
+            technique: components["schemas"]["SeenFigureView"][];
+        };
+        /** @description The picture of a candidate: machine and lifter, in m. */
+        PictureView: {
+            body: components["schemas"]["LineView"][];
+            candidateId: string;
+            machine: components["schemas"]["LineView"][];
+            rounds: components["schemas"]["CircleView"][];
         };
         /**
          * @description What a week is planned for, as it is kept: aim, what to keep out, school, what the order is
@@ -4840,6 +4839,18 @@ export interface components {
             proved: boolean;
             /** Format: double */
             seconds: number;
+        };
+        /** @description A figure as seen, with its standard deviation, and as Istmo assumed it. */
+        SeenFigureView: {
+            /** Format: double */
+            assumed: number;
+            /** Format: double */
+            error: number;
+            id: string;
+            label: string;
+            /** Format: double */
+            seen: number;
+            unit: string;
         };
         /** @description startS and seconds from the beginning of the session. */
         SegmentView: {
@@ -6489,7 +6500,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PictureView"];
+                    "application/json": components["schemas"]["PictureReadingView"];
                 };
             };
         };

@@ -41,6 +41,9 @@ const ClientsPage = lazy(() =>
 const MeasurePage = lazy(() =>
   import('../features/clients/MeasurePage').then((page) => ({ default: page.MeasurePage })),
 )
+const PicturePage = lazy(() =>
+  import('../features/pictures/PicturePage').then((page) => ({ default: page.PicturePage })),
+)
 const ExercisesPage = lazy(() =>
   import('../features/exercises/ExercisesPage').then((page) => ({ default: page.ExercisesPage })),
 )
@@ -143,6 +146,7 @@ const router = createBrowserRouter([
       { path: '/clients', element: <ClientsPage /> },
       { path: '/clients/:id', element: <ClientPage /> },
       { path: '/clients/:id/body', element: <MeasurePage /> },
+      { path: '/clients/:id/picture', element: <PicturePage /> },
       { path: '/clients/:id/bring', element: <ImportSetsPage /> },
       { path: '/clients/bring', element: <ImportArchivePage /> },
       { path: '/exercises/by-word', element: <ExercisesPage /> },

@@ -26,6 +26,11 @@ export const ROOMS: Room[] = [
         ? [
             { to: `/clients/${client}`, label: 'Overview' },
             { to: `/clients/${client}/body`, label: 'Body', also: 'measurements tape known lifts' },
+            {
+              to: `/clients/${client}/picture`,
+              label: 'Technique',
+              also: 'picture photo film video camera',
+            },
             { to: `/record/${client}`, label: 'Record', also: 'history progress lessons' },
             { to: `/sessions?client=${client}`, label: 'Sessions' },
           ]

@@ -301,6 +301,16 @@ function OneBench({
             />
           )
         )}
+        {!variant.own && (
+          <p className="text-sm">
+            <Link
+              className="text-accent-2 underline"
+              to={pictureAddress(brief, candidateId, moved)}
+            >
+              Compare with a picture
+            </Link>
+          </p>
+        )}
         <TapelessStarts
           title="Find a start without a tape"
           clientId={brief.client}
@@ -326,6 +336,17 @@ function OneBench({
       </section>
     </div>
   )
+}
+
+function pictureAddress(
+  brief: Brief & { client: string },
+  candidateId: string,
+  moved: Record<string, number> | null,
+): string {
+  const query = new URLSearchParams({ candidate: candidateId })
+  if (brief.gym) query.set('gym', brief.gym)
+  if (moved) query.set('set', writeSetup(moved))
+  return `/clients/${brief.client}/picture?${query.toString()}`
 }
 
 /** Undo step of a whole set-up, not of one control. */

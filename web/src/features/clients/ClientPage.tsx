@@ -261,6 +261,10 @@ function BodyFacts({ client }: { client: Client }) {
         <Link className={LINK} to={`/clients/${client.id}/body`}>
           Measure, and lifts that are known
         </Link>
+        .{' '}
+        <Link className={LINK} to={`/clients/${client.id}/picture`}>
+          Technique from a picture
+        </Link>
       </p>
     </section>
   )

@@ -114,6 +114,13 @@ class ArchiveApiTest {
             1,
             "on",
             "2026-11-03"));
+    post(
+        "/api/clients/" + client + "/technique",
+        Map.of(
+            "picture",
+            PictureApiTest.picture(PictureApiTest.marks(11, 80, 47)),
+            "on",
+            "2026-05-12"));
     String variant =
         post(
                 "/api/variants",
@@ -266,6 +273,8 @@ class ArchiveApiTest {
     assertThat(of.at("/profile/notes").asString()).isEqualTo("bar hurts the hip bones");
     assertThat(of.at("/profile/likes/0").asString()).isEqualTo("seated-calf-raise");
     assertThat(of.at("/lifts/0/loadKg").asDouble()).isEqualTo(70);
+    assertThat(of.at("/sightings/0/on").asString()).isEqualTo("2026-05-12");
+    assertThat(of.at("/sightings/0/told/posed/trunk/value").asDouble()).isBetween(0.7, 0.9);
     assertThat(of.at("/sessions").size()).isEqualTo(3);
     assertThat(of.at("/sessions/2/items/0/sets/0/pain/level").asInt()).isEqualTo(2);
     assertThat(of.at("/sessions/2/items/0/sets/0/felt/0").asString()).isEqualTo("SOL");

@@ -102,6 +102,17 @@ class CoachIsolationTest {
             : firstReading(client);
     String lift =
         other.post("/api/clients/" + client + "/lifts", lift()).at("/lifts/0/id").asString();
+    String sighting =
+        other
+            .post(
+                "/api/clients/" + client + "/technique",
+                Map.of(
+                    "picture",
+                    PictureApiTest.picture(PictureApiTest.marks(11, 80, 47)),
+                    "on",
+                    "2026-05-12"))
+            .at("/sightings/0/id")
+            .asString();
     String session =
         other
             .post(
@@ -196,6 +207,7 @@ class CoachIsolationTest {
             "leg-press",
             "exerciseId",
             variant[0]));
+    IDS.put("sightingId", sighting);
     IDS.put(
         "series", other.get("/api/clients/" + client + "/record").at("/series/0/id").asString());
     IDS.put(
@@ -293,6 +305,15 @@ class CoachIsolationTest {
       case "POST /api/clients/{clientId}/measurements" ->
           List.of(Map.of("kind", "MASS", "value", 70, "on", "2026-11-01"));
       case "POST /api/clients/{clientId}/lifts" -> List.of(lift());
+      case "POST /api/clients/{clientId}/technique/read" ->
+          List.of(PictureApiTest.picture(PictureApiTest.marks(14, 80, 45)));
+      case "POST /api/clients/{clientId}/technique" ->
+          List.of(
+              Map.of(
+                  "picture",
+                  PictureApiTest.picture(PictureApiTest.marks(14, 80, 45)),
+                  "on",
+                  "2026-11-01"));
       case "PUT /api/gyms/{id}" ->
           List.of(Map.of("version", 0, "name", "Stolen", "equipment", List.of()));
       case "PUT /api/gyms/{gymId}/machines/{item}" ->
@@ -473,7 +494,15 @@ class CoachIsolationTest {
       filled = filled.replace("{exerciseId}", IDS.get("exercise"));
     }
     for (String name :
-        List.of("readingId", "liftId", "itemId", "setId", "item", "exerciseId", "variant")) {
+        List.of(
+            "readingId",
+            "liftId",
+            "sightingId",
+            "itemId",
+            "setId",
+            "item",
+            "exerciseId",
+            "variant")) {
       filled = filled.replace("{" + name + "}", IDS.get(name));
     }
     if (filled.contains("{")) {
@@ -566,6 +595,10 @@ class CoachIsolationTest {
         .isEqualTo(404);
     assertThat(
             RunningApp.delete("/api/clients/" + ownClient + "/lifts/" + IDS.get("liftId")).status())
+        .isEqualTo(404);
+    assertThat(
+            RunningApp.delete("/api/clients/" + ownClient + "/technique/" + IDS.get("sightingId"))
+                .status())
         .isEqualTo(404);
     String session =
         post(

@@ -32,7 +32,7 @@ class PictureApiTest {
   }
 
   /** A squat's bottom as a camera far away and square to it sees it; leans in deg. */
-  private static List<Map<String, Object>> marks(double shank, double thigh, double trunk) {
+  static List<Map<String, Object>> marks(double shank, double thigh, double trunk) {
     double[] ankle = {500, 1500};
     double[] knee = end(ankle, SHANK_M, shank);
     double[] hip = end(knee, THIGH_M, -thigh);
@@ -58,7 +58,7 @@ class PictureApiTest {
     return Map.of("landmark", landmark, "xPx", at[0], "yPx", at[1]);
   }
 
-  private static Map<String, Object> picture(List<Map<String, Object>> marks) {
+  static Map<String, Object> picture(List<Map<String, Object>> marks) {
     Map<String, Object> picture = new HashMap<>();
     picture.put("candidateId", "back-squat/high-bar");
     picture.put("loadKg", 60);
@@ -81,8 +81,7 @@ class PictureApiTest {
     return post(
             "/api/bench",
             Map.of(
-                "sides",
-                List.of(Map.of("clientId", client, "candidateId", "back-squat/high-bar"))))
+                "sides", List.of(Map.of("clientId", client, "candidateId", "back-squat/high-bar"))))
         .at("/sides/0/setup/kneeTravel")
         .asDouble();
   }
@@ -106,8 +105,7 @@ class PictureApiTest {
     String client = client();
     String path = "/api/clients/" + client + "/technique";
     double before = kneeTravel(client);
-    Answer kept =
-        post(path, Map.of("picture", picture(marks(11, 80, 47)), "on", "2026-05-12"));
+    Answer kept = post(path, Map.of("picture", picture(marks(11, 80, 47)), "on", "2026-05-12"));
     assertThat(kept.status()).isEqualTo(201);
     assertThat(kept.at("/sightings/0/counts").asBoolean()).isTrue();
     double shift = kept.at("/sightings/0/technique/0/shift").asDouble();

@@ -89,8 +89,8 @@ class WebConfig implements WebMvcConfigurer {
       }
       response.setHeader(
           "Content-Security-Policy",
-          "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:;"
-              + " frame-ancestors 'none'; base-uri 'none'; form-action 'self'");
+          "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:;"
+              + " media-src blob:; frame-ancestors 'none'; base-uri 'none'; form-action 'self'");
       response.setHeader("X-Content-Type-Options", "nosniff");
       response.setHeader("Referrer-Policy", "no-referrer");
       chain.doFilter(request, response);

@@ -91,7 +91,7 @@ class PictureController {
   }
 
   /** A figure as seen, with its standard deviation, and as Istmo assumed it. */
-  record FigureView(
+  record SeenFigureView(
       String id, String label, String unit, double seen, double error, double assumed) {}
 
   /** Why marks tell nothing, and what to do. */
@@ -104,10 +104,10 @@ class PictureController {
    * What marks tell; either {@code notSeen} or the rest. fitted: where the posture as read has the
    * landmarks; expected: where the posture that Istmo assumed would have them.
    */
-  record PictureView(
+  record PictureReadingView(
       @MayBeMissing NotSeenView notSeen,
-      List<FigureView> figures,
-      List<FigureView> technique,
+      List<SeenFigureView> figures,
+      List<SeenFigureView> technique,
       List<String> sentences,
       List<String> remarks,
       @MayBeMissing CameraView camera,
@@ -141,7 +141,7 @@ class PictureController {
 
   /** Reads marks on a picture of the bottom of a repetition; nothing is kept. */
   @PostMapping("/read")
-  PictureView read(@PathVariable UUID clientId, @RequestBody PictureInput input) {
+  PictureReadingView read(@PathVariable UUID clientId, @RequestBody PictureInput input) {
     TechniqueReading.Outcome outcome = pictures.read(input.request(clientId));
     return outcome
         .reading()
@@ -169,8 +169,8 @@ class PictureController {
     return view(clientId);
   }
 
-  private static PictureView notSeen(PictureReading.NotSeen why) {
-    return new PictureView(
+  private static PictureReadingView notSeen(PictureReading.NotSeen why) {
+    return new PictureReadingView(
         new NotSeenView(why.reason(), why.remedy()),
         List.of(),
         List.of(),
@@ -182,14 +182,14 @@ class PictureController {
         List.of());
   }
 
-  private static PictureView view(TechniqueReading reading) {
+  private static PictureReadingView view(TechniqueReading reading) {
     PictureReading.Seen seen = reading.seen();
-    return new PictureView(
+    return new PictureReadingView(
         null,
         reading.figures().stream()
             .map(
                 compared ->
-                    new FigureView(
+                    new SeenFigureView(
                         compared.id(),
                         compared.label(),
                         compared.unit(),
@@ -209,9 +209,9 @@ class PictureController {
         seen.expected().stream().map(MarkView::of).toList());
   }
 
-  private static FigureView view(TechniqueFit.Adjusted adjusted) {
+  private static SeenFigureView view(TechniqueFit.Adjusted adjusted) {
     SetupParameter parameter = adjusted.parameter();
-    return new FigureView(
+    return new SeenFigureView(
         parameter.id(),
         parameter.label(),
         parameter.unit(),

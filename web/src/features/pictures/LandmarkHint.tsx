@@ -1,0 +1,39 @@
+import type { Landmark } from '../../api/client'
+
+type At = [number, number]
+
+/** A lifter at the bottom of a squat, 100 by 120: enough to show where a landmark lies. */
+const BODY: Record<string, At> = {
+  HEEL: [38, 108],
+  TOE: [66, 108],
+  ANKLE: [44, 101],
+  KNEE: [64, 74],
+  HIP: [24, 72],
+  SHOULDER: [50, 34],
+  OTHER_ANKLE: [50, 98],
+  UPRIGHT_FOOT: [88, 110],
+  UPRIGHT_TOP: [88, 12],
+  PLATE_TOP: [46, 14],
+  PLATE_BOTTOM: [46, 50],
+}
+
+const line = (...names: string[]) => names.map((name) => BODY[name]!.join(',')).join(' ')
+
+/** Where the landmark that is marked next lies. */
+export function LandmarkHint({ landmark }: { landmark: Landmark }) {
+  const [x, y] = BODY[landmark]!
+  const plate = landmark.startsWith('PLATE')
+  return (
+    <svg viewBox="0 0 100 120" className="h-28 w-24 shrink-0" aria-hidden>
+      <line x1="0" y1="110" x2="100" y2="110" stroke="var(--rule)" strokeWidth="2" />
+      <line x1="88" y1="12" x2="88" y2="110" stroke="var(--steel)" strokeWidth="3" />
+      {plate && <circle cx="46" cy="32" r="18" fill="none" stroke="var(--steel)" strokeWidth="2" />}
+      <g fill="none" stroke="var(--ink)" strokeLinecap="round" strokeLinejoin="round">
+        <polyline points={line('HEEL', 'TOE')} strokeWidth="5" />
+        <polyline points={line('ANKLE', 'KNEE', 'HIP', 'SHOULDER')} strokeWidth="7" />
+        <circle cx="58" cy="18" r="8" strokeWidth="4" />
+      </g>
+      <circle cx={x} cy={y} r="6" fill="var(--accent)" stroke="var(--paper)" strokeWidth="2" />
+    </svg>
+  )
+}

@@ -1,0 +1,35 @@
+import { expect, test } from 'vitest'
+import { asInput, isComplete, markAt, nextLandmark, within } from './marks'
+import type { LandmarkInfo, Marks } from './marks'
+
+const LANDMARKS: LandmarkInfo[] = [
+  { landmark: 'HEEL', label: 'heel', where: '', needed: true },
+  { landmark: 'TOE', label: 'toe', where: '', needed: true },
+  { landmark: 'UPRIGHT_FOOT', label: 'foot of a post', where: '', needed: false },
+  { landmark: 'UPRIGHT_TOP', label: 'top of a post', where: '', needed: false },
+]
+
+test('what is needed comes first, and then it is complete', () => {
+  const heel: Marks = { HEEL: { x: 1, y: 2 } }
+  expect(nextLandmark(LANDMARKS, heel)).toBe('TOE')
+  expect(isComplete(LANDMARKS, heel)).toBe(false)
+  const both: Marks = { ...heel, TOE: { x: 5, y: 2 } }
+  expect(isComplete(LANDMARKS, both)).toBe(true)
+  expect(nextLandmark(LANDMARKS, both)).toBe('UPRIGHT_FOOT')
+})
+
+test('half a pair is not sent', () => {
+  const marks: Marks = { HEEL: { x: 1.26, y: 2 }, UPRIGHT_FOOT: { x: 3, y: 4 } }
+  expect(asInput(marks)).toEqual([{ landmark: 'HEEL', xPx: 1.3, yPx: 2 }])
+  expect(asInput({ ...marks, UPRIGHT_TOP: { x: 3, y: 0 } })).toHaveLength(3)
+})
+
+test('a finger takes hold of the nearest mark within reach', () => {
+  const marks: Marks = { HEEL: { x: 10, y: 10 }, TOE: { x: 30, y: 10 } }
+  expect(markAt(marks, { x: 24, y: 10 }, 20)).toBe('TOE')
+  expect(markAt(marks, { x: 90, y: 10 }, 20)).toBeUndefined()
+})
+
+test('a mark stays on the picture', () => {
+  expect(within({ x: -4, y: 700 }, { width: 400, height: 600 })).toEqual({ x: 0, y: 600 })
+})
