@@ -10,7 +10,9 @@ export type Size = { width: number; height: number }
 /** A mark under the finger, and how many of the picture's pixels one of the screen's is. */
 type Held = { landmark: Landmark; at: Place; pxPerCss: number }
 
+/** How near a finger must be to take hold of a mark, and while the next one waits to be set. */
 const REACH_CSS = 22
+const CLOSE_CSS = 7
 const STEP_CSS = 1
 const LONG_STEP = 10
 
@@ -27,6 +29,7 @@ export function Board({
   size,
   marks,
   current,
+  asked,
   label,
   reading,
   onPlace,
@@ -36,6 +39,8 @@ export function Board({
   size: Size
   marks: Marks
   current: Landmark | undefined
+  /** chosen by the coach: set where the finger is, even upon another mark */
+  asked: Landmark | null
   label: string
   reading?: PictureReading
   onPlace: (landmark: Landmark, place: Place) => void
@@ -56,7 +61,10 @@ export function Board({
   }
   const take = (event: PointerEvent) => {
     const at = placeOf(event)
-    const landmark = markAt(marks, at, REACH_CSS * pxPerCss()) ?? current
+    const open = current && !marks[current]
+    const reach = open ? CLOSE_CSS : REACH_CSS
+    const near = open && asked ? undefined : markAt(marks, at, reach * pxPerCss())
+    const landmark = near ?? current
     if (!landmark) return
     board.current!.setPointerCapture(event.pointerId)
     onTake(landmark)

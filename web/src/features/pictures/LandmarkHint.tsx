@@ -24,7 +24,7 @@ export function LandmarkHint({ landmark }: { landmark: Landmark }) {
   const [x, y] = BODY[landmark]!
   const plate = landmark.startsWith('PLATE')
   return (
-    <svg viewBox="0 0 100 120" className="h-28 w-24 shrink-0" aria-hidden>
+    <svg viewBox="0 0 100 120" className="h-20 w-17 shrink-0" aria-hidden>
       <line x1="0" y1="110" x2="100" y2="110" stroke="var(--rule)" strokeWidth="2" />
       <line x1="88" y1="12" x2="88" y2="110" stroke="var(--steel)" strokeWidth="3" />
       {plate && <circle cx="46" cy="32" r="18" fill="none" stroke="var(--steel)" strokeWidth="2" />}

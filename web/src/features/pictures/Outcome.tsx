@@ -65,7 +65,7 @@ export function Outcome({ reading }: { reading: PictureReading }) {
 }
 
 const value = (figure: Figure, of: number) =>
-  setupValue({ label: figure.label, unit: figure.unit, choices: [] }, of)
+  setupValue({ label: figure.label, unit: figure.unit, choices: [] }, of).replace('-', '−')
 
 function cameraWords(offDeg: number): string {
   const degrees = Math.round(Math.abs(offDeg))

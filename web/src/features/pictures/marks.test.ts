@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { asInput, isComplete, markAt, nextLandmark, within } from './marks'
+import { asInput, isComplete, markAt, nextNeeded, otherOfPair, within } from './marks'
 import type { LandmarkInfo, Marks } from './marks'
 
 const LANDMARKS: LandmarkInfo[] = [
@@ -11,16 +11,18 @@ const LANDMARKS: LandmarkInfo[] = [
 
 test('what is needed comes first, and then it is complete', () => {
   const heel: Marks = { HEEL: { x: 1, y: 2 } }
-  expect(nextLandmark(LANDMARKS, heel)).toBe('TOE')
+  expect(nextNeeded(LANDMARKS, heel)).toBe('TOE')
   expect(isComplete(LANDMARKS, heel)).toBe(false)
   const both: Marks = { ...heel, TOE: { x: 5, y: 2 } }
   expect(isComplete(LANDMARKS, both)).toBe(true)
-  expect(nextLandmark(LANDMARKS, both)).toBe('UPRIGHT_FOOT')
+  expect(nextNeeded(LANDMARKS, both)).toBeUndefined()
 })
 
-test('half a pair is not sent', () => {
+test('half a pair is not sent, and the other half is asked for', () => {
   const marks: Marks = { HEEL: { x: 1.26, y: 2 }, UPRIGHT_FOOT: { x: 3, y: 4 } }
   expect(asInput(marks)).toEqual([{ landmark: 'HEEL', xPx: 1.3, yPx: 2 }])
+  expect(otherOfPair('UPRIGHT_FOOT', marks)).toBe('UPRIGHT_TOP')
+  expect(otherOfPair('HEEL', marks)).toBeUndefined()
   expect(asInput({ ...marks, UPRIGHT_TOP: { x: 3, y: 0 } })).toHaveLength(3)
 })
 

@@ -17,10 +17,15 @@ export const PAIRS: [Landmark, Landmark][] = [
   ['PLATE_TOP', 'PLATE_BOTTOM'],
 ]
 
-/** The landmark to mark next: the first that is needed and not there, then what helps, in order. */
-export function nextLandmark(landmarks: LandmarkInfo[], marks: Marks): Landmark | undefined {
-  return landmarks.find((info) => !marks[info.landmark])?.landmark
-}
+/** The landmark to mark next: the first that is needed and not there. */
+export const nextNeeded = (landmarks: LandmarkInfo[], marks: Marks): Landmark | undefined =>
+  landmarks.find((info) => info.needed && !marks[info.landmark])?.landmark
+
+/** The other one of a pair, where it is not there yet. */
+export const otherOfPair = (landmark: Landmark, marks: Marks): Landmark | undefined =>
+  PAIRS.filter((pair) => pair.includes(landmark))
+    .flat()
+    .find((other) => other !== landmark && !marks[other])
 
 /** Whether a posture can be told. */
 export const isComplete = (landmarks: LandmarkInfo[], marks: Marks) =>

@@ -35,6 +35,7 @@ class EveryScreenIT {
             "/clients",
             "/clients/C",
             "/clients/C/body",
+            "/clients/C/picture",
             "/clients/C/bring",
             "/clients/bring",
             "/exercises/by-word",

@@ -10,12 +10,12 @@ public enum Landmark {
   HEEL("heel", "back edge of the shoe, at the floor", true, 0.010),
   TOE("toe", "tip of the shoe, at the floor", true, 0.010),
   ANKLE("ankle", "outer ankle bone", true, 0.010),
-  KNEE("knee", "middle of the knee, at its joint line", true, 0.012),
+  KNEE("knee", "middle of the knee from the side, at the joint line", true, 0.012),
   HIP("hip", "bony knob at the side of the hip", true, 0.018),
   SHOULDER("shoulder", "middle of the shoulder joint", true, 0.018),
   OTHER_ANKLE("other ankle", "ankle bone of the further foot", false, 0.012),
-  UPRIGHT_FOOT("foot of something upright", "rack post, door frame: its lower end", false, 0),
-  UPRIGHT_TOP("top of something upright", "the same post or frame, further up", false, 0),
+  UPRIGHT_FOOT("foot of a post", "a rack post or a door frame: its lower end", false, 0),
+  UPRIGHT_TOP("top of a post", "the same post or frame, as far up as it is seen", false, 0),
   PLATE_TOP("top of a plate", "highest point of a full-size plate", false, 0.003),
   PLATE_BOTTOM("bottom of a plate", "lowest point of the same plate", false, 0.003);
 

@@ -133,7 +133,7 @@ public record TechniqueReading(
     Posture.Points points = assumed.points();
     return List.of(
         degrees("kneeBend", "Knee bend", seen.kneeBend(), leans[0] + leans[1]),
-        degrees("hipBend", "Trunk to thigh, closed by", seen.hipBend(), leans[1] + leans[2]),
+        degrees("hipBend", "Hip bend", seen.hipBend(), leans[1] + leans[2]),
         degrees("trunk", "Trunk from the vertical", seen.trunk(), leans[2]),
         degrees("shank", "Shin from the vertical", seen.shank(), leans[0]),
         new Compared(

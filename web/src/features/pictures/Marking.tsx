@@ -1,0 +1,187 @@
+import { useQuery } from '@tanstack/react-query'
+import { useRef, useState } from 'react'
+import { Problem, answer, api } from '../../api/client'
+import type { Landmark, Schemas } from '../../api/client'
+import { keys } from '../../api/queries'
+import { FaultText, Field } from '../../ui/Field'
+import { Trouble, Waiting } from '../../ui/Notice'
+import { Board } from './Board'
+import type { Size } from './Board'
+import { ChooseFile } from './ChooseFile'
+import { Film } from './Film'
+import { Keep } from './Keep'
+import { Outcome } from './Outcome'
+import { Chips, Prompt } from './Prompt'
+import { asInput, isComplete, nextNeeded, otherOfPair } from './marks'
+import type { LandmarkInfo, Marks } from './marks'
+import type { Source } from './useSource'
+
+export type Subject = Pick<Schemas['PictureInput'], 'candidateId' | 'gymId' | 'setup'>
+
+/** One picture or film being marked, and what the marks tell. */
+export function Marking({
+  clientId,
+  source,
+  landmarks,
+  subject,
+  onAnother,
+}: {
+  clientId: string
+  source: Source
+  landmarks: LandmarkInfo[]
+  subject: Subject
+  onAnother: (file: File) => void
+}) {
+  const shown = useRef<HTMLImageElement | HTMLVideoElement>(null)
+  const [size, setSize] = useState<Size | null>(null)
+  const [lengthS, setLengthS] = useState(0)
+  const [broken, setBroken] = useState(false)
+  const [marks, setMarks] = useState<Marks>({})
+  const [chosen, setChosen] = useState<Landmark | null>(null)
+  const [load, setLoad] = useState('')
+  const current = chosen ?? nextNeeded(landmarks, marks)
+  const complete = isComplete(landmarks, marks)
+  const picture: Schemas['PictureInput'] = {
+    ...subject,
+    ...(load.trim() === '' ? {} : { loadKg: Number(load.replace(',', '.')) }),
+    ...(size ? { widthPx: size.width, heightPx: size.height } : {}),
+    marks: asInput(marks),
+  }
+  const reading = useQuery({
+    queryKey: [...keys.technique(clientId), 'read', picture],
+    queryFn: ({ signal }) =>
+      answer(
+        api.POST('/api/clients/{clientId}/technique/read', {
+          params: { path: { clientId } },
+          body: picture,
+          signal,
+        }),
+      ),
+    enabled: complete && size !== null,
+    placeholderData: (previous) => previous,
+    retry: false,
+  })
+  const place = (landmark: Landmark, at: { x: number; y: number }) => {
+    const isNew = !marks[landmark]
+    setMarks({ ...marks, [landmark]: at })
+    setChosen(isNew ? (otherOfPair(landmark, marks) ?? null) : landmark)
+  }
+  const seek = (toS: number) => {
+    if (shown.current instanceof HTMLVideoElement) shown.current.currentTime = toS
+    setMarks({})
+  }
+  const info = landmarks.find((each) => each.landmark === current)
+  const fault = reading.error instanceof Problem ? reading.error : null
+  if (broken)
+    return (
+      <section aria-label="Choose a picture" className="space-y-3">
+        <p role="alert" className="border-l-2 border-warn bg-paper-2 px-3 py-2">
+          {source.film
+            ? 'This browser cannot show this film. Choose an MP4 or WebM film, or a picture.'
+            : 'This is no picture that this browser can show. Choose a JPEG or PNG.'}
+        </p>
+        <ChooseFile label="Choose another" onChoose={onAnother} />
+      </section>
+    )
+  return (
+    <>
+      <section aria-label="Picture" className="min-w-0 space-y-2">
+        <Prompt
+          info={info}
+          placed={info !== undefined && marks[info.landmark] !== undefined}
+          onTakeOut={(landmark) => {
+            const rest = { ...marks }
+            delete rest[landmark]
+            setMarks(rest)
+            setChosen(landmark)
+          }}
+        />
+        <div
+          className="relative mx-auto bg-paper-2"
+          style={
+            size
+              ? {
+                  aspectRatio: `${size.width} / ${size.height}`,
+                  maxWidth: `calc(64vh * ${size.width / size.height})`,
+                }
+              : { minHeight: '40vh' }
+          }
+        >
+          {source.film ? (
+            <video
+              ref={shown as React.RefObject<HTMLVideoElement>}
+              src={source.url}
+              muted
+              playsInline
+              preload="auto"
+              className="absolute inset-0 h-full w-full"
+              onLoadedMetadata={(event) => {
+                const { videoWidth, videoHeight, duration } = event.currentTarget
+                setSize({ width: videoWidth, height: videoHeight })
+                setLengthS(duration)
+              }}
+              onError={() => setBroken(true)}
+            />
+          ) : (
+            <img
+              ref={shown as React.RefObject<HTMLImageElement>}
+              src={source.url}
+              alt="What you mark"
+              className="absolute inset-0 h-full w-full"
+              onLoad={(event) =>
+                setSize({
+                  width: event.currentTarget.naturalWidth,
+                  height: event.currentTarget.naturalHeight,
+                })
+              }
+              onError={() => setBroken(true)}
+            />
+          )}
+          {size && (
+            <Board
+              source={shown}
+              size={size}
+              marks={marks}
+              current={current}
+              asked={chosen}
+              label={info ? `Mark the ${info.label}; arrow keys move it` : 'All is marked'}
+              {...(reading.data && complete ? { reading: reading.data } : {})}
+              onPlace={place}
+              onTake={setChosen}
+            />
+          )}
+        </div>
+        {source.film && size && <Film lengthS={lengthS} onGo={seek} />}
+        {complete && (
+          <p className="text-sm text-ink-2">
+            Blue: as marked. Dashed: as Istmo assumed this client would stand.
+          </p>
+        )}
+      </section>
+      <section aria-label="Reading" className="min-w-0 space-y-3 lg:row-span-2">
+        <Chips landmarks={landmarks} marks={marks} current={current} onChoose={setChosen} />
+        <Field
+          label="Load in this picture"
+          unit="kg"
+          placeholder="the usual working load"
+          inputMode="decimal"
+          value={load}
+          onChange={(event) => setLoad(event.target.value)}
+          fault={fault?.fault('loadKg')}
+        />
+        <FaultText text={fault?.fault('marks') ?? fault?.fault('candidateId')} />
+        {reading.isError && (fault?.faults.length ?? 0) === 0 && <Trouble error={reading.error} />}
+        {complete && reading.isFetching && !reading.data && <Waiting what="Reading" />}
+        {complete && reading.data && !reading.isError && (
+          <>
+            <Outcome reading={reading.data} />
+            {!reading.data.notSeen && (
+              <Keep clientId={clientId} picture={picture} day={source.day} />
+            )}
+          </>
+        )}
+        <ChooseFile label="Another picture" onChoose={onAnother} />
+      </section>
+    </>
+  )
+}
