@@ -112,7 +112,7 @@ class ArchitectureTest {
           .mayNotBeAccessedByAnyLayer()
           .whereLayer("picture")
           .mayOnlyAccessLayers(
-              "quantity", "body", "equipment", "movement", "mechanics", "catalogue")
+              "quantity", "body", "equipment", "movement", "mechanics", "catalogue", "watching")
           .whereLayer("record")
           .mayOnlyAccessLayers("quantity", "anatomy", "body", "equipment", "training")
           .whereLayer("watching")

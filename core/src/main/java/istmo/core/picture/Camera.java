@@ -16,7 +16,7 @@ import istmo.core.quantity.Vec3;
  * @param xPx place of the target, to the right, pixels
  * @param yPx place of the target, upwards, pixels
  */
-record Camera(
+public record Camera(
     double yawRad,
     double pitchRad,
     double rollRad,
@@ -26,13 +26,20 @@ record Camera(
     double xPx,
     double yPx) {
 
+  private Vec3 towards() {
+    return new Vec3(Math.sin(yawRad), 0, Math.cos(yawRad))
+        .times(Math.cos(pitchRad))
+        .plus(Math.sin(pitchRad), Vec3.UP);
+  }
+
+  private Vec3 right() {
+    return new Vec3(Math.cos(yawRad), 0, -Math.sin(yawRad));
+  }
+
   /** Where a point of the client's frame is seen: pixels to the right and upwards. */
   double[] sees(Vec3 point) {
-    Vec3 towards =
-        new Vec3(Math.sin(yawRad), 0, Math.cos(yawRad))
-            .times(Math.cos(pitchRad))
-            .plus(Math.sin(pitchRad), Vec3.UP);
-    Vec3 right = new Vec3(Math.cos(yawRad), 0, -Math.sin(yawRad));
+    Vec3 towards = towards();
+    Vec3 right = right();
     Vec3 up = towards.cross(right);
     Vec3 from = point.minus(target);
     double scale = pxPerM * distanceM / (distanceM - from.dot(towards));
@@ -41,5 +48,30 @@ record Camera(
     double cos = Math.cos(rollRad);
     double sin = Math.sin(rollRad);
     return new double[] {xPx + cos * x + sin * y, yPx - sin * x + cos * y};
+  }
+
+  /**
+   * The point that is seen at a place of the picture, if it lies so far to the client's right, m;
+   * the inverse of {@link #sees}.
+   */
+  Vec3 pointAt(double acrossPx, double upPx, double out) {
+    Vec3 towards = towards();
+    Vec3 right = right();
+    Vec3 up = towards.cross(right);
+    double cos = Math.cos(rollRad);
+    double sin = Math.sin(rollRad);
+    double a = (cos * (acrossPx - xPx) - sin * (upPx - yPx)) / pxPerM;
+    double b = (sin * (acrossPx - xPx) + cos * (upPx - yPx)) / pxPerM;
+    // a = from.right + a from.towards / distance, and so for b: two equations in x and y
+    Vec3 first = right.plus(a / distanceM, towards);
+    Vec3 second = up.plus(b / distanceM, towards);
+    double z = out - target.z();
+    double left = a - first.z() * z;
+    double other = b - second.z() * z;
+    double determinant = first.x() * second.y() - first.y() * second.x();
+    return new Vec3(
+        target.x() + (left * second.y() - first.y() * other) / determinant,
+        target.y() + (first.x() * other - left * second.x()) / determinant,
+        out);
   }
 }

@@ -146,16 +146,18 @@ public final class PictureFit {
           }
           double[] seen = camera.sees(place);
           double error = errorPx(landmark);
-          all.add((across(mark) - seen[0]) / error);
-          all.add((up(mark) - seen[1]) / error);
+          all.add((picture.across(mark) - seen[0]) / error);
+          all.add((picture.up(mark) - seen[1]) / error);
         });
     if (both(Landmark.UPRIGHT_FOOT, Landmark.UPRIGHT_TOP)) {
       Mark foot = Required.entry(marks, Landmark.UPRIGHT_FOOT);
       Mark top = Required.entry(marks, Landmark.UPRIGHT_TOP);
-      double length = Math.max(1, up(top) - up(foot));
+      double length = Math.max(1, picture.up(top) - picture.up(foot));
       double error = Math.hypot(UPRIGHT, pixelPx * Math.sqrt(2) / length);
-      double turned = Math.atan2(across(top) - across(foot), length);
-      all.add((turned - model.uprightRad(p, across(foot), up(foot), up(top))) / error);
+      double turned = Math.atan2(picture.across(top) - picture.across(foot), length);
+      all.add(
+          (turned - model.uprightRad(p, picture.across(foot), picture.up(foot), picture.up(top)))
+              / error);
     }
     if (both(Landmark.PLATE_TOP, Landmark.PLATE_BOTTOM)) {
       Mark top = Required.entry(marks, Landmark.PLATE_TOP);
@@ -180,15 +182,6 @@ public final class PictureFit {
     return Math.hypot(pixelPx / Math.sqrt(picture.times(landmark)), scalePx * landmark.errorM());
   }
 
-  /** Pixels to the right as a client would be seen who looks to the right. */
-  private double across(Mark mark) {
-    return picture.facesLeft() ? picture.widthPx() - mark.xPx() : mark.xPx();
-  }
-
-  private double up(Mark mark) {
-    return picture.heightPx() - mark.yPx();
-  }
-
   private double firstScale() {
     double px =
         length(Landmark.ANKLE, Landmark.KNEE)
@@ -199,23 +192,23 @@ public final class PictureFit {
 
   private double length(Landmark from, Landmark to) {
     return Math.hypot(
-        across(Required.entry(marks, from)) - across(Required.entry(marks, to)),
-        up(Required.entry(marks, from)) - up(Required.entry(marks, to)));
+        picture.across(Required.entry(marks, from)) - picture.across(Required.entry(marks, to)),
+        picture.up(Required.entry(marks, from)) - picture.up(Required.entry(marks, to)));
   }
 
   private double lean(Landmark from, Landmark to) {
     return Math.atan2(
-        across(Required.entry(marks, to)) - across(Required.entry(marks, from)),
-        up(Required.entry(marks, to)) - up(Required.entry(marks, from)));
+        picture.across(Required.entry(marks, to)) - picture.across(Required.entry(marks, from)),
+        picture.up(Required.entry(marks, to)) - picture.up(Required.entry(marks, from)));
   }
 
   private double[] start(double yaw) {
     double[] p = priors.stream().mapToDouble(Prior::mean).toArray();
     p[Unknown.YAW.ordinal()] = yaw;
     p[Unknown.LOG_SCALE.ordinal()] = Math.log(scalePx);
-    p[Unknown.ACROSS.ordinal()] = across(Required.entry(marks, Landmark.ANKLE));
+    p[Unknown.ACROSS.ordinal()] = picture.across(Required.entry(marks, Landmark.ANKLE));
     p[Unknown.UP.ordinal()] =
-        up(Required.entry(marks, Landmark.ANKLE)) + scalePx * model.target().y();
+        picture.up(Required.entry(marks, Landmark.ANKLE)) + scalePx * model.target().y();
     p[Unknown.SHANK_LEAN.ordinal()] = lean(Landmark.ANKLE, Landmark.KNEE);
     p[Unknown.THIGH_LEAN.ordinal()] = -lean(Landmark.KNEE, Landmark.HIP);
     p[Unknown.TRUNK_LEAN.ordinal()] = lean(Landmark.HIP, Landmark.SHOULDER);
@@ -273,7 +266,8 @@ public final class PictureFit {
       if (mark != null) {
         double[] seen = camera.sees(entry.getValue());
         double off =
-            Math.hypot(across(mark) - seen[0], up(mark) - seen[1]) / errorPx(entry.getKey());
+            Math.hypot(picture.across(mark) - seen[0], picture.up(mark) - seen[1])
+                / errorPx(entry.getKey());
         if (off > most) {
           most = off;
           worst = entry.getKey();
@@ -326,6 +320,8 @@ public final class PictureFit {
         covariance.getSubMatrix(leans, leans).getData(),
         onPicture(p, model.places(p)),
         onPicture(p, model.expected()),
+        model.camera(p),
+        model.places(p),
         remarks);
   }
 

@@ -1,6 +1,8 @@
 package istmo.core.picture;
 
+import istmo.core.quantity.Vec3;
 import java.util.List;
+import java.util.Map;
 
 /** What the marks on a picture tell. */
 public sealed interface PictureReading {
@@ -18,6 +20,8 @@ public sealed interface PictureReading {
    * @param covariance of shank, thigh and trunk, rad2
    * @param fitted where the posture as read has each landmark of the body in the picture, pixels
    * @param expected where the posture that the model expected would have it
+   * @param through the camera
+   * @param places where the landmarks are, m; the ankle is the origin
    * @param remarks what would make it surer
    */
   record Seen(
@@ -33,11 +37,14 @@ public sealed interface PictureReading {
       double[][] covariance,
       List<Mark> fitted,
       List<Mark> expected,
+      Camera through,
+      Map<Landmark, Vec3> places,
       List<String> remarks)
       implements PictureReading {
     public Seen {
       fitted = List.copyOf(fitted);
       expected = List.copyOf(expected);
+      places = Map.copyOf(places);
       remarks = List.copyOf(remarks);
     }
   }

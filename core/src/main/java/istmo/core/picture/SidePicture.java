@@ -141,6 +141,16 @@ public record SidePicture(int widthPx, int heightPx, List<Mark> marks) {
     return Required.entry(at, Landmark.TOE).xPx() < Required.entry(at, Landmark.HEEL).xPx();
   }
 
+  /** Pixels to the right as a client would be seen who looks to the right. */
+  double across(Mark mark) {
+    return facesLeft() ? widthPx - mark.xPx() : mark.xPx();
+  }
+
+  /** Pixels upwards. */
+  double up(Mark mark) {
+    return heightPx - mark.yPx();
+  }
+
   @Override
   public String toString() {
     return String.format(Locale.ROOT, "%d marks on %d x %d px", marks.size(), widthPx, heightPx);

@@ -17,6 +17,7 @@ import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.watching.WatchedSet;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -97,6 +98,15 @@ public record TechniqueReading(
                 found ->
                     new TechniqueReading(subject.candidate(), setup, assumed, loadKg, seen, found)),
         Optional.empty());
+  }
+
+  /**
+   * A set that was filmed: the marks of this picture followed through the film.
+   *
+   * @param marked the picture that was read
+   */
+  public Film film(SidePicture marked, List<Film.Frame> frames, WatchedSet.Asked asked) {
+    return Film.of(marked, seen, frames, asked);
   }
 
   private static Setup setup(Subject subject, Family family) {
