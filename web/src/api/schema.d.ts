@@ -751,6 +751,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/technique/film": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Reads a set from marks followed through a film; nothing is kept.
+         * @description Reads a set from marks followed through a film; nothing is kept.
+         */
+        post: operations["film"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/technique/read": {
         parameters: {
             query?: never;
@@ -2981,6 +3001,13 @@ export interface components {
             id: string;
             label: string;
         };
+        /** @description Angles over time, each at the moment of the same place in the list. */
+        CurvesView: {
+            heightM: number[];
+            kneeBendDeg: number[];
+            timeS: number[];
+            trunkDeg: number[];
+        };
         /** @description bouts: one exercise each, or several in turn. */
         DayDocument: {
             bouts: components["schemas"]["ItemDocument"][][];
@@ -3136,6 +3163,47 @@ export interface components {
         FigureView: {
             plan: components["schemas"]["DrawingView"];
             side: components["schemas"]["DrawingView"];
+        };
+        /** @description The marked frame, all frames in order, and what is asked of each repetition, in s. */
+        FilmInput: {
+            frames?: components["schemas"]["FrameInput"][];
+            /** Format: double */
+            lowS?: number;
+            /** Format: double */
+            loweringS?: number;
+            picture?: components["schemas"]["PictureInput"];
+        };
+        /** @description What the film tells; either <code>notSeen</code> or the rest. */
+        FilmView: {
+            curves: components["schemas"]["CurvesView"];
+            findings: string[];
+            notSeen?: components["schemas"]["NotSeenView"];
+            repetitions: components["schemas"]["FilmedRepetitionView"][];
+            /** Format: double */
+            speedLossPercent: number;
+        };
+        /** @description One repetition: times, how far it went, and the posture at its low end. */
+        FilmedRepetitionView: {
+            /** Format: double */
+            endS: number;
+            /** Format: double */
+            kneeBendDeg: number;
+            /** Format: double */
+            liftingS: number;
+            /** Format: double */
+            lowS: number;
+            /** Format: double */
+            loweringS: number;
+            /** Format: int32 */
+            number: number;
+            /** Format: double */
+            rangeM: number;
+            /** Format: double */
+            shankDeg: number;
+            /** Format: double */
+            startS: number;
+            /** Format: double */
+            trunkDeg: number;
         };
         /**
          * @description A finding; from memory, as all are. setUpA, setUpB: what stands for the conditions in the
@@ -3339,6 +3407,12 @@ export interface components {
             setup: {
                 [key: string]: number;
             };
+        };
+        /** @description Where the followed marks are in one frame; marks that were lost are missing. */
+        FrameInput: {
+            marks?: components["schemas"]["MarkInput"][];
+            /** Format: double */
+            timeS?: number;
         };
         FunctionView: {
             /** Format: double */
@@ -6475,6 +6549,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TechniqueView"];
+                };
+            };
+        };
+    };
+    film: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FilmInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
                 };
             };
         };

@@ -149,4 +149,28 @@ class PictureApiTest {
     assertThat(post(path, Map.of("picture", picture(wrong), "on", "2026-05-12")).fault("marks"))
         .contains("do not fit one body");
   }
+
+  /** Marks followed through three squats, ten frames a second. */
+  static Map<String, Object> film() {
+    List<Map<String, Object>> frames = new ArrayList<>();
+    for (int k = 0; k <= 90; k++) {
+      double depth = 0.5 - 0.5 * Math.cos(2 * Math.PI * k / 30);
+      frames.add(
+          Map.of("timeS", k / 10.0, "marks", marks(3 + 11 * depth, 6 + 74 * depth, 45 * depth)));
+    }
+    return Map.of("picture", picture(marks(14, 80, 45)), "frames", frames, "loweringS", 1.5);
+  }
+
+  @Test
+  void aFilmTellsItsRepetitions() {
+    String path = "/api/clients/" + client() + "/technique/film";
+    Answer read = post(path, film());
+    assertThat(read.status()).isEqualTo(200);
+    assertThat(read.at("/repetitions").size()).isEqualTo(3);
+    assertThat(read.at("/repetitions/1/kneeBendDeg").asDouble()).isCloseTo(94, within(4.0));
+    assertThat(read.at("/curves/timeS").size()).isEqualTo(91);
+    Map<String, Object> few = new HashMap<>(film());
+    few.put("frames", List.of());
+    assertThat(post(path, few).fault("frames")).contains("5 to 5000");
+  }
 }

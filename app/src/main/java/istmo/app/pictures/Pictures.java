@@ -7,11 +7,14 @@ import istmo.app.gyms.Gyms;
 import istmo.app.platform.Transactions;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.GymEquipment;
+import istmo.core.picture.Film;
 import istmo.core.picture.PictureReading;
 import istmo.core.picture.SidePicture;
 import istmo.core.picture.TechniqueReading;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.watching.WatchedSet;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -61,6 +64,19 @@ public class Pictures {
             request.setup(),
             request.loadKg()),
         request.picture());
+  }
+
+  /** A set that was filmed, or why its marked frame tells nothing. */
+  public record Filmed(Optional<Film> film, Optional<PictureReading.NotSeen> why) {}
+
+  /**
+   * What marks tell that were followed through a film from the picture's frame. Nothing is kept.
+   */
+  public Filmed film(Request request, List<Film.Frame> frames, WatchedSet.Asked asked) {
+    TechniqueReading.Outcome outcome = read(request);
+    return new Filmed(
+        outcome.reading().map(reading -> reading.film(request.picture(), frames, asked)),
+        outcome.why());
   }
 
   /**

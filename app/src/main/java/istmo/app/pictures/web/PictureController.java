@@ -149,7 +149,7 @@ class PictureController {
         .orElseGet(() -> notSeen(outcome.why().orElse(NOTHING)));
   }
 
-  private static final PictureReading.NotSeen NOTHING =
+  static final PictureReading.NotSeen NOTHING =
       new PictureReading.NotSeen(
           "No technique explains these marks.", "Check the set-up, or take another picture.");
 
