@@ -31,6 +31,8 @@ export default defineConfig({
       },
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,png,woff2}'],
+        // ten megabytes that only a film needs
+        globIgnores: ['**/follow.worker-*.js'],
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//, /^\/actuator\//, /^\/v3\//],
         // the exercises' small pictures tell nothing of anybody, and the floor needs them offline
@@ -47,6 +49,7 @@ export default defineConfig({
   // the application answers its own pages alone, so the development server speaks as one of them
   server: { proxy: { '/api': { target: API, changeOrigin: true, headers: { origin: API } } } },
   // licences of what is bundled are served at /notices-web.md
+  worker: { format: 'es' },
   build: { target: 'es2022', license: { fileName: 'notices-web.md' } },
   test: {
     environment: 'jsdom',

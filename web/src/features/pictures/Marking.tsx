@@ -9,12 +9,16 @@ import { Board } from './Board'
 import type { Size } from './Board'
 import { ChooseFile } from './ChooseFile'
 import { Film } from './Film'
+import { FilmedSet } from './FilmedSet'
 import { Keep } from './Keep'
 import { Outcome } from './Outcome'
 import { Chips, Prompt } from './Prompt'
 import { asInput, isComplete, nextNeeded, otherOfPair } from './marks'
 import type { LandmarkInfo, Marks } from './marks'
 import type { Source } from './useSource'
+
+/** Beyond the end of any film, s. */
+const FAR_S = 1e7
 
 export type Subject = Pick<Schemas['PictureInput'], 'candidateId' | 'gymId' | 'setup'>
 
@@ -116,9 +120,16 @@ export function Marking({
               preload="auto"
               className="absolute inset-0 h-full w-full"
               onLoadedMetadata={(event) => {
-                const { videoWidth, videoHeight, duration } = event.currentTarget
-                setSize({ width: videoWidth, height: videoHeight })
-                setLengthS(duration)
+                const video = event.currentTarget
+                setSize({ width: video.videoWidth, height: video.videoHeight })
+                // a film that says no length of its own tells it once its end was looked for
+                if (!Number.isFinite(video.duration)) video.currentTime = FAR_S
+              }}
+              onDurationChange={(event) => {
+                const video = event.currentTarget
+                if (!Number.isFinite(video.duration)) return
+                setLengthS(video.duration)
+                video.currentTime = 0
               }}
               onError={() => setBroken(true)}
             />
@@ -152,6 +163,15 @@ export function Marking({
           )}
         </div>
         {source.film && size && <Film lengthS={lengthS} onGo={seek} />}
+        {source.film && size && complete && reading.data && !reading.data.notSeen && (
+          <FilmedSet
+            clientId={clientId}
+            video={() => (shown.current instanceof HTMLVideoElement ? shown.current : null)}
+            size={size}
+            marks={marks}
+            picture={picture}
+          />
+        )}
         {complete && (
           <p className="text-sm text-ink-2">
             Blue: as marked. Dashed: as Istmo assumed this client would stand.

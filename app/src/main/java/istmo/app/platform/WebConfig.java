@@ -70,6 +70,22 @@ class WebConfig implements WebMvcConfigurer {
   static final class OwnMachineOnly extends OncePerRequestFilter {
     private static final Set<String> OWN = Set.of("127.0.0.1", "localhost", "[::1]");
 
+    /** Pictures and films that a coach looks at are blobs of the browser's own. */
+    private static final String POLICY =
+        "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:;"
+            + " media-src 'self' blob:; frame-ancestors 'none'; base-uri 'none';"
+            + " form-action 'self'";
+
+    /** The thread that follows marks through a film. */
+    private static final String FOLLOWER = "/assets/follow.worker-";
+
+    /**
+     * OpenCV's own code makes functions from text. It runs in a thread that has no page, and that
+     * may neither load nor send anything.
+     */
+    private static final String FOLLOWERS_POLICY =
+        "default-src 'none'; script-src 'self' 'unsafe-eval'";
+
     private final Set<String> names = new HashSet<>(OWN);
 
     OwnMachineOnly(@Value("${istmo.names:}") List<String> served) {
@@ -89,8 +105,7 @@ class WebConfig implements WebMvcConfigurer {
       }
       response.setHeader(
           "Content-Security-Policy",
-          "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:;"
-              + " media-src blob:; frame-ancestors 'none'; base-uri 'none'; form-action 'self'");
+          request.getRequestURI().startsWith(FOLLOWER) ? FOLLOWERS_POLICY : POLICY);
       response.setHeader("X-Content-Type-Options", "nosniff");
       response.setHeader("Referrer-Policy", "no-referrer");
       chain.doFilter(request, response);
