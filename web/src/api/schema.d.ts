@@ -2773,6 +2773,11 @@ export interface components {
             mark?: components["schemas"]["MarkChange"];
             set?: components["schemas"]["SetChange"];
         };
+        /** @description What is otherwise on the newest day of an exercise than on its first, in words. */
+        ChangeOfTechniqueView: {
+            exerciseId: string;
+            words: string;
+        };
         ChangeResult: {
             detail?: string;
             /** @enum {string} */
@@ -5269,6 +5274,7 @@ export interface components {
         SightingView: {
             candidateId: string;
             counts: boolean;
+            exerciseId: string;
             figures: components["schemas"]["ValueView"][];
             /** Format: uuid */
             id: string;
@@ -5453,6 +5459,7 @@ export interface components {
             taken: number;
         };
         TechniqueView: {
+            changes: components["schemas"]["ChangeOfTechniqueView"][];
             landmarks: components["schemas"]["LandmarkView"][];
             sightings: components["schemas"]["SightingView"][];
         };

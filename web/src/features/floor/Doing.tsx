@@ -138,6 +138,7 @@ export function Doing({
       </div>
       {watching && (
         <Watch
+          clientId={floor.walk.clientId}
           exercise={exercise}
           onTake={(taken) => {
             setRepetitions(taken.repetitions)

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
+import { Link } from 'react-router'
 import { answer, api } from '../../api/client'
 import type { FloorExercise, Schemas } from '../../api/client'
 import { trim } from '../../quantity/format'
@@ -22,10 +23,12 @@ const SENSORS: { kind: Gauge; label: string; where: string }[] = [
 
 /** A set watched by a sensor: repetitions as they come, beside what was asked. What it says is an offer; the coach writes it down. */
 export function Watch({
+  clientId,
   exercise,
   onTake,
   onClose,
 }: {
+  clientId: string
   exercise: FloorExercise
   onTake: (t: Taken) => void
   onClose: () => void
@@ -107,6 +110,15 @@ export function Watch({
               <span className="block text-sm text-ink-2">{s.where}</span>
             </button>
           ))}
+          <Link
+            className="block min-h-[72px] border border-edge px-3 py-3"
+            to={`/clients/${clientId}/picture?candidate=${exercise.candidateId}${tempo?.loweringS ? `&lowering=${tempo.loweringS}` : ''}`}
+          >
+            <span className="block text-lg font-semibold">Picture or film</span>
+            <span className="block text-sm text-ink-2">
+              tells depth, lean and repetitions from marks; what was logged stays
+            </span>
+          </Link>
         </div>
       ) : (
         <>

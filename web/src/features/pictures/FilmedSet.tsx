@@ -1,5 +1,6 @@
 import { useMutation } from '@tanstack/react-query'
 import { useRef, useState } from 'react'
+import { useSearchParams } from 'react-router'
 import { Problem, answer, api } from '../../api/client'
 import type { Schemas } from '../../api/client'
 import { centimetres } from '../../quantity/format'
@@ -28,7 +29,8 @@ export function FilmedSet({
   picture: Schemas['PictureInput']
 }) {
   const [part, setPart] = useState(0)
-  const [lowering, setLowering] = useState('')
+  const [params] = useSearchParams()
+  const [lowering, setLowering] = useState(params.get('lowering') ?? '')
   const stop = useRef<AbortController | null>(null)
   const reading = useMutation({
     mutationFn: async () => {

@@ -8,6 +8,7 @@ import { parseSetup } from '../bench/address'
 import { candidateOptions } from '../bench/candidateOptions'
 import { ChooseFile } from './ChooseFile'
 import { Marking } from './Marking'
+import { OverTheWeeks } from './OverTheWeeks'
 import { SeenBefore } from './SeenBefore'
 import { useSource } from './useSource'
 
@@ -87,6 +88,7 @@ function OfClient({
         </section>
       )}
       <div className="lg:col-start-2">
+        <OverTheWeeks exerciseId={candidateId.split('/')[0]!} technique={technique} />
         <SeenBefore clientId={client.id} sightings={technique.sightings} />
         <p className="py-2 text-sm">
           <Link

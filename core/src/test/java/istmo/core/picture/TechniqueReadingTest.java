@@ -194,4 +194,28 @@ class TechniqueReadingTest {
     return new Sighting(
         on, "split-squat/upright", 30, Map.of("lean", new Sighting.Shift(shift, spread)), posed);
   }
+
+  @Test
+  void aChangeIsToldFromTwiceItsErrorOn() {
+    Sighting.Posed before = posed(0.05, Math.toRadians(40));
+    Sighting.Posed deeper = posed(-0.05, Math.toRadians(44));
+    List<TechniqueChange> changes =
+        TechniqueChange.of(
+            List.of(sighting(DAY, 0, 2, before), sighting(DAY.plusDays(56), 0, 2, deeper)));
+    assertThat(changes)
+        .as("the lean differs by less than its error")
+        .containsExactly(
+            new TechniqueChange("split-squat", "Deeper by 10 cm than on 12 May 2026."));
+    assertThat(TechniqueChange.of(List.of(sighting(DAY, 0, 2, before)))).isEmpty();
+  }
+
+  private static Sighting.Posed posed(double hipAboveKneeM, double trunkRad) {
+    Figure other = new Figure(0.3, 0.05);
+    return new Sighting.Posed(
+        other,
+        other,
+        new Figure(trunkRad, Math.toRadians(3)),
+        new Figure(0, 0.02),
+        new Figure(hipAboveKneeM, 0.03));
+  }
 }

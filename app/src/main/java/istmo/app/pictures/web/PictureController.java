@@ -13,6 +13,7 @@ import istmo.core.picture.Mark;
 import istmo.core.picture.PictureReading;
 import istmo.core.picture.SidePicture;
 import istmo.core.picture.Sighting;
+import istmo.core.picture.TechniqueChange;
 import istmo.core.picture.TechniqueFit;
 import istmo.core.picture.TechniqueReading;
 import java.time.LocalDate;
@@ -120,6 +121,7 @@ class PictureController {
       UUID id,
       LocalDate on,
       String candidateId,
+      String exerciseId,
       String name,
       double loadKg,
       boolean counts,
@@ -131,7 +133,13 @@ class PictureController {
 
   record ValueView(String id, double value, double error) {}
 
-  record TechniqueView(List<LandmarkView> landmarks, List<SightingView> sightings) {}
+  /** What is otherwise on the newest day of an exercise than on its first, in words. */
+  record ChangeOfTechniqueView(String exerciseId, String words) {}
+
+  record TechniqueView(
+      List<LandmarkView> landmarks,
+      List<SightingView> sightings,
+      List<ChangeOfTechniqueView> changes) {}
 
   /** What pictures told of a client, and what can be marked on the next one. */
   @GetMapping
@@ -229,7 +237,10 @@ class PictureController {
                     new LandmarkView(
                         landmark, landmark.label(), landmark.where(), landmark.needed()))
             .toList(),
-        kept.stream().map(each -> view(each, kept)).toList());
+        kept.stream().map(each -> view(each, kept)).toList(),
+        TechniqueChange.of(kept.stream().map(Sightings.Kept::sighting).toList()).stream()
+            .map(change -> new ChangeOfTechniqueView(change.exerciseId(), change.words()))
+            .toList());
   }
 
   private static SightingView view(Sightings.Kept kept, List<Sightings.Kept> all) {
@@ -239,6 +250,7 @@ class PictureController {
         kept.id(),
         sighting.on(),
         sighting.candidateId(),
+        sighting.exerciseId(),
         name(sighting.candidateId()),
         sighting.loadKg(),
         sighting.countsAmong(all.stream().map(Sightings.Kept::sighting).toList()),
