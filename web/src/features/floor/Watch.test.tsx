@@ -1,3 +1,4 @@
+import { MemoryRouter } from 'react-router'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
@@ -69,9 +70,11 @@ function watching(onTake = vi.fn(), onClose = vi.fn()) {
     },
   })
   render(
-    <QueryClientProvider client={new QueryClient()}>
-      <Watch exercise={floorExercise} onTake={onTake} onClose={onClose} />
-    </QueryClientProvider>,
+    <MemoryRouter>
+      <QueryClientProvider client={new QueryClient()}>
+        <Watch clientId="c1" exercise={floorExercise} onTake={onTake} onClose={onClose} />
+      </QueryClientProvider>
+    </MemoryRouter>,
   )
   fireEvent.click(screen.getByRole('button', { name: /^Cord on the bar/ }))
   return { onTake, onClose }

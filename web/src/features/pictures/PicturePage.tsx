@@ -42,7 +42,11 @@ function OfClient({
   const candidates = candidateOptions(catalogue, undefined).filter(
     (option) => !option.value.includes('/own-'),
   )
-  const candidateId = candidates.some((option) => option.value === asked) ? asked : FIRST
+  // a coach's own variant is read as its exercise
+  const candidateId =
+    [asked, `${asked.split('/')[0]}/`]
+      .map((begins) => candidates.find((option) => option.value.startsWith(begins))?.value)
+      .find((found) => found !== undefined) ?? FIRST
   return (
     <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-ink pb-1 lg:col-span-2">
