@@ -57,11 +57,10 @@ export function SeenBefore({ clientId, sightings }: { clientId: string; sighting
 }
 
 function words(sighting: Sighting): string {
-  if (sighting.technique.length === 0) return 'Moves as most people do.'
-  return sighting.technique
-    .map(({ label, unit, shift }) => {
-      const size = setupValue({ label, unit, choices: [] }, Math.abs(shift))
-      return `${label}: ${size} ${shift < 0 ? 'less' : 'more'} than assumed`
-    })
-    .join('. ')
+  const told = sighting.technique.flatMap(({ label, unit, shift }) => {
+    const size = setupValue({ label, unit, choices: [] }, Math.abs(shift))
+    const nothing = size === setupValue({ label, unit, choices: [] }, 0)
+    return nothing ? [] : [`${label}: ${size} ${shift < 0 ? 'less' : 'more'} than assumed`]
+  })
+  return told.length === 0 ? 'Moves as most people do.' : `${told.join('. ')}.`
 }

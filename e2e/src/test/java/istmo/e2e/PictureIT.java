@@ -18,6 +18,112 @@ import org.junit.jupiter.api.extension.ExtendWith;
 class PictureIT {
   private static final String SQUAT = "back-squat/high-bar";
 
+  /** The side view of the low end with the knees so far back. */
+  private static final String DRAW =
+      """
+      async ([clientId, candidateId, back]) => {
+        const token = document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? ''
+        const post = async (setup) => (await (await fetch('/api/bench', {
+          method: 'POST',
+          headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},
+          body: JSON.stringify({sides: [{clientId, candidateId, setup}]}),
+        })).json()).sides[0]
+        const usual = (await post(undefined)).setup
+        const moved = {...usual, kneeTravel: usual.kneeTravel - back}
+        return (await post(moved)).phases.at(-1).side
+      }
+      """;
+
+  private static final String TRAVEL =
+      """
+      async ([clientId, candidateId]) => {
+        const token = document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? ''
+        const answer = await fetch('/api/bench', {
+          method: 'POST',
+          headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},
+          body: JSON.stringify({sides: [{clientId, candidateId}]}),
+        })
+        return (await answer.json()).sides[0].setup.kneeTravel
+      }
+      """;
+
+  /** Records two squats that are painted on a canvas; the answer is the film, as base64. */
+  private static final String FILM =
+      """
+      async ([clientId, candidateId]) => {
+        const token = document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? ''
+        const answer = await fetch('/api/bench', {
+          method: 'POST',
+          headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},
+          body: JSON.stringify({sides: [{clientId, candidateId}]}),
+        })
+        const phases = (await answer.json()).sides[0].phases
+        const canvas = document.createElement('canvas')
+        canvas.width = 450; canvas.height = 600
+        const brush = canvas.getContext('2d')
+        const at = (p) => [(p.x + 0.8) * 240, 550 - p.y * 240]
+        const paint = (depth) => {
+          brush.fillStyle = '#969894'; brush.fillRect(0, 0, 450, 600)
+          brush.fillStyle = '#5a5854'; brush.fillRect(0, 550, 450, 50)
+          const where = depth * (phases.length - 1)
+          const k = Math.min(phases.length - 2, Math.floor(where))
+          const mix = where - k
+          const between = (one, other) => [0, 1].map((i) =>
+            (1 - mix) * at(one)[i] + mix * at(other)[i])
+          const [from, to] = [phases[k].side, phases[k + 1].side]
+          from.body.forEach((line, n) => {
+            brush.beginPath()
+            line.points.forEach((p, i) => {
+              const q = between(p, to.body[n].points[i] ?? p)
+              i ? brush.lineTo(...q) : brush.moveTo(...q)
+            })
+            brush.closePath()
+            brush.fillStyle = '#c49e84'; brush.fill()
+            brush.strokeStyle = '#96705c'; brush.lineWidth = 2; brush.stroke()
+          })
+          const spot = (one, other) => {
+            const q = between(one, other)
+            brush.fillStyle = '#222'; brush.beginPath()
+            brush.arc(q[0], q[1], 7, 0, 7); brush.fill()
+            brush.fillStyle = '#eee'; brush.fillRect(q[0] - 3, q[1] - 3, 3, 3)
+            brush.fillRect(q[0], q[1], 3, 3)
+          }
+          const joint = (side, role) =>
+            side.circles.find((circle) => circle.role === role).centre
+          for (const role of ['joint-ankle', 'joint-knee', 'joint-hip'])
+            spot(joint(from, role), joint(to, role))
+          const line = (side, role) =>
+            side.lines.find((each) => each.role === role).points
+          spot(line(from, 'trunk')[1], line(to, 'trunk')[1])
+          spot(line(from, 'foot')[0], line(to, 'foot')[0])
+          spot(line(from, 'foot')[2], line(to, 'foot')[2])
+        }
+        const recorder = new MediaRecorder(canvas.captureStream(30),
+          {mimeType: 'video/webm', videoBitsPerSecond: 4e6})
+        const parts = []
+        recorder.ondataavailable = (event) => parts.push(event.data)
+        const ended = new Promise((done) => { recorder.onstop = done })
+        paint(0)
+        recorder.start()
+        const began = performance.now()
+        await new Promise((done) => {
+          const draw = () => {
+            const t = (performance.now() - began) / 1000
+            paint(t < 0.6 || t > 6.6 ? 0
+              : 0.5 - 0.5 * Math.cos(2 * Math.PI * (t - 0.6) / 3))
+            t < 7.2 ? setTimeout(draw, 33) : done()
+          }
+          draw()
+        })
+        recorder.stop()
+        await ended
+        const bytes = new Uint8Array(await new Blob(parts).arrayBuffer())
+        let text = ''
+        for (const byte of bytes) text += String.fromCharCode(byte)
+        return btoa(text)
+      }
+      """;
+
   private static String client(Coach coach) {
     coach.opens("/clients");
     assertThat(coach.page.getByText("Oda Fenwick").first()).isVisible(); // signed in by then
@@ -33,21 +139,7 @@ class PictureIT {
   }
 
   private static DrawnPicture drawn(Coach coach, String client, double kneesBack) throws Exception {
-    Map<?, ?> side =
-        (Map<?, ?>)
-            coach.page.evaluate(
-                "async ([clientId, candidateId, back]) => {\n"
-                    + "  const token = document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? ''\n"
-                    + "  const post = async (setup) => (await (await fetch('/api/bench', {\n"
-                    + "    method: 'POST',\n"
-                    + "    headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},\n"
-                    + "    body: JSON.stringify({sides: [{clientId, candidateId, setup}]}),\n"
-                    + "  })).json()).sides[0]\n"
-                    + "  const usual = (await post(undefined)).setup\n"
-                    + "  const moved = {...usual, kneeTravel: usual.kneeTravel - back}\n"
-                    + "  return (await post(moved)).phases.at(-1).side\n"
-                    + "}",
-                List.of(client, SQUAT, kneesBack));
+    Map<?, ?> side = (Map<?, ?>) coach.page.evaluate(DRAW, List.of(client, SQUAT, kneesBack));
     return DrawnPicture.of(side, Istmo.output("squat.png"));
   }
 
@@ -122,19 +214,7 @@ class PictureIT {
   }
 
   private static double kneeTravel(Coach coach, String client) {
-    return ((Number)
-            coach.page.evaluate(
-                "async ([clientId, candidateId]) => {\n"
-                    + "  const token = document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? ''\n"
-                    + "  const answer = await fetch('/api/bench', {\n"
-                    + "    method: 'POST',\n"
-                    + "    headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},\n"
-                    + "    body: JSON.stringify({sides: [{clientId, candidateId}]}),\n"
-                    + "  })\n"
-                    + "  return (await answer.json()).sides[0].setup.kneeTravel\n"
-                    + "}",
-                List.of(client, SQUAT)))
-        .doubleValue();
+    return ((Number) coach.page.evaluate(TRAVEL, List.of(client, SQUAT))).doubleValue();
   }
 
   @Test
@@ -163,82 +243,7 @@ class PictureIT {
 
   /** Two squats as a film: the stage's drawings painted on a canvas that the browser records. */
   private static Path film(Coach coach, String client) throws Exception {
-    String webm =
-        (String)
-            coach.page.evaluate(
-                "async ([clientId, candidateId]) => {\n"
-                    + "  const token = document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? ''\n"
-                    + "  const answer = await fetch('/api/bench', {\n"
-                    + "    method: 'POST',\n"
-                    + "    headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},\n"
-                    + "    body: JSON.stringify({sides: [{clientId, candidateId}]}),\n"
-                    + "  })\n"
-                    + "  const phases = (await answer.json()).sides[0].phases\n"
-                    + "  const canvas = document.createElement('canvas')\n"
-                    + "  canvas.width = 450; canvas.height = 600\n"
-                    + "  const brush = canvas.getContext('2d')\n"
-                    + "  const at = (p) => [(p.x + 0.8) * 240, 550 - p.y * 240]\n"
-                    + "  const paint = (depth) => {\n"
-                    + "    brush.fillStyle = '#969894'; brush.fillRect(0, 0, 450, 600)\n"
-                    + "    brush.fillStyle = '#5a5854'; brush.fillRect(0, 550, 450, 50)\n"
-                    + "    const where = depth * (phases.length - 1)\n"
-                    + "    const k = Math.min(phases.length - 2, Math.floor(where))\n"
-                    + "    const mix = where - k\n"
-                    + "    const between = (one, other) => [0, 1].map((i) =>\n"
-                    + "      (1 - mix) * at(one)[i] + mix * at(other)[i])\n"
-                    + "    const [from, to] = [phases[k].side, phases[k + 1].side]\n"
-                    + "    from.body.forEach((line, n) => {\n"
-                    + "      brush.beginPath()\n"
-                    + "      line.points.forEach((p, i) => {\n"
-                    + "        const q = between(p, to.body[n].points[i] ?? p)\n"
-                    + "        i ? brush.lineTo(...q) : brush.moveTo(...q)\n"
-                    + "      })\n"
-                    + "      brush.closePath()\n"
-                    + "      brush.fillStyle = '#c49e84'; brush.fill()\n"
-                    + "      brush.strokeStyle = '#96705c'; brush.lineWidth = 2; brush.stroke()\n"
-                    + "    })\n"
-                    + "    const spot = (one, other) => {\n"
-                    + "      const q = between(one, other)\n"
-                    + "      brush.fillStyle = '#222'; brush.beginPath()\n"
-                    + "      brush.arc(q[0], q[1], 7, 0, 7); brush.fill()\n"
-                    + "      brush.fillStyle = '#eee'; brush.fillRect(q[0] - 3, q[1] - 3, 3, 3)\n"
-                    + "      brush.fillRect(q[0], q[1], 3, 3)\n"
-                    + "    }\n"
-                    + "    const joint = (side, role) =>\n"
-                    + "      side.circles.find((circle) => circle.role === role).centre\n"
-                    + "    for (const role of ['joint-ankle', 'joint-knee', 'joint-hip'])\n"
-                    + "      spot(joint(from, role), joint(to, role))\n"
-                    + "    const line = (side, role) =>\n"
-                    + "      side.lines.find((each) => each.role === role).points\n"
-                    + "    spot(line(from, 'trunk')[1], line(to, 'trunk')[1])\n"
-                    + "    spot(line(from, 'foot')[0], line(to, 'foot')[0])\n"
-                    + "    spot(line(from, 'foot')[2], line(to, 'foot')[2])\n"
-                    + "  }\n"
-                    + "  const recorder = new MediaRecorder(canvas.captureStream(30),\n"
-                    + "    {mimeType: 'video/webm', videoBitsPerSecond: 4e6})\n"
-                    + "  const parts = []\n"
-                    + "  recorder.ondataavailable = (event) => parts.push(event.data)\n"
-                    + "  const ended = new Promise((done) => { recorder.onstop = done })\n"
-                    + "  paint(0)\n"
-                    + "  recorder.start()\n"
-                    + "  const began = performance.now()\n"
-                    + "  await new Promise((done) => {\n"
-                    + "    const draw = () => {\n"
-                    + "      const t = (performance.now() - began) / 1000\n"
-                    + "      paint(t < 0.6 || t > 6.6 ? 0\n"
-                    + "        : 0.5 - 0.5 * Math.cos(2 * Math.PI * (t - 0.6) / 3))\n"
-                    + "      t < 7.2 ? setTimeout(draw, 33) : done()\n"
-                    + "    }\n"
-                    + "    draw()\n"
-                    + "  })\n"
-                    + "  recorder.stop()\n"
-                    + "  await ended\n"
-                    + "  const bytes = new Uint8Array(await new Blob(parts).arrayBuffer())\n"
-                    + "  let text = ''\n"
-                    + "  for (const byte of bytes) text += String.fromCharCode(byte)\n"
-                    + "  return btoa(text)\n"
-                    + "}",
-                List.of(client, SQUAT));
+    String webm = (String) coach.page.evaluate(FILM, List.of(client, SQUAT));
     Path file = Istmo.output("squats.webm");
     Files.write(file, java.util.Base64.getDecoder().decode(webm));
     return file;

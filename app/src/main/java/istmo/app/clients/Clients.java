@@ -5,11 +5,6 @@ import istmo.app.accounts.CurrentCoach;
 import istmo.app.clients.persistence.ClientEntity;
 import istmo.app.clients.persistence.ClientRepository;
 import istmo.app.clients.persistence.KnownLiftEntity;
-import istmo.app.clients.persistence.KnownLiftRepository;
-import istmo.app.clients.persistence.MeasurementEntity;
-import istmo.app.clients.persistence.MeasurementRepository;
-import istmo.app.clients.persistence.SightingEntity;
-import istmo.app.clients.persistence.SightingRepository;
 import istmo.app.platform.Conflict;
 import istmo.app.platform.Names;
 import istmo.app.platform.NotFound;
@@ -23,19 +18,15 @@ import istmo.core.body.Profile;
 import istmo.core.body.Readings;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.computing.Kept;
-import istmo.core.picture.Sighting;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.training.Calibration;
 import istmo.core.training.KnownLift;
-import java.time.Clock;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -46,11 +37,8 @@ public class Clients {
   private static final int KEPT_STRENGTHS = 500;
 
   private final ClientRepository repository;
-  private final MeasurementRepository measurements;
-  private final KnownLiftRepository lifts;
-  private final SightingRepository sightings;
+  private final ClientTables tables;
   private final CurrentCoach coach;
-  private final Clock clock;
   private final CoachDays days;
   private final Transactions transactions;
 
@@ -61,47 +49,20 @@ public class Clients {
 
   Clients(
       ClientRepository repository,
-      MeasurementRepository measurements,
-      KnownLiftRepository lifts,
-      SightingRepository sightings,
+      ClientTables tables,
       CurrentCoach coach,
-      Clock clock,
       CoachDays days,
       Transactions transactions) {
     this.transactions = transactions;
     this.repository = repository;
-    this.measurements = measurements;
-    this.lifts = lifts;
-    this.sightings = sightings;
+    this.tables = tables;
     this.coach = coach;
-    this.clock = clock;
     this.days = days;
   }
 
   /** Every client of the coach, by name. */
   public List<Client> all() {
-    return transactions.read(this::allRows).stream().map(this::view).toList();
-  }
-
-  private List<ClientRows> allRows() {
-    Map<UUID, List<MeasurementEntity>> readings =
-        measurements.findByCoachIdOrderByTakenOnAscCreatedAtAsc(coach.id()).stream()
-            .collect(Collectors.groupingBy(MeasurementEntity::getClientId));
-    Map<UUID, List<KnownLiftEntity>> known =
-        lifts.findByCoachIdOrderByDoneOnAscCreatedAtAsc(coach.id()).stream()
-            .collect(Collectors.groupingBy(KnownLiftEntity::getClientId));
-    Map<UUID, List<SightingEntity>> seen =
-        sightings.findByCoachIdOrderBySeenOnAscCreatedAtAsc(coach.id()).stream()
-            .collect(Collectors.groupingBy(SightingEntity::getClientId));
-    return repository.findByCoachIdOrderByName(coach.id()).stream()
-        .map(
-            entity ->
-                new ClientRows(
-                    entity,
-                    readings.getOrDefault(entity.getId(), List.of()),
-                    known.getOrDefault(entity.getId(), List.of()),
-                    seen.getOrDefault(entity.getId(), List.of())))
-        .toList();
+    return transactions.read(() -> tables.all(coach.id())).stream().map(this::view).toList();
   }
 
   /** The names of all clients by their ids, in the order of names. */
@@ -116,7 +77,7 @@ public class Clients {
 
   /** One client; throws {@link NotFound} for what is not this coach's. */
   public Client get(UUID id) {
-    return view(transactions.read(() -> rows(entity(id))));
+    return view(transactions.read(() -> tables.of(entity(id))));
   }
 
   /** Throws {@link NotFound} where there is no such client of this coach. */
@@ -143,11 +104,10 @@ public class Clients {
     return view(
         transactions.write(
             () -> {
-              ClientEntity entity =
-                  new ClientEntity(UUID.randomUUID(), coach.id(), clock.instant());
+              ClientEntity entity = tables.begun(coach.id());
               check(profile);
               entity.write(freeName(name, null), intake, profile, cautions);
-              return rows(repository.saveAndFlush(entity));
+              return tables.of(repository.saveAndFlush(entity));
             }));
   }
 
@@ -168,7 +128,7 @@ public class Clients {
               }
               check(profile);
               entity.write(freeName(name, entity.getId()), intake, profile, cautions);
-              return rows(repository.saveAndFlush(entity));
+              return tables.of(repository.saveAndFlush(entity));
             }));
   }
 
@@ -180,14 +140,14 @@ public class Clients {
   /** Everything that is kept of a client here, for a file. */
   @Transactional(readOnly = true)
   public ClientRecord recordOf(UUID clientId) {
-    return rows(entity(clientId)).kept();
+    return tables.of(entity(clientId)).kept();
   }
 
   /** The same for every client, by id, in the order of their names. */
   @Transactional(readOnly = true)
   public Map<UUID, ClientRecord> records() {
     Map<UUID, ClientRecord> all = new LinkedHashMap<>();
-    allRows().forEach(rows -> all.put(rows.client().getId(), rows.kept()));
+    tables.all(coach.id()).forEach(rows -> all.put(rows.client().getId(), rows.kept()));
     return all;
   }
 
@@ -197,27 +157,12 @@ public class Clients {
    */
   @Transactional
   public UUID bringIn(ClientRecord record) {
-    ClientEntity entity = new ClientEntity(UUID.randomUUID(), coach.id(), clock.instant());
+    ClientEntity entity = tables.begun(coach.id());
     entity.write(
         freeName(record.name(), null), record.intake(), record.profile(), record.cautions());
     entity.setLearns(record.learns());
     repository.saveAndFlush(entity);
-    Instant at = clock.instant();
-    for (Measurement reading :
-        record.readings()) { // in the order of the list, also those of one day
-      measurements.save(
-          new MeasurementEntity(UUID.randomUUID(), coach.id(), entity.getId(), reading, at));
-      at = at.plusMillis(1);
-    }
-    for (KnownLift knownLift : record.lifts()) {
-      lifts.save(new KnownLiftEntity(UUID.randomUUID(), coach.id(), entity.getId(), knownLift, at));
-      at = at.plusMillis(1);
-    }
-    for (Sighting sighting : record.sightings()) {
-      sightings.save(
-          new SightingEntity(UUID.randomUUID(), coach.id(), entity.getId(), sighting, at));
-      at = at.plusMillis(1);
-    }
+    tables.add(entity, record);
     return entity.getId();
   }
 
@@ -228,7 +173,7 @@ public class Clients {
             () -> {
               ClientEntity entity = entity(id);
               entity.setLearns(on);
-              return rows(repository.saveAndFlush(entity));
+              return tables.of(repository.saveAndFlush(entity));
             }));
   }
 
@@ -238,7 +183,7 @@ public class Clients {
   /** Readings of a client, each with its id. */
   @Transactional(readOnly = true)
   public List<Reading> readings(UUID clientId) {
-    return readingsOf(entity(clientId)).stream()
+    return tables.readings(entity(clientId)).stream()
         .map(entity -> new Reading(entity.getId(), entity.measurement()))
         .toList();
   }
@@ -252,14 +197,12 @@ public class Clients {
         transactions.write(
             () -> {
               ClientEntity entity = entity(clientId);
-              double statureM = rows(entity).estimate().body().statureM();
+              double statureM = tables.of(entity).estimate().body().statureM();
               InvalidInput.together(
                   () -> measurement.kind().check(measurement.value(), statureM),
                   () -> checkDay(measurement.on()));
-              measurements.saveAndFlush(
-                  new MeasurementEntity(
-                      UUID.randomUUID(), coach.id(), entity.getId(), measurement, clock.instant()));
-              return rows(entity);
+              tables.add(entity, measurement);
+              return tables.of(entity);
             }));
   }
 
@@ -269,12 +212,8 @@ public class Clients {
         transactions.write(
             () -> {
               ClientEntity entity = entity(clientId);
-              measurements.delete(
-                  measurements
-                      .findByIdAndClientIdAndCoachId(readingId, entity.getId(), coach.id())
-                      .orElseThrow(() -> new NotFound("reading")));
-              measurements.flush();
-              return rows(entity);
+              tables.removeReading(entity, readingId);
+              return tables.of(entity);
             }));
   }
 
@@ -284,7 +223,7 @@ public class Clients {
   /** Known lifts of a client. */
   @Transactional(readOnly = true)
   public List<Lift> lifts(UUID clientId) {
-    return liftsOf(entity(clientId)).stream()
+    return tables.liftsOf(entity(clientId)).stream()
         .map(entity -> new Lift(entity.getId(), entity.lift()))
         .toList();
   }
@@ -293,17 +232,15 @@ public class Clients {
    * Adds a known lift; one that this body could not have done is refused, and so is a day to come.
    */
   public Client addLift(UUID clientId, KnownLift lift) {
-    ClientRows before = transactions.read(() -> rows(entity(clientId)));
+    ClientRows before = transactions.read(() -> tables.of(entity(clientId)));
     InvalidInput.together(
         () -> checkDay(lift.on()), () -> Calibration.check(before.estimate().body(), lift));
     return view(
         transactions.write(
             () -> {
               ClientEntity entity = entity(clientId);
-              lifts.saveAndFlush(
-                  new KnownLiftEntity(
-                      UUID.randomUUID(), coach.id(), entity.getId(), lift, clock.instant()));
-              return rows(entity);
+              tables.add(entity, lift);
+              return tables.of(entity);
             }));
   }
 
@@ -313,12 +250,8 @@ public class Clients {
         transactions.write(
             () -> {
               ClientEntity entity = entity(clientId);
-              lifts.delete(
-                  lifts
-                      .findByIdAndClientIdAndCoachId(liftId, entity.getId(), coach.id())
-                      .orElseThrow(() -> new NotFound("lift")));
-              lifts.flush();
-              return rows(entity);
+              tables.removeLift(entity, liftId);
+              return tables.of(entity);
             }));
   }
 
@@ -329,17 +262,7 @@ public class Clients {
   /** Erases a client with every reading and lift; sessions must be gone. */
   @Transactional
   public void erase(UUID clientId) {
-    ClientEntity entity = entity(clientId);
-    measurements.deleteAllInBatch(readingsOf(entity));
-    lifts.deleteAllInBatch(liftsOf(entity));
-    sightings.deleteByCoachIdAndClientId(coach.id(), entity.getId());
-    repository.delete(entity);
-    repository.flush();
-  }
-
-  private List<MeasurementEntity> readingsOf(ClientEntity entity) {
-    return measurements.findByCoachIdAndClientIdOrderByTakenOnAscCreatedAtAsc(
-        coach.id(), entity.getId());
+    tables.erase(entity(clientId));
   }
 
   private ClientEntity entity(UUID id) {
@@ -358,22 +281,10 @@ public class Clients {
     return trimmed;
   }
 
-  private List<KnownLiftEntity> liftsOf(ClientEntity entity) {
-    return lifts.findByCoachIdAndClientIdOrderByDoneOnAscCreatedAtAsc(coach.id(), entity.getId());
-  }
-
   /** Throws {@link InvalidInput} where a profile names exercises that are unknown. */
   public static void check(Profile profile) {
     profile.likes().forEach(Catalogue.standard()::exercise);
     profile.dislikes().forEach(Catalogue.standard()::exercise);
-  }
-
-  private ClientRows rows(ClientEntity entity) {
-    return new ClientRows(
-        entity,
-        readingsOf(entity),
-        liftsOf(entity),
-        sightings.findByCoachIdAndClientIdOrderBySeenOnAscCreatedAtAsc(coach.id(), entity.getId()));
   }
 
   private Client view(ClientRows rows) {

@@ -6,7 +6,6 @@ import istmo.app.catalogue.Trainables;
 import istmo.app.catalogue.Variants;
 import istmo.app.clients.ClientRecord;
 import istmo.app.clients.Clients;
-import istmo.app.clients.SightingDocument;
 import istmo.app.exchange.ArchiveDocument.AnswerFile;
 import istmo.app.exchange.ArchiveDocument.CautionFile;
 import istmo.app.exchange.ArchiveDocument.ClientFile;
@@ -336,15 +335,7 @@ public class Archive {
                         answer.taken().map(Lesson.Proposal::words).orElse(null),
                         answer.at()))
             .toList(),
-        record.sightings().stream()
-            .map(
-                sighting ->
-                    new SightingFile(
-                        sighting.candidateId(),
-                        sighting.on(),
-                        sighting.loadKg(),
-                        SightingDocument.of(sighting)))
-            .toList());
+        record.sightings().stream().map(SightingFile::of).toList());
   }
 
   private static ProfileFile profile(Profile profile) {

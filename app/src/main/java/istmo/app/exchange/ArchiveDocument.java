@@ -17,6 +17,7 @@ import istmo.core.body.Sex;
 import istmo.core.body.SoreMovement;
 import istmo.core.body.Soreness;
 import istmo.core.measuring.Pull;
+import istmo.core.picture.Sighting;
 import istmo.core.record.Lesson;
 import istmo.core.record.SetRecord;
 import java.time.Instant;
@@ -131,7 +132,12 @@ public record ArchiveDocument(
    * in m.
    */
   public record SightingFile(
-      String candidateId, LocalDate on, Double loadKg, SightingDocument told) {}
+      String candidateId, LocalDate on, Double loadKg, SightingDocument told) {
+    static SightingFile of(Sighting sighting) {
+      return new SightingFile(
+          sighting.candidateId(), sighting.on(), sighting.loadKg(), SightingDocument.of(sighting));
+    }
+  }
 
   /** Pain in a joint, 0 to 10. */
   public record PainFile(PainFlag joint, Integer level) {}

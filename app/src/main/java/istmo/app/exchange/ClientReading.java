@@ -55,6 +55,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
@@ -99,31 +100,16 @@ final class ClientReading {
     Optional<Profile> profile = parts.at(in + "profile.", () -> profile(file.profile()));
     Optional<Cautions> cautions = parts.at(in, () -> cautions(file));
     int before = parts.faults().size();
-    List<Measurement> readings = new ArrayList<>();
-    parts.each(
-        in + "measurements",
-        file.measurements(),
-        (readingFile, first) -> readings.add(reading(readingFile)));
-    List<KnownLift> lifts = new ArrayList<>();
-    parts.each(in + "lifts", file.lifts(), (liftFile, first) -> lifts.add(lift(liftFile)));
-    List<Sighting> sightings = new ArrayList<>();
-    parts.each(
-        in + "sightings",
-        file.sightings(),
-        (sightingFile, first) -> sightings.add(sighting(sightingFile)));
+    List<Measurement> readings =
+        all(in + "measurements", file.measurements(), (each, first) -> reading(each));
+    List<KnownLift> lifts = all(in + "lifts", file.lifts(), (each, first) -> lift(each));
+    List<Sighting> sightings =
+        all(in + "sightings", file.sightings(), (each, first) -> sighting(each));
     boolean allRead = parts.faults().size() == before;
-    List<ReadSession> sessions = new ArrayList<>();
-    parts.each(
-        in + "sessions",
-        file.sessions(),
-        (sessionFile, first) -> sessions.add(session(sessionFile, first)));
-    List<ReadWeek> weeks = new ArrayList<>();
-    parts.each(in + "weeks", file.weeks(), (weekFile, first) -> weeks.add(week(weekFile, first)));
-    List<ReadMark> marks = new ArrayList<>();
-    parts.each(in + "marks", file.marks(), (markFile, first) -> marks.add(mark(markFile)));
-    List<ReadAnswer> answers = new ArrayList<>();
-    parts.each(
-        in + "answers", file.answers(), (answerFile, first) -> answers.add(answer(answerFile)));
+    List<ReadSession> sessions = all(in + "sessions", file.sessions(), this::session);
+    List<ReadWeek> weeks = all(in + "weeks", file.weeks(), this::week);
+    List<ReadMark> marks = all(in + "marks", file.marks(), (each, first) -> mark(each));
+    List<ReadAnswer> answers = all(in + "answers", file.answers(), (each, first) -> answer(each));
     if (allRead
         && name.isPresent()
         && intake.isPresent()
@@ -143,6 +129,13 @@ final class ClientReading {
       return Optional.of(new ReadClient(in, whole, sessions, weeks, marks, answers));
     }
     return Optional.empty();
+  }
+
+  /** Reads a list; what is at fault is gathered, and left out. */
+  private <F, R> List<R> all(String at, List<F> files, BiFunction<F, String, R> read) {
+    List<R> result = new ArrayList<>();
+    parts.each(at, files, (file, first) -> result.add(read.apply(file, first)));
+    return result;
   }
 
   private static Cautions cautions(ClientFile file) {

@@ -173,26 +173,33 @@ public record Candidate(
               ? Optional.empty()
               : body.technique().of(exercise.id(), parameter.id());
       if (reach.isPresent() && seen.isPresent()) {
+        Reach reached = reach.get();
         reach =
-            Optional.of(
-                reach.get().with(reach.get().setup(), asSeen(parameter, usual, seen.get())));
+            asSeen(parameter, usual, seen.get())
+                .map(words -> reached.with(reached.setup(), words))
+                .or(() -> Optional.of(reached));
       }
     }
     return reach;
   }
 
-  private static String asSeen(SetupParameter parameter, Setup usual, Technique.Seen seen) {
-    double value = usual.get(parameter);
-    double before = parameter.allowed().nearest(value - seen.shift());
-    return parameter.label()
-        + " "
-        + parameter.words(value)
-        + (parameter.words(value).equals(parameter.words(before))
-            ? ""
-            : " instead of " + parameter.words(before))
-        + ". Seen on "
-        + DayWords.of(seen.on())
-        + ".";
+  /** What was seen, in words; empty where it is no different in the units that are read. */
+  private static Optional<String> asSeen(
+      SetupParameter parameter, Setup usual, Technique.Seen seen) {
+    String now = parameter.words(usual.get(parameter));
+    String before =
+        parameter.words(parameter.allowed().nearest(usual.get(parameter) - seen.shift()));
+    return now.equals(before)
+        ? Optional.empty()
+        : Optional.of(
+            parameter.label()
+                + " "
+                + now
+                + " instead of "
+                + before
+                + ". Seen on "
+                + DayWords.of(seen.on())
+                + ".");
   }
 
   /** The set-up as this client was seen to do the exercise. A coach's own variant stays as made. */
