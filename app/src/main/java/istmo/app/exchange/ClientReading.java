@@ -132,7 +132,7 @@ final class ClientReading {
   }
 
   /** Reads a list; what is at fault is gathered, and left out. */
-  private <F, R> List<R> all(String at, List<F> files, BiFunction<F, String, R> read) {
+  private <F, R> List<R> all(String at, @Nullable List<F> files, BiFunction<F, String, R> read) {
     List<R> result = new ArrayList<>();
     parts.each(at, files, (file, first) -> result.add(read.apply(file, first)));
     return result;
