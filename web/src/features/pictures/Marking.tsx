@@ -13,6 +13,7 @@ import { FilmedSet } from './FilmedSet'
 import { Keep } from './Keep'
 import { Outcome } from './Outcome'
 import { Chips, Prompt } from './Prompt'
+import { isDark } from './light'
 import { asInput, isComplete, nextNeeded, otherOfPair } from './marks'
 import type { LandmarkInfo, Marks } from './marks'
 import type { Source } from './useSource'
@@ -40,6 +41,7 @@ export function Marking({
   const [size, setSize] = useState<Size | null>(null)
   const [lengthS, setLengthS] = useState(0)
   const [broken, setBroken] = useState(false)
+  const [dark, setDark] = useState(false)
   const [marks, setMarks] = useState<Marks>({})
   const [chosen, setChosen] = useState<Landmark | null>(null)
   const [load, setLoad] = useState('')
@@ -139,12 +141,11 @@ export function Marking({
               src={source.url}
               alt="What you mark"
               className="absolute inset-0 h-full w-full"
-              onLoad={(event) =>
-                setSize({
-                  width: event.currentTarget.naturalWidth,
-                  height: event.currentTarget.naturalHeight,
-                })
-              }
+              onLoad={(event) => {
+                const { naturalWidth, naturalHeight } = event.currentTarget
+                setSize({ width: naturalWidth, height: naturalHeight })
+                setDark(isDark(event.currentTarget))
+              }}
               onError={() => setBroken(true)}
             />
           )}
@@ -171,6 +172,11 @@ export function Marking({
             marks={marks}
             picture={picture}
           />
+        )}
+        {dark && (
+          <p role="status" className="border-l-2 border-warn pl-2 text-sm">
+            This picture is dark. If a joint cannot be made out, take another with more light.
+          </p>
         )}
         {complete && (
           <p className="text-sm text-ink-2">

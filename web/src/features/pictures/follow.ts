@@ -1,13 +1,16 @@
 import type { Landmark, Schemas } from '../../api/client'
 import type { Size } from './Board'
 import type { FromWorker, ToWorker } from './follow.worker'
-import { enlarged, moments } from './moments'
+import { chunks, enlarged, moments } from './moments'
 import type { Marks, Place } from './marks'
 
 type Frame = Schemas['FrameInput']
 
 /** Marks are followed in a picture of no more than so many pixels each way. */
 const LARGEST_PX = 720
+
+/** Frames held at a time on the way back: two seconds. */
+const CHUNK = 30
 
 /** Landmarks that move with the body. */
 const FOLLOWED: Landmark[] = ['HEEL', 'TOE', 'ANKLE', 'KNEE', 'HIP', 'SHOULDER']
@@ -35,28 +38,36 @@ export async function follow(
   const { on, back } = moments(fromS, video.duration)
   const worker = new Worker(new URL('./follow.worker.ts', import.meta.url), { type: 'module' })
   const frames: Frame[] = []
-  let done = 0
+  const take = (timeS: number, told: ([number, number] | null)[]) => {
+    frames.push({ timeS, marks: enlarged(names, told, scale) })
+    onPart(Math.min(1, (frames.length - 1) / (on.length + back.length)))
+  }
+  const picture = async (timeS: number) => {
+    await seek(video, timeS)
+    return createImageBitmap(video, {
+      resizeWidth: Math.round(scale * size.width),
+      resizeHeight: Math.round(scale * size.height),
+    })
+  }
+  const begin = async () =>
+    ask(worker, signal, { kind: 'begin', frame: await picture(fromS), points: start })
   try {
     await answer(worker, signal)
-    const picture = () =>
-      createImageBitmap(video, {
-        resizeWidth: Math.round(scale * size.width),
-        resizeHeight: Math.round(scale * size.height),
-      })
-    for (const way of [on, back]) {
-      await seek(video, fromS)
-      let told = await ask(worker, signal, {
-        kind: 'begin',
-        frame: await picture(),
-        points: start,
-      })
-      if (way === on) frames.push({ timeS: fromS, marks: enlarged(names, told, scale) })
-      for (const timeS of way) {
-        await seek(video, timeS)
-        told = await ask(worker, signal, { kind: 'next', frame: await picture() })
-        frames.push({ timeS, marks: enlarged(names, told, scale) })
-        onPart(++done / (on.length + back.length))
-      }
+    take(fromS, await begin())
+    let asked: Promise<void> = Promise.resolve()
+    for (const timeS of on) {
+      const frame = await picture(timeS) // while the one before is followed
+      await asked
+      asked = ask(worker, signal, { kind: 'next', frame }).then((told) => take(timeS, told))
+    }
+    await asked
+    await begin()
+    // films are read forwards much faster than backwards
+    for (const chunk of chunks(back, CHUNK)) {
+      const pictures: ImageBitmap[] = []
+      for (const timeS of [...chunk].reverse()) pictures.unshift(await picture(timeS))
+      for (const [k, timeS] of chunk.entries())
+        take(timeS, await ask(worker, signal, { kind: 'next', frame: pictures[k]! }))
     }
   } finally {
     worker.terminate()

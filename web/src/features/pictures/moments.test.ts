@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { STEP_S, enlarged, moments } from './moments'
+import { STEP_S, chunks, enlarged, moments } from './moments'
 
 test('a film is looked at from the marked frame to both ends', () => {
   const { on, back } = moments(1, 2)
@@ -14,4 +14,9 @@ test('followed points are told in the pixels of the film, and lost ones are not'
   expect(enlarged(['HIP', 'KNEE'], [[100, 50], null], 0.5)).toEqual([
     { landmark: 'HIP', xPx: 200, yPx: 100 },
   ])
+})
+
+test('a list is parted without losing its end', () => {
+  expect(chunks([1, 2, 3, 4, 5], 2)).toEqual([[1, 2], [3, 4], [5]])
+  expect(chunks([], 2)).toEqual([])
 })

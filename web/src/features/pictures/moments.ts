@@ -9,6 +9,12 @@ export function moments(fromS: number, lengthS: number): { on: number[]; back: n
   return { on, back }
 }
 
+/** A list in parts of so many. */
+export const chunks = <One>(list: One[], length: number): One[][] =>
+  Array.from({ length: Math.ceil(list.length / length) }, (_, k) =>
+    list.slice(k * length, (k + 1) * length),
+  )
+
 /** Followed points of a smaller picture in the pixels of the whole one; what was lost is missing. */
 export function enlarged<Name extends string>(
   names: Name[],

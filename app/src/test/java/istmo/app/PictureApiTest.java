@@ -124,6 +124,20 @@ class PictureApiTest {
   }
 
   @Test
+  void aChangeBeyondThePicturesErrorsIsALesson() {
+    String client = client();
+    String path = "/api/clients/" + client + "/technique";
+    String today = LocalDate.now().toString();
+    post(path, Map.of("picture", picture(marks(14, 60, 30)), "on", "2026-05-12"));
+    post(path, Map.of("picture", picture(marks(14, 95, 45)), "on", today));
+    assertThat(get(path).at("/changes/0/words").asString()).startsWith("Deeper by ");
+    Answer lessons = get("/api/clients/" + client + "/lessons");
+    assertThat(lessons.at("/0/kind").asString()).isEqualTo("MOVES_OTHERWISE");
+    assertThat(lessons.at("/0/figures").asString()).contains("than on 12 May 2026");
+    assertThat(lessons.at("/0/proposals").size()).isEqualTo(1);
+  }
+
+  @Test
   void whatCannotBeIsRefusedByField() {
     String path = "/api/clients/" + client() + "/technique";
     List<Map<String, Object>> without = new ArrayList<>(marks(14, 80, 45));

@@ -112,7 +112,14 @@ class ArchitectureTest {
           .mayNotBeAccessedByAnyLayer()
           .whereLayer("picture")
           .mayOnlyAccessLayers(
-              "quantity", "body", "equipment", "movement", "mechanics", "catalogue", "watching")
+              "quantity",
+              "body",
+              "equipment",
+              "movement",
+              "mechanics",
+              "catalogue",
+              "watching",
+              "record")
           .whereLayer("record")
           .mayOnlyAccessLayers("quantity", "anatomy", "body", "equipment", "training")
           .whereLayer("watching")

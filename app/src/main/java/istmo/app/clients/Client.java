@@ -7,17 +7,20 @@ import istmo.core.body.Intake;
 import istmo.core.body.Profile;
 import istmo.core.body.Readings;
 import istmo.core.equipment.GymEquipment;
+import istmo.core.picture.Sighting;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.stimulus.School;
 import istmo.core.training.Calibration;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 
 /**
  * A client, as other features see it.
  *
- * @param estimate body from the intake and every reading, as strong as known lifts say
+ * @param sightings what pictures told, oldest first
+ * @param estimate body from the intake, every reading and pictures, as strong as known lifts say
  * @param strength empty until a lift is known
  * @param learns whether what was felt and what hurt counts in this client's order
  */
@@ -29,6 +32,7 @@ public record Client(
     Profile profile,
     Cautions cautions,
     Readings readings,
+    List<Sighting> sightings,
     BodyEstimate estimate,
     Optional<Calibration> strength,
     boolean learns) {

@@ -26,7 +26,7 @@ record ClientRows(
     return BodyEstimate.of(client.intake(), measured()).moving(Sighting.technique(seen()));
   }
 
-  private List<Sighting> seen() {
+  List<Sighting> seen() {
     return sightings.stream().map(SightingEntity::sighting).toList();
   }
 

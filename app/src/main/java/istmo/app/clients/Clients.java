@@ -308,6 +308,7 @@ public class Clients {
         entity.profile(),
         entity.cautions(),
         readings,
+        rows.seen(),
         estimate,
         strength,
         entity.isLearns());

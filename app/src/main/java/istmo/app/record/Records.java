@@ -10,6 +10,7 @@ import istmo.app.sessions.History;
 import istmo.app.sessions.Session;
 import istmo.app.sessions.SessionReader;
 import istmo.core.catalogue.Trainable;
+import istmo.core.picture.TechniqueChange;
 import istmo.core.plan.Offer;
 import istmo.core.plan.Offers;
 import istmo.core.plan.Targets;
@@ -168,9 +169,16 @@ public class Records {
   public List<Taught> lessons(UUID clientId) {
     Client client = clients.get(clientId);
     List<Series> all = recent(clientId);
-    if (all.isEmpty()) {
-      return List.of();
+    List<Lesson> lessons =
+        new ArrayList<>(TechniqueChange.lessons(client.sightings(), days.today()));
+    if (!all.isEmpty()) {
+      lessons.addAll(ofSeries(clientId, all));
     }
+    lessons.sort(Lessons.MOST_PRESSING_FIRST);
+    return taught(answers.of(client.id()), lessons);
+  }
+
+  private List<Lesson> ofSeries(UUID clientId, List<Series> all) {
     Optional<Offers> offers = reader.newest(clientId).map(this::offers);
     WeeksOverview weeks = weeks(clientId, LESSON_WEEKS + 1);
     List<WeeklySets> whole =
@@ -183,15 +191,13 @@ public class Records {
                     whole.stream().map(WeeklySets::sets).toList(),
                     whole.get(whole.size() - 1).monday().plusDays(6),
                     weeks.asked()));
-    return taught(
-        answers.of(client.id()),
-        Lessons.of(
-            reviewed(
-                all,
-                trainables.all(),
-                id -> offers.flatMap(known -> known.find(id)).map(Offer::mainly).orElse(List.of())),
-            weekly,
-            days.today()));
+    return Lessons.of(
+        reviewed(
+            all,
+            trainables.all(),
+            id -> offers.flatMap(known -> known.find(id)).map(Offer::mainly).orElse(List.of())),
+        weekly,
+        days.today());
   }
 
   /**

@@ -1,8 +1,12 @@
 package istmo.core.picture;
 
+import istmo.core.catalogue.Catalogue;
 import istmo.core.picture.Sighting.Posed;
 import istmo.core.quantity.DayWords;
+import istmo.core.record.Lesson;
+import istmo.core.record.Lessons;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -42,6 +46,41 @@ public record TechniqueChange(String exerciseId, String words) {
         .collect(Collectors.groupingBy(Sighting::exerciseId, TreeMap::new, Collectors.toList()))
         .forEach((exercise, of) -> changes.addAll(of(exercise, of)));
     return changes;
+  }
+
+  /** What has changed as lessons, one for each exercise, as long as they are fresh. */
+  public static List<Lesson> lessons(List<Sighting> all, LocalDate today) {
+    List<Lesson> lessons = new ArrayList<>();
+    of(all).stream()
+        .collect(
+            Collectors.groupingBy(
+                TechniqueChange::exerciseId,
+                TreeMap::new,
+                Collectors.mapping(TechniqueChange::words, Collectors.joining(" "))))
+        .forEach(
+            (exercise, words) -> {
+              Sighting newest =
+                  all.stream()
+                      .filter(sighting -> sighting.exerciseId().equals(exercise))
+                      .max(Comparator.comparing(Sighting::on))
+                      .orElseThrow();
+              if (ChronoUnit.DAYS.between(newest.on(), today) <= Lessons.STALE_DAYS) {
+                lessons.add(lesson(newest, words));
+              }
+            });
+    return lessons;
+  }
+
+  private static Lesson lesson(Sighting newest, String words) {
+    return new Lesson(
+        Lesson.Kind.MOVES_OTHERWISE,
+        newest.candidateId(),
+        Catalogue.standard().exercise(newest.exerciseId()).name(),
+        words,
+        newest.on(),
+        List.of(
+            new Lesson.Proposal(
+                Lesson.Act.RE_DIAL, "Set depth and load anew: this client moves otherwise now.")));
   }
 
   private static List<TechniqueChange> of(String exercise, List<Sighting> of) {

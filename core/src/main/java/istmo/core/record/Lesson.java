@@ -31,7 +31,8 @@ public record Lesson(
     REGION_BEHIND("too few sets"),
     BALANCE("front and back of the thigh"),
     PAINFUL("keeps hurting"),
-    NOT_FELT("never felt where it should be");
+    NOT_FELT("never felt where it should be"),
+    MOVES_OTHERWISE("moves otherwise than before");
 
     private final String label;
 

@@ -53,7 +53,7 @@ public final class Lessons {
   /** Days after which what was found is of the past. */
   public static final int STALE_DAYS = 42;
 
-  /** Pain, sides, stalls, feeling, weeks; of one kind by name. */
+  /** Pain, sides, stalls, feeling, technique, weeks; of one kind by name. */
   public static final Comparator<Lesson> MOST_PRESSING_FIRST =
       Comparator.comparingInt(
               (Lesson lesson) ->
@@ -62,6 +62,7 @@ public final class Lessons {
                           Kind.SIDE_GAP,
                           Kind.STALL,
                           Kind.NOT_FELT,
+                          Kind.MOVES_OTHERWISE,
                           Kind.REGION_BEHIND,
                           Kind.BALANCE)
                       .indexOf(lesson.kind()))

@@ -15,6 +15,7 @@ import istmo.core.movement.Posture;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.record.Lesson;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -207,6 +208,13 @@ class TechniqueReadingTest {
         .containsExactly(
             new TechniqueChange("split-squat", "Deeper by 10 cm than on 12 May 2026."));
     assertThat(TechniqueChange.of(List.of(sighting(DAY, 0, 2, before)))).isEmpty();
+    List<Sighting> both =
+        List.of(sighting(DAY, 0, 2, before), sighting(DAY.plusDays(56), 0, 2, deeper));
+    List<Lesson> lessons = TechniqueChange.lessons(both, DAY.plusDays(60));
+    assertThat(lessons).hasSize(1);
+    assertThat(lessons.get(0).figures()).isEqualTo("Deeper by 10 cm than on 12 May 2026.");
+    assertThat(lessons.get(0).proposals()).hasSize(1);
+    assertThat(TechniqueChange.lessons(both, DAY.plusDays(56 + 43))).as("of the past").isEmpty();
   }
 
   private static Sighting.Posed posed(double hipAboveKneeM, double trunkRad) {
