@@ -771,6 +771,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/technique/front": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Reads marks on a picture from the front at the bottom of a repetition; nothing is kept.
+         * @description Reads marks on a picture from the front at the bottom of a repetition; nothing is kept.
+         */
+        post: operations["front"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/technique/read": {
         parameters: {
             query?: never;
@@ -2325,7 +2345,7 @@ export interface components {
             clientName: string;
             figures: string;
             /** @enum {string} */
-            kind: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT";
+            kind: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT" | "MOVES_OTHERWISE";
             label: string;
             name: string;
             /** Format: date */
@@ -2437,14 +2457,14 @@ export interface components {
             /** Format: date-time */
             at?: string;
             /** @enum {string} */
-            kind?: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT";
+            kind?: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT" | "MOVES_OTHERWISE";
             subject?: string;
             words?: string;
         };
         /** @description taken: the proposal that is accepted; none dismisses the lesson. */
         AnswerInput: {
             /** @enum {string} */
-            kind?: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT";
+            kind?: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT" | "MOVES_OTHERWISE";
             subject?: string;
             taken?: components["schemas"]["ProposalView"];
         };
@@ -3182,6 +3202,7 @@ export interface components {
         FilmView: {
             curves: components["schemas"]["CurvesView"];
             findings: string[];
+            lost: string[];
             notSeen?: components["schemas"]["NotSeenView"];
             repetitions: components["schemas"]["FilmedRepetitionView"][];
             /** Format: double */
@@ -3418,6 +3439,11 @@ export interface components {
             marks?: components["schemas"]["MarkInput"][];
             /** Format: double */
             timeS?: number;
+        };
+        /** @description What a picture from the front tells. */
+        FrontView: {
+            figures: components["schemas"]["SeenFigureView"][];
+            sentences: string[];
         };
         FunctionView: {
             /** Format: double */
@@ -3683,8 +3709,10 @@ export interface components {
         LandmarkView: {
             label: string;
             /** @enum {string} */
-            landmark: "HEEL" | "TOE" | "ANKLE" | "KNEE" | "HIP" | "SHOULDER" | "OTHER_ANKLE" | "UPRIGHT_FOOT" | "UPRIGHT_TOP" | "PLATE_TOP" | "PLATE_BOTTOM";
+            landmark: "HEEL" | "TOE" | "ANKLE" | "KNEE" | "HIP" | "SHOULDER" | "OTHER_ANKLE" | "TOE_LEFT" | "ANKLE_LEFT" | "KNEE_LEFT" | "HIP_LEFT" | "TOE_RIGHT" | "ANKLE_RIGHT" | "KNEE_RIGHT" | "HIP_RIGHT" | "UPRIGHT_FOOT" | "UPRIGHT_TOP" | "PLATE_TOP" | "PLATE_BOTTOM";
             needed: boolean;
+            /** @enum {string} */
+            seen: "SIDE" | "FRONT" | "BOTH";
             where: string;
         };
         LastSetView: {
@@ -3723,7 +3751,7 @@ export interface components {
             answer?: components["schemas"]["LessonAnswerView"];
             figures: string;
             /** @enum {string} */
-            kind: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT";
+            kind: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT" | "MOVES_OTHERWISE";
             label: string;
             name: string;
             /** Format: date */
@@ -3912,7 +3940,7 @@ export interface components {
         };
         MarkInput: {
             /** @enum {string} */
-            landmark?: "HEEL" | "TOE" | "ANKLE" | "KNEE" | "HIP" | "SHOULDER" | "OTHER_ANKLE" | "UPRIGHT_FOOT" | "UPRIGHT_TOP" | "PLATE_TOP" | "PLATE_BOTTOM";
+            landmark?: "HEEL" | "TOE" | "ANKLE" | "KNEE" | "HIP" | "SHOULDER" | "OTHER_ANKLE" | "TOE_LEFT" | "ANKLE_LEFT" | "KNEE_LEFT" | "HIP_LEFT" | "TOE_RIGHT" | "ANKLE_RIGHT" | "KNEE_RIGHT" | "HIP_RIGHT" | "UPRIGHT_FOOT" | "UPRIGHT_TOP" | "PLATE_TOP" | "PLATE_BOTTOM";
             /** Format: double */
             xPx?: number;
             /** Format: double */
@@ -3920,7 +3948,7 @@ export interface components {
         };
         MarkView: {
             /** @enum {string} */
-            landmark: "HEEL" | "TOE" | "ANKLE" | "KNEE" | "HIP" | "SHOULDER" | "OTHER_ANKLE" | "UPRIGHT_FOOT" | "UPRIGHT_TOP" | "PLATE_TOP" | "PLATE_BOTTOM";
+            landmark: "HEEL" | "TOE" | "ANKLE" | "KNEE" | "HIP" | "SHOULDER" | "OTHER_ANKLE" | "TOE_LEFT" | "ANKLE_LEFT" | "KNEE_LEFT" | "HIP_LEFT" | "TOE_RIGHT" | "ANKLE_RIGHT" | "KNEE_RIGHT" | "HIP_RIGHT" | "UPRIGHT_FOOT" | "UPRIGHT_TOP" | "PLATE_TOP" | "PLATE_BOTTOM";
             /** Format: double */
             xPx: number;
             /** Format: double */
@@ -6582,6 +6610,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    front: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PictureInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FrontView"];
                 };
             };
         };

@@ -103,6 +103,11 @@ function SetRead({ film }: { film: Film }) {
       </ul>
       <Curves film={film} />
       {film.repetitions.length > 0 && <Repetitions film={film} />}
+      {film.lost.map((words) => (
+        <p key={words} className="border-l-2 border-edge pl-2 text-sm">
+          {words}
+        </p>
+      ))}
       <p className="text-sm text-ink-2">
         Angles are as sure as those of the marked frame. How the pelvis moves cannot be followed
         from marks like these.

@@ -11,11 +11,11 @@ import { ChooseFile } from './ChooseFile'
 import { Film } from './Film'
 import { FilmedSet } from './FilmedSet'
 import { Keep } from './Keep'
-import { Outcome } from './Outcome'
+import { FrontOutcome, Outcome } from './Outcome'
 import { Chips, Prompt } from './Prompt'
 import { isDark } from './light'
-import { asInput, isComplete, nextNeeded, otherOfPair } from './marks'
-import type { LandmarkInfo, Marks } from './marks'
+import { asInput, isComplete, nextNeeded, otherOfPair, seenFrom } from './marks'
+import type { From, LandmarkInfo, Marks } from './marks'
 import type { Source } from './useSource'
 
 /** Beyond the end of any film, s. */
@@ -27,16 +27,19 @@ export type Subject = Pick<Schemas['PictureInput'], 'candidateId' | 'gymId' | 's
 export function Marking({
   clientId,
   source,
-  landmarks,
+  from,
+  landmarks: all,
   subject,
   onAnother,
 }: {
   clientId: string
   source: Source
+  from: From
   landmarks: LandmarkInfo[]
   subject: Subject
   onAnother: (file: File) => void
 }) {
+  const landmarks = seenFrom(all, from)
   const shown = useRef<HTMLImageElement | HTMLVideoElement>(null)
   const [size, setSize] = useState<Size | null>(null)
   const [lengthS, setLengthS] = useState(0)
@@ -53,20 +56,25 @@ export function Marking({
     ...(size ? { widthPx: size.width, heightPx: size.height } : {}),
     marks: asInput(marks),
   }
-  const reading = useQuery({
+  const asked = { params: { path: { clientId } }, body: picture }
+  const readable = complete && size !== null
+  const side = useQuery({
     queryKey: [...keys.technique(clientId), 'read', picture],
     queryFn: ({ signal }) =>
-      answer(
-        api.POST('/api/clients/{clientId}/technique/read', {
-          params: { path: { clientId } },
-          body: picture,
-          signal,
-        }),
-      ),
-    enabled: complete && size !== null,
+      answer(api.POST('/api/clients/{clientId}/technique/read', { ...asked, signal })),
+    enabled: readable && from === 'SIDE',
     placeholderData: (previous) => previous,
     retry: false,
   })
+  const front = useQuery({
+    queryKey: [...keys.technique(clientId), 'front', picture],
+    queryFn: ({ signal }) =>
+      answer(api.POST('/api/clients/{clientId}/technique/front', { ...asked, signal })),
+    enabled: readable && from === 'FRONT',
+    placeholderData: (previous) => previous,
+    retry: false,
+  })
+  const reading = from === 'SIDE' ? side : front
   const place = (landmark: Landmark, at: { x: number; y: number }) => {
     const isNew = !marks[landmark]
     setMarks({ ...marks, [landmark]: at })
@@ -93,6 +101,7 @@ export function Marking({
     <>
       <section aria-label="Picture" className="min-w-0 space-y-2">
         <Prompt
+          from={from}
           info={info}
           placed={info !== undefined && marks[info.landmark] !== undefined}
           onTakeOut={(landmark) => {
@@ -157,14 +166,14 @@ export function Marking({
               current={current}
               asked={chosen}
               label={info ? `Mark the ${info.label}; arrow keys move it` : 'All is marked'}
-              {...(reading.data && complete ? { reading: reading.data } : {})}
+              {...(side.data && complete ? { reading: side.data } : {})}
               onPlace={place}
               onTake={setChosen}
             />
           )}
         </div>
         {source.film && size && <Film lengthS={lengthS} onGo={seek} />}
-        {source.film && size && complete && reading.data && !reading.data.notSeen && (
+        {source.film && size && complete && side.data && !side.data.notSeen && (
           <FilmedSet
             clientId={clientId}
             video={() => (shown.current instanceof HTMLVideoElement ? shown.current : null)}
@@ -178,7 +187,7 @@ export function Marking({
             This picture is dark. If a joint cannot be made out, take another with more light.
           </p>
         )}
-        {complete && (
+        {complete && from === 'SIDE' && (
           <p className="text-sm text-ink-2">
             Blue: as marked. Dashed: as Istmo assumed this client would stand.
           </p>
@@ -198,12 +207,11 @@ export function Marking({
         <FaultText text={fault?.fault('marks') ?? fault?.fault('candidateId')} />
         {reading.isError && (fault?.faults.length ?? 0) === 0 && <Trouble error={reading.error} />}
         {complete && reading.isFetching && !reading.data && <Waiting what="Reading" />}
-        {complete && reading.data && !reading.isError && (
+        {complete && front.data && !front.isError && <FrontOutcome reading={front.data} />}
+        {complete && side.data && !side.isError && (
           <>
-            <Outcome reading={reading.data} />
-            {!reading.data.notSeen && (
-              <Keep clientId={clientId} picture={picture} day={source.day} />
-            )}
+            <Outcome reading={side.data} />
+            {!side.data.notSeen && <Keep clientId={clientId} picture={picture} day={source.day} />}
           </>
         )}
         <ChooseFile label="Another picture" onChoose={onAnother} />

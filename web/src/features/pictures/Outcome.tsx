@@ -1,4 +1,4 @@
-import type { PictureReading } from '../../api/client'
+import type { PictureReading, Schemas } from '../../api/client'
 import { setupValue } from '../../quantity/format'
 
 type Figure = PictureReading['figures'][number]
@@ -21,37 +21,7 @@ export function Outcome({ reading }: { reading: PictureReading }) {
           </li>
         ))}
       </ul>
-      <table className="w-full text-sm">
-        <thead>
-          <tr className="border-b border-rule text-left text-ink-2">
-            <th scope="col" className="font-normal">
-              At the bottom
-            </th>
-            <th scope="col" className="text-right font-normal">
-              Seen
-            </th>
-            <th scope="col" className="pl-3 text-right font-normal">
-              Assumed
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {reading.figures.map((figure) => (
-            <tr key={figure.id} className="border-b border-rule/60">
-              <th scope="row" className="py-1 text-left font-normal">
-                {figure.label}
-              </th>
-              <td className="py-1 text-right whitespace-nowrap">
-                <b className="font-semibold">{value(figure, figure.seen)}</b>{' '}
-                <span className="text-ink-2">± {value(figure, figure.error)}</span>
-              </td>
-              <td className="py-1 pl-3 text-right whitespace-nowrap text-ink-2">
-                {value(figure, figure.assumed)}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <Figures figures={reading.figures} />
       {reading.camera && (
         <p className="text-sm text-ink-2">{cameraWords(reading.camera.offSquareDeg)}</p>
       )}
@@ -60,6 +30,62 @@ export function Outcome({ reading }: { reading: PictureReading }) {
           {remark}
         </p>
       ))}
+    </div>
+  )
+}
+
+/** What was seen, with its error, beside what Istmo assumed. */
+function Figures({ figures }: { figures: Figure[] }) {
+  return (
+    <table className="w-full text-sm">
+      <thead>
+        <tr className="border-b border-rule text-left text-ink-2">
+          <th scope="col" className="font-normal">
+            At the bottom
+          </th>
+          <th scope="col" className="text-right font-normal">
+            Seen
+          </th>
+          <th scope="col" className="pl-3 text-right font-normal">
+            Assumed
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {figures.map((figure) => (
+          <tr key={figure.id} className="border-b border-rule/60">
+            <th scope="row" className="py-1 text-left font-normal">
+              {figure.label}
+            </th>
+            <td className="py-1 text-right whitespace-nowrap">
+              <b className="font-semibold">{value(figure, figure.seen)}</b>{' '}
+              <span className="text-ink-2">± {value(figure, figure.error)}</span>
+            </td>
+            <td className="py-1 pl-3 text-right whitespace-nowrap text-ink-2">
+              {value(figure, figure.assumed)}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}
+
+/** What a picture from the front tells. */
+export function FrontOutcome({ reading }: { reading: Schemas['FrontView'] }) {
+  return (
+    <div className="space-y-2">
+      <ul className="space-y-1" aria-label="From the front">
+        {reading.sentences.map((sentence) => (
+          <li key={sentence} className="font-medium">
+            {sentence}
+          </li>
+        ))}
+      </ul>
+      <Figures figures={reading.figures} />
+      <p className="text-sm text-ink-2">
+        Left and right are those of the picture. What is seen from the front is told, not kept.
+      </p>
     </div>
   )
 }

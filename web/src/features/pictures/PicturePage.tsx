@@ -10,7 +10,13 @@ import { ChooseFile } from './ChooseFile'
 import { Marking } from './Marking'
 import { OverTheWeeks } from './OverTheWeeks'
 import { SeenBefore } from './SeenBefore'
+import type { From } from './marks'
 import { useSource } from './useSource'
+
+const VIEWS = [
+  { value: 'SIDE', label: 'side', note: 'depth, lean, knee travel: becomes technique' },
+  { value: 'FRONT', label: 'front', note: 'stance, toes, knees, pelvis: told, not kept' },
+]
 
 const FIRST = 'back-squat/high-bar'
 
@@ -37,6 +43,7 @@ function OfClient({
   technique: Technique
 }) {
   const [params, put] = useAddress()
+  const from: From = params.get('from') === 'FRONT' ? 'FRONT' : 'SIDE'
   const [source, choose] = useSource()
   const asked = params.get('candidate') ?? FIRST
   const candidates = candidateOptions(catalogue, undefined).filter(
@@ -52,6 +59,14 @@ function OfClient({
       <div className="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-ink pb-1 lg:col-span-2">
         <h1 className="text-xl">{client.name}: technique from a picture</h1>
         <span className="font-serif text-lg">
+          from the{' '}
+          <WordMenu
+            label="Seen from"
+            text={from === 'SIDE' ? 'side' : 'front'}
+            value={from}
+            options={VIEWS}
+            onChange={(value) => put({ from: value === 'SIDE' ? null : value }, 'step')}
+          />{' '}
           in{' '}
           <WordMenu
             label="Exercise"
@@ -64,9 +79,10 @@ function OfClient({
       </div>
       {source ? (
         <Marking
-          key={source.url}
+          key={`${source.url} ${from}`}
           clientId={client.id}
           source={source}
+          from={from}
           landmarks={technique.landmarks}
           subject={{
             candidateId,
@@ -78,9 +94,10 @@ function OfClient({
       ) : (
         <section aria-label="Choose a picture" className="space-y-3">
           <p>
-            Photograph or film {client.name.split(' ')[0]} from the side at the bottom of a
-            repetition: the lens at hip height, square to the side, three to four metres away, both
-            feet in the picture.
+            Photograph or film {client.name.split(' ')[0]}{' '}
+            {from === 'SIDE' ? 'from the side' : 'from the front'} at the bottom of a repetition:
+            the lens at hip height, {from === 'SIDE' ? 'square to the side' : 'straight ahead'},
+            three to four metres away, both feet in the picture.
           </p>
           <ChooseFile first label="Choose a picture or film" onChoose={choose} />
           <p className="max-w-prose text-sm text-ink-2">

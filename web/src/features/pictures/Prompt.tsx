@@ -1,14 +1,16 @@
 import type { Landmark } from '../../api/client'
 import { Button } from '../../ui/Button'
 import { LandmarkHint } from './LandmarkHint'
-import type { LandmarkInfo, Marks } from './marks'
+import type { From, LandmarkInfo, Marks } from './marks'
 
 /** What is marked next, and where it lies. */
 export function Prompt({
   info,
+  from,
   placed,
   onTakeOut,
 }: {
+  from: From
   info: LandmarkInfo | undefined
   placed: boolean
   onTakeOut: (landmark: Landmark) => void
@@ -17,7 +19,7 @@ export function Prompt({
     <div className="flex min-h-20 items-center gap-3" aria-live="polite">
       {info ? (
         <>
-          <LandmarkHint landmark={info.landmark} />
+          <LandmarkHint landmark={info.landmark} from={from} />
           <div>
             <p className="font-medium">
               {placed ? 'Move' : 'Mark'} the {info.label}

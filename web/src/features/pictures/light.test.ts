@@ -5,6 +5,9 @@ test('the middle brightness is that of the middle pixel, as an eye weighs colour
   const black = [0, 0, 0, 255]
   const green = [0, 255, 0, 255]
   const white = [255, 255, 255, 255]
-  expect(middleBrightness(new Uint8ClampedArray([...white, ...black, ...green]))).toBeCloseTo(149.7, 1)
+  expect(middleBrightness(new Uint8ClampedArray([...white, ...black, ...green]))).toBeCloseTo(
+    149.7,
+    1,
+  )
   expect(middleBrightness(new Uint8ClampedArray([...black, ...black, ...white]))).toBe(0)
 })

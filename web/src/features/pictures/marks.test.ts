@@ -1,12 +1,12 @@
 import { expect, test } from 'vitest'
-import { asInput, isComplete, markAt, nextNeeded, otherOfPair, within } from './marks'
+import { asInput, isComplete, markAt, nextNeeded, otherOfPair, seenFrom, within } from './marks'
 import type { LandmarkInfo, Marks } from './marks'
 
 const LANDMARKS: LandmarkInfo[] = [
-  { landmark: 'HEEL', label: 'heel', where: '', needed: true },
-  { landmark: 'TOE', label: 'toe', where: '', needed: true },
-  { landmark: 'UPRIGHT_FOOT', label: 'foot of a post', where: '', needed: false },
-  { landmark: 'UPRIGHT_TOP', label: 'top of a post', where: '', needed: false },
+  { landmark: 'HEEL', seen: 'SIDE', label: 'heel', where: '', needed: true },
+  { landmark: 'TOE', seen: 'SIDE', label: 'toe', where: '', needed: true },
+  { landmark: 'UPRIGHT_FOOT', seen: 'BOTH', label: 'foot of a post', where: '', needed: false },
+  { landmark: 'UPRIGHT_TOP', seen: 'BOTH', label: 'top of a post', where: '', needed: false },
 ]
 
 test('what is needed comes first, and then it is complete', () => {
@@ -34,4 +34,17 @@ test('a finger takes hold of the nearest mark within reach', () => {
 
 test('a mark stays on the picture', () => {
   expect(within({ x: -4, y: 700 }, { width: 400, height: 600 })).toEqual({ x: 0, y: 600 })
+})
+
+test('from the front other places are marked than from the side', () => {
+  const all: LandmarkInfo[] = [
+    ...LANDMARKS,
+    { landmark: 'KNEE_LEFT', seen: 'FRONT', label: 'left knee', where: '', needed: true },
+  ]
+  expect(seenFrom(all, 'FRONT').map((info) => info.landmark)).toEqual([
+    'UPRIGHT_FOOT',
+    'UPRIGHT_TOP',
+    'KNEE_LEFT',
+  ])
+  expect(seenFrom(all, 'SIDE')).toHaveLength(4)
 })

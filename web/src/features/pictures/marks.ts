@@ -5,11 +5,20 @@ export type Place = { x: number; y: number }
 export type Marks = Partial<Record<Landmark, Place>>
 export type LandmarkInfo = Schemas['LandmarkView']
 
+/** From where a picture is taken. */
+export type From = 'SIDE' | 'FRONT'
+
 /** The body's marks in the order in which they are joined. */
 export const BONES: Landmark[][] = [
   ['HEEL', 'TOE'],
   ['ANKLE', 'KNEE', 'HIP', 'SHOULDER'],
+  ['TOE_LEFT', 'ANKLE_LEFT', 'KNEE_LEFT', 'HIP_LEFT', 'HIP_RIGHT'],
+  ['HIP_RIGHT', 'KNEE_RIGHT', 'ANKLE_RIGHT', 'TOE_RIGHT'],
 ]
+
+/** What can be marked on a picture from there. */
+export const seenFrom = (landmarks: LandmarkInfo[], from: From) =>
+  landmarks.filter((info) => info.seen === from || info.seen === 'BOTH')
 
 /** Landmarks of which the second is of no use without the first. */
 export const PAIRS: [Landmark, Landmark][] = [

@@ -307,6 +307,7 @@ class CoachIsolationTest {
       case "POST /api/clients/{clientId}/lifts" -> List.of(lift());
       case "POST /api/clients/{clientId}/technique/read" ->
           List.of(PictureApiTest.picture(PictureApiTest.marks(14, 80, 45)));
+      case "POST /api/clients/{clientId}/technique/front" -> List.of(PictureApiTest.front(0));
       case "POST /api/clients/{clientId}/technique/film" -> List.of(PictureApiTest.film());
       case "POST /api/clients/{clientId}/technique" ->
           List.of(

@@ -131,7 +131,7 @@ class PictureApiTest {
     post(path, Map.of("picture", picture(marks(14, 60, 30)), "on", "2026-05-12"));
     post(path, Map.of("picture", picture(marks(14, 95, 45)), "on", today));
     assertThat(get(path).at("/changes/0/words").asString()).startsWith("Deeper by ");
-    Answer lessons = get("/api/clients/" + client + "/lessons");
+    Answer lessons = get("/api/clients/" + client + "/record/lessons");
     assertThat(lessons.at("/0/kind").asString()).isEqualTo("MOVES_OTHERWISE");
     assertThat(lessons.at("/0/figures").asString()).contains("than on 12 May 2026");
     assertThat(lessons.at("/0/proposals").size()).isEqualTo(1);
@@ -186,5 +186,33 @@ class PictureApiTest {
     Map<String, Object> few = new HashMap<>(film());
     few.put("frames", List.of());
     assertThat(post(path, few).fault("frames")).contains("5 to 5000");
+  }
+
+  /** A squat from the front, the knee at the right of the picture so many pixels inwards. */
+  static Map<String, Object> front(double kneeIn) {
+    List<Map<String, Object>> marks = new ArrayList<>();
+    for (int side : new int[] {-1, 1}) {
+      String name = side < 0 ? "LEFT" : "RIGHT";
+      marks.add(mark("TOE_" + name, new double[] {540 + side * 110, 1560}));
+      marks.add(mark("ANKLE_" + name, new double[] {540 + side * 85, 1500}));
+      double in = side > 0 ? kneeIn : 0;
+      marks.add(mark("KNEE_" + name, new double[] {540 + side * (125 - in), 1350}));
+      marks.add(mark("HIP_" + name, new double[] {540 + side * 60, 1290}));
+    }
+    return picture(marks);
+  }
+
+  @Test
+  void aPictureFromTheFrontTellsWhereTheKneesGo() {
+    String path = "/api/clients/" + client() + "/technique/front";
+    Answer out = post(path, front(0));
+    assertThat(out.status()).isEqualTo(200);
+    assertThat(named(out.at("/figures"), "stance").path("seen").asDouble()).isBetween(0.3, 0.6);
+    double before = named(out.at("/figures"), "kneeInRight").path("seen").asDouble();
+    Answer in = post(path, front(60));
+    assertThat(named(in.at("/figures"), "kneeInRight").path("seen").asDouble())
+        .isGreaterThan(before + 0.08);
+    assertThat(in.at("/sentences").toString()).contains("The right knee goes");
+    assertThat(post(path, picture(marks(14, 80, 45))).fault("marks")).contains("lack left toe");
   }
 }

@@ -8,6 +8,8 @@ import istmo.app.platform.Transactions;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.picture.Film;
+import istmo.core.picture.FrontPicture;
+import istmo.core.picture.FrontReading;
 import istmo.core.picture.PictureReading;
 import istmo.core.picture.SidePicture;
 import istmo.core.picture.TechniqueReading;
@@ -37,33 +39,42 @@ public class Pictures {
   }
 
   /**
-   * What a picture is of, and its marks.
+   * What a picture is of.
    *
    * @param setup what of the set-up was otherwise than usual
    * @param loadKg empty for the usual working load
    */
-  public record Request(
+  public record Subject(
       UUID clientId,
       Optional<UUID> gymId,
       String candidateId,
       Map<String, Double> setup,
-      Optional<Double> loadKg,
-      SidePicture picture) {}
+      Optional<Double> loadKg) {}
+
+  /** What a picture from the side is of, and its marks. */
+  public record Request(Subject subject, SidePicture picture) {}
 
   /** What the marks tell. Nothing is kept. */
   public TechniqueReading.Outcome read(Request request) {
-    Client client = clients.get(request.clientId());
-    GymEquipment equipment = request.gymId().map(id -> gyms.get(id).equipment()).orElse(GENERIC);
+    return TechniqueReading.of(subject(request.subject()), request.picture());
+  }
+
+  /** What the marks on a picture from the front tell. Nothing is kept. */
+  public FrontReading front(Subject subject, FrontPicture picture) {
+    return FrontReading.of(subject(subject), picture);
+  }
+
+  private TechniqueReading.Subject subject(Subject subject) {
+    Client client = clients.get(subject.clientId());
+    GymEquipment equipment = subject.gymId().map(id -> gyms.get(id).equipment()).orElse(GENERIC);
     Transactions.mustBeOutside("the reading of a picture");
-    return TechniqueReading.of(
-        new TechniqueReading.Subject(
-            client.unlimitedBody(false),
-            client.estimate().measured(),
-            Catalogue.standard().candidate(request.candidateId()),
-            equipment,
-            request.setup(),
-            request.loadKg()),
-        request.picture());
+    return new TechniqueReading.Subject(
+        client.unlimitedBody(false),
+        client.estimate().measured(),
+        Catalogue.standard().candidate(subject.candidateId()),
+        equipment,
+        subject.setup(),
+        subject.loadKg());
   }
 
   /** A set that was filmed, or why its marked frame tells nothing. */
@@ -94,6 +105,6 @@ public class Pictures {
                     new InvalidInput(
                         "marks",
                         outcome.why().map(PictureReading.NotSeen::reason).orElse("tell nothing")));
-    sightings.keep(request.clientId(), reading.kept(on));
+    sightings.keep(request.subject().clientId(), reading.kept(on));
   }
 }

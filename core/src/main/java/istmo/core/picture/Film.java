@@ -23,12 +23,14 @@ import java.util.stream.Collectors;
  * @param repetitions what was found in them
  * @param watched the repetitions beside what was asked
  * @param findings what else was otherwise than in the first repetitions, in words
+ * @param lost marks that were lost in many frames, in words
  */
 public record Film(
     List<Moment> moments,
     List<FilmedRepetition> repetitions,
     WatchedSet watched,
-    List<Finding> findings) {
+    List<Finding> findings,
+    List<String> lost) {
   public static final Allowed FRAMES = new Allowed(5, 5000, "frames");
 
   /** The lean changes by so much before it is told, rad (own estimate: twice the marks' error). */
@@ -39,6 +41,9 @@ public record Film(
 
   /** A heel that rises so much has left the floor, m (own estimate: twice the marks' error). */
   private static final double HEEL_LIFTS_M = 0.025;
+
+  /** A mark that is lost in a greater share of the frames is told. */
+  private static final double LOST_SHARE = 0.1;
 
   private static final List<Landmark> FOLLOWED =
       List.of(Landmark.ANKLE, Landmark.KNEE, Landmark.HIP, Landmark.SHOULDER);
@@ -86,6 +91,7 @@ public record Film(
     moments = List.copyOf(moments);
     repetitions = List.copyOf(repetitions);
     findings = List.copyOf(findings);
+    lost = List.copyOf(lost);
   }
 
   /**
@@ -126,7 +132,34 @@ public record Film(
             .map(repetition -> new FilmedRepetition(repetition, at(moments, repetition.startS())))
             .toList();
     return new Film(
-        moments, repetitions, WatchedSet.of(found, asked), findings(moments, repetitions));
+        moments,
+        repetitions,
+        WatchedSet.of(found, asked),
+        findings(moments, repetitions),
+        lost(marked, frames));
+  }
+
+  private static List<String> lost(SidePicture marked, List<Frame> frames) {
+    List<String> lost = new ArrayList<>();
+    for (Landmark landmark : Landmark.values()) {
+      long missing =
+          frames.stream()
+              .filter(
+                  frame -> frame.marks().stream().noneMatch(mark -> mark.landmark() == landmark))
+              .count();
+      boolean followed = missing < frames.size() && marked.times(landmark) > 0;
+      if (followed && missing > LOST_SHARE * frames.size()) {
+        lost.add(
+            "The "
+                + landmark.label()
+                + " was lost in "
+                + missing
+                + " of "
+                + frames.size()
+                + " frames. Mark it on another frame, or put a spot of tape on it.");
+      }
+    }
+    return lost;
   }
 
   private static Map<Landmark, Vec3> places(SidePicture marked, Seen seen, Frame frame) {

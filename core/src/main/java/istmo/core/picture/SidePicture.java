@@ -4,13 +4,10 @@ import istmo.core.quantity.Allowed;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.Required;
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /**
  * The marks on a picture of a client from the side. A landmark may be marked more than once; its
@@ -20,7 +17,6 @@ import java.util.stream.Collectors;
  */
 public record SidePicture(int widthPx, int heightPx, List<Mark> marks) {
   public static final Allowed SIZE_PX = new Allowed(100, 20_000, "pixels");
-  private static final int MOST_MARKS = 100;
 
   /** Heel and toe at least so far apart, as a share of the leg in the picture. */
   private static final double SHORTEST_FOOT = 0.08;
@@ -32,37 +28,13 @@ public record SidePicture(int widthPx, int heightPx, List<Mark> marks) {
   public SidePicture {
     marks = List.copyOf(marks);
     List<InvalidInput.Fault> faults = new ArrayList<>();
-    SIZE_PX.check(faults, "widthPx", widthPx);
-    SIZE_PX.check(faults, "heightPx", heightPx);
-    if (marks.size() > MOST_MARKS) {
-      faults.add(new InvalidInput.Fault("marks", "are at most " + MOST_MARKS));
-    }
-    for (int k = 0; k < marks.size(); k++) {
-      Mark mark = marks.get(k);
-      boolean inside =
-          mark.xPx() >= 0 && mark.xPx() <= widthPx && mark.yPx() >= 0 && mark.yPx() <= heightPx;
-      if (!inside) {
-        faults.add(new InvalidInput.Fault("marks[" + k + "]", "lies outside the picture"));
-      }
-    }
-    String missing = missing(marks);
-    if (!missing.isEmpty()) {
-      faults.add(new InvalidInput.Fault("marks", "lack " + missing));
-    }
+    Mark.check(marks, widthPx, heightPx, Landmark.Seen.SIDE, faults);
     if (faults.isEmpty()) {
-      believable(of(marks), faults);
+      believable(Mark.means(marks), faults);
     }
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);
     }
-  }
-
-  private static String missing(List<Mark> marks) {
-    return Arrays.stream(Landmark.values())
-        .filter(Landmark::needed)
-        .filter(landmark -> marks.stream().noneMatch(mark -> mark.landmark() == landmark))
-        .map(Landmark::label)
-        .collect(Collectors.joining(", "));
   }
 
   private static void believable(Map<Landmark, Mark> at, List<InvalidInput.Fault> faults) {
@@ -97,22 +69,7 @@ public record SidePicture(int widthPx, int heightPx, List<Mark> marks) {
 
   /** One mark for each landmark that is marked, the mean of several. */
   public Map<Landmark, Mark> means() {
-    return of(marks);
-  }
-
-  private static Map<Landmark, Mark> of(List<Mark> marks) {
-    Map<Landmark, Mark> means = new EnumMap<>(Landmark.class);
-    marks.stream()
-        .collect(Collectors.groupingBy(Mark::landmark))
-        .forEach(
-            (landmark, same) ->
-                means.put(
-                    landmark,
-                    new Mark(
-                        landmark,
-                        same.stream().mapToDouble(Mark::xPx).average().orElseThrow(),
-                        same.stream().mapToDouble(Mark::yPx).average().orElseThrow())));
-    return means;
+    return Mark.means(marks);
   }
 
   /** How often a landmark is marked. */

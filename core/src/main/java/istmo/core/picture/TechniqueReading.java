@@ -75,29 +75,43 @@ public record TechniqueReading(
 
   /** Reads a picture of the bottom of a repetition. */
   public static Outcome of(Subject subject, SidePicture picture) {
-    Body body = subject.body();
-    Family family = Catalogue.standard().exerciseOf(subject.candidate()).family();
-    Setup setup = setup(subject, family);
-    double loadKg = subject.loadKg().orElseGet(() -> workingKg(body, family, setup));
-    PostureResult result = family.posture(body, setup, BOTTOM, loadKg);
-    if (!(result instanceof Posture assumed)) {
-      throw new InvalidInput("setup", "is nothing that this client's body can do");
-    }
-    boolean alike =
-        family.legs(setup) == 2
-            && assumed.props().stream().noneMatch(prop -> prop.kind().equals("other"));
-    Scene scene = new Scene(body, assumed, subject.measured(), alike);
-    PictureReading reading = PictureFit.read(picture, scene);
+    Assumed assumed = assumed(subject);
+    PictureReading reading = PictureFit.read(picture, assumed.scene());
     if (reading instanceof PictureReading.NotSeen not) {
       return new Outcome(Optional.empty(), Optional.of(not));
     }
     PictureReading.Seen seen = (PictureReading.Seen) reading;
     return new Outcome(
-        TechniqueFit.of(family, body, setup, BOTTOM, loadKg, seen)
+        TechniqueFit.of(
+                assumed.family(), subject.body(), assumed.setup(), BOTTOM, assumed.loadKg(), seen)
             .map(
                 found ->
-                    new TechniqueReading(subject.candidate(), setup, assumed, loadKg, seen, found)),
+                    new TechniqueReading(
+                        subject.candidate(),
+                        assumed.setup(),
+                        assumed.scene().posture(),
+                        assumed.loadKg(),
+                        seen,
+                        found)),
         Optional.empty());
+  }
+
+  /** What Istmo assumes before a picture is looked at. */
+  record Assumed(Family family, Setup setup, double loadKg, Scene scene) {}
+
+  static Assumed assumed(Subject subject) {
+    Body body = subject.body();
+    Family family = Catalogue.standard().exerciseOf(subject.candidate()).family();
+    Setup setup = setup(subject, family);
+    double loadKg = subject.loadKg().orElseGet(() -> workingKg(body, family, setup));
+    PostureResult result = family.posture(body, setup, BOTTOM, loadKg);
+    if (!(result instanceof Posture posture)) {
+      throw new InvalidInput("setup", "is nothing that this client's body can do");
+    }
+    boolean alike =
+        family.legs(setup) == 2
+            && posture.props().stream().noneMatch(prop -> prop.kind().equals("other"));
+    return new Assumed(family, setup, loadKg, new Scene(body, posture, subject.measured(), alike));
   }
 
   /**

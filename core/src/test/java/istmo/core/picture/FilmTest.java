@@ -306,6 +306,25 @@ class FilmTest {
   }
 
   @Test
+  void aMarkThatIsLostForAWhileIsTold() {
+    Maker maker = new Maker("back-squat/high-bar", 7);
+    List<Film.Frame> frames = new ArrayList<>();
+    for (Film.Frame frame : maker.frames(List.of(new Done(2, 0, 1, 0.4, 1)), 30)) {
+      boolean hidden = frame.timeS() < 0.7;
+      frames.add(
+          new Film.Frame(
+              frame.timeS(),
+              frame.marks().stream()
+                  .filter(mark -> !hidden || mark.landmark() != Landmark.HIP)
+                  .toList()));
+    }
+    Film film = maker.film(frames, WatchedSet.Asked.NOTHING);
+    assertThat(film.repetitions()).hasSize(1);
+    assertThat(film.lost()).hasSize(1);
+    assertThat(film.lost().get(0)).startsWith("The hip was lost in ");
+  }
+
+  @Test
   void aFilmWhoseMarksAreLostSaysSo() {
     Maker maker = new Maker("back-squat/high-bar", 7);
     List<Film.Frame> frames = new ArrayList<>();

@@ -66,6 +66,7 @@ class FilmController {
       List<FilmedRepetitionView> repetitions,
       double speedLossPercent,
       List<String> findings,
+      List<String> lost,
       CurvesView curves) {}
 
   /** Reads a set from marks followed through a film; nothing is kept. */
@@ -95,6 +96,7 @@ class FilmController {
         List.of(),
         0,
         List.of(),
+        List.of(),
         new CurvesView(List.of(), List.of(), List.of(), List.of()));
   }
 
@@ -111,6 +113,7 @@ class FilmController {
                 film.watched().findings().stream().map(WatchedSet.Deviation::words),
                 film.findings().stream().map(Film.Finding::words))
             .toList(),
+        film.lost(),
         new CurvesView(
             curve(film, Film.Moment::timeS),
             curve(film, Film.Moment::height),

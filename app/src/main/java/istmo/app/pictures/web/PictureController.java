@@ -8,6 +8,8 @@ import istmo.app.platform.Rounded;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.movement.SetupParameter;
 import istmo.core.picture.Figure;
+import istmo.core.picture.FrontPicture;
+import istmo.core.picture.FrontReading;
 import istmo.core.picture.Landmark;
 import istmo.core.picture.Mark;
 import istmo.core.picture.PictureReading;
@@ -64,26 +66,43 @@ class PictureController {
       Integer heightPx,
       List<MarkInput> marks) {
     Pictures.Request request(UUID clientId) {
+      check();
+      return new Pictures.Request(subject(clientId), new SidePicture(widthPx, heightPx, places()));
+    }
+
+    FrontPicture front() {
+      check();
+      return new FrontPicture(widthPx, heightPx, places());
+    }
+
+    private List<Mark> places() {
+      return marks.stream().map(MarkInput::mark).toList();
+    }
+
+    private void check() {
       new Needed()
           .field("candidateId", candidateId)
           .field("widthPx", widthPx)
           .field("heightPx", heightPx)
           .field("marks", marks)
           .check();
-      return new Pictures.Request(
+    }
+
+    Pictures.Subject subject(UUID clientId) {
+      return new Pictures.Subject(
           clientId,
           Optional.ofNullable(gymId),
           candidateId,
           setup == null ? Map.of() : setup,
-          Optional.ofNullable(loadKg),
-          new SidePicture(widthPx, heightPx, marks.stream().map(MarkInput::mark).toList()));
+          Optional.ofNullable(loadKg));
     }
   }
 
   record KeepInput(PictureInput picture, LocalDate on) {}
 
   /** A place that is marked: where it lies, and whether a posture is told without it. */
-  record LandmarkView(Landmark landmark, String label, String where, boolean needed) {}
+  record LandmarkView(
+      Landmark landmark, Landmark.Seen seen, String label, String where, boolean needed) {}
 
   record MarkView(Landmark landmark, double xPx, double yPx) {
     static MarkView of(Mark mark) {
@@ -161,6 +180,18 @@ class PictureController {
       new PictureReading.NotSeen(
           "No technique explains these marks.", "Check the set-up, or take another picture.");
 
+  /** What a picture from the front tells. */
+  record FrontView(List<SeenFigureView> figures, List<String> sentences) {}
+
+  /** Reads marks on a picture from the front at the bottom of a repetition; nothing is kept. */
+  @PostMapping("/front")
+  FrontView front(@PathVariable UUID clientId, @RequestBody PictureInput input) {
+    FrontPicture picture = input.front();
+    FrontReading reading = pictures.front(input.subject(clientId), picture);
+    return new FrontView(
+        reading.figures().stream().map(PictureController::view).toList(), reading.sentences());
+  }
+
   /** Keeps what the marks tell as this client's technique; the picture is not kept. */
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
@@ -194,17 +225,7 @@ class PictureController {
     PictureReading.Seen seen = reading.seen();
     return new PictureReadingView(
         null,
-        reading.figures().stream()
-            .map(
-                compared ->
-                    new SeenFigureView(
-                        compared.id(),
-                        compared.label(),
-                        compared.unit(),
-                        Rounded.of(compared.seen().value()),
-                        Rounded.of(compared.seen().error()),
-                        Rounded.of(compared.assumed())))
-            .toList(),
+        reading.figures().stream().map(PictureController::view).toList(),
         reading.found().technique().stream().map(PictureController::view).toList(),
         reading.sentences(),
         java.util.stream.Stream.concat(reading.found().remarks().stream(), seen.remarks().stream())
@@ -215,6 +236,16 @@ class PictureController {
         Rounded.of(reading.loadKg()),
         seen.fitted().stream().map(MarkView::of).toList(),
         seen.expected().stream().map(MarkView::of).toList());
+  }
+
+  private static SeenFigureView view(TechniqueReading.Compared compared) {
+    return new SeenFigureView(
+        compared.id(),
+        compared.label(),
+        compared.unit(),
+        Rounded.of(compared.seen().value()),
+        Rounded.of(compared.seen().error()),
+        Rounded.of(compared.assumed()));
   }
 
   private static SeenFigureView view(TechniqueFit.Adjusted adjusted) {
@@ -235,7 +266,11 @@ class PictureController {
             .map(
                 landmark ->
                     new LandmarkView(
-                        landmark, landmark.label(), landmark.where(), landmark.needed()))
+                        landmark,
+                        landmark.seen(),
+                        landmark.label(),
+                        landmark.where(),
+                        landmark.needed()))
             .toList(),
         kept.stream().map(each -> view(each, kept)).toList(),
         TechniqueChange.of(kept.stream().map(Sightings.Kept::sighting).toList()).stream()

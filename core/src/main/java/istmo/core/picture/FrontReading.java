@@ -1,0 +1,54 @@
+package istmo.core.picture;
+
+import istmo.core.movement.Posture;
+import istmo.core.picture.TechniqueReading.Compared;
+import istmo.core.quantity.InvalidInput;
+import java.util.List;
+
+/**
+ * A picture of one client from the front at the bottom of a repetition, beside what Istmo assumed.
+ *
+ * @param figures angles in deg and lengths in m
+ * @param sentences what is worth a word
+ */
+public record FrontReading(List<Compared> figures, List<String> sentences) {
+  /**
+   * Reads a picture from the front. Throws {@link InvalidInput} on field "candidateId" where the
+   * feet do not stand alike.
+   */
+  public static FrontReading of(TechniqueReading.Subject subject, FrontPicture picture) {
+    TechniqueReading.Assumed assumed = TechniqueReading.assumed(subject);
+    if (!assumed.scene().alike()) {
+      throw new InvalidInput("candidateId", "is read from the front only where both feet do alike");
+    }
+    FrontPicture.Told told = picture.read(assumed.scene());
+    Posture.Points points = assumed.scene().posture().points();
+    double ahead = points.toe().x() - points.ankle().x();
+    double aside = points.toe().z() - points.ankle().z();
+    double toesOut = Math.toDegrees(Math.atan2(aside, ahead));
+    double line =
+        points.ankle().z()
+            + (points.knee().x() - points.ankle().x()) / Math.max(0.05, ahead) * aside;
+    double kneeIn = line - points.knee().z();
+    return new FrontReading(
+        List.of(
+            new Compared(
+                "stance", "Stance, ankle to ankle", "m", told.stance(), 2 * points.ankle().z()),
+            degrees("toesOutLeft", "Left toes out", told.toesOutLeft(), toesOut),
+            degrees("toesOutRight", "Right toes out", told.toesOutRight(), toesOut),
+            new Compared("kneeInLeft", "Left knee inside its toes", "m", told.kneeInLeft(), kneeIn),
+            new Compared(
+                "kneeInRight", "Right knee inside its toes", "m", told.kneeInRight(), kneeIn),
+            degrees("pelvis", "Pelvis lower at the left", told.pelvis(), 0)),
+        FrontPicture.sentences(told));
+  }
+
+  private static Compared degrees(String id, String label, Figure seen, double assumed) {
+    return new Compared(
+        id,
+        label,
+        "deg",
+        new Figure(Math.toDegrees(seen.value()), Math.toDegrees(seen.error())),
+        assumed);
+  }
+}
