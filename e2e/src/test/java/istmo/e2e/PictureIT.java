@@ -271,4 +271,30 @@ class PictureIT {
               .setPath(Istmo.output("film.png")));
     }
   }
+
+  @Test
+  void aPictureFromTheFrontTellsOfTheKnees() throws Exception {
+    try (Coach coach = Coach.atTheDesk()) {
+      String client = client(coach);
+      DrawnPicture picture = kneesBack(coach, client);
+      coach.opens("/clients/" + client + "/picture?candidate=" + SQUAT);
+      coach.says("Seen from", "front");
+      coach.page.getByLabel("Choose a picture or film").setInputFiles(picture.file());
+      Map<String, double[]> places = new java.util.LinkedHashMap<>();
+      for (int side : new int[] {-1, 1}) {
+        String name = side < 0 ? "left " : "right ";
+        places.put(name + "toe", new double[] {450 + side * 90, 1010});
+        places.put(name + "ankle", new double[] {450 + side * 70, 960});
+        places.put(name + "knee", new double[] {450 + side * 102, 840});
+        places.put(name + "hip bone", new double[] {450 + side * 50, 790});
+      }
+      marks(coach, new DrawnPicture(picture.file(), places));
+      assertThat(coach.page.getByRole(AriaRole.LIST, named("From the front")))
+          .containsText("The knees stay over the toes");
+      assertThat(coach.page.getByText("Stance, ankle to ankle")).isVisible();
+      coach.findsNoFault("a picture from the front");
+      coach.page.screenshot(
+          new com.microsoft.playwright.Page.ScreenshotOptions().setPath(Istmo.output("front.png")));
+    }
+  }
 }
