@@ -22,8 +22,8 @@ import javax.imageio.ImageIO;
 record DrawnPicture(Path file, Map<String, double[]> marks) {
   static final int WIDTH = 900;
   static final int HEIGHT = 1200;
-  private static final double PX_PER_M = 480;
-  private static final double LEFT_M = 0.8;
+  private static final double PX_PER_M = 700;
+  private static final double LEFT_M = 0.62;
   private static final double FLOOR_PX = 1100;
 
   /** Paints the side view of one posture, as the interface serves it. */

@@ -61,7 +61,7 @@ class PictureIT {
         const canvas = document.createElement('canvas')
         canvas.width = 450; canvas.height = 600
         const brush = canvas.getContext('2d')
-        const at = (p) => [(p.x + 0.8) * 240, 550 - p.y * 240]
+        const at = (p) => [(p.x + 0.62) * 350, 550 - p.y * 350]
         const paint = (depth) => {
           brush.fillStyle = '#969894'; brush.fillRect(0, 0, 450, 600)
           brush.fillStyle = '#5a5854'; brush.fillRect(0, 550, 450, 50)
