@@ -3,10 +3,13 @@ package istmo.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Base64;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.assertj.core.api.Assertions;
@@ -177,8 +180,8 @@ class PictureIT {
             });
   }
 
-  private static com.microsoft.playwright.Page.GetByRoleOptions named(String name) {
-    return new com.microsoft.playwright.Page.GetByRoleOptions().setName(name);
+  private static Page.GetByRoleOptions named(String name) {
+    return new Page.GetByRoleOptions().setName(name);
   }
 
   private static Locator.GetByTextOptions exactly() {
@@ -201,9 +204,7 @@ class PictureIT {
       Locator before = coach.page.getByRole(AriaRole.REGION, named("Seen before"));
       assertThat(before).containsText("less than assumed");
       coach.findsNoFault("a marked picture");
-      coach.page.screenshot(
-          new com.microsoft.playwright.Page.ScreenshotOptions()
-              .setPath(Istmo.output("picture.png")));
+      coach.page.screenshot(new Page.ScreenshotOptions().setPath(Istmo.output("picture.png")));
 
       coach.opens("/bench?client=" + client + "&candidate=" + SQUAT);
       Assertions.assertThat(kneeTravel(coach, client)).isLessThan(0.9);
@@ -245,7 +246,7 @@ class PictureIT {
   private static Path film(Coach coach, String client) throws Exception {
     String webm = (String) coach.page.evaluate(FILM, List.of(client, SQUAT));
     Path file = Istmo.output("squats.webm");
-    Files.write(file, java.util.Base64.getDecoder().decode(webm));
+    Files.write(file, Base64.getDecoder().decode(webm));
     return file;
   }
 
@@ -266,9 +267,7 @@ class PictureIT {
       assertThat(read.getByRole(AriaRole.ROW)).hasCount(3);
       coach.findsNoFault("a film that was read");
       coach.page.screenshot(
-          new com.microsoft.playwright.Page.ScreenshotOptions()
-              .setFullPage(true)
-              .setPath(Istmo.output("film.png")));
+          new Page.ScreenshotOptions().setFullPage(true).setPath(Istmo.output("film.png")));
     }
   }
 
@@ -280,7 +279,7 @@ class PictureIT {
       coach.opens("/clients/" + client + "/picture?candidate=" + SQUAT);
       coach.says("Seen from", "front");
       coach.page.getByLabel("Choose a picture or film").setInputFiles(picture.file());
-      Map<String, double[]> places = new java.util.LinkedHashMap<>();
+      Map<String, double[]> places = new LinkedHashMap<>();
       for (int side : new int[] {-1, 1}) {
         String name = side < 0 ? "left " : "right ";
         places.put(name + "toe", new double[] {450 + side * 90, 1010});
@@ -293,8 +292,7 @@ class PictureIT {
           .containsText("The knees stay over the toes");
       assertThat(coach.page.getByText("Stance, ankle to ankle")).isVisible();
       coach.findsNoFault("a picture from the front");
-      coach.page.screenshot(
-          new com.microsoft.playwright.Page.ScreenshotOptions().setPath(Istmo.output("front.png")));
+      coach.page.screenshot(new Page.ScreenshotOptions().setPath(Istmo.output("front.png")));
     }
   }
 }

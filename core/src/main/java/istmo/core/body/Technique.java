@@ -1,6 +1,7 @@
 package istmo.core.body;
 
 import java.time.LocalDate;
+import java.util.Collections;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -25,7 +26,7 @@ public record Technique(Map<String, Map<String, Seen>> byExercise) {
   public Technique {
     Map<String, Map<String, Seen>> sorted = new TreeMap<>();
     byExercise.forEach((exercise, seen) -> sorted.put(exercise, Map.copyOf(seen)));
-    byExercise = java.util.Collections.unmodifiableMap(sorted);
+    byExercise = Collections.unmodifiableMap(sorted);
   }
 
   /** What was seen of one exercise, by parameter id; empty when nothing was. */

@@ -141,10 +141,6 @@ public record FrontPicture(int widthPx, int heightPx, List<Mark> marks) {
       throw new InvalidInput(
           "marks", "say that the camera stood far from the middle; stand in front of the client");
     }
-    Figure[] told = new Figure[value.length];
-    for (int f = 0; f < value.length; f++) {
-      told[f] = new Figure(value[f], 0);
-    }
     double[] squares = new double[value.length];
     for (int k = 0; k < at.length; k++) {
       double[] moved = at.clone();
@@ -154,6 +150,7 @@ public record FrontPicture(int widthPx, int heightPx, List<Mark> marks) {
         squares[f] += Math.pow((other[f] - value[f]) / 0.1, 2);
       }
     }
+    Figure[] told = new Figure[value.length];
     for (int f = 0; f < value.length; f++) {
       told[f] = new Figure(value[f], Math.sqrt(squares[f]));
     }

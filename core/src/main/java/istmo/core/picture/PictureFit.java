@@ -308,15 +308,7 @@ public final class PictureFit {
             q -> PictureModel.at(q, Unknown.THIGH_LEAN) + PictureModel.at(q, Unknown.TRUNK_LEAN)),
         figure(p, covariance, q -> x(q, Landmark.KNEE) - x(q, Landmark.TOE)),
         figure(p, covariance, q -> y(q, Landmark.HIP) - y(q, Landmark.KNEE)),
-        new PictureReading.Stand(
-            figure(p, covariance, q -> PictureModel.at(q, Unknown.YAW)),
-            figure(p, covariance, q -> PictureModel.at(q, Unknown.PITCH)),
-            figure(p, covariance, q -> PictureModel.at(q, Unknown.ROLL)),
-            figure(p, covariance, q -> Math.exp(PictureModel.at(q, Unknown.LOG_DISTANCE)))),
-        new PictureReading.Lengths(
-            figure(p, covariance, q -> PictureModel.at(q, Unknown.THIGH)),
-            figure(p, covariance, q -> PictureModel.at(q, Unknown.SHANK)),
-            figure(p, covariance, q -> PictureModel.at(q, Unknown.TRUNK))),
+        figure(p, covariance, q -> PictureModel.at(q, Unknown.YAW)),
         covariance.getSubMatrix(leans, leans).getData(),
         onPicture(p, model.places(p)),
         onPicture(p, model.expected()),

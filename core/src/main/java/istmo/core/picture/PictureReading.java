@@ -16,7 +16,7 @@ public sealed interface PictureReading {
    * @param hipBend thigh and trunk together, rad
    * @param kneePastToe how far the knee is in front of the toes, m
    * @param hipAboveKnee height of the hip over the knee, m
-   * @param camera how the camera stood
+   * @param yaw how far the camera stood in front of square, rad; negative behind
    * @param covariance of shank, thigh and trunk, rad2
    * @param fitted where the posture as read has each landmark of the body in the picture, pixels
    * @param expected where the posture that the model expected would have it
@@ -32,8 +32,7 @@ public sealed interface PictureReading {
       Figure hipBend,
       Figure kneePastToe,
       Figure hipAboveKnee,
-      Stand camera,
-      Lengths lengths,
+      Figure yaw,
       double[][] covariance,
       List<Mark> fitted,
       List<Mark> expected,
@@ -48,19 +47,6 @@ public sealed interface PictureReading {
       remarks = List.copyOf(remarks);
     }
   }
-
-  /**
-   * How the camera stood.
-   *
-   * @param yaw how far in front of square, rad; negative behind
-   * @param pitch how far it looked down, rad
-   * @param roll how far the picture is turned clockwise, rad
-   * @param distance to the client's middle, m
-   */
-  record Stand(Figure yaw, Figure pitch, Figure roll, Figure distance) {}
-
-  /** Lengths of the segments as the picture has them beside what was known, m. */
-  record Lengths(Figure thigh, Figure shank, Figure trunk) {}
 
   /**
    * The marks do not tell a posture.

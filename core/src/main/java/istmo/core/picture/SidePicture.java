@@ -5,7 +5,6 @@ import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -106,10 +105,5 @@ public record SidePicture(int widthPx, int heightPx, List<Mark> marks) {
   /** Pixels upwards. */
   double up(Mark mark) {
     return heightPx - mark.yPx();
-  }
-
-  @Override
-  public String toString() {
-    return String.format(Locale.ROOT, "%d marks on %d x %d px", marks.size(), widthPx, heightPx);
   }
 }

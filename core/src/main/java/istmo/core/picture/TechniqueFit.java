@@ -8,6 +8,7 @@ import istmo.core.movement.SetupParameter;
 import istmo.core.movement.TechniqueSpread;
 import istmo.core.picture.PictureReading.Seen;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -195,7 +196,7 @@ public final class TechniqueFit {
 
   private double[] best() {
     double[] step = new double[open.size()];
-    java.util.Arrays.fill(step, 0.5);
+    Arrays.fill(step, 0.5);
     return new SimplexOptimizer(new SimpleValueChecker(1e-9, 1e-9))
         .optimize(
             new MaxEval(MOST_TRIALS),
@@ -292,15 +293,15 @@ public final class TechniqueFit {
     return remarks;
   }
 
-  private static void remark(List<String> remarks, String segment, double short_) {
-    if (Math.abs(short_) > UNREACHED) {
+  private static void remark(List<String> remarks, String segment, double tooMuch) {
+    if (Math.abs(tooMuch) > UNREACHED) {
       remarks.add(
           "No balance that the model knows leans the "
               + segment
               + " as seen: it would lean by "
-              + Math.round(Math.toDegrees(Math.abs(short_)))
+              + Math.round(Math.toDegrees(Math.abs(tooMuch)))
               + "° "
-              + (short_ > 0 ? "more" : "less")
+              + (tooMuch > 0 ? "more" : "less")
               + ". Check its marks, the load and the set-up.");
     }
   }

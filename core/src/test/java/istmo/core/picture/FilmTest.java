@@ -14,6 +14,7 @@ import istmo.core.movement.Posture;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.quantity.Required;
 import istmo.core.quantity.Vec3;
 import istmo.core.watching.WatchedSet;
 import java.nio.file.Path;
@@ -111,7 +112,7 @@ class FilmTest {
     }
 
     private Vec3 offset(Landmark landmark) {
-      return java.util.Objects.requireNonNull(offsets.get(landmark));
+      return Required.entry(offsets, landmark);
     }
 
     SidePicture marked() {

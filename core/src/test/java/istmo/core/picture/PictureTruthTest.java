@@ -71,7 +71,7 @@ class PictureTruthTest {
       Posture.Points points = example.truth().points();
       double past = points.knee().x() - points.toe().x();
       travel.add(100 * (seen.kneePastToe().value() - past));
-      camera.add(Math.toDegrees(seen.camera().yaw().value()) - photographer.squareOffDeg());
+      camera.add(Math.toDegrees(seen.yaw().value()) - photographer.squareOffDeg());
     }
 
     static double rms(List<Double> of) {

@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -228,11 +229,10 @@ class PictureController {
         reading.figures().stream().map(PictureController::view).toList(),
         reading.found().technique().stream().map(PictureController::view).toList(),
         reading.sentences(),
-        java.util.stream.Stream.concat(reading.found().remarks().stream(), seen.remarks().stream())
-            .toList(),
+        Stream.concat(reading.found().remarks().stream(), seen.remarks().stream()).toList(),
         new CameraView(
-            Rounded.of(Math.toDegrees(seen.camera().yaw().value())),
-            Rounded.of(Math.toDegrees(seen.camera().yaw().error()))),
+            Rounded.of(Math.toDegrees(seen.yaw().value())),
+            Rounded.of(Math.toDegrees(seen.yaw().error()))),
         Rounded.of(reading.loadKg()),
         seen.fitted().stream().map(MarkView::of).toList(),
         seen.expected().stream().map(MarkView::of).toList());
